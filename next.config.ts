@@ -1,0 +1,13 @@
+import type { NextConfig } from "next";
+
+const config: NextConfig = {
+  serverExternalPackages: ["better-sqlite3", "knex", "sharp"],
+  poweredByHeader: false,
+  // the shop's own machine or its own network: packing a page takes longer than sending it
+  compress: false,
+  devIndicators: false,
+  // a picture of 25 MB and its form around it
+  experimental: { proxyClientMaxBodySize: "30mb" },
+};
+
+export default config;

@@ -1,0 +1,105 @@
+/** Makes docs/screenshots/ from the demo data, one picture for each main view. Needs a build (`npm run build`) and Chromium. */
+import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium, type Page } from "@playwright/test";
+import { database } from "../src/store/database";
+import { CHROMIUM, serveBuilt, stop } from "./serve-built";
+
+const PORT = 4555;
+const out = "docs/screenshots";
+const data = mkdtempSync(join(tmpdir(), "shots-"));
+process.env.DEMONTAGE_DATA = data;
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly night?: boolean;
+  readonly before?: (page: Page) => Promise<void>;
+}
+
+const shots: Shot[] = [
+  { name: "board", path: "/" },
+  { name: "take-in", path: "/jobs/J-0144/take-in" },
+  { name: "safety-gate", path: "/jobs/J-0141/strip" },
+  {
+    name: "strip-marks",
+    path: "/jobs/J-0142/strip",
+    before: async (page) => {
+      await page.keyboard.press("a");
+      await page.getByRole("region", { name: "Marks on the picture" }).waitFor();
+      await page.waitForTimeout(600);
+      for (const key of ["1", "ArrowUp", "ArrowUp", "4"]) await page.keyboard.press(key);
+      await page.getByLabel("Word on the picture").fill("lip to the grease");
+      await page.keyboard.press("Enter");
+    },
+  },
+  {
+    name: "strip",
+    path: "/jobs/J-0142/strip",
+    before: async (page) => {
+      await page.getByLabel("What came off").fill("washer set of the lay shaft");
+      await page.getByLabel("Hardware, in shorthand").fill("1 wavy + 2 flat 20 above pinion, 3x TX15 20 ST3.5 fr");
+      await page.getByRole("button", { name: /Picture$/ }).click();
+      await page.getByRole("img", { name: "practice camera" }).waitFor();
+      await page.getByRole("button", { name: /Take it/ }).click();
+      await page.getByText("step 19: one picture", { exact: true }).waitFor();
+    },
+  },
+  {
+    name: "strip-pieces",
+    path: "/jobs/J-0142/strip",
+    before: async (page) => {
+      await page.getByLabel("Hardware, in shorthand").fill("1 wavy 20 above, nut M6 LH once");
+      await page.keyboard.press("Enter");
+      await page.keyboard.press("h");
+      await page.getByRole("region", { name: "Pieces" }).waitFor();
+    },
+  },
+  { name: "tag", path: "/jobs/J-0142/tag" },
+  { name: "judge", path: "/jobs/J-0142/judge" },
+  { name: "gear-bench", path: "/jobs/J-0142/judge/gear/p7" },
+  { name: "match", path: "/jobs/J-0137/match" },
+  { name: "lube", path: "/jobs/J-0139/lube" },
+  { name: "rebuild", path: "/jobs/J-0139/rebuild", night: true, before: async (page) => forward(page, 12) },
+  { name: "hand-back", path: "/jobs/J-0135/hand-back" },
+  { name: "return-sheet", path: "/jobs/J-0135/sheet" },
+  { name: "catalogue", path: "/parts" },
+];
+
+/** Finishes some lines of the plan, as the pedal would. */
+async function forward(page: Page, lines: number): Promise<void> {
+  const line = page.getByRole("region", { name: "The line" });
+  for (let i = 0; i < lines; i++) {
+    const before = await line.textContent();
+    await page.keyboard.press("Space");
+    while ((await line.textContent()) === before) await page.waitForTimeout(50);
+  }
+}
+
+const { seed } = await import("../demo/shop/seed");
+await seed();
+await (await database()).destroy();
+mkdirSync(out, { recursive: true });
+const server = await serveBuilt(PORT, data);
+const browser = await chromium.launch(CHROMIUM);
+try {
+  const wanted = process.argv.slice(2);
+  for (const shot of shots.filter((s) => !wanted.length || wanted.includes(s.name))) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addCookies([{ name: "theme", value: shot.night ? "night" : "day", url: `http://localhost:${PORT}` }]);
+    const page = await context.newPage();
+    page.on("pageerror", (e) => console.error(`${shot.name}: ${e.message}`));
+    page.on("console", (m) => m.type() === "error" && console.error(`${shot.name}: ${m.text()}`));
+    await page.goto(`http://localhost:${PORT}${shot.path}`, { waitUntil: "networkidle" });
+    await shot.before?.(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(out, `${shot.name}.png`) });
+    console.log(shot.name);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  await stop(server);
+  rmSync(data, { recursive: true, force: true });
+}

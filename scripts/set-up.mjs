@@ -1,0 +1,65 @@
+// What the commands share: running a step, installing when needed, building when needed.
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+const quiet = { NEXT_TELEMETRY_DISABLED: "1" };
+
+/** Runs a command in the project's folder; `npx`-style names come from node_modules/.bin. */
+export function run(command, args, { env = {}, capture = false } = {}) {
+  const path = `${join(root, "node_modules", ".bin")}:${process.env.PATH}`;
+  return spawnSync(command, args, {
+    cwd: root,
+    stdio: capture ? ["ignore", "pipe", "inherit"] : "inherit",
+    encoding: "utf8",
+    maxBuffer: 1 << 28,
+    env: { ...process.env, ...quiet, PATH: path, ...env },
+  });
+}
+
+/** Runs a step that the rest cannot do without. */
+export function must(what, command, args, options) {
+  const done = run(command, args, options);
+  if (done.status !== 0) {
+    console.error(`\n${what} failed.`);
+    process.exit(done.status ?? 1);
+  }
+}
+
+const digest = (text) => createHash("sha256").update(text).digest("hex");
+
+/** Installs what package-lock.json names, unless that was done already. */
+export function install() {
+  const stamp = join(root, "node_modules", ".installed");
+  const wanted = digest(readFileSync(join(root, "package-lock.json")));
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  console.log("Installing …");
+  must("The installation", "npm", ["ci", "--no-audit", "--no-fund"]);
+  writeFileSync(stamp, wanted);
+}
+
+function sourceStamp(folder) {
+  const parts = [];
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) parts.push(sourceStamp(path));
+    else if (!/\.test\.tsx?$/.test(entry.name)) parts.push(`${path}:${statSync(path).size}:${digest(readFileSync(path))}`);
+  }
+  return parts.join("\n");
+}
+
+/** Builds the application, unless this source is built already. */
+export function build() {
+  const stamp = join(root, ".next", "built-from");
+  const wanted = digest(
+    sourceStamp(join(root, "src")) + ["package-lock.json", "next.config.ts", "tsconfig.json"].map((f) => readFileSync(join(root, f), "utf8")).join("\n"),
+  );
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  console.log("Building …");
+  must("The build", "next", ["build"]);
+  mkdirSync(dirname(stamp), { recursive: true });
+  writeFileSync(stamp, wanted);
+}
