@@ -1,0 +1,69 @@
+import { radians } from "../quantity/units";
+import type { Gear } from "./dimensions";
+import type { Hypothesis, IdentifyInput } from "./identify";
+import { bestSpanTeeth, spanOver } from "./span-measurement";
+
+export interface NextReading {
+  readonly take: string;
+  readonly why: string;
+  /** for a span: over how many teeth */
+  readonly teeth?: number;
+}
+
+interface Candidate {
+  readonly take: string;
+  readonly teeth?: number;
+  readonly u: number;
+  readonly of: (g: Gear) => number;
+}
+
+/** Above this the first answer needs no further reading. */
+const SURE = 0.985;
+
+/**
+ * The reading that would settle most: for each that could be taken, how sure the first answer would be on average after it,
+ * if each hypothesis in turn were the truth. Null when the first answer is sure already, or nothing would lift it by a hundredth.
+ */
+export function nextReading(input: IdentifyInput, hypotheses: readonly Hypothesis[]): NextReading | null {
+  const first = hypotheses[0];
+  if (!first || first.probability > SURE) return null;
+  const gears = hypotheses.map(asGear);
+  let best: { c: Candidate; sure: number } | undefined;
+  for (const c of candidates(input, gears[0] as Gear)) {
+    const shows = gears.map(c.of);
+    let sure = 0;
+    hypotheses.forEach((truth, i) => {
+      const weights = hypotheses.map((h, j) => h.probability * Math.exp(-0.5 * (((shows[i] as number) - (shows[j] as number)) / c.u) ** 2));
+      sure += (truth.probability * Math.max(...weights)) / weights.reduce((a, b) => a + b, 0);
+    });
+    // those that come first are the easier ones to take: a later one must settle clearly more
+    if (!best || sure > best.sure + 2e-3) best = { c, sure };
+  }
+  if (!best || best.sure < first.probability + 0.01) return null;
+  return {
+    take: best.c.take,
+    ...(best.c.teeth === undefined ? {} : { teeth: best.c.teeth }),
+    why: `it would make the answer about ${Math.min(99, Math.round(best.sure * 100))} % sure, now ${Math.round(first.probability * 100)} %`,
+  };
+}
+
+function candidates(input: IdentifyInput, g: Gear): Candidate[] {
+  const out: Candidate[] = [];
+  const taken = new Set((input.spans ?? []).map((s) => s.teeth));
+  const k = bestSpanTeeth(g);
+  for (const n of [k, k + 1, k - 1]) if (n >= 2 && !taken.has(n)) out.push({ take: `span over ${n} teeth`, teeth: n, u: 0.02, of: (x) => spanOver(x, n) });
+  if (input.tipDiameter === undefined)
+    out.push({ take: "tip diameter", u: 0.03, of: (x) => (x.teeth * x.moduleMm) / Math.cos(radians(x.helixAngleDeg)) + 2 * x.moduleMm * (1 + x.profileShift) });
+  if (input.teeth == null) out.push({ take: "tooth count", u: 0.3, of: (x) => x.teeth });
+  if (input.kind === "helical") out.push({ take: "helix angle: roll the gear over paper and measure the lines", u: 0.5, of: (x) => x.helixAngleDeg });
+  if (!input.mate) out.push({ take: "centre distance to the mate", u: 0.12, of: (x) => (x.moduleMm * x.teeth) / 2 / Math.cos(radians(x.helixAngleDeg)) });
+  return out;
+}
+
+const asGear = (h: Hypothesis): Gear => ({
+  teeth: h.teeth,
+  moduleMm: h.module,
+  pressureAngleDeg: h.pressureAngle,
+  helixAngleDeg: h.helixAngle,
+  profileShift: h.profileShift,
+});

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import type { Hypothesis } from "./identify";
+import { nextReading } from "./next-reading";
+import { DIAMETRAL_PITCHES, MODULES_ROW_I, MODULES_ROW_II, TOOTH_SIZES } from "./standard-sizes";
+
+describe("standard tooth sizes", () => {
+  it("rise, and stand in one row only", () => {
+    for (const row of [MODULES_ROW_I, MODULES_ROW_II, DIAMETRAL_PITCHES]) expect([...row].sort((a, b) => a - b)).toEqual(row);
+    expect(MODULES_ROW_I.filter((m) => MODULES_ROW_II.includes(m))).toEqual([]);
+  });
+  it("from 1 mm follow ISO 54: series I is the R 10 series of preferred numbers, rounded", () => {
+    // Renard's R 10: 1, 1.25, 1.6, 2, 2.5, 3.15, 4, 5, 6.3, 8, 10; ISO 54 rounds 1.6 to 1.5, 3.15 to 3, 6.3 to 6
+    const renard = Array.from({ length: 11 }, (_, i) => 10 ** (i / 10));
+    const fromOne = MODULES_ROW_I.filter((m) => m >= 1);
+    expect(fromOne.length).toBe(renard.length);
+    fromOne.forEach((m, i) => {
+      expect(Math.abs(m / (renard[i] as number) - 1)).toBeLessThan(0.065);
+    });
+  });
+  it("come at both pressure angles, the usual one first, as modules and as whole pitches of the inch", () => {
+    expect(TOOTH_SIZES.length).toBe(2 * (MODULES_ROW_I.length + MODULES_ROW_II.length + DIAMETRAL_PITCHES.length));
+    for (const s of TOOTH_SIZES) {
+      expect(s.prior).toBeGreaterThan(0);
+      if (s.system === "diametral-pitch") expect(s.moduleMm * (s.diametralPitch as number)).toBeCloseTo(25.4, 9);
+    }
+  });
+});
+
+describe("the next reading", () => {
+  const h = (module: number, probability: number, more: Partial<Hypothesis> = {}): Hypothesis => ({
+    system: "module",
+    module,
+    diametralPitch: null,
+    teeth: 40,
+    pressureAngle: 20,
+    helixAngle: 0,
+    profileShift: 0,
+    probability,
+    residuals: [],
+    ...more,
+  });
+  it("tells two modules apart by a span", () => {
+    expect(nextReading({ kind: "spur", teeth: 40, tipDiameter: 42.5 }, [h(1, 0.5), h(25.4 / 24, 0.5)])?.take).toMatch(/^span over/);
+  });
+  it("asks for the count where only the count is open", () => {
+    const next = nextReading(
+      { kind: "spur", tipDiameter: 42, spans: [4, 5, 6].map((teeth) => ({ teeth, value: 10 + teeth })), mate: { teeth: 10, centreDistance: 25 } },
+      [h(1, 0.5), h(1, 0.5, { teeth: 41, profileShift: -0.25 })],
+    );
+    expect(next?.take).toBe("tooth count");
+    expect(next?.why).toMatch(/now 50 %/);
+  });
+  it("asks for nothing when nothing would help, or nothing is open", () => {
+    expect(nextReading({ kind: "spur", teeth: 40 }, [h(1, 0.5), h(1, 0.5)])).toBeNull();
+    expect(nextReading({ kind: "spur", teeth: 40 }, [h(1, 0.99), h(2, 0.01)])).toBeNull();
+    expect(nextReading({ kind: "spur", teeth: 40 }, [])).toBeNull();
+  });
+});

@@ -1,0 +1,37 @@
+/** Where a screw sits on a flange, in a unit square, and when its turn comes (from 1). */
+export interface FlangeScrew {
+  readonly x: number;
+  readonly y: number;
+  readonly turn: number;
+}
+
+/**
+ * The order for the screws of a flange: four or more crosswise, in even steps round the flange and each next one opposite the last.
+ * Fewer than four have no order worth drawing.
+ *
+ * @param count screws, 4 to 12 are drawn
+ * @example tighteningOrder(4).map((s) => s.turn) // [1, 3, 2, 4]
+ */
+export function tighteningOrder(count: number): FlangeScrew[] {
+  if (count < 4 || count > 12) return [];
+  const angle = (i: number): number => (2 * Math.PI * (i + (count === 4 ? 0.5 : 0))) / count - Math.PI / 2;
+  // opposite, then a quarter on, then opposite …: every screw once
+  const order: number[] = [];
+  const half = Math.floor(count / 2);
+  for (const i of spread(half)) order.push(i, i + half);
+  if (count % 2) order.push(count - 1);
+  return Array.from({ length: count }, (_, i) => {
+    const [x, y] = [Math.cos(angle(i)), Math.sin(angle(i))];
+    // out from the middle as far as the square's edge: four screws stand in its corners
+    const edge = 0.5 / Math.max(Math.abs(x), Math.abs(y));
+    return { x: 0.5 + edge * x, y: 0.5 + edge * y, turn: order.indexOf(i) + 1 };
+  });
+}
+
+/** 0 … n−1 so that neighbours follow each other as far apart as can be: 0, n/2, n/4 … */
+function spread(n: number): number[] {
+  const out: number[] = [];
+  const step = Math.max(1, Math.round(n / 2));
+  for (let s = 0; s < step; s++) for (let i = s; i < n; i += step) out.push(i);
+  return out;
+}

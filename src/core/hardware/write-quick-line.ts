@@ -1,0 +1,59 @@
+import type { HardwareFacts, HardwareForm } from "./kinds";
+import { NUT_FORMS, type QuickLine, quickLine } from "./quick-line";
+import { FORM_WORDS, KIND_WORDS } from "./shorthand-words";
+
+/**
+ * A piece of hardware in the bench's shorthand, as {@link quickLine} reads it. A place that would be misread stands in brackets.
+ *
+ * @example shorthandOf({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" }) // "4x ST3.5x16 TX15 corners"
+ */
+export function shorthandOf(h: HardwareFacts): string {
+  const impliedScrew = h.kind === "screw" && (h.thread !== undefined || h.drive !== undefined) && !NUT_FORMS.includes(h.form as HardwareForm);
+  const size =
+    h.thread === undefined ? (h.lengthMm === undefined ? undefined : `${h.lengthMm}mm`) : h.lengthMm === undefined ? h.thread : sized(h.thread, h.lengthMm);
+  const words = [
+    h.qty === 1 && !impliedScrew ? undefined : `${h.qty}x`,
+    h.finish,
+    h.form && FORM_WORDS[h.form][0],
+    impliedScrew ? undefined : KIND_WORDS[h.kind][0],
+    h.label,
+    h.poles && `${h.poles}-pole`,
+    size,
+    h.leftHand && "LH",
+    h.drive?.replace("hex ", "hex"),
+    h.locker && (h.locker === "seen" ? "locker" : `${h.locker}-locker`),
+    h.once && "once",
+    h.state,
+  ].filter(Boolean);
+  if (h.at === undefined) return words.join(" ");
+  const bare = [...words, h.at].join(" ");
+  return sameFacts(quickLine(bare).hardware, h) ? bare : [...words, `(${h.at})`].join(" ");
+}
+
+/** `M4x12`; a length in mm stands apart behind a thread that is measured in inches. */
+const sized = (thread: string, lengthMm: number): string => (/^(M|ST|\d+(\.\d+)?$)/.test(thread) ? `${thread}x${lengthMm}` : `${thread} ${lengthMm}mm`);
+
+const sameFacts = (read: readonly HardwareFacts[], h: HardwareFacts): boolean => {
+  const plain = (x: HardwareFacts | undefined): string =>
+    JSON.stringify(
+      Object.entries(x ?? {})
+        .filter(([, v]) => v !== undefined)
+        .sort(),
+    );
+  return read.length === 1 && plain(read[0]) === plain(h);
+};
+
+/** Everything that a quick line can say, written so that reading it again gives the same. Unread pieces are written as they were typed. */
+export function writeQuickLine(line: QuickLine): string {
+  return [
+    ...line.hardware.map(shorthandOf),
+    ...line.wires.map((w) => `${w.colour}>${w.to}`),
+    line.torqueNm === undefined ? undefined : `${line.torqueNm}Nm`,
+    line.freed,
+    line.facing && `facing (${line.facing})`,
+    line.mark && `mark (${line.mark})`,
+    ...line.unread.map((u) => u.text),
+  ]
+    .filter(Boolean)
+    .join(", ");
+}

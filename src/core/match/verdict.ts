@@ -1,0 +1,42 @@
+/** How one criterion came out. */
+export type CriterionVerdict = "same" | "fits" | "companion" | "rework" | "settle" | "no";
+
+export interface Criterion {
+  readonly criterion: string;
+  readonly wanted: string;
+  readonly offered: string;
+  readonly tolerance: string;
+  readonly verdict: CriterionVerdict;
+  readonly says: string;
+}
+
+export const criterion = (name: string, wanted: string, offered: string, tolerance: string, verdict: CriterionVerdict, says: string): Criterion => ({
+  criterion: name,
+  wanted,
+  offered,
+  tolerance,
+  verdict,
+  says,
+});
+
+/** The verdict on a candidate as a whole. */
+export type PartVerdict = "drop-in" | "with-companions" | "with-rework" | "possible" | "no";
+
+/** How the whole is said on screen and sheet. */
+export const VERDICT_SAYS: Readonly<Record<PartVerdict, string>> = {
+  "drop-in": "Drops in",
+  "with-companions": "Only with its companions",
+  "with-rework": "After rework",
+  possible: "Possible: something is not measured",
+  no: "Does not fit",
+};
+
+/** The verdict of a whole is that of its worst criterion: no, rework, companions, to be settled, drop-in. */
+export function wholeVerdict(criteria: readonly Criterion[]): PartVerdict {
+  const any = (v: CriterionVerdict): boolean => criteria.some((c) => c.verdict === v);
+  if (any("no")) return "no";
+  if (any("companion")) return "with-companions";
+  if (any("rework")) return "with-rework";
+  if (any("settle")) return "possible";
+  return "drop-in";
+}

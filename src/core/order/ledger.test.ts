@@ -1,0 +1,67 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { HARDWARE_KINDS } from "../hardware/kinds";
+import { hardwareLedger, ledgerRows } from "./hardware-ledger";
+import { INVERSE_ACTION } from "./inverse-action";
+import { ACTION_SAYS } from "./likely-action";
+import { ACTIONS, checkStrip, type StripStep } from "./strip";
+
+const strips = fc
+  .array(fc.record({ kind: fc.constantFrom(...HARDWARE_KINDS), qty: fc.integer({ min: 1, max: 9 }), part: fc.boolean(), back: fc.boolean() }), {
+    maxLength: 20,
+  })
+  .map((rows) => ({
+    back: rows.map((r) => r.back),
+    strip: checkStrip({
+      steps: rows.map(
+        (r, i): StripStep => ({
+          id: `s${i}`,
+          action: "pull",
+          needs: [],
+          hardware: [{ id: `h${i}`, kind: r.kind, qty: r.qty }],
+          ...(r.part ? { parts: [`p${i}`] } : {}),
+        }),
+      ),
+      parts: rows.flatMap((r, i) => (r.part ? [{ id: `p${i}` }] : [])),
+      services: [],
+      lubePoints: [],
+    }),
+  }));
+
+describe("the ledger", () => {
+  it("always balances: what is out is back or named as open, with the pocket it lies in", () => {
+    fc.assert(
+      fc.property(strips, ({ strip, back }) => {
+        const ledger = hardwareLedger(strip, (i) => back[i] as boolean);
+        const open = ledger.open.reduce((sum, p) => sum + p.qty, 0);
+        expect(ledger.back + open).toBe(ledger.out);
+        for (const piece of ledger.open) {
+          expect(strip.steps[piece.pocket - 1]?.id).toBe(piece.step);
+          expect(back[piece.pocket - 1]).toBe(false);
+        }
+      }),
+    );
+  });
+  it("has rows that sum up to the same", () => {
+    fc.assert(
+      fc.property(strips, ({ strip, back }) => {
+        const isBack = (i: number): boolean => back[i] as boolean;
+        const ledger = hardwareLedger(strip, isBack);
+        const rows = ledgerRows(strip, isBack);
+        expect(rows.reduce((sum, r) => sum + r.out, 0)).toBe(ledger.out);
+        expect(rows.reduce((sum, r) => sum + r.back, 0)).toBe(ledger.back);
+        for (const r of rows) expect(r.out).toBeGreaterThan(0);
+      }),
+    );
+  });
+});
+
+describe("actions", () => {
+  it("each have a word for coming off, and all but a note one for going back", () => {
+    for (const a of ACTIONS) {
+      expect(ACTION_SAYS[a]).toBeTruthy();
+      if (a !== "note") expect(INVERSE_ACTION[a].says).toBeTruthy();
+    }
+    expect(new Set(Object.values(INVERSE_ACTION).map((x) => x.name)).size).toBe(ACTIONS.length - 1);
+  });
+});

@@ -1,0 +1,35 @@
+import type { HardwareFacts } from "../hardware/kinds";
+import type { Action } from "./strip";
+
+/** How each action is said in the recorder's list. */
+export const ACTION_SAYS: Readonly<Record<Action, string>> = {
+  unscrew: "unscrewed",
+  "lift-off": "lifted off",
+  pull: "pulled",
+  "press-out": "pressed out",
+  "drive-out": "driven out",
+  unclip: "unclipped",
+  unplug: "unplugged",
+  unsolder: "unsoldered",
+  drain: "drained",
+  peel: "peeled off",
+  slide: "slid off",
+  open: "opened",
+  loosen: "loosened",
+  block: "blocked for protection",
+  note: "only a note",
+};
+
+/** How something most likely came off, from what it was: the recorder's first guess, which the technician can change. */
+export function likelyAction(what: string, hardware: readonly Pick<HardwareFacts, "kind">[]): Action {
+  const has = (...kinds: string[]): boolean => hardware.some((h) => kinds.includes(h.kind));
+  if (/\b(rag|plugged|blocked|tape over)\b/i.test(what)) return "block";
+  if (has("screw", "nut")) return "unscrew";
+  if (has("circlip", "e-clip")) return "unclip";
+  if (has("plug")) return "unplug";
+  if (has("pin")) return "drive-out";
+  if (/\bbearings?\b/i.test(what) || has("bearing")) return "press-out";
+  if (/\b(seal|gasket|o-?ring)\b/i.test(what) || has("seal", "gasket", "o-ring")) return "peel";
+  if (/\b(gear|wheel|pinion|worm|pulley)\b/i.test(what)) return "pull";
+  return "lift-off";
+}

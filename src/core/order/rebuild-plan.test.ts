@@ -1,0 +1,309 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { Fault } from "../fault";
+import { ledgerAfter, lineKey, type RebuildLine, rebuildPlan } from "./rebuild-plan";
+import type { Strip, StripStep } from "./strip";
+
+const strip = (steps: StripStep[], more: Partial<Strip> = {}): Strip => ({ parts: [], services: [], lubePoints: [], ...more, steps });
+const undone = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));
+const place = (lines: readonly RebuildLine[], key: string): number => lines.findIndex((l) => lineKey(l) === key);
+
+/** A gear case: cover, rag in the motor opening, wheel on a shaft under it. */
+const gearCase = (more: Partial<Strip> = {}): Strip =>
+  strip(
+    [
+      { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5" }] },
+      { id: "s2", action: "lift-off", parts: ["p1"] },
+      { id: "s3", action: "block", note: "rag" },
+      { id: "s4", action: "unclip", hardware: [{ id: "h2", kind: "circlip", qty: 1, once: true }] },
+      { id: "s5", action: "pull", parts: ["p2"] },
+    ],
+    {
+      parts: [
+        { id: "p1", name: "gear case cover" },
+        { id: "p2", name: "wheel", renew: true },
+      ],
+      ...more,
+    },
+  );
+
+describe("the rebuild plan", () => {
+  it("is the reverse of the strip where nothing else is said", () => {
+    expect(undone(rebuildPlan(gearCase()).steps)).toEqual(["s5", "s4", "s3", "s2", "s1"]);
+  });
+
+  it("puts grease and services where their place can still be reached", () => {
+    const { steps } = rebuildPlan(
+      gearCase({
+        services: [
+          { id: "v1", part: "p2", do: "deburr" },
+          { id: "v2", reachedBy: "s2", do: "clean" },
+        ],
+        lubePoints: [
+          { id: "g1", part: "p2", when: "after-fit", grams: 3 },
+          { id: "g2", part: "p2", when: "before-fit", grams: 1 },
+          { id: "g3", reachedBy: "s2", grams: 20 },
+        ],
+      }),
+    );
+    const order = ["service:v1", "grease:g2", "undo:s5", "grease:g1", "undo:s2"].map((k) => place(steps, k));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    expect(place(steps, "grease:g3")).toBeLessThan(place(steps, "undo:s2"));
+    expect(place(steps, "grease:g3")).toBeGreaterThan(place(steps, "undo:s3"));
+    expect(place(steps, "service:v2")).toBeLessThan(place(steps, "undo:s2"));
+  });
+
+  it("does what has to cure first, and says how long it holds up what", () => {
+    const plan = rebuildPlan(gearCase({ services: [{ id: "v1", part: "p1", do: "bond", waitMinutes: 1440, note: "bush bonded" }] }));
+    expect(lineKey(plan.steps[0] as RebuildLine)).toBe("service:v1");
+    expect(plan.waits).toEqual([{ after: 1, minutes: 1440, why: "bush bonded: must be over before gear case cover goes in" }]);
+  });
+
+  it("asks for the checks of the trade", () => {
+    const checks = rebuildPlan(gearCase()).steps.flatMap((l) => (l.kind === "check" ? [`${l.check}@${l.after}`] : []));
+    expect(checks).toEqual(["turns-freely@s5", "clip-seated@s4", "lies-flat@s2"]);
+  });
+
+  it("stands the caution at the step", () => {
+    const lines = rebuildPlan(gearCase()).steps;
+    const cautions = (id: string): string => lines.flatMap((l) => ("undoes" in l && l.undoes === id ? l.cautions : [])).join(" ");
+    expect(cautions("s4")).toMatch(/clip jumps/);
+    expect(cautions("s2")).toMatch(/Do not draw it down/);
+    expect(cautions("s1")).toMatch(/Into plastic/);
+  });
+
+  it("picks what goes back new", () => {
+    expect(rebuildPlan(gearCase()).pick).toEqual([
+      { hardware: "h2", qty: 1, why: "used once: 1 circlip" },
+      { part: "p2", why: "renewed: wheel" },
+    ]);
+  });
+
+  it("counts the ledger by what is done", () => {
+    const all = rebuildPlan(gearCase()).ledger;
+    expect(all).toEqual({ out: 9, back: 9, open: [] });
+    const half = ledgerAfter(gearCase(), new Set(["undo:s5", "undo:s4"]));
+    expect(half.back).toBe(2);
+    expect(half.open).toEqual([
+      { step: "s1", pocket: 1, hardware: "h1", qty: 6 },
+      { step: "s2", pocket: 2, part: "p1", qty: 1 },
+    ]);
+  });
+
+  it("keeps a bundle together although its steps lie apart in the list", () => {
+    const order = undone(rebuildPlan(strip([
+      { id: "a", action: "pull", needs: [], bundle: "b" },
+      { id: "x", action: "pull", needs: [] },
+      { id: "c", action: "pull", needs: ["a"], bundle: "b" },
+    ])).steps); // biome-ignore format: one step a row
+    expect(order.indexOf("a") - order.indexOf("c")).toBe(1);
+  });
+
+  it("lets needs reach through a note", () => {
+    const order = undone(rebuildPlan(strip([
+      { id: "a", action: "pull", needs: [] },
+      { id: "n", action: "note", needs: ["a"] },
+      { id: "c", action: "pull", needs: ["n"] },
+      { id: "d", action: "pull", needs: [] },
+    ])).steps); // biome-ignore format: one step a row
+    expect(order).toEqual(["d", "c", "a"]);
+  });
+
+  it("takes a strip of three thousand steps in one line", () => {
+    const steps: StripStep[] = Array.from({ length: 3000 }, (_, i) => ({ id: `s${i}`, action: "pull" }));
+    expect(rebuildPlan(strip(steps)).steps.length).toBe(3000);
+  });
+});
+
+describe("what is refused", () => {
+  const faultOf = (s: Strip): Fault => {
+    try {
+      rebuildPlan(s);
+    } catch (e) {
+      if (e instanceof Fault) return e;
+      throw e;
+    }
+    throw new Error("nothing was refused");
+  };
+  it("a circle of needs, by name", () => {
+    expect(
+      faultOf(
+        strip([
+          { id: "a", action: "pull", needs: ["b"] },
+          { id: "b", action: "pull", needs: ["a"] },
+        ]),
+      ).says,
+    ).toMatch(/circle: (a → b → a|b → a → b)/);
+  });
+  it("bundles that stand inside each other, by name", () => {
+    const says = faultOf(strip([
+      { id: "a", action: "pull", needs: [], bundle: "x" },
+      { id: "b", action: "pull", needs: ["a"], bundle: "y" },
+      { id: "c", action: "pull", needs: ["b"], bundle: "x" },
+      { id: "d", action: "pull", needs: ["c"], bundle: "y" },
+    ])).says; // biome-ignore format: one step a row
+    for (const id of ["a", "b", "c", "d"]) expect(says).toContain(id);
+  });
+  it.each<[string, Partial<Strip>, string]>([
+    ["a step that is not there", { steps: [{ id: "a", action: "pull", needs: ["z"] }] }, "steps[0].needs[0]"],
+    ["a part that is not there", { steps: [{ id: "a", action: "pull", parts: ["z"] }] }, "steps[0].parts[0]"],
+    [
+      "a part that comes off twice",
+      {
+        parts: [{ id: "p" }],
+        steps: [
+          { id: "a", action: "pull", parts: ["p"] },
+          { id: "b", action: "pull", parts: ["p"] },
+        ],
+      },
+      "steps[1].parts[0]",
+    ],
+    [
+      "an id used twice",
+      {
+        steps: [
+          { id: "a", action: "pull" },
+          { id: "a", action: "pull" },
+        ],
+      },
+      "steps[1].id",
+    ],
+    ["grease on nothing", { lubePoints: [{ id: "g" }] }, "lubePoints[0]"],
+    ["grease at a note", { steps: [{ id: "a", action: "note" }], lubePoints: [{ id: "g", reachedBy: "a" }] }, "lubePoints[0].reachedBy"],
+    ["a service on a part that stayed in", { parts: [{ id: "p" }], services: [{ id: "v", part: "p", do: "clean" }] }, "services[0].part"],
+    ["a renewed part that stayed in", { parts: [{ id: "p", renew: true }] }, "parts[0].renew"],
+  ])("%s", (_, wrong, path) => {
+    expect(faultOf({ ...strip([]), ...wrong }).path).toBe(path);
+  });
+});
+
+/** Any strip whose needs point backwards, with bundles of neighbours: what a true record looks like. */
+const strips = fc
+  .array(
+    fc.record({
+      action: fc.constantFrom("pull", "unscrew", "unclip", "block", "note"),
+      needs: fc.array(fc.nat(40), { maxLength: 3 }),
+      bundle: fc.option(fc.nat(3), { freq: 3 }),
+      qty: fc.integer({ min: 0, max: 5 }),
+      lube: fc.nat(3),
+    }),
+    { minLength: 1, maxLength: 25 },
+  )
+  .map((rows): Strip => {
+    const steps: StripStep[] = rows.map((r, i) => {
+      const works = r.action !== "note" && r.action !== "block";
+      return {
+        id: `s${i}`,
+        action: r.action as StripStep["action"],
+        needs: [...new Set(r.needs.filter((n) => n < i).map((n) => `s${n}`))],
+        // a bundle is a run of neighbours: its number changes every four steps
+        ...(r.bundle === null ? {} : { bundle: `b${Math.floor(i / 4)}` }),
+        ...(works ? { parts: [`p${i}`], hardware: r.qty ? [{ id: `h${i}`, kind: "screw" as const, qty: r.qty }] : [] } : {}),
+      };
+    });
+    const works = steps.filter((s) => s.parts);
+    return {
+      steps,
+      parts: works.map((s) => ({ id: (s.parts as string[])[0] as string, name: "wheel" })),
+      services: works.slice(0, 2).map((s, i) => ({ id: `v${i}`, part: (s.parts as string[])[0] as string, do: "clean" as const })),
+      lubePoints: works.flatMap((s, i) =>
+        rows[i]?.lube === 0 ? [{ id: `g${i}`, part: (s.parts as string[])[0] as string, when: i % 2 ? ("after-fit" as const) : ("before-fit" as const) }] : [],
+      ),
+    };
+  });
+
+describe("laws", () => {
+  /** Bundles whose gaps are bridged by needs may be impossible; then the refusal must name steps. */
+  const planOf = (s: Strip) => {
+    try {
+      return rebuildPlan(s);
+    } catch (e) {
+      expect((e as Fault).says).toMatch(/bundles stand in each other's way.*s\d/);
+      return null;
+    }
+  };
+  it("undoes every step but notes once, after all that needed it, bundles together, and closes the ledger", () => {
+    fc.assert(
+      fc.property(strips, (s) => {
+        const plan = planOf(s);
+        if (!plan) return;
+        const order = undone(plan.steps);
+        expect([...order].sort()).toEqual(
+          s.steps
+            .filter((x) => x.action !== "note")
+            .map((x) => x.id)
+            .sort(),
+        );
+        for (const x of s.steps)
+          for (const n of x.needs ?? []) if (order.includes(x.id) && order.includes(n)) expect(order.indexOf(n)).toBeGreaterThan(order.indexOf(x.id));
+        const bundle = (id: string): string | undefined => s.steps.find((x) => x.id === id)?.bundle;
+        for (const b of new Set(order.map(bundle).filter(Boolean))) {
+          const at = order.flatMap((id, i) => (bundle(id) === b ? [i] : []));
+          expect(Math.max(...at) - Math.min(...at)).toBe(at.length - 1);
+        }
+        expect(plan.ledger.open).toEqual([]);
+        expect(plan.ledger.back).toBe(plan.ledger.out);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it("greases before anything closes over the part, and serves before it is fitted", () => {
+    fc.assert(
+      fc.property(strips, (s) => {
+        const plan = planOf(s);
+        if (!plan) return;
+        const at = (key: string): number => place(plan.steps, key);
+        const offIn = (part: string | undefined): StripStep => s.steps.find((x) => x.parts?.includes(part as string)) as StripStep;
+        for (const g of s.lubePoints) {
+          const step = offIn(g.part);
+          if (g.when === "after-fit") expect(at(`grease:${g.id}`)).toBeGreaterThan(at(`undo:${step.id}`));
+          else expect(at(`grease:${g.id}`)).toBeLessThan(at(`undo:${step.id}`));
+          for (const n of step.needs ?? []) if (at(`undo:${n}`) >= 0) expect(at(`grease:${g.id}`)).toBeLessThan(at(`undo:${n}`));
+        }
+        for (const v of s.services) expect(at(`service:${v.id}`)).toBeLessThan(at(`undo:${offIn(v.part).id}`));
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it("gives the same plan for the same strip", () => {
+    fc.assert(
+      fc.property(strips, (s) => {
+        expect(JSON.stringify(planOf(s))).toBe(JSON.stringify(planOf(structuredClone(s))));
+      }),
+    );
+  });
+});
+
+describe("what must be fetched new before beginning", () => {
+  const strip = (step: object, part: object = {}): Strip => ({
+    parts: [{ id: "p1", name: "wheel", ...part }],
+    steps: [{ id: "s1", action: "pull", needs: [], parts: ["p1"], ...step } as Strip["steps"][number]],
+    services: [],
+    lubePoints: [],
+  });
+  it("is what was lost, broke or was missing already, with the reason", () => {
+    const plan = rebuildPlan(
+      strip(
+        {
+          hardware: [
+            { id: "h1", kind: "screw", qty: 2, thread: "M4", state: "lost" },
+            { id: "h2", kind: "nut", qty: 1, once: true, state: "broken" },
+            { id: "h3", kind: "pin", qty: 1 },
+          ],
+        },
+        { state: "broken" },
+      ),
+    );
+    expect(plan.pick).toEqual([
+      { hardware: "h1", qty: 2, why: "lost: 2 screws M4" },
+      { hardware: "h2", qty: 1, why: "used once: 1 nut" },
+      { part: "p1", why: "broken: wheel" },
+    ]);
+    expect(plan.ledger).toEqual({ out: 5, back: 5, open: [] });
+  });
+  it("is said once for a part that is renewed and broken", () => {
+    expect(rebuildPlan(strip({}, { renew: true, state: "broken" })).pick).toEqual([{ part: "p1", why: "renewed: wheel" }]);
+  });
+});

@@ -1,0 +1,195 @@
+import { hardwareInWords } from "../hardware/kinds";
+import { cautionsFor } from "../safety/cautions";
+import { hardwareLedger, type Ledger } from "./hardware-ledger";
+import { INVERSE_ACTION } from "./inverse-action";
+import { REBUILD_CHECKS } from "./rebuild-checks";
+import { type CheckedStrip, checkStrip, type LubePoint, type Part, type Service, type Strip, type StripStep } from "./strip";
+import { needsOf, undoOrder } from "./undo-order";
+
+interface Line {
+  readonly n: number;
+  readonly because: readonly string[];
+}
+export interface FitLine extends Line {
+  readonly kind: "fit" | "unblock";
+  readonly undoes: string;
+  readonly action: string;
+  readonly parts: readonly string[];
+  readonly hardware: readonly string[];
+  readonly cautions: readonly string[];
+}
+export interface GreaseLine extends Line {
+  readonly kind: "grease";
+  readonly lubePoint: string;
+}
+export interface ServiceLine extends Line {
+  readonly kind: "service";
+  readonly service: string;
+}
+export interface CheckLine extends Line {
+  readonly kind: "check";
+  readonly check: string;
+  readonly after: string;
+}
+export type RebuildLine = FitLine | GreaseLine | ServiceLine | CheckLine;
+
+export type Pick = { readonly hardware: string; readonly qty: number; readonly why: string } | { readonly part: string; readonly why: string };
+
+export interface RebuildPlan {
+  readonly steps: readonly RebuildLine[];
+  /** what must be new: fetch it before beginning */
+  readonly pick: readonly Pick[];
+  readonly ledger: Ledger;
+  /** after line `after`, so many minutes must pass before what depends on it */
+  readonly waits: readonly { readonly after: number; readonly minutes: number; readonly why: string }[];
+  readonly minutes: number;
+}
+
+/** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off; untimed, two minutes. */
+const MINUTES = { step: 2, grease: 2, service: 3, check: 0.5 } as const;
+
+/** Lets a finished line be remembered although the plan's numbers may change. */
+export function lineKey(line: RebuildLine): string {
+  if (line.kind === "grease") return `grease:${line.lubePoint}`;
+  if (line.kind === "service") return `service:${line.service}`;
+  if (line.kind === "check") return `check:${line.check}:${line.after}`;
+  return `undo:${line.undoes}`;
+}
+
+type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
+
+/**
+ * The order in which a unit goes back together, with grease, services, checks and unblocking where they belong.
+ *
+ * The laws it keeps for every input are listed in docs/formats.md (`rebuild plan`); in short: every step is undone once and after all
+ * that needed it; bundles stay together; grease and services come while their place can be reached; the ledger closes; and where
+ * these leave a choice, the plan is the reverse of the strip. Placing grease and services right next to the line they
+ * belong to keeps their laws without a search: whatever closes over a part was undone from a step that the part's own step
+ * needed, so it stands after it.
+ *
+ * Throws a Fault for references to nothing, a circle of needs, and bundles that stand inside each other.
+ */
+export function rebuildPlan(strip: Strip): RebuildPlan {
+  const checked = checkStrip(strip);
+  const order = undoOrder(checked, needsOf(checked));
+  const neededBy: number[][] = checked.steps.map(() => []);
+  checked.needs.forEach((own, k) => {
+    if (checked.steps[k]?.action !== "note") for (const n of own) neededBy[n]?.push(k);
+  });
+  const drafts: Draft[] = [];
+  const waitsAfter: { at: number; service: Service }[] = [];
+
+  const service = (v: Service, why: string): void => {
+    if (v.waitMinutes) waitsAfter.push({ at: drafts.length + 1, service: v });
+    drafts.push({ kind: "service", service: v.id, because: [why] });
+  };
+  // what has to cure or soak is done first, so that it waits while the rest is done
+  for (const v of strip.services) if (v.waitMinutes) service(v, `it needs ${v.waitMinutes} minutes before it can be fitted, so it is done first`);
+
+  order.forEach((i, k) => {
+    const step = checked.steps[i] as StripStep;
+    const own = step.parts ?? [];
+    const here = (t: { part?: string | undefined; reachedBy?: string | undefined }): boolean =>
+      t.reachedBy === step.id || (t.part !== undefined && own.includes(t.part));
+    for (const v of strip.services)
+      if (!v.waitMinutes && here(v)) service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${v.reachedBy} still leaves the place open`);
+    for (const g of strip.lubePoints) if (here(g) && (g.reachedBy || g.when === "before-fit")) drafts.push(grease(checked, g, i));
+    drafts.push(undoing(checked, neededBy, i, own));
+    for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
+    drafts.push(...checksAfter(checked, i, order[k + 1]));
+  });
+
+  const lines = drafts.map((d, i) => ({ n: i + 1, ...d })) as RebuildLine[];
+  return {
+    steps: lines,
+    pick: picks(checked),
+    ledger: hardwareLedger(checked, () => true),
+    waits: waitsAfter.map(({ at, service: v }) => ({
+      after: at,
+      minutes: v.waitMinutes as number,
+      why: `${v.note ?? v.do}: must be over before ${v.part ? `${nameOf(checked, v.part)} goes in` : `${v.reachedBy} is closed`}`,
+    })),
+    minutes: Math.round(minutesOf(checked, order, drafts)),
+  };
+}
+
+/** The ledger while the work goes on: what is back once the lines with these keys are done. */
+export function ledgerAfter(strip: Strip, done: ReadonlySet<string>): Ledger {
+  const checked = checkStrip(strip);
+  return hardwareLedger(checked, (i) => done.has(`undo:${checked.steps[i]?.id}`));
+}
+
+function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number, parts: readonly string[]): Draft {
+  const step = strip.steps[i] as StripStep;
+  const names = parts.map((p) => nameOf(strip, p));
+  return {
+    kind: step.action === "block" ? "unblock" : "fit",
+    undoes: step.id,
+    action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
+    parts,
+    hardware: (step.hardware ?? []).map((h) => h.id),
+    because: reasons(strip, neededBy, i),
+    cautions: cautionsFor(step, names, "back"),
+  };
+}
+
+function reasons(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number): string[] {
+  const out: string[] = [];
+  const needs = (strip.needs[i] ?? []).filter((n) => strip.steps[n]?.action !== "note");
+  for (const n of needs.slice(0, 2)) out.push(`${stepName(strip, n)} had to be off before this could come out, so this goes back first`);
+  for (const n of neededBy[i]?.slice(0, 1) ?? []) out.push(`${stepName(strip, n)} lay under it and is back already`);
+  const bundle = strip.steps[i]?.bundle;
+  if (bundle) out.push(`it came out as one with bundle ${bundle} and goes back with it`);
+  if (!out.length) out.push(needs.length ? "reverse of the strip" : "nothing forces its place: it is the reverse of the strip");
+  return out;
+}
+
+function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
+  const closers = (strip.needs[i] ?? []).filter((n) => strip.steps[n]?.action !== "note").map((n) => stepName(strip, n));
+  const why = g.reachedBy
+    ? `last chance: ${stepName(strip, strip.indexOf.get(g.reachedBy) as number)} closes over it`
+    : closers.length
+      ? `closes over it: ${closers.join(", ")}`
+      : `${g.when === "before-fit" ? "before" : "after"} ${nameOf(strip, g.part as string)} goes in`;
+  return { kind: "grease", lubePoint: g.id, because: [why] };
+}
+
+function checksAfter(strip: CheckedStrip, i: number, nextIndex: number | undefined): Draft[] {
+  const step = strip.steps[i] as StripStep;
+  const next = nextIndex === undefined ? undefined : strip.steps[nextIndex];
+  const partsOf = (s: StripStep): Part[] => (s.parts ?? []).map((p) => strip.partById.get(p) as Part);
+  return REBUILD_CHECKS.filter((c) => {
+    if (!c.applies(step, partsOf(step))) return false;
+    // several turning parts one after the other are turned once, after the last of them
+    return !(c.check === "turns-freely" && next && c.applies(next, partsOf(next)));
+  }).map((c) => ({ kind: "check", check: c.check, after: step.id, because: [c.why] }) as const);
+}
+
+/** What must be new: used once, lost, broken or missing; parts that are renewed or did not come off whole. */
+function picks(strip: CheckedStrip): Pick[] {
+  const whyNew = (once: boolean | undefined, state: string | undefined, first: string): string | undefined => (once ? first : state);
+  const hardware = strip.steps.flatMap((s) =>
+    (s.hardware ?? []).flatMap((h) => {
+      const why = whyNew(h.once, h.state, "used once");
+      return why ? [{ hardware: h.id, qty: h.qty, why: `${why}: ${hardwareInWords({ ...h, state: undefined })}` }] : [];
+    }),
+  );
+  const parts = strip.parts.flatMap((p) => {
+    const why = whyNew(p.renew, strip.cameOffIn.has(p.id) ? p.state : undefined, "renewed");
+    return why ? [{ part: p.id, why: `${why}: ${p.name ?? p.id}` }] : [];
+  });
+  return [...hardware, ...parts];
+}
+
+function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {
+  const steps = order.reduce((sum, i) => sum + (strip.steps[i]?.minutes ?? MINUTES.step), 0);
+  return drafts.reduce((sum, d) => sum + (d.kind === "grease" || d.kind === "service" || d.kind === "check" ? MINUTES[d.kind] : 0), steps);
+}
+
+const nameOf = (strip: CheckedStrip, part: string): string => strip.partById.get(part)?.name ?? part;
+
+function stepName(strip: CheckedStrip, i: number): string {
+  const s = strip.steps[i] as StripStep;
+  const what = s.title ?? (s.parts?.length ? s.parts.map((p) => nameOf(strip, p)).join(", ") : undefined);
+  return what ? `${what} (step ${i + 1})` : s.id;
+}

@@ -1,0 +1,29 @@
+/** Millimetres in an inch, exactly (international inch, 1959). */
+export const MM_PER_INCH = 25.4;
+
+/** Grams in an avoirdupois ounce, exactly 28.349523125. */
+export const GRAMS_PER_OUNCE = 28.349523125;
+
+/** Degrees to radians. */
+export const radians = (deg: number): number => (deg * Math.PI) / 180;
+
+/** Radians to degrees. */
+export const degrees = (rad: number): number => (rad * 180) / Math.PI;
+
+export type LengthUnit = "mm" | "in";
+
+/**
+ * A length as a technician types it: `12.3`, `12,3`, `0.484 in`, `1/2"`, `1 3/16 in`. A bare number is in `unit`.
+ *
+ * @returns millimetres, or null where it is no length
+ * @example lengthFrom("1 3/16 in", "mm") // 30.1625
+ */
+export function lengthFrom(text: string, unit: LengthUnit): number | null {
+  const t = text.trim().toLowerCase().replace(",", ".");
+  const m = /^(?:(\d+(?:\.\d+)?)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|in|inch|")?$/.exec(t);
+  if (!m) return null;
+  const [, whole, over, under, over2, under2, said] = m;
+  const value = Number(whole ?? 0) + Number(over ?? over2 ?? 0) / Number(under ?? under2 ?? 1);
+  if (!Number.isFinite(value)) return null;
+  return (said ? said !== "mm" : unit === "in") ? value * MM_PER_INCH : value;
+}

@@ -1,0 +1,63 @@
+import { describe, expect, it } from "vitest";
+import type { StripStep } from "../order/strip";
+import { CAUTIONS, cautionsFor, NAMED_HAZARDS } from "./cautions";
+
+const off = (step: Partial<StripStep>, ...names: string[]): string => cautionsFor({ id: "s", action: "pull", ...step }, names, "off").join(" ");
+const back = (step: Partial<StripStep>, ...names: string[]): string => cautionsFor({ id: "s", action: "pull", ...step }, names, "back").join(" ");
+
+describe("a caution stands at the step where the hazard is", () => {
+  it.each([
+    ["a spring that is let go", off({ hardware: [{ id: "h", kind: "spring", qty: 1 }] }), /glasses on/],
+    ["a ball under a pawl", off({ hardware: [{ id: "h", kind: "ball", qty: 1 }] }), /glasses on/],
+    ["a circlip, off", off({ hardware: [{ id: "h", kind: "circlip", qty: 1 }] }), /clip jumps/],
+    ["a circlip, back", back({ hardware: [{ id: "h", kind: "circlip", qty: 1 }] }), /clip jumps/],
+    ["a blade", off({}, "lower blade"), /cut-proof gloves/],
+    ["a keyway", off({ note: "the keyway is sharp" }), /lift by the rim/],
+    ["driving out", off({ action: "drive-out" }), /punch just under the hole/],
+    ["driving in", back({ action: "drive-out" }), /Support the shaft/],
+    ["pressing a bearing in", back({ action: "press-out" }, "crown shaft bearing"), /ring that is tight/],
+    ["a cover going on", back({ action: "lift-off" }, "gearbox cover"), /Do not draw it down/],
+    [
+      "a tapping screw",
+      back({ action: "unscrew", hardware: [{ id: "h", kind: "screw", qty: 4, thread: "ST4.2" }] }),
+      /turn backwards until the thread drops in/,
+    ],
+    ["a motor's plug", off({ action: "unplug", title: "motor plug" }), /capacitor/],
+    ["a left-hand thread", off({ hardware: [{ id: "h", kind: "nut", qty: 1, leftHand: true }] }), /loosens to the right/],
+    ["locker that was seen", back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue" }] }), /clean both threads/],
+    ["something heavy", off({}, "carriage"), /both hands/],
+  ])("%s", (_, says, expected) => {
+    expect(says).toMatch(expected);
+  });
+
+  it("and not where there is none", () => {
+    expect(off({ action: "lift-off" }, "hopper")).toBe("");
+    expect(back({ action: "unscrew", hardware: [{ id: "h", kind: "screw", qty: 4, thread: "M4" }] })).toBe("");
+    expect(back({ note: "the keyway is sharp" })).toBe("");
+    expect(off({ action: "lift-off" }, "gearbox cover")).not.toMatch(/draw it down/);
+  });
+
+  it("each has its own name and a sentence that says what to do", () => {
+    expect(new Set(CAUTIONS.map((c) => c.hazard)).size).toBe(CAUTIONS.length);
+    for (const c of CAUTIONS) expect(c.says).toMatch(/^[A-Z].{20,}\.$/);
+  });
+});
+
+describe("a hazard that is named at a step", () => {
+  it.each(NAMED_HAZARDS.map((h) => [h.hazard, h.says] as const))("%s stands there off and back", (hazard, says) => {
+    expect(off({ cautions: [hazard] })).toContain(says);
+    expect(back({ cautions: [hazard] })).toContain(says);
+  });
+  it("is said once, also where the hardware calls for it too", () => {
+    const says = cautionsFor({ id: "s", action: "unclip", cautions: ["clip"], hardware: [{ id: "h", kind: "circlip", qty: 1 }] }, [], "off");
+    expect(says.filter((c) => /clip jumps/.test(c))).toHaveLength(1);
+  });
+  it("of freeing it stands only where it comes off, and what must not be undone both ways", () => {
+    expect(off({ freed: { how: "heat" } })).toMatch(/Never heat near a battery/);
+    expect(back({ freed: { how: "heat" } })).not.toMatch(/heat/);
+    expect(back({ doNotUndo: "the lock nut" })).toBe("Do not undo: the lock nut.");
+  });
+  it("that an older or newer program named is shown as it was written", () => {
+    expect(off({ cautions: ["magnet"] })).toBe("magnet");
+  });
+});

@@ -1,0 +1,123 @@
+import { FREEING_WORDS } from "../order/freed";
+import type { StripStep } from "../order/strip";
+
+/** A hazard and the sentence that stands at the step where it is. Sentences are written here and nowhere else. */
+export interface Caution {
+  readonly hazard: string;
+  readonly says: string;
+  /** applies when the step comes off, when it goes back, or both */
+  readonly when: "off" | "back" | "both";
+  readonly applies: (step: StripStep, words: string) => boolean;
+}
+
+const has = (s: StripStep, ...kinds: string[]): boolean => (s.hardware ?? []).some((h) => kinds.includes(h.kind));
+
+/** Sentences that stand both where hardware or words call for them and where a technician names the hazard. */
+const SAYS = {
+  spring: "Spring under load: glasses on, hold it down with a hand over it while it is let go.",
+  clip: "A clip jumps: glasses on, a hand or a rag over it.",
+  blade: "Sharp: cut-proof gloves, blade guard or tape over the edge, never lift it by the edge.",
+  keyway: "A keyway's edges cut: lift by the rim, not by the shaft.",
+  "stored-charge": "A capacitor may still hold charge: wait, measure, and leave the discharging to a competent person.",
+  heavy: "Heavy or awkward: both hands, clear a place for it first.",
+} as const;
+
+export const CAUTIONS: readonly Caution[] = [
+  {
+    hazard: "spring",
+    when: "both",
+    says: SAYS.spring,
+    applies: (s, w) => has(s, "spring", "ball") || /\bspring\b/.test(w),
+  },
+  { hazard: "clip", when: "both", says: SAYS.clip, applies: (s) => has(s, "circlip", "e-clip") },
+  {
+    hazard: "blade",
+    when: "both",
+    says: SAYS.blade,
+    applies: (_, w) => /\b(blade|knife|knives|cutter)\b/.test(w),
+  },
+  { hazard: "keyway", when: "off", says: SAYS.keyway, applies: (_, w) => /\bkeyway\b/.test(w) },
+  {
+    hazard: "drive-back",
+    when: "back",
+    says: "Support the shaft from below before driving the pin in; brass or a punch of the right size, never the hammer's face.",
+    applies: (s) => s.action === "drive-out",
+  },
+  {
+    hazard: "drive-off",
+    when: "off",
+    says: "Drive with a punch just under the hole, the part supported: hardened steel hit with steel throws splinters. Glasses on.",
+    applies: (s) => s.action === "drive-out",
+  },
+  {
+    hazard: "press-bearing",
+    when: "back",
+    says: "Press on the ring that is tight, with a sleeve that bears on that ring alone.",
+    applies: (s, w) => s.action === "press-out" && (has(s, "bearing") || /\bbearing\b/.test(w)),
+  },
+  {
+    hazard: "draw-down",
+    when: "back",
+    says: "Do not draw it down with the screws. If it stands proud, turn the output by hand until the teeth fall in, then tap it down over its dowels.",
+    applies: (s, w) => /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) && s.action !== "unscrew",
+  },
+  {
+    hazard: "plastic-thread",
+    when: "back",
+    says: "Into plastic: turn backwards until the thread drops in, then snug and a little. It strips before it feels tight.",
+    applies: (s) => (s.hardware ?? []).some((h) => h.kind === "screw" && /^ST/i.test(h.thread ?? "")),
+  },
+  {
+    hazard: "left-hand",
+    when: "both",
+    says: "Left-hand thread: it loosens to the right and tightens to the left. Do not force it the other way.",
+    applies: (s) => (s.hardware ?? []).some((h) => h.leftHand === true),
+  },
+  {
+    hazard: "locker",
+    when: "back",
+    says: "There was thread locker on it: clean both threads, a drop of the same grade, and let it cure before the unit runs.",
+    applies: (s) => (s.hardware ?? []).some((h) => h.locker !== undefined && h.locker !== "none"),
+  },
+  {
+    hazard: "stored-charge",
+    when: "off",
+    says: SAYS["stored-charge"],
+    applies: (s, w) => s.action === "unplug" && /\b(board|motor|capacitor)\b/.test(w),
+  },
+  {
+    hazard: "heavy",
+    when: "both",
+    says: SAYS.heavy,
+    applies: (_, w) => /\b(motor unit|carriage|gear motor)\b/.test(w),
+  },
+];
+
+/** Hazards a technician names at a step with one key; the sentence stands there from then on, off and back. */
+export const NAMED_HAZARDS: readonly { readonly hazard: string; readonly name: string; readonly says: string }[] = [
+  { hazard: "spring", name: "Spring under load", says: SAYS.spring },
+  { hazard: "clip", name: "Circlip", says: SAYS.clip },
+  { hazard: "keyway", name: "Sharp keyway", says: SAYS.keyway },
+  { hazard: "blade", name: "Blade", says: SAYS.blade },
+  { hazard: "hot", name: "Hot", says: "Hot: gloves, and let it cool before it is touched." },
+  { hazard: "solvent", name: "Solvent", says: "Solvent: open the window, no flame and no hot air near it, gloves on." },
+  { hazard: "heavy", name: "Heavy", says: SAYS.heavy },
+  { hazard: "glass", name: "Glass", says: "Glass: wrap it before it is laid down, nothing on top of it." },
+  { hazard: "motor-dry", name: "Motor must stay dry", says: "The motor must stay dry: no solvent, no water, no grease past this point." },
+  {
+    hazard: "stored-charge",
+    name: "Stored charge",
+    says: SAYS["stored-charge"],
+  },
+  { hazard: "battery", name: "Lithium cells", says: "Lithium cells: no metal tool across them, no heat near them, out of the unit and off the bench." },
+];
+
+/** The cautions for a step when it comes off, or when it goes back, as sentences: those named at it, those its hardware and words call for, that of how it was freed. */
+export function cautionsFor(step: StripStep, partNames: readonly string[], direction: "off" | "back"): string[] {
+  const words = [step.title ?? "", step.note ?? "", step.facing ?? "", ...partNames].join(" ").toLowerCase();
+  const named = (step.cautions ?? []).map((hazard) => NAMED_HAZARDS.find((h) => h.hazard === hazard)?.says ?? hazard);
+  const called = CAUTIONS.filter((c) => (c.when === direction || c.when === "both") && c.applies(step, words)).map((c) => c.says);
+  const freed = step.freed && direction === "off" ? [FREEING_WORDS[step.freed.how].caution] : [];
+  const kept = step.doNotUndo ? [`Do not undo: ${step.doNotUndo}.`] : [];
+  return [...new Set([...named, ...kept, ...called, ...freed])];
+}
