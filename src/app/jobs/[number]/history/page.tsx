@@ -1,0 +1,27 @@
+import { format, parseISO } from "date-fns";
+import { jobHistory } from "@/store/change";
+import { KeyLink } from "@/ui/key-link";
+import { type JobAddress, jobFrom } from "../job-from-address";
+
+export default async function Page(address: JobAddress) {
+  const { job } = await jobFrom(address);
+  const lines = await jobHistory(job.number);
+  return (
+    <main className="mx-auto max-w-[1000px] p-6">
+      <div className="flex items-center justify-between pb-4">
+        <h1 className="text-[32px]">{job.number}: everything that was done, newest first</h1>
+        <KeyLink href={`/jobs/${job.number}/${job.stage}`} keyName="Escape">
+          Back to the job
+        </KeyLink>
+      </div>
+      <ol>
+        {lines.map((l) => (
+          <li key={l.version} className="grid grid-cols-[190px_1fr] border-b-2 border-base-300 py-1.5 text-[19px]">
+            <time className="figures text-[17px]">{format(parseISO(l.at), "d MMM HH:mm:ss")}</time>
+            {l.what}
+          </li>
+        ))}
+      </ol>
+    </main>
+  );
+}

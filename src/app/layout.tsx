@@ -1,0 +1,20 @@
+import "@fontsource/barlow-condensed/400.css";
+import "@fontsource/barlow-condensed/500.css";
+import "@fontsource/barlow-condensed/600.css";
+import "@fontsource/barlow-condensed/700.css";
+import "@fontsource/ibm-plex-mono/500.css";
+import "@fontsource/ibm-plex-mono/600.css";
+import "./bench.css";
+import type { Metadata } from "next";
+import { cookies } from "next/headers";
+
+export const metadata: Metadata = { title: "Demontage", description: "Strip, judge, match, lubricate, rebuild, hand back." };
+
+export default async function Layout({ children }: { children: React.ReactNode }) {
+  const theme = (await cookies()).get("theme")?.value === "night" ? "night" : "day";
+  return (
+    <html lang="en" data-theme={theme}>
+      <body>{children}</body>
+    </html>
+  );
+}

@@ -1,0 +1,22 @@
+import { Catalogue } from "@/shop/parts/catalogue";
+import { catalogueParts, shopSettings } from "@/store/catalogue";
+import { database } from "@/store/database";
+import { KeyLink } from "@/ui/key-link";
+
+export const dynamic = "force-dynamic";
+
+export default async function Page() {
+  const db = await database();
+  const parts = await catalogueParts(db);
+  return (
+    <main className="p-5">
+      <div className="flex items-center justify-between pb-3">
+        <h1 className="text-[30px]">Catalogue, {parts.length} parts</h1>
+        <KeyLink href="/" keyName="Escape">
+          The bench
+        </KeyLink>
+      </div>
+      <Catalogue parts={parts} currency={(await shopSettings(db)).currency} />
+    </main>
+  );
+}

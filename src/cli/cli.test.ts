@@ -1,0 +1,87 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, describe, expect, it } from "vitest";
+
+const folder = mkdtempSync(join(tmpdir(), "cli-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+function cli(words: string[], input = ""): { status: number | null; out: string; err: string } {
+  const run = spawnSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], {
+    input,
+    encoding: "utf8",
+    env: { ...process.env, DEMONTAGE_DATA: folder },
+  });
+  return { status: run.status, out: run.stdout, err: run.stderr };
+}
+const job = {
+  format: "demontage-job",
+  version: 1,
+  job: { number: "J-0500" },
+  unit: { kind: "mill" },
+  parts: [{ id: "p1", name: "wheel" }],
+  steps: [
+    { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 4 }] },
+    { id: "s2", action: "pull", parts: ["p1"] },
+  ],
+};
+
+describe("the command line", () => {
+  it("plans a rebuild, and counts the ledger after the lines that are done", () => {
+    const plan = JSON.parse(cli(["rebuild", "plan"], JSON.stringify(job)).out);
+    expect(plan.steps.flatMap((l: { undoes?: string }) => l.undoes ?? [])).toEqual(["s2", "s1"]);
+    const done = join(folder, "done.json");
+    writeFileSync(done, "[1]");
+    expect(JSON.parse(cli(["rebuild", "plan", "--done", done], JSON.stringify(job)).out).ledger).toEqual({
+      out: 5,
+      back: 1,
+      open: [{ step: "s1", pocket: 1, hardware: "h1", qty: 4 }],
+    });
+  });
+
+  it("answers a bad input with exit 2, nothing on standard output, and one line that names the place", () => {
+    for (const [input, says] of [
+      ["{", "error: : this is not JSON"],
+      [JSON.stringify({ ...job, steps: [{ id: "a", action: "yank" }] }), /^error: steps\[0\]\.action: is none of: unscrew/],
+      [JSON.stringify({ ...job, extra: 1 }), /^error: : does not know the key "extra"/],
+    ] as const) {
+      const run = cli(["rebuild", "plan"], input);
+      expect([run.status, run.out]).toEqual([2, ""]);
+      expect(run.err.trim().split("\n").length).toBe(1);
+      expect(run.err).toMatch(says);
+    }
+    expect(cli(["gear", "dance"])).toMatchObject({ status: 2, out: "" });
+  });
+
+  it("with --lines answers a bad line in its place and goes on", () => {
+    const gear = { kind: "spur", teeth: 20, tipDiameter: 22, spans: [{ teeth: 3, value: 7.66 }] };
+    const [first, second, third] = cli(["gear", "identify", "--lines"], [JSON.stringify(gear), "{oops", JSON.stringify(gear)].join("\n"))
+      .out.trim()
+      .split("\n")
+      .map((l) => JSON.parse(l));
+    expect(first.hypotheses[0].module).toBe(1);
+    expect(second.error.says).toBe("this is not JSON");
+    expect(third).toEqual(first);
+  });
+
+  it.each(["rebuild plan", "gear identify"])("takes the example that %s prints", (verb) => {
+    const words = verb.split(" ");
+    const example = cli([...words, "--example"]).out;
+    expect(cli(words, example)).toMatchObject({ status: 0, err: "" });
+    expect(cli([...words, "--help"]).out).toContain(verb);
+  });
+
+  it("takes a job in, gives it out, and the same bytes again", () => {
+    const file = join(folder, "job.json");
+    const zip = join(folder, "a.zip");
+    writeFileSync(file, JSON.stringify(job));
+    expect(JSON.parse(cli(["job", "import", file]).out)).toEqual({ number: "J-0500" });
+    expect(cli(["job", "import", file])).toMatchObject({ status: 2, out: "" });
+    expect(JSON.parse(cli(["job", "export", "J-0500", "--out", zip]).out)).toMatchObject({ file: zip, pictures: 0 });
+    const bytes = readFileSync(zip);
+    cli(["job", "export", "J-0500", "--out", zip]);
+    expect(readFileSync(zip).equals(bytes)).toBe(true);
+    expect(cli(["job", "export", "J-0999"]).err).toMatch(/there is no job J-0999/);
+  });
+});

@@ -1,0 +1,82 @@
+import { readFileSync } from "node:fs";
+import { z } from "zod";
+import { Fault, readWith } from "@/core/fault";
+import { identifyGear, identifyInput } from "@/core/gear/index";
+import { readJobFile, stripOf } from "@/core/job-file";
+import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
+
+export interface Verb {
+  readonly help: string;
+  readonly example: unknown;
+  readonly answer: (input: unknown, options: ReadonlyMap<string, string | true>) => unknown;
+  /** verbs that read and write files or the shop's store instead of JSON */
+  readonly run?: (words: string[], options: ReadonlyMap<string, string | true>) => Promise<void>;
+}
+
+const onlyByFile = (): never => {
+  throw new Fault("", "this command takes no JSON");
+};
+
+export const commands: Readonly<Record<string, Verb>> = {
+  "rebuild plan": {
+    help: "a job file in, the order of putting it together out; --done FILE counts the ledger after those line numbers",
+    example: {
+      format: "demontage-job",
+      version: 1,
+      unit: { kind: "masticating juicer" },
+      parts: [
+        { id: "p1", name: "gear case cover" },
+        { id: "p2", name: "wheel", renew: true },
+      ],
+      steps: [
+        { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15" }] },
+        { id: "s2", action: "lift-off", parts: ["p1"] },
+        { id: "s3", action: "pull", parts: ["p2"] },
+      ],
+      lubePoints: [{ id: "g1", part: "p2", when: "after-fit", lubricant: "H1 grease, NLGI 1", grams: 12 }],
+    },
+    answer: (input, options) => {
+      const strip = stripOf(readJobFile(input));
+      const plan = rebuildPlan(strip);
+      const done = options.get("done");
+      if (typeof done !== "string") return plan;
+      const numbers = doneNumbers(done, plan.steps.length);
+      return { ...plan, ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))) };
+    },
+  },
+  "gear identify": {
+    help: "caliper readings in, what gear it is out, with probabilities and the next reading to take",
+    example: {
+      kind: "spur",
+      teeth: 37,
+      tipDiameter: { value: 31.21, u: 0.03 },
+      spans: [
+        { teeth: 5, value: 11.05 },
+        { teeth: 6, value: 13.41 },
+      ],
+    },
+    answer: (input) => identifyGear(readWith(identifyInput, input)),
+  },
+  "job export": {
+    help: "NUMBER [--out FILE]: a job of the shop as NUMBER.demontage.zip",
+    example: ["job", "export", "J-0142"],
+    answer: onlyByFile,
+    run: async (words, options) => (await import("./job-files")).exportJob(words[0], options.get("out")),
+  },
+  "job import": {
+    help: "FILE [--as-new]: takes a job file (ZIP or job.json) into the shop",
+    example: ["job", "import", "J-0142.demontage.zip"],
+    answer: onlyByFile,
+    run: async (words, options) => (await import("./job-files")).importJob(words[0], options.has("as-new")),
+  },
+};
+
+function doneNumbers(file: string, most: number): Set<number> {
+  let json: unknown;
+  try {
+    json = JSON.parse(readFileSync(file, "utf8"));
+  } catch {
+    throw new Fault("--done", "cannot be read as a JSON list of line numbers");
+  }
+  return new Set(readWith(z.array(z.int().min(1).max(most)), json, "--done"));
+}

@@ -1,0 +1,83 @@
+import { readFileSync } from "node:fs";
+import { Fault } from "@/core/fault";
+import { commands, type Verb } from "./commands";
+
+/** `npm run -s cli -- NOUN VERB [FILE] [--options]`: a thin door to the core. See docs/formats.md. */
+async function main(argv: string[]): Promise<number> {
+  const options = new Map<string, string | true>();
+  const words: string[] = [];
+  for (let i = 0; i < argv.length; i++) {
+    const word = argv[i] as string;
+    if (!word.startsWith("--")) words.push(word);
+    else if (["--in", "--out", "--done"].includes(word)) options.set(word.slice(2), argv[++i] ?? "");
+    else options.set(word.slice(2), true);
+  }
+  const [noun, name, ...rest] = words;
+  const verb: Verb | undefined = commands[`${noun} ${name}`];
+  if (!verb) {
+    const known = Object.entries(commands).map(([k, v]) => `  ${k.padEnd(18)} ${v.help}`);
+    if (options.has("help") || !noun) {
+      console.log(["npm run -s cli -- NOUN VERB [FILE] [--in FILE] [--lines] [--example] [--help]", ...known].join("\n"));
+      return 0;
+    }
+    return complain(new Fault("", `there is no command "${words.join(" ")}"; --help lists them`));
+  }
+  if (options.has("help")) console.log(`${noun} ${name}: ${verb.help}`);
+  else if (options.has("example")) console.log(JSON.stringify(verb.example, null, 2));
+  else {
+    try {
+      if (verb.run) await verb.run(rest, options);
+      else if (options.has("lines")) lines(verb, input(rest, options));
+      else print(verb.answer(parse(input(rest, options)), options));
+    } catch (e) {
+      return complain(e);
+    }
+  }
+  return 0;
+}
+
+function input(rest: string[], options: Map<string, string | true>): string {
+  const file = options.get("in") ?? rest[0];
+  try {
+    return readFileSync(typeof file === "string" ? file : 0, "utf8");
+  } catch (e) {
+    throw new Fault(
+      typeof file === "string" ? file : "standard input",
+      (e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : "cannot be read",
+    );
+  }
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ""));
+  } catch {
+    throw new Fault("", "this is not JSON");
+  }
+}
+
+const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value)}\n`);
+
+function lines(verb: Verb, text: string): void {
+  const options = new Map<string, string | true>();
+  const out = text
+    .split("\n")
+    .filter((l) => l.trim())
+    .map((line) => {
+      try {
+        return verb.answer(parse(line), options);
+      } catch (e) {
+        if (e instanceof Fault) return { error: { path: e.path, says: e.says } };
+        throw e;
+      }
+    });
+  process.stdout.write(out.map((o) => `${JSON.stringify(o)}\n`).join(""));
+}
+
+function complain(e: unknown): number {
+  if (!(e instanceof Fault)) throw e;
+  process.stderr.write(`error: ${e.path}: ${e.says}\n`);
+  return 2;
+}
+
+process.exitCode = await main(process.argv.slice(2));

@@ -1,0 +1,23 @@
+import { revalidatePath } from "next/cache";
+import type { z } from "zod";
+import { Fault, readWith } from "@/core/fault";
+import { type HistoryLine, StaleSave } from "@/store/change";
+
+/** What every action answers: the job's new version, or a sentence with the place it belongs to, or what changed on another screen. */
+export type ActionResult =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly path: string; readonly says: string; readonly stale?: readonly HistoryLine[]; readonly unreached?: true };
+
+/** The way of every server action: read the input, decide and write, say what came of it. */
+export async function act<T extends { number: string }>(schema: z.ZodType<T>, input: unknown, work: (read: T) => Promise<number>): Promise<ActionResult> {
+  try {
+    const read = readWith(schema, input);
+    const version = await work(read);
+    revalidatePath(`/jobs/${read.number}`, "layout");
+    return { ok: true, version };
+  } catch (e) {
+    if (e instanceof StaleSave) return { ok: false, path: "", says: "This screen is behind; nothing was written over.", stale: e.changes };
+    if (e instanceof Fault) return { ok: false, path: e.path, says: e.says.charAt(0).toUpperCase() + e.says.slice(1) };
+    throw e;
+  }
+}

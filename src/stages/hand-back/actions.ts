@@ -1,0 +1,52 @@
+"use server";
+
+import { z } from "zod";
+import { Fault } from "@/core/fault";
+import { figureFault, finalChecks } from "@/core/plan/final-checks";
+import { openGates } from "@/core/plan/stages";
+import { database } from "@/store/database";
+import { loadJob } from "@/store/job";
+import { setHead } from "@/store/jobs";
+import { setAnswer } from "@/store/rebuild";
+import { type ActionResult, act } from "../act";
+import { onJob } from "../action-input";
+import { factsOf } from "../job-facts";
+
+const input = z.object({ ...onJob, check: z.string().max(60), value: z.number("must be a figure").optional(), back: z.boolean().optional() });
+
+/** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
+export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
+  return act(input, raw, async ({ number, version, check, value, back }) => {
+    const job = await loadJob(await database(), number);
+    const asked = job && finalChecks(job).find((c) => c.check === check);
+    if (!asked) throw new Fault("check", "this unit is not asked that");
+    if (back) return setAnswer(number, version, `final:${check}`, null, `last check opened again: ${asked.asks}`);
+    if (asked.unit) {
+      if (value === undefined) throw new Fault("value", `give the figure in ${asked.unit}`);
+      const fault = figureFault(asked, value);
+      if (fault) throw new Fault("value", fault);
+    }
+    return setAnswer(
+      number,
+      version,
+      `final:${check}`,
+      { answer: "yes", value, unit: asked.unit },
+      `last check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}`,
+    );
+  });
+}
+
+const bare = z.object(onJob);
+
+/** The unit goes home. Refused while anything is open. */
+export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult> {
+  return act(bare, raw, async ({ number, version }) => {
+    const job = await loadJob(await database(), number);
+    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const facts = factsOf(job);
+    const open = [...openGates("rebuild", facts), ...openGates("hand-back", facts)];
+    if (job.stage !== "hand-back") throw new Fault("stage", "the job has not come to Hand back yet");
+    if (open[0]) throw new Fault("stage", open[0].says);
+    return setHead(number, version, { handedBackAt: new Date().toISOString() }, "handed back");
+  });
+}

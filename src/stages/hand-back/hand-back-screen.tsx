@@ -1,0 +1,124 @@
+"use client";
+
+import { useState } from "react";
+import type { FinalCheck } from "@/core/plan/final-checks";
+import type { Gate } from "@/core/plan/stages";
+import type { Answer, Job } from "@/store/job";
+import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
+import { useJob } from "../job-context";
+import { useDraft } from "../use-draft";
+import { answerCheck, handBack } from "./actions";
+
+/** Hand back: the last checks one by one, then the return sheet. */
+export function HandBackScreen({ job, checks, gates, draft }: { job: Job; checks: readonly FinalCheck[]; gates: readonly Gate[]; draft: unknown }) {
+  const { run, number, say } = useJob();
+  const answerOf = (c: FinalCheck): Answer | undefined => job.answers.find((a) => a.question === `final:${c.check}`);
+  const now = checks.find((c) => !answerOf(c));
+  const [figure, setFigure] = useDraft<string>("hand-back.figure", draft, "");
+  const [fault, setFault] = useState<string | null>(null);
+  const yes = async (): Promise<void> => {
+    if (!now) return;
+    const value = now.unit ? Number(figure.replace(",", ".")) : undefined;
+    if (now.unit && (figure.trim() === "" || !Number.isFinite(value))) return setFault(`Give the figure in ${now.unit}.`);
+    const result = await run(answerCheck, { check: now.check, ...(value === undefined ? {} : { value }) });
+    setFault(result.ok ? null : result.says);
+    if (result.ok) setFigure("");
+    else say(null);
+  };
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(0,0.55fr)] gap-7">
+      <section aria-label="Last check" className="flex flex-col gap-4">
+        {job.handedBackAt ? (
+          <>
+            <h2 className="text-[44px]">Handed back.</h2>
+            <p className="text-[24px]">The return sheet stays here; print it again whenever it is asked for.</p>
+          </>
+        ) : now ? (
+          <>
+            <p className="hush text-[20px]">
+              last check {checks.indexOf(now) + 1} of {checks.length}
+            </p>
+            <h2 className="text-[40px]">{now.asks}</h2>
+            <p className="says text-[22px]">
+              {now.why}
+              {now.source && ` Limit: ${now.most !== undefined ? `at most ${now.most}` : `at least ${now.least}`} ${now.unit}, ${now.source}.`}
+            </p>
+            {now.unit && (
+              <label className="words max-w-[320px]">
+                Figure, {now.unit}
+                <input
+                  className="field figure"
+                  inputMode="decimal"
+                  value={figure}
+                  aria-invalid={fault ? true : undefined}
+                  onChange={(e) => setFigure(e.target.value)}
+                  onKeyDown={(e) => e.key === "Enter" && void yes()}
+                />
+              </label>
+            )}
+            {fault && (
+              <p role="alert" className="text-[22px] font-semibold text-error">
+                {fault}
+              </p>
+            )}
+            <KeyButton keyName=" " look="main" onPress={() => void yes()} className="max-w-[420px] justify-center">
+              {now.unit ? "Enter the figure" : "Yes, it is so"}
+            </KeyButton>
+          </>
+        ) : (
+          <>
+            <h2 className="text-[40px]">All checks are answered.</h2>
+            {gates.length > 0 ? (
+              <p className="says danger text-[22px]">{gates[0]?.says}</p>
+            ) : (
+              <p className="text-[23px]">
+                Print the return sheet, give it to the customer with the unit{job.looseItems.length ? ` and with ${job.looseItems.join(", ")}` : ""}.
+              </p>
+            )}
+            <div className="flex gap-3">
+              <KeyButton keyName=" " look="main" disabled={gates.length > 0} onPress={() => void run(handBack)} className="min-w-[320px] justify-center">
+                Hand it back
+              </KeyButton>
+            </div>
+          </>
+        )}
+        <div className="mt-auto">
+          <KeyLink keyName="P" href={`/jobs/${number}/sheet`}>
+            Return sheet
+          </KeyLink>
+        </div>
+      </section>
+      <ol aria-label="Last checks" className="overflow-y-auto">
+        {checks.map((c) => {
+          const a = answerOf(c);
+          return (
+            <li key={c.check} className="flex min-h-[54px] items-center gap-3 border-b-2 border-base-300 text-[20px] leading-tight">
+              <span aria-hidden="true" className={`w-6 text-[24px] ${a ? "text-success" : ""}`}>
+                {a ? "✓" : c === now ? "▸" : "○"}
+              </span>
+              <span className="flex-1">
+                {c.asks}
+                {a?.value !== undefined && (
+                  <b className="figures block text-[20px]">
+                    {a.value} {a.unit}
+                  </b>
+                )}
+              </span>
+              {a && !job.handedBackAt && (
+                <button
+                  type="button"
+                  className="min-h-[48px] min-w-[48px] text-[24px] font-bold"
+                  aria-label={`Open again: ${c.asks}`}
+                  onClick={() => void run(answerCheck, { check: c.check, back: true })}
+                >
+                  ×
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,181 @@
+/* biome-ignore-all lint/performance/noImgElement: printed pictures come from the shop's own folder */
+import { format, parseISO } from "date-fns";
+import type { Lubricant } from "@/core/grease/choose";
+import { hardwareInWords } from "@/core/hardware/kinds";
+import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { finalChecks } from "@/core/plan/final-checks";
+import type { Job } from "@/store/job";
+import { pictureUrl } from "@/ui/picture-frame";
+
+/** The return sheet: what was wrong, why, what was done; parts and grease by name and lot; tests with figures. One A4 page. */
+export function ReturnSheet({
+  job,
+  catalogue,
+  lubricant,
+  shopName,
+  town,
+  currency,
+}: {
+  job: Job;
+  catalogue: readonly CataloguePart[];
+  lubricant: Lubricant | undefined;
+  shopName: string;
+  town: string;
+  currency: string;
+}) {
+  const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
+  const partName = (id: string): string => job.parts.find((p) => p.id === id)?.name ?? id;
+  const chosen = job.findings.flatMap((f) => {
+    const part = catalogue.find((p) => p.number === f.chosen);
+    return part ? [{ for: partName(f.part), part }] : [];
+  });
+  const used = job.steps.flatMap((s) => (s.hardware ?? []).filter((h) => h.once));
+  const sum = chosen.reduce((s, c) => s + c.part.price, 0);
+  const grams = job.lubePoints.reduce((s, g) => s + (g.weighedGrams ?? 0), 0);
+  const pictures = job.pictures
+    .filter((p) => p.role === "intake" || failed.some((f) => job.steps.find((s) => s.id === p.step)?.parts?.includes(f.part)))
+    .slice(0, 4);
+  const checks = finalChecks(job);
+  const state = GREASE_STATES.find((g) => g.state === job.greaseState);
+  const skipped = job.answers.filter((a) => a.answer === "skipped");
+  return (
+    <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0">
+      <header className="flex items-end justify-between border-b-4 border-[#1d2a2c] pb-2">
+        <div>
+          <h1 className="text-[32px]">Return sheet {job.number}</h1>
+          <p className="text-[20px] first-letter:uppercase">
+            {job.kind}, {job.maker} {job.model} {job.serial && `· serial ${job.serial}`}
+          </p>
+        </div>
+        <p className="text-right text-[17px]">
+          <b>{shopName}</b>
+          <br />
+          {town}
+          <br />
+          {format(parseISO(job.handedBackAt ?? new Date().toISOString()), "d MMMM yyyy")}
+        </p>
+      </header>
+      <Section title="What was brought in">
+        <p>
+          {job.customerName && `${job.customerName}, `}taken in {format(parseISO(job.takenIn), "d MMMM yyyy")}. “{job.complaint}”
+        </p>
+        {job.symptoms.length > 0 && <p>Noted: {job.symptoms.map(symptomSays).join(", ")}.</p>}
+        {job.looseItems.length > 0 && <p>Handed back with it: {job.looseItems.join(", ")}.</p>}
+      </Section>
+      <Section title="What was wrong">
+        <ul className="list-disc pl-5">
+          {failed.map((f) => (
+            <li key={f.part}>
+              <b className="inline-block first-letter:uppercase">{partName(f.part)}</b>: {FAILURE_MODES.find((m) => m.mode === f.mode)?.says}
+              {f.extent && `, ${f.extent}`}
+              {f.identity &&
+                ` (${f.identity.teeth} teeth, ${f.identity.diametralPitch ? `${f.identity.diametralPitch} DP` : `module ${f.identity.moduleMm} mm`}, ${f.identity.pressureAngleDeg}°${f.identity.helixAngleDeg ? `, helix ${f.identity.helixAngleDeg}°` : ""})`}
+            </li>
+          ))}
+          {state && state.state !== "good" && (
+            <li>
+              Old grease: {state.says}. {state.implies}
+            </li>
+          )}
+        </ul>
+      </Section>
+      {pictures.length > 0 && (
+        <div className="grid grid-cols-4 gap-2 pt-2">
+          {pictures.map((p) => (
+            <img
+              key={p.name}
+              src={pictureUrl(p.sha256, true)}
+              alt={p.step ? (job.steps.find((s) => s.id === p.step)?.title ?? "") : "as it came in"}
+              className="h-[112px] w-full border border-[#1d2a2c] object-cover"
+            />
+          ))}
+        </div>
+      )}
+      <Section title="What was done">
+        <p>
+          Taken apart in {job.steps.length} steps and put back the same way; every screw, washer and clip counted out and back.
+          {job.services.map((v) => ` ${v.note ?? v.do}.`).join("")}
+        </p>
+      </Section>
+      <Section title="Parts and grease">
+        <table className="w-full text-left">
+          <tbody>
+            {chosen.map((c) => (
+              <tr key={c.part.number} className="border-b border-[#d7ccb4]">
+                <td className="py-0.5 first-letter:uppercase">{c.for}</td>
+                <td>{c.part.name}</td>
+                <td className="figures text-[15px]">{c.part.number}</td>
+                <td className="figures text-right text-[15px]">
+                  {c.part.price.toFixed(2)} {currency}
+                </td>
+              </tr>
+            ))}
+            {used.map((h) => (
+              <tr key={h.id} className="border-b border-[#d7ccb4]">
+                <td>Used once</td>
+                <td colSpan={3}>{hardwareInWords(h)}</td>
+              </tr>
+            ))}
+            {lubricant && grams > 0 && (
+              <tr className="border-b border-[#d7ccb4]">
+                <td>Grease</td>
+                <td>
+                  {lubricant.name}
+                  {lubricant.h1 && ", registered H1"}
+                </td>
+                <td className="figures text-[15px]">lot {lubricant.lot}</td>
+                <td className="figures text-right text-[15px]">{grams.toFixed(1)} g</td>
+              </tr>
+            )}
+            {chosen.length > 0 && (
+              <tr>
+                <td colSpan={3} className="pt-1 font-bold">
+                  Parts
+                </td>
+                <td className="figures pt-1 text-right text-[16px] font-semibold">
+                  {sum.toFixed(2)} {currency}
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </Section>
+      <Section title="Tests">
+        <ul className="grid grid-cols-2 gap-x-6">
+          {checks.map((c) => {
+            const a = job.answers.find((x) => x.question === `final:${c.check}`);
+            return (
+              <li key={c.check} className="flex justify-between gap-3 border-b border-[#d7ccb4]">
+                <span>{c.asks.replace(/\?$/, "")}</span>
+                <b className="shrink-0">{a ? (a.value === undefined ? "✓ yes" : `${a.value} ${a.unit}`) : "open"}</b>
+              </li>
+            );
+          })}
+        </ul>
+        {skipped.map((s) => (
+          <p key={s.question} className="font-bold text-[#b23519]">
+            Safety question skipped at the strip: {s.note}
+          </p>
+        ))}
+      </Section>
+      <Section title="So that it lasts">
+        <p>
+          {job.foodContact
+            ? "Never run it dry or longer than its plate says; wash the loose parts at once and let them dry."
+            : "Let it rest when it gets warm; keep the vents clear; a new noise is worth a telephone call."}{" "}
+          To be seen again after a year of the same use, or at the first click.
+        </p>
+      </Section>
+    </article>
+  );
+}
+
+function Section({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <section className="pt-3">
+      <h2 className="text-[21px]">{title}</h2>
+      {children}
+    </section>
+  );
+}

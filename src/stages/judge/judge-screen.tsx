@@ -1,0 +1,119 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { GREASE_STATES, modesFor } from "@/core/judge/failure-modes";
+import type { Gate } from "@/core/plan/stages";
+import type { Job } from "@/store/job";
+import { KeyButton } from "@/ui/key-button";
+import { PartGlyph } from "@/ui/part-glyph";
+import { framed, PictureFrame } from "@/ui/picture-frame";
+import { GoOn } from "../go-on";
+import { useJob } from "../job-context";
+import { SavedField } from "../saved-field";
+import { saveFinding, saveGreaseState } from "./actions";
+
+/** Judge: each part of interest, how it failed, what the old grease says. */
+export function JudgeScreen({ job, gates }: { job: Job; gates: readonly Gate[] }) {
+  const { run, number } = useJob();
+  const router = useRouter();
+  const first = job.parts.find((p) => p.renew) ?? job.parts.find((p) => p.kind === "gear") ?? job.parts[0];
+  const [picked, setPicked] = useState(first?.id);
+  const part = job.parts.find((p) => p.id === picked) ?? first;
+  if (!part) return <p className="text-[26px]">Nothing has come off yet. Lay down the first part at the strip, then judge it here.</p>;
+  const finding = job.findings.find((f) => f.part === part.id);
+  const step = job.steps.find((s) => s.parts?.includes(part.id));
+  const picture = job.pictures.find((p) => p.part === part.id) ?? job.pictures.find((p) => p.step === step?.id);
+  const state = GREASE_STATES.find((g) => g.state === job.greaseState);
+  const isGear = part.kind === "gear";
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,0.85fr)_repeat(3,minmax(0,1fr))] gap-4">
+      <section aria-label="Parts" className="flex min-h-0 flex-col">
+        <h2 className="pb-2 text-[24px]">Parts that came off</h2>
+        <ul className="min-h-0 flex-1 overflow-y-auto pr-1">
+          {job.parts.map((p) => {
+            const f = job.findings.find((x) => x.part === p.id);
+            return (
+              <li key={p.id}>
+                <button
+                  type="button"
+                  onClick={() => setPicked(p.id)}
+                  aria-pressed={p.id === part.id}
+                  className={`flex min-h-[52px] w-full items-center gap-2.5 border-b-2 border-base-300 px-2 text-left ${p.id === part.id ? "bg-primary text-primary-content" : ""}`}
+                >
+                  <PartGlyph kind={p.kind} size={34} />
+                  <span className="flex-1 text-[20px] leading-tight">
+                    {p.name}
+                    {f?.mode && <span className="block text-[17px]">{modesFor(p.kind).find((m) => m.mode === f.mode)?.says}</span>}
+                  </span>
+                  {p.renew && <span className={`text-[18px] font-bold ${p.id === part.id ? "" : "text-error"}`}>new</span>}
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+      <section aria-label={part.name} className="flex min-h-0 flex-col gap-2">
+        <div>
+          <h2 className="text-[28px] first-letter:uppercase">{part.name}</h2>
+          <p className="hush text-[18px]">{[part.material, step && `step ${job.steps.indexOf(step) + 1}`].filter(Boolean).join(" · ")}</p>
+        </div>
+        <PictureFrame picture={framed(picture)} words={step?.facing ? `facing: ${step.facing}` : "as it came off"} className="flex-1" />
+        <SavedField
+          key={part.id}
+          label="Extent and cause, in words"
+          name={`extent-${part.id}`}
+          value={finding?.extent ?? ""}
+          save={(extent) => run(saveFinding, { part: part.id, extent })}
+          rows={2}
+        />
+      </section>
+      <section aria-label="Finding" className="flex min-h-0 flex-col gap-2">
+        <h2 className="text-[24px]">How did it fail?</h2>
+        <div className="grid grid-cols-2 gap-2">
+          {modesFor(part.kind).map((m, i) => (
+            <KeyButton
+              key={m.mode}
+              keyName={String(i + 1)}
+              pressed={finding?.mode === m.mode}
+              onPress={() => void run(saveFinding, { part: part.id, mode: m.mode })}
+            >
+              {m.says}
+            </KeyButton>
+          ))}
+        </div>
+        <KeyButton keyName="R" pressed={part.renew === true} look="warn" onPress={() => void run(saveFinding, { part: part.id, renew: !part.renew })}>
+          {part.renew ? "✓ Goes back new" : "Goes back new"}
+        </KeyButton>
+        {isGear && (
+          <KeyButton keyName="G" look="main" onPress={() => router.push(`/jobs/${number}/judge/gear/${part.id}`)} className="mt-auto justify-center">
+            {finding?.identity
+              ? `Gear bench: ${finding.identity.teeth} teeth, ${finding.identity.diametralPitch ? `${finding.identity.diametralPitch} DP` : `module ${finding.identity.moduleMm}`}`
+              : "Measure and name it"}
+          </KeyButton>
+        )}
+      </section>
+      <section aria-label="Old grease" className="flex min-h-0 flex-col gap-2">
+        <h2 className="text-[22px]">The old grease</h2>
+        <div className="min-h-0 flex-1 overflow-y-auto">
+          <div className="grid grid-cols-2 gap-1.5">
+            {GREASE_STATES.map((g) => (
+              <KeyButton
+                key={g.state}
+                className="!px-2 !text-[18px]"
+                pressed={job.greaseState === g.state}
+                onPress={() => void run(saveGreaseState, { state: g.state })}
+              >
+                {g.says}
+              </KeyButton>
+            ))}
+          </div>
+          {state && <p className="says danger mt-1.5 !py-0.5 !text-[17px]">{state.implies}</p>}
+        </div>
+        <div>
+          <GoOn from="judge" stage={job.stage} gates={gates} />
+        </div>
+      </section>
+    </div>
+  );
+}

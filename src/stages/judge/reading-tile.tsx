@@ -1,0 +1,78 @@
+"use client";
+
+import { useId, useState } from "react";
+import { MM_PER_INCH } from "@/core/quantity/units";
+import type { MeanReading } from "./gear-readings";
+
+/** One dimension: the mean as on a caliper, and a place to type the next reading (a caliper that types ends with Enter). */
+export function ReadingTile({
+  label,
+  mean,
+  unit,
+  typed,
+  onTyped,
+  take,
+  strike,
+}: {
+  label: string;
+  mean: MeanReading | undefined;
+  unit: "mm" | "in" | "°";
+  typed: string;
+  onTyped: (text: string) => void;
+  take: (text: string) => Promise<string | null>;
+  strike: () => void;
+}) {
+  const id = useId();
+  const [fault, setFault] = useState<string | null>(null);
+  const enter = async (): Promise<void> => {
+    if (!typed.trim()) return;
+    const says = await take(typed);
+    setFault(says);
+    if (says === null) onTyped("");
+  };
+  const shown = (v: number): string => (unit === "in" ? (v / MM_PER_INCH).toFixed(4) : v.toFixed(unit === "°" ? 1 : 2));
+  return (
+    <div className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${mean ? "border-info" : "border-base-content"}`}>
+      <div className="flex h-[28px] items-start justify-between">
+        <label htmlFor={id} className="text-[18px] font-semibold">
+          {label}, {unit}
+        </label>
+        {mean && (
+          <button
+            type="button"
+            onClick={strike}
+            aria-label={`Strike ${label}`}
+            className="-mt-2 -mr-2 min-h-[48px] min-w-[48px] text-[22px] leading-none font-bold"
+          >
+            ×
+          </button>
+        )}
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)_96px] items-center gap-2 max-[1100px]:grid-cols-[minmax(0,1fr)_58px] max-[1100px]:gap-1">
+        <output className="figures text-[28px] leading-none whitespace-nowrap max-[1100px]:text-[24px]" htmlFor={id} aria-label={`${label}, reading`}>
+          {mean ? shown(mean.value) : "–"}
+        </output>
+        <input
+          id={id}
+          className="field figure !min-h-[48px] !bg-base-100 !px-1.5 !text-[19px]"
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder="type ↵"
+          value={typed}
+          aria-invalid={fault ? true : undefined}
+          onChange={(e) => onTyped(e.target.value)}
+          // a second Enter leaves the field, so that the keys work again
+          onKeyDown={(e) => e.key === "Enter" && (typed.trim() ? void enter() : e.currentTarget.blur())}
+        />
+      </div>
+      <div className="hush h-[20px] truncate text-[16px]">
+        {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source}` : "not taken"}
+      </div>
+      {fault && (
+        <p role="alert" className="text-[17px] font-semibold text-error">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}

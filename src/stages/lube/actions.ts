@@ -1,0 +1,84 @@
+"use server";
+
+import { z } from "zod";
+import { Fault } from "@/core/fault";
+import { slipOfUnits } from "@/core/grease/charge";
+import { database } from "@/store/database";
+import { loadJob } from "@/store/job";
+import { setHead } from "@/store/jobs";
+import { lubricants, setGrease, setServices, weighIn } from "@/store/lube";
+import { type ActionResult, act } from "../act";
+import { onJob } from "../action-input";
+import { caseStep, greasePlan, needOf } from "./grease-plan";
+
+const side = z.number("must be a length in mm").positive("must be above 0 mm").max(2000, "is longer than 2 m");
+const caseInput = z.object({ ...onJob, inside: z.object({ lengthMm: side, widthMm: side, depthMm: side }) });
+export async function saveCase(raw: z.infer<typeof caseInput>): Promise<ActionResult> {
+  return act(caseInput, raw, ({ number, version, inside }) =>
+    setHead(number, version, { caseInside: inside }, `case inside ${inside.lengthMm} × ${inside.widthMm} × ${inside.depthMm} mm`),
+  );
+}
+
+const schoolInput = z.object({ ...onJob, school: z.enum(["measured", "packed"]) });
+export async function saveSchool(raw: z.infer<typeof schoolInput>): Promise<ActionResult> {
+  return act(schoolInput, raw, ({ number, version, school }) => setHead(number, version, { fillSchool: school }, `grease charge: ${school} school`));
+}
+
+const washedInput = z.object({ ...onJob, washed: z.boolean() });
+
+/** Clean and dry. The cleaning goes into the rebuild plan as a service, so that it stands on the sheet. */
+export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
+  return act(washedInput, raw, async ({ number, version, washed }) => {
+    const job = await loadJob(await database(), number);
+    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const place = caseStep(job);
+    const crumbs = job.greaseState === "metal" || job.greaseState === "plastic";
+    let at = version;
+    if (washed && place && !job.services.some((s) => s.reachedBy === place && s.do === "clean"))
+      at = await setServices(number, at, [
+        ...job.services.map(({ id: _id, ...s }) => s),
+        { reachedBy: place, do: "clean", note: crumbs ? "case wiped once more: no crumb must stay" : "case wiped out" },
+      ]);
+    return setHead(number, at, { washed }, washed ? "parts and case are clean and dry" : "cleaning opened again");
+  });
+}
+
+const greaseInput = z.object({ ...onJob, lubricant: z.string().max(60) });
+
+/** Takes a grease for the job and writes its points. One that the food rule forbids is refused. */
+export async function takeGrease(raw: z.infer<typeof greaseInput>): Promise<ActionResult> {
+  return act(greaseInput, raw, async ({ number, version, lubricant }) => {
+    const db = await database();
+    const job = await loadJob(db, number);
+    const shelf = await lubricants(db);
+    const chosen = shelf.find((l) => l.id === lubricant);
+    if (!job || !chosen) throw new Fault("lubricant", "is not on the shelf");
+    if (needOf(job).foodContact && !chosen.h1)
+      throw new Fault("lubricant", `${chosen.name} is not registered H1 and must not go into a machine that touches food`);
+    const plan = greasePlan({ ...job, lubricant }, shelf);
+    if (!plan.charge) throw new Fault("case", "measure the inside of the case first: the amount follows from it");
+    return setGrease(number, version, chosen, plan.points);
+  });
+}
+
+const weighInput = z.object({
+  ...onJob,
+  point: z.string().max(40),
+  grams: z.number("must be a weight in grams").min(0, "must not be negative").max(1_000_000, "is more than any case holds").nullable(),
+});
+
+/** Weighs grease in. A slip of units is refused with a question. */
+export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResult> {
+  return act(weighInput, raw, async ({ number, version, point, grams }) => {
+    const db = await database();
+    const job = await loadJob(db, number);
+    const aim = job?.lubePoints.find((g) => g.id === point)?.grams;
+    if (!job || aim === undefined) throw new Fault("point", "is no grease point of this job");
+    const free = greasePlan(job, await lubricants(db)).freeMl;
+    const slip = grams !== null && free !== null ? slipOfUnits(grams, free) : null;
+    if (slip) throw new Fault("grams", slip);
+    if (grams !== null && (grams < aim / 3 || grams > aim * 3))
+      throw new Fault("grams", `${grams} g for ${aim} g: that is a third or three times of it. Weigh it again, or look at the unit.`);
+    return weighIn(number, version, point, grams);
+  });
+}

@@ -1,0 +1,36 @@
+"use server";
+
+import { z } from "zod";
+import { Fault } from "@/core/fault";
+import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
+import { database } from "@/store/database";
+import { loadJob } from "@/store/job";
+import { setHead } from "@/store/jobs";
+import { setLine } from "@/store/rebuild";
+import { type ActionResult, act } from "../act";
+import { onJob } from "../action-input";
+import { lineInWords } from "./line-in-words";
+
+const input = z.object({ ...onJob, line: z.string().max(120), done: z.boolean() });
+
+/** Finishes a line of the plan, or opens it again. Only the first open line can be finished, and only the last finished one opened. */
+export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResult> {
+  return act(input, raw, async ({ number, version, line, done }) => {
+    const job = await loadJob(await database(), number);
+    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const { steps } = rebuildPlan(job);
+    const asked = steps.find((l) => lineKey(l) === line);
+    if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");
+    const finished = new Set(job.linesDone);
+    const first = steps.find((l) => !finished.has(lineKey(l)));
+    if (done && first && lineKey(first) !== line) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
+    return setLine(number, version, line, done, lineInWords(job, asked).title);
+  });
+}
+
+const troubleInput = z.object({ ...onJob, says: z.string().trim().min(3, "say in a few words what is wrong").max(500) });
+
+/** Writes what went wrong into the history; the line stays open. */
+export async function noteTrouble(raw: z.infer<typeof troubleInput>): Promise<ActionResult> {
+  return act(troubleInput, raw, ({ number, version, says }) => setHead(number, version, {}, `trouble at the rebuild: ${says}`));
+}

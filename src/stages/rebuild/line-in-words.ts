@@ -1,0 +1,107 @@
+import { hardwareInWords } from "@/core/hardware/kinds";
+import { INVERSE_ACTION } from "@/core/order/inverse-action";
+import { checkSays } from "@/core/order/rebuild-checks";
+import type { RebuildLine } from "@/core/order/rebuild-plan";
+import type { Hardware } from "@/core/order/strip";
+import type { Job } from "@/store/job";
+
+export interface LineWords {
+  /** small line above: what it belongs to */
+  readonly belongs: string;
+  readonly title: string;
+  readonly facing?: string | undefined;
+  readonly marks: readonly string[];
+  readonly wires: readonly { readonly colour: string; readonly to: string }[];
+  readonly hardware: readonly Hardware[];
+  readonly torqueNm?: number | undefined;
+  readonly pattern?: string | undefined;
+  readonly renewed: readonly string[];
+  /** the pieces as they go back on each other: what lies lowest first */
+  readonly stack: readonly string[];
+  readonly timing?: string | undefined;
+  /** where in the tray it lies */
+  readonly tray?: string | undefined;
+  /** the step whose picture is shown */
+  readonly step?: string | undefined;
+  readonly grams?: number | undefined;
+  readonly note?: string | undefined;
+}
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+const SERVICE_SAYS: Readonly<Record<string, string>> = {
+  clean: "Clean",
+  inspect: "Look over",
+  replace: "Renew",
+  "pull-seal": "Pull the seal of",
+  ream: "Ream",
+  bond: "Bond",
+  deburr: "Deburr",
+  measure: "Measure",
+};
+
+/** A line of the plan as it is said to the technician. */
+export function lineInWords(job: Job, line: RebuildLine): LineWords {
+  const bare = { marks: [], wires: [], hardware: [], renewed: [], stack: [] };
+  const number = (id: string): number => job.steps.findIndex((s) => s.id === id) + 1;
+  const name = (id: string): string => job.parts.find((p) => p.id === id)?.name ?? id;
+  const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
+  if (line.kind === "grease") {
+    const g = job.lubePoints.find((x) => x.id === line.lubePoint);
+    return {
+      ...bare,
+      belongs: "grease",
+      title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
+      grams: g?.weighedGrams ?? g?.grams,
+      step: g?.reachedBy ?? stepOfPart(g?.part),
+    };
+  }
+  if (line.kind === "service") {
+    const v = job.services.find((x) => x.id === line.service);
+    const place = v?.part ? name(v.part) : v?.reachedBy ? `what step ${number(v.reachedBy)} laid open` : "";
+    return {
+      ...bare,
+      belongs: "before it goes on",
+      title: `${SERVICE_SAYS[v?.do ?? ""] ?? v?.do} ${place}`,
+      note: v?.note,
+      step: v?.reachedBy ?? stepOfPart(v?.part),
+    };
+  }
+  if (line.kind === "check") return { ...bare, belongs: `after step ${number(line.after)}`, title: checkSays(line.check), step: line.after };
+  const step = job.steps.find((s) => s.id === line.undoes);
+  const parts = line.parts.map(name);
+  const hardware = step?.hardware ?? [];
+  const says = step ? INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION]?.says : "";
+  const what = parts.length
+    ? parts.join(", ")
+    : hardware.length
+      ? hardware.map((h) => hardwareInWords({ ...h, at: undefined })).join("; ")
+      : (step?.title ?? "");
+  return {
+    belongs: `puts back step ${number(line.undoes)}${step?.title ? `: ${step.title}` : ""}`,
+    title: step?.action === "block" ? `Take out: ${step.title ?? step.note}` : `${capital(says ?? "")}: ${what}`,
+    facing: step?.facing,
+    marks: step?.marks ?? [],
+    wires: step?.wires ?? [],
+    hardware,
+    torqueNm: hardware.find((h) => h.tighten?.torqueNm)?.tighten?.torqueNm,
+    pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
+    renewed: line.parts
+      .filter((p) => job.parts.find((x) => x.id === p)?.renew)
+      .map((p) => `${name(p)}: new${job.findings.find((f) => f.part === p)?.chosen ? `, ${job.findings.find((f) => f.part === p)?.chosen}` : ""}`),
+    stack: [...(step?.stack ?? [])].reverse().map((id) => {
+      const piece = hardware.find((h) => h.id === id);
+      return piece ? hardwareInWords({ ...piece, at: undefined }) : name(id);
+    }),
+    timing: timingInWords(step?.timing),
+    tray: step?.tray,
+    step: line.undoes,
+    note: step?.note,
+  };
+}
+
+/** @example timingInWords({ pin: "tooth", turns: 1.5 }) // "a tooth at the pin; 1.5 turns to dead centre" */
+function timingInWords(t: Job["steps"][number]["timing"]): string | undefined {
+  const said = [t?.pin && `a ${t.pin} at the pin`, t?.turns !== undefined && `${t.turns} turns to dead centre`, t?.says].filter(Boolean);
+  return said.length ? said.join("; ") : undefined;
+}

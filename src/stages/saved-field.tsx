@@ -1,0 +1,174 @@
+"use client";
+
+import { useCallback, useEffect, useId, useRef, useState } from "react";
+import type { ActionResult } from "./act";
+import { useJob } from "./job-context";
+import { useTypedEarly } from "./use-typed-early";
+
+export interface SavedFieldProps {
+  label: string;
+  /** the field's name within the job; what is typed is kept under it */
+  name: string;
+  value: string;
+  save: (text: string) => Promise<ActionResult>;
+  rows?: number;
+  figure?: boolean;
+  type?: "text" | "date" | "number";
+  hint?: string;
+  list?: readonly string[];
+  className?: string;
+}
+
+interface Kept {
+  readonly text: string;
+  /** what the job said when this was typed */
+  readonly base: string;
+}
+
+const PAUSE_MS = 450;
+const RETRY_MS = 4000;
+
+/**
+ * A field that saves what is typed at once: each stroke is kept in the browser, and sent after a short pause or on leaving the field. After a
+ * reload, what had not reached the shop is sent again; if somebody else changed the field meanwhile, both are shown.
+ */
+export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, list, className = "" }: SavedFieldProps) {
+  const { number } = useJob();
+  const id = useId();
+  const key = `${number}:${name}`;
+  const [text, setText] = useState(value);
+  const [fault, setFault] = useState<string | null>(null);
+  const [theirs, setTheirs] = useState<string | null>(null);
+  const base = useRef(value);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const current = useRef(value);
+  const sent = useRef(value);
+
+  const send = useCallback(
+    async (said: string) => {
+      clearTimeout(timer.current);
+      if (said === base.current) {
+        // back to what the job says: nothing to save, and nothing wrong any more
+        setFault(null);
+        return localStorage.removeItem(key);
+      }
+      sent.current = said;
+      const result = await save(said);
+      if (result.ok) {
+        base.current = said;
+        setFault(null);
+        if (current.current === said) localStorage.removeItem(key);
+      } else if (result.unreached) {
+        // the shop will answer again: until then it is tried without being asked
+        setFault(result.says);
+        timer.current = setTimeout(() => void latestSend.current(current.current), RETRY_MS);
+      } else setFault(result.stale ? "Not saved yet: the job was changed elsewhere." : result.says);
+    },
+    [key, save],
+  );
+
+  const latestSend = useRef(send);
+  latestSend.current = send;
+  useEffect(() => () => clearTimeout(timer.current), []);
+
+  // what the browser still holds from before a reload: looked at once, when the field appears
+  const looked = useRef(false);
+  useEffect(() => {
+    if (looked.current) return;
+    looked.current = true;
+    const raw = localStorage.getItem(key);
+    if (!raw) return;
+    const kept = JSON.parse(raw) as Kept;
+    if (kept.text === value) return localStorage.removeItem(key);
+    current.current = kept.text;
+    setText(kept.text);
+    if (kept.base === value) void send(kept.text);
+    else setTheirs(value);
+  }, [key, send, value]);
+
+  // another screen, or another field, changed the job: follow it unless something is being typed here
+  useEffect(() => {
+    if (value === base.current) return;
+    // our own save came back before its answer did
+    if (value === sent.current) {
+      base.current = value;
+      return;
+    }
+    if (current.current === base.current) {
+      base.current = value;
+      current.current = value;
+      setText(value);
+    } else if (current.current !== value) setTheirs(value);
+  }, [value]);
+
+  const typed = (said: string): void => {
+    setText(said);
+    current.current = said;
+    localStorage.setItem(key, JSON.stringify({ text: said, base: base.current } satisfies Kept));
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => void send(said), PAUSE_MS);
+  };
+  const field = useRef<HTMLInputElement & HTMLTextAreaElement>(null);
+  useTypedEarly(field, text, typed);
+  const shared = {
+    id,
+    ref: field,
+    value: text,
+    "aria-invalid": fault ? true : undefined,
+    "aria-describedby": fault || hint ? `${id}-says` : undefined,
+    className: `field ${figure ? "figure" : ""}`,
+    onChange: (e: { target: { value: string } }) => typed(e.target.value),
+    onBlur: () => void send(current.current),
+  };
+  return (
+    <div className={className}>
+      <label className="words" htmlFor={id}>
+        {label}
+      </label>
+      {rows ? <textarea rows={rows} {...shared} /> : <input type={type} autoComplete="off" list={list ? `${id}-list` : undefined} {...shared} />}
+      {list && (
+        <datalist id={`${id}-list`}>
+          {list.map((l) => (
+            <option key={l} value={l} />
+          ))}
+        </datalist>
+      )}
+      {(fault || hint) && (
+        <p id={`${id}-says`} role={fault ? "alert" : undefined} className={fault ? "text-[18px] font-semibold text-error" : "hush text-[17px]"}>
+          {fault ?? hint}
+        </p>
+      )}
+      {theirs !== null && theirs !== text && (
+        <div role="alert" className="says danger mt-1">
+          The job says now: “{theirs || "nothing"}”. You typed: “{text}”.
+          <div className="mt-1 flex gap-2">
+            <button
+              type="button"
+              className="key-button"
+              onClick={() => {
+                base.current = theirs;
+                setTheirs(null);
+                void send(text);
+              }}
+            >
+              Keep mine
+            </button>
+            <button
+              type="button"
+              className="key-button"
+              onClick={() => {
+                base.current = theirs;
+                current.current = theirs;
+                setText(theirs);
+                setTheirs(null);
+                localStorage.removeItem(key);
+              }}
+            >
+              Take theirs
+            </button>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,205 @@
+import { describe, expect, it } from "vitest";
+import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
+import type { Job } from "@/store/job";
+import { factsOf, gatesOf, planOf, safetyOpen } from "./job-facts";
+import { identifyInputOf, meanReadings } from "./judge/gear-readings";
+import { caseStep, greasePlan, needOf } from "./lube/grease-plan";
+import { pocketsOf, titleOf } from "./mat-pockets";
+import { wantedFor } from "./match/wanted";
+import { lineInWords } from "./rebuild/line-in-words";
+
+const at = "2026-11-24T08:00:00.000Z";
+/** A juicer with a cover, a wheel under it, and a bearing. */
+const job = (more: Partial<Job> = {}): Job => ({
+  id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "", serial: "", supply: "mains", protectionClass: "II", foodContact: true,
+  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, greaseOld: "unknown", fillSchool: "measured", washed: false,
+  parts: [{ id: "p1", name: "gear case cover", kind: "cover", material: "PA" }, { id: "p2", name: "second-stage wheel", kind: "gear", material: "PA", renew: true }, { id: "p3", name: "lay shaft bearing", kind: "bearing", renew: true }],
+  steps: [
+    { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15", tighten: { torqueNm: 0.8, pattern: "cross" } }] },
+    { id: "s2", action: "lift-off", title: "Cover off", parts: ["p1"], needs: ["s1"], facing: "ring up", marks: ["dot"] },
+    { id: "s3", action: "pull", parts: ["p2"], needs: ["s2"] },
+    { id: "s4", action: "press-out", parts: ["p3"], needs: ["s3"], note: "608, seal pulled", hardware: [{ id: "h2", kind: "screw", qty: 1, thread: "ST3.5", lengthMm: 20, drive: "TX15" }] },
+  ],
+  services: [], lubePoints: [], findings: [], readings: [], answers: [], linesDone: [],
+  pictures: [{ sha256: "a".repeat(64), name: "0001.jpg", role: "step", step: "s3" }],
+  ...more,
+}); // biome-ignore format: a job in few lines
+const identity = { teeth: 41, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0, probability: 0.98 };
+const reading = (what: string, value: number, teeth?: number) => ({ id: 1, part: "p2", what, value, source: "caliper", at, ...(teeth ? { teeth } : {}) });
+
+describe("the facts of a job", () => {
+  it("count what each gate asks for", () => {
+    const facts = factsOf(job());
+    expect(facts.failedParts).toEqual([
+      { id: "p2", name: "second-stage wheel", isGear: true, named: false, chosen: false },
+      { id: "p3", name: "lay shaft bearing", isGear: false, named: false, chosen: false },
+    ]);
+    expect(facts.piecesOpen).toBe(10);
+    expect(gatesOf(job(), "judge").map((g) => g.gate)).toEqual(["identity:p2"]);
+  });
+  it("empty the ledger line by line", () => {
+    const all = rebuildPlan(job()).steps.map(lineKey);
+    expect(factsOf(job({ linesDone: all }))).toMatchObject({ linesOpen: 0, piecesOpen: 0 });
+    expect(factsOf(job({ linesDone: ["undo:s4"] })).piecesOpen).toBe(8);
+  });
+  it("ask for the safety gate until each question has its answer", () => {
+    const open = safetyOpen(job());
+    expect(open).toEqual(["unplugged", "blade", "code"]);
+    expect(safetyOpen(job({ answers: open.map((g) => ({ question: `safety:${g}`, answer: "yes", at })) }))).toEqual([]);
+  });
+  it("are worked out once for a page", () => {
+    const one = job();
+    expect(factsOf(one)).toBe(factsOf(one));
+    expect(planOf(one)).toBe(planOf(one));
+  });
+});
+
+describe("the pockets of the Mat", () => {
+  it("show picture, kind, facing, and what could be mistaken for what", () => {
+    const pockets = pocketsOf(job({ linesDone: ["undo:s4"] }));
+    expect(pockets.map((p) => p.title)).toEqual(["6 screws ST3.5 × 16, TX15", "Cover off", "second-stage wheel", "lay shaft bearing"]);
+    expect(pockets[2]?.thumb).toBe(`/api/pictures/${"a".repeat(64)}?thumb=1`);
+    expect(pockets[1]?.facing).toBe("ring up");
+    expect(pockets[3]).toMatchObject({ emptied: true, partKind: "bearing" });
+    expect(pockets[3]?.lookAlike).toMatch(/like the 6 of step 1, but 4 mm longer/);
+    expect(pockets[0]?.lookAlike).toBeUndefined();
+  });
+  it("call a step by what it is", () => {
+    expect(titleOf(job(), "s2")).toBe("Cover off");
+    expect(titleOf(job({ steps: [{ id: "s1", action: "note", note: "rag stays" }], parts: [], pictures: [] }), "s1")).toBe("rag stays");
+    expect(titleOf(job(), "s99")).toBe("s99");
+  });
+});
+
+describe("readings of a gear", () => {
+  it("of one dimension are averaged, with the spread of the mean", () => {
+    const [mean] = meanReadings([reading("span", 13.94, 5), reading("span", 13.96, 5)], "p2");
+    expect(mean).toMatchObject({ what: "span", teeth: 5, count: 2, source: "caliper" });
+    expect(mean?.value).toBeCloseTo(13.95, 9);
+    expect(mean?.u).toBeCloseTo(0.02 / Math.SQRT2, 6);
+  });
+  it("become a question once there is enough, the odd count's jaws corrected", () => {
+    const findings = [{ part: "p2", teeth: {}, gear: { teeth: 41, kind: "helical" as const, hand: "right" as const } }];
+    expect(identifyInputOf(job(), "p2")).toBeNull();
+    expect(identifyInputOf(job({ readings: [reading("tip diameter", 45)] }), "p2")).toBeNull();
+    const input = identifyInputOf(job({ findings, readings: [reading("tip diameter", 45), reading("span", 13.94, 5), reading("helix angle", 17)] }), "p2");
+    expect(input).toMatchObject({ kind: "helical", teeth: 41, hand: "right", spans: [{ teeth: 5, value: 13.94 }], helixAngle: { value: 17 } });
+    expect(input?.tipDiameter).toEqual({ value: expect.closeTo(45.066, 3), u: expect.closeTo(0.03, 3) });
+  });
+});
+
+describe("what is looked for", () => {
+  it("is a gear by its name and measures, once it has a name", () => {
+    expect(wantedFor(job(), "p2")).toEqual({ missing: "Name it on the gear bench first: measures decide, not looks." });
+    const named = job({
+      findings: [{ part: "p2", teeth: {}, gear: { hand: "right", boreForm: "cross slot", mateTeeth: 9 }, identity }],
+      readings: [reading("bore", 8.01)],
+    });
+    expect(wantedFor(named, "p2")).toMatchObject({
+      what: "gear",
+      gear: { teeth: 41, hand: "right", boreMm: 8.01, boreForm: "cross slot", material: "PA", mate: { teeth: 9 } },
+    });
+  });
+  it("is a bearing by the number somebody wrote down", () => {
+    expect(wantedFor(job(), "p3")).toEqual({ what: "bearing", size: { insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" } });
+  });
+  it("is anything else by its name", () => {
+    expect(wantedFor(job(), "p1")).toEqual({ what: "named", name: "gear case cover" });
+    expect(wantedFor(job(), "p77")).toHaveProperty("missing");
+  });
+});
+
+describe("the grease plan", () => {
+  const shelf = [
+    { id: "a", name: "Food 1", thickener: "AlX" as const, baseOil: "PAO" as const, nlgi: 1, densityGPerMl: 0.9, h1: true, leastC: -20, mostC: 120 },
+    { id: "b", name: "Works 0", thickener: "Li12" as const, baseOil: "mineral" as const, nlgi: 0, h1: false, leastC: -20, mostC: 120 },
+  ];
+  const measured = {
+    caseInside: { lengthMm: 100, widthMm: 80, depthMm: 25 },
+    findings: [{ part: "p2", teeth: {}, gear: {}, identity }],
+    readings: [reading("face width", 11)],
+  };
+  it("asks what the unit asks: food, plastics, the old grease", () => {
+    expect(needOf(job())).toMatchObject({ foodContact: true, plastics: ["PA"], old: "unknown" });
+    expect(needOf(job({ greaseOld: "Li12" })).old).toBe("Li12");
+    expect(needOf(job({ greaseOld: "Li12", washed: true })).old).toBeNull();
+  });
+  it("greases the case before its cover closes over it", () => {
+    expect(caseStep(job())).toBe("s2");
+    expect(caseStep(job({ parts: [], steps: [{ id: "s1", action: "note" }], pictures: [] }))).toBeUndefined();
+  });
+  it("splits the charge between teeth and case, and the points sum up to it", () => {
+    const plan = greasePlan(job(measured), shelf);
+    expect(plan.verdicts[0]?.lubricant.id).toBe("a");
+    const sum = plan.points.reduce((s, p) => s + (p.grams ?? 0), 0);
+    expect(sum).toBeCloseTo(plan.charge?.grams ?? 0, 6);
+    expect(plan.points.map((p) => [p.part ?? p.reachedBy, p.when])).toEqual([
+      ["p2", "after-fit"],
+      ["s2", undefined],
+    ]);
+  });
+  it("waits for the case to be measured, and says what it took for granted", () => {
+    expect(greasePlan(job(), shelf)).toMatchObject({ freeMl: null, charge: null, points: [] });
+    expect(greasePlan(job({ ...measured, readings: [] }), shelf).assumed.join()).toMatch(/face of the second-stage wheel 10 mm/);
+  });
+});
+
+describe("a line of the plan in words", () => {
+  const withAll = job({
+    services: [{ id: "v1", reachedBy: "s2", do: "clean", note: "crumbs" }],
+    lubePoints: [{ id: "g1", part: "p2", when: "after-fit", lubricant: "Food 1", grams: 3, where: "teeth", weighedGrams: 3.1 }],
+    findings: [{ part: "p2", teeth: {}, gear: {}, chosen: "VLB-40-241" }],
+  });
+  const words = (key: string) => {
+    const line = rebuildPlan(withAll).steps.find((l) => lineKey(l) === key);
+    if (!line) throw new Error(`no line ${key}`);
+    return lineInWords(withAll, line);
+  };
+  it("says what goes in, which way round, how tight, and what is new", () => {
+    expect(words("undo:s2")).toMatchObject({
+      title: "Set on: gear case cover",
+      belongs: "puts back step 2: Cover off",
+      facing: "ring up",
+      marks: ["dot"],
+      step: "s2",
+    });
+    expect(words("undo:s1")).toMatchObject({ title: "Screw in: 6 screws ST3.5 × 16, TX15", torqueNm: 0.8, pattern: "crosswise" });
+    expect(words("undo:s3").renewed).toEqual(["second-stage wheel: new, VLB-40-241"]);
+  });
+  it("says grease by what was weighed in, services by their place, checks as a question", () => {
+    expect(words("grease:g1")).toMatchObject({ title: "Food 1: teeth", grams: 3.1, step: "s3" });
+    expect(words("service:v1")).toMatchObject({ title: "Clean what step 2 laid open", note: "crumbs" });
+    expect(words("check:lies-flat:s2").title).toMatch(/before any screw is turned\?$/);
+  });
+  it("says what the recorder knew: how it stood, how it lay, where it lies, what it must not lose", () => {
+    const known = job({
+      steps: [
+        {
+          id: "s1",
+          action: "lift-off",
+          needs: [],
+          parts: ["p2"],
+          hardware: [
+            { id: "h1", kind: "wavy-washer", qty: 1, lengthMm: 20, at: "above" },
+            { id: "h2", kind: "nut", qty: 1, thread: "M6", leftHand: true },
+          ],
+          stack: ["h2", "h1", "p2"],
+          timing: { pin: "gap", turns: 1.5, says: "dot at the rib" },
+          tray: "B3",
+          cautions: ["keyway"],
+          doNotUndo: "the lock nut",
+        },
+      ],
+      parts: [{ id: "p2", name: "wheel", kind: "gear" }],
+      pictures: [],
+    });
+    const line = rebuildPlan(known).steps.find((l) => lineKey(l) === "undo:s1");
+    if (line?.kind !== "fit") throw new Error("no line");
+    expect(lineInWords(known, line)).toMatchObject({
+      stack: ["wheel", "1 wavy washer 20 mm", "1 nut M6, LEFT-HAND"],
+      timing: "a gap at the pin; 1.5 turns to dead centre; dot at the rib",
+      tray: "B3",
+    });
+    expect(line.cautions).toEqual(expect.arrayContaining(["A keyway's edges cut: lift by the rim, not by the shaft.", "Do not undo: the lock nut."]));
+  });
+});

@@ -1,0 +1,289 @@
+"use client";
+
+import { useState } from "react";
+import { PIECE_STATES, type PieceState } from "@/core/hardware/kinds";
+import type { Wire } from "@/core/hardware/quick-line";
+import { WIRE_COLOURS } from "@/core/hardware/shorthand-words";
+import { FREEING_WORDS, FREEINGS, HOLDS } from "@/core/order/freed";
+import { ACTION_SAYS } from "@/core/order/likely-action";
+import { ACTIONS, type Action } from "@/core/order/strip";
+import { TRAY_PLACES } from "@/core/order/tray";
+import { NAMED_HAZARDS } from "@/core/safety/cautions";
+import type { OpenStep } from "../open-step";
+import { Choices, Panel, toggled } from "./panel";
+
+export interface FactPanelProps {
+  open: OpenStep;
+  set: (fields: Partial<OpenStep>) => void;
+  onClose: () => void;
+}
+
+/** How it came off, what held it, how it was freed and with what. */
+export function FreedPanel({ open, set, onClose, action, freed }: FactPanelProps & { action: Action; freed: OpenStep["freed"] }) {
+  const words = freed && FREEING_WORDS[freed.how];
+  return (
+    <Panel title="How it came off" onClose={onClose}>
+      <Choices
+        label="What it took"
+        of={FREEINGS}
+        columns={5}
+        keys
+        says={(f) => f}
+        holds={(f) => freed?.how === f}
+        onPick={(f) => set({ freed: freed?.how === f ? null : { how: f } })}
+      />
+      {freed && words && (
+        <>
+          <p className="says danger">{words.caution}</p>
+          <div className="grid grid-cols-2 gap-1.5">
+            <button type="button" className="key-button small" aria-pressed={!freed.standIn} onClick={() => set({ freed: { how: freed.how } })}>
+              {words.tool}
+            </button>
+            {words.standIn && (
+              <button
+                type="button"
+                className="key-button small"
+                aria-pressed={freed.standIn === true}
+                onClick={() => set({ freed: { how: freed.how, standIn: true } })}
+              >
+                Stand-in: {words.standIn.tool}
+              </button>
+            )}
+          </div>
+          {freed.standIn && words.standIn && <p className="says">The stand-in {words.standIn.risk}.</p>}
+        </>
+      )}
+      <Choices label="What held it" of={HOLDS} holds={(h) => open.held.includes(h)} onPick={(h) => set({ held: toggled(open.held, h) })} />
+      <Choices label="It was" of={ACTIONS} columns={5} says={(a) => ACTION_SAYS[a]} holds={(a) => a === action} onPick={(a) => set({ action: a })} />
+    </Panel>
+  );
+}
+
+/** Hazards named at the step; the sentence stands there from then on. */
+export function CautionsPanel({ open, set, onClose }: FactPanelProps) {
+  const chosen = NAMED_HAZARDS.filter((h) => open.cautions.includes(h.hazard));
+  return (
+    <Panel title="Cautions at this step" onClose={onClose}>
+      <Choices
+        label="Whoever takes it up next must know"
+        of={NAMED_HAZARDS.map((h) => h.hazard)}
+        columns={3}
+        keys
+        says={(h) => NAMED_HAZARDS.find((x) => x.hazard === h)?.name}
+        holds={(h) => open.cautions.includes(h)}
+        onPick={(h) => set({ cautions: toggled(open.cautions, h) })}
+      />
+      {chosen.map((h) => (
+        <p key={h.hazard} className="says danger">
+          {h.says}
+        </p>
+      ))}
+    </Panel>
+  );
+}
+
+/** Which way round it stood where that matters for timing. */
+export function TimingPanel({ open, set, onClose }: FactPanelProps) {
+  const timing = open.timing ?? {};
+  const [fault, setFault] = useState<string | null>(null);
+  const change = (facts: NonNullable<OpenStep["timing"]>): void => {
+    const known = Object.fromEntries(Object.entries({ ...timing, ...facts }).filter(([, v]) => v !== undefined && v !== ""));
+    set({ timing: Object.keys(known).length ? known : null });
+  };
+  return (
+    <Panel title="Timing" onClose={onClose}>
+      <p className="says">With a cross pin and an odd number of teeth the two ways round differ by half a tooth. Say which one it was.</p>
+      <Choices
+        label="At the pin stands"
+        of={["tooth", "gap"] as const}
+        columns={2}
+        keys
+        says={(p) => (p === "tooth" ? "a tooth" : "a gap")}
+        holds={(p) => timing.pin === p}
+        onPick={(p) => change({ pin: timing.pin === p ? undefined : p } as NonNullable<OpenStep["timing"]>)}
+      />
+      <label className="words">
+        Turns to dead centre
+        <input
+          className="field figure"
+          inputMode="decimal"
+          placeholder="1.5"
+          defaultValue={timing.turns ?? ""}
+          aria-invalid={fault ? true : undefined}
+          onChange={(e) => {
+            const said = e.target.value.trim().replace(",", ".");
+            const turns = Number(said);
+            const wrong = said !== "" && !(turns >= 0 && turns <= 100);
+            setFault(wrong ? "Turns lie between 0 and 100." : null);
+            if (!wrong) change({ turns: said === "" ? undefined : turns } as NonNullable<OpenStep["timing"]>);
+          }}
+        />
+      </label>
+      {fault && (
+        <p role="alert" className="text-[18px] font-semibold text-error">
+          {fault}
+        </p>
+      )}
+      <label className="words">
+        Timing mark, in words
+        <input
+          className="field"
+          placeholder="dot of the wheel at the rib of the case"
+          defaultValue={timing.says ?? ""}
+          onChange={(e) => change({ says: e.target.value })}
+        />
+      </label>
+    </Panel>
+  );
+}
+
+const COLOURS = [...new Set(Object.values(WIRE_COLOURS))];
+const SWATCHES: Readonly<Record<string, string>> = {
+  "green-yellow": "linear-gradient(135deg, #4b9b3a 50%, #e8d13a 50%)",
+  brown: "#7a4a22",
+  grey: "#8b8d8f",
+  turquoise: "#4fb5ac",
+  violet: "#6d4a9c",
+};
+
+/** Wires: colour → terminal. */
+export function WiresPanel({ open, set, onClose }: FactPanelProps) {
+  const [colour, setColour] = useState(COLOURS[0] as string);
+  const [to, setTo] = useState("");
+  const add = (): void => {
+    if (!to.trim()) return;
+    set({ wires: [...open.wires, { colour, to: to.trim() }] });
+    setTo("");
+  };
+  const strike = (w: Wire): void => set({ wires: open.wires.filter((x) => x !== w) });
+  return (
+    <Panel title="Wires: colour, and the terminal it goes to" onClose={onClose}>
+      <div className="grid grid-cols-4 gap-1.5">
+        {COLOURS.map((c) => (
+          <button type="button" key={c} className="key-button small" aria-pressed={c === colour} onClick={() => setColour(c)}>
+            <span className="size-[22px] shrink-0 rounded-full border-2 border-base-content" style={{ background: SWATCHES[c] ?? c }} aria-hidden="true" />
+            {c}
+          </button>
+        ))}
+      </div>
+      <div className="grid grid-cols-[1fr_auto] items-end gap-2">
+        <label className="words">
+          {colour} goes to
+          <input
+            className="field figure"
+            autoComplete="off"
+            placeholder="L1"
+            value={to}
+            onChange={(e) => setTo(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key !== "Enter") return;
+              if (to.trim()) add();
+              else e.currentTarget.blur();
+            }}
+          />
+        </label>
+        <button type="button" className="key-button" onClick={add} disabled={!to.trim()}>
+          Add the wire
+        </button>
+      </div>
+      <ul aria-label="Wires" className="flex flex-wrap gap-2">
+        {open.wires.map((w) => (
+          <li key={`${w.colour}${w.to}`} className="chip">
+            {w.colour} → {w.to}
+            <button type="button" className="min-h-[44px] px-2 text-[22px] font-bold" aria-label={`Strike ${w.colour} to ${w.to}`} onClick={() => strike(w)}>
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+}
+
+const STATE_SAYS: Readonly<Record<PieceState, string>> = { lost: "lost", broken: "broke", missing: "was missing" };
+
+/** What must not be undone, what was lost or broke, where it lies in the tray, how long it took. */
+export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProps & { names: readonly string[]; minutes: number }) {
+  const [fault, setFault] = useState<string | null>(null);
+  return (
+    <Panel title="Lost, broken, leave alone; tray and minutes" onClose={onClose}>
+      <label className="words">
+        Do not undo this
+        <input className="field" placeholder="the lock nut of the worm" value={open.doNotUndo} onChange={(e) => set({ doNotUndo: e.target.value })} />
+      </label>
+      {names.map((name) => (
+        <Choices
+          key={name}
+          label={name}
+          of={PIECE_STATES}
+          columns={3}
+          says={(s) => STATE_SAYS[s]}
+          holds={(s) => open.partStates[name] === s}
+          onPick={(s) =>
+            set({
+              partStates:
+                open.partStates[name] === s
+                  ? Object.fromEntries(Object.entries(open.partStates).filter(([k]) => k !== name))
+                  : { ...open.partStates, [name]: s },
+            })
+          }
+        />
+      ))}
+      <fieldset>
+        <legend className="words">It lies in the tray at</legend>
+        <div className="grid grid-cols-8 gap-1">
+          {TRAY_PLACES.map((place) => (
+            <button
+              type="button"
+              key={place}
+              className="key-button small !min-h-[48px] justify-center"
+              aria-pressed={open.tray === place}
+              onClick={() => set({ tray: open.tray === place ? "" : place })}
+            >
+              {place}
+            </button>
+          ))}
+        </div>
+        <div className="mt-1.5 grid grid-cols-[1fr_1fr] gap-1.5">
+          <button
+            type="button"
+            className="key-button small justify-center"
+            aria-pressed={open.tray === "magnet strip"}
+            onClick={() => set({ tray: open.tray === "magnet strip" ? "" : "magnet strip" })}
+          >
+            magnet strip
+          </button>
+          <input
+            aria-label="Bag with number"
+            className="field !min-h-[48px]"
+            placeholder="bag, number"
+            value={/^bag /.test(open.tray) ? open.tray.slice(4) : ""}
+            onChange={(e) => set({ tray: e.target.value.trim() ? `bag ${e.target.value.trim()}` : "" })}
+          />
+        </div>
+      </fieldset>
+      <label className="words">
+        Minutes, by the clock {minutes.toFixed(1)}
+        <input
+          className="field figure"
+          inputMode="decimal"
+          placeholder={minutes.toFixed(1)}
+          defaultValue={open.minutes ?? ""}
+          aria-invalid={fault ? true : undefined}
+          onChange={(e) => {
+            const said = e.target.value.trim().replace(",", ".");
+            const value = Number(said);
+            const wrong = said !== "" && !(value >= 0 && value <= 600);
+            setFault(wrong ? "Minutes lie between 0 and 600." : null);
+            if (!wrong) set({ minutes: said === "" ? null : value });
+          }}
+        />
+      </label>
+      {fault && (
+        <p role="alert" className="text-[18px] font-semibold text-error">
+          {fault}
+        </p>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,89 @@
+"use client";
+
+import { KeyButton, useKey } from "@/ui/key-button";
+import type { Pocket } from "@/ui/mat";
+import { Panel } from "./panel";
+
+/** One pocket of the Mat taken in hand: its order, its bundle, its place; or the whole step once more. */
+export function PocketPanel({
+  pockets,
+  at,
+  onMove,
+  onTakeUp,
+  onSlide,
+  onNeeds,
+  onBundle,
+  onClose,
+}: {
+  pockets: readonly Pocket[];
+  at: number;
+  onMove: (to: number) => void;
+  onTakeUp: () => void;
+  onSlide: (to: number) => void;
+  onNeeds: (needs: readonly string[]) => void;
+  onBundle: (other: string) => void;
+  onClose: () => void;
+}) {
+  const pocket = pockets[at];
+  useKey("ArrowLeft", () => onMove(Math.max(0, at - 1)));
+  useKey("ArrowRight", () => onMove(Math.min(pockets.length - 1, at + 1)));
+  if (!pocket) return null;
+  const needs = pocket.needs.map((i) => pockets[i]?.step).filter((s): s is string => s !== undefined);
+  const before = pockets[at - 1];
+  return (
+    <Panel title={`Pocket ${pocket.n}: ${pocket.title}`} onClose={onClose}>
+      <p className="hush text-[18px]">
+        ← → take the next pocket in hand. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to bundle, on the lower half to tie.
+      </p>
+      <KeyButton keyName="Enter" look="main" className="!min-h-[52px] justify-center !text-[21px]" onPress={onTakeUp}>
+        Take this step up again
+      </KeyButton>
+      <div className="grid grid-cols-2 gap-1.5">
+        <KeyButton keyName="[" className="small" disabled={at === 0} onPress={() => onSlide(at - 1)}>
+          Slide left, it came off earlier
+        </KeyButton>
+        <KeyButton keyName="]" className="small" disabled={at === pockets.length - 1} onPress={() => onSlide(at + 1)}>
+          Slide right, it came off later
+        </KeyButton>
+        <KeyButton
+          keyName="U"
+          className="small"
+          disabled={!before}
+          pressed={before !== undefined && pocket.bundle !== undefined && before.bundle === pocket.bundle}
+          onPress={() => before && onBundle(before.step)}
+        >
+          As one with pocket {at}
+        </KeyButton>
+        <KeyButton keyName="0" className="small" pressed={needs.length === 0} onPress={() => onNeeds([])}>
+          Needed nothing
+        </KeyButton>
+      </div>
+      <fieldset>
+        <legend className="words">What had to be off before it</legend>
+        <div className="grid grid-cols-2 gap-1.5">
+          {pockets
+            .map((p, i) => ({ p, i }))
+            .filter(({ i }) => i !== at)
+            .sort((a, b) => Math.abs(a.i - at) - Math.abs(b.i - at))
+            .slice(0, 12)
+            .sort((a, b) => a.i - b.i)
+            .map(({ p }) => {
+              const on = needs.includes(p.step);
+              return (
+                <button
+                  type="button"
+                  key={p.step}
+                  className="key-button small"
+                  aria-pressed={on}
+                  onClick={() => onNeeds(on ? needs.filter((s) => s !== p.step) : [...needs, p.step])}
+                >
+                  <span className="figures">{p.n}</span>
+                  <span className="truncate">{p.title}</span>
+                </button>
+              );
+            })}
+        </div>
+      </fieldset>
+    </Panel>
+  );
+}

@@ -1,0 +1,131 @@
+"use client";
+
+import dynamic from "next/dynamic";
+import { useState } from "react";
+import type { StripStep } from "@/core/order/strip";
+import type { JobPicture } from "@/store/job";
+import { KeyButton } from "@/ui/key-button";
+import type { Pocket } from "@/ui/mat";
+import { type FramedPicture, framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
+import { useJob } from "../job-context";
+import { usePictures } from "../picture-queue";
+import { TakePicture } from "../take-picture";
+import { saveMarks } from "./actions";
+import { type ComparedPicture, ComparePictures } from "./compare-pictures";
+import type { OpenStep } from "./open-step";
+
+// the drawing library draws on a canvas, which only a browser has
+const MarkPicture = dynamic(() => import("./mark-picture").then((m) => m.MarkPicture), { ssr: false });
+
+interface Shown extends FramedPicture {
+  readonly id: string;
+  /** its name in the job, once the shop has it */
+  readonly name?: string;
+  readonly waiting?: boolean;
+}
+
+/** The pictures of the step that is open, or the last thing off; the camera; marks; two pictures side by side. */
+export function PictureArea({
+  open,
+  n,
+  pockets,
+  steps,
+  pictures,
+  hint,
+}: {
+  open: OpenStep;
+  n: number;
+  pockets: readonly Pocket[];
+  steps: readonly StripStep[];
+  pictures: readonly JobPicture[];
+  hint: string;
+}) {
+  const { run } = useJob();
+  const { waiting } = usePictures();
+  const [mode, setMode] = useState<"camera" | "marks" | "compare" | null>(null);
+  const [picked, setPicked] = useState<string | null>(null);
+  const asShown = (p: JobPicture): Shown => ({ ...(framed(p) as FramedPicture), id: p.sha256, name: p.name });
+  const own: Shown[] = [
+    ...pictures.filter((p) => (open.key !== "" && p.stepKey === open.key && !p.step) || (open.editing !== null && p.step === open.editing)).map(asShown),
+    ...waiting
+      .filter((p) => p.place.stepKey === open.key && !p.refused && !pictures.some((kept) => kept.name === p.kept?.name))
+      .map((p) => ({ id: p.key, url: p.url, ...(p.kept ? { name: p.kept.name } : { waiting: true }) })),
+  ];
+  const lastStep = steps[steps.length - 1];
+  const earlier = [...pictures].reverse().find((p) => p.step && p.step !== open.editing);
+  const last = (lastStep && pictures.find((p) => p.step === lastStep.id)) ?? pictures.find((p) => p.role === "intake");
+  const shown = own.find((p) => p.id === picked) ?? own[own.length - 1];
+  const lying = shown ?? (last && asShown(last));
+  const marked = lying?.name;
+  if (mode === "camera")
+    return (
+      <TakePicture
+        where={{ role: "step", stepKey: open.key, ...(open.editing ? { step: open.editing } : {}) }}
+        hint={hint}
+        ghost={earlier && pictureUrl(earlier.sha256)}
+        onClose={() => setMode(null)}
+        onTaken={() => {
+          setPicked(null);
+          setMode(null);
+        }}
+      />
+    );
+  if (mode === "marks" && lying && marked)
+    return (
+      <MarkPicture
+        url={lying.url}
+        marks={pictures.find((p) => p.name === marked)?.marks ?? []}
+        onSave={(marks) => void run(saveMarks, { picture: marked, marks: [...marks] })}
+        onClose={() => setMode(null)}
+      />
+    );
+  const words = own.length
+    ? `step ${n}: ${own.length === 1 ? "one picture" : `${own.length} pictures`}${shown?.waiting ? ", on its way to the shop" : ""}`
+    : pockets.length
+      ? `the last thing off: step ${pockets.length}, ${pockets[pockets.length - 1]?.title}`
+      : "as it came in";
+  const others: ComparedPicture[] = [
+    ...[...own].reverse().map((p, i) => ({ id: p.id, url: p.url, words: `step ${n}, picture ${own.length - i}` })),
+    ...[...pictures].reverse().flatMap((p) => {
+      const pocket = p.step && p.step !== open.editing ? pockets.find((k) => k.step === p.step) : undefined;
+      return pocket || p.role === "intake"
+        ? [{ id: p.sha256, url: pictureUrl(p.sha256), words: pocket ? `step ${pocket.n}, ${pocket.title}` : "as it came in" }]
+        : [];
+    }),
+  ].filter((p) => p.id !== lying?.id);
+  return (
+    <div className="relative flex h-full min-h-0 flex-col">
+      <PictureFrame picture={lying} words={words} className="flex-1" />
+      {own.length > 1 && (
+        <ul aria-label="Pictures of this step" className="absolute top-2 left-2 flex gap-1.5">
+          {own.map((p, i) => (
+            <li key={p.id}>
+              <button
+                type="button"
+                aria-pressed={p.id === shown?.id}
+                aria-label={`picture ${i + 1} of this step`}
+                onClick={() => setPicked(p.id)}
+                className={`block size-[56px] overflow-hidden border-2 ${p.id === shown?.id ? "border-accent" : "border-base-100"}`}
+              >
+                {/* biome-ignore lint/performance/noImgElement: may lie in the browser only */}
+                <img src={p.url} alt="" className="h-full w-full object-cover" />
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="grid grid-cols-3 gap-1.5 pt-1.5">
+        <KeyButton keyName="P" className="small justify-center" onPress={() => setMode("camera")} disabled={!open.key}>
+          {own.length ? "Another picture" : "Picture"}
+        </KeyButton>
+        <KeyButton keyName="A" className="small justify-center" onPress={() => setMode("marks")} disabled={!marked}>
+          Arrow, ring, word
+        </KeyButton>
+        <KeyButton keyName="X" className="small justify-center" onPress={() => setMode("compare")} disabled={!lying || !others.length || mode === "compare"}>
+          Side by side
+        </KeyButton>
+      </div>
+      {mode === "compare" && lying && others.length > 0 && <ComparePictures others={others} right={{ url: lying.url, words }} onClose={() => setMode(null)} />}
+    </div>
+  );
+}

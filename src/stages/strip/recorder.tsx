@@ -1,0 +1,373 @@
+"use client";
+
+import { useEffect, useMemo, useRef, useState } from "react";
+import { lookAlikes, placeFault } from "@/core/hardware/look-alikes";
+import type { Part, StripStep } from "@/core/order/strip";
+import type { Gate } from "@/core/plan/stages";
+import { cautionsFor } from "@/core/safety/cautions";
+import type { JobPicture } from "@/store/job";
+import { focusNow } from "@/ui/focus-now";
+import { KeyButton, KeyCap, useKey } from "@/ui/key-button";
+import { Mat, type MatDrop, type Pocket } from "@/ui/mat";
+import { GoOn } from "../go-on";
+import { useJob } from "../job-context";
+import { newKey } from "../new-key";
+import { useDraft } from "../use-draft";
+import { useTypedEarly } from "../use-typed-early";
+import { cameOutAsOne, layStepDown, setNeeds, setStripFinished, slideTo, takeBack } from "./actions";
+import { asInput, EMPTY, isEmpty, type OpenStep, pieceName, takenUp, understood } from "./open-step";
+import { CautionsPanel, FreedPanel, StatePanel, TimingPanel, WiresPanel } from "./panels/fact-panels";
+import { HardwarePanel } from "./panels/hardware-panel";
+import { PocketPanel } from "./panels/pocket-panel";
+import { StackPanel } from "./panels/stack-panel";
+import { PictureArea } from "./picture-area";
+import { UnderstoodChips } from "./understood-chips";
+
+export interface RecorderProps {
+  pockets: readonly Pocket[];
+  steps: readonly StripStep[];
+  parts: readonly Part[];
+  pictures: readonly JobPicture[];
+  draft: unknown;
+  finished: boolean;
+  gates: readonly Gate[];
+  stageNow: Parameters<typeof GoOn>[0]["stage"];
+  unit: string;
+  undo: readonly string[];
+  tools: readonly string[];
+}
+
+type Sheet = "pieces" | "stack" | "wires" | "freed" | "cautions" | "timing" | "state" | "pocket";
+type Asked = "facing" | "mark" | "note";
+const ASKS: Readonly<Record<Asked, readonly [label: string, example: string]>> = {
+  facing: ["Facing", "flange to the rear"],
+  mark: ["Witness mark", "paint dot on cover and case"],
+  note: ["Note", "what nobody must forget"],
+};
+
+/** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
+export function Recorder({ pockets, steps, parts, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
+  const { run, say } = useJob();
+  const [kept, setOpen] = useDraft<OpenStep>("strip.step", draft, EMPTY);
+  // a draft of an older day lacks what a step can carry since
+  const open = useMemo(() => ({ ...EMPTY, ...kept }), [kept]);
+  const [sheet, setSheet] = useState<Sheet | null>(null);
+  const [asking, setAsking] = useState<Asked | null>(null);
+  const [taken, setInHand] = useState<string | null>(null);
+  const what = useRef<HTMLInputElement>(null);
+  const line = useRef<HTMLInputElement>(null);
+  const set = (fields: Partial<OpenStep>): void =>
+    setOpen((now) => ({ ...EMPTY, ...now, key: now.key || newKey(), since: now.since ?? Date.now(), ...fields }));
+  // pictures go by the step's own name: it has one before the first of them is taken
+  useEffect(() => {
+    if (!kept.key) setOpen((now) => (now.key ? now : { ...EMPTY, ...now, key: newKey() }));
+  });
+  useTypedEarly(what, open.what, (text) => set({ what: text }));
+  useTypedEarly(line, open.line, (text) => set({ line: text }));
+  useKey("N", () => what.current?.focus());
+  useKey("Q", () => line.current?.focus());
+
+  const inHand = pockets.findIndex((p) => p.step === taken);
+  const read = useMemo(() => understood(open), [open]);
+  const editing = open.editing ? steps.findIndex((s) => s.id === open.editing) : -1;
+  const n = editing >= 0 ? editing + 1 : pockets.length + 1;
+  const before = useMemo(() => steps.map((s, i) => ({ step: i + 1, hardware: s.hardware ?? [] })), [steps]);
+  const alike = useMemo(
+    () => (read.hardware.length ? lookAlikes(read.hardware, editing >= 0 ? before.filter((b) => b.step !== n) : before) : []),
+    [read.hardware, before, editing, n],
+  );
+  const noPlace = placeFault(read.hardware);
+  const cautions = cautionsFor(
+    {
+      id: "now",
+      action: read.action,
+      title: open.what,
+      hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })),
+      note: open.note,
+      facing: read.facingSaid,
+      cautions: [...open.cautions],
+      ...(read.freedBy ? { freed: read.freedBy } : {}),
+    },
+    [...read.names],
+    "off",
+  );
+  const empty = isEmpty(open, read) && open.editing === null;
+
+  /** What the line says becomes facts that can be changed by touch. */
+  const takeLine = (): void =>
+    set({
+      line: "",
+      hardware: read.hardware,
+      wires: read.wires,
+      ...(read.freedBy ? { freed: read.freedBy } : {}),
+      facing: read.facingSaid,
+      mark: read.markSaid,
+      note: [open.note, ...read.unread.map((u) => u.text)].filter(Boolean).join("; "),
+    });
+  const toSheet = (next: Sheet): void => {
+    if (open.line) takeLine();
+    setAsking(null);
+    setSheet(sheet === next ? null : next);
+  };
+  const done = (): void => {
+    setOpen(EMPTY);
+    setAsking(null);
+    setSheet(null);
+    setInHand(null);
+  };
+  const lay = async (): Promise<void> => {
+    if (noPlace) return say(`${noPlace.charAt(0).toUpperCase()}${noPlace.slice(1)}.`);
+    const result = await run(layStepDown, asInput(open, read, Date.now()));
+    if (result.ok) done();
+  };
+  const takeUp = (i: number): void => {
+    const step = steps[i];
+    if (!step) return;
+    if (!empty && open.editing === null) {
+      say(`Step ${n} is still open here: lay it down first, then take step ${i + 1} up again.`);
+      return;
+    }
+    const part = (id: string): Part | undefined => parts.find((p) => p.id === id);
+    setOpen(takenUp(step, (id) => part(id)?.name ?? id, (id) => part(id)?.state, newKey())); // biome-ignore format: one call
+    setSheet(null);
+  };
+  const dropped = (d: MatDrop): void => {
+    if (d.what === "slide") return void run(slideTo, { step: d.step, to: d.to });
+    if (d.what === "one") return void run(cameOutAsOne, { step: d.step, other: d.other });
+    const pocket = pockets.find((p) => p.step === d.step);
+    const needs = (pocket?.needs ?? []).map((i) => pockets[i]?.step).filter((s): s is string => s !== undefined);
+    void run(setNeeds, { step: d.step, needs: needs.includes(d.other) ? needs.filter((s) => s !== d.other) : [...needs, d.other] });
+  };
+  const pick = (step: string): void => {
+    if (open.needs !== null && open.editing === null) set({ needs: open.needs.includes(step) ? open.needs.filter((s) => s !== step) : [...open.needs, step] });
+    else {
+      setInHand(step);
+      setSheet("pocket");
+    }
+  };
+  useKey("L", () => {
+    if (!pockets.length) return;
+    setInHand(pockets[pockets.length - 1]?.step ?? null);
+    setSheet("pocket");
+  });
+  const factProps = { open, set, onClose: () => setSheet(null) };
+  const key = (name: string, says: string, target: Sheet, holds: boolean) => (
+    <KeyButton keyName={name} className="small" onPress={() => toSheet(target)} pressed={sheet === target || holds}>
+      {says}
+    </KeyButton>
+  );
+  const ask = (name: string, says: string, field: Asked, label?: string) => (
+    <KeyButton
+      keyName={name}
+      className="small"
+      onPress={() => setAsking(asking === field ? null : field)}
+      pressed={open[field] !== ""}
+      {...(label ? { label } : {})}
+    >
+      {says}
+    </KeyButton>
+  );
+  return (
+    <>
+      <main className="work grid grid-cols-[minmax(430px,600px)_minmax(500px,1fr)] gap-5">
+        <div className="min-h-0">
+          {sheet === null && (
+            <PictureArea
+              open={open}
+              n={n}
+              pockets={pockets}
+              steps={steps}
+              pictures={pictures}
+              hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
+            />
+          )}
+          {sheet === "pieces" && (
+            <HardwarePanel
+              pieces={open.hardware}
+              used={before.flatMap((b) => b.hardware)}
+              onChange={(hardware) => set({ hardware })}
+              onClose={() => setSheet(null)}
+            />
+          )}
+          {sheet === "stack" && (
+            <StackPanel stack={open.stack} hardware={open.hardware} names={read.names} onChange={(stack) => set({ stack })} onClose={() => setSheet(null)} />
+          )}
+          {sheet === "wires" && <WiresPanel {...factProps} />}
+          {sheet === "freed" && <FreedPanel {...factProps} action={read.action} freed={read.freedBy} />}
+          {sheet === "cautions" && <CautionsPanel {...factProps} />}
+          {sheet === "timing" && <TimingPanel {...factProps} />}
+          {sheet === "state" && <StatePanel {...factProps} names={read.names} minutes={asInput({ ...open, minutes: null }, read, Date.now()).minutes} />}
+          {sheet === "pocket" && taken !== null && inHand >= 0 && (
+            <PocketPanel
+              pockets={pockets}
+              at={inHand}
+              onMove={(to) => setInHand(pockets[to]?.step ?? null)}
+              onTakeUp={() => takeUp(inHand)}
+              onSlide={(to) => void run(slideTo, { step: taken, to })}
+              onNeeds={(needs) => void run(setNeeds, { step: taken, needs: [...needs] })}
+              onBundle={(other) => void run(cameOutAsOne, { step: taken, other })}
+              onClose={() => setSheet(null)}
+            />
+          )}
+        </div>
+        <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">
+          <div className="grid grid-cols-[auto_auto_1fr] items-center gap-2.5">
+            <span className="figures text-[44px] leading-[48px] font-semibold">{n}</span>
+            <label htmlFor="what" title="What came off">
+              <KeyCap of="N" />
+            </label>
+            <input
+              id="what"
+              ref={what}
+              className="field"
+              aria-label="What came off"
+              autoComplete="off"
+              placeholder="what came off: gear case cover"
+              value={open.what}
+              onChange={(e) => set({ what: e.target.value })}
+              onKeyDown={(e) => e.key === "Enter" && (e.ctrlKey ? void lay() : e.currentTarget.blur())}
+            />
+          </div>
+          <div className="grid grid-cols-[auto_1fr] items-center gap-2.5">
+            <label htmlFor="line" title="Hardware, in shorthand">
+              <KeyCap of="Q" />
+            </label>
+            <input
+              id="line"
+              ref={line}
+              className="field figure !text-[21px]"
+              aria-label="Hardware, in shorthand"
+              autoComplete="off"
+              placeholder="4x TX15 16 ST3.5 corners"
+              value={open.line}
+              onChange={(e) => set({ line: e.target.value })}
+              onKeyDown={(e) => {
+                if (e.key !== "Enter") return;
+                if (e.ctrlKey) return void lay();
+                takeLine();
+                e.currentTarget.blur();
+              }}
+            />
+          </div>
+          <UnderstoodChips open={open} read={read} alike={alike} minutes={open.minutes} set={set} />
+          <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
+            {open.editing !== null && (
+              <p className="says measured">
+                Step {n} is taken up again: what is changed here replaces what lies on the Mat.{" "}
+                <button type="button" className="min-h-[44px] font-bold underline" onClick={done}>
+                  Leave it as it was
+                </button>
+              </p>
+            )}
+            {noPlace && <p className="says danger">{noPlace}.</p>}
+            {alike.map((a) => (
+              <p key={a.piece} className="says danger" role="status">
+                <b>≈ {pieceName(read.hardware[a.piece] as (typeof read.hardware)[number])}:</b> {a.says}
+                {a.close ? ". No eye tells them apart: a bag of its own." : "."}
+              </p>
+            ))}
+            {cautions.map((c) => (
+              <p key={c} className="says">
+                {c}
+              </p>
+            ))}
+            {open.needs !== null && open.editing === null && (
+              <p className="says measured">
+                Order does not matter here: it needs{" "}
+                {open.needs.length ? `only ${open.needs.map((s) => `step ${pockets.find((p) => p.step === s)?.n}`).join(", ")}` : "nothing"}. Press a pocket on
+                the Mat to name one.
+              </p>
+            )}
+            {empty && tools.length > 0 && (
+              <p className="says">
+                <b>Tools so far:</b> {tools.join(", ")}
+              </p>
+            )}
+          </div>
+          {asking && (
+            <input
+              className="field"
+              aria-label={ASKS[asking][0]}
+              placeholder={ASKS[asking][1]}
+              value={open[asking]}
+              onChange={(e) => set({ [asking]: e.target.value })}
+              onKeyDown={(e) => (e.key === "Enter" || e.key === "Escape") && setAsking(null)}
+              ref={focusNow}
+            />
+          )}
+          <div className="grid grid-cols-6 gap-1.5">
+            {ask("F", "Facing", "facing")}
+            {ask("W", "Witness", "mark")}
+            {ask("M", "Note", "note")}
+            <KeyButton
+              keyName="B"
+              className="small"
+              onPress={() => (pockets.length ? set({ asOne: !open.asOne }) : say("There is no step before this one to come out as one with."))}
+              pressed={open.asOne}
+              disabled={open.editing !== null}
+              label="Came out as one with the step before"
+            >
+              As one
+            </KeyButton>
+            <KeyButton
+              keyName="O"
+              className="small"
+              onPress={() => set({ needs: open.needs === null ? [] : null })}
+              pressed={open.needs !== null}
+              disabled={open.editing !== null}
+              label="Order does not matter here"
+            >
+              Free
+            </KeyButton>
+            {key("C", "Caution", "cautions", open.cautions.length > 0)}
+            {key("H", "Pieces", "pieces", open.hardware.length > 0)}
+            {key("S", "Stack", "stack", open.stack.length > 0)}
+            {key("I", "Wires", "wires", open.wires.length > 0)}
+            {key("D", "Freed", "freed", open.freed !== null || open.held.length > 0)}
+            {key("J", "Timing", "timing", open.timing !== null)}
+            {key("V", "State", "state", open.doNotUndo !== "" || open.tray !== "" || open.minutes !== null || Object.keys(open.partStates).length > 0)}
+          </div>
+          <div className="flex gap-2 [&>:first-child]:flex-1">
+            {empty && finished ? (
+              <GoOn from="strip" stage={stageNow} gates={gates} />
+            ) : (
+              <KeyButton keyName=" " look="main" onPress={() => void lay()} disabled={empty} className="justify-center">
+                {open.editing === null ? "Lay it down" : "Lay it back down"}
+              </KeyButton>
+            )}
+            {empty && pockets.length > 0 && (
+              <div className="flex gap-2">
+                <KeyButton keyName="E" onPress={() => void run(setStripFinished, { finished: !finished })} pressed={finished}>
+                  {finished ? "Far enough ✓" : "Far enough"}
+                </KeyButton>
+                <KeyButton
+                  keyName="Z"
+                  onPress={() => void run(takeBack)}
+                  disabled={!undo.length}
+                  label={undo[0] ? `Take back: ${undo[0]}` : "Nothing to take back"}
+                >
+                  Take back
+                </KeyButton>
+              </div>
+            )}
+          </div>
+        </section>
+      </main>
+      <Mat
+        pockets={pockets}
+        hand={editing >= 0 ? editing : pockets.length}
+        foot={footOf(pockets)}
+        picked={sheet === "pocket" ? (taken ?? undefined) : undefined}
+        onPick={pick}
+        onDrag={dropped}
+      />
+    </>
+  );
+}
+
+function footOf(pockets: readonly Pocket[]): string {
+  const pieces = pockets.reduce((sum, p) => sum + p.hardware.reduce((k, h) => k + h.qty, 0), 0);
+  return pockets.length
+    ? `${pockets.length} laid down · ${pieces} pieces of hardware · arcs: what had to be off first · stitched: came out as one · ▼ facing · ≈ looks like another · L takes a pocket in hand`
+    : "The Mat is empty: what comes off first lies furthest left.";
+}

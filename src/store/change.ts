@@ -1,0 +1,76 @@
+import type { Knex } from "knex";
+import { Fault } from "@/core/fault";
+import { database } from "./database";
+import { type JobHead, loadHead } from "./job";
+
+export interface HistoryLine {
+  readonly version: number;
+  readonly at: string;
+  readonly what: string;
+}
+
+/** A save made from a screen that is behind. `changes` says what happened since. */
+export class StaleSave extends Error {
+  readonly changes: readonly HistoryLine[];
+  constructor(changes: readonly HistoryLine[]) {
+    super("This screen is behind");
+    this.changes = changes;
+  }
+}
+
+/** What a change may use: the open transaction, the job as it was, and the moment. */
+export interface Change {
+  readonly trx: Knex.Transaction;
+  readonly job: JobHead;
+  readonly at: string;
+}
+
+/**
+ * One change of one job, in one transaction: checks that the screen it comes from is not behind, does the work, raises the version and writes
+ * a line into the job's history. Nothing of it stays if any of it fails.
+ *
+ * @param version the version the screen showed; "any" for what cannot conflict (a picture coming in)
+ * @param work does the change and answers what it was, in words
+ * @returns the job's new version
+ */
+export async function changeJob(
+  number: string,
+  version: number | "any",
+  work: (c: Change) => Promise<string>,
+  now: Date = new Date(),
+  db?: Knex,
+): Promise<number> {
+  const at = now.toISOString();
+  return (db ?? (await database())).transaction(async (trx) => {
+    const job = await loadHead(trx, number);
+    if (!job) throw new Fault("number", `there is no job ${number}`);
+    if (version !== "any" && version !== job.version) throw new StaleSave(await historySince(trx, job.id, version));
+    const what = await work({ trx, job, at });
+    await trx("jobs")
+      .where({ id: job.id })
+      .update({ version: job.version + 1 });
+    await trx("history").insert({ job_id: job.id, version: job.version + 1, at, what });
+    return job.version + 1;
+  });
+}
+
+async function historySince(db: Knex, jobId: number, version: number): Promise<HistoryLine[]> {
+  return db("history").select("version", "at", "what").where({ job_id: jobId }).andWhere("version", ">", version).orderBy("id");
+}
+
+export async function jobHistory(number: string): Promise<HistoryLine[]> {
+  const db = await database();
+  return db("history")
+    .join("jobs", "jobs.id", "history.job_id")
+    .where("jobs.number", number)
+    .select("history.version", "history.at", "history.what")
+    .orderBy("history.id", "desc");
+}
+
+/** The next free `p7`, `s7`, `h7` … of a job, and the position behind the last. */
+export async function nextRef(trx: Knex, table: string, jobId: number, letter: string): Promise<{ ref: string; position: number }> {
+  const rows = await trx(table).where({ job_id: jobId }).select("ref", "position");
+  const most = rows.reduce((n, r) => Math.max(n, Number(/^[a-z]+(\d+)$/.exec(r.ref)?.[1] ?? 0)), 0);
+  const last = rows.reduce((n, r) => Math.max(n, r.position), -1);
+  return { ref: `${letter}${most + 1}`, position: last + 1 };
+}

@@ -1,0 +1,83 @@
+import { describe, expect, it } from "vitest";
+import { Fault } from "@/core/fault";
+import { jobHistory } from "./change";
+import { counterFor, setCustomer, teachDateCode, teachVariant } from "./counter";
+import { database } from "./database";
+import { loadHead } from "./job";
+import { createJob, jobNumbers, jobVersion } from "./jobs";
+import { testShop } from "./test-shop";
+
+testShop();
+const head = async (number: string) => (await loadHead(await database(), number)) ?? expect.fail(`no ${number}`);
+const counter = async (maker: string, model: string) => counterFor(await database(), maker, model);
+
+describe("variants", () => {
+  it("are learnt for a model, whatever way its name is written, and set on the job", async () => {
+    const number = await createJob({ kind: "juicer", maker: "Velbrant", model: "Pressa 30" });
+    let v = await teachVariant(number, 1, { variant: "A", mark: "letter A cast into the case" });
+    v = await teachVariant(number, v, { variant: "B", mark: "letter B cast into the case" });
+    expect((await head(number)).variant).toBe("B");
+    expect((await counter(" velbrant ", "PRESSA 30")).variants.map((x) => x.variant)).toEqual(["A", "B"]);
+    expect((await counter("Velbrant", "Pressa 31")).variants).toEqual([]);
+    // a better mark for one that is known
+    await teachVariant(number, v, { variant: "A", mark: "no letter at all" });
+    expect((await counter("Velbrant", "Pressa 30")).variants).toEqual([
+      { variant: "B", mark: "letter B cast into the case" },
+      { variant: "A", mark: "no letter at all" },
+    ]);
+    expect((await jobHistory(number))[0]?.what).toBe("variant A, told by: no letter at all");
+  });
+  it("need a maker and a model", async () => {
+    const number = await createJob({ kind: "juicer" });
+    await expect(teachVariant(number, 1, { variant: "A", mark: "dot" })).rejects.toThrow("say first which maker and model it is");
+    expect(await jobVersion(await database(), number)).toBe(1);
+  });
+});
+
+describe("a maker's date code", () => {
+  it("is taught once, for all its units, and taught again where it was wrong", async () => {
+    const number = await createJob({ maker: "Haldrick" });
+    const v = await teachDateCode(number, 1, "1-2 year");
+    await teachDateCode(number, v, "characters 6–7 year");
+    expect((await counter("haldrick", "any")).dateCode).toBe("characters 6–7 year");
+    expect((await counter("Other", "any")).dateCode).toBeUndefined();
+  });
+  it("that cannot be read is refused, and nothing is kept", async () => {
+    const number = await createJob({ maker: "Corvane" });
+    await expect(teachDateCode(number, 1, "the middle")).rejects.toBeInstanceOf(Fault);
+    expect((await counter("Corvane", "")).dateCode).toBeUndefined();
+  });
+});
+
+describe("customers", () => {
+  it("are found as they are named again, and their contact comes along", async () => {
+    const first = await createJob();
+    let v = await setCustomer(first, 1, { name: "Ilka Morrow" });
+    v = await setCustomer(first, v, { contact: "tel. 0555 1" });
+    const second = await createJob();
+    await setCustomer(second, 1, { name: "ilka morrow" });
+    expect(await head(second)).toMatchObject({ customerName: "ilka morrow", customerContact: "tel. 0555 1" });
+    expect((await counter("", "")).customers).toEqual([{ name: "Ilka Morrow", contact: "tel. 0555 1" }]);
+  });
+  it("of one name are two people if they have two contacts, and neither is guessed", async () => {
+    for (const contact of ["tel. 1", "tel. 2"]) {
+      const number = await createJob();
+      await setCustomer(number, await setCustomer(number, 1, { name: "Bertin Oake" }), { contact });
+    }
+    expect((await counter("", "")).customers.filter((c) => c.name === "Bertin Oake").map((c) => c.contact)).toEqual(["tel. 1", "tel. 2"]);
+    const third = await createJob();
+    await setCustomer(third, 1, { name: "Bertin Oake" });
+    expect((await head(third)).customerContact).toBe("");
+  });
+});
+
+describe("numbers and names the counter offers", () => {
+  it("are those of all jobs and models", async () => {
+    const number = await createJob({ maker: "Quentar", model: "Tube 60" });
+    const offered = await counter("Quentar", "");
+    expect(offered.makers).toContain("Quentar");
+    expect(offered.models).toEqual(["Tube 60"]);
+    expect(await jobNumbers(await database())).toContain(number);
+    expect(await jobVersion(await database(), "J-9999")).toBeNull();
+  });
+});

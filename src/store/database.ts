@@ -1,0 +1,50 @@
+import { mkdirSync } from "node:fs";
+import { join, resolve } from "node:path";
+import knex, { type Knex } from "knex";
+import { theBench } from "./migrations/0001-the-bench";
+import { theRecorder } from "./migrations/0002-the-recorder";
+
+const MIGRATIONS = [theBench, theRecorder];
+
+/** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
+export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");
+
+/**
+ * Opens the shop's database, brings it to the newest form, and answers it. WAL, foreign keys, every commit flushed to the disk
+ * (`synchronous=FULL`): a power cut loses nothing that a screen has said is saved.
+ */
+export async function openDatabase(folder = dataFolder()): Promise<Knex> {
+  mkdirSync(folder, { recursive: true });
+  const db = knex({
+    client: "better-sqlite3",
+    connection: { filename: join(folder, "shop.sqlite") },
+    useNullAsDefault: true,
+    pool: {
+      min: 1,
+      max: 1,
+      afterCreate(connection: { pragma(text: string): unknown }, done: (e: Error | null, c: unknown) => void) {
+        for (const pragma of ["journal_mode = WAL", "foreign_keys = ON", "synchronous = FULL", "busy_timeout = 5000"]) connection.pragma(pragma);
+        done(null, connection);
+      },
+    },
+  });
+  await db.migrate.latest({
+    migrationSource: {
+      getMigrations: async () => MIGRATIONS,
+      getMigrationName: (m: { name: string }) => m.name,
+      getMigration: async (m: (typeof MIGRATIONS)[number]) => m,
+    },
+  });
+  return db;
+}
+
+const held = globalThis as { demontageDatabase?: Promise<Knex> };
+
+/** The one connection of this process. */
+export function database(): Promise<Knex> {
+  held.demontageDatabase ??= openDatabase().catch((e) => {
+    delete held.demontageDatabase;
+    throw e;
+  });
+  return held.demontageDatabase;
+}

@@ -1,0 +1,42 @@
+import type { Knex } from "knex";
+import type { Lubricant } from "@/core/grease/choose";
+import type { LubePoint, Service } from "@/core/order/strip";
+import { changeJob, nextRef } from "./change";
+import { toRow } from "./rows";
+
+/** Writes the grease plan: which grease, and the points with their grams. Points that were weighed in already keep their weight if they stay. */
+export async function setGrease(number: string, version: number, lubricant: Lubricant, points: readonly Omit<LubePoint, "id">[]): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    await trx("jobs").where({ id: job.id }).update({ lubricant: lubricant.id });
+    await trx("lube_points").where({ job_id: job.id }).delete();
+    for (const { when, where, ...p } of points) {
+      const next = await nextRef(trx, "lube_points", job.id, "g");
+      await trx("lube_points").insert(toRow({ jobId: job.id, ...next, ...p, moment: when, place: where, lubricant: lubricant.name }));
+    }
+    return `grease: ${lubricant.name}, ${points.reduce((sum, p) => sum + (p.grams ?? 0), 0).toFixed(1)} g at ${points.length} points`;
+  });
+}
+
+/** Weighs grease in at a point. */
+export async function weighIn(number: string, version: number, point: string, grams: number | null): Promise<number> {
+  return changeJob(number, version, async ({ trx, job, at }) => {
+    await trx("lube_points")
+      .where({ job_id: job.id, ref: point })
+      .update({ weighed_grams: grams, weighed_at: grams === null ? null : at });
+    return grams === null ? `weight at ${point} struck` : `weighed in ${grams} g at ${point}`;
+  });
+}
+
+/** Replaces the job's list of services (cleaning, inspecting, pulling a seal …). */
+export async function setServices(number: string, version: number, services: readonly Omit<Service, "id">[]): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    await trx("services").where({ job_id: job.id }).delete();
+    for (const { do: what, ...s } of services)
+      await trx("services").insert(toRow({ jobId: job.id, ...(await nextRef(trx, "services", job.id, "v")), ...s, what }));
+    return `${services.length} services planned`;
+  });
+}
+
+export async function lubricants(db: Knex): Promise<Lubricant[]> {
+  return (await db("lubricants").orderBy("id")).map((r) => ({ id: r.id, ...JSON.parse(r.facts) }));
+}

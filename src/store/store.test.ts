@@ -1,0 +1,311 @@
+import { existsSync, readdirSync } from "node:fs";
+import { join } from "node:path";
+import sharp from "sharp";
+import { describe, expect, it } from "vitest";
+import { Fault } from "@/core/fault";
+import { readJobFile } from "@/core/job-file";
+import { packJob, unpackJob } from "@/exchange/job-zip";
+import { juicerAtJudge } from "../../demo/shop/juicer";
+import { jobFileFrom } from "../../demo/shop/recipe";
+import { changeJob, jobHistory, StaleSave } from "./change";
+import { database, openDatabase } from "./database";
+import { loadDrafts, saveDraft } from "./drafts";
+import { currentJob } from "./job";
+import { parcelOf, takeInJobFile } from "./job-file";
+import { boardJobs, createJob, setHead } from "./jobs";
+import { addReading, markTeeth, nameGear, setFinding } from "./judge";
+import { addPicture, keepPicture, readPicture } from "./pictures";
+import { layDown } from "./strip";
+import { faultOf, grey, job, step, testShop } from "./test-shop";
+
+const folder = testShop();
+
+describe("the database", () => {
+  it("flushes every commit, keeps its keys and writes ahead", async () => {
+    const db = await database();
+    const pragma = async (name: string): Promise<unknown> => Object.values((await db.raw(`pragma ${name}`))[0])[0];
+    expect(await pragma("synchronous")).toBe(2);
+    expect(await pragma("foreign_keys")).toBe(1);
+    expect(await pragma("journal_mode")).toBe("wal");
+  });
+});
+
+describe("changing a job", () => {
+  it("counts versions, and writes every change into the history", async () => {
+    const number = await createJob({ kind: "juicer" });
+    expect(await setHead(number, 1, { model: "P40" }, "model: P40")).toBe(2);
+    expect((await jobHistory(number)).map((l) => [l.version, l.what])).toEqual([
+      [2, "model: P40"],
+      [1, "taken in"],
+    ]);
+    expect((await job(number)).model).toBe("P40");
+  });
+
+  it("refuses a save from a stale screen, with what changed, and writes nothing over", async () => {
+    const number = await createJob();
+    await setHead(number, 1, { complaint: "hums" }, "complaint: hums");
+    const stale = await setHead(number, 1, { complaint: "clicks" }, "complaint: clicks").catch((e: unknown) => e);
+    expect(stale).toBeInstanceOf(StaleSave);
+    expect((stale as StaleSave).changes.map((c) => c.what)).toEqual(["complaint: hums"]);
+    expect((await job(number)).complaint).toBe("hums");
+  });
+
+  it("leaves nothing of a change that fails half-way", async () => {
+    const number = await createJob({ kind: "before" });
+    const broken = changeJob(number, 1, async ({ trx, job: j }) => {
+      await trx("jobs").where({ id: j.id }).update({ kind: "after" });
+      throw new Fault("x", "the disk is full");
+    });
+    expect(await faultOf(broken)).toBe("the disk is full");
+    expect(await job(number)).toMatchObject({ kind: "before", version: 1 });
+  });
+
+  it("lets of two screens with one version only one through", async () => {
+    const number = await createJob();
+    const both = await Promise.allSettled(["a", "b"].map((model) => setHead(number, 1, { model }, model)));
+    expect(both.map((b) => b.status).sort()).toEqual(["fulfilled", "rejected"]);
+  });
+
+  it("still holds what was saved when the program was killed: a second connection reads it", async () => {
+    const number = await createJob({ kind: "survivor" });
+    const other = await openDatabase(folder);
+    expect((await other("jobs").where({ number }).first()).kind).toBe("survivor");
+    await other.destroy();
+  });
+
+  it("shows a page the job as it is now, and reads it again only when its version moved", async () => {
+    const number = await createJob({ kind: "first" });
+    const db = await database();
+    const before = await currentJob(db, number);
+    expect(await currentJob(db, number)).toBe(before);
+    await setHead(number, 1, { kind: "second" }, "kind: second");
+    expect((await currentJob(db, number))?.kind).toBe("second");
+    // another process changed it
+    const other = await openDatabase(folder);
+    await changeJob(
+      number,
+      2,
+      async ({ trx, job: j }) => {
+        await trx("jobs").where({ id: j.id }).update({ kind: "third" });
+        return "kind: third";
+      },
+      new Date(),
+      other,
+    );
+    await other.destroy();
+    expect((await currentJob(db, number))?.kind).toBe("third");
+    expect(await currentJob(db, "J-9998")).toBeNull();
+  });
+
+  it("keeps drafts apart from versions", async () => {
+    const number = await createJob();
+    await saveDraft(number, "strip.step", { what: "half a" });
+    const { id, version } = await job(number);
+    expect(version).toBe(1);
+    expect(await loadDrafts(await database(), id)).toEqual({ "strip.step": { what: "half a" } });
+    await saveDraft(number, "strip.step", null);
+    expect(await loadDrafts(await database(), id)).toEqual({});
+  });
+});
+
+describe("judging in the store", () => {
+  it("renews what failed, keeps marks and readings, and takes a name back when a tooth reading changes", async () => {
+    const number = await createJob();
+    let v = await layDown(number, 1, step());
+    v = await setFinding(number, v, "p1", { mode: "missing-teeth" });
+    v = await markTeeth(number, v, "p1", [3, 4], "missing");
+    v = await markTeeth(number, v, "p1", [4], null);
+    v = await addReading(number, v, "p1", { what: "span", teeth: 5, value: 13.94, source: "caliper" });
+    v = await nameGear(number, v, "p1", {
+      teeth: 41,
+      moduleMm: 1,
+      diametralPitch: null,
+      pressureAngleDeg: 20,
+      helixAngleDeg: 18,
+      profileShift: 0,
+      probability: 0.98,
+    });
+    v = await addReading(number, v, "p1", { what: "bore", value: 8, source: "caliper" });
+    const named = await job(number);
+    expect(named.parts[0]?.renew).toBe(true);
+    expect(named.findings[0]).toMatchObject({ teeth: { 3: "missing" }, identity: { teeth: 41 } });
+    await addReading(number, v, "p1", { what: "span", teeth: 6, value: 16.9, source: "caliper" });
+    expect((await job(number)).findings[0]?.identity).toBeUndefined();
+  });
+});
+
+describe("pictures", () => {
+  it("are named by their bytes, kept once, and have a thumbnail", async () => {
+    const bytes = await grey(800, 600).jpeg().toBuffer();
+    const a = await keepPicture(bytes);
+    const b = await keepPicture(bytes);
+    expect(a).toEqual(b);
+    expect(a.sha256).toMatch(/^[0-9a-f]{64}$/);
+    expect(existsSync(join(folder, "pictures", `${a.sha256}.jpg`))).toBe(true);
+    const number = await createJob();
+    await addPicture(number, bytes, { role: "intake" });
+    const thumb = await readPicture(a.sha256, true);
+    expect((await sharp(thumb?.bytes).metadata()).width).toBe(360);
+    expect((await readPicture(a.sha256, false))?.bytes.equals(bytes)).toBe(true);
+  });
+
+  it("are turned upright by EXIF", async () => {
+    const lying = await grey(80, 60).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+    expect(await keepPicture(lying)).toMatchObject({ width: 60, height: 80 });
+  });
+
+  it.each([
+    ["nothing", async () => Buffer.alloc(0), /empty/],
+    ["text", async () => Buffer.from("GIF89a is not taken here"), /no JPEG, PNG or WebP/],
+    ["a TIFF", () => grey().tiff().toBuffer(), /no JPEG, PNG or WebP/],
+    [
+      "half a JPEG",
+      async () =>
+        (
+          await sharp({ create: { width: 900, height: 700, channels: 3, background: "#888", noise: { type: "gaussian", mean: 128, sigma: 40 } } })
+            .jpeg()
+            .toBuffer()
+        ).subarray(0, 20_000),
+      /broken off/,
+    ],
+    ["more than 25 MB", async () => Buffer.alloc(26 * 1024 * 1024, 1), /25 MB is the most/],
+  ])("refuse %s with a sentence and leave nothing behind", async (_, make, says) => {
+    const before = readdirSync(join(folder, "pictures")).length;
+    expect(await faultOf(keepPicture(await make()))).toMatch(says);
+    expect(readdirSync(join(folder, "pictures")).length).toBe(before);
+    expect(readdirSync(join(folder, "pictures")).filter((f) => f.endsWith(".part"))).toEqual([]);
+  });
+
+  it("do not stay when the job they are for is not there", async () => {
+    expect(await faultOf(addPicture("J-9999", await grey().png().toBuffer(), { role: "step" }))).toMatch(/no job J-9999/);
+    expect(await readPicture("../../etc/passwd", false)).toBeNull();
+  });
+});
+
+describe("the job file", () => {
+  it("carries a whole job out and in again, byte for byte", async () => {
+    const { file } = jobFileFrom(juicerAtJudge);
+    const pictures = new Map([
+      ["0001.jpg", new Uint8Array(await grey().jpeg().toBuffer())],
+      ["0002.jpg", new Uint8Array(await grey(70, 50).jpeg().toBuffer())],
+    ]);
+    const only = { ...file, steps: file.steps.map(({ pictures: _p, ...s }, i) => (i === 0 ? { ...s, pictures: ["0002.jpg"] } : s)) };
+    const number = await takeInJobFile({ file: only, pictures });
+    const first = packJob(await parcelOf(number));
+    const read = unpackJob(first);
+    expect(read.file.steps).toEqual(only.steps);
+    expect(read.file.findings?.[0]).toMatchObject({ part: "p7", mode: "missing-teeth" });
+    expect([...read.pictures.keys()]).toEqual(["0001.jpg", "0002.jpg"]);
+    expect(Buffer.from(packJob(await parcelOf(number))).equals(Buffer.from(first))).toBe(true);
+    await (await database())("jobs").where({ number }).delete();
+    await takeInJobFile(read);
+    expect(Buffer.from(packJob(await parcelOf(number))).equals(Buffer.from(first))).toBe(true);
+  });
+
+  it("carries every fact of the recorder and the counter, and gives the same bytes again", async () => {
+    const file = readJobFile({
+      format: "demontage-job",
+      version: 1,
+      job: { number: "J-0888", complaint: "hums", looseItems: ["bowl"] },
+      unit: { kind: "mill", variant: "B" },
+      parts: [{ id: "p1", name: "wheel", renew: false, state: "broken" }],
+      steps: [
+        {
+          id: "s1", action: "pull", parts: ["p1"], needs: [], held: ["dowels"], freed: { how: "heat", tool: "hot-air gun", standIn: true }, stack: ["h2", "p1"],
+          timing: { pin: "gap", turns: 2, says: "dot at rib" }, cautions: ["spring"], doNotUndo: "lock nut", tray: "D8", tools: ["TX15"], pictures: ["0001.jpg"],
+          hardware: [
+            { id: "h1", kind: "nut", qty: 1, thread: "M6", form: "self-locking", finish: "zinc", leftHand: true, once: true, locker: "blue", state: "missing" },
+            { id: "h2", kind: "plug", qty: 1, label: "J3", poles: 2 },
+          ],
+        },
+      ], // biome-ignore format: one step, with everything it can carry
+      pictureMarks: { "0001.jpg": [{ kind: "ring", at: [0.5, 0.5], radius: 0.1 }] },
+      x: {
+        bench: {
+          job: { past: { bought: "used", years: 6 }, disposeConsent: true, loosePictures: { bowl: "0002.jpg" } },
+          pictures: [{ name: "0002.jpg", role: "loose" }],
+        },
+      },
+    });
+    const pictures = new Map([
+      ["0001.jpg", new Uint8Array(await grey(61, 60).jpeg().toBuffer())],
+      ["0002.jpg", new Uint8Array(await grey(62, 60).jpeg().toBuffer())],
+    ]);
+    const number = await takeInJobFile({ file, pictures });
+    expect(await job(number)).toMatchObject({ past: { bought: "used", years: 6 }, disposeConsent: true, loosePictures: { bowl: "0002.jpg" } });
+    const first = packJob(await parcelOf(number));
+    const read = unpackJob(first);
+    expect(read.file.steps).toEqual(file.steps);
+    expect([read.file.parts, read.file.pictureMarks]).toEqual([file.parts, file.pictureMarks]);
+    await (await database())("jobs").where({ number }).delete();
+    await takeInJobFile(read);
+    expect(Buffer.from(packJob(await parcelOf(number))).equals(Buffer.from(first))).toBe(true);
+  });
+
+  it("reads a file that was written before the recorder knew these facts", async () => {
+    const old =
+      '{"format":"demontage-job","version":1,"job":{"number":"J-0889","stage":"strip"},"unit":{"kind":"mill","supply":"mains"},"parts":[{"id":"p1","name":"lid"}],"steps":[{"id":"s1","action":"unscrew","needs":[],"hardware":[{"id":"h1","kind":"screw","qty":2,"thread":"M4","lengthMm":12,"drive":"TX20","at":"corners"}],"minutes":2},{"id":"s2","action":"lift-off","parts":["p1"],"needs":["s1"]}],"x":{"bench":{"job":{"consent":true}}}}';
+    await takeInJobFile(unpackJob(new TextEncoder().encode(old)));
+    expect(await job("J-0889")).toMatchObject({
+      consent: true,
+      past: {},
+      steps: [
+        { id: "s1", minutes: 2 },
+        { id: "s2", parts: ["p1"] },
+      ],
+    });
+  });
+
+  it("keeps what a later version added under x", async () => {
+    const file = {
+      format: "demontage-job",
+      version: 1,
+      unit: { kind: "mill", x: { colour: "red" } },
+      steps: [{ id: "s1", action: "pull", needs: [], x: { spun: 3 } }],
+      x: { moon: "full" },
+    } as const;
+    const number = await takeInJobFile({ file: structuredClone(file) as never, pictures: new Map() });
+    const { file: out } = await parcelOf(number);
+    expect(out.unit.x).toEqual({ colour: "red" });
+    expect(out.steps[0]?.x).toEqual({ spun: 3 });
+    expect(out.x).toMatchObject({ moon: "full" });
+  });
+
+  it("refuses a number the shop has, and takes it as a new job when asked", async () => {
+    const { file } = jobFileFrom({ ...juicerAtJudge, head: { number: "J-0777" } });
+    const bare = { ...file, steps: file.steps.map(({ pictures: _p, ...s }) => s) };
+    await takeInJobFile({ file: bare, pictures: new Map() });
+    expect(await faultOf(takeInJobFile({ file: bare, pictures: new Map() }))).toMatch(/J-0777 is in this shop already/);
+    expect(await takeInJobFile({ file: bare, pictures: new Map() }, true)).not.toBe("J-0777");
+  });
+
+  it("refuses what is no job file", () => {
+    const says = (bytes: Uint8Array | string): string => {
+      try {
+        unpackJob(typeof bytes === "string" ? new TextEncoder().encode(bytes) : bytes);
+      } catch (e) {
+        return e instanceof Fault ? `${e.path}: ${e.says}` : String(e);
+      }
+      return "taken";
+    };
+    expect(says("hello")).toMatch(/neither a ZIP nor JSON/);
+    expect(says("PK\u0003\u0004 torn")).toMatch(/broken off|no job.json/);
+    expect(says("[]")).toMatch(/JSON object/);
+    expect(says('{"format":"demontage-job","version":2,"unit":{"kind":"x"},"steps":[]}')).toMatch(/^version: .*reads 1/);
+    expect(says('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[],"colour":1}')).toMatch(/does not know the key "colour"/);
+    expect(
+      says('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[{"id":"s1","action":"pull","hardware":[{"id":"h","kind":"screw","qty":-1}]}]}'),
+    ).toMatch(/^steps\[0\]\.hardware\[0\]\.qty: must be 1 or more/);
+  });
+});
+
+describe("the board", () => {
+  it("shows the open jobs, the earliest promise first", async () => {
+    const late = await createJob({ promised: "2027-01-02" });
+    const soon = await createJob({ promised: "2026-11-25" });
+    const gone = await createJob({ handedBackAt: "2026-01-01T00:00:00.000Z" });
+    const numbers = (await boardJobs(await database(), "2026-11-24")).map((j) => j.number);
+    expect(numbers.indexOf(soon)).toBeLessThan(numbers.indexOf(late));
+    expect(numbers).not.toContain(gone);
+  });
+});

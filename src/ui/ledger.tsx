@@ -1,0 +1,27 @@
+import type { LedgerRow } from "@/core/order/hardware-ledger";
+
+/** Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word. */
+export function Ledger({ rows, foot }: { rows: readonly LedgerRow[]; foot?: string }) {
+  const open = rows.reduce((sum, r) => sum + r.out - r.back, 0);
+  return (
+    <section aria-label="Ledger" className="border-2 border-base-content p-3.5">
+      <div className="flex justify-between text-[22px] font-bold">
+        <span>Out</span>
+        <span>Back</span>
+      </div>
+      <ul>
+        {rows.map((r) => (
+          <li key={r.row} className="flex items-baseline gap-3 border-t-2 border-base-300 py-1">
+            <span className="figures w-[2.4ch] text-[22px]">{r.out}</span>
+            <span className="flex-1 text-[19px]">{r.row}</span>
+            <span className={`figures text-[22px] ${r.back < r.out ? "text-error" : "text-success"}`}>{r.back}</span>
+          </li>
+        ))}
+      </ul>
+      <p className={`mt-2 text-[20px] font-bold ${open ? "text-error" : "text-success"}`} role="status">
+        {open ? `${open} still on the Mat` : "The ledger closes: nothing left over"}
+      </p>
+      {foot && <p className="hush text-[18px]">{foot}</p>}
+    </section>
+  );
+}

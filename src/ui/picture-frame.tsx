@@ -1,0 +1,37 @@
+/* biome-ignore-all lint/performance/noImgElement: pictures come from the shop's own folder, already upright and in size */
+import { ImageOff } from "lucide-react";
+import type { PictureMark } from "@/core/picture-mark";
+import { MarksOverlay } from "./marks-overlay";
+
+export const pictureUrl = (sha256: string, thumb = false): string => `/api/pictures/${sha256}${thumb ? "?thumb=1" : ""}`;
+
+/** A picture with its marks, as a frame shows it. Without its size no marks can be drawn. */
+export interface FramedPicture {
+  readonly url: string;
+  readonly marks?: readonly PictureMark[] | undefined;
+  readonly width?: number | undefined;
+  readonly height?: number | undefined;
+}
+
+/** A kept picture for a frame. */
+export const framed = (p: { sha256: string; marks?: readonly PictureMark[]; width?: number; height?: number } | undefined): FramedPicture | undefined =>
+  p && { url: pictureUrl(p.sha256), marks: p.marks, width: p.width, height: p.height };
+
+/** A picture as large as its place, with a line of words under it. */
+export function PictureFrame({ picture, words, className = "" }: { picture: FramedPicture | undefined; words: string; className?: string }) {
+  return (
+    <figure className={`relative flex min-h-0 flex-col overflow-hidden border-2 border-base-content bg-base-200 ${className}`}>
+      {picture ? (
+        <div className="relative min-h-0 w-full flex-1">
+          <img src={picture.url} alt={words} className="h-full w-full object-cover" />
+          {picture.marks && picture.width && picture.height && <MarksOverlay marks={picture.marks} width={picture.width} height={picture.height} />}
+        </div>
+      ) : (
+        <div className="hush flex flex-1 flex-col items-center justify-center gap-2 text-[20px]">
+          <ImageOff size={44} aria-hidden="true" /> no picture was taken
+        </div>
+      )}
+      <figcaption className="bg-neutral px-3 py-1.5 text-[19px] text-neutral-content">{words}</figcaption>
+    </figure>
+  );
+}
