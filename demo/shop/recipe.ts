@@ -1,0 +1,102 @@
+import { quickLine } from "../../src/core/hardware/quick-line";
+import type { JobFile } from "../../src/core/job-file";
+import type { Action, Hardware, Part, StripStep } from "../../src/core/order/strip";
+
+/** One step of a demo strip, as short as it can be written down. Hardware is written in the bench's own shorthand. */
+export interface Row {
+  do: Action;
+  title: string;
+  /** "name | kind | material" */
+  parts?: string[];
+  hw?: string;
+  /** applies to all hardware of the row */
+  once?: boolean;
+  tighten?: { pattern?: string; torqueNm?: number };
+  pic?: string;
+  /** step numbers, counted from 1; left out: the one before */
+  needs?: number[];
+  bundle?: string;
+  facing?: string;
+  marks?: string[];
+  wires?: { colour: string; to: string }[];
+  minutes?: number;
+  note?: string;
+  /** from the top down: h0 is the first piece of hardware, p0 the first part */
+  stack?: string[];
+  /** whatever else the step carries */
+  facts?: Pick<StripStep, "held" | "freed" | "timing" | "cautions" | "doNotUndo" | "tray">;
+}
+
+export interface Recipe {
+  head: NonNullable<JobFile["job"]>;
+  unit: JobFile["unit"];
+  rows: Row[];
+  unitPicture: string;
+  services?: JobFile["services"];
+  lubePoints?: JobFile["lubePoints"];
+  findings?: JobFile["findings"];
+  renew?: string[];
+  bench?: Record<string, unknown>;
+}
+
+/** Step minutes that a recipe does not name: what these actions usually take. */
+const MINUTES: Partial<Record<Action, number>> = { unscrew: 2.5, "lift-off": 1, pull: 2, "press-out": 4, "drive-out": 3, unclip: 1, unplug: 1, peel: 1.5, slide: 1, open: 1, block: 0.5 };
+
+/** A recipe as a job file, with the demo pictures it names: picture name in the file → name of the JPEG. */
+export function jobFileFrom(r: Recipe): { file: JobFile; pictures: Map<string, string> } {
+  const parts: Part[] = [];
+  const pictures = new Map<string, string>([["0001.jpg", r.unitPicture]]);
+  let h = 0;
+  const steps: StripStep[] = r.rows.map((row, i) => {
+    const own = (row.parts ?? []).map((said) => {
+      const [name, kind, material] = said.split("|").map((s) => s.trim());
+      const id = `p${parts.length + 1}`;
+      parts.push({ id, name: name as string, ...(kind ? { kind } : {}), ...(material ? { material } : {}), ...(r.renew?.includes(name as string) ? { renew: true } : {}) });
+      return id;
+    });
+    const read = quickLine(row.hw ?? "");
+    if (read.unread.length) throw new Error(`${row.title}: cannot read "${read.unread.map((u) => u.text).join(", ")}"`);
+    const hardware: Hardware[] = read.hardware.map((facts) => ({ id: `h${++h}`, ...facts, ...(row.once ? { once: true } : {}), ...(row.tighten ? { tighten: row.tighten } : {}) }));
+    const name = `${String(pictures.size + 1).padStart(4, "0")}.jpg`;
+    if (row.pic) pictures.set(name, row.pic);
+    return {
+      id: `s${i + 1}`,
+      action: row.do,
+      title: row.title,
+      ...(own.length ? { parts: own } : {}),
+      ...(row.needs ? { needs: row.needs.map((n) => `s${n}`) } : i === 0 ? { needs: [] } : { needs: [`s${i}`] }),
+      ...(row.bundle ? { bundle: row.bundle } : {}),
+      ...(hardware.length ? { hardware } : {}),
+      ...(row.facing ? { facing: row.facing } : {}),
+      ...(row.marks ? { marks: row.marks } : {}),
+      ...(row.wires ? { wires: row.wires } : {}),
+      ...(row.pic ? { pictures: [name] } : {}),
+      ...row.facts,
+      ...(row.stack ? { stack: row.stack.map((s) => (s.startsWith("h") ? (hardware[Number(s.slice(1))]?.id as string) : (own[Number(s.slice(1))] as string))) } : {}),
+      minutes: row.minutes ?? MINUTES[row.do] ?? 2,
+      ...(row.note ? { note: row.note } : {}),
+    };
+  });
+  // findings, services and grease points name their part by its name
+  const named = <T extends { part?: string | undefined }>(thing: T): T => {
+    if (thing.part === undefined) return thing;
+    const found = parts.find((p) => p.name === thing.part);
+    if (!found) throw new Error(`${r.head.number}: there is no part "${thing.part}"`);
+    return { ...thing, part: found.id };
+  };
+  return {
+    file: {
+      format: "demontage-job",
+      version: 1,
+      job: r.head,
+      unit: r.unit,
+      parts,
+      steps,
+      ...(r.services ? { services: r.services.map(named) } : {}),
+      ...(r.lubePoints ? { lubePoints: r.lubePoints.map(named) } : {}),
+      ...(r.findings ? { findings: r.findings.map(named) } : {}),
+      x: { bench: { pictures: [{ name: "0001.jpg", role: "intake" }], ...r.bench } },
+    },
+    pictures,
+  };
+}

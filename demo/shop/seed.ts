@@ -1,0 +1,108 @@
+/** Fills an empty data folder with the demo shop. `npx tsx demo/shop/seed.ts`, with DEMONTAGE_DATA for the place. */
+import { existsSync, readFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { addDays, format } from "date-fns";
+import { stripOf } from "../../src/core/job-file";
+import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
+import { addParts } from "../../src/store/catalogue";
+import { database } from "../../src/store/database";
+import { takeInJobFile } from "../../src/store/job-file";
+import { toRow } from "../../src/store/rows";
+import { juicerAtJudge } from "./juicer";
+import { extruder, hammer, shears, slicer } from "./others";
+import { queue } from "./queue";
+import { jobFileFrom, type Recipe } from "./recipe";
+import { catalogue, lubricants } from "./shelf";
+
+const jpeg = (name: string): Uint8Array => readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "pictures", "jpeg", `${name}.jpg`));
+
+/** Who brought what, and for which day from today it is promised. All names are made up. */
+const CUSTOMERS: Record<string, { customerName: string; customerContact: string; takenInDaysAgo: number; promisedIn: number }> = {
+  "J-0142": { customerName: "Ilka Morrow", customerContact: "at the counter", takenInDaysAgo: 2, promisedIn: 4 },
+  "J-0139": { customerName: "Bertin Oake", customerContact: "tel. 0555 0139", takenInDaysAgo: 6, promisedIn: 1 },
+  "J-0144": { customerName: "Registry of Quillmoor", customerContact: "tel. 0555 0144", takenInDaysAgo: 0, promisedIn: 3 },
+  "J-0137": { customerName: "Tilly's Counter", customerContact: "tel. 0555 0137", takenInDaysAgo: 8, promisedIn: 2 },
+  "J-0140": { customerName: "Orrin Fallow", customerContact: "tel. 0555 0140", takenInDaysAgo: 5, promisedIn: 3 },
+  "J-0145": { customerName: "Greta Pellam", customerContact: "at the counter", takenInDaysAgo: 0, promisedIn: 8 },
+  "J-0135": { customerName: "Trattoria Ombravento", customerContact: "tel. 0555 0135", takenInDaysAgo: 9, promisedIn: 0 },
+  "J-0143": { customerName: "Anselm Reddy", customerContact: "tel. 0555 0143", takenInDaysAgo: 1, promisedIn: 6 },
+  "J-0141": { customerName: "Workshop Nine", customerContact: "tel. 0555 0141", takenInDaysAgo: 3, promisedIn: 5 },
+  "J-0131": { customerName: "Dora Finch", customerContact: "tel. 0555 0131", takenInDaysAgo: 14, promisedIn: -4 },
+};
+
+/** Models whose variants the shop has learnt to tell. */
+const MODELS = [
+  {
+    maker: "Velbrant",
+    model: "Pressa 40",
+    kind: "masticating juicer",
+    variants: [
+      { variant: "four-rib", mark: "four ribs inside the cover" },
+      { variant: "six-rib", mark: "six ribs inside the cover" },
+      { variant: "nut", mark: "nut instead of circlip on the worm shaft" },
+    ],
+  },
+  {
+    maker: "Pellgrove",
+    model: "S-12",
+    kind: "paper shredder",
+    variants: [
+      { variant: "A", mark: "letter A cast into the cutter frame" },
+      { variant: "B", mark: "letter B cast into the cutter frame" },
+    ],
+  },
+];
+
+async function takeIn(recipe: Recipe, today: Date): Promise<void> {
+  const { file, pictures } = jobFileFrom(recipe);
+  const bench = file.x?.bench as { linesDone?: string[] | "all"; job?: Record<string, unknown> };
+  if (bench.linesDone === "all") bench.linesDone = rebuildPlan(stripOf(file)).steps.map(lineKey);
+  if (bench.job?.handedBackAt) bench.job.handedBackAt = addDays(today, -4).toISOString();
+  const number = await takeInJobFile({ file, pictures: new Map([...pictures].map(([name, from]) => [name, jpeg(from)])) });
+  const { takenInDaysAgo, promisedIn, ...customer } = CUSTOMERS[number] as (typeof CUSTOMERS)[string];
+  const day = (n: number): string => format(addDays(today, n), "yyyy-MM-dd");
+  await (await database())("jobs")
+    .where({ number })
+    .update(toRow({ ...customer, takenIn: day(-takenInDaysAgo), promised: day(promisedIn) }));
+  if (recipe.rows.length && number !== "J-0143") await answerSafety(number, recipe, today);
+}
+
+async function answerSafety(number: string, recipe: Recipe, today: Date): Promise<void> {
+  const { safetyGate } = await import("../../src/core/safety/gate");
+  const db = await database();
+  const job = await db("jobs").where({ number }).first("id");
+  for (const q of safetyGate(recipe.unit))
+    await db("answers")
+      .insert({ job_id: job.id, question: `safety:${q.gate}`, answer: "yes", at: addDays(today, -1).toISOString() })
+      .onConflict(["job_id", "question"])
+      .ignore();
+}
+
+/** Fills the shop, unless it holds a job already. Answers how many jobs it took in. */
+export async function seed(today = new Date()): Promise<number> {
+  const db = await database();
+  if (await db("jobs").first()) return 0;
+  for (const { id, ...facts } of lubricants) await db("lubricants").insert({ id, facts: JSON.stringify(facts) });
+  await addParts(db, catalogue);
+  await db("settings").insert([
+    { name: "shopName", value: JSON.stringify("The bench at Tallow Lane") },
+    { name: "town", value: JSON.stringify("Quillmoor") },
+    { name: "currency", value: JSON.stringify("€") },
+  ]);
+  await db("models").insert(MODELS.map((m) => ({ ...m, variants: JSON.stringify(m.variants) })));
+  await db("makers").insert([
+    { maker: "Velbrant", date_code: "characters 6–7 year" },
+    { maker: "Haldrick", date_code: "characters 6–7 year" },
+  ]);
+  await db("customers").insert(Object.values(CUSTOMERS).map((c) => ({ name: c.customerName, contact: c.customerContact })));
+  const recipes = [juicerAtJudge, slicer, hammer, shears, extruder, ...queue];
+  for (const recipe of recipes) await takeIn(recipe, today);
+  return recipes.length;
+}
+
+if (process.argv[1] && existsSync(process.argv[1]) && fileURLToPath(import.meta.url) === process.argv[1]) {
+  const n = await seed();
+  console.log(n ? `The demo shop has ${n} jobs.` : "There are jobs here already; nothing was added.");
+  await (await database()).destroy();
+}
