@@ -1,0 +1,74 @@
+import { expect, type Locator, type Page } from "@playwright/test";
+
+/** What a technician does at the screen, by role and label. */
+export class BenchHand {
+  readonly page: Page;
+  constructor(page: Page) {
+    this.page = page;
+  }
+
+  /** Opens an address and waits until the screen listens: a technician's hand is slower than that, a script's is not. */
+  async open(address: string): Promise<void> {
+    await this.page.goto(address);
+    await this.awake();
+  }
+
+  async reload(): Promise<void> {
+    await this.page.reload();
+    await this.awake();
+  }
+
+  private async awake(): Promise<void> {
+    await this.page.waitForFunction(() =>
+      [...document.querySelectorAll("button, input, textarea, a")].every((el) => Object.keys(el).some((key) => key.startsWith("__reactProps"))),
+    );
+    // keys are listened to in effects, which run once the frame is painted
+    await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))));
+  }
+
+  button(name: string | RegExp): Locator {
+    return this.page.getByRole("button", { name, ...(typeof name === "string" ? { exact: true } : {}) });
+  }
+
+  /** Types into a field that saves itself, and waits until the shop has it. */
+  async write(label: string, text: string): Promise<void> {
+    const field = this.page.getByLabel(label, { exact: true });
+    await field.fill(text);
+    await field.blur();
+    await this.saved();
+  }
+
+  /** Nothing typed is waiting in the browser any more. */
+  async saved(): Promise<void> {
+    await expect.poll(() => this.page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith("J-")).length)).toBe(0);
+  }
+
+  async takeIn(unit: { kind: string; maker: string; model: string; complaint: string }): Promise<string> {
+    await this.open("/");
+    await this.button(/Take in/).click();
+    await this.page.waitForURL(/take-in$/);
+    const number = /J-\d+/.exec(this.page.url())?.[0] as string;
+    await this.write("Kind of unit", unit.kind);
+    await this.write("Maker", unit.maker);
+    await this.write("Model", unit.model);
+    await this.write("In the customer’s words", unit.complaint);
+    await this.button(/Customer consents/).click();
+    await expect(this.button(/✓ Customer consents/)).toBeVisible();
+    return number;
+  }
+
+  async clearSafetyGate(): Promise<void> {
+    const gate = this.page.getByRole("region", { name: "Safety gate" });
+    await expect(gate).toBeVisible();
+    for (let i = 0; i < 8 && (await gate.isVisible()); i++) {
+      const asked = await gate.getByRole("heading").textContent();
+      await this.button(/Yes, it is so/).click();
+      await expect(gate.getByRole("heading", { name: asked ?? "" })).toHaveCount(0);
+    }
+  }
+
+  /** The step number that the recorder waits for. */
+  recording(n: number): Locator {
+    return this.page.getByRole("region", { name: `Step ${n}`, exact: true });
+  }
+}

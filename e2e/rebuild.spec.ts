@@ -1,0 +1,77 @@
+import { expect, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+test("stripped hedge shears go back together with an empty ledger", async ({ page }) => {
+  test.setTimeout(180_000);
+  const hand = new BenchHand(page);
+  await new BenchHand(page).open("/");
+  await page.getByRole("link", { name: /0139/ }).click();
+  await page.waitForURL(/rebuild$/);
+  const line = page.getByRole("region", { name: "The line" });
+  const ledger = page.getByRole("region", { name: "Ledger" });
+  await expect(ledger.getByRole("status")).toContainText("still on the Mat");
+  const said: string[] = [];
+  for (let i = 0; i < 80; i++) {
+    if (await page.getByRole("heading", { name: /It is together/ }).isVisible()) break;
+    const before = (await line.textContent()) ?? "";
+    said.push(before);
+    await page.keyboard.press("Space");
+    await expect.poll(() => line.textContent()).not.toBe(before);
+  }
+  await expect(ledger.getByRole("status")).toHaveText("The ledger closes: nothing left over");
+  // grease before the cover that closes over it, and the caution where the cover goes on
+  const at = (re: RegExp): number => said.findIndex((s) => re.test(s));
+  expect(at(/Skarn GB-0: gearbox/)).toBeGreaterThan(-1);
+  expect(at(/Skarn GB-0: gearbox/)).toBeLessThan(at(/Set on: gearbox cover/));
+  expect(said[at(/Set on: gearbox cover/)]).toContain("Do not draw it down with the screws");
+  // the last line can be opened again, and the ledger counts back with it
+  await page.keyboard.press("z");
+  await expect(ledger.getByRole("status")).toContainText("still on the Mat");
+  await page.keyboard.press("Space");
+  await expect(hand.button(/On to Hand back/)).toBeVisible();
+});
+
+test("trouble is written down and the line stays open; the reason for its place is told", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-0140/rebuild");
+  const line = page.getByRole("region", { name: "The line" });
+  const before = await line.getByRole("heading").textContent();
+  await page.keyboard.press("y");
+  await expect(page.getByRole("list", { name: "Why here" })).toBeVisible();
+  await page.keyboard.press("r");
+  await page.getByLabel("What is wrong").fill("turns hard past half");
+  await page.keyboard.press("Enter");
+  await expect(page.getByLabel("What is wrong")).toHaveCount(0);
+  await expect(line.getByRole("heading")).toHaveText(before ?? "");
+  await new BenchHand(page).open("/jobs/J-0140/history");
+  await expect(page.getByText("trouble at the rebuild: turns hard past half")).toBeVisible();
+});
+
+test("a job cannot go on past an open gate, nor be handed back with pieces on the Mat", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-0137/match");
+  await expect(page.getByRole("button", { name: /On to Lube/ })).toBeDisabled();
+  await expect(page.getByText("▲ Choose what replaces the worm wheel.")).toBeVisible();
+  await new BenchHand(page).open("/jobs/J-0140/hand-back");
+  await expect(page.getByRole("button", { name: /Hand it back/ })).toHaveCount(0);
+});
+
+test("a skipped safety question stays on the job in sight, with its reason", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await new BenchHand(page).open("/jobs/J-0141/strip");
+  await hand.button(/Skip, with a reason/).click();
+  await page.getByLabel(/Why is it skipped/).fill("no");
+  await hand.button("Skip it").click();
+  await expect(page.getByText("Write down why it is skipped").first()).toBeVisible();
+  await page.getByLabel(/Why is it skipped/).fill("cord was cut off by the customer");
+  await hand.button("Skip it").click();
+  await expect(page.getByText("safety skipped: cord was cut off by the customer")).toBeVisible();
+  await new BenchHand(page).open("/jobs/J-0141/judge");
+  await expect(page.getByText("safety skipped: cord was cut off by the customer")).toBeVisible();
+});
+
+test("the job file comes out of the sheet as a ZIP", async ({ page, request }) => {
+  await new BenchHand(page).open("/jobs/J-0142/sheet");
+  const href = await page.getByRole("link", { name: /Job file/ }).getAttribute("href");
+  const answer = await request.get(href ?? "");
+  expect(answer.headers()["content-type"]).toBe("application/zip");
+  expect((await answer.body()).subarray(0, 2).toString()).toBe("PK");
+});

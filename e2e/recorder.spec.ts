@@ -1,0 +1,250 @@
+import { expect, type Page, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+/** A unit with its gate cleared and some steps on the Mat, each named. */
+async function stripped(page: Page, ...steps: string[]): Promise<BenchHand> {
+  const hand = new BenchHand(page);
+  await hand.takeIn({ kind: "belt sander", maker: "Corvane", model: `BX-${steps.length}`, complaint: "Grinds." });
+  await hand.button(/On to Strip/).click();
+  await page.waitForURL(/strip$/);
+  await hand.clearSafetyGate();
+  for (const [i, what] of steps.entries()) await lay(page, what, i + 1);
+  return hand;
+}
+async function lay(page: Page, what: string, n: number): Promise<void> {
+  await page.getByLabel("What came off").fill(what);
+  await page.getByRole("button", { name: /Lay it down/ }).click();
+  await expect(mat(page).getByLabel(new RegExp(`^Step ${n}: ${what}`))).toBeVisible();
+}
+const mat = (page: Page) => page.getByRole("region", { name: "The Mat" });
+const pockets = (page: Page): Promise<string[]> =>
+  mat(page)
+    .getByRole("button")
+    .evaluateAll((all) => all.map((b) => (b.getAttribute("aria-label") ?? "").replace(/^Step \d+: /, "")));
+
+test("every fact of a step is given by touch, and stands at its line of the rebuild", async ({ page }) => {
+  const hand = await stripped(page);
+  await page.getByLabel("What came off").fill("drive wheel");
+  await hand.button(/Pieces$/).click();
+  const pieces = page.getByRole("region", { name: "Pieces" });
+  await pieces.getByRole("button", { name: "wavy washer" }).click();
+  await pieces.getByRole("button", { name: "20 mm" }).click();
+  await pieces.getByRole("button", { name: "One more" }).click();
+  await pieces.getByRole("button", { name: /Add 2 wavy washers 20 mm/ }).click();
+  await pieces.getByRole("button", { name: "nut", exact: true }).click();
+  await pieces.getByRole("button", { name: "M6", exact: true }).click();
+  await pieces.getByRole("button", { name: /Add 1 nut M6/ }).click();
+  await pieces.getByRole("button", { name: "1 nut M6: left-hand thread" }).click();
+  await pieces.getByRole("button", { name: /1 nut M6, LEFT-HAND: goes back new/ }).click();
+  await hand.button(/Stack$/).click();
+  const stack = page.getByRole("region", { name: "Stack, from the top down" });
+  for (const piece of ["1 nut M6, LEFT-HAND", "2 wavy washers 20 mm", "drive wheel"]) await stack.getByRole("button", { name: piece, exact: true }).click();
+  await stack.getByRole("button", { name: "2 wavy washers 20 mm: up" }).click();
+  await expect(stack.getByRole("list", { name: "Stack" }).getByRole("listitem").first()).toContainText("wavy washers");
+  await stack.getByRole("button", { name: "2 wavy washers 20 mm: down" }).click();
+  await hand.button(/Wires$/).click();
+  await page.getByRole("button", { name: "blue", exact: true }).click();
+  await page.getByLabel("blue goes to").fill("X2-1");
+  await page.getByRole("button", { name: "Add the wire" }).click();
+  await hand.button(/Freed$/).click();
+  await page.getByRole("button", { name: "dowels" }).click();
+  await page.getByRole("button", { name: /heat$/ }).click();
+  await expect(page.getByRole("region", { name: "How it came off" }).getByText(/Never heat near a battery/)).toBeVisible();
+  await hand.button(/Caution$/).click();
+  await page.getByRole("button", { name: /Sharp keyway/ }).click();
+  await hand.button(/Timing$/).click();
+  await page.getByRole("button", { name: /a tooth/ }).click();
+  await page.getByLabel("Turns to dead centre").fill("200");
+  await expect(page.getByText("Turns lie between 0 and 100.")).toBeVisible();
+  await page.getByLabel("Turns to dead centre").fill("1,5");
+  await hand.button(/State$/).click();
+  await page.getByLabel("Do not undo this").fill("the worm's lock nut");
+  await page.getByRole("button", { name: "B3", exact: true }).click();
+  await page.getByRole("button", { name: "broke", exact: true }).click();
+  await hand.reload();
+  await expect(page.getByRole("list", { name: "Understood" })).toContainText("tooth at the pin, 1.5 turns");
+  await hand.button(/Lay it down/).click();
+  await expect(mat(page).getByLabel("Step 1: drive wheel")).toBeVisible();
+  await expect(page.getByText(/Tools so far: hot-air gun/)).toBeVisible();
+  // and all of it comes back at the rebuild
+  await page.goto(`${page.url().replace(/strip$/, "rebuild")}`);
+  const line = page.getByRole("region", { name: "The line" });
+  for (const says of [
+    "1 nut M6, LEFT-HAND",
+    "a tooth at the pin; 1.5 turns to dead centre",
+    "blue → X2-1",
+    "lift by the rim, not by the shaft",
+    "Do not undo: the worm's lock nut.",
+  ])
+    await expect(line).toContainText(says);
+  await expect(line.getByRole("list", { name: "Stack, the lowest first" }).getByRole("listitem")).toHaveText([
+    "drive wheel",
+    "2 wavy washers 20 mm",
+    /1 nut M6, LEFT-HAND/,
+  ]);
+});
+
+test("screws of one step that differ must be given a place before they are laid down", async ({ page }) => {
+  const hand = await stripped(page);
+  const line = page.getByLabel("Hardware, in shorthand");
+  await line.fill("4x TX15 16 ST3.5, 2x TX15 20 ST3.5");
+  await hand.button(/Lay it down/).click();
+  await expect(page.getByRole("alert").filter({ hasText: "say where each sits" })).toBeVisible();
+  await expect(line).toHaveValue("4x TX15 16 ST3.5, 2x TX15 20 ST3.5");
+  await line.fill("4x TX15 16 ST3.5 corners, 2x TX15 20 ST3.5 fr");
+  await hand.button(/Lay it down/).click();
+  await expect(mat(page).getByLabel(/^Step 1:/)).toBeVisible();
+});
+
+test("a late step is slid to its place, bundled, tied and taken back by keyboard", async ({ page }) => {
+  await stripped(page, "cover", "wheel", "late washer");
+  await page.keyboard.press("l");
+  await expect(page.getByRole("region", { name: /Pocket 3: late washer/ })).toBeVisible();
+  await page.keyboard.press("[");
+  await expect.poll(() => pockets(page)).toEqual(["cover", "late washer", "wheel"]);
+  await page.keyboard.press("u");
+  await expect.poll(() => pockets(page)).toEqual(["cover, came out as one", "late washer, came out as one", "wheel"]);
+  await page.keyboard.press("x");
+  // three actions back, one by one
+  await page.keyboard.press("z");
+  await expect.poll(() => pockets(page)).toEqual(["cover", "late washer", "wheel"]);
+  await page.keyboard.press("z");
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel", "late washer"]);
+  await page.keyboard.press("z");
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel"]);
+});
+
+test("a pocket is dragged: to another's edge it slides, on its lower half it is tied to it", async ({ page }) => {
+  await stripped(page, "cover", "wheel", "shaft");
+  const drag = async (from: string, zone: string): Promise<void> => {
+    const box = await mat(page)
+      .getByLabel(new RegExp(`: ${from}`))
+      .boundingBox();
+    if (!box) throw new Error(`no pocket ${from}`);
+    await page.mouse.move(box.x + 50, box.y + 50);
+    await page.mouse.down();
+    await page.waitForTimeout(250);
+    await page.mouse.move(box.x + 40, box.y + 45, { steps: 3 });
+    const target = await page.getByRole("img", { name: zone, exact: true }).boundingBox();
+    if (!target) throw new Error(`no zone ${zone}`);
+    await page.mouse.move(target.x + target.width / 2, target.y + target.height / 2, { steps: 6 });
+    await page.mouse.up();
+  };
+  await drag("shaft", "before 1");
+  await expect.poll(() => pockets(page)).toEqual(["shaft", "cover", "wheel"]);
+  await drag("wheel", "needed 1");
+  await mat(page)
+    .getByLabel(/: wheel/)
+    .click();
+  const needs = page.getByRole("group", { name: "What had to be off before it" });
+  await expect(needs.getByRole("button", { name: /shaft/ })).toHaveAttribute("aria-pressed", "true");
+  await expect(needs.getByRole("button", { name: /cover/ })).toHaveAttribute("aria-pressed", "true");
+});
+
+test("a step is taken up again and laid back down, changed", async ({ page }) => {
+  const hand = await stripped(page, "cover", "wheel");
+  await mat(page)
+    .getByLabel(/^Step 1: cover/)
+    .click();
+  await hand.button(/Take this step up again/).click();
+  await expect(page.getByLabel("What came off")).toHaveValue("cover");
+  await page.getByLabel("Hardware, in shorthand").fill("4x M4x12 TX20 corners");
+  await hand.button(/Lay it back down/).click();
+  await expect(page.getByText(/4 pieces of hardware/)).toBeVisible();
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel"]);
+  // what is being recorded is not thrown away for it
+  await page.getByLabel("What came off").fill("half a name");
+  await mat(page)
+    .getByLabel(/^Step 2: wheel/)
+    .click();
+  await hand.button(/Take this step up again/).click();
+  await expect(page.getByText("Step 3 is still open here: lay it down first, then take step 2 up again.")).toBeVisible();
+  await expect(page.getByLabel("What came off")).toHaveValue("half a name");
+});
+
+test("two screens on one job see each other's steps within two seconds, and lose none", async ({ page, context }) => {
+  await stripped(page, "cover");
+  const other = await context.newPage();
+  await new BenchHand(other).open(page.url());
+  await page.getByLabel("What came off").fill("left wheel");
+  await other.getByLabel("What came off").fill("right wheel");
+  await Promise.all([page.getByRole("button", { name: /Lay it down/ }).click(), other.getByRole("button", { name: /Lay it down/ }).click()]);
+  for (const screen of [page, other])
+    for (const wheel of ["left wheel", "right wheel"]) await expect(mat(screen).getByLabel(new RegExp(`: ${wheel}`))).toBeVisible({ timeout: 2500 });
+});
+
+test("pictures taken while the shop does not answer are kept through a reload and sent by themselves", async ({ page }) => {
+  const hand = await stripped(page);
+  await page.getByLabel("What came off").fill("cover");
+  await page.route("**/pictures", (route) => route.abort());
+  for (let i = 0; i < 2; i++) {
+    await hand.button(/[Pp]icture$/).click();
+    await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();
+    await hand.button(/Take it/).click();
+  }
+  await expect(page.getByText("step 1: 2 pictures, on its way to the shop")).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "2 pictures are not saved yet" })).toBeVisible();
+  await hand.button(/Lay it down/).click();
+  await hand.reload();
+  await expect(page.getByRole("alert").filter({ hasText: "2 pictures are not saved yet" })).toBeVisible();
+  await page.unroute("**/pictures");
+  await expect(page.getByRole("alert").filter({ hasText: "not saved yet" })).toHaveCount(0, { timeout: 20_000 });
+  // they came to lie in the step that was laid down before they arrived
+  await expect(
+    mat(page)
+      .getByLabel(/^Step 1: cover/)
+      .locator("img"),
+  ).toBeVisible();
+});
+
+test("a picture is marked, and the marks are there again at the rebuild", async ({ page }) => {
+  const hand = await stripped(page);
+  await page.getByLabel("What came off").fill("wheel");
+  await hand.button(/[Pp]icture$/).click();
+  await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();
+  await hand.button(/Take it/).click();
+  await expect(page.getByText("step 1: one picture", { exact: true })).toBeVisible();
+  await page.keyboard.press("a");
+  const marks = page.getByRole("region", { name: "Marks on the picture" });
+  await expect(marks).toBeVisible();
+  await page.keyboard.press("1");
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("2");
+  await page.keyboard.press("4");
+  await page.getByLabel("Word on the picture").fill("flat faces motor");
+  await page.keyboard.press("Enter");
+  await expect(marks.getByRole("img", { name: "3 marks" })).toBeVisible();
+  await page.keyboard.press("Backspace");
+  await expect(marks.getByRole("img", { name: "2 marks" })).toBeVisible();
+  await page.keyboard.press("x");
+  await expect(page.getByRole("img", { name: "2 marks" })).toBeVisible();
+  await hand.button(/Lay it down/).click();
+  await expect(mat(page).getByLabel("Step 1: wheel")).toBeVisible();
+  await page.goto(page.url().replace(/strip$/, "rebuild"));
+  await expect(page.getByRole("img", { name: "2 marks" })).toBeVisible();
+});
+
+test("the live picture is laid over by the earlier one, and two pictures stand side by side at one scale", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open("/jobs/J-0142/strip");
+  await page.keyboard.press("p");
+  await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();
+  await page.keyboard.press("g");
+  await expect(page.getByRole("img", { name: "earlier picture, laid over" })).toBeVisible();
+  await page.keyboard.press("g");
+  await expect(page.getByRole("img", { name: "earlier picture, laid over" })).toHaveCount(0);
+  await page.keyboard.press("x");
+  await page.keyboard.press("x");
+  const both = page.getByRole("region", { name: "Side by side" });
+  await expect(both.getByRole("img")).toHaveCount(2);
+  // the one before the last on the left, and from there on backwards
+  await expect(both).toContainText("step 17, ");
+  await page.keyboard.press("[");
+  await expect(both).toContainText("step 16, ");
+  await page.keyboard.press("+");
+  const scales = await both.getByRole("img").evaluateAll((all) => all.map((img) => getComputedStyle(img).transform));
+  expect(scales[0]).toBe(scales[1]);
+  expect(scales[0]).toContain("1.25");
+  await page.keyboard.press("x");
+  await expect(both).toHaveCount(0);
+});

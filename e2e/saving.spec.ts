@@ -1,0 +1,101 @@
+import { expect, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+test("a save from a stale screen is refused with what changed, and nothing is written over", async ({ page, context }) => {
+  const hand = new BenchHand(page);
+  // this screen does not hear of the other one
+  await page.route("**/version", (route) => route.abort());
+  await new BenchHand(page).open("/jobs/J-0144/take-in");
+  const other = await context.browser()?.newContext({ viewport: { width: 1280, height: 800 } });
+  if (!other) throw new Error("no second browser");
+  const second = await other.newPage();
+  const otherHand = new BenchHand(second);
+  await new BenchHand(second).open(page.url());
+  await otherHand.write("Maker", "Pellgrove Works");
+  await page.getByLabel("Model", { exact: true }).fill("S-14");
+  await page.getByLabel("Model", { exact: true }).blur();
+  const alert = page.getByRole("alert").filter({ hasText: "This screen is behind" });
+  await expect(alert).toContainText("maker: Pellgrove Works");
+  await new BenchHand(second).reload();
+  await expect(second.getByLabel("Model", { exact: true })).toHaveValue("S-12");
+  await page.unroute("**/version");
+  // what was typed is still here, and goes in once the screen is up to date
+  await hand.button("Show the job as it is now").click();
+  await expect(page.getByLabel("Maker", { exact: true })).toHaveValue("Pellgrove Works");
+  await expect(page.getByLabel("Model", { exact: true })).toHaveValue("S-14");
+  await new BenchHand(page).reload();
+  await hand.saved();
+  await new BenchHand(second).reload();
+  await expect(second.getByLabel("Model", { exact: true })).toHaveValue("S-14");
+  await other.close();
+});
+
+test("what two screens typed into one field is shown side by side", async ({ page, context }) => {
+  await new BenchHand(page).open("/jobs/J-0145/take-in");
+  const complaint = page.getByLabel("In the customer’s words");
+  await expect(complaint).toHaveValue("Paddle stands still as soon as it thickens.");
+  // typed here, but the shop does not answer
+  await context.setOffline(true);
+  await complaint.fill("Paddle stops.");
+  await complaint.blur();
+  await expect(page.getByText(/the shop’s computer does not answer/).first()).toBeVisible();
+  await context.setOffline(false);
+  const other = await context.browser()?.newContext();
+  const second = await other?.newPage();
+  if (!second) throw new Error("no second browser");
+  await new BenchHand(second).open(page.url());
+  await new BenchHand(second).write("In the customer’s words", "Paddle stands still when it is thick.");
+  await new BenchHand(page).reload();
+  await expect(page.getByText("The job says now: “Paddle stands still when it is thick.”. You typed: “Paddle stops.”.")).toBeVisible();
+  await page.getByRole("button", { name: "Keep mine" }).click();
+  await new BenchHand(page).saved();
+  await new BenchHand(second).reload();
+  await expect(second.getByLabel("In the customer’s words")).toHaveValue("Paddle stops.");
+  await other?.close();
+});
+
+test("a wrong amount gets its sentence at the field, and stays there to be mended", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-0144/take-in");
+  const limit = page.getByLabel("Price limit, €");
+  await limit.fill("-5");
+  await limit.blur();
+  await expect(page.getByText("Must not be negative").first()).toBeVisible();
+  await expect(limit).toHaveValue("-5");
+  // taken back to what the job says, there is nothing wrong any more
+  await limit.fill("90");
+  await limit.blur();
+  await expect(page.getByRole("region", { name: "The customer" }).getByRole("alert")).toHaveCount(0);
+  await limit.fill("-5");
+  await limit.blur();
+  await expect(page.getByText("Must not be negative").first()).toBeVisible();
+  await expect(limit).toHaveAttribute("aria-invalid", "true");
+  await limit.fill("95");
+  await limit.blur();
+  await new BenchHand(page).saved();
+  await new BenchHand(page).reload();
+  await expect(limit).toHaveValue("95");
+});
+
+test("a broken picture is refused with a sentence, and a sound one is kept", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-0145/take-in");
+  await page.getByRole("button", { name: /Picture$/ }).click();
+  const file = page.getByLabel("Picture file");
+  await file.setInputFiles({ name: "half.jpg", mimeType: "image/jpeg", buffer: Buffer.from("ffd8ffe000104a46494600010100000100010000ffdb0043", "hex") });
+  await expect(page.getByRole("alert").filter({ hasText: /broken off or damaged|no JPEG/ })).toBeVisible();
+  await page.getByRole("button", { name: "Drop it" }).click();
+  await page.getByRole("button", { name: /Picture$/ }).click();
+  await file.setInputFiles({ name: "notes.txt", mimeType: "text/plain", buffer: Buffer.from("no picture") });
+  await expect(page.getByRole("alert").filter({ hasText: "This is no JPEG, PNG or WebP picture." })).toBeVisible();
+  await page.getByRole("button", { name: "Drop it" }).click();
+  await page.getByRole("button", { name: /Picture$/ }).click();
+  await file.setInputFiles("demo/pictures/jpeg/churn-unit.jpg");
+  await expect(page.getByText("as it came in")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Drop it" })).toHaveCount(0);
+});
+
+test("an address that leads nowhere says so and leads back", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-9999");
+  await expect(page.getByRole("heading", { name: "There is nothing at this address." })).toBeVisible();
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("heading", { name: /^The bench/ })).toBeVisible();
+});

@@ -1,0 +1,168 @@
+import { expect, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+test("the board shows the earliest promise first and takes up the next job with one key", async ({ page }) => {
+  await new BenchHand(page).open("/");
+  const rows = page.getByRole("main").getByRole("listitem");
+  await expect(rows.first()).toContainText("today");
+  await expect(rows).toHaveCount(await rows.count());
+  await expect(page.getByRole("region", { name: "Next for you" }).getByRole("heading")).toContainText("J-0135");
+  await page.keyboard.press("Space");
+  await page.waitForURL(/J-0135\/hand-back$/);
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("heading", { name: /^The bench/ })).toBeVisible();
+});
+
+test("day and night are one key apart, and stay over a reload", async ({ page }) => {
+  await new BenchHand(page).open("/");
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "day");
+  await page.keyboard.press("t");
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "night");
+  await new BenchHand(page).reload();
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "night");
+  await page.keyboard.press("t");
+});
+
+test("text stands out from what it lies on, day and night", async ({ page, baseURL }) => {
+  for (const theme of ["day", "night"]) {
+    await page.context().addCookies([{ name: "theme", value: theme, url: baseURL as string }]);
+    await new BenchHand(page).open("/jobs/J-0142/judge");
+    await expect(page.locator("html")).toHaveAttribute("data-theme", theme);
+    const worst = await page.evaluate(() => {
+      const canvas = document.createElement("canvas").getContext("2d", { willReadFrequently: true });
+      const rgb = (colour: string): number[] => {
+        if (!canvas) return [0, 0, 0, 0];
+        canvas.clearRect(0, 0, 1, 1);
+        canvas.fillStyle = colour;
+        canvas.fillRect(0, 0, 1, 1);
+        return [...canvas.getImageData(0, 0, 1, 1).data];
+      };
+      const light = ([r, g, b]: number[]): number => {
+        const f = (c: number): number => (c / 255 <= 0.03928 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
+        return 0.2126 * f(r as number) + 0.7152 * f(g as number) + 0.0722 * f(b as number);
+      };
+      let least = 21;
+      for (const el of document.querySelectorAll("main *")) {
+        const own = [...el.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim());
+        if (!own || !(el as HTMLElement).offsetParent) continue;
+        let under: Element | null = el;
+        while (under && (rgb(getComputedStyle(under).backgroundColor)[3] ?? 0) < 250) under = under.parentElement;
+        const a = light(rgb(getComputedStyle(el).color));
+        const b = light(rgb(getComputedStyle(under ?? document.body).backgroundColor));
+        least = Math.min(least, (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05));
+      }
+      return least;
+    });
+    expect(worst, theme).toBeGreaterThan(4.5);
+  }
+});
+
+test("every button of the stage screens is large enough for a glove", async ({ page }) => {
+  for (const path of [
+    "/",
+    "/jobs/J-0144/take-in",
+    "/jobs/J-0143/strip",
+    "/jobs/J-0142/judge",
+    "/jobs/J-0137/match",
+    "/jobs/J-0140/lube",
+    "/jobs/J-0140/rebuild",
+    "/jobs/J-0135/hand-back",
+  ]) {
+    await new BenchHand(page).open(path);
+    for (const button of await page.locator(".key-button:visible").all()) {
+      const box = await button.boundingBox();
+      expect(box?.height, `${path}: ${await button.textContent()}`).toBeGreaterThanOrEqual(48);
+    }
+  }
+});
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+] as const)
+  test(`nothing of a stage screen is cut off at ${width}x${height}: the main action is in sight, and nothing runs out at the side`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    for (const [path, action] of [
+      ["/jobs/J-0144/take-in", /On to Strip/],
+      ["/jobs/J-0143/strip", /Lay it down/],
+      ["/jobs/J-0142/judge", /On to Match/],
+      ["/jobs/J-0142/judge/gear/p7", /That is it/],
+      ["/jobs/J-0137/match", /Take this one/],
+      ["/jobs/J-0140/rebuild", /Done|Yes/],
+      ["/jobs/J-0135/hand-back", /Yes, it is so/],
+    ] as const) {
+      await new BenchHand(page).open(path);
+      const box = await page.getByRole("button", { name: action }).first().boundingBox();
+      expect(box, path).not.toBeNull();
+      expect((box?.y ?? 900) + (box?.height ?? 0), path).toBeLessThanOrEqual(height);
+      expect((box?.x ?? 9999) + (box?.width ?? 0), path).toBeLessThanOrEqual(width);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(width);
+    }
+  });
+
+test("teeth are marked by keyboard, and a mark is taken away again", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-0142/judge/gear/p7");
+  await page.keyboard.press("2");
+  await page.getByRole("button", { name: "Tooth 1", exact: true }).focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: "Tooth 3, knife" })).toBeVisible();
+  await new BenchHand(page).reload();
+  await expect(page.getByRole("button", { name: "Tooth 3, knife" })).toBeVisible();
+  await page.keyboard.press("2");
+  await page.getByRole("button", { name: "Tooth 3, knife" }).click();
+  await expect(page.getByRole("button", { name: "Tooth 3", exact: true })).toBeVisible();
+});
+
+test("readings of one dimension are averaged, shown in inches at a key, and struck", async ({ page }) => {
+  await new BenchHand(page).open("/jobs/J-0142/judge/gear/p7");
+  const take = async (value: string): Promise<void> => {
+    await page.getByLabel("Face width, mm", { exact: true }).fill(value);
+    await page.getByLabel("Face width, mm", { exact: true }).press("Enter");
+    await expect(page.getByLabel("Face width, mm", { exact: true })).toHaveValue("");
+  };
+  await take("11.00");
+  await take("11.04");
+  await expect(page.getByText(/mean of 2/)).toBeVisible();
+  await expect(page.getByLabel("Face width, reading")).toHaveText("11.02");
+  // an Enter with nothing typed leaves the field, and the keys work again
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("u");
+  await expect(page.getByLabel("Face width, reading")).toHaveText("0.4339");
+  await page.getByRole("button", { name: "Strike Face width" }).click();
+  await expect(page.getByLabel("Face width, reading")).toHaveText("–");
+  await page.getByLabel("Bore, in", { exact: true }).fill("5/16");
+  await page.getByLabel("Bore, in", { exact: true }).press("Enter");
+  await expect(page.getByLabel("Bore, reading")).toHaveText("0.3125");
+  await page.getByLabel("Bore, in", { exact: true }).fill("99");
+  await page.getByLabel("Bore, in", { exact: true }).press("Enter");
+  await expect(page.getByText(/a bore of 2514.6 mm cannot be/i).first()).toBeVisible();
+});
+
+test("a last check with a figure beyond its limit does not let the unit out", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await new BenchHand(page).open("/jobs/J-0135/hand-back");
+  await hand.button(/Yes, it is so/).click();
+  const figure = page.getByLabel(/^Figure/);
+  await figure.fill("abc");
+  await hand.button(/Enter the figure/).click();
+  await expect(page.getByText("Give the figure in Ω.")).toBeVisible();
+  await figure.fill("0.8");
+  await hand.button(/Enter the figure/).click();
+  await expect(page.getByText(/above the limit of 0.3 Ω: it must not go out/).first()).toBeVisible();
+  await new BenchHand(page).reload();
+  await expect(page.getByRole("heading", { name: "Earth bond, with its cord" })).toBeVisible();
+});
+
+test("every screen of the demo shop opens without an error in the browser", async ({ page }) => {
+  const errors: string[] = [];
+  page.on("pageerror", (e) => errors.push(e.message));
+  page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
+  for (const job of ["J-0142", "J-0139", "J-0131"])
+    for (const stage of ["take-in", "strip", "judge", "match", "lube", "rebuild", "hand-back", "sheet", "history"])
+      await new BenchHand(page).open(`/jobs/${job}/${stage}`);
+  await new BenchHand(page).open("/parts");
+  await expect(page.getByRole("heading", { name: /Catalogue/ })).toBeVisible();
+  expect(errors).toEqual([]);
+});

@@ -1,0 +1,187 @@
+import { expect, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+/** A strip as the technician records it: what came off, hardware in shorthand, how many pieces that makes. */
+const STRIP: { what: string; line?: string; key?: string; picture?: boolean; pieces: number }[] = [
+  { what: "juice bowl", picture: true, pieces: 1 },
+  { what: "", line: "4x TX15 16 ST3.5 corners", picture: true, pieces: 4 },
+  { what: "base plate", pieces: 1 },
+  { what: "", line: "1 plug J3 2-pole", picture: true, pieces: 1 },
+  { what: "", line: "6x TX15 20 ST3.5", picture: true, pieces: 6 },
+  { what: "gear case cover", picture: true, pieces: 1 },
+  { what: "", line: "1 circlip 12, 2 wavy 20 above", picture: true, pieces: 3 },
+  { what: "second-stage wheel", picture: true, pieces: 1 },
+  { what: "lay shaft", line: "1 pin 3x18", key: "B", pieces: 2 },
+];
+
+test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and handed back", async ({ page }) => {
+  test.setTimeout(240_000);
+  const hand = new BenchHand(page);
+  const number = await hand.takeIn({ kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", complaint: "Motor hums, screw stands still." });
+  await hand.button(/Touches food/).click();
+  await expect(hand.button(/✓ Touches food/)).toBeVisible();
+  await hand.button(/clicks once a turn/).click();
+  await expect(hand.button(/✓ clicks once a turn/)).toBeVisible();
+  await new BenchHand(page).reload();
+  await expect(page.getByLabel("In the customer’s words")).toHaveValue("Motor hums, screw stands still.");
+  await hand.button(/On to Strip/).click();
+
+  await test.step("strip", async () => {
+    await hand.clearSafetyGate();
+    for (const [i, s] of STRIP.entries()) {
+      const step = hand.recording(i + 1);
+      await expect(step).toBeVisible();
+      if (s.what) await page.getByLabel("What came off").fill(s.what);
+      if (s.line) await page.getByLabel("Hardware, in shorthand").fill(s.line);
+      if (s.key) await hand.button(/Came out as one/).click();
+      if (s.picture) {
+        await hand.button(/Picture$/).click();
+        await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();
+        await hand.button(/Take it/).click();
+        await expect(page.getByText(`step ${i + 1}: one picture`)).toBeVisible();
+      }
+      if (i === 4) {
+        // 20 mm long, like the 16 mm ones: said before it is laid down
+        await expect(page.getByText(/4 mm longer/)).toBeVisible();
+        await page.waitForTimeout(600);
+        await new BenchHand(page).reload();
+        await expect(page.getByLabel("Hardware, in shorthand")).toHaveValue("6x TX15 20 ST3.5");
+        await expect(page.getByText("step 5: one picture")).toBeVisible();
+      }
+      await hand.button(/Lay it down/).click();
+      await expect(page.getByRole("region", { name: "The Mat" }).getByLabel(new RegExp(`^Step ${i + 1}:`))).toBeVisible();
+    }
+    await hand.button(/Far enough/).click();
+    await hand.button(/On to Judge/).click();
+  });
+
+  await test.step("judge: the wheel has lost teeth; its measures name it", async () => {
+    await page.waitForURL(/judge$/);
+    await page.getByRole("region", { name: "Parts" }).getByRole("button", { name: "second-stage wheel" }).click();
+    await hand.button(/teeth missing/).click();
+    await expect(hand.button(/✓ Goes back new/)).toBeVisible();
+    await hand.button(/plastic crumbs/).click();
+    await expect(page.getByText(/the crumbs eat the new one/).first()).toBeVisible();
+    await hand.button(/Measure and name it/).click();
+    await page.waitForURL(/gear\/p\d+$/);
+    await hand.write("Teeth, counted", "41");
+    await hand.button(/Helical/).click();
+    await expect(hand.button(/Hand: right/)).toBeVisible();
+    await page.getByLabel("Tip diameter, mm", { exact: true }).fill("45.09");
+    await page.getByLabel("Tip diameter, mm", { exact: true }).press("Enter");
+    await expect(page.getByLabel("Tip diameter, reading")).toContainText("45.09");
+    await page.getByLabel("Span over 5, mm", { exact: true }).fill("nine");
+    await page.getByLabel("Span over 5, mm", { exact: true }).press("Enter");
+    await expect(page.getByText("“nine” is no length: type it like 45.11 or 1 3/16 in").first()).toBeVisible();
+    for (const [label, value] of [
+      ["Span over 5", "13,94"],
+      ["Span over 6", "16.91"],
+      ["Bore", "8.01"],
+      ["Face width", "11"],
+    ] as const) {
+      await page.getByLabel(`${label}, mm`, { exact: true }).fill(value);
+      await page.getByLabel(`${label}, mm`, { exact: true }).press("Enter");
+      await expect(page.getByLabel(`${label}, reading`)).toContainText(value.replace(",", "."));
+    }
+    await expect(page.getByRole("list", { name: "What it is" }).getByRole("listitem").first()).toContainText("module 1 · 20° · helix 18°");
+    await page.getByLabel("Bore form").selectOption("cross slot");
+    for (const tooth of [10, 11, 12]) await page.getByRole("button", { name: `Tooth ${tooth}`, exact: true }).click();
+    await expect(page.getByRole("button", { name: /Tooth 11, missing/ })).toBeVisible();
+    await hand.button(/That is it/).click();
+    await expect(page.getByText(/Named: 41 teeth, module 1, 20°/)).toBeVisible();
+    await hand.button(/Back to Judge/).click();
+    await hand.button(/On to Match/).click();
+  });
+
+  await test.step("match: every candidate has a verdict on every criterion", async () => {
+    await page.waitForURL(/match$/);
+    const candidates = page.getByRole("region", { name: "Candidates" });
+    await expect(candidates.getByRole("button").first()).toContainText("Drops in");
+    const left = candidates.getByRole("button", { name: /VLB-30-241L/ });
+    await left.click();
+    await expect(page.getByText(/wrong hand does not mesh/)).toBeVisible();
+    await expect(hand.button(/^Space Does not fit/)).toBeDisabled();
+    await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
+    for (const criterion of ["teeth", "module", "pressure angle", "helix angle", "hand", "bore", "face width"])
+      await expect(page.getByRole("rowheader", { name: criterion, exact: true })).toBeVisible();
+    await hand.button(/Take this one/).click();
+    await expect(page.getByText("✓ Chosen")).toBeVisible();
+    await hand.button(/On to Lube/).click();
+  });
+
+  await test.step("lube: which grease, how much, weighed in", async () => {
+    await page.waitForURL(/lube$/);
+    await hand.button(/All is clean and dry/).click();
+    await expect(hand.button(/✓ Clean and dry/)).toBeVisible();
+    for (const [label, value] of [
+      ["Length, mm", "104"],
+      ["Width, mm", "84"],
+      ["Depth, mm", "26"],
+    ] as const)
+      await page.getByLabel(label).fill(value);
+    await page.getByLabel("Depth, mm").press("Enter");
+    await expect(page.getByLabel("In all")).not.toHaveText("–");
+    await hand.button(/Skarn GB-0/).click();
+    await hand.button(/Take this grease/).click();
+    await expect(page.getByText(/must not go into a machine that touches food/).first()).toBeVisible();
+    await page.getByRole("button", { name: "Understood" }).click();
+    await hand.button(/Olmen FG-00/).click();
+    await hand.button(/Take this grease/).click();
+    await expect(page.getByText("✓ Taken for this job")).toBeVisible();
+    const weights = page.getByLabel("Weighed in, g");
+    await expect(weights).toHaveCount(2);
+    await weights.nth(1).fill("24000");
+    await weights.nth(1).blur();
+    await expect(page.getByText(/Were milligrams meant/).first()).toBeVisible();
+    await hand.button(/Practice scale for teeth/).click();
+    await expect(weights.nth(0)).not.toHaveValue("");
+    await weights.nth(1).fill("");
+    await hand.button(/Practice scale for gear case/).click();
+    await expect(weights.nth(1)).toHaveValue(/^\d+(\.\d)?$/);
+    await hand.button(/On to Rebuild/).click();
+  });
+
+  await test.step("rebuild: the ledger counts back to zero", async () => {
+    await page.waitForURL(/rebuild$/);
+    const ledger = page.getByRole("region", { name: "Ledger" });
+    const pieces = STRIP.reduce((sum, s) => sum + s.pieces, 0);
+    await expect(ledger.getByRole("status")).toHaveText(`${pieces} still on the Mat`);
+    const line = page.getByRole("region", { name: "The line" });
+    for (let i = 0; i < 60; i++) {
+      if (await page.getByRole("heading", { name: /It is together/ }).isVisible()) break;
+      const said = await line.textContent();
+      if (i === 3) await new BenchHand(page).reload();
+      await hand.button(/^(Space )?(Done|Yes)$/).click();
+      await expect.poll(() => line.textContent()).not.toBe(said);
+    }
+    await expect(ledger.getByRole("status")).toHaveText("The ledger closes: nothing left over");
+    await hand.button(/On to Hand back/).click();
+  });
+
+  await test.step("hand back: last checks, then the return sheet", async () => {
+    await page.waitForURL(/hand-back$/);
+    for (let i = 0; i < 20; i++) {
+      if (await page.getByRole("heading", { name: "All checks are answered." }).isVisible()) break;
+      const asked = await page.getByRole("region", { name: "Last check" }).getByRole("heading").textContent();
+      const figure = page.getByLabel(/^Figure/);
+      if (await figure.isVisible()) {
+        await figure.fill("0,5");
+        await hand.button(/Enter the figure/).click();
+        await expect(page.getByText(/below the limit of 2 MΩ/).first()).toBeVisible();
+        await figure.fill("12");
+        await hand.button(/Enter the figure/).click();
+      } else await hand.button(/Yes, it is so/).click();
+      await expect(page.getByRole("heading", { name: asked ?? "" })).toHaveCount(0);
+    }
+    await hand.button(/Hand it back/).click();
+    await expect(page.getByRole("heading", { name: "Handed back." })).toBeVisible();
+    await page.getByRole("link", { name: /Return sheet/ }).click();
+    const sheet = page.getByRole("article");
+    await expect(sheet).toContainText(`Return sheet ${number}`);
+    await expect(sheet).toContainText("41 teeth, module 1 mm, 20°, helix 18°");
+    await expect(sheet).toContainText("VLB-40-241");
+    await expect(sheet).toContainText("lot 2607-091");
+    await expect(sheet).toContainText("12 MΩ");
+    await expect(sheet).not.toContainText("open");
+  });
+});
