@@ -99,3 +99,26 @@ test("an address that leads nowhere says so and leads back", async ({ page }) =>
   await page.keyboard.press("Space");
   await expect(page.getByRole("heading", { name: /^The bench/ })).toBeVisible();
 });
+
+test("a key pressed with a finger counts, although leaving the field takes its sentence away and closes the line up", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open("/jobs/J-0139/lube");
+  const weighed = page.getByLabel("Weighed in, g").nth(1);
+  await weighed.fill("24000");
+  await weighed.blur();
+  await expect(page.getByText(/Were milligrams meant/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Understood" }).click();
+  await weighed.fill("");
+  const key = await page
+    .getByRole("button", { name: /Practice scale/ })
+    .nth(1)
+    .boundingBox();
+  if (!key) throw new Error("no practice scale");
+  await page.mouse.move(key.x + key.width / 2, key.y + key.height / 2);
+  await page.mouse.down();
+  // longer than the pause after which a field saves itself
+  await page.waitForTimeout(700);
+  await page.mouse.up();
+  await expect(weighed).toHaveValue(/^\d+(\.\d)?$/);
+  await expect(page.getByText(/Were milligrams meant/)).toHaveCount(0);
+});

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useId, useRef, useState } from "react";
 import type { ActionResult } from "./act";
 import { useJob } from "./job-context";
 import { useTypedEarly } from "./use-typed-early";
+import { whenReleased } from "./when-released";
 
 export interface SavedFieldProps {
   label: string;
@@ -37,7 +38,8 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const id = useId();
   const key = `${number}:${name}`;
   const [text, setText] = useState(value);
-  const [fault, setFault] = useState<string | null>(null);
+  const [fault, showFault] = useState<string | null>(null);
+  const setFault = useCallback((says: string | null) => whenReleased(() => showFault(says)), []);
   const [theirs, setTheirs] = useState<string | null>(null);
   const base = useRef(value);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -64,7 +66,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
         timer.current = setTimeout(() => void latestSend.current(current.current), RETRY_MS);
       } else setFault(result.stale ? "Not saved yet: the job was changed elsewhere." : result.says);
     },
-    [key, save],
+    [key, save, setFault],
   );
 
   const latestSend = useRef(send);

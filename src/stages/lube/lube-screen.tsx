@@ -160,13 +160,13 @@ function WeighPoint({ point, main }: { point: WeighedPoint; main: boolean }) {
   const weighed = point.weighedGrams;
   const put = (grams: number | null) => run(weigh, { point: point.id, grams });
   return (
-    <div
-      className={`grid grid-cols-[1fr_106px_auto] items-center gap-2 border-t-4 bg-base-200 px-2 py-1.5 ${weighed === undefined ? "border-base-content" : "border-success"}`}
-    >
-      <span className="text-[18px] leading-tight font-semibold">
-        {weighed === undefined ? "" : "✓ "}
-        {point.where}
-        <b className="figures block text-[22px]">{aim.toFixed(1)} g</b>
+    <div className={`grid grid-cols-[1fr_auto] gap-x-2 border-t-4 bg-base-200 px-2 py-1.5 ${weighed === undefined ? "border-base-content" : "border-success"}`}>
+      <span className="col-span-2 flex items-baseline justify-between text-[19px] leading-tight font-semibold">
+        <span>
+          {weighed === undefined ? "" : "✓ "}
+          {point.where}
+        </span>
+        <b className="figures text-[24px]">{aim.toFixed(1)} g</b>
       </span>
       <SavedField
         label="Weighed in, g"
@@ -179,7 +179,7 @@ function WeighPoint({ point, main }: { point: WeighedPoint; main: boolean }) {
         keyName={main ? "W" : undefined}
         onPress={() => void put(scale.read(aim))}
         label={`Practice scale for ${point.where}`}
-        className="!px-2 self-end"
+        className="mt-[22px] !px-3 self-start"
       >
         Scale
       </KeyButton>
