@@ -4,6 +4,10 @@ import { Fault, readWith } from "@/core/fault";
 import { identifyGear, identifyInput } from "@/core/gear/index";
 import { readJobFile, stripOf } from "@/core/job-file";
 import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
+import { clickInput, findClick } from "@/core/train/click-finder";
+import { findFuse, fuseInput } from "@/core/train/fuse";
+import { solveTrain } from "@/core/train/solve";
+import { trainInput } from "@/core/train/train";
 
 export interface Verb {
   readonly help: string;
@@ -15,6 +19,27 @@ export interface Verb {
 
 const onlyByFile = (): never => {
   throw new Fault("", "this command takes no JSON");
+};
+
+const EXAMPLE_TRAIN = {
+  input: { shaft: "motor", rpm: 18000, stallTorqueNm: 0.6 },
+  meshes: [
+    {
+      id: "m1",
+      kind: "helical",
+      driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 12, material: "steel", helixAngleDeg: 18, price: 22 },
+      driven: { shaft: "lay", teeth: 47, moduleMm: 1, faceWidthMm: 10, material: "PA66", helixAngleDeg: 18, price: 9 },
+    },
+    {
+      id: "m2",
+      kind: "planetary",
+      sun: { shaft: "lay", teeth: 12 },
+      ring: { shaft: "frame", teeth: 60 },
+      carrier: { shaft: "out" },
+      planets: 3,
+      planetTeeth: 24,
+    },
+  ],
 };
 
 export const commands: Readonly<Record<string, Verb>> = {
@@ -56,6 +81,21 @@ export const commands: Readonly<Record<string, Verb>> = {
       ],
     },
     answer: (input) => identifyGear(readWith(identifyInput, input)),
+  },
+  "train solve": {
+    help: "shafts and meshes in; speeds, rates, periods, one tooth off and what is wrong out",
+    example: EXAMPLE_TRAIN,
+    answer: (input) => solveTrain(readWith(trainInput, input)),
+  },
+  "train click": {
+    help: "a train and the taps of a click (and of a shaft that was watched) in, where the click comes from out, with probabilities",
+    example: { train: EXAMPLE_TRAIN, clicksMs: [0, 505, 1010, 1490, 2000, 2510], turns: { shaft: "lay", tapsMs: [100, 610, 1105, 1600, 2110] } },
+    answer: (input) => findClick(readWith(clickInput, input)),
+  },
+  "train fuse": {
+    help: "a train with stall torque, modules, face widths and materials in; which gear breaks first out, and after a swap",
+    example: { train: EXAMPLE_TRAIN, swap: { mesh: "m1", role: "driven", material: "steel", price: 31 } },
+    answer: (input) => findFuse(readWith(fuseInput, input)),
   },
   "job export": {
     help: "NUMBER [--out FILE]: a job of the shop as NUMBER.demontage.zip",

@@ -1,0 +1,126 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { findFuse } from "./fuse";
+import { MATERIALS } from "./materials";
+import { LEWIS_20_FULL, lewisFactor, rootStress } from "./root-stress";
+import type { TrainInput } from "./train";
+
+describe("the root of a tooth", () => {
+  it("Lewis: 20 N m on 20 teeth, module 2, 20 mm wide is 77.6 N/mm²", () => {
+    expect(rootStress({ teeth: 20, moduleMm: 2, faceWidthMm: 20 }, 20)).toBeCloseTo(1000 / (20 * 2 * 0.322), 6);
+  });
+  it("the form factor has the table's values, rises with the count and stays under the rack's", () => {
+    for (const [z, y] of LEWIS_20_FULL) expect(lewisFactor(z)).toBeCloseTo(y, 9);
+    fc.assert(fc.property(fc.integer({ min: 6, max: 2000 }), (z) => lewisFactor(z + 1) >= lewisFactor(z) && lewisFactor(z) < 0.485));
+    // between rows: textbooks give 0.397 for 43 teeth, 0.421 for 60
+    expect(lewisFactor(43)).toBeCloseTo(0.397, 2);
+    expect(lewisFactor(60)).toBeCloseTo(0.421, 2);
+  });
+  it("the table agrees with Lewis's own rack limit through Y = π(0.154 − 0.912/z) within a few hundredths", () => {
+    // Barth's empirical line for 20° full depth; the drawn values lie within 0.03 of it from 14 teeth on
+    for (const [z, y] of LEWIS_20_FULL.filter(([z]) => z >= 14)) expect(Math.abs(y - Math.PI * (0.154 - 0.912 / z))).toBeLessThan(0.03);
+  });
+  it("doubles with the torque, halves with the width", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 8, max: 100 }),
+        fc.double({ min: 0.5, max: 3, noNaN: true }),
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        (teeth, moduleMm, t) => {
+          const s = rootStress({ teeth, moduleMm, faceWidthMm: 10 }, t);
+          expect(rootStress({ teeth, moduleMm, faceWidthMm: 10 }, 2 * t)).toBeCloseTo(2 * s, 6);
+          expect(rootStress({ teeth, moduleMm, faceWidthMm: 20 }, t)).toBeCloseTo(s / 2, 6);
+        },
+      ),
+    );
+  });
+});
+
+const gear = (shaft: string, teeth: number, material: string, price?: number) => ({
+  shaft,
+  teeth,
+  moduleMm: 1,
+  faceWidthMm: 10,
+  material,
+  ...(price === undefined ? {} : { price }),
+});
+const train: TrainInput = {
+  input: { shaft: "motor", rpm: 9000, stallTorqueNm: 0.5 },
+  meshes: [
+    { id: "m1", kind: "spur", driver: gear("motor", 12, "steel", 40), driven: gear("lay", 48, "PA66", 9) },
+    { id: "m2", kind: "spur", driver: gear("lay", 12, "steel", 14), driven: gear("out", 36, "steel", 60) },
+  ],
+};
+
+describe("the fuse of a train", () => {
+  it("is the gear with the highest share of its strength", () => {
+    const { gears, says } = findFuse({ train });
+    expect(gears[0]?.wheel).toMatchObject({ teeth: 48, shaft: "lay" });
+    expect(gears[0]?.torqueNm).toBeCloseTo(0.5 * 4 * 0.97, 9);
+    expect(says).toMatch(/^the 48-tooth gear on lay \(nylon \(PA66, as used\)\) breaks first/);
+    expect([...gears].sort((a, b) => b.share - a.share)).toEqual(gears);
+  });
+  it("a swap for steel moves the break, and warns where that is dearer", () => {
+    const swapped = findFuse({ train, swap: { mesh: "m1", role: "driven", material: "steel", price: 25 } }).swapped;
+    expect(swapped?.gears[0]?.wheel).toMatchObject({ mesh: "m2", role: "driver" });
+    expect(swapped?.warning).toMatch(/is a fuse by design\. Stronger, it moves the break to the 12-tooth gear on lay .* that costs 14\.00, not 9\.00/);
+  });
+  it("a swap that leaves the same gear weakest warns of nothing", () => {
+    const swapped = findFuse({ train, swap: { mesh: "m1", role: "driven", material: "POM" } }).swapped;
+    expect(swapped?.says).toMatch(/still breaks first/);
+    expect(swapped?.warning).toBeNull();
+  });
+  it("a break that moves to something cheaper is no warning; without prices it asks for them", () => {
+    const cheap: TrainInput = {
+      ...train,
+      meshes: [{ ...train.meshes[0], driven: gear("lay", 48, "PA66", 50) } as TrainInput["meshes"][0], train.meshes[1] as TrainInput["meshes"][0]],
+    };
+    expect(findFuse({ train: cheap, swap: { mesh: "m1", role: "driven", material: "steel" } }).swapped?.warning).toBeNull();
+    const unpriced: TrainInput = { ...train, meshes: [{ id: "m1", kind: "spur", driver: gear("motor", 12, "steel"), driven: gear("lay", 48, "PA66") }] };
+    expect(findFuse({ train: unpriced, swap: { mesh: "m1", role: "driven", material: "hardened" } }).swapped?.warning).toMatch(/write down what both cost/);
+  });
+  it("planets share the sun's load; the ring's tooth carries the same force as the sun's", () => {
+    const set: TrainInput = {
+      input: { shaft: "motor", rpm: 100, stallTorqueNm: 3 },
+      meshes: [
+        {
+          id: "p",
+          kind: "planetary",
+          sun: gear("motor", 20, "steel"),
+          ring: gear("frame", 60, "steel"),
+          carrier: { shaft: "out" },
+          planets: 3,
+          planetTeeth: 20,
+          planet: { moduleMm: 1, faceWidthMm: 10, material: "POM" },
+        },
+      ],
+    };
+    const by = Object.fromEntries(findFuse({ train: set }).gears.map((g) => [g.wheel.role, g]));
+    expect(by.sun?.torqueNm).toBeCloseTo(1, 9);
+    expect(by.ring?.torqueNm).toBeCloseTo(3, 9);
+    expect(by.planet?.stressMPa).toBeCloseTo(by.sun?.stressMPa ?? 0, 9);
+  });
+  it("says what is missing, and refuses a material nobody knows", () => {
+    const bare: TrainInput = {
+      ...train,
+      meshes: [{ id: "m", kind: "spur", driver: { shaft: "motor", teeth: 12, moduleMm: 1 }, driven: gear("lay", 48, "PA66") }],
+    };
+    expect(findFuse({ train: bare }).skipped).toMatchObject([{ wheel: { teeth: 12 }, says: "face width, material" }]);
+    expect(() => findFuse({ train: { ...train, input: { shaft: "motor", rpm: 1 } } })).toThrow(/stall torque is missing/);
+    expect(() =>
+      findFuse({ train: { ...train, meshes: [{ id: "m", kind: "spur", driver: gear("motor", 12, "cheese"), driven: gear("lay", 48, "PA66") }] } }),
+    ).toThrow(/nobody here knows the material “cheese”/);
+    expect(() => findFuse({ train, swap: { mesh: "m9", role: "driven", material: "steel" } })).toThrow(/has no driven in a mesh m9/);
+  });
+  it("a stronger gear never lowers what the others carry", () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...MATERIALS.map((m) => m.material)), (material) => {
+        const before = findFuse({ train }).gears.find((g) => g.wheel.mesh === "m2");
+        const after = findFuse({ train, swap: { mesh: "m1", role: "driven", material } }).swapped?.gears.find(
+          (g) => g.wheel.mesh === "m2" && g.wheel.role === before?.wheel.role,
+        );
+        expect(after?.share).toBeCloseTo(before?.share ?? 0, 9);
+      }),
+    );
+  });
+});

@@ -1,0 +1,165 @@
+import { shaftSpeeds } from "./shaft-speeds";
+import { FRAME, type Mesh, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
+
+export interface ShaftAnswer {
+  readonly shaft: string;
+  /** null where nothing settles it */
+  readonly rpm: number | null;
+  readonly turnsPerInputTurn: number | null;
+  /** against the input's; null where the axes are not parallel, or nothing settles it */
+  readonly direction: 1 | -1 | null;
+  /** how often a second something that sits once on the shaft comes round */
+  readonly onceHz: number | null;
+}
+
+export interface MeshAnswer {
+  readonly id: string;
+  /** turns of the driver (in a planetary set: of the sun) for one of the driven (of the carrier); null where one stands still */
+  readonly ratio: number | null;
+  /** teeth that meet in a second */
+  readonly meshHz: number | null;
+  /** turns until the same two teeth meet again; in a planetary set sun and planet, seen from the carrier */
+  readonly sameTeethEvery: { readonly driverTurns: number; readonly drivenTurns: number } | null;
+  /** what one tooth out at this mesh makes at every shaft that turns, degrees */
+  readonly oneToothOff: readonly { readonly shaft: string; readonly degrees: number }[];
+}
+
+export interface TrainProblem {
+  /** the mesh or shaft it is about */
+  readonly at: string;
+  readonly says: string;
+}
+
+export interface TrainAnswer {
+  readonly shafts: readonly ShaftAnswer[];
+  readonly meshes: readonly MeshAnswer[];
+  readonly problems: readonly TrainProblem[];
+}
+
+/**
+ * Speeds, rates and periods of a gear train, and what is wrong with it.
+ *
+ * Mesh rate f = z n/60, n against the carrier in a planetary set; the same teeth meet again every lcm(z1, z2)/z1 turns of gear 1. One tooth out is 360°/z at that shaft
+ * and, times the ratio, at every other. A train that locks, a shaft that nothing drives, planets that do not fit are problems, not errors: what can be
+ * computed is.
+ *
+ * @example solveTrain({ input: { shaft: "motor", rpm: 18000 }, meshes: [{ id: "m1", kind: "spur", driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay", teeth: 45 } }] })
+ * // lay: 3600 rpm, direction −1, 60 Hz; m1: ratio 5, 2700 Hz
+ */
+export function solveTrain(train: TrainInput): TrainAnswer {
+  const { turns, free, locked } = shaftSpeeds(train);
+  const parallel = parallelToInput(train);
+  const { rpm } = train.input;
+  const order = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])].filter((s) => s !== FRAME);
+  const shafts = order.map((shaft): ShaftAnswer => {
+    const t = turns.get(shaft);
+    if (t === undefined) return { shaft, rpm: null, turnsPerInputTurn: null, direction: null, onceHz: null };
+    return {
+      shaft,
+      rpm: Math.abs(t) * rpm,
+      turnsPerInputTurn: Math.abs(t),
+      direction: !parallel.has(shaft) || t === 0 ? null : t > 0 ? 1 : -1,
+      onceHz: (Math.abs(t) * rpm) / 60,
+    };
+  });
+  return {
+    shafts,
+    meshes: train.meshes.map((m) => meshAnswer(m, turns, rpm)),
+    problems: [...problemsOf(train), ...locked.map((id) => lockedSays(train, id)), ...free.filter((s) => s !== FRAME).map((s) => freeSays(train, s))],
+  };
+}
+
+/** Greatest common divisor of two whole numbers. */
+export const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
+
+function meshAnswer(m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): MeshAnswer {
+  const [a, b, z1, z2] =
+    m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft, m.sun.teeth, m.planetTeeth] : [m.driver.shaft, m.driven.shaft, m.driver.teeth, m.driven.teeth];
+  const na = turns.get(a);
+  const nb = turns.get(b);
+  const again = z2 ? { driverTurns: z2 / gcd(z1, z2), drivenTurns: z1 / gcd(z1, z2) } : null;
+  // against the carrier, where there is one; a worm's teeth are its starts
+  const meshing =
+    na === undefined || (m.kind === "planetary" && nb === undefined) ? null : (Math.abs(na - (m.kind === "planetary" ? (nb as number) : 0)) * z1 * rpm) / 60;
+  return {
+    id: m.id,
+    ratio: na === undefined || nb === undefined || Math.abs(nb) < 1e-12 ? null : Math.abs(na / nb),
+    meshHz: meshing,
+    sameTeethEvery: again,
+    oneToothOff:
+      na === undefined || Math.abs(na) < 1e-12
+        ? []
+        : [...turns].filter(([s, n]) => s !== FRAME && Math.abs(n) > 1e-12).map(([shaft, n]) => ({ shaft, degrees: (360 / z1) * Math.abs(n / na) })),
+  };
+}
+
+/** Shafts whose axis is parallel to the input's, as far as the meshes tell. */
+function parallelToInput(train: TrainInput): ReadonlySet<string> {
+  const known = new Set([train.input.shaft]);
+  for (let grew = true; grew; ) {
+    grew = false;
+    for (const m of train.meshes) {
+      if (m.kind === "bevel" || m.kind === "worm") continue;
+      const shafts = shaftsOf(m).filter((s) => s !== FRAME);
+      if (!shafts.some((s) => known.has(s))) continue;
+      for (const s of shafts)
+        if (!known.has(s)) {
+          known.add(s);
+          grew = true;
+        }
+    }
+  }
+  return known;
+}
+
+function problemsOf(train: TrainInput): TrainProblem[] {
+  const out: TrainProblem[] = [];
+  const ids = new Set<string>();
+  for (const m of train.meshes) {
+    if (ids.has(m.id)) out.push({ at: m.id, says: `two meshes are called ${m.id}` });
+    ids.add(m.id);
+    const shafts = shaftsOf(m);
+    if (new Set(shafts).size < shafts.length) out.push({ at: m.id, says: `${m.id} joins a shaft with itself` });
+    if (m.kind === "planetary") out.push(...planetsSay(m));
+    if (m.kind === "internal" && m.driven.teeth === m.driver.teeth)
+      out.push({ at: m.id, says: "a ring and the gear inside it cannot have the same number of teeth" });
+    if (m.kind === "worm" && m.driver.teeth > m.driven.teeth)
+      out.push({ at: m.id, says: "here the wheel drives the worm: below a lead angle of about 5° it locks itself; is the worm the driver?" });
+  }
+  if (train.input.shaft === FRAME) out.push({ at: FRAME, says: "the input is the frame, which stands still" });
+  return out;
+}
+
+function planetsSay(m: PlanetaryMesh): TrainProblem[] {
+  const out: TrainProblem[] = [];
+  const { planets, planetTeeth: zp } = m;
+  if (zp !== undefined && m.ring.teeth !== m.sun.teeth + 2 * zp)
+    out.push({
+      at: m.id,
+      says: `the ring should have ${m.sun.teeth + 2 * zp} teeth (sun + 2 × planet), not ${m.ring.teeth}: count again, unless the gears are shifted`,
+    });
+  if (planets !== undefined && planets > 1 && (m.sun.teeth + m.ring.teeth) % planets !== 0)
+    out.push({ at: m.id, says: `${planets} planets cannot sit evenly: sun + ring = ${m.sun.teeth + m.ring.teeth} teeth is not a multiple of ${planets}` });
+  return out;
+}
+
+function lockedSays(train: TrainInput, id: string): TrainProblem {
+  const m = train.meshes.find((x) => x.id === id);
+  if (!m) return { at: train.input.shaft, says: `the input shaft ${train.input.shaft} is held: the train locks` };
+  return {
+    at: id,
+    says: `the train locks at ${id}: ${shaftsOf(m)
+      .filter((s) => s !== FRAME)
+      .join(" and ")} are driven twice, at speeds that do not agree`,
+  };
+}
+
+function freeSays(train: TrainInput, shaft: string): TrainProblem {
+  const planetary = train.meshes.find((m) => m.kind === "planetary" && shaftsOf(m).includes(shaft));
+  return {
+    at: shaft,
+    says: planetary
+      ? `nothing settles how ${shaft} turns: of ${planetary.id}, hold the ring or drive one more of sun, ring and carrier`
+      : `nothing drives ${shaft}: no mesh joins it to ${train.input.shaft}`,
+  };
+}

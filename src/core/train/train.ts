@@ -1,0 +1,133 @@
+import { z } from "zod";
+import { measuredInput } from "../quantity/measured";
+
+/** The shaft that stands still: the case. A ring or a carrier held by it does not turn. */
+export const FRAME = "frame";
+
+const shaft = z.string("must be the name of a shaft").min(1, "a shaft needs a name").max(60);
+const teeth = (least: number, what: string) =>
+  z.int("must be a whole number of teeth").min(least, `${what} has ${least} or more`).max(2000, "more than 2000 teeth");
+
+/** What the fuse needs to know of a gear besides its teeth. */
+const strength = {
+  /** normal module, mm */
+  moduleMm: z.number().positive("a module is above 0 mm").max(50).optional(),
+  faceWidthMm: z.number().positive("a face width is above 0 mm").max(500).optional(),
+  /** a key of MATERIALS */
+  material: z.string().max(40).optional(),
+  helixAngleDeg: z.number().min(0).max(60).optional(),
+  /** what a new one costs, in the shop's money */
+  price: z.number().min(0).optional(),
+  /** the part of the job that it is */
+  part: z.string().max(40).optional(),
+};
+
+const wheel = z.strictObject({ shaft, teeth: teeth(4, "a gear"), ...strength });
+const meshId = z.string("must be a name").min(1, "a mesh needs a name").max(40);
+
+const pair = <K extends string>(kind: K) => z.strictObject({ id: meshId, kind: z.literal(kind), driver: wheel, driven: wheel });
+
+export const meshInput = z.discriminatedUnion(
+  "kind",
+  [
+    pair("spur"),
+    pair("helical"),
+    pair("internal"),
+    pair("bevel"),
+    z.strictObject({
+      id: meshId,
+      kind: z.literal("worm"),
+      driver: z.strictObject({ shaft, teeth: teeth(1, "a worm"), ...strength }),
+      driven: z.strictObject({ shaft, teeth: teeth(1, "a worm"), ...strength }),
+    }),
+    z.strictObject({
+      id: meshId,
+      kind: z.literal("belt"),
+      driver: wheel,
+      driven: wheel,
+      /** teeth of the belt itself, where they were counted */
+      beltTeeth: z.int().min(10).max(5000).optional(),
+    }),
+    z.strictObject({ id: meshId, kind: z.literal("chain"), driver: wheel, driven: wheel, links: z.int().min(10).max(5000).optional() }),
+    z.strictObject({
+      id: meshId,
+      kind: z.literal("planetary"),
+      sun: wheel,
+      ring: wheel,
+      carrier: z.strictObject({ shaft }),
+      planets: z.int().min(1).max(12).optional(),
+      planetTeeth: teeth(4, "a planet").optional(),
+      /** of the planets, for the fuse */
+      planet: z.strictObject(strength).optional(),
+    }),
+  ],
+  { error: 'is none of "spur", "helical", "internal", "bevel", "worm", "belt", "chain", "planetary"' },
+);
+
+export const trainInput = z.strictObject({
+  input: z.strictObject({
+    shaft,
+    rpm: z.number().min(0, "a speed is not negative").max(200_000, "no motor of a workshop turns faster than 200 000 rpm"),
+    /** torque of the motor held still, N m: for the fuse */
+    stallTorqueNm: measuredInput.optional(),
+  }),
+  meshes: z.array(meshInput).max(60, "more than 60 meshes"),
+});
+
+export type TrainInput = z.infer<typeof trainInput>;
+export type Mesh = z.infer<typeof meshInput>;
+export type PlanetaryMesh = Extract<Mesh, { kind: "planetary" }>;
+export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
+
+/** Shafts of a mesh in the order power usually takes. */
+export const shaftsOf = (m: Mesh): readonly string[] =>
+  m.kind === "planetary" ? [m.sun.shaft, m.ring.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
+
+/** A toothed wheel of a train, and where it sits. */
+export interface TrainWheel {
+  readonly mesh: string;
+  readonly role: "driver" | "driven" | "sun" | "ring" | "planet";
+  readonly shaft: string;
+  readonly teeth: number;
+  readonly says: string;
+  readonly part?: string | undefined;
+}
+
+const NAMES: Readonly<Record<PairMesh["kind"], readonly [driver: string, driven: string]>> = {
+  spur: ["gear", "gear"],
+  helical: ["gear", "gear"],
+  internal: ["gear", "ring"],
+  bevel: ["bevel gear", "bevel gear"],
+  worm: ["worm", "worm wheel"],
+  belt: ["pulley", "pulley"],
+  chain: ["sprocket", "sprocket"],
+};
+
+const wheelSays = (name: string, teeth: number): string => (name === "worm" ? (teeth === 1 ? "worm" : `${teeth}-start worm`) : `${teeth}-tooth ${name}`);
+
+/** Every toothed wheel of a mesh, with its name at the bench: "47-tooth gear", "2-start worm". */
+export function wheelsOf(m: Mesh): TrainWheel[] {
+  if (m.kind === "planetary")
+    return [
+      { mesh: m.id, role: "sun", shaft: m.sun.shaft, teeth: m.sun.teeth, says: wheelSays("sun", m.sun.teeth), part: m.sun.part },
+      ...(m.planetTeeth
+        ? [
+            {
+              mesh: m.id,
+              role: "planet" as const,
+              shaft: m.carrier.shaft,
+              teeth: m.planetTeeth,
+              says: wheelSays("planet", m.planetTeeth),
+              part: m.planet?.part,
+            },
+          ]
+        : []),
+      { mesh: m.id, role: "ring", shaft: m.ring.shaft, teeth: m.ring.teeth, says: wheelSays("ring", m.ring.teeth), part: m.ring.part },
+    ];
+  // of two gears one inside the other the larger is the ring, whichever drives
+  const [driver, driven] = m.kind === "internal" && m.driver.teeth > m.driven.teeth ? (["ring", "gear"] as const) : NAMES[m.kind];
+  return [
+    { mesh: m.id, role: "driver", shaft: m.driver.shaft, teeth: m.driver.teeth, says: wheelSays(driver, m.driver.teeth), part: m.driver.part },
+    { mesh: m.id, role: "driven", shaft: m.driven.shaft, teeth: m.driven.teeth, says: wheelSays(driven, m.driven.teeth), part: m.driven.part },
+  ];
+}
