@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { identifyGear, identifyInput } from "@/core/gear/index";
+import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/index";
 import { readJobFile, stripOf } from "@/core/job-file";
 import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { clickInput, findClick } from "@/core/train/click-finder";
@@ -80,7 +80,7 @@ export const commands: Readonly<Record<string, Verb>> = {
         { teeth: 6, value: 13.41 },
       ],
     },
-    answer: (input) => identifyGear(readWith(identifyInput, input)),
+    answer: identifyAnyKind,
   },
   "train solve": {
     help: "shafts and meshes in; speeds, rates, periods, one tooth off and what is wrong out",
@@ -110,6 +110,14 @@ export const commands: Readonly<Record<string, Verb>> = {
     run: async (words, options) => (await import("./job-files")).importJob(words[0], options.has("as-new")),
   },
 };
+
+/** `gear identify` by kind: spur and helical, straight bevel, worm. */
+function identifyAnyKind(input: unknown): unknown {
+  const kind = (input as { kind?: unknown } | null)?.kind;
+  if (kind === "bevel") return { hypotheses: identifyBevel(readWith(bevelInput, input)), next: null };
+  if (kind === "worm") return { hypotheses: identifyWorm(readWith(wormInput, input)), next: null };
+  return identifyGear(readWith(identifyInput, input));
+}
 
 function doneNumbers(file: string, most: number): Set<number> {
   let json: unknown;

@@ -1,0 +1,133 @@
+import { z } from "zod";
+import { Fault } from "../fault";
+import { type Measured, measured, measuredInput } from "../quantity/measured";
+import { degrees, radians } from "../quantity/units";
+import type { Residual } from "./identify";
+import { overShift, type ShiftRow } from "./shift-integral";
+import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
+
+const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
+
+export const bevelInput = z.strictObject({
+  kind: z.literal("bevel"),
+  teeth: z.int("must be a whole number").min(4, "a gear has 4 teeth or more").max(400),
+  /** of the gear it meets; missing: from the cone angle */
+  mateTeeth: z.int("must be a whole number").min(4).max(400).nullable().optional(),
+  /** between the shafts, degrees; 90 unless said otherwise */
+  shaftAngle: z.number().min(20, "a shaft angle lies between 20 and 160°").max(160, "a shaft angle lies between 20 and 160°").optional(),
+  /** across the tips at the large end */
+  tipDiameter: mm("a tip diameter").optional(),
+  /** tooth depth at the large end */
+  wholeDepth: mm("a tooth depth").optional(),
+  /** angle of the face over the tips against the axis, degrees: a little more than the pitch cone's */
+  faceAngle: measuredInput.optional(),
+});
+export type BevelInput = z.infer<typeof bevelInput>;
+
+export interface BevelHypothesis {
+  readonly system: ToothSize["system"];
+  /** at the large end, mm */
+  readonly module: number;
+  readonly diametralPitch: number | null;
+  readonly teeth: number;
+  readonly mateTeeth: number;
+  readonly pressureAngle: number;
+  /** pitch cone angle δ, degrees */
+  readonly coneAngle: number;
+  /** outer cone distance R = d/(2 sin δ), mm */
+  readonly coneDistance: number;
+  readonly profileShift: number;
+  readonly probability: number;
+  readonly residuals: readonly Residual[];
+}
+
+const U = { tip: 0.06, depth: 0.08, face: 1.5 } as const;
+/** Working depth 2 m and a clearance of 0.188 to 0.25 m (AGMA 2005 and ISO 23509 practice): the whole depth in modules. */
+const DEPTH = { by: 2.22, u: 0.035 } as const;
+
+/**
+ * The pitch cone angle of a bevel gear, degrees: tan δ1 = sin Σ/(z2/z1 + cos Σ) (ISO 23509).
+ *
+ * @example pitchConeAngle(20, 40, 90) // 26.565
+ */
+export function pitchConeAngle(teeth: number, mateTeeth: number, shaftAngleDeg: number): number {
+  const s = radians(shaftAngleDeg);
+  const angle = degrees(Math.atan2(Math.sin(s), mateTeeth / teeth + Math.cos(s)));
+  return angle < 0 ? angle + 180 : angle;
+}
+
+/**
+ * Names a straight bevel gear: standard module or diametral pitch at the large end, and the mate's count where it is open.
+ *
+ * d = z m, tip diameter d + 2 m (1 + x) cos δ, whole depth about 2.2 m. Pinions of unequal pairs are lengthened and their wheels shortened, so x is free as in
+ * {@link overShift}. Straight bevels are nearly all 20°; these readings cannot tell the pressure angle, which is taken as 20°.
+ *
+ * @throws Fault without a tip diameter or a depth, or with neither the mate's count nor a face angle
+ * @example identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68 })[0].module // 1.5
+ */
+export function identifyBevel(input: BevelInput): BevelHypothesis[] {
+  const { teeth, shaftAngle = 90 } = input;
+  if (input.tipDiameter === undefined && input.wholeDepth === undefined)
+    throw new Fault("", "there is too little to go on: give the tip diameter at the large end, or the tooth depth there");
+  if (input.mateTeeth == null && input.faceAngle === undefined)
+    throw new Fault("mateTeeth", "count the teeth of the gear it meets, or measure the angle of its face: the cone follows from either");
+  const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, U.tip);
+  const depth = input.wholeDepth === undefined ? undefined : measured(input.wholeDepth, U.depth);
+  const face = input.faceAngle === undefined ? undefined : measured(input.faceAngle, U.face);
+  const mates = input.mateTeeth == null ? Array.from({ length: 113 }, (_, i) => i + 8) : [input.mateTeeth];
+  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20).flatMap((size) =>
+    mates.map((mateTeeth) => {
+      const m = size.moduleMm;
+      const cone = pitchConeAngle(teeth, mateTeeth, shaftAngle);
+      const cos = Math.cos(radians(cone));
+      const rows: ShiftRow[] = [];
+      if (tip) rows.push({ at0: teeth * m + 2 * m * cos, slope: 2 * m * cos, seen: tip.value, u: tip.u });
+      const { log, x } = overShift(rows, { none: mateTeeth === teeth ? 0.9 : 0.5 });
+      const u = depth ? Math.hypot(depth.u, DEPTH.u * m) : 1;
+      const byDepth = depth ? -0.5 * ((depth.value - DEPTH.by * m) / u) ** 2 - Math.log(u) : 0;
+      const coneDistance = (teeth * m) / (2 * Math.sin(radians(cone)));
+      const wanted = faceAngleOf(cone, coneDistance, m, x);
+      const byFace = face ? -0.5 * ((face.value - wanted) / face.u) ** 2 : 0;
+      return { size, mateTeeth, cone, coneDistance, x, wanted, log: Math.log(size.prior) + (rows.length ? log : 0) + byDepth + byFace };
+    }),
+  );
+  const best = Math.max(...weighed.map((w) => w.log));
+  const total = weighed.reduce((sum, w) => sum + Math.exp(w.log - best), 0);
+  return weighed
+    .map((w) => ({ w, probability: Math.exp(w.log - best) / total }))
+    .filter((h) => h.probability > 1e-4)
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, 8)
+    .map(({ w, probability }) => {
+      const m = w.size.moduleMm;
+      const residuals: Residual[] = [];
+      const compare = (what: string, seen: Measured | undefined, expected: number): void => {
+        if (seen)
+          residuals.push({
+            what,
+            measured: seen.value,
+            expected: Math.round(expected * 1000) / 1000,
+            sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10,
+          });
+      };
+      compare("tip diameter", tip, teeth * m + 2 * m * (1 + w.x) * Math.cos(radians(w.cone)));
+      compare("tooth depth", depth && { value: depth.value, u: Math.hypot(depth.u, DEPTH.u * m) }, DEPTH.by * m);
+      compare("face angle", face, w.wanted);
+      return {
+        system: w.size.system,
+        module: m,
+        diametralPitch: w.size.diametralPitch,
+        teeth,
+        mateTeeth: w.mateTeeth,
+        pressureAngle: 20,
+        coneAngle: w.cone,
+        coneDistance: w.coneDistance,
+        profileShift: w.x,
+        probability,
+        residuals,
+      };
+    });
+}
+
+/** The face over the tips leans by the addendum angle more than the pitch cone: δ_a = δ + atan(m (1 + x)/R), degrees. */
+const faceAngleOf = (coneDeg: number, coneDistance: number, m: number, x: number): number => coneDeg + degrees(Math.atan((m * (1 + x)) / coneDistance));

@@ -1,0 +1,174 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { type Gear, gearDimensions } from "./dimensions";
+import { type IdentifyInput, identifyGear } from "./identify";
+import { identifyBevel, pitchConeAngle } from "./identify-bevel";
+import { identifyWorm } from "./identify-worm";
+import { measuringPin } from "./measuring-pins";
+import { overPins } from "./over-pins";
+import { bestSpanTeeth, spanOver } from "./span-measurement";
+
+const spur = (teeth: number, moduleMm: number): Gear => ({ teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 });
+const spansOf = (g: Gear): NonNullable<IdentifyInput["spans"]> => [bestSpanTeeth(g), bestSpanTeeth(g) + 1].map((n) => ({ teeth: n, value: spanOver(g, n) }));
+
+describe("a gear with teeth missing", () => {
+  it("is counted from an arc: 12 pitches in 105.4° are 41 teeth", () => {
+    const g = spur(41, 1);
+    const [first] = identifyGear({ kind: "spur", arc: { pitches: 12, angle: { value: 105.2, u: 1 } }, tipDiameter: 43, spans: spansOf(g) }).hypotheses;
+    expect(first).toMatchObject({ teeth: 41, module: 1 });
+    expect(first?.probability).toBeGreaterThan(0.9);
+  });
+  it("without a diameter, the chord over sound tips and the spans settle it", () => {
+    const g = spur(36, 1.5);
+    const chord = gearDimensions(g).tipDiameterMm * Math.sin((Math.PI * 9) / 36);
+    const [first] = identifyGear({
+      kind: "spur",
+      arc: { pitches: 9, angle: { value: 90.8, u: 1 } },
+      chords: [{ pitches: 9, value: chord }],
+      spans: spansOf(g),
+    }).hypotheses;
+    expect(first).toMatchObject({ teeth: 36, module: 1.5 });
+    expect(first?.residuals.map((r) => r.what)).toContain("tip to tip over 9 pitches");
+  });
+  it("finds any count again from an arc of a third and two spans", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 18, max: 70 }), fc.constantFrom(0.8, 1, 1.5, 2), fc.double({ min: -0.8, max: 0.8, noNaN: true }), (z, m, off) => {
+        const g = spur(z, m);
+        const pitches = Math.round(z / 3);
+        const [first] = identifyGear({
+          kind: "spur",
+          arc: { pitches, angle: { value: (360 * pitches) / z + off, u: 0.8 } },
+          tipDiameter: gearDimensions(g).tipDiameterMm,
+          spans: spansOf(g),
+        }).hypotheses;
+        expect(first).toMatchObject({ teeth: z, module: m });
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it("refuses an arc of nothing", () => {
+    expect(() => identifyGear({ kind: "spur", arc: { pitches: 3, angle: 0 }, tipDiameter: 43, spans: [] })).toThrow(/above 0°/);
+  });
+});
+
+describe("flat jaws across an odd count", () => {
+  it("read short; told so, each count is corrected by itself", () => {
+    const g = spur(19, 1);
+    const read = gearDimensions(g).tipDiameterMm * Math.cos(((90 / 19) * Math.PI) / 180) ** 2;
+    const [first] = identifyGear({ kind: "spur", tipDiameter: { value: read, u: 0.02 }, acrossFlatJaws: true, spans: spansOf(g) }).hypotheses;
+    expect(first).toMatchObject({ teeth: 19, module: 1, profileShift: 0 });
+    expect(first?.residuals[0]?.sigmas).toBe(0);
+    // not told, it takes the gear for another
+    const fooled = identifyGear({ kind: "spur", teeth: 19, tipDiameter: { value: read, u: 0.02 }, spans: spansOf(g) }).hypotheses[0];
+    expect(Math.abs(fooled?.residuals[0]?.sigmas ?? 0) > 1 || fooled?.profileShift !== 0).toBe(true);
+  });
+});
+
+describe("pins", () => {
+  it("near 1.728 m that stand out over the tips", () => {
+    expect(measuringPin(spur(41, 1))).toBe(1.7);
+    fc.assert(
+      fc.property(fc.integer({ min: 12, max: 100 }), fc.constantFrom(0.5, 0.8, 1, 1.5, 2, 3), (z, m) => {
+        const pin = measuringPin(spur(z, m)) ?? 0;
+        expect(Math.abs(pin / m - 1.728)).toBeLessThan(0.35);
+        expect(overPins(spur(z, m), pin)).toBeGreaterThan(gearDimensions(spur(z, m)).tipDiameterMm);
+      }),
+    );
+    expect(measuringPin(spur(20, 8))).toBeNull();
+  });
+});
+
+describe("straight bevels", () => {
+  it("stand on the cone of the textbook: 20 and 40 at a right angle are 26.57 and 63.43°", () => {
+    expect(pitchConeAngle(20, 40, 90)).toBeCloseTo(26.565, 3);
+    expect(pitchConeAngle(20, 40, 90) + pitchConeAngle(40, 20, 90)).toBeCloseTo(90, 9);
+    expect(pitchConeAngle(20, 20, 90)).toBeCloseTo(45, 9);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 8, max: 80 }),
+        fc.integer({ min: 8, max: 80 }),
+        fc.integer({ min: 30, max: 150 }),
+        (a, b, s) => Math.abs(pitchConeAngle(a, b, s) + pitchConeAngle(b, a, s) - s) < 1e-9,
+      ),
+    );
+  });
+  it("the description's example is module 1.5", () => {
+    const [first] = identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68 });
+    expect(first).toMatchObject({ module: 1.5, profileShift: 0 });
+    expect(first?.coneDistance).toBeCloseTo(33.54, 2);
+  });
+  it("are named again, shifted or not, with the depth to help", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 12, max: 40 }),
+        fc.integer({ min: 12, max: 60 }),
+        fc.constantFrom(0.8, 1, 1.5, 2, 2.5),
+        fc.constantFrom(0, 0.2, -0.2),
+        (z, mate, m, x) => {
+          const cos = Math.cos((pitchConeAngle(z, mate, 90) * Math.PI) / 180);
+          const three = identifyBevel({ kind: "bevel", teeth: z, mateTeeth: mate, tipDiameter: z * m + 2 * m * (1 + x) * cos, wholeDepth: 2.2 * m }).slice(
+            0,
+            3,
+          );
+          expect(three.map((h) => h.module)).toContain(m);
+          expect(three[0]?.module === m || (three[0]?.probability ?? 1) < 0.9).toBe(true);
+        },
+      ),
+      { numRuns: 80 },
+    );
+  });
+  it("the mate's count comes from the face's angle, about", () => {
+    const [first] = identifyBevel({
+      kind: "bevel",
+      teeth: 16,
+      tipDiameter: 16 + 2 * Math.cos((pitchConeAngle(16, 32, 90) * Math.PI) / 180),
+      faceAngle: { value: 29.8, u: 0.7 },
+    });
+    expect(first?.module).toBe(1);
+    expect(Math.abs((first?.mateTeeth ?? 0) - 32)).toBeLessThan(4);
+  });
+  it("ask for what is missing", () => {
+    expect(() => identifyBevel({ kind: "bevel", teeth: 16, mateTeeth: 30 })).toThrow(/too little to go on/);
+    expect(() => identifyBevel({ kind: "bevel", teeth: 16, tipDiameter: 20 })).toThrow(/count the teeth of the gear it meets/);
+  });
+});
+
+describe("worms", () => {
+  it("the description's example is module 1, ten thick, and locks itself", () => {
+    const [first] = identifyWorm({ kind: "worm", starts: 1, tipDiameter: 12, axialPitch: { threads: 4, value: 12.56 } });
+    expect(first).toMatchObject({ module: 1, referenceDiameter: 10 });
+    expect(first?.leadAngle).toBeCloseTo(5.71, 2);
+    expect(first?.selfLocking).toBe(false);
+    expect(identifyWorm({ kind: "worm", starts: 1, tipDiameter: 18, axialPitch: { threads: 4, value: 12.56 } })[0]?.selfLocking).toBe(true);
+  });
+  it("are named from their wheel alone, and both together are surer", () => {
+    const wheel = { kind: "worm" as const, starts: 2, wheelTeeth: 40, throatDiameter: 42.05 };
+    const alone = identifyWorm(wheel)[0];
+    const both = identifyWorm({ ...wheel, tipDiameter: 14, axialPitch: { threads: 5, value: 15.7 }, centreDistance: 26 })[0];
+    expect(alone).toMatchObject({ module: 1 });
+    expect(both).toMatchObject({ module: 1 });
+    expect(both?.probability).toBeGreaterThanOrEqual(alone?.probability ?? 1);
+  });
+  it("a shifted wheel on a round centre distance is seen as shifted", () => {
+    const [first] = identifyWorm({
+      kind: "worm",
+      starts: 1,
+      wheelTeeth: 30,
+      tipDiameter: 14,
+      axialPitch: { threads: 5, value: 15.71 },
+      throatDiameter: 30 + 2 * 1.3,
+      centreDistance: 21 + 0.3,
+    });
+    expect(first).toMatchObject({ module: 1, profileShift: 0.3 });
+  });
+  it("any standard worm is found again", () => {
+    fc.assert(
+      fc.property(fc.constantFrom(0.5, 0.8, 1, 1.25, 1.5, 2, 2.5), fc.integer({ min: 8, max: 16 }), fc.integer({ min: 1, max: 4 }), (m, q, starts) => {
+        expect(identifyWorm({ kind: "worm", starts, tipDiameter: q * m + 2 * m, axialPitch: { threads: 5, value: 5 * Math.PI * m } })[0]?.module).toBe(m);
+      }),
+    );
+  });
+  it("ask for what is missing", () => {
+    expect(() => identifyWorm({ kind: "worm", starts: 1, tipDiameter: 12 })).toThrow(/measure along the worm/);
+  });
+});

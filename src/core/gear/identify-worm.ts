@@ -1,0 +1,119 @@
+import { z } from "zod";
+import { Fault } from "../fault";
+import { type Measured, measured, measuredInput } from "../quantity/measured";
+import { degrees } from "../quantity/units";
+import type { Residual } from "./identify";
+import { overShift, type ShiftRow } from "./shift-integral";
+import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
+
+const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
+
+export const wormInput = z.strictObject({
+  kind: z.literal("worm"),
+  /** of the worm */
+  starts: z.int("must be a whole number").min(1, "a worm has 1 start or more").max(12),
+  /** outside diameter of the worm */
+  tipDiameter: mm("a tip diameter").optional(),
+  /** along the worm, from thread to thread over so many threads */
+  axialPitch: z
+    .strictObject({ threads: z.int().min(1).max(40), value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() })
+    .optional(),
+  wheelTeeth: z.int("must be a whole number").min(8, "a worm wheel has 8 teeth or more").max(400).nullable().optional(),
+  /** of the wheel, in its middle plane */
+  throatDiameter: mm("a throat diameter").optional(),
+  centreDistance: mm("a centre distance").optional(),
+  hand: z.enum(["left", "right"]).optional(),
+});
+export type WormInput = z.infer<typeof wormInput>;
+
+export interface WormHypothesis {
+  readonly system: ToothSize["system"];
+  /** axial module of the worm, transverse of the wheel, mm */
+  readonly module: number;
+  readonly diametralPitch: number | null;
+  readonly starts: number;
+  readonly wheelTeeth: number | null;
+  /** reference diameter d1 of the worm, mm; null where its tip was not measured */
+  readonly referenceDiameter: number | null;
+  /** lead angle γ, degrees: tan γ = z1 m/d1 */
+  readonly leadAngle: number | null;
+  /** below about 5° the wheel cannot drive the worm */
+  readonly selfLocking: boolean | null;
+  /** of the wheel */
+  readonly profileShift: number;
+  readonly probability: number;
+  readonly residuals: readonly Residual[];
+}
+
+const U = { tip: 0.03, pitch: 0.05, throat: 0.08, centre: 0.05 } as const;
+
+/**
+ * Names a worm and its wheel: the axial module, worm diameter and lead.
+ *
+ * Axial pitch p_x = π m; worm d1 = d_a1 − 2 m; wheel d2 = z2 m, throat d2 + 2 m (1 + x); a = (d1 + d2)/2 + x m (DIN 3975, ISO 14521). The wheel's shift x is free, as
+ * it is what brings a worm set to a round centre distance.
+ *
+ * @throws Fault without the axial pitch, or the wheel's teeth with its throat
+ * @example identifyWorm({ kind: "worm", starts: 1, tipDiameter: 12, axialPitch: { threads: 4, value: 12.56 } })[0].module // 1
+ */
+export function identifyWorm(input: WormInput): WormHypothesis[] {
+  const pitch = input.axialPitch === undefined ? undefined : { threads: input.axialPitch.threads, ...measured(input.axialPitch, U.pitch) };
+  const throat = input.throatDiameter === undefined || input.wheelTeeth == null ? undefined : measured(input.throatDiameter, U.throat);
+  const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, U.tip);
+  const centre = input.centreDistance === undefined || input.wheelTeeth == null || !tip ? undefined : measured(input.centreDistance, U.centre);
+  if (!pitch && !throat)
+    throw new Fault(
+      "axialPitch",
+      "there is too little to go on: measure along the worm over several threads, or count the wheel's teeth and measure its throat",
+    );
+  const z2 = input.wheelTeeth ?? 0;
+  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20).map((size) => {
+    const m = size.moduleMm;
+    const d1 = tip ? tip.value - 2 * m : null;
+    const rows: ShiftRow[] = [];
+    if (throat) rows.push({ at0: z2 * m + 2 * m, slope: 2 * m, seen: throat.value, u: throat.u });
+    if (centre && d1 !== null) rows.push({ at0: (d1 + z2 * m) / 2, slope: m, seen: centre.value, u: Math.hypot(centre.u, (tip?.u ?? 0) / 2) });
+    const shift = rows.length ? overShift(rows, { none: 0.6 }) : { log: 0, x: 0 };
+    const byPitch = pitch ? -0.5 * ((pitch.value - pitch.threads * Math.PI * m) / pitch.u) ** 2 : 0;
+    // a worm thinner than its root, or far thicker than any, is none
+    const possible = d1 === null || (d1 > 2.8 * m && d1 < 40 * m) ? 0 : -1e3;
+    return { size, d1, x: shift.x, log: Math.log(size.prior) + shift.log + byPitch + possible };
+  });
+  const best = Math.max(...weighed.map((w) => w.log));
+  const total = weighed.reduce((sum, w) => sum + Math.exp(w.log - best), 0);
+  return weighed
+    .map((w) => ({ w, probability: Math.exp(w.log - best) / total }))
+    .filter((h) => h.probability > 1e-4)
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, 8)
+    .map(({ w, probability }) => {
+      const m = w.size.moduleMm;
+      const lead = w.d1 === null ? null : degrees(Math.atan((input.starts * m) / w.d1));
+      const residuals: Residual[] = [];
+      const compare = (what: string, seen: Measured | undefined, expected: number): void => {
+        if (seen)
+          residuals.push({
+            what,
+            measured: seen.value,
+            expected: Math.round(expected * 1000) / 1000,
+            sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10,
+          });
+      };
+      if (pitch) compare(`pitch over ${pitch.threads} threads`, pitch, pitch.threads * Math.PI * m);
+      compare("throat diameter", throat, z2 * m + 2 * m * (1 + w.x));
+      if (w.d1 !== null) compare("centre distance", centre, (w.d1 + z2 * m) / 2 + w.x * m);
+      return {
+        system: w.size.system,
+        module: m,
+        diametralPitch: w.size.diametralPitch,
+        starts: input.starts,
+        wheelTeeth: input.wheelTeeth ?? null,
+        referenceDiameter: w.d1,
+        leadAngle: lead,
+        selfLocking: lead === null ? null : lead < 5,
+        profileShift: w.x,
+        probability,
+        residuals,
+      };
+    });
+}
