@@ -2,6 +2,8 @@ import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/index";
+import { hardwareInput, identifyHardware } from "@/core/hardware/identify-hardware";
+import { tighteningTorque, torqueInput } from "@/core/hardware/tightening-torque";
 import { readJobFile, stripOf } from "@/core/job-file";
 import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { clickInput, findClick } from "@/core/train/click-finder";
@@ -81,6 +83,16 @@ export const commands: Readonly<Record<string, Verb>> = {
       ],
     },
     answer: identifyAnyKind,
+  },
+  "hardware identify": {
+    help: "caliper readings of a bearing, thread, pin, circlip or O-ring in, what it is out, best first",
+    example: { kind: "bearing", bore: 8.01, outside: 21.98, width: { value: 7.02, u: 0.03 } },
+    answer: (input) => identifyHardware(readWith(hardwareInput, input)),
+  },
+  "hardware torque": {
+    help: "a thread, its grade and what it goes into in, the tightening torque with its reasons out",
+    example: { thread: "M4", grade: "8.8", into: "brass-insert", oiled: false },
+    answer: (input) => tighteningTorque(readWith(torqueInput, input)),
   },
   "train solve": {
     help: "shafts and meshes in; speeds, rates, periods, one tooth off and what is wrong out",

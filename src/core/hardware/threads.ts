@@ -1,0 +1,68 @@
+import { MM_PER_INCH } from "../quantity/units";
+
+/** A screw thread by its designation. */
+export interface Thread {
+  readonly designation: string;
+  readonly system: "metric" | "metric fine" | "unified" | "tapping";
+  /** nominal outside diameter d, mm */
+  readonly diameterMm: number;
+  /** pitch P, mm */
+  readonly pitchMm: number;
+  /** threads per inch, where it is counted so */
+  readonly perInch?: number;
+}
+
+const metric = (rows: string, system: "metric" | "metric fine"): Thread[] =>
+  rows.split(" ").map((row) => {
+    const [d, p] = row.split("x").map(Number) as [number, number];
+    return { designation: system === "metric" ? `M${d}` : `M${d}×${p}`, system, diameterMm: d, pitchMm: p };
+  });
+
+/** Major diameter of a numbered unified screw, inch: 0.060 + 0.013 n (ASME B1.1). */
+const numbered = (n: number): number => 0.06 + 0.013 * n;
+const unified = (designation: string, inch: number, perInch: number): Thread => ({
+  designation,
+  system: "unified",
+  diameterMm: inch * MM_PER_INCH,
+  pitchMm: MM_PER_INCH / perInch,
+  perInch,
+});
+const tapping = (d: number, perInch: number): Thread => ({ designation: `ST${d}`, system: "tapping", diameterMm: d, pitchMm: MM_PER_INCH / perInch, perInch });
+
+/** ISO 261 coarse and a few fine, unified (ASME B1.1), tapping screws (ISO 1478, whose pitches are those of whole threads per inch, rounded). */
+export const THREADS: readonly Thread[] = [
+  ...metric("1.6x0.35 2x0.4 2.5x0.45 3x0.5 3.5x0.6 4x0.7 5x0.8 6x1 8x1.25 10x1.5 12x1.75", "metric"),
+  ...metric("8x1 10x1 10x1.25 12x1.25 12x1.5", "metric fine"),
+  unified("#4-40", numbered(4), 40),
+  unified("#6-32", numbered(6), 32),
+  unified("#8-32", numbered(8), 32),
+  unified("#10-24", numbered(10), 24),
+  unified("#10-32", numbered(10), 32),
+  unified("¼-20", 0.25, 20),
+  unified("¼-28", 0.25, 28),
+  unified("5/16-18", 0.3125, 18),
+  unified("3/8-16", 0.375, 16),
+  tapping(2.2, 32),
+  tapping(2.9, 24),
+  tapping(3.5, 20),
+  tapping(4.2, 18),
+  tapping(4.8, 16),
+];
+
+/**
+ * The thread named in a text: `M4`, `m4x0.7`, `M8×1`, `ST3.5`, `#8-32`, `1/4-20`.
+ *
+ * @example threadNamed("M8x1").pitchMm // 1
+ */
+export function threadNamed(text: string): Thread | undefined {
+  const t = text.trim().toUpperCase().replace("×", "X").replace("1/4", "¼").replace(",", ".").replace(/\s+/g, "");
+  const named = (d: string): string => d.toUpperCase().replace("×", "X");
+  return THREADS.find((x) => named(x.designation) === t || (x.system === "metric" && `${named(x.designation)}X${x.pitchMm}` === t));
+}
+
+/**
+ * Stress area A_s, mm²: π/4 (d − 0.9382 P)² (ISO 898-1).
+ *
+ * @example stressArea(threadNamed("M6")) // 20.1
+ */
+export const stressArea = (t: Thread): number => (Math.PI / 4) * (t.diameterMm - 0.9382 * t.pitchMm) ** 2;
