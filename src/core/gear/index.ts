@@ -4,6 +4,7 @@ export { type BevelHypothesis, type BevelInput, bevelInput, identifyBevel, pitch
 export { identifyWorm, type WormHypothesis, type WormInput, wormInput } from "./identify-worm";
 export { tipDiameterFromFlatJaws } from "./jaws-across";
 export { measuringPin } from "./measuring-pins";
-export { gearOutline, type Point, toothFlank, toothOutline } from "./outline";
+export { gearOutline, involuteStartRadius, type Point, toothFlank, toothOutline } from "./outline";
 export { overPins } from "./over-pins";
+export { type PairAnswer, type PairGear, pairOf } from "./pair";
 export { bestSpanTeeth, faceWideEnough, spanOver } from "./span-measurement";

@@ -76,6 +76,21 @@ function rackTrochoid(g: Gear, r: number, mt: number, alphaT: number): { trochoi
   return { trochoid: curve, involuteFromR };
 }
 
+/** The radius at which the involute of a rack-cut tooth begins, mm: the first that a mate's tip may touch. With undercut, where the trochoid meets the involute. */
+export function involuteStartRadius(g: Gear): number {
+  const { referenceDiameterMm, baseDiameterMm, tipDiameterMm, transverseModuleMm } = gearDimensions(g);
+  const alphaT = transversePressureAngle(g);
+  const { trochoid, involuteFromR } = rackTrochoid(g, referenceDiameterMm / 2, transverseModuleMm, alphaT);
+  const baseR = baseDiameterMm / 2;
+  const atReference = (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth;
+  for (let i = 0; i <= 200; i++) {
+    const r = involuteFromR + ((tipDiameterMm / 2 - involuteFromR) * i) / 200;
+    const involuteHalf = atReference + involute(alphaT) - (r <= baseR ? 0 : involute(Math.acos(baseR / r)));
+    if (trochoidHalfAngle(trochoid, r, g.teeth) >= involuteHalf - 1e-6) return r;
+  }
+  return involuteFromR;
+}
+
 function trochoidHalfAngle(curve: readonly FlankPoint[], radius: number, teeth: number): number {
   let k = curve.findIndex(([r]) => r >= radius);
   if (k < 0) return Number.POSITIVE_INFINITY;
