@@ -29,9 +29,29 @@ export const juicerRows: Row[] = [
   { do: "lift-off", title: "Lay shaft with its pinion", parts: ["lay shaft with pinion | gear | steel"], pic: "juicer-layshaft", bundle: "b1" },
   { do: "press-out", title: "Lay shaft bearing out of its seat", parts: ["lay shaft bearing | bearing | steel"], pic: "juicer-bearing", note: "608, seal towards the case had been pulled." },
   { do: "peel", title: "Output shaft seal", parts: ["output shaft seal | seal | NBR"], pic: "juicer-seal", needs: [13], facing: "lip to the grease" },
+  { do: "pull", title: "Motor pinion", parts: ["motor pinion | gear | steel"], needs: [7, 15], facing: "long side to the motor", note: "Nine teeth, bright on one flank.", facts: { freed: { how: "press", tool: "two-arm puller" } } },
 ];
 
 export const juicerUnit = { kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "four-rib", supply: "mains", foodContact: true } as const;
+
+/** From the motor's plate to the screw: two meshes. */
+export const juicerTrain = {
+  input: { shaft: "motor", rpm: 1380, stallTorqueNm: 0.9 },
+  meshes: [
+    {
+      id: "m1",
+      kind: "helical",
+      driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 14, material: "steel", helixAngleDeg: 18, price: 24 },
+      driven: { shaft: "lay shaft", teeth: 41, moduleMm: 1, faceWidthMm: 11, material: "PA66", helixAngleDeg: 18, price: 18.5 },
+    },
+    {
+      id: "m2",
+      kind: "spur",
+      driver: { shaft: "lay shaft", teeth: 11, moduleMm: 1.25, faceWidthMm: 18, material: "steel", price: 31 },
+      driven: { shaft: "output", teeth: 47, moduleMm: 1.25, faceWidthMm: 16, material: "PA66-GF30", price: 27 },
+    },
+  ],
+};
 
 /** The 41-tooth wheel as it measures: module 1, 20°, helix 18°, right hand. W5 = 13.947, W6 = 16.899, d_a = 45.110. */
 export const wheelReadings = [
@@ -56,5 +76,5 @@ export const juicerAtJudge: Recipe = {
     },
   ],
   renew: ["second-stage wheel"],
-  bench: { job: { stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case clean, one scratch on the left side" } },
+  bench: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case clean, one scratch on the left side" } },
 };

@@ -49,7 +49,9 @@ function workOut(job: Job): JobFacts {
       .filter((p) => p.renew)
       .map((p) => {
         const f = job.findings.find((x) => x.part === p.id);
-        return { id: p.id, name: p.name ?? p.id, isGear: p.kind === "gear", named: f?.identity !== undefined, chosen: f?.chosen !== undefined };
+        // what no reading names is entered: a ring, a rack, a pulley, a sprocket
+        const entered = f?.gear.moduleMm !== undefined || f?.gear.pitchMm !== undefined;
+        return { id: p.id, name: p.name ?? p.id, isGear: p.kind === "gear", named: f?.identity !== undefined || entered, chosen: f?.chosen !== undefined };
       }),
     greaseChosen: job.lubricant !== undefined && job.lubePoints.length > 0,
     pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined).map((g) => g.where ?? g.id),

@@ -5,14 +5,14 @@ import { factsOf, gatesOf, planOf, safetyOpen } from "./job-facts";
 import { identifyInputOf, meanReadings } from "./judge/gear-readings";
 import { caseStep, greasePlan, needOf } from "./lube/grease-plan";
 import { pocketsOf, titleOf } from "./mat-pockets";
-import { wantedFor } from "./match/wanted";
 import { lineInWords } from "./rebuild/line-in-words";
+import { wantedFor } from "./wanted-part";
 
 const at = "2026-11-24T08:00:00.000Z";
 /** A juicer with a cover, a wheel under it, and a bearing. */
 const job = (more: Partial<Job> = {}): Job => ({
   id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "", serial: "", supply: "mains", protectionClass: "II", foodContact: true,
-  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, greaseOld: "unknown", fillSchool: "measured", washed: false,
+  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, greaseOld: "unknown", fillSchool: "measured", washed: false, causes: {}, benchFinds: [],
   parts: [{ id: "p1", name: "gear case cover", kind: "cover", material: "PA" }, { id: "p2", name: "second-stage wheel", kind: "gear", material: "PA", renew: true }, { id: "p3", name: "lay shaft bearing", kind: "bearing", renew: true }],
   steps: [
     { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15", tighten: { torqueNm: 0.8, pattern: "cross" } }] },
@@ -78,13 +78,13 @@ describe("readings of a gear", () => {
     expect(mean?.value).toBeCloseTo(13.95, 9);
     expect(mean?.u).toBeCloseTo(0.02 / Math.SQRT2, 6);
   });
-  it("become a question once there is enough, the odd count's jaws corrected", () => {
+  it("become a question once there is enough, the an odd count's jaws to be put right there", () => {
     const findings = [{ part: "p2", teeth: {}, gear: { teeth: 41, kind: "helical" as const, hand: "right" as const } }];
     expect(identifyInputOf(job(), "p2")).toBeNull();
     expect(identifyInputOf(job({ readings: [reading("tip diameter", 45)] }), "p2")).toBeNull();
     const input = identifyInputOf(job({ findings, readings: [reading("tip diameter", 45), reading("span", 13.94, 5), reading("helix angle", 17)] }), "p2");
     expect(input).toMatchObject({ kind: "helical", teeth: 41, hand: "right", spans: [{ teeth: 5, value: 13.94 }], helixAngle: { value: 17 } });
-    expect(input?.tipDiameter).toEqual({ value: expect.closeTo(45.066, 3), u: expect.closeTo(0.03, 3) });
+    expect(input).toMatchObject({ tipDiameter: { value: 45, u: 0.03 }, acrossFlatJaws: true });
   });
 });
 

@@ -3,8 +3,9 @@ import { join, resolve } from "node:path";
 import knex, { type Knex } from "knex";
 import { theBench } from "./migrations/0001-the-bench";
 import { theRecorder } from "./migrations/0002-the-recorder";
+import { theJudgement } from "./migrations/0003-the-judgement";
 
-const MIGRATIONS = [theBench, theRecorder];
+const MIGRATIONS = [theBench, theRecorder, theJudgement];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -36,6 +36,9 @@ const BENCH_HEAD = [
   "past",
   "disposeConsent",
   "loosePictures",
+  "train",
+  "causes",
+  "benchFinds",
 ] as const;
 
 const known = <T extends object>(o: T): T => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined && v !== "" && v !== null)) as T;
@@ -91,7 +94,7 @@ export function jobFileOf(job: Job): JobFile {
           .map((r) => known({ what: r.what, value: r.value, u: r.u, teeth: r.teeth, source: r.source, x: { at: r.at } })),
         identity: f.identity as Record<string, unknown> | undefined,
         chosen: f.chosen,
-        x: known({ ...f.x, gear: f.gear }),
+        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy }),
       }),
     ),
     tests: job.answers
@@ -184,13 +187,15 @@ async function fill(number: string, file: JobFile, bench: Bench): Promise<void> 
     );
     const now = new Date().toISOString();
     for (const { readings, x, teeth, identity, ...f } of file.findings ?? []) {
-      const { gear, ...rest } = (x ?? {}) as { gear?: GearNotes };
+      const { gear, fate, fateWhy, ...rest } = (x ?? {}) as { gear?: GearNotes; fate?: string; fateWhy?: string };
       await trx("findings").insert(
         toRow({
           jobId: job.id,
           ...f,
           teeth: teeth ?? {},
           gear: gear ?? {},
+          fate,
+          fateWhy,
           identity: identity as GearIdentity | undefined,
           ...(Object.keys(rest).length ? { x: rest } : {}),
         }),

@@ -1,8 +1,13 @@
 import type { Knex } from "knex";
+import type { Fate } from "@/core/judge/fate";
 import type { Hardware, LubePoint, Part, Service, Strip, StripStep } from "@/core/order/strip";
 import type { PictureMark } from "@/core/picture-mark";
 import type { Stage } from "@/core/plan/stages";
+import type { TrainInput } from "@/core/train/train";
+import type { GearNotes } from "./gear-notes";
 import { fromRow } from "./rows";
+
+export { GEAR_KINDS, type GearKind, type GearNotes } from "./gear-notes";
 
 export interface JobPicture {
   readonly sha256: string;
@@ -36,15 +41,6 @@ export interface Reading {
   readonly source: string;
   readonly at: string;
 }
-/** What is typed about a gear besides its readings. */
-export interface GearNotes {
-  readonly teeth?: number;
-  readonly kind?: "spur" | "helical";
-  readonly hand?: "left" | "right";
-  readonly boreForm?: string;
-  readonly tipsWorn?: boolean;
-  readonly mateTeeth?: number;
-}
 /** The name that was accepted for a gear. */
 export interface GearIdentity {
   readonly teeth: number;
@@ -54,6 +50,10 @@ export interface GearIdentity {
   readonly helixAngleDeg: number;
   readonly profileShift: number;
   readonly probability: number;
+  /** bevel: pitch cone angle, degrees */
+  readonly coneAngleDeg?: number;
+  /** worm: reference diameter, mm */
+  readonly wormDiameterMm?: number;
 }
 export interface Finding {
   readonly part: string;
@@ -64,7 +64,24 @@ export interface Finding {
   readonly gear: GearNotes;
   readonly identity?: GearIdentity;
   readonly chosen?: string;
+  /** what is done about it, and why */
+  readonly fate?: Fate;
+  readonly fateWhy?: string;
   readonly x?: Record<string, unknown>;
+}
+/** The technician's own verdict on why it failed; stands above what the rules say. */
+export interface ChosenCauses {
+  readonly chosen?: readonly string[];
+  readonly words?: string;
+}
+/** Something the hardware bench named. */
+export interface BenchFind {
+  readonly name: string;
+  /** "bore 8.01, outside 21.98 mm" */
+  readonly from: string;
+  readonly sure: number;
+  readonly source: string;
+  readonly at: string;
 }
 export interface Answer {
   readonly question: string;
@@ -117,6 +134,9 @@ export interface JobHead {
   readonly lubricant?: string;
   readonly washed: boolean;
   readonly handedBackAt?: string;
+  readonly train?: TrainInput;
+  readonly causes: ChosenCauses;
+  readonly benchFinds: readonly BenchFind[];
   readonly x?: Record<string, unknown>;
 }
 
@@ -130,7 +150,7 @@ export interface Job extends JobHead, Strip {
   readonly pictures: readonly JobPicture[];
 }
 
-const HEAD_JSON = ["symptoms", "loose_items", "case_inside", "past", "loose_pictures", "x"];
+const HEAD_JSON = ["symptoms", "loose_items", "case_inside", "past", "loose_pictures", "train", "causes", "bench_finds", "x"];
 const HEAD_FLAGS = ["food_contact", "consent", "dispose_consent", "strip_finished", "washed"];
 
 export const headFromRow = (row: Record<string, unknown>): JobHead => fromRow<JobHead>(row, HEAD_JSON, HEAD_FLAGS);

@@ -1,6 +1,9 @@
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
+import { FATES, type Fate } from "@/core/judge/fate";
+import type { TrainInput } from "@/core/train/train";
 import { type Change, changeJob } from "./change";
-import type { Finding, GearIdentity, GearNotes } from "./job";
+import type { BenchFind, ChosenCauses, Finding, GearIdentity, GearNotes } from "./job";
+import { setHead } from "./jobs";
 import { fromRow, toRow } from "./rows";
 
 async function finding(c: Change, part: string): Promise<Finding & { id: number }> {
@@ -15,7 +18,7 @@ export async function setFinding(
   number: string,
   version: number,
   part: string,
-  fields: { mode?: string; extent?: string; note?: string; renew?: boolean },
+  fields: { mode?: string; extent?: string; note?: string; renew?: boolean; fate?: Fate; fateWhy?: string },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { id } = await finding(c, part);
@@ -23,12 +26,16 @@ export async function setFinding(
     if (Object.keys(rest).length) await c.trx("findings").where({ id }).update(toRow(rest));
     const renewed = renew ?? FAILURE_MODES.find((m) => m.mode === fields.mode)?.renew;
     if (renewed !== undefined) await c.trx("parts").where({ job_id: c.job.id, ref: part }).update({ renew: renewed });
+    if (fields.fate) return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
     return `${await nameOf(c, part)}: ${FAILURE_MODES.find((m) => m.mode === fields.mode)?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
   });
 }
 
 /** Readings that a gear's name rests on: a new one takes the accepted name back. */
-const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle"]);
+const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle", "chord", "arc", "centre distance"]);
+const names = (what: string): boolean => NAMING.has(what) || what.startsWith("over pins");
+/** Notes that do not bear on the gear's name. */
+const BESIDE: readonly (keyof GearNotes)[] = ["boreForm", "mateTeeth", "mate", "turning", "drives"];
 
 /** Marks teeth on the gear face; null takes a mark away. */
 export async function markTeeth(number: string, version: number, part: string, teeth: readonly number[], mark: string | null): Promise<number> {
@@ -47,13 +54,29 @@ export async function markTeeth(number: string, version: number, part: string, t
   });
 }
 
-export async function setGearNotes(number: string, version: number, part: string, notes: GearNotes): Promise<number> {
+/** Notes on a gear; null takes one back. Mates know each other: who meets whom is written at both. */
+export async function setGearNotes(
+  number: string,
+  version: number,
+  part: string,
+  said: { readonly [K in keyof GearNotes]?: GearNotes[K] | null },
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const f = await finding(c, part);
+    const notes = said as GearNotes;
+    const merged = Object.fromEntries(Object.entries({ ...f.gear, ...notes }).filter(([, v]) => v !== null && v !== ""));
+    if (notes.mate) {
+      const other = await finding(c, notes.mate);
+      if (!other.gear.mate)
+        await c
+          .trx("findings")
+          .where({ id: other.id })
+          .update(toRow({ gear: { ...other.gear, mate: part } }));
+    }
     await c
       .trx("findings")
       .where({ id: f.id })
-      .update(toRow({ gear: { ...f.gear, ...notes }, ...(Object.keys(notes).every((k) => k === "boreForm" || k === "mateTeeth") ? {} : { identity: null }) }));
+      .update(toRow({ gear: merged, ...(Object.keys(notes).every((k) => BESIDE.includes(k as keyof GearNotes)) ? {} : { identity: null }) }));
     return `${await nameOf(c, part)}: ${Object.entries(notes)
       .map(([k, v]) => `${k} ${v}`)
       .join(", ")}`;
@@ -69,7 +92,7 @@ export async function addReading(
   return changeJob(number, version, async (c) => {
     const f = await finding(c, part);
     await c.trx("readings").insert(toRow({ jobId: c.job.id, part, ...reading, at: c.at }));
-    if (NAMING.has(reading.what)) await c.trx("findings").where({ id: f.id }).update({ identity: null });
+    if (names(reading.what)) await c.trx("findings").where({ id: f.id }).update({ identity: null });
     return `${await nameOf(c, part)}: ${reading.what}${reading.teeth ? ` over ${reading.teeth}` : ""} ${reading.value} mm (${reading.source})`;
   });
 }
@@ -79,7 +102,7 @@ export async function strikeReadings(number: string, version: number, part: stri
   return changeJob(number, version, async (c) => {
     const q = c.trx("readings").where({ job_id: c.job.id, part, what });
     await (teeth === undefined ? q : q.andWhere({ teeth })).delete();
-    if (NAMING.has(what)) await c.trx("findings").where({ job_id: c.job.id, part }).update({ identity: null });
+    if (names(what)) await c.trx("findings").where({ job_id: c.job.id, part }).update({ identity: null });
     return `${await nameOf(c, part)}: ${what} struck`;
   });
 }
@@ -91,6 +114,33 @@ export async function nameGear(number: string, version: number, part: string, id
     await c.trx("findings").where({ id: f.id }).update(toRow({ identity }));
     const size = identity.diametralPitch ? `${identity.diametralPitch} DP` : `module ${identity.moduleMm}`;
     return `${await nameOf(c, part)}: named ${identity.teeth} teeth, ${size}, ${identity.pressureAngleDeg}°`;
+  });
+}
+
+/** Keeps the train; what it was before is in the history's line only by its size. */
+export async function setTrain(number: string, version: number, train: TrainInput): Promise<number> {
+  return setHead(number, version, { train }, `train: ${train.meshes.length} ${train.meshes.length === 1 ? "mesh" : "meshes"}`);
+}
+
+export async function setCauses(number: string, version: number, causes: ChosenCauses, what: string): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    const row = await trx("jobs").where({ id: job.id }).first("causes");
+    const before = JSON.parse(row?.causes ?? "{}") as ChosenCauses;
+    await trx("jobs")
+      .where({ id: job.id })
+      .update({ causes: JSON.stringify({ ...before, ...causes }) });
+    return what;
+  });
+}
+
+export async function keepBenchFind(number: string, version: number, find: Omit<BenchFind, "at">): Promise<number> {
+  return changeJob(number, version, async ({ trx, job, at }) => {
+    const row = await trx("jobs").where({ id: job.id }).first("bench_finds");
+    const before = JSON.parse(row?.bench_finds ?? "[]") as BenchFind[];
+    await trx("jobs")
+      .where({ id: job.id })
+      .update({ bench_finds: JSON.stringify([...before, { ...find, at }]) });
+    return `hardware bench: ${find.name} from ${find.from}`;
   });
 }
 

@@ -16,6 +16,8 @@ const PATHS: Readonly<Record<string, string>> = {
   motor: "M10 14h24v20H10z M34 20h4v8h-4z M38 22.500h6v3h-6z M14 14v20M18 14v20M22 14v20M26 14v20",
   blade: "M4 28L44 16 44 24 10 34z",
   housing: "M6 12h36v24H6z M6 18h36",
+  bush: "M24 8a16 16 0 100 32 16 16 0 000-32z M24 15a9 9 0 100 18 9 9 0 000-18z M24 8v7M24 33v7",
+  shaft: "M4 20h8v8H4z M12 17h22v14H12z M34 20h10v8H34z M16 17v14",
   brush: "M16 10h16v18H16z M24 28c0 8 6 4 6 12",
 };
 

@@ -1,10 +1,15 @@
+export { BORE_FORMS, borePath } from "./bore-form";
 export { type Gear, type GearDimensions, gearDimensions } from "./dimensions";
+export { type Face, type FaceKind, gearFace } from "./face";
 export { type Hypothesis, type Identification, type IdentifyInput, identifyGear, identifyInput } from "./identify";
 export { type BevelHypothesis, type BevelInput, bevelInput, identifyBevel, pitchConeAngle } from "./identify-bevel";
 export { identifyWorm, type WormHypothesis, type WormInput, wormInput } from "./identify-worm";
 export { tipDiameterFromFlatJaws } from "./jaws-across";
 export { measuringPin } from "./measuring-pins";
+export type { NextReading } from "./next-reading";
 export { gearOutline, involuteStartRadius, type Point, toothFlank, toothOutline } from "./outline";
 export { overPins } from "./over-pins";
 export { type PairAnswer, type PairGear, pairOf } from "./pair";
+export { type SizeRow, sizesCompared } from "./sizes-compared";
 export { bestSpanTeeth, faceWideEnough, spanOver } from "./span-measurement";
+export { type ToothLoss, toothLoss } from "./tooth-loss";

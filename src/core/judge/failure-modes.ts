@@ -16,6 +16,14 @@ export const FAILURE_MODES: readonly FailureMode[] = [
   { mode: "melted", says: "melted", kinds: ["gear", "housing"], renew: true },
   { mode: "worn", says: "worn", kinds: [], renew: true },
   { mode: "slack", says: "slack or rough", kinds: ["bearing"], renew: true },
+  { mode: "spins", says: "spins in its seat", kinds: ["bearing"], renew: true },
+  { mode: "swollen", says: "swollen, tight", kinds: ["bush"], renew: true },
+  { mode: "ovalised", says: "worn oval", kinds: ["bush"], renew: true },
+  { mode: "scored", says: "scored", kinds: ["shaft"], renew: true },
+  { mode: "bent", says: "bent", kinds: ["shaft"], renew: true },
+  { mode: "rusted", says: "rusted", kinds: ["shaft"], renew: true },
+  { mode: "short", says: "worn short", kinds: ["brush"], renew: true },
+  { mode: "not-looked", says: "left alone", kinds: ["brush", "motor"], renew: false },
   { mode: "hardened", says: "hardened lip", kinds: ["seal"], renew: true },
   { mode: "torn", says: "torn or oil-soaked", kinds: ["gasket", "o-ring", "seal"], renew: true },
   { mode: "corroded", says: "corroded", kinds: [], renew: true },
@@ -26,16 +34,6 @@ export const FAILURE_MODES: readonly FailureMode[] = [
 /** The modes to offer for a kind of part, the special ones first, "sound" last. */
 export const modesFor = (kind: string | undefined): FailureMode[] =>
   FAILURE_MODES.filter((m) => m.kinds.length === 0 || (kind !== undefined && m.kinds.includes(kind)));
-
-/** Marks on a single tooth of the gear face, with the key that sets them. */
-export const TOOTH_MARKS = [
-  { mark: "missing", says: "Missing", key: "1" },
-  { mark: "knife", says: "Knife-edged", key: "2" },
-  { mark: "chipped", says: "Chipped", key: "3" },
-  { mark: "cracked", says: "Root crack", key: "4" },
-  { mark: "worn", says: "Worn flank", key: "5" },
-] as const;
-export type ToothMark = (typeof TOOTH_MARKS)[number]["mark"];
 
 /** What the state of the old grease says, and how far the work must go. */
 export const GREASE_STATES = [

@@ -11,13 +11,13 @@ const teeth = (least: number, what: string) =>
 /** What the fuse needs to know of a gear besides its teeth. */
 const strength = {
   /** normal module, mm */
-  moduleMm: z.number().positive("a module is above 0 mm").max(50).optional(),
-  faceWidthMm: z.number().positive("a face width is above 0 mm").max(500).optional(),
+  moduleMm: z.number("a module is a number").positive("a module is above 0 mm").max(50).optional(),
+  faceWidthMm: z.number("a width is a number").positive("a face width is above 0 mm").max(500).optional(),
   /** a key of MATERIALS */
   material: z.string().max(40).optional(),
   helixAngleDeg: z.number().min(0).max(60).optional(),
   /** what a new one costs, in the shop's money */
-  price: z.number().min(0).optional(),
+  price: z.number("a price is a number").min(0, "a price is not negative").optional(),
   /** the part of the job that it is */
   part: z.string().max(40).optional(),
 };
@@ -67,7 +67,7 @@ export const meshInput = z.discriminatedUnion(
 export const trainInput = z.strictObject({
   input: z.strictObject({
     shaft,
-    rpm: z.number().min(0, "a speed is not negative").max(200_000, "no motor of a workshop turns faster than 200 000 rpm"),
+    rpm: z.number("a speed is a number").min(0, "a speed is not negative").max(200_000, "no motor of a workshop turns faster than 200 000 rpm"),
     /** torque of the motor held still, N m: for the fuse */
     stallTorqueNm: measuredInput.optional(),
   }),

@@ -1,10 +1,17 @@
-import type { IdentifyInput } from "@/core/gear/index";
-import { tipDiameterFromFlatJaws } from "@/core/gear/index";
+import { type BevelInput, type IdentifyInput, identifyBevel, identifyGear, identifyWorm, type NextReading, type WormInput } from "@/core/gear/index";
 import { type Measured, meanOf } from "@/core/quantity/measured";
-import type { Job, Reading } from "@/store/job";
+import type { GearIdentity, GearKind, Job, Reading } from "@/store/job";
 
 /** The caliper's own spread of one reading, mm. */
-const U: Readonly<Record<string, number>> = { "tip diameter": 0.03, "root diameter": 0.05 };
+const U: Readonly<Record<string, number>> = {
+  "tip diameter": 0.03,
+  "root diameter": 0.05,
+  chord: 0.04,
+  "tooth depth": 0.08,
+  "throat diameter": 0.08,
+  "centre distance": 0.05,
+  "axial pitch": 0.05,
+};
 const DEFAULT_U = 0.02;
 
 export interface MeanReading extends Measured {
@@ -12,6 +19,8 @@ export interface MeanReading extends Measured {
   readonly teeth?: number;
   readonly count: number;
   readonly source: string;
+  /** time of the latest, ISO */
+  readonly at: string;
 }
 
 /** The readings of a part, those of one dimension averaged. */
@@ -30,31 +39,165 @@ export function meanReadings(readings: readonly Reading[], part: string): MeanRe
       ),
       count: group.length,
       source: [...new Set(group.map((r) => r.source))].join(", "),
+      at: (group.at(-1) as Reading).at,
     };
   });
 }
 
-/** A part's readings as the question to `identifyGear`, or null while there is too little. */
-export function identifyInputOf(job: Pick<Job, "findings" | "readings">, part: string): IdentifyInput | null {
-  const notes = job.findings.find((f) => f.part === part)?.gear ?? {};
+type JudgedJob = Pick<Job, "findings" | "readings">;
+const notesOf = (job: JudgedJob, part: string) => job.findings.find((f) => f.part === part)?.gear ?? {};
+const plain = (m: Measured): Measured => ({ value: m.value, u: m.u });
+
+/** A part's readings as the question to `identifyGear` (spur and helical), or null while there is too little. */
+export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | null {
+  const notes = notesOf(job, part);
+  const kind = notes.kind ?? "spur";
+  if (kind !== "spur" && kind !== "helical") return null;
   const means = meanReadings(job.readings, part);
   const one = (what: string): MeanReading | undefined => means.find((m) => m.what === what);
   const tip = one("tip diameter");
   const root = one("root diameter");
   const helix = one("helix angle");
-  const spans = means.filter((m) => m.what === "span" && m.teeth !== undefined).map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
-  const lengths = spans.length + (tip ? 1 : 0) + (root ? 1 : 0);
+  const arc = one("arc");
+  const centre = one("centre distance");
+  const mateTeeth = notes.mateTeeth ?? (notes.mate ? notesOf(job, notes.mate).teeth : undefined);
+  const over = (what: string) => means.filter((m) => m.what === what && m.teeth !== undefined);
+  const spans = over("span").map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
+  const chords = over("chord").map((m) => ({ pitches: m.teeth as number, value: m.value, u: m.u }));
+  const pins = means.find((m) => m.what.startsWith("over pins "));
+  const lengths = spans.length + chords.length + (tip ? 1 : 0) + (root ? 1 : 0) + (pins ? 1 : 0);
   if (lengths === 0 || (notes.teeth === undefined && lengths < 2)) return null;
-  const plain = (m: Measured): Measured => ({ value: m.value, u: m.u });
   return {
-    kind: notes.kind ?? "spur",
+    kind,
     teeth: notes.teeth ?? null,
     // flat jaws across an odd count read short
-    ...(tip ? { tipDiameter: notes.teeth === undefined ? plain(tip) : tipDiameterFromFlatJaws(plain(tip), notes.teeth) } : {}),
+    ...(tip ? { tipDiameter: plain(tip), acrossFlatJaws: true } : {}),
     ...(root ? { rootDiameter: plain(root) } : {}),
     spans,
+    ...(chords.length ? { chords } : {}),
+    ...(arc?.teeth !== undefined ? { arc: { pitches: arc.teeth, angle: { value: arc.value, u: Math.max(arc.u, 0.5) } } } : {}),
+    ...(pins ? { overPins: { pin: Number(pins.what.slice(10)), value: pins.value, u: pins.u } } : {}),
     ...(helix ? { helixAngle: plain(helix) } : {}),
     ...(notes.hand ? { hand: notes.hand } : {}),
+    ...(mateTeeth && mateTeeth >= 4 && centre ? { mate: { teeth: mateTeeth, centreDistance: plain(centre) } } : {}),
     ...(notes.tipsWorn ? { tipsWorn: true } : {}),
   };
+}
+
+function bevelInputOf(job: JudgedJob, part: string): BevelInput | null {
+  const notes = notesOf(job, part);
+  const means = meanReadings(job.readings, part);
+  const one = (what: string): Measured | undefined => means.find((m) => m.what === what);
+  const [tip, depth, face] = [one("tip diameter"), one("tooth depth"), one("face angle")];
+  const mateTeeth = notes.mateTeeth ?? (notes.mate ? notesOf(job, notes.mate).teeth : undefined) ?? null;
+  if (notes.teeth === undefined || !(tip || depth) || (mateTeeth === null && !face)) return null;
+  return {
+    kind: "bevel",
+    teeth: notes.teeth,
+    mateTeeth,
+    ...(tip ? { tipDiameter: { value: tip.value, u: Math.max(tip.u, 0.06) } } : {}),
+    ...(depth ? { wholeDepth: plain(depth) } : {}),
+    ...(face ? { faceAngle: plain(face) } : {}),
+  };
+}
+
+/** Worm and wheel are named together: what was measured on either, if they are tied as mates. */
+function wormInputOf(job: JudgedJob, part: string): WormInput | null {
+  const notes = notesOf(job, part);
+  const isWorm = notes.kind === "worm";
+  const [worm, wheel] = isWorm ? [part, notes.mate] : [notes.mate, part];
+  const of = (id: string | undefined, what: string): MeanReading | undefined => (id ? meanReadings(job.readings, id).find((m) => m.what === what) : undefined);
+  const starts = isWorm ? notes.teeth : (notes.mateTeeth ?? (worm ? notesOf(job, worm).teeth : undefined) ?? 1);
+  const wheelTeeth = isWorm ? (notes.mateTeeth ?? (wheel ? notesOf(job, wheel).teeth : undefined) ?? null) : (notes.teeth ?? null);
+  const pitch = of(worm, "axial pitch");
+  const tip = of(worm, "tip diameter");
+  const throat = of(wheel, "throat diameter");
+  const centre = of(part, "centre distance");
+  if (starts === undefined || !(pitch?.teeth || (throat && wheelTeeth))) return null;
+  return {
+    kind: "worm",
+    starts,
+    wheelTeeth,
+    ...(tip ? { tipDiameter: plain(tip) } : {}),
+    ...(pitch?.teeth ? { axialPitch: { threads: pitch.teeth, value: pitch.value, u: pitch.u } } : {}),
+    ...(throat && wheelTeeth ? { throatDiameter: plain(throat) } : {}),
+    ...(centre ? { centreDistance: plain(centre) } : {}),
+  };
+}
+
+/** One name that a part's readings allow. */
+export interface PossibleName extends GearIdentity {
+  readonly words: string;
+}
+export interface Naming {
+  readonly names: readonly PossibleName[];
+  readonly next: NextReading | null;
+}
+
+const size = (h: { module: number; diametralPitch: number | null }): string => (h.diametralPitch ? `${h.diametralPitch} DP` : `module ${h.module}`);
+const one = (x: number): string => String(Number(x.toFixed(1)));
+
+/** What a part is, as far as its readings tell: by its kind. Null while there is too little, or where the kind is entered and not named. */
+export function nameFrom(job: JudgedJob, part: string): Naming | null {
+  const kind: GearKind = notesOf(job, part).kind ?? "spur";
+  if (kind === "bevel") {
+    const input = bevelInputOf(job, part);
+    if (!input) return null;
+    const names = identifyBevel(input).map((h) => ({
+      teeth: h.teeth,
+      moduleMm: h.module,
+      diametralPitch: h.diametralPitch,
+      pressureAngleDeg: h.pressureAngle,
+      helixAngleDeg: 0,
+      profileShift: h.profileShift,
+      probability: h.probability,
+      coneAngleDeg: Math.round(h.coneAngle * 100) / 100,
+      words: `${size(h)} · cone ${one(h.coneAngle)}°${input.mateTeeth === null ? ` · meets ${h.mateTeeth} teeth` : ""}${h.profileShift ? ` · shift ${h.profileShift}` : ""}`,
+    }));
+    return { names, next: null };
+  }
+  if (kind === "worm" || kind === "worm-wheel") {
+    const input = wormInputOf(job, part);
+    if (!input) return null;
+    const names = identifyWorm(input).map((h) => ({
+      teeth: kind === "worm" ? h.starts : (h.wheelTeeth as number),
+      moduleMm: h.module,
+      diametralPitch: h.diametralPitch,
+      pressureAngleDeg: 20,
+      helixAngleDeg: h.leadAngle === null ? 0 : Math.round(h.leadAngle * 100) / 100,
+      profileShift: h.profileShift,
+      probability: h.probability,
+      ...(h.referenceDiameter === null ? {} : { wormDiameterMm: Math.round(h.referenceDiameter * 100) / 100 }),
+      words: [
+        size(h),
+        h.referenceDiameter === null ? "" : `worm Ø ${one(h.referenceDiameter)}`,
+        h.leadAngle === null ? "" : `lead ${one(h.leadAngle)}°${h.selfLocking ? ", locks itself" : ""}`,
+      ]
+        .filter(Boolean)
+        .join(" · "),
+    }));
+    return { names, next: null };
+  }
+  const input = identifyInputOf(job, part);
+  if (!input) return null;
+  const { hypotheses, next } = identifyGear(input);
+  const names = hypotheses.map((h) => ({
+    teeth: h.teeth,
+    moduleMm: h.module,
+    diametralPitch: h.diametralPitch,
+    pressureAngleDeg: h.pressureAngle,
+    helixAngleDeg: h.helixAngle,
+    profileShift: h.profileShift,
+    probability: h.probability,
+    words: [
+      size(h),
+      `${h.pressureAngle}°`,
+      h.helixAngle ? `helix ${one(h.helixAngle)}°` : "",
+      h.profileShift ? `shift ${h.profileShift > 0 ? "+" : ""}${h.profileShift}` : "",
+      input.teeth == null ? `${h.teeth} teeth` : "",
+    ]
+      .filter(Boolean)
+      .join(" · "),
+  }));
+  return { names, next };
 }

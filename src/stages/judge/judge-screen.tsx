@@ -2,7 +2,9 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import type { LikelyCause } from "@/core/judge/causes";
 import { GREASE_STATES, modesFor } from "@/core/judge/failure-modes";
+import type { FateOption } from "@/core/judge/fate";
 import type { Gate } from "@/core/plan/stages";
 import type { Job } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
@@ -12,9 +14,23 @@ import { GoOn } from "../go-on";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
 import { saveFinding, saveGreaseState } from "./actions";
+import { BushMeasures } from "./bush-measures";
+import { PartFate } from "./part-fate";
 
 /** Judge: each part of interest, how it failed, what the old grease says. */
-export function JudgeScreen({ job, gates }: { job: Job; gates: readonly Gate[] }) {
+export function JudgeScreen({
+  job,
+  gates,
+  fates,
+  cause,
+}: {
+  job: Job;
+  gates: readonly Gate[];
+  /** part → what can be done about it */
+  fates: Readonly<Record<string, readonly FateOption[]>>;
+  cause: LikelyCause | undefined;
+}) {
+  const [beside, setBeside] = useState<"grease" | "fate">("grease");
   const { run, number } = useJob();
   const router = useRouter();
   const first = job.parts.find((p) => p.renew) ?? job.parts.find((p) => p.kind === "gear") ?? job.parts[0];
@@ -68,7 +84,7 @@ export function JudgeScreen({ job, gates }: { job: Job; gates: readonly Gate[] }
           rows={2}
         />
       </section>
-      <section aria-label="Finding" className="flex min-h-0 flex-col gap-2">
+      <section aria-label="Finding" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
         <h2 className="text-[24px]">How did it fail?</h2>
         <div className="grid grid-cols-2 gap-2">
           {modesFor(part.kind).map((m, i) => (
@@ -85,6 +101,7 @@ export function JudgeScreen({ job, gates }: { job: Job; gates: readonly Gate[] }
         <KeyButton keyName="R" pressed={part.renew === true} look="warn" onPress={() => void run(saveFinding, { part: part.id, renew: !part.renew })}>
           {part.renew ? "✓ Goes back new" : "Goes back new"}
         </KeyButton>
+        {part.kind === "bush" && <BushMeasures part={part.id} job={job} />}
         {isGear && (
           <KeyButton keyName="G" look="main" onPress={() => router.push(`/jobs/${number}/judge/gear/${part.id}`)} className="mt-auto justify-center">
             {finding?.identity
@@ -93,23 +110,42 @@ export function JudgeScreen({ job, gates }: { job: Job; gates: readonly Gate[] }
           </KeyButton>
         )}
       </section>
-      <section aria-label="Old grease" className="flex min-h-0 flex-col gap-2">
-        <h2 className="text-[22px]">The old grease</h2>
-        <div className="min-h-0 flex-1 overflow-y-auto">
-          <div className="grid grid-cols-2 gap-1.5">
-            {GREASE_STATES.map((g) => (
-              <KeyButton
-                key={g.state}
-                className="!px-2 !text-[18px]"
-                pressed={job.greaseState === g.state}
-                onPress={() => void run(saveGreaseState, { state: g.state })}
-              >
-                {g.says}
-              </KeyButton>
-            ))}
-          </div>
-          {state && <p className="says danger mt-1.5 !py-0.5 !text-[17px]">{state.implies}</p>}
+      <section aria-label="Grease, cause and what to do" className="flex min-h-0 flex-col gap-2">
+        <div className="grid grid-cols-2 gap-1.5">
+          <KeyButton keyName="L" className="small justify-center" pressed={beside === "grease"} onPress={() => setBeside("grease")}>
+            Old grease
+          </KeyButton>
+          <KeyButton keyName="B" className="small justify-center" pressed={beside === "fate"} onPress={() => setBeside("fate")}>
+            What to do
+          </KeyButton>
         </div>
+        <div className="min-h-0 flex-1 overflow-y-auto">
+          {beside === "fate" ? (
+            <PartFate key={part.id} part={part.id} options={fates[part.id] ?? []} finding={finding} />
+          ) : (
+            <>
+              <div className="grid grid-cols-3 gap-1.5">
+                {GREASE_STATES.map((g) => (
+                  <KeyButton
+                    key={g.state}
+                    className="!min-h-[48px] justify-center !px-1 !py-0.5 text-center !text-[17px]"
+                    pressed={job.greaseState === g.state}
+                    onPress={() => void run(saveGreaseState, { state: g.state })}
+                  >
+                    {g.says}
+                  </KeyButton>
+                ))}
+              </div>
+              {state && <p className="says danger mt-1.5 !py-0.5 !text-[17px]">{state.implies}</p>}
+            </>
+          )}
+        </div>
+        {cause && (
+          <p className="says measured !py-1 !text-[18px]">
+            <b>{job.causes.chosen?.includes(cause.cause) ? "Cause:" : `${cause.how}:`}</b> {cause.says.toLowerCase()}{" "}
+            <span className="hush">(Y tells why)</span>
+          </p>
+        )}
         <div>
           <GoOn from="judge" stage={job.stage} gates={gates} />
         </div>

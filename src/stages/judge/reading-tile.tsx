@@ -1,6 +1,6 @@
 "use client";
 
-import { useId, useState } from "react";
+import { useId } from "react";
 import { MM_PER_INCH } from "@/core/quantity/units";
 import type { MeanReading } from "./gear-readings";
 
@@ -13,6 +13,9 @@ export function ReadingTile({
   onTyped,
   take,
   strike,
+  fault,
+  armed,
+  onArm,
 }: {
   label: string;
   mean: MeanReading | undefined;
@@ -21,20 +24,26 @@ export function ReadingTile({
   onTyped: (text: string) => void;
   take: (text: string) => Promise<string | null>;
   strike: () => void;
+  fault: string | null;
+  /** a reading that comes by itself goes here */
+  armed: boolean;
+  onArm: () => void;
 }) {
   const id = useId();
-  const [fault, setFault] = useState<string | null>(null);
   const enter = async (): Promise<void> => {
     if (!typed.trim()) return;
-    const says = await take(typed);
-    setFault(says);
-    if (says === null) onTyped("");
+    if ((await take(typed)) === null) onTyped("");
   };
   const shown = (v: number): string => (unit === "in" ? (v / MM_PER_INCH).toFixed(4) : v.toFixed(unit === "°" ? 1 : 2));
   return (
     <div className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${mean ? "border-info" : "border-base-content"}`}>
       <div className="flex h-[28px] items-start justify-between">
         <label htmlFor={id} className="text-[18px] font-semibold">
+          {armed && (
+            <b role="img" aria-label="the caliper’s reading goes here">
+              ▸{" "}
+            </b>
+          )}
           {label}, {unit}
         </label>
         {mean && (
@@ -60,13 +69,14 @@ export function ReadingTile({
           placeholder="type ↵"
           value={typed}
           aria-invalid={fault ? true : undefined}
+          onFocus={onArm}
           onChange={(e) => onTyped(e.target.value)}
           // a second Enter leaves the field, so that the keys work again
           onKeyDown={(e) => e.key === "Enter" && (typed.trim() ? void enter() : e.currentTarget.blur())}
         />
       </div>
       <div className="hush h-[20px] truncate text-[16px]">
-        {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source}` : "not taken"}
+        {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source} · ${mean.at.slice(11, 16)}` : "not taken"}
       </div>
       {fault && (
         <p role="alert" className="text-[17px] font-semibold text-error">

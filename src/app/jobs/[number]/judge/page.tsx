@@ -1,20 +1,29 @@
+import { likelyCauses } from "@/core/judge/causes";
 import { gatesOf } from "@/stages/job-facts";
 import { JobScreen } from "@/stages/job-screen";
+import { JudgeBenches } from "@/stages/judge/judge-benches";
 import { JudgeScreen } from "@/stages/judge/judge-screen";
+import { evidenceOf, fatesOf } from "@/stages/judge/why-facts";
 import { pocketsOf } from "@/stages/mat-pockets";
+import { catalogueParts } from "@/store/catalogue";
 import { Mat } from "@/ui/mat";
 import { type JobAddress, jobFrom } from "../job-from-address";
 
 export default async function Page(address: JobAddress) {
-  const { job } = await jobFrom(address);
+  const { job, db } = await jobFrom(address);
+  const catalogue = await catalogueParts(db);
+  const fates = Object.fromEntries(job.findings.filter((f) => f.mode).map((f) => [f.part, fatesOf(job, f.part, catalogue)]));
+  const causes = likelyCauses(evidenceOf(job));
+  const cause = causes.find((c) => job.causes.chosen?.includes(c.cause)) ?? causes[0];
   const pockets = pocketsOf(job);
   return (
     <JobScreen
       job={job}
       showing="judge"
+      head={<JudgeBenches number={job.number} at="parts" />}
       mat={<Mat pockets={pockets} hand={pockets.length} foot={`${pockets.length} laid down, left to right in the order they came off`} />}
     >
-      <JudgeScreen job={job} gates={gatesOf(job, "judge")} />
+      <JudgeScreen job={job} gates={gatesOf(job, "judge")} fates={fates} cause={cause} />
     </JobScreen>
   );
 }

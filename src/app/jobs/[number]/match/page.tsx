@@ -2,7 +2,7 @@ import { rankCandidates } from "@/core/match/rank";
 import { gatesOf } from "@/stages/job-facts";
 import { JobScreen } from "@/stages/job-screen";
 import { MatchScreen } from "@/stages/match/match-screen";
-import { wantedFor } from "@/stages/match/wanted";
+import { wantedFor } from "@/stages/wanted-part";
 import { catalogueParts, shopSettings } from "@/store/catalogue";
 import { type JobAddress, jobFrom } from "../job-from-address";
 

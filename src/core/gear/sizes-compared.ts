@@ -1,0 +1,63 @@
+import type { Measured } from "../quantity/measured";
+import { radians } from "../quantity/units";
+import { type Gear, gearDimensions } from "./dimensions";
+import { overPins } from "./over-pins";
+import { spanOver } from "./span-measurement";
+
+export interface SizeRow {
+  readonly what: string;
+  readonly unit: "mm" | "°";
+  /** by the gear's numbers */
+  readonly wanted: number;
+  readonly found: number | null;
+  /** found less wanted */
+  readonly difference: number | null;
+  /** how far apart still counts as the same: two spreads of the reading, and what new gears are off by */
+  readonly tolerance: number | null;
+  readonly ok: boolean | null;
+}
+
+/** A reading as the table takes it. */
+export interface FoundReading extends Measured {
+  readonly what: string;
+  readonly teeth?: number | undefined;
+}
+
+/** What moulded and milled gears of this size are usually off by, in modules (about ISO 1328 quality 9 to 10). */
+const MADE_TO = 0.02;
+
+/**
+ * A gear's dimensions as its numbers want them, against what was measured.
+ *
+ * @example sizesCompared(gear, [{ what: "tip diameter", value: 45.09, u: 0.03 }])[0] // wanted 45.11, found 45.09, difference −0.02, within 0.08
+ */
+export function sizesCompared(gear: Gear, readings: readonly FoundReading[]): SizeRow[] {
+  const d = gearDimensions(gear);
+  const rows: SizeRow[] = [];
+  const add = (what: string, wanted: number, seen?: FoundReading, unit: SizeRow["unit"] = "mm"): void => {
+    if (!seen) {
+      rows.push({ what, unit, wanted, found: null, difference: null, tolerance: null, ok: null });
+      return;
+    }
+    const tolerance = 2 * seen.u + (unit === "mm" ? MADE_TO * gear.moduleMm : 0);
+    const difference = seen.value - wanted;
+    rows.push({ what, unit, wanted, found: seen.value, difference, tolerance, ok: Math.abs(difference) <= tolerance });
+  };
+  const one = (what: string): FoundReading | undefined => readings.find((r) => r.what === what);
+  const jaws = (r: FoundReading | undefined): FoundReading | undefined => {
+    if (!r || gear.teeth % 2 === 0) return r;
+    const share = Math.cos(radians(90 / gear.teeth)) ** 2;
+    return { ...r, value: r.value / share, u: r.u / share };
+  };
+  add("tip diameter", d.tipDiameterMm, jaws(one("tip diameter")));
+  add("root diameter", d.rootDiameterMm, one("root diameter"));
+  add("reference diameter", d.referenceDiameterMm);
+  add("base diameter", d.baseDiameterMm);
+  for (const r of readings) if (r.what === "span" && r.teeth) add(`span over ${r.teeth}`, spanOver(gear, r.teeth), r);
+  for (const r of readings) {
+    const pin = /^over pins (\d+(?:\.\d+)?)$/.exec(r.what);
+    if (pin) add(`over ${pin[1]} mm pins`, overPins(gear, Number(pin[1])), r);
+  }
+  if (gear.helixAngleDeg) add("helix angle", gear.helixAngleDeg, one("helix angle"), "°");
+  return rows;
+}

@@ -1,0 +1,261 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { bushVerdict } from "./bush-clearance";
+import { CAUSE_RULES } from "./cause-rules";
+import { howFar, likelyCauses } from "./causes";
+import { type Evidence, factsOf } from "./evidence";
+import { FAILURE_MODES, GREASE_STATES, modesFor, SYMPTOMS } from "./failure-modes";
+import { type FateFacts, fateOptions } from "./fate";
+import { runBetween, runsOf, TOOTH_MARKS, toothExtent } from "./tooth-marks";
+
+const marks = (entries: Record<number, string>): Record<string, string> => Object.fromEntries(Object.entries(entries));
+const job = (more: Partial<Evidence> = {}): Evidence => ({ symptoms: [], past: {}, parts: [], ...more });
+const wheel = { name: "second-stage wheel", kind: "gear", material: "PA", mode: "missing-teeth", teeth: 41 };
+
+describe("marks on teeth", () => {
+  it("come to an extent in words", () => {
+    const x = toothExtent(marks({ 8: "broken", 9: "missing", 10: "missing", 11: "missing", 12: "missing", 13: "missing", 14: "broken" }), 41);
+    expect(x.says).toBe("5 missing in one run (teeth 10 to 14), 2 broken part-way");
+    expect(x.goneRuns).toEqual([{ from: 8, length: 7 }]);
+  });
+  it("a run may cross from the last tooth to the first; the shorter way round is taken", () => {
+    expect(runsOf([39, 40, 0, 1, 20], 41)).toEqual([
+      { from: 39, length: 4 },
+      { from: 20, length: 1 },
+    ]);
+    expect(runBetween(39, 1, 41)).toEqual([39, 40, 0, 1]);
+    expect(runBetween(1, 39, 41)).toEqual([1, 0, 40, 39]);
+    expect(runBetween(5, 5, 41)).toEqual([5]);
+  });
+  it("runs hold every marked tooth once", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 5, max: 90 }), fc.array(fc.nat(89), { maxLength: 40 }), (teeth, picked) => {
+        const own = [...new Set(picked.filter((t) => t < teeth))];
+        const runs = runsOf(own, teeth);
+        const back = runs.flatMap((r) => Array.from({ length: r.length }, (_, i) => (r.from + i) % teeth));
+        expect(back.sort((a, b) => a - b)).toEqual(own.sort((a, b) => a - b));
+      }),
+    );
+  });
+  it("a run between two teeth goes to both of them, never past half", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 4, max: 90 }), fc.nat(), fc.nat(), (teeth, a, b) => {
+        const run = runBetween(a % teeth, b % teeth, teeth);
+        expect(run[0]).toBe(a % teeth);
+        expect(run.at(-1)).toBe(b % teeth);
+        expect(run.length).toBeLessThanOrEqual(Math.floor(teeth / 2) + 1);
+        expect(new Set(run).size).toBe(run.length);
+      }),
+    );
+  });
+  it("which flank is worn follows from how it turns, and whether it drives", () => {
+    const right = marks(Object.fromEntries(Array.from({ length: 20 }, (_, i) => [i, "worn-right"])));
+    expect(toothExtent(right, 20, "clockwise", true).flank).toBe("driving");
+    expect(toothExtent(right, 20, "clockwise", false).flank).toBe("coasting");
+    expect(toothExtent(right, 20, "counter-clockwise", true).flank).toBe("coasting");
+    expect(toothExtent(right, 20).flank).toBe("unknown");
+    expect(toothExtent(marks({ 1: "worn-right", 2: "worn-left" }), 20, "clockwise", true).flank).toBe("both");
+    expect(toothExtent(marks({ 1: "chipped" }), 20).flank).toBeNull();
+    expect(toothExtent(right, 20).says).toBe("20 worn on the right flank all round");
+  });
+  it("each mark has a key of its own", () => {
+    expect(new Set(TOOTH_MARKS.map((m) => m.key)).size).toBe(TOOTH_MARKS.length);
+  });
+});
+
+describe("causes", () => {
+  const juicer = job({
+    symptoms: ["output-still", "clicks"],
+    greaseState: "plastic",
+    parts: [
+      {
+        ...wheel,
+        marks: marks({ 8: "broken", 9: "missing", 10: "missing", 11: "missing", 12: "missing", 13: "missing", 14: "broken" }),
+        mateLossMm: 0.14,
+        mateLimitMm: 0.05,
+      },
+    ],
+  });
+
+  it("five nylon teeth gone in one run: something jammed, with what says so, what to look at and how far to go", () => {
+    const [first, ...rest] = likelyCauses(juicer);
+    expect(first?.cause).toBe("jam");
+    expect(first?.how).toBe("likely");
+    expect(first?.because[0]).toMatchObject({ says: "second-stage wheel: 7 teeth gone next to each other", against: false });
+    expect(first?.confirm.length).toBeGreaterThan(1);
+    expect(first?.goTo.join()).toMatch(/wash the whole case/);
+    expect(rest.map((c) => c.cause)).toContain("worn-mate");
+  });
+  it("milky grease and rust: water, and no cause without a sign for it", () => {
+    const causes = likelyCauses(
+      job({
+        greaseState: "wet",
+        parts: [
+          { name: "output seal", kind: "seal", mode: "hardened" },
+          { name: "wheel", kind: "gear", mode: "corroded" },
+        ],
+      }),
+    );
+    expect(causes[0]?.cause).toBe("water");
+    for (const c of causes) expect(c.because.some((b) => !b.against)).toBe(true);
+    expect(likelyCauses(job())).toEqual([]);
+  });
+  it("worn all round with the grease gone: it ran dry, and a run of broken teeth speaks against that", () => {
+    const allRound = marks(Object.fromEntries(Array.from({ length: 40 }, (_, i) => [i, "knife"])));
+    const dry = likelyCauses(job({ symptoms: ["louder"], greaseState: "gone", parts: [{ ...wheel, mode: "knife-edged", teeth: 40, marks: allRound }] }));
+    expect(dry[0]?.cause).toBe("dry");
+    expect(likelyCauses(juicer).find((c) => c.cause === "dry")).toBeUndefined();
+  });
+  it.each([
+    ["bearing", job({ symptoms: ["grinds"], greaseState: "metal", parts: [{ name: "lay bearing", kind: "bearing", mode: "slack" }] })],
+    ["motor", job({ symptoms: ["hot"], greaseState: "dark", parts: [{ ...wheel, mode: "melted" }] })],
+    ["electrical", job({ symptoms: ["dead"] })],
+    ["hub", job({ symptoms: ["slips"], parts: [{ ...wheel, mode: "cracked-hub" }] })],
+    ["seal-between", job({ greaseState: "gone", symptoms: ["leaks"], parts: [{ name: "seal", kind: "seal", mode: "torn" }] })],
+    ["worn-mate", job({ past: { openedBefore: "shop" }, parts: [{ ...wheel, mode: "knife-edged", mateLossMm: 0.3, mateLimitMm: 0.05 }] })],
+    [
+      "fatigue",
+      job({ symptoms: ["clicks"], past: { years: 12 }, parts: [{ ...wheel, mode: "chipped", marks: marks({ 3: "missing", 20: "missing", 30: "cracked" }) }] }),
+    ],
+    [
+      "wrong-part",
+      job({
+        past: { openedBefore: "owner", bought: "used" },
+        symptoms: ["louder"],
+        parts: [{ ...wheel, mode: "knife-edged", mateLossMm: 0, mateLimitMm: 0.05 }],
+      }),
+    ],
+  ])("%s comes first where its signs are", (cause, evidence) => {
+    expect(likelyCauses(evidence)[0]?.cause).toBe(cause);
+  });
+  it("the mate measured sound takes the blame from the mate", () => {
+    const with_ = (mateLossMm: number) =>
+      likelyCauses(job({ past: { openedBefore: "shop" }, parts: [{ ...wheel, mode: "knife-edged", mateLossMm, mateLimitMm: 0.05 }] })).find(
+        (c) => c.cause === "worn-mate",
+      );
+    expect(with_(0.3)?.how).toBe("likely");
+    expect(with_(0.01)).toBeUndefined();
+  });
+  it("every sign of every rule can be found by something that can be written down, and has its reason", () => {
+    const possible = new Set([
+      ...SYMPTOMS.map((s) => `symptom:${s.symptom}`),
+      ...GREASE_STATES.map((g) => `grease:${g.state}`),
+      ...["opened", "used", "hard", "light", "old"].map((p) => `past:${p}`),
+      ...["run", "scattered", "one", "part-way", "cracked", "melted", "corroded", "all-worn", "part-worn"].map((t) => `teeth:${t}`),
+      ...["driving", "coasting", "both"].map((f) => `flank:${f}`),
+      ...["worn", "sound"].map((m) => `mate:${m}`),
+      "gear:plastic",
+      "gear:metal",
+      ...["gear", "bearing", "seal", "gasket", "shaft", "bush", "brush", "housing"].flatMap((k) => modesFor(k).map((m) => `${k}:${m.mode}`)),
+    ]);
+    for (const rule of CAUSE_RULES) {
+      for (const s of rule.signs) expect([rule.cause, s.fact, possible.has(s.fact)]).toEqual([rule.cause, s.fact, true]);
+      expect(rule.confirm.length).toBeGreaterThan(0);
+      expect(rule.goTo.length).toBeGreaterThan(0);
+      expect(rule.signs.every((s) => s.why.length > 5)).toBe(true);
+    }
+    expect(new Set(CAUSE_RULES.map((r) => r.cause)).size).toBe(CAUSE_RULES.length);
+  });
+  it("one more sign for a cause never makes it less likely", () => {
+    fc.assert(
+      fc.property(fc.subarray(SYMPTOMS.map((s) => s.symptom)), fc.constantFrom(...GREASE_STATES.map((g) => g.state)), (symptoms, greaseState) => {
+        for (const rule of CAUSE_RULES) {
+          const weight = (e: Evidence) => likelyCauses(e).find((c) => c.cause === rule.cause)?.weight ?? 0;
+          const forIt = rule.signs.find((s) => s.fact === `grease:${greaseState}` && s.weight > 0);
+          if (forIt) expect(weight(job({ symptoms, greaseState }))).toBeGreaterThanOrEqual(weight(job({ symptoms })));
+        }
+      }),
+    );
+  });
+  it("how far the work must go: each demand once, of the likely causes or the chosen one", () => {
+    const causes = likelyCauses(juicer);
+    const far = howFar(causes, []);
+    expect(far.find((f) => /wash the whole case/.test(f.says))?.because).toContain("Something jammed, and the weakest tooth gave way");
+    expect(new Set(far.map((f) => f.says)).size).toBe(far.length);
+    expect(howFar(causes, ["worn-mate"]).map((f) => f.says)).toEqual(["renew both gears of the pair"]);
+  });
+  it("facts are said in words, once", () => {
+    const says = factsOf(juicer).map((f) => f.says);
+    expect(says).toContain("old grease plastic crumbs");
+    expect(says).toContain("the mate of second-stage wheel has lost 0.14 mm of tooth");
+    expect(factsOf(job({ parts: [wheel, wheel] })).length).toBe(factsOf(job({ parts: [wheel] })).length);
+  });
+});
+
+describe("a plain bush", () => {
+  it.each([
+    [{ boreMm: 8.05, shaftMm: 7.99 }, "sound"],
+    [{ boreMm: 8.21, shaftMm: 7.98 }, "worn"],
+    [{ boreMm: 8.02, boreAcrossMm: 8.14, shaftMm: 7.98 }, "ovalised"],
+    [{ boreMm: 7.96, shaftMm: 7.98 }, "swollen"],
+  ] as const)("%j is %s", (readings, mode) => {
+    expect(bushVerdict(readings)?.mode).toBe(mode);
+    expect(FAILURE_MODES.some((m) => m.mode === mode)).toBe(true);
+  });
+  it("says nothing while too little is measured", () => {
+    expect(bushVerdict({ boreMm: 8 })).toBeNull();
+    expect(bushVerdict({})).toBeNull();
+  });
+});
+
+describe("repair, replace or make", () => {
+  const facts = (more: Partial<FateFacts> = {}): FateFacts => ({
+    kind: "gear",
+    mode: "missing-teeth",
+    plastic: true,
+    load: "daily",
+    safety: false,
+    hot: false,
+    partToBeHad: true,
+    ...more,
+  });
+  const advised = (f: FateFacts) => fateOptions(f).find((o) => o.advised)?.fate;
+  it("a wheel with teeth gone is renewed; with its mate where that is worn", () => {
+    expect(advised(facts({ mateWorn: false }))).toBe("renew");
+    expect(advised(facts({ mateWorn: true }))).toBe("renew-pair");
+    expect(fateOptions(facts()).find((o) => o.fate === "repair")).toMatchObject({ barred: true });
+  });
+  it("no part to be had: made; and a cracked hub on a light drive may be bonded", () => {
+    expect(advised(facts({ partToBeHad: false }))).toBe("make");
+    const bond = fateOptions(facts({ mode: "cracked-hub", partToBeHad: false, load: "light" })).find((o) => o.fate === "repair");
+    expect(bond?.barred).toBe(false);
+    expect(bond?.reasons.map((r) => r.says).join()).toMatch(/stopgap/);
+    expect(advised(facts({ mode: "cracked-hub", partToBeHad: false, load: "light", speedMs: 1 }))).toBe("repair");
+  });
+  it("where somebody can be hurt nothing is mended or made", () => {
+    const options = fateOptions(facts({ safety: true, partToBeHad: false, mode: "cracked-hub" }));
+    for (const fate of ["repair", "make"]) expect(options.find((o) => o.fate === fate)?.barred).toBe(true);
+    expect(advised(facts({ safety: true, partToBeHad: false, mode: "cracked-hub" }))).toBe("decline");
+  });
+  it("above the limit it asks first; a sound part is kept", () => {
+    expect(
+      fateOptions(facts({ cost: 150, limit: 120 }))
+        .find((o) => o.fate === "renew")
+        ?.reasons.map((r) => r.says)
+        .join(),
+    ).toMatch(/above the customer's limit/);
+    expect(advised(facts({ mode: "sound" }))).toBe("keep");
+    expect(advised(facts({ kind: "bearing", mode: "slack" }))).toBe("renew");
+  });
+  it("always says why, and never advises what is barred", () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          kind: fc.constantFrom("gear", "bearing", "seal", "shaft", "bush", "housing"),
+          mode: fc.constantFrom(...FAILURE_MODES.map((m) => m.mode)),
+          plastic: fc.boolean(),
+          load: fc.constantFrom("light" as const, "daily" as const, "hard" as const, "unknown" as const),
+          safety: fc.boolean(),
+          hot: fc.boolean(),
+          partToBeHad: fc.constantFrom(true, false, undefined),
+          mateWorn: fc.constantFrom(true, false, undefined),
+        }),
+        (f) => {
+          const options = fateOptions(f);
+          expect(options.filter((o) => o.advised).length).toBeLessThanOrEqual(1);
+          for (const o of options) if (o.advised) expect(o.barred).toBe(false);
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,89 @@
+import { FAILURE_MODES, GREASE_STATES, symptomSays } from "./failure-modes";
+import { type Turning, toothExtent } from "./tooth-marks";
+
+/** What the causes are reasoned from: all that Take in, Strip and the findings wrote down. */
+export interface Evidence {
+  readonly symptoms: readonly string[];
+  readonly greaseState?: string | undefined;
+  readonly past: {
+    readonly bought?: string | undefined;
+    readonly openedBefore?: string | undefined;
+    readonly load?: string | undefined;
+    readonly years?: number | undefined;
+  };
+  readonly parts: readonly EvidentPart[];
+}
+export interface EvidentPart {
+  readonly name: string;
+  readonly kind?: string | undefined;
+  readonly material?: string | undefined;
+  readonly mode?: string | undefined;
+  readonly marks?: Readonly<Record<string, string>> | undefined;
+  readonly teeth?: number | undefined;
+  readonly turning?: Turning | undefined;
+  readonly drives?: boolean | undefined;
+  /** what the mate's span has lost, mm, and what counts as sound */
+  readonly mateLossMm?: number | undefined;
+  readonly mateLimitMm?: number | undefined;
+}
+
+/** Something that is so, as the rules name it, and in words. */
+export interface Fact {
+  readonly fact: string;
+  readonly says: string;
+}
+
+const PLASTIC = /^(PA|POM|ABS|PC|nylon|acetal|plastic)/i;
+
+/** The facts of a job: `symptom:clicks`, `grease:metal`, `teeth:run`, `seal:torn`, `past:opened`, `mate:worn` … */
+export function factsOf(e: Evidence): Fact[] {
+  const out: Fact[] = e.symptoms.map((s) => ({ fact: `symptom:${s}`, says: symptomSays(s) }));
+  const grease = GREASE_STATES.find((g) => g.state === e.greaseState);
+  if (grease) out.push({ fact: `grease:${grease.state}`, says: `old grease ${grease.says}` });
+  const { past } = e;
+  if (past.openedBefore === "shop" || past.openedBefore === "owner")
+    out.push({ fact: "past:opened", says: past.openedBefore === "shop" ? "another shop had it open" : "its owner had it open" });
+  if (past.bought === "used") out.push({ fact: "past:used", says: "bought used" });
+  if (past.load === "hard") out.push({ fact: "past:hard", says: "worked hard" });
+  if (past.load === "light") out.push({ fact: "past:light", says: "worked lightly" });
+  if (past.years !== undefined && past.years >= 8) out.push({ fact: "past:old", says: `${past.years} years old` });
+  for (const part of e.parts) out.push(...partFacts(part));
+  return out.filter((f, i) => out.findIndex((g) => g.fact === f.fact && g.says === f.says) === i);
+}
+
+function partFacts(p: EvidentPart): Fact[] {
+  const out: Fact[] = [];
+  const mode = FAILURE_MODES.find((m) => m.mode === p.mode);
+  if (mode && mode.mode !== "sound" && mode.mode !== "not-looked") out.push({ fact: `${p.kind ?? "part"}:${mode.mode}`, says: `${p.name} ${mode.says}` });
+  const failed = mode?.renew ?? false;
+  if (p.kind === "gear" && failed && p.material)
+    out.push(PLASTIC.test(p.material) ? { fact: "gear:plastic", says: `${p.name} is plastic` } : { fact: "gear:metal", says: `${p.name} is metal` });
+  if (p.marks && p.teeth && Object.keys(p.marks).length) out.push(...toothFacts(p, p.marks, p.teeth));
+  if (p.mateLossMm !== undefined && p.mateLimitMm !== undefined)
+    out.push(
+      p.mateLossMm > p.mateLimitMm
+        ? { fact: "mate:worn", says: `the mate of ${p.name} has lost ${p.mateLossMm.toFixed(2)} mm of tooth` }
+        : { fact: "mate:sound", says: `the mate of ${p.name} measures sound` },
+    );
+  return out;
+}
+
+function toothFacts(p: EvidentPart, marks: Readonly<Record<string, string>>, teeth: number): Fact[] {
+  const x = toothExtent(marks, teeth, p.turning, p.drives);
+  const n = (mark: string): number => x.counts[mark] ?? 0;
+  const out: Fact[] = [];
+  const longest = x.goneRuns[0]?.length ?? 0;
+  if (longest >= 2) out.push({ fact: "teeth:run", says: `${p.name}: ${longest} teeth gone next to each other` });
+  if (x.goneRuns.length >= 2) out.push({ fact: "teeth:scattered", says: `${p.name}: teeth gone in ${x.goneRuns.length} places` });
+  else if (longest === 1) out.push({ fact: "teeth:one", says: `${p.name}: a single tooth gone` });
+  if (n("broken")) out.push({ fact: "teeth:part-way", says: `${p.name}: ${n("broken")} broken part-way up` });
+  if (n("cracked")) out.push({ fact: "teeth:cracked", says: `${p.name}: ${n("cracked")} cracked at the root` });
+  if (n("melted")) out.push({ fact: "teeth:melted", says: `${p.name}: ${n("melted")} melted` });
+  if (n("corroded")) out.push({ fact: "teeth:corroded", says: `${p.name}: ${n("corroded")} corroded` });
+  const thin = n("knife") + n("worn") + n("worn-left") + n("worn-right");
+  if (thin >= 0.7 * teeth) out.push({ fact: "teeth:all-worn", says: `${p.name}: worn all round` });
+  else if (thin > 0) out.push({ fact: "teeth:part-worn", says: `${p.name}: worn over ${Math.round((100 * thin) / teeth)} % of the round` });
+  if (x.flank === "driving" || x.flank === "coasting" || x.flank === "both")
+    out.push({ fact: `flank:${x.flank}`, says: `${p.name}: ${x.flank === "both" ? "both flanks" : `the ${x.flank} flank`} worn` });
+  return out;
+}

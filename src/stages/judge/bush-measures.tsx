@@ -1,0 +1,73 @@
+"use client";
+
+import { useState } from "react";
+import { bushVerdict } from "@/core/judge/bush-clearance";
+import type { Job } from "@/store/job";
+import { KeyButton } from "@/ui/key-button";
+import { useJob } from "../job-context";
+import { saveFinding, strikeReading, takeReading } from "./actions";
+import { meanReadings } from "./gear-readings";
+
+const ASKED = [
+  ["bore", "Bore"],
+  ["bore across", "Bore, a quarter on"],
+  ["shaft", "Its shaft"],
+] as const;
+
+/** A plain bush against its shaft: three readings, what they come to, and a key that takes the verdict as the finding. */
+export function BushMeasures({ part, job }: { part: string; job: Pick<Job, "readings"> }) {
+  const { run } = useJob();
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const [fault, setFault] = useState<string | null>(null);
+  const means = meanReadings(job.readings, part);
+  const value = (what: string): number | undefined => means.find((m) => m.what === what)?.value;
+  const verdict = bushVerdict({ boreMm: value("bore"), boreAcrossMm: value("bore across"), shaftMm: value("shaft") });
+  const take = async (what: string): Promise<void> => {
+    const text = typed[what] ?? "";
+    if (!text.trim()) return;
+    const result = await run(takeReading, { part, what, typed: text, unit: "mm", source: "typed" });
+    setFault(result.ok ? null : result.says);
+    if (result.ok) setTyped((now) => ({ ...now, [what]: "" }));
+  };
+  return (
+    <div className="flex flex-col gap-1">
+      {ASKED.map(([what, label]) => (
+        <div key={what} className="grid grid-cols-[minmax(0,1fr)_74px_80px_48px] items-center gap-1.5">
+          <label htmlFor={`bush-${what}`} className="text-[18px] leading-tight font-semibold">
+            {label}, mm
+          </label>
+          <output className="figures text-right text-[22px]">{value(what)?.toFixed(2) ?? "–"}</output>
+          <input
+            id={`bush-${what}`}
+            className="field figure !min-h-[48px] !px-1.5 !text-[19px]"
+            inputMode="decimal"
+            autoComplete="off"
+            placeholder="type ↵"
+            value={typed[what] ?? ""}
+            onChange={(e) => setTyped((now) => ({ ...now, [what]: e.target.value }))}
+            onKeyDown={(e) => e.key === "Enter" && void take(what)}
+            onBlur={() => void take(what)}
+          />
+          <KeyButton
+            className="small justify-center"
+            label={`Strike ${label}`}
+            disabled={value(what) === undefined}
+            onPress={() => void run(strikeReading, { part, what })}
+          >
+            ×
+          </KeyButton>
+        </div>
+      ))}
+      {fault && (
+        <p role="alert" className="text-[18px] font-semibold text-error">
+          {fault}
+        </p>
+      )}
+      {verdict && (
+        <KeyButton keyName="E" onPress={() => void run(saveFinding, { part, mode: verdict.mode, extent: verdict.says })}>
+          {verdict.says}: take it as found
+        </KeyButton>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+"use client";
+
+import { Check, X } from "lucide-react";
+import { useState } from "react";
+import type { FateOption } from "@/core/judge/fate";
+import type { Finding } from "@/store/job";
+import { KeyButton } from "@/ui/key-button";
+import { useJob } from "../job-context";
+import { SavedField } from "../saved-field";
+import { saveFinding } from "./actions";
+
+/** Repair, replace or make: the schools with this job's facts; the decision and its reason are kept. */
+export function PartFate({ part, options, finding }: { part: string; options: readonly FateOption[]; finding: Finding | undefined }) {
+  const { run } = useJob();
+  const [looked, setLooked] = useState<string>();
+  const shown = options.find((o) => o.fate === (looked ?? finding?.fate)) ?? options[0];
+  if (!shown) return <p className="hush text-[18px]">Say how it failed: then what to do about it is argued here.</p>;
+  return (
+    <div className="flex flex-col gap-1.5">
+      <div className="grid grid-cols-2 gap-1.5">
+        {options.map((o) => (
+          <KeyButton key={o.fate} className="!px-2 !text-[18px]" pressed={shown.fate === o.fate} onPress={() => setLooked(o.fate)}>
+            {finding?.fate === o.fate ? "✓ " : o.barred ? "✕ " : o.advised ? "▸ " : ""}
+            {o.says}
+          </KeyButton>
+        ))}
+      </div>
+      <ul aria-label="Reasons" className="text-[18px] leading-tight">
+        {shown.reasons.map((r) => (
+          <li key={r.says} className="flex gap-1.5 py-0.5">
+            {r.against ? (
+              <X size={20} className="shrink-0 text-error" aria-label="against" />
+            ) : (
+              <Check size={20} className="shrink-0 text-success" aria-label="for" />
+            )}
+            {r.says}
+          </li>
+        ))}
+        {shown.reasons.length === 0 && <li className="hush">nothing speaks for or against it yet</li>}
+      </ul>
+      {finding?.fate === shown.fate ? (
+        <SavedField key={part} label="Why" name={`fate-${part}`} value={finding.fateWhy ?? ""} save={(fateWhy) => run(saveFinding, { part, fateWhy })} />
+      ) : (
+        <KeyButton
+          keyName="D"
+          look={shown.barred ? "warn" : "plain"}
+          onPress={() =>
+            void run(saveFinding, {
+              part,
+              fate: shown.fate,
+              fateWhy: shown.reasons
+                .filter((r) => !r.against)
+                .map((r) => r.says)
+                .join("; "),
+              renew: ["renew", "renew-pair", "make"].includes(shown.fate),
+            })
+          }
+        >
+          Decide: {shown.says.toLowerCase()}
+        </KeyButton>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Evidence } from "@/core/judge/evidence";
+import { GREASE_STATES } from "@/core/judge/failure-modes";
+import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { rankCandidates } from "@/core/match/rank";
+import type { Job } from "@/store/job";
+import { wantedFor } from "../wanted-part";
+import { gearView } from "./gear-view";
+
+/** What the causes are reasoned from, out of a whole job. */
+export function evidenceOf(job: Job): Evidence {
+  return {
+    symptoms: job.symptoms,
+    greaseState: GREASE_STATES.some((g) => g.state === job.greaseState) ? job.greaseState : undefined,
+    past: job.past,
+    parts: job.parts.map((p) => {
+      const f = job.findings.find((x) => x.part === p.id);
+      const view = p.kind === "gear" && f ? gearView(job, p.id, []) : null;
+      const loss = view?.mate.loss;
+      return {
+        name: p.name ?? p.id,
+        kind: p.kind,
+        material: p.material,
+        mode: f?.mode,
+        marks: f?.teeth,
+        teeth: view?.gear?.teeth ?? f?.gear.teeth,
+        turning: f?.gear.turning,
+        drives: f?.gear.drives,
+        // the mate of a failed part is what may have eaten it; the failed part itself is no cause of its mate
+        ...(loss && p.renew && view?.gear ? { mateLossMm: Math.max(0, loss.value), mateLimitMm: 0.05 * view.gear.moduleMm } : {}),
+      };
+    }),
+  };
+}
+
+/** What speaks for and against each thing to do about a part, with this job's facts. */
+export function fatesOf(job: Job, partId: string, catalogue: readonly CataloguePart[]): FateOption[] {
+  const part = job.parts.find((p) => p.id === partId);
+  const f = job.findings.find((x) => x.part === partId);
+  if (!part || !f?.mode) return [];
+  const wanted = wantedFor(job, partId);
+  const offers = "missing" in wanted ? null : rankCandidates(wanted, catalogue, `${job.maker} ${job.model}`.trim()).filter((c) => c.verdict !== "no");
+  const view = part.kind === "gear" ? gearView(job, partId, []) : null;
+  const facts: FateFacts = {
+    kind: part.kind,
+    mode: f.mode,
+    plastic: /^(PA|POM|ABS|PC|plastic)/i.test(part.material ?? ""),
+    load: job.past.load === "light" || job.past.load === "daily" || job.past.load === "hard" ? job.past.load : "unknown",
+    safety: job.parts.some((p) => p.kind === "blade") && part.kind !== "cover",
+    hot: job.symptoms.includes("hot") || job.greaseState === "dark",
+    partToBeHad: offers === null ? undefined : offers.length > 0,
+    ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
+    ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
+    mateWorn: view?.mate.loss ? view.mate.rule.renewBoth : undefined,
+  };
+  return fateOptions(facts);
+}

@@ -1,0 +1,117 @@
+"use client";
+
+import { scaleLinear } from "d3";
+import { useMemo } from "react";
+import { trainDiagram } from "@/core/train/diagram";
+import type { TrainAnswer } from "@/core/train/solve";
+import type { TrainInput } from "@/core/train/train";
+
+const WIDTH = 600;
+const MOST_HEIGHT = 430;
+const MARGIN = { left: 12, right: 138 } as const;
+
+/** A train from the side: shafts as lines with their speeds, gears as bars to relative size. A chosen mesh or shaft stands out. */
+export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer: TrainAnswer; lit?: string | undefined }) {
+  const d = useMemo(() => trainDiagram(train), [train]);
+  const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right) / (d.width + 60), MOST_HEIGHT / (d.bottom - d.top), 3);
+  const x = scaleLinear([-60, d.width], [MARGIN.left, MARGIN.left + (d.width + 60) * scale]);
+  const height = (d.bottom - d.top) * scale + 16;
+  const y = scaleLinear([d.top, d.bottom], [8, height - 8]);
+  const speed = (shaft: string): string => {
+    const s = answer.shafts.find((a) => a.shaft === shaft);
+    return s?.rpm == null
+      ? "?"
+      : `${s.rpm >= 100 ? Math.round(s.rpm) : Number(s.rpm.toFixed(1))} rpm${s.direction === 1 ? " ↻" : s.direction === -1 ? " ↺" : ""}`;
+  };
+  const right = MARGIN.left + (d.width + 60) * scale + 8;
+  // names stand beside their lines; where two lie close, the later one moves down
+  const labels = d.shafts.map((s) => ({ shaft: s.shaft, at: y(s.y) })).sort((a, b) => a.at - b.at);
+  for (let i = 1; i < labels.length; i++) {
+    const [above, here] = [labels[i - 1] as { at: number }, labels[i] as { at: number }];
+    if (here.at - above.at < 38) here.at = above.at + 38;
+  }
+  const tall = Math.max(height, (labels.at(-1)?.at ?? 0) + 34);
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${tall}`}
+      className="max-h-full w-full"
+      role="img"
+      aria-label={`Train: ${d.shafts.map((s) => `${s.shaft} ${speed(s.shaft)}`).join(", ")}`}
+    >
+      <g stroke="var(--color-base-content)" strokeWidth="2" fill="var(--color-base-300)">
+        {d.strands.map((s) => (
+          <path
+            key={s.mesh}
+            d={[-1, 1]
+              .map(
+                (side) => `M${x(s.x) + side * 5} ${y(s.y1 + Math.sign(s.y2 - s.y1) * -s.r1)}L${x(s.x) + side * 5} ${y(s.y2 + Math.sign(s.y2 - s.y1) * s.r2)}`,
+              )
+              .join("")}
+            strokeDasharray="5 3"
+          />
+        ))}
+        {d.shafts.map((s) => (
+          <path
+            key={s.shaft}
+            d={`M${x(s.from)} ${y(s.y)}H${x(s.to)}`}
+            strokeWidth={lit === s.shaft ? 9 : 5}
+            stroke={lit === s.shaft ? "var(--color-error)" : "var(--color-base-content)"}
+          />
+        ))}
+        {d.wheels.map((w) => {
+          const r = w.r * scale;
+          const [cx, cy] = [x(w.x), y(w.y)];
+          const on = lit === w.mesh;
+          const common = { stroke: on ? "var(--color-error)" : "var(--color-base-content)", strokeWidth: on ? 4 : 2 };
+          const key = `${w.mesh}-${w.says}-${w.y}`;
+          if (w.shape === "wheel") return <circle key={key} cx={cx} cy={cy} r={r} {...common} fillOpacity={0.75} />;
+          if (w.shape === "worm")
+            return (
+              <g key={key} {...common}>
+                <rect x={cx - 26} y={cy - r} width={52} height={2 * r} />
+                <path d={[-16, -4, 8, 20].map((o) => `M${cx + o - 6} ${cy + r}L${cx + o} ${cy - r}`).join("")} />
+              </g>
+            );
+          if (w.shape === "cone")
+            return <path key={key} d={`M${cx - 9} ${cy - r}L${cx + 9} ${cy - r * 0.7}V${cy + r * 0.7}L${cx - 9} ${cy + r}Z`} {...common} />;
+          if (w.shape === "ring")
+            return (
+              <path
+                key={key}
+                d={`M${cx - 10} ${cy - r + 12}V${cy - r}H${cx + 10}V${cy - r + 12}M${cx - 10} ${cy + r - 12}V${cy + r}H${cx + 10}V${cy + r - 12}`}
+                {...common}
+                strokeWidth={5}
+                fill="none"
+              />
+            );
+          const wide = w.shape === "pulley" ? 8 : 7;
+          return <rect key={key} x={cx - wide} y={cy - r} width={2 * wide} height={2 * r} {...common} />;
+        })}
+      </g>
+      {d.wheels
+        .filter((w, i) => d.wheels.findIndex((v) => v.mesh === w.mesh && v.says === w.says) === i)
+        .map((w) => (
+          <text
+            key={`${w.mesh}-${w.says}`}
+            x={x(w.x) + 13}
+            y={y(w.shape === "ring" ? w.y - w.r + 12 / scale : w.y + (w.r > 14 ? -w.r * 0.45 : 0)) + 5}
+            fontSize="17"
+            className="figures"
+            fill="var(--color-base-content)"
+          >
+            {w.teeth}
+          </text>
+        ))}
+      {labels.map((l) => (
+        <g key={l.shaft} fontSize="20" fill={lit === l.shaft ? "var(--color-error)" : "var(--color-base-content)"} fontWeight="600">
+          <text x={right} y={l.at - 2}>
+            {l.shaft}
+          </text>
+          <text x={right} y={l.at + 16} className="figures" fontWeight="500">
+            {speed(l.shaft)}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
