@@ -87,6 +87,9 @@ for (const [width, height] of [
       ["/jobs/J-0143/strip", /Lay it down/],
       ["/jobs/J-0142/judge", /On to Match/],
       ["/jobs/J-0142/judge/gear/p7", /That is it/],
+      ["/jobs/J-0142/judge/train", /Add a mesh/],
+      ["/jobs/J-0142/judge/why", /This was it/],
+      ["/jobs/J-0142/judge/hardware", /Note it/],
       ["/jobs/J-0137/match", /Take this one/],
       ["/jobs/J-0140/rebuild", /Done|Yes/],
       ["/jobs/J-0135/hand-back", /Yes, it is so/],
@@ -102,7 +105,7 @@ for (const [width, height] of [
 
 test("teeth are marked by keyboard, and a mark is taken away again", async ({ page }) => {
   await new BenchHand(page).open("/jobs/J-0142/judge/gear/p7");
-  await page.keyboard.press("2");
+  await page.keyboard.press("4");
   await page.getByRole("button", { name: "Tooth 1", exact: true }).focus();
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("ArrowRight");
@@ -110,7 +113,7 @@ test("teeth are marked by keyboard, and a mark is taken away again", async ({ pa
   await expect(page.getByRole("button", { name: "Tooth 3, knife" })).toBeVisible();
   await new BenchHand(page).reload();
   await expect(page.getByRole("button", { name: "Tooth 3, knife" })).toBeVisible();
-  await page.keyboard.press("2");
+  await page.keyboard.press("4");
   await page.getByRole("button", { name: "Tooth 3, knife" }).click();
   await expect(page.getByRole("button", { name: "Tooth 3", exact: true })).toBeVisible();
 });
@@ -138,6 +141,8 @@ test("readings of one dimension are averaged, shown in inches at a key, and stru
   await page.getByLabel("Bore, in", { exact: true }).fill("99");
   await page.getByLabel("Bore, in", { exact: true }).press("Enter");
   await expect(page.getByText(/a bore of 2514.6 mm cannot be/i).first()).toBeVisible();
+  await page.getByRole("button", { name: "Strike Bore" }).click();
+  await expect(page.getByLabel("Bore, reading")).toHaveText("–");
 });
 
 test("a last check with a figure beyond its limit does not let the unit out", async ({ page }) => {
@@ -160,7 +165,20 @@ test("every screen of the demo shop opens without an error in the browser", asyn
   page.on("pageerror", (e) => errors.push(e.message));
   page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
   for (const job of ["J-0142", "J-0139", "J-0131"])
-    for (const stage of ["take-in", "strip", "judge", "match", "lube", "rebuild", "hand-back", "sheet", "history"])
+    for (const stage of [
+      "take-in",
+      "strip",
+      "judge",
+      "judge/train",
+      "judge/why",
+      "judge/hardware",
+      "match",
+      "lube",
+      "rebuild",
+      "hand-back",
+      "sheet",
+      "history",
+    ])
       await new BenchHand(page).open(`/jobs/${job}/${stage}`);
   await new BenchHand(page).open("/parts");
   await expect(page.getByRole("heading", { name: /Catalogue/ })).toBeVisible();

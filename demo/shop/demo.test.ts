@@ -64,7 +64,7 @@ describe("the demo shop", () => {
     const { hypotheses } = identifyGear({
       kind: "helical",
       teeth: 41,
-      tipDiameter: { value: 45.09, u: 0.03 },
+      tipDiameter: { value: 45.05, u: 0.03 },
       spans: [
         { teeth: 5, value: 13.94, u: 0.02 },
         { teeth: 6, value: 16.91, u: 0.02 },

@@ -38,24 +38,14 @@ export const juicerUnit = { kind: "masticating juicer", maker: "Velbrant", model
 export const juicerTrain = {
   input: { shaft: "motor", rpm: 1380, stallTorqueNm: 0.9 },
   meshes: [
-    {
-      id: "m1",
-      kind: "helical",
-      driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 14, material: "steel", helixAngleDeg: 18, price: 24 },
-      driven: { shaft: "lay shaft", teeth: 41, moduleMm: 1, faceWidthMm: 11, material: "PA66", helixAngleDeg: 18, price: 18.5 },
-    },
-    {
-      id: "m2",
-      kind: "spur",
-      driver: { shaft: "lay shaft", teeth: 11, moduleMm: 1.25, faceWidthMm: 18, material: "steel", price: 31 },
-      driven: { shaft: "output", teeth: 47, moduleMm: 1.25, faceWidthMm: 16, material: "PA66-GF30", price: 27 },
-    },
+    { id: "m1", kind: "helical", driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 14, material: "steel", helixAngleDeg: 18, price: 24 }, driven: { shaft: "lay shaft", teeth: 41, moduleMm: 1, faceWidthMm: 11, material: "PA66", helixAngleDeg: 18, price: 18.5 } },
+    { id: "m2", kind: "spur", driver: { shaft: "lay shaft", teeth: 11, moduleMm: 1.25, faceWidthMm: 18, material: "steel", price: 31 }, driven: { shaft: "output", teeth: 47, moduleMm: 1.25, faceWidthMm: 16, material: "PA66-GF30", price: 27 } },
   ],
 };
 
-/** The 41-tooth wheel as it measures: module 1, 20°, helix 18°, right hand. W5 = 13.947, W6 = 16.899, d_a = 45.110. */
+/** The 41-tooth wheel as it measures: module 1, 20°, helix 18°, right hand. W5 = 13.947, W6 = 16.899, d_a = 45.110, of which flat jaws show 45.07 across the odd count. */
 export const wheelReadings = [
-  { what: "tip diameter", value: 45.09, u: 0.03, source: "caliper" },
+  { what: "tip diameter", value: 45.05, u: 0.03, source: "caliper" },
   { what: "span", teeth: 5, value: 13.94, u: 0.02, source: "caliper" },
   { what: "span", teeth: 6, value: 16.91, u: 0.02, source: "caliper" },
 ];

@@ -94,8 +94,8 @@ export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer
           <text
             key={`${w.mesh}-${w.says}`}
             x={x(w.x) + 13}
-            y={y(w.shape === "ring" ? w.y - w.r + 12 / scale : w.y + (w.r > 14 ? -w.r * 0.45 : 0)) + 5}
-            fontSize="17"
+            y={w.shape === "ring" ? y(w.y - w.r) + 20 : y(w.y) - 9}
+            fontSize="19"
             className="figures"
             fill="var(--color-base-content)"
           >

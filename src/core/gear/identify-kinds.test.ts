@@ -4,6 +4,7 @@ import { type Gear, gearDimensions } from "./dimensions";
 import { type IdentifyInput, identifyGear } from "./identify";
 import { identifyBevel, pitchConeAngle } from "./identify-bevel";
 import { identifyWorm } from "./identify-worm";
+import { flatJawsShare } from "./jaws-across";
 import { measuringPin } from "./measuring-pins";
 import { overPins } from "./over-pins";
 import { bestSpanTeeth, spanOver } from "./span-measurement";
@@ -54,7 +55,7 @@ describe("a gear with teeth missing", () => {
 describe("flat jaws across an odd count", () => {
   it("read short; told so, each count is corrected by itself", () => {
     const g = spur(19, 1);
-    const read = gearDimensions(g).tipDiameterMm * Math.cos(((90 / 19) * Math.PI) / 180) ** 2;
+    const read = gearDimensions(g).tipDiameterMm * flatJawsShare(g);
     const [first] = identifyGear({ kind: "spur", tipDiameter: { value: read, u: 0.02 }, acrossFlatJaws: true, spans: spansOf(g) }).hypotheses;
     expect(first).toMatchObject({ teeth: 19, module: 1, profileShift: 0 });
     expect(first?.residuals[0]?.sigmas).toBe(0);

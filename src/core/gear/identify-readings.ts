@@ -2,6 +2,7 @@ import { type Measured, measured } from "../quantity/measured";
 import { radians } from "../quantity/units";
 import { ADDENDUM, DEDENDUM, type Gear, involute } from "./dimensions";
 import type { IdentifyInput } from "./identify";
+import { flatJawsShare } from "./jaws-across";
 import { overPins } from "./over-pins";
 import { spanOver } from "./span-measurement";
 
@@ -47,8 +48,8 @@ export interface Reading {
 }
 
 const tipDiameter = (g: Gear): number => (g.teeth * g.moduleMm) / Math.cos(radians(g.helixAngleDeg)) + 2 * g.moduleMm * (ADDENDUM + g.profileShift);
-/** What flat jaws show of the tip diameter: all of it across an even count, cos²(90°/z) of it across an odd one. */
-const jaws = (teeth: number, flat: boolean): number => (flat && teeth % 2 ? Math.cos(radians(90 / teeth)) ** 2 : 1);
+/** What flat jaws show of the tip diameter: all of it across an even count, less across an odd one. For the line in x the tips are as broad as without shift. */
+const jaws = (g: Omit<Gear, "moduleMm">, flat: boolean): number => (flat ? flatJawsShare(g) : 1);
 
 /** The readings of an input, each with its formula (see docs of spanOver, overPins, tipDiameterFromFlatJaws). */
 export function readingsFrom(input: IdentifyInput): Reading[] {
@@ -59,9 +60,9 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
       what: "tip diameter",
       seen: measured(input.tipDiameter, CALIPER_U.tip),
       atTips: true,
-      of: (g) => tipDiameter(g) * jaws(g.teeth, flat),
+      of: (g) => tipDiameter(g) * jaws(g, flat),
       line: (t) => {
-        const share = jaws(t.teeth, flat);
+        const share = jaws({ ...t, profileShift: 0 }, flat);
         return [((t.teeth * t.moduleMm) / t.cosBeta + 2 * t.moduleMm * ADDENDUM) * share, 2 * t.moduleMm * share];
       },
     });

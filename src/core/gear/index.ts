@@ -4,7 +4,7 @@ export { type Face, type FaceKind, gearFace } from "./face";
 export { type Hypothesis, type Identification, type IdentifyInput, identifyGear, identifyInput } from "./identify";
 export { type BevelHypothesis, type BevelInput, bevelInput, identifyBevel, pitchConeAngle } from "./identify-bevel";
 export { identifyWorm, type WormHypothesis, type WormInput, wormInput } from "./identify-worm";
-export { tipDiameterFromFlatJaws } from "./jaws-across";
+export { flatJawsShare, tipDiameterFromFlatJaws } from "./jaws-across";
 export { measuringPin } from "./measuring-pins";
 export type { NextReading } from "./next-reading";
 export { gearOutline, involuteStartRadius, type Point, toothFlank, toothOutline } from "./outline";

@@ -1,6 +1,6 @@
 import type { Measured } from "../quantity/measured";
-import { radians } from "../quantity/units";
 import { type Gear, gearDimensions } from "./dimensions";
+import { tipDiameterFromFlatJaws } from "./jaws-across";
 import { overPins } from "./over-pins";
 import { spanOver } from "./span-measurement";
 
@@ -29,7 +29,7 @@ const MADE_TO = 0.02;
 /**
  * A gear's dimensions as its numbers want them, against what was measured.
  *
- * @example sizesCompared(gear, [{ what: "tip diameter", value: 45.09, u: 0.03 }])[0] // wanted 45.11, found 45.09, difference −0.02, within 0.08
+ * @example sizesCompared(gear, [{ what: "tip diameter", value: 45.07, u: 0.03 }])[0] // wanted 45.11; across 41 teeth that reading is 45.11 too
  */
 export function sizesCompared(gear: Gear, readings: readonly FoundReading[]): SizeRow[] {
   const d = gearDimensions(gear);
@@ -44,12 +44,8 @@ export function sizesCompared(gear: Gear, readings: readonly FoundReading[]): Si
     rows.push({ what, unit, wanted, found: seen.value, difference, tolerance, ok: Math.abs(difference) <= tolerance });
   };
   const one = (what: string): FoundReading | undefined => readings.find((r) => r.what === what);
-  const jaws = (r: FoundReading | undefined): FoundReading | undefined => {
-    if (!r || gear.teeth % 2 === 0) return r;
-    const share = Math.cos(radians(90 / gear.teeth)) ** 2;
-    return { ...r, value: r.value / share, u: r.u / share };
-  };
-  add("tip diameter", d.tipDiameterMm, jaws(one("tip diameter")));
+  const tip = one("tip diameter");
+  add("tip diameter", d.tipDiameterMm, tip && { ...tip, ...tipDiameterFromFlatJaws(tip, gear) });
   add("root diameter", d.rootDiameterMm, one("root diameter"));
   add("reference diameter", d.referenceDiameterMm);
   add("base diameter", d.baseDiameterMm);

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Fault } from "../fault";
 import { type Measured, measured, measuredInput } from "../quantity/measured";
-import { bearingSleeve } from "./bearing-sleeve";
+import { bearingSleeve, type SleeveLimits } from "./bearing-sleeve";
 import { BEARINGS } from "./bearings";
 import { O_RINGS, squeeze } from "./o-rings";
 import { CIRCLIPS, punchesFor, SPRING_PINS } from "./pins-and-clips";
@@ -54,6 +54,8 @@ export interface HardwareHypothesis {
   /** nominal sizes, mm */
   readonly sizes: Readonly<Record<string, number>>;
   readonly residuals: readonly { readonly what: string; readonly measured: number; readonly expected: number; readonly sigmas: number }[];
+  /** of a bearing: what to press it with */
+  readonly sleeves?: readonly SleeveLimits[];
   /** what to know when buying, driving or fitting it */
   readonly notes: readonly string[];
 }
@@ -71,6 +73,7 @@ interface Row {
   readonly sizes: Readonly<Record<string, number>>;
   readonly shows: Readonly<Record<string, readonly [expected: number, u: number]>>;
   readonly usual: number;
+  readonly sleeves?: readonly SleeveLimits[];
   readonly notes: readonly string[];
 }
 
@@ -114,6 +117,7 @@ export function identifyHardware(input: HardwareInput): HardwareAnswer {
       name: row.name,
       probability,
       sizes: row.sizes,
+      ...(row.sleeves ? { sleeves: row.sleeves } : {}),
       notes: row.notes,
       residuals: given.map(([what, seen]) => {
         const [expected, own] = row.shows[what] as readonly [number, number];
@@ -176,9 +180,8 @@ function bearingRow(b: (typeof BEARINGS)[number]): Row {
     sizes: { bore: b.boreMm, outside: b.outsideMm, width: b.widthMm },
     shows: { bore: [b.boreMm, 0.02], outside: [b.outsideMm, 0.02], width: [b.widthMm, 0.06] },
     usual: 1,
+    sleeves: [bearingSleeve(b, "inner"), bearingSleeve(b, "outer")],
     notes: [
-      bearingSleeve(b, "inner").says,
-      bearingSleeve(b, "outer").says,
       "Any maker's bearing of this number fits. Suffixes: open, Z or 2Z shields, RS or 2RS seals: buy the closure the gearbox wants, not the one on the shelf.",
     ],
   };

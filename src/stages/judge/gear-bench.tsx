@@ -109,7 +109,7 @@ export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
             </select>
           </div>
           {(kind === "helical" || kind === "worm" || kind === "worm-wheel") && (
-            <KeyButton keyName="D" onPress={() => void noted({ hand: notes.hand === "left" ? "right" : "left" })} label={`Hand: ${notes.hand ?? "not noted"}`}>
+            <KeyButton keyName="D" onPress={() => void noted({ hand: notes.hand === "right" ? "left" : "right" })} label={`Hand: ${notes.hand ?? "not noted"}`}>
               {notes.hand === "left" ? "◂ left hand" : notes.hand === "right" ? "right hand ▸" : "which hand?"}
             </KeyButton>
           )}

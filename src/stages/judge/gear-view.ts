@@ -8,6 +8,7 @@ import {
   type SizeRow,
   sizesCompared,
   type ToothLoss,
+  tipDiameterFromFlatJaws,
   toothLoss,
 } from "@/core/gear/index";
 import { pairRule } from "@/core/judge/failure-modes";
@@ -150,12 +151,8 @@ function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly M
     ? { ...finding.identity, profileShift: 0 }
     : { teeth, moduleMm: gear.moduleMm, pressureAngleDeg: gear.pressureAngleDeg, helixAngleDeg: gear.helixAngleDeg, profileShift: 0 };
   const spans = means.filter((m) => m.what === "span" && m.teeth !== undefined).map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
-  const loss = toothLoss(
-    base,
-    spans,
-    means.find((m) => m.what === "tip diameter"),
-    finding?.gear.tipsWorn,
-  );
+  const tip = means.find((m) => m.what === "tip diameter");
+  const loss = toothLoss(base, spans, tip && tipDiameterFromFlatJaws(tip, base), finding?.gear.tipsWorn);
   const centre = own.find((m) => m.what === "centre distance")?.value;
   const answer = pairOf(
     { ...gear, hand: notes.hand },

@@ -3,8 +3,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { Fault } from "@/core/fault";
-import { bearingSleeve } from "@/core/hardware/bearing-sleeve";
-import { BEARINGS } from "@/core/hardware/bearings";
+import type { SleeveLimits } from "@/core/hardware/bearing-sleeve";
 import { type HardwareAnswer, type HardwareInput, identifyHardware } from "@/core/hardware/identify-hardware";
 import { type TorqueInput, tighteningTorque } from "@/core/hardware/tightening-torque";
 import { meanOf } from "@/core/quantity/measured";
@@ -142,7 +141,7 @@ export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; 
                   {note}
                 </p>
               ))}
-              {kind.kind === "bearing" && first && <Sleeves designation={first.name} />}
+              {first?.sleeves && <Sleeves limits={first.sleeves} />}
             </>
           )}
         </div>
@@ -209,20 +208,17 @@ function answerOf(bench: Bench, kind: Kind): HardwareAnswer | string {
   }
 }
 
-function Sleeves({ designation }: { designation: string }) {
-  const bearing = BEARINGS.find((b) => b.designation === designation);
-  if (!bearing) return null;
+function Sleeves({ limits }: { limits: readonly SleeveLimits[] }) {
   return (
     <div className="grid grid-cols-2 gap-2.5">
-      {(["inner", "outer"] as const).map((ring) => {
-        const s = bearingSleeve(bearing, ring);
+      {limits.map((s) => {
         return (
           <Readout
-            key={ring}
-            label={`Sleeve for the ${ring} ring`}
-            value={ring === "inner" ? `≤ ${s.outsideMm[1]}` : `≥ ${s.boreMm[0]}`}
-            unit={ring === "inner" ? "mm outside" : "mm bore"}
-            from={ring === "inner" ? `bore from ${s.boreMm[0]} mm` : `outside up to ${s.outsideMm[1]} mm`}
+            key={s.ring}
+            label={`Sleeve for the ${s.ring} ring`}
+            value={s.ring === "inner" ? `≤ ${s.outsideMm[1]}` : `≥ ${s.boreMm[0]}`}
+            unit={s.ring === "inner" ? "mm outside" : "mm bore"}
+            from={s.ring === "inner" ? `bore from ${s.boreMm[0]} mm` : `outside up to ${s.outsideMm[1]} mm`}
           />
         );
       })}

@@ -140,7 +140,7 @@ export function JudgeScreen({
             </>
           )}
         </div>
-        {cause && (
+        {cause && beside === "grease" && (
           <p className="says measured !py-1 !text-[18px]">
             <b>{job.causes.chosen?.includes(cause.cause) ? "Cause:" : `${cause.how}:`}</b> {cause.says.toLowerCase()}{" "}
             <span className="hush">(Y tells why)</span>

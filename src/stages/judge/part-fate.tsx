@@ -17,9 +17,14 @@ export function PartFate({ part, options, finding }: { part: string; options: re
   if (!shown) return <p className="hush text-[18px]">Say how it failed: then what to do about it is argued here.</p>;
   return (
     <div className="flex flex-col gap-1.5">
-      <div className="grid grid-cols-2 gap-1.5">
+      <div className="grid grid-cols-3 gap-1.5">
         {options.map((o) => (
-          <KeyButton key={o.fate} className="!px-2 !text-[18px]" pressed={shown.fate === o.fate} onPress={() => setLooked(o.fate)}>
+          <KeyButton
+            key={o.fate}
+            className="!min-h-[48px] justify-center !px-1 !py-0.5 text-center !text-[17px]"
+            pressed={shown.fate === o.fate}
+            onPress={() => setLooked(o.fate)}
+          >
             {finding?.fate === o.fate ? "✓ " : o.barred ? "✕ " : o.advised ? "▸ " : ""}
             {o.says}
           </KeyButton>

@@ -38,12 +38,12 @@ export function ReadingTile({
   return (
     <div className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${mean ? "border-info" : "border-base-content"}`}>
       <div className="flex h-[28px] items-start justify-between">
-        <label htmlFor={id} className="text-[18px] font-semibold">
-          {armed && (
-            <b role="img" aria-label="the caliper’s reading goes here">
-              ▸{" "}
-            </b>
-          )}
+        {armed && (
+          <b role="img" aria-label="the caliper’s reading goes here" className="pr-1 text-[18px]">
+            ▸
+          </b>
+        )}
+        <label htmlFor={id} className="mr-auto text-[18px] font-semibold">
           {label}, {unit}
         </label>
         {mean && (

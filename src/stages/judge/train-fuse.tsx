@@ -55,7 +55,7 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
             {answer.gears.map((g, i) => (
               <li
                 key={keyOf(g.wheel)}
-                className="grid grid-cols-[minmax(0,1fr)_130px_120px] items-center gap-2 border-b-2 border-base-300 py-0.5 text-[19px]"
+                className="grid grid-cols-[minmax(0,1fr)_120px_150px] items-center gap-2 border-b-2 border-base-300 py-0.5 text-[19px]"
                 onPointerEnter={() => light(g.wheel.mesh)}
                 onPointerLeave={() => light(undefined)}
               >

@@ -1,0 +1,260 @@
+import { execFileSync } from "node:child_process";
+import { join } from "node:path";
+import { expect, type Page, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+/** The demo's juicer under a number of its own, so that what is done to it here is nobody else's. */
+function juicerCopy(): string {
+  const data = process.env.DEMONTAGE_E2E_DATA ?? "data/e2e";
+  const cli = (...words: string[]): string =>
+    execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: data } });
+  const { file } = JSON.parse(cli("job", "export", "J-0142", "--out", "test-results/juicer.zip")) as { file: string };
+  return (JSON.parse(cli("job", "import", file, "--as-new")) as { number: string }).number;
+}
+
+async function take(page: Page, label: string, value: string): Promise<void> {
+  const field = page.getByLabel(`${label}, mm`, { exact: true });
+  await field.fill(value);
+  await field.press("Enter");
+  await expect(field).toHaveValue("");
+  await field.blur();
+}
+
+/** As an instrument types: far faster than fingers, into whatever has the focus. */
+async function caliperTypes(page: Page, text: string): Promise<void> {
+  await page.evaluate(
+    (keys) => {
+      for (const key of keys) document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
+    },
+    [...text, "Enter"],
+  );
+}
+
+async function drag(page: Page, from: number, to: number): Promise<void> {
+  const middle = async (tooth: number): Promise<readonly [number, number]> => {
+    const box = await page.getByRole("button", { name: new RegExp(`^Tooth ${tooth}(,|$)`) }).boundingBox();
+    if (!box) throw new Error(`no tooth ${tooth}`);
+    return [box.x + box.width / 2, box.y + box.height / 2];
+  };
+  await page.mouse.move(...(await middle(from)));
+  await page.mouse.down();
+  for (let t = from; t <= to; t++) await page.mouse.move(...(await middle(t)));
+  await page.mouse.up();
+}
+
+test("a nylon wheel with five teeth gone is measured, named, drawn and marked, its mate found worn, its cause found", async ({ page }) => {
+  const hand = new BenchHand(page);
+  const number = juicerCopy();
+
+  await test.step("its marks are taken away, and the five teeth marked by one drag, the edges of the blow as broken part-way", async () => {
+    await hand.open(`/jobs/${number}/judge/gear/p7`);
+    await expect(page.getByRole("status", { name: "Extent" })).toHaveText(/5 missing in one run \(teeth 10 to 14\), 2 chipped/);
+    await hand.button(/Missing/).click();
+    await drag(page, 10, 14);
+    await expect(page.getByRole("status", { name: "Extent" })).toHaveText("2 chipped");
+    await drag(page, 10, 14);
+    await expect(page.getByRole("status", { name: "Extent" })).toHaveText(/5 missing in one run \(teeth 10 to 14\), 2 chipped/);
+    await hand.button(/Part broken/).click();
+    for (const tooth of [9, 15]) {
+      await page.getByRole("button", { name: `Tooth ${tooth}, chipped` }).click();
+      await expect(page.getByRole("button", { name: `Tooth ${tooth}, broken` })).toBeVisible();
+    }
+  });
+
+  await test.step("the reading that is asked for next is typed by the caliper itself, and settles the name", async () => {
+    await expect(page.getByText(/To be sure, take the span over 6 teeth/)).toBeVisible();
+    await page.getByRole("heading", { name: /second-stage wheel/i }).click();
+    await caliperTypes(page, "16.91mm");
+    await expect(page.getByLabel("Span over 6, reading")).toHaveText("16.91");
+    await expect(page.getByText(/± 0.02 · caliper ·/).last()).toBeVisible();
+    // its digits struck none of the screen's keys
+    await expect(hand.button(/Part broken/)).toHaveAttribute("aria-pressed", "true");
+    const name = page.getByRole("list", { name: "What it is" }).getByRole("listitem").first();
+    await expect(name).toContainText("module 1 · 20° · helix 18°");
+    await hand.button(/That is it/).click();
+    await expect(page.getByText(/Named: 41 teeth, module 1, 20°, helix 18°/)).toBeVisible();
+  });
+
+  await test.step("its sizes are compared, and another wheel is laid over it", async () => {
+    await page.keyboard.press("z");
+    const row = (name: string) => page.getByRole("row", { name: new RegExp(name) });
+    await expect(row("span over 5")).toContainText("13.95");
+    await expect(row("span over 5")).toContainText("✓ ±");
+    await expect(row("tip diameter")).toContainText("45.11");
+    const over = page.getByLabel("Lay another gear over it");
+    const option = await over.locator("option", { hasText: "VLB-42-243" }).textContent();
+    await over.selectOption({ label: option ?? "" });
+    await expect(page.locator("svg path[fill-rule=evenodd]")).toHaveCount(1);
+  });
+
+  await test.step("its mate is measured and found worn", async () => {
+    await page.keyboard.press("m");
+    await page.getByLabel("It meshes with").selectOption({ label: "motor pinion" });
+    await expect(page.getByRole("status", { name: "The pair" })).toContainText("not measured");
+    await hand.button(/drives or driven/).click();
+    await hand.button(/To the motor pinion/).click();
+    await page.waitForURL(/gear\/p11$/);
+    await hand.write("Teeth, counted", "9");
+    await page.getByLabel("Kind", { exact: true }).selectOption("helical");
+    await hand.button(/Hand: not noted/).click();
+    await hand.button(/Hand: right/).click();
+    await expect(hand.button(/Hand: left/)).toBeVisible();
+    await take(page, "Tip diameter", "11.94");
+    // nominal with its shift of 0.4: 4.847
+    await take(page, "Span over 2", "4.70");
+    await take(page, "Span over 2", "4.72");
+    await expect(page.getByLabel("Span over 2, reading")).toHaveText("4.71");
+    await page.keyboard.press("m");
+    await expect(page.getByLabel("It meshes with")).toHaveValue("p7");
+    await hand.button(/To the second-stage wheel/).click();
+    await page.waitForURL(/gear\/p7$/);
+    await page.keyboard.press("m");
+    await expect(page.getByRole("status", { name: "The pair" })).toContainText(/lost 0\.1[34] mm of tooth, more than 0\.05 mm: renew both/);
+    await expect(page.getByRole("list", { name: "How they mesh" })).toContainText("right meets left");
+    await expect(page.getByLabel("Contact ratio")).toHaveText(/^1\.\d\d$/);
+  });
+
+  await test.step("why: something jammed, with its reasons; the mate is named too; the verdict is kept", async () => {
+    await page.keyboard.press("y");
+    await page.waitForURL(/why$/);
+    const causes = page.getByRole("region", { name: "Likely causes" });
+    await expect(causes.getByRole("listitem").first()).toContainText("Something jammed");
+    await expect(causes).toContainText("A worn mate ate it");
+    await expect(page.getByRole("list", { name: "What speaks for and against it" })).toContainText("7 teeth gone next to each other");
+    await page.keyboard.press("Space");
+    await expect(hand.button(/✓ This was it/)).toBeVisible();
+    await hand.write("In your own words; it stands above the rules", "A cherry stone went through it.");
+    await expect(page.getByRole("list", { name: "How far the work must go" })).toContainText(/wash the whole case/i);
+    await hand.reload();
+    await expect(hand.button(/✓ This was it/)).toBeVisible();
+    await expect(page.getByLabel("In your own words; it stands above the rules")).toHaveValue("A cherry stone went through it.");
+  });
+
+  await test.step("what to do is argued with this job's facts, decided, and kept with its reason", async () => {
+    await page.keyboard.press("p");
+    await page.waitForURL(/judge$/);
+    await page.keyboard.press("b");
+    await expect(hand.button(/▸ Renew both of the pair/)).toBeVisible();
+    await expect(page.getByRole("list", { name: "Reasons" })).toContainText("the mate is worn beyond its limit");
+    await hand.button(/Repair it/).click();
+    await expect(page.getByRole("list", { name: "Reasons" })).toContainText("teeth are not mended");
+    await hand.button(/Renew both of the pair/).click();
+    await hand.button(/Decide: renew both of the pair/).click();
+    await expect(hand.button(/✓ Renew both of the pair/)).toBeVisible();
+    await expect(page.getByLabel("Why", { exact: true })).toHaveValue(/mate is worn/);
+  });
+});
+
+test("a count that is broken off comes from an arc of sound teeth", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${juicerCopy()}/judge/gear/p7`);
+  await hand.write("Teeth, counted", "");
+  await hand.write("No full count? Sound pitches", "12");
+  const arc = page.getByLabel("Arc of 12 pitches, °", { exact: true });
+  await arc.fill("105");
+  await arc.press("Enter");
+  await expect(page.getByRole("list", { name: "What it is" }).getByRole("listitem").first()).toContainText("41 teeth");
+  await page.getByLabel("Teeth, counted").fill("two");
+  await page.getByLabel("Teeth, counted").blur();
+  await expect(page.getByText(/tooth count must be a whole number/i).first()).toBeVisible();
+});
+
+test("the practice caliper is slid, and sends its reading with its source", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${juicerCopy()}/judge/gear/p7`);
+  await page.keyboard.press("c");
+  await expect(page.getByText("goes to: Span over 6")).toBeVisible();
+  await page.getByLabel("Jaw of the practice caliper, mm").fill("16.9");
+  const shows = page.getByLabel("Practice caliper shows");
+  await expect(shows).toHaveText(/^16\.(8|9)\d mm$/);
+  const read = ((await shows.textContent()) ?? "").slice(0, 5);
+  await hand.button(/Send/).click();
+  await expect(page.getByLabel("Span over 6, reading")).toHaveText(read);
+  await expect(page.getByText(/practice caliper ·/)).toBeVisible();
+});
+
+test("the rhythm of a click names its shaft; what one tooth off makes; which gear is the fuse, and a warning at a swap", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${juicerCopy()}/judge/train`);
+  await expect(page.getByRole("img", { name: /Train: motor 1380 rpm/ })).toBeVisible();
+  await page.keyboard.press("c");
+  // the output turned by hand, once in 3.2 s; the lay shaft clicks 47/11 as often
+  await page.clock.install();
+  const turn = 3200;
+  const events = [
+    ...Array.from({ length: 16 }, (_, i) => ({ at: 300 + (i * turn * 11) / 47, key: "x" })),
+    ...Array.from({ length: 4 }, (_, i) => ({ at: 500 + i * turn, key: "b" })),
+  ].sort((a, b) => a.at - b.at);
+  let now = 0;
+  for (const e of events) {
+    await page.clock.runFor(Math.round(e.at - now));
+    now = e.at;
+    await page.keyboard.press(e.key);
+  }
+  await page.clock.resume();
+  const where = page.getByRole("list", { name: "Where the click comes from" });
+  await expect(where.getByRole("listitem").first()).toContainText(
+    "once per turn of lay shaft, so look at its 41-tooth gear, its 11-tooth gear or its bearings",
+  );
+
+  await page.keyboard.press("o");
+  await page.getByLabel("One tooth off at").selectOption("m2");
+  await expect(page.getByRole("row", { name: /output/ }).last()).toContainText("7.66°");
+
+  await page.keyboard.press("f");
+  await expect(page.getByRole("status", { name: "Fuse" })).toContainText(/41-tooth gear on lay shaft .* breaks first/);
+  await page.getByLabel("Swap which gear").selectOption({ label: "41-tooth gear on lay shaft" });
+  await expect(page.getByRole("status", { name: "After the swap" })).toContainText(
+    /is a fuse by design\. Stronger, it moves the break to the 47-tooth gear on output/,
+  );
+});
+
+test("a train is written down mesh by mesh; one that locks, or cannot be, is said", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${juicerCopy()}/judge/train`);
+  await page.keyboard.press("a");
+  const third = page.getByRole("group", { name: "Mesh m3" });
+  await expect(third).toBeVisible();
+  await third.getByLabel("Kind of mesh m3").selectOption("planetary");
+  await expect(third.getByLabel("Planet teeth")).toHaveValue("24");
+  await expect(page.getByRole("row", { name: /shaft 4/ })).toContainText("11.82 rpm");
+  await third.getByLabel("planets", { exact: true }).fill("5");
+  await third.getByLabel("planets", { exact: true }).blur();
+  await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText("5 planets cannot sit evenly");
+  const teeth = page.getByRole("group", { name: "Mesh m1" }).getByLabel("teeth").first();
+  await teeth.fill("nine");
+  await teeth.blur();
+  await expect(page.getByText("Must be a whole number of teeth").first()).toBeVisible();
+  await page.getByRole("button", { name: "Understood" }).click();
+  await teeth.fill("10");
+  await teeth.blur();
+  await expect(page.getByRole("row", { name: /^lay shaft/ })).toContainText("336.6 rpm");
+  await hand.reload();
+  await expect(page.getByRole("row", { name: /^lay shaft/ })).toContainText("336.6 rpm");
+});
+
+test("hardware is named by caliper and noted; a screw is capped by what it goes into", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${juicerCopy()}/judge/hardware`);
+  await take(page, "Bore", "8.01");
+  const list = page.getByRole("list", { name: "What it may be" });
+  await expect(list).toContainText("608");
+  await expect(list).toContainText("688");
+  await take(page, "Outside", "0.866 in");
+  await expect(list.getByRole("listitem").first()).toContainText("99+ %");
+  await take(page, "Width", "7.02");
+  await hand.button(/Note it: 608/).click();
+  await expect(page.getByRole("list", { name: "Noted on this job" })).toContainText(/608, 99\+ % sure/);
+  await page.keyboard.press("3");
+  await page.getByLabel("Pin, mm", { exact: true }).fill("three");
+  await page.getByLabel("Pin, mm", { exact: true }).press("Enter");
+  await expect(page.getByText("“three” is no length: type it like 8.02 or 5/16 in")).toBeVisible();
+  await take(page, "Pin", "3.36");
+  await expect(page.getByText(/2\.9 mm or 3\/32 in punch/)).toBeVisible();
+  await page.getByLabel("Thread", { exact: true }).fill("ST3.5");
+  await expect(page.getByLabel("Tightening torque")).toHaveText("1.00");
+  await page.getByLabel("Thread", { exact: true }).fill("M7.3");
+  await expect(page.getByText(/write it like M4, M8×1, ST3\.5 or #8-32/)).toBeVisible();
+  await hand.reload();
+  await expect(page.getByText(/2\.9 mm or 3\/32 in punch/)).toBeVisible();
+});
