@@ -3,6 +3,7 @@
  *
  * - server time of the job page with 120 steps and 120 pictures, as a ratio to an empty page of the same build
  * - then the recorder in the real browser (bench/recorder.ts), some minutes
+ * - a train of 12 meshes; a gear face of 120 teeth in the browser (bench/gear-face.ts)
  * - rebuild plan for 500 steps, job file of 200 steps written and read, gear identification, in milliseconds (median)
  */
 import { mkdtempSync, rmSync } from "node:fs";
@@ -12,6 +13,8 @@ import { serveBuilt, stop } from "../scripts/serve-built";
 import { identifyGear } from "../src/core/gear/index";
 import { stripOf } from "../src/core/job-file";
 import { rebuildPlan } from "../src/core/order/rebuild-plan";
+import { solveTrain } from "../src/core/train/solve";
+import type { TrainInput } from "../src/core/train/train";
 import { packJob, unpackJob } from "../src/exchange/job-zip";
 import { jobOf, takeInBenchJob } from "./jobs";
 
@@ -87,8 +90,25 @@ try {
     ],
   };
   console.log(
-    `gear identify: helical ${timed(20, () => identifyGear(helical)).toFixed(1)} ms, spur without a count ${timed(20, () => identifyGear(uncounted)).toFixed(1)} ms`,
+    `gear identify: helical ${timed(20, () => identifyGear(helical)).toFixed(1)} ms, spur without a count ${timed(20, () => identifyGear(uncounted)).toFixed(1)} ms; aim: under 30`,
   );
+  const train12: TrainInput = {
+    input: { shaft: "s0", rpm: 18000 },
+    meshes: Array.from({ length: 12 }, (_, i): TrainInput["meshes"][number] =>
+      i % 4 === 3
+        ? {
+            id: `m${i}`,
+            kind: "planetary",
+            sun: { shaft: `s${i}`, teeth: 12 },
+            ring: { shaft: "frame", teeth: 60 },
+            carrier: { shaft: `s${i + 1}` },
+            planets: 3,
+            planetTeeth: 24,
+          }
+        : { id: `m${i}`, kind: i % 4 === 2 ? "bevel" : "spur", driver: { shaft: `s${i}`, teeth: 11 }, driven: { shaft: `s${i + 1}`, teeth: 23 } },
+    ),
+  };
+  console.log(`train of 12 meshes solved: ${timed(200, () => solveTrain(train12)).toFixed(2)} ms; aim: under 2`);
   await pageRatio();
 } finally {
   rmSync(data, { recursive: true, force: true });

@@ -131,7 +131,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
   });
 
   await test.step("what to do is argued with this job's facts, decided, and kept with its reason", async () => {
-    await page.keyboard.press("p");
+    await page.keyboard.press("j");
     await page.waitForURL(/judge$/);
     await page.keyboard.press("b");
     await expect(hand.button(/▸ Renew both of the pair/)).toBeVisible();

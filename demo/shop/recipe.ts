@@ -77,12 +77,16 @@ export function jobFileFrom(r: Recipe): { file: JobFile; pictures: Map<string, s
       ...(row.note ? { note: row.note } : {}),
     };
   });
-  // findings, services and grease points name their part by its name
-  const named = <T extends { part?: string | undefined }>(thing: T): T => {
+  const idOf = (name: string): string => {
+    const found = parts.find((p) => p.name === name);
+    if (!found) throw new Error(`${r.head.number}: there is no part "${name}"`);
+    return found.id;
+  };
+  // findings, services and grease points name their part by its name, and a gear its mate
+  const named = <T extends { part?: string | undefined; x?: Record<string, unknown> | undefined }>(thing: T): T => {
     if (thing.part === undefined) return thing;
-    const found = parts.find((p) => p.name === thing.part);
-    if (!found) throw new Error(`${r.head.number}: there is no part "${thing.part}"`);
-    return { ...thing, part: found.id };
+    const gear = thing.x?.gear as { mate?: string } | undefined;
+    return { ...thing, part: idOf(thing.part), ...(gear?.mate ? { x: { ...thing.x, gear: { ...gear, mate: idOf(gear.mate) } } } : {}) };
   };
   return {
     file: {

@@ -54,9 +54,9 @@ export function listenToTypedCaliper(target: Window, onReading: (text: string) =
     e.preventDefault();
     e.stopImmediatePropagation();
   };
-  target.addEventListener("keydown", struck, true);
+  target.addEventListener("keydown", struck, { capture: true });
   return () => {
     clearTimeout(held);
-    target.removeEventListener("keydown", struck, true);
+    target.removeEventListener("keydown", struck, { capture: true });
   };
 }

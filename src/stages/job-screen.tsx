@@ -35,7 +35,8 @@ export function JobScreen({
         <div className="bench">
           <header className="no-print flex h-[58px] items-center gap-4 px-5">
             <JobTag number={job.number} />
-            <h1 className="truncate pr-1.5 text-[27px] first-letter:uppercase">{title ?? unit}</h1>
+            {/* the capital is in the text: one that CSS makes is wider than the box was measured for */}
+            <h1 className="truncate text-[27px]">{capital(title ?? unit)}</h1>
             <span className="hush min-w-0 shrink-[100] truncate text-[19px]">{words ?? job.symptoms.map(symptomSays).join(" · ")}</span>
             <SkippedGates answers={job.answers} />
             <div className="ml-auto flex shrink-0 gap-2.5">
@@ -60,6 +61,8 @@ export function JobScreen({
     </JobProvider>
   );
 }
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const JobTag = ({ number }: { number: string }) => (
   <span

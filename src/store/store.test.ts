@@ -13,7 +13,7 @@ import { loadDrafts, saveDraft } from "./drafts";
 import { currentJob } from "./job";
 import { parcelOf, takeInJobFile } from "./job-file";
 import { boardJobs, createJob, setHead } from "./jobs";
-import { addReading, markTeeth, nameGear, setFinding } from "./judge";
+import { addReading, keepBenchFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain } from "./judge";
 import { addPicture, keepPicture, readPicture } from "./pictures";
 import { layDown } from "./strip";
 import { faultOf, grey, job, step, testShop } from "./test-shop";
@@ -131,6 +131,59 @@ describe("judging in the store", () => {
     expect(named.findings[0]).toMatchObject({ teeth: { 3: "missing" }, identity: { teeth: 41 } });
     await addReading(number, v, "p1", { what: "span", teeth: 6, value: 16.9, source: "caliper" });
     expect((await job(number)).findings[0]?.identity).toBeUndefined();
+  });
+});
+
+describe("what Judge comes to know", () => {
+  it("train, causes, what the hardware bench named, and what is to be done are kept, and travel with the job file", async () => {
+    const number = await createJob();
+    let v = await layDown(number, 1, step());
+    const train = {
+      input: { shaft: "motor", rpm: 1380 },
+      meshes: [{ id: "m1", kind: "spur" as const, driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay", teeth: 41 } }],
+    };
+    v = await setTrain(number, v, train);
+    v = await setCauses(number, v, { chosen: ["jam"] }, "cause: jam");
+    v = await setCauses(number, v, { words: "a cherry stone" }, "cause, in words");
+    v = await keepBenchFind(number, v, { name: "608", from: "bore 8.01 mm", sure: 0.99, source: "caliper" });
+    v = await keepBenchFind(number, v, { name: "M4", from: "over the thread 3.9 mm", sure: 0.98, source: "typed" });
+    v = await setFinding(number, v, "p1", { fate: "renew-pair", fateWhy: "the mate is worn" });
+    const kept = await job(number);
+    expect(kept.train).toEqual(train);
+    expect(kept.causes).toEqual({ chosen: ["jam"], words: "a cherry stone" });
+    expect(kept.benchFinds.map((f) => f.name)).toEqual(["608", "M4"]);
+    expect(kept.findings[0]).toMatchObject({ fate: "renew-pair", fateWhy: "the mate is worn" });
+    const again = await takeInJobFile(await parcelOf(number), true);
+    const copy = await job(again);
+    expect([copy.train, copy.causes, copy.benchFinds, copy.findings[0]?.fate]).toEqual([kept.train, kept.causes, kept.benchFinds, "renew-pair"]);
+  });
+  it("mates know each other, a note is taken back by null, and only what bears on the name takes it back", async () => {
+    const number = await createJob();
+    let v = await layDown(number, 1, {
+      ...step(),
+      parts: [
+        { name: "wheel", kind: "gear" },
+        { name: "pinion", kind: "gear" },
+      ],
+    });
+    v = await setGearNotes(number, v, "p1", { teeth: 41, kind: "helical" });
+    v = await nameGear(number, v, "p1", {
+      teeth: 41,
+      moduleMm: 1,
+      diametralPitch: null,
+      pressureAngleDeg: 20,
+      helixAngleDeg: 18,
+      profileShift: 0,
+      probability: 0.98,
+    });
+    v = await setGearNotes(number, v, "p1", { mate: "p2", drives: false });
+    const both = (await job(number)).findings;
+    expect(both.find((f) => f.part === "p2")?.gear.mate).toBe("p1");
+    expect(both.find((f) => f.part === "p1")?.identity).toBeDefined();
+    await setGearNotes(number, v, "p1", { teeth: null });
+    const after = (await job(number)).findings.find((f) => f.part === "p1");
+    expect(after?.gear).toEqual({ kind: "helical", mate: "p2", drives: false });
+    expect(after?.identity).toBeUndefined();
   });
 });
 

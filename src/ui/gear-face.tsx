@@ -124,7 +124,9 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
     return { shaded: `${edge(gear)}${edge(over)}`, edge: edge(over), tip: gearDimensions(over).tipDiameterMm };
   }, [over, gear, drawn.face.form]);
 
-  const { face, d, thin, teeth, straight } = drawn;
+  const { face, d, teeth, straight } = drawn;
+  // lines grow more slowly than what they draw
+  const thin = fixed(drawn.thin / zoom ** 0.7);
   const count = teeth.length;
   const reach = Math.max(face.reachMm, difference ? difference.tip / 2 : 0);
   const view = fixed(reach * 1.16);
@@ -221,6 +223,27 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
           stroke="var(--color-base-content)"
           strokeWidth={thin * 1.4}
         />
+      )}
+      {kind === "worm" && (
+        <g pointerEvents="none" fill="var(--color-base-300)" stroke="var(--color-base-content)" strokeWidth={thin}>
+          {face.teeth.map((points, i) => {
+            const [x, low] = [((points[0] as Point)[0] + (points.at(-1) as Point)[0]) / 2, -face.rootMm + 4 * gear.moduleMm];
+            const [pitch, high] = [Math.PI * gear.moduleMm, face.tipMm - face.rootMm];
+            return (
+              <g key={x}>
+                {/* the same thread half a turn on, seen below the axis, and its run across the front */}
+                <path
+                  d={`M${fixed(x + 0.14 * pitch)} ${fixed(low)}l${fixed(0.13 * pitch)} ${fixed(high)}h${fixed(0.46 * pitch)}l${fixed(0.13 * pitch)} ${fixed(-high)}Z`}
+                  opacity={i === face.teeth.length - 1 ? 0 : 1}
+                />
+                <path
+                  d={`M${fixed(x - pitch / 4)} ${fixed(-face.rootMm)}L${fixed(x + pitch / 4)} ${fixed(low)}M${fixed(x + pitch / 4)} ${fixed(-face.rootMm)}L${fixed(x + 0.75 * pitch)} ${fixed(low)}`}
+                  opacity={i === face.teeth.length - 1 ? 0 : 1}
+                />
+              </g>
+            );
+          })}
+        </g>
       )}
       {/* biome-ignore lint/a11y/noStaticElementInteractions: the keys belong to the teeth inside, each a button */}
       <g ref={group} onKeyDown={struck}>

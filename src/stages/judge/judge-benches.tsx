@@ -1,7 +1,7 @@
 import { KeyLink } from "@/ui/key-link";
 
 const BENCHES = [
-  { bench: "parts", keyName: "P", says: "Parts", path: "" },
+  { bench: "parts", keyName: "J", says: "Parts", path: "" },
   { bench: "train", keyName: "N", says: "Train", path: "/train" },
   { bench: "why", keyName: "Y", says: "Why", path: "/why" },
   { bench: "hardware", keyName: "K", says: "Hardware", path: "/hardware" },

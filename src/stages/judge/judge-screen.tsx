@@ -13,6 +13,7 @@ import { framed, PictureFrame } from "@/ui/picture-frame";
 import { GoOn } from "../go-on";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
+import { TakePicture } from "../take-picture";
 import { saveFinding, saveGreaseState } from "./actions";
 import { BushMeasures } from "./bush-measures";
 import { PartFate } from "./part-fate";
@@ -30,6 +31,7 @@ export function JudgeScreen({
   fates: Readonly<Record<string, readonly FateOption[]>>;
   cause: LikelyCause | undefined;
 }) {
+  const [camera, setCamera] = useState(false);
   const [beside, setBeside] = useState<"grease" | "fate">("grease");
   const { run, number } = useJob();
   const router = useRouter();
@@ -39,7 +41,7 @@ export function JudgeScreen({
   if (!part) return <p className="text-[26px]">Nothing has come off yet. Lay down the first part at the strip, then judge it here.</p>;
   const finding = job.findings.find((f) => f.part === part.id);
   const step = job.steps.find((s) => s.parts?.includes(part.id));
-  const picture = job.pictures.find((p) => p.part === part.id) ?? job.pictures.find((p) => p.step === step?.id);
+  const picture = job.pictures.filter((p) => p.part === part.id).at(-1) ?? job.pictures.find((p) => p.step === step?.id);
   const state = GREASE_STATES.find((g) => g.state === job.greaseState);
   const isGear = part.kind === "gear";
   return (
@@ -74,7 +76,25 @@ export function JudgeScreen({
           <h2 className="text-[28px] first-letter:uppercase">{part.name}</h2>
           <p className="hush text-[18px]">{[part.material, step && `step ${job.steps.indexOf(step) + 1}`].filter(Boolean).join(" · ")}</p>
         </div>
-        <PictureFrame picture={framed(picture)} words={step?.facing ? `facing: ${step.facing}` : "as it came off"} className="flex-1" />
+        {camera ? (
+          <TakePicture
+            where={{ role: "finding", part: part.id }}
+            hint={part.name ?? "part"}
+            onTaken={() => setCamera(false)}
+            onClose={() => setCamera(false)}
+          />
+        ) : (
+          <div className="relative flex min-h-0 flex-1">
+            <PictureFrame
+              picture={framed(picture)}
+              words={picture?.part ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off"}
+              className="w-full flex-1"
+            />
+            <KeyButton keyName="I" onPress={() => setCamera(true)} className="small !absolute top-1.5 right-1.5 bg-base-100">
+              Picture
+            </KeyButton>
+          </div>
+        )}
         <SavedField
           key={part.id}
           label="Extent and cause, in words"
