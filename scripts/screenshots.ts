@@ -43,7 +43,7 @@ const shots: Shot[] = [
       await page.getByRole("button", { name: /Picture$/ }).click();
       await page.getByRole("img", { name: "practice camera" }).waitFor();
       await page.getByRole("button", { name: /Take it/ }).click();
-      await page.getByText("step 19: one picture", { exact: true }).waitFor();
+      await page.getByText("step 20: one picture", { exact: true }).waitFor();
     },
   },
   {
@@ -59,6 +59,26 @@ const shots: Shot[] = [
   { name: "tag", path: "/jobs/J-0142/tag" },
   { name: "judge", path: "/jobs/J-0142/judge" },
   { name: "gear-bench", path: "/jobs/J-0142/judge/gear/p7" },
+  { name: "why", path: "/jobs/J-0142/judge/why" },
+  {
+    name: "train",
+    path: "/jobs/J-0142/judge/train",
+    before: async (page) => {
+      await page.keyboard.press("f");
+      await page.getByLabel("Swap which gear").selectOption({ label: "41-tooth gear on lay shaft" });
+    },
+  },
+  {
+    name: "hardware",
+    path: "/jobs/J-0142/judge/hardware",
+    before: async (page) => {
+      for (const [label, mm] of [["Bore", "8.01"], ["Outside", "21.98"], ["Width", "7.02"]] as const) {
+        await page.getByLabel(`${label}, mm`, { exact: true }).fill(mm);
+        await page.getByLabel(`${label}, mm`, { exact: true }).press("Enter");
+      } // biome-ignore format: a reading a row
+      await page.getByLabel("Width, mm", { exact: true }).blur();
+    },
+  },
   { name: "match", path: "/jobs/J-0137/match" },
   { name: "lube", path: "/jobs/J-0139/lube" },
   { name: "rebuild", path: "/jobs/J-0139/rebuild", night: true, before: async (page) => forward(page, 12) },

@@ -22,6 +22,7 @@ export const catalogue: CataloguePart[] = [
     fits: ["Velbrant Pressa 42"],
     needsAlso: [{ number: "VLB-42-107", why: "motor pinion with 7 teeth: the tooth sum must stay 50" }],
   }),
+  part("VLB-40-109", "Motor pinion 9 teeth, Pressa 40", gear(9, 1, { helixAngleDeg: 18, hand: "left", profileShift: 0.4, faceWidthMm: 14, boreMm: 6, boreForm: "D", material: "steel" }), 24, 2, 3, { fits: ["Velbrant Pressa 40"] }),
   part("VLB-30-241L", "Second-stage wheel, left hand, Pressa 30", gear(41, 1, { helixAngleDeg: 18, hand: "left", faceWidthMm: 10, boreMm: 8, boreForm: "cross slot", material: "PA" }), 14.2, 2, 0, { fits: ["Velbrant Pressa 30"] }),
   part("STD-G-40-1", "Spur gear 40 teeth, module 1, steel", gear(40, 1, { faceWidthMm: 10, boreMm: 8, boreForm: "round", material: "steel" }), 22, 5, 1),
   part("BRW-K220-52", "Worm wheel, Kora 220", gear(52, 1.25, { helixAngleDeg: 5, hand: "right", faceWidthMm: 13, boreMm: 15, boreForm: "round", material: "PA" }), 34.5, 0, 3, { fits: ["Brisswell Kora 220"] }),

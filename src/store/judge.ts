@@ -25,6 +25,11 @@ export async function setFinding(
     const { renew, ...rest } = fields;
     if (Object.keys(rest).length) await c.trx("findings").where({ id }).update(toRow(rest));
     const renewed = renew ?? FAILURE_MODES.find((m) => m.mode === fields.mode)?.renew;
+    if (fields.fate === "renew-pair") {
+      const mate = await c.trx("findings").where({ id }).first("gear");
+      const other = (JSON.parse(mate?.gear ?? "{}") as GearNotes).mate;
+      if (other) await c.trx("parts").where({ job_id: c.job.id, ref: other }).update({ renew: true });
+    }
     if (renewed !== undefined) await c.trx("parts").where({ job_id: c.job.id, ref: part }).update({ renew: renewed });
     if (fields.fate) return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
     return `${await nameOf(c, part)}: ${FAILURE_MODES.find((m) => m.mode === fields.mode)?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;

@@ -65,6 +65,31 @@ describe("flat jaws across an odd count", () => {
   });
 });
 
+describe("a gear whose mate is named", () => {
+  const pinion: IdentifyInput = {
+    kind: "helical",
+    teeth: 9,
+    tipDiameter: { value: 11.94, u: 0.03 },
+    acrossFlatJaws: true,
+    spans: [{ teeth: 2, value: 4.85, u: 0.02 }],
+  };
+  it("is taken to fit it, unless its readings clearly say otherwise", () => {
+    const alone = identifyGear(pinion).hypotheses[0];
+    const [paired] = identifyGear({ ...pinion, meshesWith: { module: 1, pressureAngle: 20, helixAngle: 18 } }).hypotheses;
+    expect(paired).toMatchObject({ module: 1, pressureAngle: 20 });
+    expect(paired?.probability ?? 0).toBeGreaterThan(0.95);
+    expect(alone?.probability ?? 1).toBeLessThan(0.9);
+    const wrong = identifyGear({
+      kind: "spur",
+      teeth: 40,
+      tipDiameter: 52.5,
+      spans: spansOf(spur(40, 1.25)),
+      meshesWith: { module: 1, pressureAngle: 20, helixAngle: 0 },
+    });
+    expect(wrong.hypotheses[0]).toMatchObject({ module: 1.25 });
+  });
+});
+
 describe("pins", () => {
   it("near 1.728 m that stand out over the tips", () => {
     expect(measuringPin(spur(41, 1))).toBe(1.7);

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
-import { measured, measuredInput } from "../quantity/measured";
+import { type Measured, measured, measuredInput } from "../quantity/measured";
 import { radians } from "../quantity/units";
 import type { Gear } from "./dimensions";
 import { CALIPER_U, type Reading, readingsFrom, type ToothAt, toothAt } from "./identify-readings";
@@ -33,6 +33,8 @@ export const identifyInput = z.strictObject({
   helixAngle: measuredInput.optional(),
   hand: z.enum(["left", "right"]).optional(),
   mate: z.strictObject({ teeth: z.int().min(4).max(400), centreDistance: mm("a centre distance") }).optional(),
+  /** the tooth of the gear it is known to mesh with, which was named before */
+  meshesWith: z.strictObject({ module: z.number().positive(), pressureAngle: z.number(), helixAngle: z.number() }).optional(),
   tipsWorn: z.boolean().optional(),
 });
 export type IdentifyInput = z.infer<typeof identifyInput>;
@@ -110,7 +112,7 @@ function teethToTry(input: IdentifyInput, size: ToothSize): number[] {
     least = Math.max(least, Math.floor((360 * pitches) / (angle.value + 4 * angle.u)), pitches + 1);
     most = Math.min(most, Math.ceil((360 * pitches) / Math.max(1, angle.value - 4 * angle.u)));
   }
-  const helix = input.kind === "helical" ? measured(input.helixAngle ?? { value: 15, u: 10 }, HELIX_U) : { value: 0, u: 0 };
+  const helix = input.kind === "helical" ? helixTold(input, { value: 15, u: 10 }) : { value: 0, u: 0 };
   const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, CALIPER_U.tip).value;
   if (tip === undefined) return between(Math.max(least, 8), Math.min(most, input.arc ? 400 : 150));
   const count = (beta: number): number => (tip * Math.cos(radians(beta))) / size.moduleMm - 2;
@@ -135,7 +137,7 @@ const LOG_WORN = Math.log(0.02);
 /** @param hopeless a log weight below which the answer needs not be exact */
 function weigh(input: IdentifyInput, size: ToothSize, teeth: number, readings: readonly Reading[], hopeless: number): Weighed {
   const { moduleMm, pressureAngleDeg } = size;
-  const prior = Math.log(size.prior) + arcLog(input, teeth);
+  const prior = Math.log(size.prior) + arcLog(input, teeth) + partnerLog(input, size);
   const sound: ShiftRow[] = readings.map((r) => ({ at0: 0, slope: 0, seen: r.seen.value, u: r.seen.u }));
   const worn: ShiftRow[] = readings.map((r) =>
     r.atTips
@@ -182,7 +184,7 @@ function weigh(input: IdentifyInput, size: ToothSize, teeth: number, readings: r
  * Whole and half degrees are looked at first; where none comes near, the peak between them is not sought.
  */
 function overHelix(input: IdentifyInput, log: (beta: number) => number, hopeless: number): { log: number; beta: number } {
-  const told = input.helixAngle === undefined ? { value: 18, u: 10 } : measured(input.helixAngle, HELIX_U);
+  const told = helixTold(input, { value: 18, u: 10 });
   const low = Math.max(2, Math.abs(told.value) - 4 * told.u);
   const high = Math.min(50, Math.abs(told.value) + 4 * told.u);
   const norm = Math.log(told.u * Math.sqrt(2 * Math.PI));
@@ -239,6 +241,20 @@ function mateLog(input: IdentifyInput, teeth: number, moduleMm: number, cosBeta:
   const expected = (moduleMm * (teeth + input.mate.teeth)) / (2 * cosBeta);
   const u = Math.hypot(seen.u, 0.1 * moduleMm);
   return -0.5 * ((seen.value - expected) / u) ** 2 - Math.log(u);
+}
+
+/** The helix angle as it was measured, as the mate's says, or as little as is known without either. */
+function helixTold(input: IdentifyInput, unknown: Measured): Measured {
+  if (input.helixAngle !== undefined) return measured(input.helixAngle, HELIX_U);
+  return input.meshesWith ? { value: input.meshesWith.helixAngle, u: 0.5 } : unknown;
+}
+
+/** A gear that does not fit its mate is a rare find: one in fifty of those that reach a bench. */
+const MISFIT = 0.02;
+function partnerLog({ meshesWith }: IdentifyInput, size: ToothSize): number {
+  if (!meshesWith) return 0;
+  const same = Math.abs(size.moduleMm / meshesWith.module - 1) < 0.004 && Math.abs(size.pressureAngleDeg - meshesWith.pressureAngle) < 0.3;
+  return Math.log(same ? 1 - MISFIT : MISFIT / 20);
 }
 
 /** k pitches in an angle θ: θ = 360° k/z. */

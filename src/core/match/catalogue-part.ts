@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { BORE_FORMS } from "../gear/bore-form";
 
 /** What the catalogue knows of a part, by kind. Lengths in mm, angles in degrees. */
 export const gearSpec = z.object({
@@ -11,7 +12,7 @@ export const gearSpec = z.object({
   profileShift: z.number().default(0),
   faceWidthMm: z.number().positive().optional(),
   boreMm: z.number().positive().optional(),
-  boreForm: z.enum(["round", "keyway", "D", "cross slot", "spline"]).optional(),
+  boreForm: z.enum(BORE_FORMS).optional(),
   material: z.string().optional(),
 });
 export type GearSpec = z.infer<typeof gearSpec>;

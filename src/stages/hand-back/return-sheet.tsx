@@ -2,6 +2,7 @@
 import { format, parseISO } from "date-fns";
 import type { Lubricant } from "@/core/grease/choose";
 import { hardwareInWords } from "@/core/hardware/kinds";
+import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue-part";
 import { finalChecks } from "@/core/plan/final-checks";
@@ -24,6 +25,7 @@ export function ReturnSheet({
   town: string;
   currency: string;
 }) {
+  const causes = (job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []);
   const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
   const partName = (id: string): string => job.parts.find((p) => p.id === id)?.name ?? id;
   const chosen = job.findings.flatMap((f) => {
@@ -76,6 +78,11 @@ export function ReturnSheet({
           {state && state.state !== "good" && (
             <li>
               Old grease: {state.says}. {state.implies}
+            </li>
+          )}
+          {(causes.length > 0 || job.causes.words) && (
+            <li>
+              <b>Why</b>: {[...causes, job.causes.words].filter(Boolean).join(". ")}
             </li>
           )}
         </ul>

@@ -60,7 +60,14 @@ const notesInput = z.object({
   }),
 });
 export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<ActionResult> {
-  return act(notesInput, raw, ({ number, version, part, notes }) => setGearNotes(number, version, part, notes));
+  return act(notesInput, raw, async ({ number, version, part, notes }) => {
+    if (notes.teeth != null && notes.teeth < 4) {
+      const job = await loadJob(await database(), number);
+      const kind = notes.kind ?? job?.findings.find((f) => f.part === part)?.gear.kind ?? "spur";
+      if (kind !== "worm") throw new Fault("notes.teeth", "a gear has 4 teeth or more; only a worm has fewer");
+    }
+    return setGearNotes(number, version, part, notes);
+  });
 }
 
 /** What can be measured, with the range that is believed, in mm or degrees. */

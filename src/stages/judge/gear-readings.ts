@@ -1,6 +1,6 @@
 import { type BevelInput, type IdentifyInput, identifyBevel, identifyGear, identifyWorm, type NextReading, type WormInput } from "@/core/gear/index";
 import { type Measured, meanOf } from "@/core/quantity/measured";
-import type { GearIdentity, GearKind, Job, Reading } from "@/store/job";
+import type { GearIdentity, GearKind, GearNotes, Job, Reading } from "@/store/job";
 
 /** The caliper's own spread of one reading, mm. */
 const U: Readonly<Record<string, number>> = {
@@ -45,7 +45,11 @@ export function meanReadings(readings: readonly Reading[], part: string): MeanRe
 }
 
 type JudgedJob = Pick<Job, "findings" | "readings">;
-const notesOf = (job: JudgedJob, part: string) => job.findings.find((f) => f.part === part)?.gear ?? {};
+/** A part's notes. A count that its kind cannot have (left over from another kind) counts as none. */
+export function notesOf(job: Pick<Job, "findings">, part: string): GearNotes {
+  const { teeth, ...notes } = job.findings.find((f) => f.part === part)?.gear ?? {};
+  return teeth === undefined || (teeth < 4 && notes.kind !== "worm") ? notes : { teeth, ...notes };
+}
 const plain = (m: Measured): Measured => ({ value: m.value, u: m.u });
 
 /** A part's readings as the question to `identifyGear` (spur and helical), or null while there is too little. */
@@ -80,8 +84,18 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
     ...(helix ? { helixAngle: plain(helix) } : {}),
     ...(notes.hand ? { hand: notes.hand } : {}),
     ...(mateTeeth && mateTeeth >= 4 && centre ? { mate: { teeth: mateTeeth, centreDistance: plain(centre) } } : {}),
+    ...partner(job, notes.mate),
     ...(notes.tipsWorn ? { tipsWorn: true } : {}),
   };
+}
+
+/** The mate's tooth, where that was named before. */
+function partner(job: JudgedJob, mate: string | undefined): Pick<IdentifyInput, "meshesWith"> {
+  const named = job.findings.find((f) => f.part === mate)?.identity;
+  const kind = mate ? notesOf(job, mate).kind : undefined;
+  return named && (kind === undefined || kind === "spur" || kind === "helical")
+    ? { meshesWith: { module: named.moduleMm, pressureAngle: named.pressureAngleDeg, helixAngle: named.helixAngleDeg } }
+    : {};
 }
 
 function bevelInputOf(job: JudgedJob, part: string): BevelInput | null {

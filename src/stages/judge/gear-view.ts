@@ -15,7 +15,7 @@ import { pairRule } from "@/core/judge/failure-modes";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue-part";
 import type { GearIdentity, GearKind, GearNotes, Job } from "@/store/job";
-import { type MeanReading, meanReadings, nameFrom, type PossibleName } from "./gear-readings";
+import { type MeanReading, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
 
 /** A dimension that the bench asks for. */
 export interface AskedReading {
@@ -54,7 +54,7 @@ export interface GearView {
 /** What the gear bench shows of a part, worked out from what was measured and noted. */
 export function gearView(job: Job, id: string, catalogue: readonly CataloguePart[]): GearView {
   const finding = job.findings.find((f) => f.part === id);
-  const notes = finding?.gear ?? {};
+  const notes = notesOf(job, id);
   const kind = notes.kind ?? "spur";
   const means = meanReadings(job.readings, id);
   const naming = nameFrom(job, id);
@@ -144,8 +144,8 @@ function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly M
   if (!part || !gear) return { name: part?.name ?? "its mate", loss: null, answer: null, rule: pairRule(legacy, gear?.moduleMm ?? 1) };
   const finding = job.findings.find((f) => f.part === part.id);
   const means = meanReadings(job.readings, part.id);
-  const teeth = finding?.gear.teeth ?? finding?.identity?.teeth ?? notes.mateTeeth;
-  if (!teeth) return { name: part.name ?? part.id, loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
+  const teeth = notesOf(job, part.id).teeth ?? finding?.identity?.teeth ?? notes.mateTeeth;
+  if (!teeth || teeth < 4) return { name: part.name ?? part.id, loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
   // a mate has its pair's tooth; its own name, where it has one, tells whether that is so
   const base: Gear = finding?.identity
     ? { ...finding.identity, profileShift: 0 }
