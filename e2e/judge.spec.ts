@@ -117,6 +117,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
   await test.step("why: something jammed, with its reasons; the mate is named too; the verdict is kept", async () => {
     await page.keyboard.press("y");
     await page.waitForURL(/why$/);
+    await expect(hand.button(/This was it/)).toBeVisible();
     const causes = page.getByRole("region", { name: "Likely causes" });
     await expect(causes.getByRole("listitem").first()).toContainText("Something jammed");
     await expect(causes).toContainText("A worn mate ate it");
@@ -133,7 +134,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
   await test.step("what to do is argued with this job's facts, decided, and kept with its reason", async () => {
     await page.keyboard.press("j");
     await page.waitForURL(/judge$/);
-    await page.keyboard.press("b");
+    await hand.button(/What to do/).click();
     await expect(hand.button(/▸ Renew both of the pair/)).toBeVisible();
     await expect(page.getByRole("list", { name: "Reasons" })).toContainText("the mate is worn beyond its limit");
     await hand.button(/Repair it/).click();

@@ -238,9 +238,9 @@ test("the live picture is laid over by the earlier one, and two pictures stand s
   const both = page.getByRole("region", { name: "Side by side" });
   await expect(both.getByRole("img")).toHaveCount(2);
   // the one before the last on the left, and from there on backwards
-  await expect(both).toContainText("step 17, ");
+  await expect(both).toContainText("step 18, ");
   await page.keyboard.press("[");
-  await expect(both).toContainText("step 16, ");
+  await expect(both).toContainText("step 17, ");
   await page.keyboard.press("+");
   const scales = await both.getByRole("img").evaluateAll((all) => all.map((img) => getComputedStyle(img).transform));
   expect(scales[0]).toBe(scales[1]);

@@ -9,6 +9,7 @@ test("the board shows the earliest promise first and takes up the next job with 
   await expect(page.getByRole("region", { name: "Next for you" }).getByRole("heading")).toContainText("J-0135");
   await page.keyboard.press("Space");
   await page.waitForURL(/J-0135\/hand-back$/);
+  await expect(page.getByRole("button", { name: /Yes, it is so/ })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { name: /^The bench/ })).toBeVisible();
 });

@@ -166,6 +166,7 @@ const juicer: Scene[] = [
   { name: "juicer-wheel41", mat: "MatWood", span: 96, tilt: 24, turn: -18, things: [at(wheel41(), 0, 2, 31), at(p.grease(31, 10, 7, 11, RED, 1.8), -7, -6), at(p.grease(17, 8, 4, 6, RED, 1.6), 16, 4), at(p.crumbs(11, 7, 6, "NylonWhite"), 33, -16), at(p.crumbs(23, 4, 4, "NylonWhite"), -32, 20)] },
   { name: "juicer-layshaft", mat: "MatWood", span: 110, tilt: 32, turn: 16, things: [`object { ${lying(layShaft, 8.5, 24)} translate <-26,0,6> }`, at(p.grease(5, 9, 8, 2, AMBER, 1.9), 0, -2)] },
   { name: "juicer-bearing", mat: "MatOilcloth", span: 78, tilt: 34, turn: -14, things: [at(p.bearing(8, 22, 7), -4, 2), at(p.grease(3, 4, 5, 6.5, AMBER, 1.2), -6, -4)] },
+  { name: "juicer-pinion", mat: "MatOilcloth", span: 70, tilt: 30, turn: 26, things: [`object { ${lying(pinionShaft, 6.2, 12)} translate <-12,0,3> }`, at(p.grease(14, 8, 5, 10.5, AMBER, 1.5), -9, 2), at(p.crumbs(9, 5, 5, "NylonWhite"), 16, -10)] },
   { name: "juicer-seal", mat: "MatOilcloth", span: 78, tilt: 30, turn: 14, things: [at(p.seal(12, 22, 7), 0, 2), at(p.grease(8, 5, 8, 5, AMBER, 1.3), 4, 2)] },
 ];
 

@@ -29,7 +29,7 @@ export const juicerRows: Row[] = [
   { do: "lift-off", title: "Lay shaft with its pinion", parts: ["lay shaft with pinion | gear | steel"], pic: "juicer-layshaft", bundle: "b1" },
   { do: "press-out", title: "Lay shaft bearing out of its seat", parts: ["lay shaft bearing | bearing | steel"], pic: "juicer-bearing", note: "608, seal towards the case had been pulled." },
   { do: "peel", title: "Output shaft seal", parts: ["output shaft seal | seal | NBR"], pic: "juicer-seal", needs: [13], facing: "lip to the grease" },
-  { do: "pull", title: "Motor pinion", parts: ["motor pinion | gear | steel"], needs: [7, 15], facing: "long side to the motor", note: "Nine teeth, bright on one flank.", facts: { freed: { how: "press", tool: "two-arm puller" } } },
+  { do: "pull", title: "Motor pinion", parts: ["motor pinion | gear | steel"], pic: "juicer-pinion", needs: [7, 15], facing: "long side to the motor", note: "Nine teeth, bright on one flank.", facts: { freed: { how: "press", tool: "two-arm puller" } } },
 ];
 
 export const juicerUnit = { kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "four-rib", supply: "mains", foodContact: true } as const;

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { Fault } from "../fault";
-import { type Measured, measured, measuredInput } from "../quantity/measured";
+import { measured, measuredInput } from "../quantity/measured";
 import { degrees, radians } from "../quantity/units";
-import type { Residual } from "./identify";
+import { type Residual, ranked, residual } from "./ranked";
 import { overShift, type ShiftRow } from "./shift-integral";
 import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
@@ -91,42 +91,27 @@ export function identifyBevel(input: BevelInput): BevelHypothesis[] {
       return { size, mateTeeth, cone, coneDistance, x, wanted, log: Math.log(size.prior) + (rows.length ? log : 0) + byDepth + byFace };
     }),
   );
-  const best = Math.max(...weighed.map((w) => w.log));
-  const total = weighed.reduce((sum, w) => sum + Math.exp(w.log - best), 0);
-  return weighed
-    .map((w) => ({ w, probability: Math.exp(w.log - best) / total }))
-    .filter((h) => h.probability > 1e-4)
-    .sort((a, b) => b.probability - a.probability)
-    .slice(0, 8)
-    .map(({ w, probability }) => {
-      const m = w.size.moduleMm;
-      const residuals: Residual[] = [];
-      const compare = (what: string, seen: Measured | undefined, expected: number): void => {
-        if (seen)
-          residuals.push({
-            what,
-            measured: seen.value,
-            expected: Math.round(expected * 1000) / 1000,
-            sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10,
-          });
-      };
-      compare("tip diameter", tip, teeth * m + 2 * m * (1 + w.x) * Math.cos(radians(w.cone)));
-      compare("tooth depth", depth && { value: depth.value, u: Math.hypot(depth.u, DEPTH.u * m) }, DEPTH.by * m);
-      compare("face angle", face, w.wanted);
-      return {
-        system: w.size.system,
-        module: m,
-        diametralPitch: w.size.diametralPitch,
-        teeth,
-        mateTeeth: w.mateTeeth,
-        pressureAngle: 20,
-        coneAngle: w.cone,
-        coneDistance: w.coneDistance,
-        profileShift: w.x,
-        probability,
-        residuals,
-      };
-    });
+  return ranked(weighed).map(({ of: w, probability }) => {
+    const m = w.size.moduleMm;
+    const residuals: Residual[] = [
+      ...residual("tip diameter", tip, teeth * m + 2 * m * (1 + w.x) * Math.cos(radians(w.cone))),
+      ...residual("tooth depth", depth && { value: depth.value, u: Math.hypot(depth.u, DEPTH.u * m) }, DEPTH.by * m),
+      ...residual("face angle", face, w.wanted),
+    ];
+    return {
+      system: w.size.system,
+      module: m,
+      diametralPitch: w.size.diametralPitch,
+      teeth,
+      mateTeeth: w.mateTeeth,
+      pressureAngle: 20,
+      coneAngle: w.cone,
+      coneDistance: w.coneDistance,
+      profileShift: w.x,
+      probability,
+      residuals,
+    };
+  });
 }
 
 /** The face over the tips leans by the addendum angle more than the pitch cone: δ_a = δ + atan(m (1 + x)/R), degrees. */

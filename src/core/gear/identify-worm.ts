@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { Fault } from "../fault";
-import { type Measured, measured, measuredInput } from "../quantity/measured";
+import { measured, measuredInput } from "../quantity/measured";
 import { degrees } from "../quantity/units";
-import type { Residual } from "./identify";
+import { type Residual, ranked, residual } from "./ranked";
 import { overShift, type ShiftRow } from "./shift-integral";
 import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
@@ -79,41 +79,26 @@ export function identifyWorm(input: WormInput): WormHypothesis[] {
     const possible = d1 === null || (d1 > 2.8 * m && d1 < 40 * m) ? 0 : -1e3;
     return { size, d1, x: shift.x, log: Math.log(size.prior) + shift.log + byPitch + possible };
   });
-  const best = Math.max(...weighed.map((w) => w.log));
-  const total = weighed.reduce((sum, w) => sum + Math.exp(w.log - best), 0);
-  return weighed
-    .map((w) => ({ w, probability: Math.exp(w.log - best) / total }))
-    .filter((h) => h.probability > 1e-4)
-    .sort((a, b) => b.probability - a.probability)
-    .slice(0, 8)
-    .map(({ w, probability }) => {
-      const m = w.size.moduleMm;
-      const lead = w.d1 === null ? null : degrees(Math.atan((input.starts * m) / w.d1));
-      const residuals: Residual[] = [];
-      const compare = (what: string, seen: Measured | undefined, expected: number): void => {
-        if (seen)
-          residuals.push({
-            what,
-            measured: seen.value,
-            expected: Math.round(expected * 1000) / 1000,
-            sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10,
-          });
-      };
-      if (pitch) compare(`pitch over ${pitch.threads} threads`, pitch, pitch.threads * Math.PI * m);
-      compare("throat diameter", throat, z2 * m + 2 * m * (1 + w.x));
-      if (w.d1 !== null) compare("centre distance", centre, (w.d1 + z2 * m) / 2 + w.x * m);
-      return {
-        system: w.size.system,
-        module: m,
-        diametralPitch: w.size.diametralPitch,
-        starts: input.starts,
-        wheelTeeth: input.wheelTeeth ?? null,
-        referenceDiameter: w.d1,
-        leadAngle: lead,
-        selfLocking: lead === null ? null : lead < 5,
-        profileShift: w.x,
-        probability,
-        residuals,
-      };
-    });
+  return ranked(weighed).map(({ of: w, probability }) => {
+    const m = w.size.moduleMm;
+    const lead = w.d1 === null ? null : degrees(Math.atan((input.starts * m) / w.d1));
+    const residuals: Residual[] = [
+      ...(pitch ? residual(`pitch over ${pitch.threads} threads`, pitch, pitch.threads * Math.PI * m) : []),
+      ...residual("throat diameter", throat, z2 * m + 2 * m * (1 + w.x)),
+      ...(w.d1 !== null ? residual("centre distance", centre, (w.d1 + z2 * m) / 2 + w.x * m) : []),
+    ];
+    return {
+      system: w.size.system,
+      module: m,
+      diametralPitch: w.size.diametralPitch,
+      starts: input.starts,
+      wheelTeeth: input.wheelTeeth ?? null,
+      referenceDiameter: w.d1,
+      leadAngle: lead,
+      selfLocking: lead === null ? null : lead < 5,
+      profileShift: w.x,
+      probability,
+      residuals,
+    };
+  });
 }

@@ -6,6 +6,7 @@ import type { Gear } from "./dimensions";
 import { CALIPER_U, type Reading, readingsFrom, type ToothAt, toothAt } from "./identify-readings";
 import { type NextReading, nextReading } from "./next-reading";
 import { logSum } from "./normal-distribution";
+import { type Residual, ranked, residual } from "./ranked";
 import { overShift, type ShiftRow } from "./shift-integral";
 import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
@@ -39,12 +40,6 @@ export const identifyInput = z.strictObject({
 });
 export type IdentifyInput = z.infer<typeof identifyInput>;
 
-export interface Residual {
-  readonly what: string;
-  readonly measured: number;
-  readonly expected: number;
-  readonly sigmas: number;
-}
 export interface Hypothesis {
   readonly system: ToothSize["system"];
   readonly module: number;
@@ -86,15 +81,9 @@ export function identifyGear(input: IdentifyInput): Identification {
     for (const teeth of teethToTry(input, size)) {
       const w = weigh(input, size, teeth, readings, best - HOPELESS);
       weighed.push(w);
-      best = Math.max(best, w.logWeight);
+      best = Math.max(best, w.log);
     }
-  const total = weighed.reduce((sum, w) => sum + Math.exp(w.logWeight - best), 0);
-  const hypotheses = weighed
-    .map((w) => ({ w, probability: Math.exp(w.logWeight - best) / total }))
-    .filter((h) => h.probability > 1e-4)
-    .sort((a, b) => b.probability - a.probability)
-    .slice(0, 8)
-    .map(({ w, probability }) => hypothesis(w, probability, readings));
+  const hypotheses = ranked(weighed).map(({ of, probability }) => hypothesis(of, probability, readings));
   return { hypotheses, next: nextReading(input, hypotheses) };
 }
 
@@ -126,7 +115,7 @@ interface Weighed {
   readonly teeth: number;
   readonly helixAngleDeg: number;
   readonly profileShift: number;
-  readonly logWeight: number;
+  readonly log: number;
 }
 
 /** What worn tips read low by, in modules. */
@@ -172,11 +161,11 @@ function weigh(input: IdentifyInput, size: ToothSize, teeth: number, readings: r
   const tooth = (beta: number): ToothAt => toothAt(teeth, moduleMm, pressureAngleDeg, beta);
   if (input.kind === "spur") {
     const log = at(tooth(0));
-    return { size, teeth, helixAngleDeg: 0, profileShift: shift, logWeight: prior + log };
+    return { size, teeth, helixAngleDeg: 0, profileShift: shift, log: prior + log };
   }
   const { log, beta } = overHelix(input, (b) => at(tooth(b)), hopeless - prior);
   at(tooth(beta));
-  return { size, teeth, helixAngleDeg: beta, profileShift: shift, logWeight: prior + log };
+  return { size, teeth, helixAngleDeg: beta, profileShift: shift, log: prior + log };
 }
 
 /**
@@ -281,14 +270,6 @@ function hypothesis(w: Weighed, probability: number, readings: readonly Reading[
     helixAngle: w.helixAngleDeg,
     profileShift: w.profileShift,
     probability,
-    residuals: readings.map((r) => {
-      const expected = r.of(g);
-      return {
-        what: r.what,
-        measured: r.seen.value,
-        expected: Math.round(expected * 1000) / 1000,
-        sigmas: Math.round(((r.seen.value - expected) / r.seen.u) * 10) / 10,
-      };
-    }),
+    residuals: readings.flatMap((r) => residual(r.what, r.seen, r.of(g))),
   };
 }

@@ -213,6 +213,8 @@ describe("repair, replace or make", () => {
   it("a wheel with teeth gone is renewed; with its mate where that is worn", () => {
     expect(advised(facts({ mateWorn: false }))).toBe("renew");
     expect(advised(facts({ mateWorn: true }))).toBe("renew-pair");
+    expect(advised(facts({ mateWorn: true, cost: 18, limit: 120, load: "hard" }))).toBe("renew-pair");
+    expect(advised(facts({ mateWorn: false, cost: 18, limit: 120 }))).toBe("renew");
     expect(fateOptions(facts()).find((o) => o.fate === "repair")).toMatchObject({ barred: true });
   });
   it("no part to be had: made; and a cracked hub on a light drive may be bonded", () => {

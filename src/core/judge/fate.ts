@@ -90,7 +90,8 @@ function renewPair(f: FateFacts): Option {
     ...(f.mateWorn === true ? [[false, "the mate is worn beyond its limit"] as const] : []),
     ...(f.mateWorn === undefined ? [[false, "the mate is not measured: one school renews both, always"] as const] : []),
     ...(f.mateWorn === false ? [[true, "the mate measures sound: money for nothing, says the other school"] as const] : []),
-    ...(f.partToBeHad === false ? [[true, "no part is to be had"] as const] : []),
+    ...(f.partToBeHad === true ? [[false, "the part is to be had"] as const] : f.partToBeHad === false ? [[true, "no part is to be had"] as const] : []),
+    ...withinLimit(f),
   ]);
 }
 

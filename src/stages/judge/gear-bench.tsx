@@ -8,6 +8,7 @@ import type { LengthUnit } from "@/core/quantity/units";
 import { GEAR_KINDS, type GearKind, type GearNotes } from "@/store/gear-notes";
 import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
+import { percent } from "@/ui/odds";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
 import { useDraft } from "../use-draft";
@@ -17,7 +18,6 @@ import { GearMate } from "./gear-mate";
 import { GearNames } from "./gear-names";
 import { GearSizes } from "./gear-sizes";
 import { type AskedReading, CENTRE, type GearView } from "./gear-view";
-import { percent } from "./in-figures";
 import { ReadingTile } from "./reading-tile";
 
 const KIND_SAYS: Readonly<Record<GearKind, string>> = {

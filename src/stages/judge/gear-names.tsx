@@ -1,8 +1,8 @@
 "use client";
 
+import { Odds } from "@/ui/odds";
 import { ReadingDrawing } from "@/ui/reading-drawing";
 import type { GearView } from "./gear-view";
-import { percent } from "./in-figures";
 
 /** What the gear may be, with how sure, and the reading that would settle it, with its drawing. */
 export function GearNames({ view, entered }: { view: GearView; entered: boolean }) {
@@ -13,13 +13,9 @@ export function GearNames({ view, entered }: { view: GearView; entered: boolean 
       {names.length ? (
         <ol aria-label="What it is">
           {names.slice(0, 3).map((h, i) => (
-            <li key={h.words} className="grid grid-cols-[minmax(0,1fr)_150px_84px] items-center gap-3 border-b-2 border-base-300 text-[20px]">
-              <span className="font-semibold">{h.words}</span>
-              <span className="h-[15px] bg-base-200" aria-hidden="true">
-                <span className={`block h-full ${i === 0 ? "bg-success" : "bg-base-content"}`} style={{ width: `${Math.max(1, h.probability * 100)}%` }} />
-              </span>
-              <span className="figures text-right text-[24px]">{percent(h.probability)}</span>
-            </li>
+            <Odds key={h.words} probability={h.probability} first={i === 0}>
+              <b className="font-semibold">{h.words}</b>
+            </Odds>
           ))}
         </ol>
       ) : (

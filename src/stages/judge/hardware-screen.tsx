@@ -10,12 +10,12 @@ import { meanOf } from "@/core/quantity/measured";
 import { lengthFrom } from "@/core/quantity/units";
 import type { BenchFind } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
+import { Odds, percent } from "@/ui/odds";
 import { Readout } from "@/ui/readout";
 import { useJob } from "../job-context";
 import { useDraft } from "../use-draft";
 import { saveBenchFind } from "./actions";
 import { CaliperPanel } from "./caliper-panel";
-import { percent } from "./in-figures";
 import { ReadingTile } from "./reading-tile";
 
 type Kind = HardwareInput["kind"];
@@ -111,24 +111,15 @@ export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; 
             <>
               <ol aria-label="What it may be">
                 {answer.hypotheses.map((h, i) => (
-                  <li key={h.name} className="grid grid-cols-[minmax(0,1fr)_140px_84px] items-center gap-3 border-b-2 border-base-300 py-1">
-                    <span>
-                      <b className="text-[22px]">{h.name}</b>{" "}
-                      <span className="hush text-[18px]">
-                        {Object.entries(h.sizes)
-                          .map(([k, v]) => `${k} ${v}`)
-                          .join(", ")}{" "}
-                        mm
-                      </span>
+                  <Odds key={h.name} probability={h.probability} first={i === 0}>
+                    <b className="text-[22px]">{h.name}</b>{" "}
+                    <span className="hush text-[18px]">
+                      {Object.entries(h.sizes)
+                        .map(([k, v]) => `${k} ${v}`)
+                        .join(", ")}{" "}
+                      mm
                     </span>
-                    <span className="h-[15px] bg-base-200" aria-hidden="true">
-                      <span
-                        className={`block h-full ${i === 0 ? "bg-success" : "bg-base-content"}`}
-                        style={{ width: `${Math.max(1, h.probability * 100)}%` }}
-                      />
-                    </span>
-                    <span className="figures text-right text-[24px]">{percent(h.probability)}</span>
-                  </li>
+                  </Odds>
                 ))}
                 {answer.none > 0.02 && (
                   <li className="flex justify-between py-1 text-[19px]">

@@ -6,8 +6,9 @@ import { findClick } from "@/core/train/click-finder";
 import { solveTrain } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
+import { percent } from "@/ui/odds";
 import { useDraft } from "../use-draft";
-import { figure, percent } from "./in-figures";
+import { figure } from "./in-figures";
 
 interface Taps {
   readonly clicks: readonly number[];

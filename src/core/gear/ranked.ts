@@ -1,0 +1,26 @@
+import type { Measured } from "../quantity/measured";
+
+export interface Residual {
+  readonly what: string;
+  readonly measured: number;
+  readonly expected: number;
+  readonly sigmas: number;
+}
+
+/** How far a reading lies from what was expected, mm and in spreads; nothing where it was not taken. */
+export function residual(what: string, seen: Measured | undefined, expected: number): Residual[] {
+  if (!seen) return [];
+  return [{ what, measured: seen.value, expected: Math.round(expected * 1000) / 1000, sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10 }];
+}
+
+/** Weights in log as probabilities: the likeliest first, at most eight, none below one in ten thousand. */
+export function ranked<T extends { readonly log: number }>(weighed: readonly T[]): { readonly of: T; readonly probability: number }[] {
+  const possible = weighed.filter((w) => w.log > Number.NEGATIVE_INFINITY);
+  const best = Math.max(...possible.map((w) => w.log));
+  const total = possible.reduce((sum, w) => sum + Math.exp(w.log - best), 0);
+  return possible
+    .map((of) => ({ of, probability: Math.exp(of.log - best) / total }))
+    .filter((h) => h.probability > 1e-4)
+    .sort((a, b) => b.probability - a.probability)
+    .slice(0, 8);
+}
