@@ -1,13 +1,17 @@
 import { execFileSync } from "node:child_process";
+import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
+const cli = (...words: string[]): string =>
+  execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], {
+    encoding: "utf8",
+    env: { ...process.env, DEMONTAGE_DATA: process.env.DEMONTAGE_E2E_DATA ?? "data/e2e" },
+  });
+
 /** The demo's juicer under a number of its own, so that what is done to it here is nobody else's. */
 function juicerCopy(): string {
-  const data = process.env.DEMONTAGE_E2E_DATA ?? "data/e2e";
-  const cli = (...words: string[]): string =>
-    execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: data } });
   const { file } = JSON.parse(cli("job", "export", "J-0142", "--out", "test-results/juicer.zip")) as { file: string };
   return (JSON.parse(cli("job", "import", file, "--as-new")) as { number: string }).number;
 }
@@ -258,4 +262,44 @@ test("hardware is named by caliper and noted; a screw is capped by what it goes 
   await expect(page.getByText(/write it like M4, M8×1, ST3\.5 or #8-32/)).toBeVisible();
   await hand.reload();
   await expect(page.getByText(/2\.9 mm or 3\/32 in punch/)).toBeVisible();
+});
+
+test("a picture of the finding is taken at the part", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${juicerCopy()}/judge`);
+  await expect(page.getByText("facing: cross slot up")).toBeVisible();
+  await page.keyboard.press("i");
+  await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();
+  await hand.button(/Take it/).click();
+  await expect(page.getByText("as it was found")).toBeVisible();
+  await hand.reload();
+  await expect(page.getByText("as it was found")).toBeVisible();
+});
+
+test("a bush is judged by its play on its shaft", async ({ page }) => {
+  const hand = new BenchHand(page);
+  const file = {
+    format: "demontage-job",
+    version: 1,
+    unit: { kind: "mill", supply: "hand" },
+    parts: [{ id: "p1", name: "output bush", kind: "bush", material: "PA" }],
+    steps: [{ id: "s1", action: "press-out", parts: ["p1"], needs: [] }],
+  };
+  writeFileSync("test-results/bush.json", JSON.stringify(file));
+  const { number } = JSON.parse(cli("job", "import", "test-results/bush.json", "--as-new")) as { number: string };
+  await hand.open(`/jobs/${number}/judge`);
+  const read = async (label: string, value: string): Promise<void> => {
+    await page.getByLabel(`${label}, mm`, { exact: true }).fill(value);
+    await page.getByLabel(`${label}, mm`, { exact: true }).press("Enter");
+  };
+  await read("Bore", "nothing");
+  await expect(page.getByText(/“nothing” is no length/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Understood" }).click();
+  await read("Bore", "8.21");
+  await read("Its shaft", "7.98");
+  await hand.button(/0\.23 mm of play.*take it as found/).click();
+  await expect(hand.button(/worn$/)).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByLabel("Extent and cause, in words")).toHaveValue(/0\.23 mm of play/);
+  await hand.button(/What to do/).click();
+  await expect(hand.button(/▸ Renew it/)).toBeVisible();
 });

@@ -35,9 +35,10 @@ export function JobScreen({
         <div className="bench">
           <header className="no-print flex h-[58px] items-center gap-4 px-5">
             <JobTag number={job.number} />
-            {/* the capital is in the text: one that CSS makes is wider than the box was measured for */}
-            <h1 className="truncate text-[27px]">{capital(title ?? unit)}</h1>
-            <span className="hush min-w-0 shrink-[100] truncate text-[19px]">{words ?? job.symptoms.map(symptomSays).join(" · ")}</span>
+            <div className="grid min-w-0 flex-1 grid-cols-[minmax(0,max-content)_minmax(0,1fr)] items-baseline gap-4">
+              <h1 className="truncate text-[27px]">{capital(title ?? unit)}</h1>
+              <span className="hush truncate text-[19px]">{words ?? job.symptoms.map(symptomSays).join(" · ")}</span>
+            </div>
             <SkippedGates answers={job.answers} />
             <div className="ml-auto flex shrink-0 gap-2.5">
               {head}

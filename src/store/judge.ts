@@ -37,7 +37,7 @@ export async function setFinding(
 }
 
 /** Readings that a gear's name rests on: a new one takes the accepted name back. */
-const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle", "chord", "arc", "centre distance"]);
+const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle", "chord", "arc"]);
 const names = (what: string): boolean => NAMING.has(what) || what.startsWith("over pins");
 /** Notes that do not bear on the gear's name. */
 const BESIDE: readonly (keyof GearNotes)[] = ["boreForm", "mateTeeth", "mate", "turning", "drives"];

@@ -90,9 +90,9 @@ export function GearMate({
         )}
       </div>
       {mate.answer && (
-        <ul aria-label="How they mesh">
+        <ul aria-label="How they mesh" className="grid grid-cols-2 gap-x-4">
           {mate.answer.verdicts.map((v) => (
-            <li key={v.criterion} className="flex gap-2 border-b-2 border-base-300 py-1 text-[19px]">
+            <li key={v.criterion} className="flex gap-2 border-b-2 border-base-300 py-0.5 text-[18px] leading-tight">
               {!v.ok ? (
                 <X className="shrink-0 text-error" aria-label="no" />
               ) : v.caution ? (

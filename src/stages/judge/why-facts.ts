@@ -48,7 +48,8 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
     load: job.past.load === "light" || job.past.load === "daily" || job.past.load === "hard" ? job.past.load : "unknown",
     safety: job.parts.some((p) => p.kind === "blade") && part.kind !== "cover",
     hot: job.symptoms.includes("hot") || job.greaseState === "dark",
-    partToBeHad: offers === null ? undefined : offers.length > 0,
+    // a search by name alone that finds nothing does not mean that there is none
+    partToBeHad: offers?.length ? true : offers === null || ("what" in wanted && wanted.what === "named") ? undefined : false,
     ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
     ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
     mateWorn: view?.mate.loss ? view.mate.rule.renewBoth : undefined,
