@@ -160,7 +160,7 @@ export function JudgeScreen({
             </>
           )}
         </div>
-        {cause && beside === "grease" && (
+        {cause && beside === "grease" && gates.length === 0 && (
           <p className="says measured !py-1 !text-[18px]">
             <b>{job.causes.chosen?.includes(cause.cause) ? "Cause:" : `${cause.how}:`}</b> {cause.says.toLowerCase()}{" "}
             <span className="hush">(Y tells why)</span>
