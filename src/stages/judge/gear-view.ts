@@ -1,7 +1,6 @@
 import {
   bestSpanTeeth,
   type Gear,
-  measuringPin,
   type NextReading,
   type PairAnswer,
   pairOf,
@@ -133,7 +132,6 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   const pins = means.find((m) => m.what.startsWith("over pins "))?.what;
   const pin = pins ? Number(pins.slice(10)) : next?.drawing === "pins" ? next.pinMm : undefined;
   if (pin) out.push(mm(`over pins ${pin}`, `Over ${pin} mm pins`));
-  else if (kind === "spur" && gear && measuringPin(gear) === null) return out;
   if (next?.drawing === "centre") out.push(CENTRE);
   return out;
 }

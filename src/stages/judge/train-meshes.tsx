@@ -57,7 +57,7 @@ export function TrainMeshes({
         />
       </div>
       {train.meshes.map((m) => (
-        <MeshRow key={m.id} mesh={m} train={train} change={change} parts={parts} light={light} />
+        <MeshRow key={m.id} mesh={m} change={change} parts={parts} light={light} />
       ))}
       <KeyButton keyName="A" look={train.meshes.length ? "plain" : "main"} onPress={add} className="justify-center">
         Add a mesh
@@ -66,18 +66,7 @@ export function TrainMeshes({
   );
 }
 
-function MeshRow({
-  mesh: m,
-  change,
-  parts,
-  light,
-}: {
-  mesh: Mesh;
-  train: TrainInput;
-  change: ChangeTrain;
-  parts: readonly TrainPart[];
-  light: (at: string | undefined) => void;
-}) {
+function MeshRow({ mesh: m, change, parts, light }: { mesh: Mesh; change: ChangeTrain; parts: readonly TrainPart[]; light: (at: string | undefined) => void }) {
   const put = (next: (now: Mesh) => Mesh) => change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? next(x) : x)) }));
   const patch = (role: string, fields: object) =>
     put((now) => ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh);
