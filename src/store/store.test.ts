@@ -108,6 +108,9 @@ describe("changing a job", () => {
   });
 });
 
+/** A name that a gear was given. */
+const WHEEL = { teeth: 41, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0, probability: 0.98 };
+
 describe("judging in the store", () => {
   it("renews what failed, keeps marks and readings, and takes a name back when a tooth reading changes", async () => {
     const number = await createJob();
@@ -116,15 +119,7 @@ describe("judging in the store", () => {
     v = await markTeeth(number, v, "p1", [3, 4], "missing");
     v = await markTeeth(number, v, "p1", [4], null);
     v = await addReading(number, v, "p1", { what: "span", teeth: 5, value: 13.94, source: "caliper" });
-    v = await nameGear(number, v, "p1", {
-      teeth: 41,
-      moduleMm: 1,
-      diametralPitch: null,
-      pressureAngleDeg: 20,
-      helixAngleDeg: 18,
-      profileShift: 0,
-      probability: 0.98,
-    });
+    v = await nameGear(number, v, "p1", WHEEL);
     v = await addReading(number, v, "p1", { what: "bore", value: 8, source: "caliper" });
     const named = await job(number);
     expect(named.parts[0]?.renew).toBe(true);
@@ -167,15 +162,7 @@ describe("what Judge comes to know", () => {
       ],
     });
     v = await setGearNotes(number, v, "p1", { teeth: 41, kind: "helical" });
-    v = await nameGear(number, v, "p1", {
-      teeth: 41,
-      moduleMm: 1,
-      diametralPitch: null,
-      pressureAngleDeg: 20,
-      helixAngleDeg: 18,
-      profileShift: 0,
-      probability: 0.98,
-    });
+    v = await nameGear(number, v, "p1", WHEEL);
     v = await setGearNotes(number, v, "p1", { mate: "p2", drives: false });
     const both = (await job(number)).findings;
     expect(both.find((f) => f.part === "p2")?.gear.mate).toBe("p1");
