@@ -1,0 +1,97 @@
+import { Fault } from "../fault";
+
+/** A decoded picture: rows from the top, four bytes a pixel (red, green, blue, alpha), sRGB. */
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  readonly data: Uint8Array | Uint8ClampedArray;
+}
+
+/** A picture as three planes of numbers from about -255 to 255: lightness, red against green, yellow against blue. */
+export interface Planes {
+  readonly width: number;
+  readonly height: number;
+  readonly planes: readonly [Float32Array, Float32Array, Float32Array];
+}
+
+/** The longest side that is looked at; a tooth of a 120-tooth gear is still a dozen pixels wide then. */
+export const LONGEST_SIDE = 1600;
+const SHORTEST_SIDE = 64;
+
+/** Says in a sentence why a picture cannot be read, or nothing. Throws `Fault`. */
+export function checkPicture(p: Picture): void {
+  if (p.data.length !== p.width * p.height * 4) throw new Fault("picture", `it says ${p.width} × ${p.height} pixels, and holds ${p.data.length / 4}`);
+  if (Math.min(p.width, p.height) < SHORTEST_SIDE)
+    throw new Fault("picture", `${p.width} × ${p.height} pixels are too few to see a tooth: ${SHORTEST_SIDE} at least on the shorter side`);
+}
+
+/** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
+export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
+  const scale = Math.max(1, Math.max(p.width, p.height) / longest);
+  const width = Math.max(1, Math.floor(p.width / scale));
+  const height = Math.max(1, Math.floor(p.height / scale));
+  const planes = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)] as const;
+  const { data } = p;
+  for (let y = 0; y < height; y++) {
+    const y0 = Math.floor(y * scale);
+    const y1 = Math.max(y0 + 1, Math.floor((y + 1) * scale));
+    for (let x = 0; x < width; x++) {
+      const x0 = Math.floor(x * scale);
+      const x1 = Math.max(x0 + 1, Math.floor((x + 1) * scale));
+      let r = 0;
+      let g = 0;
+      let b = 0;
+      for (let v = y0; v < y1; v++)
+        for (let i = (v * p.width + x0) * 4, end = i + (x1 - x0) * 4; i < end; i += 4) {
+          r += data[i] as number;
+          g += data[i + 1] as number;
+          b += data[i + 2] as number;
+        }
+      const n = (x1 - x0) * (y1 - y0);
+      const at = y * width + x;
+      planes[0][at] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
+      planes[1][at] = (r - g) / n;
+      planes[2][at] = ((r + g) / 2 - b) / n;
+    }
+  }
+  return { width, height, planes };
+}
+
+/** Brought down to `longest` by averaging whole areas. */
+export function reduced(p: Planes, longest: number): Planes {
+  const scale = Math.max(1, Math.max(p.width, p.height) / longest);
+  const width = Math.max(1, Math.floor(p.width / scale));
+  const height = Math.max(1, Math.floor(p.height / scale));
+  const one = (from: Float32Array): Float32Array => {
+    const to = new Float32Array(width * height);
+    for (let y = 0; y < height; y++) {
+      const y0 = Math.floor(y * scale);
+      const y1 = Math.max(y0 + 1, Math.floor((y + 1) * scale));
+      for (let x = 0; x < width; x++) {
+        const x0 = Math.floor(x * scale);
+        const x1 = Math.max(x0 + 1, Math.floor((x + 1) * scale));
+        let sum = 0;
+        for (let v = y0; v < y1; v++) for (let i = v * p.width + x0, end = i + x1 - x0; i < end; i++) sum += from[i] as number;
+        to[y * width + x] = sum / ((x1 - x0) * (y1 - y0));
+      }
+    }
+    return to;
+  };
+  return { width, height, planes: [one(p.planes[0]), one(p.planes[1]), one(p.planes[2])] };
+}
+
+/** Half as large, each pixel the mean of four. */
+export function halved(p: Planes): Planes {
+  const width = p.width >> 1;
+  const height = p.height >> 1;
+  const half = (from: Float32Array): Float32Array => {
+    const to = new Float32Array(width * height);
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++) {
+        const i = 2 * y * p.width + 2 * x;
+        to[y * width + x] = ((from[i] as number) + (from[i + 1] as number) + (from[i + p.width] as number) + (from[i + p.width + 1] as number)) / 4;
+      }
+    return to;
+  };
+  return { width, height, planes: [half(p.planes[0]), half(p.planes[1]), half(p.planes[2])] };
+}

@@ -1,0 +1,211 @@
+import { type FacePlane, resized } from "./face-plane";
+import type { Planes } from "./picture";
+import { toothDepth } from "./ring-rhythm";
+import { faceLikeness, type Strip, unrolled } from "./strip";
+
+export type SlotState = "there" | "missing" | "short" | "hidden";
+
+/** One place where a tooth belongs. */
+export interface ToothSlot {
+  readonly state: SlotState;
+  /** angle of the tooth's middle in the face, radians clockwise on screen from the face's x */
+  readonly angle: number;
+  /** how much of a tooth is seen there: about 1 for a whole tooth, about 0 for none */
+  readonly filled: number;
+  /** how far it looks like the teeth nearest to it, from flank to flank: -1 to 1 */
+  readonly alike: number;
+}
+
+export interface ToothSlots {
+  readonly slots: readonly ToothSlot[];
+  /** how plainly teeth and the gaps beside them differ in their likeness to the face, 0 to 1 */
+  readonly separation: number;
+  /** the plane with its radius 1 at the tips as they are seen, and the root circle's share of it */
+  readonly plane: FacePlane;
+  readonly rootShare: number;
+  /** how much of what lies beyond the tips looks like the face: a ring of holes has the face all around it, a gear has not */
+  readonly beyond: number;
+}
+
+/** A place that is this much like the teeth around it has a tooth, whatever its colour. */
+const LIKE_A_TOOTH = 0.6;
+/** Columns a tooth is looked at in. */
+const PER = 24;
+
+const median = (x: ArrayLike<number>): number => {
+  const s = Float64Array.from(x)
+    .filter((v) => !Number.isNaN(v))
+    .sort();
+  return s.length ? ((s[(s.length - 1) >> 1] as number) + (s[s.length >> 1] as number)) / 2 : Number.NaN;
+};
+
+/** Mean of a strip's plane over some columns of a slot and some rows. */
+function meanOver(s: Strip, plane: Float32Array, rows: readonly number[], from: number, to: number): number {
+  let sum = 0;
+  let n = 0;
+  for (const i of rows)
+    for (let j = from; j <= to; j++) {
+      const v = plane[i * s.columns + (((j % s.columns) + s.columns) % s.columns)] as number;
+      if (Number.isNaN(v)) continue;
+      sum += v;
+      n++;
+    }
+  return n ? sum / n : Number.NaN;
+}
+
+/** Median over the slots within `reach` of one, itself left out. */
+function around(x: ArrayLike<number>, k: number, reach: number): number {
+  const n = x.length;
+  const out: number[] = [];
+  for (let d = 1; d <= Math.min(reach, (n - 1) >> 1); d++) out.push(x[(k + d) % n] as number, x[(k - d + n) % n] as number);
+  return median(out);
+}
+
+/**
+ * Looks at every place of a ring where a tooth belongs. A tooth is like the face it stands on; a gap is not. A place that is like neither (grease, a
+ * screw) is hidden: there is no reason to call its tooth gone.
+ */
+export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlots {
+  const depth = Math.min(0.5, toothDepth(teeth));
+  const radii = Float64Array.from({ length: 28 }, (_, i) => 1 + depth * (0.75 - 0.1 * i));
+  const columns = teeth * PER;
+  const strip = unrolled(p, plane, radii, columns);
+  const like = faceLikeness(strip, depth, PER);
+  const rowsBetween = (from: number, to: number): number[] => [...radii.keys()].filter((i) => (1 - (radii[i] as number)) / depth >= from && (1 - (radii[i] as number)) / depth <= to);
+  const middle = rowsBetween(0.2, 0.75);
+
+  // the phase in which the ring is most like the face is the middle of the teeth
+  let re = 0;
+  let im = 0;
+  for (const i of middle)
+    for (let j = 0; j < columns; j++) {
+      const v = like[i * columns + j] as number;
+      if (Number.isNaN(v)) continue;
+      re += v * Math.cos((2 * Math.PI * j) / PER);
+      im += v * Math.sin((2 * Math.PI * j) / PER);
+    }
+  const shift = Math.round((Math.atan2(im, re) / (2 * Math.PI)) * PER);
+  const q = Math.round(PER * 0.17);
+
+  const tooth = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, middle, k * PER + shift - q, k * PER + shift + q));
+  const gap = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, rowsBetween(0.1, 0.6), k * PER + shift + PER / 2 - q, k * PER + shift + PER / 2 + q));
+  const inner = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, rowsBetween(0.6, 0.95), k * PER + shift - q, k * PER + shift + q));
+  const outer = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, rowsBetween(0.12, 0.45), k * PER + shift - q, k * PER + shift + q));
+  const wholeTooth = upperHalfMedian(tooth);
+  const wholeInner = upperHalfMedian(inner);
+  const openGap = median(gap);
+  const share = (v: number, k: number, whole: number): number => {
+    // what a whole tooth and an open gap are like hereabouts; the ring's own where too little is left
+    const w = Math.max(0.75 * whole, Math.min(1, upperAround(tooth, k, 5)));
+    const g = Math.min(around(gap, k, 3), 0.5 * (openGap + w));
+    return (v - g) / Math.max(0.08, w - g);
+  };
+  const fills = Float64Array.from(tooth, (v, k) => share(v, k, wholeTooth));
+  const contrast = median(Float64Array.from(tooth, (v, k) => v - around(gap, k, 2)));
+  const alike = likeTeeth(strip, rowsBetween(0.05, 0.95), fills, shift);
+  // where teeth and gaps differ plainly from each other, the colour decides; where they hardly do, the form
+  const form = LIKE_A_TOOTH + 0.3 * Math.max(0, Math.min(1, (contrast - 0.2) / 0.4));
+  const slots = Array.from(tooth, (_, k): ToothSlot => {
+    const filled = fills[k] as number;
+    const angle = (2 * Math.PI * (k * PER + shift)) / columns;
+    if (Number.isNaN(filled)) return { state: "hidden", angle, filled: 0, alike: 0 };
+    const a = alike[k] as number;
+    if (filled > 0.5) return { state: share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6 ? "short" : "there", angle, filled, alike: a };
+    // a tooth in a poor light is unlike the face, and still stands as its neighbours do
+    return { state: a > form ? "there" : "missing", angle, filled, alike: a };
+  });
+  const contrasts = slots.flatMap((t, k) => (t.state === "there" ? [(tooth[k] as number) - around(gap, k, 2)] : []));
+  const separation = contrasts.length ? median(contrasts) : 0;
+
+  // where the teeth end and the gaps begin
+  const tips: number[] = [];
+  const roots: number[] = [];
+  for (const [k, s] of slots.entries()) {
+    if (s.state === "there") {
+      const half = ((tooth[k] as number) + Math.min(around(gap, k, 3), 0.6 * (tooth[k] as number))) / 2;
+      const at = crossing(radii, (i) => meanOver(strip, like, [i], k * PER + shift - 2, k * PER + shift + 2), half, 0.5, depth);
+      if (at !== null) tips.push(at);
+    }
+    const half = (1 + (gap[k] as number)) / 2;
+    const at = crossing(radii, (i) => meanOver(strip, like, [i], k * PER + shift + PER / 2 - 2, k * PER + shift + PER / 2 + 2), half, 1.7, depth);
+    if (at !== null) roots.push(at);
+  }
+  const tip = tips.length > teeth / 4 ? median(tips) : 1;
+  const root = roots.length > teeth / 4 ? median(roots) : 1 - depth;
+  const beyondRows = rowsBetween(-0.7, -0.35);
+  const beyond = median(Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, beyondRows, k * PER, k * PER + PER - 1)));
+  return { slots, separation, plane: resized(plane, tip), rootShare: root / tip, beyond };
+}
+
+/**
+ * How far each place looks like the teeth nearest to it: its correlation with their median over a pitch, row by row about the row's own mean, so
+ * that only what stands from flank to flank counts.
+ */
+function likeTeeth(s: Strip, rows: readonly number[], fills: Float64Array, shift: number): Float64Array {
+  const teeth = fills.length;
+  const size = rows.length * PER * 3;
+  const patches = Array.from({ length: teeth }, (_, k) => {
+    const patch = new Float32Array(size);
+    let at = 0;
+    for (const plane of s.planes)
+      for (const i of rows) {
+        let mean = 0;
+        const from = at;
+        for (let j = 0; j < PER; j++) {
+          const v = plane[i * s.columns + ((k * PER + shift - PER / 2 + j + s.columns) % s.columns)] as number;
+          patch[at++] = v;
+          mean += v / PER;
+        }
+        for (let j = from; j < at; j++) patch[j] = (patch[j] as number) - mean;
+      }
+    return patch;
+  });
+  const enough = Math.max(5, Math.min(12, Math.round(teeth / 3)));
+  return Float64Array.from(patches, (patch, k) => {
+    const seen: Float32Array[] = [];
+    for (let d = 1; d <= teeth / 2 && seen.length < enough; d++)
+      for (const j of d * 2 === teeth ? [(k + d) % teeth] : [(k + d) % teeth, (k - d + teeth) % teeth])
+        if ((fills[j] as number) > 0.5 && !Number.isNaN((patches[j] as Float32Array)[0])) seen.push(patches[j] as Float32Array);
+    if (seen.length < 2 || Number.isNaN(patch[0])) return 0;
+    let ab = 0;
+    let aa = 0;
+    let bb = 0;
+    const values = new Float64Array(seen.length);
+    for (let i = 0; i < size; i++) {
+      for (let j = 0; j < seen.length; j++) values[j] = (seen[j] as Float32Array)[i] as number;
+      values.sort();
+      const usual = ((values[(seen.length - 1) >> 1] ?? 0) + (values[seen.length >> 1] ?? 0)) / 2;
+      const own = patch[i] as number;
+      ab += own * usual;
+      aa += own * own;
+      bb += usual * usual;
+    }
+    return ab / (Math.sqrt(aa * bb) || 1);
+  });
+}
+
+const upperHalfMedian = (x: ArrayLike<number>): number => {
+  const s = Float64Array.from(x)
+    .filter((v) => !Number.isNaN(v))
+    .sort();
+  return s.length ? (s[Math.floor(s.length * 0.7)] as number) : Number.NaN;
+};
+function upperAround(x: ArrayLike<number>, k: number, reach: number): number {
+  const n = x.length;
+  const out: number[] = [];
+  for (let d = 1; d <= Math.min(reach, (n - 1) >> 1); d++) out.push(x[(k + d) % n] as number, x[(k - d + n) % n] as number);
+  return upperHalfMedian(out);
+}
+
+/** Going outwards from `start` (depths of a tooth below the tip), the radius at which a profile first falls below `half`. */
+function crossing(radii: ArrayLike<number>, value: (i: number) => number, half: number, start: number, depth: number): number | null {
+  let last = Number.NaN;
+  for (let i = radii.length - 1; i >= 0; i--) {
+    const r = radii[i] as number;
+    if ((1 - r) / depth > start) continue;
+    const v = value(i);
+    if (v < half) return Number.isNaN(last) ? null : r - ((half - v) / Math.max(1e-6, last - v)) * (r - (radii[i + 1] as number));
+    last = v;
+  }
+  return null;
+}
