@@ -13,6 +13,10 @@ const LEANS: readonly (readonly [share: number, directions: number])[] = [
   [0.94, 6],
   [0.86, 8],
 ];
+/** Pixels between two places that an edge votes for: the field is smoothed over more than that. */
+const STEP = 3;
+/** Edges that vote, at most: the heaviest. */
+const VOTERS = 4000;
 
 interface Edges {
   readonly x: Float32Array;
@@ -33,11 +37,15 @@ function edgesOf(p: Planes): Edges {
   for (const plane of p.planes)
     for (let y = 1; y < h - 1; y++)
       for (let i = y * w + 1; i < y * w + w - 1; i++) {
-        const [nw, no, ne] = [plane[i - w - 1] as number, plane[i - w] as number, plane[i - w + 1] as number];
-        const [sw, so, se] = [plane[i + w - 1] as number, plane[i + w] as number, plane[i + w + 1] as number];
+        const nw = plane[i - w - 1] as number;
+        const no = plane[i - w] as number;
+        const ne = plane[i - w + 1] as number;
+        const sw = plane[i + w - 1] as number;
+        const so = plane[i + w] as number;
+        const se = plane[i + w + 1] as number;
         const dx = (ne + se - nw - sw + 2 * ((plane[i + 1] as number) - (plane[i - 1] as number))) / 8;
         const dy = (sw + se - nw - ne + 2 * (so - no)) / 8;
-        const m = Math.hypot(dx, dy);
+        const m = Math.sqrt(dx * dx + dy * dy);
         if (m > (size[i] as number)) {
           size[i] = m;
           gx[i] = dx;
@@ -59,7 +67,15 @@ function edgesOf(p: Planes): Edges {
     e.weight[count] = Math.min(1, m / (3 * (usual[i] as number) + noise));
     count++;
   }
-  return { ...e, count };
+  if (count <= VOTERS) return { ...e, count };
+  const least = e.weight.slice(0, count).sort()[count - VOTERS] as number;
+  let kept = 0;
+  for (let i = 0; i < count && kept < VOTERS; i++) {
+    if ((e.weight[i] as number) < least) continue;
+    for (const field of [e.x, e.y, e.dx, e.dy, e.weight]) field[kept] = field[i] as number;
+    kept++;
+  }
+  return { ...e, count: kept };
 }
 
 /** Mean over a square of 2r + 1, by running sums. */
@@ -93,10 +109,10 @@ export function boxMean(from: Float32Array, w: number, h: number, r: number): Fl
  * transform for circles of unknown radius). A tilted circle is an ellipse, whose normals do not meet: so it is tried with a few tilts undone.
  * Bore, hub, web and the tips of a gear all vote for one place.
  *
- * @param p a small picture, 300 to 400 pixels on the longer side
+ * @param p a small picture, 240 to 400 pixels on the longer side
  * @returns the best places, best first, in pixels of `p`
  */
-export function centreVotes(p: Planes, most = 8): CentreVote[] {
+export function centreVotes(p: Planes, most = 6): CentreVote[] {
   const { width: w, height: h } = p;
   const e = edgesOf(p);
   const reach = 0.55 * Math.max(w, h);
@@ -110,17 +126,20 @@ export function centreVotes(p: Planes, most = 8): CentreVote[] {
         // in the face's own plane the short axis is stretched back; a normal changes by the inverse, and the walk is made in the picture
         const along = (e.dx[i] as number) * c + (e.dy[i] as number) * s;
         const across = ((e.dy[i] as number) * c - (e.dx[i] as number) * s) * share * share;
-        const m = Math.hypot(along, across);
-        const sx = (2 * (along * c - across * s)) / m;
-        const sy = (2 * (along * s + across * c)) / m;
+        const m = Math.sqrt(along * along + across * across);
+        const sx = (STEP * (along * c - across * s)) / m;
+        const sy = (STEP * (along * s + across * c)) / m;
         const weight = e.weight[i] as number;
         for (const sign of [-1, 1]) {
-          let x = (e.x[i] as number) + sign * sx * 3 + 0.5;
-          let y = (e.y[i] as number) + sign * sy * 3 + 0.5;
-          for (let r = 6; r < reach; r += 2, x += sign * sx, y += sign * sy) {
-            if (x < 0 || y < 0 || x >= w || y >= h) break;
+          const [ux, uy] = [sign * sx, sign * sy];
+          let x = (e.x[i] as number) + ux * 2 + 0.5;
+          let y = (e.y[i] as number) + uy * 2 + 0.5;
+          for (let r = 2 * STEP; r < reach; r += STEP) {
+            if (!(x >= 0 && y >= 0 && x < w && y < h)) break;
             const at = (y | 0) * w + (x | 0);
             field[at] = (field[at] as number) + weight;
+            x += ux;
+            y += uy;
           }
         }
       }

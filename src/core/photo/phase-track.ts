@@ -1,7 +1,7 @@
-import { type FacePlane, resized } from "./face-plane";
+import { axesOf, type FacePlane, resized } from "./face-plane";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
-import { solved } from "./silhouettes";
+import { solved } from "./least-squares";
 import { faceLikeness, levelled, unrolled } from "./strip";
 
 /** What the teeth's own rhythm tells about a ring: where along the ring it runs ahead or behind, window by window. */
@@ -80,6 +80,7 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
         energy[k] = (energy[k] as number) + e;
       }
     }
+  const edges = Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, Math.round((k * columns) / windows), half));
   // power iteration from the strongest line
   let strongest = 0;
   let most = -1;
@@ -125,15 +126,54 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
     angles: Float64Array.from({ length: windows }, (_, k) => (2 * Math.PI * k) / windows),
     phases: Float64Array.from(ur, (v, k) => Math.atan2(ui[k] as number, v)),
     weights: sizes.map((s) => Math.min(1, s / (usual || 1))),
-    ...rootsSeen(radii, re, im, windows, sizes.map((s) => Math.min(1, s / (usual || 1)))),
+    ...rootsSeen(
+      radii,
+      re,
+      im,
+      windows,
+      sizes.map((s) => Math.min(1, s / (usual || 1))),
+      edges,
+    ),
   };
 }
 
-/** The rhythm's strength over the radius, window by window: where it rises to half on the way out from the face. */
-function rootsSeen(radii: readonly number[], re: Float64Array, im: Float64Array, windows: number, weights: Float64Array): Pick<PhaseTrack, "roots" | "rootWeights"> {
+/**
+ * Where the face ends in a window, in tip radii: going outwards, the radius at which a good quarter of the columns are no longer like it. Between
+ * teeth that is the root, and where teeth are gone it still is. NaN where the face ends nowhere plainly.
+ */
+function faceEdge(like: Float32Array, radii: readonly number[], columns: number, centre: number, half: number): number {
+  let last = Number.NaN;
+  for (let i = radii.length - 1; i >= 0; i--) {
+    const bins = new Uint16Array(12);
+    let n = 0;
+    for (let j = -half; j <= half; j++) {
+      const v = like[i * columns + ((centre + j + columns) % columns)] as number;
+      if (v !== v) continue;
+      bins[(v * 11) | 0] = (bins[(v * 11) | 0] as number) + 1;
+      n++;
+    }
+    if (n < half) return Number.NaN;
+    // the level that 30 in a hundred lie under, between two bins
+    let below = 0;
+    let bin = 0;
+    while (below + (bins[bin] as number) < 0.3 * n) below += bins[bin++] as number;
+    const level = (bin + (0.3 * n - below) / Math.max(1, bins[bin] as number)) / 11;
+    if (level < 0.5) return last > 0.7 ? (radii[i + 1] as number) + ((last - 0.5) / (last - level)) * ((radii[i] as number) - (radii[i + 1] as number)) : Number.NaN;
+    last = level;
+  }
+  return Number.NaN;
+}
+
+/** Where the teeth begin, window by window: where the face ends, or else where the rhythm rises to half its strength on the way out from the face. */
+function rootsSeen(radii: readonly number[], re: Float64Array, im: Float64Array, windows: number, weights: Float64Array, edges: Float64Array): Pick<PhaseTrack, "roots" | "rootWeights"> {
   const roots = new Float64Array(windows);
   const rootWeights = new Float64Array(windows);
   for (let k = 0; k < windows; k++) {
+    if (!Number.isNaN(edges[k])) {
+      roots[k] = edges[k] as number;
+      rootWeights[k] = 1;
+      continue;
+    }
     const strength = radii.map((_, i) => {
       let sum = 0;
       for (let c = 0; c < 4; c++) {
@@ -150,7 +190,7 @@ function rootsSeen(radii: readonly number[], re: Float64Array, im: Float64Array,
     const inner = strength[i + 1];
     const t = inner === undefined ? 0 : (half - inner) / ((strength[i] as number) - inner || 1);
     roots[k] = inner === undefined ? (radii[i] as number) : (radii[i + 1] as number) + t * ((radii[i] as number) - (radii[i + 1] as number));
-    rootWeights[k] = (weights[k] as number) * (inner === undefined ? 0.3 : 1);
+    rootWeights[k] = 0.7 * (weights[k] as number) * (inner === undefined ? 0.3 : 1);
   }
   return { roots, rootWeights };
 }
@@ -158,7 +198,7 @@ function rootsSeen(radii: readonly number[], re: Float64Array, im: Float64Array,
 const wrapped = (x: number): number => x - 2 * Math.PI * Math.round(x / (2 * Math.PI));
 
 /** Spreads, in tip radii and shares of it: the moves that are believed, the perspective, and where a root is seen (in depths of a tooth). */
-const SPREAD = { centre: 0.08, stretch: 0.08, perspective: 0.06, root: 0.35, phase: 0.6 } as const;
+const SPREAD = { centre: 0.08, stretch: 0.08, size: 0.15, root: 0.15, phase: 0.6 } as const;
 
 /**
  * How well a count fits a track. The rhythm at angle θ is ahead by (n − at)·θ, plus what a centre off by e (first harmonic) and a face that is
@@ -170,70 +210,128 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
   const { angles, phases, weights, at, roots, rootWeights } = track;
   const n = angles.length;
   const depth = Math.min(0.5, toothDepth(teeth));
-  const phaseRows = Array.from(angles, (a) => [1, teeth * Math.sin(a), -teeth * Math.cos(a), teeth * Math.sin(2 * a), -teeth * Math.cos(2 * a), 0, 0, 0]);
-  const rootRows = Array.from(angles, (a) => [0, Math.cos(a), Math.sin(a), Math.cos(2 * a), Math.sin(2 * a), 1, -Math.cos(a), -Math.sin(a)]);
-  const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, 0.15, SPREAD.perspective, SPREAD.perspective].map((x) => (x ? 1 / x ** 2 : 0));
-  const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, 0, 0];
-  const at0 = (row: readonly number[], x: readonly number[]): number => row.reduce((s, v, i) => s + v * (x[i] as number), 0);
-  const model = (x: readonly number[], k: number): number => at0(phaseRows[k] as number[], x) + (teeth - at) * (angles[k] as number);
-  const score = (x: readonly number[]): { agreement: number; score: number } => {
+  // eight terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y; a phase has the first five, a root all but the first
+  const terms = new Float64Array(n * 4);
+  for (let k = 0; k < n; k++) {
+    const a = angles[k] as number;
+    terms.set([Math.cos(a), Math.sin(a), Math.cos(2 * a), Math.sin(2 * a)], 4 * k);
+  }
+  const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0].map((x) => (x ? 1 / x ** 2 : 0));
+  const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1]];
+  const sigma = SPREAD.root * depth + 0.006;
+  // perspective goes with the tilt, along the short axis: how far is not known, a hand's breadth or an arm's length
+  const axes = axesOf(plane);
+  const [along, across] = [1 / 0.02 ** 2, 1 / (0.02 + 0.3 * Math.sin((axes.tiltDeg * Math.PI) / 180)) ** 2];
+  const [dc, ds] = [Math.cos(axes.direction), Math.sin(axes.direction)];
+  const qq = [along * dc * dc + across * ds * ds, (along - across) * dc * ds, along * ds * ds + across * dc * dc] as const;
+  type Moves = ArrayLike<number>;
+  const ahead = (x: Moves, k: number): number => {
+    const t = 4 * k;
+    return (
+      (x[0] as number) +
+      teeth * ((x[1] as number) * (terms[t + 1] as number) - (x[2] as number) * (terms[t] as number) + (x[3] as number) * (terms[t + 3] as number) - (x[4] as number) * (terms[t + 2] as number)) +
+      (teeth - at) * (angles[k] as number)
+    );
+  };
+  const rootAt = (x: Moves, k: number): number => {
+    const t = 4 * k;
+    return (
+      ((x[1] as number) - (x[6] as number)) * (terms[t] as number) +
+      ((x[2] as number) - (x[7] as number)) * (terms[t + 1] as number) +
+      (x[3] as number) * (terms[t + 2] as number) +
+      (x[4] as number) * (terms[t + 3] as number) +
+      (x[5] as number)
+    );
+  };
+  const score = (x: Moves): { agreement: number; score: number } => {
     let sum = 0;
     let all = 0;
     let off = 0;
     let rootAll = 0;
     for (let k = 0; k < n; k++) {
-      sum += (weights[k] as number) * Math.cos((phases[k] as number) - model(x, k));
-      // a window without a rhythm is no proof of one
-      all += Math.max(0.5, weights[k] as number);
-      const r = ((roots[k] as number) - at0(rootRows[k] as number[], x)) / (SPREAD.root * depth);
+      sum += (weights[k] as number) * Math.cos((phases[k] as number) - ahead(x, k));
+      const r = ((roots[k] as number) - rootAt(x, k)) / sigma;
+      // a window without a rhythm is no proof of one, unless the face is seen to end at the root there: then teeth are gone
+      all += Math.max((rootWeights[k] as number) === 1 && Math.abs(r) < 1.5 ? 0.2 : 0.5, weights[k] as number);
       off += (rootWeights[k] as number) * Math.log1p(r * r);
       rootAll += rootWeights[k] as number;
     }
-    const moves = x.reduce((s, v, i) => s + (i === 0 ? 0 : (prior[i] as number) * (v - (goal[i] as number)) ** 2), 0);
+    const [q0, q1] = [(x[6] as number) - (goal[6] as number), (x[7] as number) - (goal[7] as number)];
+    let moves = qq[0] * q0 * q0 + 2 * qq[1] * q0 * q1 + qq[2] * q1 * q1;
+    for (let i = 1; i < 6; i++) moves += (prior[i] as number) * ((x[i] as number) - (goal[i] as number)) ** 2;
     return { agreement: sum / (all || 1), score: sum / (all || 1) - 0.15 * (off / (rootAll || 1)) - 0.008 * moves };
   };
-  const fitTo = (residual: (k: number) => number, from: readonly number[], trust: number): number[] => {
-    const m = Array.from({ length: 8 }, (_, i) => Array.from({ length: 8 }, (_, j) => (i === j ? (prior[i] as number) : 0)));
-    const b = from.map((v, i) => (prior[i] as number) * ((goal[i] as number) - v));
-    const add = (row: readonly number[], r: number, w: number): void => {
-      for (let i = 0; i < 8; i++) {
-        b[i] = (b[i] as number) + w * (row[i] as number) * r;
-        for (let j = 0; j < 8; j++) (m[i] as number[])[j] = ((m[i] as number[])[j] as number) + w * (row[i] as number) * (row[j] as number);
+  const m = new Float64Array(64);
+  const row = new Float64Array(8);
+  const fitTo = (residual: (k: number) => number, from: Moves, trust: number): Float64Array => {
+    m.fill(0);
+    const b = new Float64Array(8);
+    for (let i = 0; i < 8; i++) {
+      m[9 * i] = (prior[i] as number) + 1e-9;
+      b[i] = (prior[i] as number) * ((goal[i] as number) - (from[i] as number));
+    }
+    const [q0, q1] = [(goal[6] as number) - (from[6] as number), (goal[7] as number) - (from[7] as number)];
+    m[54] = (m[54] as number) + qq[0];
+    m[55] = qq[1];
+    m[62] = qq[1];
+    m[63] = (m[63] as number) + qq[2];
+    b[6] = qq[0] * q0 + qq[1] * q1;
+    b[7] = qq[1] * q0 + qq[2] * q1;
+    const add = (first: number, last: number, r: number, w: number): void => {
+      for (let i = first; i <= last; i++) {
+        const wi = w * (row[i] as number);
+        b[i] = (b[i] as number) + wi * r;
+        for (let j = first; j <= last; j++) m[8 * i + j] = (m[8 * i + j] as number) + wi * (row[j] as number);
       }
     };
-    const sigma = SPREAD.root * depth;
     for (let k = 0; k < n; k++) {
+      const t = 4 * k;
+      const [c1, s1, c2, s2] = [terms[t] as number, terms[t + 1] as number, terms[t + 2] as number, terms[t + 3] as number];
       const r = residual(k);
-      add(phaseRows[k] as number[], r, (weights[k] as number) ** 2 / SPREAD.phase ** 2 / (1 + (r / trust) ** 2));
-      const q = (roots[k] as number) - at0(rootRows[k] as number[], from);
-      add(rootRows[k] as number[], q, (rootWeights[k] as number) ** 2 / sigma ** 2 / (1 + (q / sigma) ** 2));
+      row[0] = 1;
+      row[1] = teeth * s1;
+      row[2] = -teeth * c1;
+      row[3] = teeth * s2;
+      row[4] = -teeth * c2;
+      add(0, 4, r, (weights[k] as number) ** 2 / SPREAD.phase ** 2 / (1 + (r / trust) ** 2));
+      const q = (roots[k] as number) - rootAt(from, k);
+      row[1] = c1;
+      row[2] = s1;
+      row[3] = c2;
+      row[4] = s2;
+      row[5] = 1;
+      row[6] = -c1;
+      row[7] = -s1;
+      add(1, 7, q, (rootWeights[k] as number) ** 2 / sigma ** 2 / (1 + (q / sigma) ** 2));
     }
     const step = solved(m, b);
-    return from.map((v, i) => v + (step[i] as number));
+    return step.map((v, i) => v + (from[i] as number));
   };
   // unwrapped along the ring, the drift of this count taken out first; from four places
-  let best: { x: number[]; agreement: number; score: number } | null = null;
-  for (let start = 0; start < 4; start++) {
-    const zero = Math.floor((n * start) / 4);
-    const unwrapped = new Float64Array(n);
+  let best: { x: Moves; agreement: number; score: number } | null = null;
+  const unwrapped = new Float64Array(n);
+  for (let start = 0; start < 2; start++) {
+    const zero = Math.floor((n * start) / 2);
     let last = wrapped((phases[zero] as number) - (teeth - at) * (angles[zero] as number));
     for (let i = 0; i < n; i++) {
       const k = (zero + i) % n;
       const now = (phases[k] as number) - (teeth - at) * (angles[k] as number);
       if ((weights[k] as number) > 0.3 || i === 0) last += wrapped(now - last);
-      unwrapped[k] = last;
+      unwrapped[k] = last + (teeth - at) * (angles[k] as number);
     }
-    let x = fitTo((k) => unwrapped[k] as number, goal, 1e9);
-    const drifted = x;
-    x = fitTo((k) => (unwrapped[k] as number) - at0(phaseRows[k] as number[], drifted), drifted, 1e9);
-    for (let round = 0; round < 6; round++) {
+    let x: Moves = [0, 0, 0, 0, 0, goal[5] as number, 0, 0];
+    for (let round = 0; round < 2; round++) {
       const now = x;
-      x = fitTo((k) => wrapped((phases[k] as number) - model(now, k)), now, round < 3 ? 3 : 1);
+      x = fitTo((k) => (unwrapped[k] as number) - ahead(now, k), now, 1e9);
+    }
+    for (let round = 0; round < 4; round++) {
+      const now = x;
+      x = fitTo((k) => wrapped((phases[k] as number) - ahead(now, k)), now, round < 2 ? 3 : 1);
     }
     const s = score(x);
     if (!best || s.score > best.score) best = { x, ...s };
   }
-  const { x, ...rest } = best as { x: number[]; agreement: number; score: number };
+  const { x, ...rest } = best as { x: Moves; agreement: number; score: number };
   const size = (x[5] as number) / (1 - ROOT_AT * depth);
   const now = moved(plane, [x[1] as number, x[2] as number], [x[3] as number, x[4] as number]);
   return { teeth, ...rest, plane: resized({ ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] }, Math.max(0.85, Math.min(1.18, size))) };
@@ -259,7 +357,7 @@ export function followed(p: Planes, plane: FacePlane, teeth: number, rounds = 4,
   let now: TrackFit = { teeth, agreement: 0, score: 0, plane };
   for (let round = 0; round < rounds; round++) {
     const track = phaseTrack(p, now.plane, now.teeth);
-    now = fitsNear(track, now.plane, now.teeth, round < rounds - 1 ? reach : 2)[0] as TrackFit;
+    now = fitsNear(track, now.plane, now.teeth, round < rounds - 1 ? reach : Math.min(2, reach))[0] as TrackFit;
   }
   return now;
 }

@@ -27,17 +27,29 @@ export function checkPicture(p: Picture): void {
 
 /** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
 export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
+  const { data } = p;
   const scale = Math.max(1, Math.max(p.width, p.height) / longest);
   const width = Math.max(1, Math.floor(p.width / scale));
   const height = Math.max(1, Math.floor(p.height / scale));
-  const planes = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)] as const;
-  const { data } = p;
+  const [light, red, yellow] = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)];
+  if (scale === 1) {
+    for (let i = 0, to = 0; i < data.length; i += 4, to++) {
+      const r = data[i] as number;
+      const g = data[i + 1] as number;
+      const b = data[i + 2] as number;
+      light[to] = 0.3 * r + 0.59 * g + 0.11 * b;
+      red[to] = r - g;
+      yellow[to] = (r + g) / 2 - b;
+    }
+    return { width, height, planes: [light, red, yellow] };
+  }
   for (let y = 0; y < height; y++) {
     const y0 = Math.floor(y * scale);
     const y1 = Math.max(y0 + 1, Math.floor((y + 1) * scale));
     for (let x = 0; x < width; x++) {
       const x0 = Math.floor(x * scale);
       const x1 = Math.max(x0 + 1, Math.floor((x + 1) * scale));
+      const to = y * width + x;
       let r = 0;
       let g = 0;
       let b = 0;
@@ -48,13 +60,12 @@ export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
           b += data[i + 2] as number;
         }
       const n = (x1 - x0) * (y1 - y0);
-      const at = y * width + x;
-      planes[0][at] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
-      planes[1][at] = (r - g) / n;
-      planes[2][at] = ((r + g) / 2 - b) / n;
+      light[to] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
+      red[to] = (r - g) / n;
+      yellow[to] = ((r + g) / 2 - b) / n;
     }
   }
-  return { width, height, planes };
+  return { width, height, planes: [light, red, yellow] };
 }
 
 /** Brought down to `longest` by averaging whole areas. */

@@ -2,7 +2,7 @@ import { Fault } from "../fault";
 import { centreVotes } from "./centre-votes";
 import { axesOf, type FacePlane, scaled, toFace } from "./face-plane";
 import { fitsNear, followed, phaseTrack, type TrackFit } from "./phase-track";
-import { checkPicture, halved, type Picture, type Planes, planesOf, reduced } from "./picture";
+import { checkPicture, type Picture, type Planes, planesOf, reduced } from "./picture";
 import { centred, type RingRhythm, ringRhythms, toothDepth } from "./ring-rhythm";
 import { silhouettes } from "./silhouettes";
 import { type ToothSlots, toothSlots } from "./tooth-slots";
@@ -46,60 +46,71 @@ export interface Progress {
 
 export const sizeOf = (f: FacePlane): number => Math.sqrt(f.a[0] * f.a[2] - f.a[1] ** 2);
 
-const SMALL = 320;
-
-/** The picture at the sizes it is looked at. */
-interface Sizes {
-  readonly full: Planes;
-  readonly middle: Planes;
-  readonly small: Planes;
-}
+/** Longest sides that are looked at, pixels: to find round things, and to follow teeth. */
+const SMALL = 240;
+const MIDDLE = 800;
 
 const clamp = (x: number): number => Math.max(0, Math.min(1, x));
 
 /** How likely a count is right, from its evidence: each kind of doubt takes its share. */
 export function certaintyOf(e: RingEvidence, teeth: number): number {
-  const rhythm = clamp((e.score - 0.62) / 0.28);
-  const margin = clamp((e.margin + 0.005) / 0.05);
+  const rhythm = clamp((e.score - 0.66) / 0.2);
+  const margin = clamp((e.margin - 0.02) / 0.08);
   const depth = clamp(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2) / 0.35);
   const seen = clamp((e.seen - 0.45) / 0.35);
   const standing = clamp((e.standing - 0.35) / 0.25);
-  const outside = teeth <= 8 ? clamp((0.7 - e.beyond) / 0.15) : 1;
+  const outside = teeth <= 8 ? clamp((0.5 - e.beyond) / 0.15) : 1;
   return rhythm * margin * depth * seen * standing * outside;
 }
 
+/** A ring and what it would be with one, two or three teeth more or fewer, each with the plane that suits it; best first. */
+function rivals(p: Planes, ring: TrackFit): TrackFit[] {
+  const track = phaseTrack(p, ring.plane, ring.teeth);
+  return fitsNear(track, ring.plane, ring.teeth, 3)
+    .map((fit) => (Math.abs(fit.teeth - ring.teeth) === 1 && fit.score > ring.score - 0.4 ? followed(p, fit.plane, fit.teeth, 2, 0) : fit))
+    .sort((a, b) => b.score - a.score);
+}
+
+/** Share of the places that look like the teeth around them, or plainly lack one. */
+const seenIn = (slots: ToothSlots): number =>
+  slots.slots.filter((s) => s.alike > 0.5 || (s.state === "missing" && s.filled < 0.35) || (s.state === "there" && s.filled > 0.7 && slots.separation > 0.3)).length / slots.slots.length;
+
 /** One ring, followed until it lies still, and everything that speaks for it. `p` may be any size; the plane is in its pixels. */
 function ringReading(p: Planes, from: TrackFit): RingReading {
-  const track = phaseTrack(p, from.plane, from.teeth);
-  const fits = fitsNear(track, from.plane, from.teeth, 3);
-  const best = fits[0] as TrackFit;
-  const slots = toothSlots(p, best.plane, best.teeth);
+  const fits = rivals(p, from);
+  const looked = fits.slice(0, (fits[0] as TrackFit).score - (fits[1]?.score ?? 0) < 0.15 ? 2 : 1).map((fit) => {
+    const slots = toothSlots(p, fit.plane, fit.teeth);
+    return { fit, slots, worth: fit.score * (0.4 + 0.6 * seenIn(slots)) };
+  });
+  looked.sort((a, b) => b.worth - a.worth);
+  const { fit: best, slots, worth } = looked[0] as (typeof looked)[number];
+  const others = fits.filter((f) => f !== best);
   const states = slots.slots;
   const count = (f: (s: (typeof states)[number]) => boolean): number => states.filter(f).length / states.length;
   const evidence: RingEvidence = {
     agreement: best.agreement,
     score: best.score,
-    margin: best.score - (fits[1]?.score ?? 0),
+    margin: Math.min(worth - (looked[1]?.worth ?? 0), ...others.filter((f) => f !== looked[1]?.fit).map((f) => best.score - f.score)),
     depth: (1 - slots.rootShare) / toothDepth(best.teeth),
     separation: slots.separation,
     beyond: slots.beyond,
-    seen: count((s) => s.alike > 0.5 || (s.state === "missing" && s.filled < 0.35) || (s.state === "there" && s.filled > 0.7 && slots.separation > 0.3)),
+    seen: seenIn(slots),
     standing: count((s) => s.state === "there" || s.state === "short"),
   };
-  return { teeth: best.teeth, plane: slots.plane, slots, others: fits.slice(1).map(({ teeth, score }) => ({ teeth, score })), evidence, certainty: certaintyOf(evidence, best.teeth) };
+  return { teeth: best.teeth, plane: slots.plane, slots, others: others.map(({ teeth, score }) => ({ teeth, score })), evidence, certainty: certaintyOf(evidence, best.teeth) };
 }
 
 /** A ring that does not lie quite still is pushed a little every way and followed again: it may have been caught beside its place. */
 function restless(p: Planes, ring: TrackFit): TrackFit {
-  if (ring.score > 0.96 || ring.score < 0.6) return ring;
   let best = ring;
-  const push = 0.045 * sizeOf(ring.plane);
-  for (let i = 0; i < 6 && best.score < 0.96; i++) {
-    const [x, y] = best.plane.centre;
-    const plane = { ...best.plane, centre: [x + push * Math.cos((i * Math.PI) / 3), y + push * Math.sin((i * Math.PI) / 3)] as const };
-    const again = followed(p, plane, best.teeth, 2);
-    if (again.score > best.score + 0.005) best = again;
-  }
+  for (const share of [0.05, 0.1])
+    for (let i = 0; i < 6 && best.score < 0.96; i++) {
+      const push = share * sizeOf(best.plane);
+      const [x, y] = best.plane.centre;
+      const plane = { ...best.plane, centre: [x + push * Math.cos((i * Math.PI) / 3), y + push * Math.sin((i * Math.PI) / 3)] as const };
+      const again = followed(p, plane, best.teeth, 2, 3);
+      if (again.score > best.score + 0.005) best = again;
+    }
   return best === ring ? ring : followed(p, best.plane, best.teeth, 2);
 }
 
@@ -119,37 +130,71 @@ const near = (a: FacePlane, b: FacePlane, share: number): boolean =>
 /** Is a spot (a plane's centre) inside a ring? */
 const inside = (ring: FacePlane, other: FacePlane): boolean => Math.hypot(...toFace(ring, other.centre)) < 0.9;
 
+/** Good enough to look no further. */
+const plain = (r: RingReading): boolean => r.certainty > 0.9 && r.evidence.score > 0.94 && r.evidence.depth > 0.8 && r.evidence.depth < 1.25;
+
 /**
- * The rings of teeth in a picture, each with its certainty, the one that counts first: the largest of those that are certain enough (a pinion on
- * top of a wheel is not what was asked for).
+ * The rings of teeth in a picture, each with its certainty, the one that counts first: the plainest, or the wheel around it (a pinion on top of a
+ * wheel is not what was asked for). First what stands out from the bench is followed; if that is not plain, every place that edges point at.
  */
-export function ringReadings(s: Sizes, tell: Progress = () => undefined): RingReading[] {
-  const k = s.middle.width / s.small.width;
-  const reach = 0.75 * Math.max(s.middle.width, s.middle.height);
+export function ringReadings(middle: Planes, tell: Progress = () => undefined): RingReading[] {
+  const small = reduced(middle, SMALL);
+  const k = middle.width / small.width;
+  const reach = 0.75 * Math.max(middle.width, middle.height);
   const read: RingReading[] = [];
+  const take = (ring: TrackFit): void => {
+    if (ring.score > 0.4 && !read.some((g) => g.teeth === ring.teeth && near(g.plane, ring.plane, 0.02))) read.push(ringReading(middle, ring));
+  };
   const follow = (rings: readonly RingRhythm[], from: number, to: number): void => {
+    const tracks: TrackFit[] = [];
     for (const [i, r] of rings.entries()) {
-      tell(from + ((to - from) * i) / rings.length, "following the teeth around");
-      const c = centred(s.middle, r);
-      const ring = restless(s.middle, followed(s.middle, c.plane, c.teeth, 3));
-      if (read.some((g) => g.teeth === ring.teeth && near(g.plane, ring.plane, 0.02))) continue;
-      read.push(ringReading(s.middle, ring));
+      tell(from + ((to - from) * i) / rings.length / 2, "following the teeth around");
+      const ring = followed(middle, r.plane, r.teeth, 2);
+      tracks.push(ring);
+      if (ring.score > 0.9) take(ring);
+    }
+    if (read.some(plain)) return;
+    // none lies still by itself: the best are centred on their rhythm first, then pushed about
+    const slow = [...rings.keys()].sort((a, b) => (tracks[b] as TrackFit).score - (tracks[a] as TrackFit).score).slice(0, 3);
+    for (const [n, i] of slow.entries()) {
+      tell(from + (to - from) * (0.5 + n / slow.length / 2), "following the teeth around");
+      const r = rings[i] as RingRhythm;
+      const c = centred(middle, r);
+      const again = followed(middle, c.plane, c.teeth, 3);
+      const better = again.score > (tracks[i] as TrackFit).score ? again : (tracks[i] as TrackFit);
+      take(better.score > 0.45 && better.score < 0.96 ? restless(middle, better) : better);
+      if (read.some(plain)) return;
     }
   };
+  // a small ring may sit on a wheel that did not stand out: look around it before it is believed
+  const around = (): void => {
+    const best = read.filter(plain).sort((a, b) => sizeOf(b.plane) - sizeOf(a.plane))[0];
+    if (!best || best.teeth > 26 || sizeOf(best.plane) > 0.13 * middle.width) return;
+    const rings = voted().filter((r) => inside(best.plane, r.plane) && sizeOf(r.plane) > 1.35 * sizeOf(best.plane));
+    for (const r of distinct(rings, 3)) {
+      const c = centred(middle, r);
+      take(followed(middle, c.plane, c.teeth, 3));
+    }
+  };
+  let votes: RingRhythm[] | undefined;
+  const voted = (): RingRhythm[] => {
+    votes ??= centreVotes(small).flatMap((v) => ringRhythms(middle, { ...v.plane, centre: [v.plane.centre[0] * k, v.plane.centre[1] * k] }, 12, reach, 5));
+    return votes;
+  };
   tell(0.05, "looking for round things");
-  const rings = silhouettes(s.small).flatMap((f) => ringRhythms(s.middle, scaled(f, k), 0.7, 1.3, 2));
-  const start = distinct(rings, 3);
+  const rings = silhouettes(small).flatMap((f) => ringRhythms(middle, scaled(f, k), 0.7, 1.3, 2));
+  const start = distinct(rings, 4);
   follow(start, 0.2, 0.45);
-  if (!read.some((r) => r.certainty > 0.9 && r.evidence.score > 0.95)) {
+  if (!read.some(plain)) {
     tell(0.45, "looking for centres");
-    const voted = centreVotes(s.small).flatMap((v) => ringRhythms(s.middle, { ...v.plane, centre: [v.plane.centre[0] * k, v.plane.centre[1] * k] }, 12, reach, 3));
-    follow(distinct([...rings, ...voted], 8).filter((r) => !start.includes(r)), 0.6, 0.9);
+    follow(distinct([...rings, ...voted()], 8).filter((r) => !start.includes(r)), 0.6, 0.9);
   }
-  const worth = (r: RingReading): number => r.certainty * Math.max(0, r.evidence.score) ** 2;
+  around();
+  // a ring of six holes is as regular as a pinion of six: fewer teeth need more to speak for them
+  const worth = (r: RingReading): number => (r.teeth <= 8 ? 0.6 : 1) * r.certainty * Math.max(0, r.evidence.score) ** 2;
   read.sort((a, b) => worth(b) - worth(a));
-  // a pinion on top of a wheel is not what was asked for: the wheel around it is
   const first = read[0];
-  const wheel = first && read.find((r) => sizeOf(r.plane) > 1.25 * sizeOf(first.plane) && inside(r.plane, first.plane) && r.certainty > 0.6 && r.evidence.score > 0.85);
+  const wheel = first && read.find((r) => sizeOf(r.plane) > 1.02 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.certainty > 0.6 && r.evidence.score > 0.85);
   return wheel ? [wheel, ...read.filter((r) => r !== wheel)] : read;
 }
 
@@ -179,10 +224,8 @@ export interface PictureReading {
 export function readGear(picture: Picture, tell: Progress = () => undefined): PictureReading {
   checkPicture(picture);
   tell(0, "making it smaller");
-  const full = planesOf(picture);
-  const middle = halved(full);
-  const sizes: Sizes = { full, middle, small: reduced(middle, SMALL) };
-  const rings = ringReadings(sizes, tell);
+  const middle = planesOf(picture, MIDDLE);
+  const rings = ringReadings(middle, tell);
   const first = rings[0];
   void Fault;
   const k = picture.width / middle.width;
@@ -195,7 +238,7 @@ const round = (x: number, n: number): number => Math.round(x * 10 ** n) / 10 ** 
 function answerFrom(rings: readonly RingReading[], within: typeof inside): GearReading {
   const first = rings[0];
   if (!first) return { teeth: null, confidence: 0, candidates: [], missing: { count: 0, runs: [] }, tilt: 0, centre: null, tipDiameterPx: null, tipDiameter: null, says: "There is no ring of teeth in this picture." };
-  const second = rings.find((r) => r !== first && r.certainty > 0.4 && !within(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane));
+  const second = rings.find((r) => r !== first && r.certainty > 0.6 && r.teeth > 8 && !within(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane));
   const sure = first.certainty >= SURE && !second;
   const axes = axesOf(first.plane);
   const gone = first.slots.slots.map((t) => t.state === "missing");

@@ -1,5 +1,5 @@
 import FFT from "fft.js";
-import { type FacePlane, resized } from "./face-plane";
+import { axesOf, type FacePlane, resized } from "./face-plane";
 import type { Planes } from "./picture";
 import { levelled, unrolled } from "./strip";
 
@@ -71,8 +71,8 @@ const twoWaves = (planes: readonly [Float32Array, Float32Array, Float32Array], i
  */
 export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: number, most: number): RingRhythm[] {
   const pixel = Math.sqrt(plane.a[0] * plane.a[2]);
-  const step = Math.max(2 / pixel, from / 60);
-  const radii = Float64Array.from({ length: Math.max(3, Math.floor((to - from) / step)) }, (_, i) => from + i * step);
+  const radii: number[] = [];
+  for (let r = from; r <= to; r += Math.max(2 / pixel, 0.014 * r)) radii.push(r);
   const strip = unrolled(p, plane, radii, COLUMNS);
   const rows: Float32Array[] = [];
   for (let i = 0; i < radii.length; i++) {
@@ -92,11 +92,14 @@ export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: numbe
       const radius = radii[i] as number;
       // the middle of the tooth's depth: the root's fillet and the tips' edge say little
       const depth = Math.min(0.5, toothDepth(z)) * radius;
-      const first = Math.max(0, Math.round(i - (0.8 * depth) / step));
-      const last = Math.min(i, Math.max(first, Math.round(i - (0.15 * depth) / step)));
       let sum = 0;
-      for (let k = first; k <= last; k++) sum += (rows[k] as Float32Array)[z] as number;
-      found.push({ z, radius, plainness: sum / (last - first + 1) });
+      let n = 0;
+      for (let k = i; k >= 0 && (radii[k] as number) > radius - 0.85 * depth; k--)
+        if ((radii[k] as number) < radius - 0.1 * depth || k === i - 1) {
+          sum += (rows[k] as Float32Array)[z] as number;
+          n++;
+        }
+      if (n) found.push({ z, radius, plainness: sum / n });
     }
   found.sort((a, b) => b.plainness - a.plainness);
   const kept: typeof found = [];
@@ -136,6 +139,15 @@ const MOVES = [
 export function centred(p: Planes, ring: RingRhythm, steps: readonly number[] = [0.06, 0.03, 0.015]): RingRhythm {
   const size = Math.sqrt(ring.plane.a[0] * ring.plane.a[2]);
   let best: RingRhythm = { ...ring, ...bandRhythm(p, ring.plane, ring.teeth) };
+  // a hub or pinion that stands up from the face is seen beside the face's centre, along the short axis: the centre that edges pointed at may be its
+  const { direction, tiltDeg } = axesOf(ring.plane);
+  if (tiltDeg > 8)
+    for (const share of [-0.14, -0.07, 0.07, 0.14]) {
+      const f = ring.plane;
+      const plane: FacePlane = { ...f, centre: [f.centre[0] - Math.sin(direction) * share * size, f.centre[1] + Math.cos(direction) * share * size] };
+      const r = bandRhythm(p, plane, ring.teeth);
+      if (r.plainness > best.plainness) best = { ...r, plane };
+    }
   for (const step of steps)
     for (let round = 0; round < 2; round++) {
       let better = false;

@@ -15,23 +15,27 @@ export interface Strip {
  */
 export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, columns: number): Strip {
   const rows = radii.length;
-  const out: [Float32Array, Float32Array, Float32Array] = [new Float32Array(rows * columns), new Float32Array(rows * columns), new Float32Array(rows * columns)];
+  const size = rows * columns;
+  const [o0, o1, o2] = [new Float32Array(size), new Float32Array(size), new Float32Array(size)];
   const { width: w, height: h } = p;
   const [p0, p1, p2] = p.planes;
-  for (let j = 0; j < columns; j++) {
-    const c = Math.cos((2 * Math.PI * j) / columns);
-    const s = Math.sin((2 * Math.PI * j) / columns);
-    const ax = f.a[0] * c + f.a[1] * s;
-    const ay = f.a[1] * c + f.a[2] * s;
-    const lean = f.q[0] * c + f.q[1] * s;
-    for (let i = 0; i < rows; i++) {
-      const r = radii[i] as number;
-      const k = r / (1 + lean * r);
-      const x = f.centre[0] + ax * k - 0.5;
-      const y = f.centre[1] + ay * k - 0.5;
-      const at = i * columns + j;
+  const [cx, cy] = f.centre;
+  const [a0, a1, a2] = f.a;
+  const [q0, q1] = f.q;
+  const cos = Float64Array.from({ length: columns }, (_, j) => Math.cos((2 * Math.PI * j) / columns));
+  const sin = Float64Array.from({ length: columns }, (_, j) => Math.sin((2 * Math.PI * j) / columns));
+  for (let i = 0; i < rows; i++) {
+    const r = radii[i] as number;
+    for (let j = 0, at = i * columns; j < columns; j++, at++) {
+      const c = cos[j] as number;
+      const s = sin[j] as number;
+      const k = r / (1 + (q0 * c + q1 * s) * r);
+      const x = cx + (a0 * c + a1 * s) * k - 0.5;
+      const y = cy + (a1 * c + a2 * s) * k - 0.5;
       if (!(x >= 0 && y >= 0 && x < w - 1 && y < h - 1)) {
-        out[0][at] = out[1][at] = out[2][at] = Number.NaN;
+        o0[at] = Number.NaN;
+        o1[at] = Number.NaN;
+        o2[at] = Number.NaN;
         continue;
       }
       const x0 = x | 0;
@@ -39,13 +43,16 @@ export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, colu
       const fx = x - x0;
       const fy = y - y0;
       const n = y0 * w + x0;
-      const [w00, w10, w01, w11] = [(1 - fx) * (1 - fy), fx * (1 - fy), (1 - fx) * fy, fx * fy];
-      out[0][at] = w00 * (p0[n] as number) + w10 * (p0[n + 1] as number) + w01 * (p0[n + w] as number) + w11 * (p0[n + w + 1] as number);
-      out[1][at] = w00 * (p1[n] as number) + w10 * (p1[n + 1] as number) + w01 * (p1[n + w] as number) + w11 * (p1[n + w + 1] as number);
-      out[2][at] = w00 * (p2[n] as number) + w10 * (p2[n + 1] as number) + w01 * (p2[n + w] as number) + w11 * (p2[n + w + 1] as number);
+      const w11 = fx * fy;
+      const w01 = fy - w11;
+      const w10 = fx - w11;
+      const w00 = 1 - fx - w01;
+      o0[at] = w00 * (p0[n] as number) + w10 * (p0[n + 1] as number) + w01 * (p0[n + w] as number) + w11 * (p0[n + w + 1] as number);
+      o1[at] = w00 * (p1[n] as number) + w10 * (p1[n + 1] as number) + w01 * (p1[n + w] as number) + w11 * (p1[n + w + 1] as number);
+      o2[at] = w00 * (p2[n] as number) + w10 * (p2[n + 1] as number) + w01 * (p2[n + w] as number) + w11 * (p2[n + w + 1] as number);
     }
   }
-  return { rows, columns, radii: Float64Array.from(radii), planes: out };
+  return { rows, columns, radii: Float64Array.from(radii), planes: [o0, o1, o2] };
 }
 
 /**
@@ -55,27 +62,38 @@ export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, colu
  */
 export function levelled(row: Float32Array, window: number, noise: number): Float32Array {
   const n = row.length;
-  const half = Math.max(1, Math.round(window / 2));
+  const half = Math.max(1, Math.min(n >> 1, Math.round(window / 2)));
   const out = new Float32Array(n);
   let sum = 0;
   let squares = 0;
   let count = 0;
-  const add = (j: number, sign: number): void => {
-    const v = row[((j % n) + n) % n] as number;
-    if (Number.isNaN(v)) return;
-    sum += sign * v;
-    squares += sign * v * v;
-    count += sign;
-  };
-  for (let j = -half; j < half; j++) add(j, 1);
+  // the window runs over [j - half, j + half)
+  for (let i = -half; i < half; i++) {
+    const v = row[i < 0 ? i + n : i] as number;
+    if (v !== v) continue;
+    sum += v;
+    squares += v * v;
+    count++;
+  }
   for (let j = 0; j < n; j++) {
-    add(j + half, 1);
     const v = row[j] as number;
-    if (!Number.isNaN(v) && count > half) {
+    if (v === v && count > half) {
       const mean = sum / count;
-      out[j] = Math.max(-2.5, Math.min(2.5, (v - mean) / (Math.sqrt(Math.max(0, squares / count - mean * mean)) + noise)));
+      const wave = (v - mean) / (Math.sqrt(Math.max(0, squares / count - mean * mean)) + noise);
+      out[j] = wave > 2.5 ? 2.5 : wave < -2.5 ? -2.5 : wave;
     }
-    add(j - half, -1);
+    const comes = row[j + half >= n ? j + half - n : j + half] as number;
+    if (comes === comes) {
+      sum += comes;
+      squares += comes * comes;
+      count++;
+    }
+    const goes = row[j - half < 0 ? j - half + n : j - half] as number;
+    if (goes === goes) {
+      sum -= goes;
+      squares -= goes * goes;
+      count--;
+    }
   }
   return out;
 }
@@ -90,7 +108,8 @@ export function levelled(row: Float32Array, window: number, noise: number): Floa
 export function faceLikeness(s: Strip, depth: number, pitch: number): Float32Array {
   const { rows, columns } = s;
   const inner: number[] = [];
-  for (let i = 0; i < rows; i++) if ((s.radii[i] as number) < 1 - 1.12 * depth && (s.radii[i] as number) > 1 - 2 * depth) inner.push(i);
+  // no further in than the rim: hub and web are another matter
+  for (let i = 0; i < rows; i++) if ((s.radii[i] as number) < 1 - 1.12 * depth && (s.radii[i] as number) > 1 - 1.12 * depth - Math.min(0.88 * depth, 0.13)) inner.push(i);
   const out = new Float32Array(rows * columns);
   const spread = new Float32Array(columns);
   const means: Float32Array[] = [];
@@ -124,12 +143,15 @@ export function faceLikeness(s: Strip, depth: number, pitch: number): Float32Arr
     }
     means.push(mean);
   }
+  const [p0, p1, p2] = s.planes;
+  const [m0, m1, m2] = means as [Float32Array, Float32Array, Float32Array];
   for (let i = 0; i < rows; i++)
     for (let j = 0; j < columns; j++) {
       const at = i * columns + j;
-      let d = 0;
-      for (let c = 0; c < 3; c++) d += ((s.planes[c] as Float32Array)[at] as number) ** 2 - 2 * ((s.planes[c] as Float32Array)[at] as number) * ((means[c] as Float32Array)[j] as number) + ((means[c] as Float32Array)[j] as number) ** 2;
-      out[at] = Number.isNaN(d) ? Number.NaN : 1 / (1 + Math.max(0, d) / (4 * (spread[j] as number) + 40));
+      const d0 = (p0[at] as number) - (m0[j] as number);
+      const d1 = (p1[at] as number) - (m1[j] as number);
+      const d2 = (p2[at] as number) - (m2[j] as number);
+      out[at] = 1 / (1 + (d0 * d0 + d1 * d1 + d2 * d2) / (4 * (spread[j] as number) + 40));
     }
   return out;
 }

@@ -27,8 +27,6 @@ export interface ToothSlots {
   readonly beyond: number;
 }
 
-/** A place that is this much like the teeth around it has a tooth, whatever its colour. */
-const LIKE_A_TOOTH = 0.6;
 /** Columns a tooth is looked at in. */
 const PER = 24;
 
@@ -101,18 +99,24 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
     return (v - g) / Math.max(0.08, w - g);
   };
   const fills = Float64Array.from(tooth, (v, k) => share(v, k, wholeTooth));
-  const contrast = median(Float64Array.from(tooth, (v, k) => v - around(gap, k, 2)));
-  const alike = likeTeeth(strip, rowsBetween(0.05, 0.95), fills, shift);
-  // where teeth and gaps differ plainly from each other, the colour decides; where they hardly do, the form
-  const form = LIKE_A_TOOTH + 0.3 * Math.max(0, Math.min(1, (contrast - 0.2) / 0.4));
+  // as it is seen, and in its likeness to the face: a gap may be brighter than the teeth here and darker there
+  const seen = likeTeeth(strip.planes, columns, rowsBetween(0.1, 0.7), fills, shift);
+  const alike = likeTeeth([like], columns, rowsBetween(0.1, 0.7), fills, shift).map((a, k) => Math.max(a, seen[k] as number));
+  // where teeth and gaps differ plainly from each other, the colour has its say; where they hardly do, the form alone
+  const contrast = Float64Array.from(tooth, (v, k) => v - around(gap, k, 2));
+  const trusts = Float64Array.from(contrast, (_, k) => clamp01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
+  const foreign = unlikeBoth(strip, middle, rowsBetween(0.1, 0.6), fills, shift, q);
   const slots = Array.from(tooth, (_, k): ToothSlot => {
     const filled = fills[k] as number;
+    const a = alike[k] as number;
     const angle = (2 * Math.PI * (k * PER + shift)) / columns;
     if (Number.isNaN(filled)) return { state: "hidden", angle, filled: 0, alike: 0 };
-    const a = alike[k] as number;
-    if (filled > 0.5) return { state: share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6 ? "short" : "there", angle, filled, alike: a };
-    // a tooth in a poor light is unlike the face, and still stands as its neighbours do
-    return { state: a > form ? "there" : "missing", angle, filled, alike: a };
+    const trust = trusts[k] as number;
+    const byColour = Math.max(-3, Math.min(3, (filled - 0.5) / 0.2));
+    const byForm = Math.max(-3, Math.min(3, (a - 0.45) / 0.18));
+    if (trust * byColour + byForm < 0) return { state: foreign[k] ? "hidden" : "missing", angle, filled, alike: a };
+    const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
+    return { state: short ? "short" : "there", angle, filled, alike: a };
   });
   const contrasts = slots.flatMap((t, k) => (t.state === "there" ? [(tooth[k] as number) - around(gap, k, 2)] : []));
   const separation = contrasts.length ? median(contrasts) : 0;
@@ -137,22 +141,50 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   return { slots, separation, plane: resized(plane, tip), rootShare: root / tip, beyond };
 }
 
+const clamp01 = (x: number): number => Math.max(0, Math.min(1, x));
+
+/**
+ * Places whose colour lies far off the way from the teeth's colour to that of the gaps around them: something else lies there. Lightness counts half,
+ * since shadows make the most of it.
+ */
+function unlikeBoth(s: Strip, toothRows: readonly number[], gapRows: readonly number[], fills: Float64Array, shift: number, q: number): boolean[] {
+  const teeth = fills.length;
+  const half = PER / 2;
+  const colour = (rows: readonly number[], at: number): number[] => s.planes.map((p, c) => (c === 0 ? 0.5 : 1) * meanOver(s, p, rows, at - q, at + q));
+  const own = Array.from(fills, (_, k) => colour(toothRows, k * PER + shift));
+  const gaps = Array.from(fills, (_, k) => colour(gapRows, k * PER + shift + half));
+  const whole = own.filter((_, k) => (fills[k] as number) > 0.7);
+  const usual = (of: readonly (readonly number[])[]): number[] => [0, 1, 2].map((c) => median(of.map((v) => v[c] as number)));
+  return own.map((mine, k) => {
+    const near = Array.from({ length: Math.min(5, teeth >> 1) }, (_, d) => d + 1);
+    const besides = near.flatMap((d) => [(k + d) % teeth, (k - d + teeth) % teeth]).filter((j) => (fills[j] as number) > 0.7);
+    const tooth = usual(besides.length > 2 ? besides.map((j) => own[j] as number[]) : whole);
+    // its own two gaps may lie under the same thing
+    const gap = usual(near.slice(1).flatMap((d) => [gaps[(k + d) % teeth] as number[], gaps[(k - d - 1 + 2 * teeth) % teeth] as number[]]));
+    const way = gap.map((v, c) => v - (tooth[c] as number));
+    const length = way.reduce((t, v) => t + v * v, 0);
+    const t = length ? clamp01(mine.reduce((u, v, c) => u + (v - (tooth[c] as number)) * (way[c] as number), 0) / length) : 0;
+    const off = Math.hypot(...mine.map((v, c) => v - (tooth[c] as number) - t * (way[c] as number)));
+    return off > Math.max(18, 0.6 * Math.sqrt(length));
+  });
+}
+
 /**
  * How far each place looks like the teeth nearest to it: its correlation with their median over a pitch, row by row about the row's own mean, so
  * that only what stands from flank to flank counts.
  */
-function likeTeeth(s: Strip, rows: readonly number[], fills: Float64Array, shift: number): Float64Array {
+function likeTeeth(planes: readonly Float32Array[], columns: number, rows: readonly number[], fills: Float64Array, shift: number): Float64Array {
   const teeth = fills.length;
-  const size = rows.length * PER * 3;
+  const size = rows.length * PER * planes.length;
   const patches = Array.from({ length: teeth }, (_, k) => {
     const patch = new Float32Array(size);
     let at = 0;
-    for (const plane of s.planes)
+    for (const plane of planes)
       for (const i of rows) {
         let mean = 0;
         const from = at;
         for (let j = 0; j < PER; j++) {
-          const v = plane[i * s.columns + ((k * PER + shift - PER / 2 + j + s.columns) % s.columns)] as number;
+          const v = plane[i * columns + ((k * PER + shift - PER / 2 + j + columns) % columns)] as number;
           patch[at++] = v;
           mean += v / PER;
         }
