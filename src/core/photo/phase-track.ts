@@ -16,6 +16,8 @@ export interface PhaseTrack {
   /** where the teeth begin in each window, from the calm face outwards, in tip radii; and how far that can be believed, 0 to 1 */
   readonly roots: Float64Array;
   readonly rootWeights: Float64Array;
+  /** where the teeth end in each window, NaN where that is not seen */
+  readonly tips: Float64Array;
 }
 
 /** A count that fits a track, and how the plane must be moved for it. */
@@ -80,7 +82,10 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
         energy[k] = (energy[k] as number) + e;
       }
     }
-  const edges = Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, Math.round((k * columns) / windows), half));
+  const edgesAt = (share: number): Float64Array =>
+    Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, Math.round((k * columns) / windows), half, share));
+  const edges = edgesAt(0.3);
+  const tips = edgesAt(0.8);
   // power iteration from the strongest line
   let strongest = 0;
   let most = -1;
@@ -134,16 +139,18 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
       sizes.map((s) => Math.min(1, s / (usual || 1))),
       edges,
     ),
+    // where teeth are gone, no tip is seen
+    tips: tips.map((t, k) => ((sizes[k] as number) > 0.5 * usual ? t : Number.NaN)),
   };
 }
 
 /**
- * Where the face ends in a window, in tip radii: going outwards, the radius at which a good quarter of the columns are no longer like it. Between
- * teeth that is the root, and where teeth are gone it still is. NaN where the face ends nowhere plainly.
+ * Where the face ends in a window, in tip radii: coming inwards, the radius from which on all but `share` of the columns are like it. With 0.3
+ * that is the root, and where teeth are gone it still is; with 0.8 it is the tips. NaN where it ends nowhere plainly (the bench is like the face).
  */
-function faceEdge(like: Float32Array, radii: readonly number[], columns: number, centre: number, half: number): number {
+function faceEdge(like: Float32Array, radii: readonly number[], columns: number, centre: number, half: number, share: number): number {
   let last = Number.NaN;
-  for (let i = radii.length - 1; i >= 0; i--) {
+  for (let i = 0; i < radii.length; i++) {
     const bins = new Uint16Array(12);
     let n = 0;
     for (let j = -half; j <= half; j++) {
@@ -152,13 +159,13 @@ function faceEdge(like: Float32Array, radii: readonly number[], columns: number,
       bins[(v * 11) | 0] = (bins[(v * 11) | 0] as number) + 1;
       n++;
     }
-    if (n < half) return Number.NaN;
-    // the level that 30 in a hundred lie under, between two bins
+    if (n < half) continue;
+    // the level that this share lies under, between two bins
     let below = 0;
     let bin = 0;
-    while (below + (bins[bin] as number) < 0.3 * n) below += bins[bin++] as number;
-    const level = (bin + (0.3 * n - below) / Math.max(1, bins[bin] as number)) / 11;
-    if (level < 0.5) return last > 0.7 ? (radii[i + 1] as number) + ((last - 0.5) / (last - level)) * ((radii[i] as number) - (radii[i + 1] as number)) : Number.NaN;
+    while (below + (bins[bin] as number) < share * n) below += bins[bin++] as number;
+    const level = (bin + (share * n - below) / Math.max(1, bins[bin] as number)) / 11;
+    if (level >= 0.5) return last < 0.4 ? (radii[i - 1] as number) + ((0.5 - last) / (level - last)) * ((radii[i] as number) - (radii[i - 1] as number)) : Number.NaN;
     last = level;
   }
   return Number.NaN;
@@ -207,17 +214,17 @@ const SPREAD = { centre: 0.08, stretch: 0.08, size: 0.15, root: 0.15, phase: 0.6
  * on the phases as they were unwrapped, then on what is left of them after wrapping, so that one wrong turn mends itself.
  */
 export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): TrackFit {
-  const { angles, phases, weights, at, roots, rootWeights } = track;
+  const { angles, phases, weights, at, roots, rootWeights, tips } = track;
   const n = angles.length;
   const depth = Math.min(0.5, toothDepth(teeth));
-  // eight terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y; a phase has the first five, a root all but the first
+  // nine terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y, ρ₁; a phase has the first five, a root the next but one and all but the first, a tip has ρ₁ for ρ₀
   const terms = new Float64Array(n * 4);
   for (let k = 0; k < n; k++) {
     const a = angles[k] as number;
     terms.set([Math.cos(a), Math.sin(a), Math.cos(2 * a), Math.sin(2 * a)], 4 * k);
   }
-  const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0].map((x) => (x ? 1 / x ** 2 : 0));
-  const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1]];
+  const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0, SPREAD.size].map((x) => (x ? 1 / x ** 2 : 0));
+  const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1], 1];
   const sigma = SPREAD.root * depth + 0.006;
   // perspective goes with the tilt, along the short axis: how far is not known, a hand's breadth or an arm's length
   const axes = axesOf(plane);
@@ -233,14 +240,14 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
       (teeth - at) * (angles[k] as number)
     );
   };
-  const rootAt = (x: Moves, k: number): number => {
+  const circleAt = (x: Moves, k: number, which: 5 | 8): number => {
     const t = 4 * k;
     return (
       ((x[1] as number) - (x[6] as number)) * (terms[t] as number) +
       ((x[2] as number) - (x[7] as number)) * (terms[t + 1] as number) +
       (x[3] as number) * (terms[t + 2] as number) +
       (x[4] as number) * (terms[t + 3] as number) +
-      (x[5] as number)
+      (x[which] as number)
     );
   };
   const score = (x: Moves): { agreement: number; score: number } => {
@@ -250,38 +257,44 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
     let rootAll = 0;
     for (let k = 0; k < n; k++) {
       sum += (weights[k] as number) * Math.cos((phases[k] as number) - ahead(x, k));
-      const r = ((roots[k] as number) - rootAt(x, k)) / sigma;
+      const r = ((roots[k] as number) - circleAt(x, k, 5)) / sigma;
       // a window without a rhythm is no proof of one, unless the face is seen to end at the root there: then teeth are gone
       all += Math.max((rootWeights[k] as number) === 1 && Math.abs(r) < 1.5 ? 0.2 : 0.5, weights[k] as number);
       off += (rootWeights[k] as number) * Math.log1p(r * r);
       rootAll += rootWeights[k] as number;
+      const tip = tips[k] as number;
+      if (tip === tip) {
+        const t = (tip - circleAt(x, k, 8)) / sigma;
+        off += Math.log1p(t * t);
+        rootAll++;
+      }
     }
     const [q0, q1] = [(x[6] as number) - (goal[6] as number), (x[7] as number) - (goal[7] as number)];
     let moves = qq[0] * q0 * q0 + 2 * qq[1] * q0 * q1 + qq[2] * q1 * q1;
     for (let i = 1; i < 6; i++) moves += (prior[i] as number) * ((x[i] as number) - (goal[i] as number)) ** 2;
     return { agreement: sum / (all || 1), score: sum / (all || 1) - 0.15 * (off / (rootAll || 1)) - 0.008 * moves };
   };
-  const m = new Float64Array(64);
-  const row = new Float64Array(8);
+  const m = new Float64Array(81);
+  const row = new Float64Array(9);
   const fitTo = (residual: (k: number) => number, from: Moves, trust: number): Float64Array => {
     m.fill(0);
-    const b = new Float64Array(8);
-    for (let i = 0; i < 8; i++) {
-      m[9 * i] = (prior[i] as number) + 1e-9;
+    const b = new Float64Array(9);
+    for (let i = 0; i < 9; i++) {
+      m[10 * i] = (prior[i] as number) + 1e-9;
       b[i] = (prior[i] as number) * ((goal[i] as number) - (from[i] as number));
     }
     const [q0, q1] = [(goal[6] as number) - (from[6] as number), (goal[7] as number) - (from[7] as number)];
-    m[54] = (m[54] as number) + qq[0];
-    m[55] = qq[1];
-    m[62] = qq[1];
-    m[63] = (m[63] as number) + qq[2];
+    m[60] = (m[60] as number) + qq[0];
+    m[61] = qq[1];
+    m[69] = qq[1];
+    m[70] = (m[70] as number) + qq[2];
     b[6] = qq[0] * q0 + qq[1] * q1;
     b[7] = qq[1] * q0 + qq[2] * q1;
     const add = (first: number, last: number, r: number, w: number): void => {
       for (let i = first; i <= last; i++) {
         const wi = w * (row[i] as number);
         b[i] = (b[i] as number) + wi * r;
-        for (let j = first; j <= last; j++) m[8 * i + j] = (m[8 * i + j] as number) + wi * (row[j] as number);
+        for (let j = first; j <= last; j++) m[9 * i + j] = (m[9 * i + j] as number) + wi * (row[j] as number);
       }
     };
     for (let k = 0; k < n; k++) {
@@ -294,7 +307,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
       row[3] = teeth * s2;
       row[4] = -teeth * c2;
       add(0, 4, r, (weights[k] as number) ** 2 / SPREAD.phase ** 2 / (1 + (r / trust) ** 2));
-      const q = (roots[k] as number) - rootAt(from, k);
+      const q = (roots[k] as number) - circleAt(from, k, 5);
       row[1] = c1;
       row[2] = s1;
       row[3] = c2;
@@ -302,7 +315,17 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
       row[5] = 1;
       row[6] = -c1;
       row[7] = -s1;
+      row[8] = 0;
       add(1, 7, q, (rootWeights[k] as number) ** 2 / sigma ** 2 / (1 + (q / sigma) ** 2));
+    }
+    for (let k = 0; k < n; k++) {
+      const tip = tips[k] as number;
+      if (tip !== tip) continue;
+      const t = 4 * k;
+      const [c1, s1] = [terms[t] as number, terms[t + 1] as number];
+      row.set([0, c1, s1, terms[t + 2] as number, terms[t + 3] as number, 0, -c1, -s1, 1]);
+      const q = tip - circleAt(from, k, 8);
+      add(1, 8, q, 1 / sigma ** 2 / (1 + (q / sigma) ** 2));
     }
     const step = solved(m, b);
     return step.map((v, i) => v + (from[i] as number));
@@ -319,7 +342,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
       if ((weights[k] as number) > 0.3 || i === 0) last += wrapped(now - last);
       unwrapped[k] = last + (teeth - at) * (angles[k] as number);
     }
-    let x: Moves = [0, 0, 0, 0, 0, goal[5] as number, 0, 0];
+    let x: Moves = [0, 0, 0, 0, 0, goal[5] as number, 0, 0, 1];
     for (let round = 0; round < 2; round++) {
       const now = x;
       x = fitTo((k) => (unwrapped[k] as number) - ahead(now, k), now, 1e9);

@@ -195,7 +195,10 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
   read.sort((a, b) => worth(b) - worth(a));
   const first = read[0];
   const wheel = first && read.find((r) => sizeOf(r.plane) > 1.02 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.certainty > 0.6 && r.evidence.score > 0.85);
-  return wheel ? [wheel, ...read.filter((r) => r !== wheel)] : read;
+  if (wheel) return [wheel, ...read.filter((r) => r !== wheel)];
+  // a wheel half seen around a pinion is what was meant, and is not sure
+  const half = first && read.find((r) => sizeOf(r.plane) > 1.3 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.evidence.score > 0.62 && r.evidence.seen > 0.6);
+  return half ? [half, ...read.filter((r) => r !== half)] : read;
 }
 
 /** What `gear read` answers. See docs/formats.md. */

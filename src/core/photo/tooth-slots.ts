@@ -110,7 +110,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
     const filled = fills[k] as number;
     const a = alike[k] as number;
     const angle = (2 * Math.PI * (k * PER + shift)) / columns;
-    if (Number.isNaN(filled)) return { state: "hidden", angle, filled: 0, alike: 0 };
+    if (Number.isNaN(filled) || Number.isNaN(a)) return { state: filled > 0.6 ? "there" : "hidden", angle, filled: filled || 0, alike: 0 };
     const trust = trusts[k] as number;
     const byColour = Math.max(-3, Math.min(3, (filled - 0.5) / 0.2));
     const byForm = Math.max(-3, Math.min(3, (a - 0.45) / 0.18));
@@ -197,8 +197,10 @@ function likeTeeth(planes: readonly Float32Array[], columns: number, rows: reado
     const seen: Float32Array[] = [];
     for (let d = 1; d <= teeth / 2 && seen.length < enough; d++)
       for (const j of d * 2 === teeth ? [(k + d) % teeth] : [(k + d) % teeth, (k - d + teeth) % teeth])
-        if ((fills[j] as number) > 0.5 && !Number.isNaN((patches[j] as Float32Array)[0])) seen.push(patches[j] as Float32Array);
-    if (seen.length < 2 || Number.isNaN(patch[0])) return 0;
+        if ((fills[j] as number) > 0.5 && !(patches[j] as Float32Array).some(Number.isNaN)) seen.push(patches[j] as Float32Array);
+    // part of it is outside the picture
+    if (patch.some(Number.isNaN)) return Number.NaN;
+    if (seen.length < 2) return 0;
     let ab = 0;
     let aa = 0;
     let bb = 0;
