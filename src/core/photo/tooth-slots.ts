@@ -105,16 +105,19 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   // where teeth and gaps differ plainly from each other, the colour has its say; where they hardly do, the form alone
   const contrast = Float64Array.from(tooth, (v, k) => v - around(gap, k, 2));
   const trusts = Float64Array.from(contrast, (_, k) => clamp01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
-  const foreign = unlikeBoth(strip, middle, rowsBetween(0.1, 0.6), fills, shift, q);
+  // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
+  const form = Math.max(0.45, median(alike) - 0.32);
+  const foreign = unlikeBoth(strip, { tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) }, fills, shift, q);
   const slots = Array.from(tooth, (_, k): ToothSlot => {
     const filled = fills[k] as number;
     const a = alike[k] as number;
     const angle = (2 * Math.PI * (k * PER + shift)) / columns;
     if (Number.isNaN(filled) || Number.isNaN(a)) return { state: filled > 0.6 ? "there" : "hidden", angle, filled: filled || 0, alike: 0 };
     const trust = trusts[k] as number;
-    const byColour = Math.max(-3, Math.min(3, (filled - 0.5) / 0.2));
-    const byForm = Math.max(-3, Math.min(3, (a - 0.45) / 0.18));
-    if (trust * byColour + byForm < 0) return { state: foreign[k] ? "hidden" : "missing", angle, filled, alike: a };
+    const byColour = Math.max(-3, Math.min(3, (filled - 0.55) / 0.2));
+    const byForm = Math.max(-2, Math.min(2, (a - form) / 0.13));
+    // the more plainly the colours speak, the less the form has to say: a stub is formed like the foot of a tooth
+    if (trust * byColour + (1 - 0.25 * trust) * byForm < 0) return { state: foreign[k] ? "hidden" : "missing", angle, filled, alike: a };
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });
@@ -144,29 +147,44 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
 const clamp01 = (x: number): number => Math.max(0, Math.min(1, x));
 
 /**
- * Places whose colour lies far off the way from the teeth's colour to that of the gaps around them: something else lies there. Lightness counts half,
- * since shadows make the most of it.
+ * Places whose colour can be neither the gear's nor that of the gaps around it nor the bench's, in any light from deep shadow to a little brighter than both, nor a
+ * blend of two of them: something else lies there.
  */
-function unlikeBoth(s: Strip, toothRows: readonly number[], gapRows: readonly number[], fills: Float64Array, shift: number, q: number): boolean[] {
+function unlikeBoth(
+  s: Strip,
+  rowsOf: { readonly tooth: readonly number[]; readonly gap: readonly number[]; readonly outside: readonly number[] },
+  fills: Float64Array,
+  shift: number,
+  q: number,
+): boolean[] {
   const teeth = fills.length;
-  const half = PER / 2;
-  const colour = (rows: readonly number[], at: number): number[] => s.planes.map((p, c) => (c === 0 ? 0.5 : 1) * meanOver(s, p, rows, at - q, at + q));
-  const own = Array.from(fills, (_, k) => colour(toothRows, k * PER + shift));
-  const gaps = Array.from(fills, (_, k) => colour(gapRows, k * PER + shift + half));
-  const whole = own.filter((_, k) => (fills[k] as number) > 0.7);
+  const colour = (rows: readonly number[], at: number): number[] => s.planes.map((p) => meanOver(s, p, rows, at - q, at + q));
+  const own = Array.from(fills, (_, k) => colour(rowsOf.tooth, k * PER + shift));
+  const gaps = Array.from(fills, (_, k) => colour(rowsOf.gap, k * PER + shift + PER / 2));
+  const outside = Array.from(fills, (_, k) => colour(rowsOf.outside, k * PER + shift));
   const usual = (of: readonly (readonly number[])[]): number[] => [0, 1, 2].map((c) => median(of.map((v) => v[c] as number)));
+  const gear = usual(own.filter((_, k) => (fills[k] as number) > 0.7));
   return own.map((mine, k) => {
-    const near = Array.from({ length: Math.min(5, teeth >> 1) }, (_, d) => d + 1);
-    const besides = near.flatMap((d) => [(k + d) % teeth, (k - d + teeth) % teeth]).filter((j) => (fills[j] as number) > 0.7);
-    const tooth = usual(besides.length > 2 ? besides.map((j) => own[j] as number[]) : whole);
     // its own two gaps may lie under the same thing
-    const gap = usual(near.slice(1).flatMap((d) => [gaps[(k + d) % teeth] as number[], gaps[(k - d - 1 + 2 * teeth) % teeth] as number[]]));
-    const way = gap.map((v, c) => v - (tooth[c] as number));
-    const length = way.reduce((t, v) => t + v * v, 0);
-    const t = length ? clamp01(mine.reduce((u, v, c) => u + (v - (tooth[c] as number)) * (way[c] as number), 0) / length) : 0;
-    const off = Math.hypot(...mine.map((v, c) => v - (tooth[c] as number) - t * (way[c] as number)));
-    return off > Math.max(18, 0.6 * Math.sqrt(length));
+    const walls = usual([2, 3, 4, 5].flatMap((d) => [gaps[(k + d) % teeth] as number[], gaps[(k - d - 1 + 2 * teeth) % teeth] as number[]]));
+    // between teeth the gear's own wall may hide the bench, that is seen where a tooth is gone
+    const bench = usual([0, 1, 2, 3].flatMap((d) => [outside[(k + d) % teeth] as number[], outside[(k - d + teeth) % teeth] as number[]]));
+    return Math.min(offBlend(mine, gear, walls), offBlend(mine, gear, bench), offBlend(mine, walls, bench)) > 20;
   });
+}
+
+const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((t, v, i) => t + v * (b[i] as number), 0);
+
+/** Distance of a colour from the nearest α·a + β·b with α, β ≥ 0 and α + β ≤ 1.3. */
+function offBlend(v: readonly number[], a: readonly number[], b: readonly number[]): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i <= 12; i++) {
+    // along the way from a to b, then as bright as suits it best
+    const mix = a.map((x, c) => x + ((b[c] as number) - x) * (i / 12));
+    const k = Math.max(0, Math.min(1.3, dot(v, mix) / (dot(mix, mix) || 1)));
+    least = Math.min(least, Math.hypot(...v.map((x, c) => x - k * (mix[c] as number))));
+  }
+  return least;
 }
 
 /**
