@@ -17,6 +17,8 @@ export interface Verb {
   readonly answer: (input: unknown, options: ReadonlyMap<string, string | true>) => unknown;
   /** verbs that read and write files or the shop's store instead of JSON */
   readonly run?: (words: string[], options: ReadonlyMap<string, string | true>) => Promise<void>;
+  /** verbs that read a picture: its path in, the answer out */
+  readonly picture?: (path: string | undefined, options: ReadonlyMap<string, string | true>) => Promise<unknown>;
 }
 
 const onlyByFile = (): never => {
@@ -83,6 +85,12 @@ export const commands: Readonly<Record<string, Verb>> = {
       ],
     },
     answer: identifyAnyKind,
+  },
+  "gear read": {
+    help: "PICTURE [--mm-per-px X]: the teeth of a gear in a photograph, which are missing, and how sure that is; --lines reads one path a line",
+    example: ["gear", "read", "demo/pictures/jpeg/juicer-wheel41.jpg"],
+    answer: onlyByFile,
+    picture: async (path, options) => (await import("./gear-read")).readGearFile(path, options.get("mm-per-px")),
   },
   "hardware identify": {
     help: "caliper readings of a bearing, thread, pin, circlip or O-ring in, what it is out, best first",

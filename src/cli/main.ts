@@ -9,7 +9,7 @@ async function main(argv: string[]): Promise<number> {
   for (let i = 0; i < argv.length; i++) {
     const word = argv[i] as string;
     if (!word.startsWith("--")) words.push(word);
-    else if (["--in", "--out", "--done"].includes(word)) options.set(word.slice(2), argv[++i] ?? "");
+    else if (["--in", "--out", "--done", "--mm-per-px"].includes(word)) options.set(word.slice(2), argv[++i] ?? "");
     else options.set(word.slice(2), true);
   }
   const [noun, name, ...rest] = words;
@@ -27,6 +27,7 @@ async function main(argv: string[]): Promise<number> {
   else {
     try {
       if (verb.run) await verb.run(rest, options);
+      else if (verb.picture) await pictures(verb.picture, rest, options);
       else if (options.has("lines")) lines(verb, input(rest, options));
       else print(verb.answer(parse(input(rest, options)), options));
     } catch (e) {
@@ -72,6 +73,18 @@ function lines(verb: Verb, text: string): void {
       }
     });
   process.stdout.write(out.map((o) => `${JSON.stringify(o)}\n`).join(""));
+}
+
+/** Pictures by their paths: one as an argument, or with --lines one a line. */
+async function pictures(read: NonNullable<Verb["picture"]>, rest: string[], options: Map<string, string | true>): Promise<void> {
+  if (!options.has("lines")) return print(await read(rest[0], options));
+  for (const path of input(rest, options).split("\n").map((l) => l.trim()).filter(Boolean))
+    try {
+      print(await read(path, options));
+    } catch (e) {
+      if (!(e instanceof Fault)) throw e;
+      print({ error: { path: e.path, says: e.says } });
+    }
 }
 
 function complain(e: unknown): number {

@@ -43,7 +43,14 @@ export function faceFromAxes(centre: Spot, long: number, short: number, directio
   return { centre, a: [long * c * c + short * s * s, (long - short) * c * s, long * s * s + short * c * c], q: [0, 0] };
 }
 
+/** The same face in a picture that begins elsewhere. */
+export const moved = (f: FacePlane, x: number, y: number): FacePlane => ({ ...f, centre: [f.centre[0] + x, f.centre[1] + y] });
+
 export const scaled = (f: FacePlane, k: number): FacePlane => ({ centre: [f.centre[0] * k, f.centre[1] * k], a: [f.a[0] * k, f.a[1] * k, f.a[2] * k], q: f.q });
 
 /** The same plane with another radius called 1. */
 export const resized = (f: FacePlane, k: number): FacePlane => ({ ...f, a: [f.a[0] * k, f.a[1] * k, f.a[2] * k], q: [f.q[0] * k, f.q[1] * k] });
+
+/** Mean radius of the circle of radius 1 as it is seen, pixels. */
+export const sizeOf = (f: FacePlane): number => Math.sqrt(f.a[0] * f.a[2] - f.a[1] ** 2);
+

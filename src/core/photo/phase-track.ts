@@ -356,12 +356,12 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
   }
   const { x, ...rest } = best as { x: Moves; agreement: number; score: number };
   const size = (x[5] as number) / (1 - ROOT_AT * depth);
-  const now = moved(plane, [x[1] as number, x[2] as number], [x[3] as number, x[4] as number]);
+  const now = shifted(plane, [x[1] as number, x[2] as number], [x[3] as number, x[4] as number]);
   return { teeth, ...rest, plane: resized({ ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] }, Math.max(0.85, Math.min(1.18, size))) };
 }
 
 /** The plane with its centre moved by e (tip radii, in the face) and stretched by s; the turn that this gives is left out. */
-export function moved(f: FacePlane, e: readonly [number, number], s: readonly [number, number]): FacePlane {
+export function shifted(f: FacePlane, e: readonly [number, number], s: readonly [number, number]): FacePlane {
   const [a0, a1, a2] = f.a;
   const b00 = a0 * (1 + s[0]) + a1 * s[1];
   const b01 = a0 * s[1] + a1 * (1 - s[0]);

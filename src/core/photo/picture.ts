@@ -91,18 +91,10 @@ export function reduced(p: Planes, longest: number): Planes {
   return { width, height, planes: [one(p.planes[0]), one(p.planes[1]), one(p.planes[2])] };
 }
 
-/** Half as large, each pixel the mean of four. */
-export function halved(p: Planes): Planes {
-  const width = p.width >> 1;
-  const height = p.height >> 1;
-  const half = (from: Float32Array): Float32Array => {
-    const to = new Float32Array(width * height);
-    for (let y = 0; y < height; y++)
-      for (let x = 0; x < width; x++) {
-        const i = 2 * y * p.width + 2 * x;
-        to[y * width + x] = ((from[i] as number) + (from[i + 1] as number) + (from[i + p.width] as number) + (from[i + p.width + 1] as number)) / 4;
-      }
-    return to;
-  };
-  return { width, height, planes: [half(p.planes[0]), half(p.planes[1]), half(p.planes[2])] };
+/** A piece of a picture, `width` by `height` pixels from x, y. It must lie inside. */
+export function cutOut(p: Picture, x: number, y: number, width: number, height: number): Picture {
+  const [w, h] = [Math.min(width, p.width - x), Math.min(height, p.height - y)];
+  const data = new Uint8ClampedArray(w * h * 4);
+  for (let v = 0; v < h; v++) data.set(p.data.subarray(((y + v) * p.width + x) * 4, ((y + v) * p.width + x + w) * 4), v * w * 4);
+  return { width: w, height: h, data };
 }

@@ -23,6 +23,9 @@ export interface ToothSlots {
   /** the plane with its radius 1 at the tips as they are seen, and the root circle's share of it */
   readonly plane: FacePlane;
   readonly rootShare: number;
+  /** one standard deviation of the tip and the root radius as measured, in tip radii */
+  readonly tipSpread: number;
+  readonly rootSpread: number;
   /** how much of what lies beyond the tips looks like the face: a ring of holes has the face all around it, a gear has not */
   readonly beyond: number;
 }
@@ -141,7 +144,17 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   const root = roots.length > teeth / 4 ? median(roots) : 1 - depth;
   const beyondRows = rowsBetween(-0.7, -0.35);
   const beyond = median(Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, beyondRows, k * PER, k * PER + PER - 1)));
-  return { slots, separation, plane: resized(plane, tip), rootShare: root / tip, beyond };
+  // the first tooth is the first after twelve o'clock
+  const start = slots.reduce((best, s, k) => (clockwise(s.angle) < clockwise((slots[best] as ToothSlot).angle) ? k : best), 0);
+  return {
+    slots: [...slots.slice(start), ...slots.slice(0, start)],
+    separation,
+    plane: resized(plane, tip),
+    rootShare: root / tip,
+    tipSpread: spreadOf(tips, teeth),
+    rootSpread: spreadOf(roots, teeth),
+    beyond,
+  };
 }
 
 const clamp01 = (x: number): number => Math.max(0, Math.min(1, x));
@@ -235,6 +248,13 @@ function likeTeeth(planes: readonly Float32Array[], columns: number, rows: reado
     return ab / (Math.sqrt(aa * bb) || 1);
   });
 }
+
+/** How far round from twelve o'clock, clockwise on screen. */
+const clockwise = (angle: number): number => (((angle + Math.PI / 2) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI);
+
+/** What one standard deviation of a median of radii is, in tip radii: from their own scatter, and never under a thousandth or so. */
+const spreadOf = (x: readonly number[], teeth: number): number =>
+  x.length > teeth / 4 ? Math.hypot((1.25 * 1.48 * median(x.map((v) => Math.abs(v - median(x))))) / Math.sqrt(x.length), 0.0015) : 0.03;
 
 const upperHalfMedian = (x: ArrayLike<number>): number => {
   const s = Float64Array.from(x)

@@ -1,0 +1,115 @@
+import { centreVotes } from "./centre-votes";
+import { type FacePlane, scaled, sizeOf, toFace } from "./face-plane";
+import { followed, type TrackFit } from "./phase-track";
+import { type Planes, reduced } from "./picture";
+import { centred, type RingRhythm, ringRhythms } from "./ring-rhythm";
+import { type RingReading, ringReading } from "./ring-reading";
+import { silhouettes } from "./silhouettes";
+
+/** Told how far the work is, 0 to 1, and what is being done. */
+export type Progress = (share: number, says: string) => void;
+
+/** Longest side in which round things are looked for, pixels. */
+const SMALL = 240;
+
+/** A ring that does not lie quite still is pushed a little every way and followed again: it may have been caught beside its place. */
+function restless(p: Planes, ring: TrackFit): TrackFit {
+  let best = ring;
+  for (const share of [0.05, 0.1])
+    for (let i = 0; i < 6 && best.score < 0.96; i++) {
+      const push = share * sizeOf(best.plane);
+      const [x, y] = best.plane.centre;
+      const plane = { ...best.plane, centre: [x + push * Math.cos((i * Math.PI) / 3), y + push * Math.sin((i * Math.PI) / 3)] as const };
+      const again = followed(p, plane, best.teeth, 2, 3);
+      if (again.score > best.score + 0.005) best = again;
+    }
+  return best === ring ? ring : followed(p, best.plane, best.teeth, 2);
+}
+
+/** Rings worth following, the plainest and largest first, no two alike. */
+function distinct(rings: readonly RingRhythm[], most: number): RingRhythm[] {
+  const worth = (r: RingRhythm): number => r.plainness * Math.sqrt(sizeOf(r.plane));
+  const picked: RingRhythm[] = [];
+  for (const r of [...rings].sort((a, b) => worth(b) - worth(a))) {
+    if (picked.length === most) break;
+    if (!picked.some((g) => near(g.plane, r.plane, 0.06))) picked.push(r);
+  }
+  return picked;
+}
+const near = (a: FacePlane, b: FacePlane, share: number): boolean =>
+  Math.hypot(a.centre[0] - b.centre[0], a.centre[1] - b.centre[1]) < share * sizeOf(b) && Math.abs(Math.log(sizeOf(a) / sizeOf(b))) < 1.5 * share;
+
+/** Is a spot (a plane's centre) inside a ring? */
+export const inside = (ring: FacePlane, other: FacePlane): boolean => Math.hypot(...toFace(ring, other.centre)) < 0.9;
+
+/** Good enough to look no further. */
+const plain = (r: RingReading): boolean => r.certainty > 0.9 && r.evidence.score > 0.94 && r.evidence.depth > 0.8 && r.evidence.depth < 1.25;
+
+/**
+ * The rings of teeth in a picture, each with its certainty, the one that counts first: the plainest, or the wheel around it (a pinion on top of a
+ * wheel is not what was asked for). First what stands out from the bench is followed; if that is not plain, every place that edges point at.
+ */
+export function ringReadings(middle: Planes, tell: Progress = () => undefined): RingReading[] {
+  const small = reduced(middle, SMALL);
+  const k = middle.width / small.width;
+  const reach = 0.75 * Math.max(middle.width, middle.height);
+  const read: RingReading[] = [];
+  const take = (ring: TrackFit): void => {
+    if (ring.score > 0.4 && !read.some((g) => g.teeth === ring.teeth && near(g.plane, ring.plane, 0.02))) read.push(ringReading(middle, ring));
+  };
+  const follow = (rings: readonly RingRhythm[], from: number, to: number): void => {
+    const tracks: TrackFit[] = [];
+    for (const [i, r] of rings.entries()) {
+      tell(from + ((to - from) * i) / rings.length / 2, "following the teeth around");
+      const ring = followed(middle, r.plane, r.teeth, 2);
+      tracks.push(ring);
+      if (ring.score > 0.9) take(ring);
+    }
+    if (read.some(plain)) return;
+    // none lies still by itself: the best are centred on their rhythm first, then pushed about
+    const slow = [...rings.keys()].sort((a, b) => (tracks[b] as TrackFit).score - (tracks[a] as TrackFit).score).slice(0, 3);
+    for (const [n, i] of slow.entries()) {
+      tell(from + (to - from) * (0.5 + n / slow.length / 2), "following the teeth around");
+      const r = rings[i] as RingRhythm;
+      const c = centred(middle, r);
+      const again = followed(middle, c.plane, c.teeth, 3);
+      const better = again.score > (tracks[i] as TrackFit).score ? again : (tracks[i] as TrackFit);
+      take(better.score > 0.45 && better.score < 0.96 ? restless(middle, better) : better);
+      if (read.some(plain)) return;
+    }
+  };
+  // a small ring may sit on a wheel that did not stand out: look around it before it is believed
+  const around = (): void => {
+    const best = read.filter(plain).sort((a, b) => sizeOf(b.plane) - sizeOf(a.plane))[0];
+    if (!best || best.teeth > 26 || sizeOf(best.plane) > 0.13 * middle.width) return;
+    const rings = voted().filter((r) => inside(best.plane, r.plane) && sizeOf(r.plane) > 1.35 * sizeOf(best.plane));
+    for (const r of distinct(rings, 3)) {
+      const c = centred(middle, r);
+      take(followed(middle, c.plane, c.teeth, 3));
+    }
+  };
+  let votes: RingRhythm[] | undefined;
+  const voted = (): RingRhythm[] => {
+    votes ??= centreVotes(small).flatMap((v) => ringRhythms(middle, { ...v.plane, centre: [v.plane.centre[0] * k, v.plane.centre[1] * k] }, 12, reach, 5));
+    return votes;
+  };
+  tell(0.05, "looking for round things");
+  const rings = silhouettes(small).flatMap((f) => ringRhythms(middle, scaled(f, k), 0.7, 1.3, 2));
+  const start = distinct(rings, 4);
+  follow(start, 0.2, 0.45);
+  if (!read.some(plain)) {
+    tell(0.45, "looking for centres");
+    follow(distinct([...rings, ...voted()], 8).filter((r) => !start.includes(r)), 0.6, 0.9);
+  }
+  around();
+  // a ring of six holes is as regular as a pinion of six: fewer teeth need more to speak for them
+  const worth = (r: RingReading): number => (r.teeth <= 8 ? 0.6 : 1) * r.certainty * Math.max(0, r.evidence.score) ** 2;
+  read.sort((a, b) => worth(b) - worth(a));
+  const first = read[0];
+  const wheel = first && read.find((r) => sizeOf(r.plane) > 1.02 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.certainty > 0.6 && r.evidence.score > 0.85);
+  if (wheel) return [wheel, ...read.filter((r) => r !== wheel)];
+  // a wheel half seen around a pinion is what was meant, and is not sure
+  const half = first && read.find((r) => sizeOf(r.plane) > 1.3 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.evidence.score > 0.62 && r.evidence.seen > 0.6);
+  return half ? [half, ...read.filter((r) => r !== half)] : read;
+}
+

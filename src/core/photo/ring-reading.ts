@@ -1,0 +1,93 @@
+import { type FacePlane, sizeOf } from "./face-plane";
+import { fitsNear, followed, phaseTrack, type TrackFit } from "./phase-track";
+import type { Planes } from "./picture";
+import { toothDepth } from "./ring-rhythm";
+import { type ToothSlots, toothSlots } from "./tooth-slots";
+
+/** A ring of teeth as it was read, with what speaks for it. */
+export interface RingReading {
+  readonly teeth: number;
+  /** in pixels of the picture that was given */
+  readonly plane: FacePlane;
+  readonly slots: ToothSlots;
+  /** other counts, and how well they fit the same ring */
+  readonly others: readonly { teeth: number; score: number }[];
+  readonly evidence: RingEvidence;
+  /** 0 to 1: how likely the count is the gear's */
+  readonly certainty: number;
+}
+
+/** What speaks for a ring, each as a number that a test can look at. */
+export interface RingEvidence {
+  /** how well the windows around the ring agree with one count, -1 to 1 */
+  readonly agreement: number;
+  /** the same, less what had to be moved and where roots were not in one circle */
+  readonly score: number;
+  /** score less that of the best other count */
+  readonly margin: number;
+  /** depth of the teeth seen, over that of a standard tooth of this count */
+  readonly depth: number;
+  /** teeth unlike the gaps beside them, 0 to 1 */
+  readonly separation: number;
+  /** likeness of what lies beyond the tips to the face */
+  readonly beyond: number;
+  /** share of the places that look like those around them, or have a plain gap */
+  readonly seen: number;
+  /** share of the places where a tooth stands */
+  readonly standing: number;
+}
+
+const clamp = (x: number): number => Math.max(0, Math.min(1, x));
+
+/** How likely a count is right, from its evidence: each kind of doubt takes its share. */
+export function certaintyOf(e: RingEvidence, teeth: number): number {
+  const rhythm = clamp((e.score - 0.66) / 0.2);
+  const margin = clamp((e.margin - 0.02) / 0.08);
+  const depth = clamp(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2) / 0.35);
+  const seen = clamp((e.seen - 0.45) / 0.35);
+  const standing = clamp((e.standing - 0.35) / 0.25);
+  const outside = teeth <= 8 ? clamp((0.5 - e.beyond) / 0.15) : 1;
+  return rhythm * margin * depth * seen * standing * outside;
+}
+
+/** A ring and what it would be with one, two or three teeth more or fewer, each with the plane that suits it; best first. */
+function rivals(p: Planes, ring: TrackFit): TrackFit[] {
+  const track = phaseTrack(p, ring.plane, ring.teeth);
+  return fitsNear(track, ring.plane, ring.teeth, 3)
+    .map((fit) => (Math.abs(fit.teeth - ring.teeth) === 1 && fit.score > ring.score - 0.4 ? followed(p, fit.plane, fit.teeth, 2, 0) : fit))
+    .sort((a, b) => b.score - a.score);
+}
+
+/** Share of the places that look like the teeth around them, or plainly lack one. */
+const seenIn = (slots: ToothSlots): number =>
+  slots.slots.filter((s) => s.alike > 0.5 || (s.state === "missing" && s.filled < 0.35) || (s.state === "there" && s.filled > 0.7 && slots.separation > 0.3)).length / slots.slots.length;
+
+/**
+ * One ring, followed until it lies still, and everything that speaks for it. `p` may be any size; the plane is in its pixels.
+ * @param exactly keep this count, whatever a rival has to say for itself
+ */
+export function ringReading(p: Planes, from: TrackFit, exactly = false): RingReading {
+  const all = rivals(p, from);
+  const fits = exactly ? [...all.filter((f) => f.teeth === from.teeth), ...all.filter((f) => f.teeth !== from.teeth)] : all;
+  const looked = fits.slice(0, (fits[0] as TrackFit).score - (fits[1]?.score ?? 0) < 0.15 ? 2 : 1).map((fit) => {
+    const slots = toothSlots(p, fit.plane, fit.teeth);
+    return { fit, slots, worth: fit.score * (0.4 + 0.6 * seenIn(slots)) };
+  });
+  if (!exactly) looked.sort((a, b) => b.worth - a.worth);
+  const { fit: best, slots, worth } = looked[0] as (typeof looked)[number];
+  const others = fits.filter((f) => f !== best);
+  const states = slots.slots;
+  const count = (f: (s: (typeof states)[number]) => boolean): number => states.filter(f).length / states.length;
+  const evidence: RingEvidence = {
+    agreement: best.agreement,
+    score: best.score,
+    margin: Math.min(worth - (looked[1]?.worth ?? 0), ...others.filter((f) => f !== looked[1]?.fit).map((f) => best.score - f.score)),
+    depth: (1 - slots.rootShare) / toothDepth(best.teeth),
+    separation: slots.separation,
+    beyond: slots.beyond,
+    seen: seenIn(slots),
+    standing: count((s) => s.state === "there" || s.state === "short"),
+  };
+  return { teeth: best.teeth, plane: slots.plane, slots, others: others.map(({ teeth, score }) => ({ teeth, score })), evidence, certainty: certaintyOf(evidence, best.teeth) };
+}
+
