@@ -19,7 +19,11 @@ const materials = readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..
 
 /** The camera's share: softness, noise of its sensor, darker corners, the JPEG. */
 async function develop(png: string, s: GearScene, seed: number): Promise<Buffer> {
-  const { data, info } = await sharp(png).removeAlpha().blur(Math.max(0.3, (s.blur * WIDTH) / 1600)).raw().toBuffer({ resolveWithObject: true });
+  const { data, info } = await sharp(png)
+    .removeAlpha()
+    .blur(Math.max(0.3, (s.blur * WIDTH) / 1600))
+    .raw()
+    .toBuffer({ resolveWithObject: true });
   let a = seed * 7919 + 1;
   const uniform = (): number => {
     a = (Math.imul(a, 1664525) + 1013904223) >>> 0;
@@ -51,7 +55,16 @@ for (let seed = Number(from); seed <= Number(to); seed++) {
   writeFileSync(pov, `#version 3.7;\n${materials}\n${scene.pov}`);
   const run = spawnSync("povray", [pov, `+O${png}`, `+W${WIDTH}`, `+H${(WIDTH * 3) / 4}`, "+A0.25", "+AM2", "+R1", "-D", "+FN", "+WT1", "-GA"], { encoding: "utf8" });
   if (run.status !== 0 || !existsSync(png)) {
-    console.error(`${scene.truth.file} failed: ${run.error?.message ?? run.stderr.split("\n").filter((l) => /error/i.test(l)).slice(0, 3).join(" | ")}`);
+    console.error(
+      `${scene.truth.file} failed: ${
+        run.error?.message ??
+        run.stderr
+          .split("\n")
+          .filter((l) => /error/i.test(l))
+          .slice(0, 3)
+          .join(" | ")
+      }`,
+    );
     continue;
   }
   writeFileSync(jpeg, await develop(png, scene, seed));

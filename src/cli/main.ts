@@ -78,7 +78,10 @@ function lines(verb: Verb, text: string): void {
 /** Pictures by their paths: one as an argument, or with --lines one a line. */
 async function pictures(read: NonNullable<Verb["picture"]>, rest: string[], options: Map<string, string | true>): Promise<void> {
   if (!options.has("lines")) return print(await read(rest[0], options));
-  for (const path of input(rest, options).split("\n").map((l) => l.trim()).filter(Boolean))
+  for (const path of input(rest, options)
+    .split("\n")
+    .map((l) => l.trim())
+    .filter(Boolean))
     try {
       print(await read(path, options));
     } catch (e) {

@@ -20,6 +20,8 @@ export interface GearNotes {
   /** as the gear face is drawn */
   readonly turning?: Turning;
   readonly drives?: boolean;
+  /** the picture its teeth were counted in, by its name in the job, and how sure that was, 0 to 1 */
+  readonly countedFrom?: { readonly picture: string; readonly certainty: number };
   /** for gears that are entered and not named: module, belt or chain pitch, mm */
   readonly moduleMm?: number;
   readonly pitchMm?: number;

@@ -37,7 +37,7 @@ export async function setFinding(
 }
 
 /** Readings that a gear's name rests on: a new one takes the accepted name back. */
-const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle", "chord", "arc"]);
+const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle", "chord", "arc", "tip circle"]);
 const names = (what: string): boolean => NAMING.has(what) || what.startsWith("over pins");
 /** Notes that do not bear on the gear's name. */
 const BESIDE: readonly (keyof GearNotes)[] = ["boreForm", "mateTeeth", "mate", "turning", "drives"];
@@ -87,6 +87,47 @@ export async function setGearNotes(
       .join(", ")}`;
   });
 }
+
+/**
+ * Takes a count from a photograph: the teeth, those that are gone and those that are broken off in part, and the picture as that of the finding. Marks
+ * of broken teeth that were there before go; worn, cracked and melted ones stay. Sizes read from it go among the readings.
+ */
+export async function takePhotoCount(
+  number: string,
+  version: number,
+  part: string,
+  count: {
+    readonly teeth: number;
+    readonly missing: readonly number[];
+    readonly broken: readonly number[];
+    readonly picture: string;
+    readonly certainty: number;
+    readonly sizes: readonly { readonly what: string; readonly value: number; readonly u: number }[];
+  },
+): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const f = await finding(c, part);
+    const marks: Record<string, string> = Object.fromEntries(
+      Object.entries({ ...f.teeth }).filter(([k, m]) => m !== "missing" && m !== "broken" && Number(k) < count.teeth),
+    );
+    for (const t of count.missing) marks[t] = "missing";
+    for (const t of count.broken) marks[t] = "broken";
+    const gear: GearNotes = { ...f.gear, teeth: count.teeth, countedFrom: { picture: count.picture, certainty: count.certainty } };
+    const other = f.gear.teeth !== count.teeth || count.sizes.length > 0;
+    await c
+      .trx("findings")
+      .where({ id: f.id })
+      .update(toRow({ gear, teeth: marks, ...(other ? { identity: null } : {}) }));
+    await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update({ part });
+    for (const { what, value, u } of count.sizes) {
+      await c.trx("readings").where({ job_id: c.job.id, part, what, source: PHOTOGRAPH }).delete();
+      await c.trx("readings").insert(toRow({ jobId: c.job.id, part, what, value, u, source: PHOTOGRAPH, at: c.at }));
+    }
+    return `${await nameOf(c, part)}: ${count.teeth} teeth counted in picture ${count.picture}, ${count.missing.length} missing`;
+  });
+}
+/** The source of a reading that was taken from a picture. */
+const PHOTOGRAPH = "photograph";
 
 export async function addReading(
   number: string,

@@ -151,7 +151,8 @@ export function centreVotes(p: Planes, most = 6): CentreVote[] {
         for (let i = 1; i < smooth.length; i++) if ((smooth[i] as number) > (smooth[best] as number)) best = i;
         const [x, y] = [best % w, (best / w) | 0];
         found.push({ plane: faceFromAxes([x, y], 1, share, direction), votes: smooth[best] as number, share });
-        for (let v = Math.max(0, y - 12); v < Math.min(h, y + 13); v++) smooth.fill(Number.NEGATIVE_INFINITY, v * w + Math.max(0, x - 12), v * w + Math.min(w, x + 13));
+        for (let v = Math.max(0, y - 12); v < Math.min(h, y + 13); v++)
+          smooth.fill(Number.NEGATIVE_INFINITY, v * w + Math.max(0, x - 12), v * w + Math.min(w, x + 13));
       }
     }
   found.sort((a, b) => b.votes - a.votes);

@@ -33,7 +33,12 @@ export function axesOf(f: FacePlane): { long: number; short: number; direction: 
   const half = Math.hypot((f.a[0] - f.a[2]) / 2, f.a[1]);
   const long = mean + half;
   const short = mean - half;
-  return { long, short, direction: Math.atan2(f.a[1], (f.a[0] - f.a[2]) / 2) / 2, tiltDeg: (Math.acos(Math.min(1, Math.max(0, short / long))) * 180) / Math.PI };
+  return {
+    long,
+    short,
+    direction: Math.atan2(f.a[1], (f.a[0] - f.a[2]) / 2) / 2,
+    tiltDeg: (Math.acos(Math.min(1, Math.max(0, short / long))) * 180) / Math.PI,
+  };
 }
 
 /** A face seen as an ellipse: half axes in pixels, the direction of the long one in radians. */
@@ -53,4 +58,3 @@ export const resized = (f: FacePlane, k: number): FacePlane => ({ ...f, a: [f.a[
 
 /** Mean radius of the circle of radius 1 as it is seen, pixels. */
 export const sizeOf = (f: FacePlane): number => Math.sqrt(f.a[0] * f.a[2] - f.a[1] ** 2);
-

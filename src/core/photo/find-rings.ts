@@ -2,8 +2,8 @@ import { centreVotes } from "./centre-votes";
 import { type FacePlane, scaled, sizeOf, toFace } from "./face-plane";
 import { followed, type TrackFit } from "./phase-track";
 import { type Planes, reduced } from "./picture";
-import { centred, type RingRhythm, ringRhythms } from "./ring-rhythm";
 import { type RingReading, ringReading } from "./ring-reading";
+import { centred, type RingRhythm, ringRhythms } from "./ring-rhythm";
 import { silhouettes } from "./silhouettes";
 
 /** Told how far the work is, 0 to 1, and what is being done. */
@@ -99,17 +99,38 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
   follow(start, 0.2, 0.45);
   if (!read.some(plain)) {
     tell(0.45, "looking for centres");
-    follow(distinct([...rings, ...voted()], 8).filter((r) => !start.includes(r)), 0.6, 0.9);
+    follow(
+      distinct([...rings, ...voted()], 8).filter((r) => !start.includes(r)),
+      0.6,
+      0.9,
+    );
   }
   around();
   // a ring of six holes is as regular as a pinion of six: fewer teeth need more to speak for them
   const worth = (r: RingReading): number => (r.teeth <= 8 ? 0.6 : 1) * r.certainty * Math.max(0, r.evidence.score) ** 2;
   read.sort((a, b) => worth(b) - worth(a));
   const first = read[0];
-  const wheel = first && read.find((r) => sizeOf(r.plane) > 1.02 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.certainty > 0.6 && r.evidence.score > 0.85);
+  const wheel =
+    first &&
+    read.find(
+      (r) =>
+        sizeOf(r.plane) > 1.02 * sizeOf(first.plane) &&
+        r.teeth > 1.5 * first.teeth &&
+        inside(r.plane, first.plane) &&
+        r.certainty > 0.6 &&
+        r.evidence.score > 0.85,
+    );
   if (wheel) return [wheel, ...read.filter((r) => r !== wheel)];
   // a wheel half seen around a pinion is what was meant, and is not sure
-  const half = first && read.find((r) => sizeOf(r.plane) > 1.3 * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && r.evidence.score > 0.62 && r.evidence.seen > 0.6);
+  const half =
+    first &&
+    read.find(
+      (r) =>
+        sizeOf(r.plane) > 1.3 * sizeOf(first.plane) &&
+        r.teeth > 1.5 * first.teeth &&
+        inside(r.plane, first.plane) &&
+        r.evidence.score > 0.62 &&
+        r.evidence.seen > 0.6,
+    );
   return half ? [half, ...read.filter((r) => r !== half)] : read;
 }
-

@@ -1,7 +1,7 @@
 import { axesOf, type FacePlane, resized } from "./face-plane";
+import { solved } from "./least-squares";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
-import { solved } from "./least-squares";
 import { faceLikeness, levelled, unrolled } from "./strip";
 
 /** What the teeth's own rhythm tells about a ring: where along the ring it runs ahead or behind, window by window. */
@@ -155,7 +155,7 @@ function faceEdge(like: Float32Array, radii: readonly number[], columns: number,
     let n = 0;
     for (let j = -half; j <= half; j++) {
       const v = like[i * columns + ((centre + j + columns) % columns)] as number;
-      if (v !== v) continue;
+      if (Number.isNaN(v)) continue;
       bins[(v * 11) | 0] = (bins[(v * 11) | 0] as number) + 1;
       n++;
     }
@@ -165,14 +165,22 @@ function faceEdge(like: Float32Array, radii: readonly number[], columns: number,
     let bin = 0;
     while (below + (bins[bin] as number) < share * n) below += bins[bin++] as number;
     const level = (bin + (share * n - below) / Math.max(1, bins[bin] as number)) / 11;
-    if (level >= 0.5) return last < 0.4 ? (radii[i - 1] as number) + ((0.5 - last) / (level - last)) * ((radii[i] as number) - (radii[i - 1] as number)) : Number.NaN;
+    if (level >= 0.5)
+      return last < 0.4 ? (radii[i - 1] as number) + ((0.5 - last) / (level - last)) * ((radii[i] as number) - (radii[i - 1] as number)) : Number.NaN;
     last = level;
   }
   return Number.NaN;
 }
 
 /** Where the teeth begin, window by window: where the face ends, or else where the rhythm rises to half its strength on the way out from the face. */
-function rootsSeen(radii: readonly number[], re: Float64Array, im: Float64Array, windows: number, weights: Float64Array, edges: Float64Array): Pick<PhaseTrack, "roots" | "rootWeights"> {
+function rootsSeen(
+  radii: readonly number[],
+  re: Float64Array,
+  im: Float64Array,
+  windows: number,
+  weights: Float64Array,
+  edges: Float64Array,
+): Pick<PhaseTrack, "roots" | "rootWeights"> {
   const roots = new Float64Array(windows);
   const rootWeights = new Float64Array(windows);
   for (let k = 0; k < windows; k++) {
@@ -236,7 +244,11 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
     const t = 4 * k;
     return (
       (x[0] as number) +
-      teeth * ((x[1] as number) * (terms[t + 1] as number) - (x[2] as number) * (terms[t] as number) + (x[3] as number) * (terms[t + 3] as number) - (x[4] as number) * (terms[t + 2] as number)) +
+      teeth *
+        ((x[1] as number) * (terms[t + 1] as number) -
+          (x[2] as number) * (terms[t] as number) +
+          (x[3] as number) * (terms[t + 3] as number) -
+          (x[4] as number) * (terms[t + 2] as number)) +
       (teeth - at) * (angles[k] as number)
     );
   };
@@ -263,7 +275,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
       off += (rootWeights[k] as number) * Math.log1p(r * r);
       rootAll += rootWeights[k] as number;
       const tip = tips[k] as number;
-      if (tip === tip) {
+      if (!Number.isNaN(tip)) {
         const t = (tip - circleAt(x, k, 8)) / sigma;
         off += Math.log1p(t * t);
         rootAll++;
@@ -320,7 +332,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
     }
     for (let k = 0; k < n; k++) {
       const tip = tips[k] as number;
-      if (tip !== tip) continue;
+      if (Number.isNaN(tip)) continue;
       const t = 4 * k;
       const [c1, s1] = [terms[t] as number, terms[t + 1] as number];
       row.set([0, c1, s1, terms[t + 2] as number, terms[t + 3] as number, 0, -c1, -s1, 1]);

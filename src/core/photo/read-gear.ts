@@ -1,4 +1,5 @@
-import { type FacePlane, axesOf, moved, scaled, sizeOf } from "./face-plane";
+import { runsOf } from "../judge/tooth-marks";
+import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
 import { inside, type Progress, ringReadings } from "./find-rings";
 import { followed } from "./phase-track";
 import { checkPicture, cutOut, type Picture, planesOf } from "./picture";
@@ -72,15 +73,18 @@ function readAt(piece: Picture, x: number, y: number, tell: Progress): RingReadi
 }
 
 /**
- * The ring at a place that a hand has put it to: followed from there, with the count near the one given, or exactly that one.
- * @param exactly the technician has counted: the count is taken, the ring is only laid under it
+ * Lays rings under a picture by hand: the ring at a place is followed from there, with the count near the one given, or exactly that one.
+ * The picture is brought to size once.
  */
-export function ringFrom(picture: Picture, plane: FacePlane, teeth: number, exactly = false): RingReading {
+export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, exactly?: boolean) => RingReading {
+  checkPicture(picture);
   const middle = planesOf(picture, MIDDLE);
   const k = picture.width / middle.width;
-  const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));
-  const read = ringReading(middle, fit, exactly);
-  return { ...read, plane: scaled(read.plane, k) };
+  return (plane, teeth, exactly = false) => {
+    const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));
+    const read = ringReading(middle, fit, exactly);
+    return { ...read, plane: scaled(read.plane, k) };
+  };
 }
 
 const round = (x: number, n: number): number => Math.round(x * 10 ** n) / 10 ** n;
@@ -90,20 +94,24 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
   const first = rings[0];
   const none = { teeth: null, confidence: 0, candidates: [], missing: { count: 0, runs: [] }, tilt: 0, centre: null, tipDiameterPx: null, tipDiameter: null };
   if (!first) return { ...none, says: "There is no ring of teeth in this picture." };
-  const second = rings.find((r) => r !== first && r.certainty > 0.6 && r.teeth > 8 && !inside(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane));
+  const second = rings.find(
+    (r) => r !== first && r.certainty > 0.6 && r.teeth > 8 && !inside(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane),
+  );
   const candidates = rings
     .filter((r, i) => r.certainty > 0.02 && rings.findIndex((o) => o.teeth === r.teeth) === i)
     .slice(0, 3)
     .map((r) => ({ teeth: r.teeth, confidence: round(r.certainty, 3) }));
-  if (first.certainty <= 0.02) return { ...none, says: "No ring of teeth stands out in this picture. Take it closer, from above, on a ground of another colour." };
+  if (first.certainty <= 0.02)
+    return { ...none, says: "No ring of teeth stands out in this picture. Take it closer, from above, on a ground of another colour." };
   const sure = first.certainty >= SURE && !second;
   const axes = axesOf(first.plane);
-  const runs = runsOf(first.slots.slots.map((t) => t.state === "missing"));
+  const gone = first.slots.slots.flatMap((t, i) => (t.state === "missing" ? [i] : []));
+  const runs = [...runsOf(gone, first.teeth)].sort((a, b) => a.from - b.from);
   return {
     teeth: sure ? first.teeth : null,
     confidence: round(first.certainty, 3),
     candidates,
-    missing: { count: runs.reduce((n, r) => n + r.length, 0), runs },
+    missing: { count: gone.length, runs },
     tilt: round(axes.tiltDeg, 1),
     centre: [round(first.plane.centre[0], 1), round(first.plane.centre[1], 1)],
     tipDiameterPx: round(2 * axes.long, 1),
@@ -114,22 +122,4 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
         ? {}
         : { says: "Not sure enough to give a count. Turn the gear a little, clear its teeth, and take it again; or lay the ring by hand." }),
   };
-}
-
-/** Runs of `true` around a ring, each with its first place. */
-export function runsOf(ring: readonly boolean[]): { from: number; length: number }[] {
-  const n = ring.length;
-  const start = ring.indexOf(false);
-  if (start < 0) return n ? [{ from: 0, length: n }] : [];
-  const out: { from: number; length: number }[] = [];
-  let from = -1;
-  for (let i = 1; i <= n; i++) {
-    const k = (start + i) % n;
-    if (ring[k] && from < 0) from = i;
-    if (!ring[k] && from >= 0) {
-      out.push({ from: (start + from) % n, length: i - from });
-      from = -1;
-    }
-  }
-  return out.sort((a, b) => a.from - b.from);
 }

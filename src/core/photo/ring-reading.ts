@@ -1,4 +1,4 @@
-import { type FacePlane, sizeOf } from "./face-plane";
+import type { FacePlane } from "./face-plane";
 import { fitsNear, followed, phaseTrack, type TrackFit } from "./phase-track";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
@@ -60,7 +60,8 @@ function rivals(p: Planes, ring: TrackFit): TrackFit[] {
 
 /** Share of the places that look like the teeth around them, or plainly lack one. */
 const seenIn = (slots: ToothSlots): number =>
-  slots.slots.filter((s) => s.alike > 0.5 || (s.state === "missing" && s.filled < 0.35) || (s.state === "there" && s.filled > 0.7 && slots.separation > 0.3)).length / slots.slots.length;
+  slots.slots.filter((s) => s.alike > 0.5 || (s.state === "missing" && s.filled < 0.35) || (s.state === "there" && s.filled > 0.7 && slots.separation > 0.3))
+    .length / slots.slots.length;
 
 /**
  * One ring, followed until it lies still, and everything that speaks for it. `p` may be any size; the plane is in its pixels.
@@ -88,6 +89,12 @@ export function ringReading(p: Planes, from: TrackFit, exactly = false): RingRea
     seen: seenIn(slots),
     standing: count((s) => s.state === "there" || s.state === "short"),
   };
-  return { teeth: best.teeth, plane: slots.plane, slots, others: others.map(({ teeth, score }) => ({ teeth, score })), evidence, certainty: certaintyOf(evidence, best.teeth) };
+  return {
+    teeth: best.teeth,
+    plane: slots.plane,
+    slots,
+    others: others.map(({ teeth, score }) => ({ teeth, score })),
+    evidence,
+    certainty: certaintyOf(evidence, best.teeth),
+  };
 }
-

@@ -30,7 +30,12 @@ function addPower(power: Float64Array, a: Float32Array, b: Float32Array): void {
   // slow changes are light and shadow, not teeth
   for (let k = FEWEST - 1; k < COLUMNS / 2; k++) {
     const m = COLUMNS - k;
-    power[k] = (power[k] as number) + (spectrum[2 * k] as number) ** 2 + (spectrum[2 * k + 1] as number) ** 2 + (spectrum[2 * m] as number) ** 2 + (spectrum[2 * m + 1] as number) ** 2;
+    power[k] =
+      (power[k] as number) +
+      (spectrum[2 * k] as number) ** 2 +
+      (spectrum[2 * k + 1] as number) ** 2 +
+      (spectrum[2 * m] as number) ** 2 +
+      (spectrum[2 * m + 1] as number) ** 2;
   }
 }
 
@@ -155,7 +160,11 @@ export function centred(p: Planes, ring: RingRhythm, steps: readonly number[] = 
         for (const sign of [1, -1]) {
           const k = sign * step * size;
           const f = best.plane;
-          const plane: FacePlane = { ...f, centre: [f.centre[0] + m[0] * k, f.centre[1] + m[1] * k], a: [f.a[0] + m[2] * k, f.a[1] + m[3] * k, f.a[2] + m[4] * k] };
+          const plane: FacePlane = {
+            ...f,
+            centre: [f.centre[0] + m[0] * k, f.centre[1] + m[1] * k],
+            a: [f.a[0] + m[2] * k, f.a[1] + m[3] * k, f.a[2] + m[4] * k],
+          };
           const r = bandRhythm(p, plane, best.teeth);
           if (r.plainness <= best.plainness + 0.002) continue;
           best = { ...r, plane };

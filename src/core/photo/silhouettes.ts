@@ -142,7 +142,15 @@ export function silhouettes(p: Planes): FacePlane[] {
   }
   const kept: FacePlane[] = [];
   for (const f of out)
-    if (f.a[0] < 0.8 * Math.max(w, h) && !kept.some((g) => Math.hypot(g.centre[0] - f.centre[0], g.centre[1] - f.centre[1]) < 0.03 * f.a[0] && Math.abs(g.a[0] / f.a[0] - 1) < 0.05 && Math.abs(g.a[2] / f.a[2] - 1) < 0.05))
+    if (
+      f.a[0] < 0.8 * Math.max(w, h) &&
+      !kept.some(
+        (g) =>
+          Math.hypot(g.centre[0] - f.centre[0], g.centre[1] - f.centre[1]) < 0.03 * f.a[0] &&
+          Math.abs(g.a[0] / f.a[0] - 1) < 0.05 &&
+          Math.abs(g.a[2] / f.a[2] - 1) < 0.05,
+      )
+    )
       kept.push(f);
   return kept;
 }

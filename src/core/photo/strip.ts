@@ -70,26 +70,26 @@ export function levelled(row: Float32Array, window: number, noise: number): Floa
   // the window runs over [j - half, j + half)
   for (let i = -half; i < half; i++) {
     const v = row[i < 0 ? i + n : i] as number;
-    if (v !== v) continue;
+    if (Number.isNaN(v)) continue;
     sum += v;
     squares += v * v;
     count++;
   }
   for (let j = 0; j < n; j++) {
     const v = row[j] as number;
-    if (v === v && count > half) {
+    if (!Number.isNaN(v) && count > half) {
       const mean = sum / count;
       const wave = (v - mean) / (Math.sqrt(Math.max(0, squares / count - mean * mean)) + noise);
-      out[j] = wave > 2.5 ? 2.5 : wave < -2.5 ? -2.5 : wave;
+      out[j] = Math.max(-2.5, Math.min(2.5, wave));
     }
     const comes = row[j + half >= n ? j + half - n : j + half] as number;
-    if (comes === comes) {
+    if (!Number.isNaN(comes)) {
       sum += comes;
       squares += comes * comes;
       count++;
     }
     const goes = row[j - half < 0 ? j - half + n : j - half] as number;
-    if (goes === goes) {
+    if (!Number.isNaN(goes)) {
       sum -= goes;
       squares -= goes * goes;
       count--;
@@ -109,7 +109,8 @@ export function faceLikeness(s: Strip, depth: number, pitch: number): Float32Arr
   const { rows, columns } = s;
   const inner: number[] = [];
   // no further in than the rim: hub and web are another matter
-  for (let i = 0; i < rows; i++) if ((s.radii[i] as number) < 1 - 1.12 * depth && (s.radii[i] as number) > 1 - 1.12 * depth - Math.min(0.88 * depth, 0.13)) inner.push(i);
+  for (let i = 0; i < rows; i++)
+    if ((s.radii[i] as number) < 1 - 1.12 * depth && (s.radii[i] as number) > 1 - 1.12 * depth - Math.min(0.88 * depth, 0.13)) inner.push(i);
   const out = new Float32Array(rows * columns);
   const spread = new Float32Array(columns);
   const means: Float32Array[] = [];

@@ -72,7 +72,8 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   const columns = teeth * PER;
   const strip = unrolled(p, plane, radii, columns);
   const like = faceLikeness(strip, depth, PER);
-  const rowsBetween = (from: number, to: number): number[] => [...radii.keys()].filter((i) => (1 - (radii[i] as number)) / depth >= from && (1 - (radii[i] as number)) / depth <= to);
+  const rowsBetween = (from: number, to: number): number[] =>
+    [...radii.keys()].filter((i) => (1 - (radii[i] as number)) / depth >= from && (1 - (radii[i] as number)) / depth <= to);
   const middle = rowsBetween(0.2, 0.75);
 
   // the phase in which the ring is most like the face is the middle of the teeth
@@ -89,7 +90,9 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   const q = Math.round(PER * 0.17);
 
   const tooth = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, middle, k * PER + shift - q, k * PER + shift + q));
-  const gap = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, rowsBetween(0.1, 0.6), k * PER + shift + PER / 2 - q, k * PER + shift + PER / 2 + q));
+  const gap = Float64Array.from({ length: teeth }, (_, k) =>
+    meanOver(strip, like, rowsBetween(0.1, 0.6), k * PER + shift + PER / 2 - q, k * PER + shift + PER / 2 + q),
+  );
   const inner = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, rowsBetween(0.6, 0.95), k * PER + shift - q, k * PER + shift + q));
   const outer = Float64Array.from({ length: teeth }, (_, k) => meanOver(strip, like, rowsBetween(0.12, 0.45), k * PER + shift - q, k * PER + shift + q));
   const wholeTooth = upperHalfMedian(tooth);

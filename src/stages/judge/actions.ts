@@ -11,7 +11,7 @@ import { trainInput } from "@/core/train/train";
 import { database } from "@/store/database";
 import { GEAR_KINDS, loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
-import { addReading, keepBenchFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain, strikeReadings } from "@/store/judge";
+import { addReading, keepBenchFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain, strikeReadings, takePhotoCount } from "@/store/judge";
 import { type ActionResult, act } from "../act";
 import { onJob } from "../action-input";
 import { nameFrom } from "./gear-readings";
@@ -73,6 +73,7 @@ export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<Ac
 /** What can be measured, with the range that is believed, in mm or degrees. */
 const RANGES: Readonly<Record<string, readonly [number, number, string]>> = {
   "tip diameter": [1, 600, "mm"],
+  "tip circle": [1, 600, "mm"],
   span: [0.5, 300, "mm"],
   chord: [0.5, 600, "mm"],
   arc: [2, 358, "°"],
@@ -177,4 +178,24 @@ const findInput = z.object({
 });
 export async function saveBenchFind(raw: z.infer<typeof findInput>): Promise<ActionResult> {
   return act(findInput, raw, ({ number, version, find }) => keepBenchFind(number, version, find));
+}
+
+const photoInput = z.object({
+  ...onPart,
+  teeth: z.int("the tooth count must be a whole number").min(4, "a gear has 4 teeth or more").max(400, "more than 400 teeth cannot be drawn"),
+  missing: z.array(z.int().min(0).max(399)).max(400),
+  broken: z.array(z.int().min(0).max(399)).max(400),
+  picture: z.string().max(40),
+  certainty: z.number().min(0).max(1),
+  sizes: z
+    .array(z.strictObject({ what: z.enum(["tip circle", "root diameter", "bore"]), value: z.number().min(0.5).max(600), u: z.number().positive().max(60) }))
+    .max(3),
+});
+/** Takes a count, and sizes if there are any, from a photograph. */
+export async function savePhotoCount(raw: z.infer<typeof photoInput>): Promise<ActionResult> {
+  return act(photoInput, raw, async ({ number, version, part, ...count }) => {
+    const job = await loadJob(await database(), number);
+    if (!job?.pictures.some((p) => p.name === count.picture)) throw new Fault("picture", "that picture is not among the job's any more");
+    return takePhotoCount(number, version, part, count);
+  });
 }

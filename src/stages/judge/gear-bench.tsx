@@ -8,6 +8,7 @@ import type { LengthUnit } from "@/core/quantity/units";
 import { GEAR_KINDS, type GearKind, type GearNotes } from "@/store/gear-notes";
 import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
 import { percent } from "@/ui/odds";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
@@ -43,7 +44,7 @@ const keyOf = (a: Pick<AskedReading, "what" | "teeth">): string => `${a.what}${a
 
 /** The gear bench: readings, what the gear is, its sizes, its mate, and its face with the bad teeth marked. */
 export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
-  const { run } = useJob();
+  const { run, number } = useJob();
   const { part, notes, kind, gear, asked, means } = view;
   const [place, setPlace] = useState<Place>("readings");
   const [unit, setUnit] = useState<LengthUnit>("mm");
@@ -148,7 +149,10 @@ export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
               {p.says}
             </KeyButton>
           ))}
-          <KeyButton keyName="C" className="small ml-auto" pressed={caliper} onPress={() => setCaliper(!caliper)}>
+          <KeyLink keyName="P" href={`/jobs/${number}/judge/gear/${part}/picture`} className="small ml-auto">
+            Count in a picture
+          </KeyLink>
+          <KeyButton keyName="C" className="small" pressed={caliper} onPress={() => setCaliper(!caliper)}>
             Practice caliper
           </KeyButton>
         </div>

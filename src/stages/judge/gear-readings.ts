@@ -59,7 +59,9 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
   if (kind !== "spur" && kind !== "helical") return null;
   const means = meanReadings(job.readings, part);
   const one = (what: string): MeanReading | undefined => means.find((m) => m.what === what);
-  const tip = one("tip diameter");
+  // between jaws where that was done; else as a photograph shows it
+  const jaws = one("tip diameter");
+  const tip = jaws ?? one("tip circle");
   const root = one("root diameter");
   const helix = one("helix angle");
   const arc = one("arc");
@@ -75,7 +77,7 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
     kind,
     teeth: notes.teeth ?? null,
     // flat jaws across an odd count read short
-    ...(tip ? { tipDiameter: plain(tip), acrossFlatJaws: true } : {}),
+    ...(tip ? { tipDiameter: plain(tip), acrossFlatJaws: jaws !== undefined } : {}),
     ...(root ? { rootDiameter: plain(root) } : {}),
     spans,
     ...(chords.length ? { chords } : {}),

@@ -129,6 +129,7 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
     out.push(deg("arc", `Arc of ${notes.arcPitches} pitches`, notes.arcPitches));
     out.push(mm("chord", `Tip to tip, ${notes.arcPitches} on`, notes.arcPitches));
   }
+  if (means.some((m) => m.what === "tip circle")) out.push(mm("tip circle", "Tip circle, seen"));
   const pins = means.find((m) => m.what.startsWith("over pins "))?.what;
   const pin = pins ? Number(pins.slice(10)) : next?.drawing === "pins" ? next.pinMm : undefined;
   if (pin) out.push(mm(`over pins ${pin}`, `Over ${pin} mm pins`));
