@@ -1,5 +1,7 @@
 // biome-ignore-all format: scenes are set like tables, a thing a row
+import QRCode from "qrcode";
 import type { Gear } from "../../src/core/gear/index";
+import { CARD, cardText } from "../../src/core/photo/scale-card";
 import * as p from "./parts";
 import { all, at, lying, type Pov, tipped } from "./parts";
 import { units } from "./units";
@@ -39,6 +41,14 @@ const handful = (count: number, d: number, len: number, pitch: number, x: number
 // ── the juicer's gear case ────────────────────────────────────────────────────────────────────────────────────────────
 const brokenFive = (i: number): number => ([9, 10, 11, 12, 13].includes(i) ? 0.97 : [8, 14].includes(i) ? 0.42 : 0);
 const wheel41 = (broken: (i: number) => number = brokenFive): Pov => p.gearPart({ gear: gear(41, 1, 18), face: 11, bore: 8, hub: 9, material: "NylonWhite", web: true, broken, crossHole: true });
+/** The printed scale card, lying flat. */
+const scaleCard = (): Pov => {
+  const code = QRCode.create(cardText(CARD.codeSide), { errorCorrectionLevel: "M" }).modules;
+  const m = CARD.codeSide / code.size;
+  const dark: string[] = [];
+  for (let y = 0; y < code.size; y++) for (let x = 0; x < code.size; x++) if (code.get(y, x)) dark.push(`box { <${x * m},0,${-(y + 1) * m}>, <${(x + 1) * m},0.05,${-y * m}> }`);
+  return all(`box { <${-CARD.width / 2},0,${-CARD.height / 2}>, <${CARD.width / 2},0.3,${CARD.height / 2}> texture { pigment { rgb 0.86 } finish { diffuse 0.8 } } }`, `union { ${dark.join(" ")} translate <${-CARD.width / 2 + 7},0.3,${CARD.codeSide / 2}> texture { pigment { rgb 0.02 } } }`);
+};
 const wheel47 = p.gearPart({ gear: gear(47, 1.25), face: 13, bore: 12, hub: 12, material: "NylonWhite", web: true, holes: 0, keyway: true });
 const layShaft = all(p.shaft([8, 16], [7.9, 22], [8, 10]), at(p.gearPart({ gear: gear(11, 1.25), face: 18, bore: 7, material: "Steel" }), 0, 0, 0, 16));
 const juicerCase = p.openCase(112, 30, 92, 4, "AbsDark", six(50, 40));
@@ -166,6 +176,7 @@ const juicer: Scene[] = [
   { name: "juicer-wheel41", mat: "MatWood", span: 96, tilt: 24, turn: -18, things: [at(wheel41(), 0, 2, 31), at(p.grease(31, 10, 7, 11, RED, 1.8), -7, -6), at(p.grease(17, 8, 4, 6, RED, 1.6), 16, 4), at(p.crumbs(11, 7, 6, "NylonWhite"), 33, -16), at(p.crumbs(23, 4, 4, "NylonWhite"), -32, 20)] },
   { name: "juicer-layshaft", mat: "MatWood", span: 110, tilt: 32, turn: 16, things: [`object { ${lying(layShaft, 8.5, 24)} translate <-26,0,6> }`, at(p.grease(5, 9, 8, 2, AMBER, 1.9), 0, -2)] },
   { name: "juicer-bearing", mat: "MatOilcloth", span: 78, tilt: 34, turn: -14, things: [at(p.bearing(8, 22, 7), -4, 2), at(p.grease(3, 4, 5, 6.5, AMBER, 1.2), -6, -4)] },
+  { name: "juicer-wheel41-card", mat: "MatWood", span: 132, tilt: 14, turn: 0, lift: 8, things: [at(wheel41(), -34, 0, 8), at(`box { <-45,0,-29>, <45,10.7,29> texture { BoardWood } }`, 37, 2, 6), at(scaleCard(), 37, 2, 6, 10.7), at(p.crumbs(11, 5, 5, "NylonWhite"), -58, -30)] },
   { name: "juicer-pinion", mat: "MatOilcloth", span: 70, tilt: 30, turn: 26, things: [`object { ${lying(pinionShaft, 6.2, 12)} translate <-12,0,3> }`, at(p.grease(14, 8, 5, 10.5, AMBER, 1.5), -9, 2), at(p.crumbs(9, 5, 5, "NylonWhite"), 16, -10)] },
   { name: "juicer-seal", mat: "MatOilcloth", span: 78, tilt: 30, turn: 14, things: [at(p.seal(12, 22, 7), 0, 2), at(p.grease(8, 5, 8, 5, AMBER, 1.3), 4, 2)] },
 ];

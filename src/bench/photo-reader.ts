@@ -4,7 +4,7 @@ import { type FacePlane, LONGEST_SIDE, type Picture, type Spot } from "@/core/ph
 export type PhotoQuestion =
   | { readonly ask: "open"; readonly picture: Picture }
   | { readonly ask: "read" }
-  | { readonly ask: "lay"; readonly plane: FacePlane; readonly teeth: number; readonly exactly: boolean }
+  | { readonly ask: "lay"; readonly plane: FacePlane; readonly teeth: number; readonly exactly: boolean; readonly settle: boolean }
   | { readonly ask: "bore"; readonly plane: FacePlane }
   | { readonly ask: "points"; readonly plane: FacePlane; readonly a: Spot; readonly b: Spot; readonly mm: number }
   | { readonly ask: "rule"; readonly plane: FacePlane; readonly a: Spot; readonly b: Spot; readonly divisionMm: number }

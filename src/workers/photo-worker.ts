@@ -32,7 +32,7 @@ function answer(q: PhotoQuestion, tell: (share: number, says: string) => void): 
     case "read":
       return readGear(opened(), { tell });
     case "lay":
-      return lay?.(q.plane, q.teeth, q.exactly);
+      return lay?.(q.plane, q.teeth, q);
     case "bore":
       return boreOf(planesOf(opened()), q.plane);
     case "points":

@@ -13,7 +13,7 @@ export type Progress = (share: number, says: string) => void;
 const SMALL = 240;
 
 /** A ring that does not lie quite still is pushed a little every way and followed again: it may have been caught beside its place. */
-function restless(p: Planes, ring: TrackFit): TrackFit {
+export function restless(p: Planes, ring: TrackFit): TrackFit {
   let best = ring;
   for (const share of [0.05, 0.1])
     for (let i = 0; i < 6 && best.score < 0.96; i++) {

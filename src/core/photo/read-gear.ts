@@ -1,6 +1,6 @@
 import { runsOf } from "../judge/tooth-marks";
 import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
-import { inside, type Progress, ringReadings } from "./find-rings";
+import { inside, type Progress, restless, ringReadings } from "./find-rings";
 import { followed } from "./phase-track";
 import { checkPicture, cutOut, type Picture, planesOf } from "./picture";
 import { type RingReading, ringReading } from "./ring-reading";
@@ -72,17 +72,20 @@ function readAt(piece: Picture, x: number, y: number, tell: Progress): RingReadi
   return ringReadings(middle, tell).map((r) => ({ ...r, plane: moved(scaled(r.plane, k), x, y) }));
 }
 
-/**
- * Lays rings under a picture by hand: the ring at a place is followed from there, with the count near the one given, or exactly that one.
- * The picture is brought to size once.
- */
-export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, exactly?: boolean) => RingReading {
+/** How a ring is laid: `exactly` keeps the count that is given; `settle` looks a little around the place, as after a hand has let go. */
+export interface Laying {
+  readonly exactly?: boolean;
+  readonly settle?: boolean;
+}
+
+/** Lays rings under a picture by hand: followed from the place that is given, with a count near the one given. The picture is brought to size once. */
+export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, how?: Laying) => RingReading {
   checkPicture(picture);
   const middle = planesOf(picture, MIDDLE);
   const k = picture.width / middle.width;
-  return (plane, teeth, exactly = false) => {
+  return (plane, teeth, { exactly = false, settle = false } = {}) => {
     const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));
-    const read = ringReading(middle, fit, exactly);
+    const read = ringReading(middle, settle && !exactly ? restless(middle, fit) : fit, exactly);
     return { ...read, plane: scaled(read.plane, k) };
   };
 }

@@ -1,10 +1,9 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useRef, useState } from "react";
-import { type PhotoProgress, PhotoReader, pictureFromUrl } from "@/bench/photo-reader";
+import { useEffect, useState } from "react";
 import { toothExtent } from "@/core/judge/tooth-marks";
-import { axesOf, type FacePlane, faceFromAxes, type Picture, type PictureReading, type RingReading, type Spot, SURE } from "@/core/photo/index";
+import { axesOf, type FacePlane, faceFromAxes, type RingReading, type Spot, SURE } from "@/core/photo/index";
 import { KeyButton } from "@/ui/key-button";
 import { percent } from "@/ui/odds";
 import { pictureUrl } from "@/ui/picture-frame";
@@ -12,8 +11,9 @@ import { useJob } from "../job-context";
 import { TakePicture } from "../take-picture";
 import { savePhotoCount } from "./actions";
 import { isGone, PhotoOverlay, type ToothSays } from "./photo-overlay";
-import { type PhotoSize, PhotoSizes, type SizeWay, sentence, spotsFor } from "./photo-size";
+import { type PhotoSize, PhotoSizes, type SizeWay, spotsFor } from "./photo-size";
 import { PhotoStrip } from "./photo-strip";
+import { useLatest, usePhoto } from "./use-photo";
 
 interface PartPicture {
   readonly name: string;
@@ -21,7 +21,18 @@ interface PartPicture {
 }
 
 /** Counts the teeth of a part in one of its pictures: read by itself, checked by eye along the unrolled ring, mended by hand, accepted. */
-export function PhotoBench({ part, partName, pictures, noted }: { part: string; partName: string; pictures: readonly PartPicture[]; noted: number | null }) {
+export function PhotoBench({
+  part,
+  partName,
+  hint,
+  pictures,
+  noted,
+}: {
+  part: string;
+  partName: string;
+  pictures: readonly PartPicture[];
+  noted: number | null;
+}) {
   const { run, number } = useJob();
   const router = useRouter();
   const [camera, setCamera] = useState(pictures.length === 0);
@@ -52,9 +63,9 @@ export function PhotoBench({ part, partName, pictures, noted }: { part: string; 
     setSpots([]);
   }, [url]);
 
-  const lay = useLatest(async (plane: FacePlane, count: number, exactly: boolean): Promise<void> => {
+  const lay = useLatest<[FacePlane, number, boolean, boolean]>(async (plane: FacePlane, count: number, exactly: boolean, settle: boolean): Promise<void> => {
     if (!reader) return;
-    const laid = await reader.ask<RingReading>({ ask: "lay", plane, teeth: count, exactly });
+    const laid = await reader.ask<RingReading>({ ask: "lay", plane, teeth: count, exactly, settle });
     // what cannot be followed stays where the hand has put it
     setRing(laid.evidence.score > 0.5 ? laid : { ...laid, plane });
     setSizes([]);
@@ -63,7 +74,7 @@ export function PhotoBench({ part, partName, pictures, noted }: { part: string; 
   const recount = (by: number): void => {
     if (!ring) return;
     setHandCount(true);
-    void lay(ring.plane, Math.max(5, Math.min(200, ring.teeth + by)), true);
+    void lay(ring.plane, Math.max(5, Math.min(200, ring.teeth + by)), true, false);
   };
   const tooth = (i: number): void => {
     if (!ring) return;
@@ -91,7 +102,7 @@ export function PhotoBench({ part, partName, pictures, noted }: { part: string; 
       <div className="mx-auto h-full max-w-[860px]">
         <TakePicture
           where={{ role: "finding", part }}
-          hint={partName}
+          hint={hint}
           onTaken={() => undefined}
           onArrived={(kept) => {
             setShown(kept.name);
@@ -123,9 +134,12 @@ export function PhotoBench({ part, partName, pictures, noted }: { part: string; 
               onTooth={tooth}
               onHand={(plane) => {
                 setHand(plane);
-                void lay.soon(plane, count, false);
+                lay.soon(plane, count, false, false);
               }}
-              onLaid={() => setHand(null)}
+              onLaid={(plane) => {
+                setHand(null);
+                lay.soon(plane, count, false, true);
+              }}
               marks={spots}
               onSpot={
                 sizing && spotsFor(sizing) ? (s) => setSpots((now) => [...now.slice(-(spotsFor(sizing) - 1) || now.length), s].slice(-spotsFor(sizing))) : null
@@ -145,105 +159,120 @@ export function PhotoBench({ part, partName, pictures, noted }: { part: string; 
           </div>
         )}
       </section>
-      <section aria-label="Count" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
-        {fault && (
-          <p role="alert" className="text-[20px] font-semibold text-error">
-            {fault}
-          </p>
-        )}
-        {ring ? (
-          <>
-            <div className="flex items-end gap-3">
-              <output aria-label="Teeth counted" className="figures text-[76px] leading-[0.82]">
-                {sure || handCount ? ring.teeth : "?"}
-              </output>
-              <div className="flex-1 leading-tight">
-                <p className="text-[24px]">teeth</p>
-                <p className="text-[18px]">{handCount ? "as you laid them" : sure ? `${percent(ring.certainty)} sure` : `perhaps ${ring.teeth}`}</p>
-              </div>
-              <KeyButton keyName="-" label="Strike a tooth" onPress={() => recount(-1)}>
-                − tooth
-              </KeyButton>
-              <KeyButton keyName="+" label="Add a tooth" onPress={() => recount(1)}>
-                + tooth
-              </KeyButton>
-            </div>
-            <p role="status" aria-label="Missing teeth" className={`text-[21px] leading-tight font-semibold ${missing.length ? "text-error" : ""}`}>
-              {missing.length ? `× ${runs}` : "None missing"}
-              {broken.length > 0 && `; ${broken.length} short`}
-              <span className="hush block text-[17px] font-normal">tilted {Math.round(axesOf(ring.plane).tiltDeg)}° · numbers run clockwise from the top</span>
+      <section aria-label="Count" className="flex min-h-0 flex-col gap-2">
+        <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
+          {fault && (
+            <p role="alert" className="text-[20px] font-semibold text-error">
+              {fault}
             </p>
-            {!sure && !handCount && reading?.answer.says && <p className="says text-[18px]">{reading.answer.says}</p>}
-            {!sure && !handCount && (
-              <div className="flex flex-wrap gap-1.5">
-                {[ring, ...others].map((r, i) => (
-                  <KeyButton
-                    key={r.teeth}
-                    keyName={String(i + 1)}
-                    className="small"
-                    onPress={() => {
-                      setRing(r);
-                      setHandCount(true);
-                    }}
-                  >
-                    It is {r.teeth}
-                  </KeyButton>
-                ))}
+          )}
+          {ring ? (
+            <>
+              <div className="flex items-end gap-3">
+                <output aria-label="Teeth counted" className="figures text-[76px] leading-[0.82]">
+                  {sure || handCount ? ring.teeth : "?"}
+                </output>
+                <div className="flex-1 leading-tight">
+                  <p className="text-[24px]">teeth</p>
+                  <p className="text-[18px]">{handCount ? "as you laid them" : sure ? `${percent(ring.certainty)} sure` : `perhaps ${ring.teeth}`}</p>
+                </div>
               </div>
+              <p role="status" aria-label="Missing teeth" className={`text-[21px] leading-tight font-semibold ${missing.length ? "text-error" : ""}`}>
+                {missing.length ? `× ${runs}` : "None missing"}
+                {broken.length > 0 && `; ${broken.length} short`}
+                <span className="hush block text-[17px] font-normal">
+                  tilted {Math.round(axesOf(ring.plane).tiltDeg)}° · numbers run clockwise from the top
+                </span>
+              </p>
+              {!sure && !handCount && reading?.answer.says && <p className="says text-[18px]">{reading.answer.says}</p>}
+              {!sure && !handCount && (
+                <div className="flex flex-wrap gap-1.5">
+                  {[ring, ...others].map((r, i) => (
+                    <KeyButton
+                      key={r.teeth}
+                      keyName={String(i + 1)}
+                      className="small"
+                      onPress={() => {
+                        setRing(r);
+                        setHandCount(true);
+                      }}
+                    >
+                      It is {r.teeth}
+                    </KeyButton>
+                  ))}
+                </div>
+              )}
+            </>
+          ) : (
+            !progress && (
+              <p className="says text-[20px]">
+                {reading?.answer.says ?? (picture || fault ? "Not counted: read it, or lay the ring by hand." : "Opening the picture …")}
+              </p>
+            )
+          )}
+          <div className="grid grid-cols-2 gap-1.5">
+            {ring && reader && (
+              <KeyButton keyName="Z" className="small" pressed={sizing !== null} onPress={() => setSizing(sizing ? null : "card")}>
+                Size
+              </KeyButton>
             )}
-          </>
-        ) : (
-          !progress && <p className="says text-[20px]">{reading?.answer.says ?? "Not read yet."}</p>
-        )}
-        <div className="flex flex-wrap gap-1.5">
-          <KeyButton keyName="R" className="small" disabled={!picture || progress !== null} onPress={photo.read}>
-            Read again
-          </KeyButton>
-          <KeyButton
-            keyName="H"
-            className="small"
-            disabled={!picture}
-            onPress={() =>
-              picture && void lay(faceFromAxes([picture.width / 2, picture.height / 2], picture.height * 0.35, picture.height * 0.35, 0), count, false)
-            }
-          >
-            {ring ? "Ring to the middle" : "Lay a ring by hand"}
-          </KeyButton>
-          <KeyButton keyName="I" className="small" onPress={() => setCamera(true)}>
-            New picture
-          </KeyButton>
-          {pictures.length > 1 && (
-            <KeyButton
-              keyName="O"
-              className="small"
-              onPress={() => setShown(pictures[(pictures.findIndex((p) => p.name === chosenPicture?.name) + 1) % pictures.length]?.name)}
-            >
-              Other picture
-            </KeyButton>
+            {ring && !sizing && (
+              <>
+                <KeyButton keyName="-" label="Strike a tooth" className="small" onPress={() => recount(-1)}>
+                  − one tooth
+                </KeyButton>
+                <KeyButton keyName="+" label="Add a tooth" className="small" onPress={() => recount(1)}>
+                  + one tooth
+                </KeyButton>
+              </>
+            )}
+            {!sizing && (
+              <>
+                <KeyButton keyName="R" className="small" disabled={!picture || progress !== null} onPress={photo.read}>
+                  Read again
+                </KeyButton>
+                <KeyButton
+                  keyName="H"
+                  className="small"
+                  disabled={!picture}
+                  onPress={() =>
+                    picture &&
+                    void lay(faceFromAxes([picture.width / 2, picture.height / 2], picture.height * 0.35, picture.height * 0.35, 0), count, false, true)
+                  }
+                >
+                  Ring by hand
+                </KeyButton>
+                <KeyButton keyName="I" className="small" onPress={() => setCamera(true)}>
+                  New picture
+                </KeyButton>
+                {pictures.length > 1 && (
+                  <KeyButton
+                    keyName="O"
+                    className="small"
+                    onPress={() => setShown(pictures[(pictures.findIndex((p) => p.name === chosenPicture?.name) + 1) % pictures.length]?.name)}
+                  >
+                    Other picture
+                  </KeyButton>
+                )}
+              </>
+            )}
+          </div>
+          {ring && reader && sizing && (
+            <PhotoSizes
+              reader={reader}
+              ring={ring}
+              way={sizing}
+              setWay={(w) => {
+                setSizing(w);
+                setSpots([]);
+              }}
+              spots={spots}
+              sizes={sizes}
+              onSizes={setSizes}
+            />
           )}
         </div>
-        {ring && reader && (
-          <>
-            <KeyButton keyName="Z" className="small" pressed={sizing !== null} onPress={() => setSizing(sizing ? null : "card")}>
-              Size from the picture
-            </KeyButton>
-            {sizing && (
-              <PhotoSizes
-                reader={reader}
-                ring={ring}
-                way={sizing}
-                setWay={(w) => {
-                  setSizing(w);
-                  setSpots([]);
-                }}
-                spots={spots}
-                sizes={sizes}
-                onSizes={setSizes}
-              />
-            )}
-          </>
-        )}
-        <KeyButton keyName=" " look="main" className="mt-auto justify-center" disabled={!ring || hand !== null} onPress={() => void accept()}>
+        <KeyButton keyName=" " look="main" className="justify-center" disabled={!ring || hand !== null} onPress={() => void accept()}>
           {ring ? `${ring.teeth} teeth${missing.length ? `, ${missing.length} missing` : ""}: take it` : "Take the count"}
         </KeyButton>
       </section>
@@ -269,90 +298,4 @@ export function PhotoBench({ part, partName, pictures, noted }: { part: string; 
       </div>
     </div>
   );
-}
-
-/** The picture at an address, the worker that reads it, and what it has read. Reading begins by itself. */
-function usePhoto(url: string | undefined) {
-  const [picture, setPicture] = useState<Picture | null>(null);
-  const [reading, setReading] = useState<PictureReading | null>(null);
-  const [ring, setRing] = useState<RingReading | null>(null);
-  const [progress, setProgress] = useState<PhotoProgress | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
-  const reader = useRef<PhotoReader | null>(null);
-
-  const read = useCallback(async (): Promise<void> => {
-    const by = reader.current;
-    if (!by) return;
-    setFault(null);
-    setProgress({ share: 0, says: "opening the picture" });
-    try {
-      const answer = await by.ask<PictureReading>({ ask: "read" }, setProgress);
-      setReading(answer);
-      setRing(answer.answer.centre ? (answer.rings[0] ?? null) : null);
-    } catch (e) {
-      if ((e as Error).message !== "cancelled") setFault(sentence((e as Error).message));
-    }
-    if (reader.current === by) setProgress(null);
-  }, []);
-
-  useEffect(() => {
-    let gone = false;
-    setPicture(null);
-    setReading(null);
-    setRing(null);
-    setFault(null);
-    if (!url) return;
-    pictureFromUrl(url).then(
-      (opened) => {
-        if (gone) return;
-        reader.current = new PhotoReader(opened);
-        setPicture(opened);
-        void read();
-      },
-      (e: Error) => !gone && setFault(sentence(e.message)),
-    );
-    return () => {
-      gone = true;
-      reader.current?.end();
-      reader.current = null;
-    };
-  }, [url, read]);
-
-  return {
-    picture,
-    reading,
-    ring,
-    setRing,
-    progress,
-    fault,
-    reader: reader.current,
-    read: () => void read(),
-    cancel: () => {
-      reader.current?.end();
-      setProgress(null);
-    },
-  };
-}
-
-/** Runs one at a time; while it runs, `soon` keeps only the latest that was asked. */
-function useLatest<A extends unknown[]>(work: (...args: A) => Promise<void>): ((...args: A) => Promise<void>) & { soon: (...args: A) => void } {
-  const latest = useRef(work);
-  latest.current = work;
-  const busy = useRef(false);
-  const next = useRef<A | null>(null);
-  const run = useCallback(async (...args: A): Promise<void> => latest.current(...args).catch(() => undefined), []);
-  const soon = useCallback((...args: A): void => {
-    next.current = args;
-    if (busy.current) return;
-    busy.current = true;
-    void (async () => {
-      while (next.current) {
-        const now = next.current;
-        next.current = null;
-        await latest.current(...now).catch(() => undefined);
-      }
-      busy.current = false;
-    })();
-  }, []);
-  return Object.assign((...args: A) => run(...args), { soon });
 }

@@ -46,7 +46,7 @@ export function PhotoOverlay({
   onTooth: (slot: number) => void;
   onHand: (plane: FacePlane) => void;
   /** the hand has let go */
-  onLaid: () => void;
+  onLaid: (plane: FacePlane) => void;
   /** marks of the size tool */
   marks: readonly Spot[];
   /** the size tool wants a place */
@@ -61,15 +61,20 @@ export function PhotoOverlay({
     return [Math.max(0, Math.min(width, p.x)), Math.max(0, Math.min(height, p.y))];
   };
   /** handle 0 is the centre, 1 to 4 lie on the ends of the axes */
+  const last = useRef<FacePlane | null>(null);
+  const move = (to: FacePlane): void => {
+    last.current = to;
+    onHand(to);
+  };
   const moveTo = (handle: number, [x, y]: Spot): void => {
     if (!plane) return;
     const { long, short, direction } = axesOf(plane);
     if (handle === 0) {
-      onHand({ ...plane, centre: [x, y] });
+      move({ ...plane, centre: [x, y] });
       return;
     }
     const r = Math.max(20, Math.hypot(x - plane.centre[0], y - plane.centre[1]));
-    onHand(handle % 2 ? faceFromAxes(plane.centre, r, short, direction) : faceFromAxes(plane.centre, long, r, direction));
+    move(handle % 2 ? faceFromAxes(plane.centre, r, short, direction) : faceFromAxes(plane.centre, long, r, direction));
   };
   const keyed = (handle: number) => (e: KeyboardEvent) => {
     const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
@@ -79,7 +84,7 @@ export function PhotoOverlay({
     const k = (e.shiftKey ? 0.03 : 0.006) * axesOf(plane).long;
     const [x, y] = places[handle] as Spot;
     moveTo(handle, [x + (step[0] as number) * k, y + (step[1] as number) * k]);
-    onLaid();
+    if (last.current) onLaid(last.current);
   };
   const axes = plane && axesOf(plane);
   const places: Spot[] =
@@ -103,7 +108,7 @@ export function PhotoOverlay({
       onPointerUp={() => {
         if (held.current === null) return;
         held.current = null;
-        onLaid();
+        if (last.current) onLaid(last.current);
       }}
     >
       <title>The ring of teeth over the picture</title>

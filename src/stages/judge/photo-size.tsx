@@ -5,6 +5,7 @@ import type { PhotoReader } from "@/bench/photo-reader";
 import { type FaceScale, faceSizes, type RingReading, type Spot } from "@/core/photo/index";
 import type { Measured } from "@/core/quantity/measured";
 import { KeyButton } from "@/ui/key-button";
+import { sentence } from "./use-photo";
 
 const WAYS = [
   {
@@ -48,6 +49,7 @@ export function PhotoSizes({
   ring,
   way,
   setWay,
+  close,
   spots,
   sizes,
   onSizes,
@@ -56,6 +58,7 @@ export function PhotoSizes({
   ring: RingReading;
   way: SizeWay;
   setWay: (way: SizeWay) => void;
+  close: () => void;
   spots: readonly Spot[];
   sizes: readonly PhotoSize[];
   onSizes: (sizes: readonly PhotoSize[]) => void;
@@ -104,11 +107,11 @@ export function PhotoSizes({
   };
   return (
     <section aria-label="Size" className="flex flex-col gap-1.5">
-      <div className="flex items-baseline justify-between">
+      <div className="flex items-center justify-between">
         <h2 className="text-[22px]">How large?</h2>
-        <a className="text-[18px] underline" href="/api/scale-card" target="_blank" rel="noreferrer">
-          print a scale card (PDF)
-        </a>
+        <KeyButton keyName="Z" className="small" onPress={close}>
+          Done
+        </KeyButton>
       </div>
       <div className="grid grid-cols-2 gap-1.5">
         {WAYS.map((w, i) => (
@@ -117,7 +120,14 @@ export function PhotoSizes({
           </KeyButton>
         ))}
       </div>
-      <p className="text-[18px] leading-snug">{chosen.tells}</p>
+      <p className="text-[18px] leading-snug">
+        {chosen.tells}{" "}
+        {way === "card" && (
+          <a className="underline" href="/api/scale-card" target="_blank" rel="noreferrer">
+            Print one (PDF).
+          </a>
+        )}
+      </p>
       <div className="flex items-end gap-2">
         {chosen.asks && (
           <div className="w-[150px]">
@@ -159,5 +169,3 @@ export function PhotoSizes({
     </section>
   );
 }
-
-export const sentence = (says: string): string => `${says.charAt(0).toUpperCase()}${says.slice(1)}${/[.!?]$/.test(says) ? "" : "."}`;

@@ -29,6 +29,7 @@ export default async function Page({ params }: { params: Promise<{ number: strin
         key={id}
         part={id}
         partName={part.name ?? id}
+        hint={`${job.kind} wheel with scale card`}
         pictures={pictures.map(({ name, sha256 }) => ({ name, sha256 }))}
         noted={job.findings.find((f) => f.part === id)?.gear.teeth ?? null}
       />
