@@ -257,7 +257,7 @@ const clockwise = (angle: number): number => (((angle + Math.PI / 2) % (2 * Math
 
 /** What one standard deviation of a median of radii is, in tip radii: from their own scatter, and never under a thousandth or so. */
 const spreadOf = (x: readonly number[], teeth: number): number =>
-  x.length > teeth / 4 ? Math.hypot((1.25 * 1.48 * median(x.map((v) => Math.abs(v - median(x))))) / Math.sqrt(x.length), 0.0015) : 0.03;
+  x.length > teeth / 4 ? Math.hypot((1.25 * 1.48 * median(x.map((v) => Math.abs(v - median(x))))) / Math.sqrt(x.length), 0.004) : 0.03;
 
 const upperHalfMedian = (x: ArrayLike<number>): number => {
   const s = Float64Array.from(x)

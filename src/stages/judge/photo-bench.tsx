@@ -30,6 +30,8 @@ export function PhotoBench({
 }: {
   part: string;
   partName: string;
+  /** what lies under the practice camera */
+  hint: string;
   pictures: readonly PartPicture[];
   noted: number | null;
 }) {
@@ -211,13 +213,11 @@ export function PhotoBench({
             )
           )}
           <div className="grid grid-cols-2 gap-1.5">
-            {ring && reader && (
-              <KeyButton keyName="Z" className="small" pressed={sizing !== null} onPress={() => setSizing(sizing ? null : "card")}>
-                Size
-              </KeyButton>
-            )}
             {ring && !sizing && (
               <>
+                <KeyButton keyName="Z" className="small" onPress={() => setSizing("card")}>
+                  Size
+                </KeyButton>
                 <KeyButton keyName="-" label="Strike a tooth" className="small" onPress={() => recount(-1)}>
                   − one tooth
                 </KeyButton>
@@ -266,6 +266,7 @@ export function PhotoBench({
                 setSizing(w);
                 setSpots([]);
               }}
+              close={() => setSizing(null)}
               spots={spots}
               sizes={sizes}
               onSizes={setSizes}

@@ -113,6 +113,19 @@ export function PhotoSizes({
           Done
         </KeyButton>
       </div>
+      {/* what came out stands first, so that it is seen without scrolling */}
+      {sizes.length > 0 && (
+        <dl aria-label="Sizes from the picture" className="grid grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-3">
+          {sizes.map((s) => (
+            <div key={s.what} className="contents">
+              <dt className="text-[18px]">{s.says}</dt>
+              <dd className="figures text-[26px] leading-tight whitespace-nowrap">
+                {figure(s)} <span className="text-[17px]">mm</span>
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
       <div className="grid grid-cols-2 gap-1.5">
         {WAYS.map((w, i) => (
           <KeyButton key={w.way} keyName={String(i + 5)} className="small" pressed={way === w.way} onPress={() => setWay(w.way)}>
@@ -154,18 +167,6 @@ export function PhotoSizes({
         </p>
       )}
       {says && <p className="hush text-[18px]">{says}</p>}
-      {sizes.length > 0 && (
-        <dl aria-label="Sizes from the picture" className="grid grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-3">
-          {sizes.map((s) => (
-            <div key={s.what} className="contents">
-              <dt className="text-[18px]">{s.says}</dt>
-              <dd className="figures text-[26px] leading-tight whitespace-nowrap">
-                {figure(s)} <span className="text-[17px]">mm</span>
-              </dd>
-            </div>
-          ))}
-        </dl>
-      )}
     </section>
   );
 }
