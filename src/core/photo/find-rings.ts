@@ -80,7 +80,7 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
   };
   // a small ring may sit on a wheel that did not stand out: look around it before it is believed
   const around = (): void => {
-    const best = read.filter(plain).sort((a, b) => sizeOf(b.plane) - sizeOf(a.plane))[0];
+    const best = read.filter((r) => r.certainty > 0.6).sort((a, b) => sizeOf(b.plane) - sizeOf(a.plane))[0];
     if (!best || best.teeth > 26 || sizeOf(best.plane) > 0.13 * middle.width) return;
     const rings = voted().filter((r) => inside(best.plane, r.plane) && sizeOf(r.plane) > 1.35 * sizeOf(best.plane));
     for (const r of distinct(rings, 3)) {

@@ -101,10 +101,10 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
     (r) => r !== first && r.certainty > 0.6 && r.teeth > 8 && !inside(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane),
   );
   const candidates = rings
-    .filter((r, i) => r.certainty > 0.02 && rings.findIndex((o) => o.teeth === r.teeth) === i)
+    .filter((r, i) => (r.certainty > 0.02 || r.evidence.score > 0.7) && rings.findIndex((o) => o.teeth === r.teeth) === i)
     .slice(0, 3)
     .map((r) => ({ teeth: r.teeth, confidence: round(r.certainty, 3) }));
-  if (first.certainty <= 0.02)
+  if (first.certainty <= 0.02 && first.evidence.score < 0.7)
     return { ...none, says: "No ring of teeth stands out in this picture. Take it closer, from above, on a ground of another colour." };
   const sure = first.certainty >= SURE && !second;
   const axes = axesOf(first.plane);

@@ -39,7 +39,8 @@ export function PhotoBench({
   const router = useRouter();
   const [camera, setCamera] = useState(pictures.length === 0);
   const [shown, setShown] = useState<string | undefined>(pictures.at(-1)?.name);
-  const chosenPicture = pictures.find((p) => p.name === shown) ?? pictures.at(-1);
+  // one that was just taken may not have come back with the page yet
+  const chosenPicture = shown === undefined ? pictures.at(-1) : pictures.find((p) => p.name === shown);
   const url = chosenPicture && pictureUrl(chosenPicture.sha256);
   const photo = usePhoto(url);
   const { picture, reader, reading, ring, setRing, progress, fault } = photo;

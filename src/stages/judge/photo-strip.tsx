@@ -68,7 +68,11 @@ export function PhotoStrip({
               tabIndex={-1}
               aria-label={`Place ${i + 1}: ${gone ? "tooth missing" : hidden ? "hidden, taken as there" : "tooth there"}`}
               aria-pressed={gone}
-              onClick={() => onTooth(i)}
+              onClick={(e) => {
+                // Space stays the main action's
+                e.currentTarget.blur();
+                onTooth(i);
+              }}
               className={`figures relative h-full min-w-0 flex-1 overflow-visible text-center leading-none ${n <= 48 ? "text-[17px]" : "text-[15px]"} ${gone ? "bg-error text-error-content" : i === chosen ? "bg-accent text-accent-content" : "text-neutral-content"}`}
             >
               {numbered(i, n) || (gone && n <= 70) ? (

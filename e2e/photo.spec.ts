@@ -1,0 +1,91 @@
+import { expect, type Page, test } from "@playwright/test";
+
+test.describe("a gear counted in a picture", () => {
+  const teeth = (page: Page) => page.getByLabel("Teeth counted");
+  const open = async (page: Page): Promise<void> => {
+    await page.goto("/jobs/J-0142/judge/gear/p7");
+    await page.getByRole("link", { name: /Count in a picture/ }).click();
+    await expect(page.getByRole("region", { name: "Picture" })).toBeVisible();
+    await expect(teeth(page)).toHaveText("41", { timeout: 30_000 });
+  };
+
+  test("is read by itself, checked along the unrolled ring, mended, and taken to the gear bench", async ({ page }) => {
+    await open(page);
+    const missing = page.getByLabel("Missing teeth");
+    await expect(missing).toContainText("5 missing in one run (teeth 10 to 14)");
+    // the eye says that one more is gone, and takes it back; then by keys alone
+    await page.getByRole("button", { name: "Place 20: tooth there" }).click();
+    await expect(missing).toContainText("6 missing");
+    await page.getByRole("button", { name: "Place 20: tooth missing" }).click();
+    await expect(missing).toContainText("5 missing");
+    await page.keyboard.press("ArrowRight");
+    await page.keyboard.press("m");
+    await expect(missing).toContainText("6 missing");
+    await page.keyboard.press("m");
+    await page.keyboard.press("Space");
+    await expect(page.getByRole("region", { name: "Gear face" })).toBeVisible();
+    await expect(page.getByLabel("Teeth, counted")).toHaveValue("41");
+    await expect(page.getByLabel("Extent")).toContainText("5 missing in one run (teeth 10 to 14)");
+  });
+
+  test("a ring that the hand moves is counted again at once, and finds back", async ({ page }) => {
+    await open(page);
+    const centre = page.getByRole("button", { name: /Centre of the gear/ });
+    await centre.focus();
+    await page.keyboard.press("ArrowRight");
+    await page.keyboard.press("ArrowRight");
+    await expect(teeth(page)).toHaveText("41");
+    await page.getByRole("button", { name: "Add a tooth" }).click();
+    await expect(teeth(page)).toHaveText("42");
+    await expect(page.getByText("as you laid them")).toBeVisible();
+    await page.getByRole("button", { name: "Strike a tooth" }).click();
+    await expect(teeth(page)).toHaveText("41");
+    const box = await centre.boundingBox();
+    if (!box) throw new Error("the centre's handle is not on the screen");
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 6, y + 4, { steps: 4 });
+    await page.mouse.up();
+    await expect(teeth(page)).toHaveText("41", { timeout: 15_000 });
+  });
+
+  test("a picture with the scale card gives sizes, and the gear bench names the gear with them", async ({ page }) => {
+    await open(page);
+    await page.keyboard.press("i");
+    await page.getByRole("button", { name: /Take it/ }).click();
+    await expect(page.getByRole("region", { name: "Picture" })).toBeVisible({ timeout: 20_000 });
+    await expect(teeth(page)).toHaveText("41", { timeout: 30_000 });
+    await page.keyboard.press("z");
+    await page.keyboard.press("6");
+    await page.keyboard.press("s");
+    await expect(page.getByText("Press two places in the picture first.")).toBeVisible();
+    await page.keyboard.press("5");
+    await page.keyboard.press("s");
+    const sizes = page.getByLabel("Sizes from the picture");
+    await expect(sizes).toContainText("Tip circle", { timeout: 15_000 });
+    const tip = Number(/Tip circle\s*([\d.]+)/.exec((await sizes.textContent()) ?? "")?.[1]);
+    // the wheel is 45.11 mm over its tips
+    expect(Math.abs(tip - 45.11)).toBeLessThan(1);
+    await page.keyboard.press("Space");
+    await expect(page.getByRole("region", { name: "Gear face" })).toBeVisible();
+    await expect(page.getByLabel("Tip circle, seen, mm")).toBeVisible();
+  });
+
+  test("the scale card comes as a PDF, and a part without a gear in its picture gets a sentence, not a count", async ({ page, request }) => {
+    const card = await request.get("/api/scale-card");
+    expect(card.headers()["content-type"]).toBe("application/pdf");
+    expect((await card.body()).subarray(0, 5).toString()).toBe("%PDF-");
+    await page.goto("/jobs/J-0142/judge/gear/p1/picture");
+    await expect(page.getByText(/No ring of teeth stands out|no ring of teeth|Not sure enough/)).toBeVisible({ timeout: 40_000 });
+    await expect(page.getByRole("button", { name: /^Space|Take the count|\?/ }).first()).toBeVisible();
+  });
+
+  test("reading can be stopped, and the ring laid by hand instead", async ({ page }) => {
+    await page.goto("/jobs/J-0142/judge/gear/p1/picture");
+    await page.getByRole("button", { name: "Stop" }).click({ timeout: 20_000 });
+    await expect(page.getByText("Not counted: read it, or lay the ring by hand.")).toBeVisible();
+    await page.keyboard.press("h");
+    await expect(page.getByRole("button", { name: /Centre of the gear/ })).toBeVisible({ timeout: 20_000 });
+  });
+});
