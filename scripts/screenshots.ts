@@ -59,6 +59,13 @@ const shots: Shot[] = [
   { name: "tag", path: "/jobs/J-0142/tag" },
   { name: "judge", path: "/jobs/J-0142/judge" },
   { name: "gear-bench", path: "/jobs/J-0142/judge/gear/p7" },
+  {
+    name: "gear-picture",
+    path: "/jobs/J-0142/judge/gear/p7/picture",
+    before: async (page) => {
+      await page.getByLabel("Teeth counted").waitFor();
+    },
+  },
   { name: "why", path: "/jobs/J-0142/judge/why" },
   {
     name: "train",
