@@ -1,20 +1,7 @@
-import { execFileSync } from "node:child_process";
 import { writeFileSync } from "node:fs";
-import { join } from "node:path";
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-
-const cli = (...words: string[]): string =>
-  execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], {
-    encoding: "utf8",
-    env: { ...process.env, DEMONTAGE_DATA: process.env.DEMONTAGE_E2E_DATA ?? "data/e2e" },
-  });
-
-/** The demo's juicer under a number of its own, so that what is done to it here is nobody else's. */
-function juicerCopy(): string {
-  const { file } = JSON.parse(cli("job", "export", "J-0142", "--out", "test-results/juicer.zip")) as { file: string };
-  return (JSON.parse(cli("job", "import", file, "--as-new")) as { number: string }).number;
-}
+import { cli, juicerCopy } from "./juicer-copy";
 
 async function take(page: Page, label: string, value: string): Promise<void> {
   const field = page.getByLabel(`${label}, mm`, { exact: true });

@@ -9,7 +9,7 @@ const answer = (verb: string, input: unknown) => {
 };
 
 describe("every verb that reads JSON", () => {
-  const verbs = Object.entries(commands).filter(([, v]) => !v.run);
+  const verbs = Object.entries(commands).filter(([, v]) => !v.run && !v.picture);
   it.each(verbs.map(([name, verb]) => [name, verb] as const))("%s takes the example that it prints, and says what it does", (name, verb) => {
     expect(verb.help.length).toBeGreaterThan(20);
     expect(answer(name, verb.example)).toBeTruthy();

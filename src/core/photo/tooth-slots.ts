@@ -114,6 +114,13 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
   const form = Math.max(0.45, median(alike) - 0.32);
   const foreign = unlikeBoth(strip, { tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) }, fills, shift, q);
+  const covered = coveredFeet(
+    strip,
+    { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },
+    teeth,
+    shift,
+    q,
+  );
   const slots = Array.from(tooth, (_, k): ToothSlot => {
     const filled = fills[k] as number;
     const a = alike[k] as number;
@@ -122,8 +129,14 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
     const trust = trusts[k] as number;
     const byColour = Math.max(-3, Math.min(3, (filled - 0.55) / 0.2));
     const byForm = Math.max(-2, Math.min(2, (a - form) / 0.13));
-    // the more plainly the colours speak, the less the form has to say: a stub is formed like the foot of a tooth
-    if (trust * byColour + (1 - 0.25 * trust) * byForm < 0) return { state: foreign[k] ? "hidden" : "missing", angle, filled, alike: a };
+    // the more plainly the colours speak, the less the form has to say: a stub is formed like the foot of a tooth, and grease on a tooth hides its form
+    const told =
+      trust > 0.4 && filled > 0.62
+        ? a < 0.1
+        : (trust > 0.4 && filled < 0.5) || (trust > 0.15 && filled < 0.2)
+          ? a < 0.85
+          : trust * byColour + (1 - 0.25 * trust) * byForm < 0;
+    if (told) return { state: foreign[k] || covered[k] ? "hidden" : "missing", angle, filled, alike: a };
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });
@@ -161,6 +174,29 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
 }
 
 const clamp01 = (x: number): number => Math.max(0, Math.min(1, x));
+
+/**
+ * Places at whose foot, just inside the root, the face is not of the colour it has around, and which do not show plain gap or bench: what lies over a
+ * tooth mostly lies over the face there too.
+ */
+function coveredFeet(
+  s: Strip,
+  rowsOf: { readonly foot: readonly number[]; readonly tooth: readonly number[]; readonly gap: readonly number[]; readonly outside: readonly number[] },
+  teeth: number,
+  shift: number,
+  q: number,
+): boolean[] {
+  const across = (rows: readonly number[], from: number): Float64Array[] =>
+    s.planes.map((p) => Float64Array.from({ length: teeth }, (_, k) => meanOver(s, p, rows, k * PER + shift + from - q, k * PER + shift + from + q)));
+  const feet = across(rowsOf.foot, 0);
+  const zones = across(rowsOf.tooth, 0);
+  const open = [across(rowsOf.gap, PER / 2), across(rowsOf.outside, 0)];
+  const distance = (a: readonly Float64Array[], b: readonly Float64Array[], k: number): number =>
+    Math.hypot(...a.map((x, c) => (x[k] as number) - around(b[c] as Float64Array, k, 4)));
+  const off = Float64Array.from({ length: teeth }, (_, k) => distance(feet, feet, k));
+  const odd = Math.max(16, 4 * median(off));
+  return Array.from(off, (o, k) => o > odd && Math.min(...open.map((b) => distance(zones, b, k))) > 15);
+}
 
 /**
  * Places whose colour can be neither the gear's nor that of the gaps around it nor the bench's, in any light from deep shadow to a little brighter than both, nor a
