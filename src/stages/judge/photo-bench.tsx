@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { toothExtent } from "@/core/judge/tooth-marks";
 import { axesOf, type FacePlane, faceFromAxes, type RingReading, type Spot, SURE } from "@/core/photo/index";
+import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { percent } from "@/ui/odds";
 import { pictureUrl } from "@/ui/picture-frame";
@@ -119,7 +120,8 @@ export function PhotoBench({
   const others = (reading?.rings ?? [])
     .filter((r, i, all) => r.certainty > 0.02 && r.teeth !== ring?.teeth && all.findIndex((o) => o.teeth === r.teeth) === i)
     .slice(0, 2);
-  const sure = ring && (handCount || (ring.certainty >= SURE && (reading?.answer.teeth ?? null) !== null) || ring.certainty >= SURE);
+  // the reader's own ring is as sure as its answer (two gears in a picture: no count); one that a hand has laid, as its evidence
+  const sure = ring !== null && (handCount || (ring === reading?.rings[0] ? reading.answer.teeth !== null : ring.certainty >= SURE));
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] grid-rows-[minmax(0,1fr)_auto] gap-x-4 gap-y-2">
       <section aria-label="Picture" className="relative flex min-h-0 items-center justify-center overflow-hidden border-2 border-base-content bg-neutral">
@@ -164,16 +166,12 @@ export function PhotoBench({
       </section>
       <section aria-label="Count" className="flex min-h-0 flex-col gap-2">
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
-          {fault && (
-            <p role="alert" className="text-[20px] font-semibold text-error">
-              {fault}
-            </p>
-          )}
+          <FaultLine says={fault} className="text-[20px]" />
           {ring ? (
             <>
               <div className="flex items-end gap-3">
                 <output aria-label="Teeth counted" className="figures text-[76px] leading-[0.82]">
-                  {sure || handCount ? ring.teeth : "?"}
+                  {sure ? ring.teeth : "?"}
                 </output>
                 <div className="flex-1 leading-tight">
                   <p className="text-[24px]">teeth</p>
@@ -187,8 +185,8 @@ export function PhotoBench({
                   tilted {Math.round(axesOf(ring.plane).tiltDeg)}° · numbers run clockwise from the top
                 </span>
               </p>
-              {!sure && !handCount && reading?.answer.says && <p className="says text-[18px]">{reading.answer.says}</p>}
-              {!sure && !handCount && (
+              {!sure && reading?.answer.says && <p className="says text-[18px]">{reading.answer.says}</p>}
+              {!sure && (
                 <div className="flex flex-wrap gap-1.5">
                   {[ring, ...others].map((r, i) => (
                     <KeyButton
