@@ -10,14 +10,13 @@ export async function readGearFile(path: string | undefined, mmPerPx: string | t
   if (scale !== undefined && !(scale > 0 && scale < 100)) throw new Fault("--mm-per-px", "is millimetres in one pixel of the picture, for example 0.05");
   const from = performance.now();
   const { picture, scale: k } = await pictureFrom(path);
-  const { answer } = readGear(picture);
+  // one pixel of what is read is k pixels of the file
+  const { answer } = readGear(picture, scale === undefined ? {} : { mmPerPx: scale * k });
   const px = (x: number): number => Math.round(x * k * 10) / 10;
-  const tipDiameterPx = answer.tipDiameterPx === null ? null : px(answer.tipDiameterPx);
   return {
     ...answer,
     centre: answer.centre && [px(answer.centre[0]), px(answer.centre[1])],
-    tipDiameterPx,
-    tipDiameter: scale === undefined || tipDiameterPx === null ? null : Math.round(tipDiameterPx * scale * 1000) / 1000,
+    tipDiameterPx: answer.tipDiameterPx === null ? null : px(answer.tipDiameterPx),
     elapsedMs: Math.round(performance.now() - from),
   };
 }

@@ -18,15 +18,23 @@ import {
 
 let picture: Picture | undefined;
 let lay: ReturnType<typeof ringLayer> | undefined;
+let planes: ReturnType<typeof planesOf> | undefined;
 const opened = (): Picture => {
   if (!picture) throw new Fault("picture", "no picture is open");
   return picture;
+};
+
+/** The picture as planes, made when a size is first asked for. */
+const whole = (): ReturnType<typeof planesOf> => {
+  planes ??= planesOf(opened());
+  return planes;
 };
 
 function answer(q: PhotoQuestion, tell: (share: number, says: string) => void): unknown {
   switch (q.ask) {
     case "open":
       picture = q.picture;
+      planes = undefined;
       lay = ringLayer(picture);
       return null;
     case "read":
@@ -34,15 +42,15 @@ function answer(q: PhotoQuestion, tell: (share: number, says: string) => void): 
     case "lay":
       return lay?.(q.plane, q.teeth, q);
     case "bore":
-      return boreOf(planesOf(opened()), q.plane);
+      return boreOf(whole(), q.plane);
     case "points":
       return scaleFromPoints(q.plane, q.a, q.b, q.mm);
     case "rule": {
-      const divisions = ticksBetween(planesOf(opened()), q.a, q.b);
+      const divisions = ticksBetween(whole(), q.a, q.b);
       return { ...scaleFromPoints(q.plane, q.a, q.b, divisions * q.divisionMm), divisions };
     }
     case "disc": {
-      const disc = discAt(planesOf(opened()), q.at);
+      const disc = discAt(whole(), q.at);
       return { ...scaleFromDisc(q.plane, disc, q.mm), disc };
     }
     case "card": {

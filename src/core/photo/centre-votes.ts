@@ -79,7 +79,7 @@ function edgesOf(p: Planes): Edges {
 }
 
 /** Mean over a square of 2r + 1, by running sums. */
-export function boxMean(from: Float32Array, w: number, h: number, r: number): Float32Array {
+function boxMean(from: Float32Array, w: number, h: number, r: number): Float32Array {
   const rows = new Float32Array(from.length);
   for (let y = 0; y < h; y++) {
     let sum = 0;

@@ -109,28 +109,11 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
   // a ring of six holes is as regular as a pinion of six: fewer teeth need more to speak for them
   const worth = (r: RingReading): number => (r.teeth <= 8 ? 0.6 : 1) * r.certainty * Math.max(0, r.evidence.score) ** 2;
   read.sort((a, b) => worth(b) - worth(a));
-  const first = read[0];
+  const [first] = read;
+  const wheelAround = (larger: number, ok: (r: RingReading) => boolean): RingReading | undefined =>
+    first && read.find((r) => sizeOf(r.plane) > larger * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && ok(r));
+  // one that is half seen around a pinion is what was meant too, and is not sure
   const wheel =
-    first &&
-    read.find(
-      (r) =>
-        sizeOf(r.plane) > 1.02 * sizeOf(first.plane) &&
-        r.teeth > 1.5 * first.teeth &&
-        inside(r.plane, first.plane) &&
-        r.certainty > 0.6 &&
-        r.evidence.score > 0.85,
-    );
-  if (wheel) return [wheel, ...read.filter((r) => r !== wheel)];
-  // a wheel half seen around a pinion is what was meant, and is not sure
-  const half =
-    first &&
-    read.find(
-      (r) =>
-        sizeOf(r.plane) > 1.3 * sizeOf(first.plane) &&
-        r.teeth > 1.5 * first.teeth &&
-        inside(r.plane, first.plane) &&
-        r.evidence.score > 0.62 &&
-        r.evidence.seen > 0.6,
-    );
-  return half ? [half, ...read.filter((r) => r !== half)] : read;
+    wheelAround(1.02, (r) => r.certainty > 0.6 && r.evidence.score > 0.85) ?? wheelAround(1.3, (r) => r.evidence.score > 0.62 && r.evidence.seen > 0.6);
+  return wheel ? [wheel, ...read.filter((r) => r !== wheel)] : read;
 }

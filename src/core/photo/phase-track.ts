@@ -126,21 +126,15 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   }
   const sizes = Float64Array.from(ur, (v, k) => Math.hypot(v, ui[k] as number));
   const usual = Float64Array.from(sizes).sort()[Math.floor(windows * 0.7)] as number;
+  const weights = sizes.map((s) => Math.min(1, s / (usual || 1)));
   return {
     at: teeth,
     angles: Float64Array.from({ length: windows }, (_, k) => (2 * Math.PI * k) / windows),
     phases: Float64Array.from(ur, (v, k) => Math.atan2(ui[k] as number, v)),
-    weights: sizes.map((s) => Math.min(1, s / (usual || 1))),
-    ...rootsSeen(
-      radii,
-      re,
-      im,
-      windows,
-      sizes.map((s) => Math.min(1, s / (usual || 1))),
-      edges,
-    ),
+    weights,
+    ...rootsSeen(radii, re, im, windows, weights, edges),
     // where teeth are gone, no tip is seen
-    tips: tips.map((t, k) => ((sizes[k] as number) > 0.5 * usual ? t : Number.NaN)),
+    tips: tips.map((t, k) => ((weights[k] as number) > 0.5 ? t : Number.NaN)),
   };
 }
 

@@ -25,68 +25,55 @@ export function checkPicture(p: Picture): void {
     throw new Fault("picture", `${p.width} × ${p.height} pixels are too few to see a tooth: ${SHORTEST_SIDE} at least on the shorter side`);
 }
 
-/** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
-export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
-  const { data } = p;
+/** What a picture becomes when its longest side is brought down to `longest`, and which of its pixels make up each pixel then. */
+function areas(p: { readonly width: number; readonly height: number }, longest: number) {
   const scale = Math.max(1, Math.max(p.width, p.height) / longest);
   const width = Math.max(1, Math.floor(p.width / scale));
   const height = Math.max(1, Math.floor(p.height / scale));
+  const from = (i: number): number => Math.floor(i * scale);
+  const each = (work: (to: number, x0: number, x1: number, y0: number, y1: number) => void): void => {
+    for (let y = 0; y < height; y++) {
+      const [y0, y1] = [from(y), Math.max(from(y) + 1, from(y + 1))];
+      for (let x = 0; x < width; x++) work(y * width + x, from(x), Math.max(from(x) + 1, from(x + 1)), y0, y1);
+    }
+  };
+  return { width, height, each };
+}
+
+/** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
+export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
+  const { data } = p;
+  const { width, height, each } = areas(p, longest);
   const [light, red, yellow] = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)];
-  if (scale === 1) {
-    for (let i = 0, to = 0; i < data.length; i += 4, to++) {
-      const r = data[i] as number;
-      const g = data[i + 1] as number;
-      const b = data[i + 2] as number;
-      light[to] = 0.3 * r + 0.59 * g + 0.11 * b;
-      red[to] = r - g;
-      yellow[to] = (r + g) / 2 - b;
-    }
-    return { width, height, planes: [light, red, yellow] };
-  }
-  for (let y = 0; y < height; y++) {
-    const y0 = Math.floor(y * scale);
-    const y1 = Math.max(y0 + 1, Math.floor((y + 1) * scale));
-    for (let x = 0; x < width; x++) {
-      const x0 = Math.floor(x * scale);
-      const x1 = Math.max(x0 + 1, Math.floor((x + 1) * scale));
-      const to = y * width + x;
-      let r = 0;
-      let g = 0;
-      let b = 0;
-      for (let v = y0; v < y1; v++)
-        for (let i = (v * p.width + x0) * 4, end = i + (x1 - x0) * 4; i < end; i += 4) {
-          r += data[i] as number;
-          g += data[i + 1] as number;
-          b += data[i + 2] as number;
-        }
-      const n = (x1 - x0) * (y1 - y0);
-      light[to] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
-      red[to] = (r - g) / n;
-      yellow[to] = ((r + g) / 2 - b) / n;
-    }
-  }
+  each((to, x0, x1, y0, y1) => {
+    let r = 0;
+    let g = 0;
+    let b = 0;
+    for (let v = y0; v < y1; v++)
+      for (let i = (v * p.width + x0) * 4, end = i + (x1 - x0) * 4; i < end; i += 4) {
+        r += data[i] as number;
+        g += data[i + 1] as number;
+        b += data[i + 2] as number;
+      }
+    const n = (x1 - x0) * (y1 - y0);
+    light[to] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
+    red[to] = (r - g) / n;
+    yellow[to] = ((r + g) / 2 - b) / n;
+  });
   return { width, height, planes: [light, red, yellow] };
 }
 
 /** Brought down to `longest` by averaging whole areas. */
 export function reduced(p: Planes, longest: number): Planes {
-  const scale = Math.max(1, Math.max(p.width, p.height) / longest);
-  const width = Math.max(1, Math.floor(p.width / scale));
-  const height = Math.max(1, Math.floor(p.height / scale));
+  const { width, height, each } = areas(p, longest);
   const one = (from: Float32Array): Float32Array => {
-    const to = new Float32Array(width * height);
-    for (let y = 0; y < height; y++) {
-      const y0 = Math.floor(y * scale);
-      const y1 = Math.max(y0 + 1, Math.floor((y + 1) * scale));
-      for (let x = 0; x < width; x++) {
-        const x0 = Math.floor(x * scale);
-        const x1 = Math.max(x0 + 1, Math.floor((x + 1) * scale));
-        let sum = 0;
-        for (let v = y0; v < y1; v++) for (let i = v * p.width + x0, end = i + x1 - x0; i < end; i++) sum += from[i] as number;
-        to[y * width + x] = sum / ((x1 - x0) * (y1 - y0));
-      }
-    }
-    return to;
+    const out = new Float32Array(width * height);
+    each((to, x0, x1, y0, y1) => {
+      let sum = 0;
+      for (let v = y0; v < y1; v++) for (let i = v * p.width + x0, end = i + x1 - x0; i < end; i++) sum += from[i] as number;
+      out[to] = sum / ((x1 - x0) * (y1 - y0));
+    });
+    return out;
   };
   return { width, height, planes: [one(p.planes[0]), one(p.planes[1]), one(p.planes[2])] };
 }

@@ -2,7 +2,7 @@ import type { FacePlane } from "./face-plane";
 import { fitsNear, followed, phaseTrack, type TrackFit } from "./phase-track";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
-import { type ToothSlots, toothSlots } from "./tooth-slots";
+import { share01, type ToothSlots, toothSlots } from "./tooth-slots";
 
 /** A ring of teeth as it was read, with what speaks for it. */
 export interface RingReading {
@@ -37,16 +37,14 @@ export interface RingEvidence {
   readonly standing: number;
 }
 
-const clamp = (x: number): number => Math.max(0, Math.min(1, x));
-
 /** How likely a count is right, from its evidence: each kind of doubt takes its share. */
 export function certaintyOf(e: RingEvidence, teeth: number): number {
-  const rhythm = clamp((e.score - 0.66) / 0.2);
-  const margin = clamp((e.margin - 0.02) / 0.08);
-  const depth = clamp(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2) / 0.35);
-  const seen = clamp((e.seen - 0.45) / 0.35);
-  const standing = clamp((e.standing - 0.35) / 0.25);
-  const outside = teeth <= 8 ? clamp((0.5 - e.beyond) / 0.15) : 1;
+  const rhythm = share01((e.score - 0.66) / 0.2);
+  const margin = share01((e.margin - 0.02) / 0.08);
+  const depth = share01(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2) / 0.35);
+  const seen = share01((e.seen - 0.45) / 0.35);
+  const standing = share01((e.standing - 0.35) / 0.25);
+  const outside = teeth <= 8 ? share01((0.5 - e.beyond) / 0.15) : 1;
   return rhythm * margin * depth * seen * standing * outside;
 }
 

@@ -33,6 +33,9 @@ export interface ToothSlots {
 /** Columns a tooth is looked at in. */
 const PER = 24;
 
+/** Kept between 0 and 1. */
+export const share01 = (x: number): number => Math.max(0, Math.min(1, x));
+
 const median = (x: ArrayLike<number>): number => {
   const s = Float64Array.from(x)
     .filter((v) => !Number.isNaN(v))
@@ -54,12 +57,12 @@ function meanOver(s: Strip, plane: Float32Array, rows: readonly number[], from: 
   return n ? sum / n : Number.NaN;
 }
 
-/** Median over the slots within `reach` of one, itself left out. */
-function around(x: ArrayLike<number>, k: number, reach: number): number {
+/** A statistic (the median, if none is said) over the slots within `reach` of one, itself left out. */
+function around(x: ArrayLike<number>, k: number, reach: number, of: (near: number[]) => number = median): number {
   const n = x.length;
-  const out: number[] = [];
-  for (let d = 1; d <= Math.min(reach, (n - 1) >> 1); d++) out.push(x[(k + d) % n] as number, x[(k - d + n) % n] as number);
-  return median(out);
+  const near: number[] = [];
+  for (let d = 1; d <= Math.min(reach, (n - 1) >> 1); d++) near.push(x[(k + d) % n] as number, x[(k - d + n) % n] as number);
+  return of(near);
 }
 
 /**
@@ -100,7 +103,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   const openGap = median(gap);
   const share = (v: number, k: number, whole: number): number => {
     // what a whole tooth and an open gap are like hereabouts; the ring's own where too little is left
-    const w = Math.max(0.75 * whole, Math.min(1, upperAround(tooth, k, 5)));
+    const w = Math.max(0.75 * whole, Math.min(1, around(tooth, k, 5, upperHalfMedian)));
     const g = Math.min(around(gap, k, 3), 0.5 * (openGap + w));
     return (v - g) / Math.max(0.08, w - g);
   };
@@ -110,7 +113,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
   const alike = likeTeeth([like], columns, rowsBetween(0.1, 0.7), fills, shift).map((a, k) => Math.max(a, seen[k] as number));
   // where teeth and gaps differ plainly from each other, the colour has its say; where they hardly do, the form alone
   const contrast = Float64Array.from(tooth, (v, k) => v - around(gap, k, 2));
-  const trusts = Float64Array.from(contrast, (_, k) => clamp01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
+  const trusts = Float64Array.from(contrast, (_, k) => share01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
   // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
   const form = Math.max(0.45, median(alike) - 0.32);
   const foreign = unlikeBoth(strip, { tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) }, fills, shift, q);
@@ -172,8 +175,6 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
     beyond,
   };
 }
-
-const clamp01 = (x: number): number => Math.max(0, Math.min(1, x));
 
 /**
  * Places at whose foot, just inside the root, the face is not of the colour it has around, and which do not show plain gap or bench: what lies over a
@@ -301,12 +302,6 @@ const upperHalfMedian = (x: ArrayLike<number>): number => {
     .sort();
   return s.length ? (s[Math.floor(s.length * 0.7)] as number) : Number.NaN;
 };
-function upperAround(x: ArrayLike<number>, k: number, reach: number): number {
-  const n = x.length;
-  const out: number[] = [];
-  for (let d = 1; d <= Math.min(reach, (n - 1) >> 1); d++) out.push(x[(k + d) % n] as number, x[(k - d + n) % n] as number);
-  return upperHalfMedian(out);
-}
 
 /** Going outwards from `start` (depths of a tooth below the tip), the radius at which a profile first falls below `half`. */
 function crossing(radii: ArrayLike<number>, value: (i: number) => number, half: number, start: number, depth: number): number | null {

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { bushVerdict } from "@/core/judge/bush-clearance";
 import type { Job } from "@/store/job";
+import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../job-context";
 import { saveFinding, strikeReading, takeReading } from "./actions";
@@ -58,11 +59,7 @@ export function BushMeasures({ part, job }: { part: string; job: Pick<Job, "read
           </KeyButton>
         </div>
       ))}
-      {fault && (
-        <p role="alert" className="text-[18px] font-semibold text-error">
-          {fault}
-        </p>
-      )}
+      <FaultLine says={fault} />
       {verdict && (
         <KeyButton keyName="E" onPress={() => void run(saveFinding, { part, mode: verdict.mode, extent: verdict.says })}>
           {verdict.says}: take it as found

@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { PhotoReader } from "@/bench/photo-reader";
 import { type FaceScale, faceSizes, type RingReading, type Spot } from "@/core/photo/index";
 import type { Measured } from "@/core/quantity/measured";
+import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { sentence } from "./use-photo";
 
@@ -161,11 +162,7 @@ export function PhotoSizes({
           Measure
         </KeyButton>
       </div>
-      {fault && (
-        <p role="alert" className="text-[18px] font-semibold text-error">
-          {fault}
-        </p>
-      )}
+      <FaultLine says={fault} />
       {says && <p className="hush text-[18px]">{says}</p>}
     </section>
   );

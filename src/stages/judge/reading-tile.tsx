@@ -2,6 +2,7 @@
 
 import { useId } from "react";
 import { MM_PER_INCH } from "@/core/quantity/units";
+import { FaultLine } from "@/ui/fault-line";
 import type { MeanReading } from "./gear-readings";
 
 /** One dimension: the mean as on a caliper, and a place to type the next reading (a caliper that types ends with Enter). */
@@ -78,11 +79,7 @@ export function ReadingTile({
       <div className="hush h-[20px] truncate text-[16px]">
         {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source} · ${mean.at.slice(11, 16)}` : "not taken"}
       </div>
-      {fault && (
-        <p role="alert" className="text-[17px] font-semibold text-error">
-          {fault}
-        </p>
-      )}
+      <FaultLine says={fault} className="text-[17px]" />
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { ACTION_SAYS } from "@/core/order/likely-action";
 import { ACTIONS, type Action } from "@/core/order/strip";
 import { TRAY_PLACES } from "@/core/order/tray";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
+import { FaultLine } from "@/ui/fault-line";
 import type { OpenStep } from "../open-step";
 import { Choices, Panel, toggled } from "./panel";
 
@@ -119,11 +120,7 @@ export function TimingPanel({ open, set, onClose }: FactPanelProps) {
           }}
         />
       </label>
-      {fault && (
-        <p role="alert" className="text-[18px] font-semibold text-error">
-          {fault}
-        </p>
-      )}
+      <FaultLine says={fault} />
       <label className="words">
         Timing mark, in words
         <input
@@ -279,11 +276,7 @@ export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProp
           }}
         />
       </label>
-      {fault && (
-        <p role="alert" className="text-[18px] font-semibold text-error">
-          {fault}
-        </p>
-      )}
+      <FaultLine says={fault} />
     </Panel>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { HARDWARE_KINDS, HARDWARE_NAMES, type HardwareFacts, type HardwareKind, hardwareInWords } from "@/core/hardware/kinds";
 import { onceHint } from "@/core/hardware/look-alikes";
 import { LONGEST_MM, MOST_PIECES } from "@/core/hardware/quick-line";
+import { FaultLine } from "@/ui/fault-line";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
 import { Panel } from "./panel";
@@ -111,11 +112,7 @@ export function HardwarePanel({
           />
         </div>
       )}
-      {fault && (
-        <p role="alert" className="text-[18px] font-semibold text-error">
-          {fault}
-        </p>
-      )}
+      <FaultLine says={fault} />
       {DRIVEN.includes(now.kind) && (
         <div className="grid grid-cols-8 gap-1.5">
           {offered(
