@@ -82,6 +82,44 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByRole("button", { name: /^Space|Take the count|\?/ }).first()).toBeVisible();
   });
 
+  test("two gears in one picture give no count until the technician says which, whatever key is pressed", async ({ page }) => {
+    await open(page);
+    await page.keyboard.press("i");
+    await page.getByLabel("Picture file").setInputFiles("demo/gear-photos/jpeg/two-gears-104.jpg");
+    await expect(teeth(page)).toHaveText("?", { timeout: 40_000 });
+    await expect(page.getByText(/Two gears of about one size/)).toBeVisible();
+    await page.keyboard.press("Space");
+    await expect(page.getByRole("button", { name: /Say first which count it is/ })).toBeDisabled();
+    await page.getByRole("button", { name: "It is 49" }).first().click();
+    await expect(teeth(page)).toHaveText("49");
+    await expect(page.getByRole("button", { name: /49 teeth: take it/ })).toBeEnabled();
+  });
+
+  test("a size that cannot be measured says why where it is seen, and takes the one before away", async ({ page }) => {
+    await open(page);
+    await page.keyboard.press("z");
+    await page.keyboard.press("6");
+    const picture = page.getByLabel("The ring of teeth over the picture").first();
+    const box = await picture.boundingBox();
+    if (!box) throw new Error("the picture is not on the screen");
+    for (const share of [0.3, 0.7]) await page.mouse.click(box.x + box.width * share, box.y + box.height * 0.5);
+    const length = page.getByLabel("They are apart, mm");
+    const sizes = page.getByLabel("Sizes from the picture");
+    const fault = page.getByRole("region", { name: "Size" }).getByRole("alert");
+    await length.fill("36");
+    await length.press("Enter");
+    await expect(sizes).toContainText("Tip circle");
+    await length.fill("ten");
+    await length.press("Enter");
+    await expect(fault).toContainText("“ten” is no length");
+    await expect(fault).toBeInViewport();
+    await expect(sizes).toHaveCount(0);
+    await length.blur();
+    await page.getByRole("button", { name: "Scale card" }).click();
+    await page.keyboard.press("s");
+    await expect(fault).toContainText("No scale card is seen", { timeout: 15_000 });
+  });
+
   test("reading can be stopped, and the ring laid by hand instead", async ({ page }) => {
     await page.goto("/jobs/J-0142/judge/gear/p1/picture");
     await page.getByRole("button", { name: "Stop" }).click({ timeout: 20_000 });

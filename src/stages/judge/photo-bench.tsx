@@ -124,7 +124,7 @@ export function PhotoBench({
   const sure = ring !== null && (handCount || (ring === reading?.rings[0] ? reading.answer.teeth !== null : ring.certainty >= SURE));
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] grid-rows-[minmax(0,1fr)_auto] gap-x-4 gap-y-2">
-      <section aria-label="Picture" className="relative flex min-h-0 items-center justify-center overflow-hidden border-2 border-base-content bg-neutral">
+      <section aria-label="Picture" className="relative flex min-h-0 items-center justify-center overflow-hidden border-2 border-base-content bg-[#10201f]">
         {url && picture && (
           <div className="relative h-full max-w-full" style={{ aspectRatio: `${picture.width} / ${picture.height}` }}>
             {/* biome-ignore lint/performance/noImgElement: the shop's own picture, in size */}
@@ -272,8 +272,9 @@ export function PhotoBench({
             />
           )}
         </div>
-        <KeyButton keyName=" " look="main" className="justify-center" disabled={!ring || hand !== null} onPress={() => void accept()}>
-          {ring ? `${ring.teeth} teeth${missing.length ? `, ${missing.length} missing` : ""}: take it` : "Take the count"}
+        {/* a count that the reader is not sure of is taken only after the technician has said which it is */}
+        <KeyButton keyName=" " look="main" className="justify-center" disabled={!sure || hand !== null} onPress={() => void accept()}>
+          {sure ? `${teeth} teeth${missing.length ? `, ${missing.length} missing` : ""}: take it` : ring ? "Say first which count it is" : "Take the count"}
         </KeyButton>
       </section>
       <div className="col-span-2 min-h-[148px]">

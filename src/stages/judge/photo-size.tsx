@@ -73,6 +73,8 @@ export function PhotoSizes({
   const measure = async (): Promise<void> => {
     setFault(null);
     setSays(null);
+    // what was measured before was measured otherwise
+    onSizes([]);
     if (spots.length < chosen.needs) return setFault(`Press ${chosen.needs === 2 ? "two places" : "the disc"} in the picture first.`);
     if (chosen.asks && !(mm > 0 && mm < 1000)) return setFault(`“${typed[way] ?? ""}” is no length: type millimetres, like 10 or 23.25.`);
     const plane = ring.plane;
@@ -114,7 +116,8 @@ export function PhotoSizes({
           Done
         </KeyButton>
       </div>
-      {/* what came out stands first, so that it is seen without scrolling */}
+      {/* what came out, or what was wrong, stands first, so that it is seen without scrolling */}
+      <FaultLine says={fault} />
       {sizes.length > 0 && (
         <dl aria-label="Sizes from the picture" className="grid grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-3">
           {sizes.map((s) => (
@@ -162,7 +165,6 @@ export function PhotoSizes({
           Measure
         </KeyButton>
       </div>
-      <FaultLine says={fault} />
       {says && <p className="hush text-[18px]">{says}</p>}
     </section>
   );
