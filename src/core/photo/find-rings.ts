@@ -1,10 +1,10 @@
 import { centreVotes } from "./centre-votes";
 import { type FacePlane, scaled, sizeOf, toFace } from "./face-plane";
-import { followed, type TrackFit } from "./phase-track";
 import { type Planes, reduced } from "./picture";
 import { type RingReading, ringReading } from "./ring-reading";
 import { centred, type RingRhythm, ringRhythms } from "./ring-rhythm";
 import { silhouettes } from "./silhouettes";
+import { followed, type TrackFit } from "./track-fit";
 
 /** Told how far the work is, 0 to 1, and what is being done. */
 export type Progress = (share: number, says: string) => void;

@@ -5,12 +5,13 @@ import { discAt } from "./disc";
 import { drawnGears, tilted } from "./drawn-gear";
 import { axesOf, scaled, sizeOf } from "./face-plane";
 import { faceSizes, scaleFromCorners, scaleFromDisc, scaleFromPoints } from "./face-scale";
-import { followed, phaseTrack, trackFit } from "./phase-track";
+import { phaseTrack } from "./phase-track";
 import { planesOf, reduced } from "./picture";
 import { centred, ringRhythms } from "./ring-rhythm";
 import { ticksBetween } from "./rule";
 import { silhouettes } from "./silhouettes";
 import { toothSlots } from "./tooth-slots";
+import { followed, trackFit } from "./track-fit";
 
 const off = (a: readonly number[], x: number, y: number): number => Math.hypot((a[0] as number) - x, (a[1] as number) - y);
 

@@ -1,9 +1,9 @@
 import { runsOf } from "../judge/tooth-marks";
 import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
 import { inside, type Progress, restless, ringReadings } from "./find-rings";
-import { followed } from "./phase-track";
 import { checkPicture, cutOut, type Picture, planesOf } from "./picture";
 import { type RingReading, ringReading } from "./ring-reading";
+import { followed } from "./track-fit";
 
 /** What `gear read` answers. See docs/formats.md. */
 export interface GearReading {

@@ -1,8 +1,9 @@
 import type { FacePlane } from "./face-plane";
-import { fitsNear, followed, phaseTrack, type TrackFit } from "./phase-track";
+import { phaseTrack } from "./phase-track";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
 import { share01, type ToothSlots, toothSlots } from "./tooth-slots";
+import { fitsNear, followed, type TrackFit } from "./track-fit";
 
 /** A ring of teeth as it was read, with what speaks for it. */
 export interface RingReading {
