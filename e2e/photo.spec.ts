@@ -82,6 +82,19 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByRole("button", { name: /^Space|Take the count|\?/ }).first()).toBeVisible();
   });
 
+  test("a gear with a cloth over a third of it is counted, and the places that are hidden are said to be", async ({ page }) => {
+    await open(page);
+    await page.keyboard.press("i");
+    await page.getByLabel("Picture file").setInputFiles("demo/gear-photos/jpeg/hidden-104.jpg");
+    await expect(page.getByText(/1\d places are hidden: look there yourself/)).toBeVisible({ timeout: 40_000 });
+    await expect(teeth(page)).toHaveText("49");
+    await expect(page.getByRole("button", { name: /49 teeth, 1 missing: take it/ })).toBeEnabled();
+    // a look under the cloth settles a place: it is gone
+    await page.getByRole("button", { name: /^Place 40: hidden, taken as there/ }).click();
+    await page.keyboard.press("x");
+    await expect(page.getByRole("button", { name: /49 teeth, 2 missing: take it/ })).toBeEnabled();
+  });
+
   test("two gears in one picture give no count until the technician says which, whatever key is pressed", async ({ page }) => {
     await open(page);
     await page.keyboard.press("i");

@@ -4,7 +4,7 @@ import sharp from "sharp";
 import { pictureFrom } from "../../src/cli/picture-file";
 import { centreVotes } from "../../src/core/photo/centre-votes";
 import { type FacePlane, scaled, toPicture } from "../../src/core/photo/face-plane";
-import { readGear } from "../../src/core/photo/index";
+import { type RingReading, readGear } from "../../src/core/photo/index";
 import { planesOf } from "../../src/core/photo/picture";
 import { silhouettes } from "../../src/core/photo/silhouettes";
 
@@ -21,8 +21,8 @@ const circle = (f: FacePlane, r: number, style: string): string =>
       .map((v) => v.toFixed(1))
       .join(","),
   ).join("L")}Z" fill="none" ${style}/>`;
-const save = async (name: string, drawing: string): Promise<void> => {
-  const drawn = await sharp(file)
+const save = async (name: string, drawing: string, from = file): Promise<void> => {
+  const drawn = await sharp(from)
     .composite([{ input: Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${drawing}</svg>`) }])
     .png()
     .toBuffer();
@@ -35,17 +35,23 @@ await save("1-round-things.jpg", [...silhouettes(small).map((s) => circle(scaled
 const { rings } = readGear(picture);
 const ring = rings[0];
 if (!ring) throw new Error("no ring in the picture");
-await save(
-  "2-ring.jpg",
-  circle(ring.plane, 1, PAPER) +
-    circle(ring.plane, ring.slots.rootShare, 'stroke="#f4efe4" stroke-width="2"') +
-    ring.slots.slots
-      .map((t) => {
-        const [a, b] = [1.02, 1.1].map((r) => toPicture(ring.plane, [r * Math.cos(t.angle), r * Math.sin(t.angle)])) as [[number, number], [number, number]];
-        return `<path d="M${a}L${b}" stroke="${t.state === "missing" ? "#e2492b" : "#f4efe4"}" stroke-width="${t.state === "missing" ? 10 : 5}"/>`;
-      })
-      .join(""),
-);
+const MARKS = { there: ["#f4efe4", 5], short: ["#f4efe4", 5], missing: ["#e2492b", 10], hidden: ["#e0a93c", 5] } as const;
+const drawnRing = (r: RingReading): string =>
+  circle(r.plane, 1, PAPER) +
+  circle(r.plane, r.slots.rootShare, 'stroke="#f4efe4" stroke-width="2"') +
+  r.slots.slots
+    .map((t) => {
+      const [a, b] = [1.02, 1.1].map((at) => toPicture(r.plane, [at * Math.cos(t.angle), at * Math.sin(t.angle)])) as [[number, number], [number, number]];
+      const [colour, wide] = MARKS[t.state];
+      return `<path d="M${a}L${b}" stroke="${colour}" stroke-width="${wide}"/>`;
+    })
+    .join("");
+await save("2-ring.jpg", drawnRing(ring));
+
+const covered = "demo/gear-photos/jpeg/hidden-104.jpg";
+const [part] = readGear((await pictureFrom(covered)).picture).rings;
+if (!part?.evidence.arc) throw new Error("the covered gear was not read from a part");
+await save("4-from-a-part.jpg", drawnRing(part), covered);
 
 // the ring unrolled, tips up
 const [W, H] = [1100, 150];

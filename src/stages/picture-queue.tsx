@@ -202,7 +202,15 @@ function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "wait
       {refused.map((p) => (
         <div key={p.key} className="flex items-center gap-3">
           {/* biome-ignore lint/performance/noImgElement: it lies in the browser only */}
-          <img src={p.url} alt="refused" className="size-[56px] shrink-0 border-2 border-error object-cover" />
+          <img
+            src={p.url}
+            alt="refused"
+            className="size-[56px] shrink-0 border-2 border-error object-cover"
+            onError={(e) => {
+              // what is no picture has nothing to show; the sentence says so
+              e.currentTarget.hidden = true;
+            }}
+          />
           <p className="flex-1 font-semibold text-error">
             {p.number}: {p.refused}
           </p>

@@ -1,9 +1,10 @@
 import { centreVotes } from "./centre-votes";
 import { type FacePlane, scaled, sizeOf, toFace } from "./face-plane";
 import { type Planes, reduced } from "./picture";
-import { type RingReading, ringReading } from "./ring-reading";
+import { type RingReading, ringReading, seenInPart, WHOLE, weighedByPart } from "./ring-reading";
 import { centred, type RingRhythm, ringRhythms } from "./ring-rhythm";
 import { silhouettes } from "./silhouettes";
+import { share01 } from "./tooth-slots";
 import { followed, type TrackFit } from "./track-fit";
 
 /** Told how far the work is, 0 to 1, and what is being done. */
@@ -44,6 +45,26 @@ export const inside = (ring: FacePlane, other: FacePlane): boolean => Math.hypot
 
 /** Good enough to look no further. */
 const plain = (r: RingReading): boolean => r.certainty > 0.9 && r.evidence.score > 0.94 && r.evidence.depth > 0.8 && r.evidence.depth < 1.25;
+
+/** Of this score is a ring that nothing lies over. */
+const NOTHING_OVER_IT = 0.95;
+
+/** Where no ring is plain all around, something may hide a part of it, or the picture ends: the likeliest are read from what is seen of them. */
+function readInPart(p: Planes, read: RingReading[], tell: Progress): void {
+  const tried: RingReading[] = [];
+  const likely = (r: RingReading): number => r.evidence.score * sizeOf(r.plane);
+  for (const r of read.filter((r) => r.evidence.score > 0.6).sort((a, b) => likely(b) - likely(a))) {
+    if (tried.length === 3 || tried.some((g) => near(g.plane, r.plane, 0.06))) continue;
+    tried.push(r);
+    tell(0.9 + tried.length * 0.03, "reading the part that is seen");
+    const now = weighedByPart(p, r);
+    if (now === r) continue;
+    // others that are laid on the same teeth have no better knowledge of them
+    for (const [i, g] of read.entries())
+      if (g === r || (near(g.plane, now.plane, 0.06) && g.evidence.score < WHOLE && g.certainty > now.certainty && Math.abs(g.teeth - now.teeth) < 4))
+        read[i] = now;
+  }
+}
 
 /**
  * The rings of teeth in a picture, each with its certainty, the one that counts first: the plainest, or the wheel around it (a pinion on top of a
@@ -106,14 +127,25 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
     );
   }
   around();
+  if (!read.some((r) => r.certainty > 0.5 && r.evidence.score > NOTHING_OVER_IT)) readInPart(middle, read, tell);
   // a ring of six holes is as regular as a pinion of six: fewer teeth need more to speak for them
   const worth = (r: RingReading): number => (r.teeth <= 8 ? 0.6 : 1) * r.certainty * Math.max(0, r.evidence.score) ** 2;
-  read.sort((a, b) => worth(b) - worth(a));
+  // where none is worth anything, a gear of which a part is seen comes before what is none
+  read.sort((a, b) => worth(b) - worth(a) || Number(seenInPart(b)) - Number(seenInPart(a)));
   const [first] = read;
   const wheelAround = (larger: number, ok: (r: RingReading) => boolean): RingReading | undefined =>
     first && read.find((r) => sizeOf(r.plane) > larger * sizeOf(first.plane) && r.teeth > 1.5 * first.teeth && inside(r.plane, first.plane) && ok(r));
+  // where two layings of the same teeth give two counts, the better bears the other's doubt: the fewer teeth agree better, the more
+  const contested = (r: RingReading): RingReading => {
+    const doubts = read.map((o) =>
+      o.teeth !== r.teeth && o.certainty < r.certainty && near(o.plane, r.plane, 0.15)
+        ? o.certainty * share01(1 - ((r.evidence.score - o.evidence.score) * r.teeth) / 2)
+        : 0,
+    );
+    return { ...r, certainty: r.certainty * (1 - Math.max(...doubts)) };
+  };
   // one that is half seen around a pinion is what was meant too, and is not sure
   const wheel =
     wheelAround(1.02, (r) => r.certainty > 0.6 && r.evidence.score > 0.85) ?? wheelAround(1.3, (r) => r.evidence.score > 0.62 && r.evidence.seen > 0.6);
-  return wheel ? [wheel, ...read.filter((r) => r !== wheel)] : read;
+  return (wheel ? [wheel, ...read.filter((r) => r !== wheel)] : read).map(contested);
 }

@@ -1,10 +1,18 @@
 import { Fault } from "../fault";
 
+/** The picture that a piece was cut from, in the piece's own pixels: where its middle is, and how long its longest side. */
+export interface Whole {
+  readonly middle: readonly [x: number, y: number];
+  readonly longest: number;
+}
+
 /** A decoded picture: rows from the top, four bytes a pixel (red, green, blue, alpha), sRGB. */
 export interface Picture {
   readonly width: number;
   readonly height: number;
   readonly data: Uint8Array | Uint8ClampedArray;
+  /** where it is a piece of a larger one */
+  readonly whole?: Whole;
 }
 
 /** A picture as three planes of numbers from about -255 to 255: lightness, red against green, yellow against blue. */
@@ -12,7 +20,12 @@ export interface Planes {
   readonly width: number;
   readonly height: number;
   readonly planes: readonly [Float32Array, Float32Array, Float32Array];
+  readonly whole: Whole;
 }
+
+const wholeOf = (p: { readonly width: number; readonly height: number; readonly whole?: Whole }): Whole =>
+  p.whole ?? { middle: [p.width / 2, p.height / 2], longest: Math.max(p.width, p.height) };
+const wholeAt = ({ middle, longest }: Whole, scale: number): Whole => ({ middle: [middle[0] / scale, middle[1] / scale], longest: longest / scale });
 
 /** The longest side that is looked at; a tooth of a 120-tooth gear is still a dozen pixels wide then. */
 export const LONGEST_SIDE = 1600;
@@ -37,13 +50,13 @@ function areas(p: { readonly width: number; readonly height: number }, longest: 
       for (let x = 0; x < width; x++) work(y * width + x, from(x), Math.max(from(x) + 1, from(x + 1)), y0, y1);
     }
   };
-  return { width, height, each };
+  return { width, height, scale, each };
 }
 
 /** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
 export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
   const { data } = p;
-  const { width, height, each } = areas(p, longest);
+  const { width, height, scale, each } = areas(p, longest);
   const [light, red, yellow] = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)];
   each((to, x0, x1, y0, y1) => {
     let r = 0;
@@ -60,12 +73,12 @@ export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
     red[to] = (r - g) / n;
     yellow[to] = ((r + g) / 2 - b) / n;
   });
-  return { width, height, planes: [light, red, yellow] };
+  return { width, height, planes: [light, red, yellow], whole: wholeAt(wholeOf(p), scale) };
 }
 
 /** Brought down to `longest` by averaging whole areas. */
 export function reduced(p: Planes, longest: number): Planes {
-  const { width, height, each } = areas(p, longest);
+  const { width, height, scale, each } = areas(p, longest);
   const one = (from: Float32Array): Float32Array => {
     const out = new Float32Array(width * height);
     each((to, x0, x1, y0, y1) => {
@@ -75,7 +88,7 @@ export function reduced(p: Planes, longest: number): Planes {
     });
     return out;
   };
-  return { width, height, planes: [one(p.planes[0]), one(p.planes[1]), one(p.planes[2])] };
+  return { width, height, planes: [one(p.planes[0]), one(p.planes[1]), one(p.planes[2])], whole: wholeAt(p.whole, scale) };
 }
 
 /** A piece of a picture, `width` by `height` pixels from x, y. It must lie inside. */
@@ -83,5 +96,6 @@ export function cutOut(p: Picture, x: number, y: number, width: number, height: 
   const [w, h] = [Math.min(width, p.width - x), Math.min(height, p.height - y)];
   const data = new Uint8ClampedArray(w * h * 4);
   for (let v = 0; v < h; v++) data.set(p.data.subarray(((y + v) * p.width + x) * 4, ((y + v) * p.width + x + w) * 4), v * w * 4);
-  return { width: w, height: h, data };
+  const { middle, longest } = wholeOf(p);
+  return { width: w, height: h, data, whole: { middle: [middle[0] - x, middle[1] - y], longest } };
 }

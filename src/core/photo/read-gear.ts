@@ -2,7 +2,7 @@ import { runsOf } from "../judge/tooth-marks";
 import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
 import { inside, type Progress, restless, ringReadings } from "./find-rings";
 import { checkPicture, cutOut, type Picture, planesOf } from "./picture";
-import { type RingReading, ringReading } from "./ring-reading";
+import { type RingReading, ringReading, seenInPart, weighedByPart } from "./ring-reading";
 import { followed } from "./track-fit";
 
 /** What `gear read` answers. See docs/formats.md. */
@@ -13,6 +13,8 @@ export interface GearReading {
   readonly candidates: readonly { readonly teeth: number; readonly confidence: number }[];
   /** places without a tooth, counted clockwise from 0, the first tooth after twelve o'clock */
   readonly missing: { readonly count: number; readonly runs: readonly { readonly from: number; readonly length: number }[] };
+  /** places that something lies over, or that are outside the picture: whether a tooth stands there is not known */
+  readonly hidden: number;
   /** degrees between the camera's axis and the gear's */
   readonly tilt: number;
   /** of the gear's face, pixels */
@@ -85,7 +87,8 @@ export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, h
   const k = picture.width / middle.width;
   return (plane, teeth, { exactly = false, settle = false } = {}) => {
     const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));
-    const read = ringReading(middle, settle && !exactly ? restless(middle, fit) : fit, exactly);
+    const whole = ringReading(middle, settle && !exactly ? restless(middle, fit) : fit, exactly);
+    const read = settle && !exactly && whole.certainty < SURE ? weighedByPart(middle, whole) : whole;
     return { ...read, plane: scaled(read.plane, k) };
   };
 }
@@ -95,16 +98,26 @@ const round = (x: number, n: number): number => Math.round(x * 10 ** n) / 10 ** 
 /** The rings as an answer. */
 export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): GearReading {
   const first = rings[0];
-  const none = { teeth: null, confidence: 0, candidates: [], missing: { count: 0, runs: [] }, tilt: 0, centre: null, tipDiameterPx: null, tipDiameter: null };
+  const none = {
+    teeth: null,
+    confidence: 0,
+    candidates: [],
+    missing: { count: 0, runs: [] },
+    hidden: 0,
+    tilt: 0,
+    centre: null,
+    tipDiameterPx: null,
+    tipDiameter: null,
+  };
   if (!first) return { ...none, says: "There is no ring of teeth in this picture." };
   const second = rings.find(
     (r) => r !== first && r.certainty > 0.6 && r.teeth > 8 && !inside(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane),
   );
   const candidates = rings
-    .filter((r, i) => (r.certainty > 0.02 || r.evidence.score > 0.7) && rings.findIndex((o) => o.teeth === r.teeth) === i)
+    .filter((r, i) => (r.certainty > 0.02 || r.evidence.score > 0.7 || seenInPart(r)) && rings.findIndex((o) => o.teeth === r.teeth) === i)
     .slice(0, 3)
     .map((r) => ({ teeth: r.teeth, confidence: round(r.certainty, 3) }));
-  if (first.certainty <= 0.02 && first.evidence.score < 0.7)
+  if (first.certainty <= 0.02 && first.evidence.score < 0.7 && !seenInPart(first))
     return { ...none, says: "No ring of teeth stands out in this picture. Take it closer, from above, on a ground of another colour." };
   const sure = first.certainty >= SURE && !second;
   const axes = axesOf(first.plane);
@@ -115,6 +128,7 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
     confidence: round(first.certainty, 3),
     candidates,
     missing: { count: gone.length, runs },
+    hidden: first.slots.slots.filter((t) => t.state === "hidden").length,
     tilt: round(axes.tiltDeg, 1),
     centre: [round(first.plane.centre[0], 1), round(first.plane.centre[1], 1)],
     tipDiameterPx: round(2 * axes.long, 1),
@@ -123,6 +137,10 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
       ? { says: "Two gears of about one size are in this picture. Take one away, or cut the picture to the one that is meant." }
       : sure
         ? {}
-        : { says: "Not sure enough to give a count. Turn the gear a little, clear its teeth, and take it again; or lay the ring by hand." }),
+        : seenInPart(first)
+          ? {
+              says: `Only a part of the ring is in sight, too little to tell ${first.teeth} teeth from one more or fewer. Uncover the rest, or lay the ring by hand.`,
+            }
+          : { says: "Not sure enough to give a count. Turn the gear a little, clear its teeth, and take it again; or lay the ring by hand." }),
   };
 }

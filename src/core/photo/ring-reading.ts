@@ -1,8 +1,9 @@
+import { AGREES, type ArcReading, arcReading, TOLD_APART } from "./arc-reading";
 import type { FacePlane } from "./face-plane";
 import { phaseTrack } from "./phase-track";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
-import { share01, type ToothSlots, toothSlots } from "./tooth-slots";
+import { share01, type ToothSlot, type ToothSlots, toothSlots } from "./tooth-slots";
 import { fitsNear, followed, type TrackFit } from "./track-fit";
 
 /** A ring of teeth as it was read, with what speaks for it. */
@@ -11,8 +12,6 @@ export interface RingReading {
   /** in pixels of the picture that was given */
   readonly plane: FacePlane;
   readonly slots: ToothSlots;
-  /** other counts, and how well they fit the same ring */
-  readonly others: readonly { teeth: number; score: number }[];
   readonly evidence: RingEvidence;
   /** 0 to 1: how likely the count is the gear's */
   readonly certainty: number;
@@ -36,16 +35,26 @@ export interface RingEvidence {
   readonly seen: number;
   /** share of the places where a tooth stands */
   readonly standing: number;
+  /** what the part that is seen says by itself, where the ring was read from a part */
+  readonly arc?: Pick<ArcReading, "seen" | "agreement" | "odds">;
 }
 
 /** How likely a count is right, from its evidence: each kind of doubt takes its share. */
 export function certaintyOf(e: RingEvidence, teeth: number): number {
-  const rhythm = share01((e.score - 0.66) / 0.2);
+  // a few teeth are soon found in anything
+  const rhythm = share01((e.score - 0.66 - Math.min(0.12, 0.03 * Math.max(0, 14 - teeth))) / 0.2);
   const margin = share01((e.margin - 0.02) / 0.08);
   const depth = share01(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2) / 0.35);
   const seen = share01((e.seen - 0.45) / 0.35);
   const standing = share01((e.standing - 0.35) / 0.25);
   const outside = teeth <= 8 ? share01((0.5 - e.beyond) / 0.15) : 1;
+  if (e.arc) {
+    // as many windows at least as there are numbers to be fitted to them
+    const windows = share01((e.arc.seen * teeth - 8) / 3);
+    // the shorter the arc, the better a wrong count can hide in a moved centre, and the more the small faults of lens and gear weigh
+    const odds = share01((e.arc.odds - TOLD_APART) / (8 * Math.max(1, (0.65 / e.arc.seen) ** 4)));
+    return share01((e.arc.agreement - 0.985) / 0.01) * odds * windows * depth * standing;
+  }
   return rhythm * margin * depth * seen * standing * outside;
 }
 
@@ -62,6 +71,64 @@ const seenIn = (slots: ToothSlots): number =>
   slots.slots.filter((s) => s.alike > 0.5 || (s.state === "missing" && s.filled < 0.35) || (s.state === "there" && s.filled > 0.7 && slots.separation > 0.3))
     .length / slots.slots.length;
 
+const stands = (s: ToothSlot): boolean => s.state === "there" || s.state === "short";
+/** What the places themselves tell. */
+const seenOf = (slots: ToothSlots): Pick<RingEvidence, "depth" | "separation" | "beyond" | "seen" | "standing"> => ({
+  depth: (1 - slots.rootShare) / toothDepth(slots.slots.length),
+  separation: slots.separation,
+  beyond: slots.beyond,
+  seen: seenIn(slots),
+  standing: slots.slots.filter(stands).length / slots.slots.length,
+});
+
+/** The same ring read from the part of it that is plainly seen, as though the rest were not there; null where there is no such part. */
+function partReading(p: Planes, ring: RingReading): RingReading | null {
+  const arc = arcReading(p, ring);
+  if (!arc) return null;
+  const slots = toothSlots(p, arc.plane, arc.teeth, arc.visible);
+  const among = slots.slots.filter((s) => arc.visible(s.angle));
+  const { score, margin } = ring.evidence;
+  // what workers hand over is plain data
+  const { seen, agreement, odds } = arc;
+  const evidence: RingEvidence = {
+    ...seenOf(slots),
+    agreement,
+    score,
+    margin,
+    standing: among.filter(stands).length / (among.length || 1),
+    arc: { seen, agreement, odds },
+  };
+  return {
+    teeth: arc.teeth,
+    plane: slots.plane,
+    slots,
+    evidence,
+    certainty: certaintyOf(evidence, arc.teeth),
+  };
+}
+
+/** Was it read from a part of which at least the windows agree? Then it is a gear, whatever its count. */
+export const seenInPart = ({ evidence: { arc } }: RingReading): boolean => arc !== undefined && arc.agreement > 0.99;
+
+/** Of this score is a ring that agrees all around; under this one, only a part of it does. */
+export const WHOLE = 0.9;
+const HALF = 0.8;
+
+/**
+ * A ring after the part of it that is plainly seen has had its say. The part may be surer of the count; it may tell it from another and find the other likelier, and
+ * then the whole was led astray by what lies over it; or nothing plain is found in a ring that does not agree all around: its count is half as certain.
+ */
+export function weighedByPart(p: Planes, whole: RingReading): RingReading {
+  const part = partReading(p, whole);
+  const arc = part?.evidence.arc;
+  if (!part || !arc) return whole;
+  const same = part.teeth === whole.teeth;
+  if (same ? part.certainty >= whole.certainty : arc.odds > TOLD_APART) return part;
+  const { score } = whole.evidence;
+  const borneOut = same && (score > WHOLE || (arc.agreement > AGREES && (arc.odds > TOLD_APART || score > HALF)));
+  return borneOut ? whole : { ...whole, certainty: whole.certainty / 2 };
+}
+
 /**
  * One ring, followed until it lies still, and everything that speaks for it. `p` may be any size; the plane is in its pixels.
  * @param exactly keep this count, whatever a rival has to say for itself
@@ -76,23 +143,16 @@ export function ringReading(p: Planes, from: TrackFit, exactly = false): RingRea
   if (!exactly) looked.sort((a, b) => b.worth - a.worth);
   const { fit: best, slots, worth } = looked[0] as (typeof looked)[number];
   const others = fits.filter((f) => f !== best);
-  const states = slots.slots;
-  const count = (f: (s: (typeof states)[number]) => boolean): number => states.filter(f).length / states.length;
   const evidence: RingEvidence = {
     agreement: best.agreement,
     score: best.score,
     margin: Math.min(worth - (looked[1]?.worth ?? 0), ...others.filter((f) => f !== looked[1]?.fit).map((f) => best.score - f.score)),
-    depth: (1 - slots.rootShare) / toothDepth(best.teeth),
-    separation: slots.separation,
-    beyond: slots.beyond,
-    seen: seenIn(slots),
-    standing: count((s) => s.state === "there" || s.state === "short"),
+    ...seenOf(slots),
   };
   return {
     teeth: best.teeth,
     plane: slots.plane,
     slots,
-    others: others.map(({ teeth, score }) => ({ teeth, score })),
     evidence,
     certainty: certaintyOf(evidence, best.teeth),
   };

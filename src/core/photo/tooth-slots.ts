@@ -1,4 +1,5 @@
 import { type FacePlane, resized } from "./face-plane";
+import { median } from "./median";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
 import { faceLikeness, type Strip, unrolled } from "./strip";
@@ -36,13 +37,6 @@ const PER = 24;
 /** Kept between 0 and 1. */
 export const share01 = (x: number): number => Math.max(0, Math.min(1, x));
 
-const median = (x: ArrayLike<number>): number => {
-  const s = Float64Array.from(x)
-    .filter((v) => !Number.isNaN(v))
-    .sort();
-  return s.length ? ((s[(s.length - 1) >> 1] as number) + (s[s.length >> 1] as number)) / 2 : Number.NaN;
-};
-
 /** Mean of a strip's plane over some columns of a slot and some rows. */
 function meanOver(s: Strip, plane: Float32Array, rows: readonly number[], from: number, to: number): number {
   let sum = 0;
@@ -68,8 +62,9 @@ function around(x: ArrayLike<number>, k: number, reach: number, of: (near: numbe
 /**
  * Looks at every place of a ring where a tooth belongs. A tooth is like the face it stands on; a gap is not. A place that is like neither (grease, a
  * screw) is hidden: there is no reason to call its tooth gone.
+ * @param visible angles where the ring is known to be in sight, if it is known; elsewhere a tooth is gone only where face and bench look as they do there
  */
-export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlots {
+export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: (angle: number) => boolean = () => true): ToothSlots {
   const depth = Math.min(0.5, toothDepth(teeth));
   const radii = Float64Array.from({ length: 28 }, (_, i) => 1 + depth * (0.75 - 0.1 * i));
   const columns = teeth * PER;
@@ -123,6 +118,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number): ToothSlo
     teeth,
     shift,
     q,
+    Array.from({ length: teeth }, (_, k) => visible((2 * Math.PI * (k * PER + shift)) / columns)),
   );
   const slots = Array.from(tooth, (_, k): ToothSlot => {
     const filled = fills[k] as number;
@@ -186,17 +182,29 @@ function coveredFeet(
   teeth: number,
   shift: number,
   q: number,
+  visible: readonly boolean[],
 ): boolean[] {
   const across = (rows: readonly number[], from: number): Float64Array[] =>
     s.planes.map((p) => Float64Array.from({ length: teeth }, (_, k) => meanOver(s, p, rows, k * PER + shift + from - q, k * PER + shift + from + q)));
   const feet = across(rowsOf.foot, 0);
   const zones = across(rowsOf.tooth, 0);
   const open = [across(rowsOf.gap, PER / 2), across(rowsOf.outside, 0)];
+  // the nearest places that are in sight, four on each side where all are
+  const nearest = visible.map((_, k) => {
+    const near: number[] = [];
+    for (let d = 1; d <= teeth / 2 && near.length < 8; d++) for (const j of [(k + d) % teeth, (k - d + teeth) % teeth]) if (visible[j]) near.push(j);
+    return near;
+  });
   const distance = (a: readonly Float64Array[], b: readonly Float64Array[], k: number): number =>
-    Math.hypot(...a.map((x, c) => (x[k] as number) - around(b[c] as Float64Array, k, 4)));
-  const off = Float64Array.from({ length: teeth }, (_, k) => distance(feet, feet, k));
-  const odd = Math.max(16, 4 * median(off));
-  return Array.from(off, (o, k) => o > odd && Math.min(...open.map((b) => distance(zones, b, k))) > 15);
+    Math.hypot(...a.map((x, c) => (x[k] as number) - median((nearest[k] as number[]).map((j) => (b[c] as Float64Array)[j] as number))));
+  const oddOnes = (of: readonly Float64Array[]): boolean[] => {
+    const off = Float64Array.from({ length: teeth }, (_, k) => distance(of, of, k));
+    const odd = Math.max(16, 4 * median(off.filter((_, k) => visible[k])));
+    return Array.from(off, (o) => o > odd);
+  };
+  const foot = oddOnes(feet);
+  const outside = oddOnes(open[1] as Float64Array[]);
+  return visible.map((seen, k) => (seen ? foot[k] && Math.min(...open.map((b) => distance(zones, b, k))) > 15 : foot[k] || outside[k]) as boolean);
 }
 
 /**

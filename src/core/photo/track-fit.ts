@@ -14,10 +14,26 @@ export interface TrackFit {
   readonly plane: FacePlane;
 }
 
+/** What is left over in each window after a fit: of the phase in radians of a tooth, of root and tip in tip radii; NaN where nothing was seen. */
+export interface Strays {
+  readonly phases: Float64Array;
+  readonly roots: Float64Array;
+  readonly tips: Float64Array;
+}
+
 const wrapped = (x: number): number => x - 2 * Math.PI * Math.round(x / (2 * Math.PI));
 
-/** Spreads, in tip radii and shares of it: the moves that are believed, the perspective, and where a root is seen (in depths of a tooth). */
-const SPREAD = { centre: 0.08, stretch: 0.08, size: 0.15, root: 0.15, phase: 0.6 } as const;
+/** Spreads, in tip radii and shares of it: the moves that are believed, and of the perspective. */
+const SPREAD = { centre: 0.08, stretch: 0.08, size: 0.15 } as const;
+
+/** How far the windows are believed: one standard deviation of a phase (radians of a tooth), and of where a root or a tip is seen (tip radii). */
+export interface WindowSpread {
+  readonly phase: number;
+  readonly root: number;
+}
+
+/** Of a ring that is not known yet: its windows may have anything lying over them. */
+const wideSpread = (teeth: number): WindowSpread => ({ phase: 0.6, root: 0.15 * Math.min(0.5, toothDepth(teeth)) + 0.006 });
 
 /**
  * How well a count fits a track. The rhythm at angle θ is ahead by (n − at)·θ, plus what a centre off by e (first harmonic) and a face that is
@@ -25,7 +41,7 @@ const SPREAD = { centre: 0.08, stretch: 0.08, size: 0.15, root: 0.15, phase: 0.6
  * The roots are seen at ρ = ρ₀ + e·u + u·S u − q·u with u = (cos θ, sin θ) and the perspective q. Both are solved together by least squares: first
  * on the phases as they were unwrapped, then on what is left of them after wrapping, so that one wrong turn mends itself.
  */
-export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): TrackFit {
+export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spread = wideSpread(teeth)): TrackFit & { readonly strays: Strays } {
   const { angles, phases, weights, at, roots, rootWeights, tips } = track;
   const n = angles.length;
   const depth = Math.min(0.5, toothDepth(teeth));
@@ -37,7 +53,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
   }
   const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0, SPREAD.size].map((x) => (x ? 1 / x ** 2 : 0));
   const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1], 1];
-  const sigma = SPREAD.root * depth + 0.006;
+  const sigma = spread.root;
   // perspective goes with the tilt, along the short axis: how far is not known, a hand's breadth or an arm's length
   const axes = axesOf(plane);
   const [along, across] = [1 / 0.02 ** 2, 1 / (0.02 + 0.3 * Math.sin((axes.tiltDeg * Math.PI) / 180)) ** 2];
@@ -122,7 +138,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
       row[2] = -teeth * c1;
       row[3] = teeth * s2;
       row[4] = -teeth * c2;
-      add(0, 4, r, (weights[k] as number) ** 2 / SPREAD.phase ** 2 / (1 + (r / trust) ** 2));
+      add(0, 4, r, (weights[k] as number) ** 2 / spread.phase ** 2 / (1 + (r / trust) ** 2));
       const q = (roots[k] as number) - circleAt(from, k, 5);
       row[1] = c1;
       row[2] = s1;
@@ -146,11 +162,10 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
     const step = solved(m, b);
     return step.map((v, i) => v + (from[i] as number));
   };
-  // unwrapped along the ring, the drift of this count taken out first; from four places
+  // unwrapped along the ring, the drift of this count taken out first; from several places, as it goes wrong where nothing is seen
   let best: { x: Moves; agreement: number; score: number } | null = null;
   const unwrapped = new Float64Array(n);
-  for (let start = 0; start < 2; start++) {
-    const zero = Math.floor((n * start) / 2);
+  for (const zero of [0, n >> 1, ...afterLongestGap(weights)]) {
     let last = wrapped((phases[zero] as number) - (teeth - at) * (angles[zero] as number));
     for (let i = 0; i < n; i++) {
       const k = (zero + i) % n;
@@ -171,9 +186,33 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number): Tr
     if (!best || s.score > best.score) best = { x, ...s };
   }
   const { x, ...rest } = best as { x: Moves; agreement: number; score: number };
+  const strays = {
+    phases: Float64Array.from(phases, (phi, k) => (weights[k] ? wrapped(phi - ahead(x, k)) : Number.NaN)),
+    roots: Float64Array.from(roots, (r, k) => (rootWeights[k] ? r - circleAt(x, k, 5) : Number.NaN)),
+    tips: Float64Array.from(tips, (t, k) => t - circleAt(x, k, 8)),
+  };
   const size = (x[5] as number) / (1 - ROOT_AT * depth);
   const now = shifted(plane, [x[1] as number, x[2] as number], [x[3] as number, x[4] as number]);
-  return { teeth, ...rest, plane: resized({ ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] }, Math.max(0.85, Math.min(1.18, size))) };
+  return {
+    teeth,
+    ...rest,
+    strays,
+    plane: resized({ ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] }, Math.max(0.85, Math.min(1.18, size))),
+  };
+}
+
+/** The window after the longest run of windows that say little, if it is a tenth of the ring or more. */
+function afterLongestGap(weights: Float64Array): number[] {
+  const n = weights.length;
+  let [longest, after, run] = [0, 0, 0];
+  for (let k = 0; k < 2 * n; k++) {
+    if ((weights[k % n] as number) <= 0.3) run++;
+    else {
+      if (run > longest) [longest, after] = [run, k % n];
+      run = 0;
+    }
+  }
+  return longest >= n / 10 ? [after] : [];
 }
 
 /** The plane with its centre moved by e (tip radii, in the face) and stretched by s; the turn that this gives is left out. */

@@ -86,6 +86,7 @@ export function PhotoBench({
     setSays({ ...says, [i]: isGone(ring, says, i) ? "there" : "missing" });
   };
   const missing = ring ? ring.slots.slots.flatMap((_, i) => (isGone(ring, says, i) ? [i] : [])) : [];
+  const hidden = ring ? ring.slots.slots.filter((t, i) => t.state === "hidden" && says[i] === undefined).length : 0;
   const broken = ring ? ring.slots.slots.flatMap((t, i) => (t.state === "short" && !missing.includes(i) ? [i] : [])) : [];
   const accept = async (): Promise<void> => {
     if (!ring || !chosenPicture) return;
@@ -179,8 +180,11 @@ export function PhotoBench({
                 </div>
               </div>
               <p role="status" aria-label="Missing teeth" className={`text-[21px] leading-tight font-semibold ${missing.length ? "text-error" : ""}`}>
-                {missing.length ? `× ${runs}` : "None missing"}
+                {missing.length ? `× ${runs}` : hidden ? "None seen missing" : "None missing"}
                 {broken.length > 0 && `; ${broken.length} short`}
+                {hidden > 0 && (
+                  <span className="block text-base-content">? {hidden === 1 ? "1 place is hidden" : `${hidden} places are hidden`}: look there yourself</span>
+                )}
                 <span className="hush block text-[17px] font-normal">
                   tilted {Math.round(axesOf(ring.plane).tiltDeg)}° · numbers run clockwise from the top
                 </span>

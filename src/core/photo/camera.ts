@@ -1,0 +1,33 @@
+import type { FacePlane } from "./face-plane";
+import type { Whole } from "./picture";
+
+/** Focal lengths of cameras in longest sides of their picture: a telephone's is 0.7 to 0.9, twice that when zoomed or cut; natural logarithm's spread. */
+const USUAL_FOCAL = 1.1;
+const FOCAL_SPREAD = 0.4;
+/** One standard deviation of how far a circle is measured to be no circle. */
+const ROUNDNESS = 0.012;
+
+/**
+ * How unlikely it is that a camera saw a circle like this: minus the natural logarithm of the likelihood, but for a constant.
+ *
+ * With the picture's middle in the camera's axis and the focal length f, a face spanned by the unit vectors e₁, e₂ is seen with E_xy ∝ A + c qᵀ and
+ * E_z ∝ f q (c: the centre from the picture's middle). They stand square on each other and are of one length only where M = (A + c qᵀ)ᵀ(A + c qᵀ) +
+ * f² q qᵀ is a multiple of the unit matrix. f is not known well: the likeliest counts. (Pinhole camera: Hartley and Zisserman, Multiple View Geometry.)
+ */
+export function perspectiveMisfit(whole: Whole, plane: FacePlane): number {
+  const [a0, a1, a2] = plane.a;
+  const [q0, q1] = plane.q;
+  const [cx, cy] = [plane.centre[0] - whole.middle[0], plane.centre[1] - whole.middle[1]];
+  const [e00, e01, e10, e11] = [a0 + cx * q0, a1 + cx * q1, a1 + cy * q0, a2 + cy * q1];
+  let least = Number.POSITIVE_INFINITY;
+  for (let step = -10; step <= 10; step++) {
+    const away = step / 10;
+    const f = USUAL_FOCAL * Math.exp(away) * whole.longest;
+    const m00 = e00 * e00 + e10 * e10 + (f * q0) ** 2;
+    const m11 = e01 * e01 + e11 * e11 + (f * q1) ** 2;
+    const m01 = e00 * e01 + e10 * e11 + f * f * q0 * q1;
+    const off = Math.hypot(m00 - m11, 2 * m01) / (m00 + m11);
+    least = Math.min(least, (away / FOCAL_SPREAD) ** 2 / 2 + (off / ROUNDNESS) ** 2 / 2);
+  }
+  return least;
+}
