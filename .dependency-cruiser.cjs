@@ -19,9 +19,9 @@ module.exports = {
     {
       name: "core-needs-little",
       severity: "error",
-      comment: "The core uses Zod and small numeric libraries (fft.js): no React, no Next, no Node, no I/O.",
+      comment: "The core uses Zod and small numeric libraries (fft.js, highs): no React, no Next, no Node, no I/O.",
       from: { path: "^src/core", pathNot: "\\.test\\.ts$" },
-      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/(zod|fft\\.js|@types/)" },
+      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/(zod|fft\\.js|highs|@types/)" },
     },
     layer(
       "store-keeps",

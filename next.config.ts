@@ -1,7 +1,7 @@
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["better-sqlite3", "knex", "sharp"],
+  serverExternalPackages: ["better-sqlite3", "knex", "sharp", "highs"],
   poweredByHeader: false,
   // the shop's own machine or its own network: packing a page takes longer than sending it
   compress: false,

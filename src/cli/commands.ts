@@ -5,6 +5,9 @@ import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, w
 import { hardwareInput, identifyHardware } from "@/core/hardware/identify-hardware";
 import { tighteningTorque, torqueInput } from "@/core/hardware/tightening-torque";
 import { readJobFile, stripOf } from "@/core/job-file";
+import { cheapestBasket } from "@/core/match/basket";
+import { EXAMPLE_BASKET } from "@/core/match/basket-input";
+import { solver } from "@/core/match/solver";
 import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { clickInput, findClick } from "@/core/train/click-finder";
 import { findFuse, fuseInput } from "@/core/train/fuse";
@@ -14,6 +17,7 @@ import { trainInput } from "@/core/train/train";
 export interface Verb {
   readonly help: string;
   readonly example: unknown;
+  /** the answer, or a promise of it */
   readonly answer: (input: unknown, options: ReadonlyMap<string, string | true>) => unknown;
   /** verbs that read and write files or the shop's store instead of JSON */
   readonly run?: (words: string[], options: ReadonlyMap<string, string | true>) => Promise<void>;
@@ -72,6 +76,11 @@ export const commands: Readonly<Record<string, Verb>> = {
       const numbers = doneNumbers(done, plan.steps.length);
       return { ...plan, ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))) };
     },
+  },
+  "match basket": {
+    help: "what is needed and what is offered in, the complete set at the least cost, or the soonest, out, with the runners-up and why they lose",
+    example: EXAMPLE_BASKET,
+    answer: async (input) => cheapestBasket(input, await solver()),
   },
   "gear identify": {
     help: "caliper readings in, what gear it is out, with probabilities and the next reading to take",

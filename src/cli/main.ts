@@ -28,8 +28,8 @@ async function main(argv: string[]): Promise<number> {
     try {
       if (verb.run) await verb.run(rest, options);
       else if (verb.picture) await pictures(verb.picture, rest, options);
-      else if (options.has("lines")) lines(verb, input(rest, options));
-      else print(verb.answer(parse(input(rest, options)), options));
+      else if (options.has("lines")) await lines(verb, input(rest, options));
+      else print(await verb.answer(parse(input(rest, options)), options));
     } catch (e) {
       return complain(e);
     }
@@ -59,19 +59,16 @@ function parse(text: string): unknown {
 
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value)}\n`);
 
-function lines(verb: Verb, text: string): void {
+async function lines(verb: Verb, text: string): Promise<void> {
   const options = new Map<string, string | true>();
-  const out = text
-    .split("\n")
-    .filter((l) => l.trim())
-    .map((line) => {
-      try {
-        return verb.answer(parse(line), options);
-      } catch (e) {
-        if (e instanceof Fault) return { error: { path: e.path, says: e.says } };
-        throw e;
-      }
-    });
+  const out: unknown[] = [];
+  for (const line of text.split("\n").filter((l) => l.trim()))
+    try {
+      out.push(await verb.answer(parse(line), options));
+    } catch (e) {
+      if (!(e instanceof Fault)) throw e;
+      out.push({ error: { path: e.path, says: e.says } });
+    }
   process.stdout.write(out.map((o) => `${JSON.stringify(o)}\n`).join(""));
 }
 

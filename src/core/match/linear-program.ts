@@ -1,0 +1,54 @@
+/** One unknown of a linear program, a whole number from 0 to `most`. */
+export interface Unknown {
+  readonly name: string;
+  readonly most: number;
+}
+
+/** A sum of unknowns, each times a number. */
+export type Terms = readonly (readonly [factor: number, name: string])[];
+
+/** `terms` at least, at most or exactly `value`. */
+export interface Law {
+  readonly terms: Terms;
+  readonly is: ">=" | "<=" | "=";
+  readonly value: number;
+}
+
+/** Whole numbers to be found, so that the goal is least and every law holds. */
+export interface Program {
+  readonly goal: Terms;
+  readonly laws: readonly Law[];
+  readonly unknowns: readonly Unknown[];
+}
+
+/** The unknowns' values at the proven least, or null where no values hold to the laws. */
+export type Solve = (program: Program) => ReadonlyMap<string, number> | null;
+
+const line = (terms: Terms): string => {
+  const words = terms.filter(([k]) => k !== 0).map(([k, name]) => `${k < 0 ? "-" : "+"} ${Math.abs(k)} ${name}`);
+  // readers of the format stop at long lines
+  const rows: string[] = [];
+  for (let i = 0; i < words.length; i += 12) rows.push(words.slice(i, i + 12).join(" "));
+  return rows.join("\n ");
+};
+
+/**
+ * A program in the CPLEX LP text format, which every solver reads.
+ * @example programText({ goal: [[3, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", most: 5 }] })
+ */
+export function programText({ goal, laws, unknowns }: Program): string {
+  const first = unknowns[0]?.name ?? "none";
+  const rows = laws.map(({ terms, is, value }, i) => ` c${i}: ${line(terms) || `+ 0 ${first}`} ${is} ${value}`);
+  return [
+    "Minimize",
+    ` goal: ${line(goal) || `+ 0 ${first}`}`,
+    "Subject To",
+    ...rows,
+    "Bounds",
+    ...unknowns.map((u) => ` 0 <= ${u.name} <= ${u.most}`),
+    "General",
+    ...unknowns.map((u) => ` ${u.name}`),
+    "End",
+    "",
+  ].join("\n");
+}
