@@ -5,15 +5,17 @@ import { fileURLToPath } from "node:url";
 import { addDays, format } from "date-fns";
 import { stripOf } from "../../src/core/job-file";
 import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
-import { addParts } from "../../src/store/catalogue";
+import { putSuppliers } from "../../src/store/catalogue";
+import { putParts } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";
 import { takeInJobFile } from "../../src/store/job-file";
+import { putOffers } from "../../src/store/offers";
 import { toRow } from "../../src/store/rows";
 import { juicerAtJudge } from "./juicer";
 import { extruder, hammer, shears, slicer } from "./others";
 import { queue } from "./queue";
 import { jobFileFrom, type Recipe } from "./recipe";
-import { catalogue, lubricants } from "./shelf";
+import { catalogue, lubricants, offers, suppliers } from "./shelf";
 
 const jpeg = (name: string): Uint8Array => readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "pictures", "jpeg", `${name}.jpg`));
 
@@ -84,7 +86,9 @@ export async function seed(today = new Date()): Promise<number> {
   const db = await database();
   if (await db("jobs").first()) return 0;
   for (const { id, ...facts } of lubricants) await db("lubricants").insert({ id, facts: JSON.stringify(facts) });
-  await addParts(db, catalogue);
+  await putParts(db, catalogue);
+  await putSuppliers(db, suppliers);
+  await putOffers(db, offers);
   await db("settings").insert([
     { name: "shopName", value: JSON.stringify("The bench at Tallow Lane") },
     { name: "town", value: JSON.stringify("Quillmoor") },

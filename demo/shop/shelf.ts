@@ -1,5 +1,5 @@
 import type { Lubricant } from "../../src/core/grease/choose";
-import type { CataloguePart, PartSpec } from "../../src/core/match/catalogue-part";
+import { type CataloguePart, type CataloguePartInput, cataloguePart, type Supplier, type SupplierOffer } from "../../src/core/match/catalogue-part";
 
 /** The shop's shelf of lubricants. Names, makers and lots are made up. */
 export const lubricants: Lubricant[] = [
@@ -11,33 +11,96 @@ export const lubricants: Lubricant[] = [
   { id: "pellin-e1", name: "Pellin Ester 1", thickener: "PU", baseOil: "ester", nlgi: 1, densityGPerMl: 0.95, h1: false, leastC: -40, mostC: 160, lot: "P-5520" },
 ];
 
-const part = (number: string, name: string, spec: PartSpec, price: number, stock: number, leadDays: number, more: Partial<CataloguePart> = {}): CataloguePart => ({ number, name, spec, price, stock, leadDays, fits: [], needsAlso: [], ...more });
-const gear = (teeth: number, moduleMm: number, more: Partial<Extract<PartSpec, { kind: "gear" }>> = {}): PartSpec => ({ kind: "gear", teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, ...more });
-const ring = (kind: "bearing" | "seal", insideMm: number, outsideMm: number, widthMm: number, closure: string): PartSpec => ({ kind, insideMm, outsideMm, widthMm, closure });
+const part = (number: string, name: string, spec: CataloguePartInput["spec"], price: number, stock: number, more: Partial<CataloguePartInput> = {}): CataloguePart => cataloguePart.parse({ number, name, spec, price, stock, ...more });
+type Spec<K> = Extract<CataloguePartInput["spec"], { kind: K }>;
+const gear = (teeth: number, moduleMm: number, more: Partial<Spec<"gear">> = {}): Spec<"gear"> => ({ kind: "gear", teeth, moduleMm, ...more });
+const bearing = (insideMm: number, outsideMm: number, widthMm: number, closure: Spec<"bearing">["closure"]): Spec<"bearing"> => ({ kind: "bearing", insideMm, outsideMm, widthMm, closure });
+const bush = (insideMm: number, outsideMm: number, widthMm: number, material: string): Spec<"bush"> => ({ kind: "bush", insideMm, outsideMm, widthMm, material });
+const seal = (insideMm: number, outsideMm: number, widthMm: number, material = "NBR"): Spec<"seal"> => ({ kind: "seal", insideMm, outsideMm, widthMm, material });
+const fits = (maker: string, model: string, ...variants: string[]) => [{ maker, model, variants }];
+const pressa = fits("Velbrant", "Pressa 40");
+const wheel = { helixAngleDeg: 18, hand: "right", faceWidthMm: 11, boreMm: 8, boreForm: "cross slot", material: "PA" } as const;
+const pinion = { helixAngleDeg: 18, hand: "left", faceWidthMm: 14, boreMm: 6, boreForm: "D", material: "steel" } as const;
 
+/**
+ * The shop's catalogue. The heart of it: the wheel of 41 teeth is no more made. The one of 42 that takes its place needs a pinion of 8 (the tooth sum stays 50), two longer sleeve bearings and a thrust set in three pieces;
+ * the old pinion must go. A kit holds all of it, and dowels for two variants.
+ */
 export const catalogue: CataloguePart[] = [
-  part("VLB-40-241", "Second-stage wheel, Pressa 40", gear(41, 1, { helixAngleDeg: 18, hand: "right", faceWidthMm: 11, boreMm: 8, boreForm: "cross slot", material: "PA" }), 18.4, 3, 0, { fits: ["Velbrant Pressa 40"] }),
-  part("VLB-40-241B", "Second-stage wheel, second source, without cross slot", gear(41, 1, { helixAngleDeg: 18, hand: "right", faceWidthMm: 11, boreMm: 7.5, boreForm: "round", material: "PA" }), 9.9, 12, 2, { fits: ["Velbrant Pressa 40"] }),
-  part("VLB-42-243", "Second-stage wheel 43 teeth, Pressa 42", gear(43, 1, { helixAngleDeg: 18, hand: "right", faceWidthMm: 11, boreMm: 8, boreForm: "cross slot", material: "PA" }), 19.8, 1, 4, {
-    fits: ["Velbrant Pressa 42"],
-    needsAlso: [{ number: "VLB-42-107", why: "motor pinion with 7 teeth: the tooth sum must stay 50" }],
+  part("VLB-40-241", "Second-stage wheel, Pressa 40", gear(41, 1, wheel), 18.4, 0, { fits: pressa, discontinued: true, note: "the maker's list of spring names 42-242 in its place" }),
+  part("VLB-40-241B", "Second-stage wheel, second source, without cross slot", gear(41, 1, { ...wheel, boreMm: 7.5, boreForm: "round" }), 9.9, 4, { fits: pressa }),
+  part("VLB-42-242", "Second-stage wheel 42 teeth", gear(42, 1, wheel), 21.8, 0, {
+    fits: [...pressa, ...fits("Velbrant", "Pressa 42")],
+    replaces: [{ number: "VLB-40-241", when: "together with pinion VLB-42-108, two sleeve bearings VLB-42-018 and the thrust set VLB-42-021" }],
+    needsAlso: [
+      { number: "VLB-42-108", why: "motor pinion with 8 teeth: the tooth sum must stay 50" },
+      { number: "VLB-42-018", qty: 2, why: "its hub is longer: the old sleeve bearings are 2 mm too short" },
+      { number: "VLB-42-021", why: "three thrust washers take the place of the one-piece" },
+    ],
+    spoils: [{ number: "VLB-40-109", why: "9 teeth do not go with 42 on these centres" }],
   }),
-  part("VLB-40-109", "Motor pinion 9 teeth, Pressa 40", gear(9, 1, { helixAngleDeg: 18, hand: "left", profileShift: 0.4, faceWidthMm: 14, boreMm: 6, boreForm: "D", material: "steel" }), 24, 2, 3, { fits: ["Velbrant Pressa 40"] }),
-  part("VLB-30-241L", "Second-stage wheel, left hand, Pressa 30", gear(41, 1, { helixAngleDeg: 18, hand: "left", faceWidthMm: 10, boreMm: 8, boreForm: "cross slot", material: "PA" }), 14.2, 2, 0, { fits: ["Velbrant Pressa 30"] }),
-  part("STD-G-40-1", "Spur gear 40 teeth, module 1, steel", gear(40, 1, { faceWidthMm: 10, boreMm: 8, boreForm: "round", material: "steel" }), 22, 5, 1),
-  part("BRW-K220-52", "Worm wheel, Kora 220", gear(52, 1.25, { helixAngleDeg: 5, hand: "right", faceWidthMm: 13, boreMm: 15, boreForm: "round", material: "PA" }), 34.5, 0, 3, { fits: ["Brisswell Kora 220"] }),
-  part("BRW-K220-52Z", "Worm wheel, Kora 220, bronze", gear(52, 1.25, { helixAngleDeg: 5, hand: "right", faceWidthMm: 13, boreMm: 15, boreForm: "round", material: "bronze" }), 78, 1, 0, { fits: ["Brisswell Kora 220"] }),
-  part("BRW-K190-50", "Worm wheel, Kora 190", gear(50, 1.25, { helixAngleDeg: 5, hand: "right", faceWidthMm: 12, boreMm: 15, boreForm: "round", material: "PA" }), 31, 2, 0, { fits: ["Brisswell Kora 190"] }),
-  part("TRN-RH22-043", "Lay shaft with gears, RH-22", gear(43, 0.8, { helixAngleDeg: 12, hand: "left", faceWidthMm: 9, boreMm: 10, boreForm: "round", material: "steel" }), 41, 1, 0, { fits: ["Tarnholt RH-22"] }),
-  part("HLD-58-CW", "Crown wheel with eccentrics, HS-58", gear(58, 1, { faceWidthMm: 9, boreMm: 15, boreForm: "round", material: "steel" }), 37.2, 1, 0, { fits: ["Haldrick HS-58"] }),
-  part("HLD-58-GK", "Gearbox gasket, HS-58", { kind: "gasket" }, 3.2, 4, 0, { fits: ["Haldrick HS-58"] }),
-  part("MRV-T3-53", "Final wheel, Trafila 3", gear(53, 1, { faceWidthMm: 11, boreMm: 14, boreForm: "round", material: "POM" }), 26, 1, 0, { fits: ["Morvane Trafila 3"] }),
-  part("608-2RS", "Ball bearing 608-2RS", ring("bearing", 8, 22, 7, "2RS"), 2.4, 20, 0),
-  part("608-2Z", "Ball bearing 608-2Z", ring("bearing", 8, 22, 7, "2Z"), 2.2, 14, 0),
-  part("608", "Ball bearing 608, open", ring("bearing", 8, 22, 7, "open"), 1.9, 6, 0),
-  part("607-2RS", "Ball bearing 607-2RS", ring("bearing", 7, 19, 6, "2RS"), 2.6, 9, 0),
-  part("6001-2RS", "Ball bearing 6001-2RS", ring("bearing", 12, 28, 8, "2RS"), 3.1, 7, 0),
-  part("6002-2RS", "Ball bearing 6002-2RS", ring("bearing", 15, 32, 9, "2RS"), 3.4, 5, 0),
-  part("SEAL-12-22-7", "Shaft seal 12 × 22 × 7, NBR", ring("seal", 12, 22, 7, "NBR"), 3.8, 4, 0),
-  part("SEAL-15-26-6", "Shaft seal 15 × 26 × 6, NBR", ring("seal", 15, 26, 6, "NBR"), 4.2, 3, 0),
+  part("VLB-40-109", "Motor pinion 9 teeth, Pressa 40", gear(9, 1, { ...pinion, profileShift: 0.4 }), 24, 1, { fits: pressa }),
+  part("VLB-42-108", "Motor pinion 8 teeth", gear(8, 1, { ...pinion, profileShift: 0.4 }), 26.5, 0, { fits: [...pressa, ...fits("Velbrant", "Pressa 42")] }),
+  part("VLB-42-018", "Sleeve bearing, lay shaft", bush(8, 12, 12, "sintered bronze"), 3.2, 0, { fits: [...pressa, ...fits("Velbrant", "Pressa 42")] }),
+  part("VLB-40-018", "Sleeve bearing, lay shaft, short", bush(8, 12, 10, "sintered bronze"), 2.9, 6, { fits: pressa }),
+  part("VLB-42-021", "Thrust washer set, three pieces", { kind: "hardware", size: "8 × 16, 0.5 + 1 + 0.5 mm" }, 4.6, 0, { fits: fits("Velbrant", "Pressa 42") }),
+  part("VLB-40-052", "Cover gasket, Pressa 40", { kind: "gasket", thicknessMm: 0.5, material: "paper" }, 2.8, 2, { fits: pressa }),
+  part("VLB-42-901", "Gear service kit, Pressa 40 and 42", { kind: "kit", size: "wheel, pinion, bearings, washers, gasket, dowels" }, 62, 0, {
+    fits: [...pressa, ...fits("Velbrant", "Pressa 42")],
+    contains: [{ number: "VLB-42-242" }, { number: "VLB-42-108" }, { number: "VLB-42-018", qty: 2 }, { number: "VLB-42-021" }, { number: "VLB-40-052" }, { number: "VLB-40-077", qty: 2, variant: "four-rib" }, { number: "VLB-40-078", qty: 2, variant: "six-rib" }],
+  }),
+  part("VLB-40-077", "Dowel, cover, four-rib", { kind: "pin", form: "dowel", diameterMm: 4, lengthMm: 16 }, 0.8, 0, { fits: fits("Velbrant", "Pressa 40", "four-rib") }),
+  part("VLB-40-078", "Dowel, cover, six-rib", { kind: "pin", form: "dowel", diameterMm: 5, lengthMm: 16 }, 0.8, 3, { fits: fits("Velbrant", "Pressa 40", "six-rib") }),
+  part("VLB-30-241L", "Second-stage wheel, left hand, Pressa 30", gear(41, 1, { ...wheel, hand: "left", faceWidthMm: 10 }), 14.2, 2, { fits: fits("Velbrant", "Pressa 30") }),
+  part("STD-G-40-1", "Spur gear 40 teeth, module 1, steel", gear(40, 1, { faceWidthMm: 10, boreMm: 8, boreForm: "round", material: "steel" }), 22, 5),
+  part("BRW-K220-52", "Worm wheel, Kora 220", gear(52, 1.25, { form: "worm-wheel", helixAngleDeg: 5, hand: "right", faceWidthMm: 13, boreMm: 15, boreForm: "round", material: "PA" }), 34.5, 0, { fits: fits("Brisswell", "Kora 220") }),
+  part("BRW-K220-52Z", "Worm wheel, Kora 220, bronze", gear(52, 1.25, { form: "worm-wheel", helixAngleDeg: 5, hand: "right", faceWidthMm: 13, boreMm: 15, boreForm: "round", material: "bronze" }), 78, 1, { fits: fits("Brisswell", "Kora 220") }),
+  part("BRW-K190-50", "Worm wheel, Kora 190", gear(50, 1.25, { form: "worm-wheel", helixAngleDeg: 5, hand: "right", faceWidthMm: 12, boreMm: 15, boreForm: "round", material: "PA" }), 31, 2, { fits: fits("Brisswell", "Kora 190") }),
+  part("TRN-RH22-043", "Lay shaft with gears, RH-22", gear(43, 0.8, { helixAngleDeg: 12, hand: "left", faceWidthMm: 9, boreMm: 10, boreForm: "round", material: "steel" }), 41, 1, { fits: fits("Tarnholt", "RH-22") }),
+  part("TRN-RH22-BR", "Carbon brush, RH-22, pair", { kind: "brush", lengthMm: 17, widthMm: 11, thicknessMm: 6.3, lead: "spade 4.8" }, 7.4, 3, { fits: fits("Tarnholt", "RH-22") }),
+  part("HLD-58-CW", "Crown wheel with eccentrics, HS-58", gear(58, 1, { faceWidthMm: 9, boreMm: 15, boreForm: "round", material: "steel" }), 37.2, 1, { fits: fits("Haldrick", "HS-58") }),
+  part("HLD-58-GK", "Gearbox gasket, HS-58", { kind: "gasket", thicknessMm: 0.3, material: "paper" }, 3.2, 4, { fits: fits("Haldrick", "HS-58") }),
+  part("MRV-T3-53", "Final wheel, Trafila 3", gear(53, 1, { faceWidthMm: 11, boreMm: 14, boreForm: "round", material: "POM" }), 26, 1, { fits: fits("Morvane", "Trafila 3") }),
+  part("608-2RS", "Ball bearing 608-2RS", bearing(8, 22, 7, "2RS"), 2.4, 20),
+  part("608-2Z", "Ball bearing 608-2Z", bearing(8, 22, 7, "2Z"), 2.2, 14),
+  part("608", "Ball bearing 608, open", bearing(8, 22, 7, "open"), 1.9, 6),
+  part("607-2RS", "Ball bearing 607-2RS", bearing(7, 19, 6, "2RS"), 2.6, 9),
+  part("6001-2RS", "Ball bearing 6001-2RS", bearing(12, 28, 8, "2RS"), 3.1, 7),
+  part("6002-2RS", "Ball bearing 6002-2RS", bearing(15, 32, 9, "2RS"), 3.4, 5),
+  part("SEAL-12-22-7", "Shaft seal 12 × 22 × 7, NBR", seal(12, 22, 7), 3.8, 4),
+  part("SEAL-15-26-6", "Shaft seal 15 × 26 × 6, NBR", seal(15, 26, 6), 4.2, 3),
+  part("OR-20-2", "O-ring 20 × 2, NBR", { kind: "o-ring", insideMm: 20, sectionMm: 2, material: "NBR" }, 0.4, 30),
+  part("CIRC-8-A", "Circlip for shaft 8", { kind: "circlip", seat: "shaft", diameterMm: 8, thicknessMm: 0.8 }, 0.2, 40),
+  part("WIPE-100", "Lint-free wipes", { kind: "consumable", amount: 100, unit: "pieces" }, 6.5, 2),
+];
+
+/** Where the shop buys. All made up. */
+export const suppliers: Supplier[] = [
+  { name: "Nordhav Spares", shipping: 6.9, freeFrom: 120, minimumOrder: 15 },
+  { name: "Canal Bearing House", shipping: 4.5, minimumOrder: 10 },
+  { name: "Quickmoor Parts", shipping: 11.5, minimumOrder: 0 },
+];
+
+const offer = (supplier: string, number: string, price: number, leadDays: number, more: Partial<SupplierOffer> = {}): SupplierOffer => ({ supplier, number, price, leadDays, pack: 1, least: 1, ...more });
+
+export const offers: SupplierOffer[] = [
+  offer("Nordhav Spares", "VLB-42-242", 17.2, 3, { stock: 9 }),
+  offer("Nordhav Spares", "VLB-42-108", 21.4, 3, { stock: 5 }),
+  offer("Nordhav Spares", "VLB-42-021", 3.9, 3, { stock: 20 }),
+  offer("Nordhav Spares", "VLB-42-901", 41.5, 3, { stock: 4 }),
+  offer("Nordhav Spares", "VLB-40-109", 19.8, 3, { stock: 6 }),
+  offer("Nordhav Spares", "VLB-40-052", 2.1, 3, { stock: 12 }),
+  offer("Nordhav Spares", "BRW-K220-52", 27.5, 3, { stock: 3 }),
+  offer("Nordhav Spares", "HLD-58-CW", 29.9, 4, { stock: 2 }),
+  offer("Canal Bearing House", "VLB-42-018", 14.8, 2, { pack: 10, stock: 30 }),
+  offer("Canal Bearing House", "608-2RS", 9.5, 2, { pack: 10, stock: 80 }),
+  offer("Canal Bearing House", "6001-2RS", 2.1, 2, { stock: 40, least: 2 }),
+  offer("Canal Bearing House", "6002-2RS", 2.4, 2, { stock: 40, least: 2 }),
+  offer("Canal Bearing House", "SEAL-12-22-7", 2.2, 2, { stock: 25 }),
+  offer("Quickmoor Parts", "VLB-42-242", 24.9, 1, { stock: 2 }),
+  offer("Quickmoor Parts", "VLB-42-108", 29.5, 1, { stock: 2 }),
+  offer("Quickmoor Parts", "VLB-42-018", 3.4, 1, { stock: 12 }),
+  offer("Quickmoor Parts", "VLB-42-021", 5.9, 1, { stock: 6 }),
+  offer("Quickmoor Parts", "BRW-K220-52", 39, 1, { stock: 2 }),
+  offer("Quickmoor Parts", "SEAL-12-22-7", 4.4, 1, { stock: 10 }),
 ];

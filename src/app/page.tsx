@@ -3,10 +3,10 @@ import { STAGES } from "@/core/plan/stages";
 import { Board } from "@/shop/board/board";
 import { gatesOf } from "@/stages/job-facts";
 import { takeInUnit } from "@/stages/take-in/actions";
-import { shopSettings } from "@/store/catalogue";
 import { database } from "@/store/database";
 import { currentJob } from "@/store/job";
 import { boardJobs } from "@/store/jobs";
+import { shopSettings } from "@/store/settings";
 
 export const dynamic = "force-dynamic";
 

@@ -7,6 +7,7 @@ import { tighteningTorque, torqueInput } from "@/core/hardware/tightening-torque
 import { readJobFile, stripOf } from "@/core/job-file";
 import { cheapestBasket } from "@/core/match/basket";
 import { EXAMPLE_BASKET } from "@/core/match/basket-input";
+import { EXAMPLE_RANK, rankAnswer } from "@/core/match/rank-input";
 import { solver } from "@/core/match/solver";
 import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { clickInput, findClick } from "@/core/train/click-finder";
@@ -76,6 +77,11 @@ export const commands: Readonly<Record<string, Verb>> = {
       const numbers = doneNumbers(done, plan.steps.length);
       return { ...plan, ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))) };
     },
+  },
+  "match rank": {
+    help: "what is wanted (a number, a unit, a gear, a bearing's size) and a catalogue in, every candidate with its verdict out",
+    example: EXAMPLE_RANK,
+    answer: rankAnswer,
   },
   "match basket": {
     help: "what is needed and what is offered in, the complete set at the least cost, or the soonest, out, with the runners-up and why they lose",

@@ -90,21 +90,21 @@ describe("readings of a gear", () => {
 
 describe("what is looked for", () => {
   it("is a gear by its name and measures, once it has a name", () => {
-    expect(wantedFor(job(), "p2")).toEqual({ missing: "Name it on the gear bench first: measures decide, not looks." });
+    expect(wantedFor(job(), "p2")).toEqual({ missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks." });
     const named = job({
       findings: [{ part: "p2", teeth: {}, gear: { hand: "right", boreForm: "cross slot", mateTeeth: 9 }, identity }],
       readings: [reading("bore", 8.01)],
     });
     expect(wantedFor(named, "p2")).toMatchObject({
-      what: "gear",
-      gear: { teeth: 41, hand: "right", boreMm: 8.01, boreForm: "cross slot", material: "PA", mate: { teeth: 9 } },
+      kind: "gear",
+      gear: { teeth: 41, hand: "right", boreMm: { value: 8.01, u: 0.02 }, boreForm: "cross slot", material: "PA", mate: { teeth: 9 } },
     });
   });
   it("is a bearing by the number somebody wrote down", () => {
-    expect(wantedFor(job(), "p3")).toEqual({ what: "bearing", size: { insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" } });
+    expect(wantedFor(job(), "p3")).toMatchObject({ kind: "bearing", ring: { insideMm: 8, outsideMm: 22, widthMm: 7, closure: "RS", facesGrease: true } });
   });
   it("is anything else by its name", () => {
-    expect(wantedFor(job(), "p1")).toEqual({ what: "named", name: "gear case cover" });
+    expect(wantedFor(job(), "p1")).toMatchObject({ name: "gear case cover" });
     expect(wantedFor(job(), "p77")).toHaveProperty("missing");
   });
 });

@@ -1,23 +1,171 @@
 import type { Knex } from "knex";
-import type { CataloguePart } from "@/core/match/catalogue-part";
+import { bearingNamed } from "@/core/hardware/bearings";
+import type { CataloguePart, Supplier, SupplierOffer } from "@/core/match/catalogue-part";
+import { bareNumber, foldedNumber } from "@/core/match/part-number";
+import type { Wanted } from "@/core/match/rank";
+import { measured } from "@/core/quantity/measured";
+import { partFromRow, unitKey } from "./catalogue-index";
 import { fromRow, toRow } from "./rows";
 
-export async function catalogueParts(db: Knex): Promise<CataloguePart[]> {
-  return (await db("catalogue").orderBy("number")).map((r) => fromRow<CataloguePart>(r, ["spec", "fits", "needs_also"]));
+export async function partsNumbered(db: Knex, numbers: readonly string[]): Promise<CataloguePart[]> {
+  return (
+    await db("catalogue")
+      .whereIn("number", [...new Set(numbers)])
+      .orderBy("number")
+  ).map(partFromRow);
 }
 
-export async function addParts(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
-  for (const p of parts) await db("catalogue").insert(toRow(p)).onConflict("number").merge();
+/** As many as a screen can show, and more than anybody reads. */
+const MOST_FOUND = 50;
+/** As many as are looked through for the best of them. */
+const MOST_LOOKED_AT = 400;
+
+/**
+ * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the specification or what it is for. Numbers come first that begin so; where
+ * nothing is found, the number as a blurred eye sees it.
+ */
+export async function searchParts(db: Knex, typed: string, most = MOST_FOUND): Promise<CataloguePart[]> {
+  const words = typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+  if (!words.length) return (await db("catalogue").orderBy("number").limit(most)).map(partFromRow);
+  const bare = bareNumber(typed);
+  const query = words.map((w) => `"${w}"*`).join(" ");
+  const starts = (column: "bare" | "folded", text: string) =>
+    db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`).orderBy(column).limit(most);
+  const rows = [
+    ...(await starts("bare", bare)),
+    ...(await db("catalogue").whereIn(
+      "id",
+      db.from(db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]).limit(MOST_LOOKED_AT).as("found")).select("rowid"),
+    )),
+  ];
+  if (!rows.length) rows.push(...(await starts("folded", foldedNumber(typed))));
+  const parts = [...new Map(rows.map((r) => [r.id as number, r])).values()];
+  const rank = (r: { bare: string; name: string }): number =>
+    r.bare === bare ? 0 : r.bare.startsWith(bare) ? 1 : r.name.toLowerCase().startsWith(words[0] as string) ? 2 : 3;
+  return parts
+    .sort((a, b) => rank(a) - rank(b) || b.stock - a.stock || (a.number < b.number ? -1 : 1))
+    .slice(0, most)
+    .map(partFromRow);
 }
 
-export interface ShopSettings {
-  readonly shopName: string;
-  readonly town: string;
-  readonly currency: string;
+/** Every part that could take part in a ranking: what `rankCandidates` looks among, with what is sold together with it. */
+export async function partsFor(db: Knex, wanted: Wanted): Promise<CataloguePart[]> {
+  const found = new Map<string, CataloguePart>();
+  const take = (rows: readonly Record<string, unknown>[]): CataloguePart[] =>
+    rows.map((r) => {
+      const part = partFromRow(r);
+      found.set(part.number, part);
+      return part;
+    });
+  if (wanted.number) {
+    const [bare, folded] = [bareNumber(wanted.number), foldedNumber(wanted.number)];
+    take(await db("catalogue").where("folded", folded));
+    if (bare.length >= 6) take(await db("catalogue").whereIn("bare", slipsOf(bare)));
+    const standard = bearingNamed(wanted.number);
+    if (standard) take(await db("catalogue").where({ kind: "bearing", inside_mm: standard.boreMm, outside_mm: standard.outsideMm }));
+    // what takes its place, and what takes the place of that
+    for (let edge = [bare, ...[...found.keys()].map(bareNumber)]; edge.length; ) {
+      const next = await db("catalogue").whereIn("id", db("catalogue_replaces").select("part").whereIn("old", edge));
+      edge = next.filter((r) => !found.has(r.number)).map((r) => r.bare as string);
+      take(next);
+    }
+  }
+  if (wanted.gear) {
+    const teeth = measured(wanted.gear.teeth, 0).value;
+    take(
+      await db("catalogue")
+        .where("kind", "gear")
+        .whereBetween("teeth", [Math.floor(teeth * 0.85), Math.ceil(teeth * 1.15)])
+        .limit(2000),
+    );
+  }
+  if (wanted.ring) {
+    const [inside, outside] = [measured(wanted.ring.insideMm, 0.05), measured(wanted.ring.outsideMm, 0.05)];
+    take(
+      await db("catalogue")
+        .where("kind", wanted.ring.kind)
+        .whereBetween("inside_mm", [inside.value - 2, inside.value + 2])
+        .whereBetween("outside_mm", [outside.value - 4, outside.value + 4])
+        .limit(2000),
+    );
+  }
+  if (wanted.unit) take(await db("catalogue").whereIn("id", db("catalogue_fits").select("part").where("unit", unitKey(wanted.unit.maker, wanted.unit.model))));
+  if (wanted.name) {
+    const words = wanted.name.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
+    if (words.length)
+      take(
+        await db("catalogue").whereIn(
+          "id",
+          db
+            .from(
+              db("catalogue_words")
+                .select("rowid")
+                .whereRaw("catalogue_words match ?", [words.map((w) => `name : "${w}"`).join(" OR ")])
+                .limit(MOST_LOOKED_AT)
+                .as("found"),
+            )
+            .select("rowid"),
+        ),
+      );
+  }
+  take(
+    await db("catalogue").whereIn(
+      "number",
+      [...found.values()].flatMap((p) => p.needsAlso.map((n) => n.number)).filter((n) => !found.has(n)),
+    ),
+  );
+  return [...found.values()];
 }
-const DEFAULTS: ShopSettings = { shopName: "The bench", town: "", currency: "€" };
 
-export async function shopSettings(db: Knex): Promise<ShopSettings> {
-  const rows = await db("settings");
-  return { ...DEFAULTS, ...Object.fromEntries(rows.map((r) => [r.name, JSON.parse(r.value)])) };
+/** Every number one sign away: what the index can be asked for. */
+function slipsOf(bare: string): string[] {
+  const out = new Set<string>();
+  for (let i = 0; i < bare.length; i++) {
+    out.add(bare.slice(0, i) + bare.slice(i + 1));
+    out.add(bare.slice(0, i) + (bare[i + 1] ?? "") + (bare[i] ?? "") + bare.slice(i + 2));
+    for (const c of "0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ") {
+      out.add(bare.slice(0, i) + c + bare.slice(i + 1));
+      out.add(bare.slice(0, i) + c + bare.slice(i));
+    }
+  }
+  return [...out];
+}
+
+/** Kits that hold any of these parts. */
+export async function kitsWith(db: Knex, numbers: readonly string[]): Promise<CataloguePart[]> {
+  return (
+    await db("catalogue")
+      .whereIn(
+        "id",
+        db("catalogue_contains")
+          .select("part")
+          .whereIn("inside", [...numbers]),
+      )
+      .orderBy("number")
+  ).map(partFromRow);
+}
+
+export async function putSuppliers(db: Knex, suppliers: readonly Supplier[]): Promise<void> {
+  for (const s of suppliers)
+    await db("suppliers")
+      .insert(toRow({ freeFrom: undefined, ...s }))
+      .onConflict("name")
+      .merge();
+}
+
+export async function allSuppliers(db: Knex): Promise<Supplier[]> {
+  return (await db("suppliers").orderBy("name")).map((r) => fromRow<Supplier>(r));
+}
+
+export async function offersFor(db: Knex, numbers: readonly string[]): Promise<SupplierOffer[]> {
+  return (
+    await db("offers")
+      .whereIn("number", [...new Set(numbers)])
+      .orderBy(["number", "supplier", "pack"])
+  ).map(offerFromRow);
+}
+
+export function offerFromRow(row: Record<string, unknown>): SupplierOffer {
+  const { id: _, ...own } = row;
+  return fromRow<SupplierOffer>(own);
 }

@@ -1,11 +1,13 @@
 import { mkdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import knex, { type Knex } from "knex";
+import { completeIndex } from "./catalogue-index";
 import { theBench } from "./migrations/0001-the-bench";
 import { theRecorder } from "./migrations/0002-the-recorder";
 import { theJudgement } from "./migrations/0003-the-judgement";
+import { theCatalogue } from "./migrations/0004-the-catalogue";
 
-const MIGRATIONS = [theBench, theRecorder, theJudgement];
+const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");
@@ -36,6 +38,7 @@ export async function openDatabase(folder = dataFolder()): Promise<Knex> {
       getMigration: async (m: (typeof MIGRATIONS)[number]) => m,
     },
   });
+  await completeIndex(db);
   return db;
 }
 

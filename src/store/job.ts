@@ -64,6 +64,8 @@ export interface Finding {
   readonly gear: GearNotes;
   readonly identity?: GearIdentity;
   readonly chosen?: string;
+  /** the number that stands on the part */
+  readonly readNumber?: string;
   /** what is done about it, and why */
   readonly fate?: Fate;
   readonly fateWhy?: string;

@@ -1,13 +1,14 @@
 import { Catalogue } from "@/shop/parts/catalogue";
-import { catalogueParts, shopSettings } from "@/store/catalogue";
+import { searchParts } from "@/store/catalogue";
 import { database } from "@/store/database";
+import { shopSettings } from "@/store/settings";
 import { KeyLink } from "@/ui/key-link";
 
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
   const db = await database();
-  const parts = await catalogueParts(db);
+  const parts = await searchParts(db, "");
   return (
     <main className="p-5">
       <div className="flex items-center justify-between pb-3">

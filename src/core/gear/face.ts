@@ -15,7 +15,8 @@ export interface Face {
   readonly reachMm: number;
 }
 
-export type FaceKind = "spur" | "helical" | "bevel" | "worm" | "worm-wheel" | "internal" | "rack" | "pulley" | "sprocket";
+export const FACE_KINDS = ["spur", "helical", "bevel", "worm", "worm-wheel", "internal", "rack", "pulley", "sprocket"] as const;
+export type FaceKind = (typeof FACE_KINDS)[number];
 
 /** Teeth of a rack or threads of a worm that are drawn where no count is known. */
 const STRAIGHT_TEETH = 9;

@@ -1,47 +1,80 @@
 import { z } from "zod";
-import { BORE_FORMS } from "../gear/bore-form";
+import { partSpec } from "./part-spec";
 
-/** What the catalogue knows of a part, by kind. Lengths in mm, angles in degrees. */
-export const gearSpec = z.object({
-  kind: z.literal("gear"),
-  teeth: z.int().min(4),
-  moduleMm: z.number().positive(),
-  pressureAngleDeg: z.number(),
-  helixAngleDeg: z.number().default(0),
-  hand: z.enum(["left", "right"]).optional(),
-  profileShift: z.number().default(0),
-  faceWidthMm: z.number().positive().optional(),
-  boreMm: z.number().positive().optional(),
-  boreForm: z.enum(BORE_FORMS).optional(),
-  material: z.string().optional(),
+const partNumber = z.string().trim().min(1, "a part needs a number").max(60);
+const words = z.string().trim().max(300);
+
+/** For which units a part is sold. No variants: for all of them; no serials: from the first to the last. */
+export const partFit = z.strictObject({
+  maker: z.string().trim().min(1).max(60),
+  model: z.string().trim().min(1).max(60),
+  variants: z.array(z.string().trim().min(1).max(40)).default([]),
+  fromSerial: z.string().trim().min(1).max(40).optional(),
+  toSerial: z.string().trim().min(1).max(40).optional(),
 });
-export type GearSpec = z.infer<typeof gearSpec>;
+export type PartFit = z.infer<typeof partFit>;
 
-export const ringSpec = z.object({
-  kind: z.enum(["bearing", "seal"]),
-  insideMm: z.number().positive(),
-  outsideMm: z.number().positive(),
-  widthMm: z.number().positive(),
-  /** open, Z, 2Z, RS, 2RS for bearings; the lip's material for seals */
-  closure: z.string().optional(),
+export const piecesOf = z.strictObject({ number: partNumber, qty: z.int().min(1).max(10_000).default(1) });
+
+/** A part as the shop's catalogue keeps it. What suppliers ask for it is in the offers. */
+export const cataloguePart = z.strictObject({
+  number: partNumber,
+  name: z.string().trim().min(1, "a part needs a name").max(120),
+  spec: partSpec,
+  /** what the shop asks for one from its drawer */
+  price: z.number().min(0).max(1e6).default(0),
+  /** in the drawer */
+  stock: z.int().min(0).max(1e6).default(0),
+  /** no more made: what stands in the drawers is the last */
+  discontinued: z.boolean().default(false),
+  fits: z.array(partFit).default([]),
+  /** numbers that it takes the place of, and under which condition */
+  replaces: z
+    .array(z.strictObject({ number: partNumber, when: words.optional(), variants: z.array(z.string().trim().min(1).max(40)).default([]) }))
+    .default([]),
+  /** what must be bought with it */
+  needsAlso: z.array(z.strictObject({ ...piecesOf.shape, why: words.default("") })).default([]),
+  /** what cannot stay with it */
+  spoils: z.array(z.strictObject({ number: partNumber, why: words.default("") })).default([]),
+  /** of a kit; a part with a variant is for that one only */
+  contains: z.array(z.strictObject({ ...piecesOf.shape, variant: z.string().trim().min(1).max(40).optional() })).default([]),
+  note: words.optional(),
 });
-export type RingSpec = z.infer<typeof ringSpec>;
+export type CataloguePart = z.infer<typeof cataloguePart>;
+export type CataloguePartInput = z.input<typeof cataloguePart>;
 
-export const otherSpec = z.object({ kind: z.enum(["gasket", "o-ring", "hardware", "other"]), size: z.string().optional() });
+/** What a supplier asks for a part. */
+export const supplierOffer = z.strictObject({
+  supplier: z.string().trim().min(1, "an offer needs a supplier").max(60),
+  number: partNumber,
+  /** of one pack */
+  price: z.number().min(0).max(1e6),
+  /** pieces in a pack */
+  pack: z.int().min(1).max(10_000).default(1),
+  /** packs that can be had; left out: not told */
+  stock: z.int().min(0).max(1e6).optional(),
+  /** fewest packs that are sold */
+  least: z.int().min(1).max(10_000).default(1),
+  /** working days until it is here */
+  leadDays: z.number().min(0).max(365),
+});
+export type SupplierOffer = z.infer<typeof supplierOffer>;
 
-export const partSpec = z.discriminatedUnion("kind", [gearSpec, ringSpec, otherSpec]);
-export type PartSpec = z.infer<typeof partSpec>;
+export const supplier = z.strictObject({
+  name: z.string().trim().min(1).max(60),
+  shipping: z.number().min(0).max(1e5).default(0),
+  /** no shipping is asked from this sum on */
+  freeFrom: z.number().min(0).max(1e6).optional(),
+  minimumOrder: z.number().min(0).max(1e6).default(0),
+});
+export type Supplier = z.infer<typeof supplier>;
 
-export interface CataloguePart {
-  readonly number: string;
-  readonly name: string;
-  readonly spec: PartSpec;
-  readonly price: number;
-  readonly leadDays: number;
-  readonly stock: number;
-  /** maker and model it is sold for; empty: a standard part */
-  readonly fits: readonly string[];
-  /** part numbers that must be bought with it, and why */
-  readonly needsAlso: readonly { readonly number: string; readonly why: string }[];
-  readonly note?: string | undefined;
+/** A unit, as far as parts are sold by it. */
+export interface UnitName {
+  readonly maker: string;
+  readonly model: string;
+  readonly variant?: string | undefined;
+  readonly serial?: string | undefined;
 }
+
+export type { GearSpec, PartKind, PartSpec } from "./part-spec";

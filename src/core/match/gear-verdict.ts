@@ -1,46 +1,37 @@
-import { radians } from "../quantity/units";
+import { type MeasuredInput, measured } from "../quantity/measured";
 import type { GearSpec } from "./catalogue-part";
+import { compared, type Otherwise } from "./compared";
+import { type CompanionGear, meshCriteria } from "./mesh";
+import { gearForm } from "./part-spec";
 import { type Criterion, criterion } from "./verdict";
-
-/** The gear that is looked for. What was not measured is left out, and shows as "measure it". */
-export interface WantedGear {
-  readonly teeth: number;
-  readonly moduleMm: number;
-  readonly pressureAngleDeg: number;
-  readonly helixAngleDeg: number;
-  readonly hand?: "left" | "right" | undefined;
-  readonly profileShift: number;
-  readonly faceWidthMm?: number | undefined;
-  readonly boreMm?: number | undefined;
-  readonly boreForm?: string | undefined;
-  readonly material?: string | undefined;
-  /** the gear it runs with, if that one stays */
-  readonly mate?: { readonly teeth: number; readonly moduleMm?: number | undefined } | undefined;
-}
+import type { WantedGear } from "./wanted-gear";
 
 /**
  * A catalogue gear against the gear that is wanted, criterion by criterion.
  *
- * Teeth, module, pressure angle, helix and hand decide whether it meshes at all (ISO 21771: a pair shares m_n and α_n; on parallel shafts
- * equal β and opposite hands). On fixed centres (z1 + z2) m/(2 cos β) must stay: another tooth count is refused as long as the mate stays, and is
- * possible with companions when the mate is renewed with it. Face and bore can be made to fit: wider is faced off, a smaller bore reamed.
+ * Form, teeth, module, pressure angle, helix and hand decide whether it meshes at all (ISO 21771); see {@link meshCriteria} for tooth counts and centre distance. Face and bore can be made to fit: wider is faced off, a smaller bore
+ * reamed.
+ *
+ * @param companions the gears that are sold with it
  */
-export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: boolean): Criterion[] {
+export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: readonly CompanionGear[]): Criterion[] {
+  const value = (x: MeasuredInput): number => measured(x, 0).value;
   const out: Criterion[] = [];
-  const teethDiffer = offered.teeth !== wanted.teeth;
+  if (wanted.form && wanted.form !== gearForm(offered))
+    out.push(criterion("form", wanted.form, gearForm(offered), "exact", "no", `a ${gearForm(offered)} gear does not run where a ${wanted.form} one did`));
+  out.push(...meshCriteria(wanted, offered, companions));
+  const moduleMm = value(wanted.moduleMm);
   out.push(
-    criterion("teeth", `${wanted.teeth}`, `${offered.teeth}`, "exact", teethDiffer ? (companions ? "companion" : "no") : "same",
-      teethDiffer
-        ? companions
-          ? `${offered.teeth} teeth for ${wanted.teeth}: only together with the pinion that goes with it; the old pinion must go`
-          : `${offered.teeth} teeth for ${wanted.teeth} changes the ratio and the centre distance; it does not mesh with what stays`
-        : "the ratio stays"),
-  ); // biome-ignore format: one criterion, one block
-  const moduleOff = Math.abs(offered.moduleMm - wanted.moduleMm) / wanted.moduleMm;
-  out.push(
-    criterion("module", `${round(wanted.moduleMm)} mm`, `${round(offered.moduleMm)} mm`, "0.2 %", moduleOff <= 0.002 ? "same" : "no",
-      moduleOff <= 0.002 ? "the teeth have the same size" : "teeth of another size ride up on each other"),
-  ); // biome-ignore format: one criterion, one block
+    compared(wanted.moduleMm, offered.moduleMm, {
+      name: "module",
+      unit: "mm",
+      tolerance: 0.002 * moduleMm,
+      instrumentU: 0,
+      ask: "measure another span",
+      sameSays: "the teeth have the same size",
+      otherwise: () => ["no", "teeth of another size ride up on each other"],
+    }),
+  );
   const alphaSame = Math.abs(offered.pressureAngleDeg - wanted.pressureAngleDeg) < 0.3;
   out.push(
     criterion(
@@ -52,19 +43,29 @@ export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: b
       alphaSame ? "the flanks have the same slope" : "flanks of another slope bind and wear through",
     ),
   );
-  out.push(...helixCriteria(wanted, offered));
-  if (wanted.mate) out.push(centreDistance(wanted, wanted.mate, offered, companions));
   out.push(
-    sizeCriterion("face width", wanted.faceWidthMm, offered.faceWidthMm, 0.2, (o, w) =>
+    compared(wanted.helixAngleDeg, offered.helixAngleDeg, {
+      name: "helix angle",
+      unit: "°",
+      tolerance: 1,
+      instrumentU: 0.5,
+      ask: "measure the helix",
+      sameSays: "lies along the same line as its mate",
+      otherwise: () => ["no", "touches its mate only at a corner"],
+    }),
+  );
+  if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
+  const size = (name: string, w: MeasuredInput | undefined, o: number | undefined, tolerance: number, otherwise: Otherwise): Criterion =>
+    compared(w, o, { name, unit: "mm", tolerance, instrumentU: 0.02, ask: `measure the ${name}`, otherwise });
+  out.push(
+    size("face width", wanted.faceWidthMm, offered.faceWidthMm, 0.2, (o, w) =>
       o > w
         ? ["rework", `face ${round(o - w)} mm off, or check that there is room`]
         : o > w * 0.9
           ? ["fits", "a little narrower, it carries a little less"]
           : ["no", "too narrow to carry the load"],
     ),
-  );
-  out.push(
-    sizeCriterion("bore", wanted.boreMm, offered.boreMm, 0.03, (o, w) =>
+    size("bore", wanted.boreMm, offered.boreMm, 0.03, (o, w) =>
       o < w ? ["rework", `ream the bore from ${round(o)} to ${round(w)} mm`] : ["no", "the bore is too wide for the shaft"],
     ),
   );
@@ -97,71 +98,20 @@ export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: b
   return out;
 }
 
-function helixCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
-  const same = Math.abs(offered.helixAngleDeg - wanted.helixAngleDeg) <= 1;
-  const out = [
-    criterion(
-      "helix angle",
-      `${round(wanted.helixAngleDeg)}°`,
-      `${round(offered.helixAngleDeg)}°`,
-      "1°",
-      same ? "same" : "no",
-      same ? "lies along the same line as its mate" : "touches its mate only at a corner",
-    ),
-  ];
-  if (wanted.helixAngleDeg === 0 && offered.helixAngleDeg === 0) return out;
-  const hand = wanted.hand === undefined || offered.hand === undefined ? "settle" : wanted.hand === offered.hand ? "same" : "no";
-  out.push(
-    criterion(
-      "hand",
-      wanted.hand ?? "not noted",
-      offered.hand ?? "not told",
-      "exact",
-      hand,
-      hand === "same"
-        ? "opposite to its mate, as it must be"
-        : hand === "no"
-          ? "the wrong hand does not mesh on parallel shafts"
-          : "look which way the teeth lean to settle it",
-    ),
-  );
-  return out;
-}
-
-function centreDistance(wanted: WantedGear, mate: { readonly teeth: number }, offered: GearSpec, companions: boolean): Criterion {
-  const half = (teeth: number, m: number, beta: number): number => (m * (teeth + mate.teeth)) / (2 * Math.cos(radians(beta)));
-  const is = half(wanted.teeth, wanted.moduleMm, wanted.helixAngleDeg);
-  const would = half(offered.teeth, offered.moduleMm, offered.helixAngleDeg);
-  const off = Math.abs(is - would);
-  const fits = off <= 0.02 * wanted.moduleMm;
+function handCriterion(wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion {
+  const hand = wanted === undefined || offered === undefined ? "settle" : wanted === offered ? "same" : "no";
   return criterion(
-    "centre distance",
-    `${round(is)} mm`,
-    `${round(would)} mm`,
-    `${round(0.02 * wanted.moduleMm)} mm`,
-    fits ? "same" : companions ? "companion" : "no",
-    fits
-      ? `sits on the old shafts with the ${mate.teeth}-tooth mate`
-      : companions
-        ? "the tooth sum must be made up by the pinion sold with it"
-        : `would need the shafts ${round(off)} mm apart from where they are`,
+    "hand",
+    wanted ?? "not noted",
+    offered ?? "not told",
+    "exact",
+    hand,
+    hand === "same"
+      ? "leans as its mate asks for"
+      : hand === "no"
+        ? "the wrong hand does not mesh on parallel shafts"
+        : "look which way the teeth lean to settle it",
   );
-}
-
-function sizeCriterion(
-  name: string,
-  wanted: number | undefined,
-  offered: number | undefined,
-  tolerance: number,
-  otherwise: (offered: number, wanted: number) => readonly [Criterion["verdict"], string],
-): Criterion {
-  const w = wanted === undefined ? "not measured" : `${round(wanted)} mm`;
-  const o = offered === undefined ? "not told" : `${round(offered)} mm`;
-  if (wanted === undefined || offered === undefined)
-    return criterion(name, w, o, `${tolerance} mm`, "settle", wanted === undefined ? `measure the ${name} to settle it` : `ask the seller for the ${name}`);
-  if (Math.abs(wanted - offered) <= tolerance) return criterion(name, w, o, `${tolerance} mm`, "same", "within tolerance");
-  const [verdict, says] = otherwise(offered, wanted);
-  return criterion(name, w, o, `${tolerance} mm`, verdict, says);
 }
 
 const round = (x: number): string => String(Number(x.toFixed(3)));

@@ -1,12 +1,22 @@
-import type { CataloguePart, RingSpec } from "./catalogue-part";
-import { gearVerdict, type WantedGear } from "./gear-verdict";
+import { bearingNamed } from "../hardware/bearings";
+import type { CataloguePart, PartKind, UnitName } from "./catalogue-part";
+import { fitCriterion } from "./fits-unit";
+import { gearVerdict } from "./gear-verdict";
+import { numberMatch, type Successor, successorsOf } from "./part-number";
+import { ringVerdict, type WantedRing } from "./ring-verdict";
 import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
+import type { WantedGear } from "./wanted-gear";
 
-/** What is looked for: a gear by its identity, a bearing or seal by its size, anything else by its name. */
-export type Wanted =
-  | { readonly what: "gear"; readonly gear: WantedGear }
-  | { readonly what: "bearing" | "seal"; readonly size: Omit<RingSpec, "kind"> }
-  | { readonly what: "named"; readonly name: string };
+/** What is looked for: by its number, by the unit it is in, by a gear's identity, by a bearing's size, by its name, or by all at once. */
+export interface Wanted {
+  /** as it stands on the part, in an old list, or as somebody said it */
+  readonly number?: string | undefined;
+  readonly unit?: UnitName | undefined;
+  readonly kind?: PartKind | undefined;
+  readonly gear?: WantedGear | undefined;
+  readonly ring?: WantedRing | undefined;
+  readonly name?: string | undefined;
+}
 
 export interface Candidate {
   readonly part: CataloguePart;
@@ -14,40 +24,39 @@ export interface Candidate {
   readonly criteria: readonly Criterion[];
 }
 
-const ORDER: readonly PartVerdict[] = ["drop-in", "possible", "with-rework", "with-companions", "no"];
+const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companions", "possible", "no"];
 
 /**
- * Every catalogue part of the right kind with its verdict, best first; among equals the one for this model, then the one that differs least, then
- * what is in stock, then the cheaper.
+ * Every part that has anything to do with what is wanted, with a verdict on each criterion and on the whole; the best first. Among equals: the number that was asked for, the one sold for this unit, the one that differs
+ * least, what lies in the drawer, the cheaper.
  *
- * @param fitsModel maker and model of the unit, as the catalogue writes them
+ * A part takes part when its number is the one asked for (written otherwise, misread, one sign off) or takes its place; when it is a gear and a gear is wanted, a bearing of the kind wanted; when it is sold for the unit and is of the
+ * kind, or shares a word of the name.
  */
-export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart[], fitsModel: string): Candidate[] {
-  const out: Candidate[] = [];
-  for (const part of catalogue) {
-    const criteria = criteriaFor(wanted, part);
-    if (!criteria) continue;
-    if (fitsModel && part.fits.length)
-      criteria.push(
-        criterion(
-          "sold for",
-          fitsModel,
-          part.fits.join(", "),
-          "–",
-          part.fits.includes(fitsModel) ? "same" : "fits",
-          part.fits.includes(fitsModel) ? "listed for this model" : "listed for another model: go by the measures",
-        ),
-      );
-    out.push({ part, criteria, verdict: wholeVerdict(criteria) });
+export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart[]): Candidate[] {
+  const successors = new Map<string, Successor<CataloguePart>>();
+  if (wanted.number) {
+    const asked = wanted.number;
+    const old = catalogue.filter((p) => numberMatch(asked, p.number)).map((p) => p.number);
+    for (const number of [asked, ...old]) for (const s of successorsOf(number, catalogue)) if (!successors.has(s.part.number)) successors.set(s.part.number, s);
   }
-  const listed = (c: Candidate): number => (c.part.fits.includes(fitsModel) ? 0 : 1);
+  const byNumber = new Map(catalogue.map((p) => [p.number, p]));
+  const out = catalogue.flatMap((part): Candidate[] => {
+    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber);
+    return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria) }] : [];
+  });
+  const said = (c: Candidate, name: string): number => {
+    const k = c.criteria.find((x) => x.criterion === name);
+    return k?.verdict === "same" ? 0 : k ? 2 : 1;
+  };
   const differences = (c: Candidate): number => c.criteria.filter((k) => k.verdict !== "same").length;
   const misses = (c: Candidate): number => c.criteria.filter((k) => k.verdict === "no").length;
   return out.sort(
     (a, b) =>
       ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) ||
       misses(a) - misses(b) ||
-      listed(a) - listed(b) ||
+      said(a, "part number") - said(b, "part number") ||
+      said(a, "sold for") - said(b, "sold for") ||
       differences(a) - differences(b) ||
       Number(b.part.stock > 0) - Number(a.part.stock > 0) ||
       a.part.price - b.part.price ||
@@ -55,43 +64,106 @@ export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart
   );
 }
 
-function criteriaFor(wanted: Wanted, part: CataloguePart): Criterion[] | null {
+/** null: it has nothing to do with what is wanted. */
+function criteriaFor(
+  wanted: Wanted,
+  part: CataloguePart,
+  successor: Successor<CataloguePart> | undefined,
+  byNumber: ReadonlyMap<string, CataloguePart>,
+): Criterion[] | null {
   const { spec } = part;
-  if (wanted.what === "gear") return spec.kind === "gear" ? gearVerdict(wanted.gear, spec, part.needsAlso.length > 0) : null;
-  if (wanted.what === "named")
-    return sharesAWord(wanted.name, part.name)
-      ? [criterion("name", wanted.name, part.name, "–", "settle", "matched by its name alone: compare it with the old one")]
-      : null;
-  if (spec.kind !== wanted.what) return null;
-  const size = wanted.size;
-  const same = (name: string, w: number, o: number): Criterion =>
-    criterion(name, `${w} mm`, `${o} mm`, "0.05 mm", Math.abs(w - o) <= 0.05 ? "same" : "no", Math.abs(w - o) <= 0.05 ? "within tolerance" : "another size");
-  const criteria = [same("bore", size.insideMm, spec.insideMm), same("outside", size.outsideMm, spec.outsideMm), same("width", size.widthMm, spec.widthMm)];
-  if (wanted.what === "bearing" && size.closure) criteria.push(closureCriterion(size.closure, spec.closure ?? "open"));
-  return criteria;
-}
-
-/** Open, or one seal pulled: a seal that faces a greased case keeps the case's grease out of the bearing. */
-function closureCriterion(wanted: string, offered: string): Criterion {
-  if (wanted === offered) return criterion("closure", wanted, offered, "–", "same", "closed as it was");
-  if (wanted === "open" || wanted === "RS")
-    return criterion(
-      "closure",
-      wanted,
-      offered,
-      "–",
-      offered === "2RS" || offered === "2Z" ? "rework" : "fits",
-      "pull the seal that faces the case, so that its grease can enter",
+  const number = wanted.number ? numberCriterion(wanted, part, successor) : null;
+  const measures = measuresOf(wanted, part, byNumber);
+  const fit = wanted.unit ? fitCriterion(part, wanted.unit, measures !== null) : null;
+  const kindSame = wanted.kind === undefined || wanted.kind === spec.kind;
+  const named = wanted.name !== undefined && sharesAWord(wanted.name, part.name);
+  const listed = fit?.verdict === "same" || fit?.verdict === "settle";
+  const byUnit = wanted.unit !== undefined && listed && (named || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
+  const byName = named && kindSame && !wanted.gear && !wanted.ring;
+  if (!number && !measures && !byUnit && !byName) return null;
+  const out = [...(number ? [number] : [])];
+  if (measures) out.push(...measures);
+  else if ((wanted.gear && spec.kind !== "gear") || (wanted.ring && spec.kind !== wanted.ring.kind)) {
+    const kind = wanted.gear ? "gear" : (wanted.ring?.kind as string);
+    out.push(criterion("kind", kind, spec.kind, "exact", "no", `a ${spec.kind} is no ${kind}`));
+  } else if (!number && !measures)
+    out.push(
+      criterion(
+        "name",
+        wanted.name ?? wanted.kind ?? "",
+        part.name,
+        "–",
+        "settle",
+        `matched by its ${wanted.name === undefined ? "kind" : "name"} alone: compare it with the old one`,
+      ),
     );
-  return criterion(
-    "closure",
-    wanted,
-    offered,
-    "–",
-    offered === "2RS" ? "fits" : "no",
-    offered === "2RS" ? "sealed instead of shielded: it keeps its grease better" : "open where it was closed: dirt gets in",
-  );
+  if (fit) out.push(fit);
+  for (const n of part.needsAlso)
+    out.push(criterion("comes with", "nothing else", `${n.qty > 1 ? `${n.qty} × ` : ""}${n.number}`, "–", "companion", n.why || `only with ${n.number}`));
+  for (const s of part.spoils)
+    out.push(criterion("goes with it", s.number, "–", "–", "companion", `${s.number} cannot stay: ${s.why || "it does not go with this part"}`));
+  if (part.discontinued)
+    out.push(
+      criterion(
+        "to be had",
+        "1",
+        `${part.stock} in the drawer`,
+        "–",
+        part.stock > 0 ? "fits" : "no",
+        part.stock > 0 ? "no more made: these are the last" : "no more made, and none is left",
+      ),
+    );
+  return out;
 }
 
-const words = (s: string): string[] => s.toLowerCase().match(/[a-z]{4,}/g) ?? [];
+/** What the measures say; null where this part is of another kind or nothing was measured. */
+function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {
+  const { spec } = part;
+  if (wanted.gear && spec.kind === "gear") {
+    const companions = part.needsAlso.flatMap((n) => {
+      const other = byNumber.get(n.number)?.spec;
+      return other?.kind === "gear" ? [{ number: n.number, spec: other }] : [];
+    });
+    return gearVerdict(wanted.gear, spec, companions);
+  }
+  if (wanted.ring && spec.kind === wanted.ring.kind && (spec.kind === "bearing" || spec.kind === "bush" || spec.kind === "seal"))
+    return ringVerdict(wanted.ring, spec);
+  return null;
+}
+
+/** By its number: the one that was asked for, the one that takes its place, or the same standard part. */
+function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Successor<CataloguePart> | undefined): Criterion | null {
+  const asked = (wanted.number as string).trim();
+  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("part number", asked, part.number, "–", verdict, says);
+  const match = numberMatch(asked, part.number);
+  if (match?.how === "exact" || match?.how === "written") return said("same", match.says);
+  const standard = bearingNamed(asked);
+  if (
+    standard &&
+    part.spec.kind === "bearing" &&
+    part.spec.insideMm === standard.boreMm &&
+    part.spec.outsideMm === standard.outsideMm &&
+    part.spec.widthMm === standard.widthMm
+  ) {
+    const closure = standard.closure;
+    if (closure && part.spec.closure && closure !== part.spec.closure)
+      return said("settle", `a ${standard.designation}, closed otherwise: ${part.spec.closure} for ${closure}`);
+    return said("same", `a ${standard.designation} is a ${standard.designation}, whoever makes it`);
+  }
+  if (successor) {
+    const way = successor.chain.length > 2 ? `, by way of ${successor.chain.slice(1, -1).join(", ")}` : "";
+    const variant = wanted.unit?.variant;
+    if (successor.variants.length && variant && !successor.variants.includes(variant))
+      return said("no", `takes the place of ${successor.chain[0]} in variant ${successor.variants.join(", ")} only`);
+    if (successor.variants.length && !variant)
+      return said("settle", `takes the place of ${successor.chain[0]} in variant ${successor.variants.join(", ")} only: which variant is it?`);
+    return said(
+      successor.conditions.length ? "companion" : "fits",
+      `takes the place of ${successor.chain[0]}${way}${successor.conditions.length ? `: ${successor.conditions.join("; ")}` : ""}`,
+    );
+  }
+  return match ? said("settle", match.says) : null;
+}
+
+const words = (s: string): string[] => s.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
 const sharesAWord = (a: string, b: string): boolean => words(a).some((w) => words(b).includes(w));

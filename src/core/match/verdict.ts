@@ -27,16 +27,16 @@ export const VERDICT_SAYS: Readonly<Record<PartVerdict, string>> = {
   "drop-in": "Drops in",
   "with-companions": "Only with its companions",
   "with-rework": "After rework",
-  possible: "Possible: something is not measured",
+  possible: "Possible",
   no: "Does not fit",
 };
 
-/** The verdict of a whole is that of its worst criterion: no, rework, companions, to be settled, drop-in. */
+/** The verdict of a whole is that of its worst criterion: no; to be settled, since it may still turn out no; companions; rework; drop-in. */
 export function wholeVerdict(criteria: readonly Criterion[]): PartVerdict {
   const any = (v: CriterionVerdict): boolean => criteria.some((c) => c.verdict === v);
   if (any("no")) return "no";
+  if (any("settle")) return "possible";
   if (any("companion")) return "with-companions";
   if (any("rework")) return "with-rework";
-  if (any("settle")) return "possible";
   return "drop-in";
 }

@@ -1,21 +1,7 @@
-import type { CataloguePart, PartSpec } from "@/core/match/catalogue-part";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { fitInWords } from "@/core/match/fits-unit";
+import { specInWords } from "@/core/match/part-spec";
 import { PartGlyph } from "@/ui/part-glyph";
-
-function specInWords(s: PartSpec): string {
-  if (s.kind === "gear")
-    return [
-      `${s.teeth} teeth`,
-      `module ${s.moduleMm}`,
-      `${s.pressureAngleDeg}°`,
-      s.helixAngleDeg ? `helix ${s.helixAngleDeg}° ${s.hand ?? ""}` : "",
-      s.boreMm ? `bore ${s.boreMm}${s.boreForm && s.boreForm !== "round" ? `, ${s.boreForm}` : ""}` : "",
-      s.material ?? "",
-    ]
-      .filter(Boolean)
-      .join(" · ");
-  if (s.kind === "bearing" || s.kind === "seal") return `${s.insideMm} × ${s.outsideMm} × ${s.widthMm} mm · ${s.closure ?? ""}`;
-  return ("size" in s && s.size) || s.kind;
-}
 
 /** The catalogue as it stands: what each part is, what it is for, what it costs, whether it lies in the drawer. */
 export function Catalogue({ parts, currency }: { parts: readonly CataloguePart[]; currency: string }) {
@@ -39,8 +25,8 @@ export function Catalogue({ parts, currency }: { parts: readonly CataloguePart[]
             </td>
             <td className="figures pr-3 text-[16px] whitespace-nowrap">{p.number}</td>
             <td className="pr-3">{specInWords(p.spec)}</td>
-            <td className="pr-3">{p.fits.join(", ") || "any"}</td>
-            <td className={`figures text-right text-[18px] ${p.stock ? "" : "text-error"}`}>{p.stock || `${p.leadDays} d`}</td>
+            <td className="pr-3">{p.fits.map(fitInWords).join("; ") || "any"}</td>
+            <td className={`figures text-right text-[18px] ${p.stock ? "" : "text-error"}`}>{p.stock}</td>
             <td className="figures pr-2 text-right text-[18px] whitespace-nowrap">
               {p.price.toFixed(2)} {currency}
             </td>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { gearDimensions, spanOver } from "@/core/gear/index";
+import { cataloguePart } from "@/core/match/catalogue-part";
 import type { Finding, GearNotes, Job, Reading } from "@/store/job";
 import { nameFrom } from "./gear-readings";
 import { gearView } from "./gear-view";
@@ -68,16 +69,8 @@ describe("a part on the gear bench", () => {
     expect(view.sizes).toEqual([]);
   });
   it("lays over it what comes near in the catalogue, the chosen one first", () => {
-    const part = (number: string, teeth: number) => ({
-      number,
-      name: `wheel ${teeth}`,
-      spec: { kind: "gear" as const, teeth, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0 },
-      price: 1,
-      leadDays: 1,
-      stock: 1,
-      fits: [],
-      needsAlso: [],
-    });
+    const part = (number: string, teeth: number) =>
+      cataloguePart.parse({ number, name: `wheel ${teeth}`, spec: { kind: "gear", teeth, moduleMm: 1, helixAngleDeg: 18 } });
     const view = gearView(job({ findings: [finding("p1", { kind: "helical", teeth: 41 }, { identity, chosen: "B" })] }), "p1", [
       part("A", 40),
       part("B", 41),

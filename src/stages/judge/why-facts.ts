@@ -39,7 +39,7 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
   const f = job.findings.find((x) => x.part === partId);
   if (!part || !f?.mode) return [];
   const wanted = wantedFor(job, partId);
-  const offers = "missing" in wanted ? null : rankCandidates(wanted, catalogue, `${job.maker} ${job.model}`.trim()).filter((c) => c.verdict !== "no");
+  const offers = "missing" in wanted ? null : rankCandidates(wanted, catalogue).filter((c) => c.verdict !== "no");
   const view = part.kind === "gear" ? gearView(job, partId, []) : null;
   const facts: FateFacts = {
     kind: part.kind,
@@ -49,7 +49,7 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
     safety: job.parts.some((p) => p.kind === "blade") && part.kind !== "cover",
     hot: job.symptoms.includes("hot") || job.greaseState === "dark",
     // a search by name alone that finds nothing does not mean that there is none
-    partToBeHad: offers?.length ? true : offers === null || ("what" in wanted && wanted.what === "named") ? undefined : false,
+    partToBeHad: offers?.length ? true : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring) ? undefined : false,
     ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
     ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
     mateWorn: view?.mate.loss ? view.mate.rule.renewBoth : undefined,

@@ -18,6 +18,7 @@ export interface MatchPart {
   readonly missing?: string | undefined;
   readonly candidates: readonly Candidate[];
   readonly chosen?: string | undefined;
+  readonly readNumber: string | undefined;
   readonly isGear: boolean;
 }
 
@@ -143,10 +144,7 @@ export function MatchScreen({
               <h2 className="text-[26px]">{shown.part.name}</h2>
               <span className="figures shrink-0 text-[28px]">{price(shown.part.price)}</span>
             </div>
-            <p className="hush pb-1 text-[19px]">
-              {shown.part.stock > 0 ? `${shown.part.stock} in the drawer` : shown.part.leadDays ? `${shown.part.leadDays} days` : "to be ordered"}
-              {shown.part.needsAlso.map((n) => ` · needs ${n.number}: ${n.why}`).join("")}
-            </p>
+            <p className="hush pb-1 text-[19px]">{shown.part.stock > 0 ? `${shown.part.stock} in the drawer` : "to be ordered"}</p>
             <div className="min-h-0 flex-1 overflow-y-auto">
               <table className="w-full text-left text-[18px]">
                 <thead>

@@ -1,18 +1,19 @@
 import { likelyCauses } from "@/core/judge/causes";
+import { catalogueFor } from "@/stages/job-candidates";
 import { gatesOf } from "@/stages/job-facts";
 import { JobScreen } from "@/stages/job-screen";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
 import { JudgeScreen } from "@/stages/judge/judge-screen";
 import { evidenceOf, fatesOf } from "@/stages/judge/why-facts";
 import { pocketsOf } from "@/stages/mat-pockets";
-import { catalogueParts } from "@/store/catalogue";
 import { Mat } from "@/ui/mat";
 import { type JobAddress, jobFrom } from "../job-from-address";
 
 export default async function Page(address: JobAddress) {
   const { job, db } = await jobFrom(address);
-  const catalogue = await catalogueParts(db);
-  const fates = Object.fromEntries(job.findings.filter((f) => f.mode).map((f) => [f.part, fatesOf(job, f.part, catalogue)]));
+  const failed = job.findings.filter((f) => f.mode).map((f) => f.part);
+  const catalogue = await catalogueFor(db, job, failed);
+  const fates = Object.fromEntries(failed.map((part) => [part, fatesOf(job, part, catalogue)]));
   const causes = likelyCauses(evidenceOf(job));
   const cause = causes.find((c) => job.causes.chosen?.includes(c.cause)) ?? causes[0];
   const pockets = pocketsOf(job);

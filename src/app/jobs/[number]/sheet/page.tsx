@@ -1,6 +1,7 @@
 import { ReturnSheet } from "@/stages/hand-back/return-sheet";
-import { catalogueParts, shopSettings } from "@/store/catalogue";
+import { partsNumbered } from "@/store/catalogue";
 import { lubricants } from "@/store/lube";
+import { shopSettings } from "@/store/settings";
 import { KeyLink } from "@/ui/key-link";
 import { PrintButton } from "@/ui/print-button";
 import { type JobAddress, jobFrom } from "../job-from-address";
@@ -24,7 +25,12 @@ export default async function Page(address: JobAddress) {
       </nav>
       <ReturnSheet
         job={job}
-        catalogue={await catalogueParts(db)}
+        catalogue={
+          await partsNumbered(
+            db,
+            job.findings.flatMap((f) => f.chosen ?? []),
+          )
+        }
         lubricant={(await lubricants(db)).find((l) => l.id === job.lubricant)}
         shopName={shopName}
         town={town}

@@ -1,8 +1,8 @@
 import { gatesOf } from "@/stages/job-facts";
 import { JobScreen } from "@/stages/job-screen";
 import { TakeInScreen } from "@/stages/take-in/take-in-screen";
-import { shopSettings } from "@/store/catalogue";
 import { counterFor } from "@/store/counter";
+import { shopSettings } from "@/store/settings";
 import { KeyLink } from "@/ui/key-link";
 import { type JobAddress, jobFrom } from "../job-from-address";
 

@@ -1,9 +1,9 @@
 import { notFound } from "next/navigation";
+import { catalogueFor } from "@/stages/job-candidates";
 import { JobScreen } from "@/stages/job-screen";
 import { GearBench } from "@/stages/judge/gear-bench";
 import { gearView } from "@/stages/judge/gear-view";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
-import { catalogueParts } from "@/store/catalogue";
 import { loadDrafts } from "@/store/drafts";
 import { jobFrom } from "../../../job-from-address";
 
@@ -12,7 +12,7 @@ export default async function Page({ params }: { params: Promise<{ number: strin
   const { part: id } = await params;
   const part = job.parts.find((p) => p.id === id);
   if (!part) notFound();
-  const view = gearView(job, id, await catalogueParts(db));
+  const view = gearView(job, id, await catalogueFor(db, job, [id]));
   const drafts = await loadDrafts(db, job.id);
   return (
     <JobScreen

@@ -1,0 +1,50 @@
+import type { Knex } from "knex";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { type Candidate, rankCandidates, type Wanted } from "@/core/match/rank";
+import { partsFor, partsNumbered } from "@/store/catalogue";
+import type { Job } from "@/store/job";
+import { wantedFor } from "./wanted-part";
+
+/** The catalogue parts that could take the place of these parts of a job. */
+export async function catalogueFor(db: Knex, job: Job, parts: readonly string[]): Promise<CataloguePart[]> {
+  const found = new Map<string, CataloguePart>();
+  for (const id of parts) {
+    const wanted = wantedFor(job, id);
+    if (!("missing" in wanted)) for (const p of await partsFor(db, wanted)) found.set(p.number, p);
+  }
+  return [...found.values()];
+}
+
+/** A part that goes back new: what is looked for in its place, and what there is. */
+export interface PartCandidates {
+  readonly id: string;
+  readonly wanted: Wanted | { readonly missing: string };
+  readonly candidates: readonly Candidate[];
+  readonly chosen: CataloguePart | undefined;
+}
+
+/** Every part of a job that goes back new with its candidates, the gears with the tooth counts that were chosen for their mates. */
+export async function candidatesOf(db: Knex, job: Job): Promise<PartCandidates[]> {
+  const chosen = await partsNumbered(
+    db,
+    job.findings.flatMap((f) => f.chosen ?? []),
+  );
+  const numbered = new Map(chosen.map((p) => [p.number, p]));
+  const teeth: Record<string, number> = {};
+  for (const f of job.findings) {
+    const spec = f.chosen ? numbered.get(f.chosen)?.spec : undefined;
+    if (spec?.kind === "gear") teeth[f.part] = spec.teeth;
+  }
+  const out: PartCandidates[] = [];
+  for (const { id } of job.parts.filter((p) => p.renew)) {
+    const wanted = wantedFor(job, id, teeth);
+    const f = job.findings.find((x) => x.part === id);
+    out.push({
+      id,
+      wanted,
+      candidates: "missing" in wanted ? [] : rankCandidates(wanted, await partsFor(db, wanted)),
+      chosen: f?.chosen === undefined ? undefined : numbered.get(f.chosen),
+    });
+  }
+  return out;
+}

@@ -1,0 +1,145 @@
+import type { Knex } from "knex";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { fitInWords } from "@/core/match/fits-unit";
+import { bareNumber, foldedNumber } from "@/core/match/part-number";
+import { specInWords } from "@/core/match/part-spec";
+import { fromRow, toRow } from "./rows";
+
+/** Rows written at once: what SQLite takes in one statement, and little enough that a screen gets its turn between two. */
+const AT_ONCE = 400;
+
+const JSON_COLUMNS = ["spec", "fits", "replaces", "needs_also", "spoils", "contains"];
+/** columns that only the index knows */
+const FOUND_BY = ["id", "bare", "folded", "kind", "teeth", "inside_mm", "outside_mm"] as const;
+
+type Row = Record<string, unknown>;
+
+export function partFromRow(row: Row): CataloguePart {
+  const own = { ...row };
+  for (const column of FOUND_BY) delete own[column];
+  return fromRow<CataloguePart>(own, JSON_COLUMNS, ["discontinued"]);
+}
+
+/** A maker and a model as they are compared. */
+export const unitKey = (maker: string, model: string): string => `${bareNumber(maker)} ${bareNumber(model)}`;
+
+function rowOf(p: CataloguePart): Row {
+  const spec = p.spec as { kind: string; teeth?: number; insideMm?: number; outsideMm?: number };
+  return {
+    ...toRow({ note: undefined, ...p }),
+    bare: bareNumber(p.number),
+    folded: foldedNumber(p.number),
+    kind: spec.kind,
+    teeth: spec.teeth ?? null,
+    inside_mm: spec.insideMm ?? null,
+    outside_mm: spec.outsideMm ?? null,
+  };
+}
+
+/** What the search reads of a part. */
+function wordsOf(p: CataloguePart, id: number): Row {
+  return {
+    rowid: id,
+    number: `${p.number} ${bareNumber(p.number)}`,
+    name: p.name,
+    spec: `${p.spec.kind} ${specInWords(p.spec).replace(/[·×]/g, " ")}`,
+    fits: p.fits.map(fitInWords).join(" "),
+  };
+}
+
+/** What was there before a part was put in: for taking it back. */
+export type Before = { readonly key: string; readonly before: CataloguePart | null };
+
+/**
+ * Puts parts into the catalogue, over those of the same number, with everything they are found by. Call it within a transaction.
+ *
+ * @returns how many were not there, and how many were there and differ
+ */
+export async function putParts(
+  db: Knex,
+  parts: readonly CataloguePart[],
+  kept?: (rows: readonly Before[]) => Promise<void>,
+): Promise<{ added: number; changed: number }> {
+  let [added, changed] = [0, 0];
+  for (let i = 0; i < parts.length; i += AT_ONCE) {
+    const some = parts.slice(i, i + AT_ONCE);
+    const there = new Map(
+      (
+        await db("catalogue").whereIn(
+          "number",
+          some.map((p) => p.number),
+        )
+      ).map((r) => [r.number as string, r as Row]),
+    );
+    const touched = some.filter((p) => !sameRow(there.get(p.number), rowOf(p)));
+    added += touched.filter((p) => !there.has(p.number)).length;
+    changed += touched.filter((p) => there.has(p.number)).length;
+    if (!touched.length) continue;
+    await kept?.(touched.map((p) => ({ key: p.number, before: there.has(p.number) ? partFromRow(there.get(p.number) as Row) : null })));
+    await writeRows(db, touched);
+  }
+  return { added, changed };
+}
+
+const sameRow = (there: Row | undefined, row: Row): boolean =>
+  there !== undefined &&
+  Object.entries(row).every(([k, v]) => Number(there[k]) === v || (there[k] ?? null) === (v ?? null) || (typeof v === "boolean" && Boolean(there[k]) === v));
+
+async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
+  await db("catalogue").insert(parts.map(rowOf)).onConflict("number").merge();
+  const ids = new Map(
+    (
+      await db("catalogue")
+        .select("id", "number")
+        .whereIn(
+          "number",
+          parts.map((p) => p.number),
+        )
+    ).map((r) => [r.number as string, r.id as number]),
+  );
+  await unindex(db, [...ids.values()]);
+  const of = <T>(each: (p: CataloguePart, id: number) => readonly T[]): T[] => parts.flatMap((p) => each(p, ids.get(p.number) as number));
+  const put = async (table: string, rows: readonly Row[]): Promise<void> => {
+    for (let i = 0; i < rows.length; i += AT_ONCE) await db(table).insert(rows.slice(i, i + AT_ONCE));
+  };
+  await put(
+    "catalogue_fits",
+    of((p, part) => [...new Set(p.fits.map((f) => unitKey(f.maker, f.model)))].map((unit) => ({ part, unit }))),
+  );
+  await put(
+    "catalogue_replaces",
+    of((p, part) => p.replaces.map((r) => ({ part, old: bareNumber(r.number) }))),
+  );
+  await put(
+    "catalogue_contains",
+    of((p, part) => p.contains.map((c) => ({ part, inside: c.number }))),
+  );
+  await put(
+    "catalogue_words",
+    of((p, id) => [wordsOf(p, id)]),
+  );
+}
+
+async function unindex(db: Knex, ids: readonly number[]): Promise<void> {
+  for (const table of ["catalogue_fits", "catalogue_replaces", "catalogue_contains"]) await db(table).whereIn("part", ids).delete();
+  await db("catalogue_words").whereIn("rowid", ids).delete();
+}
+
+/** Takes parts out, with everything they were found by. */
+export async function dropParts(db: Knex, numbers: readonly string[]): Promise<void> {
+  for (let i = 0; i < numbers.length; i += AT_ONCE) {
+    const ids = (
+      await db("catalogue")
+        .select("id")
+        .whereIn("number", numbers.slice(i, i + AT_ONCE))
+    ).map((r) => r.id as number);
+    await unindex(db, ids);
+    await db("catalogue").whereIn("id", ids).delete();
+  }
+}
+
+/** Parts that came in without what they are found by (from an older form of the database) get it. */
+export async function completeIndex(db: Knex): Promise<void> {
+  const bare = await db("catalogue").where("bare", "");
+  if (bare.length) await db.transaction((trx) => writeRows(trx, bare.map(partFromRow)));
+}
