@@ -5,11 +5,11 @@ import { fileURLToPath } from "node:url";
 import { addDays, format } from "date-fns";
 import { stripOf } from "../../src/core/job-file";
 import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
-import { putSuppliers } from "../../src/store/catalogue";
-import { putParts } from "../../src/store/catalogue-index";
+import { partRows } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";
 import { takeInJobFile } from "../../src/store/job-file";
-import { putOffers } from "../../src/store/offers";
+import { offerRows, supplierRows } from "../../src/store/offers";
+import { putRows } from "../../src/store/put-rows";
 import { toRow } from "../../src/store/rows";
 import { juicerAtJudge } from "./juicer";
 import { extruder, hammer, shears, slicer } from "./others";
@@ -86,9 +86,9 @@ export async function seed(today = new Date()): Promise<number> {
   const db = await database();
   if (await db("jobs").first()) return 0;
   for (const { id, ...facts } of lubricants) await db("lubricants").insert({ id, facts: JSON.stringify(facts) });
-  await putParts(db, catalogue);
-  await putSuppliers(db, suppliers);
-  await putOffers(db, offers);
+  await putRows(db, partRows, catalogue);
+  await putRows(db, supplierRows, suppliers);
+  await putRows(db, offerRows, offers);
   await db("settings").insert([
     { name: "shopName", value: JSON.stringify("The bench at Tallow Lane") },
     { name: "town", value: JSON.stringify("Quillmoor") },

@@ -3,10 +3,8 @@ import type { CataloguePart } from "@/core/match/catalogue-part";
 import { fitInWords } from "@/core/match/fits-unit";
 import { bareNumber, foldedNumber } from "@/core/match/part-number";
 import { specInWords } from "@/core/match/part-spec";
+import { AT_ONCE, type Keyed } from "./put-rows";
 import { fromRow, toRow } from "./rows";
-
-/** Rows written at once: what SQLite takes in one statement, and little enough that a screen gets its turn between two. */
-const AT_ONCE = 400;
 
 const JSON_COLUMNS = ["spec", "fits", "replaces", "needs_also", "spoils", "contains"];
 /** columns that only the index knows */
@@ -47,43 +45,29 @@ function wordsOf(p: CataloguePart, id: number): Row {
   };
 }
 
-/** What was there before a part was put in: for taking it back. */
-export type Before = { readonly key: string; readonly before: CataloguePart | null };
-
-/**
- * Puts parts into the catalogue, over those of the same number, with everything they are found by. Call it within a transaction.
- *
- * @returns how many were not there, and how many were there and differ
- */
-export async function putParts(
-  db: Knex,
-  parts: readonly CataloguePart[],
-  kept?: (rows: readonly Before[]) => Promise<void>,
-): Promise<{ added: number; changed: number }> {
-  let [added, changed] = [0, 0];
-  for (let i = 0; i < parts.length; i += AT_ONCE) {
-    const some = parts.slice(i, i + AT_ONCE);
-    const there = new Map(
-      (
-        await db("catalogue").whereIn(
-          "number",
-          some.map((p) => p.number),
-        )
-      ).map((r) => [r.number as string, r as Row]),
-    );
-    const touched = some.filter((p) => !sameRow(there.get(p.number), rowOf(p)));
-    added += touched.filter((p) => !there.has(p.number)).length;
-    changed += touched.filter((p) => there.has(p.number)).length;
-    if (!touched.length) continue;
-    await kept?.(touched.map((p) => ({ key: p.number, before: there.has(p.number) ? partFromRow(there.get(p.number) as Row) : null })));
-    await writeRows(db, touched);
-  }
-  return { added, changed };
-}
-
-const sameRow = (there: Row | undefined, row: Row): boolean =>
-  there !== undefined &&
-  Object.entries(row).every(([k, v]) => Number(there[k]) === v || (there[k] ?? null) === (v ?? null) || (typeof v === "boolean" && Boolean(there[k]) === v));
+/** The catalogue's parts, with everything they are found by. */
+export const partRows: Keyed<CataloguePart> = {
+  keyOf: (p) => p.number,
+  there: async (db, parts) =>
+    (
+      await db("catalogue").whereIn(
+        "number",
+        parts.map((p) => p.number),
+      )
+    ).map(partFromRow),
+  write: writeRows,
+  async drop(db, numbers) {
+    for (let i = 0; i < numbers.length; i += AT_ONCE) {
+      const ids = (
+        await db("catalogue")
+          .select("id")
+          .whereIn("number", numbers.slice(i, i + AT_ONCE))
+      ).map((r) => r.id as number);
+      await unindex(db, ids);
+      await db("catalogue").whereIn("id", ids).delete();
+    }
+  },
+};
 
 async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
   await db("catalogue").insert(parts.map(rowOf)).onConflict("number").merge();
@@ -123,19 +107,6 @@ async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<voi
 async function unindex(db: Knex, ids: readonly number[]): Promise<void> {
   for (const table of ["catalogue_fits", "catalogue_replaces", "catalogue_contains"]) await db(table).whereIn("part", ids).delete();
   await db("catalogue_words").whereIn("rowid", ids).delete();
-}
-
-/** Takes parts out, with everything they were found by. */
-export async function dropParts(db: Knex, numbers: readonly string[]): Promise<void> {
-  for (let i = 0; i < numbers.length; i += AT_ONCE) {
-    const ids = (
-      await db("catalogue")
-        .select("id")
-        .whereIn("number", numbers.slice(i, i + AT_ONCE))
-    ).map((r) => r.id as number);
-    await unindex(db, ids);
-    await db("catalogue").whereIn("id", ids).delete();
-  }
 }
 
 /** Parts that came in without what they are found by (from an older form of the database) get it. */

@@ -1,11 +1,10 @@
 import type { Knex } from "knex";
 import { bearingNamed } from "@/core/hardware/bearings";
-import type { CataloguePart, Supplier, SupplierOffer } from "@/core/match/catalogue-part";
+import type { CataloguePart } from "@/core/match/catalogue-part";
 import { bareNumber, foldedNumber } from "@/core/match/part-number";
 import type { Wanted } from "@/core/match/rank";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
-import { fromRow, toRow } from "./rows";
 
 export async function partsNumbered(db: Knex, numbers: readonly string[]): Promise<CataloguePart[]> {
   return (
@@ -143,29 +142,4 @@ export async function kitsWith(db: Knex, numbers: readonly string[]): Promise<Ca
       )
       .orderBy("number")
   ).map(partFromRow);
-}
-
-export async function putSuppliers(db: Knex, suppliers: readonly Supplier[]): Promise<void> {
-  for (const s of suppliers)
-    await db("suppliers")
-      .insert(toRow({ freeFrom: undefined, ...s }))
-      .onConflict("name")
-      .merge();
-}
-
-export async function allSuppliers(db: Knex): Promise<Supplier[]> {
-  return (await db("suppliers").orderBy("name")).map((r) => fromRow<Supplier>(r));
-}
-
-export async function offersFor(db: Knex, numbers: readonly string[]): Promise<SupplierOffer[]> {
-  return (
-    await db("offers")
-      .whereIn("number", [...new Set(numbers)])
-      .orderBy(["number", "supplier", "pack"])
-  ).map(offerFromRow);
-}
-
-export function offerFromRow(row: Record<string, unknown>): SupplierOffer {
-  const { id: _, ...own } = row;
-  return fromRow<SupplierOffer>(own);
 }

@@ -2,6 +2,7 @@ import { mkdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import knex, { type Knex } from "knex";
 import { completeIndex } from "./catalogue-index";
+import { undoUnfinished } from "./imports";
 import { theBench } from "./migrations/0001-the-bench";
 import { theRecorder } from "./migrations/0002-the-recorder";
 import { theJudgement } from "./migrations/0003-the-judgement";
@@ -39,6 +40,7 @@ export async function openDatabase(folder = dataFolder()): Promise<Knex> {
     },
   });
   await completeIndex(db);
+  await undoUnfinished(db);
   return db;
 }
 

@@ -66,8 +66,10 @@ export const theCatalogue = {
       t.text("at").notNullable();
       t.text("file").notNullable();
       t.text("table").notNullable();
-      t.integer("added").notNullable();
-      t.integer("changed").notNullable();
+      t.integer("added").notNullable().defaultTo(0);
+      t.integer("changed").notNullable().defaultTo(0);
+      // not finished: the shop went down in the middle of it
+      t.text("finished_at");
       t.text("undone_at");
     });
     await k.schema.createTable("import_rows", (t) => {
@@ -75,6 +77,7 @@ export const theCatalogue = {
       t.text("key").notNullable();
       // as it was; null: it was not there
       t.json("before");
+      t.json("after").notNullable();
     });
     await k.schema.alterTable("findings", (t) => {
       // as it stands on the part
@@ -89,7 +92,7 @@ export const theCatalogue = {
       }
       const fits = (JSON.parse(p.fits) as string[]).map((f) => {
         const [maker, ...model] = f.split(" ");
-        return { maker, model: model.join(" ") || maker };
+        return { maker, model: model.join(" ") || maker, variants: [] };
       });
       const needs = (JSON.parse(p.needs_also) as { number: string; why: string }[]).map((n) => ({ ...n, qty: 1 }));
       await k("catalogue").insert({

@@ -1,0 +1,121 @@
+import type { Knex } from "knex";
+import { Fault } from "@/core/fault";
+import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue-row";
+import { type CsvManner, type CsvRow, csvManner, csvRows } from "@/exchange/csv";
+import { type ImportTable, ROWS, type RunningImport, startImport } from "@/store/imports";
+import { type PutCount, putRows } from "@/store/put-rows";
+
+/** What is wrong with one row of a file. */
+export interface RowFault {
+  readonly row: number;
+  readonly column: string;
+  readonly says: string;
+}
+
+/** What taking a file in would do, or did. */
+export interface ImportReport extends PutCount {
+  readonly table: ImportTable;
+  readonly manner: CsvManner;
+  readonly rows: number;
+  /** the first of them */
+  readonly faults: readonly RowFault[];
+  readonly faulty: number;
+  /** headings that nothing is read from */
+  readonly unknown: readonly string[];
+  /** the first rows as they were read: their cells by heading */
+  readonly sample: readonly Cells[];
+}
+
+const SHOWN_FAULTS = 200;
+const SAMPLE = 6;
+const SEPARATORS: Readonly<Record<string, string>> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars", ":": "colons" };
+export const separatorInWords = (d: string): string => SEPARATORS[d] ?? `"${d}"`;
+
+/** Which table a file holds, by its headings; a sentence where it is none. */
+function tableOf(headings: readonly string[], manner: CsvManner): Table<unknown> {
+  const table = tableWith(headings);
+  if (table) return table as unknown as Table<unknown>;
+  const seen = headings.filter(Boolean).slice(0, 6).join(", ");
+  throw new Fault(
+    "file",
+    headings.length < 2
+      ? `has only one column, "${seen.slice(0, 60)}", if its cells are separated by ${separatorInWords(manner.delimiter)}. Choose what separates them`
+      : `is no table of parts, offers or suppliers: parts need the headings number, name, kind; offers supplier, number, price, lead_days; suppliers name, shipping. Found: ${seen}`,
+  );
+}
+
+/** Goes through a file and hands on what can be read, a few hundred rows at a time. */
+async function through(
+  path: string,
+  delimiter: string | undefined,
+  take: (table: Table<unknown>, rows: readonly unknown[]) => Promise<PutCount>,
+): Promise<ImportReport> {
+  const manner = await csvManner(path, delimiter);
+  let table: Table<unknown> | undefined;
+  let headings: string[] = [];
+  const faults: RowFault[] = [];
+  const sample: Cells[] = [];
+  const seen = new Map<string, number>();
+  const count = { rows: 0, faulty: 0, added: 0, changed: 0, same: 0 };
+  const fault = (row: number, column: string, says: string): void => {
+    count.faulty++;
+    if (faults.length < SHOWN_FAULTS) faults.push({ row, column, says });
+  };
+  const read = (t: Table<unknown>, { row, cells, fault: says }: CsvRow): unknown => {
+    count.rows++;
+    const named = Object.fromEntries(headings.map((h, i) => [h, cells[i] ?? ""]));
+    if (sample.length < SAMPLE) sample.push(named);
+    if (says) return fault(row, "", says);
+    try {
+      const value = t.read(named);
+      const before = seen.get(t.keyOf(value));
+      if (before) return fault(row, t.must[0] as string, `stands in row ${before} already; this row is left out`);
+      seen.set(t.keyOf(value), row);
+      return value;
+    } catch (e) {
+      if (e instanceof Fault) return fault(row, e.path, e.says);
+      throw e;
+    }
+  };
+  for await (const some of csvRows(path, manner)) {
+    let rows = some;
+    if (!table) {
+      const [first, ...rest] = some;
+      headings = (first as CsvRow).cells.map(asHeading);
+      table = tableOf(headings, manner);
+      const twice = headings.find((h, i) => h && headings.indexOf(h) !== i);
+      if (twice) throw new Fault("file", `has two columns "${twice}"`);
+      rows = rest;
+    }
+    const t = table;
+    const values = rows.map((r) => read(t, r)).filter((v) => v !== undefined);
+    const done = await take(t, values);
+    count.added += done.added;
+    count.changed += done.changed;
+    count.same += done.same;
+  }
+  if (!table) throw new Fault("file", "is empty");
+  const known = table.columns;
+  return { table: table.name, manner, faults, sample, unknown: headings.filter((h) => h && !known.includes(h)), ...count };
+}
+
+/** What taking this file in would do; nothing is changed. */
+export function importPreview(db: Knex, path: string, delimiter?: string): Promise<ImportReport> {
+  return through(path, delimiter, (table, rows) => putRows(db, ROWS[table.name], rows, { dry: true }));
+}
+
+/** Takes a file in: every row that can be read. Stopped in the middle, it leaves nothing behind. */
+export async function importFile(db: Knex, path: string, name: string, delimiter?: string): Promise<ImportReport> {
+  let running: RunningImport | undefined;
+  try {
+    const report = await through(path, delimiter, async (table, rows) => {
+      running ??= await startImport(db, name, table.name);
+      return running.put(rows);
+    });
+    await running?.finish();
+    return report;
+  } catch (e) {
+    await running?.takeBack();
+    throw e;
+  }
+}

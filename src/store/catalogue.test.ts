@@ -1,0 +1,123 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import knex from "knex";
+import { beforeAll, describe, expect, it } from "vitest";
+import { type CataloguePart, type CataloguePartInput, cataloguePart } from "@/core/match/catalogue-part";
+import { rankCandidates, type Wanted } from "@/core/match/rank";
+import { partsFor, partsNumbered, searchParts } from "./catalogue";
+import { partRows } from "./catalogue-index";
+import { database, openDatabase } from "./database";
+import { theBench } from "./migrations/0001-the-bench";
+import { theRecorder } from "./migrations/0002-the-recorder";
+import { theJudgement } from "./migrations/0003-the-judgement";
+import { putRows } from "./put-rows";
+import { testShop } from "./test-shop";
+
+testShop();
+const part = (number: string, name: string, spec: CataloguePartInput["spec"], more: Partial<CataloguePartInput> = {}): CataloguePart =>
+  cataloguePart.parse({ number, name, spec, ...more });
+const press = { maker: "Example", model: "Press 40" };
+const parts = [
+  part("EXM-40-241", "Second-stage wheel", { kind: "gear", teeth: 41, moduleMm: 1, material: "PA" }, { fits: [press], discontinued: true }),
+  part(
+    "EXM-42-242",
+    "Second-stage wheel",
+    { kind: "gear", teeth: 42, moduleMm: 1 },
+    { replaces: [{ number: "EXM-40-241" }], needsAlso: [{ number: "EXM-42-108" }], stock: 2 },
+  ),
+  part("EXM-43-243", "Last wheel of this line", { kind: "gear", teeth: 42, moduleMm: 1 }, { replaces: [{ number: "EXM-42-242" }] }),
+  part("EXM-42-108", "Motor pinion", { kind: "gear", teeth: 8, moduleMm: 1 }),
+  part("STD-41", "Spur gear", { kind: "gear", teeth: 41, moduleMm: 1 }, { stock: 1 }),
+  part("STD-90", "Spur gear", { kind: "gear", teeth: 90, moduleMm: 1 }),
+  part("608-2RS", "Ball bearing", { kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" }),
+  part("EXM-40-052", "Cover gasket", { kind: "gasket", material: "Pàper" }, { fits: [press] }),
+];
+let db: Awaited<ReturnType<typeof database>>;
+beforeAll(async () => {
+  db = await database();
+  await putRows(db, partRows, parts);
+});
+const found = async (typed: string): Promise<string[]> => (await searchParts(db, typed)).map((p) => p.number);
+
+describe("the search", () => {
+  it("finds by the beginning of words in the number, the name, the specification, what it fits; in any order and writing", async () => {
+    expect(await found("exm 42")).toEqual(["EXM-42-242", "EXM-42-108", "EXM-43-243"]);
+    expect(await found("exm42108")).toEqual(["EXM-42-108"]);
+    expect(await found("GASK paper")).toEqual(["EXM-40-052"]);
+    expect(await found("press 40")).toEqual(["EXM-40-052", "EXM-40-241"]);
+    expect(await found("8 22 7")).toEqual(["608-2RS"]);
+    expect(await found("41 teeth module 1")).toEqual(["STD-41", "EXM-40-241"]);
+    expect(await found("nothing such")).toEqual([]);
+    expect((await found("")).length).toBe(parts.length);
+  });
+  it("finds a number as a blurred eye reads it, when nothing else is found", async () => {
+    expect(await found("EXM-4O-24I")).toEqual(["EXM-40-241"]);
+  });
+  it("takes no sign for more than a sign", async () => {
+    for (const sly of ['"', "wheel OR gasket", "NEAR(a b)", "*", "number:exm", "'; drop table catalogue", "-", "^exm"]) await found(sly);
+    expect(await found('"wheel" *')).toHaveLength(3);
+  });
+  it("follows what is changed and taken out", async () => {
+    await putRows(db, partRows, [part("TMP-1", "Zebra bush", { kind: "bush", insideMm: 8, outsideMm: 12, widthMm: 10 })]);
+    expect(await found("zebra")).toEqual(["TMP-1"]);
+    await putRows(db, partRows, [part("TMP-1", "Heron bush", { kind: "bush", insideMm: 8, outsideMm: 12, widthMm: 10 })]);
+    expect([await found("zebra"), await found("heron")]).toEqual([[], ["TMP-1"]]);
+    await partRows.drop(db, ["TMP-1"]);
+    expect(await found("heron")).toEqual([]);
+  });
+});
+
+describe("what a ranking looks among", () => {
+  const gear = { teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
+  it.each<[string, Wanted]>([
+    ["a gear", { gear }],
+    ["a number that was superseded twice", { number: "EXM 40 241" }],
+    ["a misread number", { number: "EXM-4O-241" }],
+    ["a number with one sign wrong", { number: "EXM-42-109" }],
+    ["a bearing by its designation", { number: "608" }],
+    ["a bearing by its size", { ring: { kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7 } }],
+    ["a name", { name: "cover gasket", unit: press }],
+    ["a kind for a unit", { kind: "gasket", unit: press }],
+    ["all at once", { number: "EXM-40-241", gear, unit: press }],
+  ])("%s finds what looking through the whole catalogue finds", async (_, wanted) => {
+    const all = rankCandidates(wanted, parts).filter((c) => c.verdict !== "no");
+    expect(all.length).toBeGreaterThan(0);
+    const some = rankCandidates(wanted, await partsFor(db, wanted)).filter((c) => c.verdict !== "no");
+    expect(some.map((c) => [c.part.number, c.verdict])).toEqual(all.map((c) => [c.part.number, c.verdict]));
+  });
+});
+
+it("a catalogue of before comes over: what it fits, what it needs, what it is found by", async () => {
+  const folder = mkdtempSync(join(tmpdir(), "older-"));
+  const old = knex({ client: "better-sqlite3", connection: { filename: join(folder, "shop.sqlite") }, useNullAsDefault: true });
+  const migrations = [theBench, theRecorder, theJudgement];
+  await old.migrate.latest({
+    migrationSource: {
+      getMigrations: async () => migrations,
+      getMigrationName: (m: { name: string }) => m.name,
+      getMigration: async (m: (typeof migrations)[number]) => m,
+    },
+  });
+  const row = { price: 3, lead_days: 2, stock: 1 };
+  await old("catalogue").insert([
+    {
+      ...row,
+      number: "W-1",
+      name: "Wheel",
+      spec: '{"kind":"gear","teeth":41,"moduleMm":1,"pressureAngleDeg":20,"helixAngleDeg":0,"profileShift":0}',
+      fits: '["Example Press 40"]',
+      needs_also: '[{"number":"P-1","why":"x"}]',
+    },
+    { ...row, number: "S-1", name: "Seal", spec: '{"kind":"seal","insideMm":8,"outsideMm":22,"widthMm":7,"closure":"NBR"}', fits: "[]", needs_also: "[]" },
+  ]);
+  await old.destroy();
+  const now = await openDatabase(folder);
+  const [seal, wheel] = await partsNumbered(now, ["S-1", "W-1"]);
+  expect(wheel).toMatchObject({ fits: [{ maker: "Example", model: "Press 40" }], needsAlso: [{ number: "P-1", qty: 1 }], price: 3, stock: 1 });
+  expect(cataloguePart.parse(wheel)).toEqual(wheel);
+  expect(seal?.spec).toMatchObject({ material: "NBR" });
+  expect((await searchParts(now, "wheel press")).map((p) => p.number)).toEqual(["W-1"]);
+  await now.destroy();
+  rmSync(folder, { recursive: true });
+});
