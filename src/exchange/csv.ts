@@ -29,9 +29,19 @@ const LONGEST_CELL = 20_000;
 export const guarded = (cell: string): string => (/^'*[=+\-@\t\r]/.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
 export const unguarded = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.replace(/^'+/, "")) ? cell.slice(1) : cell);
 
-/** A table as a file: commas, CRLF (RFC 4180), with a byte order mark so that spreadsheets take it for UTF-8, and no cell that could be executed. */
-export function csvText(columns: readonly string[], rows: Iterable<Readonly<Record<string, string>>>): string {
-  return `\ufeff${Papa.unparse([columns, ...[...rows].map((r) => columns.map((c) => guarded(r[c] ?? "")))], { newline: "\r\n" })}\r\n`;
+/** One row as it is written: commas, CRLF (RFC 4180). */
+const csvLine = (cells: readonly string[]): string => `${Papa.unparse([cells])}\r\n`;
+
+/** A table as a file, line by line: a byte order mark so that spreadsheets take it for UTF-8, the headings, and no cell that could be executed. */
+export async function* csvLines<T>(
+  table: { readonly columns: readonly string[]; readonly write: (row: T) => Readonly<Record<string, string>> },
+  rows: AsyncIterable<T> | Iterable<T>,
+): AsyncGenerator<string> {
+  yield `\ufeff${csvLine(table.columns)}`;
+  for await (const row of rows) {
+    const cells = table.write(row);
+    yield csvLine(table.columns.map((c) => guarded(cells[c] ?? "")));
+  }
 }
 
 /** Reads how a file is written: its byte order mark, whether it is UTF-8 all through (else as older spreadsheets write), and what stands between its cells. */

@@ -48,13 +48,7 @@ function wordsOf(p: CataloguePart, id: number): Row {
 /** The catalogue's parts, with everything they are found by. */
 export const partRows: Keyed<CataloguePart> = {
   keyOf: (p) => p.number,
-  there: async (db, parts) =>
-    (
-      await db("catalogue").whereIn(
-        "number",
-        parts.map((p) => p.number),
-      )
-    ).map(partFromRow),
+  there: async (db, numbers) => (await db("catalogue").whereIn("number", [...numbers])).map(partFromRow),
   write: writeRows,
   async drop(db, numbers) {
     for (let i = 0; i < numbers.length; i += AT_ONCE) {

@@ -132,14 +132,28 @@ function slipsOf(bare: string): string[] {
 
 /** Kits that hold any of these parts. */
 export async function kitsWith(db: Knex, numbers: readonly string[]): Promise<CataloguePart[]> {
-  return (
-    await db("catalogue")
-      .whereIn(
-        "id",
-        db("catalogue_contains")
-          .select("part")
-          .whereIn("inside", [...numbers]),
-      )
-      .orderBy("number")
-  ).map(partFromRow);
+  const within = db("catalogue_contains")
+    .select("part")
+    .whereIn("inside", [...new Set(numbers)]);
+  return (await db("catalogue").whereIn("id", within).orderBy("number")).map(partFromRow);
+}
+
+/** Parts that say they take the place of this one. */
+export async function replacedBy(db: Knex, number: string): Promise<CataloguePart[]> {
+  const within = db("catalogue_replaces").select("part").where("old", bareNumber(number));
+  return (await db("catalogue").whereIn("id", within).orderBy("number")).map(partFromRow);
+}
+
+export async function countParts(db: Knex): Promise<number> {
+  return ((await db("catalogue").count({ n: "*" }).first()) as { n: number }).n;
+}
+
+/** Every part, some hundred at a time. */
+export async function* everyPart(db: Knex): AsyncGenerator<CataloguePart> {
+  for (let after = 0; ; ) {
+    const rows = await db("catalogue").where("id", ">", after).orderBy("id").limit(500);
+    if (!rows.length) return;
+    for (const r of rows) yield partFromRow(r);
+    after = rows.at(-1).id;
+  }
 }

@@ -92,7 +92,7 @@ async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back
   const rows = ROWS[table];
   let [back, stayed] = [0, 0];
   for (;;) {
-    const some = await db("import_rows").where("import", id).limit(AT_ONCE);
+    const some = await db("import_rows").select("*", "rowid").where("import", id).limit(AT_ONCE);
     if (!some.length) return { back, stayed };
     const puts = some.map((r) => ({ key: r.key as string, before: r.before && JSON.parse(r.before), after: JSON.parse(r.after) }));
     await db.transaction(async (trx) => {
@@ -100,7 +100,7 @@ async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back
         (
           await rows.there(
             trx,
-            puts.map((p) => p.after),
+            puts.map((p) => p.key),
           )
         ).map((r) => [rows.keyOf(r), r]),
       );
@@ -114,10 +114,9 @@ async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back
         ours.filter((p) => !p.before).map((p) => p.key),
       );
       await trx("import_rows")
-        .where("import", id)
         .whereIn(
-          "key",
-          puts.map((p) => p.key),
+          "rowid",
+          some.map((r) => r.rowid),
         )
         .delete();
     });

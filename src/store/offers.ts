@@ -12,13 +12,10 @@ function offerFromRow(row: Record<string, unknown>): SupplierOffer {
 /** An offer is told from another by who makes it, for what, and in which pack. */
 export const offerRows: Keyed<SupplierOffer> = {
   keyOf: offersTable.keyOf,
-  there: async (db, offers) =>
-    (
-      await db("offers").whereIn(
-        "number",
-        offers.map((o) => o.number),
-      )
-    ).map(offerFromRow),
+  there: async (db, keys) => {
+    const numbers = keys.map((k) => (JSON.parse(k) as [string, string])[1]);
+    return (await db("offers").whereIn("number", numbers)).map(offerFromRow);
+  },
   write: async (db, offers) => {
     await db("offers")
       .insert(offers.map((o) => toRow({ stock: undefined, ...o })))
@@ -35,13 +32,7 @@ export const offerRows: Keyed<SupplierOffer> = {
 
 export const supplierRows: Keyed<Supplier> = {
   keyOf: suppliersTable.keyOf,
-  there: async (db, suppliers) =>
-    (
-      await db("suppliers").whereIn(
-        "name",
-        suppliers.map((s) => s.name),
-      )
-    ).map((r) => fromRow<Supplier>(r)),
+  there: async (db, names) => (await db("suppliers").whereIn("name", [...names])).map((r) => fromRow<Supplier>(r)),
   write: async (db, suppliers) => {
     await db("suppliers")
       .insert(suppliers.map((s) => toRow({ freeFrom: undefined, ...s })))
@@ -66,4 +57,14 @@ export async function offersFor(db: Knex, numbers: readonly string[]): Promise<S
       .whereIn("number", [...new Set(numbers)])
       .orderBy(["number", "supplier", "pack"])
   ).map(offerFromRow);
+}
+
+/** Every offer, some hundred at a time. */
+export async function* everyOffer(db: Knex): AsyncGenerator<SupplierOffer> {
+  for (let after = 0; ; ) {
+    const rows = await db("offers").where("id", ">", after).orderBy("id").limit(500);
+    if (!rows.length) return;
+    for (const r of rows) yield offerFromRow(r);
+    after = rows.at(-1).id;
+  }
 }

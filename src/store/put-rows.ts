@@ -4,7 +4,7 @@ import type { Knex } from "knex";
 /** A table of the shop that rows are put into over those of the same key: how they are looked up, written and taken out. */
 export interface Keyed<T> {
   readonly keyOf: (row: T) => string;
-  readonly there: (db: Knex, rows: readonly T[]) => Promise<readonly T[]>;
+  readonly there: (db: Knex, keys: readonly string[]) => Promise<readonly T[]>;
   readonly write: (db: Knex, rows: readonly T[]) => Promise<void>;
   readonly drop: (db: Knex, keys: readonly string[]) => Promise<void>;
 }
@@ -40,7 +40,7 @@ export async function putRows<T>(
   let [added, changed, same] = [0, 0, 0];
   for (let i = 0; i < rows.length; i += AT_ONCE) {
     const some = rows.slice(i, i + AT_ONCE);
-    const there = new Map((await table.there(db, some)).map((r) => [table.keyOf(r), r]));
+    const there = new Map((await table.there(db, some.map(table.keyOf))).map((r) => [table.keyOf(r), r]));
     const touched = some.filter((r) => !isDeepStrictEqual(there.get(table.keyOf(r)), r));
     const fresh = touched.filter((r) => !there.has(table.keyOf(r))).length;
     added += fresh;

@@ -18,6 +18,13 @@ const PATHS: Readonly<Record<string, string>> = {
   housing: "M6 12h36v24H6z M6 18h36",
   bush: "M24 8a16 16 0 100 32 16 16 0 000-32z M24 15a9 9 0 100 18 9 9 0 000-18z M24 8v7M24 33v7",
   shaft: "M4 20h8v8H4z M12 17h22v14H12z M34 20h10v8H34z M16 17v14",
+  kit: "M6 16h36v22H6z M6 16l6-8h24l6 8 M20 16v6h8v-6",
+  pin: "M6 20h34l3 4-3 4H6z",
+  circlip: "M17 10a16 16 0 1014 0 M17 10v6M31 10v6",
+  belt: "M16 14h16a10 10 0 010 20H16a10 10 0 010-20z M16 18h16a6 6 0 010 12H16a6 6 0 010-12z",
+  switch: "M8 20h32v14H8z M17 20l4-9h7l3 9 M14 34v5M24 34v5M34 34v5",
+  hardware: "M7 15h10v18H7z M17 20h24v8H17z M23 20v8M28 20v8M33 20v8M38 20v8",
+  consumable: "M13 18h22v22H13z M20 9h8v9h-8z M13 25h22",
   brush: "M16 10h16v18H16z M24 28c0 8 6 4 6 12",
 };
 

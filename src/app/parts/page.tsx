@@ -1,23 +1,12 @@
-import { Catalogue } from "@/shop/parts/catalogue";
-import { searchParts } from "@/store/catalogue";
+import { PartsScreen } from "@/shop/parts/parts-screen";
+import { countParts, searchParts } from "@/store/catalogue";
 import { database } from "@/store/database";
 import { shopSettings } from "@/store/settings";
-import { KeyLink } from "@/ui/key-link";
 
 export const dynamic = "force-dynamic";
 
-export default async function Page() {
+export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string }> }) {
   const db = await database();
-  const parts = await searchParts(db, "");
-  return (
-    <main className="p-5">
-      <div className="flex items-center justify-between pb-3">
-        <h1 className="text-[30px]">Catalogue, {parts.length} parts</h1>
-        <KeyLink href="/" keyName="Escape">
-          The bench
-        </KeyLink>
-      </div>
-      <Catalogue parts={parts} currency={(await shopSettings(db)).currency} />
-    </main>
-  );
+  const { q = "" } = await searchParams;
+  return <PartsScreen first={await searchParts(db, q)} count={await countParts(db)} currency={(await shopSettings(db)).currency} asked={q} />;
 }

@@ -12,6 +12,8 @@ export interface Table<T> {
   readonly must: readonly string[];
   /** what tells one row from another */
   readonly keyOf: (row: T) => string;
+  /** the same, of a row that is not read yet */
+  readonly keyIn: (cells: Cells) => string;
   /** @throws Fault whose path is the heading */
   readonly read: (cells: Cells) => T;
   readonly write: (row: T) => Cells;
@@ -136,6 +138,7 @@ export const partsTable: Table<CataloguePart> = {
   columns: [...OWN, ...SPEC_KEYS.map(heading)],
   must: ["number", "name", "kind"],
   keyOf: (p) => p.number,
+  keyIn: (cells) => cells.number ?? "",
   read(cells) {
     const kind = (cells.kind ?? "").toLowerCase();
     if (!(PART_KINDS as readonly string[]).includes(kind)) throw new Fault("kind", `"${cells.kind ?? ""}" is no kind of part: ${PART_KINDS.join(", ")}`);
@@ -194,6 +197,7 @@ export const offersTable: Table<SupplierOffer> = {
   columns: ["supplier", "number", "price", "pack", "stock", "least", "lead_days"],
   must: ["supplier", "number", "price", "lead_days"],
   keyOf: (o) => JSON.stringify([o.supplier, o.number, o.pack]),
+  keyIn: (cells) => JSON.stringify([cells.supplier ?? "", cells.number ?? "", Number(cells.pack || 1)]),
   read: (cells) =>
     under(
       () =>
@@ -225,6 +229,7 @@ export const suppliersTable: Table<Supplier> = {
   columns: ["name", "shipping", "free_from", "minimum_order"],
   must: ["name", "shipping"],
   keyOf: (s) => s.name,
+  keyIn: (cells) => cells.name ?? "",
   read: (cells) =>
     under(
       () =>

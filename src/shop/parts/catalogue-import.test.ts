@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { type CataloguePart, cataloguePart } from "@/core/match/catalogue-part";
 import { partsTable } from "@/core/match/catalogue-row";
-import { csvText, guarded, unguarded } from "@/exchange/csv";
+import { csvLines, guarded, unguarded } from "@/exchange/csv";
 import { partsNumbered } from "@/store/catalogue";
 import { partRows } from "@/store/catalogue-index";
 import { database, openDatabase } from "@/store/database";
@@ -96,7 +96,7 @@ describe("a file of parts", () => {
       path: "file",
       says: expect.stringMatching(/^has only one column, "number~name~kind".*Choose what separates them/),
     });
-    expect(await importPreview(db, path, "~")).toMatchObject({ rows: 1, added: 1 });
+    expect(await importPreview(db, path, { delimiter: "~" })).toMatchObject({ rows: 1, added: 1 });
   });
   it.each([
     ["", /is empty/],
@@ -117,6 +117,20 @@ describe("a file of parts", () => {
     const report = await importPreview(db, file("number,name,kind,colour\n\n\nA-1,x,cog,red\n"));
     expect(report.unknown).toEqual(["colour"]);
     expect(report.faults[0]?.row).toBe(4);
+  });
+  it("leaves what its columns say nothing of: a list of prices takes nothing else away", async () => {
+    const whole = part("W-1", {
+      spec: { kind: "gear", teeth: 41, moduleMm: 1 },
+      price: 5,
+      stock: 3,
+      fits: [{ maker: "Example", model: "Press" }],
+      needsAlso: [{ number: "P-1", why: "x" }],
+    });
+    await putRows(db, partRows, [whole]);
+    await importFile(db, file("number,name,kind,price\nW-1,part W-1,gear,7.5\n"), "prices.csv");
+    expect(await partsNumbered(db, ["W-1"])).toEqual([{ ...whole, price: 7.5 }]);
+    await importFile(db, file("number,name,kind,needs_also,stock\nW-1,part W-1,gear,,0\n"), "less.csv");
+    expect(await partsNumbered(db, ["W-1"])).toEqual([{ ...whole, price: 7.5, needsAlso: [], stock: 0 }]);
   });
   it("of offers goes to the offers", async () => {
     await importFile(db, file('supplier,number,price,pack,lead_days\nNorth,A-1,"2,50",10,3\nNorth,A-1,0.4,1,3\n'), "offers.csv");
@@ -161,7 +175,9 @@ describe("the file that goes out", () => {
       expect(unguarded(guarded(s))).toBe(s);
     }
     const parts = sly.map((s, i) => part(`A-${i}`, { name: s.trim(), note: s.trim() }));
-    const path = file(csvText(partsTable.columns, parts.map(partsTable.write)));
+    let text = "";
+    for await (const line of csvLines(partsTable, parts)) text += line;
+    const path = file(text);
     expect(await importFile(db, path, "out.csv")).toMatchObject({ added: parts.length, faulty: 0, unknown: [] });
     expect(
       await partsNumbered(

@@ -3,7 +3,7 @@ import { Fault } from "@/core/fault";
 import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue-row";
 import { type CsvManner, type CsvRow, csvManner, csvRows } from "@/exchange/csv";
 import { type ImportTable, ROWS, type RunningImport, startImport } from "@/store/imports";
-import { type PutCount, putRows } from "@/store/put-rows";
+import { AT_ONCE, type PutCount, putRows } from "@/store/put-rows";
 
 /** What is wrong with one row of a file. */
 export interface RowFault {
@@ -44,10 +44,20 @@ function tableOf(headings: readonly string[], manner: CsvManner): Table<unknown>
   );
 }
 
-/** Goes through a file and hands on what can be read, a few hundred rows at a time. */
+export interface HowToRead {
+  /** what stands between the cells, where it was chosen */
+  readonly delimiter?: string | undefined;
+  /** is told how many rows were gone through */
+  readonly tell?: (rows: number) => void;
+}
+
+/**
+ * Goes through a file and hands on what can be read, a few hundred rows at a time. A column that is not in the file leaves what stands there: a list of new prices takes nothing else away.
+ */
 async function through(
+  db: Knex,
   path: string,
-  delimiter: string | undefined,
+  { delimiter, tell }: HowToRead,
   take: (table: Table<unknown>, rows: readonly unknown[]) => Promise<PutCount>,
 ): Promise<ImportReport> {
   const manner = await csvManner(path, delimiter);
@@ -57,17 +67,19 @@ async function through(
   const sample: Cells[] = [];
   const seen = new Map<string, number>();
   const count = { rows: 0, faulty: 0, added: 0, changed: 0, same: 0 };
+  const asNamed = (cells: readonly string[]): Record<string, string> => Object.fromEntries(headings.map((h, i) => [h, cells[i] ?? ""]));
   const fault = (row: number, column: string, says: string): void => {
     count.faulty++;
     if (faults.length < SHOWN_FAULTS) faults.push({ row, column, says });
   };
-  const read = (t: Table<unknown>, { row, cells, fault: says }: CsvRow): unknown => {
+  const read = (t: Table<unknown>, { row, cells, fault: says }: CsvRow, there: ReadonlyMap<string, unknown>): unknown => {
     count.rows++;
-    const named = Object.fromEntries(headings.map((h, i) => [h, cells[i] ?? ""]));
+    const named = asNamed(cells);
     if (sample.length < SAMPLE) sample.push(named);
     if (says) return fault(row, "", says);
     try {
-      const value = t.read(named);
+      const old = there.get(t.keyIn(named));
+      const value = t.read(old === undefined ? named : { ...t.write(old), ...named });
       const before = seen.get(t.keyOf(value));
       if (before) return fault(row, t.must[0] as string, `stands in row ${before} already; this row is left out`);
       seen.set(t.keyOf(value), row);
@@ -88,11 +100,17 @@ async function through(
       rows = rest;
     }
     const t = table;
-    const values = rows.map((r) => read(t, r)).filter((v) => v !== undefined);
+    const there = new Map<string, unknown>();
+    for (let i = 0; i < rows.length; i += AT_ONCE) {
+      const keys = rows.slice(i, i + AT_ONCE).map((r) => t.keyIn(asNamed(r.cells)));
+      for (const old of await ROWS[t.name].there(db, keys)) there.set(t.keyOf(old), old);
+    }
+    const values = rows.map((r) => read(t, r, there)).filter((v) => v !== undefined);
     const done = await take(t, values);
     count.added += done.added;
     count.changed += done.changed;
     count.same += done.same;
+    tell?.(count.rows);
   }
   if (!table) throw new Fault("file", "is empty");
   const known = table.columns;
@@ -100,15 +118,15 @@ async function through(
 }
 
 /** What taking this file in would do; nothing is changed. */
-export function importPreview(db: Knex, path: string, delimiter?: string): Promise<ImportReport> {
-  return through(path, delimiter, (table, rows) => putRows(db, ROWS[table.name], rows, { dry: true }));
+export function importPreview(db: Knex, path: string, how: HowToRead = {}): Promise<ImportReport> {
+  return through(db, path, how, (table, rows) => putRows(db, ROWS[table.name], rows, { dry: true }));
 }
 
 /** Takes a file in: every row that can be read. Stopped in the middle, it leaves nothing behind. */
-export async function importFile(db: Knex, path: string, name: string, delimiter?: string): Promise<ImportReport> {
+export async function importFile(db: Knex, path: string, name: string, how: HowToRead = {}): Promise<ImportReport> {
   let running: RunningImport | undefined;
   try {
-    const report = await through(path, delimiter, async (table, rows) => {
+    const report = await through(db, path, how, async (table, rows) => {
       running ??= await startImport(db, name, table.name);
       return running.put(rows);
     });

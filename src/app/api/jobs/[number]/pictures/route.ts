@@ -1,4 +1,5 @@
 import { revalidatePath } from "next/cache";
+import { fromElsewhere } from "@/app/api/same-site";
 import { Fault } from "@/core/fault";
 import { addPicture, MOST_BYTES } from "@/store/pictures";
 
@@ -7,9 +8,8 @@ const ROLES = ["intake", "step", "finding", "condition", "loose", "variant"] as 
 /** A picture for a job: a form with `picture`, `role` and where it belongs. */
 export async function POST(request: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
   const { number } = await params;
-  // a page of another site must not be able to send pictures here
-  const origin = request.headers.get("origin");
-  if (origin && new URL(origin).host !== request.headers.get("host")) return Response.json({ says: "Refused: this came from another site." }, { status: 403 });
+  const refused = fromElsewhere(request);
+  if (refused) return refused;
   if (Number(request.headers.get("content-length") ?? 0) > MOST_BYTES + 100_000)
     return Response.json({ says: "The picture is larger than 25 MB." }, { status: 413 });
   try {

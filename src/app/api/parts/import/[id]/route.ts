@@ -1,0 +1,40 @@
+import { fromElsewhere } from "@/app/api/same-site";
+import { importFile, importPreview } from "@/shop/parts/catalogue-import";
+import { toldByLine } from "@/shop/parts/told-by-line";
+import { forgetUpload, uploadedPath } from "@/shop/parts/uploaded-table";
+import { database } from "@/store/database";
+
+type Address = { params: Promise<{ id: string }> };
+
+/** Looks a kept table through (`GET ?delimiter=`): what taking it in would do. */
+export async function GET(request: Request, { params }: Address): Promise<Response> {
+  const { id } = await params;
+  const delimiter = new URL(request.url).searchParams.get("delimiter") ?? undefined;
+  const db = await database();
+  return toldByLine((tell) => importPreview(db, uploadedPath(id), { delimiter, tell }));
+}
+
+/** Takes a kept table in (`POST ?name=&delimiter=`). */
+export async function POST(request: Request, { params }: Address): Promise<Response> {
+  const refused = fromElsewhere(request);
+  if (refused) return refused;
+  const { id } = await params;
+  const asked = new URL(request.url).searchParams;
+  const db = await database();
+  return toldByLine(async (tell) => {
+    const done = await importFile(db, uploadedPath(id), asked.get("name")?.slice(0, 120) ?? "table.csv", {
+      delimiter: asked.get("delimiter") ?? undefined,
+      tell,
+    });
+    await forgetUpload(id);
+    return done;
+  });
+}
+
+/** Throws a kept table away. */
+export async function DELETE(request: Request, { params }: Address): Promise<Response> {
+  const refused = fromElsewhere(request);
+  if (refused) return refused;
+  await forgetUpload((await params).id);
+  return Response.json({});
+}

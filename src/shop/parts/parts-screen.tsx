@@ -1,0 +1,130 @@
+"use client";
+
+import { useEffect, useRef, useState } from "react";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { specInWords } from "@/core/match/part-spec";
+import { KeyLink } from "@/ui/key-link";
+import { PartGlyph } from "@/ui/part-glyph";
+import type { AboutPart } from "./about-part";
+import { PartSheet } from "./part-sheet";
+
+/** The catalogue: type, and it is there; arrows go through what was found, the sheet beside it says everything about the one that is marked. */
+export function PartsScreen({ first, count, currency, asked }: { first: readonly CataloguePart[]; count: number; currency: string; asked: string }) {
+  const [typed, setTyped] = useState(asked);
+  const [found, setFound] = useState(first);
+  const [at, setAt] = useState(0);
+  const [about, setAbout] = useState<AboutPart | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const list = useRef<HTMLUListElement>(null);
+  const looked = useRef(0);
+  const marked = found[at];
+
+  const look = async (words: string): Promise<void> => {
+    setTyped(words);
+    const turn = ++looked.current;
+    try {
+      const answer = await fetch(`/api/parts?q=${encodeURIComponent(words)}`);
+      const parts = (await answer.json()) as CataloguePart[];
+      // a slower answer to an older question is no longer wanted
+      if (turn !== looked.current) return;
+      setFound(parts);
+      setAt(0);
+      setFault(null);
+      window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
+    } catch {
+      if (turn === looked.current) setFault("The shop’s computer does not answer; what is shown may be old.");
+    }
+  };
+  useEffect(() => {
+    if (!marked) return setAbout(null);
+    let gone = false;
+    void fetch(`/api/parts/about?number=${encodeURIComponent(marked.number)}`)
+      .then((r) => (r.ok ? (r.json() as Promise<AboutPart>) : null))
+      .then((a) => !gone && setAbout(a))
+      .catch(() => undefined);
+    return () => {
+      gone = true;
+    };
+  }, [marked]);
+  const go = (by: number): void => {
+    const next = Math.max(0, Math.min(found.length - 1, at + by));
+    setAt(next);
+    list.current?.children[next]?.scrollIntoView({ block: "nearest" });
+  };
+  return (
+    <div className="grid h-dvh min-w-[1000px] grid-rows-[auto_minmax(0,1fr)]">
+      <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
+        <h1 className="text-[27px]">Parts</h1>
+        <input
+          // biome-ignore lint/a11y/noAutofocus: the screen is for searching
+          autoFocus
+          type="search"
+          className="field min-w-0 flex-1 text-[26px]"
+          aria-label="Look for"
+          placeholder="number, name, size, or the unit it is for"
+          value={typed}
+          onChange={(e) => void look(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === "ArrowDown") go(1);
+            else if (e.key === "ArrowUp") go(-1);
+            else if (e.key === "Escape" && typed) void look("");
+            else return;
+            e.preventDefault();
+            e.stopPropagation();
+          }}
+        />
+        <span className="hush text-[19px] whitespace-nowrap">{count.toLocaleString("en")} in all</span>
+        <KeyLink href="/parts/tables">Tables in and out</KeyLink>
+        <KeyLink href="/" keyName="Escape">
+          The bench
+        </KeyLink>
+      </header>
+      <main className="grid min-h-0 grid-cols-[minmax(0,6fr)_minmax(0,5fr)]">
+        <section aria-label="Found" className="flex min-h-0 flex-col border-r-2 border-base-300">
+          {fault && (
+            <p role="alert" className="says danger">
+              {fault}
+            </p>
+          )}
+          {found.length === 0 && (
+            <p className="p-5 text-[24px]">
+              Nothing begins like that. Try fewer letters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1.
+            </p>
+          )}
+          <ul ref={list} aria-label="Parts found" className="min-h-0 flex-1 overflow-y-auto">
+            {found.map((p, i) => (
+              <li key={p.number}>
+                <button
+                  type="button"
+                  aria-pressed={i === at}
+                  onClick={() => setAt(i)}
+                  className={`grid min-h-[62px] w-full grid-cols-[44px_minmax(0,1fr)_auto] items-center gap-3 border-b-2 border-base-300 px-4 py-1.5 text-left ${i === at ? "border-l-8 border-l-primary bg-base-200 pl-2" : ""}`}
+                >
+                  <PartGlyph kind={p.spec.kind} size={40} />
+                  <span className="min-w-0">
+                    <span className="flex items-baseline gap-3">
+                      <span className="figures text-[18px] whitespace-nowrap">{p.number}</span>
+                      <span className="truncate text-[20px] font-semibold">{p.name}</span>
+                    </span>
+                    <span className="hush block truncate text-[18px]">{specInWords(p.spec) || p.spec.kind}</span>
+                  </span>
+                  <span className="text-right">
+                    <span className="figures block text-[19px]">
+                      {p.price.toFixed(2)} {currency}
+                    </span>
+                    <span className={`block text-[17px] ${p.stock ? "" : p.discontinued ? "font-semibold text-error" : "hush"}`}>
+                      {p.stock ? `${p.stock} in the drawer` : p.discontinued ? "✕ no more made" : "to order"}
+                    </span>
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section aria-label="The part" className="min-h-0 overflow-y-auto p-5">
+          {about && <PartSheet about={about} currency={currency} look={(n) => void look(n)} />}
+        </section>
+      </main>
+    </div>
+  );
+}

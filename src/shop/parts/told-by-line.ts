@@ -1,0 +1,30 @@
+import { Fault } from "@/core/fault";
+
+/** A line of an answer that is told as it comes: how far it is, what came of it, or what was wrong. */
+export type Told<T> = { readonly rows: number } | { readonly done: T } | { readonly path: string; readonly says: string };
+
+/** Answers a request a line of JSON at a time, so that the screen can show how far it is. */
+export function toldByLine<T>(work: (tell: (rows: number) => void) => Promise<T>): Response {
+  const encoder = new TextEncoder();
+  const body = new ReadableStream<Uint8Array>({
+    async start(out) {
+      let gone = false;
+      const line = (told: Told<T>): void => {
+        try {
+          if (!gone) out.enqueue(encoder.encode(`${JSON.stringify(told)}\n`));
+        } catch {
+          // the screen has gone elsewhere; the work is brought to its end all the same
+          gone = true;
+        }
+      };
+      try {
+        line({ done: await work((rows) => line({ rows })) });
+      } catch (e) {
+        if (!(e instanceof Fault)) console.error(e);
+        line(e instanceof Fault ? { path: e.path, says: e.says } : { path: "", says: "Something went wrong in the shop’s computer; nothing was changed." });
+      }
+      if (!gone) out.close();
+    },
+  });
+  return new Response(body, { headers: { "content-type": "application/x-ndjson", "cache-control": "no-store" } });
+}
