@@ -7,8 +7,9 @@ import { theBench } from "./migrations/0001-the-bench";
 import { theRecorder } from "./migrations/0002-the-recorder";
 import { theJudgement } from "./migrations/0003-the-judgement";
 import { theCatalogue } from "./migrations/0004-the-catalogue";
+import { theOrders } from "./migrations/0005-the-orders";
 
-const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue];
+const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

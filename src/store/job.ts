@@ -1,10 +1,13 @@
 import type { Knex } from "knex";
 import type { Fate } from "@/core/judge/fate";
+import type { BasketInput } from "@/core/match/basket-input";
+import type { ToFit } from "@/core/match/parcel";
 import type { Hardware, LubePoint, Part, Service, Strip, StripStep } from "@/core/order/strip";
 import type { PictureMark } from "@/core/picture-mark";
 import type { Stage } from "@/core/plan/stages";
 import type { TrainInput } from "@/core/train/train";
 import type { GearNotes } from "./gear-notes";
+import { type Arrival, arrivalsOf, type Order, ordersOf, quotesOf, type StoredQuote } from "./order-records";
 import { fromRow } from "./rows";
 
 export { GEAR_KINDS, type GearKind, type GearNotes } from "./gear-notes";
@@ -139,6 +142,11 @@ export interface JobHead {
   readonly train?: TrainInput;
   readonly causes: ChosenCauses;
   readonly benchFinds: readonly BenchFind[];
+  /** what a new unit costs */
+  readonly newUnit?: number;
+  readonly basketAim: BasketInput["aim"];
+  /** what was ordered for it, and where it goes */
+  readonly toFit: readonly ToFit[];
   readonly x?: Record<string, unknown>;
 }
 
@@ -150,9 +158,12 @@ export interface Job extends JobHead, Strip {
   readonly answers: readonly Answer[];
   readonly linesDone: readonly string[];
   readonly pictures: readonly JobPicture[];
+  readonly quotes: readonly StoredQuote[];
+  readonly orders: readonly Order[];
+  readonly arrivals: readonly Arrival[];
 }
 
-const HEAD_JSON = ["symptoms", "loose_items", "case_inside", "past", "loose_pictures", "train", "causes", "bench_finds", "x"];
+const HEAD_JSON = ["symptoms", "loose_items", "case_inside", "past", "loose_pictures", "train", "causes", "bench_finds", "to_fit", "x"];
 const HEAD_FLAGS = ["food_contact", "consent", "dispose_consent", "strip_finished", "washed"];
 
 export const headFromRow = (row: Record<string, unknown>): JobHead => fromRow<JobHead>(row, HEAD_JSON, HEAD_FLAGS);
@@ -226,6 +237,9 @@ export async function loadJob(db: Knex, number: string): Promise<Job | null> {
     answers: (await of("answers", "at")).map((r) => strippedRow<Answer>(r)),
     linesDone: (await of("lines_done", "at")).map((r) => r.line as string),
     pictures,
+    quotes: await quotesOf(db, head.id),
+    orders: await ordersOf(db, head.id),
+    arrivals: await arrivalsOf(db, head.id),
   };
 }
 

@@ -1,0 +1,61 @@
+/** What is to go into a unit, and where. */
+export interface ToFit {
+  readonly number: string;
+  readonly qty: number;
+  /** the part of the unit whose place it takes */
+  readonly part?: string | undefined;
+}
+
+/** Pieces that came, of one number. */
+export interface Came {
+  readonly number: string;
+  readonly qty: number;
+  readonly part?: string | undefined;
+  /** not needed: it goes to stock */
+  readonly spare: boolean;
+}
+
+/**
+ * What came, sorted by where it goes: for the places of the unit first, then what is bought with them, the rest to stock. A kit is its contents.
+ *
+ * @param pieces what the slip names
+ * @param toFit what the unit still waits for
+ * @example cameFor([{ number: "BUSH", qty: 10 }], new Map(), [{ number: "BUSH", qty: 2 }]) // 2 to fit, 8 spare
+ */
+export function cameFor(
+  pieces: readonly { readonly number: string; readonly qty: number }[],
+  kits: ReadonlyMap<string, readonly { readonly number: string; readonly qty: number }[]>,
+  toFit: readonly ToFit[],
+): Came[] {
+  const came = new Map<string, number>();
+  for (const p of pieces) for (const c of kits.get(p.number) ?? [{ number: p.number, qty: 1 }]) came.set(c.number, (came.get(c.number) ?? 0) + c.qty * p.qty);
+  const out: Came[] = [];
+  for (const [number, qty] of came) {
+    let left = qty;
+    for (const f of toFit.filter((t) => t.number === number)) {
+      const takes = Math.min(left, f.qty);
+      if (takes > 0) out.push({ number, qty: takes, ...(f.part ? { part: f.part } : {}), spare: false });
+      left -= takes;
+    }
+    if (left > 0) out.push({ number, qty: left, spare: true });
+  }
+  return out;
+}
+
+/** What the unit still waits for: what is to go in, less what came and was not sent back. */
+export function stillWanted(
+  toFit: readonly ToFit[],
+  here: readonly { readonly number: string; readonly qty: number; readonly part?: string | undefined }[],
+): ToFit[] {
+  const have = here.map((h) => ({ ...h }));
+  return toFit.flatMap((f) => {
+    let open = f.qty;
+    for (const h of have) {
+      if (h.number !== f.number || (h.part ?? "") !== (f.part ?? "")) continue;
+      const takes = Math.min(open, h.qty);
+      open -= takes;
+      h.qty -= takes;
+    }
+    return open > 0 ? [{ ...f, qty: open }] : [];
+  });
+}
