@@ -21,7 +21,7 @@ module.exports = {
       severity: "error",
       comment: "The core uses Zod and small numeric libraries (fft.js, highs): no React, no Next, no Node, no I/O.",
       from: { path: "^src/core", pathNot: "\\.test\\.ts$" },
-      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/(zod|fft\\.js|highs|@types/)" },
+      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/(zod|fft\\.js|highs|earcut|@types/)" },
     },
     layer(
       "store-keeps",

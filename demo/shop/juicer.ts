@@ -68,3 +68,38 @@ export const juicerAtJudge: Recipe = {
   renew: ["second-stage wheel"],
   bench: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case clean, one scratch on the left side" } },
 };
+
+/** A second one of the same model, a week further on: judged, both gears named, waiting for its parts. */
+export const juicerAtMatch: Recipe = {
+  head: { number: "J-0138", stage: "match", complaint: "Turned slower and slower, then only hummed. Smelled of warm oil.", symptoms: ["output-still", "grinds"], limit: 180, looseItems: ["bowl", "screw", "strainer"] },
+  unit: { ...juicerUnit, serial: "VP40-18-2204" },
+  unitPicture: "juicer-unit",
+  rows: juicerRows,
+  findings: [
+    {
+      part: "second-stage wheel",
+      mode: "missing-teeth",
+      extent: "four teeth in one run, the rest thin",
+      teeth: { "20": "missing", "21": "missing", "22": "missing", "23": "missing", "24": "worn", "25": "worn" },
+      readings: [...wheelReadings, { what: "bore", value: 8.01, source: "caliper" }, { what: "face width", value: 11.02, source: "caliper" }],
+      identity: { teeth: 41, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0, probability: 0.97 },
+      x: { gear: { teeth: 41, kind: "helical", hand: "right", boreForm: "cross slot", mate: "motor pinion", mateTeeth: 9 } },
+    },
+    {
+      part: "motor pinion",
+      mode: "worn",
+      extent: "one flank bright, the tips pointed; 0.13 mm gone from the span",
+      readings: [
+        { what: "tip diameter", value: 12.19, u: 0.03, source: "caliper" },
+        { what: "bore", value: 6.01, source: "caliper" },
+        { what: "face width", value: 14.0, source: "caliper" },
+      ],
+      identity: { teeth: 9, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0.4, probability: 0.93 },
+      x: { gear: { teeth: 9, kind: "helical", hand: "left", boreForm: "D", mate: "second-stage wheel", mateTeeth: 41 } },
+    },
+    { part: "lay shaft bearing", mode: "slack", extent: "rough, rust in the track" },
+    { part: "output shaft seal", mode: "hardened", extent: "lip hard", chosen: "SEAL-12-22-7" },
+  ],
+  renew: ["second-stage wheel", "motor pinion", "lay shaft bearing", "output shaft seal"],
+  bench: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case yellowed", newUnit: 329, causes: { chosen: ["worn-mate"] } } },
+};

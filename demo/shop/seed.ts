@@ -11,11 +11,11 @@ import { takeInJobFile } from "../../src/store/job-file";
 import { offerRows, supplierRows } from "../../src/store/offers";
 import { putRows } from "../../src/store/put-rows";
 import { toRow } from "../../src/store/rows";
-import { juicerAtJudge } from "./juicer";
+import { juicerAtJudge, juicerAtMatch } from "./juicer";
 import { extruder, hammer, shears, slicer } from "./others";
 import { queue } from "./queue";
 import { jobFileFrom, type Recipe } from "./recipe";
-import { catalogue, lubricants, offers, suppliers } from "./shelf";
+import { catalogue, lubricants, offers, suppliers, tempers } from "./shelf";
 
 const jpeg = (name: string): Uint8Array => readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "pictures", "jpeg", `${name}.jpg`));
 
@@ -24,6 +24,7 @@ const CUSTOMERS: Record<string, { customerName: string; customerContact: string;
   "J-0142": { customerName: "Ilka Morrow", customerContact: "at the counter", takenInDaysAgo: 2, promisedIn: 4 },
   "J-0139": { customerName: "Bertin Oake", customerContact: "tel. 0555 0139", takenInDaysAgo: 6, promisedIn: 1 },
   "J-0144": { customerName: "Registry of Quillmoor", customerContact: "tel. 0555 0144", takenInDaysAgo: 0, promisedIn: 3 },
+  "J-0138": { customerName: "Pia Wendell", customerContact: "tel. 0555 0138", takenInDaysAgo: 7, promisedIn: 6 },
   "J-0137": { customerName: "Tilly's Counter", customerContact: "tel. 0555 0137", takenInDaysAgo: 8, promisedIn: 2 },
   "J-0140": { customerName: "Orrin Fallow", customerContact: "tel. 0555 0140", takenInDaysAgo: 5, promisedIn: 3 },
   "J-0145": { customerName: "Greta Pellam", customerContact: "at the counter", takenInDaysAgo: 0, promisedIn: 8 },
@@ -93,6 +94,7 @@ export async function seed(today = new Date()): Promise<number> {
     { name: "shopName", value: JSON.stringify("The bench at Tallow Lane") },
     { name: "town", value: JSON.stringify("Quillmoor") },
     { name: "currency", value: JSON.stringify("€") },
+    { name: "practiceTempers", value: JSON.stringify(tempers) },
   ]);
   await db("models").insert(MODELS.map((m) => ({ ...m, variants: JSON.stringify(m.variants) })));
   await db("makers").insert([
@@ -100,7 +102,7 @@ export async function seed(today = new Date()): Promise<number> {
     { maker: "Haldrick", date_code: "characters 6–7 year" },
   ]);
   await db("customers").insert(Object.values(CUSTOMERS).map((c) => ({ name: c.customerName, contact: c.customerContact })));
-  const recipes = [juicerAtJudge, slicer, hammer, shears, extruder, ...queue];
+  const recipes = [juicerAtJudge, juicerAtMatch, slicer, hammer, shears, extruder, ...queue];
   for (const recipe of recipes) await takeIn(recipe, today);
   return recipes.length;
 }

@@ -1,14 +1,15 @@
+import type { Temper } from "../../src/bench/supplier";
 import type { Lubricant } from "../../src/core/grease/choose";
 import { type CataloguePart, type CataloguePartInput, cataloguePart, type Supplier, type SupplierOffer } from "../../src/core/match/catalogue-part";
 
 /** The shop's shelf of lubricants. Names, makers and lots are made up. */
 export const lubricants: Lubricant[] = [
-  { id: "olmen-fg1", name: "Olmen FG-1", thickener: "AlX", baseOil: "PAO", nlgi: 1, densityGPerMl: 0.89, h1: true, leastC: -30, mostC: 140, lot: "2608-114" },
-  { id: "olmen-fg00", name: "Olmen FG-00", thickener: "AlX", baseOil: "PAO", nlgi: -1, densityGPerMl: 0.88, h1: true, leastC: -35, mostC: 130, lot: "2607-091" },
-  { id: "skarn-gb0", name: "Skarn GB-0", thickener: "Li12", baseOil: "mineral", nlgi: 0, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 120, lot: "K4-331" },
-  { id: "skarn-mp2", name: "Skarn MP-2", thickener: "Li12", baseOil: "mineral", nlgi: 2, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 130, lot: "K4-298" },
-  { id: "torvald-h1", name: "Torvik Hammer 1", thickener: "CaS", baseOil: "mineral", nlgi: 1, densityGPerMl: 0.93, h1: false, leastC: -20, mostC: 160, lot: "77-02" },
-  { id: "pellin-e1", name: "Pellin Ester 1", thickener: "PU", baseOil: "ester", nlgi: 1, densityGPerMl: 0.95, h1: false, leastC: -40, mostC: 160, lot: "P-5520" },
+  { id: "olmen-fg1", name: "Olmen FG-1", thickener: "AlX", baseOil: "PAO", nlgi: 1, densityGPerMl: 0.89, h1: true, leastC: -30, mostC: 140, lot: "2608-114", pricePer100G: 3.9 },
+  { id: "olmen-fg00", name: "Olmen FG-00", thickener: "AlX", baseOil: "PAO", nlgi: -1, densityGPerMl: 0.88, h1: true, leastC: -35, mostC: 130, lot: "2607-091", pricePer100G: 3.6 },
+  { id: "skarn-gb0", name: "Skarn GB-0", thickener: "Li12", baseOil: "mineral", nlgi: 0, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 120, lot: "K4-331", pricePer100G: 1.8 },
+  { id: "skarn-mp2", name: "Skarn MP-2", thickener: "Li12", baseOil: "mineral", nlgi: 2, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 130, lot: "K4-298", pricePer100G: 1.6 },
+  { id: "torvald-h1", name: "Torvik Hammer 1", thickener: "CaS", baseOil: "mineral", nlgi: 1, densityGPerMl: 0.93, h1: false, leastC: -20, mostC: 160, lot: "77-02", pricePer100G: 2.9 },
+  { id: "pellin-e1", name: "Pellin Ester 1", thickener: "PU", baseOil: "ester", nlgi: 1, densityGPerMl: 0.95, h1: false, leastC: -40, mostC: 160, lot: "P-5520", pricePer100G: 4.4 },
 ];
 
 const part = (number: string, name: string, spec: CataloguePartInput["spec"], price: number, stock: number, more: Partial<CataloguePartInput> = {}): CataloguePart => cataloguePart.parse({ number, name, spec, price, stock, ...more });
@@ -104,3 +105,6 @@ export const offers: SupplierOffer[] = [
   offer("Quickmoor Parts", "BRW-K220-52", 39, 1, { stock: 2 }),
   offer("Quickmoor Parts", "SEAL-12-22-7", 4.4, 1, { stock: 10 }),
 ];
+
+/** How the practice suppliers behave: at Nordhav the pinions of 8 and of 9 teeth lie in neighbouring bins. */
+export const tempers: Record<string, Temper> = { "Nordhav Spares": { late: 0, outOfStock: 0, wrongPart: 0, mixUps: [{ asked: "VLB-42-108", sends: "VLB-40-109" }] }, "Canal Bearing House": { late: 0.3, outOfStock: 0.1, wrongPart: 0, mixUps: [] } };

@@ -20,7 +20,7 @@ const job = (more: Partial<Job> = {}): Job => ({
     { id: "s3", action: "pull", parts: ["p2"], needs: ["s2"] },
     { id: "s4", action: "press-out", parts: ["p3"], needs: ["s3"], note: "608, seal pulled", hardware: [{ id: "h2", kind: "screw", qty: 1, thread: "ST3.5", lengthMm: 20, drive: "TX15" }] },
   ],
-  services: [], lubePoints: [], findings: [], readings: [], answers: [], linesDone: [], quotes: [], orders: [], arrivals: [], toFit: [],
+  services: [], lubePoints: [], findings: [], readings: [], answers: [], linesDone: [], quotes: [], orders: [], arrivals: [], toFit: [], basketAim: "least cost",
   pictures: [{ sha256: "a".repeat(64), name: "0001.jpg", role: "step", step: "s3" }],
   ...more,
 }); // biome-ignore format: a job in few lines

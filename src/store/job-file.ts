@@ -3,6 +3,7 @@ import { type JobFile, stripOf } from "@/core/job-file";
 import { checkStrip } from "@/core/order/strip";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
 import { isStage } from "@/core/plan/stages";
+import { type Bought, boughtFor, takeInBought } from "./bought";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { type GearIdentity, type GearNotes, type Job, type JobPicture, loadHead, loadJob } from "./job";
@@ -18,6 +19,7 @@ interface Bench {
   readonly pictures?: readonly { readonly name: string; readonly role: JobPicture["role"]; readonly part?: string }[];
   readonly weighed?: Readonly<Record<string, { grams?: number; at?: string }>>;
   readonly stepTimes?: Readonly<Record<string, string>>;
+  readonly bought?: Bought;
 }
 
 const BENCH_HEAD = [
@@ -39,6 +41,9 @@ const BENCH_HEAD = [
   "train",
   "causes",
   "benchFinds",
+  "newUnit",
+  "basketAim",
+  "toFit",
 ] as const;
 
 const known = <T extends object>(o: T): T => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined && v !== "" && v !== null)) as T;
@@ -56,6 +61,7 @@ export function jobFileOf(job: Job): JobFile {
       job.lubePoints.filter((g) => g.weighedGrams !== undefined).map((g) => [g.id, known({ grams: g.weighedGrams, at: g.weighedAt })]),
     ),
     stepTimes: Object.fromEntries(job.steps.filter((s) => s.at).map((s) => [s.id, s.at as string])),
+    ...(job.quotes.length || job.orders.length || job.arrivals.length ? { bought: boughtFor(job) } : {}),
   };
   const marked = job.pictures.filter((p) => p.marks?.length);
   const { bench: _old, ...x } = (job.x ?? {}) as Record<string, unknown>;
@@ -94,7 +100,7 @@ export function jobFileOf(job: Job): JobFile {
           .map((r) => known({ what: r.what, value: r.value, u: r.u, teeth: r.teeth, source: r.source, x: { at: r.at } })),
         identity: f.identity as Record<string, unknown> | undefined,
         chosen: f.chosen,
-        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy }),
+        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy, readNumber: f.readNumber }),
       }),
     ),
     tests: job.answers
@@ -187,7 +193,7 @@ async function fill(number: string, file: JobFile, bench: Bench): Promise<void> 
     );
     const now = new Date().toISOString();
     for (const { readings, x, teeth, identity, ...f } of file.findings ?? []) {
-      const { gear, fate, fateWhy, ...rest } = (x ?? {}) as { gear?: GearNotes; fate?: string; fateWhy?: string };
+      const { gear, fate, fateWhy, readNumber, ...rest } = (x ?? {}) as { gear?: GearNotes; fate?: string; fateWhy?: string; readNumber?: string };
       await trx("findings").insert(
         toRow({
           jobId: job.id,
@@ -196,6 +202,7 @@ async function fill(number: string, file: JobFile, bench: Bench): Promise<void> 
           gear: gear ?? {},
           fate,
           fateWhy,
+          readNumber,
           identity: identity as GearIdentity | undefined,
           ...(Object.keys(rest).length ? { x: rest } : {}),
         }),
@@ -207,6 +214,7 @@ async function fill(number: string, file: JobFile, bench: Bench): Promise<void> 
       bench.answers ??
       (file.tests ?? []).map((t) => ({ question: `final:${t.name}`, answer: t.answer ?? "yes", value: t.value, unit: t.unit, note: t.note, at: now }));
     for (const a of answers) await trx("answers").insert(toRow({ jobId: job.id, ...a }));
+    if (bench.bought) await takeInBought(trx, job, bench.bought);
     for (const line of bench.linesDone ?? []) await trx("lines_done").insert({ job_id: job.id, line, at: now });
     return "taken in from a job file";
   });

@@ -191,10 +191,42 @@ export async function keepBenchFind(number: string, version: number, find: Omit<
 }
 
 /** Chooses what replaces a part. */
-export async function choosePart(number: string, version: number, part: string, chosen: string | null): Promise<number> {
+/**
+ * Chooses what replaces a part; null takes it back. A gear that comes with it belongs into its mate's place: the mate goes back new then, with that one.
+ *
+ * @param mate the mate's part and the number that goes into its place; null: whatever was chosen for it this way is taken back
+ */
+export async function choosePart(
+  number: string,
+  version: number,
+  part: string,
+  chosen: string | null,
+  mate?: { part: string; chosen: string | null },
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const f = await finding(c, part);
     await c.trx("findings").where({ id: f.id }).update({ chosen });
-    return chosen ? `${await nameOf(c, part)}: replaced by ${chosen}` : `${await nameOf(c, part)}: choice taken back`;
+    let and = "";
+    if (mate) {
+      const other = await finding(c, mate.part);
+      await c.trx("findings").where({ id: other.id }).update({ chosen: mate.chosen });
+      if (mate.chosen) {
+        await c.trx("parts").where({ job_id: c.job.id, ref: mate.part }).update({ renew: true });
+        and = `; with it the ${await nameOf(c, mate.part)}: ${mate.chosen}`;
+      }
+    }
+    return chosen ? `${await nameOf(c, part)}: replaced by ${chosen}${and}` : `${await nameOf(c, part)}: choice taken back`;
+  });
+}
+
+/** Keeps the number that stands on a part. */
+export async function setReadNumber(number: string, version: number, part: string, read: string): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const f = await finding(c, part);
+    await c
+      .trx("findings")
+      .where({ id: f.id })
+      .update({ read_number: read.trim() || null });
+    return `${await nameOf(c, part)}: ${read.trim() ? `number ${read.trim()} read on it` : "number struck"}`;
   });
 }

@@ -59,6 +59,11 @@ export async function offersFor(db: Knex, numbers: readonly string[]): Promise<S
   ).map(offerFromRow);
 }
 
+/** What one supplier asks; of a long list the first thousands, which is more than an order needs. */
+export async function offersOf(db: Knex, supplier: string): Promise<SupplierOffer[]> {
+  return (await db("offers").where({ supplier }).orderBy("number").limit(5000)).map(offerFromRow);
+}
+
 /** Every offer, some hundred at a time. */
 export async function* everyOffer(db: Knex): AsyncGenerator<SupplierOffer> {
   for (let after = 0; ; ) {

@@ -1,4 +1,4 @@
-export { BORE_FORMS, borePath } from "./bore-form";
+export { BORE_FORMS, boreOutline, borePath } from "./bore-form";
 export { type Gear, type GearDimensions, gearDimensions } from "./dimensions";
 export { type Face, type FaceKind, gearFace } from "./face";
 export { type Hypothesis, type Identification, type IdentifyInput, identifyGear, identifyInput } from "./identify";

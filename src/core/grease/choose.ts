@@ -14,6 +14,8 @@ export interface Lubricant {
   readonly leastC: number;
   readonly mostC: number;
   readonly lot?: string | undefined;
+  /** what 100 g cost the shop */
+  readonly pricePer100G?: number | undefined;
 }
 
 /** Where it goes and what it meets. */

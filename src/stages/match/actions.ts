@@ -1,20 +1,204 @@
 "use server";
 
+import { addBusinessDays, differenceInCalendarDays, format, parseISO } from "date-fns";
 import { z } from "zod";
+import { practiceCaliper } from "@/bench/caliper";
 import { Fault } from "@/core/fault";
+import { whatToCompare } from "@/core/match/arrival";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { mustAskAgain } from "@/core/match/quote";
+import { SERVICES } from "@/core/order/strip";
 import { partsNumbered } from "@/store/catalogue";
 import { database } from "@/store/database";
-import { choosePart } from "@/store/judge";
+import { currentJob, type Job } from "@/store/job";
+import { choosePart, setReadNumber } from "@/store/judge";
+import type { OrderedLine, StoredNews } from "@/store/order-records";
+import { decideArrival, noteFound, placeBasket, takeNews, whatLiesThere } from "@/store/orders";
+import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
+import { orderDay, setSetting, shopSettings } from "@/store/settings";
 import { type ActionResult, act } from "../act";
 import { onJob } from "../action-input";
+import { jobBasket, supplierLink } from "./job-basket";
 
-const input = z.object({ ...onJob, part: z.string().max(40), chosen: z.string().max(80).nullable() });
+const AIMS = ["least cost", "soonest", "soonest within limit"] as const;
+
+async function jobNumbered(number: string): Promise<Job> {
+  const job = await currentJob(await database(), number);
+  if (!job) throw new Fault("number", `there is no job ${number}`);
+  return job;
+}
+
+const choice = z.object({ ...onJob, part: z.string().max(40), chosen: z.string().max(80).nullable() });
 
 /** Chooses the catalogue part that replaces a failed one; null takes the choice back. */
-export async function choose(raw: z.infer<typeof input>): Promise<ActionResult> {
-  return act(input, raw, async ({ number, version, part, chosen }) => {
-    if (chosen !== null && (await partsNumbered(await database(), [chosen])).length === 0)
-      throw new Fault("chosen", `there is no part ${chosen} in the catalogue`);
-    return choosePart(number, version, part, chosen);
+export async function choose(raw: z.infer<typeof choice>): Promise<ActionResult> {
+  return act(choice, raw, async ({ number, version, part, chosen }) => {
+    const [found] = chosen === null ? [] : await partsNumbered(await database(), [chosen]);
+    if (chosen !== null && !found) throw new Fault("chosen", `there is no part ${chosen} in the catalogue`);
+    return choosePart(number, version, part, chosen, await mateWith(await jobNumbered(number), part, found));
   });
+}
+
+/** The mate's place, if a gear that comes with the chosen one goes there; or if one did, and the choice is taken back. */
+async function mateWith(job: Job, part: string, chosen: CataloguePart | undefined): Promise<{ part: string; chosen: string | null } | undefined> {
+  const mate = job.findings.find((f) => f.part === part)?.gear.mate;
+  if (!mate) return undefined;
+  const db = await database();
+  const gears = async (p: CataloguePart | undefined): Promise<string[]> =>
+    (await partsNumbered(db, p?.needsAlso.map((n) => n.number) ?? [])).filter((c) => c.spec.kind === "gear").map((c) => c.number);
+  const [goes] = await gears(chosen);
+  if (goes) return { part: mate, chosen: goes };
+  const before = job.findings.find((f) => f.part === part)?.chosen;
+  const [went] = before ? await gears((await partsNumbered(db, [before]))[0]) : [];
+  return went && job.findings.find((f) => f.part === mate)?.chosen === went ? { part: mate, chosen: null } : undefined;
+}
+
+const read = z.object({ ...onJob, part: z.string().max(40), read: z.string().max(60) });
+
+/** Keeps the number that stands on a part. */
+export async function readNumber(raw: z.infer<typeof read>): Promise<ActionResult> {
+  return act(read, raw, ({ number, version, part, read: text }) => setReadNumber(number, version, part, text));
+}
+
+const buying = z.object({ ...onJob, aim: z.enum(AIMS) });
+
+/** Orders the basket as it is now, if the customer has agreed to what it comes to. */
+export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> {
+  return act(buying, raw, async ({ number, version, aim }) => {
+    const db = await database();
+    const settings = await shopSettings(db);
+    const job = await jobNumbered(number);
+    const { answer, open, toFit, quote } = await jobBasket(db, job, aim, settings);
+    if (open[0]) throw new Fault("basket", `${open[0].name}: ${open[0].why}`);
+    if (!answer.basket || !quote) throw new Fault("basket", answer.says ?? "there is nothing to order");
+    const ask = mustAskAgain(quote.total, job.quotes, job.priceLimit);
+    if (ask) throw new Fault("quote", ask);
+    const bySupplier = new Map<string, OrderedLine[]>();
+    for (const l of answer.basket.lines) {
+      const pack = /· (\d+)$/.exec(l.offer)?.[1];
+      bySupplier.set(l.supplier, [
+        ...(bySupplier.get(l.supplier) ?? []),
+        { number: l.part, packs: l.packs, pack: pack ? Number(pack) : 1, price: l.price / l.packs },
+      ]);
+    }
+    return placeBasket(number, version, {
+      orders: [...bySupplier].map(([supplier, lines]) => ({
+        supplier,
+        lines,
+        shipping: answer.basket?.shipping.find((s) => s.supplier === supplier)?.cost ?? 0,
+      })),
+      fromShelf: answer.basket.fromShelf.map((s) => ({ number: s.part, qty: s.qty })),
+      toFit,
+      aim,
+      day: orderDay(settings),
+    });
+  });
+}
+
+const looking = z.object({ ...onJob, dayPasses: z.boolean() });
+
+/** Asks the suppliers for news; in practice a working day can be let pass first. */
+export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> {
+  return act(looking, raw, async ({ number, version, dayPasses }) => {
+    const db = await database();
+    let settings = await shopSettings(db);
+    if (dayPasses) {
+      const today = parseISO(orderDay(settings));
+      const practiceDays = settings.practiceDays + differenceInCalendarDays(addBusinessDays(today, 1), today);
+      await setSetting(db, "practiceDays", practiceDays);
+      settings = { ...settings, practiceDays };
+    }
+    const day = orderDay(settings);
+    const job = await jobNumbered(number);
+    const told: { reference: string; news: readonly StoredNews[] }[] = [];
+    for (const o of job.orders) {
+      const link = await supplierLink(db, o.supplier, settings);
+      told.push({
+        reference: o.reference,
+        news: await link.follow({ reference: o.reference, placedOn: o.placedOn, lines: o.lines, replacement: o.replacement }, day),
+      });
+    }
+    return takeNews(number, version, told);
+  });
+}
+
+/** Makes a quote of the basket as it is now. */
+export async function quote(raw: z.infer<typeof buying>): Promise<ActionResult> {
+  return act(buying, raw, async ({ number, version, aim }) => {
+    const db = await database();
+    const basket = await jobBasket(db, await jobNumbered(number), aim, await shopSettings(db));
+    if (!basket.quote) throw new Fault("basket", basket.answer.says ?? "there is nothing to quote: choose the parts first");
+    return makeQuote(number, version, basket.quote);
+  });
+}
+
+const answered = z.object({
+  ...onJob,
+  quote: z.int(),
+  answer: z.enum(["accepted", "declined"]),
+  byWhom: z.string().max(80),
+  note: z.string().max(300).optional(),
+});
+
+/** What the customer said to a quote. */
+export async function answer(raw: z.infer<typeof answered>): Promise<ActionResult> {
+  return act(answered, raw, ({ number, version, quote: id, answer: says, byWhom, note }) =>
+    answerQuote(number, version, id, says, byWhom, format(new Date(), "yyyy-MM-dd"), note),
+  );
+}
+
+const price = z.object({ ...onJob, price: z.string().max(20) });
+
+/** What a new unit costs, as it is typed. */
+export async function newUnit(raw: z.infer<typeof price>): Promise<ActionResult> {
+  return act(price, raw, ({ number, version, price: typed }) => {
+    const text = typed.trim().replace(",", ".");
+    if (text && !/^\d{1,6}(\.\d{1,2})?$/.test(text)) throw new Fault("price", "write it as an amount: 249 or 249.50");
+    return setNewUnit(number, version, text ? Number(text) : null);
+  });
+}
+
+const found = z.object({
+  ...onJob,
+  arrival: z.int(),
+  key: z.string().max(40),
+  value: z.union([z.number().min(0).max(100_000), z.enum(["yes", "no"]), z.null()]),
+});
+
+/** What was measured or seen on a part that came. */
+export async function note(raw: z.infer<typeof found>): Promise<ActionResult> {
+  return act(found, raw, ({ number, version, arrival, key, value }) => noteFound(number, version, arrival, key, value));
+}
+
+const measuring = z.object({ ...onJob, arrival: z.int(), key: z.string().max(40) });
+
+/** The practice instruments: what really lies in the practice supplier's parcel, counted or measured with a caliper's own noise. */
+export async function practiceMeasure(raw: z.infer<typeof measuring>): Promise<ActionResult> {
+  return act(measuring, raw, async ({ number, version, arrival, key }) => {
+    const db = await database();
+    const job = await jobNumbered(number);
+    const sent = await whatLiesThere(db, job.id, arrival);
+    const [part] = sent ? await partsNumbered(db, [sent]) : [];
+    const size = part && whatToCompare(part.spec).find((i) => i.key === key)?.expected;
+    if (typeof size !== "number") throw new Fault("key", "the practice caliper cannot measure this: look at the part");
+    return noteFound(number, version, arrival, key, key === "teeth" ? size : practiceCaliper(Math.random).read(size));
+  });
+}
+
+const decided = z.object({
+  ...onJob,
+  arrival: z.int(),
+  decision: z.enum(["accepted", "rework", "sent-back"]).nullable(),
+  reason: z.string().max(300).optional(),
+  rework: z
+    .array(z.object({ do: z.enum(SERVICES), note: z.string().max(200) }))
+    .max(8)
+    .optional(),
+});
+
+/** Decides about a part that came. */
+export async function decide(raw: z.infer<typeof decided>): Promise<ActionResult> {
+  return act(decided, raw, async ({ number, version, arrival, decision, reason, rework }) =>
+    decideArrival(number, version, arrival, decision, { reason, rework, day: orderDay(await shopSettings(await database())) }),
+  );
 }

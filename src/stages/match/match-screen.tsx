@@ -7,9 +7,11 @@ import type { Candidate } from "@/core/match/rank";
 import { type CriterionVerdict, VERDICT_SAYS } from "@/core/match/verdict";
 import type { Gate, Stage } from "@/core/plan/stages";
 import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
 import { GoOn } from "../go-on";
 import { useJob } from "../job-context";
-import { choose } from "./actions";
+import { SavedField } from "../saved-field";
+import { choose, readNumber } from "./actions";
 
 export interface MatchPart {
   readonly id: string;
@@ -31,26 +33,19 @@ const MARKS: Readonly<Record<CriterionVerdict, { icon: typeof Check; says: strin
   no: { icon: X, says: "no", tone: "text-error" },
 };
 
+/** What must be known before a possible part is a certain one. */
+function settleFirst(c: Candidate): string {
+  const open = c.criteria.filter((k) => k.verdict === "settle").map((k) => k.says);
+  return `Possible: ${open.join("; ")}.`;
+}
+
 /** Match: for each part that goes back new, the candidates with a verdict on every criterion. */
-export function MatchScreen({
-  parts,
-  stage,
-  gates,
-  currency,
-  limit,
-}: {
-  parts: readonly MatchPart[];
-  stage: Stage;
-  gates: readonly Gate[];
-  currency: string;
-  limit: number | undefined;
-}) {
+export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly MatchPart[]; stage: Stage; gates: readonly Gate[]; currency: string }) {
   const { run, number } = useJob();
   const [picked, setPicked] = useState(parts.find((p) => !p.chosen)?.id ?? parts[0]?.id);
   const part = parts.find((p) => p.id === picked) ?? parts[0];
   const [looked, setLooked] = useState<string>();
   const shown = part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
-  const sum = parts.reduce((s, p) => s + (p.candidates.find((c) => c.part.number === p.chosen)?.part.price ?? 0), 0);
   if (!part) return <p className="text-[26px]">Nothing is to be renewed. Judge the parts first; what failed is matched here.</p>;
   const take = async (): Promise<void> => {
     if (!shown) return;
@@ -86,14 +81,16 @@ export function MatchScreen({
             </li>
           ))}
         </ul>
-        <p className="text-[20px]">
-          Parts <b className="figures text-[28px]">{price(sum)}</b>
-          {limit !== undefined && (
-            <span className={`block text-[18px] ${sum > limit ? "font-bold text-error" : "hush"}`}>
-              {sum > limit ? "above" : "within"} the customer’s limit of {price(limit)}
-            </span>
-          )}
-        </p>
+        <SavedField
+          key={part.id}
+          label="Number on the part"
+          name={`number-${part.id}`}
+          value={part.readNumber ?? ""}
+          save={(text) => run(readNumber, { part: part.id, read: text })}
+        />
+        <KeyLink keyName="N" href={`/jobs/${number}/match/basket`}>
+          To the basket
+        </KeyLink>
         <GoOn from="match" stage={stage} gates={gates} keyName="Enter" />
       </section>
       <section aria-label="Candidates" className="flex min-h-0 flex-col">
@@ -131,11 +128,12 @@ export function MatchScreen({
                 </li>
               );
             })}
-            {part.candidates.length === 0 && (
-              <li className="says danger">The catalogue has nothing of this kind. Bond, a donor part, or make it: write the decision into the finding.</li>
-            )}
+            {part.candidates.length === 0 && <li className="says danger">The catalogue has nothing of this kind.</li>}
           </ol>
         )}
+        <KeyLink keyName="M" href={`/jobs/${number}/match/make/${part.id}`} className="mt-2">
+          No part to be had?
+        </KeyLink>
       </section>
       <section aria-label="Verdict" className="flex min-h-0 flex-col">
         {shown && !part.missing && (

@@ -1,6 +1,7 @@
 import { candidatesOf } from "@/stages/job-candidates";
 import { gatesOf } from "@/stages/job-facts";
 import { JobScreen } from "@/stages/job-screen";
+import { MatchPlaces } from "@/stages/match/match-places";
 import { MatchScreen } from "@/stages/match/match-screen";
 import { wantedInWords } from "@/stages/wanted-part";
 import { shopSettings } from "@/store/settings";
@@ -23,8 +24,13 @@ export default async function Page(address: JobAddress) {
     };
   });
   return (
-    <JobScreen job={job} showing="match" mat={null}>
-      <MatchScreen parts={parts} stage={job.stage} gates={gatesOf(job, "match")} currency={currency} limit={job.priceLimit} />
+    <JobScreen
+      job={job}
+      showing="match"
+      head={<MatchPlaces number={job.number} at="parts" waiting={job.arrivals.filter((a) => !a.decision).length} />}
+      mat={null}
+    >
+      <MatchScreen parts={parts} stage={job.stage} gates={gatesOf(job, "match")} currency={currency} />
     </JobScreen>
   );
 }

@@ -1,0 +1,30 @@
+import { Fault } from "@/core/fault";
+import { gearDxf, gearStl, gearSvg } from "@/exchange/gear-files";
+import { gearToMake } from "@/stages/match/gear-to-make";
+import { database } from "@/store/database";
+import { currentJob } from "@/store/job";
+
+const FILES = {
+  svg: { type: "image/svg+xml", write: gearSvg },
+  dxf: { type: "image/vnd.dxf", write: gearDxf },
+  stl: { type: "model/stl", write: gearStl },
+} as const;
+
+/** A gear of a job in true size, to be made: `?as=svg`, `dxf` or `stl`. */
+export async function GET(request: Request, { params }: { params: Promise<{ number: string; part: string }> }): Promise<Response> {
+  const { number, part } = await params;
+  const as = new URL(request.url).searchParams.get("as") as keyof typeof FILES;
+  const file = FILES[as];
+  if (!file) return Response.json({ says: "Ask for svg, dxf or stl." }, { status: 400 });
+  const job = await currentJob(await database(), number);
+  if (!job) return Response.json({ says: `There is no job ${number}.` }, { status: 404 });
+  const { gear, missing } = gearToMake(job, part);
+  if (!gear) return Response.json({ says: `Measure first: ${missing.join(", ")}.` }, { status: 422 });
+  try {
+    const name = `${number}-${part}-${gear.teeth}-teeth.${as}`;
+    return new Response(file.write(gear) as BodyInit, { headers: { "content-type": file.type, "content-disposition": `attachment; filename="${name}"` } });
+  } catch (e) {
+    if (e instanceof Fault) return Response.json({ says: `${e.path} ${e.says}.` }, { status: 422 });
+    throw e;
+  }
+}

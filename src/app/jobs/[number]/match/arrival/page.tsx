@@ -1,0 +1,19 @@
+import { JobScreen } from "@/stages/job-screen";
+import { arrivalViews } from "@/stages/match/arrival-facts";
+import { ArrivalScreen } from "@/stages/match/arrival-screen";
+import { MatchPlaces } from "@/stages/match/match-places";
+import { type JobAddress, jobFrom } from "../../job-from-address";
+
+export default async function Page(address: JobAddress) {
+  const { job, db } = await jobFrom(address);
+  return (
+    <JobScreen
+      job={job}
+      showing="match"
+      head={<MatchPlaces number={job.number} at="arrival" waiting={job.arrivals.filter((a) => !a.decision).length} />}
+      mat={null}
+    >
+      <ArrivalScreen arrivals={await arrivalViews(db, job)} />
+    </JobScreen>
+  );
+}

@@ -1,0 +1,99 @@
+import type { Knex } from "knex";
+import type { Gear } from "@/core/gear/index";
+import { bearingNamed } from "@/core/hardware/bearings";
+import { type CompareItem, whatToCompare } from "@/core/match/arrival";
+import type { CataloguePart } from "@/core/match/catalogue-part";
+import { meanOf } from "@/core/quantity/measured";
+import { partsNumbered } from "@/store/catalogue";
+import type { Job } from "@/store/job";
+import type { Arrival } from "@/store/order-records";
+import { candidatesOf, type PartCandidates } from "../job-candidates";
+import { pictureOf } from "./arrival-picture";
+
+/** A part that came, with what it is to be compared in. */
+export interface ArrivalView extends Arrival {
+  readonly name: string;
+  readonly kind: string;
+  /** the part of the unit it goes in for */
+  readonly inPlaceOf: string | undefined;
+  readonly items: readonly CompareItem[];
+  /** what the match said must be done to it before it goes in */
+  readonly planned: readonly { readonly do: string; readonly note: string }[];
+  /** for the gear face: the old gear as it was measured, the new one as it is sold */
+  readonly faces: { readonly old: Gear | null; readonly sold: Gear } | null;
+  /** names of its pictures */
+  readonly pictures: readonly { readonly sha256: string; readonly name: string }[];
+}
+
+export async function arrivalViews(db: Knex, job: Job): Promise<ArrivalView[]> {
+  const waiting = job.arrivals.filter((a) => a.decision !== "stock");
+  const parts = new Map(
+    (
+      await partsNumbered(
+        db,
+        waiting.map((a) => a.number),
+      )
+    ).map((p) => [p.number, p]),
+  );
+  const candidates = await candidatesOf(db, job);
+  return waiting.map((a) => {
+    const part = parts.get(a.number);
+    return {
+      ...a,
+      name: part?.name ?? a.number,
+      kind: part?.spec.kind ?? "other",
+      inPlaceOf: a.part && (job.parts.find((p) => p.id === a.part)?.name ?? a.part),
+      items: part ? whatToCompare(part.spec, a.part ? oldFigures(job, a.part) : {}) : [],
+      planned:
+        part && a.part
+          ? plannedFor(
+              part,
+              candidates.find((c) => c.id === a.part),
+            )
+          : [],
+      faces: part?.spec.kind === "gear" ? { old: oldGear(job, a.part), sold: part.spec } : null,
+      pictures: job.pictures.filter((p) => p.part === pictureOf(a)).map((p) => ({ sha256: p.sha256, name: p.name })),
+    };
+  });
+}
+
+const oldGear = (job: Job, part: string | undefined): Gear | null => job.findings.find((f) => f.part === part)?.identity ?? null;
+
+/** What was found on the old part, by the keys of a specification. */
+function oldFigures(job: Job, part: string): Record<string, string> {
+  const out: Record<string, string> = {};
+  const f = job.findings.find((x) => x.part === part);
+  const reading = (what: string): string | undefined => {
+    const values = job.readings.filter((r) => r.part === part && r.what === what).map((r) => r.value);
+    return values.length ? meanOf(values, 0.02).value.toFixed(2) : undefined;
+  };
+  const put = (key: string, value: string | number | undefined): void => {
+    if (value !== undefined) out[key] = String(value);
+  };
+  put("teeth", f?.identity?.teeth ?? f?.gear.teeth);
+  put("hand", f?.gear.hand);
+  put("boreForm", f?.gear.boreForm);
+  put("helixAngleDeg", f?.identity?.helixAngleDeg);
+  put("tipDiameterMm", reading("tip diameter"));
+  put("boreMm", reading("bore"));
+  put("faceWidthMm", reading("face width"));
+  put("material", job.parts.find((p) => p.id === part)?.material);
+  const own = job.parts.find((p) => p.id === part);
+  const told = [own?.name, f?.extent, job.steps.find((s) => s.parts?.includes(part))?.note].filter(Boolean).join(" ");
+  const bearing = own?.kind === "bearing" ? bearingNamed(told) : null;
+  if (bearing) {
+    put("insideMm", bearing.boreMm);
+    put("outsideMm", bearing.outsideMm);
+    put("widthMm", bearing.widthMm);
+    put("closure", bearing.closure);
+  }
+  return out;
+}
+
+const SERVICE_FOR: Readonly<Record<string, string>> = { bore: "ream", closure: "pull-seal", "face width": "deburr" };
+
+/** What the match said is to be done to it: a bore to ream, a seal to pull. */
+function plannedFor(part: CataloguePart, candidates: PartCandidates | undefined): { do: string; note: string }[] {
+  const candidate = candidates?.candidates.find((c) => c.part.number === part.number);
+  return (candidate?.criteria ?? []).filter((c) => c.verdict === "rework").map((c) => ({ do: SERVICE_FOR[c.criterion] ?? "deburr", note: c.says }));
+}

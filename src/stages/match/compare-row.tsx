@@ -1,0 +1,106 @@
+"use client";
+
+import { Check, X } from "lucide-react";
+import { useId, useState } from "react";
+import type { CompareItem, CompareVerdict } from "@/core/match/arrival";
+import { FaultLine } from "@/ui/fault-line";
+
+const TONES = { same: "text-success", rework: "text-info", no: "text-error", open: "" } as const;
+
+/** One thing to compare: the old part's figure, what it must be, and a place for what it is; or a yes and a no for what is looked at. */
+export function CompareRow({
+  item,
+  value,
+  verdict,
+  armed,
+  decided,
+  put,
+  say,
+}: {
+  item: CompareItem;
+  value: number | "yes" | "no" | undefined;
+  verdict: CompareVerdict | undefined;
+  /** a reading that comes by itself goes here */
+  armed: boolean;
+  decided: boolean;
+  put: (text: string) => Promise<string | null>;
+  say: (value: "yes" | "no" | null) => void;
+}) {
+  const id = useId();
+  const [typed, setTyped] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const unit = item.unit === "°" ? "°" : item.unit ? ` ${item.unit}` : "";
+  const enter = async (): Promise<void> => {
+    if (!typed.trim()) return;
+    const says = await put(typed);
+    setFault(says);
+    if (says === null) setTyped("");
+  };
+  return (
+    <tr className="border-b-2 border-base-300 align-middle">
+      <th scope="row" className="py-1 pr-2 font-semibold">
+        <label htmlFor={id}>
+          {armed && <span aria-hidden="true">▸ </span>}
+          {item.label}
+        </label>
+        <span className="hush block text-[17px] leading-tight font-normal">{item.how}</span>
+      </th>
+      <td className="figures pr-2 text-[17px] whitespace-nowrap">{item.old ?? "–"}</td>
+      <td className="figures pr-2 text-[18px] whitespace-nowrap">
+        {item.expected === "yes" ? "" : `${item.expected}${unit}`}
+        {item.tolerance ? <span className="hush block text-[16px]">± {Number(item.tolerance.toFixed(2))}</span> : null}
+      </td>
+      <td className="w-[190px] py-1">
+        {item.tolerance !== undefined ? (
+          <div className="grid grid-cols-[minmax(0,1fr)_84px] items-center gap-2">
+            <output
+              aria-label={`${item.label}, as it is`}
+              className={`figures text-[24px] leading-none whitespace-nowrap ${TONES[verdict?.verdict ?? "open"]}`}
+            >
+              {typeof value === "number" ? `${value}` : "–"}
+              {verdict?.verdict === "same" && " ✓"}
+              {verdict?.verdict === "no" && " ✕"}
+            </output>
+            {!decided && (
+              <input
+                id={id}
+                className="field figure !min-h-[48px] !px-1.5 !text-[19px]"
+                inputMode="decimal"
+                autoComplete="off"
+                placeholder="type ↵"
+                value={typed}
+                aria-invalid={fault ? true : undefined}
+                onChange={(e) => setTyped(e.target.value)}
+                onBlur={() => void enter()}
+                onKeyDown={(e) => e.key === "Enter" && (typed.trim() ? void enter() : e.currentTarget.blur())}
+              />
+            )}
+          </div>
+        ) : (
+          <fieldset className="flex gap-2" aria-label={item.label} disabled={decided}>
+            <button
+              type="button"
+              id={id}
+              aria-label={`${item.label}: yes`}
+              aria-pressed={value === "yes"}
+              className={`chip ${value === "yes" ? "border-success bg-success text-success-content" : ""}`}
+              onClick={() => say(value === "yes" ? null : "yes")}
+            >
+              <Check size={22} strokeWidth={3} aria-hidden="true" /> yes
+            </button>
+            <button
+              type="button"
+              aria-label={`${item.label}: no`}
+              aria-pressed={value === "no"}
+              className={`chip ${value === "no" ? "border-error bg-error text-error-content" : ""}`}
+              onClick={() => say(value === "no" ? null : "no")}
+            >
+              <X size={22} strokeWidth={3} aria-hidden="true" /> no
+            </button>
+          </fieldset>
+        )}
+        <FaultLine says={fault} className="text-[17px]" />
+      </td>
+    </tr>
+  );
+}

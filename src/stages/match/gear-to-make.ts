@@ -1,0 +1,40 @@
+import { BORE_FORMS } from "@/core/gear/index";
+import type { GearToMake } from "@/core/gear/solid";
+import { meanOf } from "@/core/quantity/measured";
+import type { Job } from "@/store/job";
+
+/** A failed gear as it is to be made, out of what the gear bench knows; or what must be measured first. */
+export function gearToMake(job: Job, part: string): { readonly gear: GearToMake | null; readonly missing: readonly string[] } {
+  const f = job.findings.find((x) => x.part === part);
+  const reading = (what: string): number | undefined => {
+    const values = job.readings.filter((r) => r.part === part && r.what === what).map((r) => r.value);
+    return values.length ? meanOf(values, 0.02).value : undefined;
+  };
+  const id = f?.identity;
+  const kind = f?.gear.kind ?? "spur";
+  const [boreMm, faceWidthMm] = [reading("bore"), reading("face width")];
+  const missing = [
+    ...(id ? [] : ["its teeth, named on the gear bench"]),
+    ...(id?.helixAngleDeg && !f?.gear.hand ? ["its hand"] : []),
+    ...(boreMm ? [] : ["its bore"]),
+    ...(faceWidthMm ? [] : ["its face width"]),
+    ...(kind === "spur" || kind === "helical" ? [] : [`a drawing by hand: a ${kind} is not drawn here`]),
+  ];
+  if (missing.length || !id || !boreMm || !faceWidthMm) return { gear: null, missing };
+  const round = (x: number): number => Math.round(x * 100) / 100;
+  const boreForm = BORE_FORMS.find((b) => b === f?.gear.boreForm);
+  return {
+    missing,
+    gear: {
+      teeth: id.teeth,
+      moduleMm: id.moduleMm,
+      pressureAngleDeg: id.pressureAngleDeg,
+      helixAngleDeg: id.helixAngleDeg,
+      profileShift: id.profileShift,
+      hand: f?.gear.hand,
+      boreMm: round(boreMm),
+      faceWidthMm: round(faceWidthMm),
+      ...(boreForm ? { boreForm } : {}),
+    },
+  };
+}

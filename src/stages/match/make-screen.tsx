@@ -1,0 +1,119 @@
+import { Check, X } from "lucide-react";
+import type { GearToMake } from "@/core/gear/solid";
+import type { MakingNote, Way } from "@/core/match/making";
+import { GearFace } from "@/ui/gear-face";
+import { KeyLink } from "@/ui/key-link";
+
+const FILES = [
+  { as: "svg", says: "SVG, to print or to cut by laser" },
+  { as: "dxf", says: "DXF, for a mill or a wire" },
+  { as: "stl", says: "STL, to print as a solid" },
+] as const;
+
+/** Where no part is to be had: bond, donor, make, each with its reasons; and the gear in true size, with its notes, for whoever makes it. */
+export function MakeScreen({
+  number,
+  part,
+  ways,
+  gear,
+  notes,
+  donors,
+}: {
+  number: string;
+  part: string;
+  ways: readonly Way[];
+  gear: GearToMake | null;
+  notes: readonly MakingNote[];
+  donors: readonly { readonly number: string; readonly says: string }[];
+}) {
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,5fr)_minmax(0,7fr)] gap-6">
+      <section aria-label="Three ways" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
+        {ways.map((w) => (
+          <article key={w.way} aria-label={w.says} className={`border-l-8 bg-base-200 px-4 py-2 ${w.barred ? "border-error" : "border-success"}`}>
+            <h2 className="text-[24px]">
+              {w.says}
+              {w.barred && <span className="text-[19px] text-error"> · not here</span>}
+            </h2>
+            <ul className="text-[19px] leading-tight">
+              {w.reasons.map((r) => (
+                <li key={r.says} className="flex gap-2 py-0.5">
+                  {r.against ? (
+                    <X size={21} className="shrink-0 text-error" aria-label="against" />
+                  ) : (
+                    <Check size={21} className="shrink-0 text-success" aria-label="for" />
+                  )}
+                  {r.says}
+                </li>
+              ))}
+            </ul>
+            {w.way === "donor" && donors.length > 0 && (
+              <ul className="flex flex-wrap gap-2 pt-1">
+                {donors.map((d) => (
+                  <li key={d.number}>
+                    <KeyLink href={`/jobs/${d.number}`} className="small">
+                      {d.number}: {d.says}
+                    </KeyLink>
+                  </li>
+                ))}
+              </ul>
+            )}
+            {w.way === "bond" && !w.barred && (
+              <p className="says danger mt-1">Gloves, and air: epoxy irritates skin, and what is used to degrease burns. No flame near it.</p>
+            )}
+          </article>
+        ))}
+        <KeyLink keyName="Z" href={`/jobs/${number}/match`}>
+          Back to the parts
+        </KeyLink>
+      </section>
+      <section aria-label="To be made" className="flex min-h-0 flex-col gap-3">
+        {gear ? (
+          <>
+            <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] gap-5">
+              <div>
+                <GearFace
+                  gear={gear}
+                  kind={gear.helixAngleDeg ? "helical" : "spur"}
+                  marks={{}}
+                  boreMm={gear.boreMm}
+                  boreForm={gear.boreForm}
+                  size={300}
+                  label={`The gear to make, ${gear.teeth} teeth`}
+                />
+              </div>
+              <dl className="min-h-0 overflow-y-auto">
+                {notes.map((n) => (
+                  <div key={n.what} className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-3 border-b-2 border-base-300 py-1">
+                    <dt className="text-[19px] font-semibold">{n.what}</dt>
+                    <dd>
+                      <span className="figures text-[20px]">{n.figure}</span>
+                      {n.says && <span className="hush block text-[17px] leading-tight">{n.says}</span>}
+                    </dd>
+                  </div>
+                ))}
+              </dl>
+            </div>
+            <div className="flex flex-wrap gap-2">
+              {FILES.map((f) => (
+                <a key={f.as} className="key-button flex-1" href={`/api/jobs/${number}/gear/${part}?as=${f.as}`} download>
+                  {f.says}
+                </a>
+              ))}
+            </div>
+            <p className="hush text-[18px]">
+              In true size, millimetres, as measured: no backlash is taken off. Make one tooth pitch of it first and roll it against its mate.
+            </p>
+          </>
+        ) : (
+          <div className="says danger text-[21px]">
+            The gear cannot be drawn for making yet. {ways.find((w) => w.way === "make")?.reasons[0]?.says}.
+            <KeyLink keyName=" " look="main" href={`/jobs/${number}/judge/gear/${part}`} className="mt-2">
+              To the gear bench
+            </KeyLink>
+          </div>
+        )}
+      </section>
+    </div>
+  );
+}

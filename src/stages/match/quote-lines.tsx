@@ -1,0 +1,45 @@
+import type { Quote } from "@/core/match/quote";
+
+const HEADS = { part: "Parts", shipping: "Sending", consumable: "Used up", work: "Work" } as const;
+
+/** The lines of a quote with their sums: the same on screen and on paper. */
+export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; currency: string; taxPercent: number }) {
+  const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
+  return (
+    <table className="w-full text-left text-[19px]">
+      <tbody>
+        {(Object.keys(HEADS) as (keyof typeof HEADS)[]).map((what) => {
+          const lines = quote.lines.filter((l) => l.what === what);
+          return lines.map((l, i) => (
+            <tr key={`${what} ${l.says}`} className="border-b border-current/25">
+              <th scope="row" className="w-[90px] py-1 align-baseline font-bold">
+                {i === 0 ? HEADS[what] : ""}
+              </th>
+              <td className="py-1">{l.says}</td>
+              <td className="figures px-3 text-right text-[17px] whitespace-nowrap">{l.qty}</td>
+              <td className="figures w-[130px] text-right text-[18px] whitespace-nowrap">{money(l.amount)}</td>
+            </tr>
+          ));
+        })}
+        <tr>
+          <td />
+          <td className="py-1">Sum</td>
+          <td />
+          <td className="figures text-right text-[18px]">{money(quote.net)}</td>
+        </tr>
+        <tr className="border-b-2 border-current">
+          <td />
+          <td className="py-1">Tax, {taxPercent} %</td>
+          <td />
+          <td className="figures text-right text-[18px]">{money(quote.tax)}</td>
+        </tr>
+        <tr>
+          <td />
+          <td className="py-1.5 text-[24px] font-bold">In all</td>
+          <td />
+          <td className="figures text-right text-[28px]">{money(quote.total)}</td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}

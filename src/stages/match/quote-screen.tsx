@@ -1,0 +1,147 @@
+"use client";
+
+import { format, parseISO } from "date-fns";
+import { useState } from "react";
+import type { Quote, ShopRates } from "@/core/match/quote";
+import type { StoredQuote } from "@/store/order-records";
+import { FaultLine } from "@/ui/fault-line";
+import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
+import { useJob } from "../job-context";
+import { SavedField } from "../saved-field";
+import { answer, quote as makeQuote, newUnit } from "./actions";
+import type { JobBasket } from "./job-basket";
+import { QuoteLines } from "./quote-lines";
+
+/** The quote: what it comes to now, what was asked and answered, and what follows from it. */
+export function QuoteScreen({
+  now,
+  says,
+  aim,
+  quotes,
+  rates,
+  currency,
+  unitPrice,
+  customer,
+  ask,
+}: {
+  now: Quote | null;
+  says: string | undefined;
+  aim: JobBasket["aim"];
+  quotes: readonly StoredQuote[];
+  rates: ShopRates;
+  currency: string;
+  unitPrice: number | undefined;
+  customer: string;
+  ask: string | null;
+}) {
+  const { run, number } = useJob();
+  const [byWhom, setByWhom] = useState(customer);
+  const [fault, setFault] = useState<string | null>(null);
+  const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
+  const last = quotes.at(-1);
+  const open = last && last.answer === null ? last : undefined;
+  const stale = open && now && Math.round(open.total * 100) !== Math.round(now.total * 100);
+  const answered = async (says: "accepted" | "declined"): Promise<void> => {
+    if (!open) return;
+    const result = await run(answer, { quote: open.id, answer: says, byWhom });
+    setFault(result.ok ? null : result.says);
+  };
+  const shown = now ?? last?.quote;
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,7fr)_minmax(0,5fr)] gap-6">
+      <section aria-label="Quote" className="min-h-0 overflow-y-auto">
+        {shown ? (
+          <QuoteLines quote={shown} currency={currency} taxPercent={rates.taxPercent} />
+        ) : (
+          <p className="says danger text-[21px]">{says ?? "Choose the parts first."}</p>
+        )}
+        {shown && (
+          <ul aria-label="Against the limit">
+            {shown.reasons.map((r) => (
+              <li key={r.rule} className={`says mb-2 ${r.tone}`}>
+                {r.says}
+              </li>
+            ))}
+            <li className="says">
+              If it is declined, {money(shown.ifDeclined)}{" "}
+              {shown.ifDeclined ? "are due for finding the fault and putting it together as it was" : "is due: looking was free"}.
+            </li>
+          </ul>
+        )}
+      </section>
+      <section aria-label="The customer" className="flex min-h-0 flex-col gap-3">
+        <SavedField
+          label={`What a new unit costs, ${currency}`}
+          name="new-unit"
+          value={unitPrice === undefined ? "" : String(unitPrice)}
+          figure
+          save={(text) => run(newUnit, { price: text })}
+        />
+        {quotes.length > 0 && (
+          <ol aria-label="Asked" className="text-[19px]">
+            {quotes.map((q) => (
+              <li key={q.id} className="flex items-baseline gap-3 border-b-2 border-base-300 py-1">
+                <span className="figures text-[17px]">{format(parseISO(q.madeAt), "d MMM")}</span>
+                <span className="figures">{money(q.total)}</span>
+                <span className={`ml-auto font-semibold ${q.answer === "accepted" ? "text-success" : q.answer === "declined" ? "text-error" : ""}`}>
+                  {q.answer
+                    ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom}, ${q.answeredOn && format(parseISO(q.answeredOn), "d MMM")}`
+                    : "asked, no answer yet"}
+                </span>
+              </li>
+            ))}
+          </ol>
+        )}
+        <div className="mt-auto flex flex-col gap-2">
+          {open && !stale ? (
+            <>
+              <label className="words">
+                Who answers
+                <input className="field" value={byWhom} onChange={(e) => setByWhom(e.target.value)} />
+              </label>
+              <FaultLine says={fault} className="text-[19px]" />
+              <div className="grid grid-cols-2 gap-2">
+                <KeyButton keyName="A" look="main" className="justify-center" onPress={() => void answered("accepted")}>
+                  Accepted
+                </KeyButton>
+                <KeyButton keyName="X" look="warn" className="justify-center" onPress={() => void answered("declined")}>
+                  Declined
+                </KeyButton>
+              </div>
+            </>
+          ) : (
+            <>
+              {stale && (
+                <p className="says danger">
+                  It comes to {now && money(now.total)} now, and {money(open.total)} was asked: make it anew.
+                </p>
+              )}
+              {ask && now && !stale && <p className="says danger">{ask}</p>}
+              <FaultLine says={fault} className="text-[19px]" />
+              <KeyButton
+                keyName={ask || stale ? " " : "M"}
+                look={ask || stale ? "main" : "plain"}
+                className="justify-center"
+                disabled={!now}
+                onPress={() => void run(makeQuote, { aim }).then((r) => setFault(r.ok ? null : r.says))}
+              >
+                {quotes.length ? "Make a new quote" : "Make the quote"}
+              </KeyButton>
+            </>
+          )}
+          {last && (
+            <KeyLink keyName="P" href={`/jobs/${number}/quote`}>
+              The sheet, to print or send
+            </KeyLink>
+          )}
+          {!ask && (
+            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/basket`} className="justify-center">
+              To the basket
+            </KeyLink>
+          )}
+        </div>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+import { format, parseISO } from "date-fns";
+import { FAILURE_MODES } from "@/core/judge/failure-modes";
+import type { ShopRates } from "@/core/match/quote";
+import type { Job } from "@/store/job";
+import type { StoredQuote } from "@/store/order-records";
+import { QuoteLines } from "./quote-lines";
+
+/** The quote on paper: what is wrong, what would be done, what it costs, what it costs if it is declined, and where to sign. One A4 page. */
+export function QuoteSheet({
+  job,
+  quote,
+  rates,
+  shopName,
+  town,
+  currency,
+}: {
+  job: Job;
+  quote: StoredQuote;
+  rates: ShopRates;
+  shopName: string;
+  town: string;
+  currency: string;
+}) {
+  const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
+  return (
+    <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0">
+      <header className="flex items-end justify-between border-b-4 border-[#1d2a2c] pb-2">
+        <div>
+          <h1 className="text-[32px]">Quote for {job.number}</h1>
+          <p className="text-[20px] first-letter:uppercase">
+            {job.kind}, {job.maker} {job.model} {job.serial && `· serial ${job.serial}`}
+          </p>
+        </div>
+        <p className="text-right text-[17px]">
+          <b>{shopName}</b>
+          <br />
+          {town}
+          <br />
+          {format(parseISO(quote.madeAt), "d MMMM yyyy")}
+        </p>
+      </header>
+      <section className="pt-4">
+        {job.customerName && <p className="text-[19px]">For {job.customerName}</p>}
+        <h2 className="pt-2 text-[22px]">What is wrong</h2>
+        <ul className="list-disc pl-5">
+          {failed.map((f) => (
+            <li key={f.part} className="first-letter:uppercase">
+              {job.parts.find((p) => p.id === f.part)?.name ?? f.part}: {FAILURE_MODES.find((m) => m.mode === f.mode)?.says}
+              {f.extent && `, ${f.extent}`}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="pt-4">
+        <h2 className="pb-1 text-[22px]">What the repair costs</h2>
+        <QuoteLines quote={quote.quote} currency={currency} taxPercent={rates.taxPercent} />
+      </section>
+      <section className="pt-4 text-[18px]">
+        {quote.quote.reasons
+          .filter((r) => r.rule === "new unit")
+          .map((r) => (
+            <p key={r.rule}>{r.says}</p>
+          ))}
+        <p>
+          If you decline, {quote.quote.ifDeclined.toFixed(2)} {currency} (with tax){" "}
+          {quote.quote.ifDeclined ? "are due for finding the fault and putting the unit together as it was." : "is due."}
+        </p>
+        <p>Should it come to more than this, you are asked again before anything is done.</p>
+      </section>
+      <footer className="grid grid-cols-2 gap-10 pt-14 text-[17px]">
+        {quote.answer ? (
+          <p className="text-[20px] font-bold">
+            {quote.answer === "accepted" ? "Accepted" : "Declined"} by {quote.byWhom}, {quote.answeredOn && format(parseISO(quote.answeredOn), "d MMMM yyyy")}
+          </p>
+        ) : (
+          <>
+            <p className="border-t-2 border-[#1d2a2c] pt-1">□ accepted &nbsp; □ declined, date</p>
+            <p className="border-t-2 border-[#1d2a2c] pt-1">signature</p>
+          </>
+        )}
+      </footer>
+    </article>
+  );
+}

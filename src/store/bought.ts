@@ -1,0 +1,34 @@
+import type { Knex } from "knex";
+import type { Job, JobHead } from "./job";
+import type { Arrival, Order, StoredQuote } from "./order-records";
+import { toRow } from "./rows";
+
+/** Quotes, orders and what came, as a job file carries them: orders by their place in the list. */
+export interface Bought {
+  readonly quotes: readonly Omit<StoredQuote, "id">[];
+  readonly orders: readonly Omit<Order, "id">[];
+  readonly arrivals: readonly (Omit<Arrival, "id" | "orderId"> & { readonly order?: number })[];
+}
+
+export function boughtFor(job: Pick<Job, "quotes" | "orders" | "arrivals">): Bought {
+  return {
+    quotes: job.quotes.map(({ id: _, ...q }) => q),
+    orders: job.orders.map(({ id: _, ...o }) => o),
+    arrivals: job.arrivals.map(({ id: _, orderId, ...a }) => ({
+      ...a,
+      ...(orderId === undefined ? {} : { order: job.orders.findIndex((o) => o.id === orderId) }),
+    })),
+  };
+}
+
+/** Puts them under a job that is taken in from a file. An order's reference begins with the job's number, which may be another one here. */
+export async function takeInBought(trx: Knex, job: Pick<JobHead, "id" | "number">, bought: Bought): Promise<void> {
+  for (const { answer, ...q } of bought.quotes) await trx("quotes").insert(toRow({ jobId: job.id, ...q, answer: answer ?? undefined }));
+  const ids: number[] = [];
+  for (const o of bought.orders) {
+    const [id] = (await trx("orders").insert(toRow({ jobId: job.id, ...o, reference: o.reference.replace(/^[^/]+/, job.number) }))) as [number];
+    ids.push(id);
+  }
+  for (const { order, ...a } of bought.arrivals)
+    await trx("arrivals").insert(toRow({ jobId: job.id, ...a, orderId: order === undefined ? undefined : ids[order] }));
+}
