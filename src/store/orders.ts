@@ -44,6 +44,8 @@ export async function placeBasket(
       .trx("jobs")
       .where({ id: c.job.id })
       .update(toRow({ toFit, basketAim: aim }));
+    for (const f of toFit.filter((t) => t.part))
+      await c.trx("findings").insert({ job_id: c.job.id, part: f.part, chosen: f.number }).onConflict(["job_id", "part"]).merge(["chosen"]);
     for (const o of orders) await insertOrder(c, o, day, false);
     await takeFromDrawer(c, fromShelf, toFit, day);
     const from = [

@@ -95,7 +95,7 @@ const small = fc
       }),
       { minLength: 1, maxLength: 4 },
     ),
-    shelf: fc.array(fc.record({ part, qty: fc.integer({ min: 1, max: 2 }) }), { maxLength: 1 }),
+    shelf: fc.array(fc.record({ part, qty: fc.integer({ min: 1, max: 5 }) }), { maxLength: 1 }),
     suppliers: fc.tuple(
       fc.record({ name: fc.constant("N"), shipping: price }),
       fc.record({ name: fc.constant("S"), shipping: price, minimumOrder: fc.constantFrom(0, 0, 5), freeFrom: fc.constantFrom(undefined, 6) }),
@@ -138,6 +138,11 @@ describe("a basket", () => {
         expect(faultsOf(input, choices, packs)).toEqual([]);
         expect([cents(basket.cost), basket.days]).toEqual([costOf(input, packs), daysOf(input, packs)]);
         if (best) expect(better(best, [cents(basket.cost), basket.days]), `${best} beats ${cents(basket.cost)}, ${basket.days}`).toBe(false);
+        for (const s of basket.fromShelf)
+          expect(
+            basket.leftOver.some((l) => l.part === s.part),
+            "more off the shelf than is needed",
+          ).toBe(false);
         for (const r of runnersUp) {
           const other = asNumbers(input, r);
           expect(faultsOf(input, other.choices, other.packs)).toEqual([]);

@@ -110,7 +110,10 @@ function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Baske
     for (const w of option.with) add(w.part, -w.qty * need.qty);
   }
   for (const { offer, packs } of bought) for (const [part, qty] of pieces(offer)) add(part, qty * packs);
-  const fromShelf = input.shelf.map((s, i) => ({ part: s.part, qty: found.get(shelfName(i)) ?? 0 })).filter((s) => s.qty > 0);
+  // what is taken off the shelf costs the program nothing; no more of it is taken than is lacking
+  const fromShelf = input.shelf
+    .map((s, i) => ({ part: s.part, qty: Math.min(found.get(shelfName(i)) ?? 0, Math.max(0, -(open.get(s.part) ?? 0))) }))
+    .filter((s) => s.qty > 0);
   for (const s of fromShelf) add(s.part, s.qty);
   const shipping = suppliersOf(bought.map((l) => l.offer)).map((name) => {
     const s = input.suppliers.find((x) => x.name === name);

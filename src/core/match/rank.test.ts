@@ -158,7 +158,6 @@ describe("match rank", () => {
     expect(candidates.map((c) => [c.number, c.verdict])).toEqual([
       ["W-43", "with-companions"],
       ["W-41", "no"],
-      ["P-7", "no"],
     ]);
     const speed = candidates[0]?.criteria.find((c) => c.criterion === "output speed");
     expect(speed?.says).toBe("the output turns 25.8 % slower, 50.4 rpm for 68: tell the customer");

@@ -1,5 +1,6 @@
 import { bearingNamed } from "../hardware/bearings";
-import type { CataloguePart, PartKind, UnitName } from "./catalogue-part";
+import { measured } from "../quantity/measured";
+import type { CataloguePart, GearSpec, PartKind, UnitName } from "./catalogue-part";
 import { fitCriterion } from "./fits-unit";
 import { gearVerdict } from "./gear-verdict";
 import { numberMatch, type Successor, successorsOf } from "./part-number";
@@ -23,6 +24,9 @@ export interface Candidate {
   readonly verdict: PartVerdict;
   readonly criteria: readonly Criterion[];
 }
+
+/** Tooth counts this far apart, as a share, are not looked at. */
+const MOST_APART = 0.15;
 
 const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companions", "possible", "no"];
 
@@ -73,6 +77,7 @@ function criteriaFor(
 ): Criterion[] | null {
   const { spec } = part;
   const number = wanted.number ? numberCriterion(wanted, part, successor) : null;
+  if (!number && wanted.gear && spec.kind === "gear" && !isNear(wanted.gear, spec)) return null;
   const measures = measuresOf(wanted, part, byNumber);
   const fit = wanted.unit ? fitCriterion(part, wanted.unit, measures !== null) : null;
   const kindSame = wanted.kind === undefined || wanted.kind === spec.kind;
@@ -115,6 +120,9 @@ function criteriaFor(
     );
   return out;
 }
+
+/** A gear of quite another tooth count is not what anybody means. */
+const isNear = (wanted: WantedGear, offered: GearSpec): boolean => Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
 
 /** What the measures say; null where this part is of another kind or nothing was measured. */
 function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {

@@ -56,11 +56,12 @@ export function BasketScreen({
         {answer.basket ? (
           <>
             <div className="flex items-baseline gap-6 border-b-4 border-base-content pb-1">
-              <span className="figures text-[34px]">{money(answer.basket.cost)}</span>
-              <span className="text-[24px]">{days(answer.basket.days)}</span>
+              <span className="figures text-[34px] whitespace-nowrap">{money(answer.basket.cost)}</span>
+              <span className="text-[24px] leading-tight">{days(answer.basket.days)}</span>
               {quote && (
-                <span className="hush ml-auto text-[20px]">
-                  for the customer <b className="figures text-[24px] text-base-content">{money(quote.total)}</b> with work and tax
+                <span className="hush ml-auto text-right text-[18px] leading-tight">
+                  for the customer, with work and tax
+                  <b className="figures block text-[24px] text-base-content">{money(quote.total)}</b>
                 </span>
               )}
             </div>

@@ -27,7 +27,7 @@ export interface MatchPart {
 const MARKS: Readonly<Record<CriterionVerdict, { icon: typeof Check; says: string; tone: string }>> = {
   same: { icon: Check, says: "same", tone: "text-success" },
   fits: { icon: Check, says: "fits", tone: "text-success" },
-  companion: { icon: Link2, says: "with companion", tone: "text-secondary" },
+  companion: { icon: Link2, says: "with companion", tone: "text-base-content" },
   rework: { icon: Wrench, says: "rework", tone: "text-info" },
   settle: { icon: HelpCircle, says: "measure", tone: "text-info" },
   no: { icon: X, says: "no", tone: "text-error" },
@@ -58,7 +58,7 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
   };
   const price = (n: number): string => `${n.toFixed(2)} ${currency}`;
   return (
-    <div className="grid h-full grid-cols-[minmax(0,2.7fr)_minmax(0,3.4fr)_minmax(0,5.9fr)] gap-5">
+    <div className="grid h-full grid-cols-[minmax(0,2.7fr)_minmax(0,3.2fr)_minmax(0,6.1fr)] gap-5">
       <section aria-label="To be renewed" className="flex min-h-0 flex-col gap-2">
         <h2 className="text-[24px]">To be renewed</h2>
         <ul className="min-h-0 flex-1 overflow-y-auto">
@@ -144,7 +144,13 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
             </div>
             <p className="hush pb-1 text-[19px]">{shown.part.stock > 0 ? `${shown.part.stock} in the drawer` : "to be ordered"}</p>
             <div className="min-h-0 flex-1 overflow-y-auto">
-              <table className="w-full text-left text-[18px]">
+              <table className="w-full table-fixed text-left text-[18px]">
+                <colgroup>
+                  <col className="w-[122px]" />
+                  <col className="w-[98px]" />
+                  <col className="w-[98px]" />
+                  <col />
+                </colgroup>
                 <thead>
                   <tr className="border-b-2 border-base-content">
                     <th className="py-1">Criterion</th>
@@ -158,11 +164,11 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
                     const { icon: Icon, says, tone } = MARKS[c.verdict];
                     return (
                       <tr key={c.criterion} className="border-b-2 border-base-300 align-top">
-                        <th scope="row" className="py-1 pr-2 font-semibold whitespace-nowrap">
+                        <th scope="row" className="py-1 pr-2 font-semibold">
                           {c.criterion}
                         </th>
-                        <td className="figures pt-1.5 pr-2 text-[16px]">{c.wanted}</td>
-                        <td className="figures pt-1.5 pr-2 text-[16px]">{c.offered}</td>
+                        <td className="figures pt-1.5 pr-2 text-[16px] break-words">{c.wanted}</td>
+                        <td className="figures pt-1.5 pr-2 text-[16px] break-words">{c.offered}</td>
                         <td className="py-1">
                           <span className={`inline-flex items-center gap-1 font-bold ${tone}`}>
                             <Icon size={18} strokeWidth={3} aria-hidden="true" /> {says}

@@ -36,8 +36,9 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
         <tr>
           <td />
           <td className="py-1.5 text-[24px] font-bold">In all</td>
-          <td />
-          <td className="figures text-right text-[28px]">{money(quote.total)}</td>
+          <td colSpan={2} className="figures text-right text-[28px] whitespace-nowrap">
+            {money(quote.total)}
+          </td>
         </tr>
       </tbody>
     </table>
