@@ -1,7 +1,16 @@
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["better-sqlite3", "knex", "sharp", "highs"],
+  serverExternalPackages: [
+    "better-sqlite3",
+    "knex",
+    "sharp",
+    "highs",
+    "@jscad/modeling",
+    "@jscad/svg-serializer",
+    "@jscad/dxf-serializer",
+    "@jscad/stl-serializer",
+  ],
   poweredByHeader: false,
   // the shop's own machine or its own network: packing a page takes longer than sending it
   compress: false,

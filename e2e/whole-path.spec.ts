@@ -97,12 +97,14 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
   await test.step("match: every candidate has a verdict on every criterion", async () => {
     await page.waitForURL(/match$/);
     const candidates = page.getByRole("region", { name: "Candidates" });
-    await expect(candidates.getByRole("button").first()).toContainText("Drops in");
+    await expect(candidates.getByRole("button").first()).toContainText(/VLB-42-242.*Possible/);
     const left = candidates.getByRole("button", { name: /VLB-30-241L/ });
     await left.click();
     await expect(page.getByText(/wrong hand does not mesh/)).toBeVisible();
     await expect(hand.button(/^Space Does not fit/)).toBeDisabled();
     await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
+    await expect(page.getByText(/no more made, and none is left/)).toBeVisible();
+    await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();
     for (const criterion of ["teeth", "module", "pressure angle", "helix angle", "hand", "bore", "face width"])
       await expect(page.getByRole("rowheader", { name: criterion, exact: true })).toBeVisible();
     await hand.button(/Take this one/).click();
@@ -180,7 +182,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     const sheet = page.getByRole("article");
     await expect(sheet).toContainText(`Return sheet ${number}`);
     await expect(sheet).toContainText("41 teeth, module 1 mm, 20°, helix 18°");
-    await expect(sheet).toContainText("VLB-40-241");
+    await expect(sheet).toContainText("VLB-42-242");
     await expect(sheet).toContainText("lot 2607-091");
     await expect(sheet).toContainText("12 MΩ");
     await expect(sheet).not.toContainText("open");

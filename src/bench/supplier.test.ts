@@ -35,7 +35,7 @@ describe("the practice supplier", () => {
   });
   it("mixes up the bins that stand side by side, the first time, under a slip that names what was ordered", async () => {
     const link = practiceSupplier("North", list, { ...EVEN_TEMPER, mixUps: [{ asked: "A", sends: "B" }] });
-    expect(received(await link.follow(order(), "2026-12-31"))).toMatchObject([{ number: "A", sent: "B" }]);
+    expect(received(await link.follow(order(), "2026-12-31"))).toMatchObject([{ number: "A", sent: "B", swapped: { A: "B" } }]);
     expect(received(await link.follow(order({ replacement: true }), "2026-12-31"))).toMatchObject([{ number: "A", sent: "A" }]);
   });
   it("as a law: what is ordered comes, in one parcel or more; news never goes back on itself; the same order always ends the same way", async () => {

@@ -26,6 +26,8 @@ export interface Parcelled {
   readonly sent: string;
   readonly packs: number;
   readonly lot: string;
+  /** of a kit: what lies in it in place of what */
+  readonly swapped?: Readonly<Record<string, string>>;
 }
 
 /** Something that happened to an order. */
@@ -48,7 +50,7 @@ export interface Temper {
   readonly late: number;
   readonly outOfStock: number;
   readonly wrongPart: number;
-  /** bins that stand side by side: asked for one, it sends the other the first time */
+  /** bins that stand side by side: asked for one, also in a kit, it sends the other the first time */
   readonly mixUps: readonly { readonly asked: string; readonly sends: string }[];
 }
 export const EVEN_TEMPER: Temper = { late: 0, outOfStock: 0, wrongPart: 0, mixUps: [] };
@@ -119,7 +121,16 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
           what: "shipped",
           says: `${own.map((l) => `${l.packs} × ${l.number}`).join(", ")} ${own.length > 1 || (own[0] as OrderLine).packs > 1 ? "are" : "is"} on the way.`,
         });
-        const parcel = own.map((l): Parcelled => ({ number: l.number, sent: sentFor(order, l.number), packs: l.packs, lot: lotOf(reference, l.number) }));
+        const swapped = order.replacement ? {} : Object.fromEntries(temper.mixUps.map((m) => [m.asked, m.sends]));
+        const parcel = own.map(
+          (l): Parcelled => ({
+            number: l.number,
+            sent: sentFor(order, l.number),
+            packs: l.packs,
+            lot: lotOf(reference, l.number),
+            ...(Object.keys(swapped).length ? { swapped } : {}),
+          }),
+        );
         news.push({ day, what: "received", says: `A parcel from ${name}.`, parcel });
       }
       const order_ = ["confirmed", "short", "shipped", "received"];

@@ -1,14 +1,8 @@
-import { createRequire } from "node:module";
+import dxfWriter from "@jscad/dxf-serializer";
 import modeling from "@jscad/modeling";
-import type { GearToMake } from "@/core/gear/solid";
-import { gearSection, gearSolid } from "@/core/gear/solid";
-
-const require = createRequire(import.meta.url);
-interface Serializer {
-  serialize(options: Readonly<Record<string, unknown>>, ...objects: readonly unknown[]): (string | ArrayBuffer)[];
-}
-/** The writers come without types. */
-const writer = (name: string): Serializer => require(name) as Serializer;
+import stlWriter from "@jscad/stl-serializer";
+import svgWriter from "@jscad/svg-serializer";
+import { type GearToMake, gearSection, gearSolid } from "@/core/gear/solid";
 
 const { geom2, geom3, poly3 } = modeling.geometries;
 type Side = [[number, number], [number, number]];
@@ -21,17 +15,13 @@ function outline(g: GearToMake): ReturnType<typeof geom2.create> {
 }
 
 /** The gear's transverse section as SVG, in true size: its width and height are in mm, one unit is one mm. */
-export const gearSvg = (g: GearToMake): string => writer("@jscad/svg-serializer").serialize({ unit: "mm", decimals: 10_000 }, outline(g)).join("");
+export const gearSvg = (g: GearToMake): string => svgWriter.serialize({ unit: "mm", decimals: 10_000 }, outline(g)).join("");
 
 /** The gear's transverse section as DXF: closed polylines in mm, for a laser or a wire. */
-export const gearDxf = (g: GearToMake): string => writer("@jscad/dxf-serializer").serialize({ geom2To: "polylines" }, outline(g)).join("");
+export const gearDxf = (g: GearToMake): string => dxfWriter.serialize({ geom2To: "polylines" }, outline(g)).join("");
 
 /** The gear as a solid: binary STL in mm, its axis along z, one face on the bed. */
 export function gearStl(g: GearToMake): Uint8Array {
   const solid = geom3.create(gearSolid(g).map((t) => poly3.create(t.map((p) => [...p]))));
-  return Buffer.concat(
-    writer("@jscad/stl-serializer")
-      .serialize({ binary: true }, solid)
-      .map((b) => Buffer.from(b as ArrayBuffer)),
-  );
+  return Buffer.concat(stlWriter.serialize({ binary: true }, solid).map((b) => Buffer.from(b as ArrayBuffer)));
 }

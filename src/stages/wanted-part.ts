@@ -34,7 +34,7 @@ export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<str
     const step = job.steps.find((s) => s.parts?.includes(id));
     const told = [part.name, finding?.extent, step?.note].filter(Boolean).join(" ");
     const size = bearingNamed(told);
-    const facesGrease = /seal\S* (?:\S+ ){0,4}pulled|open towards|one seal/i.test(told);
+    const facesGrease = /seal\S* (?:\S+ ){0,6}pulled|open towards|one seal/i.test(told);
     if (size)
       return {
         ...common,

@@ -16,7 +16,13 @@ export interface StoredNews {
   readonly day: string;
   readonly what: "confirmed" | "short" | "shipped" | "received";
   readonly says: string;
-  readonly parcel?: readonly { readonly number: string; readonly sent: string; readonly packs: number; readonly lot: string }[];
+  readonly parcel?: readonly {
+    readonly number: string;
+    readonly sent: string;
+    readonly packs: number;
+    readonly lot: string;
+    readonly swapped?: Readonly<Record<string, string>>;
+  }[];
 }
 
 export interface Order {

@@ -84,7 +84,7 @@ describe("a parcel", () => {
     const number = await freshJob();
     await placeBasket(number, await version(number), { orders: [kitOrder], fromShelf: [], toFit, aim: "least cost", day });
     const before = await stock("DOWEL");
-    await takeNews(number, await version(number), [received(`${number}/1`, [{ number: "KIT", sent: "KIT", packs: 1, lot: "L1" }])]);
+    await takeNews(number, await version(number), [received(`${number}/1`, [{ number: "KIT", sent: "KIT", packs: 1, lot: "L1", swapped: { P: "P-9" } }])]);
     expect((await job(number)).arrivals.map((a) => [a.number, a.qty, a.part, a.lot, a.price, a.decision])).toEqual([
       ["W", 1, "p1", "L1", 8, undefined],
       ["P", 1, undefined, "L1", 8, undefined],
@@ -92,6 +92,7 @@ describe("a parcel", () => {
       ["DOWEL", 2, undefined, "L1", 8, "stock"],
     ]);
     expect(await stock("DOWEL")).toBe(before + 2);
+    expect(await whatLiesThere(await database(), (await job(number)).id, (await job(number)).arrivals[1]?.id as number)).toBe("P-9");
     // told again, nothing is laid out twice
     await takeNews(number, await version(number), [received(`${number}/1`, [{ number: "KIT", sent: "KIT", packs: 1, lot: "L1" }])]);
     expect((await job(number)).arrivals).toHaveLength(4);

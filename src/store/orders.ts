@@ -116,7 +116,7 @@ async function layOut({ trx, job }: Change, order: Order, news: StoredNews): Pro
     // a kit's price is shared among its pieces: what one of them is worth alone is not known
     const price = line ? Math.round((line.price / line.pack / inKit) * 100) / 100 : undefined;
     for (const came of cameFor([{ number: p.number, qty: pieces }], kits, openToFit(toFit, await arrivalsOf(trx, job.id)))) {
-      const sent = kits.size ? came.number : p.sent;
+      const sent = kits.size ? (p.swapped?.[came.number] ?? came.number) : p.sent;
       await trx("arrivals").insert(
         toRow({
           jobId: job.id,

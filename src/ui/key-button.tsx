@@ -1,6 +1,7 @@
 "use client";
 
 import { type ReactNode, useEffect, useRef } from "react";
+import { letGo } from "./let-go";
 
 /** How a key is printed on its cap. */
 const CAPS: Readonly<Record<string, string>> = { " ": "Space", Escape: "Esc", ArrowLeft: "←", ArrowRight: "→" };
@@ -51,7 +52,7 @@ export function KeyButton({ children, keyName, onPress, disabled, pressed, look 
       aria-label={label}
       aria-keyshortcuts={keyName === " " ? "Space" : keyName}
       onClick={(e) => {
-        if (e.detail > 0) e.currentTarget.blur();
+        letGo(e);
         onPress();
       }}
     >

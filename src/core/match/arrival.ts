@@ -21,14 +21,14 @@ export type Compared = Readonly<Record<string, number | "yes" | "no">>;
 
 export interface CompareVerdict {
   readonly key: string;
-  readonly verdict: "same" | "rework" | "no" | "open";
+  readonly verdict: "same" | "doubt" | "rework" | "no" | "open";
   readonly says: string;
 }
 
 export interface ArrivalVerdict {
   readonly items: readonly CompareVerdict[];
   /** what the comparison comes to; the technician decides */
-  readonly suggests: "accept" | "rework" | "send back" | "compare";
+  readonly suggests: "accept" | "rework" | "send back" | "compare" | "doubt";
   readonly says: string;
   /** what is to be done to it before it goes in */
   readonly rework: readonly { readonly do: string; readonly note: string }[];
@@ -71,6 +71,9 @@ const REWORK: Readonly<Record<string, { readonly smaller: boolean; readonly do: 
 
 const round = (x: number): number => Number(x.toFixed(3));
 
+/** A single reading of a caliper may be off by this much, mm: two of its spreads. */
+const CALIPER_MM = 0.04;
+
 /**
  * What to compare on a part of this kind, the decisive first. Figures a caliper reaches are measured; the rest is looked at. A gear's tip diameter is worked out from its numbers (with flat jaws on an odd count, as the
  * jaws show it).
@@ -111,7 +114,7 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
 }
 
 /**
- * What a comparison comes to. A figure within its tolerance is the same; a bore too small or a face too wide can be worked on; anything else is not the part. Nothing is suggested until the decisive items (those that are measured) are
+ * What a comparison comes to. A figure within its tolerance is the same, one beyond it by no more than a caliper may be off is in doubt; a bore too small or a face too wide can be worked on; anything else is not the part. Nothing is suggested until the decisive items (those that are measured) are
  * answered, but one that is wrong is enough to send it back.
  */
 export function arrivalVerdict(items: readonly CompareItem[], found: Compared): ArrivalVerdict {
@@ -126,6 +129,8 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
     const expected = i.expected as number;
     const off = value - expected;
     if (Math.abs(off) <= (i.tolerance ?? 0) + 1e-9) return { key: i.key, verdict: "same", says: "as it should be" };
+    if (i.unit === "mm" && Math.abs(off) <= (i.tolerance ?? 0) + CALIPER_MM)
+      return { key: i.key, verdict: "doubt", says: `${round(value)} for ${expected} mm` };
     const way = REWORK[i.key];
     if (way && off < 0 === way.smaller) {
       rework.push({ do: way.do, note: way.note(round(value), expected) });
@@ -147,6 +152,14 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
       rework,
     };
   if (open.length) return { items: verdicts, suggests: "compare", says: `Still to be measured: ${open.map((i) => i.label).join(", ")}.`, rework };
+  const doubt = verdicts.filter((v) => v.verdict === "doubt");
+  if (doubt.length)
+    return {
+      items: verdicts,
+      suggests: "doubt",
+      says: `${doubt.map((v) => `${items.find((x) => x.key === v.key)?.label} ${v.says}`).join("; ")}: hardly more than the caliper may be off. Measure again, or decide.`,
+      rework,
+    };
   if (rework.length) return { items: verdicts, suggests: "rework", says: `It goes in after rework: ${rework.map((r) => r.note).join("; ")}.`, rework };
   const looked = items.filter((i) => i.tolerance === undefined && found[i.key] === undefined);
   return {

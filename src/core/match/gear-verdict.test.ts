@@ -102,6 +102,13 @@ describe("the law of meshing", () => {
     // (41/9)/(42/8) − 1 = −13.2 %
     expect(of("output speed", { teeth: 42 }, { outputRpm: 90 }, [pinion(8)]).says).toBe("the output turns 13.2 % slower, 78.1 rpm for 90: tell the customer");
   });
+  it("asks for the mate where it is not named: the pair may sit on the old shafts or not", () => {
+    expect(of("teeth", { teeth: 42 }, { mate: undefined }, [pinion(8)])).toMatchObject({
+      verdict: "settle",
+      says: expect.stringMatching(/go only with P-8: name the gear it runs with/),
+    });
+    expect(of("teeth", { teeth: 42 }, { mate: undefined }).verdict).toBe("no");
+  });
   it("refuses companions that do not keep the sum, or do not mesh with it", () => {
     expect(verdictOf({}, { teeth: 42 }, [pinion(9)])).toBe("no");
     expect(of("centre distance", { teeth: 42 }, {}, [pinion(8, { hand: "right" })]).says).toMatch(/both are right-hand/);

@@ -67,13 +67,18 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
   const shown = spread ? `${round(value(wanted.teeth))} ± ${round(spread)}` : `${own.teeth}`;
   const teeth = (verdict: Criterion["verdict"], says: string): Criterion => criterion("teeth", shown, `${offered.teeth}`, "exact", verdict, says);
   if (withinCount) return [teeth("settle", "within what the count may be off: count the teeth again to settle it")];
-  if (!mate)
-    return [
-      sameTeeth
-        ? teeth("same", "the ratio stays")
-        : teeth("no", `${offered.teeth} teeth for ${own.teeth} changes the ratio and the centre distance; it does not mesh with what stays`),
-    ];
-
+  if (!mate) {
+    const [sold] = companions;
+    if (sameTeeth) return [teeth("same", "the ratio stays")];
+    if (sold)
+      return [
+        teeth(
+          "settle",
+          `${offered.teeth} teeth for ${own.teeth} go only with ${sold.number}: name the gear it runs with on the gear bench to settle whether the pair sits on the old shafts`,
+        ),
+      ];
+    return [teeth("no", `${offered.teeth} teeth for ${own.teeth} changes the ratio and the centre distance; it does not mesh with what stays`)];
+  }
   // a measured distance says something about shifted teeth only where both shifts are known
   const known = mate.profileShift !== undefined;
   const was = known && wanted.centreMm !== undefined ? value(wanted.centreMm) : centreOf(form, own, mate, known);

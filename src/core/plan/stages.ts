@@ -25,6 +25,10 @@ export interface JobFacts {
   readonly stepsLaidDown: number;
   readonly stripFinished: boolean;
   readonly failedParts: readonly { readonly id: string; readonly name: string; readonly isGear: boolean; readonly named: boolean; readonly chosen: boolean }[];
+  /** ordered and not here yet, by number */
+  readonly partsAwaited: readonly string[];
+  /** here and not compared yet, by number */
+  readonly partsToCompare: readonly string[];
   readonly greaseChosen: boolean;
   readonly pointsUnweighed: readonly string[];
   readonly washed: boolean;
@@ -62,6 +66,8 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       break;
     case "match":
       for (const p of f.failedParts) unless(p.chosen, `part:${p.id}`, `Choose what replaces the ${p.name}.`);
+      unless(f.partsToCompare.length === 0, "compare", `Compare with the old one before it is fitted: ${f.partsToCompare.join(", ")}.`);
+      unless(f.partsAwaited.length === 0, "awaited", `Still on its way: ${f.partsAwaited.join(", ")}.`);
       break;
     case "lube":
       unless(f.washed, "washed", "Say that the parts are clean and dry.");

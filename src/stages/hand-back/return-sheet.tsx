@@ -17,6 +17,7 @@ export function ReturnSheet({
   shopName,
   town,
   currency,
+  markupPercent,
 }: {
   job: Job;
   catalogue: readonly CataloguePart[];
@@ -24,6 +25,8 @@ export function ReturnSheet({
   shopName: string;
   town: string;
   currency: string;
+  /** on what parts cost the shop */
+  markupPercent: number;
 }) {
   const causes = (job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []);
   const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
@@ -32,8 +35,20 @@ export function ReturnSheet({
     const part = catalogue.find((p) => p.number === f.chosen);
     return part ? [{ for: partName(f.part), part }] : [];
   });
+  // what was compared and taken, with where it came from; where nothing was ordered here, what was chosen
+  const fitted = job.arrivals
+    .filter((a) => a.decision === "accepted" || a.decision === "rework")
+    .map((a) => ({
+      key: a.id,
+      for: a.part ? partName(a.part) : "With it",
+      says: `${a.qty > 1 ? `${a.qty} × ` : ""}${catalogue.find((p) => p.number === a.number)?.name ?? a.number}`,
+      number: a.number,
+      from: [a.supplier, a.lot && `lot ${a.lot}`].filter(Boolean).join(", "),
+      price: (a.price ?? 0) * a.qty * (a.orderId === undefined ? 1 : 1 + markupPercent / 100),
+    }));
+  const agreed = job.quotes.filter((q) => q.answer === "accepted").at(-1);
   const used = job.steps.flatMap((s) => (s.hardware ?? []).filter((h) => h.once));
-  const sum = chosen.reduce((s, c) => s + c.part.price, 0);
+  const sum = fitted.length ? fitted.reduce((s, f) => s + f.price, 0) : chosen.reduce((s, c) => s + c.part.price, 0);
   const grams = job.lubePoints.reduce((s, g) => s + (g.weighedGrams ?? 0), 0);
   const pictures = job.pictures
     .filter((p) => p.role === "intake" || failed.some((f) => job.steps.find((s) => s.id === p.step)?.parts?.includes(f.part)))
@@ -108,7 +123,20 @@ export function ReturnSheet({
       <Section title="Parts and grease">
         <table className="w-full text-left">
           <tbody>
-            {chosen.map((c) => (
+            {fitted.map((f) => (
+              <tr key={f.key} className="border-b border-[#d7ccb4] align-baseline">
+                <td className="py-0.5 first-letter:uppercase">{f.for}</td>
+                <td>
+                  {f.says}
+                  <span className="block text-[15px]">{f.from}</span>
+                </td>
+                <td className="figures text-[15px]">{f.number}</td>
+                <td className="figures text-right text-[15px]">
+                  {f.price.toFixed(2)} {currency}
+                </td>
+              </tr>
+            ))}
+            {(fitted.length ? [] : chosen).map((c) => (
               <tr key={c.part.number} className="border-b border-[#d7ccb4]">
                 <td className="py-0.5 first-letter:uppercase">{c.for}</td>
                 <td>{c.part.name}</td>
@@ -135,13 +163,23 @@ export function ReturnSheet({
                 <td className="figures text-right text-[15px]">{grams.toFixed(1)} g</td>
               </tr>
             )}
-            {chosen.length > 0 && (
+            {(fitted.length > 0 || chosen.length > 0) && (
               <tr>
                 <td colSpan={3} className="pt-1 font-bold">
                   Parts
                 </td>
                 <td className="figures pt-1 text-right text-[16px] font-semibold">
                   {sum.toFixed(2)} {currency}
+                </td>
+              </tr>
+            )}
+            {agreed && (
+              <tr>
+                <td colSpan={3} className="font-bold">
+                  In all, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && format(parseISO(agreed.answeredOn), "d MMMM")}
+                </td>
+                <td className="figures text-right text-[16px] font-semibold">
+                  {agreed.total.toFixed(2)} {currency}
                 </td>
               </tr>
             )}

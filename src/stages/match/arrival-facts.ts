@@ -21,8 +21,9 @@ export interface ArrivalView extends Arrival {
   readonly planned: readonly { readonly do: string; readonly note: string }[];
   /** for the gear face: the old gear as it was measured, the new one as it is sold */
   readonly faces: { readonly old: Gear | null; readonly sold: Gear } | null;
-  /** names of its pictures */
   readonly pictures: readonly { readonly sha256: string; readonly name: string }[];
+  /** of the old part, as it came off */
+  readonly oldPicture: string | undefined;
 }
 
 export async function arrivalViews(db: Knex, job: Job): Promise<ArrivalView[]> {
@@ -52,6 +53,9 @@ export async function arrivalViews(db: Knex, job: Job): Promise<ArrivalView[]> {
             )
           : [],
       faces: part?.spec.kind === "gear" ? { old: oldGear(job, a.part), sold: part.spec } : null,
+      oldPicture: a.part
+        ? job.pictures.find((p) => p.step !== undefined && job.steps.find((s) => s.id === p.step)?.parts?.includes(a.part as string))?.sha256
+        : undefined,
       pictures: job.pictures.filter((p) => p.part === pictureOf(a)).map((p) => ({ sha256: p.sha256, name: p.name })),
     };
   });
@@ -85,7 +89,7 @@ function oldFigures(job: Job, part: string): Record<string, string> {
     put("insideMm", bearing.boreMm);
     put("outsideMm", bearing.outsideMm);
     put("widthMm", bearing.widthMm);
-    put("closure", bearing.closure);
+    put("closure", bearing.closure ?? (/seal\S* (?:\S+ ){0,6}pulled/i.test(told) ? "one seal pulled" : undefined));
   }
   return out;
 }

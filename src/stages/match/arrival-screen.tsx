@@ -9,6 +9,7 @@ import { lengthFrom } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
 import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
+import { letGo } from "@/ui/let-go";
 import { pictureUrl } from "@/ui/picture-frame";
 import { useJob } from "../job-context";
 import { TakePicture } from "../take-picture";
@@ -55,7 +56,7 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
     const result = await run(decide, {
       arrival: at.id,
       decision,
-      ...(decision === "sent-back" ? { reason } : {}),
+      ...(decision === "sent-back" ? { reason: reason.trim() || (verdict.suggests === "send back" ? verdict.says : "") } : {}),
       ...(decision === "rework" ? { rework: rework as { do: (typeof SERVICES)[number]; note: string }[] } : {}),
     });
     setFault(result.ok ? null : result.says);
@@ -75,7 +76,8 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
               <button
                 type="button"
                 aria-pressed={a.id === at.id}
-                onClick={() => {
+                onClick={(e) => {
+                  letGo(e);
                   setPicked(a.id);
                   setFault(null);
                 }}
@@ -144,17 +146,17 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
           ) : (
             <>
               {at.faces && <Faces faces={at.faces} teeth={measured} boreMm={typeof at.found.boreMm === "number" ? at.found.boreMm : undefined} />}
-              <div className="flex flex-wrap gap-2 py-1">
+              <div className="grid grid-cols-2 gap-2 py-1">
+                {at.oldPicture && <Picture sha256={at.oldPicture} says="the old one, as it came off" />}
                 {at.pictures.map((p) => (
-                  // biome-ignore lint/performance/noImgElement: from the shop's own folder
-                  <img key={p.sha256} src={pictureUrl(p.sha256, true)} alt={`The ${at.name} as it came`} className="h-[96px] border-2 border-base-300" />
+                  <Picture key={p.sha256} sha256={p.sha256} says="the new one, as it came" />
                 ))}
-                {!at.decision && (
-                  <KeyButton keyName="B" onPress={() => setCamera(true)}>
-                    Picture
-                  </KeyButton>
-                )}
               </div>
+              {!at.decision && (
+                <KeyButton keyName="B" onPress={() => setCamera(true)}>
+                  {at.pictures.length ? "Another picture" : "Picture of the new one"}
+                </KeyButton>
+              )}
             </>
           )}
         </div>
@@ -163,7 +165,7 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
             <p
               role="status"
               aria-label="What it comes to"
-              className={`says text-[20px] ${verdict.suggests === "send back" ? "danger" : verdict.suggests === "compare" ? "" : "good"}`}
+              className={`says text-[20px] ${verdict.suggests === "send back" ? "danger" : verdict.suggests === "compare" ? "" : verdict.suggests === "doubt" ? "measured" : "good"}`}
             >
               {at.decision ? `${DECISIONS[at.decision]}${at.reason ? `: ${at.reason}` : ""}` : verdict.says}
             </p>
@@ -197,25 +199,27 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
   );
 }
 
+const Picture = ({ sha256, says }: { sha256: string; says: string }) => (
+  <figure>
+    {/* biome-ignore lint/performance/noImgElement: from the shop's own folder */}
+    <img src={pictureUrl(sha256, true)} alt={says} className="aspect-[4/3] w-full border-2 border-base-300 object-cover" />
+    <figcaption className="hush text-[17px]">{says}</figcaption>
+  </figure>
+);
+
 /** The old gear as it was measured with the new one laid over it: as it is sold, or with the teeth that were counted. */
 function Faces({ faces, teeth, boreMm }: { faces: NonNullable<ArrivalView["faces"]>; teeth: number | undefined; boreMm: number | undefined }) {
-  const came: Gear = teeth !== undefined && teeth >= 4 ? { ...faces.sold, teeth: Math.round(teeth) } : faces.sold;
-  const shown = faces.old ?? came;
+  const wrong = teeth !== undefined && teeth >= 4 && Math.round(teeth) !== faces.sold.teeth;
+  const came: Gear = wrong ? { ...faces.sold, teeth: Math.round(teeth) } : faces.sold;
+  const [under, says] = wrong
+    ? [faces.sold, `should be ${faces.sold.teeth} teeth; over it what came, ${came.teeth}`]
+    : faces.old
+      ? [faces.old, `the old one, ${faces.old.teeth} teeth; over it the new one, ${came.teeth}`]
+      : [came, `the new one, ${came.teeth} teeth`];
   return (
     <figure>
-      <GearFace
-        gear={shown}
-        marks={{}}
-        over={faces.old || came !== faces.sold ? (faces.old ? came : faces.sold) : undefined}
-        boreMm={boreMm}
-        size={270}
-        label={`${faces.old ? "The old gear, the new one" : "The new gear, as it is sold"} laid over it`}
-      />
-      <figcaption className="text-[18px]">
-        {faces.old
-          ? `old, ${faces.old.teeth} teeth; over it the new one, ${came.teeth}`
-          : `as it came, ${came.teeth} teeth${came === faces.sold ? "" : `; over it what it should be, ${faces.sold.teeth}`}`}
-      </figcaption>
+      <GearFace gear={under} marks={{}} over={under === came ? undefined : came} boreMm={boreMm} size={250} label={says} />
+      <figcaption className="text-[18px]">{says}</figcaption>
     </figure>
   );
 }
@@ -246,7 +250,6 @@ function Choices({
             className="field"
             value={reason}
             placeholder={suggests === "send back" ? suggestReason : "what is wrong with it"}
-            onFocus={() => !reason && suggests === "send back" && setReason(suggestReason)}
             onChange={(e) => setReason(e.target.value)}
           />
         </label>
@@ -258,7 +261,7 @@ function Choices({
         </KeyButton>
       </>
     );
-  const ready = suggests === "accept" || suggests === "rework";
+  const ready = suggests === "accept" || suggests === "rework" || suggests === "doubt";
   return (
     <>
       <KeyButton keyName=" " look="main" className="justify-center" disabled={!ready} onPress={() => settle(rework ? "rework" : "accepted")}>

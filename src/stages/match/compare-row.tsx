@@ -4,8 +4,9 @@ import { Check, X } from "lucide-react";
 import { useId, useState } from "react";
 import type { CompareItem, CompareVerdict } from "@/core/match/arrival";
 import { FaultLine } from "@/ui/fault-line";
+import { letGo } from "@/ui/let-go";
 
-const TONES = { same: "text-success", rework: "text-info", no: "text-error", open: "" } as const;
+const TONES = { same: "text-success", doubt: "text-info", rework: "text-info", no: "text-error", open: "" } as const;
 
 /** One thing to compare: the old part's figure, what it must be, and a place for what it is; or a yes and a no for what is looked at. */
 export function CompareRow({
@@ -45,7 +46,7 @@ export function CompareRow({
         </label>
         <span className="hush block text-[17px] leading-tight font-normal">{item.how}</span>
       </th>
-      <td className="figures pr-2 text-[17px] whitespace-nowrap">{item.old ?? "–"}</td>
+      <td className="figures pr-4 text-[17px]">{item.old ?? "–"}</td>
       <td className="figures pr-2 text-[18px] whitespace-nowrap">
         {item.expected === "yes" ? "" : `${item.expected}${unit}`}
         {item.tolerance ? <span className="hush block text-[16px]">± {Number(item.tolerance.toFixed(2))}</span> : null}
@@ -59,11 +60,13 @@ export function CompareRow({
             >
               {typeof value === "number" ? `${value}` : "–"}
               {verdict?.verdict === "same" && " ✓"}
+              {verdict?.verdict === "doubt" && " ?"}
               {verdict?.verdict === "no" && " ✕"}
             </output>
             {!decided && (
               <input
                 id={id}
+                aria-label={item.label}
                 className="field figure !min-h-[48px] !px-1.5 !text-[19px]"
                 inputMode="decimal"
                 autoComplete="off"
@@ -84,7 +87,10 @@ export function CompareRow({
               aria-label={`${item.label}: yes`}
               aria-pressed={value === "yes"}
               className={`chip ${value === "yes" ? "border-success bg-success text-success-content" : ""}`}
-              onClick={() => say(value === "yes" ? null : "yes")}
+              onClick={(e) => {
+                letGo(e);
+                say(value === "yes" ? null : "yes");
+              }}
             >
               <Check size={22} strokeWidth={3} aria-hidden="true" /> yes
             </button>
@@ -93,7 +99,10 @@ export function CompareRow({
               aria-label={`${item.label}: no`}
               aria-pressed={value === "no"}
               className={`chip ${value === "no" ? "border-error bg-error text-error-content" : ""}`}
-              onClick={() => say(value === "no" ? null : "no")}
+              onClick={(e) => {
+                letGo(e);
+                say(value === "no" ? null : "no");
+              }}
             >
               <X size={22} strokeWidth={3} aria-hidden="true" /> no
             </button>

@@ -102,7 +102,7 @@ export function MakeScreen({
               ))}
             </div>
             <p className="hush text-[18px]">
-              In true size, millimetres, as measured: no backlash is taken off. Make one tooth pitch of it first and roll it against its mate.
+              In true size, millimetres, as measured: no backlash is taken off. Print the outline on paper at 100 % first and lay the old gear on it.
             </p>
           </>
         ) : (

@@ -8,6 +8,7 @@ import { type CriterionVerdict, VERDICT_SAYS } from "@/core/match/verdict";
 import type { Gate, Stage } from "@/core/plan/stages";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
+import { letGo } from "@/ui/let-go";
 import { GoOn } from "../go-on";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
@@ -67,7 +68,8 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
               <button
                 type="button"
                 aria-pressed={p.id === part.id}
-                onClick={() => {
+                onClick={(e) => {
+                  letGo(e);
                   setPicked(p.id);
                   setLooked(undefined);
                 }}
@@ -115,7 +117,10 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
                   <button
                     type="button"
                     aria-pressed={on}
-                    onClick={() => setLooked(c.part.number)}
+                    onClick={(e) => {
+                      letGo(e);
+                      setLooked(c.part.number);
+                    }}
                     className={`w-full border-b-2 border-base-300 px-2.5 py-2 text-left ${on ? "border-l-8 border-l-primary bg-base-200" : "pl-[18px]"}`}
                   >
                     <span className="figures block text-[19px]">{c.part.number}</span>

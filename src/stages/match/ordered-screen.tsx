@@ -82,7 +82,7 @@ export function OrderedScreen({
         )}
         <div className="mt-auto">
           {waiting > 0 ? (
-            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/arrival`} className="justify-center">
+            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/arrival`} className="w-full justify-center">
               Compare what is here ({waiting})
             </KeyLink>
           ) : (

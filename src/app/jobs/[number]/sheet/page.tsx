@@ -8,7 +8,8 @@ import { type JobAddress, jobFrom } from "../job-from-address";
 
 export default async function Page(address: JobAddress) {
   const { job, db } = await jobFrom(address);
-  const { shopName, town, currency } = await shopSettings(db);
+  const { shopName, town, currency, rates } = await shopSettings(db);
+  const numbers = [...job.findings.flatMap((f) => f.chosen ?? []), ...job.arrivals.map((a) => a.number)];
   return (
     <main className="min-h-dvh bg-base-300 print:bg-white">
       <nav className="no-print flex items-center gap-3 p-4">
@@ -35,6 +36,7 @@ export default async function Page(address: JobAddress) {
         shopName={shopName}
         town={town}
         currency={currency}
+        markupPercent={rates.markupPercent}
       />
     </main>
   );
