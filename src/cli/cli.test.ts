@@ -1,7 +1,8 @@
-import { spawnSync } from "node:child_process";
+import { execFile, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { promisify } from "node:util";
 import { afterAll, describe, expect, it } from "vitest";
 
 const folder = mkdtempSync(join(tmpdir(), "cli-"));
@@ -83,5 +84,15 @@ describe("the command line", () => {
     cli(["job", "export", "J-0500", "--out", zip]);
     expect(readFileSync(zip).equals(bytes)).toBe(true);
     expect(cli(["job", "export", "J-0999"]).err).toMatch(/there is no job J-0999/);
+  });
+  it("that is called several times at once waits its turn at the shop's database: each job gets a number of its own", async () => {
+    const file = join(folder, "job.json");
+    writeFileSync(file, JSON.stringify(job));
+    const one = (): Promise<string> =>
+      promisify(execFile)(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", "job", "import", file, "--as-new"], {
+        env: { ...process.env, DEMONTAGE_DATA: folder },
+      }).then((r) => JSON.parse(r.stdout).number);
+    const numbers = await Promise.all([one(), one(), one()]);
+    expect(new Set(numbers).size).toBe(3);
   });
 });

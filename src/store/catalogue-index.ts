@@ -3,6 +3,7 @@ import type { CataloguePart } from "@/core/match/catalogue-part";
 import { fitInWords } from "@/core/match/fits-unit";
 import { bareNumber, foldedNumber } from "@/core/match/part-number";
 import { specInWords } from "@/core/match/part-spec";
+import { inTurn } from "./in-turn";
 import { AT_ONCE, type Keyed } from "./put-rows";
 import { fromRow, toRow } from "./rows";
 
@@ -106,5 +107,5 @@ async function unindex(db: Knex, ids: readonly number[]): Promise<void> {
 /** Parts that came in without what they are found by (from an older form of the database) get it. */
 export async function completeIndex(db: Knex): Promise<void> {
   const bare = await db("catalogue").where("bare", "");
-  if (bare.length) await db.transaction((trx) => writeRows(trx, bare.map(partFromRow)));
+  if (bare.length) await inTurn(db, (trx) => writeRows(trx, bare.map(partFromRow)));
 }

@@ -1,6 +1,7 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import { database } from "./database";
+import { inTurn } from "./in-turn";
 import { type JobHead, loadHead } from "./job";
 
 export interface HistoryLine {
@@ -41,7 +42,7 @@ export async function changeJob(
   db?: Knex,
 ): Promise<number> {
   const at = now.toISOString();
-  return (db ?? (await database())).transaction(async (trx) => {
+  return inTurn(db ?? (await database()), async (trx) => {
     const job = await loadHead(trx, number);
     if (!job) throw new Fault("number", `there is no job ${number}`);
     if (version !== "any" && version !== job.version) throw new StaleSave(await historySince(trx, job.id, version));

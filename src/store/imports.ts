@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from "node:util";
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import { partRows } from "./catalogue-index";
+import { inTurn } from "./in-turn";
 import { offerRows, supplierRows } from "./offers";
 import { AT_ONCE, type Keyed, type PutCount, putRows } from "./put-rows";
 import { fromRow } from "./rows";
@@ -95,7 +96,7 @@ async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back
     const some = await db("import_rows").select("*", "rowid").where("import", id).limit(AT_ONCE);
     if (!some.length) return { back, stayed };
     const puts = some.map((r) => ({ key: r.key as string, before: r.before && JSON.parse(r.before), after: JSON.parse(r.after) }));
-    await db.transaction(async (trx) => {
+    await inTurn(db, async (trx) => {
       const now = new Map(
         (
           await rows.there(

@@ -7,7 +7,7 @@ import { type Bought, boughtFor, takeInBought } from "./bought";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { type GearIdentity, type GearNotes, type Job, type JobPicture, loadHead, loadJob } from "./job";
-import { createJob, nextNumber } from "./jobs";
+import { createJob } from "./jobs";
 import { addPicture, readPicture } from "./pictures";
 import { toRow } from "./rows";
 
@@ -134,17 +134,18 @@ export async function takeInJobFile({ file, pictures }: { file: JobFile; picture
     for (const name of s.pictures ?? [])
       if (pictures.size && !pictures.has(name)) throw new Fault(`steps[${i}].pictures`, `there is no picture ${name} in the file`);
   const db = await database();
-  const number = asNew || !file.job?.number ? await nextNumber(db) : file.job.number;
-  if (await loadHead(db, number)) throw new Fault("job.number", `${number} is in this shop already; --as-new takes it in under the next number`);
+  // a new number is given in the same transaction as the job is made: two that come at once get two
+  const own = asNew ? undefined : file.job?.number;
+  if (own && (await loadHead(db, own))) throw new Fault("job.number", `${own} is in this shop already; --as-new takes it in under the next number`);
   const { bench: rawBench, ...fileX } = file.x ?? {};
   const bench = (rawBench ?? {}) as Bench;
   const x = known({ ...fileX, job: file.job?.x, unit: file.unit.x });
   const { x: _ux, ...unit } = file.unit;
   const stage = file.job?.stage;
-  await createJob({
+  const number = await createJob({
     ...unit,
     ...bench.job,
-    number,
+    ...(own ? { number: own } : {}),
     complaint: file.job?.complaint ?? "",
     symptoms: file.job?.symptoms ?? [],
     looseItems: file.job?.looseItems ?? [],

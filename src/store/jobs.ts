@@ -2,6 +2,7 @@ import type { Knex } from "knex";
 import { STAGE_NAMES, type Stage } from "@/core/plan/stages";
 import { changeJob } from "./change";
 import { database } from "./database";
+import { inTurn } from "./in-turn";
 import { headFromRow, type JobHead } from "./job";
 import { toRow } from "./rows";
 
@@ -13,7 +14,7 @@ export interface BoardJob extends JobHead {
 
 /** A new job with the next free number, at Take in. Answers its number. */
 export async function createJob(head: Partial<JobHead> = {}, now: Date = new Date(), db?: Knex): Promise<string> {
-  return (db ?? (await database())).transaction(async (trx) => {
+  return inTurn(db ?? (await database()), async (trx) => {
     const number = head.number ?? (await nextNumber(trx));
     const at = now.toISOString();
     const [row] = await trx("jobs")

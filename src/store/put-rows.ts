@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from "node:util";
 import type { Knex } from "knex";
+import { inTurn } from "./in-turn";
 
 /** A table of the shop that rows are put into over those of the same key: how they are looked up, written and taken out. */
 export interface Keyed<T> {
@@ -47,7 +48,7 @@ export async function putRows<T>(
     changed += touched.length - fresh;
     same += some.length - touched.length;
     if (dry || !touched.length) continue;
-    await db.transaction(async (trx) => {
+    await inTurn(db, async (trx) => {
       await keep?.(
         trx,
         touched.map((r) => ({ key: table.keyOf(r), before: there.get(table.keyOf(r)) ?? null, after: r })),

@@ -70,13 +70,16 @@ export function usePhoto(url: string | undefined) {
   };
 }
 
-/** Runs one at a time; while it runs, `soon` keeps only the latest that was asked. */
+/** Runs one at a time; while it runs, `soon` keeps only the latest that was asked. What is asked for at once leaves nothing behind it that was asked before. */
 export function useLatest<A extends readonly unknown[]>(work: (...args: A) => Promise<void>): ((...args: A) => Promise<void>) & { soon: (...args: A) => void } {
   const latest = useRef(work);
   latest.current = work;
   const busy = useRef(false);
   const next = useRef<A | null>(null);
-  const run = useCallback(async (...args: A): Promise<void> => latest.current(...args).catch(() => undefined), []);
+  const run = useCallback(async (...args: A): Promise<void> => {
+    next.current = null;
+    await latest.current(...args).catch(() => undefined);
+  }, []);
   const soon = useCallback((...args: A): void => {
     next.current = args;
     if (busy.current) return;
