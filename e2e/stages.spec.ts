@@ -186,6 +186,6 @@ test("every screen of the demo shop opens without an error in the browser", asyn
       await new BenchHand(page).open(`/jobs/${job}/${stage}`);
   await new BenchHand(page).open("/parts/tables");
   await new BenchHand(page).open("/parts");
-  await expect(page.getByRole("heading", { name: "Parts" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Catalogue" })).toBeVisible();
   expect(errors).toEqual([]);
 });

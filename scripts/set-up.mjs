@@ -1,5 +1,5 @@
 // What the commands share: running a step, installing when needed, building when needed.
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
@@ -31,14 +31,31 @@ export function must(what, command, args, options) {
 
 const digest = (text) => createHash("sha256").update(text).digest("hex");
 
-/** Installs what package-lock.json names, unless that was done already. */
-export function install() {
+const binding = join(root, "node_modules", "better-sqlite3", "build", "Release", "better_sqlite3.node");
+
+/** Installs what package-lock.json names, unless that was done already. `sqliteLater`: the caller sees to the SQLite binding itself. */
+export function install({ sqliteLater = false } = {}) {
   const stamp = join(root, "node_modules", ".installed");
   const wanted = digest(readFileSync(join(root, "package-lock.json")));
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
-  console.log("Installing …");
-  must("The installation", "npm", ["ci", "--no-audit", "--no-fund"]);
-  writeFileSync(stamp, wanted);
+  if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== wanted) {
+    console.log("Installing …");
+    must("The installation", "npm", ["ci", "--no-audit", "--no-fund"], { env: sqliteLater ? { DEMONTAGE_SQLITE: "later" } : {} });
+    writeFileSync(stamp, wanted);
+  }
+  if (!sqliteLater && !existsSync(binding)) must("Compiling SQLite", "npm", ["run", "-s", "postinstall"]);
+}
+
+/** Begins a step and goes on; the promise says whether it went well. What it prints comes when it is over. */
+export function begin(command, args, env = {}) {
+  const path = `${join(root, "node_modules", ".bin")}:${process.env.PATH}`;
+  return new Promise((done) => {
+    let told = "";
+    const child = spawn(command, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"], env: { ...process.env, ...quiet, PATH: path, ...env } });
+    child.stdout.on("data", (d) => (told += d));
+    child.stderr.on("data", (d) => (told += d));
+    child.on("error", (e) => done({ ok: false, told: String(e) }));
+    child.on("close", (code) => done({ ok: code === 0, told }));
+  });
 }
 
 function sourceStamp(folder) {

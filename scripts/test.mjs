@@ -3,7 +3,7 @@
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { build, install, root, run } from "./set-up.mjs";
+import { begin, build, install, root, run } from "./set-up.mjs";
 
 let passed = 0;
 let failed = 0;
@@ -14,27 +14,38 @@ function count(what, ok) {
 }
 const report = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : null);
 
-/** Chromium for the end-to-end tests: there already, or from Debian's packages where apt can be used. */
-function chromium() {
-  for (const place of [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"])
-    if (place && existsSync(place)) return place;
-  if (process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0) {
-    console.log("Installing Chromium from Debian's packages …");
-    spawnSync("apt-get", ["update", "-qq"], { stdio: "inherit" });
-    spawnSync("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], {
-      stdio: ["ignore", "ignore", "inherit"],
-      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
-    });
-    if (existsSync("/usr/bin/chromium")) return "/usr/bin/chromium";
-  }
-  return null;
+const browsers = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"];
+const chromium = () => browsers.find((place) => place && existsSync(place)) ?? null;
+
+/** Chromium for the end-to-end tests, from Debian's packages where apt can be used and none is there. */
+async function installChromium() {
+  if (chromium() || process.getuid?.() !== 0 || spawnSync("apt-get", ["--version"]).status !== 0) return { ok: true, told: "" };
+  await begin("apt-get", ["update", "-qq"]);
+  return begin("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], { DEBIAN_FRONTEND: "noninteractive" });
 }
 
-install();
+// the checks of the source need neither SQLite nor a browser: those come meanwhile
+install({ sqliteLater: true });
+const sqlite = begin("npm", ["run", "-s", "postinstall"]);
+const browserComing = installChromium();
 mkdirSync(join(root, "test-results"), { recursive: true });
-count("format and lint", run("biome", ["check", "--error-on-warnings", "."]).status === 0);
-count("types", run("next", ["typegen"], { capture: true }).status === 0 && run("tsc", ["--noEmit"]).status === 0);
-count("import rules", run("depcruise", ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "bench"]).status === 0);
+const check = async (what, ...steps) => {
+  let ok = true;
+  for (const [command, args] of steps) {
+    const done = ok ? await begin(command, args) : { ok, told: "" };
+    if (!done.ok) console.error(done.told);
+    ok &&= done.ok;
+  }
+  count(what, ok);
+};
+await check("format and lint", ["biome", ["check", "--error-on-warnings", "."]]);
+await check("types", ["next", ["typegen"]], ["tsc", ["--noEmit"]]);
+await check("import rules", ["depcruise", ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "bench"]]);
+const compiled = await sqlite;
+if (!compiled.ok) {
+  console.error(compiled.told);
+  process.exit(1);
+}
 
 const unitReport = join(root, "test-results", "unit.json");
 rmSync(unitReport, { force: true });
@@ -47,6 +58,8 @@ if (unit) {
 } else count("unit tests start", false);
 
 build({ typesChecked: true });
+const came = await browserComing;
+if (!came.ok) console.error(came.told);
 const browser = chromium();
 if (!browser) {
   console.error("The end-to-end tests need Chromium: apt-get install chromium, or name one in the variable CHROMIUM.");

@@ -54,7 +54,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
   return (
     <div className="grid h-dvh min-w-[1000px] grid-rows-[auto_minmax(0,1fr)]">
       <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
-        <h1 className="text-[27px]">Parts</h1>
+        <h1 className="text-[27px]">Catalogue</h1>
         <input
           // biome-ignore lint/a11y/noAutofocus: the screen is for searching
           autoFocus

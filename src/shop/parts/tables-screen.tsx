@@ -114,7 +114,7 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
       <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
         <h1 className="flex-1 text-[27px]">Tables in and out</h1>
         <KeyLink href="/parts" keyName="Escape">
-          Parts
+          Catalogue
         </KeyLink>
       </header>
       <main className="grid grid-cols-[minmax(0,7fr)_minmax(0,3fr)] gap-8 p-5">

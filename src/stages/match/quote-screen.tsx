@@ -135,6 +135,9 @@ export function QuoteScreen({
               The sheet, to print or send
             </KeyLink>
           )}
+          <KeyLink keyName="H" href="/settings">
+            How the shop charges
+          </KeyLink>
           {!ask && (
             <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/basket`} className="justify-center">
               To the basket

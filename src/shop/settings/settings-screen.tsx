@@ -1,0 +1,66 @@
+"use client";
+
+import { useId, useState } from "react";
+import { FaultLine } from "@/ui/fault-line";
+import { KeyLink } from "@/ui/key-link";
+import { setRate } from "./actions";
+import { RATE_FIELDS, type RateField } from "./rate-fields";
+
+/** How the shop charges, set once: what every quote is reckoned with. */
+export function SettingsScreen({ values, currency }: { values: Readonly<Record<RateField["key"], number>>; currency: string }) {
+  return (
+    <div className="min-h-dvh min-w-[1000px]">
+      <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
+        <h1 className="flex-1 text-[27px]">How the shop charges</h1>
+        <KeyLink href="/" keyName="Escape">
+          The bench
+        </KeyLink>
+      </header>
+      <main className="max-w-[900px] p-5">
+        <p className="pb-2 text-[20px]">Every quote is reckoned with these. Quotes that were made stay as they were.</p>
+        {RATE_FIELDS.map((f) => (
+          <Rate key={f.key} field={f} value={values[f.key]} unit={f.unit === "money" ? currency : f.unit} />
+        ))}
+      </main>
+    </div>
+  );
+}
+
+function Rate({ field, value, unit }: { field: RateField; value: number; unit: string }) {
+  const id = useId();
+  const [text, setText] = useState(String(value));
+  const [fault, setFault] = useState<string | null>(null);
+  const [kept, setKept] = useState(String(value));
+  const save = async (): Promise<void> => {
+    if (text === kept) return;
+    const says = await setRate({ key: field.key, text }).catch(() => "Not saved: the shop’s computer does not answer. Leave the field once more to try again.");
+    setFault(says);
+    if (says === null) setKept(text);
+  };
+  return (
+    <div className="border-b-2 border-base-300 py-1.5">
+      <div className="grid grid-cols-[minmax(0,1fr)_180px_60px] items-center gap-4">
+        <label htmlFor={id} className="text-[21px] font-semibold">
+          {field.label}
+          <span className="hush block text-[18px] font-normal">{field.says}</span>
+        </label>
+        <input
+          id={id}
+          className="field figure text-right"
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          aria-invalid={fault ? true : undefined}
+          onChange={(e) => setText(e.target.value)}
+          onBlur={() => void save()}
+          onKeyDown={(e) => e.key === "Enter" && void save()}
+        />
+        <span className="text-[21px]">
+          {unit}
+          {kept === text && text !== String(value) && <span className="text-success"> ✓</span>}
+        </span>
+      </div>
+      <FaultLine says={fault} />
+    </div>
+  );
+}
