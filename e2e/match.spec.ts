@@ -75,6 +75,11 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
     await page.waitForURL(/arrival$/);
     await expect(arrived(page, /./)).toHaveCount(2);
     await page.getByRole("link", { name: /^N Basket/ }).click();
+    // ordered by mistake: taken back, and ordered again
+    await hand.button(/Take the order back/).click();
+    await hand.button(/Order it/).click();
+    await page.waitForURL(/arrival$/);
+    await page.getByRole("link", { name: /^N Basket/ }).click();
     const order = page.getByRole("article", { name: `Order ${number}/1` });
     await expect(order).toContainText("placed");
     for (const says of ["confirms", "on the way", "A parcel from Nordhav Spares"]) {

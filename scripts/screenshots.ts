@@ -46,17 +46,6 @@ const shots: Shot[] = [
       await page.getByText("step 20: one picture", { exact: true }).waitFor();
     },
   },
-  {
-    name: "strip-pieces",
-    path: "/jobs/J-0142/strip",
-    before: async (page) => {
-      await page.getByLabel("Hardware, in shorthand").fill("1 wavy 20 above, nut M6 LH once");
-      await page.keyboard.press("Enter");
-      await page.keyboard.press("h");
-      await page.getByRole("region", { name: "Pieces" }).waitFor();
-    },
-  },
-  { name: "tag", path: "/jobs/J-0142/tag" },
   { name: "judge", path: "/jobs/J-0142/judge" },
   { name: "gear-bench", path: "/jobs/J-0142/judge/gear/p7" },
   {
@@ -86,12 +75,14 @@ const shots: Shot[] = [
       await page.getByLabel("Width, mm", { exact: true }).blur();
     },
   },
-  { name: "match", path: "/jobs/J-0137/match" },
+  { name: "match", path: "/jobs/J-0138/match" },
+  { name: "basket", path: "/jobs/J-0138/match/basket" },
+  { name: "arrival", path: "/jobs/J-0138/match/quote", before: async (page) => aWrongPart(page) },
   { name: "lube", path: "/jobs/J-0139/lube" },
   { name: "rebuild", path: "/jobs/J-0139/rebuild", night: true, before: async (page) => forward(page, 12) },
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
   { name: "return-sheet", path: "/jobs/J-0135/sheet" },
-  { name: "catalogue", path: "/parts" },
+  { name: "catalogue", path: "/parts?q=wheel+42" },
 ];
 
 /** Finishes some lines of the plan, as the pedal would. */
@@ -102,6 +93,24 @@ async function forward(page: Page, lines: number): Promise<void> {
     await page.keyboard.press("Space");
     while ((await line.textContent()) === before) await page.waitForTimeout(50);
   }
+}
+
+/** Quoted, accepted, ordered, days gone by, and the pinion of nine teeth found in the bag of the one of eight. */
+async function aWrongPart(page: Page): Promise<void> {
+  await page.getByRole("button", { name: /Make the quote/ }).click();
+  await page.getByRole("button", { name: /Accepted/ }).click();
+  await page.getByRole("link", { name: /To the basket/ }).click();
+  await page.getByRole("button", { name: /Order it/ }).click();
+  await page.waitForURL(/arrival$/);
+  await page.getByRole("link", { name: /Basket/ }).click();
+  for (const says of [/confirms/, /on the way/, /A parcel from/]) {
+    await page.getByRole("button", { name: /working day pass/ }).click();
+    await page.getByText(says).first().waitFor();
+  }
+  await page.getByRole("link", { name: /Compare what is here/ }).click();
+  await page.getByRole("button", { name: /Motor pinion 8 teeth/ }).click();
+  await page.getByRole("button", { name: /count the teeth/ }).click();
+  await page.getByText(/over it what came/).waitFor();
 }
 
 const { seed } = await import("../demo/shop/seed");

@@ -7,7 +7,7 @@ import { database } from "./database";
 import { jobFileOf, takeInJobFile } from "./job-file";
 import { createJob, nextNumber } from "./jobs";
 import type { StoredNews } from "./order-records";
-import { decideArrival, noteFound, placeBasket, takeNews, whatLiesThere } from "./orders";
+import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "./orders";
 import { putRows } from "./put-rows";
 import { answerQuote, makeQuote, setNewUnit } from "./quotes";
 import { layDown } from "./strip";
@@ -77,6 +77,21 @@ describe("an order", () => {
     ).rejects.toThrow(/no 9 of BUSH in the drawer/);
     expect((await job(other)).arrivals).toEqual([]);
   });
+});
+
+it("an order is taken back while nothing of it is on its way; the drawer has its pieces again", async () => {
+  const number = await freshJob();
+  const before = await stock("BUSH");
+  const place = async () =>
+    placeBasket(number, await version(number), { orders: [kitOrder], fromShelf: [{ number: "BUSH", qty: 1 }], toFit, aim: "least cost", day });
+  await place();
+  expect(await stock("BUSH")).toBe(before - 1);
+  await takeOrderBack(number, await version(number));
+  expect(await stock("BUSH")).toBe(before);
+  expect(await job(number)).toMatchObject({ orders: [], arrivals: [], toFit: [] });
+  await place();
+  await takeNews(number, await version(number), [{ reference: `${number}/1`, news: [{ day, what: "shipped", says: "on its way" }] }]);
+  await expect(takeOrderBack(number, await version(number))).rejects.toThrow(/on its way already/);
 });
 
 describe("a parcel", () => {

@@ -4,7 +4,7 @@ import { cameFor, stillWanted, type ToFit } from "@/core/match/parcel";
 import type { Service } from "@/core/order/strip";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob, nextRef } from "./change";
-import { type Arrival, arrivalsOf, type Order, type OrderedLine, type StoredNews } from "./order-records";
+import { type Arrival, arrivalsOf, type Order, type OrderedLine, ordersOf, type StoredNews } from "./order-records";
 import { fromRow, toRow } from "./rows";
 
 /** What has not come yet: nothing of it lies here, accepted or to be compared. */
@@ -53,6 +53,20 @@ export async function placeBasket(
       ...(fromShelf.length ? ["the rest from the drawer"] : []),
     ];
     return `parts ordered: ${from.join(", ")}`;
+  });
+}
+
+/** Takes an order back, as long as nothing of it is on its way: what came out of the drawer lies there again. */
+export async function takeOrderBack(number: string, version: number): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    const orders = await ordersOf(trx, job.id);
+    if (orders.some((o) => o.news.some((n) => n.what === "shipped" || n.what === "received")))
+      throw new Fault("order", "is on its way already: send back what is not wanted");
+    for (const a of await arrivalsOf(trx, job.id)) await trx("catalogue").where({ number: a.number }).increment("stock", a.qty);
+    await trx("arrivals").where({ job_id: job.id }).delete();
+    await trx("orders").where({ job_id: job.id }).delete();
+    await trx("jobs").where({ id: job.id }).update({ to_fit: "[]" });
+    return "order taken back";
   });
 }
 

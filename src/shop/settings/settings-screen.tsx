@@ -1,6 +1,6 @@
 "use client";
 
-import { useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyLink } from "@/ui/key-link";
 import { setRate } from "./actions";
@@ -37,6 +37,14 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
     setFault(says);
     if (says === null) setKept(text);
   };
+  // what is typed is saved after a pause, and on leaving the field
+  const latest = useRef(save);
+  latest.current = save;
+  useEffect(() => {
+    if (text === kept) return;
+    const timer = setTimeout(() => void latest.current(), 700);
+    return () => clearTimeout(timer);
+  }, [text, kept]);
   return (
     <div className="border-b-2 border-base-300 py-1.5">
       <div className="grid grid-cols-[minmax(0,1fr)_180px_60px] items-center gap-4">

@@ -13,7 +13,7 @@ import { database } from "@/store/database";
 import { currentJob, type Job } from "@/store/job";
 import { choosePart, setReadNumber } from "@/store/judge";
 import type { OrderedLine, StoredNews } from "@/store/order-records";
-import { decideArrival, noteFound, placeBasket, takeNews, whatLiesThere } from "@/store/orders";
+import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, setSetting, shopSettings } from "@/store/settings";
 import { type ActionResult, act } from "../act";
@@ -93,6 +93,13 @@ export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> 
       day: orderDay(settings),
     });
   });
+}
+
+const back = z.object(onJob);
+
+/** Takes the order back, while nothing of it is on its way. */
+export async function takeBack(raw: z.infer<typeof back>): Promise<ActionResult> {
+  return act(back, raw, ({ number, version }) => takeOrderBack(number, version));
 }
 
 const looking = z.object({ ...onJob, dayPasses: z.boolean() });

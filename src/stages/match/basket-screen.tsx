@@ -109,9 +109,7 @@ export function BasketScreen({
                   <span className="text-[19px]">{days(r.days)}</span>
                 </div>
                 <p className="text-[19px] font-semibold">{r.why}</p>
-                <p className="hush text-[18px] leading-tight">
-                  {r.lines.map((l) => `${l.packs > 1 ? `${l.packs} × ` : ""}${basket.names[l.part] ?? l.part} from ${l.supplier}`).join(", ")}
-                </p>
+                <p className="hush text-[18px] leading-tight">{fromWhom(r, basket.names)}</p>
               </li>
             ))}
           </ol>
@@ -141,6 +139,17 @@ export function BasketScreen({
       </section>
     </div>
   );
+}
+
+/** "From North: wheel, pinion. From South: 2 × bush." */
+function fromWhom(b: Basket, names: Readonly<Record<string, string>>): string {
+  const suppliers = [...new Set(b.lines.map((l) => l.supplier))];
+  const what = (s: string): string =>
+    b.lines
+      .filter((l) => l.supplier === s)
+      .map((l) => `${l.packs > 1 ? `${l.packs} × ` : ""}${names[l.part] ?? l.part}`)
+      .join(", ");
+  return suppliers.map((s) => `From ${s}: ${what(s)}.`).join(" ");
 }
 
 const days = (n: number): string => (n === 0 ? "here today" : n === 1 ? "here tomorrow" : `here in ${n} working days`);

@@ -64,7 +64,11 @@ export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], set
       )),
     );
   const { input, open } = basketGround(places, known, offers, suppliers);
-  const names = Object.fromEntries(known.map((p) => [p.number, p.name]));
+  const inKits = await partsNumbered(
+    db,
+    kits.flatMap((k) => k.contains.map((c) => c.number)),
+  );
+  const names = Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name]));
   if (!input.needs.length) return { aim, answer: { basket: null, runnersUp: [] }, open, names, toFit: [], quote: null };
   const beside = await otherCosts(db, job, settings);
   const limit = aim === "soonest within limit" ? partsBudget(job.priceLimit, beside, settings.rates) : undefined;

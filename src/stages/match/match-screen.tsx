@@ -34,6 +34,14 @@ const MARKS: Readonly<Record<CriterionVerdict, { icon: typeof Check; says: strin
   no: { icon: X, says: "no", tone: "text-error" },
 };
 
+const VERDICT_MARKS: Readonly<Record<Candidate["verdict"], string>> = {
+  "drop-in": "✓ ",
+  "with-rework": "✓ ",
+  "with-companions": "+ ",
+  possible: "? ",
+  no: "✕ ",
+};
+
 /** What must be known before a possible part is a certain one. */
 function settleFirst(c: Candidate): string {
   const open = c.criteria.filter((k) => k.verdict === "settle").map((k) => k.says);
@@ -126,7 +134,7 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
                     <span className="figures block text-[19px]">{c.part.number}</span>
                     <span className="block text-[19px] leading-tight">{c.part.name}</span>
                     <span className={`block text-[19px] font-bold ${tone}`}>
-                      {c.verdict === "drop-in" ? "✓ " : c.verdict === "no" ? "✕ " : "? "}
+                      {VERDICT_MARKS[c.verdict]}
                       {VERDICT_SAYS[c.verdict]}
                     </span>
                   </button>

@@ -5,7 +5,7 @@ import type { Arrival, Order } from "@/store/order-records";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../job-context";
-import { news } from "./actions";
+import { news, takeBack } from "./actions";
 
 const day = (d: string): string => format(parseISO(d), "EEE d MMM");
 
@@ -79,6 +79,11 @@ export function OrderedScreen({
               The suppliers are for practice: their days pass when you say so, their parcels come late, short, or with the wrong part in them.
             </p>
           </>
+        )}
+        {!orders.some((o) => o.news.some((n) => n.what === "shipped" || n.what === "received")) && (
+          <KeyButton keyName="Z" onPress={() => void run(takeBack)}>
+            Take the order back
+          </KeyButton>
         )}
         <div className="mt-auto">
           {waiting > 0 ? (
