@@ -117,7 +117,7 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
       }
       for (const [day, own] of parcels) {
         news.push({
-          day: later(day, -1) < placedOn ? placedOn : later(day, -1),
+          day: notBefore(placedOn, later(day, -1)),
           what: "shipped",
           says: `${own.map((l) => `${l.packs} × ${l.number}`).join(", ")} ${own.length > 1 || (own[0] as OrderLine).packs > 1 ? "are" : "is"} on the way.`,
         });
@@ -138,6 +138,8 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
     },
   };
 }
+
+const notBefore = (first: string, day: string): string => (day >= first ? day : first);
 
 /** A lot as it is printed on a bag. */
 const lotOf = (reference: string, number: string): string => `L${Math.floor(chance(reference, number, "lot") * 90_000 + 10_000)}`;

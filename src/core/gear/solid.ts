@@ -81,7 +81,7 @@ export function gearSolid(g: GearToMake): Triangle[] {
   ] as const) {
     const points = [...at(outer, share), ...straight(g.faceWidthMm * share)];
     const corners = earcut(
-      points.flatMap(([x, y]) => [x, y]),
+      points.flatMap(([x, y]) => [x, y] as const),
       [outer.length],
     );
     for (let i = 0; i < corners.length; i += 3) {

@@ -57,3 +57,16 @@ export function compared(wanted: MeasuredInput | undefined, offered: number | un
     return said("settle", `${round(off)}${unit} apart, within the spread of the reading: ${how.ask} again to settle it`);
   return said(...how.otherwise(offered, reading.value));
 }
+
+/** Another material is never refused, but its consequence is said; null where one of the two is not known. */
+export function materialCriterion(wanted: string | undefined, offered: string | undefined, says: string): Criterion | null {
+  if (!wanted || !offered) return null;
+  return criterion(
+    "material",
+    wanted,
+    offered,
+    "–",
+    wanted === offered ? "same" : "fits",
+    wanted === offered ? "as it was" : `${offered} for ${wanted}: ${says}`,
+  );
+}

@@ -1,6 +1,6 @@
 import { type MeasuredInput, measured } from "../quantity/measured";
 import type { GearSpec } from "./catalogue-part";
-import { compared, type Otherwise } from "./compared";
+import { compared, materialCriterion, type Otherwise } from "./compared";
 import { type CompanionGear, meshCriteria } from "./mesh";
 import { gearForm } from "./part-spec";
 import { type Criterion, criterion } from "./verdict";
@@ -82,20 +82,8 @@ export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: r
       ),
     );
   }
-  if (wanted.material && offered.material) {
-    const same = wanted.material === offered.material;
-    out.push(
-      criterion(
-        "material",
-        wanted.material,
-        offered.material,
-        "–",
-        same ? "same" : "fits",
-        same ? "as it was" : `${offered.material} for ${wanted.material}: a plastic gear is often the fuse; what breaks next may cost more`,
-      ),
-    );
-  }
-  return out;
+  const material = materialCriterion(wanted.material, offered.material, "a plastic gear is often the fuse; what breaks next may cost more");
+  return material ? [...out, material] : out;
 }
 
 function handCriterion(wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion {

@@ -1,5 +1,5 @@
 import type { MeasuredInput } from "../quantity/measured";
-import { compared } from "./compared";
+import { compared, materialCriterion } from "./compared";
 import type { RingSpec } from "./part-spec";
 import { type Criterion, criterion } from "./verdict";
 
@@ -30,20 +30,8 @@ export function ringVerdict(wanted: WantedRing, offered: RingSpec): Criterion[] 
     size("width", wanted.widthMm, offered.widthMm, 0.1),
   ];
   if (offered.kind === "bearing" && (wanted.closure || wanted.facesGrease)) out.push(closureCriterion(wanted, offered.closure));
-  if (offered.kind !== "bearing" && wanted.material && offered.material) {
-    const same = wanted.material === offered.material;
-    out.push(
-      criterion(
-        "material",
-        wanted.material,
-        offered.material,
-        "–",
-        same ? "same" : "fits",
-        same ? "as it was" : `${offered.material} for ${wanted.material}: ask whether it stands the grease and the heat`,
-      ),
-    );
-  }
-  return out;
+  const material = offered.kind === "bearing" ? null : materialCriterion(wanted.material, offered.material, "ask whether it stands the grease and the heat");
+  return material ? [...out, material] : out;
 }
 
 /** Open, or one seal pulled: a seal that faces a greased case keeps the case's grease out of the bearing. */

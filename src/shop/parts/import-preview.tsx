@@ -70,9 +70,8 @@ export function ImportSample({ sample }: { sample: ImportReport["sample"] }) {
           </tr>
         </thead>
         <tbody>
-          {sample.map((r, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the first rows, in their order
-            <tr key={i} className="border-b-2 border-base-300">
+          {sample.map((r) => (
+            <tr key={JSON.stringify(r)} className="border-b-2 border-base-300">
               {columns.map((c) => (
                 <td key={c} className="max-w-[220px] truncate py-1 pr-3">
                   {r[c]}

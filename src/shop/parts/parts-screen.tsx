@@ -5,6 +5,7 @@ import type { CataloguePart } from "@/core/match/catalogue-part";
 import { specInWords } from "@/core/match/part-spec";
 import { KeyLink } from "@/ui/key-link";
 import { PartGlyph } from "@/ui/part-glyph";
+import { ShopHead } from "../shop-head";
 import type { AboutPart } from "./about-part";
 import { PartSheet } from "./part-sheet";
 
@@ -53,8 +54,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
   };
   return (
     <div className="grid h-dvh min-w-[1000px] grid-rows-[auto_minmax(0,1fr)]">
-      <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
-        <h1 className="text-[27px]">Catalogue</h1>
+      <ShopHead title="Catalogue" back={{ href: "/", says: "The bench" }}>
         <input
           // biome-ignore lint/a11y/noAutofocus: the screen is for searching
           autoFocus
@@ -75,10 +75,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
         />
         <span className="hush text-[19px] whitespace-nowrap">{count.toLocaleString("en")} in all</span>
         <KeyLink href="/parts/tables">Tables in and out</KeyLink>
-        <KeyLink href="/" keyName="Escape">
-          The bench
-        </KeyLink>
-      </header>
+      </ShopHead>
       <main className="grid min-h-0 grid-cols-[minmax(0,6fr)_minmax(0,5fr)]">
         <section aria-label="Found" className="flex min-h-0 flex-col border-r-2 border-base-300">
           {fault && (

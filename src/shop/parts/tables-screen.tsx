@@ -6,7 +6,7 @@ import { useRef, useState } from "react";
 import type { Import } from "@/store/imports";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
-import { KeyLink } from "@/ui/key-link";
+import { ShopHead } from "../shop-head";
 import { takeImportBack } from "./actions";
 import type { ImportReport } from "./catalogue-import";
 import { ImportPreview, ImportSample } from "./import-preview";
@@ -111,12 +111,7 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
   const last = imports.find((i) => !i.undoneAt);
   return (
     <div className="min-h-dvh min-w-[1000px]">
-      <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
-        <h1 className="flex-1 text-[27px]">Tables in and out</h1>
-        <KeyLink href="/parts" keyName="Escape">
-          Catalogue
-        </KeyLink>
-      </header>
+      <ShopHead title="Tables in and out" back={{ href: "/parts", says: "Catalogue" }} />
       <main className="grid grid-cols-[minmax(0,7fr)_minmax(0,3fr)] gap-8 p-5">
         <section aria-label="In" className="flex min-w-0 flex-col gap-3">
           {done && (

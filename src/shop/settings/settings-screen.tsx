@@ -2,7 +2,7 @@
 
 import { useEffect, useId, useRef, useState } from "react";
 import { FaultLine } from "@/ui/fault-line";
-import { KeyLink } from "@/ui/key-link";
+import { ShopHead } from "../shop-head";
 import { setRate } from "./actions";
 import { RATE_FIELDS, type RateField } from "./rate-fields";
 
@@ -10,12 +10,7 @@ import { RATE_FIELDS, type RateField } from "./rate-fields";
 export function SettingsScreen({ values, currency }: { values: Readonly<Record<RateField["key"], number>>; currency: string }) {
   return (
     <div className="min-h-dvh min-w-[1000px]">
-      <header className="flex items-center gap-4 border-b-4 border-secondary px-5 py-2.5">
-        <h1 className="flex-1 text-[27px]">How the shop charges</h1>
-        <KeyLink href="/" keyName="Escape">
-          The bench
-        </KeyLink>
-      </header>
+      <ShopHead title="How the shop charges" back={{ href: "/", says: "The bench" }} />
       <main className="max-w-[900px] p-5">
         <p className="pb-2 text-[20px]">Every quote is reckoned with these. Quotes that were made stay as they were.</p>
         {RATE_FIELDS.map((f) => (

@@ -8,6 +8,7 @@ import type { CataloguePart } from "@/core/match/catalogue-part";
 import { finalChecks } from "@/core/plan/final-checks";
 import type { Job } from "@/store/job";
 import { pictureUrl } from "@/ui/picture-frame";
+import { SheetHead } from "../sheet-head";
 
 /** The return sheet: what was wrong, why, what was done; parts and grease by name and lot; tests with figures. One A4 page. */
 export function ReturnSheet({
@@ -58,21 +59,7 @@ export function ReturnSheet({
   const skipped = job.answers.filter((a) => a.answer === "skipped");
   return (
     <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0">
-      <header className="flex items-end justify-between border-b-4 border-[#1d2a2c] pb-2">
-        <div>
-          <h1 className="text-[32px]">Return sheet {job.number}</h1>
-          <p className="text-[20px] first-letter:uppercase">
-            {job.kind}, {job.maker} {job.model} {job.serial && `· serial ${job.serial}`}
-          </p>
-        </div>
-        <p className="text-right text-[17px]">
-          <b>{shopName}</b>
-          <br />
-          {town}
-          <br />
-          {format(parseISO(job.handedBackAt ?? new Date().toISOString()), "d MMMM yyyy")}
-        </p>
-      </header>
+      <SheetHead title={`Return sheet ${job.number}`} job={job} shopName={shopName} town={town} at={job.handedBackAt ?? new Date().toISOString()} />
       <Section title="What was brought in">
         <p>
           {job.customerName && `${job.customerName}, `}taken in {format(parseISO(job.takenIn), "d MMMM yyyy")}. “{job.complaint}”

@@ -8,6 +8,11 @@ import { letGo } from "@/ui/let-go";
 
 const TONES = { same: "text-success", doubt: "text-info", rework: "text-info", no: "text-error", open: "" } as const;
 
+const ANSWERS = [
+  { answer: "yes", icon: Check, on: "border-success bg-success text-success-content" },
+  { answer: "no", icon: X, on: "border-error bg-error text-error-content" },
+] as const;
+
 /** One thing to compare: the old part's figure, what it must be, and a place for what it is; or a yes and a no for what is looked at. */
 export function CompareRow({
   item,
@@ -81,31 +86,21 @@ export function CompareRow({
           </div>
         ) : (
           <fieldset className="flex gap-2" aria-label={item.label} disabled={decided}>
-            <button
-              type="button"
-              id={id}
-              aria-label={`${item.label}: yes`}
-              aria-pressed={value === "yes"}
-              className={`chip ${value === "yes" ? "border-success bg-success text-success-content" : ""}`}
-              onClick={(e) => {
-                letGo(e);
-                say(value === "yes" ? null : "yes");
-              }}
-            >
-              <Check size={22} strokeWidth={3} aria-hidden="true" /> yes
-            </button>
-            <button
-              type="button"
-              aria-label={`${item.label}: no`}
-              aria-pressed={value === "no"}
-              className={`chip ${value === "no" ? "border-error bg-error text-error-content" : ""}`}
-              onClick={(e) => {
-                letGo(e);
-                say(value === "no" ? null : "no");
-              }}
-            >
-              <X size={22} strokeWidth={3} aria-hidden="true" /> no
-            </button>
+            {ANSWERS.map(({ answer, icon: Icon, on }) => (
+              <button
+                key={answer}
+                type="button"
+                aria-label={`${item.label}: ${answer}`}
+                aria-pressed={value === answer}
+                className={`chip ${value === answer ? on : ""}`}
+                onClick={(e) => {
+                  letGo(e);
+                  say(value === answer ? null : answer);
+                }}
+              >
+                <Icon size={22} strokeWidth={3} aria-hidden="true" /> {answer}
+              </button>
+            ))}
           </fieldset>
         )}
         <FaultLine says={fault} className="text-[17px]" />

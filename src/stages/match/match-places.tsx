@@ -1,4 +1,5 @@
-import { KeyLink } from "@/ui/key-link";
+import type { Job } from "@/store/job";
+import { StagePlaces } from "../stage-places";
 
 const PLACES = [
   { place: "parts", keyName: "J", says: "Parts", path: "" },
@@ -7,16 +8,9 @@ const PLACES = [
   { place: "arrival", keyName: "K", says: "Arrived", path: "/arrival" },
 ] as const;
 
-/** The places of Match, a key apart, in the head of each. */
-export function MatchPlaces({ number, at, waiting = 0 }: { number: string; at?: (typeof PLACES)[number]["place"]; waiting?: number }) {
-  return (
-    <nav aria-label="Match" className="flex gap-1.5">
-      {PLACES.map((p) => (
-        <KeyLink key={p.place} keyName={p.keyName} href={`/jobs/${number}/match${p.path}`} current={p.place === at} className="small">
-          {p.says}
-          {p.place === "arrival" && waiting > 0 && ` (${waiting})`}
-        </KeyLink>
-      ))}
-    </nav>
-  );
+/** The places of Match; how many parts wait to be compared stands at the last. */
+export function MatchPlaces({ job, at }: { job: Pick<Job, "number" | "arrivals">; at?: (typeof PLACES)[number]["place"] }) {
+  const waiting = job.arrivals.filter((a) => !a.decision).length;
+  const places = PLACES.map((p) => (p.place === "arrival" && waiting ? { ...p, says: `${p.says} (${waiting})` } : p));
+  return <StagePlaces stage="match" label="Match" places={places} number={job.number} at={at} />;
 }

@@ -155,7 +155,11 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
               <h2 className="text-[26px]">{shown.part.name}</h2>
               <span className="figures shrink-0 text-[28px]">{price(shown.part.price)}</span>
             </div>
-            <p className="hush pb-1 text-[19px]">{shown.part.stock > 0 ? `${shown.part.stock} in the drawer` : "to be ordered"}</p>
+            <p className="hush pb-1 text-[19px]">
+              {shown.part.stock > 0 ? `${shown.part.stock} in the drawer` : shown.part.discontinued ? "no more made, and none left" : "to be ordered"}
+              {shown.part.note && ` · ${shown.part.note}`}
+            </p>
+            {shown.verdict === "possible" && <p className="says measured mb-1">{settleFirst(shown)}</p>}
             <div className="min-h-0 flex-1 overflow-y-auto">
               <table className="w-full table-fixed text-left text-[18px]">
                 <colgroup>

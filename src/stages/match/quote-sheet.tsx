@@ -3,6 +3,7 @@ import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote";
 import type { Job } from "@/store/job";
 import type { StoredQuote } from "@/store/order-records";
+import { SheetHead } from "../sheet-head";
 import { QuoteLines } from "./quote-lines";
 
 /** The quote on paper: what is wrong, what would be done, what it costs, what it costs if it is declined, and where to sign. One A4 page. */
@@ -24,21 +25,7 @@ export function QuoteSheet({
   const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
   return (
     <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0">
-      <header className="flex items-end justify-between border-b-4 border-[#1d2a2c] pb-2">
-        <div>
-          <h1 className="text-[32px]">Quote for {job.number}</h1>
-          <p className="text-[20px] first-letter:uppercase">
-            {job.kind}, {job.maker} {job.model} {job.serial && `· serial ${job.serial}`}
-          </p>
-        </div>
-        <p className="text-right text-[17px]">
-          <b>{shopName}</b>
-          <br />
-          {town}
-          <br />
-          {format(parseISO(quote.madeAt), "d MMMM yyyy")}
-        </p>
-      </header>
+      <SheetHead title={`Quote for ${job.number}`} job={job} shopName={shopName} town={town} at={quote.madeAt} />
       <section className="pt-4">
         {job.customerName && <p className="text-[19px]">For {job.customerName}</p>}
         <h2 className="pt-2 text-[22px]">What is wrong</h2>

@@ -24,12 +24,7 @@ export default async function Page(address: JobAddress) {
     };
   });
   return (
-    <JobScreen
-      job={job}
-      showing="match"
-      head={<MatchPlaces number={job.number} at="parts" waiting={job.arrivals.filter((a) => !a.decision).length} />}
-      mat={null}
-    >
+    <JobScreen job={job} showing="match" head={<MatchPlaces job={job} at="parts" />} mat={null}>
       <MatchScreen parts={parts} stage={job.stage} gates={gatesOf(job, "match")} currency={currency} />
     </JobScreen>
   );

@@ -26,12 +26,7 @@ export default async function Page(address: JobAddress) {
       </nav>
       <ReturnSheet
         job={job}
-        catalogue={
-          await partsNumbered(
-            db,
-            job.findings.flatMap((f) => f.chosen ?? []),
-          )
-        }
+        catalogue={await partsNumbered(db, numbers)}
         lubricant={(await lubricants(db)).find((l) => l.id === job.lubricant)}
         shopName={shopName}
         town={town}

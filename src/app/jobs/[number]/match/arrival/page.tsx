@@ -7,12 +7,7 @@ import { type JobAddress, jobFrom } from "../../job-from-address";
 export default async function Page(address: JobAddress) {
   const { job, db } = await jobFrom(address);
   return (
-    <JobScreen
-      job={job}
-      showing="match"
-      head={<MatchPlaces number={job.number} at="arrival" waiting={job.arrivals.filter((a) => !a.decision).length} />}
-      mat={null}
-    >
+    <JobScreen job={job} showing="match" head={<MatchPlaces job={job} at="arrival" />} mat={null}>
       <ArrivalScreen arrivals={await arrivalViews(db, job)} />
     </JobScreen>
   );

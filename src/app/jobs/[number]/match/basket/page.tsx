@@ -15,12 +15,7 @@ export default async function Page({ params, searchParams }: { params: Promise<{
   const partNames = Object.fromEntries(job.parts.map((p) => [p.id, p.name ?? p.id]));
   const basket = ordered ? null : await jobBasket(db, job, aimFrom((await searchParams).aim, job), settings);
   return (
-    <JobScreen
-      job={job}
-      showing="match"
-      head={<MatchPlaces number={job.number} at="basket" waiting={job.arrivals.filter((a) => !a.decision).length} />}
-      mat={null}
-    >
+    <JobScreen job={job} showing="match" head={<MatchPlaces job={job} at="basket" />} mat={null}>
       {basket ? (
         <BasketScreen
           basket={basket}

@@ -15,12 +15,7 @@ export default async function Page({ params, searchParams }: { params: Promise<{
   const basket = job.orders.length || job.arrivals.length ? null : await jobBasket(db, job, aim, settings);
   const now = basket?.quote ?? null;
   return (
-    <JobScreen
-      job={job}
-      showing="match"
-      head={<MatchPlaces number={job.number} at="quote" waiting={job.arrivals.filter((a) => !a.decision).length} />}
-      mat={null}
-    >
+    <JobScreen job={job} showing="match" head={<MatchPlaces job={job} at="quote" />} mat={null}>
       <QuoteScreen
         now={now}
         says={basket?.answer.says}

@@ -25,7 +25,7 @@ export default async function Page({ params }: { params: Promise<{ number: strin
     missing: part.kind === "gear" ? missing : ["a gear: only gears are drawn for making"],
   });
   return (
-    <JobScreen job={job} showing="match" title={part.name ?? id} words="no part to be had" head={<MatchPlaces number={job.number} />} mat={null}>
+    <JobScreen job={job} showing="match" title={part.name ?? id} words="no part to be had" head={<MatchPlaces job={job} />} mat={null}>
       <MakeScreen number={job.number} part={id} ways={ways} gear={gear} notes={gear ? makingNotes(gear, part.material) : []} donors={donors} />
     </JobScreen>
   );
