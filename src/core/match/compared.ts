@@ -34,7 +34,7 @@ export function compared(wanted: MeasuredInput | undefined, offered: number | un
   const unit = how.unit === undefined || how.unit === "" ? "" : how.unit === "°" ? "°" : ` ${how.unit}`;
   const reading: Measured | undefined = wanted === undefined ? undefined : measured(wanted, how.instrumentU);
   const shown =
-    reading === undefined ? "not measured" : `${round(reading.value)}${unit}${typeof wanted === "object" ? ` ± ${round(SPREADS * reading.u)}` : ""}`;
+    reading === undefined ? "not measured" : `${round(reading.value)}${unit}${typeof wanted === "object" ? ` ±\u00a0${round(SPREADS * reading.u)}` : ""}`;
   const said = (verdict: CriterionVerdict, says: string): Criterion =>
     criterion(
       how.name,

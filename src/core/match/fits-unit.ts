@@ -53,12 +53,13 @@ const ofVariant = (f: PartFit, variant: string | undefined): FitVerdict =>
  */
 export function fitCriterion(part: Pick<CataloguePart, "fits">, unit: UnitName, measured: boolean): Criterion | null {
   if (!part.fits.length) return null;
-  const name = [`${unit.maker} ${unit.model}`, unit.variant ? `variant ${unit.variant}` : "", unit.serial ? `serial ${unit.serial}` : ""]
-    .filter(Boolean)
-    .join(", ");
   const offered = part.fits.map(fitInWords).join("; ");
-  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("sold for", name, offered, "–", verdict, says);
   const ofModel = part.fits.filter((f) => same(f.maker, unit.maker) && same(f.model, unit.model));
+  // variant and serial are named where the part is told apart by them
+  const variant = unit.variant && ofModel.some((f) => f.variants.length) ? `variant ${unit.variant}` : "";
+  const serial = unit.serial && ofModel.some((f) => f.fromSerial || f.toSerial) ? `serial ${unit.serial}` : "";
+  const name = [`${unit.maker} ${unit.model}`, variant, serial].filter(Boolean).join(", ");
+  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("sold for", name, offered, "–", verdict, says);
   if (!ofModel.length) return said(measured ? "fits" : "no", measured ? "listed for another model: go by the measures" : "listed for another model");
   const verdicts = ofModel.map((f) => ({ f, variant: ofVariant(f, unit.variant), serial: ofSerial(f, unit.serial) }));
   if (verdicts.some((v) => v.variant === "listed" && v.serial === "listed")) return said("same", "listed for this model");

@@ -77,7 +77,7 @@ describe("a gear against the gear that is wanted", () => {
   });
   it("says what to measure when it was not measured, or not well enough", () => {
     expect(of("bore", {}, { boreMm: undefined })).toMatchObject({ verdict: "settle", says: "measure the bore to settle it" });
-    expect(of("bore", { boreMm: 8.1 }, { boreMm: { value: 8, u: 0.05 } })).toMatchObject({ verdict: "settle", wanted: "8 mm ± 0.1" });
+    expect(of("bore", { boreMm: 8.1 }, { boreMm: { value: 8, u: 0.05 } })).toMatchObject({ verdict: "settle", wanted: "8 mm ±\u00a00.1" });
     expect(of("bore", { boreMm: 8.2 }, { boreMm: { value: 8, u: 0.05 } }).verdict).toBe("no");
     expect(of("bore", {}, { boreMm: { value: 8, u: 0.4 } }).says).toMatch(/not sure enough/);
     expect(of("helix angle", { helixAngleDeg: 16 }, { helixAngleDeg: { value: 18, u: 0.7 } })).toMatchObject({ verdict: "settle" });
@@ -136,7 +136,7 @@ describe("the law of meshing", () => {
     expect(of("centre distance", ring, inside, [pinion(22, { helixAngleDeg: 0, hand: undefined })]).verdict).toBe("companion");
     expect(of("centre distance", ring, inside).offered).toBe("21 mm");
     const wheel: Partial<WantedGear> = { form: "worm-wheel", teeth: 52, moduleMm: 1.25, helixAngleDeg: 5, mate: { teeth: 1 } };
-    expect(of("centre distance", { form: "worm-wheel", teeth: 50, moduleMm: 1.25, helixAngleDeg: 5 }, wheel).says).toMatch(/1\.25 mm closer together/);
+    expect(of("reference radius", { form: "worm-wheel", teeth: 50, moduleMm: 1.25, helixAngleDeg: 5 }, wheel).says).toMatch(/1\.25 mm closer together/);
   });
   it("as a law: with what stays, only the same tooth count is not refused; with a companion exactly the one that keeps the sum is not", () => {
     const teeth = fc.integer({ min: 20, max: 80 });

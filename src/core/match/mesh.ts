@@ -100,7 +100,7 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
       sameTeeth
         ? teeth("same", "the ratio stays")
         : teeth("fits", `${offered.teeth} teeth for ${own.teeth}: goes with the ${stays.teeth}-tooth gear that was chosen`),
-      centre(was, was + alone, own.moduleMm, "same", stays.teeth),
+      centre(form, was, was + alone, own.moduleMm, "same", stays.teeth),
       ...speed(stays.teeth),
     ];
   if (partner) {
@@ -112,7 +112,7 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
           ? "the ratio stays"
           : `${offered.teeth} teeth for ${own.teeth}: only together with ${partner.c.number} (${z} teeth); the old ${mate.teeth}-tooth gear must go`,
       ),
-      centre(was, was + partner.off, own.moduleMm, "companion", z, partner.c.number),
+      centre(form, was, was + partner.off, own.moduleMm, "companion", z, partner.c.number),
       ...speed(z),
     ];
   }
@@ -131,22 +131,26 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
           "no",
           `${offered.teeth} teeth for ${own.teeth} does not mesh with the ${stays.teeth}-tooth gear ${mate.willBe === undefined ? "that stays" : "that was chosen"}`,
         ),
-    criterion("centre distance", `${round(was)} mm`, `${round(was + alone)} mm`, tolerance(own.moduleMm), "no", [refused, ...failing].join("; ")),
+    criterion(distanceName(form), `${round(was)} mm`, `${round(was + alone)} mm`, tolerance(own.moduleMm), "no", [refused, ...failing].join("; ")),
   ];
 }
 
 const tolerance = (m: number): string => `−${round(WIDER * m)} to +${round(CLOSER * m)} mm`;
 
-function centre(was: number, would: number, m: number, verdict: "same" | "companion", teeth: number, number?: string): Criterion {
+/** Of a worm wheel only its own part of the distance is known. */
+const distanceName = (form: string): string => (form === "worm-wheel" ? "reference radius" : "centre distance");
+const mateName = (form: string, teeth: number): string => (form === "worm-wheel" ? `the ${teeth}-start worm` : `the ${teeth}-tooth mate`);
+
+function centre(form: string, was: number, would: number, m: number, verdict: "same" | "companion", teeth: number, number?: string): Criterion {
   const d = would - was;
   const how = d < -CLOSER * m ? `, with ${round(-d)} mm more room between the teeth` : "";
   return criterion(
-    "centre distance",
+    distanceName(form),
     `${round(was)} mm`,
     `${round(would)} mm`,
     tolerance(m),
     verdict === "companion" ? "companion" : how ? "fits" : "same",
-    `sits on the old shafts with ${number ? `${number}, ${teeth} teeth` : `the ${teeth}-tooth mate`}${how}`,
+    `sits on the old shafts with ${number ? `${number}, ${teeth} teeth` : mateName(form, teeth)}${how}`,
   );
 }
 

@@ -4,6 +4,7 @@ import type { CataloguePart, GearSpec, PartKind, UnitName } from "./catalogue-pa
 import { fitCriterion } from "./fits-unit";
 import { gearVerdict } from "./gear-verdict";
 import { numberMatch, type Successor, successorsOf } from "./part-number";
+import { gearForm } from "./part-spec";
 import { ringVerdict, type WantedRing } from "./ring-verdict";
 import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
@@ -121,8 +122,12 @@ function criteriaFor(
   return out;
 }
 
-/** A gear of quite another tooth count is not what anybody means. */
-const isNear = (wanted: WantedGear, offered: GearSpec): boolean => Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
+/** A gear of quite another tooth count, or of another sort, is not what anybody means. Spur and helical are told apart by their verdict. */
+function isNear(wanted: WantedGear, offered: GearSpec): boolean {
+  const sort = (form: string): string => (form === "helical" ? "spur" : form);
+  const sameSort = !wanted.form || sort(wanted.form) === sort(gearForm(offered));
+  return sameSort && Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
+}
 
 /** What the measures say; null where this part is of another kind or nothing was measured. */
 function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {
