@@ -42,7 +42,7 @@ async function drag(page: Page, from: number, to: number): Promise<void> {
 
 test("a nylon wheel with five teeth gone is measured, named, drawn and marked, its mate found worn, its cause found", async ({ page }) => {
   const hand = new BenchHand(page);
-  const number = juicerCopy();
+  const number = await juicerCopy();
 
   await test.step("its marks are taken away, and the five teeth marked by one drag, the edges of the blow as broken part-way", async () => {
     await hand.open(`/jobs/${number}/judge/gear/p7`);
@@ -146,7 +146,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
 
 test("a count that is broken off comes from an arc of sound teeth", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.open(`/jobs/${juicerCopy()}/judge/gear/p7`);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/gear/p7`);
   await hand.write("Teeth, counted", "");
   await hand.write("No full count? Sound pitches", "12");
   const arc = page.getByLabel("Arc of 12 pitches, °", { exact: true });
@@ -160,7 +160,7 @@ test("a count that is broken off comes from an arc of sound teeth", async ({ pag
 
 test("the practice caliper is slid, and sends its reading with its source", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.open(`/jobs/${juicerCopy()}/judge/gear/p7`);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/gear/p7`);
   await page.keyboard.press("c");
   await expect(page.getByText("goes to: Span over 6")).toBeVisible();
   await page.getByLabel("Jaw of the practice caliper, mm").fill("16.9");
@@ -174,7 +174,7 @@ test("the practice caliper is slid, and sends its reading with its source", asyn
 
 test("the rhythm of a click names its shaft; what one tooth off makes; which gear is the fuse, and a warning at a swap", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.open(`/jobs/${juicerCopy()}/judge/train`);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
   await expect(page.getByRole("img", { name: /Train: motor 1380 rpm/ })).toBeVisible();
   await page.keyboard.press("c");
   // the output turned by hand, once in 3.2 s; the lay shaft clicks 47/11 as often
@@ -212,7 +212,7 @@ test("the rhythm of a click names its shaft; what one tooth off makes; which gea
 
 test("a train is written down mesh by mesh; one that locks, or cannot be, is said", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.open(`/jobs/${juicerCopy()}/judge/train`);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
   await page.keyboard.press("a");
   const third = page.getByRole("group", { name: "Mesh m3" });
   await expect(third).toBeVisible();
@@ -236,7 +236,7 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
 
 test("hardware is named by caliper and noted; a screw is capped by what it goes into", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.open(`/jobs/${juicerCopy()}/judge/hardware`);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/hardware`);
   await take(page, "Bore", "8.01");
   const list = page.getByRole("list", { name: "What it may be" });
   await expect(list).toContainText("608");
@@ -262,7 +262,7 @@ test("hardware is named by caliper and noted; a screw is capped by what it goes 
 
 test("a picture of the finding is taken at the part", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.open(`/jobs/${juicerCopy()}/judge`);
+  await hand.open(`/jobs/${await juicerCopy()}/judge`);
   await expect(page.getByText("facing: cross slot up")).toBeVisible();
   await page.keyboard.press("i");
   await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();

@@ -1,17 +1,17 @@
 import { execFileSync } from "node:child_process";
 import { join } from "node:path";
 
-export const cli = (...words: string[]): string =>
-  execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], {
-    encoding: "utf8",
-    env: { ...process.env, DEMONTAGE_DATA: process.env.DEMONTAGE_E2E_DATA ?? "data/e2e" },
-  });
+const DATA = process.env.DEMONTAGE_E2E_DATA ?? "data/e2e";
 
-/** One of the demo's jobs under a number of its own, so that what is done to it here is nobody else's. */
-export function copyOf(job: string): string {
-  const { file } = JSON.parse(cli("job", "export", job, "--out", `test-results/${job}.zip`)) as { file: string };
-  return (JSON.parse(cli("job", "import", file, "--as-new")) as { number: string }).number;
+export const cli = (...words: string[]): string =>
+  execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: DATA } });
+
+/** One of the demo's jobs under a number of its own, so that what is done to it here is nobody else's. Goes through the store, beside the server, as the command line does. */
+export async function copyOf(job: string): Promise<string> {
+  process.env.DEMONTAGE_DATA = DATA;
+  const { parcelOf, takeInJobFile } = await import("../src/store/job-file");
+  return takeInJobFile(await parcelOf(job), true);
 }
 
 /** The demo's juicer at Judge. */
-export const juicerCopy = (): string => copyOf("J-0142");
+export const juicerCopy = (): Promise<string> => copyOf("J-0142");

@@ -15,7 +15,7 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
   page,
 }) => {
   const hand = new BenchHand(page);
-  const number = copyOf("J-0138");
+  const number = await copyOf("J-0138");
 
   await test.step("the old number, misread, leads to the wheel that takes its place", async () => {
     await hand.open(`/jobs/${number}/match`);
@@ -96,6 +96,12 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
     await page.getByLabel("teeth", { exact: true }).press("Enter");
     await expect(page.getByText("“nein” is not a count.")).toBeVisible();
     await page.getByLabel("teeth", { exact: true }).fill("");
+    // called away in the middle of a figure: it is there again
+    await page.getByLabel("tip diameter", { exact: true }).fill("12.");
+    await hand.reload();
+    await arrived(page, /Motor pinion 8 teeth/).click();
+    await expect(page.getByLabel("tip diameter", { exact: true })).toHaveValue("12.");
+    await page.getByLabel("tip diameter", { exact: true }).fill("");
     await hand.button(/Practice caliper: count the teeth/).click();
     await expect(page.getByLabel("teeth, as it is")).toContainText("9 ✕");
     await expect(page.getByText("should be 8 teeth; over it what came, 9")).toBeVisible();
@@ -154,7 +160,7 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
 
 test("a quote that is declined orders nothing; a gear that cannot be had is made from its numbers", async ({ page }) => {
   const hand = new BenchHand(page);
-  const number = copyOf("J-0138");
+  const number = await copyOf("J-0138");
   await hand.open(`/jobs/${number}/match/quote`);
   const unit = page.getByLabel("What a new unit costs, €");
   await unit.fill("about 300");
@@ -178,7 +184,7 @@ test("a quote that is declined orders nothing; a gear that cannot be had is made
     expect((await coming).suggestedFilename()).toBe(`${number}-p7-41-teeth.${as.toLowerCase()}`);
   }
   // the second of this model finds the one that was given up
-  const second = copyOf("J-0138");
+  const second = await copyOf("J-0138");
   await hand.open(`/jobs/${second}/match/make/p7`);
   await expect(page.getByRole("article", { name: "Take it from another unit" })).toContainText(/1 of this model was not repaired here/);
   await expect(page.getByRole("link", { name: new RegExp(`${number}: the customer declined`) })).toBeVisible();

@@ -4,7 +4,7 @@ import { juicerCopy } from "./juicer-copy";
 test.describe("a gear counted in a picture", () => {
   const teeth = (page: Page) => page.getByLabel("Teeth counted");
   const open = async (page: Page): Promise<void> => {
-    await page.goto(`/jobs/${juicerCopy()}/judge/gear/p7`);
+    await page.goto(`/jobs/${await juicerCopy()}/judge/gear/p7`);
     await page.getByRole("link", { name: /Count in a picture/ }).click();
     await expect(page.getByRole("region", { name: "Picture" })).toBeVisible();
     await expect(teeth(page)).toHaveText("41", { timeout: 30_000 });

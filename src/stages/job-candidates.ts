@@ -1,8 +1,9 @@
 import type { Knex } from "knex";
-import type { CataloguePart } from "@/core/match/catalogue-part";
+import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue-part";
 import { type Candidate, rankCandidates, type Wanted } from "@/core/match/rank";
 import { partsFor, partsNumbered } from "@/store/catalogue";
 import type { Job } from "@/store/job";
+import { offersFor } from "@/store/offers";
 import { wantedFor } from "./wanted-part";
 
 /** The catalogue parts that could take the place of these parts of a job. */
@@ -21,6 +22,8 @@ export interface PartCandidates {
   readonly wanted: Wanted | { readonly missing: string };
   readonly candidates: readonly Candidate[];
   readonly chosen: CataloguePart | undefined;
+  /** what suppliers ask for the candidates */
+  readonly offers: readonly SupplierOffer[];
 }
 
 /** Every part of a job that goes back new with its candidates, the gears with the tooth counts that were chosen for their mates. */
@@ -39,10 +42,17 @@ export async function candidatesOf(db: Knex, job: Job): Promise<PartCandidates[]
   for (const { id } of job.parts.filter((p) => p.renew)) {
     const wanted = wantedFor(job, id, teeth);
     const f = job.findings.find((x) => x.part === id);
+    const among = "missing" in wanted ? [] : await partsFor(db, wanted);
+    const offers = await offersFor(
+      db,
+      among.map((p) => p.number),
+    );
+    const had = new Set(offers.filter((o) => o.stock !== 0).map((o) => o.number));
     out.push({
       id,
       wanted,
-      candidates: "missing" in wanted ? [] : rankCandidates(wanted, await partsFor(db, wanted)),
+      offers,
+      candidates: "missing" in wanted ? [] : rankCandidates(wanted, among, had),
       chosen: f?.chosen === undefined ? undefined : numbered.get(f.chosen),
     });
   }

@@ -37,8 +37,10 @@ const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companion
  *
  * A part takes part when its number is the one asked for (written otherwise, misread, one sign off) or takes its place; when it is a gear and a gear is wanted, a bearing of the kind wanted; when it is sold for the unit and is of the
  * kind, or shares a word of the name.
+ *
+ * @param offered numbers that suppliers still have
  */
-export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart[]): Candidate[] {
+export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart[], offered: ReadonlySet<string> = new Set()): Candidate[] {
   const successors = new Map<string, Successor<CataloguePart>>();
   if (wanted.number) {
     const asked = wanted.number;
@@ -47,7 +49,7 @@ export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart
   }
   const byNumber = new Map(catalogue.map((p) => [p.number, p]));
   const out = catalogue.flatMap((part): Candidate[] => {
-    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber);
+    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber, offered.has(part.number));
     return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria) }] : [];
   });
   const said = (c: Candidate, name: string): number => {
@@ -75,6 +77,7 @@ function criteriaFor(
   part: CataloguePart,
   successor: Successor<CataloguePart> | undefined,
   byNumber: ReadonlyMap<string, CataloguePart>,
+  offered: boolean,
 ): Criterion[] | null {
   const { spec } = part;
   const number = wanted.number ? numberCriterion(wanted, part, successor) : null;
@@ -108,18 +111,15 @@ function criteriaFor(
     out.push(criterion("comes with", "nothing else", `${n.qty > 1 ? `${n.qty} × ` : ""}${n.number}`, "–", "companion", n.why || `only with ${n.number}`));
   for (const s of part.spoils)
     out.push(criterion("goes with it", s.number, "–", "–", "companion", `${s.number} cannot stay: ${s.why || "it does not go with this part"}`));
-  if (part.discontinued)
-    out.push(
-      criterion(
-        "to be had",
-        "1",
-        `${part.stock} in the drawer`,
-        "–",
-        part.stock > 0 ? "fits" : "no",
-        part.stock > 0 ? "no more made: these are the last" : "no more made, and none is left",
-      ),
-    );
+  if (part.discontinued) out.push(lastOnes(part, offered));
   return out;
+}
+
+/** What is no more made can be had as long as some are left, here or at a supplier's. */
+function lastOnes(part: CataloguePart, offered: boolean): Criterion {
+  const says =
+    part.stock > 0 ? "no more made: these are the last" : offered ? "no more made: what suppliers have is the last" : "no more made, and none is left";
+  return criterion("to be had", "1", `${part.stock} in the drawer`, "–", part.stock > 0 || offered ? "fits" : "no", says);
 }
 
 /** A gear of quite another tooth count, or of another sort, is not what anybody means. Spur and helical are told apart by their verdict. */

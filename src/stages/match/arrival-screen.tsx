@@ -2,18 +2,18 @@
 
 import { useEffect, useMemo, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
-import type { Gear } from "@/core/gear/index";
 import { arrivalVerdict, type CompareItem } from "@/core/match/arrival";
 import type { SERVICES } from "@/core/order/strip";
 import { lengthFrom } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
-import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
 import { letGo } from "@/ui/let-go";
-import { pictureUrl } from "@/ui/picture-frame";
 import { useJob } from "../job-context";
 import { TakePicture } from "../take-picture";
+import { useDraft } from "../use-draft";
 import { decide, note, practiceMeasure } from "./actions";
+import { ArrivalChoices } from "./arrival-choices";
+import { ArrivalFaces, ArrivalPicture } from "./arrival-faces";
 import type { ArrivalView } from "./arrival-facts";
 import { pictureOf } from "./arrival-picture";
 import { CompareRow } from "./compare-row";
@@ -21,14 +21,22 @@ import { CompareRow } from "./compare-row";
 const DECISIONS = { accepted: "✓ accepted", rework: "✓ accepted, with rework", "sent-back": "✕ sent back", stock: "to stock" } as const;
 
 /** Old and new side by side before anything is fitted: figure for figure, face over face, and then accepted, accepted with rework, or sent back. */
-export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }) {
+export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivalView[]; draft: unknown }) {
   const { run } = useJob();
   const [picked, setPicked] = useState<number>();
   const [fault, setFault] = useState<string | null>(null);
-  const [reason, setReason] = useState("");
+  // what is typed and not entered yet: figures and reasons, by the part that came
+  const [typed, setTyped] = useDraft<Readonly<Record<string, string>>>("arrival", draft, {});
   const [camera, setCamera] = useState(false);
   const at = arrivals.find((a) => a.id === picked) ?? arrivals.find((a) => !a.decision) ?? arrivals[0];
   const verdict = useMemo(() => at && arrivalVerdict(at.items, at.found), [at]);
+  const typedAt = (key: string): string => typed[`${at?.id}.${key}`] ?? "";
+  const onTyped = (key: string, text: string): void =>
+    setTyped((now) => {
+      const { [`${at?.id}.${key}`]: _, ...rest } = now;
+      return text ? { ...rest, [`${at?.id}.${key}`]: text } : rest;
+    });
+  const reason = typedAt("reason");
   const next = at?.items.find((i) => i.tolerance !== undefined && at.found[i.key] === undefined);
 
   const put = async (item: CompareItem, text: string): Promise<string | null> => {
@@ -61,7 +69,7 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
     });
     setFault(result.ok ? null : result.says);
     if (result.ok) {
-      setReason("");
+      onTyped("reason", "");
       setPicked(decision ? undefined : at.id);
     }
   };
@@ -121,6 +129,8 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
                   verdict={verdict.items[k]}
                   armed={i.key === next?.key}
                   decided={at.decision !== undefined}
+                  typed={typedAt(i.key)}
+                  onTyped={(text) => onTyped(i.key, text)}
                   put={(text) => put(i, text)}
                   say={(value) => void run(note, { arrival: at.id, key: i.key, value })}
                 />
@@ -145,11 +155,11 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
             />
           ) : (
             <>
-              {at.faces && <Faces faces={at.faces} teeth={measured} boreMm={typeof at.found.boreMm === "number" ? at.found.boreMm : undefined} />}
+              {at.faces && <ArrivalFaces faces={at.faces} teeth={measured} boreMm={typeof at.found.boreMm === "number" ? at.found.boreMm : undefined} />}
               <div className="grid grid-cols-2 gap-2 py-1">
-                {at.oldPicture && <Picture sha256={at.oldPicture} says="the old one, as it came off" />}
+                {at.oldPicture && <ArrivalPicture sha256={at.oldPicture} says="the old one, as it came off" />}
                 {at.pictures.map((p) => (
-                  <Picture key={p.sha256} sha256={p.sha256} says="the new one, as it came" />
+                  <ArrivalPicture key={p.sha256} sha256={p.sha256} says="the new one, as it came" />
                 ))}
               </div>
               {!at.decision && (
@@ -183,11 +193,11 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
                 </KeyButton>
               )
             ) : (
-              <Choices
+              <ArrivalChoices
                 suggests={verdict.suggests}
                 rework={rework.length > 0}
                 reason={reason}
-                setReason={setReason}
+                setReason={(text) => onTyped("reason", text)}
                 suggestReason={verdict.says}
                 settle={(d) => void settle(d)}
               />
@@ -196,80 +206,5 @@ export function ArrivalScreen({ arrivals }: { arrivals: readonly ArrivalView[] }
         )}
       </section>
     </div>
-  );
-}
-
-const Picture = ({ sha256, says }: { sha256: string; says: string }) => (
-  <figure>
-    {/* biome-ignore lint/performance/noImgElement: from the shop's own folder */}
-    <img src={pictureUrl(sha256, true)} alt={says} className="aspect-[4/3] w-full border-2 border-base-300 object-cover" />
-    <figcaption className="hush text-[17px]">{says}</figcaption>
-  </figure>
-);
-
-/** The old gear as it was measured with the new one laid over it: as it is sold, or with the teeth that were counted. */
-function Faces({ faces, teeth, boreMm }: { faces: NonNullable<ArrivalView["faces"]>; teeth: number | undefined; boreMm: number | undefined }) {
-  const wrong = teeth !== undefined && teeth >= 4 && Math.round(teeth) !== faces.sold.teeth;
-  const came: Gear = wrong ? { ...faces.sold, teeth: Math.round(teeth) } : faces.sold;
-  const [under, says] = wrong
-    ? [faces.sold, `should be ${faces.sold.teeth} teeth; over it what came, ${came.teeth}`]
-    : faces.old
-      ? [faces.old, `the old one, ${faces.old.teeth} teeth; over it the new one, ${came.teeth}`]
-      : [came, `the new one, ${came.teeth} teeth`];
-  return (
-    <figure>
-      <GearFace gear={under} marks={{}} over={under === came ? undefined : came} boreMm={boreMm} size={250} label={says} />
-      <figcaption className="text-[18px]">{says}</figcaption>
-    </figure>
-  );
-}
-
-/** The three ways on. What the comparison comes to has the main key; the others are a key away. */
-function Choices({
-  suggests,
-  rework,
-  reason,
-  setReason,
-  suggestReason,
-  settle,
-}: {
-  suggests: string;
-  rework: boolean;
-  reason: string;
-  setReason: (text: string) => void;
-  suggestReason: string;
-  settle: (d: "accepted" | "rework" | "sent-back") => void;
-}) {
-  const [back, setBack] = useState(false);
-  if (back || suggests === "send back")
-    return (
-      <>
-        <label className="words">
-          Why it goes back
-          <input
-            className="field"
-            value={reason}
-            placeholder={suggests === "send back" ? suggestReason : "what is wrong with it"}
-            onChange={(e) => setReason(e.target.value)}
-          />
-        </label>
-        <KeyButton keyName=" " look="warn" className="justify-center" onPress={() => settle("sent-back")}>
-          Send it back, and order it again
-        </KeyButton>
-        <KeyButton keyName="G" onPress={() => settle(rework ? "rework" : "accepted")}>
-          Take it all the same
-        </KeyButton>
-      </>
-    );
-  const ready = suggests === "accept" || suggests === "rework" || suggests === "doubt";
-  return (
-    <>
-      <KeyButton keyName=" " look="main" className="justify-center" disabled={!ready} onPress={() => settle(rework ? "rework" : "accepted")}>
-        {rework ? "Accept it, with the rework" : "Accept it"}
-      </KeyButton>
-      <KeyButton keyName="X" look="warn" onPress={() => setBack(true)}>
-        It goes back
-      </KeyButton>
-    </>
   );
 }

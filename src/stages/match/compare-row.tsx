@@ -20,6 +20,8 @@ export function CompareRow({
   verdict,
   armed,
   decided,
+  typed,
+  onTyped,
   put,
   say,
 }: {
@@ -29,18 +31,19 @@ export function CompareRow({
   /** a reading that comes by itself goes here */
   armed: boolean;
   decided: boolean;
+  typed: string;
+  onTyped: (text: string) => void;
   put: (text: string) => Promise<string | null>;
   say: (value: "yes" | "no" | null) => void;
 }) {
   const id = useId();
-  const [typed, setTyped] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const unit = item.unit === "°" ? "°" : item.unit ? ` ${item.unit}` : "";
   const enter = async (): Promise<void> => {
     if (!typed.trim()) return;
     const says = await put(typed);
     setFault(says);
-    if (says === null) setTyped("");
+    if (says === null) onTyped("");
   };
   return (
     <tr className="border-b-2 border-base-300 align-middle">
@@ -78,7 +81,7 @@ export function CompareRow({
                 placeholder="type ↵"
                 value={typed}
                 aria-invalid={fault ? true : undefined}
-                onChange={(e) => setTyped(e.target.value)}
+                onChange={(e) => onTyped(e.target.value)}
                 onBlur={() => void enter()}
                 onKeyDown={(e) => e.key === "Enter" && (typed.trim() ? void enter() : e.currentTarget.blur())}
               />

@@ -72,10 +72,12 @@ export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], set
   if (!input.needs.length) return { aim, answer: { basket: null, runnersUp: [] }, open, names, toFit: [], quote: null };
   const beside = await otherCosts(db, job, settings);
   const limit = aim === "soonest within limit" ? partsBudget(job.priceLimit, beside, settings.rates) : undefined;
-  const answer = cheapestBasket(
-    { ...input, aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim, limit, runnersUp: 2 },
-    await solver(),
-  );
+  const found = cheapestBasket({ ...input, aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim, limit, runnersUp: 2 }, await solver());
+  // the limit is for everything: what it leaves for parts is said with it
+  const answer =
+    limit !== undefined && !found.basket && job.priceLimit !== undefined
+      ? { ...found, says: `Of the limit of ${job.priceLimit.toFixed(2)}, work, tax and what is used up leave ${limit.toFixed(2)} for parts. ${found.says}` }
+      : found;
   const quote = answer.basket && quoteFor(job, answer.basket, known, beside, settings);
   return { aim, answer, open, names, toFit: answer.basket ? toFitFrom(answer.basket, input) : [], quote };
 }

@@ -3,6 +3,7 @@
 import { Check, HelpCircle, Link2, Wrench, X } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
+import type { SupplierOffer } from "@/core/match/catalogue-part";
 import type { Candidate } from "@/core/match/rank";
 import { type CriterionVerdict, VERDICT_SAYS } from "@/core/match/verdict";
 import type { Gate, Stage } from "@/core/plan/stages";
@@ -20,6 +21,8 @@ export interface MatchPart {
   readonly wanted: string;
   readonly missing?: string | undefined;
   readonly candidates: readonly Candidate[];
+  /** what suppliers ask for them */
+  readonly offers: readonly SupplierOffer[];
   readonly chosen?: string | undefined;
   readonly readNumber: string | undefined;
   readonly isGear: boolean;
@@ -41,6 +44,18 @@ const VERDICT_MARKS: Readonly<Record<Candidate["verdict"], string>> = {
   possible: "? ",
   no: "✕ ",
 };
+
+/** In the drawer, or at what and by when from whom: the cheapest, and the soonest if that is another. */
+function whereToBeHad(part: Candidate["part"], offers: readonly SupplierOffer[], currency: string): string {
+  if (part.stock > 0) return `${part.stock} in the drawer`;
+  const had = offers.filter((o) => o.number === part.number && o.stock !== 0);
+  const [cheapest] = [...had].sort((a, b) => a.price - b.price);
+  const [soonest] = [...had].sort((a, b) => a.leadDays - b.leadDays || a.price - b.price);
+  if (!cheapest || !soonest) return part.discontinued ? "no more made, and none left" : "nobody offers it";
+  const said = (o: SupplierOffer): string =>
+    `${o.price.toFixed(2)} ${currency}${o.pack > 1 ? ` for ${o.pack}` : ""} in ${o.leadDays} ${o.leadDays === 1 ? "day" : "days"}, ${o.supplier}`;
+  return [cheapest, ...(soonest === cheapest ? [] : [soonest])].map(said).join(" · ");
+}
 
 /** What must be known before a possible part is a certain one. */
 function settleFirst(c: Candidate): string {
@@ -156,7 +171,7 @@ export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly
               <span className="figures shrink-0 text-[28px]">{price(shown.part.price)}</span>
             </div>
             <p className="hush pb-1 text-[19px]">
-              {shown.part.stock > 0 ? `${shown.part.stock} in the drawer` : shown.part.discontinued ? "no more made, and none left" : "to be ordered"}
+              {whereToBeHad(shown.part, part.offers, currency)}
               {shown.part.note && ` · ${shown.part.note}`}
             </p>
             {shown.verdict === "possible" && <p className="says measured mb-1">{settleFirst(shown)}</p>}

@@ -9,6 +9,7 @@ import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
+import { useDraft } from "../use-draft";
 import { answer, quote as makeQuote, newUnit } from "./actions";
 import type { JobBasket } from "./job-basket";
 import { QuoteLines } from "./quote-lines";
@@ -23,6 +24,7 @@ export function QuoteScreen({
   currency,
   unitPrice,
   customer,
+  draft,
   ask,
 }: {
   now: Quote | null;
@@ -33,10 +35,13 @@ export function QuoteScreen({
   currency: string;
   unitPrice: number | undefined;
   customer: string;
+  /** who answers, as it is typed */
+  draft: unknown;
   ask: string | null;
 }) {
   const { run, number } = useJob();
-  const [byWhom, setByWhom] = useState(customer);
+  const [who, setByWhom] = useDraft<string | null>("quote-by-whom", draft, null);
+  const byWhom = who ?? customer;
   const [fault, setFault] = useState<string | null>(null);
   const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
   const last = quotes.at(-1);
@@ -46,6 +51,7 @@ export function QuoteScreen({
     if (!open) return;
     const result = await run(answer, { quote: open.id, answer: says, byWhom });
     setFault(result.ok ? null : result.says);
+    if (result.ok) setByWhom(null);
   };
   const shown = now ?? last?.quote;
   return (

@@ -10,7 +10,7 @@ import { type JobAddress, jobFrom } from "../job-from-address";
 export default async function Page(address: JobAddress) {
   const { job, db } = await jobFrom(address);
   const { currency } = await shopSettings(db);
-  const parts = (await candidatesOf(db, job)).map(({ id, wanted, candidates, chosen }) => {
+  const parts = (await candidatesOf(db, job)).map(({ id, wanted, candidates, chosen, offers }) => {
     const part = job.parts.find((p) => p.id === id);
     return {
       id,
@@ -18,6 +18,7 @@ export default async function Page(address: JobAddress) {
       wanted: "missing" in wanted ? "" : wantedInWords(wanted),
       missing: "missing" in wanted ? wanted.missing : undefined,
       candidates,
+      offers,
       chosen: chosen?.number,
       readNumber: job.findings.find((f) => f.part === id)?.readNumber,
       isGear: part?.kind === "gear",

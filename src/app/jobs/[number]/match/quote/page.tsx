@@ -3,6 +3,7 @@ import { JobScreen } from "@/stages/job-screen";
 import { jobBasket } from "@/stages/match/job-basket";
 import { MatchPlaces } from "@/stages/match/match-places";
 import { QuoteScreen } from "@/stages/match/quote-screen";
+import { loadDrafts } from "@/store/drafts";
 import { shopSettings } from "@/store/settings";
 import { jobFrom } from "../../job-from-address";
 import { aimFrom } from "../aim-from-address";
@@ -25,6 +26,7 @@ export default async function Page({ params, searchParams }: { params: Promise<{
         currency={settings.currency}
         unitPrice={job.newUnit}
         customer={job.customerName}
+        draft={(await loadDrafts(db, job.id))["quote-by-whom"]}
         ask={now && mustAskAgain(now.total, job.quotes, job.priceLimit)}
       />
     </JobScreen>

@@ -1,0 +1,54 @@
+"use client";
+
+import { useState } from "react";
+import { KeyButton } from "@/ui/key-button";
+
+/** The three ways on. What the comparison comes to has the main key; the others are a key away. */
+export function ArrivalChoices({
+  suggests,
+  rework,
+  reason,
+  setReason,
+  suggestReason,
+  settle,
+}: {
+  suggests: string;
+  rework: boolean;
+  reason: string;
+  setReason: (text: string) => void;
+  suggestReason: string;
+  settle: (d: "accepted" | "rework" | "sent-back") => void;
+}) {
+  const [back, setBack] = useState(false);
+  if (back || suggests === "send back")
+    return (
+      <>
+        <label className="words">
+          Why it goes back
+          <input
+            className="field"
+            value={reason}
+            placeholder={suggests === "send back" ? suggestReason : "what is wrong with it"}
+            onChange={(e) => setReason(e.target.value)}
+          />
+        </label>
+        <KeyButton keyName=" " look="warn" className="justify-center" onPress={() => settle("sent-back")}>
+          Send it back, and order it again
+        </KeyButton>
+        <KeyButton keyName="G" onPress={() => settle(rework ? "rework" : "accepted")}>
+          Take it all the same
+        </KeyButton>
+      </>
+    );
+  const ready = suggests === "accept" || suggests === "rework" || suggests === "doubt";
+  return (
+    <>
+      <KeyButton keyName=" " look="main" className="justify-center" disabled={!ready} onPress={() => settle(rework ? "rework" : "accepted")}>
+        {rework ? "Accept it, with the rework" : "Accept it"}
+      </KeyButton>
+      <KeyButton keyName="X" look="warn" onPress={() => setBack(true)}>
+        It goes back
+      </KeyButton>
+    </>
+  );
+}
