@@ -43,8 +43,10 @@ export const basketInput = z.strictObject({
     .max(5000),
   kits: z.array(z.strictObject({ number: id, contains: z.array(pieces).min(1) })).default([]),
   suppliers: z.array(z.strictObject({ name: id, shipping: money.default(0), freeFrom: money.optional(), minimumOrder: money.default(0) })).default([]),
-  /** what the shop has already */
-  shelf: z.array(pieces).default([]),
+  /** what the shop has already, and what the customer pays for one of it */
+  shelf: z.array(z.strictObject({ ...pieces.shape, price: money.default(0) })).default([]),
+  /** what the customer pays on top of what is bought; with the shelf's prices it counts for the limit, not for the cost */
+  markupPercent: z.number().min(0).max(1000).default(0),
   aim: z.enum(["least cost", "soonest", "soonest within limit"]).default("least cost"),
   limit: money.optional(),
   runnersUp: z.int().min(0).max(5).default(2),

@@ -15,7 +15,7 @@ export interface Place {
 
 /** What is needed and what there is, to choose from. */
 export interface BasketGround {
-  readonly input: Omit<BasketInput, "aim" | "limit" | "runnersUp">;
+  readonly input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">;
   /** places that nothing fits for certain: they must be settled first */
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
 }
@@ -100,7 +100,7 @@ export function basketGround(
       suppliers: suppliers.map((s) => ({ name: s.name, shipping: s.shipping, freeFrom: s.freeFrom, minimumOrder: s.minimumOrder })),
       shelf: [...wanted].flatMap((n) => {
         const stock = parts.get(n)?.stock ?? 0;
-        return stock > 0 ? [{ part: n, qty: stock }] : [];
+        return stock > 0 ? [{ part: n, qty: stock, price: parts.get(n)?.price ?? 0 }] : [];
       }),
     },
   };

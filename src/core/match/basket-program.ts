@@ -19,6 +19,8 @@ export interface BasketBounds {
   readonly without: readonly (readonly number[])[];
   /** what it may cost, cents */
   readonly most: number;
+  /** what the customer may have to pay for it, cents */
+  readonly limit: number;
 }
 
 type Supplier = BasketInput["suppliers"][number];
@@ -130,6 +132,16 @@ function parcels(d: Draft, input: BasketInput, suppliers: readonly Supplier[]): 
   }
 }
 
+/** What the customer pays for a set: what is bought with the mark-up, the parcels as they are, the shelf at its own prices. */
+function paid(d: Draft, input: BasketInput): Term[] {
+  const goods = (name: string): boolean => name.startsWith("x") || name.startsWith("e");
+  const known = new Set(d.unknowns.map((u) => u.name));
+  return [
+    ...d.goal.map(([factor, name]): Term => [goods(name) ? factor * (1 + input.markupPercent / 100) : factor, name]),
+    ...input.shelf.flatMap((s, i): Term[] => (s.price && known.has(shelfName(i)) ? [[cents(s.price), shelfName(i)]] : [])),
+  ];
+}
+
 /** The choice of a basket as an integer program, in cents: of every part at least as many pieces come in as the chosen options take. */
 export function basketProgram(input: BasketInput, bounds: BasketBounds): Program {
   const d = new Draft();
@@ -145,6 +157,7 @@ export function basketProgram(input: BasketInput, bounds: BasketBounds): Program
       d.gives(s.part, 1, shelfName(i));
     }
   for (const terms of d.balance.values()) d.atLeast(0, ...terms);
+  if (Number.isFinite(bounds.limit)) d.atMost(bounds.limit, ...paid(d, input));
   // what a limit forbids is mostly seen to be impossible at once
   if (Number.isFinite(bounds.most)) d.atMost(bounds.most, ...d.goal);
   const known = new Set(d.unknowns.map((u) => u.name));

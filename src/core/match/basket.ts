@@ -40,13 +40,14 @@ export function cheapestBasket(raw: unknown, solve: Solve): BasketAnswer {
   check(input);
   const days = [...new Set([0, ...input.offers.map((o) => o.leadDays)])].sort((a, b) => a - b);
   const last = days.at(-1) as number;
-  const within = (day: number, without: Without, most = Number.POSITIVE_INFINITY): Basket | null => {
-    const found = solve(basketProgram(input, { by: day, without, most }));
+  const none = Number.POSITIVE_INFINITY;
+  const within = (day: number, without: Without, most = none, limit = none): Basket | null => {
+    const found = solve(basketProgram(input, { by: day, without, most, limit }));
     return found && basketOf(input, found);
   };
   /** the first day by which it can be done at no more than `most`, and the cheapest way then */
-  const soonest = (most: number, without: Without, known?: Basket): Basket | null => {
-    const fine = (day: number): Basket | null => within(day, without, most);
+  const soonest = (most: number, without: Without, { known, limit = none }: { known?: Basket; limit?: number } = {}): Basket | null => {
+    const fine = (day: number): Basket | null => within(day, without, most, limit);
     let best = known ?? fine(last);
     let [from, to] = [0, best ? days.indexOf(best.days) : 0];
     while (best && from < to) {
@@ -58,10 +59,10 @@ export function cheapestBasket(raw: unknown, solve: Solve): BasketAnswer {
     return best;
   };
   const best = (without: Without): Basket | null => {
-    if (input.aim === "soonest") return soonest(Number.POSITIVE_INFINITY, without);
-    if (input.aim === "soonest within limit") return soonest(cents(input.limit as number), without);
+    if (input.aim === "soonest") return soonest(none, without);
+    if (input.aim === "soonest within limit") return soonest(none, without, { limit: cents(input.limit as number) });
     const cheapest = within(last, without);
-    return cheapest && soonest(cents(cheapest.cost), without, cheapest);
+    return cheapest && soonest(cents(cheapest.cost), without, { known: cheapest });
   };
   const first = best([]);
   if (!first) return { basket: null, runnersUp: [], says: whyNone(input, input.aim === "soonest within limit" ? within(last, []) : null) };
@@ -139,9 +140,16 @@ function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Baske
 }
 const suppliersOf = (offers: readonly BasketOffer[]): string[] => [...new Set(offers.map((o) => o.supplier))].sort();
 
+/** What the customer pays for a basket, before tax. */
+function paidFor(input: BasketInput, b: Basket): number {
+  const goods = b.lines.reduce((t, l) => t + cents(l.price), 0) * (1 + input.markupPercent / 100);
+  const drawer = b.fromShelf.reduce((t, f) => t + f.qty * cents(input.shelf.find((s) => s.part === f.part)?.price ?? 0), 0);
+  return (Math.round(goods) + b.shipping.reduce((t, s) => t + cents(s.cost), 0) + drawer) / 100;
+}
+
 /** @param atAnyPrice the cheapest set without the limit that there was */
 function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
-  if (atAnyPrice) return `The least that a complete set costs is ${atAnyPrice.cost.toFixed(2)}; the limit is ${(input.limit as number).toFixed(2)}.`;
+  if (atAnyPrice) return `A complete set comes to ${paidFor(input, atAnyPrice).toFixed(2)}; the limit is ${(input.limit as number).toFixed(2)}.`;
   const pieces = piecesIn(input);
   const had = new Set([
     ...input.shelf.map((s) => s.part),

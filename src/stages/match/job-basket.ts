@@ -72,7 +72,16 @@ export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], set
   if (!input.needs.length) return { aim, answer: { basket: null, runnersUp: [] }, open, names, toFit: [], quote: null };
   const beside = await otherCosts(db, job, settings);
   const limit = aim === "soonest within limit" ? partsBudget(job.priceLimit, beside, settings.rates) : undefined;
-  const found = cheapestBasket({ ...input, aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim, limit, runnersUp: 2 }, await solver());
+  const found = cheapestBasket(
+    {
+      ...input,
+      aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim,
+      limit,
+      markupPercent: settings.rates.markupPercent,
+      runnersUp: 2,
+    },
+    await solver(),
+  );
   // the limit is for everything: what it leaves for parts is said with it
   const answer =
     limit !== undefined && !found.basket && job.priceLimit !== undefined
@@ -87,7 +96,7 @@ function placeOf(job: Job, p: PartCandidates): Place {
   return { id: p.id, name: job.parts.find((x) => x.id === p.id)?.name ?? p.id, candidates: p.candidates, chosen: p.chosen, ...(mate ? { mate } : {}) };
 }
 
-function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "runnersUp">): ToFit[] {
+function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">): ToFit[] {
   const out: ToFit[] = [];
   const add = (number: string, qty: number): void => {
     const there = out.findIndex((t) => t.number === number && t.part === undefined);
@@ -133,7 +142,7 @@ async function otherCosts(db: Knex, job: Job, settings: ShopSettings): Promise<B
 function partsBudget(limit: number | undefined, beside: Beside, rates: ShopRates): number | undefined {
   if (limit === undefined) return undefined;
   const without = quoteOf({ parts: [], shipping: [], ...beside, rates });
-  return Math.max(0, (limit / (1 + rates.taxPercent / 100) - without.net) / (1 + rates.markupPercent / 100));
+  return Math.max(0, Math.floor((100 * limit) / (1 + rates.taxPercent / 100) - 100 * without.net) / 100);
 }
 
 function quoteFor(job: Job, basket: Basket, known: readonly CataloguePart[], beside: Beside, settings: ShopSettings): Quote {
