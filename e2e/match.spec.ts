@@ -227,4 +227,15 @@ test("parts are found as they are typed; a table is looked through, taken in, an
   await expect(page.getByText("prices.csv is taken back: 2 rows are as before.")).toBeVisible();
   await hand.open("/parts?q=zebra");
   await expect(found.getByRole("listitem")).toHaveCount(0);
+
+  await hand.open("/settings");
+  const hour = page.getByLabel(/An hour at the bench/);
+  await hour.fill("sixty");
+  await expect(page.getByText("“sixty” is not a figure: write it as 60 or 7.50.")).toBeVisible();
+  await hour.fill("60");
+  await expect(page.getByText(/is not a figure/)).toHaveCount(0);
+  await page.getByLabel(/Least time charged/).fill("16");
+  await expect(page.getByRole("img", { name: "saved" })).toBeVisible();
+  await hand.reload();
+  await expect(page.getByLabel(/Least time charged/)).toHaveValue("16");
 });

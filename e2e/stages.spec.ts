@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
 test("the board shows the earliest promise first and takes up the next job with one key", async ({ page }) => {
@@ -27,36 +27,42 @@ test("day and night are one key apart, and stay over a reload", async ({ page })
 test("text stands out from what it lies on, day and night", async ({ page, baseURL }) => {
   for (const theme of ["day", "night"]) {
     await page.context().addCookies([{ name: "theme", value: theme, url: baseURL as string }]);
-    await new BenchHand(page).open("/jobs/J-0142/judge");
-    await expect(page.locator("html")).toHaveAttribute("data-theme", theme);
-    const worst = await page.evaluate(() => {
-      const canvas = document.createElement("canvas").getContext("2d", { willReadFrequently: true });
-      const rgb = (colour: string): number[] => {
-        if (!canvas) return [0, 0, 0, 0];
-        canvas.clearRect(0, 0, 1, 1);
-        canvas.fillStyle = colour;
-        canvas.fillRect(0, 0, 1, 1);
-        return [...canvas.getImageData(0, 0, 1, 1).data];
-      };
-      const light = ([r, g, b]: number[]): number => {
-        const f = (c: number): number => (c / 255 <= 0.03928 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
-        return 0.2126 * f(r as number) + 0.7152 * f(g as number) + 0.0722 * f(b as number);
-      };
-      let least = 21;
-      for (const el of document.querySelectorAll("main *")) {
-        const own = [...el.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim());
-        if (!own || !(el as HTMLElement).offsetParent) continue;
-        let under: Element | null = el;
-        while (under && (rgb(getComputedStyle(under).backgroundColor)[3] ?? 0) < 250) under = under.parentElement;
-        const a = light(rgb(getComputedStyle(el).color));
-        const b = light(rgb(getComputedStyle(under ?? document.body).backgroundColor));
-        least = Math.min(least, (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05));
-      }
-      return least;
-    });
-    expect(worst, theme).toBeGreaterThan(4.5);
+    for (const path of ["/jobs/J-0142/judge", "/jobs/J-0138/match", "/jobs/J-0138/match/basket"]) {
+      await new BenchHand(page).open(path);
+      await expect(page.locator("html")).toHaveAttribute("data-theme", theme);
+      expect(await leastContrast(page), `${theme}: ${path}`).toBeGreaterThan(4.5);
+    }
   }
 });
+
+/** The least contrast of any text with what it lies on (WCAG 2). */
+function leastContrast(page: Page): Promise<number> {
+  return page.evaluate(() => {
+    const canvas = document.createElement("canvas").getContext("2d", { willReadFrequently: true });
+    const rgb = (colour: string): number[] => {
+      if (!canvas) return [0, 0, 0, 0];
+      canvas.clearRect(0, 0, 1, 1);
+      canvas.fillStyle = colour;
+      canvas.fillRect(0, 0, 1, 1);
+      return [...canvas.getImageData(0, 0, 1, 1).data];
+    };
+    const light = ([r, g, b]: number[]): number => {
+      const f = (c: number): number => (c / 255 <= 0.03928 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
+      return 0.2126 * f(r as number) + 0.7152 * f(g as number) + 0.0722 * f(b as number);
+    };
+    let least = 21;
+    for (const el of document.querySelectorAll("main *")) {
+      const own = [...el.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim());
+      if (!own || !(el as HTMLElement).offsetParent) continue;
+      let under: Element | null = el;
+      while (under && (rgb(getComputedStyle(under).backgroundColor)[3] ?? 0) < 250) under = under.parentElement;
+      const a = light(rgb(getComputedStyle(el).color));
+      const b = light(rgb(getComputedStyle(under ?? document.body).backgroundColor));
+      least = Math.min(least, (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05));
+    }
+    return least;
+  });
+}
 
 test("every button of the stage screens is large enough for a glove", async ({ page }) => {
   for (const path of [
@@ -65,6 +71,9 @@ test("every button of the stage screens is large enough for a glove", async ({ p
     "/jobs/J-0143/strip",
     "/jobs/J-0142/judge",
     "/jobs/J-0137/match",
+    "/jobs/J-0138/match/basket",
+    "/jobs/J-0138/match/quote",
+    "/parts/tables",
     "/jobs/J-0140/lube",
     "/jobs/J-0140/rebuild",
     "/jobs/J-0135/hand-back",
@@ -92,6 +101,7 @@ for (const [width, height] of [
       ["/jobs/J-0142/judge/why", /This was it/],
       ["/jobs/J-0142/judge/hardware", /Note it/],
       ["/jobs/J-0137/match", /Take this one/],
+      ["/jobs/J-0138/match/quote", /Make the quote/],
       ["/jobs/J-0140/rebuild", /Done|Yes/],
       ["/jobs/J-0135/hand-back", /Yes, it is so/],
     ] as const) {
@@ -115,6 +125,7 @@ test("teeth are marked by keyboard, and a mark is taken away again", async ({ pa
   await new BenchHand(page).reload();
   await expect(page.getByRole("button", { name: "Tooth 3, knife" })).toBeVisible();
   await page.keyboard.press("4");
+  await expect(page.locator("button[aria-keyshortcuts='4']")).toHaveAttribute("aria-pressed", "true");
   await page.getByRole("button", { name: "Tooth 3, knife" }).click();
   await expect(page.getByRole("button", { name: "Tooth 3", exact: true })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-// npm test: installs if needed, then format and lint, types, import rules, unit tests, build, end-to-end tests.
+// npm test: installs if needed, then format and lint, types, import rules, build, unit tests, end-to-end tests.
 // Ends with one line, "N passed, N failed", over all of them.
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
@@ -24,7 +24,7 @@ async function installChromium() {
   return begin("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], { DEBIAN_FRONTEND: "noninteractive" });
 }
 
-// the checks of the source need neither SQLite nor a browser: those come meanwhile
+// the checks of the source, and the build, need neither SQLite nor a browser: those come meanwhile
 install({ sqliteLater: true });
 const sqlite = begin("npm", ["run", "-s", "postinstall"]);
 const browserComing = installChromium();
@@ -41,6 +41,7 @@ const check = async (what, ...steps) => {
 await check("format and lint", ["biome", ["check", "--error-on-warnings", "."]]);
 await check("types", ["next", ["typegen"]], ["tsc", ["--noEmit"]]);
 await check("import rules", ["depcruise", ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "bench"]]);
+build({ typesChecked: true });
 const compiled = await sqlite;
 if (!compiled.ok) {
   console.error(compiled.told);
@@ -57,7 +58,6 @@ if (unit) {
   if (!unit.success && !unit.numFailedTests) count("unit tests start", false);
 } else count("unit tests start", false);
 
-build({ typesChecked: true });
 const came = await browserComing;
 if (!came.ok) console.error(came.told);
 const browser = chromium();

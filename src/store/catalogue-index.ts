@@ -64,35 +64,42 @@ export const partRows: Keyed<CataloguePart> = {
   },
 };
 
+/** Columns that a part is found by. A new price or stock leaves the index as it is; most tables that come in are of those. */
+const INDEXED = ["bare", "name", "spec", "fits", "replaces", "contains"];
+
 async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
-  await db("catalogue").insert(parts.map(rowOf)).onConflict("number").merge();
-  const ids = new Map(
+  const numbers = parts.map((p) => p.number);
+  const before = new Map(
     (
       await db("catalogue")
-        .select("id", "number")
-        .whereIn(
-          "number",
-          parts.map((p) => p.number),
-        )
-    ).map((r) => [r.number as string, r.id as number]),
+        .select("number", ...INDEXED)
+        .whereIn("number", numbers)
+    ).map((r) => [r.number as string, r as Row]),
   );
+  await db("catalogue").insert(parts.map(rowOf)).onConflict("number").merge();
+  const fresh = parts.filter((p) => {
+    const [old, now] = [before.get(p.number), rowOf(p)];
+    return !old || INDEXED.some((c) => old[c] !== now[c]);
+  });
+  if (fresh.length) await index(db, fresh);
+}
+
+async function index(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
+  const numbers = parts.map((p) => p.number);
+  const rows = await db("catalogue").select("id", "number").whereIn("number", numbers);
+  const ids = new Map(rows.map((r) => [r.number as string, r.id as number]));
   await unindex(db, [...ids.values()]);
   const of = <T>(each: (p: CataloguePart, id: number) => readonly T[]): T[] => parts.flatMap((p) => each(p, ids.get(p.number) as number));
   const put = async (table: string, rows: readonly Row[]): Promise<void> => {
     for (let i = 0; i < rows.length; i += AT_ONCE) await db(table).insert(rows.slice(i, i + AT_ONCE));
   };
-  await put(
-    "catalogue_fits",
-    of((p, part) => [...new Set(p.fits.map((f) => unitKey(f.maker, f.model)))].map((unit) => ({ part, unit }))),
-  );
-  await put(
-    "catalogue_replaces",
-    of((p, part) => p.replaces.map((r) => ({ part, old: bareNumber(r.number) }))),
-  );
-  await put(
-    "catalogue_contains",
-    of((p, part) => p.contains.map((c) => ({ part, inside: c.number }))),
-  );
+  const units = (p: CataloguePart): string[] => [...new Set(p.fits.map((f) => unitKey(f.maker, f.model)))];
+  const fits = of((p, part) => units(p).map((unit) => ({ part, unit })));
+  const replaces = of((p, part) => p.replaces.map((r) => ({ part, old: bareNumber(r.number) })));
+  const contains = of((p, part) => p.contains.map((c) => ({ part, inside: c.number })));
+  await put("catalogue_fits", fits);
+  await put("catalogue_replaces", replaces);
+  await put("catalogue_contains", contains);
   await put(
     "catalogue_words",
     of((p, id) => [wordsOf(p, id)]),

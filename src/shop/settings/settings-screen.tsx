@@ -26,17 +26,19 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
   const [text, setText] = useState(String(value));
   const [fault, setFault] = useState<string | null>(null);
   const [kept, setKept] = useState(String(value));
+  const [saved, setSaved] = useState(false);
   const save = async (): Promise<void> => {
-    if (text === kept) return;
+    if (text === kept) return setFault(null);
     const says = await setRate({ key: field.key, text }).catch(() => "Not saved: the shop’s computer does not answer. Leave the field once more to try again.");
     setFault(says);
+    setSaved(says === null);
     if (says === null) setKept(text);
   };
   // what is typed is saved after a pause, and on leaving the field
   const latest = useRef(save);
   latest.current = save;
   useEffect(() => {
-    if (text === kept) return;
+    if (text === kept) return setFault(null);
     const timer = setTimeout(() => void latest.current(), 700);
     return () => clearTimeout(timer);
   }, [text, kept]);
@@ -60,7 +62,11 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
         />
         <span className="text-[21px]">
           {unit}
-          {kept === text && text !== String(value) && <span className="text-success"> ✓</span>}
+          {saved && kept === text && (
+            <span role="img" aria-label="saved" className="text-success">
+              {" ✓"}
+            </span>
+          )}
         </span>
       </div>
       <FaultLine says={fault} />
