@@ -1,11 +1,12 @@
-import { bearingNamed } from "@/core/hardware/bearings";
+import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
 import type { UnitName } from "@/core/match/catalogue-part";
 import { PART_KINDS, type PartKind } from "@/core/match/part-spec";
 import type { Wanted } from "@/core/match/rank";
 import type { WantedGear, WantedMate } from "@/core/match/wanted-gear";
-import { type Measured, meanOf, measured } from "@/core/quantity/measured";
+import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";
 import type { Job } from "@/store/job";
+import { partMean, toldOf } from "./part-facts";
 
 /** The unit of a job, as parts are sold by it. */
 export function unitOf(job: Pick<Job, "maker" | "model" | "variant" | "serial">): UnitName | undefined {
@@ -31,10 +32,9 @@ export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<str
     return number ? { ...common, kind: "gear" } : { missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks." };
   }
   if (part.kind === "bearing") {
-    const step = job.steps.find((s) => s.parts?.includes(id));
-    const told = [part.name, finding?.extent, step?.note].filter(Boolean).join(" ");
+    const told = toldOf(job, id);
     const size = bearingNamed(told);
-    const facesGrease = /seal\S* (?:\S+ ){0,6}pulled|open towards|one seal/i.test(told);
+    const facesGrease = sharesTheGrease(told);
     if (size)
       return {
         ...common,
@@ -59,10 +59,7 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
   if (!finding?.identity) return null;
   const { identity, gear } = finding;
   const mate = mateOf(job, id, chosenTeeth);
-  const reading = (what: string): Measured | undefined => {
-    const values = job.readings.filter((r) => r.part === id && r.what === what).map((r) => r.value);
-    return values.length ? meanOf(values, 0.02) : undefined;
-  };
+  const reading = (what: string): Measured | undefined => partMean(job, id, what);
   return {
     ...(gear.kind ? { form: gear.kind } : {}),
     teeth: identity.teeth,

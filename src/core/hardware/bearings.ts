@@ -29,3 +29,6 @@ export function bearingNamed(text: string): (BearingSize & { readonly closure?: 
   }
   return null;
 }
+
+/** Whether somebody wrote down that a bearing had a seal pulled, or stood open towards the case: it shares the case's grease. */
+export const sharesTheGrease = (text: string): boolean => /seal\S* (?:\S+ ){0,6}pulled|open towards|one seal/i.test(text);

@@ -9,7 +9,14 @@ export interface Basket {
   /** working days until the last of it is here */
   readonly days: number;
   readonly choices: readonly { readonly need: string; readonly part: string; readonly keep: boolean }[];
-  readonly lines: readonly { readonly offer: string; readonly supplier: string; readonly part: string; readonly packs: number; readonly price: number }[];
+  readonly lines: readonly {
+    readonly offer: string;
+    readonly supplier: string;
+    readonly part: string;
+    readonly packs: number;
+    readonly pack: number;
+    readonly price: number;
+  }[];
   readonly shipping: readonly { readonly supplier: string; readonly cost: number }[];
   readonly fromShelf: readonly { readonly part: string; readonly qty: number }[];
   /** bought and not needed: it goes to stock */
@@ -131,6 +138,7 @@ function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Baske
       supplier: offer.supplier,
       part: offer.part,
       packs,
+      pack: offer.pack,
       price: (packs * cents(offer.price)) / 100,
     })),
     shipping,

@@ -4,6 +4,7 @@ import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate"
 import type { CataloguePart } from "@/core/match/catalogue-part";
 import { rankCandidates } from "@/core/match/rank";
 import type { Job } from "@/store/job";
+import { canHurt, isPlastic, loadOf } from "../part-facts";
 import { wantedFor } from "../wanted-part";
 import { gearView } from "./gear-view";
 
@@ -44,9 +45,9 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
   const facts: FateFacts = {
     kind: part.kind,
     mode: f.mode,
-    plastic: /^(PA|POM|ABS|PC|plastic)/i.test(part.material ?? ""),
-    load: job.past.load === "light" || job.past.load === "daily" || job.past.load === "hard" ? job.past.load : "unknown",
-    safety: job.parts.some((p) => p.kind === "blade") && part.kind !== "cover",
+    plastic: isPlastic(part.material),
+    load: loadOf(job),
+    safety: canHurt(job, part.kind),
     hot: job.symptoms.includes("hot") || job.greaseState === "dark",
     // a search by name alone that finds nothing does not mean that there is none
     partToBeHad: offers?.length ? true : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring) ? undefined : false,

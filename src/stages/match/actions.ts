@@ -75,11 +75,7 @@ export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> 
     if (ask) throw new Fault("quote", ask);
     const bySupplier = new Map<string, OrderedLine[]>();
     for (const l of answer.basket.lines) {
-      const pack = /· (\d+)$/.exec(l.offer)?.[1];
-      bySupplier.set(l.supplier, [
-        ...(bySupplier.get(l.supplier) ?? []),
-        { number: l.part, packs: l.packs, pack: pack ? Number(pack) : 1, price: l.price / l.packs },
-      ]);
+      bySupplier.set(l.supplier, [...(bySupplier.get(l.supplier) ?? []), { number: l.part, packs: l.packs, pack: l.pack, price: l.price / l.packs }]);
     }
     return placeBasket(number, version, {
       orders: [...bySupplier].map(([supplier, lines]) => ({

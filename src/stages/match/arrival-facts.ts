@@ -1,13 +1,13 @@
 import type { Knex } from "knex";
 import type { Gear } from "@/core/gear/index";
-import { bearingNamed } from "@/core/hardware/bearings";
+import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
 import { type CompareItem, whatToCompare } from "@/core/match/arrival";
 import type { CataloguePart } from "@/core/match/catalogue-part";
-import { meanOf } from "@/core/quantity/measured";
 import { partsNumbered } from "@/store/catalogue";
 import type { Job } from "@/store/job";
 import type { Arrival } from "@/store/order-records";
 import { candidatesOf, type PartCandidates } from "../job-candidates";
+import { partMean, toldOf } from "../part-facts";
 import { pictureOf } from "./arrival-picture";
 
 /** A part that came, with what it is to be compared in. */
@@ -67,10 +67,7 @@ const oldGear = (job: Job, part: string | undefined): Gear | null => job.finding
 function oldFigures(job: Job, part: string): Record<string, string> {
   const out: Record<string, string> = {};
   const f = job.findings.find((x) => x.part === part);
-  const reading = (what: string): string | undefined => {
-    const values = job.readings.filter((r) => r.part === part && r.what === what).map((r) => r.value);
-    return values.length ? meanOf(values, 0.02).value.toFixed(2) : undefined;
-  };
+  const reading = (what: string): string | undefined => partMean(job, part, what)?.value.toFixed(2);
   const put = (key: string, value: string | number | undefined): void => {
     if (value !== undefined) out[key] = String(value);
   };
@@ -83,13 +80,13 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   put("faceWidthMm", reading("face width"));
   put("material", job.parts.find((p) => p.id === part)?.material);
   const own = job.parts.find((p) => p.id === part);
-  const told = [own?.name, f?.extent, job.steps.find((s) => s.parts?.includes(part))?.note].filter(Boolean).join(" ");
+  const told = toldOf(job, part);
   const bearing = own?.kind === "bearing" ? bearingNamed(told) : null;
   if (bearing) {
     put("insideMm", bearing.boreMm);
     put("outsideMm", bearing.outsideMm);
     put("widthMm", bearing.widthMm);
-    put("closure", bearing.closure ?? (/seal\S* (?:\S+ ){0,6}pulled/i.test(told) ? "one seal pulled" : undefined));
+    put("closure", bearing.closure ?? (sharesTheGrease(told) ? "one seal pulled" : undefined));
   }
   return out;
 }

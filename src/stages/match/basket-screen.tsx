@@ -170,7 +170,7 @@ function BasketLines({ basket, names, money }: { basket: Basket; names: Readonly
                   <span className="truncate">
                     {l.packs > 1 && <b>{l.packs} × </b>}
                     {names[l.part]}
-                    {/· (\d+)$/.test(l.offer) && <span className="hush"> · pack of {/· (\d+)$/.exec(l.offer)?.[1]}</span>}
+                    {l.pack > 1 && <span className="hush"> · pack of {l.pack}</span>}
                   </span>
                   <span className="figures text-[17px]">{l.part}</span>
                   <span className="figures text-right">{money(l.price)}</span>

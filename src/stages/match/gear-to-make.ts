@@ -1,15 +1,13 @@
 import { BORE_FORMS } from "@/core/gear/index";
 import type { GearToMake } from "@/core/gear/solid";
-import { meanOf } from "@/core/quantity/measured";
+import { type Way, waysWithoutPart } from "@/core/match/making";
 import type { Job } from "@/store/job";
+import { canHurt, isPlastic, loadOf, partMean } from "../part-facts";
 
 /** A failed gear as it is to be made, out of what the gear bench knows; or what must be measured first. */
 export function gearToMake(job: Job, part: string): { readonly gear: GearToMake | null; readonly missing: readonly string[] } {
   const f = job.findings.find((x) => x.part === part);
-  const reading = (what: string): number | undefined => {
-    const values = job.readings.filter((r) => r.part === part && r.what === what).map((r) => r.value);
-    return values.length ? meanOf(values, 0.02).value : undefined;
-  };
+  const reading = (what: string): number | undefined => partMean(job, part, what)?.value;
   const id = f?.identity;
   const kind = f?.gear.kind ?? "spur";
   const [boreMm, faceWidthMm] = [reading("bore"), reading("face width")];
@@ -37,4 +35,18 @@ export function gearToMake(job: Job, part: string): { readonly gear: GearToMake 
       ...(boreForm ? { boreForm } : {}),
     },
   };
+}
+
+/** Bond, donor or make, with this job's reasons. */
+export function waysFor(job: Job, part: string, donors: number): Way[] {
+  const own = job.parts.find((p) => p.id === part);
+  return waysWithoutPart({
+    mode: job.findings.find((f) => f.part === part)?.mode,
+    plastic: isPlastic(own?.material),
+    load: loadOf(job),
+    safety: canHurt(job, own?.kind),
+    hot: job.symptoms.includes("hot"),
+    donors,
+    missing: own?.kind === "gear" ? gearToMake(job, part).missing : ["a gear: only gears are drawn for making"],
+  });
 }

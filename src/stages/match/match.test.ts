@@ -19,7 +19,7 @@ import { candidatesOf, catalogueFor } from "../job-candidates";
 import { gatesOf } from "../job-facts";
 import { unitOf, wantedFor, wantedInWords } from "../wanted-part";
 import { arrivalViews } from "./arrival-facts";
-import { gearToMake } from "./gear-to-make";
+import { gearToMake, waysFor } from "./gear-to-make";
 import { jobBasket, supplierLink } from "./job-basket";
 
 testShop();
@@ -176,6 +176,19 @@ describe("a gear to be made", () => {
     const less = { ...whole, readings: [], findings: whole.findings.map((f) => ({ ...f, gear: { ...f.gear, kind: "bevel" as const } })) };
     expect(gearToMake(less, "p7").missing).toEqual(["its bore", "its face width", "a drawing by hand: a bevel is not drawn here"]);
     expect(gearToMake(whole, "p9").missing[0]).toMatch(/named on the gear bench/);
+  });
+  it("teeth are not bonded; what is lacking for the files is said at once", async () => {
+    const whole = await job(await juicer());
+    expect(waysFor(whole, "p7", 0).map((w) => [w.way, w.barred])).toEqual([
+      ["bond", true],
+      ["donor", true],
+      ["make", false],
+    ]);
+    expect(waysFor(whole, "p9", 1).map((w) => [w.way, w.barred])).toEqual([
+      ["bond", false],
+      ["donor", false],
+      ["make", true],
+    ]);
   });
   it("a donor is a unit of the model that was given up", async () => {
     const [one, other] = [await juicer(), await juicer()];
