@@ -155,12 +155,14 @@ export async function takeInJobFile({ file, pictures }: { file: JobFile; picture
     ...(file.job?.limit === undefined ? {} : { priceLimit: file.job.limit }),
     ...(Object.keys(x).length ? { x } : {}),
   });
-  await fill(number, file, bench);
-  await fillPictures(number, file, bench, pictures);
+  const hooks = await fill(number, file, bench);
+  await fillPictures(number, file, bench, pictures, hooks);
   return number;
 }
 
-async function fill(number: string, file: JobFile, bench: Bench): Promise<void> {
+/** Answers what the pictures of parts that came hang on here, by what they hung on there. */
+async function fill(number: string, file: JobFile, bench: Bench): Promise<ReadonlyMap<string, string>> {
+  let hooks: ReadonlyMap<string, string> = new Map();
   await changeJob(number, "any", async ({ trx, job }) => {
     const rows = async (table: string, things: readonly object[]): Promise<void> => {
       for (const [position, thing] of things.entries()) await trx(table).insert(toRow({ jobId: job.id, position, ...thing }));
@@ -215,13 +217,20 @@ async function fill(number: string, file: JobFile, bench: Bench): Promise<void> 
       bench.answers ??
       (file.tests ?? []).map((t) => ({ question: `final:${t.name}`, answer: t.answer ?? "yes", value: t.value, unit: t.unit, note: t.note, at: now }));
     for (const a of answers) await trx("answers").insert(toRow({ jobId: job.id, ...a }));
-    if (bench.bought) await takeInBought(trx, job, bench.bought);
+    if (bench.bought) hooks = await takeInBought(trx, job, bench.bought);
     for (const line of bench.linesDone ?? []) await trx("lines_done").insert({ job_id: job.id, line, at: now });
     return "taken in from a job file";
   });
+  return hooks;
 }
 
-async function fillPictures(number: string, file: JobFile, bench: Bench, pictures: ReadonlyMap<string, Uint8Array>): Promise<void> {
+async function fillPictures(
+  number: string,
+  file: JobFile,
+  bench: Bench,
+  pictures: ReadonlyMap<string, Uint8Array>,
+  hooks: ReadonlyMap<string, string>,
+): Promise<void> {
   const stepOf = new Map(file.steps.flatMap((s) => (s.pictures ?? []).map((name) => [name, s.id] as const)));
   for (const name of [...pictures.keys()].sort()) {
     const told = bench.pictures?.find((p) => p.name === name);
@@ -229,7 +238,7 @@ async function fillPictures(number: string, file: JobFile, bench: Bench, picture
     await addPicture(
       number,
       Buffer.from(pictures.get(name) as Uint8Array),
-      { role: step ? "step" : (told?.role ?? "intake"), step, part: told?.part, marks: file.pictureMarks?.[name] },
+      { role: step ? "step" : (told?.role ?? "intake"), step, part: told?.part && (hooks.get(told.part) ?? told.part), marks: file.pictureMarks?.[name] },
       name,
     );
   }

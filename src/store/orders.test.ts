@@ -1,17 +1,19 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import { pictureOf } from "@/core/match/arrival-picture";
 import { cataloguePart } from "@/core/match/catalogue-part";
 import { quoteOf } from "@/core/match/quote";
 import { partsNumbered } from "./catalogue";
 import { partRows } from "./catalogue-index";
 import { database } from "./database";
-import { jobFileOf, takeInJobFile } from "./job-file";
+import { jobFileOf, parcelOf, takeInJobFile } from "./job-file";
 import { createJob, nextNumber } from "./jobs";
 import type { StoredNews } from "./order-records";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "./orders";
+import { addPicture } from "./pictures";
 import { putRows } from "./put-rows";
 import { answerQuote, makeQuote, setNewUnit } from "./quotes";
 import { layDown } from "./strip";
-import { job, step, testShop } from "./test-shop";
+import { grey, job, step, testShop } from "./test-shop";
 
 testShop();
 const part = (number: string, more: object = {}) => cataloguePart.parse({ number, name: number, spec: { kind: "hardware" }, ...more });
@@ -195,8 +197,10 @@ it("what was quoted, ordered and came travels in the job file", async () => {
     day,
   });
   await takeNews(number, await version(number), [received(`${number}/1`, [{ number: "KIT", sent: "KIT", packs: 1, lot: "L1" }])]);
+  const came = (await job(number)).arrivals[1]?.id as number;
+  await addPicture(number, await grey().jpeg().toBuffer(), { role: "finding", part: pictureOf({ id: came }) });
   const whole = await job(number);
-  const again = await job(await takeInJobFile({ file: jobFileOf(whole), pictures: new Map() }, true));
+  const again = await job(await takeInJobFile({ ...(await parcelOf(number)), file: jobFileOf(whole) }, true));
   const plain = (j: typeof whole) => ({
     quotes: j.quotes.map(({ id: _, ...q }) => q),
     orders: j.orders.map(({ id: _, reference, ...o }) => ({ ...o, n: reference.split("/")[1] })),
@@ -205,4 +209,6 @@ it("what was quoted, ordered and came travels in the job file", async () => {
     newUnit: j.newUnit,
   });
   expect(plain(again)).toEqual(plain(whole));
+  // the picture of a part that came hangs on it here as it did there
+  expect(again.pictures.map((p) => p.part)).toEqual([pictureOf({ id: again.arrivals[1]?.id as number })]);
 });

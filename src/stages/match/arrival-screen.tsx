@@ -3,6 +3,7 @@
 import { useEffect, useMemo, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { arrivalVerdict, type CompareItem } from "@/core/match/arrival";
+import { pictureOf } from "@/core/match/arrival-picture";
 import type { SERVICES } from "@/core/order/strip";
 import { lengthFrom } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
@@ -15,7 +16,6 @@ import { decide, note, practiceMeasure } from "./actions";
 import { ArrivalChoices } from "./arrival-choices";
 import { ArrivalFaces, ArrivalPicture } from "./arrival-faces";
 import type { ArrivalView } from "./arrival-facts";
-import { pictureOf } from "./arrival-picture";
 import { CompareRow } from "./compare-row";
 
 const DECISIONS = { accepted: "✓ accepted", rework: "✓ accepted, with rework", "sent-back": "✕ sent back", stock: "to stock" } as const;
