@@ -111,6 +111,9 @@ async function aWrongPart(page: Page): Promise<void> {
   await page.getByRole("button", { name: /Motor pinion 8 teeth/ }).click();
   await page.getByRole("button", { name: /count the teeth/ }).click();
   await page.getByText(/over it what came/).waitFor();
+  await page.getByRole("button", { name: /Picture of the new one/ }).click();
+  await page.getByRole("button", { name: /Take it/ }).click();
+  await page.getByAltText("the new one, as it came").waitFor();
 }
 
 const { seed } = await import("../demo/shop/seed");

@@ -10,7 +10,7 @@ const list = [offer("A", { stock: 5 }), offer("B", { stock: 5, leadDays: 1 }), o
 const order = (more: Partial<PlacedOrder> = {}): PlacedOrder => ({
   reference: "R-1",
   placedOn: "2026-11-25",
-  lines: [{ number: "A", packs: 1, pack: 1, price: 10 }],
+  lines: [{ number: "A", packs: 1, pack: 1, price: 10, leadDays: 3 }],
   replacement: false,
   ...more,
 });
@@ -29,7 +29,10 @@ describe("the practice supplier", () => {
     expect((await practiceSupplier("South", list).offers(["A", "D"], "2026-11-25")).map((o) => o.number)).toEqual(["D"]);
   });
   it("is out of stock of what it has too little of; the rest follows in a parcel of its own", async () => {
-    const news = await practiceSupplier("North", list).follow(order({ lines: [{ number: "C", packs: 3, pack: 1, price: 10 }] }), "2027-01-31");
+    const news = await practiceSupplier("North", list).follow(
+      order({ lines: [{ number: "C", packs: 3, pack: 1, price: 10, leadDays: 3, had: 1 }] }),
+      "2027-01-31",
+    );
     expect(news.find((n) => n.what === "short")).toMatchObject({ number: "C", packs: 2, says: "2 of C are out of stock and will follow." });
     expect(received(news).map((p) => p.packs)).toEqual([1, 2]);
   });
@@ -41,7 +44,14 @@ describe("the practice supplier", () => {
   it("as a law: what is ordered comes, in one parcel or more; news never goes back on itself; the same order always ends the same way", async () => {
     const share = fc.double({ min: 0, max: 1, noNaN: true });
     const lines = fc.array(
-      fc.record({ number: fc.constantFrom("A", "B", "C"), packs: fc.integer({ min: 1, max: 9 }), pack: fc.constant(1), price: fc.constant(10) }),
+      fc.record({
+        number: fc.constantFrom("A", "B", "C"),
+        packs: fc.integer({ min: 1, max: 9 }),
+        pack: fc.constant(1),
+        price: fc.constant(10),
+        leadDays: fc.integer({ min: 1, max: 9 }),
+        had: fc.option(fc.integer({ min: 0, max: 9 }), { nil: undefined }),
+      }),
       { minLength: 1, maxLength: 3 },
     );
     await fc.assert(
@@ -61,6 +71,18 @@ describe("the practice supplier", () => {
         for (const n of all) expect(n.day >= whole.placedOn).toBe(true);
       }),
     );
+  });
+  it("may have sold what it offered: then all of it follows later", async () => {
+    const link = practiceSupplier("North", list, { ...EVEN_TEMPER, outOfStock: 1 });
+    const news = await link.follow(order(), "2026-12-31");
+    expect(news.map((n) => n.what)).toEqual(["confirmed", "short", "shipped", "received"]);
+    // three working days and five more
+    expect(received(news)).toMatchObject([{ day: "2026-12-07", packs: 1 }]);
+  });
+  it("what it offers later changes nothing about an order that was placed", async () => {
+    const before = await practiceSupplier("North", list).follow(order(), "2026-12-31");
+    const poorer = list.map((o) => ({ ...o, stock: 0, leadDays: 20 }));
+    expect(await practiceSupplier("North", poorer).follow(order(), "2026-12-31")).toEqual(before);
   });
   it("goes wrong about as often as its temper says", async () => {
     const link = practiceSupplier("North", list, { ...EVEN_TEMPER, wrongPart: 0.3 });

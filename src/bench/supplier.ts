@@ -8,6 +8,9 @@ export interface OrderLine {
   readonly pack: number;
   /** of one pack */
   readonly price: number;
+  /** as the supplier offered it when it was ordered: working days, and packs that were there. What it offers later changes nothing about an order */
+  readonly leadDays: number;
+  readonly had?: number | undefined;
 }
 
 export interface PlacedOrder {
@@ -92,14 +95,14 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
     },
     async follow(order, until) {
       const { reference, placedOn, lines } = order;
-      const lead = Math.max(1, ...lines.map((l) => own.find((o) => o.number === l.number && o.pack === l.pack)?.leadDays ?? 1));
+      const lead = Math.max(1, ...lines.map((l) => l.leadDays));
       const late = chance(seed, reference, "late") < temper.late ? 1 + Math.floor(chance(seed, reference, "how late") * 4) : 0;
       const news: OrderNews[] = [{ day: placedOn, what: "confirmed", says: `${name} confirms ${reference}${late ? "; it may take a little longer" : ""}.` }];
       const parcels = new Map<string, OrderLine[]>();
       for (const l of lines) {
-        const o = own.find((x) => x.number === l.number && x.pack === l.pack);
-        const has = (o ? today(o, placedOn).stock : 0) ?? l.packs;
-        const now = Math.min(l.packs, has);
+        // sold to somebody else between the offer and the order
+        const gone = !order.replacement && chance(seed, reference, l.number, "gone") < temper.outOfStock;
+        const now = gone ? 0 : Math.min(l.packs, l.had ?? l.packs);
         const arrives = later(placedOn, lead + late);
         const follows = later(placedOn, lead + late + 5);
         if (now > 0) parcels.set(arrives, [...(parcels.get(arrives) ?? []), { ...l, packs: now }]);

@@ -9,6 +9,9 @@ export interface OrderedLine {
   readonly pack: number;
   /** of one pack */
   readonly price: number;
+  /** as it was offered when it was ordered: working days, and packs that were there */
+  readonly leadDays: number;
+  readonly had?: number | undefined;
 }
 
 /** Something that a supplier told of an order. */

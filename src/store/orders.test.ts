@@ -35,7 +35,7 @@ async function freshJob(): Promise<string> {
   return number;
 }
 const version = async (number: string): Promise<number> => (await job(number)).version;
-const kitOrder = { supplier: "North", lines: [{ number: "KIT", packs: 1, pack: 1, price: 48 }], shipping: 6 };
+const kitOrder = { supplier: "North", lines: [{ number: "KIT", packs: 1, pack: 1, price: 48, leadDays: 3 }], shipping: 6 };
 const toFit = [
   { number: "W", qty: 1, part: "p1" },
   { number: "P", qty: 1 },
@@ -52,7 +52,7 @@ const received = (reference: string, parcel: StoredNews["parcel"]): { reference:
 describe("an order", () => {
   it("is placed once, with a reference of its own for each supplier", async () => {
     const number = await freshJob();
-    const orders = [kitOrder, { supplier: "South", lines: [{ number: "P", packs: 1, pack: 1, price: 9 }], shipping: 0 }];
+    const orders = [kitOrder, { supplier: "South", lines: [{ number: "P", packs: 1, pack: 1, price: 9, leadDays: 3 }], shipping: 0 }];
     await placeBasket(number, await version(number), { orders, fromShelf: [], toFit, aim: "soonest", day });
     expect((await job(number)).orders.map((o) => [o.reference, o.supplier, o.placedOn])).toEqual([
       [`${number}/1`, "North", day],
@@ -117,7 +117,7 @@ describe("a parcel", () => {
   it("with the wrong part is sent back with a reason, ordered again, and what comes then takes its place", async () => {
     const number = await freshJob();
     await placeBasket(number, await version(number), {
-      orders: [{ supplier: "North", lines: [{ number: "W", packs: 1, pack: 1, price: 17 }], shipping: 6 }],
+      orders: [{ supplier: "North", lines: [{ number: "W", packs: 1, pack: 1, price: 17, leadDays: 3 }], shipping: 6 }],
       fromShelf: [],
       toFit: [{ number: "W", qty: 1, part: "p1" }],
       aim: "least cost",
@@ -132,6 +132,10 @@ describe("a parcel", () => {
     await noteFound(number, await version(number), id, "teeth", 9);
     expect((await job(number)).arrivals[0]?.found).toEqual({ teeth: 9 });
     await expect(decideArrival(number, await version(number), id, "sent-back", { reason: " ", day })).rejects.toThrow(/say why/);
+    await expect(decideArrival(number, await version(number), id, "sent-back", { reason: "nine teeth for eight", day })).rejects.toThrow(
+      /take its picture first/,
+    );
+    await addPicture(number, await grey().jpeg().toBuffer(), { role: "finding", part: pictureOf({ id }) });
     await decideArrival(number, await version(number), id, "sent-back", { reason: "nine teeth for eight", day });
     expect((await job(number)).orders[1]).toMatchObject({ reference: `${number}/2`, replacement: true, lines: [{ number: "W", packs: 1, price: 0 }] });
     await expect(decideArrival(number, await version(number), id, "accepted", { day })).rejects.toThrow(/on its way back/);

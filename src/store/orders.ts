@@ -1,5 +1,6 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
+import { pictureOf } from "@/core/match/arrival-picture";
 import { cameFor, stillWanted, type ToFit } from "@/core/match/parcel";
 import type { Service } from "@/core/order/strip";
 import { partsNumbered } from "./catalogue";
@@ -182,6 +183,13 @@ export async function decideArrival(
     if (!row) throw new Fault("arrival", "is not there any more");
     if (row.decision === "sent-back") throw new Fault("decision", "it is on its way back; what comes in its place is decided anew");
     if (decision === "sent-back" && !reason?.trim()) throw new Fault("reason", "say why it goes back: the supplier will ask");
+    if (
+      decision === "sent-back" &&
+      !(await trx("job_pictures")
+        .where({ job_id: job.id, part: pictureOf({ id: arrival }) })
+        .first())
+    )
+      throw new Fault("picture", "take its picture first: it goes back with the reason and a picture");
     await trx("services").where({ job_id: job.id }).whereLike("x", `%"arrival":${arrival}}%`).delete();
     await trx("arrivals")
       .where({ id: arrival })
@@ -217,7 +225,16 @@ async function orderAgain(c: Change, arrival: { order_id: number | null; number:
   const order = fromRow<Order>(row, ["lines", "news"], ["replacement"]);
   const line = order.lines.find((l) => l.number === arrival.number);
   const packs = Math.ceil(arrival.qty / (line?.pack ?? 1));
-  await insertOrder(c, { supplier: order.supplier, lines: [{ number: arrival.number, packs, pack: line?.pack ?? 1, price: 0 }], shipping: 0 }, day, true);
+  await insertOrder(
+    c,
+    {
+      supplier: order.supplier,
+      lines: [{ number: arrival.number, packs, pack: line?.pack ?? 1, price: 0, leadDays: line?.leadDays ?? Math.max(...order.lines.map((l) => l.leadDays)) }],
+      shipping: 0,
+    },
+    day,
+    true,
+  );
 }
 
 /** What really lies in a parcel of the practice supplier: for the practice instruments, which measure it. */

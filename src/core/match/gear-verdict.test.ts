@@ -138,6 +138,22 @@ describe("the law of meshing", () => {
     const wheel: Partial<WantedGear> = { form: "worm-wheel", teeth: 52, moduleMm: 1.25, helixAngleDeg: 5, mate: { teeth: 1 } };
     expect(of("reference radius", { form: "worm-wheel", teeth: 50, moduleMm: 1.25, helixAngleDeg: 5 }, wheel).says).toMatch(/1\.25 mm closer together/);
   });
+  it("inside a ring the pinion leans as the ring does", () => {
+    const inside: Partial<WantedGear> = { form: "internal", teeth: 60, mate: { teeth: 20 } };
+    const ring: Partial<GearSpec> = { form: "internal", teeth: 62 };
+    expect(of("centre distance", ring, inside, [pinion(22, { hand: "right" })]).verdict).toBe("companion");
+    expect(of("centre distance", ring, inside, [pinion(22, { hand: "left" })]).says).toMatch(/inside they lean the same way/);
+  });
+  it("bevels, worms, pulleys and sprockets do not go by the tooth sum", () => {
+    for (const form of ["bevel", "worm", "rack", "pulley", "sprocket"] as const) {
+      const w: Partial<WantedGear> = { form, teeth: 20, helixAngleDeg: 0, hand: undefined, mate: { teeth: 20 } };
+      const o: Partial<GearSpec> = { form, helixAngleDeg: 0, hand: undefined };
+      expect(of("teeth", { ...o, teeth: 20 }, w).verdict).toBe("same");
+      expect(of("teeth", { ...o, teeth: 18 }, w)).toMatchObject({ verdict: "no", says: `18 teeth for 20: a ${form} runs only with what it was made for` });
+      // 18 and 22 add up as 20 and 20 do, and mean nothing here
+      expect(of("teeth", { ...o, teeth: 18 }, w, [pinion(22, { form, helixAngleDeg: 0, hand: undefined })]).verdict).toBe("settle");
+    }
+  });
   it("as a law: with what stays, only the same tooth count is not refused; with a companion exactly the one that keeps the sum is not", () => {
     const teeth = fc.integer({ min: 20, max: 80 });
     fc.assert(

@@ -97,7 +97,7 @@ function handCriterion(wanted: WantedGear["hand"], offered: WantedGear["hand"]):
     hand === "same"
       ? "leans as its mate asks for"
       : hand === "no"
-        ? "the wrong hand does not mesh on parallel shafts"
+        ? "the wrong hand does not mesh with what it ran with"
         : "look which way the teeth lean to settle it",
   );
 }

@@ -41,10 +41,17 @@ function centreOf(form: string, gear: PairGear, mate: { readonly teeth: number; 
   return pairOf({ ...without, hand: undefined }, other).figures?.tightCentreMm ?? radius(gear) + radius(other);
 }
 
-/** Module, pressure angle, helix and hand of a new pair; empty: they mesh. */
+/** Forms whose shafts are held apart by their tooth counts. A bevel's cones, a belt's or a chain's length, a worm and a rack follow other laws. */
+const ON_CENTRES = ["spur", "helical", "internal", "worm-wheel"];
+
+/** Module, pressure angle, helix and hand of a new pair; empty: they mesh. In a ring the pinion leans the same way as the ring, outside the other. */
 function whyNotMeshing(a: GearSpec, b: GearSpec): string[] {
   if (gearForm(a) === "worm-wheel" || gearForm(b) === "worm-wheel") return [];
-  return pairOf(a, b)
+  const inside = gearForm(a) === "internal" || gearForm(b) === "internal";
+  const turned = inside && b.hand ? { ...b, hand: b.hand === "left" ? ("right" as const) : ("left" as const) } : b;
+  if (inside && a.hand && b.hand && a.hand !== b.hand)
+    return [`the ring is ${gearForm(a) === "internal" ? a.hand : b.hand}-hand and its pinion is not: inside they lean the same way`];
+  return pairOf(a, turned)
     .verdicts.filter((v) => !v.ok && ["module", "pressure angle", "helix angle", "hand"].includes(v.criterion))
     .map((v) => v.says);
 }
@@ -67,6 +74,15 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
   const shown = spread ? `${round(value(wanted.teeth))} ± ${round(spread)}` : `${own.teeth}`;
   const teeth = (verdict: Criterion["verdict"], says: string): Criterion => criterion("teeth", shown, `${offered.teeth}`, "exact", verdict, says);
   if (withinCount) return [teeth("settle", "within what the count may be off: count the teeth again to settle it")];
+  if (!ON_CENTRES.includes(form)) {
+    if (sameTeeth) return [teeth("same", "the ratio stays")];
+    const [sold] = companions;
+    return [
+      sold
+        ? teeth("settle", `${offered.teeth} teeth for ${own.teeth} go only with ${sold.number}: ask the seller whether the pair has the old mounting distances`)
+        : teeth("no", `${offered.teeth} teeth for ${own.teeth}: a ${form} runs only with what it was made for`),
+    ];
+  }
   if (!mate) {
     const [sold] = companions;
     if (sameTeeth) return [teeth("same", "the ratio stays")];

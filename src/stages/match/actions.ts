@@ -12,7 +12,7 @@ import { partsNumbered } from "@/store/catalogue";
 import { database } from "@/store/database";
 import { currentJob, type Job } from "@/store/job";
 import { choosePart, setReadNumber } from "@/store/judge";
-import type { OrderedLine, StoredNews } from "@/store/order-records";
+import type { StoredNews } from "@/store/order-records";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, setSetting, shopSettings } from "@/store/settings";
@@ -68,21 +68,13 @@ export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> 
     const db = await database();
     const settings = await shopSettings(db);
     const job = await jobNumbered(number);
-    const { answer, open, toFit, quote } = await jobBasket(db, job, aim, settings);
+    const { answer, open, toFit, quote, orders } = await jobBasket(db, job, aim, settings);
     if (open[0]) throw new Fault("basket", `${open[0].name}: ${open[0].why}`);
     if (!answer.basket || !quote) throw new Fault("basket", answer.says ?? "there is nothing to order");
     const ask = mustAskAgain(quote.total, job.quotes, job.priceLimit);
     if (ask) throw new Fault("quote", ask);
-    const bySupplier = new Map<string, OrderedLine[]>();
-    for (const l of answer.basket.lines) {
-      bySupplier.set(l.supplier, [...(bySupplier.get(l.supplier) ?? []), { number: l.part, packs: l.packs, pack: l.pack, price: l.price / l.packs }]);
-    }
     return placeBasket(number, version, {
-      orders: [...bySupplier].map(([supplier, lines]) => ({
-        supplier,
-        lines,
-        shipping: answer.basket?.shipping.find((s) => s.supplier === supplier)?.cost ?? 0,
-      })),
+      orders,
       fromShelf: answer.basket.fromShelf.map((s) => ({ number: s.part, qty: s.qty })),
       toFit,
       aim,

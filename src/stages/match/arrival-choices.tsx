@@ -5,6 +5,7 @@ import { KeyButton } from "@/ui/key-button";
 
 /** The three ways on. What the comparison comes to has the main key; the others are a key away. */
 export function ArrivalChoices({
+  hasPicture,
   suggests,
   rework,
   reason,
@@ -12,6 +13,8 @@ export function ArrivalChoices({
   suggestReason,
   settle,
 }: {
+  /** a picture of it was taken: the supplier will ask for one */
+  hasPicture: boolean;
   suggests: string;
   rework: boolean;
   reason: string;
@@ -32,7 +35,8 @@ export function ArrivalChoices({
             onChange={(e) => setReason(e.target.value)}
           />
         </label>
-        <KeyButton keyName=" " look="warn" className="justify-center" onPress={() => settle("sent-back")}>
+        {!hasPicture && <p className="says">Take its picture first: it goes back with the reason and a picture.</p>}
+        <KeyButton keyName=" " look="warn" className="justify-center" disabled={!hasPicture} onPress={() => settle("sent-back")}>
           Send it back, and order it again
         </KeyButton>
         <KeyButton keyName="G" onPress={() => settle(rework ? "rework" : "accepted")}>

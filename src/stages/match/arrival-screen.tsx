@@ -194,6 +194,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivalV
               )
             ) : (
               <ArrivalChoices
+                hasPicture={at.pictures.length > 0}
                 suggests={verdict.suggests}
                 rework={rework.length > 0}
                 reason={reason}

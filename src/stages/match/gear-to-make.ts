@@ -1,5 +1,6 @@
+import { Fault } from "@/core/fault";
 import { BORE_FORMS } from "@/core/gear/index";
-import type { GearToMake } from "@/core/gear/solid";
+import { type GearToMake, gearSection } from "@/core/gear/solid";
 import { type Way, waysWithoutPart } from "@/core/match/making";
 import type { Job } from "@/store/job";
 import { canHurt, isPlastic, loadOf, partMean } from "../part-facts";
@@ -21,20 +22,24 @@ export function gearToMake(job: Job, part: string): { readonly gear: GearToMake 
   if (missing.length || !id || !boreMm || !faceWidthMm) return { gear: null, missing };
   const round = (x: number): number => Math.round(x * 100) / 100;
   const boreForm = BORE_FORMS.find((b) => b === f?.gear.boreForm);
-  return {
-    missing,
-    gear: {
-      teeth: id.teeth,
-      moduleMm: id.moduleMm,
-      pressureAngleDeg: id.pressureAngleDeg,
-      helixAngleDeg: id.helixAngleDeg,
-      profileShift: id.profileShift,
-      hand: f?.gear.hand,
-      boreMm: round(boreMm),
-      faceWidthMm: round(faceWidthMm),
-      ...(boreForm ? { boreForm } : {}),
-    },
+  const gear: GearToMake = {
+    teeth: id.teeth,
+    moduleMm: id.moduleMm,
+    pressureAngleDeg: id.pressureAngleDeg,
+    helixAngleDeg: id.helixAngleDeg,
+    profileShift: id.profileShift,
+    hand: f?.gear.hand,
+    boreMm: round(boreMm),
+    faceWidthMm: round(faceWidthMm),
+    ...(boreForm ? { boreForm } : {}),
   };
+  try {
+    gearSection(gear);
+    return { gear, missing };
+  } catch (e) {
+    if (e instanceof Fault) return { gear: null, missing: [`its bore again: as measured it ${e.says}`] };
+    throw e;
+  }
 }
 
 /** Bond, donor or make, with this job's reasons. */

@@ -11,6 +11,7 @@ import { kitsWith, partsNumbered } from "@/store/catalogue";
 import type { Job } from "@/store/job";
 import { lubricants } from "@/store/lube";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
+import type { OrderOut } from "@/store/orders";
 import { orderDay, type ShopSettings } from "@/store/settings";
 import { candidatesOf, type PartCandidates } from "../job-candidates";
 import { planOf } from "../job-facts";
@@ -26,6 +27,8 @@ export interface JobBasket {
   /** what goes in, and where */
   readonly toFit: readonly ToFit[];
   readonly quote: Quote | null;
+  /** what is ordered from whom */
+  readonly orders: readonly OrderOut[];
 }
 
 /** The way to a supplier. All of them are for practice until one of them has another. */
@@ -69,7 +72,7 @@ export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], set
     kits.flatMap((k) => k.contains.map((c) => c.number)),
   );
   const names = Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name]));
-  if (!input.needs.length) return { aim, answer: { basket: null, runnersUp: [] }, open, names, toFit: [], quote: null };
+  if (!input.needs.length) return { aim, answer: { basket: null, runnersUp: [] }, open, names, toFit: [], quote: null, orders: [] };
   const beside = await otherCosts(db, job, settings);
   const limit = aim === "soonest within limit" ? partsBudget(job.priceLimit, beside, settings.rates) : undefined;
   const found = cheapestBasket(
@@ -88,7 +91,15 @@ export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], set
       ? { ...found, says: `Of the limit of ${job.priceLimit.toFixed(2)}, work, tax and what is used up leave ${limit.toFixed(2)} for parts. ${found.says}` }
       : found;
   const quote = answer.basket && quoteFor(job, answer.basket, known, beside, settings);
-  return { aim, answer, open, names, toFit: answer.basket ? toFitFrom(answer.basket, input) : [], quote };
+  return {
+    aim,
+    answer,
+    open,
+    names,
+    toFit: answer.basket ? toFitFrom(answer.basket, input) : [],
+    quote,
+    orders: answer.basket ? ordersFrom(answer.basket, input.offers) : [],
+  };
 }
 
 function placeOf(job: Job, p: PartCandidates): Place {
@@ -108,6 +119,20 @@ function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "r
   for (const c of basket.choices)
     for (const w of input.needs.find((n) => n.id === c.need)?.options.find((o) => o.part === c.part)?.with ?? []) add(w.part, w.qty);
   return out;
+}
+
+/** An order for each supplier, with what it offered on the day. */
+function ordersFrom(basket: Basket, offers: BasketInput["offers"]): OrderOut[] {
+  return basket.shipping.map(({ supplier, cost }) => ({
+    supplier,
+    shipping: cost,
+    lines: basket.lines
+      .filter((l) => l.supplier === supplier)
+      .map((l) => {
+        const offer = offers.find((o) => o.id === l.offer);
+        return { number: l.part, packs: l.packs, pack: l.pack, price: l.price / l.packs, leadDays: offer?.leadDays ?? 0, had: offer?.stock };
+      }),
+  }));
 }
 
 /** What a repair costs besides its parts. */

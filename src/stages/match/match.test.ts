@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { arrivalVerdict } from "@/core/match/arrival";
+import { pictureOf } from "@/core/match/arrival-picture";
 import { mustAskAgain } from "@/core/match/quote";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
@@ -8,10 +9,11 @@ import { takeInJobFile } from "@/store/job-file";
 import { setReadNumber } from "@/store/judge";
 import { offerRows, supplierRows } from "@/store/offers";
 import { decideArrival, placeBasket, takeNews, whatLiesThere } from "@/store/orders";
+import { addPicture } from "@/store/pictures";
 import { putRows } from "@/store/put-rows";
 import { answerQuote, makeQuote } from "@/store/quotes";
 import { orderDay, setSetting, shopSettings } from "@/store/settings";
-import { job, testShop } from "@/store/test-shop";
+import { grey, job, testShop } from "@/store/test-shop";
 import { juicerAtMatch } from "../../../demo/shop/juicer";
 import { jobFileFrom } from "../../../demo/shop/recipe";
 import { catalogue, offers, suppliers, tempers } from "../../../demo/shop/shelf";
@@ -117,7 +119,10 @@ describe("the basket of a job", () => {
 describe("from the quote to the rebuild plan", () => {
   it("ordered, arrived with a wrong part, sent back, come again, accepted, one with rework", async () => {
     const number = await juicer();
-    const { answer, quote, toFit } = await basketOf(number);
+    const { answer, quote, toFit, orders } = await basketOf(number);
+    expect(orders).toEqual([
+      { supplier: "Nordhav Spares", shipping: 6.9, lines: [{ number: "VLB-42-901", packs: 1, pack: 1, price: 41.5, leadDays: 3, had: 4 }] },
+    ]);
     if (!answer.basket || !quote) throw new Error("no basket");
     expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toMatch(/above the limit/);
     await makeQuote(number, await version(number), quote);
@@ -125,7 +130,7 @@ describe("from the quote to the rebuild plan", () => {
     expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toBeNull();
     const day = "2026-11-25";
     await placeBasket(number, await version(number), {
-      orders: [{ supplier: "Nordhav Spares", lines: [{ number: "VLB-42-901", packs: 1, pack: 1, price: 41.5 }], shipping: 6.9 }],
+      orders,
       fromShelf: answer.basket.fromShelf.map((s) => ({ number: s.part, qty: s.qty })),
       toFit,
       aim: "least cost",
@@ -148,6 +153,7 @@ describe("from the quote to the rebuild plan", () => {
     expect(pinion.items.find((i) => i.key === "boreMm")).toMatchObject({ expected: 6, old: "6.01" });
     expect(await whatLiesThere(db, whole.id, pinion.id)).toBe("VLB-40-109");
     expect(arrivalVerdict(pinion.items, { teeth: 9 }).suggests).toBe("send back");
+    await addPicture(number, await grey().jpeg().toBuffer(), { role: "finding", part: pictureOf(pinion) });
     await decideArrival(number, await version(number), pinion.id, "sent-back", { reason: "nine teeth", day: "2026-11-30" });
     expect(gatesOf(await job(number), "match").find((g) => g.gate === "awaited")?.says).toBe("Still on its way: VLB-42-108.");
     await news("2026-12-31");
@@ -175,6 +181,8 @@ describe("a gear to be made", () => {
     });
     const less = { ...whole, readings: [], findings: whole.findings.map((f) => ({ ...f, gear: { ...f.gear, kind: "bevel" as const } })) };
     expect(gearToMake(less, "p7").missing).toEqual(["its bore", "its face width", "a drawing by hand: a bevel is not drawn here"]);
+    const wide = { ...whole, readings: whole.readings.map((r) => (r.part === "p7" && r.what === "bore" ? { ...r, value: 40.2 } : r)) };
+    expect(gearToMake(wide, "p7")).toEqual({ gear: null, missing: [expect.stringMatching(/^its bore again: as measured it leaves/)] });
     expect(gearToMake(whole, "p9").missing[0]).toMatch(/named on the gear bench/);
   });
   it("teeth are not bonded; what is lacking for the files is said at once", async () => {
