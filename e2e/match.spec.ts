@@ -96,6 +96,12 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
     await page.getByLabel("teeth", { exact: true }).press("Enter");
     await expect(page.getByText("“nein” is not a count.")).toBeVisible();
     await page.getByLabel("teeth", { exact: true }).fill("");
+    for (const wrong of ["-3", "eight"]) {
+      await page.getByLabel("bore", { exact: true }).fill(wrong);
+      await page.getByLabel("bore", { exact: true }).press("Enter");
+      await expect(page.getByText(`“${wrong}” is not a measure.`)).toBeVisible();
+    }
+    await page.getByLabel("bore", { exact: true }).fill("");
     // called away in the middle of a figure: it is there again
     await page.getByLabel("tip diameter", { exact: true }).fill("12.");
     await hand.reload();
@@ -189,7 +195,7 @@ test("a quote that is declined orders nothing; a gear that cannot be had is made
   await expect(page.getByRole("article", { name: "Take it from another unit" })).toContainText(/1 of this model was not repaired here/);
   await expect(page.getByRole("link", { name: new RegExp(`${number}: the customer declined`) })).toBeVisible();
   await hand.open(`/jobs/${second}/match/make/p9`);
-  await expect(page.getByText(/cannot be drawn for making yet/)).toBeVisible();
+  await expect(page.getByText(/Only gears are drawn for making/)).toBeVisible();
 });
 
 test("parts are found as they are typed; a table is looked through, taken in, and taken back", async ({ page }) => {

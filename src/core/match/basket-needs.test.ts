@@ -103,10 +103,14 @@ describe("the needs of a job", () => {
     expect(buy([wheel({ chosen: wheel41 })], singles).basket?.choices[0]?.part).toBe("W-41");
   });
   it("a place that nothing fits for certain stays open, the rest is worked out", () => {
-    const { open, basket } = buy([place("gasket", [[other("GK"), "possible"]]), place("belt", []), place("bush", [[bush, "drop-in"]])], singles);
+    const { open, basket } = buy(
+      [place("gasket", [[other("GK"), "possible"]]), place("belt", []), place("worm", [], { missing: "name it first" }), place("bush", [[bush, "drop-in"]])],
+      singles,
+    );
     expect(open.map((o) => [o.id, o.why])).toEqual([
       ["gasket", "something must be settled first, or choose one yourself"],
       ["belt", "nothing in the catalogue fits"],
+      ["worm", "name it first"],
     ]);
     expect(basket?.lines.map((l) => l.part)).toEqual(["BUSH"]);
   });

@@ -9,6 +9,8 @@ export interface Place {
   readonly candidates: readonly Candidate[];
   /** the technician's own choice; nothing else is considered then */
   readonly chosen?: CataloguePart | undefined;
+  /** what must be known first, before anything can be looked for */
+  readonly missing?: string | undefined;
   /** the place whose gear it meshes with */
   readonly mate?: string | undefined;
 }
@@ -71,7 +73,7 @@ export function basketGround(
       open.push({
         id: place.id,
         name: place.name,
-        why: possible ? "something must be settled first, or choose one yourself" : "nothing in the catalogue fits",
+        why: place.missing ?? (possible ? "something must be settled first, or choose one yourself" : "nothing in the catalogue fits"),
       });
       continue;
     }

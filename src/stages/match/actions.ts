@@ -35,7 +35,10 @@ export async function choose(raw: z.infer<typeof choice>): Promise<ActionResult>
   return act(choice, raw, async ({ number, version, part, chosen }) => {
     const [found] = chosen === null ? [] : await partsNumbered(await database(), [chosen]);
     if (chosen !== null && !found) throw new Fault("chosen", `there is no part ${chosen} in the catalogue`);
-    return choosePart(number, version, part, chosen, await mateWith(await jobNumbered(number), part, found));
+    const job = await jobNumbered(number);
+    if (job.orders.length || job.arrivals.length)
+      throw new Fault("chosen", "the parts are ordered: take the order back first, or send back what is not wanted");
+    return choosePart(number, version, part, chosen, await mateWith(job, part, found));
   });
 }
 

@@ -41,15 +41,8 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivalV
 
   const put = async (item: CompareItem, text: string): Promise<string | null> => {
     if (!at) return null;
-    const value =
-      text.trim() === ""
-        ? null
-        : item.unit === "mm"
-          ? lengthFrom(text, "mm")
-          : /^\d+([.,]\d+)?$/.test(text.trim())
-            ? Number(text.trim().replace(",", "."))
-            : Number.NaN;
-    if (value !== null && !(value >= 0)) return `“${text}” is not ${item.key === "teeth" ? "a count" : "a measure"}.`;
+    const value = item.unit === "mm" ? lengthFrom(text, "mm") : /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace(",", ".")) : null;
+    if (value === null || !(value >= 0)) return `“${text}” is not ${item.key === "teeth" ? "a count" : "a measure"}.`;
     const result = await run(note, { arrival: at.id, key: item.key, value });
     return result.ok ? null : result.says;
   };

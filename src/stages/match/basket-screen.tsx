@@ -94,7 +94,7 @@ export function BasketScreen({
               <ul>
                 {open.map((o) => (
                   <li key={o.id} className="says danger mb-2">
-                    <b className="first-letter:uppercase">{o.name}</b>: {o.why}.
+                    <b className="first-letter:uppercase">{o.name}</b>: {o.why.replace(/\.$/, "")}.
                   </li>
                 ))}
               </ul>

@@ -52,6 +52,6 @@ export function waysFor(job: Job, part: string, donors: number): Way[] {
     safety: canHurt(job, own?.kind),
     hot: job.symptoms.includes("hot"),
     donors,
-    missing: own?.kind === "gear" ? gearToMake(job, part).missing : ["a gear: only gears are drawn for making"],
+    missing: own?.kind === "gear" ? gearToMake(job, part).missing : ["it from the old one, as a pattern: only gears are drawn here"],
   });
 }

@@ -104,7 +104,14 @@ export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], set
 
 function placeOf(job: Job, p: PartCandidates): Place {
   const mate = job.findings.find((f) => f.part === p.id)?.gear.mate;
-  return { id: p.id, name: job.parts.find((x) => x.id === p.id)?.name ?? p.id, candidates: p.candidates, chosen: p.chosen, ...(mate ? { mate } : {}) };
+  return {
+    id: p.id,
+    name: job.parts.find((x) => x.id === p.id)?.name ?? p.id,
+    candidates: p.candidates,
+    chosen: p.chosen,
+    ...("missing" in p.wanted ? { missing: p.wanted.missing } : {}),
+    ...(mate ? { mate } : {}),
+  };
 }
 
 function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">): ToFit[] {

@@ -18,9 +18,11 @@ export function MakeScreen({
   gear,
   notes,
   donors,
+  isGear,
 }: {
   number: string;
   part: string;
+  isGear: boolean;
   ways: readonly Way[];
   gear: GearToMake | null;
   notes: readonly MakingNote[];
@@ -107,10 +109,16 @@ export function MakeScreen({
           </>
         ) : (
           <div className="says danger text-[21px]">
-            The gear cannot be drawn for making yet. {ways.find((w) => w.way === "make")?.reasons[0]?.says}.
-            <KeyLink keyName=" " look="main" href={`/jobs/${number}/judge/gear/${part}`} className="mt-2">
-              To the gear bench
-            </KeyLink>
+            {isGear ? (
+              <>
+                The gear cannot be drawn for making yet: {ways.find((w) => w.way === "make")?.reasons[0]?.says}.
+                <KeyLink keyName=" " look="main" href={`/jobs/${number}/judge/gear/${part}`} className="mt-2">
+                  To the gear bench
+                </KeyLink>
+              </>
+            ) : (
+              "Only gears are drawn for making. Anything else is made from the old one, as a pattern."
+            )}
           </div>
         )}
       </section>

@@ -19,6 +19,7 @@ export default async function Page({ params }: { params: Promise<{ number: strin
       <MakeScreen
         number={job.number}
         part={id}
+        isGear={part.kind === "gear"}
         ways={waysFor(job, id, donors.length)}
         gear={gear}
         notes={gear ? makingNotes(gear, part.material) : []}
