@@ -1,4 +1,4 @@
-import { stillWanted } from "@/core/match/parcel";
+import { notHereYet } from "@/core/match/parcel";
 import { hardwareLedger } from "@/core/order/hardware-ledger";
 import { lineKey, type RebuildPlan, rebuildPlan } from "@/core/order/rebuild-plan";
 import { checkStrip } from "@/core/order/strip";
@@ -54,10 +54,7 @@ function workOut(job: Job): JobFacts {
         const entered = f?.gear.moduleMm !== undefined || f?.gear.pitchMm !== undefined;
         return { id: p.id, name: p.name ?? p.id, isGear: p.kind === "gear", named: f?.identity !== undefined || entered, chosen: f?.chosen !== undefined };
       }),
-    partsAwaited: stillWanted(
-      job.toFit,
-      job.arrivals.filter((a) => a.decision !== "sent-back" && a.decision !== "stock"),
-    ).map((t) => t.number),
+    partsAwaited: notHereYet(job.toFit, job.arrivals).map((t) => t.number),
     partsToCompare: job.arrivals.filter((a) => !a.decision).map((a) => a.number),
     greaseChosen: job.lubricant !== undefined && job.lubePoints.length > 0,
     pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined).map((g) => g.where ?? g.id),

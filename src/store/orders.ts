@@ -1,19 +1,12 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import { pictureOf } from "@/core/match/arrival-picture";
-import { cameFor, stillWanted, type ToFit } from "@/core/match/parcel";
+import { cameFor, notHereYet, type ToFit } from "@/core/match/parcel";
 import type { Service } from "@/core/order/strip";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob, nextRef } from "./change";
-import { type Arrival, arrivalsOf, type Order, type OrderedLine, ordersOf, type StoredNews } from "./order-records";
+import { arrivalsOf, type Order, type OrderedLine, ordersOf, type StoredNews } from "./order-records";
 import { fromRow, toRow } from "./rows";
-
-/** What has not come yet: nothing of it lies here, accepted or to be compared. */
-const openToFit = (toFit: readonly ToFit[], arrivals: readonly Arrival[]): ToFit[] =>
-  stillWanted(
-    toFit,
-    arrivals.filter((a) => a.decision !== "sent-back" && a.decision !== "stock"),
-  );
 
 /** What is ordered of a basket from one supplier. */
 export interface OrderOut {
@@ -130,7 +123,7 @@ async function layOut({ trx, job }: Change, order: Order, news: StoredNews): Pro
     const inKit = kit?.contains.reduce((t, c) => t + c.qty, 0) || 1;
     // a kit's price is shared among its pieces: what one of them is worth alone is not known
     const price = line ? Math.round((line.price / line.pack / inKit) * 100) / 100 : undefined;
-    for (const came of cameFor([{ number: p.number, qty: pieces }], kits, openToFit(toFit, await arrivalsOf(trx, job.id)))) {
+    for (const came of cameFor([{ number: p.number, qty: pieces }], kits, notHereYet(toFit, await arrivalsOf(trx, job.id)))) {
       const sent = kits.size ? (p.swapped?.[came.number] ?? came.number) : p.sent;
       await trx("arrivals").insert(
         toRow({

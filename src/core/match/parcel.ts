@@ -59,3 +59,13 @@ export function stillWanted(
     return open > 0 ? [{ ...f, qty: open }] : [];
   });
 }
+
+/** What has not come yet: nothing of it lies here, accepted or to be compared. What was sent back, or went to stock, is not here for the unit. */
+export const notHereYet = (
+  toFit: readonly ToFit[],
+  arrivals: readonly { readonly number: string; readonly qty: number; readonly part?: string | undefined; readonly decision?: string | undefined }[],
+): ToFit[] =>
+  stillWanted(
+    toFit,
+    arrivals.filter((a) => a.decision !== "sent-back" && a.decision !== "stock"),
+  );

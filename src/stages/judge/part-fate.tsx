@@ -1,10 +1,10 @@
 "use client";
 
-import { Check, X } from "lucide-react";
 import { useState } from "react";
 import type { FateOption } from "@/core/judge/fate";
 import type { Finding } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
+import { Reasons } from "@/ui/reasons";
 import { useJob } from "../job-context";
 import { SavedField } from "../saved-field";
 import { saveFinding } from "./actions";
@@ -31,16 +31,7 @@ export function PartFate({ part, options, finding }: { part: string; options: re
         ))}
       </div>
       <ul aria-label="Reasons" className="text-[18px] leading-tight">
-        {shown.reasons.map((r) => (
-          <li key={r.says} className="flex gap-1.5 py-0.5">
-            {r.against ? (
-              <X size={20} className="shrink-0 text-error" aria-label="against" />
-            ) : (
-              <Check size={20} className="shrink-0 text-success" aria-label="for" />
-            )}
-            {r.says}
-          </li>
-        ))}
+        <Reasons reasons={shown.reasons} />
         {shown.reasons.length === 0 && <li className="hush">nothing speaks for or against it yet</li>}
       </ul>
       {finding?.fate === shown.fate ? (

@@ -1,8 +1,8 @@
-import { Check, X } from "lucide-react";
 import type { GearToMake } from "@/core/gear/solid";
 import type { MakingNote, Way } from "@/core/match/making";
 import { GearFace } from "@/ui/gear-face";
 import { KeyLink } from "@/ui/key-link";
+import { Reasons } from "@/ui/reasons";
 
 const FILES = [
   { as: "svg", says: "SVG, to print or to cut by laser" },
@@ -38,16 +38,7 @@ export function MakeScreen({
               {w.barred && <span className="text-[19px] text-error"> · not here</span>}
             </h2>
             <ul className="text-[19px] leading-tight">
-              {w.reasons.map((r) => (
-                <li key={r.says} className="flex gap-2 py-0.5">
-                  {r.against ? (
-                    <X size={21} className="shrink-0 text-error" aria-label="against" />
-                  ) : (
-                    <Check size={21} className="shrink-0 text-success" aria-label="for" />
-                  )}
-                  {r.says}
-                </li>
-              ))}
+              <Reasons reasons={w.reasons} />
             </ul>
             {w.way === "donor" && donors.length > 0 && (
               <ul className="flex flex-wrap gap-2 pt-1">
