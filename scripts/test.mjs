@@ -40,7 +40,7 @@ const check = async (what, ...steps) => {
 };
 await check("format and lint", ["biome", ["check", "--error-on-warnings", "."]]);
 await check("types", ["next", ["typegen"]], ["tsc", ["--noEmit"]]);
-await check("import rules", ["depcruise", ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "bench"]]);
+await check("import rules", ["depcruise", ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "measure"]]);
 build({ typesChecked: true });
 const compiled = await sqlite;
 if (!compiled.ok) {

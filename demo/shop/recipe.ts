@@ -1,5 +1,5 @@
 import { quickLine } from "../../src/core/hardware/quick-line";
-import type { JobFile } from "../../src/core/job-file";
+import type { JobFile } from "../../src/core/job/job-file";
 import type { Action, Hardware, Part, StripStep } from "../../src/core/order/strip";
 
 /** One step of a demo strip, as short as it can be written down. Hardware is written in the bench's own shorthand. */

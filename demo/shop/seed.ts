@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { addDays, format } from "date-fns";
-import { stripOf } from "../../src/core/job-file";
+import { stripOf } from "../../src/core/job/job-file";
 import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
 import { partRows } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";

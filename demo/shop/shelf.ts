@@ -1,6 +1,6 @@
 import type { Temper } from "../../src/bench/supplier";
 import type { Lubricant } from "../../src/core/grease/choose";
-import { type CataloguePart, type CataloguePartInput, cataloguePart, type Supplier, type SupplierOffer } from "../../src/core/match/catalogue-part";
+import { type CataloguePart, type CataloguePartInput, cataloguePart, type Supplier, type SupplierOffer } from "../../src/core/match/catalogue/catalogue-part";
 
 /** The shop's shelf of lubricants. Names, makers and lots are made up. */
 export const lubricants: Lubricant[] = [

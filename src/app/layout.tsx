@@ -4,7 +4,7 @@ import "@fontsource/barlow-condensed/600.css";
 import "@fontsource/barlow-condensed/700.css";
 import "@fontsource/ibm-plex-mono/500.css";
 import "@fontsource/ibm-plex-mono/600.css";
-import "./bench.css";
+import "./surface.css";
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
 

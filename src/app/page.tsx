@@ -1,7 +1,7 @@
 import { format } from "date-fns";
-import { STAGES } from "@/core/plan/stages";
+import { STAGES } from "@/core/job/stages";
 import { Board } from "@/shop/board/board";
-import { gatesOf } from "@/stages/job-facts";
+import { gatesOf } from "@/stages/job-view/job-facts";
 import { takeInUnit } from "@/stages/take-in/actions";
 import { database } from "@/store/database";
 import { currentJob } from "@/store/job";

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type SupplierOffer, supplierOffer } from "@/core/match/catalogue-part";
+import { type SupplierOffer, supplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { EVEN_TEMPER, type OrderNews, type PlacedOrder, practiceSupplier } from "./supplier";
 
 const offer = (number: string, more: Partial<SupplierOffer> = {}): SupplierOffer =>

@@ -1,5 +1,5 @@
 import { addBusinessDays, format, parseISO } from "date-fns";
-import type { SupplierOffer } from "@/core/match/catalogue-part";
+import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 
 /** A line of an order, in packs. */
 export interface OrderLine {

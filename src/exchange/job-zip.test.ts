@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { strToU8, zipSync } from "fflate";
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
-import { readJobFile, writeJobJson } from "@/core/job-file";
+import { readJobFile, writeJobJson } from "@/core/job/job-file";
 import { packJob, unpackJob } from "./job-zip";
 
 const file = readJobFile({ format: "demontage-job", version: 1, unit: { kind: "mill" }, steps: [{ id: "s1", action: "pull", needs: [] }] });

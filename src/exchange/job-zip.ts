@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, type Zippable, zipSync } from "fflate";
 import { Fault } from "@/core/fault";
-import { type JobFile, readJobFile, writeJobJson } from "@/core/job-file";
+import { type JobFile, readJobFile, writeJobJson } from "@/core/job/job-file";
 
 /** A fixed moment for every entry, so that the same job gives the same bytes. */
 const MTIME = new Date(2000, 0, 1);

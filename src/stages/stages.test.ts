@@ -1,12 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import type { Job } from "@/store/job";
-import { factsOf, gatesOf, planOf, safetyOpen } from "./job-facts";
-import { identifyInputOf, meanReadings } from "./judge/gear-readings";
+import { factsOf, gatesOf, planOf, safetyOpen } from "./job-view/job-facts";
+import { pocketsOf, titleOf } from "./job-view/mat-pockets";
+import { wantedFor } from "./job-view/wanted-part";
+import { identifyInputOf, meanReadings } from "./judge/gear/gear-readings";
 import { caseStep, greasePlan, needOf } from "./lube/grease-plan";
-import { pocketsOf, titleOf } from "./mat-pockets";
 import { lineInWords } from "./rebuild/line-in-words";
-import { wantedFor } from "./wanted-part";
 
 const at = "2026-11-24T08:00:00.000Z";
 /** A juicer with a cover, a wheel under it, and a bearing. */

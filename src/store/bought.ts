@@ -1,5 +1,5 @@
 import type { Knex } from "knex";
-import { pictureOf } from "@/core/match/arrival-picture";
+import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { Job, JobHead } from "./job";
 import type { Arrival, Order, StoredQuote } from "./order-records";
 import { toRow } from "./rows";

@@ -1,8 +1,8 @@
 import type { Knex } from "knex";
-import type { CataloguePart } from "@/core/match/catalogue-part";
-import { fitInWords } from "@/core/match/fits-unit";
-import { bareNumber, foldedNumber } from "@/core/match/part-number";
-import { specInWords } from "@/core/match/part-spec";
+import { fitInWords } from "@/core/match/candidates/fits-unit";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
+import { specInWords } from "@/core/match/catalogue/part-spec";
 import { inTurn } from "./in-turn";
 import { AT_ONCE, type Keyed } from "./put-rows";
 import { fromRow, toRow } from "./rows";

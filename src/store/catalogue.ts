@@ -1,8 +1,8 @@
 import type { Knex } from "knex";
 import { bearingNamed } from "@/core/hardware/bearings";
-import type { CataloguePart } from "@/core/match/catalogue-part";
-import { bareNumber, foldedNumber } from "@/core/match/part-number";
-import type { Wanted } from "@/core/match/rank";
+import type { Wanted } from "@/core/match/candidates/rank";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
 

@@ -1,6 +1,6 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
-import { dateCodeFrom } from "@/core/plan/date-code";
+import { dateCodeFrom } from "@/core/take-in/date-code";
 import { changeJob } from "./change";
 import { fromRow } from "./rows";
 

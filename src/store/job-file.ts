@@ -1,8 +1,8 @@
 import { Fault } from "@/core/fault";
-import { type JobFile, stripOf } from "@/core/job-file";
+import { type JobFile, stripOf } from "@/core/job/job-file";
+import { isStage } from "@/core/job/stages";
 import { checkStrip } from "@/core/order/strip";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
-import { isStage } from "@/core/plan/stages";
 import { type Bought, boughtFor, takeInBought } from "./bought";
 import { changeJob } from "./change";
 import { database } from "./database";

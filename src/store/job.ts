@@ -1,10 +1,10 @@
 import type { Knex } from "knex";
+import type { PictureMark } from "@/core/job/picture-mark";
+import type { Stage } from "@/core/job/stages";
 import type { Fate } from "@/core/judge/fate";
-import type { BasketInput } from "@/core/match/basket-input";
-import type { ToFit } from "@/core/match/parcel";
+import type { ToFit } from "@/core/match/arrival/parcel";
+import type { BasketInput } from "@/core/match/basket/basket-input";
 import type { Hardware, LubePoint, Part, Service, Strip, StripStep } from "@/core/order/strip";
-import type { PictureMark } from "@/core/picture-mark";
-import type { Stage } from "@/core/plan/stages";
 import type { TrainInput } from "@/core/train/train";
 import type { GearNotes } from "./gear-notes";
 import { type Arrival, arrivalsOf, type Order, ordersOf, quotesOf, type StoredQuote } from "./order-records";

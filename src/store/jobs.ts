@@ -1,5 +1,5 @@
 import type { Knex } from "knex";
-import { STAGE_NAMES, type Stage } from "@/core/plan/stages";
+import { STAGE_NAMES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { inTurn } from "./in-turn";

@@ -1,6 +1,6 @@
 import type { Knex } from "knex";
-import type { Supplier, SupplierOffer } from "@/core/match/catalogue-part";
-import { offersTable, suppliersTable } from "@/core/match/catalogue-row";
+import type { Supplier, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
+import { offersTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
 import type { Keyed } from "./put-rows";
 import { fromRow, toRow } from "./rows";
 

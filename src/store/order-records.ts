@@ -1,6 +1,6 @@
 import type { Knex } from "knex";
-import type { Compared } from "@/core/match/arrival";
-import type { Quote } from "@/core/match/quote";
+import type { Compared } from "@/core/match/arrival/arrival";
+import type { Quote } from "@/core/match/quote/quote";
 import { fromRow } from "./rows";
 
 export interface OrderedLine {

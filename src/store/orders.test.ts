@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { pictureOf } from "@/core/match/arrival-picture";
-import { cataloguePart } from "@/core/match/catalogue-part";
-import { quoteOf } from "@/core/match/quote";
+import { pictureOf } from "@/core/match/arrival/arrival-picture";
+import { cataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { quoteOf } from "@/core/match/quote/quote";
 import { partsNumbered } from "./catalogue";
 import { partRows } from "./catalogue-index";
 import { database } from "./database";

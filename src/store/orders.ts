@@ -1,7 +1,7 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
-import { pictureOf } from "@/core/match/arrival-picture";
-import { cameFor, notHereYet, type ToFit } from "@/core/match/parcel";
+import { pictureOf } from "@/core/match/arrival/arrival-picture";
+import { cameFor, notHereYet, type ToFit } from "@/core/match/arrival/parcel";
 import type { Service } from "@/core/order/strip";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob, nextRef } from "./change";

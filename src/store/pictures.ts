@@ -4,7 +4,7 @@ import { mkdir, open, readFile, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
 import sharp, { type Sharp } from "sharp";
 import { Fault } from "@/core/fault";
-import type { PictureMark } from "@/core/picture-mark";
+import type { PictureMark } from "@/core/job/picture-mark";
 import { changeJob } from "./change";
 import { database, dataFolder } from "./database";
 import type { JobPicture } from "./job";

@@ -1,5 +1,5 @@
 import { Fault } from "@/core/fault";
-import type { Quote } from "@/core/match/quote";
+import type { Quote } from "@/core/match/quote/quote";
 import { changeJob } from "./change";
 import { toRow } from "./rows";
 

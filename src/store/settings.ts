@@ -1,6 +1,6 @@
 import { addDays, format } from "date-fns";
 import type { Knex } from "knex";
-import type { ShopRates } from "@/core/match/quote";
+import type { ShopRates } from "@/core/match/quote/quote";
 
 /** How the practice supplier of a name behaves; see src/bench/supplier.ts. */
 export interface PracticeTemper {

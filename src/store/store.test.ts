@@ -3,7 +3,7 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
-import { readJobFile } from "@/core/job-file";
+import { readJobFile } from "@/core/job/job-file";
 import { packJob, unpackJob } from "@/exchange/job-zip";
 import { juicerAtJudge } from "../../demo/shop/juicer";
 import { jobFileFrom } from "../../demo/shop/recipe";

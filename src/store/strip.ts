@@ -1,9 +1,9 @@
 import { Fault } from "@/core/fault";
 import { hardwareInWords } from "@/core/hardware/kinds";
+import type { PictureMark } from "@/core/job/picture-mark";
 import { slideStep } from "@/core/order/slide-step";
 import { checkStrip, type Hardware, type StripStep } from "@/core/order/strip";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
-import type { PictureMark } from "@/core/picture-mark";
 import { type Change, changeJob, nextRef } from "./change";
 import { loadJob } from "./job";
 import { toRow } from "./rows";

@@ -1,4 +1,4 @@
-import type { PictureMark } from "@/core/picture-mark";
+import type { PictureMark } from "@/core/job/picture-mark";
 
 /** The marks of a picture, drawn over it. Lies over an image that fills its place the same way (cover: cut at the edges, contain: whole). */
 export function MarksOverlay({

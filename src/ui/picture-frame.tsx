@@ -1,6 +1,6 @@
 /* biome-ignore-all lint/performance/noImgElement: pictures come from the shop's own folder, already upright and in size */
 import { ImageOff } from "lucide-react";
-import type { PictureMark } from "@/core/picture-mark";
+import type { PictureMark } from "@/core/job/picture-mark";
 import { MarksOverlay } from "./marks-overlay";
 
 export const pictureUrl = (sha256: string, thumb = false): string => `/api/pictures/${sha256}${thumb ? "?thumb=1" : ""}`;

@@ -1,6 +1,6 @@
 import { Check, Triangle } from "lucide-react";
 import Link from "next/link";
-import { STAGE_NAMES, STAGES, type Stage } from "@/core/plan/stages";
+import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 
 export interface StageRuleProps {
   number: string;

@@ -1,4 +1,4 @@
-import { TRAY_CELL_MM, TRAY_COLUMNS, TRAY_ROWS } from "@/core/order/tray";
+import { TRAY_CELL_MM, TRAY_COLUMNS, TRAY_ROWS } from "@/core/job/tray";
 import { KeyLink } from "@/ui/key-link";
 import { PrintButton } from "@/ui/print-button";
 

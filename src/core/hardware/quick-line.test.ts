@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { FREEINGS } from "../order/freed";
+import { FREEINGS } from "./freed";
 import { FORMS, HARDWARE_KINDS, type HardwareFacts, PIECE_STATES } from "./kinds";
 import { LONGEST_MM, MOST_PIECES, type QuickLine, quickLine } from "./quick-line";
 import { FINISHES, KIND_WORDS, LOCKER_COLOURS, METRIC_PITCHES, WIRE_COLOURS } from "./shorthand-words";

@@ -1,5 +1,5 @@
-import type { Freeing } from "../order/freed";
 import { MM_PER_INCH } from "../quantity/units";
+import type { Freeing } from "./freed";
 import type { HardwareFacts, HardwareForm, HardwareKind, PieceState } from "./kinds";
 import {
   COUNT_WORDS,

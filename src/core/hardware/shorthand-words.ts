@@ -1,4 +1,4 @@
-import type { Freeing } from "../order/freed";
+import type { Freeing } from "./freed";
 import type { HardwareForm, HardwareKind, PieceState } from "./kinds";
 
 /** The words of the bench's shorthand. The first word of a kind is the one it is written with; plurals are read as well. */

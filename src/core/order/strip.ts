@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import { FREEINGS } from "../hardware/freed";
 import { FORMS, hardwareKind, PIECE_STATES } from "../hardware/kinds";
-import { FREEINGS } from "./freed";
 
 /** What came off and how, as the job file (docs/formats.md) writes it. */
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { FREEING_WORDS, FREEINGS } from "./freed";
+import { FREEING_WORDS, FREEINGS } from "../hardware/freed";
 import { punchFor, toolsUsed } from "./tools-used";
 
 describe("tools", () => {

@@ -1,4 +1,4 @@
-import { FREEING_WORDS } from "./freed";
+import { FREEING_WORDS } from "../hardware/freed";
 import type { StripStep } from "./strip";
 
 /** Inch pin punches, by their name and size in mm. */

@@ -1,4 +1,4 @@
-import { FREEING_WORDS } from "../order/freed";
+import { FREEING_WORDS } from "../hardware/freed";
 import type { StripStep } from "../order/strip";
 
 /** A hazard and the sentence that stands at the step where it is. Sentences are written here and nowhere else. */

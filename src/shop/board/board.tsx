@@ -1,7 +1,7 @@
 import { differenceInCalendarDays, format, parseISO } from "date-fns";
 import { Circle, Flag } from "lucide-react";
 import Link from "next/link";
-import { STAGE_NAMES, STAGES } from "@/core/plan/stages";
+import { STAGE_NAMES, STAGES } from "@/core/job/stages";
 import type { BoardJob } from "@/store/jobs";
 import { KeyLink } from "@/ui/key-link";
 import { pictureUrl } from "@/ui/picture-frame";
@@ -22,7 +22,7 @@ export interface BoardProps {
 export function Board({ jobs, today, shopName, next, takeIn, whatNext }: BoardProps) {
   const open = jobs.filter((j) => !j.handedBackAt);
   return (
-    <div className="bench">
+    <div className="job-frame">
       <header className="flex h-[58px] items-center gap-4 px-5">
         <h1 className="text-[30px]">The bench, {format(parseISO(today), "EEEE d")}</h1>
         <span className="hush text-[19px]">{shopName}</span>

@@ -1,5 +1,5 @@
 import type { Knex } from "knex";
-import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue-part";
+import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { kitsWith, partsNumbered, replacedBy } from "@/store/catalogue";
 import { offersFor } from "@/store/offers";
 

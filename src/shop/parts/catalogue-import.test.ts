@@ -1,8 +1,8 @@
 import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { type CataloguePart, cataloguePart } from "@/core/match/catalogue-part";
-import { partsTable } from "@/core/match/catalogue-row";
+import { type CataloguePart, cataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { partsTable } from "@/core/match/catalogue/catalogue-row";
 import { csvLines, guarded, unguarded } from "@/exchange/csv";
 import { partsNumbered } from "@/store/catalogue";
 import { partRows } from "@/store/catalogue-index";

@@ -1,6 +1,6 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
-import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue-row";
+import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue/catalogue-row";
 import { type CsvManner, type CsvRow, csvManner, csvRows } from "@/exchange/csv";
 import { type ImportTable, ROWS, type RunningImport, startImport } from "@/store/imports";
 import { AT_ONCE, type PutCount, putRows } from "@/store/put-rows";

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
-import { fitInWords } from "@/core/match/fits-unit";
-import { SPEC_FIELDS, specValue } from "@/core/match/part-spec";
+import { fitInWords } from "@/core/match/candidates/fits-unit";
+import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/part-spec";
 import { PartGlyph } from "@/ui/part-glyph";
 import type { AboutPart } from "./about-part";
 

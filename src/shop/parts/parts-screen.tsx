@@ -1,8 +1,8 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import type { CataloguePart } from "@/core/match/catalogue-part";
-import { specInWords } from "@/core/match/part-spec";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { specInWords } from "@/core/match/catalogue/part-spec";
 import { KeyLink } from "@/ui/key-link";
 import { PartGlyph } from "@/ui/part-glyph";
 import { ShopHead } from "../shop-head";

@@ -3,7 +3,7 @@
 import jsQR from "jsqr";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
-import { jobNumberFrom } from "@/core/plan/tag-code";
+import { jobNumberFrom } from "@/core/take-in/tag-code";
 import { focusNow } from "@/ui/focus-now";
 
 /** How often the camera's picture is searched for a code, ms. */

@@ -2,15 +2,15 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { figureFault, finalChecks } from "@/core/plan/final-checks";
-import { openGates } from "@/core/plan/stages";
+import { figureFault, finalChecks } from "@/core/hand-back/final-checks";
+import { openGates } from "@/core/job/gates";
 import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
-import { type ActionResult, act } from "../act";
-import { onJob } from "../action-input";
-import { factsOf } from "../job-facts";
+import { factsOf } from "../job-view/job-facts";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
 
 const input = z.object({ ...onJob, check: z.string().max(60), value: z.number("must be a figure").optional(), back: z.boolean().optional() });
 

@@ -1,13 +1,13 @@
 "use client";
 
 import { useState } from "react";
-import type { FinalCheck } from "@/core/plan/final-checks";
-import type { Gate } from "@/core/plan/stages";
+import type { FinalCheck } from "@/core/hand-back/final-checks";
+import type { Gate } from "@/core/job/gates";
 import type { Answer, Job } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { useJob } from "../job-context";
-import { useDraft } from "../use-draft";
+import { useJob } from "../saving/job-context";
+import { useDraft } from "../saving/use-draft";
 import { answerCheck, handBack } from "./actions";
 
 /** Hand back: the last checks one by one, then the return sheet. */

@@ -1,14 +1,14 @@
 /* biome-ignore-all lint/performance/noImgElement: printed pictures come from the shop's own folder */
 import { format, parseISO } from "date-fns";
 import type { Lubricant } from "@/core/grease/choose";
+import { finalChecks } from "@/core/hand-back/final-checks";
 import { hardwareInWords } from "@/core/hardware/kinds";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
-import type { CataloguePart } from "@/core/match/catalogue-part";
-import { finalChecks } from "@/core/plan/final-checks";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { Job } from "@/store/job";
 import { pictureUrl } from "@/ui/picture-frame";
-import { SheetHead } from "../sheet-head";
+import { SheetHead } from "../frame/sheet-head";
 
 /** The return sheet: what was wrong, why, what was done; parts and grease by name and lot; tests with figures. One A4 page. */
 export function ReturnSheet({

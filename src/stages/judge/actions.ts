@@ -12,9 +12,9 @@ import { database } from "@/store/database";
 import { GEAR_KINDS, loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { addReading, keepBenchFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain, strikeReadings, takePhotoCount } from "@/store/judge";
-import { type ActionResult, act } from "../act";
-import { onJob } from "../action-input";
-import { nameFrom } from "./gear-readings";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
+import { nameFrom } from "./gear/gear-readings";
 
 const text = z.string().max(2000);
 const onPart = { ...onJob, part: z.string().max(40) };

@@ -5,9 +5,9 @@ import { bushVerdict } from "@/core/judge/bush-clearance";
 import type { Job } from "@/store/job";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
-import { useJob } from "../job-context";
+import { useJob } from "../saving/job-context";
 import { saveFinding, strikeReading, takeReading } from "./actions";
-import { meanReadings } from "./gear-readings";
+import { meanReadings } from "./gear/gear-readings";
 
 const ASKED = [
   ["bore", "Bore"],

@@ -1,4 +1,4 @@
-import { StagePlaces } from "../stage-places";
+import { StagePlaces } from "../frame/stage-places";
 
 const BENCHES = [
   { place: "parts", keyName: "J", says: "Parts", path: "" },

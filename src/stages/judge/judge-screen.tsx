@@ -2,18 +2,18 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import type { Gate } from "@/core/job/gates";
 import type { LikelyCause } from "@/core/judge/causes";
 import { GREASE_STATES, modesFor } from "@/core/judge/failure-modes";
 import type { FateOption } from "@/core/judge/fate";
-import type { Gate } from "@/core/plan/stages";
 import type { Job } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { PartGlyph } from "@/ui/part-glyph";
 import { framed, PictureFrame } from "@/ui/picture-frame";
-import { GoOn } from "../go-on";
-import { useJob } from "../job-context";
-import { SavedField } from "../saved-field";
-import { TakePicture } from "../take-picture";
+import { GoOn } from "../frame/go-on";
+import { TakePicture } from "../frame/take-picture";
+import { useJob } from "../saving/job-context";
+import { SavedField } from "../saving/saved-field";
 import { saveFinding, saveGreaseState } from "./actions";
 import { BushMeasures } from "./bush-measures";
 import { PartFate } from "./part-fate";

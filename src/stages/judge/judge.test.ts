@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { gearDimensions, spanOver } from "@/core/gear/index";
-import { cataloguePart } from "@/core/match/catalogue-part";
+import { cataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { Finding, GearNotes, Job, Reading } from "@/store/job";
-import { nameFrom } from "./gear-readings";
-import { gearView } from "./gear-view";
-import { asKind, renamed } from "./train-meshes";
-import { evidenceOf, fatesOf } from "./why-facts";
+import { nameFrom } from "./gear/gear-readings";
+import { gearView } from "./gear/gear-view";
+import { asKind, renamed } from "./train/train-meshes";
+import { evidenceOf, fatesOf } from "./why/why-facts";
 
 const at = "2026-11-24T08:30:00.000Z";
 let id = 0;

@@ -5,8 +5,8 @@ import type { FateOption } from "@/core/judge/fate";
 import type { Finding } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { Reasons } from "@/ui/reasons";
-import { useJob } from "../job-context";
-import { SavedField } from "../saved-field";
+import { useJob } from "../saving/job-context";
+import { SavedField } from "../saving/saved-field";
 import { saveFinding } from "./actions";
 
 /** Repair, replace or make: the schools with this job's facts; the decision and its reason are kept. */

@@ -7,8 +7,8 @@ import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { lubricants, setGrease, setServices, weighIn } from "@/store/lube";
-import { type ActionResult, act } from "../act";
-import { onJob } from "../action-input";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
 import { caseStep, greasePlan, needOf } from "./grease-plan";
 
 const side = z.number("must be a length in mm").positive("must be above 0 mm").max(2000, "is longer than 2 m");

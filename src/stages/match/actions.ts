@@ -4,9 +4,9 @@ import { addBusinessDays, differenceInCalendarDays, format, parseISO } from "dat
 import { z } from "zod";
 import { practiceCaliper } from "@/bench/caliper";
 import { Fault } from "@/core/fault";
-import { whatToCompare } from "@/core/match/arrival";
-import type { CataloguePart } from "@/core/match/catalogue-part";
-import { mustAskAgain } from "@/core/match/quote";
+import { whatToCompare } from "@/core/match/arrival/arrival";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { mustAskAgain } from "@/core/match/quote/quote";
 import { SERVICES } from "@/core/order/strip";
 import { partsNumbered } from "@/store/catalogue";
 import { database } from "@/store/database";
@@ -16,8 +16,8 @@ import type { StoredNews } from "@/store/order-records";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, setSetting, shopSettings } from "@/store/settings";
-import { type ActionResult, act } from "../act";
-import { onJob } from "../action-input";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
 import { jobBasket, supplierLink } from "./job-basket";
 
 const AIMS = ["least cost", "soonest", "soonest within limit"] as const;

@@ -1,14 +1,14 @@
 import type { Knex } from "knex";
 import type { Gear } from "@/core/gear/index";
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
-import { type CompareItem, whatToCompare } from "@/core/match/arrival";
-import { pictureOf } from "@/core/match/arrival-picture";
-import type { CataloguePart } from "@/core/match/catalogue-part";
+import { type CompareItem, whatToCompare } from "@/core/match/arrival/arrival";
+import { pictureOf } from "@/core/match/arrival/arrival-picture";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { partsNumbered } from "@/store/catalogue";
 import type { Job } from "@/store/job";
 import type { Arrival } from "@/store/order-records";
-import { candidatesOf, type PartCandidates } from "../job-candidates";
-import { partMean, toldOf } from "../part-facts";
+import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
+import { partMean, toldOf } from "../job-view/part-facts";
 
 /** A part that came, with what it is to be compared in. */
 export interface ArrivalView extends Arrival {

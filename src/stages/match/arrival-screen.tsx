@@ -2,16 +2,16 @@
 
 import { useEffect, useMemo, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
-import { arrivalVerdict, type CompareItem } from "@/core/match/arrival";
-import { pictureOf } from "@/core/match/arrival-picture";
+import { arrivalVerdict, type CompareItem } from "@/core/match/arrival/arrival";
+import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { SERVICES } from "@/core/order/strip";
 import { lengthFrom } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { letGo } from "@/ui/let-go";
-import { useJob } from "../job-context";
-import { TakePicture } from "../take-picture";
-import { useDraft } from "../use-draft";
+import { TakePicture } from "../frame/take-picture";
+import { useJob } from "../saving/job-context";
+import { useDraft } from "../saving/use-draft";
 import { decide, note, practiceMeasure } from "./actions";
 import { ArrivalChoices } from "./arrival-choices";
 import { ArrivalFaces, ArrivalPicture } from "./arrival-faces";

@@ -2,11 +2,11 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { Basket } from "@/core/match/basket";
+import type { Basket } from "@/core/match/basket/basket";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { useJob } from "../job-context";
+import { useJob } from "../saving/job-context";
 import { order } from "./actions";
 import type { JobBasket } from "./job-basket";
 

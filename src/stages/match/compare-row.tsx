@@ -2,7 +2,7 @@
 
 import { Check, X } from "lucide-react";
 import { useId, useState } from "react";
-import type { CompareItem, CompareVerdict } from "@/core/match/arrival";
+import type { CompareItem, CompareVerdict } from "@/core/match/arrival/arrival";
 import { FaultLine } from "@/ui/fault-line";
 import { letGo } from "@/ui/let-go";
 

@@ -1,20 +1,20 @@
 import type { Knex } from "knex";
 import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
-import { type Basket, type BasketAnswer, cheapestBasket } from "@/core/match/basket";
-import type { BasketInput } from "@/core/match/basket-input";
-import { basketGround, type Place } from "@/core/match/basket-needs";
-import type { CataloguePart } from "@/core/match/catalogue-part";
-import type { ToFit } from "@/core/match/parcel";
-import { type Quote, quoteOf, type ShopRates } from "@/core/match/quote";
-import { solver } from "@/core/match/solver";
+import type { ToFit } from "@/core/match/arrival/parcel";
+import { type Basket, type BasketAnswer, cheapestBasket } from "@/core/match/basket/basket";
+import type { BasketInput } from "@/core/match/basket/basket-input";
+import { basketGround, type Place } from "@/core/match/basket/basket-needs";
+import { solver } from "@/core/match/basket/solver";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { type Quote, quoteOf, type ShopRates } from "@/core/match/quote/quote";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
 import type { Job } from "@/store/job";
 import { lubricants } from "@/store/lube";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import type { OrderOut } from "@/store/orders";
 import { orderDay, type ShopSettings } from "@/store/settings";
-import { candidatesOf, type PartCandidates } from "../job-candidates";
-import { planOf } from "../job-facts";
+import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
+import { planOf } from "../job-view/job-facts";
 
 /** What is to be bought for a job, and what the customer pays for all of it. */
 export interface JobBasket {

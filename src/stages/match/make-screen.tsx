@@ -1,5 +1,5 @@
+import type { MakingNote, Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
-import type { MakingNote, Way } from "@/core/match/making";
 import { GearFace } from "@/ui/gear-face";
 import { KeyLink } from "@/ui/key-link";
 import { Reasons } from "@/ui/reasons";

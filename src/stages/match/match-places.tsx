@@ -1,5 +1,5 @@
 import type { Job } from "@/store/job";
-import { StagePlaces } from "../stage-places";
+import { StagePlaces } from "../frame/stage-places";
 
 const PLACES = [
   { place: "parts", keyName: "J", says: "Parts", path: "" },

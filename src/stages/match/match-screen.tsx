@@ -3,16 +3,17 @@
 import { Check, HelpCircle, Link2, Wrench, X } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
-import type { SupplierOffer } from "@/core/match/catalogue-part";
-import type { Candidate } from "@/core/match/rank";
-import { type CriterionVerdict, VERDICT_SAYS } from "@/core/match/verdict";
-import type { Gate, Stage } from "@/core/plan/stages";
+import type { Gate } from "@/core/job/gates";
+import type { Stage } from "@/core/job/stages";
+import type { Candidate } from "@/core/match/candidates/rank";
+import { type CriterionVerdict, VERDICT_SAYS } from "@/core/match/candidates/verdict";
+import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { letGo } from "@/ui/let-go";
-import { GoOn } from "../go-on";
-import { useJob } from "../job-context";
-import { SavedField } from "../saved-field";
+import { GoOn } from "../frame/go-on";
+import { useJob } from "../saving/job-context";
+import { SavedField } from "../saving/saved-field";
 import { choose, readNumber } from "./actions";
 
 export interface MatchPart {

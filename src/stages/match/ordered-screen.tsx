@@ -4,7 +4,7 @@ import { format, parseISO } from "date-fns";
 import type { Arrival, Order } from "@/store/order-records";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { useJob } from "../job-context";
+import { useJob } from "../saving/job-context";
 import { news, takeBack } from "./actions";
 
 const day = (d: string): string => format(parseISO(d), "EEE d MMM");

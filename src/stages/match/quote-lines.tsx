@@ -1,4 +1,4 @@
-import type { Quote } from "@/core/match/quote";
+import type { Quote } from "@/core/match/quote/quote";
 
 const HEADS = { part: "Parts", shipping: "Sending", consumable: "Used up", work: "Work" } as const;
 

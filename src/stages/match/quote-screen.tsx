@@ -2,14 +2,14 @@
 
 import { format, parseISO } from "date-fns";
 import { useState } from "react";
-import type { Quote, ShopRates } from "@/core/match/quote";
+import type { Quote, ShopRates } from "@/core/match/quote/quote";
 import type { StoredQuote } from "@/store/order-records";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { useJob } from "../job-context";
-import { SavedField } from "../saved-field";
-import { useDraft } from "../use-draft";
+import { useJob } from "../saving/job-context";
+import { SavedField } from "../saving/saved-field";
+import { useDraft } from "../saving/use-draft";
 import { answer, quote as makeQuote, newUnit } from "./actions";
 import type { JobBasket } from "./job-basket";
 import { QuoteLines } from "./quote-lines";

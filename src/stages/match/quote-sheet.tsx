@@ -1,9 +1,9 @@
 import { format, parseISO } from "date-fns";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
-import type { ShopRates } from "@/core/match/quote";
+import type { ShopRates } from "@/core/match/quote/quote";
 import type { Job } from "@/store/job";
 import type { StoredQuote } from "@/store/order-records";
-import { SheetHead } from "../sheet-head";
+import { SheetHead } from "../frame/sheet-head";
 import { QuoteLines } from "./quote-lines";
 
 /** The quote on paper: what is wrong, what would be done, what it costs, what it costs if it is declined, and where to sign. One A4 page. */

@@ -7,8 +7,8 @@ import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
-import { type ActionResult, act } from "../act";
-import { onJob } from "../action-input";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
 import { lineInWords } from "./line-in-words";
 
 const input = z.object({ ...onJob, line: z.string().max(120), done: z.boolean() });

@@ -2,15 +2,16 @@
 
 import { useState } from "react";
 import { hardwareInWords } from "@/core/hardware/kinds";
+import type { Gate } from "@/core/job/gates";
+import type { Stage } from "@/core/job/stages";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
-import type { Gate, Stage } from "@/core/plan/stages";
 import { focusNow } from "@/ui/focus-now";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
 import { Ledger } from "@/ui/ledger";
 import { type FramedPicture, PictureFrame } from "@/ui/picture-frame";
-import { GoOn } from "../go-on";
-import { useJob } from "../job-context";
+import { GoOn } from "../frame/go-on";
+import { useJob } from "../saving/job-context";
 import { finishLine, noteTrouble } from "./actions";
 import type { LineWords } from "./line-in-words";
 import { TighteningOrder } from "./tightening-order";

@@ -3,7 +3,7 @@
 import type Konva from "konva";
 import { useEffect, useRef, useState } from "react";
 import { Arrow, Circle, Group, Image as KonvaImage, Label, Layer, Stage, Tag, Text } from "react-konva";
-import { nextNumber, type PictureMark } from "@/core/picture-mark";
+import { nextNumber, type PictureMark } from "@/core/job/picture-mark";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton, useKey } from "@/ui/key-button";
 

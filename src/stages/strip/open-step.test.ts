@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { FREEINGS, HOLDS } from "@/core/order/freed";
+import { FREEINGS, HOLDS } from "@/core/hardware/freed";
+import { TRAY_PLACES } from "@/core/job/tray";
 import type { StripStep } from "@/core/order/strip";
-import { TRAY_PLACES } from "@/core/order/tray";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
 import { asInput, EMPTY, isEmpty, type OpenStep, pieceName, takenUp, understood } from "./open-step";
 

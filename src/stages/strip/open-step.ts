@@ -1,6 +1,6 @@
+import type { Freeing } from "@/core/hardware/freed";
 import { type HardwareFacts, hardwareInWords } from "@/core/hardware/kinds";
 import { type QuickLine, quickLine, type Wire } from "@/core/hardware/quick-line";
-import type { Freeing } from "@/core/order/freed";
 import { likelyAction } from "@/core/order/likely-action";
 import type { Action, StripStep } from "@/core/order/strip";
 import type { StepInput } from "./actions";

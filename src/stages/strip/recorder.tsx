@@ -2,18 +2,18 @@
 
 import { useEffect, useMemo, useRef, useState } from "react";
 import { lookAlikes, placeFault } from "@/core/hardware/look-alikes";
+import type { Gate } from "@/core/job/gates";
 import type { Part, StripStep } from "@/core/order/strip";
-import type { Gate } from "@/core/plan/stages";
 import { cautionsFor } from "@/core/safety/cautions";
 import type { JobPicture } from "@/store/job";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton, KeyCap, useKey } from "@/ui/key-button";
 import { Mat, type MatDrop, type Pocket } from "@/ui/mat";
-import { GoOn } from "../go-on";
-import { useJob } from "../job-context";
-import { newKey } from "../new-key";
-import { useDraft } from "../use-draft";
-import { useTypedEarly } from "../use-typed-early";
+import { GoOn } from "../frame/go-on";
+import { useJob } from "../saving/job-context";
+import { newKey } from "../saving/new-key";
+import { useDraft } from "../saving/use-draft";
+import { useTypedEarly } from "../saving/use-typed-early";
 import { cameOutAsOne, layStepDown, setNeeds, setStripFinished, slideTo, takeBack } from "./actions";
 import { asInput, EMPTY, isEmpty, type OpenStep, pieceName, takenUp, understood } from "./open-step";
 import { CautionsPanel, FreedPanel, StatePanel, TimingPanel, WiresPanel } from "./panels/fact-panels";

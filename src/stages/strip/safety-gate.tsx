@@ -6,7 +6,7 @@ import type { SafetyQuestion } from "@/core/safety/gate";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton } from "@/ui/key-button";
 import { type FramedPicture, PictureFrame } from "@/ui/picture-frame";
-import { useJob } from "../job-context";
+import { useJob } from "../saving/job-context";
 import { answerSafety } from "./actions";
 
 /** What must be true before the first screw, one question at a time, one key each. */

@@ -3,9 +3,9 @@ import { safetyGate } from "@/core/safety/gate";
 import type { Job } from "@/store/job";
 import { Mat } from "@/ui/mat";
 import { framed } from "@/ui/picture-frame";
-import { gatesOf } from "../job-facts";
-import { JobScreen } from "../job-screen";
-import { pocketsOf } from "../mat-pockets";
+import { JobScreen } from "../frame/job-screen";
+import { gatesOf } from "../job-view/job-facts";
+import { pocketsOf } from "../job-view/mat-pockets";
 import { Recorder } from "./recorder";
 import { SafetyGate } from "./safety-gate";
 

@@ -1,8 +1,8 @@
 "use client";
 
+import { FREEING_WORDS } from "@/core/hardware/freed";
 import { hardwareInWords } from "@/core/hardware/kinds";
 import type { LookAlike } from "@/core/hardware/look-alikes";
-import { FREEING_WORDS } from "@/core/order/freed";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
 import { HardwareGlyph } from "@/ui/hardware-glyph";

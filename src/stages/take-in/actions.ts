@@ -7,8 +7,8 @@ import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
 import { database } from "@/store/database";
 import { loadHead } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
-import { type ActionResult, act } from "../act";
-import { onJob } from "../action-input";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
 
 const text = z.string().max(4000, "must be shorter than 4000 letters");
 const fields = z.strictObject({

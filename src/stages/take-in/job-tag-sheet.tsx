@@ -1,7 +1,7 @@
 import { format, parseISO } from "date-fns";
 import QRCode from "qrcode";
 import { symptomSays } from "@/core/judge/failure-modes";
-import { initials } from "@/core/plan/loose-items";
+import { initials } from "@/core/take-in/loose-items";
 import type { Job } from "@/store/job";
 
 /** The QR code of an address, as one path in a square of `size` modules. */

@@ -2,10 +2,10 @@
 
 import { Camera } from "lucide-react";
 import { useState } from "react";
-import { looseItemsFor } from "@/core/plan/loose-items";
+import { looseItemsFor } from "@/core/take-in/loose-items";
 import type { Job } from "@/store/job";
 import { pictureUrl } from "@/ui/picture-frame";
-import type { ActionResult } from "../act";
+import type { ActionResult } from "../saving/act";
 
 /** What the customer brought along: a tick for each, a picture of those that are ticked, and a place to name others. */
 export function LooseItems({

@@ -2,7 +2,7 @@ import jsQR from "jsqr";
 import { renderToStaticMarkup } from "react-dom/server";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
-import { jobNumberFrom } from "@/core/plan/tag-code";
+import { jobNumberFrom } from "@/core/take-in/tag-code";
 import type { Job } from "@/store/job";
 import { JobTagSheet } from "./job-tag-sheet";
 

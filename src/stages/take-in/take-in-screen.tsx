@@ -1,18 +1,18 @@
 "use client";
 
 import { useCallback, useState } from "react";
+import type { Gate } from "@/core/job/gates";
 import { SYMPTOMS } from "@/core/judge/failure-modes";
-import type { Gate } from "@/core/plan/stages";
 import type { Counter } from "@/store/counter";
 import type { Job, UnitPast } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
-import type { ActionResult } from "../act";
-import { GoOn } from "../go-on";
-import { useJob } from "../job-context";
-import type { PicturePlace } from "../picture-queue";
-import { SavedField } from "../saved-field";
-import { TakePicture } from "../take-picture";
+import { GoOn } from "../frame/go-on";
+import type { PicturePlace } from "../frame/picture-queue";
+import { TakePicture } from "../frame/take-picture";
+import type { ActionResult } from "../saving/act";
+import { useJob } from "../saving/job-context";
+import { SavedField } from "../saving/saved-field";
 import { saveCustomer, saveTakeIn } from "./actions";
 import { LooseItems } from "./loose-items";
 import { SerialDate, VariantPick } from "./unit-identity";

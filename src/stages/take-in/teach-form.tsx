@@ -1,7 +1,7 @@
 "use client";
 
 import { useForm } from "react-hook-form";
-import type { ActionResult } from "../act";
+import type { ActionResult } from "../saving/act";
 
 export interface TaughtField {
   readonly name: string;

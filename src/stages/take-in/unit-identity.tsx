@@ -1,11 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { dateCodeFrom, madeFrom, madeInWords } from "@/core/plan/date-code";
+import { dateCodeFrom, madeFrom, madeInWords } from "@/core/take-in/date-code";
 import type { Variant } from "@/store/counter";
 import type { Job } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
-import { useJob } from "../job-context";
+import { useJob } from "../saving/job-context";
 import { learnDateCode, learnVariant, saveTakeIn } from "./actions";
 import { TeachForm } from "./teach-form";
 

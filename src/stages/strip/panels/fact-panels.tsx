@@ -1,13 +1,13 @@
 "use client";
 
 import { useState } from "react";
+import { FREEING_WORDS, FREEINGS, HOLDS } from "@/core/hardware/freed";
 import { PIECE_STATES, type PieceState } from "@/core/hardware/kinds";
 import type { Wire } from "@/core/hardware/quick-line";
 import { WIRE_COLOURS } from "@/core/hardware/shorthand-words";
-import { FREEING_WORDS, FREEINGS, HOLDS } from "@/core/order/freed";
+import { TRAY_PLACES } from "@/core/job/tray";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import { ACTIONS, type Action } from "@/core/order/strip";
-import { TRAY_PLACES } from "@/core/order/tray";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
 import { FaultLine } from "@/ui/fault-line";
 import type { OpenStep } from "../open-step";

@@ -1,8 +1,8 @@
-import { finalChecks } from "@/core/plan/final-checks";
+import { finalChecks } from "@/core/hand-back/final-checks";
+import { JobScreen } from "@/stages/frame/job-screen";
 import { HandBackScreen } from "@/stages/hand-back/hand-back-screen";
-import { gatesOf } from "@/stages/job-facts";
-import { JobScreen } from "@/stages/job-screen";
-import { pocketsOf } from "@/stages/mat-pockets";
+import { gatesOf } from "@/stages/job-view/job-facts";
+import { pocketsOf } from "@/stages/job-view/mat-pockets";
 import { loadDrafts } from "@/store/drafts";
 import { Mat } from "@/ui/mat";
 import { type JobAddress, jobFrom } from "../job-from-address";

@@ -1,11 +1,11 @@
 import { likelyCauses } from "@/core/judge/causes";
-import { catalogueFor } from "@/stages/job-candidates";
-import { gatesOf } from "@/stages/job-facts";
-import { JobScreen } from "@/stages/job-screen";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { catalogueFor } from "@/stages/job-view/job-candidates";
+import { gatesOf } from "@/stages/job-view/job-facts";
+import { pocketsOf } from "@/stages/job-view/mat-pockets";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
 import { JudgeScreen } from "@/stages/judge/judge-screen";
-import { evidenceOf, fatesOf } from "@/stages/judge/why-facts";
-import { pocketsOf } from "@/stages/mat-pockets";
+import { evidenceOf, fatesOf } from "@/stages/judge/why/why-facts";
 import { Mat } from "@/ui/mat";
 import { type JobAddress, jobFrom } from "../job-from-address";
 

@@ -1,4 +1,4 @@
-import type { BasketInput } from "@/core/match/basket-input";
+import type { BasketInput } from "@/core/match/basket/basket-input";
 import type { Job } from "@/store/job";
 
 const AIMS: readonly BasketInput["aim"][] = ["least cost", "soonest", "soonest within limit"];

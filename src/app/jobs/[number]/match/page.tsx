@@ -1,9 +1,9 @@
-import { candidatesOf } from "@/stages/job-candidates";
-import { gatesOf } from "@/stages/job-facts";
-import { JobScreen } from "@/stages/job-screen";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { candidatesOf } from "@/stages/job-view/job-candidates";
+import { gatesOf } from "@/stages/job-view/job-facts";
+import { wantedInWords } from "@/stages/job-view/wanted-part";
 import { MatchPlaces } from "@/stages/match/match-places";
 import { MatchScreen } from "@/stages/match/match-screen";
-import { wantedInWords } from "@/stages/wanted-part";
 import { shopSettings } from "@/store/settings";
 import { type JobAddress, jobFrom } from "../job-from-address";
 

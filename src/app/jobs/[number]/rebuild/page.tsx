@@ -1,9 +1,9 @@
 import { ledgerRows } from "@/core/order/hardware-ledger";
 import { lineKey } from "@/core/order/rebuild-plan";
 import { checkStrip } from "@/core/order/strip";
-import { gatesOf, planOf } from "@/stages/job-facts";
-import { JobScreen } from "@/stages/job-screen";
-import { pocketsOf } from "@/stages/mat-pockets";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { gatesOf, planOf } from "@/stages/job-view/job-facts";
+import { pocketsOf } from "@/stages/job-view/mat-pockets";
 import { lineInWords } from "@/stages/rebuild/line-in-words";
 import { RebuildScreen } from "@/stages/rebuild/rebuild-screen";
 import { Mat } from "@/ui/mat";

@@ -1,5 +1,5 @@
 import { Readable } from "node:stream";
-import { offersTable, partsTable, suppliersTable } from "@/core/match/catalogue-row";
+import { offersTable, partsTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
 import { csvLines } from "@/exchange/csv";
 import { everyPart } from "@/store/catalogue";
 import { database } from "@/store/database";

@@ -1,5 +1,5 @@
-import { JobScreen } from "@/stages/job-screen";
-import { HardwareScreen } from "@/stages/judge/hardware-screen";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { HardwareScreen } from "@/stages/judge/hardware/hardware-screen";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
 import { loadDrafts } from "@/store/drafts";
 import { type JobAddress, jobFrom } from "../../job-from-address";

@@ -1,9 +1,9 @@
 import { MATERIALS } from "@/core/train/materials";
-import { JobScreen } from "@/stages/job-screen";
-import { EMPTY_TRAIN } from "@/stages/judge/empty-train";
-import { meanReadings } from "@/stages/judge/gear-readings";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { meanReadings } from "@/stages/judge/gear/gear-readings";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
-import { TrainScreen } from "@/stages/judge/train-screen";
+import { EMPTY_TRAIN } from "@/stages/judge/train/empty-train";
+import { TrainScreen } from "@/stages/judge/train/train-screen";
 import { loadDrafts } from "@/store/drafts";
 import { type JobAddress, jobFrom } from "../../job-from-address";
 

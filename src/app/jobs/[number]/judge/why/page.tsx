@@ -1,9 +1,9 @@
 import { likelyCauses } from "@/core/judge/causes";
 import { factsOf } from "@/core/judge/evidence";
-import { JobScreen } from "@/stages/job-screen";
+import { JobScreen } from "@/stages/frame/job-screen";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
-import { evidenceOf } from "@/stages/judge/why-facts";
-import { WhyScreen } from "@/stages/judge/why-screen";
+import { evidenceOf } from "@/stages/judge/why/why-facts";
+import { WhyScreen } from "@/stages/judge/why/why-screen";
 import { type JobAddress, jobFrom } from "../../job-from-address";
 
 export default async function Page(address: JobAddress) {

@@ -1,4 +1,4 @@
-import { JobScreen } from "@/stages/job-screen";
+import { JobScreen } from "@/stages/frame/job-screen";
 import { arrivalViews } from "@/stages/match/arrival-facts";
 import { ArrivalScreen } from "@/stages/match/arrival-screen";
 import { MatchPlaces } from "@/stages/match/match-places";

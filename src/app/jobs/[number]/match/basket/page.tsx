@@ -1,5 +1,5 @@
-import { mustAskAgain } from "@/core/match/quote";
-import { JobScreen } from "@/stages/job-screen";
+import { mustAskAgain } from "@/core/match/quote/quote";
+import { JobScreen } from "@/stages/frame/job-screen";
 import { BasketScreen } from "@/stages/match/basket-screen";
 import { jobBasket } from "@/stages/match/job-basket";
 import { MatchPlaces } from "@/stages/match/match-places";

@@ -1,8 +1,8 @@
 import { notFound } from "next/navigation";
-import { catalogueFor } from "@/stages/job-candidates";
-import { JobScreen } from "@/stages/job-screen";
-import { GearBench } from "@/stages/judge/gear-bench";
-import { gearView } from "@/stages/judge/gear-view";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { catalogueFor } from "@/stages/job-view/job-candidates";
+import { GearBench } from "@/stages/judge/gear/gear-bench";
+import { gearView } from "@/stages/judge/gear/gear-view";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
 import { loadDrafts } from "@/store/drafts";
 import { jobFrom } from "../../../job-from-address";

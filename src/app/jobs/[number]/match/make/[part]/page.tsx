@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { makingNotes } from "@/core/match/making";
-import { JobScreen } from "@/stages/job-screen";
+import { makingNotes } from "@/core/gear/making";
+import { JobScreen } from "@/stages/frame/job-screen";
 import { gearToMake, waysFor } from "@/stages/match/gear-to-make";
 import { MakeScreen } from "@/stages/match/make-screen";
 import { MatchPlaces } from "@/stages/match/match-places";

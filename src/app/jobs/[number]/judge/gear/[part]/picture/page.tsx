@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { JobScreen } from "@/stages/job-screen";
-import { PhotoBench } from "@/stages/judge/photo-bench";
+import { JobScreen } from "@/stages/frame/job-screen";
+import { PhotoBench } from "@/stages/judge/photo/photo-bench";
 import { KeyLink } from "@/ui/key-link";
 import { jobFrom } from "../../../../job-from-address";
 

@@ -1,0 +1,130 @@
+import { degrees } from "../quantity/units";
+import { bestSpanTeeth, gearDimensions, measuringPin, overPins, spanOver } from "./index";
+import { type GearToMake, twistOf } from "./solid";
+
+/** A figure that whoever makes the gear needs, or checks it by. */
+export interface MakingNote {
+  readonly what: string;
+  readonly figure: string;
+  readonly says?: string;
+}
+
+const mm = (x: number, n = 2): string => `${x.toFixed(n)} mm`;
+
+/**
+ * Everything for making a gear, by printing, by cutting or on a hob: its numbers, the sizes to check it by, and what whoever makes it should know.
+ *
+ * @param material of the old one
+ */
+export function makingNotes(g: GearToMake, material?: string): MakingNote[] {
+  const d = gearDimensions(g);
+  const span = bestSpanTeeth(g);
+  const pin = measuringPin(g);
+  const helical = g.helixAngleDeg !== 0;
+  return [
+    { what: "teeth", figure: `${g.teeth}` },
+    { what: "normal module", figure: mm(g.moduleMm, 3) },
+    { what: "pressure angle", figure: `${g.pressureAngleDeg}°` },
+    ...(helical
+      ? [
+          {
+            what: "helix",
+            figure: `${g.helixAngleDeg}° ${g.hand ?? "hand not noted"}`,
+            says: `turns by ${Math.abs(degrees(twistOf(g))).toFixed(2)}° over its face, ${g.hand === "left" ? "clockwise" : "anticlockwise"} going up`,
+          },
+        ]
+      : []),
+    { what: "profile shift", figure: g.profileShift.toFixed(2), says: "in modules, as measured" },
+    { what: "tip diameter", figure: mm(d.tipDiameterMm) },
+    { what: "root diameter", figure: mm(d.rootDiameterMm) },
+    { what: `span over ${span}`, figure: mm(spanOver(g, span), 3), says: "less 0.05 to 0.1 mm for backlash: check it by this" },
+    ...(pin ? [{ what: `over ${pin} mm pins`, figure: mm(overPins(g, pin), 3) }] : []),
+    { what: "face width", figure: mm(g.faceWidthMm) },
+    {
+      what: "bore",
+      figure: `${mm(g.boreMm)} ${g.boreForm ?? "round"}`,
+      says:
+        g.boreForm === "cross slot"
+          ? "the slot is drawn through; cut it only as deep as the old one's"
+          : g.boreForm === "cross hole"
+            ? "the cross hole is not in the drawing: drill it from the old one, and mind which way a tooth faces it"
+            : "the file has it at its figure: leave a tenth to ream",
+    },
+    {
+      what: "old material",
+      figure: material ?? "not noted",
+      says:
+        material && /^(PA|POM|plastic|nylon)/i.test(material)
+          ? "keep it plastic: it is the fuse of the train. Printed: solid, of nylon or POM, its axis upright; ream the bore after"
+          : "steel runs against steel only if it is hardened and greased for it",
+    },
+  ];
+}
+
+/** What can be done where no part is to be had. */
+export interface Way {
+  readonly way: "bond" | "donor" | "make";
+  readonly says: string;
+  readonly barred: boolean;
+  readonly reasons: readonly { readonly against: boolean; readonly says: string }[];
+}
+
+export interface WayFacts {
+  readonly mode?: string | undefined;
+  readonly plastic: boolean;
+  readonly load: "light" | "daily" | "hard" | "unknown";
+  readonly safety: boolean;
+  readonly hot: boolean;
+  /** other units of this model in the shop that could give theirs */
+  readonly donors: number;
+  /** what is still missing before a file can be made */
+  readonly missing: readonly string[];
+}
+
+/** Failures that a bond could hold at all. */
+const BONDABLE = ["cracked-hub", "cracked", "slack"];
+
+/**
+ * Bond, donor, make: the three ways where no part is to be had, with this job's reasons. A bond is a stopgap for a hub or a crack, in a light, slow and cool drive that nobody is hurt by; teeth are not bonded.
+ */
+export function waysWithoutPart(f: WayFacts): Way[] {
+  const tooth = f.mode !== undefined && !BONDABLE.some((m) => f.mode?.includes(m));
+  const bond: Way = {
+    way: "bond",
+    says: "Bond it",
+    barred: f.safety || tooth,
+    reasons: [
+      ...(tooth
+        ? [{ against: true, says: "teeth carry their load on a line: a bonded tooth shears off, and its pieces go through the train" }]
+        : [{ against: false, says: "a cracked hub can hold: roughen, degrease, fill with a toughened epoxy, press, and let it cure a day" }]),
+      ...(f.safety ? [{ against: true, says: "somebody can be hurt if it lets go" }] : []),
+      ...(f.load === "hard" || f.load === "daily" ? [{ against: true, says: "it is worked daily: a bond is a stopgap" }] : []),
+      ...(f.hot ? [{ against: true, says: "it ran hot: most bonds let go from 80 °C" }] : []),
+      ...(f.plastic ? [{ against: true, says: "nylon and POM hardly take a bond: pin or sleeve it as well" }] : []),
+    ],
+  };
+  const donor: Way = {
+    way: "donor",
+    says: "Take it from another unit",
+    barred: f.donors === 0,
+    reasons: [
+      f.donors
+        ? { against: false, says: `${f.donors} of this model ${f.donors === 1 ? "was" : "were"} not repaired here: ask whether the part may be taken` }
+        : { against: true, says: "no unit of this model that was given up stands in the shop" },
+      { against: true, says: "it has run as long as the old one: measure it like the old one before it goes in" },
+    ],
+  };
+  const make: Way = {
+    way: "make",
+    says: "Make it",
+    barred: f.missing.length > 0,
+    reasons: [
+      ...(f.missing.length
+        ? [{ against: true, says: `measure first: ${f.missing.join(", ")}` }]
+        : [{ against: false, says: "its numbers are complete: the files are in true size" }]),
+      ...(f.load === "hard" ? [{ against: true, says: "a printed gear carries perhaps half of a moulded one" }] : []),
+      ...(f.safety ? [{ against: true, says: "somebody can be hurt if it lets go: have it cut by a gear shop, not printed" }] : []),
+    ],
+  };
+  return [bond, donor, make];
+}

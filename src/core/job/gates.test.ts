@@ -1,0 +1,104 @@
+import { describe, expect, it } from "vitest";
+import { figureFault, finalChecks } from "../hand-back/final-checks";
+import { modesFor, pairRule } from "../judge/failure-modes";
+import { likelyAction } from "../order/likely-action";
+import { safetyGate } from "../safety/gate";
+import { type JobFacts, openGates } from "./gates";
+import { STAGES, stageAfter } from "./stages";
+
+const clear: JobFacts = {
+  kind: "juicer",
+  model: "P",
+  complaint: "hums",
+  consent: true,
+  safetyOpen: [],
+  stepsLaidDown: 3,
+  stripFinished: true,
+  failedParts: [{ id: "p1", name: "wheel", isGear: true, named: true, chosen: true }],
+  partsAwaited: [],
+  partsToCompare: [],
+  greaseChosen: true,
+  pointsUnweighed: [],
+  washed: true,
+  linesOpen: 0,
+  piecesOpen: 0,
+  finalOpen: [],
+};
+
+describe("the gates of the stages", () => {
+  it("are all shut behind a job that has everything", () => {
+    for (const s of STAGES) expect(openGates(s, clear)).toEqual([]);
+  });
+  it.each<[(typeof STAGES)[number], Partial<JobFacts>, string]>([
+    ["take-in", { consent: false }, "consent"],
+    ["take-in", { complaint: "  " }, "complaint"],
+    ["strip", { safetyOpen: ["blade"] }, "safety:blade"],
+    ["strip", { stripFinished: false }, "finished"],
+    ["judge", { failedParts: [] }, "finding"],
+    ["judge", { failedParts: [{ id: "p1", name: "wheel", isGear: true, named: false, chosen: false }] }, "identity:p1"],
+    ["match", { partsAwaited: ["W-42"] }, "awaited"],
+    ["match", { partsToCompare: ["P-8"] }, "compare"],
+    ["match", { failedParts: [{ id: "p1", name: "seal", isGear: false, named: false, chosen: false }] }, "part:p1"],
+    ["lube", { pointsUnweighed: ["case"] }, "weigh:case"],
+    ["rebuild", { piecesOpen: 2 }, "ledger"],
+    ["hand-back", { finalOpen: ["insulation"] }, "final:insulation"],
+  ])("hold the job at %s: %o", (stage, missing, gate) => {
+    expect(openGates(stage, { ...clear, ...missing }).map((g) => g.gate)).toEqual([gate]);
+  });
+  it("follow each other, and the last leads nowhere", () => {
+    expect(STAGES.map(stageAfter)).toEqual([...STAGES.slice(1), null]);
+  });
+});
+
+describe("the safety gate", () => {
+  const asked = (u: Parameters<typeof safetyGate>[0]): string[] => safetyGate(u).map((q) => q.gate);
+  it("is worded for supply and kind, and always ends with the local code", () => {
+    expect(asked({ supply: "mains", kind: "deli slicer" })).toEqual(["unplugged", "stored-charge", "blade", "code"]);
+    expect(asked({ supply: "battery", kind: "hedge shears" })).toEqual(["battery-out", "blade", "code"]);
+    expect(asked({ supply: "hand", kind: "pepper mill" })).toEqual(["code"]);
+  });
+  it("takes an unknown supply for mains", () => {
+    expect(asked({ kind: "lamp" })[0]).toBe("unplugged");
+  });
+});
+
+describe("the last checks", () => {
+  it("measure earth and insulation by class, and only on mains", () => {
+    const names = (u: Parameters<typeof finalChecks>[0]): string[] => finalChecks(u).map((c) => c.check);
+    expect(names({ supply: "mains", kind: "x", protectionClass: "I" })).toContain("earth-bond");
+    expect(names({ supply: "mains", kind: "x", protectionClass: "II" })).not.toContain("earth-bond");
+    expect(names({ supply: "battery", kind: "x" })).not.toContain("insulation");
+    expect(names({ supply: "hand", kind: "x", foodContact: true })).toContain("food-clean");
+  });
+  it("keep their limits", () => {
+    const [, bond, insulation] = finalChecks({ supply: "mains", kind: "x", protectionClass: "I" });
+    if (!bond || !insulation) throw new Error("a class I unit has both");
+    expect(figureFault(bond, 0.2)).toBeNull();
+    expect(figureFault(bond, 0.31)).toMatch(/above the limit of 0.3 Ω/);
+    expect(figureFault(insulation, 0.9)).toMatch(/below the limit of 1 MΩ/);
+    expect(figureFault(insulation, Number.NaN)).toMatch(/figure/);
+  });
+});
+
+describe("judging", () => {
+  it("offers a gear its own ways to fail, and always soundness", () => {
+    const modes = (kind: string | undefined): string[] => modesFor(kind).map((m) => m.mode);
+    expect(modes("gear")).toContain("missing-teeth");
+    expect(modes("bearing")).toContain("slack");
+    expect(modes("bearing")).not.toContain("missing-teeth");
+    expect(modes(undefined)).toContain("sound");
+  });
+  it("renews both of a pair unless the mate measures within limit", () => {
+    expect(pairRule(undefined, 1).renewBoth).toBe(true);
+    expect(pairRule(0.11, 1)).toMatchObject({ renewBoth: true, says: expect.stringContaining("0.11 mm") });
+    expect(pairRule(0.03, 1).renewBoth).toBe(false);
+    expect(pairRule(0.08, 2).renewBoth).toBe(false);
+  });
+  it("guesses how a thing came off", () => {
+    expect(likelyAction("base plate", [])).toBe("lift-off");
+    expect(likelyAction("", [{ kind: "screw" }])).toBe("unscrew");
+    expect(likelyAction("lay shaft bearing", [])).toBe("press-out");
+    expect(likelyAction("rag into the opening", [])).toBe("block");
+    expect(likelyAction("worm wheel", [])).toBe("pull");
+  });
+});

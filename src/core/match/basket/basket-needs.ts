@@ -1,0 +1,128 @@
+import type { Candidate } from "../candidates/rank";
+import type { CataloguePart, Supplier, SupplierOffer } from "../catalogue/catalogue-part";
+import type { BasketInput } from "./basket-input";
+
+/** A place in the unit that gets a new part. */
+export interface Place {
+  readonly id: string;
+  readonly name: string;
+  readonly candidates: readonly Candidate[];
+  /** the technician's own choice; nothing else is considered then */
+  readonly chosen?: CataloguePart | undefined;
+  /** what must be known first, before anything can be looked for */
+  readonly missing?: string | undefined;
+  /** the place whose gear it meshes with */
+  readonly mate?: string | undefined;
+}
+
+/** What is needed and what there is, to choose from. */
+export interface BasketGround {
+  readonly input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">;
+  /** places that nothing fits for certain: they must be settled first */
+  readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+}
+
+type Option = BasketInput["needs"][number]["options"][number];
+
+/** So many of the best of a place are weighed against each other. */
+const MOST_OPTIONS = 12;
+
+export const offerId = (o: Pick<SupplierOffer, "supplier" | "number" | "pack">): string => `${o.supplier} · ${o.number}${o.pack > 1 ? ` · ${o.pack}` : ""}`;
+
+/** What could go into each place: what was chosen, else everything that fits for certain. */
+function fitting(place: Place): readonly CataloguePart[] {
+  if (place.chosen) return [place.chosen];
+  return place.candidates
+    .filter((c) => c.verdict === "drop-in" || c.verdict === "with-companions" || c.verdict === "with-rework")
+    .slice(0, MOST_OPTIONS)
+    .map((c) => c.part);
+}
+
+/**
+ * The needs of a job as `match basket` takes them: a need for each place, with what fits into it; companions that belong into another place become that place's choice, the rest is bought with it; what a part
+ * spoils it does not go together with. Kits, offers and the drawer are those that hold anything of it.
+ *
+ * @param known every part that can come up: companions, what is in kits
+ */
+export function basketGround(
+  places: readonly Place[],
+  known: readonly CataloguePart[],
+  offers: readonly SupplierOffer[],
+  suppliers: readonly Supplier[],
+): BasketGround {
+  const parts = new Map(known.map((p) => [p.number, p]));
+  const options = new Map(places.map((p) => [p.id, [...fitting(p)]]));
+  // a gear that comes with another belongs into the place of its mate
+  for (const place of places)
+    for (const part of options.get(place.id) ?? [])
+      for (const n of part.needsAlso) {
+        const companion = parts.get(n.number);
+        const mate = places.find((p) => p.id === place.mate || p.mate === place.id);
+        const there = mate && !mate.chosen ? options.get(mate.id) : undefined;
+        if (companion?.spec.kind === "gear" && there && !there.includes(companion)) there.push(companion);
+      }
+  const placed = new Map<string, string>();
+  for (const [place, list] of options) for (const p of list) if (!placed.has(p.number)) placed.set(p.number, place);
+
+  const open: BasketGround["open"][number][] = [];
+  const needs: BasketInput["needs"][number][] = [];
+  for (const place of places) {
+    const list = options.get(place.id) ?? [];
+    if (!list.length) {
+      const possible = place.candidates.some((c) => c.verdict === "possible");
+      open.push({
+        id: place.id,
+        name: place.name,
+        why: place.missing ?? (possible ? "something must be settled first, or choose one yourself" : "nothing in the catalogue fits"),
+      });
+      continue;
+    }
+    needs.push({ id: place.id, qty: 1, options: list.map((p) => optionOf(place.id, p, options, placed)) });
+  }
+  const wanted = new Set(needs.flatMap((n) => n.options.flatMap((o) => [o.part, ...o.with.map((w) => w.part)])));
+  const kits = known.filter((k) => k.contains.some((c) => wanted.has(c.number)));
+  const sold = new Set([...wanted, ...kits.map((k) => k.number)]);
+  return {
+    open,
+    input: {
+      needs,
+      offers: offers
+        .filter((o) => sold.has(o.number))
+        .map((o) => ({
+          id: offerId(o),
+          supplier: o.supplier,
+          part: o.number,
+          price: o.price,
+          pack: o.pack,
+          stock: o.stock,
+          least: o.least,
+          leadDays: o.leadDays,
+        })),
+      kits: kits.map((k) => ({ number: k.number, contains: k.contains.map((c) => ({ part: c.number, qty: c.qty })) })),
+      suppliers: suppliers.map((s) => ({ name: s.name, shipping: s.shipping, freeFrom: s.freeFrom, minimumOrder: s.minimumOrder })),
+      shelf: [...wanted].flatMap((n) => {
+        const stock = parts.get(n)?.stock ?? 0;
+        return stock > 0 ? [{ part: n, qty: stock, price: parts.get(n)?.price ?? 0 }] : [];
+      }),
+    },
+  };
+}
+
+function optionOf(place: string, part: CataloguePart, options: ReadonlyMap<string, readonly CataloguePart[]>, placed: ReadonlyMap<string, string>): Option {
+  const without = new Set(part.spoils.map((s) => s.number));
+  const bought: Option["with"] = [];
+  for (const n of part.needsAlso) {
+    const elsewhere = placed.get(n.number);
+    if (elsewhere === undefined || elsewhere === place) bought.push({ part: n.number, qty: n.qty });
+    else {
+      // the other place takes exactly this one; more than one of it is bought besides
+      for (const other of options.get(elsewhere) ?? []) if (other.number !== n.number) without.add(other.number);
+      if (n.qty > 1) bought.push({ part: n.number, qty: n.qty - 1 });
+    }
+  }
+  // a gear that only came up as another's companion goes with that one alone
+  for (const [otherPlace, list] of options)
+    if (otherPlace !== place && list.some((p) => p.needsAlso.some((n) => n.number === part.number)))
+      for (const p of list) if (!p.needsAlso.some((n) => n.number === part.number)) without.add(p.number);
+  return { part: part.number, keep: false, with: bought, without: [...without] };
+}

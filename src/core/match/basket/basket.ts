@@ -1,0 +1,185 @@
+import { Fault, readWith } from "../../fault";
+import { type BasketInput, type BasketOffer, basketInput, cents, piecesIn } from "./basket-input";
+import { basketProgram, choiceName, extraName, packsName, shelfName } from "./basket-program";
+import type { Solve } from "./linear-program";
+
+/** A complete and consistent set of what is bought, and what it comes to. */
+export interface Basket {
+  readonly cost: number;
+  /** working days until the last of it is here */
+  readonly days: number;
+  readonly choices: readonly { readonly need: string; readonly part: string; readonly keep: boolean }[];
+  readonly lines: readonly {
+    readonly offer: string;
+    readonly supplier: string;
+    readonly part: string;
+    readonly packs: number;
+    readonly pack: number;
+    readonly price: number;
+  }[];
+  readonly shipping: readonly { readonly supplier: string; readonly cost: number }[];
+  readonly fromShelf: readonly { readonly part: string; readonly qty: number }[];
+  /** bought and not needed: it goes to stock */
+  readonly leftOver: readonly { readonly part: string; readonly qty: number }[];
+}
+
+export interface BasketAnswer {
+  readonly basket: Basket | null;
+  /** the next best sets, each without something that the ones before it buy, and why they lose */
+  readonly runnersUp: readonly (Basket & { readonly why: string })[];
+  /** why there is none */
+  readonly says?: string;
+}
+
+/** Sets of offers (their places in the input), of each of which one at least is left out. */
+type Without = readonly (readonly number[])[];
+
+/**
+ * The set of offers and kits that meets every need, with everything that must come with what is chosen and nothing that does not go with it: at the least
+ * cost (among those the soonest), the soonest (among those the cheapest), or the soonest that costs no more than the limit. A proven optimum (integer
+ * program); shipping, free shipping from an amount on, minimum orders, packs, stock and the shop's own shelf count.
+ *
+ * @param solve see `solver()`
+ * @throws Fault where the input contradicts itself
+ */
+export function cheapestBasket(raw: unknown, solve: Solve): BasketAnswer {
+  const input = readWith(basketInput, raw);
+  check(input);
+  const days = [...new Set([0, ...input.offers.map((o) => o.leadDays)])].sort((a, b) => a - b);
+  const last = days.at(-1) as number;
+  const none = Number.POSITIVE_INFINITY;
+  const within = (day: number, without: Without, most = none, limit = none): Basket | null => {
+    const found = solve(basketProgram(input, { by: day, without, most, limit }));
+    return found && basketOf(input, found);
+  };
+  /** the first day by which it can be done at no more than `most`, and the cheapest way then */
+  const soonest = (most: number, without: Without, { known, limit = none }: { known?: Basket; limit?: number } = {}): Basket | null => {
+    const fine = (day: number): Basket | null => within(day, without, most, limit);
+    let best = known ?? fine(last);
+    let [from, to] = [0, best ? days.indexOf(best.days) : 0];
+    while (best && from < to) {
+      const half = (from + to) >> 1;
+      const now = fine(days[half] as number);
+      if (now) [best, to] = [now, half];
+      else from = half + 1;
+    }
+    return best;
+  };
+  const best = (without: Without): Basket | null => {
+    if (input.aim === "soonest") return soonest(none, without);
+    if (input.aim === "soonest within limit") return soonest(none, without, { limit: cents(input.limit as number) });
+    const cheapest = within(last, without);
+    return cheapest && soonest(cents(cheapest.cost), without, { known: cheapest });
+  };
+  const first = best([]);
+  if (!first) return { basket: null, runnersUp: [], says: whyNone(input, input.aim === "soonest within limit" ? within(last, []) : null) };
+  const runnersUp: BasketAnswer["runnersUp"][number][] = [];
+  const others: number[][] = [];
+  for (let before = first; runnersUp.length < input.runnersUp; ) {
+    if (before.lines.length === 0) break;
+    // adding something nobody needs makes no other basket
+    others.push(before.lines.map((l) => input.offers.findIndex((o) => o.id === l.offer)));
+    const next = best(others);
+    if (!next) break;
+    runnersUp.push({ ...next, why: whyItLoses(first, next) });
+    before = next;
+  }
+  return { basket: first, runnersUp };
+}
+
+function check(input: BasketInput): void {
+  const twice = (names: readonly string[], at: string): void => {
+    const seen = new Set<string>();
+    for (const [i, n] of names.entries()) {
+      if (seen.has(n)) throw new Fault(`${at}[${i}]`, `"${n}" is there twice`);
+      seen.add(n);
+    }
+  };
+  for (const [n, need] of input.needs.entries()) twice(need.options.map((o) => `${o.part}${o.keep ? " kept" : ""}`), `needs[${n}].options`); // biome-ignore format: one line each
+  twice(input.needs.map((n) => n.id), "needs"); // biome-ignore format: one line each
+  twice(input.offers.map((o) => o.id), "offers"); // biome-ignore format: one line each
+  twice(input.kits.map((k) => k.number), "kits"); // biome-ignore format: one line each
+  twice(input.suppliers.map((s) => s.name), "suppliers"); // biome-ignore format: one line each
+  if (input.aim === "soonest within limit" && input.limit === undefined) throw new Fault("limit", "is missing: within which limit?");
+}
+
+/** A basket out of the solver's numbers; money is added up here, in cents. */
+function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Basket {
+  const pieces = piecesIn(input);
+  const bought = input.offers.map((offer, k) => ({ offer, packs: (found.get(packsName(k)) ?? 0) + (found.get(extraName(k)) ?? 0) })).filter((l) => l.packs > 0);
+  const choices = input.needs.map((need, n) => {
+    const o = need.options.find((_, i) => found.get(choiceName(n, i)) === 1) as (typeof need.options)[number];
+    return { need, option: o };
+  });
+  const open = new Map<string, number>();
+  const add = (part: string, qty: number): void => void open.set(part, (open.get(part) ?? 0) + qty);
+  for (const { need, option } of choices) {
+    if (!option.keep) add(option.part, -need.qty);
+    for (const w of option.with) add(w.part, -w.qty * need.qty);
+  }
+  for (const { offer, packs } of bought) for (const [part, qty] of pieces(offer)) add(part, qty * packs);
+  // what is taken off the shelf costs the program nothing; no more of it is taken than is lacking
+  const fromShelf = input.shelf
+    .map((s, i) => ({ part: s.part, qty: Math.min(found.get(shelfName(i)) ?? 0, Math.max(0, -(open.get(s.part) ?? 0))) }))
+    .filter((s) => s.qty > 0);
+  for (const s of fromShelf) add(s.part, s.qty);
+  const shipping = suppliersOf(bought.map((l) => l.offer)).map((name) => {
+    const s = input.suppliers.find((x) => x.name === name);
+    const sum = bought.filter((l) => l.offer.supplier === name).reduce((t, l) => t + l.packs * cents(l.offer.price), 0);
+    return { supplier: name, cost: !s || (s.freeFrom !== undefined && sum >= cents(s.freeFrom)) ? 0 : s.shipping };
+  });
+  const sum = bought.reduce((t, l) => t + l.packs * cents(l.offer.price), 0) + shipping.reduce((t, s) => t + cents(s.cost), 0);
+  return {
+    cost: sum / 100,
+    days: Math.max(0, ...bought.map((l) => l.offer.leadDays)),
+    choices: choices.map(({ need, option }) => ({ need: need.id, part: option.part, keep: option.keep })),
+    lines: bought.map(({ offer, packs }) => ({
+      offer: offer.id,
+      supplier: offer.supplier,
+      part: offer.part,
+      packs,
+      pack: offer.pack,
+      price: (packs * cents(offer.price)) / 100,
+    })),
+    shipping,
+    fromShelf,
+    leftOver: [...open].filter(([, qty]) => qty > 0).map(([part, qty]) => ({ part, qty })),
+  };
+}
+const suppliersOf = (offers: readonly BasketOffer[]): string[] => [...new Set(offers.map((o) => o.supplier))].sort();
+
+/** What the customer pays for a basket, before tax. */
+function paidFor(input: BasketInput, b: Basket): number {
+  const goods = b.lines.reduce((t, l) => t + cents(l.price), 0) * (1 + input.markupPercent / 100);
+  const drawer = b.fromShelf.reduce((t, f) => t + f.qty * cents(input.shelf.find((s) => s.part === f.part)?.price ?? 0), 0);
+  return (Math.round(goods) + b.shipping.reduce((t, s) => t + cents(s.cost), 0) + drawer) / 100;
+}
+
+/** @param atAnyPrice the cheapest set without the limit that there was */
+function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
+  if (atAnyPrice) return `A complete set comes to ${paidFor(input, atAnyPrice).toFixed(2)}; the limit is ${(input.limit as number).toFixed(2)}.`;
+  const pieces = piecesIn(input);
+  const had = new Set([
+    ...input.shelf.map((s) => s.part),
+    ...input.offers.filter((o) => o.stock === undefined || o.stock >= o.least).flatMap((o) => [...pieces(o).keys()]),
+  ]);
+  for (const need of input.needs) {
+    const lacks = need.options.map((o) => [...(o.keep ? [] : [o.part]), ...o.with.map((w) => w.part)].filter((p) => !had.has(p)));
+    if (lacks.every((l) => l.length)) return `Nobody offers what "${need.id}" needs: ${[...new Set(lacks.flat())].join(", ")}.`;
+  }
+  return "Each part is to be had, but no set is complete: what is left in stock, the minimum orders, or parts that do not go together stand in the way.";
+}
+
+function whyItLoses(best: Basket, next: Basket): string {
+  const money = (cents(next.cost) - cents(best.cost)) / 100;
+  const time = next.days - best.days;
+  const says = [
+    money > 0 ? `${money.toFixed(2)} dearer` : money < 0 ? `${(-money).toFixed(2)} cheaper` : "the same cost",
+    time > 0 ? `${time} day${time === 1 ? "" : "s"} later` : time < 0 ? `${-time} day${time === -1 ? "" : "s"} sooner` : "the same day",
+  ];
+  const parcels = next.shipping.length - best.shipping.length;
+  if (parcels > 0) says.push(`${next.shipping.length} parcels for ${best.shipping.length}`);
+  const other = next.choices.filter((c, i) => c.part !== best.choices[i]?.part || c.keep !== best.choices[i]?.keep);
+  if (other.length) says.push(`with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} for ${c.need}`).join(", ")}`);
+  return says.join(", ");
+}

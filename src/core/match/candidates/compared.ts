@@ -1,0 +1,72 @@
+import { type Measured, type MeasuredInput, measured } from "../../quantity/measured";
+import { type Criterion, type CriterionVerdict, criterion } from "./verdict";
+
+/** What is said of a figure that differs for certain. */
+export type Otherwise = (offered: number, wanted: number) => readonly [CriterionVerdict, string];
+
+export interface Comparison {
+  readonly name: string;
+  readonly unit?: "mm" | "°" | "" | undefined;
+  /** how far off it may be and still be the same */
+  readonly tolerance: number;
+  /** one standard deviation where the figure came without one */
+  readonly instrumentU: number;
+  /** what settles it; "measure the bore" */
+  readonly ask: string;
+  readonly otherwise: Otherwise;
+  readonly sameSays?: string;
+}
+
+/** How many standard deviations a reading may be off and still be meant. */
+const SPREADS = 2;
+/** A reading whose two spreads reach over this many tolerances does not decide anything. */
+const BLUNT = 3;
+
+const round = (x: number): string => String(Number(x.toFixed(3)));
+
+/**
+ * A measured figure against an offered one. Within the tolerance it is the same; beyond it, but within two spreads of it, the reading cannot tell: possible, with what to measure; else it
+ * differs. A reading too blunt to tell neighbours apart does not say "the same" either. What was not measured, or is not told, is to be settled.
+ *
+ * @param wanted as measured; a bare number has the instrument's spread
+ */
+export function compared(wanted: MeasuredInput | undefined, offered: number | undefined, how: Comparison): Criterion {
+  const unit = how.unit === undefined || how.unit === "" ? "" : how.unit === "°" ? "°" : ` ${how.unit}`;
+  const reading: Measured | undefined = wanted === undefined ? undefined : measured(wanted, how.instrumentU);
+  const shown =
+    reading === undefined ? "not measured" : `${round(reading.value)}${unit}${typeof wanted === "object" ? ` ±\u00a0${round(SPREADS * reading.u)}` : ""}`;
+  const said = (verdict: CriterionVerdict, says: string): Criterion =>
+    criterion(
+      how.name,
+      shown,
+      offered === undefined ? "not told" : `${round(offered)}${unit}`,
+      how.tolerance ? `${round(how.tolerance)}${unit}` : "exact",
+      verdict,
+      says,
+    );
+  if (!reading) return said("settle", `${how.ask} to settle it`);
+  if (offered === undefined) return said("settle", `ask the seller for the ${how.name}`);
+  const off = Math.abs(offered - reading.value);
+  const slack = SPREADS * reading.u;
+  if (off <= how.tolerance) {
+    if (slack > BLUNT * Math.max(how.tolerance, how.instrumentU))
+      return said("settle", `agrees, but the reading is not sure enough: ${how.ask} again to settle it`);
+    return said("same", how.sameSays ?? "within tolerance");
+  }
+  if (off <= how.tolerance + slack && typeof wanted === "object")
+    return said("settle", `${round(off)}${unit} apart, within the spread of the reading: ${how.ask} again to settle it`);
+  return said(...how.otherwise(offered, reading.value));
+}
+
+/** Another material is never refused, but its consequence is said; null where one of the two is not known. */
+export function materialCriterion(wanted: string | undefined, offered: string | undefined, says: string): Criterion | null {
+  if (!wanted || !offered) return null;
+  return criterion(
+    "material",
+    wanted,
+    offered,
+    "–",
+    wanted === offered ? "same" : "fits",
+    wanted === offered ? "as it was" : `${offered} for ${wanted}: ${says}`,
+  );
+}

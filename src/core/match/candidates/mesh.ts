@@ -1,0 +1,191 @@
+import { type PairGear, pairOf } from "../../gear/pair";
+import { type MeasuredInput, measured } from "../../quantity/measured";
+import type { GearSpec } from "../catalogue/catalogue-part";
+import { gearForm } from "../catalogue/part-spec";
+import { type Criterion, criterion } from "./verdict";
+import type { WantedGear, WantedMate } from "./wanted-gear";
+
+/** A gear that is bought with another. */
+export interface CompanionGear {
+  readonly number: string;
+  readonly spec: GearSpec;
+}
+
+/** Closer than this, in modules, a pair binds; further apart than the second it knocks. */
+const CLOSER = 0.02;
+const WIDER = 0.12;
+
+const value = (x: MeasuredInput): number => measured(x, 0).value;
+const round = (x: number, n = 2): string => String(Number(x.toFixed(n)));
+
+const asGear = (w: WantedGear): PairGear => ({
+  teeth: Math.round(value(w.teeth)),
+  moduleMm: value(w.moduleMm),
+  pressureAngleDeg: w.pressureAngleDeg,
+  helixAngleDeg: value(w.helixAngleDeg),
+  profileShift: value(w.profileShift),
+  hand: w.hand,
+});
+
+/**
+ * Centre distance without backlash, mm: tight for spur and helical pairs (ISO 21771, 5.3), the difference of the reference radii for an internal ring. Of a worm wheel its own part, d/2: the worm's stays.
+ *
+ * @param shifts false: the shift of one is not known, so neither is counted
+ */
+function centreOf(form: string, gear: PairGear, mate: { readonly teeth: number; readonly profileShift?: number | undefined }, shifts: boolean): number {
+  const without = shifts ? gear : { ...gear, profileShift: 0 };
+  const other = { ...gear, hand: undefined, teeth: mate.teeth, profileShift: shifts ? (mate.profileShift ?? 0) : 0 };
+  const radius = (g: PairGear): number => (g.moduleMm * g.teeth) / (2 * Math.cos((g.helixAngleDeg * Math.PI) / 180));
+  if (form === "worm-wheel") return (gear.moduleMm * gear.teeth) / 2;
+  if (form === "internal") return Math.abs(radius(gear) - radius(other));
+  return pairOf({ ...without, hand: undefined }, other).figures?.tightCentreMm ?? radius(gear) + radius(other);
+}
+
+/** Forms whose shafts are held apart by their tooth counts. A bevel's cones, a belt's or a chain's length, a worm and a rack follow other laws. */
+const ON_CENTRES = ["spur", "helical", "internal", "worm-wheel"];
+
+/** Module, pressure angle, helix and hand of a new pair; empty: they mesh. In a ring the pinion leans the same way as the ring, outside the other. */
+function whyNotMeshing(a: GearSpec, b: GearSpec): string[] {
+  if (gearForm(a) === "worm-wheel" || gearForm(b) === "worm-wheel") return [];
+  const inside = gearForm(a) === "internal" || gearForm(b) === "internal";
+  const turned = inside && b.hand ? { ...b, hand: b.hand === "left" ? ("right" as const) : ("left" as const) } : b;
+  if (inside && a.hand && b.hand && a.hand !== b.hand)
+    return [`the ring is ${gearForm(a) === "internal" ? a.hand : b.hand}-hand and its pinion is not: inside they lean the same way`];
+  return pairOf(a, turned)
+    .verdicts.filter((v) => !v.ok && ["module", "pressure angle", "helix angle", "hand"].includes(v.criterion))
+    .map((v) => v.says);
+}
+
+/**
+ * The law of meshing for an offered gear: on centres that are fixed by the case it must mesh with what stays, or with a gear that is bought with it. Tooth count, centre distance, output speed.
+ *
+ * Two gears share m_n and α_n, on parallel shafts β and opposite hands; (z1 + z2) m/(2 cos β) with their shifts is the distance of their shafts (ISO 21771). A gear of another tooth count is refused as long as its
+ * mate stays; with a companion that keeps the centre distance it is possible, and the ratio, so the output speed, changes.
+ *
+ * @example meshCriteria({ …41 teeth, mate: { teeth: 9 } }, { …43 teeth }, [{ …7 teeth }]) // teeth: companion; output speed: 25.9 % slower
+ */
+export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: readonly CompanionGear[]): Criterion[] {
+  const { mate } = wanted;
+  const own = asGear(wanted);
+  const form = wanted.form ?? (own.helixAngleDeg ? "helical" : "spur");
+  const sameTeeth = offered.teeth === own.teeth;
+  const spread = typeof wanted.teeth === "object" ? 2 * (wanted.teeth.u ?? 0) : 0;
+  const withinCount = !sameTeeth && Math.abs(offered.teeth - value(wanted.teeth)) <= spread;
+  const shown = spread ? `${round(value(wanted.teeth))} ± ${round(spread)}` : `${own.teeth}`;
+  const teeth = (verdict: Criterion["verdict"], says: string): Criterion => criterion("teeth", shown, `${offered.teeth}`, "exact", verdict, says);
+  if (withinCount) return [teeth("settle", "within what the count may be off: count the teeth again to settle it")];
+  if (!ON_CENTRES.includes(form)) {
+    if (sameTeeth) return [teeth("same", "the ratio stays")];
+    const [sold] = companions;
+    return [
+      sold
+        ? teeth("settle", `${offered.teeth} teeth for ${own.teeth} go only with ${sold.number}: ask the seller whether the pair has the old mounting distances`)
+        : teeth("no", `${offered.teeth} teeth for ${own.teeth}: a ${form} runs only with what it was made for`),
+    ];
+  }
+  if (!mate) {
+    const [sold] = companions;
+    if (sameTeeth) return [teeth("same", "the ratio stays")];
+    if (sold)
+      return [
+        teeth(
+          "settle",
+          `${offered.teeth} teeth for ${own.teeth} go only with ${sold.number}: name the gear it runs with on the gear bench to settle whether the pair sits on the old shafts`,
+        ),
+      ];
+    return [teeth("no", `${offered.teeth} teeth for ${own.teeth} changes the ratio and the centre distance; it does not mesh with what stays`)];
+  }
+  // a measured distance says something about shifted teeth only where both shifts are known
+  const known = mate.profileShift !== undefined;
+  const was = known && wanted.centreMm !== undefined ? value(wanted.centreMm) : centreOf(form, own, mate, known);
+  const stays = { teeth: mate.willBe ?? mate.teeth, profileShift: mate.profileShift };
+  const off = (gear: GearSpec, other: { readonly teeth: number; readonly profileShift?: number | undefined }): number =>
+    centreOf(form, gear, other, known) - was;
+  const meets = (d: number): boolean => d <= CLOSER * own.moduleMm && d >= -WIDER * own.moduleMm;
+
+  const alone = off(offered, stays);
+  const partner = companions
+    .filter((c) => whyNotMeshing(offered, c.spec).length === 0)
+    .map((c) => ({ c, off: off(offered, c.spec) }))
+    .filter((x) => meets(x.off))
+    .sort((a, b) => Math.abs(a.off) - Math.abs(b.off))[0];
+
+  const speed = (mateTeeth: number): Criterion[] => outputSpeed(own.teeth, mate, offered.teeth, mateTeeth, wanted.outputRpm);
+  if (meets(alone) && (sameTeeth || mate.willBe !== undefined))
+    return [
+      sameTeeth
+        ? teeth("same", "the ratio stays")
+        : teeth("fits", `${offered.teeth} teeth for ${own.teeth}: goes with the ${stays.teeth}-tooth gear that was chosen`),
+      centre(form, was, was + alone, own.moduleMm, "same", stays.teeth),
+      ...speed(stays.teeth),
+    ];
+  if (partner) {
+    const z = partner.c.spec.teeth;
+    return [
+      teeth(
+        sameTeeth ? "same" : "companion",
+        sameTeeth
+          ? "the ratio stays"
+          : `${offered.teeth} teeth for ${own.teeth}: only together with ${partner.c.number} (${z} teeth); the old ${mate.teeth}-tooth gear must go`,
+      ),
+      centre(form, was, was + partner.off, own.moduleMm, "companion", z, partner.c.number),
+      ...speed(z),
+    ];
+  }
+  const sum = form === "worm-wheel" || form === "internal" ? "" : `tooth sum ${offered.teeth + stays.teeth} for ${own.teeth + mate.teeth}: `;
+  const refused = `${sum}would need the shafts ${round(Math.abs(alone))} mm ${alone > 0 ? "further apart" : "closer together"} than they are`;
+  const failing = companions.map(
+    (c) => whyNotMeshing(offered, c.spec)[0] ?? `with ${c.number} the shafts would have to be ${round(Math.abs(off(offered, c.spec)))} mm elsewhere`,
+  );
+  return [
+    sameTeeth
+      ? teeth(
+          mate.willBe === undefined ? "same" : "no",
+          mate.willBe === undefined ? "the ratio stays" : `it went with ${mate.teeth} teeth, and ${mate.willBe} were chosen`,
+        )
+      : teeth(
+          "no",
+          `${offered.teeth} teeth for ${own.teeth} does not mesh with the ${stays.teeth}-tooth gear ${mate.willBe === undefined ? "that stays" : "that was chosen"}`,
+        ),
+    criterion(distanceName(form), `${round(was)} mm`, `${round(was + alone)} mm`, tolerance(own.moduleMm), "no", [refused, ...failing].join("; ")),
+  ];
+}
+
+const tolerance = (m: number): string => `−${round(WIDER * m)} to +${round(CLOSER * m)} mm`;
+
+/** Of a worm wheel only its own part of the distance is known. */
+const distanceName = (form: string): string => (form === "worm-wheel" ? "reference radius" : "centre distance");
+const mateName = (form: string, teeth: number): string => (form === "worm-wheel" ? `the ${teeth}-start worm` : `the ${teeth}-tooth mate`);
+
+function centre(form: string, was: number, would: number, m: number, verdict: "same" | "companion", teeth: number, number?: string): Criterion {
+  const d = would - was;
+  const how = d < -CLOSER * m ? `, with ${round(-d)} mm more room between the teeth` : "";
+  return criterion(
+    distanceName(form),
+    `${round(was)} mm`,
+    `${round(would)} mm`,
+    tolerance(m),
+    verdict === "companion" ? "companion" : how ? "fits" : "same",
+    `sits on the old shafts with ${number ? `${number}, ${teeth} teeth` : mateName(form, teeth)}${how}`,
+  );
+}
+
+/** How fast the output turns then. */
+function outputSpeed(oldTeeth: number, mate: WantedMate, teeth: number, mateTeeth: number, outputRpm: number | undefined): Criterion[] {
+  const mateDrives = mate.drives ?? mate.teeth < oldTeeth;
+  const ratio = (own: number, other: number): number => (mateDrives ? own / other : other / own);
+  const [was, will] = [ratio(oldTeeth, mate.teeth), ratio(teeth, mateTeeth)];
+  const share = was / will - 1;
+  if (Math.abs(share) < 1e-9) return [];
+  const rpm = outputRpm === undefined ? "" : `, ${round((outputRpm * was) / will, 1)} rpm for ${round(outputRpm, 1)}`;
+  return [
+    criterion(
+      "output speed",
+      `${round(was, 3)} : 1`,
+      `${round(will, 3)} : 1`,
+      "–",
+      "fits",
+      `the output turns ${round(Math.abs(share) * 100, 1)} % ${share < 0 ? "slower" : "faster"}${rpm}: tell the customer`,
+    ),
+  ];
+}

@@ -1,0 +1,182 @@
+import { bearingNamed } from "../../hardware/bearings";
+import { measured } from "../../quantity/measured";
+import type { CataloguePart, GearSpec, PartKind, UnitName } from "../catalogue/catalogue-part";
+import { numberMatch, type Successor, successorsOf } from "../catalogue/part-number";
+import { gearForm } from "../catalogue/part-spec";
+import { fitCriterion } from "./fits-unit";
+import { gearVerdict } from "./gear-verdict";
+import { ringVerdict, type WantedRing } from "./ring-verdict";
+import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
+import type { WantedGear } from "./wanted-gear";
+
+/** What is looked for: by its number, by the unit it is in, by a gear's identity, by a bearing's size, by its name, or by all at once. */
+export interface Wanted {
+  /** as it stands on the part, in an old list, or as somebody said it */
+  readonly number?: string | undefined;
+  readonly unit?: UnitName | undefined;
+  readonly kind?: PartKind | undefined;
+  readonly gear?: WantedGear | undefined;
+  readonly ring?: WantedRing | undefined;
+  readonly name?: string | undefined;
+}
+
+export interface Candidate {
+  readonly part: CataloguePart;
+  readonly verdict: PartVerdict;
+  readonly criteria: readonly Criterion[];
+}
+
+/** Tooth counts this far apart, as a share, are not looked at. */
+const MOST_APART = 0.15;
+
+const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companions", "possible", "no"];
+
+/**
+ * Every part that has anything to do with what is wanted, with a verdict on each criterion and on the whole; the best first. Among equals: the number that was asked for, the one sold for this unit, the one that differs
+ * least, what lies in the drawer, the cheaper.
+ *
+ * A part takes part when its number is the one asked for (written otherwise, misread, one sign off) or takes its place; when it is a gear and a gear is wanted, a bearing of the kind wanted; when it is sold for the unit and is of the
+ * kind, or shares a word of the name.
+ *
+ * @param offered numbers that suppliers still have
+ */
+export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart[], offered: ReadonlySet<string> = new Set()): Candidate[] {
+  const successors = new Map<string, Successor<CataloguePart>>();
+  if (wanted.number) {
+    const asked = wanted.number;
+    const old = catalogue.filter((p) => numberMatch(asked, p.number)).map((p) => p.number);
+    for (const number of [asked, ...old]) for (const s of successorsOf(number, catalogue)) if (!successors.has(s.part.number)) successors.set(s.part.number, s);
+  }
+  const byNumber = new Map(catalogue.map((p) => [p.number, p]));
+  const out = catalogue.flatMap((part): Candidate[] => {
+    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber, offered.has(part.number));
+    return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria) }] : [];
+  });
+  const said = (c: Candidate, name: string): number => {
+    const k = c.criteria.find((x) => x.criterion === name);
+    return k?.verdict === "same" ? 0 : k ? 2 : 1;
+  };
+  const differences = (c: Candidate): number => c.criteria.filter((k) => k.verdict !== "same").length;
+  const misses = (c: Candidate): number => c.criteria.filter((k) => k.verdict === "no").length;
+  return out.sort(
+    (a, b) =>
+      ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) ||
+      misses(a) - misses(b) ||
+      said(a, "part number") - said(b, "part number") ||
+      said(a, "sold for") - said(b, "sold for") ||
+      differences(a) - differences(b) ||
+      Number(b.part.stock > 0) - Number(a.part.stock > 0) ||
+      a.part.price - b.part.price ||
+      (a.part.number < b.part.number ? -1 : 1),
+  );
+}
+
+/** null: it has nothing to do with what is wanted. */
+function criteriaFor(
+  wanted: Wanted,
+  part: CataloguePart,
+  successor: Successor<CataloguePart> | undefined,
+  byNumber: ReadonlyMap<string, CataloguePart>,
+  offered: boolean,
+): Criterion[] | null {
+  const { spec } = part;
+  const number = wanted.number ? numberCriterion(wanted, part, successor) : null;
+  if (!number && wanted.gear && spec.kind === "gear" && !isNear(wanted.gear, spec)) return null;
+  const measures = measuresOf(wanted, part, byNumber);
+  const fit = wanted.unit ? fitCriterion(part, wanted.unit, measures !== null) : null;
+  const kindSame = wanted.kind === undefined || wanted.kind === spec.kind;
+  const named = wanted.name !== undefined && sharesAWord(wanted.name, part.name);
+  const listed = fit?.verdict === "same" || fit?.verdict === "settle";
+  const byUnit = wanted.unit !== undefined && listed && (named || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
+  const byName = named && kindSame && !wanted.gear && !wanted.ring;
+  if (!number && !measures && !byUnit && !byName) return null;
+  const out = [...(number ? [number] : [])];
+  if (measures) out.push(...measures);
+  else if ((wanted.gear && spec.kind !== "gear") || (wanted.ring && spec.kind !== wanted.ring.kind)) {
+    const kind = wanted.gear ? "gear" : (wanted.ring?.kind as string);
+    out.push(criterion("kind", kind, spec.kind, "exact", "no", `a ${spec.kind} is no ${kind}`));
+  } else if (!number && !measures)
+    out.push(
+      criterion(
+        "name",
+        wanted.name ?? wanted.kind ?? "",
+        part.name,
+        "–",
+        "settle",
+        `matched by its ${wanted.name === undefined ? "kind" : "name"} alone: compare it with the old one`,
+      ),
+    );
+  if (fit) out.push(fit);
+  for (const n of part.needsAlso)
+    out.push(criterion("comes with", "nothing else", `${n.qty > 1 ? `${n.qty} × ` : ""}${n.number}`, "–", "companion", n.why || `only with ${n.number}`));
+  for (const s of part.spoils)
+    out.push(criterion("goes with it", s.number, "–", "–", "companion", `${s.number} cannot stay: ${s.why || "it does not go with this part"}`));
+  if (part.discontinued) out.push(lastOnes(part, offered));
+  return out;
+}
+
+/** What is no more made can be had as long as some are left, here or at a supplier's. */
+function lastOnes(part: CataloguePart, offered: boolean): Criterion {
+  const says =
+    part.stock > 0 ? "no more made: these are the last" : offered ? "no more made: what suppliers have is the last" : "no more made, and none is left";
+  return criterion("to be had", "1", `${part.stock} in the drawer`, "–", part.stock > 0 || offered ? "fits" : "no", says);
+}
+
+/** A gear of quite another tooth count, or of another sort, is not what anybody means. Spur and helical are told apart by their verdict. */
+function isNear(wanted: WantedGear, offered: GearSpec): boolean {
+  const sort = (form: string): string => (form === "helical" ? "spur" : form);
+  const sameSort = !wanted.form || sort(wanted.form) === sort(gearForm(offered));
+  return sameSort && Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
+}
+
+/** What the measures say; null where this part is of another kind or nothing was measured. */
+function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {
+  const { spec } = part;
+  if (wanted.gear && spec.kind === "gear") {
+    const companions = part.needsAlso.flatMap((n) => {
+      const other = byNumber.get(n.number)?.spec;
+      return other?.kind === "gear" ? [{ number: n.number, spec: other }] : [];
+    });
+    return gearVerdict(wanted.gear, spec, companions);
+  }
+  if (wanted.ring && spec.kind === wanted.ring.kind && (spec.kind === "bearing" || spec.kind === "bush" || spec.kind === "seal"))
+    return ringVerdict(wanted.ring, spec);
+  return null;
+}
+
+/** By its number: the one that was asked for, the one that takes its place, or the same standard part. */
+function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Successor<CataloguePart> | undefined): Criterion | null {
+  const asked = (wanted.number as string).trim();
+  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("part number", asked, part.number, "–", verdict, says);
+  const match = numberMatch(asked, part.number);
+  if (match?.how === "exact" || match?.how === "written") return said("same", match.says);
+  const standard = bearingNamed(asked);
+  if (
+    standard &&
+    part.spec.kind === "bearing" &&
+    part.spec.insideMm === standard.boreMm &&
+    part.spec.outsideMm === standard.outsideMm &&
+    part.spec.widthMm === standard.widthMm
+  ) {
+    const closure = standard.closure;
+    if (closure && part.spec.closure && closure !== part.spec.closure)
+      return said("settle", `a ${standard.designation}, closed otherwise: ${part.spec.closure} for ${closure}`);
+    return said("same", `a ${standard.designation} is a ${standard.designation}, whoever makes it`);
+  }
+  if (successor) {
+    const way = successor.chain.length > 2 ? `, by way of ${successor.chain.slice(1, -1).join(", ")}` : "";
+    const variant = wanted.unit?.variant;
+    if (successor.variants.length && variant && !successor.variants.includes(variant))
+      return said("no", `takes the place of ${successor.chain[0]} in variant ${successor.variants.join(", ")} only`);
+    if (successor.variants.length && !variant)
+      return said("settle", `takes the place of ${successor.chain[0]} in variant ${successor.variants.join(", ")} only: which variant is it?`);
+    return said(
+      successor.conditions.length ? "companion" : "fits",
+      `takes the place of ${successor.chain[0]}${way}${successor.conditions.length ? `: ${successor.conditions.join("; ")}` : ""}`,
+    );
+  }
+  return match ? said("settle", match.says) : null;
+}
+
+const words = (s: string): string[] => s.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
+const sharesAWord = (a: string, b: string): boolean => words(a).some((w) => words(b).includes(w));

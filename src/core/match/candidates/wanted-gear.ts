@@ -1,0 +1,33 @@
+import type { FaceKind } from "../../gear/face";
+import type { MeasuredInput } from "../../quantity/measured";
+
+/** The gear that the wanted one runs with. */
+export interface WantedMate {
+  readonly teeth: number;
+  /** the tooth count of the gear that was chosen in its place */
+  readonly willBe?: number | undefined;
+  readonly profileShift?: number | undefined;
+  /** it drives the wanted gear; left out: the one with fewer teeth drives */
+  readonly drives?: boolean | undefined;
+}
+
+/** The gear that is looked for. Figures may carry their spread. What was not measured is left out, and shows as "measure it". */
+export interface WantedGear {
+  readonly form?: FaceKind | undefined;
+  readonly teeth: MeasuredInput;
+  readonly moduleMm: MeasuredInput;
+  readonly pressureAngleDeg: number;
+  readonly helixAngleDeg: MeasuredInput;
+  readonly hand?: "left" | "right" | undefined;
+  readonly profileShift: MeasuredInput;
+  readonly faceWidthMm?: MeasuredInput | undefined;
+  readonly boreMm?: MeasuredInput | undefined;
+  readonly boreForm?: string | undefined;
+  readonly material?: string | undefined;
+  /** the gear it runs with, if that one stays */
+  readonly mate?: WantedMate | undefined;
+  /** of the two shafts, as measured on the case */
+  readonly centreMm?: MeasuredInput | undefined;
+  /** of the output now, for the change of speed */
+  readonly outputRpm?: number | undefined;
+}

@@ -1,0 +1,256 @@
+import { Fault, readWith } from "../../fault";
+import { type CataloguePart, cataloguePart, type PartFit, type Supplier, type SupplierOffer, supplier, supplierOffer } from "./catalogue-part";
+import { PART_KINDS, type PartKind, SPEC_FIELDS, specValue } from "./part-spec";
+
+/** A row of a table: what stands under each heading. */
+export type Cells = Readonly<Record<string, string>>;
+
+/** A table that can be read and written: its headings, which of them it cannot do without, and rows both ways. */
+export interface Table<T> {
+  readonly name: "parts" | "offers" | "suppliers";
+  readonly columns: readonly string[];
+  readonly must: readonly string[];
+  /** what tells one row from another */
+  readonly keyOf: (row: T) => string;
+  /** the same, of a row that is not read yet */
+  readonly keyIn: (cells: Cells) => string;
+  /** @throws Fault whose path is the heading */
+  readonly read: (cells: Cells) => T;
+  readonly write: (row: T) => Cells;
+}
+
+/** `insideMm` → `inside_mm`; a heading may be written with spaces and capitals too. */
+const heading = (key: string): string => key.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
+export const asHeading = (text: string): string =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[\s-]+/g, "_");
+
+const SPEC_KEYS = [...new Set(PART_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
+const OWN = ["number", "name", "kind", "price", "stock", "discontinued", "fits", "replaces", "needs_also", "spoils", "contains", "note"] as const;
+
+/** Splits where the sign stands without a backslash before it. */
+function split(text: string, sign: string): string[] {
+  const out: string[] = [];
+  let here = "";
+  for (let i = 0; i < text.length; i++) {
+    if (text[i] === "\\" && i + 1 < text.length) {
+      here += text.slice(i, i + 2);
+      i++;
+    } else if (text.startsWith(sign, i)) {
+      out.push(here);
+      here = "";
+    } else here += text[i];
+  }
+  return [...out, here].map((s) => s.trim()).filter(Boolean);
+}
+const plain = (s: string): string => s.replace(/\\(.)/g, "$1");
+const guard = (s: string): string => s.replace(/[\\;:,()/]/g, "\\$&");
+
+/** A number as it is typed: a point or a comma before the decimals. */
+function numberFrom(text: string, column: string): number {
+  const t = text.replace(/[\s\u00a0]/g, "");
+  if (!/^[-+]?\d+([.,]\d+)?$/.test(t)) throw new Fault(column, `"${text}" is not a number`);
+  return Number(t.replace(",", "."));
+}
+
+function flagFrom(text: string, column: string): boolean {
+  if (/^(yes|y|true|1|x)$/i.test(text)) return true;
+  if (/^(no|n|false|0|)$/i.test(text)) return false;
+  throw new Fault(column, `"${text}" is neither yes nor no`);
+}
+
+/** `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. */
+function entry(text: string, column: string): { number: string; qty: number; variants: string[]; words: string | undefined } {
+  const m = /^(?:(\d+)\s*[x×]\s+)?((?:\\.|[^\\:()])+?)\s*(?:\(((?:\\.|[^\\)])*)\))?\s*(?::\s*(.*))?$/i.exec(text);
+  if (!m?.[2]) throw new Fault(column, `"${text}" is not read: write it as 2 x NUMBER: why`);
+  return {
+    number: plain(m[2].trim()),
+    qty: m[1] ? Number(m[1]) : 1,
+    variants: m[3] ? split(m[3], ",").map(plain) : [],
+    words: m[4] ? plain(m[4].trim()) : undefined,
+  };
+}
+const entryText = (e: { number: string; qty?: number; variants?: readonly string[]; words?: string | undefined }): string =>
+  [
+    e.qty && e.qty > 1 ? `${e.qty} x ` : "",
+    guard(e.number),
+    e.variants?.length ? ` (${e.variants.map(guard).join(", ")})` : "",
+    e.words ? `: ${guard(e.words)}` : "",
+  ].join("");
+const entries = (cells: Cells, column: string): ReturnType<typeof entry>[] => split(cells[column] ?? "", ";").map((t) => entry(t, column));
+
+/** `maker / model / variant, variant / 1000 to 1999`. */
+function fitFrom(text: string): PartFit {
+  const [maker, model, ...rest] = split(text, "/");
+  if (!maker || !model) throw new Fault("fits", `"${text}" is not read: write it as maker / model / variants / 1000 to 1999`);
+  const out: { variants: string[]; fromSerial?: string; toSerial?: string } = { variants: [] };
+  for (const part of rest) {
+    const serial = /^(?:from\s+(.+)|to\s+(.+)|(\S+)\s+to\s+(\S+))$/i.exec(part);
+    if (!serial) out.variants.push(...split(part, ",").map(plain));
+    const [from, to] = [serial?.[1] ?? serial?.[3], serial?.[2] ?? serial?.[4]];
+    if (from) out.fromSerial = plain(from);
+    if (to) out.toSerial = plain(to);
+  }
+  return { maker: plain(maker), model: plain(model), ...out };
+}
+function fitText(f: PartFit): string {
+  const [from, to] = [f.fromSerial && guard(f.fromSerial), f.toSerial && guard(f.toSerial)];
+  // a serial with a blank in it is written on its own
+  const both = from && to && !/\s/.test(from + to);
+  return [
+    guard(f.maker),
+    guard(f.model),
+    f.variants.map(guard).join(", "),
+    both ? `${from} to ${to}` : from ? `from ${from}` : "",
+    !both && to ? `to ${to}` : "",
+  ]
+    .filter(Boolean)
+    .join(" / ");
+}
+
+/** A fault of the schema, told at the heading it came in under. */
+function under<T>(work: () => T, columnOf: (path: string) => string): T {
+  try {
+    return work();
+  } catch (e) {
+    if (e instanceof Fault) throw new Fault(columnOf(e.path), e.says);
+    throw e;
+  }
+}
+
+function specFrom(cells: Cells, kind: PartKind): Record<string, unknown> {
+  const spec: Record<string, unknown> = { kind };
+  for (const f of SPEC_FIELDS[kind]) {
+    const column = heading(f.key);
+    const text = cells[column];
+    if (text === undefined || text === "") continue;
+    const isNumber = f.unit !== undefined || f.tolerance !== undefined || f.key === "profileShift" || f.key === "amount";
+    spec[f.key] = isNumber ? numberFrom(text, column) : text;
+  }
+  return spec;
+}
+
+/** Parts, one a row; what a kind does not have stays empty. */
+export const partsTable: Table<CataloguePart> = {
+  name: "parts",
+  columns: [...OWN, ...SPEC_KEYS.map(heading)],
+  must: ["number", "name", "kind"],
+  keyOf: (p) => p.number,
+  keyIn: (cells) => cells.number ?? "",
+  read(cells) {
+    const kind = (cells.kind ?? "").toLowerCase();
+    if (!(PART_KINDS as readonly string[]).includes(kind)) throw new Fault("kind", `"${cells.kind ?? ""}" is no kind of part: ${PART_KINDS.join(", ")}`);
+    const spec = specFrom(cells, kind as PartKind);
+    const raw = {
+      number: cells.number ?? "",
+      name: cells.name ?? "",
+      spec,
+      ...(cells.price ? { price: numberFrom(cells.price, "price") } : {}),
+      ...(cells.stock ? { stock: numberFrom(cells.stock, "stock") } : {}),
+      discontinued: flagFrom(cells.discontinued ?? "", "discontinued"),
+      fits: split(cells.fits ?? "", ";").map(fitFrom),
+      replaces: entries(cells, "replaces").map((e) => ({ number: e.number, variants: e.variants, ...(e.words ? { when: e.words } : {}) })),
+      needsAlso: entries(cells, "needs_also").map((e) => ({ number: e.number, qty: e.qty, why: e.words ?? "" })),
+      spoils: entries(cells, "spoils").map((e) => ({ number: e.number, why: e.words ?? "" })),
+      contains: entries(cells, "contains").map((e) => ({ number: e.number, qty: e.qty, ...(e.variants[0] ? { variant: e.variants[0] } : {}) })),
+      ...(cells.note ? { note: cells.note } : {}),
+    };
+    return under(
+      () => readWith(cataloguePart, raw),
+      (path) => {
+        const [own, key] = path.split(/[.[]/);
+        return heading((own === "spec" ? key : own) || "number");
+      },
+    );
+  },
+  write: (p) => {
+    const out: Record<string, string> = {
+      number: p.number,
+      name: p.name,
+      kind: p.spec.kind,
+      price: String(p.price),
+      stock: String(p.stock),
+      discontinued: p.discontinued ? "yes" : "",
+      fits: p.fits.map(fitText).join("; "),
+      replaces: p.replaces.map((r) => entryText({ number: r.number, variants: r.variants, words: r.when })).join("; "),
+      needs_also: p.needsAlso.map((n) => entryText({ number: n.number, qty: n.qty, words: n.why })).join("; "),
+      spoils: p.spoils.map((n) => entryText({ number: n.number, words: n.why })).join("; "),
+      contains: p.contains.map((c) => entryText({ number: c.number, qty: c.qty, variants: c.variant ? [c.variant] : [] })).join("; "),
+      note: p.note ?? "",
+    };
+    for (const f of SPEC_FIELDS[p.spec.kind]) out[heading(f.key)] = String(specValue(p.spec, f.key) ?? "");
+    return out;
+  },
+};
+
+const optional = (cells: Cells, column: string, key: string): Record<string, number> => (cells[column] ? { [key]: numberFrom(cells[column], column) } : {});
+const required = (cells: Cells, column: string): number => {
+  if (!cells[column]) throw new Fault(column, "is missing");
+  return numberFrom(cells[column], column);
+};
+
+/** What suppliers ask, one offer a row. */
+export const offersTable: Table<SupplierOffer> = {
+  name: "offers",
+  columns: ["supplier", "number", "price", "pack", "stock", "least", "lead_days"],
+  must: ["supplier", "number", "price", "lead_days"],
+  keyOf: (o) => JSON.stringify([o.supplier, o.number, o.pack]),
+  keyIn: (cells) => JSON.stringify([cells.supplier ?? "", cells.number ?? "", Number(cells.pack || 1)]),
+  read: (cells) =>
+    under(
+      () =>
+        readWith(supplierOffer, {
+          supplier: cells.supplier ?? "",
+          number: cells.number ?? "",
+          price: required(cells, "price"),
+          leadDays: required(cells, "lead_days"),
+          ...optional(cells, "pack", "pack"),
+          ...optional(cells, "stock", "stock"),
+          ...optional(cells, "least", "least"),
+        }),
+      heading,
+    ),
+  write: (o) => ({
+    supplier: o.supplier,
+    number: o.number,
+    price: String(o.price),
+    pack: String(o.pack),
+    stock: o.stock === undefined ? "" : String(o.stock),
+    least: String(o.least),
+    lead_days: String(o.leadDays),
+  }),
+};
+
+/** Suppliers, one a row. */
+export const suppliersTable: Table<Supplier> = {
+  name: "suppliers",
+  columns: ["name", "shipping", "free_from", "minimum_order"],
+  must: ["name", "shipping"],
+  keyOf: (s) => s.name,
+  keyIn: (cells) => cells.name ?? "",
+  read: (cells) =>
+    under(
+      () =>
+        readWith(supplier, {
+          name: cells.name ?? "",
+          ...optional(cells, "shipping", "shipping"),
+          ...optional(cells, "free_from", "freeFrom"),
+          ...optional(cells, "minimum_order", "minimumOrder"),
+        }),
+      heading,
+    ),
+  write: (s) => ({
+    name: s.name,
+    shipping: String(s.shipping),
+    free_from: s.freeFrom === undefined ? "" : String(s.freeFrom),
+    minimum_order: String(s.minimumOrder),
+  }),
+};
+
+/** Which table these headings belong to; null: none of them. */
+export function tableWith(headings: readonly string[]): Table<CataloguePart> | Table<SupplierOffer> | Table<Supplier> | null {
+  const has = (t: { must: readonly string[] }): boolean => t.must.every((c) => headings.includes(c));
+  return [partsTable, offersTable, suppliersTable].find(has) ?? null;
+}

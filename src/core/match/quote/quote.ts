@@ -1,0 +1,126 @@
+import { cents } from "../basket/basket-input";
+
+/** How a shop charges. */
+export interface ShopRates {
+  /** of an hour at the bench */
+  readonly perHour: number;
+  /** on what parts cost the shop, percent */
+  readonly markupPercent: number;
+  /** percent, on everything */
+  readonly taxPercent: number;
+  /** asked when the customer declines: for looking and putting it together again as it was */
+  readonly ifDeclined: number;
+  /** the least time that is charged, minutes */
+  readonly leastMinutes: number;
+}
+
+/** A line of a quote before tax. */
+export interface QuoteLine {
+  readonly what: "part" | "shipping" | "consumable" | "work";
+  readonly says: string;
+  readonly qty: string;
+  readonly amount: number;
+}
+
+export interface QuoteInput {
+  readonly parts: readonly {
+    readonly says: string;
+    readonly qty: number /** what the shop pays for all of them */;
+    readonly cost?: number /** what the shop asks for all of them, where it sells its own */;
+    readonly price?: number;
+  }[];
+  readonly shipping: readonly { readonly supplier: string; readonly cost: number }[];
+  readonly consumables: readonly { readonly says: string; readonly qty: string; readonly cost: number }[];
+  readonly work: readonly { readonly says: string; readonly minutes: number }[];
+  readonly rates: ShopRates;
+  /** what the customer said it may cost, tax and all */
+  readonly limit?: number | undefined;
+  /** what a new unit costs */
+  readonly newUnit?: number | undefined;
+}
+
+export interface Quote {
+  readonly lines: readonly QuoteLine[];
+  readonly net: number;
+  readonly tax: number;
+  readonly total: number;
+  readonly ifDeclined: number;
+  readonly reasons: readonly { readonly rule: string; readonly says: string; readonly tone: "good" | "danger" | "plain" }[];
+}
+
+/** From this share of a new unit's price on, a repair is asked about before it is offered: a rule of thumb of the trade. */
+const HALF_OF_NEW = 0.5;
+
+const money = (c: number): number => c / 100;
+
+/**
+ * What a repair will cost: parts at what they cost the shop with its mark-up (or at the shop's own price where they come from its drawer), what they cost to send, consumables, work by the minutes of the plan, tax. Everything is added up in cents.
+ *
+ * Against the customer's limit and the price of a new unit, with the reasons. What is due if the customer declines is the shop's own rule.
+ */
+export function quoteOf(input: QuoteInput): Quote {
+  const { rates } = input;
+  const lines: QuoteLine[] = [];
+  const add = (what: QuoteLine["what"], says: string, qty: string, c: number): void => {
+    lines.push({ what, says, qty, amount: money(c) });
+  };
+  for (const p of input.parts)
+    add("part", p.says, `${p.qty}`, p.price !== undefined ? cents(p.price) : Math.round(cents(p.cost ?? 0) * (1 + rates.markupPercent / 100)));
+  for (const s of input.shipping) if (s.cost > 0) add("shipping", `Sending, ${s.supplier}`, "1", cents(s.cost));
+  for (const c of input.consumables) add("consumable", c.says, c.qty, Math.round(cents(c.cost) * (1 + rates.markupPercent / 100)));
+  const minutes = input.work.reduce((t, w) => t + w.minutes, 0);
+  for (const w of input.work) add("work", w.says, `${Math.round(w.minutes)} min`, Math.round((w.minutes / 60) * rates.perHour * 100));
+  if (minutes < rates.leastMinutes)
+    add(
+      "work",
+      "Up to the least that is charged",
+      `${Math.round(rates.leastMinutes - minutes)} min`,
+      Math.round(((rates.leastMinutes - minutes) / 60) * rates.perHour * 100),
+    );
+  const net = lines.reduce((t, l) => t + cents(l.amount), 0);
+  const tax = Math.round((net * rates.taxPercent) / 100);
+  const total = net + tax;
+  const declined = Math.round(cents(rates.ifDeclined) * (1 + rates.taxPercent / 100));
+  return { lines, net: money(net), tax: money(tax), total: money(total), ifDeclined: money(declined), reasons: reasonsFor(total, input) };
+}
+
+function reasonsFor(total: number, { limit, newUnit }: QuoteInput): Quote["reasons"] {
+  const out: Quote["reasons"][number][] = [];
+  if (limit === undefined) out.push({ rule: "limit", says: "No limit was agreed: ask before anything is ordered.", tone: "danger" });
+  else if (total > cents(limit))
+    out.push({
+      rule: "limit",
+      says: `${((total - cents(limit)) / 100).toFixed(2)} above the customer’s limit of ${limit.toFixed(2)}: ask before anything is ordered.`,
+      tone: "danger",
+    });
+  else out.push({ rule: "limit", says: `Within the customer’s limit of ${limit.toFixed(2)}, by ${((cents(limit) - total) / 100).toFixed(2)}.`, tone: "good" });
+  if (newUnit !== undefined && newUnit > 0) {
+    const share = total / cents(newUnit);
+    out.push({
+      rule: "new unit",
+      says: `${Math.round(share * 100)} % of what a new one costs (${newUnit.toFixed(2)})${share > 1 ? ": it is worth it only if it is worth more to the customer" : share > HALF_OF_NEW ? ": more than half, say so when you ask" : ""}.`,
+      tone: share > HALF_OF_NEW ? "danger" : "plain",
+    });
+  }
+  return out;
+}
+
+/** A quote that the customer has answered. */
+export interface AnsweredQuote {
+  readonly total: number;
+  readonly answer: "accepted" | "declined" | null;
+}
+
+/** Whether what it costs now must be asked again: nothing was accepted, or it costs more than was, and more than the customer's limit. Null: go on. */
+export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], limit: number | undefined): string | null {
+  const last = answered.filter((q) => q.answer !== null).at(-1);
+  if (last?.answer === "declined") return "The customer declined. Nothing is ordered.";
+  if (!last)
+    return limit !== undefined && cents(now) <= cents(limit)
+      ? null
+      : limit === undefined
+        ? "No limit was agreed and nothing was accepted yet: ask first."
+        : `${now.toFixed(2)} is above the limit of ${limit.toFixed(2)}: ask first.`;
+  const agreed = Math.max(last.total, limit ?? 0);
+  return cents(now) <= cents(agreed) ? null : `It comes to ${now.toFixed(2)} now; ${agreed.toFixed(2)} was agreed: ask again.`;
+}

@@ -1,0 +1,28 @@
+"use server";
+
+import { z } from "zod";
+import { Fault } from "@/core/fault";
+import { openGates } from "@/core/job/gates";
+import { STAGE_NAMES, STAGES, stageAfter } from "@/core/job/stages";
+import { database } from "@/store/database";
+import { loadJob } from "@/store/job";
+import { moveToStage } from "@/store/jobs";
+import { factsOf } from "../job-view/job-facts";
+import { type ActionResult, act } from "../saving/act";
+import { onJob } from "../saving/action-input";
+
+const goOnInput = z.object({ ...onJob, from: z.enum(STAGES) });
+
+/** Moves a job on to the stage after `from`, if its gates are all answered. */
+export async function goOn(input: z.infer<typeof goOnInput>): Promise<ActionResult> {
+  return act(goOnInput, input, async ({ number, version, from }) => {
+    const job = await loadJob(await database(), number);
+    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const open = openGates(from, factsOf(job));
+    const next = stageAfter(from);
+    if (open[0]) throw new Fault("stage", open[0].says);
+    if (!next) throw new Fault("stage", "this is the last stage");
+    if (job.stage !== from) throw new Fault("stage", `the job already stands at ${STAGE_NAMES[job.stage]}`);
+    return moveToStage(number, version, next);
+  });
+}

@@ -1,0 +1,120 @@
+import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
+import type { Wanted } from "@/core/match/candidates/rank";
+import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
+import type { UnitName } from "@/core/match/catalogue/catalogue-part";
+import { PART_KINDS, type PartKind } from "@/core/match/catalogue/part-spec";
+import { type Measured, measured } from "@/core/quantity/measured";
+import { solveTrain } from "@/core/train/solve";
+import type { Job } from "@/store/job";
+import { partMean, toldOf } from "./part-facts";
+
+/** The unit of a job, as parts are sold by it. */
+export function unitOf(job: Pick<Job, "maker" | "model" | "variant" | "serial">): UnitName | undefined {
+  if (!job.maker || !job.model) return undefined;
+  return { maker: job.maker, model: job.model, ...(job.variant ? { variant: job.variant } : {}), ...(job.serial ? { serial: job.serial } : {}) };
+}
+
+/**
+ * What is looked for in place of a part, or the sentence that says what is missing first.
+ *
+ * @param chosenTeeth the tooth count of the catalogue part that was chosen in place of another part of the job, by that part's id
+ */
+export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>> = {}): Wanted | { readonly missing: string } {
+  const part = job.parts.find((p) => p.id === id);
+  if (!part) return { missing: "There is no such part." };
+  const finding = job.findings.find((f) => f.part === id);
+  const unit = unitOf(job);
+  const number = finding?.readNumber;
+  const common: Wanted = { ...(unit ? { unit } : {}), ...(number ? { number } : {}) };
+  if (part.kind === "gear") {
+    const gear = wantedGear(job, id, chosenTeeth);
+    if (gear) return { ...common, kind: "gear", gear };
+    return number ? { ...common, kind: "gear" } : { missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks." };
+  }
+  if (part.kind === "bearing") {
+    const told = toldOf(job, id);
+    const size = bearingNamed(told);
+    const facesGrease = sharesTheGrease(told);
+    if (size)
+      return {
+        ...common,
+        kind: "bearing",
+        ring: {
+          kind: "bearing",
+          insideMm: size.boreMm,
+          outsideMm: size.outsideMm,
+          widthMm: size.widthMm,
+          closure: size.closure ?? (facesGrease ? "RS" : "2RS"),
+          facesGrease,
+        },
+      };
+  }
+  const kind = part.kind && (PART_KINDS as readonly string[]).includes(part.kind) ? (part.kind as PartKind) : undefined;
+  return { ...common, ...(kind ? { kind } : {}), name: part.name ?? part.kind ?? "" };
+}
+
+function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>>): WantedGear | null {
+  const part = job.parts.find((p) => p.id === id);
+  const finding = job.findings.find((f) => f.part === id);
+  if (!finding?.identity) return null;
+  const { identity, gear } = finding;
+  const mate = mateOf(job, id, chosenTeeth);
+  const reading = (what: string): Measured | undefined => partMean(job, id, what);
+  return {
+    ...(gear.kind ? { form: gear.kind } : {}),
+    teeth: identity.teeth,
+    moduleMm: identity.moduleMm,
+    pressureAngleDeg: identity.pressureAngleDeg,
+    helixAngleDeg: identity.helixAngleDeg,
+    profileShift: identity.profileShift,
+    hand: identity.helixAngleDeg ? gear.hand : undefined,
+    boreMm: reading("bore"),
+    faceWidthMm: reading("face width"),
+    boreForm: gear.boreForm,
+    material: part?.material,
+    mate,
+    centreMm: reading("centre distance"),
+    ...outputOf(job, identity.teeth, mate),
+  };
+}
+
+/** The gear it runs with: as it was, and as it will be where another was chosen in its place. */
+function mateOf(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>>): WantedMate | undefined {
+  const notes = job.findings.find((f) => f.part === id)?.gear;
+  const other = job.findings.find((f) => f.part === notes?.mate);
+  const teeth = notes?.mateTeeth ?? other?.identity?.teeth ?? other?.gear.teeth;
+  if (!teeth) return undefined;
+  const willBe = notes?.mate ? chosenTeeth[notes.mate] : undefined;
+  return { teeth, ...(willBe && willBe !== teeth ? { willBe } : {}), ...(notes?.drives === undefined ? {} : { drives: !notes.drives }) };
+}
+
+/** How fast the output turns, if the train is written down with this pair in it: a change of ratio anywhere changes it in the same share. */
+function outputOf(job: Job, teeth: number, mate: WantedMate | undefined): Pick<WantedGear, "outputRpm"> {
+  const inIt = job.train?.meshes.some((m) => {
+    if (m.kind === "planetary") return false;
+    const pair = [m.driver.teeth, m.driven.teeth];
+    return pair.includes(teeth) && mate !== undefined && pair.includes(mate.teeth);
+  });
+  const rpm = inIt && job.train ? solveTrain(job.train).shafts.at(-1)?.rpm : undefined;
+  return rpm ? { outputRpm: rpm } : {};
+}
+
+const figure = (x: WantedGear["teeth"]): string => String(Number(measured(x, 0).value.toFixed(3)));
+
+/** What is looked for, in one line. */
+export function wantedInWords(wanted: Wanted): string {
+  const { gear, ring, number, name } = wanted;
+  const asked = number ? `number ${number}` : "";
+  if (gear) {
+    const helix = measured(gear.helixAngleDeg, 0).value;
+    return [
+      `${figure(gear.teeth)} teeth, module ${figure(gear.moduleMm)}, ${gear.pressureAngleDeg}°`,
+      helix ? `helix ${figure(helix)}° ${gear.hand ?? ""}`.trim() : "",
+      asked,
+    ]
+      .filter(Boolean)
+      .join(", ");
+  }
+  if (ring) return [`${figure(ring.insideMm)} × ${figure(ring.outsideMm)} × ${figure(ring.widthMm)} mm`, ring.closure, asked].filter(Boolean).join(", ");
+  return asked || (name ? "by its name: nothing is measured" : "");
+}

@@ -1,0 +1,179 @@
+import {
+  bestSpanTeeth,
+  type Gear,
+  type NextReading,
+  type PairAnswer,
+  pairOf,
+  type SizeRow,
+  sizesCompared,
+  type ToothLoss,
+  tipDiameterFromFlatJaws,
+  toothLoss,
+} from "@/core/gear/index";
+import { pairRule } from "@/core/judge/failure-modes";
+import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import type { GearIdentity, GearKind, GearNotes, Job } from "@/store/job";
+import { type MeanReading, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
+
+/** A dimension that the bench asks for. */
+export interface AskedReading {
+  readonly what: string;
+  readonly label: string;
+  readonly unit: "mm" | "°";
+  readonly teeth?: number;
+}
+
+export interface LaidOver {
+  readonly key: string;
+  readonly says: string;
+  readonly gear: Gear;
+}
+
+export interface GearView {
+  readonly part: string;
+  readonly kind: GearKind;
+  readonly notes: GearNotes;
+  readonly means: readonly MeanReading[];
+  readonly asked: readonly AskedReading[];
+  readonly marks: Readonly<Record<string, string>>;
+  readonly extent: ToothExtent | null;
+  readonly identity: GearIdentity | null;
+  readonly names: readonly PossibleName[];
+  readonly next: NextReading | null;
+  /** as it is drawn: the accepted name, or the likeliest */
+  readonly gear: Gear | null;
+  readonly sizes: readonly SizeRow[];
+  /** other toothed parts of the job */
+  readonly others: readonly { readonly id: string; readonly name: string }[];
+  readonly mate: { readonly name: string; readonly loss: ToothLoss | null; readonly answer: PairAnswer | null; readonly rule: ReturnType<typeof pairRule> };
+  readonly over: readonly LaidOver[];
+}
+
+/** What the gear bench shows of a part, worked out from what was measured and noted. */
+export function gearView(job: Job, id: string, catalogue: readonly CataloguePart[]): GearView {
+  const finding = job.findings.find((f) => f.part === id);
+  const notes = notesOf(job, id);
+  const kind = notes.kind ?? "spur";
+  const means = meanReadings(job.readings, id);
+  const naming = nameFrom(job, id);
+  const identity = finding?.identity ?? null;
+  const gear = drawn(kind, identity ?? naming?.names[0] ?? null, notes);
+  const marks = finding?.teeth ?? {};
+  const others = job.parts.filter((p) => p.kind === "gear" && p.id !== id).map((p) => ({ id: p.id, name: p.name ?? p.id }));
+  const meshing = kind === "spur" || kind === "helical";
+  return {
+    part: id,
+    kind,
+    notes,
+    means,
+    asked: askedReadings(kind, notes, gear, naming?.next ?? null, means),
+    marks,
+    extent: gear && Object.keys(marks).length ? toothExtent(marks, gear.teeth, notes.turning, notes.drives) : null,
+    identity,
+    names: naming?.names ?? [],
+    next: naming?.next ?? null,
+    gear,
+    sizes: gear && meshing ? sizesCompared(gear, means) : [],
+    others,
+    mate: mateView(job, notes, meshing ? gear : null, means),
+    over: meshing && gear ? laidOver(gear, naming?.names ?? [], catalogue, finding?.chosen) : [],
+  };
+}
+
+/** The numbers a face is drawn from. Kinds without an involute face are drawn from what was entered. */
+function drawn(kind: GearKind, name: Omit<GearIdentity, "probability"> | null, notes: GearNotes): Gear | null {
+  if (name && kind !== "worm")
+    return {
+      teeth: name.teeth,
+      moduleMm: name.moduleMm,
+      pressureAngleDeg: name.pressureAngleDeg,
+      helixAngleDeg: kind === "worm-wheel" ? 0 : name.helixAngleDeg,
+      profileShift: name.profileShift,
+    };
+  if (name) return { teeth: Math.max(4, name.teeth), moduleMm: name.moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
+  const moduleMm = notes.moduleMm ?? (notes.pitchMm ? notes.pitchMm / Math.PI : undefined);
+  if (!moduleMm || !notes.teeth || notes.teeth < 4) return null;
+  return { teeth: notes.teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
+}
+
+/** Asked for where the mate is looked at. */
+export const CENTRE: AskedReading = { what: "centre distance", label: "Centre distance", unit: "mm" };
+
+function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next: NextReading | null, means: readonly MeanReading[]): AskedReading[] {
+  const mm = (what: string, label: string, teeth?: number): AskedReading => ({ what, label, unit: "mm", ...(teeth === undefined ? {} : { teeth }) });
+  const deg = (what: string, label: string, teeth?: number): AskedReading => ({ what, label, unit: "°", ...(teeth === undefined ? {} : { teeth }) });
+  const taken = (what: string): number[] =>
+    means
+      .filter((m) => m.what === what && m.teeth !== undefined)
+      .map((m) => m.teeth as number)
+      .sort((a, b) => a - b);
+  const ends = [mm("bore", "Bore"), mm("face width", "Face width")];
+  if (kind === "bevel")
+    return [mm("tip diameter", "Tip diameter, large end"), mm("tooth depth", "Tooth depth, large end"), deg("face angle", "Face angle"), ...ends];
+  if (kind === "worm") {
+    const [threads = 4] = taken("axial pitch");
+    return [mm("tip diameter", "Outside diameter"), mm("axial pitch", `Along ${threads} threads`, threads), mm("centre distance", "Centre distance"), ...ends];
+  }
+  if (kind === "worm-wheel") return [mm("throat diameter", "Throat diameter"), mm("centre distance", "Centre distance"), ...ends];
+  if (kind !== "spur" && kind !== "helical") return [mm("tip diameter", kind === "internal" ? "Across the tips, inside" : "Over the tips"), ...ends];
+  const teeth = gear?.teeth ?? notes.teeth ?? 30;
+  // a helix adds a little to the angle: guess 15° until it is known
+  const k = bestSpanTeeth({ teeth, pressureAngleDeg: 20, helixAngleDeg: gear?.helixAngleDeg ?? (kind === "helical" ? 15 : 0), profileShift: 0 });
+  // two places for spans: those that were taken, then the one worth taking next, then its neighbour
+  const [first = k, second = next?.teeth ?? first + 1] = taken("span");
+  const spans = [first, second].sort((a, b) => a - b);
+  const out = [mm("tip diameter", "Tip diameter"), ...spans.map((n) => mm("span", `Span over ${n}`, n)), ...ends];
+  out.push(kind === "helical" ? deg("helix angle", "Helix angle") : mm("root diameter", "Root diameter"));
+  if (notes.teeth === undefined && notes.arcPitches) {
+    out.push(deg("arc", `Arc of ${notes.arcPitches} pitches`, notes.arcPitches));
+    out.push(mm("chord", `Tip to tip, ${notes.arcPitches} on`, notes.arcPitches));
+  }
+  if (means.some((m) => m.what === "tip circle")) out.push(mm("tip circle", "Tip circle, seen"));
+  const pins = means.find((m) => m.what.startsWith("over pins "))?.what;
+  const pin = pins ? Number(pins.slice(10)) : next?.drawing === "pins" ? next.pinMm : undefined;
+  if (pin) out.push(mm(`over pins ${pin}`, `Over ${pin} mm pins`));
+  if (next?.drawing === "centre") out.push(CENTRE);
+  return out;
+}
+
+function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly MeanReading[]): GearView["mate"] {
+  const part = job.parts.find((p) => p.id === notes.mate);
+  const legacy = own.find((m) => m.what === "mate span loss")?.value;
+  if (!part || !gear) return { name: part?.name ?? "its mate", loss: null, answer: null, rule: pairRule(legacy, gear?.moduleMm ?? 1) };
+  const finding = job.findings.find((f) => f.part === part.id);
+  const means = meanReadings(job.readings, part.id);
+  const teeth = notesOf(job, part.id).teeth ?? finding?.identity?.teeth ?? notes.mateTeeth;
+  if (!teeth || teeth < 4) return { name: part.name ?? part.id, loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
+  // a mate has its pair's tooth; its own name, where it has one, tells whether that is so
+  const base: Gear = finding?.identity
+    ? { ...finding.identity, profileShift: 0 }
+    : { teeth, moduleMm: gear.moduleMm, pressureAngleDeg: gear.pressureAngleDeg, helixAngleDeg: gear.helixAngleDeg, profileShift: 0 };
+  const spans = means.filter((m) => m.what === "span" && m.teeth !== undefined).map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
+  const tip = means.find((m) => m.what === "tip diameter");
+  const loss = toothLoss(base, spans, tip && tipDiameterFromFlatJaws(tip, base), finding?.gear.tipsWorn);
+  const centre = own.find((m) => m.what === "centre distance")?.value;
+  const answer = pairOf(
+    { ...gear, hand: notes.hand },
+    {
+      ...base,
+      profileShift: loss?.profileShift ?? 0,
+      hand: finding?.gear.hand ?? (notes.hand === "left" ? "right" : notes.hand === "right" ? "left" : undefined),
+      spanLossMm: loss ? Math.max(0, loss.value) : 0,
+    },
+    centre,
+  );
+  return { name: part.name ?? part.id, loss, answer, rule: pairRule(loss ? Math.max(0, loss.value) : undefined, gear.moduleMm) };
+}
+
+/** Gears worth laying over this one: the other possible names, and those of the catalogue that come near. */
+function laidOver(gear: Gear, names: readonly PossibleName[], catalogue: readonly CataloguePart[], chosen: string | undefined): LaidOver[] {
+  const out: LaidOver[] = names.slice(1, 3).map((n, i) => ({ key: `name-${i + 1}`, says: `if it were ${n.words}`, gear: n }));
+  const tip = (g: Gear): number => (g.teeth * g.moduleMm) / Math.cos((g.helixAngleDeg * Math.PI) / 180);
+  const near = catalogue
+    .filter((p) => p.spec.kind === "gear" && Math.abs(tip(p.spec) / tip(gear) - 1) < 0.12)
+    .sort((a, b) => Number(b.number === chosen) - Number(a.number === chosen));
+  for (const p of near.slice(0, 8))
+    if (p.spec.kind === "gear") out.push({ key: p.number, says: `${p.number === chosen ? "chosen: " : ""}${p.number} ${p.name}`, gear: p.spec });
+  return out;
+}

@@ -1,0 +1,59 @@
+import type { Evidence } from "@/core/judge/evidence";
+import { GREASE_STATES } from "@/core/judge/failure-modes";
+import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
+import { rankCandidates } from "@/core/match/candidates/rank";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import type { Job } from "@/store/job";
+import { canHurt, isPlastic, loadOf } from "../../job-view/part-facts";
+import { wantedFor } from "../../job-view/wanted-part";
+import { gearView } from "../gear/gear-view";
+
+/** What the causes are reasoned from, out of a whole job. */
+export function evidenceOf(job: Job): Evidence {
+  return {
+    symptoms: job.symptoms,
+    greaseState: GREASE_STATES.some((g) => g.state === job.greaseState) ? job.greaseState : undefined,
+    past: job.past,
+    parts: job.parts.map((p) => {
+      const f = job.findings.find((x) => x.part === p.id);
+      const view = p.kind === "gear" && f ? gearView(job, p.id, []) : null;
+      const loss = view?.mate.loss;
+      return {
+        name: p.name ?? p.id,
+        kind: p.kind,
+        material: p.material,
+        mode: f?.mode,
+        marks: f?.teeth,
+        teeth: view?.gear?.teeth ?? f?.gear.teeth,
+        turning: f?.gear.turning,
+        drives: f?.gear.drives,
+        // the mate of a failed part is what may have eaten it; the failed part itself is no cause of its mate
+        ...(loss && p.renew && view?.gear ? { mateLossMm: Math.max(0, loss.value), mateLimitMm: 0.05 * view.gear.moduleMm } : {}),
+      };
+    }),
+  };
+}
+
+/** What speaks for and against each thing to do about a part, with this job's facts. */
+export function fatesOf(job: Job, partId: string, catalogue: readonly CataloguePart[]): FateOption[] {
+  const part = job.parts.find((p) => p.id === partId);
+  const f = job.findings.find((x) => x.part === partId);
+  if (!part || !f?.mode) return [];
+  const wanted = wantedFor(job, partId);
+  const offers = "missing" in wanted ? null : rankCandidates(wanted, catalogue).filter((c) => c.verdict !== "no");
+  const view = part.kind === "gear" ? gearView(job, partId, []) : null;
+  const facts: FateFacts = {
+    kind: part.kind,
+    mode: f.mode,
+    plastic: isPlastic(part.material),
+    load: loadOf(job),
+    safety: canHurt(job, part.kind),
+    hot: job.symptoms.includes("hot") || job.greaseState === "dark",
+    // a search by name alone that finds nothing does not mean that there is none
+    partToBeHad: offers?.length ? true : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring) ? undefined : false,
+    ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
+    ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
+    mateWorn: view?.mate.loss ? view.mate.rule.renewBoth : undefined,
+  };
+  return fateOptions(facts);
+}

@@ -1,0 +1,116 @@
+"use client";
+
+import { Check, X } from "lucide-react";
+import { useState } from "react";
+import { howFar, type LikelyCause } from "@/core/judge/causes";
+import type { ChosenCauses } from "@/store/job";
+import { KeyButton } from "@/ui/key-button";
+import { useJob } from "../../saving/job-context";
+import { SavedField } from "../../saving/saved-field";
+import { saveCauses } from "../actions";
+
+const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = { likely: "border-error", possible: "border-secondary", "less likely": "border-base-300" };
+
+/** Why it failed: likely causes with what speaks for and against each, what to look at, how far the work must go; the technician's verdict above all. */
+export function WhyScreen({ causes, kept, facts }: { causes: readonly LikelyCause[]; kept: ChosenCauses; facts: readonly string[] }) {
+  const { run } = useJob();
+  const [picked, setPicked] = useState<string>();
+  const shown = causes.find((c) => c.cause === (picked ?? kept.chosen?.[0])) ?? causes[0];
+  const chosen = kept.chosen ?? [];
+  const far = howFar(causes, chosen);
+  const choose = (cause: string): void => {
+    const next = chosen.includes(cause) ? chosen.filter((c) => c !== cause) : [...chosen, cause];
+    void run(saveCauses, { chosen: next });
+  };
+  return (
+    <div className="grid h-full grid-cols-[minmax(0,3.6fr)_minmax(0,4.6fr)_minmax(0,3.8fr)] gap-5">
+      <section aria-label="Likely causes" className="flex min-h-0 flex-col gap-2">
+        <h2 className="text-[24px]">Likely causes</h2>
+        <ol className="min-h-0 flex-1 overflow-y-auto pr-1">
+          {causes.map((c) => (
+            <li key={c.cause} className="pb-1.5">
+              <button
+                type="button"
+                aria-pressed={c === shown}
+                onClick={() => setPicked(c.cause)}
+                className={`w-full border-l-8 px-3 py-1.5 text-left ${HOW_LOOKS[c.how]} ${c === shown ? "bg-primary text-primary-content" : "bg-base-200"}`}
+              >
+                <span className="block text-[21px] leading-tight font-semibold">
+                  {chosen.includes(c.cause) && "✓ "}
+                  {c.says}
+                </span>
+                <span className="text-[18px]">
+                  {c.how}, {c.because.filter((b) => !b.against).length} {c.because.filter((b) => !b.against).length === 1 ? "sign" : "signs"} for it
+                  {c.because.some((b) => b.against) ? `, ${c.because.filter((b) => b.against).length} against` : ""}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ol>
+        {causes.length === 0 && (
+          <p className="says">
+            Nothing to go on yet: judge a part, or note the state of the old grease. {facts.length ? `Known so far: ${facts.join("; ")}.` : ""}
+          </p>
+        )}
+      </section>
+      <section aria-label="Why" className="flex min-h-0 flex-col gap-2">
+        {shown && (
+          <>
+            <h2 className="text-[27px]">{shown.says}</h2>
+            <div className="min-h-0 flex-1 overflow-y-auto pr-1">
+              <ul aria-label="What speaks for and against it">
+                {shown.because.map((b) => (
+                  <li key={b.says + b.why} className="flex gap-2 border-b-2 border-base-300 py-1.5 text-[20px]">
+                    {b.against ? (
+                      <X className="mt-0.5 shrink-0 text-error" aria-label="against" />
+                    ) : (
+                      <Check className="mt-0.5 shrink-0 text-success" aria-label="for" />
+                    )}
+                    <span>
+                      <b>{b.says}:</b> {b.why}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+              <h3 className="pt-3 pb-1 text-[21px]">To confirm it</h3>
+              <ul className="list-disc pl-6 text-[20px]" aria-label="To confirm it">
+                {shown.confirm.map((c) => (
+                  <li key={c}>{c}</li>
+                ))}
+              </ul>
+            </div>
+            <KeyButton
+              keyName=" "
+              look={chosen.includes(shown.cause) ? "plain" : "main"}
+              pressed={chosen.includes(shown.cause)}
+              onPress={() => choose(shown.cause)}
+              className="justify-center"
+            >
+              {chosen.includes(shown.cause) ? "✓ This was it" : "This was it"}
+            </KeyButton>
+          </>
+        )}
+      </section>
+      <section aria-label="The verdict" className="flex min-h-0 flex-col gap-2">
+        <h2 className="text-[24px]">Your verdict</h2>
+        <SavedField
+          label="In your own words; it stands above the rules"
+          name="cause-words"
+          value={kept.words ?? ""}
+          rows={3}
+          save={(words) => run(saveCauses, { words })}
+        />
+        <h2 className="text-[24px]">How far the work must go</h2>
+        <ul aria-label="How far the work must go" className="min-h-0 flex-1 overflow-y-auto">
+          {far.map((f) => (
+            <li key={f.says} className="border-b-2 border-base-300 py-1.5 text-[20px]">
+              <span className="block font-semibold first-letter:uppercase">{f.says}</span>
+              <span className="hush text-[17px]">{f.because.join(" · ").toLowerCase()}</span>
+            </li>
+          ))}
+          {far.length === 0 && <li className="hush text-[19px]">Choose a cause, or find more signs: then it is said here.</li>}
+        </ul>
+      </section>
+    </div>
+  );
+}
