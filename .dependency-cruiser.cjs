@@ -10,6 +10,21 @@ module.exports = {
       from: {},
       to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } },
     },
+    {
+      name: "no-circles-of-rooms",
+      severity: "error",
+      comment: "Two folders that need each other are one room, or what both need lies in a third.",
+      scope: "folder",
+      from: { path: "^src" },
+      to: { circular: true, path: "^src" },
+    },
+    {
+      name: "no-circles-of-types",
+      severity: "error",
+      comment: "Types go one way as well: what both files speak of lies in a third.",
+      from: { path: "^(src|demo)" },
+      to: { circular: true },
+    },
     layer(
       "core-is-pure",
       "^src/core",

@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import type { JobFile } from "../src/core/job/job-file";
-import type { StripStep } from "../src/core/order/strip";
+import type { StripStep } from "../src/core/job/step";
 import { safetyGate } from "../src/core/safety/gate";
 
 /** A strip of n steps with hardware, free orders, bundles and grease, like a large machine's. */

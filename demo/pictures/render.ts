@@ -13,7 +13,8 @@ import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import sharp from "sharp";
-import { type Scene, scenes } from "./scenes";
+import type { Scene } from "./scene";
+import { scenes } from "./scenes";
 import { wallBehind } from "./wall";
 
 const here = dirname(fileURLToPath(import.meta.url));

@@ -4,22 +4,9 @@ import type { Gear } from "../../src/core/gear/index";
 import { CARD, cardText } from "../../src/core/photo/scale-card";
 import * as p from "./parts";
 import { all, at, lying, type Pov, tipped } from "./parts";
+import type { Scene } from "./scene";
 import { units } from "./units";
 
-/** One photograph: what lies on which mat, and where the camera arm stands. */
-export interface Scene {
-  name: string;
-  mat: "MatOilcloth" | "MatGrey" | "MatWood" | "MatBlue" | "MatPaper";
-  /** width of bench in the picture, mm */
-  span: number;
-  /** camera away from straight down, degrees */
-  tilt?: number;
-  turn?: number;
-  things: Pov[];
-  lift?: number;
-  /** the wall behind the bench stands in the picture, out of focus */
-  wall?: boolean;
-}
 
 const gear = (teeth: number, moduleMm: number, helixAngleDeg = 0, profileShift = 0): Gear => ({ teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg, profileShift });
 const AMBER = "<0.50,0.33,0.09>";

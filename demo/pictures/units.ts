@@ -1,7 +1,7 @@
 // biome-ignore-all format: scenes are set like tables, a thing a row
 import * as p from "./parts";
 import { all, type Pov } from "./parts";
-import type { Scene } from "./scenes";
+import type { Scene } from "./scene";
 
 /**
  * The whole units as they come in: stood on the bench before the wall, with what real housings have and bare solids lack: parting lines, vents, screws,

@@ -1,3 +1,4 @@
+import type { TrainInput } from "../../src/core/train/train";
 import type { Recipe, Row } from "./recipe";
 
 /** A masticating juicer whose second-stage nylon wheel has lost five teeth. The whole strip, in the order it comes off. */
@@ -35,7 +36,7 @@ export const juicerRows: Row[] = [
 export const juicerUnit = { kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "four-rib", supply: "mains", foodContact: true } as const;
 
 /** From the motor's plate to the screw: two meshes. */
-export const juicerTrain = {
+export const juicerTrain: TrainInput = {
   input: { shaft: "motor", rpm: 1380, stallTorqueNm: 0.9 },
   meshes: [
     { id: "m1", kind: "helical", driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 14, material: "steel", helixAngleDeg: 18, price: 24 }, driven: { shaft: "lay shaft", teeth: 41, moduleMm: 1, faceWidthMm: 11, material: "PA66", helixAngleDeg: 18, price: 18.5 } },
@@ -66,7 +67,7 @@ export const juicerAtJudge: Recipe = {
     },
   ],
   renew: ["second-stage wheel"],
-  bench: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case clean, one scratch on the left side" } },
+  carried: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case clean, one scratch on the left side" } },
 };
 
 /** A second one of the same model, a week further on: judged, both gears named, waiting for its parts. */
@@ -101,5 +102,5 @@ export const juicerAtMatch: Recipe = {
     { part: "output shaft seal", mode: "hardened", extent: "lip hard", chosen: "SEAL-12-22-7" },
   ],
   renew: ["second-stage wheel", "motor pinion", "lay shaft bearing", "output shaft seal"],
-  bench: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case yellowed", newUnit: 329, causes: { chosen: ["worn-mate"] } } },
+  carried: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", protectionClass: "II", condition: "case yellowed", newUnit: 329, causes: { chosen: ["worn-mate"] } } },
 };

@@ -60,7 +60,7 @@ export const slicer: Recipe = {
     { part: "blade shaft seal", mode: "hardened", extent: "lip hard, shaft dry behind it" },
   ],
   renew: ["worm wheel", "blade shaft seal"],
-  bench: { job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", protectionClass: "I" } },
+  carried: { job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", protectionClass: "I" } },
 };
 
 const hammerRows: Row[] = [
@@ -107,7 +107,7 @@ export const hammer: Recipe = {
     { id: "v2", reachedBy: "s9", do: "clean", note: "case washed out: crumbs of steel" },
   ],
   renew: ["lay shaft gear", "bearing 608 front"],
-  bench: { job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", protectionClass: "II", caseInside: { lengthMm: 92, widthMm: 52, depthMm: 40 } } },
+  carried: { job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", protectionClass: "II", caseInside: { lengthMm: 92, widthMm: 52, depthMm: 40 } } },
 };
 
 const shearsRows: Row[] = [
@@ -168,7 +168,7 @@ export const shears: Recipe = {
     { id: "g2", reachedBy: "s8", lubricant: "Skarn GB-0", grams: 24.6, where: "gearbox" },
   ],
   renew: ["crown wheel", "gearbox gasket", "crown shaft bearing"],
-  bench: {
+  carried: {
     job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", washed: true, lubricant: "skarn-gb0", caseInside: { lengthMm: 78, widthMm: 78, depthMm: 17 }, protectionClass: "III" },
     weighed: { g1: { grams: 3.1, at: "2026-11-23T14:31:00.000Z" }, g2: { grams: 24.5, at: "2026-11-23T14:33:00.000Z" } },
     linesDone: ["service:v3", "undo:s14", "undo:s13"],
@@ -217,7 +217,7 @@ export const extruder: Recipe = {
     { id: "g2", reachedBy: "s5", lubricant: "Olmen FG-1", grams: 24, where: "gear case" },
   ],
   renew: ["final wheel"],
-  bench: {
+  carried: {
     job: { stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", washed: true, lubricant: "olmen-fg1", protectionClass: "I", caseInside: { lengthMm: 110, widthMm: 90, depthMm: 25 } },
     weighed: { g1: { grams: 3.4, at: "2026-11-23T10:02:00.000Z" }, g2: { grams: 24.3, at: "2026-11-23T10:05:00.000Z" } },
     linesDone: "all",

@@ -7,14 +7,14 @@ export const queue: Recipe[] = [
     unit: { kind: "paper shredder", maker: "Pellgrove", model: "S-12", serial: "", supply: "mains", foodContact: false },
     rows: [],
     unitPicture: "shredder-unit",
-    bench: { job: { protectionClass: "II", condition: "corner of the bin cracked, one foot missing", past: { bought: "used", openedBefore: "owner", load: "daily", years: 6 } } },
+    carried: { job: { protectionClass: "II", condition: "corner of the bin cracked, one foot missing", past: { bought: "used", openedBefore: "owner", load: "daily", years: 6 } } },
   },
   {
     head: { number: "J-0145", stage: "take-in", complaint: "Paddle stands still as soon as it thickens.", symptoms: ["slips"], looseItems: ["paddle", "lid", "drum"] },
     unit: { kind: "ice-cream churn", maker: "Lindqvarn", model: "C-2", supply: "mains", foodContact: true },
     rows: [],
     unitPicture: "churn-unit",
-    bench: { job: { protectionClass: "II" } },
+    carried: { job: { protectionClass: "II" } },
   },
   {
     head: { number: "J-0143", stage: "strip", complaint: "Blind comes down by itself.", symptoms: ["slips"], limit: 110 },
@@ -24,7 +24,7 @@ export const queue: Recipe[] = [
       { do: "slide", title: "Gear unit out of the tube", parts: ["planetary gear unit | gear | steel"], facing: "flats vertical" },
     ],
     unitPicture: "blind-unit",
-    bench: {
+    carried: {
       job: { consent: true, protectionClass: "I" },
       answers: [
         { question: "safety:unplugged", answer: "yes", at: "2026-11-24T08:10:00.000Z" },
@@ -39,13 +39,13 @@ export const queue: Recipe[] = [
     unit: { kind: "belt sander", maker: "Corvane", model: "BX-76", supply: "mains", foodContact: false },
     rows: [],
     unitPicture: "sander-unit",
-    bench: { job: { consent: true, protectionClass: "II" } },
+    carried: { job: { consent: true, protectionClass: "II" } },
   },
   {
     head: { number: "J-0131", stage: "hand-back", complaint: "Blade wobbles.", symptoms: ["louder"], limit: 80 },
     unit: { kind: "bread cutter", maker: "Velbrant", model: "Laib 2", supply: "mains", foodContact: true },
     rows: [],
     unitPicture: "breadcutter-unit",
-    bench: { job: { stripFinished: true, consent: true, protectionClass: "II", handedBackAt: "2026-11-20T16:00:00.000Z" } },
+    carried: { job: { stripFinished: true, consent: true, protectionClass: "II" }, handedBackDaysAgo: 4 },
   },
 ];

@@ -1,6 +1,10 @@
+import { addDays } from "date-fns";
+import type { Hardware } from "../../src/core/hardware/piece";
 import { quickLine } from "../../src/core/hardware/quick-line";
-import type { JobFile } from "../../src/core/job/job-file";
-import type { Action, Hardware, Part, StripStep } from "../../src/core/order/strip";
+import { type Carried, type JobFile, stripOf } from "../../src/core/job/job-file";
+import type { Part } from "../../src/core/job/part";
+import type { Action, StepFacts, StripStep } from "../../src/core/job/step";
+import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
 
 /** One step of a demo strip, as short as it can be written down. Hardware is written in the bench's own shorthand. */
 export interface Row {
@@ -24,7 +28,7 @@ export interface Row {
   /** from the top down: h0 is the first piece of hardware, p0 the first part */
   stack?: string[];
   /** whatever else the step carries */
-  facts?: Pick<StripStep, "held" | "freed" | "timing" | "cautions" | "doNotUndo" | "tray">;
+  facts?: StepFacts;
 }
 
 export interface Recipe {
@@ -36,14 +40,15 @@ export interface Recipe {
   lubePoints?: JobFile["lubePoints"];
   findings?: JobFile["findings"];
   renew?: string[];
-  bench?: Record<string, unknown>;
+  /** what the file has no key of its own for; all lines of the plan done: "all"; handed back: so many days ago */
+  carried?: Omit<Carried, "linesDone"> & { linesDone?: readonly string[] | "all"; handedBackDaysAgo?: number };
 }
 
 /** Step minutes that a recipe does not name: what these actions usually take. */
 const MINUTES: Partial<Record<Action, number>> = { unscrew: 2.5, "lift-off": 1, pull: 2, "press-out": 4, "drive-out": 3, unclip: 1, unplug: 1, peel: 1.5, slide: 1, open: 1, block: 0.5 };
 
 /** A recipe as a job file, with the demo pictures it names: picture name in the file → name of the JPEG. */
-export function jobFileFrom(r: Recipe): { file: JobFile; pictures: Map<string, string> } {
+export function jobFileFrom(r: Recipe, today = new Date()): { file: JobFile; pictures: Map<string, string> } {
   const parts: Part[] = [];
   const pictures = new Map<string, string>([["0001.jpg", r.unitPicture]]);
   let h = 0;
@@ -83,24 +88,18 @@ export function jobFileFrom(r: Recipe): { file: JobFile; pictures: Map<string, s
     return found.id;
   };
   // findings, services and grease points name their part by its name, and a gear its mate
-  const named = <T extends { part?: string | undefined; x?: Record<string, unknown> | undefined }>(thing: T): T => {
+  const named = <T extends { readonly part?: string | undefined; readonly x?: Readonly<Record<string, unknown>> | undefined }>(thing: T): T => {
     if (thing.part === undefined) return thing;
-    const gear = thing.x?.gear as { mate?: string } | undefined;
-    return { ...thing, part: idOf(thing.part), ...(gear?.mate ? { x: { ...thing.x, gear: { ...gear, mate: idOf(gear.mate) } } } : {}) };
+    const gear = Object(thing.x?.gear ?? {});
+    return { ...thing, part: idOf(thing.part), ...(typeof gear.mate === "string" ? { x: { ...thing.x, gear: { ...gear, mate: idOf(gear.mate) } } } : {}) };
   };
-  return {
-    file: {
-      format: "demontage-job",
-      version: 1,
-      job: r.head,
-      unit: r.unit,
-      parts,
-      steps,
-      ...(r.services ? { services: r.services.map(named) } : {}),
-      ...(r.lubePoints ? { lubePoints: r.lubePoints.map(named) } : {}),
-      ...(r.findings ? { findings: r.findings.map(named) } : {}),
-      x: { bench: { pictures: [{ name: "0001.jpg", role: "intake" }], ...r.bench } },
-    },
-    pictures,
+  const file: JobFile = { format: "demontage-job", version: 1, job: r.head, unit: r.unit, parts, steps, ...(r.services ? { services: r.services.map(named) } : {}), ...(r.lubePoints ? { lubePoints: r.lubePoints.map(named) } : {}), ...(r.findings ? { findings: r.findings.map(named) } : {}) };
+  const { linesDone, handedBackDaysAgo, job, ...carried } = r.carried ?? {};
+  const demontage: Carried = {
+    pictures: [{ name: "0001.jpg", role: "intake" }],
+    ...carried,
+    job: { ...job, ...(handedBackDaysAgo === undefined ? {} : { handedBackAt: addDays(today, -handedBackDaysAgo).toISOString() }) },
+    ...(linesDone ? { linesDone: linesDone === "all" ? rebuildPlan(stripOf(file)).steps.map(lineKey) : linesDone } : {}),
   };
+  return { file: { ...file, x: { demontage } }, pictures };
 }

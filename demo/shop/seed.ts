@@ -3,14 +3,14 @@ import { existsSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { addDays, format } from "date-fns";
-import { stripOf } from "../../src/core/job/job-file";
-import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
+import { readJobFile } from "../../src/core/job/job-file";
+import { safetyKey } from "../../src/core/job/keys";
 import { partRows } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";
 import { takeInJobFile } from "../../src/store/job-file";
 import { offerRows, supplierRows } from "../../src/store/offers";
 import { putRows } from "../../src/store/put-rows";
-import { toRow } from "../../src/store/rows";
+import { heads } from "../../src/store/tables";
 import { juicerAtJudge, juicerAtMatch } from "./juicer";
 import { extruder, hammer, shears, slicer } from "./others";
 import { queue } from "./queue";
@@ -58,16 +58,13 @@ const MODELS = [
 ];
 
 async function takeIn(recipe: Recipe, today: Date): Promise<void> {
-  const { file, pictures } = jobFileFrom(recipe);
-  const bench = file.x?.bench as { linesDone?: string[] | "all"; job?: Record<string, unknown> };
-  if (bench.linesDone === "all") bench.linesDone = rebuildPlan(stripOf(file)).steps.map(lineKey);
-  if (bench.job?.handedBackAt) bench.job.handedBackAt = addDays(today, -4).toISOString();
-  const number = await takeInJobFile({ file, pictures: new Map([...pictures].map(([name, from]) => [name, jpeg(from)])) });
+  const { file, pictures } = jobFileFrom(recipe, today);
+  const number = await takeInJobFile({ file: readJobFile(file), pictures: new Map([...pictures].map(([name, from]) => [name, jpeg(from)])) });
   const { takenInDaysAgo, promisedIn, ...customer } = CUSTOMERS[number] as (typeof CUSTOMERS)[string];
   const day = (n: number): string => format(addDays(today, n), "yyyy-MM-dd");
   await (await database())("jobs")
     .where({ number })
-    .update(toRow({ ...customer, takenIn: day(-takenInDaysAgo), promised: day(promisedIn) }));
+    .update(heads.write({ ...customer, takenIn: day(-takenInDaysAgo), promised: day(promisedIn) }));
   if (recipe.rows.length && number !== "J-0143") await answerSafety(number, recipe, today);
 }
 
@@ -77,7 +74,7 @@ async function answerSafety(number: string, recipe: Recipe, today: Date): Promis
   const job = await db("jobs").where({ number }).first("id");
   for (const q of safetyGate(recipe.unit))
     await db("answers")
-      .insert({ job_id: job.id, question: `safety:${q.gate}`, answer: "yes", at: addDays(today, -1).toISOString() })
+      .insert({ job_id: job.id, question: safetyKey(q.gate), answer: "yes", at: addDays(today, -1).toISOString() })
       .onConflict(["job_id", "question"])
       .ignore();
 }

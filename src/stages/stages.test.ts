@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { factsOf, gatesOf, planOf, safetyOpen } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
 import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
-import type { Job } from "@/store/job";
-import { factsOf, gatesOf, planOf, safetyOpen } from "./job-view/job-facts";
 import { pocketsOf, titleOf } from "./job-view/mat-pockets";
 import { wantedFor } from "./job-view/wanted-part";
 import { identifyInputOf, meanReadings } from "./judge/gear/gear-readings";
@@ -197,7 +197,7 @@ describe("a line of the plan in words", () => {
     if (line?.kind !== "fit") throw new Error("no line");
     expect(lineInWords(known, line)).toMatchObject({
       stack: ["wheel", "1 wavy washer 20 mm", "1 nut M6, LEFT-HAND"],
-      timing: "a gap at the pin; 1.5 turns to dead centre; dot at the rib",
+      mind: ["◷ Timing: a gap at the pin; 1.5 turns to dead centre; dot at the rib"],
       tray: "B3",
     });
     expect(line.cautions).toEqual(expect.arrayContaining(["A keyway's edges cut: lift by the rim, not by the shaft.", "Do not undo: the lock nut."]));

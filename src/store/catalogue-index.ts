@@ -1,37 +1,28 @@
 import type { Knex } from "knex";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
-import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { type CataloguePart, cataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
 import { specInWords } from "@/core/match/catalogue/part-spec";
 import { inTurn } from "./in-turn";
 import { AT_ONCE, type Keyed } from "./put-rows";
-import { fromRow, toRow } from "./rows";
+import { type Row, rowsOf } from "./rows";
 
-const JSON_COLUMNS = ["spec", "fits", "replaces", "needs_also", "spoils", "contains"];
-/** columns that only the index knows */
-const FOUND_BY = ["id", "bare", "folded", "kind", "teeth", "inside_mm", "outside_mm"] as const;
-
-type Row = Record<string, unknown>;
-
-export function partFromRow(row: Row): CataloguePart {
-  const own = { ...row };
-  for (const column of FOUND_BY) delete own[column];
-  return fromRow<CataloguePart>(own, JSON_COLUMNS, ["discontinued"]);
-}
+const parts = rowsOf("catalogue", cataloguePart);
+export const partFromRow = parts.read;
 
 /** A maker and a model as they are compared. */
 export const unitKey = (maker: string, model: string): string => `${bareNumber(maker)} ${bareNumber(model)}`;
 
 function rowOf(p: CataloguePart): Row {
-  const spec = p.spec as { kind: string; teeth?: number; insideMm?: number; outsideMm?: number };
+  const { spec } = p;
   return {
-    ...toRow({ note: undefined, ...p }),
+    ...parts.write({ note: undefined, ...p }),
     bare: bareNumber(p.number),
     folded: foldedNumber(p.number),
     kind: spec.kind,
-    teeth: spec.teeth ?? null,
-    inside_mm: spec.insideMm ?? null,
-    outside_mm: spec.outsideMm ?? null,
+    teeth: "teeth" in spec ? (spec.teeth ?? null) : null,
+    inside_mm: "insideMm" in spec ? (spec.insideMm ?? null) : null,
+    outside_mm: "outsideMm" in spec ? (spec.outsideMm ?? null) : null,
   };
 }
 

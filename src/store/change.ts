@@ -1,8 +1,9 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
+import type { JobHead } from "@/core/job/job";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
-import { type JobHead, loadHead } from "./job";
+import { loadHead } from "./job";
 
 export interface HistoryLine {
   readonly version: number;
@@ -66,12 +67,4 @@ export async function jobHistory(number: string): Promise<HistoryLine[]> {
     .where("jobs.number", number)
     .select("history.version", "history.at", "history.what")
     .orderBy("history.id", "desc");
-}
-
-/** The next free `p7`, `s7`, `h7` … of a job, and the position behind the last. */
-export async function nextRef(trx: Knex, table: string, jobId: number, letter: string): Promise<{ ref: string; position: number }> {
-  const rows = await trx(table).where({ job_id: jobId }).select("ref", "position");
-  const most = rows.reduce((n, r) => Math.max(n, Number(/^[a-z]+(\d+)$/.exec(r.ref)?.[1] ?? 0)), 0);
-  const last = rows.reduce((n, r) => Math.max(n, r.position), -1);
-  return { ref: `${letter}${most + 1}`, position: last + 1 };
 }

@@ -1,14 +1,15 @@
 import type { Knex } from "knex";
+import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { dateCodeFrom } from "@/core/take-in/date-code";
 import { changeJob } from "./change";
-import { fromRow } from "./rows";
+import { rowsOf } from "./rows";
 
 /** One build of a model, and the mark on the unit by which it is told. */
-export interface Variant {
-  readonly variant: string;
-  readonly mark: string;
-}
+const variantSchema = z.strictObject({ variant: z.string(), mark: z.string() });
+export type Variant = Readonly<z.infer<typeof variantSchema>>;
+const models = rowsOf("models", z.strictObject({ maker: z.string(), model: z.string(), variants: z.array(variantSchema) }));
+
 export interface Customer {
   readonly name: string;
   readonly contact: string;
@@ -32,7 +33,7 @@ export async function counterFor(db: Knex, maker: string, model: string): Promis
   const used: { maker: string; model: string }[] = await db("jobs").distinct("maker", "model").whereNot("maker", "");
   const all = [...known, ...used];
   return {
-    variants: row ? fromRow<{ variants: Variant[] }>(row, ["variants"]).variants : [],
+    variants: row ? models.read(row).variants : [],
     ...(code ? { dateCode: code.date_code as string } : {}),
     customers: await db("customers").select("name", "contact").orderBy("name"),
     makers: [...new Set(all.map((m) => m.maker))].sort(),

@@ -8,8 +8,9 @@ import { theRecorder } from "./migrations/0002-the-recorder";
 import { theJudgement } from "./migrations/0003-the-judgement";
 import { theCatalogue } from "./migrations/0004-the-catalogue";
 import { theOrders } from "./migrations/0005-the-orders";
+import { oneRoom } from "./migrations/0006-one-room";
 
-const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders];
+const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -1,16 +1,20 @@
 import type { Knex } from "knex";
-import type { JobHead } from "./job";
+import type { JobHead } from "@/core/job/job";
 
 /** Other units of this model that were given up: the customer declined, or it was judged not worth it. Their parts may be had, if the customer says so. */
 export async function donorsFor(db: Knex, job: Pick<JobHead, "id" | "maker" | "model">): Promise<{ number: string; says: string }[]> {
   if (!job.model) return [];
-  const others = await db("jobs").where({ maker: job.maker, model: job.model }).whereNot("id", job.id).select("id", "number", "variant");
-  const out: { number: string; says: string }[] = [];
-  for (const o of others) {
-    const declined = await db("quotes").where({ job_id: o.id }).orderBy("id", "desc").first("answer");
-    const givenUp = await db("findings").where({ job_id: o.id, fate: "decline" }).first("id");
-    const why = declined?.answer === "declined" ? "the customer declined" : givenUp ? "judged not worth it" : null;
-    if (why) out.push({ number: o.number, says: [why, o.variant && `variant ${o.variant}`].filter(Boolean).join(", ") });
-  }
-  return out;
+  const last = db("quotes").select("answer").whereRaw("quotes.job_id = jobs.id").orderBy("id", "desc").limit(1);
+  const declined = db.raw("? = 'declined'", [last]);
+  const givenUp = db("findings").select("id").whereRaw("findings.job_id = jobs.id").where({ fate: "decline" });
+  const rows: { number: string; variant: string; declined: number }[] = await db("jobs")
+    .select("number", "variant", { declined })
+    .where({ maker: job.maker, model: job.model })
+    .whereNot("id", job.id)
+    .andWhere((q) => q.whereRaw(declined).orWhereExists(givenUp))
+    .orderBy("number");
+  return rows.map((r) => ({
+    number: r.number,
+    says: [r.declined ? "the customer declined" : "judged not worth it", r.variant && `variant ${r.variant}`].filter(Boolean).join(", "),
+  }));
 }

@@ -1,24 +1,28 @@
 import { isDeepStrictEqual } from "node:util";
 import type { Knex } from "knex";
+import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { partRows } from "./catalogue-index";
 import { inTurn } from "./in-turn";
 import { offerRows, supplierRows } from "./offers";
 import { AT_ONCE, type Keyed, type PutCount, putRows } from "./put-rows";
-import { fromRow } from "./rows";
+import { rowsOf } from "./rows";
 
-export type ImportTable = "parts" | "offers" | "suppliers";
+const importTable = z.enum(["parts", "offers", "suppliers"]);
+export type ImportTable = z.infer<typeof importTable>;
 
 /** A file that was taken into the catalogue. */
-export interface Import {
-  readonly id: number;
-  readonly at: string;
-  readonly file: string;
-  readonly table: ImportTable;
-  readonly added: number;
-  readonly changed: number;
-  readonly undoneAt?: string;
-}
+const importSchema = z.strictObject({
+  id: z.int(),
+  at: z.string(),
+  file: z.string(),
+  table: importTable,
+  added: z.int(),
+  changed: z.int(),
+  undoneAt: z.string().optional(),
+});
+export type Import = Readonly<z.infer<typeof importSchema>>;
+const importRecords = rowsOf("imports", importSchema);
 
 /** How many imports can be taken back, the last one first. */
 const KEPT = 3;
@@ -68,10 +72,7 @@ export async function startImport(db: Knex, file: string, table: ImportTable, at
 
 /** The imports that can be seen, the last first. */
 export async function lastImports(db: Knex): Promise<Import[]> {
-  return (await db("imports").whereNotNull("finished_at").orderBy("id", "desc").limit(KEPT)).map((r) => {
-    const { finished_at: _, ...own } = r;
-    return fromRow<Import>(own);
-  });
+  return (await db("imports").whereNotNull("finished_at").orderBy("id", "desc").limit(KEPT)).map(importRecords.read);
 }
 
 /**

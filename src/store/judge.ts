@@ -1,14 +1,29 @@
+import type { ChosenCauses, Finding } from "@/core/job/finding";
+import { asksForNewName, type GearIdentity, type GearNotes, sizeOf } from "@/core/job/gear-notes";
+import type { HardwareFind, Reading } from "@/core/job/reading";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
-import { FATES, type Fate } from "@/core/judge/fate";
+import { FATES } from "@/core/judge/fate";
+import { namesTheGear } from "@/core/quantity/reading-kinds";
 import type { TrainInput } from "@/core/train/train";
 import { type Change, changeJob } from "./change";
-import type { BenchFind, ChosenCauses, Finding, GearIdentity, GearNotes } from "./job";
 import { setHead } from "./jobs";
-import { fromRow, toRow } from "./rows";
+import type { Row } from "./rows";
+import { findingRecords, heads, partRecords, pictureRecords, readingRecords } from "./tables";
 
-async function finding(c: Change, part: string): Promise<Finding & { id: number }> {
-  await c.trx("findings").insert({ job_id: c.job.id, part }).onConflict(["job_id", "part"]).ignore();
-  return fromRow(await c.trx("findings").where({ job_id: c.job.id, part }).first(), ["teeth", "gear", "identity"]);
+/** A part's finding; a part that nobody spoke of yet gets an empty one. */
+async function findingOf({ trx, job }: Change, part: string): Promise<Finding> {
+  await trx("findings").insert({ job_id: job.id, part }).onConflict(["job_id", "part"]).ignore();
+  const row: Row | undefined = await trx("findings").where({ job_id: job.id, part }).first();
+  return findingRecords.read(row ?? { part });
+}
+async function writeFinding({ trx, job }: Change, part: string, fields: Parameters<typeof findingRecords.write>[0]): Promise<void> {
+  if (Object.keys(fields).length) await trx("findings").where({ job_id: job.id, part }).update(findingRecords.write(fields));
+}
+async function renewPart({ trx, job }: Change, part: string, renew: boolean): Promise<void> {
+  await trx("parts").where({ job_id: job.id, ref: part }).update(partRecords.write({ renew }));
+}
+async function addReadings({ trx, job, at }: Change, part: string, readings: readonly Omit<Reading, "id" | "part" | "at">[]): Promise<void> {
+  for (const r of readings) await trx("readings").insert({ job_id: job.id, ...readingRecords.write({ part, ...r, at }) });
 }
 const nameOf = async ({ trx, job }: Change, part: string): Promise<string> =>
   (await trx("parts").where({ job_id: job.id, ref: part }).first("name"))?.name ?? part;
@@ -18,43 +33,29 @@ export async function setFinding(
   number: string,
   version: number,
   part: string,
-  fields: { mode?: string; extent?: string; note?: string; renew?: boolean; fate?: Fate; fateWhy?: string },
+  { renew, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean | undefined },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const { id } = await finding(c, part);
-    const { renew, ...rest } = fields;
-    if (Object.keys(rest).length) await c.trx("findings").where({ id }).update(toRow(rest));
-    const renewed = renew ?? FAILURE_MODES.find((m) => m.mode === fields.mode)?.renew;
-    if (fields.fate === "renew-pair") {
-      const mate = await c.trx("findings").where({ id }).first("gear");
-      const other = (JSON.parse(mate?.gear ?? "{}") as GearNotes).mate;
-      if (other) await c.trx("parts").where({ job_id: c.job.id, ref: other }).update({ renew: true });
-    }
-    if (renewed !== undefined) await c.trx("parts").where({ job_id: c.job.id, ref: part }).update({ renew: renewed });
+    const { gear } = await findingOf(c, part);
+    await writeFinding(c, part, fields);
+    if (fields.fate === "renew-pair" && gear.mate) await renewPart(c, gear.mate, true);
+    const mode = FAILURE_MODES.find((m) => m.mode === fields.mode);
+    const renewed = renew ?? mode?.renew;
+    if (renewed !== undefined) await renewPart(c, part, renewed);
     if (fields.fate) return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
-    return `${await nameOf(c, part)}: ${FAILURE_MODES.find((m) => m.mode === fields.mode)?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
+    return `${await nameOf(c, part)}: ${mode?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
   });
 }
-
-/** Readings that a gear's name rests on: a new one takes the accepted name back. */
-const NAMING = new Set(["tip diameter", "root diameter", "span", "helix angle", "chord", "arc", "tip circle"]);
-const names = (what: string): boolean => NAMING.has(what) || what.startsWith("over pins");
-/** Notes that do not bear on the gear's name. */
-const BESIDE: readonly (keyof GearNotes)[] = ["boreForm", "mateTeeth", "mate", "turning", "drives"];
 
 /** Marks teeth on the gear face; null takes a mark away. */
 export async function markTeeth(number: string, version: number, part: string, teeth: readonly number[], mark: string | null): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
-    const marks: Record<string, string> = { ...f.teeth };
+    const marks: Record<string, string> = { ...(await findingOf(c, part)).teeth };
     for (const t of teeth) {
       if (mark === null) delete marks[t];
       else marks[t] = mark;
     }
-    await c
-      .trx("findings")
-      .where({ id: f.id })
-      .update(toRow({ teeth: marks }));
+    await writeFinding(c, part, { teeth: marks });
     return `${await nameOf(c, part)}: tooth ${teeth.map((t) => t + 1).join(", ")} ${mark ?? "unmarked"}`;
   });
 }
@@ -67,22 +68,14 @@ export async function setGearNotes(
   said: { readonly [K in keyof GearNotes]?: GearNotes[K] | null },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
-    const notes = said as GearNotes;
-    const merged = Object.fromEntries(Object.entries({ ...f.gear, ...notes }).filter(([, v]) => v !== null && v !== ""));
-    if (notes.mate) {
-      const other = await finding(c, notes.mate);
-      if (!other.gear.mate)
-        await c
-          .trx("findings")
-          .where({ id: other.id })
-          .update(toRow({ gear: { ...other.gear, mate: part } }));
+    const { gear } = await findingOf(c, part);
+    const merged: GearNotes = Object.fromEntries(Object.entries({ ...gear, ...said }).filter(([, v]) => v !== null && v !== undefined && v !== ""));
+    if (said.mate) {
+      const other = await findingOf(c, said.mate);
+      if (!other.gear.mate) await writeFinding(c, said.mate, { gear: { ...other.gear, mate: part } });
     }
-    await c
-      .trx("findings")
-      .where({ id: f.id })
-      .update(toRow({ gear: merged, ...(Object.keys(notes).every((k) => BESIDE.includes(k as keyof GearNotes)) ? {} : { identity: null }) }));
-    return `${await nameOf(c, part)}: ${Object.entries(notes)
+    await writeFinding(c, part, { gear: merged, ...(asksForNewName(said) ? { identity: null } : {}) });
+    return `${await nameOf(c, part)}: ${Object.entries(said)
       .map(([k, v]) => `${k} ${v}`)
       .join(", ")}`;
   });
@@ -106,39 +99,29 @@ export async function takePhotoCount(
   },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
+    const f = await findingOf(c, part);
     const marks: Record<string, string> = Object.fromEntries(
-      Object.entries({ ...f.teeth }).filter(([k, m]) => m !== "missing" && m !== "broken" && Number(k) < count.teeth),
+      Object.entries(f.teeth).filter(([k, m]) => m !== "missing" && m !== "broken" && Number(k) < count.teeth),
     );
     for (const t of count.missing) marks[t] = "missing";
     for (const t of count.broken) marks[t] = "broken";
     const gear: GearNotes = { ...f.gear, teeth: count.teeth, countedFrom: { picture: count.picture, certainty: count.certainty } };
     const other = f.gear.teeth !== count.teeth || count.sizes.length > 0;
-    await c
-      .trx("findings")
-      .where({ id: f.id })
-      .update(toRow({ gear, teeth: marks, ...(other ? { identity: null } : {}) }));
-    await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update({ part });
-    for (const { what, value, u } of count.sizes) {
-      await c.trx("readings").where({ job_id: c.job.id, part, what, source: PHOTOGRAPH }).delete();
-      await c.trx("readings").insert(toRow({ jobId: c.job.id, part, what, value, u, source: PHOTOGRAPH, at: c.at }));
-    }
+    await writeFinding(c, part, { gear, teeth: marks, ...(other ? { identity: null } : {}) });
+    await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update(pictureRecords.write({ part }));
+    for (const { what } of count.sizes) await c.trx("readings").where({ job_id: c.job.id, part, what, source: PHOTOGRAPH }).delete();
+    await addReadings(c, part, count.sizes.map((size) => ({ ...size, source: PHOTOGRAPH }))); // biome-ignore format: one call
     return `${await nameOf(c, part)}: ${count.teeth} teeth counted in picture ${count.picture}, ${count.missing.length} missing`;
   });
 }
 /** The source of a reading that was taken from a picture. */
 const PHOTOGRAPH = "photograph";
 
-export async function addReading(
-  number: string,
-  version: number,
-  part: string,
-  reading: { what: string; teeth?: number | undefined; value: number; u?: number | undefined; source: string },
-): Promise<number> {
+export async function addReading(number: string, version: number, part: string, reading: Omit<Reading, "id" | "part" | "at">): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
-    await c.trx("readings").insert(toRow({ jobId: c.job.id, part, ...reading, at: c.at }));
-    if (names(reading.what)) await c.trx("findings").where({ id: f.id }).update({ identity: null });
+    await findingOf(c, part);
+    await addReadings(c, part, [reading]);
+    if (namesTheGear(reading.what)) await writeFinding(c, part, { identity: null });
     return `${await nameOf(c, part)}: ${reading.what}${reading.teeth ? ` over ${reading.teeth}` : ""} ${reading.value} mm (${reading.source})`;
   });
 }
@@ -148,7 +131,7 @@ export async function strikeReadings(number: string, version: number, part: stri
   return changeJob(number, version, async (c) => {
     const q = c.trx("readings").where({ job_id: c.job.id, part, what });
     await (teeth === undefined ? q : q.andWhere({ teeth })).delete();
-    if (names(what)) await c.trx("findings").where({ job_id: c.job.id, part }).update({ identity: null });
+    if (namesTheGear(what)) await writeFinding(c, part, { identity: null });
     return `${await nameOf(c, part)}: ${what} struck`;
   });
 }
@@ -156,10 +139,9 @@ export async function strikeReadings(number: string, version: number, part: stri
 /** Accepts the name of a gear. */
 export async function nameGear(number: string, version: number, part: string, identity: GearIdentity): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
-    await c.trx("findings").where({ id: f.id }).update(toRow({ identity }));
-    const size = identity.diametralPitch ? `${identity.diametralPitch} DP` : `module ${identity.moduleMm}`;
-    return `${await nameOf(c, part)}: named ${identity.teeth} teeth, ${size}, ${identity.pressureAngleDeg}°`;
+    await findingOf(c, part);
+    await writeFinding(c, part, { identity });
+    return `${await nameOf(c, part)}: named ${identity.teeth} teeth, ${sizeOf(identity)}, ${identity.pressureAngleDeg}°`;
   });
 }
 
@@ -170,27 +152,22 @@ export async function setTrain(number: string, version: number, train: TrainInpu
 
 export async function setCauses(number: string, version: number, causes: ChosenCauses, what: string): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    const row = await trx("jobs").where({ id: job.id }).first("causes");
-    const before = JSON.parse(row?.causes ?? "{}") as ChosenCauses;
     await trx("jobs")
       .where({ id: job.id })
-      .update({ causes: JSON.stringify({ ...before, ...causes }) });
+      .update(heads.write({ causes: { ...job.causes, ...causes } }));
     return what;
   });
 }
 
-export async function keepBenchFind(number: string, version: number, find: Omit<BenchFind, "at">): Promise<number> {
+export async function keepHardwareFind(number: string, version: number, find: Omit<HardwareFind, "at">): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
-    const row = await trx("jobs").where({ id: job.id }).first("bench_finds");
-    const before = JSON.parse(row?.bench_finds ?? "[]") as BenchFind[];
     await trx("jobs")
       .where({ id: job.id })
-      .update({ bench_finds: JSON.stringify([...before, { ...find, at }]) });
+      .update(heads.write({ benchFinds: [...job.benchFinds, { ...find, at }] }));
     return `hardware bench: ${find.name} from ${find.from}`;
   });
 }
 
-/** Chooses what replaces a part. */
 /**
  * Chooses what replaces a part; null takes it back. A gear that comes with it belongs into its mate's place: the mate goes back new then, with that one.
  *
@@ -204,14 +181,14 @@ export async function choosePart(
   mate?: { part: string; chosen: string | null },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
-    await c.trx("findings").where({ id: f.id }).update({ chosen });
+    await findingOf(c, part);
+    await writeFinding(c, part, { chosen });
     let and = "";
     if (mate) {
-      const other = await finding(c, mate.part);
-      await c.trx("findings").where({ id: other.id }).update({ chosen: mate.chosen });
+      await findingOf(c, mate.part);
+      await writeFinding(c, mate.part, { chosen: mate.chosen });
       if (mate.chosen) {
-        await c.trx("parts").where({ job_id: c.job.id, ref: mate.part }).update({ renew: true });
+        await renewPart(c, mate.part, true);
         and = `; with it the ${await nameOf(c, mate.part)}: ${mate.chosen}`;
       }
     }
@@ -222,11 +199,8 @@ export async function choosePart(
 /** Keeps the number that stands on a part. */
 export async function setReadNumber(number: string, version: number, part: string, read: string): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const f = await finding(c, part);
-    await c
-      .trx("findings")
-      .where({ id: f.id })
-      .update({ read_number: read.trim() || null });
+    await findingOf(c, part);
+    await writeFinding(c, part, { readNumber: read.trim() || null });
     return `${await nameOf(c, part)}: ${read.trim() ? `number ${read.trim()} read on it` : "number struck"}`;
   });
 }

@@ -1,18 +1,18 @@
 import type { Knex } from "knex";
 import type { Lubricant } from "@/core/grease/choose";
-import type { LubePoint, Service } from "@/core/order/strip";
-import { changeJob, nextRef } from "./change";
-import { toRow } from "./rows";
+import type { LubePoint, Service } from "@/core/job/service";
+import { changeJob } from "./change";
+import { newRefs } from "./ids";
+import { lubePointRecords, serviceRecords } from "./tables";
 
 /** Writes the grease plan: which grease, and the points with their grams. Points that were weighed in already keep their weight if they stay. */
 export async function setGrease(number: string, version: number, lubricant: Lubricant, points: readonly Omit<LubePoint, "id">[]): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("jobs").where({ id: job.id }).update({ lubricant: lubricant.id });
     await trx("lube_points").where({ job_id: job.id }).delete();
-    for (const { when, where, ...p } of points) {
-      const next = await nextRef(trx, "lube_points", job.id, "g");
-      await trx("lube_points").insert(toRow({ jobId: job.id, ...next, ...p, moment: when, place: where, lubricant: lubricant.name }));
-    }
+    const { refs, position } = await newRefs(trx, "lube_points", job.id, points.length);
+    for (const [i, p] of points.entries())
+      await trx("lube_points").insert({ job_id: job.id, position: position + i, ...lubePointRecords.write({ ...p, id: refs[i], lubricant: lubricant.name }) });
     return `grease: ${lubricant.name}, ${points.reduce((sum, p) => sum + (p.grams ?? 0), 0).toFixed(1)} g at ${points.length} points`;
   });
 }
@@ -31,8 +31,9 @@ export async function weighIn(number: string, version: number, point: string, gr
 export async function setServices(number: string, version: number, services: readonly Omit<Service, "id">[]): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("services").where({ job_id: job.id }).delete();
-    for (const { do: what, ...s } of services)
-      await trx("services").insert(toRow({ jobId: job.id, ...(await nextRef(trx, "services", job.id, "v")), ...s, what }));
+    const { refs, position } = await newRefs(trx, "services", job.id, services.length);
+    for (const [i, s] of services.entries())
+      await trx("services").insert({ job_id: job.id, position: position + i, ...serviceRecords.write({ ...s, id: refs[i] }) });
     return `${services.length} services planned`;
   });
 }

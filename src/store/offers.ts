@@ -1,24 +1,22 @@
 import type { Knex } from "knex";
-import type { Supplier, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
+import { type Supplier, type SupplierOffer, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { offersTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
 import type { Keyed } from "./put-rows";
-import { fromRow, toRow } from "./rows";
+import { rowsOf } from "./rows";
 
-function offerFromRow(row: Record<string, unknown>): SupplierOffer {
-  const { id: _, ...own } = row;
-  return fromRow<SupplierOffer>(own);
-}
+const offers = rowsOf("offers", supplierOffer);
+const suppliers = rowsOf("suppliers", supplier);
 
 /** An offer is told from another by who makes it, for what, and in which pack. */
 export const offerRows: Keyed<SupplierOffer> = {
   keyOf: offersTable.keyOf,
   there: async (db, keys) => {
     const numbers = keys.map((k) => (JSON.parse(k) as [string, string])[1]);
-    return (await db("offers").whereIn("number", numbers)).map(offerFromRow);
+    return (await db("offers").whereIn("number", numbers)).map(offers.read);
   },
-  write: async (db, offers) => {
+  write: async (db, rows) => {
     await db("offers")
-      .insert(offers.map((o) => toRow({ stock: undefined, ...o })))
+      .insert(rows.map((o) => offers.write({ stock: undefined, ...o })))
       .onConflict(["supplier", "number", "pack"])
       .merge();
   },
@@ -32,10 +30,10 @@ export const offerRows: Keyed<SupplierOffer> = {
 
 export const supplierRows: Keyed<Supplier> = {
   keyOf: suppliersTable.keyOf,
-  there: async (db, names) => (await db("suppliers").whereIn("name", [...names])).map((r) => fromRow<Supplier>(r)),
-  write: async (db, suppliers) => {
+  there: async (db, names) => (await db("suppliers").whereIn("name", [...names])).map(suppliers.read),
+  write: async (db, rows) => {
     await db("suppliers")
-      .insert(suppliers.map((s) => toRow({ freeFrom: undefined, ...s })))
+      .insert(rows.map((s) => suppliers.write({ freeFrom: undefined, ...s })))
       .onConflict("name")
       .merge();
   },
@@ -47,7 +45,7 @@ export const supplierRows: Keyed<Supplier> = {
 };
 
 export async function allSuppliers(db: Knex): Promise<Supplier[]> {
-  return (await db("suppliers").orderBy("name")).map((r) => fromRow<Supplier>(r));
+  return (await db("suppliers").orderBy("name")).map(suppliers.read);
 }
 
 /** Everything that anybody asks for these parts. */
@@ -56,12 +54,12 @@ export async function offersFor(db: Knex, numbers: readonly string[]): Promise<S
     await db("offers")
       .whereIn("number", [...new Set(numbers)])
       .orderBy(["number", "supplier", "pack"])
-  ).map(offerFromRow);
+  ).map(offers.read);
 }
 
 /** What one supplier asks; of a long list the first thousands, which is more than an order needs. */
 export async function offersOf(db: Knex, supplier: string): Promise<SupplierOffer[]> {
-  return (await db("offers").where({ supplier }).orderBy("number").limit(5000)).map(offerFromRow);
+  return (await db("offers").where({ supplier }).orderBy("number").limit(5000)).map(offers.read);
 }
 
 /** Every offer, some hundred at a time. */
@@ -69,7 +67,7 @@ export async function* everyOffer(db: Knex): AsyncGenerator<SupplierOffer> {
   for (let after = 0; ; ) {
     const rows = await db("offers").where("id", ">", after).orderBy("id").limit(500);
     if (!rows.length) return;
-    for (const r of rows) yield offerFromRow(r);
+    for (const r of rows) yield offers.read(r);
     after = rows.at(-1).id;
   }
 }

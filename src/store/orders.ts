@@ -1,12 +1,31 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
+import type { Arrival, ArrivalDecision, Order, OrderedLine, StoredNews } from "@/core/job/bought";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { cameFor, notHereYet, type ToFit } from "@/core/match/arrival/parcel";
-import type { Service } from "@/core/order/strip";
+import type { BasketInput } from "@/core/match/basket/basket-input";
 import { partsNumbered } from "./catalogue";
-import { type Change, changeJob, nextRef } from "./change";
-import { arrivalsOf, type Order, type OrderedLine, ordersOf, type StoredNews } from "./order-records";
-import { fromRow, toRow } from "./rows";
+import { type Change, changeJob } from "./change";
+import { newRefs } from "./ids";
+import type { Row } from "./rows";
+import { arrivalRecords, findingRecords, heads, orderRecords, serviceRecords } from "./tables";
+
+const ordersOf = async ({ trx, job }: Change): Promise<Order[]> => {
+  const rows: Row[] = await trx("orders").where({ job_id: job.id }).orderBy("id");
+  return rows.map(orderRecords.read);
+};
+const arrivalsOf = async ({ trx, job }: Change): Promise<Arrival[]> => {
+  const rows: Row[] = await trx("arrivals").where({ job_id: job.id }).orderBy("id");
+  return rows.map(arrivalRecords.read);
+};
+async function arrivalOf({ trx, job }: Change, id: number): Promise<Arrival> {
+  const row: Row | undefined = await trx("arrivals").where({ job_id: job.id, id }).first();
+  if (!row) throw new Fault("arrival", "is not there any more");
+  return arrivalRecords.read(row);
+}
+const addArrival = async ({ trx, job }: Change, arrival: Omit<Arrival, "id" | "found" | "rework">, sent?: string): Promise<void> => {
+  await trx("arrivals").insert({ job_id: job.id, sent: sent ?? null, ...arrivalRecords.write(arrival) });
+};
 
 /** What is ordered of a basket from one supplier. */
 export interface OrderOut {
@@ -29,7 +48,7 @@ export async function placeBasket(
     toFit,
     aim,
     day,
-  }: { orders: readonly OrderOut[]; fromShelf: readonly { number: string; qty: number }[]; toFit: readonly ToFit[]; aim: string; day: string },
+  }: { orders: readonly OrderOut[]; fromShelf: readonly { number: string; qty: number }[]; toFit: readonly ToFit[]; aim: BasketInput["aim"]; day: string },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     if ((await c.trx("orders").where({ job_id: c.job.id }).first()) || (await c.trx("arrivals").where({ job_id: c.job.id }).first()))
@@ -37,9 +56,14 @@ export async function placeBasket(
     await c
       .trx("jobs")
       .where({ id: c.job.id })
-      .update(toRow({ toFit, basketAim: aim }));
-    for (const f of toFit.filter((t) => t.part))
-      await c.trx("findings").insert({ job_id: c.job.id, part: f.part, chosen: f.number }).onConflict(["job_id", "part"]).merge(["chosen"]);
+      .update(heads.write({ toFit, basketAim: aim }));
+    for (const { part, number: chosen } of toFit)
+      if (part)
+        await c
+          .trx("findings")
+          .insert({ job_id: c.job.id, ...findingRecords.write({ part, chosen }) })
+          .onConflict(["job_id", "part"])
+          .merge(["chosen"]);
     for (const o of orders) await insertOrder(c, o, day, false);
     await takeFromDrawer(c, fromShelf, toFit, day);
     const from = [
@@ -52,11 +76,12 @@ export async function placeBasket(
 
 /** Takes an order back, as long as nothing of it is on its way: what came out of the drawer lies there again. */
 export async function takeOrderBack(number: string, version: number): Promise<number> {
-  return changeJob(number, version, async ({ trx, job }) => {
-    const orders = await ordersOf(trx, job.id);
+  return changeJob(number, version, async (c) => {
+    const { trx, job } = c;
+    const orders = await ordersOf(c);
     if (orders.some((o) => o.news.some((n) => n.what === "shipped" || n.what === "received")))
       throw new Fault("order", "is on its way already: send back what is not wanted");
-    for (const a of await arrivalsOf(trx, job.id)) await trx("catalogue").where({ number: a.number }).increment("stock", a.qty);
+    for (const a of await arrivalsOf(c)) await trx("catalogue").where({ number: a.number }).increment("stock", a.qty);
     await trx("arrivals").where({ job_id: job.id }).delete();
     await trx("orders").where({ job_id: job.id }).delete();
     await trx("jobs").where({ id: job.id }).update({ to_fit: "[]" });
@@ -65,24 +90,28 @@ export async function takeOrderBack(number: string, version: number): Promise<nu
 }
 
 async function insertOrder({ trx, job }: Change, o: OrderOut, day: string, replacement: boolean): Promise<void> {
-  const { n } = (await trx("orders").where({ job_id: job.id }).count({ n: "*" }).first()) as { n: number };
-  await trx("orders").insert(
-    toRow({ jobId: job.id, supplier: o.supplier, reference: `${job.number}/${n + 1}`, placedOn: day, replacement, lines: o.lines, shipping: o.shipping }),
-  );
+  const before: unknown[] = await trx("orders").where({ job_id: job.id }).select("id");
+  await trx("orders").insert({
+    job_id: job.id,
+    ...orderRecords.write({
+      supplier: o.supplier,
+      reference: `${job.number}/${before.length + 1}`,
+      placedOn: day,
+      replacement,
+      lines: o.lines,
+      shipping: o.shipping,
+    }),
+  });
 }
 
-async function takeFromDrawer(
-  { trx, job }: Change,
-  fromShelf: readonly { number: string; qty: number }[],
-  toFit: readonly ToFit[],
-  day: string,
-): Promise<void> {
+async function takeFromDrawer(c: Change, fromShelf: readonly { number: string; qty: number }[], toFit: readonly ToFit[], day: string): Promise<void> {
+  const { trx } = c;
   for (const { number, qty } of fromShelf) {
     const taken = await trx("catalogue").where({ number }).andWhere("stock", ">=", qty).decrement("stock", qty);
     if (!taken) throw new Fault("basket", `there are no ${qty} of ${number} in the drawer any more: look at the basket again`);
     const [part] = await partsNumbered(trx, [number]);
     for (const came of cameFor([{ number, qty }], new Map(), toFit))
-      await trx("arrivals").insert(toRow({ jobId: job.id, day, supplier: "the drawer", number, qty: came.qty, part: came.part, price: part?.price }));
+      await addArrival(c, { day, supplier: "the drawer", number, qty: came.qty, part: came.part, price: part?.price });
   }
 }
 
@@ -95,15 +124,15 @@ export async function takeNews(
   return changeJob(number, version, async (c) => {
     const told: string[] = [];
     for (const { reference, news: all } of news) {
-      const row = await c.trx("orders").where({ job_id: c.job.id, reference }).first();
+      const row: Row | undefined = await c.trx("orders").where({ job_id: c.job.id, reference }).first();
       if (!row) continue;
-      const order = fromRow<Order>(row, ["lines", "news"], ["replacement"]);
+      const order = orderRecords.read(row);
       const fresh = all.slice(order.news.length);
       if (!fresh.length) continue;
       await c
         .trx("orders")
         .where({ id: order.id })
-        .update({ news: JSON.stringify(all) });
+        .update(orderRecords.write({ news: all }));
       for (const n of fresh) {
         told.push(n.says);
         if (n.what === "received") await layOut(c, order, n);
@@ -113,8 +142,8 @@ export async function takeNews(
   });
 }
 
-async function layOut({ trx, job }: Change, order: Order, news: StoredNews): Promise<void> {
-  const toFit = JSON.parse((await trx("jobs").where({ id: job.id }).first("to_fit")).to_fit) as ToFit[];
+async function layOut(c: Change, order: Order, news: StoredNews): Promise<void> {
+  const { trx, job } = c;
   for (const p of news.parcel ?? []) {
     const line = order.lines.find((l) => l.number === p.number);
     const pieces = p.packs * (line?.pack ?? 1);
@@ -123,22 +152,22 @@ async function layOut({ trx, job }: Change, order: Order, news: StoredNews): Pro
     const inKit = kit?.contains.reduce((t, c) => t + c.qty, 0) || 1;
     // a kit's price is shared among its pieces: what one of them is worth alone is not known
     const price = line ? Math.round((line.price / line.pack / inKit) * 100) / 100 : undefined;
-    for (const came of cameFor([{ number: p.number, qty: pieces }], kits, notHereYet(toFit, await arrivalsOf(trx, job.id)))) {
+    for (const came of cameFor([{ number: p.number, qty: pieces }], kits, notHereYet(job.toFit, await arrivalsOf(c)))) {
       const sent = kits.size ? (p.swapped?.[came.number] ?? came.number) : p.sent;
-      await trx("arrivals").insert(
-        toRow({
-          jobId: job.id,
+      await addArrival(
+        c,
+        {
           orderId: order.id,
           day: news.day,
           supplier: order.supplier,
           number: came.number,
-          sent,
           qty: came.qty,
           part: came.part,
           lot: p.lot,
           price,
           ...(came.spare ? { decision: "stock", decidedAt: news.day } : {}),
-        }),
+        },
+        sent,
       );
       if (came.spare) await trx("catalogue").where({ number: came.number }).increment("stock", came.qty);
     }
@@ -147,16 +176,14 @@ async function layOut({ trx, job }: Change, order: Order, news: StoredNews): Pro
 
 /** Keeps what was measured or seen on a part that came. */
 export async function noteFound(number: string, version: number, arrival: number, key: string, value: number | "yes" | "no" | null): Promise<number> {
-  return changeJob(number, version, async ({ trx, job }) => {
-    const row = await trx("arrivals").where({ job_id: job.id, id: arrival }).first();
-    if (!row) throw new Fault("arrival", "is not there any more");
-    const found = JSON.parse(row.found) as Record<string, number | string>;
-    if (value === null) delete found[key];
-    else found[key] = value;
-    await trx("arrivals")
+  return changeJob(number, version, async (c) => {
+    const came = await arrivalOf(c, arrival);
+    const { [key]: _before, ...others } = came.found;
+    await c
+      .trx("arrivals")
       .where({ id: arrival })
-      .update({ found: JSON.stringify(found) });
-    return `${row.number} compared: ${key} ${value ?? "struck"}`;
+      .update(arrivalRecords.write({ found: value === null ? others : { ...others, [key]: value } }));
+    return `${came.number} compared: ${key} ${value ?? "struck"}`;
   });
 }
 
@@ -167,13 +194,12 @@ export async function decideArrival(
   number: string,
   version: number,
   arrival: number,
-  decision: "accepted" | "rework" | "sent-back" | null,
-  { reason, rework = [], day }: { reason?: string | undefined; rework?: readonly { do: Service["do"]; note: string }[]; day: string },
+  decision: Exclude<ArrivalDecision, "stock"> | null,
+  { reason, rework = [], day }: { reason?: string | undefined; rework?: Arrival["rework"]; day: string },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job, at } = c;
-    const row = await trx("arrivals").where({ job_id: job.id, id: arrival }).first();
-    if (!row) throw new Fault("arrival", "is not there any more");
+    const row = await arrivalOf(c, arrival);
     if (row.decision === "sent-back") throw new Fault("decision", "it is on its way back; what comes in its place is decided anew");
     if (decision === "sent-back" && !reason?.trim()) throw new Fault("reason", "say why it goes back: the supplier will ask");
     if (
@@ -187,35 +213,32 @@ export async function decideArrival(
     await trx("arrivals")
       .where({ id: arrival })
       .update(
-        toRow({
-          decision: decision ?? undefined,
+        arrivalRecords.write({
+          decision,
           reason: reason?.trim() || undefined,
           rework: decision === "rework" ? rework : [],
           decidedAt: decision ? at : undefined,
         }),
       );
-    if (decision === "rework" && row.part)
-      for (const r of rework)
-        await trx("services").insert(
-          toRow({
-            jobId: job.id,
-            ...(await nextRef(trx, "services", job.id, "v")),
-            part: row.part,
-            what: r.do,
-            note: `${row.number}: ${r.note}`,
-            x: { arrival },
-          }),
-        );
+    if (decision === "rework" && row.part) {
+      const { refs, position } = await newRefs(trx, "services", job.id, rework.length);
+      for (const [i, r] of rework.entries())
+        await trx("services").insert({
+          job_id: job.id,
+          position: position + i,
+          ...serviceRecords.write({ id: refs[i], part: row.part, do: r.do, note: `${row.number}: ${r.note}`, x: { arrival } }),
+        });
+    }
     if (decision === "sent-back") await orderAgain(c, row, day);
     const says = { accepted: "accepted", rework: `accepted with rework: ${rework.map((r) => r.note).join("; ")}`, "sent-back": `sent back: ${reason}` };
     return `${row.number} ${decision ? says[decision] : "to be compared again"}`;
   });
 }
 
-async function orderAgain(c: Change, arrival: { order_id: number | null; number: string; qty: number; supplier: string }, day: string): Promise<void> {
-  if (arrival.order_id === null) return;
-  const row = await c.trx("orders").where({ id: arrival.order_id }).first();
-  const order = fromRow<Order>(row, ["lines", "news"], ["replacement"]);
+async function orderAgain(c: Change, arrival: Arrival, day: string): Promise<void> {
+  const row: Row | undefined = arrival.orderId === undefined ? undefined : await c.trx("orders").where({ id: arrival.orderId }).first();
+  if (!row) return;
+  const order = orderRecords.read(row);
   const line = order.lines.find((l) => l.number === arrival.number);
   const packs = Math.ceil(arrival.qty / (line?.pack ?? 1));
   await insertOrder(

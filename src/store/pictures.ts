@@ -4,10 +4,10 @@ import { mkdir, open, readFile, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
 import sharp, { type Sharp } from "sharp";
 import { Fault } from "@/core/fault";
-import type { PictureMark } from "@/core/job/picture-mark";
+import type { JobPicture } from "@/core/job/picture";
 import { changeJob } from "./change";
 import { database, dataFolder } from "./database";
-import type { JobPicture } from "./job";
+import { pictureRecords } from "./tables";
 
 export const MOST_BYTES = 25 * 1024 * 1024;
 const ENDINGS: Readonly<Record<string, string>> = { jpeg: "jpg", png: "png", webp: "webp" };
@@ -93,7 +93,7 @@ async function writeFlushed(dir: string, name: string, bytes: Buffer): Promise<v
   }
 }
 
-/** Keeps a picture and gives it to a job; `named` where it brings its name from a job file. Answers its name in the job and the job's new version. */
+/** Keeps a picture and gives it to a job. Answers its name in the job and the job's new version. */
 export async function addPicture(
   number: string,
   bytes: Buffer,
@@ -101,13 +101,11 @@ export async function addPicture(
     role: JobPicture["role"];
     step?: string | undefined;
     part?: string | undefined;
-    marks?: readonly PictureMark[] | undefined;
     /** the sender's own name for the picture: sent twice by a retry, it is kept once */
     key?: string | undefined;
     /** the recorder's own name for the step it is of, which may not be laid down yet */
     stepKey?: string | undefined;
   },
-  named?: string,
 ): Promise<{ picture: JobPicture; version: number }> {
   const db = await database();
   const sent =
@@ -118,7 +116,7 @@ export async function addPicture(
       .first("job_pictures.name", "job_pictures.sha256", "jobs.version"));
   if (sent) return { picture: { name: sent.name, sha256: sent.sha256, role: where.role }, version: sent.version };
   const kept = await keepPicture(bytes);
-  let picture: JobPicture | undefined;
+  let picture: JobPicture = { sha256: kept.sha256, name: "", role: where.role };
   const version = await changeJob(number, "any", async ({ trx, job, at }) => {
     await trx("pictures")
       .insert({ ...kept, at })
@@ -126,25 +124,20 @@ export async function addPicture(
       .ignore();
     const names: { name: string }[] = await trx("job_pictures").where({ job_id: job.id }).select("name");
     const n = names.reduce((most, r) => Math.max(most, Number.parseInt(r.name, 10) || 0), 0) + 1;
-    const name = named ?? `${String(n).padStart(4, "0")}.${kept.type === "image/jpeg" ? "jpg" : kept.type.slice(6)}`;
+    const name = `${String(n).padStart(4, "0")}.${kept.type === "image/jpeg" ? "jpg" : kept.type.slice(6)}`;
     // taken for a step that has been laid down meanwhile: it belongs there
     const laid = where.stepKey ? await trx("steps").where({ job_id: job.id, key: where.stepKey }).first("ref") : undefined;
     const step = where.step ?? laid?.ref;
+    const { role, part, stepKey } = where;
     await trx("job_pictures").insert({
       job_id: job.id,
-      sha256: kept.sha256,
-      name,
-      role: where.role,
-      step: step ?? null,
-      part: where.part ?? null,
-      marks: where.marks?.length ? JSON.stringify(where.marks) : null,
       key: where.key ?? null,
-      step_key: where.stepKey ?? null,
+      ...pictureRecords.write({ sha256: kept.sha256, name, role, step, part, stepKey }),
     });
     picture = { sha256: kept.sha256, name, role: where.role, ...(step ? { step } : {}), ...(where.part ? { part: where.part } : {}) };
     return `picture ${name}`;
   });
-  return { picture: picture as JobPicture, version };
+  return { picture, version };
 }
 
 /** A picture's bytes and type, or null. `thumb` is the small one, made once when it came in. */

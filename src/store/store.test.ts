@@ -3,17 +3,19 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
+import { factsOf } from "@/core/gates/job-facts";
 import { readJobFile } from "@/core/job/job-file";
 import { packJob, unpackJob } from "@/exchange/job-zip";
 import { juicerAtJudge } from "../../demo/shop/juicer";
 import { jobFileFrom } from "../../demo/shop/recipe";
+import { boardRows, keepBoardFacts } from "./board";
 import { changeJob, jobHistory, StaleSave } from "./change";
 import { database, openDatabase } from "./database";
 import { loadDrafts, saveDraft } from "./drafts";
 import { currentJob } from "./job";
 import { parcelOf, takeInJobFile } from "./job-file";
-import { boardJobs, createJob, setHead } from "./jobs";
-import { addReading, keepBenchFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain } from "./judge";
+import { createJob, setHead } from "./jobs";
+import { addReading, keepHardwareFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain } from "./judge";
 import { addPicture, keepPicture, readPicture } from "./pictures";
 import { layDown } from "./strip";
 import { faultOf, grey, job, step, testShop } from "./test-shop";
@@ -140,8 +142,8 @@ describe("what Judge comes to know", () => {
     v = await setTrain(number, v, train);
     v = await setCauses(number, v, { chosen: ["jam"] }, "cause: jam");
     v = await setCauses(number, v, { words: "a cherry stone" }, "cause, in words");
-    v = await keepBenchFind(number, v, { name: "608", from: "bore 8.01 mm", sure: 0.99, source: "caliper" });
-    v = await keepBenchFind(number, v, { name: "M4", from: "over the thread 3.9 mm", sure: 0.98, source: "typed" });
+    v = await keepHardwareFind(number, v, { name: "608", from: "bore 8.01 mm", sure: 0.99, source: "caliper" });
+    v = await keepHardwareFind(number, v, { name: "M4", from: "over the thread 3.9 mm", sure: 0.98, source: "typed" });
     v = await setFinding(number, v, "p1", { fate: "renew-pair", fateWhy: "the mate is worn" });
     const kept = await job(number);
     expect(kept.train).toEqual(train);
@@ -340,12 +342,67 @@ describe("the job file", () => {
 });
 
 describe("the board", () => {
-  it("shows the open jobs, the earliest promise first", async () => {
+  it("shows the open jobs, the earliest promise first, and what was worked out of a job only as long as it stands there", async () => {
     const late = await createJob({ promised: "2027-01-02" });
     const soon = await createJob({ promised: "2026-11-25" });
     const gone = await createJob({ handedBackAt: "2026-01-01T00:00:00.000Z" });
-    const numbers = (await boardJobs(await database(), "2026-11-24")).map((j) => j.number);
+    const db = await database();
+    const rows = await boardRows(db, "2026-11-24");
+    const numbers = rows.map((r) => r.job.number);
     expect(numbers.indexOf(soon)).toBeLessThan(numbers.indexOf(late));
     expect(numbers).not.toContain(gone);
+    const row = async () => (await boardRows(db, "2026-11-24")).find((r) => r.job.number === soon);
+    expect((await row())?.facts).toBeNull();
+    const whole = await job(soon);
+    await keepBoardFacts(db, [{ id: whole.id, version: whole.version, facts: factsOf(whole) }]);
+    expect((await row())?.facts).toEqual(factsOf(whole));
+    await setHead(soon, whole.version, { kind: "mill" }, "kind: mill");
+    expect(await row()).toMatchObject({ facts: null, job: { kind: "mill" } });
+  });
+
+  it("gives every job its own number, and steps over one that came from elsewhere", async () => {
+    const first = await createJob();
+    const next = `J-${String(Number(first.slice(2)) + 1).padStart(4, "0")}`;
+    await createJob({ number: next });
+    await createJob({ number: "J-8000" });
+    expect(await createJob()).toBe(`J-${String(Number(first.slice(2)) + 2).padStart(4, "0")}`);
+  });
+});
+
+describe("a job file", () => {
+  const file = (more: Record<string, unknown> = {}) =>
+    readJobFile({
+      format: "demontage-job",
+      version: 1,
+      unit: { kind: "mill" },
+      parts: [{ id: "p1", name: "lid" }],
+      steps: [{ id: "s1", action: "lift-off", parts: ["p1"], pictures: ["0001.jpg"] }],
+      ...more,
+    });
+  const count = async (): Promise<unknown> => (await database())("jobs").count({ n: "*" }).first();
+
+  it("is taken in whole or not at all: nothing stays of one with a broken picture, or with two findings on a part", async () => {
+    const before = await count();
+    const pictures = new Map([["0001.jpg", new Uint8Array([1, 2, 3])]]);
+    expect(await faultOf(takeInJobFile({ file: file(), pictures }))).toMatch(/no JPEG/);
+    const twice = file({ findings: [{ part: "p1" }, { part: "p1" }] });
+    expect(await faultOf(takeInJobFile({ file: twice, pictures: new Map() }))).toMatch(/two findings on p1/);
+    expect(await count()).toEqual(before);
+  });
+
+  it.each([
+    ["a day that is none", { bench: { job: { handedBackAt: "never" } } }, /^x\.bench\.job\.handedBackAt: is no moment/],
+    ["what is to fit as an object", { bench: { job: { toFit: {} } } }, /^x\.bench\.job\.toFit/],
+    ["a train of words", { demontage: { job: { train: "oops" } } }, /^x\.demontage\.job\.train/],
+    ["a number by the back door", { demontage: { job: { number: "J-0001" } } }, /does not know the key "number"/],
+  ])("with %s under x is refused with its place", (_, x, says) => {
+    expect(() => file({ x })).toThrow(says);
+  });
+
+  it("of an older program is read, and written as today", async () => {
+    const number = await takeInJobFile({ file: file({ x: { bench: { job: { consent: true, protectionClass: "I" } } } }), pictures: new Map() });
+    expect(await job(number)).toMatchObject({ consent: true, protectionClass: "I" });
+    const { file: out } = await parcelOf(number);
+    expect(Object.keys(out.x ?? {})).toEqual(["demontage"]);
   });
 });

@@ -1,36 +1,21 @@
 import { Fault } from "@/core/fault";
-import { hardwareInWords } from "@/core/hardware/kinds";
+import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import type { PictureMark } from "@/core/job/picture-mark";
+import type { NewStep } from "@/core/job/recorded-step";
+import type { StripStep } from "@/core/job/step";
+import { checkStrip } from "@/core/order/checked-strip";
 import { slideStep } from "@/core/order/slide-step";
-import { checkStrip, type Hardware, type StripStep } from "@/core/order/strip";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
-import { type Change, changeJob, nextRef } from "./change";
+import { type Change, changeJob } from "./change";
+import { newBundle, newRef, newRefs } from "./ids";
 import { loadJob } from "./job";
-import { toRow } from "./rows";
+import type { Row } from "./rows";
+import { hardwareRecords, NO_FACTS, partRecords, pictureRecords, stepRecords } from "./tables";
 import { remember } from "./undo";
-
-/** What the recorder lays down: a step without its ids. */
-export interface NewStep extends Omit<StripStep, "id" | "parts" | "hardware" | "pictures" | "stack" | "x"> {
-  readonly parts: readonly {
-    readonly name: string;
-    readonly kind?: string | undefined;
-    readonly material?: string | undefined;
-    readonly state?: Hardware["state"];
-  }[];
-  readonly hardware: readonly Omit<Hardware, "id" | "x">[];
-  /** pictures taken for it while it was open, by name */
-  readonly pictures: readonly string[];
-  /** the pieces as they lay on each other, from the top: `h0` is the first piece of hardware, `p0` the first part */
-  readonly stack?: readonly string[] | undefined;
-  /** the recorder's own name for it; a step that was laid down under this name already is not laid down again */
-  readonly key?: string | undefined;
-  /** came out as one with the step before it */
-  readonly asOne?: boolean | undefined;
-}
 
 /**
  * Lays a step down on the Mat, behind the last one. It only adds, so that a screen that is behind loses nothing by it: `version` may be "any". Where
- * nothing is said of its needs, it needs the step that lies last at that moment.
+ * nothing is said of its needs, it needs the step that lies last at that moment. How long the strip is makes no difference to it: what lies there already is not read.
  */
 export async function layDown(number: string, version: number | "any", step: NewStep, now?: Date): Promise<number> {
   return changeJob(
@@ -39,101 +24,123 @@ export async function layDown(number: string, version: number | "any", step: New
     async (c) => {
       const { trx, job } = c;
       const what = step.title || step.parts.map((p) => p.name).join(", ") || step.hardware.map(hardwareInWords).join("; ") || step.action;
-      const before = step.key ? await trx("steps").where({ job_id: job.id, key: step.key }).first() : undefined;
+      const before: Row | undefined = step.key ? await trx("steps").where({ job_id: job.id, key: step.key }).first() : undefined;
       if (before && (await isTheSame(c, before, step))) return `laid down already: ${what}`;
-      await remember(c, `laying down ${what}`);
       const last: { ref: string; bundle: string | null } | undefined = await trx("steps")
         .where({ job_id: job.id })
         .orderBy("position", "desc")
         .first("ref", "bundle");
-      const { ref, position } = await nextRef(trx, "steps", job.id, "s");
-      const bundle = step.asOne && last ? (last.bundle ?? (await nextBundle(c))) : step.bundle;
+      await remember(c, `laying down ${what}`, { steps: step.asOne && last ? [last.ref] : [] });
+      const { ref, position } = await newRef(trx, "steps", job.id);
+      const bundle = step.asOne && last ? (last.bundle ?? (await newBundle(trx, job.id))) : step.bundle;
       if (bundle && last && !last.bundle && step.asOne) await trx("steps").where({ job_id: job.id, ref: last.ref }).update({ bundle });
       const needs = step.needs ?? (last ? [last.ref] : []);
+      await refuseUnknown(c, needs);
       // two screens may have begun with one draft: what differs is another step, and has no claim to the draft's name
       await insertStep(c, ref, position, { ...step, needs, ...(bundle ? { bundle } : {}), ...(before ? { key: undefined } : {}) });
-      await soundOrRefuse(c);
-      await trx("drafts").where({ job_id: job.id }).andWhere("field", "like", "strip.%").delete();
+      // what nothing needs yet closes no circle; a bundle may
+      if (bundle) await soundOrRefuse(c);
+      await forgetDraft(c);
       return `laid down step ${position + 1}: ${what}`;
     },
     now,
   );
 }
 
+const forgetDraft = async ({ trx, job }: Change): Promise<void> => {
+  await trx("drafts").where({ job_id: job.id }).andWhere("field", "like", "strip.%").delete();
+};
+
+async function refuseUnknown({ trx, job }: Change, needs: readonly string[]): Promise<void> {
+  const there = new Set(
+    (
+      await trx("steps")
+        .where({ job_id: job.id })
+        .whereIn("ref", [...needs])
+        .select("ref")
+    ).map((r) => String(r.ref)),
+  );
+  for (const need of needs) if (!there.has(need)) throw new Fault("needs", `there is no step ${need}`);
+}
+
 /** Whether a step that is sent again says what the one that was laid down under its name says. */
-async function isTheSame(
-  { trx, job }: Change,
-  row: { ref: string; action: string; title: string | null; note: string | null },
-  step: NewStep,
-): Promise<boolean> {
-  const pieces: { kind: string; qty: number }[] = await trx("hardware").where({ job_id: job.id, step: row.ref }).orderBy("position").select("kind", "qty");
-  const said = (kind: string, qty: number): string => `${qty} ${kind}`;
+async function isTheSame({ trx, job }: Change, row: Row, step: NewStep): Promise<boolean> {
+  const laid = stepRecords.read(row);
+  const pieces: Row[] = await trx("hardware").where({ job_id: job.id, step: laid.id }).orderBy("position");
+  const said = (h: HardwareFacts): string => `${h.qty} ${h.kind}`;
   return (
-    row.action === step.action &&
-    (row.title ?? "") === (step.title ?? "") &&
-    (row.note ?? "") === (step.note ?? "") &&
-    pieces.map((p) => said(p.kind, p.qty)).join() === step.hardware.map((h) => said(h.kind, h.qty)).join()
+    laid.action === step.action &&
+    (laid.title ?? "") === (step.title ?? "") &&
+    (laid.note ?? "") === (step.note ?? "") &&
+    pieces.map((p) => said(hardwareRecords.read(p))).join() === step.hardware.map(said).join()
   );
 }
 
-async function nextBundle({ trx, job }: Change): Promise<string> {
-  const used: { bundle: string }[] = await trx("steps").where({ job_id: job.id }).whereNotNull("bundle").distinct("bundle");
-  return `b${used.reduce((n, r) => Math.max(n, Number(/^b(\d+)$/.exec(r.bundle)?.[1] ?? 0)), 0) + 1}`;
-}
-
-async function insertStep(c: Change, ref: string, position: number, { asOne: _one, ...step }: NewStep): Promise<void> {
+async function insertStep(c: Change, ref: string, position: number, step: NewStep): Promise<void> {
   const { trx, job, at } = c;
   const ids = await insertPieces(c, ref, step);
-  const { parts: _p, hardware: _h, pictures, stack, ...rest } = step;
-  await trx("steps").insert(toRow({ jobId: job.id, ref, position, ...rest, parts: ids.parts.length ? ids.parts : undefined, stack: stackOf(stack, ids), at }));
-  await tiePictures(c, ref, pictures, step.key);
+  const { key, ...rest } = ownFacts(step);
+  await trx("steps").insert({
+    job_id: job.id,
+    position,
+    key: key ?? null,
+    ...stepRecords.write({ id: ref, ...rest, parts: ids.parts.length ? ids.parts : undefined, stack: stackOf(step.stack, ids), at }),
+  });
+  await tiePictures(c, ref, key);
 }
 
-/** Gives a step its pictures: those named, and those that came in, or will come in, under the recorder's own name for the step. */
-async function tiePictures({ trx, job }: Change, ref: string, names: readonly string[], key: string | undefined): Promise<void> {
-  const own = { step: ref, role: "step" };
-  const of = () => trx("job_pictures").where({ job_id: job.id });
-  if (names.length) await of().whereIn("name", [...names]).update(own); // biome-ignore format: one query, one line
-  if (key) await of().where({ step_key: key }).update(own);
+/** What stands in the step's own row, without its pieces. */
+function ownFacts({
+  parts: _p,
+  hardware: _h,
+  stack: _s,
+  asOne: _one,
+  ...rest
+}: NewStep): Omit<StripStep, "id" | "parts" | "hardware" | "stack"> & { key?: string | undefined } {
+  return rest;
+}
+
+/** Gives a step the pictures that came in, or will come in, under the recorder's own name for it. */
+async function tiePictures({ trx, job }: Change, ref: string, key: string | undefined): Promise<void> {
+  if (key) await trx("job_pictures").where({ job_id: job.id, step_key: key }).update({ step: ref, role: "step" });
 }
 
 interface PieceIds {
-  readonly parts: string[];
-  readonly hardware: string[];
+  readonly parts: readonly string[];
+  readonly hardware: readonly string[];
 }
 
+/** @param kept ids that the step's parts keep, by their place; the others get new ones */
 async function insertPieces(
   { trx, job }: Change,
   step: string,
   { parts, hardware }: Pick<NewStep, "parts" | "hardware">,
   kept: readonly (string | undefined)[] = [],
 ): Promise<PieceIds> {
-  const ids: PieceIds = { parts: [], hardware: [] };
-  for (const [i, p] of parts.entries()) {
-    const ref = kept[i];
-    if (ref)
-      await trx("parts")
-        .where({ job_id: job.id, ref })
-        .update(toRow({ name: p.name, kind: p.kind, state: p.state }));
-    else {
-      const next = await nextRef(trx, "parts", job.id, "p");
-      await trx("parts").insert(toRow({ jobId: job.id, ...next, name: p.name, kind: p.kind, material: p.material, state: p.state }));
-      ids.parts.push(next.ref);
-      continue;
+  const fresh = await newRefs(trx, "parts", job.id, parts.filter((_, i) => kept[i] === undefined).length);
+  let next = 0;
+  const partIds: string[] = [];
+  for (const [i, { name, kind, material, state }] of parts.entries()) {
+    const old = kept[i];
+    if (old === undefined) {
+      const id = fresh.refs[next] ?? "";
+      await trx("parts").insert({ job_id: job.id, position: fresh.position + next, ...partRecords.write({ id, name, kind, material, state }) });
+      next++;
+      partIds.push(id);
+    } else {
+      await trx("parts").where({ job_id: job.id, ref: old }).update(partRecords.write({ name, kind, state }));
+      partIds.push(old);
     }
-    ids.parts.push(ref);
   }
-  for (const { at: place, ...h } of hardware) {
-    const next = await nextRef(trx, "hardware", job.id, "h");
-    await trx("hardware").insert(toRow({ jobId: job.id, ...next, step, ...h, place }));
-    ids.hardware.push(next.ref);
-  }
-  return ids;
+  const pieces = await newRefs(trx, "hardware", job.id, hardware.length);
+  const rows = hardware.map((h, i) => ({ job_id: job.id, position: pieces.position + i, step, ...hardwareRecords.write({ id: pieces.refs[i] ?? "", ...h }) }));
+  for (const row of rows) await trx("hardware").insert(row);
+  return { parts: partIds, hardware: pieces.refs };
 }
 
 /** `["h1", "p0"]` counts the step's own pieces; in the store they have their ids. */
-function stackOf(stack: readonly string[] | undefined, ids: PieceIds): string[] | undefined {
-  const out = (stack ?? []).map((s) => (s.startsWith("h") ? ids.hardware : ids.parts)[Number(s.slice(1))]).filter((s): s is string => s !== undefined);
+function stackOf(stack: readonly string[] | undefined, ids: PieceIds): readonly string[] | undefined {
+  const out = (stack ?? []).map((s) => (s.startsWith("h") ? ids.hardware : ids.parts)[Number(s.slice(1))]).filter((s) => s !== undefined);
   return out.length ? out : undefined;
 }
 
@@ -141,11 +148,16 @@ function stackOf(stack: readonly string[] | undefined, ids: PieceIds): string[] 
 export async function changeStep(number: string, version: number, ref: string, step: NewStep): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
-    const row = await trx("steps").where({ job_id: job.id, ref }).first();
+    const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
     if (!row) throw new Fault("step", `there is no step ${ref}`);
-    await remember(c, `changing step ${row.position + 1}`);
-    const old: string[] = JSON.parse(row.parts ?? "[]");
-    const names: { ref: string; name: string }[] = await trx("parts").where({ job_id: job.id }).whereIn("ref", old);
+    const laid = stepRecords.read(row);
+    const place = `step ${Number(row.position) + 1}`;
+    const old = laid.parts ?? [];
+    await remember(c, `changing ${place}`, { steps: [ref], parts: old, hardwareOf: [ref] });
+    const names: { ref: string; name: string }[] = await trx("parts")
+      .where({ job_id: job.id })
+      .whereIn("ref", [...old])
+      .select("ref", "name");
     // parts keep their ids by name, then in turn: findings and grease points hang on them
     const free = new Set(old);
     const take = (id: string | undefined): string | undefined => (id !== undefined && free.delete(id) ? id : undefined);
@@ -158,38 +170,24 @@ export async function changeStep(number: string, version: number, ref: string, s
       .delete();
     await trx("hardware").where({ job_id: job.id, step: ref }).delete();
     const ids = await insertPieces(c, ref, step, kept);
-    const { parts: _p, hardware: _h, pictures, stack, needs, bundle, asOne: _one, key: _key, ...rest } = step;
-    const blank = {
-      title: null,
-      facing: null,
-      marks: null,
-      wires: null,
-      minutes: null,
-      note: null,
-      held: null,
-      freed: null,
-      timing: null,
-      cautions: null,
-      tools: null,
-      do_not_undo: null,
-      tray: null,
-    };
+    const { key, needs, bundle, title, ...rest } = ownFacts(step);
     await trx("steps")
       .where({ id: row.id })
-      .update({
-        ...blank,
-        ...toRow({
+      .update(
+        stepRecords.write({
+          ...NO_FACTS,
+          title,
           ...rest,
           parts: ids.parts.length ? ids.parts : undefined,
-          stack: stackOf(stack, ids),
+          stack: stackOf(step.stack, ids),
           ...(needs ? { needs } : {}),
           ...(bundle === undefined ? {} : { bundle }),
         }),
-      });
-    await tiePictures(c, ref, pictures, step.key);
+      );
+    await tiePictures(c, ref, key);
     await soundOrRefuse(c);
-    await trx("drafts").where({ job_id: job.id }).andWhere("field", "like", "strip.%").delete();
-    return `changed step ${row.position + 1}`;
+    await forgetDraft(c);
+    return `changed ${place}`;
   });
 }
 
@@ -210,8 +208,8 @@ export async function setOrder(
   order: { needs?: readonly string[] | null; bundle?: string | null },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    await remember(c, `the order of ${step}`);
-    const changed = await c.trx("steps").where({ job_id: c.job.id, ref: step }).update(toRow(order));
+    await remember(c, `the order of ${step}`, { steps: [step] });
+    const changed = await c.trx("steps").where({ job_id: c.job.id, ref: step }).update(stepRecords.write(order));
     if (!changed) throw new Fault("step", `there is no step ${step}`);
     await soundOrRefuse(c);
     return order.bundle === undefined
@@ -229,7 +227,7 @@ export async function toggleBundle(number: string, version: number, step: string
     const rows: { ref: string; bundle: string | null }[] = await trx("steps").where({ job_id: job.id }).select("ref", "bundle");
     const [a, b] = [step, other].map((ref) => rows.find((r) => r.ref === ref));
     if (!a || !b || a === b) throw new Fault("step", "there are no two such steps");
-    await remember(c, `the bundle of ${step}`);
+    await remember(c, `the bundle of ${step}`, { steps: rows.map((r) => r.ref) });
     const together = a.bundle !== null && a.bundle === b.bundle;
     if (together) {
       await trx("steps").where({ job_id: job.id, ref: step }).update({ bundle: null });
@@ -237,7 +235,7 @@ export async function toggleBundle(number: string, version: number, step: string
       // one alone is no bundle
       if (left.length === 1) await trx("steps").where({ job_id: job.id, ref: left[0]?.ref }).update({ bundle: null });
     } else {
-      const bundle = b.bundle ?? a.bundle ?? (await nextBundle(c));
+      const bundle = b.bundle ?? a.bundle ?? (await newBundle(trx, job.id));
       const members = rows.filter((r) => r.ref === step || r.ref === other || (r.bundle !== null && (r.bundle === a.bundle || r.bundle === b.bundle)));
       await trx("steps").where({ job_id: job.id }).whereIn("ref", members.map((m) => m.ref)).update({ bundle }); // biome-ignore format: one query, one line
     }
@@ -250,12 +248,11 @@ export async function toggleBundle(number: string, version: number, step: string
 export async function slide(number: string, version: number, step: string, to: number): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
-    const rows: { id: number; ref: string; position: number; needs: string | null }[] = await trx("steps").where({ job_id: job.id }).orderBy("position");
-    await remember(c, `sliding ${step}`);
-    const before = rows.map((r) => ({ id: r.ref, ...(r.needs === null ? {} : { needs: JSON.parse(r.needs) as string[] }) }));
-    for (const [position, s] of slideStep(before, step, to).entries()) {
+    const rows: Row[] = await trx("steps").where({ job_id: job.id }).orderBy("position");
+    await remember(c, `sliding ${step}`, { steps: rows.map((r) => String(r.ref)) });
+    for (const [position, s] of slideStep(rows.map(stepRecords.read), step, to).entries()) {
       const row = rows.find((r) => r.ref === s.id);
-      const needs = JSON.stringify(s.needs ?? []);
+      const { needs } = stepRecords.write({ needs: s.needs ?? [] });
       if (row && (row.position !== position || row.needs !== needs)) await trx("steps").where({ id: row.id }).update({ position, needs });
     }
     await soundOrRefuse(c);
@@ -268,7 +265,7 @@ export async function markPicture(number: string, version: number, name: string,
   return changeJob(number, version, async ({ trx, job }) => {
     const changed = await trx("job_pictures")
       .where({ job_id: job.id, name })
-      .update({ marks: marks.length ? JSON.stringify(marks) : null });
+      .update(pictureRecords.write({ marks: marks.length ? marks : undefined }));
     if (!changed) throw new Fault("picture", `there is no picture ${name}`);
     return marks.length === 1 ? `one mark on picture ${name}` : `${marks.length} marks on picture ${name}`;
   });

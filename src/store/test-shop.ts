@@ -5,9 +5,10 @@ import { join } from "node:path";
 import sharp from "sharp";
 import { afterAll, beforeAll } from "vitest";
 import { Fault } from "@/core/fault";
+import type { NewStep } from "@/core/job/recorded-step";
+import type { Job } from "../core/job/job";
 import { database } from "./database";
-import { type Job, loadJob } from "./job";
-import type { NewStep } from "./strip";
+import { loadJob } from "./job";
 
 /** An empty shop in a folder of its own, taken away after the tests of the file. Answers the folder. */
 export function testShop(): string {
@@ -26,7 +27,6 @@ export const step = (more: Partial<NewStep> = {}): NewStep => ({
   action: "pull",
   parts: [{ name: "wheel", kind: "gear" }],
   hardware: [],
-  pictures: [],
   needs: [],
   ...more,
 });

@@ -1,28 +1,50 @@
 import type { Knex } from "knex";
+import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { type Change, changeJob } from "./change";
+import { givenIn, highest } from "./ids";
 
 /** How many actions of the recorder can be taken back. */
 export const MOST_UNDONE = 10;
 
-type Row = Record<string, unknown>;
-interface Before {
-  readonly steps: Row[];
-  readonly parts: Row[];
-  readonly hardware: Row[];
-  /** picture name → the step and the role it had */
-  readonly pictures: Readonly<Record<string, readonly [step: string | null, role: string]>>;
+const rows = z.array(z.record(z.string(), z.unknown()));
+/**
+ * What an action of the recorder touched, as it stood before, and the last ids that were given then: what has a later one came by the action. So an entry is as large as the action, not as the strip.
+ */
+const undoEntry = z.strictObject({
+  steps: rows,
+  parts: rows,
+  hardware: rows,
+  /** picture → the step and the role it had */
+  pictures: z.array(z.strictObject({ id: z.int(), step: z.string().nullable(), role: z.string() })),
+  given: z.strictObject({ steps: z.int(), parts: z.int(), hardware: z.int() }),
+});
+
+/** What an action is about to change or take away, by id. What it adds need not be named. */
+export interface Touched {
+  readonly steps?: readonly string[];
+  readonly parts?: readonly string[];
+  /** all hardware of these steps */
+  readonly hardwareOf?: readonly string[];
 }
 
-/** Keeps the strip as it stands, before a change of the recorder; the oldest of more than ten is let go. */
-export async function remember({ trx, job, at }: Change, what: string): Promise<void> {
-  const of = (table: string): Promise<Row[]> => trx(table).where({ job_id: job.id });
-  const pictures = await of("job_pictures");
-  const before: Before = {
-    steps: await of("steps"),
-    parts: await of("parts"),
-    hardware: await of("hardware"),
-    pictures: Object.fromEntries(pictures.map((p) => [p.name, [p.step, p.role]])) as Before["pictures"],
+/** Keeps what an action of the recorder is about to change; the oldest of more than ten is let go. */
+export async function remember({ trx, job, at }: Change, what: string, { steps = [], parts = [], hardwareOf = [] }: Touched): Promise<void> {
+  const of = (table: string, column: string, ids: readonly string[]) =>
+    trx(table)
+      .where({ job_id: job.id })
+      .whereIn(column, [...ids]);
+  const given = await givenIn(trx, job.id);
+  const before: z.input<typeof undoEntry> = {
+    steps: await of("steps", "ref", steps),
+    parts: await of("parts", "ref", parts),
+    hardware: await of("hardware", "step", hardwareOf),
+    pictures: await of("job_pictures", "step", steps).select("id", "step", "role"),
+    given: {
+      steps: await highest(trx, "steps", job.id, given),
+      parts: await highest(trx, "parts", job.id, given),
+      hardware: await highest(trx, "hardware", job.id, given),
+    },
   };
   await trx("undo").insert({ job_id: job.id, at, what, before: JSON.stringify(before) });
   const kept: { id: number }[] = await trx("undo").where({ job_id: job.id }).orderBy("id", "desc").offset(MOST_UNDONE).select("id");
@@ -37,36 +59,41 @@ export async function undoLast(number: string, version: number): Promise<number>
   return changeJob(number, version, async ({ trx, job }) => {
     const last: { id: number; what: string; before: string } | undefined = await trx("undo").where({ job_id: job.id }).orderBy("id", "desc").first();
     if (!last) throw new Fault("steps", "there is nothing to take back");
-    const before = JSON.parse(last.before) as Before;
-    const refs = (rows: readonly Row[]): Set<unknown> => new Set(rows.map((r) => r.ref));
-    const [parts, steps] = [refs(before.parts), refs(before.steps)];
-    const now: Row[] = await trx("parts").where({ job_id: job.id });
-    const going = now.map((p) => p.ref as string).filter((ref) => !parts.has(ref));
-    if (await trx("findings").where({ job_id: job.id }).whereIn("part", going).first())
+    const before = undoEntry.parse(JSON.parse(last.before));
+    const came = async (table: "steps" | "parts" | "hardware"): Promise<string[]> =>
+      (await trx(table).where({ job_id: job.id }).whereRaw("cast(substr(ref, 2) as integer) > ?", [before.given[table]]).select("ref")).map((r) =>
+        String(r.ref),
+      );
+    const [steps, parts, hardware] = [await came("steps"), await came("parts"), await came("hardware")];
+    if (await trx("findings").where({ job_id: job.id }).whereIn("part", parts).first())
       throw new Fault("steps", "a part of this step is judged already; take the finding away first");
-    const goingSteps = (await trx("steps").where({ job_id: job.id })).map((s) => s.ref as string).filter((ref) => !steps.has(ref));
     for (const table of ["lube_points", "services"])
       await trx(table)
         .where({ job_id: job.id })
-        .andWhere((q) => q.whereIn("part", going).orWhereIn("reached_by", goingSteps))
+        .andWhere((q) => q.whereIn("part", parts).orWhereIn("reached_by", steps))
         .delete();
-    const renew = new Map(now.map((p) => [p.ref, p.renew]));
-    for (const [table, rows] of [["steps", before.steps], ["parts", before.parts.map((p) => ({ ...p, renew: renew.get(p.ref) ?? p.renew }))], ["hardware", before.hardware]] as const) {
-      await trx(table).where({ job_id: job.id }).delete();
-      for (const row of rows) await trx(table).insert(row);
-    } // biome-ignore format: three tables in one line
-    for (const p of (await trx("job_pictures").where({ job_id: job.id })) as Row[]) {
-      // pictures taken since stay with the job, with no step
-      const [step, role] = before.pictures[p.name as string] ?? [null, p.role];
-      if (p.step !== step) await trx("job_pictures").where({ id: p.id }).update({ step, role });
+    // pictures taken since stay with the job, with no step
+    await trx("job_pictures").where({ job_id: job.id }).whereIn("step", steps).update({ step: null });
+    for (const [table, refs] of [["steps", steps], ["parts", parts], ["hardware", hardware]] as const)
+      await trx(table).where({ job_id: job.id }).whereIn("ref", refs).delete(); // biome-ignore format: three tables in one line
+    for (const row of before.parts) {
+      const now = await trx("parts").where({ id: row.id }).first("renew");
+      await put(trx, "parts", now ? { ...row, renew: now.renew } : row);
     }
+    for (const row of before.steps) await put(trx, "steps", row);
+    for (const row of before.hardware) await put(trx, "hardware", row);
+    for (const { id, step, role } of before.pictures) await trx("job_pictures").where({ id }).update({ step, role });
     await trx("undo").where({ id: last.id }).delete();
     return `took back ${last.what}`;
   });
 }
 
+const put = async (trx: Knex, table: string, row: Record<string, unknown>): Promise<void> => {
+  await trx(table).insert(row).onConflict("id").merge();
+};
+
 /** What would be taken back next, the last first. */
 export async function undoable(db: Knex, jobId: number): Promise<string[]> {
-  const rows: { what: string }[] = await db("undo").where({ job_id: jobId }).orderBy("id", "desc").select("what");
-  return rows.map((r) => r.what);
+  const entries: { what: string }[] = await db("undo").where({ job_id: jobId }).orderBy("id", "desc").select("what");
+  return entries.map((r) => r.what);
 }

@@ -2,12 +2,12 @@
 
 import { line } from "d3";
 import { type KeyboardEvent, memo, type PointerEvent, useId, useMemo, useRef, useState } from "react";
-import { borePath, type FaceKind, type Gear, gearDimensions, gearFace, gearOutline, type Point } from "@/core/gear/index";
+import { borePath, type Gear, type GearKind, gearDimensions, gearFace, gearOutline, type Point } from "@/core/gear/index";
 import { runBetween } from "@/core/judge/tooth-marks";
 
 export interface GearFaceProps {
   gear: Gear;
-  kind?: FaceKind;
+  kind?: GearKind;
   coneAngleDeg?: number | undefined;
   boreMm?: number | undefined;
   boreForm?: string | undefined;

@@ -1,11 +1,7 @@
 import { ScanTag } from "@/shop/scan/scan-tag";
-import { database } from "@/store/database";
-import { jobNumbers } from "@/store/jobs";
 import { KeyLink } from "@/ui/key-link";
 
-export const dynamic = "force-dynamic";
-
-export default async function Page() {
+export default function Page() {
   return (
     <main>
       <header className="flex h-[58px] items-center justify-between border-b-2 border-base-content px-5">
@@ -14,7 +10,7 @@ export default async function Page() {
           The bench
         </KeyLink>
       </header>
-      <ScanTag known={await jobNumbers(await database())} />
+      <ScanTag />
     </main>
   );
 }

@@ -1,5 +1,6 @@
 import { radians } from "../quantity/units";
 import { ADDENDUM, DEDENDUM, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import type { GearKind } from "./gear-kind";
 import { type FlankPoint, type Point, toothFlank, toothOutline } from "./outline";
 
 /** What a toothed part looks like from the front (a worm and a rack: from the side), mm, tooth by tooth. */
@@ -15,9 +16,6 @@ export interface Face {
   readonly reachMm: number;
 }
 
-export const FACE_KINDS = ["spur", "helical", "bevel", "worm", "worm-wheel", "internal", "rack", "pulley", "sprocket"] as const;
-export type FaceKind = (typeof FACE_KINDS)[number];
-
 /** Teeth of a rack or threads of a worm that are drawn where no count is known. */
 const STRAIGHT_TEETH = 9;
 
@@ -31,7 +29,7 @@ const STRAIGHT_TEETH = 9;
  * @param coneAngleDeg of a bevel; 45 where it is not known
  * @param points per flank
  */
-export function gearFace(kind: FaceKind, gear: Gear, coneAngleDeg = 45, points = 10): Face {
+export function gearFace(kind: GearKind, gear: Gear, coneAngleDeg = 45, points = 10): Face {
   switch (kind) {
     case "internal":
       return ring(gear, points);

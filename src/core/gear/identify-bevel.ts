@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
 import { measured, measuredInput } from "../quantity/measured";
 import { degrees, radians } from "../quantity/units";
 import { type Residual, ranked, residual } from "./ranked";
@@ -22,7 +23,7 @@ export const bevelInput = z.strictObject({
   /** angle of the face over the tips against the axis, degrees: a little more than the pitch cone's */
   faceAngle: measuredInput.optional(),
 });
-export type BevelInput = z.infer<typeof bevelInput>;
+export type BevelInput = Frozen<z.infer<typeof bevelInput>>;
 
 export interface BevelHypothesis {
   readonly system: ToothSize["system"];

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Gear, gearDimensions } from "./dimensions";
-import { type IdentifyInput, identifyGear } from "./identify";
+import { identifyGear } from "./identify";
 import { identifyBevel, pitchConeAngle } from "./identify-bevel";
+import type { IdentifyInput } from "./identify-input";
 import { identifyWorm } from "./identify-worm";
 import { flatJawsShare } from "./jaws-across";
 import { measuringPin } from "./measuring-pins";

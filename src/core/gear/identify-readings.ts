@@ -1,13 +1,11 @@
 import { type Measured, measured } from "../quantity/measured";
+import { overPinsOf, spreadOf } from "../quantity/reading-kinds";
 import { radians } from "../quantity/units";
 import { ADDENDUM, DEDENDUM, type Gear, involute } from "./dimensions";
-import type { IdentifyInput } from "./identify";
+import type { IdentifyInput } from "./identify-input";
 import { flatJawsShare } from "./jaws-across";
 import { overPins } from "./over-pins";
 import { spanOver } from "./span-measurement";
-
-/** Default spread of a reading nobody gave one for: a digital caliper in a workshop, mm. */
-export const CALIPER_U = { tip: 0.03, root: 0.05, span: 0.02, pins: 0.02, centre: 0.05, chord: 0.04 } as const;
 
 /** A tooth at one helix angle and count, with what every reading needs of it worked out once. */
 export interface ToothAt {
@@ -58,7 +56,7 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
   if (input.tipDiameter !== undefined)
     out.push({
       what: "tip diameter",
-      seen: measured(input.tipDiameter, CALIPER_U.tip),
+      seen: measured(input.tipDiameter, spreadOf({ what: "tip diameter" })),
       atTips: true,
       of: (g) => tipDiameter(g) * jaws(g, flat),
       line: (t) => {
@@ -69,7 +67,7 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
   if (input.rootDiameter !== undefined)
     out.push({
       what: "root diameter",
-      seen: measured(input.rootDiameter, CALIPER_U.root),
+      seen: measured(input.rootDiameter, spreadOf({ what: "root diameter" })),
       atTips: false,
       of: (g) => (g.teeth * g.moduleMm) / Math.cos(radians(g.helixAngleDeg)) - 2 * g.moduleMm * (DEDENDUM - g.profileShift),
       line: (t) => [(t.teeth * t.moduleMm) / t.cosBeta - 2 * t.moduleMm * DEDENDUM, 2 * t.moduleMm],
@@ -77,7 +75,7 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
   for (const s of input.spans ?? [])
     out.push({
       what: `span over ${s.teeth}`,
-      seen: measured(s, CALIPER_U.span),
+      seen: measured(s, spreadOf({ what: "span" })),
       atTips: false,
       of: (g) => spanOver(g, s.teeth),
       line: (t) => [t.moduleMm * t.cosAlpha * ((s.teeth - 0.5) * Math.PI + t.teeth * t.invAlphaT), 2 * t.moduleMm * t.sinAlpha],
@@ -85,7 +83,7 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
   for (const c of input.chords ?? [])
     out.push({
       what: `tip to tip over ${c.pitches} pitches`,
-      seen: measured(c, CALIPER_U.chord),
+      seen: measured(c, spreadOf({ what: "chord" })),
       atTips: true,
       of: (g) => tipDiameter(g) * Math.sin((Math.PI * c.pitches) / g.teeth),
       line: (t) => {
@@ -96,7 +94,7 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
   if (input.overPins) {
     const { pin } = input.overPins;
     const of = (g: Gear): number => overPins(g, pin);
-    const seen = measured(input.overPins, CALIPER_U.pins);
+    const seen = measured(input.overPins, spreadOf({ what: overPinsOf(input.overPins.pin) }));
     out.push({ what: `over ${pin} mm pins`, seen, atTips: false, of, line: (t) => pinLine(t, pin, seen.value) });
   }
   return out;

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
 import { measured, measuredInput } from "../quantity/measured";
 import { degrees } from "../quantity/units";
 import { type Residual, ranked, residual } from "./ranked";
@@ -24,7 +25,7 @@ export const wormInput = z.strictObject({
   centreDistance: mm("a centre distance").optional(),
   hand: z.enum(["left", "right"]).optional(),
 });
-export type WormInput = z.infer<typeof wormInput>;
+export type WormInput = Frozen<z.infer<typeof wormInput>>;
 
 export interface WormHypothesis {
   readonly system: ToothSize["system"];

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Fault, readWith } from "../fault";
 import { type Gear, gearDimensions } from "./dimensions";
-import { type IdentifyInput, identifyGear, identifyInput } from "./identify";
+import { identifyGear } from "./identify";
+import { type IdentifyInput, identifyInput } from "./identify-input";
 import { overPins } from "./over-pins";
 import { bestSpanTeeth, spanOver } from "./span-measurement";
 

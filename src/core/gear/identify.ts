@@ -1,56 +1,16 @@
-import { z } from "zod";
 import { Fault } from "../fault";
-import { type Measured, measured, measuredInput } from "../quantity/measured";
+import { type Measured, measured } from "../quantity/measured";
+import { spreadOf } from "../quantity/reading-kinds";
 import { radians } from "../quantity/units";
 import type { Gear } from "./dimensions";
-import { CALIPER_U, type Reading, readingsFrom, type ToothAt, toothAt } from "./identify-readings";
+import type { Hypothesis, IdentifyInput } from "./identify-input";
+import { type Reading, readingsFrom, type ToothAt, toothAt } from "./identify-readings";
 import { type NextReading, nextReading } from "./next-reading";
 import { logSum } from "./normal-distribution";
-import { type Residual, ranked, residual } from "./ranked";
+import { ranked, residual } from "./ranked";
 import { overShift, type ShiftRow } from "./shift-integral";
 import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
-/** Spread of a helix angle read by rolling the gear over paper, degrees. */
-const HELIX_U = 1.5;
-/** Spread of the angle between two teeth read off a protractor or a picture, degrees. */
-const ARC_U = 1;
-
-const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
-const over = { value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() };
-
-export const identifyInput = z.strictObject({
-  kind: z.enum(["spur", "helical"], { error: 'is none of "spur", "helical", "bevel", "worm"' }),
-  teeth: z.int("must be a whole number").min(4, "a gear has 4 teeth or more").max(400, "more than 400 teeth").nullable().optional(),
-  tipDiameter: mm("a tip diameter").optional(),
-  /** the tip diameter is what flat jaws showed: short across an odd count */
-  acrossFlatJaws: z.boolean().optional(),
-  rootDiameter: mm("a root diameter").optional(),
-  spans: z.array(z.strictObject({ teeth: z.int("must be a whole number").min(1, "a span is over 1 tooth or more").max(60), ...over })).optional(),
-  /** from tip to tip over some pitches, on the sound part of a broken gear */
-  chords: z.array(z.strictObject({ pitches: z.int("must be a whole number").min(1, "a chord is over 1 pitch or more").max(200), ...over })).optional(),
-  /** the angle between two sound teeth with so many pitches between them */
-  arc: z.strictObject({ pitches: z.int("must be a whole number").min(1).max(400), angle: measuredInput }).optional(),
-  overPins: z.strictObject({ pin: z.number().positive(), ...over }).optional(),
-  helixAngle: measuredInput.optional(),
-  hand: z.enum(["left", "right"]).optional(),
-  mate: z.strictObject({ teeth: z.int().min(4).max(400), centreDistance: mm("a centre distance") }).optional(),
-  /** the tooth of the gear it is known to mesh with, which was named before */
-  meshesWith: z.strictObject({ module: z.number().positive(), pressureAngle: z.number(), helixAngle: z.number() }).optional(),
-  tipsWorn: z.boolean().optional(),
-});
-export type IdentifyInput = z.infer<typeof identifyInput>;
-
-export interface Hypothesis {
-  readonly system: ToothSize["system"];
-  readonly module: number;
-  readonly diametralPitch: number | null;
-  readonly teeth: number;
-  readonly pressureAngle: number;
-  readonly helixAngle: number;
-  readonly profileShift: number;
-  readonly probability: number;
-  readonly residuals: readonly Residual[];
-}
 export interface Identification {
   readonly hypotheses: readonly Hypothesis[];
   readonly next: NextReading | null;
@@ -72,7 +32,7 @@ export interface Identification {
  */
 export function identifyGear(input: IdentifyInput): Identification {
   const readings = readingsFrom(input);
-  if (input.arc && measured(input.arc.angle, ARC_U).value <= 0) throw new Fault("arc.angle", "the angle between two teeth is above 0°");
+  if (input.arc && measured(input.arc.angle, spreadOf({ what: "arc" })).value <= 0) throw new Fault("arc.angle", "the angle between two teeth is above 0°");
   if (readings.length === 0 || (input.teeth == null && readings.length < 2))
     throw new Fault("", "there is too little to go on: give the tooth count and a tip diameter or a span, or at least two readings");
   const weighed: Weighed[] = [];
@@ -97,12 +57,12 @@ function teethToTry(input: IdentifyInput, size: ToothSize): number[] {
   let [least, most] = [6, 400];
   if (input.arc) {
     const { pitches } = input.arc;
-    const angle = measured(input.arc.angle, ARC_U);
+    const angle = measured(input.arc.angle, spreadOf({ what: "arc" }));
     least = Math.max(least, Math.floor((360 * pitches) / (angle.value + 4 * angle.u)), pitches + 1);
     most = Math.min(most, Math.ceil((360 * pitches) / Math.max(1, angle.value - 4 * angle.u)));
   }
   const helix = input.kind === "helical" ? helixTold(input, { value: 15, u: 10 }) : { value: 0, u: 0 };
-  const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, CALIPER_U.tip).value;
+  const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, spreadOf({ what: "tip diameter" })).value;
   if (tip === undefined) return between(Math.max(least, 8), Math.min(most, input.arc ? 400 : 150));
   const count = (beta: number): number => (tip * Math.cos(radians(beta))) / size.moduleMm - 2;
   const low = Math.max(least, Math.floor(count(Math.min(60, helix.value + 2.5 * helix.u)) - 1.6));
@@ -226,7 +186,7 @@ function overHelix(input: IdentifyInput, log: (beta: number) => number, hopeless
 /** A mate on a known centre distance: a = m (z1 + z2)/(2 cos β), less sure by a tenth of a module as either gear may be shifted. */
 function mateLog(input: IdentifyInput, teeth: number, moduleMm: number, cosBeta: number): number {
   if (!input.mate) return 0;
-  const seen = measured(input.mate.centreDistance, CALIPER_U.centre);
+  const seen = measured(input.mate.centreDistance, spreadOf({ what: "centre distance" }));
   const expected = (moduleMm * (teeth + input.mate.teeth)) / (2 * cosBeta);
   const u = Math.hypot(seen.u, 0.1 * moduleMm);
   return -0.5 * ((seen.value - expected) / u) ** 2 - Math.log(u);
@@ -234,7 +194,7 @@ function mateLog(input: IdentifyInput, teeth: number, moduleMm: number, cosBeta:
 
 /** The helix angle as it was measured, as the mate's says, or as little as is known without either. */
 function helixTold(input: IdentifyInput, unknown: Measured): Measured {
-  if (input.helixAngle !== undefined) return measured(input.helixAngle, HELIX_U);
+  if (input.helixAngle !== undefined) return measured(input.helixAngle, spreadOf({ what: "helix angle" }));
   return input.meshesWith ? { value: input.meshesWith.helixAngle, u: 0.5 } : unknown;
 }
 
@@ -249,7 +209,7 @@ function partnerLog({ meshesWith }: IdentifyInput, size: ToothSize): number {
 /** k pitches in an angle θ: θ = 360° k/z. */
 function arcLog(input: IdentifyInput, teeth: number): number {
   if (!input.arc || input.teeth != null) return 0;
-  const angle = measured(input.arc.angle, ARC_U);
+  const angle = measured(input.arc.angle, spreadOf({ what: "arc" }));
   return -0.5 * (((360 * input.arc.pitches) / teeth - angle.value) / angle.u) ** 2 - Math.log(angle.u);
 }
 

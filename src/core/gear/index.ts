@@ -1,8 +1,10 @@
 export { BORE_FORMS, boreOutline, borePath } from "./bore-form";
 export { type Gear, type GearDimensions, gearDimensions } from "./dimensions";
-export { type Face, type FaceKind, gearFace } from "./face";
-export { type Hypothesis, type Identification, type IdentifyInput, identifyGear, identifyInput } from "./identify";
+export { type Face, gearFace } from "./face";
+export { GEAR_KINDS, type GearKind } from "./gear-kind";
+export { type Identification, identifyGear } from "./identify";
 export { type BevelHypothesis, type BevelInput, bevelInput, identifyBevel, pitchConeAngle } from "./identify-bevel";
+export { type Hypothesis, type IdentifyInput, identifyInput } from "./identify-input";
 export { identifyWorm, type WormHypothesis, type WormInput, wormInput } from "./identify-worm";
 export { flatJawsShare, tipDiameterFromFlatJaws } from "./jaws-across";
 export { measuringPin } from "./measuring-pins";

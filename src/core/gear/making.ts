@@ -1,3 +1,4 @@
+import { isPlastic } from "../hardware/material";
 import { degrees } from "../quantity/units";
 import { bestSpanTeeth, gearDimensions, measuringPin, overPins, spanOver } from "./index";
 import { type GearToMake, twistOf } from "./solid";
@@ -53,10 +54,9 @@ export function makingNotes(g: GearToMake, material?: string): MakingNote[] {
     {
       what: "old material",
       figure: material ?? "not noted",
-      says:
-        material && /^(PA|POM|plastic|nylon)/i.test(material)
-          ? "keep it plastic: it is the fuse of the train. Printed: solid, of nylon or POM, its axis upright; ream the bore after"
-          : "steel runs against steel only if it is hardened and greased for it",
+      says: isPlastic(material)
+        ? "keep it plastic: it is the fuse of the train. Printed: solid, of nylon or POM, its axis upright; ream the bore after"
+        : "steel runs against steel only if it is hardened and greased for it",
     },
   ];
 }

@@ -1,6 +1,6 @@
 import { radians } from "../quantity/units";
 import type { Gear } from "./dimensions";
-import type { Hypothesis, IdentifyInput } from "./identify";
+import type { Hypothesis, IdentifyInput } from "./identify-input";
 import { measuringPin } from "./measuring-pins";
 import { overPins } from "./over-pins";
 import { bestSpanTeeth, spanOver } from "./span-measurement";

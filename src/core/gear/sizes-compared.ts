@@ -1,4 +1,5 @@
 import type { Measured } from "../quantity/measured";
+import { pinOf } from "../quantity/reading-kinds";
 import { type Gear, gearDimensions } from "./dimensions";
 import { tipDiameterFromFlatJaws } from "./jaws-across";
 import { overPins } from "./over-pins";
@@ -51,8 +52,8 @@ export function sizesCompared(gear: Gear, readings: readonly FoundReading[]): Si
   add("base diameter", d.baseDiameterMm);
   for (const r of readings) if (r.what === "span" && r.teeth) add(`span over ${r.teeth}`, spanOver(gear, r.teeth), r);
   for (const r of readings) {
-    const pin = /^over pins (\d+(?:\.\d+)?)$/.exec(r.what);
-    if (pin) add(`over ${pin[1]} mm pins`, overPins(gear, Number(pin[1])), r);
+    const pin = pinOf(r.what);
+    if (pin) add(`over ${pin} mm pins`, overPins(gear, pin), r);
   }
   if (gear.helixAngleDeg) add("helix angle", gear.helixAngleDeg, one("helix angle"), "°");
   return rows;

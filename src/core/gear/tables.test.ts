@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Hypothesis } from "./identify";
+import type { Hypothesis } from "./identify-input";
 import { nextReading } from "./next-reading";
 import { DIAMETRAL_PITCHES, MODULES_ROW_I, MODULES_ROW_II, TOOTH_SIZES } from "./standard-sizes";
 

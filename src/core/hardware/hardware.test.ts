@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { BEARINGS, bearingNamed } from "./bearings";
-import { HARDWARE_KINDS, type HardwareFacts, hardwareInWords, LEDGER_ROWS } from "./kinds";
+import { HARDWARE_KINDS, LEDGER_ROWS } from "./kinds";
 import { differenceOf, lookAlikes, onceHint, piecesWithoutPlace, placeFault } from "./look-alikes";
 import { partKindFrom } from "./part-kind";
+import { type HardwareFacts, hardwareInWords } from "./piece";
 import { tighteningOrder } from "./tightening-order";
 
 describe("look-alikes", () => {

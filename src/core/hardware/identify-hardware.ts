@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
 import { type Measured, measured, measuredInput } from "../quantity/measured";
 import { bearingSleeve, type SleeveLimits } from "./bearing-sleeve";
 import { BEARINGS } from "./bearings";
@@ -46,7 +47,7 @@ export const hardwareInput = z.discriminatedUnion(
   ],
   { error: 'is none of "bearing", "thread", "pin", "circlip", "o-ring"' },
 );
-export type HardwareInput = z.infer<typeof hardwareInput>;
+export type HardwareInput = Frozen<z.infer<typeof hardwareInput>>;
 
 export interface HardwareHypothesis {
   readonly name: string;

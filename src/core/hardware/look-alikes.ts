@@ -1,4 +1,4 @@
-import { type HardwareFacts, hardwareInWords } from "./kinds";
+import { type HardwareFacts, hardwareInWords } from "./piece";
 
 /** Lengths closer than this are not told apart by eye on the bench, mm. */
 const BY_EYE_MM = 3;

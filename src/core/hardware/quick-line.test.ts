@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { FREEINGS } from "./freed";
-import { FORMS, HARDWARE_KINDS, type HardwareFacts, PIECE_STATES } from "./kinds";
+import { HARDWARE_KINDS } from "./kinds";
+import { FORMS, type HardwareFacts, PIECE_STATES } from "./piece";
 import { LONGEST_MM, MOST_PIECES, type QuickLine, quickLine } from "./quick-line";
 import { FINISHES, KIND_WORDS, LOCKER_COLOURS, METRIC_PITCHES, WIRE_COLOURS } from "./shorthand-words";
 import { shorthandOf, writeQuickLine } from "./write-quick-line";

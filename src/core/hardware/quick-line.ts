@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from "../quantity/units";
 import type { Freeing } from "./freed";
-import type { HardwareFacts, HardwareForm, HardwareKind, PieceState } from "./kinds";
+import type { HardwareKind } from "./kinds";
+import type { HardwareFacts, HardwareForm, PieceState } from "./piece";
 import {
   COUNT_WORDS,
   FINISHES,

@@ -1,5 +1,6 @@
 import type { Freeing } from "./freed";
-import type { HardwareForm, HardwareKind, PieceState } from "./kinds";
+import type { HardwareKind } from "./kinds";
+import type { HardwareForm, PieceState } from "./piece";
 
 /** The words of the bench's shorthand. The first word of a kind is the one it is written with; plurals are read as well. */
 export const KIND_WORDS: Readonly<Record<HardwareKind, readonly string[]>> = {

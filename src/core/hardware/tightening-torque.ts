@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
 import { stressArea, threadNamed } from "./threads";
 
 export const torqueInput = z.strictObject({
@@ -11,7 +12,7 @@ export const torqueInput = z.strictObject({
   oiled: z.boolean().optional(),
   makersNm: z.number().positive("a torque is above 0").optional(),
 });
-export type TorqueInput = z.infer<typeof torqueInput>;
+export type TorqueInput = Frozen<z.infer<typeof torqueInput>>;
 
 export interface TorqueAnswer {
   /** null: there is no figure to be had, go by feel */

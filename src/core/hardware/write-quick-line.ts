@@ -1,4 +1,4 @@
-import type { HardwareFacts, HardwareForm } from "./kinds";
+import type { HardwareFacts, HardwareForm } from "./piece";
 import { NUT_FORMS, type QuickLine, quickLine } from "./quick-line";
 import { FORM_WORDS, KIND_WORDS } from "./shorthand-words";
 

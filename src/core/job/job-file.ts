@@ -1,29 +1,33 @@
 import { z } from "zod";
 import { Fault, readWith } from "../fault";
-import { lubePointSchema, partSchema, type Strip, serviceSchema, stepSchema } from "../order/strip";
+import type { Frozen } from "../frozen";
+import { answerSchema } from "./answer";
+import { arrivalSchema, orderSchema, storedQuote } from "./bought";
+import { findingSchema } from "./finding";
+import { jobHead, supply } from "./job";
+import { partSchema } from "./part";
+import { jobPicture } from "./picture";
 import { pictureMarkSchema } from "./picture-mark";
+import { readingSchema } from "./reading";
+import { lubePointSchema, serviceSchema } from "./service";
+import { stepSchema } from "./step";
+import type { Strip } from "./strip";
+import { day, jobNumber, later, text } from "./written";
 
 /** The open job file, `demontage-job` version 1. Its meaning is written down in docs/formats.md. */
-const text = z.string().max(4000, "is longer than 4000 letters");
-const later = z.record(z.string(), z.unknown()).optional();
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "is no day like 2026-11-02");
-
 export const jobFileSchema = z.strictObject({
   format: z.literal("demontage-job", { error: 'is not "demontage-job"' }),
   version: z.literal(1, { error: "is a version this program does not read; it reads 1" }),
   job: z
     .strictObject({
-      number: z
-        .string()
-        .regex(/^J-\d{4,6}$/, "is no job number like J-0142")
-        .optional(),
+      number: jobNumber.optional(),
       stage: text.optional(),
       takenIn: day.optional(),
       promised: day.optional(),
       complaint: text.optional(),
-      symptoms: z.array(text).optional(),
+      symptoms: jobHead.shape.symptoms.optional(),
       limit: z.number().min(0).optional(),
-      looseItems: z.array(text).optional(),
+      looseItems: jobHead.shape.looseItems.optional(),
       x: later,
     })
     .optional(),
@@ -33,7 +37,7 @@ export const jobFileSchema = z.strictObject({
     model: text.optional(),
     variant: text.optional(),
     serial: text.optional(),
-    supply: z.enum(["mains", "battery", "hand", "water", "other"], { error: "is none of: mains, battery, hand, water, other" }).optional(),
+    supply: supply.optional(),
     foodContact: z.boolean().optional(),
     x: later,
   }),
@@ -44,32 +48,107 @@ export const jobFileSchema = z.strictObject({
   findings: z
     .array(
       z.strictObject({
+        ...findingSchema.pick({ mode: true, extent: true, note: true, identity: true, chosen: true, x: true }).shape,
         part: text,
-        mode: text.optional(),
-        extent: text.optional(),
-        note: text.optional(),
-        teeth: z.record(z.string(), text).optional(),
+        teeth: findingSchema.shape.teeth.unwrap().optional(),
         readings: z
-          .array(z.strictObject({ what: text, value: z.number(), u: z.number().optional(), teeth: z.int().optional(), source: text.optional(), x: later }))
+          .array(z.strictObject({ ...readingSchema.pick({ what: true, value: true, u: true, teeth: true }).shape, source: text.optional(), x: later }))
+          .max(5000)
           .optional(),
-        identity: z.record(z.string(), z.unknown()).optional(),
-        chosen: text.optional(),
-        x: later,
       }),
     )
+    .max(5000)
     .optional(),
   tests: z
     .array(z.strictObject({ name: text, answer: text.optional(), value: z.number().optional(), unit: text.optional(), note: text.optional(), x: later }))
+    .max(500)
     .optional(),
-  pictureMarks: z.record(text, z.array(pictureMarkSchema)).optional(),
+  pictureMarks: z.record(text, z.array(pictureMarkSchema).max(60)).optional(),
   x: later,
 });
-export type JobFile = z.infer<typeof jobFileSchema>;
+export type JobFile = Frozen<z.infer<typeof jobFileSchema>>;
 
-/** Reads a job file's JSON. Throws a Fault that names the place. */
+/** Facts of the head that the file has no key of its own for. */
+export const CARRIED_HEAD = {
+  protectionClass: true,
+  condition: true,
+  consent: true,
+  stripFinished: true,
+  greaseState: true,
+  greaseOld: true,
+  caseInside: true,
+  fillSchool: true,
+  makersGrams: true,
+  lubricant: true,
+  washed: true,
+  handedBackAt: true,
+  past: true,
+  disposeConsent: true,
+  loosePictures: true,
+  train: true,
+  causes: true,
+  benchFinds: true,
+  newUnit: true,
+  basketAim: true,
+  toFit: true,
+} as const;
+
+/** What stands under `x.demontage` (formerly `x.bench`): all that the file has no key for, so that nothing is lost between two shops with this program. Read by the same schemas as everything else. */
+export const carriedSchema = z.strictObject({
+  job: jobHead.pick(CARRIED_HEAD).partial().optional(),
+  answers: z.array(answerSchema).max(500).optional(),
+  linesDone: z.array(text).max(20_000).optional(),
+  pictures: z
+    .array(jobPicture.pick({ name: true, role: true, part: true }))
+    .max(5000)
+    .optional(),
+  weighed: z.record(z.string(), z.strictObject({ grams: z.number().optional(), at: text.optional() })).optional(),
+  stepTimes: z.record(z.string(), text).optional(),
+  /** orders by their place in the list */
+  bought: z
+    .strictObject({
+      quotes: z.array(storedQuote.omit({ id: true })).max(200),
+      orders: z.array(orderSchema.omit({ id: true })).max(200),
+      /** `was`: its number in the shop it comes from, by which pictures hang on it */
+      arrivals: z.array(arrivalSchema.omit({ id: true, orderId: true }).extend({ order: z.int().optional(), was: z.int() })).max(1000),
+    })
+    .optional(),
+});
+export type Carried = Frozen<z.infer<typeof carriedSchema>>;
+
+/** What stands under `x` of a finding. */
+export const carriedFinding = findingSchema.pick({ gear: true, fate: true, fateWhy: true, readNumber: true }).partial();
+
+/** Reads a job file's JSON, with what this program keeps under `x`. Throws a Fault that names the place. */
 export function readJobFile(json: unknown): JobFile {
   if (typeof json !== "object" || json === null || Array.isArray(json)) throw new Fault("", "a job file is a JSON object");
-  return readWith(jobFileSchema, json);
+  const file = readWith(jobFileSchema, json);
+  carriedOf(file);
+  for (const [i, f] of (file.findings ?? []).entries()) carriedOfFinding(f.x, `findings[${i}].x`);
+  return file;
+}
+
+/** What a file carries besides its own keys, checked. Throws a Fault that names the place under `x`. */
+export function carriedOf(file: Pick<JobFile, "x">): Carried {
+  const key = file.x && "demontage" in file.x ? "demontage" : "bench";
+  return readWith(carriedSchema, withoutNulls(file.x?.[key] ?? {}), `x.${key}`);
+}
+
+/** Older files wrote an open answer as null. */
+function withoutNulls(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withoutNulls);
+  if (typeof value !== "object" || value === null) return value;
+  return Object.fromEntries(Object.entries(value).flatMap(([k, v]) => (v === null && k !== "diametralPitch" ? [] : [[k, withoutNulls(v)]])));
+}
+
+/** The facts of a finding that stand under its `x`, and the rest of it. */
+export function carriedOfFinding(x: JobFile["x"], at: string): { own: Frozen<z.infer<typeof carriedFinding>>; rest: Readonly<Record<string, unknown>> } {
+  const known = new Set(Object.keys(carriedFinding.shape));
+  const entries = Object.entries(x ?? {});
+  return {
+    own: readWith(carriedFinding, withoutNulls(Object.fromEntries(entries.filter(([k]) => known.has(k)))), at),
+    rest: Object.fromEntries(entries.filter(([k]) => !known.has(k))),
+  };
 }
 
 /** What a rebuild plan is worked out from. */

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Frozen } from "../frozen";
 
 const share = z.number().min(-0.5).max(1.5);
 const point = z.tuple([share, share]);
@@ -14,7 +15,7 @@ export const pictureMarkSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("number"), at: point, n: z.int().min(1).max(99) }),
   z.strictObject({ kind: z.literal("word"), at: point, says: z.string().min(1, "a word mark needs its word").max(80, "is longer than 80 letters") }),
 ]);
-export type PictureMark = z.infer<typeof pictureMarkSchema>;
+export type PictureMark = Frozen<z.infer<typeof pictureMarkSchema>>;
 
 /** The next free number for a number mark. */
 export const nextNumber = (marks: readonly PictureMark[]): number => marks.reduce((n, m) => (m.kind === "number" ? Math.max(n, m.n) : n), 0) + 1;

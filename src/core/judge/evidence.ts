@@ -1,3 +1,4 @@
+import { isPlastic } from "../hardware/material";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "./failure-modes";
 import { type Turning, toothExtent } from "./tooth-marks";
 
@@ -33,8 +34,6 @@ export interface Fact {
   readonly says: string;
 }
 
-const PLASTIC = /^(PA|POM|ABS|PC|nylon|acetal|plastic)/i;
-
 /** The facts of a job: `symptom:clicks`, `grease:metal`, `teeth:run`, `seal:torn`, `past:opened`, `mate:worn` … */
 export function factsOf(e: Evidence): Fact[] {
   const out: Fact[] = e.symptoms.map((s) => ({ fact: `symptom:${s}`, says: symptomSays(s) }));
@@ -57,7 +56,7 @@ function partFacts(p: EvidentPart): Fact[] {
   if (mode && mode.mode !== "sound" && mode.mode !== "not-looked") out.push({ fact: `${p.kind ?? "part"}:${mode.mode}`, says: `${p.name} ${mode.says}` });
   const failed = mode?.renew ?? false;
   if (p.kind === "gear" && failed && p.material)
-    out.push(PLASTIC.test(p.material) ? { fact: "gear:plastic", says: `${p.name} is plastic` } : { fact: "gear:metal", says: `${p.name} is metal` });
+    out.push(isPlastic(p.material) ? { fact: "gear:plastic", says: `${p.name} is plastic` } : { fact: "gear:metal", says: `${p.name} is metal` });
   if (p.marks && p.teeth && Object.keys(p.marks).length) out.push(...toothFacts(p, p.marks, p.teeth));
   if (p.mateLossMm !== undefined && p.mateLimitMm !== undefined)
     out.push(

@@ -1,3 +1,5 @@
+import { z } from "zod";
+
 /** What to do about a failed part. */
 export const FATES = [
   { fate: "renew", says: "Renew it" },
@@ -7,7 +9,8 @@ export const FATES = [
   { fate: "keep", says: "Keep it" },
   { fate: "decline", says: "Not worth it" },
 ] as const;
-export type Fate = (typeof FATES)[number]["fate"];
+export const fateName = z.enum(FATES.map((f) => f.fate));
+export type Fate = z.infer<typeof fateName>;
 
 /** The facts of this job that the schools argue with. */
 export interface FateFacts {

@@ -1,5 +1,6 @@
 import { LEDGER_ROWS } from "../hardware/kinds";
-import type { CheckedStrip } from "./strip";
+import type { StripStep } from "../job/step";
+import type { Strip } from "../job/strip";
 
 /** A piece that has not gone back: what it is, how many, and the pocket (step number) it lies in. */
 export interface OpenPiece {
@@ -24,20 +25,20 @@ export interface Ledger {
   readonly open: readonly OpenPiece[];
 }
 
-/**
- * Out and back: what came off, what of it has gone back, and where the rest lies.
- *
- * @param isBack whether the step with this index has been undone
- */
-export function hardwareLedger(strip: CheckedStrip, isBack: (step: number) => boolean): Ledger {
+/** A piece as it is asked about: hardware of some number, or a part. */
+export type LedgerPiece = { readonly hardware: string } | { readonly part: string };
+/** Whether a piece of a step has gone back. */
+export type IsBack = (step: StripStep, piece: LedgerPiece) => boolean;
+
+/** Out and back: what came off, what of it has gone back, and where the rest lies. */
+export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Ledger {
   let out = 0;
   let back = 0;
   const open: OpenPiece[] = [];
   strip.steps.forEach((s, i) => {
-    const done = isBack(i);
-    const count = (qty: number, piece: { hardware: string } | { part: string }): void => {
+    const count = (qty: number, piece: LedgerPiece): void => {
       out += qty;
-      if (done) back += qty;
+      if (isBack(s, piece)) back += qty;
       else open.push({ step: s.id, pocket: i + 1, ...piece, qty });
     };
     for (const h of s.hardware ?? []) count(h.qty, { hardware: h.id });
@@ -47,20 +48,16 @@ export function hardwareLedger(strip: CheckedStrip, isBack: (step: number) => bo
 }
 
 /** The same count by kind, as the two pencilled columns of the screen. Rows that never had anything are left out. */
-export function ledgerRows(strip: CheckedStrip, isBack: (step: number) => boolean): LedgerRow[] {
-  const rows = [...LEDGER_ROWS.map((r) => ({ row: r.row, out: 0, back: 0 })), { row: "parts", out: 0, back: 0 }];
-  strip.steps.forEach((s, i) => {
-    const add = (k: number, qty: number): void => {
-      const row = rows[k] as { out: number; back: number };
+export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerRow[] {
+  const rows = [...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0 })), { row: "parts", kinds: [], out: 0, back: 0 }];
+  for (const s of strip.steps) {
+    const add = (row: (typeof rows)[number] | undefined, qty: number, piece: LedgerPiece): void => {
+      if (!row) return;
       row.out += qty;
-      if (isBack(i)) row.back += qty;
+      if (isBack(s, piece)) row.back += qty;
     };
-    for (const h of s.hardware ?? [])
-      add(
-        LEDGER_ROWS.findIndex((r) => r.kinds.includes(h.kind)),
-        h.qty,
-      );
-    add(rows.length - 1, (s.parts ?? []).length);
-  });
-  return rows.filter((r) => r.out > 0);
+    for (const h of s.hardware ?? []) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
+    for (const part of s.parts ?? []) add(rows.at(-1), 1, { part });
+  }
+  return rows.filter((r) => r.out > 0).map(({ row, out, back }) => ({ row, out, back }));
 }

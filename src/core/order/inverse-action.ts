@@ -1,4 +1,4 @@
-import type { Action } from "./strip";
+import type { Action } from "../job/step";
 
 /** What undoes each action: its name in the plan, and how it is said at the bench. A note has no inverse. */
 export const INVERSE_ACTION: Readonly<Record<Exclude<Action, "note">, { readonly name: string; readonly says: string }>> = {

@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { HARDWARE_KINDS } from "../hardware/kinds";
+import { ACTIONS, type StripStep } from "../job/step";
+import { checkStrip } from "./checked-strip";
 import { hardwareLedger, ledgerRows } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { ACTION_SAYS } from "./likely-action";
-import { ACTIONS, checkStrip, type StripStep } from "./strip";
 
 const strips = fc
   .array(fc.record({ kind: fc.constantFrom(...HARDWARE_KINDS), qty: fc.integer({ min: 1, max: 9 }), part: fc.boolean(), back: fc.boolean() }), {
@@ -32,7 +33,7 @@ describe("the ledger", () => {
   it("always balances: what is out is back or named as open, with the pocket it lies in", () => {
     fc.assert(
       fc.property(strips, ({ strip, back }) => {
-        const ledger = hardwareLedger(strip, (i) => back[i] as boolean);
+        const ledger = hardwareLedger(strip, (s) => back[strip.steps.indexOf(s)] ?? false);
         const open = ledger.open.reduce((sum, p) => sum + p.qty, 0);
         expect(ledger.back + open).toBe(ledger.out);
         for (const piece of ledger.open) {
@@ -45,7 +46,7 @@ describe("the ledger", () => {
   it("has rows that sum up to the same", () => {
     fc.assert(
       fc.property(strips, ({ strip, back }) => {
-        const isBack = (i: number): boolean => back[i] as boolean;
+        const isBack = (s: StripStep): boolean => back[strip.steps.indexOf(s)] ?? false;
         const ledger = hardwareLedger(strip, isBack);
         const rows = ledgerRows(strip, isBack);
         expect(rows.reduce((sum, r) => sum + r.out, 0)).toBe(ledger.out);

@@ -1,5 +1,5 @@
-import type { HardwareFacts } from "../hardware/kinds";
-import type { Action } from "./strip";
+import type { HardwareFacts } from "../hardware/piece";
+import type { Action } from "../job/step";
 
 /** How each action is said in the recorder's list. */
 export const ACTION_SAYS: Readonly<Record<Action, string>> = {

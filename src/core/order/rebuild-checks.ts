@@ -1,4 +1,5 @@
-import type { Part, StripStep } from "./strip";
+import type { Part } from "../job/part";
+import type { StripStep } from "../job/step";
 
 /** A thing to look at or feel before the work goes on, and the sentence that asks for it. */
 export interface RebuildCheck {

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
+import type { StripStep } from "../job/step";
+import type { Strip } from "../job/strip";
 import { ledgerAfter, lineKey, type RebuildLine, rebuildPlan } from "./rebuild-plan";
-import type { Strip, StripStep } from "./strip";
 
 const strip = (steps: StripStep[], more: Partial<Strip> = {}): Strip => ({ parts: [], services: [], lubePoints: [], ...more, steps });
 const undone = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));

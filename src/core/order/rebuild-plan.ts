@@ -1,9 +1,14 @@
-import { hardwareInWords } from "../hardware/kinds";
+import { hardwareInWords } from "../hardware/piece";
+import { checkKey, greaseKey, serviceKey, undoKey } from "../job/keys";
+import type { Part } from "../job/part";
+import type { LubePoint, Service } from "../job/service";
+import type { StripStep } from "../job/step";
+import type { Strip } from "../job/strip";
 import { cautionsFor } from "../safety/cautions";
-import { hardwareLedger, type Ledger } from "./hardware-ledger";
+import { type CheckedStrip, checkStrip } from "./checked-strip";
+import { hardwareLedger, type IsBack, type Ledger } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { REBUILD_CHECKS } from "./rebuild-checks";
-import { type CheckedStrip, checkStrip, type LubePoint, type Part, type Service, type Strip, type StripStep } from "./strip";
 import { needsOf, undoOrder } from "./undo-order";
 
 interface Line {
@@ -50,10 +55,16 @@ const MINUTES = { step: 2, grease: 2, service: 3, check: 0.5 } as const;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
-  if (line.kind === "grease") return `grease:${line.lubePoint}`;
-  if (line.kind === "service") return `service:${line.service}`;
-  if (line.kind === "check") return `check:${line.check}:${line.after}`;
-  return `undo:${line.undoes}`;
+  switch (line.kind) {
+    case "grease":
+      return greaseKey(line.lubePoint);
+    case "service":
+      return serviceKey(line.service);
+    case "check":
+      return checkKey(line.check, line.after);
+    default:
+      return undoKey(line.undoes);
+  }
 }
 
 type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
@@ -92,31 +103,38 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     const here = (t: { part?: string | undefined; reachedBy?: string | undefined }): boolean =>
       t.reachedBy === step.id || (t.part !== undefined && own.includes(t.part));
     for (const v of strip.services)
-      if (!v.waitMinutes && here(v)) service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${v.reachedBy} still leaves the place open`);
+      if (!v.waitMinutes && here(v))
+        service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
     for (const g of strip.lubePoints) if (here(g) && (g.reachedBy || g.when === "before-fit")) drafts.push(grease(checked, g, i));
     drafts.push(undoing(checked, neededBy, i, own));
     for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
     drafts.push(...checksAfter(checked, i, order[k + 1]));
   });
 
-  const lines = drafts.map((d, i) => ({ n: i + 1, ...d })) as RebuildLine[];
+  const lines = drafts.map((d, i): RebuildLine => ({ n: i + 1, ...d }));
   return {
     steps: lines,
     pick: picks(checked),
-    ledger: hardwareLedger(checked, () => true),
+    ledger: hardwareLedger(checked, carriedBy(lines)),
     waits: waitsAfter.map(({ at, service: v }) => ({
       after: at,
       minutes: v.waitMinutes as number,
-      why: `${v.note ?? v.do}: must be over before ${v.part ? `${nameOf(checked, v.part)} goes in` : `${v.reachedBy} is closed`}`,
+      why: `${v.note ?? v.do}: must be over before ${v.part ? `${nameOf(checked, v.part)} goes in` : `${reachedName(checked, v)} is closed`}`,
     })),
     minutes: Math.round(minutesOf(checked, order, drafts)),
   };
 }
 
+/** A piece is back once some line of the plan names it as put back: counted from the lines themselves, so that a line that forgets a piece leaves the ledger open. */
+function carriedBy(lines: readonly RebuildLine[]): IsBack {
+  const hardware = new Set(lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? l.hardware : [])));
+  const parts = new Set(lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? l.parts : [])));
+  return (_, piece) => ("hardware" in piece ? hardware.has(piece.hardware) : parts.has(piece.part));
+}
+
 /** The ledger while the work goes on: what is back once the lines with these keys are done. */
 export function ledgerAfter(strip: Strip, done: ReadonlySet<string>): Ledger {
-  const checked = checkStrip(strip);
-  return hardwareLedger(checked, (i) => done.has(`undo:${checked.steps[i]?.id}`));
+  return hardwareLedger(checkStrip(strip), (s) => done.has(undoKey(s.id)));
 }
 
 function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number, parts: readonly string[]): Draft {
@@ -139,7 +157,9 @@ function reasons(strip: CheckedStrip, neededBy: readonly (readonly number[])[], 
   for (const n of needs.slice(0, 2)) out.push(`${stepName(strip, n)} had to be off before this could come out, so this goes back first`);
   for (const n of neededBy[i]?.slice(0, 1) ?? []) out.push(`${stepName(strip, n)} lay under it and is back already`);
   const bundle = strip.steps[i]?.bundle;
-  if (bundle) out.push(`it came out as one with bundle ${bundle} and goes back with it`);
+  const others = bundle ? strip.steps.flatMap((s, k) => (s.bundle === bundle && k !== i ? [k] : [])) : [];
+  if (others.length)
+    out.push(`it came out as one with ${others.map((k) => stepName(strip, k)).join(", ")} and goes back with ${others.length === 1 ? "it" : "them"}`);
   if (!out.length) out.push(needs.length ? "reverse of the strip" : "nothing forces its place: it is the reverse of the strip");
   return out;
 }
@@ -147,7 +167,7 @@ function reasons(strip: CheckedStrip, neededBy: readonly (readonly number[])[], 
 function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
   const closers = (strip.needs[i] ?? []).filter((n) => strip.steps[n]?.action !== "note").map((n) => stepName(strip, n));
   const why = g.reachedBy
-    ? `last chance: ${stepName(strip, strip.indexOf.get(g.reachedBy) as number)} closes over it`
+    ? `last chance: ${reachedName(strip, g)} closes over it`
     : closers.length
       ? `closes over it: ${closers.join(", ")}`
       : `${g.when === "before-fit" ? "before" : "after"} ${nameOf(strip, g.part as string)} goes in`;
@@ -186,10 +206,16 @@ function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readon
   return drafts.reduce((sum, d) => sum + (d.kind === "grease" || d.kind === "service" || d.kind === "check" ? MINUTES[d.kind] : 0), steps);
 }
 
+/** What laid a place open, by name. */
+const reachedName = (strip: CheckedStrip, t: { readonly reachedBy?: string | undefined }): string => {
+  const i = strip.indexOf.get(t.reachedBy ?? "");
+  return i === undefined ? "the step before" : stepName(strip, i);
+};
+
 const nameOf = (strip: CheckedStrip, part: string): string => strip.partById.get(part)?.name ?? part;
 
 function stepName(strip: CheckedStrip, i: number): string {
   const s = strip.steps[i] as StripStep;
   const what = s.title ?? (s.parts?.length ? s.parts.map((p) => nameOf(strip, p)).join(", ") : undefined);
-  return what ? `${what} (step ${i + 1})` : s.id;
+  return what ? `${what} (step ${i + 1})` : `step ${i + 1}`;
 }

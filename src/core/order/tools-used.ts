@@ -1,5 +1,5 @@
 import { FREEING_WORDS } from "../hardware/freed";
-import type { StripStep } from "./strip";
+import type { StripStep } from "../job/step";
 
 /** Inch pin punches, by their name and size in mm. */
 const INCH_PUNCHES: readonly (readonly [string, number])[] = [["1/16", 1.588], ["5/64", 1.984], ["3/32", 2.381], ["1/8", 3.175], ["5/32", 3.969], ["3/16", 4.763], ["1/4", 6.35]]; // biome-ignore format: a short table

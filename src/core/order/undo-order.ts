@@ -1,5 +1,5 @@
 import { Fault } from "../fault";
-import type { CheckedStrip } from "./strip";
+import type { CheckedStrip } from "./checked-strip";
 
 /** For every step the steps it needed directly, as indices; a note in between is looked through. Notes themselves have an entry too. */
 export type Needs = readonly (readonly number[])[];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { StripStep } from "../order/strip";
+import type { StripStep } from "../job/step";
 import { CAUTIONS, cautionsFor, NAMED_HAZARDS } from "./cautions";
 
 const off = (step: Partial<StripStep>, ...names: string[]): string => cautionsFor({ id: "s", action: "pull", ...step }, names, "off").join(" ");

@@ -1,5 +1,5 @@
 import { FREEING_WORDS } from "../hardware/freed";
-import type { StripStep } from "../order/strip";
+import type { StripStep } from "../job/step";
 
 /** A hazard and the sentence that stands at the step where it is. Sentences are written here and nowhere else. */
 export interface Caution {

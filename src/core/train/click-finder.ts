@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
 import { type Rate, ratesOf } from "./rates";
 import { type Rhythm, rhythm } from "./rhythm";
 import { shaftSpeeds } from "./shaft-speeds";
@@ -14,7 +15,7 @@ export const clickInput = z.strictObject({
   /** the shaft that was watched, and when it came round; left out: the train ran at the motor's speed */
   turns: z.strictObject({ shaft: z.string(), tapsMs: times }).optional(),
 });
-export type ClickInput = z.infer<typeof clickInput>;
+export type ClickInput = Frozen<z.infer<typeof clickInput>>;
 
 export interface ClickSuspect {
   readonly rate: Rate;

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
 import { measured } from "../quantity/measured";
 import { type GearMaterial, MATERIALS, materialNamed } from "./materials";
 import { rootStress } from "./root-stress";
@@ -13,7 +14,7 @@ export const fuseInput = z.strictObject({
     .strictObject({ mesh: z.string(), role: z.enum(["driver", "driven", "sun", "ring", "planet"]), material: z.string(), price: z.number().min(0).optional() })
     .optional(),
 });
-export type FuseInput = z.infer<typeof fuseInput>;
+export type FuseInput = Frozen<z.infer<typeof fuseInput>>;
 
 export interface StressedGear {
   readonly wheel: TrainWheel;

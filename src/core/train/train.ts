@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Frozen } from "../frozen";
 import { measuredInput } from "../quantity/measured";
 
 /** The shaft that stands still: the case. A ring or a carrier held by it does not turn. */
@@ -74,8 +75,8 @@ export const trainInput = z.strictObject({
   meshes: z.array(meshInput).max(60, "more than 60 meshes"),
 });
 
-export type TrainInput = z.infer<typeof trainInput>;
-export type Mesh = z.infer<typeof meshInput>;
+export type TrainInput = Frozen<z.infer<typeof trainInput>>;
+export type Mesh = Frozen<z.infer<typeof meshInput>>;
 export type PlanetaryMesh = Extract<Mesh, { kind: "planetary" }>;
 export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
 

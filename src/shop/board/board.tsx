@@ -2,24 +2,15 @@ import { differenceInCalendarDays, format, parseISO } from "date-fns";
 import { Circle, Flag } from "lucide-react";
 import Link from "next/link";
 import { STAGE_NAMES, STAGES } from "@/core/job/stages";
-import type { BoardJob } from "@/store/jobs";
+
 import { KeyLink } from "@/ui/key-link";
 import { pictureUrl } from "@/ui/picture-frame";
 import { ThemeSwitch } from "@/ui/theme-switch";
+import type { BoardLine, BoardView } from "./board-view";
 import { TakeInButton } from "./take-in-button";
 
-export interface BoardProps {
-  jobs: readonly BoardJob[];
-  today: string;
-  shopName: string;
-  /** the job to take up next, and the sentence why */
-  next: { job: BoardJob; says: string; why: string } | null;
-  takeIn: () => Promise<void>;
-  whatNext: Readonly<Record<string, string>>;
-}
-
 /** The first screen: every job with its stage, what is next, and its promise; at the foot what to take up now. */
-export function Board({ jobs, today, shopName, next, takeIn, whatNext }: BoardProps) {
+export function Board({ jobs, today, shopName, next, takeIn }: BoardView & { takeIn: () => Promise<void> }) {
   const open = jobs.filter((j) => !j.handedBackAt);
   return (
     <div className="job-frame">
@@ -65,7 +56,7 @@ export function Board({ jobs, today, shopName, next, takeIn, whatNext }: BoardPr
                   <span className="hush block text-[18px] leading-[1.1]">{[`${j.maker} ${j.model}`.trim(), j.customerName].filter(Boolean).join(" · ")}</span>
                 </span>
                 <StageBar job={j} />
-                <span className="pr-3 text-[19px] leading-[1.15]">{j.handedBackAt ? "" : whatNext[j.number]}</span>
+                <span className="pr-3 text-[19px] leading-[1.15]">{j.next}</span>
                 <PromisedDay job={j} today={today} />
               </Link>
             </li>
@@ -88,7 +79,7 @@ export function Board({ jobs, today, shopName, next, takeIn, whatNext }: BoardPr
               <h2 className="text-[34px]">
                 {next.job.number}: {next.says}
               </h2>
-              <p className="mt-1 text-[22px]">{next.why}</p>
+              <p className="mt-1 text-[22px]">{next.job.next}</p>
               <p className="mt-1 line-clamp-2 text-[20px] text-[#d7ccb4]">“{next.job.complaint}”</p>
             </div>
             <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] justify-center">
@@ -103,7 +94,7 @@ export function Board({ jobs, today, shopName, next, takeIn, whatNext }: BoardPr
   );
 }
 
-function StageBar({ job }: { job: BoardJob }) {
+function StageBar({ job }: { job: BoardLine }) {
   const at = STAGES.indexOf(job.stage);
   return (
     <span className="flex items-center gap-2.5">
@@ -120,7 +111,7 @@ function StageBar({ job }: { job: BoardJob }) {
   );
 }
 
-function PromisedDay({ job, today }: { job: BoardJob; today: string }) {
+function PromisedDay({ job, today }: { job: BoardLine; today: string }) {
   if (job.handedBackAt)
     return (
       <span className="flex items-center gap-2 text-[19px] text-success">

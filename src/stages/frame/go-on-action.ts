@@ -2,12 +2,12 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { openGates } from "@/core/job/gates";
+import { factsOf } from "@/core/gates/job-facts";
+import { openGates } from "@/core/gates/open-gates";
 import { STAGE_NAMES, STAGES, stageAfter } from "@/core/job/stages";
 import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { moveToStage } from "@/store/jobs";
-import { factsOf } from "../job-view/job-facts";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import type { Gate } from "@/core/job/gates";
+import type { Gate } from "@/core/gates/open-gates";
 import { STAGE_NAMES, type Stage, stageAfter } from "@/core/job/stages";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";

@@ -1,11 +1,11 @@
 import type { ReactNode } from "react";
+import { gatesOf } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
 import type { Stage } from "@/core/job/stages";
 import { symptomSays } from "@/core/judge/failure-modes";
-import type { Job } from "@/store/job";
 import { KeyLink } from "@/ui/key-link";
 import { StageRule } from "@/ui/stage-rule";
 import { ThemeSwitch } from "@/ui/theme-switch";
-import { gatesOf } from "../job-view/job-facts";
 import { JobProvider } from "../saving/job-context";
 import { PictureQueueProvider } from "./picture-queue";
 import { SkippedGates } from "./skipped-gates";

@@ -1,5 +1,5 @@
 import { format, parseISO } from "date-fns";
-import type { Job } from "@/store/job";
+import type { Job } from "@/core/job/job";
 
 /** The head of a printed sheet: what it is, of which unit, from which shop, of which day. */
 export function SheetHead({

@@ -1,9 +1,10 @@
 import { TriangleAlert } from "lucide-react";
-import type { Answer } from "@/store/job";
+import type { Answer } from "@/core/job/answer";
+import { safetyOf } from "@/core/job/keys";
 
 /** A safety question that was skipped stays in sight, with its reason, as long as the job lives. */
 export function SkippedGates({ answers }: { answers: readonly Answer[] }) {
-  const skipped = answers.filter((a) => a.question.startsWith("safety:") && a.answer === "skipped");
+  const skipped = answers.filter((a) => safetyOf(a.question) !== undefined && a.answer === "skipped");
   if (!skipped.length) return null;
   return (
     <span

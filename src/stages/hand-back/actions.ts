@@ -2,13 +2,14 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { factsOf } from "@/core/gates/job-facts";
+import { openGates } from "@/core/gates/open-gates";
 import { figureFault, finalChecks } from "@/core/hand-back/final-checks";
-import { openGates } from "@/core/job/gates";
+import { finalKey } from "@/core/job/keys";
 import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
-import { factsOf } from "../job-view/job-facts";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
@@ -20,7 +21,7 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
     const job = await loadJob(await database(), number);
     const asked = job && finalChecks(job).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
-    if (back) return setAnswer(number, version, `final:${check}`, null, `last check opened again: ${asked.asks}`);
+    if (back) return setAnswer(number, version, finalKey(check), null, `last check opened again: ${asked.asks}`);
     if (asked.unit) {
       if (value === undefined) throw new Fault("value", `give the figure in ${asked.unit}`);
       const fault = figureFault(asked, value);
@@ -29,7 +30,7 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
     return setAnswer(
       number,
       version,
-      `final:${check}`,
+      finalKey(check),
       { answer: "yes", value, unit: asked.unit },
       `last check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}`,
     );

@@ -1,21 +1,23 @@
 "use client";
 
 import { useState } from "react";
+import type { Gate } from "@/core/gates/open-gates";
 import type { FinalCheck } from "@/core/hand-back/final-checks";
-import type { Gate } from "@/core/job/gates";
-import type { Answer, Job } from "@/store/job";
+import type { Answer } from "@/core/job/answer";
+import type { Job } from "@/core/job/job";
+import { finalKey } from "@/core/job/keys";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
-import { useDraft } from "../saving/use-draft";
+import { typedText, useDraft } from "../saving/use-draft";
 import { answerCheck, handBack } from "./actions";
 
 /** Hand back: the last checks one by one, then the return sheet. */
 export function HandBackScreen({ job, checks, gates, draft }: { job: Job; checks: readonly FinalCheck[]; gates: readonly Gate[]; draft: unknown }) {
   const { run, number, say } = useJob();
-  const answerOf = (c: FinalCheck): Answer | undefined => job.answers.find((a) => a.question === `final:${c.check}`);
+  const answerOf = (c: FinalCheck): Answer | undefined => job.answers.find((a) => a.question === finalKey(c.check));
   const now = checks.find((c) => !answerOf(c));
-  const [figure, setFigure] = useDraft<string>("hand-back.figure", draft, "");
+  const [figure, setFigure] = useDraft("hand-back.figure", draft, typedText, "");
   const [fault, setFault] = useState<string | null>(null);
   const yes = async (): Promise<void> => {
     if (!now) return;

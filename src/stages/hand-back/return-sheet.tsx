@@ -1,12 +1,14 @@
 /* biome-ignore-all lint/performance/noImgElement: printed pictures come from the shop's own folder */
+
 import { format, parseISO } from "date-fns";
 import type { Lubricant } from "@/core/grease/choose";
 import { finalChecks } from "@/core/hand-back/final-checks";
-import { hardwareInWords } from "@/core/hardware/kinds";
+import { hardwareInWords } from "@/core/hardware/piece";
+import type { Job } from "@/core/job/job";
+import { finalKey } from "@/core/job/keys";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import type { Job } from "@/store/job";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
 
@@ -176,7 +178,7 @@ export function ReturnSheet({
       <Section title="Tests">
         <ul className="grid grid-cols-2 gap-x-6">
           {checks.map((c) => {
-            const a = job.answers.find((x) => x.question === `final:${c.check}`);
+            const a = job.answers.find((x) => x.question === finalKey(c.check));
             return (
               <li key={c.check} className="flex justify-between gap-3 border-b border-[#d7ccb4]">
                 <span>{c.asks.replace(/\?$/, "")}</span>

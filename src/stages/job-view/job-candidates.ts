@@ -1,8 +1,8 @@
 import type { Knex } from "knex";
+import type { Job } from "@/core/job/job";
 import { type Candidate, rankCandidates, type Wanted } from "@/core/match/candidates/rank";
 import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { partsFor, partsNumbered } from "@/store/catalogue";
-import type { Job } from "@/store/job";
 import { offersFor } from "@/store/offers";
 import { wantedFor } from "./wanted-part";
 

@@ -1,7 +1,8 @@
-import { hardwareInWords } from "@/core/hardware/kinds";
 import { type LaidHardware, lookAlikes } from "@/core/hardware/look-alikes";
-import { checkStrip } from "@/core/order/strip";
-import type { Job } from "@/store/job";
+import { hardwareInWords } from "@/core/hardware/piece";
+import type { Job } from "@/core/job/job";
+import { undoKey } from "@/core/job/keys";
+import { checkStrip } from "@/core/order/checked-strip";
 import type { Pocket } from "@/ui/mat";
 import { pictureUrl } from "@/ui/picture-frame";
 
@@ -25,7 +26,7 @@ export function pocketsOf(job: Job): Pocket[] {
       facing: s.facing,
       bundle: s.bundle,
       needs: needs[i] ?? [],
-      emptied: done.has(`undo:${s.id}`),
+      emptied: done.has(undoKey(s.id)),
       lookAlike: like && `${hardwareInWords({ ...(hardware[like.piece] as (typeof hardware)[number]), at: undefined })} ${like.says}`,
     };
   });

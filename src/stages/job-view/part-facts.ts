@@ -1,16 +1,12 @@
+import type { Job } from "@/core/job/job";
 import { type Measured, meanOf } from "@/core/quantity/measured";
-import type { Job } from "@/store/job";
-
-/** A caliper's spread, mm. */
-const CALIPER_U = 0.02;
+import { spreadOf } from "@/core/quantity/reading-kinds";
 
 /** The mean of what was read of one dimension of a part; undefined: it was not taken. */
 export function partMean(job: Pick<Job, "readings">, part: string, what: string): Measured | undefined {
-  const values = job.readings.filter((r) => r.part === part && r.what === what).map((r) => r.value);
-  return values.length ? meanOf(values, CALIPER_U) : undefined;
+  const own = job.readings.filter((r) => r.part === part && r.what === what);
+  return own[0] && meanOf(own.map((r) => r.value), spreadOf(own[0])); // biome-ignore format: one call
 }
-
-export const isPlastic = (material: string | undefined): boolean => /^(PA|POM|ABS|PC|plastic)/i.test(material ?? "");
 
 /** Somebody can be hurt if the part lets go: there is a blade behind it. */
 export const canHurt = (job: Pick<Job, "parts">, kind: string | undefined): boolean => job.parts.some((p) => p.kind === "blade") && kind !== "cover";

@@ -1,11 +1,11 @@
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
+import type { Job } from "@/core/job/job";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
 import type { UnitName } from "@/core/match/catalogue/catalogue-part";
 import { PART_KINDS, type PartKind } from "@/core/match/catalogue/part-spec";
 import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";
-import type { Job } from "@/store/job";
 import { partMean, toldOf } from "./part-facts";
 
 /** The unit of a job, as parts are sold by it. */

@@ -2,6 +2,7 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { GEAR_KINDS } from "@/core/gear/gear-kind";
 import { BORE_FORMS } from "@/core/gear/index";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FATES, type Fate } from "@/core/judge/fate";
@@ -9,9 +10,20 @@ import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
 import { lengthFrom } from "@/core/quantity/units";
 import { trainInput } from "@/core/train/train";
 import { database } from "@/store/database";
-import { GEAR_KINDS, loadJob } from "@/store/job";
+import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
-import { addReading, keepBenchFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain, strikeReadings, takePhotoCount } from "@/store/judge";
+import {
+  addReading,
+  keepHardwareFind,
+  markTeeth,
+  nameGear,
+  setCauses,
+  setFinding,
+  setGearNotes,
+  setTrain,
+  strikeReadings,
+  takePhotoCount,
+} from "@/store/judge";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { nameFrom } from "./gear/gear-readings";
@@ -176,8 +188,8 @@ const findInput = z.object({
   ...onJob,
   find: z.strictObject({ name: z.string().max(80), from: z.string().max(200), sure: z.number().min(0).max(1), source: z.string().max(80) }),
 });
-export async function saveBenchFind(raw: z.infer<typeof findInput>): Promise<ActionResult> {
-  return act(findInput, raw, ({ number, version, find }) => keepBenchFind(number, version, find));
+export async function saveHardwareFind(raw: z.infer<typeof findInput>): Promise<ActionResult> {
+  return act(findInput, raw, ({ number, version, find }) => keepHardwareFind(number, version, find));
 }
 
 const photoInput = z.object({

@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
+import type { Job } from "@/core/job/job";
 import { bushVerdict } from "@/core/judge/bush-clearance";
-import type { Job } from "@/store/job";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";

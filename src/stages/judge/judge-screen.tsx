@@ -2,11 +2,11 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { Gate } from "@/core/job/gates";
+import type { Gate } from "@/core/gates/open-gates";
+import type { Job } from "@/core/job/job";
 import type { LikelyCause } from "@/core/judge/causes";
 import { GREASE_STATES, modesFor } from "@/core/judge/failure-modes";
 import type { FateOption } from "@/core/judge/fate";
-import type { Job } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { PartGlyph } from "@/ui/part-glyph";
 import { framed, PictureFrame } from "@/ui/picture-frame";

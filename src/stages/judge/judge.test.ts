@@ -1,7 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { gearDimensions, spanOver } from "@/core/gear/index";
+import type { Finding } from "@/core/job/finding";
+import type { GearNotes } from "@/core/job/gear-notes";
+import type { Job } from "@/core/job/job";
+import type { Reading } from "@/core/job/reading";
 import { cataloguePart } from "@/core/match/catalogue/catalogue-part";
-import type { Finding, GearNotes, Job, Reading } from "@/store/job";
 import { nameFrom } from "./gear/gear-readings";
 import { gearView } from "./gear/gear-view";
 import { asKind, renamed } from "./train/train-meshes";

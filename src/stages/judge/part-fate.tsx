@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
+import type { Finding } from "@/core/job/finding";
 import type { FateOption } from "@/core/judge/fate";
-import type { Finding } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { Reasons } from "@/ui/reasons";
 import { useJob } from "../saving/job-context";

@@ -1,8 +1,9 @@
 import { type Charge, freeVolumeMl, gramsOnTeeth, greaseCharge } from "@/core/grease/charge";
 import { chooseGrease, type GreaseNeed, type GreaseVerdict, type Lubricant } from "@/core/grease/choose";
-import { THICKENERS, type Thickener } from "@/core/grease/thickeners";
-import type { LubePoint } from "@/core/order/strip";
-import type { Job } from "@/store/job";
+import { THICKENERS } from "@/core/grease/thickeners";
+import { plasticFamily } from "@/core/hardware/material";
+import type { Job } from "@/core/job/job";
+import type { LubePoint } from "@/core/job/service";
 
 export interface GreasePlan {
   readonly verdicts: readonly GreaseVerdict[];
@@ -19,12 +20,12 @@ const rounded = (g: number): number => Math.round(g * 10) / 10;
 
 /** What the unit asks of a grease: from its parts' materials and what is known of the old one. */
 export function needOf(job: Job): GreaseNeed {
-  const materials = new Set(job.parts.map((p) => p.material).filter((m): m is string => m !== undefined));
-  const old = job.washed ? null : (THICKENERS as readonly string[]).includes(job.greaseOld) ? (job.greaseOld as Thickener) : "unknown";
+  const materials = new Set(job.parts.flatMap((p) => p.material ?? []));
+  const old = job.washed ? null : (THICKENERS.find((t) => t === job.greaseOld) ?? "unknown");
   return {
     foodContact: job.foodContact,
     place: "closed-case",
-    plastics: ["ABS", "PA", "POM", "PC", "PS"].filter((m) => materials.has(m)),
+    plastics: [...new Set([...materials].flatMap((m) => plasticFamily(m) ?? []))],
     elastomers: ["NBR", "EPDM", "FKM"].filter((m) => materials.has(m)),
     old,
     hottestC: 70,

@@ -3,17 +3,18 @@
 import { Check, X } from "lucide-react";
 import { useState } from "react";
 import { practiceScale } from "@/bench/scale";
+import type { Gate } from "@/core/gates/open-gates";
 import { nlgiName } from "@/core/grease/choose";
-import type { Gate } from "@/core/job/gates";
+import type { Job } from "@/core/job/job";
+import type { WeighedPoint } from "@/core/job/service";
 import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
-import type { Job, WeighedPoint } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { Readout } from "@/ui/readout";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
-import { useDraft } from "../saving/use-draft";
+import { typedFields, useDraft } from "../saving/use-draft";
 import { saveCase, saveSchool, saveWashed, takeGrease, weigh } from "./actions";
 import type { GreasePlan } from "./grease-plan";
 
@@ -24,7 +25,7 @@ export function LubeScreen({ job, plan, gates, draft }: { job: Job; plan: Grease
   const { run, say } = useJob();
   const [looked, setLooked] = useState<string>();
   const shown = plan.verdicts.find((v) => v.lubricant.id === (looked ?? job.lubricant)) ?? plan.verdicts[0];
-  const [inside, setInside] = useDraft<Record<string, string>>("lube.case", draft, {});
+  const [inside, setInside] = useDraft("lube.case", draft, typedFields, {});
   const sides = [
     ["lengthMm", "Length"],
     ["widthMm", "Width"],

@@ -1,12 +1,12 @@
 import type { Knex } from "knex";
 import type { Gear } from "@/core/gear/index";
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
+import type { Arrival } from "@/core/job/bought";
+import type { Job } from "@/core/job/job";
 import { type CompareItem, whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { partsNumbered } from "@/store/catalogue";
-import type { Job } from "@/store/job";
-import type { Arrival } from "@/store/order-records";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import { partMean, toldOf } from "../job-view/part-facts";
 

@@ -2,16 +2,16 @@
 
 import { useEffect, useMemo, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
+import type { SERVICES } from "@/core/job/service";
 import { arrivalVerdict, type CompareItem } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
-import type { SERVICES } from "@/core/order/strip";
 import { lengthFrom } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { letGo } from "@/ui/let-go";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
-import { useDraft } from "../saving/use-draft";
+import { typedFields, useDraft } from "../saving/use-draft";
 import { decide, note, practiceMeasure } from "./actions";
 import { ArrivalChoices } from "./arrival-choices";
 import { ArrivalFaces, ArrivalPicture } from "./arrival-faces";
@@ -26,7 +26,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivalV
   const [picked, setPicked] = useState<number>();
   const [fault, setFault] = useState<string | null>(null);
   // what is typed and not entered yet: figures and reasons, by the part that came
-  const [typed, setTyped] = useDraft<Readonly<Record<string, string>>>("arrival", draft, {});
+  const [typed, setTyped] = useDraft("arrival", draft, typedFields, {});
   const [camera, setCamera] = useState(false);
   const at = arrivals.find((a) => a.id === picked) ?? arrivals.find((a) => !a.decision) ?? arrivals[0];
   const verdict = useMemo(() => at && arrivalVerdict(at.items, at.found), [at]);

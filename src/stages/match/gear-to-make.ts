@@ -2,8 +2,9 @@ import { Fault } from "@/core/fault";
 import { BORE_FORMS } from "@/core/gear/index";
 import { type Way, waysWithoutPart } from "@/core/gear/making";
 import { type GearToMake, gearSection } from "@/core/gear/solid";
-import type { Job } from "@/store/job";
-import { canHurt, isPlastic, loadOf, partMean } from "../job-view/part-facts";
+import { isPlastic } from "@/core/hardware/material";
+import type { Job } from "@/core/job/job";
+import { canHurt, loadOf, partMean } from "../job-view/part-facts";
 
 /** A failed gear as it is to be made, out of what the gear bench knows; or what must be measured first. */
 export function gearToMake(job: Job, part: string): { readonly gear: GearToMake | null; readonly missing: readonly string[] } {

@@ -1,5 +1,7 @@
 import type { Knex } from "knex";
 import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
+import { planOf } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
 import type { ToFit } from "@/core/match/arrival/parcel";
 import { type Basket, type BasketAnswer, cheapestBasket } from "@/core/match/basket/basket";
 import type { BasketInput } from "@/core/match/basket/basket-input";
@@ -8,13 +10,11 @@ import { solver } from "@/core/match/basket/solver";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { type Quote, quoteOf, type ShopRates } from "@/core/match/quote/quote";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
-import type { Job } from "@/store/job";
 import { lubricants } from "@/store/lube";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import type { OrderOut } from "@/store/orders";
 import { orderDay, type ShopSettings } from "@/store/settings";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
-import { planOf } from "../job-view/job-facts";
 
 /** What is to be bought for a job, and what the customer pays for all of it. */
 export interface JobBasket {

@@ -1,4 +1,4 @@
-import type { Job } from "@/store/job";
+import type { Job } from "@/core/job/job";
 import { StagePlaces } from "../frame/stage-places";
 
 const PLACES = [

@@ -3,7 +3,7 @@
 import { Check, HelpCircle, Link2, Wrench, X } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
-import type { Gate } from "@/core/job/gates";
+import type { Gate } from "@/core/gates/open-gates";
 import type { Stage } from "@/core/job/stages";
 import type { Candidate } from "@/core/match/candidates/rank";
 import { type CriterionVerdict, VERDICT_SAYS } from "@/core/match/candidates/verdict";

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import { gatesOf } from "@/core/gates/job-facts";
 import { arrivalVerdict } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { mustAskAgain } from "@/core/match/quote/quote";
@@ -18,7 +19,6 @@ import { juicerAtMatch } from "../../../demo/shop/juicer";
 import { jobFileFrom } from "../../../demo/shop/recipe";
 import { catalogue, offers, suppliers, tempers } from "../../../demo/shop/shelf";
 import { candidatesOf, catalogueFor } from "../job-view/job-candidates";
-import { gatesOf } from "../job-view/job-facts";
 import { unitOf, wantedFor, wantedInWords } from "../job-view/wanted-part";
 import { arrivalViews } from "./arrival-facts";
 import { gearToMake, waysFor } from "./gear-to-make";

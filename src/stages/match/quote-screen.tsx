@@ -2,8 +2,9 @@
 
 import { format, parseISO } from "date-fns";
 import { useState } from "react";
+import { z } from "zod";
+import type { StoredQuote } from "@/core/job/bought";
 import type { Quote, ShopRates } from "@/core/match/quote/quote";
-import type { StoredQuote } from "@/store/order-records";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
@@ -15,6 +16,8 @@ import type { JobBasket } from "./job-basket";
 import { QuoteLines } from "./quote-lines";
 
 /** The quote: what it comes to now, what was asked and answered, and what follows from it. */
+const whoSchema = z.string().nullable();
+
 export function QuoteScreen({
   now,
   says,
@@ -40,12 +43,12 @@ export function QuoteScreen({
   ask: string | null;
 }) {
   const { run, number } = useJob();
-  const [who, setByWhom] = useDraft<string | null>("quote-by-whom", draft, null);
+  const [who, setByWhom] = useDraft("quote-by-whom", draft, whoSchema, null);
   const byWhom = who ?? customer;
   const [fault, setFault] = useState<string | null>(null);
   const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
   const last = quotes.at(-1);
-  const open = last && last.answer === null ? last : undefined;
+  const open = last && last.answer === undefined ? last : undefined;
   const stale = open && now && Math.round(open.total * 100) !== Math.round(now.total * 100);
   const answered = async (says: "accepted" | "declined"): Promise<void> => {
     if (!open) return;

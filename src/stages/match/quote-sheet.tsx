@@ -1,8 +1,8 @@
 import { format, parseISO } from "date-fns";
+import type { StoredQuote } from "@/core/job/bought";
+import type { Job } from "@/core/job/job";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote/quote";
-import type { Job } from "@/store/job";
-import type { StoredQuote } from "@/store/order-records";
 import { SheetHead } from "../frame/sheet-head";
 import { QuoteLines } from "./quote-lines";
 

@@ -1,9 +1,9 @@
-import { hardwareInWords } from "@/core/hardware/kinds";
+import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
+import type { Job } from "@/core/job/job";
 import { INVERSE_ACTION } from "@/core/order/inverse-action";
 import { checkSays } from "@/core/order/rebuild-checks";
 import type { RebuildLine } from "@/core/order/rebuild-plan";
-import type { Hardware } from "@/core/order/strip";
-import type { Job } from "@/store/job";
+import { mindAtRebuild } from "@/core/order/step-words";
 
 export interface LineWords {
   /** small line above: what it belongs to */
@@ -18,7 +18,8 @@ export interface LineWords {
   readonly renewed: readonly string[];
   /** the pieces as they go back on each other: what lies lowest first */
   readonly stack: readonly string[];
-  readonly timing?: string | undefined;
+  /** what else must be minded: timing, how it was set */
+  readonly mind: readonly string[];
   /** where in the tray it lies */
   readonly tray?: string | undefined;
   /** the step whose picture is shown */
@@ -42,7 +43,7 @@ const SERVICE_SAYS: Readonly<Record<string, string>> = {
 
 /** A line of the plan as it is said to the technician. */
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
-  const bare = { marks: [], wires: [], hardware: [], renewed: [], stack: [] };
+  const bare = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind: [] };
   const number = (id: string): number => job.steps.findIndex((s) => s.id === id) + 1;
   const name = (id: string): string => job.parts.find((p) => p.id === id)?.name ?? id;
   const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
@@ -93,15 +94,9 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       const piece = hardware.find((h) => h.id === id);
       return piece ? hardwareInWords({ ...piece, at: undefined }) : name(id);
     }),
-    timing: timingInWords(step?.timing),
+    mind: step ? mindAtRebuild(step) : [],
     tray: step?.tray,
     step: line.undoes,
     note: step?.note,
   };
-}
-
-/** @example timingInWords({ pin: "tooth", turns: 1.5 }) // "a tooth at the pin; 1.5 turns to dead centre" */
-function timingInWords(t: Job["steps"][number]["timing"]): string | undefined {
-  const said = [t?.pin && `a ${t.pin} at the pin`, t?.turns !== undefined && `${t.turns} turns to dead centre`, t?.says].filter(Boolean);
-  return said.length ? said.join("; ") : undefined;
 }

@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { hardwareInWords } from "@/core/hardware/kinds";
-import type { Gate } from "@/core/job/gates";
+import type { Gate } from "@/core/gates/open-gates";
+import { hardwareInWords } from "@/core/hardware/piece";
 import type { Stage } from "@/core/job/stages";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 import { focusNow } from "@/ui/focus-now";
@@ -80,11 +80,11 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                   ▼ Facing: <b>{line.words.facing}</b>
                 </p>
               )}
-              {line.words.timing && (
-                <p className="says measured text-[22px]">
-                  ◷ Timing: <b>{line.words.timing}</b>
+              {line.words.mind.map((m) => (
+                <p key={m} className="says measured text-[22px]">
+                  {m}
                 </p>
-              )}
+              ))}
               {line.words.stack.length > 1 && (
                 <ol className="says measured list-inside list-decimal text-[20px]" aria-label="Stack, the lowest first">
                   {line.words.stack.map((piece, i) => (

@@ -1,59 +1,78 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import { z } from "zod";
+import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "./browser-store";
 import { keepDraft } from "./draft-action";
 import { useJob } from "./job-context";
 
 /** So long a copy that the shop has is still looked at, ms: a page that was on its way while it was saved does not show it yet. */
 const ON_ITS_WAY_MS = 15_000;
 
+/** What was kept, read by its schema; undefined: nothing was kept, or it is not of this form. */
+function readAs<T>(schema: z.ZodType<T>, kept: unknown): T | undefined {
+  if (kept === undefined || kept === null) return undefined;
+  const read = schema.safeParse(kept);
+  return read.success ? read.data : undefined;
+}
+
 /**
  * State that outlives the screen: kept in the browser at each change and in the shop a moment later, until it is set back to its empty value.
  * What the browser still holds wins over what the shop had when the page was made.
+ *
+ * @param kept what the shop had
+ * @param schema what a draft of this field is; the same object at each render
  */
-export function useDraft<T>(field: string, kept: unknown, empty: T): [T, (next: T | ((now: T) => T)) => void] {
+export function useDraft<T>(field: string, kept: unknown, schema: z.ZodType<T>, empty: T): [T, (next: T | ((now: T) => T)) => void] {
   const { number } = useJob();
   const key = `${number}:draft:${field}`;
-  const [value, setValue] = useState<T>((kept as T | undefined) ?? empty);
+  const [value, setValue] = useState<T>(() => readAs(schema, kept) ?? empty);
+  const latest = useRef(value);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
-    const held = heldInBrowser(key);
-    if (held !== undefined) setValue(held as T);
-  }, [key]);
+    const held = readAs(schema, heldInBrowser(key));
+    if (held === undefined) return;
+    latest.current = held;
+    setValue(held);
+  }, [key, schema]);
   const set = (next: T | ((now: T) => T)): void => {
-    setValue((now) => {
-      const value = typeof next === "function" ? (next as (now: T) => T)(now) : next;
-      const text = JSON.stringify(value);
-      const blank = text === JSON.stringify(empty);
-      localStorage.setItem(key, text);
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => {
-        keepDraft({ number, field, value: blank ? null : value }).then(
-          () => savedInShop(key, text, blank),
-          () => undefined,
-        );
-      }, 250);
-      return value;
-    });
+    const value = next instanceof Function ? next(latest.current) : next;
+    latest.current = value;
+    setValue(value);
+    const text = JSON.stringify(value);
+    const blank = text === JSON.stringify(empty);
+    keepInBrowser(key, text);
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => {
+      keepDraft({ number, field, value: blank ? null : value }).then(
+        () => savedInShop(key, text, blank),
+        () => undefined,
+      );
+    }, 250);
   };
   return [value, set];
 }
 
 /** Once the shop has it, the browser's copy has done its work, but for a page that was asked for before. */
 function savedInShop(key: string, text: string, blank: boolean): void {
-  if (localStorage.getItem(key) !== text) return;
-  localStorage.removeItem(key);
-  if (blank) localStorage.removeItem(`saved:${key}`);
-  else localStorage.setItem(`saved:${key}`, JSON.stringify({ text, at: Date.now() }));
+  if (keptInBrowser(key) !== text) return;
+  forgetInBrowser(key);
+  if (blank) forgetInBrowser(`saved:${key}`);
+  else keepInBrowser(`saved:${key}`, JSON.stringify({ text, at: Date.now() }));
 }
 
+/** What is half typed in one field, or in several by name. */
+export const typedText = z.string();
+export const typedFields = z.record(z.string(), z.string());
+
+const savedCopy = z.object({ text: z.string(), at: z.number() });
+
 function heldInBrowser(key: string): unknown {
-  const unsaved = localStorage.getItem(key);
-  if (unsaved) return JSON.parse(unsaved);
-  const saved = localStorage.getItem(`saved:${key}`);
-  if (!saved) return undefined;
-  const { text, at } = JSON.parse(saved) as { text: string; at: number };
-  if (Date.now() - at < ON_ITS_WAY_MS) return JSON.parse(text);
-  localStorage.removeItem(`saved:${key}`);
+  const unsaved = jsonFrom(keptInBrowser(key));
+  if (unsaved !== undefined) return unsaved;
+  const saved = savedCopy.safeParse(jsonFrom(keptInBrowser(`saved:${key}`)));
+  if (!saved.success) return undefined;
+  if (Date.now() - saved.data.at < ON_ITS_WAY_MS) return jsonFrom(saved.data.text);
+  forgetInBrowser(`saved:${key}`);
   return undefined;
 }

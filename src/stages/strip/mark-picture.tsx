@@ -12,7 +12,7 @@ const PAPER = "#fdf8ee";
 /** How far an arrow key moves a mark, as a share of the picture. */
 const NUDGE = 0.02;
 
-type Point = [number, number];
+type Point = readonly [number, number];
 
 /** Marks on a picture: each appears in the middle with one key, and is dragged, or moved with the arrow keys, to where it belongs. */
 export function MarkPicture({

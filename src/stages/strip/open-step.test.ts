@@ -1,15 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { FREEINGS, HOLDS } from "@/core/hardware/freed";
+import type { StepFacts, StripStep } from "@/core/job/step";
 import { TRAY_PLACES } from "@/core/job/tray";
-import type { StripStep } from "@/core/order/strip";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
-import { asInput, EMPTY, isEmpty, type OpenStep, pieceName, takenUp, understood } from "./open-step";
+import { asRecorded, EMPTY, isEmpty, type OpenStep, opened, openStep, pieceName, understood } from "./open-step";
 
 const open = (more: Partial<OpenStep>): OpenStep => ({ ...EMPTY, key: "k", ...more });
 const said = (more: Partial<OpenStep>) => {
   const step = open(more);
-  return asInput(step, understood(step), 0);
+  return asRecorded(step, understood(step), 0);
 };
 
 describe("what is understood of an open step", () => {
@@ -19,7 +19,7 @@ describe("what is understood of an open step", () => {
         what: "cover, gasket",
         hardware: [{ kind: "pin", qty: 1 }],
         line: "4x M4x12 TX20 1.2Nm, brown>L, heat, facing up",
-        wires: [{ colour: "blue", to: "N" }],
+        facts: { wires: [{ colour: "blue", to: "N" }] },
       }),
     );
     expect(read.names).toEqual(["cover", "gasket"]);
@@ -27,15 +27,15 @@ describe("what is understood of an open step", () => {
       { kind: "pin", qty: 1 },
       { kind: "screw", qty: 4, thread: "M4", lengthMm: 12, drive: "TX20", tighten: { torqueNm: 1.2 } },
     ]);
-    expect(read.wires).toEqual([
+    expect(read.facts.wires).toEqual([
       { colour: "blue", to: "N" },
       { colour: "brown", to: "L" },
     ]);
-    expect([read.freedBy, read.facingSaid, read.action]).toEqual([{ how: "heat" }, "up", "unscrew"]);
+    expect([read.facts.freed, read.facts.facing, read.action]).toEqual([{ how: "heat" }, "up", "unscrew"]);
   });
   it("lets what was chosen stand above what the line says", () => {
-    const read = understood(open({ line: "heat, facing up", freed: { how: "press", standIn: true }, facing: "down", action: "slide" }));
-    expect([read.freedBy, read.facingSaid, read.action]).toEqual([{ how: "press", standIn: true }, "down", "slide"]);
+    const read = understood(open({ line: "heat, facing up", facts: { freed: { how: "press", standIn: true }, facing: "down" }, action: "slide" }));
+    expect([read.facts.freed, read.facts.facing, read.action]).toEqual([{ how: "press", standIn: true }, "down", "slide"]);
   });
   it.each([
     ["nothing", {}, true],
@@ -44,88 +44,112 @@ describe("what is understood of an open step", () => {
     ["hardware", { line: "nut" }, false],
     ["what is not read", { line: "odd bracket" }, false],
     ["a wire", { line: "bn>L" }, false],
-    ["a caution alone", { cautions: ["hot"] }, false],
-  ] as const)("%s is empty: %s", (_, more, empty) => {
-    const step = open(more as Partial<OpenStep>);
+    ["a caution alone", { facts: { cautions: ["hot"] } }, false],
+    ["minutes alone", { facts: { minutes: 3 } }, true],
+  ] as [string, Partial<OpenStep>, boolean][])("%s is empty: %s", (_, more, empty) => {
+    const step = open(more);
     expect(isEmpty(step, understood(step))).toBe(empty);
   });
 });
 
 describe("the step as it is laid down", () => {
   it("keeps what could not be read in the note, behind what was noted", () => {
-    expect(said({ note: "mind the rag", line: "that funny bracket, nut M4" }).note).toBe("mind the rag; that funny bracket");
+    expect(said({ facts: { note: "mind the rag" }, line: "that funny bracket, nut M4" }).facts.note).toBe("mind the rag; that funny bracket");
   });
   it("takes its minutes by the clock, in tenths, unless they were corrected", () => {
     const read = understood(open({}));
-    const at = (ms: number): number => asInput(open({ since: 1000 }), read, 1000 + ms).minutes;
+    const at = (ms: number): number | undefined => asRecorded(open({ since: 1000 }), read, 1000 + ms).facts.minutes;
     expect([at(90_000), at(100), at(5 * 3_600_000)]).toEqual([1.5, 0.1, 60]);
-    expect(said({ since: null }).minutes).toBe(1);
-    expect(said({ since: 1, minutes: 12 }).minutes).toBe(12);
+    expect(said({ since: null }).facts.minutes).toBe(1);
+    expect(said({ since: 1, facts: { minutes: 12 } }).facts.minutes).toBe(12);
+  });
+});
+
+describe("a draft", () => {
+  it("of an older day, with its facts beside the rest, is read as one of today", () => {
+    const older = {
+      key: "k",
+      editing: null,
+      what: "cover",
+      line: "",
+      hardware: [],
+      action: null,
+      facing: "up",
+      mark: "dot",
+      note: "",
+      asOne: false,
+      needs: null,
+      wires: [],
+      held: ["dowels"],
+      freed: null,
+    };
+    expect(openStep.parse(older)).toEqual(open({ what: "cover", facts: { facing: "up", marks: ["dot"], held: ["dowels"] } }));
+  });
+  it("that is something else is not taken for a step", () => {
+    expect(openStep.safeParse({ what: 7 }).success).toBe(false);
+    expect(openStep.safeParse("cover").success).toBe(false);
+  });
+  it("keeps several witness marks apart once it is laid down", () => {
+    expect(said({ facts: { marks: ["dot; scratch at the rib"] } }).facts.marks).toEqual(["dot", "scratch at the rib"]);
   });
 });
 
 /** Any step that could lie on the Mat. */
 const words = fc.stringMatching(/^[a-z][a-z ]{0,12}[a-z]$/);
-const some = <T>(of: fc.Arbitrary<T>) => fc.option(of, { nil: undefined });
+const pieces = fc.array(
+  fc.record({ kind: fc.constantFrom("screw" as const, "nut" as const), qty: fc.integer({ min: 1, max: 9 }), at: words }, { requiredKeys: ["kind", "qty"] }),
+  { maxLength: 3 },
+);
+const facts: fc.Arbitrary<StepFacts> = fc.record(
+  {
+    facing: words,
+    marks: fc.array(words, { minLength: 1, maxLength: 2 }),
+    note: words,
+    setting: words,
+    doNotUndo: words,
+    tray: fc.constantFrom(...TRAY_PLACES),
+    minutes: fc.integer({ min: 0, max: 600 }),
+    held: fc.uniqueArray(fc.constantFrom(...HOLDS), { minLength: 1, maxLength: 2 }),
+    freed: fc.record({ how: fc.constantFrom(...FREEINGS) }),
+    timing: fc.record({ pin: fc.constantFrom("tooth" as const, "gap" as const), turns: fc.integer({ min: 0, max: 9 }) }),
+    cautions: fc.uniqueArray(fc.constantFrom(...NAMED_HAZARDS.map((h) => h.hazard)), { minLength: 1, maxLength: 3 }),
+    wires: fc.array(fc.record({ colour: fc.constantFrom("brown", "blue"), to: fc.constantFrom("L", "N") }), { minLength: 1, maxLength: 2 }),
+    tools: fc.array(words, { minLength: 1, maxLength: 2 }),
+  },
+  { requiredKeys: [] },
+);
 const step: fc.Arbitrary<StripStep> = fc
   .record({
-    id: fc.constant("s3"),
     action: fc.constantFrom("pull" as const, "unscrew" as const, "press-out" as const),
     parts: fc.uniqueArray(fc.constantFrom("p1", "p2", "p3"), { minLength: 1, maxLength: 3 }),
-    hardware: fc.array(fc.record({ kind: fc.constantFrom("screw" as const, "nut" as const), qty: fc.integer({ min: 1, max: 9 }), at: some(words) }), {
-      maxLength: 3,
-    }),
-    facing: some(words),
-    note: some(words),
-    doNotUndo: some(words),
-    tray: some(fc.constantFrom(...TRAY_PLACES)),
-    minutes: some(fc.integer({ min: 0, max: 600 })),
-    needs: some(fc.constant(["s1"])),
-    held: some(fc.uniqueArray(fc.constantFrom(...HOLDS), { minLength: 1, maxLength: 2 })),
-    freed: some(fc.record({ how: fc.constantFrom(...FREEINGS) })),
-    timing: some(fc.record({ pin: fc.constantFrom("tooth" as const, "gap" as const), turns: fc.integer({ min: 0, max: 9 }) })),
-    cautions: some(fc.uniqueArray(fc.constantFrom(...NAMED_HAZARDS.map((h) => h.hazard)), { minLength: 1, maxLength: 3 })),
-    wires: some(fc.array(fc.record({ colour: fc.constantFrom("brown", "blue"), to: fc.constantFrom("L", "N") }), { minLength: 1, maxLength: 2 })),
+    pieces,
+    needs: fc.option(fc.constant(["s1"]), { nil: undefined }),
+    facts,
   })
-  .map((s) => {
-    const clean = Object.fromEntries(Object.entries(s).filter(([, v]) => v !== undefined)) as unknown as StripStep;
-    const hardware = (clean.hardware ?? []).map((h, i) => Object.fromEntries(Object.entries({ ...h, id: `h${i + 4}` }).filter(([, v]) => v !== undefined)));
-    return { ...clean, hardware, stack: [...(clean.parts ?? []), ...hardware.map((h) => String(h.id))].reverse() } as StripStep;
+  .map(({ pieces: bare, facts: f, needs, ...s }): StripStep => {
+    const hardware = bare.map((h, i) => ({ ...h, id: `h${i + 4}` }));
+    return { id: "s3", ...s, ...(needs ? { needs } : {}), ...f, hardware, stack: [...s.parts, ...hardware.map((h) => h.id)].reverse() };
   });
 
-describe("a step that is taken up again", () => {
+describe("a step that is edited", () => {
   it("and laid back down unchanged says what it said before", () => {
     fc.assert(
-      fc.property(step, (s) => {
-        const up = takenUp(s, (id) => `part ${id}`, (id) => (id === "p2" ? "broken" : undefined), "new"); // biome-ignore format: one call
-        const down = asInput(up, understood(up), 0);
-        expect(down).toMatchObject({
-          editing: "s3",
-          key: "new",
-          action: s.action,
-          facing: s.facing ?? "",
-          note: s.note ?? "",
-          doNotUndo: s.doNotUndo ?? "",
-          tray: s.tray ?? "",
-        });
-        expect(down.what).toBe((s.parts ?? []).map((p) => `part ${p}`).join(", "));
-        expect(down.hardware).toEqual((s.hardware ?? []).map(({ id: _id, ...h }) => h));
-        expect([down.held, down.freed, down.timing, down.cautions, down.wires]).toEqual([
-          s.held ?? [],
-          s.freed ?? null,
-          s.timing ?? null,
-          s.cautions ?? [],
-          s.wires ?? [],
-        ]);
-        expect(down.needs).toEqual(s.needs ?? null);
-        expect(down.minutes).toBe(s.minutes ?? 1);
-        expect(down.partStates).toEqual((s.parts ?? []).includes("p2") ? { "part p2": "broken" } : {});
+      fc.property(step, facts, (s, f) => {
+        const up = opened({ ...s, ...f }, (id) => ({ name: `part ${id}`, ...(id === "p2" ? { state: "broken" } : {}) }), "new"); // biome-ignore format: one call
+        expect(up.editing).toBe("s3");
+        const down = asRecorded(up, understood(up), 0);
+        const { id: _, parts = [], hardware = [], needs, stack = [], action, ...own } = { ...s, ...f };
+        expect(down).toMatchObject({ key: "new", action, what: parts.map((p) => `part ${p}`).join(", "), needs: needs ?? null });
+        expect(down.hardware).toEqual(hardware.map(({ id: _id, ...h }) => h));
+        // every fact there is, whatever is added to the schema
+        expect(down.facts).toEqual({ ...own, minutes: own.minutes ?? 1 });
+        expect(down.partStates).toEqual(parts.includes("p2") ? { "part p2": "broken" } : {});
         // the stack by the places of its pieces
         const place = (id: string): string => {
-          const h = (s.hardware ?? []).findIndex((x) => x.id === id);
-          return h >= 0 ? `h${h}` : `p${(s.parts ?? []).indexOf(id)}`;
+          const h = hardware.findIndex((x) => x.id === id);
+          return h >= 0 ? `h${h}` : `p${parts.indexOf(id)}`;
         };
-        expect(down.stack).toEqual((s.stack ?? []).map(place));
+        expect(down.stack).toEqual(stack.map(place));
       }),
     );
   });

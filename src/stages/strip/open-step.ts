@@ -1,52 +1,66 @@
-import type { Freeing } from "@/core/hardware/freed";
-import { type HardwareFacts, hardwareInWords } from "@/core/hardware/kinds";
-import { type QuickLine, quickLine, type Wire } from "@/core/hardware/quick-line";
+import { z } from "zod";
+import type { Frozen } from "@/core/frozen";
+import { type HardwareFacts, hardwareInWords, pieceFacts } from "@/core/hardware/piece";
+import { type QuickLine, quickLine } from "@/core/hardware/quick-line";
+import { factsWith, namesIn, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
+import { type Action, action, type StepFacts, type StripStep, stepFacts } from "@/core/job/step";
 import { likelyAction } from "@/core/order/likely-action";
-import type { Action, StripStep } from "@/core/order/strip";
-import type { StepInput } from "./actions";
 
-/** A step that is being recorded, or taken up again, and is not laid down. */
-export interface OpenStep {
+const openShape = z.strictObject({
   /** its own name until it has a number: pictures and retries go by it */
-  readonly key: string;
-  /** the step that is taken up again; null: a new one */
-  readonly editing: string | null;
-  readonly what: string;
-  readonly line: string;
-  readonly hardware: readonly HardwareFacts[];
-  readonly action: Action | null;
-  readonly facing: string;
-  readonly mark: string;
-  readonly note: string;
-  readonly asOne: boolean;
+  key: z.string(),
+  /** the step that is being edited; null: a new one */
+  editing: z.string().nullable(),
+  what: z.string(),
+  line: z.string(),
+  hardware: z.array(pieceFacts),
+  action: action.nullable(),
+  asOne: z.boolean(),
   /** null: needs the step before it; a list: needs only these */
-  readonly needs: readonly string[] | null;
-  readonly wires: readonly Wire[];
-  readonly held: readonly string[];
-  readonly freed: { readonly how: Freeing; readonly tool?: string; readonly standIn?: boolean } | null;
-  readonly timing: { readonly pin?: "tooth" | "gap"; readonly turns?: number; readonly says?: string } | null;
-  readonly cautions: readonly string[];
-  readonly doNotUndo: string;
-  readonly tray: string;
-  readonly stack: readonly string[];
-  readonly partStates: Readonly<Record<string, "lost" | "broken" | "missing">>;
-  /** corrected by hand; null: by the clock */
-  readonly minutes: number | null;
-  readonly since: number | null;
-}
+  needs: z.array(z.string()).nullable(),
+  stack: z.array(z.string()),
+  partStates: recordedStep.shape.partStates,
+  /** what was put in by touch */
+  facts: stepFacts,
+  /** when it was begun, ms */
+  since: z.number().nullable(),
+});
+
+/** A step that is being recorded, or edited, and is not laid down. */
+export type OpenStep = Frozen<z.infer<typeof openShape>>;
 
 export const EMPTY: OpenStep = {
-  key: "", editing: null, what: "", line: "", hardware: [], action: null, facing: "", mark: "", note: "", asOne: false, needs: null, wires: [], held: [],
-  freed: null, timing: null, cautions: [], doNotUndo: "", tray: "", stack: [], partStates: {}, minutes: null, since: null,
+  key: "", editing: null, what: "", line: "", hardware: [], action: null, asOne: false, needs: null, stack: [], partStates: {}, facts: {}, since: null,
 }; // biome-ignore format: every field is empty
 
+/** A draft of an older day had its facts beside the rest, the witness marks as one text, and lacked what a step can carry since. */
+function ofToday(draft: unknown): unknown {
+  if (typeof draft !== "object" || draft === null) return draft;
+  const said = new Map<string, unknown>(Object.entries(draft));
+  if (said.has("mark")) said.set("marks", [String(said.get("mark"))]);
+  const older = stepFacts.keyof().options.flatMap((f) => (said.has(f) && said.get(f) !== null ? [[f, said.get(f)] as const] : []));
+  const own = Object.keys(openShape.shape).flatMap((k) => (said.has(k) ? [[k, said.get(k)] as const] : []));
+  return { ...EMPTY, ...Object.fromEntries(own), facts: factsWith({ ...Object.fromEntries(older), ...Object(said.get("facts") ?? {}) }, {}) };
+}
+
+/** Reads a draft as it was kept in the browser or in the shop. */
+export const openStep = z.preprocess(ofToday, openShape);
+
+/** Witness marks as they are typed: one after the other, with semicolons between them. */
+export const marksIn = (typed: string): string[] =>
+  typed
+    .split(";")
+    .map((m) => m.trim())
+    .filter(Boolean);
+
 /** All that is said of the step so far: what was put in by touch, and what the quick line reads. */
-export interface Understood extends QuickLine {
+export interface Understood {
   readonly action: Action;
   readonly names: readonly string[];
-  readonly freedBy: OpenStep["freed"];
-  readonly facingSaid: string;
-  readonly markSaid: string;
+  readonly hardware: readonly HardwareFacts[];
+  readonly facts: StepFacts;
+  readonly unread: QuickLine["unread"];
+  readonly torqueNm?: number | undefined;
 }
 
 export function understood(open: OpenStep): Understood {
@@ -54,68 +68,59 @@ export function understood(open: OpenStep): Understood {
   const hardware = [...open.hardware, ...read.hardware].map((h) =>
     read.torqueNm !== undefined && h.kind === "screw" ? { ...h, tighten: { torqueNm: read.torqueNm } } : h,
   );
-  const names = open.what
-    .split(",")
-    .map((s) => s.trim())
-    .filter(Boolean);
+  const { facts } = open;
+  const wires = [...(facts.wires ?? []), ...read.wires];
   return {
-    ...read,
     hardware,
-    wires: [...open.wires, ...read.wires],
+    unread: read.unread,
+    torqueNm: read.torqueNm,
     action: open.action ?? likelyAction(open.what, hardware),
-    names,
-    freedBy: open.freed ?? (read.freed ? { how: read.freed } : null),
-    facingSaid: open.facing || (read.facing ?? ""),
-    markSaid: open.mark || (read.mark ?? ""),
+    names: namesIn(open.what),
+    facts: {
+      ...(read.freed ? { freed: { how: read.freed } } : {}),
+      ...(read.facing ? { facing: read.facing } : {}),
+      ...(read.mark ? { marks: [read.mark] } : {}),
+      ...facts,
+      ...(wires.length ? { wires } : {}),
+    },
   };
 }
 
 export const isEmpty = (open: OpenStep, read: Understood): boolean =>
-  !open.what.trim() &&
-  !read.hardware.length &&
-  !open.note &&
-  !read.unread.length &&
-  !read.wires.length &&
-  !read.facingSaid &&
-  !read.freedBy &&
-  !open.cautions.length;
+  !open.what.trim() && !read.hardware.length && !read.unread.length && Object.keys(read.facts).every((f) => f === "minutes");
 
-/** The step as the store takes it. What could not be read is kept in the note. */
-export function asInput(open: OpenStep, read: Understood, now: number): StepInput {
-  const byClock = open.since ? Math.min(60, Math.max(0.1, Math.round((now - open.since) / 6000) / 10)) : 1;
+/** Minutes since it was begun, as they are kept. */
+export const minutesByClock = (open: OpenStep, now: number): number =>
+  open.since ? Math.min(60, Math.max(0.1, Math.round((now - open.since) / 6000) / 10)) : 1;
+
+/** The step as it is laid down. What could not be read is kept in the note. */
+export function asRecorded(open: OpenStep, read: Understood, now: number): RecordedStep {
+  const note = [read.facts.note, ...read.unread.map((u) => u.text)].filter(Boolean).join("; ");
+  const marks = read.facts.marks?.flatMap(marksIn) ?? [];
   return {
-    editing: open.editing,
     key: open.key,
     action: read.action,
     what: open.what,
-    hardware: read.hardware.map((h) => ({ ...h })),
-    facing: read.facingSaid,
-    mark: read.markSaid,
-    note: [open.note, ...read.unread.map((u) => u.text)].filter(Boolean).join("; "),
-    needs: open.needs ? [...open.needs] : null,
+    hardware: read.hardware,
+    needs: open.needs,
     asOne: open.asOne,
-    minutes: open.minutes ?? byClock,
-    wires: read.wires.map((w) => ({ ...w })),
-    held: [...open.held],
-    freed: read.freedBy,
-    timing: open.timing,
-    cautions: [...open.cautions],
-    doNotUndo: open.doNotUndo,
-    tray: open.tray,
-    stack: [...open.stack],
-    partStates: { ...open.partStates },
+    stack: open.stack,
+    partStates: open.partStates,
+    facts: { ...read.facts, ...(note ? { note } : {}), ...(marks.length ? { marks } : {}), minutes: read.facts.minutes ?? minutesByClock(open, now) },
   };
 }
 
-/** A step that lies on the Mat, taken up again. */
-export function takenUp(
-  step: StripStep,
-  partName: (id: string) => string,
-  partState: (id: string) => "lost" | "broken" | "missing" | undefined,
-  key: string,
-): OpenStep {
+/** What the line says becomes facts that can be changed by touch. */
+export function lineTaken(open: OpenStep, read: Understood): OpenStep {
+  const { note } = asRecorded(open, read, 0).facts;
+  return { ...open, line: "", hardware: read.hardware, facts: { ...read.facts, ...(note ? { note } : {}) } };
+}
+
+const isFact = (key: string): key is keyof StepFacts => key in stepFacts.shape;
+
+/** A step that lies on the Mat, opened again. */
+export function opened(step: StripStep, part: (id: string) => { readonly name: string; readonly state?: HardwareFacts["state"] }, key: string): OpenStep {
   const parts = step.parts ?? [];
-  const hardware = (step.hardware ?? []).map(({ id: _id, x: _x, ...h }) => h);
   const index = (id: string): string => {
     const h = (step.hardware ?? []).findIndex((p) => p.id === id);
     return h >= 0 ? `h${h}` : `p${parts.indexOf(id)}`;
@@ -124,23 +129,18 @@ export function takenUp(
     ...EMPTY,
     key,
     editing: step.id,
-    what: parts.length ? parts.map(partName).join(", ") : (step.title ?? ""),
-    hardware,
+    what: parts.length ? parts.map((p) => part(p).name).join(", ") : (step.title ?? ""),
+    hardware: (step.hardware ?? []).map(({ id: _id, x: _x, ...h }) => h),
     action: step.action,
-    facing: step.facing ?? "",
-    mark: step.marks?.join("; ") ?? "",
-    note: step.note ?? "",
     needs: step.needs ?? null,
-    wires: step.wires?.map(({ colour, to }) => ({ colour, to })) ?? [],
-    held: step.held ?? [],
-    freed: step.freed ? (({ x: _x, ...f }) => f as NonNullable<OpenStep["freed"]>)(step.freed) : null,
-    timing: step.timing ? (({ x: _x, ...t }) => t as NonNullable<OpenStep["timing"]>)(step.timing) : null,
-    cautions: step.cautions ?? [],
-    doNotUndo: step.doNotUndo ?? "",
-    tray: step.tray ?? "",
     stack: step.stack?.map(index) ?? [],
-    partStates: Object.fromEntries(parts.flatMap((p) => (partState(p) ? [[partName(p), partState(p) as "lost"]] : []))),
-    minutes: step.minutes ?? null,
+    partStates: Object.fromEntries(
+      parts.flatMap((p) => {
+        const { name, state } = part(p);
+        return state ? [[name, state]] : [];
+      }),
+    ),
+    facts: Object.fromEntries(Object.entries(step).filter(([k]) => isFact(k))),
   };
 }
 

@@ -2,8 +2,8 @@
 
 import dynamic from "next/dynamic";
 import { useState } from "react";
-import type { StripStep } from "@/core/order/strip";
-import type { JobPicture } from "@/store/job";
+import type { JobPicture } from "@/core/job/picture";
+import type { StripStep } from "@/core/job/step";
 import { KeyButton } from "@/ui/key-button";
 import type { Pocket } from "@/ui/mat";
 import { type FramedPicture, framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";

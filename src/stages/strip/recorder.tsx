@@ -1,11 +1,13 @@
 "use client";
 
 import { useEffect, useMemo, useRef, useState } from "react";
+import type { Gate } from "@/core/gates/open-gates";
 import { lookAlikes, placeFault } from "@/core/hardware/look-alikes";
-import type { Gate } from "@/core/job/gates";
-import type { Part, StripStep } from "@/core/order/strip";
+import type { Part } from "@/core/job/part";
+import type { JobPicture } from "@/core/job/picture";
+import { factsWith } from "@/core/job/recorded-step";
+import type { StepFacts, StripStep } from "@/core/job/step";
 import { cautionsFor } from "@/core/safety/cautions";
-import type { JobPicture } from "@/store/job";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton, KeyCap, useKey } from "@/ui/key-button";
 import { Mat, type MatDrop, type Pocket } from "@/ui/mat";
@@ -15,7 +17,7 @@ import { newKey } from "../saving/new-key";
 import { useDraft } from "../saving/use-draft";
 import { useTypedEarly } from "../saving/use-typed-early";
 import { cameOutAsOne, layStepDown, setNeeds, setStripFinished, slideTo, takeBack } from "./actions";
-import { asInput, EMPTY, isEmpty, type OpenStep, pieceName, takenUp, understood } from "./open-step";
+import { asRecorded, EMPTY, isEmpty, lineTaken, minutesByClock, type OpenStep, opened, openStep, pieceName, understood } from "./open-step";
 import { CautionsPanel, FreedPanel, StatePanel, TimingPanel, WiresPanel } from "./panels/fact-panels";
 import { HardwarePanel } from "./panels/hardware-panel";
 import { PocketPanel } from "./panels/pocket-panel";
@@ -38,29 +40,36 @@ export interface RecorderProps {
 }
 
 type Sheet = "pieces" | "stack" | "wires" | "freed" | "cautions" | "timing" | "state" | "pocket";
-type Asked = "facing" | "mark" | "note";
-const ASKS: Readonly<Record<Asked, readonly [label: string, example: string]>> = {
-  facing: ["Facing", "flange to the rear"],
-  mark: ["Witness mark", "paint dot on cover and case"],
-  note: ["Note", "what nobody must forget"],
+type Asked = "facing" | "marks" | "note";
+/** Facts that are one line of words. Several witness marks have a semicolon between them. */
+const ASKS: Readonly<
+  Record<Asked, { readonly label: string; readonly example: string; readonly said: (facts: StepFacts) => string; readonly as: (typed: string) => StepFacts }>
+> = {
+  facing: { label: "Facing", example: "flange to the rear", said: (f) => f.facing ?? "", as: (facing) => ({ facing }) },
+  marks: {
+    label: "Witness mark",
+    example: "paint dot on cover and case",
+    said: (f) => f.marks?.join("; ") ?? "",
+    as: (typed) => ({ marks: typed ? [typed] : [] }),
+  },
+  note: { label: "Note", example: "what nobody must forget", said: (f) => f.note ?? "", as: (note) => ({ note }) },
 };
 
 /** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
 export function Recorder({ pockets, steps, parts, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
   const { run, say } = useJob();
-  const [kept, setOpen] = useDraft<OpenStep>("strip.step", draft, EMPTY);
-  // a draft of an older day lacks what a step can carry since
-  const open = useMemo(() => ({ ...EMPTY, ...kept }), [kept]);
+  const [open, setOpen] = useDraft<OpenStep>("strip.step", draft, openStep, EMPTY);
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const [asking, setAsking] = useState<Asked | null>(null);
   const [taken, setInHand] = useState<string | null>(null);
   const what = useRef<HTMLInputElement>(null);
   const line = useRef<HTMLInputElement>(null);
-  const set = (fields: Partial<OpenStep>): void =>
-    setOpen((now) => ({ ...EMPTY, ...now, key: now.key || newKey(), since: now.since ?? Date.now(), ...fields }));
+  const begun = (now: OpenStep): OpenStep => ({ ...now, key: now.key || newKey(), since: now.since ?? Date.now() });
+  const set = (fields: Partial<OpenStep>): void => setOpen((now) => ({ ...begun(now), ...fields }));
+  const sayFacts = (facts: StepFacts): void => setOpen((now) => ({ ...begun(now), facts: factsWith(now.facts, facts) }));
   // pictures go by the step's own name: it has one before the first of them is taken
   useEffect(() => {
-    if (!kept.key) setOpen((now) => (now.key ? now : { ...EMPTY, ...now, key: newKey() }));
+    if (!open.key) setOpen((now) => (now.key ? now : { ...now, key: newKey() }));
   });
   useTypedEarly(what, open.what, (text) => set({ what: text }));
   useTypedEarly(line, open.line, (text) => set({ line: text }));
@@ -78,32 +87,13 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
   );
   const noPlace = placeFault(read.hardware);
   const cautions = cautionsFor(
-    {
-      id: "now",
-      action: read.action,
-      title: open.what,
-      hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })),
-      note: open.note,
-      facing: read.facingSaid,
-      cautions: [...open.cautions],
-      ...(read.freedBy ? { freed: read.freedBy } : {}),
-    },
-    [...read.names],
+    { id: "now", action: read.action, title: open.what, hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })), ...read.facts },
+    read.names,
     "off",
   );
   const empty = isEmpty(open, read) && open.editing === null;
 
-  /** What the line says becomes facts that can be changed by touch. */
-  const takeLine = (): void =>
-    set({
-      line: "",
-      hardware: read.hardware,
-      wires: read.wires,
-      ...(read.freedBy ? { freed: read.freedBy } : {}),
-      facing: read.facingSaid,
-      mark: read.markSaid,
-      note: [open.note, ...read.unread.map((u) => u.text)].filter(Boolean).join("; "),
-    });
+  const takeLine = (): void => setOpen((now) => lineTaken(begun(now), understood(now)));
   const toSheet = (next: Sheet): void => {
     if (open.line) takeLine();
     setAsking(null);
@@ -117,18 +107,17 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
   };
   const lay = async (): Promise<void> => {
     if (noPlace) return say(`${noPlace.charAt(0).toUpperCase()}${noPlace.slice(1)}.`);
-    const result = await run(layStepDown, asInput(open, read, Date.now()));
+    const result = await run(layStepDown, { editing: open.editing, step: asRecorded(open, read, Date.now()) });
     if (result.ok) done();
   };
   const takeUp = (i: number): void => {
     const step = steps[i];
     if (!step) return;
     if (!empty && open.editing === null) {
-      say(`Step ${n} is still open here: lay it down first, then take step ${i + 1} up again.`);
+      say(`Step ${n} is still open here: lay it down first, then edit step ${i + 1}.`);
       return;
     }
-    const part = (id: string): Part | undefined => parts.find((p) => p.id === id);
-    setOpen(takenUp(step, (id) => part(id)?.name ?? id, (id) => part(id)?.state, newKey())); // biome-ignore format: one call
+    setOpen(opened(step, (id) => ({ name: id, ...parts.find((p) => p.id === id) }), newKey()));
     setSheet(null);
   };
   const dropped = (d: MatDrop): void => {
@@ -150,7 +139,7 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
     setInHand(pockets[pockets.length - 1]?.step ?? null);
     setSheet("pocket");
   });
-  const factProps = { open, set, onClose: () => setSheet(null) };
+  const factProps = { facts: read.facts, say: sayFacts, open, set, onClose: () => setSheet(null) };
   const key = (name: string, says: string, target: Sheet, holds: boolean) => (
     <KeyButton keyName={name} className="small" onPress={() => toSheet(target)} pressed={sheet === target || holds}>
       {says}
@@ -161,7 +150,7 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
       keyName={name}
       className="small"
       onPress={() => setAsking(asking === field ? null : field)}
-      pressed={open[field] !== ""}
+      pressed={ASKS[field].said(open.facts) !== ""}
       {...(label ? { label } : {})}
     >
       {says}
@@ -193,10 +182,10 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
             <StackPanel stack={open.stack} hardware={open.hardware} names={read.names} onChange={(stack) => set({ stack })} onClose={() => setSheet(null)} />
           )}
           {sheet === "wires" && <WiresPanel {...factProps} />}
-          {sheet === "freed" && <FreedPanel {...factProps} action={read.action} freed={read.freedBy} />}
+          {sheet === "freed" && <FreedPanel {...factProps} action={read.action} />}
           {sheet === "cautions" && <CautionsPanel {...factProps} />}
           {sheet === "timing" && <TimingPanel {...factProps} />}
-          {sheet === "state" && <StatePanel {...factProps} names={read.names} minutes={asInput({ ...open, minutes: null }, read, Date.now()).minutes} />}
+          {sheet === "state" && <StatePanel {...factProps} names={read.names} minutes={minutesByClock(open, Date.now())} />}
           {sheet === "pocket" && taken !== null && inHand >= 0 && (
             <PocketPanel
               pockets={pockets}
@@ -249,11 +238,11 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
               }}
             />
           </div>
-          <UnderstoodChips open={open} read={read} alike={alike} minutes={open.minutes} set={set} />
+          <UnderstoodChips open={open} read={read} alike={alike} set={set} />
           <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
             {open.editing !== null && (
               <p className="says measured">
-                Step {n} is taken up again: what is changed here replaces what lies on the Mat.{" "}
+                Step {n} is being edited: what is changed here replaces what lies on the Mat.{" "}
                 <button type="button" className="min-h-[44px] font-bold underline" onClick={done}>
                   Leave it as it was
                 </button>
@@ -287,17 +276,17 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
           {asking && (
             <input
               className="field"
-              aria-label={ASKS[asking][0]}
-              placeholder={ASKS[asking][1]}
-              value={open[asking]}
-              onChange={(e) => set({ [asking]: e.target.value })}
+              aria-label={ASKS[asking].label}
+              placeholder={ASKS[asking].example}
+              value={ASKS[asking].said(open.facts)}
+              onChange={(e) => sayFacts(ASKS[asking].as(e.target.value))}
               onKeyDown={(e) => (e.key === "Enter" || e.key === "Escape") && setAsking(null)}
               ref={focusNow}
             />
           )}
           <div className="grid grid-cols-6 gap-1.5">
             {ask("F", "Facing", "facing")}
-            {ask("W", "Witness", "mark")}
+            {ask("W", "Witness", "marks")}
             {ask("M", "Note", "note")}
             <KeyButton
               keyName="B"
@@ -319,13 +308,13 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
             >
               Free
             </KeyButton>
-            {key("C", "Caution", "cautions", open.cautions.length > 0)}
+            {key("C", "Caution", "cautions", Boolean(open.facts.cautions))}
             {key("H", "Pieces", "pieces", open.hardware.length > 0)}
             {key("S", "Stack", "stack", open.stack.length > 0)}
-            {key("I", "Wires", "wires", open.wires.length > 0)}
-            {key("D", "Freed", "freed", open.freed !== null || open.held.length > 0)}
-            {key("J", "Timing", "timing", open.timing !== null)}
-            {key("V", "State", "state", open.doNotUndo !== "" || open.tray !== "" || open.minutes !== null || Object.keys(open.partStates).length > 0)}
+            {key("I", "Wires", "wires", Boolean(open.facts.wires))}
+            {key("D", "Freed", "freed", Boolean(open.facts.freed ?? open.facts.held))}
+            {key("J", "Timing", "timing", Boolean(open.facts.timing ?? open.facts.setting))}
+            {key("V", "State", "state", Boolean(open.facts.doNotUndo ?? open.facts.tray ?? open.facts.minutes) || Object.keys(open.partStates).length > 0)}
           </div>
           <div className="flex gap-2 [&>:first-child]:flex-1">
             {empty && finished ? (

@@ -1,10 +1,11 @@
+import { gatesOf } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
+import { safetyOf } from "@/core/job/keys";
 import { toolsUsed } from "@/core/order/tools-used";
 import { safetyGate } from "@/core/safety/gate";
-import type { Job } from "@/store/job";
 import { Mat } from "@/ui/mat";
 import { framed } from "@/ui/picture-frame";
 import { JobScreen } from "../frame/job-screen";
-import { gatesOf } from "../job-view/job-facts";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { Recorder } from "./recorder";
 import { SafetyGate } from "./safety-gate";
@@ -12,7 +13,7 @@ import { SafetyGate } from "./safety-gate";
 /** Strip: the safety gate first, then the recorder. */
 export function StripScreen({ job, draft, undo }: { job: Job; draft: unknown; undo: readonly string[] }) {
   const questions = safetyGate(job);
-  const answered = job.answers.filter((a) => a.question.startsWith("safety:")).map((a) => a.question.slice(7));
+  const answered = job.answers.flatMap((a) => safetyOf(a.question) ?? []);
   const pockets = pocketsOf(job);
   if (questions.some((q) => !answered.includes(q.gate)))
     return (

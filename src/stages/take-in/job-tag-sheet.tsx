@@ -1,8 +1,8 @@
 import { format, parseISO } from "date-fns";
 import QRCode from "qrcode";
+import type { Job } from "@/core/job/job";
 import { symptomSays } from "@/core/judge/failure-modes";
 import { initials } from "@/core/take-in/loose-items";
-import type { Job } from "@/store/job";
 
 /** The QR code of an address, as one path in a square of `size` modules. */
 function qrPath(address: string): { d: string; size: number } {

@@ -2,8 +2,8 @@
 
 import { Camera } from "lucide-react";
 import { useState } from "react";
+import type { Job } from "@/core/job/job";
 import { looseItemsFor } from "@/core/take-in/loose-items";
-import type { Job } from "@/store/job";
 import { pictureUrl } from "@/ui/picture-frame";
 import type { ActionResult } from "../saving/act";
 

@@ -2,8 +2,8 @@ import jsQR from "jsqr";
 import { renderToStaticMarkup } from "react-dom/server";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
+import type { Job } from "@/core/job/job";
 import { jobNumberFrom } from "@/core/take-in/tag-code";
-import type { Job } from "@/store/job";
 import { JobTagSheet } from "./job-tag-sheet";
 
 const job = {

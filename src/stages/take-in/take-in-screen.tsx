@@ -1,10 +1,10 @@
 "use client";
 
 import { useCallback, useState } from "react";
-import type { Gate } from "@/core/job/gates";
+import type { Gate } from "@/core/gates/open-gates";
+import type { Job, UnitPast } from "@/core/job/job";
 import { SYMPTOMS } from "@/core/judge/failure-modes";
 import type { Counter } from "@/store/counter";
-import type { Job, UnitPast } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
 import { GoOn } from "../frame/go-on";

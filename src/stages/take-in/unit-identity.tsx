@@ -1,9 +1,9 @@
 "use client";
 
 import { useState } from "react";
+import type { Job } from "@/core/job/job";
 import { dateCodeFrom, madeFrom, madeInWords } from "@/core/take-in/date-code";
 import type { Variant } from "@/store/counter";
-import type { Job } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { learnDateCode, learnVariant, saveTakeIn } from "./actions";

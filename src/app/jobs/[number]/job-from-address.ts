@@ -1,7 +1,8 @@
 import type { Knex } from "knex";
 import { notFound } from "next/navigation";
+import type { Job } from "@/core/job/job";
 import { database } from "@/store/database";
-import { currentJob, type Job } from "@/store/job";
+import { currentJob } from "@/store/job";
 
 export interface JobAddress {
   readonly params: Promise<{ number: string }>;

@@ -1,3 +1,5 @@
+import { z } from "zod";
+import type { Frozen } from "../../frozen";
 import { gearDimensions } from "../../gear/dimensions";
 import { flatJawsShare } from "../../gear/jaws-across";
 import { gearForm, type PartSpec, SPEC_FIELDS, type SpecField, specValue } from "../catalogue/part-spec";
@@ -17,7 +19,8 @@ export interface CompareItem {
 }
 
 /** What was measured or seen on it. */
-export type Compared = Readonly<Record<string, number | "yes" | "no">>;
+export const comparedSchema = z.record(z.string(), z.union([z.number(), z.enum(["yes", "no"])]));
+export type Compared = Frozen<z.infer<typeof comparedSchema>>;
 
 export interface CompareVerdict {
   readonly key: string;

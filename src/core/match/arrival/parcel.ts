@@ -1,10 +1,14 @@
+import { z } from "zod";
+import type { Frozen } from "../../frozen";
+
 /** What is to go into a unit, and where. */
-export interface ToFit {
-  readonly number: string;
-  readonly qty: number;
+export const toFitSchema = z.strictObject({
+  number: z.string().max(60),
+  qty: z.int().min(1),
   /** the part of the unit whose place it takes */
-  readonly part?: string | undefined;
-}
+  part: z.string().max(40).optional(),
+});
+export type ToFit = Frozen<z.infer<typeof toFitSchema>>;
 
 /** Pieces that came, of one number. */
 export interface Came {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Frozen } from "../../frozen";
 
 const id = z.string().min(1);
 const pieces = z.strictObject({ part: id, qty: z.int().min(1).max(10_000).default(1) });
@@ -51,7 +52,7 @@ export const basketInput = z.strictObject({
   limit: money.optional(),
   runnersUp: z.int().min(0).max(5).default(2),
 });
-export type BasketInput = z.infer<typeof basketInput>;
+export type BasketInput = Frozen<z.infer<typeof basketInput>>;
 export type BasketOffer = BasketInput["offers"][number];
 
 /** Money is added up in cents. */

@@ -110,7 +110,7 @@ export function basketGround(
 
 function optionOf(place: string, part: CataloguePart, options: ReadonlyMap<string, readonly CataloguePart[]>, placed: ReadonlyMap<string, string>): Option {
   const without = new Set(part.spoils.map((s) => s.number));
-  const bought: Option["with"] = [];
+  const bought: Option["with"][number][] = [];
   for (const n of part.needsAlso) {
     const elsewhere = placed.get(n.number);
     if (elsewhere === undefined || elsewhere === place) bought.push({ part: n.number, qty: n.qty });

@@ -1,3 +1,4 @@
+import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
 import type { GearSpec } from "../catalogue/catalogue-part";
 import { gearForm } from "../catalogue/part-spec";
@@ -56,7 +57,7 @@ export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: r
   );
   if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
   const size = (name: string, w: MeasuredInput | undefined, o: number | undefined, tolerance: number, otherwise: Otherwise): Criterion =>
-    compared(w, o, { name, unit: "mm", tolerance, instrumentU: 0.02, ask: `measure the ${name}`, otherwise });
+    compared(w, o, { name, unit: "mm", tolerance, instrumentU: CALIPER_U_MM, ask: `measure the ${name}`, otherwise });
   out.push(
     size("face width", wanted.faceWidthMm, offered.faceWidthMm, 0.2, (o, w) =>
       o > w

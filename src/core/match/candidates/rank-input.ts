@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { readWith } from "../../fault";
-import { FACE_KINDS } from "../../gear/face";
+import { GEAR_KINDS } from "../../gear/gear-kind";
 import { measuredInput } from "../../quantity/measured";
 import { cataloguePart } from "../catalogue/catalogue-part";
 import { PART_KINDS } from "../catalogue/part-spec";
@@ -19,7 +19,7 @@ export const rankInput = z.strictObject({
       name: text.optional(),
       gear: z
         .strictObject({
-          form: z.enum(FACE_KINDS).optional(),
+          form: z.enum(GEAR_KINDS).optional(),
           teeth: measuredInput,
           moduleMm: measuredInput,
           pressureAngleDeg: z.number().min(10).max(35).default(20),

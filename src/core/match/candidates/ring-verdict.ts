@@ -1,3 +1,4 @@
+import { CALIPER_U_MM } from "../../quantity/caliper";
 import type { MeasuredInput } from "../../quantity/measured";
 import type { RingSpec } from "../catalogue/part-spec";
 import { compared, materialCriterion } from "./compared";
@@ -23,7 +24,7 @@ export interface WantedRing {
  */
 export function ringVerdict(wanted: WantedRing, offered: RingSpec): Criterion[] {
   const size = (name: string, w: MeasuredInput, o: number, tolerance: number): Criterion =>
-    compared(w, o, { name, unit: "mm", tolerance, instrumentU: 0.02, ask: `measure the ${name}`, otherwise: () => ["no", "another size"] });
+    compared(w, o, { name, unit: "mm", tolerance, instrumentU: CALIPER_U_MM, ask: `measure the ${name}`, otherwise: () => ["no", "another size"] });
   const out = [
     size("bore", wanted.insideMm, offered.insideMm, 0.05),
     size("outside", wanted.outsideMm, offered.outsideMm, 0.05),

@@ -1,4 +1,4 @@
-import type { FaceKind } from "../../gear/face";
+import type { GearKind } from "../../gear/gear-kind";
 import type { MeasuredInput } from "../../quantity/measured";
 
 /** The gear that the wanted one runs with. */
@@ -13,7 +13,7 @@ export interface WantedMate {
 
 /** The gear that is looked for. Figures may carry their spread. What was not measured is left out, and shows as "measure it". */
 export interface WantedGear {
-  readonly form?: FaceKind | undefined;
+  readonly form?: GearKind | undefined;
   readonly teeth: MeasuredInput;
   readonly moduleMm: MeasuredInput;
   readonly pressureAngleDeg: number;

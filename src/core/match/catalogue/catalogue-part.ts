@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Frozen } from "../../frozen";
 import { partSpec } from "./part-spec";
 
 const partNumber = z.string().trim().min(1, "a part needs a number").max(60);
@@ -12,7 +13,7 @@ export const partFit = z.strictObject({
   fromSerial: z.string().trim().min(1).max(40).optional(),
   toSerial: z.string().trim().min(1).max(40).optional(),
 });
-export type PartFit = z.infer<typeof partFit>;
+export type PartFit = Frozen<z.infer<typeof partFit>>;
 
 export const piecesOf = z.strictObject({ number: partNumber, qty: z.int().min(1).max(10_000).default(1) });
 
@@ -40,7 +41,7 @@ export const cataloguePart = z.strictObject({
   contains: z.array(z.strictObject({ ...piecesOf.shape, variant: z.string().trim().min(1).max(40).optional() })).default([]),
   note: words.optional(),
 });
-export type CataloguePart = z.infer<typeof cataloguePart>;
+export type CataloguePart = Frozen<z.infer<typeof cataloguePart>>;
 export type CataloguePartInput = z.input<typeof cataloguePart>;
 
 /** What a supplier asks for a part. */
@@ -58,7 +59,7 @@ export const supplierOffer = z.strictObject({
   /** working days until it is here */
   leadDays: z.number().min(0).max(365),
 });
-export type SupplierOffer = z.infer<typeof supplierOffer>;
+export type SupplierOffer = Frozen<z.infer<typeof supplierOffer>>;
 
 export const supplier = z.strictObject({
   name: z.string().trim().min(1).max(60),
@@ -67,7 +68,7 @@ export const supplier = z.strictObject({
   freeFrom: z.number().min(0).max(1e6).optional(),
   minimumOrder: z.number().min(0).max(1e6).default(0),
 });
-export type Supplier = z.infer<typeof supplier>;
+export type Supplier = Frozen<z.infer<typeof supplier>>;
 
 /** A unit, as far as parts are sold by it. */
 export interface UnitName {

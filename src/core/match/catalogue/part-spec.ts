@@ -1,6 +1,7 @@
 import { z } from "zod";
+import type { Frozen } from "../../frozen";
 import { BORE_FORMS } from "../../gear/bore-form";
-import { FACE_KINDS } from "../../gear/face";
+import { GEAR_KINDS } from "../../gear/gear-kind";
 
 const mm = z.number().positive().max(10_000);
 const text = z.string().trim().min(1).max(80);
@@ -9,7 +10,7 @@ const text = z.string().trim().min(1).max(80);
 export const gearSpec = z.strictObject({
   kind: z.literal("gear"),
   /** left out: spur, or helical where there is a helix angle */
-  form: z.enum(FACE_KINDS).optional(),
+  form: z.enum(GEAR_KINDS).optional(),
   teeth: z.int().min(1).max(2000),
   moduleMm: z.number().positive().max(50),
   pressureAngleDeg: z.number().min(10).max(35).default(20),
@@ -21,7 +22,7 @@ export const gearSpec = z.strictObject({
   boreForm: z.enum(BORE_FORMS).optional(),
   material: text.optional(),
 });
-export type GearSpec = z.infer<typeof gearSpec>;
+export type GearSpec = Frozen<z.infer<typeof gearSpec>>;
 
 const ring = { insideMm: mm, outsideMm: mm, widthMm: mm };
 
@@ -56,9 +57,9 @@ export const partSpec = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("consumable"), amount: z.number().positive(), unit: z.enum(["g", "ml", "m", "pieces"]), size: text.optional() }),
   loose("other"),
 ]);
-export type PartSpec = z.infer<typeof partSpec>;
+export type PartSpec = Frozen<z.infer<typeof partSpec>>;
 export type PartKind = PartSpec["kind"];
-export type RingSpec = z.infer<typeof bearingSpec> | z.infer<typeof bushSpec> | z.infer<typeof sealSpec>;
+export type RingSpec = Extract<PartSpec, { kind: "bearing" | "bush" | "seal" }>;
 
 /** One thing that is known of a kind of part: how it is called, in which unit, and how far it may be off and still be the same. */
 export interface SpecField {
@@ -120,7 +121,7 @@ export const PART_KINDS = Object.keys(SPEC_FIELDS) as PartKind[];
 export const specValue = (spec: PartSpec, key: string): string | number | undefined => (spec as Record<string, string | number | undefined>)[key];
 
 /** The form of a gear: as told, or spur and helical by the helix angle. */
-export const gearForm = (g: GearSpec): (typeof FACE_KINDS)[number] => g.form ?? (g.helixAngleDeg ? "helical" : "spur");
+export const gearForm = (g: GearSpec): (typeof GEAR_KINDS)[number] => g.form ?? (g.helixAngleDeg ? "helical" : "spur");
 
 /**
  * A part in one line, as it would be asked for over the counter.

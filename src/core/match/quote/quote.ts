@@ -1,26 +1,25 @@
+import { z } from "zod";
+import type { Frozen } from "../../frozen";
 import { cents } from "../basket/basket-input";
 
 /** How a shop charges. */
-export interface ShopRates {
+export const shopRates = z.strictObject({
   /** of an hour at the bench */
-  readonly perHour: number;
+  perHour: z.number().min(0),
   /** on what parts cost the shop, percent */
-  readonly markupPercent: number;
+  markupPercent: z.number().min(0),
   /** percent, on everything */
-  readonly taxPercent: number;
+  taxPercent: z.number().min(0),
   /** asked when the customer declines: for looking and putting it together again as it was */
-  readonly ifDeclined: number;
+  ifDeclined: z.number().min(0),
   /** the least time that is charged, minutes */
-  readonly leastMinutes: number;
-}
+  leastMinutes: z.number().min(0),
+});
+export type ShopRates = Frozen<z.infer<typeof shopRates>>;
 
 /** A line of a quote before tax. */
-export interface QuoteLine {
-  readonly what: "part" | "shipping" | "consumable" | "work";
-  readonly says: string;
-  readonly qty: string;
-  readonly amount: number;
-}
+const quoteLine = z.strictObject({ what: z.enum(["part", "shipping", "consumable", "work"]), says: z.string(), qty: z.string(), amount: z.number() });
+export type QuoteLine = Frozen<z.infer<typeof quoteLine>>;
 
 export interface QuoteInput {
   readonly parts: readonly {
@@ -39,14 +38,16 @@ export interface QuoteInput {
   readonly newUnit?: number | undefined;
 }
 
-export interface Quote {
-  readonly lines: readonly QuoteLine[];
-  readonly net: number;
-  readonly tax: number;
-  readonly total: number;
-  readonly ifDeclined: number;
-  readonly reasons: readonly { readonly rule: string; readonly says: string; readonly tone: "good" | "danger" | "plain" }[];
-}
+/** What a repair will cost, and what is to be said of it. Money in the shop's currency. */
+export const quoteSchema = z.strictObject({
+  lines: z.array(quoteLine),
+  net: z.number(),
+  tax: z.number(),
+  total: z.number(),
+  ifDeclined: z.number(),
+  reasons: z.array(z.strictObject({ rule: z.string(), says: z.string(), tone: z.enum(["good", "danger", "plain"]) })),
+});
+export type Quote = Frozen<z.infer<typeof quoteSchema>>;
 
 /** From this share of a new unit's price on, a repair is asked about before it is offered: a rule of thumb of the trade. */
 const HALF_OF_NEW = 0.5;
@@ -108,12 +109,12 @@ function reasonsFor(total: number, { limit, newUnit }: QuoteInput): Quote["reaso
 /** A quote that the customer has answered. */
 export interface AnsweredQuote {
   readonly total: number;
-  readonly answer: "accepted" | "declined" | null;
+  readonly answer?: "accepted" | "declined" | undefined;
 }
 
 /** Whether what it costs now must be asked again: nothing was accepted, or it costs more than was, and more than the customer's limit. Null: go on. */
 export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], limit: number | undefined): string | null {
-  const last = answered.filter((q) => q.answer !== null).at(-1);
+  const last = answered.filter((q) => q.answer !== undefined).at(-1);
   if (last?.answer === "declined") return "The customer declined. Nothing is ordered.";
   if (!last)
     return limit !== undefined && cents(now) <= cents(limit)

@@ -2,17 +2,18 @@
 
 import { useEffect, useRef, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
+import { GEAR_KINDS, type GearKind } from "@/core/gear/gear-kind";
 import { BORE_FORMS } from "@/core/gear/index";
+import type { GearNotes } from "@/core/job/gear-notes";
 import { TOOTH_MARKS, type ToothMark } from "@/core/judge/tooth-marks";
 import type { LengthUnit } from "@/core/quantity/units";
-import { GEAR_KINDS, type GearKind, type GearNotes } from "@/store/gear-notes";
 import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { percent } from "@/ui/odds";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";
-import { useDraft } from "../../saving/use-draft";
+import { typedFields, useDraft } from "../../saving/use-draft";
 import { acceptName, saveGearNotes, saveMarks, strikeReading, takeReading } from "../actions";
 import { CaliperPanel } from "./caliper-panel";
 import { GearMate } from "./gear-mate";
@@ -51,7 +52,7 @@ export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
   const [caliper, setCaliper] = useState(false);
   const [armed, setArmed] = useState<string | null>(null);
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
-  const [typed, setTyped] = useDraft<Record<string, string>>(`gear.${part}`, draft, {});
+  const [typed, setTyped] = useDraft(`gear.${part}`, draft, typedFields, {});
   const noted = (n: { [K in keyof GearNotes]?: GearNotes[K] | null }) => run(saveGearNotes, { part, notes: n });
 
   // a reading that comes by itself goes where it was last asked for, or to the first that is missing
@@ -135,7 +136,12 @@ export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
             <label className="words" htmlFor="bore-form">
               Bore form
             </label>
-            <select id="bore-form" className="field" value={notes.boreForm ?? ""} onChange={(e) => void noted({ boreForm: e.target.value })}>
+            <select
+              id="bore-form"
+              className="field"
+              value={notes.boreForm ?? ""}
+              onChange={(e) => void noted({ boreForm: BORE_FORMS.find((f) => f === e.target.value) ?? null })}
+            >
               <option value="">not noted</option>
               {BORE_FORMS.map((f) => (
                 <option key={f}>{f}</option>

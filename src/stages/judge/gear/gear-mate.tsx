@@ -3,7 +3,7 @@
 import { Check, TriangleAlert, X } from "lucide-react";
 import { useRouter } from "next/navigation";
 import type { ReactNode } from "react";
-import type { GearNotes } from "@/store/gear-notes";
+import type { GearNotes } from "@/core/job/gear-notes";
 import { KeyButton } from "@/ui/key-button";
 import { Readout } from "@/ui/readout";
 import type { ActionResult } from "../../saving/act";

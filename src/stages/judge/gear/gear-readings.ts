@@ -1,18 +1,10 @@
+import type { GearKind } from "@/core/gear/gear-kind";
 import { type BevelInput, type IdentifyInput, identifyBevel, identifyGear, identifyWorm, type NextReading, type WormInput } from "@/core/gear/index";
+import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
+import type { Job } from "@/core/job/job";
+import type { Reading } from "@/core/job/reading";
 import { type Measured, meanOf } from "@/core/quantity/measured";
-import type { GearIdentity, GearKind, GearNotes, Job, Reading } from "@/store/job";
-
-/** The caliper's own spread of one reading, mm. */
-const U: Readonly<Record<string, number>> = {
-  "tip diameter": 0.03,
-  "root diameter": 0.05,
-  chord: 0.04,
-  "tooth depth": 0.08,
-  "throat diameter": 0.08,
-  "centre distance": 0.05,
-  "axial pitch": 0.05,
-};
-const DEFAULT_U = 0.02;
+import { pinOf, spreadOf } from "@/core/quantity/reading-kinds";
 
 export interface MeanReading extends Measured {
   readonly what: string;
@@ -29,13 +21,12 @@ export function meanReadings(readings: readonly Reading[], part: string): MeanRe
   for (const r of readings) if (r.part === part) groups.set(`${r.what}|${r.teeth ?? ""}`, [...(groups.get(`${r.what}|${r.teeth ?? ""}`) ?? []), r]);
   return [...groups.values()].map((group) => {
     const first = group[0] as Reading;
-    const own = first.u ?? U[first.what] ?? DEFAULT_U;
     return {
       what: first.what,
       ...(first.teeth === undefined ? {} : { teeth: first.teeth }),
       ...meanOf(
         group.map((r) => r.value),
-        own,
+        spreadOf(first),
       ),
       count: group.length,
       source: [...new Set(group.map((r) => r.source))].join(", "),
@@ -70,7 +61,10 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
   const over = (what: string) => means.filter((m) => m.what === what && m.teeth !== undefined);
   const spans = over("span").map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
   const chords = over("chord").map((m) => ({ pitches: m.teeth as number, value: m.value, u: m.u }));
-  const pins = means.find((m) => m.what.startsWith("over pins "));
+  const pins = means.flatMap((m) => {
+    const pin = pinOf(m.what);
+    return pin === undefined ? [] : [{ pin, value: m.value, u: m.u }];
+  })[0];
   const lengths = spans.length + chords.length + (tip ? 1 : 0) + (root ? 1 : 0) + (pins ? 1 : 0);
   if (lengths === 0 || (notes.teeth === undefined && lengths < 2)) return null;
   return {
@@ -82,7 +76,7 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
     spans,
     ...(chords.length ? { chords } : {}),
     ...(arc?.teeth !== undefined ? { arc: { pitches: arc.teeth, angle: { value: arc.value, u: Math.max(arc.u, 0.5) } } } : {}),
-    ...(pins ? { overPins: { pin: Number(pins.what.slice(10)), value: pins.value, u: pins.u } } : {}),
+    ...(pins ? { overPins: pins } : {}),
     ...(helix ? { helixAngle: plain(helix) } : {}),
     ...(notes.hand ? { hand: notes.hand } : {}),
     ...(mateTeeth && mateTeeth >= 4 && centre ? { mate: { teeth: mateTeeth, centreDistance: plain(centre) } } : {}),

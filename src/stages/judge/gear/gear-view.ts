@@ -1,3 +1,4 @@
+import type { GearKind } from "@/core/gear/gear-kind";
 import {
   bestSpanTeeth,
   type Gear,
@@ -10,10 +11,12 @@ import {
   tipDiameterFromFlatJaws,
   toothLoss,
 } from "@/core/gear/index";
+import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
+import type { Job } from "@/core/job/job";
 import { pairRule } from "@/core/judge/failure-modes";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import type { GearIdentity, GearKind, GearNotes, Job } from "@/store/job";
+import { overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
 import { type MeanReading, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
 
 /** A dimension that the bench asks for. */
@@ -130,9 +133,8 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
     out.push(mm("chord", `Tip to tip, ${notes.arcPitches} on`, notes.arcPitches));
   }
   if (means.some((m) => m.what === "tip circle")) out.push(mm("tip circle", "Tip circle, seen"));
-  const pins = means.find((m) => m.what.startsWith("over pins "))?.what;
-  const pin = pins ? Number(pins.slice(10)) : next?.drawing === "pins" ? next.pinMm : undefined;
-  if (pin) out.push(mm(`over pins ${pin}`, `Over ${pin} mm pins`));
+  const pin = means.map((m) => pinOf(m.what)).find((p) => p !== undefined) ?? (next?.drawing === "pins" ? next.pinMm : undefined);
+  if (pin) out.push(mm(overPinsOf(pin), `Over ${pin} mm pins`));
   if (next?.drawing === "centre") out.push(CENTRE);
   return out;
 }

@@ -1,20 +1,23 @@
 "use client";
 
 import { useEffect, useMemo, useRef, useState } from "react";
+import { z } from "zod";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { Fault } from "@/core/fault";
+import type { Frozen } from "@/core/frozen";
 import type { SleeveLimits } from "@/core/hardware/bearing-sleeve";
 import { type HardwareAnswer, type HardwareInput, identifyHardware } from "@/core/hardware/identify-hardware";
-import { type TorqueInput, tighteningTorque } from "@/core/hardware/tightening-torque";
+import { type TorqueInput, tighteningTorque, torqueInput } from "@/core/hardware/tightening-torque";
+import type { HardwareFind } from "@/core/job/reading";
+import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { meanOf } from "@/core/quantity/measured";
 import { lengthFrom } from "@/core/quantity/units";
-import type { BenchFind } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { Odds, percent } from "@/ui/odds";
 import { Readout } from "@/ui/readout";
 import { useJob } from "../../saving/job-context";
 import { useDraft } from "../../saving/use-draft";
-import { saveBenchFind } from "../actions";
+import { saveHardwareFind } from "../actions";
 import { CaliperPanel } from "../gear/caliper-panel";
 import { ReadingTile } from "../gear/reading-tile";
 
@@ -27,20 +30,22 @@ const KINDS: readonly { kind: Kind; keyName: string; says: string; asks: readonl
   { kind: "o-ring", keyName: "5", says: "O-ring", asks: [["section", "Section"], ["inside", "Inside"], ["grooveDepth", "Groove, deep"]] },
 ]; // biome-ignore format: a table
 
-interface Bench {
-  readonly kind: Kind;
+const onTheBench = z.object({
+  kind: z.enum(KINDS.map((k) => k.kind)),
   /** readings by kind and dimension, mm, and what is half typed */
-  readonly readings: Readonly<Record<string, readonly { readonly value: number; readonly source: string; readonly at: string }[]>>;
-  readonly typed: Readonly<Record<string, string>>;
-  readonly torque: TorqueInput;
-}
-const EMPTY: Bench = { kind: "bearing", readings: {}, typed: {}, torque: { thread: "M4", into: "plastic" } };
-const CALIPER_U = 0.03;
+  readings: z.record(z.string(), z.array(z.object({ value: z.number(), source: z.string(), at: z.string() }))),
+  typed: z.record(z.string(), z.string()),
+  torque: torqueInput,
+});
+type OnTheBench = Frozen<z.infer<typeof onTheBench>>;
+const EMPTY: OnTheBench = { kind: "bearing", readings: {}, typed: {}, torque: { thread: "M4", into: "plastic" } };
+/** Small things are held askew more easily than a gear: a reading spreads a little wider, mm. */
+const SMALL_THING_U = 1.5 * CALIPER_U_MM;
 
 /** The hardware bench: what a bearing, thread, pin, circlip or O-ring is, by caliper; how tight a screw goes; with what to press. */
-export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; draft: unknown }) {
+export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[]; draft: unknown }) {
   const { run } = useJob();
-  const [bench, setBench] = useDraft<Bench>("hardware.bench", draft, EMPTY);
+  const [bench, setBench] = useDraft<OnTheBench>("hardware.bench", draft, onTheBench, EMPTY);
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
   const [armed, setArmed] = useState<string>();
   const [caliper, setCaliper] = useState(false);
@@ -68,7 +73,7 @@ export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; 
   useEffect(() => listenToTypedCaliper(window, (text) => arrived.current(text)), []);
   const answer = useMemo(() => answerOf(bench, kind.kind), [bench, kind.kind]);
   const first = typeof answer === "object" ? answer?.hypotheses[0] : undefined;
-  const from = kind.asks.filter(([w]) => readings(w).length).map(([w, label]) => `${label.toLowerCase()} ${meanOf(readings(w).map((r) => r.value), CALIPER_U).value.toFixed(2)}`).join(", "); // biome-ignore format: one line of words
+  const from = kind.asks.filter(([w]) => readings(w).length).map(([w, label]) => `${label.toLowerCase()} ${meanOf(readings(w).map((r) => r.value), SMALL_THING_U).value.toFixed(2)}`).join(", "); // biome-ignore format: one line of words
   return (
     <div className="grid h-full grid-cols-[minmax(0,7.4fr)_minmax(0,4.6fr)] gap-5">
       <section aria-label="What is it?" className="flex min-h-0 flex-col gap-2">
@@ -87,7 +92,7 @@ export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; 
           <div className="grid grid-cols-3 gap-2.5">
             {kind.asks.map(([what, label]) => {
               const own = readings(what);
-              const mean = own.length ? { what, ...meanOf(own.map((r) => r.value), CALIPER_U), count: own.length, source: [...new Set(own.map((r) => r.source))].join(", "), at: own.at(-1)?.at ?? "" } : undefined; // biome-ignore format: one reading
+              const mean = own.length ? { what, ...meanOf(own.map((r) => r.value), SMALL_THING_U), count: own.length, source: [...new Set(own.map((r) => r.source))].join(", "), at: own.at(-1)?.at ?? "" } : undefined; // biome-ignore format: one reading
               return (
                 <ReadingTile
                   key={keyOf(what)}
@@ -142,7 +147,7 @@ export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; 
           disabled={!first}
           onPress={() =>
             first &&
-            void run(saveBenchFind, {
+            void run(saveHardwareFind, {
               find: {
                 name: first.name,
                 from: `${from} mm`,
@@ -176,10 +181,10 @@ export function HardwareScreen({ finds, draft }: { finds: readonly BenchFind[]; 
   );
 }
 
-function answerOf(bench: Bench, kind: Kind): HardwareAnswer | string {
+function answerOf(bench: OnTheBench, kind: Kind): HardwareAnswer | string {
   const mean = (what: string) => {
     const own = bench.readings[`${kind}.${what}`] ?? [];
-    return own.length ? meanOf(own.map((r) => r.value), CALIPER_U) : undefined; // biome-ignore format: short
+    return own.length ? meanOf(own.map((r) => r.value), SMALL_THING_U) : undefined; // biome-ignore format: short
   };
   const some = (names: readonly string[]) => Object.fromEntries(names.map((n) => [n, mean(n)] as const).filter(([, v]) => v !== undefined));
   const ten = mean("pitchOver10");

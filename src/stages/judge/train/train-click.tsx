@@ -1,7 +1,9 @@
 "use client";
 
 import { useEffect, useMemo, useRef } from "react";
+import { z } from "zod";
 import { Fault } from "@/core/fault";
+import type { Frozen } from "@/core/frozen";
 import { findClick } from "@/core/train/click-finder";
 import { solveTrain } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
@@ -10,19 +12,20 @@ import { percent } from "@/ui/odds";
 import { useDraft } from "../../saving/use-draft";
 import { figure } from "./in-figures";
 
-interface Taps {
-  readonly clicks: readonly number[];
-  readonly turns: readonly number[];
-  /** the shaft that is watched; empty: the train runs at the motor's speed */
-  readonly watched: string | null;
-}
+const tapsSchema = z.object({
+  clicks: z.array(z.number()),
+  turns: z.array(z.number()),
+  /** the shaft that is watched; null: the last of the train */
+  watched: z.string().nullable(),
+});
+type Taps = Frozen<z.infer<typeof tapsSchema>>;
 const NONE: Taps = { clicks: [], turns: [], watched: null };
 /** A pause after which a new series begins, ms. */
 const NEW_SERIES_MS = 15_000;
 
 /** Tap along to the click, and to a shaft that is watched; what in the train comes round just so is named, best first. */
 export function TrainClick({ train, light, kept }: { train: TrainInput; light: (at: string | undefined) => void; kept: unknown }) {
-  const [taps, setTaps] = useDraft<Taps>("train.clicks", kept, NONE);
+  const [taps, setTaps] = useDraft<Taps>("train.clicks", kept, tapsSchema, NONE);
   const shafts = useMemo(() => solveTrain(train).shafts.filter((s) => s.turnsPerInputTurn !== null), [train]);
   const watched = taps.watched ?? shafts.at(-1)?.shaft ?? "";
   const began = useRef(0);

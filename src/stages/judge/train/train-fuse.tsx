@@ -7,7 +7,7 @@ import { findFuse } from "@/core/train/fuse";
 import { MATERIALS } from "@/core/train/materials";
 import { type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
 import { SavedField } from "../../saving/saved-field";
-import type { ChangeTrain } from "./train-screen";
+import type { ChangeTrain } from "./train-part";
 
 type Role = TrainWheel["role"];
 const keyOf = (w: Pick<TrainWheel, "mesh" | "role">): string => `${w.mesh}|${w.role}`;

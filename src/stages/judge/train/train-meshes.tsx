@@ -3,7 +3,7 @@
 import type { Mesh, TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
 import { SavedField } from "../../saving/saved-field";
-import type { ChangeTrain, TrainPart } from "./train-screen";
+import type { ChangeTrain, TrainPart } from "./train-part";
 
 const KINDS: readonly (readonly [Mesh["kind"], string])[] = [
   ["spur", "spur"],

@@ -12,6 +12,7 @@ import { figure } from "./in-figures";
 import { TrainClick } from "./train-click";
 import { TrainFuse } from "./train-fuse";
 import { TrainMeshes } from "./train-meshes";
+import type { ChangeTrain, TrainPart } from "./train-part";
 import { TrainTiming } from "./train-timing";
 
 const PLACES = [
@@ -23,17 +24,6 @@ const PLACES = [
 type Place = (typeof PLACES)[number]["place"];
 
 /** A toothed part of the job, as a wheel of the train can be it. */
-export interface TrainPart {
-  readonly id: string;
-  readonly name: string;
-  readonly teeth?: number | undefined;
-  readonly moduleMm?: number | undefined;
-  readonly helixAngleDeg?: number | undefined;
-  readonly faceWidthMm?: number | undefined;
-  readonly material?: string | undefined;
-}
-
-export type ChangeTrain = (change: (now: TrainInput) => TrainInput) => Promise<ActionResult>;
 
 /** The train from motor to output: its diagram, speeds and rates; where a click comes from; which gear is the fuse; what one tooth off makes. */
 export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput; parts: readonly TrainPart[]; clicks: unknown }) {

@@ -1,10 +1,11 @@
+import { isPlastic } from "@/core/hardware/material";
+import type { Job } from "@/core/job/job";
 import type { Evidence } from "@/core/judge/evidence";
 import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
 import { rankCandidates } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import type { Job } from "@/store/job";
-import { canHurt, isPlastic, loadOf } from "../../job-view/part-facts";
+import { canHurt, loadOf } from "../../job-view/part-facts";
 import { wantedFor } from "../../job-view/wanted-part";
 import { gearView } from "../gear/gear-view";
 

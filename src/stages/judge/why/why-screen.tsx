@@ -2,8 +2,8 @@
 
 import { Check, X } from "lucide-react";
 import { useState } from "react";
+import type { ChosenCauses } from "@/core/job/finding";
 import { howFar, type LikelyCause } from "@/core/judge/causes";
-import type { ChosenCauses } from "@/store/job";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";

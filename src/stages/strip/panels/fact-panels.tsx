@@ -2,25 +2,31 @@
 
 import { useState } from "react";
 import { FREEING_WORDS, FREEINGS, HOLDS } from "@/core/hardware/freed";
-import { PIECE_STATES, type PieceState } from "@/core/hardware/kinds";
-import type { Wire } from "@/core/hardware/quick-line";
+import { PIECE_STATES, type PieceState } from "@/core/hardware/piece";
 import { WIRE_COLOURS } from "@/core/hardware/shorthand-words";
+import { ACTIONS, type Action, type StepFacts } from "@/core/job/step";
 import { TRAY_PLACES } from "@/core/job/tray";
 import { ACTION_SAYS } from "@/core/order/likely-action";
-import { ACTIONS, type Action } from "@/core/order/strip";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
 import { FaultLine } from "@/ui/fault-line";
 import type { OpenStep } from "../open-step";
 import { Choices, Panel, toggled } from "./panel";
 
 export interface FactPanelProps {
+  facts: StepFacts;
+  /** says some facts anew; an empty one goes */
+  say: (facts: StepFacts) => void;
+  onClose: () => void;
+}
+/** What these panels change besides facts. */
+interface WholeStep {
   open: OpenStep;
   set: (fields: Partial<OpenStep>) => void;
-  onClose: () => void;
 }
 
 /** How it came off, what held it, how it was freed and with what. */
-export function FreedPanel({ open, set, onClose, action, freed }: FactPanelProps & { action: Action; freed: OpenStep["freed"] }) {
+export function FreedPanel({ facts, say, set, onClose, action }: FactPanelProps & Pick<WholeStep, "set"> & { action: Action }) {
+  const { freed, held = [] } = facts;
   const words = freed && FREEING_WORDS[freed.how];
   return (
     <Panel title="How it came off" onClose={onClose}>
@@ -31,13 +37,13 @@ export function FreedPanel({ open, set, onClose, action, freed }: FactPanelProps
         keys
         says={(f) => f}
         holds={(f) => freed?.how === f}
-        onPick={(f) => set({ freed: freed?.how === f ? null : { how: f } })}
+        onPick={(f) => say({ freed: freed?.how === f ? undefined : { how: f } })}
       />
       {freed && words && (
         <>
           <p className="says danger">{words.caution}</p>
           <div className="grid grid-cols-2 gap-1.5">
-            <button type="button" className="key-button small" aria-pressed={!freed.standIn} onClick={() => set({ freed: { how: freed.how } })}>
+            <button type="button" className="key-button small" aria-pressed={!freed.standIn} onClick={() => say({ freed: { how: freed.how } })}>
               {words.tool}
             </button>
             {words.standIn && (
@@ -45,7 +51,7 @@ export function FreedPanel({ open, set, onClose, action, freed }: FactPanelProps
                 type="button"
                 className="key-button small"
                 aria-pressed={freed.standIn === true}
-                onClick={() => set({ freed: { how: freed.how, standIn: true } })}
+                onClick={() => say({ freed: { how: freed.how, standIn: true } })}
               >
                 Stand-in: {words.standIn.tool}
               </button>
@@ -54,15 +60,15 @@ export function FreedPanel({ open, set, onClose, action, freed }: FactPanelProps
           {freed.standIn && words.standIn && <p className="says">The stand-in {words.standIn.risk}.</p>}
         </>
       )}
-      <Choices label="What held it" of={HOLDS} holds={(h) => open.held.includes(h)} onPick={(h) => set({ held: toggled(open.held, h) })} />
+      <Choices label="What held it" of={HOLDS} holds={(h) => held.includes(h)} onPick={(h) => say({ held: toggled(held, h) })} />
       <Choices label="It was" of={ACTIONS} columns={5} says={(a) => ACTION_SAYS[a]} holds={(a) => a === action} onPick={(a) => set({ action: a })} />
     </Panel>
   );
 }
 
 /** Hazards named at the step; the sentence stands there from then on. */
-export function CautionsPanel({ open, set, onClose }: FactPanelProps) {
-  const chosen = NAMED_HAZARDS.filter((h) => open.cautions.includes(h.hazard));
+export function CautionsPanel({ facts: { cautions = [] }, say, onClose }: FactPanelProps) {
+  const chosen = NAMED_HAZARDS.filter((h) => cautions.includes(h.hazard));
   return (
     <Panel title="Cautions at this step" onClose={onClose}>
       <Choices
@@ -71,8 +77,8 @@ export function CautionsPanel({ open, set, onClose }: FactPanelProps) {
         columns={3}
         keys
         says={(h) => NAMED_HAZARDS.find((x) => x.hazard === h)?.name}
-        holds={(h) => open.cautions.includes(h)}
-        onPick={(h) => set({ cautions: toggled(open.cautions, h) })}
+        holds={(h) => cautions.includes(h)}
+        onPick={(h) => say({ cautions: toggled(cautions, h) })}
       />
       {chosen.map((h) => (
         <p key={h.hazard} className="says danger">
@@ -83,16 +89,17 @@ export function CautionsPanel({ open, set, onClose }: FactPanelProps) {
   );
 }
 
-/** Which way round it stood where that matters for timing. */
-export function TimingPanel({ open, set, onClose }: FactPanelProps) {
-  const timing = open.timing ?? {};
+type Timing = NonNullable<StepFacts["timing"]>;
+
+/** Which way round it stood where that matters for timing, and how something adjustable was set. */
+export function TimingPanel({ facts: { timing = {}, setting = "" }, say, onClose }: FactPanelProps) {
   const [fault, setFault] = useState<string | null>(null);
-  const change = (facts: NonNullable<OpenStep["timing"]>): void => {
-    const known = Object.fromEntries(Object.entries({ ...timing, ...facts }).filter(([, v]) => v !== undefined && v !== ""));
-    set({ timing: Object.keys(known).length ? known : null });
+  const change = (said: Timing): void => {
+    const known: Timing = Object.fromEntries(Object.entries({ ...timing, ...said }).filter(([, v]) => v !== undefined && v !== ""));
+    say({ timing: Object.keys(known).length ? known : undefined });
   };
   return (
-    <Panel title="Timing" onClose={onClose}>
+    <Panel title="Timing and setting" onClose={onClose}>
       <p className="says">With a cross pin and an odd number of teeth the two ways round differ by half a tooth. Say which one it was.</p>
       <Choices
         label="At the pin stands"
@@ -101,7 +108,7 @@ export function TimingPanel({ open, set, onClose }: FactPanelProps) {
         keys
         says={(p) => (p === "tooth" ? "a tooth" : "a gap")}
         holds={(p) => timing.pin === p}
-        onPick={(p) => change({ pin: timing.pin === p ? undefined : p } as NonNullable<OpenStep["timing"]>)}
+        onPick={(p) => change({ pin: timing.pin === p ? undefined : p })}
       />
       <label className="words">
         Turns to dead centre
@@ -116,7 +123,7 @@ export function TimingPanel({ open, set, onClose }: FactPanelProps) {
             const turns = Number(said);
             const wrong = said !== "" && !(turns >= 0 && turns <= 100);
             setFault(wrong ? "Turns lie between 0 and 100." : null);
-            if (!wrong) change({ turns: said === "" ? undefined : turns } as NonNullable<OpenStep["timing"]>);
+            if (!wrong) change({ turns: said === "" ? undefined : turns });
           }}
         />
       </label>
@@ -129,6 +136,10 @@ export function TimingPanel({ open, set, onClose }: FactPanelProps) {
           defaultValue={timing.says ?? ""}
           onChange={(e) => change({ says: e.target.value })}
         />
+      </label>
+      <label className="words">
+        How it was set, before it was touched
+        <input className="field" placeholder="2½ turns in from flush" defaultValue={setting} onChange={(e) => say({ setting: e.target.value })} />
       </label>
     </Panel>
   );
@@ -144,15 +155,15 @@ const SWATCHES: Readonly<Record<string, string>> = {
 };
 
 /** Wires: colour → terminal. */
-export function WiresPanel({ open, set, onClose }: FactPanelProps) {
-  const [colour, setColour] = useState(COLOURS[0] as string);
+export function WiresPanel({ facts: { wires = [] }, say, onClose }: FactPanelProps) {
+  const [colour, setColour] = useState(COLOURS[0] ?? "black");
   const [to, setTo] = useState("");
   const add = (): void => {
     if (!to.trim()) return;
-    set({ wires: [...open.wires, { colour, to: to.trim() }] });
+    say({ wires: [...wires, { colour, to: to.trim() }] });
     setTo("");
   };
-  const strike = (w: Wire): void => set({ wires: open.wires.filter((x) => x !== w) });
+  const strike = (w: (typeof wires)[number]): void => say({ wires: wires.filter((x) => x !== w) });
   return (
     <Panel title="Wires: colour, and the terminal it goes to" onClose={onClose}>
       <div className="grid grid-cols-4 gap-1.5">
@@ -184,7 +195,7 @@ export function WiresPanel({ open, set, onClose }: FactPanelProps) {
         </button>
       </div>
       <ul aria-label="Wires" className="flex flex-wrap gap-2">
-        {open.wires.map((w) => (
+        {wires.map((w) => (
           <li key={`${w.colour}${w.to}`} className="chip">
             {w.colour} → {w.to}
             <button type="button" className="min-h-[44px] px-2 text-[22px] font-bold" aria-label={`Strike ${w.colour} to ${w.to}`} onClick={() => strike(w)}>
@@ -200,13 +211,14 @@ export function WiresPanel({ open, set, onClose }: FactPanelProps) {
 const STATE_SAYS: Readonly<Record<PieceState, string>> = { lost: "lost", broken: "broke", missing: "was missing" };
 
 /** What must not be undone, what was lost or broke, where it lies in the tray, how long it took. */
-export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProps & { names: readonly string[]; minutes: number }) {
+export function StatePanel({ facts, say, open, set, onClose, names, minutes }: FactPanelProps & WholeStep & { names: readonly string[]; minutes: number }) {
+  const { tray = "", doNotUndo = "" } = facts;
   const [fault, setFault] = useState<string | null>(null);
   return (
     <Panel title="Lost, broken, leave alone; tray and minutes" onClose={onClose}>
       <label className="words">
         Do not undo this
-        <input className="field" placeholder="the lock nut of the worm" value={open.doNotUndo} onChange={(e) => set({ doNotUndo: e.target.value })} />
+        <input className="field" placeholder="the lock nut of the worm" value={doNotUndo} onChange={(e) => say({ doNotUndo: e.target.value })} />
       </label>
       {names.map((name) => (
         <Choices
@@ -234,8 +246,8 @@ export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProp
               type="button"
               key={place}
               className="key-button small !min-h-[48px] justify-center"
-              aria-pressed={open.tray === place}
-              onClick={() => set({ tray: open.tray === place ? "" : place })}
+              aria-pressed={tray === place}
+              onClick={() => say({ tray: tray === place ? "" : place })}
             >
               {place}
             </button>
@@ -245,8 +257,8 @@ export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProp
           <button
             type="button"
             className="key-button small justify-center"
-            aria-pressed={open.tray === "magnet strip"}
-            onClick={() => set({ tray: open.tray === "magnet strip" ? "" : "magnet strip" })}
+            aria-pressed={tray === "magnet strip"}
+            onClick={() => say({ tray: tray === "magnet strip" ? "" : "magnet strip" })}
           >
             magnet strip
           </button>
@@ -254,8 +266,8 @@ export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProp
             aria-label="Bag with number"
             className="field !min-h-[48px]"
             placeholder="bag, number"
-            value={/^bag /.test(open.tray) ? open.tray.slice(4) : ""}
-            onChange={(e) => set({ tray: e.target.value.trim() ? `bag ${e.target.value.trim()}` : "" })}
+            value={/^bag /.test(tray) ? tray.slice(4) : ""}
+            onChange={(e) => say({ tray: e.target.value.trim() ? `bag ${e.target.value.trim()}` : "" })}
           />
         </div>
       </fieldset>
@@ -265,14 +277,14 @@ export function StatePanel({ open, set, onClose, names, minutes }: FactPanelProp
           className="field figure"
           inputMode="decimal"
           placeholder={minutes.toFixed(1)}
-          defaultValue={open.minutes ?? ""}
+          defaultValue={facts.minutes ?? ""}
           aria-invalid={fault ? true : undefined}
           onChange={(e) => {
             const said = e.target.value.trim().replace(",", ".");
             const value = Number(said);
             const wrong = said !== "" && !(value >= 0 && value <= 600);
             setFault(wrong ? "Minutes lie between 0 and 600." : null);
-            if (!wrong) set({ minutes: said === "" ? null : value });
+            if (!wrong) say({ minutes: said === "" ? undefined : value });
           }}
         />
       </label>

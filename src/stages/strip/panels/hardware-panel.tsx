@@ -1,8 +1,9 @@
 "use client";
 
 import { useState } from "react";
-import { HARDWARE_KINDS, HARDWARE_NAMES, type HardwareFacts, type HardwareKind, hardwareInWords } from "@/core/hardware/kinds";
+import { HARDWARE_KINDS, HARDWARE_NAMES, type HardwareKind } from "@/core/hardware/kinds";
 import { onceHint } from "@/core/hardware/look-alikes";
+import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { LONGEST_MM, MOST_PIECES } from "@/core/hardware/quick-line";
 import { FaultLine } from "@/ui/fault-line";
 import { HardwareGlyph } from "@/ui/hardware-glyph";

@@ -4,7 +4,7 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
-import type { HardwareFacts } from "@/core/hardware/kinds";
+import type { HardwareFacts } from "@/core/hardware/piece";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { PartGlyph } from "@/ui/part-glyph";
 import { pieceName } from "../open-step";

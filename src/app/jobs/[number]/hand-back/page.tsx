@@ -1,7 +1,7 @@
+import { gatesOf } from "@/core/gates/job-facts";
 import { finalChecks } from "@/core/hand-back/final-checks";
 import { JobScreen } from "@/stages/frame/job-screen";
 import { HandBackScreen } from "@/stages/hand-back/hand-back-screen";
-import { gatesOf } from "@/stages/job-view/job-facts";
 import { pocketsOf } from "@/stages/job-view/mat-pockets";
 import { loadDrafts } from "@/store/drafts";
 import { Mat } from "@/ui/mat";

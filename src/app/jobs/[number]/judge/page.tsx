@@ -1,7 +1,7 @@
+import { gatesOf } from "@/core/gates/job-facts";
 import { likelyCauses } from "@/core/judge/causes";
 import { JobScreen } from "@/stages/frame/job-screen";
 import { catalogueFor } from "@/stages/job-view/job-candidates";
-import { gatesOf } from "@/stages/job-view/job-facts";
 import { pocketsOf } from "@/stages/job-view/mat-pockets";
 import { JudgeBenches } from "@/stages/judge/judge-benches";
 import { JudgeScreen } from "@/stages/judge/judge-screen";

@@ -1,5 +1,5 @@
+import { gatesOf } from "@/core/gates/job-facts";
 import { JobScreen } from "@/stages/frame/job-screen";
-import { gatesOf } from "@/stages/job-view/job-facts";
 import { greasePlan } from "@/stages/lube/grease-plan";
 import { LubeScreen } from "@/stages/lube/lube-screen";
 import { loadDrafts } from "@/store/drafts";

@@ -1,5 +1,5 @@
+import type { Job } from "@/core/job/job";
 import type { BasketInput } from "@/core/match/basket/basket-input";
-import type { Job } from "@/store/job";
 
 const AIMS: readonly BasketInput["aim"][] = ["least cost", "soonest", "soonest within limit"];
 

@@ -1,6 +1,6 @@
+import { gatesOf } from "@/core/gates/job-facts";
 import { JobScreen } from "@/stages/frame/job-screen";
 import { candidatesOf } from "@/stages/job-view/job-candidates";
-import { gatesOf } from "@/stages/job-view/job-facts";
 import { wantedInWords } from "@/stages/job-view/wanted-part";
 import { MatchPlaces } from "@/stages/match/match-places";
 import { MatchScreen } from "@/stages/match/match-screen";

@@ -1,8 +1,8 @@
+import { gatesOf, planOf } from "@/core/gates/job-facts";
+import { undoKey } from "@/core/job/keys";
 import { ledgerRows } from "@/core/order/hardware-ledger";
 import { lineKey } from "@/core/order/rebuild-plan";
-import { checkStrip } from "@/core/order/strip";
 import { JobScreen } from "@/stages/frame/job-screen";
-import { gatesOf, planOf } from "@/stages/job-view/job-facts";
 import { pocketsOf } from "@/stages/job-view/mat-pockets";
 import { lineInWords } from "@/stages/rebuild/line-in-words";
 import { RebuildScreen } from "@/stages/rebuild/rebuild-screen";
@@ -53,7 +53,7 @@ export default async function Page(address: JobAddress) {
         count={plan.steps.length}
         picture={framed(picture)}
         pictureWords={now ? `before step ${stepNumber} came off${pictures.length > 1 ? ` · 1 of ${pictures.length}` : ""}` : "as it came in"}
-        rows={ledgerRows(checkStrip(job), (i) => done.has(`undo:${job.steps[i]?.id}`))}
+        rows={ledgerRows(job, (s) => done.has(undoKey(s.id)))}
         foot={foot}
         stage={job.stage}
         gates={gatesOf(job, "rebuild")}

@@ -1,5 +1,5 @@
+import { gatesOf } from "@/core/gates/job-facts";
 import { JobScreen } from "@/stages/frame/job-screen";
-import { gatesOf } from "@/stages/job-view/job-facts";
 import { TakeInScreen } from "@/stages/take-in/take-in-screen";
 import { counterFor } from "@/store/counter";
 import { shopSettings } from "@/store/settings";

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { figureFault, finalChecks } from "../hand-back/final-checks";
+import { STAGES, stageAfter } from "../job/stages";
 import { modesFor, pairRule } from "../judge/failure-modes";
 import { likelyAction } from "../order/likely-action";
 import { safetyGate } from "../safety/gate";
-import { type JobFacts, openGates } from "./gates";
-import { STAGES, stageAfter } from "./stages";
+import { type JobFacts, openGates } from "./open-gates";
 
 const clear: JobFacts = {
   kind: "juicer",

@@ -1,26 +1,30 @@
-import type { Stage } from "./stages";
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { finalKey, safetyKey } from "../job/keys";
+import type { Stage } from "../job/stages";
 
-/** What the gates are decided from: a few facts of a job, counted by whoever holds it. */
-export interface JobFacts {
-  readonly kind: string;
-  readonly model: string;
-  readonly complaint: string;
-  readonly consent: boolean;
-  readonly safetyOpen: readonly string[];
-  readonly stepsLaidDown: number;
-  readonly stripFinished: boolean;
-  readonly failedParts: readonly { readonly id: string; readonly name: string; readonly isGear: boolean; readonly named: boolean; readonly chosen: boolean }[];
+/** What the gates are decided from: a few facts of a job (job-facts.ts). The board keeps them, so that it need not read every job whole. */
+export const jobFacts = z.strictObject({
+  kind: z.string(),
+  model: z.string(),
+  complaint: z.string(),
+  consent: z.boolean(),
+  safetyOpen: z.array(z.string()),
+  stepsLaidDown: z.int(),
+  stripFinished: z.boolean(),
+  failedParts: z.array(z.strictObject({ id: z.string(), name: z.string(), isGear: z.boolean(), named: z.boolean(), chosen: z.boolean() })),
   /** ordered and not here yet, by number */
-  readonly partsAwaited: readonly string[];
+  partsAwaited: z.array(z.string()),
   /** here and not compared yet, by number */
-  readonly partsToCompare: readonly string[];
-  readonly greaseChosen: boolean;
-  readonly pointsUnweighed: readonly string[];
-  readonly washed: boolean;
-  readonly linesOpen: number;
-  readonly piecesOpen: number;
-  readonly finalOpen: readonly string[];
-}
+  partsToCompare: z.array(z.string()),
+  greaseChosen: z.boolean(),
+  pointsUnweighed: z.array(z.string()),
+  washed: z.boolean(),
+  linesOpen: z.int(),
+  piecesOpen: z.int(),
+  finalOpen: z.array(z.string()),
+});
+export type JobFacts = Frozen<z.infer<typeof jobFacts>>;
 
 export interface Gate {
   readonly gate: string;
@@ -41,7 +45,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       unless(f.consent, "consent", "Ask the customer’s consent to open it and to the price limit.");
       break;
     case "strip":
-      for (const q of f.safetyOpen) out.push({ gate: `safety:${q}`, says: "Answer the safety gate." });
+      for (const q of f.safetyOpen) out.push({ gate: safetyKey(q), says: "Answer the safety gate." });
       unless(f.stepsLaidDown > 0, "steps", "Lay down the first step.");
       unless(f.stripFinished, "finished", "Say that the strip goes far enough.");
       break;
@@ -64,7 +68,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       unless(f.piecesOpen === 0, "ledger", `${f.piecesOpen} pieces still lie on the Mat.`);
       break;
     case "hand-back":
-      for (const q of f.finalOpen) out.push({ gate: `final:${q}`, says: "Answer the last checks." });
+      for (const q of f.finalOpen) out.push({ gate: finalKey(q), says: "Answer the last checks." });
       break;
   }
   return out;

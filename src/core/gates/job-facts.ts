@@ -1,44 +1,41 @@
-import { finalChecks } from "@/core/hand-back/final-checks";
-import { type Gate, type JobFacts, openGates } from "@/core/job/gates";
-import type { Stage } from "@/core/job/stages";
-import { notHereYet } from "@/core/match/arrival/parcel";
-import { hardwareLedger } from "@/core/order/hardware-ledger";
-import { lineKey, type RebuildPlan, rebuildPlan } from "@/core/order/rebuild-plan";
-import { checkStrip } from "@/core/order/strip";
-import { safetyGate } from "@/core/safety/gate";
-import type { Job } from "@/store/job";
+import { finalChecks } from "../hand-back/final-checks";
+import type { Job } from "../job/job";
+import { finalKey, safetyKey, undoKey } from "../job/keys";
+import type { Stage } from "../job/stages";
+import { notHereYet } from "../match/arrival/parcel";
+import { hardwareLedger } from "../order/hardware-ledger";
+import { lineKey, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
+import { safetyGate } from "../safety/gate";
+import { type Gate, type JobFacts, openGates } from "./open-gates";
+
+const answered = (job: Pick<Job, "answers">, question: string): boolean => job.answers.some((a) => a.question === question);
 
 /** Questions of the safety gate that have no answer yet. */
 export const safetyOpen = (job: Job): string[] =>
   safetyGate(job)
     .map((q) => q.gate)
-    .filter((g) => !job.answers.some((a) => a.question === `safety:${g}`));
+    .filter((g) => !answered(job, safetyKey(g)));
 
-const plans = new WeakMap<Job, RebuildPlan>();
+/** Of one job, as long as it is held: a screen asks more than once, and the plan behind the answer is worked out once. */
+const onceFor = <T>(work: (job: Job) => T): ((job: Job) => T) => {
+  const known = new WeakMap<Job, { readonly is: T }>();
+  return (job) => {
+    const before = known.get(job);
+    if (before) return before.is;
+    const is = work(job);
+    known.set(job, { is });
+    return is;
+  };
+};
 
-/** The job's rebuild plan, worked out once for a page. */
-export function planOf(job: Job): RebuildPlan {
-  const plan = plans.get(job) ?? rebuildPlan(job);
-  plans.set(job, plan);
-  return plan;
-}
-
-/** One page asks for a job's facts more than once; the plan behind them is worked out once. */
-const known = new WeakMap<Job, JobFacts>();
+/** The job's rebuild plan. */
+export const planOf: (job: Job) => RebuildPlan = onceFor(rebuildPlan);
 
 /** The facts that the gates of each stage are decided from. */
-export function factsOf(job: Job): JobFacts {
-  const before = known.get(job);
-  if (before) return before;
-  const facts = workOut(job);
-  known.set(job, facts);
-  return facts;
-}
-
-function workOut(job: Job): JobFacts {
+export const factsOf: (job: Job) => JobFacts = onceFor((job) => {
   const plan = planOf(job);
   const done = new Set(job.linesDone);
-  const ledger = hardwareLedger(checkStrip(job), (i) => done.has(`undo:${job.steps[i]?.id}`));
+  const ledger = hardwareLedger(job, (s) => done.has(undoKey(s.id)));
   return {
     kind: job.kind,
     model: job.model,
@@ -64,8 +61,8 @@ function workOut(job: Job): JobFacts {
     piecesOpen: ledger.out - ledger.back,
     finalOpen: finalChecks(job)
       .map((c) => c.check)
-      .filter((c) => !job.answers.some((a) => a.question === `final:${c}`)),
+      .filter((c) => !answered(job, finalKey(c))),
   };
-}
+});
 
 export const gatesOf = (job: Job, stage: Stage): Gate[] => openGates(stage, factsOf(job));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { Fault } from "../fault";
-import { checkStrip } from "../order/strip";
-import { readJobFile, stripOf, writeJobJson } from "./job-file";
+import { Fault } from "@/core/fault";
+import { readJobFile, stripOf, writeJobJson } from "@/core/job/job-file";
+import { checkStrip } from "@/core/order/checked-strip";
 
 const file = (more: object = {}, step: object = {}) => ({
   format: "demontage-job",

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
-import { checkStrip, type Strip } from "./strip";
+import type { Strip } from "../job/strip";
+import { checkStrip } from "./checked-strip";
 
 const strip = (more: Partial<Strip> = {}): Strip => ({
   parts: [

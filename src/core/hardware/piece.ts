@@ -1,0 +1,63 @@
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { HARDWARE_NAMES, hardwareKind } from "./kinds";
+
+const text = z.string().max(2000, "is longer than 2000 characters");
+const later = z.record(z.string(), z.unknown()).optional();
+
+/** Shapes of a screw's or nut's head that tell look-alikes apart. */
+export const FORMS = ["pan", "countersunk", "socket", "hex-head", "button", "grub", "dome", "self-locking", "wing", "flange"] as const;
+export type HardwareForm = (typeof FORMS)[number];
+
+/** What became of a piece that did not come off whole. */
+export const PIECE_STATES = ["lost", "broken", "missing"] as const;
+export type PieceState = (typeof PIECE_STATES)[number];
+
+/** A piece of hardware, or several that are alike: what it is, and where it sat. */
+export const pieceFacts = z.strictObject({
+  kind: hardwareKind,
+  qty: z.int("must be a whole number").min(1, "must be 1 or more").max(500, "is more than 500"),
+  thread: text.optional(),
+  lengthMm: z.number().positive("must be above 0 mm").max(1000, "is longer than a metre").optional(),
+  drive: text.optional(),
+  at: text.optional(),
+  form: z.enum(FORMS).optional(),
+  /** what it looks like: black, brass, blued */
+  finish: text.optional(),
+  /** a left-hand thread */
+  leftHand: z.boolean().optional(),
+  /** goes back new */
+  once: z.boolean().optional(),
+  /** residue of thread locker: its colour, or "seen" */
+  locker: text.optional(),
+  /** what is printed beside a plug */
+  label: text.optional(),
+  poles: z.int().min(1).max(99).optional(),
+  state: z.enum(PIECE_STATES).optional(),
+  tighten: z.strictObject({ pattern: text.optional(), torqueNm: z.number().positive().max(500).optional(), x: later }).optional(),
+});
+export type HardwareFacts = Frozen<z.infer<typeof pieceFacts>>;
+
+/** The same with the id that a job names it by. */
+export const hardwareSchema = z.strictObject({
+  id: z.string().min(1, "must not be empty").max(40, "is longer than 40 characters"),
+  ...pieceFacts.shape,
+  x: later,
+});
+export type Hardware = Frozen<z.infer<typeof hardwareSchema>>;
+
+const STATE_SAYS: Readonly<Record<PieceState, string>> = { lost: "LOST", broken: "broken", missing: "was missing already" };
+
+/**
+ * A piece of hardware in words.
+ *
+ * @example hardwareInWords({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" }) // "4 screws ST3.5 × 16, TX15, corners"
+ */
+export function hardwareInWords(h: HardwareFacts): string {
+  const [one, many] = HARDWARE_NAMES[h.kind];
+  const size = [h.thread, h.lengthMm === undefined ? undefined : `${h.thread ? "× " : ""}${h.lengthMm}${h.thread ? "" : " mm"}`].filter(Boolean).join(" ");
+  const looks = [h.finish, h.form === "hex-head" ? "hex" : h.form].filter(Boolean).join(" ");
+  const name = [h.qty, looks, h.qty === 1 ? one : many, h.label, h.poles && `${h.poles}-pole`, size].filter(Boolean).join(" ");
+  const said = [name, h.leftHand && "LEFT-HAND", h.drive, h.at, h.locker && `locker ${h.locker}`, h.state && STATE_SAYS[h.state]].filter(Boolean);
+  return said.join(", ");
+}

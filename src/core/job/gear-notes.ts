@@ -1,0 +1,56 @@
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { BORE_FORMS } from "../gear/bore-form";
+import { GEAR_KINDS } from "../gear/gear-kind";
+import { ref, text } from "./written";
+
+const count = z.int("the tooth count must be a whole number").max(400, "more than 400 teeth cannot be drawn");
+
+/** What is said about a gear besides its readings. */
+export const gearNotes = z.strictObject({
+  /** of a worm: its starts */
+  teeth: count.min(1, "a gear has 4 teeth or more, a worm 1 start or more").optional(),
+  kind: z.enum(GEAR_KINDS).optional(),
+  hand: z.enum(["left", "right"]).optional(),
+  boreForm: z.enum(["", ...BORE_FORMS]).optional(),
+  tipsWorn: z.boolean().optional(),
+  mateTeeth: count.min(1, "a gear has 4 teeth or more, a worm 1 start or more").optional(),
+  /** the part it meshes with */
+  mate: ref.optional(),
+  /** sound teeth with so many pitches between them, where the count is broken off */
+  arcPitches: z.int("the number of pitches must be whole").min(1, "an arc is over 1 pitch or more").max(200).optional(),
+  /** as the gear face is drawn */
+  turning: z.enum(["clockwise", "counter-clockwise"]).optional(),
+  drives: z.boolean().optional(),
+  /** the picture its teeth were counted in, by its name in the job, and how sure that was, 0 to 1 */
+  countedFrom: z.strictObject({ picture: text, certainty: z.number().min(0).max(1) }).optional(),
+  /** for gears that are entered and not named: module, belt or chain pitch, mm */
+  moduleMm: z.number("that is no number").positive("a module is above 0 mm").max(50).optional(),
+  pitchMm: z.number("that is no number").positive("a pitch is above 0 mm").max(100).optional(),
+});
+export type GearNotes = Frozen<z.infer<typeof gearNotes>>;
+
+/** Notes that do not bear on the gear's name: one of the others takes an accepted name back. */
+const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives"]);
+
+/** Whether a change of these notes asks for the gear to be named anew. */
+export const asksForNewName = (changed: Partial<Record<keyof GearNotes, unknown>>): boolean => Object.keys(changed).some((k) => !BESIDE_THE_NAME.has(k));
+
+/** The name that was accepted for a gear: millimetres, degrees. */
+export const gearIdentity = z.strictObject({
+  teeth: z.int().min(1).max(2000),
+  moduleMm: z.number().positive().max(100),
+  diametralPitch: z.number().positive().nullable(),
+  pressureAngleDeg: z.number().min(0).max(45),
+  helixAngleDeg: z.number().min(-90).max(90),
+  profileShift: z.number().min(-5).max(5),
+  probability: z.number().min(0).max(1),
+  /** bevel: pitch cone angle, degrees */
+  coneAngleDeg: z.number().min(0).max(90).optional(),
+  /** worm: reference diameter, mm */
+  wormDiameterMm: z.number().positive().optional(),
+});
+export type GearIdentity = Frozen<z.infer<typeof gearIdentity>>;
+
+/** @example sizeOf({ moduleMm: 1.0583, diametralPitch: 24 }) // "24 DP" */
+export const sizeOf = (g: Pick<GearIdentity, "moduleMm" | "diametralPitch">): string => (g.diametralPitch ? `${g.diametralPitch} DP` : `module ${g.moduleMm}`);

@@ -1,0 +1,24 @@
+/**
+ * The keys by which a job remembers what was finished and answered: lines of the rebuild plan, questions of the gates. They are made and taken apart here and nowhere else.
+ */
+
+const PREFIX = { undo: "undo:", grease: "grease:", service: "service:", check: "check:", safety: "safety:", final: "final:" } as const;
+
+/** A line of the plan that undoes a step. */
+export const undoKey = (step: string): string => PREFIX.undo + step;
+export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoint;
+export const serviceKey = (service: string): string => PREFIX.service + service;
+export const checkKey = (check: string, afterStep: string): string => `${PREFIX.check}${check}:${afterStep}`;
+/** A question of the safety gate. */
+export const safetyKey = (gate: string): string => PREFIX.safety + gate;
+/** One of the last checks. */
+export const finalKey = (check: string): string => PREFIX.final + check;
+
+const within =
+  (prefix: string) =>
+  (key: string): string | undefined =>
+    key.startsWith(prefix) ? key.slice(prefix.length) : undefined;
+/** The question of the safety gate that a key stands for; undefined: it is no such key. */
+export const safetyOf = within(PREFIX.safety);
+/** The last check that a key stands for; undefined: it is no such key. */
+export const finalOf = within(PREFIX.final);

@@ -1,0 +1,86 @@
+import { z } from "zod";
+import { Fault } from "../fault";
+import type { Frozen } from "../frozen";
+import { placeFault } from "../hardware/look-alikes";
+import { partKindFrom } from "../hardware/part-kind";
+import { type HardwareFacts, PIECE_STATES, pieceFacts } from "../hardware/piece";
+import { LONGEST_MM, MOST_PIECES } from "../hardware/quick-line";
+import type { Part } from "./part";
+import { type Action, action, type StepFacts, stepFacts } from "./step";
+import { ref, text } from "./written";
+
+/** A step as the recorder sends it: what came off as one line of names, and all that was said of it. */
+export const recordedStep = z.strictObject({
+  /** the recorder's own name for it: sent twice by a retry, it is laid down once */
+  key: z.string().max(60),
+  action,
+  /** names with commas between them are several parts */
+  what: text,
+  hardware: z
+    .array(
+      pieceFacts.extend({
+        qty: z.int("must be a whole number").min(1, "a count is 1 or more").max(MOST_PIECES, `maximum ${MOST_PIECES} pieces`),
+        lengthMm: z.number().positive("a length is above 0 mm").max(LONGEST_MM, `${LONGEST_MM} mm is the longest that is believed`).optional(),
+      }),
+    )
+    .max(60, "maximum 60 kinds of hardware in one step"),
+  /** null: needs the step before it */
+  needs: z.array(ref).max(500).nullable(),
+  /** came out as one with the step before it */
+  asOne: z.boolean(),
+  /** the pieces as they lay on each other, from the top: `h0` is the first piece of hardware, `p0` the first part */
+  stack: z.array(z.string().regex(/^[hp]\d{1,3}$/, "is no piece of this step")).max(80, "are more than 80"),
+  /** part names that were lost, broken or missing */
+  partStates: z.record(z.string(), z.enum(PIECE_STATES)),
+  facts: stepFacts,
+});
+export type RecordedStep = Frozen<z.infer<typeof recordedStep>>;
+
+/** What is laid down: a step without its ids. */
+export interface NewStep extends StepFacts {
+  readonly action: Action;
+  readonly title?: string | undefined;
+  readonly parts: readonly (Pick<Part, "kind" | "material" | "state"> & { readonly name: string })[];
+  readonly hardware: readonly HardwareFacts[];
+  /** what it needs; left out: the step that lies last */
+  readonly needs?: readonly string[] | undefined;
+  readonly bundle?: string | undefined;
+  readonly stack?: readonly string[] | undefined;
+  readonly key?: string | undefined;
+  readonly asOne?: boolean | undefined;
+}
+
+/** Names with commas between them. @example namesIn("wheel, shim") // ["wheel", "shim"] */
+export const namesIn = (what: string): string[] =>
+  what
+    .split(",")
+    .map((n) => n.trim())
+    .filter(Boolean);
+
+/** Facts of a step with some of them said anew; what is emptied goes. */
+export const factsWith = (facts: StepFacts, said: StepFacts): StepFacts =>
+  Object.fromEntries(Object.entries({ ...facts, ...said }).filter(([, fact]) => isSaid(fact)));
+
+const isSaid = (fact: unknown): boolean => (typeof fact === "string" || Array.isArray(fact) ? fact.length > 0 : fact !== undefined && fact !== null);
+
+/**
+ * What is laid down of a recorded step. Empty facts are left out.
+ *
+ * Throws a Fault where nothing came off, or where pieces that look alike have no place.
+ */
+export function newStepFrom({ what, needs, partStates, facts, stack, ...step }: RecordedStep): NewStep {
+  const names = namesIn(what);
+  const said = factsWith(facts, {});
+  if (!names.length && !step.hardware.length && !said.note && !said.wires) throw new Fault("what", "say what came off: a part, some hardware, or a note");
+  const noPlace = placeFault(step.hardware);
+  if (noPlace) throw new Fault("hardware", noPlace);
+  const onlyNote = step.action === "note" || step.action === "block";
+  return {
+    ...step,
+    ...said,
+    ...(names.length ? { title: names.join(", ") } : {}),
+    parts: onlyNote ? [] : names.map((name) => ({ name, kind: partKindFrom(name), state: partStates[name] })),
+    needs: needs ?? undefined,
+    ...(stack.length ? { stack } : {}),
+  };
+}

@@ -1,0 +1,66 @@
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { FREEINGS } from "../hardware/freed";
+import { hardwareSchema } from "../hardware/piece";
+import { later, ref, text } from "./written";
+
+/** A step of the strip: one thing that came off or was done, as the job file (docs/formats.md) writes it. */
+
+export const ACTIONS = [
+  "unscrew", "lift-off", "pull", "press-out", "drive-out", "unclip", "unplug", "unsolder",
+  "drain", "peel", "slide", "open", "loosen", "block", "note",
+] as const; // biome-ignore format: a short list reads better in rows
+export type Action = (typeof ACTIONS)[number];
+export const action = z.enum(ACTIONS, { error: `is none of: ${ACTIONS.join(", ")}` });
+
+/** How a step's thing got free, and with what; `standIn` where the right tool was not at hand. */
+export const freedSchema = z.strictObject({ how: z.enum(FREEINGS), tool: text.optional(), standIn: z.boolean().optional(), x: later });
+/** Which way round it stood: a tooth or a gap at the pin, turns to dead centre, a mark. */
+export const timingSchema = z.strictObject({
+  pin: z.enum(["tooth", "gap"]).optional(),
+  turns: z.number().min(0, "must not be negative").max(100, "is more than 100 turns").optional(),
+  says: text.optional(),
+  x: later,
+});
+export const wireSchema = z.strictObject({ colour: text.min(1, "a wire needs its colour"), to: text.min(1, "say which terminal the wire goes to"), x: later });
+
+/**
+ * Everything a step can say of itself besides what came off. The recorder, the store, the job file and the plan all go by this list: a fact that is added here needs its panel
+ * (stages/strip/panels) and its words (step-words.ts), and nothing else.
+ */
+export const stepFacts = z.strictObject({
+  facing: text.optional(),
+  marks: z.array(text).max(20, "are more than 20").optional(),
+  wires: z.array(wireSchema).max(60, "are more than 60").optional(),
+  /** what held it besides its screws */
+  held: z.array(text).max(20, "are more than 20").optional(),
+  freed: freedSchema.optional(),
+  timing: timingSchema.optional(),
+  /** how something adjustable stood before it was touched: "2½ turns in", "three threads showing" */
+  setting: text.optional(),
+  /** hazards named by the technician: keys of the table in core/safety/cautions.ts */
+  cautions: z.array(text).max(20, "are more than 20").optional(),
+  /** what must not be undone any further, in words */
+  doNotUndo: text.optional(),
+  tray: text.optional(),
+  tools: z.array(text).max(40, "are more than 40").optional(),
+  minutes: z.number().min(0, "must not be negative").max(10_000, "are more than a week").optional(),
+  note: text.optional(),
+});
+export type StepFacts = Frozen<z.infer<typeof stepFacts>>;
+
+export const stepSchema = z.strictObject({
+  id: ref,
+  action,
+  title: text.optional(),
+  parts: z.array(ref).optional(),
+  needs: z.array(ref).optional(),
+  bundle: ref.optional(),
+  hardware: z.array(hardwareSchema).optional(),
+  /** hardware and part ids as they lay on each other, from the top down */
+  stack: z.array(ref).optional(),
+  pictures: z.array(text).optional(),
+  ...stepFacts.shape,
+  x: later,
+});
+export type StripStep = Frozen<z.infer<typeof stepSchema>>;

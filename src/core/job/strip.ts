@@ -1,0 +1,11 @@
+import type { Part } from "./part";
+import type { LubePoint, Service } from "./service";
+import type { StripStep } from "./step";
+
+/** Everything that a rebuild plan is worked out from. */
+export interface Strip {
+  readonly parts: readonly Part[];
+  readonly steps: readonly StripStep[];
+  readonly services: readonly Service[];
+  readonly lubePoints: readonly LubePoint[];
+}

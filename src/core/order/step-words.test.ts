@@ -1,0 +1,32 @@
+import { describe, expect, it } from "vitest";
+import { stepFacts } from "../job/step";
+import { factChips, mindAtRebuild } from "./step-words";
+
+const all = stepFacts.required().parse({
+  facing: "hub up",
+  marks: ["dot", "scratch"],
+  wires: [{ colour: "brown", to: "L1" }],
+  held: ["dowels"],
+  freed: { how: "press", standIn: true },
+  timing: { pin: "gap", turns: 1.5 },
+  setting: "2½ turns in",
+  cautions: ["hot"],
+  doNotUndo: "the lock nut",
+  tray: "B4",
+  tools: ["TX15"],
+  minutes: 3,
+  note: "mind the rag",
+});
+
+describe("the facts of a step in words", () => {
+  it("say every fact that there is", () => {
+    const said = new Set(factChips(all).map((c) => c.fact));
+    expect([...said].sort()).toEqual(stepFacts.keyof().options.toSorted());
+    expect(factChips(all).filter((c) => c.danger).map((c) => c.says)).toEqual(["⚠ Hot"]); // biome-ignore format: one line
+    expect(factChips({})).toEqual([]);
+  });
+  it("bring back at the rebuild how it stood", () => {
+    expect(mindAtRebuild(all)).toEqual(["◷ Timing: a gap at the pin; 1.5 turns to dead centre", "⟂ Set it back to where it stood: 2½ turns in"]);
+    expect(mindAtRebuild({ note: "x" })).toEqual([]);
+  });
+});
