@@ -62,7 +62,7 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await page.getByRole("button", { name: "B3", exact: true }).click();
   await page.getByRole("button", { name: "broke", exact: true }).click();
   await hand.reload();
-  await expect(page.getByRole("list", { name: "Understood" })).toContainText("tooth at the pin, 1.5 turns");
+  await expect(page.getByRole("list", { name: "Understood" })).toContainText("a tooth at the pin; 1.5 turns to dead centre");
   await hand.button(/Lay it down/).click();
   await expect(mat(page).getByLabel("Step 1: drive wheel")).toBeVisible();
   await expect(page.getByText(/Tools so far: hot-air gun/)).toBeVisible();
@@ -141,12 +141,12 @@ test("a pocket is dragged: to another's edge it slides, on its lower half it is 
   await expect(needs.getByRole("button", { name: /cover/ })).toHaveAttribute("aria-pressed", "true");
 });
 
-test("a step is taken up again and laid back down, changed", async ({ page }) => {
+test("a step is edited and laid back down, changed", async ({ page }) => {
   const hand = await stripped(page, "cover", "wheel");
   await mat(page)
     .getByLabel(/^Step 1: cover/)
     .click();
-  await hand.button(/Take this step up again/).click();
+  await hand.button(/Edit this step/).click();
   await expect(page.getByLabel("What came off")).toHaveValue("cover");
   await page.getByLabel("Hardware, in shorthand").fill("4x M4x12 TX20 corners");
   await hand.button(/Lay it back down/).click();
@@ -157,8 +157,8 @@ test("a step is taken up again and laid back down, changed", async ({ page }) =>
   await mat(page)
     .getByLabel(/^Step 2: wheel/)
     .click();
-  await hand.button(/Take this step up again/).click();
-  await expect(page.getByText("Step 3 is still open here: lay it down first, then take step 2 up again.")).toBeVisible();
+  await hand.button(/Edit this step/).click();
+  await expect(page.getByText("Step 3 is still open here: lay it down first, then edit step 2.")).toBeVisible();
   await expect(page.getByLabel("What came off")).toHaveValue("half a name");
 });
 

@@ -58,17 +58,17 @@ const median = (xs: number[]): number => [...xs].sort((a, b) => a - b)[xs.length
 
 const db = await openDatabase(folder);
 try {
-  await importFile(db, await written("parts.csv", 100_000, ""), "parts.csv");
+  await importFile(await written("parts.csv", 100_000, ""), "parts.csv");
   const typed = ["velbrant wheel 41", "BRI-320-", "ball bearing 8 22", "pinion model 12", "HAL1O3O", "seal nbr 12", "gasket", "nothing like it"];
   const strokes = typed.flatMap((t) => Array.from(t, (_, i) => t.slice(0, i + 1)));
-  for (const s of strokes.slice(0, 20)) await searchParts(db, s);
+  for (const s of strokes.slice(0, 20)) await searchParts(s);
   const times: number[] = [];
-  for (const s of strokes) times.push(1000 * (await seconds(() => searchParts(db, s))));
+  for (const s of strokes) times.push(1000 * (await seconds(() => searchParts(s))));
   const one: number[] = [];
-  for (let i = 0; i < 50; i++) one.push(1000 * (await seconds(() => partsNumbered(db, [part(i * 1999, "").number]))));
+  for (let i = 0; i < 50; i++) one.push(1000 * (await seconds(() => partsNumbered([part(i * 1999, "").number]))));
   const gear = { teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
   const ranked: number[] = [];
-  for (let i = 0; i < 5; i++) ranked.push(1000 * (await seconds(() => partsFor(db, { number: "VEL-1OO-000000", gear }))));
+  for (let i = 0; i < 5; i++) ranked.push(1000 * (await seconds(() => partsFor({ number: "VEL-1OO-000000", gear }))));
   console.log(
     `search at 100,000 parts, ${strokes.length} strokes: ${median(times).toFixed(1)} ms in the middle, ${Math.max(...times).toFixed(1)} at most, ${(median(times) / median(one)).toFixed(1)} times reading one part; aim: under 50 ms. Candidates of a gear: ${median(ranked).toFixed(0)} ms`,
   );
@@ -76,9 +76,9 @@ try {
   const raw = await seconds(async () => {
     for await (const _ of createReadStream(path)) void _;
   });
-  const [look, take] = [await seconds(() => importPreview(db, path)), await seconds(() => importFile(db, path, "large.csv"))];
-  const [last] = await lastImports(db);
-  const back = await seconds(() => undoImport(db, last?.id as number));
+  const [look, take] = [await seconds(() => importPreview(path)), await seconds(() => importFile(path, "large.csv"))];
+  const [last] = await lastImports();
+  const back = await seconds(() => undoImport(last?.id as number));
   console.log(
     `table of ${(statSync(path).size / 1e6).toFixed(0)} MB, 130,000 rows: looked through in ${look.toFixed(1)} s, taken in in ${take.toFixed(1)} s, taken back in ${back.toFixed(1)} s (${(look / raw).toFixed(0)}, ${(take / raw).toFixed(0)}, ${(back / raw).toFixed(0)} times reading the file); ${Math.round(process.memoryUsage().rss / 1e6)} MB held`,
   );

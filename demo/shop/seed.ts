@@ -8,7 +8,7 @@ import { safetyKey } from "../../src/core/job/keys";
 import { partRows } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";
 import { takeInJobFile } from "../../src/store/job-file";
-import { offerRows, supplierRows } from "../../src/store/offers";
+import { offerRows, supplierRows } from "../../src/store/offer-rows";
 import { putRows } from "../../src/store/put-rows";
 import { heads } from "../../src/store/tables";
 import { juicerAtJudge, juicerAtMatch } from "./juicer";

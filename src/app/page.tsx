@@ -2,10 +2,9 @@ import { format } from "date-fns";
 import { Board } from "@/shop/board/board";
 import { boardView } from "@/shop/board/board-view";
 import { takeInUnit } from "@/stages/take-in/actions";
-import { database } from "@/store/database";
 
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  return <Board {...(await boardView(await database(), format(new Date(), "yyyy-MM-dd")))} takeIn={takeInUnit} />;
+  return <Board {...(await boardView(format(new Date(), "yyyy-MM-dd")))} takeIn={takeInUnit} />;
 }

@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { Frozen } from "@/core/frozen";
 import { type JobFacts, jobFacts } from "@/core/gates/open-gates";
 import { jobHead } from "@/core/job/job";
+import { database } from "./database";
 import { type Row, rowsOf } from "./rows";
 
 /** What the board shows of a job: a few facts of its head, a picture, and what its gates were last decided from. */
@@ -35,7 +36,8 @@ const PICTURE =
 const COLUMNS = Object.keys(boardJob.omit({ picture: true }).shape).map((f) => `jobs.${boardJobs.column(boardJob.keyof().parse(f))}`);
 
 /** Every open job, the most urgent promise first, and behind them those handed back in the last `days`. */
-export async function boardRows(db: Knex, today: string, days = 7): Promise<BoardRow[]> {
+export async function boardRows(today: string, days = 7, at?: Knex): Promise<BoardRow[]> {
+  const db = at ?? (await database());
   const since = new Date(new Date(today).getTime() - days * 86_400_000).toISOString();
   const of = () => db("jobs").select(COLUMNS).select(db.raw(PICTURE));
   const open: Row[] = await of()
@@ -54,7 +56,8 @@ function factsFrom(kept: unknown): JobFacts | null {
 }
 
 /** Keeps what was worked out of a job, until it moves. */
-export async function keepBoardFacts(db: Knex, kept: readonly { readonly id: number; readonly version: number; readonly facts: JobFacts }[]): Promise<void> {
+export async function keepBoardFacts(kept: readonly { readonly id: number; readonly version: number; readonly facts: JobFacts }[], at?: Knex): Promise<void> {
+  const db = at ?? (await database());
   if (!kept.length) return;
   await db("board_facts")
     .insert(kept.map(({ id, version, facts }) => ({ job_id: id, version, facts: JSON.stringify(facts) })))

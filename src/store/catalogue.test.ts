@@ -38,7 +38,7 @@ beforeAll(async () => {
   db = await database();
   await putRows(db, partRows, parts);
 });
-const found = async (typed: string): Promise<string[]> => (await searchParts(db, typed)).map((p) => p.number);
+const found = async (typed: string): Promise<string[]> => (await searchParts(typed)).map((p) => p.number);
 
 describe("the search", () => {
   it("finds by the beginning of words in the number, the name, the specification, what it fits; in any order and writing", async () => {
@@ -83,7 +83,7 @@ describe("what a ranking looks among", () => {
   ])("%s finds what looking through the whole catalogue finds", async (_, wanted) => {
     const all = rankCandidates(wanted, parts).filter((c) => c.verdict !== "no");
     expect(all.length).toBeGreaterThan(0);
-    const some = rankCandidates(wanted, await partsFor(db, wanted)).filter((c) => c.verdict !== "no");
+    const some = rankCandidates(wanted, await partsFor(wanted, db)).filter((c) => c.verdict !== "no");
     expect(some.map((c) => [c.part.number, c.verdict])).toEqual(all.map((c) => [c.part.number, c.verdict]));
   });
 });
@@ -113,11 +113,11 @@ it("a catalogue of before comes over: what it fits, what it needs, what it is fo
   ]);
   await old.destroy();
   const now = await openDatabase(folder);
-  const [seal, wheel] = await partsNumbered(now, ["S-1", "W-1"]);
+  const [seal, wheel] = await partsNumbered(["S-1", "W-1"], now);
   expect(wheel).toMatchObject({ fits: [{ maker: "Example", model: "Press 40" }], needsAlso: [{ number: "P-1", qty: 1 }], price: 3, stock: 1 });
   expect(cataloguePart.parse(wheel)).toEqual(wheel);
   expect(seal?.spec).toMatchObject({ material: "NBR" });
-  expect((await searchParts(now, "wheel press")).map((p) => p.number)).toEqual(["W-1"]);
+  expect((await searchParts("wheel press", undefined, now)).map((p) => p.number)).toEqual(["W-1"]);
   await now.destroy();
   rmSync(folder, { recursive: true });
 });

@@ -5,8 +5,10 @@ import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
+import { database } from "./database";
 
-export async function partsNumbered(db: Knex, numbers: readonly string[]): Promise<CataloguePart[]> {
+export async function partsNumbered(numbers: readonly string[], at?: Knex): Promise<CataloguePart[]> {
+  const db = at ?? (await database());
   return (
     await db("catalogue")
       .whereIn("number", [...new Set(numbers)])
@@ -23,7 +25,8 @@ const MOST_LOOKED_AT = 400;
  * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the specification or what it is for. Numbers come first that begin so; where
  * nothing is found, the number as a blurred eye sees it.
  */
-export async function searchParts(db: Knex, typed: string, most = MOST_FOUND): Promise<CataloguePart[]> {
+export async function searchParts(typed: string, most = MOST_FOUND, at?: Knex): Promise<CataloguePart[]> {
+  const db = at ?? (await database());
   const words = typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
   if (!words.length) return (await db("catalogue").orderBy("number").limit(most)).map(partFromRow);
   const bare = bareNumber(typed);
@@ -48,7 +51,8 @@ export async function searchParts(db: Knex, typed: string, most = MOST_FOUND): P
 }
 
 /** Every part that could take part in a ranking: what `rankCandidates` looks among, with what is sold together with it. */
-export async function partsFor(db: Knex, wanted: Wanted): Promise<CataloguePart[]> {
+export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart[]> {
+  const db = at ?? (await database());
   const found = new Map<string, CataloguePart>();
   const take = (rows: readonly Record<string, unknown>[]): CataloguePart[] =>
     rows.map((r) => {
@@ -131,7 +135,8 @@ function slipsOf(bare: string): string[] {
 }
 
 /** Kits that hold any of these parts. */
-export async function kitsWith(db: Knex, numbers: readonly string[]): Promise<CataloguePart[]> {
+export async function kitsWith(numbers: readonly string[], at?: Knex): Promise<CataloguePart[]> {
+  const db = at ?? (await database());
   const within = db("catalogue_contains")
     .select("part")
     .whereIn("inside", [...new Set(numbers)]);
@@ -139,17 +144,20 @@ export async function kitsWith(db: Knex, numbers: readonly string[]): Promise<Ca
 }
 
 /** Parts that say they take the place of this one. */
-export async function replacedBy(db: Knex, number: string): Promise<CataloguePart[]> {
+export async function replacedBy(number: string, at?: Knex): Promise<CataloguePart[]> {
+  const db = at ?? (await database());
   const within = db("catalogue_replaces").select("part").where("old", bareNumber(number));
   return (await db("catalogue").whereIn("id", within).orderBy("number")).map(partFromRow);
 }
 
-export async function countParts(db: Knex): Promise<number> {
+export async function countParts(at?: Knex): Promise<number> {
+  const db = at ?? (await database());
   return ((await db("catalogue").count({ n: "*" }).first()) as { n: number }).n;
 }
 
 /** Every part, some hundred at a time. */
-export async function* everyPart(db: Knex): AsyncGenerator<CataloguePart> {
+export async function* everyPart(at?: Knex): AsyncGenerator<CataloguePart> {
+  const db = at ?? (await database());
   for (let after = 0; ; ) {
     const rows = await db("catalogue").where("id", ">", after).orderBy("id").limit(500);
     if (!rows.length) return;

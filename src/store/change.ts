@@ -44,7 +44,7 @@ export async function changeJob(
 ): Promise<number> {
   const at = now.toISOString();
   return inTurn(db ?? (await database()), async (trx) => {
-    const job = await loadHead(trx, number);
+    const job = await loadHead(number, trx);
     if (!job) throw new Fault("number", `there is no job ${number}`);
     if (version !== "any" && version !== job.version) throw new StaleSave(await historySince(trx, job.id, version));
     const what = await work({ trx, job, at });

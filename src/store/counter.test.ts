@@ -1,15 +1,16 @@
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
 import { jobHistory } from "./change";
-import { counterFor, setCustomer, teachDateCode, teachVariant } from "./counter";
+import { counterFor, knownWords, setCustomer, teachDateCode, teachVariant } from "./counter";
 import { database } from "./database";
 import { loadHead } from "./job";
 import { createJob, jobVersion } from "./jobs";
 import { testShop } from "./test-shop";
 
 testShop();
-const head = async (number: string) => (await loadHead(await database(), number)) ?? expect.fail(`no ${number}`);
-const counter = async (maker: string, model: string) => counterFor(await database(), maker, model);
+const head = async (number: string) => (await loadHead(number)) ?? expect.fail(`no ${number}`);
+const customers = async () => (await (await database())("customers").orderBy("id")).map((c) => [c.name, c.contact]);
+const counter = async (maker: string, model: string) => counterFor(maker, model);
 
 describe("variants", () => {
   it("are learnt for a model, whatever way its name is written, and set on the job", async () => {
@@ -30,7 +31,7 @@ describe("variants", () => {
   it("need a maker and a model", async () => {
     const number = await createJob({ kind: "juicer" });
     await expect(teachVariant(number, 1, { variant: "A", mark: "dot" })).rejects.toThrow("say first which maker and model it is");
-    expect(await jobVersion(await database(), number)).toBe(1);
+    expect(await jobVersion(number)).toBe(1);
   });
 });
 
@@ -57,27 +58,32 @@ describe("customers", () => {
     const second = await createJob();
     await setCustomer(second, 1, { name: "ilka morrow" });
     expect(await head(second)).toMatchObject({ customerName: "ilka morrow", customerContact: "tel. 0555 1" });
-    expect((await counter("", "")).customers).toEqual([{ name: "Ilka Morrow", contact: "tel. 0555 1" }]);
+    expect(await knownWords("customer", "ilka")).toEqual(["Ilka Morrow"]);
+    expect(await customers()).toEqual([["Ilka Morrow", "tel. 0555 1"]]);
   });
   it("of one name are two people if they have two contacts, and neither is guessed", async () => {
     for (const contact of ["tel. 1", "tel. 2"]) {
       const number = await createJob();
       await setCustomer(number, await setCustomer(number, 1, { name: "Bertin Oake" }), { contact });
     }
-    expect((await counter("", "")).customers.filter((c) => c.name === "Bertin Oake").map((c) => c.contact)).toEqual(["tel. 1", "tel. 2"]);
+    expect((await customers()).filter(([name]) => name === "Bertin Oake").map(([, contact]) => contact)).toEqual(["tel. 1", "tel. 2"]);
+    expect(await knownWords("customer", "oake")).toEqual(["Bertin Oake"]);
     const third = await createJob();
     await setCustomer(third, 1, { name: "Bertin Oake" });
     expect((await head(third)).customerContact).toBe("");
   });
 });
 
-describe("numbers and names the counter offers", () => {
-  it("are those of all jobs and models", async () => {
-    const number = await createJob({ maker: "Quentar", model: "Tube 60" });
-    const offered = await counter("Quentar", "");
-    expect(offered.makers).toContain("Quentar");
-    expect(offered.models).toEqual(["Tube 60"]);
-    expect(await jobVersion(await database(), number)).toBeGreaterThan(0);
-    expect(await jobVersion(await database(), "J-9999")).toBeNull();
+describe("what the counter offers as somebody types", () => {
+  it("are words of all jobs and models, those that begin so first", async () => {
+    const number = await createJob({ maker: "Quentar", model: "Tube 60", kind: "blind motor" });
+    await createJob({ maker: "Unquentar", model: "Tube 70", kind: "motor of a blind" });
+    expect(await knownWords("maker", "quen")).toEqual(["Quentar", "Unquentar"]);
+    expect(await knownWords("model", "tube", "quentar")).toEqual(["Tube 60"]);
+    expect(await knownWords("model", "tube")).toEqual(["Tube 60", "Tube 70"]);
+    expect(await knownWords("kind", "motor")).toEqual(["motor of a blind", "blind motor"]);
+    expect(await knownWords("maker", "100% _")).toEqual([]);
+    expect(await jobVersion(number)).toBeGreaterThan(0);
+    expect(await jobVersion("J-9999")).toBeNull();
   });
 });

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { dateCodeFrom } from "@/core/take-in/date-code";
 import { changeJob } from "./change";
+import { database } from "./database";
 import { rowsOf } from "./rows";
 
 /** One build of a model, and the mark on the unit by which it is told. */
@@ -14,31 +15,50 @@ export interface Customer {
   readonly name: string;
   readonly contact: string;
 }
-/** What the shop knows when a unit comes over the counter. */
+/** What the shop knows of a unit's model when it comes over the counter. */
 export interface Counter {
   readonly variants: readonly Variant[];
   /** the maker's date code as it was taught */
   readonly dateCode?: string;
-  readonly customers: readonly Customer[];
-  readonly makers: readonly string[];
-  readonly models: readonly string[];
 }
 
 const same = (q: Knex.QueryBuilder, column: string, value: string): Knex.QueryBuilder => q.whereRaw(`lower(${column}) = lower(?)`, [value.trim()]);
 
-export async function counterFor(db: Knex, maker: string, model: string): Promise<Counter> {
+export async function counterFor(maker: string, model: string, at?: Knex): Promise<Counter> {
+  const db = at ?? (await database());
   const row = await same(same(db("models"), "maker", maker), "model", model).first();
   const code = await same(db("makers"), "maker", maker).first();
-  const known: { maker: string; model: string }[] = await db("models").select("maker", "model").orderBy("model");
-  const used: { maker: string; model: string }[] = await db("jobs").distinct("maker", "model").whereNot("maker", "");
-  const all = [...known, ...used];
-  return {
-    variants: row ? models.read(row).variants : [],
-    ...(code ? { dateCode: code.date_code as string } : {}),
-    customers: await db("customers").select("name", "contact").orderBy("name"),
-    makers: [...new Set(all.map((m) => m.maker))].sort(),
-    models: [...new Set(all.filter((m) => !maker.trim() || m.maker.toLowerCase() === maker.trim().toLowerCase()).map((m) => m.model))].filter(Boolean).sort(),
+  return { variants: row ? models.read(row).variants : [], ...(code ? { dateCode: String(code.date_code) } : {}) };
+}
+
+/** What can be asked for as somebody types. */
+export const KNOWN_WORDS = ["kind", "maker", "model", "customer"] as const;
+export type KnownWords = (typeof KNOWN_WORDS)[number];
+/** As many as a list under a field shows. */
+const MOST_OFFERED = 12;
+
+/**
+ * What the shop has heard before that begins, or goes on, with what is typed: kinds of unit, makers, models (of one maker, where that is known), customers. Those that begin so come first.
+ */
+export async function knownWords(what: KnownWords, typed: string, maker = "", at?: Knex): Promise<string[]> {
+  const db = at ?? (await database());
+  const wanted = typed.trim().toLowerCase();
+  const like = (column: string) => (q: Knex.QueryBuilder) => {
+    if (wanted) q.whereRaw("instr(lower(??), ?) > 0", [column, wanted]);
   };
+  const of = async (table: string, column: string): Promise<string[]> => {
+    const q = db(table).distinct({ word: column }).whereNot(column, "").where(like(column)).orderBy(column).limit(MOST_OFFERED);
+    if (what === "model" && maker.trim()) q.whereRaw("lower(maker) = lower(?)", [maker.trim()]);
+    return (await q).map((r) => String(r.word));
+  };
+  const found =
+    what === "customer"
+      ? await of("customers", "name")
+      : what === "kind"
+        ? await of("jobs", "kind")
+        : [...(await of("models", what)), ...(what === "maker" ? await of("makers", "maker") : []), ...(await of("jobs", what))];
+  const begins = (w: string): number => (w.toLowerCase().startsWith(wanted) ? 0 : 1);
+  return [...new Set(found)].sort((a, b) => begins(a) - begins(b) || a.localeCompare(b)).slice(0, MOST_OFFERED);
 }
 
 /** Teaches the shop a variant of a model, or another mark of one it knows; the job is of that variant from then on. */

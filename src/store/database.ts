@@ -2,7 +2,7 @@ import { mkdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import knex, { type Knex } from "knex";
 import { completeIndex } from "./catalogue-index";
-import { undoUnfinished } from "./imports";
+import { undoUnfinished } from "./import-rows";
 import { theBench } from "./migrations/0001-the-bench";
 import { theRecorder } from "./migrations/0002-the-recorder";
 import { theJudgement } from "./migrations/0003-the-judgement";

@@ -1,8 +1,10 @@
 import type { Knex } from "knex";
 import type { JobHead } from "@/core/job/job";
+import { database } from "./database";
 
 /** Other units of this model that were given up: the customer declined, or it was judged not worth it. Their parts may be had, if the customer says so. */
-export async function donorsFor(db: Knex, job: Pick<JobHead, "id" | "maker" | "model">): Promise<{ number: string; says: string }[]> {
+export async function donorsFor(job: Pick<JobHead, "id" | "maker" | "model">, at?: Knex): Promise<{ number: string; says: string }[]> {
+  const db = at ?? (await database());
   if (!job.model) return [];
   const last = db("quotes").select("answer").whereRaw("quotes.job_id = jobs.id").orderBy("id", "desc").limit(1);
   const declined = db.raw("? = 'declined'", [last]);

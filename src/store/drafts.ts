@@ -17,7 +17,8 @@ export async function saveDraft(number: string, field: string, value: unknown, n
       .merge();
 }
 
-export async function loadDrafts(db: Knex, jobId: number): Promise<Record<string, unknown>> {
+export async function loadDrafts(jobId: number, at?: Knex): Promise<Record<string, unknown>> {
+  const db = at ?? (await database());
   const rows = await db("drafts").where({ job_id: jobId });
   return Object.fromEntries(rows.map((r) => [r.field, JSON.parse(r.value)]));
 }

@@ -27,7 +27,7 @@ import {
 
 /** A job of the shop with the bytes of its pictures. */
 export async function parcelOf(number: string): Promise<{ file: JobFile; pictures: Map<string, Uint8Array> }> {
-  const job = await loadJob(await database(), number);
+  const job = await loadJob(number);
   if (!job) throw new Fault("number", `there is no job ${number}`);
   const pictures = new Map<string, Uint8Array>();
   for (const p of job.pictures) {
@@ -55,7 +55,7 @@ export async function takeInJobFile({ file, pictures }: { file: JobFile; picture
   if (twice !== undefined) throw new Fault("findings", `there are two findings on ${twice}`);
   const db = await database();
   const own = asNew ? undefined : file.job?.number;
-  if (own && (await loadHead(db, own))) throw new Fault("job.number", `${own} is in this shop already; --as-new takes it in under the next number`);
+  if (own && (await loadHead(own, db))) throw new Fault("job.number", `${own} is in this shop already; --as-new takes it in under the next number`);
   const kept = new Map<string, StoredPicture>();
   for (const [name, bytes] of [...pictures].sort(([a], [b]) => (a < b ? -1 : 1))) kept.set(name, await keepPicture(Buffer.from(bytes)));
   const { number: _theirs, ...head } = read.head;

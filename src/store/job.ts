@@ -1,6 +1,7 @@
 import type { Knex } from "knex";
 import type { Hardware } from "@/core/hardware/piece";
 import type { Job, JobHead } from "@/core/job/job";
+import { database } from "./database";
 import type { Row } from "./rows";
 import {
   answerRecords,
@@ -19,7 +20,8 @@ import {
 } from "./tables";
 
 /** The head of a job, or null where there is no such number. */
-export async function loadHead(db: Knex, number: string): Promise<JobHead | null> {
+export async function loadHead(number: string, at?: Knex): Promise<JobHead | null> {
+  const db = at ?? (await database());
   const row: Row | undefined = await db("jobs").where({ number }).first();
   return row ? heads.read(row) : null;
 }
@@ -33,12 +35,13 @@ const MOST_SEEN = 40;
  * raises the version in the same transaction, also from another process; so one small query tells whether what is held still stands.
  * Not for use inside a transaction, where the rows move before the version does.
  */
-export async function currentJob(db: Knex, number: string): Promise<Job | null> {
+export async function currentJob(number: string, at?: Knex): Promise<Job | null> {
+  const db = at ?? (await database());
   const row: { id: number; version: number } | undefined = await db("jobs").where({ number }).first("id", "version");
   if (!row) return null;
   const held = seen.get(number);
   seen.delete(number);
-  const job = held && held.id === row.id && held.version === row.version ? held : await loadJob(db, number);
+  const job = held && held.id === row.id && held.version === row.version ? held : await loadJob(number, db);
   if (job) seen.set(number, job);
   const [oldest] = seen.keys();
   if (seen.size > MOST_SEEN && oldest !== undefined) seen.delete(oldest);
@@ -46,8 +49,9 @@ export async function currentJob(db: Knex, number: string): Promise<Job | null> 
 }
 
 /** A whole job, or null where there is no such number. */
-export async function loadJob(db: Knex, number: string): Promise<Job | null> {
-  const head = await loadHead(db, number);
+export async function loadJob(number: string, at?: Knex): Promise<Job | null> {
+  const db = at ?? (await database());
+  const head = await loadHead(number, db);
   if (!head) return null;
   const of = async <T>(table: string, order: string, read: (row: Row) => T): Promise<T[]> => {
     const rows: Row[] = await db(table).where({ job_id: head.id }).orderBy(order);

@@ -47,7 +47,8 @@ export async function moveToStage(number: string, version: number, stage: Stage)
 }
 
 /** The version a job stands at, or null where there is no such number. */
-export async function jobVersion(db: Knex, number: string): Promise<number | null> {
+export async function jobVersion(number: string, at?: Knex): Promise<number | null> {
+  const db = at ?? (await database());
   const row: { version: number } | undefined = await db("jobs").where({ number }).first("version");
   return row?.version ?? null;
 }

@@ -2,6 +2,7 @@ import type { Knex } from "knex";
 import type { Lubricant } from "@/core/grease/choose";
 import type { LubePoint, Service } from "@/core/job/service";
 import { changeJob } from "./change";
+import { database } from "./database";
 import { newRefs } from "./ids";
 import { lubePointRecords, serviceRecords } from "./tables";
 
@@ -38,6 +39,7 @@ export async function setServices(number: string, version: number, services: rea
   });
 }
 
-export async function lubricants(db: Knex): Promise<Lubricant[]> {
+export async function lubricants(at?: Knex): Promise<Lubricant[]> {
+  const db = at ?? (await database());
   return (await db("lubricants").orderBy("id")).map((r) => ({ id: r.id, ...JSON.parse(r.facts) }));
 }

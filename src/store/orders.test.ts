@@ -27,7 +27,7 @@ beforeAll(async () => {
     part("KIT", { spec: { kind: "kit" }, contains: [{ number: "W" }, { number: "P" }, { number: "BUSH", qty: 2 }, { number: "DOWEL", qty: 2, variant: "A" }] }),
   ]);
 });
-const stock = async (number: string): Promise<number> => (await partsNumbered(await database(), [number]))[0]?.stock ?? -1;
+const stock = async (number: string): Promise<number> => (await partsNumbered([number]))[0]?.stock ?? -1;
 const day = "2026-11-25";
 async function freshJob(): Promise<string> {
   const number = await createJob({ kind: "juicer" });
@@ -109,7 +109,7 @@ describe("a parcel", () => {
       ["DOWEL", 2, undefined, "L1", 8, "stock"],
     ]);
     expect(await stock("DOWEL")).toBe(before + 2);
-    expect(await whatLiesThere(await database(), (await job(number)).id, (await job(number)).arrivals[1]?.id as number)).toBe("P-9");
+    expect(await whatLiesThere((await job(number)).id, (await job(number)).arrivals[1]?.id as number)).toBe("P-9");
     // told again, nothing is laid out twice
     await takeNews(number, await version(number), [received(`${number}/1`, [{ number: "KIT", sent: "KIT", packs: 1, lot: "L1" }])]);
     expect((await job(number)).arrivals).toHaveLength(4);
@@ -128,7 +128,7 @@ describe("a parcel", () => {
     const id = came?.id as number;
     // the slip says W; only the instruments find out
     expect(came).not.toHaveProperty("sent");
-    expect(await whatLiesThere(await database(), (await job(number)).id, id)).toBe("P");
+    expect(await whatLiesThere((await job(number)).id, id)).toBe("P");
     await noteFound(number, await version(number), id, "teeth", 9);
     expect((await job(number)).arrivals[0]?.found).toEqual({ teeth: 9 });
     await expect(decideArrival(number, await version(number), id, "sent-back", { reason: " ", day })).rejects.toThrow(/say why/);

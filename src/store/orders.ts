@@ -6,6 +6,7 @@ import { cameFor, notHereYet, type ToFit } from "@/core/match/arrival/parcel";
 import type { BasketInput } from "@/core/match/basket/basket-input";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob } from "./change";
+import { database } from "./database";
 import { newRefs } from "./ids";
 import type { Row } from "./rows";
 import { arrivalRecords, findingRecords, heads, orderRecords, serviceRecords } from "./tables";
@@ -109,7 +110,7 @@ async function takeFromDrawer(c: Change, fromShelf: readonly { number: string; q
   for (const { number, qty } of fromShelf) {
     const taken = await trx("catalogue").where({ number }).andWhere("stock", ">=", qty).decrement("stock", qty);
     if (!taken) throw new Fault("basket", `there are no ${qty} of ${number} in the drawer any more: look at the basket again`);
-    const [part] = await partsNumbered(trx, [number]);
+    const [part] = await partsNumbered([number], trx);
     for (const came of cameFor([{ number, qty }], new Map(), toFit))
       await addArrival(c, { day, supplier: "the drawer", number, qty: came.qty, part: came.part, price: part?.price });
   }
@@ -147,7 +148,7 @@ async function layOut(c: Change, order: Order, news: StoredNews): Promise<void> 
   for (const p of news.parcel ?? []) {
     const line = order.lines.find((l) => l.number === p.number);
     const pieces = p.packs * (line?.pack ?? 1);
-    const [kit] = await partsNumbered(trx, [p.number]);
+    const [kit] = await partsNumbered([p.number], trx);
     const kits = new Map(kit?.contains.length ? [[kit.number, kit.contains]] : []);
     const inKit = kit?.contains.reduce((t, c) => t + c.qty, 0) || 1;
     // a kit's price is shared among its pieces: what one of them is worth alone is not known
@@ -254,7 +255,8 @@ async function orderAgain(c: Change, arrival: Arrival, day: string): Promise<voi
 }
 
 /** What really lies in a parcel of the practice supplier: for the practice instruments, which measure it. */
-export async function whatLiesThere(db: Knex, jobId: number, arrival: number): Promise<string | undefined> {
+export async function whatLiesThere(jobId: number, arrival: number, at?: Knex): Promise<string | undefined> {
+  const db = at ?? (await database());
   const row = await db("arrivals").where({ job_id: jobId, id: arrival }).first("number", "sent");
   return row ? (row.sent ?? row.number) : undefined;
 }

@@ -26,7 +26,11 @@ describe("a table's rows", () => {
       },
       { requiredKeys: ["id"] },
     );
-    fc.assert(fc.property(some, (t) => expect(things.read(things.write(t))).toEqual(t)));
+    fc.assert(
+      fc.property(some, (t) => {
+        expect(things.read(things.write(t))).toEqual(t);
+      }),
+    );
   });
   it("call columns as SQL does, and fold what belongs together", () => {
     expect(things.write({ id: "h1", sizeMm: 2, list: ["x"], note: "n" })).toEqual({ ref: "h1", size_mm: 2, list: '["x"]', facts: '{"note":"n"}' });

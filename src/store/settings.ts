@@ -1,6 +1,7 @@
 import { addDays, format } from "date-fns";
 import type { Knex } from "knex";
 import type { ShopRates } from "@/core/match/quote/quote";
+import { database } from "./database";
 
 /** How the practice supplier of a name behaves; see src/bench/supplier.ts. */
 export interface PracticeTemper {
@@ -35,12 +36,14 @@ const DEFAULTS: ShopSettings = {
   practiceDays: 0,
 };
 
-export async function shopSettings(db: Knex): Promise<ShopSettings> {
+export async function shopSettings(at?: Knex): Promise<ShopSettings> {
+  const db = at ?? (await database());
   const rows = await db("settings");
   return { ...DEFAULTS, ...Object.fromEntries(rows.map((r) => [r.name, JSON.parse(r.value)])) };
 }
 
-export async function setSetting<K extends keyof ShopSettings>(db: Knex, name: K, value: ShopSettings[K]): Promise<void> {
+export async function setSetting<K extends keyof ShopSettings>(name: K, value: ShopSettings[K], at?: Knex): Promise<void> {
+  const db = at ?? (await database());
   await db("settings")
     .insert({ name, value: JSON.stringify(value) })
     .onConflict("name")

@@ -78,10 +78,10 @@ describe("changing a job", () => {
   it("shows a page the job as it is now, and reads it again only when its version moved", async () => {
     const number = await createJob({ kind: "first" });
     const db = await database();
-    const before = await currentJob(db, number);
-    expect(await currentJob(db, number)).toBe(before);
+    const before = await currentJob(number, db);
+    expect(await currentJob(number, db)).toBe(before);
     await setHead(number, 1, { kind: "second" }, "kind: second");
-    expect((await currentJob(db, number))?.kind).toBe("second");
+    expect((await currentJob(number, db))?.kind).toBe("second");
     // another process changed it
     const other = await openDatabase(folder);
     await changeJob(
@@ -95,8 +95,8 @@ describe("changing a job", () => {
       other,
     );
     await other.destroy();
-    expect((await currentJob(db, number))?.kind).toBe("third");
-    expect(await currentJob(db, "J-9998")).toBeNull();
+    expect((await currentJob(number, db))?.kind).toBe("third");
+    expect(await currentJob("J-9998", db)).toBeNull();
   });
 
   it("keeps drafts apart from versions", async () => {
@@ -104,9 +104,9 @@ describe("changing a job", () => {
     await saveDraft(number, "strip.step", { what: "half a" });
     const { id, version } = await job(number);
     expect(version).toBe(1);
-    expect(await loadDrafts(await database(), id)).toEqual({ "strip.step": { what: "half a" } });
+    expect(await loadDrafts(id)).toEqual({ "strip.step": { what: "half a" } });
     await saveDraft(number, "strip.step", null);
-    expect(await loadDrafts(await database(), id)).toEqual({});
+    expect(await loadDrafts(id)).toEqual({});
   });
 });
 
@@ -347,14 +347,14 @@ describe("the board", () => {
     const soon = await createJob({ promised: "2026-11-25" });
     const gone = await createJob({ handedBackAt: "2026-01-01T00:00:00.000Z" });
     const db = await database();
-    const rows = await boardRows(db, "2026-11-24");
+    const rows = await boardRows("2026-11-24");
     const numbers = rows.map((r) => r.job.number);
     expect(numbers.indexOf(soon)).toBeLessThan(numbers.indexOf(late));
     expect(numbers).not.toContain(gone);
-    const row = async () => (await boardRows(db, "2026-11-24")).find((r) => r.job.number === soon);
+    const row = async () => (await boardRows("2026-11-24")).find((r) => r.job.number === soon);
     expect((await row())?.facts).toBeNull();
     const whole = await job(soon);
-    await keepBoardFacts(db, [{ id: whole.id, version: whole.version, facts: factsOf(whole) }]);
+    await keepBoardFacts([{ id: whole.id, version: whole.version, facts: factsOf(whole) }], db);
     expect((await row())?.facts).toEqual(factsOf(whole));
     await setHead(soon, whole.version, { kind: "mill" }, "kind: mill");
     expect(await row()).toMatchObject({ facts: null, job: { kind: "mill" } });

@@ -1,5 +1,4 @@
 import { describe, expect, it } from "vitest";
-import { database } from "./database";
 import { parcelOf } from "./job-file";
 import { createJob, setHead } from "./jobs";
 import { setFinding } from "./judge";
@@ -116,7 +115,7 @@ describe("the recorder in the store", () => {
     v = await undoLast(number, v);
     expect((await job(number)).steps.map((s) => s.id)).toEqual(["s1", "s2", "s3", "s4", "s5"]);
     for (let i = 0; i < MOST_UNDONE + 3; i++) v = await layDown(number, v, step({ needs: undefined }));
-    expect(await undoable(await database(), (await job(number)).id)).toHaveLength(MOST_UNDONE);
+    expect(await undoable((await job(number)).id)).toHaveLength(MOST_UNDONE);
     for (let i = 0; i < MOST_UNDONE; i++) v = await undoLast(number, v);
     expect((await job(number)).steps).toHaveLength(8);
     expect(await faultOf(undoLast(number, v))).toBe("there is nothing to take back");

@@ -273,7 +273,7 @@ export async function markPicture(number: string, version: number, name: string,
 
 /** The transaction is refused if the strip could no longer be put back together. */
 async function soundOrRefuse({ trx, job }: Change): Promise<void> {
-  const whole = await loadJob(trx, job.number);
+  const whole = await loadJob(job.number, trx);
   if (!whole) return;
   const checked = checkStrip(whole);
   undoOrder(checked, needsOf(checked));

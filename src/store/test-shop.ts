@@ -33,7 +33,7 @@ export const step = (more: Partial<NewStep> = {}): NewStep => ({
 export const grey = (width = 80, height = 60) => sharp({ create: { width, height, channels: 3, background: "#888" } });
 
 export async function job(number: string): Promise<Job> {
-  const found = await loadJob(await database(), number);
+  const found = await loadJob(number);
   if (!found) throw new Error(`no ${number}`);
   return found;
 }

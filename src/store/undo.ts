@@ -2,6 +2,7 @@ import type { Knex } from "knex";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { type Change, changeJob } from "./change";
+import { database } from "./database";
 import { givenIn, highest } from "./ids";
 
 /** How many actions of the recorder can be taken back. */
@@ -93,7 +94,8 @@ const put = async (trx: Knex, table: string, row: Record<string, unknown>): Prom
 };
 
 /** What would be taken back next, the last first. */
-export async function undoable(db: Knex, jobId: number): Promise<string[]> {
+export async function undoable(jobId: number, at?: Knex): Promise<string[]> {
+  const db = at ?? (await database());
   const entries: { what: string }[] = await db("undo").where({ job_id: jobId }).orderBy("id", "desc").select("what");
   return entries.map((r) => r.what);
 }

@@ -13,9 +13,19 @@ export interface FramedPicture {
   readonly height?: number | undefined;
 }
 
+interface KeptPicture {
+  readonly sha256: string;
+  readonly marks?: readonly PictureMark[] | undefined;
+  readonly width?: number | undefined;
+  readonly height?: number | undefined;
+}
+
 /** A kept picture for a frame. */
-export const framed = (p: { sha256: string; marks?: readonly PictureMark[]; width?: number; height?: number } | undefined): FramedPicture | undefined =>
-  p && { url: pictureUrl(p.sha256), marks: p.marks, width: p.width, height: p.height };
+export function framed(p: KeptPicture): FramedPicture;
+export function framed(p: KeptPicture | undefined): FramedPicture | undefined;
+export function framed(p: KeptPicture | undefined): FramedPicture | undefined {
+  return p && { url: pictureUrl(p.sha256), marks: p.marks, width: p.width, height: p.height };
+}
 
 /** A picture as large as its place, with a line of words under it. */
 export function PictureFrame({ picture, words, className = "" }: { picture: FramedPicture | undefined; words: string; className?: string }) {

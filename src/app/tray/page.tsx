@@ -1,21 +1,19 @@
 import { TRAY_CELL_MM, TRAY_COLUMNS, TRAY_ROWS } from "@/core/job/tray";
 import { KeyLink } from "@/ui/key-link";
-import { PrintButton } from "@/ui/print-button";
+import { PrintPage } from "@/ui/print-page";
 
 /** The tray mat in true size, to lie in the tray: four places to a sheet's length, two sheets side by side. */
 export default function Page() {
   const halves = [TRAY_COLUMNS.slice(0, 4), TRAY_COLUMNS.slice(4)];
   return (
-    <main className="min-h-dvh bg-base-300 print:bg-white">
-      <nav className="no-print flex items-center gap-3 p-4">
-        <PrintButton />
+    <PrintPage
+      keys={
         <KeyLink href="/" keyName="Escape">
-          The bench
+          The board
         </KeyLink>
-        <p className="text-[20px]">
-          Print at 100 %, not fitted to the page: a place is {TRAY_CELL_MM.width} × {TRAY_CELL_MM.height} mm. Two sheets lie side by side in the tray.
-        </p>
-      </nav>
+      }
+      says={`Print at 100 %, not fitted to the page: a place is ${TRAY_CELL_MM.width} × ${TRAY_CELL_MM.height} mm. Two sheets lie side by side in the tray.`}
+    >
       {halves.map((columns) => (
         <section
           key={columns[0]}
@@ -51,6 +49,6 @@ export default function Page() {
           </div>
         </section>
       ))}
-    </main>
+    </PrintPage>
   );
 }

@@ -1,5 +1,6 @@
 import { Fault } from "../fault";
 import type { Part } from "../job/part";
+import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 
 /** A strip whose references have been looked up and found sound. */
@@ -10,6 +11,12 @@ export interface CheckedStrip extends Strip {
   readonly partById: ReadonlyMap<string, Part>;
   /** part id → index of the step that took it off */
   readonly cameOffIn: ReadonlyMap<string, number>;
+}
+
+/** For every step the places of those it needed directly, the one before it where nothing was said; a name that leads nowhere is passed over. */
+export function directNeeds(steps: readonly Pick<StripStep, "id" | "needs">[]): number[][] {
+  const at = new Map(steps.map((s, i) => [s.id, i]));
+  return steps.map(({ needs }, i) => needs?.flatMap((need) => at.get(need) ?? []) ?? (i === 0 ? [] : [i - 1]));
 }
 
 function uniqueIds(what: string, things: readonly { readonly id: string }[]): Map<string, number> {

@@ -1,4 +1,3 @@
-import type { Knex } from "knex";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { STAGES, type Stage } from "@/core/job/stages";
@@ -30,10 +29,10 @@ export interface BoardView {
 }
 
 /** Everything the board shows. A job is read whole only if it has moved since the board last looked at it. */
-export async function boardView(db: Knex, today: string): Promise<BoardView> {
-  const rows = await boardRows(db, today);
+export async function boardView(today: string): Promise<BoardView> {
+  const rows = await boardRows(today);
   const jobs: BoardLine[] = [];
-  const fresh: Parameters<typeof keepBoardFacts>[1][number][] = [];
+  const fresh: Parameters<typeof keepBoardFacts>[0][number][] = [];
   for (const { job, facts: kept } of rows) {
     if (job.handedBackAt) {
       jobs.push({ ...job, next: "" });
@@ -41,15 +40,15 @@ export async function boardView(db: Knex, today: string): Promise<BoardView> {
     }
     let facts = kept;
     if (!facts) {
-      const whole = await loadJob(db, job.number);
+      const whole = await loadJob(job.number);
       if (!whole) continue;
       facts = factsOf(whole);
       fresh.push({ id: whole.id, version: whole.version, facts });
     }
     jobs.push({ ...job, next: openGates(job.stage, facts)[0]?.says ?? "Ready to go on." });
   }
-  await keepBoardFacts(db, fresh);
-  const { shopName } = await shopSettings(db);
+  await keepBoardFacts(fresh);
+  const { shopName } = await shopSettings();
   // the earliest promise first; of two, the one that is further along
   const [due] = jobs
     .filter((j) => !j.handedBackAt)

@@ -1,4 +1,3 @@
-import type { Knex } from "knex";
 import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { kitsWith, partsNumbered, replacedBy } from "@/store/catalogue";
 import { offersFor } from "@/store/offers";
@@ -11,14 +10,14 @@ export interface AboutPart {
   readonly inKits: readonly { readonly number: string; readonly name: string }[];
 }
 
-export async function aboutPart(db: Knex, number: string): Promise<AboutPart | null> {
-  const [part] = await partsNumbered(db, [number]);
+export async function aboutPart(number: string): Promise<AboutPart | null> {
+  const [part] = await partsNumbered([number]);
   if (!part) return null;
   const brief = (p: CataloguePart) => ({ number: p.number, name: p.name });
   return {
     part,
-    offers: await offersFor(db, [number]),
-    replacedBy: (await replacedBy(db, number)).map((p) => ({ ...brief(p), when: p.replaces.find((r) => r.number === number)?.when })),
-    inKits: (await kitsWith(db, [number])).map(brief),
+    offers: await offersFor([number]),
+    replacedBy: (await replacedBy(number)).map((p) => ({ ...brief(p), when: p.replaces.find((r) => r.number === number)?.when })),
+    inKits: (await kitsWith([number])).map(brief),
   };
 }

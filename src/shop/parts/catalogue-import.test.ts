@@ -34,10 +34,10 @@ describe("a file of parts", () => {
   it("is looked through first, and changes nothing until it is taken in", async () => {
     await putRows(db, partRows, [part("A-1"), part("A-2")]);
     const path = file("number,name,kind,price\nA-1,part A-1,kit,0\nA-2,another name,kit,\nA-3,a third,kit,2.5\n");
-    expect(await importPreview(db, path)).toMatchObject({ table: "parts", rows: 3, added: 1, changed: 1, same: 1, faulty: 0 });
+    expect(await importPreview(path)).toMatchObject({ table: "parts", rows: 3, added: 1, changed: 1, same: 1, faulty: 0 });
     expect(await numbers()).toEqual(["A-1", "A-2"]);
-    expect(await importFile(db, path, "table.csv")).toMatchObject({ added: 1, changed: 1, same: 1 });
-    expect((await partsNumbered(db, ["A-2", "A-3"])).map((p) => [p.name, p.price])).toEqual([
+    expect(await importFile(path, "table.csv")).toMatchObject({ added: 1, changed: 1, same: 1 });
+    expect((await partsNumbered(["A-2", "A-3"])).map((p) => [p.name, p.price])).toEqual([
       ["another name", 0],
       ["a third", 2.5],
     ]);
@@ -55,7 +55,7 @@ describe("a file of parts", () => {
         "W-7,half",
       ].join("\n"),
     );
-    const report = await importFile(db, path, "table.csv");
+    const report = await importFile(path, "table.csv");
     expect(report.faults).toEqual([
       { row: 3, column: "kind", says: expect.stringMatching(/^"cog" is no kind of part/) },
       { row: 4, column: "teeth", says: '"many" is not a number' },
@@ -83,8 +83,8 @@ describe("a file of parts", () => {
     ];
     for (const content of files) {
       await db("catalogue").delete();
-      await importFile(db, file(content), "table.csv");
-      expect((await partsNumbered(db, ["B-1"]))[0]).toMatchObject({
+      await importFile(file(content), "table.csv");
+      expect((await partsNumbered(["B-1"]))[0]).toMatchObject({
         name: "Lager für Getriebe",
         spec: { kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7 },
       });
@@ -92,11 +92,11 @@ describe("a file of parts", () => {
   });
   it("with another separator than was thought says so, and is read with the one that is chosen", async () => {
     const path = file("number~name~kind\nA-1~x~kit\n");
-    await expect(importPreview(db, path)).rejects.toMatchObject({
+    await expect(importPreview(path)).rejects.toMatchObject({
       path: "file",
       says: expect.stringMatching(/^has only one column, "number~name~kind".*Choose what separates them/),
     });
-    expect(await importPreview(db, path, { delimiter: "~" })).toMatchObject({ rows: 1, added: 1 });
+    expect(await importPreview(path, { delimiter: "~" })).toMatchObject({ rows: 1, added: 1 });
   });
   it.each([
     ["", /is empty/],
@@ -104,17 +104,17 @@ describe("a file of parts", () => {
     ["number,name,kind,kind\nA,b,kit,kit\n", /has two columns "kind"/],
     [Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0, 0, 0, 0]), /no table in text form/],
   ])("that is none is refused with a sentence: %j", async (content, says) => {
-    await expect(importFile(db, file(content), "table.csv")).rejects.toMatchObject({ says: expect.stringMatching(says) });
-    expect(await lastImports(db)).toEqual([]);
+    await expect(importFile(file(content), "table.csv")).rejects.toMatchObject({ says: expect.stringMatching(says) });
+    expect(await lastImports()).toEqual([]);
   });
   it("with a quotation mark that is never closed loses nothing but that row and what it swallowed, and says so", async () => {
     const path = file(`number,name,kind\nA-1,good,kit\nA-2,"never closed,kit\nA-3,swallowed,kit\n`);
-    const report = await importFile(db, path, "table.csv");
+    const report = await importFile(path, "table.csv");
     expect(await numbers()).toEqual(["A-1"]);
     expect(report.faults[0]).toMatchObject({ row: 3, says: expect.stringMatching(/quotation mark/) });
   });
   it("says which headings it reads nothing from, and counts rows as a spreadsheet does", async () => {
-    const report = await importPreview(db, file("number,name,kind,colour\n\n\nA-1,x,cog,red\n"));
+    const report = await importPreview(file("number,name,kind,colour\n\n\nA-1,x,cog,red\n"));
     expect(report.unknown).toEqual(["colour"]);
     expect(report.faults[0]?.row).toBe(4);
   });
@@ -127,14 +127,14 @@ describe("a file of parts", () => {
       needsAlso: [{ number: "P-1", why: "x" }],
     });
     await putRows(db, partRows, [whole]);
-    await importFile(db, file("number,name,kind,price\nW-1,part W-1,gear,7.5\n"), "prices.csv");
-    expect(await partsNumbered(db, ["W-1"])).toEqual([{ ...whole, price: 7.5 }]);
-    await importFile(db, file("number,name,kind,needs_also,stock\nW-1,part W-1,gear,,0\n"), "less.csv");
-    expect(await partsNumbered(db, ["W-1"])).toEqual([{ ...whole, price: 7.5, needsAlso: [], stock: 0 }]);
+    await importFile(file("number,name,kind,price\nW-1,part W-1,gear,7.5\n"), "prices.csv");
+    expect(await partsNumbered(["W-1"])).toEqual([{ ...whole, price: 7.5 }]);
+    await importFile(file("number,name,kind,needs_also,stock\nW-1,part W-1,gear,,0\n"), "less.csv");
+    expect(await partsNumbered(["W-1"])).toEqual([{ ...whole, price: 7.5, needsAlso: [], stock: 0 }]);
   });
   it("of offers goes to the offers", async () => {
-    await importFile(db, file('supplier,number,price,pack,lead_days\nNorth,A-1,"2,50",10,3\nNorth,A-1,0.4,1,3\n'), "offers.csv");
-    expect(await offersFor(db, ["A-1"])).toEqual([
+    await importFile(file('supplier,number,price,pack,lead_days\nNorth,A-1,"2,50",10,3\nNorth,A-1,0.4,1,3\n'), "offers.csv");
+    expect(await offersFor(["A-1"])).toEqual([
       { supplier: "North", number: "A-1", price: 0.4, pack: 1, least: 1, leadDays: 3 },
       { supplier: "North", number: "A-1", price: 2.5, pack: 10, least: 1, leadDays: 3 },
     ]);
@@ -145,24 +145,24 @@ describe("an import that is taken back", () => {
   it("leaves everything as it was, but for what was changed again since", async () => {
     const before = [part("A-1"), part("A-2", { price: 5 })];
     await putRows(db, partRows, before);
-    await importFile(db, file("number,name,kind,price\nA-1,other,kit,1\nA-2,other,kit,1\nA-3,new,kit,1\nA-4,new,kit,1\n"), "table.csv");
+    await importFile(file("number,name,kind,price\nA-1,other,kit,1\nA-2,other,kit,1\nA-3,new,kit,1\nA-4,new,kit,1\n"), "table.csv");
     await putRows(db, partRows, [part("A-4", { stock: 7 })]);
-    const [last] = await lastImports(db);
+    const [last] = await lastImports();
     expect(last).toMatchObject({ file: "table.csv", added: 2, changed: 2 });
-    expect(await undoImport(db, last?.id as number)).toEqual({ back: 3, stayed: 1 });
-    expect(await partsNumbered(db, ["A-1", "A-2"])).toEqual(before);
+    expect(await undoImport(last?.id as number)).toEqual({ back: 3, stayed: 1 });
+    expect(await partsNumbered(["A-1", "A-2"])).toEqual(before);
     expect(await numbers()).toEqual(["A-1", "A-2", "A-4"]);
-    await expect(undoImport(db, last?.id as number)).rejects.toThrow(/only the last import/);
+    await expect(undoImport(last?.id as number)).rejects.toThrow(/only the last import/);
   });
   it("that the shop went down in the middle of is taken back when it opens again", async () => {
     await putRows(db, partRows, [part("A-1")]);
-    const running = await startImport(db, "cut.csv", "parts");
+    const running = await startImport("cut.csv", "parts");
     await running.put([part("A-1", { price: 9 }), part("A-2")]);
     expect(await numbers()).toEqual(["A-1", "A-2"]);
     const again = await openDatabase(folder);
     await again.destroy();
     expect(await numbers()).toEqual(["A-1"]);
-    expect((await partsNumbered(db, ["A-1"]))[0]?.price).toBe(0);
+    expect((await partsNumbered(["A-1"]))[0]?.price).toBe(0);
   });
 });
 
@@ -178,12 +178,7 @@ describe("the file that goes out", () => {
     let text = "";
     for await (const line of csvLines(partsTable, parts)) text += line;
     const path = file(text);
-    expect(await importFile(db, path, "out.csv")).toMatchObject({ added: parts.length, faulty: 0, unknown: [] });
-    expect(
-      await partsNumbered(
-        db,
-        parts.map((p) => p.number),
-      ),
-    ).toEqual(parts);
+    expect(await importFile(path, "out.csv")).toMatchObject({ added: parts.length, faulty: 0, unknown: [] });
+    expect(await partsNumbered(parts.map((p) => p.number))).toEqual(parts);
   });
 });

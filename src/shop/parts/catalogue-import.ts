@@ -1,9 +1,9 @@
-import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue/catalogue-row";
 import { type CsvManner, type CsvRow, csvManner, csvRows } from "@/exchange/csv";
-import { type ImportTable, ROWS, type RunningImport, startImport } from "@/store/imports";
-import { AT_ONCE, type PutCount, putRows } from "@/store/put-rows";
+import type { ImportTable } from "@/store/import-rows";
+import { catalogueRows, type RunningImport, startImport, tryRows } from "@/store/imports";
+import type { PutCount } from "@/store/put-rows";
 
 /** What is wrong with one row of a file. */
 export interface RowFault {
@@ -55,7 +55,6 @@ export interface HowToRead {
  * Goes through a file and hands on what can be read, a few hundred rows at a time. A column that is not in the file leaves what stands there: a list of new prices takes nothing else away.
  */
 async function through(
-  db: Knex,
   path: string,
   { delimiter, tell }: HowToRead,
   take: (table: Table<unknown>, rows: readonly unknown[]) => Promise<PutCount>,
@@ -100,11 +99,7 @@ async function through(
       rows = rest;
     }
     const t = table;
-    const there = new Map<string, unknown>();
-    for (let i = 0; i < rows.length; i += AT_ONCE) {
-      const keys = rows.slice(i, i + AT_ONCE).map((r) => t.keyIn(asNamed(r.cells)));
-      for (const old of await ROWS[t.name].there(db, keys)) there.set(t.keyOf(old), old);
-    }
+    const there = await catalogueRows(t.name, rows.map((r) => t.keyIn(asNamed(r.cells)))); // biome-ignore format: one call
     const values = rows.map((r) => read(t, r, there)).filter((v) => v !== undefined);
     const done = await take(t, values);
     count.added += done.added;
@@ -118,16 +113,16 @@ async function through(
 }
 
 /** What taking this file in would do; nothing is changed. */
-export function importPreview(db: Knex, path: string, how: HowToRead = {}): Promise<ImportReport> {
-  return through(db, path, how, (table, rows) => putRows(db, ROWS[table.name], rows, { dry: true }));
+export function importPreview(path: string, how: HowToRead = {}): Promise<ImportReport> {
+  return through(path, how, (table, rows) => tryRows(table.name, rows));
 }
 
 /** Takes a file in: every row that can be read. Stopped in the middle, it leaves nothing behind. */
-export async function importFile(db: Knex, path: string, name: string, how: HowToRead = {}): Promise<ImportReport> {
+export async function importFile(path: string, name: string, how: HowToRead = {}): Promise<ImportReport> {
   let running: RunningImport | undefined;
   try {
-    const report = await through(db, path, how, async (table, rows) => {
-      running ??= await startImport(db, name, table.name);
+    const report = await through(path, how, async (table, rows) => {
+      running ??= await startImport(name, table.name);
       return running.put(rows);
     });
     await running?.finish();

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
-import { offerRows } from "@/store/offers";
+import { offerRows } from "@/store/offer-rows";
 import { putRows } from "@/store/put-rows";
 import { testShop } from "@/store/test-shop";
 import { catalogue, offers } from "../../../demo/shop/shelf";
@@ -21,17 +21,16 @@ beforeAll(async () => {
 
 describe("everything about a part", () => {
   it("says what took its place, which kits it is in, and who sells it", async () => {
-    const db = await database();
-    expect((await aboutPart(db, "VLB-40-241"))?.replacedBy).toEqual([
+    expect((await aboutPart("VLB-40-241"))?.replacedBy).toEqual([
       { number: "VLB-42-242", name: "Second-stage wheel 42 teeth", when: expect.stringMatching(/^together with pinion/) },
     ]);
-    const wheel = await aboutPart(db, "VLB-42-242");
+    const wheel = await aboutPart("VLB-42-242");
     expect(wheel?.inKits.map((k) => k.number)).toEqual(["VLB-42-901"]);
     expect(wheel?.offers.map((o) => [o.supplier, o.price])).toEqual([
       ["Nordhav Spares", 17.2],
       ["Quickmoor Parts", 24.9],
     ]);
-    expect(await aboutPart(db, "no such")).toBeNull();
+    expect(await aboutPart("no such")).toBeNull();
   });
 });
 

@@ -3,7 +3,6 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { database } from "@/store/database";
 import { setSetting, shopSettings } from "@/store/settings";
 import { RATE_FIELDS } from "./rate-fields";
 
@@ -19,9 +18,8 @@ export async function setRate(raw: z.infer<typeof input>): Promise<string | null
     if (!/^\d+(\.\d{1,2})?$/.test(typed)) throw new Fault("text", `“${text}” is not a figure: write it as 60 or 7.50.`);
     const value = Number(typed);
     if (value > field.most) throw new Fault("text", `More than ${field.most} is not meant.`);
-    const db = await database();
-    if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(db, field.key, value);
-    else await setSetting(db, "rates", { ...(await shopSettings(db)).rates, [field.key]: value });
+    if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, value);
+    else await setSetting("rates", { ...(await shopSettings()).rates, [field.key]: value });
     revalidatePath("/", "layout");
     return null;
   } catch (e) {

@@ -1,45 +1,38 @@
 import type { ReactNode } from "react";
-import { gatesOf } from "@/core/gates/job-facts";
-import type { Job } from "@/core/job/job";
 import type { Stage } from "@/core/job/stages";
-import { symptomSays } from "@/core/judge/failure-modes";
 import { KeyLink } from "@/ui/key-link";
 import { StageRule } from "@/ui/stage-rule";
 import { ThemeSwitch } from "@/ui/theme-switch";
 import { JobProvider } from "../saving/job-context";
+import type { FrameView } from "./frame-view";
 import { PictureQueueProvider } from "./picture-queue";
 import { SkippedGates } from "./skipped-gates";
 
 /** The frame around every stage: tag and unit, stage rule, the work, and the Mat at the foot. Without `mat` the children bring their own main and Mat. */
 export function JobScreen({
-  job,
+  frame,
   showing,
-  title,
-  words,
   head,
   mat,
   children,
 }: {
-  job: Job;
+  frame: FrameView;
   showing: Stage;
-  title?: string;
-  words?: string;
   head?: ReactNode;
   mat?: ReactNode;
   children: ReactNode;
 }) {
-  const unit = [[job.kind, `${job.maker} ${job.model}`.trim()].filter(Boolean).join(", ")].filter(Boolean).join("") || "New unit";
   return (
-    <JobProvider number={job.number} version={job.version}>
+    <JobProvider number={frame.number} version={frame.version}>
       <PictureQueueProvider>
         <div className="job-frame">
           <header className="no-print flex h-[58px] items-center gap-4 px-5">
-            <JobTag number={job.number} />
+            <JobTag number={frame.number} />
             <div className="grid min-w-0 flex-1 grid-cols-[minmax(0,max-content)_minmax(0,1fr)] items-baseline gap-4">
-              <h1 className="truncate text-[27px]">{capital(title ?? unit)}</h1>
-              <span className="hush truncate text-[19px]">{words ?? job.symptoms.map(symptomSays).join(" · ")}</span>
+              <h1 className="truncate text-[27px]">{capital(frame.title)}</h1>
+              <span className="hush truncate text-[19px]">{frame.words}</span>
             </div>
-            <SkippedGates answers={job.answers} />
+            <SkippedGates reasons={frame.skipped} />
             <div className="ml-auto flex shrink-0 gap-2.5">
               {head}
               <ThemeSwitch />
@@ -48,13 +41,7 @@ export function JobScreen({
               </KeyLink>
             </div>
           </header>
-          <StageRule
-            number={job.number}
-            stage={job.stage}
-            showing={showing}
-            openGates={gatesOf(job, job.stage).length}
-            handedBack={job.handedBackAt !== undefined}
-          />
+          <StageRule number={frame.number} stage={frame.stage} showing={showing} openGates={frame.openGates} handedBack={frame.handedBack} />
           {mat === undefined ? children : <main className="work">{children}</main>}
           {mat}
         </div>

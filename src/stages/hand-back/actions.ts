@@ -6,7 +6,6 @@ import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { figureFault, finalChecks } from "@/core/hand-back/final-checks";
 import { finalKey } from "@/core/job/keys";
-import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
@@ -18,7 +17,7 @@ const input = z.object({ ...onJob, check: z.string().max(60), value: z.number("m
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, check, value, back }) => {
-    const job = await loadJob(await database(), number);
+    const job = await loadJob(number);
     const asked = job && finalChecks(job).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
     if (back) return setAnswer(number, version, finalKey(check), null, `last check opened again: ${asked.asks}`);
@@ -42,7 +41,7 @@ const bare = z.object(onJob);
 /** The unit goes home. Refused while anything is open. */
 export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult> {
   return act(bare, raw, async ({ number, version }) => {
-    const job = await loadJob(await database(), number);
+    const job = await loadJob(number);
     if (!job) throw new Fault("number", `there is no job ${number}`);
     const facts = factsOf(job);
     const open = [...openGates("rebuild", facts), ...openGates("hand-back", facts)];

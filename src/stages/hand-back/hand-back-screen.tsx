@@ -1,21 +1,20 @@
 "use client";
 
 import { useState } from "react";
-import type { Gate } from "@/core/gates/open-gates";
 import type { FinalCheck } from "@/core/hand-back/final-checks";
 import type { Answer } from "@/core/job/answer";
-import type { Job } from "@/core/job/job";
 import { finalKey } from "@/core/job/keys";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { typedText, useDraft } from "../saving/use-draft";
 import { answerCheck, handBack } from "./actions";
+import type { HandBackView } from "./hand-back-view";
 
 /** Hand back: the last checks one by one, then the return sheet. */
-export function HandBackScreen({ job, checks, gates, draft }: { job: Job; checks: readonly FinalCheck[]; gates: readonly Gate[]; draft: unknown }) {
+export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gates, draft }: Omit<HandBackView, "frame" | "pockets">) {
   const { run, number, say } = useJob();
-  const answerOf = (c: FinalCheck): Answer | undefined => job.answers.find((a) => a.question === finalKey(c.check));
+  const answerOf = (c: FinalCheck): Answer | undefined => answers.find((a) => a.question === finalKey(c.check));
   const now = checks.find((c) => !answerOf(c));
   const [figure, setFigure] = useDraft("hand-back.figure", draft, typedText, "");
   const [fault, setFault] = useState<string | null>(null);
@@ -31,7 +30,7 @@ export function HandBackScreen({ job, checks, gates, draft }: { job: Job; checks
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(0,0.55fr)] gap-7">
       <section aria-label="Last check" className="flex flex-col gap-4">
-        {job.handedBackAt ? (
+        {handedBackAt ? (
           <>
             <h2 className="text-[44px]">Handed back.</h2>
             <p className="text-[24px]">The return sheet stays here; print it again whenever it is asked for.</p>
@@ -75,7 +74,7 @@ export function HandBackScreen({ job, checks, gates, draft }: { job: Job; checks
               <p className="says danger text-[22px]">{gates[0]?.says}</p>
             ) : (
               <p className="text-[23px]">
-                Print the return sheet, give it to the customer with the unit{job.looseItems.length ? ` and with ${job.looseItems.join(", ")}` : ""}.
+                Print the return sheet, give it to the customer with the unit{looseItems.length ? ` and with ${looseItems.join(", ")}` : ""}.
               </p>
             )}
             <div className="flex gap-3">
@@ -107,7 +106,7 @@ export function HandBackScreen({ job, checks, gates, draft }: { job: Job; checks
                   </b>
                 )}
               </span>
-              {a && !job.handedBackAt && (
+              {a && !handedBackAt && (
                 <button
                   type="button"
                   className="min-h-[48px] min-w-[48px] text-[24px] font-bold"

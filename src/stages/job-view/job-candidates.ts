@@ -1,4 +1,3 @@
-import type { Knex } from "knex";
 import type { Job } from "@/core/job/job";
 import { type Candidate, rankCandidates, type Wanted } from "@/core/match/candidates/rank";
 import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
@@ -7,11 +6,11 @@ import { offersFor } from "@/store/offers";
 import { wantedFor } from "./wanted-part";
 
 /** The catalogue parts that could take the place of these parts of a job. */
-export async function catalogueFor(db: Knex, job: Job, parts: readonly string[]): Promise<CataloguePart[]> {
+export async function catalogueFor(job: Job, parts: readonly string[]): Promise<CataloguePart[]> {
   const found = new Map<string, CataloguePart>();
   for (const id of parts) {
     const wanted = wantedFor(job, id);
-    if (!("missing" in wanted)) for (const p of await partsFor(db, wanted)) found.set(p.number, p);
+    if (!("missing" in wanted)) for (const p of await partsFor(wanted)) found.set(p.number, p);
   }
   return [...found.values()];
 }
@@ -27,11 +26,8 @@ export interface PartCandidates {
 }
 
 /** Every part of a job that goes back new with its candidates, the gears with the tooth counts that were chosen for their mates. */
-export async function candidatesOf(db: Knex, job: Job): Promise<PartCandidates[]> {
-  const chosen = await partsNumbered(
-    db,
-    job.findings.flatMap((f) => f.chosen ?? []),
-  );
+export async function candidatesOf(job: Job): Promise<PartCandidates[]> {
+  const chosen = await partsNumbered(job.findings.flatMap((f) => f.chosen ?? []));
   const numbered = new Map(chosen.map((p) => [p.number, p]));
   const teeth: Record<string, number> = {};
   for (const f of job.findings) {
@@ -42,11 +38,8 @@ export async function candidatesOf(db: Knex, job: Job): Promise<PartCandidates[]
   for (const { id } of job.parts.filter((p) => p.renew)) {
     const wanted = wantedFor(job, id, teeth);
     const f = job.findings.find((x) => x.part === id);
-    const among = "missing" in wanted ? [] : await partsFor(db, wanted);
-    const offers = await offersFor(
-      db,
-      among.map((p) => p.number),
-    );
+    const among = "missing" in wanted ? [] : await partsFor(wanted);
+    const offers = await offersFor(among.map((p) => p.number));
     const had = new Set(offers.filter((o) => o.stock !== 0).map((o) => o.number));
     out.push({
       id,

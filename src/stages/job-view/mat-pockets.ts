@@ -1,39 +1,60 @@
 import { type LaidHardware, lookAlikes } from "@/core/hardware/look-alikes";
-import { hardwareInWords } from "@/core/hardware/piece";
+import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
-import { checkStrip } from "@/core/order/checked-strip";
+import { directNeeds } from "@/core/order/checked-strip";
 import type { Pocket } from "@/ui/mat";
 import { pictureUrl } from "@/ui/picture-frame";
+
+/** What a set of hardware is, wherever it sat. */
+const sameSet = (hardware: readonly Hardware[]): string => JSON.stringify(hardware.map(({ id: _id, at: _at, ...h }) => h));
+
+/**
+ * The hardware of a strip, as it is compared with: of steps that laid down the same, the first two (one of them may be the one that is edited). A long strip repeats itself, and a piece is compared with few.
+ */
+export function laidHardware(job: Pick<Job, "steps">): LaidHardware[] {
+  const seen = new Map<string, number>();
+  return job.steps.flatMap(({ hardware }, i) => {
+    if (!hardware?.length) return [];
+    const key = sameSet(hardware);
+    const times = (seen.get(key) ?? 0) + 1;
+    seen.set(key, times);
+    return times <= 2 ? [{ step: i + 1, hardware }] : [];
+  });
+}
 
 /** The job's steps as pockets on the Mat. */
 export function pocketsOf(job: Job): Pocket[] {
   const done = new Set(job.linesDone);
-  const { needs } = checkStrip(job);
-  const before: LaidHardware[] = [];
+  const needs = directNeeds(job.steps);
+  const laid = laidHardware(job);
+  const thumbs = new Map<string, string>();
+  for (const p of job.pictures) if (p.step && !thumbs.has(p.step)) thumbs.set(p.step, pictureUrl(p.sha256, true));
+  const parts = new Map(job.parts.map((p) => [p.id, p]));
+  let before = 0;
   return job.steps.map((s, i) => {
-    const picture = job.pictures.find((p) => p.step === s.id);
     const hardware = s.hardware ?? [];
-    const like = lookAlikes(hardware, before)[0];
-    before.push({ step: i + 1, hardware });
+    while ((laid[before]?.step ?? Number.POSITIVE_INFINITY) <= i) before++;
+    const like = hardware.length ? lookAlikes(hardware, laid.slice(0, before))[0] : undefined;
+    const piece = like && hardware[like.piece];
     return {
       step: s.id,
       n: i + 1,
       title: titleOf(job, s.id),
-      thumb: picture ? pictureUrl(picture.sha256, true) : undefined,
-      hardware: (s.hardware ?? []).map((h) => ({ kind: h.kind, qty: h.qty, drive: h.drive })),
-      partKind: job.parts.find((p) => p.id === s.parts?.[0])?.kind,
+      thumb: thumbs.get(s.id),
+      hardware: hardware.map((h) => ({ kind: h.kind, qty: h.qty, drive: h.drive })),
+      partKind: s.parts?.[0] === undefined ? undefined : parts.get(s.parts[0])?.kind,
       facing: s.facing,
       bundle: s.bundle,
       needs: needs[i] ?? [],
       emptied: done.has(undoKey(s.id)),
-      lookAlike: like && `${hardwareInWords({ ...(hardware[like.piece] as (typeof hardware)[number]), at: undefined })} ${like.says}`,
+      lookAlike: piece && `${hardwareInWords({ ...piece, at: undefined })} ${like.says}`,
     };
   });
 }
 
 /** What a step is called: its title, or its parts, or its hardware. */
-export function titleOf(job: Job, step: string): string {
+export function titleOf(job: Pick<Job, "steps" | "parts">, step: string): string {
   const s = job.steps.find((x) => x.id === step);
   if (!s) return step;
   if (s.title) return s.title;

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { Job } from "@/core/job/job";
+import type { Reading } from "@/core/job/reading";
 import { bushVerdict } from "@/core/judge/bush-clearance";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
@@ -16,11 +16,11 @@ const ASKED = [
 ] as const;
 
 /** A plain bush against its shaft: three readings, what they come to, and a key that takes the verdict as the finding. */
-export function BushMeasures({ part, job }: { part: string; job: Pick<Job, "readings"> }) {
+export function BushMeasures({ part, readings }: { part: string; readings: readonly Reading[] }) {
   const { run } = useJob();
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [fault, setFault] = useState<string | null>(null);
-  const means = meanReadings(job.readings, part);
+  const means = meanReadings(readings, part);
   const value = (what: string): number | undefined => means.find((m) => m.what === what)?.value;
   const verdict = bushVerdict({ boreMm: value("bore"), boreAcrossMm: value("bore across"), shaftMm: value("shaft") });
   const take = async (what: string): Promise<void> => {

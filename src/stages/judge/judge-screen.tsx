@@ -2,46 +2,31 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { Gate } from "@/core/gates/open-gates";
-import type { Job } from "@/core/job/job";
-import type { LikelyCause } from "@/core/judge/causes";
+import { sizeOf } from "@/core/job/gear-notes";
 import { GREASE_STATES, modesFor } from "@/core/judge/failure-modes";
-import type { FateOption } from "@/core/judge/fate";
 import { KeyButton } from "@/ui/key-button";
 import { PartGlyph } from "@/ui/part-glyph";
-import { framed, PictureFrame } from "@/ui/picture-frame";
+import { PictureFrame } from "@/ui/picture-frame";
 import { GoOn } from "../frame/go-on";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { saveFinding, saveGreaseState } from "./actions";
 import { BushMeasures } from "./bush-measures";
+import type { JudgeView } from "./judge-view";
 import { PartFate } from "./part-fate";
 
 /** Judge: each part of interest, how it failed, what the old grease says. */
-export function JudgeScreen({
-  job,
-  gates,
-  fates,
-  cause,
-}: {
-  job: Job;
-  gates: readonly Gate[];
-  /** part → what can be done about it */
-  fates: Readonly<Record<string, readonly FateOption[]>>;
-  cause: LikelyCause | undefined;
-}) {
+export function JudgeScreen({ job, parts, gates, cause }: Omit<JudgeView, "frame" | "pockets">) {
   const [camera, setCamera] = useState(false);
   const [beside, setBeside] = useState<"grease" | "fate">("grease");
   const { run, number } = useJob();
   const router = useRouter();
-  const first = job.parts.find((p) => p.renew) ?? job.parts.find((p) => p.kind === "gear") ?? job.parts[0];
+  const first = parts.find((p) => p.renew) ?? parts.find((p) => p.kind === "gear") ?? parts[0];
   const [picked, setPicked] = useState(first?.id);
-  const part = job.parts.find((p) => p.id === picked) ?? first;
+  const part = parts.find((p) => p.id === picked) ?? first;
   if (!part) return <p className="text-[26px]">Nothing has come off yet. Lay down the first part at the strip, then judge it here.</p>;
-  const finding = job.findings.find((f) => f.part === part.id);
-  const step = job.steps.find((s) => s.parts?.includes(part.id));
-  const picture = job.pictures.filter((p) => p.part === part.id).at(-1) ?? job.pictures.find((p) => p.step === step?.id);
+  const { finding } = part;
   const state = GREASE_STATES.find((g) => g.state === job.greaseState);
   const isGear = part.kind === "gear";
   return (
@@ -49,8 +34,8 @@ export function JudgeScreen({
       <section aria-label="Parts" className="flex min-h-0 flex-col">
         <h2 className="pb-2 text-[24px]">Parts that came off</h2>
         <ul className="min-h-0 flex-1 overflow-y-auto pr-1">
-          {job.parts.map((p) => {
-            const f = job.findings.find((x) => x.part === p.id);
+          {parts.map((p) => {
+            const { finding: f } = p;
             return (
               <li key={p.id}>
                 <button
@@ -74,22 +59,13 @@ export function JudgeScreen({
       <section aria-label={part.name} className="flex min-h-0 flex-col gap-2">
         <div>
           <h2 className="text-[28px] first-letter:uppercase">{part.name}</h2>
-          <p className="hush text-[18px]">{[part.material, step && `step ${job.steps.indexOf(step) + 1}`].filter(Boolean).join(" · ")}</p>
+          <p className="hush text-[18px]">{[part.material, part.step && `step ${part.step}`].filter(Boolean).join(" · ")}</p>
         </div>
         {camera ? (
-          <TakePicture
-            where={{ role: "finding", part: part.id }}
-            hint={part.name ?? "part"}
-            onTaken={() => setCamera(false)}
-            onClose={() => setCamera(false)}
-          />
+          <TakePicture where={{ role: "finding", part: part.id }} hint={part.name} onTaken={() => setCamera(false)} onClose={() => setCamera(false)} />
         ) : (
           <div className="relative flex min-h-0 flex-1">
-            <PictureFrame
-              picture={framed(picture)}
-              words={picture?.part ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off"}
-              className="w-full flex-1"
-            />
+            <PictureFrame picture={part.picture} words={part.pictureWords} className="w-full flex-1" />
             <KeyButton keyName="I" onPress={() => setCamera(true)} className="small !absolute top-1.5 right-1.5 bg-base-100">
               Picture
             </KeyButton>
@@ -121,12 +97,10 @@ export function JudgeScreen({
         <KeyButton keyName="R" pressed={part.renew === true} look="warn" onPress={() => void run(saveFinding, { part: part.id, renew: !part.renew })}>
           {part.renew ? "✓ Goes back new" : "Goes back new"}
         </KeyButton>
-        {part.kind === "bush" && <BushMeasures part={part.id} job={job} />}
+        {part.kind === "bush" && <BushMeasures part={part.id} readings={part.readings} />}
         {isGear && (
           <KeyButton keyName="G" look="main" onPress={() => router.push(`/jobs/${number}/judge/gear/${part.id}`)} className="mt-auto justify-center">
-            {finding?.identity
-              ? `Gear bench: ${finding.identity.teeth} teeth, ${finding.identity.diametralPitch ? `${finding.identity.diametralPitch} DP` : `module ${finding.identity.moduleMm}`}`
-              : "Measure and name it"}
+            {finding?.identity ? `Gear bench: ${finding.identity.teeth} teeth, ${sizeOf(finding.identity)}` : "Measure and name it"}
           </KeyButton>
         )}
       </section>
@@ -141,7 +115,7 @@ export function JudgeScreen({
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto">
           {beside === "fate" ? (
-            <PartFate key={part.id} part={part.id} options={fates[part.id] ?? []} finding={finding} />
+            <PartFate key={part.id} part={part.id} options={part.fates} finding={finding} />
           ) : (
             <>
               <div className="grid grid-cols-3 gap-1.5">

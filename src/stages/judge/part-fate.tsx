@@ -10,7 +10,7 @@ import { SavedField } from "../saving/saved-field";
 import { saveFinding } from "./actions";
 
 /** Repair, replace or make: the schools with this job's facts; the decision and its reason are kept. */
-export function PartFate({ part, options, finding }: { part: string; options: readonly FateOption[]; finding: Finding | undefined }) {
+export function PartFate({ part, options, finding }: { part: string; options: readonly FateOption[]; finding: Pick<Finding, "fate" | "fateWhy"> | undefined }) {
   const { run } = useJob();
   const [looked, setLooked] = useState<string>();
   const shown = options.find((o) => o.fate === (looked ?? finding?.fate)) ?? options[0];

@@ -3,7 +3,6 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { slipOfUnits } from "@/core/grease/charge";
-import { database } from "@/store/database";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { lubricants, setGrease, setServices, weighIn } from "@/store/lube";
@@ -29,7 +28,7 @@ const washedInput = z.object({ ...onJob, washed: z.boolean() });
 /** Clean and dry. The cleaning goes into the rebuild plan as a service, so that it stands on the sheet. */
 export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
   return act(washedInput, raw, async ({ number, version, washed }) => {
-    const job = await loadJob(await database(), number);
+    const job = await loadJob(number);
     if (!job) throw new Fault("number", `there is no job ${number}`);
     const place = caseStep(job);
     const crumbs = job.greaseState === "metal" || job.greaseState === "plastic";
@@ -48,9 +47,8 @@ const greaseInput = z.object({ ...onJob, lubricant: z.string().max(60) });
 /** Takes a grease for the job and writes its points. One that the food rule forbids is refused. */
 export async function takeGrease(raw: z.infer<typeof greaseInput>): Promise<ActionResult> {
   return act(greaseInput, raw, async ({ number, version, lubricant }) => {
-    const db = await database();
-    const job = await loadJob(db, number);
-    const shelf = await lubricants(db);
+    const job = await loadJob(number);
+    const shelf = await lubricants();
     const chosen = shelf.find((l) => l.id === lubricant);
     if (!job || !chosen) throw new Fault("lubricant", "is not on the shelf");
     if (needOf(job).foodContact && !chosen.h1)
@@ -70,11 +68,10 @@ const weighInput = z.object({
 /** Weighs grease in. A slip of units is refused with a question. */
 export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResult> {
   return act(weighInput, raw, async ({ number, version, point, grams }) => {
-    const db = await database();
-    const job = await loadJob(db, number);
+    const job = await loadJob(number);
     const aim = job?.lubePoints.find((g) => g.id === point)?.grams;
     if (!job || aim === undefined) throw new Fault("point", "is no grease point of this job");
-    const free = greasePlan(job, await lubricants(db)).freeMl;
+    const free = greasePlan(job, await lubricants()).freeMl;
     const slip = grams !== null && free !== null ? slipOfUnits(grams, free) : null;
     if (slip) throw new Fault("grams", slip);
     if (grams !== null && (grams < aim / 3 || grams > aim * 3))

@@ -3,9 +3,7 @@
 import { Check, X } from "lucide-react";
 import { useState } from "react";
 import { practiceScale } from "@/bench/scale";
-import type { Gate } from "@/core/gates/open-gates";
 import { nlgiName } from "@/core/grease/choose";
-import type { Job } from "@/core/job/job";
 import type { WeighedPoint } from "@/core/job/service";
 import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
@@ -16,12 +14,12 @@ import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { typedFields, useDraft } from "../saving/use-draft";
 import { saveCase, saveSchool, saveWashed, takeGrease, weigh } from "./actions";
-import type { GreasePlan } from "./grease-plan";
+import type { LubeView } from "./lube-view";
 
 const scale = practiceScale(Math.random);
 
 /** Lube: clean, then which grease and why, how much, and weighed in at each point. */
-export function LubeScreen({ job, plan, gates, draft }: { job: Job; plan: GreasePlan; gates: readonly Gate[]; draft: unknown }) {
+export function LubeScreen({ job, plan, gates, draft }: Omit<LubeView, "frame">) {
   const { run, say } = useJob();
   const [looked, setLooked] = useState<string>();
   const shown = plan.verdicts.find((v) => v.lubricant.id === (looked ?? job.lubricant)) ?? plan.verdicts[0];

@@ -8,10 +8,11 @@ import type { StoredNews } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { SERVICES } from "@/core/job/service";
 import { whatToCompare } from "@/core/match/arrival/arrival";
+import { type BasketNumbers, basketNumbers } from "@/core/match/basket/basket";
+import { type BasketInput, basketInput } from "@/core/match/basket/basket-input";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { mustAskAgain } from "@/core/match/quote/quote";
 import { partsNumbered } from "@/store/catalogue";
-import { database } from "@/store/database";
 import { currentJob } from "@/store/job";
 import { choosePart, setReadNumber } from "@/store/judge";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
@@ -19,12 +20,11 @@ import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, setSetting, shopSettings } from "@/store/settings";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
-import { jobBasket, supplierLink } from "./job-basket";
-
-const AIMS = ["least cost", "soonest", "soonest within limit"] as const;
+import { basketGroundOf, supplierLink } from "./basket-ground";
+import { type JobBasket, jobBasketProven } from "./job-basket";
 
 async function jobNumbered(number: string): Promise<Job> {
-  const job = await currentJob(await database(), number);
+  const job = await currentJob(number);
   if (!job) throw new Fault("number", `there is no job ${number}`);
   return job;
 }
@@ -34,7 +34,7 @@ const choice = z.object({ ...onJob, part: z.string().max(40), chosen: z.string()
 /** Chooses the catalogue part that replaces a failed one; null takes the choice back. */
 export async function choose(raw: z.infer<typeof choice>): Promise<ActionResult> {
   return act(choice, raw, async ({ number, version, part, chosen }) => {
-    const [found] = chosen === null ? [] : await partsNumbered(await database(), [chosen]);
+    const [found] = chosen === null ? [] : await partsNumbered([chosen]);
     if (chosen !== null && !found) throw new Fault("chosen", `there is no part ${chosen} in the catalogue`);
     const job = await jobNumbered(number);
     if (job.orders.length || job.arrivals.length)
@@ -47,13 +47,12 @@ export async function choose(raw: z.infer<typeof choice>): Promise<ActionResult>
 async function mateWith(job: Job, part: string, chosen: CataloguePart | undefined): Promise<{ part: string; chosen: string | null } | undefined> {
   const mate = job.findings.find((f) => f.part === part)?.gear.mate;
   if (!mate) return undefined;
-  const db = await database();
   const gears = async (p: CataloguePart | undefined): Promise<string[]> =>
-    (await partsNumbered(db, p?.needsAlso.map((n) => n.number) ?? [])).filter((c) => c.spec.kind === "gear").map((c) => c.number);
+    (await partsNumbered(p?.needsAlso.map((n) => n.number) ?? [])).filter((c) => c.spec.kind === "gear").map((c) => c.number);
   const [goes] = await gears(chosen);
   if (goes) return { part: mate, chosen: goes };
   const before = job.findings.find((f) => f.part === part)?.chosen;
-  const [went] = before ? await gears((await partsNumbered(db, [before]))[0]) : [];
+  const [went] = before ? await gears((await partsNumbered([before]))[0]) : [];
   return went && job.findings.find((f) => f.part === mate)?.chosen === went ? { part: mate, chosen: null } : undefined;
 }
 
@@ -64,17 +63,21 @@ export async function readNumber(raw: z.infer<typeof read>): Promise<ActionResul
   return act(read, raw, ({ number, version, part, read: text }) => setReadNumber(number, version, part, text));
 }
 
-const buying = z.object({ ...onJob, aim: z.enum(AIMS) });
+const buying = z.object({ ...onJob, aim: basketInput.shape.aim.unwrap(), found: basketNumbers });
+
+/** The basket that a screen found, made again with the offers of the day. */
+async function basketAsFound(job: Job, aim: BasketInput["aim"], found: BasketNumbers): Promise<JobBasket> {
+  const ground = await basketGroundOf(job, await shopSettings());
+  if (ground.open[0]) throw new Fault("basket", `${ground.open[0].name}: ${ground.open[0].why}`);
+  return jobBasketProven(ground, aim, found);
+}
 
 /** Orders the basket as it is now, if the customer has agreed to what it comes to. */
 export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> {
-  return act(buying, raw, async ({ number, version, aim }) => {
-    const db = await database();
-    const settings = await shopSettings(db);
+  return act(buying, raw, async ({ number, version, aim, found }) => {
     const job = await jobNumbered(number);
-    const { answer, open, toFit, quote, orders } = await jobBasket(db, job, aim, settings);
-    if (open[0]) throw new Fault("basket", `${open[0].name}: ${open[0].why}`);
-    if (!answer.basket || !quote) throw new Fault("basket", answer.says ?? "there is nothing to order");
+    const { answer, toFit, quote, orders } = await basketAsFound(job, aim, found);
+    if (!answer.basket || !quote) throw new Fault("basket", "there is nothing to order");
     const ask = mustAskAgain(quote.total, job.quotes, job.priceLimit);
     if (ask) throw new Fault("quote", ask);
     return placeBasket(number, version, {
@@ -82,7 +85,7 @@ export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> 
       fromShelf: answer.basket.fromShelf.map((s) => ({ number: s.part, qty: s.qty })),
       toFit,
       aim,
-      day: orderDay(settings),
+      day: orderDay(await shopSettings()),
     });
   });
 }
@@ -99,19 +102,22 @@ const looking = z.object({ ...onJob, dayPasses: z.boolean() });
 /** Asks the suppliers for news; in practice a working day can be let pass first. */
 export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> {
   return act(looking, raw, async ({ number, version, dayPasses }) => {
-    const db = await database();
-    let settings = await shopSettings(db);
+    let settings = await shopSettings();
     if (dayPasses) {
       const today = parseISO(orderDay(settings));
       const practiceDays = settings.practiceDays + differenceInCalendarDays(addBusinessDays(today, 1), today);
-      await setSetting(db, "practiceDays", practiceDays);
+      await setSetting("practiceDays", practiceDays);
       settings = { ...settings, practiceDays };
     }
     const day = orderDay(settings);
     const job = await jobNumbered(number);
     const told: { reference: string; news: readonly StoredNews[] }[] = [];
     for (const o of job.orders) {
-      const link = await supplierLink(db, o.supplier, settings);
+      const link = await supplierLink(
+        o.supplier,
+        settings,
+        o.lines.map((l) => l.number),
+      );
       told.push({
         reference: o.reference,
         news: await link.follow({ reference: o.reference, placedOn: o.placedOn, lines: o.lines, replacement: o.replacement }, day),
@@ -123,11 +129,10 @@ export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> 
 
 /** Makes a quote of the basket as it is now. */
 export async function quote(raw: z.infer<typeof buying>): Promise<ActionResult> {
-  return act(buying, raw, async ({ number, version, aim }) => {
-    const db = await database();
-    const basket = await jobBasket(db, await jobNumbered(number), aim, await shopSettings(db));
-    if (!basket.quote) throw new Fault("basket", basket.answer.says ?? "there is nothing to quote: choose the parts first");
-    return makeQuote(number, version, basket.quote);
+  return act(buying, raw, async ({ number, version, aim, found }) => {
+    const { quote: made } = await basketAsFound(await jobNumbered(number), aim, found);
+    if (!made) throw new Fault("basket", "there is nothing to quote: choose the parts first");
+    return makeQuote(number, version, made);
   });
 }
 
@@ -174,10 +179,9 @@ const measuring = z.object({ ...onJob, arrival: z.int(), key: z.string().max(40)
 /** The practice instruments: what really lies in the practice supplier's parcel, counted or measured with a caliper's own noise. */
 export async function practiceMeasure(raw: z.infer<typeof measuring>): Promise<ActionResult> {
   return act(measuring, raw, async ({ number, version, arrival, key }) => {
-    const db = await database();
     const job = await jobNumbered(number);
-    const sent = await whatLiesThere(db, job.id, arrival);
-    const [part] = sent ? await partsNumbered(db, [sent]) : [];
+    const sent = await whatLiesThere(job.id, arrival);
+    const [part] = sent ? await partsNumbered([sent]) : [];
     const size = part && whatToCompare(part.spec).find((i) => i.key === key)?.expected;
     if (typeof size !== "number") throw new Fault("key", "the practice caliper cannot measure this: look at the part");
     return noteFound(number, version, arrival, key, key === "teeth" ? size : practiceCaliper(Math.random).read(size));
@@ -198,6 +202,6 @@ const decided = z.object({
 /** Decides about a part that came. */
 export async function decide(raw: z.infer<typeof decided>): Promise<ActionResult> {
   return act(decided, raw, async ({ number, version, arrival, decision, reason, rework }) =>
-    decideArrival(number, version, arrival, decision, { reason, rework, day: orderDay(await shopSettings(await database())) }),
+    decideArrival(number, version, arrival, decision, { reason, rework, day: orderDay(await shopSettings()) }),
   );
 }

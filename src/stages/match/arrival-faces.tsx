@@ -3,7 +3,7 @@
 import type { Gear } from "@/core/gear/index";
 import { GearFace } from "@/ui/gear-face";
 import { pictureUrl } from "@/ui/picture-frame";
-import type { ArrivalView } from "./arrival-facts";
+import type { ArrivedPart } from "./arrival-facts";
 
 /** A picture with what it shows. */
 export const ArrivalPicture = ({ sha256, says }: { sha256: string; says: string }) => (
@@ -15,7 +15,7 @@ export const ArrivalPicture = ({ sha256, says }: { sha256: string; says: string 
 );
 
 /** The old gear as it was measured with the new one laid over it: as it is sold, or with the teeth that were counted. */
-export function ArrivalFaces({ faces, teeth, boreMm }: { faces: NonNullable<ArrivalView["faces"]>; teeth: number | undefined; boreMm: number | undefined }) {
+export function ArrivalFaces({ faces, teeth, boreMm }: { faces: NonNullable<ArrivedPart["faces"]>; teeth: number | undefined; boreMm: number | undefined }) {
   const wrong = teeth !== undefined && teeth >= 4 && Math.round(teeth) !== faces.sold.teeth;
   const came: Gear = wrong ? { ...faces.sold, teeth: Math.round(teeth) } : faces.sold;
   const [under, says] = wrong

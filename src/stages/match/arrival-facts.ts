@@ -1,4 +1,3 @@
-import type { Knex } from "knex";
 import type { Gear } from "@/core/gear/index";
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
 import type { Arrival } from "@/core/job/bought";
@@ -11,7 +10,7 @@ import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import { partMean, toldOf } from "../job-view/part-facts";
 
 /** A part that came, with what it is to be compared in. */
-export interface ArrivalView extends Arrival {
+export interface ArrivedPart extends Arrival {
   readonly name: string;
   readonly kind: string;
   /** the part of the unit it goes in for */
@@ -26,17 +25,10 @@ export interface ArrivalView extends Arrival {
   readonly oldPicture: string | undefined;
 }
 
-export async function arrivalViews(db: Knex, job: Job): Promise<ArrivalView[]> {
+export async function arrivedParts(job: Job): Promise<ArrivedPart[]> {
   const waiting = job.arrivals.filter((a) => a.decision !== "stock");
-  const parts = new Map(
-    (
-      await partsNumbered(
-        db,
-        waiting.map((a) => a.number),
-      )
-    ).map((p) => [p.number, p]),
-  );
-  const candidates = await candidatesOf(db, job);
+  const parts = new Map((await partsNumbered(waiting.map((a) => a.number))).map((p) => [p.number, p]));
+  const candidates = await candidatesOf(job);
   return waiting.map((a) => {
     const part = parts.get(a.number);
     return {

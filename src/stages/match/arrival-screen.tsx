@@ -15,13 +15,13 @@ import { typedFields, useDraft } from "../saving/use-draft";
 import { decide, note, practiceMeasure } from "./actions";
 import { ArrivalChoices } from "./arrival-choices";
 import { ArrivalFaces, ArrivalPicture } from "./arrival-faces";
-import type { ArrivalView } from "./arrival-facts";
+import type { ArrivedPart } from "./arrival-facts";
 import { CompareRow } from "./compare-row";
 
 const DECISIONS = { accepted: "✓ accepted", rework: "✓ accepted, with rework", "sent-back": "✕ sent back", stock: "to stock" } as const;
 
 /** Old and new side by side before anything is fitted: figure for figure, face over face, and then accepted, accepted with rework, or sent back. */
-export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivalView[]; draft: unknown }) {
+export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedPart[]; draft: unknown }) {
   const { run } = useJob();
   const [picked, setPicked] = useState<number>();
   const [fault, setFault] = useState<string | null>(null);

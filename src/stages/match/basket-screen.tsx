@@ -3,12 +3,15 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Basket } from "@/core/match/basket/basket";
+import { type AnsweredQuote, mustAskAgain } from "@/core/match/quote/quote";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { order } from "./actions";
-import type { JobBasket } from "./job-basket";
+import { BasketState } from "./basket-state";
+import type { BasketGround, JobBasket } from "./job-basket";
+import { useJobBasket } from "./use-job-basket";
 
 const AIMS = [
   { aim: "least cost", keyName: "1", says: "Cheapest" },
@@ -16,25 +19,32 @@ const AIMS = [
   { aim: "soonest within limit", keyName: "3", says: "Soonest within the limit" },
 ] as const;
 
-/** The basket: what is bought where so that the set is complete, why that and no other, and the order. */
+/** The basket: what is bought where so that the set is complete, why that and no other, and the order. It is searched for in a worker; the shop proves it again before it orders. */
 export function BasketScreen({
-  basket,
+  ground,
+  aim,
   currency,
   partNames,
-  ask,
+  quotes,
 }: {
-  basket: JobBasket;
+  ground: BasketGround;
+  aim: JobBasket["aim"];
   currency: string;
   partNames: Readonly<Record<string, string>>;
-  ask: string | null;
+  quotes: readonly AnsweredQuote[];
 }) {
   const { run, number } = useJob();
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
-  const { answer, open, quote } = basket;
+  const { search, basket } = useJobBasket(ground, aim);
   const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
+  const set = basket?.answer.basket ?? null;
+  const quote = basket?.quote ?? null;
+  const ask = quote && mustAskAgain(quote.total, quotes, ground.limit);
+  const { open, names } = ground;
+  const runnersUp = basket?.answer.runnersUp ?? [];
   const place = async (): Promise<void> => {
-    const result = await run(order, { aim: basket.aim });
+    const result = await run(order, { aim, found: basket?.found });
     setFault(result.ok ? null : result.says);
     if (result.ok) router.push(`/jobs/${number}/match/arrival`);
   };
@@ -46,18 +56,18 @@ export function BasketScreen({
             <KeyButton
               key={a.aim}
               keyName={a.keyName}
-              pressed={a.aim === basket.aim}
+              pressed={a.aim === aim}
               onPress={() => router.push(`/jobs/${number}/match/basket?aim=${encodeURIComponent(a.aim)}`)}
             >
               {a.says}
             </KeyButton>
           ))}
         </div>
-        {answer.basket ? (
+        {set ? (
           <>
             <div className="flex items-baseline gap-6 border-b-4 border-base-content pb-1">
-              <span className="figures text-[34px] whitespace-nowrap">{money(answer.basket.cost)}</span>
-              <span className="text-[24px] leading-tight">{days(answer.basket.days)}</span>
+              <span className="figures text-[34px] whitespace-nowrap">{money(set.cost)}</span>
+              <span className="text-[24px] leading-tight">{days(set.days)}</span>
               {quote && (
                 <span className="hush ml-auto text-right text-[18px] leading-tight">
                   for the customer, with work and tax
@@ -66,24 +76,24 @@ export function BasketScreen({
               )}
             </div>
             <div className="min-h-0 flex-1 overflow-y-auto">
-              <BasketLines basket={answer.basket} names={basket.names} money={money} />
+              <BasketLines basket={set} names={names} money={money} />
               <h3 className="pt-2 text-[20px]">What goes where</h3>
               <ul>
-                {basket.toFit.map((t) => (
+                {basket?.toFit.map((t) => (
                   <li key={`${t.part} ${t.number}`} className="flex items-baseline gap-3 border-b-2 border-base-300 py-0.5 text-[19px]">
                     <span className="w-[200px] shrink-0 font-semibold">{t.part ? (partNames[t.part] ?? t.part) : "with it"}</span>
                     <span className="figures text-[17px] whitespace-nowrap">
                       {t.qty > 1 && `${t.qty} × `}
                       {t.number}
                     </span>
-                    <span className="hush truncate">{basket.names[t.number]}</span>
+                    <span className="hush truncate">{names[t.number]}</span>
                   </li>
                 ))}
               </ul>
             </div>
           </>
         ) : (
-          <p className="says danger text-[22px]">{answer.says ?? "Nothing is to be bought: choose the parts first."}</p>
+          <BasketState search={search} says={basket?.answer.says} />
         )}
       </section>
       <section aria-label="Why this one" className="flex min-h-0 flex-col gap-2">
@@ -100,16 +110,16 @@ export function BasketScreen({
               </ul>
             </>
           )}
-          {answer.runnersUp.length > 0 && <h2 className="text-[22px]">The next best, and why they lose</h2>}
-          <ol aria-label="Runners-up">
-            {answer.runnersUp.map((r) => (
+          {runnersUp.length > 0 && <h2 className="text-[22px]">Alternatives</h2>}
+          <ol aria-label="Alternatives">
+            {runnersUp.map((r) => (
               <li key={r.why + r.cost} className="border-b-2 border-base-300 py-1.5">
                 <div className="flex items-baseline gap-4">
                   <span className="figures text-[22px]">{money(r.cost)}</span>
                   <span className="text-[19px]">{days(r.days)}</span>
                 </div>
                 <p className="text-[19px] font-semibold">{r.why}</p>
-                <p className="hush text-[18px] leading-tight">{fromWhom(r, basket.names)}</p>
+                <p className="hush text-[18px] leading-tight">{fromWhom(r, names)}</p>
               </li>
             ))}
           </ol>
@@ -127,12 +137,12 @@ export function BasketScreen({
         {ask ? (
           <>
             <p className="says danger text-[20px]">{ask}</p>
-            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/quote?aim=${encodeURIComponent(basket.aim)}`} className="justify-center">
+            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/quote?aim=${encodeURIComponent(aim)}`} className="justify-center">
               To the quote
             </KeyLink>
           </>
         ) : (
-          <KeyButton keyName=" " look="main" className="justify-center" disabled={!answer.basket || open.length > 0} onPress={() => void place()}>
+          <KeyButton keyName=" " look="main" className="justify-center" disabled={!set || open.length > 0} onPress={() => void place()}>
             Order it
           </KeyButton>
         )}
@@ -180,7 +190,7 @@ function BasketLines({ basket, names, money }: { basket: Basket; names: Readonly
               .filter((x) => x.supplier === s)
               .map((x) => (
                 <li key={x.supplier} className={`${row} hush`}>
-                  <span>sending it</span>
+                  <span>shipping</span>
                   <span />
                   <span className="figures text-right">{x.cost ? money(x.cost) : "free"}</span>
                 </li>

@@ -1,29 +1,38 @@
-import type { Knex } from "knex";
-import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
-import { planOf } from "@/core/gates/job-facts";
-import type { Job } from "@/core/job/job";
 import type { ToFit } from "@/core/match/arrival/parcel";
-import { type Basket, type BasketAnswer, cheapestBasket } from "@/core/match/basket/basket";
+import { type Basket, type BasketAnswer, type BasketNumbers, type FoundBasket, provenBasket } from "@/core/match/basket/basket";
 import type { BasketInput } from "@/core/match/basket/basket-input";
-import { basketGround, type Place } from "@/core/match/basket/basket-needs";
-import { solver } from "@/core/match/basket/solver";
-import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { type Quote, quoteOf, type ShopRates } from "@/core/match/quote/quote";
-import { kitsWith, partsNumbered } from "@/store/catalogue";
-import { lubricants } from "@/store/lube";
-import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import type { OrderOut } from "@/store/orders";
-import { orderDay, type ShopSettings } from "@/store/settings";
-import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 
-/** What is to be bought for a job, and what the customer pays for all of it. */
-export interface JobBasket {
-  readonly aim: BasketInput["aim"];
-  readonly answer: BasketAnswer;
+type Aim = BasketInput["aim"];
+type Ground = Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">;
+
+/** What a repair costs besides its parts. */
+export interface Beside {
+  readonly consumables: readonly { says: string; qty: string; cost: number }[];
+  readonly work: readonly { says: string; minutes: number }[];
+}
+
+/** Everything that a basket and its quote are worked out from, by the shop or by a browser. */
+export interface BasketGround {
+  /** null: nothing is to be bought */
+  readonly input: Ground | null;
   /** places that must be settled before they can be bought for */
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
   /** names of everything that comes up */
   readonly names: Readonly<Record<string, string>>;
+  readonly beside: Beside;
+  readonly rates: ShopRates;
+  /** what the customer said it may cost */
+  readonly limit: number | undefined;
+  readonly newUnit: number | undefined;
+}
+
+/** What is to be bought for a job, and what the customer pays for all of it. */
+export interface JobBasket {
+  readonly aim: Aim;
+  readonly answer: BasketAnswer;
+  readonly found: BasketNumbers;
   /** what goes in, and where */
   readonly toFit: readonly ToFit[];
   readonly quote: Quote | null;
@@ -31,87 +40,50 @@ export interface JobBasket {
   readonly orders: readonly OrderOut[];
 }
 
-/** The way to a supplier. All of them are for practice until one of them has another. */
-export async function supplierLink(db: Knex, name: string, settings: Pick<ShopSettings, "practiceTempers">): Promise<SupplierLink> {
-  return practiceSupplier(name, await offersOf(db, name), settings.practiceTempers[name] ?? EVEN_TEMPER);
+/** What is left for parts of the customer's limit, where the aim asks for it. */
+const budgetOf = (ground: BasketGround, aim: Aim): number | undefined => (aim === "soonest within limit" ? partsBudget(ground) : undefined);
+
+/** What the solver is asked; null: nothing is to be bought. */
+export function basketQuestion(ground: BasketGround, aim: Aim): BasketInput | null {
+  if (!ground.input) return null;
+  const limit = budgetOf(ground, aim);
+  return {
+    ...ground.input,
+    aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim,
+    ...(limit === undefined ? {} : { limit }),
+    markupPercent: ground.rates.markupPercent,
+    runnersUp: 2,
+  };
 }
 
-/** What can be taken for a job's places, with the offers of the day. */
-export async function jobBasket(db: Knex, job: Job, aim: BasketInput["aim"], settings: ShopSettings): Promise<JobBasket> {
-  const places = (await candidatesOf(db, job)).map((p) => placeOf(job, p));
-  const mentioned = places.flatMap((p) => [...(p.chosen ? [p.chosen] : []), ...p.candidates.map((c) => c.part)]);
-  const companions = await partsNumbered(
-    db,
-    mentioned.flatMap((p) => p.needsAlso.map((n) => n.number)),
-  );
-  const single = [...new Map([...mentioned, ...companions].map((p) => [p.number, p])).values()];
-  const kits = await kitsWith(
-    db,
-    single.map((p) => p.number),
-  );
-  const known = [...new Map([...single, ...kits].map((p) => [p.number, p])).values()];
-  const suppliers = await allSuppliers(db);
-  const day = orderDay(settings);
-  const offers = [];
-  const sold = await offersFor(
-    db,
-    known.map((p) => p.number),
-  );
-  for (const s of suppliers.filter((x) => sold.some((o) => o.supplier === x.name)))
-    offers.push(
-      ...(await (
-        await supplierLink(db, s.name, settings)
-      ).offers(
-        known.map((p) => p.number),
-        day,
-      )),
-    );
-  const { input, open } = basketGround(places, known, offers, suppliers);
-  const inKits = await partsNumbered(
-    db,
-    kits.flatMap((k) => k.contains.map((c) => c.number)),
-  );
-  const names = Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name]));
-  if (!input.needs.length) return { aim, answer: { basket: null, runnersUp: [] }, open, names, toFit: [], quote: null, orders: [] };
-  const beside = await otherCosts(db, job, settings);
-  const limit = aim === "soonest within limit" ? partsBudget(job.priceLimit, beside, settings.rates) : undefined;
-  const found = cheapestBasket(
-    {
-      ...input,
-      aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim,
-      limit,
-      markupPercent: settings.rates.markupPercent,
-      runnersUp: 2,
-    },
-    await solver(),
-  );
+/** The basket with what follows from it. */
+export function jobBasketFrom(ground: BasketGround, aim: Aim, { answer: bare, found }: FoundBasket): JobBasket {
+  const budget = budgetOf(ground, aim);
   // the limit is for everything: what it leaves for parts is said with it
   const answer =
-    limit !== undefined && !found.basket && job.priceLimit !== undefined
-      ? { ...found, says: `Of the limit of ${job.priceLimit.toFixed(2)}, work, tax and what is used up leave ${limit.toFixed(2)} for parts. ${found.says}` }
-      : found;
-  const quote = answer.basket && quoteFor(job, answer.basket, known, beside, settings);
+    budget !== undefined && !bare.basket && ground.limit !== undefined
+      ? { ...bare, says: `Of the limit of ${ground.limit.toFixed(2)}, work, tax and what is used up leave ${budget.toFixed(2)} for parts. ${bare.says}` }
+      : bare;
+  const { basket } = answer;
   return {
     aim,
     answer,
-    open,
-    names,
-    toFit: answer.basket ? toFitFrom(answer.basket, input) : [],
-    quote,
-    orders: answer.basket ? ordersFrom(answer.basket, input.offers) : [],
+    found,
+    toFit: basket && ground.input ? toFitFrom(basket, ground.input) : [],
+    quote: basket && quoteFor(ground, basket),
+    orders: basket && ground.input ? ordersFrom(basket, ground.input.offers) : [],
   };
 }
 
-function placeOf(job: Job, p: PartCandidates): Place {
-  const mate = job.findings.find((f) => f.part === p.id)?.gear.mate;
-  return {
-    id: p.id,
-    name: job.parts.find((x) => x.id === p.id)?.name ?? p.id,
-    candidates: p.candidates,
-    chosen: p.chosen,
-    ...("missing" in p.wanted ? { missing: p.wanted.missing } : {}),
-    ...(mate ? { mate } : {}),
-  };
+/**
+ * The same basket made again by the shop, from numbers that a browser found: every law is looked at anew, with the offers of the day.
+ *
+ * Throws a Fault where it does not hold any more.
+ */
+export function jobBasketProven(ground: BasketGround, aim: Aim, found: BasketNumbers): JobBasket {
+  const question = basketQuestion(ground, aim);
+  const basket = question && provenBasket(question, found);
+  return jobBasketFrom(ground, aim, { answer: { basket, runnersUp: [] }, found });
 }
 
 function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">): ToFit[] {
@@ -142,52 +114,25 @@ function ordersFrom(basket: Basket, offers: BasketInput["offers"]): OrderOut[] {
   }));
 }
 
-/** What a repair costs besides its parts. */
-interface Beside {
-  readonly consumables: readonly { says: string; qty: string; cost: number }[];
-  readonly work: readonly { says: string; minutes: number }[];
-}
-
-/** A strip that was not timed: two minutes a step, as the plan reckons. */
-const UNTIMED_MINUTES = 2;
-
-async function otherCosts(db: Knex, job: Job, settings: ShopSettings): Promise<Beside> {
-  const lubricant = (await lubricants(db)).find((l) => l.id === job.lubricant);
-  const grams = job.lubePoints.reduce((s, g) => s + (g.grams ?? 0), 0);
-  const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
-  return {
-    consumables: [
-      ...(settings.cleaningCost > 0 ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }] : []),
-      ...(lubricant?.pricePer100G && grams > 0
-        ? [{ says: `Grease, ${lubricant.name}`, qty: `${grams.toFixed(1)} g`, cost: (grams * lubricant.pricePer100G) / 100 }]
-        : []),
-    ],
-    work: [
-      { says: "Taking apart and finding the fault", minutes: strip },
-      { says: "Cleaning and putting together, by the plan", minutes: planOf(job).minutes },
-      { says: "Testing and handing back", minutes: settings.testMinutes },
-    ],
-  };
-}
-
 /** What is left for parts of a limit that tax, work and consumables are within. */
-function partsBudget(limit: number | undefined, beside: Beside, rates: ShopRates): number | undefined {
+function partsBudget({ limit, beside, rates }: BasketGround): number | undefined {
   if (limit === undefined) return undefined;
   const without = quoteOf({ parts: [], shipping: [], ...beside, rates });
   return Math.max(0, Math.floor((100 * limit) / (1 + rates.taxPercent / 100) - 100 * without.net) / 100);
 }
 
-function quoteFor(job: Job, basket: Basket, known: readonly CataloguePart[], beside: Beside, settings: ShopSettings): Quote {
-  const named = (number: string): string => `${known.find((p) => p.number === number)?.name ?? ""}, ${number}`;
+function quoteFor({ names, input, beside, rates, limit, newUnit }: BasketGround, basket: Basket): Quote {
+  const named = (number: string): string => `${names[number] ?? ""}, ${number}`;
+  const price = (number: string): number => input?.shelf.find((s) => s.part === number)?.price ?? 0;
   return quoteOf({
     parts: [
       ...basket.lines.map((l) => ({ says: named(l.part), qty: l.packs, cost: l.price })),
-      ...basket.fromShelf.map((s) => ({ says: named(s.part), qty: s.qty, price: (known.find((p) => p.number === s.part)?.price ?? 0) * s.qty })),
+      ...basket.fromShelf.map((s) => ({ says: named(s.part), qty: s.qty, price: price(s.part) * s.qty })),
     ],
     shipping: basket.shipping,
     ...beside,
-    rates: settings.rates,
-    limit: job.priceLimit,
-    newUnit: job.newUnit,
+    rates,
+    limit,
+    newUnit,
   });
 }

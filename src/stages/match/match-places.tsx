@@ -1,5 +1,5 @@
-import type { Job } from "@/core/job/job";
 import { StagePlaces } from "../frame/stage-places";
+import type { MatchHead } from "./match-head";
 
 const PLACES = [
   { place: "parts", keyName: "J", says: "Parts", path: "" },
@@ -9,8 +9,7 @@ const PLACES = [
 ] as const;
 
 /** The places of Match; how many parts wait to be compared stands at the last. */
-export function MatchPlaces({ job, at }: { job: Pick<Job, "number" | "arrivals">; at?: (typeof PLACES)[number]["place"] }) {
-  const waiting = job.arrivals.filter((a) => !a.decision).length;
-  const places = PLACES.map((p) => (p.place === "arrival" && waiting ? { ...p, says: `${p.says} (${waiting})` } : p));
-  return <StagePlaces stage="match" label="Match" places={places} number={job.number} at={at} />;
+export function MatchPlaces({ number, toCompare, at }: MatchHead & { at?: (typeof PLACES)[number]["place"] }) {
+  const places = PLACES.map((p) => (p.place === "arrival" && toCompare ? { ...p, says: `${p.says} (${toCompare})` } : p));
+  return <StagePlaces stage="match" label="Match" places={places} number={number} at={at} />;
 }

@@ -2,13 +2,15 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { gatesOf } from "@/core/gates/job-facts";
 import { arrivalVerdict } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
+import { findBasket } from "@/core/match/basket/basket";
+import { solver } from "@/core/match/basket/solver";
 import { mustAskAgain } from "@/core/match/quote/quote";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
 import { donorsFor } from "@/store/donors";
 import { takeInJobFile } from "@/store/job-file";
 import { setReadNumber } from "@/store/judge";
-import { offerRows, supplierRows } from "@/store/offers";
+import { offerRows, supplierRows } from "@/store/offer-rows";
 import { decideArrival, placeBasket, takeNews, whatLiesThere } from "@/store/orders";
 import { addPicture } from "@/store/pictures";
 import { putRows } from "@/store/put-rows";
@@ -20,9 +22,10 @@ import { jobFileFrom } from "../../../demo/shop/recipe";
 import { catalogue, offers, suppliers, tempers } from "../../../demo/shop/shelf";
 import { candidatesOf, catalogueFor } from "../job-view/job-candidates";
 import { unitOf, wantedFor, wantedInWords } from "../job-view/wanted-part";
-import { arrivalViews } from "./arrival-facts";
+import { arrivedParts } from "./arrival-facts";
+import { basketGroundOf, supplierLink } from "./basket-ground";
 import { gearToMake, waysFor } from "./gear-to-make";
-import { jobBasket, supplierLink } from "./job-basket";
+import { basketQuestion, type JobBasket, jobBasketFrom, jobBasketProven } from "./job-basket";
 
 testShop();
 let db: Awaited<ReturnType<typeof database>>;
@@ -31,11 +34,19 @@ beforeAll(async () => {
   await putRows(db, partRows, catalogue);
   await putRows(db, supplierRows, suppliers);
   await putRows(db, offerRows, offers);
-  await setSetting(db, "practiceTempers", tempers);
+  await setSetting("practiceTempers", tempers);
 });
 /** The demo's juicer that waits for its parts, without its pictures: wheel p7, bearing p9, seal p10, pinion p11. */
 const juicer = (): Promise<string> => takeInJobFile({ file: jobFileFrom(juicerAtMatch).file, pictures: new Map() }, true);
-const basketOf = async (number: string, aim: Parameters<typeof jobBasket>[2] = "least cost") => jobBasket(db, await job(number), aim, await shopSettings(db));
+/** As a browser finds it, and as the shop makes it again from the numbers that the browser sends. */
+const basketOf = async (number: string, aim: JobBasket["aim"] = "least cost") => {
+  const ground = await basketGroundOf(await job(number), await shopSettings());
+  const question = basketQuestion(ground, aim);
+  if (!question) throw new Error("nothing is to be bought");
+  const basket = jobBasketFrom(ground, aim, findBasket(question, await solver()));
+  if (basket.answer.basket) expect(jobBasketProven(ground, aim, basket.found)).toEqual({ ...basket, answer: { basket: basket.answer.basket, runnersUp: [] } });
+  return { ...ground, ...basket };
+};
 const version = async (number: string): Promise<number> => (await job(number)).version;
 
 describe("what is looked for in a job", () => {
@@ -64,10 +75,10 @@ describe("what is looked for in a job", () => {
   it("with the number that stands on it, finds what took its place", async () => {
     const number = await juicer();
     await setReadNumber(number, await version(number), "p7", "VLB-4O-241");
-    const wheel = (await candidatesOf(db, await job(number))).find((c) => c.id === "p7");
+    const wheel = (await candidatesOf(await job(number))).find((c) => c.id === "p7");
     expect(wheel?.candidates[0]).toMatchObject({ part: { number: "VLB-42-242" }, verdict: "with-companions" });
     expect(wheel?.candidates[0]?.criteria[0]?.says).toMatch(/^takes the place of VLB-40-241: together with/);
-    expect((await catalogueFor(db, await job(number), ["p7"])).some((p) => p.number === "VLB-42-108")).toBe(true);
+    expect((await catalogueFor(await job(number), ["p7"])).some((p) => p.number === "VLB-42-108")).toBe(true);
   });
 });
 
@@ -138,30 +149,34 @@ describe("from the quote to the rebuild plan", () => {
     });
     expect(gatesOf(await job(number), "match").map((g) => g.gate)).toEqual(["compare", "awaited"]);
     const news = async (until: string): Promise<void> => {
-      const link = await supplierLink(db, "Nordhav Spares", await shopSettings(db));
+      const link = await supplierLink(
+        "Nordhav Spares",
+        await shopSettings(),
+        offers.map((o) => o.number),
+      );
       const told = [];
       for (const o of (await job(number)).orders) told.push({ reference: o.reference, news: await link.follow(o, until) });
       await takeNews(number, await version(number), told);
     };
     await news("2026-11-30");
     const whole = await job(number);
-    const views = await arrivalViews(db, whole);
+    const views = await arrivedParts(whole);
     expect(views.map((v) => v.number)).toEqual(["608-2RS", "SEAL-12-22-7", "VLB-42-242", "VLB-42-108", "VLB-42-018", "VLB-42-021"]);
     const pinion = views.find((v) => v.number === "VLB-42-108");
     if (!pinion) throw new Error("no pinion");
     expect(pinion).toMatchObject({ inPlaceOf: "motor pinion", faces: { old: { teeth: 9 }, sold: { teeth: 8 } } });
     expect(pinion.items.find((i) => i.key === "boreMm")).toMatchObject({ expected: 6, old: "6.01" });
-    expect(await whatLiesThere(db, whole.id, pinion.id)).toBe("VLB-40-109");
+    expect(await whatLiesThere(whole.id, pinion.id)).toBe("VLB-40-109");
     expect(arrivalVerdict(pinion.items, { teeth: 9 }).suggests).toBe("send back");
     await addPicture(number, await grey().jpeg().toBuffer(), { role: "finding", part: pictureOf(pinion) });
     await decideArrival(number, await version(number), pinion.id, "sent-back", { reason: "nine teeth", day: "2026-11-30" });
     expect(gatesOf(await job(number), "match").find((g) => g.gate === "awaited")?.says).toBe("Still on its way: VLB-42-108.");
     await news("2026-12-31");
-    const again = (await arrivalViews(db, await job(number))).at(-1);
-    expect(await whatLiesThere(db, whole.id, again?.id as number)).toBe("VLB-42-108");
+    const again = (await arrivedParts(await job(number))).at(-1);
+    expect(await whatLiesThere(whole.id, again?.id as number)).toBe("VLB-42-108");
     const bearing = views.find((v) => v.number === "608-2RS");
     expect(bearing?.planned).toEqual([{ do: "pull-seal", note: expect.stringMatching(/^pull the seal that faces the case/) }]);
-    for (const v of await arrivalViews(db, await job(number)))
+    for (const v of await arrivedParts(await job(number)))
       if (!v.decision)
         await decideArrival(number, await version(number), v.id, v.planned.length ? "rework" : "accepted", {
           rework: v.planned as { do: "pull-seal"; note: string }[],
@@ -200,13 +215,13 @@ describe("a gear to be made", () => {
   });
   it("a donor is a unit of the model that was given up", async () => {
     const [one, other] = [await juicer(), await juicer()];
-    expect((await donorsFor(db, await job(one))).map((d) => d.number)).not.toContain(other);
+    expect((await donorsFor(await job(one))).map((d) => d.number)).not.toContain(other);
     const quote = (await basketOf(other)).quote;
     if (!quote) throw new Error("no quote");
     await makeQuote(other, await version(other), quote);
     await answerQuote(other, await version(other), (await job(other)).quotes[0]?.id as number, "declined", "Pia Wendell", "2026-11-25");
-    expect(await donorsFor(db, await job(one))).toContainEqual({ number: other, says: "the customer declined, variant four-rib" });
-    expect(await donorsFor(db, { id: 1, maker: "Velbrant", model: "" })).toEqual([]);
+    expect(await donorsFor(await job(one))).toContainEqual({ number: other, says: "the customer declined, variant four-rib" });
+    expect(await donorsFor({ id: 1, maker: "Velbrant", model: "" })).toEqual([]);
   });
 });
 

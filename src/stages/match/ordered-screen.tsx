@@ -1,15 +1,16 @@
 "use client";
 
 import { format, parseISO } from "date-fns";
-import type { Arrival, Order } from "@/core/job/bought";
+import type { Arrival } from "@/core/job/bought";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { news, takeBack } from "./actions";
+import type { ToldOrder } from "./basket-view";
 
 const day = (d: string): string => format(parseISO(d), "EEE d MMM");
 
-const STATE = { confirmed: "confirmed", short: "partly out of stock", shipped: "on its way", received: "here" } as const;
+const STATE = { placed: "placed", confirmed: "confirmed", short: "partly out of stock", shipped: "on its way", received: "here" } as const;
 
 /** What became of the orders: placed, confirmed, on the way, here. In practice a day can be let pass. */
 export function OrderedScreen({
@@ -18,7 +19,7 @@ export function OrderedScreen({
   day: today,
   currency,
 }: {
-  orders: readonly Order[];
+  orders: readonly ToldOrder[];
   arrivals: readonly Arrival[];
   day: string;
   currency: string;
@@ -26,7 +27,7 @@ export function OrderedScreen({
   const { run, number } = useJob();
   const waiting = arrivals.filter((a) => !a.decision).length;
   const drawer = arrivals.filter((a) => a.orderId === undefined);
-  const all = orders.every((o) => o.lines.every((l) => o.news.filter((n) => n.what === "received").some((n) => n.parcel?.some((p) => p.number === l.number))));
+  const all = orders.every((o) => o.lines.every((l) => o.news.some((n) => n.what === "received" && n.numbers.includes(l.number))));
   return (
     <div className="grid h-full grid-cols-[minmax(0,8fr)_minmax(0,4fr)] gap-6">
       <section aria-label="Orders" className="min-h-0 overflow-y-auto">
@@ -35,7 +36,7 @@ export function OrderedScreen({
             <header className="flex items-baseline gap-4">
               <h2 className="text-[25px]">{o.supplier}</h2>
               <span className="figures text-[18px]">{o.reference}</span>
-              <b className="ml-auto text-[21px]">{o.news.length ? STATE[(o.news.at(-1) as Order["news"][number]).what] : "placed"}</b>
+              <b className="ml-auto text-[21px]">{STATE[o.news.at(-1)?.what ?? "placed"]}</b>
             </header>
             <p className="text-[19px]">
               {o.lines.map((l) => `${l.packs} × ${l.number}${l.pack > 1 ? `, pack of ${l.pack}` : ""}`).join(" · ")}

@@ -3,8 +3,7 @@
 import { format, parseISO } from "date-fns";
 import { useState } from "react";
 import { z } from "zod";
-import type { StoredQuote } from "@/core/job/bought";
-import type { Quote, ShopRates } from "@/core/match/quote/quote";
+import { mustAskAgain } from "@/core/match/quote/quote";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
@@ -12,41 +11,23 @@ import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { useDraft } from "../saving/use-draft";
 import { answer, quote as makeQuote, newUnit } from "./actions";
-import type { JobBasket } from "./job-basket";
+import { BasketState } from "./basket-state";
 import { QuoteLines } from "./quote-lines";
+import type { QuoteView } from "./quote-view";
+import { useJobBasket } from "./use-job-basket";
 
-/** The quote: what it comes to now, what was asked and answered, and what follows from it. */
 const whoSchema = z.string().nullable();
 
-export function QuoteScreen({
-  now,
-  says,
-  aim,
-  quotes,
-  rates,
-  currency,
-  unitPrice,
-  customer,
-  draft,
-  ask,
-}: {
-  now: Quote | null;
-  says: string | undefined;
-  aim: JobBasket["aim"];
-  quotes: readonly StoredQuote[];
-  rates: ShopRates;
-  currency: string;
-  unitPrice: number | undefined;
-  customer: string;
-  /** who answers, as it is typed */
-  draft: unknown;
-  ask: string | null;
-}) {
+/** The quote: what it comes to now, what was asked and answered, and what follows from it. */
+export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitPrice, customer, draft }: Omit<QuoteView, "frame" | "places">) {
   const { run, number } = useJob();
   const [who, setByWhom] = useDraft("quote-by-whom", draft, whoSchema, null);
   const byWhom = who ?? customer;
   const [fault, setFault] = useState<string | null>(null);
   const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
+  const { search, basket } = useJobBasket(ground, aim);
+  const now = basket?.quote ?? null;
+  const ask = now && mustAskAgain(now.total, quotes, limit);
   const last = quotes.at(-1);
   const open = last && last.answer === undefined ? last : undefined;
   const stale = open && now && Math.round(open.total * 100) !== Math.round(now.total * 100);
@@ -60,11 +41,7 @@ export function QuoteScreen({
   return (
     <div className="grid h-full grid-cols-[minmax(0,7fr)_minmax(0,5fr)] gap-6">
       <section aria-label="Quote" className="min-h-0 overflow-y-auto">
-        {shown ? (
-          <QuoteLines quote={shown} currency={currency} taxPercent={rates.taxPercent} />
-        ) : (
-          <p className="says danger text-[21px]">{says ?? "Choose the parts first."}</p>
-        )}
+        {shown ? <QuoteLines quote={shown} currency={currency} taxPercent={rates.taxPercent} /> : <BasketState search={search} says={basket?.answer.says} />}
         {shown && (
           <ul aria-label="Against the limit">
             {shown.reasons.map((r) => (
@@ -133,7 +110,7 @@ export function QuoteScreen({
                 look={ask || stale ? "main" : "plain"}
                 className="justify-center"
                 disabled={!now}
-                onPress={() => void run(makeQuote, { aim }).then((r) => setFault(r.ok ? null : r.says))}
+                onPress={() => void run(makeQuote, { aim, found: basket?.found }).then((r) => setFault(r.ok ? null : r.says))}
               >
                 {quotes.length ? "Make a new quote" : "Make the quote"}
               </KeyButton>

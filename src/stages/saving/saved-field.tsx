@@ -1,8 +1,11 @@
 "use client";
 
 import { useCallback, useEffect, useId, useRef, useState } from "react";
+import { z } from "zod";
 import type { ActionResult } from "./act";
+import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "./browser-store";
 import { useJob } from "./job-context";
+import { useKnownWords } from "./use-known-words";
 import { useTypedEarly } from "./use-typed-early";
 import { whenReleased } from "./when-released";
 
@@ -16,15 +19,13 @@ export interface SavedFieldProps {
   figure?: boolean;
   type?: "text" | "date" | "number";
   hint?: string;
-  list?: readonly string[];
+  /** where the shop is asked what it has heard before, `/api/known/maker` */
+  known?: string;
   className?: string;
 }
 
-interface Kept {
-  readonly text: string;
-  /** what the job said when this was typed */
-  readonly base: string;
-}
+/** What is kept of a field in the browser: what was typed, and what the job said then. */
+const keptField = z.object({ text: z.string(), base: z.string() });
 
 const PAUSE_MS = 450;
 const RETRY_MS = 4000;
@@ -33,7 +34,7 @@ const RETRY_MS = 4000;
  * A field that saves what is typed at once: each stroke is kept in the browser, and sent after a short pause or on leaving the field. After a
  * reload, what had not reached the shop is sent again; if somebody else changed the field meanwhile, both are shown.
  */
-export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, list, className = "" }: SavedFieldProps) {
+export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, known, className = "" }: SavedFieldProps) {
   const { number } = useJob();
   const id = useId();
   const key = `${number}:${name}`;
@@ -52,14 +53,14 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       if (said === base.current) {
         // back to what the job says: nothing to save, and nothing wrong any more
         setFault(null);
-        return localStorage.removeItem(key);
+        return forgetInBrowser(key);
       }
       sent.current = said;
       const result = await save(said);
       if (result.ok) {
         base.current = said;
         setFault(null);
-        if (current.current === said) localStorage.removeItem(key);
+        if (current.current === said) forgetInBrowser(key);
       } else if (result.unreached) {
         // the shop will answer again: until then it is tried without being asked
         setFault(result.says);
@@ -70,7 +71,9 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   );
 
   const latestSend = useRef(send);
-  latestSend.current = send;
+  useEffect(() => {
+    latestSend.current = send;
+  });
   useEffect(() => () => clearTimeout(timer.current), []);
 
   // what the browser still holds from before a reload: looked at once, when the field appears
@@ -78,10 +81,10 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   useEffect(() => {
     if (looked.current) return;
     looked.current = true;
-    const raw = localStorage.getItem(key);
-    if (!raw) return;
-    const kept = JSON.parse(raw) as Kept;
-    if (kept.text === value) return localStorage.removeItem(key);
+    const read = keptField.safeParse(jsonFrom(keptInBrowser(key)));
+    if (!read.success) return;
+    const kept = read.data;
+    if (kept.text === value) return forgetInBrowser(key);
     current.current = kept.text;
     setText(kept.text);
     if (kept.base === value) void send(kept.text);
@@ -106,12 +109,13 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const typed = (said: string): void => {
     setText(said);
     current.current = said;
-    localStorage.setItem(key, JSON.stringify({ text: said, base: base.current } satisfies Kept));
+    keepInBrowser(key, JSON.stringify({ text: said, base: base.current }));
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void send(said), PAUSE_MS);
   };
   const field = useRef<HTMLInputElement & HTMLTextAreaElement>(null);
   useTypedEarly(field, text, typed);
+  const heard = useKnownWords(known);
   const shared = {
     id,
     ref: field,
@@ -119,7 +123,11 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
     "aria-invalid": fault ? true : undefined,
     "aria-describedby": fault || hint ? `${id}-says` : undefined,
     className: `field ${figure ? "figure" : ""}`,
-    onChange: (e: { target: { value: string } }) => typed(e.target.value),
+    onChange: (e: { target: { value: string } }) => {
+      typed(e.target.value);
+      heard.ask(e.target.value);
+    },
+    onFocus: () => heard.ask(current.current),
     onBlur: () => void send(current.current),
   };
   return (
@@ -127,11 +135,11 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       <label className="words" htmlFor={id}>
         {label}
       </label>
-      {rows ? <textarea rows={rows} {...shared} /> : <input type={type} autoComplete="off" list={list ? `${id}-list` : undefined} {...shared} />}
-      {list && (
+      {rows ? <textarea rows={rows} {...shared} /> : <input type={type} autoComplete="off" list={known ? `${id}-list` : undefined} {...shared} />}
+      {known && (
         <datalist id={`${id}-list`}>
-          {list.map((l) => (
-            <option key={l} value={l} />
+          {heard.words.map((word) => (
+            <option key={word} value={word} />
           ))}
         </datalist>
       )}
@@ -163,7 +171,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
                 current.current = theirs;
                 setText(theirs);
                 setTheirs(null);
-                localStorage.removeItem(key);
+                forgetInBrowser(key);
               }}
             >
               Take theirs

@@ -3,7 +3,6 @@
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { JobPicture } from "@/core/job/picture";
-import type { StripStep } from "@/core/job/step";
 import { KeyButton } from "@/ui/key-button";
 import type { Pocket } from "@/ui/mat";
 import { type FramedPicture, framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
@@ -17,6 +16,9 @@ import type { OpenStep } from "./open-step";
 // the drawing library draws on a canvas, which only a browser has
 const MarkPicture = dynamic(() => import("./mark-picture").then((m) => m.MarkPicture), { ssr: false });
 
+/** A picture of the job, as the recorder shows it. */
+export type StepPicture = Pick<JobPicture, "sha256" | "name" | "role" | "step" | "stepKey" | "marks" | "width" | "height">;
+
 interface Shown extends FramedPicture {
   readonly id: string;
   /** its name in the job, once the shop has it */
@@ -29,31 +31,29 @@ export function PictureArea({
   open,
   n,
   pockets,
-  steps,
   pictures,
   hint,
 }: {
   open: OpenStep;
   n: number;
   pockets: readonly Pocket[];
-  steps: readonly StripStep[];
-  pictures: readonly JobPicture[];
+  pictures: readonly StepPicture[];
   hint: string;
 }) {
   const { run } = useJob();
   const { waiting } = usePictures();
   const [mode, setMode] = useState<"camera" | "marks" | "compare" | null>(null);
   const [picked, setPicked] = useState<string | null>(null);
-  const asShown = (p: JobPicture): Shown => ({ ...(framed(p) as FramedPicture), id: p.sha256, name: p.name });
+  const asShown = (p: StepPicture): Shown => ({ ...framed(p), id: p.sha256, name: p.name });
   const own: Shown[] = [
     ...pictures.filter((p) => (open.key !== "" && p.stepKey === open.key && !p.step) || (open.editing !== null && p.step === open.editing)).map(asShown),
     ...waiting
       .filter((p) => p.place.stepKey === open.key && !p.refused && !pictures.some((kept) => kept.name === p.kept?.name))
       .map((p) => ({ id: p.key, url: p.url, ...(p.kept ? { name: p.kept.name } : { waiting: true }) })),
   ];
-  const lastStep = steps[steps.length - 1];
+  const lastStep = pockets.at(-1)?.step;
   const earlier = [...pictures].reverse().find((p) => p.step && p.step !== open.editing);
-  const last = (lastStep && pictures.find((p) => p.step === lastStep.id)) ?? pictures.find((p) => p.role === "intake");
+  const last = pictures.find((p) => lastStep !== undefined && p.step === lastStep) ?? pictures.find((p) => p.role === "intake");
   const shown = own.find((p) => p.id === picked) ?? own[own.length - 1];
   const lying = shown ?? (last && asShown(last));
   const marked = lying?.name;

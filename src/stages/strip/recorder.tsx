@@ -2,11 +2,9 @@
 
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Gate } from "@/core/gates/open-gates";
-import { lookAlikes, placeFault } from "@/core/hardware/look-alikes";
-import type { Part } from "@/core/job/part";
-import type { JobPicture } from "@/core/job/picture";
+import { type LaidHardware, lookAlikes, placeFault } from "@/core/hardware/look-alikes";
 import { factsWith } from "@/core/job/recorded-step";
-import type { StepFacts, StripStep } from "@/core/job/step";
+import type { StepFacts } from "@/core/job/step";
 import { cautionsFor } from "@/core/safety/cautions";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton, KeyCap, useKey } from "@/ui/key-button";
@@ -22,14 +20,15 @@ import { CautionsPanel, FreedPanel, StatePanel, TimingPanel, WiresPanel } from "
 import { HardwarePanel } from "./panels/hardware-panel";
 import { PocketPanel } from "./panels/pocket-panel";
 import { StackPanel } from "./panels/stack-panel";
-import { PictureArea } from "./picture-area";
+import { PictureArea, type StepPicture } from "./picture-area";
 import { UnderstoodChips } from "./understood-chips";
+import { useLaidStep } from "./use-laid-step";
 
 export interface RecorderProps {
   pockets: readonly Pocket[];
-  steps: readonly StripStep[];
-  parts: readonly Part[];
-  pictures: readonly JobPicture[];
+  /** the hardware that lies there, for what looks alike and for what this job used so far */
+  laid: readonly LaidHardware[];
+  pictures: readonly StepPicture[];
   draft: unknown;
   finished: boolean;
   gates: readonly Gate[];
@@ -56,7 +55,7 @@ const ASKS: Readonly<
 };
 
 /** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
-export function Recorder({ pockets, steps, parts, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
+export function Recorder({ pockets, laid, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
   const { run, say } = useJob();
   const [open, setOpen] = useDraft<OpenStep>("strip.step", draft, openStep, EMPTY);
   const [sheet, setSheet] = useState<Sheet | null>(null);
@@ -77,13 +76,13 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
   useKey("Q", () => line.current?.focus());
 
   const inHand = pockets.findIndex((p) => p.step === taken);
+  const inHandStep = useLaidStep(taken);
   const read = useMemo(() => understood(open), [open]);
-  const editing = open.editing ? steps.findIndex((s) => s.id === open.editing) : -1;
+  const editing = open.editing ? pockets.findIndex((p) => p.step === open.editing) : -1;
   const n = editing >= 0 ? editing + 1 : pockets.length + 1;
-  const before = useMemo(() => steps.map((s, i) => ({ step: i + 1, hardware: s.hardware ?? [] })), [steps]);
   const alike = useMemo(
-    () => (read.hardware.length ? lookAlikes(read.hardware, editing >= 0 ? before.filter((b) => b.step !== n) : before) : []),
-    [read.hardware, before, editing, n],
+    () => (read.hardware.length ? lookAlikes(read.hardware, editing >= 0 ? laid.filter((b) => b.step !== n) : laid) : []),
+    [read.hardware, laid, editing, n],
   );
   const noPlace = placeFault(read.hardware);
   const cautions = cautionsFor(
@@ -111,13 +110,12 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
     if (result.ok) done();
   };
   const takeUp = (i: number): void => {
-    const step = steps[i];
-    if (!step) return;
+    if (!inHandStep) return;
     if (!empty && open.editing === null) {
       say(`Step ${n} is still open here: lay it down first, then edit step ${i + 1}.`);
       return;
     }
-    setOpen(opened(step, (id) => ({ name: id, ...parts.find((p) => p.id === id) }), newKey()));
+    setOpen(opened(inHandStep.step, (id) => ({ name: id, ...inHandStep.parts.find((p) => p.id === id) }), newKey()));
     setSheet(null);
   };
   const dropped = (d: MatDrop): void => {
@@ -161,19 +159,12 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
       <main className="work grid grid-cols-[minmax(430px,600px)_minmax(500px,1fr)] gap-5">
         <div className="min-h-0">
           {sheet === null && (
-            <PictureArea
-              open={open}
-              n={n}
-              pockets={pockets}
-              steps={steps}
-              pictures={pictures}
-              hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
-            />
+            <PictureArea open={open} n={n} pockets={pockets} pictures={pictures} hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`} />
           )}
           {sheet === "pieces" && (
             <HardwarePanel
               pieces={open.hardware}
-              used={before.flatMap((b) => b.hardware)}
+              used={laid.flatMap((b) => b.hardware)}
               onChange={(hardware) => set({ hardware })}
               onClose={() => setSheet(null)}
             />
@@ -191,7 +182,7 @@ export function Recorder({ pockets, steps, parts, pictures, draft, finished, gat
               pockets={pockets}
               at={inHand}
               onMove={(to) => setInHand(pockets[to]?.step ?? null)}
-              onTakeUp={() => takeUp(inHand)}
+              onTakeUp={inHandStep && (() => takeUp(inHand))}
               onSlide={(to) => void run(slideTo, { step: taken, to })}
               onNeeds={(needs) => void run(setNeeds, { step: taken, needs: [...needs] })}
               onBundle={(other) => void run(cameOutAsOne, { step: taken, other })}

@@ -4,7 +4,6 @@ import { redirect } from "next/navigation";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
-import { database } from "@/store/database";
 import { loadHead } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
 import { type ActionResult, act } from "../saving/act";
@@ -63,7 +62,7 @@ const NAMES: Readonly<Record<string, string>> = {
 export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, fields: f, tick }) => {
     const { promised, priceLimit, past, loosePictures, ...rest } = f;
-    const job = await loadHead(await database(), number);
+    const job = await loadHead(number);
     if (!job) throw new Fault("number", `there is no job ${number}`);
     const ticked = tick && { [tick.list]: [...job[tick.list].filter((x) => x !== tick.item), ...(tick.on ? [tick.item] : [])] };
     const set = {

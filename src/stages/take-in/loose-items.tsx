@@ -2,10 +2,10 @@
 
 import { Camera } from "lucide-react";
 import { useState } from "react";
-import type { Job } from "@/core/job/job";
 import { looseItemsFor } from "@/core/take-in/loose-items";
 import { pictureUrl } from "@/ui/picture-frame";
 import type { ActionResult } from "../saving/act";
+import type { TakeInJob } from "./take-in-view";
 
 /** What the customer brought along: a tick for each, a picture of those that are ticked, and a place to name others. */
 export function LooseItems({
@@ -13,7 +13,7 @@ export function LooseItems({
   tick,
   onPicture,
 }: {
-  job: Job;
+  job: TakeInJob;
   tick: (item: string, on: boolean) => Promise<ActionResult>;
   onPicture: (item: string) => void;
 }) {

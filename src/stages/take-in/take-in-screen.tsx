@@ -1,10 +1,8 @@
 "use client";
 
 import { useCallback, useState } from "react";
-import type { Gate } from "@/core/gates/open-gates";
-import type { Job, UnitPast } from "@/core/job/job";
+import type { UnitPast } from "@/core/job/job";
 import { SYMPTOMS } from "@/core/judge/failure-modes";
-import type { Counter } from "@/store/counter";
 import { KeyButton } from "@/ui/key-button";
 import { framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
 import { GoOn } from "../frame/go-on";
@@ -15,6 +13,7 @@ import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { saveCustomer, saveTakeIn } from "./actions";
 import { LooseItems } from "./loose-items";
+import type { TakeInView } from "./take-in-view";
 import { SerialDate, VariantPick } from "./unit-identity";
 
 const SUPPLIES = [
@@ -33,21 +32,7 @@ const PAST: readonly (readonly [PastKey, string, readonly (readonly [string, str
 ]; // biome-ignore format: three questions, a line each
 
 /** Take in: which unit it is and by which mark, the complaint in the customer's words, what came with it, limit and consent. */
-export function TakeInScreen({
-  job,
-  gates,
-  kinds,
-  currency,
-  counter,
-  thisYear,
-}: {
-  job: Job;
-  gates: readonly Gate[];
-  kinds: readonly string[];
-  currency: string;
-  counter: Counter;
-  thisYear: number;
-}) {
+export function TakeInScreen({ job, gates, currency, counter, thisYear }: Omit<TakeInView, "frame">) {
   const { run } = useJob();
   const set = useCallback((fields: object) => run(saveTakeIn, { fields }), [run]);
   const [camera, setCamera] = useState<(PicturePlace & { item?: string }) | null>(null);
@@ -59,10 +44,10 @@ export function TakeInScreen({
   return (
     <div className="grid h-full grid-cols-[1.05fr_1.15fr_1fr] gap-5">
       <section aria-label="The unit" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
-        <SavedField label="Kind of unit" name="kind" value={job.kind} save={save("kind")} list={kinds} />
+        <SavedField label="Kind of unit" name="kind" value={job.kind} save={save("kind")} known="/api/known/kind" />
         <div className="grid grid-cols-2 gap-2.5">
-          <SavedField label="Maker" name="maker" value={job.maker} save={save("maker")} list={counter.makers} />
-          <SavedField label="Model" name="model" value={job.model} save={save("model")} list={counter.models} />
+          <SavedField label="Maker" name="maker" value={job.maker} save={save("maker")} known="/api/known/maker" />
+          <SavedField label="Model" name="model" value={job.model} save={save("model")} known={`/api/known/model?maker=${encodeURIComponent(job.maker)}`} />
         </div>
         <VariantPick job={job} variants={counter.variants} />
         <div>
@@ -177,13 +162,7 @@ export function TakeInScreen({
           </div>
         )}
         <div className="grid grid-cols-[1.4fr_1fr] gap-2">
-          <SavedField
-            label="Customer"
-            name="customerName"
-            value={job.customerName}
-            save={(name) => run(saveCustomer, { name })}
-            list={counter.customers.map((c) => c.name)}
-          />
+          <SavedField label="Customer" name="customerName" value={job.customerName} save={(name) => run(saveCustomer, { name })} known="/api/known/customer" />
           <SavedField label="Contact" name="customerContact" value={job.customerContact} save={(contact) => run(saveCustomer, { contact })} />
         </div>
         <LooseItems job={job} tick={(item, on) => tick("looseItems", item, on)} onPicture={(item) => setCamera({ role: "loose", item })} />

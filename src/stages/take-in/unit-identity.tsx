@@ -1,16 +1,16 @@
 "use client";
 
 import { useState } from "react";
-import type { Job } from "@/core/job/job";
 import { dateCodeFrom, madeFrom, madeInWords } from "@/core/take-in/date-code";
 import type { Variant } from "@/store/counter";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { learnDateCode, learnVariant, saveTakeIn } from "./actions";
+import type { TakeInJob } from "./take-in-view";
 import { TeachForm } from "./teach-form";
 
 /** Which variant it is, and by which mark that is told. A model's variants are learnt once, here. */
-export function VariantPick({ job, variants }: { job: Job; variants: readonly Variant[] }) {
+export function VariantPick({ job, variants }: { job: TakeInJob; variants: readonly Variant[] }) {
   const { run } = useJob();
   const [teaching, setTeaching] = useState(false);
   return (
@@ -47,7 +47,7 @@ export function VariantPick({ job, variants }: { job: Job; variants: readonly Va
 }
 
 /** The age that the serial number tells, by the maker's date code; or the place to teach that code. */
-export function SerialDate({ job, taught, thisYear }: { job: Job; taught: string | undefined; thisYear: number }) {
+export function SerialDate({ job, taught, thisYear }: { job: TakeInJob; taught: string | undefined; thisYear: number }) {
   const { run } = useJob();
   const [teaching, setTeaching] = useState(false);
   if (teaching)

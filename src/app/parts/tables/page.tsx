@@ -1,9 +1,8 @@
 import { TablesScreen } from "@/shop/parts/tables-screen";
-import { database } from "@/store/database";
 import { lastImports } from "@/store/imports";
 
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  return <TablesScreen imports={await lastImports(await database())} />;
+  return <TablesScreen imports={await lastImports()} />;
 }

@@ -1,3 +1,4 @@
+import { z } from "zod";
 import { Fault, readWith } from "../../fault";
 import { type BasketInput, type BasketOffer, basketInput, cents, piecesIn } from "./basket-input";
 import { basketProgram, choiceName, extraName, packsName, shelfName } from "./basket-program";
@@ -34,23 +35,43 @@ export interface BasketAnswer {
 /** Sets of offers (their places in the input), of each of which one at least is left out. */
 type Without = readonly (readonly number[])[];
 
+/** An answer with the solver's own numbers for its basket, by which `provenBasket` makes the same one again without a search. */
+export interface FoundBasket {
+  readonly answer: BasketAnswer;
+  readonly found: BasketNumbers;
+}
+/** Unknown of the program → its whole number. */
+export const basketNumbers = z.record(z.string().regex(/^[a-z]\d+(_\d+)?$/), z.int().min(0));
+export type BasketNumbers = Readonly<z.infer<typeof basketNumbers>>;
+
+/** The answer alone. See {@link findBasket}. */
+export const cheapestBasket = (raw: unknown, solve: Solve): BasketAnswer => findBasket(raw, solve).answer;
+
 /**
  * The set of offers and kits that meets every need, with everything that must come with what is chosen and nothing that does not go with it: at the least
  * cost (among those the soonest), the soonest (among those the cheapest), or the soonest that costs no more than the limit. A proven optimum (integer
  * program); shipping, free shipping from an amount on, minimum orders, packs, stock and the shop's own shelf count.
  *
  * @param solve see `solver()`
+ * @param tell is told what is looked for before each search: the whole may take seconds
  * @throws Fault where the input contradicts itself
  */
-export function cheapestBasket(raw: unknown, solve: Solve): BasketAnswer {
+export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => void = () => undefined): FoundBasket {
   const input = readWith(basketInput, raw);
   check(input);
   const days = [...new Set([0, ...input.offers.map((o) => o.leadDays)])].sort((a, b) => a - b);
   const last = days.at(-1) as number;
   const none = Number.POSITIVE_INFINITY;
+  const numbers = new Map<Basket, BasketNumbers>();
   const within = (day: number, without: Without, most = none, limit = none): Basket | null => {
+    tell(
+      `${without.length ? `the ${without.length === 1 ? "next" : "one after that"}` : input.aim === "least cost" ? "the cheapest complete set" : "the soonest complete set"}, here within ${day} working days`,
+    );
     const found = solve(basketProgram(input, { by: day, without, most, limit }));
-    return found && basketOf(input, found);
+    if (!found) return null;
+    const basket = basketOf(input, found);
+    numbers.set(basket, Object.fromEntries(found));
+    return basket;
   };
   /** the first day by which it can be done at no more than `most`, and the cheapest way then */
   const soonest = (most: number, without: Without, { known, limit = none }: { known?: Basket; limit?: number } = {}): Basket | null => {
@@ -72,7 +93,8 @@ export function cheapestBasket(raw: unknown, solve: Solve): BasketAnswer {
     return cheapest && soonest(cents(cheapest.cost), without, { known: cheapest });
   };
   const first = best([]);
-  if (!first) return { basket: null, runnersUp: [], says: whyNone(input, input.aim === "soonest within limit" ? within(last, []) : null) };
+  if (!first)
+    return { answer: { basket: null, runnersUp: [], says: whyNone(input, input.aim === "soonest within limit" ? within(last, []) : null) }, found: {} };
   const runnersUp: BasketAnswer["runnersUp"][number][] = [];
   const others: number[][] = [];
   for (let before = first; runnersUp.length < input.runnersUp; ) {
@@ -84,7 +106,28 @@ export function cheapestBasket(raw: unknown, solve: Solve): BasketAnswer {
     runnersUp.push({ ...next, why: whyItLoses(first, next) });
     before = next;
   }
-  return { basket: first, runnersUp };
+  return { answer: { basket: first, runnersUp }, found: numbers.get(first) ?? {} };
+}
+
+/**
+ * A basket out of numbers that were found elsewhere, if they keep every law of the program as it is now: complete, consistent, in stock, within minimum orders. Whether it is the cheapest is not looked at.
+ *
+ * Throws a Fault where a law does not hold: the offers, or what is needed, are not what they were.
+ */
+export function provenBasket(raw: unknown, found: BasketNumbers): Basket {
+  const input = readWith(basketInput, raw);
+  check(input);
+  const none = Number.POSITIVE_INFINITY;
+  const { laws, unknowns } = basketProgram(input, { by: none, without: [], most: none, limit: none });
+  const value = (name: string): number => found[name] ?? 0;
+  const holds = laws.every(({ terms, is, value: bound }) => {
+    const sum = terms.reduce((t, [factor, name]) => t + factor * value(name), 0);
+    return is === "=" ? sum === bound : is === ">=" ? sum >= bound : sum <= bound;
+  });
+  const known = new Map(unknowns.map((u) => [u.name, u.most]));
+  const counted = Object.entries(found).every(([name, n]) => n <= (known.get(name) ?? 0));
+  if (!holds || !counted) throw new Fault("basket", "what is offered or needed has changed: look at the basket again");
+  return basketOf(input, new Map(Object.entries(found)));
 }
 
 function check(input: BasketInput): void {

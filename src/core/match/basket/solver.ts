@@ -5,13 +5,17 @@ import { programText, type Solve } from "./linear-program";
 const LEAN = { mip_pool_soft_limit: 100, mip_pool_age_limit: 3, mip_detect_symmetry: false, mip_heuristic_effort: 0.01 };
 
 let loaded: Promise<Solve> | undefined;
+/** Where a browser finds the solver's WebAssembly. */
+type Place = (file: string) => string;
 
 /**
  * HiGHS, a branch-and-cut solver for mixed integer programs, compiled to WebAssembly (loaded once). What it returns is proven least: the
  * goals here are whole numbers (cents), so that a gap under one is none.
+ *
+ * @param locateFile in a browser: the address of a file of the solver; elsewhere it finds them itself
  */
-export function solver(): Promise<Solve> {
-  loaded ??= highsLoader().then(
+export function solver(locateFile?: Place): Promise<Solve> {
+  loaded ??= highsLoader(locateFile ? { locateFile } : undefined).then(
     (highs): Solve =>
       (program) => {
         const { Status, Columns } = highs.solve(programText(program), { mip_rel_gap: 0, mip_abs_gap: 0.99, ...LEAN, output_flag: false });

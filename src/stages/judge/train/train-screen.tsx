@@ -5,7 +5,6 @@ import { solveTrain } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
 import { TrainDiagram } from "@/ui/train-diagram";
-import type { ActionResult } from "../../saving/act";
 import { useJob } from "../../saving/job-context";
 import { saveTrain } from "../actions";
 import { figure } from "./in-figures";

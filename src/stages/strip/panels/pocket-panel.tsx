@@ -18,7 +18,8 @@ export function PocketPanel({
   pockets: readonly Pocket[];
   at: number;
   onMove: (to: number) => void;
-  onTakeUp: () => void;
+  /** left out while the step is on its way from the shop */
+  onTakeUp: (() => void) | undefined;
   onSlide: (to: number) => void;
   onNeeds: (needs: readonly string[]) => void;
   onBundle: (other: string) => void;
@@ -35,8 +36,8 @@ export function PocketPanel({
       <p className="hush text-[18px]">
         ← → take the next pocket in hand. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to bundle, on the lower half to tie.
       </p>
-      <KeyButton keyName="Enter" look="main" className="!min-h-[52px] justify-center !text-[21px]" onPress={onTakeUp}>
-        Take this step up again
+      <KeyButton keyName="Enter" look="main" className="!min-h-[52px] justify-center !text-[21px]" disabled={!onTakeUp} onPress={() => onTakeUp?.()}>
+        Edit this step
       </KeyButton>
       <div className="grid grid-cols-2 gap-1.5">
         <KeyButton keyName="[" className="small" disabled={at === 0} onPress={() => onSlide(at - 1)}>

@@ -1,8 +1,7 @@
 import { aboutPart } from "@/shop/parts/about-part";
-import { database } from "@/store/database";
 
 /** Everything about one part: `?number=`. */
 export async function GET(request: Request): Promise<Response> {
-  const about = await aboutPart(await database(), new URL(request.url).searchParams.get("number") ?? "");
+  const about = await aboutPart(new URL(request.url).searchParams.get("number") ?? "");
   return about ? Response.json(about, { headers: { "cache-control": "no-store" } }) : Response.json({ says: "There is no such part." }, { status: 404 });
 }

@@ -1,10 +1,13 @@
 import { format, parseISO } from "date-fns";
 import { jobHistory } from "@/store/change";
+import { loadHead } from "@/store/job";
 import { KeyLink } from "@/ui/key-link";
-import { type JobAddress, jobFrom } from "../job-from-address";
+import { found, type JobAddress, titled } from "../address";
 
-export default async function Page(address: JobAddress) {
-  const { job } = await jobFrom(address);
+export const generateMetadata = titled("History");
+
+export default async function Page({ params }: JobAddress) {
+  const job = await found(loadHead((await params).number));
   const lines = await jobHistory(job.number);
   return (
     <main className="mx-auto max-w-[1000px] p-6">

@@ -1,10 +1,9 @@
 import { StripScreen } from "@/stages/strip/strip-screen";
-import { loadDrafts } from "@/store/drafts";
-import { undoable } from "@/store/undo";
-import { type JobAddress, jobFrom } from "../job-from-address";
+import { stripView } from "@/stages/strip/strip-view";
+import { found, type JobAddress, titled } from "../address";
 
-export default async function Page(address: JobAddress) {
-  const { job, db } = await jobFrom(address);
-  const drafts = await loadDrafts(db, job.id);
-  return <StripScreen job={job} draft={drafts["strip.step"]} undo={await undoable(db, job.id)} />;
+export const generateMetadata = titled("Strip");
+
+export default async function Page({ params }: JobAddress) {
+  return <StripScreen view={await found(stripView((await params).number))} />;
 }

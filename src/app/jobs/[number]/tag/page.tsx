@@ -1,23 +1,25 @@
 import { headers } from "next/headers";
 import { JobTagSheet } from "@/stages/take-in/job-tag-sheet";
+import { currentJob } from "@/store/job";
 import { KeyLink } from "@/ui/key-link";
-import { PrintButton } from "@/ui/print-button";
-import { type JobAddress, jobFrom } from "../job-from-address";
+import { PrintPage } from "@/ui/print-page";
+import { found, type JobAddress, titled } from "../address";
 
-export default async function Page(address: JobAddress) {
-  const { job } = await jobFrom(address);
+export const generateMetadata = titled("Tag");
+
+export default async function Page({ params }: JobAddress) {
+  const { number } = await params;
+  const job = await found(currentJob(number));
   const asked = await headers();
   const origin = `${asked.get("x-forwarded-proto") ?? "http"}://${asked.get("host") ?? "localhost"}`;
+  const keys = (
+    <KeyLink href={`/jobs/${number}/take-in`} keyName="Escape">
+      Back to the job
+    </KeyLink>
+  );
   return (
-    <main className="min-h-dvh bg-base-300 print:bg-white">
-      <nav className="no-print flex items-center gap-3 p-4">
-        <PrintButton />
-        <KeyLink href={`/jobs/${job.number}/take-in`} keyName="Escape">
-          Back to the job
-        </KeyLink>
-        <p className="text-[20px]">First the label, 62 × 29 mm, then the sheet. The code opens {job.number} in this shop.</p>
-      </nav>
-      <JobTagSheet job={job} address={`${origin}/jobs/${job.number}`} />
-    </main>
+    <PrintPage keys={keys} says={`First the label, 62 × 29 mm, then the sheet. The code opens ${number} in this shop.`}>
+      <JobTagSheet job={job} address={`${origin}/jobs/${number}`} />
+    </PrintPage>
   );
 }

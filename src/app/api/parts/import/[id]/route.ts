@@ -2,7 +2,6 @@ import { fromElsewhere } from "@/app/api/same-site";
 import { importFile, importPreview } from "@/shop/parts/catalogue-import";
 import { toldByLine } from "@/shop/parts/told-by-line";
 import { forgetUpload, uploadedPath } from "@/shop/parts/uploaded-table";
-import { database } from "@/store/database";
 
 type Address = { params: Promise<{ id: string }> };
 
@@ -10,8 +9,7 @@ type Address = { params: Promise<{ id: string }> };
 export async function GET(request: Request, { params }: Address): Promise<Response> {
   const { id } = await params;
   const delimiter = new URL(request.url).searchParams.get("delimiter") ?? undefined;
-  const db = await database();
-  return toldByLine((tell) => importPreview(db, uploadedPath(id), { delimiter, tell }));
+  return toldByLine((tell) => importPreview(uploadedPath(id), { delimiter, tell }));
 }
 
 /** Takes a kept table in (`POST ?name=&delimiter=`). */
@@ -20,9 +18,8 @@ export async function POST(request: Request, { params }: Address): Promise<Respo
   if (refused) return refused;
   const { id } = await params;
   const asked = new URL(request.url).searchParams;
-  const db = await database();
   return toldByLine(async (tell) => {
-    const done = await importFile(db, uploadedPath(id), asked.get("name")?.slice(0, 120) ?? "table.csv", {
+    const done = await importFile(uploadedPath(id), asked.get("name")?.slice(0, 120) ?? "table.csv", {
       delimiter: asked.get("delimiter") ?? undefined,
       tell,
     });

@@ -2,20 +2,18 @@ import { Readable } from "node:stream";
 import { offersTable, partsTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
 import { csvLines } from "@/exchange/csv";
 import { everyPart } from "@/store/catalogue";
-import { database } from "@/store/database";
 import { allSuppliers, everyOffer } from "@/store/offers";
 
 /** A whole table as CSV: parts, offers or suppliers. */
 export async function GET(_: Request, { params }: { params: Promise<{ table: string }> }): Promise<Response> {
   const { table } = await params;
-  const db = await database();
   const lines =
     table === "parts"
-      ? csvLines(partsTable, everyPart(db))
+      ? csvLines(partsTable, everyPart())
       : table === "offers"
-        ? csvLines(offersTable, everyOffer(db))
+        ? csvLines(offersTable, everyOffer())
         : table === "suppliers"
-          ? csvLines(suppliersTable, await allSuppliers(db))
+          ? csvLines(suppliersTable, await allSuppliers())
           : null;
   if (!lines) return Response.json({ says: "There is no such table." }, { status: 404 });
   return new Response(Readable.toWeb(Readable.from(lines)) as ReadableStream, {

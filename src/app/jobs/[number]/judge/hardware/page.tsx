@@ -1,15 +1,16 @@
 import { JobScreen } from "@/stages/frame/job-screen";
 import { HardwareScreen } from "@/stages/judge/hardware/hardware-screen";
-import { JudgeBenches } from "@/stages/judge/judge-benches";
-import { loadDrafts } from "@/store/drafts";
-import { type JobAddress, jobFrom } from "../../job-from-address";
+import { hardwareView } from "@/stages/judge/hardware/hardware-view";
+import { JudgePlaces } from "@/stages/judge/judge-places";
+import { found, type JobAddress, titled } from "../../address";
 
-export default async function Page(address: JobAddress) {
-  const { job, db } = await jobFrom(address);
-  const drafts = await loadDrafts(db, job.id);
+export const generateMetadata = titled("Hardware bench");
+
+export default async function Page({ params }: JobAddress) {
+  const { frame, ...view } = await found(hardwareView((await params).number));
   return (
-    <JobScreen job={job} showing="judge" title="Hardware bench" words="by the caliper" head={<JudgeBenches number={job.number} at="hardware" />} mat={null}>
-      <HardwareScreen finds={job.benchFinds} draft={drafts["hardware.bench"]} />
+    <JobScreen frame={frame} showing="judge" head={<JudgePlaces number={frame.number} at="hardware" />} mat={null}>
+      <HardwareScreen {...view} />
     </JobScreen>
   );
 }

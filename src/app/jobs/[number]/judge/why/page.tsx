@@ -1,17 +1,16 @@
-import { likelyCauses } from "@/core/judge/causes";
-import { factsOf } from "@/core/judge/evidence";
 import { JobScreen } from "@/stages/frame/job-screen";
-import { JudgeBenches } from "@/stages/judge/judge-benches";
-import { evidenceOf } from "@/stages/judge/why/why-facts";
+import { JudgePlaces } from "@/stages/judge/judge-places";
 import { WhyScreen } from "@/stages/judge/why/why-screen";
-import { type JobAddress, jobFrom } from "../../job-from-address";
+import { whyView } from "@/stages/judge/why/why-view";
+import { found, type JobAddress, titled } from "../../address";
 
-export default async function Page(address: JobAddress) {
-  const { job } = await jobFrom(address);
-  const evidence = evidenceOf(job);
+export const generateMetadata = titled("Why it failed");
+
+export default async function Page({ params }: JobAddress) {
+  const { frame, ...view } = await found(whyView((await params).number));
   return (
-    <JobScreen job={job} showing="judge" title="Why it failed" head={<JudgeBenches number={job.number} at="why" />} mat={null}>
-      <WhyScreen causes={likelyCauses(evidence)} kept={job.causes} facts={factsOf(evidence).map((f) => f.says)} />
+    <JobScreen frame={frame} showing="judge" head={<JudgePlaces number={frame.number} at="why" />} mat={null}>
+      <WhyScreen {...view} />
     </JobScreen>
   );
 }

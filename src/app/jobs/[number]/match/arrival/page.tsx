@@ -1,15 +1,16 @@
 import { JobScreen } from "@/stages/frame/job-screen";
-import { arrivalViews } from "@/stages/match/arrival-facts";
 import { ArrivalScreen } from "@/stages/match/arrival-screen";
+import { arrivalView } from "@/stages/match/arrival-view";
 import { MatchPlaces } from "@/stages/match/match-places";
-import { loadDrafts } from "@/store/drafts";
-import { type JobAddress, jobFrom } from "../../job-from-address";
+import { found, type JobAddress, titled } from "../../address";
 
-export default async function Page(address: JobAddress) {
-  const { job, db } = await jobFrom(address);
+export const generateMetadata = titled("Arrived");
+
+export default async function Page({ params }: JobAddress) {
+  const { frame, places, ...view } = await found(arrivalView((await params).number));
   return (
-    <JobScreen job={job} showing="match" head={<MatchPlaces job={job} at="arrival" />} mat={null}>
-      <ArrivalScreen arrivals={await arrivalViews(db, job)} draft={(await loadDrafts(db, job.id)).arrival} />
+    <JobScreen frame={frame} showing="match" head={<MatchPlaces {...places} at="arrival" />} mat={null}>
+      <ArrivalScreen {...view} />
     </JobScreen>
   );
 }

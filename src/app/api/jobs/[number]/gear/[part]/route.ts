@@ -1,7 +1,6 @@
 import { Fault } from "@/core/fault";
 import { gearDxf, gearStl, gearSvg } from "@/exchange/gear-files";
 import { gearToMake } from "@/stages/match/gear-to-make";
-import { database } from "@/store/database";
 import { currentJob } from "@/store/job";
 
 const FILES = {
@@ -16,7 +15,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   const as = new URL(request.url).searchParams.get("as") as keyof typeof FILES;
   const file = FILES[as];
   if (!file) return Response.json({ says: "Ask for svg, dxf or stl." }, { status: 400 });
-  const job = await currentJob(await database(), number);
+  const job = await currentJob(number);
   if (!job) return Response.json({ says: `There is no job ${number}.` }, { status: 404 });
   const { gear, missing } = gearToMake(job, part);
   if (!gear) return Response.json({ says: `Measure first: ${missing.join(", ")}.` }, { status: 422 });

@@ -1,30 +1,17 @@
-import { notFound } from "next/navigation";
-import { makingNotes } from "@/core/gear/making";
 import { JobScreen } from "@/stages/frame/job-screen";
-import { gearToMake, waysFor } from "@/stages/match/gear-to-make";
 import { MakeScreen } from "@/stages/match/make-screen";
+import { makeView } from "@/stages/match/make-view";
 import { MatchPlaces } from "@/stages/match/match-places";
-import { donorsFor } from "@/store/donors";
-import { jobFrom } from "../../../job-from-address";
+import { found, type PartAddress, titled } from "../../../address";
 
-export default async function Page({ params }: { params: Promise<{ number: string; part: string }> }) {
-  const { job, db } = await jobFrom({ params });
-  const { part: id } = await params;
-  const part = job.parts.find((p) => p.id === id);
-  if (!part) notFound();
-  const { gear } = gearToMake(job, id);
-  const donors = await donorsFor(db, job);
+export const generateMetadata = titled("No part to be had");
+
+export default async function Page({ params }: PartAddress) {
+  const { number, part } = await params;
+  const { frame, places, ...view } = await found(makeView(number, part));
   return (
-    <JobScreen job={job} showing="match" title={part.name ?? id} words="no part to be had" head={<MatchPlaces job={job} />} mat={null}>
-      <MakeScreen
-        number={job.number}
-        part={id}
-        isGear={part.kind === "gear"}
-        ways={waysFor(job, id, donors.length)}
-        gear={gear}
-        notes={gear ? makingNotes(gear, part.material) : []}
-        donors={donors}
-      />
+    <JobScreen frame={frame} showing="match" head={<MatchPlaces {...places} />} mat={null}>
+      <MakeScreen number={number} part={part} {...view} />
     </JobScreen>
   );
 }

@@ -1,6 +1,6 @@
 import { StagePlaces } from "../frame/stage-places";
 
-const BENCHES = [
+const PLACES = [
   { place: "parts", keyName: "J", says: "Parts", path: "" },
   { place: "train", keyName: "N", says: "Train", path: "/train" },
   { place: "why", keyName: "Y", says: "Why", path: "/why" },
@@ -8,6 +8,6 @@ const BENCHES = [
 ] as const;
 
 /** The places of Judge. */
-export const JudgeBenches = ({ number, at }: { number: string; at?: (typeof BENCHES)[number]["place"] }) => (
-  <StagePlaces stage="judge" label="Judge" places={BENCHES} number={number} at={at} />
+export const JudgePlaces = ({ number, at }: { number: string; at?: (typeof PLACES)[number]["place"] }) => (
+  <StagePlaces stage="judge" label="Judge" places={PLACES} number={number} at={at} />
 );

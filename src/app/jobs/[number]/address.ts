@@ -1,0 +1,25 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+
+/** Where a page of a job stands: its number, and perhaps a part of it. */
+export interface JobAddress {
+  readonly params: Promise<{ readonly number: string }>;
+}
+export interface PartAddress {
+  readonly params: Promise<{ readonly number: string; readonly part: string }>;
+}
+
+/** With what is aimed at. */
+export interface AimAddress extends JobAddress {
+  readonly searchParams: Promise<{ readonly aim?: string }>;
+}
+
+/** The view a page asked for, or the page that says there is none. */
+export async function found<T>(view: Promise<T | null>): Promise<T> {
+  return (await view) ?? notFound();
+}
+
+/** A page's title in the browser: "J-0142 · Strip". */
+export const titled =
+  (says: string) =>
+  async ({ params }: JobAddress): Promise<Metadata> => ({ title: `${(await params).number} · ${says}` });

@@ -1,0 +1,38 @@
+import { gatesOf } from "@/core/gates/job-facts";
+import type { Gate } from "@/core/gates/open-gates";
+import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
+import type { Answer } from "@/core/job/answer";
+import { finalOf } from "@/core/job/keys";
+import { loadDrafts } from "@/store/drafts";
+import { currentJob } from "@/store/job";
+import type { Pocket } from "@/ui/mat";
+import { type FrameView, frameOf } from "../frame/frame-view";
+import { pocketsOf } from "../job-view/mat-pockets";
+
+export interface HandBackView {
+  readonly frame: FrameView;
+  readonly pockets: readonly Pocket[];
+  /** when it went home, ISO 8601 */
+  readonly handedBackAt: string | undefined;
+  readonly looseItems: readonly string[];
+  /** to the last checks */
+  readonly answers: readonly Answer[];
+  readonly checks: readonly FinalCheck[];
+  readonly gates: readonly Gate[];
+  readonly draft: unknown;
+}
+
+export async function handBackView(number: string): Promise<HandBackView | null> {
+  const job = await currentJob(number);
+  if (!job) return null;
+  return {
+    frame: frameOf(job),
+    pockets: pocketsOf(job),
+    handedBackAt: job.handedBackAt,
+    looseItems: job.looseItems,
+    answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
+    checks: finalChecks(job),
+    gates: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")],
+    draft: (await loadDrafts(job.id))["hand-back.figure"],
+  };
+}

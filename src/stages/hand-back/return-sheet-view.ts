@@ -1,0 +1,34 @@
+import type { Lubricant } from "@/core/grease/choose";
+import type { Job } from "@/core/job/job";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { partsNumbered } from "@/store/catalogue";
+import { currentJob } from "@/store/job";
+import { lubricants } from "@/store/lube";
+import { shopSettings } from "@/store/settings";
+
+export interface ReturnSheetView {
+  readonly job: Job;
+  readonly catalogue: readonly CataloguePart[];
+  readonly lubricant: Lubricant | undefined;
+  readonly shopName: string;
+  readonly town: string;
+  readonly currency: string;
+  readonly markupPercent: number;
+}
+
+/** The sheet is made by the server and says nearly everything of a job: it takes it whole. */
+export async function returnSheetView(number: string): Promise<ReturnSheetView | null> {
+  const job = await currentJob(number);
+  if (!job) return null;
+  const { shopName, town, currency, rates } = await shopSettings();
+  const numbers = [...job.findings.flatMap((f) => f.chosen ?? []), ...job.arrivals.map((a) => a.number)];
+  return {
+    job,
+    catalogue: await partsNumbered(numbers),
+    lubricant: (await lubricants()).find((l) => l.id === job.lubricant),
+    shopName,
+    town,
+    currency,
+    markupPercent: rates.markupPercent,
+  };
+}

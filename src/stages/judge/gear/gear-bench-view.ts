@@ -1,0 +1,21 @@
+import { loadDrafts } from "@/store/drafts";
+import { currentJob } from "@/store/job";
+import { type FrameView, frameOf } from "../../frame/frame-view";
+import { catalogueFor } from "../../job-view/job-candidates";
+import { type GearView, gearView } from "./gear-view";
+
+export interface GearBenchView {
+  readonly frame: FrameView;
+  readonly view: GearView;
+  readonly draft: unknown;
+}
+
+/** One gear on its bench; null where the job has no such part. */
+export async function gearBenchView(number: string, id: string): Promise<GearBenchView | null> {
+  const job = await currentJob(number);
+  const part = job?.parts.find((p) => p.id === id);
+  if (!job || !part) return null;
+  const view = gearView(job, id, await catalogueFor(job, [id]));
+  const words = ["gear bench", part.material, view.kind, view.notes.hand && `${view.notes.hand} hand`].filter(Boolean).join(" · ");
+  return { frame: frameOf(job, part.name ?? part.id, words), view, draft: (await loadDrafts(job.id))[`gear.${id}`] };
+}

@@ -1,0 +1,21 @@
+import type { ChosenCauses } from "@/core/job/finding";
+import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
+import { factsOf } from "@/core/judge/evidence";
+import { currentJob } from "@/store/job";
+import { type FrameView, frameOf } from "../../frame/frame-view";
+import { evidenceOf } from "./why-facts";
+
+export interface WhyView {
+  readonly frame: FrameView;
+  readonly causes: readonly LikelyCause[];
+  readonly kept: ChosenCauses;
+  /** what the causes are weighed by, in words */
+  readonly facts: readonly string[];
+}
+
+export async function whyView(number: string): Promise<WhyView | null> {
+  const job = await currentJob(number);
+  if (!job) return null;
+  const evidence = evidenceOf(job);
+  return { frame: frameOf(job, "Why it failed"), causes: likelyCauses(evidence), kept: job.causes, facts: factsOf(evidence).map((f) => f.says) };
+}

@@ -1,0 +1,76 @@
+import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
+import { planOf } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
+import { basketGround, type Place } from "@/core/match/basket/basket-needs";
+import { kitsWith, partsNumbered } from "@/store/catalogue";
+import { lubricants } from "@/store/lube";
+import { allSuppliers, offersFor, offersOf } from "@/store/offers";
+import { orderDay, type ShopSettings } from "@/store/settings";
+import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
+import type { BasketGround, Beside } from "./job-basket";
+
+/** The way to a supplier, for what concerns these parts. All of them are for practice until one of them has another. */
+export async function supplierLink(name: string, settings: Pick<ShopSettings, "practiceTempers">, numbers: readonly string[]): Promise<SupplierLink> {
+  return practiceSupplier(name, await offersOf(name, numbers), settings.practiceTempers[name] ?? EVEN_TEMPER);
+}
+
+/** What can be taken for a job's places, with the offers of the day, and what the repair costs besides. */
+export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<BasketGround> {
+  const places = (await candidatesOf(job)).map((p) => placeOf(job, p));
+  const mentioned = places.flatMap((p) => [...(p.chosen ? [p.chosen] : []), ...p.candidates.map((c) => c.part)]);
+  const companions = await partsNumbered(mentioned.flatMap((p) => p.needsAlso.map((n) => n.number)));
+  const single = [...new Map([...mentioned, ...companions].map((p) => [p.number, p])).values()];
+  const kits = await kitsWith(single.map((p) => p.number));
+  const known = [...new Map([...single, ...kits].map((p) => [p.number, p])).values()];
+  const numbers = known.map((p) => p.number);
+  const suppliers = await allSuppliers();
+  const sold = new Set((await offersFor(numbers)).map((o) => o.supplier));
+  const day = orderDay(settings);
+  const offers = [];
+  for (const s of suppliers) if (sold.has(s.name)) offers.push(...(await (await supplierLink(s.name, settings, numbers)).offers(numbers, day)));
+  const { input, open } = basketGround(places, known, offers, suppliers);
+  const inKits = await partsNumbered(kits.flatMap((k) => k.contains.map((c) => c.number)));
+  return {
+    input: input.needs.length ? input : null,
+    open,
+    names: Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name])),
+    beside: await otherCosts(job, settings),
+    rates: settings.rates,
+    limit: job.priceLimit,
+    newUnit: job.newUnit,
+  };
+}
+
+function placeOf(job: Job, p: PartCandidates): Place {
+  const mate = job.findings.find((f) => f.part === p.id)?.gear.mate;
+  return {
+    id: p.id,
+    name: job.parts.find((x) => x.id === p.id)?.name ?? p.id,
+    candidates: p.candidates,
+    chosen: p.chosen,
+    ...("missing" in p.wanted ? { missing: p.wanted.missing } : {}),
+    ...(mate ? { mate } : {}),
+  };
+}
+
+/** A strip that was not timed: two minutes a step, as the plan reckons. */
+const UNTIMED_MINUTES = 2;
+
+async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
+  const lubricant = (await lubricants()).find((l) => l.id === job.lubricant);
+  const grams = job.lubePoints.reduce((s, g) => s + (g.grams ?? 0), 0);
+  const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
+  return {
+    consumables: [
+      ...(settings.cleaningCost > 0 ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }] : []),
+      ...(lubricant?.pricePer100G && grams > 0
+        ? [{ says: `Grease, ${lubricant.name}`, qty: `${grams.toFixed(1)} g`, cost: (grams * lubricant.pricePer100G) / 100 }]
+        : []),
+    ],
+    work: [
+      { says: "Taking apart and finding the fault", minutes: strip },
+      { says: "Cleaning and putting together, by the plan", minutes: planOf(job).minutes },
+      { says: "Testing and handing back", minutes: settings.testMinutes },
+    ],
+  };
+}

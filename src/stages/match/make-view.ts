@@ -1,0 +1,35 @@
+import { type MakingNote, makingNotes, type Way } from "@/core/gear/making";
+import type { GearToMake } from "@/core/gear/solid";
+import { donorsFor } from "@/store/donors";
+import { currentJob } from "@/store/job";
+import { type FrameView, frameOf } from "../frame/frame-view";
+import { gearToMake, waysFor } from "./gear-to-make";
+import { type MatchHead, matchHead } from "./match-head";
+
+export interface MakeView {
+  readonly frame: FrameView;
+  readonly places: MatchHead;
+  readonly isGear: boolean;
+  readonly ways: readonly Way[];
+  readonly gear: GearToMake | null;
+  readonly notes: readonly MakingNote[];
+  readonly donors: readonly { readonly number: string; readonly says: string }[];
+}
+
+/** Where no part is to be had; null where the job has no such part. */
+export async function makeView(number: string, id: string): Promise<MakeView | null> {
+  const job = await currentJob(number);
+  const part = job?.parts.find((p) => p.id === id);
+  if (!job || !part) return null;
+  const { gear } = gearToMake(job, id);
+  const donors = await donorsFor(job);
+  return {
+    frame: frameOf(job, part.name ?? id, "no part to be had"),
+    places: matchHead(job),
+    isGear: part.kind === "gear",
+    ways: waysFor(job, id, donors.length),
+    gear,
+    notes: gear ? makingNotes(gear, part.material) : [],
+    donors,
+  };
+}

@@ -1,0 +1,73 @@
+import { gatesOf, planOf } from "@/core/gates/job-facts";
+import type { Gate } from "@/core/gates/open-gates";
+import { undoKey } from "@/core/job/keys";
+import type { Stage } from "@/core/job/stages";
+import { type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
+import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
+import { currentJob } from "@/store/job";
+import type { Pocket } from "@/ui/mat";
+import { type FramedPicture, framed } from "@/ui/picture-frame";
+import { type FrameView, frameOf } from "../frame/frame-view";
+import { pocketsOf } from "../job-view/mat-pockets";
+import { type LineWords, lineInWords } from "./line-in-words";
+
+/** The line of the plan that is to be done now. */
+export interface LineNow {
+  readonly key: string;
+  readonly n: number;
+  readonly kind: RebuildLine["kind"];
+  readonly words: LineWords;
+  readonly because: readonly string[];
+  readonly cautions: readonly string[];
+}
+
+export interface RebuildView {
+  readonly frame: FrameView;
+  readonly pockets: readonly Pocket[];
+  /** null: it is together */
+  readonly line: LineNow | null;
+  /** the line before it, which can be opened again */
+  readonly last: { readonly key: string; readonly title: string } | null;
+  readonly count: number;
+  readonly picture: FramedPicture | undefined;
+  readonly pictureWords: string;
+  readonly rows: readonly LedgerRow[];
+  readonly foot: string;
+  readonly stage: Stage;
+  readonly gates: readonly Gate[];
+}
+
+export async function rebuildView(number: string): Promise<RebuildView | null> {
+  const job = await currentJob(number);
+  if (!job) return null;
+  const plan = planOf(job);
+  const done = new Set(job.linesDone);
+  const isDone = (l: RebuildLine): boolean => done.has(lineKey(l));
+  const at = plan.steps.findIndex((l) => !isDone(l));
+  const now = at < 0 ? undefined : plan.steps[at];
+  const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];
+  const words = now && lineInWords(job, now);
+  const pictures = words?.step === undefined ? [] : job.pictures.filter((p) => p.step === words.step);
+  const stepNumber = job.steps.findIndex((s) => s.id === words?.step) + 1;
+  const open = plan.steps.filter((l) => !isDone(l));
+  const nextGrease = open.find((l) => l.kind === "grease");
+  const minutesLeft = Math.max(1, Math.round((plan.minutes * open.length) / Math.max(1, plan.steps.length)));
+  return {
+    frame: frameOf(job, undefined, now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : "together"),
+    pockets: pocketsOf(job),
+    line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: "cautions" in now ? now.cautions : [] } : null,
+    last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
+    count: plan.steps.length,
+    picture: framed(pictures[0] ?? (now ? undefined : job.pictures.find((p) => p.role === "intake"))),
+    pictureWords: now ? `before step ${stepNumber} came off${pictures.length > 1 ? ` · 1 of ${pictures.length}` : ""}` : "as it came in",
+    rows: ledgerRows(job, (s) => done.has(undoKey(s.id))),
+    foot:
+      job.linesDone.length === 0 && plan.pick.length
+        ? `Fetch first: ${plan.pick.map((p) => p.why).join("; ")}`
+        : nextGrease && now
+          ? `next grease at line ${nextGrease.n}; ${nextGrease.because[0]}`
+          : "",
+    stage: job.stage,
+    gates: gatesOf(job, "rebuild"),
+  };
+}

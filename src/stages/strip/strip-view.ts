@@ -1,0 +1,60 @@
+import { gatesOf } from "@/core/gates/job-facts";
+import { safetyOf } from "@/core/job/keys";
+import { toolsUsed } from "@/core/order/tools-used";
+import { type SafetyQuestion, safetyGate } from "@/core/safety/gate";
+import { loadDrafts } from "@/store/drafts";
+import { currentJob } from "@/store/job";
+import { undoable } from "@/store/undo";
+import type { Pocket } from "@/ui/mat";
+import { type FramedPicture, framed } from "@/ui/picture-frame";
+import { type FrameView, frameOf } from "../frame/frame-view";
+import { laidHardware, pocketsOf } from "../job-view/mat-pockets";
+import { only } from "../job-view/only";
+import type { LaidStep } from "./laid-step";
+import type { RecorderProps } from "./recorder";
+
+/** The safety gate while a question of it is open, else the recorder. */
+export type StripView = { readonly frame: FrameView; readonly pockets: readonly Pocket[] } & (
+  | { readonly gate: { readonly questions: readonly SafetyQuestion[]; readonly answered: readonly string[]; readonly picture: FramedPicture | undefined } }
+  | { readonly recorder: Omit<RecorderProps, "pockets"> }
+);
+
+export async function stripView(number: string): Promise<StripView | null> {
+  const job = await currentJob(number);
+  if (!job) return null;
+  const questions = safetyGate(job);
+  const answered = job.answers.flatMap((a) => safetyOf(a.question) ?? []);
+  const pockets = pocketsOf(job);
+  const frame = frameOf(job);
+  if (questions.some((q) => !answered.includes(q.gate)))
+    return { frame, pockets, gate: { questions, answered, picture: framed(job.pictures.find((p) => p.role === "intake")) } };
+  const { stage, kind, stripFinished } = job;
+  return {
+    frame,
+    pockets,
+    recorder: {
+      laid: laidHardware(job),
+      pictures: job.pictures.map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
+      draft: (await loadDrafts(job.id))["strip.step"],
+      finished: stripFinished,
+      gates: gatesOf(job, "strip"),
+      stageNow: stage,
+      unit: kind,
+      undo: await undoable(job.id),
+      tools: toolsUsed(job.steps),
+    },
+  };
+}
+
+/** One step of a job as it lies; null: there is none. */
+export async function laidStepOf(number: string, id: string): Promise<LaidStep | null> {
+  const job = await currentJob(number);
+  const found = job?.steps.find((s) => s.id === id);
+  if (!job || !found) return null;
+  const { at: _at, ...step } = found;
+  const parts = (step.parts ?? []).map((id) => {
+    const part = job.parts.find((p) => p.id === id);
+    return { id, name: part?.name ?? id, state: part?.state };
+  });
+  return { step, parts };
+}

@@ -1,0 +1,43 @@
+import { gatesOf } from "@/core/gates/job-facts";
+import type { Gate } from "@/core/gates/open-gates";
+import type { Job } from "@/core/job/job";
+import { type Counter, counterFor } from "@/store/counter";
+import { currentJob } from "@/store/job";
+import { shopSettings } from "@/store/settings";
+import { type FrameView, frameOf } from "../frame/frame-view";
+import { only } from "../job-view/only";
+
+const SHOWN = [
+  "stage", "kind", "maker", "model", "variant", "serial", "supply", "protectionClass", "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
+  "loosePictures", "past", "disposeConsent", "priceLimit", "consent", "promised",
+] as const; // biome-ignore format: a short list reads better in rows
+
+/** What Take in shows of a job. */
+export interface TakeInJob extends Pick<Job, (typeof SHOWN)[number]> {
+  readonly pictures: readonly Pick<Job["pictures"][number], "sha256" | "name" | "role" | "width" | "height" | "marks">[];
+}
+
+export interface TakeInView {
+  readonly frame: FrameView;
+  readonly job: TakeInJob;
+  readonly gates: readonly Gate[];
+  readonly currency: string;
+  readonly counter: Counter;
+  readonly thisYear: number;
+}
+
+export async function takeInView(number: string): Promise<TakeInView | null> {
+  const job = await currentJob(number);
+  if (!job) return null;
+  return {
+    frame: frameOf(job),
+    job: {
+      ...only(job, SHOWN),
+      pictures: job.pictures.filter((p) => p.role !== "step").map((p) => only(p, ["sha256", "name", "role", "width", "height", "marks"])),
+    },
+    gates: gatesOf(job, "take-in"),
+    currency: (await shopSettings()).currency,
+    counter: await counterFor(job.maker, job.model),
+    thisYear: new Date().getFullYear(),
+  };
+}

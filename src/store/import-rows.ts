@@ -1,0 +1,61 @@
+import { isDeepStrictEqual } from "node:util";
+import type { Knex } from "knex";
+import { z } from "zod";
+import { partRows } from "./catalogue-index";
+import { inTurn } from "./in-turn";
+import { offerRows, supplierRows } from "./offer-rows";
+import { AT_ONCE, type Keyed } from "./put-rows";
+
+export const importTable = z.enum(["parts", "offers", "suppliers"]);
+export type ImportTable = z.infer<typeof importTable>;
+
+/** The tables of the catalogue. What kind of row each takes is known to whoever read the file. */
+export const ROWS: Readonly<Record<ImportTable, Keyed<unknown>>> = {
+  parts: partRows as Keyed<unknown>,
+  offers: offerRows as Keyed<unknown>,
+  suppliers: supplierRows as Keyed<unknown>,
+};
+
+/** Puts back what stood there before an import, some hundred rows at a time; what was changed again since stays. */
+export async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back: number; stayed: number }> {
+  const rows = ROWS[table];
+  let [back, stayed] = [0, 0];
+  for (;;) {
+    const some = await db("import_rows").select("*", "rowid").where("import", id).limit(AT_ONCE);
+    if (!some.length) return { back, stayed };
+    const puts = some.map((r) => ({ key: r.key as string, before: r.before && JSON.parse(r.before), after: JSON.parse(r.after) }));
+    await inTurn(db, async (trx) => {
+      const now = new Map(
+        (
+          await rows.there(
+            trx,
+            puts.map((p) => p.key),
+          )
+        ).map((r) => [rows.keyOf(r), r]),
+      );
+      const ours = puts.filter((p) => isDeepStrictEqual(now.get(p.key), p.after));
+      stayed += puts.length - ours.length;
+      back += ours.length;
+      const were = ours.filter((p) => p.before).map((p) => p.before);
+      if (were.length) await rows.write(trx, were);
+      await rows.drop(
+        trx,
+        ours.filter((p) => !p.before).map((p) => p.key),
+      );
+      await trx("import_rows")
+        .whereIn(
+          "rowid",
+          some.map((r) => r.rowid),
+        )
+        .delete();
+    });
+  }
+}
+
+/** Imports that the shop went down in the middle of are taken back when it opens again. */
+export async function undoUnfinished(db: Knex): Promise<void> {
+  for (const r of await db("imports").whereNull("finished_at")) {
+    await putBack(db, r.id, r.table);
+    await db("imports").where({ id: r.id }).delete();
+  }
+}

@@ -1,0 +1,44 @@
+import { type Supplier, type SupplierOffer, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
+import { offersTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
+import type { Keyed } from "./put-rows";
+import { rowsOf } from "./rows";
+
+export const offers = rowsOf("offers", supplierOffer);
+export const suppliers = rowsOf("suppliers", supplier);
+
+/** An offer is told from another by who makes it, for what, and in which pack. */
+export const offerRows: Keyed<SupplierOffer> = {
+  keyOf: offersTable.keyOf,
+  there: async (db, keys) => {
+    const numbers = keys.map((k) => (JSON.parse(k) as [string, string])[1]);
+    return (await db("offers").whereIn("number", numbers)).map(offers.read);
+  },
+  write: async (db, rows) => {
+    await db("offers")
+      .insert(rows.map((o) => offers.write({ stock: undefined, ...o })))
+      .onConflict(["supplier", "number", "pack"])
+      .merge();
+  },
+  async drop(db, keys) {
+    for (const key of keys) {
+      const [supplier, number, pack] = JSON.parse(key) as [string, string, number];
+      await db("offers").where({ supplier, number, pack }).delete();
+    }
+  },
+};
+
+export const supplierRows: Keyed<Supplier> = {
+  keyOf: suppliersTable.keyOf,
+  there: async (db, names) => (await db("suppliers").whereIn("name", [...names])).map(suppliers.read),
+  write: async (db, rows) => {
+    await db("suppliers")
+      .insert(rows.map((s) => suppliers.write({ freeFrom: undefined, ...s })))
+      .onConflict("name")
+      .merge();
+  },
+  async drop(db, names) {
+    await db("suppliers")
+      .whereIn("name", [...names])
+      .delete();
+  },
+};

@@ -1,0 +1,16 @@
+import type { ReactNode } from "react";
+import { PrintButton } from "./print-button";
+
+/** A page that is there to be printed: its keys above, which stay off the paper, and the sheet. */
+export function PrintPage({ keys, says, children }: { keys: ReactNode; says?: ReactNode; children: ReactNode }) {
+  return (
+    <main className="min-h-dvh bg-base-300 print:bg-white">
+      <nav className="no-print flex items-center gap-3 p-4">
+        <PrintButton />
+        {keys}
+        {says && <p className="text-[20px]">{says}</p>}
+      </nav>
+      {children}
+    </main>
+  );
+}
