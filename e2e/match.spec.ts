@@ -44,7 +44,7 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
     await expect(basket).toContainText("2 × VLB-42-018");
     await expect(basket).toContainText("VLB-42-021");
     await expect(basket).toContainText(/Left over, to stock:.*2 × Dowel, cover, four-rib/);
-    await expect(page.getByRole("list", { name: "Runners-up" }).getByRole("listitem").first()).toContainText("19.30 dearer");
+    await expect(page.getByRole("list", { name: "Alternatives" }).getByRole("listitem").first()).toContainText("19.30 dearer");
     await hand.button(/^2 Soonest$/).click();
     await expect(basket).toContainText("here tomorrow");
     await expect(basket.getByRole("region", { name: "Quickmoor Parts" })).toBeVisible();

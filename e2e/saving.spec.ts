@@ -97,7 +97,7 @@ test("an address that leads nowhere says so and leads back", async ({ page }) =>
   await new BenchHand(page).open("/jobs/J-9999");
   await expect(page.getByRole("heading", { name: "There is nothing at this address." })).toBeVisible();
   await page.keyboard.press("Space");
-  await expect(page.getByRole("heading", { name: /^The bench/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /^The board/ })).toBeVisible();
 });
 
 test("a key pressed with a finger counts, although leaving the field takes its sentence away and closes the line up", async ({ page }) => {

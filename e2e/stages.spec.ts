@@ -10,8 +10,8 @@ test("the board shows the earliest promise first and takes up the next job with 
   await page.keyboard.press("Space");
   await page.waitForURL(/J-0135\/hand-back$/);
   await expect(page.getByRole("button", { name: /Yes, it is so/ })).toBeVisible();
-  await page.keyboard.press("Escape");
-  await expect(page.getByRole("heading", { name: /^The bench/ })).toBeVisible();
+  await page.keyboard.press("Home");
+  await expect(page.getByRole("heading", { name: /^The board/ })).toBeVisible();
 });
 
 test("day and night are one key apart, and stay over a reload", async ({ page }) => {

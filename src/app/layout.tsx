@@ -7,14 +7,18 @@ import "@fontsource/ibm-plex-mono/600.css";
 import "./surface.css";
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
+import { KeySheet } from "@/ui/key-sheet";
 
-export const metadata: Metadata = { title: "Demontage", description: "Strip, judge, match, lubricate, rebuild, hand back." };
+export const metadata: Metadata = { description: "Strip, judge, match, lubricate, rebuild, hand back." };
 
 export default async function Layout({ children }: { children: React.ReactNode }) {
   const theme = (await cookies()).get("theme")?.value === "night" ? "night" : "day";
   return (
     <html lang="en" data-theme={theme}>
-      <body>{children}</body>
+      <body>
+        {children}
+        <KeySheet />
+      </body>
     </html>
   );
 }

@@ -14,6 +14,9 @@ export const cameraKinds: readonly { kind: CameraKind; says: string }[] = [
 ];
 
 /** @param subject what lies under the practice camera: it picks the picture whose name fits best */
+/** A camera by its name; the practice camera where there is none of that name. */
+export const cameraKind = (name: string | null): CameraKind => cameraKinds.find((k) => k.kind === name)?.kind ?? "simulated";
+
 export const cameraFrom = (kind: CameraKind, subject: string): Camera => (kind === "live" ? liveCamera() : practiceCamera(subject));
 
 function jpegOf(source: HTMLVideoElement | HTMLCanvasElement, width: number, height: number): Promise<Blob> {

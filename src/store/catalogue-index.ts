@@ -21,6 +21,7 @@ function rowOf(p: CataloguePart): Row {
     folded: foldedNumber(p.number),
     kind: spec.kind,
     teeth: "teeth" in spec ? (spec.teeth ?? null) : null,
+    module_mm: "moduleMm" in spec ? (spec.moduleMm ?? null) : null,
     inside_mm: "insideMm" in spec ? (spec.insideMm ?? null) : null,
     outside_mm: "outsideMm" in spec ? (spec.outsideMm ?? null) : null,
   };

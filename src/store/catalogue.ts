@@ -37,7 +37,9 @@ export async function searchParts(typed: string, most = MOST_FOUND, at?: Knex): 
     ...(await starts("bare", bare)),
     ...(await db("catalogue").whereIn(
       "id",
-      db.from(db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]).limit(MOST_LOOKED_AT).as("found")).select("rowid"),
+      db
+        .from(db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]).orderBy("rank").limit(MOST_LOOKED_AT).as("found"))
+        .select("rowid"),
     )),
   ];
   if (!rows.length) rows.push(...(await starts("folded", foldedNumber(typed))));
@@ -75,11 +77,15 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
   }
   if (wanted.gear) {
     const teeth = measured(wanted.gear.teeth, 0).value;
+    // another tooth never meshes: what is further from the module than its spread and the hob's own tolerance is no candidate
+    const module = measured(wanted.gear.moduleMm, 0);
+    const away = 0.06 * module.value + 3 * module.u;
     take(
       await db("catalogue")
         .where("kind", "gear")
         .whereBetween("teeth", [Math.floor(teeth * 0.85), Math.ceil(teeth * 1.15)])
-        .limit(2000),
+        .whereBetween("module_mm", [module.value - away, module.value + away])
+        .orderBy("number"),
     );
   }
   if (wanted.ring) {
@@ -89,7 +95,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
         .where("kind", wanted.ring.kind)
         .whereBetween("inside_mm", [inside.value - 2, inside.value + 2])
         .whereBetween("outside_mm", [outside.value - 4, outside.value + 4])
-        .limit(2000),
+        .orderBy("number"),
     );
   }
   if (wanted.unit) take(await db("catalogue").whereIn("id", db("catalogue_fits").select("part").where("unit", unitKey(wanted.unit.maker, wanted.unit.model))));
@@ -104,6 +110,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
               db("catalogue_words")
                 .select("rowid")
                 .whereRaw("catalogue_words match ?", [words.map((w) => `name : "${w}"`).join(" OR ")])
+                .orderBy("rank")
                 .limit(MOST_LOOKED_AT)
                 .as("found"),
             )

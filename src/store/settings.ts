@@ -26,7 +26,7 @@ export interface ShopSettings {
   readonly practiceDays: number;
 }
 const DEFAULTS: ShopSettings = {
-  shopName: "The bench",
+  shopName: "The shop",
   town: "",
   currency: "€",
   rates: { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, leastMinutes: 15 },

@@ -2,8 +2,9 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import type { ReactNode } from "react";
-import { KeyCap, useKey } from "./key-button";
+import { type ReactNode, useRef } from "react";
+import { KeyCap, keyShortcut } from "./key-button";
+import { useKey } from "./keys";
 
 /** A way to another screen, with its key. */
 export function KeyLink({
@@ -23,16 +24,17 @@ export function KeyLink({
   current?: boolean;
 }) {
   const router = useRouter();
-  useKey(keyName, () => router.push(href));
+  const words = useRef<HTMLSpanElement>(null);
+  useKey(
+    keyName,
+    () => router.push(href),
+    true,
+    () => words.current?.textContent ?? "",
+  );
   return (
-    <Link
-      href={href}
-      className={`key-button ${look} ${className}`}
-      aria-keyshortcuts={keyName === " " ? "Space" : keyName}
-      aria-current={current ? "page" : undefined}
-    >
+    <Link href={href} className={`key-button ${look} ${className}`} aria-keyshortcuts={keyShortcut(keyName)} aria-current={current ? "page" : undefined}>
       {keyName && <KeyCap of={keyName} />}
-      <span>{children}</span>
+      <span ref={words}>{children}</span>
     </Link>
   );
 }

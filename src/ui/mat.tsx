@@ -5,24 +5,32 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import type { HardwareKind } from "@/core/hardware/kinds";
 import { HardwareGlyph } from "./hardware-glyph";
 import { matArcs, POCKET, placeAfterDrop } from "./mat-geometry";
+import { type Packed, usePacked } from "./packed";
 import { PartGlyph } from "./part-glyph";
+import { pictureUrl } from "./picture-frame";
 
 /** One place on the Mat: what one step laid down. */
 export interface Pocket {
   readonly step: string;
-  readonly n: number;
   readonly title: string;
+  /** of its first picture */
   readonly thumb?: string | undefined;
-  readonly hardware: readonly { readonly kind: HardwareKind; readonly qty: number; readonly drive?: string | undefined }[];
+  /** its first piece of hardware, which is drawn, and how many pieces there are in all */
+  readonly main?: { readonly kind: HardwareKind; readonly drive?: string | undefined } | undefined;
+  readonly pieces?: number | undefined;
   /** kind of its first part: what is drawn where there is no picture */
   readonly partKind?: string | undefined;
-  readonly facing?: string | undefined;
+  /** it has a front */
+  readonly facing?: boolean | undefined;
   readonly bundle?: string | undefined;
-  /** indices of the pockets it needed */
-  readonly needs: readonly number[];
-  readonly emptied?: boolean;
+  /** indices of the pockets it needed; left out: the one before it */
+  readonly needs?: readonly number[] | undefined;
+  readonly emptied?: boolean | undefined;
   readonly lookAlike?: string | undefined;
 }
+
+/** Indices of the pockets that a pocket needed. */
+export const needsOfPocket = (pockets: readonly Pocket[], i: number): readonly number[] => pockets[i]?.needs ?? (i === 0 ? [] : [i - 1]);
 
 export interface MatProps {
   pockets: readonly Pocket[];
@@ -39,6 +47,11 @@ export interface MatProps {
 export type MatDrop =
   | { readonly step: string; readonly what: "slide"; readonly to: number }
   | { readonly step: string; readonly what: "one" | "needs"; readonly other: string };
+
+/** The Mat of a screen on which nothing is done with it. */
+export function LyingMat({ pockets, ...rest }: Omit<MatProps, "pockets"> & { pockets: Packed<readonly Pocket[]> }) {
+  return <Mat pockets={usePacked(pockets)} {...rest} />;
+}
 
 /** Everything that lies on the bench, left to right in the order it came off. */
 export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
@@ -79,6 +92,7 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
         <PocketView
           key={p.step}
           pocket={p}
+          n={i + 1}
           x={i * POCKET.pitch}
           stitch={stitchOf(pockets, i)}
           onPick={onPick}
@@ -88,7 +102,7 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
         />
       ),
   );
-  const inHand = pockets.find((p) => p.step === dragged);
+  const inHand = pockets.findIndex((p) => p.step === dragged);
   return (
     <section aria-label="The Mat" className="oilcloth no-print max-h-[212px] shrink-0 overflow-hidden pb-2">
       <div className="stitched mt-[6px]" />
@@ -103,8 +117,8 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
             <DndContext sensors={sensors} onDragStart={(e) => setDragged(String(e.active.id))} onDragEnd={drop} onDragCancel={() => setDragged(null)}>
               {shown}
               <DragOverlay dropAnimation={null}>
-                {inHand && (
-                  <span className="figures block w-[104px] border-2 border-[#f4efe4] bg-[#35575a] p-2 text-[20px] text-[#f4efe4]">{inHand.n} in hand</span>
+                {inHand >= 0 && (
+                  <span className="figures block w-[104px] border-2 border-[#f4efe4] bg-[#35575a] p-2 text-[20px] text-[#f4efe4]">{inHand + 1} in hand</span>
                 )}
               </DragOverlay>
             </DndContext>
@@ -112,7 +126,7 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
             shown
           )}
           <svg className="pointer-events-none absolute left-0" style={{ top: POCKET.top + POCKET.height + 2 }} width={width} height="44" aria-hidden="true">
-            {matArcs(pockets.map((p) => p.needs))
+            {matArcs(pockets.map((_, k) => needsOfPocket(pockets, k)))
               .filter((arc) => arc.from - NEAR <= middle && arc.to + NEAR >= middle)
               .map((arc) => (
                 <path key={arc.d} d={arc.d} fill="none" stroke="#dcb463" strokeWidth="2" opacity="0.85" />
@@ -145,6 +159,7 @@ function stitchOf(pockets: readonly Pocket[], i: number): Stitch {
 
 function PocketView({
   pocket: p,
+  n,
   x,
   stitch,
   onPick,
@@ -153,6 +168,8 @@ function PocketView({
   under,
 }: {
   pocket: Pocket;
+  /** the number on its tag */
+  n: number;
   x: number;
   stitch: Stitch;
   onPick?: ((step: string) => void) | undefined;
@@ -161,13 +178,12 @@ function PocketView({
   /** another pocket is in hand over the Mat */
   under: boolean;
 }) {
-  const main = p.hardware[0];
-  const pieces = p.hardware.reduce((sum, h) => sum + h.qty, 0);
+  const { main } = p;
   const sides =
     stitch === "none"
       ? ""
       : `border-y-2 ${stitch === "first" || stitch === "alone" ? "border-l-2" : ""} ${stitch === "last" || stitch === "alone" ? "border-r-2" : ""} border-dashed border-[#dcb463]`;
-  const label = `Step ${p.n}: ${p.title}${p.emptied ? ", back in the machine" : ""}${p.bundle ? ", came out as one" : ""}${p.lookAlike ? `, ${p.lookAlike}` : ""}`;
+  const label = `Step ${n}: ${p.title}${p.emptied ? ", back in the machine" : ""}${p.bundle ? ", came out as one" : ""}${p.lookAlike ? `, ${p.lookAlike}` : ""}`;
   return (
     <li className="absolute" style={{ left: x, top: POCKET.top, width: POCKET.width, height: POCKET.height }}>
       {stitch !== "none" && (
@@ -179,7 +195,7 @@ function PocketView({
           }}
         />
       )}
-      {movable && under && <DropZones step={p.step} n={p.n} />}
+      {movable && under && <DropZones step={p.step} n={n} />}
       <Grip step={p.step} movable={movable && !p.emptied}>
         <button
           type="button"
@@ -191,7 +207,7 @@ function PocketView({
         >
           {!p.emptied && p.thumb && (
             // biome-ignore lint/performance/noImgElement: the thumbnail is made once, at the size it is shown
-            <img src={p.thumb} alt="" className="absolute inset-0 h-[74px] w-full object-cover" />
+            <img src={pictureUrl(p.thumb, true)} alt="" className="absolute inset-0 h-[74px] w-full object-cover" />
           )}
           {!p.emptied && !p.thumb && (
             <span className="absolute inset-x-0 top-[14px] flex justify-center">
@@ -201,7 +217,7 @@ function PocketView({
           <span
             className={`figures absolute top-0 left-0 min-w-[28px] px-1 text-center text-[16px] leading-[20px] ${p.emptied ? "bg-[#6d8a89] text-[#10201f]" : "bg-[#dcb463] text-[#1d2a2c]"}`}
           >
-            {p.n}
+            {n}
           </span>
           {p.facing && !p.emptied && (
             <svg className="absolute top-0 left-1/2 -translate-x-1/2" width="18" height="10" aria-hidden="true">
@@ -214,7 +230,7 @@ function PocketView({
               {main ? (
                 <>
                   <HardwareGlyph kind={main.kind} drive={main.drive} size={20} />
-                  <span className="figures text-[16px]">×{pieces}</span>
+                  <span className="figures text-[16px]">×{p.pieces}</span>
                 </>
               ) : (
                 <span className="truncate text-[16px]">{p.title}</span>

@@ -1,6 +1,9 @@
+"use client";
+
 import { Check, Triangle } from "lucide-react";
 import Link from "next/link";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
+import { ruleGlyph } from "./glyph-paths";
 
 export interface StageRuleProps {
   number: string;
@@ -11,12 +14,6 @@ export interface StageRuleProps {
   openGates: number;
   handedBack: boolean;
 }
-
-/** The ticks of the rule: ten to a stage, the fifth longer, the notches longest. */
-const TICKS = {
-  all: Array.from({ length: 71 }, (_, i) => `M${i * 10} 14V${i % 5 === 0 ? 4 : 8}`).join(""),
-  stages: Array.from({ length: 8 }, (_, i) => `M${i * 100} 14V0`).join(""),
-};
 
 /** A brass rule with seven notches, read like a measure: everything left of the mark is done. Triangles are open gates. */
 export function StageRule({ number, stage, showing, openGates, handedBack }: StageRuleProps) {
@@ -30,19 +27,15 @@ export function StageRule({ number, stage, showing, openGates, handedBack }: Sta
     >
       <div className="absolute inset-y-0 left-0 bg-black/20" style={{ width: `calc(20px + (100% - 40px) * ${mark / 7})` }} />
       <svg className="absolute inset-x-[20px] bottom-0 h-[14px] w-[calc(100%-40px)]" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 700 14">
-        <path d={TICKS.all} stroke="#4a3409" strokeWidth={0.8} vectorEffect="non-scaling-stroke" />
-        <path d={TICKS.stages} stroke="#4a3409" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+        <use href={ruleGlyph("all")} stroke="#4a3409" strokeWidth={0.8} />
+        <use href={ruleGlyph("stages")} stroke="#4a3409" strokeWidth={1.6} />
       </svg>
       <ol className="relative grid h-full grid-cols-7">
         {STAGES.map((s, i) => {
           const done = i < at || handedBack;
           return (
             <li key={s} className="h-full">
-              <Link
-                href={`/jobs/${number}/${s}`}
-                aria-current={s === showing ? "page" : undefined}
-                className={`flex h-full items-start justify-between border-l-2 border-[#4a3409] px-2.5 pt-1.5 text-[20px] text-[#1d2a2c] ${s === showing ? "font-bold underline decoration-[3px] underline-offset-4" : "font-semibold"}`}
-              >
+              <Link href={`/jobs/${number}/${s}`} aria-current={s === showing ? "page" : undefined} className="stage-notch">
                 <span className={i > at && !handedBack ? "opacity-90" : ""}>{STAGE_NAMES[s]}</span>
                 {done ? (
                   <Check size={22} strokeWidth={3} aria-label="done" />

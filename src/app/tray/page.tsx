@@ -7,6 +7,7 @@ export default function Page() {
   const halves = [TRAY_COLUMNS.slice(0, 4), TRAY_COLUMNS.slice(4)];
   return (
     <PrintPage
+      title="Tray mat"
       keys={
         <KeyLink href="/" keyName="Escape">
           The board

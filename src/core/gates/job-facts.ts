@@ -1,6 +1,7 @@
 import { finalChecks } from "../hand-back/final-checks";
 import type { Job } from "../job/job";
 import { finalKey, safetyKey, undoKey } from "../job/keys";
+import { onceFor } from "../job/once-for";
 import type { Stage } from "../job/stages";
 import { notHereYet } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
@@ -16,23 +17,11 @@ export const safetyOpen = (job: Job): string[] =>
     .map((q) => q.gate)
     .filter((g) => !answered(job, safetyKey(g)));
 
-/** Of one job, as long as it is held: a screen asks more than once, and the plan behind the answer is worked out once. */
-const onceFor = <T>(work: (job: Job) => T): ((job: Job) => T) => {
-  const known = new WeakMap<Job, { readonly is: T }>();
-  return (job) => {
-    const before = known.get(job);
-    if (before) return before.is;
-    const is = work(job);
-    known.set(job, { is });
-    return is;
-  };
-};
-
 /** The job's rebuild plan. */
-export const planOf: (job: Job) => RebuildPlan = onceFor(rebuildPlan);
+export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job));
 
 /** The facts that the gates of each stage are decided from. */
-export const factsOf: (job: Job) => JobFacts = onceFor((job) => {
+export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
   const plan = planOf(job);
   const done = new Set(job.linesDone);
   const ledger = hardwareLedger(job, (s) => done.has(undoKey(s.id)));

@@ -1,7 +1,7 @@
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { STAGES, type Stage } from "@/core/job/stages";
-import { type BoardJob, boardRows, keepBoardFacts } from "@/store/board";
+import { type BoardJob, boardJobsOf, boardOrder } from "@/store/board";
 import { loadJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 
@@ -28,26 +28,22 @@ export interface BoardView {
   readonly next: { readonly job: BoardLine; readonly says: string } | null;
 }
 
-/** Everything the board shows. A job is read whole only if it has moved since the board last looked at it. */
+/** Lines as they were last shown, by the job's id. A line stands as long as its job's version does. */
+let lines: ReadonlyMap<number, BoardLine> = new Map();
+
+async function lineOf(job: BoardJob): Promise<BoardLine> {
+  const whole = job.handedBackAt ? null : await loadJob(job.number);
+  return { ...job, next: whole ? (openGates(job.stage, factsOf(whole))[0]?.says ?? "Ready to go on.") : "" };
+}
+
+/** Everything the board shows. A job is read only if it has moved since the board was last looked at. */
 export async function boardView(today: string): Promise<BoardView> {
-  const rows = await boardRows(today);
-  const jobs: BoardLine[] = [];
-  const fresh: Parameters<typeof keepBoardFacts>[0][number][] = [];
-  for (const { job, facts: kept } of rows) {
-    if (job.handedBackAt) {
-      jobs.push({ ...job, next: "" });
-      continue;
-    }
-    let facts = kept;
-    if (!facts) {
-      const whole = await loadJob(job.number);
-      if (!whole) continue;
-      facts = factsOf(whole);
-      fresh.push({ id: whole.id, version: whole.version, facts });
-    }
-    jobs.push({ ...job, next: openGates(job.stage, facts)[0]?.says ?? "Ready to go on." });
-  }
-  await keepBoardFacts(fresh);
+  const places = await boardOrder(today);
+  const moved = places.filter((p) => lines.get(p.id)?.version !== p.version).map((p) => p.id);
+  const fresh = new Map<number, BoardLine>();
+  for (const job of await boardJobsOf(moved)) fresh.set(job.id, await lineOf(job));
+  const jobs = places.flatMap(({ id }) => fresh.get(id) ?? lines.get(id) ?? []);
+  lines = new Map(jobs.map((j) => [j.id, j]));
   const { shopName } = await shopSettings();
   // the earliest promise first; of two, the one that is further along
   const [due] = jobs

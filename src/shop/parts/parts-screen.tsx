@@ -54,7 +54,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
   };
   return (
     <div className="grid h-dvh min-w-[1000px] grid-rows-[auto_minmax(0,1fr)]">
-      <ShopHead title="Catalogue" back={{ href: "/", says: "The bench" }}>
+      <ShopHead title="Catalogue" back={{ href: "/", says: "The board" }}>
         <input
           // biome-ignore lint/a11y/noAutofocus: the screen is for searching
           autoFocus

@@ -5,6 +5,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { jobNumberFrom } from "@/core/take-in/tag-code";
 import { focusNow } from "@/ui/focus-now";
+import { useLatest } from "@/ui/use-latest";
 
 /** How often the camera's picture is searched for a code, ms. */
 const LOOK_MS = 200;
@@ -29,8 +30,7 @@ export function ScanTag() {
     );
     return true;
   };
-  const latest = useRef(open);
-  latest.current = open;
+  const latest = useLatest(open);
   useEffect(() => {
     let stream: MediaStream | undefined;
     let timer: ReturnType<typeof setInterval> | undefined;
@@ -62,7 +62,7 @@ export function ScanTag() {
       clearInterval(timer);
       for (const track of stream?.getTracks() ?? []) track.stop();
     };
-  }, []);
+  }, [latest]);
   return (
     <div className="grid grid-cols-2 gap-8 p-6">
       <div className="flex flex-col gap-3">

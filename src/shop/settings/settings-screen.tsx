@@ -1,7 +1,8 @@
 "use client";
 
-import { useEffect, useId, useRef, useState } from "react";
+import { useEffect, useId, useState } from "react";
 import { FaultLine } from "@/ui/fault-line";
+import { useLatest } from "@/ui/use-latest";
 import { ShopHead } from "../shop-head";
 import { setRate } from "./actions";
 import { RATE_FIELDS, type RateField } from "./rate-fields";
@@ -10,7 +11,7 @@ import { RATE_FIELDS, type RateField } from "./rate-fields";
 export function SettingsScreen({ values, currency }: { values: Readonly<Record<RateField["key"], number>>; currency: string }) {
   return (
     <div className="min-h-dvh min-w-[1000px]">
-      <ShopHead title="How the shop charges" back={{ href: "/", says: "The bench" }} />
+      <ShopHead title="How the shop charges" back={{ href: "/", says: "The board" }} />
       <main className="max-w-[900px] p-5">
         <p className="pb-2 text-[20px]">Every quote is reckoned with these. Quotes that were made stay as they were.</p>
         {RATE_FIELDS.map((f) => (
@@ -35,13 +36,12 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
     if (says === null) setKept(text);
   };
   // what is typed is saved after a pause, and on leaving the field
-  const latest = useRef(save);
-  latest.current = save;
+  const latest = useLatest(save);
   useEffect(() => {
     if (text === kept) return setFault(null);
     const timer = setTimeout(() => void latest.current(), 700);
     return () => clearTimeout(timer);
-  }, [text, kept]);
+  }, [text, kept, latest]);
   return (
     <div className="border-b-2 border-base-300 py-1.5">
       <div className="grid grid-cols-[minmax(0,1fr)_180px_60px] items-center gap-4">

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import type { Stage } from "@/core/job/stages";
 import { KeyLink } from "@/ui/key-link";
+import { PageTitle } from "@/ui/page-title";
 import { StageRule } from "@/ui/stage-rule";
 import { ThemeSwitch } from "@/ui/theme-switch";
 import { JobProvider } from "../saving/job-context";
@@ -12,12 +13,15 @@ import { SkippedGates } from "./skipped-gates";
 export function JobScreen({
   frame,
   showing,
+  place,
   head,
   mat,
   children,
 }: {
   frame: FrameView;
   showing: Stage;
+  /** what the page is called in the browser */
+  place: string;
   head?: ReactNode;
   mat?: ReactNode;
   children: ReactNode;
@@ -25,6 +29,7 @@ export function JobScreen({
   return (
     <JobProvider number={frame.number} version={frame.version}>
       <PictureQueueProvider>
+        <PageTitle says={`${frame.number} · ${place}`} />
         <div className="job-frame">
           <header className="no-print flex h-[58px] items-center gap-4 px-5">
             <JobTag number={frame.number} />
@@ -36,8 +41,8 @@ export function JobScreen({
             <div className="ml-auto flex shrink-0 gap-2.5">
               {head}
               <ThemeSwitch />
-              <KeyLink keyName="Escape" href="/">
-                The bench
+              <KeyLink keyName="Home" href="/">
+                The board
               </KeyLink>
             </div>
           </header>

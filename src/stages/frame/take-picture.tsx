@@ -1,8 +1,11 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { type Camera, type CameraKind, cameraFrom, cameraKinds } from "@/bench/camera";
+import { type Camera, type CameraKind, cameraFrom, cameraKind, cameraKinds } from "@/bench/camera";
 import { KeyButton } from "@/ui/key-button";
+import { useClose } from "@/ui/keys";
+import { useLatest } from "@/ui/use-latest";
+import { keepInBrowser, keptInBrowser } from "../saving/browser-store";
 import { type KeptPicture, type PicturePlace, usePictures } from "./picture-queue";
 
 /** The camera over the bench: live, simulated, or a file that is picked, dropped or pasted. One key takes the picture. */
@@ -24,13 +27,12 @@ export function TakePicture({
   /** an earlier picture to lay over the live one, so that both are taken from the same place */
   ghost?: string | undefined;
 }) {
+  useClose(onClose);
   const { take } = usePictures();
   const video = useRef<HTMLDivElement>(null);
   const camera = useRef<Camera>(undefined);
   const file = useRef<HTMLInputElement>(null);
-  const [kind, setKind] = useState<CameraKind>(() =>
-    typeof window === "undefined" ? "simulated" : ((localStorage.getItem("camera") as CameraKind | null) ?? "simulated"),
-  );
+  const [kind, setKind] = useState<CameraKind>(() => cameraKind(typeof window === "undefined" ? null : keptInBrowser("camera")));
   const [says, setSays] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [ghosting, setGhosting] = useState(false);
@@ -64,8 +66,7 @@ export function TakePicture({
     if (!camera.current) return setSays("No camera is open. Choose another one, or pick a file.");
     await send(await camera.current.shoot());
   };
-  const latestSend = useRef(send);
-  latestSend.current = send;
+  const latestSend = useLatest(send);
   useEffect(() => {
     const pasted = (e: ClipboardEvent): void => {
       const item = [...(e.clipboardData?.files ?? [])][0];
@@ -73,7 +74,7 @@ export function TakePicture({
     };
     window.addEventListener("paste", pasted);
     return () => window.removeEventListener("paste", pasted);
-  }, []);
+  }, [latestSend]);
 
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: dropping a file is a third way beside the camera and the file button
@@ -117,8 +118,8 @@ export function TakePicture({
           className="field !w-auto !min-h-[50px] !text-[18px]"
           value={kind}
           onChange={(e) => {
-            localStorage.setItem("camera", e.target.value);
-            setKind(e.target.value as CameraKind);
+            keepInBrowser("camera", e.target.value);
+            setKind(cameraKind(e.target.value));
           }}
         >
           {cameraKinds.map((c) => (

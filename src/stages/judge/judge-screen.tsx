@@ -5,8 +5,10 @@ import { useState } from "react";
 import { sizeOf } from "@/core/job/gear-notes";
 import { GREASE_STATES, modesFor } from "@/core/judge/failure-modes";
 import { KeyButton } from "@/ui/key-button";
+import { type Packed, usePacked } from "@/ui/packed";
 import { PartGlyph } from "@/ui/part-glyph";
 import { PictureFrame } from "@/ui/picture-frame";
+import { useRestLater } from "@/ui/use-rest-later";
 import { GoOn } from "../frame/go-on";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
@@ -17,7 +19,9 @@ import type { JudgeView } from "./judge-view";
 import { PartFate } from "./part-fate";
 
 /** Judge: each part of interest, how it failed, what the old grease says. */
-export function JudgeScreen({ job, parts, gates, cause }: Omit<JudgeView, "frame" | "pockets">) {
+export function JudgeScreen({ job, parts: packed, gates, cause }: Omit<JudgeView, "frame" | "pockets" | "parts"> & { parts: Packed<JudgeView["parts"]> }) {
+  const parts = usePacked(packed);
+  const shown = useRestLater(parts.length);
   const [camera, setCamera] = useState(false);
   const [beside, setBeside] = useState<"grease" | "fate">("grease");
   const { run, number } = useJob();
@@ -34,26 +38,18 @@ export function JudgeScreen({ job, parts, gates, cause }: Omit<JudgeView, "frame
       <section aria-label="Parts" className="flex min-h-0 flex-col">
         <h2 className="pb-2 text-[24px]">Parts that came off</h2>
         <ul className="min-h-0 flex-1 overflow-y-auto pr-1">
-          {parts.map((p) => {
-            const { finding: f } = p;
-            return (
-              <li key={p.id}>
-                <button
-                  type="button"
-                  onClick={() => setPicked(p.id)}
-                  aria-pressed={p.id === part.id}
-                  className={`flex min-h-[52px] w-full items-center gap-2.5 border-b-2 border-base-300 px-2 text-left ${p.id === part.id ? "bg-primary text-primary-content" : ""}`}
-                >
-                  <PartGlyph kind={p.kind} size={34} />
-                  <span className="flex-1 text-[20px] leading-tight">
-                    {p.name}
-                    {f?.mode && <span className="block text-[17px]">{modesFor(p.kind).find((m) => m.mode === f.mode)?.says}</span>}
-                  </span>
-                  {p.renew && <span className={`text-[18px] font-bold ${p.id === part.id ? "" : "text-error"}`}>new</span>}
-                </button>
-              </li>
-            );
-          })}
+          {parts.slice(0, shown).map((p) => (
+            <li key={p.id}>
+              <button type="button" className="part-row" onClick={() => setPicked(p.id)} aria-pressed={p.id === part.id}>
+                <PartGlyph kind={p.kind} size={34} />
+                <span>
+                  {p.name}
+                  {p.finding?.mode && <small>{modesFor(p.kind).find((m) => m.mode === p.finding?.mode)?.says}</small>}
+                </span>
+                {p.renew && <b>new</b>}
+              </button>
+            </li>
+          ))}
         </ul>
       </section>
       <section aria-label={part.name} className="flex min-h-0 flex-col gap-2">

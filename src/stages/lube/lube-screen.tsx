@@ -8,6 +8,7 @@ import type { WeighedPoint } from "@/core/job/service";
 import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
 import { KeyButton } from "@/ui/key-button";
+import { type Packed, usePacked } from "@/ui/packed";
 import { Readout } from "@/ui/readout";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
@@ -19,7 +20,8 @@ import type { LubeView } from "./lube-view";
 const scale = practiceScale(Math.random);
 
 /** Lube: clean, then which grease and why, how much, and weighed in at each point. */
-export function LubeScreen({ job, plan, gates, draft }: Omit<LubeView, "frame">) {
+export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "frame" | "plan"> & { plan: Packed<LubeView["plan"]> }) {
+  const plan = usePacked(packed);
   const { run, say } = useJob();
   const [looked, setLooked] = useState<string>();
   const shown = plan.verdicts.find((v) => v.lubricant.id === (looked ?? job.lubricant)) ?? plan.verdicts[0];

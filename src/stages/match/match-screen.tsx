@@ -11,6 +11,7 @@ import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { letGo } from "@/ui/let-go";
+import { type Packed, usePacked } from "@/ui/packed";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
@@ -65,7 +66,18 @@ function settleFirst(c: Candidate): string {
 }
 
 /** Match: for each part that goes back new, the candidates with a verdict on every criterion. */
-export function MatchScreen({ parts, stage, gates, currency }: { parts: readonly MatchPart[]; stage: Stage; gates: readonly Gate[]; currency: string }) {
+export function MatchScreen({
+  parts: packed,
+  stage,
+  gates,
+  currency,
+}: {
+  parts: Packed<readonly MatchPart[]>;
+  stage: Stage;
+  gates: readonly Gate[];
+  currency: string;
+}) {
+  const parts = usePacked(packed);
   const { run, number } = useJob();
   const [picked, setPicked] = useState(parts.find((p) => !p.chosen)?.id ?? parts[0]?.id);
   const part = parts.find((p) => p.id === picked) ?? parts[0];

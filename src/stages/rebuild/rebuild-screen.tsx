@@ -131,7 +131,11 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                   placeholder="does not turn past half"
                   value={trouble}
                   onChange={(e) => setTrouble(e.target.value)}
-                  onKeyDown={(e) => e.key === "Escape" && setTrouble(null)}
+                  onKeyDown={(e) => {
+                    if (e.key !== "Escape") return;
+                    e.preventDefault();
+                    setTrouble(null);
+                  }}
                   ref={focusNow}
                 />
                 <button type="submit" className="key-button warn">

@@ -1,7 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { KeyButton, useKey } from "@/ui/key-button";
+import { KeyButton } from "@/ui/key-button";
+import { useClose, useKey } from "@/ui/keys";
 
 export interface ComparedPicture {
   readonly url: string;
@@ -11,6 +12,7 @@ export interface ComparedPicture {
 /** Two pictures side by side at one scale: what one of them is moved or enlarged by, the other is too. The left one is any of `others`, the nearest first. */
 export function ComparePictures({ others, right, onClose }: { others: readonly ComparedPicture[]; right: ComparedPicture; onClose: () => void }) {
   const [which, setWhich] = useState(0);
+  useClose(onClose);
   const left = others[which] as ComparedPicture;
   const [zoom, setZoom] = useState(1);
   const [at, setAt] = useState<readonly [number, number]>([50, 50]);

@@ -5,7 +5,8 @@ import { useEffect, useRef, useState } from "react";
 import { Arrow, Circle, Group, Image as KonvaImage, Label, Layer, Stage, Tag, Text } from "react-konva";
 import { nextNumber, type PictureMark } from "@/core/job/picture-mark";
 import { focusNow } from "@/ui/focus-now";
-import { KeyButton, useKey } from "@/ui/key-button";
+import { KeyButton } from "@/ui/key-button";
+import { useClose, useKey } from "@/ui/keys";
 
 const VERMILION = "#d8401f";
 const PAPER = "#fdf8ee";
@@ -26,6 +27,7 @@ export function MarkPicture({
   onSave: (marks: readonly PictureMark[]) => void;
   onClose: () => void;
 }) {
+  useClose(onClose);
   const place = useRef<HTMLDivElement>(null);
   const [image, setImage] = useState<HTMLImageElement | null>(null);
   const [room, setRoom] = useState<Point>([560, 360]);
@@ -75,7 +77,7 @@ export function MarkPicture({
       marks.filter((_, k) => k !== picked),
       Math.max(0, picked - 1),
     );
-  useKey("Backspace", strike, marks.length > 0);
+  useKey("Backspace", strike, marks.length > 0, "Strike the last mark");
   const dropped = (e: Konva.KonvaEventObject<DragEvent>): Point => [inside(e.target.x() / w), inside(e.target.y() / h)];
   return (
     <section aria-label="Marks on the picture" className="flex h-full min-h-0 flex-col border-2 border-base-content bg-[#10201f]">
@@ -164,7 +166,10 @@ export function MarkPicture({
           ref={focusNow}
           onChange={(e) => setWord(e.target.value)}
           onKeyDown={(e) => {
-            if (e.key === "Escape") setWord(null);
+            if (e.key === "Escape") {
+              e.preventDefault();
+              setWord(null);
+            }
             if (e.key !== "Enter") return;
             if (word.trim()) add({ kind: "word", at: [0.5, 0.2], says: word.trim() });
             setWord(null);

@@ -52,7 +52,7 @@ export function PictureArea({
       .map((p) => ({ id: p.key, url: p.url, ...(p.kept ? { name: p.kept.name } : { waiting: true }) })),
   ];
   const lastStep = pockets.at(-1)?.step;
-  const earlier = [...pictures].reverse().find((p) => p.step && p.step !== open.editing);
+  const earlier = pockets.findLast((p) => p.thumb && p.step !== open.editing)?.thumb;
   const last = pictures.find((p) => lastStep !== undefined && p.step === lastStep) ?? pictures.find((p) => p.role === "intake");
   const shown = own.find((p) => p.id === picked) ?? own[own.length - 1];
   const lying = shown ?? (last && asShown(last));
@@ -62,7 +62,7 @@ export function PictureArea({
       <TakePicture
         where={{ role: "step", stepKey: open.key, ...(open.editing ? { step: open.editing } : {}) }}
         hint={hint}
-        ghost={earlier && pictureUrl(earlier.sha256)}
+        ghost={earlier && pictureUrl(earlier)}
         onClose={() => setMode(null)}
         onTaken={() => {
           setPicked(null);
@@ -86,12 +86,11 @@ export function PictureArea({
       : "as it came in";
   const others: ComparedPicture[] = [
     ...[...own].reverse().map((p, i) => ({ id: p.id, url: p.url, words: `step ${n}, picture ${own.length - i}` })),
-    ...[...pictures].reverse().flatMap((p) => {
-      const pocket = p.step && p.step !== open.editing ? pockets.find((k) => k.step === p.step) : undefined;
-      return pocket || p.role === "intake"
-        ? [{ id: p.sha256, url: pictureUrl(p.sha256), words: pocket ? `step ${pocket.n}, ${pocket.title}` : "as it came in" }]
-        : [];
+    ...pockets.toReversed().flatMap((p) => {
+      const at = pockets.indexOf(p) + 1;
+      return p.thumb && p.step !== open.editing ? [{ id: p.thumb, url: pictureUrl(p.thumb), words: `step ${at}, ${p.title}` }] : [];
     }),
+    ...pictures.filter((p) => p.role === "intake").map((p) => ({ id: p.sha256, url: pictureUrl(p.sha256), words: "as it came in" })),
   ].filter((p) => p.id !== lying?.id);
   return (
     <div className="relative flex h-full min-h-0 flex-col">

@@ -7,8 +7,10 @@ import { factsWith } from "@/core/job/recorded-step";
 import type { StepFacts } from "@/core/job/step";
 import { cautionsFor } from "@/core/safety/cautions";
 import { focusNow } from "@/ui/focus-now";
-import { KeyButton, KeyCap, useKey } from "@/ui/key-button";
-import { Mat, type MatDrop, type Pocket } from "@/ui/mat";
+import { KeyButton, KeyCap } from "@/ui/key-button";
+import { useKey } from "@/ui/keys";
+import { Mat, type MatDrop, needsOfPocket, type Pocket } from "@/ui/mat";
+import { type Packed, usePacked } from "@/ui/packed";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { newKey } from "../saving/new-key";
@@ -25,9 +27,9 @@ import { UnderstoodChips } from "./understood-chips";
 import { useLaidStep } from "./use-laid-step";
 
 export interface RecorderProps {
-  pockets: readonly Pocket[];
+  pockets: Packed<readonly Pocket[]>;
   /** the hardware that lies there, for what looks alike and for what this job used so far */
-  laid: readonly LaidHardware[];
+  laid: Packed<readonly LaidHardware[]>;
   pictures: readonly StepPicture[];
   draft: unknown;
   finished: boolean;
@@ -55,8 +57,10 @@ const ASKS: Readonly<
 };
 
 /** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
-export function Recorder({ pockets, laid, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
+export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
   const { run, say } = useJob();
+  const pockets = usePacked(packedPockets);
+  const laid = usePacked(packedLaid);
   const [open, setOpen] = useDraft<OpenStep>("strip.step", draft, openStep, EMPTY);
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const [asking, setAsking] = useState<Asked | null>(null);
@@ -72,11 +76,11 @@ export function Recorder({ pockets, laid, pictures, draft, finished, gates, stag
   });
   useTypedEarly(what, open.what, (text) => set({ what: text }));
   useTypedEarly(line, open.line, (text) => set({ line: text }));
-  useKey("N", () => what.current?.focus());
-  useKey("Q", () => line.current?.focus());
+  useKey("N", () => what.current?.focus(), true, "What came off");
+  useKey("Q", () => line.current?.focus(), true, "Hardware, in shorthand");
 
   const inHand = pockets.findIndex((p) => p.step === taken);
-  const inHandStep = useLaidStep(taken);
+  const inHandStep = useLaidStep(taken ?? open.editing);
   const read = useMemo(() => understood(open), [open]);
   const editing = open.editing ? pockets.findIndex((p) => p.step === open.editing) : -1;
   const n = editing >= 0 ? editing + 1 : pockets.length + 1;
@@ -121,8 +125,8 @@ export function Recorder({ pockets, laid, pictures, draft, finished, gates, stag
   const dropped = (d: MatDrop): void => {
     if (d.what === "slide") return void run(slideTo, { step: d.step, to: d.to });
     if (d.what === "one") return void run(cameOutAsOne, { step: d.step, other: d.other });
-    const pocket = pockets.find((p) => p.step === d.step);
-    const needs = (pocket?.needs ?? []).map((i) => pockets[i]?.step).filter((s): s is string => s !== undefined);
+    const at = pockets.findIndex((p) => p.step === d.step);
+    const needs = needsOfPocket(pockets, at).flatMap((i) => pockets[i]?.step ?? []);
     void run(setNeeds, { step: d.step, needs: needs.includes(d.other) ? needs.filter((s) => s !== d.other) : [...needs, d.other] });
   };
   const pick = (step: string): void => {
@@ -132,11 +136,11 @@ export function Recorder({ pockets, laid, pictures, draft, finished, gates, stag
       setSheet("pocket");
     }
   };
-  useKey("L", () => {
-    if (!pockets.length) return;
-    setInHand(pockets[pockets.length - 1]?.step ?? null);
+  const takeInHand = (): void => {
+    setInHand(pockets.at(-1)?.step ?? null);
     setSheet("pocket");
-  });
+  };
+  useKey("L", takeInHand, pockets.length > 0, "Take the last pocket in hand");
   const factProps = { facts: read.facts, say: sayFacts, open, set, onClose: () => setSheet(null) };
   const key = (name: string, says: string, target: Sheet, holds: boolean) => (
     <KeyButton keyName={name} className="small" onPress={() => toSheet(target)} pressed={sheet === target || holds}>
@@ -254,8 +258,8 @@ export function Recorder({ pockets, laid, pictures, draft, finished, gates, stag
             {open.needs !== null && open.editing === null && (
               <p className="says measured">
                 Order does not matter here: it needs{" "}
-                {open.needs.length ? `only ${open.needs.map((s) => `step ${pockets.find((p) => p.step === s)?.n}`).join(", ")}` : "nothing"}. Press a pocket on
-                the Mat to name one.
+                {open.needs.length ? `only ${open.needs.map((s) => `step ${pockets.findIndex((p) => p.step === s) + 1}`).join(", ")}` : "nothing"}. Press a
+                pocket on the Mat to name one.
               </p>
             )}
             {empty && tools.length > 0 && (
@@ -271,7 +275,11 @@ export function Recorder({ pockets, laid, pictures, draft, finished, gates, stag
               placeholder={ASKS[asking].example}
               value={ASKS[asking].said(open.facts)}
               onChange={(e) => sayFacts(ASKS[asking].as(e.target.value))}
-              onKeyDown={(e) => (e.key === "Enter" || e.key === "Escape") && setAsking(null)}
+              onKeyDown={(e) => {
+                if (e.key !== "Enter" && e.key !== "Escape") return;
+                e.preventDefault();
+                setAsking(null);
+              }}
               ref={focusNow}
             />
           )}
@@ -346,7 +354,7 @@ export function Recorder({ pockets, laid, pictures, draft, finished, gates, stag
 }
 
 function footOf(pockets: readonly Pocket[]): string {
-  const pieces = pockets.reduce((sum, p) => sum + p.hardware.reduce((k, h) => k + h.qty, 0), 0);
+  const pieces = pockets.reduce((sum, p) => sum + (p.pieces ?? 0), 0);
   return pockets.length
     ? `${pockets.length} laid down · ${pieces} pieces of hardware · arcs: what had to be off first · stitched: came out as one · ▼ facing · ≈ looks like another · L takes a pocket in hand`
     : "The Mat is empty: what comes off first lies furthest left.";

@@ -61,7 +61,7 @@ export function SafetyGate({
               <button type="submit" className="key-button warn">
                 Skip it
               </button>
-              <KeyButton keyName="Escape" onPress={() => setReason(null)}>
+              <KeyButton keyName="X" onPress={() => setReason(null)}>
                 Back
               </KeyButton>
             </div>

@@ -1,4 +1,5 @@
-import { Mat } from "@/ui/mat";
+import { LyingMat } from "@/ui/mat";
+import { pack } from "@/ui/packed";
 import { JobScreen } from "../frame/job-screen";
 import { Recorder } from "./recorder";
 import { SafetyGate } from "./safety-gate";
@@ -10,16 +11,17 @@ export function StripScreen({ view }: { view: StripView }) {
   if ("gate" in view)
     return (
       <JobScreen
+        place="Strip"
         frame={frame}
         showing="strip"
-        mat={<Mat pockets={pockets} hand={pockets.length} foot="The Mat stays shut until the safety gate is answered." />}
+        mat={<LyingMat pockets={pack(pockets)} hand={pockets.length} foot="The Mat stays shut until the safety gate is answered." />}
       >
         <SafetyGate {...view.gate} />
       </JobScreen>
     );
   return (
-    <JobScreen frame={frame} showing="strip">
-      <Recorder pockets={pockets} {...view.recorder} />
+    <JobScreen place="Strip" frame={frame} showing="strip">
+      <Recorder pockets={pack(pockets)} {...view.recorder} />
     </JobScreen>
   );
 }

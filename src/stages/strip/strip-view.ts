@@ -6,6 +6,7 @@ import { loadDrafts } from "@/store/drafts";
 import { currentJob } from "@/store/job";
 import { undoable } from "@/store/undo";
 import type { Pocket } from "@/ui/mat";
+import { pack } from "@/ui/packed";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { laidHardware, pocketsOf } from "../job-view/mat-pockets";
@@ -33,8 +34,11 @@ export async function stripView(number: string): Promise<StripView | null> {
     frame,
     pockets,
     recorder: {
-      laid: laidHardware(job),
-      pictures: job.pictures.map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
+      laid: pack(laidHardware(job)),
+      // those of the open step, the last thing off, and the unit as it came in; the others are named by their pockets
+      pictures: job.pictures
+        .filter((p) => !p.step || p.step === job.steps.at(-1)?.id || p.role === "intake")
+        .map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
       draft: (await loadDrafts(job.id))["strip.step"],
       finished: stripFinished,
       gates: gatesOf(job, "strip"),
@@ -56,5 +60,9 @@ export async function laidStepOf(number: string, id: string): Promise<LaidStep |
     const part = job.parts.find((p) => p.id === id);
     return { id, name: part?.name ?? id, state: part?.state };
   });
-  return { step, parts };
+  return {
+    step,
+    parts,
+    pictures: job.pictures.filter((p) => p.step === id).map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
+  };
 }

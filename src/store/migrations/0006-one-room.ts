@@ -32,7 +32,7 @@ async function fold(k: Knex, table: string, columns: readonly string[], json: re
 }
 
 /**
- * The facts of a step and of a piece in one column each; ids that are given once; the shop's own count of job numbers; what the board says of a job, kept; indexes for what is asked by job, by day
+ * The facts of a step and of a piece in one column each; ids that are given once; the shop's own count of job numbers; indexes for what is asked by job, by day
  * and by model.
  */
 export const oneRoom = {
@@ -60,12 +60,12 @@ export const oneRoom = {
       t.integer("value").notNullable();
     });
     await k.raw("insert into counters (name, value) select 'job', coalesce(max(cast(substr(number, 3) as integer)), 0) from jobs");
-    // worked out of a job as it stood at a version; made again where it is behind
-    await k.schema.createTable("board_facts", (t) => {
-      t.integer("job_id").primary().references("id").inTable("jobs").onDelete("CASCADE");
-      t.integer("version").notNullable();
-      t.json("facts").notNullable();
+    // gears are looked up by their tooth as well as by its count
+    await k.schema.alterTable("catalogue", (t) => {
+      t.float("module_mm");
+      t.index(["kind", "teeth", "module_mm"]);
     });
+    await k.raw("update catalogue set module_mm = json_extract(spec, '$.moduleMm') where kind = 'gear'");
     // what is taken back is now kept by what it touched
     await k("undo").delete();
   },

@@ -1,4 +1,3 @@
-import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 
 /** Where a page of a job stands: its number, and perhaps a part of it. */
@@ -18,8 +17,3 @@ export interface AimAddress extends JobAddress {
 export async function found<T>(view: Promise<T | null>): Promise<T> {
   return (await view) ?? notFound();
 }
-
-/** A page's title in the browser: "J-0142 · Strip". */
-export const titled =
-  (says: string) =>
-  async ({ params }: JobAddress): Promise<Metadata> => ({ title: `${(await params).number} · ${says}` });

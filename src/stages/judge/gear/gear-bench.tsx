@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { GEAR_KINDS, type GearKind } from "@/core/gear/gear-kind";
 import { BORE_FORMS } from "@/core/gear/index";
@@ -11,6 +11,7 @@ import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { percent } from "@/ui/odds";
+import { useLatest } from "@/ui/use-latest";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";
 import { typedFields, useDraft } from "../../saving/use-draft";
@@ -81,9 +82,8 @@ export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
       />
     );
   };
-  const arrived = useRef<(text: string) => void>(() => undefined);
-  arrived.current = (text) => goesTo && void take(goesTo, text, "caliper");
-  useEffect(() => listenToTypedCaliper(window, (text) => arrived.current(text)), []);
+  const arrived = useLatest((text: string) => goesTo && void take(goesTo, text, "caliper"));
+  useEffect(() => listenToTypedCaliper(window, (text) => void arrived.current(text)), [arrived]);
 
   return (
     <div className="grid h-full grid-cols-[minmax(0,5fr)_minmax(0,7.4fr)] gap-5">
@@ -222,10 +222,10 @@ function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: LengthUnit;
   const [laid, setLaid] = useState("");
   // a mark is seen at once; the shop's answer then takes its place
   const [pending, setPending] = useState<Readonly<Record<string, string | null>>>({});
-  const seen = useRef(marks);
-  if (seen.current !== marks) {
-    seen.current = marks;
-    if (Object.keys(pending).length) setPending({});
+  const [seen, setSeen] = useState(marks);
+  if (seen !== marks) {
+    setSeen(marks);
+    setPending({});
   }
   const shown: Record<string, string> = { ...marks };
   for (const [t, m] of Object.entries(pending)) {

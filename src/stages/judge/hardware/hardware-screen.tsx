@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { z } from "zod";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { Fault } from "@/core/fault";
@@ -15,6 +15,7 @@ import { lengthFrom } from "@/core/quantity/units";
 import { KeyButton } from "@/ui/key-button";
 import { Odds, percent } from "@/ui/odds";
 import { Readout } from "@/ui/readout";
+import { useLatest } from "@/ui/use-latest";
 import { useJob } from "../../saving/job-context";
 import { useDraft } from "../../saving/use-draft";
 import { saveHardwareFind } from "../actions";
@@ -68,9 +69,8 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
     }
     return says;
   };
-  const arrived = useRef<(text: string) => void>(() => undefined);
-  arrived.current = (text) => goesTo && void take(goesTo[0], text, "caliper");
-  useEffect(() => listenToTypedCaliper(window, (text) => arrived.current(text)), []);
+  const arrived = useLatest((text: string) => goesTo && void take(goesTo[0], text, "caliper"));
+  useEffect(() => listenToTypedCaliper(window, (text) => void arrived.current(text)), [arrived]);
   const answer = useMemo(() => answerOf(bench, kind.kind), [bench, kind.kind]);
   const first = typeof answer === "object" ? answer?.hypotheses[0] : undefined;
   const from = kind.asks.filter(([w]) => readings(w).length).map(([w, label]) => `${label.toLowerCase()} ${meanOf(readings(w).map((r) => r.value), SMALL_THING_U).value.toFixed(2)}`).join(", "); // biome-ignore format: one line of words

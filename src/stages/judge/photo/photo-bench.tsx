@@ -14,7 +14,7 @@ import { savePhotoCount } from "../actions";
 import { isGone, PhotoOverlay, type ToothSays } from "./photo-overlay";
 import { type PhotoSize, PhotoSizes, type SizeWay, spotsFor } from "./photo-size";
 import { PhotoStrip } from "./photo-strip";
-import { useLatest, usePhoto } from "./use-photo";
+import { useOneAtATime, usePhoto } from "./use-photo";
 
 interface PartPicture {
   readonly name: string;
@@ -67,13 +67,15 @@ export function PhotoBench({
     setSpots([]);
   }, [url]);
 
-  const lay = useLatest<[FacePlane, number, boolean, boolean]>(async (plane: FacePlane, count: number, exactly: boolean, settle: boolean): Promise<void> => {
-    if (!reader) return;
-    const laid = await reader.ask<RingReading>({ ask: "lay", plane, teeth: count, exactly, settle });
-    // what cannot be followed stays where the hand has put it
-    setRing(laid.evidence.score > 0.5 ? laid : { ...laid, plane });
-    setSizes([]);
-  });
+  const lay = useOneAtATime<[FacePlane, number, boolean, boolean]>(
+    async (plane: FacePlane, count: number, exactly: boolean, settle: boolean): Promise<void> => {
+      if (!reader) return;
+      const laid = await reader.ask<RingReading>({ ask: "lay", plane, teeth: count, exactly, settle });
+      // what cannot be followed stays where the hand has put it
+      setRing(laid.evidence.score > 0.5 ? laid : { ...laid, plane });
+      setSizes([]);
+    },
+  );
   const count = ring?.teeth ?? noted ?? 30;
   const recount = (by: number): void => {
     if (!ring) return;

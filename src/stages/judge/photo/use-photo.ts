@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type PhotoProgress, PhotoReader, pictureFromUrl } from "@/bench/photo-reader";
 import type { Picture, PictureReading, RingReading } from "@/core/photo/index";
+import { useLatest } from "@/ui/use-latest";
 
 /** A fault as a sentence. */
 export const sentence = (says: string): string => `${says.charAt(0).toUpperCase()}${says.slice(1)}${/[.!?]$/.test(says) ? "" : "."}`;
@@ -71,27 +72,34 @@ export function usePhoto(url: string | undefined) {
 }
 
 /** Runs one at a time; while it runs, `soon` keeps only the latest that was asked. What is asked for at once leaves nothing behind it that was asked before. */
-export function useLatest<A extends readonly unknown[]>(work: (...args: A) => Promise<void>): ((...args: A) => Promise<void>) & { soon: (...args: A) => void } {
-  const latest = useRef(work);
-  latest.current = work;
+export function useOneAtATime<A extends readonly unknown[]>(
+  work: (...args: A) => Promise<void>,
+): ((...args: A) => Promise<void>) & { soon: (...args: A) => void } {
+  const latest = useLatest(work);
   const busy = useRef(false);
   const next = useRef<A | null>(null);
-  const run = useCallback(async (...args: A): Promise<void> => {
-    next.current = null;
-    await latest.current(...args).catch(() => undefined);
-  }, []);
-  const soon = useCallback((...args: A): void => {
-    next.current = args;
-    if (busy.current) return;
-    busy.current = true;
-    void (async () => {
-      while (next.current) {
-        const now = next.current;
-        next.current = null;
-        await latest.current(...now).catch(() => undefined);
-      }
-      busy.current = false;
-    })();
-  }, []);
+  const run = useCallback(
+    async (...args: A): Promise<void> => {
+      next.current = null;
+      await latest.current(...args).catch(() => undefined);
+    },
+    [latest],
+  );
+  const soon = useCallback(
+    (...args: A): void => {
+      next.current = args;
+      if (busy.current) return;
+      busy.current = true;
+      void (async () => {
+        while (next.current) {
+          const now = next.current;
+          next.current = null;
+          await latest.current(...now).catch(() => undefined);
+        }
+        busy.current = false;
+      })();
+    },
+    [latest],
+  );
   return Object.assign((...args: A) => run(...args), { soon });
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { solveTrain } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
@@ -31,13 +31,15 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
   const [lit, setLit] = useState<string>();
   // what was changed here is built on at once, before the shop's answer comes back
   const latest = useRef(kept);
-  const seen = useRef(kept);
+  const [seen, setSeen] = useState(kept);
   const [shown, setShown] = useState(kept);
-  if (seen.current !== kept) {
-    seen.current = kept;
-    latest.current = kept;
+  if (seen !== kept) {
+    setSeen(kept);
     setShown(kept);
   }
+  useEffect(() => {
+    latest.current = kept;
+  }, [kept]);
   const change: ChangeTrain = async (how) => {
     const before = latest.current;
     const next = how(before);

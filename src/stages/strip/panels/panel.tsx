@@ -2,9 +2,11 @@
 
 import type { ReactNode } from "react";
 import { KeyButton } from "@/ui/key-button";
+import { useClose } from "@/ui/keys";
 
 /** A sheet that lies over the picture while one kind of fact is given by touch. */
 export function Panel({ title, onClose, children, foot }: { title: string; onClose: () => void; children: ReactNode; foot?: ReactNode }) {
+  useClose(onClose);
   return (
     <section aria-label={title} className="flex h-full min-h-0 flex-col gap-2 border-2 border-base-content bg-base-100 p-2.5">
       <div className="flex items-center justify-between gap-3">

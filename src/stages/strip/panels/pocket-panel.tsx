@@ -1,7 +1,8 @@
 "use client";
 
-import { KeyButton, useKey } from "@/ui/key-button";
-import type { Pocket } from "@/ui/mat";
+import { KeyButton } from "@/ui/key-button";
+import { useKey } from "@/ui/keys";
+import { needsOfPocket, type Pocket } from "@/ui/mat";
 import { Panel } from "./panel";
 
 /** One pocket of the Mat taken in hand: its order, its bundle, its place; or the whole step once more. */
@@ -29,10 +30,10 @@ export function PocketPanel({
   useKey("ArrowLeft", () => onMove(Math.max(0, at - 1)));
   useKey("ArrowRight", () => onMove(Math.min(pockets.length - 1, at + 1)));
   if (!pocket) return null;
-  const needs = pocket.needs.map((i) => pockets[i]?.step).filter((s): s is string => s !== undefined);
+  const needs = needsOfPocket(pockets, at).flatMap((i) => pockets[i]?.step ?? []);
   const before = pockets[at - 1];
   return (
-    <Panel title={`Pocket ${pocket.n}: ${pocket.title}`} onClose={onClose}>
+    <Panel title={`Pocket ${at + 1}: ${pocket.title}`} onClose={onClose}>
       <p className="hush text-[18px]">
         ← → take the next pocket in hand. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to bundle, on the lower half to tie.
       </p>
@@ -68,7 +69,7 @@ export function PocketPanel({
             .sort((a, b) => Math.abs(a.i - at) - Math.abs(b.i - at))
             .slice(0, 12)
             .sort((a, b) => a.i - b.i)
-            .map(({ p }) => {
+            .map(({ p, i }) => {
               const on = needs.includes(p.step);
               return (
                 <button
@@ -78,7 +79,7 @@ export function PocketPanel({
                   aria-pressed={on}
                   onClick={() => onNeeds(on ? needs.filter((s) => s !== p.step) : [...needs, p.step])}
                 >
-                  <span className="figures">{p.n}</span>
+                  <span className="figures">{i + 1}</span>
                   <span className="truncate">{p.title}</span>
                 </button>
               );

@@ -2,15 +2,15 @@ import { format, parseISO } from "date-fns";
 import { jobHistory } from "@/store/change";
 import { loadHead } from "@/store/job";
 import { KeyLink } from "@/ui/key-link";
-import { found, type JobAddress, titled } from "../address";
-
-export const generateMetadata = titled("History");
+import { PageTitle } from "@/ui/page-title";
+import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const job = await found(loadHead((await params).number));
   const lines = await jobHistory(job.number);
   return (
     <main className="mx-auto max-w-[1000px] p-6">
+      <PageTitle says={`${job.number} · History`} />
       <div className="flex items-center justify-between pb-4">
         <h1 className="text-[32px]">{job.number}: everything that was done, newest first</h1>
         <KeyLink href={`/jobs/${job.number}/${job.stage}`} keyName="Escape">

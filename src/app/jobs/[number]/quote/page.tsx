@@ -2,9 +2,7 @@ import { QuoteSheet } from "@/stages/match/quote-sheet";
 import { quoteSheetView } from "@/stages/match/quote-sheet-view";
 import { KeyLink } from "@/ui/key-link";
 import { PrintPage } from "@/ui/print-page";
-import { found, type JobAddress, titled } from "../address";
-
-export const generateMetadata = titled("Quote, to print");
+import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { number } = await params;
@@ -15,7 +13,7 @@ export default async function Page({ params }: JobAddress) {
     </KeyLink>
   );
   return (
-    <PrintPage keys={keys}>
+    <PrintPage title={`${number} · Quote, to print`} keys={keys}>
       <QuoteSheet {...view} />
     </PrintPage>
   );

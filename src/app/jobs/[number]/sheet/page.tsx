@@ -2,9 +2,7 @@ import { ReturnSheet } from "@/stages/hand-back/return-sheet";
 import { returnSheetView } from "@/stages/hand-back/return-sheet-view";
 import { KeyLink } from "@/ui/key-link";
 import { PrintPage } from "@/ui/print-page";
-import { found, type JobAddress, titled } from "../address";
-
-export const generateMetadata = titled("Return sheet");
+import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { number } = await params;
@@ -23,7 +21,7 @@ export default async function Page({ params }: JobAddress) {
     </>
   );
   return (
-    <PrintPage keys={keys}>
+    <PrintPage title={`${number} · Return sheet`} keys={keys}>
       <ReturnSheet {...view} />
     </PrintPage>
   );

@@ -3,9 +3,7 @@ import { JobTagSheet } from "@/stages/take-in/job-tag-sheet";
 import { currentJob } from "@/store/job";
 import { KeyLink } from "@/ui/key-link";
 import { PrintPage } from "@/ui/print-page";
-import { found, type JobAddress, titled } from "../address";
-
-export const generateMetadata = titled("Tag");
+import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { number } = await params;
@@ -18,7 +16,7 @@ export default async function Page({ params }: JobAddress) {
     </KeyLink>
   );
   return (
-    <PrintPage keys={keys} says={`First the label, 62 × 29 mm, then the sheet. The code opens ${number} in this shop.`}>
+    <PrintPage title={`${number} · Tag`} keys={keys} says={`First the label, 62 × 29 mm, then the sheet. The code opens ${number} in this shop.`}>
       <JobTagSheet job={job} address={`${origin}/jobs/${number}`} />
     </PrintPage>
   );

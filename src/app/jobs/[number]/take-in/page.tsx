@@ -2,9 +2,7 @@ import { JobScreen } from "@/stages/frame/job-screen";
 import { TakeInScreen } from "@/stages/take-in/take-in-screen";
 import { takeInView } from "@/stages/take-in/take-in-view";
 import { KeyLink } from "@/ui/key-link";
-import { found, type JobAddress, titled } from "../address";
-
-export const generateMetadata = titled("Take in");
+import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { frame, ...view } = await found(takeInView((await params).number));
@@ -14,7 +12,7 @@ export default async function Page({ params }: JobAddress) {
     </KeyLink>
   );
   return (
-    <JobScreen frame={frame} showing="take-in" mat={null} head={head}>
+    <JobScreen place="Take in" frame={frame} showing="take-in" mat={null} head={head}>
       <TakeInScreen {...view} />
     </JobScreen>
   );

@@ -2,14 +2,12 @@ import { JobScreen } from "@/stages/frame/job-screen";
 import { ArrivalScreen } from "@/stages/match/arrival-screen";
 import { arrivalView } from "@/stages/match/arrival-view";
 import { MatchPlaces } from "@/stages/match/match-places";
-import { found, type JobAddress, titled } from "../../address";
-
-export const generateMetadata = titled("Arrived");
+import { found, type JobAddress } from "../../address";
 
 export default async function Page({ params }: JobAddress) {
   const { frame, places, ...view } = await found(arrivalView((await params).number));
   return (
-    <JobScreen frame={frame} showing="match" head={<MatchPlaces {...places} at="arrival" />} mat={null}>
+    <JobScreen place="Arrived" frame={frame} showing="match" head={<MatchPlaces {...places} at="arrival" />} mat={null}>
       <ArrivalScreen {...view} />
     </JobScreen>
   );

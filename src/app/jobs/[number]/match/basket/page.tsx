@@ -3,14 +3,12 @@ import { BasketScreen } from "@/stages/match/basket-screen";
 import { basketView } from "@/stages/match/basket-view";
 import { MatchPlaces } from "@/stages/match/match-places";
 import { OrderedScreen } from "@/stages/match/ordered-screen";
-import { type AimAddress, found, titled } from "../../address";
-
-export const generateMetadata = titled("Basket");
+import { type AimAddress, found } from "../../address";
 
 export default async function Page({ params, searchParams }: AimAddress) {
   const view = await found(basketView((await params).number, (await searchParams).aim));
   return (
-    <JobScreen frame={view.frame} showing="match" head={<MatchPlaces {...view.places} at="basket" />} mat={null}>
+    <JobScreen place="Basket" frame={view.frame} showing="match" head={<MatchPlaces {...view.places} at="basket" />} mat={null}>
       {"orders" in view ? (
         <OrderedScreen orders={view.orders} arrivals={view.arrivals} day={view.day} currency={view.currency} />
       ) : (

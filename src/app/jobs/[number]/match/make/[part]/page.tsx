@@ -2,15 +2,13 @@ import { JobScreen } from "@/stages/frame/job-screen";
 import { MakeScreen } from "@/stages/match/make-screen";
 import { makeView } from "@/stages/match/make-view";
 import { MatchPlaces } from "@/stages/match/match-places";
-import { found, type PartAddress, titled } from "../../../address";
-
-export const generateMetadata = titled("No part to be had");
+import { found, type PartAddress } from "../../../address";
 
 export default async function Page({ params }: PartAddress) {
   const { number, part } = await params;
   const { frame, places, ...view } = await found(makeView(number, part));
   return (
-    <JobScreen frame={frame} showing="match" head={<MatchPlaces {...places} />} mat={null}>
+    <JobScreen place="No part to be had" frame={frame} showing="match" head={<MatchPlaces {...places} />} mat={null}>
       <MakeScreen number={number} part={part} {...view} />
     </JobScreen>
   );

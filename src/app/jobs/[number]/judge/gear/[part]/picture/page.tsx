@@ -2,9 +2,7 @@ import { JobScreen } from "@/stages/frame/job-screen";
 import { PhotoBench } from "@/stages/judge/photo/photo-bench";
 import { photoView } from "@/stages/judge/photo/photo-view";
 import { KeyLink } from "@/ui/key-link";
-import { found, type PartAddress, titled } from "../../../../address";
-
-export const generateMetadata = titled("Teeth in a picture");
+import { found, type PartAddress } from "../../../../address";
 
 export default async function Page({ params }: PartAddress) {
   const { number, part } = await params;
@@ -15,7 +13,7 @@ export default async function Page({ params }: PartAddress) {
     </KeyLink>
   );
   return (
-    <JobScreen frame={frame} showing="judge" head={head} mat={null}>
+    <JobScreen place="Teeth in a picture" frame={frame} showing="judge" head={head} mat={null}>
       <PhotoBench key={part} part={part} {...view} />
     </JobScreen>
   );

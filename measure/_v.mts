@@ -1,0 +1,17 @@
+process.env.DEMONTAGE_DATA = "/tmp/t/profdata";
+const { stripView } = await import("../src/stages/strip/strip-view");
+const { takeInView } = await import("../src/stages/take-in/take-in-view");
+const { judgeView } = await import("../src/stages/judge/judge-view");
+const { lubeView } = await import("../src/stages/lube/lube-view");
+const { handBackView } = await import("../src/stages/hand-back/hand-back-view");
+const { boardView } = await import("../src/shop/board/board-view");
+const { loadJob } = await import("../src/store/job");
+const t = async (name: string, f: () => Promise<unknown>) => { for (let i = 0; i < 30; i++) await f(); const t0 = performance.now(); for (let i = 0; i < 100; i++) await f(); console.log(name, ((performance.now() - t0) / 100).toFixed(2), "ms"); };
+await t("take-in", () => takeInView("J-0001"));
+await t("strip", () => stripView("J-0001"));
+await t("judge", () => judgeView("J-0001"));
+await t("lube", () => lubeView("J-0001"));
+await t("hand-back", () => handBackView("J-0001"));
+await t("board", () => boardView("2026-11-28"));
+await t("loadJob 120", () => loadJob("J-0001"));
+process.exit(0);
