@@ -79,6 +79,8 @@ test("every button of the stage screens is large enough for a glove", async ({ p
     "/jobs/J-0135/hand-back",
   ]) {
     await new BenchHand(page).open(path);
+    // a basket is still being worked out when its page stands
+    await expect(page.getByRole("status")).toHaveCount(0);
     for (const button of await page.locator(".key-button:visible").all()) {
       const box = await button.boundingBox();
       expect(box?.height, `${path}: ${await button.textContent()}`).toBeGreaterThanOrEqual(48);

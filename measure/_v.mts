@@ -6,7 +6,12 @@ const { lubeView } = await import("../src/stages/lube/lube-view");
 const { handBackView } = await import("../src/stages/hand-back/hand-back-view");
 const { boardView } = await import("../src/shop/board/board-view");
 const { loadJob } = await import("../src/store/job");
-const t = async (name: string, f: () => Promise<unknown>) => { for (let i = 0; i < 30; i++) await f(); const t0 = performance.now(); for (let i = 0; i < 100; i++) await f(); console.log(name, ((performance.now() - t0) / 100).toFixed(2), "ms"); };
+const t = async (name: string, f: () => Promise<unknown>) => {
+  for (let i = 0; i < 30; i++) await f();
+  const t0 = performance.now();
+  for (let i = 0; i < 100; i++) await f();
+  console.log(name, ((performance.now() - t0) / 100).toFixed(2), "ms");
+};
 await t("take-in", () => takeInView("J-0001"));
 await t("strip", () => stripView("J-0001"));
 await t("judge", () => judgeView("J-0001"));

@@ -2,6 +2,7 @@
  * npx tsx measure/recorder.ts: the recorder in the real browser.
  *
  * - a keystroke to its paint, in a job of 300 steps and 600 pictures, beside the same in an empty job of the same run
+ * - a step laid down there, from the pedal to its paint
  * - a strip of 20 steps entered by keyboard alone at the speed of a hand, pictures included
  */
 import { mkdtempSync, rmSync } from "node:fs";
@@ -39,6 +40,38 @@ async function strokes(page: Page, text: string): Promise<number[]> {
   await page.keyboard.type(text, { delay: 90 });
   await page.waitForTimeout(300);
   return page.evaluate(() => (window as unknown as { strokes: number[] }).strokes);
+}
+/** Times from the pedal to the frame in which the next step stands there, step after step. */
+async function laid(page: Page, steps: number): Promise<number[]> {
+  const out: number[] = [];
+  for (let i = 0; i < steps; i++) {
+    await page.keyboard.press("n");
+    await page.keyboard.type(`part ${i}`);
+    await page.keyboard.press("Enter");
+    await page.waitForTimeout(700);
+    const painted = page.evaluate(
+      () =>
+        new Promise<number>((done) => {
+          let struck = 0;
+          const before = document.querySelector("section[aria-label^='Step ']")?.getAttribute("aria-label");
+          window.addEventListener("keydown", (e) => (struck = e.timeStamp), { capture: true, once: true });
+          const watch = new MutationObserver(() => {
+            if (document.querySelector("section[aria-label^='Step ']")?.getAttribute("aria-label") === before) return;
+            watch.disconnect();
+            requestAnimationFrame(() => {
+              const channel = new MessageChannel();
+              channel.port1.onmessage = () => done(performance.now() - struck);
+              channel.port2.postMessage(0);
+            });
+          });
+          watch.observe(document.body, { subtree: true, childList: true, attributes: true });
+        }),
+    );
+    await page.waitForTimeout(50);
+    await page.keyboard.press("Space");
+    out.push(await painted);
+  }
+  return out;
 }
 const at = (share: number, times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(share * (times.length - 1))] as number;
 
@@ -135,6 +168,12 @@ try {
       await page.waitForTimeout(1500);
       const times = await strokes(page, text);
       p95.push(at(0.95, times));
+      for (let i = 0; i < text.length; i++) await page.keyboard.press("Backspace");
+      await page.keyboard.press("Escape");
+      const steps = await laid(page, 14);
+      console.log(
+        `  a step laid down there, from the pedal to its paint: median ${at(0.5, steps).toFixed(0)} ms, 95th percentile ${at(0.95, steps).toFixed(0)} ms; aim: under 100`,
+      );
       console.log(
         `keystroke to paint, ${number === "J-0001" ? "300 steps and 600 pictures" : "one step"}: median ${at(0.5, times).toFixed(1)} ms, 95th percentile ${at(0.95, times).toFixed(1)} ms, ${times.length} strokes`,
       );

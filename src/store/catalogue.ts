@@ -18,6 +18,8 @@ export async function partsNumbered(numbers: readonly string[], at?: Knex): Prom
 
 /** As many as a screen can show, and more than anybody reads. */
 const MOST_FOUND = 50;
+/** Gears of so many teeth more or fewer are looked at whatever they come with. */
+const NEAR_TEETH = 2;
 /** As many as are looked through for the best of them. */
 const MOST_LOOKED_AT = 400;
 
@@ -76,7 +78,10 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
     }
   }
   if (wanted.gear) {
-    const teeth = measured(wanted.gear.teeth, 0).value;
+    const { value: teeth, u } = measured(wanted.gear.teeth, 0);
+    // of other counts only those that come with their mate, or that a mate which was chosen asks for, can take its place; the nearest are looked at all the same, to say why they do not
+    const near = NEAR_TEETH + 2 * u;
+    const alone = wanted.gear.mate?.willBe === undefined;
     // another tooth never meshes: what is further from the module than its spread and the hob's own tolerance is no candidate
     const module = measured(wanted.gear.moduleMm, 0);
     const away = 0.06 * module.value + 3 * module.u;
@@ -85,6 +90,9 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
         .where("kind", "gear")
         .whereBetween("teeth", [Math.floor(teeth * 0.85), Math.ceil(teeth * 1.15)])
         .whereBetween("module_mm", [module.value - away, module.value + away])
+        .andWhere((q) => {
+          if (alone) q.whereBetween("teeth", [teeth - near, teeth + near]).orWhereNot("needs_also", "[]");
+        })
         .orderBy("number"),
     );
   }

@@ -26,8 +26,27 @@ export async function loadHead(number: string, at?: Knex): Promise<JobHead | nul
   return row ? heads.read(row) : null;
 }
 
+/** Rows as they were last read, with the records they gave: a row that says the same is not read again. A change touches a few rows of a job, and the rest of it stands. */
+type Held = Map<string, { readonly row: Row; readonly record: unknown }>;
+
+const sameRow = (a: Row, b: Row): boolean => Object.keys(a).every((column) => a[column] === b[column]);
+
+/** Reads a table's rows, those that are held already as they were held. */
+function throughHeld(held: Held): <T>(table: string, row: Row, read: (row: Row) => T) => T {
+  return (table, row, read) => {
+    if (row.id === undefined) return read(row);
+    const key = `${table} ${row.id}`;
+    const before = held.get(key);
+    // what is held under a table's key was read by that table's reader
+    if (before && sameRow(row, before.row)) return before.record as ReturnType<typeof read>;
+    const record = read(row);
+    held.set(key, { row, record });
+    return record;
+  };
+}
+
 /** Jobs as pages last saw them, the least lately seen first. */
-const seen = new Map<string, Job>();
+const seen = new Map<string, { readonly job: Job; readonly held: Held }>();
 const MOST_SEEN = 40;
 
 /**
@@ -39,10 +58,12 @@ export async function currentJob(number: string, at?: Knex): Promise<Job | null>
   const db = at ?? (await database());
   const row: { id: number; version: number } | undefined = await db("jobs").where({ number }).first("id", "version");
   if (!row) return null;
-  const held = seen.get(number);
+  const before = seen.get(number);
   seen.delete(number);
-  const job = held && held.id === row.id && held.version === row.version ? held : await loadJob(number, db);
-  if (job) seen.set(number, job);
+  const ours = before?.job.id === row.id ? before : undefined;
+  const held: Held = ours?.held ?? new Map();
+  const job = ours?.job.version === row.version ? ours.job : await readJob(db, number, held);
+  if (job) seen.set(number, { job, held });
   const [oldest] = seen.keys();
   if (seen.size > MOST_SEEN && oldest !== undefined) seen.delete(oldest);
   return job;
@@ -50,26 +71,31 @@ export async function currentJob(number: string, at?: Knex): Promise<Job | null>
 
 /** A whole job, or null where there is no such number. */
 export async function loadJob(number: string, at?: Knex): Promise<Job | null> {
-  const db = at ?? (await database());
+  return readJob(at ?? (await database()), number, new Map());
+}
+
+async function readJob(db: Knex, number: string, held: Held): Promise<Job | null> {
   const head = await loadHead(number, db);
   if (!head) return null;
+  const through = throughHeld(held);
   const of = async <T>(table: string, order: string, read: (row: Row) => T): Promise<T[]> => {
     const rows: Row[] = await db(table).where({ job_id: head.id }).orderBy(order);
-    return rows.map(read);
+    return rows.map((row) => through(table, row, read));
   };
   const hardware = new Map<unknown, Hardware[]>();
-  await of("hardware", "position", (row) => {
+  const pieceRows: Row[] = await db("hardware").where({ job_id: head.id }).orderBy("position");
+  for (const row of pieceRows) {
     const pieces = hardware.get(row.step);
-    const piece = hardwareRecords.read(row);
+    const piece = through("hardware", row, hardwareRecords.read);
     if (pieces) pieces.push(piece);
     else hardware.set(row.step, [piece]);
-  });
+  }
   const kept: Row[] = await db("job_pictures")
     .join("pictures", "pictures.sha256", "job_pictures.sha256")
     .where({ job_id: head.id })
     .select("job_pictures.*", "pictures.width", "pictures.height")
     .orderBy("job_pictures.id");
-  const pictures = kept.map(pictureRecords.read);
+  const pictures = kept.map((row) => through("job_pictures", row, pictureRecords.read));
   const names = new Map<string, string[]>();
   for (const p of pictures) if (p.step) names.set(p.step, [...(names.get(p.step) ?? []), p.name]);
   return {
@@ -84,7 +110,7 @@ export async function loadJob(number: string, at?: Knex): Promise<Job | null> {
     findings: await of("findings", "id", findingRecords.read),
     readings: await of("readings", "id", readingRecords.read),
     answers: await of("answers", "at", answerRecords.read),
-    linesDone: await of("lines_done", "at", (r) => String(r.line)),
+    linesDone: (await db("lines_done").where({ job_id: head.id }).orderBy("at")).map((r) => String(r.line)),
     pictures,
     quotes: await of("quotes", "id", quoteRecords.read),
     orders: await of("orders", "id", orderRecords.read),

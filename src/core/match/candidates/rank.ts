@@ -52,24 +52,34 @@ export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart
     const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber, offered.has(part.number));
     return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria) }] : [];
   });
-  const said = (c: Candidate, name: string): number => {
-    const k = c.criteria.find((x) => x.criterion === name);
+  return out
+    .map((candidate) => ({ candidate, place: placeOf(candidate) }))
+    .sort((a, b) => inOrder(a.place, b.place) || (a.candidate.part.number < b.candidate.part.number ? -1 : 1))
+    .map(({ candidate }) => candidate);
+}
+
+/** Where a candidate stands among others, the figure that decides first standing first; worked out once for each. */
+function placeOf({ part, verdict, criteria }: Candidate): readonly number[] {
+  const said = (name: string): number => {
+    const k = criteria.find((x) => x.criterion === name);
     return k?.verdict === "same" ? 0 : k ? 2 : 1;
   };
-  const differences = (c: Candidate): number => c.criteria.filter((k) => k.verdict !== "same").length;
-  const misses = (c: Candidate): number => c.criteria.filter((k) => k.verdict === "no").length;
-  return out.sort(
-    (a, b) =>
-      ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict) ||
-      misses(a) - misses(b) ||
-      said(a, "part number") - said(b, "part number") ||
-      said(a, "sold for") - said(b, "sold for") ||
-      differences(a) - differences(b) ||
-      Number(b.part.stock > 0) - Number(a.part.stock > 0) ||
-      a.part.price - b.part.price ||
-      (a.part.number < b.part.number ? -1 : 1),
-  );
+  const count = (which: (k: Criterion) => boolean): number => criteria.reduce((n, k) => (which(k) ? n + 1 : n), 0);
+  return [
+    ORDER.indexOf(verdict),
+    count((k) => k.verdict === "no"),
+    said("part number"),
+    said("sold for"),
+    count((k) => k.verdict !== "same"),
+    part.stock > 0 ? 0 : 1,
+    part.price,
+  ];
 }
+
+const inOrder = (a: readonly number[], b: readonly number[]): number => {
+  for (const [i, x] of a.entries()) if (x !== b[i]) return x - (b[i] ?? 0);
+  return 0;
+};
 
 /** null: it has nothing to do with what is wanted. */
 function criteriaFor(
