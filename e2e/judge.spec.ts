@@ -69,7 +69,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await expect(hand.button(/Part broken/)).toHaveAttribute("aria-pressed", "true");
     const name = page.getByRole("list", { name: "What it is" }).getByRole("listitem").first();
     await expect(name).toContainText("module 1 · 20° · helix 18°");
-    await hand.button(/That is it/).click();
+    await hand.button(/Accept/).click();
     await expect(page.getByText(/Named: 41 teeth, module 1, 20°, helix 18°/)).toBeVisible();
   });
 

@@ -53,7 +53,7 @@ test("a strip is recorded by keyboard alone, safety gate and pictures included",
   await keys.press("z");
   await expect(mat.getByLabel("Step 4: side foot")).toHaveCount(0);
   await keys.press("e");
-  await expect(page.getByRole("button", { name: /Far enough ✓/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Strip complete ✓/ })).toBeVisible();
   await keys.press("Space");
   await page.waitForURL(/judge$/);
 });

@@ -25,9 +25,9 @@ test("a wheel that is superseded by one of another tooth count: pinion, bearings
     await expect(page.getByRole("rowheader", { name: "part number" })).toBeVisible();
     await expect(page.getByRole("row", { name: /^part number/ })).toContainText("takes the place of VLB-40-241: together with pinion VLB-42-108");
     await expect(page.getByRole("row", { name: /^teeth/ })).toContainText(
-      "42 teeth for 41: only together with VLB-42-108 (8 teeth); the old 9-tooth gear must go",
+      "42 teeth instead of 41: only together with VLB-42-108 (8 teeth); the old 9-tooth gear must go",
     );
-    await expect(page.getByRole("row", { name: /^output speed/ })).toContainText("13.2 % slower, 61.5 rpm for 70.9");
+    await expect(page.getByRole("row", { name: /^output speed/ })).toContainText("13.2 % slower, 61.5 rpm instead of 70.9");
     await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
     await expect(page.getByRole("row", { name: /^to be had/ })).toContainText("no more made, and none is left");
     await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();

@@ -98,7 +98,7 @@ for (const [width, height] of [
       ["/jobs/J-0144/take-in", /On to Strip/],
       ["/jobs/J-0143/strip", /Lay it down/],
       ["/jobs/J-0142/judge", /On to Match/],
-      ["/jobs/J-0142/judge/gear/p7", /That is it/],
+      ["/jobs/J-0142/judge/gear/p7", /Accept/],
       ["/jobs/J-0142/judge/train", /Add a mesh/],
       ["/jobs/J-0142/judge/why", /This was it/],
       ["/jobs/J-0142/judge/hardware", /Note it/],

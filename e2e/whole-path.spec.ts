@@ -51,7 +51,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       await hand.button(/Lay it down/).click();
       await expect(page.getByRole("region", { name: "The Mat" }).getByLabel(new RegExp(`^Step ${i + 1}:`))).toBeVisible();
     }
-    await hand.button(/Far enough/).click();
+    await hand.button(/Strip complete/).click();
     await hand.button(/On to Judge/).click();
   });
 
@@ -88,7 +88,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await page.getByLabel("Bore form").selectOption("cross slot");
     for (const tooth of [10, 11, 12]) await page.getByRole("button", { name: `Tooth ${tooth}`, exact: true }).click();
     await expect(page.getByRole("button", { name: /Tooth 11, missing/ })).toBeVisible();
-    await hand.button(/That is it/).click();
+    await hand.button(/Accept/).click();
     await expect(page.getByText(/Named: 41 teeth, module 1, 20°/)).toBeVisible();
     await page.getByRole("link", { name: /Parts/ }).click();
     await hand.button(/On to Match/).click();

@@ -65,9 +65,10 @@ describe("the pockets of the Mat", () => {
     expect(pockets[0]?.lookAlike).toBeUndefined();
   });
   it("call a step by what it is", () => {
-    expect(titleOf(job(), "s2")).toBe("Cover off");
-    expect(titleOf(job({ steps: [{ id: "s1", action: "note", note: "rag stays" }], parts: [], pictures: [] }), "s1")).toBe("rag stays");
-    expect(titleOf(job(), "s99")).toBe("s99");
+    const named = (id: string): string | undefined => job().parts.find((p) => p.id === id)?.name;
+    expect(titleOf({ id: "s2", action: "lift-off", title: "Cover off", parts: ["p1"] }, named)).toBe("Cover off");
+    expect(titleOf({ id: "s1", action: "note", note: "rag stays" }, named)).toBe("rag stays");
+    expect(titleOf({ id: "s1", action: "drain" }, named)).toBe("drain");
   });
 });
 

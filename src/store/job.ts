@@ -27,20 +27,27 @@ export async function loadHead(number: string, at?: Knex): Promise<JobHead | nul
 }
 
 /** Rows as they were last read, with the records they gave: a row that says the same is not read again. A change touches a few rows of a job, and the rest of it stands. */
-type Held = Map<string, { readonly row: Row; readonly record: unknown }>;
+type Held = Map<string, Map<unknown, { readonly row: Row; readonly record: unknown }>>;
 
-const sameRow = (a: Row, b: Row): boolean => Object.keys(a).every((column) => a[column] === b[column]);
+function sameRow(a: Row, b: Row): boolean {
+  for (const column in a) if (a[column] !== b[column]) return false;
+  return true;
+}
 
 /** Reads a table's rows, those that are held already as they were held. */
 function throughHeld(held: Held): <T>(table: string, row: Row, read: (row: Row) => T) => T {
   return (table, row, read) => {
     if (row.id === undefined) return read(row);
-    const key = `${table} ${row.id}`;
-    const before = held.get(key);
+    let own = held.get(table);
+    if (!own) {
+      own = new Map();
+      held.set(table, own);
+    }
+    const before = own.get(row.id);
     // what is held under a table's key was read by that table's reader
     if (before && sameRow(row, before.row)) return before.record as ReturnType<typeof read>;
     const record = read(row);
-    held.set(key, { row, record });
+    own.set(row.id, { row, record });
     return record;
   };
 }

@@ -20,11 +20,9 @@ export const safetyOpen = (job: Job): string[] =>
 /** The job's rebuild plan. */
 export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job));
 
-/** The facts that the gates of each stage are decided from. */
+/** The facts that the gates of each stage are decided from. What only the rebuild asks for needs the plan, and is worked out when it is asked for: a strip under way pays nothing for it. */
 export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
-  const plan = planOf(job);
   const done = new Set(job.linesDone);
-  const ledger = hardwareLedger(job, (s) => done.has(undoKey(s.id)));
   return {
     kind: job.kind,
     model: job.model,
@@ -46,8 +44,13 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     greaseChosen: job.lubricant !== undefined && job.lubePoints.length > 0,
     pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined).map((g) => g.where ?? g.id),
     washed: job.washed,
-    linesOpen: plan.steps.filter((l) => !done.has(lineKey(l))).length,
-    piecesOpen: ledger.out - ledger.back,
+    get linesOpen(): number {
+      return planOf(job).steps.filter((l) => !done.has(lineKey(l))).length;
+    },
+    get piecesOpen(): number {
+      const ledger = hardwareLedger(job, (s) => done.has(undoKey(s.id)));
+      return ledger.out - ledger.back;
+    },
     finalOpen: finalChecks(job)
       .map((c) => c.check)
       .filter((c) => !answered(job, finalKey(c))),

@@ -1,30 +1,27 @@
-import { z } from "zod";
-import type { Frozen } from "../frozen";
 import { finalKey, safetyKey } from "../job/keys";
 import type { Stage } from "../job/stages";
 
-/** What the gates are decided from: a few facts of a job (job-facts.ts). The board keeps them, so that it need not read every job whole. */
-export const jobFacts = z.strictObject({
-  kind: z.string(),
-  model: z.string(),
-  complaint: z.string(),
-  consent: z.boolean(),
-  safetyOpen: z.array(z.string()),
-  stepsLaidDown: z.int(),
-  stripFinished: z.boolean(),
-  failedParts: z.array(z.strictObject({ id: z.string(), name: z.string(), isGear: z.boolean(), named: z.boolean(), chosen: z.boolean() })),
+/** What the gates are decided from: a few facts of a job (job-facts.ts). */
+export interface JobFacts {
+  readonly kind: string;
+  readonly model: string;
+  readonly complaint: string;
+  readonly consent: boolean;
+  readonly safetyOpen: readonly string[];
+  readonly stepsLaidDown: number;
+  readonly stripFinished: boolean;
+  readonly failedParts: readonly { readonly id: string; readonly name: string; readonly isGear: boolean; readonly named: boolean; readonly chosen: boolean }[];
   /** ordered and not here yet, by number */
-  partsAwaited: z.array(z.string()),
+  readonly partsAwaited: readonly string[];
   /** here and not compared yet, by number */
-  partsToCompare: z.array(z.string()),
-  greaseChosen: z.boolean(),
-  pointsUnweighed: z.array(z.string()),
-  washed: z.boolean(),
-  linesOpen: z.int(),
-  piecesOpen: z.int(),
-  finalOpen: z.array(z.string()),
-});
-export type JobFacts = Frozen<z.infer<typeof jobFacts>>;
+  readonly partsToCompare: readonly string[];
+  readonly greaseChosen: boolean;
+  readonly pointsUnweighed: readonly string[];
+  readonly washed: boolean;
+  readonly linesOpen: number;
+  readonly piecesOpen: number;
+  readonly finalOpen: readonly string[];
+}
 
 export interface Gate {
   readonly gate: string;
@@ -47,7 +44,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
     case "strip":
       for (const q of f.safetyOpen) out.push({ gate: safetyKey(q), says: "Answer the safety gate." });
       unless(f.stepsLaidDown > 0, "steps", "Lay down the first step.");
-      unless(f.stripFinished, "finished", "Say that the strip goes far enough.");
+      unless(f.stripFinished, "finished", "Say that the strip is complete.");
       break;
     case "judge":
       unless(f.failedParts.length > 0, "finding", "Judge at least one part as failed, or go back to the strip.");

@@ -13,7 +13,7 @@ export const pictureMarkSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("arrow"), from: point, to: point }),
   z.strictObject({ kind: z.literal("ring"), at: point, radius: z.number().positive().max(1) }),
   z.strictObject({ kind: z.literal("number"), at: point, n: z.int().min(1).max(99) }),
-  z.strictObject({ kind: z.literal("word"), at: point, says: z.string().min(1, "a word mark needs its word").max(80, "is longer than 80 letters") }),
+  z.strictObject({ kind: z.literal("word"), at: point, says: z.string().min(1, "a word mark needs its word").max(80, "is longer than 80 characters") }),
 ]);
 export type PictureMark = Frozen<z.infer<typeof pictureMarkSchema>>;
 

@@ -34,6 +34,6 @@ export function safetyGate(unit: {
     );
   if (blades.test(unit.kind)) ask("blade", "Blade or tool off, or covered?", "Most cuts at the bench are from a blade that was still in.");
   if (hot.test(unit.kind)) ask("cool", "Cooled down?", "Gear cases and dies hold their heat for half an hour.");
-  ask("code", "Nothing here belongs to licensed people?", "Follow your local code: fixed wiring, gas, pressure and refrigerant are not bench work.");
+  ask("code", "Is all of this work for the bench?", "Fixed wiring, gas, pressure and refrigerant belong to licensed people. Follow your local code.");
   return out;
 }

@@ -30,8 +30,8 @@ function BoardRow({ job: j, today }: { job: BoardRowJob; today: string }) {
       <Link href={`/jobs/${j.number}`} className="board-row" prefetch={false}>
         <span className="board-tag figures">{j.number.slice(2)}</span>
         <span className="pr-4">
-          <b>{j.kind || "New unit"}</b>
-          <small className="hush">{j.whose}</small>
+          <b className="kind">{j.kind || "New unit"}</b>
+          <small className="whose hush">{j.whose}</small>
         </span>
         <StageBar job={j} />
         <span className="pr-3">{j.next}</span>

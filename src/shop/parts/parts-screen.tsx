@@ -85,7 +85,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
           )}
           {found.length === 0 && (
             <p className="p-5 text-[24px]">
-              Nothing begins like that. Try fewer letters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1.
+              Nothing begins like that. Try fewer characters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1.
             </p>
           )}
           <ul ref={list} aria-label="Parts found" className="min-h-0 flex-1 overflow-y-auto">

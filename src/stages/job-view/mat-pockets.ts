@@ -3,6 +3,7 @@ import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import { onceFor } from "@/core/job/once-for";
+import type { StripStep } from "@/core/job/step";
 import { directNeeds } from "@/core/order/checked-strip";
 import type { Pocket } from "@/ui/mat";
 
@@ -41,7 +42,7 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
     const needed = needs[i] ?? [];
     return said({
       step: s.id,
-      title: titleOf(job, s.id),
+      title: titleOf(s, (id) => parts.get(id)?.name),
       thumb: thumbs.get(s.id),
       main: main && said({ kind: main.kind, drive: main.drive }),
       pieces: hardware.reduce((sum, h) => sum + h.qty, 0) || undefined,
@@ -63,10 +64,8 @@ function said<T extends object>(record: T): T {
 }
 
 /** What a step is called: its title, or its parts, or its hardware. */
-export function titleOf(job: Pick<Job, "steps" | "parts">, step: string): string {
-  const s = job.steps.find((x) => x.id === step);
-  if (!s) return step;
+export function titleOf(s: StripStep, partName: (id: string) => string | undefined): string {
   if (s.title) return s.title;
-  const parts = (s.parts ?? []).map((p) => job.parts.find((x) => x.id === p)?.name ?? p);
+  const parts = (s.parts ?? []).map((p) => partName(p) ?? p);
   return parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || s.action;
 }

@@ -2,11 +2,13 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { GEAR_KINDS } from "@/core/gear/gear-kind";
-import { BORE_FORMS } from "@/core/gear/index";
+import { chosenCauses, findingSchema } from "@/core/job/finding";
+import { gearNotes } from "@/core/job/gear-notes";
+import { hardwareFind, readingSchema } from "@/core/job/reading";
+import { ref, text } from "@/core/job/written";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
-import { FATES, type Fate } from "@/core/judge/fate";
 import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
+import { believedReading, readingKind } from "@/core/quantity/reading-kinds";
 import { lengthFrom } from "@/core/quantity/units";
 import { trainInput } from "@/core/train/train";
 import { loadJob } from "@/store/job";
@@ -27,17 +29,12 @@ import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { nameFrom } from "./gear/gear-readings";
 
-const text = z.string().max(2000);
-const onPart = { ...onJob, part: z.string().max(40) };
+const onPart = { ...onJob, part: ref };
 
 const findingInput = z.object({
   ...onPart,
-  mode: text.optional(),
-  extent: text.optional(),
-  note: text.optional(),
+  ...findingSchema.pick({ mode: true, extent: true, note: true, fate: true, fateWhy: true }).shape,
   renew: z.boolean().optional(),
-  fate: z.enum(FATES.map((f) => f.fate) as [Fate, ...Fate[]]).optional(),
-  fateWhy: text.optional(),
 });
 export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<ActionResult> {
   return act(findingInput, raw, ({ number, version, part, ...f }) => setFinding(number, version, part, f));
@@ -48,26 +45,19 @@ export async function saveGreaseState(raw: z.infer<typeof stateInput>): Promise<
   return act(stateInput, raw, ({ number, version, state }) => setHead(number, version, { greaseState: state }, `state of the old grease: ${state}`));
 }
 
+/** Every note of a gear; null takes it back. */
+const nullable = <T extends z.ZodType>(schema: z.ZodOptional<T>) => schema.unwrap().nullable().optional();
+const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, ...others } = gearNotes.omit({ countedFrom: true }).shape;
 const notesInput = z.object({
   ...onPart,
   notes: z.strictObject({
-    teeth: z
-      .int("the tooth count must be a whole number")
-      .min(1, "a gear has 4 teeth or more, a worm 1 start or more")
-      .max(400, "more than 400 teeth cannot be drawn")
-      .nullable()
-      .optional(),
-    kind: z.enum(GEAR_KINDS).optional(),
-    hand: z.enum(["left", "right"]).optional(),
-    boreForm: z.enum(["", ...BORE_FORMS]).optional(),
-    tipsWorn: z.boolean().optional(),
-    mateTeeth: z.int("the tooth count must be a whole number").min(1, "a gear has 4 teeth or more, a worm 1 start or more").max(400).nullable().optional(),
-    mate: z.string().max(40).optional(),
-    arcPitches: z.int("the number of pitches must be whole").min(1, "an arc is over 1 pitch or more").max(200).nullable().optional(),
-    turning: z.enum(["clockwise", "counter-clockwise"]).optional(),
-    drives: z.boolean().optional(),
-    moduleMm: z.number("that is no number").positive("a module is above 0 mm").max(50).nullable().optional(),
-    pitchMm: z.number("that is no number").positive("a pitch is above 0 mm").max(100).nullable().optional(),
+    ...others,
+    teeth: nullable(teeth),
+    mateTeeth: nullable(mateTeeth),
+    arcPitches: nullable(arcPitches),
+    moduleMm: nullable(moduleMm),
+    pitchMm: nullable(pitchMm),
+    boreForm: nullable(boreForm),
   }),
 });
 export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<ActionResult> {
@@ -81,55 +71,23 @@ export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<Ac
   });
 }
 
-/** What can be measured, with the range that is believed, in mm or degrees. */
-const RANGES: Readonly<Record<string, readonly [number, number, string]>> = {
-  "tip diameter": [1, 600, "mm"],
-  "tip circle": [1, 600, "mm"],
-  span: [0.5, 300, "mm"],
-  chord: [0.5, 600, "mm"],
-  arc: [2, 358, "°"],
-  "root diameter": [1, 600, "mm"],
-  bore: [0.5, 200, "mm"],
-  "bore across": [0.5, 200, "mm"],
-  shaft: [0.5, 200, "mm"],
-  "face width": [0.5, 200, "mm"],
-  "helix angle": [0, 60, "°"],
-  "tooth depth": [0.2, 30, "mm"],
-  "face angle": [2, 88, "°"],
-  "axial pitch": [0.3, 300, "mm"],
-  "throat diameter": [3, 600, "mm"],
-  "centre distance": [2, 600, "mm"],
-  "outside diameter": [1, 400, "mm"],
-  width: [0.5, 200, "mm"],
-  "mate span loss": [0, 5, "mm"],
-};
-const rangeOf = (what: string) => RANGES[what] ?? (/^over pins \d+(\.\d+)?$/.test(what) ? ([1, 600, "mm"] as const) : undefined);
 const readingInput = z.object({
   ...onPart,
   what: text,
-  teeth: z.int("the number of teeth must be whole").min(1, "it is over 1 tooth or more").max(200).optional(),
-  typed: z.string().max(60),
+  teeth: readingSchema.shape.teeth,
+  typed: z.string().max(60, "is longer than 60 characters"),
   unit: z.enum(["mm", "in"]),
-  source: z.string().max(40),
+  source: text,
 });
 
 /** Takes a reading as it was typed: `45,11`, `1 3/16 in`. Refused with a sentence where it is no length, or one that cannot be. */
 export async function takeReading(raw: z.infer<typeof readingInput>): Promise<ActionResult> {
   return act(readingInput, raw, ({ number, version, part, what, teeth, typed, unit, source }) => {
-    const range = rangeOf(what);
-    if (!range) throw new Fault("what", `there is no reading called ${what}`);
-    const angle = range[2] === "°";
+    const angle = readingKind(what)?.unit === "°";
     const value = lengthFrom(typed.trim().replace(/°$/, ""), angle ? "mm" : unit);
     if (value === null) throw new Fault("typed", `“${typed}” is no ${angle ? "angle" : "length"}: type it like ${angle ? "18" : "45.11 or 1 3/16 in"}`);
-    if (value < range[0] || value > range[1])
-      throw new Fault("typed", `a ${what} of ${Number(value.toFixed(3))} ${range[2]} cannot be: it lies between ${range[0]} and ${range[1]} ${range[2]}`);
-    return addReading(number, version, part, {
-      what,
-      value,
-      source,
-      ...(teeth === undefined ? {} : { teeth }),
-      ...(angle ? { u: what === "arc" ? 1 : 1.5 } : {}),
-    });
+    believedReading(what, value);
+    return addReading(number, version, part, { what, value, source, ...(teeth === undefined ? {} : { teeth }) });
   });
 }
 
@@ -167,14 +125,7 @@ export async function saveTrain(raw: z.infer<typeof trainChange>): Promise<Actio
   return act(trainChange, raw, ({ number, version, train }) => setTrain(number, version, train));
 }
 
-const causesInput = z.object({
-  ...onJob,
-  chosen: z
-    .array(z.enum(CAUSE_RULES.map((r) => r.cause) as [string, ...string[]]))
-    .max(20)
-    .optional(),
-  words: text.optional(),
-});
+const causesInput = z.object({ ...onJob, ...chosenCauses.shape });
 /** The technician's own verdict: which causes it was, and in words. */
 export async function saveCauses(raw: z.infer<typeof causesInput>): Promise<ActionResult> {
   return act(causesInput, raw, ({ number, version, ...causes }) => {
@@ -183,10 +134,7 @@ export async function saveCauses(raw: z.infer<typeof causesInput>): Promise<Acti
   });
 }
 
-const findInput = z.object({
-  ...onJob,
-  find: z.strictObject({ name: z.string().max(80), from: z.string().max(200), sure: z.number().min(0).max(1), source: z.string().max(80) }),
-});
+const findInput = z.object({ ...onJob, find: hardwareFind.omit({ at: true }) });
 export async function saveHardwareFind(raw: z.infer<typeof findInput>): Promise<ActionResult> {
   return act(findInput, raw, ({ number, version, find }) => keepHardwareFind(number, version, find));
 }

@@ -42,11 +42,11 @@ export function JudgeScreen({ job, parts: packed, gates, cause }: Omit<JudgeView
             <li key={p.id}>
               <button type="button" className="part-row" onClick={() => setPicked(p.id)} aria-pressed={p.id === part.id}>
                 <PartGlyph kind={p.kind} size={34} />
-                <span>
+                <span className="name">
                   {p.name}
-                  {p.finding?.mode && <small>{modesFor(p.kind).find((m) => m.mode === p.finding?.mode)?.says}</small>}
+                  {p.finding?.mode && <small className="mode">{modesFor(p.kind).find((m) => m.mode === p.finding?.mode)?.says}</small>}
                 </span>
-                {p.renew && <b>new</b>}
+                {p.renew && <b className="new">new</b>}
               </button>
             </li>
           ))}

@@ -3,6 +3,7 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { slipOfUnits } from "@/core/grease/charge";
+import { jobHead } from "@/core/job/job";
 import { loadJob } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { lubricants, setGrease, setServices, weighIn } from "@/store/lube";
@@ -10,15 +11,14 @@ import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { caseStep, greasePlan, needOf } from "./grease-plan";
 
-const side = z.number("must be a length in mm").positive("must be above 0 mm").max(2000, "is longer than 2 m");
-const caseInput = z.object({ ...onJob, inside: z.object({ lengthMm: side, widthMm: side, depthMm: side }) });
+const caseInput = z.object({ ...onJob, inside: jobHead.shape.caseInside.unwrap() });
 export async function saveCase(raw: z.infer<typeof caseInput>): Promise<ActionResult> {
   return act(caseInput, raw, ({ number, version, inside }) =>
     setHead(number, version, { caseInside: inside }, `case inside ${inside.lengthMm} × ${inside.widthMm} × ${inside.depthMm} mm`),
   );
 }
 
-const schoolInput = z.object({ ...onJob, school: z.enum(["measured", "packed"]) });
+const schoolInput = z.object({ ...onJob, school: jobHead.shape.fillSchool });
 export async function saveSchool(raw: z.infer<typeof schoolInput>): Promise<ActionResult> {
   return act(schoolInput, raw, ({ number, version, school }) => setHead(number, version, { fillSchool: school }, `grease charge: ${school} school`));
 }

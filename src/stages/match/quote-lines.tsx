@@ -1,6 +1,6 @@
 import type { Quote } from "@/core/match/quote/quote";
 
-const HEADS = { part: "Parts", shipping: "Sending", consumable: "Used up", work: "Work" } as const;
+const HEADS = { part: "Parts", shipping: "Shipping", consumable: "Used up", work: "Work" } as const;
 
 /** The lines of a quote with their sums: the same on screen and on paper. */
 export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; currency: string; taxPercent: number }) {

@@ -56,7 +56,7 @@ export async function saveMarks(raw: z.infer<typeof marksInput>): Promise<Action
 const finishInput = z.object({ ...onJob, finished: z.boolean() });
 export async function setStripFinished(raw: z.infer<typeof finishInput>): Promise<ActionResult> {
   return act(finishInput, raw, ({ number, version, finished }) =>
-    setHead(number, version, { stripFinished: finished }, finished ? "the strip goes far enough" : "stripping goes on"),
+    setHead(number, version, { stripFinished: finished }, finished ? "strip complete" : "stripping goes on"),
   );
 }
 

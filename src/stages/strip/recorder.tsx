@@ -305,7 +305,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
               disabled={open.editing !== null}
               label="Order does not matter here"
             >
-              Free
+              Any order
             </KeyButton>
             {key("C", "Caution", "cautions", Boolean(open.facts.cautions))}
             {key("H", "Pieces", "pieces", open.hardware.length > 0)}
@@ -326,7 +326,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
             {empty && pockets.length > 0 && (
               <div className="flex gap-2">
                 <KeyButton keyName="E" onPress={() => void run(setStripFinished, { finished: !finished })} pressed={finished}>
-                  {finished ? "Far enough ✓" : "Far enough"}
+                  {finished ? "Strip complete ✓" : "Strip complete"}
                 </KeyButton>
                 <KeyButton
                   keyName="Z"

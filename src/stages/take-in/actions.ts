@@ -3,44 +3,39 @@
 import { redirect } from "next/navigation";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { jobHead, unitPast } from "@/core/job/job";
+import { day, text } from "@/core/job/written";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
 import { loadHead } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
-const text = z.string().max(4000, "must be shorter than 4000 letters");
-const fields = z.strictObject({
-  kind: text.optional(),
-  maker: text.optional(),
-  model: text.optional(),
-  variant: text.optional(),
-  serial: text.optional(),
-  supply: z.enum(["mains", "battery", "hand", "water", "other"]).optional(),
-  protectionClass: z.enum(["I", "II", "III"]).optional(),
-  foodContact: z.boolean().optional(),
-  complaint: text.optional(),
-  symptoms: z.array(z.string().max(40)).max(20).optional(),
-  condition: text.optional(),
-  looseItems: z.array(z.string().max(200)).max(50).optional(),
-  priceLimit: z.number("must be an amount").min(0, "must not be negative").max(1_000_000, "is more than any repair").nullable().optional(),
-  consent: z.boolean().optional(),
-  disposeConsent: z.boolean().optional(),
-  past: z
-    .strictObject({
-      bought: z.enum(["new", "used", ""]).optional(),
-      openedBefore: z.enum(["no", "shop", "owner", ""]).optional(),
-      load: z.enum(["light", "daily", "hard", ""]).optional(),
-      years: z.number("must be a number of years").min(0, "years are never below 0").max(150, "nothing on this bench is that old").nullable().optional(),
-      lastService: z.string().max(200, "must be shorter than 200 letters").optional(),
-    })
-    .optional(),
-  loosePictures: z.record(z.string().max(200), z.string().max(60)).optional(),
-  promised: z
-    .string()
-    .regex(/^(\d{4}-\d{2}-\d{2})?$/, "must be a day")
-    .optional(),
-});
+/** What Take in writes down of a job's head; null strikes what may be left open. */
+const fields = jobHead
+  .pick({
+    kind: true,
+    maker: true,
+    model: true,
+    variant: true,
+    serial: true,
+    supply: true,
+    protectionClass: true,
+    foodContact: true,
+    complaint: true,
+    symptoms: true,
+    condition: true,
+    looseItems: true,
+    consent: true,
+    disposeConsent: true,
+    loosePictures: true,
+  })
+  .extend({
+    priceLimit: jobHead.shape.priceLimit.nullable(),
+    past: unitPast.extend({ years: unitPast.shape.years.nullable() }),
+    promised: day.or(z.literal("")),
+  })
+  .partial();
 const input = z.object({
   ...onJob,
   fields,
@@ -89,21 +84,21 @@ export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResu
   });
 }
 
-const customerInput = z.object({ ...onJob, name: text.optional(), contact: text.optional() });
+const customerInput = z.object({ ...onJob, name: jobHead.shape.customerName.optional(), contact: jobHead.shape.customerContact.optional() });
 export async function saveCustomer(raw: z.infer<typeof customerInput>): Promise<ActionResult> {
   return act(customerInput, raw, ({ number, version, ...said }) => setCustomer(number, version, said));
 }
 
 const variantInput = z.object({
   ...onJob,
-  variant: z.string().trim().min(1, "give the variant a name").max(80, "must be shorter than 80 letters"),
-  mark: z.string().trim().min(3, "say by which mark it is told").max(200, "must be shorter than 200 letters"),
+  variant: z.string().trim().min(1, "give the variant a name").max(80, "must be shorter than 80 characters"),
+  mark: z.string().trim().min(3, "say by which mark it is told").max(200, "must be shorter than 200 characters"),
 });
 export async function learnVariant(raw: z.infer<typeof variantInput>): Promise<ActionResult> {
   return act(variantInput, raw, ({ number, version, ...taught }) => teachVariant(number, version, taught));
 }
 
-const dateCodeInput = z.object({ ...onJob, text: z.string().max(200) });
+const dateCodeInput = z.object({ ...onJob, text });
 export async function learnDateCode(raw: z.infer<typeof dateCodeInput>): Promise<ActionResult> {
   return act(dateCodeInput, raw, ({ number, version, text: said }) => teachDateCode(number, version, said));
 }

@@ -35,14 +35,14 @@ describe("a part that has come", () => {
     expect(arrivalVerdict(items, rest).says).toBe("The figures are as they should be. Look at the rest: meshes by hand.");
   });
   it("is sent back for one wrong figure, although the rest is not measured yet: nine teeth for eight", () => {
-    expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({ suggests: "send back", says: "It is not the part: teeth 9 for 8: 1 too much." });
+    expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({ suggests: "send back", says: "It is not the part: teeth 9 instead of 8: 1 too much." });
     expect(arrivalVerdict(items, { ...right, hand: "no" }).says).toMatch(/hand not as it should be/);
     expect(arrivalVerdict(items, { ...right, boreMm: 6.2 }).suggests).toBe("send back");
   });
   it("is in doubt where a figure is off by hardly more than a caliper may be", () => {
     expect(arrivalVerdict(items, { ...right, boreMm: 5.95 })).toMatchObject({
       suggests: "doubt",
-      says: "bore 5.95 for 6 mm: hardly more than the caliper may be off. Measure again, or decide.",
+      says: "bore 5.95 instead of 6 mm: hardly more than the caliper may be off. Measure again, or decide.",
     });
     expect(arrivalVerdict(items, { ...right, boreMm: 6.05 }).suggests).toBe("doubt");
   });

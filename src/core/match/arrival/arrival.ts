@@ -133,7 +133,7 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
     const off = value - expected;
     if (Math.abs(off) <= (i.tolerance ?? 0) + 1e-9) return { key: i.key, verdict: "same", says: "as it should be" };
     if (i.unit === "mm" && Math.abs(off) <= (i.tolerance ?? 0) + CALIPER_MM)
-      return { key: i.key, verdict: "doubt", says: `${round(value)} for ${expected} mm` };
+      return { key: i.key, verdict: "doubt", says: `${round(value)} instead of ${expected} mm` };
     const way = REWORK[i.key];
     if (way && off < 0 === way.smaller) {
       rework.push({ do: way.do, note: way.note(round(value), expected) });
@@ -142,7 +142,7 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
     return {
       key: i.key,
       verdict: "no",
-      says: `${round(value)}${i.unit && ` ${i.unit}`} for ${expected}${i.unit && ` ${i.unit}`}: ${round(Math.abs(off))}${i.unit && ` ${i.unit}`} too ${off > 0 ? "much" : "little"}`,
+      says: `${round(value)}${i.unit && ` ${i.unit}`} instead of ${expected}${i.unit && ` ${i.unit}`}: ${round(Math.abs(off))}${i.unit && ` ${i.unit}`} too ${off > 0 ? "much" : "little"}`,
     };
   });
   const wrong = verdicts.filter((v) => v.verdict === "no");

@@ -186,7 +186,7 @@ describe("a basket", () => {
       lines: [{ offer: "kit", packs: 1 }],
       leftOver: [{ part: "SEAL-8", qty: 1 }],
     });
-    expect(runnersUp[0]).toMatchObject({ cost: 37.3, days: 3, why: "7.30 dearer, 1 day sooner, 2 parcels for 1" });
+    expect(runnersUp[0]).toMatchObject({ cost: 37.3, days: 3, why: "7.30 dearer, 1 day sooner, 2 parcels instead of 1" });
   });
 
   it("the soonest, and the soonest that the customer pays for", () => {

@@ -221,8 +221,8 @@ function whyItLoses(best: Basket, next: Basket): string {
     time > 0 ? `${time} day${time === 1 ? "" : "s"} later` : time < 0 ? `${-time} day${time === -1 ? "" : "s"} sooner` : "the same day",
   ];
   const parcels = next.shipping.length - best.shipping.length;
-  if (parcels > 0) says.push(`${next.shipping.length} parcels for ${best.shipping.length}`);
+  if (parcels > 0) says.push(`${next.shipping.length} parcels instead of ${best.shipping.length}`);
   const other = next.choices.filter((c, i) => c.part !== best.choices[i]?.part || c.keep !== best.choices[i]?.keep);
-  if (other.length) says.push(`with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} for ${c.need}`).join(", ")}`);
+  if (other.length) says.push(`with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} as the ${c.need}`).join(", ")}`);
   return says.join(", ");
 }

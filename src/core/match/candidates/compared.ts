@@ -67,6 +67,6 @@ export function materialCriterion(wanted: string | undefined, offered: string | 
     offered,
     "–",
     wanted === offered ? "same" : "fits",
-    wanted === offered ? "as it was" : `${offered} for ${wanted}: ${says}`,
+    wanted === offered ? "as it was" : `${offered} instead of ${wanted}: ${says}`,
   );
 }

@@ -94,13 +94,13 @@ describe("the law of meshing", () => {
   it("refuses another tooth sum on fixed centres, with how far apart the shafts would have to be", () => {
     expect(of("teeth", { teeth: 43 }).verdict).toBe("no");
     // (43 + 9)/(2 cos 18°) − (41 + 9)/(2 cos 18°) = 1.051 mm
-    expect(of("centre distance", { teeth: 43 }).says).toBe("tooth sum 52 for 50: would need the shafts 1.05 mm further apart than they are");
+    expect(of("centre distance", { teeth: 43 }).says).toBe("tooth sum 52 instead of 50: would need the shafts 1.05 mm further apart than they are");
   });
   it("allows it with the companion that keeps the tooth sum, and says what that does to the speed", () => {
     expect(verdictOf({}, { teeth: 42 }, [pinion(8)])).toBe("with-companions");
     expect(of("teeth", { teeth: 42 }, {}, [pinion(8)]).says).toMatch(/only together with P-8 \(8 teeth\); the old 9-tooth gear must go/);
     // (41/9)/(42/8) − 1 = −13.2 %
-    expect(of("output speed", { teeth: 42 }, { outputRpm: 90 }, [pinion(8)]).says).toBe("the output turns 13.2 % slower, 78.1 rpm for 90: tell the customer");
+    expect(of("output speed", { teeth: 42 }, { outputRpm: 90 }, [pinion(8)]).says).toBe("the output turns 13.2 % slower, 78.1 rpm instead of 90: tell the customer");
   });
   it("asks for the mate where it is not named: the pair may sit on the old shafts or not", () => {
     expect(of("teeth", { teeth: 42 }, { mate: undefined }, [pinion(8)])).toMatchObject({
@@ -118,7 +118,7 @@ describe("the law of meshing", () => {
     const small: Partial<WantedGear> = { teeth: 9, hand: "left", mate: { teeth: 41, willBe: 42, drives: false }, boreMm: 8, outputRpm: 90 };
     expect(of("teeth", { teeth: 8, hand: "left" }, small)).toMatchObject({
       verdict: "fits",
-      says: "8 teeth for 9: goes with the 42-tooth gear that was chosen",
+      says: "8 teeth instead of 9: goes with the 42-tooth gear that was chosen",
     });
     expect(of("teeth", { teeth: 9, hand: "left" }, small)).toMatchObject({ verdict: "no", says: "it went with 41 teeth, and 42 were chosen" });
     expect(of("output speed", { teeth: 8, hand: "left" }, small).says).toMatch(/13\.2 % slower/);
@@ -149,7 +149,10 @@ describe("the law of meshing", () => {
       const w: Partial<WantedGear> = { form, teeth: 20, helixAngleDeg: 0, hand: undefined, mate: { teeth: 20 } };
       const o: Partial<GearSpec> = { form, helixAngleDeg: 0, hand: undefined };
       expect(of("teeth", { ...o, teeth: 20 }, w).verdict).toBe("same");
-      expect(of("teeth", { ...o, teeth: 18 }, w)).toMatchObject({ verdict: "no", says: `18 teeth for 20: a ${form} runs only with what it was made for` });
+      expect(of("teeth", { ...o, teeth: 18 }, w)).toMatchObject({
+        verdict: "no",
+        says: `18 teeth instead of 20: a ${form} runs only with what it was made for`,
+      });
       // 18 and 22 add up as 20 and 20 do, and mean nothing here
       expect(of("teeth", { ...o, teeth: 18 }, w, [pinion(22, { form, helixAngleDeg: 0, hand: undefined })]).verdict).toBe("settle");
     }

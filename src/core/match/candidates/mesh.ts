@@ -79,8 +79,11 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
     const [sold] = companions;
     return [
       sold
-        ? teeth("settle", `${offered.teeth} teeth for ${own.teeth} go only with ${sold.number}: ask the seller whether the pair has the old mounting distances`)
-        : teeth("no", `${offered.teeth} teeth for ${own.teeth}: a ${form} runs only with what it was made for`),
+        ? teeth(
+            "settle",
+            `${offered.teeth} teeth instead of ${own.teeth} go only with ${sold.number}: ask the seller whether the pair has the old mounting distances`,
+          )
+        : teeth("no", `${offered.teeth} teeth instead of ${own.teeth}: a ${form} runs only with what it was made for`),
     ];
   }
   if (!mate) {
@@ -90,10 +93,10 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
       return [
         teeth(
           "settle",
-          `${offered.teeth} teeth for ${own.teeth} go only with ${sold.number}: name the gear it runs with on the gear bench to settle whether the pair sits on the old shafts`,
+          `${offered.teeth} teeth instead of ${own.teeth} go only with ${sold.number}: name the gear it runs with on the gear bench to settle whether the pair sits on the old shafts`,
         ),
       ];
-    return [teeth("no", `${offered.teeth} teeth for ${own.teeth} changes the ratio and the centre distance; it does not mesh with what stays`)];
+    return [teeth("no", `${offered.teeth} teeth instead of ${own.teeth} changes the ratio and the centre distance; it does not mesh with what stays`)];
   }
   // a measured distance says something about shifted teeth only where both shifts are known
   const known = mate.profileShift !== undefined;
@@ -115,7 +118,7 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
     return [
       sameTeeth
         ? teeth("same", "the ratio stays")
-        : teeth("fits", `${offered.teeth} teeth for ${own.teeth}: goes with the ${stays.teeth}-tooth gear that was chosen`),
+        : teeth("fits", `${offered.teeth} teeth instead of ${own.teeth}: goes with the ${stays.teeth}-tooth gear that was chosen`),
       centre(form, was, was + alone, own.moduleMm, "same", stays.teeth),
       ...speed(stays.teeth),
     ];
@@ -126,13 +129,13 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
         sameTeeth ? "same" : "companion",
         sameTeeth
           ? "the ratio stays"
-          : `${offered.teeth} teeth for ${own.teeth}: only together with ${partner.c.number} (${z} teeth); the old ${mate.teeth}-tooth gear must go`,
+          : `${offered.teeth} teeth instead of ${own.teeth}: only together with ${partner.c.number} (${z} teeth); the old ${mate.teeth}-tooth gear must go`,
       ),
       centre(form, was, was + partner.off, own.moduleMm, "companion", z, partner.c.number),
       ...speed(z),
     ];
   }
-  const sum = form === "worm-wheel" || form === "internal" ? "" : `tooth sum ${offered.teeth + stays.teeth} for ${own.teeth + mate.teeth}: `;
+  const sum = form === "worm-wheel" || form === "internal" ? "" : `tooth sum ${offered.teeth + stays.teeth} instead of ${own.teeth + mate.teeth}: `;
   const refused = `${sum}would need the shafts ${round(Math.abs(alone))} mm ${alone > 0 ? "further apart" : "closer together"} than they are`;
   const failing = companions.map(
     (c) => whyNotMeshing(offered, c.spec)[0] ?? `with ${c.number} the shafts would have to be ${round(Math.abs(off(offered, c.spec)))} mm elsewhere`,
@@ -145,7 +148,7 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
         )
       : teeth(
           "no",
-          `${offered.teeth} teeth for ${own.teeth} does not mesh with the ${stays.teeth}-tooth gear ${mate.willBe === undefined ? "that stays" : "that was chosen"}`,
+          `${offered.teeth} teeth instead of ${own.teeth} does not mesh with the ${stays.teeth}-tooth gear ${mate.willBe === undefined ? "that stays" : "that was chosen"}`,
         ),
     criterion(distanceName(form), `${round(was)} mm`, `${round(was + alone)} mm`, tolerance(own.moduleMm), "no", [refused, ...failing].join("; ")),
   ];
@@ -177,7 +180,7 @@ function outputSpeed(oldTeeth: number, mate: WantedMate, teeth: number, mateTeet
   const [was, will] = [ratio(oldTeeth, mate.teeth), ratio(teeth, mateTeeth)];
   const share = was / will - 1;
   if (Math.abs(share) < 1e-9) return [];
-  const rpm = outputRpm === undefined ? "" : `, ${round((outputRpm * was) / will, 1)} rpm for ${round(outputRpm, 1)}`;
+  const rpm = outputRpm === undefined ? "" : `, ${round((outputRpm * was) / will, 1)} rpm instead of ${round(outputRpm, 1)}`;
   return [
     criterion(
       "output speed",

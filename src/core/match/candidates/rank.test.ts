@@ -167,7 +167,7 @@ describe("match rank", () => {
       ["W-41", "no"],
     ]);
     const speed = candidates[0]?.criteria.find((c) => c.criterion === "output speed");
-    expect(speed?.says).toBe("the output turns 25.8 % slower, 50.4 rpm for 68: tell the customer");
+    expect(speed?.says).toBe("the output turns 25.8 % slower, 50.4 rpm instead of 68: tell the customer");
   });
   it.each([
     [{ wanted: {}, parts: [] }, /nothing to look for/],

@@ -170,7 +170,7 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
   ) {
     const closure = standard.closure;
     if (closure && part.spec.closure && closure !== part.spec.closure)
-      return said("settle", `a ${standard.designation}, closed otherwise: ${part.spec.closure} for ${closure}`);
+      return said("settle", `a ${standard.designation}, closed otherwise: ${part.spec.closure} instead of ${closure}`);
     return said("same", `a ${standard.designation} is a ${standard.designation}, whoever makes it`);
   }
   if (successor) {

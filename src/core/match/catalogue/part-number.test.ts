@@ -21,7 +21,7 @@ describe("a number that was read", () => {
     expect(numberMatch(asked, "VLB-40-241")?.how ?? null).toBe(how);
   });
   it("says which signs were misread", () => {
-    expect(numberMatch("VLB-4O-24I", "VLB-40-241")?.says).toBe("O for 0, I for 1: easily misread, look again");
+    expect(numberMatch("VLB-4O-24I", "VLB-40-241")?.says).toBe("O instead of 0, I instead of 1: easily misread, look again");
   });
   it("a short number is never one sign off: that is the next size", () => {
     expect(numberMatch("608", "609")).toBeNull();

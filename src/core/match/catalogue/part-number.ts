@@ -32,7 +32,7 @@ export function numberMatch(asked: string, number: string): NumberMatch | null {
   if (!a || !b) return null;
   if (a === b) return { how: "written", says: `the same number, written ${asked.trim()}` };
   if (foldedNumber(asked) === foldedNumber(number)) {
-    const signs = [...a].flatMap((c, i) => (c === [...b][i] ? [] : [`${c} for ${[...b][i]}`]));
+    const signs = [...a].flatMap((c, i) => (c === [...b][i] ? [] : [`${c} instead of ${[...b][i]}`]));
     return { how: "misread", says: `${signs.join(", ")}: easily misread, look again` };
   }
   if (Math.min(a.length, b.length) >= LEAST_FOR_A_SLIP && isOneSlip(a, b)) return { how: "one off", says: `one sign differs from ${asked.trim()}: look again` };

@@ -67,7 +67,7 @@ export function quoteOf(input: QuoteInput): Quote {
   };
   for (const p of input.parts)
     add("part", p.says, `${p.qty}`, p.price !== undefined ? cents(p.price) : Math.round(cents(p.cost ?? 0) * (1 + rates.markupPercent / 100)));
-  for (const s of input.shipping) if (s.cost > 0) add("shipping", `Sending, ${s.supplier}`, "1", cents(s.cost));
+  for (const s of input.shipping) if (s.cost > 0) add("shipping", `Shipping, ${s.supplier}`, "1", cents(s.cost));
   for (const c of input.consumables) add("consumable", c.says, c.qty, Math.round(cents(c.cost) * (1 + rates.markupPercent / 100)));
   const minutes = input.work.reduce((t, w) => t + w.minutes, 0);
   for (const w of input.work) add("work", w.says, `${Math.round(w.minutes)} min`, Math.round((w.minutes / 60) * rates.perHour * 100));

@@ -205,7 +205,7 @@ export function GearBench({ view, draft }: { view: GearView; draft: unknown }) {
           </p>
         ) : (
           <KeyButton keyName=" " look="main" disabled={!view.names.length} onPress={() => void run(acceptName, { part, which: 0 })} className="justify-center">
-            That is it
+            Accept
           </KeyButton>
         )}
       </section>
