@@ -88,7 +88,7 @@ export function jobFileFrom(r: Recipe, today = new Date()): { file: JobFile; pic
     return found.id;
   };
   // findings, services and grease points name their part by its name, and a gear its mate
-  const named = <T extends { readonly part?: string | undefined; readonly x?: Readonly<Record<string, unknown>> | undefined }>(thing: T): T => {
+  const named = <T extends { readonly part?: string; readonly x?: Readonly<Record<string, unknown>> | undefined }>(thing: T): T => {
     if (thing.part === undefined) return thing;
     const gear = Object(thing.x?.gear ?? {});
     return { ...thing, part: idOf(thing.part), ...(typeof gear.mate === "string" ? { x: { ...thing.x, gear: { ...gear, mate: idOf(gear.mate) } } } : {}) };

@@ -10,7 +10,7 @@ export interface OrderLine {
   readonly price: number;
   /** as the supplier offered it when it was ordered: working days, and packs that were there. What it offers later changes nothing about an order */
   readonly leadDays: number;
-  readonly had?: number | undefined;
+  readonly had?: number;
 }
 
 export interface PlacedOrder {

@@ -15,15 +15,28 @@ import { findFuse, fuseInput } from "@/core/train/fuse";
 import { solveTrain } from "@/core/train/solve";
 import { trainInput } from "@/core/train/train";
 
+/** What can be asked besides the words of a command. */
+export const OPTIONS = {
+  in: { type: "string" },
+  out: { type: "string" },
+  done: { type: "string" },
+  "mm-per-px": { type: "string" },
+  lines: { type: "boolean" },
+  example: { type: "boolean" },
+  help: { type: "boolean" },
+  "as-new": { type: "boolean" },
+} as const;
+export type Options = { readonly [K in keyof typeof OPTIONS]?: ((typeof OPTIONS)[K]["type"] extends "string" ? string : boolean) | undefined };
+
 export interface Verb {
   readonly help: string;
   readonly example: unknown;
   /** the answer, or a promise of it */
-  readonly answer: (input: unknown, options: ReadonlyMap<string, string | true>) => unknown;
+  readonly answer: (input: unknown, options: Options) => unknown;
   /** verbs that read and write files or the shop's store instead of JSON */
-  readonly run?: (words: string[], options: ReadonlyMap<string, string | true>) => Promise<void>;
+  readonly run?: (words: string[], options: Options) => Promise<void>;
   /** verbs that read a picture: its path in, the answer out */
-  readonly picture?: (path: string | undefined, options: ReadonlyMap<string, string | true>) => Promise<unknown>;
+  readonly picture?: (path: string | undefined, options: Options) => Promise<unknown>;
 }
 
 const onlyByFile = (): never => {
@@ -72,7 +85,7 @@ export const commands: Readonly<Record<string, Verb>> = {
     answer: (input, options) => {
       const strip = stripOf(readJobFile(input));
       const plan = rebuildPlan(strip);
-      const done = options.get("done");
+      const done = options.done;
       if (typeof done !== "string") return plan;
       const numbers = doneNumbers(done, plan.steps.length);
       return { ...plan, ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))) };
@@ -105,7 +118,7 @@ export const commands: Readonly<Record<string, Verb>> = {
     help: "PICTURE [--mm-per-px X]: the teeth of a gear in a photograph, which are missing, and how sure that is; --lines reads one path a line",
     example: ["gear", "read", "demo/pictures/jpeg/juicer-wheel41.jpg"],
     answer: onlyByFile,
-    picture: async (path, options) => (await import("./gear-read")).readGearFile(path, options.get("mm-per-px")),
+    picture: async (path, options) => (await import("./gear-read")).readGearFile(path, options["mm-per-px"]),
   },
   "hardware identify": {
     help: "caliper readings of a bearing, thread, pin, circlip or O-ring in, what it is out, best first",
@@ -136,13 +149,13 @@ export const commands: Readonly<Record<string, Verb>> = {
     help: "NUMBER [--out FILE]: a job of the shop as NUMBER.demontage.zip",
     example: ["job", "export", "J-0142"],
     answer: onlyByFile,
-    run: async (words, options) => (await import("./job-files")).exportJob(words[0], options.get("out")),
+    run: async (words, options) => (await import("./job-files")).exportJob(words[0], options.out),
   },
   "job import": {
     help: "FILE [--as-new]: takes a job file (ZIP or job.json) into the shop",
     example: ["job", "import", "J-0142.demontage.zip"],
     answer: onlyByFile,
-    run: async (words, options) => (await import("./job-files")).importJob(words[0], options.has("as-new")),
+    run: async (words, options) => (await import("./job-files")).importJob(words[0], options["as-new"] === true),
   },
 };
 

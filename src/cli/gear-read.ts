@@ -4,7 +4,7 @@ import { type GearReading, readGear } from "@/core/photo/index";
 import { pictureFrom } from "./picture-file";
 
 /** `gear read`: pixels in the answer are the file's own. */
-export async function readGearFile(path: string | undefined, mmPerPx: string | true | undefined): Promise<GearReading & { elapsedMs: number }> {
+export async function readGearFile(path: string | undefined, mmPerPx: string | undefined): Promise<GearReading & { elapsedMs: number }> {
   if (!path) throw new Fault("", "which picture? gear read PICTURE [--mm-per-px X]");
   const scale = mmPerPx === undefined ? undefined : Number(mmPerPx);
   if (scale !== undefined && !(scale > 0 && scale < 100)) throw new Fault("--mm-per-px", "is millimetres in one pixel of the picture, for example 0.05");

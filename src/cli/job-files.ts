@@ -5,7 +5,7 @@ import { database } from "@/store/database";
 import { parcelOf, takeInJobFile } from "@/store/job-file";
 
 /** `job export NUMBER [--out FILE]`: writes the ZIP, answers where it lies. */
-export async function exportJob(number: string | undefined, out: string | true | undefined): Promise<void> {
+export async function exportJob(number: string | undefined, out: string | undefined): Promise<void> {
   try {
     if (!number) throw new Fault("number", "say which job: job export J-0142");
     const parcel = await parcelOf(number);

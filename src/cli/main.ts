@@ -1,34 +1,44 @@
 import { readFileSync } from "node:fs";
+import { parseArgs } from "node:util";
 import { Fault } from "@/core/fault";
-import { commands, type Verb } from "./commands";
+import { commands, OPTIONS, type Options, type Verb } from "./commands";
+
+/** The words of a command line and what was asked with them. Throws a Fault for an option that nobody knows. */
+function asked(args: string[]): { words: string[]; options: Options } {
+  try {
+    const { values, positionals } = parseArgs({ args, options: OPTIONS, allowPositionals: true });
+    return { words: positionals, options: values };
+  } catch (e) {
+    throw new Fault("", e instanceof Error ? (e.message.split(". ")[0] ?? "").toLowerCase() : "cannot be read");
+  }
+}
 
 /** `npm run -s cli -- NOUN VERB [FILE] [--options]`: a thin door to the core. See docs/formats.md. */
 async function main(argv: string[]): Promise<number> {
-  const options = new Map<string, string | true>();
-  const words: string[] = [];
-  for (let i = 0; i < argv.length; i++) {
-    const word = argv[i] as string;
-    if (!word.startsWith("--")) words.push(word);
-    else if (["--in", "--out", "--done", "--mm-per-px"].includes(word)) options.set(word.slice(2), argv[++i] ?? "");
-    else options.set(word.slice(2), true);
+  let words: string[];
+  let options: Options;
+  try {
+    ({ words, options } = asked(argv));
+  } catch (e) {
+    return complain(e);
   }
   const [noun, name, ...rest] = words;
   const verb: Verb | undefined = commands[`${noun} ${name}`];
   if (!verb) {
     const known = Object.entries(commands).map(([k, v]) => `  ${k.padEnd(18)} ${v.help}`);
-    if (options.has("help") || !noun) {
+    if (options.help || !noun) {
       console.log(["npm run -s cli -- NOUN VERB [FILE] [--in FILE] [--lines] [--example] [--help]", ...known].join("\n"));
       return 0;
     }
     return complain(new Fault("", `there is no command "${words.join(" ")}"; --help lists them`));
   }
-  if (options.has("help")) console.log(`${noun} ${name}: ${verb.help}`);
-  else if (options.has("example")) console.log(JSON.stringify(verb.example, null, 2));
+  if (options.help) console.log(`${noun} ${name}: ${verb.help}`);
+  else if (options.example) console.log(JSON.stringify(verb.example, null, 2));
   else {
     try {
       if (verb.run) await verb.run(rest, options);
       else if (verb.picture) await pictures(verb.picture, rest, options);
-      else if (options.has("lines")) await lines(verb, input(rest, options));
+      else if (options.lines) await lines(verb, input(rest, options));
       else print(await verb.answer(parse(input(rest, options)), options));
     } catch (e) {
       return complain(e);
@@ -37,8 +47,8 @@ async function main(argv: string[]): Promise<number> {
   return 0;
 }
 
-function input(rest: string[], options: Map<string, string | true>): string {
-  const file = options.get("in") ?? rest[0];
+function input(rest: string[], options: Options): string {
+  const file = options.in ?? rest[0];
   try {
     return readFileSync(typeof file === "string" ? file : 0, "utf8");
   } catch (e) {
@@ -60,7 +70,7 @@ function parse(text: string): unknown {
 const print = (value: unknown): void => void process.stdout.write(`${JSON.stringify(value)}\n`);
 
 async function lines(verb: Verb, text: string): Promise<void> {
-  const options = new Map<string, string | true>();
+  const options: Options = {};
   const out: unknown[] = [];
   for (const line of text.split("\n").filter((l) => l.trim()))
     try {
@@ -73,8 +83,8 @@ async function lines(verb: Verb, text: string): Promise<void> {
 }
 
 /** Pictures by their paths: one as an argument, or with --lines one a line. */
-async function pictures(read: NonNullable<Verb["picture"]>, rest: string[], options: Map<string, string | true>): Promise<void> {
-  if (!options.has("lines")) return print(await read(rest[0], options));
+async function pictures(read: NonNullable<Verb["picture"]>, rest: string[], options: Options): Promise<void> {
+  if (!options.lines) return print(await read(rest[0], options));
   for (const path of input(rest, options)
     .split("\n")
     .map((l) => l.trim())

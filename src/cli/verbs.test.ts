@@ -5,7 +5,7 @@ import { commands } from "./commands";
 const answer = (verb: string, input: unknown) => {
   const found = commands[verb];
   if (!found) throw new Error(`no command ${verb}`);
-  return found.answer(input, new Map()) as never;
+  return found.answer(input, {}) as never;
 };
 
 describe("every verb that reads JSON", () => {

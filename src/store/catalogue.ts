@@ -126,12 +126,8 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
         ),
       );
   }
-  take(
-    await db("catalogue").whereIn(
-      "number",
-      [...found.values()].flatMap((p) => p.needsAlso.map((n) => n.number)).filter((n) => !found.has(n)),
-    ),
-  );
+  const companions = [...found.values()].flatMap((p) => p.needsAlso.map((n) => n.number)).filter((n) => !found.has(n));
+  if (companions.length) take(await db("catalogue").whereIn("number", companions));
   return [...found.values()];
 }
 

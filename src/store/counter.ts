@@ -87,7 +87,7 @@ export async function teachDateCode(number: string, version: number, text: strin
 }
 
 /** Who brought the unit: found in the book of customers, or written into it. A known name brings its contact along. */
-export async function setCustomer(number: string, version: number, said: { name?: string | undefined; contact?: string | undefined }): Promise<number> {
+export async function setCustomer(number: string, version: number, said: { name?: string; contact?: string }): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const name = (said.name ?? job.customerName).trim();
     const found: Customer[] = name ? await same(trx("customers"), "name", name).select("name", "contact") : [];

@@ -33,7 +33,7 @@ export async function setFinding(
   number: string,
   version: number,
   part: string,
-  { renew, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean | undefined },
+  { renew, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { gear } = await findingOf(c, part);

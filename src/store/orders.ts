@@ -196,7 +196,7 @@ export async function decideArrival(
   version: number,
   arrival: number,
   decision: Exclude<ArrivalDecision, "stock"> | null,
-  { reason, rework = [], day }: { reason?: string | undefined; rework?: Arrival["rework"]; day: string },
+  { reason, rework = [], day }: { reason?: string; rework?: Arrival["rework"]; day: string },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job, at } = c;

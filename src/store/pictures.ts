@@ -99,12 +99,12 @@ export async function addPicture(
   bytes: Buffer,
   where: {
     role: JobPicture["role"];
-    step?: string | undefined;
-    part?: string | undefined;
+    step?: string;
+    part?: string;
     /** the sender's own name for the picture: sent twice by a retry, it is kept once */
-    key?: string | undefined;
+    key?: string;
     /** the recorder's own name for the step it is of, which may not be laid down yet */
-    stepKey?: string | undefined;
+    stepKey?: string;
   },
 ): Promise<{ picture: JobPicture; version: number }> {
   const db = await database();

@@ -14,7 +14,7 @@ export async function setAnswer(
   number: string,
   version: number,
   question: string,
-  answer: { answer: string; value?: number | undefined; unit?: string | undefined; note?: string | undefined } | null,
+  answer: { answer: string; value?: number; unit?: string; note?: string } | null,
   says: string,
 ): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {

@@ -18,7 +18,7 @@ export interface RowsOf<T> {
   /** A row as a record. Throws a {@link DamagedRow} where it is none. Columns that the schema does not know are left. */
   readonly read: (row: Row) => T;
   /** A record, or some fields of one, as a row; `undefined` and null both clear the column. What is folded is written whole. */
-  readonly write: (fields: { readonly [K in keyof T]?: T[K] | null | undefined }) => Row;
+  readonly write: (fields: { readonly [K in keyof T]?: T[K] | null }) => Row;
   /** The column that keeps a field. */
   readonly column: (field: keyof T) => string;
 }

@@ -96,7 +96,7 @@ function ownFacts({
   stack: _s,
   asOne: _one,
   ...rest
-}: NewStep): Omit<StripStep, "id" | "parts" | "hardware" | "stack"> & { key?: string | undefined } {
+}: NewStep): Omit<StripStep, "id" | "parts" | "hardware" | "stack"> & { key?: string } {
   return rest;
 }
 

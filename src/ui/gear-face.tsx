@@ -8,14 +8,14 @@ import { runBetween } from "@/core/judge/tooth-marks";
 export interface GearFaceProps {
   gear: Gear;
   kind?: GearKind;
-  coneAngleDeg?: number | undefined;
-  boreMm?: number | undefined;
-  boreForm?: string | undefined;
+  coneAngleDeg?: number;
+  boreMm?: number;
+  boreForm?: string;
   /** tooth number (from 0) → mark */
   marks: Readonly<Record<string, string>>;
   onMark?: (teeth: readonly number[]) => void;
   /** laid over it at the same scale, the difference shaded */
-  over?: Gear | undefined;
+  over?: Gear;
   /** 1 shows all of it; more goes closer to the tooth that is looked at */
   zoom?: number;
   label: string;

@@ -14,19 +14,19 @@ export interface Pocket {
   readonly step: string;
   readonly title: string;
   /** of its first picture */
-  readonly thumb?: string | undefined;
+  readonly thumb?: string;
   /** its first piece of hardware, which is drawn, and how many pieces there are in all */
-  readonly main?: { readonly kind: HardwareKind; readonly drive?: string | undefined } | undefined;
-  readonly pieces?: number | undefined;
+  readonly main?: { readonly kind: HardwareKind; readonly drive?: string } | undefined;
+  readonly pieces?: number;
   /** kind of its first part: what is drawn where there is no picture */
-  readonly partKind?: string | undefined;
+  readonly partKind?: string;
   /** it has a front */
-  readonly facing?: boolean | undefined;
-  readonly bundle?: string | undefined;
+  readonly facing?: boolean;
+  readonly bundle?: string;
   /** indices of the pockets it needed; left out: the one before it */
-  readonly needs?: readonly number[] | undefined;
-  readonly emptied?: boolean | undefined;
-  readonly lookAlike?: string | undefined;
+  readonly needs?: readonly number[];
+  readonly emptied?: boolean;
+  readonly lookAlike?: string;
 }
 
 /** Indices of the pockets that a pocket needed. */
@@ -38,7 +38,7 @@ export interface MatProps {
   hand: number;
   foot: string;
   onPick?: (step: string) => void;
-  picked?: string | undefined;
+  picked?: string;
   /** pockets may be dragged: slid to another place, bundled with another, tied to what had to be off before */
   onDrag?: ((drop: MatDrop) => void) | undefined;
 }

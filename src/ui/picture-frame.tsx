@@ -8,16 +8,16 @@ export const pictureUrl = (sha256: string, thumb = false): string => `/api/pictu
 /** A picture with its marks, as a frame shows it. Without its size no marks can be drawn. */
 export interface FramedPicture {
   readonly url: string;
-  readonly marks?: readonly PictureMark[] | undefined;
-  readonly width?: number | undefined;
-  readonly height?: number | undefined;
+  readonly marks?: readonly PictureMark[];
+  readonly width?: number;
+  readonly height?: number;
 }
 
 interface KeptPicture {
   readonly sha256: string;
-  readonly marks?: readonly PictureMark[] | undefined;
-  readonly width?: number | undefined;
-  readonly height?: number | undefined;
+  readonly marks?: readonly PictureMark[];
+  readonly width?: number;
+  readonly height?: number;
 }
 
 /** A kept picture for a frame. */

@@ -11,7 +11,7 @@ const MOST_HEIGHT = 430;
 const MARGIN = { left: 12, right: 138 } as const;
 
 /** A train from the side: shafts as lines with their speeds, gears as bars to relative size. A chosen mesh or shaft stands out. */
-export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer: TrainAnswer; lit?: string | undefined }) {
+export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer: TrainAnswer; lit?: string }) {
   const d = useMemo(() => trainDiagram(train), [train]);
   const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right) / (d.width + 60), MOST_HEIGHT / (d.bottom - d.top), 3);
   const x = scaleLinear([-60, d.width], [MARGIN.left, MARGIN.left + (d.width + 60) * scale]);

@@ -70,7 +70,7 @@ export interface Way {
 }
 
 export interface WayFacts {
-  readonly mode?: string | undefined;
+  readonly mode?: string;
   readonly plastic: boolean;
   readonly load: "light" | "daily" | "hard" | "unknown";
   readonly safety: boolean;

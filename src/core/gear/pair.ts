@@ -4,9 +4,9 @@ import { involuteStartRadius } from "./outline";
 
 /** A gear of a pair as it was measured. */
 export interface PairGear extends Gear {
-  readonly hand?: "left" | "right" | undefined;
+  readonly hand?: "left" | "right";
   /** what the span has lost against its nominal, mm: tooth thickness worn or cut away along the base tangent */
-  readonly spanLossMm?: number | undefined;
+  readonly spanLossMm?: number;
 }
 
 export interface PairVerdict {

@@ -21,7 +21,7 @@ export interface SizeRow {
 /** A reading as the table takes it. */
 export interface FoundReading extends Measured {
   readonly what: string;
-  readonly teeth?: number | undefined;
+  readonly teeth?: number;
 }
 
 /** What moulded and milled gears of this size are usually off by, in modules (about ISO 1328 quality 9 to 10). */

@@ -7,10 +7,10 @@ import { gearOutline, type Point } from "./outline";
 
 /** A gear as it is to be made. */
 export interface GearToMake extends Gear {
-  readonly hand?: "left" | "right" | undefined;
+  readonly hand?: "left" | "right";
   readonly faceWidthMm: number;
   readonly boreMm: number;
-  readonly boreForm?: string | undefined;
+  readonly boreForm?: string;
 }
 
 export type Point3 = readonly [x: number, y: number, z: number];

@@ -53,13 +53,7 @@ export interface Charge {
  * @param makersGrams the maker's figure for the model, which stands above any rule
  * @example greaseCharge({ freeVolumeMl: 100, school: "measured", pitchLineSpeed: 1, densityGPerMl: 0.9 }).grams // 36
  */
-export function greaseCharge(ask: {
-  freeVolumeMl: number;
-  school: FillSchool;
-  pitchLineSpeed: number;
-  densityGPerMl?: number | undefined;
-  makersGrams?: number | undefined;
-}): Charge {
+export function greaseCharge(ask: { freeVolumeMl: number; school: FillSchool; pitchLineSpeed: number; densityGPerMl?: number; makersGrams?: number }): Charge {
   if (!(ask.freeVolumeMl > 0)) throw new Fault("freeVolumeMl", "must be above 0 ml");
   const density = ask.densityGPerMl ?? DEFAULT_DENSITY;
   if (!(density > 0.3 && density < 3)) throw new Fault("density", "a grease weighs between 0.3 and 3 g/ml");

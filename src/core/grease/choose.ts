@@ -9,13 +9,13 @@ export interface Lubricant {
   readonly baseOil: BaseOil;
   /** NLGI class, 000 as −2 and 00 as −1 */
   readonly nlgi: number;
-  readonly densityGPerMl?: number | undefined;
+  readonly densityGPerMl?: number;
   readonly h1: boolean;
   readonly leastC: number;
   readonly mostC: number;
-  readonly lot?: string | undefined;
+  readonly lot?: string;
   /** what 100 g cost the shop */
-  readonly pricePer100G?: number | undefined;
+  readonly pricePer100G?: number;
 }
 
 /** Where it goes and what it meets. */

@@ -12,10 +12,10 @@ export interface FinalCheck {
 
 /** The last checks for a unit, in the order they are done. Electrical limits are defaults; the local code decides. */
 export function finalChecks(unit: {
-  readonly supply?: string | undefined;
+  readonly supply?: string;
   readonly kind: string;
-  readonly foodContact?: boolean | undefined;
-  readonly protectionClass?: "I" | "II" | "III" | undefined;
+  readonly foodContact?: boolean;
+  readonly protectionClass?: "I" | "II" | "III";
 }): FinalCheck[] {
   const out: FinalCheck[] = [
     { check: "by-hand", asks: "Turned by hand through two full turns of the output: even, no tight spot?", why: "The motor hides what the hand feels." },

@@ -82,7 +82,7 @@ export type JobHead = Frozen<z.infer<typeof jobHead>>;
 
 /** A job with everything that hangs on it. */
 export interface Job extends JobHead, Strip {
-  readonly steps: readonly (StripStep & { readonly at?: string | undefined })[];
+  readonly steps: readonly (StripStep & { readonly at?: string })[];
   readonly lubePoints: readonly WeighedPoint[];
   readonly findings: readonly Finding[];
   readonly readings: readonly Reading[];

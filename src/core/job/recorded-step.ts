@@ -39,15 +39,15 @@ export type RecordedStep = Frozen<z.infer<typeof recordedStep>>;
 /** What is laid down: a step without its ids. */
 export interface NewStep extends StepFacts {
   readonly action: Action;
-  readonly title?: string | undefined;
+  readonly title?: string;
   readonly parts: readonly (Pick<Part, "kind" | "material" | "state"> & { readonly name: string })[];
   readonly hardware: readonly HardwareFacts[];
   /** what it needs; left out: the step that lies last */
-  readonly needs?: readonly string[] | undefined;
-  readonly bundle?: string | undefined;
-  readonly stack?: readonly string[] | undefined;
-  readonly key?: string | undefined;
-  readonly asOne?: boolean | undefined;
+  readonly needs?: readonly string[];
+  readonly bundle?: string;
+  readonly stack?: readonly string[];
+  readonly key?: string;
+  readonly asOne?: boolean;
 }
 
 /** Names with commas between them. @example namesIn("wheel, shim") // ["wheel", "shim"] */

@@ -1,9 +1,9 @@
 /** What calipers say of a plain bush and its shaft, mm. */
 export interface BushReadings {
-  readonly boreMm?: number | undefined;
+  readonly boreMm?: number;
   /** the bore a quarter turn on */
-  readonly boreAcrossMm?: number | undefined;
-  readonly shaftMm?: number | undefined;
+  readonly boreAcrossMm?: number;
+  readonly shaftMm?: number;
 }
 export interface BushVerdict {
   readonly mode: "sound" | "ovalised" | "worn" | "swollen";

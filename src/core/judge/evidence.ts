@@ -5,27 +5,27 @@ import { type Turning, toothExtent } from "./tooth-marks";
 /** What the causes are reasoned from: all that Take in, Strip and the findings wrote down. */
 export interface Evidence {
   readonly symptoms: readonly string[];
-  readonly greaseState?: string | undefined;
+  readonly greaseState?: string;
   readonly past: {
-    readonly bought?: string | undefined;
-    readonly openedBefore?: string | undefined;
-    readonly load?: string | undefined;
-    readonly years?: number | undefined;
+    readonly bought?: string;
+    readonly openedBefore?: string;
+    readonly load?: string;
+    readonly years?: number;
   };
   readonly parts: readonly EvidentPart[];
 }
 export interface EvidentPart {
   readonly name: string;
-  readonly kind?: string | undefined;
-  readonly material?: string | undefined;
-  readonly mode?: string | undefined;
+  readonly kind?: string;
+  readonly material?: string;
+  readonly mode?: string;
   readonly marks?: Readonly<Record<string, string>> | undefined;
-  readonly teeth?: number | undefined;
-  readonly turning?: Turning | undefined;
-  readonly drives?: boolean | undefined;
+  readonly teeth?: number;
+  readonly turning?: Turning;
+  readonly drives?: boolean;
   /** what the mate's span has lost, mm, and what counts as sound */
-  readonly mateLossMm?: number | undefined;
-  readonly mateLimitMm?: number | undefined;
+  readonly mateLossMm?: number;
+  readonly mateLimitMm?: number;
 }
 
 /** Something that is so, as the rules name it, and in words. */

@@ -14,19 +14,19 @@ export type Fate = z.infer<typeof fateName>;
 
 /** The facts of this job that the schools argue with. */
 export interface FateFacts {
-  readonly kind?: string | undefined;
-  readonly mode?: string | undefined;
+  readonly kind?: string;
+  readonly mode?: string;
   readonly plastic: boolean;
   readonly load: "light" | "daily" | "hard" | "unknown";
   /** pitch-line speed, m/s; undefined: not known */
-  readonly speedMs?: number | undefined;
+  readonly speedMs?: number;
   /** somebody is hurt if it lets go: blades, lifting, brakes */
   readonly safety: boolean;
   readonly hot: boolean;
   readonly partToBeHad: boolean | undefined;
-  readonly cost?: number | undefined;
-  readonly limit?: number | undefined;
-  readonly mateWorn?: boolean | undefined;
+  readonly cost?: number;
+  readonly limit?: number;
+  readonly mateWorn?: boolean;
 }
 
 export interface FateOption {

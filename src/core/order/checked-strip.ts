@@ -63,7 +63,7 @@ export function checkStrip(strip: Strip): CheckedStrip {
       return to;
     });
   });
-  const onSomething = (what: string, things: readonly { id: string; part?: string | undefined; reachedBy?: string | undefined }[]): void => {
+  const onSomething = (what: string, things: readonly { id: string; part?: string; reachedBy?: string }[]): void => {
     uniqueIds(what, things);
     things.forEach((t, i) => {
       const at = `${what}[${i}]`;

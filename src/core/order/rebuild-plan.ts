@@ -100,8 +100,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
     const own = step.parts ?? [];
-    const here = (t: { part?: string | undefined; reachedBy?: string | undefined }): boolean =>
-      t.reachedBy === step.id || (t.part !== undefined && own.includes(t.part));
+    const here = (t: { part?: string; reachedBy?: string }): boolean => t.reachedBy === step.id || (t.part !== undefined && own.includes(t.part));
     for (const v of strip.services)
       if (!v.waitMinutes && here(v))
         service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
@@ -207,7 +206,7 @@ function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readon
 }
 
 /** What laid a place open, by name. */
-const reachedName = (strip: CheckedStrip, t: { readonly reachedBy?: string | undefined }): string => {
+const reachedName = (strip: CheckedStrip, t: { readonly reachedBy?: string }): string => {
   const i = strip.indexOf.get(t.reachedBy ?? "");
   return i === undefined ? "the step before" : stepName(strip, i);
 };

@@ -3,7 +3,7 @@ import { Fault } from "../fault";
 /** As much of a step as its place in the strip depends on. */
 export interface Placed {
   readonly id: string;
-  readonly needs?: readonly string[] | undefined;
+  readonly needs?: readonly string[];
 }
 
 /** Whether a step simply needed the one before it in the list: nobody said anything else. */

@@ -32,7 +32,7 @@ const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } 
 };
 const FACTS = Object.keys(WORDS).filter((k): k is keyof StepFacts => k in WORDS);
 
-function wordsOf<K extends keyof FactMap>(facts: { readonly [P in keyof FactMap]?: FactMap[P] | undefined }, fact: K): FactWords | undefined {
+function wordsOf<K extends keyof FactMap>(facts: { readonly [P in keyof FactMap]?: FactMap[P] }, fact: K): FactWords | undefined {
   const value = facts[fact];
   return value === undefined ? undefined : WORDS[fact](value);
 }

@@ -7,7 +7,7 @@ export interface Measured {
 }
 
 /** As it comes in from outside: a bare number carries the instrument's own spread. */
-export type MeasuredInput = number | { value: number; u?: number | undefined };
+export type MeasuredInput = number | { value: number; u?: number };
 
 /** Reads `12.3` or `{ "value": 12.3, "u": 0.02 }`. Not a number, not finite or a negative spread is refused. */
 export const measuredInput: z.ZodType<MeasuredInput> = z.union([

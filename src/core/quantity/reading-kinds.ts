@@ -57,7 +57,7 @@ export const readingKind = (what: string): ReadingKind | undefined =>
 export const namesTheGear = (what: string): boolean => readingKind(what)?.names ?? false;
 
 /** The spread of one reading, in its unit: its own, or that of its kind. */
-export const spreadOf = (r: { readonly what: string; readonly u?: number | undefined }): number => r.u ?? readingKind(r.what)?.u ?? CALIPER_U_MM;
+export const spreadOf = (r: { readonly what: string; readonly u?: number }): number => r.u ?? readingKind(r.what)?.u ?? CALIPER_U_MM;
 
 /** A value that cannot be is refused with a sentence. */
 export function believedReading(what: string, value: number): ReadingKind {

@@ -14,11 +14,7 @@ const charged = /\b(motor|hammer|slicer|shredder|sander|blind)\b/i;
  *
  * Always at the end: fixed wiring, gas, pressure and refrigerant belong to licensed people; the local code decides.
  */
-export function safetyGate(unit: {
-  readonly supply?: string | undefined;
-  readonly kind: string;
-  readonly foodContact?: boolean | undefined;
-}): SafetyQuestion[] {
+export function safetyGate(unit: { readonly supply?: string; readonly kind: string; readonly foodContact?: boolean }): SafetyQuestion[] {
   const out: SafetyQuestion[] = [];
   const ask = (gate: string, asks: string, why: string): void => void out.push({ gate, asks, why });
   if (unit.supply === "mains" || unit.supply === undefined || unit.supply === "other")

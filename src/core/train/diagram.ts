@@ -27,7 +27,7 @@ export interface DrawnWheel {
   readonly y: number;
   /** half its height */
   readonly r: number;
-  readonly part?: string | undefined;
+  readonly part?: string;
 }
 
 /** Width of one mesh in the diagram. */

@@ -23,7 +23,7 @@ export interface StressedGear {
   readonly stressMPa: number;
   /** root stress over strength; the highest breaks first */
   readonly share: number;
-  readonly price?: number | undefined;
+  readonly price?: number;
 }
 
 export interface FuseAnswer {
@@ -110,11 +110,11 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped"> {
 }
 
 type Spec = {
-  material?: string | undefined;
-  moduleMm?: number | undefined;
-  faceWidthMm?: number | undefined;
-  helixAngleDeg?: number | undefined;
-  price?: number | undefined;
+  material?: string;
+  moduleMm?: number;
+  faceWidthMm?: number;
+  helixAngleDeg?: number;
+  price?: number;
 };
 
 function specOf(m: Mesh, role: TrainWheel["role"]): Spec | undefined {

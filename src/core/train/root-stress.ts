@@ -42,7 +42,7 @@ export interface LoadedGear {
   /** normal module, mm */
   readonly moduleMm: number;
   readonly faceWidthMm: number;
-  readonly helixAngleDeg?: number | undefined;
+  readonly helixAngleDeg?: number;
 }
 
 /**

@@ -91,7 +91,7 @@ export interface TrainWheel {
   readonly shaft: string;
   readonly teeth: number;
   readonly says: string;
-  readonly part?: string | undefined;
+  readonly part?: string;
 }
 
 const NAMES: Readonly<Record<PairMesh["kind"], readonly [driver: string, driven: string]>> = {

@@ -6,7 +6,7 @@ import { offersFor } from "@/store/offers";
 export interface AboutPart {
   readonly part: CataloguePart;
   readonly offers: readonly SupplierOffer[];
-  readonly replacedBy: readonly { readonly number: string; readonly name: string; readonly when?: string | undefined }[];
+  readonly replacedBy: readonly { readonly number: string; readonly name: string; readonly when?: string }[];
   readonly inKits: readonly { readonly number: string; readonly name: string }[];
 }
 

@@ -46,7 +46,7 @@ function tableOf(headings: readonly string[], manner: CsvManner): Table<unknown>
 
 export interface HowToRead {
   /** what stands between the cells, where it was chosen */
-  readonly delimiter?: string | undefined;
+  readonly delimiter?: string;
   /** is told how many rows were gone through */
   readonly tell?: (rows: number) => void;
 }

@@ -113,7 +113,7 @@ export function PartSheet({
   );
 }
 
-function Lines({ title, lines, tone = "" }: { title: string; lines: readonly { key: string; shows: ReactNode; why?: string | undefined }[]; tone?: string }) {
+function Lines({ title, lines, tone = "" }: { title: string; lines: readonly { key: string; shows: ReactNode; why?: string }[]; tone?: string }) {
   if (!lines.length) return null;
   return (
     <section aria-label={title}>

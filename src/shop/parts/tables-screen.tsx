@@ -16,7 +16,7 @@ import type { Told } from "./told-by-line";
 interface Waiting {
   readonly id: string;
   readonly name: string;
-  readonly delimiter?: string | undefined;
+  readonly delimiter?: string;
   readonly report?: ImportReport;
 }
 

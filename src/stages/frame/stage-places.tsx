@@ -20,7 +20,7 @@ export function StagePlaces({
   label: string;
   places: readonly StagePlace[];
   number: string;
-  at?: string | undefined;
+  at?: string;
 }) {
   return (
     <nav aria-label={label} className="flex gap-1.5">

@@ -25,7 +25,7 @@ export function TakePicture({
   onClose: () => void;
   hint?: string;
   /** an earlier picture to lay over the live one, so that both are taken from the same place */
-  ghost?: string | undefined;
+  ghost?: string;
 }) {
   useClose(onClose);
   const { take } = usePictures();

@@ -21,11 +21,11 @@ export interface MatchPart {
   readonly id: string;
   readonly name: string;
   readonly wanted: string;
-  readonly missing?: string | undefined;
+  readonly missing?: string;
   readonly candidates: readonly Candidate[];
   /** what suppliers ask for them */
   readonly offers: readonly SupplierOffer[];
-  readonly chosen?: string | undefined;
+  readonly chosen?: string;
   readonly readNumber: string | undefined;
   readonly isGear: boolean;
 }

@@ -9,23 +9,23 @@ export interface LineWords {
   /** small line above: what it belongs to */
   readonly belongs: string;
   readonly title: string;
-  readonly facing?: string | undefined;
+  readonly facing?: string;
   readonly marks: readonly string[];
   readonly wires: readonly { readonly colour: string; readonly to: string }[];
   readonly hardware: readonly Hardware[];
-  readonly torqueNm?: number | undefined;
-  readonly pattern?: string | undefined;
+  readonly torqueNm?: number;
+  readonly pattern?: string;
   readonly renewed: readonly string[];
   /** the pieces as they go back on each other: what lies lowest first */
   readonly stack: readonly string[];
   /** what else must be minded: timing, how it was set */
   readonly mind: readonly string[];
   /** where in the tray it lies */
-  readonly tray?: string | undefined;
+  readonly tray?: string;
   /** the step whose picture is shown */
-  readonly step?: string | undefined;
-  readonly grams?: number | undefined;
-  readonly note?: string | undefined;
+  readonly step?: string;
+  readonly grams?: number;
+  readonly note?: string;
 }
 
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);

@@ -60,7 +60,7 @@ export interface Understood {
   readonly hardware: readonly HardwareFacts[];
   readonly facts: StepFacts;
   readonly unread: QuickLine["unread"];
-  readonly torqueNm?: number | undefined;
+  readonly torqueNm?: number;
 }
 
 export function understood(open: OpenStep): Understood {

@@ -1,6 +1,7 @@
 "use client";
 
-import { useForm } from "react-hook-form";
+import { type SubmitEvent, useState } from "react";
+import { focusNow } from "@/ui/focus-now";
 import type { ActionResult } from "../saving/act";
 
 export interface TaughtField {
@@ -20,37 +21,37 @@ export function TeachForm({
   teach: (said: Record<string, string>) => Promise<ActionResult>;
   onLearnt: () => void;
 }) {
-  const form = useForm<Record<string, string>>({ defaultValues: Object.fromEntries(fields.map((f) => [f.name, f.value ?? ""])) });
-  const send = form.handleSubmit(async (said) => {
-    const result = await teach(said);
-    if (result.ok) return onLearnt();
-    // the sentence stands at the field it is about, or at the line as a whole
-    form.setError(fields.some((f) => f.name === result.path) ? result.path : "root", { message: result.says });
-  });
-  const faults = [...fields.map((f) => form.formState.errors[f.name]?.message), form.formState.errors.root?.message].filter(Boolean);
+  const [fault, setFault] = useState<{ readonly path: string; readonly says: string } | null>(null);
+  const send = async (e: SubmitEvent<HTMLFormElement>): Promise<void> => {
+    e.preventDefault();
+    const said = new FormData(e.currentTarget);
+    const result = await teach(Object.fromEntries(fields.map((f) => [f.name, String(said.get(f.name) ?? "")])));
+    if (result.ok) onLearnt();
+    else setFault(result);
+  };
   return (
-    <form className="mt-1 flex flex-wrap gap-1.5" onSubmit={send}>
+    <form className="mt-1 flex flex-wrap gap-1.5" onSubmit={(e) => void send(e)}>
       {fields.map((f, i) => (
         <input
           key={f.name}
+          name={f.name}
+          defaultValue={f.value}
           className="field min-w-[90px] flex-1"
           aria-label={f.label}
           placeholder={f.example}
           autoComplete="off"
-          // biome-ignore lint/a11y/noAutofocus: a key has just asked for this line
-          autoFocus={i === 0}
-          aria-invalid={form.formState.errors[f.name] ? true : undefined}
-          {...form.register(f.name)}
+          ref={i === 0 ? focusNow : undefined}
+          aria-invalid={fault?.path === f.name ? true : undefined}
         />
       ))}
       <button type="submit" className="key-button small">
         Learn it
       </button>
-      {faults.map((says) => (
-        <p key={says} role="alert" className="w-full text-[18px] font-semibold text-error">
-          {says}
+      {fault && (
+        <p role="alert" className="w-full text-[18px] font-semibold text-error">
+          {fault.says}
         </p>
-      ))}
+      )}
     </form>
   );
 }

@@ -14,7 +14,7 @@ export interface CompareItem {
   /** how far a measured one may be off; left out: it is looked at and answered "as it should be" or not */
   readonly tolerance?: number;
   /** on the old part */
-  readonly old?: string | undefined;
+  readonly old?: string;
   readonly how: string;
 }
 

@@ -14,7 +14,7 @@ export type ToFit = Frozen<z.infer<typeof toFitSchema>>;
 export interface Came {
   readonly number: string;
   readonly qty: number;
-  readonly part?: string | undefined;
+  readonly part?: string;
   /** not needed: it goes to stock */
   readonly spare: boolean;
 }
@@ -47,10 +47,7 @@ export function cameFor(
 }
 
 /** What the unit still waits for: what is to go in, less what came and was not sent back. */
-export function stillWanted(
-  toFit: readonly ToFit[],
-  here: readonly { readonly number: string; readonly qty: number; readonly part?: string | undefined }[],
-): ToFit[] {
+export function stillWanted(toFit: readonly ToFit[], here: readonly { readonly number: string; readonly qty: number; readonly part?: string }[]): ToFit[] {
   const have = here.map((h) => ({ ...h }));
   return toFit.flatMap((f) => {
     let open = f.qty;
@@ -67,7 +64,7 @@ export function stillWanted(
 /** What has not come yet: nothing of it lies here, accepted or to be compared. What was sent back, or went to stock, is not here for the unit. */
 export const notHereYet = (
   toFit: readonly ToFit[],
-  arrivals: readonly { readonly number: string; readonly qty: number; readonly part?: string | undefined; readonly decision?: string | undefined }[],
+  arrivals: readonly { readonly number: string; readonly qty: number; readonly part?: string; readonly decision?: string }[],
 ): ToFit[] =>
   stillWanted(
     toFit,

@@ -8,11 +8,11 @@ export interface Place {
   readonly name: string;
   readonly candidates: readonly Candidate[];
   /** the technician's own choice; nothing else is considered then */
-  readonly chosen?: CataloguePart | undefined;
+  readonly chosen?: CataloguePart;
   /** what must be known first, before anything can be looked for */
-  readonly missing?: string | undefined;
+  readonly missing?: string;
   /** the place whose gear it meshes with */
-  readonly mate?: string | undefined;
+  readonly mate?: string;
 }
 
 /** What is needed and what there is, to choose from. */

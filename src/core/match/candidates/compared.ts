@@ -6,7 +6,7 @@ export type Otherwise = (offered: number, wanted: number) => readonly [Criterion
 
 export interface Comparison {
   readonly name: string;
-  readonly unit?: "mm" | "°" | "" | undefined;
+  readonly unit?: "mm" | "°" | "";
   /** how far off it may be and still be the same */
   readonly tolerance: number;
   /** one standard deviation where the figure came without one */

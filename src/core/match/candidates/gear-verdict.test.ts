@@ -100,7 +100,9 @@ describe("the law of meshing", () => {
     expect(verdictOf({}, { teeth: 42 }, [pinion(8)])).toBe("with-companions");
     expect(of("teeth", { teeth: 42 }, {}, [pinion(8)]).says).toMatch(/only together with P-8 \(8 teeth\); the old 9-tooth gear must go/);
     // (41/9)/(42/8) − 1 = −13.2 %
-    expect(of("output speed", { teeth: 42 }, { outputRpm: 90 }, [pinion(8)]).says).toBe("the output turns 13.2 % slower, 78.1 rpm instead of 90: tell the customer");
+    expect(of("output speed", { teeth: 42 }, { outputRpm: 90 }, [pinion(8)]).says).toBe(
+      "the output turns 13.2 % slower, 78.1 rpm instead of 90: tell the customer",
+    );
   });
   it("asks for the mate where it is not named: the pair may sit on the old shafts or not", () => {
     expect(of("teeth", { teeth: 42 }, { mate: undefined }, [pinion(8)])).toMatchObject({

@@ -32,7 +32,7 @@ const asGear = (w: WantedGear): PairGear => ({
  *
  * @param shifts false: the shift of one is not known, so neither is counted
  */
-function centreOf(form: string, gear: PairGear, mate: { readonly teeth: number; readonly profileShift?: number | undefined }, shifts: boolean): number {
+function centreOf(form: string, gear: PairGear, mate: { readonly teeth: number; readonly profileShift?: number }, shifts: boolean): number {
   const without = shifts ? gear : { ...gear, profileShift: 0 };
   const other = { ...gear, hand: undefined, teeth: mate.teeth, profileShift: shifts ? (mate.profileShift ?? 0) : 0 };
   const radius = (g: PairGear): number => (g.moduleMm * g.teeth) / (2 * Math.cos((g.helixAngleDeg * Math.PI) / 180));
@@ -102,8 +102,7 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
   const known = mate.profileShift !== undefined;
   const was = known && wanted.centreMm !== undefined ? value(wanted.centreMm) : centreOf(form, own, mate, known);
   const stays = { teeth: mate.willBe ?? mate.teeth, profileShift: mate.profileShift };
-  const off = (gear: GearSpec, other: { readonly teeth: number; readonly profileShift?: number | undefined }): number =>
-    centreOf(form, gear, other, known) - was;
+  const off = (gear: GearSpec, other: { readonly teeth: number; readonly profileShift?: number }): number => centreOf(form, gear, other, known) - was;
   const meets = (d: number): boolean => d <= CLOSER * own.moduleMm && d >= -WIDER * own.moduleMm;
 
   const alone = off(offered, stays);

@@ -12,12 +12,12 @@ import type { WantedGear } from "./wanted-gear";
 /** What is looked for: by its number, by the unit it is in, by a gear's identity, by a bearing's size, by its name, or by all at once. */
 export interface Wanted {
   /** as it stands on the part, in an old list, or as somebody said it */
-  readonly number?: string | undefined;
-  readonly unit?: UnitName | undefined;
-  readonly kind?: PartKind | undefined;
-  readonly gear?: WantedGear | undefined;
-  readonly ring?: WantedRing | undefined;
-  readonly name?: string | undefined;
+  readonly number?: string;
+  readonly unit?: UnitName;
+  readonly kind?: PartKind;
+  readonly gear?: WantedGear;
+  readonly ring?: WantedRing;
+  readonly name?: string;
 }
 
 export interface Candidate {

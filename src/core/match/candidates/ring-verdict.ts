@@ -11,10 +11,10 @@ export interface WantedRing {
   readonly outsideMm: MeasuredInput;
   readonly widthMm: MeasuredInput;
   /** of a bearing, as it was: open, Z, 2Z, RS, 2RS */
-  readonly closure?: string | undefined;
+  readonly closure?: string;
   /** one side of the bearing stands in the grease of the case, and is meant to share it */
-  readonly facesGrease?: boolean | undefined;
-  readonly material?: string | undefined;
+  readonly facesGrease?: boolean;
+  readonly material?: string;
 }
 
 /**

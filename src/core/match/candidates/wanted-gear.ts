@@ -5,29 +5,29 @@ import type { MeasuredInput } from "../../quantity/measured";
 export interface WantedMate {
   readonly teeth: number;
   /** the tooth count of the gear that was chosen in its place */
-  readonly willBe?: number | undefined;
-  readonly profileShift?: number | undefined;
+  readonly willBe?: number;
+  readonly profileShift?: number;
   /** it drives the wanted gear; left out: the one with fewer teeth drives */
-  readonly drives?: boolean | undefined;
+  readonly drives?: boolean;
 }
 
 /** The gear that is looked for. Figures may carry their spread. What was not measured is left out, and shows as "measure it". */
 export interface WantedGear {
-  readonly form?: GearKind | undefined;
+  readonly form?: GearKind;
   readonly teeth: MeasuredInput;
   readonly moduleMm: MeasuredInput;
   readonly pressureAngleDeg: number;
   readonly helixAngleDeg: MeasuredInput;
-  readonly hand?: "left" | "right" | undefined;
+  readonly hand?: "left" | "right";
   readonly profileShift: MeasuredInput;
-  readonly faceWidthMm?: MeasuredInput | undefined;
-  readonly boreMm?: MeasuredInput | undefined;
-  readonly boreForm?: string | undefined;
-  readonly material?: string | undefined;
+  readonly faceWidthMm?: MeasuredInput;
+  readonly boreMm?: MeasuredInput;
+  readonly boreForm?: string;
+  readonly material?: string;
   /** the gear it runs with, if that one stays */
-  readonly mate?: WantedMate | undefined;
+  readonly mate?: WantedMate;
   /** of the two shafts, as measured on the case */
-  readonly centreMm?: MeasuredInput | undefined;
+  readonly centreMm?: MeasuredInput;
   /** of the output now, for the change of speed */
-  readonly outputRpm?: number | undefined;
+  readonly outputRpm?: number;
 }

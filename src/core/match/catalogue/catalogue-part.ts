@@ -74,8 +74,8 @@ export type Supplier = Frozen<z.infer<typeof supplier>>;
 export interface UnitName {
   readonly maker: string;
   readonly model: string;
-  readonly variant?: string | undefined;
-  readonly serial?: string | undefined;
+  readonly variant?: string;
+  readonly serial?: string;
 }
 
 export type { GearSpec, PartKind, PartSpec } from "./part-spec";

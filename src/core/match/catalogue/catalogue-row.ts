@@ -72,7 +72,7 @@ function entry(text: string, column: string): { number: string; qty: number; var
     words: m[4] ? plain(m[4].trim()) : undefined,
   };
 }
-const entryText = (e: { number: string; qty?: number; variants?: readonly string[]; words?: string | undefined }): string =>
+const entryText = (e: { number: string; qty?: number; variants?: readonly string[]; words?: string }): string =>
   [
     e.qty && e.qty > 1 ? `${e.qty} x ` : "",
     guard(e.number),

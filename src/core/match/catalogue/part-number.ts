@@ -53,7 +53,7 @@ function isOneSlip(a: string, b: string): boolean {
 /** A part, as far as it takes the place of others. */
 interface Replaces {
   readonly number: string;
-  readonly replaces: readonly { readonly number: string; readonly when?: string | undefined; readonly variants: readonly string[] }[];
+  readonly replaces: readonly { readonly number: string; readonly when?: string; readonly variants: readonly string[] }[];
 }
 
 /** One that takes the place of a number, and by which way. */

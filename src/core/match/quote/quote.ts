@@ -33,9 +33,9 @@ export interface QuoteInput {
   readonly work: readonly { readonly says: string; readonly minutes: number }[];
   readonly rates: ShopRates;
   /** what the customer said it may cost, tax and all */
-  readonly limit?: number | undefined;
+  readonly limit?: number;
   /** what a new unit costs */
-  readonly newUnit?: number | undefined;
+  readonly newUnit?: number;
 }
 
 /** What a repair will cost, and what is to be said of it. Money in the shop's currency. */
@@ -109,7 +109,7 @@ function reasonsFor(total: number, { limit, newUnit }: QuoteInput): Quote["reaso
 /** A quote that the customer has answered. */
 export interface AnsweredQuote {
   readonly total: number;
-  readonly answer?: "accepted" | "declined" | undefined;
+  readonly answer?: "accepted" | "declined";
 }
 
 /** Whether what it costs now must be asked again: nothing was accepted, or it costs more than was, and more than the customer's limit. Null: go on. */

@@ -4,11 +4,11 @@ import type { ActionResult } from "../../saving/act";
 export interface TrainPart {
   readonly id: string;
   readonly name: string;
-  readonly teeth?: number | undefined;
-  readonly moduleMm?: number | undefined;
-  readonly helixAngleDeg?: number | undefined;
-  readonly faceWidthMm?: number | undefined;
-  readonly material?: string | undefined;
+  readonly teeth?: number;
+  readonly moduleMm?: number;
+  readonly helixAngleDeg?: number;
+  readonly faceWidthMm?: number;
+  readonly material?: string;
 }
 
 export type ChangeTrain = (change: (now: TrainInput) => TrainInput) => Promise<ActionResult>;
