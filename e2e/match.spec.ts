@@ -11,7 +11,7 @@ const compared = async (page: Page, label: string, value: string): Promise<void>
   await expect(page.getByLabel(`${label}, as it is`)).toContainText(value);
 };
 
-test("a wheel that is superseded by one of another tooth count: pinion, bearings and thrust set come with it, the kit is cheapest, one part arrives wrong and is caught", async ({
+test("a wheel that is superseded by one of another tooth count: pinion, cross pins and felt carrier come with it, the kit is cheapest, one part arrives wrong and is caught", async ({
   page,
 }) => {
   const hand = new BenchHand(page);

@@ -16,7 +16,6 @@ const part = (number: string, name: string, spec: CataloguePartInput["spec"], pr
 type Spec<K> = Extract<CataloguePartInput["spec"], { kind: K }>;
 const gear = (teeth: number, moduleMm: number, more: Partial<Spec<"gear">> = {}): Spec<"gear"> => ({ kind: "gear", teeth, moduleMm, ...more });
 const bearing = (insideMm: number, outsideMm: number, widthMm: number, closure: Spec<"bearing">["closure"]): Spec<"bearing"> => ({ kind: "bearing", insideMm, outsideMm, widthMm, closure });
-const bush = (insideMm: number, outsideMm: number, widthMm: number, material: string): Spec<"bush"> => ({ kind: "bush", insideMm, outsideMm, widthMm, material });
 const seal = (insideMm: number, outsideMm: number, widthMm: number, material = "NBR"): Spec<"seal"> => ({ kind: "seal", insideMm, outsideMm, widthMm, material });
 const fits = (maker: string, model: string, ...variants: string[]) => [{ maker, model, variants }];
 const pressa = fits("Velbrant", "Pressa 40");
@@ -24,29 +23,29 @@ const wheel = { helixAngleDeg: 18, hand: "right", faceWidthMm: 11, boreMm: 8, bo
 const pinion = { helixAngleDeg: 18, hand: "left", faceWidthMm: 14, boreMm: 6, boreForm: "D", material: "steel" } as const;
 
 /**
- * The shop's catalogue. The heart of it: the wheel of 41 teeth is no more made. The one of 42 that takes its place needs a pinion of 8 (the tooth sum stays 50), two longer sleeve bearings and a thrust set in three pieces;
- * the old pinion must go. A kit holds all of it, and dowels for two variants.
+ * The shop's catalogue. The heart of it: the wheel of 41 teeth is no more made. The one of 42 that takes its place needs a pinion of 8 (the tooth sum stays 50), two longer cross pins, since its hub is thicker, and the carrier plate
+ * of its felt ring, which sits lower; the old pinion must go. A kit holds all of it, and dowels for two variants.
  */
 export const catalogue: CataloguePart[] = [
   part("VLB-40-241", "Second-stage wheel, Pressa 40", gear(41, 1, wheel), 18.4, 0, { fits: pressa, discontinued: true, note: "the maker's list of spring names 42-242 in its place" }),
   part("VLB-40-241B", "Second-stage wheel, second source, without cross slot", gear(41, 1, { ...wheel, boreMm: 7.5, boreForm: "round" }), 9.9, 4, { fits: pressa }),
   part("VLB-42-242", "Second-stage wheel 42 teeth", gear(42, 1, wheel), 21.8, 0, {
     fits: [...pressa, ...fits("Velbrant", "Pressa 42")],
-    replaces: [{ number: "VLB-40-241", when: "together with pinion VLB-42-108, two sleeve bearings VLB-42-018 and the thrust set VLB-42-021" }],
+    replaces: [{ number: "VLB-40-241", when: "together with pinion VLB-42-108, two cross pins VLB-42-018 and the felt carrier VLB-42-021" }],
     needsAlso: [
       { number: "VLB-42-108", why: "motor pinion with 8 teeth: the tooth sum must stay 50" },
-      { number: "VLB-42-018", qty: 2, why: "its hub is longer: the old sleeve bearings are 2 mm too short" },
-      { number: "VLB-42-021", why: "three thrust washers take the place of the one-piece" },
+      { number: "VLB-42-018", qty: 2, why: "its hub is thicker: the old cross pins are 4 mm too short" },
+      { number: "VLB-42-021", why: "its hub is stepped: the felt ring needs the plate that sits lower" },
     ],
     spoils: [{ number: "VLB-40-109", why: "9 teeth do not go with 42 on these centres" }],
   }),
   part("VLB-40-109", "Motor pinion 9 teeth, Pressa 40", gear(9, 1, { ...pinion, profileShift: 0.4 }), 24, 1, { fits: pressa }),
   part("VLB-42-108", "Motor pinion 8 teeth", gear(8, 1, { ...pinion, profileShift: 0.4 }), 26.5, 0, { fits: [...pressa, ...fits("Velbrant", "Pressa 42")] }),
-  part("VLB-42-018", "Sleeve bearing, lay shaft", bush(8, 12, 12, "sintered bronze"), 3.2, 0, { fits: [...pressa, ...fits("Velbrant", "Pressa 42")] }),
-  part("VLB-40-018", "Sleeve bearing, lay shaft, short", bush(8, 12, 10, "sintered bronze"), 2.9, 6, { fits: pressa }),
-  part("VLB-42-021", "Thrust washer set, three pieces", { kind: "hardware", size: "8 × 16, 0.5 + 1 + 0.5 mm" }, 4.6, 0, { fits: fits("Velbrant", "Pressa 42") }),
+  part("VLB-42-018", "Cross pin 3 × 22, second stage", { kind: "pin", form: "cross", diameterMm: 3, lengthMm: 22 }, 3.2, 0, { fits: [...pressa, ...fits("Velbrant", "Pressa 42")] }),
+  part("VLB-40-018", "Cross pin 3 × 18, second stage", { kind: "pin", form: "cross", diameterMm: 3, lengthMm: 18 }, 2.9, 6, { fits: pressa }),
+  part("VLB-42-021", "Felt ring carrier, low", { kind: "hardware", size: "plate 34 mm, 3.5 mm deep, with felt" }, 4.6, 0, { fits: fits("Velbrant", "Pressa 42") }),
   part("VLB-40-052", "Cover gasket, Pressa 40", { kind: "gasket", thicknessMm: 0.5, material: "paper" }, 2.8, 2, { fits: pressa }),
-  part("VLB-42-901", "Gear service kit, Pressa 40 and 42", { kind: "kit", size: "wheel, pinion, bearings, washers, gasket, dowels" }, 62, 0, {
+  part("VLB-42-901", "Gear service kit, Pressa 40 and 42", { kind: "kit", size: "wheel, pinion, pins, felt carrier, gasket, dowels" }, 62, 0, {
     fits: [...pressa, ...fits("Velbrant", "Pressa 42")],
     contains: [{ number: "VLB-42-242" }, { number: "VLB-42-108" }, { number: "VLB-42-018", qty: 2 }, { number: "VLB-42-021" }, { number: "VLB-40-052" }, { number: "VLB-40-077", qty: 2, variant: "four-rib" }, { number: "VLB-40-078", qty: 2, variant: "six-rib" }],
   }),

@@ -59,12 +59,12 @@ export type BasketOffer = BasketInput["offers"][number];
 export const cents = (x: number): number => Math.round(x * 100);
 
 /**
- * A wheel of 41 teeth that is no more to be had: the one of 43 needs another pinion and two bushes, and the old pinion must go. The kit costs more than the wheel
+ * A wheel of 41 teeth that is no more to be had: the one of 43 needs another pinion and two longer pins, and the old pinion must go. The kit costs more than the wheel
  * and comes later, and is the cheapest all the same.
  */
 export const EXAMPLE_BASKET: z.input<typeof basketInput> = {
   needs: [
-    { id: "second-stage wheel", options: [{ part: "W-41" }, { part: "W-43", with: [{ part: "BUSH-8", qty: 2 }], without: ["P-11"] }] },
+    { id: "second-stage wheel", options: [{ part: "W-41" }, { part: "W-43", with: [{ part: "PIN-3", qty: 2 }], without: ["P-11"] }] },
     {
       id: "motor pinion",
       options: [
@@ -76,10 +76,10 @@ export const EXAMPLE_BASKET: z.input<typeof basketInput> = {
   offers: [
     { id: "wheel", supplier: "North Depot", part: "W-43", price: 18.5, leadDays: 2 },
     { id: "pinion", supplier: "North Depot", part: "P-13", price: 7.2, leadDays: 2 },
-    { id: "bushes", supplier: "Canal Parts", part: "BUSH-8", price: 1.1, pack: 10, leadDays: 3 },
+    { id: "pins", supplier: "Canal Parts", part: "PIN-3", price: 1.1, pack: 10, leadDays: 3 },
     { id: "kit", supplier: "North Depot", part: "KIT-43", price: 24, leadDays: 4 },
   ],
-  kits: [{ number: "KIT-43", contains: [{ part: "W-43" }, { part: "P-13" }, { part: "BUSH-8", qty: 2 }, { part: "SEAL-8" }] }],
+  kits: [{ number: "KIT-43", contains: [{ part: "W-43" }, { part: "P-13" }, { part: "PIN-3", qty: 2 }, { part: "SEAL-8" }] }],
   suppliers: [
     { name: "North Depot", shipping: 6 },
     { name: "Canal Parts", shipping: 4.5 },

@@ -18,16 +18,16 @@ const offer = (number: string, price: number, more: Partial<SupplierOffer> = {})
   supplierOffer.parse({ supplier: "North", number, price, leadDays: 2, ...more });
 
 const wheel41 = gear("W-41", 41);
-const wheel42 = gear("W-42", 42, { needsAlso: [{ number: "P-8" }, { number: "BUSH", qty: 2 }, { number: "THRUST" }], spoils: [{ number: "P-9" }] });
+const wheel42 = gear("W-42", 42, { needsAlso: [{ number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }], spoils: [{ number: "P-9" }] });
 const [pinion9, pinion8] = [gear("P-9", 9), gear("P-8", 8)];
-const [bush, thrust] = [other("BUSH"), other("THRUST")];
+const [pin, felt] = [other("PIN"), other("FELT")];
 const kit = cataloguePart.parse({
   number: "KIT",
   name: "kit",
   spec: { kind: "kit" },
-  contains: [{ number: "W-42" }, { number: "P-8" }, { number: "BUSH", qty: 2 }, { number: "THRUST" }, { number: "DOWEL-A", qty: 2, variant: "A" }],
+  contains: [{ number: "W-42" }, { number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }, { number: "DOWEL-A", qty: 2, variant: "A" }],
 });
-const known = [wheel41, wheel42, pinion9, pinion8, bush, thrust, kit];
+const known = [wheel41, wheel42, pinion9, pinion8, pin, felt, kit];
 const place = (id: string, verdicts: readonly [CataloguePart, PartVerdict][], more: Partial<Place> = {}): Place => ({
   id,
   name: id,
@@ -44,7 +44,7 @@ const wheel = (more: Partial<Place> = {}): Place =>
     { mate: "pinion", ...more },
   );
 const pinion = (more: Partial<Place> = {}): Place => place("pinion", [[pinion9, "drop-in"]], { mate: "wheel", ...more });
-const singles = [offer("W-42", 17), offer("P-8", 21), offer("BUSH", 3), offer("THRUST", 4), offer("P-9", 5), offer("W-41", 12)];
+const singles = [offer("W-42", 17), offer("P-8", 21), offer("PIN", 3), offer("FELT", 4), offer("P-9", 5), offer("W-41", 12)];
 const buy = (
   places: readonly Place[],
   offers: readonly SupplierOffer[],
@@ -56,12 +56,12 @@ const buy = (
 };
 
 describe("the needs of a job", () => {
-  it("the wheel that is superseded brings pinion, bushes and thrust set; the old pinion must go", () => {
+  it("the wheel that is superseded brings pinion, pins and felt carrier; the old pinion must go", () => {
     const { basket } = buy([wheel()], singles);
     expect(basket?.lines.map((l) => [l.part, l.packs]).sort()).toEqual([
-      ["BUSH", 2],
+      ["FELT", 1],
       ["P-8", 1],
-      ["THRUST", 1],
+      ["PIN", 2],
       ["W-42", 1],
     ]);
     expect(basket?.cost).toBe(17 + 21 + 6 + 4 + 6);
@@ -96,7 +96,7 @@ describe("the needs of a job", () => {
     const stocked = known.map((p) => ({ ...p, stock: 2 }));
     const { basket } = buy([place("wheel", [[stocked[1] as CataloguePart, "with-companions"]])], [], [], stocked);
     expect(basket).toMatchObject({ cost: 0, days: 0 });
-    expect(basket?.fromShelf.map((s) => s.part).sort()).toEqual(["BUSH", "P-8", "THRUST", "W-42"]);
+    expect(basket?.fromShelf.map((s) => s.part).sort()).toEqual(["FELT", "P-8", "PIN", "W-42"]);
   });
   it("the technician's own choice stands, and what contradicts it is said", () => {
     expect(buy([wheel(), pinion({ chosen: pinion9 })], singles)).toMatchObject({ basket: null, says: expect.stringMatching(/do not go together/) });
@@ -104,7 +104,7 @@ describe("the needs of a job", () => {
   });
   it("a place that nothing fits for certain stays open, the rest is worked out", () => {
     const { open, basket } = buy(
-      [place("gasket", [[other("GK"), "possible"]]), place("belt", []), place("worm", [], { missing: "name it first" }), place("bush", [[bush, "drop-in"]])],
+      [place("gasket", [[other("GK"), "possible"]]), place("belt", []), place("worm", [], { missing: "name it first" }), place("pin", [[pin, "drop-in"]])],
       singles,
     );
     expect(open.map((o) => [o.id, o.why])).toEqual([
@@ -112,6 +112,6 @@ describe("the needs of a job", () => {
       ["belt", "nothing in the catalogue fits"],
       ["worm", "name it first"],
     ]);
-    expect(basket?.lines.map((l) => l.part)).toEqual(["BUSH"]);
+    expect(basket?.lines.map((l) => l.part)).toEqual(["PIN"]);
   });
 });

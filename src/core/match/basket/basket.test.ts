@@ -174,7 +174,7 @@ describe("a basket", () => {
 
   const wheel = EXAMPLE_BASKET;
 
-  it("a wheel of another tooth count brings its pinion and its bushes, the old pinion goes, and the kit beats the single parts", () => {
+  it("a wheel of another tooth count brings its pinion and its pins, the old pinion goes, and the kit beats the single parts", () => {
     const { basket, runnersUp } = cheapestBasket(wheel, solve);
     expect(basket).toMatchObject({
       cost: 30,
@@ -224,7 +224,7 @@ describe("a basket", () => {
 
   it("says what nobody offers, and refuses what contradicts itself", () => {
     const { says } = cheapestBasket({ ...wheel, offers: wheel.offers.slice(0, 1) }, solve);
-    expect(says).toBe('Nobody offers what "second-stage wheel" needs: W-41, BUSH-8.');
+    expect(says).toBe('Nobody offers what "second-stage wheel" needs: W-41, PIN-3.');
     const pins = (more: object) =>
       cheapestBasket(
         { needs: [{ id: "pin", options: [{ part: "PIN" }] }], offers: [{ id: "pin", supplier: "North", part: "PIN", price: 2, leadDays: 1, ...more }] },
