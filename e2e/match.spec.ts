@@ -240,8 +240,8 @@ test("parts are found as they are typed; a table is looked through, taken in, an
   await expect(page.getByText("“sixty” is not a figure: write it as 60 or 7.50.")).toBeVisible();
   await hour.fill("60");
   await expect(page.getByText(/is not a figure/)).toHaveCount(0);
-  await page.getByLabel(/Least time charged/).fill("16");
+  await page.getByLabel(/Minimum time charged/).fill("16");
   await expect(page.getByRole("img", { name: "saved" })).toBeVisible();
   await hand.reload();
-  await expect(page.getByLabel(/Least time charged/)).toHaveValue("16");
+  await expect(page.getByLabel(/Minimum time charged/)).toHaveValue("16");
 });

@@ -37,7 +37,7 @@ export const catalogue: CataloguePart[] = [
       { number: "VLB-42-018", qty: 2, why: "its hub is thicker: the old cross pins are 4 mm too short" },
       { number: "VLB-42-021", why: "its hub is stepped: the felt ring needs the plate that sits lower" },
     ],
-    spoils: [{ number: "VLB-40-109", why: "9 teeth do not go with 42 on these centres" }],
+    incompatibleWith: [{ number: "VLB-40-109", why: "9 teeth do not go with 42 on these centres" }],
   }),
   part("VLB-40-109", "Motor pinion 9 teeth, Pressa 40", gear(9, 1, { ...pinion, profileShift: 0.4 }), 24, 1, { fits: pressa }),
   part("VLB-42-108", "Motor pinion 8 teeth", gear(8, 1, { ...pinion, profileShift: 0.4 }), 26.5, 0, { fits: [...pressa, ...fits("Velbrant", "Pressa 42")] }),
@@ -81,7 +81,7 @@ export const suppliers: Supplier[] = [
   { name: "Quickmoor Parts", shipping: 11.5, minimumOrder: 0 },
 ];
 
-const offer = (supplier: string, number: string, price: number, leadDays: number, more: Partial<SupplierOffer> = {}): SupplierOffer => ({ supplier, number, price, leadDays, pack: 1, least: 1, ...more });
+const offer = (supplier: string, number: string, price: number, leadDays: number, more: Partial<SupplierOffer> = {}): SupplierOffer => ({ supplier, number, price, leadDays, pack: 1, minPacks: 1, ...more });
 
 export const offers: SupplierOffer[] = [
   offer("Nordhav Spares", "VLB-42-242", 17.2, 3, { stock: 9 }),
@@ -94,8 +94,8 @@ export const offers: SupplierOffer[] = [
   offer("Nordhav Spares", "HLD-58-CW", 29.9, 4, { stock: 2 }),
   offer("Canal Bearing House", "VLB-42-018", 14.8, 2, { pack: 10, stock: 30 }),
   offer("Canal Bearing House", "608-2RS", 9.5, 2, { pack: 10, stock: 80 }),
-  offer("Canal Bearing House", "6001-2RS", 2.1, 2, { stock: 40, least: 2 }),
-  offer("Canal Bearing House", "6002-2RS", 2.4, 2, { stock: 40, least: 2 }),
+  offer("Canal Bearing House", "6001-2RS", 2.1, 2, { stock: 40, minPacks: 2 }),
+  offer("Canal Bearing House", "6002-2RS", 2.4, 2, { stock: 40, minPacks: 2 }),
   offer("Canal Bearing House", "SEAL-12-22-7", 2.2, 2, { stock: 25 }),
   offer("Quickmoor Parts", "VLB-42-242", 24.9, 1, { stock: 2 }),
   offer("Quickmoor Parts", "VLB-42-108", 29.5, 1, { stock: 2 }),

@@ -9,8 +9,9 @@ import { theJudgement } from "./migrations/0003-the-judgement";
 import { theCatalogue } from "./migrations/0004-the-catalogue";
 import { theOrders } from "./migrations/0005-the-orders";
 import { oneRoom } from "./migrations/0006-one-room";
+import { plainNames } from "./migrations/0007-plain-names";
 
-const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom];
+const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -165,7 +165,7 @@ describe("a quote", () => {
       shipping: [],
       consumables: [],
       work: [{ says: "w", minutes: 60 }],
-      rates: { perHour, markupPercent: 0, taxPercent: 20, ifDeclined: 20, leastMinutes: 0 },
+      rates: { perHour, markupPercent: 0, taxPercent: 20, ifDeclined: 20, minMinutes: 0 },
     });
   it("is answered once, by somebody; an unanswered one is replaced by the next", async () => {
     const number = await freshJob();
@@ -191,7 +191,7 @@ it("what was quoted, ordered and came travels in the job file", async () => {
   await makeQuote(
     number,
     await version(number),
-    quoteOf({ parts: [], shipping: [], consumables: [], work: [], rates: { perHour: 1, markupPercent: 0, taxPercent: 0, ifDeclined: 0, leastMinutes: 0 } }),
+    quoteOf({ parts: [], shipping: [], consumables: [], work: [], rates: { perHour: 1, markupPercent: 0, taxPercent: 0, ifDeclined: 0, minMinutes: 0 } }),
   );
   await placeBasket(number, await version(number), {
     orders: [kitOrder],

@@ -29,7 +29,7 @@ const DEFAULTS: ShopSettings = {
   shopName: "The shop",
   town: "",
   currency: "€",
-  rates: { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, leastMinutes: 15 },
+  rates: { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 },
   testMinutes: 15,
   cleaningCost: 2.5,
   practiceTempers: {},

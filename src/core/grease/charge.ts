@@ -42,8 +42,8 @@ export function freeVolumeMl(
 
 export interface Charge {
   readonly grams: number;
-  readonly leastGrams: number;
-  readonly mostGrams: number;
+  readonly minGrams: number;
+  readonly maxGrams: number;
   readonly reasons: readonly { readonly rule: string; readonly says: string }[];
 }
 
@@ -67,7 +67,7 @@ export function greaseCharge(ask: { freeVolumeMl: number; school: FillSchool; pi
   ];
   if (ask.makersGrams !== undefined) {
     reasons.unshift({ rule: "maker's figure", says: `the maker names ${ask.makersGrams} g for this model; that stands above any rule` });
-    return { grams: ask.makersGrams, leastGrams: ask.makersGrams * 0.9, mostGrams: ask.makersGrams * 1.1, reasons };
+    return { grams: ask.makersGrams, minGrams: ask.makersGrams * 0.9, maxGrams: ask.makersGrams * 1.1, reasons };
   }
   reasons.push(
     ask.school === "packed"
@@ -80,7 +80,7 @@ export function greaseCharge(ask: { freeVolumeMl: number; school: FillSchool; pi
               : "after one turn the teeth carry only what sticks; more than this leaks past the seals",
         },
   );
-  return { grams: gramsAt((least + most) / 2), leastGrams: gramsAt(least), mostGrams: gramsAt(most), reasons };
+  return { grams: gramsAt((least + most) / 2), minGrams: gramsAt(least), maxGrams: gramsAt(most), reasons };
 }
 
 /**

@@ -11,8 +11,8 @@ describe("the charge", () => {
   it("is free volume × fill × density, in the middle of the range", () => {
     expect(greaseCharge({ freeVolumeMl: 100, school: "measured", pitchLineSpeed: 1, densityGPerMl: 0.9 })).toMatchObject({
       grams: 36,
-      leastGrams: 27,
-      mostGrams: 45,
+      minGrams: 27,
+      maxGrams: 45,
     });
     expect(greaseCharge({ freeVolumeMl: 100, school: "packed", pitchLineSpeed: 1 }).grams).toBe(63);
     expect(fillShare("measured", 6)).toEqual([0.25, 0.35]);
@@ -30,9 +30,9 @@ describe("the charge", () => {
         fc.double({ min: 0, max: 30, noNaN: true }),
         (ml, school, speed) => {
           const c = greaseCharge({ freeVolumeMl: ml, school, pitchLineSpeed: speed });
-          expect(c.leastGrams).toBeLessThanOrEqual(c.grams);
-          expect(c.grams).toBeLessThanOrEqual(c.mostGrams);
-          expect(c.mostGrams).toBeLessThanOrEqual(ml * 0.9 * 0.8 + 0.1);
+          expect(c.minGrams).toBeLessThanOrEqual(c.grams);
+          expect(c.grams).toBeLessThanOrEqual(c.maxGrams);
+          expect(c.maxGrams).toBeLessThanOrEqual(ml * 0.9 * 0.8 + 0.1);
         },
       ),
     );

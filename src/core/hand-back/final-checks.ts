@@ -4,8 +4,8 @@ export interface FinalCheck {
   readonly asks: string;
   readonly why: string;
   readonly unit?: string;
-  readonly least?: number;
-  readonly most?: number;
+  readonly min?: number;
+  readonly max?: number;
   /** where the limit comes from; a shop edits it to its local code */
   readonly source?: string;
 }
@@ -26,16 +26,16 @@ export function finalChecks(unit: {
         check: "earth-bond",
         asks: "Earth bond, with its cord",
         unit: "Ω",
-        most: 0.3,
+        max: 0.3,
         source: "default of the shop; the local code decides",
         why: "Always after work on a mains unit.",
       });
-    const least = unit.protectionClass === "I" ? 1 : 2;
+    const min = unit.protectionClass === "I" ? 1 : 2;
     out.push({
       check: "insulation",
       asks: "Insulation at 500 V DC",
       unit: "MΩ",
-      least,
+      min,
       source: `default of the shop for class ${unit.protectionClass ?? "II"}; the local code decides`,
       why: "Always after work on a mains unit.",
     });
@@ -59,7 +59,7 @@ export function finalChecks(unit: {
 /** Whether a measured figure passes, as a sentence; null if it does. */
 export function figureFault(check: FinalCheck, value: number): string | null {
   if (!Number.isFinite(value) || value < 0) return "must be a figure of 0 or more";
-  if (check.most !== undefined && value > check.most) return `${value} ${check.unit} is above the limit of ${check.most} ${check.unit}: it must not go out`;
-  if (check.least !== undefined && value < check.least) return `${value} ${check.unit} is below the limit of ${check.least} ${check.unit}: it must not go out`;
+  if (check.max !== undefined && value > check.max) return `${value} ${check.unit} is above the limit of ${check.max} ${check.unit}: it must not go out`;
+  if (check.min !== undefined && value < check.min) return `${value} ${check.unit} is below the limit of ${check.min} ${check.unit}: it must not go out`;
   return null;
 }

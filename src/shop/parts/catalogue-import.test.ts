@@ -135,8 +135,8 @@ describe("a file of parts", () => {
   it("of offers goes to the offers", async () => {
     await importFile(file('supplier,number,price,pack,lead_days\nNorth,A-1,"2,50",10,3\nNorth,A-1,0.4,1,3\n'), "offers.csv");
     expect(await offersFor(["A-1"])).toEqual([
-      { supplier: "North", number: "A-1", price: 0.4, pack: 1, least: 1, leadDays: 3 },
-      { supplier: "North", number: "A-1", price: 2.5, pack: 10, least: 1, leadDays: 3 },
+      { supplier: "North", number: "A-1", price: 0.4, pack: 1, minPacks: 1, leadDays: 3 },
+      { supplier: "North", number: "A-1", price: 2.5, pack: 10, minPacks: 1, leadDays: 3 },
     ]);
   });
 });

@@ -74,7 +74,7 @@ export function PartSheet({
           why: n.why,
         }))}
       />
-      <Lines title="Cannot stay with it" tone="text-error" lines={part.spoils.map((n) => ({ key: n.number, shows: to(n.number), why: n.why }))} />
+      <Lines title="Cannot stay with it" tone="text-error" lines={part.incompatibleWith.map((n) => ({ key: n.number, shows: to(n.number), why: n.why }))} />
       <Lines
         title="Holds"
         lines={part.contains.map((c) => ({
@@ -99,7 +99,7 @@ export function PartSheet({
                 </th>
                 <td>
                   {o.pack > 1 ? `pack of ${o.pack}` : ""}
-                  {o.least > 1 ? ` at least ${o.least}` : ""}
+                  {o.minPacks > 1 ? ` at least ${o.minPacks}` : ""}
                 </td>
                 <td className="figures text-[18px]">{o.leadDays} days</td>
                 <td className="figures text-[18px]">{o.stock === undefined ? "stock not told" : o.stock ? `${o.stock} left` : "none left"}</td>

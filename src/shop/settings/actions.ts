@@ -17,7 +17,7 @@ export async function setRate(raw: z.infer<typeof input>): Promise<string | null
     const typed = text.trim().replace(",", ".");
     if (!/^\d+(\.\d{1,2})?$/.test(typed)) throw new Fault("text", `“${text}” is not a figure: write it as 60 or 7.50.`);
     const value = Number(typed);
-    if (value > field.most) throw new Fault("text", `The maximum is ${field.most}.`);
+    if (value > field.max) throw new Fault("text", `The maximum is ${field.max}.`);
     if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, value);
     else await setSetting("rates", { ...(await shopSettings()).rates, [field.key]: value });
     revalidatePath("/", "layout");

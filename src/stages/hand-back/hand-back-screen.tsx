@@ -43,7 +43,7 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
             <h2 className="text-[40px]">{now.asks}</h2>
             <p className="says text-[22px]">
               {now.why}
-              {now.source && ` Limit: ${now.most !== undefined ? `at most ${now.most}` : `at least ${now.least}`} ${now.unit}, ${now.source}.`}
+              {now.source && ` Limit: ${now.max !== undefined ? `at most ${now.max}` : `at least ${now.min}`} ${now.unit}, ${now.source}.`}
             </p>
             {now.unit && (
               <label className="words max-w-[320px]">

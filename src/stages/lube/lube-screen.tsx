@@ -136,7 +136,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
             measured={plan.charge !== null}
             from={
               plan.charge
-                ? `${(plan.charge.grams / GRAMS_PER_OUNCE).toFixed(2)} oz · from ${plan.charge.leastGrams.toFixed(1)} to ${plan.charge.mostGrams.toFixed(1)} g`
+                ? `${(plan.charge.grams / GRAMS_PER_OUNCE).toFixed(2)} oz · from ${plan.charge.minGrams.toFixed(1)} to ${plan.charge.maxGrams.toFixed(1)} g`
                 : "measure the case first"
             }
           />

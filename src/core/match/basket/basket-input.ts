@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../../frozen";
+import { renamed } from "../../renamed";
 
 const id = z.string().min(1);
 const pieces = z.strictObject({ part: id, qty: z.int().min(1).max(10_000).default(1) });
@@ -25,21 +26,24 @@ export const basketInput = z.strictObject({
     .max(200),
   offers: z
     .array(
-      z.strictObject({
-        id,
-        supplier: id,
-        /** a part number, or a kit's */
-        part: id,
-        /** of one pack */
-        price: money,
-        /** pieces in a pack */
-        pack: z.int().min(1).default(1),
-        /** packs that can be had; left out: as many as are wanted */
-        stock: z.int().min(0).optional(),
-        /** fewest packs that are sold */
-        least: z.int().min(1).default(1),
-        leadDays: z.number().min(0).max(365),
-      }),
+      z.preprocess(
+        renamed({ least: "minPacks" }),
+        z.strictObject({
+          id,
+          supplier: id,
+          /** a part number, or a kit's */
+          part: id,
+          /** of one pack */
+          price: money,
+          /** pieces in a pack */
+          pack: z.int().min(1).default(1),
+          /** packs that can be had; left out: as many as are wanted */
+          stock: z.int().min(0).optional(),
+          /** fewest packs that are sold */
+          minPacks: z.int().min(1).default(1),
+          leadDays: z.number().min(0).max(365),
+        }),
+      ),
     )
     .max(5000),
   kits: z.array(z.strictObject({ number: id, contains: z.array(pieces).min(1) })).default([]),

@@ -18,7 +18,7 @@ const offer = (number: string, price: number, more: Partial<SupplierOffer> = {})
   supplierOffer.parse({ supplier: "North", number, price, leadDays: 2, ...more });
 
 const wheel41 = gear("W-41", 41);
-const wheel42 = gear("W-42", 42, { needsAlso: [{ number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }], spoils: [{ number: "P-9" }] });
+const wheel42 = gear("W-42", 42, { needsAlso: [{ number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }], incompatibleWith: [{ number: "P-9" }] });
 const [pinion9, pinion8] = [gear("P-9", 9), gear("P-8", 8)];
 const [pin, felt] = [other("PIN"), other("FELT")];
 const kit = cataloguePart.parse({

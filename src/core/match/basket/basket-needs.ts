@@ -40,7 +40,7 @@ function fitting(place: Place): readonly CataloguePart[] {
 
 /**
  * The needs of a job as `match basket` takes them: a need for each place, with what fits into it; companions that belong into another place become that place's choice, the rest is bought with it; what a part
- * spoils it does not go together with. Kits, offers and the drawer are those that hold anything of it.
+ * is incompatible with stay out. Kits, offers and the drawer are those that hold anything of it.
  *
  * @param known every part that can come up: companions, what is in kits
  */
@@ -95,7 +95,7 @@ export function basketGround(
           price: o.price,
           pack: o.pack,
           stock: o.stock,
-          least: o.least,
+          minPacks: o.minPacks,
           leadDays: o.leadDays,
         })),
       kits: kits.map((k) => ({ number: k.number, contains: k.contains.map((c) => ({ part: c.number, qty: c.qty })) })),
@@ -109,7 +109,7 @@ export function basketGround(
 }
 
 function optionOf(place: string, part: CataloguePart, options: ReadonlyMap<string, readonly CataloguePart[]>, placed: ReadonlyMap<string, string>): Option {
-  const without = new Set(part.spoils.map((s) => s.number));
+  const without = new Set(part.incompatibleWith.map((s) => s.number));
   const bought: Option["with"][number][] = [];
   for (const n of part.needsAlso) {
     const elsewhere = placed.get(n.number);

@@ -18,7 +18,7 @@ export interface BasketBounds {
   /** of each of these sets of offers (their places in the input) at least one is not used */
   readonly without: readonly (readonly number[])[];
   /** what it may cost, cents */
-  readonly most: number;
+  readonly max: number;
   /** what the customer may have to pay for it, cents */
   readonly limit: number;
 }
@@ -33,8 +33,8 @@ class Draft {
   readonly laws: Law[] = [];
   readonly balance = new Map<string, Term[]>();
 
-  unknown(name: string, most: number, cost = 0): void {
-    this.unknowns.push({ name, most });
+  unknown(name: string, max: number, cost = 0): void {
+    this.unknowns.push({ name, max });
     if (cost) this.goal.push([cost, name]);
   }
   atLeast(value: number, ...terms: Term[]): void {
@@ -88,19 +88,19 @@ function offers(d: Draft, input: BasketInput, suppliers: readonly Supplier[], { 
   const wanted = demand(input);
   for (const [k, o] of input.offers.entries()) {
     const stock = o.stock ?? Number.POSITIVE_INFINITY;
-    if (o.leadDays > by || stock < o.least) continue;
+    if (o.leadDays > by || stock < o.minPacks) continue;
     const s = suppliers.findIndex((x) => x.name === o.supplier);
     const { minimumOrder, freeFrom = 0 } = suppliers[s] as Supplier;
     const holds = [...pieces(o)];
     const useful = Math.max(0, ...holds.map(([part, qty]) => Math.ceil((wanted.get(part) ?? 0) / qty)));
-    const most = Math.min(stock, Math.max(useful, o.least));
+    const max = Math.min(stock, Math.max(useful, o.minPacks));
     const extra = o.price > 0 ? Math.min(stock, Math.ceil(Math.max(minimumOrder, freeFrom) / o.price)) : 0;
     const bought: Term[] = [[1, packsName(k)]];
-    d.unknown(packsName(k), most, cents(o.price));
+    d.unknown(packsName(k), max, cents(o.price));
     // "is it used" is asked only where it matters: fewer questions, a quicker answer
-    const asked = o.least > 1 || without.some((set) => set.includes(k));
+    const asked = o.minPacks > 1 || without.some((set) => set.includes(k));
     const gate = asked ? usedName(k) : parcelName(s);
-    d.atMost(0, [1, packsName(k)], [-most, gate]);
+    d.atMost(0, [1, packsName(k)], [-max, gate]);
     if (extra > 0) {
       d.unknown(extraName(k), extra, cents(o.price));
       d.atMost(0, [1, extraName(k)], [-extra, gate]);
@@ -110,7 +110,7 @@ function offers(d: Draft, input: BasketInput, suppliers: readonly Supplier[], { 
     if (asked) {
       d.unknown(usedName(k), 1);
       d.atMost(0, [1, usedName(k)], [-1, parcelName(s)]);
-      d.atLeast(0, ...bought, [-o.least, usedName(k)]);
+      d.atLeast(0, ...bought, [-o.minPacks, usedName(k)]);
     }
     for (const [part, qty] of holds) d.gives(part, qty, packsName(k));
   }
@@ -159,7 +159,7 @@ export function basketProgram(input: BasketInput, bounds: BasketBounds): Program
   for (const terms of d.balance.values()) d.atLeast(0, ...terms);
   if (Number.isFinite(bounds.limit)) d.atMost(bounds.limit, ...paid(d, input));
   // what a limit forbids is mostly seen to be impossible at once
-  if (Number.isFinite(bounds.most)) d.atMost(bounds.most, ...d.goal);
+  if (Number.isFinite(bounds.max)) d.atMost(bounds.max, ...d.goal);
   const known = new Set(d.unknowns.map((u) => u.name));
   for (const set of bounds.without) {
     const terms = set.map((k): Term => [1, usedName(k)]).filter(([, name]) => known.has(name));

@@ -19,7 +19,7 @@ function faultsOf(input: BasketInput, choices: readonly number[], packs: readonl
   for (const [k, o] of input.offers.entries()) {
     const n = packs[k] as number;
     if (n > (o.stock ?? n)) out.push(`${o.id}: more than there is`);
-    if (n > 0 && n < o.least) out.push(`${o.id}: fewer than are sold`);
+    if (n > 0 && n < o.minPacks) out.push(`${o.id}: fewer than are sold`);
     for (const [part, qty] of pieces(o)) have.set(part, (have.get(part) ?? 0) + qty * n);
   }
   const chosen = input.needs.map((need, i) => need.options[choices[i] as number] as (typeof need.options)[number]);
@@ -104,7 +104,7 @@ const small = fc
         price,
         pack: fc.integer({ min: 1, max: 2 }),
         stock: fc.option(fc.integer({ min: 0, max: 3 }), { nil: undefined }),
-        least: fc.integer({ min: 1, max: 2 }),
+        minPacks: fc.integer({ min: 1, max: 2 }),
         leadDays: fc.integer({ min: 0, max: 4 }),
       }),
       { minLength: 1, maxLength: 4 },
@@ -230,8 +230,8 @@ describe("a basket", () => {
         { needs: [{ id: "pin", options: [{ part: "PIN" }] }], offers: [{ id: "pin", supplier: "North", part: "PIN", price: 2, leadDays: 1, ...more }] },
         solve,
       );
-    expect(pins({ least: 5 }).basket).toMatchObject({ cost: 10, leftOver: [{ part: "PIN", qty: 4 }] });
-    expect(pins({ least: 5, stock: 4 }).says).toBe('Nobody offers what "pin" needs: PIN.');
+    expect(pins({ minPacks: 5 }).basket).toMatchObject({ cost: 10, leftOver: [{ part: "PIN", qty: 4 }] });
+    expect(pins({ minPacks: 5, stock: 4 }).says).toBe('Nobody offers what "pin" needs: PIN.');
     expect(() => cheapestBasket({ ...wheel, offers: [wheel.offers[0], wheel.offers[0]] }, solve)).toThrow(/"wheel" is there twice/);
     expect(() => cheapestBasket({ ...wheel, aim: "soonest within limit" }, solve)).toThrow(/limit: is missing/);
     expect(() => cheapestBasket({ ...wheel, needs: [] }, solve)).toThrow(/needs/);
@@ -244,11 +244,11 @@ describe("the program's text", () => {
     const text = programText({
       goal: names.map((n) => [-1, n] as const),
       laws: [{ terms: names.map((n) => [2, n] as const), is: "<=", value: 7 }],
-      unknowns: names.map((name) => ({ name, most: 3 })),
+      unknowns: names.map((name) => ({ name, max: 3 })),
     });
     expect(Math.max(...text.split("\n").map((l) => l.length))).toBeLessThan(200);
     expect(text).toContain(" 0 <= x39 <= 3");
-    expect(solve({ goal: [[1, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", most: 1 }] })).toBeNull();
-    expect(solve({ goal: [[1, "x"]], laws: [{ terms: [[2, "x"]], is: ">=", value: 3 }], unknowns: [{ name: "x", most: 5 }] })?.get("x")).toBe(2);
+    expect(solve({ goal: [[1, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", max: 1 }] })).toBeNull();
+    expect(solve({ goal: [[1, "x"]], laws: [{ terms: [[2, "x"]], is: ">=", value: 3 }], unknowns: [{ name: "x", max: 5 }] })?.get("x")).toBe(2);
   });
 });

@@ -67,7 +67,7 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
     tell(
       `${without.length ? `the ${without.length === 1 ? "next" : "one after that"}` : input.aim === "least cost" ? "the cheapest complete set" : "the soonest complete set"}, here within ${day} working days`,
     );
-    const found = solve(basketProgram(input, { by: day, without, most, limit }));
+    const found = solve(basketProgram(input, { by: day, without, max: most, limit }));
     if (!found) return null;
     const basket = basketOf(input, found);
     numbers.set(basket, Object.fromEntries(found));
@@ -118,13 +118,13 @@ export function provenBasket(raw: unknown, found: BasketNumbers): Basket {
   const input = readWith(basketInput, raw);
   check(input);
   const none = Number.POSITIVE_INFINITY;
-  const { laws, unknowns } = basketProgram(input, { by: none, without: [], most: none, limit: none });
+  const { laws, unknowns } = basketProgram(input, { by: none, without: [], max: none, limit: none });
   const value = (name: string): number => found[name] ?? 0;
   const holds = laws.every(({ terms, is, value: bound }) => {
     const sum = terms.reduce((t, [factor, name]) => t + factor * value(name), 0);
     return is === "=" ? sum === bound : is === ">=" ? sum >= bound : sum <= bound;
   });
-  const known = new Map(unknowns.map((u) => [u.name, u.most]));
+  const known = new Map(unknowns.map((u) => [u.name, u.max]));
   const counted = Object.entries(found).every(([name, n]) => n <= (known.get(name) ?? 0));
   if (!holds || !counted) throw new Fault("basket", "what is offered or needed has changed: look at the basket again");
   return basketOf(input, new Map(Object.entries(found)));
@@ -204,7 +204,7 @@ function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
   const pieces = piecesIn(input);
   const had = new Set([
     ...input.shelf.map((s) => s.part),
-    ...input.offers.filter((o) => o.stock === undefined || o.stock >= o.least).flatMap((o) => [...pieces(o).keys()]),
+    ...input.offers.filter((o) => o.stock === undefined || o.stock >= o.minPacks).flatMap((o) => [...pieces(o).keys()]),
   ]);
   for (const need of input.needs) {
     const lacks = need.options.map((o) => [...(o.keep ? [] : [o.part]), ...o.with.map((w) => w.part)].filter((p) => !had.has(p)));

@@ -1,7 +1,7 @@
 /** One unknown of a linear program, a whole number from 0 to `most`. */
 export interface Unknown {
   readonly name: string;
-  readonly most: number;
+  readonly max: number;
 }
 
 /** A sum of unknowns, each times a number. */
@@ -34,7 +34,7 @@ const line = (terms: Terms): string => {
 
 /**
  * A program in the CPLEX LP text format, which every solver reads.
- * @example programText({ goal: [[3, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", most: 5 }] })
+ * @example programText({ goal: [[3, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", max: 5 }] })
  */
 export function programText({ goal, laws, unknowns }: Program): string {
   const first = unknowns[0]?.name ?? "none";
@@ -45,7 +45,7 @@ export function programText({ goal, laws, unknowns }: Program): string {
     "Subject To",
     ...rows,
     "Bounds",
-    ...unknowns.map((u) => ` 0 <= ${u.name} <= ${u.most}`),
+    ...unknowns.map((u) => ` 0 <= ${u.name} <= ${u.max}`),
     "General",
     ...unknowns.map((u) => ` ${u.name}`),
     "End",

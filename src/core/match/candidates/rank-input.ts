@@ -2,6 +2,7 @@ import { z } from "zod";
 import { readWith } from "../../fault";
 import { GEAR_KINDS } from "../../gear/gear-kind";
 import { measuredInput } from "../../quantity/measured";
+import { renamed } from "../../renamed";
 import { cataloguePart } from "../catalogue/catalogue-part";
 import { PART_KINDS } from "../catalogue/part-spec";
 import { rankCandidates } from "./rank";
@@ -10,7 +11,7 @@ import { type PartVerdict, VERDICT_SAYS } from "./verdict";
 const text = z.string().trim().min(1).max(120);
 
 /** What `match rank` takes: what is wanted, as far as it is known, and the parts to look among. */
-export const rankInput = z.strictObject({
+const input = z.strictObject({
   wanted: z
     .strictObject({
       number: text.optional(),
@@ -53,9 +54,10 @@ export const rankInput = z.strictObject({
       (w) => w.number || w.gear || w.ring || w.name || (w.unit && w.kind),
       "says nothing to look for: a number, a gear, a ring's size, a name, or a unit and a kind",
     ),
-  parts: z.array(cataloguePart).max(200_000),
-  most: z.int().min(1).max(1000).default(20),
+  parts: z.array(z.preprocess(renamed({ spoils: "incompatibleWith" }), cataloguePart)).max(200_000),
+  max: z.int().min(1).max(1000).default(20),
 });
+export const rankInput = z.preprocess(renamed({ most: "max" }), input);
 
 /** What `match rank` answers. See docs/formats.md. */
 export interface RankAnswer {
@@ -80,7 +82,7 @@ export function rankAnswer(raw: unknown): RankAnswer {
   const input = readWith(rankInput, raw);
   return {
     candidates: rankCandidates(input.wanted, input.parts)
-      .slice(0, input.most)
+      .slice(0, input.max)
       .map(({ part, verdict, criteria }) => ({ number: part.number, name: part.name, verdict, says: VERDICT_SAYS[verdict], criteria })),
   };
 }
@@ -115,7 +117,7 @@ export const EXAMPLE_RANK: z.input<typeof rankInput> = {
       fits: [{ maker: "Example", model: "Press" }],
       replaces: [{ number: "W-41", when: "together with pinion P-7" }],
       needsAlso: [{ number: "P-7", why: "the tooth sum must stay 50" }],
-      spoils: [{ number: "P-9", why: "its teeth do not reach" }],
+      incompatibleWith: [{ number: "P-9", why: "its teeth do not reach" }],
     },
     {
       number: "P-7",

@@ -119,7 +119,7 @@ function criteriaFor(
   if (fit) out.push(fit);
   for (const n of part.needsAlso)
     out.push(criterion("comes with", "nothing else", `${n.qty > 1 ? `${n.qty} × ` : ""}${n.number}`, "–", "companion", n.why || `only with ${n.number}`));
-  for (const s of part.spoils)
+  for (const s of part.incompatibleWith)
     out.push(criterion("goes with it", s.number, "–", "–", "companion", `${s.number} cannot stay: ${s.why || "it does not go with this part"}`));
   if (part.discontinued) out.push(lastOnes(part, offered));
   return out;

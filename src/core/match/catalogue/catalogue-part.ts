@@ -36,7 +36,7 @@ export const cataloguePart = z.strictObject({
   /** what must be bought with it */
   needsAlso: z.array(z.strictObject({ ...piecesOf.shape, why: words.default("") })).default([]),
   /** what cannot stay with it */
-  spoils: z.array(z.strictObject({ number: partNumber, why: words.default("") })).default([]),
+  incompatibleWith: z.array(z.strictObject({ number: partNumber, why: words.default("") })).default([]),
   /** of a kit; a part with a variant is for that one only */
   contains: z.array(z.strictObject({ ...piecesOf.shape, variant: z.string().trim().min(1).max(40).optional() })).default([]),
   note: words.optional(),
@@ -55,7 +55,7 @@ export const supplierOffer = z.strictObject({
   /** packs that can be had; left out: not told */
   stock: z.int().min(0).max(1e6).optional(),
   /** fewest packs that are sold */
-  least: z.int().min(1).max(10_000).default(1),
+  minPacks: z.int().min(1).max(10_000).default(1),
   /** working days until it is here */
   leadDays: z.number().min(0).max(365),
 });

@@ -37,7 +37,7 @@ const part: fc.Arbitrary<CataloguePart> = fc
     fits: some(fit),
     replaces: some(fc.record({ number: id, when: words, variants: some(words) }, { requiredKeys: ["number", "variants"] })),
     needsAlso: some(fc.record({ number: id, qty, why: words })),
-    spoils: some(fc.record({ number: id, why: words })),
+    incompatibleWith: some(fc.record({ number: id, why: words })),
     contains: some(fc.record({ number: id, qty, variant: words }, { requiredKeys: ["number", "qty"] })),
   })
   .map((p) => cataloguePart.parse(p));
@@ -52,7 +52,7 @@ describe("a part in a row of a table", () => {
   });
   it("as a law: an offer and a supplier come back too", () => {
     const offer = fc.record(
-      { supplier: words, number: id, price: mm, pack: qty, stock: qty, least: qty, leadDays: qty },
+      { supplier: words, number: id, price: mm, pack: qty, stock: qty, minPacks: qty, leadDays: qty },
       { requiredKeys: ["supplier", "number", "price", "leadDays"] },
     );
     fc.assert(

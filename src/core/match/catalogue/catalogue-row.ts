@@ -21,14 +21,20 @@ export interface Table<T> {
 
 /** `insideMm` → `inside_mm`; a heading may be written with spaces and capitals too. */
 const heading = (key: string): string => key.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
-export const asHeading = (text: string): string =>
+/** headings that had another name */
+const ONCE: Readonly<Record<string, string>> = { spoils: "incompatible_with", least: "min_packs" };
+export const asHeading = (text: string): string => {
+  const now = plainHeading(text);
+  return Object.hasOwn(ONCE, now) ? (ONCE[now] ?? now) : now;
+};
+const plainHeading = (text: string): string =>
   text
     .trim()
     .toLowerCase()
     .replace(/[\s-]+/g, "_");
 
 const SPEC_KEYS = [...new Set(PART_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
-const OWN = ["number", "name", "kind", "price", "stock", "discontinued", "fits", "replaces", "needs_also", "spoils", "contains", "note"] as const;
+const OWN = ["number", "name", "kind", "price", "stock", "discontinued", "fits", "replaces", "needs_also", "incompatible_with", "contains", "note"] as const;
 
 /** Splits where the sign stands without a backslash before it. */
 function split(text: string, sign: string): string[] {
@@ -153,7 +159,7 @@ export const partsTable: Table<CataloguePart> = {
       fits: split(cells.fits ?? "", ";").map(fitFrom),
       replaces: entries(cells, "replaces").map((e) => ({ number: e.number, variants: e.variants, ...(e.words ? { when: e.words } : {}) })),
       needsAlso: entries(cells, "needs_also").map((e) => ({ number: e.number, qty: e.qty, why: e.words ?? "" })),
-      spoils: entries(cells, "spoils").map((e) => ({ number: e.number, why: e.words ?? "" })),
+      incompatibleWith: entries(cells, "incompatible_with").map((e) => ({ number: e.number, why: e.words ?? "" })),
       contains: entries(cells, "contains").map((e) => ({ number: e.number, qty: e.qty, ...(e.variants[0] ? { variant: e.variants[0] } : {}) })),
       ...(cells.note ? { note: cells.note } : {}),
     };
@@ -176,7 +182,7 @@ export const partsTable: Table<CataloguePart> = {
       fits: p.fits.map(fitText).join("; "),
       replaces: p.replaces.map((r) => entryText({ number: r.number, variants: r.variants, words: r.when })).join("; "),
       needs_also: p.needsAlso.map((n) => entryText({ number: n.number, qty: n.qty, words: n.why })).join("; "),
-      spoils: p.spoils.map((n) => entryText({ number: n.number, words: n.why })).join("; "),
+      incompatible_with: p.incompatibleWith.map((n) => entryText({ number: n.number, words: n.why })).join("; "),
       contains: p.contains.map((c) => entryText({ number: c.number, qty: c.qty, variants: c.variant ? [c.variant] : [] })).join("; "),
       note: p.note ?? "",
     };
@@ -194,7 +200,7 @@ const required = (cells: Cells, column: string): number => {
 /** What suppliers ask, one offer a row. */
 export const offersTable: Table<SupplierOffer> = {
   name: "offers",
-  columns: ["supplier", "number", "price", "pack", "stock", "least", "lead_days"],
+  columns: ["supplier", "number", "price", "pack", "stock", "min_packs", "lead_days"],
   must: ["supplier", "number", "price", "lead_days"],
   keyOf: (o) => JSON.stringify([o.supplier, o.number, o.pack]),
   keyIn: (cells) => JSON.stringify([cells.supplier ?? "", cells.number ?? "", Number(cells.pack || 1)]),
@@ -208,7 +214,7 @@ export const offersTable: Table<SupplierOffer> = {
           leadDays: required(cells, "lead_days"),
           ...optional(cells, "pack", "pack"),
           ...optional(cells, "stock", "stock"),
-          ...optional(cells, "least", "least"),
+          ...optional(cells, "min_packs", "minPacks"),
         }),
       heading,
     ),
@@ -218,7 +224,7 @@ export const offersTable: Table<SupplierOffer> = {
     price: String(o.price),
     pack: String(o.pack),
     stock: o.stock === undefined ? "" : String(o.stock),
-    least: String(o.least),
+    min_packs: String(o.minPacks),
     lead_days: String(o.leadDays),
   }),
 };

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { cents } from "../basket/basket-input";
 import { mustAskAgain, type QuoteInput, quoteOf } from "./quote";
 
-const rates = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, leastMinutes: 15 };
+const rates = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 };
 const input = (more: Partial<QuoteInput> = {}): QuoteInput => ({
   parts: [],
   shipping: [],

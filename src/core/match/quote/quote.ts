@@ -13,7 +13,7 @@ export const shopRates = z.strictObject({
   /** asked when the customer declines: for looking and putting it together again as it was */
   ifDeclined: z.number().min(0),
   /** the least time that is charged, minutes */
-  leastMinutes: z.number().min(0),
+  minMinutes: z.number().min(0),
 });
 export type ShopRates = Frozen<z.infer<typeof shopRates>>;
 
@@ -71,13 +71,8 @@ export function quoteOf(input: QuoteInput): Quote {
   for (const c of input.consumables) add("consumable", c.says, c.qty, Math.round(cents(c.cost) * (1 + rates.markupPercent / 100)));
   const minutes = input.work.reduce((t, w) => t + w.minutes, 0);
   for (const w of input.work) add("work", w.says, `${Math.round(w.minutes)} min`, Math.round((w.minutes / 60) * rates.perHour * 100));
-  if (minutes < rates.leastMinutes)
-    add(
-      "work",
-      "Up to the least that is charged",
-      `${Math.round(rates.leastMinutes - minutes)} min`,
-      Math.round(((rates.leastMinutes - minutes) / 60) * rates.perHour * 100),
-    );
+  if (minutes < rates.minMinutes)
+    add("work", "Minimum charge", `${Math.round(rates.minMinutes - minutes)} min`, Math.round(((rates.minMinutes - minutes) / 60) * rates.perHour * 100));
   const net = lines.reduce((t, l) => t + cents(l.amount), 0);
   const tax = Math.round((net * rates.taxPercent) / 100);
   const total = net + tax;
