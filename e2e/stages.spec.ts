@@ -80,7 +80,7 @@ test("every button of the stage screens is large enough for a glove", async ({ p
   ]) {
     await new BenchHand(page).open(path);
     // a basket is still being worked out when its page stands
-    await expect(page.getByRole("status")).toHaveCount(0);
+    await expect(page.getByRole("progressbar")).toHaveCount(0);
     for (const button of await page.locator(".key-button:visible").all()) {
       const box = await button.boundingBox();
       expect(box?.height, `${path}: ${await button.textContent()}`).toBeGreaterThanOrEqual(48);

@@ -1,0 +1,55 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { figureFault, finalChecks } from "./final-checks";
+
+const names = (unit: Parameters<typeof finalChecks>[0]): string[] => finalChecks(unit).map((c) => c.check);
+const found = (unit: Parameters<typeof finalChecks>[0], check: string) => finalChecks(unit).find((c) => c.check === check);
+
+describe("the last checks", () => {
+  it("a mains unit is measured: insulation always, the earth bond where there is an earth", () => {
+    expect(names({ kind: "juicer", supply: "mains", protectionClass: "I" })).toEqual(expect.arrayContaining(["earth-bond", "insulation"]));
+    expect(names({ kind: "juicer", supply: "mains", protectionClass: "II" })).not.toContain("earth-bond");
+    expect(names({ kind: "shears", supply: "battery" })).not.toContain("insulation");
+  });
+  it("double insulation must hold twice what an earthed unit must, and a class that is not known is taken for it", () => {
+    expect(found({ kind: "juicer", supply: "mains", protectionClass: "I" }, "insulation")?.min).toBe(1);
+    expect(found({ kind: "juicer", supply: "mains", protectionClass: "II" }, "insulation")?.min).toBe(2);
+    expect(found({ kind: "juicer", supply: "mains" }, "insulation")?.min).toBe(2);
+  });
+  it("what touches food is washed before it goes home, and only that", () => {
+    expect(names({ kind: "juicer", foodContact: true })).toContain("food-clean");
+    expect(names({ kind: "shears", foodContact: false })).not.toContain("food-clean");
+  });
+  it("each is asked once, has its reason, and a limit has its unit and its source", () => {
+    const unit = fc.record({
+      kind: fc.string(),
+      supply: fc.constantFrom("mains", "battery", undefined),
+      foodContact: fc.boolean(),
+      protectionClass: fc.constantFrom("I" as const, "II" as const, "III" as const, undefined),
+    });
+    fc.assert(
+      fc.property(unit, (u) => {
+        const checks = finalChecks(u);
+        expect(new Set(checks.map((c) => c.check)).size).toBe(checks.length);
+        for (const c of checks) {
+          expect(c.why).not.toBe("");
+          if (c.min !== undefined || c.max !== undefined) expect([c.unit, c.source]).not.toContain(undefined);
+        }
+      }),
+    );
+  });
+});
+
+describe("a figure", () => {
+  const earth = { check: "earth-bond", asks: "", why: "", unit: "Ω", max: 0.3 };
+  const insulation = { check: "insulation", asks: "", why: "", unit: "MΩ", min: 2 };
+  it("passes on its limit and is refused beyond it, with the figure, its unit and the limit", () => {
+    expect(figureFault(earth, 0.3)).toBeNull();
+    expect(figureFault(earth, 0.31)).toBe("0.31 Ω is above the limit of 0.3 Ω: it must not go out");
+    expect(figureFault(insulation, 2)).toBeNull();
+    expect(figureFault(insulation, 1.9)).toBe("1.9 MΩ is below the limit of 2 MΩ: it must not go out");
+  });
+  it("that is none is refused", () => {
+    for (const value of [Number.NaN, Number.POSITIVE_INFINITY, -0.1]) expect(figureFault(earth, value)).toMatch(/0 or more/);
+  });
+});
