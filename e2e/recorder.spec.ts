@@ -210,6 +210,14 @@ test("a picture is marked, and the marks are there again at the rebuild", async 
   await page.keyboard.press("1");
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("2");
+  const ring = marks.locator("svg > g").nth(1);
+  const stood = await ring.boundingBox();
+  if (!stood) throw new Error("the ring is not drawn");
+  await page.mouse.move(stood.x + stood.width / 2, stood.y + stood.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(stood.x + stood.width / 2 + 60, stood.y + stood.height / 2 - 20, { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(async () => Math.round(((await ring.boundingBox())?.x ?? 0) - stood.x)).toBe(60);
   await page.keyboard.press("4");
   await page.getByLabel("Word on the picture").fill("flat faces motor");
   await page.keyboard.press("Enter");

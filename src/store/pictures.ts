@@ -33,7 +33,7 @@ export interface StoredPicture {
  */
 export async function keepPicture(bytes: Buffer): Promise<StoredPicture> {
   if (bytes.length === 0) throw new Fault("picture", "The picture is empty.");
-  if (bytes.length > MOST_BYTES) throw new Fault("picture", `The picture has ${(bytes.length / 1048576).toFixed(1)} MB; 25 MB is the most.`);
+  if (bytes.length > MOST_BYTES) throw new Fault("picture", `The picture has ${(bytes.length / 1048576).toFixed(1)} MB; the maximum is 25 MB.`);
   const { upright, format, width, height } = await uprightPicture(bytes);
   const thumb = await broken(() =>
     sharp(upright, { limitInputPixels: MOST_PIXELS, failOn: "truncated" })
@@ -54,7 +54,7 @@ async function uprightPicture(bytes: Buffer): Promise<{ upright: Buffer; format:
     .metadata()
     .catch(() => null);
   if (!meta?.format || !(meta.format in ENDINGS)) throw new Fault("picture", "This is no JPEG, PNG or WebP picture.");
-  if (meta.width * meta.height > MOST_PIXELS) throw new Fault("picture", "The picture has too many pixels; 120 million is the most.");
+  if (meta.width * meta.height > MOST_PIXELS) throw new Fault("picture", "The picture has too many pixels; the maximum is 120 million.");
   if ((meta.orientation ?? 1) === 1) return { upright: bytes, format: meta.format, width: meta.width, height: meta.height };
   const turned = image().rotate();
   if (meta.format === "jpeg") turned.jpeg({ quality: 92 });

@@ -14,7 +14,6 @@ export function MarksOverlay({
 }) {
   if (!marks.length) return null;
   const [w, h] = [1000, (1000 * height) / width];
-  const at = ([x, y]: readonly [number, number]): [number, number] => [x * w, y * h];
   return (
     <svg
       className="pointer-events-none absolute inset-0 h-full w-full"
@@ -24,21 +23,25 @@ export function MarksOverlay({
       aria-label={marks.length === 1 ? "one mark" : `${marks.length} marks`}
     >
       {marks.map((m, i) => (
-        <Mark key={i} mark={m} at={at} w={w} />
+        <Mark key={i} mark={m} w={w} h={h} />
       ))}
     </svg>
   );
 }
 
 const VERMILION = "#d8401f";
+const PAPER = "#fdf8ee";
 
-function Mark({ mark: m, at, w }: { mark: PictureMark; at: (p: readonly [number, number]) => [number, number]; w: number }) {
+/** One mark, drawn in a picture of `w` by `h`. The one that is picked has a broad light edge. */
+export function Mark({ mark: m, w, h, picked = false }: { mark: PictureMark; w: number; h: number; picked?: boolean }) {
+  const at = ([x, y]: readonly [number, number]): [number, number] => [x * w, y * h];
   if (m.kind === "arrow") {
     const [[x0, y0], [x1, y1]] = [at(m.from), at(m.to)];
     const a = Math.atan2(y1 - y0, x1 - x0);
     const barb = (turn: number): string => `${x1 - 42 * Math.cos(a + turn)} ${y1 - 42 * Math.sin(a + turn)}`;
     return (
-      <g stroke="#fdf8ee" strokeWidth="4" paintOrder="stroke" fill={VERMILION}>
+      <g stroke={PAPER} strokeWidth={picked ? 10 : 4} paintOrder="stroke" fill={VERMILION}>
+        {picked && <path d={`M${x0} ${y0}L${x1 - 24 * Math.cos(a)} ${y1 - 24 * Math.sin(a)}`} strokeWidth="19" />}
         <path d={`M${x0} ${y0}L${x1 - 24 * Math.cos(a)} ${y1 - 24 * Math.sin(a)}`} stroke={VERMILION} strokeWidth="11" />
         <path d={`M${x1} ${y1}L${barb(0.45)}L${barb(-0.45)}Z`} />
       </g>
@@ -46,15 +49,29 @@ function Mark({ mark: m, at, w }: { mark: PictureMark; at: (p: readonly [number,
   }
   if (m.kind === "ring") {
     const [x, y] = at(m.at);
-    return <circle cx={x} cy={y} r={m.radius * w} fill="none" stroke={VERMILION} strokeWidth="10" />;
+    return (
+      <g fill="none" pointerEvents="all">
+        {picked && <circle cx={x} cy={y} r={m.radius * w} stroke={PAPER} strokeWidth="18" />}
+        <circle cx={x} cy={y} r={m.radius * w} stroke={VERMILION} strokeWidth="10" />
+      </g>
+    );
   }
   const [x, y] = at(m.at);
   const text = m.kind === "number" ? String(m.n) : m.says;
   const width = m.kind === "number" ? 62 : text.length * 21 + 36;
   return (
     <g>
-      <rect x={x - width / 2} y={y - 31} width={width} height="62" rx={m.kind === "number" ? 31 : 4} fill={VERMILION} stroke="#fdf8ee" strokeWidth="3" />
-      <text x={x} y={y + 1} textAnchor="middle" dominantBaseline="central" fontSize="42" fontWeight="700" fill="#fdf8ee" fontFamily="var(--font-sans)">
+      <rect
+        x={x - width / 2}
+        y={y - 31}
+        width={width}
+        height="62"
+        rx={m.kind === "number" ? 31 : 4}
+        fill={VERMILION}
+        stroke={PAPER}
+        strokeWidth={picked ? 8 : 3}
+      />
+      <text x={x} y={y + 1} textAnchor="middle" dominantBaseline="central" fontSize="42" fontWeight="700" fill={PAPER} fontFamily="var(--font-sans)">
         {text}
       </text>
     </g>

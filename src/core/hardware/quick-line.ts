@@ -140,7 +140,7 @@ function readPiece(piece: string): Piece {
   const refuse = (says: string): Piece => ({ wires: [], unread: { text: piece, says } });
   const { qty, words } = countAndWords(piece);
   if (qty !== undefined && (qty < 1 || qty > MOST_PIECES))
-    return refuse(qty < 1 ? "none of something is nothing" : `${qty} pieces cannot be: ${MOST_PIECES} is the most`);
+    return refuse(qty < 1 ? "none of something is nothing" : `${qty} pieces cannot be: the maximum is ${MOST_PIECES}`);
   let loose = 0;
   let where = false;
   for (const word of words) {
@@ -169,7 +169,7 @@ function readPiece(piece: string): Piece {
     return stepFactsAlone && Object.keys(f).length === 0 ? out : refuse(NOT_READ);
   }
   if (f.lengthMm !== undefined && (f.lengthMm <= 0 || f.lengthMm > LONGEST_MM))
-    return refuse(f.lengthMm <= 0 ? "a length of nothing" : `${f.lengthMm} mm is longer than anything on this bench: ${LONGEST_MM} mm is the most`);
+    return refuse(f.lengthMm <= 0 ? "a length of nothing" : `${f.lengthMm} mm is longer than anything on this bench: the maximum is ${LONGEST_MM} mm`);
   const place = at.join(" ").trim();
   out.facts = inOrder({ ...f, qty: qty ?? 1, at: place || undefined });
   return out;

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/part-spec";
+import { money } from "@/ui/money";
 import { PartGlyph } from "@/ui/part-glyph";
 import type { AboutPart } from "./about-part";
 
@@ -19,7 +20,6 @@ export function PartSheet({
       {number}
     </button>
   );
-  const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
   const figures = SPEC_FIELDS[part.spec.kind].flatMap((f) => {
     const value = specValue(part.spec, f.key);
     return value === undefined || (f.key === "profileShift" && value === 0) || (f.key === "helixAngleDeg" && value === 0) ? [] : [{ ...f, value }];
@@ -34,7 +34,7 @@ export function PartSheet({
           {part.note && <p className="hush text-[18px]">{part.note}</p>}
         </div>
         <p className="text-right text-[19px]">
-          <b className="figures block text-[27px]">{money(part.price)}</b>
+          <b className="figures block text-[27px]">{money(part.price, currency)}</b>
           {part.stock} in the drawer
         </p>
       </header>
@@ -103,7 +103,7 @@ export function PartSheet({
                 </td>
                 <td className="figures text-[18px]">{o.leadDays} days</td>
                 <td className="figures text-[18px]">{o.stock === undefined ? "stock not told" : o.stock ? `${o.stock} left` : "none left"}</td>
-                <td className="figures text-right text-[19px]">{money(o.price)}</td>
+                <td className="figures text-right text-[19px]">{money(o.price, currency)}</td>
               </tr>
             ))}
           </tbody>

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { specInWords } from "@/core/match/catalogue/part-spec";
 import { KeyLink } from "@/ui/key-link";
+import { money } from "@/ui/money";
 import { PartGlyph } from "@/ui/part-glyph";
 import { ShopHead } from "../shop-head";
 import type { AboutPart } from "./about-part";
@@ -106,9 +107,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
                     <span className="hush block truncate text-[18px]">{specInWords(p.spec) || p.spec.kind}</span>
                   </span>
                   <span className="text-right">
-                    <span className="figures block text-[19px]">
-                      {p.price.toFixed(2)} {currency}
-                    </span>
+                    <span className="figures block text-[19px]">{money(p.price, currency)}</span>
                     <span className={`block text-[17px] ${p.stock ? "" : p.discontinued ? "font-semibold text-error" : "hush"}`}>
                       {p.stock ? `${p.stock} in the drawer` : p.discontinued ? "✕ no more made" : "to order"}
                     </span>

@@ -9,6 +9,7 @@ import { finalKey } from "@/core/job/keys";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { money } from "@/ui/money";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
 
@@ -120,9 +121,7 @@ export function ReturnSheet({
                   <span className="block text-[15px]">{f.from}</span>
                 </td>
                 <td className="figures text-[15px]">{f.number}</td>
-                <td className="figures text-right text-[15px]">
-                  {f.price.toFixed(2)} {currency}
-                </td>
+                <td className="figures text-right text-[15px]">{money(f.price, currency)}</td>
               </tr>
             ))}
             {(fitted.length ? [] : chosen).map((c) => (
@@ -130,9 +129,7 @@ export function ReturnSheet({
                 <td className="py-0.5 first-letter:uppercase">{c.for}</td>
                 <td>{c.part.name}</td>
                 <td className="figures text-[15px]">{c.part.number}</td>
-                <td className="figures text-right text-[15px]">
-                  {c.part.price.toFixed(2)} {currency}
-                </td>
+                <td className="figures text-right text-[15px]">{money(c.part.price, currency)}</td>
               </tr>
             ))}
             {used.map((h) => (
@@ -157,9 +154,7 @@ export function ReturnSheet({
                 <td colSpan={3} className="pt-1 font-bold">
                   Parts
                 </td>
-                <td className="figures pt-1 text-right text-[16px] font-semibold">
-                  {sum.toFixed(2)} {currency}
-                </td>
+                <td className="figures pt-1 text-right text-[16px] font-semibold">{money(sum, currency)}</td>
               </tr>
             )}
             {agreed && (
@@ -167,9 +162,7 @@ export function ReturnSheet({
                 <td colSpan={3} className="font-bold">
                   In all, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && format(parseISO(agreed.answeredOn), "d MMMM")}
                 </td>
-                <td className="figures text-right text-[16px] font-semibold">
-                  {agreed.total.toFixed(2)} {currency}
-                </td>
+                <td className="figures text-right text-[16px] font-semibold">{money(agreed.total, currency)}</td>
               </tr>
             )}
           </tbody>

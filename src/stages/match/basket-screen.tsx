@@ -7,6 +7,7 @@ import { type AnsweredQuote, mustAskAgain } from "@/core/match/quote/quote";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
+import { money } from "@/ui/money";
 import { useJob } from "../saving/job-context";
 import { order } from "./actions";
 import { BasketState } from "./basket-state";
@@ -37,7 +38,6 @@ export function BasketScreen({
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
   const { search, basket } = useJobBasket(ground, aim);
-  const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
   const set = basket?.answer.basket ?? null;
   const quote = basket?.quote ?? null;
   const ask = quote && mustAskAgain(quote.total, quotes, ground.limit);
@@ -66,17 +66,17 @@ export function BasketScreen({
         {set ? (
           <>
             <div className="flex items-baseline gap-6 border-b-4 border-base-content pb-1">
-              <span className="figures text-[34px] whitespace-nowrap">{money(set.cost)}</span>
+              <span className="figures text-[34px] whitespace-nowrap">{money(set.cost, currency)}</span>
               <span className="text-[24px] leading-tight">{days(set.days)}</span>
               {quote && (
                 <span className="hush ml-auto text-right text-[18px] leading-tight">
                   for the customer, with work and tax
-                  <b className="figures block text-[24px] text-base-content">{money(quote.total)}</b>
+                  <b className="figures block text-[24px] text-base-content">{money(quote.total, currency)}</b>
                 </span>
               )}
             </div>
             <div className="min-h-0 flex-1 overflow-y-auto">
-              <BasketLines basket={set} names={names} money={money} />
+              <BasketLines basket={set} names={names} money={(n) => money(n, currency)} />
               <h3 className="pt-2 text-[20px]">What goes where</h3>
               <ul>
                 {basket?.toFit.map((t) => (
@@ -115,7 +115,7 @@ export function BasketScreen({
             {runnersUp.map((r) => (
               <li key={r.why + r.cost} className="border-b-2 border-base-300 py-1.5">
                 <div className="flex items-baseline gap-4">
-                  <span className="figures text-[22px]">{money(r.cost)}</span>
+                  <span className="figures text-[22px]">{money(r.cost, currency)}</span>
                   <span className="text-[19px]">{days(r.days)}</span>
                 </div>
                 <p className="text-[19px] font-semibold">{r.why}</p>

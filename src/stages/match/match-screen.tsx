@@ -11,6 +11,7 @@ import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { letGo } from "@/ui/let-go";
+import { money } from "@/ui/money";
 import { type Packed, usePacked } from "@/ui/packed";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
@@ -55,7 +56,7 @@ function whereToBeHad(part: Candidate["part"], offers: readonly SupplierOffer[],
   const [soonest] = [...had].sort((a, b) => a.leadDays - b.leadDays || a.price - b.price);
   if (!cheapest || !soonest) return part.discontinued ? "no more made, and none left" : "nobody offers it";
   const said = (o: SupplierOffer): string =>
-    `${o.price.toFixed(2)} ${currency}${o.pack > 1 ? ` for ${o.pack}` : ""} in ${o.leadDays} ${o.leadDays === 1 ? "day" : "days"}, ${o.supplier}`;
+    `${money(o.price, currency)}${o.pack > 1 ? ` for ${o.pack}` : ""} in ${o.leadDays} ${o.leadDays === 1 ? "day" : "days"}, ${o.supplier}`;
   return [cheapest, ...(soonest === cheapest ? [] : [soonest])].map(said).join(" · ");
 }
 
@@ -93,7 +94,6 @@ export function MatchScreen({
       setLooked(undefined);
     }
   };
-  const price = (n: number): string => `${n.toFixed(2)} ${currency}`;
   return (
     <div className="grid h-full grid-cols-[minmax(0,2.7fr)_minmax(0,3.2fr)_minmax(0,6.1fr)] gap-5">
       <section aria-label="To be renewed" className="flex min-h-0 flex-col gap-2">
@@ -181,7 +181,7 @@ export function MatchScreen({
           <>
             <div className="flex items-baseline justify-between gap-4">
               <h2 className="text-[26px]">{shown.part.name}</h2>
-              <span className="figures shrink-0 text-[28px]">{price(shown.part.price)}</span>
+              <span className="figures shrink-0 text-[28px]">{money(shown.part.price, currency)}</span>
             </div>
             <p className="hush pb-1 text-[19px]">
               {whereToBeHad(shown.part, part.offers, currency)}

@@ -4,6 +4,7 @@ import { format, parseISO } from "date-fns";
 import type { Arrival } from "@/core/job/bought";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
+import { money } from "@/ui/money";
 import { useJob } from "../saving/job-context";
 import { news, takeBack } from "./actions";
 import type { ToldOrder } from "./basket-view";
@@ -40,9 +41,7 @@ export function OrderedScreen({
             </header>
             <p className="text-[19px]">
               {o.lines.map((l) => `${l.packs} × ${l.number}${l.pack > 1 ? `, pack of ${l.pack}` : ""}`).join(" · ")}
-              {o.replacement
-                ? " · in place of what came wrong"
-                : ` · ${(o.lines.reduce((t, l) => t + l.packs * l.price, 0) + o.shipping).toFixed(2)} ${currency}`}
+              {o.replacement ? " · in place of what came wrong" : ` · ${money(o.lines.reduce((t, l) => t + l.packs * l.price, 0) + o.shipping, currency)}`}
             </p>
             <ol className="pt-1">
               <li className="text-[19px]">

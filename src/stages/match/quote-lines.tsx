@@ -1,10 +1,10 @@
 import type { Quote } from "@/core/match/quote/quote";
+import { money } from "@/ui/money";
 
 const HEADS = { part: "Parts", shipping: "Shipping", consumable: "Used up", work: "Work" } as const;
 
 /** The lines of a quote with their sums: the same on screen and on paper. */
 export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; currency: string; taxPercent: number }) {
-  const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
   return (
     <table className="w-full text-left text-[19px]">
       <tbody>
@@ -17,7 +17,7 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
               </th>
               <td className="py-1">{l.says}</td>
               <td className="figures px-3 text-right text-[17px] whitespace-nowrap">{l.qty}</td>
-              <td className="figures w-[130px] text-right text-[18px] whitespace-nowrap">{money(l.amount)}</td>
+              <td className="figures w-[130px] text-right text-[18px] whitespace-nowrap">{money(l.amount, currency)}</td>
             </tr>
           ));
         })}
@@ -25,19 +25,19 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
           <td />
           <td className="py-1">Sum</td>
           <td />
-          <td className="figures text-right text-[18px]">{money(quote.net)}</td>
+          <td className="figures text-right text-[18px]">{money(quote.net, currency)}</td>
         </tr>
         <tr className="border-b-2 border-current">
           <td />
           <td className="py-1">Tax, {taxPercent} %</td>
           <td />
-          <td className="figures text-right text-[18px]">{money(quote.tax)}</td>
+          <td className="figures text-right text-[18px]">{money(quote.tax, currency)}</td>
         </tr>
         <tr>
           <td />
           <td className="py-1.5 text-[24px] font-bold">In all</td>
           <td colSpan={2} className="figures text-right text-[28px] whitespace-nowrap">
-            {money(quote.total)}
+            {money(quote.total, currency)}
           </td>
         </tr>
       </tbody>

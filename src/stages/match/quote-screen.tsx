@@ -7,6 +7,7 @@ import { mustAskAgain } from "@/core/match/quote/quote";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
+import { money } from "@/ui/money";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { useDraft } from "../saving/use-draft";
@@ -24,7 +25,6 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
   const [who, setByWhom] = useDraft("quote-by-whom", draft, whoSchema, null);
   const byWhom = who ?? customer;
   const [fault, setFault] = useState<string | null>(null);
-  const money = (n: number): string => `${n.toFixed(2)} ${currency}`;
   const { search, basket } = useJobBasket(ground, aim);
   const now = basket?.quote ?? null;
   const ask = now && mustAskAgain(now.total, quotes, limit);
@@ -50,7 +50,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
               </li>
             ))}
             <li className="says">
-              If it is declined, {money(shown.ifDeclined)}{" "}
+              If it is declined, {money(shown.ifDeclined, currency)}{" "}
               {shown.ifDeclined ? "are due for finding the fault and putting it together as it was" : "is due: looking was free"}.
             </li>
           </ul>
@@ -69,7 +69,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             {quotes.map((q) => (
               <li key={q.id} className="flex items-baseline gap-3 border-b-2 border-base-300 py-1">
                 <span className="figures text-[17px]">{format(parseISO(q.madeAt), "d MMM")}</span>
-                <span className="figures">{money(q.total)}</span>
+                <span className="figures">{money(q.total, currency)}</span>
                 <span className={`ml-auto font-semibold ${q.answer === "accepted" ? "text-success" : q.answer === "declined" ? "text-error" : ""}`}>
                   {q.answer
                     ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom}, ${q.answeredOn && format(parseISO(q.answeredOn), "d MMM")}`
@@ -100,7 +100,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             <>
               {stale && (
                 <p className="says danger">
-                  It comes to {now && money(now.total)} now, and {money(open.total)} was asked: make it anew.
+                  It comes to {now && money(now.total, currency)} now, and {money(open.total, currency)} was asked: make it anew.
                 </p>
               )}
               {ask && now && !stale && <p className="says danger">{ask}</p>}

@@ -3,6 +3,7 @@ import type { StoredQuote } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote/quote";
+import { money } from "@/ui/money";
 import { SheetHead } from "../frame/sheet-head";
 import { QuoteLines } from "./quote-lines";
 
@@ -49,7 +50,7 @@ export function QuoteSheet({
             <p key={r.rule}>{r.says}</p>
           ))}
         <p>
-          If you decline, {quote.quote.ifDeclined.toFixed(2)} {currency} (with tax){" "}
+          If you decline, {money(quote.quote.ifDeclined, currency)} (with tax){" "}
           {quote.quote.ifDeclined ? "are due for finding the fault and putting the unit together as it was." : "is due."}
         </p>
         <p>Should it come to more than this, you are asked again before anything is done.</p>

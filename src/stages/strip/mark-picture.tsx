@@ -1,19 +1,23 @@
 "use client";
 
-import type Konva from "konva";
-import { useEffect, useRef, useState } from "react";
-import { Arrow, Circle, Group, Image as KonvaImage, Label, Layer, Stage, Tag, Text } from "react-konva";
+import { type PointerEvent, useRef, useState } from "react";
 import { nextNumber, type PictureMark } from "@/core/job/picture-mark";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton } from "@/ui/key-button";
 import { useClose, useKey } from "@/ui/keys";
+import { Mark } from "@/ui/marks-overlay";
 
-const VERMILION = "#d8401f";
-const PAPER = "#fdf8ee";
 /** How far an arrow key moves a mark, as a share of the picture. */
 const NUDGE = 0.02;
 
 type Point = readonly [number, number];
+/** What of a mark is in hand: an end of an arrow, or all of it from where it was taken. */
+interface InHand {
+  readonly mark: number;
+  readonly end?: "from" | "to";
+  readonly taken: Point;
+  readonly was: PictureMark;
+}
 
 /** Marks on a picture: each appears in the middle with one key, and is dragged, or moved with the arrow keys, to where it belongs. */
 export function MarkPicture({
@@ -28,27 +32,13 @@ export function MarkPicture({
   onClose: () => void;
 }) {
   useClose(onClose);
-  const place = useRef<HTMLDivElement>(null);
-  const [image, setImage] = useState<HTMLImageElement | null>(null);
-  const [room, setRoom] = useState<Point>([560, 360]);
+  const sheet = useRef<SVGSVGElement>(null);
+  const [size, setSize] = useState<Point>([4, 3]);
+  const [inHand, setInHand] = useState<InHand | null>(null);
   const [marks, setMarks] = useState<readonly PictureMark[]>(kept);
   const [picked, setPicked] = useState(kept.length - 1);
   const [word, setWord] = useState<string | null>(null);
-  useEffect(() => {
-    const loaded = new window.Image();
-    loaded.onload = () => setImage(loaded);
-    loaded.src = url;
-  }, [url]);
-  useEffect(() => {
-    const el = place.current;
-    if (!el) return;
-    const watch = new ResizeObserver(() => setRoom([el.clientWidth, el.clientHeight]));
-    watch.observe(el);
-    return () => watch.disconnect();
-  }, []);
-  const [iw, ih] = [image?.naturalWidth ?? 4, image?.naturalHeight ?? 3];
-  const scale = Math.min(room[0] / iw, room[1] / ih);
-  const [w, h] = [iw * scale, ih * scale];
+  const [w, h] = [1000, (1000 * size[1]) / size[0]];
   const change = (next: readonly PictureMark[], pick = picked): void => {
     setMarks(next);
     setPicked(pick);
@@ -78,84 +68,75 @@ export function MarkPicture({
       Math.max(0, picked - 1),
     );
   useKey("Backspace", strike, marks.length > 0, "Strike the last mark");
-  const dropped = (e: Konva.KonvaEventObject<DragEvent>): Point => [inside(e.target.x() / w), inside(e.target.y() / h)];
+  /** where the pointer is, as shares of the picture */
+  const under = (e: { clientX: number; clientY: number }): Point => {
+    const onScreen = sheet.current?.getScreenCTM();
+    if (!onScreen) return [0.5, 0.5];
+    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(onScreen.inverse());
+    return [at.x / w, at.y / h];
+  };
+  const take = (e: PointerEvent, i: number, end?: "from" | "to"): void => {
+    const was = marks[i];
+    if (!was) return;
+    e.stopPropagation();
+    sheet.current?.setPointerCapture(e.pointerId);
+    setPicked(i);
+    setInHand({ mark: i, taken: under(e), was, ...(end && { end }) });
+  };
+  const carried = (hand: InHand, to: Point): PictureMark =>
+    hand.end && hand.was.kind === "arrow"
+      ? { ...hand.was, [hand.end]: [inside(to[0]), inside(to[1])] }
+      : moved(hand.was, to[0] - hand.taken[0], to[1] - hand.taken[1]);
+  const letGo = (e: PointerEvent): void => {
+    if (!inHand) return;
+    const to = under(e);
+    setInHand(null);
+    if (to[0] !== inHand.taken[0] || to[1] !== inHand.taken[1]) replace(inHand.mark, carried(inHand, to));
+  };
   return (
     <section aria-label="Marks on the picture" className="flex h-full min-h-0 flex-col border-2 border-base-content bg-[#10201f]">
-      <div
-        ref={place}
-        role="img"
-        aria-label={marks.length === 1 ? "one mark" : `${marks.length} marks`}
-        className="flex min-h-0 flex-1 items-center justify-center overflow-hidden"
-      >
-        <Stage width={w} height={h}>
-          <Layer>
-            {image && <KonvaImage image={image} width={w} height={h} />}
-            {marks.map((m, i) => {
-              const on = i === picked;
-              const shared = { onPointerDown: () => setPicked(i), shadowColor: PAPER, shadowBlur: on ? 6 : 0 };
-              if (m.kind === "arrow")
-                return (
-                  <Group key={i}>
-                    <Arrow
-                      points={[m.from[0] * w, m.from[1] * h, m.to[0] * w, m.to[1] * h]}
-                      stroke={VERMILION}
-                      fill={VERMILION}
-                      strokeWidth={6}
-                      pointerLength={20}
-                      pointerWidth={20}
-                      hitStrokeWidth={30}
-                      {...shared}
-                    />
-                    {(["from", "to"] as const).map((end) => (
-                      <Circle
-                        key={end}
-                        x={m[end][0] * w}
-                        y={m[end][1] * h}
-                        radius={on ? 13 : 9}
-                        hitStrokeWidth={26}
-                        stroke={PAPER}
-                        strokeWidth={2}
-                        fill={end === "from" ? VERMILION : "transparent"}
-                        draggable
-                        {...shared}
-                        onDragMove={(e) => setMarks(marks.map((x, k) => (k === i ? { ...m, [end]: dropped(e) } : x)))}
-                        onDragEnd={(e) => replace(i, { ...m, [end]: dropped(e) })}
-                      />
-                    ))}
-                  </Group>
-                );
-              if (m.kind === "ring")
-                return (
-                  <Circle
-                    key={i}
-                    x={m.at[0] * w}
-                    y={m.at[1] * h}
-                    radius={m.radius * w}
-                    stroke={VERMILION}
-                    strokeWidth={6}
-                    hitStrokeWidth={30}
-                    draggable
-                    {...shared}
-                    onDragEnd={(e) => replace(i, { ...m, at: dropped(e) })}
-                    onWheel={(e) => replace(i, { ...m, radius: Math.min(0.45, Math.max(0.02, m.radius * (e.evt.deltaY > 0 ? 0.9 : 1.1))) })}
+      <div className="relative min-h-0 flex-1 overflow-hidden">
+        {/* biome-ignore lint/performance/noImgElement: the picture lies in the shop's folder, in its full size */}
+        <img
+          src={url}
+          alt=""
+          className="absolute inset-0 h-full w-full object-contain"
+          onLoad={(e) => setSize([e.currentTarget.naturalWidth, e.currentTarget.naturalHeight])}
+        />
+        <svg
+          ref={sheet}
+          className="absolute inset-0 h-full w-full touch-none"
+          viewBox={`0 0 ${w} ${h}`}
+          role="img"
+          aria-label={marks.length === 1 ? "one mark" : `${marks.length} marks`}
+          onPointerMove={(e) => inHand && setMarks(marks.map((m, i) => (i === inHand.mark ? carried(inHand, under(e)) : m)))}
+          onPointerUp={letGo}
+          onPointerCancel={letGo}
+        >
+          {marks.map((m, i) => (
+            <g
+              key={i}
+              className="cursor-grab"
+              onPointerDown={(e) => take(e, i)}
+              onWheel={(e) => m.kind === "ring" && replace(i, { ...m, radius: Math.min(0.45, Math.max(0.02, m.radius * (e.deltaY > 0 ? 0.9 : 1.1))) })}
+            >
+              <Mark mark={m} w={w} h={h} picked={i === picked} />
+              {m.kind === "arrow" &&
+                (["from", "to"] as const).map((end) => (
+                  <circle
+                    key={end}
+                    cx={m[end][0] * w}
+                    cy={m[end][1] * h}
+                    r={40}
+                    fill="transparent"
+                    stroke={i === picked ? "#fdf8ee" : "none"}
+                    strokeWidth={3}
+                    onPointerDown={(e) => take(e, i, end)}
                   />
-                );
-              return (
-                <Label key={i} x={m.at[0] * w} y={m.at[1] * h} draggable {...shared} onDragEnd={(e) => replace(i, { ...m, at: dropped(e) })}>
-                  <Tag fill={VERMILION} stroke={PAPER} strokeWidth={on ? 3 : 1} cornerRadius={m.kind === "number" ? 18 : 3} />
-                  <Text
-                    text={m.kind === "number" ? ` ${m.n} ` : m.says}
-                    fontSize={22}
-                    fontStyle="bold"
-                    padding={6}
-                    fill={PAPER}
-                    fontFamily="Barlow Condensed"
-                  />
-                </Label>
-              );
-            })}
-          </Layer>
-        </Stage>
+                ))}
+            </g>
+          ))}
+        </svg>
       </div>
       {word !== null && (
         <input
