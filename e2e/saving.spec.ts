@@ -94,6 +94,7 @@ test("a broken picture is refused with a sentence, and a sound one is kept", asy
 });
 
 test("an address that leads nowhere says so and leads back", async ({ page }) => {
+  expect((await page.request.get("/jobs/J-9999/judge")).status()).toBe(404);
   await new BenchHand(page).open("/jobs/J-9999");
   await expect(page.getByRole("heading", { name: "There is nothing at this address." })).toBeVisible();
   await page.keyboard.press("Space");
