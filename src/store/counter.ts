@@ -66,7 +66,7 @@ export async function teachVariant(number: string, version: number, taught: Vari
   return changeJob(number, version, async ({ trx, job }) => {
     if (!job.maker.trim() || !job.model.trim()) throw new Fault("variant", "say first which maker and model it is");
     const row = await same(same(trx("models"), "maker", job.maker), "model", job.model).first();
-    const known: Variant[] = row ? JSON.parse(row.variants) : [];
+    const known = row ? models.read(row).variants : [];
     const variants = JSON.stringify([...known.filter((v) => v.variant !== taught.variant), taught]);
     if (row) await trx("models").where({ id: row.id }).update({ variants });
     else await trx("models").insert({ maker: job.maker.trim(), model: job.model.trim(), kind: job.kind, variants });

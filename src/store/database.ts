@@ -11,7 +11,8 @@ import { theOrders } from "./migrations/0005-the-orders";
 import { oneRoom } from "./migrations/0006-one-room";
 import { plainNames } from "./migrations/0007-plain-names";
 
-const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames];
+/** In the order in which they are run. */
+export const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -1,30 +1,35 @@
 import { addDays, format } from "date-fns";
 import type { Knex } from "knex";
-import type { ShopRates } from "@/core/match/quote/quote";
+import { z } from "zod";
+import { readWith } from "@/core/fault";
+import type { Frozen } from "@/core/frozen";
+import { shopRates } from "@/core/match/quote/quote";
 import { database } from "./database";
 
 /** How the practice supplier of a name behaves; see src/bench/supplier.ts. */
-export interface PracticeTemper {
-  readonly late: number;
-  readonly outOfStock: number;
-  readonly wrongPart: number;
-  readonly mixUps: readonly { readonly asked: string; readonly sends: string }[];
-}
+const practiceTemper = z.strictObject({
+  late: z.number(),
+  outOfStock: z.number(),
+  wrongPart: z.number(),
+  mixUps: z.array(z.strictObject({ asked: z.string(), sends: z.string() })),
+});
+export type PracticeTemper = Frozen<z.infer<typeof practiceTemper>>;
 
 /** What the shop sets once. */
-export interface ShopSettings {
-  readonly shopName: string;
-  readonly town: string;
-  readonly currency: string;
-  readonly rates: ShopRates;
+const settings = z.strictObject({
+  shopName: z.string(),
+  town: z.string(),
+  currency: z.string(),
+  rates: shopRates,
   /** minutes of testing and handing back, on top of what the plan says */
-  readonly testMinutes: number;
+  testMinutes: z.number().min(0),
   /** solvent, wipes and what else is used up on every job */
-  readonly cleaningCost: number;
-  readonly practiceTempers: Readonly<Record<string, PracticeTemper>>;
+  cleaningCost: z.number().min(0),
+  practiceTempers: z.record(z.string(), practiceTemper),
   /** how many days the practice suppliers are ahead of the calendar */
-  readonly practiceDays: number;
-}
+  practiceDays: z.int().min(0),
+});
+export type ShopSettings = Frozen<z.infer<typeof settings>>;
 const DEFAULTS: ShopSettings = {
   shopName: "The shop",
   town: "",
@@ -39,7 +44,7 @@ const DEFAULTS: ShopSettings = {
 export async function shopSettings(at?: Knex): Promise<ShopSettings> {
   const db = at ?? (await database());
   const rows = await db("settings");
-  return { ...DEFAULTS, ...Object.fromEntries(rows.map((r) => [r.name, JSON.parse(r.value)])) };
+  return readWith(settings, { ...DEFAULTS, ...Object.fromEntries(rows.map((r) => [r.name, JSON.parse(r.value)])) }, "settings");
 }
 
 export async function setSetting<K extends keyof ShopSettings>(name: K, value: ShopSettings[K], at?: Knex): Promise<void> {

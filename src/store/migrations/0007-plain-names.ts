@@ -7,6 +7,17 @@ export const plainNames = {
   async up(k: Knex): Promise<void> {
     await k.raw("alter table catalogue rename column spoils to incompatible_with");
     await k.raw("alter table offers rename column least to min_packs");
+    // what an import found and left, to be compared with what stands there when it is taken back
+    for (const [was, is] of [
+      ["spoils", "incompatibleWith"],
+      ["least", "minPacks"],
+    ])
+      await k.raw(`update import_rows set before = replace(before, ?, ?), "after" = replace("after", ?, ?)`, [
+        `"${was}":`,
+        `"${is}":`,
+        `"${was}":`,
+        `"${is}":`,
+      ]);
     const rates = await k("settings").where({ name: "rates" }).first();
     if (!rates) return;
     const { leastMinutes, ...rest } = JSON.parse(rates.value);

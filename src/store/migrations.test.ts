@@ -1,0 +1,51 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import knex, { type Knex } from "knex";
+import { afterAll, expect, it } from "vitest";
+import { MIGRATIONS, openDatabase } from "./database";
+import { putBack } from "./import-rows";
+import { offersOf } from "./offers";
+import { shopSettings } from "./settings";
+
+const folder = mkdtempSync(join(tmpdir(), "older-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** The shop's database as a program left it that knew only the first so many migrations. */
+async function leftBy(count: number): Promise<Knex> {
+  const db = knex({ client: "better-sqlite3", connection: { filename: join(folder, "shop.sqlite") }, useNullAsDefault: true });
+  const known = MIGRATIONS.slice(0, count);
+  await db.migrate.latest({
+    migrationSource: {
+      getMigrations: async () => known,
+      getMigrationName: (m: { name: string }) => m.name,
+      getMigration: async (m: (typeof known)[number]) => m,
+    },
+  });
+  return db;
+}
+
+it("a shop of before the plain names keeps its offers and rates, and an import of then can still be taken back", async () => {
+  const older = await leftBy(6);
+  const offer = { supplier: "North", number: 'A "least": 1', price: 2, pack: 1, least: 3, leadDays: 1 };
+  await older("offers").insert({ supplier: offer.supplier, number: offer.number, price: 2, pack: 1, least: 3, lead_days: 1 });
+  const rates = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25 };
+  await older("settings").insert({ name: "rates", value: JSON.stringify({ ...rates, leastMinutes: 40 }) });
+  const [id = 0] = await older("imports").insert({
+    at: "2026-01-01T10:00:00Z",
+    file: "offers.csv",
+    table: "offers",
+    added: 1,
+    finished_at: "2026-01-01T10:00:01Z",
+  });
+  const key = JSON.stringify([offer.supplier, offer.number, offer.pack]);
+  await older("import_rows").insert({ import: id, key, after: JSON.stringify(offer) });
+  await older.destroy();
+
+  const db = await openDatabase(folder);
+  expect((await offersOf("North", [offer.number], db)).map((o) => o.minPacks)).toEqual([3]);
+  expect((await shopSettings(db)).rates).toEqual({ ...rates, minMinutes: 40 });
+  expect(await putBack(db, id, "offers")).toEqual({ back: 1, stayed: 0 });
+  expect(await offersOf("North", [offer.number], db)).toEqual([]);
+  await db.destroy();
+});
