@@ -97,7 +97,7 @@ async function fill(): Promise<void> {
     await db.transaction(async (trx) => {
       for (const supplier of ["North", "Canal", "Hill"])
         for (let k = i; k < Math.min(PARTS, i + 2000); k += 400)
-          await trx("offers").insert(Array.from({ length: Math.min(400, PARTS - k) }, (_, n) => ({ supplier, number: `BW-${String(k + n).padStart(6, "0")}`, price: 4, pack: 1, least: 1, lead_days: 2 }))); // biome-ignore format: one call
+          await trx("offers").insert(Array.from({ length: Math.min(400, PARTS - k) }, (_, n) => ({ supplier, number: `BW-${String(k + n).padStart(6, "0")}`, price: 4, pack: 1, min_packs: 1, lead_days: 2 }))); // biome-ignore format: one call
     });
 }
 
