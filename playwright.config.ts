@@ -1,29 +1,29 @@
 import { defineConfig } from "@playwright/test";
-import { ownShop, SHOPS, shop } from "./e2e/shops";
 import { CHROMIUM } from "./scripts/serve-built";
 
-/** The real interface in Debian's Chromium, against a production build; each worker has a demo shop of its own. */
+const port = Number(process.env.DEMONTAGE_PORT ?? 4321);
+
+/** The real interface in Debian's Chromium, against a production build with the demo shop in a folder of its own. */
 export default defineConfig({
   testDir: "e2e",
   timeout: 120_000,
   expect: { timeout: 10_000 },
-  workers: SHOPS,
+  workers: 1,
   reporter: [["list"], ["json", { outputFile: "test-results/e2e.json" }]],
   use: {
-    // read again in each worker
-    baseURL: ownShop().address,
+    baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 15_000,
     navigationTimeout: 20_000,
     trace: "retain-on-failure",
     launchOptions: CHROMIUM,
   },
-  webServer: Array.from({ length: SHOPS }, (_, n) => shop(n)).map(({ port, address, data }) => ({
+  webServer: {
     command: `tsx demo/shop/seed.ts && next start -p ${port}`,
-    url: `${address}/parts`,
-    env: { DEMONTAGE_DATA: data },
+    url: `http://localhost:${port}/parts`,
+    env: { DEMONTAGE_DATA: process.env.DEMONTAGE_E2E_DATA ?? "data/e2e" },
     timeout: 60_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: "SIGTERM", timeout: 3000 },
-  })),
+  },
 });

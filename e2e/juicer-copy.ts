@@ -1,8 +1,7 @@
 import { execFileSync } from "node:child_process";
 import { join } from "node:path";
-import { ownShop } from "./shops";
 
-const DATA = ownShop().data;
+const DATA = process.env.DEMONTAGE_E2E_DATA ?? "data/e2e";
 
 export const cli = (...words: string[]): string =>
   execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: DATA } });
