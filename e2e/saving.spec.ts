@@ -39,12 +39,12 @@ test("what two screens typed into one field is shown side by side", async ({ pag
   await complaint.fill("Paddle stops.");
   await complaint.blur();
   await expect(page.getByText(/the shop’s computer does not answer/).first()).toBeVisible();
-  await context.setOffline(false);
   const other = await context.browser()?.newContext();
   const second = await other?.newPage();
   if (!second) throw new Error("no second browser");
   await new BenchHand(second).open(page.url());
   await new BenchHand(second).write("In the customer’s words", "Paddle stands still when it is thick.");
+  await context.setOffline(false);
   await new BenchHand(page).reload();
   await expect(page.getByText("The job says now: “Paddle stands still when it is thick.”. You typed: “Paddle stops.”.")).toBeVisible();
   await page.getByRole("button", { name: "Keep mine" }).click();
