@@ -10,7 +10,7 @@ import { database } from "../../src/store/database";
 import { takeInJobFile } from "../../src/store/job-file";
 import { offerRows, supplierRows } from "../../src/store/offer-rows";
 import { putRows } from "../../src/store/put-rows";
-import { heads } from "../../src/store/tables";
+import { records } from "../../src/store/tables";
 import { juicerAtJudge, juicerAtMatch } from "./juicer";
 import { extruder, hammer, shears, slicer } from "./others";
 import { queue } from "./queue";
@@ -64,7 +64,7 @@ async function takeIn(recipe: Recipe, today: Date): Promise<void> {
   const day = (n: number): string => format(addDays(today, n), "yyyy-MM-dd");
   await (await database())("jobs")
     .where({ number })
-    .update(heads.write({ ...customer, takenIn: day(-takenInDaysAgo), promised: day(promisedIn) }));
+    .update(records.jobs.write({ ...customer, takenIn: day(-takenInDaysAgo), promised: day(promisedIn) }));
   if (recipe.rows.length && number !== "J-0143") await answerSafety(number, recipe, today);
 }
 

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from "node:util";
 import type { Knex } from "knex";
 import { z } from "zod";
+import { cataloguePart, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { partRows } from "./catalogue-index";
 import { inTurn } from "./in-turn";
 import { offerRows, supplierRows } from "./offer-rows";
@@ -16,6 +17,8 @@ export const ROWS: Readonly<Record<ImportTable, Keyed<unknown>>> = {
   suppliers: supplierRows as Keyed<unknown>,
 };
 
+const READ = { parts: cataloguePart, offers: supplierOffer, suppliers: supplier } as const;
+
 /** Puts back what stood there before an import, some hundred rows at a time; what was changed again since stays. */
 export async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back: number; stayed: number }> {
   const rows = ROWS[table];
@@ -23,7 +26,8 @@ export async function putBack(db: Knex, id: number, table: ImportTable): Promise
   for (;;) {
     const some = await db("import_rows").select("*", "rowid").where("import", id).limit(AT_ONCE);
     if (!some.length) return { back, stayed };
-    const puts = some.map((r) => ({ key: r.key as string, before: r.before && JSON.parse(r.before), after: JSON.parse(r.after) }));
+    const read = (text: unknown): unknown => READ[table].parse(JSON.parse(String(text)));
+    const puts = some.map((r) => ({ key: String(r.key), before: r.before === null ? null : read(r.before), after: read(r.after) }));
     await inTurn(db, async (trx) => {
       const now = new Map(
         (

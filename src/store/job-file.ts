@@ -10,20 +10,7 @@ import { loadHead, loadJob } from "./job";
 import { insertJob } from "./jobs";
 import { keepPicture, readPicture, type StoredPicture } from "./pictures";
 import type { Row } from "./rows";
-import {
-  answerRecords,
-  arrivalRecords,
-  findingRecords,
-  hardwareRecords,
-  lubePointRecords,
-  orderRecords,
-  partRecords,
-  pictureRecords,
-  quoteRecords,
-  readingRecords,
-  serviceRecords,
-  stepRecords,
-} from "./tables";
+import { records } from "./tables";
 
 /** A job of the shop with the bytes of its pictures. */
 export async function parcelOf(number: string): Promise<{ file: JobFile; pictures: Map<string, Uint8Array> }> {
@@ -75,14 +62,14 @@ async function fill(trx: Knex, { id }: { id: number }, read: JobFromFile): Promi
     for (const row of rows) await trx(table).insert({ job_id: id, ...row });
   };
   const placed = <T>(things: readonly T[], write: (t: T) => Row): Row[] => things.map((t, position) => ({ position, ...write(t) }));
-  await put("parts", placed(read.parts, partRecords.write));
-  await put("steps", placed(read.steps, ({ hardware: _h, pictures: _p, ...s }) => stepRecords.write(s))); // biome-ignore format: one table, one line
-  await put("hardware", placed(read.steps.flatMap((s) => (s.hardware ?? []).map((h) => ({ step: s.id, h }))), ({ step, h }) => ({ step, ...hardwareRecords.write(h) }))); // biome-ignore format: one table, one line
-  await put("services", placed(read.services, serviceRecords.write));
-  await put("lube_points", placed(read.lubePoints, lubePointRecords.write));
-  await put("findings", read.findings.map(findingRecords.write)); // biome-ignore format: one table, one line
-  await put("readings", read.readings.map(readingRecords.write)); // biome-ignore format: one table, one line
-  await put("answers", read.answers.map(answerRecords.write)); // biome-ignore format: one table, one line
+  await put("parts", placed(read.parts, records.parts.write));
+  await put("steps", placed(read.steps, ({ hardware: _h, pictures: _p, ...s }) => records.steps.write(s))); // biome-ignore format: one table, one line
+  await put("hardware", placed(read.steps.flatMap((s) => (s.hardware ?? []).map((h) => ({ step: s.id, h }))), ({ step, h }) => ({ step, ...records.hardware.write(h) }))); // biome-ignore format: one table, one line
+  await put("services", placed(read.services, records.services.write));
+  await put("lube_points", placed(read.lubePoints, records.lube_points.write));
+  await put("findings", read.findings.map(records.findings.write)); // biome-ignore format: one table, one line
+  await put("readings", read.readings.map(records.readings.write)); // biome-ignore format: one table, one line
+  await put("answers", read.answers.map(records.answers.write)); // biome-ignore format: one table, one line
   const at = new Date().toISOString();
   await put("lines_done", [...new Set(read.linesDone)].map((line) => ({ line, at }))); // biome-ignore format: one table, one line
 }
@@ -94,12 +81,12 @@ async function fillBought(trx: Knex, job: { id: number; number: string }, bought
     const [id]: number[] = await trx(table).insert({ job_id: job.id, ...row });
     return id ?? 0;
   };
-  for (const q of bought.quotes) await put("quotes", quoteRecords.write(q));
+  for (const q of bought.quotes) await put("quotes", records.quotes.write(q));
   const orders: number[] = [];
-  for (const o of bought.orders) orders.push(await put("orders", orderRecords.write({ ...o, reference: o.reference.replace(/^[^/]+/, job.number) })));
+  for (const o of bought.orders) orders.push(await put("orders", records.orders.write({ ...o, reference: o.reference.replace(/^[^/]+/, job.number) })));
   const arrivals: number[] = [];
   for (const { order, was: _was, ...a } of bought.arrivals)
-    arrivals.push(await put("arrivals", arrivalRecords.write({ ...a, ...(order === undefined ? {} : { orderId: orders[order] }) })));
+    arrivals.push(await put("arrivals", records.arrivals.write({ ...a, ...(order === undefined ? {} : { orderId: orders[order] }) })));
   return arrivalHooks(bought.arrivals.map((a) => a.was), arrivals); // biome-ignore format: one call
 }
 
@@ -122,7 +109,7 @@ async function fillPictures(
       .ignore();
     await trx("job_pictures").insert({
       job_id: jobId,
-      ...pictureRecords.write({
+      ...records.job_pictures.write({
         sha256: picture.sha256,
         name,
         role: step ? "step" : (told?.role ?? "intake"),

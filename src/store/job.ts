@@ -3,27 +3,13 @@ import type { Hardware } from "@/core/hardware/piece";
 import type { Job, JobHead } from "@/core/job/job";
 import { database } from "./database";
 import type { Row } from "./rows";
-import {
-  answerRecords,
-  arrivalRecords,
-  findingRecords,
-  hardwareRecords,
-  heads,
-  lubePointRecords,
-  orderRecords,
-  partRecords,
-  pictureRecords,
-  quoteRecords,
-  readingRecords,
-  serviceRecords,
-  stepRecords,
-} from "./tables";
+import { records } from "./tables";
 
 /** The head of a job, or null where there is no such number. */
 export async function loadHead(number: string, at?: Knex): Promise<JobHead | null> {
   const db = at ?? (await database());
   const row: Row | undefined = await db("jobs").where({ number }).first();
-  return row ? heads.read(row) : null;
+  return row ? records.jobs.read(row) : null;
 }
 
 /** Rows as they were last read, with the records they gave: a row that says the same is not read again. A change touches a few rows of a job, and the rest of it stands. */
@@ -93,7 +79,7 @@ async function readJob(db: Knex, number: string, held: Held): Promise<Job | null
   const pieceRows: Row[] = await db("hardware").where({ job_id: head.id }).orderBy("position");
   for (const row of pieceRows) {
     const pieces = hardware.get(row.step);
-    const piece = through("hardware", row, hardwareRecords.read);
+    const piece = through("hardware", row, records.hardware.read);
     if (pieces) pieces.push(piece);
     else hardware.set(row.step, [piece]);
   }
@@ -102,25 +88,25 @@ async function readJob(db: Knex, number: string, held: Held): Promise<Job | null
     .where({ job_id: head.id })
     .select("job_pictures.*", "pictures.width", "pictures.height")
     .orderBy("job_pictures.id");
-  const pictures = kept.map((row) => through("job_pictures", row, pictureRecords.read));
+  const pictures = kept.map((row) => through("job_pictures", row, records.job_pictures.read));
   const names = new Map<string, string[]>();
   for (const p of pictures) if (p.step) names.set(p.step, [...(names.get(p.step) ?? []), p.name]);
   return {
     ...head,
-    parts: await of("parts", "position", partRecords.read),
-    steps: (await of("steps", "position", stepRecords.read)).map((s) => {
+    parts: await of("parts", "position", records.parts.read),
+    steps: (await of("steps", "position", records.steps.read)).map((s) => {
       const [pieces, shown] = [hardware.get(s.id), names.get(s.id)];
       return { ...s, ...(pieces ? { hardware: pieces } : {}), ...(shown ? { pictures: shown } : {}) };
     }),
-    services: await of("services", "position", serviceRecords.read),
-    lubePoints: await of("lube_points", "position", lubePointRecords.read),
-    findings: await of("findings", "id", findingRecords.read),
-    readings: await of("readings", "id", readingRecords.read),
-    answers: await of("answers", "at", answerRecords.read),
+    services: await of("services", "position", records.services.read),
+    lubePoints: await of("lube_points", "position", records.lube_points.read),
+    findings: await of("findings", "id", records.findings.read),
+    readings: await of("readings", "id", records.readings.read),
+    answers: await of("answers", "at", records.answers.read),
     linesDone: (await db("lines_done").where({ job_id: head.id }).orderBy("at")).map((r) => String(r.line)),
     pictures,
-    quotes: await of("quotes", "id", quoteRecords.read),
-    orders: await of("orders", "id", orderRecords.read),
-    arrivals: await of("arrivals", "id", arrivalRecords.read),
+    quotes: await of("quotes", "id", records.quotes.read),
+    orders: await of("orders", "id", records.orders.read),
+    arrivals: await of("arrivals", "id", records.arrivals.read),
   };
 }

@@ -4,7 +4,7 @@ import { STAGE_NAMES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
-import { heads } from "./tables";
+import { records } from "./tables";
 
 /** A new job with the next free number, at Take in. Answers its number. */
 export async function createJob(head: Partial<JobHead> = {}, now: Date = new Date(), db?: Knex): Promise<string> {
@@ -16,7 +16,7 @@ export async function insertJob(trx: Knex, head: Partial<JobHead>, now: Date): P
   const number = head.number ?? (await nextNumber(trx));
   const at = now.toISOString();
   const [row]: { id: number }[] = await trx("jobs")
-    .insert({ ...heads.write({ takenIn: at.slice(0, 10), ...head }), number })
+    .insert({ ...records.jobs.write({ takenIn: at.slice(0, 10), ...head }), number })
     .returning("id");
   if (!row) throw new Error("the job was not written");
   await trx("history").insert({ job_id: row.id, version: 1, at, what: "taken in" });
@@ -37,7 +37,7 @@ async function nextNumber(trx: Knex): Promise<string> {
 /** Fields of the head that a screen may set, and how the history says it. */
 export async function setHead(number: string, version: number, fields: Partial<JobHead>, what: string): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    if (Object.keys(fields).length) await trx("jobs").where({ id: job.id }).update(heads.write(fields));
+    if (Object.keys(fields).length) await trx("jobs").where({ id: job.id }).update(records.jobs.write(fields));
     return what;
   });
 }

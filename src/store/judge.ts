@@ -8,22 +8,22 @@ import type { TrainInput } from "@/core/train/train";
 import { type Change, changeJob } from "./change";
 import { setHead } from "./jobs";
 import type { Row } from "./rows";
-import { findingRecords, heads, partRecords, pictureRecords, readingRecords } from "./tables";
+import { records } from "./tables";
 
 /** A part's finding; a part that nobody spoke of yet gets an empty one. */
 async function findingOf({ trx, job }: Change, part: string): Promise<Finding> {
   await trx("findings").insert({ job_id: job.id, part }).onConflict(["job_id", "part"]).ignore();
   const row: Row | undefined = await trx("findings").where({ job_id: job.id, part }).first();
-  return findingRecords.read(row ?? { part });
+  return records.findings.read(row ?? { part });
 }
-async function writeFinding({ trx, job }: Change, part: string, fields: Parameters<typeof findingRecords.write>[0]): Promise<void> {
-  if (Object.keys(fields).length) await trx("findings").where({ job_id: job.id, part }).update(findingRecords.write(fields));
+async function writeFinding({ trx, job }: Change, part: string, fields: Parameters<typeof records.findings.write>[0]): Promise<void> {
+  if (Object.keys(fields).length) await trx("findings").where({ job_id: job.id, part }).update(records.findings.write(fields));
 }
 async function renewPart({ trx, job }: Change, part: string, renew: boolean): Promise<void> {
-  await trx("parts").where({ job_id: job.id, ref: part }).update(partRecords.write({ renew }));
+  await trx("parts").where({ job_id: job.id, ref: part }).update(records.parts.write({ renew }));
 }
 async function addReadings({ trx, job, at }: Change, part: string, readings: readonly Omit<Reading, "id" | "part" | "at">[]): Promise<void> {
-  for (const r of readings) await trx("readings").insert({ job_id: job.id, ...readingRecords.write({ part, ...r, at }) });
+  for (const r of readings) await trx("readings").insert({ job_id: job.id, ...records.readings.write({ part, ...r, at }) });
 }
 const nameOf = async ({ trx, job }: Change, part: string): Promise<string> =>
   (await trx("parts").where({ job_id: job.id, ref: part }).first("name"))?.name ?? part;
@@ -108,7 +108,7 @@ export async function takePhotoCount(
     const gear: GearNotes = { ...f.gear, teeth: count.teeth, countedFrom: { picture: count.picture, certainty: count.certainty } };
     const other = f.gear.teeth !== count.teeth || count.sizes.length > 0;
     await writeFinding(c, part, { gear, teeth: marks, ...(other ? { identity: null } : {}) });
-    await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update(pictureRecords.write({ part }));
+    await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update(records.job_pictures.write({ part }));
     for (const { what } of count.sizes) await c.trx("readings").where({ job_id: c.job.id, part, what, source: PHOTOGRAPH }).delete();
     await addReadings(c, part, count.sizes.map((size) => ({ ...size, source: PHOTOGRAPH }))); // biome-ignore format: one call
     return `${await nameOf(c, part)}: ${count.teeth} teeth counted in picture ${count.picture}, ${count.missing.length} missing`;
@@ -154,7 +154,7 @@ export async function setCauses(number: string, version: number, causes: ChosenC
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("jobs")
       .where({ id: job.id })
-      .update(heads.write({ causes: { ...job.causes, ...causes } }));
+      .update(records.jobs.write({ causes: { ...job.causes, ...causes } }));
     return what;
   });
 }
@@ -163,7 +163,7 @@ export async function keepHardwareFind(number: string, version: number, find: Om
   return changeJob(number, version, async ({ trx, job, at }) => {
     await trx("jobs")
       .where({ id: job.id })
-      .update(heads.write({ benchFinds: [...job.benchFinds, { ...find, at }] }));
+      .update(records.jobs.write({ benchFinds: [...job.benchFinds, { ...find, at }] }));
     return `hardware bench: ${find.name} from ${find.from}`;
   });
 }

@@ -1,10 +1,11 @@
 import type { Knex } from "knex";
-import type { Lubricant } from "@/core/grease/choose";
+import { readWith } from "@/core/fault";
+import { type Lubricant, lubricantSchema } from "@/core/grease/choose";
 import type { LubePoint, Service } from "@/core/job/service";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { newRefs } from "./ids";
-import { lubePointRecords, serviceRecords } from "./tables";
+import { records } from "./tables";
 
 /** Writes the grease plan: which grease, and the points with their grams. Points that were weighed in already keep their weight if they stay. */
 export async function setGrease(number: string, version: number, lubricant: Lubricant, points: readonly Omit<LubePoint, "id">[]): Promise<number> {
@@ -13,7 +14,11 @@ export async function setGrease(number: string, version: number, lubricant: Lubr
     await trx("lube_points").where({ job_id: job.id }).delete();
     const { refs, position } = await newRefs(trx, "lube_points", job.id, points.length);
     for (const [i, p] of points.entries())
-      await trx("lube_points").insert({ job_id: job.id, position: position + i, ...lubePointRecords.write({ ...p, id: refs[i], lubricant: lubricant.name }) });
+      await trx("lube_points").insert({
+        job_id: job.id,
+        position: position + i,
+        ...records.lube_points.write({ ...p, id: refs[i], lubricant: lubricant.name }),
+      });
     return `grease: ${lubricant.name}, ${points.reduce((sum, p) => sum + (p.grams ?? 0), 0).toFixed(1)} g at ${points.length} points`;
   });
 }
@@ -34,12 +39,12 @@ export async function setServices(number: string, version: number, services: rea
     await trx("services").where({ job_id: job.id }).delete();
     const { refs, position } = await newRefs(trx, "services", job.id, services.length);
     for (const [i, s] of services.entries())
-      await trx("services").insert({ job_id: job.id, position: position + i, ...serviceRecords.write({ ...s, id: refs[i] }) });
+      await trx("services").insert({ job_id: job.id, position: position + i, ...records.services.write({ ...s, id: refs[i] }) });
     return `${services.length} services planned`;
   });
 }
 
 export async function lubricants(at?: Knex): Promise<Lubricant[]> {
   const db = at ?? (await database());
-  return (await db("lubricants").orderBy("id")).map((r) => ({ id: r.id, ...JSON.parse(r.facts) }));
+  return (await db("lubricants").orderBy("id")).map((r) => readWith(lubricantSchema, { id: r.id, ...JSON.parse(r.facts) }, "lubricant"));
 }

@@ -9,23 +9,23 @@ import { type Change, changeJob } from "./change";
 import { database } from "./database";
 import { newRefs } from "./ids";
 import type { Row } from "./rows";
-import { arrivalRecords, findingRecords, heads, orderRecords, serviceRecords } from "./tables";
+import { records } from "./tables";
 
 const ordersOf = async ({ trx, job }: Change): Promise<Order[]> => {
   const rows: Row[] = await trx("orders").where({ job_id: job.id }).orderBy("id");
-  return rows.map(orderRecords.read);
+  return rows.map(records.orders.read);
 };
 const arrivalsOf = async ({ trx, job }: Change): Promise<Arrival[]> => {
   const rows: Row[] = await trx("arrivals").where({ job_id: job.id }).orderBy("id");
-  return rows.map(arrivalRecords.read);
+  return rows.map(records.arrivals.read);
 };
 async function arrivalOf({ trx, job }: Change, id: number): Promise<Arrival> {
   const row: Row | undefined = await trx("arrivals").where({ job_id: job.id, id }).first();
   if (!row) throw new Fault("arrival", "is not there any more");
-  return arrivalRecords.read(row);
+  return records.arrivals.read(row);
 }
 const addArrival = async ({ trx, job }: Change, arrival: Omit<Arrival, "id" | "found" | "rework">, sent?: string): Promise<void> => {
-  await trx("arrivals").insert({ job_id: job.id, sent: sent ?? null, ...arrivalRecords.write(arrival) });
+  await trx("arrivals").insert({ job_id: job.id, sent: sent ?? null, ...records.arrivals.write(arrival) });
 };
 
 /** What is ordered of a basket from one supplier. */
@@ -57,12 +57,12 @@ export async function placeBasket(
     await c
       .trx("jobs")
       .where({ id: c.job.id })
-      .update(heads.write({ toFit, basketAim: aim }));
+      .update(records.jobs.write({ toFit, basketAim: aim }));
     for (const { part, number: chosen } of toFit)
       if (part)
         await c
           .trx("findings")
-          .insert({ job_id: c.job.id, ...findingRecords.write({ part, chosen }) })
+          .insert({ job_id: c.job.id, ...records.findings.write({ part, chosen }) })
           .onConflict(["job_id", "part"])
           .merge(["chosen"]);
     for (const o of orders) await insertOrder(c, o, day, false);
@@ -94,7 +94,7 @@ async function insertOrder({ trx, job }: Change, o: OrderOut, day: string, repla
   const before: unknown[] = await trx("orders").where({ job_id: job.id }).select("id");
   await trx("orders").insert({
     job_id: job.id,
-    ...orderRecords.write({
+    ...records.orders.write({
       supplier: o.supplier,
       reference: `${job.number}/${before.length + 1}`,
       placedOn: day,
@@ -127,13 +127,13 @@ export async function takeNews(
     for (const { reference, news: all } of news) {
       const row: Row | undefined = await c.trx("orders").where({ job_id: c.job.id, reference }).first();
       if (!row) continue;
-      const order = orderRecords.read(row);
+      const order = records.orders.read(row);
       const fresh = all.slice(order.news.length);
       if (!fresh.length) continue;
       await c
         .trx("orders")
         .where({ id: order.id })
-        .update(orderRecords.write({ news: all }));
+        .update(records.orders.write({ news: all }));
       for (const n of fresh) {
         told.push(n.says);
         if (n.what === "received") await layOut(c, order, n);
@@ -183,7 +183,7 @@ export async function noteFound(number: string, version: number, arrival: number
     await c
       .trx("arrivals")
       .where({ id: arrival })
-      .update(arrivalRecords.write({ found: value === null ? others : { ...others, [key]: value } }));
+      .update(records.arrivals.write({ found: value === null ? others : { ...others, [key]: value } }));
     return `${came.number} compared: ${key} ${value ?? "struck"}`;
   });
 }
@@ -214,7 +214,7 @@ export async function decideArrival(
     await trx("arrivals")
       .where({ id: arrival })
       .update(
-        arrivalRecords.write({
+        records.arrivals.write({
           decision,
           reason: reason?.trim() || undefined,
           rework: decision === "rework" ? rework : [],
@@ -227,7 +227,7 @@ export async function decideArrival(
         await trx("services").insert({
           job_id: job.id,
           position: position + i,
-          ...serviceRecords.write({ id: refs[i], part: row.part, do: r.do, note: `${row.number}: ${r.note}`, x: { arrival } }),
+          ...records.services.write({ id: refs[i], part: row.part, do: r.do, note: `${row.number}: ${r.note}`, x: { arrival } }),
         });
     }
     if (decision === "sent-back") await orderAgain(c, row, day);
@@ -239,7 +239,7 @@ export async function decideArrival(
 async function orderAgain(c: Change, arrival: Arrival, day: string): Promise<void> {
   const row: Row | undefined = arrival.orderId === undefined ? undefined : await c.trx("orders").where({ id: arrival.orderId }).first();
   if (!row) return;
-  const order = orderRecords.read(row);
+  const order = records.orders.read(row);
   const line = order.lines.find((l) => l.number === arrival.number);
   const packs = Math.ceil(arrival.qty / (line?.pack ?? 1));
   await insertOrder(

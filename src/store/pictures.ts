@@ -7,7 +7,7 @@ import { Fault } from "@/core/fault";
 import type { JobPicture } from "@/core/job/picture";
 import { changeJob } from "./change";
 import { database, dataFolder } from "./database";
-import { pictureRecords } from "./tables";
+import { records } from "./tables";
 
 export const MOST_BYTES = 25 * 1024 * 1024;
 const ENDINGS: Readonly<Record<string, string>> = { jpeg: "jpg", png: "png", webp: "webp" };
@@ -132,7 +132,7 @@ export async function addPicture(
     await trx("job_pictures").insert({
       job_id: job.id,
       key: where.key ?? null,
-      ...pictureRecords.write({ sha256: kept.sha256, name, role, step, part, stepKey }),
+      ...records.job_pictures.write({ sha256: kept.sha256, name, role, step, part, stepKey }),
     });
     picture = { sha256: kept.sha256, name, role: where.role, ...(step ? { step } : {}), ...(where.part ? { part: where.part } : {}) };
     return `picture ${name}`;

@@ -1,13 +1,13 @@
 import { Fault } from "@/core/fault";
 import type { Quote } from "@/core/match/quote/quote";
 import { changeJob } from "./change";
-import { quoteRecords } from "./tables";
+import { records } from "./tables";
 
 /** Makes a quote. One that was not answered is replaced by it. */
 export async function makeQuote(number: string, version: number, quote: Quote): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     await trx("quotes").where({ job_id: job.id }).whereNull("answer").delete();
-    await trx("quotes").insert({ job_id: job.id, ...quoteRecords.write({ madeAt: at, quote, total: quote.total }) });
+    await trx("quotes").insert({ job_id: job.id, ...records.quotes.write({ madeAt: at, quote, total: quote.total }) });
     return `quote made: ${quote.total.toFixed(2)}`;
   });
 }
@@ -29,7 +29,7 @@ export async function answerQuote(
     if (last.answer) throw new Fault("quote", "this one is answered already: make a new one to ask again");
     await trx("quotes")
       .where({ id })
-      .update(quoteRecords.write({ answer, answeredOn: on, byWhom: byWhom.trim(), note: note?.trim() || undefined }));
+      .update(records.quotes.write({ answer, answeredOn: on, byWhom: byWhom.trim(), note: note?.trim() || undefined }));
     return `quote of ${last.total.toFixed(2)} ${answer} by ${byWhom.trim()}`;
   });
 }

@@ -10,7 +10,7 @@ import { type Change, changeJob } from "./change";
 import { newBundle, newRef, newRefs } from "./ids";
 import { loadJob } from "./job";
 import type { Row } from "./rows";
-import { hardwareRecords, NO_FACTS, partRecords, pictureRecords, stepRecords } from "./tables";
+import { NO_FACTS, records } from "./tables";
 import { remember } from "./undo";
 
 /**
@@ -65,14 +65,14 @@ async function refuseUnknown({ trx, job }: Change, needs: readonly string[]): Pr
 
 /** Whether a step that is sent again says what the one that was laid down under its name says. */
 async function isTheSame({ trx, job }: Change, row: Row, step: NewStep): Promise<boolean> {
-  const laid = stepRecords.read(row);
+  const laid = records.steps.read(row);
   const pieces: Row[] = await trx("hardware").where({ job_id: job.id, step: laid.id }).orderBy("position");
   const said = (h: HardwareFacts): string => `${h.qty} ${h.kind}`;
   return (
     laid.action === step.action &&
     (laid.title ?? "") === (step.title ?? "") &&
     (laid.note ?? "") === (step.note ?? "") &&
-    pieces.map((p) => said(hardwareRecords.read(p))).join() === step.hardware.map(said).join()
+    pieces.map((p) => said(records.hardware.read(p))).join() === step.hardware.map(said).join()
   );
 }
 
@@ -84,7 +84,7 @@ async function insertStep(c: Change, ref: string, position: number, step: NewSte
     job_id: job.id,
     position,
     key: key ?? null,
-    ...stepRecords.write({ id: ref, ...rest, parts: ids.parts.length ? ids.parts : undefined, stack: stackOf(step.stack, ids), at }),
+    ...records.steps.write({ id: ref, ...rest, parts: ids.parts.length ? ids.parts : undefined, stack: stackOf(step.stack, ids), at }),
   });
   await tiePictures(c, ref, key);
 }
@@ -124,16 +124,16 @@ async function insertPieces(
     const old = kept[i];
     if (old === undefined) {
       const id = fresh.refs[next] ?? "";
-      await trx("parts").insert({ job_id: job.id, position: fresh.position + next, ...partRecords.write({ id, name, kind, material, state }) });
+      await trx("parts").insert({ job_id: job.id, position: fresh.position + next, ...records.parts.write({ id, name, kind, material, state }) });
       next++;
       partIds.push(id);
     } else {
-      await trx("parts").where({ job_id: job.id, ref: old }).update(partRecords.write({ name, kind, state }));
+      await trx("parts").where({ job_id: job.id, ref: old }).update(records.parts.write({ name, kind, state }));
       partIds.push(old);
     }
   }
   const pieces = await newRefs(trx, "hardware", job.id, hardware.length);
-  const rows = hardware.map((h, i) => ({ job_id: job.id, position: pieces.position + i, step, ...hardwareRecords.write({ id: pieces.refs[i] ?? "", ...h }) }));
+  const rows = hardware.map((h, i) => ({ job_id: job.id, position: pieces.position + i, step, ...records.hardware.write({ id: pieces.refs[i] ?? "", ...h }) }));
   for (const row of rows) await trx("hardware").insert(row);
   return { parts: partIds, hardware: pieces.refs };
 }
@@ -150,7 +150,7 @@ export async function changeStep(number: string, version: number, ref: string, s
     const { trx, job } = c;
     const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
     if (!row) throw new Fault("step", `there is no step ${ref}`);
-    const laid = stepRecords.read(row);
+    const laid = records.steps.read(row);
     const place = `step ${Number(row.position) + 1}`;
     const old = laid.parts ?? [];
     await remember(c, `changing ${place}`, { steps: [ref], parts: old, hardwareOf: [ref] });
@@ -174,7 +174,7 @@ export async function changeStep(number: string, version: number, ref: string, s
     await trx("steps")
       .where({ id: row.id })
       .update(
-        stepRecords.write({
+        records.steps.write({
           ...NO_FACTS,
           title,
           ...rest,
@@ -209,7 +209,7 @@ export async function setOrder(
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     await remember(c, `the order of ${step}`, { steps: [step] });
-    const changed = await c.trx("steps").where({ job_id: c.job.id, ref: step }).update(stepRecords.write(order));
+    const changed = await c.trx("steps").where({ job_id: c.job.id, ref: step }).update(records.steps.write(order));
     if (!changed) throw new Fault("step", `there is no step ${step}`);
     await soundOrRefuse(c);
     return order.bundle === undefined
@@ -250,9 +250,9 @@ export async function slide(number: string, version: number, step: string, to: n
     const { trx, job } = c;
     const rows: Row[] = await trx("steps").where({ job_id: job.id }).orderBy("position");
     await remember(c, `sliding ${step}`, { steps: rows.map((r) => String(r.ref)) });
-    for (const [position, s] of slideStep(rows.map(stepRecords.read), step, to).entries()) {
+    for (const [position, s] of slideStep(rows.map(records.steps.read), step, to).entries()) {
       const row = rows.find((r) => r.ref === s.id);
-      const { needs } = stepRecords.write({ needs: s.needs ?? [] });
+      const { needs } = records.steps.write({ needs: s.needs ?? [] });
       if (row && (row.position !== position || row.needs !== needs)) await trx("steps").where({ id: row.id }).update({ position, needs });
     }
     await soundOrRefuse(c);
@@ -265,7 +265,7 @@ export async function markPicture(number: string, version: number, name: string,
   return changeJob(number, version, async ({ trx, job }) => {
     const changed = await trx("job_pictures")
       .where({ job_id: job.id, name })
-      .update(pictureRecords.write({ marks: marks.length ? marks : undefined }));
+      .update(records.job_pictures.write({ marks: marks.length ? marks : undefined }));
     if (!changed) throw new Fault("picture", `there is no picture ${name}`);
     return marks.length === 1 ? `one mark on picture ${name}` : `${marks.length} marks on picture ${name}`;
   });

@@ -20,21 +20,19 @@ const { id: _id, kind: _kind, qty: _qty, at: _at, x: _x, ...pieceFacts } = hardw
 /** No fact of a step said: what a step says anew replaces all it said before. */
 export const NO_FACTS: Readonly<Partial<Record<keyof StepFacts, undefined>>> = Object.fromEntries(stepFacts.keyof().options.map((f) => [f, undefined]));
 
-export const heads = rowsOf("jobs", jobHead);
-export const partRecords = rowsOf("parts", partSchema, { id: "ref" });
-export const stepRecords = rowsOf("steps", stepRecord, { id: "ref" }, { column: "facts", fields: stepFacts.keyof().options });
-export const hardwareRecords = rowsOf(
-  "hardware",
-  hardwareSchema,
-  { id: "ref", at: "place" },
-  { column: "facts", fields: z.object(pieceFacts).keyof().options },
-);
-export const serviceRecords = rowsOf("services", serviceSchema, { id: "ref", do: "what" });
-export const lubePointRecords = rowsOf("lube_points", weighedPointSchema, { id: "ref", when: "moment", where: "place" });
-export const findingRecords = rowsOf("findings", findingSchema);
-export const readingRecords = rowsOf("readings", readingSchema);
-export const answerRecords = rowsOf("answers", answerSchema);
-export const pictureRecords = rowsOf("job_pictures", jobPicture);
-export const quoteRecords = rowsOf("quotes", storedQuote);
-export const orderRecords = rowsOf("orders", orderSchema);
-export const arrivalRecords = rowsOf("arrivals", arrivalSchema);
+/** The records of a job, by the table they lie in. */
+export const records = {
+  jobs: rowsOf("jobs", jobHead),
+  parts: rowsOf("parts", partSchema, { id: "ref" }),
+  steps: rowsOf("steps", stepRecord, { id: "ref" }, { column: "facts", fields: stepFacts.keyof().options }),
+  hardware: rowsOf("hardware", hardwareSchema, { id: "ref", at: "place" }, { column: "facts", fields: z.object(pieceFacts).keyof().options }),
+  services: rowsOf("services", serviceSchema, { id: "ref", do: "what" }),
+  lube_points: rowsOf("lube_points", weighedPointSchema, { id: "ref", when: "moment", where: "place" }),
+  findings: rowsOf("findings", findingSchema),
+  readings: rowsOf("readings", readingSchema),
+  answers: rowsOf("answers", answerSchema),
+  job_pictures: rowsOf("job_pictures", jobPicture),
+  quotes: rowsOf("quotes", storedQuote),
+  orders: rowsOf("orders", orderSchema),
+  arrivals: rowsOf("arrivals", arrivalSchema),
+};

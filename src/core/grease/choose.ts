@@ -1,22 +1,24 @@
-import { mixing, THICKENER_NAMES, type Thickener } from "./thickeners";
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { mixing, THICKENER_NAMES, THICKENERS, type Thickener } from "./thickeners";
 
-export type BaseOil = "mineral" | "PAO" | "ester" | "silicone" | "PFPE";
-
-export interface Lubricant {
-  readonly id: string;
-  readonly name: string;
-  readonly thickener: Thickener | "PTFE" | "silica";
-  readonly baseOil: BaseOil;
+/** A grease on the shop's shelf. */
+export const lubricantSchema = z.strictObject({
+  id: z.string().min(1),
+  name: z.string().min(1),
+  thickener: z.enum([...THICKENERS, "PTFE", "silica"]),
+  baseOil: z.enum(["mineral", "PAO", "ester", "silicone", "PFPE"]),
   /** NLGI class, 000 as −2 and 00 as −1 */
-  readonly nlgi: number;
-  readonly densityGPerMl?: number;
-  readonly h1: boolean;
-  readonly leastC: number;
-  readonly mostC: number;
-  readonly lot?: string;
+  nlgi: z.number(),
+  densityGPerMl: z.number().positive().optional(),
+  h1: z.boolean(),
+  leastC: z.number(),
+  mostC: z.number(),
+  lot: z.string().optional(),
   /** what 100 g cost the shop */
-  readonly pricePer100G?: number;
-}
+  pricePer100G: z.number().min(0).optional(),
+});
+export type Lubricant = Frozen<z.infer<typeof lubricantSchema>>;
 
 /** Where it goes and what it meets. */
 export interface GreaseNeed {

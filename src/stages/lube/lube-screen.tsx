@@ -1,6 +1,5 @@
 "use client";
 
-import { Check, X } from "lucide-react";
 import { useState } from "react";
 import { practiceScale } from "@/bench/scale";
 import { nlgiName } from "@/core/grease/choose";
@@ -10,6 +9,7 @@ import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
 import { KeyButton } from "@/ui/key-button";
 import { type Packed, usePacked } from "@/ui/packed";
 import { Readout } from "@/ui/readout";
+import { Reason } from "@/ui/reasons";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
@@ -99,12 +99,9 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
             </div>
             <ul className="min-h-0 flex-1 overflow-y-auto">
               {shown.reasons.map((r) => (
-                <li key={r.rule} className="flex gap-2 border-b-2 border-base-300 py-1 text-[19px]">
-                  {r.against ? <X className="shrink-0 text-error" aria-label="against" /> : <Check className="shrink-0 text-success" aria-label="for" />}
-                  <span>
-                    <b>{r.rule}:</b> {r.says}
-                  </span>
-                </li>
+                <Reason key={r.rule} speaks={r.against ? "against" : "for"} about={r.rule} className="border-b-2 border-base-300 py-1 text-[19px]">
+                  {r.says}
+                </Reason>
               ))}
               <li className="hush pt-1 text-[17px]">Taken for granted: {plan.assumed.join("; ")}.</li>
             </ul>

@@ -5,6 +5,7 @@ import { useId, useState } from "react";
 import type { CompareItem, CompareVerdict } from "@/core/match/arrival/arrival";
 import { FaultLine } from "@/ui/fault-line";
 import { letGo } from "@/ui/let-go";
+import { TypedReading } from "@/ui/typed-reading";
 
 const TONES = { same: "text-success", doubt: "text-info", rework: "text-info", no: "text-error", open: "" } as const;
 
@@ -72,18 +73,14 @@ export function CompareRow({
               {verdict?.verdict === "no" && " ✕"}
             </output>
             {!decided && (
-              <input
+              <TypedReading
                 id={id}
-                aria-label={item.label}
-                className="field figure !min-h-[48px] !px-1.5 !text-[19px]"
-                inputMode="decimal"
-                autoComplete="off"
-                placeholder="type ↵"
-                value={typed}
-                aria-invalid={fault ? true : undefined}
-                onChange={(e) => onTyped(e.target.value)}
+                label={item.label}
+                typed={typed}
+                onTyped={onTyped}
+                enter={() => void enter()}
+                wrong={fault !== null}
                 onBlur={() => void enter()}
-                onKeyDown={(e) => e.key === "Enter" && (typed.trim() ? void enter() : e.currentTarget.blur())}
               />
             )}
           </div>

@@ -6,7 +6,7 @@ import type { CompanionGear } from "./mesh";
 import { type Criterion, type CriterionVerdict, criterion, wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
-const wanted: WantedGear = {
+const wheel = {
   teeth: 41,
   moduleMm: 1,
   pressureAngleDeg: 20,
@@ -17,21 +17,9 @@ const wanted: WantedGear = {
   faceWidthMm: 11,
   boreForm: "cross slot",
   material: "PA",
-  mate: { teeth: 9 },
-};
-const offered: GearSpec = {
-  kind: "gear",
-  teeth: 41,
-  moduleMm: 1,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 18,
-  hand: "right",
-  profileShift: 0,
-  boreMm: 8,
-  faceWidthMm: 11,
-  boreForm: "cross slot",
-  material: "PA",
-};
+} as const;
+const wanted: WantedGear = { ...wheel, mate: { teeth: 9 } };
+const offered: GearSpec = { kind: "gear", ...wheel };
 const pinion = (teeth: number, more: Partial<GearSpec> = {}): CompanionGear => ({
   number: `P-${teeth}`,
   spec: { ...offered, teeth, hand: "left", boreMm: 6, ...more },

@@ -1,11 +1,11 @@
 "use client";
 
-import { Check, TriangleAlert, X } from "lucide-react";
 import { useRouter } from "next/navigation";
 import type { ReactNode } from "react";
 import type { GearNotes } from "@/core/job/gear-notes";
 import { KeyButton } from "@/ui/key-button";
 import { Readout } from "@/ui/readout";
+import { Reason } from "@/ui/reasons";
 import type { ActionResult } from "../../saving/act";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";
@@ -92,18 +92,14 @@ export function GearMate({
       {mate.answer && (
         <ul aria-label="How they mesh" className="grid grid-cols-2 gap-x-4">
           {mate.answer.verdicts.map((v) => (
-            <li key={v.criterion} className="flex gap-2 border-b-2 border-base-300 py-0.5 text-[18px] leading-tight">
-              {!v.ok ? (
-                <X className="shrink-0 text-error" aria-label="no" />
-              ) : v.caution ? (
-                <TriangleAlert className="shrink-0 text-error" aria-label="look" />
-              ) : (
-                <Check className="shrink-0 text-success" aria-label="yes" />
-              )}
-              <span>
-                <b>{v.criterion}:</b> {v.says}
-              </span>
-            </li>
+            <Reason
+              key={v.criterion}
+              speaks={!v.ok ? "against" : v.caution ? "look" : "for"}
+              about={v.criterion}
+              className="border-b-2 border-base-300 py-0.5 text-[18px] leading-tight"
+            >
+              {v.says}
+            </Reason>
           ))}
         </ul>
       )}

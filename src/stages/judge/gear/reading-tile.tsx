@@ -3,6 +3,7 @@
 import { useId } from "react";
 import { MM_PER_INCH } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
+import { TypedReading } from "@/ui/typed-reading";
 import type { MeanReading } from "./gear-readings";
 
 /** One dimension: the mean as on a caliper, and a place to type the next reading (a caliper that types ends with Enter). */
@@ -62,19 +63,7 @@ export function ReadingTile({
         <output className="figures text-[28px] leading-none whitespace-nowrap max-[1100px]:text-[24px]" htmlFor={id} aria-label={`${label}, reading`}>
           {mean ? shown(mean.value) : "–"}
         </output>
-        <input
-          id={id}
-          className="field figure !min-h-[48px] !bg-base-100 !px-1.5 !text-[19px]"
-          inputMode="decimal"
-          autoComplete="off"
-          placeholder="type ↵"
-          value={typed}
-          aria-invalid={fault ? true : undefined}
-          onFocus={onArm}
-          onChange={(e) => onTyped(e.target.value)}
-          // a second Enter leaves the field, so that the keys work again
-          onKeyDown={(e) => e.key === "Enter" && (typed.trim() ? void enter() : e.currentTarget.blur())}
-        />
+        <TypedReading id={id} className="!bg-base-100" typed={typed} onTyped={onTyped} enter={() => void enter()} wrong={fault !== null} onFocus={onArm} />
       </div>
       <div className="hush h-[20px] truncate text-[16px]">
         {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source} · ${mean.at.slice(11, 16)}` : "not taken"}

@@ -1,10 +1,10 @@
 "use client";
 
-import { Check, X } from "lucide-react";
 import { useState } from "react";
 import type { ChosenCauses } from "@/core/job/finding";
 import { howFar, type LikelyCause } from "@/core/judge/causes";
 import { KeyButton } from "@/ui/key-button";
+import { Reason } from "@/ui/reasons";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";
 import { saveCauses } from "../actions";
@@ -60,16 +60,9 @@ export function WhyScreen({ causes, kept, facts }: { causes: readonly LikelyCaus
             <div className="min-h-0 flex-1 overflow-y-auto pr-1">
               <ul aria-label="What speaks for and against it">
                 {shown.because.map((b) => (
-                  <li key={b.says + b.why} className="flex gap-2 border-b-2 border-base-300 py-1.5 text-[20px]">
-                    {b.against ? (
-                      <X className="mt-0.5 shrink-0 text-error" aria-label="against" />
-                    ) : (
-                      <Check className="mt-0.5 shrink-0 text-success" aria-label="for" />
-                    )}
-                    <span>
-                      <b>{b.says}:</b> {b.why}
-                    </span>
-                  </li>
+                  <Reason key={b.says + b.why} speaks={b.against ? "against" : "for"} about={b.says} className="border-b-2 border-base-300 py-1.5 text-[20px]">
+                    {b.why}
+                  </Reason>
                 ))}
               </ul>
               <h3 className="pt-3 pb-1 text-[21px]">To confirm it</h3>
