@@ -5,6 +5,7 @@ import { readWith } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
 import { shopRates } from "@/core/match/quote/quote";
 import { database } from "./database";
+import { inTurn } from "./in-turn";
 
 /** How the practice supplier of a name behaves; see src/bench/supplier.ts. */
 const practiceTemper = z.strictObject({
@@ -53,6 +54,13 @@ export async function setSetting<K extends keyof ShopSettings>(name: K, value: S
     .insert({ name, value: JSON.stringify(value) })
     .onConflict("name")
     .merge();
+}
+
+/** Sets some of the rates, the others as they stand at that moment: two that are set at once both stay. */
+export async function changeRates(rates: Partial<ShopSettings["rates"]>, at?: Knex): Promise<void> {
+  await inTurn(at ?? (await database()), async (trx) => {
+    await setSetting("rates", { ...(await shopSettings(trx)).rates, ...rates }, trx);
+  });
 }
 
 /** The day that orders go by: today, and as many days on as the practice suppliers are ahead. */

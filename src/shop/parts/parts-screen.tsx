@@ -1,8 +1,10 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { z } from "zod";
+import { type CataloguePart, cataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { specInWords } from "@/core/match/catalogue/part-spec";
+import { askShop, whatFailed } from "@/ui/ask-shop";
 import { KeyLink } from "@/ui/key-link";
 import { money } from "@/ui/money";
 import { PartGlyph } from "@/ui/part-glyph";
@@ -25,16 +27,15 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
     setTyped(words);
     const turn = ++looked.current;
     try {
-      const answer = await fetch(`/api/parts?q=${encodeURIComponent(words)}`);
-      const parts = (await answer.json()) as CataloguePart[];
+      const parts = await askShop(`/api/parts?q=${encodeURIComponent(words)}`, z.array(cataloguePart));
       // a slower answer to an older question is no longer wanted
       if (turn !== looked.current) return;
-      setFound(parts);
+      setFound(parts ?? []);
       setAt(0);
       setFault(null);
       window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
-    } catch {
-      if (turn === looked.current) setFault("The shop’s computer does not answer; what is shown may be old.");
+    } catch (e) {
+      if (turn === looked.current) setFault(whatFailed(e, "Not looked up", "What is shown may be old."));
     }
   };
   useEffect(() => {

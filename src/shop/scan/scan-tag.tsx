@@ -3,7 +3,9 @@
 import jsQR from "jsqr";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
+import { z } from "zod";
 import { jobNumberFrom } from "@/core/take-in/tag-code";
+import { askShop, whatFailed } from "@/ui/ask-shop";
 import { focusNow } from "@/ui/focus-now";
 import { useLatest } from "@/ui/use-latest";
 
@@ -24,9 +26,9 @@ export function ScanTag() {
       setSays(`“${text.slice(0, 60)}” is no job of this shop: a tag's code leads to one, or type a number like 0142.`);
       return false;
     }
-    void fetch(`/api/jobs/${number}/version`).then(
-      (answer) => (answer.ok ? router.push(`/jobs/${number}`) : setSays(`There is no job ${number} here.`)),
-      () => setSays("The shop’s computer does not answer. Try again."),
+    void askShop(`/api/jobs/${number}/version`, z.object({ version: z.int() })).then(
+      (job) => (job ? router.push(`/jobs/${number}`) : setSays(`There is no job ${number} here.`)),
+      (e) => setSays(whatFailed(e, "Not looked up", "Try again.")),
     );
     return true;
   };

@@ -3,7 +3,7 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { setSetting, shopSettings } from "@/store/settings";
+import { changeRates, setSetting } from "@/store/settings";
 import { RATE_FIELDS } from "./rate-fields";
 
 const input = z.object({ key: z.string(), text: z.string().max(20) });
@@ -19,7 +19,7 @@ export async function setRate(raw: z.infer<typeof input>): Promise<string | null
     const value = Number(typed);
     if (value > field.max) throw new Fault("text", `The maximum is ${field.max}.`);
     if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, value);
-    else await setSetting("rates", { ...(await shopSettings()).rates, [field.key]: value });
+    else await changeRates({ [field.key]: value });
     revalidatePath("/", "layout");
     return null;
   } catch (e) {

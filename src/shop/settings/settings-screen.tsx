@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useId, useState } from "react";
+import { whatFailed } from "@/ui/ask-shop";
 import { FaultLine } from "@/ui/fault-line";
 import { useLatest } from "@/ui/use-latest";
 import { ShopHead } from "../shop-head";
@@ -30,7 +31,7 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
   const [saved, setSaved] = useState(false);
   const save = async (): Promise<void> => {
     if (text === kept) return setFault(null);
-    const says = await setRate({ key: field.key, text }).catch(() => "Not saved: the shop’s computer does not answer. Leave the field once more to try again.");
+    const says = await setRate({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field once more to try again."));
     setFault(says);
     setSaved(says === null);
     if (says === null) setKept(text);

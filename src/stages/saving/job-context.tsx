@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, type RefObject, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { z } from "zod";
+import { askShop, unreached, whatFailed } from "@/ui/ask-shop";
 import type { ActionResult } from "./act";
 
 type Action = (input: never) => Promise<ActionResult>;
@@ -24,17 +25,6 @@ export function useJob(): JobContext {
   return context;
 }
 
-const NOT_REACHED = "Not saved: the shop’s computer does not answer. What you typed is kept here; try again.";
-
-/** What kept an action from its answer: nobody answered, the page is older than the program that answers, or that program failed. */
-function whatFailed(e: unknown): string {
-  // the browser's own word for a request that got no answer
-  if (e instanceof TypeError) return NOT_REACHED;
-  if (e instanceof Error && /UnrecognizedAction|was not found on the server/.test(`${e.name} ${e.message}`))
-    return "Not saved: this page is older than the program on the shop’s computer. Load it again; what you typed is kept.";
-  return `Not saved: the program on the shop’s computer failed at ${new Date().toLocaleTimeString("en-GB")}. What you typed is kept here; try again, and tell whoever looks after it the time.`;
-}
-
 const versionSeen = z.object({ version: z.int() });
 
 /** How often a screen looks whether somebody else changed the job, ms. */
@@ -48,11 +38,10 @@ function useFollow(number: string, seen: RefObject<number>, enabled: boolean): v
     if (!enabled) return;
     const look = async (): Promise<void> => {
       if (document.hidden) return;
-      const answer = await fetch(`/api/jobs/${number}/version`).catch(() => null);
-      if (!answer?.ok) return;
-      const { version } = versionSeen.parse(await answer.json());
-      if (version <= seen.current || version === fetched.current) return;
-      fetched.current = version;
+      // it looks again in a second
+      const now = await askShop(`/api/jobs/${number}/version`, versionSeen).catch(() => null);
+      if (!now || now.version <= seen.current || now.version === fetched.current) return;
+      fetched.current = now.version;
       router.refresh();
     };
     const timer = setInterval(() => void look(), LOOK_MS);
@@ -81,9 +70,9 @@ export function JobProvider({ number, version, children }: { number: string; ver
           setFault(result.ok || result.stale ? null : result.says);
           return result;
         } catch (e) {
-          const says = whatFailed(e);
+          const says = whatFailed(e, "Not saved", "What you typed is kept here; try again.");
           setFault(says);
-          return { ok: false, path: "", says, ...(says === NOT_REACHED ? { unreached: true } : {}) };
+          return { ok: false, path: "", says, ...(unreached(e) ? { unreached: true } : {}) };
         }
       });
       queue.current = turn;

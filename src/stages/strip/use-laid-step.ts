@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import { askShop, whatFailed } from "@/ui/ask-shop";
 import { useJob } from "../saving/job-context";
 import { type LaidStep, laidStep } from "./laid-step";
 
@@ -11,9 +12,9 @@ export function useLaidStep(step: string | null): LaidStep | undefined {
   useEffect(() => {
     if (step === null) return;
     const asked = new AbortController();
-    fetch(`/api/jobs/${number}/steps/${encodeURIComponent(step)}`, { signal: asked.signal })
-      .then(async (answer) => setLaid(laidStep.parse(await answer.json())))
-      .catch(() => asked.signal.aborted || say("The step could not be fetched: the shop’s computer does not answer. Take it in hand again."));
+    askShop(`/api/jobs/${number}/steps/${encodeURIComponent(step)}`, laidStep, asked.signal)
+      .then((found) => (found ? setLaid(found) : say("That step is not there any more.")))
+      .catch((e) => asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Take it in hand again.")));
     return () => asked.abort();
   }, [number, step, say]);
   return laid?.step.id === step ? laid : undefined;

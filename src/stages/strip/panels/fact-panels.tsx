@@ -110,33 +110,35 @@ export function TimingPanel({ facts: { timing = {}, setting = "" }, say, onClose
         holds={(p) => timing.pin === p}
         onPick={(p) => change({ pin: timing.pin === p ? undefined : p })}
       />
-      <label className="words">
-        Turns to dead centre
-        <input
-          className="field figure"
-          inputMode="decimal"
-          placeholder="1.5"
-          defaultValue={timing.turns ?? ""}
-          aria-invalid={fault ? true : undefined}
-          onChange={(e) => {
-            const said = e.target.value.trim().replace(",", ".");
-            const turns = Number(said);
-            const wrong = said !== "" && !(turns >= 0 && turns <= 100);
-            setFault(wrong ? "Turns lie between 0 and 100." : null);
-            if (!wrong) change({ turns: said === "" ? undefined : turns });
-          }}
-        />
-      </label>
+      <div className="grid grid-cols-[150px_minmax(0,1fr)] items-end gap-3">
+        <label className="words">
+          Turns to dead centre
+          <input
+            className="field figure"
+            inputMode="decimal"
+            placeholder="1.5"
+            defaultValue={timing.turns ?? ""}
+            aria-invalid={fault ? true : undefined}
+            onChange={(e) => {
+              const said = e.target.value.trim().replace(",", ".");
+              const turns = Number(said);
+              const wrong = said !== "" && !(turns >= 0 && turns <= 100);
+              setFault(wrong ? "Turns lie between 0 and 100." : null);
+              if (!wrong) change({ turns: said === "" ? undefined : turns });
+            }}
+          />
+        </label>
+        <label className="words">
+          Timing mark, in words
+          <input
+            className="field"
+            placeholder="dot of the wheel at the rib of the case"
+            defaultValue={timing.says ?? ""}
+            onChange={(e) => change({ says: e.target.value })}
+          />
+        </label>
+      </div>
       <FaultLine says={fault} />
-      <label className="words">
-        Timing mark, in words
-        <input
-          className="field"
-          placeholder="dot of the wheel at the rib of the case"
-          defaultValue={timing.says ?? ""}
-          onChange={(e) => change({ says: e.target.value })}
-        />
-      </label>
       <label className="words">
         How it was set, before it was touched
         <input className="field" placeholder="2½ turns in from flush" defaultValue={setting} onChange={(e) => say({ setting: e.target.value })} />

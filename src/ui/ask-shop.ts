@@ -1,0 +1,33 @@
+import type { z } from "zod";
+
+/** The program on the shop's computer answered that it failed. */
+class ShopFailed extends Error {}
+
+/**
+ * Asks the program on the shop's computer, and reads its answer by a schema.
+ *
+ * @returns null where it says that there is no such thing
+ * @throws TypeError, the browser's own, where nobody answers; another Error where the program failed or answers something else. `whatFailed` says either in words.
+ */
+export async function askShop<T>(url: string | URL, schema: z.ZodType<T>, signal?: AbortSignal): Promise<T | null> {
+  const answer = await fetch(url, { signal: signal ?? null });
+  if (answer.status === 404) return null;
+  if (!answer.ok) throw new ShopFailed(`answered ${answer.status}`);
+  return schema.parse(await answer.json());
+}
+
+/** Whether nobody answered at all. */
+export const unreached = (e: unknown): boolean => e instanceof TypeError;
+
+/**
+ * What kept a question or an action from its answer: nobody answered, the page is older than the program that answers, or that program failed.
+ *
+ * @param not what did not happen: "Not saved"
+ * @param next what to do about it, and what is kept meanwhile
+ */
+export function whatFailed(e: unknown, not: string, next: string): string {
+  if (unreached(e)) return `${not}: the shop’s computer does not answer. ${next}`;
+  if (e instanceof Error && /UnrecognizedAction|was not found on the server/.test(`${e.name} ${e.message}`))
+    return `${not}: this page is older than the program on the shop’s computer. Load it again. ${next}`;
+  return `${not}: the program on the shop’s computer failed at ${new Date().toLocaleTimeString("en-GB")}. ${next} Tell whoever looks after it the time.`;
+}
