@@ -38,7 +38,7 @@ beforeAll(async () => {
   db = await database();
   await putRows(db, partRows, parts);
 });
-const found = async (typed: string): Promise<string[]> => (await searchParts(typed)).map((p) => p.number);
+const found = async (typed: string): Promise<string[]> => (await searchParts(typed)).parts.map((p) => p.number);
 
 describe("the search", () => {
   it("finds by the beginning of words in the number, the name, the specification, what it fits; in any order and writing", async () => {
@@ -50,6 +50,14 @@ describe("the search", () => {
     expect(await found("41 teeth module 1")).toEqual(["STD-41", "EXM-40-241"]);
     expect(await found("nothing such")).toEqual([]);
     expect((await found("")).length).toBe(parts.length);
+  });
+  it("cuts nothing in silence: it says how many there are, and gives them all when so many are asked for", async () => {
+    expect(await searchParts("exm", 2)).toMatchObject({ parts: [{}, {}], total: 5 });
+    for (const typed of ["", "exm", "gear", "press 40", "wheel", "EXM-4O-24I", "nothing such", "8 22 7"]) {
+      const { parts: all, total } = await searchParts(typed, 1000);
+      expect(total, typed).toBe(all.length);
+      expect((await searchParts(typed, 1)).total, typed).toBe(total);
+    }
   });
   it("finds a number as a blurred eye reads it, when nothing else is found", async () => {
     expect(await found("EXM-4O-24I")).toEqual(["EXM-40-241"]);
@@ -117,7 +125,7 @@ it("a catalogue of before comes over: what it fits, what it needs, what it is fo
   expect(wheel).toMatchObject({ fits: [{ maker: "Example", model: "Press 40" }], needsAlso: [{ number: "P-1", qty: 1 }], price: 3, stock: 1 });
   expect(cataloguePart.parse(wheel)).toEqual(wheel);
   expect(seal?.spec).toMatchObject({ material: "NBR" });
-  expect((await searchParts("wheel press", undefined, now)).map((p) => p.number)).toEqual(["W-1"]);
+  expect((await searchParts("wheel press", undefined, now)).parts.map((p) => p.number)).toEqual(["W-1"]);
   await now.destroy();
   rmSync(folder, { recursive: true });
 });

@@ -2,6 +2,7 @@ import type { Knex } from "knex";
 import { bearingNamed } from "@/core/hardware/bearings";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import type { FoundParts } from "@/core/match/catalogue/found-parts";
 import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
@@ -23,35 +24,33 @@ const NEAR_TEETH = 2;
 /** As many as are looked through for the best of them. */
 const MOST_LOOKED_AT = 400;
 
+const countIn = async (rows: Knex.QueryBuilder): Promise<number> => ((await rows.count({ n: "*" }).first()) as { n: number }).n;
+
 /**
  * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the specification or what it is for. Numbers come first that begin so; where
  * nothing is found, the number as a blurred eye sees it.
  */
-export async function searchParts(typed: string, most = MOST_FOUND, at?: Knex): Promise<CataloguePart[]> {
+export async function searchParts(typed: string, most = MOST_FOUND, at?: Knex): Promise<FoundParts> {
   const db = at ?? (await database());
   const words = typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-  if (!words.length) return (await db("catalogue").orderBy("number").limit(most)).map(partFromRow);
+  if (!words.length) return { parts: (await db("catalogue").orderBy("number").limit(most)).map(partFromRow), total: await countParts(db) };
   const bare = bareNumber(typed);
   const query = words.map((w) => `"${w}"*`).join(" ");
-  const starts = (column: "bare" | "folded", text: string) =>
-    db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`).orderBy(column).limit(most);
-  const rows = [
-    ...(await starts("bare", bare)),
-    ...(await db("catalogue").whereIn(
-      "id",
-      db
-        .from(db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]).orderBy("rank").limit(MOST_LOOKED_AT).as("found"))
-        .select("rowid"),
-    )),
-  ];
-  if (!rows.length) rows.push(...(await starts("folded", foldedNumber(typed))));
+  const starts = (column: "bare" | "folded", text: string) => db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`);
+  const saying = () => db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]);
+  const best = saying().orderBy("rank").limit(Math.max(MOST_LOOKED_AT, most)).as("found");
+  const rows = [...(await starts("bare", bare).orderBy("bare").limit(most)), ...(await db("catalogue").whereIn("id", db.from(best).select("rowid")))];
+  const slipped = rows.length ? undefined : starts("folded", foldedNumber(typed));
+  if (slipped) rows.push(...(await slipped.clone().orderBy("folded").limit(most)));
+  const total = await countIn(slipped ?? starts("bare", bare).orWhereIn("id", saying()));
   const parts = [...new Map(rows.map((r) => [r.id as number, r])).values()];
   const rank = (r: { bare: string; name: string }): number =>
     r.bare === bare ? 0 : r.bare.startsWith(bare) ? 1 : r.name.toLowerCase().startsWith(words[0] as string) ? 2 : 3;
-  return parts
+  const sorted = parts
     .sort((a, b) => rank(a) - rank(b) || b.stock - a.stock || (a.number < b.number ? -1 : 1))
     .slice(0, most)
     .map(partFromRow);
+  return { parts: sorted, total };
 }
 
 /** Every part that could take part in a ranking: what `rankCandidates` looks among, with what is sold together with it. */
@@ -163,7 +162,7 @@ export async function replacedBy(number: string, at?: Knex): Promise<CataloguePa
 
 export async function countParts(at?: Knex): Promise<number> {
   const db = at ?? (await database());
-  return ((await db("catalogue").count({ n: "*" }).first()) as { n: number }).n;
+  return countIn(db("catalogue"));
 }
 
 /** Every part, some hundred at a time. */

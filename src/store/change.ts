@@ -1,9 +1,8 @@
 import type { Knex } from "knex";
-import { Fault } from "@/core/fault";
 import type { JobHead } from "@/core/job/job";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
-import { loadHead } from "./job";
+import { loadHead, thereIs } from "./job";
 
 export interface HistoryLine {
   readonly version: number;
@@ -44,8 +43,7 @@ export async function changeJob(
 ): Promise<number> {
   const at = now.toISOString();
   return inTurn(db ?? (await database()), async (trx) => {
-    const job = await loadHead(number, trx);
-    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const job = thereIs(await loadHead(number, trx), number);
     if (version !== "any" && version !== job.version) throw new StaleSave(await historySince(trx, job.id, version));
     const what = await work({ trx, job, at });
     await trx("jobs")

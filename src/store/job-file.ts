@@ -6,7 +6,7 @@ import { checkStrip } from "@/core/order/checked-strip";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
-import { loadHead, loadJob } from "./job";
+import { loadHead, loadJob, thereIs } from "./job";
 import { insertJob } from "./jobs";
 import { keepPicture, readPicture, type StoredPicture } from "./pictures";
 import type { Row } from "./rows";
@@ -14,8 +14,7 @@ import { records } from "./tables";
 
 /** A job of the shop with the bytes of its pictures. */
 export async function parcelOf(number: string): Promise<{ file: JobFile; pictures: Map<string, Uint8Array> }> {
-  const job = await loadJob(number);
-  if (!job) throw new Fault("number", `there is no job ${number}`);
+  const job = thereIs(await loadJob(number), number);
   const pictures = new Map<string, Uint8Array>();
   for (const p of job.pictures) {
     const kept = await readPicture(p.sha256, false);

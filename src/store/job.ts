@@ -1,4 +1,5 @@
 import type { Knex } from "knex";
+import { Fault } from "@/core/fault";
 import type { Hardware } from "@/core/hardware/piece";
 import type { Job, JobHead } from "@/core/job/job";
 import { database } from "./database";
@@ -10,6 +11,12 @@ export async function loadHead(number: string, at?: Knex): Promise<JobHead | nul
   const db = at ?? (await database());
   const row: Row | undefined = await db("jobs").where({ number }).first();
   return row ? records.jobs.read(row) : null;
+}
+
+/** The job, or its head, that was found. @throws Fault where there is none of that number */
+export function thereIs<T>(found: T | null, number: string): T {
+  if (found === null) throw new Fault("number", `there is no job ${number}`);
+  return found;
 }
 
 /** Rows as they were last read, with the records they gave: a row that says the same is not read again. A change touches a few rows of a job, and the rest of it stands. */

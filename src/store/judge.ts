@@ -1,5 +1,5 @@
 import type { ChosenCauses, Finding } from "@/core/job/finding";
-import { asksForNewName, type GearIdentity, type GearNotes, sizeOf } from "@/core/job/gear-notes";
+import { asksForNewName, type GearIdentity, type GearNotes, type PhotoCount, sizeOf } from "@/core/job/gear-notes";
 import type { HardwareFind, Reading } from "@/core/job/reading";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import { FATES } from "@/core/judge/fate";
@@ -85,19 +85,7 @@ export async function setGearNotes(
  * Takes a count from a photograph: the teeth, those that are gone and those that are broken off in part, and the picture as that of the finding. Marks
  * of broken teeth that were there before go; worn, cracked and melted ones stay. Sizes read from it go among the readings.
  */
-export async function takePhotoCount(
-  number: string,
-  version: number,
-  part: string,
-  count: {
-    readonly teeth: number;
-    readonly missing: readonly number[];
-    readonly broken: readonly number[];
-    readonly picture: string;
-    readonly certainty: number;
-    readonly sizes: readonly { readonly what: string; readonly value: number; readonly u: number }[];
-  },
-): Promise<number> {
+export async function takePhotoCount(number: string, version: number, part: string, count: PhotoCount): Promise<number> {
   return changeJob(number, version, async (c) => {
     const f = await findingOf(c, part);
     const marks: Record<string, string> = Object.fromEntries(

@@ -54,3 +54,21 @@ export type GearIdentity = Frozen<z.infer<typeof gearIdentity>>;
 
 /** @example sizeOf({ moduleMm: 1.0583, diametralPitch: 24 }) // "24 DP" */
 export const sizeOf = (g: Pick<GearIdentity, "moduleMm" | "diametralPitch">): string => (g.diametralPitch ? `${g.diametralPitch} DP` : `module ${g.moduleMm}`);
+
+/** How many teeth or marks of a gear are told at once. */
+const toothIndex = z.int().min(0).max(2000);
+/** Teeth on the gear face, numbered from 0. */
+export const toothIndexes = z.array(toothIndex).max(2000);
+
+/** A count from a photograph, and the sizes read from it, mm. */
+export const photoCount = z.strictObject({
+  teeth: count.min(4, "a gear has 4 teeth or more"),
+  missing: z.array(toothIndex).max(400),
+  broken: z.array(toothIndex).max(400),
+  picture: z.string().max(40),
+  certainty: z.number().min(0).max(1),
+  sizes: z
+    .array(z.strictObject({ what: z.enum(["tip circle", "root diameter", "bore"]), value: z.number().min(0.5).max(600), u: z.number().positive().max(60) }))
+    .max(3),
+});
+export type PhotoCount = Frozen<z.infer<typeof photoCount>>;

@@ -30,5 +30,8 @@ export const lubePointSchema = z.strictObject({
 export type LubePoint = Frozen<z.infer<typeof lubePointSchema>>;
 
 /** A point that grease was weighed in at. */
-export const weighedPointSchema = lubePointSchema.extend({ weighedGrams: z.number().min(0).optional(), weighedAt: text.optional() });
+export const weighedPointSchema = lubePointSchema.extend({
+  weighedGrams: z.number("must be a weight in grams").min(0, "must not be negative").max(1_000_000, "is more than any case holds").optional(),
+  weighedAt: text.optional(),
+});
 export type WeighedPoint = Frozen<z.infer<typeof weighedPointSchema>>;

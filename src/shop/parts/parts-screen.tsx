@@ -1,10 +1,10 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { z } from "zod";
-import { type CataloguePart, cataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { type FoundParts, foundParts } from "@/core/match/catalogue/found-parts";
 import { specInWords } from "@/core/match/catalogue/part-spec";
 import { askShop, whatFailed } from "@/ui/ask-shop";
+import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { money } from "@/ui/money";
 import { PartGlyph } from "@/ui/part-glyph";
@@ -12,10 +12,13 @@ import { ShopHead } from "../shop-head";
 import type { AboutPart } from "./about-part";
 import { PartSheet } from "./part-sheet";
 
+/** More than anybody scrolls through; another word finds better. */
+const MOST_SHOWN = 1000;
+
 /** The catalogue: type, and it is there; arrows go through what was found, the sheet beside it says everything about the one that is marked. */
-export function PartsScreen({ first, count, currency, asked }: { first: readonly CataloguePart[]; count: number; currency: string; asked: string }) {
+export function PartsScreen({ first, count, currency, asked }: { first: FoundParts; count: number; currency: string; asked: string }) {
   const [typed, setTyped] = useState(asked);
-  const [found, setFound] = useState(first);
+  const [{ parts: found, total }, setFound] = useState(first);
   const [at, setAt] = useState(0);
   const [about, setAbout] = useState<AboutPart | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -23,15 +26,15 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
   const looked = useRef(0);
   const marked = found[at];
 
-  const look = async (words: string): Promise<void> => {
+  const look = async (words: string, most = 50): Promise<void> => {
     setTyped(words);
     const turn = ++looked.current;
     try {
-      const parts = await askShop(`/api/parts?q=${encodeURIComponent(words)}`, z.array(cataloguePart));
+      const parts = await askShop(`/api/parts?q=${encodeURIComponent(words)}&most=${most}`, foundParts);
       // a slower answer to an older question is no longer wanted
       if (turn !== looked.current) return;
-      setFound(parts ?? []);
-      setAt(0);
+      setFound(parts ?? { parts: [], total: 0 });
+      if (most === 50) setAt(0);
       setFault(null);
       window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
     } catch (e) {
@@ -117,6 +120,20 @@ export function PartsScreen({ first, count, currency, asked }: { first: readonly
               </li>
             ))}
           </ul>
+          {found.length < total && (
+            <div className="flex items-center justify-between gap-3 border-t-2 border-base-300 px-4 py-1.5 text-[19px]">
+              <span>
+                The first {found.length} of {total.toLocaleString("en")}.
+              </span>
+              {found.length < MOST_SHOWN ? (
+                <KeyButton className="small" onPress={() => void look(typed, found.length + 50)}>
+                  Show more
+                </KeyButton>
+              ) : (
+                <span className="hush">Say more words to see the others.</span>
+              )}
+            </div>
+          )}
         </section>
         <section aria-label="The part" className="min-h-0 overflow-y-auto p-5">
           {about && <PartSheet about={about} currency={currency} look={(n) => void look(n)} />}

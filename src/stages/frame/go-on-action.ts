@@ -5,7 +5,7 @@ import { Fault } from "@/core/fault";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { STAGE_NAMES, STAGES, stageAfter } from "@/core/job/stages";
-import { loadJob } from "@/store/job";
+import { loadJob, thereIs } from "@/store/job";
 import { moveToStage } from "@/store/jobs";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
@@ -15,8 +15,7 @@ const goOnInput = z.object({ ...onJob, from: z.enum(STAGES) });
 /** Moves a job on to the stage after `from`, if its gates are all answered. */
 export async function goOn(input: z.infer<typeof goOnInput>): Promise<ActionResult> {
   return act(goOnInput, input, async ({ number, version, from }) => {
-    const job = await loadJob(number);
-    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const job = thereIs(await loadJob(number), number);
     const open = openGates(from, factsOf(job));
     const next = stageAfter(from);
     if (open[0]) throw new Fault("stage", open[0].says);

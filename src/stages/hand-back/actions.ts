@@ -6,7 +6,7 @@ import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { figureFault, finalChecks } from "@/core/hand-back/final-checks";
 import { finalKey } from "@/core/job/keys";
-import { loadJob } from "@/store/job";
+import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
 import { type ActionResult, act } from "../saving/act";
@@ -41,8 +41,7 @@ const bare = z.object(onJob);
 /** The unit goes home. Refused while anything is open. */
 export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult> {
   return act(bare, raw, async ({ number, version }) => {
-    const job = await loadJob(number);
-    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const job = thereIs(await loadJob(number), number);
     const facts = factsOf(job);
     const open = [...openGates("rebuild", facts), ...openGates("hand-back", facts)];
     if (job.stage !== "hand-back") throw new Fault("stage", "the job has not come to Hand back yet");

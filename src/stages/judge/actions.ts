@@ -3,7 +3,7 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { chosenCauses, findingSchema } from "@/core/job/finding";
-import { gearNotes } from "@/core/job/gear-notes";
+import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
 import { hardwareFind, readingSchema } from "@/core/job/reading";
 import { ref, text } from "@/core/job/written";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
@@ -98,7 +98,7 @@ export async function strikeReading(raw: z.infer<typeof strikeInput>): Promise<A
 
 const marksInput = z.object({
   ...onPart,
-  teeth: z.array(z.int().min(0).max(2000)).max(2000),
+  teeth: toothIndexes,
   mark: z.enum([...TOOTH_MARKS.map((m) => m.mark as string), ...OLDER_MARKS]).nullable(),
 });
 export async function saveMarks(raw: z.infer<typeof marksInput>): Promise<ActionResult> {
@@ -139,17 +139,7 @@ export async function saveHardwareFind(raw: z.infer<typeof findInput>): Promise<
   return act(findInput, raw, ({ number, version, find }) => keepHardwareFind(number, version, find));
 }
 
-const photoInput = z.object({
-  ...onPart,
-  teeth: z.int("the tooth count must be a whole number").min(4, "a gear has 4 teeth or more").max(400, "more than 400 teeth cannot be drawn"),
-  missing: z.array(z.int().min(0).max(399)).max(400),
-  broken: z.array(z.int().min(0).max(399)).max(400),
-  picture: z.string().max(40),
-  certainty: z.number().min(0).max(1),
-  sizes: z
-    .array(z.strictObject({ what: z.enum(["tip circle", "root diameter", "bore"]), value: z.number().min(0.5).max(600), u: z.number().positive().max(60) }))
-    .max(3),
-});
+const photoInput = z.object({ ...onPart, ...photoCount.shape });
 /** Takes a count, and sizes if there are any, from a photograph. */
 export async function savePhotoCount(raw: z.infer<typeof photoInput>): Promise<ActionResult> {
   return act(photoInput, raw, async ({ number, version, part, ...count }) => {

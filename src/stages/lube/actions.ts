@@ -4,7 +4,8 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { slipOfUnits } from "@/core/grease/charge";
 import { jobHead } from "@/core/job/job";
-import { loadJob } from "@/store/job";
+import { weighedPointSchema } from "@/core/job/service";
+import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { lubricants, setGrease, setServices, weighIn } from "@/store/lube";
 import { type ActionResult, act } from "../saving/act";
@@ -28,8 +29,7 @@ const washedInput = z.object({ ...onJob, washed: z.boolean() });
 /** Clean and dry. The cleaning goes into the rebuild plan as a service, so that it stands on the sheet. */
 export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
   return act(washedInput, raw, async ({ number, version, washed }) => {
-    const job = await loadJob(number);
-    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const job = thereIs(await loadJob(number), number);
     const place = caseStep(job);
     const crumbs = job.greaseState === "metal" || job.greaseState === "plastic";
     let at = version;
@@ -62,7 +62,7 @@ export async function takeGrease(raw: z.infer<typeof greaseInput>): Promise<Acti
 const weighInput = z.object({
   ...onJob,
   point: z.string().max(40),
-  grams: z.number("must be a weight in grams").min(0, "must not be negative").max(1_000_000, "is more than any case holds").nullable(),
+  grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable(),
 });
 
 /** Weighs grease in. A slip of units is refused with a question. */

@@ -13,7 +13,7 @@ import { type BasketInput, basketInput } from "@/core/match/basket/basket-input"
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { mustAskAgain } from "@/core/match/quote/quote";
 import { partsNumbered } from "@/store/catalogue";
-import { currentJob } from "@/store/job";
+import { currentJob, thereIs } from "@/store/job";
 import { choosePart, setReadNumber } from "@/store/judge";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
@@ -23,11 +23,7 @@ import { onJob } from "../saving/action-input";
 import { basketGroundOf, supplierLink } from "./basket-ground";
 import { type JobBasket, jobBasketProven } from "./job-basket";
 
-async function jobNumbered(number: string): Promise<Job> {
-  const job = await currentJob(number);
-  if (!job) throw new Fault("number", `there is no job ${number}`);
-  return job;
-}
+const jobNumbered = async (number: string): Promise<Job> => thereIs(await currentJob(number), number);
 
 const choice = z.object({ ...onJob, part: z.string().max(40), chosen: z.string().max(80).nullable() });
 

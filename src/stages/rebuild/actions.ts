@@ -3,7 +3,7 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
-import { loadJob } from "@/store/job";
+import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
 import { type ActionResult, act } from "../saving/act";
@@ -15,8 +15,7 @@ const input = z.object({ ...onJob, line: z.string().max(120), done: z.boolean() 
 /** Finishes a line of the plan, or opens it again. Only the first open line can be finished, and only the last finished one opened. */
 export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, line, done }) => {
-    const job = await loadJob(number);
-    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const job = thereIs(await loadJob(number), number);
     const { steps } = rebuildPlan(job);
     const asked = steps.find((l) => lineKey(l) === line);
     if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");

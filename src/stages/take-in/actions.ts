@@ -2,11 +2,10 @@
 
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import { Fault } from "@/core/fault";
 import { jobHead, unitPast } from "@/core/job/job";
 import { day, text } from "@/core/job/written";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
-import { loadHead } from "@/store/job";
+import { loadHead, thereIs } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
@@ -57,8 +56,7 @@ const NAMES: Readonly<Record<string, string>> = {
 export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, fields: f, tick }) => {
     const { promised, priceLimit, past, loosePictures, ...rest } = f;
-    const job = await loadHead(number);
-    if (!job) throw new Fault("number", `there is no job ${number}`);
+    const job = thereIs(await loadHead(number), number);
     const ticked = tick && { [tick.list]: [...job[tick.list].filter((x) => x !== tick.item), ...(tick.on ? [tick.item] : [])] };
     const set = {
       ...rest,

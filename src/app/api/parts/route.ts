@@ -1,7 +1,12 @@
+import { z } from "zod";
 import { searchParts } from "@/store/catalogue";
 
-/** Parts as somebody types: `?q=`. */
+const most = z.coerce.number().int().min(1).max(1000).optional().catch(undefined);
+
+/** Parts as somebody types: `?q=`, the first so many of them: `&most=`. */
 export async function GET(request: Request): Promise<Response> {
-  const typed = new URL(request.url).searchParams.get("q") ?? "";
-  return Response.json(await searchParts(typed.slice(0, 120)), { headers: { "cache-control": "no-store" } });
+  const asked = new URL(request.url).searchParams;
+  return Response.json(await searchParts((asked.get("q") ?? "").slice(0, 120), most.parse(asked.get("most") ?? undefined)), {
+    headers: { "cache-control": "no-store" },
+  });
 }

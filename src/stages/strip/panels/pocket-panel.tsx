@@ -1,9 +1,13 @@
 "use client";
 
+import { useState } from "react";
 import { KeyButton } from "@/ui/key-button";
 import { useKey } from "@/ui/keys";
 import { needsOfPocket, type Pocket } from "@/ui/mat";
 import { Panel } from "./panel";
+
+/** So many pockets are offered at first: what had to be off before is mostly near. */
+const NEAREST = 12;
 
 /** One pocket of the Mat taken in hand: its order, its bundle, its place; or the whole step once more. */
 export function PocketPanel({
@@ -26,6 +30,7 @@ export function PocketPanel({
   onBundle: (other: string) => void;
   onClose: () => void;
 }) {
+  const [all, setAll] = useState(false);
   const pocket = pockets[at];
   useKey("ArrowLeft", () => onMove(Math.max(0, at - 1)));
   useKey("ArrowRight", () => onMove(Math.min(pockets.length - 1, at + 1)));
@@ -67,7 +72,7 @@ export function PocketPanel({
             .map((p, i) => ({ p, i }))
             .filter(({ i }) => i !== at)
             .sort((a, b) => Math.abs(a.i - at) - Math.abs(b.i - at))
-            .slice(0, 12)
+            .filter(({ p }, near) => all || near < NEAREST || needs.includes(p.step))
             .sort((a, b) => a.i - b.i)
             .map(({ p, i }) => {
               const on = needs.includes(p.step);
@@ -85,6 +90,11 @@ export function PocketPanel({
               );
             })}
         </div>
+        {!all && pockets.length - 1 > NEAREST && (
+          <KeyButton keyName="G" className="small mt-1.5" onPress={() => setAll(true)}>
+            All {pockets.length - 1} others, not only the nearest
+          </KeyButton>
+        )}
       </fieldset>
     </Panel>
   );
