@@ -1,15 +1,20 @@
 import type { Knex } from "knex";
 import { readWith } from "@/core/fault";
 import { type Lubricant, lubricantSchema } from "@/core/grease/choose";
-import type { LubePoint, Service } from "@/core/job/service";
+import type { LubePoint, Service, WeighedPoint } from "@/core/job/service";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { newRefs } from "./ids";
 import { records } from "./tables";
 
-/** Writes the grease plan: which grease, and the points with their grams. Points that were weighed in already keep their weight if they stay. */
+/** Writes the grease plan: which grease, and the points with their grams. Taken again, the same grease keeps what was weighed in at points that stay; another grease has to be weighed in anew. */
 export async function setGrease(number: string, version: number, lubricant: Lubricant, points: readonly Omit<LubePoint, "id">[]): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
+    const before = (await trx("lube_points").where({ job_id: job.id })).map(records.lube_points.read);
+    const weighed = (p: Omit<LubePoint, "id">): Pick<WeighedPoint, "weighedGrams" | "weighedAt"> => {
+      const same = before.find((b) => b.lubricant === lubricant.name && b.part === p.part && b.reachedBy === p.reachedBy && b.where === p.where);
+      return { weighedGrams: same?.weighedGrams, weighedAt: same?.weighedAt };
+    };
     await trx("jobs").where({ id: job.id }).update({ lubricant: lubricant.id });
     await trx("lube_points").where({ job_id: job.id }).delete();
     const { refs, position } = await newRefs(trx, "lube_points", job.id, points.length);
@@ -17,7 +22,7 @@ export async function setGrease(number: string, version: number, lubricant: Lubr
       await trx("lube_points").insert({
         job_id: job.id,
         position: position + i,
-        ...records.lube_points.write({ ...p, id: refs[i], lubricant: lubricant.name }),
+        ...records.lube_points.write({ ...p, ...weighed(p), id: refs[i], lubricant: lubricant.name }),
       });
     return `grease: ${lubricant.name}, ${points.reduce((sum, p) => sum + (p.grams ?? 0), 0).toFixed(1)} g at ${points.length} points`;
   });
@@ -33,14 +38,21 @@ export async function weighIn(number: string, version: number, point: string, gr
   });
 }
 
-/** Replaces the job's list of services (cleaning, inspecting, pulling a seal …). */
-export async function setServices(number: string, version: number, services: readonly Omit<Service, "id">[]): Promise<number> {
+/** Parts and case are clean and dry, or not yet. `cleaning` goes among the job's services, unless what that step laid open is cleaned already. */
+export async function setWashed(
+  number: string,
+  version: number,
+  washed: boolean,
+  cleaning?: Omit<Service, "id" | "do"> & { reachedBy: string },
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    await trx("services").where({ job_id: job.id }).delete();
-    const { refs, position } = await newRefs(trx, "services", job.id, services.length);
-    for (const [i, s] of services.entries())
-      await trx("services").insert({ job_id: job.id, position: position + i, ...records.services.write({ ...s, id: refs[i] }) });
-    return `${services.length} services planned`;
+    await trx("jobs").where({ id: job.id }).update(records.jobs.write({ washed }));
+    const planned = (await trx("services").where({ job_id: job.id })).map(records.services.read);
+    if (washed && cleaning && !planned.some((v) => v.do === "clean" && v.reachedBy === cleaning.reachedBy)) {
+      const { refs, position } = await newRefs(trx, "services", job.id, 1);
+      await trx("services").insert({ job_id: job.id, position, ...records.services.write({ ...cleaning, do: "clean", id: refs[0] }) });
+    }
+    return washed ? "parts and case are clean and dry" : "cleaning opened again";
   });
 }
 

@@ -7,8 +7,9 @@ import type { BasketInput } from "@/core/match/basket/basket-input";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob } from "./change";
 import { database } from "./database";
-import { newRefs } from "./ids";
+import { newReference, newRefs } from "./ids";
 import type { Row } from "./rows";
+import { setSetting } from "./settings";
 import { records } from "./tables";
 
 const ordersOf = async ({ trx, job }: Change): Promise<Order[]> => {
@@ -91,12 +92,11 @@ export async function takeOrderBack(number: string, version: number): Promise<nu
 }
 
 async function insertOrder({ trx, job }: Change, o: OrderOut, day: string, replacement: boolean): Promise<void> {
-  const before: unknown[] = await trx("orders").where({ job_id: job.id }).select("id");
   await trx("orders").insert({
     job_id: job.id,
     ...records.orders.write({
       supplier: o.supplier,
-      reference: `${job.number}/${before.length + 1}`,
+      reference: await newReference(trx, job),
       placedOn: day,
       replacement,
       lines: o.lines,
@@ -121,8 +121,10 @@ export async function takeNews(
   number: string,
   version: number | "any",
   news: readonly { readonly reference: string; readonly news: readonly StoredNews[] }[],
+  practiceDays?: number,
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
+    if (practiceDays !== undefined) await setSetting("practiceDays", practiceDays, c.trx);
     const told: string[] = [];
     for (const { reference, news: all } of news) {
       const row: Row | undefined = await c.trx("orders").where({ job_id: c.job.id, reference }).first();

@@ -11,7 +11,7 @@ import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
 import { believedReading, readingKind } from "@/core/quantity/reading-kinds";
 import { lengthFrom } from "@/core/quantity/units";
 import { trainInput } from "@/core/train/train";
-import { loadJob } from "@/store/job";
+import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import {
   addReading,
@@ -63,8 +63,8 @@ const notesInput = z.object({
 export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<ActionResult> {
   return act(notesInput, raw, async ({ number, version, part, notes }) => {
     if (notes.teeth != null && notes.teeth < 4) {
-      const job = await loadJob(number);
-      const kind = notes.kind ?? job?.findings.find((f) => f.part === part)?.gear.kind ?? "spur";
+      const job = thereIs(await loadJob(number), number);
+      const kind = notes.kind ?? job.findings.find((f) => f.part === part)?.gear.kind ?? "spur";
       if (kind !== "worm") throw new Fault("notes.teeth", "a gear has 4 teeth or more; only a worm has fewer");
     }
     return setGearNotes(number, version, part, notes);
@@ -110,8 +110,7 @@ const nameInput = z.object({ ...onPart, which: z.int().min(0).max(20) });
 /** Accepts one of the names that the readings allow. It is worked out again here: the screen only says which one. */
 export async function acceptName(raw: z.infer<typeof nameInput>): Promise<ActionResult> {
   return act(nameInput, raw, async ({ number, version, part, which }) => {
-    const job = await loadJob(number);
-    const naming = job && nameFrom(job, part);
+    const naming = nameFrom(thereIs(await loadJob(number), number), part);
     if (!naming) throw new Fault("readings", "there is too little measured to name it");
     const name = naming.names[which];
     if (!name) throw new Fault("which", "that name is not among the possible ones any more");
@@ -143,8 +142,8 @@ const photoInput = z.object({ ...onPart, ...photoCount.shape });
 /** Takes a count, and sizes if there are any, from a photograph. */
 export async function savePhotoCount(raw: z.infer<typeof photoInput>): Promise<ActionResult> {
   return act(photoInput, raw, async ({ number, version, part, ...count }) => {
-    const job = await loadJob(number);
-    if (!job?.pictures.some((p) => p.name === count.picture)) throw new Fault("picture", "that picture is not among the job's any more");
+    const job = thereIs(await loadJob(number), number);
+    if (!job.pictures.some((p) => p.name === count.picture)) throw new Fault("picture", "that picture is not among the job's any more");
     return takePhotoCount(number, version, part, count);
   });
 }

@@ -7,7 +7,7 @@ import { jobHead } from "@/core/job/job";
 import { weighedPointSchema } from "@/core/job/service";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
-import { lubricants, setGrease, setServices, weighIn } from "@/store/lube";
+import { lubricants, setGrease, setWashed, weighIn } from "@/store/lube";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { caseStep, greasePlan, needOf } from "./grease-plan";
@@ -32,13 +32,8 @@ export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<Acti
     const job = thereIs(await loadJob(number), number);
     const place = caseStep(job);
     const crumbs = job.greaseState === "metal" || job.greaseState === "plastic";
-    let at = version;
-    if (washed && place && !job.services.some((s) => s.reachedBy === place && s.do === "clean"))
-      at = await setServices(number, at, [
-        ...job.services.map(({ id: _id, ...s }) => s),
-        { reachedBy: place, do: "clean", note: crumbs ? "case wiped once more: no crumb must stay" : "case wiped out" },
-      ]);
-    return setHead(number, at, { washed }, washed ? "parts and case are clean and dry" : "cleaning opened again");
+    const note = crumbs ? "case wiped once more: no crumb must stay" : "case wiped out";
+    return setWashed(number, version, washed, place === undefined ? undefined : { reachedBy: place, note });
   });
 }
 
@@ -47,10 +42,10 @@ const greaseInput = z.object({ ...onJob, lubricant: z.string().max(60) });
 /** Takes a grease for the job and writes its points. One that the food rule forbids is refused. */
 export async function takeGrease(raw: z.infer<typeof greaseInput>): Promise<ActionResult> {
   return act(greaseInput, raw, async ({ number, version, lubricant }) => {
-    const job = await loadJob(number);
+    const job = thereIs(await loadJob(number), number);
     const shelf = await lubricants();
     const chosen = shelf.find((l) => l.id === lubricant);
-    if (!job || !chosen) throw new Fault("lubricant", "is not on the shelf");
+    if (!chosen) throw new Fault("lubricant", "is not on the shelf");
     if (needOf(job).foodContact && !chosen.h1)
       throw new Fault("lubricant", `${chosen.name} is not registered H1 and must not go into a machine that touches food`);
     const plan = greasePlan({ ...job, lubricant }, shelf);
@@ -68,9 +63,9 @@ const weighInput = z.object({
 /** Weighs grease in. A slip of units is refused with a question. */
 export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResult> {
   return act(weighInput, raw, async ({ number, version, point, grams }) => {
-    const job = await loadJob(number);
-    const aim = job?.lubePoints.find((g) => g.id === point)?.grams;
-    if (!job || aim === undefined) throw new Fault("point", "is no grease point of this job");
+    const job = thereIs(await loadJob(number), number);
+    const aim = job.lubePoints.find((g) => g.id === point)?.grams;
+    if (aim === undefined) throw new Fault("point", "is no grease point of this job");
     const free = greasePlan(job, await lubricants()).freeMl;
     const slip = grams !== null && free !== null ? slipOfUnits(grams, free) : null;
     if (slip) throw new Fault("grams", slip);

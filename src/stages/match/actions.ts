@@ -17,7 +17,7 @@ import { currentJob, thereIs } from "@/store/job";
 import { choosePart, setReadNumber } from "@/store/judge";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
-import { orderDay, setSetting, shopSettings } from "@/store/settings";
+import { orderDay, shopSettings } from "@/store/settings";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { basketGroundOf, supplierLink } from "./basket-ground";
@@ -101,9 +101,7 @@ export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> 
     let settings = await shopSettings();
     if (dayPasses) {
       const today = parseISO(orderDay(settings));
-      const practiceDays = settings.practiceDays + differenceInCalendarDays(addBusinessDays(today, 1), today);
-      await setSetting("practiceDays", practiceDays);
-      settings = { ...settings, practiceDays };
+      settings = { ...settings, practiceDays: settings.practiceDays + differenceInCalendarDays(addBusinessDays(today, 1), today) };
     }
     const day = orderDay(settings);
     const job = await jobNumbered(number);
@@ -119,7 +117,7 @@ export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> 
         news: await link.follow({ reference: o.reference, placedOn: o.placedOn, lines: o.lines, replacement: o.replacement }, day),
       });
     }
-    return takeNews(number, version, told);
+    return takeNews(number, version, told, dayPasses ? settings.practiceDays : undefined);
   });
 }
 
