@@ -1,4 +1,4 @@
-/** A last check before the unit goes home. With a unit it takes a figure, judged against `least` or `most`. */
+/** A last check before the unit goes home. With a unit it takes a figure, judged against `min` or `max`. */
 export interface FinalCheck {
   readonly check: string;
   readonly asks: string;

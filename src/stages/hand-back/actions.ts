@@ -17,8 +17,8 @@ const input = z.object({ ...onJob, check: z.string().max(60), value: z.number("m
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, check, value, back }) => {
-    const job = await loadJob(number);
-    const asked = job && finalChecks(job).find((c) => c.check === check);
+    const job = thereIs(await loadJob(number), number);
+    const asked = finalChecks(job).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
     if (back) return setAnswer(number, version, finalKey(check), null, `last check opened again: ${asked.asks}`);
     if (asked.unit) {
@@ -44,6 +44,7 @@ export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult>
     const job = thereIs(await loadJob(number), number);
     const facts = factsOf(job);
     const open = [...openGates("rebuild", facts), ...openGates("hand-back", facts)];
+    if (job.handedBackAt !== undefined) throw new Fault("stage", `it went home on ${job.handedBackAt.slice(0, 10)}`);
     if (job.stage !== "hand-back") throw new Fault("stage", "the job has not come to Hand back yet");
     if (open[0]) throw new Fault("stage", open[0].says);
     return setHead(number, version, { handedBackAt: new Date().toISOString() }, "handed back");

@@ -20,8 +20,12 @@ export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResu
     const asked = steps.find((l) => lineKey(l) === line);
     if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");
     const finished = new Set(job.linesDone);
-    const first = steps.find((l) => !finished.has(lineKey(l)));
-    if (done && first && lineKey(first) !== line) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
+    const open = steps.findIndex((l) => !finished.has(lineKey(l)));
+    const first = steps[open];
+    const last = open < 0 ? steps.at(-1) : steps[open - 1];
+    if (done && first && first !== asked) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
+    if (!done && !finished.has(line)) throw new Fault("line", "is not done yet");
+    if (!done && last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
     return setLine(number, version, line, done, lineInWords(job, asked).title);
   });
 }

@@ -1,0 +1,94 @@
+import { describe, expect, it, vi } from "vitest";
+import { planOf } from "@/core/gates/job-facts";
+import { lineKey } from "@/core/order/rebuild-plan";
+import { jobHistory } from "@/store/change";
+import { job, testShop } from "@/store/test-shop";
+import { press, pumpAt, refusal } from "../test-unit";
+import { finishLine, noteTrouble } from "./actions";
+import { rebuildView } from "./rebuild-view";
+
+vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
+testShop();
+const keys = async (number: string): Promise<string[]> => planOf(await job(number)).steps.map(lineKey);
+const view = async (number: string) => {
+  const found = await rebuildView(number);
+  if (!found) throw new Error(`no ${number}`);
+  return found;
+};
+const finish = (number: string, line: string, done = true) => press(finishLine, number, { line, done });
+
+describe("the plan at the bench", () => {
+  it("is gone through from its first line to its last, the ledger emptying with it", async () => {
+    const number = await pumpAt("rebuild");
+    const lines = await keys(number);
+    const lying = async (): Promise<number> => (await view(number)).rows.reduce((n, r) => n + r.out - r.back, 0);
+    // four screws, lid, wheel and seal
+    expect(await lying()).toBe(7);
+    for (const [i, line] of lines.entries()) {
+      const now = await view(number);
+      expect(now.line).toMatchObject({ key: line, n: i + 1 });
+      expect(now.count).toBe(lines.length);
+      expect(now.last?.key).toBe(i === 0 ? undefined : lines[i - 1]);
+      expect(await finish(number, line)).toMatchObject({ ok: true });
+    }
+    const together = await view(number);
+    expect(together).toMatchObject({ line: null, gates: [], last: { key: lines.at(-1) } });
+    expect(await lying()).toBe(0);
+  });
+  it("says what is fetched first, and which part goes back new", async () => {
+    const number = await pumpAt("rebuild");
+    const first = await view(number);
+    expect(first.line?.words).toMatchObject({ renewed: ["shaft seal: new"] });
+    expect(first.frame.words).toMatch(/^line 1 of \d+ · about \d+ minutes left$/);
+    expect(first.pockets.map((p) => p.emptied ?? false)).toEqual([false, false, false, false]);
+    await finish(number, first.line?.key ?? "");
+    expect((await view(number)).pockets[3]?.emptied).toBe(true);
+  });
+  it("of a job that is not there is none", async () => {
+    expect(await rebuildView("J-9999")).toBeNull();
+  });
+});
+
+describe("a line", () => {
+  it("that is not the next is refused, and the sentence names the one that is", async () => {
+    const number = await pumpAt("rebuild");
+    const [first = "", second = ""] = await keys(number);
+    expect(refusal(await finish(number, second))).toMatch(/^line: Line 1 comes first: /);
+    await finish(number, first);
+    expect(refusal(await finish(number, first))).toMatch(/^line: Line 2 comes first: /);
+    expect((await job(number)).linesDone).toEqual([first]);
+  });
+  it("is opened again from the last backwards, and not out of the middle", async () => {
+    const number = await pumpAt("rebuild");
+    const [first = "", second = ""] = await keys(number);
+    for (const line of [first, second]) await finish(number, line);
+    expect(refusal(await finish(number, first, false))).toMatch(/^line: Open line 2 again first$/);
+    expect(await finish(number, second, false)).toMatchObject({ ok: true });
+    expect(await finish(number, first, false)).toMatchObject({ ok: true });
+    expect((await job(number)).linesDone).toEqual([]);
+    expect(refusal(await finish(number, first, false))).toMatch(/^line: Is not done yet/);
+  });
+  it("of another plan is told so", async () => {
+    const number = await pumpAt("rebuild");
+    expect(refusal(await finish(number, "undo:s99"))).toBe("line: The plan has changed; look at it as it is now");
+    expect(refusal(await finishLine({ number: "J-9999", version: 1, line: "undo:s1", done: true }))).toMatch(/no job J-9999/);
+  });
+  it("from a screen that is behind is not written", async () => {
+    const number = await pumpAt("rebuild");
+    const [first = ""] = await keys(number);
+    const { version } = await job(number);
+    await finish(number, first);
+    expect(await finishLine({ number, version, line: first, done: false })).toMatchObject({ ok: false, stale: [{ what: expect.stringMatching(/^done: /) }] });
+    expect((await job(number)).linesDone).toEqual([first]);
+  });
+});
+
+describe("trouble", () => {
+  it("goes into the history, and the line stays open", async () => {
+    const number = await pumpAt("rebuild");
+    expect(await press(noteTrouble, number, { says: "  lid does not lie flat " })).toMatchObject({ ok: true });
+    expect((await jobHistory(number))[0]?.what).toBe("trouble at the rebuild: lid does not lie flat");
+    expect((await job(number)).linesDone).toEqual([]);
+    expect(refusal(await press(noteTrouble, number, { says: " x " }))).toBe("says: Say in a few words what is wrong");
+  });
+});
