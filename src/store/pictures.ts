@@ -123,11 +123,16 @@ export async function addPicture(
       .onConflict("sha256")
       .ignore();
     const names: { name: string }[] = await trx("job_pictures").where({ job_id: job.id }).select("name");
-    const n = names.reduce((most, r) => Math.max(most, Number.parseInt(r.name, 10) || 0), 0) + 1;
+    const n = names.reduce((max, r) => Math.max(max, Number.parseInt(r.name, 10) || 0), 0) + 1;
     const name = `${String(n).padStart(4, "0")}.${kept.type === "image/jpeg" ? "jpg" : kept.type.slice(6)}`;
-    // taken for a step that has been laid down meanwhile: it belongs there
-    const laid = where.stepKey ? await trx("steps").where({ job_id: job.id, key: where.stepKey }).first("ref") : undefined;
-    const step = where.step ?? laid?.ref;
+    // taken for a step that has been laid down meanwhile: it belongs there. Of a step that was taken back meanwhile it stays with the job, with no step
+    const of = where.step ? { ref: where.step } : where.stepKey ? { key: where.stepKey } : undefined;
+    const laid: { ref: string } | undefined =
+      of &&
+      (await trx("steps")
+        .where({ job_id: job.id, ...of })
+        .first("ref"));
+    const step = laid?.ref;
     const { role, part, stepKey } = where;
     await trx("job_pictures").insert({
       job_id: job.id,

@@ -1,16 +1,9 @@
-import type { CataloguePart, SupplierOffer } from "@/core/match/catalogue/catalogue-part";
+import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import type { AboutPart } from "@/core/match/catalogue/found-parts";
 import { kitsWith, partsNumbered, replacedBy } from "@/store/catalogue";
 import { offersFor } from "@/store/offers";
 
-/** A part with what the rest of the catalogue says about it. */
-export interface AboutPart {
-  readonly part: CataloguePart;
-  readonly offers: readonly SupplierOffer[];
-  readonly replacedBy: readonly { readonly number: string; readonly name: string; readonly when?: string }[];
-  readonly inKits: readonly { readonly number: string; readonly name: string }[];
-}
-
-export async function aboutPart(number: string): Promise<AboutPart | null> {
+export async function partNumbered(number: string): Promise<AboutPart | null> {
   const [part] = await partsNumbered([number]);
   if (!part) return null;
   const brief = (p: CataloguePart) => ({ number: p.number, name: p.name });

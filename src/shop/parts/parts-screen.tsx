@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { type FoundParts, foundParts } from "@/core/match/catalogue/found-parts";
+import { type AboutPart, aboutPart, type FoundParts, foundParts } from "@/core/match/catalogue/found-parts";
 import { specInWords } from "@/core/match/catalogue/part-spec";
 import { askShop, whatFailed } from "@/ui/ask-shop";
 import { KeyButton } from "@/ui/key-button";
@@ -9,7 +9,6 @@ import { KeyLink } from "@/ui/key-link";
 import { money } from "@/ui/money";
 import { PartGlyph } from "@/ui/part-glyph";
 import { ShopHead } from "../shop-head";
-import type { AboutPart } from "./about-part";
 import { PartSheet } from "./part-sheet";
 
 /** More than anybody scrolls through; another word finds better. */
@@ -26,15 +25,15 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
   const looked = useRef(0);
   const marked = found[at];
 
-  const look = async (words: string, most = 50): Promise<void> => {
+  const look = async (words: string, max = 50): Promise<void> => {
     setTyped(words);
     const turn = ++looked.current;
     try {
-      const parts = await askShop(`/api/parts?q=${encodeURIComponent(words)}&most=${most}`, foundParts);
+      const parts = await askShop(`/api/parts?q=${encodeURIComponent(words)}&max=${max}`, foundParts);
       // a slower answer to an older question is no longer wanted
       if (turn !== looked.current) return;
       setFound(parts ?? { parts: [], total: 0 });
-      if (most === 50) setAt(0);
+      if (max === 50) setAt(0);
       setFault(null);
       window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
     } catch (e) {
@@ -44,10 +43,10 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
   useEffect(() => {
     if (!marked) return setAbout(null);
     let gone = false;
-    void fetch(`/api/parts/about?number=${encodeURIComponent(marked.number)}`)
-      .then((r) => (r.ok ? (r.json() as Promise<AboutPart>) : null))
-      .then((a) => !gone && setAbout(a))
-      .catch(() => undefined);
+    askShop(`/api/parts/about?number=${encodeURIComponent(marked.number)}`, aboutPart).then(
+      (told) => !gone && setAbout(told),
+      (e) => !gone && setFault(whatFailed(e, "Not looked up", "What is shown may be old.")),
+    );
     return () => {
       gone = true;
     };

@@ -8,7 +8,7 @@ import { offerRows } from "@/store/offer-rows";
 import { putRows } from "@/store/put-rows";
 import { testShop } from "@/store/test-shop";
 import { catalogue, offers } from "../../../demo/shop/shelf";
-import { aboutPart } from "./about-part";
+import { partNumbered } from "./about-part";
 import { separatorInWords } from "./catalogue-import";
 import { toldByLine } from "./told-by-line";
 import { forgetUpload, keepUpload, MOST_BYTES, uploadedPath } from "./uploaded-table";
@@ -21,16 +21,16 @@ beforeAll(async () => {
 
 describe("everything about a part", () => {
   it("says what took its place, which kits it is in, and who sells it", async () => {
-    expect((await aboutPart("VLB-40-241"))?.replacedBy).toEqual([
+    expect((await partNumbered("VLB-40-241"))?.replacedBy).toEqual([
       { number: "VLB-42-242", name: "Second-stage wheel 42 teeth", when: expect.stringMatching(/^together with pinion/) },
     ]);
-    const wheel = await aboutPart("VLB-42-242");
+    const wheel = await partNumbered("VLB-42-242");
     expect(wheel?.inKits.map((k) => k.number)).toEqual(["VLB-42-901"]);
     expect(wheel?.offers.map((o) => [o.supplier, o.price])).toEqual([
       ["Nordhav Spares", 17.2],
       ["Quickmoor Parts", 24.9],
     ]);
-    expect(await aboutPart("no such")).toBeNull();
+    expect(await partNumbered("no such")).toBeNull();
   });
 });
 

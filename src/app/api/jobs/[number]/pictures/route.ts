@@ -1,9 +1,16 @@
 import { revalidatePath } from "next/cache";
+import { z } from "zod";
 import { fromElsewhere } from "@/app/api/same-site";
-import { Fault } from "@/core/fault";
+import { Fault, readWith } from "@/core/fault";
+import { jobPicture } from "@/core/job/picture";
 import { addPicture, MOST_BYTES } from "@/store/pictures";
 
-const ROLES = ["intake", "step", "finding", "condition", "loose", "variant"] as const;
+const { role, step, part, stepKey } = jobPicture.shape;
+/** Where a picture belongs. A field that is sent empty says nothing. */
+const belongs = z.preprocess(
+  (said) => Object.fromEntries(Object.entries(said as object).filter(([, v]) => v !== "")),
+  z.object({ role: role.default("intake"), step, part, stepKey, key: stepKey }),
+);
 
 /** A picture for a job: a form with `picture`, `role` and where it belongs. */
 export async function POST(request: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
@@ -16,15 +23,8 @@ export async function POST(request: Request, { params }: { params: Promise<{ num
     const form = await request.formData();
     const picture = form.get("picture");
     if (!(picture instanceof Blob)) throw new Fault("picture", "No picture came with this.");
-    const role = ROLES.find((r) => r === form.get("role")) ?? "intake";
-    const text = (name: string): string | undefined => (typeof form.get(name) === "string" && form.get(name) ? String(form.get(name)) : undefined);
-    const added = await addPicture(number, Buffer.from(await picture.arrayBuffer()), {
-      role,
-      step: text("step"),
-      part: text("part"),
-      key: text("key"),
-      stepKey: text("stepKey"),
-    });
+    const { picture: _picture, ...where } = Object.fromEntries(form);
+    const added = await addPicture(number, Buffer.from(await picture.arrayBuffer()), readWith(belongs, where));
     revalidatePath(`/jobs/${number}`, "layout");
     return Response.json(added);
   } catch (e) {

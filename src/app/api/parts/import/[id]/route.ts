@@ -1,4 +1,5 @@
 import { fromElsewhere } from "@/app/api/same-site";
+import { Fault } from "@/core/fault";
 import { importFile, importPreview } from "@/shop/parts/catalogue-import";
 import { toldByLine } from "@/shop/parts/told-by-line";
 import { forgetUpload, uploadedPath } from "@/shop/parts/uploaded-table";
@@ -32,6 +33,11 @@ export async function POST(request: Request, { params }: Address): Promise<Respo
 export async function DELETE(request: Request, { params }: Address): Promise<Response> {
   const refused = fromElsewhere(request);
   if (refused) return refused;
-  await forgetUpload((await params).id);
-  return Response.json({});
+  try {
+    await forgetUpload((await params).id);
+    return Response.json({});
+  } catch (e) {
+    if (e instanceof Fault) return Response.json({ says: `${e.says.charAt(0).toUpperCase()}${e.says.slice(1)}.` }, { status: 404 });
+    throw e;
+  }
 }

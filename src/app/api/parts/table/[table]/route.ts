@@ -16,7 +16,8 @@ export async function GET(_: Request, { params }: { params: Promise<{ table: str
           ? csvLines(suppliersTable, await allSuppliers())
           : null;
   if (!lines) return Response.json({ says: "There is no such table." }, { status: 404 });
-  return new Response(Readable.toWeb(Readable.from(lines)) as ReadableStream, {
+  const text = Readable.toWeb(Readable.from(lines)) as ReadableStream<string>;
+  return new Response(text.pipeThrough(new TextEncoderStream()), {
     headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${table}.csv"` },
   });
 }
