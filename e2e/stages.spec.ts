@@ -50,7 +50,7 @@ function leastContrast(page: Page): Promise<number> {
       const f = (c: number): number => (c / 255 <= 0.03928 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
       return 0.2126 * f(r as number) + 0.7152 * f(g as number) + 0.0722 * f(b as number);
     };
-    let least = 21;
+    let min = 21;
     for (const el of document.querySelectorAll("main *")) {
       const own = [...el.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim());
       if (!own || !(el as HTMLElement).offsetParent) continue;
@@ -58,9 +58,9 @@ function leastContrast(page: Page): Promise<number> {
       while (under && (rgb(getComputedStyle(under).backgroundColor)[3] ?? 0) < 250) under = under.parentElement;
       const a = light(rgb(getComputedStyle(el).color));
       const b = light(rgb(getComputedStyle(under ?? document.body).backgroundColor));
-      least = Math.min(least, (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05));
+      min = Math.min(min, (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05));
     }
-    return least;
+    return min;
   });
 }
 

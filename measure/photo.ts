@@ -20,7 +20,7 @@ try {
   ] as const) {
     const read: number[] = [];
     const decode: number[] = [];
-    let most = 0;
+    let max = 0;
     for (const name of readdirSync(folder).filter((f) => f.startsWith("gear-") && f.endsWith(".jpg"))) {
       const file = join(work, `${width}-${name}`);
       await sharp(join(folder, name)).resize(width).jpeg({ quality: 88 }).toFile(file);
@@ -30,10 +30,10 @@ try {
       t = performance.now();
       await readGearFile(file, undefined);
       read.push(performance.now() - t);
-      most = Math.max(most, process.memoryUsage().rss);
+      max = Math.max(max, process.memoryUsage().rss);
     }
     console.log(
-      `gear read, ${says}: median ${median(read).toFixed(0)} ms, ${(median(read) / median(decode)).toFixed(1)} times decoding and resizing it with sharp (${median(decode).toFixed(0)} ms); ${(most / 1e6).toFixed(0)} MB at most; aims: 1000 and 2500 ms, 600 MB`,
+      `gear read, ${says}: median ${median(read).toFixed(0)} ms, ${(median(read) / median(decode)).toFixed(1)} times decoding and resizing it with sharp (${median(decode).toFixed(0)} ms); ${(max / 1e6).toFixed(0)} MB at most; aims: 1000 and 2500 ms, 600 MB`,
     );
   }
 } finally {

@@ -167,12 +167,12 @@ function identifyAnyKind(input: unknown): unknown {
   return identifyGear(readWith(identifyInput, input));
 }
 
-function doneNumbers(file: string, most: number): Set<number> {
+function doneNumbers(file: string, max: number): Set<number> {
   let json: unknown;
   try {
     json = JSON.parse(readFileSync(file, "utf8"));
   } catch {
     throw new Fault("--done", "cannot be read as a JSON list of line numbers");
   }
-  return new Set(readWith(z.array(z.int().min(1).max(most)), json, "--done"));
+  return new Set(readWith(z.array(z.int().min(1).max(max)), json, "--done"));
 }

@@ -30,25 +30,25 @@ const countIn = async (rows: Knex.QueryBuilder): Promise<number> => ((await rows
  * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the specification or what it is for. Numbers come first that begin so; where
  * nothing is found, the number as a blurred eye sees it.
  */
-export async function searchParts(typed: string, most = MOST_FOUND, at?: Knex): Promise<FoundParts> {
+export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): Promise<FoundParts> {
   const db = at ?? (await database());
   const words = typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-  if (!words.length) return { parts: (await db("catalogue").orderBy("number").limit(most)).map(partFromRow), total: await countParts(db) };
+  if (!words.length) return { parts: (await db("catalogue").orderBy("number").limit(max)).map(partFromRow), total: await countParts(db) };
   const bare = bareNumber(typed);
   const query = words.map((w) => `"${w}"*`).join(" ");
   const starts = (column: "bare" | "folded", text: string) => db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`);
   const saying = () => db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]);
-  const best = saying().orderBy("rank").limit(Math.max(MOST_LOOKED_AT, most)).as("found");
-  const rows = [...(await starts("bare", bare).orderBy("bare").limit(most)), ...(await db("catalogue").whereIn("id", db.from(best).select("rowid")))];
+  const best = saying().orderBy("rank").limit(Math.max(MOST_LOOKED_AT, max)).as("found");
+  const rows = [...(await starts("bare", bare).orderBy("bare").limit(max)), ...(await db("catalogue").whereIn("id", db.from(best).select("rowid")))];
   const slipped = rows.length ? undefined : starts("folded", foldedNumber(typed));
-  if (slipped) rows.push(...(await slipped.clone().orderBy("folded").limit(most)));
+  if (slipped) rows.push(...(await slipped.clone().orderBy("folded").limit(max)));
   const total = await countIn(slipped ?? starts("bare", bare).orWhereIn("id", saying()));
   const parts = [...new Map(rows.map((r) => [r.id as number, r])).values()];
   const rank = (r: { bare: string; name: string }): number =>
     r.bare === bare ? 0 : r.bare.startsWith(bare) ? 1 : r.name.toLowerCase().startsWith(words[0] as string) ? 2 : 3;
   const sorted = parts
     .sort((a, b) => rank(a) - rank(b) || b.stock - a.stock || (a.number < b.number ? -1 : 1))
-    .slice(0, most)
+    .slice(0, max)
     .map(partFromRow);
   return { parts: sorted, total };
 }

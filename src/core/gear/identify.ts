@@ -54,19 +54,19 @@ const HOPELESS = 40;
 function teethToTry(input: IdentifyInput, size: ToothSize): number[] {
   if (input.teeth != null) return [input.teeth];
   const between = (low: number, high: number): number[] => Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i);
-  let [least, most] = [6, 400];
+  let [min, max] = [6, 400];
   if (input.arc) {
     const { pitches } = input.arc;
     const angle = measured(input.arc.angle, spreadOf({ what: "arc" }));
-    least = Math.max(least, Math.floor((360 * pitches) / (angle.value + 4 * angle.u)), pitches + 1);
-    most = Math.min(most, Math.ceil((360 * pitches) / Math.max(1, angle.value - 4 * angle.u)));
+    min = Math.max(min, Math.floor((360 * pitches) / (angle.value + 4 * angle.u)), pitches + 1);
+    max = Math.min(max, Math.ceil((360 * pitches) / Math.max(1, angle.value - 4 * angle.u)));
   }
   const helix = input.kind === "helical" ? helixTold(input, { value: 15, u: 10 }) : { value: 0, u: 0 };
   const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, spreadOf({ what: "tip diameter" })).value;
-  if (tip === undefined) return between(Math.max(least, 8), Math.min(most, input.arc ? 400 : 150));
+  if (tip === undefined) return between(Math.max(min, 8), Math.min(max, input.arc ? 400 : 150));
   const count = (beta: number): number => (tip * Math.cos(radians(beta))) / size.moduleMm - 2;
-  const low = Math.max(least, Math.floor(count(Math.min(60, helix.value + 2.5 * helix.u)) - 1.6));
-  const high = Math.min(most, Math.ceil(count(Math.max(0, helix.value - 2.5 * helix.u)) + 1 + (input.tipsWorn ? 1 : 0)));
+  const low = Math.max(min, Math.floor(count(Math.min(60, helix.value + 2.5 * helix.u)) - 1.6));
+  const high = Math.min(max, Math.ceil(count(Math.max(0, helix.value - 2.5 * helix.u)) + 1 + (input.tipsWorn ? 1 : 0)));
   return high - low > 120 ? [] : between(low, high);
 }
 
@@ -107,14 +107,14 @@ function weigh(input: IdentifyInput, size: ToothSize, teeth: number, readings: r
       }
     });
     const mate = mateLog(input, teeth, moduleMm, tooth.cosBeta);
-    const least = hopeless - prior - mate - 8;
+    const min = hopeless - prior - mate - 8;
     if (input.tipsWorn || !anyAtTips) {
-      const one = overShift(input.tipsWorn ? worn : sound, shifts, least);
+      const one = overShift(input.tipsWorn ? worn : sound, shifts, min);
       shift = one.x;
       return one.log + mate;
     }
-    const a = overShift(sound, shifts, least);
-    const b = overShift(worn, shifts, least);
+    const a = overShift(sound, shifts, min);
+    const b = overShift(worn, shifts, min);
     shift = a.log >= b.log - 4 ? a.x : b.x;
     return logSum(a.log + LOG_SOUND, b.log + LOG_WORN) + mate;
   };

@@ -57,12 +57,12 @@ export function greaseCharge(ask: { freeVolumeMl: number; school: FillSchool; pi
   if (!(ask.freeVolumeMl > 0)) throw new Fault("freeVolumeMl", "must be above 0 ml");
   const density = ask.densityGPerMl ?? DEFAULT_DENSITY;
   if (!(density > 0.3 && density < 3)) throw new Fault("density", "a grease weighs between 0.3 and 3 g/ml");
-  const [least, most] = fillShare(ask.school, ask.pitchLineSpeed);
+  const [min, max] = fillShare(ask.school, ask.pitchLineSpeed);
   const gramsAt = (share: number): number => Math.round(ask.freeVolumeMl * share * density * 10) / 10;
   const reasons = [
     {
       rule: "free volume × fill × density",
-      says: `${ask.freeVolumeMl.toFixed(0)} ml free × ${Math.round(least * 100)} to ${Math.round(most * 100)} % × ${density} g/ml`,
+      says: `${ask.freeVolumeMl.toFixed(0)} ml free × ${Math.round(min * 100)} to ${Math.round(max * 100)} % × ${density} g/ml`,
     },
   ];
   if (ask.makersGrams !== undefined) {
@@ -80,7 +80,7 @@ export function greaseCharge(ask: { freeVolumeMl: number; school: FillSchool; pi
               : "after one turn the teeth carry only what sticks; more than this leaks past the seals",
         },
   );
-  return { grams: gramsAt((least + most) / 2), minGrams: gramsAt(least), maxGrams: gramsAt(most), reasons };
+  return { grams: gramsAt((min + max) / 2), minGrams: gramsAt(min), maxGrams: gramsAt(max), reasons };
 }
 
 /**

@@ -227,7 +227,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "gear:missing-teeth", weight: -2, why: "a gear has failed" },
       { fact: "brush:short", weight: 2, why: "brushes worn short" },
     ],
-    confirm: ["cord, fuse, switch, in this order, unplugged", "work on fixed wiring belongs to licensed people"],
+    confirm: ["cord, fuse, switch, in this order, unplugged", "fixed wiring is for a licensed electrician"],
     goTo: ["find the electrical fault first; the train may be sound"],
   },
 ];

@@ -19,7 +19,7 @@ export function perspectiveMisfit(whole: Whole, plane: FacePlane): number {
   const [q0, q1] = plane.q;
   const [cx, cy] = [plane.centre[0] - whole.middle[0], plane.centre[1] - whole.middle[1]];
   const [e00, e01, e10, e11] = [a0 + cx * q0, a1 + cx * q1, a1 + cy * q0, a2 + cy * q1];
-  let least = Number.POSITIVE_INFINITY;
+  let min = Number.POSITIVE_INFINITY;
   for (let step = -10; step <= 10; step++) {
     const away = step / 10;
     const f = USUAL_FOCAL * Math.exp(away) * whole.longest;
@@ -27,7 +27,7 @@ export function perspectiveMisfit(whole: Whole, plane: FacePlane): number {
     const m11 = e01 * e01 + e11 * e11 + (f * q1) ** 2;
     const m01 = e00 * e01 + e10 * e11 + f * f * q0 * q1;
     const off = Math.hypot(m00 - m11, 2 * m01) / (m00 + m11);
-    least = Math.min(least, (away / FOCAL_SPREAD) ** 2 / 2 + (off / ROUNDNESS) ** 2 / 2);
+    min = Math.min(min, (away / FOCAL_SPREAD) ** 2 / 2 + (off / ROUNDNESS) ** 2 / 2);
   }
-  return least;
+  return min;
 }

@@ -68,10 +68,10 @@ function edgesOf(p: Planes): Edges {
     count++;
   }
   if (count <= VOTERS) return { ...e, count };
-  const least = e.weight.slice(0, count).sort()[count - VOTERS] as number;
+  const min = e.weight.slice(0, count).sort()[count - VOTERS] as number;
   let kept = 0;
   for (let i = 0; i < count && kept < VOTERS; i++) {
-    if ((e.weight[i] as number) < least) continue;
+    if ((e.weight[i] as number) < min) continue;
     for (const field of [e.x, e.y, e.dx, e.dy, e.weight]) field[kept] = field[i] as number;
     kept++;
   }
@@ -112,7 +112,7 @@ function boxMean(from: Float32Array, w: number, h: number, r: number): Float32Ar
  * @param p a small picture, 240 to 400 pixels on the longer side
  * @returns the best places, best first, in pixels of `p`
  */
-export function centreVotes(p: Planes, most = 6): CentreVote[] {
+export function centreVotes(p: Planes, max = 6): CentreVote[] {
   const { width: w, height: h } = p;
   const e = edgesOf(p);
   const reach = 0.55 * Math.max(w, h);
@@ -160,7 +160,7 @@ export function centreVotes(p: Planes, most = 6): CentreVote[] {
   for (const f of found) {
     const near = kept.filter((g) => Math.hypot(g.plane.centre[0] - f.plane.centre[0], g.plane.centre[1] - f.plane.centre[1]) < 14);
     if (near.length < 2) kept.push({ plane: f.plane, votes: f.votes });
-    if (kept.length === most) break;
+    if (kept.length === max) break;
   }
   return kept;
 }

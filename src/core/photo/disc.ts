@@ -43,8 +43,8 @@ export function discAt(p: Planes, spot: Spot): SeenDisc {
     if (round === 0) {
       const sum = new Float64Array(reach);
       for (const ray of rays) {
-        const most = Math.max(...ray) || 1;
-        for (let r = 0; r < reach; r++) sum[r] = (sum[r] as number) + Math.min(1, (2 * (ray[r] as number)) / most);
+        const max = Math.max(...ray) || 1;
+        for (let r = 0; r < reach; r++) sum[r] = (sum[r] as number) + Math.min(1, (2 * (ray[r] as number)) / max);
       }
       // the tap is a little off the middle: look for the ring in a band
       let best = 8;

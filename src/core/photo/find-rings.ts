@@ -28,11 +28,11 @@ export function restless(p: Planes, ring: TrackFit): TrackFit {
 }
 
 /** Rings worth following, the plainest and largest first, no two alike. */
-function distinct(rings: readonly RingRhythm[], most: number): RingRhythm[] {
+function distinct(rings: readonly RingRhythm[], max: number): RingRhythm[] {
   const worth = (r: RingRhythm): number => r.plainness * Math.sqrt(sizeOf(r.plane));
   const picked: RingRhythm[] = [];
   for (const r of [...rings].sort((a, b) => worth(b) - worth(a))) {
-    if (picked.length === most) break;
+    if (picked.length === max) break;
     if (!picked.some((g) => near(g.plane, r.plane, 0.06))) picked.push(r);
   }
   return picked;

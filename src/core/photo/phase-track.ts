@@ -77,12 +77,12 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   const tips = edgesAt(0.8);
   // power iteration from the strongest line
   let strongest = 0;
-  let most = -1;
+  let max = -1;
   for (let l = 0; l < lines; l++) {
     let e = 0;
     for (let k = 0; k < windows; k++) e += (re[l * windows + k] as number) ** 2 + (im[l * windows + k] as number) ** 2;
-    if (e > most) {
-      most = e;
+    if (e > max) {
+      max = e;
       strongest = l;
     }
   }
@@ -180,8 +180,8 @@ function rootsSeen(
       }
       return Math.sqrt(sum);
     });
-    const most = Math.max(...strength);
-    const half = most / 2;
+    const max = Math.max(...strength);
+    const half = max / 2;
     let i = radii.length - 1;
     // from the inside out, to the first row that is strong together with the next one
     while (i > 1 && !((strength[i] as number) > half && (strength[i - 1] as number) > half)) i--;

@@ -74,7 +74,7 @@ const twoWaves = (planes: readonly [Float32Array, Float32Array, Float32Array], i
  * The rings around a place that repeat most plainly, each as deep as teeth of that number are, and no two at about the same radius.
  * @param plane radius 1 is one unit of `from` and `to`
  */
-export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: number, most: number): RingRhythm[] {
+export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: number, max: number): RingRhythm[] {
   const pixel = Math.sqrt(plane.a[0] * plane.a[2]);
   const radii: number[] = [];
   for (let r = from; r <= to; r += Math.max(2 / pixel, 0.014 * r)) radii.push(r);
@@ -109,7 +109,7 @@ export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: numbe
   found.sort((a, b) => b.plainness - a.plainness);
   const kept: typeof found = [];
   for (const f of found) {
-    if (kept.length === most) break;
+    if (kept.length === max) break;
     if (!kept.some((g) => Math.abs(Math.log(g.radius / f.radius)) < 0.14)) kept.push(f);
   }
   return kept.map((f) => ({ plane: resized(plane, f.radius), teeth: f.z, plainness: f.plainness }));

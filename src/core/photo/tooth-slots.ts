@@ -238,14 +238,14 @@ const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((t,
 
 /** Distance of a colour from the nearest α·a + β·b with α, β ≥ 0 and α + β ≤ 1.3. */
 function offBlend(v: readonly number[], a: readonly number[], b: readonly number[]): number {
-  let least = Number.POSITIVE_INFINITY;
+  let min = Number.POSITIVE_INFINITY;
   for (let i = 0; i <= 12; i++) {
     // along the way from a to b, then as bright as suits it best
     const mix = a.map((x, c) => x + ((b[c] as number) - x) * (i / 12));
     const k = Math.max(0, Math.min(1.3, dot(v, mix) / (dot(mix, mix) || 1)));
-    least = Math.min(least, Math.hypot(...v.map((x, c) => x - k * (mix[c] as number))));
+    min = Math.min(min, Math.hypot(...v.map((x, c) => x - k * (mix[c] as number))));
   }
-  return least;
+  return min;
 }
 
 /**

@@ -12,7 +12,7 @@ const charged = /\b(motor|hammer|slicer|shredder|sander|blind)\b/i;
 /**
  * The safety gate for a unit, worded for its supply and kind.
  *
- * Always at the end: fixed wiring, gas, pressure and refrigerant belong to licensed people; the local code decides.
+ * Always at the end: fixed wiring, gas, pressure and refrigerant are for a licensed technician; the local code decides.
  */
 export function safetyGate(unit: { readonly supply?: string; readonly kind: string; readonly foodContact?: boolean }): SafetyQuestion[] {
   const out: SafetyQuestion[] = [];
@@ -21,7 +21,7 @@ export function safetyGate(unit: { readonly supply?: string; readonly kind: stri
     ask("unplugged", "Unplugged, and the plug lies in sight?", "Somebody else will plug it in for you. The plug stays where you can see it.");
   if (unit.supply === "battery")
     ask("battery-out", "Battery out, and off the bench?", "A lithium pack can start the drive, and burns when its cells are bridged by a tool.");
-  if (unit.supply === "water") ask("water-off", "Water shut off and let out?", "Work on fixed water and gas lines belongs to licensed people.");
+  if (unit.supply === "water") ask("water-off", "Water shut off and let out?", "Fixed water and gas lines are for a licensed technician.");
   if (unit.supply !== "hand" && charged.test(unit.kind))
     ask(
       "stored-charge",
@@ -30,6 +30,6 @@ export function safetyGate(unit: { readonly supply?: string; readonly kind: stri
     );
   if (blades.test(unit.kind)) ask("blade", "Blade or tool off, or covered?", "Most cuts at the bench are from a blade that was still in.");
   if (hot.test(unit.kind)) ask("cool", "Cooled down?", "Gear cases and dies hold their heat for half an hour.");
-  ask("code", "Is all of this work for the bench?", "Fixed wiring, gas, pressure and refrigerant belong to licensed people. Follow your local code.");
+  ask("code", "Is all of this work for the bench?", "Fixed wiring, gas, pressure and refrigerant are for a licensed technician. Follow your local code.");
   return out;
 }

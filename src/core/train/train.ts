@@ -6,8 +6,7 @@ import { measuredInput } from "../quantity/measured";
 export const FRAME = "frame";
 
 const shaft = z.string("must be the name of a shaft").min(1, "a shaft needs a name").max(60);
-const teeth = (least: number, what: string) =>
-  z.int("must be a whole number of teeth").min(least, `${what} has ${least} or more`).max(2000, "more than 2000 teeth");
+const teeth = (min: number, what: string) => z.int("must be a whole number of teeth").min(min, `${what} has ${min} or more`).max(2000, "more than 2000 teeth");
 
 /** What the fuse needs to know of a gear besides its teeth. */
 const strength = {

@@ -60,7 +60,7 @@ describe("a part that has come", () => {
     expect(odd?.how).toMatch(/flat jaws/);
   });
   it("every kind has something to compare or to look at", () => {
-    const least: Record<string, object> = {
+    const min: Record<string, object> = {
       gear: { teeth: 20, moduleMm: 1 },
       bearing: { insideMm: 8, outsideMm: 22, widthMm: 7 },
       bush: { insideMm: 8, outsideMm: 12, widthMm: 7 },
@@ -75,7 +75,7 @@ describe("a part that has come", () => {
       hardware: { size: "M4" },
       other: { size: "x" },
     };
-    for (const kind of PART_KINDS) expect(whatToCompare(spec({ kind, ...least[kind] })).length, kind).toBeGreaterThan(0);
+    for (const kind of PART_KINDS) expect(whatToCompare(spec({ kind, ...min[kind] })).length, kind).toBeGreaterThan(0);
   });
   it("as a law: within every tolerance it is accepted; one figure off by more is never", () => {
     const measured = items.filter((i) => i.tolerance !== undefined);

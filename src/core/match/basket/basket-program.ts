@@ -68,13 +68,13 @@ function needs(d: Draft, input: BasketInput): void {
 function demand(input: BasketInput): ReadonlyMap<string, number> {
   const all = new Map<string, number>();
   for (const { qty, options } of input.needs) {
-    const most = new Map<string, number>();
+    const max = new Map<string, number>();
     for (const o of options) {
       const takes = new Map<string, number>();
       for (const t of [...(o.keep ? [] : [{ part: o.part, qty: 1 }]), ...o.with]) takes.set(t.part, (takes.get(t.part) ?? 0) + t.qty * qty);
-      for (const [part, n] of takes) most.set(part, Math.max(most.get(part) ?? 0, n));
+      for (const [part, n] of takes) max.set(part, Math.max(max.get(part) ?? 0, n));
     }
-    for (const [part, n] of most) all.set(part, (all.get(part) ?? 0) + n);
+    for (const [part, n] of max) all.set(part, (all.get(part) ?? 0) + n);
   }
   return all;
 }

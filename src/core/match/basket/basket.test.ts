@@ -65,8 +65,8 @@ const daysOf = (input: BasketInput, packs: readonly number[]): number =>
   Math.max(0, ...input.offers.map((o, k) => ((packs[k] as number) > 0 ? o.leadDays : 0)));
 
 /** Every set there is, up to `most` packs of each offer. */
-function* allSets(input: BasketInput, most: number): Generator<{ choices: number[]; packs: number[] }> {
-  const sizes = [...input.needs.map((n) => n.options.length), ...input.offers.map((o) => Math.min(most, o.stock ?? most) + 1)];
+function* allSets(input: BasketInput, max: number): Generator<{ choices: number[]; packs: number[] }> {
+  const sizes = [...input.needs.map((n) => n.options.length), ...input.offers.map((o) => Math.min(max, o.stock ?? max) + 1)];
   const at = sizes.map(() => 0);
   for (;;) {
     yield { choices: at.slice(0, input.needs.length), packs: at.slice(input.needs.length) };

@@ -63,19 +63,19 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
   const last = days.at(-1) as number;
   const none = Number.POSITIVE_INFINITY;
   const numbers = new Map<Basket, BasketNumbers>();
-  const within = (day: number, without: Without, most = none, limit = none): Basket | null => {
+  const within = (day: number, without: Without, max = none, limit = none): Basket | null => {
     tell(
       `${without.length ? `the ${without.length === 1 ? "next" : "one after that"}` : input.aim === "least cost" ? "the cheapest complete set" : "the soonest complete set"}, here within ${day} working days`,
     );
-    const found = solve(basketProgram(input, { by: day, without, max: most, limit }));
+    const found = solve(basketProgram(input, { by: day, without, max: max, limit }));
     if (!found) return null;
     const basket = basketOf(input, found);
     numbers.set(basket, Object.fromEntries(found));
     return basket;
   };
   /** the first day by which it can be done at no more than `most`, and the cheapest way then */
-  const soonest = (most: number, without: Without, { known, limit = none }: { known?: Basket; limit?: number } = {}): Basket | null => {
-    const fine = (day: number): Basket | null => within(day, without, most, limit);
+  const soonest = (max: number, without: Without, { known, limit = none }: { known?: Basket; limit?: number } = {}): Basket | null => {
+    const fine = (day: number): Basket | null => within(day, without, max, limit);
     let best = known ?? fine(last);
     let [from, to] = [0, best ? days.indexOf(best.days) : 0];
     while (best && from < to) {

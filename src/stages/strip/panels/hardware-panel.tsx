@@ -18,8 +18,8 @@ const THREADED: readonly HardwareKind[] = ["screw", "nut", "washer", "lock-washe
 const DRIVEN: readonly HardwareKind[] = ["screw", "clamp"];
 
 /** What this job used so far comes first, then what is common, each once. */
-const offered = <T,>(used: readonly (T | undefined)[], common: readonly T[], most: number): T[] =>
-  [...new Set([...used.filter((t): t is T => t !== undefined), ...common])].slice(0, most);
+const offered = <T,>(used: readonly (T | undefined)[], common: readonly T[], max: number): T[] =>
+  [...new Set([...used.filter((t): t is T => t !== undefined), ...common])].slice(0, max);
 
 /** Hardware by touch alone: true-to-kind pictures, then thread, length and drive as this job used them. */
 export function HardwarePanel({
