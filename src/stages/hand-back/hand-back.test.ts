@@ -1,8 +1,8 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
 import { lineKey } from "@/core/order/rebuild-plan";
+import { setLine } from "@/store/rebuild";
 import { job, testShop } from "@/store/test-shop";
-import { finishLine } from "../rebuild/actions";
 import { press, pumpAt, refusal } from "../test-unit";
 import { answerCheck, handBack } from "./actions";
 import { handBackView } from "./hand-back-view";
@@ -13,7 +13,7 @@ testShop();
 /** Together, and a class I mains unit if asked, so that figures are asked for. */
 const together = async ({ protectionClass = "II", ...unit }: { supply?: string; protectionClass?: string } = {}): Promise<string> => {
   const number = await pumpAt("hand-back", { unit, job: { protectionClass } });
-  for (const line of planOf(await job(number)).steps.map(lineKey)) await press(finishLine, number, { line, done: true });
+  for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
   return number;
 };
 const classI = { supply: "mains", protectionClass: "I" };
@@ -71,7 +71,7 @@ describe("handing back", () => {
       planOf(await job(number))
         .steps.map(lineKey)
         .at(-1) ?? "";
-    await press(finishLine, number, { line: last, done: false });
+    await setLine(number, (await job(number)).version, last, false, last);
     expect(refusal(await press(handBack, number, {}))).toBe("stage: One line of the plan is open.");
     expect(refusal(await press(handBack, await pumpAt("rebuild"), {}))).toMatch(/has not come to Hand back yet/);
     expect((await job(number)).handedBackAt).toBeUndefined();
