@@ -15,7 +15,18 @@ export function pack<T extends object>(records: T): Packed<T> {
   return text as Packed<T>;
 }
 
-/** Only what `pack` made is unpacked here, so that what comes out is what went in. */
-export const unpack = <T>(packed: Packed<T>): T => JSON.parse(packed);
+const after = new Map<string, unknown>();
+/** Texts whose records are held: those of the jobs that are looked at now. */
+const MOST_HELD = 40;
+
+/** Only what `pack` made is unpacked here, so that what comes out is what went in. The same text gives the same records: nobody changes them. */
+export function unpack<T>(packed: Packed<T>): T {
+  const records = after.get(packed) ?? JSON.parse(packed);
+  after.delete(packed);
+  after.set(packed, records);
+  const [oldest] = after.keys();
+  if (after.size > MOST_HELD && oldest !== undefined) after.delete(oldest);
+  return records;
+}
 
 export const usePacked = <T>(packed: Packed<T>): T => useMemo(() => unpack(packed), [packed]);

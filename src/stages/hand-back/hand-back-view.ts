@@ -4,10 +4,10 @@ import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
 import type { Answer } from "@/core/job/answer";
 import { finalOf } from "@/core/job/keys";
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import type { Pocket } from "@/ui/mat";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
+import { pageJob } from "../job-view/page-job";
 
 export interface HandBackView {
   readonly frame: FrameView;
@@ -23,7 +23,7 @@ export interface HandBackView {
 }
 
 export async function handBackView(number: string): Promise<HandBackView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   return {
     frame: frameOf(job),

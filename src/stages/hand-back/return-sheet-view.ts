@@ -2,9 +2,9 @@ import type { Lubricant } from "@/core/grease/choose";
 import type { Job } from "@/core/job/job";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { partsNumbered } from "@/store/catalogue";
-import { currentJob } from "@/store/job";
 import { lubricants } from "@/store/lube";
 import { shopSettings } from "@/store/settings";
+import { pageJob } from "../job-view/page-job";
 
 export interface ReturnSheetView {
   readonly job: Job;
@@ -18,7 +18,7 @@ export interface ReturnSheetView {
 
 /** The sheet is made by the server and says nearly everything of a job: it takes it whole. */
 export async function returnSheetView(number: string): Promise<ReturnSheetView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const { shopName, town, currency, rates } = await shopSettings();
   const numbers = [...job.findings.flatMap((f) => f.chosen ?? []), ...job.arrivals.map((a) => a.number)];

@@ -19,7 +19,13 @@ import type { JudgeView } from "./judge-view";
 import { PartFate } from "./part-fate";
 
 /** Judge: each part of interest, how it failed, what the old grease says. */
-export function JudgeScreen({ job, parts: packed, gates, cause }: Omit<JudgeView, "frame" | "pockets" | "parts"> & { parts: Packed<JudgeView["parts"]> }) {
+export function JudgeScreen({
+  job,
+  parts: packed,
+  fates,
+  gates,
+  cause,
+}: Omit<JudgeView, "frame" | "pockets" | "parts"> & { parts: Packed<JudgeView["parts"]> }) {
   const parts = usePacked(packed);
   const shown = useRestLater(parts.length);
   const [camera, setCamera] = useState(false);
@@ -111,7 +117,7 @@ export function JudgeScreen({ job, parts: packed, gates, cause }: Omit<JudgeView
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto">
           {beside === "fate" ? (
-            <PartFate key={part.id} part={part.id} options={part.fates} finding={finding} />
+            <PartFate key={part.id} part={part.id} options={fates[part.id] ?? []} finding={finding} />
           ) : (
             <>
               <div className="grid grid-cols-3 gap-1.5">

@@ -2,17 +2,18 @@ import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import type { Finding } from "@/core/job/finding";
 import type { Job } from "@/core/job/job";
+import { onceFor } from "@/core/job/once-for";
 import type { Part } from "@/core/job/part";
 import type { Reading } from "@/core/job/reading";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
 import type { FateOption } from "@/core/judge/fate";
-import { currentJob } from "@/store/job";
 import type { Pocket } from "@/ui/mat";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { catalogueFor } from "../job-view/job-candidates";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
+import { pageJob } from "../job-view/page-job";
 import { evidenceOf, fatesOf } from "./why/why-facts";
 
 /** A part as it is judged. */
@@ -23,8 +24,6 @@ export interface JudgedPart extends Pick<Part, "id" | "kind" | "material" | "ren
   readonly step: number | undefined;
   readonly picture: FramedPicture | undefined;
   readonly pictureWords: string;
-  /** what can be done about it */
-  readonly fates: readonly FateOption[];
   readonly readings: readonly Reading[];
 }
 
@@ -33,12 +32,14 @@ export interface JudgeView {
   readonly pockets: readonly Pocket[];
   readonly job: Pick<Job, "stage" | "greaseState" | "causes">;
   readonly parts: readonly JudgedPart[];
+  /** part that failed → what can be done about it */
+  readonly fates: Readonly<Record<string, readonly FateOption[]>>;
   readonly gates: readonly Gate[];
   readonly cause: LikelyCause | undefined;
 }
 
 export async function judgeView(number: string): Promise<JudgeView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const failed = job.findings.filter((f) => f.mode).map((f) => f.part);
   const catalogue = await catalogueFor(job, failed);
@@ -47,23 +48,31 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
     frame: frameOf(job),
     pockets: pocketsOf(job),
     job: only(job, ["stage", "greaseState", "causes"]),
-    parts: job.parts.map((p) => {
-      const finding = job.findings.find((f) => f.part === p.id);
-      const at = job.steps.findIndex((s) => s.parts?.includes(p.id));
-      const step = job.steps[at];
-      const own = job.pictures.findLast((x) => x.part === p.id);
-      return {
-        ...only(p, ["id", "kind", "material", "renew"]),
-        name: p.name ?? p.id,
-        finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy"]),
-        step: at < 0 ? undefined : at + 1,
-        picture: framed(own ?? job.pictures.find((x) => x.step !== undefined && x.step === step?.id)),
-        pictureWords: own ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off",
-        fates: failed.includes(p.id) ? fatesOf(job, p.id, catalogue) : [],
-        readings: p.kind === "bush" ? job.readings.filter((r) => r.part === p.id) : [],
-      };
-    }),
+    parts: judgedParts(job),
+    fates: Object.fromEntries(failed.map((id) => [id, fatesOf(job, id, catalogue)])),
     gates: gatesOf(job, "judge"),
     cause: causes.find((c) => job.causes.chosen?.includes(c.cause)) ?? causes[0],
   };
 }
+
+const judgedParts = onceFor((job: Job): JudgedPart[] => {
+  const findings = new Map(job.findings.map((f) => [f.part, f]));
+  const offIn = new Map(job.steps.flatMap((s, at) => (s.parts ?? []).map((p) => [p, at] as const)).toReversed());
+  const own = new Map(job.pictures.map((x) => [x.part, x]));
+  const ofStep = new Map(job.pictures.toReversed().map((x) => [x.step, x]));
+  return job.parts.map((p) => {
+    const finding = findings.get(p.id);
+    const at = offIn.get(p.id);
+    const step = at === undefined ? undefined : job.steps[at];
+    const found = own.get(p.id);
+    return {
+      ...only(p, ["id", "kind", "material", "renew"]),
+      name: p.name ?? p.id,
+      finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy"]),
+      step: at === undefined ? undefined : at + 1,
+      picture: framed(found ?? (step && ofStep.get(step.id))),
+      pictureWords: found ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off",
+      readings: p.kind === "bush" ? job.readings.filter((r) => r.part === p.id) : [],
+    };
+  });
+});

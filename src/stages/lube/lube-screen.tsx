@@ -10,6 +10,7 @@ import { KeyButton } from "@/ui/key-button";
 import { type Packed, usePacked } from "@/ui/packed";
 import { Readout } from "@/ui/readout";
 import { Reason } from "@/ui/reasons";
+import { useRestLater } from "@/ui/use-rest-later";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
@@ -39,6 +40,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
   };
   const state = GREASE_STATES.find((g) => g.state === job.greaseState);
   const next = job.lubePoints.find((g) => g.weighedGrams === undefined);
+  const drawn = useRestLater(job.lubePoints.length);
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.5fr)_minmax(0,4.7fr)_minmax(0,3.8fr)] gap-5">
       <section aria-label="Clean and measure" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
@@ -142,7 +144,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
               <b>{r.rule}:</b> {r.says}
             </p>
           ))}
-          {job.lubePoints.map((g) => (
+          {job.lubePoints.slice(0, drawn).map((g) => (
             <WeighPoint key={g.id} point={g} main={g === next} />
           ))}
         </div>

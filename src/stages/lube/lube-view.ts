@@ -2,10 +2,10 @@ import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import type { Job } from "@/core/job/job";
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { lubricants } from "@/store/lube";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { only } from "../job-view/only";
+import { pageJob } from "../job-view/page-job";
 import { type GreasePlan, greasePlan } from "./grease-plan";
 
 const SHOWN = ["stage", "lubricant", "lubePoints", "caseInside", "greaseState", "washed", "fillSchool", "makersGrams"] as const;
@@ -19,7 +19,7 @@ export interface LubeView {
 }
 
 export async function lubeView(number: string): Promise<LubeView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const plan = greasePlan(job, await lubricants());
   return { frame: frameOf(job), job: only(job, SHOWN), plan, gates: gatesOf(job, "lube"), draft: (await loadDrafts(job.id))["lube.case"] };

@@ -1,6 +1,6 @@
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../frame/frame-view";
+import { pageJob } from "../job-view/page-job";
 import { type ArrivedPart, arrivedParts } from "./arrival-facts";
 import { type MatchHead, matchHead } from "./match-head";
 
@@ -12,7 +12,7 @@ export interface ArrivalView {
 }
 
 export async function arrivalView(number: string): Promise<ArrivalView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   return { frame: frameOf(job), places: matchHead(job), arrivals: await arrivedParts(job), draft: (await loadDrafts(job.id)).arrival };
 }

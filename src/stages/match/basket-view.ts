@@ -1,10 +1,10 @@
 import type { Arrival, Order } from "@/core/job/bought";
 import type { BasketInput } from "@/core/match/basket/basket-input";
 import type { AnsweredQuote } from "@/core/match/quote/quote";
-import { currentJob } from "@/store/job";
 import { orderDay, shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { only } from "../job-view/only";
+import { pageJob } from "../job-view/page-job";
 import { basketGroundOf } from "./basket-ground";
 import type { BasketGround } from "./job-basket";
 import { type MatchHead, matchHead } from "./match-head";
@@ -35,7 +35,7 @@ export const aimFrom = (asked: string | undefined, last: BasketInput["aim"]): Ba
 const AIMS: readonly BasketInput["aim"][] = ["least cost", "soonest", "soonest within limit"];
 
 export async function basketView(number: string, aim: string | undefined): Promise<BasketView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const settings = await shopSettings();
   const common = { frame: frameOf(job), places: matchHead(job), currency: settings.currency };

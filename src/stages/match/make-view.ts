@@ -1,8 +1,8 @@
 import { type MakingNote, makingNotes, type Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
 import { donorsFor } from "@/store/donors";
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../frame/frame-view";
+import { pageJob } from "../job-view/page-job";
 import { gearToMake, waysFor } from "./gear-to-make";
 import { type MatchHead, matchHead } from "./match-head";
 
@@ -18,7 +18,7 @@ export interface MakeView {
 
 /** Where no part is to be had; null where the job has no such part. */
 export async function makeView(number: string, id: string): Promise<MakeView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   const part = job?.parts.find((p) => p.id === id);
   if (!job || !part) return null;
   const { gear } = gearToMake(job, id);

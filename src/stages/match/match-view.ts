@@ -1,10 +1,10 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import type { Stage } from "@/core/job/stages";
-import { currentJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { candidatesOf } from "../job-view/job-candidates";
+import { pageJob } from "../job-view/page-job";
 import { wantedInWords } from "../job-view/wanted-part";
 import { type MatchHead, matchHead } from "./match-head";
 import type { MatchPart } from "./match-screen";
@@ -19,7 +19,7 @@ export interface MatchView {
 }
 
 export async function matchView(number: string): Promise<MatchView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const parts = (await candidatesOf(job)).map(({ id, wanted, candidates, chosen, offers }): MatchPart => {
     const part = job.parts.find((p) => p.id === id);

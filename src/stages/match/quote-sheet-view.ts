@@ -1,8 +1,8 @@
 import type { StoredQuote } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import type { ShopRates } from "@/core/match/quote/quote";
-import { currentJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
+import { pageJob } from "../job-view/page-job";
 
 export interface QuoteSheetView {
   readonly job: Job;
@@ -15,7 +15,7 @@ export interface QuoteSheetView {
 
 /** The last quote as a sheet; null where none was made. */
 export async function quoteSheetView(number: string): Promise<QuoteSheetView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   const quote = job?.quotes.at(-1);
   if (!job || !quote) return null;
   const { shopName, town, currency, rates } = await shopSettings();

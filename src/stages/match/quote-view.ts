@@ -2,9 +2,9 @@ import type { StoredQuote } from "@/core/job/bought";
 import type { BasketInput } from "@/core/match/basket/basket-input";
 import type { ShopRates } from "@/core/match/quote/quote";
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
+import { pageJob } from "../job-view/page-job";
 import { basketGroundOf } from "./basket-ground";
 import { aimFrom } from "./basket-view";
 import type { BasketGround } from "./job-basket";
@@ -27,7 +27,7 @@ export interface QuoteView {
 }
 
 export async function quoteView(number: string, aim: string | undefined): Promise<QuoteView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const settings = await shopSettings();
   return {

@@ -4,11 +4,11 @@ import { undoKey } from "@/core/job/keys";
 import type { Stage } from "@/core/job/stages";
 import { type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
-import { currentJob } from "@/store/job";
 import type { Pocket } from "@/ui/mat";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
+import { pageJob } from "../job-view/page-job";
 import { type LineWords, lineInWords } from "./line-in-words";
 
 /** The line of the plan that is to be done now. */
@@ -38,7 +38,7 @@ export interface RebuildView {
 }
 
 export async function rebuildView(number: string): Promise<RebuildView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const plan = planOf(job);
   const done = new Set(job.linesDone);

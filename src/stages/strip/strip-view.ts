@@ -3,7 +3,6 @@ import { safetyOf } from "@/core/job/keys";
 import { toolsUsed } from "@/core/order/tools-used";
 import { type SafetyQuestion, safetyGate } from "@/core/safety/gate";
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { undoable } from "@/store/undo";
 import type { Pocket } from "@/ui/mat";
 import { pack } from "@/ui/packed";
@@ -11,6 +10,7 @@ import { type FramedPicture, framed } from "@/ui/picture-frame";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { laidHardware, pocketsOf } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
+import { pageJob } from "../job-view/page-job";
 import type { LaidStep } from "./laid-step";
 import type { RecorderProps } from "./recorder";
 
@@ -21,7 +21,7 @@ export type StripView = { readonly frame: FrameView; readonly pockets: readonly 
 );
 
 export async function stripView(number: string): Promise<StripView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const questions = safetyGate(job);
   const answered = job.answers.flatMap((a) => safetyOf(a.question) ?? []);
@@ -52,7 +52,7 @@ export async function stripView(number: string): Promise<StripView | null> {
 
 /** One step of a job as it lies; null: there is none. */
 export async function laidStepOf(number: string, id: string): Promise<LaidStep | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   const found = job?.steps.find((s) => s.id === id);
   if (!job || !found) return null;
   const { at: _at, ...step } = found;

@@ -2,10 +2,10 @@ import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import type { Job } from "@/core/job/job";
 import { type Counter, counterFor } from "@/store/counter";
-import { currentJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { only } from "../job-view/only";
+import { pageJob } from "../job-view/page-job";
 
 const SHOWN = [
   "stage", "kind", "maker", "model", "variant", "serial", "supply", "protectionClass", "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
@@ -27,7 +27,7 @@ export interface TakeInView {
 }
 
 export async function takeInView(number: string): Promise<TakeInView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   return {
     frame: frameOf(job),

@@ -1,7 +1,7 @@
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { catalogueFor } from "../../job-view/job-candidates";
+import { pageJob } from "../../job-view/page-job";
 import { type GearView, gearView } from "./gear-view";
 
 export interface GearBenchView {
@@ -12,7 +12,7 @@ export interface GearBenchView {
 
 /** One gear on its bench; null where the job has no such part. */
 export async function gearBenchView(number: string, id: string): Promise<GearBenchView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   const part = job?.parts.find((p) => p.id === id);
   if (!job || !part) return null;
   const view = gearView(job, id, await catalogueFor(job, [id]));

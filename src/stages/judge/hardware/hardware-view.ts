@@ -1,7 +1,7 @@
 import type { HardwareFind } from "@/core/job/reading";
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../../frame/frame-view";
+import { pageJob } from "../../job-view/page-job";
 
 export interface HardwareView {
   readonly frame: FrameView;
@@ -10,6 +10,6 @@ export interface HardwareView {
 }
 
 export async function hardwareView(number: string): Promise<HardwareView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   return job && { frame: frameOf(job, "Hardware bench", "by the caliper"), finds: job.benchFinds, draft: (await loadDrafts(job.id))["hardware.bench"] };
 }

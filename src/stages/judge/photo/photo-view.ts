@@ -1,5 +1,5 @@
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../../frame/frame-view";
+import { pageJob } from "../../job-view/page-job";
 
 export interface PhotoView {
   readonly frame: FrameView;
@@ -14,7 +14,7 @@ export interface PhotoView {
 
 /** A part's pictures, to count its teeth in; null where the job has no such part. */
 export async function photoView(number: string, id: string): Promise<PhotoView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   const part = job?.parts.find((p) => p.id === id);
   if (!job || !part) return null;
   const step = job.steps.find((s) => s.parts?.includes(id));

@@ -2,8 +2,8 @@ import { plasticFamily } from "@/core/hardware/material";
 import { MATERIALS } from "@/core/train/materials";
 import type { TrainInput } from "@/core/train/train";
 import { loadDrafts } from "@/store/drafts";
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../../frame/frame-view";
+import { pageJob } from "../../job-view/page-job";
 import { partMean } from "../../job-view/part-facts";
 import { EMPTY_TRAIN } from "./empty-train";
 import type { TrainPart } from "./train-part";
@@ -21,7 +21,7 @@ const materialOf = (said: string | undefined): string | undefined =>
   MATERIALS.find((m) => plasticFamily(said) !== undefined && plasticFamily(m.material) === plasticFamily(said))?.material;
 
 export async function trainView(number: string): Promise<TrainView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   return {
     frame: frameOf(job, "Train", "from the motor to the output"),

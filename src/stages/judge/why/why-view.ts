@@ -1,8 +1,8 @@
 import type { ChosenCauses } from "@/core/job/finding";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
 import { factsOf } from "@/core/judge/evidence";
-import { currentJob } from "@/store/job";
 import { type FrameView, frameOf } from "../../frame/frame-view";
+import { pageJob } from "../../job-view/page-job";
 import { evidenceOf } from "./why-facts";
 
 export interface WhyView {
@@ -14,7 +14,7 @@ export interface WhyView {
 }
 
 export async function whyView(number: string): Promise<WhyView | null> {
-  const job = await currentJob(number);
+  const job = await pageJob(number);
   if (!job) return null;
   const evidence = evidenceOf(job);
   return { frame: frameOf(job, "Why it failed"), causes: likelyCauses(evidence), kept: job.causes, facts: factsOf(evidence).map((f) => f.says) };

@@ -1,13 +1,13 @@
 import { headers } from "next/headers";
+import { pageJob } from "@/stages/job-view/page-job";
 import { JobTagSheet } from "@/stages/take-in/job-tag-sheet";
-import { currentJob } from "@/store/job";
 import { KeyLink } from "@/ui/key-link";
 import { PrintPage } from "@/ui/print-page";
 import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { number } = await params;
-  const job = await found(currentJob(number));
+  const job = await found(pageJob(number));
   const asked = await headers();
   const origin = `${asked.get("x-forwarded-proto") ?? "http"}://${asked.get("host") ?? "localhost"}`;
   const keys = (
