@@ -40,7 +40,7 @@ export class BenchHand {
 
   /** Nothing typed is waiting in the browser any more. */
   async saved(): Promise<void> {
-    await expect.poll(() => this.page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith("J-")).length)).toBe(0);
+    await this.page.waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 10_000 });
   }
 
   async takeIn(unit: { kind: string; maker: string; model: string; complaint: string }): Promise<string> {
