@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { factsOf, gatesOf, planOf, safetyOpen } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
 import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { pocketsOf, titleOf } from "./job-view/mat-pockets";
 import { wantedFor } from "./job-view/wanted-part";
@@ -65,10 +66,13 @@ describe("the pockets of the Mat", () => {
     expect(pockets[0]?.lookAlike).toBeUndefined();
   });
   it("call a step by what it is", () => {
-    const named = (id: string): string | undefined => job().parts.find((p) => p.id === id)?.name;
+    const named = (id: string): string => partNamed(job(), id);
     expect(titleOf({ id: "s2", action: "lift-off", title: "Cover off", parts: ["p1"] }, named)).toBe("Cover off");
     expect(titleOf({ id: "s1", action: "note", note: "rag stays" }, named)).toBe("rag stays");
     expect(titleOf({ id: "s1", action: "drain" }, named)).toBe("drain");
+    expect(titleOf({ id: "s3", action: "pull", parts: ["p2"] }, named)).toBe("second-stage wheel");
+    // never by an id: a file from elsewhere may leave names out
+    expect(titleOf({ id: "s3", action: "pull", parts: ["p9"] }, () => partNamed({ parts: [{ id: "p9", kind: "gear" }] }, "p9"))).toBe("unnamed gear");
   });
 });
 

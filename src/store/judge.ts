@@ -1,9 +1,11 @@
+import { Fault } from "@/core/fault";
 import type { ChosenCauses, Finding } from "@/core/job/finding";
-import { asksForNewName, type GearIdentity, type GearNotes, type PhotoCount, sizeOf } from "@/core/job/gear-notes";
+import { asksForNewName, type GearIdentity, type GearNotes, noteSays, type PhotoCount, sizeOf } from "@/core/job/gear-notes";
+import { partName } from "@/core/job/part";
 import type { HardwareFind, Reading } from "@/core/job/reading";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import { FATES } from "@/core/judge/fate";
-import { namesTheGear } from "@/core/quantity/reading-kinds";
+import { namesTheGear, readingKind } from "@/core/quantity/reading-kinds";
 import type { TrainInput } from "@/core/train/train";
 import { type Change, changeJob } from "./change";
 import { setHead } from "./jobs";
@@ -25,8 +27,12 @@ async function renewPart({ trx, job }: Change, part: string, renew: boolean): Pr
 async function addReadings({ trx, job, at }: Change, part: string, readings: readonly Omit<Reading, "id" | "part" | "at">[]): Promise<void> {
   for (const r of readings) await trx("readings").insert({ job_id: job.id, ...records.readings.write({ part, ...r, at }) });
 }
-const nameOf = async ({ trx, job }: Change, part: string): Promise<string> =>
-  (await trx("parts").where({ job_id: job.id, ref: part }).first("name"))?.name ?? part;
+/** What the history calls a part. One that was taken back on another screen is refused, and nothing of the change stays. */
+async function nameOf({ trx, job }: Change, part: string): Promise<string> {
+  const row: Row | undefined = await trx("parts").where({ job_id: job.id, ref: part }).first();
+  if (!row) throw new Fault("part", "is not among the job’s parts any more");
+  return partName(records.parts.read(row));
+}
 
 /** What is wrong with a part. A failed part goes back new; a sound one stays. */
 export async function setFinding(
@@ -75,9 +81,9 @@ export async function setGearNotes(
       if (!other.gear.mate) await writeFinding(c, said.mate, { gear: { ...other.gear, mate: part } });
     }
     await writeFinding(c, part, { gear: merged, ...(asksForNewName(said) ? { identity: null } : {}) });
-    return `${await nameOf(c, part)}: ${Object.entries(said)
-      .map(([k, v]) => `${k} ${v}`)
-      .join(", ")}`;
+    const told: Record<string, unknown> = { ...said, ...(said.mate ? { mate: await nameOf(c, said.mate) } : {}) };
+    const notes = Object.entries(told).map(([note, value]) => noteSays(note, value));
+    return `${await nameOf(c, part)}: ${notes.join(", ")}`;
   });
 }
 
@@ -110,7 +116,7 @@ export async function addReading(number: string, version: number, part: string, 
     await findingOf(c, part);
     await addReadings(c, part, [reading]);
     if (namesTheGear(reading.what)) await writeFinding(c, part, { identity: null });
-    return `${await nameOf(c, part)}: ${reading.what}${reading.teeth ? ` over ${reading.teeth}` : ""} ${reading.value} mm (${reading.source})`;
+    return `${await nameOf(c, part)}: ${reading.what}${reading.teeth ? ` over ${reading.teeth}` : ""} ${reading.value} ${readingKind(reading.what)?.unit ?? "mm"} (${reading.source})`;
   });
 }
 

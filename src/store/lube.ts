@@ -1,10 +1,11 @@
 import type { Knex } from "knex";
-import { readWith } from "@/core/fault";
+import { Fault, readWith } from "@/core/fault";
 import { type Lubricant, lubricantSchema } from "@/core/grease/choose";
 import type { LubePoint, Service, WeighedPoint } from "@/core/job/service";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { newRefs } from "./ids";
+import type { Row } from "./rows";
 import { records } from "./tables";
 
 /** Writes the grease plan: which grease, and the points with their grams. Taken again, the same grease keeps what was weighed in at points that stay; another grease has to be weighed in anew. */
@@ -31,10 +32,12 @@ export async function setGrease(number: string, version: number, lubricant: Lubr
 /** Weighs grease in at a point. */
 export async function weighIn(number: string, version: number, point: string, grams: number | null): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
-    await trx("lube_points")
-      .where({ job_id: job.id, ref: point })
-      .update({ weighed_grams: grams, weighed_at: grams === null ? null : at });
-    return grams === null ? `weight at ${point} struck` : `weighed in ${grams} g at ${point}`;
+    const own = () => trx("lube_points").where({ job_id: job.id, ref: point });
+    const row: Row | undefined = await own().first();
+    if (!row) throw new Fault("point", "is not among the grease points any more");
+    await own().update(records.lube_points.write({ weighedGrams: grams ?? undefined, weighedAt: grams === null ? undefined : at }));
+    const where = records.lube_points.read(row).where ?? "a point";
+    return grams === null ? `weight struck: ${where}` : `weighed in ${grams} g: ${where}`;
   });
 }
 

@@ -1,6 +1,7 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import type { Arrival, ArrivalDecision, Order, OrderedLine, StoredNews } from "@/core/job/bought";
+import { whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { cameFor, notHereYet, type ToFit } from "@/core/match/arrival/parcel";
 import type { BasketInput } from "@/core/match/basket/basket-input";
@@ -186,7 +187,9 @@ export async function noteFound(number: string, version: number, arrival: number
       .trx("arrivals")
       .where({ id: arrival })
       .update(records.arrivals.write({ found: value === null ? others : { ...others, [key]: value } }));
-    return `${came.number} compared: ${key} ${value ?? "struck"}`;
+    const [part] = await partsNumbered([came.number], c.trx);
+    const item = part && whatToCompare(part.spec).find((i) => i.key === key);
+    return `${came.number} compared: ${item?.label ?? key} ${value === null ? "struck" : `${value} ${item?.unit ?? ""}`.trim()}`;
   });
 }
 

@@ -149,7 +149,7 @@ export async function changeStep(number: string, version: number, ref: string, s
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
     const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
-    if (!row) throw new Fault("step", `there is no step ${ref}`);
+    if (!row) throw notOnTheMat();
     const laid = records.steps.read(row);
     const place = `step ${Number(row.position) + 1}`;
     const old = laid.parts ?? [];
@@ -208,15 +208,13 @@ export async function setOrder(
   order: { needs?: readonly string[] | null; bundle?: string | null },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    await remember(c, `the order of ${step}`, { steps: [step] });
+    const called = await stepsCalled(c);
+    await remember(c, `the order of ${called(step)}`, { steps: [step] });
     const changed = await c.trx("steps").where({ job_id: c.job.id, ref: step }).update(records.steps.write(order));
-    if (!changed) throw new Fault("step", `there is no step ${step}`);
+    if (!changed) throw notOnTheMat();
     await soundOrRefuse(c);
-    return order.bundle === undefined
-      ? `changed what step ${step} needs`
-      : order.bundle === null
-        ? `took step ${step} out of its bundle`
-        : `put step ${step} into bundle ${order.bundle}`;
+    if (order.bundle === undefined) return `changed what ${called(step)} needs`;
+    return order.bundle === null ? `took ${called(step)} out of its bundle` : `put ${called(step)} into a bundle`;
   });
 }
 
@@ -227,7 +225,8 @@ export async function toggleBundle(number: string, version: number, step: string
     const rows: { ref: string; bundle: string | null }[] = await trx("steps").where({ job_id: job.id }).select("ref", "bundle");
     const [a, b] = [step, other].map((ref) => rows.find((r) => r.ref === ref));
     if (!a || !b || a === b) throw new Fault("step", "there are no two such steps");
-    await remember(c, `the bundle of ${step}`, { steps: rows.map((r) => r.ref) });
+    const called = await stepsCalled(c);
+    await remember(c, `the bundle of ${called(step)}`, { steps: rows.map((r) => r.ref) });
     const together = a.bundle !== null && a.bundle === b.bundle;
     if (together) {
       await trx("steps").where({ job_id: job.id, ref: step }).update({ bundle: null });
@@ -240,7 +239,7 @@ export async function toggleBundle(number: string, version: number, step: string
       await trx("steps").where({ job_id: job.id }).whereIn("ref", members.map((m) => m.ref)).update({ bundle }); // biome-ignore format: one query, one line
     }
     await soundOrRefuse(c);
-    return together ? `${step} did not come out as one with ${other}` : `${step} came out as one with ${other}`;
+    return `${called(step)} ${together ? "did not come out" : "came out"} as one with ${called(other)}`;
   });
 }
 
@@ -249,14 +248,15 @@ export async function slide(number: string, version: number, step: string, to: n
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
     const rows: Row[] = await trx("steps").where({ job_id: job.id }).orderBy("position");
-    await remember(c, `sliding ${step}`, { steps: rows.map((r) => String(r.ref)) });
+    const called = await stepsCalled(c);
+    await remember(c, `sliding ${called(step)}`, { steps: rows.map((r) => String(r.ref)) });
     for (const [position, s] of slideStep(rows.map(records.steps.read), step, to).entries()) {
       const row = rows.find((r) => r.ref === s.id);
       const { needs } = records.steps.write({ needs: s.needs ?? [] });
       if (row && (row.position !== position || row.needs !== needs)) await trx("steps").where({ id: row.id }).update({ position, needs });
     }
     await soundOrRefuse(c);
-    return `slid ${step} to place ${to + 1}`;
+    return `slid ${called(step)} to place ${to + 1}`;
   });
 }
 
@@ -271,10 +271,29 @@ export async function markPicture(number: string, version: number, name: string,
   });
 }
 
-/** The transaction is refused if the strip could no longer be put back together. */
+const notOnTheMat = (): Fault => new Fault("step", "that step is not on the Mat any more");
+
+/** What the steps are called where people read: by their place on the Mat and what came off. */
+async function stepsCalled({ trx, job }: Pick<Change, "trx" | "job">): Promise<(ref: string) => string> {
+  const rows: { ref: string; title: string | null }[] = await trx("steps").where({ job_id: job.id }).orderBy("position").select("ref", "title");
+  const called = new Map(rows.map((r, i) => [r.ref, `step ${i + 1}${r.title ? ` (${r.title})` : ""}`]));
+  return (ref) => called.get(ref) ?? "a step that is not on the Mat any more";
+}
+
+/** The transaction is refused if the strip could no longer be put back together. The core says so by ids; here the steps are named. */
 async function soundOrRefuse({ trx, job }: Change): Promise<void> {
   const whole = await loadJob(job.number, trx);
   if (!whole) return;
-  const checked = checkStrip(whole);
-  undoOrder(checked, needsOf(checked));
+  try {
+    const checked = checkStrip(whole);
+    undoOrder(checked, needsOf(checked));
+  } catch (e) {
+    if (!(e instanceof Fault)) throw e;
+    const called = await stepsCalled({ trx, job });
+    const ids = new Set(whole.steps.map((s) => s.id));
+    throw new Fault(
+      e.path,
+      e.says.replace(/[^\s,:→]+/g, (word) => (ids.has(word) ? called(word) : word)),
+    );
+  }
 }

@@ -2,6 +2,7 @@ import { finalChecks } from "../hand-back/final-checks";
 import type { Job } from "../job/job";
 import { finalKey, safetyKey, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
+import { partName } from "../job/part";
 import type { Stage } from "../job/stages";
 import { notHereYet } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
@@ -37,7 +38,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
         const f = job.findings.find((x) => x.part === p.id);
         // what no reading names is entered: a ring, a rack, a pulley, a sprocket
         const entered = f?.gear.moduleMm !== undefined || f?.gear.pitchMm !== undefined;
-        return { id: p.id, name: p.name ?? p.id, isGear: p.kind === "gear", named: f?.identity !== undefined || entered, chosen: f?.chosen !== undefined };
+        return { id: p.id, name: partName(p), isGear: p.kind === "gear", named: f?.identity !== undefined || entered, chosen: f?.chosen !== undefined };
       }),
     partsAwaited: notHereYet(job.toFit, job.arrivals).map((t) => t.number),
     partsToCompare: job.arrivals.filter((a) => !a.decision).map((a) => a.number),

@@ -30,6 +30,27 @@ export const gearNotes = z.strictObject({
 });
 export type GearNotes = Frozen<z.infer<typeof gearNotes>>;
 
+const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom">, string>> = {
+  teeth: "teeth",
+  kind: "kind",
+  hand: "hand",
+  boreForm: "bore form",
+  tipsWorn: "worn tips",
+  mateTeeth: "teeth of its mate",
+  mate: "mate",
+  arcPitches: "pitches in the arc",
+  turning: "turns",
+  drives: "drives",
+  moduleMm: "module in mm",
+  pitchMm: "pitch in mm",
+};
+
+/** A note as the history tells it. @example noteSays("arcPitches", null) // "pitches in the arc: taken back" */
+export const noteSays = (note: string, value: unknown): string => {
+  const label = Object.hasOwn(NOTE_LABELS, note) ? NOTE_LABELS[note as keyof typeof NOTE_LABELS] : note;
+  return `${label}: ${value === true ? "yes" : value === false ? "no" : value === null || value === "" ? "taken back" : value}`;
+};
+
 /** Notes that do not bear on the gear's name: one of the others takes an accepted name back. */
 const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives"]);
 

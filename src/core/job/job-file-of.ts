@@ -4,6 +4,7 @@ import type { Finding } from "./finding";
 import type { Job, JobHead } from "./job";
 import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, type JobFile } from "./job-file";
 import { finalKey, finalOf } from "./keys";
+import { partName } from "./part";
 import type { Reading } from "./reading";
 import type { WeighedPoint } from "./service";
 import { isStage } from "./stages";
@@ -137,7 +138,7 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
       ...(limit === undefined ? {} : { priceLimit: limit }),
       ...(Object.keys(x).length ? { x } : {}),
     },
-    parts: (file.parts ?? []).map((p) => ({ ...p, name: p.name ?? p.id })),
+    parts: (file.parts ?? []).map((p) => ({ ...p, name: partName(p) })),
     steps: file.steps.map((s) => ({ ...s, ...known({ at: carried.stepTimes?.[s.id] }) })),
     services: file.services ?? [],
     lubePoints: (file.lubePoints ?? []).map(

@@ -72,6 +72,8 @@ export function newStepFrom({ what, needs, partStates, facts, stack, ...step }: 
   const names = namesIn(what);
   const said = factsWith(facts, {});
   if (!names.length && !step.hardware.length && !said.note && !said.wires) throw new Fault("what", "say what came off: a part, some hardware, or a note");
+  const none = stack.findIndex((s) => Number(s.slice(1)) >= (s.startsWith("h") ? step.hardware : names).length);
+  if (none >= 0) throw new Fault(`stack[${none}]`, "is no piece of this step");
   const noPlace = placeFault(step.hardware);
   if (noPlace) throw new Fault("hardware", noPlace);
   const onlyNote = step.action === "note" || step.action === "block";

@@ -1,5 +1,5 @@
 import { Fault } from "../fault";
-import type { Part } from "../job/part";
+import { type Part, partName } from "../job/part";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 
@@ -82,7 +82,7 @@ export function checkStrip(strip: Strip): CheckedStrip {
     if (g.part !== undefined && g.when === undefined) throw new Fault(`lubePoints[${i}].when`, "must say before-fit or after-fit");
   });
   strip.parts.forEach((p, i) => {
-    if (p.renew && !cameOffIn.has(p.id)) throw new Fault(`parts[${i}].renew`, `${p.name ?? p.id} is to be renewed, but no step takes it off`);
+    if (p.renew && !cameOffIn.has(p.id)) throw new Fault(`parts[${i}].renew`, `${partName(p)} is to be renewed, but no step takes it off`);
   });
   return { ...strip, indexOf, needs, partById, cameOffIn };
 }

@@ -1,6 +1,6 @@
 import { hardwareInWords } from "../hardware/piece";
 import { checkKey, greaseKey, serviceKey, undoKey } from "../job/keys";
-import type { Part } from "../job/part";
+import { type Part, partName } from "../job/part";
 import type { LubePoint, Service } from "../job/service";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
@@ -195,7 +195,7 @@ function picks(strip: CheckedStrip): Pick[] {
   );
   const parts = strip.parts.flatMap((p) => {
     const why = whyNew(p.renew, strip.cameOffIn.has(p.id) ? p.state : undefined, "renewed");
-    return why ? [{ part: p.id, why: `${why}: ${p.name ?? p.id}` }] : [];
+    return why ? [{ part: p.id, why: `${why}: ${partName(p)}` }] : [];
   });
   return [...hardware, ...parts];
 }
@@ -211,7 +211,7 @@ const reachedName = (strip: CheckedStrip, t: { readonly reachedBy?: string }): s
   return i === undefined ? "the step before" : stepName(strip, i);
 };
 
-const nameOf = (strip: CheckedStrip, part: string): string => strip.partById.get(part)?.name ?? part;
+const nameOf = (strip: CheckedStrip, part: string): string => partName(strip.partById.get(part));
 
 function stepName(strip: CheckedStrip, i: number): string {
   const s = strip.steps[i] as StripStep;

@@ -6,6 +6,7 @@ import { finalChecks } from "@/core/hand-back/final-checks";
 import { hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
 import { finalKey } from "@/core/job/keys";
+import { partNamed } from "@/core/job/part";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -34,7 +35,7 @@ export function ReturnSheet({
 }) {
   const causes = (job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []);
   const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
-  const partName = (id: string): string => job.parts.find((p) => p.id === id)?.name ?? id;
+  const partName = (id: string): string => partNamed(job, id);
   const chosen = job.findings.flatMap((f) => {
     const part = catalogue.find((p) => p.number === f.chosen);
     return part ? [{ for: partName(f.part), part }] : [];

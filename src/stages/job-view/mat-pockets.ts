@@ -3,6 +3,7 @@ import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import { onceFor } from "@/core/job/once-for";
+import { partName } from "@/core/job/part";
 import type { StripStep } from "@/core/job/step";
 import { directNeeds } from "@/core/order/checked-strip";
 import type { Pocket } from "@/ui/mat";
@@ -42,7 +43,7 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
     const needed = needs[i] ?? [];
     return said({
       step: s.id,
-      title: titleOf(s, (id) => parts.get(id)?.name),
+      title: titleOf(s, (id) => partName(parts.get(id))),
       thumb: thumbs.get(s.id),
       main: main && said({ kind: main.kind, drive: main.drive }),
       pieces: hardware.reduce((sum, h) => sum + h.qty, 0) || undefined,
@@ -64,8 +65,8 @@ function said<T extends object>(record: T): T {
 }
 
 /** What a step is called: its title, or its parts, or its hardware. */
-export function titleOf(s: StripStep, partName: (id: string) => string | undefined): string {
+export function titleOf(s: StripStep, named: (id: string) => string): string {
   if (s.title) return s.title;
-  const parts = (s.parts ?? []).map((p) => partName(p) ?? p);
+  const parts = (s.parts ?? []).map(named);
   return parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || s.action;
 }

@@ -7,6 +7,7 @@ import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
 import { hardwareFind, readingSchema } from "@/core/job/reading";
 import { ref, text } from "@/core/job/written";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
+import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
 import { believedReading, readingKind } from "@/core/quantity/reading-kinds";
 import { lengthFrom } from "@/core/quantity/units";
@@ -42,7 +43,9 @@ export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<Ac
 
 const stateInput = z.object({ ...onJob, state: text });
 export async function saveGreaseState(raw: z.infer<typeof stateInput>): Promise<ActionResult> {
-  return act(stateInput, raw, ({ number, version, state }) => setHead(number, version, { greaseState: state }, `state of the old grease: ${state}`));
+  return act(stateInput, raw, ({ number, version, state }) =>
+    setHead(number, version, { greaseState: state }, `state of the old grease: ${GREASE_STATES.find((g) => g.state === state)?.says ?? state}`),
+  );
 }
 
 /** Every note of a gear; null takes it back. */

@@ -3,7 +3,7 @@ import type { Gate } from "@/core/gates/open-gates";
 import type { Finding } from "@/core/job/finding";
 import type { Job } from "@/core/job/job";
 import { onceFor } from "@/core/job/once-for";
-import type { Part } from "@/core/job/part";
+import { type Part, partName } from "@/core/job/part";
 import type { Reading } from "@/core/job/reading";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
 import type { FateOption } from "@/core/judge/fate";
@@ -67,7 +67,7 @@ const judgedParts = onceFor((job: Job): JudgedPart[] => {
     const found = own.get(p.id);
     return {
       ...only(p, ["id", "kind", "material", "renew"]),
-      name: p.name ?? p.id,
+      name: partName(p),
       finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy"]),
       step: at === undefined ? undefined : at + 1,
       picture: framed(found ?? (step && ofStep.get(step.id))),

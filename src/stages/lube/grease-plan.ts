@@ -3,6 +3,7 @@ import { chooseGrease, type GreaseNeed, type GreaseVerdict, type Lubricant } fro
 import { THICKENERS } from "@/core/grease/thickeners";
 import { plasticFamily } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
 import type { LubePoint } from "@/core/job/service";
 
 export interface GreasePlan {
@@ -47,7 +48,7 @@ export function greasePlan(job: Job, shelf: readonly Lubricant[]): GreasePlan {
   const assumed = ["pitch-line speed below 5 m/s", "hottest part 70 °C"];
   const gears = job.findings.flatMap((f) => {
     const width = job.readings.findLast((r) => r.part === f.part && r.what === "face width")?.value;
-    if (f.identity && width === undefined) assumed.push(`face of the ${job.parts.find((p) => p.id === f.part)?.name ?? f.part} 10 mm: not measured`);
+    if (f.identity && width === undefined) assumed.push(`face of the ${partNamed(job, f.part)} 10 mm: not measured`);
     return f.identity ? [{ part: f.part, gear: f.identity, faceWidthMm: width ?? 10 }] : [];
   });
   if (!job.caseInside) return { verdicts, freeMl: null, charge: null, points: [], assumed };
@@ -58,7 +59,7 @@ export function greasePlan(job: Job, shelf: readonly Lubricant[]): GreasePlan {
     part: g.part,
     when: "after-fit" as const,
     grams: rounded(Math.min(gramsOnTeeth(g.gear, g.faceWidthMm, density), charge.grams / 2)),
-    where: `teeth of the ${job.parts.find((p) => p.id === g.part)?.name ?? g.part}`,
+    where: `teeth of the ${partNamed(job, g.part)}`,
   }));
   const rest = rounded(charge.grams - onTeeth.reduce((sum, p) => sum + p.grams, 0));
   const reachedBy = caseStep(job);

@@ -2,6 +2,7 @@ import type { Gear } from "@/core/gear/index";
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
 import type { Arrival } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
 import { type CompareItem, whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -35,7 +36,7 @@ export async function arrivedParts(job: Job): Promise<ArrivedPart[]> {
       ...a,
       name: part?.name ?? a.number,
       kind: part?.spec.kind ?? "other",
-      inPlaceOf: a.part && (job.parts.find((p) => p.id === a.part)?.name ?? a.part),
+      inPlaceOf: a.part && partNamed(job, a.part),
       items: part ? whatToCompare(part.spec, a.part ? oldFigures(job, a.part) : {}) : [],
       planned:
         part && a.part

@@ -1,6 +1,7 @@
 import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
 import { planOf } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
 import { lubricants } from "@/store/lube";
@@ -45,7 +46,7 @@ function placeOf(job: Job, p: PartCandidates): Place {
   const mate = job.findings.find((f) => f.part === p.id)?.gear.mate;
   return {
     id: p.id,
-    name: job.parts.find((x) => x.id === p.id)?.name ?? p.id,
+    name: partNamed(job, p.id),
     candidates: p.candidates,
     chosen: p.chosen,
     ...("missing" in p.wanted ? { missing: p.wanted.missing } : {}),

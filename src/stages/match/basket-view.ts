@@ -1,4 +1,5 @@
 import type { Arrival, Order } from "@/core/job/bought";
+import { partName } from "@/core/job/part";
 import type { BasketInput } from "@/core/match/basket/basket-input";
 import type { AnsweredQuote } from "@/core/match/quote/quote";
 import { orderDay, shopSettings } from "@/store/settings";
@@ -44,7 +45,7 @@ export async function basketView(number: string, aim: string | undefined): Promi
     ...common,
     ground: await basketGroundOf(job, settings),
     aim: aimFrom(aim, job.basketAim),
-    partNames: Object.fromEntries(job.parts.map((p) => [p.id, p.name ?? p.id])),
+    partNames: Object.fromEntries(job.parts.map((p) => [p.id, partName(p)])),
     quotes: job.quotes.map((q) => only(q, ["total", "answer"])),
   };
 }

@@ -1,5 +1,6 @@
 import { type MakingNote, makingNotes, type Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
+import { partName } from "@/core/job/part";
 import { donorsFor } from "@/store/donors";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pageJob } from "../job-view/page-job";
@@ -24,7 +25,7 @@ export async function makeView(number: string, id: string): Promise<MakeView | n
   const { gear } = gearToMake(job, id);
   const donors = await donorsFor(job);
   return {
-    frame: frameOf(job, part.name ?? id, "no part to be had"),
+    frame: frameOf(job, partName(part), "no part to be had"),
     places: matchHead(job),
     isGear: part.kind === "gear",
     ways: waysFor(job, id, donors.length),

@@ -1,5 +1,6 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
+import { partName } from "@/core/job/part";
 import type { Stage } from "@/core/job/stages";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -25,7 +26,7 @@ export async function matchView(number: string): Promise<MatchView | null> {
     const part = job.parts.find((p) => p.id === id);
     return {
       id,
-      name: part?.name ?? id,
+      name: partName(part),
       wanted: "missing" in wanted ? "" : wantedInWords(wanted),
       missing: "missing" in wanted ? wanted.missing : undefined,
       candidates,

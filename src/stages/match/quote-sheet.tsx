@@ -1,6 +1,7 @@
 import { format, parseISO } from "date-fns";
 import type { StoredQuote } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote/quote";
 import { money } from "@/ui/money";
@@ -33,7 +34,7 @@ export function QuoteSheet({
         <ul className="list-disc pl-5">
           {failed.map((f) => (
             <li key={f.part} className="first-letter:uppercase">
-              {job.parts.find((p) => p.id === f.part)?.name ?? f.part}: {FAILURE_MODES.find((m) => m.mode === f.mode)?.says}
+              {partNamed(job, f.part)}: {FAILURE_MODES.find((m) => m.mode === f.mode)?.says}
               {f.extent && `, ${f.extent}`}
             </li>
           ))}

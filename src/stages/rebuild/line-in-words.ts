@@ -1,5 +1,6 @@
 import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
 import { INVERSE_ACTION } from "@/core/order/inverse-action";
 import { checkSays } from "@/core/order/rebuild-checks";
 import type { RebuildLine } from "@/core/order/rebuild-plan";
@@ -45,7 +46,7 @@ const SERVICE_SAYS: Readonly<Record<string, string>> = {
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
   const bare = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind: [] };
   const number = (id: string): number => job.steps.findIndex((s) => s.id === id) + 1;
-  const name = (id: string): string => job.parts.find((p) => p.id === id)?.name ?? id;
+  const name = (id: string): string => partNamed(job, id);
   const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
   if (line.kind === "grease") {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);

@@ -7,7 +7,7 @@ import { jobPicture } from "@/core/job/picture";
 import { newStepFrom, recordedStep } from "@/core/job/recorded-step";
 import { ref, text } from "@/core/job/written";
 import { safetyGate } from "@/core/safety/gate";
-import { loadJob } from "@/store/job";
+import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
 import { changeStep, layDown, markPicture, setOrder, slide, toggleBundle } from "@/store/strip";
@@ -65,8 +65,8 @@ const safetyInput = z.object({ ...onJob, gate: text, skipped: text.optional() })
 /** Answers one question of the safety gate, or skips it with a written reason. */
 export async function answerSafety(raw: z.infer<typeof safetyInput>): Promise<ActionResult> {
   return act(safetyInput, raw, async ({ number, version, gate, skipped }) => {
-    const job = await loadJob(number);
-    const asked = job && safetyGate(job).find((q) => q.gate === gate);
+    const job = thereIs(await loadJob(number), number);
+    const asked = safetyGate(job).find((q) => q.gate === gate);
     if (!asked) throw new Fault("gate", "this unit is not asked that");
     if (skipped !== undefined && skipped.trim().length < 4) throw new Fault("reason", "write down why it is skipped");
     const answer = skipped === undefined ? { answer: "yes" } : { answer: "skipped", note: skipped.trim() };

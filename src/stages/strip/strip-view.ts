@@ -1,5 +1,6 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import { safetyOf } from "@/core/job/keys";
+import { partName } from "@/core/job/part";
 import { toolsUsed } from "@/core/order/tools-used";
 import { type SafetyQuestion, safetyGate } from "@/core/safety/gate";
 import { loadDrafts } from "@/store/drafts";
@@ -58,7 +59,7 @@ export async function laidStepOf(number: string, id: string): Promise<LaidStep |
   const { at: _at, ...step } = found;
   const parts = (step.parts ?? []).map((id) => {
     const part = job.parts.find((p) => p.id === id);
-    return { id, name: part?.name ?? id, state: part?.state };
+    return { id, name: partName(part), state: part?.state };
   });
   return {
     step,

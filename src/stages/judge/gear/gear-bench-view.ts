@@ -1,3 +1,4 @@
+import { partName } from "@/core/job/part";
 import { loadDrafts } from "@/store/drafts";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { catalogueFor } from "../../job-view/job-candidates";
@@ -17,5 +18,5 @@ export async function gearBenchView(number: string, id: string): Promise<GearBen
   if (!job || !part) return null;
   const view = gearView(job, id, await catalogueFor(job, [id]));
   const words = ["gear bench", part.material, view.kind, view.notes.hand && `${view.notes.hand} hand`].filter(Boolean).join(" · ");
-  return { frame: frameOf(job, part.name ?? part.id, words), view, draft: (await loadDrafts(job.id))[`gear.${id}`] };
+  return { frame: frameOf(job, partName(part), words), view, draft: (await loadDrafts(job.id))[`gear.${id}`] };
 }

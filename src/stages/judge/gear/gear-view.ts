@@ -13,6 +13,7 @@ import {
 } from "@/core/gear/index";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
+import { partName } from "@/core/job/part";
 import { pairRule } from "@/core/judge/failure-modes";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -63,7 +64,7 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
   const identity = finding?.identity ?? null;
   const gear = drawn(kind, identity ?? naming?.names[0] ?? null, notes);
   const marks = finding?.teeth ?? {};
-  const others = job.parts.filter((p) => p.kind === "gear" && p.id !== id).map((p) => ({ id: p.id, name: p.name ?? p.id }));
+  const others = job.parts.filter((p) => p.kind === "gear" && p.id !== id).map((p) => ({ id: p.id, name: partName(p) }));
   const meshing = kind === "spur" || kind === "helical";
   return {
     part: id,
@@ -146,7 +147,7 @@ function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly M
   const finding = job.findings.find((f) => f.part === part.id);
   const means = meanReadings(job.readings, part.id);
   const teeth = notesOf(job, part.id).teeth ?? finding?.identity?.teeth ?? notes.mateTeeth;
-  if (!teeth || teeth < 4) return { name: part.name ?? part.id, loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
+  if (!teeth || teeth < 4) return { name: partName(part), loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
   // a mate has its pair's tooth; its own name, where it has one, tells whether that is so
   const base: Gear = finding?.identity
     ? { ...finding.identity, profileShift: 0 }
@@ -165,7 +166,7 @@ function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly M
     },
     centre,
   );
-  return { name: part.name ?? part.id, loss, answer, rule: pairRule(loss ? Math.max(0, loss.value) : undefined, gear.moduleMm) };
+  return { name: partName(part), loss, answer, rule: pairRule(loss ? Math.max(0, loss.value) : undefined, gear.moduleMm) };
 }
 
 /** Gears worth laying over this one: the other possible names, and those of the catalogue that come near. */

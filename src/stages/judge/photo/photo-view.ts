@@ -1,3 +1,4 @@
+import { partName } from "@/core/job/part";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
 
@@ -20,8 +21,8 @@ export async function photoView(number: string, id: string): Promise<PhotoView |
   const step = job.steps.find((s) => s.parts?.includes(id));
   const pictures = [...job.pictures.filter((p) => p.step !== undefined && p.step === step?.id && p.part !== id), ...job.pictures.filter((p) => p.part === id)];
   return {
-    frame: frameOf(job, part.name ?? part.id, "its teeth, counted in a picture"),
-    partName: part.name ?? id,
+    frame: frameOf(job, partName(part), "its teeth, counted in a picture"),
+    partName: partName(part),
     hint: `${job.kind} wheel with scale card`,
     pictures: pictures.map(({ name, sha256 }) => ({ name, sha256 })),
     noted: job.findings.find((f) => f.part === id)?.gear.teeth ?? null,

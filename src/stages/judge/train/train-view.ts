@@ -1,4 +1,5 @@
 import { plasticFamily } from "@/core/hardware/material";
+import { partName } from "@/core/job/part";
 import { MATERIALS } from "@/core/train/materials";
 import type { TrainInput } from "@/core/train/train";
 import { loadDrafts } from "@/store/drafts";
@@ -32,7 +33,7 @@ export async function trainView(number: string): Promise<TrainView | null> {
         const f = job.findings.find((x) => x.part === p.id);
         return {
           id: p.id,
-          name: p.name ?? p.id,
+          name: partName(p),
           teeth: f?.identity?.teeth ?? f?.gear.teeth,
           moduleMm: f?.identity?.moduleMm ?? f?.gear.moduleMm,
           helixAngleDeg: f?.gear.kind === "helical" ? f.identity?.helixAngleDeg : undefined,

@@ -1,5 +1,6 @@
 import { isPlastic } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
+import { partName } from "@/core/job/part";
 import type { Evidence } from "@/core/judge/evidence";
 import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
@@ -20,7 +21,7 @@ export function evidenceOf(job: Job): Evidence {
       const view = p.kind === "gear" && f ? gearView(job, p.id, []) : null;
       const loss = view?.mate.loss;
       return {
-        name: p.name ?? p.id,
+        name: partName(p),
         kind: p.kind,
         material: p.material,
         mode: f?.mode,
