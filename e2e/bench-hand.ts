@@ -52,8 +52,8 @@ export class BenchHand {
     await this.write("Maker", unit.maker);
     await this.write("Model", unit.model);
     await this.write("In the customer’s words", unit.complaint);
-    await this.button(/Customer consents/).click();
-    await expect(this.button(/✓ Customer consents/)).toBeVisible();
+    await this.button(/Consents/).click();
+    await expect(this.button(/✓ Consents/)).toBeVisible();
     return number;
   }
 
@@ -62,7 +62,7 @@ export class BenchHand {
     await expect(gate).toBeVisible();
     for (let i = 0; i < 8 && (await gate.isVisible()); i++) {
       const asked = await gate.getByRole("heading").textContent();
-      await this.button(/Yes, it is so/).click();
+      await this.button(/Yes, checked/).click();
       await expect(gate.getByRole("heading", { name: asked ?? "" })).toHaveCount(0);
     }
   }

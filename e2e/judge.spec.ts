@@ -60,7 +60,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
   });
 
   await test.step("the reading that is asked for next is typed by the caliper itself, and settles the name", async () => {
-    await expect(page.getByText(/To be sure, take the span over 6 teeth/)).toBeVisible();
+    await expect(page.getByText(/To be sure, measure the span over 6 teeth/)).toBeVisible();
     await page.getByRole("heading", { name: /second-stage wheel/i }).click();
     await caliperTypes(page, "16.91mm");
     await expect(page.getByLabel("Span over 6, reading")).toHaveText("16.91");
@@ -79,7 +79,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await expect(row("span over 5")).toContainText("13.95");
     await expect(row("span over 5")).toContainText("✓ ±");
     await expect(row("tip diameter")).toContainText("45.11");
-    const over = page.getByLabel("Lay another gear over it");
+    const over = page.getByLabel("Overlay another gear");
     const option = await over.locator("option", { hasText: "VLB-42-242" }).textContent();
     await over.selectOption({ label: option ?? "" });
     await expect(page.locator("svg path[fill-rule=evenodd]")).toHaveCount(1);
@@ -216,7 +216,7 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   await page.keyboard.press("a");
   const third = page.getByRole("group", { name: "Mesh m3" });
   await expect(third).toBeVisible();
-  await third.getByLabel("Kind of mesh m3").selectOption("planetary");
+  await third.getByLabel("Kind of mesh 3").selectOption("planetary");
   await expect(third.getByLabel("Planet teeth")).toHaveValue("24");
   await expect(page.getByRole("row", { name: /shaft 4/ })).toContainText("11.82 rpm");
   await third.getByLabel("planets", { exact: true }).fill("5");

@@ -23,17 +23,17 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
     await expect(candidates.getByRole("button").first()).toContainText(/VLB-42-242.*Only with its companions/);
     await page.getByLabel("Number on the part").fill("VLB 4O 24I");
     await expect(page.getByRole("rowheader", { name: "part number" })).toBeVisible();
-    await expect(page.getByRole("row", { name: /^part number/ })).toContainText("takes the place of VLB-40-241: together with pinion VLB-42-108");
+    await expect(page.getByRole("row", { name: /^part number/ })).toContainText("replaces VLB-40-241: together with pinion VLB-42-108");
     await expect(page.getByRole("row", { name: /^teeth/ })).toContainText(
       "42 teeth instead of 41: only together with VLB-42-108 (8 teeth); the old 9-tooth gear must go",
     );
     await expect(page.getByRole("row", { name: /^output speed/ })).toContainText("13.2 % slower, 61.5 rpm instead of 70.9");
     await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
-    await expect(page.getByRole("row", { name: /^to be had/ })).toContainText("no more made, and none is left");
+    await expect(page.getByRole("row", { name: /^availability/ })).toContainText("discontinued, and none is left");
     await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();
     await hand.button(/Take this one/).click();
     // the pinion is chosen with it
-    await expect(page.getByRole("region", { name: "To be renewed" })).toContainText("✓ VLB-42-108");
+    await expect(page.getByRole("region", { name: "To replace" })).toContainText("✓ VLB-42-108");
   });
 
   await test.step("the basket: the kit beats the single parts; the soonest costs more", async () => {
@@ -43,7 +43,7 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
     await expect(basket.getByRole("region", { name: "Nordhav Spares" })).toContainText("VLB-42-901");
     await expect(basket).toContainText("2 × VLB-42-018");
     await expect(basket).toContainText("VLB-42-021");
-    await expect(basket).toContainText(/Left over, to stock:.*2 × Dowel, cover, four-rib/);
+    await expect(basket).toContainText(/Left over for stock:.*2 × Dowel, cover, four-rib/);
     await expect(page.getByRole("list", { name: "Alternatives" }).getByRole("listitem").first()).toContainText("19.30 dearer");
     await hand.button(/^2 Soonest$/).click();
     await expect(basket).toContainText("here tomorrow");
@@ -209,7 +209,7 @@ test("parts are found as they are typed; a table is looked through, taken in, an
   await expect(found.getByRole("listitem")).toHaveCount(1);
   await expect(page.getByRole("region", { name: "Holds" })).toContainText("for variant four-rib only");
   await page.getByRole("region", { name: "Holds" }).getByRole("button", { name: "VLB-42-242" }).click();
-  await expect(page.getByRole("region", { name: "Cannot stay with it" })).toContainText("VLB-40-109");
+  await expect(page.getByRole("region", { name: "Does not work with" })).toContainText("VLB-40-109");
   await page.getByLabel("Look for").fill("zzzz");
   await expect(page.getByText(/Nothing begins like that/)).toBeVisible();
 

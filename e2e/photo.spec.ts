@@ -60,7 +60,7 @@ test.describe("a gear counted in a picture", () => {
     await page.keyboard.press("z");
     await page.keyboard.press("6");
     await page.keyboard.press("s");
-    await expect(page.getByText("Press two places in the picture first.")).toBeVisible();
+    await expect(page.getByText("Press two points in the picture first.")).toBeVisible();
     await page.keyboard.press("5");
     await page.keyboard.press("s");
     const sizes = page.getByLabel("Sizes from the picture");
@@ -116,7 +116,7 @@ test.describe("a gear counted in a picture", () => {
     const box = await picture.boundingBox();
     if (!box) throw new Error("the picture is not on the screen");
     for (const share of [0.3, 0.7]) await page.mouse.click(box.x + box.width * share, box.y + box.height * 0.5);
-    const length = page.getByLabel("They are apart, mm");
+    const length = page.getByLabel("Distance between them, mm");
     const sizes = page.getByLabel("Sizes from the picture");
     const fault = page.getByRole("region", { name: "Size" }).getByRole("alert");
     await length.fill("36");

@@ -18,7 +18,7 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
     await page.keyboard.press("Space");
     await expect.poll(() => line.textContent()).not.toBe(before);
   }
-  await expect(ledger.getByRole("status")).toHaveText("The ledger closes: nothing left over");
+  await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
   // grease before the cover that closes over it, and the caution where the cover goes on
   const at = (re: RegExp): number => said.findIndex((s) => re.test(s));
   expect(at(/Skarn GB-0: gearbox/)).toBeGreaterThan(-1);

@@ -14,7 +14,7 @@ test("a save from a stale screen is refused with what changed, and nothing is wr
   await otherHand.write("Maker", "Pellgrove Works");
   await page.getByLabel("Model", { exact: true }).fill("S-14");
   await page.getByLabel("Model", { exact: true }).blur();
-  const alert = page.getByRole("alert").filter({ hasText: "This screen is behind" });
+  const alert = page.getByRole("alert").filter({ hasText: "This screen is out of date" });
   await expect(alert).toContainText("maker: Pellgrove Works");
   await new BenchHand(second).reload();
   await expect(second.getByLabel("Model", { exact: true })).toHaveValue("S-12");
@@ -82,15 +82,15 @@ test("a broken picture is refused with a sentence, and a sound one is kept", asy
   const file = page.getByLabel("Picture file");
   await file.setInputFiles({ name: "half.jpg", mimeType: "image/jpeg", buffer: Buffer.from("ffd8ffe000104a46494600010100000100010000ffdb0043", "hex") });
   await expect(page.getByRole("alert").filter({ hasText: /broken off or damaged|no JPEG/ })).toBeVisible();
-  await page.getByRole("button", { name: "Drop it" }).click();
+  await page.getByRole("button", { name: "Discard it" }).click();
   await page.getByRole("button", { name: /Picture$/ }).click();
   await file.setInputFiles({ name: "notes.txt", mimeType: "text/plain", buffer: Buffer.from("no picture") });
   await expect(page.getByRole("alert").filter({ hasText: "This is no JPEG, PNG or WebP picture." })).toBeVisible();
-  await page.getByRole("button", { name: "Drop it" }).click();
+  await page.getByRole("button", { name: "Discard it" }).click();
   await page.getByRole("button", { name: /Picture$/ }).click();
   await file.setInputFiles("demo/pictures/jpeg/churn-unit.jpg");
   await expect(page.getByText("as it came in")).toBeVisible();
-  await expect(page.getByRole("button", { name: "Drop it" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Discard it" })).toHaveCount(0);
 });
 
 test("an address that leads nowhere says so and leads back", async ({ page }) => {

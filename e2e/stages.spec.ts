@@ -9,7 +9,7 @@ test("the board shows the earliest promise first and takes up the next job with 
   await expect(page.getByRole("region", { name: "Next for you" }).getByRole("heading")).toContainText("J-0135");
   await page.keyboard.press("Space");
   await page.waitForURL(/J-0135\/hand-back$/);
-  await expect(page.getByRole("button", { name: /Yes, it is so/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Yes, checked/ })).toBeVisible();
   await page.keyboard.press("Home");
   await expect(page.getByRole("heading", { name: /^The board/ })).toBeVisible();
 });
@@ -125,7 +125,7 @@ test("nothing of a stage screen is cut off, large or small: the main action is i
     ["/jobs/J-0137/match", /Take this one/],
     ["/jobs/J-0138/match/quote", /Make the quote/],
     ["/jobs/J-0140/rebuild", /Done|Yes/],
-    ["/jobs/J-0135/hand-back", /Yes, it is so/],
+    ["/jobs/J-0135/hand-back", /Yes, checked/],
   ] as const) {
     await new BenchHand(page).open(path);
     for (const [width, height] of [
@@ -189,7 +189,7 @@ test("readings of one dimension are averaged, shown in inches at a key, and stru
 test("a last check with a figure beyond its limit does not let the unit out", async ({ page }) => {
   const hand = new BenchHand(page);
   await new BenchHand(page).open("/jobs/J-0135/hand-back");
-  await hand.button(/Yes, it is so/).click();
+  await hand.button(/Yes, checked/).click();
   const figure = page.getByLabel(/^Figure/);
   await figure.fill("abc");
   await hand.button(/Enter the figure/).click();

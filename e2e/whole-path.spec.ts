@@ -103,7 +103,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await expect(page.getByText(/wrong hand does not mesh/)).toBeVisible();
     await expect(hand.button(/^Space Does not fit/)).toBeDisabled();
     await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
-    await expect(page.getByText(/no more made, and none is left/)).toBeVisible();
+    await expect(page.getByText(/discontinued, and none is left/)).toBeVisible();
     await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();
     for (const criterion of ["teeth", "module", "pressure angle", "helix angle", "hand", "bore", "face width"])
       await expect(page.getByRole("rowheader", { name: criterion, exact: true })).toBeVisible();
@@ -114,7 +114,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
 
   await test.step("lube: which grease, how much, weighed in", async () => {
     await page.waitForURL(/lube$/);
-    await hand.button(/All is clean and dry/).click();
+    await hand.button(/All clean and dry/).click();
     await expect(hand.button(/✓ Clean and dry/)).toBeVisible();
     for (const [label, value] of [
       ["Length, mm", "104"],
@@ -125,12 +125,12 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await page.getByLabel("Depth, mm").press("Enter");
     await expect(page.getByLabel("In all")).not.toHaveText("–");
     await hand.button(/Skarn GB-0/).click();
-    await hand.button(/Take this grease/).click();
+    await hand.button(/Use this grease/).click();
     await expect(page.getByText(/must not go into a machine that touches food/).first()).toBeVisible();
     await page.getByRole("button", { name: "Understood" }).click();
     await hand.button(/Olmen FG-00/).click();
-    await hand.button(/Take this grease/).click();
-    await expect(page.getByText("✓ Taken for this job")).toBeVisible();
+    await hand.button(/Use this grease/).click();
+    await expect(page.getByText("✓ Used on this job")).toBeVisible();
     const weights = page.getByLabel("Weighed in, g");
     await expect(weights).toHaveCount(2);
     await weights.nth(1).fill("24000");
@@ -157,7 +157,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       await hand.button(/^(Space )?(Done|Yes)$/).click();
       await expect.poll(() => line.textContent()).not.toBe(said);
     }
-    await expect(ledger.getByRole("status")).toHaveText("The ledger closes: nothing left over");
+    await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
     await hand.button(/On to Hand back/).click();
   });
 
@@ -165,7 +165,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await page.waitForURL(/hand-back$/);
     for (let i = 0; i < 20; i++) {
       if (await page.getByRole("heading", { name: "All checks are answered." }).isVisible()) break;
-      const asked = await page.getByRole("region", { name: "Last check" }).getByRole("heading").textContent();
+      const asked = await page.getByRole("region", { name: "Final check" }).getByRole("heading").textContent();
       const figure = page.getByLabel(/^Figure/);
       if (await figure.isVisible()) {
         await figure.fill("0,5");
@@ -173,7 +173,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
         await expect(page.getByText(/below the limit of 2 MΩ/).first()).toBeVisible();
         await figure.fill("12");
         await hand.button(/Enter the figure/).click();
-      } else await hand.button(/Yes, it is so/).click();
+      } else await hand.button(/Yes, checked/).click();
       await expect(page.getByRole("heading", { name: asked ?? "" })).toHaveCount(0);
     }
     await hand.button(/Hand it back/).click();

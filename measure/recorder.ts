@@ -108,7 +108,7 @@ async function recordAtHandSpeed(page: Page): Promise<number> {
     await page.getByLabel(label, { exact: true }).fill(text);
     await page.getByLabel(label, { exact: true }).blur();
   } // biome-ignore format: a field a row
-  await page.getByRole("button", { name: /Customer consents/ }).click();
+  await page.getByRole("button", { name: /Consents/ }).click();
   await page.getByRole("button", { name: /On to Strip/ }).click();
   await page.waitForURL(/strip$/);
   const gate = page.getByRole("region", { name: "Safety gate" });

@@ -37,7 +37,7 @@ function liveCamera(): Camera {
       try {
         stream = await navigator.mediaDevices.getUserMedia({ video: { width: { ideal: 1920 }, height: { ideal: 1440 }, facingMode: "environment" } });
       } catch {
-        throw new Error("No camera answers, or it is not allowed. Pick a file, or take the practice camera.");
+        throw new Error("No camera found, or it is not allowed. Pick a file, or take the practice camera.");
       }
       video.srcObject = stream;
       video.playsInline = true;

@@ -18,7 +18,7 @@ export interface PlacedOrder {
   /** yyyy-MM-dd */
   readonly placedOn: string;
   readonly lines: readonly OrderLine[];
-  /** it takes the place of something that came wrong */
+  /** it replaces something that came wrong */
   readonly replacement: boolean;
 }
 

@@ -69,7 +69,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
     if (bare.length >= 6) take(await db("catalogue").whereIn("bare", slipsOf(bare)));
     const standard = bearingNamed(wanted.number);
     if (standard) take(await db("catalogue").where({ kind: "bearing", inside_mm: standard.boreMm, outside_mm: standard.outsideMm }));
-    // what takes its place, and what takes the place of that
+    // what takes its place, and what replaces that
     for (let edge = [bare, ...[...found.keys()].map(bareNumber)]; edge.length; ) {
       const next = await db("catalogue").whereIn("id", db("catalogue_replaces").select("part").whereIn("old", edge));
       edge = next.filter((r) => !found.has(r.number)).map((r) => r.bare as string);

@@ -85,7 +85,7 @@ describe("the ledger", () => {
       { row: "parts", out: 2, back: 2 },
     ];
     expect(renderToStaticMarkup(<Ledger rows={rows} />)).toContain("6 still on the Mat");
-    expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} />)).toContain("The ledger closes: nothing left over");
+    expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} />)).toContain("The ledger balances: nothing left over");
   });
 });
 

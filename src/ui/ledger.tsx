@@ -19,7 +19,7 @@ export function Ledger({ rows, foot }: { rows: readonly LedgerRow[]; foot?: stri
         ))}
       </ul>
       <p className={`mt-2 text-[20px] font-bold ${open ? "text-error" : "text-success"}`} role="status">
-        {open ? `${open} still on the Mat` : "The ledger closes: nothing left over"}
+        {open ? `${open} still on the Mat` : "The ledger balances: nothing left over"}
       </p>
       {foot && <p className="hush text-[18px]">{foot}</p>}
     </section>

@@ -65,7 +65,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       unless(f.piecesOpen === 0, "ledger", `${f.piecesOpen} pieces still lie on the Mat.`);
       break;
     case "hand-back":
-      for (const q of f.finalOpen) out.push({ gate: finalKey(q), says: "Answer the last checks." });
+      for (const q of f.finalOpen) out.push({ gate: finalKey(q), says: "Answer the final checks." });
       break;
   }
   return out;

@@ -37,7 +37,7 @@ describe("the notes for making a gear", () => {
   });
 });
 
-describe("where no part is to be had", () => {
+describe("where no part is available", () => {
   it("teeth are not bonded, a hub may be, where nobody is hurt by it", () => {
     expect(way("bond").barred).toBe(true);
     expect(way("bond", { mode: "cracked-hub" }).barred).toBe(false);

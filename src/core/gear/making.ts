@@ -61,7 +61,7 @@ export function makingNotes(g: GearToMake, material?: string): MakingNote[] {
   ];
 }
 
-/** What can be done where no part is to be had. */
+/** What can be done where no part is available. */
 export interface Way {
   readonly way: "bond" | "donor" | "make";
   readonly says: string;
@@ -85,7 +85,7 @@ export interface WayFacts {
 const BONDABLE = ["cracked-hub", "cracked", "slack"];
 
 /**
- * Bond, donor, make: the three ways where no part is to be had, with this job's reasons. A bond is a stopgap for a hub or a crack, in a light, slow and cool drive that nobody is hurt by; teeth are not bonded.
+ * Bond, donor, make: the three ways where no part is available, with this job's reasons. A bond is a stopgap for a hub or a crack, in a light, slow and cool drive that nobody is hurt by; teeth are not bonded.
  */
 export function waysWithoutPart(f: WayFacts): Way[] {
   const tooth = f.mode !== undefined && !BONDABLE.some((m) => f.mode?.includes(m));

@@ -52,7 +52,7 @@ export function finalChecks(unit: {
   );
   if (unit.foodContact)
     out.push({ check: "food-clean", asks: "Every surface that touches food washed and dry?", why: "Bench dirt and solvent must not reach food." });
-  out.push({ check: "loose-items", asks: "All loose items of the customer lie with the unit?", why: "The bowl left on the shelf is the second visit." });
+  out.push({ check: "loose-items", asks: "All the customer’s loose items with the unit?", why: "A bowl left on the shelf means a second visit." });
   return out;
 }
 

@@ -85,7 +85,7 @@ const CALIPER = 0.03;
  * (ISO 3601 and metric).
  *
  * Bayes over the rows of each table; readings are normal about the nominal size with the caliper's spread and how far pieces of that kind lie off: a worn thread measures 0.05 to 0.2 mm under, a spring pin
- * stands 0.2 to 0.6 mm over its hole until it is driven in, rubber swells and is measured soft. Against them stands that it is none of the sizes known here.
+ * stands 0.2 to 0.6 mm over its hole until it is driven in, rubber swells and is measured soft. Against them stands that it is no size known here fits.
  *
  * @throws Fault where nothing was measured that tells the sizes of its kind apart
  * @example identifyHardware({ kind: "bearing", bore: 8.01, outside: 21.98, width: 7.02 }).hypotheses[0].name // "608"

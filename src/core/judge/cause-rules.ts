@@ -201,7 +201,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "symptom:slips", weight: 1, why: "it slipped under load" },
     ],
     confirm: ["hold the shaft, turn the gear", "look for shine where hub and shaft rubbed"],
-    goTo: ["renew gear and pin or key; bond only where the load is light and no part is to be had"],
+    goTo: ["renew gear and pin or key; bond only where the load is light and no part is available"],
   },
   {
     cause: "crumbs",

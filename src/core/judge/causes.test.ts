@@ -217,7 +217,7 @@ describe("repair, replace or make", () => {
     expect(advised(facts({ mateWorn: false, cost: 18, limit: 120 }))).toBe("renew");
     expect(fateOptions(facts()).find((o) => o.fate === "repair")).toMatchObject({ barred: true });
   });
-  it("no part to be had: made; and a cracked hub on a light drive may be bonded", () => {
+  it("no part available: made; and a cracked hub on a light drive may be bonded", () => {
     expect(advised(facts({ partToBeHad: false }))).toBe("make");
     const bond = fateOptions(facts({ mode: "cracked-hub", partToBeHad: false, load: "light" })).find((o) => o.fate === "repair");
     expect(bond?.barred).toBe(false);

@@ -43,7 +43,7 @@ export const GREASE_STATES = [
   { state: "metal", says: "metal glitter", implies: "A gear or bearing is breaking up: strip and wash all of it." },
   { state: "plastic", says: "plastic crumbs", implies: "A plastic gear is failing: wash the whole case, the crumbs eat the new one." },
   { state: "wet", says: "milky or rusty", implies: "Water got in: find where before closing." },
-  { state: "gone", says: "gone next door", implies: "The seal between the chambers leaks: renew it." },
+  { state: "gone", says: "leaked next door", implies: "The seal between the chambers leaks: renew it." },
   { state: "dry", says: "dry cake", implies: "Age: wash it out and renew." },
 ] as const;
 

@@ -42,7 +42,7 @@ export interface FateOption {
 /**
  * Repair, replace or make: what speaks for and against each with this job's facts, the advised one first. The technician decides; the reason is kept with the decision.
  *
- * The schools: a failed gear's mate is renewed with it unless it measures sound; a bond is a stopgap for light, slow, cool drives that nobody is hurt by, where no part is to be had; what is made must carry what the old one
+ * The schools: a failed gear's mate is renewed with it unless it measures sound; a bond is a stopgap for light, slow, cool drives that nobody is hurt by, where no part is available; what is made must carry what the old one
  * carried.
  */
 export function fateOptions(f: FateFacts): FateOption[] {
@@ -81,7 +81,7 @@ const withinLimit = (f: FateFacts): (readonly [boolean, string])[] =>
 
 function renew(f: FateFacts): Option {
   return option("renew", f.partToBeHad === false, [
-    ...(f.partToBeHad === true ? [[false, "the part is to be had"] as const] : f.partToBeHad === false ? [[true, "no part is to be had"] as const] : []),
+    ...(f.partToBeHad === true ? [[false, "the part is available"] as const] : f.partToBeHad === false ? [[true, "no part is available"] as const] : []),
     ...withinLimit(f),
     ...(f.kind === "gear" && f.mateWorn === true ? [[true, "its mate is worn: a worn gear ruins a new one within weeks"] as const] : []),
     ...(f.kind === "gear" && f.mateWorn === false ? [[false, "its mate measures sound: it may stay"] as const] : []),
@@ -93,7 +93,7 @@ function renewPair(f: FateFacts): Option {
     ...(f.mateWorn === true ? [[false, "the mate is worn beyond its limit"] as const] : []),
     ...(f.mateWorn === undefined ? [[false, "the mate is not measured: one school renews both, always"] as const] : []),
     ...(f.mateWorn === false ? [[true, "the mate measures sound: money for nothing, says the other school"] as const] : []),
-    ...(f.partToBeHad === true ? [[false, "the part is to be had"] as const] : f.partToBeHad === false ? [[true, "no part is to be had"] as const] : []),
+    ...(f.partToBeHad === true ? [[false, "the part is available"] as const] : f.partToBeHad === false ? [[true, "no part is available"] as const] : []),
     ...withinLimit(f),
   ]);
 }
@@ -114,14 +114,14 @@ function repair(f: FateFacts): Option {
   if (bondable && f.speedMs !== undefined && f.speedMs > 3) reasons.push([true, `it runs fast, ${f.speedMs.toFixed(1)} m/s at the teeth`]);
   if (f.hot) reasons.push([true, "it runs hot: glue softens"]);
   if (f.safety) reasons.push([true, "somebody is hurt if it lets go"]);
-  if (f.partToBeHad === false && bondable) reasons.push([false, "no part is to be had"]);
+  if (f.partToBeHad === false && bondable) reasons.push([false, "no part is available"]);
   return option("repair", f.safety || (f.kind === "gear" && (teeth || f.mode === "melted")) || ["bearing", "seal"].includes(f.kind ?? ""), reasons);
 }
 
 function make(f: FateFacts): Option {
   const reasons: (readonly [boolean, string])[] = [];
-  if (f.partToBeHad === false) reasons.push([false, "no part is to be had, and its shape is known from the gear bench"], [false, "better made than scrapped"]);
-  if (f.partToBeHad === true) reasons.push([true, "the part is to be had: cheaper and surer"]);
+  if (f.partToBeHad === false) reasons.push([false, "no part is available, and its shape is known from the gear bench"], [false, "better made than scrapped"]);
+  if (f.partToBeHad === true) reasons.push([true, "the part is available: cheaper and surer"]);
   if (f.load === "hard") reasons.push([true, "printed or milled plastic carries less than moulded"]);
   if (f.safety) reasons.push([true, "nobody vouches for a made part where somebody can be hurt"]);
   if (f.hot && f.plastic) reasons.push([true, "heat: printed plastic softens sooner"]);

@@ -32,7 +32,7 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
   },
   {
     check: "lies-flat",
-    says: "Does it lie down on its face by hand, before any screw is turned?",
+    says: "Does it sit flat on its face by hand, before any screw is turned?",
     why: "a cover drawn down with its own screws cracks, or bends the shaft that is not in mesh",
     applies: (_, parts) => named(parts, cover),
   },

@@ -18,14 +18,14 @@ export function safetyGate(unit: { readonly supply?: string; readonly kind: stri
   const out: SafetyQuestion[] = [];
   const ask = (gate: string, asks: string, why: string): void => void out.push({ gate, asks, why });
   if (unit.supply === "mains" || unit.supply === undefined || unit.supply === "other")
-    ask("unplugged", "Unplugged, and the plug lies in sight?", "Somebody else will plug it in for you. The plug stays where you can see it.");
+    ask("unplugged", "Unplugged, with the plug in sight?", "Somebody else will plug it in for you. The plug stays where you can see it.");
   if (unit.supply === "battery")
     ask("battery-out", "Battery out, and off the bench?", "A lithium pack can start the drive, and burns when its cells are bridged by a tool.");
   if (unit.supply === "water") ask("water-off", "Water shut off and let out?", "Fixed water and gas lines are for a licensed technician.");
   if (unit.supply !== "hand" && charged.test(unit.kind))
     ask(
       "stored-charge",
-      "Stored charge waited for and measured?",
+      "Stored charge left to drain, and measured?",
       "A capacitor holds its charge after the plug is out. Discharging it is for a competent person.",
     );
   if (blades.test(unit.kind)) ask("blade", "Blade or tool off, or covered?", "Most cuts at the bench are from a blade that was still in.");

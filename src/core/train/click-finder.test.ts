@@ -74,7 +74,7 @@ describe("where a click comes from", () => {
     const turn = 1000;
     const found = findClick({ train, clicksMs: taps(turn * 11, 6, 5), turns: { shaft: "out", tapsMs: taps(turn, 40, 6) } });
     expect(found.suspects[0]?.rate).toMatchObject({ kind: "hunting", at: "m2" });
-    expect(found.suspects[0]?.says).toMatch(/same two teeth of m2 meet, every 38 turns of lay/);
+    expect(found.suspects[0]?.says).toMatch(/same two teeth of the mesh of lay and out meet, every 38 turns of lay/);
   });
   it("a beat that nothing in the train makes is said to be none of these", () => {
     const found = findClick({ train, clicksMs: taps(4000 * 1.62, 12, 5), turns: { shaft: "out", tapsMs: taps(4000, 20, 6) } });

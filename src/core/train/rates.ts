@@ -1,6 +1,6 @@
 import { shaftSpeeds } from "./shaft-speeds";
 import { gcd } from "./solve";
-import { FRAME, type TrainInput, wheelsOf } from "./train";
+import { FRAME, meshName, type TrainInput, wheelsOf } from "./train";
 
 /** Something in a train that comes round again and again, and could be heard. */
 export interface Rate {
@@ -55,7 +55,7 @@ export function ratesOf(train: TrainInput): Rate[] {
           at: m.id,
           perInputTurn: planets * bySun,
           usual: 0.7,
-          says: `each time a planet passes one place of the sun in ${m.id}`,
+          says: `each time a planet passes one place of the sun in ${meshName(m)}`,
           look: `its ${m.sun.teeth}-tooth sun`,
         });
       if (byRing > 1e-12)
@@ -64,7 +64,7 @@ export function ratesOf(train: TrainInput): Rate[] {
           at: m.id,
           perInputTurn: planets * byRing,
           usual: 0.7,
-          says: `each time a planet passes one place of the ring in ${m.id}`,
+          says: `each time a planet passes one place of the ring in ${meshName(m)}`,
           look: `its ${m.ring.teeth}-tooth ring`,
         });
       if (m.planetTeeth && bySun > 1e-12) {
@@ -74,7 +74,7 @@ export function ratesOf(train: TrainInput): Rate[] {
           at: m.id,
           perInputTurn: 2 * planet,
           usual: 0.7,
-          says: `twice per turn of a planet of ${m.id}, at sun and ring`,
+          says: `twice per turn of a planet of ${meshName(m)}, at sun and ring`,
           look: `a ${m.planetTeeth}-tooth planet`,
         });
         out.push({
@@ -82,7 +82,7 @@ export function ratesOf(train: TrainInput): Rate[] {
           at: m.id,
           perInputTurn: planet,
           usual: 0.4,
-          says: `once per turn of a planet of ${m.id}`,
+          says: `once per turn of a planet of ${meshName(m)}`,
           look: `a ${m.planetTeeth}-tooth planet or its pin`,
         });
       }
@@ -98,7 +98,7 @@ export function ratesOf(train: TrainInput): Rate[] {
         at: m.id,
         perInputTurn: (speed * z1) / round,
         usual: 0.8,
-        says: `once per turn of the ${m.kind} ${m.id}`,
+        says: `once per turn of ${meshName(m)}`,
         look: m.kind === "belt" ? "the belt itself: a missing or torn tooth" : "the chain itself: a stiff or bent link",
       });
     const every = z2 / gcd(z1, z2);
@@ -109,7 +109,7 @@ export function ratesOf(train: TrainInput): Rate[] {
         at: m.id,
         perInputTurn: speed / every,
         usual: 0.25,
-        says: `when the same two teeth of ${m.id} meet, every ${every} turns of ${m.driver.shaft}`,
+        says: `when the same two teeth of ${meshName(m)} meet, every ${every} turns of ${m.driver.shaft}`,
         look: `one tooth on each: the ${wheelsOf(m)
           .map((w) => w.says)
           .join(" and the ")}`,
@@ -119,7 +119,7 @@ export function ratesOf(train: TrainInput): Rate[] {
       at: m.id,
       perInputTurn: speed * z1,
       usual: 0.1,
-      says: `every tooth of ${m.id}`,
+      says: `every tooth of ${meshName(m)}`,
       look: `the mesh as a whole: the ${wheelsOf(m)
         .map((w) => w.says)
         .join(" and the ")}, worn all round or set too deep`,

@@ -71,7 +71,7 @@ describe("speeds of a train", () => {
 
   it("a train that drives a shaft twice at speeds that do not agree locks, and the mesh is named", () => {
     const t = solveTrain(train(100, spur("a", "motor", 10, "out", 20), spur("b", "motor", 10, "out", 21)));
-    expect(t.problems).toEqual([{ at: "b", says: expect.stringMatching(/locks at b/) }]);
+    expect(t.problems).toEqual([{ at: "b", says: expect.stringMatching(/the train locks: .* are driven twice/) }]);
     expect(solveTrain(train(100, spur("a", "motor", 10, "out", 20), spur("b", "motor", 11, "out", 22))).problems).toEqual([]);
   });
 

@@ -1,5 +1,5 @@
 import { shaftSpeeds } from "./shaft-speeds";
-import { FRAME, type Mesh, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
+import { FRAME, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
 
 export interface ShaftAnswer {
   readonly shaft: string;
@@ -119,7 +119,7 @@ function problemsOf(train: TrainInput): TrainProblem[] {
     if (ids.has(m.id)) out.push({ at: m.id, says: `two meshes are called ${m.id}` });
     ids.add(m.id);
     const shafts = shaftsOf(m);
-    if (new Set(shafts).size < shafts.length) out.push({ at: m.id, says: `${m.id} joins a shaft with itself` });
+    if (new Set(shafts).size < shafts.length) out.push({ at: m.id, says: `${meshName(m)} joins a shaft with itself` });
     if (m.kind === "planetary") out.push(...planetsSay(m));
     if (m.kind === "internal" && m.driven.teeth === m.driver.teeth)
       out.push({ at: m.id, says: "a ring and the gear inside it cannot have the same number of teeth" });
@@ -148,7 +148,7 @@ function lockedSays(train: TrainInput, id: string): TrainProblem {
   if (!m) return { at: train.input.shaft, says: `the input shaft ${train.input.shaft} is held: the train locks` };
   return {
     at: id,
-    says: `the train locks at ${id}: ${shaftsOf(m)
+    says: `the train locks: ${shaftsOf(m)
       .filter((s) => s !== FRAME)
       .join(" and ")} are driven twice, at speeds that do not agree`,
   };
@@ -159,7 +159,7 @@ function freeSays(train: TrainInput, shaft: string): TrainProblem {
   return {
     at: shaft,
     says: planetary
-      ? `nothing settles how ${shaft} turns: of ${planetary.id}, hold the ring or drive one more of sun, ring and carrier`
+      ? `nothing settles how ${shaft} turns: of ${meshName(planetary)}, hold the ring or drive one more of sun, ring and carrier`
       : `nothing drives ${shaft}: no mesh joins it to ${train.input.shaft}`,
   };
 }

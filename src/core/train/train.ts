@@ -77,6 +77,12 @@ export const trainInput = z.strictObject({
 export type TrainInput = Frozen<z.infer<typeof trainInput>>;
 export type Mesh = Frozen<z.infer<typeof meshInput>>;
 export type PlanetaryMesh = Extract<Mesh, { kind: "planetary" }>;
+
+/** What a mesh is called where people read: by the shafts that it joins. @example meshName(m) // "the mesh of motor and lay shaft" */
+export const meshName = (m: Mesh): string =>
+  m.kind === "planetary"
+    ? `the planetary set on ${m.sun.shaft}`
+    : `the ${m.kind === "belt" || m.kind === "chain" ? m.kind : "mesh"} of ${m.driver.shaft} and ${m.driven.shaft}`;
 export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
 
 /** Shafts of a mesh in the order power usually takes. */

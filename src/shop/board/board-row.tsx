@@ -58,7 +58,7 @@ function PromisedDay({ job, today }: { job: BoardRowJob; today: string }) {
         <Circle size={20} aria-hidden="true" /> {format(parseISO(job.handedBackAt), "EEE d MMM")}
       </span>
     );
-  if (!job.promised) return <span className="hush text-[19px]">no day given</span>;
+  if (!job.promised) return <span className="hush text-[19px]">no date given</span>;
   const days = differenceInCalendarDays(parseISO(job.promised), parseISO(today));
   const late = days < 0;
   return (

@@ -6,8 +6,8 @@ import { loadJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 
 const SAYS: Readonly<Record<Stage, string>> = {
-  "take-in": "finish taking in",
-  strip: "go on stripping",
+  "take-in": "finish taking it in",
+  strip: "carry on stripping",
   judge: "judge what failed",
   match: "find the parts",
   lube: "clean and lubricate",

@@ -70,7 +70,7 @@ export function Board({ jobs, today, shopName, next, takeIn }: BoardView & { tak
             </KeyLink>
           </div>
         ) : (
-          <p className="px-5 text-[28px]">Nothing waits for you.</p>
+          <p className="px-5 text-[28px]">Nothing is waiting.</p>
         )}
       </section>
     </div>

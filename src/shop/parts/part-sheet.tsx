@@ -38,7 +38,7 @@ export function PartSheet({
           {part.stock} in the drawer
         </p>
       </header>
-      {part.discontinued && <p className="says danger">No more made{part.stock ? `: the ${part.stock} in the drawer are the last.` : ", and none is left."}</p>}
+      {part.discontinued && <p className="says danger">Discontinued{part.stock ? `: the ${part.stock} in the drawer are the last.` : ", and none is left."}</p>}
       {figures.length > 0 && (
         <dl className="grid grid-cols-2 border-t-2 border-base-300">
           {figures.map((f) => (
@@ -54,14 +54,14 @@ export function PartSheet({
       )}
       <Lines title="Sold for" lines={part.fits.map((f) => ({ key: fitInWords(f), shows: fitInWords(f) }))} />
       <Lines
-        title="Takes the place of"
+        title="Replaces"
         lines={part.replaces.map((r) => ({
           key: r.number,
           shows: to(r.number),
           why: [r.when, r.variants.length ? `variant ${r.variants.join(", ")} only` : ""].filter(Boolean).join("; "),
         }))}
       />
-      <Lines title="In its place now" lines={replacedBy.map((r) => ({ key: r.number, shows: to(r.number), why: r.when ?? r.name }))} />
+      <Lines title="Replaced by" lines={replacedBy.map((r) => ({ key: r.number, shows: to(r.number), why: r.when ?? r.name }))} />
       <Lines
         title="Must come with it"
         lines={part.needsAlso.map((n) => ({
@@ -74,7 +74,7 @@ export function PartSheet({
           why: n.why,
         }))}
       />
-      <Lines title="Cannot stay with it" tone="text-error" lines={part.incompatibleWith.map((n) => ({ key: n.number, shows: to(n.number), why: n.why }))} />
+      <Lines title="Does not work with" tone="text-error" lines={part.incompatibleWith.map((n) => ({ key: n.number, shows: to(n.number), why: n.why }))} />
       <Lines
         title="Holds"
         lines={part.contains.map((c) => ({
@@ -90,7 +90,7 @@ export function PartSheet({
       <Lines title="Also in the kit" lines={inKits.map((k) => ({ key: k.number, shows: to(k.number), why: k.name }))} />
       {offers.length > 0 && (
         <table className="w-full text-left text-[19px]">
-          <caption className="border-b-2 border-base-content pb-1 text-left text-[20px] font-bold">To be had from</caption>
+          <caption className="border-b-2 border-base-content pb-1 text-left text-[20px] font-bold">Available from</caption>
           <tbody>
             {offers.map((o) => (
               <tr key={`${o.supplier} ${o.pack}`} className="border-b-2 border-base-300">

@@ -37,7 +37,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
       setFault(null);
       window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
     } catch (e) {
-      if (turn === looked.current) setFault(whatFailed(e, "Not looked up", "What is shown may be old."));
+      if (turn === looked.current) setFault(whatFailed(e, "Not looked up", "What is shown may be out of date."));
     }
   };
   useEffect(() => {
@@ -45,7 +45,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
     let gone = false;
     askShop(`/api/parts/about?number=${encodeURIComponent(marked.number)}`, aboutPart).then(
       (told) => !gone && setAbout(told),
-      (e) => !gone && setFault(whatFailed(e, "Not looked up", "What is shown may be old.")),
+      (e) => !gone && setFault(whatFailed(e, "Not looked up", "What is shown may be out of date.")),
     );
     return () => {
       gone = true;
@@ -89,7 +89,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
           )}
           {found.length === 0 && (
             <p className="p-5 text-[24px]">
-              Nothing begins like that. Try fewer characters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1.
+              Nothing matches. Try fewer characters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1.
             </p>
           )}
           <ul ref={list} aria-label="Parts found" className="min-h-0 flex-1 overflow-y-auto">
@@ -112,7 +112,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
                   <span className="text-right">
                     <span className="figures block text-[19px]">{money(p.price, currency)}</span>
                     <span className={`block text-[17px] ${p.stock ? "" : p.discontinued ? "font-semibold text-error" : "hush"}`}>
-                      {p.stock ? `${p.stock} in the drawer` : p.discontinued ? "✕ no more made" : "to order"}
+                      {p.stock ? `${p.stock} in the drawer` : p.discontinued ? "✕ discontinued" : "to order"}
                     </span>
                   </span>
                 </button>
@@ -129,7 +129,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
                   Show more
                 </KeyButton>
               ) : (
-                <span className="hush">Say more words to see the others.</span>
+                <span className="hush">Add a word to narrow it down.</span>
               )}
             </div>
           )}

@@ -70,7 +70,7 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
     setBusy(null);
   };
   const lookThrough = (w: Waiting): Promise<void> =>
-    during("Looking it through", async (rows) => {
+    during("Checking it", async (rows) => {
       setWaiting({ id: w.id, name: w.name, delimiter: w.delimiter });
       const query = w.delimiter ? `?delimiter=${encodeURIComponent(w.delimiter)}` : "";
       const report = await told<ImportReport>(await fetch(`/api/parts/import/${w.id}${query}`), rows);
@@ -163,8 +163,8 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
             <>
               <h2 className="text-[24px]">In</h2>
               <p className="max-w-[60ch] text-[20px]">
-                A table of parts, of offers or of suppliers, as CSV. It is looked through first and shown; nothing is changed until you say so. A row with the
-                number of a part that is here already takes its place.
+                A table of parts, of offers or of suppliers, as CSV. It is checked first and shown; nothing changes until you say so. A row with the number of a
+                part that is here already takes its place.
               </p>
               <input
                 ref={choose}

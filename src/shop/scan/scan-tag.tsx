@@ -18,7 +18,7 @@ export function ScanTag() {
   const video = useRef<HTMLVideoElement>(null);
   const [typed, setTyped] = useState("");
   const [says, setSays] = useState<string | null>(null);
-  const [camera, setCamera] = useState("The camera is being opened …");
+  const [camera, setCamera] = useState("Opening the camera …");
   /** Whether the text named a job; whether the shop has one of that number is asked then. */
   const open = (text: string): boolean => {
     const number = jobNumberFrom(text);
@@ -54,10 +54,10 @@ export function ScanTag() {
         if (gone || !video.current) return s.getTracks().map((t) => t.stop());
         video.current.srcObject = s;
         void video.current.play();
-        setCamera("Hold the tag before the camera.");
+        setCamera("Hold the tag in front of the camera.");
         timer = setInterval(look, LOOK_MS);
       },
-      () => setCamera("No camera answers here. A scanner that types, or the keyboard, will do."),
+      () => setCamera("No camera found here. A scanner that types, or the keyboard, will do."),
     );
     return () => {
       gone = true;

@@ -10,12 +10,12 @@ export interface RateField {
 }
 
 export const RATE_FIELDS: readonly RateField[] = [
-  { key: "perHour", label: "An hour at the bench", unit: "money", max: 1000, says: "what a quote charges for the minutes of the plan" },
+  { key: "perHour", label: "An hour at the bench", unit: "money", max: 1000, says: "charged for the minutes of the plan" },
   { key: "minMinutes", label: "Minimum time charged", unit: "min", max: 600, says: "a repair is never charged less than this" },
   { key: "testMinutes", label: "Testing and handing back", unit: "min", max: 600, says: "on top of the strip and the plan" },
   { key: "markupPercent", label: "Mark-up on parts", unit: "%", max: 500, says: "parts from the drawer go at their own price" },
-  { key: "cleaningCost", label: "Cleaning", unit: "money", max: 1000, says: "solvent and wipes of a usual job" },
-  { key: "taxPercent", label: "Tax", unit: "%", max: 100, says: "on everything, as your country asks" },
+  { key: "cleaningCost", label: "Cleaning", unit: "money", max: 1000, says: "solvent and wipes for a typical job" },
+  { key: "taxPercent", label: "Tax", unit: "%", max: 100, says: "on everything, at your local rate" },
   {
     key: "ifDeclined",
     label: "If a quote is declined",

@@ -14,7 +14,7 @@ export function SettingsScreen({ values, currency }: { values: Readonly<Record<R
     <div className="min-h-dvh min-w-[1000px]">
       <ShopHead title="How the shop charges" back={{ href: "/", says: "The board" }} />
       <main className="max-w-[900px] p-5">
-        <p className="pb-2 text-[20px]">Every quote is reckoned with these. Quotes that were made stay as they were.</p>
+        <p className="pb-2 text-[20px]">Every new quote uses these. Quotes already made do not change.</p>
         {RATE_FIELDS.map((f) => (
           <Rate key={f.key} field={f} value={values[f.key]} unit={f.unit === "money" ? currency : f.unit} />
         ))}
@@ -31,7 +31,7 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
   const [saved, setSaved] = useState(false);
   const save = async (): Promise<void> => {
     if (text === kept) return setFault(null);
-    const says = await setRate({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field once more to try again."));
+    const says = await setRate({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field again to retry."));
     setFault(says);
     setSaved(says === null);
     if (says === null) setKept(text);

@@ -195,8 +195,8 @@ function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "wait
     >
       {open > 0 && cutOff && (
         <p>
-          <b className="text-error">{open === 1 ? "One picture is" : `${open} pictures are`} not saved yet:</b> the shop’s computer does not answer. They lie in
-          this browser and are sent again by themselves.
+          <b className="text-error">{open === 1 ? "One picture is" : `${open} pictures are`} not saved yet:</b> the shop’s computer does not answer. They are
+          kept in this browser and sent again automatically.
         </p>
       )}
       {refused.map((p) => (
@@ -218,7 +218,7 @@ function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "wait
             Again
           </button>
           <button type="button" className="key-button small" onClick={() => void throwAway(p.key)}>
-            Drop it
+            Discard it
           </button>
         </div>
       ))}

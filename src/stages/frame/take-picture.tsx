@@ -105,7 +105,7 @@ export function TakePicture({
       )}
       <div className="flex flex-wrap items-center gap-1.5 bg-base-100 p-1.5">
         <KeyButton keyName="P" onPress={() => void shoot()} disabled={busy} look="main" className="!min-h-[50px] !text-[21px]">
-          {busy ? "Keeping …" : "Take it"}
+          {busy ? "Saving …" : "Take it"}
         </KeyButton>
         <KeyButton keyName="U" onPress={() => file.current?.click()}>
           File

@@ -20,7 +20,7 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
     const job = thereIs(await loadJob(number), number);
     const asked = finalChecks(job).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
-    if (back) return setAnswer(number, version, finalKey(check), null, `last check opened again: ${asked.asks}`);
+    if (back) return setAnswer(number, version, finalKey(check), null, `final check reopened: ${asked.asks}`);
     if (asked.unit) {
       if (value === undefined) throw new Fault("value", `give the figure in ${asked.unit}`);
       const fault = figureFault(asked, value);
@@ -31,7 +31,7 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
       version,
       finalKey(check),
       { answer: "yes", value, unit: asked.unit },
-      `last check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}`,
+      `final check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}`,
     );
   });
 }

@@ -29,11 +29,11 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(0,0.55fr)] gap-7">
-      <section aria-label="Last check" className="flex flex-col gap-4">
+      <section aria-label="Final check" className="flex flex-col gap-4">
         {handedBackAt ? (
           <>
             <h2 className="text-[44px]">Handed back.</h2>
-            <p className="text-[24px]">The return sheet stays here; print it again whenever it is asked for.</p>
+            <p className="text-[24px]">The return sheet stays here; print it again any time.</p>
           </>
         ) : now ? (
           <>
@@ -64,7 +64,7 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
               </p>
             )}
             <KeyButton keyName=" " look="main" onPress={() => void yes()} className="max-w-[420px] justify-center">
-              {now.unit ? "Enter the figure" : "Yes, it is so"}
+              {now.unit ? "Enter the figure" : "Yes, checked"}
             </KeyButton>
           </>
         ) : (
@@ -90,7 +90,7 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
           </KeyLink>
         </div>
       </section>
-      <ol aria-label="Last checks" className="overflow-y-auto">
+      <ol aria-label="Final checks" className="overflow-y-auto">
         {checks.map((c) => {
           const a = answerOf(c);
           return (

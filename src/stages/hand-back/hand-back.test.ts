@@ -26,7 +26,7 @@ describe("the last checks", () => {
     expect(asked).not.toContain("insulation");
     for (const [i, check] of asked.entries()) {
       expect((await handBackView(number))?.gates).toHaveLength(asked.length - i);
-      expect(refusal(await press(handBack, number, {}))).toBe("stage: Answer the last checks.");
+      expect(refusal(await press(handBack, number, {}))).toBe("stage: Answer the final checks.");
       expect(await press(answerCheck, number, { check })).toMatchObject({ ok: true });
     }
     expect(await handBackView(number)).toMatchObject({ gates: [], answers: asked.map((c) => ({ question: `final:${c}`, answer: "yes" })) });

@@ -192,7 +192,7 @@ export function ReturnSheet({
           {job.foodContact
             ? "Never run it dry or longer than its plate says; wash the loose parts at once and let them dry."
             : "Let it rest when it gets warm; keep the vents clear; a new noise is worth a telephone call."}{" "}
-          To be seen again after a year of the same use, or at the first click.
+          Due for a check after a year of the same use, or at the first click.
         </p>
       </Section>
     </article>

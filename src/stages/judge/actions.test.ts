@@ -49,7 +49,7 @@ describe("a gear that is named", () => {
   const gear = { teeth: 24, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
   it("by its readings: worked out again when it is accepted, gone when a tooth's reading changes", async () => {
     const number = await pumpAt("judge");
-    expect(refusal(await press(acceptName, number, { part: "p2", which: 0 }))).toMatch(/^readings: There is too little measured/);
+    expect(refusal(await press(acceptName, number, { part: "p2", which: 0 }))).toMatch(/^readings: Not enough is measured to name it/);
     await press(saveGearNotes, number, { part: "p2", notes: { kind: "spur", teeth: 24 } });
     await read(number, "tip diameter", gearDimensions(gear).tipDiameterMm.toFixed(2));
     for (const teeth of [3, 4]) await read(number, "span", spanOver(gear, teeth).toFixed(2), { teeth });

@@ -114,9 +114,9 @@ const nameInput = z.object({ ...onPart, which: z.int().min(0).max(20) });
 export async function acceptName(raw: z.infer<typeof nameInput>): Promise<ActionResult> {
   return act(nameInput, raw, async ({ number, version, part, which }) => {
     const naming = nameFrom(thereIs(await loadJob(number), number), part);
-    if (!naming) throw new Fault("readings", "there is too little measured to name it");
+    if (!naming) throw new Fault("readings", "not enough is measured to name it");
     const name = naming.names[which];
-    if (!name) throw new Fault("which", "that name is not among the possible ones any more");
+    if (!name) throw new Fault("which", "that name no longer fits the readings");
     const { words: _words, ...identity } = name;
     return nameGear(number, version, part, identity);
   });

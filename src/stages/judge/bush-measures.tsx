@@ -11,7 +11,7 @@ import { meanReadings } from "./gear/gear-readings";
 
 const ASKED = [
   ["bore", "Bore"],
-  ["bore across", "Bore, a quarter on"],
+  ["bore across", "Bore, a quarter turn round"],
   ["shaft", "Its shaft"],
 ] as const;
 

@@ -116,7 +116,7 @@ describe("the mate", () => {
         .find((o) => o.fate === "renew-pair")
         ?.reasons.map((r) => r.says),
     ).toContain("the mate is worn beyond its limit");
-    // an empty catalogue: no part is to be had
+    // an empty catalogue: no part is available
     expect(fatesOf(measured(0.14), "p1", [])[0]?.fate).toBe("make");
     expect(fatesOf(measured(0.14), "p2", [])).toEqual([]);
   });

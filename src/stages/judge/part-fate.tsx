@@ -14,7 +14,7 @@ export function PartFate({ part, options, finding }: { part: string; options: re
   const { run } = useJob();
   const [looked, setLooked] = useState<string>();
   const shown = options.find((o) => o.fate === (looked ?? finding?.fate)) ?? options[0];
-  if (!shown) return <p className="hush text-[18px]">Say how it failed: then what to do about it is argued here.</p>;
+  if (!shown) return <p className="hush text-[18px]">Say how it failed first. The options are weighed here.</p>;
   return (
     <div className="flex flex-col gap-1.5">
       <div className="grid grid-cols-3 gap-1.5">
@@ -32,7 +32,7 @@ export function PartFate({ part, options, finding }: { part: string; options: re
       </div>
       <ul aria-label="Reasons" className="text-[18px] leading-tight">
         <Reasons reasons={shown.reasons} />
-        {shown.reasons.length === 0 && <li className="hush">nothing speaks for or against it yet</li>}
+        {shown.reasons.length === 0 && <li className="hush">no reason for or against yet</li>}
       </ul>
       {finding?.fate === shown.fate ? (
         <SavedField key={part} label="Why" name={`fate-${part}`} value={finding.fateWhy ?? ""} save={(fateWhy) => run(saveFinding, { part, fateWhy })} />

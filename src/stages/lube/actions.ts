@@ -70,7 +70,7 @@ export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResu
     const slip = grams !== null && free !== null ? slipOfUnits(grams, free) : null;
     if (slip) throw new Fault("grams", slip);
     if (grams !== null && (grams < aim / 3 || grams > aim * 3))
-      throw new Fault("grams", `${grams} g for ${aim} g: that is a third or three times of it. Weigh it again, or look at the unit.`);
+      throw new Fault("grams", `${grams} g for ${aim} g: out by a factor of three or more. Weigh it again, or check the unit.`);
     return weighIn(number, version, point, grams);
   });
 }

@@ -50,11 +50,11 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
             <b>Old grease {state.says}.</b> {state.implies}
           </p>
         )}
-        <p className="says">Solvents: air, and no flame or hot air near. Acetone ruins ABS. Motor, brushes and belts stay dry.</p>
+        <p className="says">Solvents: ventilate, no flame or hot air near. Acetone ruins ABS. Motor, brushes and belts stay dry.</p>
         <KeyButton keyName="K" pressed={job.washed} onPress={() => void run(saveWashed, { washed: !job.washed })}>
-          {job.washed ? "✓ Clean and dry" : "All is clean and dry"}
+          {job.washed ? "✓ Clean and dry" : "All clean and dry"}
         </KeyButton>
-        <h2 className="text-[22px]">The case inside</h2>
+        <h2 className="text-[22px]">Inside of the case</h2>
         <div className="grid grid-cols-3 gap-2">
           {sides.map(([k, says]) => (
             <label key={k} className="words">
@@ -105,10 +105,10 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
                   {r.says}
                 </Reason>
               ))}
-              <li className="hush pt-1 text-[17px]">Taken for granted: {plan.assumed.join("; ")}.</li>
+              <li className="hush pt-1 text-[17px]">Assumed: {plan.assumed.join("; ")}.</li>
             </ul>
             {job.lubricant === shown.lubricant.id && job.lubePoints.length ? (
-              <p className="says good text-[22px] font-semibold">✓ Taken for this job</p>
+              <p className="says good text-[22px] font-semibold">✓ Used on this job</p>
             ) : (
               <KeyButton
                 keyName={next ? undefined : " "}
@@ -120,7 +120,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
                 }
                 className="justify-center"
               >
-                Take this grease
+                Use this grease
               </KeyButton>
             )}
           </>

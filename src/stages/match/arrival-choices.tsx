@@ -40,7 +40,7 @@ export function ArrivalChoices({
           Send it back, and order it again
         </KeyButton>
         <KeyButton keyName="G" onPress={() => settle(rework ? "rework" : "accepted")}>
-          Take it all the same
+          Accept it anyway
         </KeyButton>
       </>
     );

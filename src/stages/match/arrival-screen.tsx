@@ -51,7 +51,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
     if (!next) return;
     return listenToTypedCaliper(window, (text) => void put(next, text).then(setFault));
   });
-  if (!at || !verdict) return <p className="text-[26px]">Nothing has come yet. What is ordered stands in the basket, with its news.</p>;
+  if (!at || !verdict) return <p className="text-[26px]">Nothing has arrived yet. Orders and their news are in the basket.</p>;
   const rework = [...at.planned, ...verdict.rework].filter((r, i, all) => all.findIndex((o) => o.note === r.note) === i);
   const settle = async (decision: "accepted" | "rework" | "sent-back" | null): Promise<void> => {
     const result = await run(decide, {

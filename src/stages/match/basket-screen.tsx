@@ -216,7 +216,7 @@ function BasketLines({ basket, names, money }: { basket: Basket; names: Readonly
         </section>
       )}
       {basket.leftOver.length > 0 && (
-        <p className="hush pt-2 text-[19px]">Left over, to stock: {basket.leftOver.map((l) => `${l.qty} × ${names[l.part] ?? l.part}`).join(", ")}</p>
+        <p className="hush pt-2 text-[19px]">Left over for stock: {basket.leftOver.map((l) => `${l.qty} × ${names[l.part] ?? l.part}`).join(", ")}</p>
       )}
     </>
   );

@@ -3,7 +3,7 @@ import type { BasketSearch } from "./basket-search";
 
 /** Where a basket would stand: that it is being searched for, and how far; why there is none; or that nothing is to be bought. */
 export function BasketState({ search, says }: { search: BasketSearch | null; says: string | undefined }) {
-  if (search === null) return <p className="says danger text-[22px]">Nothing is to be bought: choose the parts first.</p>;
+  if (search === null) return <p className="says danger text-[22px]">Nothing to buy yet: choose the parts first.</p>;
   if (search.state === "found") return <p className="says danger text-[22px]">{says ?? "There is no complete set."}</p>;
   if (search.state === "searching")
     return (

@@ -62,7 +62,7 @@ export function jobBasketFrom(ground: BasketGround, aim: Aim, { answer: bare, fo
   // the limit is for everything: what it leaves for parts is said with it
   const answer =
     budget !== undefined && !bare.basket && ground.limit !== undefined
-      ? { ...bare, says: `Of the limit of ${ground.limit.toFixed(2)}, work, tax and what is used up leave ${budget.toFixed(2)} for parts. ${bare.says}` }
+      ? { ...bare, says: `After work, tax and consumables the limit of ${ground.limit.toFixed(2)} leaves ${budget.toFixed(2)} for parts. ${bare.says}` }
       : bare;
   const { basket } = answer;
   return {

@@ -5,12 +5,12 @@ import { KeyLink } from "@/ui/key-link";
 import { Reasons } from "@/ui/reasons";
 
 const FILES = [
-  { as: "svg", says: "SVG, to print or to cut by laser" },
-  { as: "dxf", says: "DXF, for a mill or a wire" },
+  { as: "svg", says: "SVG, to print or laser-cut" },
+  { as: "dxf", says: "DXF, for milling or wire cutting" },
   { as: "stl", says: "STL, to print as a solid" },
 ] as const;
 
-/** Where no part is to be had: bond, donor, make, each with its reasons; and the gear in true size, with its notes, for whoever makes it. */
+/** Where no part is available: bond, donor, make, each with its reasons; and the gear in true size, with its notes, for whoever makes it. */
 export function MakeScreen({
   number,
   part,
@@ -52,7 +52,7 @@ export function MakeScreen({
               </ul>
             )}
             {w.way === "bond" && !w.barred && (
-              <p className="says danger mt-1">Gloves, and air: epoxy irritates skin, and what is used to degrease burns. No flame near it.</p>
+              <p className="says danger mt-1">Gloves and fresh air: epoxy irritates skin, and what is used to degrease burns. No flame near it.</p>
             )}
           </article>
         ))}

@@ -17,7 +17,7 @@ export interface MakeView {
   readonly donors: readonly { readonly number: string; readonly says: string }[];
 }
 
-/** Where no part is to be had; null where the job has no such part. */
+/** Where no part is available; null where the job has no such part. */
 export async function makeView(number: string, id: string): Promise<MakeView | null> {
   const job = await pageJob(number);
   const part = job?.parts.find((p) => p.id === id);
@@ -25,7 +25,7 @@ export async function makeView(number: string, id: string): Promise<MakeView | n
   const { gear } = gearToMake(job, id);
   const donors = await donorsFor(job);
   return {
-    frame: frameOf(job, partName(part), "no part to be had"),
+    frame: frameOf(job, partName(part), "no part available"),
     places: matchHead(job),
     isGear: part.kind === "gear",
     ways: waysFor(job, id, donors.length),

@@ -54,7 +54,7 @@ function whereToBeHad(part: Candidate["part"], offers: readonly SupplierOffer[],
   const had = offers.filter((o) => o.number === part.number && o.stock !== 0);
   const [cheapest] = [...had].sort((a, b) => a.price - b.price);
   const [soonest] = [...had].sort((a, b) => a.leadDays - b.leadDays || a.price - b.price);
-  if (!cheapest || !soonest) return part.discontinued ? "no more made, and none left" : "nobody offers it";
+  if (!cheapest || !soonest) return part.discontinued ? "discontinued, and none left" : "nobody stocks it";
   const said = (o: SupplierOffer): string =>
     `${money(o.price, currency)}${o.pack > 1 ? ` for ${o.pack}` : ""} in ${o.leadDays} ${o.leadDays === 1 ? "day" : "days"}, ${o.supplier}`;
   return [cheapest, ...(soonest === cheapest ? [] : [soonest])].map(said).join(" · ");
@@ -84,7 +84,7 @@ export function MatchScreen({
   const part = parts.find((p) => p.id === picked) ?? parts[0];
   const [looked, setLooked] = useState<string>();
   const shown = part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
-  if (!part) return <p className="text-[26px]">Nothing is to be renewed. Judge the parts first; what failed is matched here.</p>;
+  if (!part) return <p className="text-[26px]">Nothing to replace yet. Judge the parts first; what failed is matched here.</p>;
   const take = async (): Promise<void> => {
     if (!shown) return;
     const result = await run(choose, { part: part.id, chosen: shown.part.number });
@@ -96,8 +96,8 @@ export function MatchScreen({
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,2.7fr)_minmax(0,3.2fr)_minmax(0,6.1fr)] gap-5">
-      <section aria-label="To be renewed" className="flex min-h-0 flex-col gap-2">
-        <h2 className="text-[24px]">To be renewed</h2>
+      <section aria-label="To replace" className="flex min-h-0 flex-col gap-2">
+        <h2 className="text-[24px]">To replace</h2>
         <ul className="min-h-0 flex-1 overflow-y-auto">
           {parts.map((p) => (
             <li key={p.id}>
@@ -173,7 +173,7 @@ export function MatchScreen({
           </ol>
         )}
         <KeyLink keyName="M" href={`/jobs/${number}/match/make/${part.id}`} className="mt-2">
-          No part to be had?
+          No part available?
         </KeyLink>
       </section>
       <section aria-label="Verdict" className="flex min-h-0 flex-col">

@@ -77,7 +77,7 @@ describe("what is looked for in a job", () => {
     await setReadNumber(number, await version(number), "p7", "VLB-4O-241");
     const wheel = (await candidatesOf(await job(number))).find((c) => c.id === "p7");
     expect(wheel?.candidates[0]).toMatchObject({ part: { number: "VLB-42-242" }, verdict: "with-companions" });
-    expect(wheel?.candidates[0]?.criteria[0]?.says).toMatch(/^takes the place of VLB-40-241: together with/);
+    expect(wheel?.candidates[0]?.criteria[0]?.says).toMatch(/^replaces VLB-40-241: together with/);
     expect((await catalogueFor(await job(number), ["p7"])).some((p) => p.number === "VLB-42-108")).toBe(true);
   });
 });
@@ -118,7 +118,7 @@ describe("the basket of a job", () => {
     const within = await basketOf(number, "soonest within limit");
     expect(within.answer.basket).toBeNull();
     expect(within.answer.says).toBe(
-      "Of the limit of 180.00, work, tax and what is used up leave 61.87 for parts. A complete set comes to 64.98; the limit is 61.87.",
+      "After work, tax and consumables the limit of 180.00 leaves 61.87 for parts. A complete set comes to 64.98; the limit is 61.87.",
     );
     await db("jobs")
       .where({ number })

@@ -91,7 +91,7 @@ export function OrderedScreen({
               Compare what is here ({waiting})
             </KeyLink>
           ) : (
-            <p className="says">{all ? "Everything is here and compared." : "Nothing waits to be compared."}</p>
+            <p className="says">{all ? "Everything is here and compared." : "Nothing left to compare."}</p>
           )}
         </div>
       </section>

@@ -51,7 +51,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             ))}
             <li className="says">
               If it is declined, {money(shown.ifDeclined, currency)}{" "}
-              {shown.ifDeclined ? "are due for finding the fault and putting it together as it was" : "is due: looking was free"}.
+              {shown.ifDeclined ? "are due for finding the fault and putting it together as it was" : "is due: the inspection was free"}.
             </li>
           </ul>
         )}
@@ -100,7 +100,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             <>
               {stale && (
                 <p className="says danger">
-                  It comes to {now && money(now.total, currency)} now, and {money(open.total, currency)} was asked: make it anew.
+                  It now comes to {now && money(now.total, currency)}, and {money(open.total, currency)} was quoted: make a new quote.
                 </p>
               )}
               {ask && now && !stale && <p className="says danger">{ask}</p>}

@@ -54,7 +54,7 @@ export function QuoteSheet({
           If you decline, {money(quote.quote.ifDeclined, currency)} (with tax){" "}
           {quote.quote.ifDeclined ? "are due for finding the fault and putting the unit together as it was." : "is due."}
         </p>
-        <p>Should it come to more than this, you are asked again before anything is done.</p>
+        <p>If it comes to more than this, we ask you again before doing anything.</p>
       </section>
       <footer className="grid grid-cols-2 gap-10 pt-14 text-[17px]">
         {quote.answer ? (

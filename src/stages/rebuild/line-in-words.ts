@@ -33,7 +33,7 @@ const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 const SERVICE_SAYS: Readonly<Record<string, string>> = {
   clean: "Clean",
-  inspect: "Look over",
+  inspect: "Inspect",
   replace: "Renew",
   "pull-seal": "Pull the seal of",
   ream: "Ream",

@@ -166,8 +166,12 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
           </>
         ) : (
           <div className="flex h-full flex-col gap-4">
-            <h2 className="text-[40px]">It is together. Nothing is left over.</h2>
-            <p className="text-[23px]">All {count} lines are done, the Mat is empty, and the ledger closes.</p>
+            <h2 className="text-[40px]">{count ? "Back together, with nothing left over." : "Nothing to put back yet."}</h2>
+            <p className="text-[23px]">
+              {count
+                ? `All ${count} lines are done, the Mat is empty, and the ledger balances.`
+                : "What is laid down at the strip goes back together here, line by line."}
+            </p>
             <div className="mt-auto grid grid-cols-[1fr_auto] items-end gap-2">
               <GoOn from="rebuild" stage={stage} gates={gates} />
               {last && (

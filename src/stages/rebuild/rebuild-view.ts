@@ -53,7 +53,11 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const nextGrease = open.find((l) => l.kind === "grease");
   const minutesLeft = Math.max(1, Math.round((plan.minutes * open.length) / Math.max(1, plan.steps.length)));
   return {
-    frame: frameOf(job, undefined, now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : "together"),
+    frame: frameOf(
+      job,
+      undefined,
+      now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : plan.steps.length ? "back together" : "nothing stripped yet",
+    ),
     pockets: pocketsOf(job),
     line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: "cautions" in now ? now.cautions : [] } : null,
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,

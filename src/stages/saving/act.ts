@@ -16,7 +16,7 @@ export async function act<T extends { number: string }>(schema: z.ZodType<T>, in
     revalidatePath(`/jobs/${read.number}`, "layout");
     return { ok: true, version };
   } catch (e) {
-    if (e instanceof StaleSave) return { ok: false, path: "", says: "This screen is behind; nothing was written over.", stale: e.changes };
+    if (e instanceof StaleSave) return { ok: false, path: "", says: "This screen is out of date; nothing was overwritten.", stale: e.changes };
     if (e instanceof Fault) return { ok: false, path: e.path, says: e.says.charAt(0).toUpperCase() + e.says.slice(1) };
     throw e;
   }

@@ -92,7 +92,7 @@ export function JobProvider({ number, version, children }: { number: string; ver
         <div role="alert" className="fixed inset-x-0 top-[118px] z-40 mx-auto max-w-[900px] border-2 border-error bg-base-100 p-4 text-[20px] shadow-lg">
           {stale ? (
             <>
-              <p className="font-bold text-error">This screen is behind; nothing was written over.</p>
+              <p className="font-bold text-error">This screen is out of date; nothing was overwritten.</p>
               <p>Since it was opened, somebody else changed:</p>
               <ul className="my-1 list-disc pl-6">
                 {stale.slice(-5).map((c) => (

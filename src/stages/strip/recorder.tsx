@@ -53,7 +53,7 @@ const ASKS: Readonly<
     said: (f) => f.marks?.join("; ") ?? "",
     as: (typed) => ({ marks: typed ? [typed] : [] }),
   },
-  note: { label: "Note", example: "what nobody must forget", said: (f) => f.note ?? "", as: (note) => ({ note }) },
+  note: { label: "Note", example: "what must not be forgotten", said: (f) => f.note ?? "", as: (note) => ({ note }) },
 };
 
 /** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
@@ -140,7 +140,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     setInHand(pockets.at(-1)?.step ?? null);
     setSheet("pocket");
   };
-  useKey("L", takeInHand, pockets.length > 0, "Take the last pocket in hand");
+  useKey("L", takeInHand, pockets.length > 0, "Pick up the last pocket");
   const factProps = { facts: read.facts, say: sayFacts, open, set, onClose: () => setSheet(null) };
   const key = (name: string, says: string, target: Sheet, holds: boolean) => (
     <KeyButton keyName={name} className="small" onPress={() => toSheet(target)} pressed={sheet === target || holds}>
@@ -247,7 +247,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
             {alike.map((a) => (
               <p key={a.piece} className="says danger" role="status">
                 <b>≈ {pieceName(read.hardware[a.piece] as (typeof read.hardware)[number])}:</b> {a.says}
-                {a.close ? ". No eye tells them apart: a bag of its own." : "."}
+                {a.close ? ". No eye tells them apart: bag them separately." : "."}
               </p>
             ))}
             {cautions.map((c) => (
@@ -356,6 +356,6 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
 function footOf(pockets: readonly Pocket[]): string {
   const pieces = pockets.reduce((sum, p) => sum + (p.pieces ?? 0), 0);
   return pockets.length
-    ? `${pockets.length} laid down · ${pieces} pieces of hardware · arcs: what had to be off first · stitched: came out as one · ▼ facing · ≈ looks like another · L takes a pocket in hand`
+    ? `${pockets.length} laid down · ${pieces} pieces of hardware · arcs: what had to be off first · stitched: came out as one · ▼ facing · ≈ looks like another · L picks up a pocket`
     : "The Mat is empty: what comes off first lies furthest left.";
 }

@@ -39,7 +39,7 @@ export function SafetyGate({
         {reason === null ? (
           <div className="flex gap-3">
             <KeyButton keyName=" " look="main" onPress={yes} className="min-w-[300px] justify-center">
-              Yes, it is so
+              Yes, checked
             </KeyButton>
             <KeyButton keyName="K" look="warn" onPress={() => setReason("")}>
               Skip, with a reason

@@ -14,7 +14,7 @@ export function useLaidStep(step: string | null): LaidStep | undefined {
     const asked = new AbortController();
     askShop(`/api/jobs/${number}/steps/${encodeURIComponent(step)}`, laidStep, asked.signal)
       .then((found) => (found ? setLaid(found) : say("That step is not there any more.")))
-      .catch((e) => asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Take it in hand again.")));
+      .catch((e) => asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Pick it up again.")));
     return () => asked.abort();
   }, [number, step, say]);
   return laid?.step.id === step ? laid : undefined;

@@ -155,7 +155,7 @@ export function TakeInScreen({ job, gates, currency, counter, thisYear }: Omit<T
           />
         ) : (
           <div className="relative flex max-h-[220px] min-h-[104px] flex-1">
-            <PictureFrame picture={framed(picture)} words={picture ? "as it came in" : "take one, so that nobody is blamed later"} className="w-full" />
+            <PictureFrame picture={framed(picture)} words={picture ? "as it came in" : "take one, so nobody is blamed later"} className="w-full" />
             <KeyButton keyName="P" onPress={() => setCamera({ role: "intake" })} className="small !absolute top-1.5 right-1.5 bg-base-100">
               Picture
             </KeyButton>
@@ -182,7 +182,7 @@ export function TakeInScreen({ job, gates, currency, counter, thisYear }: Omit<T
             className="small !leading-none"
             onPress={() => void set({ consent: !job.consent })}
             pressed={job.consent}
-            label={`${job.consent ? "✓ " : ""}Customer consents to opening and limit`}
+            label={`${job.consent ? "✓ " : ""}Consents to opening and limit`}
           >
             {job.consent ? "✓ " : ""}Consents to opening and limit
           </KeyButton>

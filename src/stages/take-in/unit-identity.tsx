@@ -15,7 +15,7 @@ export function VariantPick({ job, variants }: { job: TakeInJob; variants: reado
   const [teaching, setTeaching] = useState(false);
   return (
     <fieldset>
-      <legend className="words">{variants.length ? "Look at it: which mark does it bear?" : "Variant, and the mark it is told by"}</legend>
+      <legend className="words">{variants.length ? "Look at the unit: which mark does it have?" : "Variant, and the mark it is told by"}</legend>
       {teaching ? (
         <TeachForm
           fields={[

@@ -1,7 +1,7 @@
 import type { Knex } from "knex";
 
 /**
- * The catalogue by kind, with what it fits, what it takes the place of, what comes with it and what is in a kit; suppliers and what they ask; a full-text index
+ * The catalogue by kind, with what it fits, what it replaces, what comes with it and what is in a kit; suppliers and what they ask; a full-text index
  * for the search; what an import changed, so that it can be taken back.
  */
 export const theCatalogue = {

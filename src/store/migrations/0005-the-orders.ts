@@ -46,7 +46,7 @@ export const theOrders = {
       t.text("number").notNullable();
       t.text("sent");
       t.integer("qty").notNullable();
-      // the part of the unit it takes the place of
+      // the part of the unit it replaces
       t.text("part");
       t.text("lot");
       // of one piece

@@ -210,7 +210,7 @@ function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
     const lacks = need.options.map((o) => [...(o.keep ? [] : [o.part]), ...o.with.map((w) => w.part)].filter((p) => !had.has(p)));
     if (lacks.every((l) => l.length)) return `Nobody offers what "${need.id}" needs: ${[...new Set(lacks.flat())].join(", ")}.`;
   }
-  return "Each part is to be had, but no set is complete: what is left in stock, the minimum orders, or parts that do not go together stand in the way.";
+  return "Each part is available, but no set is complete: what is left in stock, the minimum orders, or parts that do not go together stand in the way.";
 }
 
 function whyItLoses(best: Basket, next: Basket): string {

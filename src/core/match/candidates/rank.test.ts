@@ -93,15 +93,15 @@ describe("by its number", () => {
       ["W-4300", "with-companions"],
       ["W-4100", "no"],
     ]);
-    expect(found[0]?.criteria[0]?.says).toBe("takes the place of W-4100: with pinion P-8");
-    expect(found[1]?.criteria[0]?.says).toBe("takes the place of W-4100, by way of W-4200: with pinion P-8");
-    expect(found[2]?.criteria.at(-1)?.says).toBe("no more made, and none is left");
+    expect(found[0]?.criteria[0]?.says).toBe("replaces W-4100: with pinion P-8");
+    expect(found[1]?.criteria[0]?.says).toBe("replaces W-4100, by way of W-4200: with pinion P-8");
+    expect(found[2]?.criteria.at(-1)?.says).toBe("discontinued, and none is left");
   });
   it("what is no more made can be had while the drawer or a supplier has some", () => {
     const says = (stock: number, offered: string[] = []) => rankCandidates({ number: "W-4100" }, [{ ...old, stock }], new Set(offered))[0];
     expect(says(2)).toMatchObject({ verdict: "drop-in" });
-    expect(says(2)?.criteria.at(-1)?.says).toBe("no more made: these are the last");
-    expect(says(0, ["W-4100"])?.criteria.at(-1)?.says).toBe("no more made: what suppliers have is the last");
+    expect(says(2)?.criteria.at(-1)?.says).toBe("discontinued: these are the last");
+    expect(says(0, ["W-4100"])?.criteria.at(-1)?.says).toBe("discontinued: what suppliers have is the last");
     expect(says(0)).toMatchObject({ verdict: "no" });
   });
   it("a misread number is possible, not certain", () => {

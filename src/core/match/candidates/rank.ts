@@ -128,8 +128,8 @@ function criteriaFor(
 /** What is no more made can be had as long as some are left, here or at a supplier's. */
 function lastOnes(part: CataloguePart, offered: boolean): Criterion {
   const says =
-    part.stock > 0 ? "no more made: these are the last" : offered ? "no more made: what suppliers have is the last" : "no more made, and none is left";
-  return criterion("to be had", "1", `${part.stock} in the drawer`, "–", part.stock > 0 || offered ? "fits" : "no", says);
+    part.stock > 0 ? "discontinued: these are the last" : offered ? "discontinued: what suppliers have is the last" : "discontinued, and none is left";
+  return criterion("availability", "1", `${part.stock} in the drawer`, "–", part.stock > 0 || offered ? "fits" : "no", says);
 }
 
 /** A gear of quite another tooth count, or of another sort, is not what anybody means. Spur and helical are told apart by their verdict. */
@@ -177,12 +177,12 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
     const way = successor.chain.length > 2 ? `, by way of ${successor.chain.slice(1, -1).join(", ")}` : "";
     const variant = wanted.unit?.variant;
     if (successor.variants.length && variant && !successor.variants.includes(variant))
-      return said("no", `takes the place of ${successor.chain[0]} in variant ${successor.variants.join(", ")} only`);
+      return said("no", `replaces ${successor.chain[0]} in variant ${successor.variants.join(", ")} only`);
     if (successor.variants.length && !variant)
-      return said("settle", `takes the place of ${successor.chain[0]} in variant ${successor.variants.join(", ")} only: which variant is it?`);
+      return said("settle", `replaces ${successor.chain[0]} in variant ${successor.variants.join(", ")} only: which variant is it?`);
     return said(
       successor.conditions.length ? "companion" : "fits",
-      `takes the place of ${successor.chain[0]}${way}${successor.conditions.length ? `: ${successor.conditions.join("; ")}` : ""}`,
+      `replaces ${successor.chain[0]}${way}${successor.conditions.length ? `: ${successor.conditions.join("; ")}` : ""}`,
     );
   }
   return match ? said("settle", match.says) : null;

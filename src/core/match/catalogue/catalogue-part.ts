@@ -29,7 +29,7 @@ export const cataloguePart = z.strictObject({
   /** no more made: what stands in the drawers is the last */
   discontinued: z.boolean().default(false),
   fits: z.array(partFit).default([]),
-  /** numbers that it takes the place of, and under which condition */
+  /** numbers that it replaces, and under which condition */
   replaces: z
     .array(z.strictObject({ number: partNumber, when: words.optional(), variants: z.array(z.string().trim().min(1).max(40)).default([]) }))
     .default([]),

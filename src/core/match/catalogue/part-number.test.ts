@@ -51,7 +51,7 @@ describe("a number that was read", () => {
   });
 });
 
-describe("what takes the place of a number", () => {
+describe("what replaces a number", () => {
   const part = (number: string, ...olds: string[]) => ({ number, replaces: olds.map((o) => ({ number: o, variants: [] as string[] })) });
   it("is found by way of others, the nearest first", () => {
     const found = successorsOf("a 1", [part("A-3", "A-2"), part("A-2", "A-1"), part("B-1", "B-0")]);

@@ -50,13 +50,13 @@ function isOneSlip(a: string, b: string): boolean {
   return left.length === 2 && right.length === 2 && left[0] === right[1] && left[1] === right[0];
 }
 
-/** A part, as far as it takes the place of others. */
+/** A part, as far as it replaces others. */
 interface Replaces {
   readonly number: string;
   readonly replaces: readonly { readonly number: string; readonly when?: string; readonly variants: readonly string[] }[];
 }
 
-/** One that takes the place of a number, and by which way. */
+/** One that replaces a number, and by which way. */
 export interface Successor<P> {
   readonly part: P;
   /** the numbers from the old one to this one */
@@ -67,7 +67,7 @@ export interface Successor<P> {
 }
 
 /**
- * Everything that takes the place of a number, directly or by way of others, the nearest first. Circles end where they began.
+ * Everything that replaces a number, directly or by way of others, the nearest first. Circles end where they began.
  *
  * @example successorsOf("A-1", [{ number: "A-2", replaces: [{ number: "A-1" }] }])[0].chain // ["A-1", "A-2"]
  */

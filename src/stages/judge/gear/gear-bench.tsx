@@ -245,10 +245,10 @@ function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: LengthUnit;
         <>
           <div className="relative flex min-h-0 w-full flex-1 items-center justify-center">
             <div className="absolute top-0 left-0 flex gap-1.5">
-              <KeyButton keyName="-" className="small" label="Further away" disabled={zoom === 1} onPress={() => setZoom(Math.max(1, zoom / 2))}>
+              <KeyButton keyName="-" className="small" label="Zoom out" disabled={zoom === 1} onPress={() => setZoom(Math.max(1, zoom / 2))}>
                 −
               </KeyButton>
-              <KeyButton keyName="+" className="small" label="Closer" disabled={zoom === 8} onPress={() => setZoom(Math.min(8, zoom * 2))}>
+              <KeyButton keyName="+" className="small" label="Zoom in" disabled={zoom === 8} onPress={() => setZoom(Math.min(8, zoom * 2))}>
                 {zoom}×
               </KeyButton>
             </div>
@@ -284,8 +284,8 @@ function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: LengthUnit;
             )}
           </p>
           <div className="flex w-full items-center gap-1.5 py-1">
-            <select aria-label="Lay another gear over it" className="field min-w-0 flex-1 !text-[18px]" value={laid} onChange={(e) => setLaid(e.target.value)}>
-              <option value="">lay another over it …</option>
+            <select aria-label="Overlay another gear" className="field min-w-0 flex-1 !text-[18px]" value={laid} onChange={(e) => setLaid(e.target.value)}>
+              <option value="">overlay another …</option>
               {over.map((o) => (
                 <option key={o.key} value={o.key}>
                   {o.says}
@@ -296,7 +296,7 @@ function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: LengthUnit;
         </>
       ) : (
         <p className="m-auto max-w-[380px] text-center text-[24px]">
-          Count the teeth and take the tip diameter and a span: then the gear is drawn here in its true shape.
+          Count the teeth and measure the tip diameter and a span. The gear is drawn here in its true shape.
         </p>
       )}
       <fieldset className="grid w-full grid-cols-3 gap-1.5">

@@ -24,7 +24,7 @@ export function GearNames({ view, entered }: { view: GearView; entered: boolean 
       {next && gear && (
         <div className="says measured grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3">
           <p>
-            <b>To be sure, take the {next.take}:</b> {next.why}. <span className="block pt-1">{next.how}</span>
+            <b>To be sure, measure the {next.take}:</b> {next.why}. <span className="block pt-1">{next.how}</span>
           </p>
           <ReadingDrawing next={next} gear={gear} size={104} />
         </div>
@@ -35,8 +35,8 @@ export function GearNames({ view, entered }: { view: GearView; entered: boolean 
 
 function missing(kind: GearView["kind"]): string {
   if (kind === "bevel")
-    return "Too little is measured: the count, the mate's count (or the face angle), and the tip diameter or the tooth depth at the large end.";
-  if (kind === "worm") return "Too little is measured: the starts and the pitch along the worm over several threads.";
-  if (kind === "worm-wheel") return "Too little is measured: the count and the throat diameter, or the pitch of its worm; tie the two together under Mate.";
-  return "Too little is measured: the tooth count with a tip diameter or a span, or two readings.";
+    return "Not enough is measured: the count, the mate's count (or the face angle), and the tip diameter or the tooth depth at the large end.";
+  if (kind === "worm") return "Not enough is measured: the starts and the pitch along the worm over several threads.";
+  if (kind === "worm-wheel") return "Not enough is measured: the count and the throat diameter, or the pitch of its worm; tie the two together under Mate.";
+  return "Not enough is measured: the tooth count with a tip diameter or a span, or two readings.";
 }

@@ -128,7 +128,7 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
                 ))}
                 {answer.none > 0.02 && (
                   <li className="flex justify-between py-1 text-[19px]">
-                    none of the sizes known here <span className="figures text-[24px]">{percent(answer.none)}</span>
+                    no size known here fits <span className="figures text-[24px]">{percent(answer.none)}</span>
                   </li>
                 )}
               </ol>

@@ -159,7 +159,7 @@ export function PhotoBench({
           <div className="absolute inset-x-4 bottom-4 flex items-center gap-3 border-2 border-base-content bg-base-100 p-2" role="status">
             <div className="flex-1">
               <p className="text-[20px]">Counting: {progress.says} …</p>
-              <progress className="h-[12px] w-full accent-[var(--color-info)]" value={progress.share} max={1} aria-label="How far it is" />
+              <progress className="h-[12px] w-full accent-[var(--color-info)]" value={progress.share} max={1} aria-label="Progress" />
             </div>
             <KeyButton keyName="X" onPress={photo.cancel}>
               Stop
@@ -292,7 +292,7 @@ export function PhotoBench({
                 Next tooth
               </KeyButton>
               <KeyButton keyName="ArrowLeft" onPress={() => setChosen((chosen - 1 + ring.teeth) % ring.teeth)}>
-                Tooth before
+                Previous tooth
               </KeyButton>
               <KeyButton keyName="M" onPress={() => tooth(chosen)}>
                 Tooth {chosen + 1}: there or missing

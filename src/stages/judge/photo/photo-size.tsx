@@ -18,17 +18,17 @@ const WAYS = [
   },
   {
     way: "points",
-    says: "Two places",
+    says: "Two points",
     needs: 2,
-    asks: "They are apart, mm",
-    tells: "Press two places in the picture whose distance you know, level with the face.",
+    asks: "Distance between them, mm",
+    tells: "Press two points a known distance apart, level with the face.",
   },
   {
     way: "rule",
     says: "A rule",
     needs: 2,
     asks: "One division, mm",
-    tells: "Press two places along the rule’s edge, across its lines: the divisions between are counted.",
+    tells: "Press two points along the rule’s edge, across its lines: the divisions between them are counted.",
   },
   { way: "disc", says: "A coin or washer", needs: 1, asks: "Its diameter, mm", tells: "Press the middle of a disc that lies level with the face." },
 ] as const;
@@ -75,7 +75,7 @@ export function PhotoSizes({
     setSays(null);
     // what was measured before was measured otherwise
     onSizes([]);
-    if (spots.length < chosen.needs) return setFault(`Press ${chosen.needs === 2 ? "two places" : "the disc"} in the picture first.`);
+    if (spots.length < chosen.needs) return setFault(`Press ${chosen.needs === 2 ? "two points" : "the disc"} in the picture first.`);
     if (chosen.asks && !(mm > 0 && mm < 1000)) return setFault(`“${typed[way] ?? ""}” is no length: type millimetres, like 10 or 23.25.`);
     const plane = ring.plane;
     const [a, b] = spots as [Spot, Spot];

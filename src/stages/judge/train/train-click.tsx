@@ -94,7 +94,7 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
       )}
       {!found && (
         <p className="hush text-[19px]">
-          Tap X at every click{watched ? `, B each time a mark on ${watched} comes round` : ""}: three at least, eight are better. Missed ones do no harm.
+          Tap X at every click{watched ? `, B each time a mark on ${watched} comes round` : ""}: at least three, eight is better. A missed one does no harm.
         </p>
       )}
       {found && typeof found !== "string" && (

@@ -56,8 +56,8 @@ export function TrainMeshes({
           save={(t) => setInput({ rpm: t.trim() ? Number(t.replace(",", ".")) : 0 })}
         />
       </div>
-      {train.meshes.map((m) => (
-        <MeshRow key={m.id} mesh={m} change={change} parts={parts} light={light} />
+      {train.meshes.map((m, i) => (
+        <MeshRow key={m.id} mesh={m} n={i + 1} change={change} parts={parts} light={light} />
       ))}
       <KeyButton keyName="A" look={train.meshes.length ? "plain" : "main"} onPress={add} className="justify-center">
         Add a mesh
@@ -66,7 +66,20 @@ export function TrainMeshes({
   );
 }
 
-function MeshRow({ mesh: m, change, parts, light }: { mesh: Mesh; change: ChangeTrain; parts: readonly TrainPart[]; light: (at: string | undefined) => void }) {
+function MeshRow({
+  mesh: m,
+  n,
+  change,
+  parts,
+  light,
+}: {
+  mesh: Mesh;
+  /** its number, counted from the motor on */
+  n: number;
+  change: ChangeTrain;
+  parts: readonly TrainPart[];
+  light: (at: string | undefined) => void;
+}) {
   const put = (next: (now: Mesh) => Mesh) => change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? next(x) : x)) }));
   const patch = (role: string, fields: object) =>
     put((now) => ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh);
@@ -78,7 +91,7 @@ function MeshRow({ mesh: m, change, parts, light }: { mesh: Mesh; change: Change
   );
   const isIt = (role: string, value: string | undefined) => (
     <select
-      aria-label={`Which part is the ${role} of ${m.id}`}
+      aria-label={`Which part is the ${role} of mesh ${n}`}
       className="field !min-h-[48px] !text-[17px]"
       value={value ?? ""}
       onChange={(e) => {
@@ -96,11 +109,11 @@ function MeshRow({ mesh: m, change, parts, light }: { mesh: Mesh; change: Change
   );
   return (
     <fieldset className="border-t-4 border-base-content bg-base-200 px-2.5 pb-2" onFocus={() => light(m.id)} onBlur={() => light(undefined)}>
-      <legend className="sr-only">Mesh {m.id}</legend>
+      <legend className="sr-only">Mesh {n}</legend>
       <div className="flex items-center gap-2 py-1">
-        <b className="figures text-[20px]">{m.id}</b>
+        <b className="figures text-[20px]">{n}</b>
         <select
-          aria-label={`Kind of mesh ${m.id}`}
+          aria-label={`Kind of mesh ${n}`}
           className="field !min-h-[48px] !bg-base-100 flex-1"
           value={m.kind}
           onChange={(e) => void put((now) => asKind(now, e.target.value as Mesh["kind"]))}
@@ -111,11 +124,7 @@ function MeshRow({ mesh: m, change, parts, light }: { mesh: Mesh; change: Change
             </option>
           ))}
         </select>
-        <KeyButton
-          className="small"
-          label={`Take mesh ${m.id} out`}
-          onPress={() => void change((t) => ({ ...t, meshes: t.meshes.filter((x) => x.id !== m.id) }))}
-        >
+        <KeyButton className="small" label={`Take mesh ${n} out`} onPress={() => void change((t) => ({ ...t, meshes: t.meshes.filter((x) => x.id !== m.id) }))}>
           ×
         </KeyButton>
       </div>

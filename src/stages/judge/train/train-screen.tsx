@@ -88,10 +88,10 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                   <td className="figures text-right">{s.onceHz === null ? "?" : `${figure(s.onceHz)} Hz`}</td>
                 </tr>
               ))}
-              {answer.meshes.map((m) => (
+              {answer.meshes.map((m, i) => (
                 <tr key={`mesh-${m.id}`} className="border-b-2 border-base-300">
                   <th scope="row" className="hush py-0.5 text-left font-semibold">
-                    mesh {m.id}
+                    mesh {i + 1}
                   </th>
                   <td className="figures text-right">{m.ratio === null ? "" : `${figure(m.ratio)} : 1`}</td>
                   <td className="text-right text-[17px]">{m.sameTeethEvery ? `same teeth each ${m.sameTeethEvery.driverTurns} turns` : ""}</td>

@@ -23,9 +23,9 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
           light(e.target.value);
         }}
       >
-        {answer.meshes.map((m) => (
+        {answer.meshes.map((m, i) => (
           <option key={m.id} value={m.id}>
-            {m.id}
+            mesh {i + 1}
           </option>
         ))}
       </select>
@@ -38,7 +38,7 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
               </th>
               <td className="figures text-right text-[28px]">{o.degrees.toFixed(o.degrees < 10 ? 2 : 1)}°</td>
               <td className="hush w-[44%] pl-4 text-[18px]">
-                {o.degrees >= 360 ? "more than a whole turn" : o.degrees < 3 ? "hard to see: trust the marks" : "to be seen by eye"}
+                {o.degrees >= 360 ? "more than a whole turn" : o.degrees < 3 ? "hard to see: trust the marks" : "visible by eye"}
               </td>
             </tr>
           ))}
@@ -47,7 +47,7 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
       {mesh.sameTeethEvery && (
         <p className="says">
           Marks on two teeth of {mesh.id} meet again after {mesh.sameTeethEvery.driverTurns} turns of{" "}
-          {train.meshes.filter((m) => m.id === mesh.id).map((m) => (m.kind === "planetary" ? `${m.sun.shaft} against the carrier` : m.driver.shaft))}: turn so
+          {train.meshes.filter((m) => m.id === mesh.id).map((m) => (m.kind === "planetary" ? `${m.sun.shaft} against the carrier` : m.driver.shaft))}: turn that
           far before calling the marks wrong.
         </p>
       )}

@@ -72,7 +72,7 @@ export function CautionsPanel({ facts: { cautions = [] }, say, onClose }: FactPa
   return (
     <Panel title="Cautions at this step" onClose={onClose}>
       <Choices
-        label="Whoever takes it up next must know"
+        label="Whoever picks this up next should know"
         of={NAMED_HAZARDS.map((h) => h.hazard)}
         columns={3}
         keys

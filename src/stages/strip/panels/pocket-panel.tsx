@@ -40,7 +40,7 @@ export function PocketPanel({
   return (
     <Panel title={`Pocket ${at + 1}: ${pocket.title}`} onClose={onClose}>
       <p className="hush text-[18px]">
-        ← → take the next pocket in hand. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to bundle, on the lower half to tie.
+        ← → pick up the next pocket. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to bundle, on the lower half to tie.
       </p>
       <KeyButton keyName="Enter" look="main" className="!min-h-[52px] justify-center !text-[21px]" disabled={!onTakeUp} onPress={() => onTakeUp?.()}>
         Edit this step

@@ -38,7 +38,7 @@ export function StackPanel({
   };
   return (
     <Panel title="Stack, from the top down" onClose={onClose}>
-      {all.length === 0 && <p className="says">Say first what came off and which pieces: then they are put into order here.</p>}
+      {all.length === 0 && <p className="says">Say what came off first; its pieces are put in order here.</p>}
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
