@@ -53,7 +53,7 @@ describe("a gear that is named", () => {
     await press(saveGearNotes, number, { part: "p2", notes: { kind: "spur", teeth: 24 } });
     await read(number, "tip diameter", gearDimensions(gear).tipDiameterMm.toFixed(2));
     for (const teeth of [3, 4]) await read(number, "span", spanOver(gear, teeth).toFixed(2), { teeth });
-    expect(refusal(await press(acceptName, number, { part: "p2", which: 20 }))).toMatch(/^which: That name is not among/);
+    expect(refusal(await press(acceptName, number, { part: "p2", which: 20 }))).toMatch(/^which: That name no longer fits/);
     expect(await press(acceptName, number, { part: "p2", which: 0 })).toMatchObject({ ok: true });
     expect((await finding(number))?.identity).toMatchObject({ teeth: 24, moduleMm: 1 });
     await read(number, "span", "12", { teeth: 5 });
