@@ -239,6 +239,10 @@ test("parts are found as they are typed; a table is looked through, taken in, an
   const hour = page.getByLabel(/An hour at the bench/);
   await hour.fill("sixty");
   await expect(page.getByText("“sixty” is not a figure: write it as 60 or 7.50.")).toBeVisible();
+  // what could not be saved is not lost by a reload either
+  await hand.reload();
+  await expect(hour).toHaveValue("sixty");
+  await expect(page.getByText("“sixty” is not a figure: write it as 60 or 7.50.")).toBeVisible();
   await hour.fill("60");
   await expect(page.getByText(/is not a figure/)).toHaveCount(0);
   await page.getByLabel(/Minimum time charged/).fill("16");

@@ -2,6 +2,7 @@
 
 import { useEffect, useId, useState } from "react";
 import { whatFailed } from "@/ui/ask-shop";
+import { forgetInBrowser, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { FaultLine } from "@/ui/fault-line";
 import { useLatest } from "@/ui/use-latest";
 import { ShopHead } from "../shop-head";
@@ -29,12 +30,23 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
   const [fault, setFault] = useState<string | null>(null);
   const [kept, setKept] = useState(String(value));
   const [saved, setSaved] = useState(false);
+  // what could not be saved is here again after a reload, with its sentence
+  const waiting = `rate.${field.key}`;
+  useEffect(() => {
+    const typed = keptInBrowser(waiting);
+    if (typed !== null) setText(typed);
+  }, [waiting]);
   const save = async (): Promise<void> => {
-    if (text === kept) return setFault(null);
+    if (text === kept) {
+      forgetInBrowser(waiting);
+      return setFault(null);
+    }
     const says = await setRate({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field again to retry."));
     setFault(says);
     setSaved(says === null);
-    if (says === null) setKept(text);
+    if (says !== null) return;
+    setKept(text);
+    if (keptInBrowser(waiting) === text) forgetInBrowser(waiting);
   };
   // what is typed is saved after a pause, and on leaving the field
   const latest = useLatest(save);
@@ -57,7 +69,10 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
           autoComplete="off"
           value={text}
           aria-invalid={fault ? true : undefined}
-          onChange={(e) => setText(e.target.value)}
+          onChange={(e) => {
+            setText(e.target.value);
+            keepInBrowser(waiting, e.target.value);
+          }}
           onBlur={() => void save()}
           onKeyDown={(e) => e.key === "Enter" && void save()}
         />

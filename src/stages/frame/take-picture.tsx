@@ -2,10 +2,10 @@
 
 import { useEffect, useRef, useState } from "react";
 import { type Camera, type CameraKind, cameraFrom, cameraKind, cameraKinds } from "@/bench/camera";
+import { keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";
 import { useLatest } from "@/ui/use-latest";
-import { keepInBrowser, keptInBrowser } from "../saving/browser-store";
 import { type KeptPicture, type PicturePlace, usePictures } from "./picture-queue";
 
 /** The camera over the bench: live, simulated, or a file that is picked, dropped or pasted. One key takes the picture. */

@@ -2,8 +2,8 @@
 
 import { useCallback, useEffect, useId, useRef, useState } from "react";
 import { z } from "zod";
+import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import type { ActionResult } from "./act";
-import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "./browser-store";
 import { useJob } from "./job-context";
 import { useKnownWords } from "./use-known-words";
 import { useTypedEarly } from "./use-typed-early";

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import { z } from "zod";
-import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "./browser-store";
+import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { keepDraft } from "./draft-action";
 import { useJob } from "./job-context";
 
