@@ -214,7 +214,7 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
   await page.keyboard.press("a");
-  const third = page.getByRole("group", { name: "Mesh m3" });
+  const third = page.getByRole("group", { name: "Mesh 3" });
   await expect(third).toBeVisible();
   await third.getByLabel("Kind of mesh 3").selectOption("planetary");
   await expect(third.getByLabel("Planet teeth")).toHaveValue("24");
@@ -222,7 +222,7 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   await third.getByLabel("planets", { exact: true }).fill("5");
   await third.getByLabel("planets", { exact: true }).blur();
   await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText("5 planets cannot sit evenly");
-  const teeth = page.getByRole("group", { name: "Mesh m1" }).getByLabel("teeth").first();
+  const teeth = page.getByRole("group", { name: "Mesh 1" }).getByLabel("teeth").first();
   await teeth.fill("nine");
   await teeth.blur();
   await expect(page.getByText("Must be a whole number of teeth").first()).toBeVisible();

@@ -12,7 +12,7 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   await expect(ledger.getByRole("status")).toContainText("still on the Mat");
   const said: string[] = [];
   for (let i = 0; i < 80; i++) {
-    if (await page.getByRole("heading", { name: /It is together/ }).isVisible()) break;
+    if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
     const before = (await line.textContent()) ?? "";
     said.push(before);
     await page.keyboard.press("Space");

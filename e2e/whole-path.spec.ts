@@ -151,7 +151,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await expect(ledger.getByRole("status")).toHaveText(`${pieces} still on the Mat`);
     const line = page.getByRole("region", { name: "The line" });
     for (let i = 0; i < 60; i++) {
-      if (await page.getByRole("heading", { name: /It is together/ }).isVisible()) break;
+      if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
       const said = await line.textContent();
       if (i === 3) await new BenchHand(page).reload();
       await hand.button(/^(Space )?(Done|Yes)$/).click();
