@@ -176,7 +176,7 @@ describe("causes", () => {
   });
   it("facts are said in words, once", () => {
     const says = factsOf(juicer).map((f) => f.says);
-    expect(says).toContain("old grease plastic crumbs");
+    expect(says).toContain("old grease: plastic crumbs");
     expect(says).toContain("the mate of second-stage wheel has lost 0.14 mm of tooth");
     expect(factsOf(job({ parts: [wheel, wheel] })).length).toBe(factsOf(job({ parts: [wheel] })).length);
   });

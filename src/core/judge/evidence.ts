@@ -38,7 +38,7 @@ export interface Fact {
 export function factsOf(e: Evidence): Fact[] {
   const out: Fact[] = e.symptoms.map((s) => ({ fact: `symptom:${s}`, says: symptomSays(s) }));
   const grease = GREASE_STATES.find((g) => g.state === e.greaseState);
-  if (grease) out.push({ fact: `grease:${grease.state}`, says: `old grease ${grease.says}` });
+  if (grease) out.push({ fact: `grease:${grease.state}`, says: `old grease: ${grease.says}` });
   const { past } = e;
   if (past.openedBefore === "shop" || past.openedBefore === "owner")
     out.push({ fact: "past:opened", says: past.openedBefore === "shop" ? "another shop had it open" : "its owner had it open" });

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import type { AboutPart } from "@/core/match/catalogue/found-parts";
 import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/part-spec";
-import { money } from "@/ui/money";
+import { money } from "@/core/quantity/money";
 import { PartGlyph } from "@/ui/part-glyph";
 
 /** Everything about one part: its figures, what it is for, what goes with it, who sells it. */

@@ -3,10 +3,10 @@
 import { useEffect, useRef, useState } from "react";
 import { type AboutPart, aboutPart, type FoundParts, foundParts } from "@/core/match/catalogue/found-parts";
 import { specInWords } from "@/core/match/catalogue/part-spec";
+import { money } from "@/core/quantity/money";
 import { askShop, whatFailed } from "@/ui/ask-shop";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { money } from "@/ui/money";
 import { PartGlyph } from "@/ui/part-glyph";
 import { ShopHead } from "../shop-head";
 import { PartSheet } from "./part-sheet";

@@ -10,7 +10,7 @@ import { partNamed } from "@/core/job/part";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import { money } from "@/ui/money";
+import { money } from "@/core/quantity/money";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
 

@@ -47,7 +47,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
         <h2 className="text-[22px]">Clean</h2>
         {state && (
           <p className="says danger">
-            <b>Old grease {state.says}.</b> {state.implies}
+            <b>Old grease: {state.says}.</b> {state.implies}
           </p>
         )}
         <p className="says">Solvents: ventilate, no flame or hot air near. Acetone ruins ABS. Motor, brushes and belts stay dry.</p>

@@ -72,16 +72,17 @@ async function basketAsFound(job: Job, aim: BasketInput["aim"], found: BasketNum
 export async function order(raw: z.infer<typeof buying>): Promise<ActionResult> {
   return act(buying, raw, async ({ number, version, aim, found }) => {
     const job = await jobNumbered(number);
+    const settings = await shopSettings();
     const { answer, toFit, quote, orders } = await basketAsFound(job, aim, found);
     if (!answer.basket || !quote) throw new Fault("basket", "there is nothing to order");
-    const ask = mustAskAgain(quote.total, job.quotes, job.priceLimit);
+    const ask = mustAskAgain(quote.total, job.quotes, job.priceLimit, settings.currency);
     if (ask) throw new Fault("quote", ask);
     return placeBasket(number, version, {
       orders,
       fromShelf: answer.basket.fromShelf.map((s) => ({ number: s.part, qty: s.qty })),
       toFit,
       aim,
-      day: orderDay(await shopSettings()),
+      day: orderDay(settings),
     });
   });
 }

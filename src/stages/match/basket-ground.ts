@@ -39,6 +39,7 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
     rates: settings.rates,
     limit: job.priceLimit,
     newUnit: job.newUnit,
+    currency: settings.currency,
   };
 }
 

@@ -4,10 +4,10 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Basket } from "@/core/match/basket/basket";
 import { type AnsweredQuote, mustAskAgain } from "@/core/match/quote/quote";
+import { money } from "@/core/quantity/money";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { money } from "@/ui/money";
 import { useJob } from "../saving/job-context";
 import { order } from "./actions";
 import { BasketState } from "./basket-state";
@@ -40,7 +40,7 @@ export function BasketScreen({
   const { search, basket } = useJobBasket(ground, aim);
   const set = basket?.answer.basket ?? null;
   const quote = basket?.quote ?? null;
-  const ask = quote && mustAskAgain(quote.total, quotes, ground.limit);
+  const ask = quote && mustAskAgain(quote.total, quotes, ground.limit, ground.currency);
   const { open, names } = ground;
   const runnersUp = basket?.answer.runnersUp ?? [];
   const place = async (): Promise<void> => {

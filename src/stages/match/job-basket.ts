@@ -2,6 +2,7 @@ import type { ToFit } from "@/core/match/arrival/parcel";
 import { type Basket, type BasketAnswer, type BasketNumbers, type FoundBasket, provenBasket } from "@/core/match/basket/basket";
 import type { BasketInput } from "@/core/match/basket/basket-input";
 import { type Quote, quoteOf, type ShopRates } from "@/core/match/quote/quote";
+import { money } from "@/core/quantity/money";
 import type { OrderOut } from "@/store/orders";
 
 type Aim = BasketInput["aim"];
@@ -26,6 +27,7 @@ export interface BasketGround {
   /** what the customer said it may cost */
   readonly limit: number | undefined;
   readonly newUnit: number | undefined;
+  readonly currency: string;
 }
 
 /** What is to be bought for a job, and what the customer pays for all of it. */
@@ -52,6 +54,7 @@ export function basketQuestion(ground: BasketGround, aim: Aim): BasketInput | nu
     aim: limit === undefined && aim === "soonest within limit" ? "soonest" : aim,
     ...(limit === undefined ? {} : { limit }),
     markupPercent: ground.rates.markupPercent,
+    currency: ground.currency,
     runnersUp: 2,
   };
 }
@@ -62,7 +65,10 @@ export function jobBasketFrom(ground: BasketGround, aim: Aim, { answer: bare, fo
   // the limit is for everything: what it leaves for parts is said with it
   const answer =
     budget !== undefined && !bare.basket && ground.limit !== undefined
-      ? { ...bare, says: `After work, tax and consumables the limit of ${ground.limit.toFixed(2)} leaves ${budget.toFixed(2)} for parts. ${bare.says}` }
+      ? {
+          ...bare,
+          says: `After work, tax and consumables the limit of ${money(ground.limit, ground.currency)} leaves ${money(budget, ground.currency)} for parts. ${bare.says}`,
+        }
       : bare;
   const { basket } = answer;
   return {
@@ -121,7 +127,7 @@ function partsBudget({ limit, beside, rates }: BasketGround): number | undefined
   return Math.max(0, Math.floor((100 * limit) / (1 + rates.taxPercent / 100) - 100 * without.net) / 100);
 }
 
-function quoteFor({ names, input, beside, rates, limit, newUnit }: BasketGround, basket: Basket): Quote {
+function quoteFor({ names, input, beside, rates, limit, newUnit, currency }: BasketGround, basket: Basket): Quote {
   const named = (number: string): string => `${names[number] ?? ""}, ${number}`;
   const price = (number: string): number => input?.shelf.find((s) => s.part === number)?.price ?? 0;
   return quoteOf({
@@ -134,5 +140,6 @@ function quoteFor({ names, input, beside, rates, limit, newUnit }: BasketGround,
     rates,
     limit,
     newUnit,
+    currency,
   });
 }

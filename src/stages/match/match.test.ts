@@ -118,7 +118,7 @@ describe("the basket of a job", () => {
     const within = await basketOf(number, "soonest within limit");
     expect(within.answer.basket).toBeNull();
     expect(within.answer.says).toBe(
-      "After work, tax and consumables the limit of 180.00 leaves 61.87 for parts. A complete set comes to 64.98; the limit is 61.87.",
+      "After work, tax and consumables the limit of 180.00 € leaves 61.87 € for parts. A complete set comes to 64.98 €; the limit is 61.87 €.",
     );
     await db("jobs")
       .where({ number })
@@ -135,7 +135,7 @@ describe("from the quote to the rebuild plan", () => {
       { supplier: "Nordhav Spares", shipping: 6.9, lines: [{ number: "VLB-42-901", packs: 1, pack: 1, price: 41.5, leadDays: 3, had: 4 }] },
     ]);
     if (!answer.basket || !quote) throw new Error("no basket");
-    expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toMatch(/above the limit/);
+    expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toMatch(/Above the limit/);
     await makeQuote(number, await version(number), quote);
     await answerQuote(number, await version(number), (await job(number)).quotes[0]?.id as number, "accepted", "Pia Wendell", "2026-11-25");
     expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toBeNull();

@@ -2,9 +2,9 @@
 
 import { format, parseISO } from "date-fns";
 import type { Arrival } from "@/core/job/bought";
+import { money } from "@/core/quantity/money";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
-import { money } from "@/ui/money";
 import { useJob } from "../saving/job-context";
 import { news, takeBack } from "./actions";
 import type { ToldOrder } from "./basket-view";

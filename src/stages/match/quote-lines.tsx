@@ -1,5 +1,5 @@
 import type { Quote } from "@/core/match/quote/quote";
-import { money } from "@/ui/money";
+import { money } from "@/core/quantity/money";
 
 const HEADS = { part: "Parts", shipping: "Shipping", consumable: "Used up", work: "Work" } as const;
 

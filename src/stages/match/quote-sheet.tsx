@@ -4,7 +4,7 @@ import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote/quote";
-import { money } from "@/ui/money";
+import { money } from "@/core/quantity/money";
 import { SheetHead } from "../frame/sheet-head";
 import { QuoteLines } from "./quote-lines";
 

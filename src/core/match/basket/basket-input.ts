@@ -21,7 +21,15 @@ const option = z.strictObject({
 /** What `match basket` takes. Money in the shop's currency, days as working days until it is here. */
 export const basketInput = z.strictObject({
   needs: z
-    .array(z.strictObject({ id, qty: z.int().min(1).max(1000).default(1), options: z.array(option).min(1) }))
+    .array(
+      z.strictObject({
+        id,
+        /** what the place is called where people read; left out: its id */
+        says: z.string().max(200).optional(),
+        qty: z.int().min(1).max(1000).default(1),
+        options: z.array(option).min(1),
+      }),
+    )
     .min(1)
     .max(200),
   offers: z
@@ -54,6 +62,8 @@ export const basketInput = z.strictObject({
   markupPercent: z.number().min(0).max(1000).default(0),
   aim: z.enum(["least cost", "soonest", "soonest within limit"]).default("least cost"),
   limit: money.optional(),
+  /** sign of the shop's currency, for what is said */
+  currency: z.string().max(8).optional(),
   runnersUp: z.int().min(0).max(5).default(2),
 });
 export type BasketInput = Frozen<z.infer<typeof basketInput>>;

@@ -77,7 +77,7 @@ export function basketGround(
       });
       continue;
     }
-    needs.push({ id: place.id, qty: 1, options: list.map((p) => optionOf(place.id, p, options, placed)) });
+    needs.push({ id: place.id, says: place.name, qty: 1, options: list.map((p) => optionOf(place.id, p, options, placed)) });
   }
   const wanted = new Set(needs.flatMap((n) => n.options.flatMap((o) => [o.part, ...o.with.map((w) => w.part)])));
   const kits = known.filter((k) => k.contains.some((c) => wanted.has(c.number)));

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Fault, readWith } from "../../fault";
+import { money } from "../../quantity/money";
 import { type BasketInput, type BasketOffer, basketInput, cents, piecesIn } from "./basket-input";
 import { basketProgram, choiceName, extraName, packsName, shelfName } from "./basket-program";
 import type { Solve } from "./linear-program";
@@ -103,7 +104,7 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
     others.push(before.lines.map((l) => input.offers.findIndex((o) => o.id === l.offer)));
     const next = best(others);
     if (!next) break;
-    runnersUp.push({ ...next, why: whyItLoses(first, next) });
+    runnersUp.push({ ...next, why: whyItLoses(input, first, next) });
     before = next;
   }
   return { answer: { basket: first, runnersUp }, found: numbers.get(first) ?? {} };
@@ -200,7 +201,8 @@ function paidFor(input: BasketInput, b: Basket): number {
 
 /** @param atAnyPrice the cheapest set without the limit that there was */
 function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
-  if (atAnyPrice) return `A complete set comes to ${paidFor(input, atAnyPrice).toFixed(2)}; the limit is ${(input.limit as number).toFixed(2)}.`;
+  if (atAnyPrice)
+    return `A complete set comes to ${money(paidFor(input, atAnyPrice), input.currency)}; the limit is ${money(input.limit as number, input.currency)}.`;
   const pieces = piecesIn(input);
   const had = new Set([
     ...input.shelf.map((s) => s.part),
@@ -208,21 +210,22 @@ function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
   ]);
   for (const need of input.needs) {
     const lacks = need.options.map((o) => [...(o.keep ? [] : [o.part]), ...o.with.map((w) => w.part)].filter((p) => !had.has(p)));
-    if (lacks.every((l) => l.length)) return `Nobody offers what "${need.id}" needs: ${[...new Set(lacks.flat())].join(", ")}.`;
+    if (lacks.every((l) => l.length)) return `Nobody offers what "${need.says ?? need.id}" needs: ${[...new Set(lacks.flat())].join(", ")}.`;
   }
   return "Each part is available, but no set is complete: what is left in stock, the minimum orders, or parts that do not go together stand in the way.";
 }
 
-function whyItLoses(best: Basket, next: Basket): string {
-  const money = (cents(next.cost) - cents(best.cost)) / 100;
+function whyItLoses({ needs, currency }: BasketInput, best: Basket, next: Basket): string {
+  const dearer = (cents(next.cost) - cents(best.cost)) / 100;
   const time = next.days - best.days;
   const says = [
-    money > 0 ? `${money.toFixed(2)} dearer` : money < 0 ? `${(-money).toFixed(2)} cheaper` : "the same cost",
+    dearer > 0 ? `${money(dearer, currency)} dearer` : dearer < 0 ? `${money(-dearer, currency)} cheaper` : "the same cost",
     time > 0 ? `${time} day${time === 1 ? "" : "s"} later` : time < 0 ? `${-time} day${time === -1 ? "" : "s"} sooner` : "the same day",
   ];
   const parcels = next.shipping.length - best.shipping.length;
   if (parcels > 0) says.push(`${next.shipping.length} parcels instead of ${best.shipping.length}`);
   const other = next.choices.filter((c, i) => c.part !== best.choices[i]?.part || c.keep !== best.choices[i]?.keep);
-  if (other.length) says.push(`with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} as the ${c.need}`).join(", ")}`);
+  if (other.length)
+    says.push(`with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} as the ${needs.find((n) => n.id === c.need)?.says ?? c.need}`).join(", ")}`);
   return says.join(", ");
 }

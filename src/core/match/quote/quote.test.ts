@@ -67,9 +67,9 @@ describe("asking again", () => {
     expect(mustAskAgain(110, [accepted(100)], 120)).toBeNull();
   });
   it("is needed above both, without a limit, and after a refusal", () => {
-    expect(mustAskAgain(121, [], 120)).toBe("121.00 is above the limit of 120.00: ask first.");
+    expect(mustAskAgain(121, [], 120)).toBe("Above the limit: ask the customer first.");
     expect(mustAskAgain(10, [], undefined)).toMatch(/No limit was agreed/);
-    expect(mustAskAgain(140, [accepted(131.5)], 120)).toBe("It comes to 140.00 now; 131.50 was agreed: ask again.");
+    expect(mustAskAgain(140, [accepted(131.5)], 120, "€")).toBe("It now comes to 140.00 €; 131.50 € was agreed: ask again.");
     expect(mustAskAgain(10, [accepted(100), { total: 150, answer: "declined" }], 120)).toMatch(/declined/);
     expect(mustAskAgain(125, [{ total: 150, answer: "declined" }, accepted(130), { total: 200 }], 120)).toBeNull();
   });

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../../frozen";
+import { money } from "../../quantity/money";
 import { cents } from "../basket/basket-input";
 
 /** How a shop charges. */
@@ -36,6 +37,8 @@ export interface QuoteInput {
   readonly limit?: number;
   /** what a new unit costs */
   readonly newUnit?: number;
+  /** sign of the shop's currency, for what is said */
+  readonly currency?: string;
 }
 
 /** What a repair will cost, and what is to be said of it. Money in the shop's currency. */
@@ -52,7 +55,7 @@ export type Quote = Frozen<z.infer<typeof quoteSchema>>;
 /** From this share of a new unit's price on, a repair is asked about before it is offered: a rule of thumb of the trade. */
 const HALF_OF_NEW = 0.5;
 
-const money = (c: number): number => c / 100;
+const fromCents = (c: number): number => c / 100;
 
 /**
  * What a repair will cost: parts at what they cost the shop with its mark-up (or at the shop's own price where they come from its drawer), what they cost to send, consumables, work by the minutes of the plan, tax. Everything is added up in cents.
@@ -63,7 +66,7 @@ export function quoteOf(input: QuoteInput): Quote {
   const { rates } = input;
   const lines: QuoteLine[] = [];
   const add = (what: QuoteLine["what"], says: string, qty: string, c: number): void => {
-    lines.push({ what, says, qty, amount: money(c) });
+    lines.push({ what, says, qty, amount: fromCents(c) });
   };
   for (const p of input.parts)
     add("part", p.says, `${p.qty}`, p.price !== undefined ? cents(p.price) : Math.round(cents(p.cost ?? 0) * (1 + rates.markupPercent / 100)));
@@ -77,24 +80,29 @@ export function quoteOf(input: QuoteInput): Quote {
   const tax = Math.round((net * rates.taxPercent) / 100);
   const total = net + tax;
   const declined = Math.round(cents(rates.ifDeclined) * (1 + rates.taxPercent / 100));
-  return { lines, net: money(net), tax: money(tax), total: money(total), ifDeclined: money(declined), reasons: reasonsFor(total, input) };
+  return { lines, net: fromCents(net), tax: fromCents(tax), total: fromCents(total), ifDeclined: fromCents(declined), reasons: reasonsFor(total, input) };
 }
 
-function reasonsFor(total: number, { limit, newUnit }: QuoteInput): Quote["reasons"] {
+function reasonsFor(total: number, { limit, newUnit, currency }: QuoteInput): Quote["reasons"] {
   const out: Quote["reasons"][number][] = [];
   if (limit === undefined) out.push({ rule: "limit", says: "No limit was agreed: ask before anything is ordered.", tone: "danger" });
   else if (total > cents(limit))
     out.push({
       rule: "limit",
-      says: `${((total - cents(limit)) / 100).toFixed(2)} above the customer’s limit of ${limit.toFixed(2)}: ask before anything is ordered.`,
+      says: `${money(fromCents(total - cents(limit)), currency)} above the customer’s limit of ${money(limit, currency)}: ask before anything is ordered.`,
       tone: "danger",
     });
-  else out.push({ rule: "limit", says: `Within the customer’s limit of ${limit.toFixed(2)}, by ${((cents(limit) - total) / 100).toFixed(2)}.`, tone: "good" });
+  else
+    out.push({
+      rule: "limit",
+      says: `Within the customer’s limit of ${money(limit, currency)}, by ${money(fromCents(cents(limit) - total), currency)}.`,
+      tone: "good",
+    });
   if (newUnit !== undefined && newUnit > 0) {
     const share = total / cents(newUnit);
     out.push({
       rule: "new unit",
-      says: `${Math.round(share * 100)} % of what a new one costs (${newUnit.toFixed(2)})${share > 1 ? ": it is worth it only if it is worth more to the customer" : share > HALF_OF_NEW ? ": more than half, say so when you ask" : ""}.`,
+      says: `${Math.round(share * 100)} % of what a new one costs (${money(newUnit, currency)})${share > 1 ? ": it is worth it only if it is worth more to the customer" : share > HALF_OF_NEW ? ": more than half, say so when you ask" : ""}.`,
       tone: share > HALF_OF_NEW ? "danger" : "plain",
     });
   }
@@ -108,7 +116,7 @@ export interface AnsweredQuote {
 }
 
 /** Whether what it costs now must be asked again: nothing was accepted, or it costs more than was, and more than the customer's limit. Null: go on. */
-export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], limit: number | undefined): string | null {
+export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], limit: number | undefined, currency = ""): string | null {
   const last = answered.filter((q) => q.answer !== undefined).at(-1);
   if (last?.answer === "declined") return "The customer declined. Nothing is ordered.";
   if (!last)
@@ -116,7 +124,7 @@ export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], li
       ? null
       : limit === undefined
         ? "No limit was agreed and nothing was accepted yet: ask first."
-        : `${now.toFixed(2)} is above the limit of ${limit.toFixed(2)}: ask first.`;
+        : "Above the limit: ask the customer first.";
   const agreed = Math.max(last.total, limit ?? 0);
-  return cents(now) <= cents(agreed) ? null : `It comes to ${now.toFixed(2)} now; ${agreed.toFixed(2)} was agreed: ask again.`;
+  return cents(now) <= cents(agreed) ? null : `It now comes to ${money(now, currency)}; ${money(agreed, currency)} was agreed: ask again.`;
 }

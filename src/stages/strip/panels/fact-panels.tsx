@@ -102,7 +102,7 @@ export function TimingPanel({ facts: { timing = {}, setting = "" }, say, onClose
     <Panel title="Timing and setting" onClose={onClose}>
       <p className="says">With a cross pin and an odd number of teeth the two ways round differ by half a tooth. Say which one it was.</p>
       <Choices
-        label="At the pin stands"
+        label="At the pin"
         of={["tooth", "gap"] as const}
         columns={2}
         keys
