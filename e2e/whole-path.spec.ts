@@ -123,7 +123,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     ] as const)
       await page.getByLabel(label).fill(value);
     await page.getByLabel("Depth, mm").press("Enter");
-    await expect(page.getByLabel("In all")).not.toHaveText("–");
+    await expect(page.getByLabel("Total")).not.toHaveText("–");
     await hand.button(/Skarn GB-0/).click();
     await hand.button(/Use this grease/).click();
     await expect(page.getByText(/must not go into a machine that touches food/).first()).toBeVisible();

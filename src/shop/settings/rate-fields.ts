@@ -12,7 +12,7 @@ export interface RateField {
 export const RATE_FIELDS: readonly RateField[] = [
   { key: "perHour", label: "An hour at the bench", unit: "money", max: 1000, says: "charged for the minutes of the plan" },
   { key: "minMinutes", label: "Minimum time charged", unit: "min", max: 600, says: "a repair is never charged less than this" },
-  { key: "testMinutes", label: "Testing and handing back", unit: "min", max: 600, says: "on top of the strip and the plan" },
+  { key: "testMinutes", label: "Testing and hand back", unit: "min", max: 600, says: "on top of the strip and the plan" },
   { key: "markupPercent", label: "Mark-up on parts", unit: "%", max: 500, says: "parts from the drawer go at their own price" },
   { key: "cleaningCost", label: "Cleaning", unit: "money", max: 1000, says: "solvent and wipes for a typical job" },
   { key: "taxPercent", label: "Tax", unit: "%", max: 100, says: "on everything, at your local rate" },
@@ -21,6 +21,6 @@ export const RATE_FIELDS: readonly RateField[] = [
     label: "If a quote is declined",
     unit: "money",
     max: 1000,
-    says: "before tax, for finding the fault and putting it together as it was",
+    says: "before tax, for finding the fault and putting it back as it was",
   },
 ];

@@ -38,7 +38,7 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
         ) : now ? (
           <>
             <p className="hush text-[20px]">
-              last check {checks.indexOf(now) + 1} of {checks.length}
+              final check {checks.indexOf(now) + 1} of {checks.length}
             </p>
             <h2 className="text-[40px]">{now.asks}</h2>
             <p className="says text-[22px]">

@@ -161,7 +161,7 @@ export function ReturnSheet({
             {agreed && (
               <tr>
                 <td colSpan={3} className="font-bold">
-                  In all, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && format(parseISO(agreed.answeredOn), "d MMMM")}
+                  Total, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && format(parseISO(agreed.answeredOn), "d MMMM")}
                 </td>
                 <td className="figures text-right text-[16px] font-semibold">{money(agreed.total, currency)}</td>
               </tr>

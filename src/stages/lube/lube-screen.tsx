@@ -129,7 +129,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
       <section aria-label="How much" className="flex min-h-0 flex-col gap-2">
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
           <Readout
-            label="In all"
+            label="Total"
             value={plan.charge ? plan.charge.grams.toFixed(1) : "–"}
             unit="g"
             measured={plan.charge !== null}

@@ -70,9 +70,9 @@ async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
         : []),
     ],
     work: [
-      { says: "Taking apart and finding the fault", minutes: strip },
-      { says: "Cleaning and putting together, by the plan", minutes: planOf(job).minutes },
-      { says: "Testing and handing back", minutes: settings.testMinutes },
+      { says: "Strip and diagnosis", minutes: strip },
+      { says: "Clean and rebuild, by the plan", minutes: planOf(job).minutes },
+      { says: "Testing and hand back", minutes: settings.testMinutes },
     ],
   };
 }

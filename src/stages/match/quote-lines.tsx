@@ -1,7 +1,7 @@
 import type { Quote } from "@/core/match/quote/quote";
 import { money } from "@/core/quantity/money";
 
-const HEADS = { part: "Parts", shipping: "Shipping", consumable: "Used up", work: "Work" } as const;
+const HEADS = { part: "Parts", shipping: "Shipping", consumable: "Consumables", work: "Work" } as const;
 
 /** The lines of a quote with their sums: the same on screen and on paper. */
 export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; currency: string; taxPercent: number }) {
@@ -23,7 +23,7 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
         })}
         <tr>
           <td />
-          <td className="py-1">Sum</td>
+          <td className="py-1">Subtotal</td>
           <td />
           <td className="figures text-right text-[18px]">{money(quote.net, currency)}</td>
         </tr>
@@ -35,7 +35,7 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
         </tr>
         <tr>
           <td />
-          <td className="py-1.5 text-[24px] font-bold">In all</td>
+          <td className="py-1.5 text-[24px] font-bold">Total</td>
           <td colSpan={2} className="figures text-right text-[28px] whitespace-nowrap">
             {money(quote.total, currency)}
           </td>

@@ -51,7 +51,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             ))}
             <li className="says">
               If it is declined, {money(shown.ifDeclined, currency)}{" "}
-              {shown.ifDeclined ? "are due for finding the fault and putting it together as it was" : "is due: the inspection was free"}.
+              {shown.ifDeclined ? "is due for finding the fault and putting it back as it was" : "is due: the inspection was free"}.
             </li>
           </ul>
         )}

@@ -52,7 +52,7 @@ export function QuoteSheet({
           ))}
         <p>
           If you decline, {money(quote.quote.ifDeclined, currency)} (with tax){" "}
-          {quote.quote.ifDeclined ? "are due for finding the fault and putting the unit together as it was." : "is due."}
+          {quote.quote.ifDeclined ? "is due for finding the fault and putting the unit back as it was." : "is due."}
         </p>
         <p>If it comes to more than this, we ask you again before doing anything.</p>
       </section>
