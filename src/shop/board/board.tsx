@@ -66,7 +66,7 @@ export function Board({ jobs, today, shopName, next, takeIn }: BoardView & { tak
               <p className="mt-1 line-clamp-2 text-[20px] text-[#d7ccb4]">“{next.job.complaint}”</p>
             </div>
             <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] justify-center">
-              Take it up
+              Open it
             </KeyLink>
           </div>
         ) : (

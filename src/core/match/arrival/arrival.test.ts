@@ -35,7 +35,7 @@ describe("a part that has come", () => {
     expect(arrivalVerdict(items, rest).says).toBe("The figures are as they should be. Look at the rest: meshes by hand.");
   });
   it("is sent back for one wrong figure, although the rest is not measured yet: nine teeth for eight", () => {
-    expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({ suggests: "send back", says: "It is not the part: teeth 9 instead of 8: 1 too much." });
+    expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({ suggests: "send back", says: "It is not the part: teeth 9 instead of 8: 1 too many." });
     expect(arrivalVerdict(items, { ...right, hand: "no" }).says).toMatch(/hand not as it should be/);
     expect(arrivalVerdict(items, { ...right, boreMm: 6.2 }).suggests).toBe("send back");
   });

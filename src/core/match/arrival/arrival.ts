@@ -142,7 +142,7 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
     return {
       key: i.key,
       verdict: "no",
-      says: `${round(value)}${i.unit && ` ${i.unit}`} instead of ${expected}${i.unit && ` ${i.unit}`}: ${round(Math.abs(off))}${i.unit && ` ${i.unit}`} too ${off > 0 ? "much" : "little"}`,
+      says: `${round(value)}${i.unit && ` ${i.unit}`} instead of ${expected}${i.unit && ` ${i.unit}`}: ${round(Math.abs(off))}${i.unit && ` ${i.unit}`} too ${off > 0 ? (i.unit ? "much" : "many") : i.unit ? "little" : "few"}`,
     };
   });
   const wrong = verdicts.filter((v) => v.verdict === "no");
