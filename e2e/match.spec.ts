@@ -3,7 +3,7 @@ import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 import { copyOf } from "./juicer-copy";
 
-const arrived = (page: Page, name: RegExp) => page.getByRole("region", { name: "Here" }).getByRole("button", { name });
+const arrived = (page: Page, name: RegExp) => page.getByRole("region", { name: "Arrived" }).getByRole("button", { name });
 const compared = async (page: Page, label: string, value: string): Promise<void> => {
   const field = page.getByLabel(label, { exact: true });
   await field.fill(value);

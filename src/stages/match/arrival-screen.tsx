@@ -69,7 +69,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
   const measured = typeof at.found.teeth === "number" ? at.found.teeth : undefined;
   return (
     <div className="grid h-full grid-cols-[minmax(0,2.6fr)_minmax(0,6fr)_minmax(0,3.6fr)] gap-5">
-      <section aria-label="Here" className="min-h-0 overflow-y-auto">
+      <section aria-label="Arrived" className="min-h-0 overflow-y-auto">
         <h2 className="text-[24px]">Arrived</h2>
         <ul>
           {arrivals.map((a) => (
