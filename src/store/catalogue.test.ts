@@ -59,6 +59,19 @@ describe("the search", () => {
       expect((await searchParts(typed, 1)).total, typed).toBe(total);
     }
   });
+  it("counts up to a thousand, and says that there are more", async () => {
+    const many = Array.from({ length: 1100 }, (_, i) => part(`ZQ-${1000 + i}`, `zinc shim ${i}`, { kind: "other" }, { stock: i === 777 ? 3 : 0 }));
+    const db = await database();
+    await putRows(db, partRows, many);
+    expect(await searchParts("zinc", 50)).toMatchObject({ total: 1000, more: true, parts: expect.objectContaining({ length: 50 }) });
+    expect(await searchParts("ZQ", 50)).toMatchObject({ total: 1000, more: true });
+    // one word more, and all of them are counted, the nearest first
+    expect(await searchParts("zinc 777")).toMatchObject({ total: 1, more: false, parts: [{ number: "ZQ-1777" }] });
+    // 1900 to 1999 by number; 19 and 190 to 199 by name
+    expect(await searchParts("ZQ-19", 1000)).toMatchObject({ total: 111, more: false });
+    await db("catalogue").where("number", "like", "ZQ-%").delete();
+    expect(await searchParts("zinc")).toEqual({ parts: [], total: 0, more: false });
+  });
   it("finds a number as a blurred eye reads it, when nothing else is found", async () => {
     expect(await found("EXM-4O-24I")).toEqual(["EXM-40-241"]);
   });

@@ -24,25 +24,39 @@ const NEAR_TEETH = 2;
 /** As many as are looked through for the best of them. */
 const MOST_LOOKED_AT = 400;
 
-const countIn = async (rows: Knex.QueryBuilder): Promise<number> => ((await rows.count({ n: "*" }).first()) as { n: number }).n;
+/** Of more than so many it is not counted how many more: another word finds better than another page. */
+const MOST_COUNTED = 1000;
 
 /**
  * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the specification or what it is for. Numbers come first that begin so; where
- * nothing is found, the number as a blurred eye sees it.
+ * nothing is found, the number as a blurred eye sees it. Of up to a thousand the nearest in words come first; among more of them it would take longer than a stroke to tell.
  */
 export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): Promise<FoundParts> {
   const db = at ?? (await database());
   const words = typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-  if (!words.length) return { parts: (await db("catalogue").orderBy("number").limit(max)).map(partFromRow), total: await countParts(db) };
+  if (!words.length) return { parts: (await db("catalogue").orderBy("number").limit(max)).map(partFromRow), total: await countParts(db), more: false };
   const bare = bareNumber(typed);
   const query = words.map((w) => `"${w}"*`).join(" ");
   const starts = (column: "bare" | "folded", text: string) => db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`);
-  const saying = () => db("catalogue_words").select("rowid").whereRaw("catalogue_words match ?", [query]);
-  const best = saying().orderBy("rank").limit(Math.max(MOST_LOOKED_AT, max)).as("found");
-  const rows = [...(await starts("bare", bare).orderBy("bare").limit(max)), ...(await db("catalogue").whereIn("id", db.from(best).select("rowid")))];
-  const slipped = rows.length ? undefined : starts("folded", foldedNumber(typed));
-  if (slipped) rows.push(...(await slipped.clone().orderBy("folded").limit(max)));
-  const total = await countIn(slipped ?? starts("bare", bare).orWhereIn("id", saying()));
+  const saying = () => db("catalogue_words").select("rowid as id").whereRaw("catalogue_words match ?", [query]);
+  const some = (rows: Knex.QueryBuilder): Knex.QueryBuilder => db.select("id").from(rows.limit(MOST_COUNTED + 1).as("some"));
+  const count = async (...of: readonly Knex.QueryBuilder[]): Promise<number> => {
+    const [first, ...others] = of.map(some);
+    const found = await db
+      .count({ n: "*" })
+      .from(first?.union(others).as("found") ?? "catalogue")
+      .first();
+    return Number(found?.n ?? 0);
+  };
+  let total = await count(starts("bare", bare), saying());
+  const ofWords = total > MOST_COUNTED ? saying() : saying().orderBy("rank");
+  const best = ofWords.limit(Math.max(MOST_LOOKED_AT, max)).as("found");
+  const rows = [...(await starts("bare", bare).orderBy("bare").limit(max)), ...(await db("catalogue").whereIn("id", db.from(best).select("id")))];
+  if (!rows.length) {
+    const slipped = () => starts("folded", foldedNumber(typed));
+    total = await count(slipped());
+    rows.push(...(await slipped().orderBy("folded").limit(max)));
+  }
   const parts = [...new Map(rows.map((r) => [r.id as number, r])).values()];
   const rank = (r: { bare: string; name: string }): number =>
     r.bare === bare ? 0 : r.bare.startsWith(bare) ? 1 : r.name.toLowerCase().startsWith(words[0] as string) ? 2 : 3;
@@ -50,7 +64,7 @@ export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): P
     .sort((a, b) => rank(a) - rank(b) || b.stock - a.stock || (a.number < b.number ? -1 : 1))
     .slice(0, max)
     .map(partFromRow);
-  return { parts: sorted, total };
+  return { parts: sorted, total: Math.min(total, MOST_COUNTED), more: total > MOST_COUNTED };
 }
 
 /** Every part that could take part in a ranking: what `rankCandidates` looks among, with what is sold together with it. */
@@ -162,7 +176,8 @@ export async function replacedBy(number: string, at?: Knex): Promise<CataloguePa
 
 export async function countParts(at?: Knex): Promise<number> {
   const db = at ?? (await database());
-  return countIn(db("catalogue"));
+  const { n } = (await db("catalogue").count({ n: "*" }).first()) ?? {};
+  return Number(n ?? 0);
 }
 
 /** Every part, some hundred at a time. */

@@ -8,9 +8,16 @@ export type Packed<T> = string & { readonly packs?: T };
 
 const before = new WeakMap<object, string>();
 
+/** Quotation marks and tildes change places: on its way a text is quoted twice, and each of its own quotation marks would be four characters by then. */
+const swapped = (text: string): string =>
+  text
+    .split("~")
+    .map((part) => part.replaceAll('"', "~"))
+    .join('"');
+
 /** Packs what JSON can say. What was packed before, and is still the same record, is not packed anew. */
 export function pack<T extends object>(records: T): Packed<T> {
-  const text = before.get(records) ?? JSON.stringify(records);
+  const text = before.get(records) ?? swapped(JSON.stringify(records));
   before.set(records, text);
   return text as Packed<T>;
 }
@@ -21,7 +28,7 @@ const MOST_HELD = 40;
 
 /** Only what `pack` made is unpacked here, so that what comes out is what went in. The same text gives the same records: nobody changes them. */
 export function unpack<T>(packed: Packed<T>): T {
-  const records = after.get(packed) ?? JSON.parse(packed);
+  const records = after.get(packed) ?? JSON.parse(swapped(packed));
   after.delete(packed);
   after.set(packed, records);
   const [oldest] = after.keys();

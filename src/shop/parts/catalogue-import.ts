@@ -1,30 +1,9 @@
 import { Fault } from "@/core/fault";
 import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue/catalogue-row";
 import { type CsvManner, type CsvRow, csvManner, csvRows } from "@/exchange/csv";
-import type { ImportTable } from "@/store/import-rows";
 import { catalogueRows, type RunningImport, startImport, tryRows } from "@/store/imports";
 import type { PutCount } from "@/store/put-rows";
-
-/** What is wrong with one row of a file. */
-export interface RowFault {
-  readonly row: number;
-  readonly column: string;
-  readonly says: string;
-}
-
-/** What taking a file in would do, or did. */
-export interface ImportReport extends PutCount {
-  readonly table: ImportTable;
-  readonly manner: CsvManner;
-  readonly rows: number;
-  /** the first of them */
-  readonly faults: readonly RowFault[];
-  readonly faulty: number;
-  /** headings that nothing is read from */
-  readonly unknown: readonly string[];
-  /** the first rows as they were read: their cells by heading */
-  readonly sample: readonly Cells[];
-}
+import type { ImportReport, RowFault } from "./import-report";
 
 const SHOWN_FAULTS = 200;
 const SAMPLE = 6;

@@ -1,4 +1,4 @@
-import type { ImportReport } from "./catalogue-import";
+import type { ImportReport } from "./import-report";
 
 const ENCODINGS: Readonly<Record<ImportReport["manner"]["encoding"], string>> = {
   "utf-8": "UTF-8",

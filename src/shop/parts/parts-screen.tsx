@@ -17,7 +17,7 @@ const MOST_SHOWN = 1000;
 /** The catalogue: type, and it is there; arrows go through what was found, the sheet beside it says everything about the one that is marked. */
 export function PartsScreen({ first, count, currency, asked }: { first: FoundParts; count: number; currency: string; asked: string }) {
   const [typed, setTyped] = useState(asked);
-  const [{ parts: found, total }, setFound] = useState(first);
+  const [{ parts: found, total, more }, setFound] = useState(first);
   const [at, setAt] = useState(0);
   const [about, setAbout] = useState<AboutPart | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -32,7 +32,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
       const parts = await askShop(`/api/parts?q=${encodeURIComponent(words)}&max=${max}`, foundParts);
       // a slower answer to an older question is no longer wanted
       if (turn !== looked.current) return;
-      setFound(parts ?? { parts: [], total: 0 });
+      setFound(parts ?? { parts: [], total: 0, more: false });
       if (max === 50) setAt(0);
       setFault(null);
       window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
@@ -119,10 +119,11 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
               </li>
             ))}
           </ul>
-          {found.length < total && (
+          {(more || found.length < total) && (
             <div className="flex items-center justify-between gap-3 border-t-2 border-base-300 px-4 py-1.5 text-[19px]">
               <span>
-                The first {found.length} of {total.toLocaleString("en")}.
+                The first {found.length.toLocaleString("en")} of {more && "more than "}
+                {total.toLocaleString("en")}.
               </span>
               {found.length < MOST_SHOWN ? (
                 <KeyButton className="small" onPress={() => void look(typed, found.length + 50)}>

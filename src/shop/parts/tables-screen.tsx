@@ -3,14 +3,15 @@
 import { format, parseISO } from "date-fns";
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
+import { z } from "zod";
 import type { Import } from "@/store/imports";
+import { whatFailed } from "@/ui/ask-shop";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { ShopHead } from "../shop-head";
 import { takeImportBack } from "./actions";
-import type { ImportReport } from "./catalogue-import";
 import { ImportPreview, ImportSample } from "./import-preview";
-import type { Told } from "./told-by-line";
+import { type ImportReport, importReport, toldLine } from "./import-report";
 
 /** A file on its way into the catalogue. */
 interface Waiting {
@@ -28,9 +29,14 @@ const SEPARATORS = [
   { is: ":", says: "colons" },
 ] as const;
 
+/** A sentence for the screen, as against a failure of the program. */
+class Refused extends Error {}
+const reportLine = toldLine(importReport);
+const uploaded = z.union([z.strictObject({ id: z.string() }), z.strictObject({ says: z.string() })]);
+
 /** Reads an answer that comes a line at a time. */
-async function told<T>(answer: Response, rows: (n: number) => void): Promise<T> {
-  if (!answer.body) throw new Error("no answer");
+async function told(answer: Response, rows: (n: number) => void): Promise<ImportReport> {
+  if (!answer.body) throw new Refused("No answer came. Try again.");
   const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
   let rest = "";
   for (;;) {
@@ -39,12 +45,12 @@ async function told<T>(answer: Response, rows: (n: number) => void): Promise<T> 
     const lines = rest.split("\n");
     rest = lines.pop() ?? "";
     for (const line of lines) {
-      const t = JSON.parse(line) as Told<T>;
+      const t = reportLine.parse(JSON.parse(line));
       if ("done" in t) return t.done;
-      if ("says" in t) throw new Error(t.path === "file" ? `The file ${t.says}.` : t.says);
+      if ("says" in t) throw new Refused(t.path === "file" ? `The file ${t.says}.` : t.says);
       rows(t.rows);
     }
-    if (done) throw new Error("The answer was broken off. Look at the list of imports before you try again.");
+    if (done) throw new Refused("The answer was broken off. Look at the list of imports before you try again.");
   }
 }
 
@@ -65,7 +71,7 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
     try {
       await work((rows) => setBusy(`${says}: ${n(rows)} rows …`));
     } catch (e) {
-      setFault(e instanceof TypeError ? "The shop’s computer does not answer. Try again." : (e as Error).message);
+      setFault(e instanceof Refused ? e.message : whatFailed(e, "Not done", "Try again."));
     }
     setBusy(null);
   };
@@ -73,15 +79,15 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
     during("Checking it", async (rows) => {
       setWaiting({ id: w.id, name: w.name, delimiter: w.delimiter });
       const query = w.delimiter ? `?delimiter=${encodeURIComponent(w.delimiter)}` : "";
-      const report = await told<ImportReport>(await fetch(`/api/parts/import/${w.id}${query}`), rows);
+      const report = await told(await fetch(`/api/parts/import/${w.id}${query}`), rows);
       setWaiting({ ...w, report });
     });
   const send = async (file: File): Promise<void> => {
     let id = "";
     await during("Sending it", async () => {
       const answer = await fetch("/api/parts/import", { method: "POST", body: file });
-      const body = (await answer.json()) as { id?: string; says?: string };
-      if (!body.id) throw new Error(body.says ?? "The file did not arrive.");
+      const body = uploaded.parse(await answer.json());
+      if ("says" in body) throw new Refused(body.says);
       id = body.id;
     });
     if (id) await lookThrough({ id, name: file.name });
@@ -89,7 +95,7 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
   const takeIn = (w: Waiting): Promise<void> =>
     during("Taking it in", async (rows) => {
       const query = new URLSearchParams({ name: w.name, ...(w.delimiter ? { delimiter: w.delimiter } : {}) });
-      const report = await told<ImportReport>(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), rows);
+      const report = await told(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), rows);
       setWaiting(null);
       setDone(`${w.name} is in: ${n(report.added)} new, ${n(report.changed)} changed${report.faulty ? `, ${n(report.faulty)} left out` : ""}.`);
       router.refresh();
@@ -102,7 +108,7 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
   const takeBack = (i: Import): Promise<void> =>
     during("Taking it back", async () => {
       const answer = await takeImportBack(i.id);
-      if (!answer.ok) throw new Error(answer.says);
+      if (!answer.ok) throw new Refused(answer.says);
       setDone(
         `${i.file} is taken back: ${n(answer.back)} rows are as before${answer.stayed ? `; ${n(answer.stayed)} were changed again since and stay` : ""}.`,
       );

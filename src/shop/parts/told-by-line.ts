@@ -1,7 +1,5 @@
 import { Fault } from "@/core/fault";
-
-/** A line of an answer that is told as it comes: how far it is, what came of it, or what was wrong. */
-export type Told<T> = { readonly rows: number } | { readonly done: T } | { readonly path: string; readonly says: string };
+import type { Told } from "./import-report";
 
 /** Answers a request a line of JSON at a time, so that the screen can show how far it is. */
 export function toldByLine<T>(work: (tell: (rows: number) => void) => Promise<T>): Response {

@@ -3,6 +3,8 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
+import { z } from "zod";
+import { jobPicture } from "@/core/job/picture";
 import { useJob } from "../saving/job-context";
 import { newKey } from "../saving/new-key";
 
@@ -70,7 +72,8 @@ export function usePictures(): PictureQueue {
   return context;
 }
 
-type Sent = { picture: KeptPicture; version: number } | { says: string };
+const sentPicture = z.union([z.object({ picture: jobPicture, version: z.int() }), z.object({ says: z.string() })]);
+type Sent = z.infer<typeof sentPicture>;
 
 async function send(p: WaitingPicture): Promise<Sent | null> {
   const form = new FormData();
@@ -80,7 +83,8 @@ async function send(p: WaitingPicture): Promise<Sent | null> {
   const answer = await fetch(`/api/jobs/${p.number}/pictures`, { method: "POST", body: form }).catch(() => null);
   // the shop's own trouble is tried again; a refusal is not
   if (!answer || answer.status >= 500) return null;
-  return (await answer.json()) as Sent;
+  const read = sentPicture.safeParse(await answer.json().catch(() => null));
+  return read.success ? read.data : null;
 }
 
 export function PictureQueueProvider({ children }: { children: ReactNode }) {

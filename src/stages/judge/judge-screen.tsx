@@ -27,7 +27,7 @@ export function JudgeScreen({
   cause,
 }: Omit<JudgeView, "frame" | "pockets" | "parts"> & { parts: Packed<JudgeView["parts"]> }) {
   const parts = usePacked(packed);
-  const shown = useRestLater(parts.length);
+  const shown = useRestLater(parts.length, 12);
   const [camera, setCamera] = useState(false);
   const [beside, setBeside] = useState<"grease" | "fate">("grease");
   const { run, number } = useJob();
