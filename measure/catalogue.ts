@@ -13,7 +13,7 @@ import { csvLines } from "../src/exchange/csv";
 
 const folder = mkdtempSync(join(tmpdir(), "bench-"));
 process.env.DEMONTAGE_DATA = folder;
-const { openDatabase } = await import("../src/store/database");
+const { database } = await import("../src/store/database");
 const { partsFor, partsNumbered, searchParts } = await import("../src/store/catalogue");
 const { importFile, importPreview } = await import("../src/shop/parts/catalogue-import");
 const { lastImports, undoImport } = await import("../src/store/imports");
@@ -56,7 +56,7 @@ const seconds = async (work: () => Promise<unknown>): Promise<number> => {
 };
 const median = (xs: number[]): number => [...xs].sort((a, b) => a - b)[xs.length >> 1] as number;
 
-const db = await openDatabase(folder);
+const db = await database();
 try {
   await importFile(await written("parts.csv", 100_000, ""), "parts.csv");
   const typed = ["velbrant wheel 41", "BRI-320-", "ball bearing 8 22", "pinion model 12", "HAL1O3O", "seal nbr 12", "gasket", "nothing like it"];
