@@ -1,5 +1,3 @@
-"use client";
-
 import type { Gear } from "@/core/gear/index";
 import { GearFace } from "@/ui/gear-face";
 import { pictureUrl } from "@/ui/picture-frame";

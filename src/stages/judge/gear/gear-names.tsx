@@ -1,5 +1,3 @@
-"use client";
-
 import { Odds } from "@/ui/odds";
 import { ReadingDrawing } from "@/ui/reading-drawing";
 import type { GearView } from "./gear-view";

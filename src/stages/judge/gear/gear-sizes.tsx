@@ -1,5 +1,3 @@
-"use client";
-
 import { type LengthUnit, MM_PER_INCH } from "@/core/quantity/units";
 import type { GearView } from "./gear-view";
 
