@@ -99,6 +99,9 @@ test("an address that leads nowhere says so and leads back", async ({ page }) =>
   await expect(page.getByRole("heading", { name: "There is nothing at this address." })).toBeVisible();
   await page.keyboard.press("Space");
   await expect(page.getByRole("heading", { name: /^The board/ })).toBeVisible();
+  // a quote to print that was never made: where it is made
+  await page.goto("/jobs/J-0140/quote");
+  await page.waitForURL(/J-0140\/match\/quote$/);
 });
 
 test("a key pressed with a finger counts, although leaving the field takes its sentence away and closes the line up", async ({ page }) => {
