@@ -82,6 +82,7 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
       </section>
       <section aria-label="Which grease" className="flex min-h-0 flex-col gap-2">
         <h2 className="text-[24px]">Which grease, and why</h2>
+        {!plan.verdicts.length && <p className="says">There is no grease on the shop’s shelf yet.</p>}
         <ul className="grid grid-cols-3 gap-2">
           {plan.verdicts.map((v) => (
             <li key={v.lubricant.id}>
