@@ -40,13 +40,9 @@ export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): P
   const starts = (column: "bare" | "folded", text: string) => db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`);
   const saying = () => db("catalogue_words").select("rowid as id").whereRaw("catalogue_words match ?", [query]);
   const some = (rows: Knex.QueryBuilder): Knex.QueryBuilder => db.select("id").from(rows.limit(MOST_COUNTED + 1).as("some"));
-  const count = async (...of: readonly Knex.QueryBuilder[]): Promise<number> => {
-    const [first, ...others] = of.map(some);
-    const found = await db
-      .count({ n: "*" })
-      .from(first?.union(others).as("found") ?? "catalogue")
-      .first();
-    return Number(found?.n ?? 0);
+  const count = async (first: Knex.QueryBuilder, ...others: readonly Knex.QueryBuilder[]): Promise<number> => {
+    const found = some(first).union(others.map(some)).as("found");
+    return Number((await db.count({ n: "*" }).from(found).first())?.n ?? 0);
   };
   let total = await count(starts("bare", bare), saying());
   const ofWords = total > MOST_COUNTED ? saying() : saying().orderBy("rank");

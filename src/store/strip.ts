@@ -5,6 +5,7 @@ import type { NewStep } from "@/core/job/recorded-step";
 import type { StripStep } from "@/core/job/step";
 import { checkStrip } from "@/core/order/checked-strip";
 import { slideStep } from "@/core/order/slide-step";
+import { stepCalled } from "@/core/order/step-words";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
 import { type Change, changeJob } from "./change";
 import { newBundle, newRef, newRefs } from "./ids";
@@ -60,7 +61,7 @@ async function refuseUnknown({ trx, job }: Change, needs: readonly string[]): Pr
         .select("ref")
     ).map((r) => String(r.ref)),
   );
-  for (const need of needs) if (!there.has(need)) throw new Fault("needs", `there is no step ${need}`);
+  for (const need of needs) if (!there.has(need)) throw notOnTheMat();
 }
 
 /** Whether a step that is sent again says what the one that was laid down under its name says. */
@@ -276,24 +277,17 @@ const notOnTheMat = (): Fault => new Fault("step", "that step is not on the Mat 
 /** What the steps are called where people read: by their place on the Mat and what came off. */
 async function stepsCalled({ trx, job }: Pick<Change, "trx" | "job">): Promise<(ref: string) => string> {
   const rows: { ref: string; title: string | null }[] = await trx("steps").where({ job_id: job.id }).orderBy("position").select("ref", "title");
-  const called = new Map(rows.map((r, i) => [r.ref, `step ${i + 1}${r.title ? ` (${r.title})` : ""}`]));
+  const called = new Map(rows.map((r, i) => [r.ref, stepCalled(i, r.title)]));
   return (ref) => called.get(ref) ?? "a step that is not on the Mat any more";
 }
 
-/** The transaction is refused if the strip could no longer be put back together. The core says so by ids; here the steps are named. */
+/** The transaction is refused if the strip could no longer be put back together, or if it names a step that is gone. */
 async function soundOrRefuse({ trx, job }: Change): Promise<void> {
   const whole = await loadJob(job.number, trx);
   if (!whole) return;
-  try {
-    const checked = checkStrip(whole);
-    undoOrder(checked, needsOf(checked));
-  } catch (e) {
-    if (!(e instanceof Fault)) throw e;
-    const called = await stepsCalled({ trx, job });
-    const ids = new Set(whole.steps.map((s) => s.id));
-    throw new Fault(
-      e.path,
-      e.says.replace(/[^\s,:→]+/g, (word) => (ids.has(word) ? called(word) : word)),
-    );
-  }
+  const there = new Set(whole.steps.map((s) => s.id));
+  if (whole.steps.some((s) => s.needs?.some((n) => !there.has(n)))) throw notOnTheMat();
+  const checked = checkStrip(whole);
+  const called = (i: number): string => stepCalled(i, whole.steps[i]?.title);
+  undoOrder(checked, needsOf(checked, called), called);
 }

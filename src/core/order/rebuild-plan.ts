@@ -9,6 +9,7 @@ import { type CheckedStrip, checkStrip } from "./checked-strip";
 import { hardwareLedger, type IsBack, type Ledger } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { REBUILD_CHECKS } from "./rebuild-checks";
+import { stepCalled } from "./step-words";
 import { needsOf, undoOrder } from "./undo-order";
 
 interface Line {
@@ -216,5 +217,5 @@ const nameOf = (strip: CheckedStrip, part: string): string => partName(strip.par
 function stepName(strip: CheckedStrip, i: number): string {
   const s = strip.steps[i] as StripStep;
   const what = s.title ?? (s.parts?.length ? s.parts.map((p) => nameOf(strip, p)).join(", ") : undefined);
-  return what ? `${what} (step ${i + 1})` : `step ${i + 1}`;
+  return stepCalled(i, what);
 }

@@ -52,3 +52,6 @@ export const factChips = (facts: StepFacts): FactChip[] =>
 
 /** What must be minded when the step is undone. */
 export const mindAtRebuild = (facts: StepFacts): string[] => FACTS.flatMap((fact) => wordsOf(facts, fact)?.back ?? []);
+
+/** A step where people read of it: what came off, and its place on the Mat, counted from 0 here. @example stepCalled(2, "drive wheel") // "drive wheel (step 3)" */
+export const stepCalled = (at: number, what: string | null | undefined): string => (what ? `${what} (step ${at + 1})` : `step ${at + 1}`);

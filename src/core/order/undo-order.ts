@@ -4,11 +4,18 @@ import type { CheckedStrip } from "./checked-strip";
 /** For every step the steps it needed directly, as indices; a note in between is looked through. Notes themselves have an entry too. */
 export type Needs = readonly (readonly number[])[];
 
+/** How a refusal names a step, by its index; files know them by their ids. */
+export type StepCalled = (step: number) => string;
+const byId =
+  (strip: CheckedStrip): StepCalled =>
+  (i) =>
+    strip.steps[i]?.id ?? "";
+
 /**
  * What every step needed, with notes looked through: a note lays nothing down, so what needed it needed what it needed.
  * Refuses a circle and names the steps on it.
  */
-export function needsOf(strip: CheckedStrip): Needs {
+export function needsOf(strip: CheckedStrip, called: StepCalled = byId(strip)): Needs {
   const seen: (number[] | undefined)[] = new Array(strip.steps.length);
   const onPath = new Set<number>();
   // an own stack: a strip of some thousand steps in one line would overflow the call stack
@@ -30,7 +37,7 @@ export function needsOf(strip: CheckedStrip): Needs {
         stack.pop();
       } else if (onPath.has(need)) {
         const path = stack.map((f) => f.step);
-        throw circle(strip, path.slice(path.indexOf(need)));
+        throw circle(path.slice(path.indexOf(need)).map(called));
       } else if (!seen[need]) {
         stack.push({ step: need, next: 0 });
         onPath.add(need);
@@ -40,8 +47,7 @@ export function needsOf(strip: CheckedStrip): Needs {
   return seen as number[][];
 }
 
-function circle(strip: CheckedStrip, steps: readonly number[]): Fault {
-  const names = steps.map((i) => strip.steps[i]?.id);
+function circle(names: readonly string[]): Fault {
   return new Fault("steps", `these steps wait for each other in a circle: ${[...names, names[0]].join(" → ")}`);
 }
 
@@ -54,7 +60,7 @@ function circle(strip: CheckedStrip, steps: readonly number[]): Fault {
  *
  * Refuses bundles that would have to stand inside each other, and names the steps.
  */
-export function undoOrder(strip: CheckedStrip, needs: Needs): number[] {
+export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled = byId(strip)): number[] {
   const undone = strip.steps.map((_, i) => i).filter((i) => strip.steps[i]?.action !== "note");
   const groupOf = new Map<number, string>();
   const members = new Map<string, number[]>();
@@ -76,7 +82,7 @@ export function undoOrder(strip: CheckedStrip, needs: Needs): number[] {
   if (order.length < members.size) {
     const stuck = [...members.keys()].filter((g) => !order.includes(g));
     const ring = ringAmong(stuck, before);
-    const steps = ring.flatMap((g) => members.get(g) as number[]).map((i) => strip.steps[i]?.id);
+    const steps = ring.flatMap((g) => members.get(g) as number[]).map(called);
     throw new Fault("steps", `the bundles stand in each other's way, so they cannot go back as one: ${steps.join(", ")}`);
   }
   return order.flatMap((g) => {

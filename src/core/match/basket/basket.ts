@@ -68,7 +68,7 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
     tell(
       `${without.length ? `the ${without.length === 1 ? "next" : "one after that"}` : input.aim === "least cost" ? "the cheapest complete set" : "the soonest complete set"}, here within ${day} working days`,
     );
-    const found = solve(basketProgram(input, { by: day, without, max: max, limit }));
+    const found = solve(basketProgram(input, { by: day, without, max, limit }));
     if (!found) return null;
     const basket = basketOf(input, found);
     numbers.set(basket, Object.fromEntries(found));

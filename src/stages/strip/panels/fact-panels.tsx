@@ -89,6 +89,48 @@ export function CautionsPanel({ facts: { cautions = [] }, say, onClose }: FactPa
   );
 }
 
+/** A figure from 0 to a limit, as it is typed; one beyond it is said and not taken. */
+function FigureWithin({
+  label,
+  name,
+  placeholder,
+  value,
+  max,
+  onFigure,
+  onFault,
+}: {
+  label: string;
+  /** as the refusal calls it */
+  name: string;
+  placeholder: string;
+  value: number | undefined;
+  max: number;
+  onFigure: (said: number | undefined) => void;
+  onFault: (says: string | null) => void;
+}) {
+  const [wrong, setWrong] = useState(false);
+  return (
+    <label className="words">
+      {label}
+      <input
+        className="field figure"
+        inputMode="decimal"
+        placeholder={placeholder}
+        defaultValue={value ?? ""}
+        aria-invalid={wrong ? true : undefined}
+        onChange={(e) => {
+          const said = e.target.value.trim().replace(",", ".");
+          const figure = Number(said);
+          const beyond = said !== "" && !(figure >= 0 && figure <= max);
+          setWrong(beyond);
+          onFault(beyond ? `${name} lie between 0 and ${max}.` : null);
+          if (!beyond) onFigure(said === "" ? undefined : figure);
+        }}
+      />
+    </label>
+  );
+}
+
 type Timing = NonNullable<StepFacts["timing"]>;
 
 /** Which way round it stood where that matters for timing, and how something adjustable was set. */
@@ -111,23 +153,15 @@ export function TimingPanel({ facts: { timing = {}, setting = "" }, say, onClose
         onPick={(p) => change({ pin: timing.pin === p ? undefined : p })}
       />
       <div className="grid grid-cols-[150px_minmax(0,1fr)] items-end gap-3">
-        <label className="words">
-          Turns to dead centre
-          <input
-            className="field figure"
-            inputMode="decimal"
-            placeholder="1.5"
-            defaultValue={timing.turns ?? ""}
-            aria-invalid={fault ? true : undefined}
-            onChange={(e) => {
-              const said = e.target.value.trim().replace(",", ".");
-              const turns = Number(said);
-              const wrong = said !== "" && !(turns >= 0 && turns <= 100);
-              setFault(wrong ? "Turns lie between 0 and 100." : null);
-              if (!wrong) change({ turns: said === "" ? undefined : turns });
-            }}
-          />
-        </label>
+        <FigureWithin
+          label="Turns to dead centre"
+          name="Turns"
+          placeholder="1.5"
+          value={timing.turns}
+          max={100}
+          onFigure={(turns) => change({ turns })}
+          onFault={setFault}
+        />
         <label className="words">
           Timing mark, in words
           <input
@@ -273,23 +307,15 @@ export function StatePanel({ facts, say, open, set, onClose, names, minutes }: F
           />
         </div>
       </fieldset>
-      <label className="words">
-        Minutes, by the clock {minutes.toFixed(1)}
-        <input
-          className="field figure"
-          inputMode="decimal"
-          placeholder={minutes.toFixed(1)}
-          defaultValue={facts.minutes ?? ""}
-          aria-invalid={fault ? true : undefined}
-          onChange={(e) => {
-            const said = e.target.value.trim().replace(",", ".");
-            const value = Number(said);
-            const wrong = said !== "" && !(value >= 0 && value <= 600);
-            setFault(wrong ? "Minutes lie between 0 and 600." : null);
-            if (!wrong) say({ minutes: said === "" ? undefined : value });
-          }}
-        />
-      </label>
+      <FigureWithin
+        label={`Minutes, by the clock ${minutes.toFixed(1)}`}
+        name="Minutes"
+        placeholder={minutes.toFixed(1)}
+        value={facts.minutes}
+        max={600}
+        onFigure={(said) => say({ minutes: said })}
+        onFault={setFault}
+      />
       <FaultLine says={fault} />
     </Panel>
   );
