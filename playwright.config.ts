@@ -6,6 +6,8 @@ const port = Number(process.env.DEMONTAGE_PORT ?? 4321);
 /** The real interface in Debian's Chromium, against a production build with the demo shop in a folder of its own. */
 export default defineConfig({
   testDir: "e2e",
+  // it is emptied before a run: the reports of the other tests lie beside it
+  outputDir: "test-results/e2e",
   timeout: 120_000,
   expect: { timeout: 10_000 },
   workers: 1,

@@ -52,9 +52,22 @@ export class BenchHand {
     await this.write("Maker", unit.maker);
     await this.write("Model", unit.model);
     await this.write("In the customer’s words", unit.complaint);
+    await this.saySafety();
     await this.button(/Consents/).click();
     await expect(this.button(/✓ Consents/)).toBeVisible();
     return number;
+  }
+
+  /** What drives it, its class, and what can hurt at it. */
+  async saySafety(supply: "Mains" | "By hand" = "Mains"): Promise<void> {
+    await this.button(supply).click();
+    await expect(this.button(supply)).toHaveAttribute("aria-pressed", "true");
+    if (supply === "Mains") {
+      await this.button(/^Class II,/).click();
+      await expect(this.button(/^Class II,/)).toHaveAttribute("aria-pressed", "true");
+    }
+    await this.button(/Nothing of these can hurt|So it is:/).click();
+    await expect(this.page.getByRole("group", { name: "What can hurt at it", exact: true })).toBeVisible();
   }
 
   async clearSafetyGate(): Promise<void> {

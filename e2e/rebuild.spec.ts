@@ -49,7 +49,7 @@ test("trouble is written down and the line stays open; the reason for its place 
 test("a job cannot go on past an open gate, nor be handed back with pieces on the Mat", async ({ page }) => {
   await new BenchHand(page).open("/jobs/J-0137/match");
   await expect(page.getByRole("button", { name: /On to Lube/ })).toBeDisabled();
-  await expect(page.getByText("▲ Choose what replaces the worm wheel.")).toBeVisible();
+  await expect(page.getByText("▲ Say what replaces the worm wheel, or where it comes from.")).toBeVisible();
   await new BenchHand(page).open("/jobs/J-0140/hand-back");
   await expect(page.getByRole("button", { name: /Hand it back/ })).toHaveCount(0);
 });
@@ -58,14 +58,14 @@ test("a skipped safety question stays on the job in sight, with its reason", asy
   const hand = new BenchHand(page);
   await new BenchHand(page).open("/jobs/J-0141/strip");
   await hand.button(/Skip, with a reason/).click();
-  await page.getByLabel(/Why is it skipped/).fill("no");
+  await page.getByLabel(/Working live is an exception/).fill("no");
   await hand.button("Skip it").click();
   await expect(page.getByText("Write down why it is skipped").first()).toBeVisible();
-  await page.getByLabel(/Why is it skipped/).fill("cord was cut off by the customer");
+  await page.getByLabel(/Working live is an exception/).fill("fault shows only under current");
   await hand.button("Skip it").click();
-  await expect(page.getByText("safety skipped: cord was cut off by the customer")).toBeVisible();
+  await expect(page.getByText("safety skipped: fault shows only under current")).toBeVisible();
   await new BenchHand(page).open("/jobs/J-0141/judge");
-  await expect(page.getByText("safety skipped: cord was cut off by the customer")).toBeVisible();
+  await expect(page.getByText("safety skipped: fault shows only under current")).toBeVisible();
 });
 
 test("the job file comes out of the sheet as a ZIP", async ({ page, request }) => {

@@ -14,7 +14,7 @@ async function stripped(page: Page, ...steps: string[]): Promise<BenchHand> {
 async function lay(page: Page, what: string, n: number): Promise<void> {
   await page.getByLabel("What came off").fill(what);
   await page.getByRole("button", { name: /Lay it down/ }).click();
-  await expect(mat(page).getByLabel(new RegExp(`^Step ${n}: ${what}`))).toBeVisible();
+  await expect(mat(page).getByLabel(new RegExp(`^Step ${n}: ${what}(?!.*on its way)`))).toBeVisible();
 }
 const mat = (page: Page) => page.getByRole("region", { name: "The Mat" });
 const pockets = (page: Page): Promise<string[]> =>
@@ -96,6 +96,94 @@ test("screws of one step that differ must be given a place before they are laid 
   await expect(mat(page).getByLabel(/^Step 1:/)).toBeVisible();
 });
 
+test("the hand does not wait for the shop: what is on its way lies on the Mat, and in the browser until the shop has it", async ({ page, context }) => {
+  const hand = await stripped(page, "cover");
+  // the shop does not hear of anything until it is let
+  let letThrough = (): void => undefined;
+  const held = (): Promise<void> => new Promise((done) => (letThrough = done));
+  let gate = held();
+  await page.route("**/strip", async (route) => {
+    if (route.request().method() === "POST") await gate;
+    await route.continue().catch(() => undefined);
+  });
+  for (const [i, what] of ["wheel", "shaft"].entries()) {
+    await page.keyboard.press("n");
+    await page.keyboard.type(what);
+    await page.keyboard.press("Enter");
+    await page.keyboard.press("Space");
+    await expect(hand.recording(i + 3)).toBeVisible();
+    await expect(mat(page).getByLabel(`Step ${i + 2}: ${what}, on its way to the shop`)).toBeVisible();
+  }
+  // one too many is taken back before the shop has heard of any
+  await page.keyboard.press("n");
+  await page.keyboard.type("slip of the hand");
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Space");
+  await expect(hand.button("Take back: step 4, on its way to the shop")).toBeVisible();
+  await page.keyboard.press("z");
+  await page.keyboard.press("n");
+  await page.keyboard.type("begun meanwhile");
+  letThrough();
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel", "shaft"]);
+  await expect(page.getByLabel("What came off")).toHaveValue("begun meanwhile");
+  await hand.saved();
+  await hand.reload();
+  await expect(page.getByLabel("What came off")).toHaveValue("begun meanwhile");
+  // the screen is shut before the shop has it: whoever opens the job again finds it laid down, once
+  gate = held();
+  await page.keyboard.press("Space");
+  await expect(mat(page).getByLabel("Step 4: begun meanwhile, on its way to the shop")).toBeVisible();
+  const again = await context.newPage();
+  await page.close();
+  const other = new BenchHand(again);
+  await other.open(page.url());
+  await expect.poll(() => pockets(again)).toEqual(["cover", "wheel", "shaft", "begun meanwhile"]);
+  await other.saved();
+  await other.reload();
+  expect(await pockets(again)).toEqual(["cover", "wheel", "shaft", "begun meanwhile"]);
+});
+
+test("a step that the shop does not take comes back to be mended, and none is lost under another", async ({ page, context }) => {
+  const hand = await stripped(page, "cover");
+  const what = page.getByLabel("What came off");
+  await context.setOffline(true);
+  await what.fill("wheel");
+  await hand.button(/Lay it down/).click();
+  await expect(page.getByRole("alert").filter({ hasText: "the shop’s computer does not answer" })).toBeVisible();
+  await expect(what).toHaveValue("wheel");
+  await context.setOffline(false);
+  await hand.button("Understood").click();
+  await hand.button(/Lay it down/).click();
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel"]);
+  // refused while the next is open already
+  let letThrough = (): void => undefined;
+  const gate = new Promise<void>((done) => (letThrough = done));
+  await page.route("**/strip", async (route) => {
+    if (route.request().method() === "POST") await gate;
+    await route.continue();
+  });
+  // taken back while it is on its way, it is refused: nothing else is taken back for it
+  const long = "a name that says everything ".repeat(160);
+  await what.fill(long);
+  await hand.button(/Lay it down/).click();
+  await hand.button(/Take back: step 3/).click();
+  await what.fill("shaft");
+  letThrough();
+  const refused = page.getByRole("alert").filter({ hasText: "Not laid down" });
+  await expect(refused).toContainText(/a name that says .* … ?\. What came off is longer than 4000 characters\./);
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel"]);
+  await refused.getByRole("button", { name: "Pick it up again" }).click();
+  await expect(page.getByText(/is still open here: lay it down first/)).toBeVisible();
+  await expect(what).toHaveValue("shaft");
+  await hand.button(/Lay it down/).click();
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel", "shaft"]);
+  await refused.getByRole("button", { name: "Pick it up again" }).click();
+  await expect(what).toHaveValue(long);
+  await what.fill("spring");
+  await hand.button(/Lay it down/).click();
+  await expect.poll(() => pockets(page)).toEqual(["cover", "wheel", "shaft", "spring"]);
+});
+
 test("a late step is slid to its place, bundled, tied and taken back by keyboard", async ({ page }) => {
   await stripped(page, "cover", "wheel", "late washer");
   await page.keyboard.press("l");
@@ -175,6 +263,22 @@ test("two screens on one job see each other's steps within two seconds, and lose
     for (const wheel of ["left wheel", "right wheel"]) await expect(mat(screen).getByLabel(new RegExp(`: ${wheel}`))).toBeVisible({ timeout: 2500 });
 });
 
+test("a hand that is quicker than the camera gets its picture, once", async ({ page }) => {
+  const hand = await stripped(page, "cover");
+  let open = (): void => undefined;
+  const opening = new Promise<void>((done) => (open = done));
+  await page.route("**/api/practice-camera**", async (route) => {
+    await opening;
+    await route.continue();
+  });
+  await hand.button(/Picture$/).click();
+  await hand.button(/Take it/).click();
+  await expect(hand.button(/Saving/)).toBeDisabled();
+  await expect(page.getByText("No camera is open")).toHaveCount(0);
+  open();
+  await expect(page.getByText("step 2: one picture")).toBeVisible();
+});
+
 test("pictures taken while the shop does not answer are kept through a reload and sent by themselves", async ({ page }) => {
   const hand = await stripped(page);
   await page.getByLabel("What came off").fill("cover");
@@ -190,7 +294,7 @@ test("pictures taken while the shop does not answer are kept through a reload an
   await hand.reload();
   await expect(page.getByRole("alert").filter({ hasText: "2 pictures are not saved yet" })).toBeVisible();
   await page.unroute("**/pictures");
-  await expect(page.getByRole("alert").filter({ hasText: "not saved yet" })).toHaveCount(0, { timeout: 20_000 });
+  await expect(page.getByRole("alert").filter({ hasText: "not saved yet" })).toHaveCount(0);
   // they came to lie in the step that was laid down before they arrived
   await expect(
     mat(page)

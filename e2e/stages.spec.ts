@@ -40,12 +40,18 @@ const PLACES = [
   "hand-back",
   "sheet",
   "history",
+  "ending",
 ];
 const SCREENS = [
   "/",
   "/parts",
   "/parts/tables",
   "/settings",
+  "/shelf",
+  "/suppliers",
+  "/hazards",
+  "/parts/part",
+  "/parts/part?number=VLB-42-242",
   "/scan",
   ...["J-0142", "J-0138", "J-0131"].flatMap((job) => PLACES.map((place) => `/jobs/${job}/${place}`)),
   ...["J-0144/take-in", "J-0143/strip", "J-0137/match", "J-0140/lube", "J-0140/rebuild", "J-0135/hand-back", "J-0142/judge/gear/p7"].map((at) => `/jobs/${at}`),
@@ -189,6 +195,8 @@ test("readings of one dimension are averaged, shown in inches at a key, and stru
 test("a last check with a figure beyond its limit does not let the unit out", async ({ page }) => {
   const hand = new BenchHand(page);
   await new BenchHand(page).open("/jobs/J-0135/hand-back");
+  await hand.button(/Yes, checked/).click();
+  await expect(page.getByRole("heading", { name: /^Cord, plug, strain relief/ })).toBeVisible();
   await hand.button(/Yes, checked/).click();
   const figure = page.getByLabel(/^Figure/);
   await figure.fill("abc");

@@ -19,6 +19,61 @@ test("a model's variants are told by their mark, and another is learnt once for 
   await expect(hand.button(/blue dot beside the plate/)).toBeVisible();
 });
 
+test("what drives a unit and what can hurt at it is asked, not read out of its name; what was said is proposed at the next of its kind", async ({ page }) => {
+  const hand = new BenchHand(page);
+  const begin = async (): Promise<string> => {
+    await hand.open("/");
+    await hand.button(/Take in/).click();
+    await page.waitForURL(/take-in$/);
+    await hand.write("Kind of unit", "dish rinser");
+    await hand.write("Model", "unknown");
+    await hand.write("In the customer’s words", "Hums, no water.");
+    await hand.button(/Consents/).click();
+    return page.url().replace(/take-in$/, "");
+  };
+  const job = await begin();
+  await expect(page.getByText("Say what drives it.")).toBeVisible();
+  for (const supply of ["Mains", "Water"]) {
+    await hand.button(supply).click();
+    await expect(hand.button(supply)).toHaveAttribute("aria-pressed", "true");
+  }
+  await expect(page.getByText("Look for its mark, and say which protection class it has.")).toBeVisible();
+  await hand.button(/^Class I, earthed/).click();
+  await expect(page.getByText("Say what can hurt at it, or that nothing does.")).toBeVisible();
+  await expect(hand.button("Nothing of these can hurt")).toBeVisible();
+  for (const hazard of ["heavy", "glass"]) {
+    await hand.button(hazard).click();
+    await expect(hand.button(hazard)).toHaveAttribute("aria-pressed", "true");
+  }
+  await hand.button(/On to Strip/).click();
+  await page.waitForURL(/strip$/);
+  const gate = page.getByRole("region", { name: "Safety gate" });
+  await expect(gate.getByRole("listitem")).toContainText([
+    "Unplugged",
+    "Water shut off",
+    "A second pair of hands",
+    "Glass out",
+    "Is all of this work for the bench?",
+  ]);
+  for (let i = 0; i < 4; i++) {
+    const asked = (await gate.getByRole("heading").textContent()) ?? "";
+    await hand.button(/Yes, checked/).click();
+    await expect(gate.getByRole("heading", { name: asked })).toHaveCount(0);
+  }
+  // it is not: the job ends with a referral
+  await page.getByRole("link", { name: /No: to licensed hands/ }).click();
+  await page.waitForURL(/ending$/);
+  await hand.button(/Belongs to licensed hands/).click();
+  await page.getByLabel("Why", { exact: true }).fill("its inlet is part of the fixed wiring");
+  await hand.button(/End it so/).click();
+  await page.waitForURL(/hand-back$/);
+  await hand.saved();
+  await hand.open(`${job}sheet`);
+  await expect(page.getByRole("article")).toContainText("this work belongs to a licensed technician");
+  await begin();
+  await expect(hand.button("So it is: heavy, glass")).toBeVisible();
+});
+
 test("a serial number tells the age once the maker's date code is taught", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.takeIn({ kind: "deli slicer", maker: "Brisswell", model: "Kora 190", complaint: "Slips." });

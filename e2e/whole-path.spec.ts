@@ -125,9 +125,8 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await page.getByLabel("Depth, mm").press("Enter");
     await expect(page.getByLabel("Total")).not.toHaveText("–");
     await hand.button(/Skarn GB-0/).click();
-    await hand.button(/Use this grease/).click();
-    await expect(page.getByText(/must not go into a machine that touches food/).first()).toBeVisible();
-    await page.getByRole("button", { name: "Understood" }).click();
+    await expect(page.getByText(/Skarn GB-0 is not registered H1 and must not go into a machine that touches food/)).toBeVisible();
+    await expect(hand.button(/Use this grease/)).toBeDisabled();
     await hand.button(/Olmen FG-00/).click();
     await hand.button(/Use this grease/).click();
     await expect(page.getByText("✓ Used on this job")).toBeVisible();

@@ -47,6 +47,6 @@ export async function takeInBenchJob(steps: number, picturesPerStep: number, num
   await takeInJobFile({ file, pictures });
   const db = await database();
   const job = await db("jobs").where({ number }).first("id");
-  for (const q of safetyGate({ supply: "hand", kind: "mill" }))
+  for (const q of safetyGate({ supplies: ["hand"], hazards: [] }))
     await db("answers").insert({ job_id: job.id, question: `safety:${q.gate}`, answer: "yes", at: new Date().toISOString() });
 }

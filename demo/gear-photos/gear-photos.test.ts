@@ -8,7 +8,7 @@ describe("photographs of gears", () => {
     expect(m.wrong).toEqual([]);
     expect(m.right).toBeGreaterThanOrEqual(m.of - 2);
     expect(m.missingRight / m.right).toBeGreaterThanOrEqual(0.8);
-  }, 120_000);
+  });
 
   it("come out of their seed: the same scene and the same truth every time, and another for another seed", () => {
     expect(gearScene(7)).toEqual(gearScene(7));

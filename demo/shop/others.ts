@@ -60,7 +60,7 @@ export const slicer: Recipe = {
     { part: "blade shaft seal", mode: "hardened", extent: "lip hard, shaft dry behind it" },
   ],
   renew: ["worm wheel", "blade shaft seal"],
-  carried: { job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", protectionClass: "I" } },
+  carried: { job: { stripFinished: true, consent: true, greaseStates: ["metal"], greaseOld: "unknown", protectionClass: "I", hazards: ["blade", "stored-charge"] } },
 };
 
 const hammerRows: Row[] = [
@@ -107,7 +107,7 @@ export const hammer: Recipe = {
     { id: "v2", reachedBy: "s9", do: "clean", note: "case washed out: crumbs of steel" },
   ],
   renew: ["lay shaft gear", "bearing 608 front"],
-  carried: { job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", protectionClass: "II", caseInside: { lengthMm: 92, widthMm: 52, depthMm: 40 } } },
+  carried: { job: { stripFinished: true, consent: true, greaseStates: ["metal"], greaseOld: "unknown", protectionClass: "II", hazards: ["stored-charge", "heat"], caseInside: { lengthMm: 92, widthMm: 52, depthMm: 40 } } },
 };
 
 const shearsRows: Row[] = [
@@ -157,6 +157,7 @@ export const shears: Recipe = {
       x: { gear: { teeth: 58, kind: "spur" } },
     },
     { part: "gearbox gasket", mode: "torn", extent: "one corner", chosen: "HLD-58-GK" },
+    { part: "crown shaft bearing", mode: "slack", extent: "rough when turned dry", x: { got: { from: "counter", says: "Quay Bearings", number: "6001", price: 5.4 } } },
   ],
   services: [
     { id: "v1", reachedBy: "s9", do: "clean", note: "case washed: steel crumbs everywhere" },
@@ -169,7 +170,7 @@ export const shears: Recipe = {
   ],
   renew: ["crown wheel", "gearbox gasket", "crown shaft bearing"],
   carried: {
-    job: { stripFinished: true, consent: true, greaseState: "metal", greaseOld: "unknown", washed: true, lubricant: "skarn-gb0", caseInside: { lengthMm: 78, widthMm: 78, depthMm: 17 }, protectionClass: "III" },
+    job: { stripFinished: true, consent: true, greaseStates: ["metal"], greaseOld: "unknown", washed: true, lubricant: "skarn-gb0", caseInside: { lengthMm: 78, widthMm: 78, depthMm: 17 }, protectionClass: "III", hazards: ["blade"] },
     weighed: { g1: { grams: 3.1, at: "2026-11-23T14:31:00.000Z" }, g2: { grams: 24.5, at: "2026-11-23T14:33:00.000Z" } },
     linesDone: ["service:v3", "undo:s14", "undo:s13"],
   },
@@ -218,7 +219,7 @@ export const extruder: Recipe = {
   ],
   renew: ["final wheel"],
   carried: {
-    job: { stripFinished: true, consent: true, greaseState: "plastic", greaseOld: "unknown", washed: true, lubricant: "olmen-fg1", protectionClass: "I", caseInside: { lengthMm: 110, widthMm: 90, depthMm: 25 } },
+    job: { stripFinished: true, consent: true, greaseStates: ["plastic"], greaseOld: "unknown", washed: true, lubricant: "olmen-fg1", protectionClass: "I", hazards: ["blade", "heat"], caseInside: { lengthMm: 110, widthMm: 90, depthMm: 25 } },
     weighed: { g1: { grams: 3.4, at: "2026-11-23T10:02:00.000Z" }, g2: { grams: 24.3, at: "2026-11-23T10:05:00.000Z" } },
     linesDone: "all",
   },

@@ -7,7 +7,7 @@ export const queue: Recipe[] = [
     unit: { kind: "paper shredder", maker: "Pellgrove", model: "S-12", serial: "", supply: "mains", foodContact: false },
     rows: [],
     unitPicture: "shredder-unit",
-    carried: { job: { protectionClass: "II", condition: "corner of the bin cracked, one foot missing", past: { bought: "used", openedBefore: "owner", load: "daily", years: 6 } } },
+    carried: { job: { protectionClass: "II", hazards: ["blade", "stored-charge"], condition: "corner of the bin cracked, one foot missing", past: { bought: "used", openedBefore: "owner", load: "daily", years: 6 } } },
   },
   {
     head: { number: "J-0145", stage: "take-in", complaint: "Paddle stands still as soon as it thickens.", symptoms: ["slips"], looseItems: ["paddle", "lid", "drum"] },
@@ -25,10 +25,10 @@ export const queue: Recipe[] = [
     ],
     unitPicture: "blind-unit",
     carried: {
-      job: { consent: true, protectionClass: "I" },
+      job: { consent: true, protectionClass: "I", hazards: ["stored-charge", "heat"] },
       answers: [
         { question: "safety:unplugged", answer: "yes", at: "2026-11-24T08:10:00.000Z" },
-        { question: "safety:cool", answer: "yes", at: "2026-11-24T08:10:04.000Z" },
+        { question: "safety:heat", answer: "yes", at: "2026-11-24T08:10:04.000Z" },
         { question: "safety:stored-charge", answer: "yes", at: "2026-11-24T08:10:09.000Z" },
         { question: "safety:code", answer: "yes", at: "2026-11-24T08:10:12.000Z" },
       ],
@@ -39,13 +39,13 @@ export const queue: Recipe[] = [
     unit: { kind: "belt sander", maker: "Corvane", model: "BX-76", supply: "mains", foodContact: false },
     rows: [],
     unitPicture: "sander-unit",
-    carried: { job: { consent: true, protectionClass: "II" } },
+    carried: { job: { consent: true, protectionClass: "II", hazards: ["stored-charge", "heat"] } },
   },
   {
     head: { number: "J-0131", stage: "hand-back", complaint: "Blade wobbles.", symptoms: ["louder"], limit: 80 },
     unit: { kind: "bread cutter", maker: "Velbrant", model: "Laib 2", supply: "mains", foodContact: true },
     rows: [],
     unitPicture: "breadcutter-unit",
-    carried: { job: { stripFinished: true, consent: true, protectionClass: "II" }, handedBackDaysAgo: 4 },
+    carried: { job: { stripFinished: true, consent: true, protectionClass: "II", hazards: ["blade"] }, handedBackDaysAgo: 4 },
   },
 ];

@@ -7,6 +7,8 @@ import { readJobFile } from "../../src/core/job/job-file";
 import { safetyKey } from "../../src/core/job/keys";
 import { partRows } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";
+import { shelf } from "../../src/store/grease-rows";
+import { loadJob } from "../../src/store/job";
 import { takeInJobFile } from "../../src/store/job-file";
 import { offerRows, supplierRows } from "../../src/store/offer-rows";
 import { putRows } from "../../src/store/put-rows";
@@ -65,14 +67,15 @@ async function takeIn(recipe: Recipe, today: Date): Promise<void> {
   await (await database())("jobs")
     .where({ number })
     .update(records.jobs.write({ ...customer, takenIn: day(-takenInDaysAgo), promised: day(promisedIn) }));
-  if (recipe.rows.length && number !== "J-0143") await answerSafety(number, recipe, today);
+  if (recipe.rows.length && number !== "J-0143") await answerSafety(number, today);
 }
 
-async function answerSafety(number: string, recipe: Recipe, today: Date): Promise<void> {
+async function answerSafety(number: string, today: Date): Promise<void> {
   const { safetyGate } = await import("../../src/core/safety/gate");
   const db = await database();
-  const job = await db("jobs").where({ number }).first("id");
-  for (const q of safetyGate(recipe.unit))
+  const job = await loadJob(number);
+  if (!job) return;
+  for (const q of safetyGate(job))
     await db("answers")
       .insert({ job_id: job.id, question: safetyKey(q.gate), answer: "yes", at: addDays(today, -1).toISOString() })
       .onConflict(["job_id", "question"])
@@ -83,7 +86,7 @@ async function answerSafety(number: string, recipe: Recipe, today: Date): Promis
 export async function seed(today = new Date()): Promise<number> {
   const db = await database();
   if (await db("jobs").first()) return 0;
-  for (const { id, ...facts } of lubricants) await db("lubricants").insert({ id, facts: JSON.stringify(facts) });
+  for (const grease of lubricants) await db("lubricants").insert(shelf.write(grease));
   await putRows(db, partRows, catalogue);
   await putRows(db, supplierRows, suppliers);
   await putRows(db, offerRows, offers);

@@ -1,5 +1,5 @@
 import type { Temper } from "../../src/bench/supplier";
-import type { Lubricant } from "../../src/core/grease/choose";
+import type { Lubricant } from "../../src/core/grease/lubricant";
 import { type CataloguePart, type CataloguePartInput, cataloguePart, type Supplier, type SupplierOffer } from "../../src/core/match/catalogue/catalogue-part";
 
 /** The shop's shelf of lubricants. Names, makers and lots are made up. */

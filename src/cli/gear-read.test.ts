@@ -31,7 +31,7 @@ describe("gear read", () => {
     const sixty = await readGearFile(large, undefined);
     expect(sixty.teeth).toBe(41);
     expect((sixty.tipDiameterPx as number) / (whole.tipDiameterPx as number)).toBeCloseTo(8944 / 880, 0);
-  }, 60_000);
+  });
 
   it("answers what cannot be read in a sentence with its place", async () => {
     const tiny = join(folder, "tiny.png");

@@ -44,9 +44,31 @@ function deepest(issue: z.core.$ZodIssue): z.core.$ZodIssue {
   return inner.sort((a, b) => b.path.length - a.path.length)[0] ?? issue;
 }
 
+/** What was expected, in words. */
+const KINDS: Readonly<Record<string, string>> = {
+  number: "a number",
+  int: "a whole number",
+  string: "text",
+  boolean: "yes or no",
+  array: "a list",
+  object: "a record with named fields",
+  record: "a record with named fields",
+};
+/** The schema's own words, which belong to programs; whoever gave a schema a sentence is heard instead. */
+const DEFAULTS = /^(Invalid|Too (small|big))\b/;
+
 function sentenceFor(issue: z.core.$ZodIssue): string {
   if (issue.code === "unrecognized_keys") return `does not know the key ${issue.keys.map((k) => `"${k}"`).join(", ")}`;
-  if (issue.code === "invalid_type" && issue.input === undefined && /received undefined/.test(issue.message)) return "is missing";
-  const text = issue.message.replace(/^Invalid input: /, "");
-  return text.charAt(0).toLowerCase() + text.slice(1);
+  if (!DEFAULTS.test(issue.message)) return issue.message.charAt(0).toLowerCase() + issue.message.slice(1);
+  if (issue.code === "invalid_type") return /received undefined/.test(issue.message) ? "is missing" : `must be ${KINDS[issue.expected] ?? "something else"}`;
+  if (issue.code === "invalid_value") return `is none of: ${issue.values.map(String).join(", ")}`;
+  if (issue.code === "too_small") return limited(issue.origin, issue.minimum, issue.inclusive === false ? "above" : "at least");
+  if (issue.code === "too_big") return limited(issue.origin, issue.maximum, issue.inclusive === false ? "below" : "at most");
+  if (issue.code === "invalid_format") return "is not written the way it must be";
+  return "is not what belongs there";
+}
+
+function limited(of: string, limit: number | bigint, how: string): string {
+  if (of === "string") return `must have ${how} ${limit} characters`;
+  return of === "array" ? `must have ${how} ${limit} entries` : `must be ${how} ${limit}`;
 }

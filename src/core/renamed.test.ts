@@ -3,8 +3,8 @@ import { z } from "zod";
 import { readWith } from "./fault";
 import { basketInput } from "./match/basket/basket-input";
 import { rankInput } from "./match/candidates/rank-input";
-import { asHeading } from "./match/catalogue/catalogue-row";
 import { renamed } from "./renamed";
+import { asHeading } from "./table/cells";
 
 it("a key that had another name still reads, and nothing else is touched", () => {
   const offer = z.preprocess(renamed({ least: "minPacks" }), z.strictObject({ minPacks: z.int(), pack: z.int() }));

@@ -3,7 +3,8 @@ import { factsOf, gatesOf, planOf, safetyOpen } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
-import { pocketsOf, titleOf } from "./job-view/mat-pockets";
+import { pocketsOf } from "./job-view/mat-pockets";
+import { titleOf } from "./job-view/pocket-look";
 import { wantedFor } from "./job-view/wanted-part";
 import { identifyInputOf, meanReadings } from "./judge/gear/gear-readings";
 import { caseStep, greasePlan, needOf } from "./lube/grease-plan";
@@ -12,8 +13,8 @@ import { lineInWords } from "./rebuild/line-in-words";
 const at = "2026-11-24T08:00:00.000Z";
 /** A juicer with a cover, a wheel under it, and a bearing. */
 const job = (more: Partial<Job> = {}): Job => ({
-  id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "", serial: "", supply: "mains", protectionClass: "II", foodContact: true,
-  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, greaseOld: "unknown", fillSchool: "measured", washed: false, causes: {}, benchFinds: [],
+  id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "", serial: "", supplies: ["mains"], hazards: ["blade"], protectionClass: "II", foodContact: true,
+  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, greaseOld: "unknown", fillSchool: "measured", washed: false, greaseStates: [], causes: {}, benchFinds: [],
   parts: [{ id: "p1", name: "gear case cover", kind: "cover", material: "PA" }, { id: "p2", name: "second-stage wheel", kind: "gear", material: "PA", renew: true }, { id: "p3", name: "lay shaft bearing", kind: "bearing", renew: true }],
   steps: [
     { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15", tighten: { torqueNm: 0.8, pattern: "cross" } }] },
@@ -67,12 +68,12 @@ describe("the pockets of the Mat", () => {
   });
   it("call a step by what it is", () => {
     const named = (id: string): string => partNamed(job(), id);
-    expect(titleOf({ id: "s2", action: "lift-off", title: "Cover off", parts: ["p1"] }, named)).toBe("Cover off");
-    expect(titleOf({ id: "s1", action: "note", note: "rag stays" }, named)).toBe("rag stays");
-    expect(titleOf({ id: "s1", action: "drain" }, named)).toBe("drain");
-    expect(titleOf({ id: "s3", action: "pull", parts: ["p2"] }, named)).toBe("second-stage wheel");
+    expect(titleOf({ action: "lift-off", title: "Cover off", parts: ["p1"] }, named)).toBe("Cover off");
+    expect(titleOf({ action: "note", note: "rag stays" }, named)).toBe("rag stays");
+    expect(titleOf({ action: "drain" }, named)).toBe("drain");
+    expect(titleOf({ action: "pull", parts: ["p2"] }, named)).toBe("second-stage wheel");
     // never by an id: a file from elsewhere may leave names out
-    expect(titleOf({ id: "s3", action: "pull", parts: ["p9"] }, () => partNamed({ parts: [{ id: "p9", kind: "gear" }] }, "p9"))).toBe("unnamed gear");
+    expect(titleOf({ action: "pull", parts: ["p9"] }, () => partNamed({ parts: [{ id: "p9", kind: "gear" }] }, "p9"))).toBe("unnamed gear");
   });
 });
 

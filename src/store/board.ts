@@ -19,6 +19,8 @@ const boardJob = jobHead
     customerName: true,
     promised: true,
     handedBackAt: true,
+    waiting: true,
+    ending: true,
   })
   .extend({ picture: z.string().optional() });
 export type BoardJob = Frozen<z.infer<typeof boardJob>>;

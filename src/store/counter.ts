@@ -2,13 +2,11 @@ import type { Knex } from "knex";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { dateCodeFrom } from "@/core/take-in/date-code";
+import { type Variant, variantSchema } from "@/core/take-in/variant";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { rowsOf } from "./rows";
 
-/** One build of a model, and the mark on the unit by which it is told. */
-const variantSchema = z.strictObject({ variant: z.string(), mark: z.string() });
-export type Variant = Readonly<z.infer<typeof variantSchema>>;
 const models = rowsOf("models", z.strictObject({ maker: z.string(), model: z.string(), variants: z.array(variantSchema) }));
 
 export interface Customer {

@@ -10,9 +10,11 @@ import { theCatalogue } from "./migrations/0004-the-catalogue";
 import { theOrders } from "./migrations/0005-the-orders";
 import { oneRoom } from "./migrations/0006-one-room";
 import { plainNames } from "./migrations/0007-plain-names";
+import { theShelf } from "./migrations/0008-the-shelf";
+import { anyJob } from "./migrations/0009-any-job";
 
 /** In the order in which they are run. */
-export const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames];
+export const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames, theShelf, anyJob];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -1,23 +1,27 @@
 import { isDeepStrictEqual } from "node:util";
 import type { Knex } from "knex";
 import { z } from "zod";
+import { greaseOnShelf } from "@/core/grease/lubricant";
 import { cataloguePart, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
+import { TABLE_NAMES, type TableName } from "@/core/table/cells";
 import { partRows } from "./catalogue-index";
+import { greaseRows } from "./grease-rows";
 import { inTurn } from "./in-turn";
 import { offerRows, supplierRows } from "./offer-rows";
 import { AT_ONCE, type Keyed } from "./put-rows";
 
-export const importTable = z.enum(["parts", "offers", "suppliers"]);
-export type ImportTable = z.infer<typeof importTable>;
+export const importTable = z.enum(TABLE_NAMES);
+export type ImportTable = TableName;
 
-/** The tables of the catalogue. What kind of row each takes is known to whoever read the file. */
+/** The tables of catalogue and shelf. What kind of row each takes is known to whoever read the file. */
 export const ROWS: Readonly<Record<ImportTable, Keyed<unknown>>> = {
   parts: partRows as Keyed<unknown>,
   offers: offerRows as Keyed<unknown>,
   suppliers: supplierRows as Keyed<unknown>,
+  greases: greaseRows as Keyed<unknown>,
 };
 
-const READ = { parts: cataloguePart, offers: supplierOffer, suppliers: supplier } as const;
+const READ = { parts: cataloguePart, offers: supplierOffer, suppliers: supplier, greases: greaseOnShelf } as const;
 
 /** Puts back what stood there before an import, some hundred rows at a time; what was changed again since stays. */
 export async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back: number; stayed: number }> {

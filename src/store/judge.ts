@@ -1,9 +1,12 @@
 import { Fault } from "@/core/fault";
+import { partKindFrom } from "@/core/hardware/part-kind";
 import type { ChosenCauses, Finding } from "@/core/job/finding";
 import { asksForNewName, type GearIdentity, type GearNotes, noteSays, type PhotoCount, sizeOf } from "@/core/job/gear-notes";
+import { type Got, gotInWords } from "@/core/job/got";
 import { partName } from "@/core/job/part";
+import { PART_MATERIALS } from "@/core/job/part-material";
 import type { HardwareFind, Reading } from "@/core/job/reading";
-import { FAILURE_MODES } from "@/core/judge/failure-modes";
+import { FAILURE_MODES, isFailure } from "@/core/judge/failure-modes";
 import { FATES } from "@/core/judge/fate";
 import { namesTheGear, readingKind } from "@/core/quantity/reading-kinds";
 import type { TrainInput } from "@/core/train/train";
@@ -34,20 +37,56 @@ async function nameOf({ trx, job }: Change, part: string): Promise<string> {
   return partName(records.parts.read(row));
 }
 
-/** What is wrong with a part. A failed part goes back new; a sound one stays. */
+/** Says what a part is, which is guessed from its name until somebody does, or what it is made of; null: it is not known. */
+export async function setPartFacts(
+  number: string,
+  version: number,
+  part: string,
+  said: { readonly kind?: string | null; readonly material?: string | null },
+): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const { trx, job } = c;
+    const name = await nameOf(c, part);
+    const kind = said.kind === undefined ? {} : { kind: said.kind ?? partKindFrom(name), kindSaid: said.kind === null ? null : true };
+    await trx("parts")
+      .where({ job_id: job.id, ref: part })
+      .update(records.parts.write({ ...kind, ...(said.material === undefined ? {} : { material: said.material }) }));
+    if (said.material !== undefined) return `${name}: made of ${PART_MATERIALS.find((m) => m.material === said.material)?.says ?? "what is not known"}`;
+    return `${name}: ${said.kind === null ? "its kind goes by its name" : `kind ${said.kind}`}`;
+  });
+}
+
+/**
+ * What is wrong with a part. A failed part goes back new; a sound one stays.
+ *
+ * @param openAgain lines of the rebuild that are not done any more, because the part must come out again
+ */
 export async function setFinding(
   number: string,
   version: number,
   part: string,
-  { renew, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean },
+  { renew, got, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean; readonly got?: Got | null },
+  openAgain: readonly string[] = [],
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { gear } = await findingOf(c, part);
-    await writeFinding(c, part, fields);
+    await writeFinding(c, part, { ...fields, ...(got === undefined ? {} : { got }), ...(got ? { chosen: null } : {}) });
+    if (openAgain.length)
+      await c
+        .trx("lines_done")
+        .where({ job_id: c.job.id })
+        .whereIn("line", [...openAgain])
+        .delete();
+    if (isFailure(fields.mode))
+      await c
+        .trx("jobs")
+        .where({ id: c.job.id })
+        .update(records.jobs.write({ nothingFailed: null }));
     if (fields.fate === "renew-pair" && gear.mate) await renewPart(c, gear.mate, true);
     const mode = FAILURE_MODES.find((m) => m.mode === fields.mode);
     const renewed = renew ?? mode?.renew;
     if (renewed !== undefined) await renewPart(c, part, renewed);
+    if (got !== undefined) return `${await nameOf(c, part)}: ${got ? gotInWords(got) : "where it comes from is open again"}`;
     if (fields.fate) return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
     return `${await nameOf(c, part)}: ${mode?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
   });
@@ -176,7 +215,7 @@ export async function choosePart(
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     await findingOf(c, part);
-    await writeFinding(c, part, { chosen });
+    await writeFinding(c, part, { chosen, ...(chosen ? { got: null } : {}) });
     let and = "";
     if (mate) {
       await findingOf(c, mate.part);

@@ -1,9 +1,7 @@
-import type { Knex } from "knex";
-import { Fault, readWith } from "@/core/fault";
-import { type Lubricant, lubricantSchema } from "@/core/grease/choose";
+import { Fault } from "@/core/fault";
+import type { Lubricant } from "@/core/grease/lubricant";
 import type { LubePoint, Service, WeighedPoint } from "@/core/job/service";
 import { changeJob } from "./change";
-import { database } from "./database";
 import { newRefs } from "./ids";
 import type { Row } from "./rows";
 import { records } from "./tables";
@@ -16,8 +14,11 @@ export async function setGrease(number: string, version: number, lubricant: Lubr
       const same = before.find((b) => b.lubricant === lubricant.name && b.part === p.part && b.reachedBy === p.reachedBy && b.where === p.where);
       return { weighedGrams: same?.weighedGrams, weighedAt: same?.weighedAt };
     };
-    await trx("jobs").where({ id: job.id }).update({ lubricant: lubricant.id });
-    await trx("lube_points").where({ job_id: job.id }).delete();
+    await trx("jobs")
+      .where({ id: job.id })
+      .update(records.jobs.write({ lubricant: lubricant.id, noGrease: null }));
+    // what is oiled by the drop stays
+    await trx("lube_points").where({ job_id: job.id }).whereNotNull("grams").delete();
     const { refs, position } = await newRefs(trx, "lube_points", job.id, points.length);
     for (const [i, p] of points.entries())
       await trx("lube_points").insert({
@@ -57,9 +58,4 @@ export async function setWashed(
     }
     return washed ? "parts and case are clean and dry" : "cleaning opened again";
   });
-}
-
-export async function lubricants(at?: Knex): Promise<Lubricant[]> {
-  const db = at ?? (await database());
-  return (await db("lubricants").orderBy("id")).map((r) => readWith(lubricantSchema, { id: r.id, ...JSON.parse(r.facts) }, "lubricant"));
 }

@@ -2,14 +2,19 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import knex, { type Knex } from "knex";
-import { afterAll, expect, it } from "vitest";
+import { afterEach, beforeEach, expect, it } from "vitest";
 import { MIGRATIONS, openDatabase } from "./database";
 import { putBack } from "./import-rows";
+import { loadJob } from "./job";
 import { offersOf } from "./offers";
 import { shopSettings } from "./settings";
+import { wholeShelf } from "./shelf";
 
-const folder = mkdtempSync(join(tmpdir(), "older-"));
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
+let folder = "";
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), "older-"));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 /** The shop's database as a program left it that knew only the first so many migrations. */
 async function leftBy(count: number): Promise<Knex> {
@@ -47,5 +52,47 @@ it("a shop of before the plain names keeps its offers and rates, and an import o
   expect((await shopSettings(db)).rates).toEqual({ ...rates, minMinutes: 40 });
   expect(await putBack(db, id, "offers")).toEqual({ back: 1, stayed: 0 });
   expect(await offersOf("North", [offer.number], db)).toEqual([]);
+  await db.destroy();
+});
+
+it("a shop of before the shelf keeps its greases, and jobs find theirs by the old name", async () => {
+  const older = await leftBy(7);
+  const facts = {
+    name: "Olmen FG-1",
+    thickener: "AlX",
+    baseOil: "PAO",
+    nlgi: 1,
+    densityGPerMl: 0.89,
+    h1: true,
+    leastC: -30,
+    mostC: 140,
+    lot: "2608",
+    pricePer100G: 3.9,
+  };
+  await older("lubricants").insert({ id: "olmen", facts: JSON.stringify(facts) });
+  await older("lubricants").insert({ id: "olmen-2", facts: JSON.stringify({ ...facts, h1: false, lot: undefined }) });
+  await older.destroy();
+  const db = await openDatabase(folder);
+  expect(await wholeShelf(db)).toEqual([
+    { id: "olmen", ...facts },
+    { id: "olmen-2", ...facts, name: "Olmen FG-1 (olmen-2)", h1: false, lot: undefined },
+  ]);
+  await db.destroy();
+});
+
+it("a shop of before jobs of any shape keeps what was said of each: its supply, a class where there is mains, the state of the old grease", async () => {
+  const older = await leftBy(8);
+  const row = { stage: "judge", kind: "mill", version: 4, taken_in: "2026-11-02" };
+  await older("jobs").insert({ ...row, number: "J-0001", supply: "mains", protection_class: "I", grease_state: "metal" });
+  await older("jobs").insert({ ...row, number: "J-0002", supply: "hand", protection_class: "II" });
+  await older.destroy();
+  const db = await openDatabase(folder);
+  const first = await loadJob("J-0001", db);
+  expect(first).toMatchObject({ supplies: ["mains"], protectionClass: "I", greaseStates: ["metal"] });
+  const second = await loadJob("J-0002", db);
+  expect(second).toMatchObject({ supplies: ["hand"], greaseStates: [] });
+  // what nobody was asked is not taken as said
+  expect(second?.protectionClass).toBeUndefined();
+  expect(first?.hazards).toBeUndefined();
   await db.destroy();
 });

@@ -3,7 +3,11 @@ import type { Knex } from "knex";
 import { z } from "zod";
 import { readWith } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
+import { electricalLimits, USUAL_LIMITS } from "@/core/hand-back/electrical-limits";
+import { type Hazard, hazard } from "@/core/job/hazard";
 import { shopRates } from "@/core/match/quote/quote";
+import { LENGTH_UNITS } from "@/core/quantity/units";
+import { hazardsSaid } from "@/core/safety/hazards";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
 
@@ -21,11 +25,17 @@ const settings = z.strictObject({
   shopName: z.string(),
   town: z.string(),
   currency: z.string(),
+  /** the unit that a length is typed and shown in first */
+  lengthUnit: z.enum(LENGTH_UNITS),
   rates: shopRates,
   /** minutes of testing and handing back, on top of what the plan says */
   testMinutes: z.number().min(0),
   /** solvent, wipes and what else is used up on every job */
   cleaningCost: z.number().min(0),
+  /** limits of the electrical tests, and the tester */
+  electrical: electricalLimits,
+  /** kind of unit, in small letters → what was said last of what can hurt at it */
+  kindHazards: z.record(z.string(), z.array(hazard)),
   practiceTempers: z.record(z.string(), practiceTemper),
   /** how many days the practice suppliers are ahead of the calendar */
   practiceDays: z.int().min(0),
@@ -35,9 +45,12 @@ const DEFAULTS: ShopSettings = {
   shopName: "The shop",
   town: "",
   currency: "€",
+  lengthUnit: "mm",
   rates: { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 },
   testMinutes: 15,
   cleaningCost: 2.5,
+  electrical: USUAL_LIMITS,
+  kindHazards: {},
   practiceTempers: {},
   practiceDays: 0,
 };
@@ -46,6 +59,12 @@ export async function shopSettings(at?: Knex): Promise<ShopSettings> {
   const db = at ?? (await database());
   const rows = await db("settings");
   return readWith(settings, { ...DEFAULTS, ...Object.fromEntries(rows.map((r) => [r.name, JSON.parse(r.value)])) }, "settings");
+}
+
+/** Whether anybody has given the shop its name. */
+export async function isNamed(at?: Knex): Promise<boolean> {
+  const db = at ?? (await database());
+  return Boolean(await db("settings").where({ name: "shopName" }).first("name"));
 }
 
 export async function setSetting<K extends keyof ShopSettings>(name: K, value: ShopSettings[K], at?: Knex): Promise<void> {
@@ -60,6 +79,24 @@ export async function setSetting<K extends keyof ShopSettings>(name: K, value: S
 export async function changeRates(rates: Partial<ShopSettings["rates"]>, at?: Knex): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
     await setSetting("rates", { ...(await shopSettings(trx)).rates, ...rates }, trx);
+  });
+}
+
+/** Sets some of the electrical limits, or the tester; null takes one away. */
+export async function changeElectrical(
+  said: { readonly [K in keyof ShopSettings["electrical"]]?: ShopSettings["electrical"][K] | null },
+  at?: Knex,
+): Promise<void> {
+  await inTurn(at ?? (await database()), async (trx) => {
+    const merged = { ...(await shopSettings(trx)).electrical, ...said };
+    await setSetting("electrical", readWith(electricalLimits, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
+  });
+}
+
+/** Remembers what can hurt at a kind of unit, to be proposed at the next of it; null: forgets it. */
+export async function rememberHazards(kind: string, hazards: readonly Hazard[] | null, at?: Knex): Promise<void> {
+  await inTurn(at ?? (await database()), async (trx) => {
+    await setSetting("kindHazards", hazardsSaid((await shopSettings(trx)).kindHazards, kind, hazards), trx);
   });
 }
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { loadDrafts, saveDraft } from "./drafts";
 import { parcelOf } from "./job-file";
 import { createJob, setHead } from "./jobs";
-import { setFinding } from "./judge";
+import { setFinding, setPartFacts } from "./judge";
 import { addPicture } from "./pictures";
 import { changeStep, layDown, markPicture, setOrder, slide, toggleBundle } from "./strip";
 import { faultOf, grey, job, step, testShop } from "./test-shop";
@@ -56,6 +57,31 @@ describe("the recorder in the store", () => {
     expect((await job(number)).steps).toHaveLength(3);
   });
 
+  it("refuses a step that is sent again by itself where it was changed meanwhile, and lays it down where it never arrived", async () => {
+    const number = await createJob();
+    let v = await layDown(number, "any", step({ key: "a", title: "wheel" }), { again: true });
+    // it had arrived: nothing more lies there
+    v = await layDown(number, "any", step({ key: "a", title: "wheel" }), { again: true });
+    v = await changeStep(number, v, "s1", step({ key: "edit", title: "big wheel" }));
+    expect(await faultOf(layDown(number, "any", step({ key: "a", title: "wheel" }), { again: true }))).toMatch(
+      /^big wheel \(step 1\) lies on the Mat already, but says something else there/,
+    );
+    expect((await job(number)).steps).toHaveLength(1);
+    // by hand it is another step
+    await layDown(number, "any", step({ key: "a", title: "wheel" }));
+    expect((await job(number)).steps).toHaveLength(2);
+  });
+
+  it("forgets the draft of the step that was laid down, and not that of the next, which was begun meanwhile", async () => {
+    const number = await createJob();
+    const { id } = await job(number);
+    await saveDraft(number, "strip.step", { key: "b", what: "begun meanwhile" });
+    await layDown(number, "any", step({ key: "a" }));
+    expect(await loadDrafts(id)).toEqual({ "strip.step": { key: "b", what: "begun meanwhile" } });
+    await layDown(number, "any", step({ key: "b" }));
+    expect(await loadDrafts(id)).toEqual({});
+  });
+
   it("ties pictures to their step, whether they arrive before it is laid down or after", async () => {
     const number = await createJob();
     const before = await addPicture(number, await grey(90, 60).jpeg().toBuffer(), { role: "step", key: "k1", stepKey: "a" });
@@ -101,6 +127,33 @@ describe("the recorder in the store", () => {
     expect(changed.steps[0]).toMatchObject({ parts: ["p2", "p1"], hardware: [{ kind: "pin", qty: 1 }] });
     expect(changed.steps[0]?.facing).toBeUndefined();
     expect(changed.parts.map((p) => p.name)).toEqual(["big wheel", "key"]);
+  });
+
+  it("changes a step, and what somebody said its part is stands; what was guessed follows the name", async () => {
+    const number = await createJob();
+    let v = await layDown(
+      number,
+      1,
+      step({
+        parts: [
+          { name: "motor gear", kind: "motor" },
+          { name: "cover", kind: "cover" },
+        ],
+      }),
+    );
+    v = await setPartFacts(number, v, "p1", { kind: "gear" });
+    await changeStep(
+      number,
+      v,
+      "s1",
+      step({
+        parts: [
+          { name: "motor gear 1", kind: "motor" },
+          { name: "cover bearing", kind: "bearing" },
+        ],
+      }),
+    );
+    expect((await job(number)).parts.map((p) => p.kind)).toEqual(["gear", "bearing"]);
   });
 
   it("slides a late step to its place, and takes the last ten actions back one by one", async () => {

@@ -1,3 +1,4 @@
+import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import type { PictureMark } from "@/core/job/picture-mark";
@@ -16,41 +17,47 @@ import { remember } from "./undo";
 
 /**
  * Lays a step down on the Mat, behind the last one. It only adds, so that a screen that is behind loses nothing by it: `version` may be "any". Where
- * nothing is said of its needs, it needs the step that lies last at that moment. How long the strip is makes no difference to it: what lies there already is not read.
+ * nothing is said of its needs, it needs the step that lies last at that moment. `again`: it is sent by itself a second time; one that lies there otherwise is refused. How long the strip is makes no difference to it: what lies there already is not read.
  */
-export async function layDown(number: string, version: number | "any", step: NewStep, now?: Date): Promise<number> {
-  return changeJob(
-    number,
-    version,
-    async (c) => {
-      const { trx, job } = c;
-      const what = step.title || step.parts.map((p) => p.name).join(", ") || step.hardware.map(hardwareInWords).join("; ") || step.action;
-      const before: Row | undefined = step.key ? await trx("steps").where({ job_id: job.id, key: step.key }).first() : undefined;
-      if (before && (await isTheSame(c, before, step))) return `laid down already: ${what}`;
-      const last: { ref: string; bundle: string | null } | undefined = await trx("steps")
-        .where({ job_id: job.id })
-        .orderBy("position", "desc")
-        .first("ref", "bundle");
-      await remember(c, `laying down ${what}`, { steps: step.asOne && last ? [last.ref] : [] });
-      const { ref, position } = await newRef(trx, "steps", job.id);
-      const bundle = step.asOne && last ? (last.bundle ?? (await newBundle(trx, job.id))) : step.bundle;
-      if (bundle && last && !last.bundle && step.asOne) await trx("steps").where({ job_id: job.id, ref: last.ref }).update({ bundle });
-      const needs = step.needs ?? (last ? [last.ref] : []);
-      await refuseUnknown(c, needs);
-      // two screens may have begun with one draft: what differs is another step, and has no claim to the draft's name
-      await insertStep(c, ref, position, { ...step, needs, ...(bundle ? { bundle } : {}), ...(before ? { key: undefined } : {}) });
-      // what nothing needs yet closes no circle; a bundle may
-      if (bundle) await soundOrRefuse(c);
-      await forgetDraft(c);
-      return `laid down step ${position + 1}: ${what}`;
-    },
-    now,
-  );
+export async function layDown(number: string, version: number | "any", step: NewStep, { again }: { again?: boolean | undefined } = {}): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const { trx, job } = c;
+    const what = step.title || step.parts.map((p) => p.name).join(", ") || step.hardware.map(hardwareInWords).join("; ") || step.action;
+    const before: Row | undefined = step.key ? await trx("steps").where({ job_id: job.id, key: step.key }).first() : undefined;
+    if (before && (await isTheSame(c, before, step))) return `laid down already: ${what}`;
+    if (before && again)
+      throw new Fault(
+        "key",
+        `${stepCalled(Number(before.position), records.steps.read(before).title ?? what)} lies on the Mat already, but says something else there: lay this one down only if it is another`,
+      );
+    const last: { ref: string; bundle: string | null } | undefined = await trx("steps")
+      .where({ job_id: job.id })
+      .orderBy("position", "desc")
+      .first("ref", "bundle");
+    await remember(c, `laying down ${what}`, { steps: step.asOne && last ? [last.ref] : [] });
+    const { ref, position } = await newRef(trx, "steps", job.id);
+    const bundle = step.asOne && last ? (last.bundle ?? (await newBundle(trx, job.id))) : step.bundle;
+    if (bundle && last && !last.bundle && step.asOne) await trx("steps").where({ job_id: job.id, ref: last.ref }).update({ bundle });
+    const needs = step.needs ?? (last ? [last.ref] : []);
+    await refuseUnknown(c, needs);
+    // two screens may have begun with one draft: what differs is another step, and has no claim to the draft's name
+    await insertStep(c, ref, position, { ...step, needs, ...(bundle ? { bundle } : {}), ...(before ? { key: undefined } : {}) });
+    // what nothing needs yet closes no circle; a bundle may
+    if (bundle) await soundOrRefuse(c);
+    await forgetDraft(c, step.key);
+    return `laid down step ${position + 1}: ${what}`;
+  });
 }
 
-const forgetDraft = async ({ trx, job }: Change): Promise<void> => {
-  await trx("drafts").where({ job_id: job.id }).andWhere("field", "like", "strip.%").delete();
-};
+const draftOfStep = z.object({ key: z.string().min(1) });
+
+/** The draft of a step that was laid down has done its work; that of another, begun meanwhile, has not. */
+async function forgetDraft({ trx, job }: Change, key: string | undefined): Promise<void> {
+  const kept: { value: string } | undefined = await trx("drafts").where({ job_id: job.id, field: "strip.step" }).first("value");
+  const draft = draftOfStep.safeParse(kept && JSON.parse(kept.value));
+  if (key && draft.success && draft.data.key !== key) return;
+  await trx("drafts").where({ job_id: job.id, field: "strip.step" }).delete();
+}
 
 async function refuseUnknown({ trx, job }: Change, needs: readonly string[]): Promise<void> {
   const there = new Set(
@@ -129,7 +136,10 @@ async function insertPieces(
       next++;
       partIds.push(id);
     } else {
-      await trx("parts").where({ job_id: job.id, ref: old }).update(records.parts.write({ name, kind, state }));
+      const own = () => trx("parts").where({ job_id: job.id, ref: old });
+      // what somebody said it is stands, whatever it is called now
+      const said = await own().where({ kind_said: true }).first("ref");
+      await own().update(records.parts.write({ name, state, ...(said ? {} : { kind }) }));
       partIds.push(old);
     }
   }
@@ -187,7 +197,7 @@ export async function changeStep(number: string, version: number, ref: string, s
       );
     await tiePictures(c, ref, key);
     await soundOrRefuse(c);
-    await forgetDraft(c);
+    await forgetDraft(c, step.key);
     return `changed ${place}`;
   });
 }

@@ -97,8 +97,13 @@ describe("a readout", () => {
 });
 
 describe("the stage rule", () => {
-  const rule = (stage: "strip" | "judge", openGates: number, handedBack = false): string =>
-    renderToStaticMarkup(<StageRule number="J-0142" stage={stage} showing="strip" openGates={openGates} handedBack={handedBack} />);
+  const rule = (stage: "strip" | "judge", openGates: number, handedBack = false, openBefore = {}): string =>
+    renderToStaticMarkup(<StageRule number="J-0142" stage={stage} showing="strip" openGates={openGates} openBefore={openBefore} handedBack={handedBack} />);
+  it("says where something was opened again behind the mark", () => {
+    const reopened = rule("judge", 0, false, { strip: "Say that the strip is complete." });
+    expect(reopened).toContain('aria-label="open again: Say that the strip is complete."');
+    expect(count(reopened, /aria-label="done"/g)).toBe(1);
+  });
   it("is read like a measure: what lies left of the mark is done", () => {
     expect(count(rule("judge", 1), /aria-label="done"/g)).toBe(2);
     expect(count(rule("judge", 0, true), /aria-label="done"/g)).toBe(7);

@@ -1,11 +1,12 @@
 "use client";
 
-import { useEffect, useRef } from "react";
+import { useLayoutEffect, useRef } from "react";
 import { useLatest } from "./use-latest";
 
 /**
  * The keys of a screen. One listener for all of them:
  *
+ * - What is seen can be pressed: keys are listened to from the moment their button is drawn, not a frame later.
  * - Esc closes what is open: the field that is typed in, else the sheet that was opened last. It never leaves a job.
  * - Enter leaves a field of one line, so that the next Space is the main action and no blank.
  * - A letter, a figure or Space is a command unless something is being typed. Of two that answer to one key, the one that appeared last does.
@@ -108,7 +109,7 @@ function add<T>(list: T[], entry: T): () => void {
 export function useKey(key: string | undefined, press: () => void, enabled = true, says?: string | (() => string)): void {
   const latest = useLatest(press);
   const words = useLatest(says);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!key || !enabled) return;
     const said = (): string => (typeof words.current === "function" ? words.current() : (words.current ?? ""));
     return add(listening, { key, press: () => latest.current(), says: said });
@@ -119,7 +120,7 @@ export function useKey(key: string | undefined, press: () => void, enabled = tru
 export function useClose(close: () => void, enabled = true): void {
   const latest = useLatest(close);
   const entry = useRef<() => void>(undefined);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!enabled) return;
     entry.current = () => latest.current();
     return add(closing, entry.current);

@@ -41,7 +41,9 @@ export function PictureFrame({ picture, words, className = "" }: { picture: Fram
           <ImageOff size={44} aria-hidden="true" /> no picture was taken
         </div>
       )}
-      <figcaption className="bg-neutral px-3 py-1.5 text-[19px] text-neutral-content">{words}</figcaption>
+      <figcaption className="bg-neutral px-3 py-1.5 text-[19px] text-neutral-content">
+        <span className="line-clamp-2">{words}</span>
+      </figcaption>
     </figure>
   );
 }

@@ -12,11 +12,13 @@ export interface StageRuleProps {
   /** the screen that is open */
   showing: Stage;
   openGates: number;
+  /** earlier stages at which something is open again, with what */
+  openBefore: Readonly<Partial<Record<Stage, string>>>;
   handedBack: boolean;
 }
 
 /** A brass rule with seven notches, read like a measure: everything left of the mark is done. Triangles are open gates. */
-export function StageRule({ number, stage, showing, openGates, handedBack }: StageRuleProps) {
+export function StageRule({ number, stage, showing, openGates, openBefore, handedBack }: StageRuleProps) {
   const at = STAGES.indexOf(stage);
   const mark = handedBack ? STAGES.length : at + 0.62;
   return (
@@ -37,7 +39,11 @@ export function StageRule({ number, stage, showing, openGates, handedBack }: Sta
             <li key={s} className="h-full">
               <Link href={`/jobs/${number}/${s}`} aria-current={s === showing ? "page" : undefined} className="stage-notch">
                 <span className={i > at && !handedBack ? "opacity-90" : ""}>{STAGE_NAMES[s]}</span>
-                {done ? (
+                {openBefore[s] ? (
+                  <span role="img" aria-label={`open again: ${openBefore[s]}`} title={openBefore[s]} className="pt-1">
+                    <Triangle size={14} fill="#a32a10" color="#a32a10" />
+                  </span>
+                ) : done ? (
                   <Check size={22} strokeWidth={3} aria-label="done" />
                 ) : (
                   i === at && (

@@ -174,6 +174,7 @@ describe("the catalogue asked for", () => {
     expect(await heading("parts")).toEqual([200, expect.stringContaining("number")]);
     expect(await heading("offers")).toEqual([200, expect.stringContaining("supplier")]);
     expect((await heading("suppliers"))[0]).toBe(200);
+    expect(await heading("greases")).toEqual([200, expect.stringContaining("thickener")]);
     expect((await heading("customers"))[0]).toBe(404);
   });
   it("takes a table in by two steps: looked through, then taken in; a name of no table leads nowhere", async () => {

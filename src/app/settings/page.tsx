@@ -4,6 +4,23 @@ import { shopSettings } from "@/store/settings";
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  const { rates, testMinutes, cleaningCost, currency } = await shopSettings();
-  return <SettingsScreen values={{ ...rates, testMinutes, cleaningCost }} currency={currency} />;
+  const { rates, testMinutes, cleaningCost, currency, shopName, town, lengthUnit, electrical } = await shopSettings();
+  const values = {
+    ...rates,
+    testMinutes,
+    cleaningCost,
+    currency,
+    shopName,
+    town,
+    lengthUnit,
+    "electrical.earthBondOhm": electrical.earthBondOhm,
+    "electrical.insulationIMohm": electrical.insulationIMohm,
+    "electrical.insulationIIMohm": electrical.insulationIIMohm,
+    "electrical.protectiveMa": electrical.protectiveMa ?? "",
+    "electrical.touchMa": electrical.touchMa ?? "",
+    "electrical.source": electrical.source,
+    "electrical.tester": electrical.tester,
+    "electrical.calibratedOn": electrical.calibratedOn ?? "",
+  };
+  return <SettingsScreen values={values} currency={currency} />;
 }

@@ -1,9 +1,11 @@
 import { finalChecks } from "../hand-back/final-checks";
+import { endingNamed } from "../job/ending";
 import type { Job } from "../job/job";
 import { finalKey, safetyKey, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
 import type { Stage } from "../job/stages";
+import { isFailure } from "../judge/failure-modes";
 import { notHereYet } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
 import { lineKey, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
@@ -18,8 +20,11 @@ export const safetyOpen = (job: Job): string[] =>
     .map((q) => q.gate)
     .filter((g) => !answered(job, safetyKey(g)));
 
+/** A unit that goes back as it was is put together without what a repair adds. */
+const asItWas = (job: Job): Job => ({ ...job, services: [], lubePoints: [], parts: job.parts.map((p) => ({ ...p, renew: false })) });
+
 /** The job's rebuild plan. */
-export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job));
+export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job.ending ? asItWas(job) : job));
 
 /** The facts that the gates of each stage are decided from. What only the rebuild asks for needs the plan, and is worked out when it is asked for: a strip under way pays nothing for it. */
 export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
@@ -29,21 +34,45 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     model: job.model,
     complaint: job.complaint,
     consent: job.consent,
+    supplySaid: job.supplies.length > 0,
+    classOpen: job.supplies.includes("mains") && job.protectionClass === undefined,
+    hazardsSaid: job.hazards !== undefined,
     safetyOpen: safetyOpen(job),
     stepsLaidDown: job.steps.length,
     stripFinished: job.stripFinished,
+    ending: job.ending && endingNamed(job.ending.how),
+    nothingFailed: job.nothingFailed !== undefined,
+    keptParts: job.findings.flatMap((f) => {
+      const part = job.parts.find((p) => p.id === f.part);
+      if (!part || part.renew || !isFailure(f.mode)) return [];
+      return [
+        {
+          id: f.part,
+          name: partName(part),
+          settled: (f.fate === "keep" && !!f.fateWhy?.trim()) || (f.fate === "repair" && job.services.some((v) => v.part === f.part)),
+        },
+      ];
+    }),
     failedParts: job.parts
       .filter((p) => p.renew)
       .map((p) => {
         const f = job.findings.find((x) => x.part === p.id);
         // what no reading names is entered: a ring, a rack, a pulley, a sprocket
         const entered = f?.gear.moduleMm !== undefined || f?.gear.pitchMm !== undefined;
-        return { id: p.id, name: partName(p), isGear: p.kind === "gear", named: f?.identity !== undefined || entered, chosen: f?.chosen !== undefined };
+        const hasNumber = !!f?.readNumber?.trim() || f?.chosen !== undefined || f?.got !== undefined;
+        return {
+          id: p.id,
+          name: partName(p),
+          isGear: p.kind === "gear",
+          named: f?.identity !== undefined || entered || hasNumber,
+          chosen: f?.chosen !== undefined || f?.got !== undefined,
+        };
       }),
     partsAwaited: notHereYet(job.toFit, job.arrivals).map((t) => t.number),
     partsToCompare: job.arrivals.filter((a) => !a.decision).map((a) => a.number),
-    greaseChosen: job.lubricant !== undefined && job.lubePoints.length > 0,
-    pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined).map((g) => g.where ?? g.id),
+    greaseChosen: (job.lubricant !== undefined && job.lubePoints.length > 0) || job.noGrease !== undefined,
+    // what is put in by the drop is not weighed
+    pointsUnweighed: job.lubePoints.filter((g) => g.grams !== undefined && g.weighedGrams === undefined).map((g) => g.where ?? g.id),
     washed: job.washed,
     get linesOpen(): number {
       return planOf(job).steps.filter((l) => !done.has(lineKey(l))).length;

@@ -11,6 +11,9 @@ const clear: JobFacts = {
   model: "P",
   complaint: "hums",
   consent: true,
+  supplySaid: true,
+  classOpen: false,
+  hazardsSaid: true,
   safetyOpen: [],
   stepsLaidDown: 3,
   stripFinished: true,
@@ -23,6 +26,9 @@ const clear: JobFacts = {
   linesOpen: 0,
   piecesOpen: 0,
   finalOpen: [],
+  ending: undefined,
+  nothingFailed: false,
+  keptParts: [],
 };
 
 describe("the gates of the stages", () => {
@@ -32,6 +38,9 @@ describe("the gates of the stages", () => {
   it.each<[(typeof STAGES)[number], Partial<JobFacts>, string]>([
     ["take-in", { consent: false }, "consent"],
     ["take-in", { complaint: "  " }, "complaint"],
+    ["take-in", { supplySaid: false }, "supply"],
+    ["take-in", { classOpen: true }, "class"],
+    ["take-in", { hazardsSaid: false }, "hazards"],
     ["strip", { safetyOpen: ["blade"] }, "safety:blade"],
     ["strip", { stripFinished: false }, "finished"],
     ["judge", { failedParts: [] }, "finding"],
@@ -52,26 +61,30 @@ describe("the gates of the stages", () => {
 
 describe("the safety gate", () => {
   const asked = (u: Parameters<typeof safetyGate>[0]): string[] => safetyGate(u).map((q) => q.gate);
-  it("is worded for supply and kind, and always ends with the local code", () => {
-    expect(asked({ supply: "mains", kind: "deli slicer" })).toEqual(["unplugged", "stored-charge", "blade", "code"]);
-    expect(asked({ supply: "battery", kind: "hedge shears" })).toEqual(["battery-out", "blade", "code"]);
-    expect(asked({ supply: "hand", kind: "pepper mill" })).toEqual(["code"]);
+  it("shuts off everything that drives it, asks exactly for the hazards that were ticked, and always ends with the local code", () => {
+    expect(asked({ supplies: ["mains"], hazards: ["blade", "stored-charge"] })).toEqual(["unplugged", "blade", "stored-charge", "code"]);
+    expect(asked({ supplies: ["battery"], hazards: ["blade"] })).toEqual(["battery-out", "blade", "code"]);
+    expect(asked({ supplies: ["hand"], hazards: [] })).toEqual(["code"]);
+    // a washer: its water and its plug; a petrol tool: its spark and its fuel; a clockwork: its spring
+    expect(asked({ supplies: ["mains", "water"], hazards: ["heavy"] })).toEqual(["unplugged", "water-off", "heavy", "code"]);
+    expect(asked({ supplies: ["petrol"], hazards: ["fuel"] })).toEqual(["spark-off", "fuel", "code"]);
+    expect(asked({ supplies: ["spring"], hazards: [] })).toEqual(["spring-down", "code"]);
   });
-  it("takes an unknown supply for mains", () => {
-    expect(asked({ kind: "lamp" })[0]).toBe("unplugged");
+  it("takes a unit of which nobody said what drives it for one on the mains", () => {
+    expect(asked({})[0]).toBe("unplugged");
   });
 });
 
 describe("the last checks", () => {
   it("measure earth and insulation by class, and only on mains", () => {
     const names = (u: Parameters<typeof finalChecks>[0]): string[] => finalChecks(u).map((c) => c.check);
-    expect(names({ supply: "mains", kind: "x", protectionClass: "I" })).toContain("earth-bond");
-    expect(names({ supply: "mains", kind: "x", protectionClass: "II" })).not.toContain("earth-bond");
-    expect(names({ supply: "battery", kind: "x" })).not.toContain("insulation");
-    expect(names({ supply: "hand", kind: "x", foodContact: true })).toContain("food-clean");
+    expect(names({ supplies: ["mains"], kind: "x", protectionClass: "I" })).toContain("earth-bond");
+    expect(names({ supplies: ["mains"], kind: "x", protectionClass: "II" })).not.toContain("earth-bond");
+    expect(names({ supplies: ["battery"], kind: "x" })).not.toContain("insulation");
+    expect(names({ supplies: ["hand"], kind: "x", foodContact: true })).toContain("food-clean");
   });
   it("keep their limits", () => {
-    const [, bond, insulation] = finalChecks({ supply: "mains", kind: "x", protectionClass: "I" });
+    const [, , bond, insulation] = finalChecks({ supplies: ["mains"], kind: "x", protectionClass: "I" });
     if (!bond || !insulation) throw new Error("a class I unit has both");
     expect(figureFault(bond, 0.2)).toBeNull();
     expect(figureFault(bond, 0.31)).toMatch(/above the limit of 0.3 Ω/);

@@ -7,14 +7,28 @@ export interface JobFacts {
   readonly model: string;
   readonly complaint: string;
   readonly consent: boolean;
+  /** what drives it was said */
+  readonly supplySaid: boolean;
+  /** it hangs on the mains, and nobody has named its class */
+  readonly classOpen: boolean;
+  /** what can hurt at it was said; nothing is an answer */
+  readonly hazardsSaid: boolean;
   readonly safetyOpen: readonly string[];
   readonly stepsLaidDown: number;
   readonly stripFinished: boolean;
+  /** it ends without its repair: it goes back together, or it does not */
+  readonly ending: { readonly together: boolean } | undefined;
+  /** nothing failed, and that was said */
+  readonly nothingFailed: boolean;
+  /** parts that go back new: is it known what they are, and where they come from */
   readonly failedParts: readonly { readonly id: string; readonly name: string; readonly isGear: boolean; readonly named: boolean; readonly chosen: boolean }[];
+  /** parts that were found bad and do not go back new; settled: it is said what mends them, or why they may stay */
+  readonly keptParts: readonly { readonly id: string; readonly name: string; readonly settled: boolean }[];
   /** ordered and not here yet, by number */
   readonly partsAwaited: readonly string[];
   /** here and not compared yet, by number */
   readonly partsToCompare: readonly string[];
+  /** a grease is chosen, or it is said why there is none */
   readonly greaseChosen: boolean;
   readonly pointsUnweighed: readonly string[];
   readonly washed: boolean;
@@ -34,11 +48,16 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
   const unless = (ok: boolean, gate: string, says: string): void => {
     if (!ok) out.push({ gate, says });
   };
+  // what is not repaired is not judged, matched or lubricated, and only what goes back together is rebuilt
+  if (f.ending && (stage === "judge" || stage === "match" || stage === "lube" || (stage === "rebuild" && !f.ending.together))) return out;
   switch (stage) {
     case "take-in":
       unless(f.kind.trim() !== "", "kind", "Say what kind of unit it is.");
       unless(f.model.trim() !== "", "model", "Say which model it is, or “unknown”.");
       unless(f.complaint.trim() !== "", "complaint", "Write down the complaint in the customer’s words.");
+      unless(f.supplySaid, "supply", "Say what drives it.");
+      unless(!f.classOpen, "class", "Look for its mark, and say which protection class it has.");
+      unless(f.hazardsSaid, "hazards", "Say what can hurt at it, or that nothing does.");
       unless(f.consent, "consent", "Ask the customer’s consent to open it and to the price limit.");
       break;
     case "strip":
@@ -47,17 +66,18 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       unless(f.stripFinished, "finished", "Say that the strip is complete.");
       break;
     case "judge":
-      unless(f.failedParts.length > 0, "finding", "Judge at least one part as failed, or go back to the strip.");
-      for (const p of f.failedParts) unless(!p.isGear || p.named, `identity:${p.id}`, `Name the ${p.name} from its measures.`);
+      unless(f.failedParts.length + f.keptParts.length > 0 || f.nothingFailed, "finding", "Say what was found: judge a part, or say that nothing failed.");
+      for (const p of f.keptParts) unless(p.settled, `settle:${p.id}`, `Say what is done about the ${p.name}: it was found bad, and it does not go back new.`);
+      for (const p of f.failedParts) unless(!p.isGear || p.named, `identity:${p.id}`, `Name the ${p.name} from its measures, or give its number.`);
       break;
     case "match":
-      for (const p of f.failedParts) unless(p.chosen, `part:${p.id}`, `Choose what replaces the ${p.name}.`);
+      for (const p of f.failedParts) unless(p.chosen, `part:${p.id}`, `Say what replaces the ${p.name}, or where it comes from.`);
       unless(f.partsToCompare.length === 0, "compare", `Compare with the old one before it is fitted: ${f.partsToCompare.join(", ")}.`);
       unless(f.partsAwaited.length === 0, "awaited", `Still on its way: ${f.partsAwaited.join(", ")}.`);
       break;
     case "lube":
       unless(f.washed, "washed", "Say that the parts are clean and dry.");
-      unless(f.greaseChosen, "grease", "Choose the grease.");
+      unless(f.greaseChosen, "grease", "Choose the grease, or say why there is none.");
       for (const p of f.pointsUnweighed) out.push({ gate: `weigh:${p}`, says: `Weigh in the grease for: ${p}.` });
       break;
     case "rebuild":

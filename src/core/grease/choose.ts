@@ -1,24 +1,5 @@
-import { z } from "zod";
-import type { Frozen } from "../frozen";
-import { mixing, THICKENER_NAMES, THICKENERS, type Thickener } from "./thickeners";
-
-/** A grease on the shop's shelf. */
-export const lubricantSchema = z.strictObject({
-  id: z.string().min(1),
-  name: z.string().min(1),
-  thickener: z.enum([...THICKENERS, "PTFE", "silica"]),
-  baseOil: z.enum(["mineral", "PAO", "ester", "silicone", "PFPE"]),
-  /** NLGI class, 000 as −2 and 00 as −1 */
-  nlgi: z.number(),
-  densityGPerMl: z.number().positive().optional(),
-  h1: z.boolean(),
-  leastC: z.number(),
-  mostC: z.number(),
-  lot: z.string().optional(),
-  /** what 100 g cost the shop */
-  pricePer100G: z.number().min(0).optional(),
-});
-export type Lubricant = Frozen<z.infer<typeof lubricantSchema>>;
+import { type Lubricant, nlgiName } from "./lubricant";
+import { mixing, THICKENER_NAMES, type Thickener } from "./thickeners";
 
 /** Where it goes and what it meets. */
 export interface GreaseNeed {
@@ -34,6 +15,8 @@ export interface GreaseNeed {
 export interface GreaseVerdict {
   readonly lubricant: Lubricant;
   readonly ok: boolean;
+  /** why it must not be used at all, whoever decides; null: the technician decides */
+  readonly forbidden: string | null;
   readonly reasons: readonly { readonly rule: string; readonly says: string; readonly against: boolean }[];
 }
 
@@ -56,16 +39,20 @@ const ESTER_ATTACKS = ["ABS", "PC", "PS"];
 export function chooseGrease(need: GreaseNeed, shelf: readonly Lubricant[]): GreaseVerdict[] {
   const judged = shelf.map((lubricant) => {
     const reasons = judge(need, lubricant);
-    return { lubricant, reasons, ok: reasons.every((r) => !r.against) };
+    return { lubricant, reasons, ok: reasons.every((r) => !r.against), forbidden: forbiddenIn(need, lubricant) };
   });
   const against = (v: GreaseVerdict): number => v.reasons.filter((r) => r.against).length;
   const [low, high] = CLASSES[need.place];
   const middle = (low + high) / 2;
   return judged.sort(
     (a, b) =>
-      against(a) - against(b) || Math.abs(a.lubricant.nlgi - middle) - Math.abs(b.lubricant.nlgi - middle) || (a.lubricant.id < b.lubricant.id ? -1 : 1),
+      against(a) - against(b) || Math.abs(a.lubricant.nlgi - middle) - Math.abs(b.lubricant.nlgi - middle) || (a.lubricant.name < b.lubricant.name ? -1 : 1),
   );
 }
+
+/** The one rule that nobody decides against: what is not registered H1 stays out of what touches food. Null: it may be used. */
+export const forbiddenIn = ({ foodContact }: Pick<GreaseNeed, "foodContact">, { name, h1 }: Pick<Lubricant, "name" | "h1">): string | null =>
+  foodContact && !h1 ? `${name} is not registered H1 and must not go into a machine that touches food` : null;
 
 function judge(need: GreaseNeed, l: Lubricant): GreaseVerdict["reasons"] {
   const out: { rule: string; says: string; against: boolean }[] = [];
@@ -106,6 +93,3 @@ function mixes(old: GreaseNeed["old"], l: Lubricant): { rule: string; says: stri
   if (how === "borderline") return [{ rule: "old grease", says: `${names} is borderline: take out what can be reached`, against: false }];
   return [{ rule: "old grease", says: `${names} goes together`, against: false }];
 }
-
-/** 1, 2 …; −1 is 00, −2 is 000. */
-export const nlgiName = (nlgi: number): string => (nlgi >= 0 ? String(nlgi) : "0".repeat(1 - nlgi));

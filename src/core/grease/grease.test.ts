@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
 import { bearingRefillGrams, fillShare, freeVolumeMl, gramsOnTeeth, greaseCharge, pitchLineSpeed, slipOfUnits } from "./charge";
-import { chooseGrease, type GreaseNeed, type Lubricant, nlgiName } from "./choose";
+import { chooseGrease, type GreaseNeed } from "./choose";
+import { type Lubricant, nlgiName } from "./lubricant";
 import { mixing, THICKENERS } from "./thickeners";
 
 const gear = { teeth: 40, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };

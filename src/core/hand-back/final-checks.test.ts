@@ -1,5 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { SUPPLIES } from "../job/supply";
+import { USUAL_LIMITS } from "./electrical-limits";
 import { figureFault, finalChecks } from "./final-checks";
 
 const names = (unit: Parameters<typeof finalChecks>[0]): string[] => finalChecks(unit).map((c) => c.check);
@@ -7,14 +9,30 @@ const found = (unit: Parameters<typeof finalChecks>[0], check: string) => finalC
 
 describe("the last checks", () => {
   it("a mains unit is measured: insulation always, the earth bond where there is an earth", () => {
-    expect(names({ kind: "juicer", supply: "mains", protectionClass: "I" })).toEqual(expect.arrayContaining(["earth-bond", "insulation"]));
-    expect(names({ kind: "juicer", supply: "mains", protectionClass: "II" })).not.toContain("earth-bond");
-    expect(names({ kind: "shears", supply: "battery" })).not.toContain("insulation");
+    expect(names({ kind: "juicer", supplies: ["mains"], protectionClass: "I" })).toEqual(expect.arrayContaining(["earth-bond", "insulation"]));
+    expect(names({ kind: "juicer", supplies: ["mains"], protectionClass: "II" })).not.toContain("earth-bond");
+    expect(names({ kind: "shears", supplies: ["battery"] })).not.toContain("insulation");
   });
   it("double insulation must hold twice what an earthed unit must, and a class that is not known is taken for it", () => {
-    expect(found({ kind: "juicer", supply: "mains", protectionClass: "I" }, "insulation")?.min).toBe(1);
-    expect(found({ kind: "juicer", supply: "mains", protectionClass: "II" }, "insulation")?.min).toBe(2);
-    expect(found({ kind: "juicer", supply: "mains" }, "insulation")?.min).toBe(2);
+    expect(found({ kind: "juicer", supplies: ["mains"], protectionClass: "I" }, "insulation")?.min).toBe(1);
+    expect(found({ kind: "juicer", supplies: ["mains"], protectionClass: "II" }, "insulation")?.min).toBe(2);
+    expect(found({ kind: "juicer", supplies: ["mains"] }, "insulation")?.min).toBe(2);
+  });
+  it("are those of the class: looked over, earth, insulation, current; and of one that nobody named both earth and double insulation", () => {
+    const electrical = (protectionClass?: "I" | "II" | "III") => names({ kind: "x", supplies: ["mains"], protectionClass }).slice(1, -5);
+    expect(electrical("I")).toEqual(["cord", "earth-bond", "insulation", "protective-current"]);
+    expect(electrical("II")).toEqual(["cord", "insulation", "touch-current"]);
+    expect(electrical("III")).toEqual([]);
+    expect(electrical()).toEqual(["cord", "earth-bond", "insulation", "protective-current"]);
+  });
+  it("keep the shop's own limits, with where they come from", () => {
+    const limits = { ...USUAL_LIMITS, earthBondOhm: 0.2, touchMa: 0.5, source: "code of the shop's country" };
+    const at = (check: string, protectionClass: "I" | "II") =>
+      finalChecks({ kind: "x", supplies: ["mains"], protectionClass }, limits).find((c) => c.check === check);
+    expect(at("earth-bond", "I")).toMatchObject({ max: 0.2, source: limits.source });
+    expect(at("touch-current", "II")).toMatchObject({ max: 0.5, unit: "mA" });
+    // where the shop sets no limit, the tester decides
+    expect(at("protective-current", "I")).not.toHaveProperty("unit");
   });
   it("what touches food is washed before it goes home, and only that", () => {
     expect(names({ kind: "juicer", foodContact: true })).toContain("food-clean");
@@ -23,7 +41,7 @@ describe("the last checks", () => {
   it("each is asked once, has its reason, and a limit has its unit and its source", () => {
     const unit = fc.record({
       kind: fc.string(),
-      supply: fc.constantFrom("mains", "battery", undefined),
+      supplies: fc.subarray([...SUPPLIES]),
       foodContact: fc.boolean(),
       protectionClass: fc.constantFrom("I" as const, "II" as const, "III" as const, undefined),
     });

@@ -100,6 +100,23 @@ describe("tables and names", () => {
       undefined,
     ]);
   });
+  it.each([
+    ["motor gear", "gear"],
+    ["gear housing", "housing"],
+    ["gear motor", "motor"],
+    ["motor brush", "brush"],
+    ["brush spring", "spring"],
+    ["bearing cover", "cover"],
+    ["gear case", "housing"],
+    ["sleeve bearing", "bush"],
+    ["belt pinion", "gear"],
+    ["cross pin of the crown gear", "pin"],
+    ["seal for the output shaft", "seal"],
+    ["trigger switch", "switch"],
+    ["washer set of the lay shaft", undefined],
+  ])("what English puts last, it is: %s is %s", (name, kind) => {
+    expect(partKindFrom(name)).toBe(kind);
+  });
 });
 
 describe("tightening order", () => {

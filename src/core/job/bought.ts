@@ -43,6 +43,8 @@ export type Order = Frozen<z.infer<typeof orderSchema>>;
 export const ARRIVAL_DECISIONS = ["accepted", "rework", "sent-back", "stock"] as const;
 export type ArrivalDecision = (typeof ARRIVAL_DECISIONS)[number];
 export const reworkSchema = z.strictObject({ do: z.enum(SERVICES), note: text });
+/** What is to be done to a part that came, so that it fits. */
+export const reworkList = z.array(reworkSchema).max(8, "is more than is done to one part");
 
 /** Pieces of one number that came, for one place. */
 export const arrivalSchema = z.strictObject({

@@ -3,6 +3,7 @@ import type { Frozen } from "../frozen";
 import { CAUSE_RULES } from "../judge/cause-rules";
 import { fateName } from "../judge/fate";
 import { gearIdentity, gearNotes } from "./gear-notes";
+import { gotSchema } from "./got";
 import { later, ref, text } from "./written";
 
 /** What is wrong with a part, what it is, and what is done about it. */
@@ -19,6 +20,8 @@ export const findingSchema = z.strictObject({
   chosen: text.optional(),
   /** the number that stands on the part */
   readNumber: text.optional(),
+  /** where what goes in comes from, if it is not ordered out of the catalogue */
+  got: gotSchema.optional(),
   /** what is done about it, and why */
   fate: fateName.optional(),
   fateWhy: text.optional(),

@@ -2,7 +2,7 @@ import { pictureOf } from "../match/arrival/arrival-picture";
 import type { Answer } from "./answer";
 import type { Finding } from "./finding";
 import type { Job, JobHead } from "./job";
-import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, type JobFile } from "./job-file";
+import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, isRecord, type JobFile } from "./job-file";
 import { finalKey, finalOf } from "./keys";
 import { partName } from "./part";
 import type { Reading } from "./reading";
@@ -19,8 +19,6 @@ const known = <T extends object>(o: T): Known<T> => {
   }
   return out;
 };
-
-const isRecord = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);
 
 /** A job as its open file. The customer's name and contact stay in the shop. */
 export function jobFileOf(job: Job): JobFile {
@@ -60,7 +58,7 @@ export function jobFileOf(job: Job): JobFile {
         model: job.model,
         variant: job.variant,
         serial: job.serial,
-        supply: job.supply,
+        supply: job.supplies[0],
         foodContact: job.foodContact,
         x: isRecord(unitX) ? unitX : undefined,
       }),
@@ -81,7 +79,7 @@ export function jobFileOf(job: Job): JobFile {
           .map((r) => known({ what: r.what, value: r.value, u: r.u, teeth: r.teeth, source: r.source, x: { at: r.at } })),
         identity: f.identity,
         chosen: f.chosen,
-        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy, readNumber: f.readNumber }),
+        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy, readNumber: f.readNumber, got: f.got }),
       }),
     ),
     tests: job.answers.flatMap((a) => {
@@ -124,11 +122,13 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
   const carried = carriedOf(file);
   const { bench: _older, demontage: _old, ...fileX } = file.x ?? {};
   const x = known({ ...fileX, job: file.job?.x, unit: file.unit.x });
-  const { x: _ux, ...unit } = file.unit;
+  // the file names one; several stand under x
+  const { x: _ux, supply, ...unit } = file.unit;
   const { stage, takenIn, promised, limit, number } = file.job ?? {};
   return {
     head: {
       ...unit,
+      ...(supply ? { supplies: [supply] } : {}),
       ...carried.job,
       ...known({ number, takenIn, promised }),
       complaint: file.job?.complaint ?? "",

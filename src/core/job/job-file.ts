@@ -4,7 +4,7 @@ import type { Frozen } from "../frozen";
 import { answerSchema } from "./answer";
 import { arrivalSchema, orderSchema, storedQuote } from "./bought";
 import { findingSchema } from "./finding";
-import { jobHead, supply } from "./job";
+import { jobHead } from "./job";
 import { partSchema } from "./part";
 import { jobPicture } from "./picture";
 import { pictureMarkSchema } from "./picture-mark";
@@ -12,6 +12,7 @@ import { readingSchema } from "./reading";
 import { lubePointSchema, serviceSchema } from "./service";
 import { stepSchema } from "./step";
 import type { Strip } from "./strip";
+import { supply } from "./supply";
 import { day, jobNumber, later, text } from "./written";
 
 /** The open job file, `demontage-job` version 1. Its meaning is written down in docs/formats.md. */
@@ -70,11 +71,19 @@ export type JobFile = Frozen<z.infer<typeof jobFileSchema>>;
 
 /** Facts of the head that the file has no key of its own for. */
 export const CARRIED_HEAD = {
+  supplies: true,
   protectionClass: true,
+  hazards: true,
   condition: true,
   consent: true,
   stripFinished: true,
-  greaseState: true,
+  greaseStates: true,
+  nothingFailed: true,
+  noGrease: true,
+  caseMaterials: true,
+  ending: true,
+  waiting: true,
+  warrantyOf: true,
   greaseOld: true,
   caseInside: true,
   fillSchool: true,
@@ -117,7 +126,7 @@ export const carriedSchema = z.strictObject({
 export type Carried = Frozen<z.infer<typeof carriedSchema>>;
 
 /** What stands under `x` of a finding. */
-export const carriedFinding = findingSchema.pick({ gear: true, fate: true, fateWhy: true, readNumber: true }).partial();
+export const carriedFinding = findingSchema.pick({ gear: true, fate: true, fateWhy: true, readNumber: true, got: true }).partial();
 
 /** Reads a job file's JSON, with what this program keeps under `x`. Throws a Fault that names the place. */
 export function readJobFile(json: unknown): JobFile {
@@ -131,8 +140,16 @@ export function readJobFile(json: unknown): JobFile {
 /** What a file carries besides its own keys, checked. Throws a Fault that names the place under `x`. */
 export function carriedOf(file: Pick<JobFile, "x">): Carried {
   const key = file.x && "demontage" in file.x ? "demontage" : "bench";
-  return readWith(carriedSchema, withoutNulls(file.x?.[key] ?? {}), `x.${key}`);
+  return readWith(carriedSchema, oneGrease(withoutNulls(file.x?.[key] ?? {})), `x.${key}`);
 }
+
+/** Older files knew one state of the old grease. */
+function oneGrease(carried: unknown): unknown {
+  if (!isRecord(carried) || !isRecord(carried.job) || !("greaseState" in carried.job)) return carried;
+  const { greaseState, ...job } = carried.job;
+  return { ...carried, job: { greaseStates: typeof greaseState === "string" && greaseState ? [greaseState] : [], ...job } };
+}
+export const isRecord = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);
 
 /** Older files wrote an open answer as null. */
 function withoutNulls(value: unknown): unknown {

@@ -5,18 +5,17 @@ import { basketInput } from "../match/basket/basket-input";
 import { trainInput } from "../train/train";
 import type { Answer } from "./answer";
 import type { Arrival, Order, StoredQuote } from "./bought";
+import { endingSchema, waitingSchema } from "./ending";
 import { chosenCauses, type Finding } from "./finding";
+import { HAZARD_NAMES, hazard } from "./hazard";
 import type { JobPicture } from "./picture";
 import { hardwareFind, type Reading } from "./reading";
 import type { WeighedPoint } from "./service";
 import { STAGES } from "./stages";
 import type { StripStep } from "./step";
 import type { Strip } from "./strip";
-import { jobNumber, later, text } from "./written";
-
-export const SUPPLIES = ["mains", "battery", "hand", "water", "other"] as const;
-export type Supply = (typeof SUPPLIES)[number];
-export const supply = z.enum(SUPPLIES, { error: `is none of: ${SUPPLIES.join(", ")}` });
+import { protectionClass, SUPPLIES, supply } from "./supply";
+import { jobNumber, later, note, text } from "./written";
 
 /** What became of the unit before it came here. */
 export const unitPast = z.strictObject({
@@ -41,8 +40,12 @@ export const jobHead = z.strictObject({
   model: text,
   variant: text,
   serial: text,
-  supply,
-  protectionClass: z.enum(["I", "II", "III"]),
+  /** what drives it; none: nobody has said */
+  supplies: z.array(supply).max(SUPPLIES.length),
+  /** asked where there is mains, never assumed */
+  protectionClass: protectionClass.optional(),
+  /** what can hurt at it; left out: nobody has said, and none is an answer */
+  hazards: z.array(hazard).max(HAZARD_NAMES.length).optional(),
   foodContact: z.boolean(),
   complaint: text,
   symptoms: z.array(text).max(100, "are more than 100"),
@@ -60,13 +63,25 @@ export const jobHead = z.strictObject({
   takenIn: text,
   promised: text.optional(),
   stripFinished: z.boolean(),
-  greaseState: text.optional(),
+  /** of the old grease, several where several hold; what another program wrote is kept */
+  greaseStates: z.array(text).max(20),
   greaseOld: text,
   caseInside: z.strictObject({ lengthMm: side, widthMm: side, depthMm: side }).optional(),
   fillSchool: z.enum(["measured", "packed"]),
   makersGrams: z.number().min(0).optional(),
   lubricant: text.optional(),
+  /** what case and seals are made of that did not come off as parts */
+  caseMaterials: z.array(text).max(30).optional(),
+  /** why no grease is weighed in: it runs dry, is sealed, takes oil */
+  noGrease: note.optional(),
   washed: z.boolean(),
+  /** no part failed: a service was asked for, or no fault was found */
+  nothingFailed: z.enum(["service", "no-fault"]).optional(),
+  /** how it ends without its repair */
+  ending: endingSchema.optional(),
+  waiting: waitingSchema.optional(),
+  /** the job that this one came back from, within its warranty */
+  warrantyOf: jobNumber.optional(),
   handedBackAt: z.iso.datetime("is no moment like 2026-11-02T10:00:00Z").optional(),
   train: trainInput.optional(),
   causes: chosenCauses,

@@ -8,6 +8,8 @@ export const partSchema = z.strictObject({
   id: ref,
   name: text.optional(),
   kind: text.optional(),
+  /** somebody said what it is; until then it is guessed from its name */
+  kindSaid: z.boolean().optional(),
   material: text.optional(),
   /** goes back new: it failed, or it is used once */
   renew: z.boolean().optional(),

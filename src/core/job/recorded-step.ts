@@ -7,7 +7,7 @@ import { type HardwareFacts, PIECE_STATES, pieceFacts } from "../hardware/piece"
 import { LONGEST_MM, MOST_PIECES } from "../hardware/quick-line";
 import type { Part } from "./part";
 import { type Action, action, type StepFacts, stepFacts } from "./step";
-import { ref, text } from "./written";
+import { ref } from "./written";
 
 /** A step as the recorder sends it: what came off as one line of names, and all that was said of it. */
 export const recordedStep = z.strictObject({
@@ -15,7 +15,7 @@ export const recordedStep = z.strictObject({
   key: z.string().max(60),
   action,
   /** names with commas between them are several parts */
-  what: text,
+  what: z.string().max(4000, "what came off is longer than 4000 characters"),
   hardware: z
     .array(
       pieceFacts.extend({

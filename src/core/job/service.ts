@@ -2,7 +2,31 @@ import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { later, ref, text } from "./written";
 
-export const SERVICES = ["clean", "inspect", "replace", "pull-seal", "ream", "bond", "deburr", "measure"] as const;
+/** What can be done to a part. A bond waits until it has set; a day is what the usual ones ask for. */
+export const SERVICE_WORDS = [
+  { do: "clean", says: "Clean" },
+  { do: "inspect", says: "Inspect" },
+  { do: "replace", says: "Renew" },
+  { do: "pull-seal", says: "Pull the seal of" },
+  { do: "ream", says: "Ream", mends: true },
+  { do: "bond", says: "Bond", mends: true, waitMinutes: 1440 },
+  { do: "deburr", says: "Deburr" },
+  { do: "measure", says: "Measure" },
+  { do: "straighten", says: "Straighten", mends: true },
+  { do: "polish", says: "Polish", mends: true },
+  { do: "solder", says: "Solder", mends: true },
+  { do: "refit", says: "Refit and secure", mends: true },
+  { do: "thread", says: "Cut or insert a thread in", mends: true },
+  { do: "sharpen", says: "Sharpen", mends: true },
+  { do: "oil", says: "Oil", mends: true },
+] as const satisfies readonly { do: string; says: string; mends?: true; waitMinutes?: number }[];
+export type ServiceName = (typeof SERVICE_WORDS)[number]["do"];
+export const SERVICES: readonly ServiceName[] = SERVICE_WORDS.map((s) => s.do);
+/** What mends a part, with cleaning, which often does. */
+export const MENDING: readonly { readonly do: ServiceName; readonly says: string; readonly waitMinutes?: number }[] = SERVICE_WORDS.filter(
+  (s) => s.do === "clean" || "mends" in s,
+);
+export const serviceSays = (what: string): string => SERVICE_WORDS.find((s) => s.do === what)?.says ?? what;
 
 /** What is done to a part before it is fitted, or to something that stayed in the machine while a step left it open. */
 export const serviceSchema = z.strictObject({

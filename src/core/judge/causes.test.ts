@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { PART_KINDS } from "../hardware/part-kind";
 import { bushVerdict } from "./bush-clearance";
-import { CAUSE_RULES } from "./cause-rules";
+import { CAUSE_RULES, WASH } from "./cause-rules";
 import { howFar, likelyCauses } from "./causes";
 import { type Evidence, factsOf } from "./evidence";
 import { FAILURE_MODES, GREASE_STATES, modesFor, SYMPTOMS } from "./failure-modes";
@@ -66,7 +67,7 @@ describe("marks on teeth", () => {
 describe("causes", () => {
   const juicer = job({
     symptoms: ["output-still", "clicks"],
-    greaseState: "plastic",
+    greaseStates: ["plastic"],
     parts: [
       {
         ...wheel,
@@ -89,7 +90,7 @@ describe("causes", () => {
   it("milky grease and rust: water, and no cause without a sign for it", () => {
     const causes = likelyCauses(
       job({
-        greaseState: "wet",
+        greaseStates: ["wet"],
         parts: [
           { name: "output seal", kind: "seal", mode: "hardened" },
           { name: "wheel", kind: "gear", mode: "corroded" },
@@ -102,16 +103,16 @@ describe("causes", () => {
   });
   it("worn all round with the grease gone: it ran dry, and a run of broken teeth speaks against that", () => {
     const allRound = marks(Object.fromEntries(Array.from({ length: 40 }, (_, i) => [i, "knife"])));
-    const dry = likelyCauses(job({ symptoms: ["louder"], greaseState: "gone", parts: [{ ...wheel, mode: "knife-edged", teeth: 40, marks: allRound }] }));
+    const dry = likelyCauses(job({ symptoms: ["louder"], greaseStates: ["gone"], parts: [{ ...wheel, mode: "knife-edged", teeth: 40, marks: allRound }] }));
     expect(dry[0]?.cause).toBe("dry");
     expect(likelyCauses(juicer).find((c) => c.cause === "dry")).toBeUndefined();
   });
   it.each([
-    ["bearing", job({ symptoms: ["grinds"], greaseState: "metal", parts: [{ name: "lay bearing", kind: "bearing", mode: "slack" }] })],
-    ["motor", job({ symptoms: ["hot"], greaseState: "dark", parts: [{ ...wheel, mode: "melted" }] })],
+    ["bearing", job({ symptoms: ["grinds"], greaseStates: ["metal"], parts: [{ name: "lay bearing", kind: "bearing", mode: "slack" }] })],
+    ["motor", job({ symptoms: ["hot"], greaseStates: ["dark"], parts: [{ ...wheel, mode: "melted" }] })],
     ["electrical", job({ symptoms: ["dead"] })],
     ["hub", job({ symptoms: ["slips"], parts: [{ ...wheel, mode: "cracked-hub" }] })],
-    ["seal-between", job({ greaseState: "gone", symptoms: ["leaks"], parts: [{ name: "seal", kind: "seal", mode: "torn" }] })],
+    ["seal-between", job({ greaseStates: ["gone"], symptoms: ["leaks"], parts: [{ name: "seal", kind: "seal", mode: "torn" }] })],
     ["worn-mate", job({ past: { openedBefore: "shop" }, parts: [{ ...wheel, mode: "knife-edged", mateLossMm: 0.3, mateLimitMm: 0.05 }] })],
     [
       "fatigue",
@@ -146,9 +147,11 @@ describe("causes", () => {
       ...["worn", "sound"].map((m) => `mate:${m}`),
       "gear:plastic",
       "gear:metal",
-      ...["gear", "bearing", "seal", "gasket", "shaft", "bush", "brush", "housing"].flatMap((k) => modesFor(k).map((m) => `${k}:${m.mode}`)),
+      "has:motor",
+      ...PART_KINDS.flatMap((k) => modesFor(k).flatMap((m) => [`${k}:${m.mode}`, `any:${m.mode}`])),
     ]);
     for (const rule of CAUSE_RULES) {
+      for (const fact of rule.only ?? []) expect([rule.cause, fact, possible.has(fact)]).toEqual([rule.cause, fact, true]);
       for (const s of rule.signs) expect([rule.cause, s.fact, possible.has(s.fact)]).toEqual([rule.cause, s.fact, true]);
       expect(rule.confirm.length).toBeGreaterThan(0);
       expect(rule.goTo.length).toBeGreaterThan(0);
@@ -162,7 +165,7 @@ describe("causes", () => {
         for (const rule of CAUSE_RULES) {
           const weight = (e: Evidence) => likelyCauses(e).find((c) => c.cause === rule.cause)?.weight ?? 0;
           const forIt = rule.signs.find((s) => s.fact === `grease:${greaseState}` && s.weight > 0);
-          if (forIt) expect(weight(job({ symptoms, greaseState }))).toBeGreaterThanOrEqual(weight(job({ symptoms })));
+          if (forIt) expect(weight(job({ symptoms, greaseStates: [greaseState] }))).toBeGreaterThanOrEqual(weight(job({ symptoms })));
         }
       }),
     );
@@ -173,6 +176,9 @@ describe("causes", () => {
     expect(far.find((f) => /wash the whole case/.test(f.says))?.because).toContain("Something jammed, and the weakest tooth gave way");
     expect(new Set(far.map((f) => f.says)).size).toBe(far.length);
     expect(howFar(causes, ["worn-mate"]).map((f) => f.says)).toEqual(["renew both gears of the pair"]);
+    // crumbs are washed out whatever the cause, and also where none is known
+    expect(howFar(causes, ["worn-mate"], ["plastic"]).map((f) => f.says)).toEqual([WASH, "renew both gears of the pair"]);
+    expect(howFar([], [], ["metal"]).map((f) => f.says)).toEqual([WASH]);
   });
   it("facts are said in words, once", () => {
     const says = factsOf(juicer).map((f) => f.says);

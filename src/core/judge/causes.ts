@@ -1,5 +1,6 @@
-import { CAUSE_RULES, type CauseRule } from "./cause-rules";
+import { CAUSE_RULES, type CauseRule, WASH } from "./cause-rules";
 import { type Evidence, type Fact, factsOf } from "./evidence";
+import { hasCrumbs } from "./failure-modes";
 
 export interface LikelyCause {
   readonly cause: string;
@@ -19,7 +20,9 @@ export interface LikelyCause {
  */
 export function likelyCauses(evidence: Evidence): LikelyCause[] {
   const facts = factsOf(evidence);
-  return CAUSE_RULES.map((rule) => judged(rule, facts))
+  const thinkable = (rule: CauseRule): boolean => !rule.only || facts.some((f) => rule.only?.includes(f.fact));
+  return CAUSE_RULES.filter(thinkable)
+    .map((rule) => judged(rule, facts))
     .filter((c) => c.because.some((b) => !b.against) && c.weight > 0.12)
     .sort((a, b) => b.weight - a.weight);
 }
@@ -47,9 +50,17 @@ function judged(rule: CauseRule, facts: readonly Fact[]): LikelyCause {
   };
 }
 
-/** How far the work must go, over all causes that are likely or chosen, each demand once, with the causes that make it. */
-export function howFar(causes: readonly LikelyCause[], chosen: readonly string[]): { readonly says: string; readonly because: readonly string[] }[] {
-  const out = new Map<string, string[]>();
+/**
+ * How far the work must go, over all causes that are likely or chosen, each demand once, with the causes that make it. Crumbs in the grease ask for the whole case to be washed, whatever the cause.
+ *
+ * @param greaseStates of the old grease
+ */
+export function howFar(
+  causes: readonly LikelyCause[],
+  chosen: readonly string[],
+  greaseStates: readonly string[] = [],
+): { readonly says: string; readonly because: readonly string[] }[] {
+  const out = new Map<string, string[]>(hasCrumbs(greaseStates) ? [[WASH, ["crumbs in the grease"]]] : []);
   for (const c of causes)
     if (chosen.includes(c.cause) || (chosen.length === 0 && c.how === "likely")) for (const says of c.goTo) out.set(says, [...(out.get(says) ?? []), c.says]);
   return [...out].map(([says, because]) => ({ says, because }));

@@ -1,11 +1,14 @@
 import { isPlastic } from "../hardware/material";
-import { FAILURE_MODES, GREASE_STATES, symptomSays } from "./failure-modes";
+import { greaseStatesIn, isFailure, modeNamed, symptomSays } from "./failure-modes";
 import { type Turning, toothExtent } from "./tooth-marks";
 
 /** What the causes are reasoned from: all that Take in, Strip and the findings wrote down. */
 export interface Evidence {
   readonly symptoms: readonly string[];
-  readonly greaseState?: string;
+  /** of the old grease */
+  readonly greaseStates?: readonly string[];
+  /** something drives it that is no hand and no spring; undefined: not known, and thought possible */
+  readonly motor?: boolean;
   readonly past: {
     readonly bought?: string;
     readonly openedBefore?: string;
@@ -34,11 +37,11 @@ export interface Fact {
   readonly says: string;
 }
 
-/** The facts of a job: `symptom:clicks`, `grease:metal`, `teeth:run`, `seal:torn`, `past:opened`, `mate:worn` … */
+/** The facts of a job: `symptom:clicks`, `grease:metal`, `teeth:run`, `seal:torn`, `any:corroded`, `past:opened`, `mate:worn`, `has:motor` … */
 export function factsOf(e: Evidence): Fact[] {
   const out: Fact[] = e.symptoms.map((s) => ({ fact: `symptom:${s}`, says: symptomSays(s) }));
-  const grease = GREASE_STATES.find((g) => g.state === e.greaseState);
-  if (grease) out.push({ fact: `grease:${grease.state}`, says: `old grease: ${grease.says}` });
+  for (const grease of greaseStatesIn(e.greaseStates ?? [])) out.push({ fact: `grease:${grease.state}`, says: `old grease: ${grease.says}` });
+  if (e.motor !== false) out.push({ fact: "has:motor", says: "a motor drives it" });
   const { past } = e;
   if (past.openedBefore === "shop" || past.openedBefore === "owner")
     out.push({ fact: "past:opened", says: past.openedBefore === "shop" ? "another shop had it open" : "its owner had it open" });
@@ -52,9 +55,9 @@ export function factsOf(e: Evidence): Fact[] {
 
 function partFacts(p: EvidentPart): Fact[] {
   const out: Fact[] = [];
-  const mode = FAILURE_MODES.find((m) => m.mode === p.mode);
-  if (mode && mode.mode !== "sound" && mode.mode !== "not-looked") out.push({ fact: `${p.kind ?? "part"}:${mode.mode}`, says: `${p.name} ${mode.says}` });
-  const failed = mode?.renew ?? false;
+  const mode = modeNamed(p.mode);
+  const failed = isFailure(p.mode);
+  if (mode && failed) for (const what of [p.kind ?? "part", "any"]) out.push({ fact: `${what}:${mode.mode}`, says: `${p.name} ${mode.says}` });
   if (p.kind === "gear" && failed && p.material)
     out.push(isPlastic(p.material) ? { fact: "gear:plastic", says: `${p.name} is plastic` } : { fact: "gear:metal", says: `${p.name} is metal` });
   if (p.marks && p.teeth && Object.keys(p.marks).length) out.push(...toothFacts(p, p.marks, p.teeth));

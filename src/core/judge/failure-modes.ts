@@ -1,41 +1,84 @@
-/** How parts fail, by kind of part. Key, name on screen. */
+import { z } from "zod";
+
+/** How parts fail, by kind of part. */
 export interface FailureMode {
   readonly mode: string;
+  /** as it stands on screen and sheet */
   readonly says: string;
   /** shown only for these kinds of part; empty: for all */
   readonly kinds: readonly string[];
   /** a part that failed so goes back new unless the technician says otherwise */
   readonly renew: boolean;
+  /** what was found is no failure */
+  readonly sound?: true;
 }
 
+const own = (kinds: string, mode: string, says: string, renew = true): FailureMode => ({ mode, says, kinds: kinds.split(" "), renew });
+const ofAny = (mode: string, says: string, renew = true): FailureMode => ({ mode, says, kinds: [], renew });
+
+/** The special ones of each kind first, then what happens to anything, "sound" last. */
 export const FAILURE_MODES: readonly FailureMode[] = [
-  { mode: "missing-teeth", says: "teeth missing", kinds: ["gear"], renew: true },
-  { mode: "knife-edged", says: "knife-edged tips", kinds: ["gear"], renew: true },
-  { mode: "chipped", says: "chipped", kinds: ["gear"], renew: true },
-  { mode: "cracked-hub", says: "cracked hub", kinds: ["gear"], renew: true },
-  { mode: "melted", says: "melted", kinds: ["gear", "housing"], renew: true },
-  { mode: "worn", says: "worn", kinds: [], renew: true },
-  { mode: "slack", says: "slack or rough", kinds: ["bearing"], renew: true },
-  { mode: "spins", says: "spins in its seat", kinds: ["bearing"], renew: true },
-  { mode: "swollen", says: "swollen, tight", kinds: ["bush"], renew: true },
-  { mode: "ovalised", says: "worn oval", kinds: ["bush"], renew: true },
-  { mode: "scored", says: "scored", kinds: ["shaft"], renew: true },
-  { mode: "bent", says: "bent", kinds: ["shaft"], renew: true },
-  { mode: "rusted", says: "rusted", kinds: ["shaft"], renew: true },
-  { mode: "short", says: "worn short", kinds: ["brush"], renew: true },
-  { mode: "not-looked", says: "left alone", kinds: ["brush", "motor"], renew: false },
-  { mode: "hardened", says: "hardened lip", kinds: ["seal"], renew: true },
-  { mode: "torn", says: "torn or oil-soaked", kinds: ["gasket", "o-ring", "seal"], renew: true },
-  { mode: "corroded", says: "corroded", kinds: [], renew: true },
-  { mode: "cracked", says: "cracked", kinds: ["housing", "cover"], renew: true },
-  { mode: "sound", says: "sound", kinds: [], renew: false },
+  own("gear belt", "missing-teeth", "teeth missing"),
+  own("gear", "knife-edged", "knife-edged tips"),
+  own("gear blade", "chipped", "chipped"),
+  own("gear", "cracked-hub", "cracked hub"),
+  own("gear bush", "split", "split"),
+  own("gear housing switch wire", "melted", "melted"),
+  own("bearing", "slack", "slack or rough"),
+  own("bearing", "spins", "spins in its seat"),
+  own("bush seal o-ring gasket", "swollen", "swollen, tight"),
+  own("bush", "ovalised", "worn oval"),
+  own("shaft", "scored", "scored"),
+  own("shaft pin bracket blade", "bent", "bent"),
+  own("pin shaft", "sheared", "sheared off"),
+  own("shaft", "rusted", "rusted"),
+  own("brush", "short", "worn short"),
+  own("seal o-ring gasket belt", "hardened", "hardened"),
+  own("gasket o-ring seal belt", "torn", "torn"),
+  own("belt chain", "stretched", "stretched, slips"),
+  own("spring", "weak", "has lost its force"),
+  own("switch", "contacts", "contacts burnt"),
+  own("switch motor", "dead", "does nothing"),
+  own("wire", "chafed", "chafed through"),
+  own("wire", "loose", "loose at its terminal", false),
+  own("motor", "burnt", "winding burnt"),
+  own("motor", "commutator", "commutator burnt or grooved"),
+  own("blade", "blunt", "blunt", false),
+  own("housing cover bracket", "cracked", "cracked"),
+  own("housing cover", "stripped", "thread stripped", false),
+  own("housing cover", "seat-worn", "seat worn out"),
+  own("bearing bush shaft motor brush switch chain", "stuck", "stuck", false),
+  ofAny("worn", "worn"),
+  ofAny("broken", "broken"),
+  ofAny("lost", "lost"),
+  ofAny("corroded", "corroded"),
+  ofAny("contaminated", "dirty or oil-soaked", false),
+  { ...own("brush motor", "not-looked", "left alone", false), sound: true },
+  { mode: "sound", says: "sound", kinds: [], renew: false, sound: true },
 ];
+
+/** Modes that would be said with another word of the same kind: a gear does not "break", it loses teeth. */
+const SAID_OTHERWISE: Readonly<Record<string, readonly string[]>> = {
+  gear: ["broken"],
+  bearing: ["broken", "worn"],
+  brush: ["worn"],
+  housing: ["worn", "broken"],
+  cover: ["worn"],
+  wire: ["worn"],
+  seal: ["broken"],
+  "o-ring": ["broken"],
+  gasket: ["broken"],
+};
 
 /** The modes to offer for a kind of part, the special ones first, "sound" last. */
 export const modesFor = (kind: string | undefined): FailureMode[] =>
-  FAILURE_MODES.filter((m) => m.kinds.length === 0 || (kind !== undefined && m.kinds.includes(kind)));
+  FAILURE_MODES.filter((m) => (m.kinds.length === 0 ? !SAID_OTHERWISE[kind ?? ""]?.includes(m.mode) : kind !== undefined && m.kinds.includes(kind)));
 
-/** What the state of the old grease says, and how far the work must go. */
+export const modeNamed = (mode: string | undefined): FailureMode | undefined => FAILURE_MODES.find((m) => m.mode === mode);
+/** Whether what was found of a part is a failure: it goes back new, is mended, or goes back as it is with a reason. */
+export const isFailure = (mode: string | undefined): boolean => mode !== undefined && modeNamed(mode)?.sound !== true;
+
+/** What the state of the old grease says, and how far the work must go. Several may hold at once. */
 export const GREASE_STATES = [
   { state: "good", says: "as new", implies: "Nothing to read from it; top up only if the work stayed clean." },
   { state: "separated", says: "oil and soap apart", implies: "Overheated or old: renew all of it." },
@@ -45,7 +88,24 @@ export const GREASE_STATES = [
   { state: "wet", says: "milky or rusty", implies: "Water got in: find where before closing." },
   { state: "gone", says: "leaked next door", implies: "The seal between the chambers leaks: renew it." },
   { state: "dry", says: "dry cake", implies: "Age: wash it out and renew." },
+  { state: "dirt", says: "sand or dust in it", implies: "Dirt got in: wash all of it, and look for the way in." },
 ] as const;
+export const greaseState = z.enum(GREASE_STATES.map((g) => g.state));
+export type GreaseState = z.infer<typeof greaseState>;
+/** What was said of the old grease, in the order of the list. */
+export const greaseStatesIn = (states: readonly string[]): (typeof GREASE_STATES)[number][] => GREASE_STATES.filter((g) => states.includes(g.state));
+/** Crumbs of metal or plastic: the whole case is washed, whatever the cause. */
+export const hasCrumbs = (states: readonly string[]): boolean => states.includes("metal") || states.includes("plastic");
+
+/** The states with one more, or one less; "as new" stands alone. */
+export function greaseStatesWith(states: readonly string[], pressed: GreaseState): GreaseState[] {
+  const next = states.includes(pressed)
+    ? states.filter((s) => s !== pressed)
+    : pressed === "good"
+      ? [pressed]
+      : [...states.filter((s) => s !== "good"), pressed];
+  return greaseStatesIn(next).map((g) => g.state);
+}
 
 /** Complaints as picked from a list at the counter. */
 export const SYMPTOMS = [

@@ -6,7 +6,7 @@ export const FATES = [
   { fate: "renew-pair", says: "Renew both of the pair" },
   { fate: "repair", says: "Repair it" },
   { fate: "make", says: "Make one" },
-  { fate: "keep", says: "Keep it" },
+  { fate: "keep", says: "Keep it as it is" },
   { fate: "decline", says: "Not worth it" },
 ] as const;
 export const fateName = z.enum(FATES.map((f) => f.fate));
@@ -50,13 +50,13 @@ export function fateOptions(f: FateFacts): FateOption[] {
     return [
       {
         fate: "keep",
-        says: "Keep it",
+        says: "Keep it as it is",
         advised: true,
         barred: false,
         reasons: [{ against: false, says: f.mode === "sound" ? "it was found sound" : "it was left alone; look at it if the fault is not found elsewhere" }],
       },
     ];
-  const options = [renew(f), ...(f.kind === "gear" ? [renewPair(f)] : []), repair(f), make(f), decline(f)];
+  const options = [renew(f), ...(f.kind === "gear" ? [renewPair(f)] : []), repair(f), make(f), keep(f), decline(f)];
   const score = (o: Omit<FateOption, "advised">): number => (o.barred ? -100 : 0) + BASE[o.fate] + o.reasons.reduce((s, r) => s + (r.against ? -2 : 2), 0);
   const sorted = [...options].sort((a, b) => score(b) - score(a));
   return sorted.map((o, i) => ({ ...o, advised: i === 0 && !o.barred }));
@@ -127,6 +127,19 @@ function make(f: FateFacts): Option {
   if (f.hot && f.plastic) reasons.push([true, "heat: printed plastic softens sooner"]);
   if (["bearing", "seal"].includes(f.kind ?? "")) reasons.push([true, "a standard part is bought by its number"]);
   return option("make", f.safety || ["bearing", "seal", "o-ring"].includes(f.kind ?? ""), reasons);
+}
+
+/** What was found bad goes back as it is: for what is found beside the fault and will do for a while. */
+function keep(f: FateFacts): Option {
+  const mild = f.mode === "worn" || f.mode === "hardened" || f.mode === "corroded" || f.mode === "blunt" || f.mode === "chipped" || f.mode === "scored";
+  const gone = f.mode === "lost" || f.mode === "sheared" || f.mode === "broken" || f.mode === "missing-teeth" || f.mode === "dead" || f.mode === "torn";
+  const reasons: (readonly [boolean, string])[] = [];
+  if (gone) reasons.push([true, "it cannot do its work as it is"]);
+  if (mild && f.load === "light") reasons.push([false, "it works lightly: it may do for a while yet"]);
+  if (mild && f.load === "hard") reasons.push([true, "it works hard: it comes back soon"]);
+  if (f.partToBeHad === false && !gone) reasons.push([false, "no part is available: say so on the sheet"]);
+  if (f.safety) reasons.push([true, "somebody is hurt if it lets go"]);
+  return option("keep", f.safety, reasons);
 }
 
 function decline(f: FateFacts): Option {

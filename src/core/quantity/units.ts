@@ -10,7 +10,8 @@ export const radians = (deg: number): number => (deg * Math.PI) / 180;
 /** Radians to degrees. */
 export const degrees = (rad: number): number => (rad * 180) / Math.PI;
 
-export type LengthUnit = "mm" | "in";
+export const LENGTH_UNITS = ["mm", "in"] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 /**
  * A length as a technician types it: `12.3`, `12,3`, `0.484 in`, `1/2"`, `1 3/16 in`. A bare number is in `unit`.

@@ -109,6 +109,23 @@ export const NAMED_HAZARDS: readonly { readonly hazard: string; readonly name: s
     name: "Stored charge",
     says: SAYS["stored-charge"],
   },
+  {
+    hazard: "brake-cleaner",
+    name: "Brake cleaner",
+    says: "Brake cleaner: outside or with the window open, no flame, no hot surface, no arc: its vapour burns, and near heat it is poison.",
+  },
+  { hazard: "air-jet", name: "Air jet", says: "Air jet: glasses on, away from faces and hands, never into a bearing: it spins to pieces." },
+  { hazard: "oily-rags", name: "Oily rags", says: "Oily rags: flat to dry or into a lid tin; in a heap they take fire by themselves." },
+  {
+    hazard: "friction-lining",
+    name: "Old friction lining",
+    says: "Old friction lining may hold asbestos: no air jet, no brush; wet wipe, mask, and into a closed bag.",
+  },
+  { hazard: "lead-paint", name: "Lead paint", says: "Old paint may hold lead: no dry sanding, no hot air; mask, wet, and wash hands." },
+  { hazard: "magnetron", name: "Magnetron", says: "Magnetron: leave it whole, its insulator may hold beryllia; high voltage belongs to a competent person." },
+  { hazard: "swarf", name: "Swarf", says: "Swarf: brush and pliers, never fingers, never air." },
+  { hazard: "hard-steel", name: "Hammer on hardened steel", says: "Hardened steel hit with steel throws splinters: brass or a soft drift, glasses on." },
+  { hazard: "solvent-heat", name: "Solvent near hot air", says: "No solvent where hot air or a flame was or will be used: dry and vented first." },
   { hazard: "battery", name: "Lithium cells", says: "Lithium cells: no metal tool across them, no heat near them, out of the unit and off the bench." },
 ];
 

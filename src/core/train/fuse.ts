@@ -2,6 +2,7 @@ import { z } from "zod";
 import { Fault } from "../fault";
 import type { Frozen } from "../frozen";
 import { measured } from "../quantity/measured";
+import { capital } from "../sentence";
 import { type GearMaterial, MATERIALS, materialNamed } from "./materials";
 import { rootStress } from "./root-stress";
 import { shaftSpeeds } from "./shaft-speeds";
@@ -182,11 +183,10 @@ function swapSays(
       : "";
   const warning =
     dearer || will.price === undefined || was.price === undefined
-      ? `${cap(name(was))} is a fuse by design. Stronger, it moves the break to ${name(will)}${cost}.`
+      ? `${capital(name(was))} is a fuse by design. Stronger, it moves the break to ${name(will)}${cost}.`
       : null;
   return { says, warning };
 }
 
 const name = (g: StressedGear): string => `the ${g.wheel.says} on ${g.wheel.shaft} (${g.material.says})`;
-const cap = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 const percent = (x: number): string => `${Math.round(x * 100)} %`;

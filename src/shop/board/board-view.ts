@@ -1,9 +1,11 @@
+import { format, parseISO } from "date-fns";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
+import { endingNamed } from "@/core/job/ending";
 import { STAGES, type Stage } from "@/core/job/stages";
 import { type BoardJob, boardJobsOf, boardOrder } from "@/store/board";
 import { loadJob } from "@/store/job";
-import { shopSettings } from "@/store/settings";
+import { isNamed, shopSettings } from "@/store/settings";
 
 const SAYS: Readonly<Record<Stage, string>> = {
   "take-in": "finish taking it in",
@@ -23,6 +25,8 @@ export interface BoardLine extends BoardJob {
 export interface BoardView {
   readonly today: string;
   readonly shopName: string;
+  /** nobody has said yet whose shop this is */
+  readonly isNew: boolean;
   readonly jobs: readonly BoardLine[];
   /** the job to take up next, and the sentence why */
   readonly next: { readonly job: BoardLine; readonly says: string } | null;
@@ -32,9 +36,16 @@ export interface BoardView {
 let lines: ReadonlyMap<number, BoardLine> = new Map();
 
 async function lineOf(job: BoardJob): Promise<BoardLine> {
-  const whole = job.handedBackAt ? null : await loadJob(job.number);
-  return { ...job, next: whole ? (openGates(job.stage, factsOf(whole))[0]?.says ?? "Ready to go on.") : "" };
+  if (job.handedBackAt) return { ...job, next: job.ending ? `Not repaired: ${endingNamed(job.ending.how).says.toLowerCase()}.` : "" };
+  if (job.waiting)
+    return { ...job, next: `Waits for ${job.waiting.what}${job.waiting.until ? `, until ${format(parseISO(job.waiting.until), "d MMM")}` : ""}.` };
+  const whole = await loadJob(job.number);
+  const next = whole && (openGates(job.stage, factsOf(whole))[0]?.says ?? "Ready to go on.");
+  return { ...job, next: [job.ending && `${endingNamed(job.ending.how).says}.`, next].filter(Boolean).join(" ") };
 }
+
+/** It is not taken up before the day on which it is looked at again; where none was said, not by itself. */
+const stillWaits = ({ waiting }: BoardJob, today: string): boolean => waiting !== undefined && (waiting.until === undefined || waiting.until > today);
 
 /** Everything the board shows. A job is read only if it has moved since the board was last looked at. */
 export async function boardView(today: string): Promise<BoardView> {
@@ -45,9 +56,10 @@ export async function boardView(today: string): Promise<BoardView> {
   const jobs = places.flatMap(({ id }) => fresh.get(id) ?? lines.get(id) ?? []);
   lines = new Map(jobs.map((j) => [j.id, j]));
   const { shopName } = await shopSettings();
+  const isNew = !(await isNamed());
   // the earliest promise first; of two, the one that is further along
   const [due] = jobs
-    .filter((j) => !j.handedBackAt)
+    .filter((j) => !j.handedBackAt && !stillWaits(j, today))
     .sort((a, b) => (a.promised ?? "9999").localeCompare(b.promised ?? "9999") || STAGES.indexOf(b.stage) - STAGES.indexOf(a.stage));
-  return { today, shopName, jobs, next: due ? { job: due, says: `${SAYS[due.stage]}, ${due.kind || "new unit"}` } : null };
+  return { today, shopName, isNew, jobs, next: due ? { job: due, says: `${SAYS[due.stage]}, ${due.kind || "new unit"}` } : null };
 }

@@ -10,24 +10,24 @@ import type { BoardLine, BoardView } from "./board-view";
 import { TakeInButton } from "./take-in-button";
 
 /** The first screen: every job with its stage, what is next, and its promise; at the foot what to take up now. */
-export function Board({ jobs, today, shopName, next, takeIn }: BoardView & { takeIn: () => Promise<void> }) {
+export function Board({ jobs, today, shopName, isNew, next, takeIn }: BoardView & { takeIn: () => Promise<void> }) {
   const open = jobs.filter((j) => !j.handedBackAt);
   return (
     <div className="job-frame">
       <PageTitle says="Board" />
       <header className="flex h-[58px] items-center gap-4 px-5">
-        <h1 className="text-[30px]">The board, {format(parseISO(today), "EEEE d")}</h1>
-        <span className="hush text-[19px]">{shopName}</span>
-        <div className="ml-auto flex gap-2.5">
+        <h1 className="shrink-0 text-[30px]">The board, {format(parseISO(today), "EEEE d")}</h1>
+        <span className="hush truncate text-[19px]">{shopName}</span>
+        <div className="ml-auto flex shrink-0 gap-2.5">
           <ThemeSwitch />
           <KeyLink href="/scan" keyName="S">
             Scan a tag
           </KeyLink>
-          <KeyLink href="/tray" keyName="Y">
-            Tray mat
-          </KeyLink>
           <KeyLink href="/parts" keyName="C">
             Catalogue
+          </KeyLink>
+          <KeyLink href="/settings" keyName="H">
+            The shop
           </KeyLink>
           <TakeInButton takeIn={takeIn} />
         </div>
@@ -45,7 +45,8 @@ export function Board({ jobs, today, shopName, next, takeIn }: BoardView & { tak
         <ul>
           <BoardRows jobs={pack(jobs.map(rowOf))} today={today} />
         </ul>
-        {jobs.length === 0 && <p className="py-10 text-[24px]">No unit is in the shop. Press N to take one in.</p>}
+        {jobs.length === 0 && !isNew && <p className="py-10 text-[24px]">No unit is in the shop. Press N to take one in.</p>}
+        {isNew && <FirstSteps empty={jobs.length === 0} />}
       </main>
       <section aria-label="Next for you" className="oilcloth h-[186px]">
         <div className="stitched mt-[6px] mb-2.5" />
@@ -74,6 +75,34 @@ export function Board({ jobs, today, shopName, next, takeIn }: BoardView & { tak
         )}
       </section>
     </div>
+  );
+}
+
+/** What a shop that starts empty does first. */
+function FirstSteps({ empty }: { empty: boolean }) {
+  return (
+    <section aria-label="First steps" className="max-w-[860px] py-6">
+      <h2 className="text-[28px]">This shop is new here</h2>
+      <ol className="list-decimal py-2 pl-8 text-[22px] leading-[1.5]">
+        <li>
+          <b>The shop</b>: its name and address, currency and charges. They stand on every quote and sheet.
+        </li>
+        <li>
+          <b>Shelf of greases</b>: what stands there, with its data sheet. Lube chooses among these and no others.
+        </li>
+        <li>
+          <b>Catalogue</b>: parts and offers, typed or as a table. A job can begin without.
+        </li>
+        {empty && (
+          <li>
+            <b>Take in</b> the first unit.
+          </li>
+        )}
+      </ol>
+      <KeyLink href="/settings" keyName=" " look="main" className="w-fit">
+        Set the shop up
+      </KeyLink>
+    </section>
   );
 }
 

@@ -100,7 +100,7 @@ describe("a file of parts", () => {
   });
   it.each([
     ["", /is empty/],
-    ["colour,weight\nred,1\n", /is no table of parts, offers or suppliers.*Found: colour, weight/],
+    ["colour,weight\nred,1\n", /is no table of parts, offers, suppliers or greases.*Found: colour, weight/],
     ["number,name,kind,kind\nA,b,kit,kit\n", /has two columns "kind"/],
     [Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0, 0, 0, 0]), /no table in text form/],
   ])("that is none is refused with a sentence: %j", async (content, says) => {

@@ -1,6 +1,7 @@
 import { Fault } from "@/core/fault";
-import { asHeading, type Cells, type Table, tableWith } from "@/core/match/catalogue/catalogue-row";
+import { asHeading, type Cells, type Table } from "@/core/table/cells";
 import { type CsvManner, type CsvRow, csvManner, csvRows } from "@/exchange/csv";
+import { KNOWN_TABLES, tableWith } from "@/exchange/known-tables";
 import { catalogueRows, type RunningImport, startImport, tryRows } from "@/store/imports";
 import type { PutCount } from "@/store/put-rows";
 import type { ImportReport, RowFault } from "./import-report";
@@ -13,13 +14,13 @@ export const separatorInWords = (d: string): string => SEPARATORS[d] ?? `"${d}"`
 /** Which table a file holds, by its headings; a sentence where it is none. */
 function tableOf(headings: readonly string[], manner: CsvManner): Table<unknown> {
   const table = tableWith(headings);
-  if (table) return table as unknown as Table<unknown>;
+  if (table) return table;
   const seen = headings.filter(Boolean).slice(0, 6).join(", ");
   throw new Fault(
     "file",
     headings.length < 2
       ? `has only one column, "${seen.slice(0, 60)}", if its cells are separated by ${separatorInWords(manner.delimiter)}. Choose what separates them`
-      : `is no table of parts, offers or suppliers: parts need the headings number, name, kind; offers supplier, number, price, lead_days; suppliers name, shipping. Found: ${seen}`,
+      : `is no table of parts, offers, suppliers or greases: ${KNOWN_TABLES.map((t) => `${t.name} need the headings ${t.must.join(", ")}`).join("; ")}. Found: ${seen}`,
   );
 }
 

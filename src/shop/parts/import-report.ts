@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "@/core/frozen";
+import { TABLE_NAMES } from "@/core/table/cells";
 
 /** What is wrong with one row of a file. */
 const rowFault = z.strictObject({ row: z.int(), column: z.string(), says: z.string() });
@@ -7,7 +8,7 @@ export type RowFault = Frozen<z.infer<typeof rowFault>>;
 
 /** What taking a file in would do, or did. */
 export const importReport = z.strictObject({
-  table: z.enum(["parts", "offers", "suppliers"]),
+  table: z.enum(TABLE_NAMES),
   /** how the file is written */
   manner: z.strictObject({ encoding: z.enum(["utf-8", "utf-16le", "utf-16be", "windows-1252"]), delimiter: z.string() }),
   rows: z.int(),

@@ -1,3 +1,4 @@
+import Link from "next/link";
 import type { ReactNode } from "react";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import type { AboutPart } from "@/core/match/catalogue/found-parts";
@@ -37,6 +38,9 @@ export function PartSheet({
           <b className="figures block text-[27px]">{money(part.price, currency)}</b>
           {part.stock} in the drawer
         </p>
+        <Link href={`/parts/part?number=${encodeURIComponent(part.number)}`} className="key-button small">
+          Change it
+        </Link>
       </header>
       {part.discontinued && <p className="says danger">Discontinued{part.stock ? `: the ${part.stock} in the drawer are the last.` : ", and none is left."}</p>}
       {figures.length > 0 && (

@@ -78,6 +78,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
           }}
         />
         <span className="hush text-[19px] whitespace-nowrap">{count.toLocaleString("en")} in all</span>
+        <KeyLink href="/parts/part">New part</KeyLink>
         <KeyLink href="/parts/tables">Tables in and out</KeyLink>
       </ShopHead>
       <main className="grid min-h-0 grid-cols-[minmax(0,6fr)_minmax(0,5fr)]">

@@ -3,23 +3,54 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { changeRates, setSetting } from "@/store/settings";
-import { RATE_FIELDS } from "./rate-fields";
+import { text, words } from "@/core/job/written";
+import { changeElectrical, changeRates, setSetting } from "@/store/settings";
+import { ALL_FIELDS, type ShopField } from "./shop-fields";
 
-const input = z.object({ key: z.string(), text: z.string().max(20) });
+const input = z.strictObject({ key: words, text });
 
-/** Sets one of the shop's figures, as it is typed. Answers what was wrong with it; null: it is set. */
-export async function setRate(raw: z.infer<typeof input>): Promise<string | null> {
+function figureFrom(text: string, max: number, decimals = 2): number {
+  const typed = text.trim().replace(",", ".");
+  if (!/^\d+(\.\d+)?$/.test(typed) || (typed.split(".")[1]?.length ?? 0) > decimals)
+    throw new Fault("text", `“${text}” is not a figure: write it as 60 or 7.50.`);
+  const value = Number(typed);
+  if (value > max) throw new Fault("text", `The maximum is ${max}.`);
+  return value;
+}
+
+function wordsFrom(text: string, min: number, max: number): string {
+  const said = text.trim().replace(/\s+/g, " ");
+  if (said.length < min) throw new Fault("text", "This cannot be empty.");
+  if (said.length > max) throw new Fault("text", `The maximum is ${max} characters.`);
+  return said;
+}
+
+function oneOf<T extends string>(of: readonly { readonly value: T; readonly says: string }[], text: string): T {
+  const found = of.find((o) => o.value === text);
+  if (!found) throw new Fault("text", `This is one of: ${of.map((o) => o.says).join(", ")}.`);
+  return found.value;
+}
+
+/** What stands in a field of the electrical tests; null: nothing, where nothing may stand. */
+function electricalFrom(field: ShopField, text: string): string | number | null {
+  if (field.unit === "text") return wordsFrom(text, 0, field.max);
+  if (field.unit === "choice") return oneOf(field.of, text);
+  if (field.unit === "day") return text.trim() || null;
+  if (!text.trim() && "mayBeEmpty" in field) return null;
+  return figureFrom(text, "max" in field ? field.max : 0, 3);
+}
+
+/** Sets one thing of the shop, as it is typed. Answers what was wrong with it; null: it is set. */
+export async function setShopField(raw: z.infer<typeof input>): Promise<string | null> {
   try {
     const { key, text } = readWith(input, raw);
-    const field = RATE_FIELDS.find((f) => f.key === key);
-    if (!field) throw new Fault("key", "There is no such figure.");
-    const typed = text.trim().replace(",", ".");
-    if (!/^\d+(\.\d{1,2})?$/.test(typed)) throw new Fault("text", `“${text}” is not a figure: write it as 60 or 7.50.`);
-    const value = Number(typed);
-    if (value > field.max) throw new Fault("text", `The maximum is ${field.max}.`);
-    if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, value);
-    else await changeRates({ [field.key]: value });
+    const field = ALL_FIELDS.find((f) => f.key === key);
+    if (!field) throw new Fault("key", "There is no such setting.");
+    if (field.key.startsWith("electrical.")) await changeElectrical({ [field.key.slice("electrical.".length)]: electricalFrom(field, text) });
+    else if (field.unit === "choice") await setSetting(field.key, oneOf(field.of, text));
+    else if (field.key === "shopName" || field.key === "town" || field.key === "currency") await setSetting(field.key, wordsFrom(text, field.min, field.max));
+    else if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, figureFrom(text, field.max));
+    else await changeRates({ [field.key]: figureFrom(text, field.max) });
     revalidatePath("/", "layout");
     return null;
   } catch (e) {

@@ -4,34 +4,69 @@ import { useEffect, useId, useState } from "react";
 import { whatFailed } from "@/ui/ask-shop";
 import { forgetInBrowser, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { FaultLine } from "@/ui/fault-line";
+import { KeyLink } from "@/ui/key-link";
 import { useLatest } from "@/ui/use-latest";
 import { ShopHead } from "../shop-head";
-import { setRate } from "./actions";
-import { RATE_FIELDS, type RateField } from "./rate-fields";
+import { setShopField } from "./actions";
+import { ELECTRICAL_FIELDS, SHOP_FIELDS, type ShopField } from "./shop-fields";
 
-/** How the shop charges, set once: what every quote is reckoned with. */
-export function SettingsScreen({ values, currency }: { values: Readonly<Record<RateField["key"], number>>; currency: string }) {
+/** The shop: its name, how it charges, and the ways to its shelf and its catalogue. */
+export function SettingsScreen({ values, currency }: { values: Readonly<Record<ShopField["key"], string | number>>; currency: string }) {
   return (
     <div className="min-h-dvh min-w-[1000px]">
-      <ShopHead title="How the shop charges" back={{ href: "/", says: "The board" }} />
-      <main className="max-w-[900px] p-5">
-        <p className="pb-2 text-[20px]">Every new quote uses these. Quotes already made do not change.</p>
-        {RATE_FIELDS.map((f) => (
-          <Rate key={f.key} field={f} value={values[f.key]} unit={f.unit === "money" ? currency : f.unit} />
-        ))}
+      <ShopHead title="The shop" back={{ href: "/", says: "The board" }} />
+      <main className="grid grid-cols-2 gap-10 p-5">
+        <section aria-label="Name and charges">
+          {SHOP_FIELDS.map((f) => (
+            <FieldRow key={f.key} field={f} value={values[f.key]} unit={f.unit === "money" ? currency : isWords(f) ? "" : f.unit} />
+          ))}
+          <p className="hush pt-2 text-[18px]">Every new quote uses these figures. Quotes already made do not change.</p>
+        </section>
+        <div>
+          <nav aria-label="What the shop keeps" className="grid grid-cols-2 gap-2 pb-4">
+            <KeyLink keyName="G" href="/shelf">
+              Shelf of greases
+            </KeyLink>
+            <KeyLink keyName="C" href="/parts">
+              Catalogue
+            </KeyLink>
+            <KeyLink keyName="T" href="/parts/tables">
+              Tables in and out
+            </KeyLink>
+            <KeyLink keyName="P" href="/suppliers">
+              Suppliers
+            </KeyLink>
+            <KeyLink keyName="W" href="/hazards">
+              What can hurt, by kind
+            </KeyLink>
+            <KeyLink keyName="Y" href="/tray">
+              Tray mat, to print
+            </KeyLink>
+          </nav>
+          <section aria-label="Electrical tests">
+            <h2 className="text-[24px]">Electrical tests, after work on a mains unit</h2>
+            {ELECTRICAL_FIELDS.map((f) => (
+              <FieldRow key={f.key} field={f} value={values[f.key]} unit={isWords(f) ? "" : f.unit} />
+            ))}
+            <p className="hush pt-2 text-[18px]">The local code decides. These are where a shop starts.</p>
+          </section>
+        </div>
       </main>
     </div>
   );
 }
 
-function Rate({ field, value, unit }: { field: RateField; value: number; unit: string }) {
+/** Its field holds words, a day or a choice, and no figure with a unit behind it. */
+const isWords = ({ unit }: ShopField): boolean => unit === "text" || unit === "day" || unit === "choice";
+
+function FieldRow({ field, value, unit }: { field: ShopField; value: string | number; unit: string }) {
   const id = useId();
   const [text, setText] = useState(String(value));
   const [fault, setFault] = useState<string | null>(null);
   const [kept, setKept] = useState(String(value));
   const [saved, setSaved] = useState(false);
   // what could not be saved is here again after a reload, with its sentence
-  const waiting = `rate.${field.key}`;
+  const waiting = `shop.${field.key}`;
   useEffect(() => {
     const typed = keptInBrowser(waiting);
     if (typed !== null) setText(typed);
@@ -41,7 +76,7 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
       forgetInBrowser(waiting);
       return setFault(null);
     }
-    const says = await setRate({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field again to retry."));
+    const says = await setShopField({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field again to retry."));
     setFault(says);
     setSaved(says === null);
     if (says !== null) return;
@@ -57,25 +92,36 @@ function Rate({ field, value, unit }: { field: RateField; value: number; unit: s
   }, [text, kept, latest]);
   return (
     <div className="border-b-2 border-base-300 py-1.5">
-      <div className="grid grid-cols-[minmax(0,1fr)_180px_60px] items-center gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_230px_40px] items-center gap-3">
         <label htmlFor={id} className="text-[21px] font-semibold">
           {field.label}
           <span className="hush block text-[18px] font-normal">{field.says}</span>
         </label>
-        <input
-          id={id}
-          className="field figure text-right"
-          inputMode="decimal"
-          autoComplete="off"
-          value={text}
-          aria-invalid={fault ? true : undefined}
-          onChange={(e) => {
-            setText(e.target.value);
-            keepInBrowser(waiting, e.target.value);
-          }}
-          onBlur={() => void save()}
-          onKeyDown={(e) => e.key === "Enter" && void save()}
-        />
+        {field.unit === "choice" ? (
+          <select id={id} className="field" value={text} onChange={(e) => setText(e.target.value)}>
+            {field.of.map((o) => (
+              <option key={o.value} value={o.value}>
+                {o.says}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <input
+            id={id}
+            type={field.unit === "day" ? "date" : "text"}
+            className={`field ${isWords(field) ? "" : "figure text-right"}`}
+            inputMode={isWords(field) ? undefined : "decimal"}
+            autoComplete="off"
+            value={text}
+            aria-invalid={fault ? true : undefined}
+            onChange={(e) => {
+              setText(e.target.value);
+              keepInBrowser(waiting, e.target.value);
+            }}
+            onBlur={() => void save()}
+            onKeyDown={(e) => e.key === "Enter" && void save()}
+          />
+        )}
         <span className="text-[21px]">
           {unit}
           {saved && kept === text && (

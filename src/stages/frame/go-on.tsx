@@ -21,8 +21,8 @@ export function GoOn({ from, stage, gates, keyName = " " }: { from: Stage; stage
   };
   return (
     <div className="flex flex-col gap-2">
-      {!passed && gates.length > 0 && (
-        <ul className="says danger !py-1" aria-label="What is still open">
+      {gates.length > 0 && (
+        <ul className="says danger !py-1" aria-label={passed ? "What is open again" : "What is still open"}>
           {[...new Set(gates.map((g) => g.says))].slice(0, 2).map((says) => (
             <li key={says}>▲ {says}</li>
           ))}

@@ -1,5 +1,7 @@
+import Link from "next/link";
 import type { ReactNode } from "react";
-import type { Stage } from "@/core/job/stages";
+import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
+import { capital } from "@/core/sentence";
 import { KeyLink } from "@/ui/key-link";
 import { PageTitle } from "@/ui/page-title";
 import { StageRule } from "@/ui/stage-rule";
@@ -32,12 +34,13 @@ export function JobScreen({
         <PageTitle says={`${frame.number} · ${place}`} />
         <div className="job-frame">
           <header className="no-print flex h-[58px] items-center gap-4 px-5">
-            <JobTag number={frame.number} />
+            <JobTag number={frame.number} standing={frame.standing} />
             <div className="grid min-w-0 flex-1 grid-cols-[minmax(0,max-content)_minmax(0,1fr)] items-baseline gap-4">
               <h1 className="truncate text-[27px]">{capital(frame.title)}</h1>
               <span className="hush truncate text-[19px]">{frame.words}</span>
             </div>
             <SkippedGates reasons={frame.skipped} />
+            <OpenAgain number={frame.number} stages={frame.openBefore} />
             <div className="ml-auto flex shrink-0 gap-2.5">
               {head}
               <ThemeSwitch />
@@ -46,7 +49,14 @@ export function JobScreen({
               </KeyLink>
             </div>
           </header>
-          <StageRule number={frame.number} stage={frame.stage} showing={showing} openGates={frame.openGates} handedBack={frame.handedBack} />
+          <StageRule
+            number={frame.number}
+            stage={frame.stage}
+            showing={showing}
+            openGates={frame.openGates}
+            openBefore={frame.openBefore}
+            handedBack={frame.handedBack}
+          />
           {mat === undefined ? children : <main className="work">{children}</main>}
           {mat}
         </div>
@@ -55,14 +65,30 @@ export function JobScreen({
   );
 }
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+/** A stage that was passed and is open again, with what is missing there: said on every screen, before more work is done. */
+function OpenAgain({ number, stages }: { number: string; stages: FrameView["openBefore"] }) {
+  const first = STAGES.find((s) => stages[s]);
+  if (!first) return null;
+  return (
+    <Link
+      href={`/jobs/${number}/${first}`}
+      className="flex min-h-[48px] max-w-[340px] shrink-0 items-center border-2 border-error px-2 text-[17px] leading-tight font-semibold text-error"
+    >
+      <span className="line-clamp-2">
+        {STAGE_NAMES[first]} is open again: {stages[first]}
+      </span>
+    </Link>
+  );
+}
 
-const JobTag = ({ number }: { number: string }) => (
-  <span
-    className="figures flex h-[42px] shrink-0 items-center bg-accent pr-3 pl-7 text-[22px] text-accent-content"
-    style={{ clipPath: "polygon(14px 0, 100% 0, 100% 100%, 14px 100%, 0 50%)" }}
-  >
-    <span className="mr-2 -ml-2 inline-block size-[9px] rounded-full bg-base-100" aria-hidden="true" />
-    {number}
-  </span>
+/** The tag leads to how the job stands: it waits, it ends, it came back. */
+const JobTag = ({ number, standing }: { number: string; standing: readonly string[] }) => (
+  <>
+    <KeyLink keyName="End" href={`/jobs/${number}/ending`} className="job-tag figures">
+      {number}
+    </KeyLink>
+    {standing.length > 0 && (
+      <span className="max-w-[260px] shrink-0 truncate border-2 border-error px-2 py-1 text-[18px] font-semibold text-error">{standing.join(" · ")}</span>
+    )}
+  </>
 );

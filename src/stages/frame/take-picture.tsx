@@ -30,7 +30,8 @@ export function TakePicture({
   useClose(onClose);
   const { take } = usePictures();
   const video = useRef<HTMLDivElement>(null);
-  const camera = useRef<Camera>(undefined);
+  // a hand that is quicker than the camera waits for it, and is not told that there is none
+  const camera = useRef<Promise<Camera | null>>(Promise.resolve(null));
   const file = useRef<HTMLInputElement>(null);
   const [kind, setKind] = useState<CameraKind>(() => cameraKind(typeof window === "undefined" ? null : keptInBrowser("camera")));
   const [says, setSays] = useState<string | null>(null);
@@ -41,18 +42,24 @@ export function TakePicture({
     let gone = false;
     setSays(null);
     const opened = cameraFrom(kind, hint);
-    opened.open().then(
+    camera.current = opened.open().then(
       (view) => {
-        if (gone) return opened.close();
-        camera.current = opened;
+        if (gone) {
+          opened.close();
+          return null;
+        }
         video.current?.replaceChildren(view);
+        return opened;
       },
-      (e: Error) => setSays(e.message),
+      (e: Error) => {
+        setSays(e.message);
+        return null;
+      },
     );
     return () => {
       gone = true;
       opened.close();
-      camera.current = undefined;
+      camera.current = Promise.resolve(null);
     };
   }, [kind, hint]);
 
@@ -63,8 +70,11 @@ export function TakePicture({
     onTaken();
   };
   const shoot = async (): Promise<void> => {
-    if (!camera.current) return setSays("No camera is open. Choose another one, or pick a file.");
-    await send(await camera.current.shoot());
+    setBusy(true);
+    const open = await camera.current;
+    if (open) return send(await open.shoot());
+    setBusy(false);
+    setSays((now) => now ?? "No camera is open. Choose another one, or pick a file.");
   };
   const latestSend = useLatest(send);
   useEffect(() => {

@@ -4,21 +4,25 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
-import { figureFault, finalChecks } from "@/core/hand-back/final-checks";
+import { testerInWords } from "@/core/hand-back/electrical-limits";
+import { figureFault, finalChecks, limitInWords } from "@/core/hand-back/final-checks";
 import { finalKey } from "@/core/job/keys";
+import { ref } from "@/core/job/written";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
+import { shopSettings } from "@/store/settings";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
-const input = z.object({ ...onJob, check: z.string().max(60), value: z.number("must be a figure").optional(), back: z.boolean().optional() });
+const input = z.object({ ...onJob, check: ref, value: z.number("must be a figure").optional(), back: z.boolean().optional() });
 
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, check, value, back }) => {
     const job = thereIs(await loadJob(number), number);
-    const asked = finalChecks(job).find((c) => c.check === check);
+    const { electrical } = await shopSettings();
+    const asked = finalChecks(job, electrical).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
     if (back) return setAnswer(number, version, finalKey(check), null, `final check reopened: ${asked.asks}`);
     if (asked.unit) {
@@ -30,7 +34,8 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
       number,
       version,
       finalKey(check),
-      { answer: "yes", value, unit: asked.unit },
+      // the limit that it was held against, and by which tester: both may change later
+      { answer: "yes", value, unit: asked.unit, ...(asked.unit ? { note: [limitInWords(asked), testerInWords(electrical)].filter(Boolean).join("; ") } : {}) },
       `final check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}`,
     );
   });

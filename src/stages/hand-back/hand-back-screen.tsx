@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { FinalCheck } from "@/core/hand-back/final-checks";
+import { type FinalCheck, limitInWords } from "@/core/hand-back/final-checks";
 import type { Answer } from "@/core/job/answer";
 import { finalKey } from "@/core/job/keys";
 import { KeyButton } from "@/ui/key-button";
@@ -43,7 +43,7 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
             <h2 className="text-[40px]">{now.asks}</h2>
             <p className="says text-[22px]">
               {now.why}
-              {now.source && ` Limit: ${now.max !== undefined ? `at most ${now.max}` : `at least ${now.min}`} ${now.unit}, ${now.source}.`}
+              {now.source && ` Limit: ${limitInWords(now)}.`}
             </p>
             {now.unit && (
               <label className="words max-w-[320px]">

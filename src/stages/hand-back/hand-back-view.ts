@@ -4,7 +4,8 @@ import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
 import type { Answer } from "@/core/job/answer";
 import { finalOf } from "@/core/job/keys";
 import { loadDrafts } from "@/store/drafts";
-import type { Pocket } from "@/ui/mat";
+import { shopSettings } from "@/store/settings";
+import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
@@ -31,7 +32,7 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     handedBackAt: job.handedBackAt,
     looseItems: job.looseItems,
     answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
-    checks: finalChecks(job),
+    checks: finalChecks(job, (await shopSettings()).electrical),
     gates: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")],
     draft: (await loadDrafts(job.id))["hand-back.figure"],
   };

@@ -1,9 +1,10 @@
-import type { Lubricant } from "@/core/grease/choose";
+import type { Lubricant } from "@/core/grease/lubricant";
+import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
 import type { Job } from "@/core/job/job";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { partsNumbered } from "@/store/catalogue";
-import { lubricants } from "@/store/lube";
 import { shopSettings } from "@/store/settings";
+import { wholeShelf } from "@/store/shelf";
 import { pageJob } from "../job-view/page-job";
 
 export interface ReturnSheetView {
@@ -14,21 +15,23 @@ export interface ReturnSheetView {
   readonly town: string;
   readonly currency: string;
   readonly markupPercent: number;
+  readonly limits: ElectricalLimits;
 }
 
 /** The sheet is made by the server and says nearly everything of a job: it takes it whole. */
 export async function returnSheetView(number: string): Promise<ReturnSheetView | null> {
   const job = await pageJob(number);
   if (!job) return null;
-  const { shopName, town, currency, rates } = await shopSettings();
+  const { shopName, town, currency, rates, electrical } = await shopSettings();
   const numbers = [...job.findings.flatMap((f) => f.chosen ?? []), ...job.arrivals.map((a) => a.number)];
   return {
     job,
     catalogue: await partsNumbered(numbers),
-    lubricant: (await lubricants()).find((l) => l.id === job.lubricant),
+    lubricant: (await wholeShelf()).find((l) => l.id === job.lubricant),
     shopName,
     town,
     currency,
     markupPercent: rates.markupPercent,
+    limits: electrical,
   };
 }

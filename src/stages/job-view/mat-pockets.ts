@@ -4,9 +4,9 @@ import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import { onceFor } from "@/core/job/once-for";
 import { partName } from "@/core/job/part";
-import type { StripStep } from "@/core/job/step";
 import { directNeeds } from "@/core/order/checked-strip";
-import type { Pocket } from "@/ui/mat";
+import type { Pocket } from "@/ui/pocket";
+import { pocketLook, titleOf } from "./pocket-look";
 
 /** What a set of hardware is, wherever it sat. */
 const sameSet = (hardware: readonly Hardware[]): string => JSON.stringify(hardware.map(({ id: _id, at: _at, ...h }) => h));
@@ -39,34 +39,21 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
     while ((laid[before]?.step ?? Number.POSITIVE_INFINITY) <= i) before++;
     const like = hardware.length ? lookAlikes(hardware, laid.slice(0, before))[0] : undefined;
     const piece = like && hardware[like.piece];
-    const [main] = hardware;
     const needed = needs[i] ?? [];
-    return said({
+    const thumb = thumbs.get(s.id);
+    const inOrder = needed.length === 1 && needed[0] === i - 1;
+    return {
       step: s.id,
-      title: titleOf(s, (id) => partName(parts.get(id))),
-      thumb: thumbs.get(s.id),
-      main: main && said({ kind: main.kind, drive: main.drive }),
-      pieces: hardware.reduce((sum, h) => sum + h.qty, 0) || undefined,
-      partKind: s.parts?.[0] === undefined ? undefined : parts.get(s.parts[0])?.kind,
-      facing: s.facing === undefined ? undefined : true,
-      bundle: s.bundle,
-      needs: needed.length === 1 && needed[0] === i - 1 ? undefined : needed,
-      emptied: done.has(undoKey(s.id)) || undefined,
-      lookAlike: piece && `${hardwareInWords({ ...piece, at: undefined })} ${like.says}`,
-    });
+      ...pocketLook(
+        titleOf(s, (id) => partName(parts.get(id))),
+        s,
+        s.parts?.[0] === undefined ? undefined : parts.get(s.parts[0])?.kind,
+      ),
+      ...(thumb ? { thumb } : {}),
+      ...(s.bundle ? { bundle: s.bundle } : {}),
+      ...(inOrder ? {} : { needs: needed }),
+      ...(done.has(undoKey(s.id)) ? { emptied: true } : {}),
+      ...(piece ? { lookAlike: `${hardwareInWords({ ...piece, at: undefined })} ${like.says}` } : {}),
+    };
   });
 });
-
-/** Without what is not said: a key that says nothing travels to the browser all the same. */
-function said<T extends object>(record: T): T {
-  const out = { ...record };
-  for (const key of Object.keys(out)) if (Reflect.get(out, key) === undefined) Reflect.deleteProperty(out, key);
-  return out;
-}
-
-/** What a step is called: its title, or its parts, or its hardware. */
-export function titleOf(s: StripStep, named: (id: string) => string): string {
-  if (s.title) return s.title;
-  const parts = (s.parts ?? []).map(named);
-  return parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || s.action;
-}

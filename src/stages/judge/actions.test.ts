@@ -1,10 +1,13 @@
 import { describe, expect, it, vi } from "vitest";
 import { gearDimensions, spanOver } from "@/core/gear/index";
+import { isPlastic } from "@/core/hardware/material";
+import { PART_MATERIALS } from "@/core/job/part-material";
+import { MATERIALS } from "@/core/train/materials";
 import { jobHistory } from "@/store/change";
 import { addPicture } from "@/store/pictures";
 import { grey, job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
-import { acceptName, saveCauses, saveFinding, saveGearNotes, saveMarks, savePhotoCount, strikeReading, takeReading } from "./actions";
+import { acceptName, saveCauses, saveFinding, saveGearNotes, saveMarks, savePart, savePhotoCount, strikeReading, takeReading } from "./actions";
 import { judgeView } from "./judge-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -30,7 +33,7 @@ describe("a reading as it is typed", () => {
     ["bore", "4000", /cannot be: it lies between/],
     ["bore", "-3", /typed: /],
     ["shoe size", "43", /what: There is no reading called shoe size/],
-    ["bore", "6".repeat(80), /longer than 60 characters/],
+    ["bore", "6".repeat(81), /longer than 80 characters/],
   ])("%s “%s” is refused with a sentence, and nothing is kept", async (what, typed, says) => {
     const number = await pumpAt("judge");
     expect(refusal(await read(number, what, typed))).toMatch(says);
@@ -127,5 +130,43 @@ describe("what else is said", () => {
     const count = { picture: "0009.jpg", teeth: 24, missing: [], broken: [], certainty: 0.9, sizes: [] };
     expect(refusal(await press(savePhotoCount, number, { part: "p2", ...count }))).toBe("picture: That picture is not among the job's any more");
     expect((await job(number)).findings).toEqual([]);
+  });
+});
+
+describe("what a part is", () => {
+  const part = async (number: string, id = "p2") => (await judgeView(number))?.parts.find((p) => p.id === id);
+  it("is guessed from its name until somebody says it, and goes by its name again", async () => {
+    const number = await pumpAt("judge", { parts: [{ id: "p1" }, { id: "p2", name: "gear housing", kind: "gear" }, { id: "p3" }] });
+    expect(await part(number)).toMatchObject({ kind: "gear" });
+    expect(await press(savePart, number, { part: "p2", kind: "housing" })).toMatchObject({ ok: true });
+    expect(await part(number)).toMatchObject({ kind: "housing", kindSaid: true });
+    expect((await jobHistory(number))[0]?.what).toBe("gear housing: kind housing");
+    await press(savePart, number, { part: "p2", kind: null });
+    const back = await part(number);
+    expect([back?.kind, back?.kindSaid]).toEqual(["housing", undefined]);
+    expect(refusal(await press(savePart, number, { part: "p2", kind: "teapot" as "gear" }))).toMatch(/^kind: /);
+    expect(refusal(await press(savePart, number, { part: "p9", kind: "gear" }))).toBe("part: Is not among the job’s parts any more");
+  });
+  it("and what it is made of", async () => {
+    const number = await pumpAt("judge", {
+      parts: [
+        { id: "p1", name: "lid" },
+        { id: "p2", name: "drive wheel" },
+        { id: "p3", name: "seal" },
+      ],
+    });
+    for (const [id, material] of [["p1", "PC"], ["p2", "PA66-GF30"], ["p3", "EPDM"]]) await press(savePart, number, { part: id as string, material: material as string }); // biome-ignore format: three parts
+    expect((await job(number)).parts.map((p) => p.material)).toEqual(["PC", "PA66-GF30", "EPDM"]);
+    expect((await jobHistory(number))[0]?.what).toBe("seal: made of EPDM rubber");
+    await press(savePart, number, { part: "p1", material: null });
+    expect(await part(number, "p1")).not.toHaveProperty("material", "PC");
+    expect(refusal(await press(savePart, number, { part: "p1", material: "cheese" }))).toMatch(/^material: /);
+  });
+  it("every material that can be chosen is known for what it is", () => {
+    for (const { material } of PART_MATERIALS) {
+      const rubber = ["NBR", "EPDM", "FKM", "silicone"].includes(material);
+      const metal = MATERIALS.some((m) => m.material === material && !m.plastic) || material === "aluminium";
+      expect([material, isPlastic(material)]).toEqual([material, !rubber && !metal && material !== "felt" && material !== "paper"]);
+    }
   });
 });

@@ -2,13 +2,21 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { planOf } from "@/core/gates/job-facts";
+import { PART_KINDS } from "@/core/hardware/part-kind";
 import { chosenCauses, findingSchema } from "@/core/job/finding";
 import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
+import { gotSchema } from "@/core/job/got";
+import { type Job, jobHead } from "@/core/job/job";
+import { partNamed } from "@/core/job/part";
+import { PART_MATERIALS } from "@/core/job/part-material";
 import { hardwareFind, readingSchema } from "@/core/job/reading";
-import { ref, text } from "@/core/job/written";
+import { MENDING, serviceSchema } from "@/core/job/service";
+import { ref, text, words } from "@/core/job/written";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
-import { GREASE_STATES } from "@/core/judge/failure-modes";
+import { greaseState, greaseStatesIn, greaseStatesWith, isFailure } from "@/core/judge/failure-modes";
 import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
+import { lineKey } from "@/core/order/rebuild-plan";
 import { believedReading, readingKind } from "@/core/quantity/reading-kinds";
 import { lengthFrom } from "@/core/quantity/units";
 import { trainInput } from "@/core/train/train";
@@ -22,30 +30,94 @@ import {
   setCauses,
   setFinding,
   setGearNotes,
+  setPartFacts,
   setTrain,
   strikeReadings,
   takePhotoCount,
 } from "@/store/judge";
+import { addPart, setMending, setServiceNote } from "@/store/mending";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { nameFrom } from "./gear/gear-readings";
 
 const onPart = { ...onJob, part: ref };
 
+/** Lines of the rebuild that must be done again once a part that was fitted already has to come out: its own, and all after it. */
+function linesToOpen(job: Job, part: string): string[] {
+  if (!job.linesDone.length) return [];
+  const keys = planOf(job).steps.map(lineKey);
+  const own = planOf(job).steps.findIndex((l) => "parts" in l && l.parts.includes(part));
+  const done = new Set(job.linesDone);
+  return own < 0 || !done.has(keys[own] ?? "") ? [] : keys.slice(own).filter((k) => done.has(k));
+}
+
 const findingInput = z.object({
   ...onPart,
   ...findingSchema.pick({ mode: true, extent: true, note: true, fate: true, fateWhy: true }).shape,
   renew: z.boolean().optional(),
+  /** where it comes from; null: that is open again */
+  got: gotSchema.nullable().optional(),
 });
 export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<ActionResult> {
-  return act(findingInput, raw, ({ number, version, part, ...f }) => setFinding(number, version, part, f));
+  return act(findingInput, raw, async ({ number, version, part, ...f }) => {
+    const job = thereIs(await loadJob(number), number);
+    if (f.fate === "renew-pair" && !job.findings.find((x) => x.part === part)?.gear.mate)
+      throw new Fault("fate", "say first which gear it runs with: on the gear bench, under Mate");
+    const anew = isFailure(f.mode) || f.renew === true;
+    return setFinding(number, version, part, f, anew ? linesToOpen(job, part) : []);
+  });
 }
 
-const stateInput = z.object({ ...onJob, state: text });
+const partInput = z.object({
+  ...onPart,
+  kind: z.enum(PART_KINDS).nullable().optional(),
+  material: z
+    .enum(PART_MATERIALS.map((m) => m.material))
+    .nullable()
+    .optional(),
+});
+/** Says what a part is or what it is made of; null: it is not known, or goes by its name. */
+export async function savePart(raw: z.infer<typeof partInput>): Promise<ActionResult> {
+  return act(partInput, raw, ({ number, version, part, ...said }) => setPartFacts(number, version, part, said));
+}
+
+const stateInput = z.object({ ...onJob, state: greaseState });
+/** Says one more state of the old grease, or takes it back. */
 export async function saveGreaseState(raw: z.infer<typeof stateInput>): Promise<ActionResult> {
-  return act(stateInput, raw, ({ number, version, state }) =>
-    setHead(number, version, { greaseState: state }, `state of the old grease: ${GREASE_STATES.find((g) => g.state === state)?.says ?? state}`),
-  );
+  return act(stateInput, raw, async ({ number, version, state }) => {
+    const greaseStates = greaseStatesWith(thereIs(await loadJob(number), number).greaseStates, state);
+    const says = greaseStatesIn(greaseStates).map((g) => g.says);
+    return setHead(number, version, { greaseStates }, `state of the old grease: ${says.join(", ") || "open again"}`);
+  });
+}
+
+const nothingInput = z.object({ ...onJob, nothing: jobHead.shape.nothingFailed.unwrap().nullable() });
+/** Says that no part failed: a service was asked for, or no fault was found. Refused while a part is judged bad. */
+export async function saveNothingFailed(raw: z.infer<typeof nothingInput>): Promise<ActionResult> {
+  return act(nothingInput, raw, async ({ number, version, nothing }) => {
+    const job = thereIs(await loadJob(number), number);
+    const bad = job.findings.find((f) => isFailure(f.mode));
+    if (nothing && bad) throw new Fault("nothing", `the ${partNamed(job, bad.part)} was found bad: judge it sound first`);
+    const says = nothing === null ? "what was found is open again" : nothing === "service" ? "nothing failed: service only" : "no fault found";
+    return setHead(number, version, { nothingFailed: nothing ?? undefined }, says);
+  });
+}
+
+const addInput = z.object({ ...onJob, name: words.optional(), step: ref, hardware: ref.optional() });
+/** Adds a part that was found bad and did not come off as one: a piece of hardware, or what is not there. */
+export async function savePartAdded(raw: z.infer<typeof addInput>): Promise<ActionResult> {
+  return act(addInput, raw, ({ number, version, ...added }) => addPart(number, version, added));
+}
+
+const mendingInput = z.object({ ...onPart, services: z.array(serviceSchema.shape.do).max(MENDING.length) });
+/** What mends a part. Each is a line of the rebuild plan, before the part goes back. */
+export async function saveMending(raw: z.infer<typeof mendingInput>): Promise<ActionResult> {
+  return act(mendingInput, raw, ({ number, version, part, services }) => setMending(number, version, part, services));
+}
+
+const serviceInput = z.object({ ...onJob, service: ref, ...serviceSchema.pick({ note: true, waitMinutes: true }).shape });
+export async function saveService(raw: z.infer<typeof serviceInput>): Promise<ActionResult> {
+  return act(serviceInput, raw, ({ number, version, service, ...said }) => setServiceNote(number, version, service, said));
 }
 
 /** Every note of a gear; null takes it back. */
@@ -78,7 +150,7 @@ const readingInput = z.object({
   ...onPart,
   what: text,
   teeth: readingSchema.shape.teeth,
-  typed: z.string().max(60, "is longer than 60 characters"),
+  typed: words,
   unit: z.enum(["mm", "in"]),
   source: text,
 });
@@ -108,7 +180,7 @@ export async function saveMarks(raw: z.infer<typeof marksInput>): Promise<Action
   return act(marksInput, raw, ({ number, version, part, teeth, mark }) => markTeeth(number, version, part, teeth, mark));
 }
 
-const nameInput = z.object({ ...onPart, which: z.int().min(0).max(20) });
+const nameInput = z.object({ ...onPart, which: z.int() });
 
 /** Accepts one of the names that the readings allow. It is worked out again here: the screen only says which one. */
 export async function acceptName(raw: z.infer<typeof nameInput>): Promise<ActionResult> {

@@ -5,10 +5,11 @@ import type { Job } from "@/core/job/job";
 import { onceFor } from "@/core/job/once-for";
 import { type Part, partName } from "@/core/job/part";
 import type { Reading } from "@/core/job/reading";
+import type { Service } from "@/core/job/service";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
 import type { FateOption } from "@/core/judge/fate";
-import type { Pocket } from "@/ui/mat";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
+import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { catalogueFor } from "../job-view/job-candidates";
 import { pocketsOf } from "../job-view/mat-pockets";
@@ -17,7 +18,7 @@ import { pageJob } from "../job-view/page-job";
 import { evidenceOf, fatesOf } from "./why/why-facts";
 
 /** A part as it is judged. */
-export interface JudgedPart extends Pick<Part, "id" | "kind" | "material" | "renew"> {
+export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "material" | "renew"> {
   readonly name: string;
   readonly finding: Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy"> | undefined;
   /** number of the step it came off in */
@@ -25,17 +26,21 @@ export interface JudgedPart extends Pick<Part, "id" | "kind" | "material" | "ren
   readonly picture: FramedPicture | undefined;
   readonly pictureWords: string;
   readonly readings: readonly Reading[];
+  /** what is planned to be done to it */
+  readonly services: readonly Pick<Service, "id" | "do" | "note" | "waitMinutes">[];
 }
 
 export interface JudgeView {
   readonly frame: FrameView;
   readonly pockets: readonly Pocket[];
-  readonly job: Pick<Job, "stage" | "greaseState" | "causes">;
+  readonly job: Pick<Job, "stage" | "greaseStates" | "causes" | "nothingFailed">;
   readonly parts: readonly JudgedPart[];
   /** part that failed → what can be done about it */
   readonly fates: Readonly<Record<string, readonly FateOption[]>>;
   readonly gates: readonly Gate[];
   readonly cause: LikelyCause | undefined;
+  /** something came off, so that a part can be added to a step */
+  readonly anyStep: boolean;
 }
 
 export async function judgeView(number: string): Promise<JudgeView | null> {
@@ -47,10 +52,11 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
   return {
     frame: frameOf(job),
     pockets: pocketsOf(job),
-    job: only(job, ["stage", "greaseState", "causes"]),
+    job: only(job, ["stage", "greaseStates", "causes", "nothingFailed"]),
     parts: judgedParts(job),
     fates: Object.fromEntries(failed.map((id) => [id, fatesOf(job, id, catalogue)])),
     gates: gatesOf(job, "judge"),
+    anyStep: job.steps.length > 0,
     cause: causes.find((c) => job.causes.chosen?.includes(c.cause)) ?? causes[0],
   };
 }
@@ -66,12 +72,13 @@ const judgedParts = onceFor((job: Job): JudgedPart[] => {
     const step = at === undefined ? undefined : job.steps[at];
     const found = own.get(p.id);
     return {
-      ...only(p, ["id", "kind", "material", "renew"]),
+      ...only(p, ["id", "kind", "kindSaid", "material", "renew"]),
       name: partName(p),
       finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy"]),
       step: at === undefined ? undefined : at + 1,
       picture: framed(found ?? (step && ofStep.get(step.id))),
       pictureWords: found ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off",
+      services: job.services.filter((v) => v.part === p.id).map((v) => only(v, ["id", "do", "note", "waitMinutes"])),
       readings: p.kind === "bush" ? job.readings.filter((r) => r.part === p.id) : [],
     };
   });

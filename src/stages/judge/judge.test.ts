@@ -7,7 +7,7 @@ import type { Reading } from "@/core/job/reading";
 import { cataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { nameFrom } from "./gear/gear-readings";
 import { gearView } from "./gear/gear-view";
-import { asKind, renamed } from "./train/train-meshes";
+import { asKind, renamed } from "./train/change-mesh";
 import { evidenceOf, fatesOf } from "./why/why-facts";
 
 const at = "2026-11-24T08:30:00.000Z";
@@ -32,6 +32,8 @@ const job = (more: Partial<Job>): Job =>
     symptoms: ["output-still"],
     past: {},
     causes: {},
+    greaseStates: [],
+    supplies: ["mains"],
     parts: [
       { id: "p1", name: "wheel", kind: "gear", material: "PA", renew: true },
       { id: "p2", name: "pinion", kind: "gear", material: "steel" },

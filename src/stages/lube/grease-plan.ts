@@ -1,5 +1,6 @@
 import { type Charge, freeVolumeMl, gramsOnTeeth, greaseCharge } from "@/core/grease/charge";
-import { chooseGrease, type GreaseNeed, type GreaseVerdict, type Lubricant } from "@/core/grease/choose";
+import { chooseGrease, type GreaseNeed, type GreaseVerdict } from "@/core/grease/choose";
+import type { Lubricant } from "@/core/grease/lubricant";
 import { THICKENERS } from "@/core/grease/thickeners";
 import { plasticFamily } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
@@ -21,7 +22,7 @@ const rounded = (g: number): number => Math.round(g * 10) / 10;
 
 /** What the unit asks of a grease: from its parts' materials and what is known of the old one. */
 export function needOf(job: Job): GreaseNeed {
-  const materials = new Set(job.parts.flatMap((p) => p.material ?? []));
+  const materials = new Set([...job.parts.flatMap((p) => p.material ?? []), ...(job.caseMaterials ?? [])]);
   const old = job.washed ? null : (THICKENERS.find((t) => t === job.greaseOld) ?? "unknown");
   return {
     foodContact: job.foodContact,

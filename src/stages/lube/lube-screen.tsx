@@ -2,30 +2,30 @@
 
 import { useState } from "react";
 import { practiceScale } from "@/bench/scale";
-import { nlgiName } from "@/core/grease/choose";
 import type { WeighedPoint } from "@/core/job/service";
-import { GREASE_STATES } from "@/core/judge/failure-modes";
+import { greaseStatesIn } from "@/core/judge/failure-modes";
 import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
 import { KeyButton } from "@/ui/key-button";
 import { type Packed, usePacked } from "@/ui/packed";
 import { Readout } from "@/ui/readout";
-import { Reason } from "@/ui/reasons";
 import { useRestLater } from "@/ui/use-rest-later";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { typedFields, useDraft } from "../saving/use-draft";
-import { saveCase, saveSchool, saveWashed, takeGrease, weigh } from "./actions";
+import { saveCase, saveSchool, saveWashed, weigh } from "./actions";
+import { CaseMadeOf } from "./case-made-of";
 import type { LubeView } from "./lube-view";
+import { NoGrease } from "./no-grease";
+import { WhichGrease } from "./which-grease";
 
 const scale = practiceScale(Math.random);
 
 /** Lube: clean, then which grease and why, how much, and weighed in at each point. */
-export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "frame" | "plan"> & { plan: Packed<LubeView["plan"]> }) {
+export function LubeScreen({ job, plan: packed, gates, draft, parts, oilDraft }: Omit<LubeView, "frame" | "plan"> & { plan: Packed<LubeView["plan"]> }) {
   const plan = usePacked(packed);
-  const { run, say } = useJob();
-  const [looked, setLooked] = useState<string>();
-  const shown = plan.verdicts.find((v) => v.lubricant.id === (looked ?? job.lubricant)) ?? plan.verdicts[0];
+  const { run } = useJob();
+  const [without, setWithout] = useState(job.noGrease !== undefined);
   const [inside, setInside] = useDraft("lube.case", draft, typedFields, {});
   const sides = [
     ["lengthMm", "Length"],
@@ -38,22 +38,23 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
     const result = await run(saveCase, { inside: { lengthMm, widthMm, depthMm } });
     if (result.ok) setInside({});
   };
-  const state = GREASE_STATES.find((g) => g.state === job.greaseState);
-  const next = job.lubePoints.find((g) => g.weighedGrams === undefined);
-  const drawn = useRestLater(job.lubePoints.length);
+  const toWeigh = job.lubePoints.filter((g) => g.grams !== undefined);
+  const next = toWeigh.find((g) => g.weighedGrams === undefined);
+  const drawn = useRestLater(toWeigh.length);
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.5fr)_minmax(0,4.7fr)_minmax(0,3.8fr)] gap-5">
       <section aria-label="Clean and measure" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
         <h2 className="text-[22px]">Clean</h2>
-        {state && (
-          <p className="says danger">
-            <b>Old grease: {state.says}.</b> {state.implies}
+        {greaseStatesIn(job.greaseStates).map((g) => (
+          <p key={g.state} className="says danger">
+            <b>Old grease: {g.says}.</b> {g.implies}
           </p>
-        )}
+        ))}
         <p className="says">Solvents: ventilate, no flame or hot air near. Acetone ruins ABS. Motor, brushes and belts stay dry.</p>
         <KeyButton keyName="K" pressed={job.washed} onPress={() => void run(saveWashed, { washed: !job.washed })}>
           {job.washed ? "✓ Clean and dry" : "All clean and dry"}
         </KeyButton>
+        <CaseMadeOf job={job} />
         <h2 className="text-[22px]">Inside of the case</h2>
         <div className="grid grid-cols-3 gap-2">
           {sides.map(([k, says]) => (
@@ -81,51 +82,13 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
         <p className="says">Keep grease off the cover’s mating face, belts and brushes. A seal’s lip gets a film.</p>
       </section>
       <section aria-label="Which grease" className="flex min-h-0 flex-col gap-2">
-        <h2 className="text-[24px]">Which grease, and why</h2>
-        {!plan.verdicts.length && <p className="says">There is no grease on the shop’s shelf yet.</p>}
-        <ul className="grid grid-cols-3 gap-2">
-          {plan.verdicts.map((v) => (
-            <li key={v.lubricant.id}>
-              <KeyButton pressed={shown?.lubricant.id === v.lubricant.id} onPress={() => setLooked(v.lubricant.id)} className="w-full">
-                {v.ok ? "✓" : "✕"} {v.lubricant.name}
-              </KeyButton>
-            </li>
-          ))}
-        </ul>
-        {shown && (
-          <>
-            <div className="flex items-baseline justify-between pt-1">
-              <h3 className="text-[30px]">{shown.lubricant.name}</h3>
-              <span className="hush text-[19px]">
-                NLGI {nlgiName(shown.lubricant.nlgi)} · {shown.lubricant.baseOil} · lot {shown.lubricant.lot}
-              </span>
-            </div>
-            <ul className="min-h-0 flex-1 overflow-y-auto">
-              {shown.reasons.map((r) => (
-                <Reason key={r.rule} speaks={r.against ? "against" : "for"} about={r.rule} className="border-b-2 border-base-300 py-1 text-[19px]">
-                  {r.says}
-                </Reason>
-              ))}
-              <li className="hush pt-1 text-[17px]">Assumed: {plan.assumed.join("; ")}.</li>
-            </ul>
-            {job.lubricant === shown.lubricant.id && job.lubePoints.length ? (
-              <p className="says good text-[22px] font-semibold">✓ Used on this job</p>
-            ) : (
-              <KeyButton
-                keyName={next ? undefined : " "}
-                look={shown.ok ? "main" : "warn"}
-                onPress={() =>
-                  plan.charge
-                    ? void run(takeGrease, { lubricant: shown.lubricant.id })
-                    : say("Measure the inside of the case first: the amount follows from it.")
-                }
-                className="justify-center"
-              >
-                Use this grease
-              </KeyButton>
-            )}
-          </>
-        )}
+        <div className="flex items-center justify-between gap-2">
+          <h2 className="text-[24px]">{without ? "No grease, or oil" : "Which grease, and why"}</h2>
+          <KeyButton keyName="N" className="small" pressed={without} onPress={() => setWithout(!without)}>
+            No grease, oil
+          </KeyButton>
+        </div>
+        {without ? <NoGrease job={job} parts={parts} draft={oilDraft} /> : <WhichGrease job={job} plan={plan} />}
       </section>
       <section aria-label="How much" className="flex min-h-0 flex-col gap-2">
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
@@ -145,11 +108,11 @@ export function LubeScreen({ job, plan: packed, gates, draft }: Omit<LubeView, "
               <b>{r.rule}:</b> {r.says}
             </p>
           ))}
-          {job.lubePoints.slice(0, drawn).map((g) => (
+          {toWeigh.slice(0, drawn).map((g) => (
             <WeighPoint key={g.id} point={g} main={g === next} />
           ))}
         </div>
-        <GoOn from="lube" stage={job.stage} gates={gates} keyName={next || !job.lubePoints.length ? "Enter" : " "} />
+        <GoOn from="lube" stage={job.stage} gates={gates} keyName={next || (!toWeigh.length && !without) ? "Enter" : " "} />
       </section>
     </div>
   );

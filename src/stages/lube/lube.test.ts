@@ -2,20 +2,20 @@ import { beforeAll, describe, expect, it, vi } from "vitest";
 import { gatesOf } from "@/core/gates/job-facts";
 import { jobHistory } from "@/store/change";
 import { database } from "@/store/database";
+import { shelf } from "@/store/grease-rows";
 import { job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
-import { saveCase, saveSchool, saveWashed, takeGrease, weigh } from "./actions";
+import { saveCase, saveCaseMaterial, saveSchool, saveWashed, takeGrease, weigh } from "./actions";
+import { needOf } from "./grease-plan";
 import { lubeView } from "./lube-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
-const clay = { name: "Marsh 2", thickener: "CaX", baseOil: "PAO", nlgi: 2, densityGPerMl: 0.9, h1: true, leastC: -30, mostC: 130 };
+const clay = { name: "Marsh 2", thickener: "CaX", baseOil: "PAO", nlgi: 2, densityGPerMl: 0.9, h1: true, leastC: -30, mostC: 130 } as const;
 beforeAll(async () => {
   const db = await database();
-  await db("lubricants").insert([
-    { id: "marsh", facts: JSON.stringify(clay) },
-    { id: "forge", facts: JSON.stringify({ ...clay, name: "Forge 2", thickener: "Li12", baseOil: "mineral", h1: false }) },
-  ]);
+  await db("lubricants").insert(shelf.write({ ...clay, id: "marsh" }));
+  await db("lubricants").insert(shelf.write({ ...clay, id: "forge", name: "Forge 2", thickener: "Li12", baseOil: "mineral", h1: false }));
 });
 const inside = { lengthMm: 80, widthMm: 60, depthMm: 20 };
 const measured = async (unit: object = {}): Promise<string> => {
@@ -48,9 +48,24 @@ describe("the inside of the case", () => {
   });
 });
 
+describe("case and seals", () => {
+  it("are of what somebody says, and no grease is offered that attacks it", async () => {
+    const number = await pumpAt("lube");
+    const need = async () => needOf(await job(number));
+    const before = await need();
+    expect(await press(saveCaseMaterial, number, { material: "PC", on: true })).toMatchObject({ ok: true });
+    await press(saveCaseMaterial, number, { material: "EPDM", on: true });
+    expect((await need()).plastics).toEqual([...before.plastics, "PC"]);
+    expect((await need()).elastomers).toEqual(expect.arrayContaining(["EPDM"]));
+    await press(saveCaseMaterial, number, { material: "PC", on: false });
+    expect((await need()).plastics).toEqual(before.plastics);
+    expect(refusal(await press(saveCaseMaterial, number, { material: "cheese" as "PC", on: true }))).toMatch(/^material: /);
+  });
+});
+
 describe("clean and dry", () => {
   it("is one change of the job, and puts the wiping of the case into the plan once", async () => {
-    const number = await pumpAt("lube", { job: { greaseState: "metal" } });
+    const number = await pumpAt("lube", { job: { greaseStates: ["metal"] } });
     const { version } = await job(number);
     expect(await press(saveWashed, number, { washed: true })).toEqual({ ok: true, version: version + 1 });
     expect((await job(number)).services).toEqual([expect.objectContaining({ reachedBy: "s2", do: "clean", note: expect.stringContaining("no crumb") })]);

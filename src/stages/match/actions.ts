@@ -4,28 +4,30 @@ import { addBusinessDays, differenceInCalendarDays, format, parseISO } from "dat
 import { z } from "zod";
 import { practiceCaliper } from "@/bench/caliper";
 import { Fault } from "@/core/fault";
-import type { StoredNews } from "@/core/job/bought";
+import { reworkList, type StoredNews } from "@/core/job/bought";
+import { gotSchema, STAYS } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
-import { SERVICES } from "@/core/job/service";
-import { whatToCompare } from "@/core/match/arrival/arrival";
+import { note, ref, words } from "@/core/job/written";
+import { comparedValue, whatToCompare } from "@/core/match/arrival/arrival";
 import { type BasketNumbers, basketNumbers } from "@/core/match/basket/basket";
 import { type BasketInput, basketInput } from "@/core/match/basket/basket-input";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { mustAskAgain } from "@/core/match/quote/quote";
 import { partsNumbered } from "@/store/catalogue";
 import { currentJob, thereIs } from "@/store/job";
-import { choosePart, setReadNumber } from "@/store/judge";
+import { choosePart, setFinding, setReadNumber } from "@/store/judge";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, shopSettings } from "@/store/settings";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
+import { amountFrom } from "../saving/amount-from";
 import { basketGroundOf, supplierLink } from "./basket-ground";
 import { type JobBasket, jobBasketProven } from "./job-basket";
 
 const jobNumbered = async (number: string): Promise<Job> => thereIs(await currentJob(number), number);
 
-const choice = z.object({ ...onJob, part: z.string().max(40), chosen: z.string().max(80).nullable() });
+const choice = z.object({ ...onJob, part: ref, chosen: words.nullable() });
 
 /** Chooses the catalogue part that replaces a failed one; null takes the choice back. */
 export async function choose(raw: z.infer<typeof choice>): Promise<ActionResult> {
@@ -52,11 +54,39 @@ async function mateWith(job: Job, part: string, chosen: CataloguePart | undefine
   return went && job.findings.find((f) => f.part === mate)?.chosen === went ? { part: mate, chosen: null } : undefined;
 }
 
-const read = z.object({ ...onJob, part: z.string().max(40), read: z.string().max(60) });
+const read = z.object({ ...onJob, part: ref, read: words });
 
 /** Keeps the number that stands on a part. */
 export async function readNumber(raw: z.infer<typeof read>): Promise<ActionResult> {
   return act(read, raw, ({ number, version, part, read: text }) => setReadNumber(number, version, part, text));
+}
+
+const gotFields = z.object({ ...gotSchema.shape, says: words, number: words, price: words, differs: words });
+const getting = z.object({ ...onJob, part: ref, got: gotFields.nullable() });
+
+/** Says where a part comes from that is not ordered out of the catalogue, as it is typed; null: that is open again. */
+export async function takeGot(raw: z.infer<typeof getting>): Promise<ActionResult> {
+  return act(getting, raw, ({ number, version, part, got }) => {
+    if (!got) return setFinding(number, version, part, { got: null });
+    const { from, says, number: named, price, differs } = got;
+    const amount = amountFrom("price", price);
+    return setFinding(number, version, part, {
+      got: {
+        from,
+        ...(says.trim() ? { says: says.trim() } : {}),
+        ...(named.trim() ? { number: named.trim() } : {}),
+        ...(amount === null ? {} : { price: amount }),
+        ...(differs.trim() ? { differs: differs.trim() } : {}),
+      },
+    });
+  });
+}
+
+const staying = z.object({ ...onJob, part: ref, fate: z.enum(STAYS.map((s) => s.fate)), says: note.min(3, "say in a few words why, or what is done to it") });
+
+/** Nothing new goes in: the part is mended, or left as it is with the reason. */
+export async function takeStaying(raw: z.infer<typeof staying>): Promise<ActionResult> {
+  return act(staying, raw, ({ number, version, part, fate, says }) => setFinding(number, version, part, { fate, fateWhy: says, renew: false, got: null }));
 }
 
 const buying = z.object({ ...onJob, aim: basketInput.shape.aim.unwrap(), found: basketNumbers });
@@ -135,8 +165,8 @@ const answered = z.object({
   ...onJob,
   quote: z.int(),
   answer: z.enum(["accepted", "declined"]),
-  byWhom: z.string().max(80),
-  note: z.string().max(300).optional(),
+  byWhom: words,
+  note: note.optional(),
 });
 
 /** What the customer said to a quote. */
@@ -146,30 +176,28 @@ export async function answer(raw: z.infer<typeof answered>): Promise<ActionResul
   );
 }
 
-const price = z.object({ ...onJob, price: z.string().max(20) });
+const price = z.object({ ...onJob, price: words });
 
 /** What a new unit costs, as it is typed. */
 export async function newUnit(raw: z.infer<typeof price>): Promise<ActionResult> {
   return act(price, raw, ({ number, version, price: typed }) => {
-    const text = typed.trim().replace(",", ".");
-    if (text && !/^\d{1,6}(\.\d{1,2})?$/.test(text)) throw new Fault("price", "write it as an amount: 249 or 249.50");
-    return setNewUnit(number, version, text ? Number(text) : null);
+    return setNewUnit(number, version, amountFrom("price", typed));
   });
 }
 
 const found = z.object({
   ...onJob,
   arrival: z.int(),
-  key: z.string().max(40),
-  value: z.union([z.number().min(0).max(100_000), z.enum(["yes", "no"]), z.null()]),
+  key: ref,
+  value: comparedValue.nullable(),
 });
 
 /** What was measured or seen on a part that came. */
-export async function note(raw: z.infer<typeof found>): Promise<ActionResult> {
+export async function noteWhatCame(raw: z.infer<typeof found>): Promise<ActionResult> {
   return act(found, raw, ({ number, version, arrival, key, value }) => noteFound(number, version, arrival, key, value));
 }
 
-const measuring = z.object({ ...onJob, arrival: z.int(), key: z.string().max(40) });
+const measuring = z.object({ ...onJob, arrival: z.int(), key: ref });
 
 /** The practice instruments: what really lies in the practice supplier's parcel, counted or measured with a caliper's own noise. */
 export async function practiceMeasure(raw: z.infer<typeof measuring>): Promise<ActionResult> {
@@ -187,11 +215,8 @@ const decided = z.object({
   ...onJob,
   arrival: z.int(),
   decision: z.enum(["accepted", "rework", "sent-back"]).nullable(),
-  reason: z.string().max(300).optional(),
-  rework: z
-    .array(z.object({ do: z.enum(SERVICES), note: z.string().max(200) }))
-    .max(8)
-    .optional(),
+  reason: note.optional(),
+  rework: reworkList.optional(),
 });
 
 /** Decides about a part that came. */

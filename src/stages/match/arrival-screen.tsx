@@ -8,17 +8,15 @@ import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { lengthFrom } from "@/core/quantity/units";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
-import { letGo } from "@/ui/let-go";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
 import { typedFields, useDraft } from "../saving/use-draft";
-import { decide, note, practiceMeasure } from "./actions";
+import { decide, noteWhatCame, practiceMeasure } from "./actions";
 import { ArrivalChoices } from "./arrival-choices";
 import { ArrivalFaces, ArrivalPicture } from "./arrival-faces";
 import type { ArrivedPart } from "./arrival-facts";
+import { ArrivedList, DECISIONS } from "./arrived-list";
 import { CompareRow } from "./compare-row";
-
-const DECISIONS = { accepted: "✓ accepted", rework: "✓ accepted, with rework", "sent-back": "✕ sent back", stock: "to stock" } as const;
 
 /** Old and new side by side before anything is fitted: figure for figure, face over face, and then accepted, accepted with rework, or sent back. */
 export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedPart[]; draft: unknown }) {
@@ -43,7 +41,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
     if (!at) return null;
     const value = item.unit === "mm" ? lengthFrom(text, "mm") : /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace(",", ".")) : null;
     if (value === null || !(value >= 0)) return `“${text}” is not ${item.key === "teeth" ? "a count" : "a measure"}.`;
-    const result = await run(note, { arrival: at.id, key: item.key, value });
+    const result = await run(noteWhatCame, { arrival: at.id, key: item.key, value });
     return result.ok ? null : result.says;
   };
   // a caliper that types goes to the next figure that is open
@@ -69,33 +67,14 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
   const measured = typeof at.found.teeth === "number" ? at.found.teeth : undefined;
   return (
     <div className="grid h-full grid-cols-[minmax(0,2.6fr)_minmax(0,6fr)_minmax(0,3.6fr)] gap-5">
-      <section aria-label="Arrived" className="min-h-0 overflow-y-auto">
-        <h2 className="text-[24px]">Arrived</h2>
-        <ul>
-          {arrivals.map((a) => (
-            <li key={a.id}>
-              <button
-                type="button"
-                aria-pressed={a.id === at.id}
-                onClick={(e) => {
-                  letGo(e);
-                  setPicked(a.id);
-                  setFault(null);
-                }}
-                className={`min-h-[60px] w-full border-b-2 border-base-300 px-2 py-1 text-left text-[19px] leading-tight ${a.id === at.id ? "bg-primary text-primary-content" : ""}`}
-              >
-                {a.qty > 1 && `${a.qty} × `}
-                {a.name}
-                <span
-                  className={`block text-[17px] ${a.id === at.id ? "" : a.decision === "sent-back" || !a.decision ? "font-semibold text-error" : "text-success"}`}
-                >
-                  {a.decision ? DECISIONS[a.decision] : "○ to compare"}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      </section>
+      <ArrivedList
+        arrivals={arrivals}
+        at={at}
+        onPick={(id) => {
+          setPicked(id);
+          setFault(null);
+        }}
+      />
       <section aria-label="Compare" className="flex min-h-0 flex-col">
         <h2 className="text-[25px]">{at.name}</h2>
         <p className="hush pb-1 text-[18px]">
@@ -125,7 +104,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
                   typed={typedAt(i.key)}
                   onTyped={(text) => onTyped(i.key, text)}
                   put={(text) => put(i, text)}
-                  say={(value) => void run(note, { arrival: at.id, key: i.key, value })}
+                  say={(value) => void run(noteWhatCame, { arrival: at.id, key: i.key, value })}
                 />
               ))}
             </tbody>

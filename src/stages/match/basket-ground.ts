@@ -1,12 +1,13 @@
 import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
 import { planOf } from "@/core/gates/job-facts";
+import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
-import { partNamed } from "@/core/job/part";
+import { partName, partNamed } from "@/core/job/part";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
-import { lubricants } from "@/store/lube";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import { orderDay, type ShopSettings } from "@/store/settings";
+import { wholeShelf } from "@/store/shelf";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import type { BasketGround, Beside } from "./job-basket";
 
@@ -17,7 +18,9 @@ export async function supplierLink(name: string, settings: Pick<ShopSettings, "p
 
 /** What can be taken for a job's places, with the offers of the day, and what the repair costs besides. */
 export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<BasketGround> {
-  const places = (await candidatesOf(job)).map((p) => placeOf(job, p));
+  // what is got elsewhere is not bought
+  const elsewhere = new Set(job.findings.filter((f) => f.got).map((f) => f.part));
+  const places = (await candidatesOf(job)).filter((p) => !elsewhere.has(p.id)).map((p) => placeOf(job, p));
   const mentioned = places.flatMap((p) => [...(p.chosen ? [p.chosen] : []), ...p.candidates.map((c) => c.part)]);
   const companions = await partsNumbered(mentioned.flatMap((p) => p.needsAlso.map((n) => n.number)));
   const single = [...new Map([...mentioned, ...companions].map((p) => [p.number, p])).values()];
@@ -36,7 +39,8 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
     open,
     names: Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name])),
     beside: await otherCosts(job, settings),
-    rates: settings.rates,
+    // what is done again within the warranty is not charged for its work
+    rates: job.warrantyOf ? { ...settings.rates, perHour: 0, minMinutes: 0, ifDeclined: 0 } : settings.rates,
     limit: job.priceLimit,
     newUnit: job.newUnit,
     currency: settings.currency,
@@ -59,10 +63,14 @@ function placeOf(job: Job, p: PartCandidates): Place {
 const UNTIMED_MINUTES = 2;
 
 async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
-  const lubricant = (await lubricants()).find((l) => l.id === job.lubricant);
+  const lubricant = (await wholeShelf()).find((l) => l.id === job.lubricant);
   const grams = job.lubePoints.reduce((s, g) => s + (g.grams ?? 0), 0);
   const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
   return {
+    parts: job.parts.flatMap((p) => {
+      const got = p.renew ? job.findings.find((f) => f.part === p.id)?.got : undefined;
+      return got ? [{ says: `${partName(p)}, ${gotInWords(got)}`, qty: 1, price: got.price ?? 0 }] : [];
+    }),
     consumables: [
       ...(settings.cleaningCost > 0 ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }] : []),
       ...(lubricant?.pricePer100G && grams > 0

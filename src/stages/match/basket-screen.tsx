@@ -2,7 +2,6 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { Basket } from "@/core/match/basket/basket";
 import { type AnsweredQuote, mustAskAgain } from "@/core/match/quote/quote";
 import { money } from "@/core/quantity/money";
 import { FaultLine } from "@/ui/fault-line";
@@ -10,7 +9,10 @@ import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { order } from "./actions";
+import { BasketAlternatives } from "./basket-alternatives";
+import { BasketLines } from "./basket-lines";
 import { BasketState } from "./basket-state";
+import { inDays } from "./in-days";
 import type { BasketGround, JobBasket } from "./job-basket";
 import { useJobBasket } from "./use-job-basket";
 
@@ -42,7 +44,6 @@ export function BasketScreen({
   const quote = basket?.quote ?? null;
   const ask = quote && mustAskAgain(quote.total, quotes, ground.limit, ground.currency);
   const { open, names } = ground;
-  const runnersUp = basket?.answer.runnersUp ?? [];
   const place = async (): Promise<void> => {
     const result = await run(order, { aim, found: basket?.found });
     setFault(result.ok ? null : result.says);
@@ -63,11 +64,13 @@ export function BasketScreen({
             </KeyButton>
           ))}
         </div>
-        {set ? (
+        {set && !ground.input ? (
+          <p className="says text-[22px]">Nothing is to be bought: the parts come from elsewhere, or nothing goes back new.</p>
+        ) : set ? (
           <>
             <div className="flex items-baseline gap-6 border-b-4 border-base-content pb-1">
               <span className="figures text-[34px] whitespace-nowrap">{money(set.cost, currency)}</span>
-              <span className="text-[24px] leading-tight">{days(set.days)}</span>
+              <span className="text-[24px] leading-tight">{inDays(set.days)}</span>
               {quote && (
                 <span className="hush ml-auto text-right text-[18px] leading-tight">
                   for the customer, with work and tax
@@ -110,19 +113,7 @@ export function BasketScreen({
               </ul>
             </>
           )}
-          {runnersUp.length > 0 && <h2 className="text-[22px]">Alternatives</h2>}
-          <ol aria-label="Alternatives">
-            {runnersUp.map((r) => (
-              <li key={r.why + r.cost} className="border-b-2 border-base-300 py-1.5">
-                <div className="flex items-baseline gap-4">
-                  <span className="figures text-[22px]">{money(r.cost, currency)}</span>
-                  <span className="text-[19px]">{days(r.days)}</span>
-                </div>
-                <p className="text-[19px] font-semibold">{r.why}</p>
-                <p className="hush text-[18px] leading-tight">{fromWhom(r, names)}</p>
-              </li>
-            ))}
-          </ol>
+          <BasketAlternatives runnersUp={basket?.answer.runnersUp ?? []} names={names} currency={currency} />
           {quote && (
             <ul aria-label="Against the limit" className="pt-3">
               {quote.reasons.map((r) => (
@@ -142,82 +133,11 @@ export function BasketScreen({
             </KeyLink>
           </>
         ) : (
-          <KeyButton keyName=" " look="main" className="justify-center" disabled={!set || open.length > 0} onPress={() => void place()}>
+          <KeyButton keyName=" " look="main" className="justify-center" disabled={!set || !ground.input || open.length > 0} onPress={() => void place()}>
             Order it
           </KeyButton>
         )}
       </section>
     </div>
-  );
-}
-
-/** "From North: wheel, pinion. From South: 2 × bush." */
-function fromWhom(b: Basket, names: Readonly<Record<string, string>>): string {
-  const suppliers = [...new Set(b.lines.map((l) => l.supplier))];
-  const what = (s: string): string =>
-    b.lines
-      .filter((l) => l.supplier === s)
-      .map((l) => `${l.packs > 1 ? `${l.packs} × ` : ""}${names[l.part] ?? l.part}`)
-      .join(", ");
-  return suppliers.map((s) => `From ${s}: ${what(s)}.`).join(" ");
-}
-
-const days = (n: number): string => (n === 0 ? "here today" : n === 1 ? "here tomorrow" : `here in ${n} working days`);
-
-function BasketLines({ basket, names, money }: { basket: Basket; names: Readonly<Record<string, string>>; money: (n: number) => string }) {
-  const suppliers = [...new Set(basket.lines.map((l) => l.supplier))];
-  const row = "grid grid-cols-[minmax(0,1fr)_auto_110px] items-baseline gap-3 border-b-2 border-base-300 py-1 text-[20px]";
-  return (
-    <>
-      {suppliers.map((s) => (
-        <section key={s} aria-label={s} className="pt-2">
-          <h3 className="text-[22px]">{s}</h3>
-          <ul>
-            {basket.lines
-              .filter((l) => l.supplier === s)
-              .map((l) => (
-                <li key={l.offer} className={row}>
-                  <span className="truncate">
-                    {l.packs > 1 && <b>{l.packs} × </b>}
-                    {names[l.part]}
-                    {l.pack > 1 && <span className="hush"> · pack of {l.pack}</span>}
-                  </span>
-                  <span className="figures text-[17px]">{l.part}</span>
-                  <span className="figures text-right">{money(l.price)}</span>
-                </li>
-              ))}
-            {basket.shipping
-              .filter((x) => x.supplier === s)
-              .map((x) => (
-                <li key={x.supplier} className={`${row} hush`}>
-                  <span>shipping</span>
-                  <span />
-                  <span className="figures text-right">{x.cost ? money(x.cost) : "free"}</span>
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
-      {basket.fromShelf.length > 0 && (
-        <section aria-label="From the drawer" className="pt-2">
-          <h3 className="text-[22px]">From the drawer</h3>
-          <ul>
-            {basket.fromShelf.map((f) => (
-              <li key={f.part} className={row}>
-                <span className="truncate">
-                  {f.qty > 1 && <b>{f.qty} × </b>}
-                  {names[f.part]}
-                </span>
-                <span className="figures text-[17px]">{f.part}</span>
-                <span className="text-right">here</span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {basket.leftOver.length > 0 && (
-        <p className="hush pt-2 text-[19px]">Left over for stock: {basket.leftOver.map((l) => `${l.qty} × ${names[l.part] ?? l.part}`).join(", ")}</p>
-      )}
-    </>
   );
 }

@@ -52,5 +52,5 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
   if (stopped) return { state: "stopped", again };
   if (told && "fault" in told) return { state: "failed", says: told.fault, again };
   if (told && "found" in told) return { state: "found", found: told.found };
-  return { state: "searching", says: told?.says ?? "loading the solver", stop };
+  return { state: "searching", says: told ? `Looking for ${told.says}` : "Loading the solver", stop };
 }

@@ -8,7 +8,7 @@ export function BasketState({ search, says }: { search: BasketSearch | null; say
   if (search.state === "searching")
     return (
       <div className="flex flex-col gap-3" role="status">
-        <p className="text-[24px]">Looking for {search.says} …</p>
+        <p className="text-[24px]">{search.says} …</p>
         <progress className="progress w-full" aria-label="The basket is being worked out" />
         <KeyButton keyName="Z" className="self-start" onPress={search.stop}>
           Stop

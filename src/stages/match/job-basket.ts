@@ -10,6 +10,8 @@ type Ground = Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">
 
 /** What a repair costs besides its parts. */
 export interface Beside {
+  /** parts that are got elsewhere, with what the customer pays for them */
+  readonly parts: readonly { says: string; qty: number; price: number }[];
   readonly consumables: readonly { says: string; qty: string; cost: number }[];
   readonly work: readonly { says: string; minutes: number }[];
 }
@@ -81,12 +83,21 @@ export function jobBasketFrom(ground: BasketGround, aim: Aim, { answer: bare, fo
   };
 }
 
+/** Nothing is to be bought, and nothing is open: what is left is work. */
+const NOTHING_TO_BUY: FoundBasket = {
+  answer: { basket: { cost: 0, days: 0, choices: [], lines: [], shipping: [], fromShelf: [], leftOver: [] }, runnersUp: [] },
+  found: {},
+};
+export const foundWithoutSearch = (ground: BasketGround): FoundBasket | null => (ground.input === null && ground.open.length === 0 ? NOTHING_TO_BUY : null);
+
 /**
  * The same basket made again by the shop, from numbers that a browser found: every law is looked at anew, with the offers of the day.
  *
  * Throws a Fault where it does not hold any more.
  */
 export function jobBasketProven(ground: BasketGround, aim: Aim, found: BasketNumbers): JobBasket {
+  const without = foundWithoutSearch(ground);
+  if (without) return jobBasketFrom(ground, aim, without);
   const question = basketQuestion(ground, aim);
   const basket = question && provenBasket(question, found);
   return jobBasketFrom(ground, aim, { answer: { basket, runnersUp: [] }, found });
@@ -123,7 +134,7 @@ function ordersFrom(basket: Basket, offers: BasketInput["offers"]): OrderOut[] {
 /** What is left for parts of a limit that tax, work and consumables are within. */
 function partsBudget({ limit, beside, rates }: BasketGround): number | undefined {
   if (limit === undefined) return undefined;
-  const without = quoteOf({ parts: [], shipping: [], ...beside, rates });
+  const without = quoteOf({ shipping: [], ...beside, rates });
   return Math.max(0, Math.floor((100 * limit) / (1 + rates.taxPercent / 100) - 100 * without.net) / 100);
 }
 
@@ -131,12 +142,13 @@ function quoteFor({ names, input, beside, rates, limit, newUnit, currency }: Bas
   const named = (number: string): string => `${names[number] ?? ""}, ${number}`;
   const price = (number: string): number => input?.shelf.find((s) => s.part === number)?.price ?? 0;
   return quoteOf({
+    ...beside,
     parts: [
+      ...beside.parts,
       ...basket.lines.map((l) => ({ says: named(l.part), qty: l.packs, cost: l.price })),
       ...basket.fromShelf.map((s) => ({ says: named(s.part), qty: s.qty, price: price(s.part) * s.qty })),
     ],
     shipping: basket.shipping,
-    ...beside,
     rates,
     limit,
     newUnit,

@@ -116,19 +116,29 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
               </KeyButton>
             </>
           )}
+          {last?.answer === "declined" && (
+            <KeyLink keyName="E" look="main" href={`/jobs/${number}/ending`} className="justify-center">
+              How it ends now
+            </KeyLink>
+          )}
           {last && (
             <KeyLink keyName="P" href={`/jobs/${number}/quote`}>
               The sheet, to print or send
             </KeyLink>
           )}
           <KeyLink keyName="H" href="/settings">
-            How the shop charges
+            The shop’s charges
           </KeyLink>
-          {!ask && (
-            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/basket`} className="justify-center">
-              To the basket
-            </KeyLink>
-          )}
+          {!ask &&
+            (ground && !ground.input ? (
+              <KeyLink keyName=" " look="main" href={`/jobs/${number}/match`} className="justify-center">
+                Back to the parts
+              </KeyLink>
+            ) : (
+              <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/basket`} className="justify-center">
+                To the basket
+              </KeyLink>
+            ))}
         </div>
       </section>
     </div>

@@ -2,7 +2,10 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
+import { planOf } from "@/core/gates/job-facts";
+import { note, text } from "@/core/job/written";
+import { lineKey } from "@/core/order/rebuild-plan";
+import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
@@ -10,13 +13,13 @@ import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { lineInWords } from "./line-in-words";
 
-const input = z.object({ ...onJob, line: z.string().max(120), done: z.boolean() });
+const input = z.object({ ...onJob, line: text, done: z.boolean() });
 
 /** Finishes a line of the plan, or opens it again. Only the first open line can be finished, and only the last finished one opened. */
 export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, line, done }) => {
     const job = thereIs(await loadJob(number), number);
-    const { steps } = rebuildPlan(job);
+    const { steps } = planOf(job);
     const asked = steps.find((l) => lineKey(l) === line);
     if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");
     const finished = new Set(job.linesDone);
@@ -30,9 +33,14 @@ export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResu
   });
 }
 
-const troubleInput = z.object({ ...onJob, says: z.string().trim().min(3, "say in a few words what is wrong").max(500) });
+const troubleInput = z.object({ ...onJob, says: note.min(3, "say in a few words what is wrong") });
 
 /** Writes what went wrong into the history; the line stays open. */
 export async function noteTrouble(raw: z.infer<typeof troubleInput>): Promise<ActionResult> {
   return act(troubleInput, raw, ({ number, version, says }) => setHead(number, version, {}, `trouble at the rebuild: ${says}`));
+}
+
+/** A second fault found while it goes together: back to Judge with it. Lines that are done stay done, until the part that must come out is judged. */
+export async function secondFault(raw: z.infer<typeof troubleInput>): Promise<ActionResult> {
+  return act(troubleInput, raw, ({ number, version, says }) => backToStage(number, version, "judge", says));
 }

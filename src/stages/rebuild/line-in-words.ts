@@ -1,10 +1,14 @@
 import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
+import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import { serviceSays } from "@/core/job/service";
+import { isFailure } from "@/core/judge/failure-modes";
 import { INVERSE_ACTION } from "@/core/order/inverse-action";
 import { checkSays } from "@/core/order/rebuild-checks";
 import type { RebuildLine } from "@/core/order/rebuild-plan";
 import { mindAtRebuild } from "@/core/order/step-words";
+import { capital } from "@/core/sentence";
 
 export interface LineWords {
   /** small line above: what it belongs to */
@@ -29,18 +33,14 @@ export interface LineWords {
   readonly note?: string;
 }
 
-const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
-
-const SERVICE_SAYS: Readonly<Record<string, string>> = {
-  clean: "Clean",
-  inspect: "Inspect",
-  replace: "Renew",
-  "pull-seal": "Pull the seal of",
-  ream: "Ream",
-  bond: "Bond",
-  deburr: "Deburr",
-  measure: "Measure",
-};
+/** What is to be minded of a part that is not as what came out: a kit's piece that differs, or one that goes back as it is although it was found bad. */
+function differsAt(job: Job, part: string): string[] {
+  const f = job.findings.find((x) => x.part === part);
+  const renew = job.parts.find((p) => p.id === part)?.renew;
+  if (job.ending) return [];
+  if (renew) return f?.got?.differs ? [`${partNamed(job, part)} differs from what came out: ${f.got.differs}`] : [];
+  return f?.fate === "keep" && isFailure(f.mode) ? [`${partNamed(job, part)} goes back as it is: ${f.fateWhy}`] : [];
+}
 
 /** A line of the plan as it is said to the technician. */
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
@@ -64,7 +64,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     return {
       ...bare,
       belongs: "before it goes on",
-      title: `${SERVICE_SAYS[v?.do ?? ""] ?? v?.do} ${place}`,
+      title: `${serviceSays(v?.do ?? "")} ${place}`,
       note: v?.note,
       step: v?.reachedBy ?? stepOfPart(v?.part),
     };
@@ -89,13 +89,16 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     torqueNm: hardware.find((h) => h.tighten?.torqueNm)?.tighten?.torqueNm,
     pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
     renewed: line.parts
-      .filter((p) => job.parts.find((x) => x.id === p)?.renew)
-      .map((p) => `${name(p)}: new${job.findings.find((f) => f.part === p)?.chosen ? `, ${job.findings.find((f) => f.part === p)?.chosen}` : ""}`),
+      .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
+      .map((p) => {
+        const f = job.findings.find((x) => x.part === p);
+        return `${name(p)}: new${f?.got ? `, ${gotInWords(f.got)}` : f?.chosen ? `, ${f.chosen}` : ""}`;
+      }),
     stack: [...(step?.stack ?? [])].reverse().map((id) => {
       const piece = hardware.find((h) => h.id === id);
       return piece ? hardwareInWords({ ...piece, at: undefined }) : name(id);
     }),
-    mind: step ? mindAtRebuild(step) : [],
+    mind: [...(step ? mindAtRebuild(step) : []), ...line.parts.flatMap((p) => differsAt(job, p))],
     tray: step?.tray,
     step: line.undoes,
     note: step?.note,

@@ -1,5 +1,6 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Gate } from "@/core/gates/open-gates";
 import { hardwareInWords } from "@/core/hardware/piece";
@@ -12,7 +13,7 @@ import { Ledger } from "@/ui/ledger";
 import { type FramedPicture, PictureFrame } from "@/ui/picture-frame";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
-import { finishLine, noteTrouble } from "./actions";
+import { finishLine, noteTrouble, secondFault } from "./actions";
 import type { LineWords } from "./line-in-words";
 import { TighteningOrder } from "./tightening-order";
 
@@ -31,7 +32,8 @@ export interface RebuildScreenProps {
 
 /** Rebuild: one line at a time, large, with the picture taken at the strip, and the ledger beside it. */
 export function RebuildScreen({ line, last, count, picture, pictureWords, rows, foot, stage, gates }: RebuildScreenProps) {
-  const { run } = useJob();
+  const { run, number } = useJob();
+  const router = useRouter();
   const [why, setWhy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const done = (): void => {
@@ -140,6 +142,13 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                 />
                 <button type="submit" className="key-button warn">
                   Write it down
+                </button>
+                <button
+                  type="button"
+                  className="key-button"
+                  onClick={() => void run(secondFault, { says: trouble }).then((r) => r.ok && router.push(`/jobs/${number}/judge`))}
+                >
+                  Back to Judge with it
                 </button>
               </form>
             )}

@@ -4,11 +4,13 @@ import { undoKey } from "@/core/job/keys";
 import type { Stage } from "@/core/job/stages";
 import { type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
-import type { Pocket } from "@/ui/mat";
+import { partsNumbered } from "@/store/catalogue";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
+import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
+import { goesInWords, numbersAt } from "./goes-in";
 import { type LineWords, lineInWords } from "./line-in-words";
 
 /** The line of the plan that is to be done now. */
@@ -46,7 +48,10 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const at = plan.steps.findIndex((l) => !isDone(l));
   const now = at < 0 ? undefined : plan.steps[at];
   const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];
-  const words = now && lineInWords(job, now);
+  const goingIn = now && "parts" in now ? await partsNumbered(numbersAt(job, now.parts)) : [];
+  const companions = await partsNumbered(goingIn.flatMap((p) => [...p.needsAlso, ...p.incompatibleWith].map((n) => n.number)));
+  const plain = now && lineInWords(job, now);
+  const words = plain && { ...plain, mind: [...plain.mind, ...(now && "parts" in now ? goesInWords(job, now.parts, [...goingIn, ...companions]) : [])] };
   const pictures = words?.step === undefined ? [] : job.pictures.filter((p) => p.step === words.step);
   const stepNumber = job.steps.findIndex((s) => s.id === words?.step) + 1;
   const open = plan.steps.filter((l) => !isDone(l));

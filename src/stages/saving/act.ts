@@ -1,6 +1,7 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
+import { capital } from "@/core/sentence";
 import { type HistoryLine, StaleSave } from "@/store/change";
 
 /** What every action answers: the job's new version, or a sentence with the place it belongs to, or what changed on another screen. */
@@ -17,7 +18,7 @@ export async function act<T extends { number: string }>(schema: z.ZodType<T>, in
     return { ok: true, version };
   } catch (e) {
     if (e instanceof StaleSave) return { ok: false, path: "", says: "This screen is out of date; nothing was overwritten.", stale: e.changes };
-    if (e instanceof Fault) return { ok: false, path: e.path, says: e.says.charAt(0).toUpperCase() + e.says.slice(1) };
+    if (e instanceof Fault) return { ok: false, path: e.path, says: capital(e.says) };
     throw e;
   }
 }

@@ -35,7 +35,7 @@ const RETRY_MS = 4000;
  * reload, what had not reached the shop is sent again; if somebody else changed the field meanwhile, both are shown.
  */
 export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, known, className = "" }: SavedFieldProps) {
-  const { number } = useJob();
+  const { number, say } = useJob();
   const id = useId();
   const key = `${number}:${name}`;
   const [text, setText] = useState(value);
@@ -46,6 +46,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const current = useRef(value);
   const sent = useRef(value);
+  const refused = useRef(false);
 
   const send = useCallback(
     async (said: string) => {
@@ -53,10 +54,13 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       if (said === base.current) {
         // back to what the job says: nothing to save, and nothing wrong any more
         setFault(null);
+        if (refused.current) say(null);
+        refused.current = false;
         return forgetInBrowser(key);
       }
       sent.current = said;
       const result = await save(said);
+      refused.current = !result.ok;
       if (result.ok) {
         base.current = said;
         setFault(null);
@@ -67,7 +71,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
         timer.current = setTimeout(() => void latestSend.current(current.current), RETRY_MS);
       } else setFault(result.stale ? "Not saved yet: the job was changed elsewhere." : result.says);
     },
-    [key, save, setFault],
+    [key, save, setFault, say],
   );
 
   const latestSend = useRef(send);

@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
 import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { keepDraft } from "./draft-action";
@@ -26,30 +26,37 @@ function readAs<T>(schema: z.ZodType<T>, kept: unknown): T | undefined {
 export function useDraft<T>(field: string, kept: unknown, schema: z.ZodType<T>, empty: T): [T, (next: T | ((now: T) => T)) => void] {
   const { number } = useJob();
   const key = `${number}:draft:${field}`;
+  const emptyText = JSON.stringify(empty);
   const [value, setValue] = useState<T>(() => readAs(schema, kept) ?? empty);
   const latest = useRef(value);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const set = useCallback(
+    (next: T | ((now: T) => T)): void => {
+      const value = next instanceof Function ? next(latest.current) : next;
+      latest.current = value;
+      setValue(value);
+      const text = JSON.stringify(value);
+      const blank = text === emptyText;
+      keepInBrowser(key, text);
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => {
+        keepDraft({ number, field, value: blank ? null : value }).then(
+          () => savedInShop(key, text, blank),
+          () => undefined,
+        );
+      }, 250);
+    },
+    [number, field, key, emptyText],
+  );
   useEffect(() => {
-    const held = readAs(schema, heldInBrowser(key));
-    if (held === undefined) return;
-    latest.current = held;
-    setValue(held);
-  }, [key, schema]);
-  const set = (next: T | ((now: T) => T)): void => {
-    const value = next instanceof Function ? next(latest.current) : next;
+    const held = heldInBrowser(key);
+    const value = readAs(schema, held?.draft);
+    if (value === undefined) return;
+    // what a screen left behind that was shut too early goes to the shop now
+    if (held?.unsaved) return set(value);
     latest.current = value;
     setValue(value);
-    const text = JSON.stringify(value);
-    const blank = text === JSON.stringify(empty);
-    keepInBrowser(key, text);
-    clearTimeout(timer.current);
-    timer.current = setTimeout(() => {
-      keepDraft({ number, field, value: blank ? null : value }).then(
-        () => savedInShop(key, text, blank),
-        () => undefined,
-      );
-    }, 250);
-  };
+  }, [key, schema, set]);
   return [value, set];
 }
 
@@ -67,12 +74,13 @@ export const typedFields = z.record(z.string(), z.string());
 
 const savedCopy = z.object({ text: z.string(), at: z.number() });
 
-function heldInBrowser(key: string): unknown {
+/** What the browser holds of a draft, and whether the shop has never had it; undefined: nothing that is still looked at. */
+function heldInBrowser(key: string): { readonly draft: unknown; readonly unsaved: boolean } | undefined {
   const unsaved = jsonFrom(keptInBrowser(key));
-  if (unsaved !== undefined) return unsaved;
+  if (unsaved !== undefined) return { draft: unsaved, unsaved: true };
   const saved = savedCopy.safeParse(jsonFrom(keptInBrowser(`saved:${key}`)));
   if (!saved.success) return undefined;
-  if (Date.now() - saved.data.at < ON_ITS_WAY_MS) return jsonFrom(saved.data.text);
+  if (Date.now() - saved.data.at < ON_ITS_WAY_MS) return { draft: jsonFrom(saved.data.text), unsaved: false };
   forgetInBrowser(`saved:${key}`);
   return undefined;
 }

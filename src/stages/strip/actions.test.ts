@@ -4,8 +4,12 @@ import { jobHistory } from "@/store/change";
 import { createJob } from "@/store/jobs";
 import { addPicture } from "@/store/pictures";
 import { grey, job, testShop } from "@/store/test-shop";
+import { unpack } from "@/ui/packed";
+import type { Pocket } from "@/ui/pocket";
 import { press, pumpAt, refusal } from "../test-unit";
 import { answerSafety, cameOutAsOne, layStepDown, saveMarks, setNeeds, setStripFinished, slideTo, takeBack } from "./actions";
+import { laidWith, matWith, recordedOnItsWay } from "./laying";
+import { EMPTY, type OpenStep } from "./open-step";
 import { laidStepOf, stripView } from "./strip-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -26,7 +30,15 @@ const recorded = (what: string, more: Partial<Step> = {}): Step => ({
 });
 const lay = (number: string, step: Step, editing: string | null = null) => press(layStepDown, number, { editing, step });
 const clipper = async (): Promise<string> => {
-  const number = await createJob({ kind: "hair clipper", supply: "battery", model: "Clip 3", complaint: "pulls", consent: true, stage: "strip" });
+  const number = await createJob({
+    kind: "hair clipper",
+    supplies: ["battery"],
+    hazards: ["blade"],
+    model: "Clip 3",
+    complaint: "pulls",
+    consent: true,
+    stage: "strip",
+  });
   for (const { gate } of gatesOf(await job(number), "strip")) if (gate.startsWith("safety:")) await press(answerSafety, number, { gate: gate.slice(7) });
   return number;
 };
@@ -34,7 +46,7 @@ const titles = async (number: string) => (await stripView(number))?.pockets.map(
 
 describe("the safety gate", () => {
   it("stands before the recorder until each of its questions has an answer or a reason", async () => {
-    const number = await createJob({ kind: "hair clipper", supply: "battery", stage: "strip" });
+    const number = await createJob({ kind: "hair clipper", supplies: ["battery"], hazards: ["blade"], stage: "strip" });
     const gate = async () => {
       const view = await stripView(number);
       return view && "gate" in view ? view.gate : undefined;
@@ -49,6 +61,20 @@ describe("the safety gate", () => {
     const view = await stripView(number);
     expect(view).toHaveProperty("recorder");
     expect(view?.frame.skipped).toEqual(["cells were taken out at the counter"]);
+  });
+  it("skipped for what drives the unit is working live: asked about at every step until it is shut off, and not on the customer’s sheet", async () => {
+    const number = await createJob({ kind: "trace heater", supplies: ["mains"], hazards: ["heat"], stage: "strip" });
+    await press(answerSafety, number, { gate: "unplugged", skipped: "fault shows only under current, second person at the switch" });
+    for (const g of ["heat", "code"]) await press(answerSafety, number, { gate: g });
+    const live = async () => {
+      const view = await stripView(number);
+      return view && "recorder" in view ? view.recorder.live : undefined;
+    };
+    expect(await live()).toEqual([{ gate: "unplugged", why: "fault shows only under current, second person at the switch" }]);
+    expect((await stripView(number))?.frame.skipped).toHaveLength(1);
+    await press(answerSafety, number, { gate: "unplugged" });
+    expect(await live()).toEqual([]);
+    expect((await stripView(number))?.frame.skipped).toEqual([]);
   });
 });
 
@@ -134,5 +160,55 @@ describe("a step that cannot be", () => {
     expect(await press(saveMarks, number, { picture: picture.name, marks })).toMatchObject({ ok: true });
     expect((await job(number)).pictures[0]?.marks).toEqual(marks);
     expect(refusal(await press(saveMarks, number, { picture: picture.name, marks: [{ ...marks[0], radius: 0 }] as never }))).toMatch(/^marks\[0\]/);
+  });
+});
+
+describe("what lies on the Mat before the shop has it", () => {
+  const mat = async (number: string) => {
+    const view = await stripView(number);
+    if (!view || !("recorder" in view)) throw new Error("no recorder");
+    return { pockets: view.pockets, laid: unpack(view.recorder.laid) };
+  };
+  /** As the shop shows it, without the names that only it gives. */
+  const looks = (pockets: readonly Pocket[]) => {
+    const bundles = [...new Set(pockets.map((p) => p.bundle))];
+    return pockets.map(({ step: _s, onItsWay: _o, lookAlike: _l, bundle, ...p }) => ({ ...p, bundle: bundle && bundles.indexOf(bundle) }));
+  };
+  it("looks as it will once the shop has it", async () => {
+    const number = await clipper();
+    await lay(number, recorded("top cover"));
+    const said: Partial<OpenStep>[] = [
+      { what: "drive wheel, shim", facts: { facing: "hub up" } },
+      { line: "4x TX15 16 ST3.5 corners, 1 wavy 20" },
+      { what: "lay shaft bearing", line: "circlip 12", asOne: true },
+      { what: "motor", asOne: true },
+      { what: "switch", needs: [] },
+      { what: "brush", needs: ["s1"] },
+      { facts: { note: "rag stays in" } },
+    ];
+    const onTheWay = said.map((s, i) => ({ open: { ...EMPTY, key: `way ${i}`, ...s }, at: 0 }));
+    const then = await mat(number);
+    const shown = matWith(then.pockets, onTheWay, () => undefined);
+    expect(shown.slice(1).every((p) => p.onItsWay)).toBe(true);
+    expect(shown.map((p) => p.step).slice(1)).toEqual(onTheWay.map((s) => s.open.key));
+    const hardware = laidWith(then.laid, onTheWay, then.pockets.length).flatMap((l) => (l.hardware.length ? [[l.step, l.hardware]] : []));
+    for (const step of onTheWay) expect(await lay(number, recordedOnItsWay(step) as Step)).toMatchObject({ ok: true });
+    const now = await mat(number);
+    expect(now.pockets).toHaveLength(8);
+    expect(looks(shown)).toEqual(looks(now.pockets));
+    expect(hardware).toEqual(now.laid.map((l) => [l.step, l.hardware.map(({ id: _id, ...h }: { id?: string } & (typeof l.hardware)[number]) => h)]));
+  });
+  it("is what the shop has where nothing is on its way", async () => {
+    const number = await clipper();
+    await lay(number, recorded("top cover"));
+    const { pockets, laid } = await mat(number);
+    expect(matWith(pockets, [], () => "x")).toBe(pockets);
+    expect(laidWith(laid, [], 1)).toBe(laid);
+  });
+  it("has the picture that was taken for it", async () => {
+    const number = await clipper();
+    const [shown] = matWith([], [{ open: { ...EMPTY, key: "k", what: "output wheel" }, at: 0 }], (key) => `picture of ${key}`);
+    expect(shown).toEqual({ step: "k", title: "output wheel", thumb: "picture of k", onItsWay: true, partKind: "gear" });
+    expect(await mat(number)).toEqual({ pockets: [], laid: [] });
   });
 });

@@ -15,14 +15,14 @@ import { undoLast } from "@/store/undo";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
-/** The step that is changed; null: a new one. */
-const stepInput = z.object({ ...onJob, editing: ref.nullable(), step: recordedStep });
+/** The step that is changed, null: a new one; and whether it is sent again by itself, as nobody knows whether it arrived. */
+const stepInput = z.object({ ...onJob, editing: ref.nullable(), again: z.boolean().optional(), step: recordedStep });
 
 /** Lays a step down on the Mat, or changes one that lies there. */
 export async function layStepDown(raw: z.input<typeof stepInput>): Promise<ActionResult> {
-  return act(stepInput, raw, ({ number, version, editing, step }) => {
+  return act(stepInput, raw, ({ number, version, editing, again, step }) => {
     const laid = newStepFrom(step);
-    return editing ? changeStep(number, version, editing, laid) : layDown(number, "any", laid);
+    return editing ? changeStep(number, version, editing, laid) : layDown(number, "any", laid, { again });
   });
 }
 
@@ -32,7 +32,7 @@ export async function takeBack(raw: z.infer<typeof bare>): Promise<ActionResult>
   return act(bare, raw, ({ number, version }) => undoLast(number, version));
 }
 
-const slideInput = z.object({ ...onJob, step: ref, to: z.int().min(0) });
+const slideInput = z.object({ ...onJob, step: ref, to: z.int() });
 export async function slideTo(raw: z.infer<typeof slideInput>): Promise<ActionResult> {
   return act(slideInput, raw, ({ number, version, step, to }) => slide(number, version, step, to));
 }

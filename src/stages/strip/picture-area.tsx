@@ -4,8 +4,8 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { JobPicture } from "@/core/job/picture";
 import { KeyButton } from "@/ui/key-button";
-import type { Pocket } from "@/ui/mat";
 import { type FramedPicture, framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
+import type { Pocket } from "@/ui/pocket";
 import { usePictures } from "../frame/picture-queue";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
@@ -33,12 +33,15 @@ export function PictureArea({
   pockets,
   pictures,
   hint,
+  begin,
 }: {
   open: OpenStep;
   n: number;
   pockets: readonly Pocket[];
   pictures: readonly StepPicture[];
   hint: string;
+  /** gives the open step its name, if it has none yet: its pictures go by it */
+  begin: () => void;
 }) {
   const { run } = useJob();
   const { waiting } = usePictures();
@@ -48,15 +51,21 @@ export function PictureArea({
   const own: Shown[] = [
     ...pictures.filter((p) => (open.key !== "" && p.stepKey === open.key && !p.step) || (open.editing !== null && p.step === open.editing)).map(asShown),
     ...waiting
-      .filter((p) => p.place.stepKey === open.key && !p.refused && !pictures.some((kept) => kept.name === p.kept?.name))
+      .filter((p) => open.key !== "" && p.place.stepKey === open.key && !p.refused && !pictures.some((kept) => kept.name === p.kept?.name))
       .map((p) => ({ id: p.key, url: p.url, ...(p.kept ? { name: p.kept.name } : { waiting: true }) })),
   ];
   const lastStep = pockets.at(-1)?.step;
   const earlier = pockets.findLast((p) => p.thumb && p.step !== open.editing)?.thumb;
-  const last = pictures.find((p) => lastStep !== undefined && p.step === lastStep) ?? pictures.find((p) => p.role === "intake");
+  // a step that is on its way has its pictures under the recorder's own name for it
+  const lastOff = pictures.find((p) => lastStep !== undefined && (p.step ?? p.stepKey) === lastStep);
+  const last = lastOff ?? pictures.find((p) => p.role === "intake");
   const shown = own.find((p) => p.id === picked) ?? own[own.length - 1];
   const lying = shown ?? (last && asShown(last));
   const marked = lying?.name;
+  const camera = (): void => {
+    begin();
+    setMode("camera");
+  };
   if (mode === "camera")
     return (
       <TakePicture
@@ -81,7 +90,7 @@ export function PictureArea({
     );
   const words = own.length
     ? `step ${n}: ${own.length === 1 ? "one picture" : `${own.length} pictures`}${shown?.waiting ? ", on its way to the shop" : ""}`
-    : pockets.length
+    : lastOff
       ? `the last thing off: step ${pockets.length}, ${pockets[pockets.length - 1]?.title}`
       : "as it came in";
   const others: ComparedPicture[] = [
@@ -114,7 +123,7 @@ export function PictureArea({
         </ul>
       )}
       <div className="grid grid-cols-3 gap-1.5 pt-1.5">
-        <KeyButton keyName="P" className="small justify-center" onPress={() => setMode("camera")} disabled={!open.key}>
+        <KeyButton keyName="P" className="small justify-center" onPress={camera}>
           {own.length ? "Another picture" : "Picture"}
         </KeyButton>
         <KeyButton keyName="A" className="small justify-center" onPress={() => setMode("marks")} disabled={!marked}>

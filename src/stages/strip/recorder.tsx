@@ -1,30 +1,33 @@
 "use client";
 
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
+import { Fault } from "@/core/fault";
 import type { Gate } from "@/core/gates/open-gates";
 import { type LaidHardware, lookAlikes, placeFault } from "@/core/hardware/look-alikes";
-import { factsWith } from "@/core/job/recorded-step";
-import type { StepFacts } from "@/core/job/step";
-import { cautionsFor } from "@/core/safety/cautions";
-import { focusNow } from "@/ui/focus-now";
-import { KeyButton, KeyCap } from "@/ui/key-button";
+import { newStepFrom } from "@/core/job/recorded-step";
+import type { Stage } from "@/core/job/stages";
+import { sentence } from "@/core/sentence";
 import { useKey } from "@/ui/keys";
-import { Mat, type MatDrop, needsOfPocket, type Pocket } from "@/ui/mat";
+import { Mat, type MatDrop } from "@/ui/mat";
 import { type Packed, usePacked } from "@/ui/packed";
-import { GoOn } from "../frame/go-on";
+import { needsOfPocket, type Pocket } from "@/ui/pocket";
 import { useJob } from "../saving/job-context";
 import { newKey } from "../saving/new-key";
-import { useDraft } from "../saving/use-draft";
-import { useTypedEarly } from "../saving/use-typed-early";
-import { cameOutAsOne, layStepDown, setNeeds, setStripFinished, slideTo, takeBack } from "./actions";
-import { asRecorded, EMPTY, isEmpty, lineTaken, minutesByClock, type OpenStep, opened, openStep, pieceName, understood } from "./open-step";
-import { CautionsPanel, FreedPanel, StatePanel, TimingPanel, WiresPanel } from "./panels/fact-panels";
-import { HardwarePanel } from "./panels/hardware-panel";
-import { PocketPanel } from "./panels/pocket-panel";
-import { StackPanel } from "./panels/stack-panel";
+import { cameOutAsOne, layStepDown, setNeeds, slideTo } from "./actions";
+import { FactKeys } from "./fact-keys";
+import type { LaidStep } from "./laid-step";
+import { LayKeys } from "./lay-keys";
+import { laidWith, matWith } from "./laying";
+import { asRecorded, EMPTY, type OpenStep, opened } from "./open-step";
 import { PictureArea, type StepPicture } from "./picture-area";
+import { PocketInHand } from "./pocket-in-hand";
+import { StepFields } from "./step-fields";
+import { type LiveWork, StepSays } from "./step-says";
+import { type Sheet, StepSheet } from "./step-sheet";
 import { UnderstoodChips } from "./understood-chips";
 import { useLaidStep } from "./use-laid-step";
+import { useLaying } from "./use-laying";
+import { useOpenStep } from "./use-open-step";
 
 export interface RecorderProps {
   pockets: Packed<readonly Pocket[]>;
@@ -34,93 +37,71 @@ export interface RecorderProps {
   draft: unknown;
   finished: boolean;
   gates: readonly Gate[];
-  stageNow: Parameters<typeof GoOn>[0]["stage"];
+  stageNow: Stage;
   unit: string;
   undo: readonly string[];
   tools: readonly string[];
+  live: readonly LiveWork[];
 }
 
-type Sheet = "pieces" | "stack" | "wires" | "freed" | "cautions" | "timing" | "state" | "pocket";
-type Asked = "facing" | "marks" | "note";
-/** Facts that are one line of words. Several witness marks have a semicolon between them. */
-const ASKS: Readonly<
-  Record<Asked, { readonly label: string; readonly example: string; readonly said: (facts: StepFacts) => string; readonly as: (typed: string) => StepFacts }>
-> = {
-  facing: { label: "Facing", example: "flange to the rear", said: (f) => f.facing ?? "", as: (facing) => ({ facing }) },
-  marks: {
-    label: "Witness mark",
-    example: "paint dot on cover and case",
-    said: (f) => f.marks?.join("; ") ?? "",
-    as: (typed) => ({ marks: typed ? [typed] : [] }),
-  },
-  note: { label: "Note", example: "what must not be forgotten", said: (f) => f.note ?? "", as: (note) => ({ note }) },
-};
-
 /** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
-export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, draft, finished, gates, stageNow, unit, undo, tools }: RecorderProps) {
+export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, draft, finished, gates, stageNow, unit, undo, tools, live }: RecorderProps) {
   const { run, say } = useJob();
-  const pockets = usePacked(packedPockets);
-  const laid = usePacked(packedLaid);
-  const [open, setOpen] = useDraft<OpenStep>("strip.step", draft, openStep, EMPTY);
-  const [sheet, setSheet] = useState<Sheet | null>(null);
-  const [asking, setAsking] = useState<Asked | null>(null);
+  const inShop = usePacked(packedPockets);
+  const laidInShop = usePacked(packedLaid);
+  const recording = useOpenStep(draft);
+  const { open, read, empty, set, replace } = recording;
+  const [sheet, setSheet] = useState<Sheet | "pocket" | null>(null);
   const [taken, setInHand] = useState<string | null>(null);
-  const what = useRef<HTMLInputElement>(null);
-  const line = useRef<HTMLInputElement>(null);
-  const begun = (now: OpenStep): OpenStep => ({ ...now, key: now.key || newKey(), since: now.since ?? Date.now() });
-  const set = (fields: Partial<OpenStep>): void => setOpen((now) => ({ ...begun(now), ...fields }));
-  const sayFacts = (facts: StepFacts): void => setOpen((now) => ({ ...begun(now), facts: factsWith(now.facts, facts) }));
-  // pictures go by the step's own name: it has one before the first of them is taken
-  useEffect(() => {
-    if (!open.key) setOpen((now) => (now.key ? now : { ...now, key: newKey() }));
+  const laying = useLaying((step: OpenStep): boolean => {
+    if (empty) replace(step);
+    return empty;
   });
-  useTypedEarly(what, open.what, (text) => set({ what: text }));
-  useTypedEarly(line, open.line, (text) => set({ line: text }));
-  useKey("N", () => what.current?.focus(), true, "What came off");
-  useKey("Q", () => line.current?.focus(), true, "Hardware, in shorthand");
+  const { onTheWay } = laying;
+  const pockets = useMemo(() => matWith(inShop, onTheWay, (key) => pictures.find((p) => p.stepKey === key && !p.step)?.sha256), [inShop, onTheWay, pictures]);
+  const laid = useMemo(() => laidWith(laidInShop, onTheWay, inShop.length), [laidInShop, onTheWay, inShop.length]);
 
-  const inHand = pockets.findIndex((p) => p.step === taken);
+  const inHand = inShop.findIndex((p) => p.step === taken);
   const inHandStep = useLaidStep(taken ?? open.editing);
-  const read = useMemo(() => understood(open), [open]);
-  const editing = open.editing ? pockets.findIndex((p) => p.step === open.editing) : -1;
+  const editing = open.editing ? inShop.findIndex((p) => p.step === open.editing) : -1;
   const n = editing >= 0 ? editing + 1 : pockets.length + 1;
   const alike = useMemo(
     () => (read.hardware.length ? lookAlikes(read.hardware, editing >= 0 ? laid.filter((b) => b.step !== n) : laid) : []),
     [read.hardware, laid, editing, n],
   );
   const noPlace = placeFault(read.hardware);
-  const cautions = cautionsFor(
-    { id: "now", action: read.action, title: open.what, hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })), ...read.facts },
-    read.names,
-    "off",
-  );
-  const empty = isEmpty(open, read) && open.editing === null;
 
-  const takeLine = (): void => setOpen((now) => lineTaken(begun(now), understood(now)));
+  const close = (): void => setSheet(null);
   const toSheet = (next: Sheet): void => {
-    if (open.line) takeLine();
-    setAsking(null);
+    if (open.line) recording.takeLine();
     setSheet(sheet === next ? null : next);
   };
   const done = (): void => {
-    setOpen(EMPTY);
-    setAsking(null);
+    replace(EMPTY);
     setSheet(null);
     setInHand(null);
   };
   const lay = async (): Promise<void> => {
-    if (noPlace) return say(`${noPlace.charAt(0).toUpperCase()}${noPlace.slice(1)}.`);
-    const result = await run(layStepDown, { editing: open.editing, step: asRecorded(open, read, Date.now()) });
-    if (result.ok) done();
+    if (empty) return;
+    const step = asRecorded(open, read, Date.now());
+    try {
+      newStepFrom(step);
+    } catch (e) {
+      if (!(e instanceof Fault)) throw e;
+      return say(sentence(e.says));
+    }
+    if (open.editing === null) {
+      laying.lay(open);
+      done();
+    } else if ((await run(layStepDown, { editing: open.editing, step })).ok) done();
   };
-  const takeUp = (i: number): void => {
-    if (!inHandStep) return;
+  const edit = ({ step, parts }: LaidStep): void => {
     if (!empty && open.editing === null) {
-      say(`Step ${n} is still open here: lay it down first, then edit step ${i + 1}.`);
+      say(`Step ${n} is still open here: lay it down first, then edit step ${inHand + 1}.`);
       return;
     }
-    setOpen(opened(inHandStep.step, (id) => ({ name: id, ...inHandStep.parts.find((p) => p.id === id) }), newKey()));
-    setSheet(null);
+    replace(opened(step, (id) => ({ name: id, ...parts.find((p) => p.id === id) }), newKey()));
+    close();
   };
   const dropped = (d: MatDrop): void => {
     if (d.what === "slide") return void run(slideTo, { step: d.step, to: d.to });
@@ -129,222 +110,73 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     const needs = needsOfPocket(pockets, at).flatMap((i) => pockets[i]?.step ?? []);
     void run(setNeeds, { step: d.step, needs: needs.includes(d.other) ? needs.filter((s) => s !== d.other) : [...needs, d.other] });
   };
-  const pick = (step: string): void => {
-    if (open.needs !== null && open.editing === null) set({ needs: open.needs.includes(step) ? open.needs.filter((s) => s !== step) : [...open.needs, step] });
-    else {
-      setInHand(step);
-      setSheet("pocket");
-    }
-  };
-  const takeInHand = (): void => {
-    setInHand(pockets.at(-1)?.step ?? null);
+  const takeInHand = (step: string | undefined): void => {
+    setInHand(step ?? null);
     setSheet("pocket");
   };
-  useKey("L", takeInHand, pockets.length > 0, "Pick up the last pocket");
-  const factProps = { facts: read.facts, say: sayFacts, open, set, onClose: () => setSheet(null) };
-  const key = (name: string, says: string, target: Sheet, holds: boolean) => (
-    <KeyButton keyName={name} className="small" onPress={() => toSheet(target)} pressed={sheet === target || holds}>
-      {says}
-    </KeyButton>
-  );
-  const ask = (name: string, says: string, field: Asked, label?: string) => (
-    <KeyButton
-      keyName={name}
-      className="small"
-      onPress={() => setAsking(asking === field ? null : field)}
-      pressed={ASKS[field].said(open.facts) !== ""}
-      {...(label ? { label } : {})}
-    >
-      {says}
-    </KeyButton>
-  );
+  const pick = (step: string): void => {
+    if (open.needs !== null && open.editing === null) set({ needs: open.needs.includes(step) ? open.needs.filter((s) => s !== step) : [...open.needs, step] });
+    else takeInHand(step);
+  };
+  // what was laid down last can be taken in hand once the shop has it, which gives it its name
+  const [lastWanted, setLastWanted] = useState(false);
+  if (lastWanted && !onTheWay.length) {
+    setLastWanted(false);
+    takeInHand(inShop.at(-1)?.step);
+  }
+  useKey("L", () => setLastWanted(true), pockets.length > 0, "Pick up the last pocket");
   return (
     <>
       <main className="work grid grid-cols-[minmax(430px,600px)_minmax(500px,1fr)] gap-5">
         <div className="min-h-0">
           {sheet === null && (
-            <PictureArea open={open} n={n} pockets={pockets} pictures={pictures} hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`} />
-          )}
-          {sheet === "pieces" && (
-            <HardwarePanel
-              pieces={open.hardware}
-              used={laid.flatMap((b) => b.hardware)}
-              onChange={(hardware) => set({ hardware })}
-              onClose={() => setSheet(null)}
-            />
-          )}
-          {sheet === "stack" && (
-            <StackPanel stack={open.stack} hardware={open.hardware} names={read.names} onChange={(stack) => set({ stack })} onClose={() => setSheet(null)} />
-          )}
-          {sheet === "wires" && <WiresPanel {...factProps} />}
-          {sheet === "freed" && <FreedPanel {...factProps} action={read.action} />}
-          {sheet === "cautions" && <CautionsPanel {...factProps} />}
-          {sheet === "timing" && <TimingPanel {...factProps} />}
-          {sheet === "state" && <StatePanel {...factProps} names={read.names} minutes={minutesByClock(open, Date.now())} />}
-          {sheet === "pocket" && taken !== null && inHand >= 0 && (
-            <PocketPanel
+            <PictureArea
+              open={open}
+              n={n}
               pockets={pockets}
-              at={inHand}
-              onMove={(to) => setInHand(pockets[to]?.step ?? null)}
-              onTakeUp={inHandStep && (() => takeUp(inHand))}
-              onSlide={(to) => void run(slideTo, { step: taken, to })}
-              onNeeds={(needs) => void run(setNeeds, { step: taken, needs: [...needs] })}
-              onBundle={(other) => void run(cameOutAsOne, { step: taken, other })}
-              onClose={() => setSheet(null)}
+              pictures={pictures}
+              hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
+              begin={() => set({})}
             />
+          )}
+          {sheet !== null && sheet !== "pocket" && <StepSheet sheet={sheet} recording={recording} laid={laid} onClose={close} />}
+          {sheet === "pocket" && inHand >= 0 && (
+            <PocketInHand pockets={inShop} at={inHand} laid={inHandStep} onMove={takeInHand} onEdit={edit} onClose={close} />
           )}
         </div>
         <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">
-          <div className="grid grid-cols-[auto_auto_1fr] items-center gap-2.5">
-            <span className="figures text-[44px] leading-[48px] font-semibold">{n}</span>
-            <label htmlFor="what" title="What came off">
-              <KeyCap of="N" />
-            </label>
-            <input
-              id="what"
-              ref={what}
-              className="field"
-              aria-label="What came off"
-              autoComplete="off"
-              placeholder="what came off: gear case cover"
-              value={open.what}
-              onChange={(e) => set({ what: e.target.value })}
-              onKeyDown={(e) => e.key === "Enter" && (e.ctrlKey ? void lay() : e.currentTarget.blur())}
-            />
-          </div>
-          <div className="grid grid-cols-[auto_1fr] items-center gap-2.5">
-            <label htmlFor="line" title="Hardware, in shorthand">
-              <KeyCap of="Q" />
-            </label>
-            <input
-              id="line"
-              ref={line}
-              className="field figure !text-[21px]"
-              aria-label="Hardware, in shorthand"
-              autoComplete="off"
-              placeholder="4x TX15 16 ST3.5 corners"
-              value={open.line}
-              onChange={(e) => set({ line: e.target.value })}
-              onKeyDown={(e) => {
-                if (e.key !== "Enter") return;
-                if (e.ctrlKey) return void lay();
-                takeLine();
-                e.currentTarget.blur();
-              }}
-            />
-          </div>
+          <StepFields n={n} recording={recording} lay={() => void lay()} />
           <UnderstoodChips open={open} read={read} alike={alike} set={set} />
-          <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
-            {open.editing !== null && (
-              <p className="says measured">
-                Step {n} is being edited: what is changed here replaces what lies on the Mat.{" "}
-                <button type="button" className="min-h-[44px] font-bold underline" onClick={done}>
-                  Leave it as it was
-                </button>
-              </p>
-            )}
-            {noPlace && <p className="says danger">{noPlace}.</p>}
-            {alike.map((a) => (
-              <p key={a.piece} className="says danger" role="status">
-                <b>≈ {pieceName(read.hardware[a.piece] as (typeof read.hardware)[number])}:</b> {a.says}
-                {a.close ? ". No eye tells them apart: bag them separately." : "."}
-              </p>
-            ))}
-            {cautions.map((c) => (
-              <p key={c} className="says">
-                {c}
-              </p>
-            ))}
-            {open.needs !== null && open.editing === null && (
-              <p className="says measured">
-                Order does not matter here: it needs{" "}
-                {open.needs.length ? `only ${open.needs.map((s) => `step ${pockets.findIndex((p) => p.step === s) + 1}`).join(", ")}` : "nothing"}. Press a
-                pocket on the Mat to name one.
-              </p>
-            )}
-            {empty && tools.length > 0 && (
-              <p className="says">
-                <b>Tools so far:</b> {tools.join(", ")}
-              </p>
-            )}
-          </div>
-          {asking && (
-            <input
-              className="field"
-              aria-label={ASKS[asking].label}
-              placeholder={ASKS[asking].example}
-              value={ASKS[asking].said(open.facts)}
-              onChange={(e) => sayFacts(ASKS[asking].as(e.target.value))}
-              onKeyDown={(e) => {
-                if (e.key !== "Enter" && e.key !== "Escape") return;
-                e.preventDefault();
-                setAsking(null);
-              }}
-              ref={focusNow}
-            />
-          )}
-          <div className="grid grid-cols-6 gap-1.5">
-            {ask("F", "Facing", "facing")}
-            {ask("W", "Witness", "marks")}
-            {ask("M", "Note", "note")}
-            <KeyButton
-              keyName="B"
-              className="small"
-              onPress={() => (pockets.length ? set({ asOne: !open.asOne }) : say("There is no step before this one to come out as one with."))}
-              pressed={open.asOne}
-              disabled={open.editing !== null}
-              label="Came out as one with the step before"
-            >
-              As one
-            </KeyButton>
-            <KeyButton
-              keyName="O"
-              className="small"
-              onPress={() => set({ needs: open.needs === null ? [] : null })}
-              pressed={open.needs !== null}
-              disabled={open.editing !== null}
-              label="Order does not matter here"
-            >
-              Any order
-            </KeyButton>
-            {key("C", "Caution", "cautions", Boolean(open.facts.cautions))}
-            {key("H", "Pieces", "pieces", open.hardware.length > 0)}
-            {key("S", "Stack", "stack", open.stack.length > 0)}
-            {key("I", "Wires", "wires", Boolean(open.facts.wires))}
-            {key("D", "Freed", "freed", Boolean(open.facts.freed ?? open.facts.held))}
-            {key("J", "Timing", "timing", Boolean(open.facts.timing ?? open.facts.setting))}
-            {key("V", "State", "state", Boolean(open.facts.doNotUndo ?? open.facts.tray ?? open.facts.minutes) || Object.keys(open.partStates).length > 0)}
-          </div>
-          <div className="flex gap-2 [&>:first-child]:flex-1">
-            {empty && finished ? (
-              <GoOn from="strip" stage={stageNow} gates={gates} />
-            ) : (
-              <KeyButton keyName=" " look="main" onPress={() => void lay()} disabled={empty} className="justify-center">
-                {open.editing === null ? "Lay it down" : "Lay it back down"}
-              </KeyButton>
-            )}
-            {empty && pockets.length > 0 && (
-              <div className="flex gap-2">
-                <KeyButton keyName="E" onPress={() => void run(setStripFinished, { finished: !finished })} pressed={finished}>
-                  {finished ? "Strip complete ✓" : "Strip complete"}
-                </KeyButton>
-                <KeyButton
-                  keyName="Z"
-                  onPress={() => void run(takeBack)}
-                  disabled={!undo.length}
-                  label={undo[0] ? `Take back: ${undo[0]}` : "Nothing to take back"}
-                >
-                  Take back
-                </KeyButton>
-              </div>
-            )}
-          </div>
+          <StepSays
+            n={n}
+            recording={recording}
+            pockets={pockets}
+            alike={alike}
+            noPlace={noPlace}
+            tools={tools}
+            live={live}
+            refused={laying.refused}
+            onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
+            onLeave={done}
+          />
+          <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} onSheet={toSheet} />
+          <LayKeys
+            empty={empty}
+            editing={open.editing !== null}
+            any={pockets.length > 0}
+            finished={finished}
+            undo={onTheWay.length ? `step ${pockets.length}, on its way to the shop` : (undo[0] ?? null)}
+            stage={stageNow}
+            gates={gates}
+            lay={() => void lay()}
+            takeBack={laying.takeBackLast}
+          />
         </section>
       </main>
       <Mat
         pockets={pockets}
         hand={editing >= 0 ? editing : pockets.length}
-        foot={footOf(pockets)}
+        foot={footOf(inShop)}
         picked={sheet === "pocket" ? (taken ?? undefined) : undefined}
         onPick={pick}
         onDrag={dropped}

@@ -2,9 +2,11 @@
 
 import { ShieldAlert } from "lucide-react";
 import { useState } from "react";
-import type { SafetyQuestion } from "@/core/safety/gate";
+import { LIVE, REFERS } from "@/core/safety/gate";
+import type { SafetyQuestion } from "@/core/safety/question";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
 import { type FramedPicture, PictureFrame } from "@/ui/picture-frame";
 import { useJob } from "../saving/job-context";
 import { answerSafety } from "./actions";
@@ -19,7 +21,7 @@ export function SafetyGate({
   answered: readonly string[];
   picture: FramedPicture | undefined;
 }) {
-  const { run } = useJob();
+  const { run, number } = useJob();
   const [reason, setReason] = useState<string | null>(null);
   const now = questions.find((q) => !answered.includes(q.gate));
   if (!now) return null;
@@ -44,6 +46,11 @@ export function SafetyGate({
             <KeyButton keyName="K" look="warn" onPress={() => setReason("")}>
               Skip, with a reason
             </KeyButton>
+            {REFERS.includes(now.gate) && (
+              <KeyLink keyName="L" href={`/jobs/${number}/ending`}>
+                No: to licensed hands
+              </KeyLink>
+            )}
           </div>
         ) : (
           <form
@@ -54,7 +61,9 @@ export function SafetyGate({
             }}
           >
             <label className="words" htmlFor="skip-reason">
-              Why is it skipped? It stays visible on the job.
+              {LIVE.includes(now.gate)
+                ? "Working live is an exception: why, and who stands by? It is asked again at every step, and stays in the shop."
+                : "Why is it skipped? It stays visible on the job."}
             </label>
             <input id="skip-reason" className="field" value={reason} onChange={(e) => setReason(e.target.value)} ref={focusNow} />
             <div className="flex gap-3">

@@ -2,12 +2,13 @@ import { gatesOf } from "@/core/gates/job-facts";
 import { safetyOf } from "@/core/job/keys";
 import { partName } from "@/core/job/part";
 import { toolsUsed } from "@/core/order/tools-used";
-import { type SafetyQuestion, safetyGate } from "@/core/safety/gate";
+import { LIVE, safetyGate } from "@/core/safety/gate";
+import type { SafetyQuestion } from "@/core/safety/question";
 import { loadDrafts } from "@/store/drafts";
 import { undoable } from "@/store/undo";
-import type { Pocket } from "@/ui/mat";
 import { pack } from "@/ui/packed";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
+import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { laidHardware, pocketsOf } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
@@ -47,6 +48,10 @@ export async function stripView(number: string): Promise<StripView | null> {
       unit: kind,
       undo: await undoable(job.id),
       tools: toolsUsed(job.steps),
+      live: job.answers.flatMap((a) => {
+        const gate = safetyOf(a.question);
+        return gate !== undefined && a.answer === "skipped" && LIVE.includes(gate) ? [{ gate, why: a.note ?? "" }] : [];
+      }),
     },
   };
 }

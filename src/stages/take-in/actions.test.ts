@@ -15,10 +15,21 @@ describe("a unit over the counter of an empty shop", () => {
   it("is asked for what it needs to go on, and for nothing more", async () => {
     const number = await createJob();
     const open = async () => gatesOf(await job(number), "take-in").map((g) => g.gate);
-    expect(await open()).toEqual(["kind", "model", "complaint", "consent"]);
+    expect(await open()).toEqual(["kind", "model", "complaint", "supply", "hazards", "consent"]);
     await save(number, { kind: "hair clipper", model: "unknown", complaint: "pulls hair" });
+    expect((await takeInView(number))?.proposed).toBeUndefined();
+    await save(number, { supplies: ["battery", "mains"] });
+    expect(await open()).toEqual(["class", "hazards", "consent"]);
+    await save(number, { protectionClass: "II" });
+    await save(number, { hazards: [] });
     await save(number, { consent: true });
     expect(await open()).toEqual([]);
+    // what was said last of a kind is proposed at the next of it; saving something else takes nothing back
+    expect(await job(number)).toMatchObject({ supplies: ["battery", "mains"], protectionClass: "II", hazards: [] });
+    await save(number, { hazards: ["blade"] });
+    const next = await createJob({ kind: "Hair clipper" });
+    expect((await takeInView(next))?.proposed).toEqual(["blade"]);
+    expect((await job(next)).hazards).toBeUndefined();
     expect(await takeInView(number)).toMatchObject({ gates: [], currency: "€", counter: { variants: [] }, job: { pictures: [] } });
   });
   it("keeps what is said of its past beside what was said before", async () => {
@@ -43,7 +54,8 @@ describe("a unit over the counter of an empty shop", () => {
     [{ past: { years: 1000 } }, /nothing on this bench is that old/i],
     [{ priceLimit: -1 }, "fields.priceLimit: Must not be negative"],
     [{ promised: "tomorrow" }, /^fields\.promised: /],
-    [{ supply: "steam" }, /^fields\.supply: Is none of: mains/],
+    [{ supplies: ["steam"] }, /^fields\.supplies\[0\]: Is none of: mains/],
+    [{ hazards: ["boredom"] }, /^fields\.hazards\[0\]: Is none of: blade/],
     [{ shoeSize: 43 }, /shoeSize/],
   ])("%j is refused at its place", async (fields, says) => {
     const number = await createJob();

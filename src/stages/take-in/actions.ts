@@ -4,9 +4,11 @@ import { redirect } from "next/navigation";
 import { z } from "zod";
 import { jobHead, unitPast } from "@/core/job/job";
 import { day, text } from "@/core/job/written";
+import { variantSchema } from "@/core/take-in/variant";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
 import { loadHead, thereIs } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
+import { rememberHazards } from "@/store/settings";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
@@ -18,8 +20,9 @@ const fields = jobHead
     model: true,
     variant: true,
     serial: true,
-    supply: true,
+    supplies: true,
     protectionClass: true,
+    hazards: true,
     foodContact: true,
     complaint: true,
     symptoms: true,
@@ -39,7 +42,7 @@ const input = z.object({
   ...onJob,
   fields,
   /** one item of a list ticked or unticked; the others stay as they are by then */
-  tick: z.object({ list: z.enum(["symptoms", "looseItems"]), item: z.string().trim().min(1).max(200), on: z.boolean() }).optional(),
+  tick: z.object({ list: z.enum(["symptoms", "looseItems"]), item: text.trim().min(1, "say what it is"), on: z.boolean() }).optional(),
 });
 
 const NAMES: Readonly<Record<string, string>> = {
@@ -50,6 +53,8 @@ const NAMES: Readonly<Record<string, string>> = {
   looseItems: "loose items",
   foodContact: "food contact",
   protectionClass: "protection class",
+  supplies: "what drives it",
+  hazards: "what can hurt at it",
 };
 
 /** Saves one or more fields of Take in. What is a part of a whole (history, a tick, a picture of a loose item) is put to what is there. */
@@ -78,7 +83,10 @@ export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResu
               : String(v ?? "none");
     const what = Object.entries(f).map(([k, v]) => `${NAMES[k] ?? k}: ${says(v)}`);
     if (tick) what.push(`${NAMES[tick.list] ?? tick.list}: ${tick.item} ${tick.on ? "yes" : "no"}`);
-    return setHead(number, version, set, what.join("; "));
+    const saved = await setHead(number, version, set, what.join("; "));
+    // the next unit of this kind is proposed the same
+    if (f.hazards) await rememberHazards(f.kind ?? job.kind, f.hazards);
+    return saved;
   });
 }
 
@@ -87,11 +95,7 @@ export async function saveCustomer(raw: z.infer<typeof customerInput>): Promise<
   return act(customerInput, raw, ({ number, version, ...said }) => setCustomer(number, version, said));
 }
 
-const variantInput = z.object({
-  ...onJob,
-  variant: z.string().trim().min(1, "give the variant a name").max(80, "must be shorter than 80 characters"),
-  mark: z.string().trim().min(3, "say by which mark it is told").max(200, "must be shorter than 200 characters"),
-});
+const variantInput = z.object({ ...onJob, ...variantSchema.shape });
 export async function learnVariant(raw: z.infer<typeof variantInput>): Promise<ActionResult> {
   return act(variantInput, raw, ({ number, version, ...taught }) => teachVariant(number, version, taught));
 }

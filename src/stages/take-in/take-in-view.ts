@@ -1,6 +1,8 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
+import type { Hazard } from "@/core/job/hazard";
 import type { Job } from "@/core/job/job";
+import { proposedHazards } from "@/core/safety/hazards";
 import { type Counter, counterFor } from "@/store/counter";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -8,7 +10,7 @@ import { only } from "../job-view/only";
 import { pageJob } from "../job-view/page-job";
 
 const SHOWN = [
-  "stage", "kind", "maker", "model", "variant", "serial", "supply", "protectionClass", "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
+  "stage", "kind", "maker", "model", "variant", "serial", "supplies", "protectionClass", "hazards", "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
   "loosePictures", "past", "disposeConsent", "priceLimit", "consent", "promised",
 ] as const; // biome-ignore format: a short list reads better in rows
 
@@ -24,11 +26,14 @@ export interface TakeInView {
   readonly currency: string;
   readonly counter: Counter;
   readonly thisYear: number;
+  /** what is usual for its kind; undefined: nothing is known */
+  readonly proposed: readonly Hazard[] | undefined;
 }
 
 export async function takeInView(number: string): Promise<TakeInView | null> {
   const job = await pageJob(number);
   if (!job) return null;
+  const { currency, kindHazards } = await shopSettings();
   return {
     frame: frameOf(job),
     job: {
@@ -36,7 +41,8 @@ export async function takeInView(number: string): Promise<TakeInView | null> {
       pictures: job.pictures.filter((p) => p.role !== "step").map((p) => only(p, ["sha256", "name", "role", "width", "height", "marks"])),
     },
     gates: gatesOf(job, "take-in"),
-    currency: (await shopSettings()).currency,
+    currency,
+    proposed: proposedHazards(job.kind, kindHazards),
     counter: await counterFor(job.maker, job.model),
     thisYear: new Date().getFullYear(),
   };

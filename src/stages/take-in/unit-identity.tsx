@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { dateCodeFrom, madeFrom, madeInWords } from "@/core/take-in/date-code";
-import type { Variant } from "@/store/counter";
+import type { Variant } from "@/core/take-in/variant";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { learnDateCode, learnVariant, saveTakeIn } from "./actions";
@@ -60,7 +60,7 @@ export function SerialDate({ job, taught, thisYear }: { job: TakeInJob; taught: 
     );
   const made = taught && job.serial ? madeFrom(dateCodeFrom(taught), job.serial, thisYear) : null;
   return (
-    <p className="hush flex min-h-[30px] items-center gap-2 text-[18px]">
+    <p className="hush -my-1.5 flex min-h-[30px] items-center gap-2 text-[18px]">
       {made ? <b className="text-base-content">{madeInWords(made, thisYear)}</b> : taught && job.serial ? `carries no date by “${taught}”` : ""}
       {job.maker && (
         <button type="button" className="min-h-[48px] underline" onClick={() => setTeaching(true)}>

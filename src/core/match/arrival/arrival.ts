@@ -19,7 +19,8 @@ export interface CompareItem {
 }
 
 /** What was measured or seen on it. */
-export const comparedSchema = z.record(z.string(), z.union([z.number(), z.enum(["yes", "no"])]));
+export const comparedValue = z.union([z.number().min(0, "must not be negative").max(100_000, "is more than any part measures"), z.enum(["yes", "no"])]);
+export const comparedSchema = z.record(z.string(), comparedValue);
 export type Compared = Frozen<z.infer<typeof comparedSchema>>;
 
 export interface CompareVerdict {

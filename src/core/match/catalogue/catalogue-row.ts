@@ -1,37 +1,7 @@
 import { Fault, readWith } from "../../fault";
+import { type Cells, flagFrom, heading, numberFrom, optional, required, type Table, under } from "../../table/cells";
 import { type CataloguePart, cataloguePart, type PartFit, type Supplier, type SupplierOffer, supplier, supplierOffer } from "./catalogue-part";
 import { PART_KINDS, type PartKind, SPEC_FIELDS, specValue } from "./part-spec";
-
-/** A row of a table: what stands under each heading. */
-export type Cells = Readonly<Record<string, string>>;
-
-/** A table that can be read and written: its headings, which of them it cannot do without, and rows both ways. */
-export interface Table<T> {
-  readonly name: "parts" | "offers" | "suppliers";
-  readonly columns: readonly string[];
-  readonly must: readonly string[];
-  /** what tells one row from another */
-  readonly keyOf: (row: T) => string;
-  /** the same, of a row that is not read yet */
-  readonly keyIn: (cells: Cells) => string;
-  /** @throws Fault whose path is the heading */
-  readonly read: (cells: Cells) => T;
-  readonly write: (row: T) => Cells;
-}
-
-/** `insideMm` → `inside_mm`; a heading may be written with spaces and capitals too. */
-const heading = (key: string): string => key.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
-/** headings that had another name */
-const ONCE: Readonly<Record<string, string>> = { spoils: "incompatible_with", least: "min_packs" };
-export const asHeading = (text: string): string => {
-  const now = plainHeading(text);
-  return Object.hasOwn(ONCE, now) ? (ONCE[now] ?? now) : now;
-};
-const plainHeading = (text: string): string =>
-  text
-    .trim()
-    .toLowerCase()
-    .replace(/[\s-]+/g, "_");
 
 const SPEC_KEYS = [...new Set(PART_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
 const OWN = ["number", "name", "kind", "price", "stock", "discontinued", "fits", "replaces", "needs_also", "incompatible_with", "contains", "note"] as const;
@@ -53,19 +23,6 @@ function split(text: string, sign: string): string[] {
 }
 const plain = (s: string): string => s.replace(/\\(.)/g, "$1");
 const guard = (s: string): string => s.replace(/[\\;:,()/]/g, "\\$&");
-
-/** A number as it is typed: a point or a comma before the decimals. */
-function numberFrom(text: string, column: string): number {
-  const t = text.replace(/[\s\u00a0]/g, "");
-  if (!/^[-+]?\d+([.,]\d+)?$/.test(t)) throw new Fault(column, `"${text}" is not a number`);
-  return Number(t.replace(",", "."));
-}
-
-function flagFrom(text: string, column: string): boolean {
-  if (/^(yes|y|true|1|x)$/i.test(text)) return true;
-  if (/^(no|n|false|0|)$/i.test(text)) return false;
-  throw new Fault(column, `"${text}" is neither yes nor no`);
-}
 
 /** `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. */
 function entry(text: string, column: string): { number: string; qty: number; variants: string[]; words: string | undefined } {
@@ -114,16 +71,6 @@ function fitText(f: PartFit): string {
   ]
     .filter(Boolean)
     .join(" / ");
-}
-
-/** A fault of the schema, told at the heading it came in under. */
-function under<T>(work: () => T, columnOf: (path: string) => string): T {
-  try {
-    return work();
-  } catch (e) {
-    if (e instanceof Fault) throw new Fault(columnOf(e.path), e.says);
-    throw e;
-  }
 }
 
 function specFrom(cells: Cells, kind: PartKind): Record<string, unknown> {
@@ -191,12 +138,6 @@ export const partsTable: Table<CataloguePart> = {
   },
 };
 
-const optional = (cells: Cells, column: string, key: string): Record<string, number> => (cells[column] ? { [key]: numberFrom(cells[column], column) } : {});
-const required = (cells: Cells, column: string): number => {
-  if (!cells[column]) throw new Fault(column, "is missing");
-  return numberFrom(cells[column], column);
-};
-
 /** What suppliers ask, one offer a row. */
 export const offersTable: Table<SupplierOffer> = {
   name: "offers",
@@ -254,9 +195,3 @@ export const suppliersTable: Table<Supplier> = {
     minimum_order: String(s.minimumOrder),
   }),
 };
-
-/** Which table these headings belong to; null: none of them. */
-export function tableWith(headings: readonly string[]): Table<CataloguePart> | Table<SupplierOffer> | Table<Supplier> | null {
-  const has = (t: { must: readonly string[] }): boolean => t.must.every((c) => headings.includes(c));
-  return [partsTable, offersTable, suppliersTable].find(has) ?? null;
-}

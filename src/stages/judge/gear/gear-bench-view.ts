@@ -1,5 +1,7 @@
 import { partName } from "@/core/job/part";
+import type { LengthUnit } from "@/core/quantity/units";
 import { loadDrafts } from "@/store/drafts";
+import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { catalogueFor } from "../../job-view/job-candidates";
 import { pageJob } from "../../job-view/page-job";
@@ -9,6 +11,8 @@ export interface GearBenchView {
   readonly frame: FrameView;
   readonly view: GearView;
   readonly draft: unknown;
+  /** the shop's own */
+  readonly unitFirst: LengthUnit;
 }
 
 /** One gear on its bench; null where the job has no such part. */
@@ -18,5 +22,5 @@ export async function gearBenchView(number: string, id: string): Promise<GearBen
   if (!job || !part) return null;
   const view = gearView(job, id, await catalogueFor(job, [id]));
   const words = ["gear bench", part.material, view.kind, view.notes.hand && `${view.notes.hand} hand`].filter(Boolean).join(" · ");
-  return { frame: frameOf(job, partName(part), words), view, draft: (await loadDrafts(job.id))[`gear.${id}`] };
+  return { frame: frameOf(job, partName(part), words), view, draft: (await loadDrafts(job.id))[`gear.${id}`], unitFirst: (await shopSettings()).lengthUnit };
 }

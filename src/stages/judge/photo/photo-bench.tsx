@@ -1,20 +1,20 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
-import { toothExtent } from "@/core/judge/tooth-marks";
-import { axesOf, type FacePlane, faceFromAxes, type RingReading, type Spot, SURE } from "@/core/photo/index";
+import { useState } from "react";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
-import { percent } from "@/ui/odds";
 import { pictureUrl } from "@/ui/picture-frame";
 import { TakePicture } from "../../frame/take-picture";
 import { useJob } from "../../saving/job-context";
 import { savePhotoCount } from "../actions";
-import { isGone, PhotoOverlay, type ToothSays } from "./photo-overlay";
-import { type PhotoSize, PhotoSizes, type SizeWay, spotsFor } from "./photo-size";
+import { CountKeys } from "./count-keys";
+import { CountSays } from "./count-says";
+import { PhotoOverlay } from "./photo-overlay";
+import { PhotoSizes, spotsFor } from "./photo-size";
 import { PhotoStrip } from "./photo-strip";
-import { useOneAtATime, usePhoto } from "./use-photo";
+import { usePhoto } from "./use-photo";
+import { useToothCount } from "./use-tooth-count";
 
 interface PartPicture {
   readonly name: string;
@@ -44,52 +44,9 @@ export function PhotoBench({
   const chosenPicture = shown === undefined ? pictures.at(-1) : pictures.find((p) => p.name === shown);
   const url = chosenPicture && pictureUrl(chosenPicture.sha256);
   const photo = usePhoto(url);
-  const { picture, reader, reading, ring, setRing, progress, fault } = photo;
-  const [hand, setHand] = useState<FacePlane | null>(null);
-  const [says, setSays] = useState<ToothSays>({});
-  const [chosen, setChosen] = useState(0);
-  const [sizing, setSizing] = useState<SizeWay | null>(null);
-  const [spots, setSpots] = useState<readonly Spot[]>([]);
-  const [sizes, setSizes] = useState<readonly PhotoSize[]>([]);
-  const [handCount, setHandCount] = useState(false);
-
-  // another picture or another count: what was said about single teeth belonged to the old one
-  const teeth = ring?.teeth;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: forgotten whenever either changes
-  useEffect(() => {
-    setSays({});
-    setChosen(0);
-    setSizes([]);
-  }, [url, teeth]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: forgotten whenever the picture changes
-  useEffect(() => {
-    setHandCount(false);
-    setSpots([]);
-  }, [url]);
-
-  const lay = useOneAtATime<[FacePlane, number, boolean, boolean]>(
-    async (plane: FacePlane, count: number, exactly: boolean, settle: boolean): Promise<void> => {
-      if (!reader) return;
-      const laid = await reader.ask<RingReading>({ ask: "lay", plane, teeth: count, exactly, settle });
-      // what cannot be followed stays where the hand has put it
-      setRing(laid.evidence.score > 0.5 ? laid : { ...laid, plane });
-      setSizes([]);
-    },
-  );
-  const count = ring?.teeth ?? noted ?? 30;
-  const recount = (by: number): void => {
-    if (!ring) return;
-    setHandCount(true);
-    void lay(ring.plane, Math.max(5, Math.min(200, ring.teeth + by)), true, false);
-  };
-  const tooth = (i: number): void => {
-    if (!ring) return;
-    setChosen(i);
-    setSays({ ...says, [i]: isGone(ring, says, i) ? "there" : "missing" });
-  };
-  const missing = ring ? ring.slots.slots.flatMap((_, i) => (isGone(ring, says, i) ? [i] : [])) : [];
-  const hidden = ring ? ring.slots.slots.filter((t, i) => t.state === "hidden" && says[i] === undefined).length : 0;
-  const broken = ring ? ring.slots.slots.flatMap((t, i) => (t.state === "short" && !missing.includes(i) ? [i] : [])) : [];
+  const { picture, reader, reading, ring, progress, fault } = photo;
+  const count = useToothCount(photo, url, noted);
+  const { hand, says, chosen, setChosen, sizing, spots, setSpots, sizes, handCount, missing, broken, sure, tooth } = count;
   const accept = async (): Promise<void> => {
     if (!ring || !chosenPicture) return;
     const result = await run(savePhotoCount, {
@@ -119,12 +76,6 @@ export function PhotoBench({
         />
       </div>
     );
-  const runs = ring && missing.length ? toothExtent(Object.fromEntries(missing.map((i) => [i, "missing"])), ring.teeth).says : null;
-  const others = (reading?.rings ?? [])
-    .filter((r, i, all) => r.certainty > 0.02 && r.teeth !== ring?.teeth && all.findIndex((o) => o.teeth === r.teeth) === i)
-    .slice(0, 2);
-  // the reader's own ring is as sure as its answer (two gears in a picture: no count); one that a hand has laid, as its evidence
-  const sure = ring !== null && (handCount || (ring === reading?.rings[0] ? reading.answer.teeth !== null : ring.certainty >= SURE));
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] grid-rows-[minmax(0,1fr)_auto] gap-x-4 gap-y-2">
       <section aria-label="Picture" className="relative flex min-h-0 items-center justify-center overflow-hidden border-2 border-base-content bg-[#10201f]">
@@ -140,14 +91,8 @@ export function PhotoBench({
               says={says}
               chosen={chosen}
               onTooth={tooth}
-              onHand={(plane) => {
-                setHand(plane);
-                lay.soon(plane, count, false, false);
-              }}
-              onLaid={(plane) => {
-                setHand(null);
-                lay.soon(plane, count, false, true);
-              }}
+              onHand={count.move}
+              onLaid={count.letGo}
               marks={spots}
               onSpot={
                 sizing && spotsFor(sizing) ? (s) => setSpots((now) => [...now.slice(-(spotsFor(sizing) - 1) || now.length), s].slice(-spotsFor(sizing))) : null
@@ -171,45 +116,7 @@ export function PhotoBench({
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
           <FaultLine says={fault} className="text-[20px]" />
           {ring ? (
-            <>
-              <div className="flex items-end gap-3">
-                <output aria-label="Teeth counted" className="figures text-[76px] leading-[0.82]">
-                  {sure ? ring.teeth : "?"}
-                </output>
-                <div className="flex-1 leading-tight">
-                  <p className="text-[24px]">teeth</p>
-                  <p className="text-[18px]">{handCount ? "as you laid them" : sure ? `${percent(ring.certainty)} sure` : `perhaps ${ring.teeth}`}</p>
-                </div>
-              </div>
-              <p role="status" aria-label="Missing teeth" className={`text-[21px] leading-tight font-semibold ${missing.length ? "text-error" : ""}`}>
-                {missing.length ? `× ${runs}` : hidden ? "None seen missing" : "None missing"}
-                {broken.length > 0 && `; ${broken.length} short`}
-                {hidden > 0 && (
-                  <span className="block text-base-content">? {hidden === 1 ? "1 place is hidden" : `${hidden} places are hidden`}: look there yourself</span>
-                )}
-                <span className="hush block text-[17px] font-normal">
-                  tilted {Math.round(axesOf(ring.plane).tiltDeg)}° · numbers run clockwise from the top
-                </span>
-              </p>
-              {!sure && reading?.answer.says && <p className="says text-[18px]">{reading.answer.says}</p>}
-              {!sure && (
-                <div className="flex flex-wrap gap-1.5">
-                  {[ring, ...others].map((r, i) => (
-                    <KeyButton
-                      key={r.teeth}
-                      keyName={String(i + 1)}
-                      className="small"
-                      onPress={() => {
-                        setRing(r);
-                        setHandCount(true);
-                      }}
-                    >
-                      It is {r.teeth}
-                    </KeyButton>
-                  ))}
-                </div>
-              )}
-            </>
+            <CountSays ring={ring} reading={reading} count={count} />
           ) : (
             !progress && (
               <p className="says text-[20px]">
@@ -217,70 +124,39 @@ export function PhotoBench({
               </p>
             )
           )}
-          <div className="grid grid-cols-2 gap-1.5">
-            {ring && !sizing && (
-              <>
-                <KeyButton keyName="Z" className="small" onPress={() => setSizing("card")}>
-                  Size
-                </KeyButton>
-                <KeyButton keyName="-" label="Strike a tooth" className="small" onPress={() => recount(-1)}>
-                  − one tooth
-                </KeyButton>
-                <KeyButton keyName="+" label="Add a tooth" className="small" onPress={() => recount(1)}>
-                  + one tooth
-                </KeyButton>
-              </>
-            )}
-            {!sizing && (
-              <>
-                <KeyButton keyName="R" className="small" disabled={!picture || progress !== null} onPress={photo.read}>
-                  Read again
-                </KeyButton>
-                <KeyButton
-                  keyName="H"
-                  className="small"
-                  disabled={!picture}
-                  onPress={() =>
-                    picture &&
-                    void lay(faceFromAxes([picture.width / 2, picture.height / 2], picture.height * 0.35, picture.height * 0.35, 0), count, false, true)
-                  }
-                >
-                  Ring by hand
-                </KeyButton>
-                <KeyButton keyName="I" className="small" onPress={() => setCamera(true)}>
-                  New picture
-                </KeyButton>
-                {pictures.length > 1 && (
-                  <KeyButton
-                    keyName="O"
-                    className="small"
-                    onPress={() => setShown(pictures[(pictures.findIndex((p) => p.name === chosenPicture?.name) + 1) % pictures.length]?.name)}
-                  >
-                    Other picture
-                  </KeyButton>
-                )}
-              </>
-            )}
-          </div>
+          <CountKeys
+            photo={photo}
+            count={count}
+            onCamera={() => setCamera(true)}
+            onOther={
+              pictures.length > 1
+                ? () => setShown(pictures[(pictures.findIndex((p) => p.name === chosenPicture?.name) + 1) % pictures.length]?.name)
+                : undefined
+            }
+          />
           {ring && reader && sizing && (
             <PhotoSizes
               reader={reader}
               ring={ring}
               way={sizing}
               setWay={(w) => {
-                setSizing(w);
+                count.setSizing(w);
                 setSpots([]);
               }}
-              close={() => setSizing(null)}
+              close={() => count.setSizing(null)}
               spots={spots}
               sizes={sizes}
-              onSizes={setSizes}
+              onSizes={count.setSizes}
             />
           )}
         </div>
         {/* a count that the reader is not sure of is taken only after the technician has said which it is */}
         <KeyButton keyName=" " look="main" className="justify-center" disabled={!sure || hand !== null} onPress={() => void accept()}>
-          {sure ? `${teeth} teeth${missing.length ? `, ${missing.length} missing` : ""}: take it` : ring ? "Say first which count it is" : "Take the count"}
+          {sure
+            ? `${ring?.teeth} teeth${missing.length ? `, ${missing.length} missing` : ""}: take it`
+            : ring
+              ? "Say first which count it is"
+              : "Take the count"}
         </KeyButton>
       </section>
       <div className="col-span-2 min-h-[148px]">

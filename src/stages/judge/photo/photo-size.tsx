@@ -4,9 +4,9 @@ import { useState } from "react";
 import type { PhotoReader } from "@/bench/photo-reader";
 import { type FaceScale, faceSizes, type RingReading, type Spot } from "@/core/photo/index";
 import type { Measured } from "@/core/quantity/measured";
+import { sentence } from "@/core/sentence";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
-import { sentence } from "./use-photo";
 
 const WAYS = [
   {

@@ -3,10 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type PhotoProgress, PhotoReader, pictureFromUrl } from "@/bench/photo-reader";
 import type { Picture, PictureReading, RingReading } from "@/core/photo/index";
+import { sentence } from "@/core/sentence";
 import { useLatest } from "@/ui/use-latest";
-
-/** A fault as a sentence. */
-export const sentence = (says: string): string => `${says.charAt(0).toUpperCase()}${says.slice(1)}${/[.!?]$/.test(says) ? "" : "."}`;
 
 /** The picture at an address, the worker that reads it, and what it has read. Reading begins by itself. */
 export function usePhoto(url: string | undefined) {
@@ -70,6 +68,7 @@ export function usePhoto(url: string | undefined) {
     },
   };
 }
+export type Photo = ReturnType<typeof usePhoto>;
 
 /** Runs one at a time; while it runs, `soon` keeps only the latest that was asked. What is asked for at once leaves nothing behind it that was asked before. */
 export function useOneAtATime<A extends readonly unknown[]>(

@@ -2,7 +2,6 @@ import { isPlastic } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
 import type { Evidence } from "@/core/judge/evidence";
-import { GREASE_STATES } from "@/core/judge/failure-modes";
 import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
 import { rankCandidates } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -10,11 +9,18 @@ import { canHurt, loadOf } from "../../job-view/part-facts";
 import { wantedFor } from "../../job-view/wanted-part";
 import { gearView } from "../gear/gear-view";
 
+/** Whether a motor drives it; undefined: nobody has said what does. */
+function hasMotor(job: Pick<Job, "supplies" | "parts">): boolean | undefined {
+  if (job.parts.some((p) => p.kind === "motor")) return true;
+  return job.supplies.length ? job.supplies.some((s) => s !== "hand" && s !== "spring" && s !== "water") : undefined;
+}
+
 /** What the causes are reasoned from, out of a whole job. */
 export function evidenceOf(job: Job): Evidence {
   return {
     symptoms: job.symptoms,
-    greaseState: GREASE_STATES.some((g) => g.state === job.greaseState) ? job.greaseState : undefined,
+    greaseStates: job.greaseStates,
+    motor: hasMotor(job),
     past: job.past,
     parts: job.parts.map((p) => {
       const f = job.findings.find((x) => x.part === p.id);
@@ -50,7 +56,7 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
     plastic: isPlastic(part.material),
     load: loadOf(job),
     safety: canHurt(job, part.kind),
-    hot: job.symptoms.includes("hot") || job.greaseState === "dark",
+    hot: job.symptoms.includes("hot") || job.greaseStates.includes("dark"),
     // a search by name alone that finds nothing does not mean that there is none
     partToBeHad: offers?.length ? true : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring) ? undefined : false,
     ...(offers?.[0] ? { cost: offers[0].part.price } : {}),

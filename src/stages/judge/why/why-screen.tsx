@@ -1,23 +1,23 @@
 "use client";
 
 import { useState } from "react";
-import type { ChosenCauses } from "@/core/job/finding";
 import { howFar, type LikelyCause } from "@/core/judge/causes";
 import { KeyButton } from "@/ui/key-button";
 import { Reason } from "@/ui/reasons";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";
 import { saveCauses } from "../actions";
+import type { WhyView } from "./why-view";
 
 const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = { likely: "border-error", possible: "border-secondary", "less likely": "border-base-300" };
 
 /** Why it failed: likely causes with what speaks for and against each, what to look at, how far the work must go; the technician's verdict above all. */
-export function WhyScreen({ causes, kept, facts }: { causes: readonly LikelyCause[]; kept: ChosenCauses; facts: readonly string[] }) {
+export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
   const { run } = useJob();
   const [picked, setPicked] = useState<string>();
   const shown = causes.find((c) => c.cause === (picked ?? kept.chosen?.[0])) ?? causes[0];
   const chosen = kept.chosen ?? [];
-  const far = howFar(causes, chosen);
+  const far = howFar(causes, chosen, greaseStates);
   const choose = (cause: string): void => {
     const next = chosen.includes(cause) ? chosen.filter((c) => c !== cause) : [...chosen, cause];
     void run(saveCauses, { chosen: next });

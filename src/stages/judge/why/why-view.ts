@@ -11,11 +11,19 @@ export interface WhyView {
   readonly kept: ChosenCauses;
   /** what the causes are weighed by, in words */
   readonly facts: readonly string[];
+  readonly greaseStates: readonly string[];
 }
 
 export async function whyView(number: string): Promise<WhyView | null> {
   const job = await pageJob(number);
   if (!job) return null;
   const evidence = evidenceOf(job);
-  return { frame: frameOf(job, "Why it failed"), causes: likelyCauses(evidence), kept: job.causes, facts: factsOf(evidence).map((f) => f.says) };
+  const facts = factsOf(evidence).filter((f) => f.fact !== "has:motor");
+  return {
+    frame: frameOf(job, "Why it failed"),
+    causes: likelyCauses(evidence),
+    kept: job.causes,
+    facts: facts.map((f) => f.says),
+    greaseStates: job.greaseStates,
+  };
 }

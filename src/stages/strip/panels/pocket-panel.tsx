@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { KeyButton } from "@/ui/key-button";
 import { useKey } from "@/ui/keys";
-import { needsOfPocket, type Pocket } from "@/ui/mat";
+import { needsOfPocket, type Pocket } from "@/ui/pocket";
 import { Panel } from "./panel";
 
 /** So many pockets are offered at first: what had to be off before is mostly near. */

@@ -1,5 +1,6 @@
 import { fromElsewhere } from "@/app/api/same-site";
 import { Fault } from "@/core/fault";
+import { sentence } from "@/core/sentence";
 import { importFile, importPreview } from "@/shop/parts/catalogue-import";
 import { toldByLine } from "@/shop/parts/told-by-line";
 import { forgetUpload, uploadedPath } from "@/shop/parts/uploaded-table";
@@ -37,7 +38,7 @@ export async function DELETE(request: Request, { params }: Address): Promise<Res
     await forgetUpload((await params).id);
     return Response.json({});
   } catch (e) {
-    if (e instanceof Fault) return Response.json({ says: `${e.says.charAt(0).toUpperCase()}${e.says.slice(1)}.` }, { status: 404 });
+    if (e instanceof Fault) return Response.json({ says: sentence(e.says) }, { status: 404 });
     throw e;
   }
 }

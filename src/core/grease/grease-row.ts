@@ -1,0 +1,75 @@
+import { Fault, readWith } from "../fault";
+import { type Cells, flagFrom, numberFrom, type Table, under } from "../table/cells";
+import { BASE_OILS, GREASE_THICKENERS, type GreaseOnShelf, greaseOnShelf, NLGI_NAMES, nlgiFrom, nlgiName, thickenerName } from "./lubricant";
+
+/** Each field of a grease that is a number or a text, and the heading it stands under. */
+const COLUMNS = {
+  name: "name",
+  thickener: "thickener",
+  baseOil: "base_oil",
+  nlgi: "nlgi",
+  h1: "h1",
+  leastC: "from_c",
+  mostC: "to_c",
+  densityGPerMl: "density_g_per_ml",
+  lot: "lot",
+  openedOn: "opened_on",
+  stockG: "stock_g",
+  pricePer100G: "price_per_100_g",
+  retired: "retired",
+} as const satisfies Readonly<Record<keyof GreaseOnShelf, string>>;
+const columnOf = (field: string): string => new Map<string, string>(Object.entries(COLUMNS)).get(field) ?? "name";
+
+const FIGURES = ["leastC", "mostC", "densityGPerMl", "stockG", "pricePer100G"] as const;
+
+/** One of a list of names, however it is written. */
+function oneOf<T extends string>(cells: Cells, column: string, of: readonly T[], says: (t: T) => string = (t) => t): T {
+  const typed = (cells[column] ?? "").trim().toLowerCase();
+  const found = of.find((t) => t.toLowerCase() === typed || says(t).toLowerCase() === typed);
+  if (!typed) throw new Fault(column, "is missing");
+  if (!found) throw new Fault(column, `"${cells[column]}" is none of: ${of.map(says).join(", ")}`);
+  return found;
+}
+
+/** Greases of the shelf, one a row; the same cells are the fields of its form. */
+export const greasesTable: Table<GreaseOnShelf> = {
+  name: "greases",
+  columns: Object.values(COLUMNS),
+  must: ["name", "thickener", "base_oil", "nlgi"],
+  keyOf: (g) => g.name,
+  keyIn: (cells) => (cells.name ?? "").trim(),
+  read(cells) {
+    const nlgi = nlgiFrom(cells.nlgi ?? "");
+    const raw = {
+      name: cells.name ?? "",
+      thickener: oneOf(cells, "thickener", GREASE_THICKENERS, thickenerName),
+      baseOil: oneOf(cells, "base_oil", BASE_OILS),
+      nlgi,
+      h1: flagFrom(cells.h1 ?? "", "h1"),
+      ...(flagFrom(cells.retired ?? "", "retired") ? { retired: true } : {}),
+      ...Object.fromEntries(FIGURES.flatMap((f) => (cells[COLUMNS[f]]?.trim() ? [[f, numberFrom(cells[COLUMNS[f]] ?? "", COLUMNS[f])]] : []))),
+      ...(cells.lot?.trim() ? { lot: cells.lot.trim() } : {}),
+      ...(cells.opened_on?.trim() ? { openedOn: cells.opened_on.trim() } : {}),
+    };
+    if (nlgi === undefined) throw new Fault("nlgi", cells.nlgi?.trim() ? `"${cells.nlgi}" is none of: ${NLGI_NAMES.join(", ")}` : "is missing");
+    return under(() => readWith(greaseOnShelf, raw), columnOf);
+  },
+  write(g) {
+    const figure = (n: number | undefined): string => (n === undefined ? "" : String(n));
+    return {
+      name: g.name,
+      thickener: g.thickener,
+      base_oil: g.baseOil,
+      nlgi: nlgiName(g.nlgi),
+      h1: g.h1 ? "yes" : "",
+      from_c: String(g.leastC),
+      to_c: String(g.mostC),
+      density_g_per_ml: figure(g.densityGPerMl),
+      lot: g.lot ?? "",
+      opened_on: g.openedOn ?? "",
+      stock_g: figure(g.stockG),
+      price_per_100_g: figure(g.pricePer100G),
+      retired: g.retired ? "yes" : "",
+    };
+  },
+};

@@ -1,0 +1,18 @@
+import { z } from "zod";
+
+/** What can hurt at a unit, as it is ticked when it is taken in. What the gate asks for each stands in core/safety/hazards.ts. */
+export const HAZARD_WORDS = [
+  { hazard: "blade", says: "blade or disc" },
+  { hazard: "spring", says: "loaded spring" },
+  { hazard: "stored-charge", says: "stored charge" },
+  { hazard: "pressure", says: "pressure, refrigerant" },
+  { hazard: "heat", says: "runs hot" },
+  { hazard: "fuel", says: "fuel" },
+  { hazard: "lithium", says: "lithium cells" },
+  { hazard: "heavy", says: "heavy" },
+  { hazard: "glass", says: "glass" },
+] as const;
+export const HAZARD_NAMES = HAZARD_WORDS.map((h) => h.hazard);
+export const hazard = z.enum(HAZARD_NAMES, { error: `is none of: ${HAZARD_NAMES.join(", ")}` });
+export type Hazard = z.infer<typeof hazard>;
+export const hazardSays = (name: string): string => HAZARD_WORDS.find((h) => h.hazard === name)?.says ?? name;

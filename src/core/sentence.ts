@@ -1,0 +1,5 @@
+/** Words with a capital at their beginning. @example capital("stays") // "Stays" */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** What a Fault says, as a sentence that stands alone. @example sentence("is empty") // "Is empty." */
+export const sentence = (says: string): string => `${capital(says)}${/[.!?]$/.test(says) ? "" : "."}`;

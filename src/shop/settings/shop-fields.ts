@@ -1,0 +1,67 @@
+import type { LengthUnit } from "@/core/quantity/units";
+import type { ShopSettings } from "@/store/settings";
+
+type ElectricalKey = `electrical.${"earthBondOhm" | "insulationIMohm" | "insulationIIMohm" | "protectiveMa" | "touchMa"}`;
+
+/** What the shop sets once: how it is asked for, and between what it must lie. */
+export type ShopField = { readonly label: string; readonly says: string } & (
+  | { readonly key: "shopName" | "town" | "currency"; readonly unit: "text"; readonly min: number; readonly max: number }
+  | { readonly key: "lengthUnit"; readonly unit: "choice"; readonly of: readonly { readonly value: LengthUnit; readonly says: string }[] }
+  | { readonly key: ElectricalKey; readonly unit: "Ω" | "MΩ" | "mA"; readonly max: number; readonly mayBeEmpty?: true }
+  | {
+      readonly key: "electrical.source" | "electrical.tester" | "electrical.calibratedOn";
+      readonly unit: "text" | "day";
+      readonly min: 0;
+      readonly max: number;
+    }
+  | { readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost"; readonly unit: "money" | "%" | "min"; readonly max: number }
+);
+
+export const SHOP_FIELDS: readonly ShopField[] = [
+  { key: "shopName", label: "Name of the shop", unit: "text", min: 1, max: 60, says: "on the board and at the head of every sheet" },
+  { key: "town", label: "Address", unit: "text", min: 0, max: 120, says: "under the name, on quotes and return sheets" },
+  { key: "currency", label: "Currency", unit: "text", min: 1, max: 4, says: "its sign, as prices are written: €, £, $, kr" },
+  {
+    key: "lengthUnit",
+    label: "Lengths first in",
+    unit: "choice",
+    of: [
+      { value: "mm", says: "mm" },
+      { value: "in", says: "inch" },
+    ],
+    says: "on the gear bench; the other is one key away",
+  },
+  { key: "perHour", label: "An hour at the bench", unit: "money", max: 1000, says: "charged for the minutes of the plan" },
+  { key: "minMinutes", label: "Minimum time charged", unit: "min", max: 600, says: "a repair is never charged less than this" },
+  { key: "testMinutes", label: "Testing and hand back", unit: "min", max: 600, says: "on top of the strip and the plan" },
+  { key: "markupPercent", label: "Mark-up on parts", unit: "%", max: 500, says: "parts from the drawer go at their own price" },
+  { key: "cleaningCost", label: "Cleaning", unit: "money", max: 1000, says: "solvent and wipes for a typical job" },
+  { key: "taxPercent", label: "Tax", unit: "%", max: 100, says: "on everything, at your local rate" },
+  {
+    key: "ifDeclined",
+    label: "If a quote is declined",
+    unit: "money",
+    max: 1000,
+    says: "before tax, for finding the fault and putting it back as it was",
+  },
+];
+
+/** By what the shop tests a mains unit. Defaults to begin with; the local code decides. */
+export const ELECTRICAL_FIELDS: readonly ShopField[] = [
+  { key: "electrical.earthBondOhm", label: "Earth bond, class I", unit: "Ω", max: 10, says: "at most, with its cord" },
+  { key: "electrical.insulationIMohm", label: "Insulation, class I", unit: "MΩ", max: 1000, says: "at least, at 500 V DC" },
+  { key: "electrical.insulationIIMohm", label: "Insulation, class II", unit: "MΩ", max: 1000, says: "at least, at 500 V DC" },
+  {
+    key: "electrical.protectiveMa",
+    label: "Protective current",
+    unit: "mA",
+    max: 100,
+    mayBeEmpty: true,
+    says: "at most; empty: the tester’s programme decides",
+  },
+  { key: "electrical.touchMa", label: "Touch current", unit: "mA", max: 100, mayBeEmpty: true, says: "at most; empty: the tester’s programme decides" },
+  { key: "electrical.source", label: "Where the limits come from", unit: "text", min: 0, max: 120, says: "the local code and its year, on every sheet" },
+  { key: "electrical.tester", label: "Tester", unit: "text", min: 0, max: 80, says: "its name and number" },
+  { key: "electrical.calibratedOn", label: "Calibrated on", unit: "day", min: 0, max: 10, says: "on every sheet with a measured figure" },
+];
+export const ALL_FIELDS: readonly ShopField[] = [...SHOP_FIELDS, ...ELECTRICAL_FIELDS];

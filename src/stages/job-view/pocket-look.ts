@@ -1,0 +1,27 @@
+import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
+import type { StepFacts, StripStep } from "@/core/job/step";
+import type { Pocket } from "@/ui/pocket";
+
+type Titled = Pick<StripStep, "action" | "title" | "note" | "parts"> & { readonly hardware?: readonly HardwareFacts[] | undefined };
+
+/** What a step is called: its title, or its parts, or its hardware. */
+export function titleOf(s: Titled, named: (id: string) => string): string {
+  if (s.title) return s.title;
+  const parts = (s.parts ?? []).map(named);
+  return parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || s.action;
+}
+
+/** What a pocket shows of its step, whether it lies in the shop or is still on its way there. What is not said is left out: a key that says nothing travels to the browser all the same. */
+export function pocketLook(
+  title: string,
+  { hardware = [], facing }: { readonly hardware?: readonly HardwareFacts[] | undefined } & Pick<StepFacts, "facing">,
+  partKind: string | undefined,
+): Pick<Pocket, "title"> & Partial<Pick<Pocket, "main" | "pieces" | "partKind" | "facing">> {
+  const [main] = hardware;
+  return {
+    title,
+    ...(main ? { main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) }, pieces: hardware.reduce((sum, h) => sum + h.qty, 0) } : {}),
+    ...(partKind ? { partKind } : {}),
+    ...(facing === undefined ? {} : { facing: true }),
+  };
+}

@@ -1,0 +1,61 @@
+"use client";
+
+import type { Candidate } from "@/core/match/candidates/rank";
+import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
+import { money } from "@/core/quantity/money";
+import { KeyButton } from "@/ui/key-button";
+import { useJob } from "../saving/job-context";
+import { choose } from "./actions";
+import { CriteriaTable } from "./criteria-table";
+import type { MatchPart } from "./match-part";
+
+/** In the drawer, or at what and by when from whom: the cheapest, and the soonest if that is another. */
+function whereToBeHad(part: Candidate["part"], offers: readonly SupplierOffer[], currency: string): string {
+  if (part.stock > 0) return `${part.stock} in the drawer`;
+  const had = offers.filter((o) => o.number === part.number && o.stock !== 0);
+  const [cheapest] = [...had].sort((a, b) => a.price - b.price);
+  const [soonest] = [...had].sort((a, b) => a.leadDays - b.leadDays || a.price - b.price);
+  if (!cheapest || !soonest) return part.discontinued ? "discontinued, and none left" : "nobody stocks it";
+  const said = (o: SupplierOffer): string =>
+    `${money(o.price, currency)}${o.pack > 1 ? ` for ${o.pack}` : ""} in ${o.leadDays} ${o.leadDays === 1 ? "day" : "days"}, ${o.supplier}`;
+  return [cheapest, ...(soonest === cheapest ? [] : [soonest])].map(said).join(" · ");
+}
+
+/** What must be known before a possible part is a certain one. */
+function settleFirst(c: Candidate): string {
+  const open = c.criteria.filter((k) => k.verdict === "settle").map((k) => k.says);
+  return `Possible: ${open.join("; ")}.`;
+}
+
+/** One candidate on every criterion, and the key that takes it. */
+export function CandidateVerdict({ part, shown, currency, onTake }: { part: MatchPart; shown: Candidate; currency: string; onTake: () => void }) {
+  const { run } = useJob();
+  return (
+    <section aria-label="Verdict" className="flex min-h-0 flex-col">
+      <div className="flex items-baseline justify-between gap-4">
+        <h2 className="text-[26px]">{shown.part.name}</h2>
+        <span className="figures shrink-0 text-[28px]">{money(shown.part.price, currency)}</span>
+      </div>
+      <p className="hush pb-1 text-[19px]">
+        {whereToBeHad(shown.part, part.offers, currency)}
+        {shown.part.note && ` · ${shown.part.note}`}
+      </p>
+      {shown.verdict === "possible" && <p className="says measured mb-1">{settleFirst(shown)}</p>}
+      <CriteriaTable criteria={shown.criteria} />
+      <div className="flex gap-2 pt-2 [&>:first-child]:flex-1">
+        {part.chosen === shown.part.number ? (
+          <p className="says good flex items-center text-[23px] font-semibold">✓ Chosen</p>
+        ) : (
+          <KeyButton keyName=" " look={shown.verdict === "no" ? "warn" : "main"} onPress={onTake} disabled={shown.verdict === "no"} className="justify-center">
+            {shown.verdict === "no" ? "Does not fit" : "Take this one"}
+          </KeyButton>
+        )}
+        {part.chosen && (
+          <KeyButton keyName="Z" onPress={() => void run(choose, { part: part.id, chosen: null })}>
+            Take back
+          </KeyButton>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,117 @@
+"use client";
+
+import { useState } from "react";
+import type { StepFacts } from "@/core/job/step";
+import { focusNow } from "@/ui/focus-now";
+import { KeyButton } from "@/ui/key-button";
+import { useJob } from "../saving/job-context";
+import type { Sheet } from "./step-sheet";
+import type { Recording } from "./use-open-step";
+
+type Asked = "facing" | "marks" | "note";
+/** Facts that are one line of words. Several witness marks have a semicolon between them. */
+const ASKS: Readonly<
+  Record<Asked, { readonly label: string; readonly example: string; readonly said: (facts: StepFacts) => string; readonly as: (typed: string) => StepFacts }>
+> = {
+  facing: { label: "Facing", example: "flange to the rear", said: (f) => f.facing ?? "", as: (facing) => ({ facing }) },
+  marks: {
+    label: "Witness mark",
+    example: "paint dot on cover and case",
+    said: (f) => f.marks?.join("; ") ?? "",
+    as: (typed) => ({ marks: typed ? [typed] : [] }),
+  },
+  note: { label: "Note", example: "what must not be forgotten", said: (f) => f.note ?? "", as: (note) => ({ note }) },
+};
+
+/** One key for each fact of a step: a line of words that opens above the keys, a switch, or a sheet. A key that holds something stays down. */
+export function FactKeys({
+  recording: { open, set, say },
+  first,
+  sheet,
+  onSheet,
+}: {
+  recording: Recording;
+  /** nothing lies on the Mat yet */
+  first: boolean;
+  sheet: Sheet | null;
+  onSheet: (sheet: Sheet) => void;
+}) {
+  const { say: tell } = useJob();
+  const [asking, setAsking] = useState<Asked | null>(null);
+  // what is asked belongs to the step that is open
+  const [askedOf, setAskedOf] = useState(open.key);
+  if (askedOf !== open.key) {
+    setAskedOf(open.key);
+    setAsking(null);
+  }
+  const { facts } = open;
+  const opens = (name: string, says: string, target: Sheet, holds: boolean) => (
+    <KeyButton
+      keyName={name}
+      className="small"
+      onPress={() => {
+        setAsking(null);
+        onSheet(target);
+      }}
+      pressed={sheet === target || holds}
+    >
+      {says}
+    </KeyButton>
+  );
+  const ask = (name: string, says: string, field: Asked) => (
+    <KeyButton keyName={name} className="small" onPress={() => setAsking(asking === field ? null : field)} pressed={ASKS[field].said(facts) !== ""}>
+      {says}
+    </KeyButton>
+  );
+  return (
+    <>
+      {asking && (
+        <input
+          className="field"
+          aria-label={ASKS[asking].label}
+          placeholder={ASKS[asking].example}
+          value={ASKS[asking].said(facts)}
+          onChange={(e) => say(ASKS[asking].as(e.target.value))}
+          onKeyDown={(e) => {
+            if (e.key !== "Enter" && e.key !== "Escape") return;
+            e.preventDefault();
+            setAsking(null);
+          }}
+          ref={focusNow}
+        />
+      )}
+      <div className="grid grid-cols-6 gap-1.5">
+        {ask("F", "Facing", "facing")}
+        {ask("W", "Witness", "marks")}
+        {ask("M", "Note", "note")}
+        <KeyButton
+          keyName="B"
+          className="small"
+          onPress={() => (first ? tell("There is no step before this one to come out as one with.") : set({ asOne: !open.asOne }))}
+          pressed={open.asOne}
+          disabled={open.editing !== null}
+          label="Came out as one with the step before"
+        >
+          As one
+        </KeyButton>
+        <KeyButton
+          keyName="O"
+          className="small"
+          onPress={() => set({ needs: open.needs === null ? [] : null })}
+          pressed={open.needs !== null}
+          disabled={open.editing !== null}
+          label="Order does not matter here"
+        >
+          Any order
+        </KeyButton>
+        {opens("C", "Caution", "cautions", Boolean(facts.cautions))}
+        {opens("H", "Pieces", "pieces", open.hardware.length > 0)}
+        {opens("S", "Stack", "stack", open.stack.length > 0)}
+        {opens("I", "Wires", "wires", Boolean(facts.wires))}
+        {opens("D", "Freed", "freed", Boolean(facts.freed ?? facts.held))}
+        {opens("J", "Timing", "timing", Boolean(facts.timing ?? facts.setting))}
+        {opens("V", "State", "state", Boolean(facts.doNotUndo ?? facts.tray ?? facts.minutes) || Object.keys(open.partStates).length > 0)}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,114 @@
+"use client";
+
+import type { LookAlike } from "@/core/hardware/look-alikes";
+import type { HardwareFacts } from "@/core/hardware/piece";
+import { cautionsFor } from "@/core/safety/cautions";
+import { sentence } from "@/core/sentence";
+import type { Pocket } from "@/ui/pocket";
+import { useJob } from "../saving/job-context";
+import { answerSafety } from "./actions";
+import { pieceName } from "./open-step";
+import type { RefusedStep } from "./use-laying";
+import type { Recording } from "./use-open-step";
+
+/** An exception from working dead: what was not shut off, and why. */
+export interface LiveWork {
+  readonly gate: string;
+  readonly why: string;
+}
+
+/** What there is to say of the open step: what came back from the shop, what it is mistaken for, what can hurt, what it needs, and the tools so far. */
+export function StepSays({
+  n,
+  recording: { open, read, empty },
+  pockets,
+  alike,
+  noPlace,
+  tools,
+  live,
+  refused,
+  onPickUp,
+  onLeave,
+}: {
+  n: number;
+  recording: Recording;
+  pockets: readonly Pocket[];
+  alike: readonly LookAlike[];
+  noPlace: string | null;
+  tools: readonly string[];
+  live: readonly LiveWork[];
+  refused: readonly RefusedStep[];
+  onPickUp: (step: RefusedStep) => void;
+  onLeave: () => void;
+}) {
+  const { run } = useJob();
+  const cautions = cautionsFor(
+    { id: "now", action: read.action, title: open.what, hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })), ...read.facts },
+    read.names,
+    "off",
+  );
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
+      {live.map((l) => (
+        <p key={l.gate} className="says danger" role="alert">
+          <b>
+            Working live at step {n}: {l.why}.
+          </b>{" "}
+          Is it still needed?{" "}
+          <button type="button" className="min-h-[48px] font-bold underline" onClick={() => void run(answerSafety, { gate: l.gate })}>
+            No: it is shut off now
+          </button>
+        </p>
+      ))}
+      {refused.map((r) => (
+        <p key={r.open.key} className="says danger" role="alert">
+          <b>Not laid down: {brief(r.open.what) || "a step without a name"}.</b> {sentence(r.says)}{" "}
+          <button type="button" className="min-h-[48px] font-bold underline" onClick={() => onPickUp(r)}>
+            Pick it up again
+          </button>
+        </p>
+      ))}
+      {open.editing !== null && (
+        <p className="says measured">
+          Step {n} is being edited: what is changed here replaces what lies on the Mat.{" "}
+          <button type="button" className="min-h-[48px] font-bold underline" onClick={onLeave}>
+            Leave it as it was
+          </button>
+        </p>
+      )}
+      {noPlace && <p className="says danger">{noPlace}.</p>}
+      {alike.map((a) => (
+        <LookAlikeSays key={a.piece} alike={a} piece={read.hardware[a.piece]} />
+      ))}
+      {cautions.map((c) => (
+        <p key={c} className="says">
+          {c}
+        </p>
+      ))}
+      {open.needs !== null && open.editing === null && (
+        <p className="says measured">
+          Order does not matter here: it needs{" "}
+          {open.needs.length ? `only ${open.needs.map((s) => `step ${pockets.findIndex((p) => p.step === s) + 1}`).join(", ")}` : "nothing"}. Press a pocket on
+          the Mat to name one.
+        </p>
+      )}
+      {empty && tools.length > 0 && (
+        <p className="says">
+          <b>Tools so far:</b> {tools.join(", ")}
+        </p>
+      )}
+    </div>
+  );
+}
+
+const LONGEST = 60;
+const brief = (name: string): string => (name.length > LONGEST ? `${name.slice(0, LONGEST)} …` : name);
+
+function LookAlikeSays({ alike, piece }: { alike: LookAlike; piece: HardwareFacts | undefined }) {
+  return (
+    <p className="says danger" role="status">
+      <b>≈ {piece && pieceName(piece)}:</b> {alike.says}
+      {alike.close ? ". No eye tells them apart: bag them separately." : "."}
+    </p>
+  );
+}
