@@ -73,6 +73,24 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByLabel("Tip circle, seen, mm")).toBeVisible();
   });
 
+  test("a count is never shown without its own picture, not even in the moment in which another one comes", async ({ page }) => {
+    await open(page);
+    await page.keyboard.press("i");
+    await page.evaluate(() => {
+      const w = window as unknown as { orphans: string[] };
+      w.orphans = [];
+      const before = document.querySelector("img[alt$='as it is read']")?.getAttribute("src");
+      new MutationObserver(() => {
+        const count = document.querySelector("[aria-label='Teeth counted']");
+        const picture = document.querySelector("img[alt$='as it is read']")?.getAttribute("src");
+        if (count && (!picture || picture === before)) w.orphans.push(`${count.textContent} over ${picture ?? "nothing"}`);
+      }).observe(document.body, { childList: true, subtree: true, attributes: true, characterData: true });
+    });
+    await page.getByLabel("Picture file").setInputFiles("demo/gear-photos/jpeg/hidden-104.jpg");
+    await expect(teeth(page)).toHaveText("49", { timeout: 40_000 });
+    expect(await page.evaluate(() => (window as unknown as { orphans: string[] }).orphans)).toEqual([]);
+  });
+
   test("the scale card comes as a PDF, and a part without a gear in its picture gets a sentence, not a count", async ({ page, request }) => {
     const card = await request.get("/api/scale-card");
     expect(card.headers()["content-type"]).toBe("application/pdf");

@@ -14,6 +14,16 @@ export function usePhoto(url: string | undefined) {
   const [progress, setProgress] = useState<PhotoProgress | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const reader = useRef<PhotoReader | null>(null);
+  // another picture: the count of the one before is not shown over it, not for one frame
+  const [of, setOf] = useState(url);
+  if (of !== url) {
+    setOf(url);
+    setPicture(null);
+    setReading(null);
+    setRing(null);
+    setProgress(null);
+    setFault(null);
+  }
 
   const read = useCallback(async (): Promise<void> => {
     const by = reader.current;
@@ -32,10 +42,6 @@ export function usePhoto(url: string | undefined) {
 
   useEffect(() => {
     let gone = false;
-    setPicture(null);
-    setReading(null);
-    setRing(null);
-    setFault(null);
     if (!url) return;
     pictureFromUrl(url).then(
       (opened) => {

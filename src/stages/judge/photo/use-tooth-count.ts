@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { type FacePlane, faceFromAxes, type RingReading, type Spot, SURE } from "@/core/photo/index";
 import { isGone, type ToothSays } from "./photo-overlay";
 import type { PhotoSize, SizeWay } from "./photo-size";
@@ -23,17 +23,17 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
 
   // another picture or another count: what was said about single teeth belonged to the old one
   const teeth = ring?.teeth;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: forgotten whenever either changes
-  useEffect(() => {
+  const [of, setOf] = useState({ url, teeth });
+  if (of.url !== url || of.teeth !== teeth) {
+    setOf({ url, teeth });
     setSays({});
     setChosen(0);
     setSizes([]);
-  }, [url, teeth]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: forgotten whenever the picture changes
-  useEffect(() => {
-    setHandCount(false);
-    setSpots([]);
-  }, [url]);
+    if (of.url !== url) {
+      setHandCount(false);
+      setSpots([]);
+    }
+  }
 
   const lay = useOneAtATime<[FacePlane, number, boolean, boolean]>(
     async (plane: FacePlane, count: number, exactly: boolean, settle: boolean): Promise<void> => {
