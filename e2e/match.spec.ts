@@ -33,7 +33,7 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
     await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();
     await hand.button(/Take this one/).click();
     // the pinion is chosen with it
-    await expect(page.getByRole("region", { name: "To replace" })).toContainText("✓ VLB-42-108");
+    await expect(page.getByRole("region", { name: "To replace" })).toContainText("○ VLB-42-108, to order");
   });
 
   await test.step("the basket: the kit beats the single parts; the soonest costs more", async () => {
@@ -155,7 +155,7 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
     await hand.open(`/jobs/${number}/sheet`);
     const sheet = page.getByRole("article");
     await expect(sheet).toContainText(/Motor pinion 8 teeth\s*Nordhav Spares, lot L\d{5}/i);
-    await expect(sheet).toContainText("183.73 €");
+    await expect(sheet).toContainText("186.13 €");
     await expect(sheet).toContainText("608-2RS: pull the seal that faces the case");
     await hand.open(`/jobs/${number}/match`);
     await expect(page.getByText(/Compare with the old one before it is fitted/)).toBeVisible();
@@ -187,6 +187,10 @@ test("a quote that is declined orders nothing; a gear that cannot be had is made
     await page.getByRole("link", { name: new RegExp(`^${as}`) }).click();
     expect((await coming).suggestedFilename()).toBe(`${number}-p7-41-teeth.${as.toLowerCase()}`);
   }
+  // it is made here: that is where it comes from
+  await hand.button(/It is made here/).click();
+  await page.waitForURL(/match$/);
+  await expect(page.getByRole("region", { name: "To replace" })).toContainText("✓ made here");
   // the second of this model finds the one that was given up
   const second = await copyOf("J-0138");
   await hand.open(`/jobs/${second}/match/make/p7`);

@@ -279,6 +279,28 @@ test("a hand that is quicker than the camera gets its picture, once", async ({ p
   await expect(page.getByText("step 2: one picture")).toBeVisible();
 });
 
+test("a hand that goes on before it hears that its picture arrived is not told that somebody else changed the job", async ({ page }) => {
+  const hand = await stripped(page, "cover", "wheel");
+  let answer = (): void => undefined;
+  const answered = new Promise<void>((done) => (answer = done));
+  await page.route("**/pictures", async (route) => {
+    const response = await route.fetch();
+    await answered;
+    await route.fulfill({ response });
+  });
+  const there = page.waitForRequest("**/pictures");
+  await hand.button(/Picture$/).click();
+  await hand.button(/Take it/).click();
+  await there;
+  // the shop has it, and the answer is on its way
+  await page.waitForTimeout(400);
+  await page.keyboard.press("z");
+  await expect.poll(() => pockets(page)).toEqual(["cover"]);
+  await expect(page.getByText("This screen is out of date")).toHaveCount(0);
+  answer();
+  await expect.poll(() => pockets(page)).toEqual(["cover"]);
+});
+
 test("pictures taken while the shop does not answer are kept through a reload and sent by themselves", async ({ page }) => {
   const hand = await stripped(page);
   await page.getByLabel("What came off").fill("cover");

@@ -109,6 +109,43 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       await expect(page.getByRole("rowheader", { name: criterion, exact: true })).toBeVisible();
     await hand.button(/Take this one/).click();
     await expect(page.getByText("✓ Chosen")).toBeVisible();
+    await expect(page.getByText(/The second-stage wheel is chosen and not in hand/)).toBeVisible();
+    await expect(hand.button(/On to Lube/)).toBeDisabled();
+  });
+
+  await test.step("match: bought over the counter, with what goes in beside it; the gate opens when all of it is in hand", async () => {
+    await hand.button(/^F Got it from/).click();
+    await hand.button(/^2 the counter/).click();
+    await page.getByLabel("Where, and what it says on it").fill("Marsh Street, last box");
+    await page.getByLabel("Number, if it has one").fill("VLB-42-242");
+    await hand.button(/That is where it comes from/).click();
+    await hand.button(/What goes in with it: 3 open/).click();
+    const beside = page.getByRole("region", { name: "What goes in with it" });
+    const open = (what: RegExp) => beside.getByRole("button", { name: what });
+    await open(/^Got it from: Motor pinion 8 teeth/).click();
+    await beside.getByRole("button", { name: "the counter" }).click();
+    await beside.getByLabel("Price, €").fill("a little");
+    await beside.getByRole("button", { name: "That is where it comes from" }).click();
+    await expect(beside.getByRole("alert")).toContainText("amount");
+    await beside.getByLabel("Price, €").fill("22,50");
+    await beside.getByRole("button", { name: "That is where it comes from" }).click();
+    await expect(beside).toContainText("✓ bought at the counter");
+    await open(/^Got it from: 2 × Cross pin/).click();
+    await beside.getByRole("button", { name: "a kit in hand" }).click();
+    await beside.getByRole("button", { name: "That is where it comes from" }).click();
+    await expect(beside).toContainText("✓ out of a kit in hand");
+    await open(/^Got it from: Felt ring carrier/).click();
+    await beside.getByRole("button", { name: "does not go in" }).click();
+    await beside.getByRole("button", { name: "It does not go in" }).click();
+    await expect(beside.getByRole("alert")).toContainText("Say in a few words why");
+    await beside.getByLabel("Because").fill("the low plate is in already");
+    await beside.getByRole("button", { name: "It does not go in" }).click();
+    await expect(beside).toContainText("✕ does not go in: the low plate is in already");
+    // the old pin does not go back: the new ones take its place
+    await beside.getByLabel("A piece that came out and stays out").selectOption({ label: "step 9: 1 pin 3 × 18" });
+    await expect(beside.getByLabel("Because")).toHaveValue("the old cross pin, 3 × 18");
+    await beside.getByRole("button", { name: "It stays out" }).click();
+    await expect(beside).toContainText("Stays out, step 9: 1 pin 3 × 18");
     await hand.button(/On to Lube/).click();
   });
 
@@ -149,14 +186,21 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     const pieces = STRIP.reduce((sum, s) => sum + s.pieces, 0);
     await expect(ledger.getByRole("status")).toHaveText(`${pieces} still on the Mat`);
     const line = page.getByRole("region", { name: "The line" });
+    const told: (string | null)[] = [];
     for (let i = 0; i < 60; i++) {
       if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
       const said = await line.textContent();
+      told.push(said);
       if (i === 3) await new BenchHand(page).reload();
       await hand.button(/^(Space )?(Done|Yes)$/).click();
       await expect.poll(() => line.textContent()).not.toBe(said);
     }
     await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
+    await expect(ledger).toContainText("1 stays out");
+    const all = told.join("\n");
+    expect(all).toContain("Lay ready: 2 × Cross pin 3 × 22");
+    expect(all).toContain("Facing: cross slot up, step of the hub down");
+    expect(all).toContain("Stays out: 1 pin 3 × 18");
     await hand.button(/On to Hand back/).click();
   });
 
@@ -182,6 +226,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await expect(sheet).toContainText(`Return sheet ${number}`);
     await expect(sheet).toContainText("41 teeth, module 1 mm, 20°, helix 18°");
     await expect(sheet).toContainText("VLB-42-242");
+    await expect(sheet).toContainText("Motor pinion 8 teeth, VLB-42-108, bought at the counter");
     await expect(sheet).toContainText("lot 2607-091");
     await expect(sheet).toContainText("12 MΩ");
     await expect(sheet).not.toContainText("open");

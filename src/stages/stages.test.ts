@@ -33,8 +33,8 @@ describe("the facts of a job", () => {
   it("count what each gate asks for", () => {
     const facts = factsOf(job());
     expect(facts.failedParts).toEqual([
-      { id: "p2", name: "second-stage wheel", isGear: true, named: false, chosen: false },
-      { id: "p3", name: "lay shaft bearing", isGear: false, named: false, chosen: false },
+      { id: "p2", name: "second-stage wheel", isGear: true, named: false, chosen: false, toOrder: false, companionsOpen: [] },
+      { id: "p3", name: "lay shaft bearing", isGear: false, named: false, chosen: false, toOrder: false, companionsOpen: [] },
     ]);
     expect(facts.piecesOpen).toBe(10);
     expect(gatesOf(job(), "judge").map((g) => g.gate)).toEqual(["identity:p2"]);

@@ -16,7 +16,7 @@ export const unitKey = (maker: string, model: string): string => `${bareNumber(m
 function rowOf(p: CataloguePart): Row {
   const { spec } = p;
   return {
-    ...parts.write({ note: undefined, ...p }),
+    ...parts.write({ note: undefined, facing: undefined, ...p }),
     bare: bareNumber(p.number),
     folded: foldedNumber(p.number),
     kind: spec.kind,

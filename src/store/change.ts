@@ -30,13 +30,14 @@ export interface Change {
  * One change of one job, in one transaction: checks that the screen it comes from is not behind, does the work, raises the version and writes
  * a line into the job's history. Nothing of it stays if any of it fails.
  *
- * @param version the version the screen showed; "any" for what cannot conflict (a picture coming in)
+ * @param version the version the screen showed; "any" for what only adds, whatever the screen showed; "beside" for what comes in beside the work (a picture): it overwrites nothing, and makes no
+ *   screen out of date, because the one that sent it may do its next thing before it hears that it arrived
  * @param work does the change and answers what it was, in words
  * @returns the job's new version
  */
 export async function changeJob(
   number: string,
-  version: number | "any",
+  version: number | "any" | "beside",
   work: (c: Change) => Promise<string>,
   now: Date = new Date(),
   db?: Knex,
@@ -44,18 +45,22 @@ export async function changeJob(
   const at = now.toISOString();
   return inTurn(db ?? (await database()), async (trx) => {
     const job = thereIs(await loadHead(number, trx), number);
-    if (version !== "any" && version !== job.version) throw new StaleSave(await historySince(trx, job.id, version));
+    if (typeof version === "number" && version !== job.version) {
+      const since = await historySince(trx, job.id, version);
+      if (since.length || version > job.version) throw new StaleSave(since);
+    }
     const what = await work({ trx, job, at });
     await trx("jobs")
       .where({ id: job.id })
       .update({ version: job.version + 1 });
-    await trx("history").insert({ job_id: job.id, version: job.version + 1, at, what });
+    await trx("history").insert({ job_id: job.id, version: job.version + 1, at, what, beside: version === "beside" });
     return job.version + 1;
   });
 }
 
+/** What happened since a version that a screen which shows it could overwrite. */
 async function historySince(db: Knex, jobId: number, version: number): Promise<HistoryLine[]> {
-  return db("history").select("version", "at", "what").where({ job_id: jobId }).andWhere("version", ">", version).orderBy("id");
+  return db("history").select("version", "at", "what").where({ job_id: jobId }).andWhere("version", ">", version).whereNot({ beside: true }).orderBy("id");
 }
 
 export async function jobHistory(number: string): Promise<HistoryLine[]> {

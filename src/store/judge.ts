@@ -1,9 +1,6 @@
-import { Fault } from "@/core/fault";
 import { partKindFrom } from "@/core/hardware/part-kind";
 import type { ChosenCauses, Finding } from "@/core/job/finding";
 import { asksForNewName, type GearIdentity, type GearNotes, noteSays, type PhotoCount, sizeOf } from "@/core/job/gear-notes";
-import { type Got, gotInWords } from "@/core/job/got";
-import { partName } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import type { HardwareFind, Reading } from "@/core/job/reading";
 import { FAILURE_MODES, isFailure } from "@/core/judge/failure-modes";
@@ -11,30 +8,12 @@ import { FATES } from "@/core/judge/fate";
 import { namesTheGear, readingKind } from "@/core/quantity/reading-kinds";
 import type { TrainInput } from "@/core/train/train";
 import { type Change, changeJob } from "./change";
+import { findingOf, nameOf, renewPart, writeFinding } from "./findings";
 import { setHead } from "./jobs";
-import type { Row } from "./rows";
 import { records } from "./tables";
 
-/** A part's finding; a part that nobody spoke of yet gets an empty one. */
-async function findingOf({ trx, job }: Change, part: string): Promise<Finding> {
-  await trx("findings").insert({ job_id: job.id, part }).onConflict(["job_id", "part"]).ignore();
-  const row: Row | undefined = await trx("findings").where({ job_id: job.id, part }).first();
-  return records.findings.read(row ?? { part });
-}
-async function writeFinding({ trx, job }: Change, part: string, fields: Parameters<typeof records.findings.write>[0]): Promise<void> {
-  if (Object.keys(fields).length) await trx("findings").where({ job_id: job.id, part }).update(records.findings.write(fields));
-}
-async function renewPart({ trx, job }: Change, part: string, renew: boolean): Promise<void> {
-  await trx("parts").where({ job_id: job.id, ref: part }).update(records.parts.write({ renew }));
-}
 async function addReadings({ trx, job, at }: Change, part: string, readings: readonly Omit<Reading, "id" | "part" | "at">[]): Promise<void> {
   for (const r of readings) await trx("readings").insert({ job_id: job.id, ...records.readings.write({ part, ...r, at }) });
-}
-/** What the history calls a part. One that was taken back on another screen is refused, and nothing of the change stays. */
-async function nameOf({ trx, job }: Change, part: string): Promise<string> {
-  const row: Row | undefined = await trx("parts").where({ job_id: job.id, ref: part }).first();
-  if (!row) throw new Fault("part", "is not among the job’s parts any more");
-  return partName(records.parts.read(row));
 }
 
 /** Says what a part is, which is guessed from its name until somebody does, or what it is made of; null: it is not known. */
@@ -59,18 +38,19 @@ export async function setPartFacts(
 /**
  * What is wrong with a part. A failed part goes back new; a sound one stays.
  *
+ * @param got null: what was said of where it comes from is taken back
  * @param openAgain lines of the rebuild that are not done any more, because the part must come out again
  */
 export async function setFinding(
   number: string,
   version: number,
   part: string,
-  { renew, got, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean; readonly got?: Got | null },
+  { renew, got, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean; readonly got?: null },
   openAgain: readonly string[] = [],
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { gear } = await findingOf(c, part);
-    await writeFinding(c, part, { ...fields, ...(got === undefined ? {} : { got }), ...(got ? { chosen: null } : {}) });
+    await writeFinding(c, part, { ...fields, ...(got === undefined ? {} : { got, chosen: null, goesIn: null }) });
     if (openAgain.length)
       await c
         .trx("lines_done")
@@ -86,7 +66,6 @@ export async function setFinding(
     const mode = FAILURE_MODES.find((m) => m.mode === fields.mode);
     const renewed = renew ?? mode?.renew;
     if (renewed !== undefined) await renewPart(c, part, renewed);
-    if (got !== undefined) return `${await nameOf(c, part)}: ${got ? gotInWords(got) : "where it comes from is open again"}`;
     if (fields.fate) return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
     return `${await nameOf(c, part)}: ${mode?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
   });
@@ -198,42 +177,5 @@ export async function keepHardwareFind(number: string, version: number, find: Om
       .where({ id: job.id })
       .update(records.jobs.write({ benchFinds: [...job.benchFinds, { ...find, at }] }));
     return `hardware bench: ${find.name} from ${find.from}`;
-  });
-}
-
-/**
- * Chooses what replaces a part; null takes it back. A gear that comes with it belongs into its mate's place: the mate goes back new then, with that one.
- *
- * @param mate the mate's part and the number that goes into its place; null: whatever was chosen for it this way is taken back
- */
-export async function choosePart(
-  number: string,
-  version: number,
-  part: string,
-  chosen: string | null,
-  mate?: { part: string; chosen: string | null },
-): Promise<number> {
-  return changeJob(number, version, async (c) => {
-    await findingOf(c, part);
-    await writeFinding(c, part, { chosen, ...(chosen ? { got: null } : {}) });
-    let and = "";
-    if (mate) {
-      await findingOf(c, mate.part);
-      await writeFinding(c, mate.part, { chosen: mate.chosen });
-      if (mate.chosen) {
-        await renewPart(c, mate.part, true);
-        and = `; with it the ${await nameOf(c, mate.part)}: ${mate.chosen}`;
-      }
-    }
-    return chosen ? `${await nameOf(c, part)}: replaced by ${chosen}${and}` : `${await nameOf(c, part)}: choice taken back`;
-  });
-}
-
-/** Keeps the number that stands on a part. */
-export async function setReadNumber(number: string, version: number, part: string, read: string): Promise<number> {
-  return changeJob(number, version, async (c) => {
-    await findingOf(c, part);
-    await writeFinding(c, part, { readNumber: read.trim() || null });
-    return `${await nameOf(c, part)}: ${read.trim() ? `number ${read.trim()} read on it` : "number struck"}`;
   });
 }

@@ -1,6 +1,7 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import type { Arrival, ArrivalDecision, Order, OrderedLine, StoredNews } from "@/core/job/bought";
+import type { GoesIn } from "@/core/job/goes-in";
 import { whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { cameFor, notHereYet, type ToFit } from "@/core/match/arrival/parcel";
@@ -8,7 +9,9 @@ import type { BasketInput } from "@/core/match/basket/basket-input";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob } from "./change";
 import { database } from "./database";
+import { findingOf, writeFinding } from "./findings";
 import { newReference, newRefs } from "./ids";
+import { madeUp } from "./match";
 import type { Row } from "./rows";
 import { setSetting } from "./settings";
 import { records } from "./tables";
@@ -60,13 +63,7 @@ export async function placeBasket(
       .trx("jobs")
       .where({ id: c.job.id })
       .update(records.jobs.write({ toFit, basketAim: aim }));
-    for (const { part, number: chosen } of toFit)
-      if (part)
-        await c
-          .trx("findings")
-          .insert({ job_id: c.job.id, ...records.findings.write({ part, chosen }) })
-          .onConflict(["job_id", "part"])
-          .merge(["chosen"]);
+    for (const { part, number: chosen } of toFit) if (part) await writeFinding(c, part, { chosen, ...(await goesInAt(c, part, chosen)) });
     for (const o of orders) await insertOrder(c, o, day, false);
     await takeFromDrawer(c, fromShelf, toFit, day);
     const from = [
@@ -75,6 +72,12 @@ export async function placeBasket(
     ];
     return `parts ordered: ${from.join(", ")}`;
   });
+}
+
+/** What is known of what goes in at a place; what was said of it at the bench stays. */
+async function goesInAt(c: Change, part: string, chosen: string): Promise<{ goesIn?: GoesIn | null }> {
+  const { goesIn } = await findingOf(c, part);
+  return goesIn?.number === chosen ? {} : { goesIn: await madeUp(c, chosen) };
 }
 
 /** Takes an order back, as long as nothing of it is on its way: what came out of the drawer lies there again. */

@@ -117,7 +117,7 @@ export async function addPicture(
   if (sent) return { picture: { name: sent.name, sha256: sent.sha256, role: where.role }, version: sent.version };
   const kept = await keepPicture(bytes);
   let picture: JobPicture = { sha256: kept.sha256, name: "", role: where.role };
-  const version = await changeJob(number, "any", async ({ trx, job, at }) => {
+  const version = await changeJob(number, "beside", async ({ trx, job, at }) => {
     await trx("pictures")
       .insert({ ...kept, at })
       .onConflict("sha256")

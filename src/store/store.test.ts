@@ -51,6 +51,19 @@ describe("changing a job", () => {
     expect((await job(number)).complaint).toBe("hums");
   });
 
+  it("does not take a screen for stale because a picture came in: who sent it may not have heard yet that it arrived", async () => {
+    const number = await createJob();
+    expect(await changeJob(number, "beside", async () => "picture 0001.jpg")).toBe(2);
+    expect(await setHead(number, 1, { complaint: "hums" }, "complaint: hums")).toBe(3);
+    await changeJob(number, "beside", async () => "picture 0002.jpg");
+    await setHead(number, 4, { complaint: "clicks" }, "complaint: clicks");
+    const stale = await setHead(number, 3, { complaint: "howls" }, "complaint: howls").catch((e: unknown) => e);
+    expect(stale).toBeInstanceOf(StaleSave);
+    expect((stale as StaleSave).changes.map((c) => c.what)).toEqual(["complaint: clicks"]);
+    // a version that the job never had is no screen of this shop
+    expect(await setHead(number, 99, { complaint: "x" }, "x").catch((e: unknown) => e)).toBeInstanceOf(StaleSave);
+  });
+
   it("leaves nothing of a change that fails half-way", async () => {
     const number = await createJob({ kind: "before" });
     const broken = changeJob(number, 1, async ({ trx, job: j }) => {

@@ -2,7 +2,7 @@ import type { LedgerRow } from "@/core/order/hardware-ledger";
 
 /** Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word. */
 export function Ledger({ rows, foot }: { rows: readonly LedgerRow[]; foot?: string }) {
-  const open = rows.reduce((sum, r) => sum + r.out - r.back, 0);
+  const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0);
   return (
     <section aria-label="Ledger" className="border-2 border-base-content p-3.5">
       <div className="flex justify-between text-[22px] font-bold">
@@ -13,8 +13,11 @@ export function Ledger({ rows, foot }: { rows: readonly LedgerRow[]; foot?: stri
         {rows.map((r) => (
           <li key={r.row} className="flex items-baseline gap-3 border-t-2 border-base-300 py-1">
             <span className="figures w-[2.4ch] text-[22px]">{r.out}</span>
-            <span className="flex-1 text-[19px]">{r.row}</span>
-            <span className={`figures text-[22px] ${r.back < r.out ? "text-error" : "text-success"}`}>{r.back}</span>
+            <span className="flex-1 text-[19px]">
+              {r.row}
+              {r.aside !== undefined && <span className="block text-[17px] leading-tight">{r.aside} stays out</span>}
+            </span>
+            <span className={`figures text-[22px] ${r.back + (r.aside ?? 0) < r.out ? "text-error" : "text-success"}`}>{r.back}</span>
           </li>
         ))}
       </ul>

@@ -1,12 +1,14 @@
 import { finalChecks } from "../hand-back/final-checks";
 import { endingNamed } from "../job/ending";
+import { companionSays } from "../job/goes-in";
+import { companionsOpen, type GoingIn, goingInOf } from "../job/going-in";
 import type { Job } from "../job/job";
 import { finalKey, safetyKey, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
 import type { Stage } from "../job/stages";
 import { isFailure } from "../judge/failure-modes";
-import { notHereYet } from "../match/arrival/parcel";
+import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
 import { lineKey, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
 import { safetyGate } from "../safety/gate";
@@ -23,12 +25,21 @@ export const safetyOpen = (job: Job): string[] =>
 /** A unit that goes back as it was is put together without what a repair adds. */
 const asItWas = (job: Job): Job => ({ ...job, services: [], lubePoints: [], parts: job.parts.map((p) => ({ ...p, renew: false })) });
 
+/** Whether what was ordered still goes in: it may have been got otherwise since, or the old one stays after all. */
+function goesIn(job: Job, going: readonly GoingIn[], { part, number }: ToFit): boolean {
+  if (part) return job.parts.find((p) => p.id === part)?.renew === true && job.findings.find((f) => f.part === part)?.got === undefined;
+  const companions = going.flatMap((g) => g.with.filter((w) => w.number === number));
+  return companions.length === 0 || companions.some((w) => !w.got && !w.without);
+}
+
 /** The job's rebuild plan. */
-export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job.ending ? asItWas(job) : job));
+export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job.ending ? asItWas(job) : { ...job, goingIn: goingInOf(job) }));
 
 /** The facts that the gates of each stage are decided from. What only the rebuild asks for needs the plan, and is worked out when it is asked for: a strip under way pays nothing for it. */
 export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
   const done = new Set(job.linesDone);
+  const going = goingInOf(job);
+  const ordered = new Set(job.toFit.map((t) => t.number));
   return {
     kind: job.kind,
     model: job.model,
@@ -66,9 +77,14 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
           isGear: p.kind === "gear",
           named: f?.identity !== undefined || entered || hasNumber,
           chosen: f?.chosen !== undefined || f?.got !== undefined,
+          toOrder: f?.chosen !== undefined && !job.toFit.some((t) => t.part === p.id && t.number === f.chosen),
+          companionsOpen: going.filter((g) => g.part === p.id).flatMap((g) => companionsOpen(g, ordered).map(companionSays)),
         };
       }),
-    partsAwaited: notHereYet(job.toFit, job.arrivals).map((t) => t.number),
+    partsAwaited: notHereYet(
+      job.toFit.filter((t) => goesIn(job, going, t)),
+      job.arrivals,
+    ).map((t) => t.number),
     partsToCompare: job.arrivals.filter((a) => !a.decision).map((a) => a.number),
     greaseChosen: (job.lubricant !== undefined && job.lubePoints.length > 0) || job.noGrease !== undefined,
     // what is put in by the drop is not weighed
@@ -78,8 +94,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
       return planOf(job).steps.filter((l) => !done.has(lineKey(l))).length;
     },
     get piecesOpen(): number {
-      const ledger = hardwareLedger(job, (s) => done.has(undoKey(s.id)));
-      return ledger.out - ledger.back;
+      return hardwareLedger(job, (s) => done.has(undoKey(s.id))).open.reduce((sum, p) => sum + p.qty, 0);
     },
     finalOpen: finalChecks(job)
       .map((c) => c.check)

@@ -6,6 +6,7 @@ import { likelyAction } from "../order/likely-action";
 import { safetyGate } from "../safety/gate";
 import { type JobFacts, openGates } from "./open-gates";
 
+const wheel: JobFacts["failedParts"][number] = { id: "p1", name: "wheel", isGear: true, named: true, chosen: true, toOrder: false, companionsOpen: [] };
 const clear: JobFacts = {
   kind: "juicer",
   model: "P",
@@ -17,7 +18,7 @@ const clear: JobFacts = {
   safetyOpen: [],
   stepsLaidDown: 3,
   stripFinished: true,
-  failedParts: [{ id: "p1", name: "wheel", isGear: true, named: true, chosen: true }],
+  failedParts: [wheel],
   partsAwaited: [],
   partsToCompare: [],
   greaseChosen: true,
@@ -44,10 +45,12 @@ describe("the gates of the stages", () => {
     ["strip", { safetyOpen: ["blade"] }, "safety:blade"],
     ["strip", { stripFinished: false }, "finished"],
     ["judge", { failedParts: [] }, "finding"],
-    ["judge", { failedParts: [{ id: "p1", name: "wheel", isGear: true, named: false, chosen: false }] }, "identity:p1"],
+    ["judge", { failedParts: [{ ...wheel, named: false, chosen: false }] }, "identity:p1"],
     ["match", { partsAwaited: ["W-42"] }, "awaited"],
     ["match", { partsToCompare: ["P-8"] }, "compare"],
-    ["match", { failedParts: [{ id: "p1", name: "seal", isGear: false, named: false, chosen: false }] }, "part:p1"],
+    ["match", { failedParts: [{ ...wheel, name: "seal", isGear: false, named: false, chosen: false }] }, "part:p1"],
+    ["match", { failedParts: [{ ...wheel, toOrder: true }] }, "order:p1"],
+    ["match", { failedParts: [{ ...wheel, companionsOpen: ["2 × Cross pin, P-3"] }] }, "with:p1"],
     ["lube", { pointsUnweighed: ["case"] }, "weigh:case"],
     ["rebuild", { piecesOpen: 2 }, "ledger"],
     ["hand-back", { finalOpen: ["insulation"] }, "final:insulation"],

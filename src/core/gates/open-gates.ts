@@ -21,7 +21,17 @@ export interface JobFacts {
   /** nothing failed, and that was said */
   readonly nothingFailed: boolean;
   /** parts that go back new: is it known what they are, and where they come from */
-  readonly failedParts: readonly { readonly id: string; readonly name: string; readonly isGear: boolean; readonly named: boolean; readonly chosen: boolean }[];
+  readonly failedParts: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly isGear: boolean;
+    readonly named: boolean;
+    readonly chosen: boolean;
+    /** chosen out of the catalogue, and neither ordered nor taken out of the drawer */
+    readonly toOrder: boolean;
+    /** what goes in with it, and nobody has said where it comes from */
+    readonly companionsOpen: readonly string[];
+  }[];
   /** parts that were found bad and do not go back new; settled: it is said what mends them, or why they may stay */
   readonly keptParts: readonly { readonly id: string; readonly name: string; readonly settled: boolean }[];
   /** ordered and not here yet, by number */
@@ -72,6 +82,10 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       break;
     case "match":
       for (const p of f.failedParts) unless(p.chosen, `part:${p.id}`, `Say what replaces the ${p.name}, or where it comes from.`);
+      for (const p of f.failedParts)
+        unless(!p.toOrder, `order:${p.id}`, `The ${p.name} is chosen and not in hand: order it in the basket, or say where it comes from.`);
+      for (const p of f.failedParts)
+        for (const c of p.companionsOpen) out.push({ gate: `with:${p.id}`, says: `Say where this comes from: ${c}. It goes in with the new ${p.name}.` });
       unless(f.partsToCompare.length === 0, "compare", `Compare with the old one before it is fitted: ${f.partsToCompare.join(", ")}.`);
       unless(f.partsAwaited.length === 0, "awaited", `Still on its way: ${f.partsAwaited.join(", ")}.`);
       break;

@@ -3,6 +3,7 @@ import type { Frozen } from "../frozen";
 import { CAUSE_RULES } from "../judge/cause-rules";
 import { fateName } from "../judge/fate";
 import { gearIdentity, gearNotes } from "./gear-notes";
+import { goesInSchema } from "./goes-in";
 import { gotSchema } from "./got";
 import { later, ref, text } from "./written";
 
@@ -22,6 +23,8 @@ export const findingSchema = z.strictObject({
   readNumber: text.optional(),
   /** where what goes in comes from, if it is not ordered out of the catalogue */
   got: gotSchema.optional(),
+  /** what goes in in its place, where that is made up otherwise */
+  goesIn: goesInSchema.optional(),
   /** what is done about it, and why */
   fate: fateName.optional(),
   fateWhy: text.optional(),

@@ -4,6 +4,7 @@ import type { Frozen } from "../frozen";
 import { answerSchema } from "./answer";
 import { arrivalSchema, orderSchema, storedQuote } from "./bought";
 import { findingSchema } from "./finding";
+import { goingInOf } from "./going-in";
 import { jobHead } from "./job";
 import { partSchema } from "./part";
 import { jobPicture } from "./picture";
@@ -126,7 +127,7 @@ export const carriedSchema = z.strictObject({
 export type Carried = Frozen<z.infer<typeof carriedSchema>>;
 
 /** What stands under `x` of a finding. */
-export const carriedFinding = findingSchema.pick({ gear: true, fate: true, fateWhy: true, readNumber: true, got: true }).partial();
+export const carriedFinding = findingSchema.pick({ gear: true, fate: true, fateWhy: true, readNumber: true, got: true, goesIn: true }).partial();
 
 /** Reads a job file's JSON, with what this program keeps under `x`. Throws a Fault that names the place. */
 export function readJobFile(json: unknown): JobFile {
@@ -174,6 +175,10 @@ export const stripOf = (file: JobFile): Strip => ({
   steps: file.steps,
   services: file.services ?? [],
   lubePoints: file.lubePoints ?? [],
+  goingIn: goingInOf({
+    parts: file.parts ?? [],
+    findings: (file.findings ?? []).map((f, i) => ({ ...carriedOfFinding(f.x, `findings[${i}].x`).own, part: f.part, chosen: f.chosen })),
+  }),
 });
 
 /** The same job gives the same bytes: keys in the order of the schema, two spaces, a newline at the end. */

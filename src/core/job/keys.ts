@@ -2,12 +2,14 @@
  * The keys by which a job remembers what was finished and answered: lines of the rebuild plan, questions of the gates. They are made and taken apart here and nowhere else.
  */
 
-const PREFIX = { undo: "undo:", grease: "grease:", service: "service:", check: "check:", safety: "safety:", final: "final:" } as const;
+const PREFIX = { undo: "undo:", grease: "grease:", service: "service:", with: "with:", check: "check:", safety: "safety:", final: "final:" } as const;
 
 /** A line of the plan that undoes a step. */
 export const undoKey = (step: string): string => PREFIX.undo + step;
 export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoint;
 export const serviceKey = (service: string): string => PREFIX.service + service;
+/** A companion that goes in with a new part. */
+export const withKey = (part: string, companion: string): string => `${PREFIX.with}${part}:${companion}`;
 export const checkKey = (check: string, afterStep: string): string => `${PREFIX.check}${check}:${afterStep}`;
 /** A question of the safety gate. */
 export const safetyKey = (gate: string): string => PREFIX.safety + gate;

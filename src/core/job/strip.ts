@@ -1,3 +1,4 @@
+import type { GoingIn } from "./going-in";
 import type { Part } from "./part";
 import type { LubePoint, Service } from "./service";
 import type { StripStep } from "./step";
@@ -8,4 +9,6 @@ export interface Strip {
   readonly steps: readonly StripStep[];
   readonly services: readonly Service[];
   readonly lubePoints: readonly LubePoint[];
+  /** what goes in in a part's place, made up otherwise than what came out */
+  readonly goingIn?: readonly GoingIn[];
 }

@@ -16,48 +16,68 @@ export interface LedgerRow {
   readonly row: string;
   readonly out: number;
   readonly back: number;
+  readonly aside?: number;
 }
 
 export interface Ledger {
   /** all hardware quantities plus one for each part that came off */
   readonly out: number;
   readonly back: number;
+  /** pieces that stay out, because what goes in does without them; left out: none */
+  readonly aside?: number;
   readonly open: readonly OpenPiece[];
 }
 
 /** A piece as it is asked about: hardware of some number, or a part. */
 export type LedgerPiece = { readonly hardware: string } | { readonly part: string };
-/** Whether a piece of a step has gone back. */
-export type IsBack = (step: StripStep, piece: LedgerPiece) => boolean;
+/** Whether a piece of a step has gone back, or is set aside for good. */
+export type IsBack = (step: StripStep, piece: LedgerPiece) => boolean | "aside";
 
-/** Out and back: what came off, what of it has gone back, and where the rest lies. */
+/** Whether a piece that came out stays out, because what goes in does without it. */
+export const staysOut = (goingIn: Strip["goingIn"], piece: LedgerPiece): string | undefined =>
+  goingIn
+    ?.flatMap((g) => g.staysOut)
+    .find((p) => ("part" in p ? "part" in piece && p.part === piece.part : "hardware" in piece && p.hardware === piece.hardware))?.why;
+
+/** The count while the work goes on: a step that is undone has put back its pieces, and set aside those that stay out. */
+export const backOnce =
+  (goingIn: Strip["goingIn"], undone: (step: StripStep) => boolean): IsBack =>
+  (step, piece) =>
+    undone(step) && (staysOut(goingIn, piece) === undefined || "aside");
+
+/** Out and back: what came off, what of it has gone back, and where the rest lies. Out is the sum of back, aside and open. */
 export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Ledger {
   let out = 0;
   let back = 0;
+  let aside = 0;
   const open: OpenPiece[] = [];
   strip.steps.forEach((s, i) => {
     const count = (qty: number, piece: LedgerPiece): void => {
       out += qty;
-      if (isBack(s, piece)) back += qty;
+      const where = isBack(s, piece);
+      if (where === "aside") aside += qty;
+      else if (where) back += qty;
       else open.push({ step: s.id, pocket: i + 1, ...piece, qty });
     };
     for (const h of s.hardware ?? []) count(h.qty, { hardware: h.id });
     for (const p of s.parts ?? []) count(1, { part: p });
   });
-  return { out, back, open };
+  return { out, back, ...(aside ? { aside } : {}), open };
 }
 
 /** The same count by kind, as the two pencilled columns of the screen. Rows that never had anything are left out. */
 export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerRow[] {
-  const rows = [...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0 })), { row: "parts", kinds: [], out: 0, back: 0 }];
+  const rows = [...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0, aside: 0 })), { row: "parts", kinds: [], out: 0, back: 0, aside: 0 }];
   for (const s of strip.steps) {
     const add = (row: (typeof rows)[number] | undefined, qty: number, piece: LedgerPiece): void => {
       if (!row) return;
       row.out += qty;
-      if (isBack(s, piece)) row.back += qty;
+      const where = isBack(s, piece);
+      if (where === "aside") row.aside += qty;
+      else if (where) row.back += qty;
     };
     for (const h of s.hardware ?? []) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
     for (const part of s.parts ?? []) add(rows.at(-1), 1, { part });
   }
-  return rows.filter((r) => r.out > 0).map(({ row, out, back }) => ({ row, out, back }));
+  return rows.filter((r) => r.out > 0).map(({ row, out, back, aside }) => ({ row, out, back, ...(aside ? { aside } : {}) }));
 }

@@ -1,12 +1,14 @@
 import { hardwareInWords } from "../hardware/piece";
-import { checkKey, greaseKey, serviceKey, undoKey } from "../job/keys";
+import { companionKey, companionSays } from "../job/goes-in";
+import type { GoingIn } from "../job/going-in";
+import { checkKey, greaseKey, serviceKey, undoKey, withKey } from "../job/keys";
 import { type Part, partName } from "../job/part";
 import type { LubePoint, Service } from "../job/service";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 import { cautionsFor } from "../safety/cautions";
 import { type CheckedStrip, checkStrip } from "./checked-strip";
-import { hardwareLedger, type IsBack, type Ledger } from "./hardware-ledger";
+import { backOnce, hardwareLedger, type IsBack, type Ledger, type LedgerPiece, staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { REBUILD_CHECKS } from "./rebuild-checks";
 import { stepCalled } from "./step-words";
@@ -22,6 +24,8 @@ export interface FitLine extends Line {
   readonly action: string;
   readonly parts: readonly string[];
   readonly hardware: readonly string[];
+  /** pieces of the step that stay out, because what goes in does without them */
+  readonly aside?: readonly LedgerPiece[];
   readonly cautions: readonly string[];
 }
 export interface GreaseLine extends Line {
@@ -32,12 +36,18 @@ export interface ServiceLine extends Line {
   readonly kind: "service";
   readonly service: string;
 }
+/** Something goes in with a new part that did not come out with the old one. */
+export interface WithLine extends Line {
+  readonly kind: "with";
+  readonly part: string;
+  readonly companion: string;
+}
 export interface CheckLine extends Line {
   readonly kind: "check";
   readonly check: string;
   readonly after: string;
 }
-export type RebuildLine = FitLine | GreaseLine | ServiceLine | CheckLine;
+export type RebuildLine = FitLine | WithLine | GreaseLine | ServiceLine | CheckLine;
 
 export type Pick = { readonly hardware: string; readonly qty: number; readonly why: string } | { readonly part: string; readonly why: string };
 
@@ -52,7 +62,7 @@ export interface RebuildPlan {
 }
 
 /** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off; untimed, two minutes. */
-const MINUTES = { step: 2, grease: 2, service: 3, check: 0.5 } as const;
+const MINUTES = { step: 2, grease: 2, service: 3, with: 1, check: 0.5 } as const;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
@@ -61,6 +71,8 @@ export function lineKey(line: RebuildLine): string {
       return greaseKey(line.lubePoint);
     case "service":
       return serviceKey(line.service);
+    case "with":
+      return withKey(line.part, line.companion);
     case "check":
       return checkKey(line.check, line.after);
     default:
@@ -84,6 +96,7 @@ type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n">
 export function rebuildPlan(strip: Strip): RebuildPlan {
   const checked = checkStrip(strip);
   const order = undoOrder(checked, needsOf(checked));
+  const going = strip.goingIn ?? [];
   const neededBy: number[][] = checked.steps.map(() => []);
   checked.needs.forEach((own, k) => {
     if (checked.steps[k]?.action !== "note") for (const n of own) neededBy[n]?.push(k);
@@ -106,7 +119,8 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
       if (!v.waitMinutes && here(v))
         service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
     for (const g of strip.lubePoints) if (here(g) && (g.reachedBy || g.when === "before-fit")) drafts.push(grease(checked, g, i));
-    drafts.push(undoing(checked, neededBy, i, own));
+    for (const g of going) if (own.includes(g.part)) drafts.push(...companions(checked, g));
+    drafts.push(undoing(checked, neededBy, i, own, going));
     for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
     drafts.push(...checksAfter(checked, i, order[k + 1]));
   });
@@ -114,7 +128,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   const lines = drafts.map((d, i): RebuildLine => ({ n: i + 1, ...d }));
   return {
     steps: lines,
-    pick: picks(checked),
+    pick: picks(checked, going),
     ledger: hardwareLedger(checked, carriedBy(lines)),
     waits: waitsAfter.map(({ at, service: v }) => ({
       after: at,
@@ -129,23 +143,41 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
 function carriedBy(lines: readonly RebuildLine[]): IsBack {
   const hardware = new Set(lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? l.hardware : [])));
   const parts = new Set(lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? l.parts : [])));
-  return (_, piece) => ("hardware" in piece ? hardware.has(piece.hardware) : parts.has(piece.part));
+  const aside = lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? (l.aside ?? []) : []));
+  return (_, piece) => {
+    const isAside = aside.some((p) => ("hardware" in piece ? "hardware" in p && p.hardware === piece.hardware : "part" in p && p.part === piece.part));
+    return isAside ? "aside" : "hardware" in piece ? hardware.has(piece.hardware) : parts.has(piece.part);
+  };
 }
 
 /** The ledger while the work goes on: what is back once the lines with these keys are done. */
 export function ledgerAfter(strip: Strip, done: ReadonlySet<string>): Ledger {
-  return hardwareLedger(checkStrip(strip), (s) => done.has(undoKey(s.id)));
+  return hardwareLedger(
+    checkStrip(strip),
+    backOnce(strip.goingIn, (s) => done.has(undoKey(s.id))),
+  );
 }
 
-function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number, parts: readonly string[]): Draft {
+/** What goes in with a new part, laid ready before it. What is left out with a reason has no line. */
+const companions = (strip: CheckedStrip, g: GoingIn): Draft[] =>
+  g.with
+    .filter((c) => !c.without)
+    .map((c) => ({ kind: "with", part: g.part, companion: companionKey(c), because: [c.why || `it goes in with the new ${nameOf(strip, g.part)}`] }));
+
+function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number, own: readonly string[], going: readonly GoingIn[]): Draft {
   const step = strip.steps[i] as StripStep;
+  const isOut = (piece: LedgerPiece): boolean => staysOut(going, piece) !== undefined;
+  const pieces = [...own.map((part) => ({ part })), ...(step.hardware ?? []).map((h) => ({ hardware: h.id }))];
+  const aside = pieces.filter(isOut);
+  const parts = own.filter((part) => !isOut({ part }));
   const names = parts.map((p) => nameOf(strip, p));
   return {
     kind: step.action === "block" ? "unblock" : "fit",
     undoes: step.id,
     action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
     parts,
-    hardware: (step.hardware ?? []).map((h) => h.id),
+    hardware: (step.hardware ?? []).map((h) => h.id).filter((hardware) => !isOut({ hardware })),
+    ...(aside.length ? { aside } : {}),
     because: reasons(strip, neededBy, i),
     cautions: cautionsFor(step, names, "back"),
   };
@@ -186,24 +218,29 @@ function checksAfter(strip: CheckedStrip, i: number, nextIndex: number | undefin
 }
 
 /** What must be new: used once, lost, broken or missing; parts that are renewed or did not come off whole. */
-function picks(strip: CheckedStrip): Pick[] {
+function picks(strip: CheckedStrip, going: readonly GoingIn[]): Pick[] {
   const whyNew = (once: boolean | undefined, state: string | undefined, first: string): string | undefined => (once ? first : state);
   const hardware = strip.steps.flatMap((s) =>
     (s.hardware ?? []).flatMap((h) => {
       const why = whyNew(h.once, h.state, "used once");
-      return why ? [{ hardware: h.id, qty: h.qty, why: `${why}: ${hardwareInWords({ ...h, state: undefined })}` }] : [];
+      return why && staysOut(going, { hardware: h.id }) === undefined
+        ? [{ hardware: h.id, qty: h.qty, why: `${why}: ${hardwareInWords({ ...h, state: undefined })}` }]
+        : [];
     }),
   );
   const parts = strip.parts.flatMap((p) => {
     const why = whyNew(p.renew, strip.cameOffIn.has(p.id) ? p.state : undefined, "renewed");
-    return why ? [{ part: p.id, why: `${why}: ${partName(p)}` }] : [];
+    return why && staysOut(going, { part: p.id }) === undefined ? [{ part: p.id, why: `${why}: ${partName(p)}` }] : [];
   });
-  return [...hardware, ...parts];
+  const beside = going.flatMap((g) =>
+    g.with.filter((c) => !c.without).map((c) => ({ part: g.part, why: `with ${nameOf(strip, g.part)}: ${companionSays(c)}` })),
+  );
+  return [...hardware, ...parts, ...beside];
 }
 
 function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {
   const steps = order.reduce((sum, i) => sum + (strip.steps[i]?.minutes ?? MINUTES.step), 0);
-  return drafts.reduce((sum, d) => sum + (d.kind === "grease" || d.kind === "service" || d.kind === "check" ? MINUTES[d.kind] : 0), steps);
+  return drafts.reduce((sum, d) => sum + (d.kind === "fit" || d.kind === "unblock" ? 0 : MINUTES[d.kind]), steps);
 }
 
 /** What laid a place open, by name. */

@@ -26,6 +26,9 @@ export const partFields =
     { column: "replaces", label: "Replaces", hint: "NUMBER: on which condition" },
     { column: "needs_also", label: "Must come with it", hint: "2 x NUMBER: why" },
     { column: "incompatible_with", label: "Does not work with", hint: "NUMBER: why" },
+    { column: "facing", label: "It faces", hint: "hub to the motor; empty: as the old one" },
+    { column: "stack", label: "It lies so, the lowest first", hint: "shim; wheel; washer" },
+    { column: "leaves_out", label: "Does without", hint: "the felt ring of the old one", wide: true },
     { column: "contains", label: "Holds, if it is a kit", hint: "2 x NUMBER; several with semicolons", wide: true },
   ];
 

@@ -1,6 +1,7 @@
 import { format, parseISO } from "date-fns";
 import type { Lubricant } from "@/core/grease/lubricant";
 import { hardwareInWords } from "@/core/hardware/piece";
+import { gotPieces } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
@@ -22,7 +23,7 @@ export function SheetParts({
   /** on what parts cost the shop */
   markupPercent: number;
 }) {
-  const got = job.findings.flatMap((f) => (f.got && job.parts.find((p) => p.id === f.part)?.renew ? [{ for: partNamed(job, f.part), got: f.got }] : []));
+  const got = gotPieces(job);
   const chosen = job.findings.flatMap((f) => {
     const part = catalogue.find((p) => p.number === f.chosen);
     // what was chosen and then mended, or left as it was, did not go in
@@ -68,9 +69,12 @@ export function SheetParts({
           </tr>
         ))}
         {got.map((g) => (
-          <tr key={g.for} className="border-b border-[#d7ccb4]">
-            <td className="py-0.5 first-letter:uppercase">{g.for}</td>
-            <td className="first-letter:uppercase">{gotInWords({ ...g.got, number: undefined })}</td>
+          <tr key={g.key} className="border-b border-[#d7ccb4]">
+            <td className="py-0.5 first-letter:uppercase">{g.for ?? "With it"}</td>
+            <td className="first-letter:uppercase">
+              {g.says && `${g.says}, `}
+              {gotInWords({ ...g.got, number: undefined })}
+            </td>
             <td className="figures text-[15px]">{g.got.number}</td>
             <td className="figures text-right text-[15px]">{g.got.price === undefined ? "" : money(g.got.price, currency)}</td>
           </tr>

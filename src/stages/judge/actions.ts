@@ -6,7 +6,6 @@ import { planOf } from "@/core/gates/job-facts";
 import { PART_KINDS } from "@/core/hardware/part-kind";
 import { chosenCauses, findingSchema } from "@/core/job/finding";
 import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
-import { gotSchema } from "@/core/job/got";
 import { type Job, jobHead } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
@@ -55,8 +54,8 @@ const findingInput = z.object({
   ...onPart,
   ...findingSchema.pick({ mode: true, extent: true, note: true, fate: true, fateWhy: true }).shape,
   renew: z.boolean().optional(),
-  /** where it comes from; null: that is open again */
-  got: gotSchema.nullable().optional(),
+  /** null: where it comes from is open again */
+  got: z.null().optional(),
 });
 export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<ActionResult> {
   return act(findingInput, raw, async ({ number, version, part, ...f }) => {

@@ -5,9 +5,10 @@ import { z } from "zod";
 import { practiceCaliper } from "@/bench/caliper";
 import { Fault } from "@/core/fault";
 import { reworkList, type StoredNews } from "@/core/job/bought";
-import { gotSchema, STAYS } from "@/core/job/got";
+import { goesInChange } from "@/core/job/goes-in";
+import { type Got, gotSchema, STAYS } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
-import { note, ref, words } from "@/core/job/written";
+import { note, ref, text, words } from "@/core/job/written";
 import { comparedValue, whatToCompare } from "@/core/match/arrival/arrival";
 import { type BasketNumbers, basketNumbers } from "@/core/match/basket/basket";
 import { type BasketInput, basketInput } from "@/core/match/basket/basket-input";
@@ -15,7 +16,8 @@ import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { mustAskAgain } from "@/core/match/quote/quote";
 import { partsNumbered } from "@/store/catalogue";
 import { currentJob, thereIs } from "@/store/job";
-import { choosePart, setFinding, setReadNumber } from "@/store/judge";
+import { setFinding } from "@/store/judge";
+import { choosePart, sayOfWhatGoesIn, setGot, setReadNumber } from "@/store/match";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, shopSettings } from "@/store/settings";
@@ -64,22 +66,37 @@ export async function readNumber(raw: z.infer<typeof read>): Promise<ActionResul
 const gotFields = z.object({ ...gotSchema.shape, says: words, number: words, price: words, differs: words });
 const getting = z.object({ ...onJob, part: ref, got: gotFields.nullable() });
 
+/** Where something comes from, as it is typed. */
+function gotAsTyped({ from, says, number, price, differs }: z.infer<typeof gotFields>): Got {
+  const amount = amountFrom("price", price);
+  return {
+    from,
+    ...(says.trim() ? { says: says.trim() } : {}),
+    ...(number.trim() ? { number: number.trim() } : {}),
+    ...(amount === null ? {} : { price: amount }),
+    ...(differs.trim() ? { differs: differs.trim() } : {}),
+  };
+}
+
 /** Says where a part comes from that is not ordered out of the catalogue, as it is typed; null: that is open again. */
 export async function takeGot(raw: z.infer<typeof getting>): Promise<ActionResult> {
-  return act(getting, raw, ({ number, version, part, got }) => {
-    if (!got) return setFinding(number, version, part, { got: null });
-    const { from, says, number: named, price, differs } = got;
-    const amount = amountFrom("price", price);
-    return setFinding(number, version, part, {
-      got: {
-        from,
-        ...(says.trim() ? { says: says.trim() } : {}),
-        ...(named.trim() ? { number: named.trim() } : {}),
-        ...(amount === null ? {} : { price: amount }),
-        ...(differs.trim() ? { differs: differs.trim() } : {}),
-      },
-    });
-  });
+  return act(getting, raw, ({ number, version, part, got }) => setGot(number, version, part, got && gotAsTyped(got)));
+}
+
+const goingIn = z.object({ ...onJob, part: ref, said: goesInChange });
+
+const companionGot = z.object({ ...onJob, part: ref, companion: text, got: gotFields });
+
+/** Says where something comes from that goes in with a new part, as it is typed. */
+export async function takeCompanionGot(raw: z.infer<typeof companionGot>): Promise<ActionResult> {
+  return act(companionGot, raw, ({ number, version, part, companion, got }) =>
+    sayOfWhatGoesIn(number, version, part, { what: "companion", companion, got: gotAsTyped(got) }),
+  );
+}
+
+/** Says something of what goes in in a part's place. */
+export async function sayGoesIn(raw: z.infer<typeof goingIn>): Promise<ActionResult> {
+  return act(goingIn, raw, ({ number, version, part, said }) => sayOfWhatGoesIn(number, version, part, said));
 }
 
 const staying = z.object({ ...onJob, part: ref, fate: z.enum(STAYS.map((s) => s.fate)), says: note.min(3, "say in a few words why, or what is done to it") });

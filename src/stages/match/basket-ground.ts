@@ -1,8 +1,9 @@
 import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
 import { planOf } from "@/core/gates/job-facts";
+import { gotPieces } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
-import { partName, partNamed } from "@/core/job/part";
+import { partNamed } from "@/core/job/part";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
@@ -48,12 +49,15 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
 }
 
 function placeOf(job: Job, p: PartCandidates): Place {
-  const mate = job.findings.find((f) => f.part === p.id)?.gear.mate;
+  const { gear, goesIn } = job.findings.find((f) => f.part === p.id) ?? {};
+  const mate = gear?.mate;
+  // what goes in with it and is got elsewhere, or left out, is not bought
+  const settled = new Set(goesIn?.number === p.chosen?.number ? goesIn?.with.flatMap((c) => (c.got || c.without ? [c.number] : [])) : []);
   return {
     id: p.id,
     name: partNamed(job, p.id),
     candidates: p.candidates,
-    chosen: p.chosen,
+    chosen: p.chosen && { ...p.chosen, needsAlso: p.chosen.needsAlso.filter((n) => !settled.has(n.number)) },
     ...("missing" in p.wanted ? { missing: p.wanted.missing } : {}),
     ...(mate ? { mate } : {}),
   };
@@ -67,10 +71,7 @@ async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
   const grams = job.lubePoints.reduce((s, g) => s + (g.grams ?? 0), 0);
   const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
   return {
-    parts: job.parts.flatMap((p) => {
-      const got = p.renew ? job.findings.find((f) => f.part === p.id)?.got : undefined;
-      return got ? [{ says: `${partName(p)}, ${gotInWords(got)}`, qty: 1, price: got.price ?? 0 }] : [];
-    }),
+    parts: gotPieces(job).map((g) => ({ says: `${g.for ?? g.says}, ${gotInWords(g.got)}`, qty: 1, price: g.got.price ?? 0 })),
     consumables: [
       ...(settings.cleaningCost > 0 ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }] : []),
       ...(lubricant?.pricePer100G && grams > 0

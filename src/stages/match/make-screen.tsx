@@ -1,8 +1,15 @@
+"use client";
+
+import { useRouter } from "next/navigation";
 import type { MakingNote, Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
+import { type Got, gotInWords, type Source } from "@/core/job/got";
 import { GearFace } from "@/ui/gear-face";
+import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { Reasons } from "@/ui/reasons";
+import { useJob } from "../saving/job-context";
+import { takeGot } from "./actions";
 
 const FILES = [
   { as: "svg", says: "SVG, to print or laser-cut" },
@@ -19,6 +26,7 @@ export function MakeScreen({
   notes,
   donors,
   isGear,
+  got,
 }: {
   number: string;
   part: string;
@@ -27,7 +35,14 @@ export function MakeScreen({
   gear: GearToMake | null;
   notes: readonly MakingNote[];
   donors: readonly { readonly number: string; readonly says: string }[];
+  got: Got | undefined;
 }) {
+  const { run } = useJob();
+  const router = useRouter();
+  const comesFrom = async (from: Source, says: string): Promise<void> => {
+    const result = await run(takeGot, { part, got: { from, says, number: "", price: "", differs: "" } });
+    if (result.ok) router.push(`/jobs/${number}/match`);
+  };
   return (
     <div className="grid h-full grid-cols-[minmax(0,5fr)_minmax(0,7fr)] gap-6">
       <section aria-label="Three ways" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
@@ -43,14 +58,25 @@ export function MakeScreen({
             {w.way === "donor" && donors.length > 0 && (
               <ul className="flex flex-wrap gap-2 pt-1">
                 {donors.map((d) => (
-                  <li key={d.number}>
+                  <li key={d.number} className="flex gap-2">
                     <KeyLink href={`/jobs/${d.number}`} className="small">
                       {d.number}: {d.says}
                     </KeyLink>
+                    <KeyButton className="small" onPress={() => void comesFrom("donor", `the unit of ${d.number}`)}>
+                      It comes from {d.number}
+                    </KeyButton>
                   </li>
                 ))}
               </ul>
             )}
+            {w.way === "make" &&
+              (got?.from === "made" ? (
+                <p className="says good mt-1 text-[20px]">✓ {gotInWords(got)}</p>
+              ) : (
+                <KeyButton keyName="H" className="small mt-1" onPress={() => void comesFrom("made", "")}>
+                  It is made here
+                </KeyButton>
+              ))}
             {w.way === "bond" && !w.barred && (
               <p className="says danger mt-1">Gloves and fresh air: epoxy irritates skin, and what is used to degrease burns. No flame near it.</p>
             )}

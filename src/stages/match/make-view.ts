@@ -1,5 +1,6 @@
 import { type MakingNote, makingNotes, type Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
+import type { Got } from "@/core/job/got";
 import { partName } from "@/core/job/part";
 import { donorsFor } from "@/store/donors";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -14,6 +15,8 @@ export interface MakeView {
   readonly ways: readonly Way[];
   readonly gear: GearToMake | null;
   readonly notes: readonly MakingNote[];
+  /** where it comes from, if that was said */
+  readonly got: Got | undefined;
   readonly donors: readonly { readonly number: string; readonly says: string }[];
 }
 
@@ -31,6 +34,7 @@ export async function makeView(number: string, id: string): Promise<MakeView | n
     ways: waysFor(job, id, donors.length),
     gear,
     notes: gear ? makingNotes(gear, part.material) : [],
+    got: job.findings.find((f) => f.part === id)?.got,
     donors,
   };
 }

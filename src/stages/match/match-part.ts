@@ -1,3 +1,4 @@
+import type { GoesIn } from "@/core/job/goes-in";
 import type { Got } from "@/core/job/got";
 import type { Candidate } from "@/core/match/candidates/rank";
 import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
@@ -14,6 +15,10 @@ export interface MatchPart {
   readonly chosen?: string;
   /** where it comes from, if not out of the catalogue */
   readonly got?: Got | undefined;
+  /** what goes in in its place, with what comes with it */
+  readonly goesIn?: GoesIn | undefined;
+  /** ordered, or taken out of the drawer */
+  readonly ordered: boolean;
   readonly readNumber: string | undefined;
   readonly isGear: boolean;
 }

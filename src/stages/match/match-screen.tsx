@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { useState } from "react";
+import { companionsOpen } from "@/core/job/going-in";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { type Packed, usePacked } from "@/ui/packed";
@@ -11,6 +12,7 @@ import { SavedField } from "../saving/saved-field";
 import { choose, readNumber } from "./actions";
 import { CandidateList } from "./candidate-list";
 import { CandidateVerdict } from "./candidate-verdict";
+import { GoesInWith } from "./goes-in-with";
 import { GotFrom, GotShown } from "./got-from";
 import type { MatchPart } from "./match-part";
 import type { MatchView } from "./match-view";
@@ -24,25 +26,28 @@ export function MatchScreen({
   currency,
   drafts,
   ended,
+  ordered,
+  cameOut,
 }: Omit<MatchView, "frame" | "places" | "parts"> & { parts: Packed<readonly MatchPart[]> }) {
   const parts = usePacked(packed);
   const { run, number } = useJob();
   const [picked, setPicked] = useState(parts.find((p) => !p.chosen && !p.got)?.id ?? parts[0]?.id);
   const part = parts.find((p) => p.id === picked) ?? parts[0];
   const [looked, setLooked] = useState<string>();
-  const [getting, setGetting] = useState(false);
+  const [panel, setPanel] = useState<"got" | "with" | null>(null);
   const shown = part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
   if (!part || ended) return <NothingToReplace stage={stage} gates={gates} ended={ended} />;
   const pick = (id: string): void => {
     setPicked(id);
     setLooked(undefined);
-    setGetting(false);
+    setPanel(null);
   };
   const onToTheNext = (): void => {
-    setGetting(false);
+    setPanel(null);
     const next = parts.find((p) => !p.chosen && !p.got && p.id !== part.id);
     if (next) pick(next.id);
   };
+  const open = part.goesIn ? companionsOpen({ ...part.goesIn, part: part.id }, new Set(ordered)) : [];
   const take = async (): Promise<void> => {
     if (!shown) return;
     const result = await run(choose, { part: part.id, chosen: shown.part.number });
@@ -81,18 +86,34 @@ export function MatchScreen({
           <CandidateList candidates={part.candidates} shown={shown} onLook={setLooked} />
         )}
         <div className="mt-2 grid grid-cols-2 gap-2">
-          <KeyButton keyName="F" pressed={getting} onPress={() => setGetting(!getting)}>
+          <KeyButton keyName="F" pressed={panel === "got"} onPress={() => setPanel(panel === "got" ? null : "got")}>
             Got it from
           </KeyButton>
           <KeyLink keyName="M" href={`/jobs/${number}/match/make/${part.id}`}>
             Make one
           </KeyLink>
+          {part.goesIn && (
+            <KeyButton keyName="W" className="col-span-2" pressed={panel === "with"} onPress={() => setPanel(panel === "with" ? null : "with")}>
+              What goes in with it{open.length > 0 && `: ${open.length} open`}
+            </KeyButton>
+          )}
         </div>
       </section>
-      {getting ? (
+      {panel === "with" && part.goesIn ? (
+        <GoesInWith
+          key={part.id}
+          part={part.id}
+          name={part.name}
+          goesIn={part.goesIn}
+          ordered={ordered}
+          cameOut={cameOut}
+          currency={currency}
+          draft={drafts[`match.with.${part.id}`]}
+        />
+      ) : panel === "got" ? (
         <GotFrom key={part.id} part={part} currency={currency} draft={drafts[`match.got.${part.id}`]} onDone={onToTheNext} />
       ) : part.got ? (
-        <GotShown got={part.got} currency={currency} onChange={() => setGetting(true)} />
+        <GotShown got={part.got} currency={currency} onChange={() => setPanel("got")} />
       ) : shown && !part.missing ? (
         <CandidateVerdict part={part} shown={shown} currency={currency} onTake={() => void take()} />
       ) : (

@@ -1,12 +1,16 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
+import { goingInOf } from "@/core/job/going-in";
+import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
 import type { Stage } from "@/core/job/stages";
+import type { LedgerPiece } from "@/core/order/hardware-ledger";
 import { loadDrafts } from "@/store/drafts";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { candidatesOf } from "../job-view/job-candidates";
 import { pageJob } from "../job-view/page-job";
+import { pieceNamed } from "../job-view/piece-named";
 import { wantedInWords } from "../job-view/wanted-part";
 import { type MatchHead, matchHead } from "./match-head";
 import type { MatchPart } from "./match-part";
@@ -22,11 +26,30 @@ export interface MatchView {
   readonly drafts: Readonly<Record<string, unknown>>;
   /** nothing is bought: it ends without its repair */
   readonly ended: boolean;
+  /** numbers that were ordered, or taken out of the drawer */
+  readonly ordered: readonly string[];
+  /** pieces that came out, to say which of them stay out */
+  readonly cameOut: readonly CameOut[];
 }
+
+/** A piece that came out, by its name and the step that took it off. */
+export interface CameOut {
+  readonly piece: LedgerPiece;
+  readonly says: string;
+}
+
+const cameOut = (job: Job): CameOut[] =>
+  job.steps.flatMap((s, i) =>
+    [...(s.parts ?? []).map((part) => ({ part })), ...(s.hardware ?? []).map((h) => ({ hardware: h.id }))].map((piece) => ({
+      piece,
+      says: `step ${i + 1}: ${pieceNamed(job, piece)}`,
+    })),
+  );
 
 export async function matchView(number: string): Promise<MatchView | null> {
   const job = await pageJob(number);
   if (!job) return null;
+  const going = goingInOf(job);
   const parts = (await candidatesOf(job)).map(({ id, wanted, candidates, chosen, offers }): MatchPart => {
     const part = job.parts.find((p) => p.id === id);
     const finding = job.findings.find((f) => f.part === id);
@@ -40,6 +63,8 @@ export async function matchView(number: string): Promise<MatchView | null> {
       chosen: chosen?.number,
       readNumber: finding?.readNumber,
       got: finding?.got,
+      goesIn: going.find((g) => g.part === id),
+      ordered: finding?.chosen !== undefined && job.toFit.some((t) => t.part === id && t.number === finding.chosen),
       isGear: part?.kind === "gear",
     };
   });
@@ -52,5 +77,7 @@ export async function matchView(number: string): Promise<MatchView | null> {
     currency: (await shopSettings()).currency,
     drafts: await loadDrafts(job.id),
     ended: job.ending !== undefined,
+    ordered: job.toFit.map((t) => t.number),
+    cameOut: going.length ? cameOut(job) : [],
   };
 }

@@ -9,7 +9,7 @@ import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
 import { donorsFor } from "@/store/donors";
 import { takeInJobFile } from "@/store/job-file";
-import { setReadNumber } from "@/store/judge";
+import { setReadNumber } from "@/store/match";
 import { offerRows, supplierRows } from "@/store/offer-rows";
 import { decideArrival, placeBasket, takeNews, whatLiesThere } from "@/store/orders";
 import { addPicture } from "@/store/pictures";

@@ -12,8 +12,8 @@ export function PartsToReplace({ parts, part, onPick }: { parts: readonly MatchP
         <li key={p.id}>
           <PickRow on={p.id === part.id} onPick={() => onPick(p.id)}>
             {p.name}
-            <span className={`block text-[18px] ${p.chosen || p.got || p.id === part.id ? "" : "text-error"}`}>
-              {p.got ? `✓ ${gotInWords(p.got)}` : p.chosen ? `✓ ${p.chosen}` : "○ not chosen"}
+            <span className={`block text-[18px] ${p.ordered || p.got || p.id === part.id ? "" : "text-error"}`}>
+              {p.got ? `✓ ${gotInWords(p.got)}` : p.chosen ? (p.ordered ? `✓ ${p.chosen}` : `○ ${p.chosen}, to order`) : "○ not chosen"}
             </span>
           </PickRow>
         </li>

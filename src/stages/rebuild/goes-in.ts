@@ -1,26 +1,8 @@
-import type { Job } from "@/core/job/job";
-import { partName } from "@/core/job/part";
-import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import type { GoingIn } from "@/core/job/going-in";
 
-/** The numbers of what goes in at a line: what was chosen in place of its parts. A unit that goes back as it was gets nothing. */
-export const numbersAt = (job: Pick<Job, "ending" | "parts" | "findings">, parts: readonly string[]): string[] =>
-  job.ending ? [] : job.findings.flatMap((f) => (parts.includes(f.part) && f.chosen && job.parts.find((p) => p.id === f.part)?.renew ? [f.chosen] : []));
-
-/**
- * What is to be minded of what goes in, where it is made up otherwise than what came out: what comes with it, what must not stay beside it, and its own note.
- *
- * @param known what was chosen, and its companions
- */
-export function goesInWords(job: Pick<Job, "parts" | "findings">, parts: readonly string[], known: readonly CataloguePart[]): string[] {
-  const called = (number: string): string => [known.find((p) => p.number === number)?.name, number].filter(Boolean).join(", ");
-  return job.findings.flatMap((f) => {
-    const part = parts.includes(f.part) && f.chosen ? known.find((p) => p.number === f.chosen) : undefined;
-    if (!part) return [];
-    const name = partName(job.parts.find((p) => p.id === f.part));
-    return [
-      ...part.needsAlso.map((n) => `With the new ${name}: ${n.qty} × ${called(n.number)}${n.why ? `: ${n.why}` : ""}`),
-      ...part.incompatibleWith.map((n) => `Not beside the new ${name}: ${called(n.number)}${n.why ? `: ${n.why}` : ""}`),
-      ...(part.note ? [`The new ${name}: ${part.note}`] : []),
-    ];
-  });
-}
+/** What is to be minded beside a new part: what must not stay, what it does without, and its own note. @param name of the part whose place it takes */
+export const besideNew = (g: Pick<GoingIn, "notBeside" | "leavesOut" | "note">, name: string): string[] => [
+  ...g.notBeside.map((n) => `Not beside the new ${name}: ${[n.name, n.number].filter(Boolean).join(", ")}${n.why ? `: ${n.why}` : ""}`),
+  ...g.leavesOut.map((l) => `The new ${name} does without: ${l}`),
+  ...(g.note ? [`The new ${name}: ${g.note}`] : []),
+];

@@ -1,14 +1,19 @@
 import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
+import { companionKey, companionSays } from "@/core/job/goes-in";
+import { goingInOf } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { serviceSays } from "@/core/job/service";
 import { isFailure } from "@/core/judge/failure-modes";
+import { staysOut } from "@/core/order/hardware-ledger";
 import { INVERSE_ACTION } from "@/core/order/inverse-action";
 import { checkSays } from "@/core/order/rebuild-checks";
 import type { RebuildLine } from "@/core/order/rebuild-plan";
 import { mindAtRebuild } from "@/core/order/step-words";
 import { capital } from "@/core/sentence";
+import { pieceNamed } from "../job-view/piece-named";
+import { besideNew } from "./goes-in";
 
 export interface LineWords {
   /** small line above: what it belongs to */
@@ -70,9 +75,25 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     };
   }
   if (line.kind === "check") return { ...bare, belongs: `after step ${number(line.after)}`, title: checkSays(line.check), step: line.after };
+  if (line.kind === "with") {
+    const c = goingInOf(job)
+      .find((g) => g.part === line.part)
+      ?.with.find((w) => companionKey(w) === line.companion);
+    return {
+      ...bare,
+      belongs: `goes in with the new ${name(line.part)}`,
+      title: c ? `Lay ready: ${companionSays(c)}` : "",
+      mind: c?.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : [],
+      note: c?.got && gotInWords(c.got),
+      step: stepOfPart(line.part),
+    };
+  }
   const step = job.steps.find((s) => s.id === line.undoes);
   const parts = line.parts.map(name);
-  const hardware = step?.hardware ?? [];
+  const hardware = (step?.hardware ?? []).filter((h) => line.hardware.includes(h.id));
+  const going = job.ending ? [] : goingInOf(job).filter((g) => line.parts.includes(g.part));
+  const facing = going.find((g) => g.facing)?.facing;
+  const stack = going.find((g) => g.stack.length)?.stack;
   const says = step ? INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION]?.says : "";
   const what = parts.length
     ? parts.join(", ")
@@ -81,8 +102,13 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       : (step?.title ?? "");
   return {
     belongs: `puts back step ${number(line.undoes)}${step?.title ? `: ${step.title}` : ""}`,
-    title: step?.action === "block" ? `Take out: ${step.title ?? step.note}` : `${capital(says ?? "")}: ${what}`,
-    facing: step?.facing,
+    title:
+      step?.action === "block"
+        ? `Take out: ${step.title ?? step.note}`
+        : line.aside && !parts.length && !hardware.length
+          ? `Leave out: ${line.aside.map((p) => pieceNamed(job, p)).join(", ")}`
+          : `${capital(says ?? "")}: ${what}`,
+    facing: facing ?? step?.facing,
     marks: step?.marks ?? [],
     wires: step?.wires ?? [],
     hardware,
@@ -94,11 +120,19 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
         const f = job.findings.find((x) => x.part === p);
         return `${name(p)}: new${f?.got ? `, ${gotInWords(f.got)}` : f?.chosen ? `, ${f.chosen}` : ""}`;
       }),
-    stack: [...(step?.stack ?? [])].reverse().map((id) => {
-      const piece = hardware.find((h) => h.id === id);
-      return piece ? hardwareInWords({ ...piece, at: undefined }) : name(id);
-    }),
-    mind: [...(step ? mindAtRebuild(step) : []), ...line.parts.flatMap((p) => differsAt(job, p))],
+    stack:
+      stack ??
+      [...(step?.stack ?? [])]
+        .reverse()
+        .filter((id) => line.parts.includes(id) || line.hardware.includes(id))
+        .map((id) => pieceNamed(job, line.parts.includes(id) ? { part: id } : { hardware: id })),
+    mind: [
+      ...(step ? mindAtRebuild(step) : []),
+      ...line.parts.flatMap((p) => differsAt(job, p)),
+      ...(facing && step?.facing && facing !== step.facing ? [`The old one faced: ${step.facing}`] : []),
+      ...going.flatMap((g) => besideNew(g, name(g.part))),
+      ...(line.aside ?? []).map((p) => `Stays out: ${pieceNamed(job, p)}: ${staysOut(goingInOf(job), p)}`),
+    ],
     tray: step?.tray,
     step: line.undoes,
     note: step?.note,

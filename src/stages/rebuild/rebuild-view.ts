@@ -1,16 +1,15 @@
 import { gatesOf, planOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
+import { goingInOf } from "@/core/job/going-in";
 import { undoKey } from "@/core/job/keys";
 import type { Stage } from "@/core/job/stages";
-import { type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
+import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
-import { partsNumbered } from "@/store/catalogue";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
-import { goesInWords, numbersAt } from "./goes-in";
 import { type LineWords, lineInWords } from "./line-in-words";
 
 /** The line of the plan that is to be done now. */
@@ -48,10 +47,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const at = plan.steps.findIndex((l) => !isDone(l));
   const now = at < 0 ? undefined : plan.steps[at];
   const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];
-  const goingIn = now && "parts" in now ? await partsNumbered(numbersAt(job, now.parts)) : [];
-  const companions = await partsNumbered(goingIn.flatMap((p) => [...p.needsAlso, ...p.incompatibleWith].map((n) => n.number)));
-  const plain = now && lineInWords(job, now);
-  const words = plain && { ...plain, mind: [...plain.mind, ...(now && "parts" in now ? goesInWords(job, now.parts, [...goingIn, ...companions]) : [])] };
+  const words = now && lineInWords(job, now);
   const pictures = words?.step === undefined ? [] : job.pictures.filter((p) => p.step === words.step);
   const stepNumber = job.steps.findIndex((s) => s.id === words?.step) + 1;
   const open = plan.steps.filter((l) => !isDone(l));
@@ -69,7 +65,10 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     count: plan.steps.length,
     picture: framed(pictures[0] ?? (now ? undefined : job.pictures.find((p) => p.role === "intake"))),
     pictureWords: now ? `before step ${stepNumber} came off${pictures.length > 1 ? ` · 1 of ${pictures.length}` : ""}` : "as it came in",
-    rows: ledgerRows(job, (s) => done.has(undoKey(s.id))),
+    rows: ledgerRows(
+      job,
+      backOnce(job.ending ? [] : goingInOf(job), (s) => done.has(undoKey(s.id))),
+    ),
     foot:
       job.linesDone.length === 0 && plan.pick.length
         ? `Fetch first: ${plan.pick.map((p) => p.why).join("; ")}`

@@ -2,10 +2,10 @@ import type { Knex } from "knex";
 
 const NEW = {
   jobs: ["nothing_failed", "ending", "waiting", "warranty_of", "no_grease", "case_materials", "hazards", "class_said"],
-  findings: ["got"],
+  findings: ["got", "goes_in"],
 } as const;
 
-/** Jobs of every shape: several states of the old grease, nothing that failed, an ending without a repair, waiting, a comeback; and where a part came from that was not ordered. */
+/** Jobs of every shape: several states of the old grease, nothing that failed, an ending without a repair, waiting, a comeback; and where a part came from that was not ordered, and how it goes in. */
 export const anyJob = {
   name: "0009-any-job",
 
@@ -26,6 +26,15 @@ export const anyJob = {
     await k.raw("alter table jobs rename column class_said to protection_class");
     await k.schema.alterTable("jobs", (t) => {
       t.index(["warranty_of"]);
+    });
+    // how a part goes in, where it is made up otherwise than the one before it
+    await k.schema.alterTable("catalogue", (t) => {
+      t.text("facing");
+      for (const list of ["stack", "leaves_out"]) t.text(list).notNullable().defaultTo("[]");
+    });
+    // what came in beside the work makes no screen out of date
+    await k.schema.alterTable("history", (t) => {
+      t.boolean("beside").notNullable().defaultTo(false);
     });
   },
 

@@ -40,6 +40,12 @@ export const cataloguePart = z.strictObject({
   /** of a kit; a part with a variant is for that one only */
   contains: z.array(z.strictObject({ ...piecesOf.shape, variant: z.string().trim().min(1).max(40).optional() })).default([]),
   note: words.optional(),
+  /** how it faces in the unit, where that is not plain */
+  facing: z.string().trim().max(80).optional(),
+  /** how it lies on its neighbours, the lowest first */
+  stack: z.array(z.string().trim().min(1).max(80)).max(20).default([]),
+  /** what of the old part's neighbours it does without */
+  leavesOut: z.array(words).max(20).default([]),
 });
 export type CataloguePart = Frozen<z.infer<typeof cataloguePart>>;
 export type CataloguePartInput = z.input<typeof cataloguePart>;

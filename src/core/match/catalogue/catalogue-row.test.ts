@@ -40,6 +40,9 @@ const part: fc.Arbitrary<CataloguePart> = fc
     needsAlso: some(fc.record({ number: id, qty, why: words })),
     incompatibleWith: some(fc.record({ number: id, why: words })),
     contains: some(fc.record({ number: id, qty, variant: words }, { requiredKeys: ["number", "qty"] })),
+    facing: words,
+    stack: some(words),
+    leavesOut: some(words),
   })
   .map((p) => cataloguePart.parse(p));
 

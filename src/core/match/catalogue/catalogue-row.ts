@@ -4,7 +4,23 @@ import { type CataloguePart, cataloguePart, type PartFit, type Supplier, type Su
 import { PART_KINDS, type PartKind, SPEC_FIELDS, specValue } from "./part-spec";
 
 const SPEC_KEYS = [...new Set(PART_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
-const OWN = ["number", "name", "kind", "price", "stock", "discontinued", "fits", "replaces", "needs_also", "incompatible_with", "contains", "note"] as const;
+const OWN = [
+  "number",
+  "name",
+  "kind",
+  "price",
+  "stock",
+  "discontinued",
+  "fits",
+  "replaces",
+  "needs_also",
+  "incompatible_with",
+  "contains",
+  "note",
+  "facing",
+  "stack",
+  "leaves_out",
+] as const;
 
 /** Splits where the sign stands without a backslash before it. */
 function split(text: string, sign: string): string[] {
@@ -109,6 +125,9 @@ export const partsTable: Table<CataloguePart> = {
       incompatibleWith: entries(cells, "incompatible_with").map((e) => ({ number: e.number, why: e.words ?? "" })),
       contains: entries(cells, "contains").map((e) => ({ number: e.number, qty: e.qty, ...(e.variants[0] ? { variant: e.variants[0] } : {}) })),
       ...(cells.note ? { note: cells.note } : {}),
+      ...(cells.facing ? { facing: cells.facing } : {}),
+      stack: split(cells.stack ?? "", ";").map(plain),
+      leavesOut: split(cells.leaves_out ?? "", ";").map(plain),
     };
     return under(
       () => readWith(cataloguePart, raw),
@@ -132,6 +151,9 @@ export const partsTable: Table<CataloguePart> = {
       incompatible_with: p.incompatibleWith.map((n) => entryText({ number: n.number, words: n.why })).join("; "),
       contains: p.contains.map((c) => entryText({ number: c.number, qty: c.qty, variants: c.variant ? [c.variant] : [] })).join("; "),
       note: p.note ?? "",
+      facing: p.facing ?? "",
+      stack: p.stack.map(guard).join("; "),
+      leaves_out: p.leavesOut.map(guard).join("; "),
     };
     for (const f of SPEC_FIELDS[p.spec.kind]) out[heading(f.key)] = String(specValue(p.spec, f.key) ?? "");
     return out;
