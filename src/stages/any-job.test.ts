@@ -5,14 +5,15 @@ import { STAGES, type Stage } from "@/core/job/stages";
 import { lineKey } from "@/core/order/rebuild-plan";
 import { changeElectrical, shopSettings } from "@/store/settings";
 import { job, testShop } from "@/store/test-shop";
-import { comesBackFrom, endJob, takeUpAgain, waitFor, waitNoMore } from "./ending/actions";
+import { endJob, takeUpAgain, waitFor, waitNoMore } from "./ending/actions";
 import { endingView } from "./ending/ending-view";
+import { comesBackFrom } from "./frame/came-back-action";
 import { goOn } from "./frame/go-on-action";
 import { answerCheck, handBack } from "./hand-back/actions";
 import { handBackView } from "./hand-back/hand-back-view";
 import { ReturnSheet } from "./hand-back/return-sheet";
 import { returnSheetView } from "./hand-back/return-sheet-view";
-import { saveFinding, saveGearNotes, saveMending, saveNothingFailed, savePart, savePartAdded, saveService } from "./judge/actions";
+import { saveFinding, saveGearNotes, saveMending, saveNothingFailed, savePart, savePartAdded, saveReadNumber, saveService } from "./judge/actions";
 import { judgeView } from "./judge/judge-view";
 import { stepsToAddToView } from "./judge/steps-to-add-to-view";
 import { saveNoGrease, saveOilPoint, saveWashed } from "./lube/actions";
@@ -189,6 +190,10 @@ describe("a job of every shape goes from Judge to the door", () => {
     const number = await at("judge");
     await press(saveFinding, number, { part: "p2", mode: "missing-teeth" });
     expect(await gates(number, "judge")).toEqual(["identity:p2"]);
+    await press(saveReadNumber, number, { part: "p2", read: "CG-44" });
+    expect(await gates(number, "judge")).toEqual([]);
+    await press(saveReadNumber, number, { part: "p2", read: " " });
+    expect(await gates(number, "judge")).toEqual(["identity:p2"]);
     await press(takeGot, number, { part: "p2", got: { from: "donor", says: "the other Crank 7 on the shelf", number: "", price: "", differs: "" } });
     expect(await gates(number, "judge")).toEqual([]);
     expect(await onwards(number)).toBe("match");
@@ -212,6 +217,7 @@ describe("a job of every shape goes from Judge to the door", () => {
     for (const line of keys.slice(0, -1)) await press(finishLine, number, { line, done: true });
     expect(await press(secondFault, number, { says: "the crank gear rocks on its shaft" })).toMatchObject({ ok: true });
     expect((await job(number)).stage).toBe("judge");
+    expect((await judgeView(number))?.job.trouble).toBe("the crank gear rocks on its shaft");
     expect((await job(number)).linesDone).toHaveLength(keys.length - 1);
     await press(saveFinding, number, { part: "p2", mode: "cracked-hub", renew: false });
     const own = planOf(await job(number)).steps.findIndex((l) => "parts" in l && l.parts.includes("p2"));
@@ -220,6 +226,8 @@ describe("a job of every shape goes from Judge to the door", () => {
     await press(saveFinding, number, { part: "p2", fate: "repair" });
     await press(saveMending, number, { part: "p2", services: ["bond"] });
     for (const stage of ["match", "lube", "rebuild"]) expect(await onwards(number)).toBe(stage);
+    // it is judged: nobody is told of it again
+    expect((await job(number)).trouble).toBeUndefined();
     expect((await rebuilt(number)).join("\n")).toMatch(/^Bond crank gear/);
     expect(await onwards(number)).toBe("hand-back");
     await home(number);

@@ -25,18 +25,13 @@ export async function setWaiting(number: string, version: number, waiting: Waiti
   });
 }
 
-/** Takes a job back to an earlier stage, with the lines of the rebuild that stay done. */
-export async function backToStage(number: string, version: number, stage: Stage, why: string, linesDone?: readonly string[]): Promise<number> {
+/** Takes a job back to an earlier stage, and says there what was found. */
+export async function backToStage(number: string, version: number, stage: Stage, trouble: string): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const now = STAGES.indexOf(records.jobs.read(await trx("jobs").where({ id: job.id }).first()).stage);
     if (STAGES.indexOf(stage) >= now) throw new Fault("stage", `the job has not come past ${STAGE_NAMES[stage]} yet`);
-    await trx("jobs").where({ id: job.id }).update({ stage });
-    if (linesDone)
-      await trx("lines_done")
-        .where({ job_id: job.id })
-        .whereNotIn("line", [...linesDone])
-        .delete();
-    return `back to ${STAGE_NAMES[stage]}: ${why}`;
+    await trx("jobs").where({ id: job.id }).update(records.jobs.write({ stage, trouble }));
+    return `back to ${STAGE_NAMES[stage]}: ${trouble}`;
   });
 }
 

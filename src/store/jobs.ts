@@ -43,7 +43,7 @@ export async function setHead(number: string, version: number, fields: Partial<J
 }
 
 export async function moveToStage(number: string, version: number, stage: Stage): Promise<number> {
-  return setHead(number, version, { stage }, `moved to ${STAGE_NAMES[stage]}`);
+  return setHead(number, version, { stage, trouble: undefined }, `moved to ${STAGE_NAMES[stage]}`);
 }
 
 /** The version a job stands at, or null where there is no such number. */

@@ -80,6 +80,7 @@ export const CARRIED_HEAD = {
   stripFinished: true,
   greaseStates: true,
   nothingFailed: true,
+  trouble: true,
   noGrease: true,
   caseMaterials: true,
   ending: true,

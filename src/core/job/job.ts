@@ -77,6 +77,8 @@ export const jobHead = z.strictObject({
   washed: z.boolean(),
   /** no part failed: a service was asked for, or no fault was found */
   nothingFailed: z.enum(["service", "no-fault"]).optional(),
+  /** what was found wrong when it went back together, until it is judged */
+  trouble: note.optional(),
   /** how it ends without its repair */
   ending: endingSchema.optional(),
   waiting: waitingSchema.optional(),

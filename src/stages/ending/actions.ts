@@ -4,10 +4,9 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { type Ending, endingNamed, endingSchema, waitingSchema } from "@/core/job/ending";
 import type { Stage } from "@/core/job/stages";
-import { jobNumber, words } from "@/core/job/written";
+import { words } from "@/core/job/written";
 import { setEnding, setWaiting } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
-import { setHead } from "@/store/jobs";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { amountFrom } from "../saving/amount-from";
@@ -49,19 +48,4 @@ export async function waitFor(raw: z.infer<typeof waitInput>): Promise<ActionRes
 }
 export async function waitNoMore(raw: z.infer<typeof bare>): Promise<ActionResult> {
   return act(bare, raw, ({ number, version }) => setWaiting(number, version, null));
-}
-
-const comebackInput = z.object({ ...onJob, of: jobNumber.nullable() });
-
-/** Ties a job to the one that it came back from within its warranty; null: it is a job of its own. */
-export async function comesBackFrom(raw: z.infer<typeof comebackInput>): Promise<ActionResult> {
-  return act(comebackInput, raw, async ({ number, version, of }) => {
-    if (of === number) throw new Fault("of", "a job does not come back from itself");
-    if (of !== null) {
-      const first = await loadJob(of);
-      if (!first) throw new Fault("of", `there is no job ${of}`);
-      if (!first.handedBackAt) throw new Fault("of", `${of} was not handed back yet: take that one up again`);
-    }
-    return setHead(number, version, { warrantyOf: of ?? undefined }, of ? `came back within its warranty: ${of}` : "a job of its own, no comeback");
-  });
 }

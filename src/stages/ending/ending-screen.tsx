@@ -7,11 +7,12 @@ import { STAGE_NAMES } from "@/core/job/stages";
 import { money } from "@/core/quantity/money";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { comesBackFrom } from "../frame/came-back-action";
 import type { ActionResult } from "../saving/act";
 import { useJob } from "../saving/job-context";
 import { typedFields, useDraft } from "../saving/use-draft";
 import { useFieldFault } from "../saving/use-field-fault";
-import { comesBackFrom, endJob, takeUpAgain, waitFor, waitNoMore } from "./actions";
+import { endJob, takeUpAgain, waitFor, waitNoMore } from "./actions";
 import type { EndingView } from "./ending-view";
 
 /** What becomes of a job when it does not simply go on: it waits, it came back, or it ends without its repair. */

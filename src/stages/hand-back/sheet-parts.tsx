@@ -110,7 +110,7 @@ export function SheetParts({
             <td colSpan={3}>{job.noGrease}</td>
           </tr>
         )}
-        {(fitted.length > 0 || chosen.length > 0 || got.length > 0) && (
+        {(fitted.length > 0 || chosen.length > 0 || got.some((g) => g.got.price !== undefined)) && (
           <tr>
             <td colSpan={3} className="pt-1 font-bold">
               Parts

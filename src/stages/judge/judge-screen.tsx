@@ -8,7 +8,7 @@ import { GoOn } from "../frame/go-on";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
-import { saveFinding } from "./actions";
+import { saveFinding, saveReadNumber } from "./actions";
 import type { JudgedPart, JudgeView } from "./judge-view";
 import { OldGrease } from "./old-grease";
 import { PartFate } from "./part-fate";
@@ -53,6 +53,7 @@ export function JudgeScreen({
             <p className="hush text-[18px]">There is no part to decide about.</p>
           )}
         </div>
+        {job.trouble && <p className="says danger !py-1 !text-[19px]">Found at the rebuild: {job.trouble}</p>}
         {cause && beside === "grease" && gates.length === 0 && (
           <p className="says measured !py-1 !text-[18px]">
             <b>{job.causes.chosen?.includes(cause.cause) ? "Cause:" : `${cause.how}:`}</b> {cause.says.toLowerCase()}{" "}
@@ -88,13 +89,23 @@ function ThePart({ part }: { part: JudgedPart }) {
           </KeyButton>
         </div>
       )}
-      <SavedField
-        label="Extent and cause, in words"
-        name={`extent-${part.id}`}
-        value={part.finding?.extent ?? ""}
-        save={(extent) => run(saveFinding, { part: part.id, extent })}
-        rows={2}
-      />
+      <div className={part.renew ? "grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] gap-1.5" : ""}>
+        <SavedField
+          label="Extent and cause, in words"
+          name={`extent-${part.id}`}
+          value={part.finding?.extent ?? ""}
+          save={(extent) => run(saveFinding, { part: part.id, extent })}
+          rows={2}
+        />
+        {part.renew && (
+          <SavedField
+            label="Number on it"
+            name={`number-${part.id}`}
+            value={part.finding?.readNumber ?? ""}
+            save={(read) => run(saveReadNumber, { part: part.id, read })}
+          />
+        )}
+      </div>
     </section>
   );
 }

@@ -20,7 +20,7 @@ import { evidenceOf, fatesOf } from "./why/why-facts";
 /** A part as it is judged. */
 export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "material" | "renew"> {
   readonly name: string;
-  readonly finding: Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy"> | undefined;
+  readonly finding: Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> | undefined;
   /** number of the step it came off in */
   readonly step: number | undefined;
   readonly picture: FramedPicture | undefined;
@@ -33,7 +33,7 @@ export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "mat
 export interface JudgeView {
   readonly frame: FrameView;
   readonly pockets: readonly Pocket[];
-  readonly job: Pick<Job, "stage" | "greaseStates" | "causes" | "nothingFailed">;
+  readonly job: Pick<Job, "stage" | "greaseStates" | "causes" | "nothingFailed" | "trouble">;
   readonly parts: readonly JudgedPart[];
   /** part that failed → what can be done about it */
   readonly fates: Readonly<Record<string, readonly FateOption[]>>;
@@ -52,7 +52,7 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
   return {
     frame: frameOf(job),
     pockets: pocketsOf(job),
-    job: only(job, ["stage", "greaseStates", "causes", "nothingFailed"]),
+    job: only(job, ["stage", "greaseStates", "causes", "nothingFailed", "trouble"]),
     parts: judgedParts(job),
     fates: Object.fromEntries(failed.map((id) => [id, fatesOf(job, id, catalogue)])),
     gates: gatesOf(job, "judge"),
@@ -74,7 +74,7 @@ const judgedParts = onceFor((job: Job): JudgedPart[] => {
     return {
       ...only(p, ["id", "kind", "kindSaid", "material", "renew"]),
       name: partName(p),
-      finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy"]),
+      finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy", "readNumber"]),
       step: at === undefined ? undefined : at + 1,
       picture: framed(found ?? (step && ofStep.get(step.id))),
       pictureWords: found ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off",

@@ -93,7 +93,7 @@ export function GoesInWith({
           save={(says) => run(sayGoesIn, { part, said: { what: "stack", says } })}
         />
       </div>
-      <StaysOutList part={part} goesIn={goesIn} cameOut={cameOut} typed={typed} put={put} clear={() => setTyped({})} />
+      <StaysOutList part={part} name={name} goesIn={goesIn} cameOut={cameOut} typed={typed} put={put} clear={() => setTyped({})} />
     </section>
   );
 }
@@ -221,14 +221,22 @@ const pieceKey = (p: LedgerPiece): string => ("part" in p ? `part ${p.part}` : `
 const bare = (p: StaysOut): LedgerPiece => ("part" in p ? { part: p.part } : { hardware: p.hardware });
 
 /** What came out and stays out, because the new one does without it. */
-function StaysOutList({ part, goesIn, cameOut, typed, put, clear }: { part: string; goesIn: GoesIn; cameOut: readonly CameOut[] } & Typing) {
+function StaysOutList({
+  part,
+  name,
+  goesIn,
+  cameOut,
+  typed,
+  put,
+  clear,
+}: { part: string; name: string; goesIn: GoesIn; cameOut: readonly CameOut[] } & Typing) {
   const { run } = useJob();
   const fault = useFieldFault();
   const out = new Set(goesIn.staysOut.map((p) => pieceKey(bare(p))));
   const chosen = cameOut.find((c) => pieceKey(c.piece) === typed.piece);
+  const why = typed.outWhy ?? (goesIn.leavesOut.length ? `the new ${name} does without it` : "");
   const take = async (): Promise<void> => {
     if (!chosen) return;
-    const why = typed.outWhy ?? goesIn.leavesOut[0] ?? "";
     if (fault.took(await run(sayGoesIn, { part, said: { what: "stays-out", piece: { ...chosen.piece, why } } }))) clear();
   };
   return (
@@ -272,12 +280,7 @@ function StaysOutList({ part, goesIn, cameOut, typed, put, clear }: { part: stri
         <div className="flex items-end gap-2">
           <label className="words flex-1">
             Because
-            <input
-              className="field"
-              value={typed.outWhy ?? goesIn.leavesOut[0] ?? ""}
-              onChange={(e) => put("outWhy", e.target.value)}
-              onKeyDown={(e) => e.key === "Enter" && void take()}
-            />
+            <input className="field" value={why} onChange={(e) => put("outWhy", e.target.value)} onKeyDown={(e) => e.key === "Enter" && void take()} />
           </label>
           <KeyButton className="small" onPress={() => void take()}>
             It stays out

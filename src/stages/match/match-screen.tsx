@@ -6,6 +6,7 @@ import { companionsOpen } from "@/core/job/going-in";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { type Packed, usePacked } from "@/ui/packed";
+import { useLatest } from "@/ui/use-latest";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
@@ -35,6 +36,7 @@ export function MatchScreen({
   const part = parts.find((p) => p.id === picked) ?? parts[0];
   const [looked, setLooked] = useState<string>();
   const [panel, setPanel] = useState<"got" | "with" | null>(null);
+  const now = useLatest({ part: part?.id, panel });
   const shown = part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
   if (!part || ended) return <NothingToReplace stage={stage} gates={gates} ended={ended} />;
   const pick = (id: string): void => {
@@ -43,10 +45,14 @@ export function MatchScreen({
     setPanel(null);
   };
   const onToTheNext = (): void => {
+    // a hand that went elsewhere while the shop was asked is left where it is
+    if (now.current.part !== part.id || now.current.panel !== panel) return;
     setPanel(null);
     const next = parts.find((p) => !p.chosen && !p.got && p.id !== part.id);
     if (next) pick(next.id);
   };
+  // where the catalogue has nothing, what can still be said is where it comes from
+  const shownPanel = panel ?? (!part.got && !part.missing && part.candidates.length === 0 ? "got" : null);
   const open = part.goesIn ? companionsOpen({ ...part.goesIn, part: part.id }, new Set(ordered)) : [];
   const take = async (): Promise<void> => {
     if (!shown) return;
@@ -86,7 +92,7 @@ export function MatchScreen({
           <CandidateList candidates={part.candidates} shown={shown} onLook={setLooked} />
         )}
         <div className="mt-2 grid grid-cols-2 gap-2">
-          <KeyButton keyName="F" pressed={panel === "got"} onPress={() => setPanel(panel === "got" ? null : "got")}>
+          <KeyButton keyName="F" pressed={shownPanel === "got"} onPress={() => setPanel(panel === "got" ? null : "got")}>
             Got it from
           </KeyButton>
           <KeyLink keyName="M" href={`/jobs/${number}/match/make/${part.id}`}>
@@ -99,7 +105,7 @@ export function MatchScreen({
           )}
         </div>
       </section>
-      {panel === "with" && part.goesIn ? (
+      {shownPanel === "with" && part.goesIn ? (
         <GoesInWith
           key={part.id}
           part={part.id}
@@ -110,7 +116,7 @@ export function MatchScreen({
           currency={currency}
           draft={drafts[`match.with.${part.id}`]}
         />
-      ) : panel === "got" ? (
+      ) : shownPanel === "got" ? (
         <GotFrom key={part.id} part={part} currency={currency} draft={drafts[`match.got.${part.id}`]} onDone={onToTheNext} />
       ) : part.got ? (
         <GotShown got={part.got} currency={currency} onChange={() => setPanel("got")} />

@@ -12,7 +12,7 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
           const lines = quote.lines.filter((l) => l.what === what);
           return lines.map((l, i) => (
             <tr key={`${what} ${l.says}`} className="border-b border-current/25">
-              <th scope="row" className="w-[90px] py-1 align-baseline font-bold">
+              <th scope="row" className="w-[120px] py-1 pr-2 align-baseline font-bold">
                 {i === 0 ? HEADS[what] : ""}
               </th>
               <td className="py-1">{l.says}</td>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { ActionResult } from "./act";
 import { useJob } from "./job-context";
 
@@ -15,13 +15,20 @@ export function useFieldFault(): {
 } {
   const { say } = useJob();
   const [fault, setFault] = useState<{ readonly field: string; readonly says: string } | null>(null);
+  const shown = useRef(false);
+  useEffect(() => {
+    shown.current = true;
+    return () => {
+      shown.current = false;
+    };
+  }, []);
   return {
     at: (field) => (fault?.field === field ? fault.says : null),
     elsewhere: (...fields) => (fault && !fields.includes(fault.field) ? fault.says : null),
     took: (result) => {
       setFault(result.ok ? null : { field: result.path, says: result.says });
-      // what is out of date is said above, with what changed
-      if (!result.ok && !result.stale && !result.unreached) say(null);
+      // what is out of date is said above, with what changed; so is what has no field any more, because the form was left meanwhile
+      if (shown.current && !result.ok && !result.stale && !result.unreached) say(null);
       return result.ok;
     },
   };

@@ -16,7 +16,7 @@ import { TheComplaint } from "./the-complaint";
 import { TheUnit } from "./the-unit";
 
 /** Take in: which unit it is and by which mark, the complaint in the customer's words, what came with it, limit and consent. */
-export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed }: Omit<TakeInView, "frame">) {
+export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed, earlier }: Omit<TakeInView, "frame">) {
   const { run } = useJob();
   const set = useCallback((fields: object) => run(saveTakeIn, { fields }), [run]);
   const [camera, setCamera] = useState<(PicturePlace & { item?: string }) | null>(null);
@@ -26,7 +26,7 @@ export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed
   const saving: SetTakeIn = { set, save, tick };
   return (
     <div className="grid h-full grid-cols-[1.05fr_1.15fr_1fr] gap-5">
-      <TheUnit job={job} counter={counter} thisYear={thisYear} proposed={proposed} {...saving} />
+      <TheUnit job={job} counter={counter} thisYear={thisYear} proposed={proposed} earlier={earlier} {...saving} />
       <TheComplaint job={job} {...saving} onPicture={() => setCamera({ role: "condition" })} />
       <section aria-label="The customer" className="flex min-h-0 flex-col gap-2">
         {camera ? (

@@ -3,6 +3,7 @@ import type { Gate } from "@/core/gates/open-gates";
 import type { Hazard } from "@/core/job/hazard";
 import type { Job } from "@/core/job/job";
 import { proposedHazards } from "@/core/safety/hazards";
+import { type EarlierJob, earlierJobs } from "@/store/comebacks";
 import { type Counter, counterFor } from "@/store/counter";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -11,7 +12,7 @@ import { pageJob } from "../job-view/page-job";
 
 const SHOWN = [
   "stage", "kind", "maker", "model", "variant", "serial", "supplies", "protectionClass", "hazards", "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
-  "loosePictures", "past", "disposeConsent", "priceLimit", "consent", "promised",
+  "loosePictures", "warrantyOf", "past", "disposeConsent", "priceLimit", "consent", "promised",
 ] as const; // biome-ignore format: a short list reads better in rows
 
 /** What Take in shows of a job. */
@@ -26,6 +27,8 @@ export interface TakeInView {
   readonly currency: string;
   readonly counter: Counter;
   readonly thisYear: number;
+  /** jobs that were handed back, of the same unit as far as it can be told */
+  readonly earlier: readonly Pick<EarlierJob, "number" | "handedBackAt">[];
   /** what is usual for its kind; undefined: nothing is known */
   readonly proposed: readonly Hazard[] | undefined;
 }
@@ -43,6 +46,7 @@ export async function takeInView(number: string): Promise<TakeInView | null> {
     gates: gatesOf(job, "take-in"),
     currency,
     proposed: proposedHazards(job.kind, kindHazards),
+    earlier: (await earlierJobs(job)).slice(0, 2).map((e) => only(e, ["number", "handedBackAt"])),
     counter: await counterFor(job.maker, job.model),
     thisYear: new Date().getFullYear(),
   };

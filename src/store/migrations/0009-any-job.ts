@@ -1,7 +1,7 @@
 import type { Knex } from "knex";
 
 const NEW = {
-  jobs: ["nothing_failed", "ending", "waiting", "warranty_of", "no_grease", "case_materials", "hazards", "class_said"],
+  jobs: ["nothing_failed", "trouble", "ending", "waiting", "warranty_of", "no_grease", "case_materials", "hazards", "class_said"],
   findings: ["got", "goes_in"],
 } as const;
 
