@@ -24,6 +24,7 @@ import { matchView } from "./match/match-view";
 import { finishLine, secondFault } from "./rebuild/actions";
 import { lineInWords } from "./rebuild/line-in-words";
 import { rebuildView } from "./rebuild/rebuild-view";
+import { takeInView } from "./take-in/take-in-view";
 import { press, pumpAt, refusal } from "./test-unit";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -276,7 +277,7 @@ describe("a job that ends without its repair", () => {
     expect(await onwards(number)).toBe("hand-back");
     // it was opened, and hangs on the mains: it is tested all the same
     expect(await home(number)).toEqual(["marked", "cord", "earth-bond", "insulation", "protective-current", "loose-items"]);
-    expect(await sheet(number)).toMatch(/The unit goes back together as it was, not repaired\. costs more than a new one\. 30\.00 € due/);
+    expect(await sheet(number)).toMatch(/The unit goes back together as it was, not repaired\. Costs more than a new one\. 30\.00 € due/);
   });
   it.each([
     ["scrapped", ["loose-items"], /stays here and is disposed of/],
@@ -318,15 +319,19 @@ describe("a job that waits, and one that comes back", () => {
     expect((await job(number)).waiting).toBeUndefined();
   });
   it("is tied to its first job, and its work is not charged", async () => {
-    const first = await at("judge");
+    const first = await at("judge", { serial: "CV-7" });
     expect(refusal(await press(comesBackFrom, first, { of: first }))).toBe("of: A job does not come back from itself");
-    const number = await at("judge");
+    const number = await at("judge", { serial: "CV-7" });
+    expect((await takeInView(number))?.earlier).toEqual([]);
     expect(refusal(await press(comesBackFrom, number, { of: first }))).toMatch(/was not handed back yet/);
     expect(refusal(await press(comesBackFrom, number, { of: "J-9999" }))).toBe("of: There is no job J-9999");
     await press(endJob, first, { how: "as-it-was", why: "no fault", amount: "" });
     await rebuilt(first);
     await onwards(first);
     await home(first);
+    // Take in asks about it, by the serial number alone
+    expect((await takeInView(number))?.earlier.map((e) => e.number)).toEqual([first]);
+    expect((await takeInView(await at("judge", { serial: "CV-8" })))?.earlier).toEqual([]);
     expect(await press(comesBackFrom, number, { of: first })).toMatchObject({ ok: true });
     const ground = await basketGroundOf(await job(number), await shopSettings());
     expect(jobBasketProven(ground, "least cost", {}).quote?.lines.filter((l) => l.what === "work").map((l) => l.amount)).toEqual([0, 0, 0]); // biome-ignore format: one line

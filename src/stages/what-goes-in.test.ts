@@ -1,3 +1,4 @@
+import { renderToStaticMarkup } from "react-dom/server";
 import { beforeAll, describe, expect, it, vi } from "vitest";
 import { gatesOf } from "@/core/gates/job-facts";
 import { findBasket } from "@/core/match/basket/basket";
@@ -8,6 +9,8 @@ import { database } from "@/store/database";
 import { putRows } from "@/store/put-rows";
 import { shopSettings } from "@/store/settings";
 import { job, testShop } from "@/store/test-shop";
+import { ReturnSheet } from "./hand-back/return-sheet";
+import { returnSheetView } from "./hand-back/return-sheet-view";
 import { saveFinding } from "./judge/actions";
 import { answer, choose, decide, order, quote, sayGoesIn, takeBack, takeCompanionGot, takeGot, takeStaying } from "./match/actions";
 import { basketGroundOf } from "./match/basket-ground";
@@ -140,5 +143,7 @@ describe("what goes in, where it is made up otherwise than what came out", () =>
     const view = await rebuildView(number);
     expect(view?.rows.find((r) => r.row === "parts")).toEqual({ row: "parts", out: 3, back: 2, aside: 1 });
     expect(gatesOf(await job(number), "rebuild")).toEqual([]);
+    const sheet = await returnSheetView(number);
+    expect(sheet && renderToStaticMarkup(ReturnSheet(sheet))).toContain("Left out: shaft seal, because its lip is moulded on.");
   });
 });

@@ -5,6 +5,7 @@ import { useRouter } from "next/navigation";
 import { ENDINGS, type EndingHow, endingNamed } from "@/core/job/ending";
 import { STAGE_NAMES } from "@/core/job/stages";
 import { money } from "@/core/quantity/money";
+import { sentence } from "@/core/sentence";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { comesBackFrom } from "../frame/came-back-action";
@@ -80,7 +81,7 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
         {job.ending ? (
           <>
             <p className="says danger text-[21px]">
-              <b>{endingNamed(job.ending.how).tells}</b> {job.ending.why}.
+              <b>{endingNamed(job.ending.how).tells}</b> {sentence(job.ending.why)}
               {job.ending.amount !== undefined &&
                 ` ${money(job.ending.amount, currency)} ${job.ending.how === "bought-out" ? "is paid to the customer" : "is due"}.`}
             </p>

@@ -5,6 +5,7 @@ import type { Lubricant } from "@/core/grease/lubricant";
 import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
 import { finalChecks } from "@/core/hand-back/final-checks";
 import { endingNamed } from "@/core/job/ending";
+import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
 import { finalKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
@@ -13,8 +14,10 @@ import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { money } from "@/core/quantity/money";
+import { sentence } from "@/core/sentence";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
+import { pieceNamed } from "../job-view/piece-named";
 import { SheetParts } from "./sheet-parts";
 
 /** The return sheet: what was wrong, why, what was done; parts and grease by name and lot; tests with figures. One A4 page. */
@@ -103,7 +106,7 @@ export function ReturnSheet({
       <Section title="What was done">
         {ending && (
           <p className="font-bold">
-            {ending.tells} {job.ending?.why}.
+            {ending.tells} {sentence(job.ending?.why ?? "")}
             {job.ending?.amount !== undefined && ` ${money(job.ending.amount, currency)} ${job.ending.how === "bought-out" ? "paid to the customer" : "due"}.`}
           </p>
         )}
@@ -113,6 +116,11 @@ export function ReturnSheet({
             Taken apart in {job.steps.length} {job.steps.length === 1 ? "step" : "steps"} and put back the same way; every screw, washer and clip counted out
             and back.
             {!ending && job.services.map((v) => ` ${serviceInSheet(job, v)}.`).join("")}
+            {!ending &&
+              goingInOf(job)
+                .flatMap((g) => g.staysOut)
+                .map((p) => ` Left out: ${pieceNamed(job, p)}, because ${p.why}.`)
+                .join("")}
           </p>
         )}
         {job.steps.length === 0 && <p>It was not taken apart.</p>}
