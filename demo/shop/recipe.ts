@@ -1,10 +1,13 @@
-import { addDays } from "date-fns";
+import { addDays, format } from "date-fns";
 import type { Hardware } from "../../src/core/hardware/piece";
 import { quickLine } from "../../src/core/hardware/quick-line";
 import { type Carried, type JobFile, stripOf } from "../../src/core/job/job-file";
 import type { Part } from "../../src/core/job/part";
+import { isStage, STAGES } from "../../src/core/job/stages";
 import type { Action, StepFacts, StripStep } from "../../src/core/job/step";
+import { goesInFrom } from "../../src/core/match/goes-in/goes-in-from";
 import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
+import { catalogue } from "./shelf";
 
 /** One step of a demo strip, as short as it can be written down. Hardware is written in the bench's own shorthand. */
 export interface Row {
@@ -93,13 +96,37 @@ export function jobFileFrom(r: Recipe, today = new Date()): { file: JobFile; pic
     const gear = Object(thing.x?.gear ?? {});
     return { ...thing, part: idOf(thing.part), ...(typeof gear.mate === "string" ? { x: { ...thing.x, gear: { ...gear, mate: idOf(gear.mate) } } } : {}) };
   };
-  const file: JobFile = { format: "demontage-job", version: 1, job: r.head, unit: r.unit, parts, steps, ...(r.services ? { services: r.services.map(named) } : {}), ...(r.lubePoints ? { lubePoints: r.lubePoints.map(named) } : {}), ...(r.findings ? { findings: r.findings.map(named) } : {}) };
+  const file: JobFile = { format: "demontage-job", version: 1, job: r.head, unit: r.unit, parts, steps, ...(r.services ? { services: r.services.map(named) } : {}), ...(r.lubePoints ? { lubePoints: r.lubePoints.map(named) } : {}), ...(r.findings ? { findings: r.findings.map(named).map(withWhatGoesIn) } : {}) };
+  const chosen = (file.findings ?? []).flatMap((f) => (f.chosen ? [{ part: f.part, number: f.chosen }] : []));
+  const stage = r.head.stage ?? "";
+  const inHand = isStage(stage) && STAGES.indexOf(stage) > STAGES.indexOf("match") && chosen.length > 0;
   const { linesDone, handedBackDaysAgo, job, ...carried } = r.carried ?? {};
   const demontage: Carried = {
     pictures: [{ name: "0001.jpg", role: "intake" }],
     ...carried,
-    job: { ...job, ...(handedBackDaysAgo === undefined ? {} : { handedBackAt: addDays(today, -handedBackDaysAgo).toISOString() }) },
+    // what a job needs that has come past Match came out of the drawer, and was compared
+    ...(inHand ? { bought: { quotes: [], orders: [], arrivals: chosen.map((c, i) => outOfTheDrawer(c, i, today)) } } : {}),
+    job: { ...job, ...(inHand ? { toFit: chosen.map((c) => ({ ...c, qty: 1 })) } : {}), ...(handedBackDaysAgo === undefined ? {} : { handedBackAt: addDays(today, -handedBackDaysAgo).toISOString() }) },
     ...(linesDone ? { linesDone: linesDone === "all" ? rebuildPlan(stripOf(file)).steps.map(lineKey) : linesDone } : {}),
   };
   return { file: { ...file, x: { demontage } }, pictures };
 }
+
+type Findings = NonNullable<JobFile["findings"]>;
+const withWhatGoesIn = (f: Findings[number]): Findings[number] => {
+  const part = catalogue.find((p) => p.number === f.chosen);
+  return part ? { ...f, x: { ...f.x, goesIn: goesInFrom(part, catalogue) } } : f;
+};
+
+const outOfTheDrawer = ({ part, number }: { part: string; number: string }, i: number, today: Date): NonNullable<Carried["bought"]>["arrivals"][number] => ({
+  was: i + 1,
+  day: format(addDays(today, -1), "yyyy-MM-dd"),
+  supplier: "the drawer",
+  number,
+  qty: 1,
+  part,
+  price: catalogue.find((p) => p.number === number)?.price,
+  found: {},
+  decision: "accepted",
+  rework: [],
+});

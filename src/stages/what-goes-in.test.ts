@@ -99,6 +99,15 @@ describe("what goes in, where it is made up otherwise than what came out", () =>
     expect((await gates(number)).map((g) => g.split(" ")[0])).toEqual(["part:p2"]);
   });
 
+  it("takes a choice of an older program as it was: nobody is sent back for what was passed", async () => {
+    const old = await pumpAt("match", { findings: [{ part: "p2", mode: "missing-teeth", chosen: "DW-31" }] });
+    await press(saveFinding, old, { part: "p2", mode: "missing-teeth" });
+    await press(takeStaying, old, { part: "p3", fate: "keep", says: "it is sound" });
+    expect(await gates(old)).toEqual([]);
+    await press(choose, old, { part: "p2", chosen: "DW-31" });
+    expect((await gates(old)).map((g) => g.split(" ")[0])).toEqual(["order:p2", "with:p2", "with:p2"]);
+  });
+
   it("comes with a part that was got elsewhere too, by its number; a counter's part brings what is said of it", async () => {
     const number = await pumpWithWheel();
     const got = { from: "donor" as const, says: "the pump in the yard", number: "DW-31", price: "", differs: "" };

@@ -77,7 +77,8 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
           isGear: p.kind === "gear",
           named: f?.identity !== undefined || entered || hasNumber,
           chosen: f?.chosen !== undefined || f?.got !== undefined,
-          toOrder: f?.chosen !== undefined && !job.toFit.some((t) => t.part === p.id && t.number === f.chosen),
+          // one that was chosen before it was kept what goes in stands as it was
+          toOrder: f?.chosen !== undefined && f.goesIn !== undefined && !job.toFit.some((t) => t.part === p.id && t.number === f.chosen),
           companionsOpen: going.filter((g) => g.part === p.id).flatMap((g) => companionsOpen(g, ordered).map(companionSays)),
         };
       }),

@@ -49,15 +49,15 @@ export function HazardsScreen({ kinds }: { kinds: readonly KindHazards[] }) {
         <FaultLine says={fault} className="text-[20px]" />
         <ul aria-label="Kinds of units">
           {kinds.map((k) => (
-            <li key={k.kind} className="grid grid-cols-[220px_minmax(0,1fr)_150px] items-center gap-3 border-b-2 border-base-300 py-1.5">
+            <li key={k.kind} className="grid grid-cols-[170px_minmax(0,1fr)_124px] items-center gap-3 border-b-2 border-base-300 py-1.5">
               <span className="text-[20px] font-semibold first-letter:uppercase">{k.kind}</span>
-              <fieldset className="flex flex-wrap gap-1.5" aria-label={k.kind}>
+              <fieldset className="grid grid-cols-9 gap-1.5" aria-label={k.kind}>
                 {HAZARD_WORDS.map(({ hazard, says }) => {
                   const on = k.hazards.includes(hazard);
                   return (
                     <KeyButton
                       key={hazard}
-                      className="small !px-2"
+                      className="small justify-center !px-0.5 text-center !text-[17px] !leading-none"
                       pressed={on}
                       onPress={() => void set(k.kind, on ? k.hazards.filter((h) => h !== hazard) : [...k.hazards, hazard])}
                     >

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { money } from "@/core/quantity/money";
 import type { Cells } from "@/core/table/cells";
 import { KeyButton } from "@/ui/key-button";
 import { PickRow } from "@/ui/pick-row";
@@ -44,8 +45,8 @@ export function SuppliersScreen({ suppliers, currency }: SuppliersView) {
                 <PickRow on={s.name === picked} onPick={() => setPicked(s.name)}>
                   {s.name}
                   <span className="block text-[17px]">
-                    shipping {s.cells.shipping} {currency}
-                    {s.cells.free_from && `, free from ${s.cells.free_from} ${currency}`}
+                    shipping {money(Number(s.cells.shipping), currency)}
+                    {s.cells.free_from && `, free from ${money(Number(s.cells.free_from), currency)}`}
                   </span>
                 </PickRow>
               </li>
