@@ -125,6 +125,9 @@ describe("what goes in, where it is made up otherwise than what came out", () =>
     expect(refusal(await press(sayGoesIn, number, { part: "p2", said: { what: "stays-out", piece: { part: "p99", why: "not there" } } }))).toMatch(
       /^piece: .*not among what came out/,
     );
+    expect(refusal(await press(sayGoesIn, number, { part: "p2", said: { what: "stays-out", piece: { part: "p2", why: "not there" } } }))).toMatch(
+      /^piece: .*goes back new itself/i,
+    );
   });
 
   it("has its own lines, faces and lies as the new one does, and leaves out what it does without; the ledger says so", async () => {

@@ -1,10 +1,13 @@
 import { Fault } from "@/core/fault";
 import { changeGoesIn, type GoesIn, type GoesInChange } from "@/core/job/goes-in";
 import { type Got, gotInWords } from "@/core/job/got";
+import type { PieceRef } from "@/core/job/piece-ref";
 import { goesInFrom, spokenOf } from "@/core/match/goes-in/goes-in-from";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob } from "./change";
 import { findingOf, nameOf, renewPart, writeFinding } from "./findings";
+import type { Row } from "./rows";
+import { records } from "./tables";
 
 /** What goes in under a number of the catalogue, as it is made up today; null: the catalogue does not know it. */
 export async function madeUp({ trx }: Pick<Change, "trx">, number: string | null | undefined): Promise<GoesIn | null> {
@@ -66,15 +69,19 @@ export async function sayOfWhatGoesIn(number: string, version: number, part: str
   return changeJob(number, version, async (c) => {
     const { goesIn } = await findingOf(c, part);
     if (!goesIn) throw new Fault("part", "has nothing that goes in in its place: choose it first, or say where it comes from");
-    if (said.what === "stays-out") await isThere(c, said.piece);
+    if (said.what === "stays-out") await canStayOut(c, said.piece);
     await writeFinding(c, part, { goesIn: changeGoesIn(goesIn, said) });
     return `${await nameOf(c, part)}: ${saidInWords(said)}`;
   });
 }
 
-async function isThere({ trx, job }: Change, piece: { readonly part: string } | { readonly hardware: string }): Promise<void> {
-  const there = await ("part" in piece ? trx("parts").where({ job_id: job.id, ref: piece.part }) : trx("hardware").where({ job_id: job.id, ref: piece.hardware })).first(); // biome-ignore format: one question
+/** Refuses a piece that is not there any more, and a part that is to go back new itself. */
+async function canStayOut({ trx, job }: Change, piece: PieceRef): Promise<void> {
+  const there: Row | undefined = await ("part" in piece
+    ? trx("parts").where({ job_id: job.id, ref: piece.part }).first()
+    : trx("hardware").where({ job_id: job.id, ref: piece.hardware }).first());
   if (!there) throw new Fault("piece", "is not among what came out any more");
+  if ("part" in piece && records.parts.read(there).renew) throw new Fault("piece", "goes back new itself: say at Judge first that it is kept as it is");
 }
 
 /** A change in the words of the history. */

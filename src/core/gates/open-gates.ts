@@ -78,8 +78,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
     case "judge":
       unless(f.failedParts.length + f.keptParts.length > 0 || f.nothingFailed, "finding", "Say what was found: judge a part, or say that nothing failed.");
       for (const p of f.keptParts) unless(p.settled, `settle:${p.id}`, `Say what is done about the ${p.name}: it was found bad, and it does not go back new.`);
-      for (const p of f.failedParts)
-        unless(!p.isGear || p.named, `identity:${p.id}`, `Name the ${p.name} or its number, or say at Match where it comes from.`);
+      for (const p of f.failedParts) unless(!p.isGear || p.named, `identity:${p.id}`, `Name the ${p.name} or its number, or say at Match where it comes from.`);
       break;
     case "match":
       for (const p of f.failedParts) unless(p.chosen, `part:${p.id}`, `Say what replaces the ${p.name}, or where it comes from.`);

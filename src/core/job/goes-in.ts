@@ -2,6 +2,7 @@ import { z } from "zod";
 import { Fault, readWith } from "../fault";
 import type { Frozen } from "../frozen";
 import { gotSchema } from "./got";
+import { samePiece } from "./piece-ref";
 import { ref, text, words } from "./written";
 
 const number = z.string().max(60, "is longer than 60 characters");
@@ -66,9 +67,6 @@ export const goesInChange = z.discriminatedUnion("what", [
   z.strictObject({ what: z.literal("goes-back"), piece: z.union([z.strictObject({ part: ref }), z.strictObject({ hardware: ref })]) }),
 ]);
 export type GoesInChange = Frozen<z.infer<typeof goesInChange>>;
-
-type Piece = { readonly part: string } | { readonly hardware: string };
-const samePiece = (a: Piece, b: Piece): boolean => ("part" in a ? "part" in b && a.part === b.part : "hardware" in b && a.hardware === b.hardware);
 
 /** `2 x washer 8 mm`: so many, and what. */
 function companionFrom(says: string): Companion {

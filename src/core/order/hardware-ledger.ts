@@ -1,4 +1,5 @@
 import { LEDGER_ROWS } from "../hardware/kinds";
+import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 
@@ -28,16 +29,12 @@ export interface Ledger {
   readonly open: readonly OpenPiece[];
 }
 
-/** A piece as it is asked about: hardware of some number, or a part. */
-export type LedgerPiece = { readonly hardware: string } | { readonly part: string };
 /** Whether a piece of a step has gone back, or is set aside for good. */
-export type IsBack = (step: StripStep, piece: LedgerPiece) => boolean | "aside";
+export type IsBack = (step: StripStep, piece: PieceRef) => boolean | "aside";
 
 /** Whether a piece that came out stays out, because what goes in does without it. */
-export const staysOut = (goingIn: Strip["goingIn"], piece: LedgerPiece): string | undefined =>
-  goingIn
-    ?.flatMap((g) => g.staysOut)
-    .find((p) => ("part" in p ? "part" in piece && p.part === piece.part : "hardware" in piece && p.hardware === piece.hardware))?.why;
+export const staysOut = (goingIn: Strip["goingIn"], piece: PieceRef): string | undefined =>
+  goingIn?.flatMap((g) => g.staysOut).find((p) => samePiece(p, piece))?.why;
 
 /** The count while the work goes on: a step that is undone has put back its pieces, and set aside those that stay out. */
 export const backOnce =
@@ -52,7 +49,7 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
   let aside = 0;
   const open: OpenPiece[] = [];
   strip.steps.forEach((s, i) => {
-    const count = (qty: number, piece: LedgerPiece): void => {
+    const count = (qty: number, piece: PieceRef): void => {
       out += qty;
       const where = isBack(s, piece);
       if (where === "aside") aside += qty;
@@ -69,7 +66,7 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
 export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerRow[] {
   const rows = [...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0, aside: 0 })), { row: "parts", kinds: [], out: 0, back: 0, aside: 0 }];
   for (const s of strip.steps) {
-    const add = (row: (typeof rows)[number] | undefined, qty: number, piece: LedgerPiece): void => {
+    const add = (row: (typeof rows)[number] | undefined, qty: number, piece: PieceRef): void => {
       if (!row) return;
       row.out += qty;
       const where = isBack(s, piece);

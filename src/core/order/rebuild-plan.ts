@@ -3,12 +3,13 @@ import { companionKey, companionSays } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import { checkKey, greaseKey, serviceKey, undoKey, withKey } from "../job/keys";
 import { type Part, partName } from "../job/part";
+import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 import { cautionsFor } from "../safety/cautions";
 import { type CheckedStrip, checkStrip } from "./checked-strip";
-import { backOnce, hardwareLedger, type IsBack, type Ledger, type LedgerPiece, staysOut } from "./hardware-ledger";
+import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { REBUILD_CHECKS } from "./rebuild-checks";
 import { stepCalled } from "./step-words";
@@ -25,7 +26,7 @@ export interface FitLine extends Line {
   readonly parts: readonly string[];
   readonly hardware: readonly string[];
   /** pieces of the step that stay out, because what goes in does without them */
-  readonly aside?: readonly LedgerPiece[];
+  readonly aside?: readonly PieceRef[];
   readonly cautions: readonly string[];
 }
 export interface GreaseLine extends Line {
@@ -145,7 +146,7 @@ function carriedBy(lines: readonly RebuildLine[]): IsBack {
   const parts = new Set(lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? l.parts : [])));
   const aside = lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? (l.aside ?? []) : []));
   return (_, piece) => {
-    const isAside = aside.some((p) => ("hardware" in piece ? "hardware" in p && p.hardware === piece.hardware : "part" in p && p.part === piece.part));
+    const isAside = aside.some((p) => samePiece(p, piece));
     return isAside ? "aside" : "hardware" in piece ? hardware.has(piece.hardware) : parts.has(piece.part);
   };
 }
@@ -166,7 +167,7 @@ const companions = (strip: CheckedStrip, g: GoingIn): Draft[] =>
 
 function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number, own: readonly string[], going: readonly GoingIn[]): Draft {
   const step = strip.steps[i] as StripStep;
-  const isOut = (piece: LedgerPiece): boolean => staysOut(going, piece) !== undefined;
+  const isOut = (piece: PieceRef): boolean => staysOut(going, piece) !== undefined;
   const pieces = [...own.map((part) => ({ part })), ...(step.hardware ?? []).map((h) => ({ hardware: h.id }))];
   const aside = pieces.filter(isOut);
   const parts = own.filter((part) => !isOut({ part }));

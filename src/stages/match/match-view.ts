@@ -3,8 +3,8 @@ import type { Gate } from "@/core/gates/open-gates";
 import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
+import type { PieceRef } from "@/core/job/piece-ref";
 import type { Stage } from "@/core/job/stages";
-import type { LedgerPiece } from "@/core/order/hardware-ledger";
 import { loadDrafts } from "@/store/drafts";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -34,7 +34,7 @@ export interface MatchView {
 
 /** A piece that came out, by its name and the step that took it off. */
 export interface CameOut {
-  readonly piece: LedgerPiece;
+  readonly piece: PieceRef;
   readonly says: string;
 }
 
