@@ -34,6 +34,9 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
     await hand.button(/Take this one/).click();
     // the pinion is chosen with it
     await expect(page.getByRole("region", { name: "To replace" })).toContainText("○ VLB-42-108, to order");
+    // the next part is shown, with its own criteria and nothing of the wheel's companions
+    await expect(page.getByRole("row", { name: /^outside/ })).toBeVisible();
+    await expect(page.getByRole("row", { name: /^comes with/ })).toHaveCount(0);
   });
 
   await test.step("the basket: the kit beats the single parts; the soonest costs more", async () => {

@@ -20,8 +20,8 @@ export function Reason({ speaks, about, children, className = "" }: { speaks: ke
 export function Reasons({ reasons, className = "py-0.5" }: { reasons: readonly { readonly against: boolean; readonly says: string }[]; className?: string }) {
   return (
     <>
-      {reasons.map((r) => (
-        <Reason key={r.says} speaks={r.against ? "against" : "for"} className={className}>
+      {reasons.map((r, i) => (
+        <Reason key={i} speaks={r.against ? "against" : "for"} className={className}>
           {r.says}
         </Reason>
       ))}

@@ -31,10 +31,11 @@ export function CriteriaTable({ criteria }: Pick<Candidate, "criteria">) {
           </tr>
         </thead>
         <tbody>
-          {criteria.map((c) => {
+          {criteria.map((c, i) => {
+            // by its place: several may be of one name, as what comes with a part is
             const { icon: Icon, says, tone } = MARKS[c.verdict];
             return (
-              <tr key={c.criterion} className="border-b-2 border-base-300 align-top">
+              <tr key={i} className="border-b-2 border-base-300 align-top">
                 <th scope="row" className="py-1 pr-2 font-semibold">
                   {c.criterion}
                 </th>

@@ -11,7 +11,7 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
         {(Object.keys(HEADS) as (keyof typeof HEADS)[]).map((what) => {
           const lines = quote.lines.filter((l) => l.what === what);
           return lines.map((l, i) => (
-            <tr key={`${what} ${l.says}`} className="border-b border-current/25">
+            <tr key={`${what} ${i}`} className="border-b border-current/25">
               <th scope="row" className="w-[120px] py-1 pr-2 align-baseline font-bold">
                 {i === 0 ? HEADS[what] : ""}
               </th>

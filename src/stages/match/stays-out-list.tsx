@@ -33,8 +33,8 @@ export function StaysOutList({
   };
   return (
     <div className="flex flex-col gap-1">
-      {goesIn.leavesOut.map((l) => (
-        <p key={l} className="says text-[19px]">
+      {goesIn.leavesOut.map((l, i) => (
+        <p key={i} className="says text-[19px]">
           It does without: {l}
         </p>
       ))}

@@ -82,8 +82,8 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                   ▼ Facing: <b>{line.words.facing}</b>
                 </p>
               )}
-              {line.words.mind.map((m) => (
-                <p key={m} className="says measured text-[22px]">
+              {line.words.mind.map((m, i) => (
+                <p key={i} className="says measured text-[22px]">
                   {m}
                 </p>
               ))}
@@ -94,27 +94,27 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                   ))}
                 </ol>
               )}
-              {line.words.marks.map((m) => (
-                <p key={m} className="says measured">
+              {line.words.marks.map((m, i) => (
+                <p key={i} className="says measured">
                   ✎ Witness: {m}
                 </p>
               ))}
               {line.words.wires.length > 0 && <p className="says measured">Wires: {line.words.wires.map((w) => `${w.colour} → ${w.to}`).join(", ")}</p>}
-              {line.words.renewed.map((r) => (
-                <p key={r} className="says good">
+              {line.words.renewed.map((r, i) => (
+                <p key={i} className="says good">
                   {r}
                 </p>
               ))}
-              {line.cautions.map((c) => (
-                <p key={c} className="says danger font-semibold">
+              {line.cautions.map((c, i) => (
+                <p key={i} className="says danger font-semibold">
                   {c}
                 </p>
               ))}
               {line.words.note && <p className="says">{line.words.note}</p>}
               {(why || line.kind !== "fit") && (
                 <ul className="says measured" aria-label="Why here">
-                  {line.because.map((b) => (
-                    <li key={b}>{b}</li>
+                  {line.because.map((b, i) => (
+                    <li key={i}>{b}</li>
                   ))}
                 </ul>
               )}

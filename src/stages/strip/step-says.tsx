@@ -80,8 +80,8 @@ export function StepSays({
       {alike.map((a) => (
         <LookAlikeSays key={a.piece} alike={a} piece={read.hardware[a.piece]} />
       ))}
-      {cautions.map((c) => (
-        <p key={c} className="says">
+      {cautions.map((c, i) => (
+        <p key={i} className="says">
           {c}
         </p>
       ))}

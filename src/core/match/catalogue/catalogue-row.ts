@@ -40,6 +40,9 @@ function split(text: string, sign: string): string[] {
 const plain = (s: string): string => s.replace(/\\(.)/g, "$1");
 const guard = (s: string): string => s.replace(/[\\;:,()/]/g, "\\$&");
 
+/** What stands between semicolons and is read as it is. */
+const guardEntry = (s: string): string => s.replace(/[\\;]/g, "\\$&");
+
 /** `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. */
 function entry(text: string, column: string): { number: string; qty: number; variants: string[]; words: string | undefined } {
   const m = /^(?:(\d+)\s*[x×]\s+)?((?:\\.|[^\\:()])+?)\s*(?:\(((?:\\.|[^\\)])*)\))?\s*(?::\s*(.*))?$/i.exec(text);
@@ -152,8 +155,8 @@ export const partsTable: Table<CataloguePart> = {
       contains: p.contains.map((c) => entryText({ number: c.number, qty: c.qty, variants: c.variant ? [c.variant] : [] })).join("; "),
       note: p.note ?? "",
       facing: p.facing ?? "",
-      stack: p.stack.map(guard).join("; "),
-      leaves_out: p.leavesOut.map(guard).join("; "),
+      stack: p.stack.map(guardEntry).join("; "),
+      leaves_out: p.leavesOut.map(guardEntry).join("; "),
     };
     for (const f of SPEC_FIELDS[p.spec.kind]) out[heading(f.key)] = String(specValue(p.spec, f.key) ?? "");
     return out;

@@ -91,9 +91,9 @@ export function GearMate({
       </div>
       {mate.answer && (
         <ul aria-label="How they mesh" className="grid grid-cols-2 gap-x-4">
-          {mate.answer.verdicts.map((v) => (
+          {mate.answer.verdicts.map((v, i) => (
             <Reason
-              key={v.criterion}
+              key={i}
               speaks={!v.ok ? "against" : v.caution ? "look" : "for"}
               about={v.criterion}
               className="border-b-2 border-base-300 py-0.5 text-[18px] leading-tight"

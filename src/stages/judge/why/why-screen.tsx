@@ -95,8 +95,8 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
         />
         <h2 className="text-[24px]">How far the work must go</h2>
         <ul aria-label="How far the work must go" className="min-h-0 flex-1 overflow-y-auto">
-          {far.map((f) => (
-            <li key={f.says} className="border-b-2 border-base-300 py-1.5 text-[20px]">
+          {far.map((f, i) => (
+            <li key={i} className="border-b-2 border-base-300 py-1.5 text-[20px]">
               <span className="block font-semibold first-letter:uppercase">{f.says}</span>
               <span className="hush text-[17px]">{f.because.join(" · ").toLowerCase()}</span>
             </li>
