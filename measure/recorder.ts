@@ -115,6 +115,10 @@ async function recordAtHandSpeed(page: Page): Promise<number> {
     await page.getByLabel(label, { exact: true }).fill(text);
     await page.getByLabel(label, { exact: true }).blur();
   } // biome-ignore format: a field a row
+  for (const said of ["By hand", "Nothing of these can hurt"]) {
+    await page.getByRole("button", { name: said, exact: true }).click();
+    await page.locator(`button[aria-pressed="true"]`, { hasText: said === "By hand" ? said : "none" }).waitFor();
+  }
   await page.getByRole("button", { name: /Consents/ }).click();
   await page.getByRole("button", { name: /On to Strip/ }).click();
   await page.waitForURL(/strip$/);
