@@ -9,11 +9,12 @@ import { endJob, takeUpAgain, waitFor, waitNoMore } from "./ending/actions";
 import { endingView } from "./ending/ending-view";
 import { comesBackFrom } from "./frame/came-back-action";
 import { goOn } from "./frame/go-on-action";
+import { readNumber } from "./frame/read-number-action";
 import { answerCheck, handBack } from "./hand-back/actions";
 import { handBackView } from "./hand-back/hand-back-view";
 import { ReturnSheet } from "./hand-back/return-sheet";
 import { returnSheetView } from "./hand-back/return-sheet-view";
-import { saveFinding, saveGearNotes, saveMending, saveNothingFailed, savePart, savePartAdded, saveReadNumber, saveService } from "./judge/actions";
+import { saveFinding, saveGearNotes, saveMending, saveNothingFailed, savePart, savePartAdded, saveService } from "./judge/actions";
 import { judgeView } from "./judge/judge-view";
 import { stepsToAddToView } from "./judge/steps-to-add-to-view";
 import { saveNoGrease, saveOilPoint, saveWashed } from "./lube/actions";
@@ -191,9 +192,9 @@ describe("a job of every shape goes from Judge to the door", () => {
     const number = await at("judge");
     await press(saveFinding, number, { part: "p2", mode: "missing-teeth" });
     expect(await gates(number, "judge")).toEqual(["identity:p2"]);
-    await press(saveReadNumber, number, { part: "p2", read: "CG-44" });
+    await press(readNumber, number, { part: "p2", read: "CG-44" });
     expect(await gates(number, "judge")).toEqual([]);
-    await press(saveReadNumber, number, { part: "p2", read: " " });
+    await press(readNumber, number, { part: "p2", read: " " });
     expect(await gates(number, "judge")).toEqual(["identity:p2"]);
     await press(takeGot, number, { part: "p2", got: { from: "donor", says: "the other Crank 7 on the shelf", number: "", price: "", differs: "" } });
     expect(await gates(number, "judge")).toEqual([]);
@@ -289,6 +290,7 @@ describe("a job that ends without its repair", () => {
     expect((await job(number)).stage).toBe("hand-back");
     expect(await home(number)).toEqual(checks);
     expect(await sheet(number)).toMatch(says);
+    expect(await sheet(number)).toContain("It was not examined.");
   });
   it("can be taken up again until it went home", async () => {
     const number = await at("judge");

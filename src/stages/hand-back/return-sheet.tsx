@@ -84,6 +84,7 @@ export function ReturnSheet({
               Old grease: {g.says}. {g.implies}
             </li>
           ))}
+          {failed.length + looked.length + states.length === 0 && !job.nothingFailed && <li>It was not examined.</li>}
           {(causes.length > 0 || job.causes.words) && (
             <li>
               <b>Why</b>: {[...causes, job.causes.words].filter(Boolean).join(". ")}

@@ -34,7 +34,6 @@ import {
   strikeReadings,
   takePhotoCount,
 } from "@/store/judge";
-import { setReadNumber } from "@/store/match";
 import { addPart, setMending, setServiceNote } from "@/store/mending";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
@@ -66,12 +65,6 @@ export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<Ac
     const anew = isFailure(f.mode) || f.renew === true;
     return setFinding(number, version, part, f, anew ? linesToOpen(job, part) : []);
   });
-}
-
-const readInput = z.object({ ...onPart, read: words });
-/** Keeps the number that stands on a part: one whose number is known need not be measured. */
-export async function saveReadNumber(raw: z.infer<typeof readInput>): Promise<ActionResult> {
-  return act(readInput, raw, ({ number, version, part, read }) => setReadNumber(number, version, part, read));
 }
 
 const partInput = z.object({

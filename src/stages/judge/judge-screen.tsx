@@ -5,10 +5,11 @@ import { KeyButton } from "@/ui/key-button";
 import { type Packed, usePacked } from "@/ui/packed";
 import { PictureFrame } from "@/ui/picture-frame";
 import { GoOn } from "../frame/go-on";
+import { readNumber } from "../frame/read-number-action";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
-import { saveFinding, saveReadNumber } from "./actions";
+import { saveFinding } from "./actions";
 import type { JudgedPart, JudgeView } from "./judge-view";
 import { OldGrease } from "./old-grease";
 import { PartFate } from "./part-fate";
@@ -102,7 +103,7 @@ function ThePart({ part }: { part: JudgedPart }) {
             label="Number on it"
             name={`number-${part.id}`}
             value={part.finding?.readNumber ?? ""}
-            save={(read) => run(saveReadNumber, { part: part.id, read })}
+            save={(read) => run(readNumber, { part: part.id, read })}
           />
         )}
       </div>

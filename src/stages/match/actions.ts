@@ -17,7 +17,7 @@ import { mustAskAgain } from "@/core/match/quote/quote";
 import { partsNumbered } from "@/store/catalogue";
 import { currentJob, thereIs } from "@/store/job";
 import { setFinding } from "@/store/judge";
-import { choosePart, sayOfWhatGoesIn, setGot, setReadNumber } from "@/store/match";
+import { choosePart, sayOfWhatGoesIn, setGot } from "@/store/match";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, shopSettings } from "@/store/settings";
@@ -54,13 +54,6 @@ async function mateWith(job: Job, part: string, chosen: CataloguePart | undefine
   const before = job.findings.find((f) => f.part === part)?.chosen;
   const [went] = before ? await gears((await partsNumbered([before]))[0]) : [];
   return went && job.findings.find((f) => f.part === mate)?.chosen === went ? { part: mate, chosen: null } : undefined;
-}
-
-const read = z.object({ ...onJob, part: ref, read: words });
-
-/** Keeps the number that stands on a part. */
-export async function readNumber(raw: z.infer<typeof read>): Promise<ActionResult> {
-  return act(read, raw, ({ number, version, part, read: text }) => setReadNumber(number, version, part, text));
 }
 
 const gotFields = z.object({ ...gotSchema.shape, says: words, number: words, price: words, differs: words });
