@@ -117,7 +117,8 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await hand.button(/^F Got it from/).click();
     await hand.button(/^2 the counter/).click();
     await page.getByLabel("Where, and what it says on it").fill("Marsh Street, last box");
-    await page.getByLabel("Number, if it has one").fill("VLB-42-242");
+    // what was chosen keeps its number, and by it what goes in with it
+    await expect(page.getByLabel("Number, if it has one")).toHaveValue("VLB-42-242");
     // the shop is slow, and the hand is elsewhere when it answers: it is left there
     const beside = page.getByRole("region", { name: "What goes in with it" });
     let answer = (): void => undefined;

@@ -20,7 +20,8 @@ export function GotFrom({ part, currency, draft, onDone }: { part: MatchPart; cu
   const fault = useFieldFault();
   const [typed, setTyped] = useDraft(`match.got.${part.id}`, draft, typedFields, {});
   const { got } = part;
-  const was: Readonly<Record<string, string | undefined>> = { ...got, price: got?.price === undefined ? undefined : String(got.price) };
+  // what was chosen and is now got elsewhere keeps its number, and by it what goes in with it
+  const was: Readonly<Record<string, string | undefined>> = { number: part.chosen, ...got, price: got?.price === undefined ? undefined : String(got.price) };
   const text = (field: string): string => typed[field] ?? was[field] ?? "";
   const from = CHOICES.find((c) => c.from === text("from"));
   const put = (field: string) => (e: { target: { value: string } }) => setTyped((now) => ({ ...now, [field]: e.target.value }));
