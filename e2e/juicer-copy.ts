@@ -10,7 +10,7 @@ export const cli = (...words: string[]): string =>
 export async function copyOf(job: string): Promise<string> {
   process.env.DEMONTAGE_DATA = DATA;
   const { parcelOf, takeInJobFile } = await import("../src/store/job-file");
-  return takeInJobFile(await parcelOf(job), true);
+  return (await takeInJobFile(await parcelOf(job), true)).number;
 }
 
 /** The demo's juicer at Judge. */

@@ -31,6 +31,7 @@ export function jobOf(n: number, number: string): JobFile {
 export async function takeInBenchJob(steps: number, picturesPerStep: number, number: string): Promise<void> {
   const { takeInJobFile } = await import("../src/store/job-file");
   const { database } = await import("../src/store/database");
+  const { heldPictures } = await import("../src/core/job/job-parcel");
   const file = jobOf(steps, number);
   const pictures = new Map<string, Uint8Array>();
   for (const [i, s] of file.steps.entries()) {
@@ -44,7 +45,7 @@ export async function takeInBenchJob(steps: number, picturesPerStep: number, num
     }
     Object.assign(s, { pictures: names });
   }
-  await takeInJobFile({ file, pictures });
+  await takeInJobFile({ file, pictures: heldPictures(pictures) });
   const db = await database();
   const job = await db("jobs").where({ number }).first("id");
   for (const q of safetyGate({ supplies: ["hand"], hazards: [] }))

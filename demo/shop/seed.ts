@@ -61,7 +61,7 @@ const MODELS = [
 
 async function takeIn(recipe: Recipe, today: Date): Promise<void> {
   const { file, pictures } = jobFileFrom(recipe, today);
-  const number = await takeInJobFile({ file: readJobFile(file), pictures: new Map([...pictures].map(([name, from]) => [name, jpeg(from)])) });
+  const { number } = await takeInJobFile({ file: readJobFile(file), pictures: new Map([...pictures].map(([name, from]) => [name, async () => jpeg(from)])) });
   const { takenInDaysAgo, promisedIn, ...customer } = CUSTOMERS[number] as (typeof CUSTOMERS)[string];
   const day = (n: number): string => format(addDays(today, n), "yyyy-MM-dd");
   await (await database())("jobs")

@@ -18,27 +18,29 @@ const steps = [
 ];
 
 /** A bilge pump, of a kind that the demo does not have, taken in as it stands at a stage. Answers its number. */
-export const pumpAt = (stage: Stage, { job = {}, unit = {}, ...more }: { job?: object; unit?: object; [key: string]: unknown } = {}): Promise<string> =>
-  takeInJobFile(
-    {
-      file: readJobFile({
-        format: "demontage-job",
-        version: 1,
-        unit: { kind: "bilge pump", maker: "Tarnholt", model: "Deepwell 2", supply: "battery", ...unit },
-        job: { stage, complaint: "leaks at the shaft" },
-        parts: [
-          { id: "p1", name: "pump lid", kind: "cover", material: "ABS" },
-          { id: "p2", name: "drive wheel", kind: "gear", material: "POM" },
-          { id: "p3", name: "shaft seal", kind: "seal", material: "NBR", renew: true },
-        ],
-        steps,
-        x: { demontage: { job: { consent: true, stripFinished: true, ...job } } },
-        ...more,
-      }),
-      pictures: new Map(),
-    },
-    true,
-  );
+export const pumpAt = async (stage: Stage, { job = {}, unit = {}, ...more }: { job?: object; unit?: object; [key: string]: unknown } = {}): Promise<string> =>
+  (
+    await takeInJobFile(
+      {
+        file: readJobFile({
+          format: "demontage-job",
+          version: 1,
+          unit: { kind: "bilge pump", maker: "Tarnholt", model: "Deepwell 2", supply: "battery", ...unit },
+          job: { stage, complaint: "leaks at the shaft" },
+          parts: [
+            { id: "p1", name: "pump lid", kind: "cover", material: "ABS" },
+            { id: "p2", name: "drive wheel", kind: "gear", material: "POM" },
+            { id: "p3", name: "shaft seal", kind: "seal", material: "NBR", renew: true },
+          ],
+          steps,
+          x: { demontage: { job: { consent: true, stripFinished: true, ...job } } },
+          ...more,
+        }),
+        pictures: new Map(),
+      },
+      true,
+    )
+  ).number;
 
 /** An action as a screen sends it that shows the job as it stands. */
 export async function press<T>(action: (input: T) => Promise<ActionResult>, number: string, input: Omit<T, "number" | "version">): Promise<ActionResult> {

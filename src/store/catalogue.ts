@@ -3,7 +3,7 @@ import { bearingNamed } from "@/core/hardware/bearings";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { FoundParts } from "@/core/match/catalogue/found-parts";
-import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
+import { bareNumber, foldedNumber, LONGEST_NUMBER } from "@/core/match/catalogue/part-number";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
 import { database } from "./database";
@@ -76,7 +76,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
   if (wanted.number) {
     const [bare, folded] = [bareNumber(wanted.number), foldedNumber(wanted.number)];
     take(await db("catalogue").where("folded", folded));
-    if (bare.length >= 6) take(await db("catalogue").whereIn("bare", slipsOf(bare)));
+    if (bare.length >= 6 && bare.length <= LONGEST_NUMBER) take(await db("catalogue").whereIn("bare", slipsOf(bare)));
     const standard = bearingNamed(wanted.number);
     if (standard) take(await db("catalogue").where({ kind: "bearing", inside_mm: standard.boreMm, outside_mm: standard.outsideMm }));
     // what takes its place, and what replaces that

@@ -1,5 +1,6 @@
 import type { JobHead } from "@/core/job/job";
 import { database } from "./database";
+import { readable } from "./rows";
 import { records } from "./tables";
 
 /** A job that was handed back, of the same unit as far as it can be told. */
@@ -27,6 +28,6 @@ export async function earlierJobs({
     .orderBy("handed_back_at", "desc")
     .limit(5);
   return rows
-    .map(records.jobs.read)
+    .flatMap(readable(records.jobs))
     .map(({ number, kind, model, serial, customerName, handedBackAt }) => ({ number, kind, model, serial, customerName, handedBackAt }));
 }

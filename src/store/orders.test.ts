@@ -206,9 +206,10 @@ it("what was quoted, ordered and came travels in the job file", async () => {
   const came = (await job(number)).arrivals[1]?.id as number;
   await addPicture(number, await grey().jpeg().toBuffer(), { role: "finding", part: pictureOf({ id: came }) });
   const whole = await job(number);
-  const again = await job(await takeInJobFile({ ...(await parcelOf(number)), file: jobFileOf(whole) }, true));
+  const again = await job((await takeInJobFile({ ...(await parcelOf(number)), file: jobFileOf(whole) }, true)).number);
   const plain = (j: typeof whole) => ({
-    quotes: j.quotes.map(({ id: _, ...q }) => q),
+    // the customer’s name stays where it was given
+    quotes: j.quotes.map(({ id: _, byWhom: _name, ...q }) => q),
     orders: j.orders.map(({ id: _, reference, ...o }) => ({ ...o, n: reference.split("/")[1] })),
     arrivals: j.arrivals.map(({ id: _, orderId, ...a }) => ({ ...a, of: j.orders.findIndex((o) => o.id === orderId) })),
     toFit: j.toFit,

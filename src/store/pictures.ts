@@ -1,102 +1,14 @@
-import { createHash } from "node:crypto";
-import { existsSync } from "node:fs";
-import { mkdir, open, readFile, rename, rm } from "node:fs/promises";
-import { join } from "node:path";
-import sharp, { type Sharp } from "sharp";
-import { Fault } from "@/core/fault";
+import type { Knex } from "knex";
 import type { JobPicture } from "@/core/job/picture";
 import { changeJob } from "./change";
-import { database, dataFolder } from "./database";
+import { database } from "./database";
+import { keepPicture, pictureBytes, type StoredPicture, thumbBytes, wholePicture } from "./picture-files";
 import { records } from "./tables";
-
-export const MOST_BYTES = 25 * 1024 * 1024;
-const ENDINGS: Readonly<Record<string, string>> = { jpeg: "jpg", png: "png", webp: "webp" };
-const THUMB_PX = 360;
-/** a picture of more than this many pixels would take minutes and gigabytes to decode */
-const MOST_PIXELS = 120_000_000;
-
-const folder = (): string => join(dataFolder(), "pictures");
-const thumbs = (): string => join(dataFolder(), "thumbs");
-
-export interface StoredPicture {
-  readonly sha256: string;
-  readonly type: string;
-  readonly width: number;
-  readonly height: number;
-  readonly bytes: number;
-}
-
-/**
- * Keeps a picture: looked through, turned upright, named by the SHA-256 of its bytes, written and flushed before any row names it.
- *
- * Refuses what is larger than 25 MB, no JPEG, PNG or WebP, or broken, with a sentence; nothing half-written stays behind.
- */
-export async function keepPicture(bytes: Buffer): Promise<StoredPicture> {
-  if (bytes.length === 0) throw new Fault("picture", "The picture is empty.");
-  if (bytes.length > MOST_BYTES) throw new Fault("picture", `The picture has ${(bytes.length / 1048576).toFixed(1)} MB; the maximum is 25 MB.`);
-  const { upright, format, width, height } = await uprightPicture(bytes);
-  const thumb = await broken(() =>
-    sharp(upright, { limitInputPixels: MOST_PIXELS, failOn: "truncated" })
-      .resize(THUMB_PX, THUMB_PX, { fit: "inside", withoutEnlargement: true })
-      .flatten({ background: "#f4efe4" })
-      .jpeg({ quality: 80 })
-      .toBuffer(),
-  );
-  const sha256 = createHash("sha256").update(upright).digest("hex");
-  await writeFlushed(folder(), `${sha256}.${ENDINGS[format]}`, upright);
-  await writeFlushed(thumbs(), `${sha256}.jpg`, thumb);
-  return { sha256, type: `image/${format}`, width, height, bytes: upright.length };
-}
-
-async function uprightPicture(bytes: Buffer): Promise<{ upright: Buffer; format: string; width: number; height: number }> {
-  const image = (): Sharp => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "truncated" });
-  const meta = await image()
-    .metadata()
-    .catch(() => null);
-  if (!meta?.format || !(meta.format in ENDINGS)) throw new Fault("picture", "This is no JPEG, PNG or WebP picture.");
-  if (meta.width * meta.height > MOST_PIXELS) throw new Fault("picture", "The picture has too many pixels; the maximum is 120 million.");
-  if ((meta.orientation ?? 1) === 1) return { upright: bytes, format: meta.format, width: meta.width, height: meta.height };
-  const turned = image().rotate();
-  if (meta.format === "jpeg") turned.jpeg({ quality: 92 });
-  const { data, info } = await broken(() => turned.toBuffer({ resolveWithObject: true }));
-  return { upright: data, format: meta.format, width: info.width, height: info.height };
-}
-
-async function broken<T>(work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch {
-    throw new Fault("picture", "The picture is broken off or damaged and was not kept.");
-  }
-}
-
-/** Written beside, flushed, then renamed: after a power cut there is the whole file or none. */
-async function writeFlushed(dir: string, name: string, bytes: Buffer): Promise<void> {
-  await mkdir(dir, { recursive: true });
-  const place = join(dir, name);
-  if (existsSync(place)) return;
-  const part = `${place}.${process.pid}.${Math.random().toString(36).slice(2)}.part`;
-  try {
-    const file = await open(part, "wx");
-    try {
-      await file.writeFile(bytes);
-      await file.sync();
-    } finally {
-      await file.close();
-    }
-    await rename(part, place);
-    const parent = await open(dir, "r");
-    await parent.sync().finally(() => parent.close());
-  } catch (e) {
-    await rm(part, { force: true });
-    throw e;
-  }
-}
 
 /** Keeps a picture and gives it to a job. Answers its name in the job and the job's new version. */
 export async function addPicture(
   number: string,
-  bytes: Buffer,
+  from: Buffer | string,
   where: {
     role: JobPicture["role"];
     step?: string;
@@ -108,16 +20,14 @@ export async function addPicture(
   },
 ): Promise<{ picture: JobPicture; version: number }> {
   const db = await database();
-  const sent =
-    where.key &&
-    (await db("job_pictures")
-      .join("jobs", "jobs.id", "job_pictures.job_id")
-      .where({ "jobs.number": number, "job_pictures.key": where.key })
-      .first("job_pictures.name", "job_pictures.sha256", "jobs.version"));
-  if (sent) return { picture: { name: sent.name, sha256: sent.sha256, role: where.role }, version: sent.version };
-  const kept = await keepPicture(bytes);
+  const there = where.key ? await arrivedAs(number, where.key, db) : null;
+  // one that was sent again because it is gone from the disk is kept again; else its name and place are there already
+  if (there?.whole) return there.answer;
+  const kept = await keepPicture(from);
+  if (there) return { ...there.answer, ...(await sentAgain(number, where.key ?? "", kept, there.answer)) };
   let picture: JobPicture = { sha256: kept.sha256, name: "", role: where.role };
   const version = await changeJob(number, "beside", async ({ trx, job, at }) => {
+    if (where.key && (await trx("job_pictures").where({ job_id: job.id, key: where.key }).first("id"))) throw new Twice();
     await trx("pictures")
       .insert({ ...kept, at })
       .onConflict("sha256")
@@ -141,23 +51,74 @@ export async function addPicture(
     });
     picture = { sha256: kept.sha256, name, role: where.role, ...(step ? { step } : {}), ...(where.part ? { part: where.part } : {}) };
     return `picture ${name}`;
+  }).catch((e) => {
+    if (e instanceof Twice) return null;
+    throw e;
   });
-  return { picture, version };
+  const first = version === null && where.key ? await arrivedAs(number, where.key, db) : null;
+  return first?.answer ?? { picture, version: version ?? 0 };
 }
 
-/** A picture's bytes and type, or null. `thumb` is the small one, made once when it came in. */
+/** A picture that was gone or damaged came again: its bytes are there now. Where they are kept otherwise than they were then, the job's picture is the new one. */
+async function sentAgain(
+  number: string,
+  key: string,
+  kept: StoredPicture,
+  { picture }: { readonly picture: JobPicture },
+): Promise<{ picture: JobPicture; version: number } | null> {
+  if (kept.sha256 === picture.sha256) return null;
+  const version = await changeJob(number, "beside", async ({ trx, job, at }) => {
+    await trx("pictures")
+      .insert({ ...kept, at })
+      .onConflict("sha256")
+      .ignore();
+    await trx("job_pictures").where({ job_id: job.id, key }).update({ sha256: kept.sha256 });
+    return `picture ${picture.name}, sent again`;
+  });
+  return { picture: { ...picture, sha256: kept.sha256 }, version };
+}
+
+/** The same picture came twice at once; the other one was first. */
+class Twice extends Error {}
+
+/** What is answered for a picture that arrived already, by the sender's own name for it; `whole` if its bytes are there. */
+async function arrivedAs(number: string, key: string, db: Knex): Promise<{ answer: { picture: JobPicture; version: number }; whole: boolean } | null> {
+  const row = await db("job_pictures")
+    .join("jobs", "jobs.id", "job_pictures.job_id")
+    .join("pictures", "pictures.sha256", "job_pictures.sha256")
+    .where({ "jobs.number": number, "job_pictures.key": key })
+    .first("job_pictures.*", "jobs.version", "pictures.type");
+  if (!row) return null;
+  const { name, sha256, role } = records.job_pictures.read(row);
+  const whole = (await wholePicture({ sha256, type: String(row.type) })) !== null;
+  return { answer: { picture: { name, sha256, role }, version: Number(row.version) }, whole };
+}
+
+async function pictureRow(sha256: string): Promise<StoredPicture | null> {
+  const row = await (await database())("pictures").where({ sha256 }).first();
+  return row ? { sha256, type: String(row.type), width: Number(row.width), height: Number(row.height), bytes: Number(row.bytes) } : null;
+}
+
+/** A picture's bytes and type, or null. `thumb` is the small one, made when it came in. */
 export async function readPicture(sha256: string, thumb: boolean): Promise<{ bytes: Buffer; type: string } | null> {
   if (!/^[0-9a-f]{64}$/.test(sha256)) return null;
-  if (thumb)
-    return readFile(join(thumbs(), `${sha256}.jpg`)).then(
-      (bytes) => ({ bytes, type: "image/jpeg" }),
-      () => null,
-    );
-  const row = await (await database())("pictures").where({ sha256 }).first();
-  if (!row) return null;
-  const ending = ENDINGS[(row.type as string).slice(6)];
-  return readFile(join(folder(), `${sha256}.${ending}`)).then(
-    (bytes) => ({ bytes, type: row.type as string }),
-    () => null,
-  );
+  if (thumb) {
+    const bytes = await thumbBytes(sha256, () => pictureRow(sha256));
+    return bytes && { bytes, type: "image/jpeg" };
+  }
+  const row = await pictureRow(sha256);
+  const bytes = row && (await pictureBytes(row));
+  return bytes && { bytes, type: row.type };
+}
+
+/** What kind of file each of these pictures is, by its hash. */
+export async function pictureTypes(hashes: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  const db = await database();
+  const types = new Map<string, string>();
+  for (let i = 0; i < hashes.length; i += 400)
+    for (const r of await db("pictures")
+      .whereIn("sha256", hashes.slice(i, i + 400))
+      .select("sha256", "type"))
+      types.set(String(r.sha256), String(r.type));
+  return types;
 }

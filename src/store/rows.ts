@@ -23,6 +23,19 @@ export interface RowsOf<T> {
   readonly column: (field: keyof T) => string;
 }
 
+/** Reads a row of many: one that is damaged is passed over, with a word to whoever looks after the program, and stops none of the others. */
+export const readable =
+  <T>(records: RowsOf<T>) =>
+  (row: Row): T[] => {
+    try {
+      return [records.read(row)];
+    } catch (e) {
+      if (!(e instanceof DamagedRow)) throw e;
+      console.error(e.message);
+      return [];
+    }
+  };
+
 const snake = (s: string): string => s.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
 
 type Kept = "json" | "flag" | "plain";

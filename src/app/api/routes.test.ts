@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it, vi } from "vitest";
-import { unpackJob } from "@/exchange/job-zip";
+import { unpacked } from "@/exchange/test-parcel";
 import { pumpAt } from "@/stages/test-unit";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
@@ -120,7 +120,7 @@ describe("a job asked for", () => {
     ]);
     const sent = await file.GET(asked("/"), at({ number }));
     expect(sent.headers.get("content-disposition")).toBe(`attachment; filename="${number}.demontage.zip"`);
-    expect(unpackJob(new Uint8Array(await sent.arrayBuffer())).file.unit.kind).toBe("bilge pump");
+    expect((await unpacked(new Uint8Array(await sent.arrayBuffer()))).file.unit.kind).toBe("bilge pump");
   });
   it("that is not there is told so everywhere", async () => {
     const number = "J-9999";

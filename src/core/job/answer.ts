@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { text } from "./written";
+import { moment, text } from "./written";
 
 /** What was said to a question of a gate. */
 export const answerSchema = z.strictObject({
@@ -10,6 +10,6 @@ export const answerSchema = z.strictObject({
   value: z.number().optional(),
   unit: text.optional(),
   note: text.optional(),
-  at: text,
+  at: moment,
 });
 export type Answer = Frozen<z.infer<typeof answerSchema>>;

@@ -3,7 +3,7 @@ import type { Frozen } from "../frozen";
 import { comparedSchema } from "../match/arrival/arrival";
 import { quoteSchema } from "../match/quote/quote";
 import { SERVICES } from "./service";
-import { text } from "./written";
+import { day, moment, text } from "./written";
 
 /** What was quoted, ordered and sent for a job. */
 
@@ -21,7 +21,7 @@ export type OrderedLine = Frozen<z.infer<typeof orderedLine>>;
 
 /** Something that a supplier told of an order. */
 export const supplierNews = z.strictObject({
-  day: text,
+  day,
   what: z.enum(["confirmed", "short", "shipped", "received"]),
   says: text,
   parcel: z.array(z.strictObject({ number: text, sent: text, packs: z.int(), lot: text, swapped: z.record(z.string(), z.string()).optional() })).optional(),
@@ -32,7 +32,7 @@ export const orderSchema = z.strictObject({
   id: z.int(),
   supplier: text,
   reference: text,
-  placedOn: text,
+  placedOn: day,
   replacement: z.boolean().default(false),
   lines: z.array(orderedLine),
   shipping: z.number().min(0),
@@ -50,7 +50,7 @@ export const reworkList = z.array(reworkSchema).max(8, "is more than is done to 
 export const arrivalSchema = z.strictObject({
   id: z.int(),
   orderId: z.int().optional(),
-  day: text,
+  day,
   supplier: text,
   /** as the slip says */
   number: text,
@@ -63,18 +63,18 @@ export const arrivalSchema = z.strictObject({
   decision: z.enum(ARRIVAL_DECISIONS).optional(),
   reason: text.optional(),
   rework: z.array(reworkSchema).default([]),
-  decidedAt: text.optional(),
+  decidedAt: moment.optional(),
 });
 export type Arrival = Frozen<z.infer<typeof arrivalSchema>>;
 
 /** A quote as it was made, with the customer's answer. */
 export const storedQuote = z.strictObject({
   id: z.int(),
-  madeAt: text,
+  madeAt: moment,
   quote: quoteSchema,
   total: z.number(),
   answer: z.enum(["accepted", "declined"]).optional(),
-  answeredOn: text.optional(),
+  answeredOn: moment.optional(),
   byWhom: text.optional(),
   note: text.optional(),
 });

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { note, text } from "./written";
+import { day, moment, note } from "./written";
 
 /** How a job ends without its repair, and what becomes of the unit. */
 export const ENDINGS = [
@@ -23,7 +23,7 @@ export const endingSchema = z.strictObject({
   why: note.min(3, "say in a few words why"),
   /** what the customer pays, or, where the shop buys it, what the customer is paid; tax and all */
   amount: z.number("must be an amount").min(0, "must not be negative").max(1e6, "is more than a million").optional(),
-  at: text,
+  at: moment,
 });
 export type Ending = Frozen<z.infer<typeof endingSchema>>;
 export const endingNamed = (how: EndingHow): (typeof ENDINGS)[number] => ENDINGS.find((e) => e.how === how) ?? ENDINGS[0];
@@ -31,11 +31,8 @@ export const endingNamed = (how: EndingHow): (typeof ENDINGS)[number] => ENDINGS
 /** What a job waits for while nobody can go on with it. */
 export const waitingSchema = z.strictObject({
   what: note.min(3, "say in a few words what it waits for"),
-  since: text,
+  since: moment,
   /** the day on which it is looked at again */
-  until: z
-    .string()
-    .regex(/^\d{4}-\d{2}-\d{2}$/, "is no day like 2026-11-02")
-    .optional(),
+  until: day.optional(),
 });
 export type Waiting = Frozen<z.infer<typeof waitingSchema>>;

@@ -20,15 +20,24 @@ const known = <T extends object>(o: T): Known<T> => {
   return out;
 };
 
-/** A job as its open file. The customer's name and contact stay in the shop. */
-export function jobFileOf(job: Job): JobFile {
+/** What is known of the bytes that go along: the hash of each picture as it lies in the file, and those that the shop has no more. */
+export interface Carrying {
+  readonly hashes?: ReadonlyMap<string, string>;
+  readonly missing?: readonly string[];
+}
+
+/** A job as its open file. The customer's name and contact stay in the shop, wherever they were written. */
+export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile {
   const keys = Object.keys(CARRIED_HEAD);
   const head: NonNullable<Carried["job"]> = Object.fromEntries(Object.entries(known(job)).filter(([k]) => keys.includes(k)));
   const carried: Carried = {
     job: head,
     answers: job.answers,
     linesDone: job.linesDone,
-    pictures: job.pictures.filter((p) => p.role !== "step").map((p) => known({ name: p.name, role: p.role, part: p.part })),
+    pictures: job.pictures
+      .filter((p) => !missing?.includes(p.name))
+      .map((p) => known({ name: p.name, role: p.role, part: p.part, sha256: hashes?.get(p.name) })),
+    ...(missing?.length ? { missingPictures: missing } : {}),
     weighed: Object.fromEntries(
       job.lubePoints.filter((g) => g.weighedGrams !== undefined).map((g) => [g.id, known({ grams: g.weighedGrams, at: g.weighedAt })]),
     ),
@@ -79,7 +88,7 @@ export function jobFileOf(job: Job): JobFile {
           .map((r) => known({ what: r.what, value: r.value, u: r.u, teeth: r.teeth, source: r.source, x: { at: r.at } })),
         identity: f.identity,
         chosen: f.chosen,
-        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy, readNumber: f.readNumber, got: f.got }),
+        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy, readNumber: f.readNumber, got: f.got, goesIn: f.goesIn }),
       }),
     ),
     tests: job.answers.flatMap((a) => {
@@ -93,7 +102,8 @@ export function jobFileOf(job: Job): JobFile {
 
 function boughtFor(job: Pick<Job, "quotes" | "orders" | "arrivals">): NonNullable<Carried["bought"]> {
   return {
-    quotes: job.quotes.map(({ id: _, ...q }) => q),
+    // who agreed is the customer, or somebody of theirs
+    quotes: job.quotes.map(({ id: _, byWhom: _name, ...q }) => q),
     orders: job.orders.map(({ id: _, ...o }) => o),
     arrivals: job.arrivals.map(({ id, orderId, ...a }) => ({
       ...a,

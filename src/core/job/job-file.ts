@@ -6,6 +6,7 @@ import { arrivalSchema, orderSchema, storedQuote } from "./bought";
 import { findingSchema } from "./finding";
 import { goingInOf } from "./going-in";
 import { jobHead } from "./job";
+import { refuseMonster, refuseTooMany } from "./job-file-limits";
 import { partSchema } from "./part";
 import { jobPicture } from "./picture";
 import { pictureMarkSchema } from "./picture-mark";
@@ -14,7 +15,7 @@ import { lubePointSchema, serviceSchema } from "./service";
 import { stepSchema } from "./step";
 import type { Strip } from "./strip";
 import { supply } from "./supply";
-import { day, jobNumber, later, text } from "./written";
+import { day, jobNumber, later, moment, text, words } from "./written";
 
 /** The open job file, `demontage-job` version 1. Its meaning is written down in docs/formats.md. */
 export const jobFileSchema = z.strictObject({
@@ -109,12 +110,15 @@ export const carriedSchema = z.strictObject({
   job: jobHead.pick(CARRIED_HEAD).partial().optional(),
   answers: z.array(answerSchema).max(500).optional(),
   linesDone: z.array(text).max(20_000).optional(),
+  /** every picture of the job, with the hash of its bytes as they lie in the file */
   pictures: z
-    .array(jobPicture.pick({ name: true, role: true, part: true }))
+    .array(jobPicture.pick({ name: true, role: true, part: true }).extend({ sha256: jobPicture.shape.sha256.optional() }))
     .max(5000)
     .optional(),
-  weighed: z.record(z.string(), z.strictObject({ grams: z.number().optional(), at: text.optional() })).optional(),
-  stepTimes: z.record(z.string(), text).optional(),
+  /** names of pictures that the shop it comes from had no more */
+  missingPictures: z.array(text).max(5000).optional(),
+  weighed: z.record(z.string(), z.strictObject({ grams: z.number().optional(), at: moment.optional() })).optional(),
+  stepTimes: z.record(z.string(), moment).optional(),
   /** orders by their place in the list */
   bought: z
     .strictObject({
@@ -128,12 +132,17 @@ export const carriedSchema = z.strictObject({
 export type Carried = Frozen<z.infer<typeof carriedSchema>>;
 
 /** What stands under `x` of a finding. */
-export const carriedFinding = findingSchema.pick({ gear: true, fate: true, fateWhy: true, readNumber: true, got: true, goesIn: true }).partial();
+export const carriedFinding = findingSchema
+  .pick({ gear: true, fate: true, fateWhy: true, readNumber: true, got: true, goesIn: true })
+  .partial()
+  .extend({ readNumber: words.optional() });
 
 /** Reads a job file's JSON, with what this program keeps under `x`. Throws a Fault that names the place. */
 export function readJobFile(json: unknown): JobFile {
   if (typeof json !== "object" || json === null || Array.isArray(json)) throw new Fault("", "a job file is a JSON object");
+  refuseMonster(json);
   const file = readWith(jobFileSchema, json);
+  refuseTooMany(file);
   carriedOf(file);
   for (const [i, f] of (file.findings ?? []).entries()) carriedOfFinding(f.x, `findings[${i}].x`);
   return file;

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { text } from "./written";
+import { moment, text } from "./written";
 
 /** Something that was measured on a part. */
 export const readingSchema = z.strictObject({
@@ -14,7 +14,7 @@ export const readingSchema = z.strictObject({
   /** one standard deviation, where the instrument's own does not hold */
   u: z.number().min(0).optional(),
   source: text,
-  at: text,
+  at: moment,
 });
 export type Reading = Frozen<z.infer<typeof readingSchema>>;
 
@@ -25,6 +25,6 @@ export const hardwareFind = z.strictObject({
   from: z.string().max(200, "is longer than 200 characters"),
   sure: z.number().min(0).max(1),
   source: z.string().max(80, "is longer than 80 characters"),
-  at: text,
+  at: moment,
 });
 export type HardwareFind = Frozen<z.infer<typeof hardwareFind>>;

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { later, ref, text } from "./written";
+import { later, moment, ref, text } from "./written";
 
 /** What can be done to a part. A bond waits until it has set; a day is what the usual ones ask for. */
 export const SERVICE_WORDS = [
@@ -56,6 +56,6 @@ export type LubePoint = Frozen<z.infer<typeof lubePointSchema>>;
 /** A point that grease was weighed in at. */
 export const weighedPointSchema = lubePointSchema.extend({
   weighedGrams: z.number("must be a weight in grams").min(0, "must not be negative").max(1_000_000, "is more than any case holds").optional(),
-  weighedAt: text.optional(),
+  weighedAt: moment.optional(),
 });
 export type WeighedPoint = Frozen<z.infer<typeof weighedPointSchema>>;

@@ -5,11 +5,14 @@ import { z } from "zod";
 /** What other things name it by: `s7`, `p12`. */
 export const ref = z.string().min(1, "must not be empty").max(40, "is longer than 40 characters");
 export const text = z.string().max(4000, "is longer than 4000 characters");
-export const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, "is no day like 2026-11-02");
+export const day = z.iso.date("is no day like 2026-11-02");
+/** A moment, or, where no more is known, its day. */
+export const moment = z.union([z.iso.datetime({ offset: true }), z.iso.date()], "is no moment like 2026-11-02T10:00:00Z");
 /** What is written in a sentence or two. */
 export const note = z.string().trim().max(500, "is longer than 500 characters");
 /** What is written in a few words: a name, a place, a figure as it is typed. */
 export const words = z.string().max(80, "is longer than 80 characters");
 /** Keys that a later version of the file may bring: kept, and written again. */
 export const later = z.record(z.string(), z.unknown()).optional();
-export const jobNumber = z.string().regex(/^J-\d{4,6}$/, "is no job number like J-0142");
+/** Four figures at least, and as many more as the shop's count has come to. */
+export const jobNumber = z.string().regex(/^J-\d{4,12}$/, "is no job number like J-0142");

@@ -24,7 +24,7 @@ const FIELDS = ["year", "week", "month"] as const;
  */
 export function dateCodeFrom(text: string): DateCode {
   const out: Partial<Record<(typeof FIELDS)[number], readonly [number, number]>> = {};
-  for (const piece of text.toLowerCase().split(/[,;]/)) {
+  for (const piece of text.toLowerCase().replace(/\s+/g, " ").split(/[,;]/)) {
     const m = /(\d{1,2})\s*(?:(?:[-–]|to)\s*(\d{1,2}))?\s*(?:is\s+|=\s*)?(year|week|month)/.exec(piece);
     if (!m) {
       if (piece.trim()) throw new Fault("dateCode", `“${piece.trim()}” is not read: say it like “characters 2–3 year, 4–5 week”`);

@@ -6,6 +6,6 @@
  */
 export function jobNumberFrom(scanned: string): string | null {
   const text = scanned.trim();
-  const m = /\/jobs\/J-(\d{4,6})\b/i.exec(text) ?? /^J?-?\s?(\d{1,6})$/i.exec(text);
+  const m = /\/jobs\/J-(\d{4,12})\b/i.exec(text) ?? /^J?-?\s?(\d{1,12})$/i.exec(text);
   return m ? `J-${(m[1] as string).padStart(4, "0")}` : null;
 }

@@ -1,10 +1,11 @@
 "use client";
 
-import { differenceInCalendarDays, format, parseISO } from "date-fns";
+import { differenceInCalendarDays, parseISO } from "date-fns";
 import { Circle, Flag } from "lucide-react";
 import Link from "next/link";
 import type { CSSProperties } from "react";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
+import { dayAs } from "@/ui/day";
 import { type Packed, usePacked } from "@/ui/packed";
 
 export interface BoardRowJob {
@@ -14,6 +15,8 @@ export interface BoardRowJob {
   readonly whose: string;
   readonly stage: Stage;
   readonly next: string;
+  /** its records cannot be read */
+  readonly damaged?: true;
   readonly promised?: string;
   readonly handedBackAt?: string;
 }
@@ -33,7 +36,7 @@ function BoardRow({ job: j, today }: { job: BoardRowJob; today: string }) {
           <b className="kind">{j.kind || "New unit"}</b>
           <small className="whose hush">{j.whose}</small>
         </span>
-        <StageBar job={j} />
+        {j.damaged ? <span className="font-bold text-error">cannot be read</span> : <StageBar job={j} />}
         <span className="pr-3">{j.next}</span>
         <PromisedDay job={j} today={today} />
       </Link>
@@ -55,16 +58,17 @@ function PromisedDay({ job, today }: { job: BoardRowJob; today: string }) {
   if (job.handedBackAt)
     return (
       <span className="flex items-center gap-2 text-[19px] text-success">
-        <Circle size={20} aria-hidden="true" /> {format(parseISO(job.handedBackAt), "EEE d MMM")}
+        <Circle size={20} aria-hidden="true" /> {dayAs(job.handedBackAt, "EEE d MMM")}
       </span>
     );
+  if (job.damaged) return null;
   if (!job.promised) return <span className="hush text-[19px]">no date given</span>;
   const days = differenceInCalendarDays(parseISO(job.promised), parseISO(today));
   const late = days < 0;
   return (
     <span className={`flex items-center gap-2 text-[20px] ${late || days === 0 ? "font-bold text-error" : ""}`}>
       <Flag size={22} fill={late || days === 0 ? "currentColor" : "none"} aria-hidden="true" />
-      {format(parseISO(job.promised), "EEE d MMM")}
+      {dayAs(job.promised, "EEE d MMM")}
       <span className="text-[18px]">{late ? "overdue" : days === 0 ? "today" : days === 1 ? "tomorrow" : `in ${days} d`}</span>
     </span>
   );

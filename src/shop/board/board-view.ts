@@ -1,11 +1,11 @@
-import { format, parseISO } from "date-fns";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { endingNamed } from "@/core/job/ending";
 import { STAGES, type Stage } from "@/core/job/stages";
-import { type BoardJob, boardJobsOf, boardOrder } from "@/store/board";
+import { type BoardJob, boardJobsOf, boardOrder, type DamagedJob } from "@/store/board";
 import { loadJob } from "@/store/job";
 import { isNamed, shopSettings } from "@/store/settings";
+import { dayAs } from "@/ui/day";
 
 const SAYS: Readonly<Record<Stage, string>> = {
   "take-in": "finish taking it in",
@@ -20,6 +20,8 @@ const SAYS: Readonly<Record<Stage, string>> = {
 export interface BoardLine extends BoardJob {
   /** what is missing for it to go on */
   readonly next: string;
+  /** its records cannot be read */
+  readonly damaged?: true;
 }
 
 export interface BoardView {
@@ -35,10 +37,29 @@ export interface BoardView {
 /** Lines as they were last shown, by the job's id. A line stands as long as its job's version does. */
 let lines: ReadonlyMap<number, BoardLine> = new Map();
 
-async function lineOf(job: BoardJob): Promise<BoardLine> {
+/** A job that cannot be read, on its line all the same: whoever looks for it must find out, and nobody else is kept from work. */
+function damagedLine(job: DamagedJob): BoardLine {
+  console.error(`${job.number} is damaged: ${job.damage}`);
+  const { id, number, version } = job;
+  return {
+    ...{ id, number, version, stage: "take-in", kind: "Damaged", maker: "", model: "", complaint: "", customerName: "" },
+    next: "Its record cannot be read. Open it to see what is wrong and what can be done.",
+    damaged: true,
+  };
+}
+
+async function lineOf(job: BoardJob | DamagedJob): Promise<BoardLine> {
+  if ("damage" in job) return damagedLine(job);
+  try {
+    return await readableLine(job);
+  } catch (e) {
+    return { ...damagedLine({ ...job, damage: e instanceof Error ? e.message : "unknown" }), ...(job.handedBackAt ? { handedBackAt: job.handedBackAt } : {}) };
+  }
+}
+
+async function readableLine(job: BoardJob): Promise<BoardLine> {
   if (job.handedBackAt) return { ...job, next: job.ending ? `Not repaired: ${endingNamed(job.ending.how).says.toLowerCase()}.` : "" };
-  if (job.waiting)
-    return { ...job, next: `Waits for ${job.waiting.what}${job.waiting.until ? `, until ${format(parseISO(job.waiting.until), "d MMM")}` : ""}.` };
+  if (job.waiting) return { ...job, next: `Waits for ${job.waiting.what}${job.waiting.until ? `, until ${dayAs(job.waiting.until, "d MMM")}` : ""}.` };
   const whole = await loadJob(job.number);
   const next = whole && (openGates(job.stage, factsOf(whole))[0]?.says ?? "Ready to go on.");
   return { ...job, next: [job.ending && `${endingNamed(job.ending.how).says}.`, next].filter(Boolean).join(" ") };
@@ -59,7 +80,7 @@ export async function boardView(today: string): Promise<BoardView> {
   const isNew = !(await isNamed());
   // the earliest promise first; of two, the one that is further along
   const [due] = jobs
-    .filter((j) => !j.handedBackAt && !stillWaits(j, today))
+    .filter((j) => !j.handedBackAt && !j.damaged && !stillWaits(j, today))
     .sort((a, b) => (a.promised ?? "9999").localeCompare(b.promised ?? "9999") || STAGES.indexOf(b.stage) - STAGES.indexOf(a.stage));
   return { today, shopName, isNew, jobs, next: due ? { job: due, says: `${SAYS[due.stage]}, ${due.kind || "new unit"}` } : null };
 }

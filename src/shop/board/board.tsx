@@ -1,5 +1,4 @@
-import { format, parseISO } from "date-fns";
-
+import { dayAs } from "@/ui/day";
 import { KeyLink } from "@/ui/key-link";
 import { pack } from "@/ui/packed";
 import { PageTitle } from "@/ui/page-title";
@@ -16,7 +15,7 @@ export function Board({ jobs, today, shopName, isNew, next, takeIn }: BoardView 
     <div className="job-frame">
       <PageTitle says="Board" />
       <header className="flex h-[58px] items-center gap-4 px-5">
-        <h1 className="shrink-0 text-[30px]">The board, {format(parseISO(today), "EEEE d")}</h1>
+        <h1 className="shrink-0 text-[30px]">The board, {dayAs(today, "EEEE d")}</h1>
         <span className="hush truncate text-[19px]">{shopName}</span>
         <div className="ml-auto flex shrink-0 gap-2.5">
           <ThemeSwitch />
@@ -113,6 +112,7 @@ const rowOf = (j: BoardLine): BoardRowJob => ({
   whose: [`${j.maker} ${j.model}`.trim(), j.customerName].filter(Boolean).join(" · "),
   stage: j.stage,
   next: j.next,
+  ...(j.damaged ? { damaged: true } : {}),
   ...(j.promised ? { promised: j.promised } : {}),
   ...(j.handedBackAt ? { handedBackAt: j.handedBackAt } : {}),
 });

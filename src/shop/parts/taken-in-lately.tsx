@@ -1,7 +1,7 @@
 "use client";
 
-import { format, parseISO } from "date-fns";
 import type { Import } from "@/store/imports";
+import { dayAs } from "@/ui/day";
 import { KeyButton } from "@/ui/key-button";
 import { inFigures } from "./use-table-import";
 
@@ -16,7 +16,7 @@ export function TakenInLately({ imports, busy, onTakeBack }: { imports: readonly
         {imports.map((i) => (
           <li key={i.id} className="border-b-2 border-base-300 py-2 text-[19px]">
             <b className="block truncate">{i.file}</b>
-            {format(parseISO(i.at), "d MMM, HH:mm")} · {i.table} · {inFigures(i.added)} new, {inFigures(i.changed)} changed
+            {dayAs(i.at, "d MMM, HH:mm")} · {i.table} · {inFigures(i.added)} new, {inFigures(i.changed)} changed
             {i.undoneAt ? (
               <span className="hush block">taken back</span>
             ) : (

@@ -1,11 +1,11 @@
 "use client";
 
-import { format, parseISO } from "date-fns";
 import { useRouter } from "next/navigation";
 import { ENDINGS, type EndingHow, endingNamed } from "@/core/job/ending";
 import { STAGE_NAMES } from "@/core/job/stages";
 import { money } from "@/core/quantity/money";
 import { sentence } from "@/core/sentence";
+import { dayAs } from "@/ui/day";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { comesBackFrom } from "../frame/came-back-action";
@@ -46,8 +46,8 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
         {job.waiting ? (
           <>
             <p className="says measured text-[21px]">
-              For <b>{job.waiting.what}</b>, since {format(parseISO(job.waiting.since), "d MMM")}.
-              {job.waiting.until && ` It is looked at again on ${format(parseISO(job.waiting.until), "EEE d MMM")}.`}
+              For <b>{job.waiting.what}</b>, since {dayAs(job.waiting.since, "d MMM")}.
+              {job.waiting.until && ` It is looked at again on ${dayAs(job.waiting.until, "EEE d MMM")}.`}
             </p>
             <p className="says">Weeks later: grease that lay open is wiped off and put on anew, and what rusts is looked at again.</p>
             <KeyButton keyName="W" onPress={() => void run(waitNoMore)}>
@@ -141,7 +141,7 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
             {earlier.length === 0 && <p className="says">No earlier job of this unit is known, by its serial number or by its model and customer.</p>}
             {earlier.map((e) => (
               <KeyButton key={e.number} onPress={() => void run(comesBackFrom, { of: e.number }).then((r) => after(r, "of"))}>
-                {e.number}, handed back {e.handedBackAt && format(parseISO(e.handedBackAt), "d MMM yyyy")}
+                {e.number}, handed back {e.handedBackAt && dayAs(e.handedBackAt, "d MMM yyyy")}
               </KeyButton>
             ))}
             <label className="words">

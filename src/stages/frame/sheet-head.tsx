@@ -1,5 +1,5 @@
-import { format, parseISO } from "date-fns";
 import type { Job } from "@/core/job/job";
+import { dayAs } from "@/ui/day";
 
 /** The head of a printed sheet: what it is, of which unit, from which shop, of which day. */
 export function SheetHead({
@@ -28,7 +28,7 @@ export function SheetHead({
         <br />
         {town}
         <br />
-        {format(parseISO(at), "d MMMM yyyy")}
+        {dayAs(at, "d MMMM yyyy")}
       </p>
     </header>
   );

@@ -1,6 +1,5 @@
 /* biome-ignore-all lint/performance/noImgElement: printed pictures come from the shop's own folder */
 
-import { format, parseISO } from "date-fns";
 import type { Lubricant } from "@/core/grease/lubricant";
 import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
 import { finalChecks } from "@/core/hand-back/final-checks";
@@ -15,6 +14,7 @@ import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { money } from "@/core/quantity/money";
 import { sentence } from "@/core/sentence";
+import { dayAs } from "@/ui/day";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
 import { pieceNamed } from "../job-view/piece-named";
@@ -58,7 +58,7 @@ export function ReturnSheet({
       <SheetHead title={`Return sheet ${job.number}`} job={job} shopName={shopName} town={town} at={job.handedBackAt ?? new Date().toISOString()} />
       <Section title="What was brought in">
         <p>
-          {job.customerName && `${job.customerName}, `}taken in {format(parseISO(job.takenIn), "d MMMM yyyy")}. “{job.complaint}”
+          {job.customerName && `${job.customerName}, `}taken in {dayAs(job.takenIn, "d MMMM yyyy")}. “{job.complaint}”
         </p>
         {job.symptoms.length > 0 && <p>Noted: {job.symptoms.map(symptomSays).join(", ")}.</p>}
         {job.looseItems.length > 0 && <p>Handed back with it: {job.looseItems.join(", ")}.</p>}

@@ -1,4 +1,3 @@
-import { format, parseISO } from "date-fns";
 import type { Lubricant } from "@/core/grease/lubricant";
 import { hardwareInWords } from "@/core/hardware/piece";
 import { gotPieces } from "@/core/job/going-in";
@@ -7,6 +6,7 @@ import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { money } from "@/core/quantity/money";
+import { dayAs } from "@/ui/day";
 
 /** What went in, by name, number and lot, with its price: parts from wherever they came, hardware used once, grease and oil, and what was agreed. */
 export function SheetParts({
@@ -121,7 +121,7 @@ export function SheetParts({
         {agreed && (
           <tr>
             <td colSpan={3} className="font-bold">
-              Total, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && format(parseISO(agreed.answeredOn), "d MMMM")}
+              Total, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && dayAs(agreed.answeredOn, "d MMMM")}
             </td>
             <td className="figures text-right text-[16px] font-semibold">{money(agreed.total, currency)}</td>
           </tr>

@@ -1,6 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { gearBenchOf } from "@/core/job/address";
 import { sizeOf } from "@/core/job/gear-notes";
 import { modesFor } from "@/core/judge/failure-modes";
 import { KeyButton } from "@/ui/key-button";
@@ -38,7 +39,7 @@ export function WhatFailed({ part }: { part: JudgedPart }) {
           {part.renew ? "✓ Goes back new" : "Goes back new"}
         </KeyButton>
         {part.kind === "gear" && (
-          <KeyButton keyName="G" look="main" className="!px-2 !text-[19px]" onPress={() => router.push(`/jobs/${number}/judge/gear/${part.id}`)}>
+          <KeyButton keyName="G" look="main" className="!px-2 !text-[19px]" onPress={() => router.push(gearBenchOf(number, part.id))}>
             {finding?.identity ? `Gear bench: ${finding.identity.teeth} teeth, ${sizeOf(finding.identity)}` : "Measure and name it"}
           </KeyButton>
         )}

@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import type { MakingNote, Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
+import { gearBenchOf, inAddress } from "@/core/job/address";
 import { type Got, gotInWords, type Source } from "@/core/job/got";
 import { GearFace } from "@/ui/gear-face";
 import { KeyButton } from "@/ui/key-button";
@@ -115,7 +116,7 @@ export function MakeScreen({
             </div>
             <div className="flex flex-wrap gap-2">
               {FILES.map((f) => (
-                <a key={f.as} className="key-button flex-1" href={`/api/jobs/${number}/gear/${part}?as=${f.as}`} download>
+                <a key={f.as} className="key-button flex-1" href={`/api/jobs/${number}/gear/${inAddress(part)}?as=${f.as}`} download>
                   {f.says}
                 </a>
               ))}
@@ -129,7 +130,7 @@ export function MakeScreen({
             {isGear ? (
               <>
                 The gear cannot be drawn for making yet: {ways.find((w) => w.way === "make")?.reasons[0]?.says}.
-                <KeyLink keyName=" " look="main" href={`/jobs/${number}/judge/gear/${part}`} className="mt-2">
+                <KeyLink keyName=" " look="main" href={gearBenchOf(number, part)} className="mt-2">
                   To the gear bench
                 </KeyLink>
               </>

@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { useState } from "react";
+import { gearBenchOf, makingOf } from "@/core/job/address";
 import { companionsOpen } from "@/core/job/going-in";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
@@ -84,7 +85,7 @@ export function MatchScreen({
           <div className="says danger">
             {part.missing}
             {part.isGear && (
-              <Link href={`/jobs/${number}/judge/gear/${part.id}`} className="key-button mt-2">
+              <Link href={gearBenchOf(number, part.id)} className="key-button mt-2">
                 To the gear bench
               </Link>
             )}
@@ -96,7 +97,7 @@ export function MatchScreen({
           <KeyButton keyName="F" pressed={shownPanel === "got"} onPress={() => setPanel(panel === "got" ? null : "got")}>
             Got it from
           </KeyButton>
-          <KeyLink keyName="M" href={`/jobs/${number}/match/make/${part.id}`}>
+          <KeyLink keyName="M" href={makingOf(number, part.id)}>
             Make one
           </KeyLink>
           {part.goesIn && (

@@ -37,7 +37,7 @@ beforeAll(async () => {
   await setSetting("practiceTempers", tempers);
 });
 /** The demo's juicer that waits for its parts, without its pictures: wheel p7, bearing p9, seal p10, pinion p11. */
-const juicer = (): Promise<string> => takeInJobFile({ file: jobFileFrom(juicerAtMatch).file, pictures: new Map() }, true);
+const juicer = async (): Promise<string> => (await takeInJobFile({ file: jobFileFrom(juicerAtMatch).file, pictures: new Map() }, true)).number;
 /** As a browser finds it, and as the shop makes it again from the numbers that the browser sends. */
 const basketOf = async (number: string, aim: JobBasket["aim"] = "least cost") => {
   const ground = await basketGroundOf(await job(number), await shopSettings());

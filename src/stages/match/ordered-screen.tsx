@@ -1,15 +1,15 @@
 "use client";
 
-import { format, parseISO } from "date-fns";
 import type { Arrival } from "@/core/job/bought";
 import { money } from "@/core/quantity/money";
+import { dayAs } from "@/ui/day";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { news, takeBack } from "./actions";
 import type { ToldOrder } from "./basket-view";
 
-const day = (d: string): string => format(parseISO(d), "EEE d MMM");
+const day = (d: string): string => dayAs(d, "EEE d MMM");
 
 const STATE = { placed: "placed", confirmed: "confirmed", short: "partly out of stock", shipped: "on its way", received: "here" } as const;
 

@@ -1,10 +1,10 @@
 "use client";
 
-import { format, parseISO } from "date-fns";
 import { useState } from "react";
 import { z } from "zod";
 import { mustAskAgain } from "@/core/match/quote/quote";
 import { money } from "@/core/quantity/money";
+import { dayAs } from "@/ui/day";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
@@ -68,11 +68,11 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
           <ol aria-label="Asked" className="text-[19px]">
             {quotes.map((q) => (
               <li key={q.id} className="flex items-baseline gap-3 border-b-2 border-base-300 py-1">
-                <span className="figures text-[17px]">{format(parseISO(q.madeAt), "d MMM")}</span>
+                <span className="figures text-[17px]">{dayAs(q.madeAt, "d MMM")}</span>
                 <span className="figures">{money(q.total, currency)}</span>
                 <span className={`ml-auto font-semibold ${q.answer === "accepted" ? "text-success" : q.answer === "declined" ? "text-error" : ""}`}>
                   {q.answer
-                    ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom}, ${q.answeredOn && format(parseISO(q.answeredOn), "d MMM")}`
+                    ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom}, ${q.answeredOn && dayAs(q.answeredOn, "d MMM")}`
                     : "asked, no answer yet"}
                 </span>
               </li>

@@ -1,10 +1,10 @@
-import { format, parseISO } from "date-fns";
 import type { StoredQuote } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { FAILURE_MODES } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote/quote";
 import { money } from "@/core/quantity/money";
+import { dayAs } from "@/ui/day";
 import { SheetHead } from "../frame/sheet-head";
 import { QuoteLines } from "./quote-lines";
 
@@ -59,7 +59,7 @@ export function QuoteSheet({
       <footer className="grid grid-cols-2 gap-10 pt-14 text-[17px]">
         {quote.answer ? (
           <p className="text-[20px] font-bold">
-            {quote.answer === "accepted" ? "Accepted" : "Declined"} by {quote.byWhom}, {quote.answeredOn && format(parseISO(quote.answeredOn), "d MMMM yyyy")}
+            {quote.answer === "accepted" ? "Accepted" : "Declined"} by {quote.byWhom}, {quote.answeredOn && dayAs(quote.answeredOn, "d MMMM yyyy")}
           </p>
         ) : (
           <>

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import { inAddress } from "@/core/job/address";
 import { askShop, whatFailed } from "@/ui/ask-shop";
 import { useJob } from "../saving/job-context";
 import { type LaidStep, laidStep } from "./laid-step";
@@ -12,7 +13,7 @@ export function useLaidStep(step: string | null): LaidStep | undefined {
   useEffect(() => {
     if (step === null) return;
     const asked = new AbortController();
-    askShop(`/api/jobs/${number}/steps/${encodeURIComponent(step)}`, laidStep, asked.signal)
+    askShop(`/api/jobs/${number}/steps/${inAddress(step)}`, laidStep, asked.signal)
       .then((found) => (found ? setLaid(found) : say("That step is not there any more.")))
       .catch((e) => asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Pick it up again.")));
     return () => asked.abort();

@@ -1,6 +1,6 @@
 "use client";
 
-import { format, parseISO } from "date-fns";
+import { dayAs } from "@/ui/day";
 import { KeyButton } from "@/ui/key-button";
 import { comesBackFrom } from "../frame/came-back-action";
 import { useJob } from "../saving/job-context";
@@ -17,7 +17,7 @@ export function CameBack({ of, earlier }: { of: string | undefined; earlier: Tak
     );
   return earlier.map((e) => (
     <KeyButton key={e.number} className="small !justify-start" onPress={() => void run(comesBackFrom, { of: e.number })}>
-      Back within its warranty? {e.number}, home since {e.handedBackAt && format(parseISO(e.handedBackAt), "d MMM yyyy")}
+      Back within its warranty? {e.number}, home since {e.handedBackAt && dayAs(e.handedBackAt, "d MMM yyyy")}
     </KeyButton>
   ));
 }

@@ -1,8 +1,8 @@
-import { format, parseISO } from "date-fns";
 import QRCode from "qrcode";
 import type { Job } from "@/core/job/job";
 import { symptomSays } from "@/core/judge/failure-modes";
 import { initials } from "@/core/take-in/loose-items";
+import { dayAs } from "@/ui/day";
 
 /** The QR code of an address, as one path in a square of `size` modules. */
 function qrPath(address: string): { d: string; size: number } {
@@ -51,8 +51,8 @@ export function JobTagSheet({ job, address }: { job: Job; address: string }) {
             <h1 className="figures text-[22mm] leading-none">{job.number}</h1>
             <p className="text-[8mm] first-letter:uppercase">{unit}</p>
             <p className="text-[6mm]">
-              {initials(job.customerName) || "–"} · taken in {format(parseISO(job.takenIn), "d MMMM yyyy")}
-              {job.promised && ` · promised for ${format(parseISO(job.promised), "EEEE d MMMM")}`}
+              {initials(job.customerName) || "–"} · taken in {dayAs(job.takenIn, "d MMMM yyyy")}
+              {job.promised && ` · promised for ${dayAs(job.promised, "EEEE d MMMM")}`}
             </p>
           </div>
           <Code address={address} mm={46} />

@@ -43,15 +43,28 @@ const guard = (s: string): string => s.replace(/[\\;:,()/]/g, "\\$&");
 /** What stands between semicolons and is read as it is. */
 const guardEntry = (s: string): string => s.replace(/[\\;]/g, "\\$&");
 
-/** `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. */
+/** Where the first of these signs stands without a backslash before it; the end where there is none. */
+function reach(text: string, from: number, signs: string): number {
+  for (let i = from; i < text.length; i++)
+    if (text[i] === "\\") i++;
+    else if (signs.includes(text[i] ?? "")) return i;
+  return text.length;
+}
+
+/** `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. Read once from left to right: a cell may be as long as it likes. */
 function entry(text: string, column: string): { number: string; qty: number; variants: string[]; words: string | undefined } {
-  const m = /^(?:(\d+)\s*[x×]\s+)?((?:\\.|[^\\:()])+?)\s*(?:\(((?:\\.|[^\\)])*)\))?\s*(?::\s*(.*))?$/i.exec(text);
-  if (!m?.[2]) throw new Fault(column, `"${text}" is not read: write it as 2 x NUMBER: why`);
+  const [counted, qty] = /^(\d{1,6})\s*[x×]\s+/i.exec(text) ?? ["", "1"];
+  const opens = reach(text, counted.length, ":()");
+  const closes = text[opens] === "(" ? reach(text, opens + 1, ")") : -1;
+  const number = plain(text.slice(counted.length, opens).trim());
+  const after = closes < 0 ? text.slice(opens) : text.slice(closes + 1).trimStart();
+  const isRead = number && closes < text.length && (after === "" || after.startsWith(":"));
+  if (!isRead) throw new Fault(column, `"${text.length > 60 ? `${text.slice(0, 60)}…` : text}" is not read: write it as 2 x NUMBER: why`);
   return {
-    number: plain(m[2].trim()),
-    qty: m[1] ? Number(m[1]) : 1,
-    variants: m[3] ? split(m[3], ",").map(plain) : [],
-    words: m[4] ? plain(m[4].trim()) : undefined,
+    number,
+    qty: Number(qty),
+    variants: closes < 0 ? [] : split(text.slice(opens + 1, closes), ",").map(plain),
+    words: plain(after.slice(1).trim()) || undefined,
   };
 }
 const entryText = (e: { number: string; qty?: number; variants?: readonly string[]; words?: string }): string =>
@@ -69,7 +82,7 @@ function fitFrom(text: string): PartFit {
   if (!maker || !model) throw new Fault("fits", `"${text}" is not read: write it as maker / model / variants / 1000 to 1999`);
   const out: { variants: string[]; fromSerial?: string; toSerial?: string } = { variants: [] };
   for (const part of rest) {
-    const serial = /^(?:from\s+(.+)|to\s+(.+)|(\S+)\s+to\s+(\S+))$/i.exec(part);
+    const serial = /^(?:from\s+(\S.*)|to\s+(\S.*)|(\S+)\s+to\s+(\S+))$/is.exec(part);
     if (!serial) out.variants.push(...split(part, ",").map(plain));
     const [from, to] = [serial?.[1] ?? serial?.[3], serial?.[2] ?? serial?.[4]];
     if (from) out.fromSerial = plain(from);

@@ -17,6 +17,9 @@ const LOOK_ALIKES: Readonly<Record<string, string>> = { O: "0", Q: "0", D: "0", 
  */
 export const foldedNumber = (number: string): string => [...bareNumber(number)].map((c) => LOOK_ALIKES[c] ?? c).join("");
 
+/** No maker's number is longer. What is, is a sentence that came in at the wrong place: it is looked up as it stands, and not compared sign by sign. */
+export const LONGEST_NUMBER = 60;
+
 /** Shorter numbers differ from their neighbours by one sign: a slip in them cannot be told from another part. */
 const LEAST_FOR_A_SLIP = 6;
 
@@ -28,11 +31,13 @@ const LEAST_FOR_A_SLIP = 6;
  */
 export function numberMatch(asked: string, number: string): NumberMatch | null {
   if (asked.trim() === number) return { how: "exact", says: "the number that was asked for" };
+  if (asked.length > LONGEST_NUMBER || number.length > LONGEST_NUMBER) return null;
   const [a, b] = [bareNumber(asked), bareNumber(number)];
   if (!a || !b) return null;
   if (a === b) return { how: "written", says: `the same number, written ${asked.trim()}` };
   if (foldedNumber(asked) === foldedNumber(number)) {
-    const signs = [...a].flatMap((c, i) => (c === [...b][i] ? [] : [`${c} instead of ${[...b][i]}`]));
+    const there = [...b];
+    const signs = [...a].flatMap((c, i) => (c === there[i] ? [] : [`${c} instead of ${there[i]}`]));
     return { how: "misread", says: `${signs.join(", ")}: easily misread, look again` };
   }
   if (Math.min(a.length, b.length) >= LEAST_FOR_A_SLIP && isOneSlip(a, b)) return { how: "one off", says: `one sign differs from ${asked.trim()}: look again` };

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { gearBenchOf } from "@/core/job/address";
 import type { LengthUnit } from "@/core/quantity/units";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
@@ -45,7 +46,7 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
               {p.says}
             </KeyButton>
           ))}
-          <KeyLink keyName="P" href={`/jobs/${number}/judge/gear/${part}/picture`} className="small ml-auto">
+          <KeyLink keyName="P" href={`${gearBenchOf(number, part)}/picture`} className="small ml-auto">
             Count in a picture
           </KeyLink>
           <KeyButton keyName="C" className="small" pressed={caliper} onPress={() => setCaliper(!caliper)}>

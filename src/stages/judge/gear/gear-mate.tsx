@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import type { ReactNode } from "react";
+import { gearBenchOf } from "@/core/job/address";
 import type { GearNotes } from "@/core/job/gear-notes";
 import { KeyButton } from "@/ui/key-button";
 import { Readout } from "@/ui/readout";
@@ -62,7 +63,7 @@ export function GearMate({
         </KeyButton>
       </div>
       {notes.mate && (
-        <KeyButton keyName="G" onPress={() => router.push(`/jobs/${number}/judge/gear/${notes.mate}`)}>
+        <KeyButton keyName="G" onPress={() => router.push(gearBenchOf(number, notes.mate ?? ""))}>
           To the {mate.name} on the gear bench
         </KeyButton>
       )}

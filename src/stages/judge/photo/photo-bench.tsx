@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import { gearBenchOf } from "@/core/job/address";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { pictureUrl } from "@/ui/picture-frame";
@@ -58,7 +59,7 @@ export function PhotoBench({
       certainty: handCount ? 1 : Math.max(0, Math.min(1, ring.certainty)),
       sizes: sizes.map(({ what, value, u }) => ({ what, value: Number(value.toFixed(3)), u: Number(u.toFixed(3)) })),
     });
-    if (result.ok) router.push(`/jobs/${number}/judge/gear/${part}`);
+    if (result.ok) router.push(gearBenchOf(number, part));
   };
 
   if (camera)
@@ -72,7 +73,7 @@ export function PhotoBench({
             setShown(kept.name);
             setCamera(false);
           }}
-          onClose={() => (pictures.length ? setCamera(false) : router.push(`/jobs/${number}/judge/gear/${part}`))}
+          onClose={() => (pictures.length ? setCamera(false) : router.push(gearBenchOf(number, part)))}
         />
       </div>
     );

@@ -1,6 +1,6 @@
-import { format, parseISO } from "date-fns";
 import { jobHistory } from "@/store/change";
 import { loadHead } from "@/store/job";
+import { dayAs } from "@/ui/day";
 import { KeyLink } from "@/ui/key-link";
 import { PageTitle } from "@/ui/page-title";
 import { found, type JobAddress } from "../address";
@@ -20,7 +20,7 @@ export default async function Page({ params }: JobAddress) {
       <ol>
         {lines.map((l) => (
           <li key={l.version} className="grid grid-cols-[190px_1fr] border-b-2 border-base-300 py-1.5 text-[19px]">
-            <time className="figures text-[17px]">{format(parseISO(l.at), "d MMM HH:mm:ss")}</time>
+            <time className="figures text-[17px]">{dayAs(l.at, "d MMM HH:mm:ss")}</time>
             {l.what}
           </li>
         ))}

@@ -3,7 +3,9 @@ import { z } from "zod";
 import { fromElsewhere } from "@/app/api/same-site";
 import { Fault, readWith } from "@/core/fault";
 import { jobPicture } from "@/core/job/picture";
-import { addPicture, MOST_BYTES } from "@/store/pictures";
+import { CutOff, withUploadedForm } from "@/exchange/uploaded-form";
+import { arrivingFolder, MOST_BYTES } from "@/store/picture-files";
+import { addPicture } from "@/store/pictures";
 
 const { role, step, part, stepKey } = jobPicture.shape;
 /** Where a picture belongs. A field that is sent empty says nothing. */
@@ -20,16 +22,13 @@ export async function POST(request: Request, { params }: { params: Promise<{ num
   if (Number(request.headers.get("content-length") ?? 0) > MOST_BYTES + 100_000)
     return Response.json({ says: "The picture is larger than 25 MB." }, { status: 413 });
   try {
-    const form = await request.formData();
-    const picture = form.get("picture");
-    if (!(picture instanceof Blob)) throw new Fault("picture", "No picture came with this.");
-    const { picture: _picture, ...where } = Object.fromEntries(form);
-    const added = await addPicture(number, Buffer.from(await picture.arrayBuffer()), readWith(belongs, where));
+    const added = await withUploadedForm(request, { folder: arrivingFolder(), file: "picture", most: MOST_BYTES }, ({ fields, path }) =>
+      addPicture(number, path, readWith(belongs, fields)),
+    );
     revalidatePath(`/jobs/${number}`, "layout");
     return Response.json(added);
   } catch (e) {
-    if (e instanceof Fault) return Response.json({ says: e.says }, { status: 422 });
-    if (e instanceof TypeError) return Response.json({ says: "The picture was broken off on its way. Try again." }, { status: 400 });
+    if (e instanceof Fault) return Response.json({ says: e.says }, { status: e instanceof CutOff ? 400 : 422 });
     throw e;
   }
 }

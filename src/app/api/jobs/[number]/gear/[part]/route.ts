@@ -1,4 +1,5 @@
 import { Fault } from "@/core/fault";
+import { fromAddress, inAddress } from "@/core/job/address";
 import { gearDxf, gearStl, gearSvg } from "@/exchange/gear-files";
 import { gearToMake } from "@/stages/match/gear-to-make";
 import { currentJob } from "@/store/job";
@@ -11,7 +12,8 @@ const FILES = {
 
 /** A gear of a job in true size, to be made: `?as=svg`, `dxf` or `stl`. */
 export async function GET(request: Request, { params }: { params: Promise<{ number: string; part: string }> }): Promise<Response> {
-  const { number, part } = await params;
+  const { number, part: said } = await params;
+  const part = fromAddress(said);
   const as = new URL(request.url).searchParams.get("as") as keyof typeof FILES;
   const file = FILES[as];
   if (!file) return Response.json({ says: "Ask for svg, dxf or stl." }, { status: 400 });
@@ -20,7 +22,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   const { gear, missing } = gearToMake(job, part);
   if (!gear) return Response.json({ says: `Measure first: ${missing.join(", ")}.` }, { status: 422 });
   try {
-    const name = `${number}-${part}-${gear.teeth}-teeth.${as}`;
+    // a header carries plain letters only
+    const name = `${job.number}-${inAddress(part)}-${gear.teeth}-teeth.${as}`;
     return new Response(file.write(gear) as BodyInit, { headers: { "content-type": file.type, "content-disposition": `attachment; filename="${name}"` } });
   } catch (e) {
     if (e instanceof Fault) return Response.json({ says: `${e.path} ${e.says}.` }, { status: 422 });

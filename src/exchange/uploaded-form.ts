@@ -1,0 +1,102 @@
+import { randomUUID } from "node:crypto";
+import { createWriteStream } from "node:fs";
+import { mkdir, rm } from "node:fs/promises";
+import { join } from "node:path";
+import { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import type { ReadableStream } from "node:stream/web";
+import busboy from "busboy";
+import { Fault } from "@/core/fault";
+
+/** A form with one file, as it came in: the file lies on the disk and was never held as a whole. */
+export interface UploadedForm {
+  readonly fields: Readonly<Record<string, string>>;
+  /** where the file lies; it goes when `use` is done */
+  readonly path: string;
+}
+
+/** What was sent did not come to its end; sent again, it may. */
+export class CutOff extends Fault {
+  constructor(what: string) {
+    super(what, `The ${what} was broken off on its way. Try again.`);
+  }
+}
+
+/** A sender that says nothing for so long has gone away. */
+const SILENCE_MS = 20_000;
+
+/**
+ * Takes a multipart form in while it is being sent, its file straight to the disk, and hands it on.
+ *
+ * Throws a Fault for what is no form, has no file of that name, has more than one, is larger than `most`, is cut off or stops coming; nothing of it stays.
+ *
+ * @param folder where the file lies meanwhile
+ * @param most bytes that the file may have
+ */
+export async function withUploadedForm<T>(
+  request: Request,
+  { folder, file: wanted, most }: { readonly folder: string; readonly file: string; readonly most: number },
+  use: (form: UploadedForm) => Promise<T>,
+): Promise<T> {
+  await mkdir(folder, { recursive: true, mode: 0o700 });
+  const path = join(folder, randomUUID());
+  try {
+    return await use({ fields: await received(request, path, wanted, most), path });
+  } finally {
+    await rm(path, { force: true });
+  }
+}
+
+async function received(request: Request, path: string, wanted: string, most: number): Promise<Record<string, string>> {
+  if (!request.body) throw new Fault(wanted, `No ${wanted} came with this.`);
+  const cutOff = new CutOff(wanted);
+  const fields: Record<string, string> = {};
+  const parser = parserFor(request, wanted, most);
+  let kept: Promise<void> | undefined;
+  let refused: Fault | undefined;
+  const body = Readable.fromWeb(request.body as ReadableStream<Uint8Array>);
+  const refuse = (fault: Fault): void => {
+    refused ??= fault;
+    body.destroy(fault);
+  };
+  parser.on("file", (name, stream) => {
+    if (name !== wanted || kept) return void stream.resume();
+    stream.once("limit", () => refuse(new Fault(wanted, `The ${wanted} is larger than ${Math.floor(most / 2 ** 20)} MB.`)));
+    kept = pipeline(stream, createWriteStream(path, { flags: "wx", mode: 0o600 }));
+    kept.catch(() => undefined);
+  });
+  parser.on("field", (name, value, info) => {
+    if (info.valueTruncated || info.nameTruncated) refuse(new Fault(name.slice(0, 40), "is longer than any field of this form"));
+    else fields[name] = value;
+  });
+  for (const limit of ["partsLimit", "filesLimit", "fieldsLimit"] as const)
+    parser.on(limit, () => refuse(new Fault(wanted, "This form has more parts than there are fields.")));
+  let silence = setTimeout(() => refuse(cutOff), SILENCE_MS);
+  body.on("data", () => {
+    clearTimeout(silence);
+    silence = setTimeout(() => refuse(cutOff), SILENCE_MS);
+  });
+  try {
+    await pipeline(body, parser);
+    await kept;
+  } catch {
+    throw refused ?? cutOff;
+  } finally {
+    clearTimeout(silence);
+  }
+  if (refused) throw refused;
+  if (!kept) throw new Fault(wanted, `No ${wanted} came with this.`);
+  return fields;
+}
+
+function parserFor(request: Request, wanted: string, most: number): busboy.Busboy {
+  try {
+    return busboy({
+      headers: { "content-type": request.headers.get("content-type") ?? "" },
+      // one more than may be, so that a file of just the size is told from one that goes on
+      limits: { fileSize: most + 1, fieldSize: 4096, fieldNameSize: 60, fields: 12, files: 2, parts: 14, headerPairs: 40 },
+    });
+  } catch {
+    throw new Fault(wanted, `No ${wanted} came with this.`);
+  }
+}
