@@ -1,8 +1,9 @@
+import { readWith } from "../fault";
 import { pictureOf } from "../match/arrival/arrival-picture";
 import type { Answer } from "./answer";
 import type { Finding } from "./finding";
 import type { Job, JobHead } from "./job";
-import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, isRecord, type JobFile } from "./job-file";
+import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, isRecord, type JobFile, jobFileSchema } from "./job-file";
 import { finalKey, finalOf } from "./keys";
 import { partName } from "./part";
 import type { Reading } from "./reading";
@@ -46,7 +47,7 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
   };
   const marked = job.pictures.filter((p) => p.marks?.length);
   const { bench: _older, demontage: _old, job: jobX, unit: unitX, ...fileX } = job.x ?? {};
-  return {
+  const file: JobFile = {
     format: "demontage-job",
     version: 1,
     job: known({
@@ -98,6 +99,23 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
     ...(marked.length ? { pictureMarks: Object.fromEntries(marked.map((p) => [p.name, p.marks ?? []])) } : {}),
     x: { ...fileX, demontage: carried },
   };
+  return withoutCustomer(file, [job.customerName, job.customerContact]);
+}
+
+/** Shorter than this it may be any word. */
+const SHORTEST_NAME = 4;
+
+/** The file with the customer's name and contact put as "the customer" wherever somebody wrote them into a text. A first name alone, or one that is misspelt, cannot be known. */
+function withoutCustomer(file: JobFile, names: readonly string[]): JobFile {
+  const told = names.map((n) => n.trim()).filter((n) => n.length >= SHORTEST_NAME);
+  if (!told.length) return file;
+  const bare = (value: unknown): unknown => {
+    if (typeof value === "string") return told.reduce((text, name) => text.replaceAll(name, "the customer"), value);
+    if (Array.isArray(value)) return value.map(bare);
+    if (!isRecord(value)) return value;
+    return Object.fromEntries(Object.entries(value).map(([key, inside]) => [key, bare(inside)]));
+  };
+  return readWith(jobFileSchema, bare(file));
 }
 
 function boughtFor(job: Pick<Job, "quotes" | "orders" | "arrivals">): NonNullable<Carried["bought"]> {

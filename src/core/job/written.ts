@@ -7,7 +7,9 @@ export const ref = z.string().min(1, "must not be empty").max(40, "is longer tha
 export const text = z.string().max(4000, "is longer than 4000 characters");
 export const day = z.iso.date("is no day like 2026-11-02");
 /** A moment, or, where no more is known, its day. */
-export const moment = z.union([z.iso.datetime({ offset: true }), z.iso.date()], "is no moment like 2026-11-02T10:00:00Z");
+export const moment = z
+  .string()
+  .refine((said) => z.iso.datetime({ offset: true }).safeParse(said).success || z.iso.date().safeParse(said).success, "is no moment like 2026-11-02T10:00:00Z");
 /** What is written in a sentence or two. */
 export const note = z.string().trim().max(500, "is longer than 500 characters");
 /** What is written in a few words: a name, a place, a figure as it is typed. */

@@ -1,5 +1,7 @@
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
+import { database } from "@/store/database";
 import { createJob, setHead } from "@/store/jobs";
+import { rawJob } from "@/store/raw-job";
 import { testShop } from "@/store/test-shop";
 import { boardView } from "./board-view";
 
@@ -25,5 +27,26 @@ describe("the board", () => {
     await createJob({ kind: "no day" });
     const { next } = await boardView(today);
     expect([next?.job.number, next?.says]).toEqual([further, "put it together, second"]);
+  });
+});
+
+describe("a job that cannot be read", () => {
+  it("stands on the board with its number, and stops no other; what there is of it can be saved", async () => {
+    const quiet = vi.spyOn(console, "error").mockImplementation(() => undefined);
+    const [own, hung, sound] = [await createJob(), await createJob(), await createJob()];
+    const db = await database();
+    await db("jobs").where({ number: own }).update({ symptoms: "{oops", version: 9 });
+    await db("parts")
+      .where({ job_id: (await db("jobs").where({ number: hung }).first("id"))?.id })
+      .update({ x: "[1]" });
+    await db("jobs").where({ number: hung }).update({ version: 9 });
+    const lines = new Map((await boardView(today)).jobs.map((j) => [j.number, j]));
+    expect([lines.get(own)?.damaged, lines.get(hung)?.damaged, lines.get(sound)?.damaged]).toEqual([true, true, undefined]);
+    expect(lines.get(own)?.next).toMatch(/cannot be read/);
+    expect(quiet).toHaveBeenCalledWith(expect.stringContaining(own));
+    expect((await rawJob(own))?.jobs?.[0]).toMatchObject({ symptoms: "{oops" });
+    expect((await rawJob(hung))?.steps?.[0]).toMatchObject({ facts: "{oops" });
+    quiet.mockRestore();
+    await db("jobs").whereIn("number", [own, hung]).delete();
   });
 });

@@ -121,7 +121,7 @@ export function SheetParts({
         {agreed && (
           <tr>
             <td colSpan={3} className="font-bold">
-              Total, with work and tax, as {agreed.byWhom} agreed on {agreed.answeredOn && dayAs(agreed.answeredOn, "d MMMM")}
+              Total, with work and tax, as {agreed.byWhom ?? "the customer"} agreed on {agreed.answeredOn && dayAs(agreed.answeredOn, "d MMMM")}
             </td>
             <td className="figures text-right text-[16px] font-semibold">{money(agreed.total, currency)}</td>
           </tr>

@@ -72,7 +72,7 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
                 <span className="figures">{money(q.total, currency)}</span>
                 <span className={`ml-auto font-semibold ${q.answer === "accepted" ? "text-success" : q.answer === "declined" ? "text-error" : ""}`}>
                   {q.answer
-                    ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom}, ${q.answeredOn && dayAs(q.answeredOn, "d MMM")}`
+                    ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom ?? "the customer"}, ${q.answeredOn && dayAs(q.answeredOn, "d MMM")}`
                     : "asked, no answer yet"}
                 </span>
               </li>

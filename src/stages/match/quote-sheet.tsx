@@ -59,7 +59,8 @@ export function QuoteSheet({
       <footer className="grid grid-cols-2 gap-10 pt-14 text-[17px]">
         {quote.answer ? (
           <p className="text-[20px] font-bold">
-            {quote.answer === "accepted" ? "Accepted" : "Declined"} by {quote.byWhom}, {quote.answeredOn && dayAs(quote.answeredOn, "d MMMM yyyy")}
+            {quote.answer === "accepted" ? "Accepted" : "Declined"} by {quote.byWhom ?? "the customer"},{" "}
+            {quote.answeredOn && dayAs(quote.answeredOn, "d MMMM yyyy")}
           </p>
         ) : (
           <>
