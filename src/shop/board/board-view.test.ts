@@ -36,9 +36,8 @@ describe("a job that cannot be read", () => {
     const [own, hung, sound] = [await createJob(), await createJob(), await createJob()];
     const db = await database();
     await db("jobs").where({ number: own }).update({ symptoms: "{oops", version: 9 });
-    await db("parts")
-      .where({ job_id: (await db("jobs").where({ number: hung }).first("id"))?.id })
-      .update({ x: "[1]" });
+    const { id } = await db("jobs").where({ number: hung }).first("id");
+    await db("steps").insert({ job_id: id, ref: "s1", position: 0, action: "pull", facts: "{oops" });
     await db("jobs").where({ number: hung }).update({ version: 9 });
     const lines = new Map((await boardView(today)).jobs.map((j) => [j.number, j]));
     expect([lines.get(own)?.damaged, lines.get(hung)?.damaged, lines.get(sound)?.damaged]).toEqual([true, true, undefined]);

@@ -75,7 +75,8 @@ export async function boardView(today: string): Promise<BoardView> {
   const fresh = new Map<number, BoardLine>();
   for (const job of await boardJobsOf(moved)) fresh.set(job.id, await lineOf(job));
   const jobs = places.flatMap(({ id }) => fresh.get(id) ?? lines.get(id) ?? []);
-  lines = new Map(jobs.map((j) => [j.id, j]));
+  // what cannot be read is looked at again each time: it may have been the disk's bad moment
+  lines = new Map(jobs.filter((j) => !j.damaged).map((j) => [j.id, j]));
   const { shopName } = await shopSettings();
   const isNew = !(await isNamed());
   // the earliest promise first; of two, the one that is further along
