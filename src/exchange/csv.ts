@@ -24,6 +24,12 @@ const FORMULA = /^[=+\-@\t\r]/;
 const NUMBER = /^[-+]?\d+([.,]\d+)?$/;
 /** More than this in one cell is a quotation mark that was not closed. */
 const LONGEST_CELL = 20_000;
+/** More than any table of a shop has. */
+export const MOST_COLUMNS = 200;
+/** How much of a file is read at a time, bytes. */
+const AT_ONCE = 256 * 1024;
+/** So many pieces without the end of a row: the file has no lines, or a quotation mark opens and is never closed. */
+const MOST_WITHOUT_A_ROW = 8;
 
 /** A cell that no spreadsheet will execute: what begins like a formula gets an apostrophe, which spreadsheets hide and {@link unguarded} takes away again. */
 export const guarded = (cell: string): string => (/^'*[=+\-@\t\r]/.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
@@ -78,16 +84,31 @@ async function isUtf8(path: string): Promise<boolean> {
  * Reading stands still while the caller works on what it got.
  */
 export async function* csvRows(path: string, manner: CsvManner): AsyncGenerator<readonly CsvRow[]> {
-  const decoded = Readable.toWeb(createReadStream(path, { highWaterMark: 256 * 1024 })).pipeThrough(new TextDecoderStream(manner.encoding));
+  const decoded = Readable.toWeb(createReadStream(path, { highWaterMark: AT_ONCE })).pipeThrough(new TextDecoderStream(manner.encoding));
   const waiting: CsvRow[][] = [];
   let row = 0;
   let width = 0;
   let done = false;
   let wake = (): void => undefined;
   let parser: Papa.Parser | undefined;
+  let refused: Fault | undefined;
+  let without = 0;
   Papa.parse<string[]>(Readable.fromWeb(decoded), {
     delimiter: manner.delimiter,
     chunk(results, p) {
+      without = results.data.length ? 0 : without + 1;
+      if (without >= MOST_WITHOUT_A_ROW)
+        refused = new Fault(
+          "file",
+          row ? `goes on after row ${row} without an end: is a quotation mark there opened and never closed?` : "has no lines: it is no table",
+        );
+      const wide = results.data.find((r) => r.length > MOST_COLUMNS);
+      if (wide) refused = new Fault("file", `has ${wide.length} cells in a row; a table may have ${MOST_COLUMNS} columns`);
+      if (refused) {
+        p.abort();
+        wake();
+        return;
+      }
       p.pause();
       parser = p;
       const bad = new Map(
@@ -119,6 +140,7 @@ export async function* csvRows(path: string, manner: CsvManner): AsyncGenerator<
     },
   });
   for (;;) {
+    if (refused) throw refused;
     const next = waiting.shift();
     if (next) {
       if (next.length) yield next;

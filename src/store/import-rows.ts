@@ -60,9 +60,14 @@ export async function putBack(db: Knex, id: number, table: ImportTable): Promise
   }
 }
 
-/** Imports that the shop went down in the middle of are taken back when it opens again. */
-export async function undoUnfinished(db: Knex): Promise<void> {
+/**
+ * Imports that their program went down in the middle of are taken back when the shop is opened again.
+ *
+ * @param isRunning whether the program of that sign is running: what it is in the middle of is its own
+ */
+export async function undoUnfinished(db: Knex, isRunning: (owner: string) => boolean): Promise<void> {
   for (const r of await db("imports").whereNull("finished_at")) {
+    if (r.owner && isRunning(r.owner)) continue;
     await putBack(db, r.id, r.table);
     await db("imports").where({ id: r.id }).delete();
   }

@@ -1,7 +1,9 @@
+import { randomUUID } from "node:crypto";
 import type { Knex } from "knex";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { database } from "./database";
+import { dropSign, holdSign } from "./alive";
+import { database, dataFolder } from "./database";
 import { type ImportTable, importTable, putBack, ROWS } from "./import-rows";
 import { AT_ONCE, type PutCount, putRows } from "./put-rows";
 import { rowsOf } from "./rows";
@@ -32,7 +34,8 @@ export interface RunningImport {
 
 export async function startImport(file: string, table: ImportTable, moment = new Date().toISOString(), at?: Knex): Promise<RunningImport> {
   const db = at ?? (await database());
-  const [id = 0]: number[] = await db("imports").insert({ at: moment, file, table });
+  const sign = signOfThisProgram();
+  const [id = 0]: number[] = await db("imports").insert({ at: moment, file, table, owner: sign.name });
   let [added, changed] = [0, 0];
   return {
     id,
@@ -50,12 +53,27 @@ export async function startImport(file: string, table: ImportTable, moment = new
     },
     async finish() {
       await db("imports").where({ id }).update({ added, changed, finished_at: new Date().toISOString() });
+      sign.release();
       const old = (await db("imports").select("id").orderBy("id", "desc").offset(KEPT)).map((r) => Number(r.id));
       await db("import_rows").whereIn("import", old).delete();
     },
     async takeBack() {
       await putBack(db, id, table);
       await db("imports").where({ id }).delete();
+      sign.release();
+    },
+  };
+}
+
+/** A sign of life of its own for one import, held until that is over or the program ends. */
+function signOfThisProgram(): { readonly name: string; readonly release: () => void } {
+  const name = `import-${randomUUID()}`;
+  const release = holdSign(dataFolder(), name);
+  return {
+    name,
+    release: () => {
+      release?.();
+      dropSign(dataFolder(), name);
     },
   };
 }

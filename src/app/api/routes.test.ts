@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it, vi } from "vitest";
 import { unpacked } from "@/exchange/test-parcel";
+import type { TableWork } from "@/shop/parts/table-thread";
 import { pumpAt } from "@/stages/test-unit";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
@@ -25,6 +26,14 @@ import { fromElsewhere } from "./same-site";
 import * as card from "./scale-card/route";
 import * as solver from "./solver/route";
 
+// a thread of its own needs the built program; the real one is pressed end to end
+vi.mock("@/shop/parts/table-thread", async () => {
+  const { importFile, importPreview } = await import("@/shop/parts/catalogue-import");
+  return {
+    onTable: ({ what, path, name, delimiter }: TableWork, tell: (rows: number) => void) =>
+      what === "look" ? importPreview(path, { delimiter, tell }) : importFile(path, name, { delimiter, tell }),
+  };
+});
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
 beforeAll(async () => putRows(await database(), partRows, catalogue));

@@ -159,10 +159,41 @@ describe("an import that is taken back", () => {
     const running = await startImport("cut.csv", "parts");
     await running.put([part("A-1", { price: 9 }), part("A-2")]);
     expect(await numbers()).toEqual(["A-1", "A-2"]);
-    const again = await openDatabase(folder);
-    await again.destroy();
+    // opened beside the program that runs it (the command line), it is left alone
+    await (await openDatabase(folder)).destroy();
+    await running.put([part("A-3")]);
+    expect(await numbers()).toEqual(["A-1", "A-2", "A-3"]);
+    await db("imports").where({ id: running.id }).update({ owner: "import-of-a-program-that-is-gone" });
+    await (await openDatabase(folder)).destroy();
     expect(await numbers()).toEqual(["A-1"]);
     expect((await partsNumbered(["A-1"]))[0]?.price).toBe(0);
+  });
+});
+
+describe("a file that is no table is refused before it is gone through", () => {
+  const head = "number,name,kind\n";
+  it.each<[string, string | Uint8Array, RegExp]>([
+    [
+      "of a hundred thousand columns",
+      `${Array.from({ length: 100_000 }, (_, i) => `c${i}`).join(",")}\n`,
+      /100000 cells in a row; a table may have 200 columns/,
+    ],
+    ["of one line without an end", "number,name,kind".repeat(200_000), /has no lines|cells in a row/],
+    [
+      "with a quotation mark that is never closed",
+      `${head}A-1,wheel,gear\nA-2,"${"x\n".repeat(2_000_000)}`,
+      /goes on after row \d+ without an end: is a quotation mark there opened/,
+    ],
+    ["with a row of blanks only between commas", `${head}${",".repeat(300)}\n`, /cells in a row/],
+    ["in no writing", new Uint8Array([0, 1, 2, 3, 0, 0]), /is no table in text form/],
+  ])("%s", async (_, content, says) => {
+    await expect(importPreview(file(content))).rejects.toThrow(says);
+    await expect(importFile(file(content), "odd.csv")).rejects.toThrow(says);
+    expect([await numbers(), await lastImports()]).toEqual([[], []]);
+  });
+  it("and a cell of twenty thousand blanks is a fault of its row", async () => {
+    const report = await importPreview(file(`number,name,kind,needs_also\nA-1,wheel,gear,x${" ".repeat(19_000)}(\n`));
+    expect(report.faults[0]).toMatchObject({ row: 2, column: "needs_also", says: expect.stringContaining("is not read") });
   });
 });
 

@@ -8,6 +8,7 @@ import type { ImportReport, RowFault } from "./import-report";
 
 const SHOWN_FAULTS = 200;
 const SAMPLE = 6;
+const MOST_ROWS = 1e6;
 const SEPARATORS: Readonly<Record<string, string>> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars", ":": "colons" };
 export const separatorInWords = (d: string): string => SEPARATORS[d] ?? `"${d}"`;
 
@@ -69,6 +70,7 @@ async function through(
     }
   };
   for await (const some of csvRows(path, manner)) {
+    if (count.rows > MOST_ROWS) throw new Fault("file", `has more than ${MOST_ROWS / 1e6} million rows`);
     let rows = some;
     if (!table) {
       const [first, ...rest] = some;

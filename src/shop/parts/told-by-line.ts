@@ -19,7 +19,11 @@ export function toldByLine<T>(work: (tell: (rows: number) => void) => Promise<T>
         line({ done: await work((rows) => line({ rows })) });
       } catch (e) {
         if (!(e instanceof Fault)) console.error(e);
-        line(e instanceof Fault ? { path: e.path, says: e.says } : { path: "", says: "Something went wrong in the shop’s computer; nothing was changed." });
+        line(
+          e instanceof Fault
+            ? { path: e.path, says: e.says }
+            : { path: "", says: "Something went wrong in the shop’s computer. Look at the list of what was taken in before you try again." },
+        );
       }
       if (!gone) out.close();
     },

@@ -7,6 +7,7 @@ import { pipeline } from "node:stream/promises";
 import type { ReadableStream } from "node:stream/web";
 import { Fault } from "@/core/fault";
 import { dataFolder } from "@/store/database";
+import { freeBytes, NO_ROOM } from "@/store/shop-folder";
 
 /** More than any list that a shop is sent; a wrong file is stopped here. */
 export const MOST_BYTES = 200e6;
@@ -21,13 +22,31 @@ export function uploadedPath(name: string): string {
   return join(folder(), name);
 }
 
-/** Keeps a file that is being sent; files that nobody came back for within a day go. */
-export async function keepUpload(body: ReadableStream<Uint8Array>): Promise<string> {
-  await mkdir(folder(), { recursive: true });
+/** What all that waits may have together. */
+const MOST_WAITING = 600e6;
+
+/** Makes room for another file: those that nobody came back for within a day go. Throws a Fault where too much is waiting all the same. */
+async function makeRoom(): Promise<void> {
+  await mkdir(folder(), { recursive: true, mode: 0o700 });
+  let waiting = 0;
   for (const f of await readdir(folder())) {
-    const { mtimeMs } = await stat(join(folder(), f));
+    const { mtimeMs, size } = await stat(join(folder(), f)).catch(() => ({ mtimeMs: 0, size: 0 }));
     if (Date.now() - mtimeMs > A_DAY) await rm(join(folder(), f), { force: true });
+    else waiting += size;
   }
+  if (waiting + MOST_BYTES > MOST_WAITING)
+    throw new Fault("file", "cannot be taken yet: too many tables were sent and neither taken in nor left. They go after a day");
+  if ((await freeBytes(folder())) < NO_ROOM + MOST_BYTES) throw new Fault("file", "cannot be taken: the disk of the shop’s computer is nearly full");
+}
+
+/**
+ * Keeps a file that is being sent. One that does not come to its end is refused, and nothing of it stays.
+ *
+ * @param said how many bytes the sender announced, if it did
+ */
+export async function keepUpload(body: ReadableStream<Uint8Array>, said?: number): Promise<string> {
+  if (said !== undefined && said > MOST_BYTES) throw new Fault("file", `is larger than ${MOST_BYTES / 1e6} MB`);
+  await makeRoom();
   const name = randomUUID();
   const path = uploadedPath(name);
   let bytes = 0;
@@ -41,8 +60,9 @@ export async function keepUpload(body: ReadableStream<Uint8Array>): Promise<stri
           yield c;
         }
       },
-      createWriteStream(path),
+      createWriteStream(path, { mode: 0o600 }),
     );
+    if (said !== undefined && bytes !== said) throw new Fault("file", "was broken off on its way. Send it again");
     return name;
   } catch (e) {
     await rm(path, { force: true });

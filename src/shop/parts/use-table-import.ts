@@ -41,6 +41,9 @@ async function told(answer: Response, rows: (n: number) => void): Promise<Import
   }
 }
 
+/** Where the answer to a change is missing, nobody here knows whether it was made. */
+const UNKNOWN = { done: "It is not known whether it was taken in", next: "Look at the list of what was taken in before you try again." };
+
 export const inFigures = (n: number): string => n.toLocaleString("en");
 
 /** The way of a table into the catalogue and back: sent, looked through, taken in or left, taken back. */
@@ -51,14 +54,18 @@ export function useTableImport() {
   const [fault, setFault] = useState<string | null>(null);
   const [done, setDone] = useState<string | null>(null);
 
-  const during = async (says: string, work: (rows: (n: number) => void) => Promise<void>): Promise<void> => {
+  const during = async (
+    says: string,
+    work: (rows: (n: number) => void) => Promise<void>,
+    not: { readonly done: string; readonly next: string } = { done: "Not done", next: "Try again." },
+  ): Promise<void> => {
     setBusy(`${says} …`);
     setFault(null);
     setDone(null);
     try {
       await work((rows) => setBusy(`${says}: ${inFigures(rows)} rows …`));
     } catch (e) {
-      setFault(e instanceof Refused ? e.message : whatFailed(e, "Not done", "Try again."));
+      setFault(e instanceof Refused ? e.message : whatFailed(e, not.done, not.next));
     }
     setBusy(null);
   };
@@ -89,15 +96,19 @@ export function useTableImport() {
     if (file) await send(file);
   };
   const takeIn = (w: Waiting): Promise<void> =>
-    during("Taking it in", async (rows) => {
-      const query = new URLSearchParams({ name: w.name, ...(w.delimiter ? { delimiter: w.delimiter } : {}) });
-      const report = await told(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), rows);
-      setWaiting(null);
-      setDone(
-        `${w.name} is in: ${inFigures(report.added)} new, ${inFigures(report.changed)} changed${report.faulty ? `, ${inFigures(report.faulty)} left out` : ""}.`,
-      );
-      router.refresh();
-    });
+    during(
+      "Taking it in",
+      async (rows) => {
+        const query = new URLSearchParams({ name: w.name, ...(w.delimiter ? { delimiter: w.delimiter } : {}) });
+        const report = await told(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), rows);
+        setWaiting(null);
+        setDone(
+          `${w.name} is in: ${inFigures(report.added)} new, ${inFigures(report.changed)} changed${report.faulty ? `, ${inFigures(report.faulty)} left out` : ""}.`,
+        );
+        router.refresh();
+      },
+      UNKNOWN,
+    );
   const leave = async (w: Waiting): Promise<void> => {
     setWaiting(null);
     setFault(null);

@@ -1,7 +1,7 @@
 import { fromElsewhere } from "@/app/api/same-site";
 import { Fault } from "@/core/fault";
 import { sentence } from "@/core/sentence";
-import { importFile, importPreview } from "@/shop/parts/catalogue-import";
+import { onTable } from "@/shop/parts/table-thread";
 import { toldByLine } from "@/shop/parts/told-by-line";
 import { forgetUpload, uploadedPath } from "@/shop/parts/uploaded-table";
 
@@ -11,7 +11,7 @@ type Address = { params: Promise<{ id: string }> };
 export async function GET(request: Request, { params }: Address): Promise<Response> {
   const { id } = await params;
   const delimiter = new URL(request.url).searchParams.get("delimiter") ?? undefined;
-  return toldByLine((tell) => importPreview(uploadedPath(id), { delimiter, tell }));
+  return toldByLine((tell) => onTable({ what: "look", path: uploadedPath(id), name: "", delimiter }, tell));
 }
 
 /** Takes a kept table in (`POST ?name=&delimiter=`). */
@@ -21,10 +21,8 @@ export async function POST(request: Request, { params }: Address): Promise<Respo
   const { id } = await params;
   const asked = new URL(request.url).searchParams;
   return toldByLine(async (tell) => {
-    const done = await importFile(uploadedPath(id), asked.get("name")?.slice(0, 120) ?? "table.csv", {
-      delimiter: asked.get("delimiter") ?? undefined,
-      tell,
-    });
+    const name = asked.get("name")?.slice(0, 120) ?? "table.csv";
+    const done = await onTable({ what: "take in", path: uploadedPath(id), name, delimiter: asked.get("delimiter") ?? undefined }, tell);
     await forgetUpload(id);
     return done;
   });
