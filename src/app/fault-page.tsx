@@ -1,17 +1,47 @@
 "use client";
 
+import { useEffect, useState } from "react";
+import { z } from "zod";
+import { capital } from "@/core/sentence";
+import { askShop, unreached } from "@/ui/ask-shop";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 
+const state = z.object({ trouble: z.object({ says: z.string(), todo: z.string() }).nullable() });
+
+/** What the shop itself says is wrong, if it answers. */
+function useTrouble(): { readonly says: string; readonly todo: string } | null {
+  const [trouble, setTrouble] = useState<{ readonly says: string; readonly todo: string } | null>(null);
+  useEffect(() => {
+    askShop("/api/state", state).then(
+      (told) => setTrouble(told?.trouble ?? null),
+      (e) =>
+        unreached(e) &&
+        setTrouble({
+          says: "the shop’s computer does not answer",
+          todo: "See whether it is on and the program runs there, and whether this screen is on the shop’s network.",
+        }),
+    );
+  }, []);
+  return trouble;
+}
+
 /** Something that nobody foresaw. What was typed is still in the browser and in the shop. */
 export function FaultPage({ reset, digest }: { reset: () => void; digest: string | undefined }) {
+  const trouble = useTrouble();
   return (
     <main className="mx-auto flex max-w-[760px] flex-col gap-5 p-16">
       <h1 className="text-[44px]">This screen could not be shown.</h1>
-      <p className="text-[22px]">
-        What you typed is kept, and the other screens work. Try again; if it comes back, restart the program on the shop’s computer
-        {digest ? ` and tell whoever looks after it the mark ${digest}` : ""}.
-      </p>
+      {trouble ? (
+        <p className="text-[22px]">
+          <b className="text-error first-letter:uppercase">{capital(trouble.says)}.</b> {trouble.todo} What you typed is kept.
+        </p>
+      ) : (
+        <p className="text-[22px]">
+          What you typed is kept, and the other screens work. Try again; if it comes back, restart the program on the shop’s computer
+          {digest ? ` and tell whoever looks after it the mark ${digest}` : ""}.
+        </p>
+      )}
       <div className="flex gap-3">
         <KeyButton keyName=" " look="main" onPress={reset}>
           Try again

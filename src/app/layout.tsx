@@ -7,16 +7,20 @@ import "@fontsource/ibm-plex-mono/600.css";
 import "./surface.css";
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
+import { TroubleBar, TroubleScreen } from "@/shop/state/trouble-screen";
+import { shopTrouble } from "@/store/shop-state";
 import { KeySheet } from "@/ui/key-sheet";
 
 export const metadata: Metadata = { description: "Strip, judge, match, lubricate, rebuild, hand back." };
 
 export default async function Layout({ children }: { children: React.ReactNode }) {
+  const trouble = await shopTrouble();
   const theme = (await cookies()).get("theme")?.value === "night" ? "night" : "day";
   return (
     <html lang="en" data-theme={theme}>
       <body>
-        {children}
+        {trouble && !trouble.reading ? <TroubleScreen {...trouble} /> : children}
+        {trouble?.reading && <TroubleBar {...trouble} />}
         <KeySheet />
       </body>
     </html>

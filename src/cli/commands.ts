@@ -151,6 +151,24 @@ export const commands: Readonly<Record<string, Verb>> = {
     answer: onlyByFile,
     run: async (words, options) => (await import("./job-files")).exportJob(words[0], options.out),
   },
+  backup: {
+    help: "[FOLDER]: backs the whole shop up into a dated folder, also while it is served, and reads it again",
+    example: ["backup", "/media/disk/demontage"],
+    answer: onlyByFile,
+    run: async (words) => (await import("./backups")).backUpNow(words[0]),
+  },
+  restore: {
+    help: "FOLDER: puts a back-up in the place of the shop; what was there is moved aside. The program must not be running",
+    example: ["restore", "/media/disk/demontage/2026-11-29T101500"],
+    answer: onlyByFile,
+    run: async (words) => (await import("./backups")).restoreFrom(words[0]),
+  },
+  check: {
+    help: "looks the whole shop through: its database, every job, the hash of every picture. Changes nothing; exit 1 where something is wrong",
+    example: ["check"],
+    answer: onlyByFile,
+    run: async () => (await import("./backups")).check(),
+  },
   "job import": {
     help: "FILE [--as-new]: takes a job file (ZIP or job.json) into the shop",
     example: ["job", "import", "J-0142.demontage.zip"],

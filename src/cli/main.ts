@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { Fault } from "@/core/fault";
+import { notDone, troubleIn } from "@/store/trouble";
 import { commands, OPTIONS, type Options, type Verb } from "./commands";
 
 /** The words of a command line and what was asked with them. Throws a Fault for an option that nobody knows. */
@@ -22,8 +23,10 @@ async function main(argv: string[]): Promise<number> {
   } catch (e) {
     return complain(e);
   }
-  const [noun, name, ...rest] = words;
-  const verb: Verb | undefined = commands[`${noun} ${name}`];
+  const [noun, ...after] = words;
+  const isOneWord = noun !== undefined && Object.hasOwn(commands, noun);
+  const [command, rest] = isOneWord ? [noun, after] : [`${noun} ${after[0]}`, after.slice(1)];
+  const verb: Verb | undefined = Object.hasOwn(commands, command) ? commands[command] : undefined;
   if (!verb) {
     const known = Object.entries(commands).map(([k, v]) => `  ${k.padEnd(18)} ${v.help}`);
     if (options.help || !noun) {
@@ -32,7 +35,7 @@ async function main(argv: string[]): Promise<number> {
     }
     return complain(new Fault("", `there is no command "${words.join(" ")}"; --help lists them`));
   }
-  if (options.help) console.log(`${noun} ${name}: ${verb.help}`);
+  if (options.help) console.log(`${command}: ${verb.help}`);
   else if (options.example) console.log(JSON.stringify(verb.example, null, 2));
   else {
     try {
@@ -97,10 +100,13 @@ async function pictures(read: NonNullable<Verb["picture"]>, rest: string[], opti
     }
 }
 
-function complain(e: unknown): number {
+function complain(error: unknown): number {
+  const trouble = troubleIn(error);
+  const e = trouble ? new Fault("", notDone("Not done", trouble)) : error;
   if (!(e instanceof Fault)) throw e;
-  process.stderr.write(`error: ${e.path}: ${e.says}\n`);
+  process.stderr.write(`error: ${e.path}: ${e.says}\n`.replace(/\n(?=.)/g, " "));
   return 2;
 }
 
-process.exitCode = await main(process.argv.slice(2));
+const code = await main(process.argv.slice(2));
+if (code) process.exitCode = code;

@@ -120,6 +120,13 @@ async function openShop(): Promise<Knex> {
   }
 }
 
+/** From here on the shop is only looked at: its database cannot be trusted with more. */
+export async function lookOnly(trouble: Trouble): Promise<void> {
+  await closeDatabase();
+  held.demontageTrouble = trouble;
+  held.demontageDatabase = openForReading();
+}
+
 /** Ends this process's connection; the next question opens the shop anew. */
 export async function closeDatabase(): Promise<void> {
   const open = held.demontageDatabase;

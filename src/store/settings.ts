@@ -8,7 +8,7 @@ import { type Hazard, hazard } from "@/core/job/hazard";
 import { shopRates } from "@/core/match/quote/quote";
 import { LENGTH_UNITS } from "@/core/quantity/units";
 import { hazardsSaid } from "@/core/safety/hazards";
-import { database } from "./database";
+import { database, dataFolder } from "./database";
 import { inTurn } from "./in-turn";
 
 /** How the practice supplier of a name behaves; see src/bench/supplier.ts. */
@@ -19,6 +19,25 @@ const practiceTemper = z.strictObject({
   mixUps: z.array(z.strictObject({ asked: z.string(), sends: z.string() })),
 });
 export type PracticeTemper = Frozen<z.infer<typeof practiceTemper>>;
+
+/** Where and when the shop is backed up. */
+const backupSettings = z.strictObject({
+  /** empty: beside the shop's folder */
+  folder: z.string().max(500, "is longer than 500 characters"),
+  /** at which hour of the night, 0 to 23; left out: only when somebody presses */
+  nightlyAt: z.int().min(0).max(23).optional(),
+  /** so many are kept, and one of each month before */
+  keep: z.int().min(1, "keep one at least").max(365),
+});
+export type BackupSettings = Frozen<z.infer<typeof backupSettings>>;
+
+/** What came of the last try: when the last good one was made, and what has gone wrong since. */
+const lastBackup = z.strictObject({
+  goodAt: z.string().optional(),
+  folder: z.string().optional(),
+  failed: z.strictObject({ at: z.string(), says: z.string() }).optional(),
+});
+export type LastBackup = Frozen<z.infer<typeof lastBackup>>;
 
 /** What the shop sets once. */
 const settings = z.strictObject({
@@ -36,6 +55,8 @@ const settings = z.strictObject({
   electrical: electricalLimits,
   /** kind of unit, in small letters → what was said last of what can hurt at it */
   kindHazards: z.record(z.string(), z.array(hazard)),
+  backup: backupSettings,
+  lastBackup: lastBackup.nullable(),
   practiceTempers: z.record(z.string(), practiceTemper),
   /** how many days the practice suppliers are ahead of the calendar */
   practiceDays: z.int().min(0),
@@ -51,6 +72,8 @@ const DEFAULTS: ShopSettings = {
   cleaningCost: 2.5,
   electrical: USUAL_LIMITS,
   kindHazards: {},
+  backup: { folder: "", keep: 14 },
+  lastBackup: null,
   practiceTempers: {},
   practiceDays: 0,
 };
@@ -92,6 +115,17 @@ export async function changeElectrical(
     await setSetting("electrical", readWith(electricalLimits, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
   });
 }
+
+/** Sets some of where and when the shop is backed up; null takes the hour away. */
+export async function changeBackup(said: { readonly [K in keyof BackupSettings]?: BackupSettings[K] | null }, at?: Knex): Promise<void> {
+  await inTurn(at ?? (await database()), async (trx) => {
+    const merged = { ...(await shopSettings(trx)).backup, ...said };
+    await setSetting("backup", readWith(backupSettings, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
+  });
+}
+
+/** The folder of the back-ups: the one that was set, or one beside the shop's. */
+export const backupFolder = ({ backup }: Pick<ShopSettings, "backup">): string => backup.folder || `${dataFolder()}-backups`;
 
 /** Remembers what can hurt at a kind of unit, to be proposed at the next of it; null: forgets it. */
 export async function rememberHazards(kind: string, hazards: readonly Hazard[] | null, at?: Knex): Promise<void> {

@@ -1,10 +1,11 @@
+import { differenceInCalendarDays, parseISO } from "date-fns";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { endingNamed } from "@/core/job/ending";
 import { STAGES, type Stage } from "@/core/job/stages";
 import { type BoardJob, boardJobsOf, boardOrder, type DamagedJob } from "@/store/board";
 import { loadJob } from "@/store/job";
-import { isNamed, shopSettings } from "@/store/settings";
+import { isNamed, type LastBackup, shopSettings } from "@/store/settings";
 import { dayAs } from "@/ui/day";
 
 const SAYS: Readonly<Record<Stage, string>> = {
@@ -29,6 +30,8 @@ export interface BoardView {
   readonly shopName: string;
   /** nobody has said yet whose shop this is */
   readonly isNew: boolean;
+  /** when the shop was last backed up; `late` where that is too long ago */
+  readonly backup: { readonly says: string; readonly late: boolean };
   readonly jobs: readonly BoardLine[];
   /** the job to take up next, and the sentence why */
   readonly next: { readonly job: BoardLine; readonly says: string } | null;
@@ -68,6 +71,16 @@ async function readableLine(job: BoardJob): Promise<BoardLine> {
 /** It is not taken up before the day on which it is looked at again; where none was said, not by itself. */
 const stillWaits = ({ waiting }: BoardJob, today: string): boolean => waiting !== undefined && (waiting.until === undefined || waiting.until > today);
 
+/** After so many days without one, a back-up is missed. */
+const LATE_DAYS = 7;
+
+function backupSays(last: LastBackup | null, today: string, jobs: number): BoardView["backup"] {
+  if (last?.failed) return { says: "The last back-up failed", late: true };
+  if (!last?.goodAt) return { says: "Never backed up", late: jobs > 0 };
+  const days = differenceInCalendarDays(parseISO(today), parseISO(last.goodAt));
+  return { says: `Backed up ${days <= 0 ? "today" : days === 1 ? "yesterday" : `${days} days ago`}`, late: days > LATE_DAYS };
+}
+
 /** Everything the board shows. A job is read only if it has moved since the board was last looked at. */
 export async function boardView(today: string): Promise<BoardView> {
   const places = await boardOrder(today);
@@ -77,11 +90,18 @@ export async function boardView(today: string): Promise<BoardView> {
   const jobs = places.flatMap(({ id }) => fresh.get(id) ?? lines.get(id) ?? []);
   // what cannot be read is looked at again each time: it may have been the disk's bad moment
   lines = new Map(jobs.filter((j) => !j.damaged).map((j) => [j.id, j]));
-  const { shopName } = await shopSettings();
+  const { shopName, lastBackup } = await shopSettings();
   const isNew = !(await isNamed());
   // the earliest promise first; of two, the one that is further along
   const [due] = jobs
     .filter((j) => !j.handedBackAt && !j.damaged && !stillWaits(j, today))
     .sort((a, b) => (a.promised ?? "9999").localeCompare(b.promised ?? "9999") || STAGES.indexOf(b.stage) - STAGES.indexOf(a.stage));
-  return { today, shopName, isNew, jobs, next: due ? { job: due, says: `${SAYS[due.stage]}, ${due.kind || "new unit"}` } : null };
+  return {
+    today,
+    shopName,
+    isNew,
+    jobs,
+    backup: backupSays(lastBackup, today, jobs.length),
+    next: due ? { job: due, says: `${SAYS[due.stage]}, ${due.kind || "new unit"}` } : null,
+  };
 }

@@ -1,3 +1,4 @@
+import Link from "next/link";
 import { dayAs } from "@/ui/day";
 import { KeyLink } from "@/ui/key-link";
 import { pack } from "@/ui/packed";
@@ -9,7 +10,7 @@ import type { BoardLine, BoardView } from "./board-view";
 import { TakeInButton } from "./take-in-button";
 
 /** The first screen: every job with its stage, what is next, and its promise; at the foot what to take up now. */
-export function Board({ jobs, today, shopName, isNew, next, takeIn }: BoardView & { takeIn: () => Promise<void> }) {
+export function Board({ jobs, today, shopName, isNew, next, backup, takeIn }: BoardView & { takeIn: () => Promise<void> }) {
   const open = jobs.filter((j) => !j.handedBackAt);
   return (
     <div className="job-frame">
@@ -17,6 +18,9 @@ export function Board({ jobs, today, shopName, isNew, next, takeIn }: BoardView 
       <header className="flex h-[58px] items-center gap-4 px-5">
         <h1 className="shrink-0 text-[30px]">The board, {dayAs(today, "EEEE d")}</h1>
         <span className="hush truncate text-[19px]">{shopName}</span>
+        <Link href="/backup" prefetch={false} className={`shrink-0 py-3 text-[18px] ${backup.late ? "font-bold text-error" : "hush"}`}>
+          {backup.says}
+        </Link>
         <div className="ml-auto flex shrink-0 gap-2.5">
           <ThemeSwitch />
           <KeyLink href="/scan" keyName="S">

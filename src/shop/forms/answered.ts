@@ -1,9 +1,19 @@
 import { revalidatePath } from "next/cache";
 import { Fault } from "@/core/fault";
-import { capital } from "@/core/sentence";
+import { sentence } from "@/core/sentence";
+import { notDone, troubleIn } from "@/store/trouble";
 
 /** What the row is known by now that a form was taken; or where it was wrong, and what about it. */
 export type FormAnswer = { readonly ok: true; readonly key: string } | { readonly ok: false; readonly field: string; readonly says: string };
+
+/** The way of one thing that is set: do it, show it everywhere. Answers what was wrong with it; null: it is set. */
+export async function setting(work: () => Promise<void>): Promise<string | null> {
+  const answer = await answered(async () => {
+    await work();
+    return "";
+  });
+  return answer.ok ? null : answer.says;
+}
 
 /** The way of every form of the shop: do it, show it everywhere, say what was wrong. @param work answers what the row is known by */
 export async function answered(work: () => Promise<string>): Promise<FormAnswer> {
@@ -12,7 +22,9 @@ export async function answered(work: () => Promise<string>): Promise<FormAnswer>
     revalidatePath("/", "layout");
     return { ok: true, key };
   } catch (e) {
-    if (e instanceof Fault) return { ok: false, field: e.path, says: `${capital(e.says)}.` };
+    if (e instanceof Fault) return { ok: false, field: e.path, says: sentence(e.says) };
+    const trouble = troubleIn(e);
+    if (trouble) return { ok: false, field: "", says: notDone("Not saved", trouble) };
     throw e;
   }
 }

@@ -7,6 +7,7 @@ import type { Import } from "@/store/imports";
 import { whatFailed } from "@/ui/ask-shop";
 import { takeImportBack } from "./actions";
 import { type ImportReport, importReport, toldLine } from "./import-report";
+import { Refused, told } from "./told-answer";
 
 /** A file on its way into the catalogue. */
 export interface Waiting {
@@ -16,30 +17,8 @@ export interface Waiting {
   readonly report?: ImportReport;
 }
 
-/** A sentence for the screen, as against a failure of the program. */
-class Refused extends Error {}
 const reportLine = toldLine(importReport);
 const uploaded = z.union([z.strictObject({ id: z.string() }), z.strictObject({ says: z.string() })]);
-
-/** Reads an answer that comes a line at a time. */
-async function told(answer: Response, rows: (n: number) => void): Promise<ImportReport> {
-  if (!answer.body) throw new Refused("No answer came. Try again.");
-  const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
-  let rest = "";
-  for (;;) {
-    const { value, done } = await reader.read();
-    rest += value ?? "";
-    const lines = rest.split("\n");
-    rest = lines.pop() ?? "";
-    for (const line of lines) {
-      const t = reportLine.parse(JSON.parse(line));
-      if ("done" in t) return t.done;
-      if ("says" in t) throw new Refused(t.path === "file" ? `The file ${t.says}.` : t.says);
-      rows(t.rows);
-    }
-    if (done) throw new Refused("The answer was broken off. Look at the list of imports before you try again.");
-  }
-}
 
 /** Where the answer to a change is missing, nobody here knows whether it was made. */
 const UNKNOWN = { done: "It is not known whether it was taken in", next: "Look at the list of what was taken in before you try again." };
@@ -73,7 +52,7 @@ export function useTableImport() {
     during("Checking it", async (rows) => {
       setWaiting({ id: w.id, name: w.name, delimiter: w.delimiter });
       const query = w.delimiter ? `?delimiter=${encodeURIComponent(w.delimiter)}` : "";
-      const report = await told(await fetch(`/api/parts/import/${w.id}${query}`), rows);
+      const report = await told(await fetch(`/api/parts/import/${w.id}${query}`), reportLine, rows);
       setWaiting({ ...w, report });
     });
   const send = async (file: File): Promise<void> => {
@@ -100,7 +79,7 @@ export function useTableImport() {
       "Taking it in",
       async (rows) => {
         const query = new URLSearchParams({ name: w.name, ...(w.delimiter ? { delimiter: w.delimiter } : {}) });
-        const report = await told(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), rows);
+        const report = await told(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), reportLine, rows);
         setWaiting(null);
         setDone(
           `${w.name} is in: ${inFigures(report.added)} new, ${inFigures(report.changed)} changed${report.faulty ? `, ${inFigures(report.faulty)} left out` : ""}.`,

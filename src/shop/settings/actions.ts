@@ -1,10 +1,11 @@
 "use server";
 
-import { revalidatePath } from "next/cache";
+import { isAbsolute } from "node:path";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import { text, words } from "@/core/job/written";
-import { changeElectrical, changeRates, setSetting } from "@/store/settings";
+import { changeBackup, changeElectrical, changeRates, setSetting } from "@/store/settings";
+import { setting } from "../forms/answered";
 import { ALL_FIELDS, type ShopField } from "./shop-fields";
 
 const input = z.strictObject({ key: words, text });
@@ -40,21 +41,26 @@ function electricalFrom(field: ShopField, text: string): string | number | null 
   return figureFrom(text, "max" in field ? field.max : 0, 3);
 }
 
+/** What a field of the back-up says. A folder must be there, or can be made, and must not be the shop's own. */
+function backupFrom(field: ShopField, text: string): Parameters<typeof changeBackup>[0] {
+  if (field.key === "backup.keep") return { keep: figureFrom(text, field.max, 0) };
+  if (field.key === "backup.nightlyAt") return { nightlyAt: text === "" ? null : Number(oneOf(field.of, text)) };
+  const folder = wordsFrom(text, 0, 500);
+  if (folder && !isAbsolute(folder)) throw new Fault("text", "Write the whole path, from the root of the disk: /media/disk/demontage");
+  return { folder };
+}
+
 /** Sets one thing of the shop, as it is typed. Answers what was wrong with it; null: it is set. */
 export async function setShopField(raw: z.infer<typeof input>): Promise<string | null> {
-  try {
+  return setting(async () => {
     const { key, text } = readWith(input, raw);
     const field = ALL_FIELDS.find((f) => f.key === key);
     if (!field) throw new Fault("key", "There is no such setting.");
     if (field.key.startsWith("electrical.")) await changeElectrical({ [field.key.slice("electrical.".length)]: electricalFrom(field, text) });
-    else if (field.unit === "choice") await setSetting(field.key, oneOf(field.of, text));
+    else if (field.key.startsWith("backup.")) await changeBackup(backupFrom(field, text));
+    else if (field.key === "lengthUnit") await setSetting(field.key, oneOf(field.of, text));
     else if (field.key === "shopName" || field.key === "town" || field.key === "currency") await setSetting(field.key, wordsFrom(text, field.min, field.max));
     else if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, figureFrom(text, field.max));
-    else await changeRates({ [field.key]: figureFrom(text, field.max) });
-    revalidatePath("/", "layout");
-    return null;
-  } catch (e) {
-    if (e instanceof Fault) return e.says;
-    throw e;
-  }
+    else if ("max" in field) await changeRates({ [field.key]: figureFrom(text, field.max) });
+  });
 }

@@ -1,24 +1,19 @@
 "use client";
 
-import { useEffect, useId, useState } from "react";
-import { whatFailed } from "@/ui/ask-shop";
-import { forgetInBrowser, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
-import { FaultLine } from "@/ui/fault-line";
 import { KeyLink } from "@/ui/key-link";
-import { useLatest } from "@/ui/use-latest";
 import { ShopHead } from "../shop-head";
-import { setShopField } from "./actions";
+import { FieldRow, isWords } from "./field-row";
 import { ELECTRICAL_FIELDS, SHOP_FIELDS, type ShopField } from "./shop-fields";
 
 /** The shop: its name, how it charges, and the ways to its shelf and its catalogue. */
-export function SettingsScreen({ values, currency }: { values: Readonly<Record<ShopField["key"], string | number>>; currency: string }) {
+export function SettingsScreen({ values, currency }: { values: Readonly<Partial<Record<ShopField["key"], string | number>>>; currency: string }) {
   return (
     <div className="min-h-dvh min-w-[1000px]">
       <ShopHead title="The shop" back={{ href: "/", says: "The board" }} />
       <main className="grid grid-cols-2 gap-10 p-5">
         <section aria-label="Name and charges">
           {SHOP_FIELDS.map((f) => (
-            <FieldRow key={f.key} field={f} value={values[f.key]} unit={f.unit === "money" ? currency : isWords(f) ? "" : f.unit} />
+            <FieldRow key={f.key} field={f} value={values[f.key] ?? ""} unit={f.unit === "money" ? currency : isWords(f) ? "" : f.unit} />
           ))}
           <p className="hush pt-2 text-[18px]">Every new quote uses these figures. Quotes already made do not change.</p>
         </section>
@@ -42,96 +37,19 @@ export function SettingsScreen({ values, currency }: { values: Readonly<Record<S
             <KeyLink keyName="Y" href="/tray">
               Tray mat, to print
             </KeyLink>
+            <KeyLink keyName="B" href="/backup">
+              Back-up
+            </KeyLink>
           </nav>
           <section aria-label="Electrical tests">
             <h2 className="text-[24px]">Electrical tests, after work on a mains unit</h2>
             {ELECTRICAL_FIELDS.map((f) => (
-              <FieldRow key={f.key} field={f} value={values[f.key]} unit={isWords(f) ? "" : f.unit} />
+              <FieldRow key={f.key} field={f} value={values[f.key] ?? ""} unit={isWords(f) ? "" : f.unit} />
             ))}
             <p className="hush pt-2 text-[18px]">The local code decides. These are where a shop starts.</p>
           </section>
         </div>
       </main>
-    </div>
-  );
-}
-
-/** Its field holds words, a day or a choice, and no figure with a unit behind it. */
-const isWords = ({ unit }: ShopField): boolean => unit === "text" || unit === "day" || unit === "choice";
-
-function FieldRow({ field, value, unit }: { field: ShopField; value: string | number; unit: string }) {
-  const id = useId();
-  const [text, setText] = useState(String(value));
-  const [fault, setFault] = useState<string | null>(null);
-  const [kept, setKept] = useState(String(value));
-  const [saved, setSaved] = useState(false);
-  // what could not be saved is here again after a reload, with its sentence
-  const waiting = `shop.${field.key}`;
-  useEffect(() => {
-    const typed = keptInBrowser(waiting);
-    if (typed !== null) setText(typed);
-  }, [waiting]);
-  const save = async (): Promise<void> => {
-    if (text === kept) {
-      forgetInBrowser(waiting);
-      return setFault(null);
-    }
-    const says = await setShopField({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field again to retry."));
-    setFault(says);
-    setSaved(says === null);
-    if (says !== null) return;
-    setKept(text);
-    if (keptInBrowser(waiting) === text) forgetInBrowser(waiting);
-  };
-  // what is typed is saved after a pause, and on leaving the field
-  const latest = useLatest(save);
-  useEffect(() => {
-    if (text === kept) return setFault(null);
-    const timer = setTimeout(() => void latest.current(), 700);
-    return () => clearTimeout(timer);
-  }, [text, kept, latest]);
-  return (
-    <div className="border-b-2 border-base-300 py-1.5">
-      <div className="grid grid-cols-[minmax(0,1fr)_230px_40px] items-center gap-3">
-        <label htmlFor={id} className="text-[21px] font-semibold">
-          {field.label}
-          <span className="hush block text-[18px] font-normal">{field.says}</span>
-        </label>
-        {field.unit === "choice" ? (
-          <select id={id} className="field" value={text} onChange={(e) => setText(e.target.value)}>
-            {field.of.map((o) => (
-              <option key={o.value} value={o.value}>
-                {o.says}
-              </option>
-            ))}
-          </select>
-        ) : (
-          <input
-            id={id}
-            type={field.unit === "day" ? "date" : "text"}
-            className={`field ${isWords(field) ? "" : "figure text-right"}`}
-            inputMode={isWords(field) ? undefined : "decimal"}
-            autoComplete="off"
-            value={text}
-            aria-invalid={fault ? true : undefined}
-            onChange={(e) => {
-              setText(e.target.value);
-              keepInBrowser(waiting, e.target.value);
-            }}
-            onBlur={() => void save()}
-            onKeyDown={(e) => e.key === "Enter" && void save()}
-          />
-        )}
-        <span className="text-[21px]">
-          {unit}
-          {saved && kept === text && (
-            <span role="img" aria-label="saved" className="text-success">
-              {" ✓"}
-            </span>
-          )}
-        </span>
-      </div>
-      <FaultLine says={fault} />
     </div>
   );
 }

@@ -52,8 +52,8 @@ describe("what the shop sets", () => {
     ["perHour", "7.505", "“7.505” is not a figure: write it as 60 or 7.50."],
     ["taxPercent", "300", "The maximum is 100."],
     ["electrical.earthBondOhm", "", /is not a figure/],
-    ["electrical.earthBondOhm", "0", /must be above 0/],
-    ["electrical.calibratedOn", "in May", /is no day like/],
+    ["electrical.earthBondOhm", "0", /^Must be above 0\.$/],
+    ["electrical.calibratedOn", "in May", /^Is no day like/],
     ["lengthUnit", "ell", "This is one of: mm, inch."],
     ["shoeSize", "43", "There is no such setting."],
   ])("%s “%s” is refused with a sentence, and what stood there stays", async (key, text, says) => {

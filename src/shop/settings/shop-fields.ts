@@ -14,6 +14,9 @@ export type ShopField = { readonly label: string; readonly says: string } & (
       readonly min: 0;
       readonly max: number;
     }
+  | { readonly key: "backup.folder"; readonly unit: "text"; readonly min: 0; readonly max: number }
+  | { readonly key: "backup.nightlyAt"; readonly unit: "choice"; readonly of: readonly { readonly value: string; readonly says: string }[] }
+  | { readonly key: "backup.keep"; readonly unit: "of them"; readonly max: number }
   | { readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost"; readonly unit: "money" | "%" | "min"; readonly max: number }
 );
 
@@ -64,4 +67,17 @@ export const ELECTRICAL_FIELDS: readonly ShopField[] = [
   { key: "electrical.tester", label: "Tester", unit: "text", min: 0, max: 80, says: "its name and number" },
   { key: "electrical.calibratedOn", label: "Calibrated on", unit: "day", min: 0, max: 10, says: "on every sheet with a measured figure" },
 ];
-export const ALL_FIELDS: readonly ShopField[] = [...SHOP_FIELDS, ...ELECTRICAL_FIELDS];
+
+/** Where and when the shop is backed up. */
+export const BACKUP_FIELDS: readonly ShopField[] = [
+  { key: "backup.folder", label: "Folder", unit: "text", min: 0, max: 500, says: "on another disk than the shop’s, with its whole path" },
+  {
+    key: "backup.nightlyAt",
+    label: "Every night",
+    unit: "choice",
+    of: [{ value: "", says: "no" }, ...[22, 23, 0, 1, 2, 3, 4, 5].map((h) => ({ value: String(h), says: `at ${h}:00` }))],
+    says: "while the program runs; after a night that it slept through, in the morning",
+  },
+  { key: "backup.keep", label: "Kept", unit: "of them", max: 365, says: "the last so many, and one of each month before" },
+];
+export const ALL_FIELDS: readonly ShopField[] = [...SHOP_FIELDS, ...ELECTRICAL_FIELDS, ...BACKUP_FIELDS];

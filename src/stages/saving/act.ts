@@ -3,6 +3,7 @@ import type { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import { capital } from "@/core/sentence";
 import { type HistoryLine, StaleSave } from "@/store/change";
+import { notDone, troubleIn } from "@/store/trouble";
 
 /** What every action answers: the job's new version, or a sentence with the place it belongs to, or what changed on another screen. */
 export type ActionResult =
@@ -19,6 +20,8 @@ export async function act<T extends { number: string }>(schema: z.ZodType<T>, in
   } catch (e) {
     if (e instanceof StaleSave) return { ok: false, path: "", says: "This screen is out of date; nothing was overwritten.", stale: e.changes };
     if (e instanceof Fault) return { ok: false, path: e.path, says: capital(e.says) };
+    const trouble = troubleIn(e);
+    if (trouble) return { ok: false, path: "", says: notDone("Not saved", trouble) };
     throw e;
   }
 }
