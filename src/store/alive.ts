@@ -13,12 +13,19 @@ const place = (folder: string, name: string): string => {
 
 const isBusy = (e: unknown): boolean => e instanceof Sqlite.SqliteError && e.code.startsWith("SQLITE_BUSY");
 
+/** Locks that are held: what nothing refers to any more would be closed, and its lock with it. */
+const held = new Set<Sqlite.Database>();
+
 /** Holds a sign until it is let go or the program ends. Null: another program holds it. */
 export function holdSign(folder: string, name: string): (() => void) | null {
   const lock = new Sqlite(place(folder, name), { timeout: 0 });
   try {
     lock.exec("begin exclusive");
-    return () => void lock.close();
+    held.add(lock);
+    return () => {
+      held.delete(lock);
+      lock.close();
+    };
   } catch (e) {
     lock.close();
     if (isBusy(e)) return null;

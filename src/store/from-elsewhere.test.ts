@@ -200,3 +200,9 @@ it("parts of pictures that never arrived are swept away, those of today are not"
   expect([readFileSync(young, "utf8")]).toEqual(["half"]);
   rmSync(young);
 });
+
+it("a service that took the name of one that was struck in another shop is not done before anybody did it", async () => {
+  const services = [{ id: "v1", part: "p1", do: "clean" }];
+  const number = await takeIn({ services, x: { demontage: { linesDone: ["service:v1", "service:v2", "grease:g9", "undo:s1"] } } });
+  expect((await job(number)).linesDone.toSorted()).toEqual(["service:v1", "undo:s1"]);
+});

@@ -1,6 +1,7 @@
 import { Fault } from "@/core/fault";
 import { changeGoesIn, type GoesIn, type GoesInChange } from "@/core/job/goes-in";
 import { type Got, gotInWords } from "@/core/job/got";
+import { withKeysOf } from "@/core/job/keys";
 import type { PieceRef } from "@/core/job/piece-ref";
 import { goesInFrom, spokenOf } from "@/core/match/goes-in/goes-in-from";
 import { partsNumbered } from "./catalogue";
@@ -30,9 +31,11 @@ export async function choosePart(
   return changeJob(number, version, async (c) => {
     await findingOf(c, part);
     await writeFinding(c, part, { chosen, goesIn: await madeUp(c, chosen), ...(chosen ? { got: null } : {}) });
+    await openCompanions(c, part);
     let and = "";
     if (mate) {
       await findingOf(c, mate.part);
+      await openCompanions(c, mate.part);
       await writeFinding(c, mate.part, { chosen: mate.chosen, goesIn: await madeUp(c, mate.chosen), ...(mate.chosen ? { got: null } : {}) });
       if (mate.chosen) {
         await renewPart(c, mate.part, true);
@@ -59,8 +62,15 @@ export async function setGot(number: string, version: number, part: string, got:
     const same = got && was.goesIn?.number === (got.number ?? "") ? was.goesIn : undefined;
     const goesIn = got && (same ?? (await madeUp(c, got.number)) ?? { ...NOTHING_SAID, number: got.number ?? "" });
     await writeFinding(c, part, { got, goesIn, ...(got ? { chosen: null } : {}) });
+    if (!same) await openCompanions(c, part);
     return `${await nameOf(c, part)}: ${got ? gotInWords(got) : "where it comes from is open again"}`;
   });
+}
+
+/** Another part is to go in: what was laid ready for the one before it was not laid ready for this one, though it may be called the same. */
+async function openCompanions({ trx, job }: Change, part: string): Promise<void> {
+  const begins = withKeysOf(part);
+  await trx("lines_done").where({ job_id: job.id }).whereRaw("substr(line, 1, ?) = ?", [begins.length, begins]).delete();
 }
 const NOTHING_SAID: Omit<GoesIn, "number"> = { name: "", stack: [], with: [], leavesOut: [], notBeside: [], staysOut: [] };
 

@@ -4,7 +4,7 @@ import type { Answer } from "./answer";
 import type { Finding } from "./finding";
 import type { Job, JobHead } from "./job";
 import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, isRecord, type JobFile, jobFileSchema } from "./job-file";
-import { finalKey, finalOf } from "./keys";
+import { finalKey, finalOf, greaseOf, serviceOf } from "./keys";
 import { partName } from "./part";
 import type { Reading } from "./reading";
 import type { WeighedPoint } from "./service";
@@ -184,11 +184,21 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
       (file.tests ?? []).map(
         (t): Answer => ({ question: finalKey(t.name), answer: t.answer ?? "yes", ...known({ value: t.value, unit: t.unit, note: t.note }), at: now }),
       ),
-    linesDone: carried.linesDone ?? [],
+    linesDone: (carried.linesDone ?? []).filter(isOf(file)),
     pictures: carried.pictures ?? [],
     bought: carried.bought,
   };
 }
+
+/** Lines of services and grease points that are there no more are left behind: here, the next one may get that name, and would be done before anybody did it. */
+const isOf = (file: JobFile) => {
+  const services = new Set(file.services?.map((v) => v.id));
+  const points = new Set(file.lubePoints?.map((g) => g.id));
+  return (line: string): boolean => {
+    const [service, point] = [serviceOf(line), greaseOf(line)];
+    return (service === undefined || services.has(service)) && (point === undefined || points.has(point));
+  };
+};
 
 /** What a picture of an arrival hangs on, as it was and as it is here. */
 export const arrivalHooks = (was: readonly number[], is: readonly number[]): ReadonlyMap<string, string> =>

@@ -11,6 +11,8 @@ export const serviceKey = (service: string): string => PREFIX.service + service;
 /** A companion that goes in with a new part. */
 export const withKey = (part: string, companion: string): string => `${PREFIX.with}${part}:${companion}`;
 export const checkKey = (check: string, afterStep: string): string => `${PREFIX.check}${check}:${afterStep}`;
+/** How the keys of all companions of a part begin. */
+export const withKeysOf = (part: string): string => `${PREFIX.with}${part}:`;
 /** A question of the safety gate. */
 export const safetyKey = (gate: string): string => PREFIX.safety + gate;
 /** One of the last checks. */
@@ -20,6 +22,9 @@ const within =
   (prefix: string) =>
   (key: string): string | undefined =>
     key.startsWith(prefix) ? key.slice(prefix.length) : undefined;
+/** The service or grease point that a line of the plan is; undefined: it is another line. */
+export const serviceOf = within(PREFIX.service);
+export const greaseOf = within(PREFIX.grease);
 /** The question of the safety gate that a key stands for; undefined: it is no such key. */
 export const safetyOf = within(PREFIX.safety);
 /** The last check that a key stands for; undefined: it is no such key. */

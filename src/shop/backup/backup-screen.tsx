@@ -10,7 +10,7 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { toldLine } from "../parts/import-report";
 import { Refused, told } from "../parts/told-answer";
-import { FieldRow, isWords } from "../settings/field-row";
+import { FieldRow } from "../settings/field-row";
 import { BACKUP_FIELDS } from "../settings/shop-fields";
 import { ShopHead } from "../shop-head";
 import type { BackupView } from "./backup-view";
@@ -39,7 +39,7 @@ export function BackupScreen({ folder, data, sameDisk, values, last, backups }: 
           </div>
           <FaultLine says={fault} className="text-[20px]" />
           {BACKUP_FIELDS.map((f) => (
-            <FieldRow key={f.key} field={f} value={values[f.key as keyof typeof values]} unit={isWords(f) ? "" : f.unit} />
+            <FieldRow key={f.key} field={f} value={values[f.key as keyof typeof values]} unit="" />
           ))}
           <p className={`pt-2 text-[19px] ${sameDisk ? "font-semibold text-error" : "hush"}`}>
             They lie in <span className="figures">{folder}</span>

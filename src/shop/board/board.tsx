@@ -1,3 +1,4 @@
+import { TriangleAlert } from "lucide-react";
 import Link from "next/link";
 import { dayAs } from "@/ui/day";
 import { KeyLink } from "@/ui/key-link";
@@ -18,9 +19,6 @@ export function Board({ jobs, today, shopName, isNew, next, backup, takeIn }: Bo
       <header className="flex h-[58px] items-center gap-4 px-5">
         <h1 className="shrink-0 text-[30px]">The board, {dayAs(today, "EEEE d")}</h1>
         <span className="hush truncate text-[19px]">{shopName}</span>
-        <Link href="/backup" prefetch={false} className={`shrink-0 py-3 text-[18px] ${backup.late ? "font-bold text-error" : "hush"}`}>
-          {backup.says}
-        </Link>
         <div className="ml-auto flex shrink-0 gap-2.5">
           <ThemeSwitch />
           <KeyLink href="/scan" keyName="S">
@@ -69,15 +67,35 @@ export function Board({ jobs, today, shopName, isNew, next, backup, takeIn }: Bo
               <p className="mt-1 text-[22px]">{next.job.next}</p>
               <p className="mt-1 line-clamp-2 text-[20px] text-[#d7ccb4]">“{next.job.complaint}”</p>
             </div>
-            <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] justify-center">
-              Open it
-            </KeyLink>
+            <div>
+              <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] justify-center">
+                Open it
+              </KeyLink>
+              <BackedUp {...backup} />
+            </div>
           </div>
         ) : (
-          <p className="px-5 text-[28px]">Nothing is waiting.</p>
+          <div className="flex items-start justify-between px-5">
+            <p className="text-[28px]">Nothing is waiting.</p>
+            <BackedUp {...backup} />
+          </div>
         )}
       </section>
     </div>
+  );
+}
+
+/** When the shop was last backed up, and the way there. */
+function BackedUp({ says, late }: BoardView["backup"]) {
+  return (
+    <Link
+      href="/backup"
+      prefetch={false}
+      className={`mt-2 flex min-h-[48px] items-center justify-end gap-2 text-[19px] ${late ? "font-bold text-[#ecd094]" : "text-[#d7ccb4]"}`}
+    >
+      {late && <TriangleAlert size={22} aria-hidden="true" />}
+      {says}
+    </Link>
   );
 }
 

@@ -16,7 +16,7 @@ export type ShopField = { readonly label: string; readonly says: string } & (
     }
   | { readonly key: "backup.folder"; readonly unit: "text"; readonly min: 0; readonly max: number }
   | { readonly key: "backup.nightlyAt"; readonly unit: "choice"; readonly of: readonly { readonly value: string; readonly says: string }[] }
-  | { readonly key: "backup.keep"; readonly unit: "of them"; readonly max: number }
+  | { readonly key: "backup.keep"; readonly unit: "count"; readonly max: number }
   | { readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost"; readonly unit: "money" | "%" | "min"; readonly max: number }
 );
 
@@ -78,6 +78,6 @@ export const BACKUP_FIELDS: readonly ShopField[] = [
     of: [{ value: "", says: "no" }, ...[22, 23, 0, 1, 2, 3, 4, 5].map((h) => ({ value: String(h), says: `at ${h}:00` }))],
     says: "while the program runs; after a night that it slept through, in the morning",
   },
-  { key: "backup.keep", label: "Kept", unit: "of them", max: 365, says: "the last so many, and one of each month before" },
+  { key: "backup.keep", label: "Kept", unit: "count", max: 365, says: "the last so many, and one of each month before" },
 ];
 export const ALL_FIELDS: readonly ShopField[] = [...SHOP_FIELDS, ...ELECTRICAL_FIELDS, ...BACKUP_FIELDS];

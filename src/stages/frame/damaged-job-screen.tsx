@@ -9,7 +9,7 @@ export function DamagedJobScreen({ number, damage }: { readonly number: string; 
       <h1 className="text-[44px]">{number} cannot be read.</h1>
       <p className="text-[22px]">
         A record of this job is not what it should be, so nothing is shown rather than something wrong. Every other job is as it was. The record says:{" "}
-        <b className="figures">{damage}</b>
+        <b className="figures">{damage}.</b>
       </p>
       <ol className="list-decimal pl-8 text-[22px] leading-[1.5]">
         <li>
@@ -18,7 +18,9 @@ export function DamagedJobScreen({ number, damage }: { readonly number: string; 
         <li>
           Look at the last good back-up: its copy of the job may be whole (The shop, <b>Back-up</b>).
         </li>
-        <li>If its job file was ever saved, take that in as a new job.</li>
+        <li>
+          If its job file was ever saved, take that in as a new job (The shop, <b>Job files</b>).
+        </li>
       </ol>
       <div className="flex gap-3">
         <a className="key-button main" href={`/api/jobs/${number}/rows`} download>

@@ -13,6 +13,9 @@ export default async function Page({ params }: JobAddress) {
       <PageTitle says={`${job.number} · History`} />
       <div className="flex items-center justify-between pb-4">
         <h1 className="text-[32px]">{job.number}: everything that was done, newest first</h1>
+        <a className="key-button ml-auto mr-3" href={`/api/jobs/${job.number}/file`} download>
+          Save the job file
+        </a>
         <KeyLink href={`/jobs/${job.number}/${job.stage}`} keyName="Escape">
           Back to the job
         </KeyLink>
