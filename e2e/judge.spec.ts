@@ -282,7 +282,7 @@ test("a bush is judged by its play on its shaft", async ({ page }) => {
     steps: [{ id: "s1", action: "press-out", parts: ["p1"], needs: [] }],
   };
   writeFileSync("test-results/bush.json", JSON.stringify(file));
-  const { number } = JSON.parse(cli("job", "import", "test-results/bush.json", "--as-new")) as { number: string };
+  const { number } = JSON.parse(cli(["job", "import", "test-results/bush.json", "--as-new"])) as { number: string };
   await hand.open(`/jobs/${number}/judge`);
   const read = async (label: string, value: string): Promise<void> => {
     await page.getByLabel(`${label}, mm`, { exact: true }).fill(value);

@@ -3,8 +3,8 @@ import { join } from "node:path";
 
 const DATA = process.env.DEMONTAGE_E2E_DATA ?? "data/e2e";
 
-export const cli = (...words: string[]): string =>
-  execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: DATA } });
+export const cli = (words: readonly string[], data = DATA): string =>
+  execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: data } });
 
 /** One of the demo's jobs under a number of its own, so that what is done to it here is nobody else's. Goes through the store, beside the server, as the command line does. */
 export async function copyOf(job: string): Promise<string> {

@@ -7,8 +7,9 @@ import "@fontsource/ibm-plex-mono/600.css";
 import "./surface.css";
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
-import { TroubleBar, TroubleScreen } from "@/shop/state/trouble-screen";
+import { TroubleScreen } from "@/shop/state/trouble-screen";
 import { shopTrouble } from "@/store/shop-state";
+import { AwayBar } from "@/ui/away/away-bar";
 import { KeySheet } from "@/ui/key-sheet";
 
 export const metadata: Metadata = { description: "Strip, judge, match, lubricate, rebuild, hand back." };
@@ -20,7 +21,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
     <html lang="en" data-theme={theme}>
       <body>
         {trouble && !trouble.reading ? <TroubleScreen {...trouble} /> : children}
-        {trouble?.reading && <TroubleBar {...trouble} />}
+        <AwayBar trouble={trouble} />
         <KeySheet />
       </body>
     </html>

@@ -17,7 +17,10 @@ export async function askShop<T>(url: string | URL, schema: z.ZodType<T>, signal
 }
 
 /** Whether nobody answered at all. */
-export const unreached = (e: unknown): boolean => e instanceof TypeError;
+export const unreached = (e: unknown): boolean => e instanceof TypeError || gaveUp(e);
+
+/** Whether the answer did not come in the time that is waited for it. */
+const gaveUp = (e: unknown): boolean => e instanceof DOMException && e.name === "TimeoutError";
 
 /**
  * What kept a question or an action from its answer: nobody answered, the page is older than the program that answers, or that program failed.
@@ -26,6 +29,7 @@ export const unreached = (e: unknown): boolean => e instanceof TypeError;
  * @param next what to do about it, and what is kept meanwhile
  */
 export function whatFailed(e: unknown, not: string, next: string): string {
+  if (gaveUp(e)) return `${not}, as far as is known: the shop’s computer did not answer in ten seconds. ${next}`;
   if (unreached(e)) return `${not}: the shop’s computer does not answer. ${next}`;
   if (e instanceof Error && /UnrecognizedAction|was not found on the server/.test(`${e.name} ${e.message}`))
     return `${not}: this page is older than the program on the shop’s computer. Load it again. ${next}`;

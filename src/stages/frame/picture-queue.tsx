@@ -61,8 +61,8 @@ interface PictureQueue {
   readonly take: (blob: Blob, place: PicturePlace, arrived?: (kept: KeptPicture) => void) => Promise<string>;
   readonly again: (key: string) => Promise<void>;
   readonly throwAway: (key: string) => Promise<void>;
-  /** the shop did not answer the last time */
-  readonly cutOff: boolean;
+  /** why the shop did not take the last one; null: it did */
+  readonly cutOff: string | null;
 }
 
 const Context = createContext<PictureQueue | null>(null);
@@ -75,16 +75,22 @@ export function usePictures(): PictureQueue {
 const sentPicture = z.union([z.object({ picture: jobPicture, version: z.int() }), z.object({ says: z.string() })]);
 type Sent = z.infer<typeof sentPicture>;
 
-async function send(p: WaitingPicture): Promise<Sent | null> {
+/** A picture that the shop could not keep now, and why: it is tried again. */
+interface Later {
+  readonly later: string;
+}
+const SILENT = "the shop’s computer does not answer";
+
+async function send(p: WaitingPicture): Promise<Sent | Later> {
   const form = new FormData();
   form.set("picture", p.blob);
   form.set("key", p.key);
   for (const [name, value] of Object.entries(p.place)) if (value) form.set(name, value);
   const answer = await fetch(`/api/jobs/${p.number}/pictures`, { method: "POST", body: form }).catch(() => null);
   // the shop's own trouble is tried again; a refusal is not
-  if (!answer || answer.status >= 500) return null;
-  const read = sentPicture.safeParse(await answer.json().catch(() => null));
-  return read.success ? read.data : null;
+  const read = answer && sentPicture.safeParse(await answer.json().catch(() => null));
+  if (answer && answer.status >= 500) return { later: read?.success && "says" in read.data ? read.data.says : "the program on the shop’s computer failed" };
+  return read?.success ? read.data : { later: SILENT };
 }
 
 export function PictureQueueProvider({ children }: { children: ReactNode }) {
@@ -92,7 +98,7 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
   const router = useRouter();
   const [arrived, setArrived] = useState<readonly ShownPicture[]>([]);
   const [waiting, setWaiting] = useState<readonly ShownPicture[]>([]);
-  const [cutOff, setCutOff] = useState(false);
+  const [cutOff, setCutOff] = useState<string | null>(null);
   const urls = useRef(new Map<string, string>());
   const told = useRef(new Map<string, (kept: KeptPicture) => void>());
   const working = useRef(false);
@@ -116,13 +122,13 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
         const next = (await show()).find((p) => !p.refused);
         if (!next) break;
         const sent = await send(next);
-        if (sent === null) {
-          setCutOff(true);
+        if ("later" in sent) {
+          setCutOff(sent.later);
           timer.current = setTimeout(() => void work(), PAUSES[Math.min(failures.current++, PAUSES.length - 1)]);
           break;
         }
         failures.current = 0;
-        setCutOff(false);
+        setCutOff(null);
         if ("says" in sent) await (await queue()).put("pictures", { ...next, refused: sent.says });
         else {
           await (await queue()).delete("pictures", next.key);
@@ -187,6 +193,8 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
   );
 }
 
+const sentenceEnd = (says: string): string => (/[.!?]$/.test(says) ? says : `${says}.`);
+
 /** Says plainly what the shop does not have yet. */
 function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "waiting" | "cutOff" | "again" | "throwAway">) {
   const refused = waiting.filter((p) => p.refused);
@@ -199,8 +207,8 @@ function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "wait
     >
       {open > 0 && cutOff && (
         <p>
-          <b className="text-error">{open === 1 ? "One picture is" : `${open} pictures are`} not saved yet:</b> the shop’s computer does not answer. They are
-          kept in this browser and sent again automatically.
+          <b className="text-error">{open === 1 ? "One picture is" : `${open} pictures are`} not saved yet:</b> {sentenceEnd(cutOff)} They are kept in this
+          browser and sent again automatically.
         </p>
       )}
       {refused.map((p) => (

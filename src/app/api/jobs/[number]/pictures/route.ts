@@ -6,6 +6,7 @@ import { jobPicture } from "@/core/job/picture";
 import { CutOff, withUploadedForm } from "@/exchange/uploaded-form";
 import { arrivingFolder, MOST_BYTES } from "@/store/picture-files";
 import { addPicture } from "@/store/pictures";
+import { notDone, troubleIn } from "@/store/trouble";
 
 const { role, step, part, stepKey } = jobPicture.shape;
 /** Where a picture belongs. A field that is sent empty says nothing. */
@@ -29,6 +30,8 @@ export async function POST(request: Request, { params }: { params: Promise<{ num
     return Response.json(added);
   } catch (e) {
     if (e instanceof Fault) return Response.json({ says: e.says }, { status: e instanceof CutOff ? 400 : 422 });
+    const trouble = troubleIn(e);
+    if (trouble) return Response.json({ says: notDone("Not kept yet", trouble) }, { status: 507 });
     throw e;
   }
 }
