@@ -62,6 +62,12 @@ module.exports = {
       "^src/(app|stages|shop|ui|exchange|store|cli|workers)|^demo",
       "An instrument knows what it reads, not who asks.",
     ),
+    layer(
+      "the-door-is-before-the-house",
+      "^src/door",
+      "^src/(app|stages|shop|ui|bench|exchange|cli|workers)|^demo",
+      "The door knows the store and the core: who may come in is not a matter of what is shown inside.",
+    ),
     layer("nothing-upwards", "^src/(stages|shop)", "^src/(app|cli|workers)|^demo", "Nothing imports upwards: routes load, stages act."),
     layer("shop-is-not-a-stage", "^src/shop", "^src/stages", "What outlives one job does not know the stages."),
     {

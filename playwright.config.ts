@@ -23,7 +23,7 @@ export default defineConfig({
     launchOptions: CHROMIUM,
   },
   webServer: {
-    command: `tsx demo/shop/seed.ts && next start -p ${port}`,
+    command: `tsx demo/shop/seed.ts && exec node scripts/serve.mjs --port ${port}`,
     url: `http://localhost:${port}/parts`,
     env: { DEMONTAGE_DATA: process.env.DEMONTAGE_E2E_DATA ?? "data/e2e" },
     timeout: 60_000,

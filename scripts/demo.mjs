@@ -24,7 +24,7 @@ install();
 build();
 must("Filling the demo shop", "tsx", ["demo/shop/seed.ts"], { env: { DEMONTAGE_DATA: data } });
 const port = await freePort();
-const server = spawn(process.execPath, [join(root, "node_modules", "next", "dist", "bin", "next"), "start", "-p", String(port)], {
+const server = spawn(process.execPath, [join(root, "scripts", "serve.mjs"), "--port", String(port)], {
   cwd: root,
   stdio: ["ignore", "pipe", "inherit"],
   env: { ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },

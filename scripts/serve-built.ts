@@ -2,8 +2,8 @@ import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
 
 /** A production server of the built application on a data folder of its own; for pictures and measurements. */
-export async function serveBuilt(port: number, data: string): Promise<ChildProcess> {
-  const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port)], {
+export async function serveBuilt(port: number, data: string, more: readonly string[] = []): Promise<ChildProcess> {
+  const server = spawn(process.execPath, ["scripts/serve.mjs", "--port", String(port), ...more], {
     env: { ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },
     stdio: ["ignore", "pipe", "inherit"],
   });

@@ -7,6 +7,7 @@ import "@fontsource/ibm-plex-mono/600.css";
 import "./surface.css";
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
+import { whoAsks } from "@/door/who";
 import { TroubleScreen } from "@/shop/state/trouble-screen";
 import { shopTrouble } from "@/store/shop-state";
 import { AwayBar } from "@/ui/away/away-bar";
@@ -21,7 +22,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
     <html lang="en" data-theme={theme}>
       <body>
         {trouble && !trouble.reading ? <TroubleScreen {...trouble} /> : children}
-        <AwayBar trouble={trouble} />
+        <AwayBar trouble={trouble} asks={(await whoAsks()).session !== undefined || (await whoAsks()).here} />
         <KeySheet />
       </body>
     </html>

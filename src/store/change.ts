@@ -3,11 +3,15 @@ import type { JobHead } from "@/core/job/job";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
 import { loadHead, thereIs } from "./job";
+import { signedBy } from "./who";
 
 export interface HistoryLine {
   readonly version: number;
   readonly at: string;
   readonly what: string;
+  /** who did it, and on which device; left out: at the shop's computer, or before anybody signed in */
+  readonly who?: string | null;
+  readonly device?: string | null;
 }
 
 /** A save made from a screen that is behind. `changes` says what happened since. */
@@ -53,7 +57,7 @@ export async function changeJob(
     await trx("jobs")
       .where({ id: job.id })
       .update({ version: job.version + 1 });
-    await trx("history").insert({ job_id: job.id, version: job.version + 1, at, what, beside: version === "beside" });
+    await trx("history").insert({ job_id: job.id, version: job.version + 1, at, what, beside: version === "beside", ...signedBy() });
     return job.version + 1;
   });
 }
@@ -68,6 +72,6 @@ export async function jobHistory(number: string): Promise<HistoryLine[]> {
   return db("history")
     .join("jobs", "jobs.id", "history.job_id")
     .where("jobs.number", number)
-    .select("history.version", "history.at", "history.what")
+    .select("history.version", "history.at", "history.what", "history.who", "history.device")
     .orderBy("history.id", "desc");
 }

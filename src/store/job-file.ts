@@ -15,6 +15,7 @@ import { keepPicture, type StoredPicture, wholePicture } from "./picture-files";
 import { pictureTypes } from "./pictures";
 import type { Row } from "./rows";
 import { records } from "./tables";
+import { signedBy } from "./who";
 
 /**
  * A job of the shop, to be carried elsewhere. Each picture is compared with its hash; one that is gone or damaged is left out and named, in the file and in the answer. Neither the customer nor what a camera wrote into a
@@ -86,7 +87,7 @@ export async function takeInJobFile({ file, pictures }: JobParcel, asNew = false
     await fillPictures(trx, job.id, file, read, kept, hooks, now.toISOString());
     await trx("jobs").where({ id: job.id }).update({ version: 2 });
     const without = missing.size ? `, without its pictures ${[...missing].slice(0, 20).join(", ")}${missing.size > 20 ? " and more" : ""}` : "";
-    await trx("history").insert({ job_id: job.id, version: 2, at: now.toISOString(), what: `taken in from a job file${without}` });
+    await trx("history").insert({ job_id: job.id, version: 2, at: now.toISOString(), what: `taken in from a job file${without}`, ...signedBy() });
     return job.number;
   });
   return { number, missing: [...missing] };

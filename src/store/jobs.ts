@@ -5,6 +5,7 @@ import { changeJob } from "./change";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
 import { records } from "./tables";
+import { signedBy } from "./who";
 
 /** A new job with the next free number, at Take in. Answers its number. */
 export async function createJob(head: Partial<JobHead> = {}, now: Date = new Date(), db?: Knex): Promise<string> {
@@ -19,7 +20,7 @@ export async function insertJob(trx: Knex, head: Partial<JobHead>, now: Date): P
     .insert({ ...records.jobs.write({ takenIn: at.slice(0, 10), ...head }), number })
     .returning("id");
   if (!row) throw new Error("the job was not written");
-  await trx("history").insert({ job_id: row.id, version: 1, at, what: "taken in" });
+  await trx("history").insert({ job_id: row.id, version: 1, at, what: "taken in", ...signedBy() });
   return { id: row.id, number };
 }
 

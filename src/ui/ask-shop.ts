@@ -16,6 +16,9 @@ export async function askShop<T>(url: string | URL, schema: z.ZodType<T>, signal
   return schema.parse(await answer.json());
 }
 
+/** Nobody is signed in on this screen any more. */
+export class SignedOut extends Error {}
+
 /** Whether nobody answered at all. */
 export const unreached = (e: unknown): boolean => e instanceof TypeError || gaveUp(e);
 
@@ -29,6 +32,7 @@ const gaveUp = (e: unknown): boolean => e instanceof DOMException && e.name === 
  * @param next what to do about it, and what is kept meanwhile
  */
 export function whatFailed(e: unknown, not: string, next: string): string {
+  if (e instanceof SignedOut) return `${not}: nobody is signed in on this screen any more. Load the page again to sign in. ${next}`;
   if (gaveUp(e)) return `${not}, as far as is known: the shop’s computer did not answer in ten seconds. ${next}`;
   if (unreached(e)) return `${not}: the shop’s computer does not answer. ${next}`;
   if (e instanceof Error && /UnrecognizedAction|was not found on the server/.test(`${e.name} ${e.message}`))

@@ -22,7 +22,7 @@ const TABLES: Readonly<Record<TypedTable, Table<unknown>>> = {
 const typedRow = z.strictObject({ table, key: key.nullable(), cells });
 /** Puts a row in as its form was filled in, or changes the one that is there. */
 export async function saveRow(raw: z.infer<typeof typedRow>): Promise<FormAnswer> {
-  return answered(async () => {
+  return answered("bench", async () => {
     const { table, key, cells } = readWith(typedRow, raw);
     const { read, keyOf, must } = TABLES[table];
     const row = read(cells);
@@ -34,7 +34,7 @@ export async function saveRow(raw: z.infer<typeof typedRow>): Promise<FormAnswer
 const outRow = z.strictObject({ table, key });
 /** Takes a row out: a supplier with all it offers, or one offer. */
 export async function takeRowOut(raw: z.infer<typeof outRow>): Promise<FormAnswer> {
-  return answered(async () => {
+  return answered("bench", async () => {
     const { table, key } = readWith(outRow, raw);
     await dropRow(table, key);
     return key;

@@ -1,14 +1,16 @@
 import { revalidatePath } from "next/cache";
+import type { Role } from "@/core/door/role";
 import { Fault } from "@/core/fault";
 import { sentence } from "@/core/sentence";
+import { asWhoMay } from "@/door/who";
 import { notDone, troubleIn } from "@/store/trouble";
 
 /** What the row is known by now that a form was taken; or where it was wrong, and what about it. */
 export type FormAnswer = { readonly ok: true; readonly key: string } | { readonly ok: false; readonly field: string; readonly says: string };
 
-/** The way of one thing that is set: do it, show it everywhere. Answers what was wrong with it; null: it is set. */
-export async function setting(work: () => Promise<void>): Promise<string | null> {
-  const answer = await answered(async () => {
+/** The way of one thing that is set: do it, show it everywhere. Answers what was wrong with it; null: it is set. @param needs who may do it */
+export async function setting(needs: Role, work: () => Promise<void>): Promise<string | null> {
+  const answer = await answered(needs, async () => {
     await work();
     return "";
   });
@@ -16,9 +18,9 @@ export async function setting(work: () => Promise<void>): Promise<string | null>
 }
 
 /** The way of every form of the shop: do it, show it everywhere, say what was wrong. @param work answers what the row is known by */
-export async function answered(work: () => Promise<string>): Promise<FormAnswer> {
+export async function answered(needs: Role, work: () => Promise<string>): Promise<FormAnswer> {
   try {
-    const key = await work();
+    const key = await asWhoMay(needs, work);
     revalidatePath("/", "layout");
     return { ok: true, key };
   } catch (e) {

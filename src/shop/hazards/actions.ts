@@ -11,7 +11,7 @@ const kindInput = z.strictObject({ kind: words.trim().min(2, "say which kind of 
 
 /** Says what is proposed for a kind of unit; null: nothing is any more, or what is usual. Answers what was wrong; null: it is set. */
 export async function setKindHazards(raw: z.infer<typeof kindInput>): Promise<string | null> {
-  return setting(async () => {
+  return setting("bench", async () => {
     const { kind, hazards } = readWith(kindInput, raw);
     await rememberHazards(kind, hazards);
   });

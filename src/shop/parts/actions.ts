@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
+import { asWhoMay } from "@/door/who";
 import { undoImport } from "@/store/imports";
 
 export type TakenBack = { readonly ok: true; readonly back: number; readonly stayed: number } | { readonly ok: false; readonly says: string };
@@ -10,7 +11,7 @@ export type TakenBack = { readonly ok: true; readonly back: number; readonly sta
 /** Takes the last import back. */
 export async function takeImportBack(id: number): Promise<TakenBack> {
   try {
-    const done = await undoImport(readWith(z.int(), id));
+    const done = await asWhoMay("bench", () => undoImport(readWith(z.int(), id)));
     revalidatePath("/parts", "layout");
     return { ok: true, ...done };
   } catch (e) {

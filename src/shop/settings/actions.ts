@@ -52,7 +52,7 @@ function backupFrom(field: ShopField, text: string): Parameters<typeof changeBac
 
 /** Sets one thing of the shop, as it is typed. Answers what was wrong with it; null: it is set. */
 export async function setShopField(raw: z.infer<typeof input>): Promise<string | null> {
-  return setting(async () => {
+  return setting("owner", async () => {
     const { key, text } = readWith(input, raw);
     const field = ALL_FIELDS.find((f) => f.key === key);
     if (!field) throw new Fault("key", "There is no such setting.");

@@ -37,6 +37,9 @@ export function SettingsScreen({ values, currency }: { values: Readonly<Partial<
             <KeyLink keyName="Y" href="/tray">
               Tray mat, to print
             </KeyLink>
+            <KeyLink keyName="O" href="/people">
+              People and devices
+            </KeyLink>
             <KeyLink keyName="J" href="/job-files">
               Job files
             </KeyLink>

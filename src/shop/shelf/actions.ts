@@ -15,7 +15,7 @@ const typedGrease = z.strictObject({
 
 /** Puts a grease on the shelf, or changes one, as its form was filled in. */
 export async function saveGrease(raw: z.infer<typeof typedGrease>): Promise<FormAnswer> {
-  return answered(async () => {
+  return answered("bench", async () => {
     const { id, cells } = readWith(typedGrease, raw);
     const grease = greasesTable.read(cells);
     if (id === null) return putOnShelf(grease);

@@ -1,3 +1,4 @@
+import { standGuard } from "@/door/guard";
 import { startShop } from "@/store/start-shop";
 import { ShopTrouble } from "@/store/trouble";
 import { backUpNightly } from "../backup/nightly";
@@ -5,6 +6,7 @@ import { backUpNightly } from "../backup/nightly";
 /** Begins to serve the shop's folder, or ends the program with a sentence where another one does. */
 export async function begin(): Promise<void> {
   try {
+    standGuard();
     await startShop(process.env.DEMONTAGE_ADDRESS ?? `port ${process.env.PORT ?? "3000"}`);
     backUpNightly();
   } catch (e) {

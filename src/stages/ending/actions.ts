@@ -7,7 +7,7 @@ import type { Stage } from "@/core/job/stages";
 import { words } from "@/core/job/written";
 import { setEnding, setWaiting } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
-import { type ActionResult, act } from "../saving/act";
+import { type ActionResult, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { amountFrom } from "../saving/amount-from";
 
@@ -15,7 +15,7 @@ const endInput = z.object({ ...onJob, ...endingSchema.pick({ how: true, why: tru
 
 /** Ends a job without its repair. What goes back together is rebuilt as it was; what does not goes straight to Hand back. */
 export async function endJob(raw: z.infer<typeof endInput>): Promise<ActionResult> {
-  return act(endInput, raw, async ({ number, version, how, why, amount: typed }) => {
+  return actAtDesk(endInput, raw, async ({ number, version, how, why, amount: typed }) => {
     const job = thereIs(await loadJob(number), number);
     if (job.handedBackAt) throw new Fault("how", "it went home already");
     if (job.stage === "take-in" && job.steps.length === 0 && !job.consent && !job.kind) throw new Fault("how", "write down first what was brought in");
@@ -30,7 +30,7 @@ const bare = z.object(onJob);
 
 /** Takes a job up again that had ended without its repair. */
 export async function takeUpAgain(raw: z.infer<typeof bare>): Promise<ActionResult> {
-  return act(bare, raw, async ({ number, version }) => {
+  return actAtDesk(bare, raw, async ({ number, version }) => {
     const job = thereIs(await loadJob(number), number);
     if (!job.ending) throw new Fault("ending", "it has not ended");
     if (job.handedBackAt) throw new Fault("ending", "it went home already");
@@ -42,10 +42,10 @@ const waitInput = z.object({ ...onJob, what: waitingSchema.shape.what, until: wa
 
 /** Says what a job waits for, and when it is looked at again. */
 export async function waitFor(raw: z.infer<typeof waitInput>): Promise<ActionResult> {
-  return act(waitInput, raw, ({ number, version, what, until }) =>
+  return actAtDesk(waitInput, raw, ({ number, version, what, until }) =>
     setWaiting(number, version, { what, since: new Date().toISOString(), ...(until ? { until } : {}) }),
   );
 }
 export async function waitNoMore(raw: z.infer<typeof bare>): Promise<ActionResult> {
-  return act(bare, raw, ({ number, version }) => setWaiting(number, version, null));
+  return actAtDesk(bare, raw, ({ number, version }) => setWaiting(number, version, null));
 }

@@ -7,14 +7,14 @@ import { openGates } from "@/core/gates/open-gates";
 import { STAGE_NAMES, STAGES, stageAfter } from "@/core/job/stages";
 import { loadJob, thereIs } from "@/store/job";
 import { moveToStage } from "@/store/jobs";
-import { type ActionResult, act } from "../saving/act";
+import { type ActionResult, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
 const goOnInput = z.object({ ...onJob, from: z.enum(STAGES) });
 
 /** Moves a job on to the stage after `from`, if its gates are all answered. */
 export async function goOn(input: z.infer<typeof goOnInput>): Promise<ActionResult> {
-  return act(goOnInput, input, async ({ number, version, from }) => {
+  return actAtDesk(goOnInput, input, async ({ number, version, from }) => {
     const job = thereIs(await loadJob(number), number);
     const open = openGates(from, factsOf(job));
     const next = stageAfter(from);

@@ -12,14 +12,14 @@ import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
 import { shopSettings } from "@/store/settings";
-import { type ActionResult, act } from "../saving/act";
+import { type ActionResult, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
 const input = z.object({ ...onJob, check: ref, value: z.number("must be a figure").optional(), back: z.boolean().optional() });
 
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
-  return act(input, raw, async ({ number, version, check, value, back }) => {
+  return actAtDesk(input, raw, async ({ number, version, check, value, back }) => {
     const job = thereIs(await loadJob(number), number);
     const { electrical } = await shopSettings();
     const asked = finalChecks(job, electrical).find((c) => c.check === check);
@@ -45,7 +45,7 @@ const bare = z.object(onJob);
 
 /** The unit goes home. Refused while anything is open. */
 export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult> {
-  return act(bare, raw, async ({ number, version }) => {
+  return actAtDesk(bare, raw, async ({ number, version }) => {
     const job = thereIs(await loadJob(number), number);
     const facts = factsOf(job);
     const open = [...openGates("rebuild", facts), ...openGates("hand-back", facts)];

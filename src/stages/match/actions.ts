@@ -21,7 +21,7 @@ import { choosePart, sayOfWhatGoesIn, setGot } from "@/store/match";
 import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, shopSettings } from "@/store/settings";
-import { type ActionResult, act } from "../saving/act";
+import { type ActionResult, act, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { amountFrom } from "../saving/amount-from";
 import { basketGroundOf, supplierLink } from "./basket-ground";
@@ -164,7 +164,7 @@ export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> 
 
 /** Makes a quote of the basket as it is now. */
 export async function quote(raw: z.infer<typeof buying>): Promise<ActionResult> {
-  return act(buying, raw, async ({ number, version, aim, found }) => {
+  return actAtDesk(buying, raw, async ({ number, version, aim, found }) => {
     const { quote: made } = await basketAsFound(await jobNumbered(number), aim, found);
     if (!made) throw new Fault("basket", "there is nothing to quote: choose the parts first");
     return makeQuote(number, version, made);
@@ -181,7 +181,7 @@ const answered = z.object({
 
 /** What the customer said to a quote. */
 export async function answer(raw: z.infer<typeof answered>): Promise<ActionResult> {
-  return act(answered, raw, ({ number, version, quote: id, answer: says, byWhom, note }) =>
+  return actAtDesk(answered, raw, ({ number, version, quote: id, answer: says, byWhom, note }) =>
     answerQuote(number, version, id, says, byWhom, format(new Date(), "yyyy-MM-dd"), note),
   );
 }

@@ -1,7 +1,9 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
+import type { Role } from "@/core/door/role";
 import { Fault, readWith } from "@/core/fault";
 import { capital } from "@/core/sentence";
+import { asWhoMay } from "@/door/who";
 import { type HistoryLine, StaleSave } from "@/store/change";
 import { notDone, troubleIn } from "@/store/trouble";
 
@@ -10,11 +12,20 @@ export type ActionResult =
   | { readonly ok: true; readonly version: number }
   | { readonly ok: false; readonly path: string; readonly says: string; readonly stale?: readonly HistoryLine[]; readonly unreached?: true };
 
-/** The way of every server action: read the input, decide and write, say what came of it. */
-export async function act<T extends { number: string }>(schema: z.ZodType<T>, input: unknown, work: (read: T) => Promise<number>): Promise<ActionResult> {
+/**
+ * The way of every server action: see who it is, read the input, decide and write, say what came of it.
+ *
+ * @param needs who may do it
+ */
+export async function act<T extends { number: string }>(
+  schema: z.ZodType<T>,
+  input: unknown,
+  work: (read: T) => Promise<number>,
+  needs: Role = "bench",
+): Promise<ActionResult> {
   try {
     const read = readWith(schema, input);
-    const version = await work(read);
+    const version = await asWhoMay(needs, () => work(read));
     revalidatePath(`/jobs/${read.number}`, "layout");
     return { ok: true, version };
   } catch (e) {
@@ -25,3 +36,7 @@ export async function act<T extends { number: string }>(schema: z.ZodType<T>, in
     throw e;
   }
 }
+
+/** The same for what the front desk may do too. */
+export const actAtDesk = <T extends { number: string }>(schema: z.ZodType<T>, input: unknown, work: (read: T) => Promise<number>): Promise<ActionResult> =>
+  act(schema, input, work, "desk");

@@ -1,6 +1,7 @@
 "use server";
 
 import { z } from "zod";
+import { asWhoMay } from "@/door/who";
 import { saveDraft } from "@/store/drafts";
 import { onJob } from "./action-input";
 
@@ -10,5 +11,5 @@ const draftInput = z.object({ number: onJob.number, field: z.string().max(60), v
 export async function keepDraft(input: z.infer<typeof draftInput>): Promise<void> {
   const { number, field, value } = draftInput.parse(input);
   if (JSON.stringify(value ?? null).length > 100_000) return;
-  await saveDraft(number, field, value ?? null);
+  await asWhoMay("desk", () => saveDraft(number, field, value ?? null));
 }

@@ -5,11 +5,12 @@ import { z } from "zod";
 import { jobHead, unitPast } from "@/core/job/job";
 import { day, text } from "@/core/job/written";
 import { variantSchema } from "@/core/take-in/variant";
+import { asWhoMay } from "@/door/who";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
 import { loadHead, thereIs } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
 import { rememberHazards } from "@/store/settings";
-import { type ActionResult, act } from "../saving/act";
+import { type ActionResult, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
 /** What Take in writes down of a job's head; null strikes what may be left open. */
@@ -59,7 +60,7 @@ const NAMES: Readonly<Record<string, string>> = {
 
 /** Saves one or more fields of Take in. What is a part of a whole (history, a tick, a picture of a loose item) is put to what is there. */
 export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResult> {
-  return act(input, raw, async ({ number, version, fields: f, tick }) => {
+  return actAtDesk(input, raw, async ({ number, version, fields: f, tick }) => {
     const { promised, priceLimit, past, loosePictures, ...rest } = f;
     const job = thereIs(await loadHead(number), number);
     const ticked = tick && { [tick.list]: [...job[tick.list].filter((x) => x !== tick.item), ...(tick.on ? [tick.item] : [])] };
@@ -92,20 +93,20 @@ export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResu
 
 const customerInput = z.object({ ...onJob, name: jobHead.shape.customerName.optional(), contact: jobHead.shape.customerContact.optional() });
 export async function saveCustomer(raw: z.infer<typeof customerInput>): Promise<ActionResult> {
-  return act(customerInput, raw, ({ number, version, ...said }) => setCustomer(number, version, said));
+  return actAtDesk(customerInput, raw, ({ number, version, ...said }) => setCustomer(number, version, said));
 }
 
 const variantInput = z.object({ ...onJob, ...variantSchema.shape });
 export async function learnVariant(raw: z.infer<typeof variantInput>): Promise<ActionResult> {
-  return act(variantInput, raw, ({ number, version, ...taught }) => teachVariant(number, version, taught));
+  return actAtDesk(variantInput, raw, ({ number, version, ...taught }) => teachVariant(number, version, taught));
 }
 
 const dateCodeInput = z.object({ ...onJob, text });
 export async function learnDateCode(raw: z.infer<typeof dateCodeInput>): Promise<ActionResult> {
-  return act(dateCodeInput, raw, ({ number, version, text: said }) => teachDateCode(number, version, said));
+  return actAtDesk(dateCodeInput, raw, ({ number, version, text: said }) => teachDateCode(number, version, said));
 }
 
 /** A new job at once, so that nothing typed has no place to go. */
 export async function takeInUnit(): Promise<void> {
-  redirect(`/jobs/${await createJob()}/take-in`);
+  redirect(`/jobs/${await asWhoMay("desk", () => createJob())}/take-in`);
 }

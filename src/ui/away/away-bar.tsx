@@ -8,7 +8,13 @@ import { keepAsking, onPulse, pulseNow, type Told, troubleNow } from "./shop-pul
 const held = globalThis as { demontagePatient?: boolean };
 
 /** Stands over the foot of every screen while the shop's computer does not answer, or something is wrong with it: seen before anything is tried. */
-export function AwayBar({ trouble }: { readonly trouble: Told | null }) {
+export function AwayBar({
+  trouble,
+  asks,
+}: {
+  readonly trouble: Told | null /** somebody works here: before that, nothing can be lost */;
+  readonly asks: boolean;
+}) {
   const pulse = useSyncExternalStore(onPulse, pulseNow, () => "here" as const);
   const told = useSyncExternalStore(onPulse, troubleNow, () => null);
   useEffect(() => {
@@ -17,8 +23,8 @@ export function AwayBar({ trouble }: { readonly trouble: Told | null }) {
       window.fetch = patientFetch(window.fetch.bind(window));
     }
     if ("serviceWorker" in navigator && window.isSecureContext) navigator.serviceWorker.register("/away-worker.js").catch(() => undefined);
-    return keepAsking();
-  }, []);
+    return asks ? keepAsking() : undefined;
+  }, [asks]);
   const wrong = told ?? trouble;
   if (pulse === "away")
     return (

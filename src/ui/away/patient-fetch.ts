@@ -1,3 +1,4 @@
+import { SignedOut } from "../ask-shop";
 import { onPulse, pulseNow, sawPulse } from "./shop-pulse";
 
 /** A save that was not answered for so long is given up. */
@@ -24,7 +25,9 @@ export function patientFetch(ask: typeof fetch): typeof fetch {
   return async (input, init) => {
     if (headerOf(input, init, "next-action")) {
       const signal = AbortSignal.any([AbortSignal.timeout(GIVE_UP_MS), ...(init?.signal ? [init.signal] : [])]);
-      return watched(() => ask(input, { ...init, signal }));
+      const answer = await watched(() => ask(input, { ...init, signal }));
+      if (answer.status === 401) throw new SignedOut();
+      return answer;
     }
     if (headerOf(input, init, "rsc") && !headerOf(input, init, "next-router-prefetch"))
       for (;;) {

@@ -3,8 +3,15 @@ import { z } from "zod";
 /** Whether the shop's computer answers, as this browser knows it; whoever asks the shop tells it. */
 export type Pulse = "here" | "away";
 
-const state = z.object({ trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable() });
+const state = z.object({ signedIn: z.boolean(), trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable() });
 export type Told = NonNullable<z.infer<typeof state>["trouble"]>;
+
+/** What was typed waits until somebody is signed in again. */
+const SIGNED_OUT: Told = {
+  says: "nobody is signed in on this screen any more",
+  todo: "Load the page again to sign in. What you typed is kept.",
+  reading: true,
+};
 
 let pulse: Pulse = "here";
 let trouble: Told | null = null;
@@ -38,7 +45,7 @@ export async function askPulse(): Promise<void> {
     const answer = await fetch("/api/state", { cache: "no-store", signal: AbortSignal.timeout(PATIENCE_MS) });
     // it answers, whatever it says
     const read = state.safeParse(await answer.json().catch(() => null));
-    const next = read.success ? read.data.trouble : null;
+    const next = !read.success ? (answer.status === 401 ? SIGNED_OUT : null) : read.data.signedIn ? read.data.trouble : SIGNED_OUT;
     const changed = JSON.stringify(next) !== JSON.stringify(trouble);
     trouble = next;
     if (changed) tell();

@@ -1,8 +1,7 @@
 import { revalidatePath } from "next/cache";
-import { fromElsewhere } from "@/app/api/same-site";
-import { Fault } from "@/core/fault";
+import { changing } from "@/app/api/changing";
 import { readJobParcel } from "@/exchange/job-zip";
-import { CutOff, withUploadedForm } from "@/exchange/uploaded-form";
+import { withUploadedForm } from "@/exchange/uploaded-form";
 import { takeInJobFile } from "@/store/job-file";
 import { arrivingFolder } from "@/store/picture-files";
 
@@ -11,16 +10,11 @@ const MOST_BYTES = 600 * 2 ** 20;
 
 /** Takes a job file in: a form with `file`, and `asNew` where it is to have the next number here. Answers its number, and the pictures that were not in it. */
 export async function POST(request: Request): Promise<Response> {
-  const refused = fromElsewhere(request);
-  if (refused) return refused;
-  try {
+  return changing(request, "bench", async () => {
     const taken = await withUploadedForm(request, { folder: arrivingFolder(), file: "file", most: MOST_BYTES }, ({ fields, path }) =>
       readJobParcel(path, (parcel) => takeInJobFile(parcel, fields.asNew === "yes")),
     );
     revalidatePath("/", "layout");
     return Response.json(taken);
-  } catch (e) {
-    if (e instanceof Fault) return Response.json({ path: e.path, says: e.says }, { status: e instanceof CutOff ? 400 : 422 });
-    throw e;
-  }
+  });
 }

@@ -1,4 +1,4 @@
-import { fromElsewhere } from "@/app/api/same-site";
+import { changing } from "@/app/api/changing";
 import { Fault } from "@/core/fault";
 import { sentence } from "@/core/sentence";
 import { onTable } from "@/shop/parts/table-thread";
@@ -16,27 +16,27 @@ export async function GET(request: Request, { params }: Address): Promise<Respon
 
 /** Takes a kept table in (`POST ?name=&delimiter=`). */
 export async function POST(request: Request, { params }: Address): Promise<Response> {
-  const refused = fromElsewhere(request);
-  if (refused) return refused;
   const { id } = await params;
-  const asked = new URL(request.url).searchParams;
-  return toldByLine(async (tell) => {
-    const name = asked.get("name")?.slice(0, 120) ?? "table.csv";
-    const done = await onTable({ what: "take in", path: uploadedPath(id), name, delimiter: asked.get("delimiter") ?? undefined }, tell);
-    await forgetUpload(id);
-    return done;
+  return changing(request, "bench", async () => {
+    const asked = new URL(request.url).searchParams;
+    return toldByLine(async (tell) => {
+      const name = asked.get("name")?.slice(0, 120) ?? "table.csv";
+      const done = await onTable({ what: "take in", path: uploadedPath(id), name, delimiter: asked.get("delimiter") ?? undefined }, tell);
+      await forgetUpload(id);
+      return done;
+    });
   });
 }
 
 /** Throws a kept table away. */
 export async function DELETE(request: Request, { params }: Address): Promise<Response> {
-  const refused = fromElsewhere(request);
-  if (refused) return refused;
-  try {
-    await forgetUpload((await params).id);
-    return Response.json({});
-  } catch (e) {
-    if (e instanceof Fault) return Response.json({ says: sentence(e.says) }, { status: 404 });
-    throw e;
-  }
+  return changing(request, "bench", async () => {
+    try {
+      await forgetUpload((await params).id);
+      return Response.json({});
+    } catch (e) {
+      if (e instanceof Fault) return Response.json({ says: sentence(e.says) }, { status: 404 });
+      throw e;
+    }
+  });
 }

@@ -1,0 +1,113 @@
+// npm start: serves the shop. By itself only for this computer (127.0.0.1); on the local net by HTTPS, for devices that were paired and people who signed in.
+//
+//   npm start                                    http://127.0.0.1:3000
+//   npm start -- --port 8080
+//   npm start -- --host 0.0.0.0                  https on the local net, with a certificate of the shop's own
+//   npm start -- --host 0.0.0.0 --cert F --key F with one that it is given
+//
+// The same by environment: PORT, DEMONTAGE_HOST, DEMONTAGE_CERT, DEMONTAGE_KEY; DEMONTAGE_NAMES are more names it is called by.
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { createServer as createPlain } from "node:http";
+import { createServer as createSecure } from "node:https";
+import { hostname, networkInterfaces } from "node:os";
+import { join, resolve } from "node:path";
+import { parseArgs } from "node:util";
+import next from "next";
+import { root } from "./set-up.mjs";
+
+const OLDEST_CARED_FOR = 22;
+const LOOPBACK = ["127.0.0.1", "localhost", "::1"];
+
+function asked() {
+  try {
+    return parseArgs({
+      options: { port: { type: "string", short: "p" }, host: { type: "string", short: "H" }, cert: { type: "string" }, key: { type: "string" } },
+    }).values;
+  } catch (e) {
+    console.error(`${e.message}\nnpm start -- [--port 3000] [--host 0.0.0.0] [--cert FILE --key FILE]`);
+    process.exit(2);
+  }
+}
+
+const said = asked();
+const port = Number(said.port ?? process.env.PORT ?? 3000);
+const host = said.host ?? process.env.DEMONTAGE_HOST ?? "127.0.0.1";
+const folder = resolve(process.env.DEMONTAGE_DATA ?? join(root, "data"));
+const alone = LOOPBACK.includes(host);
+
+/** The addresses and names that other computers call this one by. */
+const names = () => [
+  ...Object.values(networkInterfaces()).flatMap((all) => all.filter((a) => !a.internal && a.family === "IPv4").map((a) => a.address)),
+  hostname(),
+  ...(hostname().includes(".") ? [] : [`${hostname()}.local`]),
+  ...(process.env.DEMONTAGE_NAMES ?? "").split(",").filter(Boolean),
+];
+
+/** The certificate that was given, or the shop's own, made once. */
+async function certificate() {
+  const [cert, key] = [said.cert ?? process.env.DEMONTAGE_CERT, said.key ?? process.env.DEMONTAGE_KEY];
+  if (cert && key) return { cert: readFileSync(cert), key: readFileSync(key) };
+  const place = join(folder, "tls");
+  const files = { cert: join(place, "shop.crt"), key: join(place, "shop.key") };
+  if (!existsSync(files.cert) || !existsSync(files.key)) {
+    const { generate } = await import("selfsigned");
+    const isAddress = (n) => /^[\d.]+$/.test(n);
+    const made = await generate([{ name: "commonName", value: "Demontage, this shop" }], {
+      keyType: "ec",
+      notAfterDate: new Date(Date.now() + 10 * 365 * 86_400_000),
+      extensions: [
+        { name: "basicConstraints", cA: true, critical: true },
+        { name: "subjectAltName", altNames: [...new Set([...names(), "localhost"])].map((n) => (isAddress(n) ? { type: 7, ip: n } : { type: 2, value: n })) },
+      ],
+    });
+    mkdirSync(place, { recursive: true, mode: 0o700 });
+    writeFileSync(files.key, made.private, { mode: 0o600 });
+    writeFileSync(files.cert, made.cert, { mode: 0o600 });
+    console.log(`  A certificate of the shop's own was made: ${files.cert}\n  Trust it once on each tablet, or give one with --cert and --key.`);
+  }
+  return { cert: readFileSync(files.cert), key: readFileSync(files.key) };
+}
+
+process.umask(0o077);
+const major = Number(process.versions.node.split(".")[0]);
+if (major < OLDEST_CARED_FOR)
+  console.log(`  Node ${process.versions.node} is no longer cared for by those who make it: install ${OLDEST_CARED_FOR} or newer when you can.`);
+const where = `${alone ? "http" : "https"}://${alone ? (host === "::1" ? "[::1]" : host) : (names()[0] ?? host)}:${port}`;
+process.env.DEMONTAGE_ADDRESS = where;
+process.env.NODE_ENV = "production";
+
+const server = alone ? createPlain() : createSecure({ ...(await certificate()), minVersion: "TLSv1.2" });
+// somebody who sends his heading byte by byte, or never ends a picture, holds nothing for long
+server.headersTimeout = 15_000;
+server.requestTimeout = 10 * 60_000;
+server.keepAliveTimeout = 5000;
+server.maxConnections = 512;
+server.on("error", (e) => {
+  console.error(
+    e.code === "EADDRINUSE"
+      ? `  Port ${port} is in use already. Choose another: npm start -- --port ${port + 1}`
+      : e.code === "EACCES"
+        ? `  Port ${port} may not be used by this user. Choose one above 1024.`
+        : e.message,
+  );
+  process.exit(1);
+});
+const app = next({ dev: false, dir: root, hostname: host, port, httpServer: server });
+await app.prepare();
+const handle = app.getRequestHandler();
+server.on("request", (req, res) => void handle(req, res));
+server.listen(port, host, () => console.log(`  Ready: ${where}\n  Its data lies in ${folder}. Ctrl+C stops it.`));
+
+let stopping = false;
+const stop = () => {
+  if (stopping) process.exit(0);
+  stopping = true;
+  server.close(() => process.exit(0));
+  // a browser that goes on asking keeps its connection: what it has asked is answered, then it is closed
+  server.closeIdleConnections();
+  setTimeout(() => {
+    server.closeAllConnections();
+    process.exit(0);
+  }, 2000).unref();
+};
+for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, stop);
