@@ -68,6 +68,20 @@ async function certificate() {
   return { cert: readFileSync(files.cert), key: readFileSync(files.key) };
 }
 
+/** The framework begins with the first thing it is asked: it is asked by us, where nobody else can, so that the guard stands at the door before it is opened. */
+async function untilGuarded(handle) {
+  const inside = createPlain((req, res) => void handle(req, res));
+  await new Promise((done) => inside.listen(0, "127.0.0.1", done));
+  await fetch(`http://127.0.0.1:${inside.address().port}/glyphs.svg`).catch(() => undefined);
+  await new Promise((done) => {
+    inside.close(done);
+    inside.closeAllConnections();
+  });
+  if (globalThis.demontageGuarded) return;
+  console.error("  The guard does not stand at the door; nothing is served. Build the program anew: npm run build");
+  process.exit(1);
+}
+
 process.umask(0o077);
 const major = Number(process.versions.node.split(".")[0]);
 if (major < OLDEST_CARED_FOR)
@@ -95,6 +109,7 @@ server.on("error", (e) => {
 const app = next({ dev: false, dir: root, hostname: host, port, httpServer: server });
 await app.prepare();
 const handle = app.getRequestHandler();
+await untilGuarded(handle);
 server.on("request", (req, res) => void handle(req, res));
 server.listen(port, host, () => console.log(`  Ready: ${where}\n  Its data lies in ${folder}. Ctrl+C stops it.`));
 

@@ -7,11 +7,12 @@ import { askShop, unreached } from "@/ui/ask-shop";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 
-const state = z.object({ trouble: z.object({ says: z.string(), todo: z.string() }).nullable() });
+const state = z.object({ trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable() });
+type Told = NonNullable<z.infer<typeof state>["trouble"]>;
 
 /** What the shop itself says is wrong, if it answers. */
-function useTrouble(): { readonly says: string; readonly todo: string } | null {
-  const [trouble, setTrouble] = useState<{ readonly says: string; readonly todo: string } | null>(null);
+function useTrouble(): Told | null {
+  const [trouble, setTrouble] = useState<Told | null>(null);
   useEffect(() => {
     askShop("/api/state", state).then(
       (told) => setTrouble(told?.trouble ?? null),
@@ -20,6 +21,7 @@ function useTrouble(): { readonly says: string; readonly todo: string } | null {
         setTrouble({
           says: "the shop’s computer does not answer",
           todo: "See whether it is on and the program runs there, and whether this screen is on the shop’s network.",
+          reading: true,
         }),
     );
   }, []);
@@ -31,7 +33,7 @@ export function FaultPage({ reset, digest }: { reset: () => void; digest: string
   const trouble = useTrouble();
   return (
     <main className="mx-auto flex max-w-[760px] flex-col gap-5 p-16">
-      <h1 className="text-[44px]">This screen could not be shown.</h1>
+      <h1 className="text-[44px]">{trouble?.reading === false ? "The shop cannot be opened." : "This screen could not be shown."}</h1>
       {trouble ? (
         <p className="text-[22px]">
           <b className="text-error first-letter:uppercase">{capital(trouble.says)}.</b> {trouble.todo} What you typed is kept.

@@ -5,7 +5,7 @@ export const contentSecurityPolicy = (nonce: string): string =>
   [
     "default-src 'self'",
     // the solver is WebAssembly
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic' 'wasm-unsafe-eval'`,
+    `script-src 'self' 'nonce-${nonce}' 'wasm-unsafe-eval'`,
     // places on the Mat are set as styles of their elements
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' blob: data:",

@@ -6,12 +6,22 @@ import { pack } from "@/ui/packed";
 import { PageTitle } from "@/ui/page-title";
 import { pictureUrl } from "@/ui/picture-frame";
 import { ThemeSwitch } from "@/ui/theme-switch";
+import { SignedIn } from "../door/signed-in";
 import { type BoardRowJob, BoardRows } from "./board-row";
 import type { BoardLine, BoardView } from "./board-view";
-import { TakeInButton } from "./take-in-button";
+import { type TakeIn, TakeInButton } from "./take-in-button";
 
 /** The first screen: every job with its stage, what is next, and its promise; at the foot what to take up now. */
-export function Board({ jobs, today, shopName, isNew, next, backup, takeIn }: BoardView & { takeIn: () => Promise<void> }) {
+export function Board({
+  jobs,
+  today,
+  shopName,
+  isNew,
+  next,
+  backup,
+  who,
+  takeIn,
+}: BoardView & { /** who is signed in on this device */ who: string | null; takeIn: TakeIn }) {
   const open = jobs.filter((j) => !j.handedBackAt);
   return (
     <div className="job-frame">
@@ -72,12 +82,16 @@ export function Board({ jobs, today, shopName, isNew, next, backup, takeIn }: Bo
                 Open it
               </KeyLink>
               <BackedUp {...backup} />
+              {who && <SignedIn who={who} />}
             </div>
           </div>
         ) : (
           <div className="flex items-start justify-between px-5">
             <p className="text-[28px]">Nothing is waiting.</p>
-            <BackedUp {...backup} />
+            <div>
+              <BackedUp {...backup} />
+              {who && <SignedIn who={who} />}
+            </div>
           </div>
         )}
       </section>

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { ROLES, type Role, roleSays } from "@/core/door/role";
 import { whatFailed } from "@/ui/ask-shop";
 import { dayAs } from "@/ui/day";
@@ -68,12 +68,16 @@ function People({ people }: Pick<Shown, "people">) {
       </ul>
       <h2 className="pt-6 text-[24px]">Another one</h2>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2 py-2">
-        <label htmlFor={ids.name} className="text-[20px] font-semibold">
-          Name
+        <div>
+          <label htmlFor={ids.name} className="text-[20px] font-semibold">
+            Name
+          </label>
           <input id={ids.name} className="field" autoComplete="off" maxLength={60} value={name} onChange={(e) => setName(e.target.value)} />
-        </label>
-        <label htmlFor={ids.pin} className="text-[20px] font-semibold">
-          PIN, 4 to 8 figures
+        </div>
+        <div>
+          <label htmlFor={ids.pin} className="text-[20px] font-semibold">
+            PIN, 4 to 8 figures
+          </label>
           <input
             id={ids.pin}
             type="password"
@@ -84,9 +88,11 @@ function People({ people }: Pick<Shown, "people">) {
             value={pin}
             onChange={(e) => setPin(e.target.value.replace(/\D/g, ""))}
           />
-        </label>
-        <label htmlFor={ids.role} className="col-span-2 text-[20px] font-semibold">
-          May do
+        </div>
+        <div className="col-span-2">
+          <label htmlFor={ids.role} className="text-[20px] font-semibold">
+            May do
+          </label>
           <select id={ids.role} className="field" value={role} onChange={(e) => setRole(e.target.value as Role)}>
             {ROLES.map((r) => (
               <option key={r.role} value={r.role}>
@@ -94,7 +100,7 @@ function People({ people }: Pick<Shown, "people">) {
               </option>
             ))}
           </select>
-        </label>
+        </div>
       </div>
       <FaultLine says={fault} className="text-[20px]" />
       <KeyButton look="main" keyName="N" onPress={() => void add()}>
@@ -163,6 +169,19 @@ function Devices({ devices, address }: Pick<Shown, "devices" | "address">) {
   const { fault, doing } = useDoing();
   const [pairing, setPairing] = useState<Pairing | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
+  const router = useRouter();
+  // until the device that the code is for is there
+  const waiting = pairing !== null;
+  useEffect(() => {
+    if (!waiting) return;
+    const timer = setInterval(() => router.refresh(), 3000);
+    return () => clearInterval(timer);
+  }, [waiting, router]);
+  const count = useRef(devices.length);
+  useEffect(() => {
+    if (devices.length > count.current) setPairing(null);
+    count.current = devices.length;
+  }, [devices.length]);
   const pair = async (): Promise<void> => {
     setFailed(null);
     await makePairing().then(setPairing, (e) => setFailed(whatFailed(e, "No code was made", "Try again.")));
@@ -224,7 +243,6 @@ function Log({ lines }: { readonly lines: Shown["log"] }) {
       {lines.length === 0 && <p className="py-2 text-[20px]">Nobody came yet.</p>}
       <ul className="max-h-[34dvh] overflow-y-auto">
         {lines.map((l, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: lines are only added at the top, and nothing is typed into them
           <li key={i} className="grid grid-cols-[130px_1fr] border-b-2 border-base-300 py-1 text-[18px]">
             <time className="figures text-[16px]">{dayAs(l.at, "d MMM HH:mm")}</time>
             <span>

@@ -1,15 +1,17 @@
 "use server";
 
-import { redirect } from "next/navigation";
 import { z } from "zod";
+import { Fault } from "@/core/fault";
 import { jobHead, unitPast } from "@/core/job/job";
 import { day, text } from "@/core/job/written";
+import { sentence } from "@/core/sentence";
 import { variantSchema } from "@/core/take-in/variant";
 import { asWhoMay } from "@/door/who";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
 import { loadHead, thereIs } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
 import { rememberHazards } from "@/store/settings";
+import { notDone, troubleIn } from "@/store/trouble";
 import { type ActionResult, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
@@ -107,6 +109,13 @@ export async function learnDateCode(raw: z.infer<typeof dateCodeInput>): Promise
 }
 
 /** A new job at once, so that nothing typed has no place to go. */
-export async function takeInUnit(): Promise<void> {
-  redirect(`/jobs/${await asWhoMay("desk", () => createJob())}/take-in`);
+export async function takeInUnit(): Promise<{ readonly number: string } | { readonly says: string }> {
+  try {
+    return { number: await asWhoMay("desk", () => createJob()) };
+  } catch (e) {
+    const trouble = troubleIn(e);
+    if (trouble) return { says: notDone("Not taken in", trouble) };
+    if (e instanceof Fault) return { says: sentence(e.says) };
+    throw e;
+  }
 }
