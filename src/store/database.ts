@@ -28,7 +28,12 @@ type Connection = import("better-sqlite3").Database;
 
 /** One connection on a file. WAL, foreign keys, every commit flushed to the disk (`synchronous=FULL`): a power cut loses nothing that a screen has said is saved. */
 function connect(filename: string, looking = false): Knex {
-  const pragmas = ["foreign_keys = ON", "busy_timeout = 5000", ...(looking ? ["query_only = ON"] : ["journal_mode = WAL", "synchronous = FULL"])];
+  const pragmas = [
+    "foreign_keys = ON",
+    "busy_timeout = 5000",
+    "secure_delete = ON",
+    ...(looking ? ["query_only = ON"] : ["journal_mode = WAL", "synchronous = FULL"]),
+  ];
   return knex({
     client: "better-sqlite3",
     connection: { filename },

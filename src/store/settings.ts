@@ -57,6 +57,8 @@ const settings = z.strictObject({
   kindHazards: z.record(z.string(), z.array(hazard)),
   backup: backupSettings,
   lastBackup: lastBackup.nullable(),
+  /** months after which a customer is forgotten whose unit went home; 0: never */
+  forgetAfterMonths: z.int().min(0).max(600),
   practiceTempers: z.record(z.string(), practiceTemper),
   /** how many days the practice suppliers are ahead of the calendar */
   practiceDays: z.int().min(0),
@@ -74,6 +76,7 @@ const DEFAULTS: ShopSettings = {
   kindHazards: {},
   backup: { folder: "", keep: 14 },
   lastBackup: null,
+  forgetAfterMonths: 0,
   practiceTempers: {},
   practiceDays: 0,
 };

@@ -1,3 +1,4 @@
+import { forgetOld } from "@/store/forget";
 import { shopSettings } from "@/store/settings";
 import { isDue } from "@/store/shop-backup";
 import { shopTrouble } from "@/store/shop-state";
@@ -7,7 +8,7 @@ const LOOK_MS = 5 * 60_000;
 /** After one that failed, it is tried again so much later. */
 const AGAIN_MS = 60 * 60_000;
 
-/** Looks every few minutes whether a nightly back-up is due, and makes it. */
+/** Looks every few minutes whether a customer is to be forgotten and whether a nightly back-up is due, and does it. */
 export function backUpNightly(): void {
   const timer = setInterval(() => void look(), LOOK_MS);
   timer.unref();
@@ -16,6 +17,7 @@ export function backUpNightly(): void {
 async function look(now = new Date()): Promise<void> {
   try {
     if ((await shopTrouble())?.kind === "damaged") return;
+    await forgetOld(now);
     const { backup, lastBackup } = await shopSettings();
     const failedAt = lastBackup?.failed && new Date(lastBackup.failed.at).getTime();
     if (!isDue(backup, lastBackup?.goodAt, now) || (failedAt && now.getTime() - failedAt < AGAIN_MS)) return;

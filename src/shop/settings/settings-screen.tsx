@@ -40,6 +40,9 @@ export function SettingsScreen({ values, currency }: { values: Readonly<Partial<
             <KeyLink keyName="O" href="/people">
               People and devices
             </KeyLink>
+            <KeyLink keyName="U" href="/customers">
+              Customers
+            </KeyLink>
             <KeyLink keyName="J" href="/job-files">
               Job files
             </KeyLink>

@@ -17,6 +17,7 @@ export type ShopField = { readonly label: string; readonly says: string } & (
   | { readonly key: "backup.folder"; readonly unit: "text"; readonly min: 0; readonly max: number }
   | { readonly key: "backup.nightlyAt"; readonly unit: "choice"; readonly of: readonly { readonly value: string; readonly says: string }[] }
   | { readonly key: "backup.keep"; readonly unit: "count"; readonly max: number }
+  | { readonly key: "forgetAfterMonths"; readonly unit: "months"; readonly max: number }
   | { readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost"; readonly unit: "money" | "%" | "min"; readonly max: number }
 );
 
@@ -80,4 +81,13 @@ export const BACKUP_FIELDS: readonly ShopField[] = [
   },
   { key: "backup.keep", label: "Kept", unit: "count", max: 365, says: "the last so many, and one of each month before" },
 ];
-export const ALL_FIELDS: readonly ShopField[] = [...SHOP_FIELDS, ...ELECTRICAL_FIELDS, ...BACKUP_FIELDS];
+
+/** How long a customer is known. */
+export const FORGET_FIELD: ShopField = {
+  key: "forgetAfterMonths",
+  label: "Forgotten after",
+  unit: "months",
+  max: 600,
+  says: "counted from the day the unit went home; 0: never",
+};
+export const ALL_FIELDS: readonly ShopField[] = [...SHOP_FIELDS, ...ELECTRICAL_FIELDS, ...BACKUP_FIELDS, FORGET_FIELD];

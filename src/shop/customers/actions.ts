@@ -1,0 +1,14 @@
+"use server";
+
+import { z } from "zod";
+import { readWith } from "@/core/fault";
+import { text } from "@/core/job/written";
+import { forgetCustomer } from "@/store/forget";
+import { answered, type FormAnswer } from "../forms/answered";
+
+const customer = z.strictObject({ name: text, contact: text });
+
+/** Takes a customer out of the book and out of every job. Answers in how many jobs they were. */
+export async function forget(raw: z.infer<typeof customer>): Promise<FormAnswer> {
+  return answered("owner", async () => String(await forgetCustomer(readWith(customer, raw))));
+}
