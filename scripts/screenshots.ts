@@ -23,18 +23,6 @@ const shots: Shot[] = [
   { name: "take-in", path: "/jobs/J-0144/take-in" },
   { name: "safety-gate", path: "/jobs/J-0141/strip" },
   {
-    name: "strip-marks",
-    path: "/jobs/J-0142/strip",
-    before: async (page) => {
-      await page.keyboard.press("a");
-      await page.getByRole("region", { name: "Marks on the picture" }).waitFor();
-      await page.waitForTimeout(600);
-      for (const key of ["1", "ArrowUp", "ArrowUp", "4"]) await page.keyboard.press(key);
-      await page.getByLabel("Word on the picture").fill("lip to the grease");
-      await page.keyboard.press("Enter");
-    },
-  },
-  {
     name: "strip",
     path: "/jobs/J-0142/strip",
     before: async (page) => {
@@ -83,6 +71,21 @@ const shots: Shot[] = [
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
   { name: "return-sheet", path: "/jobs/J-0135/sheet" },
   { name: "catalogue", path: "/parts?q=wheel+42" },
+  {
+    name: "people",
+    path: "/people",
+    before: async (page) => {
+      for (const [name, role, pin] of [["Ines Harrow", "owner", "4071"], ["Tor Abel", "bench", "6048"], ["Ola Brandt", "desk", "7305"]] as const) {
+        await page.getByLabel("Name", { exact: true }).fill(name);
+        await page.getByLabel("PIN, 4 to 8 figures").fill(pin);
+        await page.getByLabel("May do", { exact: true }).selectOption(role);
+        await page.getByRole("button", { name: /Take in$/ }).click();
+        await page.getByRole("region", { name: "People" }).getByRole("listitem").filter({ hasText: name }).waitFor();
+      } // biome-ignore format: a person a row
+      await page.getByRole("button", { name: /Pair a device/ }).click();
+      await page.getByRole("status", { name: "Pairing code" }).waitFor();
+    },
+  },
 ];
 
 /** Finishes some lines of the plan, as the pedal would. */

@@ -1,5 +1,5 @@
 import { execFile, spawnSync } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { promisify } from "node:util";
@@ -84,6 +84,30 @@ describe("the command line", () => {
     cli(["job", "export", "J-0500", "--out", zip]);
     expect(readFileSync(zip).equals(bytes)).toBe(true);
     expect(cli(["job", "export", "J-0999"]).err).toMatch(/there is no job J-0999/);
+  });
+  it("backs the shop up, looks it through, and puts the back-up back beside what was there", () => {
+    const shop = join(folder, "shop");
+    const own = (words: string[]) => {
+      const run = spawnSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], {
+        encoding: "utf8",
+        env: { ...process.env, DEMONTAGE_DATA: shop },
+      });
+      return { status: run.status, out: run.stdout, err: run.stderr };
+    };
+    const file = join(folder, "job.json");
+    writeFileSync(file, JSON.stringify(job));
+    own(["job", "import", file]);
+    const made = JSON.parse(own(["backup", join(folder, "saved")]).out);
+    expect(made).toMatchObject({ jobs: 1, pictures: 0, missing: [] });
+    expect(own(["check"])).toMatchObject({ status: 0, err: "" });
+    expect(JSON.parse(own(["restore", join(folder, "saved")]).out)).toMatchObject({
+      from: made.folder,
+      jobs: 1,
+      before: expect.stringContaining("before-restore-"),
+    });
+    truncateSync(join(shop, "shop.sqlite"), 0);
+    expect(own(["check"]).err).toMatch(/^error: [^\n]*: Not checked: the database of this shop is empty, 0 bytes/);
+    expect(own(["restore", folder])).toMatchObject({ status: 2, out: "", err: expect.stringMatching(/holds no back-up/) });
   });
   it("that is called several times at once waits its turn at the shop's database: each job gets a number of its own", async () => {
     const file = join(folder, "job.json");

@@ -1,8 +1,18 @@
 import { describe, expect, it, vi } from "vitest";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { passFor } from "@/door/pass";
 import { StaleSave } from "@/store/change";
-import { act } from "./act";
+import { act, actAtDesk } from "./act";
+
+const presence: { here: boolean; role: "desk" | "owner"; name: string; device: string; session: number | undefined } = {
+  here: false,
+  role: "owner",
+  name: "Ola Brandt",
+  device: "Tablet",
+  session: 7,
+};
+vi.mock("next/headers", () => ({ headers: async () => new Headers({ "x-demontage-pass": passFor(presence as never) }) }));
 
 const revalidated: string[] = [];
 vi.mock("next/cache", () => ({ revalidatePath: (path: string) => revalidated.push(path) }));
@@ -33,6 +43,27 @@ describe("the way of every action", () => {
       throw new StaleSave(changes);
     });
     expect(await stale).toMatchObject({ ok: false, stale: changes });
+  });
+  it("answers somebody who may not with who they are, and does no work", async () => {
+    const work = vi.fn();
+    presence.role = "desk";
+    expect(await act(schema, { number: "J-0001", qty: 1 }, work)).toEqual({
+      ok: false,
+      path: "",
+      says: "This is for the bench: Ola Brandt is signed in as front desk",
+    });
+    expect(await actAtDesk(schema, { number: "J-0001", qty: 1 }, async () => 3)).toEqual({ ok: true, version: 3 });
+    presence.session = undefined;
+    expect(await actAtDesk(schema, { number: "J-0001", qty: 1 }, work)).toMatchObject({ ok: false, says: "Nobody is signed in on this device" });
+    presence.role = "owner";
+    presence.session = 7;
+    expect(work).not.toHaveBeenCalled();
+  });
+  it("answers what the disk does not let be done with what to do", async () => {
+    const full = act(schema, { number: "J-0001", qty: 1 }, async () => {
+      throw Object.assign(new Error("database or disk is full"), { code: "SQLITE_FULL" });
+    });
+    expect(await full).toMatchObject({ ok: false, says: expect.stringMatching(/^Not saved: the disk of the shop’s computer is full\. Make room/) });
   });
   it("hides no fault of the program itself", async () => {
     const broken = act(schema, { number: "J-0001", qty: 1 }, async () => {
