@@ -149,7 +149,7 @@ test("a step that the shop does not take comes back to be mended, and none is lo
   await context.setOffline(true);
   await what.fill("wheel");
   await hand.button(/Lay it down/).click();
-  await expect(page.getByRole("alert").filter({ hasText: "the shop’s computer does not answer" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "Not saved: the shop’s computer does not answer" })).toBeVisible();
   await expect(what).toHaveValue("wheel");
   await context.setOffline(false);
   await hand.button("Understood").click();
