@@ -41,12 +41,12 @@ test("a tablet on the shop’s net is paired once, somebody signs in by a PIN, d
     await page.getByLabel("Name", { exact: true }).fill(name);
     await page.getByLabel("PIN, 4 to 8 figures").fill(pin);
     await page.getByLabel("May do", { exact: true }).selectOption(role);
-    await hand.button(/Take in$/).click();
+    await hand.button(/Add them$/).click();
     await expect(page.getByRole("region", { name: "People" }).getByRole("listitem").filter({ hasText: name })).toBeVisible();
   }
   await page.getByLabel("Name", { exact: true }).fill("Somebody");
   await page.getByLabel("PIN, 4 to 8 figures").fill("1234");
-  await hand.button(/Take in$/).click();
+  await hand.button(/Add them$/).click();
   await expect(page.getByRole("alert").filter({ hasText: "guess" })).toBeVisible();
   await hand.button(/Pair a device/).click();
   const code = /[A-Z2-9]{4} [A-Z2-9]{4}/.exec((await page.getByRole("status", { name: "Pairing code" }).textContent()) ?? "")?.[0] ?? "";

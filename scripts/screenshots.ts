@@ -79,7 +79,7 @@ const shots: Shot[] = [
         await page.getByLabel("Name", { exact: true }).fill(name);
         await page.getByLabel("PIN, 4 to 8 figures").fill(pin);
         await page.getByLabel("May do", { exact: true }).selectOption(role);
-        await page.getByRole("button", { name: /Take in$/ }).click();
+        await page.getByRole("button", { name: /Add them$/ }).click();
         await page.getByRole("region", { name: "People" }).getByRole("listitem").filter({ hasText: name }).waitFor();
       } // biome-ignore format: a person a row
       await page.getByRole("button", { name: /Pair a device/ }).click();

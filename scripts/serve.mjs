@@ -15,6 +15,8 @@ import { parseArgs } from "node:util";
 import next from "next";
 import { root } from "./set-up.mjs";
 
+// pictures that are decoded and written leave room for what screens ask of the disk
+process.env.UV_THREADPOOL_SIZE ??= "16";
 const OLDEST_CARED_FOR = 22;
 const LOOPBACK = ["127.0.0.1", "localhost", "::1"];
 

@@ -36,6 +36,23 @@ export function hostileTables(): HostileFile[] {
     "replaces-itself.csv": table("number,name,kind,replaces", "A-1,wheel,gear,A-1", "A-2,wheel,gear,A-3", "A-3,wheel,gear,A-2"),
     "contains-itself.csv": table("number,name,kind,contains", "K-1,kit,kit,99999 x K-1"),
   };
+  const offers: Record<string, string[]> = {
+    "offers-odd.csv": ["supplier,number,price,lead_days", "North,A-1,-5,2", "North,A-2,five,2", "North,A-3,5,400"],
+    "offers-no-supplier.csv": ["supplier,number,price,lead_days", ",A-1,5,2"],
+    "offers-pack-nothing.csv": ["supplier,number,price,lead_days,pack", "North,A-1,5,2,0"],
+    "suppliers-odd.csv": ["name,shipping", "North,free", ",5", "South,-1"],
+    "greases-odd.csv": ["name,thickener,base_oil,nlgi,h1,from_c,to_c", "G,unobtainium,PAO,9,maybe,hot,cold"],
+    "kinds-odd.csv": ["number,name,kind", "A-1,x,cog", "A-2,x,", "A-3,,gear"],
+    "numbers-long.csv": ["number,name,kind", `${"9".repeat(5000)},x,gear`],
+    "headings-long.csv": [`number,name,kind,${"h".repeat(15_000)}`, "A-1,x,gear,y"],
+    "headings-unicode.csv": ["nümber,näme,kïnd", "A-1,x,gear"],
+    "separators-mixed.csv": ["number;name,kind", "A-1;x,gear"],
+    "tabs.csv": ["number\tname\tkind", "A-1\tx\tgear\t\t\t"],
+    "apostrophes.csv": ["number,name,kind", "''''=A1,'''x,gear"],
+    "contains-deep.csv": ["number,name,kind,contains", ...Array.from({ length: 300 }, (_, i) => `K-${i},kit,kit,1 x K-${i + 1}`)],
+    "replaces-long.csv": ["number,name,kind,replaces", ...Array.from({ length: 300 }, (_, i) => `S-${i + 1},x,gear,S-${i}`)],
+  };
+  for (const [name, lines] of Object.entries(offers)) files[name] = table(...lines);
   for (const [i, says] of [
     " ".repeat(2000),
     " ".repeat(19_000),
@@ -153,5 +170,27 @@ export function hostileLines(): HostileFile[] {
     proto: '{"__proto__":{"teeth":5},"kind":"spur"}',
     "long-kind": JSON.stringify({ kind: "x".repeat(1e6) }),
   };
-  return Object.entries(lines).map(([name, says]) => ({ name: `${name}.jsonl`, bytes: Buffer.from(`${says}\n`) }));
+  const shapes: Record<string, string> = {
+    "worm-starts": JSON.stringify({ kind: "worm", starts: 0, tipDiameter: 10 }),
+    "bevel-angle": JSON.stringify({ kind: "bevel", teeth: 20, mateTeeth: 20, shaftAngle: 720, tipDiameter: 30 }),
+    "helix-90": gear({ helixAngle: 90 }),
+    "pins-nothing": gear({ overPins: { pin: 0, value: 0 } }),
+    "arc-odd": JSON.stringify({ kind: "spur", teeth: null, arc: { pitches: 0, angle: 0 }, tipDiameter: 22 }),
+    "chords-none": JSON.stringify({ kind: "spur", chords: [] }),
+    "mate-odd": gear({ mate: { teeth: -3, centreDistance: 0 } }),
+    "spread-minus": gear({ tipDiameter: { value: 22, u: -1 } }),
+    "spread-infinite": '{"kind":"spur","teeth":20,"tipDiameter":{"value":22,"u":1e999}}',
+    "no-kind": "{}",
+    "kind-list": JSON.stringify({ kind: ["spur"] }),
+    "text-for-number": gear({ teeth: "20" }),
+    "many-keys": JSON.stringify(Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`k${i}`, i]))),
+    bytes: "\u0000\u0001\u0002",
+    "two-values": `${gear({})} ${gear({})}`,
+    "trailing-comma": '{"kind":"spur",}',
+    "single-quotes": "{'kind':'spur'}",
+    nan: '{"kind":"spur","teeth":NaN}',
+    hex: '{"kind":"spur","teeth":0x14}',
+    "bom-only": "\ufeff",
+  };
+  return Object.entries({ ...lines, ...shapes }).map(([name, says]) => ({ name: `${name}.jsonl`, bytes: Buffer.from(`${says}\n`) }));
 }

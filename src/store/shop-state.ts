@@ -2,6 +2,24 @@ import { database, dataFolder, troubleAtOpening } from "./database";
 import { freeBytes, LITTLE_ROOM } from "./shop-folder";
 import { type Trouble, troubleIn } from "./trouble";
 
+const LOOK_MS = 10_000;
+const looked = globalThis as { demontageRoom?: { free: number; at: number } };
+
+/** Bytes that were free a moment ago. Screens do not wait for the disk to tell, which may be busy with pictures; only the first one does. */
+async function room(now = Date.now()): Promise<number> {
+  const before = looked.demontageRoom;
+  if (before && now - before.at < LOOK_MS) return before.free;
+  if (before) before.at = now;
+  const look = freeBytes(dataFolder()).then(
+    (free) => {
+      looked.demontageRoom = { free, at: now };
+      return free;
+    },
+    () => LITTLE_ROOM,
+  );
+  return before ? before.free : look;
+}
+
 /** How the shop's folder, disk and database are: what keeps work from going on as usual, or null. */
 export async function shopTrouble(): Promise<Trouble | null> {
   try {
@@ -13,7 +31,7 @@ export async function shopTrouble(): Promise<Trouble | null> {
   }
   const trouble = troubleAtOpening();
   if (trouble) return trouble;
-  const free = await freeBytes(dataFolder()).catch(() => LITTLE_ROOM);
+  const free = await room();
   if (free >= LITTLE_ROOM) return null;
   return {
     kind: "full",

@@ -78,7 +78,7 @@ export function Board({
               <p className="mt-1 line-clamp-2 text-[20px] text-[#d7ccb4]">“{next.job.complaint}”</p>
             </div>
             <div>
-              <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] justify-center">
+              <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] w-full justify-center">
                 Open it
               </KeyLink>
               <BackedUp {...backup} />

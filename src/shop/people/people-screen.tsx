@@ -96,15 +96,16 @@ function People({ people }: Pick<Shown, "people">) {
           <select id={ids.role} className="field" value={role} onChange={(e) => setRole(e.target.value as Role)}>
             {ROLES.map((r) => (
               <option key={r.role} value={r.role}>
-                {r.says}: {r.may}
+                {r.says}
               </option>
             ))}
           </select>
+          <p className="hush text-[18px] first-letter:uppercase">{ROLES.find((r) => r.role === role)?.may}.</p>
         </div>
       </div>
       <FaultLine says={fault} className="text-[20px]" />
       <KeyButton look="main" keyName="N" onPress={() => void add()}>
-        Take in
+        Add them
       </KeyButton>
     </section>
   );

@@ -1,3 +1,6 @@
+import { mayDo } from "@/core/door/role";
+import { whoAsks } from "@/door/who";
+import { ForgetHere } from "@/shop/customers/forget-here";
 import { jobHistory } from "@/store/change";
 import { loadHead } from "@/store/job";
 import { dayAs } from "@/ui/day";
@@ -8,6 +11,7 @@ import { found, type JobAddress } from "../address";
 export default async function Page({ params }: JobAddress) {
   const job = await found(loadHead((await params).number));
   const lines = await jobHistory(job.number);
+  const isOwner = mayDo((await whoAsks()).role, "owner");
   return (
     <main className="mx-auto max-w-[1000px] p-6">
       <PageTitle says={`${job.number} · History`} />
@@ -20,6 +24,7 @@ export default async function Page({ params }: JobAddress) {
           Back to the job
         </KeyLink>
       </div>
+      {isOwner && job.customerName && <ForgetHere number={job.number} name={job.customerName} />}
       <ol>
         {lines.map((l) => (
           <li key={l.version} className="grid grid-cols-[190px_1fr] border-b-2 border-base-300 py-1.5 text-[19px]">
