@@ -16,13 +16,15 @@ import { KeySheet } from "@/ui/key-sheet";
 export const metadata: Metadata = { description: "Strip, judge, match, lubricate, rebuild, hand back." };
 
 export default async function Layout({ children }: { children: React.ReactNode }) {
-  const trouble = await shopTrouble();
+  // asked first: what is built ahead of time has nobody who asks, and must not open a shop
+  const { here, session } = await whoAsks();
   const theme = (await cookies()).get("theme")?.value === "night" ? "night" : "day";
+  const trouble = await shopTrouble();
   return (
     <html lang="en" data-theme={theme}>
       <body>
         {trouble && !trouble.reading ? <TroubleScreen {...trouble} /> : children}
-        <AwayBar trouble={trouble} asks={(await whoAsks()).session !== undefined || (await whoAsks()).here} />
+        <AwayBar trouble={trouble} asks={here || session !== undefined} />
         <KeySheet />
       </body>
     </html>

@@ -54,6 +54,7 @@ async function received(request: Request, path: string, wanted: string, most: nu
   const parser = parserFor(request, wanted, most);
   let kept: Promise<void> | undefined;
   let refused: Fault | undefined;
+  let disk: Error | undefined;
   const body = Readable.fromWeb(request.body as ReadableStream<Uint8Array>);
   const refuse = (fault: Fault): void => {
     refused ??= fault;
@@ -63,7 +64,10 @@ async function received(request: Request, path: string, wanted: string, most: nu
     if (name !== wanted || kept) return void stream.resume();
     stream.once("limit", () => refuse(new Fault(wanted, `The ${wanted} is larger than ${Math.floor(most / 2 ** 20)} MB.`)));
     kept = pipeline(stream, createWriteStream(path, { flags: "wx", mode: 0o600 }));
-    kept.catch(() => undefined);
+    kept.catch((e) => {
+      disk = diskFault(e) ?? disk;
+      body.destroy(e);
+    });
   });
   parser.on("field", (name, value, info) => {
     if (info.valueTruncated || info.nameTruncated) refuse(new Fault(name.slice(0, 40), "is longer than any field of this form"));
@@ -79,8 +83,8 @@ async function received(request: Request, path: string, wanted: string, most: nu
   try {
     await pipeline(body, parser);
     await kept;
-  } catch {
-    throw refused ?? cutOff;
+  } catch (e) {
+    throw refused ?? disk ?? diskFault(e) ?? cutOff;
   } finally {
     clearTimeout(silence);
   }
@@ -88,6 +92,10 @@ async function received(request: Request, path: string, wanted: string, most: nu
   if (!kept) throw new Fault(wanted, `No ${wanted} came with this.`);
   return fields;
 }
+
+/** The disk's own trouble is not the sender's. */
+const diskFault = (e: unknown): Error | undefined =>
+  e instanceof Error && "code" in e && /^(ENOSPC|EDQUOT|EROFS|EACCES|EPERM|EIO)$/.test(String(e.code)) ? e : undefined;
 
 function parserFor(request: Request, wanted: string, most: number): busboy.Busboy {
   try {

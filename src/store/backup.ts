@@ -225,7 +225,7 @@ export async function restore(
     db.close();
   }
   const aside = await moveAside(folder, now);
-  for (const name of ["pictures", "shop.sqlite"]) await rename(join(next, name), join(folder, name));
+  for (const name of ["pictures", "shop.sqlite"]) await rename(/* turbopackIgnore: true */ join(next, name), join(folder, name));
   await rm(next, { recursive: true, force: true });
   markShop(folder);
   return { manifest, aside };

@@ -131,7 +131,7 @@ export async function sweepParts(now = Date.now()): Promise<number> {
     [thumbs(), (f: string) => f.endsWith(".part")],
     [arrivingFolder(), () => true],
   ] as const)
-    for (const f of (await readdir(dir).catch(() => [])).filter(isPart)) {
+    for (const f of (await readdir(/* turbopackIgnore: true */ dir).catch(() => [])).filter(isPart)) {
       const place = join(dir, f);
       const { mtimeMs } = await stat(place).catch(() => ({ mtimeMs: now }));
       if (now - mtimeMs <= A_DAY) continue;

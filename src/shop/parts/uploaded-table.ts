@@ -8,6 +8,7 @@ import type { ReadableStream } from "node:stream/web";
 import { Fault } from "@/core/fault";
 import { dataFolder } from "@/store/database";
 import { freeBytes, NO_ROOM } from "@/store/shop-folder";
+import { troubleIn } from "@/store/trouble";
 
 /** More than any list that a shop is sent; a wrong file is stopped here. */
 export const MOST_BYTES = 200e6;
@@ -66,7 +67,7 @@ export async function keepUpload(body: ReadableStream<Uint8Array>, said?: number
     return name;
   } catch (e) {
     await rm(path, { force: true });
-    if (e instanceof Fault) throw e;
+    if (e instanceof Fault || troubleIn(e)) throw e;
     throw new Fault("file", "was broken off on its way. Send it again");
   }
 }
