@@ -37,6 +37,17 @@ export function cookieNamed(header: string | undefined, name: string): string | 
   return undefined;
 }
 
+/** Refusals of a kind from one address are written down once in so long: who keeps knocking does not fill the disk. */
+const NEWS_MS = 60_000;
+const MOST_KNOWN = 1000;
+const told = new Map<string, number>();
+function isNews(line: string, now = Date.now()): boolean {
+  if (now - (told.get(line) ?? 0) < NEWS_MS) return false;
+  if (told.size >= MOST_KNOWN) told.clear();
+  told.set(line, now);
+  return true;
+}
+
 /** Nobody yet: lets a device be paired, or somebody sign in, and nothing else. */
 const stranger = (device: string): Presence => ({ here: false, role: "desk", name: "", device });
 
@@ -48,8 +59,8 @@ export async function admit({ path, method, cookie, fromOutside, address }: Aski
   const device = token ? await deviceOf(token) : null;
   if (!device) {
     if (FOR_PAIRING.test(path)) return { presence: stranger("") };
-    if (token) await logDoor({ what: "refused: the device is not paired any more", address });
-    else if (method !== "GET") await logDoor({ what: `refused: ${method} by a device that is not paired`, address });
+    const what = token ? "refused: the device is not paired any more" : method === "GET" ? null : `refused: ${method} by a device that is not paired`;
+    if (what && isNews(`${address} ${what}`)) await logDoor({ what, address });
     return { refused: "This device is not paired with the shop.", status: 401, goTo: "/pair" };
   }
   const sessionToken = cookieNamed(cookie, SESSION_COOKIE);

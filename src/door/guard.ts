@@ -1,7 +1,9 @@
 import { randomBytes } from "node:crypto";
 import { type IncomingMessage, Server as PlainServer, type ServerResponse } from "node:http";
 import { Server as SecureServer } from "node:https";
+import type { Duplex } from "node:stream";
 import type { TLSSocket } from "node:tls";
+import { notDone, troubleIn } from "@/store/trouble";
 import { isKnownHost, isLoopback, namesSaid } from "./address";
 import { admit } from "./admit";
 import { passFor } from "./pass";
@@ -22,13 +24,19 @@ export function standGuard(): void {
   for (const { prototype } of [PlainServer, SecureServer]) {
     const emit = prototype.emit as (event: string, ...args: unknown[]) => boolean;
     prototype.emit = function (this: PlainServer, event: string, ...args: unknown[]): boolean {
+      // nothing here is spoken but HTTP; the framework's own workshop uses more
+      if ((event === "upgrade" || event === "connect") && process.env.NODE_ENV === "production") {
+        (args[1] as Duplex).destroy();
+        return true;
+      }
       if (event !== "request") return emit.call(this, event, ...args);
       const [request, response] = args as [IncomingMessage, ServerResponse];
       letIn(request, response).then(
         (isIn) => isIn && emit.call(this, event, ...args),
         (e) => {
-          console.error(e);
-          refuse(response, 500, "The program on the shop’s computer failed.");
+          const trouble = troubleIn(e);
+          if (!trouble) console.error(e);
+          refuse(response, 503, trouble ? notDone("Nobody can be let in", trouble) : "The program on the shop’s computer failed.");
         },
       );
       return true;
@@ -39,7 +47,7 @@ export function standGuard(): void {
 async function letIn(request: IncomingMessage, response: ServerResponse): Promise<boolean> {
   for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
   const nonce = randomBytes(16).toString("base64");
-  const policy = contentSecurityPolicy(nonce);
+  const policy = contentSecurityPolicy(nonce, process.env.NODE_ENV !== "production");
   response.setHeader("content-security-policy", policy);
   if (!METHODS.includes(request.method ?? "")) {
     response.setHeader("allow", METHODS.join(", "));

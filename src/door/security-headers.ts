@@ -1,16 +1,20 @@
 /** What every answer tells the browser about what it may do. */
 
-/** Scripts run only if this program wrote them into this page. */
-export const contentSecurityPolicy = (nonce: string): string =>
+/**
+ * Scripts run only if this program wrote them into this page.
+ *
+ * @param workshop the framework's own reloading while somebody works on the program needs more
+ */
+export const contentSecurityPolicy = (nonce: string, workshop = false): string =>
   [
     "default-src 'self'",
     // the solver is WebAssembly
-    `script-src 'self' 'nonce-${nonce}' 'wasm-unsafe-eval'`,
+    `script-src 'self' 'nonce-${nonce}' 'wasm-unsafe-eval'${workshop ? " 'unsafe-eval'" : ""}`,
     // places on the Mat are set as styles of their elements
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' blob: data:",
     "font-src 'self'",
-    "connect-src 'self'",
+    `connect-src 'self'${workshop ? " ws:" : ""}`,
     "media-src 'self' blob:",
     "worker-src 'self' blob:",
     "object-src 'none'",

@@ -10,6 +10,7 @@ import { grey, job, step, testShop } from "@/store/test-shop";
 import { undoLast } from "@/store/undo";
 import { catalogue } from "../../../demo/shop/shelf";
 import { fromElsewhere } from "./changing";
+import * as signIn from "./door/sign-in/route";
 import * as file from "./jobs/[number]/file/route";
 import * as gear from "./jobs/[number]/gear/[part]/route";
 import * as pictures from "./jobs/[number]/pictures/route";
@@ -216,5 +217,16 @@ describe("the rest", () => {
     expect(await WebAssembly.validate(await (await solver.GET()).arrayBuffer())).toBe(true);
     const seen = await camera.GET(asked("/?subject=gear+case+cover"));
     expect([seen.status, seen.headers.get("content-type")]).toEqual([200, "image/jpeg"]);
+  });
+});
+
+describe("the forms at the door", () => {
+  it("read no more than there can be, and are answered in a sentence", async () => {
+    const ask = (body: string): Promise<Response> => signIn.POST(new Request("http://localhost/api/door/sign-in", { method: "POST", body }));
+    for (const [body, says] of [["x".repeat(100_000), /more than is asked/], ["{", /no answer/], ["[]", /./], ['{"person":1,"pin":"4071"}', /not paired/]] as const) {
+      const answer = await ask(body);
+      expect(answer.status).toBe(422);
+      expect((await answer.json()).says).toMatch(says);
+    } // biome-ignore format: a case a row
   });
 });

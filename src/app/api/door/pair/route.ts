@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { fromElsewhere } from "@/app/api/changing";
+import { smallJson } from "@/app/api/door/small-json";
 import { Fault, readWith } from "@/core/fault";
 import { sentence } from "@/core/sentence";
 import { cookieFor, DEVICE_COOKIE } from "@/door/admit";
@@ -16,7 +17,7 @@ export async function POST(request: Request): Promise<Response> {
   if (refused) return refused;
   try {
     if ((await whoAsks()).here) throw new Fault("", "this is the shop’s own computer: nothing is asked of it");
-    const { token, device } = await pairDevice(readWith(asked, await request.json().catch(() => null)));
+    const { token, device } = await pairDevice(readWith(asked, await smallJson(request)));
     await logDoor({ what: "paired", device: device.name });
     return Response.json({}, { headers: { "set-cookie": cookieFor(DEVICE_COOKIE, token, A_YEAR) } });
   } catch (e) {

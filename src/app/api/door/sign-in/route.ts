@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { fromElsewhere } from "@/app/api/changing";
+import { smallJson } from "@/app/api/door/small-json";
 import { Fault, readWith } from "@/core/fault";
 import { sentence } from "@/core/sentence";
 import { cookieFor, cookieNamed, DEVICE_COOKIE, SESSION_COOKIE } from "@/door/admit";
@@ -17,7 +18,7 @@ export async function POST(request: Request): Promise<Response> {
   const refused = fromElsewhere(request);
   if (refused) return refused;
   try {
-    const { person, pin } = readWith(asked, await request.json().catch(() => null));
+    const { person, pin } = readWith(asked, await smallJson(request));
     const device = await deviceOf(cookieNamed(request.headers.get("cookie") ?? "", DEVICE_COOKIE) ?? "");
     if (!device) throw new Fault("", "this device is not paired with the shop");
     const answer = await checkPin(person, device.id, pin);
