@@ -96,7 +96,8 @@ const server = alone ? createPlain() : createSecure({ ...(await certificate()), 
 // somebody who sends his heading byte by byte, or never ends a picture, holds nothing for long
 server.headersTimeout = 15_000;
 server.requestTimeout = 10 * 60_000;
-server.keepAliveTimeout = 5000;
+// longer than a screen is silent: a question is never sent into a connection that is being closed
+server.keepAliveTimeout = 65_000;
 server.maxConnections = 512;
 server.on("error", (e) => {
   console.error(

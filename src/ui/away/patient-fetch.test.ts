@@ -4,9 +4,16 @@ import { GIVE_UP_MS, patientFetch } from "./patient-fetch";
 import { pulseNow, sawPulse } from "./shop-pulse";
 
 const answer = new Response("ok");
-const silent: typeof fetch = (_, init) => new Promise((_done, failed) => init?.signal?.addEventListener("abort", () => failed(init.signal?.reason)));
-beforeEach(() => sawPulse("here"));
-afterEach(() => void vi.useRealTimers());
+/** What the shop says when it is asked how it is; null: it does not answer. */
+let state: object | null = null;
+beforeEach(() => {
+  state = { trouble: null, signedIn: true };
+  vi.stubGlobal("document", { hidden: false });
+  vi.stubGlobal("fetch", () => (state ? Promise.resolve(Response.json(state)) : Promise.reject(new TypeError("Failed to fetch"))));
+  sawPulse("here");
+});
+afterEach(() => void vi.unstubAllGlobals());
+const lost = (): Promise<Response> => Promise.reject(new TypeError("Failed to fetch"));
 
 describe("asking a shop that is away", () => {
   it("gives a save up after ten seconds, and says that it is not known to be saved", async () => {
@@ -16,35 +23,57 @@ describe("asking a shop that is away", () => {
       setTimeout(() => end.abort(new DOMException("", "TimeoutError")), ms / 1000);
       return end.signal;
     });
+    const silent: typeof fetch = (_, init) => new Promise((_done, failed) => init?.signal?.addEventListener("abort", () => failed(init.signal?.reason)));
+    state = null;
     const from = performance.now();
     const e = await patientFetch(silent)("/jobs/J-0001/judge", { headers: { "next-action": "x" } }).catch((x) => x);
     expect(performance.now() - from).toBeGreaterThanOrEqual(GIVE_UP_MS / 1000 - 1);
     expect(whatFailed(e, "Not saved", "Try again.")).toMatch(/^Not saved, as far as is known: the shop’s computer did not answer in ten seconds/);
-    expect(pulseNow()).toBe("away");
+    await vi.waitFor(() => expect(pulseNow()).toBe("away"));
     vi.restoreAllMocks();
   });
 
   it("lets a page that is fetched anew wait until it answers, so that the one in hand stays", async () => {
     let tries = 0;
-    const ask = patientFetch(() => (++tries < 3 ? Promise.reject(new TypeError("Failed to fetch")) : Promise.resolve(answer)));
-    const page = ask("/jobs/J-0001/judge", { headers: { rsc: "1" } });
-    await Promise.resolve();
+    state = null;
+    const page = patientFetch(() => (++tries < 3 ? lost() : Promise.resolve(answer)))("/jobs/J-0001/judge", { headers: { rsc: "1" } });
     for (let i = 0; i < 2; i++) {
       await vi.waitFor(() => expect(pulseNow()).toBe("away"));
+      await new Promise((done) => setTimeout(done, 20));
+      expect(tries).toBe(i + 1);
       sawPulse("here");
     }
-    expect([await page, tries, pulseNow()]).toEqual([answer, 3, "here"]);
+    expect([await page, tries]).toEqual([answer, 3]);
+  });
+
+  it("asks again at once where only one question was lost, and not without end", async () => {
+    let tries = 0;
+    expect(await patientFetch(() => (++tries < 2 ? lost() : Promise.resolve(answer)))("/x", { headers: { rsc: "1" } })).toBe(answer);
+    expect(pulseNow()).toBe("here");
+    tries = 0;
+    await expect(
+      patientFetch(() => {
+        tries++;
+        return lost();
+      })("/x", { headers: { rsc: "1" } }),
+    ).rejects.toThrow("Failed");
+    expect(tries).toBe(3);
+  });
+
+  it("says of a save that somebody has to sign in", async () => {
+    const e = await patientFetch(() => Promise.resolve(new Response("{}", { status: 401 })))("/x", { headers: { "next-action": "x" } }).catch((x) => x);
+    expect(whatFailed(e, "Not saved", "What you typed is kept.")).toMatch(/^Not saved: nobody is signed in on this screen any more/);
   });
 
   it("asks for all else as it is asked, once", async () => {
-    const refused = patientFetch(() => Promise.reject(new TypeError("Failed to fetch")));
     for (const headers of [undefined, { rsc: "1", "next-router-prefetch": "1" }])
-      await expect(refused("/api/known/kind", headers && { headers })).rejects.toThrow("Failed");
+      await expect(patientFetch(lost)("/api/known/kind", headers && { headers })).rejects.toThrow("Failed");
     expect(pulseNow()).toBe("here");
   });
 
   it("leaves a page that nobody waits for any more", async () => {
-    const gone = AbortSignal.abort(new DOMException("", "AbortError"));
-    await expect(patientFetch(() => Promise.reject(gone.reason))("/x", { headers: { rsc: "1" }, signal: gone })).rejects.toThrow();
+    const given = new DOMException("", "AbortError");
+    for (const signal of [AbortSignal.abort(given), undefined])
+      await expect(patientFetch(() => Promise.reject(given))("/x", { headers: { rsc: "1" }, ...(signal ? { signal } : {}) })).rejects.toThrow();
   });
 });
