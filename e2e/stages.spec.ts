@@ -1,4 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
+import { JOB_PLACES } from "../demo/shop/places";
 import { BenchHand } from "./bench-hand";
 
 test("the board shows the earliest promise first and takes up the next job with one key", async ({ page }) => {
@@ -24,24 +25,6 @@ test("day and night are one key apart, and stay over a reload", async ({ page })
   await page.keyboard.press("t");
 });
 
-const PLACES = [
-  "take-in",
-  "strip",
-  "judge",
-  "judge/train",
-  "judge/why",
-  "judge/hardware",
-  "match",
-  "match/basket",
-  "match/quote",
-  "match/arrival",
-  "lube",
-  "rebuild",
-  "hand-back",
-  "sheet",
-  "history",
-  "ending",
-];
 const SCREENS = [
   "/",
   "/parts",
@@ -50,10 +33,16 @@ const SCREENS = [
   "/shelf",
   "/suppliers",
   "/hazards",
+  "/backup",
+  "/people",
+  "/customers",
+  "/job-files",
+  "/pair",
+  "/sign-in",
   "/parts/part",
   "/parts/part?number=VLB-42-242",
   "/scan",
-  ...["J-0142", "J-0138", "J-0131"].flatMap((job) => PLACES.map((place) => `/jobs/${job}/${place}`)),
+  ...["J-0142", "J-0138", "J-0131"].flatMap((job) => JOB_PLACES.map((place) => `/jobs/${job}/${place}`)),
   ...["J-0144/take-in", "J-0143/strip", "J-0137/match", "J-0140/lube", "J-0140/rebuild", "J-0135/hand-back", "J-0142/judge/gear/p7"].map((at) => `/jobs/${at}`),
 ];
 

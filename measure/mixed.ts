@@ -10,6 +10,7 @@ import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
 import { promisify } from "node:util";
 import sharp from "sharp";
+import { JOB_PLACES } from "../demo/shop/places";
 import { serveBuilt, stop } from "../scripts/serve-built";
 
 const MINUTES = Number(process.argv[2] ?? 60);
@@ -26,24 +27,6 @@ const count = new Map<string, number>();
 const note = (map: Map<string, number>, key: string): void => void map.set(key, (map.get(key) ?? 0) + 1);
 
 const JOBS = ["J-0135", "J-0137", "J-0138", "J-0139", "J-0140", "J-0141", "J-0142", "J-0143", "J-0144", "J-0145"];
-const PAGES = [
-  "take-in",
-  "strip",
-  "judge",
-  "judge/train",
-  "judge/why",
-  "judge/hardware",
-  "match",
-  "match/basket",
-  "match/quote",
-  "lube",
-  "rebuild",
-  "hand-back",
-  "sheet",
-  "history",
-  "tag",
-  "ending",
-];
 const any = <T>(xs: readonly T[]): T => xs[Math.floor(Math.random() * xs.length)] as T;
 
 async function get(who: string, path: string, holds: RegExp): Promise<void> {
@@ -68,7 +51,7 @@ async function post(who: string, path: string, body: FormData | string): Promise
 async function bench(who: string): Promise<void> {
   for (let n = 0; Date.now() < until; n++) {
     const job = any(JOBS);
-    await get(who, `/jobs/${job}/${any(PAGES)}`, new RegExp(job));
+    await get(who, `/jobs/${job}/${any([...JOB_PLACES, "tag"])}`, new RegExp(job));
     await get(who, `/api/jobs/${job}/version`, /version/);
     if (n % 7 === 0) {
       const form = new FormData();

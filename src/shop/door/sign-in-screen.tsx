@@ -6,6 +6,7 @@ import { KeyButton } from "@/ui/key-button";
 import { PageTitle } from "@/ui/page-title";
 import { PickRow } from "@/ui/pick-row";
 import { askDoor } from "./ask-door";
+import { PinField } from "./pin-field";
 
 /** Who works at this device now: a name and its PIN. */
 export function SignInScreen({ people, next }: { readonly people: readonly { readonly id: number; readonly name: string }[]; readonly next: string }) {
@@ -44,17 +45,7 @@ export function SignInScreen({ people, next }: { readonly people: readonly { rea
         <label htmlFor={id} className="text-[21px] font-semibold">
           PIN
         </label>
-        <input
-          id={id}
-          type="password"
-          inputMode="numeric"
-          autoComplete="off"
-          className="field figure tracking-[0.3em]"
-          maxLength={8}
-          value={pin}
-          onChange={(e) => setPin(e.target.value.replace(/\D/g, ""))}
-          onKeyDown={(e) => e.key === "Enter" && void signIn()}
-        />
+        <PinField id={id} value={pin} onType={setPin} onEnter={() => void signIn()} />
         <FaultLine says={fault} className="text-[20px]" />
         <div className="grid grid-cols-3 gap-2">
           {["1", "2", "3", "4", "5", "6", "7", "8", "9"].map((n) => (

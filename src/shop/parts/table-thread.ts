@@ -1,6 +1,7 @@
 import { Worker } from "node:worker_threads";
 import { Fault } from "@/core/fault";
 import { database, takeBackAbandoned } from "@/store/database";
+import { answerOf } from "../thread-answer";
 import type { HowToRead } from "./catalogue-import";
 import type { ImportReport, Told } from "./import-report";
 
@@ -35,17 +36,9 @@ export async function onTable(work: TableWork, tell: HowToRead["tell"]): Promise
 }
 
 function inThread(work: TableWork, tell: HowToRead["tell"]): Promise<ImportReport> {
-  return new Promise((done, failed) => {
-    const worker = new Worker(new URL("../../workers/table-worker.ts", import.meta.url), {
-      workerData: work,
-      resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
-    });
-    worker.on("message", (told: TableTold) => {
-      if ("rows" in told) tell?.(told.rows);
-      else if ("done" in told) done(told.done);
-      else failed(new Fault(told.path, told.says));
-    });
-    worker.once("error", failed);
-    worker.once("exit", () => failed(new Error("the thread ended without an answer")));
+  const worker = new Worker(new URL("../../workers/table-worker.ts", import.meta.url), {
+    workerData: work,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
   });
+  return answerOf(worker, tell);
 }

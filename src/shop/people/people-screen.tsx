@@ -7,6 +7,7 @@ import { whatFailed } from "@/ui/ask-shop";
 import { dayAs } from "@/ui/day";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { PinField } from "../door/pin-field";
 import type { FormAnswer } from "../forms/answered";
 import { ShopHead } from "../shop-head";
 import { makePairing, type Pairing, setPerson, takeDeviceOut, takePersonIn, takePersonOut } from "./actions";
@@ -78,16 +79,7 @@ function People({ people }: Pick<Shown, "people">) {
           <label htmlFor={ids.pin} className="text-[20px] font-semibold">
             PIN, 4 to 8 figures
           </label>
-          <input
-            id={ids.pin}
-            type="password"
-            inputMode="numeric"
-            autoComplete="new-password"
-            className="field figure"
-            maxLength={8}
-            value={pin}
-            onChange={(e) => setPin(e.target.value.replace(/\D/g, ""))}
-          />
+          <PinField id={ids.pin} value={pin} onType={setPin} isNew />
         </div>
         <div className="col-span-2">
           <label htmlFor={ids.role} className="text-[20px] font-semibold">
@@ -145,16 +137,7 @@ function PersonRow({ person }: { readonly person: Shown["people"][number] }) {
         <div className="flex items-end gap-3 pt-2">
           <label htmlFor={id} className="flex-1 text-[19px]">
             New PIN of {person.name}
-            <input
-              id={id}
-              type="password"
-              inputMode="numeric"
-              autoComplete="new-password"
-              className="field figure"
-              maxLength={8}
-              value={pin}
-              onChange={(e) => setPin(e.target.value.replace(/\D/g, ""))}
-            />
+            <PinField id={id} value={pin} onType={setPin} isNew />
           </label>
           <button type="button" className="key-button main" onClick={() => void give()}>
             Set it
