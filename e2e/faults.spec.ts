@@ -52,6 +52,39 @@ test("a shop that goes away is seen before anything is tried; the page in hand s
   await expect(page.getByLabel("Maker", { exact: true })).toHaveValue("Corvane");
 });
 
+test("a page that broke off on its way comes back by itself", async ({ browser }) => {
+  // what fetches pages beside the page would hide them from the test
+  const context = await browser.newContext({ serviceWorkers: "block" });
+  const page = await context.newPage();
+  const hand = new BenchHand(page);
+  await hand.open(shop);
+  await hand.button(/Take in/).click();
+  await page.waitForURL(/take-in$/);
+  await hand.write("Kind of unit", "sock knitter");
+  const address = page.url();
+  await page.goto(shop);
+  let parts = [0.3, 0.9];
+  await page.route(address, async (route) => {
+    const part = route.request().resourceType() === "document" ? parts[0] : undefined;
+    if (part === undefined) return route.fallback();
+    parts = parts.slice(1);
+    const whole = await route.fetch();
+    const text = await whole.text();
+    await route.fulfill({ response: whole, body: text.slice(0, Math.round(text.length * part)) });
+  });
+  await page.goto(address);
+  await expect(page.getByText("One moment …")).toBeVisible();
+  // the second looks whole and hears nothing: what is typed into it is not lost
+  await page.getByLabel("Kind of unit").fill("stocking knitter", { timeout: 20_000 });
+  expect(parts).toEqual([]);
+  await page.waitForEvent("load", { timeout: 20_000 });
+  await expect(page.getByLabel("Kind of unit")).toHaveValue("stocking knitter");
+  await page.waitForTimeout(2000);
+  await hand.open(address);
+  await expect(page.getByLabel("Kind of unit")).toHaveValue("stocking knitter");
+  await context.close();
+});
+
 test("a shop whose database is gone says so on every screen, and comes back from the back-up that was made by a press", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open(shop);

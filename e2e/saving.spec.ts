@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
 test("a save from a stale screen is refused with what changed, and nothing is written over", async ({ page, context }) => {
@@ -52,6 +52,71 @@ test("what two screens typed into one field is shown side by side", async ({ pag
   await new BenchHand(second).reload();
   await expect(second.getByLabel("In the customer’s words")).toHaveValue("Paddle stops.");
   await other?.close();
+});
+
+/** The next change of a job is done by the shop, and its answer lost on the way. */
+async function loseAnswer(page: Page): Promise<void> {
+  let isLost = false;
+  await page.route("**/jobs/**", async (route) => {
+    if (isLost || !route.request().postData()?.includes('"sending"')) return route.fallback();
+    isLost = true;
+    await route.fetch();
+    await route.abort("connectionreset");
+  });
+}
+
+test("a field whose answer was lost goes on by itself, and is not told that somebody else was here", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 2", complaint: "Cold." });
+  // this screen does not follow the job, so that only the save can find it out
+  await page.route("**/version", (route) => route.abort());
+  const words = page.getByLabel("In the customer’s words");
+  await loseAnswer(page);
+  await words.fill("Cold on the left.");
+  await words.blur();
+  await expect(page.getByText(/does not answer/).first()).toBeVisible();
+  await words.fill("Cold on the right.");
+  await words.blur();
+  await hand.saved();
+  await expect(page.getByRole("alert").filter({ hasText: /out of date|did arrive/ })).toHaveCount(0);
+  await hand.reload();
+  await expect(words).toHaveValue("Cold on the right.");
+});
+
+test("a step whose answer was lost is laid down once, however often it is pressed", async ({ page }) => {
+  const hand = new BenchHand(page);
+  const number = await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 3", complaint: "Cold." });
+  await page.locator("body").press("Space");
+  await page.waitForURL(/strip$/);
+  await hand.clearSafetyGate();
+  await page.route("**/version", (route) => route.abort());
+  await page.keyboard.press("n");
+  await page.keyboard.type("rear cover");
+  await page.keyboard.press("Enter");
+  await loseAnswer(page);
+  await page.keyboard.press("Space");
+  await expect(page.getByText(/does not answer/).first()).toBeVisible();
+  await page.keyboard.press("Space");
+  const mat = page.getByRole("region", { name: "The Mat" });
+  await expect(mat.getByLabel("Step 1: rear cover")).toBeVisible();
+  await expect(hand.recording(2)).toBeVisible();
+  await hand.open(`/jobs/${number}/history`);
+  await expect(page.getByText("laid down step 1: rear cover")).toHaveCount(1);
+});
+
+test("something else pressed after a lost answer is not done blindly: the screen first shows what did arrive", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 4", complaint: "Cold." });
+  await page.route("**/version", (route) => route.abort());
+  await loseAnswer(page);
+  await hand.button("Battery").click();
+  await expect(page.getByText(/does not answer/).first()).toBeVisible();
+  await hand.button(/✓ Consents/).click();
+  await expect(page.getByText("Not done yet: what was sent before did arrive, and is shown now. Press once more if this is still wanted.")).toBeVisible();
+  await expect(hand.button("Battery")).toHaveAttribute("aria-pressed", "true");
+  await expect(hand.button(/✓ Consents/)).toBeVisible();
+  await hand.button(/✓ Consents/).click();
+  await expect(hand.button(/✓ Consents/)).toHaveCount(0);
 });
 
 test("a wrong amount gets its sentence at the field, and stays there to be mended", async ({ page }) => {

@@ -80,10 +80,21 @@ const noise: string[] = [];
 page.on("pageerror", (e) => noise.push(String(e).slice(0, 120)));
 await page.goto(`${shop}/jobs/${number}/take-in`);
 let typed = "";
+let without = 0;
+const shown: string[] = [];
 async function type(): Promise<void> {
   for (let n = 0; !over; n++) {
-    typed = `hums ${n}`;
-    await page.getByLabel("In the customer’s words").fill(typed);
+    const field = page.getByLabel("In the customer’s words");
+    // while the shop is away the page may say so instead
+    const isTyped = await field.fill(`hums ${n}`, { timeout: 10_000 }).then(
+      () => true,
+      () => false,
+    );
+    if (isTyped) typed = `hums ${n}`;
+    else {
+      without++;
+      shown.push(((await page.locator("body").textContent()) ?? "").replace(/\s+/g, " ").slice(0, 200));
+    }
     await wait(400);
   }
 }
@@ -101,7 +112,12 @@ for (let i = 0; i < KILLS; i++) {
 over = true;
 await working;
 const isKept = page.waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 60_000 });
-await isKept.catch(() => wrong.push("what was typed in the browser did not arrive by itself"));
+await isKept.catch(async () => {
+  await page.screenshot({ path: join(tmpdir(), "kills-left.png") });
+  wrong.push(`what was typed in the browser did not arrive by itself: ${(await page.getByRole("alert").allInnerTexts()).join(" / ").slice(0, 300)}`);
+});
+const isThere = await page.getByLabel("In the customer’s words").isVisible();
+if (!isThere) wrong.push(`the page did not come back by itself: ${shown.at(-1)}`);
 await browser.close();
 const down = new Promise((done) => server.once("exit", done));
 server.kill("SIGTERM");
@@ -122,6 +138,7 @@ console.log(
   `${KILLS} kills in ${((performance.now() - begun) / 60_000).toFixed(1)} minutes; ${said.pictures.size} pictures, ${said.jobs.length} of ${said.askedJobs} jobs acknowledged; ${wrong.length} times wrong`,
 );
 for (const w of wrong.slice(0, 20)) console.log(`  ${w}`);
+if (without) console.log(`  the field was not there for ten seconds ${without} times: ${[...new Set(shown)].slice(0, 5).join("\n    ")}`);
 if (noise.length) console.log(`  errors in the page: ${[...new Set(noise)].join("; ")}`);
 rmSync(folder, { recursive: true, force: true });
 process.exit(wrong.length ? 1 : 0);

@@ -4,6 +4,9 @@ import { useEffect, useState } from "react";
 import { z } from "zod";
 import { capital } from "@/core/sentence";
 import { askShop, unreached } from "@/ui/ask-shop";
+import { whenHere } from "@/ui/away/patient-fetch";
+import { keepAsking } from "@/ui/away/shop-pulse";
+import { jsonFrom } from "@/ui/browser-store";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 
@@ -28,9 +31,43 @@ function useTrouble(): Told | null {
   return trouble;
 }
 
+/** So often in two minutes a screen that broke off is loaded again without being asked. */
+const MOST_TRIES = 5;
+const WITHIN_MS = 120_000;
+const times = z.array(z.number());
+
+/** Whether it may be loaded again by itself: not without end. */
+function mayTry(): boolean {
+  try {
+    const before = times.safeParse(jsonFrom(sessionStorage.getItem("loaded-again"))).data ?? [];
+    const lately = before.filter((at) => Date.now() - at < WITHIN_MS);
+    if (lately.length >= MOST_TRIES) return false;
+    sessionStorage.setItem("loaded-again", JSON.stringify([...lately, Date.now()]));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** A screen that could not be shown because the shop's computer went away under it comes back by itself. */
+function useComeBack(error: Error): void {
+  useEffect(() => {
+    let shown = true;
+    const end = keepAsking();
+    void whenHere().then((wasAway) => {
+      if (shown && (wasAway || unreached(error)) && mayTry()) location.reload();
+    });
+    return () => {
+      shown = false;
+      end();
+    };
+  }, [error]);
+}
+
 /** Something that nobody foresaw. What was typed is still in the browser and in the shop. */
-export function FaultPage({ reset, digest }: { reset: () => void; digest: string | undefined }) {
+export function FaultPage({ error }: { error: Error & { digest?: string } }) {
   const trouble = useTrouble();
+  useComeBack(error);
   return (
     <main className="mx-auto flex max-w-[760px] flex-col gap-5 p-16">
       <h1 className="text-[44px]">{trouble?.reading === false ? "The shop cannot be opened." : "This screen could not be shown."}</h1>
@@ -41,11 +78,11 @@ export function FaultPage({ reset, digest }: { reset: () => void; digest: string
       ) : (
         <p className="text-[22px]">
           What you typed is kept, and the other screens work. Try again; if it comes back, restart the program on the shop’s computer
-          {digest ? ` and tell whoever looks after it the mark ${digest}` : ""}.
+          {error.digest ? ` and tell whoever looks after it the mark ${error.digest}` : ""}.
         </p>
       )}
       <div className="flex gap-3">
-        <KeyButton keyName=" " look="main" onPress={reset}>
+        <KeyButton keyName=" " look="main" onPress={() => location.reload()}>
           Try again
         </KeyButton>
         <KeyLink keyName="Home" href="/">

@@ -4,11 +4,11 @@ import "./surface.css";
 import { FaultPage } from "./fault-page";
 
 /** Where even the layout failed. */
-export default function GlobalError({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
+export default function GlobalError({ error }: { error: Error & { digest?: string } }) {
   return (
     <html lang="en" data-theme="day">
       <body>
-        <FaultPage reset={reset} digest={error.digest} />
+        <FaultPage error={error} />
       </body>
     </html>
   );

@@ -23,6 +23,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
   return (
     <html lang="en" data-theme={theme}>
       <body>
+        <script src="/awake.js" async />
         {trouble && !trouble.reading ? <TroubleScreen {...trouble} /> : children}
         <AwayBar trouble={trouble} asks={here || session !== undefined} />
         <KeySheet />

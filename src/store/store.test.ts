@@ -18,6 +18,7 @@ import { createJob, setHead } from "./jobs";
 import { addReading, keepHardwareFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain } from "./judge";
 import { keepPicture } from "./picture-files";
 import { addPicture, readPicture } from "./pictures";
+import { asSent, DoneBefore } from "./sending";
 import { layDown } from "./strip";
 import { faultOf, grey, job, step, testShop } from "./test-shop";
 
@@ -64,6 +65,27 @@ describe("changing a job", () => {
     expect((stale as StaleSave).changes.map((c) => c.what)).toEqual(["complaint: clicks"]);
     // a version that the job never had is no screen of this shop
     expect(await setHead(number, 99, { complaint: "x" }, "x").catch((e: unknown) => e)).toBeInstanceOf(StaleSave);
+  });
+
+  it("does once what a screen sends again under the same name, and tells a screen which changes were its own", async () => {
+    const number = await createJob();
+    const add = (name: string, version: number, what: string) => asSent(name, () => setHead(number, version, { complaint: what }, what));
+    expect(await add("n1", 1, "hums")).toBe(2);
+    const again = await add("n1", 1, "hums").catch((e: unknown) => e);
+    expect(again).toBeInstanceOf(DoneBefore);
+    expect((again as DoneBefore).version).toBe(2);
+    expect((await jobHistory(number)).map((l) => l.what)).toEqual(["hums", "taken in"]);
+    const stale = await add("n2", 1, "clicks").catch((e: unknown) => e);
+    expect((stale as StaleSave).changes.map((c) => c.sending)).toEqual(["n1"]);
+    // the same name on another job is another sending
+    const other = await createJob();
+    expect(await asSent("n1", () => setHead(other, 1, { complaint: "howls" }, "howls"))).toBe(2);
+    // an action of two changes is one sending
+    const both = asSent("n3", async () => setHead(number, await setHead(number, 2, { model: "a" }, "a"), { model: "b" }, "b"));
+    expect(await both).toBe(4);
+    // what failed was not done
+    await asSent("n4", () => changeJob(number, 4, () => Promise.reject(new Fault("x", "no")))).catch(() => undefined);
+    expect(await add("n4", 4, "rattles")).toBe(5);
   });
 
   it("leaves nothing of a change that fails half-way", async () => {

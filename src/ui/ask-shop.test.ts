@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { z } from "zod";
-import { askShop, whatFailed } from "./ask-shop";
+import { askShop, unreached, whatFailed } from "./ask-shop";
 
 const answering = (answer: Response | Error): void => {
   vi.stubGlobal("fetch", () => (answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)));
@@ -27,6 +27,10 @@ describe("what the shop's computer answered", () => {
       answering(answer);
       expect(await said()).toMatch(/^Not saved: the program on the shop’s computer failed at \d\d:\d\d:\d\d\. Try again\. Tell /);
     }
+  });
+  it("takes an answer that broke off for none", () => {
+    expect(unreached(new Error("Connection closed."))).toBe(true);
+    expect(unreached(new Error("answered 500"))).toBe(false);
   });
   it("says so when the page is older than the program", () => {
     expect(whatFailed(new Error("Server Action was not found on the server"), "Not saved", "What you typed is kept.")).toBe(

@@ -19,8 +19,11 @@ export async function askShop<T>(url: string | URL, schema: z.ZodType<T>, signal
 /** Nobody is signed in on this screen any more. */
 export class SignedOut extends Error {}
 
-/** Whether nobody answered at all. */
-export const unreached = (e: unknown): boolean => e instanceof TypeError || gaveUp(e);
+/** Whether nobody answered, or not to the end. */
+export const unreached = (e: unknown): boolean => e instanceof TypeError || gaveUp(e) || brokeOff(e);
+
+/** Whether the connection broke while the answer came: the framework says so in an error of its own. */
+const brokeOff = (e: unknown): boolean => e instanceof Error && e.message.startsWith("Connection closed");
 
 /** Whether the answer did not come in the time that is waited for it. */
 const gaveUp = (e: unknown): boolean => e instanceof DOMException && e.name === "TimeoutError";

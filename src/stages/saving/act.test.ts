@@ -3,6 +3,7 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { passFor } from "@/door/pass";
 import { StaleSave } from "@/store/change";
+import { DoneBefore, sentNow } from "@/store/sending";
 import { act, actAtDesk } from "./act";
 
 const presence: { here: boolean; role: "desk" | "owner"; name: string; device: string; session: number | undefined } = {
@@ -43,6 +44,15 @@ describe("the way of every action", () => {
       throw new StaleSave(changes);
     });
     expect(await stale).toMatchObject({ ok: false, stale: changes });
+  });
+  it("answers what was sent before and done, its answer lost, as it would have been answered then", async () => {
+    const work = vi.fn(async () => {
+      expect(sentNow()?.name).toBe("n1");
+      throw new DoneBefore(7);
+    });
+    const strict = z.strictObject({ number: z.string() });
+    expect(await act(strict, { number: "J-0001", sending: "n1" }, work)).toEqual({ ok: true, version: 7 });
+    expect(work).toHaveBeenCalledWith({ number: "J-0001" });
   });
   it("answers somebody who may not with who they are, and does no work", async () => {
     const work = vi.fn();

@@ -5,6 +5,7 @@ import { createContext, type ReactNode, type RefObject, useCallback, useContext,
 import { z } from "zod";
 import { askShop, unreached, whatFailed } from "@/ui/ask-shop";
 import type { ActionResult } from "./act";
+import { Unanswered } from "./unanswered";
 
 type Action = (input: never) => Promise<ActionResult>;
 
@@ -49,36 +50,54 @@ function useFollow(number: string, seen: RefObject<number>, enabled: boolean): v
   }, [number, enabled, router, seen]);
 }
 
+/** Said where something is sent from a screen that had not heard that what it sent before was done. */
+const ARRIVED = "Not done yet: what was sent before did arrive, and is shown now. Press once more if this is still wanted.";
+
 /** Holds the version a screen shows, sends its actions one after the other, and says so when the screen is behind. */
 export function JobProvider({ number, version, children }: { number: string; version: number; children: ReactNode }) {
   const router = useRouter();
   const seen = useRef(version);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const unanswered = useRef(new Unanswered());
   const [stale, setStale] = useState<readonly { at: string; what: string }[] | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {
-    if (version > seen.current) seen.current = version;
+    if (version <= seen.current) return;
+    seen.current = version;
+    unanswered.current.clear();
   }, [version]);
 
   const run = useCallback(
     (action: Action, input: object = {}): Promise<ActionResult> => {
       const turn = queue.current.then(async (): Promise<ActionResult> => {
+        const text = JSON.stringify(input);
+        const name = unanswered.current.nameFor(action, text);
         try {
-          const result = await action({ number, version: seen.current, ...input } as never);
+          const result = await action({ number, version: seen.current, ...input, sending: name } as never);
+          const last = !result.ok && result.stale?.at(-1);
+          if (last && unanswered.current.explains(result.stale ?? [])) {
+            seen.current = Math.max(seen.current, last.version);
+            unanswered.current.clear();
+            router.refresh();
+            setFault(ARRIVED);
+            return { ok: false, path: "", says: ARRIVED, again: "now" };
+          }
+          unanswered.current.answered(name);
           if (result.ok) seen.current = Math.max(seen.current, result.version);
           else if (result.stale) setStale(result.stale);
           setFault(result.ok || result.stale ? null : result.says);
           return result;
         } catch (e) {
+          unanswered.current.lost(name, action, text);
           const says = whatFailed(e, "Not saved", "What you typed is kept here; try again.");
           setFault(says);
-          return { ok: false, path: "", says, ...(unreached(e) ? { unreached: true } : {}) };
+          return { ok: false, path: "", says, ...(unreached(e) ? { again: "when it answers" } : {}) };
         }
       });
       queue.current = turn;
       return turn;
     },
-    [number],
+    [number, router],
   );
   // a jump of more than one means that somebody else was here too: keep the old version, so that the next save is refused
   const sawVersion = useCallback((v: number) => {

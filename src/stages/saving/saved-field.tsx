@@ -24,11 +24,12 @@ export interface SavedFieldProps {
   className?: string;
 }
 
-/** What is kept of a field in the browser: what was typed, and what the job said then. */
-const keptField = z.object({ text: z.string(), base: z.string() });
+/** What is kept of a field in the browser: what was typed, what the job said then, and what was sent and not answered. */
+const keptField = z.object({ text: z.string(), base: z.string(), sent: z.array(z.string()).default([]) });
 
 const PAUSE_MS = 450;
 const RETRY_MS = 4000;
+const MOST_SENT = 20;
 
 /**
  * A field that saves what is typed at once: each stroke is kept in the browser, and sent after a short pause or on leaving the field. After a
@@ -45,27 +46,34 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const base = useRef(value);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const current = useRef(value);
-  const sent = useRef(value);
+  /** what was sent since the shop last answered: any of it may be what the job says now */
+  const sent = useRef<readonly string[]>([]);
   const refused = useRef(false);
 
   const send = useCallback(
     async (said: string) => {
       clearTimeout(timer.current);
-      if (said === base.current) {
+      if (said === base.current && !sent.current.length) {
         // back to what the job says: nothing to save, and nothing wrong any more
         setFault(null);
         if (refused.current) say(null);
         refused.current = false;
         return forgetInBrowser(key);
       }
-      sent.current = said;
+      sent.current = [...sent.current.filter((t) => t !== said), said].slice(-MOST_SENT);
+      keepInBrowser(key, JSON.stringify({ text: current.current, base: base.current, sent: sent.current }));
       const result = await save(said);
       refused.current = !result.ok;
       if (result.ok) {
         base.current = said;
+        sent.current = [];
         setFault(null);
         if (current.current === said) forgetInBrowser(key);
-      } else if (result.unreached) {
+      } else if (result.again === "now") {
+        // setting a field twice is setting it once
+        say(null);
+        void latestSend.current(current.current);
+      } else if (result.again) {
         // the shop will answer again: until then it is tried without being asked
         setFault(result.says);
         timer.current = setTimeout(() => void latestSend.current(current.current), RETRY_MS);
@@ -91,16 +99,19 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
     if (kept.text === value) return forgetInBrowser(key);
     current.current = kept.text;
     setText(kept.text);
-    if (kept.base === value) void send(kept.text);
+    sent.current = kept.sent;
+    // what the job says may be what this field sent without hearing that it arrived
+    if (kept.base === value || kept.sent.includes(value)) void send(kept.text);
     else setTheirs(value);
   }, [key, send, value]);
 
   // another screen, or another field, changed the job: follow it unless something is being typed here
   useEffect(() => {
     if (value === base.current) return;
-    // our own save came back before its answer did
-    if (value === sent.current) {
+    // our own save came back before its answer did, or without one
+    if (sent.current.includes(value)) {
       base.current = value;
+      if (current.current === value) sent.current = [];
       return;
     }
     if (current.current === base.current) {
@@ -113,7 +124,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const typed = (said: string): void => {
     setText(said);
     current.current = said;
-    keepInBrowser(key, JSON.stringify({ text: said, base: base.current }));
+    keepInBrowser(key, JSON.stringify({ text: said, base: base.current, sent: sent.current }));
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void send(said), PAUSE_MS);
   };

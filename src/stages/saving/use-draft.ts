@@ -2,12 +2,16 @@
 
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
+import { unreached } from "@/ui/ask-shop";
 import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { keepDraft } from "./draft-action";
 import { useJob } from "./job-context";
 
 /** So long a copy that the shop has is still looked at, ms: a page that was on its way while it was saved does not show it yet. */
 const ON_ITS_WAY_MS = 15_000;
+
+/** After so long what the shop did not take is sent again, ms. */
+const AGAIN_MS = 4000;
 
 /** What was kept, read by its schema; undefined: nothing was kept, or it is not of this form. */
 function readAs<T>(schema: z.ZodType<T>, kept: unknown): T | undefined {
@@ -38,13 +42,17 @@ export function useDraft<T>(field: string, kept: unknown, schema: z.ZodType<T>, 
       const text = JSON.stringify(value);
       const blank = text === emptyText;
       keepInBrowser(key, text);
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => {
+      const send = (): void => {
         keepDraft({ number, field, value: blank ? null : value }).then(
           () => savedInShop(key, text, blank),
-          () => undefined,
+          (e) => {
+            // the browser has it meanwhile
+            if (unreached(e) && keptInBrowser(key) === text) timer.current = setTimeout(send, AGAIN_MS);
+          },
         );
-      }, 250);
+      };
+      clearTimeout(timer.current);
+      timer.current = setTimeout(send, 250);
     },
     [number, field, key, emptyText],
   );

@@ -28,7 +28,7 @@ export function useFieldFault(): {
     took: (result) => {
       setFault(result.ok ? null : { field: result.path, says: result.says });
       // what is out of date is said above, with what changed; so is what has no field any more, because the form was left meanwhile
-      if (shown.current && !result.ok && !result.stale && !result.unreached) say(null);
+      if (shown.current && !result.ok && !result.stale && !result.again) say(null);
       return result.ok;
     },
   };

@@ -76,7 +76,7 @@ export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResu
     };
     const says = (v: unknown): string =>
       Array.isArray(v)
-        ? v.join(", ")
+        ? v.join(", ") || "none"
         : v === true
           ? "yes"
           : v === false

@@ -33,6 +33,24 @@ describe("asking a shop that is away", () => {
     vi.restoreAllMocks();
   });
 
+  it("takes an answer that breaks off half-way for none", async () => {
+    const half = (): Response =>
+      new Response(
+        new ReadableStream({
+          start(c) {
+            c.enqueue(new TextEncoder().encode("0:[half"));
+            setTimeout(() => c.error(new TypeError("network error")), 5);
+          },
+        }),
+      );
+    let tries = 0;
+    const page = await patientFetch(async () => (++tries < 3 ? half() : new Response("0:whole")))("/jobs/J-0001/judge", { headers: { rsc: "1" } });
+    expect(await page.text()).toBe("0:whole");
+    expect(tries).toBe(3);
+    const saved = patientFetch(async () => half())("/jobs/J-0001/judge", { headers: { "next-action": "x" } });
+    expect(whatFailed(await saved.catch((x) => x), "Not saved", "Try again.")).toBe("Not saved: the shop’s computer does not answer. Try again.");
+  });
+
   it("lets a page that is fetched anew wait until it answers, so that the one in hand stays", async () => {
     let tries = 0;
     state = null;

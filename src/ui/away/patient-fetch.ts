@@ -11,7 +11,7 @@ const headerOf = (input: RequestInfo | URL, init: RequestInit | undefined, name:
 const nobodyAnswered = (e: unknown): boolean => e instanceof TypeError || (e instanceof DOMException && e.name === "TimeoutError");
 
 /** Resolves when the shop answers: at once, if it does and only one question was lost. Answers whether it was away. */
-async function whenHere(): Promise<boolean> {
+export async function whenHere(): Promise<boolean> {
   await askPulse();
   if (pulseNow() === "here") return false;
   await new Promise<void>((done) => {
@@ -22,6 +22,12 @@ async function whenHere(): Promise<boolean> {
     });
   });
   return true;
+}
+
+/** The answer, once it has come to its end: one that breaks off half-way would be taken for a screen that cannot be shown. */
+async function toItsEnd(answer: Response): Promise<Response> {
+  await answer.clone().arrayBuffer();
+  return answer;
 }
 
 /** A page that is not had although the shop answers is not asked for again without end. */
@@ -35,18 +41,20 @@ export function patientFetch(ask: typeof fetch): typeof fetch {
   return async (input, init) => {
     if (headerOf(input, init, "next-action")) {
       const signal = AbortSignal.any([AbortSignal.timeout(GIVE_UP_MS), ...(init?.signal ? [init.signal] : [])]);
-      const answer = await ask(input, { ...init, signal }).catch((e) => {
-        // whether it is the shop that is away, or only this question that was lost, is asked by itself
-        if (nobodyAnswered(e)) void askPulse();
-        throw e;
-      });
+      const answer = await ask(input, { ...init, signal })
+        .then(toItsEnd)
+        .catch((e) => {
+          // whether it is the shop that is away, or only this question that was lost, is asked by itself
+          if (nobodyAnswered(e)) void askPulse();
+          throw e;
+        });
       if (answer.status === 401) throw new SignedOut();
       return answer;
     }
     if (headerOf(input, init, "rsc") && !headerOf(input, init, "next-router-prefetch"))
       for (let answered = 1; ; ) {
         try {
-          return await ask(input, init);
+          return await toItsEnd(await ask(input, init));
         } catch (e) {
           if (init?.signal?.aborted || !nobodyAnswered(e)) throw e;
           if (await whenHere()) continue;

@@ -2,6 +2,6 @@
 
 import { FaultPage } from "../../fault-page";
 
-export default function ErrorPage({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
-  return <FaultPage reset={reset} digest={error.digest} />;
+export default function ErrorPage({ error }: { error: Error & { digest?: string } }) {
+  return <FaultPage error={error} />;
 }
