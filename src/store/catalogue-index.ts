@@ -60,27 +60,33 @@ export const partRows: Keyed<CataloguePart> = {
 const INDEXED = ["bare", "name", "spec", "fits", "replaces", "contains"];
 
 async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
+  const now = parts.map((p) => ({ part: p, row: rowOf(p) }));
   const numbers = parts.map((p) => p.number);
-  const before = new Map(
-    (
-      await db("catalogue")
-        .select("number", ...INDEXED)
-        .whereIn("number", numbers)
-    ).map((r) => [r.number as string, r as Row]),
-  );
-  await db("catalogue").insert(parts.map(rowOf)).onConflict("number").merge();
-  const fresh = parts.filter((p) => {
-    const [old, now] = [before.get(p.number), rowOf(p)];
-    return !old || INDEXED.some((c) => old[c] !== now[c]);
+  const there = await db("catalogue")
+    .select("number", ...INDEXED)
+    .whereIn("number", numbers);
+  const before = new Map(there.map((r) => [r.number as string, r as Row]));
+  const written: { id: number; number: string }[] = await db("catalogue")
+    .insert(now.map((n) => n.row))
+    .onConflict("number")
+    .merge()
+    .returning(["id", "number"]);
+  const ids = new Map(written.map((w) => [w.number, w.id]));
+  const other = now.filter(({ part, row }) => {
+    const old = before.get(part.number);
+    return !old || INDEXED.some((c) => old[c] !== row[c]);
   });
-  if (fresh.length) await index(db, fresh);
+  if (!other.length) return;
+  const changed = other.filter(({ part }) => before.has(part.number)).map(({ part }) => ids.get(part.number) as number);
+  if (changed.length) await unindex(db, changed);
+  await index(
+    db,
+    other.map((o) => o.part),
+    ids,
+  );
 }
 
-async function index(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
-  const numbers = parts.map((p) => p.number);
-  const rows = await db("catalogue").select("id", "number").whereIn("number", numbers);
-  const ids = new Map(rows.map((r) => [r.number as string, r.id as number]));
-  await unindex(db, [...ids.values()]);
+async function index(db: Knex, parts: readonly CataloguePart[], ids: ReadonlyMap<string, number>): Promise<void> {
   const of = <T>(each: (p: CataloguePart, id: number) => readonly T[]): T[] => parts.flatMap((p) => each(p, ids.get(p.number) as number));
   const put = async (table: string, rows: readonly Row[]): Promise<void> => {
     for (let i = 0; i < rows.length; i += AT_ONCE) await db(table).insert(rows.slice(i, i + AT_ONCE));

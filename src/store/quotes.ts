@@ -1,11 +1,13 @@
 import { Fault } from "@/core/fault";
 import type { Quote } from "@/core/match/quote/quote";
 import { changeJob } from "./change";
+import { chargesAreKnown } from "./settings";
 import { records } from "./tables";
 
 /** Makes a quote. One that was not answered is replaced by it. */
 export async function makeQuote(number: string, version: number, quote: Quote): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
+    await chargesAreKnown(trx);
     await trx("quotes").where({ job_id: job.id }).whereNull("answer").delete();
     await trx("quotes").insert({ job_id: job.id, ...records.quotes.write({ madeAt: at, quote, total: quote.total }) });
     return `quote made: ${quote.total.toFixed(2)}`;

@@ -1,7 +1,7 @@
 import { addDays, format } from "date-fns";
 import type { Knex } from "knex";
 import { z } from "zod";
-import { readWith } from "@/core/fault";
+import { Fault, readWith } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
 import { electricalLimits, USUAL_LIMITS } from "@/core/hand-back/electrical-limits";
 import { type Hazard, hazard } from "@/core/job/hazard";
@@ -81,10 +81,76 @@ const DEFAULTS: ShopSettings = {
   practiceDays: 0,
 };
 
-export async function shopSettings(at?: Knex): Promise<ShopSettings> {
+/** What a setting is called, where it has to be said that it could not be read. */
+const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
+  shopName: "the shop’s name",
+  town: "its town",
+  currency: "the currency",
+  lengthUnit: "the unit of lengths",
+  rates: "the charges",
+  testMinutes: "the time for testing",
+  cleaningCost: "what cleaning costs",
+  electrical: "the limits of the electrical tests",
+  kindHazards: "what can hurt at each kind of unit",
+  backup: "where and when it is backed up",
+  lastBackup: "when it was last backed up",
+  forgetAfterMonths: "after how long customers are forgotten",
+  practiceTempers: "the practice suppliers",
+  practiceDays: "the practice suppliers’ calendar",
+};
+const isSetting = (name: string): name is keyof ShopSettings => Object.hasOwn(CALLED, name);
+
+/** What stands in the rows; a row that cannot be read stands as in a new shop, and is named. What this program does not know is left alone. */
+async function read(at?: Knex): Promise<{ readonly settings: ShopSettings; readonly unreadable: readonly (keyof ShopSettings)[] }> {
   const db = at ?? (await database());
-  const rows = await db("settings");
-  return readWith(settings, { ...DEFAULTS, ...Object.fromEntries(rows.map((r) => [r.name, JSON.parse(r.value)])) }, "settings");
+  const found: Record<string, unknown> = {};
+  const unreadable: (keyof ShopSettings)[] = [];
+  for (const { name, value } of await db("settings")) {
+    if (!isSetting(name)) continue;
+    const one = settings.shape[name].safeParse(jsonOr(value));
+    if (one.success) found[name] = one.data;
+    else unreadable.push(name);
+  }
+  return { settings: readWith(settings, { ...DEFAULTS, ...found }, "settings"), unreadable };
+}
+const jsonOr = (value: unknown): unknown => {
+  try {
+    return JSON.parse(String(value));
+  } catch {
+    return undefined;
+  }
+};
+
+export const shopSettings = async (at?: Knex): Promise<ShopSettings> => (await read(at)).settings;
+
+/** Settings that stand as in a new shop because their rows cannot be read, in words; none: all is as it was set. */
+export async function unreadableSettings(at?: Knex): Promise<readonly string[]> {
+  return (await read(at)).unreadable.map((name) => CALLED[name]);
+}
+
+/** What is shown in their place is right, says somebody who looked: they are written as they stand. */
+export async function acceptSettings(at?: Knex): Promise<void> {
+  await inTurn(at ?? (await database()), async (trx) => {
+    const { settings, unreadable } = await read(trx);
+    for (const name of unreadable) await setSetting(name, settings[name], trx);
+  });
+}
+
+/** A setting of several figures, for one of them to be changed. Throws a Fault where the others would be written as in a new shop without anybody's having seen it. */
+async function whole<K extends keyof ShopSettings>(name: K, trx: Knex): Promise<ShopSettings[K]> {
+  const { settings, unreadable } = await read(trx);
+  if (unreadable.includes(name)) throw new Fault("text", `Not set: ${CALLED[name]} could not be read. Look all of it over, and say above that it is right.`);
+  return settings[name];
+}
+
+/** What an amount of money is reckoned from. */
+const CHARGES = ["rates", "testMinutes", "cleaningCost", "currency"] as const;
+
+/** Throws a Fault while charges cannot be read: a price that is told to somebody is not reckoned from those of a new shop. */
+export async function chargesAreKnown(at?: Knex): Promise<void> {
+  const { unreadable } = await read(at);
+  const lost = CHARGES.find((c) => unreadable.includes(c));
+  if (lost) throw new Fault("", `${CALLED[lost]} could not be read. See what stands at The shop, and say there that it is right, before anything is priced`);
 }
 
 /** Whether anybody has given the shop its name. */
@@ -104,7 +170,7 @@ export async function setSetting<K extends keyof ShopSettings>(name: K, value: S
 /** Sets some of the rates, the others as they stand at that moment: two that are set at once both stay. */
 export async function changeRates(rates: Partial<ShopSettings["rates"]>, at?: Knex): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
-    await setSetting("rates", { ...(await shopSettings(trx)).rates, ...rates }, trx);
+    await setSetting("rates", { ...(await whole("rates", trx)), ...rates }, trx);
   });
 }
 
@@ -114,7 +180,7 @@ export async function changeElectrical(
   at?: Knex,
 ): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
-    const merged = { ...(await shopSettings(trx)).electrical, ...said };
+    const merged = { ...(await whole("electrical", trx)), ...said };
     await setSetting("electrical", readWith(electricalLimits, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
   });
 }
@@ -122,7 +188,7 @@ export async function changeElectrical(
 /** Sets some of where and when the shop is backed up; null takes the hour away. */
 export async function changeBackup(said: { readonly [K in keyof BackupSettings]?: BackupSettings[K] | null }, at?: Knex): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
-    const merged = { ...(await shopSettings(trx)).backup, ...said };
+    const merged = { ...(await whole("backup", trx)), ...said };
     await setSetting("backup", readWith(backupSettings, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
   });
 }
@@ -133,7 +199,9 @@ export const backupFolder = ({ backup }: Pick<ShopSettings, "backup">): string =
 /** Remembers what can hurt at a kind of unit, to be proposed at the next of it; null: forgets it. */
 export async function rememberHazards(kind: string, hazards: readonly Hazard[] | null, at?: Knex): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
-    await setSetting("kindHazards", hazardsSaid((await shopSettings(trx)).kindHazards, kind, hazards), trx);
+    const { settings, unreadable } = await read(trx);
+    // what is only proposed is not worth stopping for, nor writing over
+    if (!unreadable.includes("kindHazards")) await setSetting("kindHazards", hazardsSaid(settings.kindHazards, kind, hazards), trx);
   });
 }
 

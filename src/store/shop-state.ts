@@ -1,6 +1,7 @@
 import { database, dataFolder, troubleAtOpening } from "./database";
+import { unreadableSettings } from "./settings";
 import { freeBytes, LITTLE_ROOM } from "./shop-folder";
-import { type Trouble, troubleIn } from "./trouble";
+import { TROUBLES, type Trouble, troubleIn } from "./trouble";
 
 const LOOK_MS = 10_000;
 const looked = globalThis as { demontageRoom?: { free: number; at: number } };
@@ -31,6 +32,8 @@ export async function shopTrouble(): Promise<Trouble | null> {
   }
   const trouble = troubleAtOpening();
   if (trouble) return trouble;
+  const unreadable = await unreadableSettings();
+  if (unreadable.length) return TROUBLES.settings(unreadable);
   const free = await room();
   if (free >= LITTLE_ROOM) return null;
   return {

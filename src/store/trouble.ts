@@ -1,6 +1,6 @@
 /** What can be wrong with the disk, the folder or the database of a shop, so that work cannot go on as usual. */
 export interface Trouble {
-  readonly kind: "gone" | "damaged" | "full" | "read-only" | "disk" | "busy" | "second";
+  readonly kind: "gone" | "damaged" | "full" | "read-only" | "disk" | "busy" | "second" | "settings";
   /** what it is, as a sentence without its full stop */
   readonly says: string;
   readonly todo: string;
@@ -57,6 +57,12 @@ export const TROUBLES = {
     todo: "Try again; if it stays so, end the other program (a copy job, a database viewer).",
     reading: true,
   },
+  settings: (what: readonly string[]): Trouble => ({
+    kind: "settings",
+    says: `what was set for the shop could not be read: ${what.join(", ")}`,
+    todo: "That stands as in a new shop. Look at The shop, set it again, and say there that it is right.",
+    reading: true,
+  }),
   second: (where: string): Trouble => ({
     kind: "second",
     says: `this folder is served already${where}`,

@@ -1,5 +1,5 @@
 import { SettingsScreen } from "@/shop/settings/settings-screen";
-import { shopSettings } from "@/store/settings";
+import { shopSettings, unreadableSettings } from "@/store/settings";
 
 export const dynamic = "force-dynamic";
 
@@ -22,5 +22,5 @@ export default async function Page() {
     "electrical.tester": electrical.tester,
     "electrical.calibratedOn": electrical.calibratedOn ?? "",
   };
-  return <SettingsScreen values={values} currency={currency} />;
+  return <SettingsScreen values={values} currency={currency} unreadable={await unreadableSettings()} />;
 }

@@ -4,7 +4,7 @@ import { isAbsolute } from "node:path";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import { text, words } from "@/core/job/written";
-import { changeBackup, changeElectrical, changeRates, setSetting } from "@/store/settings";
+import { acceptSettings, changeBackup, changeElectrical, changeRates, setSetting } from "@/store/settings";
 import { setting } from "../forms/answered";
 import { ALL_FIELDS, type ShopField } from "./shop-fields";
 
@@ -64,4 +64,9 @@ export async function setShopField(raw: z.infer<typeof input>): Promise<string |
     else if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, figureFrom(text, field.max));
     else if ("max" in field) await changeRates({ [field.key]: figureFrom(text, field.max) });
   });
+}
+
+/** Somebody has looked at what stands in place of settings that could not be read. */
+export async function acceptShopSettings(): Promise<string | null> {
+  return setting("owner", () => acceptSettings());
 }

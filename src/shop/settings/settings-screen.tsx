@@ -1,15 +1,27 @@
 "use client";
 
+import { useState } from "react";
+import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { ShopHead } from "../shop-head";
+import { acceptShopSettings } from "./actions";
 import { FieldRow, isWords } from "./field-row";
 import { ELECTRICAL_FIELDS, SHOP_FIELDS, type ShopField } from "./shop-fields";
 
 /** The shop: its name, how it charges, and the ways to its shelf and its catalogue. */
-export function SettingsScreen({ values, currency }: { values: Readonly<Partial<Record<ShopField["key"], string | number>>>; currency: string }) {
+export function SettingsScreen({
+  values,
+  currency,
+  unreadable,
+}: {
+  values: Readonly<Partial<Record<ShopField["key"], string | number>>>;
+  currency: string;
+  unreadable: readonly string[];
+}) {
   return (
     <div className="min-h-dvh min-w-[1000px]">
       <ShopHead title="The shop" back={{ href: "/", says: "The board" }} />
+      {unreadable.length > 0 && <Unreadable what={unreadable} />}
       <main className="grid grid-cols-2 gap-10 p-5">
         <section aria-label="Name and charges">
           {SHOP_FIELDS.map((f) => (
@@ -59,6 +71,22 @@ export function SettingsScreen({ values, currency }: { values: Readonly<Partial<
           </section>
         </div>
       </main>
+    </div>
+  );
+}
+
+/** Settings that stand as in a new shop because they could not be read. */
+function Unreadable({ what }: { what: readonly string[] }) {
+  const [fault, setFault] = useState<string | null>(null);
+  return (
+    <div role="alert" className="says danger mx-5 mt-4 flex items-center gap-5">
+      <p>
+        Could not be read, and stands below as in a new shop: <b>{what.join(", ")}</b>. Nothing is priced until somebody has looked at it.
+        {fault && <b className="block text-error">{fault}</b>}
+      </p>
+      <KeyButton keyName="R" look="main" onPress={() => void acceptShopSettings().then(setFault)}>
+        It is right as it stands
+      </KeyButton>
     </div>
   );
 }
