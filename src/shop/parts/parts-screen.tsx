@@ -57,7 +57,7 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
     list.current?.children[next]?.scrollIntoView({ block: "nearest" });
   };
   return (
-    <div className="grid h-dvh min-w-[1000px] grid-rows-[auto_minmax(0,1fr)]">
+    <div className="grid h-[calc(100dvh-var(--foot,0px))] min-w-[1000px] grid-rows-[auto_minmax(0,1fr)]">
       <ShopHead title="Catalogue" back={{ href: "/", says: "The board" }}>
         <input
           // biome-ignore lint/a11y/noAutofocus: the screen is for searching

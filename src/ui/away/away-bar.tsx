@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useSyncExternalStore } from "react";
+import { useEffect, useRef, useSyncExternalStore } from "react";
 import { capital } from "@/core/sentence";
 import { patientFetch } from "./patient-fetch";
 import { keepAsking, onPulse, pulseNow, type Told, troubleNow } from "./shop-pulse";
@@ -37,8 +37,20 @@ export function AwayBar({
 }
 
 function Bar({ says, todo }: { readonly says: string; readonly todo: string }) {
+  const bar = useRef<HTMLDivElement>(null);
+  // screens end above it: it may stand there for days, and the main key is at their foot
+  useEffect(() => {
+    const root = document.documentElement;
+    const watch = new ResizeObserver(() => root.style.setProperty("--foot", `${bar.current?.offsetHeight ?? 0}px`));
+    if (bar.current) watch.observe(bar.current);
+    return () => {
+      watch.disconnect();
+      root.style.removeProperty("--foot");
+    };
+  }, []);
   return (
     <div
+      ref={bar}
       role="alert"
       aria-label="The shop’s computer"
       className="no-print fixed inset-x-0 bottom-0 z-50 flex items-baseline gap-4 border-t-4 border-error bg-base-100 px-5 py-2.5 text-[19px]"
