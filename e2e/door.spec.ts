@@ -1,3 +1,4 @@
+import { spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { get } from "node:http";
 import { networkInterfaces, tmpdir } from "node:os";
@@ -172,4 +173,23 @@ test("a page of another site learns nothing from the shop’s own browser, and c
     for (const headers of [{ origin: "null" }, { origin: "https://evil.example" }, { "sec-fetch-site": "cross-site" }] as Record<string, string>[])
       expect([path, (await page.request.post(HERE + path, { headers, data: {}, ignoreHTTPSErrors: true })).status()]).toEqual([path, 403]);
   await caught.close();
+});
+
+test("what was given as a certificate and is none, or as a port, is refused in one sentence", () => {
+  const folder = mkdtempSync(join(tmpdir(), "cert-"));
+  const words = join(folder, "words.pem");
+  writeFileSync(words, "no certificate");
+  const begin = (...more: string[]): string => {
+    const { status, stderr } = spawnSync(process.execPath, ["scripts/serve.mjs", "--host", "0.0.0.0", ...more], {
+      env: { ...process.env, DEMONTAGE_DATA: folder },
+      encoding: "utf8",
+      timeout: 20_000,
+    });
+    return `${status} ${stderr.trim()}`;
+  };
+  expect(begin("--cert", words)).toBe("2 A certificate needs its key: --cert FILE and --key FILE. Only --cert was given.");
+  expect(begin("--cert", words, "--key", join(folder, "none"))).toBe(`2 The key ${join(folder, "none")} cannot be read.`);
+  expect(begin("--cert", words, "--key", words)).toBe(`2 ${words} and ${words} are no certificate and its key, as PEM files without a password.`);
+  expect(begin("--port", "none")).toBe("2 “none” is no port: a whole number from 1 to 65535.");
+  rmSync(folder, { recursive: true });
 });

@@ -6,13 +6,13 @@
 //   npm start -- --host 0.0.0.0 --cert F --key F with one that it is given
 //
 // The same by environment: PORT, DEMONTAGE_HOST, DEMONTAGE_CERT, DEMONTAGE_KEY; DEMONTAGE_NAMES are more names it is called by.
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createServer as createPlain } from "node:http";
 import { createServer as createSecure } from "node:https";
 import { hostname, networkInterfaces } from "node:os";
 import { join, resolve } from "node:path";
 import { parseArgs } from "node:util";
 import next from "next";
+import { certificateFor } from "./certificate.mjs";
 import { root } from "./set-up.mjs";
 
 // pictures that are decoded and written leave room for what screens ask of the disk
@@ -33,6 +33,10 @@ function asked() {
 
 const said = asked();
 const port = Number(said.port ?? process.env.PORT ?? 3000);
+if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+  console.error(`  “${said.port ?? process.env.PORT}” is no port: a whole number from 1 to 65535.`);
+  process.exit(2);
+}
 const host = said.host ?? process.env.DEMONTAGE_HOST ?? "127.0.0.1";
 const folder = resolve(process.env.DEMONTAGE_DATA ?? join(root, "data"));
 const alone = LOOPBACK.includes(host);
@@ -44,31 +48,6 @@ const names = () => [
   ...(hostname().includes(".") ? [] : [`${hostname()}.local`]),
   ...(process.env.DEMONTAGE_NAMES ?? "").split(",").filter(Boolean),
 ];
-
-/** The certificate that was given, or the shop's own, made once. */
-async function certificate() {
-  const [cert, key] = [said.cert ?? process.env.DEMONTAGE_CERT, said.key ?? process.env.DEMONTAGE_KEY];
-  if (cert && key) return { cert: readFileSync(cert), key: readFileSync(key) };
-  const place = join(folder, "tls");
-  const files = { cert: join(place, "shop.crt"), key: join(place, "shop.key") };
-  if (!existsSync(files.cert) || !existsSync(files.key)) {
-    const { generate } = await import("selfsigned");
-    const isAddress = (n) => /^[\d.]+$/.test(n);
-    const made = await generate([{ name: "commonName", value: "Demontage, this shop" }], {
-      keyType: "ec",
-      notAfterDate: new Date(Date.now() + 10 * 365 * 86_400_000),
-      extensions: [
-        { name: "basicConstraints", cA: true, critical: true },
-        { name: "subjectAltName", altNames: [...new Set([...names(), "localhost"])].map((n) => (isAddress(n) ? { type: 7, ip: n } : { type: 2, value: n })) },
-      ],
-    });
-    mkdirSync(place, { recursive: true, mode: 0o700 });
-    writeFileSync(files.key, made.private, { mode: 0o600 });
-    writeFileSync(files.cert, made.cert, { mode: 0o600 });
-    console.log(`  A certificate of the shop's own was made: ${files.cert}\n  Trust it once on each tablet, or give one with --cert and --key.`);
-  }
-  return { cert: readFileSync(files.cert), key: readFileSync(files.key) };
-}
 
 /** The framework begins with the first thing it is asked: it is asked by us, where nobody else can, so that the guard stands at the door before it is opened. */
 async function untilGuarded(handle) {
@@ -88,11 +67,14 @@ process.umask(0o077);
 const major = Number(process.versions.node.split(".")[0]);
 if (major < OLDEST_CARED_FOR)
   console.log(`  Node ${process.versions.node} is no longer cared for by those who make it: install ${OLDEST_CARED_FOR} or newer when you can.`);
-const where = `${alone ? "http" : "https"}://${alone ? (host === "::1" ? "[::1]" : host) : (names()[0] ?? host)}:${port}`;
+const shown = alone
+  ? undefined
+  : await certificateFor({ cert: said.cert ?? process.env.DEMONTAGE_CERT, key: said.key ?? process.env.DEMONTAGE_KEY, folder, names: names() });
+const where = `${alone ? "http" : "https"}://${alone ? (host === "::1" ? "[::1]" : host) : (shown.name ?? host)}:${port}`;
 process.env.DEMONTAGE_ADDRESS = where;
 process.env.NODE_ENV = "production";
 
-const server = alone ? createPlain() : createSecure({ ...(await certificate()), minVersion: "TLSv1.2" });
+const server = alone ? createPlain() : createSecure({ cert: shown.cert, key: shown.key, minVersion: "TLSv1.2" });
 // somebody who sends his heading byte by byte, or never ends a picture, holds nothing for long
 server.headersTimeout = 15_000;
 server.requestTimeout = 10 * 60_000;
