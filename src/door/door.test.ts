@@ -73,6 +73,8 @@ describe("a device of the local net", () => {
     for (let i = 0; i < 20; i++) await faultOf(pairDevice({ code: "AAAAAAAA", name: "Guess" }));
     expect(await faultOf(pairDevice({ code: next.code, name: "Guess" }))).toMatch(/too many codes/);
     expect(await faultOf(pairDevice({ code: (await newPairing()).code, name: " " }))).toMatch(/give it a name/);
+    // two of one name could not be told apart when one is let go
+    expect(await faultOf(pairDevice({ code: (await newPairing()).code, name: "In time" }))).toMatch(/there is a “In time” already/);
   });
 
   it("that was let go comes in no more, nor does who worked on it", async () => {
@@ -100,7 +102,7 @@ describe("a device of the local net", () => {
 describe("somebody of the shop", () => {
   it("signs in by a PIN; after five wrong ones the door is shut for a minute, then for two", async () => {
     const id = await addPerson({ name: "Wim Castle", role: "desk", pin: "8264" });
-    const device = (await deviceOf(await pair()))?.id ?? 0;
+    const device = (await deviceOf(await pair("Signing in")))?.id ?? 0;
     const at = (seconds: number): Date => new Date(Date.UTC(2026, 10, 29, 10, 0, seconds));
     const tell = async (pin: string, seconds: number): Promise<string> => {
       const answer = await checkPin(id, device, pin, at(seconds));
@@ -125,7 +127,7 @@ describe("somebody of the shop", () => {
 
   it("is signed out after twelve hours of nothing, a day of work, another PIN, and for good on leaving", async () => {
     const id = await addPerson({ name: "Tor Abel", role: "owner", pin: "6048" });
-    const device = (await deviceOf(await pair()))?.id ?? 0;
+    const device = (await deviceOf(await pair("Idle")))?.id ?? 0;
     const from = new Date("2026-11-29T08:00:00Z");
     const later = (hours: number): Date => new Date(from.getTime() + hours * 3_600_000);
     const token = await beginSession(id, device, from);

@@ -67,6 +67,7 @@ describe("a back-up", () => {
     await createJob();
     const { folder } = await backUp(to, { now: new Date("2026-11-29T10:15:00Z") });
     expect(folder).toBe(join(to, "2026-11-29T101500"));
+    expect(statSync(join(folder, "shop.sqlite")).mode & 0o777).toBe(0o600);
     rmSync(join(folder, "backup.json"));
     expect(await backupsIn(to)).toEqual([]);
     expect(await faultOf(restore(folder))).toMatch(/holds no back-up/);
@@ -117,6 +118,7 @@ describe("a back-up", () => {
     await closeDatabase();
     for (const f of readdirSync(shop).filter((n) => n.startsWith("shop.sqlite"))) truncateSync(join(shop, f), 0);
     await restore(folder);
+    expect(statSync(join(shop, "shop.sqlite")).mode & 0o777).toBe(0o600);
     expect((await loadJob(number))?.kind).toBe("fan");
     await closeDatabase();
     rmSync(shop, { recursive: true });

@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { createReadStream } from "node:fs";
-import { copyFile, link, mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
+import { chmod, copyFile, link, mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { basename, join, resolve } from "node:path";
 import { pipeline } from "node:stream/promises";
 import Sqlite from "better-sqlite3";
@@ -30,6 +30,9 @@ const MANIFEST = "backup.json";
 /** `2026-11-29T1015`: names sort as their days do, and no file system minds them. */
 const datedName = (now: Date): string => now.toISOString().slice(0, 19).replaceAll(":", "");
 const NAMED = /^\d{4}-\d{2}-\d{2}T\d{6}$/;
+
+/** Nobody else on this computer reads it; a disk that knows no users, as most sticks do, cannot keep that. */
+const forOwnUser = (path: string): Promise<void> => chmod(path, 0o600).catch(() => undefined);
 
 export interface KeptPicture {
   readonly sha256: string;
@@ -76,6 +79,7 @@ export async function backUp(
   try {
     await mkdir(join(part, "pictures"), { recursive: true, mode: 0o700 });
     await copyDatabase(join(part, "shop.sqlite"));
+    await forOwnUser(join(part, "shop.sqlite"));
     const manifest = await fillAndVerify(part, before, now, tell);
     await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`, { mode: 0o600, flush: true });
     await rename(part, folder);
@@ -209,6 +213,7 @@ export async function restore(
   await rm(next, { recursive: true, force: true });
   await mkdir(join(next, "pictures"), { recursive: true, mode: 0o700 });
   await copyFile(join(from, "shop.sqlite"), join(next, "shop.sqlite"));
+  await forOwnUser(join(next, "shop.sqlite"));
   const db = new Sqlite(join(next, "shop.sqlite"), { readonly: true });
   try {
     const says = soundness(db);

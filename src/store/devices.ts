@@ -51,6 +51,8 @@ export async function pairDevice(said: { readonly code: string; readonly name: s
       .andWhere("until", ">", now.toISOString())
       .first();
     if (!found) throw new Fault("code", "this code is not good, or no longer. Have a new one made on the shop’s own screen");
+    if (await trx("devices").where({ name }).whereNull("let_go_at").first())
+      throw new Fault("name", `there is a “${name}” already: give this one another name, or let that one go first`);
     await trx("pairings").delete();
     const at = now.toISOString();
     const [id = 0]: number[] = await trx("devices").insert({ name, token: hashOf(token), paired_at: at, seen_at: at });
