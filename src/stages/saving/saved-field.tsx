@@ -49,6 +49,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   /** what was sent since the shop last answered: any of it may be what the job says now */
   const sent = useRef<readonly string[]>([]);
   const refused = useRef(false);
+  const shown = useRef(false);
 
   const send = useCallback(
     async (said: string) => {
@@ -77,7 +78,11 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
         // the shop will answer again: until then it is tried without being asked
         setFault(result.says);
         timer.current = setTimeout(() => void latestSend.current(current.current), RETRY_MS);
-      } else setFault(result.stale ? "Not saved yet: the job was changed elsewhere." : result.says);
+      } else {
+        setFault(result.stale ? "Not saved yet: the job was changed elsewhere." : result.says);
+        // said at the field, it need not stand above the screen as well; what has no field any more does
+        if (shown.current && !result.stale) say(null);
+      }
     },
     [key, save, setFault, say],
   );
@@ -86,7 +91,13 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   useEffect(() => {
     latestSend.current = send;
   });
-  useEffect(() => () => clearTimeout(timer.current), []);
+  useEffect(() => {
+    shown.current = true;
+    return () => {
+      shown.current = false;
+      clearTimeout(timer.current);
+    };
+  }, []);
 
   // what the browser still holds from before a reload: looked at once, when the field appears
   const looked = useRef(false);
