@@ -4,10 +4,17 @@ import { join } from "node:path";
 import { Writable } from "node:stream";
 import { afterAll, describe, expect, it, vi } from "vitest";
 
+/** What a slow disk was asked to write and has not written yet. */
+const disk = vi.hoisted(() => ({ waits: [] as (() => void)[] }));
 vi.mock("node:fs", async (actual) => {
   const fs = await actual<typeof import("node:fs")>();
   const full = (): Writable => new Writable({ write: (_, __, done) => done(Object.assign(new Error("no space left on device"), { code: "ENOSPC" })) });
-  return { ...fs, createWriteStream: (path: string, how: object) => (path.includes("a-full-disk") ? full() : fs.createWriteStream(path, how)) };
+  const slow = (): Writable => new Writable({ highWaterMark: 1, write: (_, __, done) => void disk.waits.push(done) });
+  return {
+    ...fs,
+    createWriteStream: (path: string, how: object) =>
+      path.includes("a-full-disk") ? full() : path.includes("a-slow-disk") ? slow() : fs.createWriteStream(path, how),
+  };
 });
 
 import { CutOff, withUploadedForm } from "./uploaded-form";
@@ -47,6 +54,46 @@ describe("a form that is sent", () => {
   ])("%s is refused with a sentence, and nothing of it stays", async (_, request, says) => {
     expect(String(await said(request()))).toMatch(says);
     expect(readdirSync(folder)).toEqual([]);
+  });
+
+  it("whose sender falls silent is given up after a while; one that waits for our own disk is not", async () => {
+    const head = '--x\r\nContent-Disposition: form-data; name="picture"; filename="a"\r\n\r\n';
+    const headers = { "content-type": "multipart/form-data; boundary=x" };
+    const turn = (): Promise<void> => new Promise((done) => setTimeout(done, 5));
+    vi.useFakeTimers({ toFake: ["setInterval", "clearInterval"] });
+    try {
+      let ended: unknown;
+      const silent = new ReadableStream<Uint8Array>({ start: (out) => out.enqueue(Buffer.from(head)) });
+      void said(asked(silent, headers)).then((e) => {
+        ended = e;
+      });
+      await turn();
+      vi.advanceTimersByTime(20_000);
+      await turn();
+      expect(ended).toBeUndefined();
+      vi.advanceTimersByTime(4000);
+      await turn();
+      expect(ended).toBeInstanceOf(CutOff);
+
+      const whole = `${head}${"7".repeat(300_000)}\r\n--x--\r\n`;
+      const waiting = withUploadedForm(asked(whole, headers), { ...how, folder: join(folder, "a-slow-disk"), most: 1e6 }, async () => "whole");
+      for (let i = 0; i < 20; i++) {
+        await turn();
+        vi.advanceTimersByTime(4000);
+      }
+      let isOver = false;
+      void waiting.finally(() => {
+        isOver = true;
+      });
+      while (!isOver) {
+        for (const go of disk.waits.splice(0)) go();
+        await turn();
+      }
+      expect(await waiting).toBe("whole");
+    } finally {
+      vi.useRealTimers();
+      rmSync(join(folder, "a-slow-disk"), { recursive: true, force: true });
+    }
   });
 
   it("of a gigabyte is stopped where it becomes too large, and was never held", async () => {

@@ -22,8 +22,9 @@ export class CutOff extends Fault {
   }
 }
 
-/** A sender that says nothing for so long has gone away. */
-const SILENCE_MS = 20_000;
+/** A sender is listened for so often, ms; one that says nothing so many times while it is waited for has gone away. */
+const LISTEN_MS = 2000;
+const MOST_SILENT = 10;
 
 /**
  * Takes a multipart form in while it is being sent, its file straight to the disk, and hands it on.
@@ -75,18 +76,21 @@ async function received(request: Request, path: string, wanted: string, most: nu
   });
   for (const limit of ["partsLimit", "filesLimit", "fieldsLimit"] as const)
     parser.on(limit, () => refuse(new Fault(wanted, "This form has more parts than there are fields.")));
-  let silence = setTimeout(() => refuse(cutOff), SILENCE_MS);
+  // counted in looks, not by the clock: while this computer itself is busy, or its disk, nobody is silent
+  let silent = 0;
   body.on("data", () => {
-    clearTimeout(silence);
-    silence = setTimeout(() => refuse(cutOff), SILENCE_MS);
+    silent = 0;
   });
+  const listening = setInterval(() => {
+    if (!body.readableEnded && !parser.writableNeedDrain && ++silent > MOST_SILENT) refuse(cutOff);
+  }, LISTEN_MS);
   try {
     await pipeline(body, parser);
     await kept;
   } catch (e) {
     throw refused ?? disk ?? diskFault(e) ?? cutOff;
   } finally {
-    clearTimeout(silence);
+    clearInterval(listening);
   }
   if (refused) throw refused;
   if (!kept) throw new Fault(wanted, `No ${wanted} came with this.`);
