@@ -8,6 +8,8 @@ import type { ImportReport, RowFault } from "./import-report";
 
 const SHOWN_FAULTS = 200;
 const SAMPLE = 6;
+/** So much of a cell is shown before a table is taken in. */
+const SHOWN_SIGNS = 200;
 const MOST_ROWS = 1e6;
 const SEPARATORS: Readonly<Record<string, string>> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars", ":": "colons" };
 export const separatorInWords = (d: string): string => SEPARATORS[d] ?? `"${d}"`;
@@ -55,7 +57,7 @@ async function through(
   const read = (t: Table<unknown>, { row, cells, fault: says }: CsvRow, there: ReadonlyMap<string, unknown>): unknown => {
     count.rows++;
     const named = asNamed(cells);
-    if (sample.length < SAMPLE) sample.push(named);
+    if (sample.length < SAMPLE) sample.push(Object.fromEntries(Object.entries(named).map(([h, cell]) => [h, cell.slice(0, SHOWN_SIGNS)])));
     if (says) return fault(row, "", says);
     try {
       const old = there.get(t.keyIn(named));
