@@ -384,3 +384,31 @@ test("the live picture is laid over by the earlier one, and two pictures stand s
   await page.keyboard.press("x");
   await expect(both).toHaveCount(0);
 });
+
+test("what may have been meant otherwise stops Space once, and each torque stays with its screws", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 5", complaint: "Cold." });
+  await page.locator("body").press("Space");
+  await page.waitForURL(/strip$/);
+  await hand.clearSafetyGate();
+  const chips = page.getByRole("list", { name: "Understood" });
+  const mat = page.getByRole("region", { name: "The Mat" });
+  await page.keyboard.press("q");
+  await page.keyboard.type("M8 left");
+  await expect(chips).toContainText("a left-hand thread, or where it sat?");
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("alert").filter({ hasText: "Look once more" })).toContainText("Space again lays it down");
+  await expect(mat.getByLabel("Step 1:")).toHaveCount(0);
+  await page.keyboard.press("Space");
+  await expect(mat.getByLabel("Step 1:")).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "Look once more" })).toHaveCount(0);
+  await page.keyboard.press("q");
+  await page.keyboard.type("4x M4 1.2Nm front, 2x M5 2Nm rear, no nut rear");
+  await expect(chips).toContainText("4 screws M4, 1.2 N·m");
+  await expect(chips).toContainText("2 screws M5, 2 N·m");
+  await expect(chips).toContainText("no nut rear");
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Space");
+  await expect(mat.getByLabel("Step 2:")).toBeVisible();
+});

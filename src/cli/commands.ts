@@ -3,6 +3,7 @@ import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/index";
 import { hardwareInput, identifyHardware } from "@/core/hardware/identify-hardware";
+import { lineAnswer } from "@/core/hardware/line-answer";
 import { tighteningTorque, torqueInput } from "@/core/hardware/tightening-torque";
 import { readJobFile, stripOf } from "@/core/job/job-file";
 import { cheapestBasket } from "@/core/match/basket/basket";
@@ -119,6 +120,11 @@ export const commands: Readonly<Record<string, Verb>> = {
     example: ["gear", "read", "demo/pictures/jpeg/juicer-wheel41.jpg"],
     answer: onlyByFile,
     picture: async (path, options) => (await import("./gear-read")).readGearFile(path, options["mm-per-px"]),
+  },
+  "hardware line": {
+    help: "a line as it is said at the bench in, { says }; pieces, facts, what was not read, and what each stretch was taken for out",
+    example: { says: "4x TX15 16 ST3.5 corners, one M4 nut front right" },
+    answer: lineAnswer,
   },
   "hardware identify": {
     help: "caliper readings of a bearing, thread, pin, circlip or O-ring in, what it is out, best first",

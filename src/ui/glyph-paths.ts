@@ -17,9 +17,15 @@ export const HARDWARE_PATHS: Readonly<Record<HardwareKind, string>> = {
   washer: "M12 3a9 9 0 100 18 9 9 0 000-18z M12 8a4 4 0 100 8 4 4 0 000-8z",
   "wavy-washer": "M2 10c3-5 5-5 7 0s4 5 6 0 4-5 7 0 M2 16c3-5 5-5 7 0s4 5 6 0 4-5 7 0",
   "lock-washer": "M14 3.3A9 9 0 1112 3l1 3.5 M12 8a4 4 0 100 8 4 4 0 000-8z",
+  "disc-spring": "M2 16l7-8h6l7 8 M2 16h4l5-5.500h2l5 5.500h4",
+  "thrust-washer": "M12 3a9 9 0 100 18 9 9 0 000-18z M12 9a3 3 0 100 6 3 3 0 000-6z M12 3v6M19.800 16.500l-5.200-3M4.200 16.500l5.200-3",
   pin: "M5 9.5h14a2.5 2.5 0 010 5H5a2.5 2.5 0 010-5z M5 12h14",
+  "split-pin": "M8 12a3 3 0 11-3-3h16 M8 12l13 3 M8 12h11",
+  key: "M3 15a9 8 0 0118 0z M3 15v2h18v-2",
+  rivet: "M4 9a8 6 0 0116 0z M9.500 9v9h5V9 M8 18h8",
   circlip: "M8 4.6a8.5 8.5 0 108 0 M8 4.6a2 2 0 10-1.5 2.6 M16 4.6a2 2 0 111.5 2.6",
   "e-clip": "M17.5 5A8.5 8.5 0 1018 18.5 M17.5 5v4M18 18.5V15M20 12h-7",
+  clip: "M5 20V8a4 4 0 018 0v8a3 3 0 006 0V5",
   spring: "M2 15l3-7 3 8 3-8 3 8 3-8 3 8 2-5",
   ball: "M12 5a7 7 0 100 14 7 7 0 000-14z M9.5 9.5a3 3 0 012.5-1.5",
   bearing:
@@ -29,6 +35,12 @@ export const HARDWARE_PATHS: Readonly<Record<HardwareKind, string>> = {
   gasket: "M4 4h16v16H4z M8 8h8v8H8z",
   plug: "M6 9h12v8H6z M9 9V4M15 9V4M12 17v4",
   clamp: "M3 17h4c0-10 10-10 10 0h4",
+  "cable-tie": "M9 9a7 7 0 116 0 M8 8h8v5H8z M12 13v8",
+  spacer: "M7 4h10v16H7z M10.500 4v16M13.500 4v16",
+  insert: "M8 4h8v16H8z M6.500 8h11M6.500 12h11M6.500 16h11",
+  brush: "M4 13h9v7H4z M13 15h2c3 0 1-8 4-8h2 M6.500 13v7",
+  belt: "M8 6h8a6 6 0 010 12H8A6 6 0 018 6z M8 9h8a3 3 0 010 6H8a3 3 0 010-6z",
+  pawl: "M5 6a3 3 0 100 6 3 3 0 000-6z M6.500 6.500L21 13l-2 4-4-1L6 11.500",
   other: "M5 5h14v14H5z",
 };
 

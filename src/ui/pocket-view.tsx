@@ -88,14 +88,8 @@ export function PocketView({
           {p.lookAlike && !p.emptied && <span className="absolute top-0 right-0 bg-[#bf3b21] px-1 text-[18px] leading-[22px] text-[#fdf8ee]">≈</span>}
           {!p.emptied && (
             <span className="absolute inset-x-0 bottom-0 flex h-[28px] items-center justify-between bg-[#10201f] px-1.5 text-[#f4efe4]">
-              {main ? (
-                <>
-                  <HardwareGlyph kind={main.kind} drive={main.drive} size={20} />
-                  <span className="figures text-[16px]">×{p.pieces}</span>
-                </>
-              ) : (
-                <span className="truncate text-[16px]">{p.title}</span>
-              )}
+              {main && !p.partKind ? <HardwareGlyph kind={main.kind} drive={main.drive} size={20} /> : <span className="truncate text-[16px]">{p.title}</span>}
+              {main && <span className="figures ml-1 text-[16px]">×{p.pieces}</span>}
             </span>
           )}
         </button>

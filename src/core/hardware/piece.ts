@@ -6,7 +6,7 @@ const text = z.string().max(2000, "is longer than 2000 characters");
 const later = z.record(z.string(), z.unknown()).optional();
 
 /** Shapes of a screw's or nut's head that tell look-alikes apart. */
-export const FORMS = ["pan", "countersunk", "socket", "hex-head", "button", "grub", "dome", "self-locking", "wing", "flange"] as const;
+export const FORMS = ["pan", "countersunk", "socket", "hex-head", "button", "grub", "dome", "self-locking", "wing", "flange", "round", "castle"] as const;
 export type HardwareForm = (typeof FORMS)[number];
 
 /** What became of a piece that did not come off whole. */
@@ -21,6 +21,10 @@ export const pieceFacts = z.strictObject({
   lengthMm: z.number().positive("must be above 0 mm").max(1000, "is longer than a metre").optional(),
   drive: text.optional(),
   at: text.optional(),
+  /** what it is screwed into: plastic, brass, an insert */
+  into: text.optional(),
+  /** how its thread is cut, where only that was said: for plastic and sheet, or for a nut and a tapped hole */
+  threadIs: z.enum(["coarse", "machine"]).optional(),
   form: z.enum(FORMS).optional(),
   /** what it looks like: black, brass, blued */
   finish: text.optional(),
@@ -34,7 +38,15 @@ export const pieceFacts = z.strictObject({
   label: text.optional(),
   poles: z.int().min(1).max(99).optional(),
   state: z.enum(PIECE_STATES).optional(),
-  tighten: z.strictObject({ pattern: text.optional(), torqueNm: z.number().positive().max(500).optional(), x: later }).optional(),
+  tighten: z
+    .strictObject({
+      pattern: text.optional(),
+      torqueNm: z.number().positive().max(500).optional(),
+      /** by feel or by angle, as it was said: "finger tight plus 1/4 turn" */
+      feel: text.optional(),
+      x: later,
+    })
+    .optional(),
 });
 export type HardwareFacts = Frozen<z.infer<typeof pieceFacts>>;
 
@@ -58,6 +70,20 @@ export function hardwareInWords(h: HardwareFacts): string {
   const size = [h.thread, h.lengthMm === undefined ? undefined : `${h.thread ? "× " : ""}${h.lengthMm}${h.thread ? "" : " mm"}`].filter(Boolean).join(" ");
   const looks = [h.finish, h.form === "hex-head" ? "hex" : h.form].filter(Boolean).join(" ");
   const name = [h.qty, looks, h.qty === 1 ? one : many, h.label, h.poles && `${h.poles}-pole`, size].filter(Boolean).join(" ");
-  const said = [name, h.leftHand && "LEFT-HAND", h.drive, h.at, h.locker && `locker ${h.locker}`, h.state && STATE_SAYS[h.state]].filter(Boolean);
+  const thread = h.threadIs && (h.threadIs === "coarse" ? "coarse thread" : "machine thread");
+  const said = [
+    name,
+    h.leftHand && "LEFT-HAND",
+    h.drive,
+    thread,
+    h.into && `into ${h.into}`,
+    h.at,
+    h.locker && `locker ${h.locker}`,
+    h.state && STATE_SAYS[h.state],
+  ].filter(Boolean);
   return said.join(", ");
 }
+
+/** The same with how tight it is. @example saidInWords({ kind: "screw", qty: 4, thread: "M4", tighten: { torqueNm: 1.2 } }) // "4 screws M4, 1.2 N·m" */
+export const saidInWords = (h: HardwareFacts): string =>
+  [hardwareInWords(h), h.tighten?.torqueNm !== undefined && `${h.tighten.torqueNm} N·m`, h.tighten?.feel].filter(Boolean).join(", ");

@@ -1,6 +1,6 @@
+import { FORM_PHRASES, KIND_PHRASES } from "./line/lexicon";
 import type { HardwareFacts, HardwareForm } from "./piece";
 import { NUT_FORMS, type QuickLine, quickLine } from "./quick-line";
-import { FORM_WORDS, KIND_WORDS } from "./shorthand-words";
 
 /**
  * A piece of hardware in the bench's shorthand, as {@link quickLine} reads it. A place that would be misread stands in brackets.
@@ -14,8 +14,8 @@ export function shorthandOf(h: HardwareFacts): string {
   const words = [
     h.qty === 1 && !impliedScrew ? undefined : `${h.qty}x`,
     h.finish,
-    h.form && FORM_WORDS[h.form][0],
-    impliedScrew ? undefined : KIND_WORDS[h.kind][0],
+    h.form && FORM_PHRASES[h.form][0],
+    impliedScrew ? undefined : KIND_PHRASES[h.kind][0],
     h.label,
     h.poles && `${h.poles}-pole`,
     size,
@@ -23,11 +23,18 @@ export function shorthandOf(h: HardwareFacts): string {
     h.drive?.replace("hex ", "hex"),
     h.locker && (h.locker === "seen" ? "locker" : `${h.locker}-locker`),
     h.once && "once",
+    h.threadIs,
+    h.tighten?.torqueNm !== undefined && `${h.tighten.torqueNm}Nm`,
+    h.tighten?.feel,
+    h.into && `into ${h.into}`,
     h.state,
   ].filter(Boolean);
   if (h.at === undefined) return words.join(" ");
   const bare = [...words, h.at].join(" ");
-  return sameFacts(quickLine(bare).hardware, h) ? bare : [...words, `(${h.at})`].join(" ");
+  if (sameFacts(quickLine(bare).hardware, h)) return bare;
+  // a bare number in brackets is a count where none is said
+  const count = /^\d+$/.test(h.at) && h.qty === 1 && !impliedScrew ? ["1x"] : [];
+  return [...count, ...words, `(${h.at})`].join(" ");
 }
 
 /** `M4x12`; a length in mm stands apart behind a thread that is measured in inches. */
@@ -38,7 +45,7 @@ const sameFacts = (read: readonly HardwareFacts[], h: HardwareFacts): boolean =>
     JSON.stringify(
       Object.entries(x ?? {})
         .filter(([, v]) => v !== undefined)
-        .sort(),
+        .sort(([a], [b]) => (a < b ? -1 : 1)),
     );
   return read.length === 1 && plain(read[0]) === plain(h);
 };
@@ -48,10 +55,9 @@ export function writeQuickLine(line: QuickLine): string {
   return [
     ...line.hardware.map(shorthandOf),
     ...line.wires.map((w) => `${w.colour}>${w.to}`),
-    line.torqueNm === undefined ? undefined : `${line.torqueNm}Nm`,
-    line.freed,
-    line.facing && `facing (${line.facing})`,
-    line.mark && `mark (${line.mark})`,
+    ...line.freed,
+    ...line.facing.map((f) => `facing (${f})`),
+    ...line.marks.map((m) => `mark (${m})`),
     ...line.unread.map((u) => u.text),
   ]
     .filter(Boolean)

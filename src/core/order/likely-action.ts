@@ -25,9 +25,12 @@ export function likelyAction(what: string, hardware: readonly Pick<HardwareFacts
   const has = (...kinds: string[]): boolean => hardware.some((h) => kinds.includes(h.kind));
   if (/\b(rag|plugged|blocked|tape over)\b/i.test(what)) return "block";
   if (has("screw", "nut")) return "unscrew";
-  if (has("circlip", "e-clip")) return "unclip";
+  if (has("circlip", "e-clip", "clip")) return "unclip";
   if (has("plug")) return "unplug";
-  if (has("pin")) return "drive-out";
+  if (has("pin", "rivet")) return "drive-out";
+  if (has("split-pin", "key", "insert")) return "pull";
+  if (has("belt")) return "slide";
+  if (has("cable-tie")) return "open";
   if (/\bbearings?\b/i.test(what) || has("bearing")) return "press-out";
   if (/\b(seal|gasket|o-?ring)\b/i.test(what) || has("seal", "gasket", "o-ring")) return "peel";
   if (/\b(gear|wheel|pinion|worm|pulley)\b/i.test(what)) return "pull";

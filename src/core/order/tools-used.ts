@@ -23,6 +23,9 @@ export function toolsOf(step: Pick<StripStep, "hardware" | "freed" | "tools">): 
     if (h.drive) out.add(h.drive);
     if (h.kind === "pin" && Number(h.thread) > 0.5 && step.freed?.how !== "pull") out.add(punchFor(Number(h.thread)));
     if (h.kind === "circlip") out.add("circlip pliers");
+    if (h.kind === "cable-tie") out.add("side cutters");
+    if (h.kind === "split-pin") out.add("pliers");
+    if (h.kind === "rivet") out.add("drill");
   }
   if (step.freed) {
     const { tool, standIn } = FREEING_WORDS[step.freed.how];

@@ -1,4 +1,4 @@
-import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
+import { type Hardware, type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { companionKey, companionSays } from "@/core/job/goes-in";
 import { goingInOf } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
@@ -48,6 +48,12 @@ function differsAt(job: Job, part: string): string[] {
 }
 
 /** A line of the plan as it is said to the technician. */
+/** The torque that all of a line's pieces have; undefined: none, or each its own, which stands beside it. */
+function oneTorque(hardware: readonly HardwareFacts[]): number | undefined {
+  const torques = new Set(hardware.flatMap((h) => h.tighten?.torqueNm ?? []));
+  return torques.size === 1 ? [...torques][0] : undefined;
+}
+
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
   const bare = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind: [] };
   const number = (id: string): number => job.steps.findIndex((s) => s.id === id) + 1;
@@ -112,7 +118,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     marks: step?.marks ?? [],
     wires: step?.wires ?? [],
     hardware,
-    torqueNm: hardware.find((h) => h.tighten?.torqueNm)?.tighten?.torqueNm,
+    torqueNm: oneTorque(hardware),
     pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
     renewed: line.parts
       .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)

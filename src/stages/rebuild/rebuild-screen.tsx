@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Gate } from "@/core/gates/open-gates";
-import { hardwareInWords } from "@/core/hardware/piece";
+import { hardwareInWords, saidInWords } from "@/core/hardware/piece";
 import type { Stage } from "@/core/job/stages";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 import { focusNow } from "@/ui/focus-now";
@@ -70,7 +70,8 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                     )}
                     {line.words.hardware.map((h) => (
                       <span key={h.id} className="chip">
-                        <HardwareGlyph kind={h.kind} drive={h.drive} /> {hardwareInWords(h)}
+                        <HardwareGlyph kind={h.kind} drive={h.drive} /> {line.words.torqueNm === undefined ? saidInWords(h) : hardwareInWords(h)}
+                        {line.words.torqueNm !== undefined && h.tighten?.feel}
                         {h.once && <b className="text-error">new</b>}
                       </span>
                     ))}

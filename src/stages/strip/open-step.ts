@@ -1,7 +1,8 @@
 import { z } from "zod";
 import type { Frozen } from "@/core/frozen";
+import { FREEING_WORDS } from "@/core/hardware/freed";
 import { type HardwareFacts, hardwareInWords, pieceFacts } from "@/core/hardware/piece";
-import { type QuickLine, quickLine } from "@/core/hardware/quick-line";
+import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
 import { factsWith, namesIn, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
 import { type Action, action, type StepFacts, type StripStep, stepFacts } from "@/core/job/step";
 import { likelyAction } from "@/core/order/likely-action";
@@ -20,6 +21,8 @@ const openShape = z.strictObject({
   needs: z.array(z.string()).nullable(),
   stack: z.array(z.string()),
   partStates: recordedStep.shape.partStates,
+  /** what of a line that was taken may have been meant otherwise: said once more before it is laid down */
+  looks: z.array(z.string()),
   /** what was put in by touch */
   facts: stepFacts,
   /** when it was begun, ms */
@@ -30,7 +33,7 @@ const openShape = z.strictObject({
 export type OpenStep = Frozen<z.infer<typeof openShape>>;
 
 export const EMPTY: OpenStep = {
-  key: "", editing: null, what: "", line: "", hardware: [], action: null, asOne: false, needs: null, stack: [], partStates: {}, facts: {}, since: null,
+  key: "", editing: null, what: "", line: "", hardware: [], action: null, asOne: false, needs: null, stack: [], partStates: {}, looks: [], facts: {}, since: null,
 }; // biome-ignore format: every field is empty
 
 /** A draft of an older day had its facts beside the rest, the witness marks as one text, and lacked what a step can carry since. */
@@ -60,31 +63,36 @@ export interface Understood {
   readonly hardware: readonly HardwareFacts[];
   readonly facts: StepFacts;
   readonly unread: QuickLine["unread"];
-  readonly torqueNm?: number;
+  readonly doubts: QuickLine["doubts"];
 }
 
 export function understood(open: OpenStep): Understood {
   const read = quickLine(open.line);
-  const hardware = [...open.hardware, ...read.hardware].map((h) =>
-    read.torqueNm !== undefined && h.kind === "screw" ? { ...h, tighten: { torqueNm: read.torqueNm } } : h,
-  );
+  const hardware = [...open.hardware, ...read.hardware];
   const { facts } = open;
   const wires = [...(facts.wires ?? []), ...read.wires];
+  const [how, ...more] = read.freed;
+  // a step has one way of getting free; what was done besides is said in words
+  const note = joined(facts.note, ...more.map((m) => `also ${FREEING_WORDS[m].says}`));
   return {
     hardware,
     unread: read.unread,
-    torqueNm: read.torqueNm,
+    doubts: read.doubts.map((d) => ({ ...d, piece: d.piece + open.hardware.length })),
     action: open.action ?? likelyAction(open.what, hardware),
     names: namesIn(open.what),
     facts: {
-      ...(read.freed ? { freed: { how: read.freed } } : {}),
-      ...(read.facing ? { facing: read.facing } : {}),
-      ...(read.mark ? { marks: [read.mark] } : {}),
+      ...(how ? { freed: { how } } : {}),
+      ...(read.facing.length ? { facing: joined(...read.facing) } : {}),
+      ...(read.marks.length ? { marks: read.marks } : {}),
       ...facts,
+      ...(note ? { note } : {}),
       ...(wires.length ? { wires } : {}),
     },
   };
 }
+
+/** Sayings one after the other, told apart. */
+const joined = (...sayings: readonly (string | undefined)[]): string => sayings.filter(Boolean).join("; ");
 
 export const isEmpty = (open: OpenStep, read: Understood): boolean =>
   !open.what.trim() && !read.hardware.length && !read.unread.length && Object.keys(read.facts).every((f) => f === "minutes");
@@ -113,7 +121,7 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
 /** What the line says becomes facts that can be changed by touch. */
 export function lineTaken(open: OpenStep, read: Understood): OpenStep {
   const { note } = asRecorded(open, read, 0).facts;
-  return { ...open, line: "", hardware: read.hardware, facts: { ...read.facts, ...(note ? { note } : {}) } };
+  return { ...open, line: "", hardware: read.hardware, looks: [...open.looks, ...worthALook(read)], facts: { ...read.facts, ...(note ? { note } : {}) } };
 }
 
 const isFact = (key: string): key is keyof StepFacts => key in stepFacts.shape;

@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { Fault } from "@/core/fault";
 import type { Gate } from "@/core/gates/open-gates";
 import { type LaidHardware, lookAlikes, placeFault } from "@/core/hardware/look-alikes";
+import { worthALook } from "@/core/hardware/quick-line";
 import { newStepFrom } from "@/core/job/recorded-step";
 import type { Stage } from "@/core/job/stages";
 import { sentence } from "@/core/sentence";
@@ -71,6 +72,8 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
   );
   const noPlace = placeFault(read.hardware);
 
+  /** what was doubtful and has been shown once */
+  const [looked, setLooked] = useState("");
   const close = (): void => setSheet(null);
   const toSheet = (next: Sheet): void => {
     if (open.line) recording.takeLine();
@@ -80,9 +83,16 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     replace(EMPTY);
     setSheet(null);
     setInHand(null);
+    setLooked("");
+    if (looked) say(null);
   };
   const lay = async (): Promise<void> => {
     if (empty) return;
+    const look = [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
+    if (look && look !== looked) {
+      setLooked(look);
+      return say(`Look once more: ${look} Space again lays it down as the chips say.`);
+    }
     const step = asRecorded(open, read, Date.now());
     try {
       newStepFrom(step);
@@ -188,6 +198,6 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
 function footOf(pockets: readonly Pocket[]): string {
   const pieces = pockets.reduce((sum, p) => sum + (p.pieces ?? 0), 0);
   return pockets.length
-    ? `${pockets.length} laid down · ${pieces} pieces of hardware · arcs: what had to be off first · stitched: came out as one · ▼ facing · ≈ looks like another · L picks up a pocket`
+    ? `${pockets.length} laid down · ${pieces} ${pieces === 1 ? "piece" : "pieces"} of hardware · arcs: what had to be off first · stitched: came out as one · ▼ facing · ≈ looks like another · L picks up a pocket`
     : "The Mat is empty: what comes off first lies furthest left.";
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import type { LookAlike } from "@/core/hardware/look-alikes";
-import { hardwareInWords } from "@/core/hardware/piece";
+import { saidInWords } from "@/core/hardware/piece";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import { factChips } from "@/core/order/step-words";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
@@ -25,16 +25,22 @@ export function UnderstoodChips({
     </button>
   );
   return (
-    <ul aria-label="Understood" className="flex max-h-[100px] min-h-[44px] shrink-0 flex-wrap gap-1.5 overflow-y-auto">
+    <ul aria-label="Understood" className="flex max-h-[148px] min-h-[44px] shrink-0 flex-wrap gap-1.5 overflow-y-auto">
       <li className="chip small">{ACTION_SAYS[read.action]}</li>
       {read.hardware.map((h, i) => (
-        <li key={i} className={`chip small ${alike.some((a) => a.piece === i) ? "danger" : ""}`}>
-          <HardwareGlyph kind={h.kind} drive={h.drive} /> {hardwareInWords(h)}
+        <li key={i} className={`chip small ${alike.some((a) => a.piece === i) || read.doubts.some((d) => d.piece === i) ? "danger" : ""}`}>
+          <HardwareGlyph kind={h.kind} drive={h.drive} /> {saidInWords(h)}
           {h.once && <b>new</b>}
-          {i < open.hardware.length && close(`Strike ${hardwareInWords(h)}`, () => set({ hardware: open.hardware.filter((_, k) => k !== i) }))}
+          {read.doubts
+            .filter((d) => d.piece === i)
+            .map((d) => (
+              <span key={d.says} className="text-[16px]">
+                {d.says}
+              </span>
+            ))}
+          {i < open.hardware.length && close(`Strike ${saidInWords(h)}`, () => set({ hardware: open.hardware.filter((_, k) => k !== i) }))}
         </li>
       ))}
-      {read.torqueNm !== undefined && <li className="chip small">{read.torqueNm} N·m</li>}
       {open.stack.length > 0 && <li className="chip small">stack of {open.stack.length}</li>}
       {factChips(read.facts).map(({ fact, says, danger }) => (
         <li key={`${fact} ${says}`} className={`chip small ${danger ? "danger" : ""}`}>
@@ -44,6 +50,12 @@ export function UnderstoodChips({
       {Object.entries(open.partStates).map(([name, state]) => (
         <li key={name} className="chip small danger">
           {name}: {state}
+        </li>
+      ))}
+      {open.looks.map((says) => (
+        <li key={says} className="chip small danger">
+          ? {says}
+          {close(`It is so: ${says}`, () => set({ looks: open.looks.filter((l) => l !== says) }))}
         </li>
       ))}
       {read.unread.map((u) => (

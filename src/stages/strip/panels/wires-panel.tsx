@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { WIRE_COLOURS } from "@/core/hardware/shorthand-words";
+import { WIRE_COLOURS } from "@/core/hardware/line/lexicon";
 import type { FactPanelProps } from "./fact-panel";
 import { Panel } from "./panel";
 

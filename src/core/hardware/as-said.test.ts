@@ -1,0 +1,132 @@
+import { describe, expect, it } from "vitest";
+import { lineAnswer } from "./line-answer";
+import { quickLine, worthALook } from "./quick-line";
+
+type Answer = ReturnType<typeof lineAnswer>;
+const said = (says: string): Answer => lineAnswer({ says });
+const pieces = (says: string) => said(says).pieces;
+
+// biome-ignore format: a line a line
+const SAID: readonly (readonly [string, Answer["pieces"]])[] = [
+  // each torque belongs to its own screws
+  ["4x M4 1.2Nm, 2x M5 2Nm", [{kind: "screw", qty: 4, thread: "M4", torqueNm: 1.2}, {kind: "screw", qty: 2, thread: "M5", torqueNm: 2}]],
+  ["3x M5 15 in-lb", [{kind: "screw", qty: 3, thread: "M5", torqueNm: 1.69}]],
+  ["2 M6 80 Ncm", [{kind: "screw", qty: 2, thread: "M6", torqueNm: 0.8}]],
+  ["two M6x16 allen 5, blue threadlocker, 9 Nm", [{kind: "screw", qty: 2, thread: "M6", lengthMm: 16, drive: "hex 5", locker: "blue", torqueNm: 9}]],
+  ["13 mm nut finger tight plus 1/4 turn", [{kind: "nut", qty: 1, lengthMm: 13, tightens: "finger tight plus 1/4 turn"}]],
+  ["2x M4x12 snug", [{kind: "screw", qty: 2, thread: "M4", lengthMm: 12, tightens: "snug"}]],
+  // "in" is an inch only where nothing could lie in it
+  ["4 TX15 16 in rear cover", [{kind: "screw", qty: 4, lengthMm: 16, drive: "TX15", at: "in rear cover"}]],
+  ["1/2 in bolt", [{kind: "screw", qty: 1, lengthMm: 12.7}]],
+  ["TX10 2 in", [{kind: "screw", qty: 1, lengthMm: 50.8, drive: "TX10"}]],
+  ["3,5x16", []],
+  ["3,5x16 TX15", [{kind: "screw", qty: 1, thread: "3.5", lengthMm: 16, drive: "TX15"}]],
+  // counts, wherever they stand
+  ["M3x8 ph1 x4", [{kind: "screw", qty: 4, thread: "M3", lengthMm: 8, drive: "PH1"}]],
+  ["M3x8 (4)", [{kind: "screw", qty: 4, thread: "M3", lengthMm: 8}]],
+  ["3pcs M4x20", [{kind: "screw", qty: 3, thread: "M4", lengthMm: 20}]],
+  ["12 off M3", [{kind: "screw", qty: 12, thread: "M3"}]],
+  ["half a dozen TX10 12mm", [{kind: "screw", qty: 6, lengthMm: 12, drive: "TX10"}]],
+  ["pair of M3x6", [{kind: "screw", qty: 2, thread: "M3", lengthMm: 6}]],
+  ["all four screws M4", [{kind: "screw", qty: 4, thread: "M4"}]],
+  ["M4x10 four", [{kind: "screw", qty: 4, thread: "M4", lengthMm: 10}]],
+  ["in rear cover 4 TX15 16", [{kind: "screw", qty: 4, lengthMm: 16, drive: "TX15", at: "in rear cover"}]],
+  ["three-piece thrust washer", [{kind: "thrust-washer", qty: 3}]],
+  // what comes along
+  ["M4x12 with nut", [{kind: "screw", qty: 1, thread: "M4", lengthMm: 12}, {kind: "nut", qty: 1}]],
+  ["2x M5x25 with washer and lock washer", [{kind: "screw", qty: 2, thread: "M5", lengthMm: 25}, {kind: "washer", qty: 2}, {kind: "lock-washer", qty: 2}]],
+  ["4 washers above, 2 below", [{kind: "washer", qty: 4, at: "above"}, {kind: "washer", qty: 2, at: "below"}]],
+  // the hand of a thread, and what it is once
+  ["M10 left thread nut", [{kind: "nut", qty: 1, thread: "M10", leftHand: true}]],
+  ["M12 nut reverse thread", [{kind: "nut", qty: 1, thread: "M12", leftHand: true}]],
+  ["M8 left", [{kind: "screw", qty: 1, thread: "M8", leftHand: true}]],
+  ["4x M4 left", [{kind: "screw", qty: 4, thread: "M4", at: "left"}]],
+  ["cap nut M6, use once", [{kind: "nut", qty: 1, thread: "M6", form: "dome", once: true}]],
+  ["locknut M5", [{kind: "nut", qty: 1, thread: "M5", form: "self-locking"}]],
+  ["4 flat heads M4x10", [{kind: "screw", qty: 4, thread: "M4", lengthMm: 10, form: "countersunk"}]],
+  ["flat head M5x10 pozi 2", [{kind: "screw", qty: 1, thread: "M5", lengthMm: 10, drive: "PZ2", form: "countersunk"}]],
+  ["608 bearing", [{kind: "bearing", qty: 1, label: "608"}]],
+  ["6 TX10 into plastic 12mm", [{kind: "screw", qty: 6, lengthMm: 12, drive: "TX10", into: "plastic"}]],
+  ["2x phillips 8mm coarse, 1 fine longer", [{kind: "screw", qty: 2, threadIs: "coarse", lengthMm: 8, drive: "PH"}, {kind: "screw", qty: 1, threadIs: "machine", finish: "longer"}]],
+  // inches
+  ["3 screws #6-32 x 3/8", [{kind: "screw", qty: 3, thread: "#6-32", lengthMm: 9.525}]],
+  ["10-32 x 1/2 slotted", [{kind: "screw", qty: 1, thread: "#10-32", lengthMm: 12.7, drive: "SL"}]],
+  ["3/8-16 x 1 1/4 hex head", [{kind: "screw", qty: 1, thread: "3/8-16", lengthMm: 31.75, form: "hex-head"}]],
+  ["4x#8 wood screws", [{kind: "screw", qty: 4, thread: "#8"}]],
+  [".250 pin", [{kind: "pin", qty: 1, lengthMm: 6.35}]],
+  // small kinds
+  ["belleville washer under gear", [{kind: "disc-spring", qty: 1, at: "under gear"}]],
+  ["cotter pin through castle nut", [{kind: "split-pin", qty: 1, at: "through castle nut"}]],
+  ["woodruff key 3x13", [{kind: "key", qty: 1, thread: "3", lengthMm: 13}]],
+  ["pop rivet 3.2", [{kind: "rivet", qty: 1, lengthMm: 3.2}]],
+  ["two zip ties", [{kind: "cable-tie", qty: 2}]],
+  ["4 stand-offs 12 mm under board", [{kind: "spacer", qty: 4, lengthMm: 12, at: "under board"}]],
+  ["3 brass inserts M3", [{kind: "insert", qty: 3, thread: "M3", finish: "brass"}]],
+  ["two carbon brushes with springs", [{kind: "brush", qty: 2}, {kind: "spring", qty: 2}]],
+  ["toothed belt", [{kind: "belt", qty: 1}]],
+  ["2 retaining clips", [{kind: "clip", qty: 2}]],
+  ["ratchet pawl and spring", [{kind: "pawl", qty: 1}, {kind: "spring", qty: 1}]],
+  ["spring washer M6", [{kind: "lock-washer", qty: 1, thread: "M6"}]],
+  ["wave washer between bearing and ring", [{kind: "wavy-washer", qty: 1, at: "between bearing and ring"}]],
+  ["drive shaft nut M8", [{kind: "nut", qty: 1, thread: "M8", at: "drive shaft"}]],
+];
+
+describe("a line as technicians say it", () => {
+  it.each(SAID)("%s", (says, wanted) => {
+    expect(pieces(says)).toEqual(wanted);
+  });
+
+  it("counts nothing that is not there, or stays", () => {
+    for (const says of ["no nut on front left", "two screws left in", "2 screws not out yet", "one clip stays", "without washer", "leave the pin"]) {
+      expect(pieces(says)).toEqual([]);
+      expect(said(says).note).toBe(says);
+    }
+    expect(said("4 TX10 no washer")).toMatchObject({ pieces: [{ kind: "screw", qty: 4, drive: "TX10" }], note: "no washer" });
+  });
+
+  it("keeps every facing, every mark and every way of freeing, and makes no screw of a mark", () => {
+    expect(said("facing up, facing rear").facing).toEqual(["up", "rear"]);
+    expect(said("2 disc springs cup side down")).toMatchObject({ pieces: [{ kind: "disc-spring", qty: 2 }], facing: ["cup side down"] });
+    expect(said("mark on the rim, witness mark at the screw")).toMatchObject({ pieces: [], marks: ["on the rim", "at the screw"] });
+    expect(said("heated, pulled")).toMatchObject({ freed: "heat", alsoFreed: ["pull"] });
+    expect(said("roll pin 4x20 driven out to the left")).toMatchObject({ freed: "drive", note: "to the left", pieces: [{ kind: "pin", qty: 1 }] });
+  });
+
+  it("keeps the polarity of wires, and their terminals' words", () => {
+    expect(said("white>M+, brown>motor +, gnye>ground screw").wires).toEqual([
+      { colour: "white", to: "M+" },
+      { colour: "brown", to: "motor +" },
+      { colour: "green-yellow", to: "ground screw" },
+    ]);
+  });
+
+  it("refuses rather than misreads", () => {
+    expect(said("4 screws TX15, 2 long 2 short")).toMatchObject({ pieces: [{ qty: 4 }], note: "2 long 2 short" });
+    for (const says of ["M4 M5 screw", "4x M4 x3", "0x TX15"]) expect(pieces(says)).toEqual([]);
+  });
+
+  it("asks for a second look where it may have been meant otherwise", () => {
+    const look = (says: string): string[] => worthALook(quickLine(says));
+    expect(look("M8 left")).toEqual(["“left”: a left-hand thread, or where it sat?"]);
+    expect(look("3 of 4 screws")).toEqual(["3 of 4: where is the rest?"]);
+    expect(look("4 screws with 2 washers")).toEqual(["“with”: 2 in all, or for each of the 4?"]);
+    expect(look("four TX15 16mm, front right has the nut")).toEqual(["“has”: which piece has it?"]);
+    expect(look("M4 M5 screw")).toEqual(["“M4 M5 screw” was not read, and is counted nowhere"]);
+    for (const says of ["4x TX15 16 corners", "no nut on front left", "funny bracket", "4x M5x25 with washer"]) expect(look(says)).toEqual([]);
+  });
+
+  it("tells what each stretch was taken for", () => {
+    const says = "4x TX15 16 in rear cover, once";
+    expect(said(says).read.map(({ from, to, as }) => [says.slice(from, to), as])).toEqual([
+      ["4x", "count"],
+      ["TX15", "drive"],
+      ["16", "length"],
+      ["in", "place"],
+      ["rear", "place"],
+      ["cover", "place"],
+      [",", "joins"],
+      ["once", "once"],
+    ]);
+    expect(() => lineAnswer({ says: 4 })).toThrow(/says/);
+  });
+});

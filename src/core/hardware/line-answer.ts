@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { readWith } from "../fault";
+import type { Freeing } from "./freed";
+import type { HardwareFacts } from "./piece";
+import { type Doubt, quickLine, type Span, type Wire } from "./quick-line";
+
+const lineInput = z.strictObject({ says: z.string().max(2000, "is longer than 2000 characters") });
+
+/** A line as other programs are told it: `hardware line`. */
+export interface LineAnswer {
+  readonly pieces: readonly (Omit<HardwareFacts, "tighten"> & { readonly torqueNm?: number; readonly tightens?: string })[];
+  readonly facing: readonly string[];
+  readonly marks: readonly string[];
+  readonly wires: readonly Wire[];
+  /** the first way of getting it free; the others behind it */
+  readonly freed: Freeing | null;
+  readonly alsoFreed: readonly Freeing[];
+  /** what was not read, word for word */
+  readonly note: string | null;
+  readonly doubts: readonly Doubt[];
+  readonly read: readonly Span[];
+}
+
+/** Reads a line for the command line. Throws a Fault where the input is none. */
+export function lineAnswer(input: unknown): LineAnswer {
+  const { hardware, freed, unread, facing, marks, wires, doubts, read } = quickLine(readWith(lineInput, input).says);
+  return {
+    pieces: hardware.map(({ tighten, ...piece }) => ({
+      ...piece,
+      ...(tighten?.torqueNm === undefined ? {} : { torqueNm: tighten.torqueNm }),
+      ...(tighten?.feel === undefined ? {} : { tightens: tighten.feel }),
+    })),
+    facing,
+    marks,
+    wires,
+    freed: freed[0] ?? null,
+    alsoFreed: freed.slice(1),
+    note: unread.map((u) => u.text).join("; ") || null,
+    doubts,
+    read,
+  };
+}

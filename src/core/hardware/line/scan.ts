@@ -1,0 +1,136 @@
+import { figureAt, sizedDrive } from "./figures";
+import { INTO_WORDS, LOCKER_COLOURS, WIRE_COLOURS } from "./lexicon";
+import { phraseAt } from "./phrases";
+import type { Meaning, Token } from "./tokens";
+
+const bare = (text: string): string => text.replace(/^\((.*)\)$/s, "$1").trim();
+const sticky = (source: RegExp): RegExp => new RegExp(source.source, "iuy");
+
+const WIRE = sticky(/([a-z]+(?:[/-][a-z]+)?)\s?(?:->|>|→)\s?/);
+const TERMINAL_ENDS = /[,;]|\band\b|\s[a-z/-]{1,24}\s?(?:->|>|→)/gi;
+const BRACKET = sticky(/\(([^()]*)\)/);
+const SAYS_FACING = sticky(/(?:facing|faces|face)(?:\s*:\s*|\s+)(?=[^\s,;])/);
+const SIDE_FACING = sticky(/(?:the\s+)?[\p{L}-]{1,24}\s+side\s+(?:up|down|out|in|first|outwards?|inwards?|upwards?|downwards?)(?![\p{L}])/u);
+const SAYS_MARK = sticky(/(?:(?:witness|paint|punch|scribe[d]?)\s+)?(?:marks?|marked|witness|line)(?:\s*:\s*|\s+)(?=[^\s,;])/);
+const INTO = sticky(/into\s+(?:the\s+)?/);
+const COLOUR = sticky(new RegExp(`(${LOCKER_COLOURS.join("|")})(?![\\p{L}])`));
+const WORD = sticky(/[^\s,;()+]+/);
+/** What says nothing between words. */
+const SKIPPED = sticky(/(?:[\s:!?"'“”’)]|\.(?!\d)|[-–](?=\s|$))+/u);
+
+function match(pattern: RegExp, line: string, from: number): RegExpExecArray | null {
+  pattern.lastIndex = from;
+  return pattern.exec(line);
+}
+
+/** Where a saying ends that goes to the end of its part of the line: at the next comma or semicolon outside brackets. */
+function saidTo(line: string, from: number): number {
+  let depth = 0;
+  for (let i = from; i < line.length; i++) {
+    const c = line[i];
+    if (c === "(") depth++;
+    else if (c === ")") depth = Math.max(0, depth - 1);
+    else if ((c === "," || c === ";") && (depth === 0 || !line.includes(")", i))) return i;
+  }
+  return line.length;
+}
+
+/**
+ * The line in tokens: every letter and figure of it lies in one. What a token means its neighbours may still change.
+ */
+export function scan(line: string): Token[] {
+  const tokens: Token[] = [];
+  const put = (from: number, to: number, means: Meaning): number => {
+    tokens.push({ from, to, text: line.slice(from, to).trim(), ...means });
+    return to;
+  };
+  let i = 0;
+  while (i < line.length) {
+    const skipped: RegExpExecArray | null = match(SKIPPED, line, i);
+    if (skipped) {
+      i += skipped[0].length;
+      continue;
+    }
+    i = one(line, i, put, tokens.at(-1));
+  }
+  return tokens;
+}
+
+/** Reads one token, and answers where the next begins. */
+function one(line: string, i: number, put: (from: number, to: number, means: Meaning) => number, before: Token | undefined): number {
+  const c = line[i] as string;
+  if (c === "," || c === ";") return put(i, i + 1, { t: "joint", how: "comma" });
+  if (c === "+") return put(i, i + 1, { t: "joint", how: "plus" });
+  const bracket = match(BRACKET, line, i);
+  if (bracket) return put(i, i + bracket[0].length, { t: "bracket", inner: (bracket[1] as string).trim() });
+  // a lone bracket is nothing
+  if (c === "(") return i + 1;
+  const wire = wireAt(line, i);
+  if (wire) return put(i, wire.to, wire.means);
+  const begins = !before || before.t === "joint";
+  const faces = match(SAYS_FACING, line, i);
+  const facing = faces && (begins || /^facing/i.test(faces[0])) ? faces : null;
+  const side = facing ? null : match(SIDE_FACING, line, i);
+  if (side) return put(i, i + side[0].length, { t: "facing", says: side[0].trim() });
+  const mark = facing || before?.t === "preposition" ? null : match(SAYS_MARK, line, i);
+  const said = facing ?? (mark && !/^line/i.test(mark[0]) ? mark : null);
+  if (said) {
+    const to = saidTo(line, i + said[0].length);
+    // what a mark is goes with it, "paint mark on the rim"; the bare word does not
+    const words = /^(?:facing|faces|face|mark|witness)[\s:]/i.test(said[0]) ? line.slice(i + said[0].length, to) : line.slice(i, to);
+    return put(i, to, { t: facing ? "facing" : "mark", says: bare(words.trim()) });
+  }
+  const figure = figureAt(line, i);
+  if (figure) return put(i, figure.to, figure.means);
+  const into = intoAt(line, i);
+  if (into) return put(i, into.to, into.means);
+  const locker = lockerAt(line, i);
+  if (locker) return put(i, locker.to, locker.means);
+  const phrase = phraseAt(line, i);
+  if (phrase?.means.t === "drive") {
+    const sized = sizedDrive(phrase.means.drive, line, phrase.to);
+    return put(i, sized.to, sized.means);
+  }
+  if (phrase) return put(i, phrase.to, phrase.means);
+  const word = match(WORD, line, i);
+  return word ? put(i, i + word[0].length, { t: "word" }) : i + 1;
+}
+
+/** `brown>L`, `bn→L1`, `white>M+`, `brown > motor +`: the terminal's words go to the end, or to the next wire. */
+function wireAt(line: string, from: number): { to: number; means: Meaning } | undefined {
+  const head = match(WIRE, line, from);
+  if (!head) return undefined;
+  const said = (head[1] as string).toLowerCase();
+  const begins = from + head[0].length;
+  TERMINAL_ENDS.lastIndex = begins;
+  const end = TERMINAL_ENDS.exec(line)?.index ?? line.length;
+  const terminal = line.slice(begins, end).trim();
+  if (!terminal) return undefined;
+  return { to: end, means: { t: "wire", colour: Object.hasOwn(WIRE_COLOURS, said) ? (WIRE_COLOURS[said] as string) : said, terminal } };
+}
+
+/** `into plastic`. Another word behind "into" is a place. */
+function intoAt(line: string, from: number): { to: number; means: Meaning } | undefined {
+  const head = match(INTO, line, from);
+  if (!head) return undefined;
+  const begins = from + head[0].length;
+  const rest = line.slice(begins, begins + 40).toLowerCase();
+  const into = INTO_WORDS.filter((w) => rest.startsWith(w) && !/^\p{L}/u.test(rest.slice(w.length))).sort((a, b) => b.length - a.length)[0];
+  return into ? { to: begins + into.length, means: { t: "into", into: into.replace(/^an? /, "") } } : undefined;
+}
+
+/** `blue locker`, `threadlock blue`, `locker`. */
+function lockerAt(line: string, from: number): { to: number; means: Meaning } | undefined {
+  const colour = match(COLOUR, line, from);
+  const gap = colour ? /^[\s-]+/.exec(line.slice(from + colour[0].length, from + colour[0].length + 8))?.[0] : "";
+  if (colour && !gap) return undefined;
+  const begins = from + (colour?.[0].length ?? 0) + (gap?.length ?? 0);
+  const words = phraseAt(line, begins);
+  if (words?.means.t !== "locker") return undefined;
+  if (colour) return { to: words.to, means: { t: "locker", colour: (colour[1] as string).toLowerCase() } };
+  const between = /^[\s-]+/.exec(line.slice(words.to, words.to + 8))?.[0] ?? "";
+  const behind = between ? match(COLOUR, line, words.to + between.length) : null;
+  return behind
+    ? { to: words.to + between.length + behind[0].length, means: { t: "locker", colour: (behind[1] as string).toLowerCase() } }
+    : { to: words.to, means: { t: "locker", colour: "seen" } };
+}
