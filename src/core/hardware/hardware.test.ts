@@ -31,6 +31,33 @@ describe("look-alikes", () => {
     expect(at([screw, nut], [screw])[0]?.says).toBe("like the 2 of step 3, but with a nut");
     expect(at([screw], [screw, nut])[0]?.says).toBe("like the 2 of step 3, but without a nut");
   });
+  it("across kinds: a washer that only looks flat, a cross recess of the other sort, a thread that is cut otherwise", () => {
+    const flat = { kind: "washer", qty: 2, lengthMm: 20 } as const;
+    expect(at([{ kind: "disc-spring", qty: 1, lengthMm: 20 }], [flat])[0]).toMatchObject({
+      close: true,
+      says: "like the 2 of step 3, but a disc spring, which only looks flat",
+    });
+    expect(at([flat], [{ kind: "thrust-washer", qty: 1 }])[0]?.says).toBe("like the one of step 3, but flat, a washer");
+    expect(at([{ kind: "disc-spring", qty: 1, lengthMm: 12 }], [flat])).toEqual([]);
+    expect(at([{ kind: "wavy-washer", qty: 1 }], [flat])).toEqual([]);
+    const cross = { kind: "screw", qty: 4, lengthMm: 16, drive: "PH2" } as const;
+    expect(at([{ ...cross, drive: "PZ2" }], [cross])[0]).toMatchObject({ close: true, says: "like the 4 of step 3, but with PZ2, not PH2" });
+    expect(at([{ ...cross, drive: "PZ3" }], [cross])).toEqual([]);
+    const coarse = { kind: "screw", qty: 2, lengthMm: 8, drive: "PH", threadIs: "coarse" } as const;
+    expect(at([{ ...coarse, qty: 1, threadIs: "machine" }], [coarse])[0]?.says).toBe("like the 2 of step 3, but with a machine thread");
+  });
+  it("of what lies there just so already are none: the screws of the other side", () => {
+    expect(at([{ ...sixteen, lengthMm: 20 }], [sixteen], [{ ...sixteen, lengthMm: 20 }])).toEqual([]);
+    expect(
+      at(
+        [{ kind: "screw", qty: 1, thread: "M4" }],
+        [
+          { kind: "screw", qty: 1, thread: "M4" },
+          { kind: "washer", qty: 1 },
+        ],
+      ),
+    ).toEqual([]);
+  });
   it("is silent about the same, the far and the different", () => {
     const silent: HardwareFacts[] = [
       { ...sixteen, qty: 2 },

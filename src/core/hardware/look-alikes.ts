@@ -30,9 +30,11 @@ export interface LaidHardware {
  * @example differenceOf({ kind: "screw", qty: 2, lengthMm: 20, drive: "TX15" }, { kind: "screw", qty: 4, lengthMm: 16, drive: "TX15" })?.says // "4 mm longer"
  */
 export function differenceOf(now: HardwareFacts, before: HardwareFacts): { says: string; close: boolean } | null {
-  if (now.kind !== before.kind || now.kind === "plug" || now.kind === "other") return null;
+  if (now.kind === "plug" || now.kind === "other") return null;
+  if (now.kind !== before.kind) return acrossKinds(now, before);
   const agree = (a: string | undefined, b: string | undefined): boolean => a === undefined || b === undefined || a === b;
-  if (!agree(now.drive, before.drive) || !agree(now.form, before.form)) return null;
+  const cross = crossRecesses(now.drive, before.drive);
+  if ((!agree(now.drive, before.drive) && !cross) || !agree(now.form, before.form)) return null;
   const far = now.lengthMm !== undefined && before.lengthMm !== undefined && Math.abs(now.lengthMm - before.lengthMm) > FAR_MM;
   if (far || diametersFarApart(now.thread, before.thread)) return null;
   const out: string[] = [];
@@ -41,6 +43,9 @@ export function differenceOf(now: HardwareFacts, before: HardwareFacts): { says:
     out.push(says);
     close ||= unseen;
   };
+  if (cross) differ(cross, true);
+  if (now.threadIs && before.threadIs && now.threadIs !== before.threadIs)
+    differ(now.threadIs === "coarse" ? "coarse, for plastic or sheet" : "with a machine thread", true);
   if (Boolean(now.leftHand) !== Boolean(before.leftHand)) differ(now.leftHand ? "with a left-hand thread" : "with a right-hand thread", true);
   if (now.thread && before.thread && now.thread !== before.thread) differ(`with the thread ${now.thread}, not ${before.thread}`, true);
   if (now.lengthMm !== undefined && before.lengthMm !== undefined && now.lengthMm !== before.lengthMm) {
@@ -51,9 +56,35 @@ export function differenceOf(now: HardwareFacts, before: HardwareFacts): { says:
   return out.length ? { says: out.join(" and "), close } : null;
 }
 
+/** PH and PZ of one size: the wrong driver turns in both, and spoils the one. */
+function crossRecesses(a: string | undefined, b: string | undefined): string | null {
+  const [x, y] = [a, b].map((d) => /^(PH|PZ)(\d)?$/.exec(d ?? ""));
+  return x && y && x[1] !== y[1] && (x[2] ?? y[2]) === (y[2] ?? x[2]) ? `with ${a}, not ${b}` : null;
+}
+
+/** Rings that are taken for each other although each does something else. */
+const RINGS: Readonly<Partial<Record<HardwareFacts["kind"], string>>> = {
+  washer: "flat, a washer",
+  "disc-spring": "a disc spring, which only looks flat",
+  "thrust-washer": "a thrust washer: it runs against what turns",
+};
+const AS_LARGE_MM = 1;
+
+/** What another kind is, where the two are taken for each other; null: nobody would, or their sizes tell them apart. */
+function acrossKinds(now: HardwareFacts, before: HardwareFacts): { says: string; close: boolean } | null {
+  const says = RINGS[now.kind];
+  if (!says || !RINGS[before.kind]) return null;
+  const sizes = [now.lengthMm, before.lengthMm];
+  if (sizes[0] !== undefined && sizes[1] !== undefined && Math.abs(sizes[0] - sizes[1]) > AS_LARGE_MM) return null;
+  if (now.thread && before.thread && now.thread !== before.thread) return null;
+  return { says, close: true };
+}
+
 /** The number in a circlip, a ring or a washer is its diameter, not its length. */
 function sizeWord(h: HardwareFacts, more: boolean): string {
-  const across = ["circlip", "e-clip", "washer", "wavy-washer", "lock-washer", "o-ring", "seal", "ball", "bearing"].includes(h.kind);
+  const across = ["circlip", "e-clip", "washer", "wavy-washer", "lock-washer", "disc-spring", "thrust-washer", "o-ring", "seal", "ball", "bearing"].includes(
+    h.kind,
+  );
   return across ? (more ? "larger" : "smaller") : more ? "longer" : "shorter";
 }
 
@@ -69,11 +100,13 @@ function diametersFarApart(a: string | undefined, b: string | undefined): boolea
 
 /**
  * What of the hardware that is being laid down could be taken for something that lies there already, the nearest of each first.
- * A screw that is the same but has a nut or a washer with it, where the other has none, is named as well.
+ * A screw that is the same but has a nut with it, where the other has none, is named as well; one that lies there already just so is not.
  */
 export function lookAlikes(now: readonly HardwareFacts[], before: readonly LaidHardware[]): LookAlike[] {
   const out: LookAlike[] = [];
   now.forEach((h, piece) => {
+    // of what lies there just so already, nothing is new: the other side's screws are these
+    if (before.some(({ hardware }) => hardware.some((old) => isSame(h, old) && !companions(h, now, old, hardware)))) return;
     let nearest: LookAlike | undefined;
     for (const { step, hardware } of before)
       for (const old of hardware) {
@@ -86,7 +119,11 @@ export function lookAlikes(now: readonly HardwareFacts[], before: readonly LaidH
   return out;
 }
 
-const WITH_A_SCREW: readonly HardwareFacts["kind"][] = ["nut", "washer", "lock-washer"];
+const TOLD_BY = ["kind", "thread", "threadIs", "lengthMm", "drive", "form", "leftHand", "finish"] as const;
+const isSame = (a: HardwareFacts, b: HardwareFacts): boolean => TOLD_BY.every((k) => (a[k] ?? undefined) === (b[k] ?? undefined));
+
+/** What a screw has with it that cannot be seen from its head. */
+const WITH_A_SCREW: readonly HardwareFacts["kind"][] = ["nut"];
 
 function companions(
   h: HardwareFacts,
@@ -129,6 +166,9 @@ export function onceHint(h: HardwareFacts): string | null {
   if (h.kind === "nut" && h.form === "self-locking") return "a self-locking nut holds once";
   if (h.kind === "nut" && h.form === "dome") return "a dome nut that was opened no longer seals";
   if (h.kind === "seal") return "a seal that came off its shaft leaks";
+  if (h.kind === "split-pin") return "a split pin that was bent open breaks when it is bent again";
+  if (h.kind === "cable-tie") return "a cable tie is cut";
+  if (h.kind === "rivet") return "a rivet is drilled out";
   if (h.kind === "lock-washer") return "a lock washer that is flat no longer locks";
   return null;
 }
