@@ -35,17 +35,50 @@ describe("tables against their standards", () => {
     expect(threadNamed("#4-40")?.diameterMm).toBeCloseTo(2.845, 3);
     for (const t of THREADS) if (t.perInch) expect(t.pitchMm * t.perInch).toBeCloseTo(25.4, 9);
   });
+  it("unified: the spindles and chucks of power tools, and their fine neighbours, with the stress areas of ASME B1.1, in²", () => {
+    const printed = {
+      "5/16-24": 0.058,
+      "3/8-24": 0.0878,
+      "1/2-13": 0.1419,
+      "1/2-20": 0.1599,
+      "5/8-11": 0.226,
+      "#12-24": 0.0242,
+      "#5-40": 0.00796,
+      "#2-56": 0.0037,
+    };
+    for (const [name, area] of Object.entries(printed))
+      expect(Math.abs(stressArea(threadNamed(name) ?? expect.fail(name)) / 25.4 ** 2 / area - 1)).toBeLessThan(0.006);
+    expect(stressArea(threadNamed("M14") ?? expect.fail("M14"))).toBeCloseTo(115.4, 0);
+  });
   it("tapping: the pitches of ISO 1478, rounded as it prints them", () => {
     expect(THREADS.filter((t) => t.system === "tapping").map((t) => [t.designation, Math.round(t.pitchMm * 10) / 10])).toEqual([
       ["ST2.2", 0.8],
       ["ST2.9", 1.1],
       ["ST3.5", 1.3],
+      ["ST3.9", 1.3],
       ["ST4.2", 1.4],
       ["ST4.8", 1.6],
+      ["ST5.5", 1.8],
+      ["ST6.3", 1.8],
     ]);
   });
   it("coarse pitches are those of the tap drills in every workshop's table: drill = d − P, to its tenth", () => {
-    const drills = { "M1.6": 1.25, M2: 1.6, "M2.5": 2.05, M3: 2.5, "M3.5": 2.9, M4: 3.3, M5: 4.2, M6: 5, M8: 6.8, M10: 8.5, M12: 10.2 };
+    const drills = {
+      "M1.4": 1.1,
+      "M1.6": 1.25,
+      M2: 1.6,
+      "M2.5": 2.05,
+      "M2.6": 2.15,
+      M3: 2.5,
+      "M3.5": 2.9,
+      M4: 3.3,
+      M5: 4.2,
+      M6: 5,
+      M8: 6.8,
+      M10: 8.5,
+      M12: 10.2,
+      M14: 12,
+    };
     const coarse = THREADS.filter((t) => t.system === "metric");
     expect(coarse.map((t) => t.designation)).toEqual(Object.keys(drills));
     for (const t of coarse) expect(Math.abs(t.diameterMm - t.pitchMm - drills[t.designation as keyof typeof drills])).toBeLessThan(0.051);

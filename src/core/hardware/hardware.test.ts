@@ -160,6 +160,17 @@ describe("tightening order", () => {
       }),
     );
   });
+  it("goes round an odd number as a star: no two that follow each other stand side by side", () => {
+    for (const n of [5, 7, 9, 11]) {
+      const holes = tighteningOrder(n).map((s) => s.turn);
+      const order = Array.from({ length: n }, (_, k) => holes.indexOf(k + 1));
+      for (let k = 1; k < n; k++) {
+        const apart = Math.abs((order[k] as number) - (order[k - 1] as number));
+        expect(Math.min(apart, n - apart)).toBe((n - 1) / 2);
+      }
+    }
+    expect(tighteningOrder(5).map((s) => s.turn)).toEqual([1, 4, 2, 5, 3]);
+  });
   it("draws none for three", () => {
     expect(tighteningOrder(3)).toEqual([]);
   });

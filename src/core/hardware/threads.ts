@@ -31,22 +31,33 @@ const tapping = (d: number, perInch: number): Thread => ({ designation: `ST${d}`
 
 /** ISO 261 coarse and a few fine, unified (ASME B1.1), tapping screws (ISO 1478, whose pitches are those of whole threads per inch, rounded). */
 export const THREADS: readonly Thread[] = [
-  ...metric("1.6x0.35 2x0.4 2.5x0.45 3x0.5 3.5x0.6 4x0.7 5x0.8 6x1 8x1.25 10x1.5 12x1.75", "metric"),
-  ...metric("8x1 10x1 10x1.25 12x1.25 12x1.5", "metric fine"),
+  ...metric("1.4x0.3 1.6x0.35 2x0.4 2.5x0.45 2.6x0.45 3x0.5 3.5x0.6 4x0.7 5x0.8 6x1 8x1.25 10x1.5 12x1.75 14x2", "metric"),
+  ...metric("6x0.75 8x1 10x1 10x1.25 12x1.25 12x1.5 14x1.5", "metric fine"),
+  unified("#2-56", numbered(2), 56),
   unified("#4-40", numbered(4), 40),
+  unified("#5-40", numbered(5), 40),
   unified("#6-32", numbered(6), 32),
   unified("#8-32", numbered(8), 32),
   unified("#10-24", numbered(10), 24),
   unified("#10-32", numbered(10), 32),
+  unified("#12-24", numbered(12), 24),
   unified("¼-20", 0.25, 20),
   unified("¼-28", 0.25, 28),
   unified("5/16-18", 0.3125, 18),
+  unified("5/16-24", 0.3125, 24),
   unified("3/8-16", 0.375, 16),
+  unified("3/8-24", 0.375, 24),
+  unified("1/2-13", 0.5, 13),
+  unified("1/2-20", 0.5, 20),
+  unified("5/8-11", 0.625, 11),
   tapping(2.2, 32),
   tapping(2.9, 24),
   tapping(3.5, 20),
+  tapping(3.9, 19),
   tapping(4.2, 18),
   tapping(4.8, 16),
+  tapping(5.5, 14),
+  tapping(6.3, 14),
 ];
 
 /**
@@ -61,8 +72,8 @@ export function threadNamed(text: string): Thread | undefined {
 }
 
 /**
- * Stress area A_s, mm²: π/4 (d − 0.9382 P)² (ISO 898-1).
+ * Stress area A_s, mm²: π/4 (d − 0.9382 P)² (ISO 898-1); of unified threads π/4 (d − 0.9743 P)² (ASME B1.1).
  *
  * @example stressArea(threadNamed("M6")) // 20.1
  */
-export const stressArea = (t: Thread): number => (Math.PI / 4) * (t.diameterMm - 0.9382 * t.pitchMm) ** 2;
+export const stressArea = (t: Thread): number => (Math.PI / 4) * (t.diameterMm - (t.system === "unified" ? 0.9743 : 0.9382) * t.pitchMm) ** 2;

@@ -6,7 +6,7 @@ export interface FlangeScrew {
 }
 
 /**
- * The order for the screws of a flange: four or more crosswise, in even steps round the flange and each next one opposite the last.
+ * The order for the screws of a flange: four or more crosswise, each next one opposite the last, or as nearly opposite as an odd number of holes allows (the star of a wheel with five).
  * Fewer than four have no order worth drawing.
  *
  * @param count screws, 4 to 12 are drawn
@@ -15,11 +15,9 @@ export interface FlangeScrew {
 export function tighteningOrder(count: number): FlangeScrew[] {
   if (count < 4 || count > 12) return [];
   const angle = (i: number): number => (2 * Math.PI * (i + (count === 4 ? 0.5 : 0))) / count - Math.PI / 2;
-  // opposite, then a quarter on, then opposite …: every screw once
-  const order: number[] = [];
   const half = Math.floor(count / 2);
-  for (const i of spread(half)) order.push(i, i + half);
-  if (count % 2) order.push(count - 1);
+  // opposite, then a quarter on, then opposite …; of an odd number always half the flange on, which comes to every hole once
+  const order = count % 2 ? Array.from({ length: count }, (_, k) => (k * half) % count) : spread(half).flatMap((i) => [i, i + half]);
   return Array.from({ length: count }, (_, i) => {
     const [x, y] = [Math.cos(angle(i)), Math.sin(angle(i))];
     // out from the middle as far as the square's edge: four screws stand in its corners

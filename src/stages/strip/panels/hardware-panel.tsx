@@ -14,7 +14,7 @@ const COMMON_THREADS = ["ST2.9", "ST3.5", "ST4.2", "M3", "M4", "M5", "M6"];
 const COMMON_LENGTHS = [8, 10, 12, 16, 20, 25, 30, 40];
 const COMMON_DRIVES = ["TX10", "TX15", "TX20", "PH1", "PH2", "hex 3", "hex 4", "SL6"];
 const PLACES = ["corners", "front left", "front right", "rear left", "rear right", "above", "below", "middle"];
-const THREADED: readonly HardwareKind[] = ["screw", "nut", "washer", "lock-washer", "wavy-washer", "clamp"];
+const THREADED: readonly HardwareKind[] = ["screw", "nut", "washer", "lock-washer", "wavy-washer", "clamp", "insert"];
 const DRIVEN: readonly HardwareKind[] = ["screw", "clamp"];
 
 /** What this job used so far comes first, then what is common, each once. */
