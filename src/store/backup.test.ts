@@ -1,7 +1,7 @@
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterEach, beforeEach, describe, expect, it } from "vitest";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { holdSign } from "./alive";
 import { backUp, backupsIn, checkShop, restore, thinOut } from "./backup";
 import { closeDatabase, database } from "./database";
@@ -43,7 +43,11 @@ describe("a back-up", () => {
       }
     })();
     const made: Awaited<ReturnType<typeof backUp>>[] = [];
-    for (let i = 0; i < 4; i++) made.push(await backUp(to, { now: new Date(Date.UTC(2026, 10, 29, 10, i)) }));
+    for (let i = 0; i < 4; i++) {
+      // however slow the machine is, something was written before each, and is being written during it
+      await vi.waitUntil(() => laid > i, { timeout: 20_000, interval: 5 });
+      made.push(await backUp(to, { now: new Date(Date.UTC(2026, 10, 29, 10, i)) }));
+    }
     writing = false;
     await writer;
     expect(laid).toBeGreaterThan(3);

@@ -183,7 +183,7 @@ export const PART_WORDS: readonly string[] = [
 
 /** Pitches of metric threads, mm: coarse (ISO 261), then the fine ones met on small machines. */
 export const METRIC_PITCHES: Readonly<Record<string, readonly number[]>> = {
-  "1.6": [0.35], "2": [0.4], "2.5": [0.45], "3": [0.5, 0.35], "3.5": [0.6], "4": [0.7, 0.5], "5": [0.8, 0.5], "6": [1, 0.75, 0.5], "8": [1.25, 1, 0.75],
+  "1.4": [0.3], "1.6": [0.35], "2": [0.4], "2.5": [0.45], "2.6": [0.45], "3": [0.5, 0.35], "3.5": [0.6], "4": [0.7, 0.5], "5": [0.8, 0.5], "6": [1, 0.75, 0.5], "8": [1.25, 1, 0.75],
   "10": [1.5, 1.25, 1, 0.75], "12": [1.75, 1.5, 1.25, 1], "14": [2, 1.5], "16": [2, 1.5],
 }; // biome-ignore format: a short list reads better in rows
 /** Turns to the inch of the numbered unified threads (ASME B1.1), coarse and fine: what `6-32` can be. */
