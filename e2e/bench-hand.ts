@@ -1,10 +1,16 @@
-import { expect, type Locator, type Page } from "@playwright/test";
+import { expect, type Locator, type Page, type Request } from "@playwright/test";
 
 /** What a technician does at the screen, by role and label. */
 export class BenchHand {
   readonly page: Page;
+  /** what was asked of the shop and is not answered yet */
+  private readonly asked = new Map<Request, string>();
   constructor(page: Page) {
     this.page = page;
+    page.on("request", (r) =>
+      this.asked.set(r, `${r.method()} ${new URL(r.url()).pathname} ${r.headers()["next-action"] ? (r.postData()?.slice(0, 120) ?? "") : ""}`),
+    );
+    for (const end of ["requestfinished", "requestfailed"] as const) page.on(end as "requestfinished", (r) => this.asked.delete(r));
   }
 
   /** Opens an address and waits until the screen listens: a technician's hand is slower than that, a script's is not. */
@@ -40,7 +46,16 @@ export class BenchHand {
 
   /** Nothing typed is waiting in the browser any more. */
   async saved(): Promise<void> {
-    await this.page.waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 10_000 });
+    const waiting = (): string[] => Object.entries(localStorage).flatMap(([k, v]) => (k.startsWith("J-") ? [`${k}: ${v}`] : []));
+    await this.page
+      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 10_000 })
+      .catch(async () => {
+        const kept = await this.page.evaluate(waiting);
+        const says = await this.page.getByRole("alert").allTextContents();
+        throw new Error(
+          `Still in the browser: ${kept.join(", ")}. Said: ${says.join(" / ")}. Not answered: ${[...this.asked.values()].join(", ") || "nothing"}`,
+        );
+      });
   }
 
   async takeIn(unit: { kind: string; maker: string; model: string; complaint: string }): Promise<string> {

@@ -405,8 +405,8 @@ test("what may have been meant otherwise stops Space once, and each torque stays
   await expect(page.getByRole("alert").filter({ hasText: "Look once more" })).toHaveCount(0);
   await page.keyboard.press("q");
   await page.keyboard.type("4x M4 1.2Nm front, 2x M5 2Nm rear, no nut rear");
-  await expect(chips).toContainText("4 screws M4, 1.2 N·m");
-  await expect(chips).toContainText("2 screws M5, 2 N·m");
+  await expect(chips).toContainText("4 screws M4, front, 1.2 N·m");
+  await expect(chips).toContainText("2 screws M5, rear, 2 N·m");
   await expect(chips).toContainText("no nut rear");
   await page.keyboard.press("Enter");
   await page.keyboard.press("Space");

@@ -27,7 +27,8 @@ const port = await freePort();
 const server = spawn(process.execPath, [join(root, "scripts", "serve.mjs"), "--port", String(port)], {
   cwd: root,
   stdio: ["ignore", "pipe", "inherit"],
-  env: { ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },
+  // as start.mjs does, and why
+  env: { MALLOC_ARENA_MAX: "2", ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },
 });
 let said = false;
 server.stdout.on("data", (text) => {

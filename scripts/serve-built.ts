@@ -4,7 +4,8 @@ import { once } from "node:events";
 /** A production server of the built application on a data folder of its own; for pictures and measurements. */
 export async function serveBuilt(port: number, data: string, more: readonly string[] = []): Promise<ChildProcess> {
   const server = spawn(process.execPath, ["scripts/serve.mjs", "--port", String(port), ...more], {
-    env: { ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },
+    // as `npm start` does
+    env: { MALLOC_ARENA_MAX: "2", ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },
     stdio: ["ignore", "pipe", "inherit"],
   });
   for await (const text of server.stdout as NodeJS.ReadableStream) if (/Ready/i.test(String(text))) break;

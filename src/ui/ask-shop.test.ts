@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { z } from "zod";
-import { askShop, unreached, whatFailed } from "./ask-shop";
+import { askShop, inTime, unreached, whatFailed } from "./ask-shop";
 
 const answering = (answer: Response | Error): void => {
   vi.stubGlobal("fetch", () => (answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)));
@@ -31,6 +31,20 @@ describe("what the shop's computer answered", () => {
   it("takes an answer that broke off for none", () => {
     expect(unreached(new Error("Connection closed."))).toBe(true);
     expect(unreached(new Error("answered 500"))).toBe(false);
+  });
+  it("is waited for twelve seconds, however it was lost", async () => {
+    vi.useFakeTimers();
+    try {
+      const lost = inTime(new Promise<string>(() => undefined)).catch((e) => e);
+      await vi.advanceTimersByTimeAsync(12_100);
+      expect(unreached(await lost)).toBe(true);
+      expect(whatFailed(await lost, "Not saved", "Try again.")).toMatch(/^Not saved, as far as is known/);
+      expect(await inTime(Promise.resolve("here"))).toBe("here");
+      await expect(inTime(Promise.reject(new Error("no")))).rejects.toThrow("no");
+      expect(vi.getTimerCount()).toBe(0);
+    } finally {
+      vi.useRealTimers();
+    }
   });
   it("says so when the page is older than the program", () => {
     expect(whatFailed(new Error("Server Action was not found on the server"), "Not saved", "What you typed is kept.")).toBe(

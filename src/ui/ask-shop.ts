@@ -16,6 +16,18 @@ export async function askShop<T>(url: string | URL, schema: z.ZodType<T>, signal
   return schema.parse(await answer.json());
 }
 
+/** A little longer than a question to the shop is waited for (`patient-fetch.ts`). */
+const ANSWERED_MS = 12_000;
+
+/** An answer, or the browser's own error of a time that ran out: what asks on our behalf may lose a question without a word, and who waits would wait for ever. */
+export function inTime<T>(answer: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout>;
+  const late = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => fail(new DOMException("no answer", "TimeoutError")), ANSWERED_MS);
+  });
+  return Promise.race([answer, late]).finally(() => clearTimeout(timer));
+}
+
 /** Nobody is signed in on this screen any more. */
 export class SignedOut extends Error {}
 

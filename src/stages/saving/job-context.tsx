@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, type RefObject, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { z } from "zod";
-import { askShop, unreached, whatFailed } from "@/ui/ask-shop";
+import { askShop, inTime, unreached, whatFailed } from "@/ui/ask-shop";
 import type { ActionResult } from "./act";
 import { Unanswered } from "./unanswered";
 
@@ -73,7 +73,7 @@ export function JobProvider({ number, version, children }: { number: string; ver
         const text = JSON.stringify(input);
         const name = unanswered.current.nameFor(action, text);
         try {
-          const result = await action({ number, version: seen.current, ...input, sending: name } as never);
+          const result = await inTime(action({ number, version: seen.current, ...input, sending: name } as never));
           const last = !result.ok && result.stale?.at(-1);
           if (last && unanswered.current.explains(result.stale ?? [])) {
             seen.current = Math.max(seen.current, last.version);

@@ -122,7 +122,10 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
     // our own save came back before its answer did, or without one
     if (sent.current.includes(value)) {
       base.current = value;
-      if (current.current === value) sent.current = [];
+      if (current.current !== value) return;
+      // the job has it: whether its answer ever comes is no matter
+      sent.current = [];
+      forgetInBrowser(key);
       return;
     }
     if (current.current === base.current) {
@@ -130,7 +133,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       current.current = value;
       setText(value);
     } else if (current.current !== value) setTheirs(value);
-  }, [value]);
+  }, [key, value]);
 
   const typed = (said: string): void => {
     setText(said);
