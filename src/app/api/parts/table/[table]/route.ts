@@ -4,6 +4,7 @@ import { offersTable, partsTable, suppliersTable } from "@/core/match/catalogue/
 import { standardSet } from "@/core/match/catalogue/standard-set";
 import { TABLE_NAMES, type TableName } from "@/core/table/cells";
 import { csvLines } from "@/exchange/csv";
+import { inPieces } from "@/exchange/in-pieces";
 import { everyPart } from "@/store/catalogue";
 import { allSuppliers, everyOffer } from "@/store/offers";
 import { wholeShelf } from "@/store/shelf";
@@ -25,7 +26,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ table: str
   const known = TABLE_NAMES.find((t) => t === table);
   const lines = known ? await LINES[known]() : table === "standard" ? csvLines(partsTable, standardSet()) : undefined;
   if (!lines) return Response.json({ says: "There is no such table." }, { status: 404 });
-  const text = Readable.toWeb(Readable.from(lines)) as ReadableStream<string>;
+  const text = Readable.toWeb(Readable.from(inPieces(lines))) as ReadableStream<string>;
   return new Response(text.pipeThrough(new TextEncoderStream()), {
     headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${table}.csv"` },
   });
