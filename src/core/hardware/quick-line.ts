@@ -1,5 +1,6 @@
 import type { Freeing } from "./freed";
-import { type Facts, readSegment, type Said } from "./line/piece";
+import { readSegment } from "./line/piece";
+import type { Facts, Said } from "./line/saying";
 import { scan } from "./line/scan";
 import { type Segment, segmentsOf } from "./line/segments";
 import type { Span, Token } from "./line/tokens";

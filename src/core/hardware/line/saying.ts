@@ -1,0 +1,118 @@
+import type { Freeing } from "../freed";
+import type { HardwareFacts } from "../piece";
+import type { ReadAs, Span, Token } from "./tokens";
+
+export type Facts = { -readonly [K in keyof HardwareFacts]?: HardwareFacts[K] };
+
+/** What one part of the line says: of a piece, and of the step. */
+export interface Said {
+  readonly facts: Facts;
+  /** said as a count; undefined: one is meant */
+  readonly qty: number | undefined;
+  /** where it sits, of a part that names no piece */
+  readonly place: string | undefined;
+  /** a number without a unit was taken for a length */
+  readonly isBare: boolean;
+  /** words that no preposition or direction makes a place */
+  readonly hasWords: boolean;
+  /** words that are no place and no fact */
+  readonly note: readonly string[];
+  readonly spans: readonly Span[];
+  readonly wires: readonly { readonly colour: string; readonly to: string }[];
+  readonly freed: readonly Freeing[];
+  readonly facing: readonly string[];
+  readonly marks: readonly string[];
+  /** what makes it worth a second look */
+  readonly doubts: readonly string[];
+  /** why it cannot be: two drives in one piece */
+  readonly refused: string | undefined;
+  /** it says what is not there, or stays */
+  readonly isNot: boolean;
+  /** nothing but facts that belong to the piece before it, or to the step */
+  readonly isOnlyMore: boolean;
+}
+
+const CALLED: Readonly<Partial<Record<keyof Facts, string>>> = {
+  kind: "kinds of piece", thread: "threads", drive: "drives", lengthMm: "lengths", form: "heads", locker: "kinds of locker", state: "states", into: "materials that it goes into", threadIs: "kinds of thread",
+}; // biome-ignore format: a short list reads better in rows
+
+const twoOf = (what: string, one: unknown, other: unknown): string => `two ${what} in one piece, ${String(one)} and ${String(other)}; part them with a comma`;
+
+/** What has been said of one piece so far: facts that agree, a second that does not is why the piece is refused. Whatever is taken, its stretch of the line is marked. */
+export class Saying {
+  readonly facts: Facts = {};
+  readonly wires: { colour: string; to: string }[] = [];
+  readonly freed: Freeing[] = [];
+  readonly facing: string[] = [];
+  readonly marks: string[] = [];
+  readonly doubts: string[] = [];
+  qty: number | undefined;
+  refused: string | undefined;
+  /** a number without a unit was taken for a length */
+  isBare = false;
+  /** words that neither are a place nor follow a preposition */
+  hasWords = false;
+  private readonly spans: Span[] = [];
+  private readonly at: string[] = [];
+  private readonly note: string[] = [];
+  private readonly tight: string[] = [];
+
+  /** Whether a piece has been named, or something that only a screw or a nut has. */
+  get isNamed(): boolean {
+    const { kind, thread, drive, form } = this.facts;
+    return kind !== undefined || thread !== undefined || drive !== undefined || form !== undefined;
+  }
+
+  span({ from, to }: Token, as: ReadAs): void {
+    this.spans.push({ from, to, as });
+  }
+  set<K extends keyof Facts>(token: Token, as: ReadAs, key: K, value: Facts[K]): void {
+    this.span(token, as);
+    this.more(key, value);
+  }
+  /** A fact that comes with another. */
+  more<K extends keyof Facts>(key: K, value: Facts[K]): void {
+    const before = this.facts[key];
+    if (before !== undefined && before !== value) this.refused ??= twoOf(CALLED[key] ?? key, before, value);
+    else this.facts[key] = value;
+  }
+  count(token: Token, n: number): void {
+    this.span(token, "count");
+    if (this.qty !== undefined && this.qty !== n) this.refused ??= twoOf("counts", this.qty, n);
+    else this.qty = n;
+  }
+  torque(token: Token, nm: number): void {
+    this.span(token, "torque");
+    const before = this.facts.tighten?.torqueNm;
+    if (before !== undefined && before !== nm) this.refused ??= twoOf("torques", `${before} N·m`, `${nm} N·m`);
+    this.facts.tighten = { ...this.facts.tighten, torqueNm: nm };
+  }
+  feel(token: Token): void {
+    this.span(token, "tightening");
+    this.tight.push(token.text);
+  }
+  look(token: Token, look: string): void {
+    this.span(token, "look");
+    this.facts.finish = this.facts.finish ? `${this.facts.finish} ${look}` : look;
+  }
+  place(token: Token, says = token.text): void {
+    this.span(token, "place");
+    this.at.push(says);
+  }
+  toNote(token: Token): void {
+    this.span(token, "note");
+    this.note.push(token.text);
+  }
+
+  /** All of it; without a kind its place is told apart, for it may be the place of the same again. */
+  said(isNot = false): Said {
+    const { facts, note, spans, wires, freed, facing, marks, doubts, qty, refused, isBare, hasWords } = this;
+    if (this.tight.length) facts.tighten = { ...facts.tighten, feel: this.tight.join(" ") };
+    const where = this.at.join(" ").replace(/\s+/g, " ").trim();
+    const named = facts.kind !== undefined;
+    if (where && named) facts.at = where;
+    const place = named ? undefined : where || undefined;
+    const isOnlyMore = !isNot && !named && qty === undefined && !note.length && !place;
+    return { facts, qty, place, note, spans, wires, freed, facing, marks, doubts, refused, isNot, isOnlyMore, isBare, hasWords };
+  }
+}
