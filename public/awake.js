@@ -45,6 +45,8 @@ async function look(times) {
   keepTyped();
   location.reload();
 }
+// a screen that could not be shown because the shop's computer went away under it asks for the same (fault-page.tsx)
+addEventListener("load-again", () => mayTry() && location.reload());
 const begin = () => setTimeout(() => look(3), 1000);
 if (document.readyState === "complete") begin();
 else addEventListener("load", begin);

@@ -6,7 +6,6 @@ import { capital } from "@/core/sentence";
 import { askShop, unreached } from "@/ui/ask-shop";
 import { whenHere } from "@/ui/away/patient-fetch";
 import { keepAsking } from "@/ui/away/shop-pulse";
-import { jsonFrom } from "@/ui/browser-store";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 
@@ -31,31 +30,14 @@ function useTrouble(): Told | null {
   return trouble;
 }
 
-/** So often in two minutes a screen that broke off is loaded again without being asked. */
-const MOST_TRIES = 5;
-const WITHIN_MS = 120_000;
-const times = z.array(z.number());
-
-/** Whether it may be loaded again by itself: not without end. */
-function mayTry(): boolean {
-  try {
-    const before = times.safeParse(jsonFrom(sessionStorage.getItem("loaded-again"))).data ?? [];
-    const lately = before.filter((at) => Date.now() - at < WITHIN_MS);
-    if (lately.length >= MOST_TRIES) return false;
-    sessionStorage.setItem("loaded-again", JSON.stringify([...lately, Date.now()]));
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 /** A screen that could not be shown because the shop's computer went away under it comes back by itself. */
 function useComeBack(error: Error): void {
   useEffect(() => {
     let shown = true;
     const end = keepAsking();
     void whenHere().then((wasAway) => {
-      if (shown && (wasAway || unreached(error)) && mayTry()) location.reload();
+      // not without end: public/awake.js counts
+      if (shown && (wasAway || unreached(error))) window.dispatchEvent(new Event("load-again"));
     });
     return () => {
       shown = false;

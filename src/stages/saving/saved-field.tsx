@@ -51,6 +51,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const refused = useRef(false);
   const shown = useRef(false);
 
+  const keep = useCallback((text: string): void => void keepInBrowser(key, JSON.stringify({ text, base: base.current, sent: sent.current })), [key]);
   const send = useCallback(
     async (said: string) => {
       clearTimeout(timer.current);
@@ -62,7 +63,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
         return forgetInBrowser(key);
       }
       sent.current = [...sent.current.filter((t) => t !== said), said].slice(-MOST_SENT);
-      keepInBrowser(key, JSON.stringify({ text: current.current, base: base.current, sent: sent.current }));
+      keep(current.current);
       const result = await save(said);
       refused.current = !result.ok;
       if (result.ok) {
@@ -84,7 +85,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
         if (shown.current && !result.stale) say(null);
       }
     },
-    [key, save, setFault, say],
+    [key, keep, save, setFault, say],
   );
 
   const latestSend = useRef(send);
@@ -138,7 +139,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const typed = (said: string): void => {
     setText(said);
     current.current = said;
-    keepInBrowser(key, JSON.stringify({ text: said, base: base.current, sent: sent.current }));
+    keep(said);
     clearTimeout(timer.current);
     timer.current = setTimeout(() => void send(said), PAUSE_MS);
   };
