@@ -112,6 +112,10 @@ describe("a line as technicians say it", () => {
     expect(look("4 screws with 2 washers")).toEqual(["“with”: 2 in all, or for each of the 4?"]);
     expect(look("four TX15 16mm, front right has the nut")).toEqual(["“has”: which piece has it?"]);
     expect(look("M4 M5 screw")).toEqual(["“M4 M5 screw” was not read, and is counted nowhere"]);
+    expect(look("4 screws, one longer")).toEqual(["1 of the 4, or besides?"]);
+    expect(look("6 hex 10mm bolts")).toEqual(["“hex 10”: a recess, or a head that is so wide?"]);
+    expect(look("brush holder cap x2 slotted")).toEqual(["“SL”: carbon brushes have no drive", "“socket”: carbon brushes have no such head"]);
+    expect(pieces("screw from left side 20 long")).toEqual([{ kind: "screw", qty: 1, lengthMm: 20, finish: "long", at: "from left side" }]);
     for (const says of ["4x TX15 16 corners", "no nut on front left", "funny bracket", "4x M5x25 with washer"]) expect(look(says)).toEqual([]);
   });
 

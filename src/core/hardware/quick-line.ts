@@ -166,6 +166,7 @@ class Line {
     // "2x phillips 8 mm coarse, 1 fine longer": of the same kind as the one before
     if (facts.threadIs !== undefined || facts.finish !== undefined || facts.lengthMm !== undefined) {
       facts.kind = before.kind;
+      if (qty < (before.qty ?? 1)) said.doubts.push(`${qty} of the ${before.qty}, or besides?`);
       return true;
     }
     return false;

@@ -1,3 +1,4 @@
+import { HARDWARE_NAMES, type HardwareKind } from "../kinds";
 import { NUT_FORMS, SCREW_FORMS } from "./lexicon";
 import { type Said, Saying } from "./saying";
 import type { Token } from "./tokens";
@@ -73,6 +74,7 @@ class Reader {
     }
     for (const [i, token] of tokens.entries()) this.take(token, i);
     this.implyKind();
+    this.doubtDrive();
     return say.said();
   }
 
@@ -171,7 +173,7 @@ class Reader {
     const { facts, isNamed } = this.say;
     const behind = this.next(i)?.t;
     // "in rear cover 4 TX15": what is counted comes next
-    const isCount = token.t === "number" && !isNamed && this.isHead(i);
+    const isCount = token.t === "number" && ((!isNamed && this.isHead(i)) || this.isMeasured(i));
     const isPlace =
       IN_PLACE.includes(token.t) ||
       ((token.t === "kind" || token.t === "form") && isNamed) ||
@@ -179,6 +181,12 @@ class Reader {
     this.where = isPlace && !isCount;
     if (this.where) this.toPlace(token, token.t === "place" ? token.says : token.text);
     return this.where;
+  }
+
+  /** "from the left side 20 long" */
+  private isMeasured(i: number): boolean {
+    const behind = this.tokens[i + 1];
+    return behind?.t === "look" && behind.look === "long";
   }
 
   private countWord(token: Of<"countWord">, i: number): void {
@@ -276,6 +284,17 @@ class Reader {
     }
   }
 
+  /** A recess on what has none, or a hexagon so large that its head may have been meant. */
+  private doubtDrive(): void {
+    const { kind, drive, form } = this.say.facts;
+    if (kind === undefined) return;
+    const name = HARDWARE_NAMES[kind][1];
+    if (drive !== undefined && !DRIVEN.includes(kind)) this.say.doubts.push(`“${drive}”: ${name} have no drive`);
+    if (form !== undefined && !HEADED.includes(kind)) this.say.doubts.push(`“${form}”: ${name} have no such head`);
+    if (kind === "screw" && Number(/^hex (\d+)/.exec(drive ?? "")?.[1]) >= LARGE_HEX_MM)
+      this.say.doubts.push(`“${drive}”: a recess, or a head that is so wide?`);
+  }
+
   /** A screw is meant where only a thread, a drive or its head is named, a nut where its shape says so. */
   private implyKind(): void {
     const { facts } = this.say;
@@ -285,6 +304,12 @@ class Reader {
     else if (isBySize || facts.drive !== undefined || (facts.form !== undefined && SCREW_FORMS.includes(facts.form))) facts.kind = "screw";
   }
 }
+
+/** What is turned by a driver or a wrench; and what has a head or a shape that is told. */
+const DRIVEN: readonly HardwareKind[] = ["screw", "nut", "clamp", "insert", "spacer", "plug", "other"];
+const HEADED: readonly HardwareKind[] = ["screw", "nut", "rivet", "insert", "washer", "other"];
+/** A recess of this width belongs to a thread of M8 and more, mm. */
+const LARGE_HEX_MM = 7;
 
 /** Names that stand before another's to tell it apart. */
 const TELL_APART = /^(carbon|brush|belt|bearing|spring|ball|seal|plug|clamp|key|pawl|washer|rivet|clip|circlip|pin)$/i;

@@ -23,7 +23,7 @@ export interface Said {
   readonly facing: readonly string[];
   readonly marks: readonly string[];
   /** what makes it worth a second look */
-  readonly doubts: readonly string[];
+  readonly doubts: string[];
   /** why it cannot be: two drives in one piece */
   readonly refused: string | undefined;
   /** it says what is not there, or stays */
