@@ -4,7 +4,8 @@ import { type CataloguePart, cataloguePart } from "@/core/match/catalogue/catalo
 import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
 import { specInWords } from "@/core/match/catalogue/part-spec";
 import { inTurn } from "./in-turn";
-import { AT_ONCE, type Keyed } from "./put-rows";
+import { isOneOf, writeMany } from "./many-rows";
+import type { Keyed } from "./put-rows";
 import { type Row, rowsOf } from "./rows";
 
 const parts = rowsOf("catalogue", cataloguePart);
@@ -41,18 +42,12 @@ function wordsOf(p: CataloguePart, id: number): Row {
 /** The catalogue's parts, with everything they are found by. */
 export const partRows: Keyed<CataloguePart> = {
   keyOf: (p) => p.number,
-  there: async (db, numbers) => (await db("catalogue").whereIn("number", [...numbers])).map(partFromRow),
+  there: async (db, numbers) => (await db("catalogue").where(isOneOf("number", numbers))).map(partFromRow),
   write: writeRows,
   async drop(db, numbers) {
-    for (let i = 0; i < numbers.length; i += AT_ONCE) {
-      const ids = (
-        await db("catalogue")
-          .select("id")
-          .whereIn("number", numbers.slice(i, i + AT_ONCE))
-      ).map((r) => r.id as number);
-      await unindex(db, ids);
-      await db("catalogue").whereIn("id", ids).delete();
-    }
+    const ids = (await db("catalogue").select("id").where(isOneOf("number", numbers))).map((r) => r.id as number);
+    await unindex(db, ids);
+    await db("catalogue").where(isOneOf("id", ids)).delete();
   },
 };
 
@@ -64,14 +59,11 @@ async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<voi
   const numbers = parts.map((p) => p.number);
   const there = await db("catalogue")
     .select("number", ...INDEXED)
-    .whereIn("number", numbers);
+    .where(isOneOf("number", numbers));
   const before = new Map(there.map((r) => [r.number as string, r as Row]));
-  const written: { id: number; number: string }[] = await db("catalogue")
-    .insert(now.map((n) => n.row))
-    .onConflict("number")
-    .merge()
-    .returning(["id", "number"]);
-  const ids = new Map(written.map((w) => [w.number, w.id]));
+  const rows = now.map((n) => n.row);
+  const written = await writeMany(db, "catalogue", rows, { over: ["number"], returning: ["id", "number"] });
+  const ids = new Map(written.map((w) => [w.number as string, w.id as number]));
   const other = now.filter(({ part, row }) => {
     const old = before.get(part.number);
     return !old || INDEXED.some((c) => old[c] !== row[c]);
@@ -88,25 +80,20 @@ async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<voi
 
 async function index(db: Knex, parts: readonly CataloguePart[], ids: ReadonlyMap<string, number>): Promise<void> {
   const of = <T>(each: (p: CataloguePart, id: number) => readonly T[]): T[] => parts.flatMap((p) => each(p, ids.get(p.number) as number));
-  const put = async (table: string, rows: readonly Row[]): Promise<void> => {
-    for (let i = 0; i < rows.length; i += AT_ONCE) await db(table).insert(rows.slice(i, i + AT_ONCE));
-  };
   const units = (p: CataloguePart): string[] => [...new Set(p.fits.map((f) => unitKey(f.maker, f.model)))];
   const fits = of((p, part) => units(p).map((unit) => ({ part, unit })));
   const replaces = of((p, part) => p.replaces.map((r) => ({ part, old: bareNumber(r.number) })));
   const contains = of((p, part) => p.contains.map((c) => ({ part, inside: c.number })));
-  await put("catalogue_fits", fits);
-  await put("catalogue_replaces", replaces);
-  await put("catalogue_contains", contains);
-  await put(
-    "catalogue_words",
-    of((p, id) => [wordsOf(p, id)]),
-  );
+  const words = of((p, id) => [wordsOf(p, id)]);
+  await writeMany(db, "catalogue_fits", fits);
+  await writeMany(db, "catalogue_replaces", replaces);
+  await writeMany(db, "catalogue_contains", contains);
+  await writeMany(db, "catalogue_words", words);
 }
 
 async function unindex(db: Knex, ids: readonly number[]): Promise<void> {
-  for (const table of ["catalogue_fits", "catalogue_replaces", "catalogue_contains"]) await db(table).whereIn("part", ids).delete();
-  await db("catalogue_words").whereIn("rowid", ids).delete();
+  for (const table of ["catalogue_fits", "catalogue_replaces", "catalogue_contains"]) await db(table).where(isOneOf("part", ids)).delete();
+  await db("catalogue_words").where(isOneOf("rowid", ids)).delete();
 }
 
 /** Parts that came in without what they are found by (from an older form of the database) get it. */

@@ -7,6 +7,7 @@ import { TABLE_NAMES, type TableName } from "@/core/table/cells";
 import { partRows } from "./catalogue-index";
 import { greaseRows } from "./grease-rows";
 import { inTurn } from "./in-turn";
+import { isOneOf } from "./many-rows";
 import { offerRows, supplierRows } from "./offer-rows";
 import { AT_ONCE, type Keyed } from "./put-rows";
 
@@ -50,12 +51,8 @@ export async function putBack(db: Knex, id: number, table: ImportTable): Promise
         trx,
         ours.filter((p) => !p.before).map((p) => p.key),
       );
-      await trx("import_rows")
-        .whereIn(
-          "rowid",
-          some.map((r) => r.rowid),
-        )
-        .delete();
+      const done = some.map((r) => r.rowid as number);
+      await trx("import_rows").where(isOneOf("rowid", done)).delete();
     });
   }
 }

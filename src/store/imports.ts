@@ -5,6 +5,7 @@ import { Fault } from "@/core/fault";
 import { dropSign, holdSign } from "./alive";
 import { database, dataFolder } from "./database";
 import { type ImportTable, importTable, putBack, ROWS } from "./import-rows";
+import { writeMany } from "./many-rows";
 import { AT_ONCE, type PutCount, putRows } from "./put-rows";
 import { rowsOf } from "./rows";
 
@@ -42,9 +43,8 @@ export async function startImport(file: string, table: ImportTable, moment = new
     async put(rows) {
       const count = await putRows(db, ROWS[table], rows, {
         keep: async (trx, put) => {
-          await trx("import_rows").insert(
-            put.map((p) => ({ import: id, key: p.key, before: p.before && JSON.stringify(p.before), after: JSON.stringify(p.after) })),
-          );
+          const rows = put.map((p) => ({ import: id, key: p.key, before: p.before && JSON.stringify(p.before), after: JSON.stringify(p.after) }));
+          await writeMany(trx, "import_rows", rows);
         },
       });
       added += count.added;

@@ -1,5 +1,6 @@
 import { type Supplier, type SupplierOffer, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { offersTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
+import { isOneOf, writeMany } from "./many-rows";
 import type { Keyed } from "./put-rows";
 import { rowsOf } from "./rows";
 
@@ -11,13 +12,11 @@ export const offerRows: Keyed<SupplierOffer> = {
   keyOf: offersTable.keyOf,
   there: async (db, keys) => {
     const numbers = keys.map((k) => (JSON.parse(k) as [string, string])[1]);
-    return (await db("offers").whereIn("number", numbers)).map(offers.read);
+    return (await db("offers").where(isOneOf("number", numbers))).map(offers.read);
   },
   write: async (db, rows) => {
-    await db("offers")
-      .insert(rows.map((o) => offers.write({ stock: undefined, ...o })))
-      .onConflict(["supplier", "number", "pack"])
-      .merge();
+    const written = rows.map((o) => offers.write({ stock: undefined, ...o }));
+    await writeMany(db, "offers", written, { over: ["supplier", "number", "pack"] });
   },
   async drop(db, keys) {
     for (const key of keys) {
@@ -29,16 +28,12 @@ export const offerRows: Keyed<SupplierOffer> = {
 
 export const supplierRows: Keyed<Supplier> = {
   keyOf: suppliersTable.keyOf,
-  there: async (db, names) => (await db("suppliers").whereIn("name", [...names])).map(suppliers.read),
+  there: async (db, names) => (await db("suppliers").where(isOneOf("name", names))).map(suppliers.read),
   write: async (db, rows) => {
-    await db("suppliers")
-      .insert(rows.map((s) => suppliers.write({ freeFrom: undefined, ...s })))
-      .onConflict("name")
-      .merge();
+    const written = rows.map((s) => suppliers.write({ freeFrom: undefined, ...s }));
+    await writeMany(db, "suppliers", written, { over: ["name"] });
   },
   async drop(db, names) {
-    await db("suppliers")
-      .whereIn("name", [...names])
-      .delete();
+    await db("suppliers").where(isOneOf("name", names)).delete();
   },
 };

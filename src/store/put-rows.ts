@@ -23,8 +23,8 @@ export interface PutCount {
   readonly same: number;
 }
 
-/** Rows written at once: what SQLite takes in one statement, and little enough that a screen gets its turn between two. */
-export const AT_ONCE = 400;
+/** Rows written at once: few enough that a screen gets its turn between two. */
+export const AT_ONCE = 1000;
 
 /**
  * Puts rows in, over those of the same key; what is there already just so is left alone.
