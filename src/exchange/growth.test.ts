@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
 import { greasesTable } from "@/core/grease/grease-row";
-import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
+import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
+import { threadNamed } from "@/core/hardware/bench/threads";
 import { isPlastic } from "@/core/hardware/material";
 import { partKindFrom } from "@/core/hardware/part-kind";
 import { quickLine } from "@/core/hardware/quick-line";
-import { threadNamed } from "@/core/hardware/threads";
 import { fromAddress, inAddress } from "@/core/job/address";
 import { changeGoesIn, goesInSchema } from "@/core/job/goes-in";
 import { serialOrder } from "@/core/match/candidates/fits-unit";

@@ -1,5 +1,5 @@
 import type { Knex } from "knex";
-import { bearingNamed } from "@/core/hardware/bearings";
+import { bearingNamed } from "@/core/hardware/bench/bearings";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { FoundParts } from "@/core/match/catalogue/found-parts";

@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { BEARINGS, bearingNamed } from "./bearings";
+import { bearingNamed } from "./bench/bearings";
+import { tighteningOrder } from "./bench/tightening-order";
 import { HARDWARE_KINDS, LEDGER_ROWS } from "./kinds";
 import { differenceOf, lookAlikes, onceHint, piecesWithoutPlace, placeFault } from "./look-alikes";
 import { partKindFrom } from "./part-kind";
 import { type HardwareFacts, hardwareInWords } from "./piece";
-import { tighteningOrder } from "./tightening-order";
 
 describe("look-alikes", () => {
   const sixteen = { kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" } as const;
@@ -98,15 +98,6 @@ describe("look-alikes", () => {
 });
 
 describe("tables and names", () => {
-  it("has bearings whose code says their bore: 04 and above times five, by ISO 15's numbering", () => {
-    for (const b of BEARINGS) {
-      expect(b.boreMm).toBeLessThan(b.outsideMm);
-      expect(b.widthMm).toBeLessThan(b.outsideMm - b.boreMm);
-      const code = Number(b.designation.slice(-2));
-      if (b.designation.length === 4) expect(b.boreMm).toBe(code >= 4 ? code * 5 : [10, 12, 15, 17][code]);
-      else expect(b.boreMm).toBe(Number(b.designation.slice(-1)));
-    }
-  });
   it("finds a bearing in a sentence, with its closure", () => {
     expect(bearingNamed("lay shaft bearing 608-2RS")).toMatchObject({ designation: "608", outsideMm: 22, closure: "2RS" });
     expect(bearingNamed("6001 ZZ from the crown")).toMatchObject({ boreMm: 12, closure: "2Z" });

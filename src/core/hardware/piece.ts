@@ -58,6 +58,9 @@ export const hardwareSchema = z.strictObject({
 });
 export type Hardware = Frozen<z.infer<typeof hardwareSchema>>;
 
+/** Whether residue of thread locker was seen on it. */
+export const wasLocked = (h: Pick<HardwareFacts, "locker">): boolean => h.locker !== undefined && h.locker !== "none";
+
 const STATE_SAYS: Readonly<Record<PieceState, string>> = { lost: "LOST", broken: "broken", missing: "was missing already" };
 
 /**

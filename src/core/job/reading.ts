@@ -23,7 +23,8 @@ export const hardwareFind = z.strictObject({
   name: z.string().max(80, "is longer than 80 characters"),
   /** "bore 8.01, outside 21.98 mm" */
   from: z.string().max(200, "is longer than 200 characters"),
-  sure: z.number().min(0).max(1),
+  /** how likely it is that; left out where it was measured or read off, and not named from a table */
+  sure: z.number().min(0).max(1).optional(),
   source: z.string().max(80, "is longer than 80 characters"),
   at: moment,
 });

@@ -54,6 +54,23 @@ describe("the rebuild plan", () => {
     expect(place(steps, "service:v2")).toBeLessThan(place(steps, "undo:s2"));
   });
 
+  it("waits for thread locker that goes back on, longer in a passive metal, and for none in plastic", () => {
+    const plan = rebuildPlan({
+      ...gearCase(),
+      steps: gearCase().steps.map((s, i) => ({
+        ...s,
+        hardware: [
+          { id: `k${i}`, kind: "screw" as const, qty: 1, thread: "M4", locker: "blue", ...(i === 1 ? { into: "ABS" } : i === 3 ? { into: "aluminium" } : {}) },
+        ],
+      })),
+    });
+    const steps = plan.waits.map((w) => plan.steps[w.after - 1]).map((l) => (l?.kind === "fit" ? l.undoes : ""));
+    expect(steps).not.toContain("s2");
+    expect(steps.toSorted()).toEqual(gearCase().steps.map((s) => s.id).filter((s) => s !== "s2" && s !== "s3")); // biome-ignore format: short
+    expect(plan.waits.map((w) => w.minutes)).toEqual(steps.map((s) => (s === "s4" ? 3 * 1440 : 1440)));
+    expect(plan.waits[0]?.why).toMatch(/thread locker on 1 screw M4.*before the unit runs/);
+  });
+
   it("does what has to cure first, and says how long it holds up what", () => {
     const plan = rebuildPlan(gearCase({ services: [{ id: "v1", part: "p1", do: "bond", waitMinutes: 1440, note: "bush bonded" }] }));
     expect(lineKey(plan.steps[0] as RebuildLine)).toBe("service:v1");

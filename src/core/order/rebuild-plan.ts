@@ -1,4 +1,5 @@
-import { hardwareInWords } from "../hardware/piece";
+import { lockerCure, lockerRefused } from "../hardware/bench/locker";
+import { hardwareInWords, wasLocked } from "../hardware/piece";
 import { companionKey, companionSays } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import { checkKey, greaseKey, serviceKey, undoKey, withKey } from "../job/keys";
@@ -131,13 +132,28 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     steps: lines,
     pick: picks(checked, going),
     ledger: hardwareLedger(checked, carriedBy(lines)),
-    waits: waitsAfter.map(({ at, service: v }) => ({
-      after: at,
-      minutes: v.waitMinutes as number,
-      why: `${v.note ?? v.do}: must be over before ${v.part ? `${nameOf(checked, v.part)} goes in` : `${reachedName(checked, v)} is closed`}`,
-    })),
+    waits: [
+      ...waitsAfter.map(({ at, service: v }) => ({
+        after: at,
+        minutes: v.waitMinutes as number,
+        why: `${v.note ?? v.do}: must be over before ${v.part ? `${nameOf(checked, v.part)} goes in` : `${reachedName(checked, v)} is closed`}`,
+      })),
+      ...lockerCures(checked, lines),
+    ],
     minutes: Math.round(minutesOf(checked, order, drafts)),
   };
+}
+
+/** Thread locker that goes back on cures before the unit runs: so long after the line that puts it on. */
+function lockerCures(strip: CheckedStrip, lines: readonly RebuildLine[]): RebuildPlan["waits"] {
+  return lines.flatMap((l) => {
+    if (l.kind !== "fit") return [];
+    const step = strip.steps.find((s) => s.id === l.undoes);
+    const locked = (step?.hardware ?? []).filter((h) => l.hardware.includes(h.id) && wasLocked(h) && !lockerRefused(h.into));
+    if (!locked.length) return [];
+    const cure = lockerCure({ metals: locked.flatMap((h) => h.into ?? []) });
+    return [{ after: l.n, minutes: cure.fullMinutes, why: `thread locker on ${locked.map(hardwareInWords).join("; ")}: ${cure.says}; before the unit runs` }];
+  });
 }
 
 /** A piece is back once some line of the plan names it as put back: counted from the lines themselves, so that a line that forgets a piece leaves the ledger open. */

@@ -1,19 +1,16 @@
+import { punchesFor } from "../hardware/bench/punches";
 import { FREEING_WORDS } from "../hardware/freed";
 import type { StripStep } from "../job/step";
 
-/** Inch pin punches, by their name and size in mm. */
-const INCH_PUNCHES: readonly (readonly [string, number])[] = [["1/16", 1.588], ["5/64", 1.984], ["3/32", 2.381], ["1/8", 3.175], ["5/32", 3.969], ["3/16", 4.763], ["1/4", 6.35]]; // biome-ignore format: a short table
-
 /**
- * The punch for a spring pin: just under the hole, which has the pin's nominal size (ISO 8752), 0.2 mm less up to 4 mm and 0.3 mm above; with the
- * largest inch punch that still goes in.
+ * The punch for a pin, metric first, with the inch one that does as well.
  *
- * @example punchFor(3) // "2.8 mm punch (3/32 in)"
+ * @example punchFor(3) // "2.9 mm punch (3/32 in)"
  */
 export function punchFor(pinMm: number): string {
-  const under = Math.round((pinMm - (pinMm > 4 ? 0.3 : 0.2)) * 10) / 10;
-  const inch = [...INCH_PUNCHES].reverse().find(([, mm]) => mm < pinMm);
-  return `${under} mm punch${inch ? ` (${inch[0]} in)` : ""}`;
+  const fits = punchesFor(pinMm);
+  const [first, other] = [fits.find((p) => !p.inch) ?? fits[0], fits.find((p) => p.inch)];
+  return first ? `${first.says} punch${other && other !== first ? ` (${other.says})` : ""}` : "pin punch";
 }
 
 /** The tools that a step's own facts call for: drivers for its screws, a punch for its pins, pliers for its clips, and what freed it. */

@@ -1,4 +1,7 @@
+import { lockerCure } from "../hardware/bench/locker";
 import { FREEING_WORDS } from "../hardware/freed";
+import { isPlastic } from "../hardware/material";
+import { wasLocked } from "../hardware/piece";
 import type { StripStep } from "../job/step";
 
 /** A hazard and the sentence that stands at the step where it is. Sentences are written here and nowhere else. */
@@ -76,8 +79,14 @@ export const CAUTIONS: readonly Caution[] = [
   {
     hazard: "locker",
     when: "back",
-    says: "There was thread locker on it: clean both threads, a drop of the same grade, and let it cure before the unit runs.",
-    applies: (s) => (s.hardware ?? []).some((h) => h.locker !== undefined && h.locker !== "none"),
+    says: `There was thread locker on it: clean both threads, a drop of the same grade, and let it cure before the unit runs. On steel it ${lockerCure().says}.`,
+    applies: (s) => (s.hardware ?? []).some((h) => wasLocked(h) && !isPlastic(h.into)),
+  },
+  {
+    hazard: "locker-on-plastic",
+    when: "back",
+    says: "There was thread locker on a screw into plastic: none goes back. It does not set there, and cracks ABS and polycarbonate days later. Clean the thread dry.",
+    applies: (s) => (s.hardware ?? []).some((h) => wasLocked(h) && isPlastic(h.into)),
   },
   {
     hazard: "stored-charge",

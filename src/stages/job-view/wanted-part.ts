@@ -1,4 +1,4 @@
-import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
+import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { Job } from "@/core/job/job";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";

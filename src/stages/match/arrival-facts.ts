@@ -1,5 +1,5 @@
 import type { Gear } from "@/core/gear/index";
-import { bearingNamed, sharesTheGrease } from "@/core/hardware/bearings";
+import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { Arrival } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";

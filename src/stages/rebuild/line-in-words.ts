@@ -1,3 +1,4 @@
+import { passesInWords } from "@/core/hardware/bench/tightening-order";
 import { type Hardware, type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { companionKey, companionSays } from "@/core/job/goes-in";
 import { goingInOf } from "@/core/job/going-in";
@@ -5,6 +6,7 @@ import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { serviceSays } from "@/core/job/service";
+import type { StripStep } from "@/core/job/step";
 import { isFailure } from "@/core/judge/failure-modes";
 import { staysOut } from "@/core/order/hardware-ledger";
 import { INVERSE_ACTION } from "@/core/order/inverse-action";
@@ -25,6 +27,10 @@ export interface LineWords {
   readonly hardware: readonly Hardware[];
   readonly torqueNm?: number;
   readonly pattern?: string;
+  /** its screws stand in a row */
+  readonly inARow?: boolean;
+  /** how screws that press a seal are drawn down */
+  readonly passes?: string;
   readonly renewed: readonly string[];
   /** the pieces as they go back on each other: what lies lowest first */
   readonly stack: readonly string[];
@@ -47,13 +53,27 @@ function differsAt(job: Job, part: string): string[] {
   return f?.fate === "keep" && isFailure(f.mode) ? [`${partNamed(job, part)} goes back as it is: ${f.fateWhy}`] : [];
 }
 
-/** A line of the plan as it is said to the technician. */
+/** The screws of a joint with a gasket or an O-ring in it: one that came off with them, or in the two steps that they laid open. */
+function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): string | undefined {
+  const count = (step.hardware ?? []).filter((h) => h.kind === "screw" || h.kind === "nut").reduce((n, h) => n + h.qty, 0);
+  if (count < 3) return undefined;
+  const at = job.steps.findIndex((s) => s.id === step.id);
+  const isSeal = (kind: string | undefined): boolean => kind === "o-ring" || kind === "gasket";
+  const found = job.steps
+    .slice(at, at + 3)
+    .find((s) => s.hardware?.some((h) => isSeal(h.kind)) || s.parts?.some((p) => isSeal(job.parts.find((x) => x.id === p)?.kind)));
+  return found && `On the seal of step ${job.steps.indexOf(found) + 1}: ${passesInWords(torqueNm)}.`;
+}
+/** In a row rather than round a flange, as it was said where it sits. */
+const inARow = (hardware: readonly HardwareFacts[]): boolean => hardware.some((h) => /\b(row|line)\b/i.test(`${h.at ?? ""} ${h.tighten?.pattern ?? ""}`));
+
 /** The torque that all of a line's pieces have; undefined: none, or each its own, which stands beside it. */
 function oneTorque(hardware: readonly HardwareFacts[]): number | undefined {
   const torques = new Set(hardware.flatMap((h) => h.tighten?.torqueNm ?? []));
   return torques.size === 1 ? [...torques][0] : undefined;
 }
 
+/** A line of the plan as it is said to the technician. */
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
   const bare = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind: [] };
   const number = (id: string): number => job.steps.findIndex((s) => s.id === id) + 1;
@@ -119,6 +139,8 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     wires: step?.wires ?? [],
     hardware,
     torqueNm: oneTorque(hardware),
+    inARow: inARow(hardware),
+    passes: step && passesOver(job, step, oneTorque(hardware)),
     pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
     renewed: line.parts
       .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)

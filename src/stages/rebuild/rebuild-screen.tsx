@@ -60,7 +60,10 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
               )}
               {(line.words.hardware.length > 0 || line.words.torqueNm !== undefined) && (
                 <div className="flex items-center gap-6">
-                  <TighteningOrder count={line.words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0)} />
+                  <TighteningOrder
+                    count={line.words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0)}
+                    inARow={line.words.inARow === true}
+                  />
                   <div className="flex flex-1 flex-wrap items-center gap-2">
                     {line.words.torqueNm !== undefined && (
                       <p className="w-full">
@@ -78,6 +81,7 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                   </div>
                 </div>
               )}
+              {line.words.passes && <p className="says measured text-[22px]">{line.words.passes}</p>}
               {line.words.facing && (
                 <p className="says measured text-[22px]">
                   ▼ Facing: <b>{line.words.facing}</b>

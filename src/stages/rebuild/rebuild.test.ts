@@ -44,6 +44,29 @@ describe("the plan at the bench", () => {
     await finish(number, first.line?.key ?? "");
     expect((await view(number)).pockets[3]?.emptied).toBe(true);
   });
+  it("draws screws down in passes where they press a gasket, and a row from its middle", async () => {
+    const screws = (at: string) => ({ id: "h1", kind: "screw", qty: 6, thread: "M4", at, tighten: { torqueNm: 2 } });
+    const lines = async (at: string, under: object) => {
+      const number = await pumpAt("rebuild", {
+        parts: [{ id: "p1", name: "pump lid", kind: "cover" }],
+        steps: [
+          { id: "s1", action: "unscrew", title: "six screws", hardware: [screws(at)] },
+          { id: "s2", action: "lift-off", parts: ["p1"], hardware: [under] },
+        ],
+      });
+      for (;;) {
+        const now = (await view(number)).line;
+        if (!now || now.words.hardware.some((h) => h.id.startsWith("h1"))) return now?.words;
+        await finish(number, now.key);
+      }
+    };
+    expect(await lines("round the lid", { id: "h2", kind: "o-ring", qty: 1 })).toMatchObject({
+      inARow: false,
+      passes: "On the seal of step 2: in three passes, round and round: 0.6, 1.2, 2 N m.",
+    });
+    const row = await lines("in a row down the middle", { id: "h2", kind: "plug", qty: 1 });
+    expect([row?.inARow, row?.passes]).toEqual([true, undefined]);
+  });
   it("of a job that is not there is none", async () => {
     expect(await rebuildView("J-9999")).toBeNull();
   });

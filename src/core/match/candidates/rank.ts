@@ -1,4 +1,4 @@
-import { bearingNamed } from "../../hardware/bearings";
+import { bearingNamed } from "../../hardware/bench/bearings";
 import { measured } from "../../quantity/measured";
 import type { CataloguePart, GearSpec, PartKind, UnitName } from "../catalogue/catalogue-part";
 import { numberMatch, type Successor, successorsOf } from "../catalogue/part-number";
@@ -166,7 +166,8 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
     part.spec.kind === "bearing" &&
     part.spec.insideMm === standard.boreMm &&
     part.spec.outsideMm === standard.outsideMm &&
-    part.spec.widthMm === standard.widthMm
+    // asked for without its closure, a thin one may be either width
+    (part.spec.widthMm === standard.widthMm || (!standard.closure && part.spec.widthMm === standard.openWidthMm))
   ) {
     const closure = standard.closure;
     if (closure && part.spec.closure && closure !== part.spec.closure)

@@ -1,15 +1,37 @@
 "use client";
 
 import { Fault } from "@/core/fault";
-import { type TorqueInput, tighteningTorque } from "@/core/hardware/tightening-torque";
+import { makersFigure } from "@/core/hardware/bench/makers-figure";
+import { GRADES, inOtherUnits, type TorqueInput, tighteningTorque } from "@/core/hardware/bench/tightening-torque";
 import { KeyButton } from "@/ui/key-button";
 import { Readout } from "@/ui/readout";
 
-/** How tight a screw goes, by its thread and by what it goes into. */
-export function HowTight({ input, change }: { input: TorqueInput; change: (next: TorqueInput) => void }) {
+const FROM = {
+  capped: "capped by what it goes into",
+  feel: "no figure is known",
+  maker: "as the maker says",
+  angle: "then by angle",
+  figure: "by formula",
+} as const;
+
+/** How tight a screw goes, by its thread, by what it goes into, and by the maker's figure where there is one. */
+export function HowTight({
+  input,
+  maker,
+  change,
+  changeMaker,
+}: {
+  input: TorqueInput;
+  /** as it was typed */
+  maker: string;
+  change: (next: TorqueInput) => void;
+  changeMaker: (text: string) => void;
+}) {
   const answer = ((): ReturnType<typeof tighteningTorque> | string => {
+    const figure = makersFigure(maker);
+    if (!figure) return `“${maker}” is no torque and no angle: type it like 1.2 Nm, 15 in-lb, 120 N cm or 10 Nm + 90°`;
     try {
-      return tighteningTorque(input);
+      return tighteningTorque({ ...input, ...figure });
     } catch (e) {
       if (e instanceof Fault) return e.says;
       throw e;
@@ -53,17 +75,28 @@ export function HowTight({ input, change }: { input: TorqueInput; change: (next:
           ["plastic", "plastic"],
           ["brass-insert", "brass insert"],
           ["aluminium", "aluminium"],
+          ["zinc", "die-cast zinc"],
+          ["magnesium", "magnesium"],
           ["steel", "steel"],
         ])}
-        {pick("grade", "Grade on the head", [
-          ["", "none to be read"],
-          ["4.8", "4.8"],
-          ["8.8", "8.8"],
-          ["A2-70", "A2-70"],
-        ])}
+        {pick("grade", "Grade on the head", [["", "none to be read"], ...GRADES.map((g) => [g, g] as const)])}
         <KeyButton keyName="O" className="self-end" pressed={input.oiled === true} onPress={() => change({ ...input, oiled: !input.oiled })}>
           {input.oiled ? "✓ oiled or locker" : "oiled or locker"}
         </KeyButton>
+        <div className="col-span-2">
+          <label className="words" htmlFor="torque-maker">
+            The maker says, if anything
+          </label>
+          <input
+            id="torque-maker"
+            className="field"
+            placeholder="1.2 Nm, 15 in-lb, 10 Nm + 90°"
+            value={maker}
+            maxLength={80}
+            autoComplete="off"
+            onChange={(e) => changeMaker(e.target.value)}
+          />
+        </div>
       </div>
       {typeof answer === "string" ? (
         <p role="alert" className="says danger first-letter:uppercase">
@@ -73,10 +106,15 @@ export function HowTight({ input, change }: { input: TorqueInput; change: (next:
         <>
           <Readout
             label="Tightening torque"
-            value={answer.torqueNm === null ? "by feel" : answer.torqueNm.toFixed(answer.torqueNm < 3 ? 2 : 1)}
+            value={answer.torqueNm === null ? (answer.school === "angle" ? "by angle" : "by feel") : answer.torqueNm.toFixed(answer.torqueNm < 3 ? 2 : 1)}
             unit={answer.torqueNm === null ? "" : "N m"}
-            from={answer.school === "capped" ? "capped by what it goes into" : answer.school === "feel" ? "no figure is known" : "by formula"}
+            from={[FROM[answer.school], answer.torqueNm !== null && inOtherUnits(answer.torqueNm)].filter(Boolean).join(" · ")}
           />
+          {answer.doubt && (
+            <p role="alert" className="says danger">
+              {answer.doubt}
+            </p>
+          )}
           {answer.reasons.map((r) => (
             <p key={r.rule} className="text-[18px] leading-tight">
               <b>{r.rule}:</b> {r.says}

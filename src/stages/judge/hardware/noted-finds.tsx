@@ -9,7 +9,8 @@ export function NotedFinds({ finds }: { finds: readonly HardwareFind[] }) {
       <ul aria-label="Noted on this job">
         {[...finds].reverse().map((f) => (
           <li key={f.at} className="border-b-2 border-base-300 py-1 text-[19px]">
-            <b>{f.name}</b>, {percent(f.sure)} sure{" "}
+            <b>{f.name}</b>
+            {f.sure !== undefined && `, ${percent(f.sure)} sure`}{" "}
             <span className="hush block text-[17px]">
               {f.from} · {f.source} · {f.at.slice(0, 16).replace("T", " ")}
             </span>

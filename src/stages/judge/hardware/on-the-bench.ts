@@ -1,54 +1,121 @@
 import { z } from "zod";
-import { Fault } from "@/core/fault";
+import { Fault, readWith } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
-import { type HardwareAnswer, type HardwareInput, identifyHardware } from "@/core/hardware/identify-hardware";
-import { torqueInput } from "@/core/hardware/tightening-torque";
+import { type HardwareAnswer, hardwareInput, identifyHardware } from "@/core/hardware/bench/identify-hardware";
+import { brushMeasured, capacitorMarked } from "@/core/hardware/bench/marked";
+import { torqueInput } from "@/core/hardware/bench/tightening-torque";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { meanOf } from "@/core/quantity/measured";
 
-export type Kind = HardwareInput["kind"];
 /** A dimension that is asked for, and what it is called. */
 export type AskedSize = readonly [what: string, label: string];
-export const KINDS: readonly { kind: Kind; keyName: string; says: string; asks: readonly AskedSize[] }[] = [
-  { kind: "bearing", keyName: "1", says: "Bearing", asks: [["bore", "Bore"], ["outside", "Outside"], ["width", "Width"]] },
-  { kind: "thread", keyName: "2", says: "Thread", asks: [["diameter", "Over the thread"], ["pitchOver10", "Over 10 threads"]] },
-  { kind: "pin", keyName: "3", says: "Spring pin", asks: [["diameter", "Pin"], ["hole", "Hole"]] },
-  { kind: "circlip", keyName: "4", says: "Circlip", asks: [["shaft", "Shaft"], ["bore", "Bore"], ["groove", "Groove"], ["thickness", "Thickness"]] },
-  { kind: "o-ring", keyName: "5", says: "O-ring", asks: [["section", "Section"], ["inside", "Inside"], ["grooveDepth", "Groove, deep"]] },
-]; // biome-ignore format: a table
+/** What is seen and not measured: one of a few. */
+export interface AskedLook {
+  readonly what: string;
+  readonly label: string;
+  readonly options: readonly (readonly [value: string, says: string])[];
+}
+interface BenchKind {
+  readonly kind: string;
+  readonly keyName: string;
+  readonly says: string;
+  readonly sizes: readonly AskedSize[];
+  readonly looks?: readonly AskedLook[];
+  /** what is typed as it is printed or counted */
+  readonly typed?: { readonly what: string; readonly label: string; readonly hint: string };
+}
+
+export const KINDS = [
+  {
+    kind: "bearing", keyName: "1", says: "Bearing", sizes: [["bore", "Bore"], ["outside", "Outside"], ["width", "Width"]],
+    looks: [{ what: "turns", label: "Where it came from", options: [["shaft", "its shaft turned"], ["wheel", "a wheel turned on it"]] }],
+  },
+  {
+    kind: "thread", keyName: "2", says: "Thread", sizes: [["diameter", "Over the thread"], ["pitchOver10", "Over 10 threads"]],
+    looks: [{ what: "pointed", label: "Its thread", options: [["yes", "coarse, cuts its own"], ["no", "for a nut or a tapped hole"]] }],
+  },
+  {
+    kind: "pin", keyName: "3", says: "Pin", sizes: [["diameter", "Pin"], ["hole", "Hole"]],
+    looks: [{ what: "form", label: "Its look", options: [["slotted", "slotted tube"], ["coiled", "wound like a spring"], ["grooved", "solid with grooves"], ["solid", "solid, smooth"]] }],
+  },
+  { kind: "circlip", keyName: "4", says: "Circlip", sizes: [["shaft", "Shaft"], ["bore", "Bore"], ["groove", "Groove"], ["thickness", "Thickness"], ["outside", "E-ring, outside"]] },
+  { kind: "o-ring", keyName: "5", says: "O-ring", sizes: [["section", "Section"], ["inside", "Inside"], ["grooveDepth", "Groove, deep"]] },
+  {
+    kind: "belt", keyName: "6", says: "Belt", sizes: [["pitchOverTen", "Over 10 teeth or ribs"], ["toothHeight", "Tooth, high"], ["width", "Width"], ["top", "V: across top"], ["height", "V: height"]],
+    looks: [
+      { what: "shape", label: "Its shape", options: [["toothed", "toothed"], ["ribbed", "ribs lengthwise"], ["V", "V"]] },
+      { what: "flank", label: "Flanks of its teeth", options: [["straight", "straight"], ["round", "round"]] },
+    ],
+    typed: { what: "teeth", label: "Teeth, counted all round", hint: "112" },
+  },
+  { kind: "brush", keyName: "7", says: "Brush", sizes: [["thickness", "Thick"], ["width", "Wide"], ["length", "Long"], ["newLength", "A new one, long"], ["toMark", "Left to its mark"]] },
+  { kind: "capacitor", keyName: "8", says: "Capacitor", sizes: [], typed: { what: "marks", label: "What is printed on it", hint: "0.1 µF X2 275 V~" } },
+] as const satisfies readonly BenchKind[]; // biome-ignore format: a table
+export type Kind = (typeof KINDS)[number]["kind"];
+export const benchKind = (kind: Kind): BenchKind => KINDS.find((k) => k.kind === kind) ?? KINDS[0];
 
 export const onTheBench = z.object({
   kind: z.enum(KINDS.map((k) => k.kind)),
   /** readings by kind and dimension, mm, and what is half typed */
   readings: z.record(z.string(), z.array(z.object({ value: z.number(), source: z.string(), at: z.string() }))),
   typed: z.record(z.string(), z.string()),
+  /** what was seen, by kind and question */
+  looks: z.record(z.string(), z.string()).optional(),
   torque: torqueInput,
+  /** the maker's figure as it was typed */
+  maker: z.string().max(80).optional(),
 });
 export type OnTheBench = Frozen<z.infer<typeof onTheBench>>;
 export const EMPTY: OnTheBench = { kind: "bearing", readings: {}, typed: {}, torque: { thread: "M4", into: "plastic" } };
 /** Small things are held askew more easily than a gear: a reading spreads a little wider, mm. */
 export const SMALL_THING_U = 1.5 * CALIPER_U_MM;
 
+/** What the bench says of what lies on it. */
+export type BenchAnswer =
+  | { readonly says: "asks"; readonly what: string }
+  | ({ readonly says: "odds" } & HardwareAnswer)
+  | { readonly says: "named"; readonly name: string; readonly more?: string; readonly notes: readonly string[] };
+
 /** What the readings of one kind say; a sentence where they say nothing yet. */
-export function answerOf(bench: OnTheBench, kind: Kind): HardwareAnswer | string {
+export function answerOf(bench: OnTheBench): BenchAnswer {
+  const { kind } = bench;
   const mean = (what: string) => {
     const own = bench.readings[`${kind}.${what}`] ?? [];
     return own.length ? meanOf(own.map((r) => r.value), SMALL_THING_U) : undefined; // biome-ignore format: short
   };
-  const some = (names: readonly string[]) => Object.fromEntries(names.map((n) => [n, mean(n)] as const).filter(([, v]) => v !== undefined));
-  const ten = mean("pitchOver10");
-  const depth = mean("grooveDepth")?.value;
-  const asks: Readonly<Record<Kind, object>> = {
-    bearing: some(["bore", "outside", "width"]),
-    thread: { ...some(["diameter"]), ...(ten ? { pitchOver: { threads: 10, ...ten } } : {}) },
-    pin: some(["diameter", "hole"]),
-    circlip: some(["shaft", "bore", "groove", "thickness"]),
-    "o-ring": { ...some(["inside", "section"]), ...(depth ? { grooveDepth: depth } : {}) },
-  };
+  const typed = (what: string): string => bench.typed[`${kind}.${what}`]?.trim() ?? "";
   try {
-    return identifyHardware({ kind, ...asks[kind] } as HardwareInput);
+    if (kind === "capacitor") {
+      if (!typed("marks")) return { says: "asks", what: "type what is printed on it, like 0.1 µF X2 275 V~ or 104K" };
+      const c = capacitorMarked(typed("marks"));
+      const more = [c.tolerance, c.volts && `${c.volts} V${c.current ? ` ${c.current}` : ""}`, c.safety && `class ${c.safety}`].filter(Boolean).join(" · ");
+      return { says: "named", name: `capacitor ${c.says}`, more, notes: c.notes };
+    }
+    const sizes = Object.fromEntries(benchKind(kind).sizes.flatMap(([what]) => { const m = mean(what); return m ? [[what, m]] : []; })); // biome-ignore format: short
+    if (kind === "brush") {
+      const size = (what: string): number | undefined => mean(what)?.value;
+      const [thickness, width, length] = [size("thickness"), size("width"), size("length")];
+      if (thickness === undefined || width === undefined || length === undefined)
+        return { says: "asks", what: "measure how thick, how wide and how long it is" };
+      const [newLength, toMark] = [size("newLength"), size("toMark")];
+      const b = brushMeasured({ thickness, width, length, ...(newLength ? { newLength } : {}), ...(toMark === undefined ? {} : { toMark }) });
+      const more = { yes: "worn", no: "not worn yet", "not known": "whether it is worn is not known" }[b.worn];
+      return { says: "named", name: b.name, more, notes: b.notes };
+    }
+    const { pitchOver10, grooveDepth, ...others } = sizes;
+    const looks = Object.fromEntries((benchKind(kind).looks ?? []).flatMap((l) => { const seen = bench.looks?.[`${kind}.${l.what}`]; return seen ? [[l.what, l.what === "pointed" ? seen === "yes" : seen]] : []; })); // biome-ignore format: short
+    const teeth = typed("teeth");
+    const input = {
+      kind,
+      ...others,
+      ...looks,
+      ...(pitchOver10 ? { pitchOver: { threads: 10, ...pitchOver10 } } : {}),
+      ...(grooveDepth ? { grooveDepth: grooveDepth.value } : {}),
+      ...(teeth ? { teeth: Number(teeth) } : {}),
+    };
+    return { says: "odds", ...identifyHardware(readWith(hardwareInput, input)) };
   } catch (e) {
-    if (e instanceof Fault) return e.says;
+    if (e instanceof Fault) return { says: "asks", what: e.path === "teeth" ? `teeth: ${e.says}` : e.says };
     throw e;
   }
 }

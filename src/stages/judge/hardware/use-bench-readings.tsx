@@ -6,20 +6,24 @@ import { meanOf } from "@/core/quantity/measured";
 import { lengthFrom } from "@/core/quantity/units";
 import { useLatest } from "@/ui/use-latest";
 import { ReadingTile } from "../gear/reading-tile";
-import { type AskedSize, KINDS, type OnTheBench, SMALL_THING_U } from "./on-the-bench";
+import { type AskedSize, benchKind, type OnTheBench, SMALL_THING_U } from "./on-the-bench";
 
 /** Readings of what lies on the bench: typed into a tile, or sent by a caliper that types. They stay in the browser until what it is was noted. */
 export function useBenchReadings(bench: OnTheBench, setBench: (change: (now: OnTheBench) => OnTheBench) => void) {
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
   const [armed, setArmed] = useState<string>();
-  const kind = KINDS.find((k) => k.kind === bench.kind) ?? (KINDS[0] as (typeof KINDS)[number]);
+  const kind = benchKind(bench.kind);
   const keyOf = (what: string): string => `${kind.kind}.${what}`;
   const readings = (what: string) => bench.readings[keyOf(what)] ?? [];
-  const goesTo = kind.asks.find(([what]) => what === armed) ?? kind.asks.find(([what]) => !readings(what).length) ?? kind.asks[0];
+  const goesTo = kind.sizes.find(([what]) => what === armed) ?? kind.sizes.find(([what]) => !readings(what).length) ?? kind.sizes[0];
   const take = (what: string, text: string, source: string): string | null => {
     const mm = lengthFrom(text, "mm");
     const says =
-      mm === null ? `“${text}” is no length: type it like 8.02 or 5/16 in` : mm <= 0 || mm > 300 ? "a length here lies above 0 and up to 300 mm" : null;
+      mm === null
+        ? `“${text}” is no length: type it like 8.02 or 5/16 in`
+        : (mm <= 0 && what !== "toMark") || mm > 300
+          ? "a length here lies above 0 and up to 300 mm"
+          : null;
     setFault(says ? { key: keyOf(what), says } : null);
     if (mm !== null && !says) {
       const reading = { value: mm, source, at: new Date().toISOString() };

@@ -26,6 +26,32 @@ export function tighteningOrder(count: number): FlangeScrew[] {
   });
 }
 
+/**
+ * The order for screws in a row: from the middle outwards, to either side in turn, so that what they hold is not trapped between two ends.
+ *
+ * @param count screws, 3 to 12 are drawn
+ * @example rowOrder(5).map((s) => s.turn) // [4, 2, 1, 3, 5]
+ */
+export function rowOrder(count: number): FlangeScrew[] {
+  if (count < 3 || count > 12) return [];
+  const middle = (count - 1) / 2;
+  const order = Array.from({ length: count }, (_, i) => i).sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle) || a - b);
+  return Array.from({ length: count }, (_, i) => ({ x: i / (count - 1), y: 0.5, turn: order.indexOf(i) + 1 }));
+}
+
+/** On a gasket or an O-ring the screws are drawn down in passes, shares of the whole. */
+export const SEAL_PASSES = [0.3, 0.6, 1] as const;
+
+/**
+ * The passes of screws that press a gasket or an O-ring, in words.
+ *
+ * @example passesInWords(2) // "in three passes, round and round: 0.6, 1.2, 2 N m"
+ */
+export function passesInWords(torqueNm?: number): string {
+  const figures = SEAL_PASSES.map((p) => (torqueNm === undefined ? `${Math.round(p * 100)} %` : String(Number((p * torqueNm).toPrecision(2)))));
+  return `in three passes, round and round: ${figures.join(", ")}${torqueNm === undefined ? "" : " N m"}`;
+}
+
 /** 0 … n−1 so that neighbours follow each other as far apart as can be: 0, n/2, n/4 … */
 function spread(n: number): number[] {
   const out: number[] = [];

@@ -1,9 +1,9 @@
-import { MM_PER_INCH } from "../quantity/units";
+import { MM_PER_INCH } from "../../quantity/units";
 
 /** A screw thread by its designation. */
 export interface Thread {
   readonly designation: string;
-  readonly system: "metric" | "metric fine" | "unified" | "tapping";
+  readonly system: "metric" | "metric fine" | "unified" | "tapping" | "for plastic";
   /** nominal outside diameter d, mm */
   readonly diameterMm: number;
   /** pitch P, mm */
@@ -29,7 +29,14 @@ const unified = (designation: string, inch: number, perInch: number): Thread => 
 });
 const tapping = (d: number, perInch: number): Thread => ({ designation: `ST${d}`, system: "tapping", diameterMm: d, pitchMm: MM_PER_INCH / perInch, perInch });
 
-/** ISO 261 coarse and a few fine, unified (ASME B1.1), tapping screws (ISO 1478, whose pitches are those of whole threads per inch, rounded). */
+/** Pan-head screws for plastic, flanks of 30°: their pitches follow d / 2.235, as sold. */
+const forPlastic = (rows: string): Thread[] =>
+  rows.split(" ").map((row) => {
+    const [d, p] = row.split("x").map(Number) as [number, number];
+    return { designation: `plastic ${d}`, system: "for plastic", diameterMm: d, pitchMm: p };
+  });
+
+/** ISO 261 coarse and a few fine, unified (ASME B1.1), tapping screws (ISO 1478, whose pitches are those of whole threads per inch, rounded), and screws for plastic. */
 export const THREADS: readonly Thread[] = [
   ...metric("1.4x0.3 1.6x0.35 2x0.4 2.5x0.45 2.6x0.45 3x0.5 3.5x0.6 4x0.7 5x0.8 6x1 8x1.25 10x1.5 12x1.75 14x2", "metric"),
   ...metric("6x0.75 8x1 10x1 10x1.25 12x1.25 12x1.5 14x1.5", "metric fine"),
@@ -58,6 +65,7 @@ export const THREADS: readonly Thread[] = [
   tapping(4.8, 16),
   tapping(5.5, 14),
   tapping(6.3, 14),
+  ...forPlastic("2.2x0.98 2.5x1.12 3x1.34 3.5x1.57 4x1.79 5x2.24"),
 ];
 
 /**

@@ -1,12 +1,11 @@
 import { z } from "zod";
-import { Fault } from "../fault";
-import type { Frozen } from "../frozen";
-import { type Measured, measured, measuredInput } from "../quantity/measured";
-import { bearingSleeve, type SleeveLimits } from "./bearing-sleeve";
-import { BEARINGS } from "./bearings";
-import { O_RINGS, squeeze } from "./o-rings";
-import { CIRCLIPS, punchesFor, SPRING_PINS } from "./pins-and-clips";
-import { THREADS, type Thread } from "./threads";
+import { Fault } from "../../fault";
+import type { Frozen } from "../../frozen";
+import { type Measured, measured, measuredInput } from "../../quantity/measured";
+import type { SleeveLimits } from "./bearing-sleeve";
+import { BELT_SHAPES, FLANKS } from "./belts";
+import { PIN_FORMS } from "./pins";
+import { bearingRows, beltRows, circlipRows, oRingRows, pinRows, type SizeRow, threadRows } from "./size-rows";
 
 const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
 
@@ -18,6 +17,8 @@ export const hardwareInput = z.discriminatedUnion(
       bore: mm("a bore").optional(),
       outside: mm("an outside diameter").optional(),
       width: mm("a width").optional(),
+      /** what turned where it came from: the shaft in it, or the wheel round it */
+      turns: z.enum(["shaft", "wheel"], { error: 'is neither "shaft" nor "wheel"' }).optional(),
     }),
     z.strictObject({
       kind: z.literal("thread"),
@@ -27,16 +28,23 @@ export const hardwareInput = z.discriminatedUnion(
       pitchOver: z
         .strictObject({ threads: z.int().min(1).max(60), value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() })
         .optional(),
-      /** pointed and coarse, for plastic or sheet */
+      /** coarse, cuts or forms its own thread in plastic or sheet */
       pointed: z.boolean().optional(),
     }),
-    z.strictObject({ kind: z.literal("pin"), diameter: mm("a diameter").optional(), hole: mm("a hole").optional() }),
+    z.strictObject({
+      kind: z.literal("pin"),
+      diameter: mm("a diameter").optional(),
+      hole: mm("a hole").optional(),
+      form: z.enum(PIN_FORMS, { error: `is none of ${PIN_FORMS.join(", ")}` }).optional(),
+    }),
     z.strictObject({
       kind: z.literal("circlip"),
       shaft: mm("a shaft").optional(),
       bore: mm("a bore").optional(),
       groove: mm("a groove").optional(),
       thickness: mm("a thickness").optional(),
+      /** of an E-ring as it sits */
+      outside: mm("an outside").optional(),
     }),
     z.strictObject({
       kind: z.literal("o-ring"),
@@ -44,8 +52,22 @@ export const hardwareInput = z.discriminatedUnion(
       section: mm("a section").optional(),
       grooveDepth: z.number().positive("must be above 0 mm").optional(),
     }),
+    z.strictObject({
+      kind: z.literal("belt"),
+      shape: z.enum(BELT_SHAPES, { error: `is none of ${BELT_SHAPES.join(", ")}` }).optional(),
+      /** of teeth or ribs, over ten of them */
+      pitchOverTen: mm("a pitch").optional(),
+      toothHeight: mm("a tooth").optional(),
+      flank: z.enum(FLANKS, { error: `is none of ${FLANKS.join(", ")}` }).optional(),
+      /** of a V-belt: across its top, and its height */
+      top: mm("a width").optional(),
+      height: mm("a height").optional(),
+      /** counted all round */
+      teeth: z.int("must be a whole number").min(5).max(2000).optional(),
+      width: mm("a width").optional(),
+    }),
   ],
-  { error: 'is none of "bearing", "thread", "pin", "circlip", "o-ring"' },
+  { error: 'is none of "bearing", "thread", "pin", "circlip", "o-ring", "belt"' },
 );
 export type HardwareInput = Frozen<z.infer<typeof hardwareInput>>;
 
@@ -68,21 +90,11 @@ export interface HardwareAnswer {
   readonly none: number;
 }
 
-/** A standard size as readings would show it: expected value and how far real pieces lie from it, mm. */
-interface Row {
-  readonly name: string;
-  readonly sizes: Readonly<Record<string, number>>;
-  readonly shows: Readonly<Record<string, readonly [expected: number, u: number]>>;
-  readonly usual: number;
-  readonly sleeves?: readonly SleeveLimits[];
-  readonly notes: readonly string[];
-}
-
 const CALIPER = 0.03;
 
 /**
- * Names a piece of hardware from caliper readings: a rolling bearing (ISO 15), a thread (ISO 261, unified, ISO 1478), a spring pin and its punch (ISO 8752), a circlip (DIN 471, DIN 472), an O-ring
- * (ISO 3601 and metric).
+ * Names a piece of hardware from caliper readings: a rolling bearing (ISO 15, 104, 3245), a thread (ISO 261, unified, ISO 1478), a pin and its punch (ISO 8752, 8750, 2338, 8739), a circlip or E-ring (DIN 471, 472,
+ * 6799), an O-ring (ISO 3601, JIS B 2401 and metric), a belt's profile (ISO 5296, 17396, 13050, 9982, 4184).
  *
  * Bayes over the rows of each table; readings are normal about the nominal size with the caliper's spread and how far pieces of that kind lie off: a worn thread measures 0.05 to 0.2 mm under, a spring pin
  * stands 0.2 to 0.6 mm over its hole until it is driven in, rubber swells and is measured soft. Against them stands that it is no size known here fits.
@@ -139,16 +151,17 @@ const NEEDS: Readonly<Record<HardwareInput["kind"], string>> = {
   pin: "measure the pin, or its hole",
   circlip: "measure the shaft or the bore beside the groove, or the groove itself",
   "o-ring": "measure the section, and the inside diameter",
+  belt: "measure over ten teeth or ribs; of a V-belt its top width and height",
 };
 
-function asked(input: HardwareInput): { rows: Row[]; readings: Record<string, Measured> } {
+function asked(input: HardwareInput): { rows: readonly SizeRow[]; readings: Record<string, Measured> } {
   const readings: Record<string, Measured> = {};
   const read = (what: string, value: Parameters<typeof measured>[0] | undefined, u = CALIPER): void => {
     if (value !== undefined) readings[what] = measured(value, u);
   };
   if (input.kind === "bearing") {
     for (const what of ["bore", "outside", "width"] as const) read(what, input[what]);
-    return { readings, rows: BEARINGS.map(bearingRow) };
+    return { readings, rows: bearingRows(input.turns) };
   }
   if (input.kind === "thread") {
     read("diameter", input.diameter);
@@ -156,92 +169,38 @@ function asked(input: HardwareInput): { rows: Row[]; readings: Record<string, Me
       const over = measured(input.pitchOver, 0.08);
       readings.pitch = { value: over.value / input.pitchOver.threads, u: over.u / input.pitchOver.threads };
     } else read("pitch", input.pitch, 0.05);
-    const rows = THREADS.filter((t) => input.pointed === undefined || (t.system === "tapping") === input.pointed).map(threadRow);
-    return { readings, rows };
+    return { readings, rows: threadRows(input.pointed) };
   }
   if (input.kind === "pin") {
     read("diameter", input.diameter);
     read("hole", input.hole);
-    return { readings, rows: SPRING_PINS.map(pinRow) };
+    return { readings, rows: pinRows(input.form) };
   }
   if (input.kind === "circlip") {
-    for (const what of ["shaft", "bore", "groove", "thickness"] as const) read(what, input[what]);
+    for (const what of ["shaft", "bore", "groove", "thickness", "outside"] as const) read(what, input[what]);
     if (Object.keys(readings).length === 1 && readings.thickness)
       throw new Fault("thickness", "many rings share one thickness: measure the shaft, the bore or the groove as well");
-    return { readings, rows: CIRCLIPS.map(circlipRow) };
+    return { readings, rows: circlipRows() };
+  }
+  if (input.kind === "belt") {
+    if (input.pitchOverTen !== undefined) {
+      const ten = measured(input.pitchOverTen, 0.15);
+      readings.pitch = { value: ten.value / 10, u: ten.u / 10 };
+    }
+    read("toothHeight", input.toothHeight, 0.1);
+    read("top", input.top, 0.2);
+    read("height", input.height, 0.2);
+    return {
+      readings,
+      rows: beltRows({
+        ...(input.shape ? { shape: input.shape } : {}),
+        ...(input.flank ? { flank: input.flank } : {}),
+        ...(input.teeth ? { teeth: input.teeth } : {}),
+        ...(input.width === undefined ? {} : { widthMm: measured(input.width, CALIPER).value }),
+      }),
+    };
   }
   read("inside", input.inside, 0.15);
   read("section", input.section, 0.05);
-  return { readings, rows: O_RINGS.map((o) => oRingRow(o, input.grooveDepth)) };
-}
-
-function bearingRow(b: (typeof BEARINGS)[number]): Row {
-  return {
-    name: b.designation,
-    sizes: { bore: b.boreMm, outside: b.outsideMm, width: b.widthMm },
-    shows: { bore: [b.boreMm, 0.02], outside: [b.outsideMm, 0.02], width: [b.widthMm, 0.06] },
-    usual: 1,
-    sleeves: [bearingSleeve(b, "inner"), bearingSleeve(b, "outer")],
-    notes: [
-      "Any maker's bearing of this number fits. Suffixes: open, Z or 2Z shields, RS or 2RS seals: buy the closure the gearbox wants, not the one on the shelf.",
-    ],
-  };
-}
-
-/** Pieces measure under nominal, more so when worn: 0.05 to 0.2 mm. */
-function threadRow(t: Thread): Row {
-  const under = t.system === "tapping" ? 0.08 : 0.1;
-  return {
-    name: t.designation,
-    sizes: { diameter: t.diameterMm, pitch: Math.round(t.pitchMm * 1000) / 1000 },
-    shows: { diameter: [t.diameterMm - under, 0.06], pitch: [t.pitchMm, 0.01] },
-    usual: t.system === "metric" || t.system === "tapping" ? 1 : t.system === "unified" ? 0.3 : 0.15,
-    notes: [
-      t.system === "tapping"
-        ? "Coarse and pointed: cuts its own thread in plastic or sheet. Turn it back until it drops into the old thread, then forward: a second thread ruins the boss."
-        : `${t.perInch ? `${t.perInch} threads an inch` : `pitch ${t.pitchMm} mm`}: start it by hand, two turns, before any tool.`,
-      "Left-hand where rotation would loosen a right-hand one (spindles, blades): look before forcing.",
-    ],
-  };
-}
-
-function pinRow(p: (typeof SPRING_PINS)[number]): Row {
-  const middle = (p.freeLeastMm + p.freeMostMm) / 2;
-  const punches = punchesFor(p.nominalMm).map((x) => x.says);
-  return {
-    name: `spring pin ${p.nominalMm}`,
-    sizes: { hole: p.nominalMm, "free, least": p.freeLeastMm, "free, most": p.freeMostMm },
-    // one that was driven before stands less proud than a new one
-    shows: { diameter: [middle - 0.05, 0.09], hole: [p.nominalMm, 0.05] },
-    usual: 1,
-    notes: [
-      `Drive it out with a ${punches.join(" or ")} punch; start with a short one. Eyes: a pin can fly.`,
-      "Support the shaft beside the hole on a block: an unsupported shaft bends.",
-    ],
-  };
-}
-
-function circlipRow(c: (typeof CIRCLIPS)[number]): Row {
-  const onShaft = c.standard === "DIN 471";
-  return {
-    name: `circlip ${c.nominalMm}, ${c.standard}`,
-    sizes: { [onShaft ? "shaft" : "bore"]: c.nominalMm, groove: c.grooveMm, thickness: c.thicknessMm },
-    shows: { [onShaft ? "shaft" : "bore"]: [c.nominalMm, 0.05], groove: [c.grooveMm, 0.08], thickness: [c.thicknessMm, 0.04] },
-    usual: 1,
-    notes: ["Eyes: it jumps. Spread it no further than it needs. It sits when it turns in its groove all round."],
-  };
-}
-
-function oRingRow(o: (typeof O_RINGS)[number], grooveDepth: number | undefined): Row {
-  return {
-    name: o.series === "metric" ? `O-ring ${o.designation}` : `O-ring ISO 3601 ${o.designation} (${o.insideMm.toFixed(2)} × ${o.sectionMm.toFixed(2)})`,
-    sizes: { inside: Math.round(o.insideMm * 100) / 100, section: Math.round(o.sectionMm * 100) / 100 },
-    // an old ring has set flat and swollen
-    shows: { inside: [o.insideMm, 0.12 + 0.006 * o.insideMm], section: [o.sectionMm, 0.06] },
-    usual: o.series === "metric" ? (o.insideMm % 1 ? 0.4 : 1) : 1,
-    notes: [
-      ...(grooveDepth ? [squeeze(o.sectionMm, grooveDepth).says] : []),
-      "An old ring has set and swollen: the groove tells the section better than the ring.",
-    ],
-  };
+  return { readings, rows: oRingRows(input.grooveDepth) };
 }
