@@ -259,6 +259,35 @@ test("hardware is named by caliper and noted; a screw is capped by what it goes 
   await expect(page.getByText(/2\.9 mm or 3\/32 in punch/)).toBeVisible();
 });
 
+test("a belt, a capacitor and a brush are named by what is seen and printed; a maker's figure that cannot be is asked about", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/hardware`);
+  await page.keyboard.press("6");
+  await expect(page.getByText(/say which shape it has/)).toBeVisible();
+  await hand.button("toothed").click();
+  await take(page, "Over 10 teeth or ribs", "50.05");
+  const list = page.getByRole("list", { name: "What it may be" });
+  await expect(list).toContainText("toothed belt T5");
+  await expect(list).toContainText("toothed belt 5M");
+  await hand.button("round").click();
+  await expect(list).not.toContainText("toothed belt T5");
+  await page.getByLabel("Teeth, counted all round").fill("112");
+  await expect(page.getByText(/pitch length 560 mm/)).toBeVisible();
+  await page.keyboard.press("Escape");
+  await hand.button(/Capacitor/).click();
+  await page.getByLabel("What is printed on it").fill("red");
+  await expect(page.getByText(/no value is read from that/)).toBeVisible();
+  await page.getByLabel("What is printed on it").fill("104K 275V~ X2");
+  await hand.button(/Note it: capacitor 100 nF/).click();
+  await expect(page.getByRole("list", { name: "Noted on this job" })).toContainText("capacitor 100 nF, ±10 % · 275 V AC · class X2");
+  await page.getByLabel("The maker says, if anything").fill("150 Nm");
+  await expect(page.getByText(/150 N m is .* times what M4 stands here/)).toBeVisible();
+  await page.getByLabel("The maker says, if anything").fill("tight");
+  await expect(page.getByText(/“tight” is no torque and no angle/)).toBeVisible();
+  await hand.reload();
+  await expect(page.getByLabel("What is printed on it")).toHaveValue("104K 275V~ X2");
+});
+
 test("a picture of the finding is taken at the part", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge`);

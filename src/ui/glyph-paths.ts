@@ -40,6 +40,7 @@ export const HARDWARE_PATHS: Readonly<Record<HardwareKind, string>> = {
   insert: "M8 4h8v16H8z M6.500 8h11M6.500 12h11M6.500 16h11",
   brush: "M4 13h9v7H4z M13 15h2c3 0 1-8 4-8h2 M6.500 13v7",
   belt: "M8 6h8a6 6 0 010 12H8A6 6 0 018 6z M8 9h8a3 3 0 010 6H8a3 3 0 010-6z",
+  debris: "M4 17l3-5 4 2-1 5z M13 8l4-3 2 4-3 3z M15 17l5-1-1 4z M6 5l2 3-4 1z",
   pawl: "M5 6a3 3 0 100 6 3 3 0 000-6z M6.500 6.500L21 13l-2 4-4-1L6 11.500",
   other: "M5 5h14v14H5z",
 };

@@ -76,6 +76,41 @@ describe("a line as technicians say it", () => {
     expect(pieces(says)).toEqual(wanted);
   });
 
+  it("tells what was only loosened, or stays in its part, from what came off", () => {
+    const stays = (says: string) => quickLine(says).hardware.map((h) => [h.qty, h.kind, h.at, h.stays]);
+    expect(stays("3 screws only loosened")).toEqual([[3, "screw", undefined, "loosened"]]);
+    expect(stays("2 hex bolts M6 rear, loosened only")).toEqual([[2, "screw", "rear", "loosened"]]);
+    expect(stays("2 screws stay with the cover")).toEqual([[2, "screw", undefined, "with the cover"]]);
+    expect(stays("4x M4 captive in the lid, 2 nuts")).toEqual([
+      [4, "screw", undefined, "in the lid"],
+      [2, "nut", undefined, undefined],
+    ]);
+    expect(stays("spring stays in the housing")).toEqual([[1, "spring", undefined, "in the housing"]]);
+    // of these nothing was undone
+    for (const says of ["2 screws stay in place", "one clip stays", "two screws left in"]) expect([says, stays(says)]).toEqual([says, []]);
+  });
+  it("counts debris as no piece of the machine", () => {
+    expect(quickLine("swarf in the grease").hardware).toEqual([{ kind: "debris", qty: 1, at: "in the grease" }]);
+    expect(quickLine("3 broken teeth under the wheel").hardware[0]).toMatchObject({ kind: "debris", qty: 3 });
+  });
+  it("keeps a facing with the piece that it was said of, and the step has them all", () => {
+    const read = quickLine("2 thrust washers chamfer down, oil seal lip in, facing up");
+    expect(read.hardware.map((h) => h.facing)).toEqual(["chamfer down", "lip in"]);
+    expect(read.facing).toEqual(["chamfer down", "lip in", "up"]);
+  });
+  it("reads how pieces lie on each other, from the top or from the bottom, with the part between them", () => {
+    const flat = { kind: "washer", qty: 1 };
+    expect(quickLine("top: flat + wheel + flat")).toMatchObject({ hardware: [flat, flat], stack: [{ piece: 0 }, { part: "wheel" }, { piece: 1 }], unread: [] });
+    expect(quickLine("from the bottom up: circlip, drive wheel, wavy").stack).toEqual([{ piece: 1 }, { part: "drive wheel" }, { piece: 0 }]);
+    expect(quickLine("top: flat + wheel + flat, 2 M4x8").stack).toHaveLength(3);
+    expect(quickLine("stack: 2 flat 10 + spring + 1 flat 12").stack).toHaveLength(3);
+    // a place with a colon is none
+    expect(quickLine("4 screws top left").stack).toEqual([]);
+  });
+  it("keeps what stands in braces word for word, and reads nothing into it", () => {
+    const read = quickLine("M8 {left}");
+    expect([read.hardware, read.unread.map((u) => u.text), read.doubts]).toEqual([[{ kind: "screw", qty: 1, thread: "M8" }], ["{left}"], []]);
+  });
   it("counts nothing that is not there, or stays", () => {
     for (const says of ["no nut on front left", "two screws left in", "2 screws not out yet", "one clip stays", "without washer", "leave the pin"]) {
       expect(pieces(says)).toEqual([]);

@@ -30,6 +30,7 @@ export const HARDWARE_KINDS = [
   "brush",
   "belt",
   "pawl",
+  "debris",
   "other",
 ] as const;
 
@@ -66,8 +67,12 @@ export const HARDWARE_NAMES: Readonly<Record<HardwareKind, readonly [one: string
   brush: ["carbon brush", "carbon brushes"],
   belt: ["belt", "belts"],
   pawl: ["pawl", "pawls"],
+  debris: ["bit of debris", "bits of debris"],
   other: ["piece", "pieces"],
 };
+
+/** What is found in a machine and is no piece of it: it is told, and never goes back. */
+export const NO_PIECE: readonly HardwareKind[] = ["debris"];
 
 /** The rows of the ledger: what is counted together. */
 export const LEDGER_ROWS: readonly { readonly row: string; readonly kinds: readonly HardwareKind[] }[] = [
@@ -79,4 +84,5 @@ export const LEDGER_ROWS: readonly { readonly row: string; readonly kinds: reado
   { row: "seals", kinds: ["o-ring", "seal", "gasket"] },
   { row: "brushes, belts", kinds: ["brush", "belt"] },
   { row: "other pieces", kinds: ["bearing", "plug", "clamp", "cable-tie", "spacer", "insert", "other"] },
+  { row: "found in it", kinds: ["debris"] },
 ];

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { readWith } from "../fault";
 import type { Freeing } from "./freed";
-import type { HardwareFacts } from "./piece";
+import { type HardwareFacts, hardwareInWords, isLoose } from "./piece";
 import { type Doubt, quickLine, type Span, type Wire } from "./quick-line";
 
 const lineInput = z.strictObject({ says: z.string().max(2000, "is longer than 2000 characters") });
@@ -9,6 +9,8 @@ const lineInput = z.strictObject({ says: z.string().max(2000, "is longer than 20
 /** A line as other programs are told it: `hardware line`. */
 export interface LineAnswer {
   readonly pieces: readonly (Omit<HardwareFacts, "tighten"> & { readonly torqueNm?: number; readonly tightens?: string })[];
+  /** what was found or loosened, and did not come off as a piece: it stays with its part, or is debris */
+  readonly beside: readonly HardwareFacts[];
   readonly facing: readonly string[];
   readonly marks: readonly string[];
   readonly wires: readonly Wire[];
@@ -25,7 +27,8 @@ export interface LineAnswer {
 export function lineAnswer(input: unknown): LineAnswer {
   const { hardware, freed, unread, facing, marks, wires, doubts, read } = quickLine(readWith(lineInput, input).says);
   return {
-    pieces: hardware.map(({ tighten, ...piece }) => ({
+    beside: hardware.filter((h) => !isLoose(h)),
+    pieces: hardware.filter(isLoose).map(({ tighten, ...piece }) => ({
       ...piece,
       ...(tighten?.torqueNm === undefined ? {} : { torqueNm: tighten.torqueNm }),
       ...(tighten?.feel === undefined ? {} : { tightens: tighten.feel }),
@@ -35,7 +38,7 @@ export function lineAnswer(input: unknown): LineAnswer {
     wires,
     freed: freed[0] ?? null,
     alsoFreed: freed.slice(1),
-    note: unread.map((u) => u.text).join("; ") || null,
+    note: [...unread.map((u) => u.text), ...hardware.filter((h) => !isLoose(h)).map(hardwareInWords)].join("; ") || null,
     doubts,
     read,
   };

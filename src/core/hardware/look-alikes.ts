@@ -1,4 +1,4 @@
-import { type HardwareFacts, hardwareInWords } from "./piece";
+import { type HardwareFacts, hardwareInWords, isLoose } from "./piece";
 
 /** Lengths closer than this are not told apart by eye on the bench, mm. */
 const BY_EYE_MM = 3;
@@ -105,11 +105,12 @@ function diametersFarApart(a: string | undefined, b: string | undefined): boolea
 export function lookAlikes(now: readonly HardwareFacts[], before: readonly LaidHardware[]): LookAlike[] {
   const out: LookAlike[] = [];
   now.forEach((h, piece) => {
+    if (!isLoose(h)) return;
     // of what lies there just so already, nothing is new: the other side's screws are these
     if (before.some(({ hardware }) => hardware.some((old) => isSame(h, old) && !companions(h, now, old, hardware)))) return;
     let nearest: LookAlike | undefined;
     for (const { step, hardware } of before)
-      for (const old of hardware) {
+      for (const old of hardware.filter(isLoose)) {
         const differs = differenceOf(h, old) ?? companions(h, now, old, hardware);
         if (!differs || (nearest && (nearest.close || !differs.close))) continue;
         nearest = { piece, step, close: differs.close, says: `like the ${old.qty === 1 ? "one" : old.qty} of step ${step}, but ${differs.says}` };

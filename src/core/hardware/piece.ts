@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { HARDWARE_NAMES, hardwareKind } from "./kinds";
+import { HARDWARE_NAMES, hardwareKind, NO_PIECE } from "./kinds";
 
 const text = z.string().max(2000, "is longer than 2000 characters");
 const later = z.record(z.string(), z.unknown()).optional();
@@ -38,6 +38,10 @@ export const pieceFacts = z.strictObject({
   label: text.optional(),
   poles: z.int().min(1).max(99).optional(),
   state: z.enum(PIECE_STATES).optional(),
+  /** it did not come away: "loosened", or "with the cover" that it stays in */
+  stays: text.optional(),
+  /** which way this piece faces, where the others of its step face otherwise */
+  facing: text.optional(),
   tighten: z
     .strictObject({
       pattern: text.optional(),
@@ -57,6 +61,12 @@ export const hardwareSchema = z.strictObject({
   x: later,
 });
 export type Hardware = Frozen<z.infer<typeof hardwareSchema>>;
+
+/** What {@link HardwareFacts.stays} says of a piece that was only loosened. */
+export const LOOSENED = "loosened";
+
+/** Whether it lies on the bench once its step is laid down: what was only loosened, or stays in its part, does not; nor is debris a piece of the machine. */
+export const isLoose = (h: Pick<HardwareFacts, "kind" | "stays">): boolean => h.stays === undefined && !NO_PIECE.includes(h.kind);
 
 /** Whether residue of thread locker was seen on it. */
 export const wasLocked = (h: Pick<HardwareFacts, "locker">): boolean => h.locker !== undefined && h.locker !== "none";
@@ -83,6 +93,8 @@ export function hardwareInWords(h: HardwareFacts): string {
     h.at,
     h.locker && `locker ${h.locker}`,
     h.state && STATE_SAYS[h.state],
+    h.facing && `▼ ${h.facing}`,
+    h.stays && (h.stays === LOOSENED ? "only loosened" : `stays ${h.stays}`),
   ].filter(Boolean);
   return said.join(", ");
 }

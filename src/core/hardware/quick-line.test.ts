@@ -129,7 +129,7 @@ const said = (text: string): Omit<QuickLine, "read" | "doubts"> => {
 
 describe("the quick line", () => {
   it.each(EXAMPLES)("reads %s", (text, understood) => {
-    expect(said(text)).toEqual({ hardware: [], wires: [], freed: [], facing: [], marks: [], unread: [], ...understood });
+    expect(said(text)).toEqual({ hardware: [], wires: [], freed: [], facing: [], marks: [], stack: [], unread: [], ...understood });
   });
 
   it.each(EXAMPLES)("writes %s so that it reads the same again", (text) => {
@@ -221,6 +221,8 @@ const facts: fc.Arbitrary<HardwareFacts> = fc
     into: some(fc.constantFrom("plastic", "wood", "insert", "die cast")),
     tighten: some(fc.record({ torqueNm: fc.integer({ min: 1, max: 400 }).map((n) => n / 10) })),
     at: some(place),
+    facing: some(fc.constantFrom("hub up", "dot to the motor")),
+    stays: some(fc.constantFrom("loosened", "with the cover", "in the housing")),
   })
   .map((f) => {
     const known = Object.fromEntries(Object.entries(f).filter(([, v]) => v !== undefined)) as unknown as HardwareFacts;
@@ -250,9 +252,10 @@ describe("writing and reading again", () => {
         freed: fc.array(fc.constantFrom(...FREEINGS.filter((f) => f !== "slide")), { maxLength: 2 }),
         facing: fc.array(words, { maxLength: 2 }),
         marks: fc.array(words, { maxLength: 2 }),
+        stack: fc.constant([]),
         unread: fc.constant([]),
       })
-      .map((l) => l as Omit<QuickLine, "read" | "doubts">);
+      .map((l) => ({ ...l, facing: [...l.hardware.flatMap((h) => h.facing ?? []), ...l.facing] }) as Omit<QuickLine, "read" | "doubts">);
     fc.assert(
       fc.property(line, (l) => void expect(said(writeQuickLine({ ...l, read: [], doubts: [] }))).toEqual(l)),
       { numRuns: 300 },

@@ -20,6 +20,9 @@ export interface Unread {
   readonly says: string;
 }
 
+/** What lies in a stack: a piece of the line, counted from 0, or a part by its name. */
+export type StackedSaid = { readonly piece: number } | { readonly part: string };
+
 /** Something that was read, and may have been meant otherwise. */
 export interface Doubt {
   /** which piece, counted from 0 */
@@ -35,6 +38,8 @@ export interface QuickLine {
   readonly freed: readonly Freeing[];
   readonly facing: readonly string[];
   readonly marks: readonly string[];
+  /** how pieces, and parts that are named, lie on each other, from the top; empty: not said */
+  readonly stack: readonly StackedSaid[];
   readonly unread: readonly Unread[];
   readonly doubts: readonly Doubt[];
   /** what each stretch of the line was taken for; every letter and figure lies in one */
@@ -72,8 +77,11 @@ export function worthALook({ doubts, unread }: Pick<QuickLine, "doubts" | "unrea
   return [...doubts.map((d) => d.says), ...lost.map(({ text }) => `“${text}” was not read, and is counted nowhere`)];
 }
 
+/** What the name of a part is made of: "drive wheel", "big pinion". */
+const IN_NAME: readonly Token["t"][] = ["word", "empty", "look", "freed", "direction"];
+
 const ORDER: readonly (keyof HardwareFacts)[] = [
-  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker", "label", "poles", "into", "tighten", "state", "at",
+  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker", "label", "poles", "into", "tighten", "state", "at", "facing", "stays",
 ]; // biome-ignore format: a short list reads better in rows
 /** The same facts always in the same order. */
 const inOrder = (f: Facts): HardwareFacts => Object.fromEntries(ORDER.flatMap((k) => (f[k] === undefined ? [] : [[k, f[k]]]))) as unknown as HardwareFacts;
@@ -85,6 +93,10 @@ class Line {
   private readonly freed: Freeing[] = [];
   private readonly facing: string[] = [];
   private readonly marks: string[] = [];
+  private readonly stack: StackedSaid[] = [];
+  private stackSaidFrom: "top" | "bottom" | undefined;
+  private isStacking = false;
+  private stackHasPlus = false;
   private readonly unread: Unread[] = [];
   private readonly doubts: Doubt[] = [];
   private readonly spans: Span[] = [];
@@ -106,6 +118,7 @@ class Line {
       freed,
       facing,
       marks,
+      stack: this.stackSaidFrom === "bottom" ? this.stack.toReversed() : this.stack,
       unread,
       doubts,
       read: this.spans.sort((a, b) => a.from - b.from),
@@ -113,8 +126,18 @@ class Line {
   }
 
   private take(segment: Segment): void {
+    const [first, ...behind] = segment.tokens;
+    if (first?.t === "stack") {
+      this.stackSaidFrom = first.begins;
+      this.isStacking = true;
+      this.spans.push({ from: first.from, to: first.to, as: "stack" });
+      this.take({ ...segment, tokens: behind });
+      return;
+    }
+    this.endStack(segment);
     if (segment.joined) this.spans.push({ from: segment.joined.from, to: segment.joined.to, as: "joins" });
     if (!segment.tokens.length) return;
+    if (this.isStacking && this.partOfStack(segment)) return;
     const said = readSegment(segment.tokens);
     const refused = said.refused ?? this.outOfBounds(said);
     if (refused || said.isNot) {
@@ -126,6 +149,25 @@ class Line {
       return;
     }
     this.keep(segment, said);
+  }
+
+  /** A stack that is said with plus ends at the comma; one that is said with commas at the semicolon. */
+  private endStack({ joint, joined }: Segment): void {
+    if (joint === "plus") this.stackHasPlus ||= this.isStacking;
+    if (joined?.text === ";" || (joint === "comma" && this.stackHasPlus)) this.isStacking = false;
+  }
+
+  /** In a stack a name that is no piece is a part's: "flat + wheel + flat". */
+  private partOfStack({ tokens }: Segment): boolean {
+    if (!tokens.length || !tokens.every((t) => IN_NAME.includes(t.t))) return false;
+    const part = tokens
+      .filter((t) => t.t !== "empty")
+      .map((t) => t.text)
+      .join(" ");
+    if (!part) return false;
+    this.stack.push({ part });
+    for (const t of tokens) this.spans.push({ from: t.from, to: t.to, as: "stack" });
+    return true;
   }
 
   /** Kept word for word, as one: a count without what it counts is none. */
@@ -194,6 +236,7 @@ class Line {
     const count = qty === undefined || (isWith && qty === 1 && isArticle(segment)) ? (isWith ? (before.qty ?? 1) : 1) : qty;
     this.hardware.push({ ...facts, qty: count });
     const piece = this.hardware.length - 1;
+    if (this.isStacking) this.stack.push({ piece });
     if (isWith && (before.qty ?? 1) > 1 && count !== before.qty)
       this.doubts.push({ piece, says: `“with”: ${count} in all, or for each of the ${before.qty}?` });
     for (const says of said.doubts) this.doubts.push({ piece, says });
@@ -202,6 +245,8 @@ class Line {
 
   /** Of pieces that lie on each other, a place said with the last holds for those before it that have none. */
   private sharePlace({ joint }: Segment, piece: number): void {
+    // of what is said from the top down each lies where it lies
+    if (this.isStacking) return;
     if (joint !== "plus") this.stackFrom = piece;
     const place = this.hardware[piece]?.at;
     if (joint !== "plus" || !place) return;

@@ -1,5 +1,5 @@
 import { FORM_PHRASES, KIND_PHRASES } from "./line/lexicon";
-import type { HardwareFacts, HardwareForm } from "./piece";
+import { type HardwareFacts, type HardwareForm, LOOSENED } from "./piece";
 import { NUT_FORMS, type QuickLine, quickLine } from "./quick-line";
 
 /**
@@ -29,12 +29,14 @@ export function shorthandOf(h: HardwareFacts): string {
     h.into && `into ${h.into}`,
     h.state,
   ].filter(Boolean);
-  if (h.at === undefined) return words.join(" ");
-  const bare = [...words, h.at].join(" ");
+  // what faces where, and what it stays with, is said to the end of its part
+  const last = [h.stays && (h.stays === LOOSENED ? "only loosened" : `stays ${h.stays}`), h.facing && `facing ${h.facing}`].filter(Boolean);
+  if (h.at === undefined) return [...words, ...last].join(" ");
+  const bare = [...words, h.at, ...last].join(" ");
   if (sameFacts(quickLine(bare).hardware, h)) return bare;
   // a bare number in brackets is a count where none is said
   const count = /^\d+$/.test(h.at) && h.qty === 1 && !impliedScrew ? ["1x"] : [];
-  return [...count, ...words, `(${h.at})`].join(" ");
+  return [...count, ...words, `(${h.at})`, ...last].join(" ");
 }
 
 /** `M4x12`; a length in mm stands apart behind a thread that is measured in inches. */
@@ -56,7 +58,7 @@ export function writeQuickLine(line: QuickLine): string {
     ...line.hardware.map(shorthandOf),
     ...line.wires.map((w) => `${w.colour}>${w.to}`),
     ...line.freed,
-    ...line.facing.map((f) => `facing (${f})`),
+    ...line.facing.filter((f) => !line.hardware.some((h) => h.facing === f)).map((f) => `facing (${f})`),
     ...line.marks.map((m) => `mark (${m})`),
     ...line.unread.map((u) => u.text),
   ]

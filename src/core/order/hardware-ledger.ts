@@ -1,4 +1,5 @@
 import { LEDGER_ROWS } from "../hardware/kinds";
+import { type Hardware, isLoose } from "../hardware/piece";
 import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
@@ -42,6 +43,9 @@ export const backOnce =
   (step, piece) =>
     undone(step) && (staysOut(goingIn, piece) === undefined || "aside");
 
+/** The pieces of a step that lie on the bench: what was only looked at, was only loosened, or stays in its part, is not among them. */
+const countedAt = (s: StripStep): readonly Hardware[] => (s.action === "note" ? [] : (s.hardware ?? []).filter(isLoose));
+
 /** Out and back: what came off, what of it has gone back, and where the rest lies. Out is the sum of back, aside and open. */
 export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Ledger {
   let out = 0;
@@ -56,7 +60,7 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
       else if (where) back += qty;
       else open.push({ step: s.id, pocket: i + 1, ...piece, qty });
     };
-    for (const h of s.hardware ?? []) count(h.qty, { hardware: h.id });
+    for (const h of countedAt(s)) count(h.qty, { hardware: h.id });
     for (const p of s.parts ?? []) count(1, { part: p });
   });
   return { out, back, ...(aside ? { aside } : {}), open };
@@ -73,7 +77,7 @@ export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerR
       if (where === "aside") row.aside += qty;
       else if (where) row.back += qty;
     };
-    for (const h of s.hardware ?? []) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
+    for (const h of countedAt(s)) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
     for (const part of s.parts ?? []) add(rows.at(-1), 1, { part });
   }
   return rows.filter((r) => r.out > 0).map(({ row, out, back, aside }) => ({ row, out, back, ...(aside ? { aside } : {}) }));

@@ -1,4 +1,5 @@
-import type { HardwareFacts } from "../hardware/piece";
+import { NO_PIECE } from "../hardware/kinds";
+import { type HardwareFacts, LOOSENED } from "../hardware/piece";
 import type { Action } from "../job/step";
 
 /** How each action is said in the recorder's list. */
@@ -20,9 +21,15 @@ export const ACTION_SAYS: Readonly<Record<Action, string>> = {
   note: "only a note",
 };
 
+const ONLY_LOOKED = /^\s*(look(ed)?|checked|inspected|noticed|measured|photographed|found)\b/i;
+
 /** How something most likely came off, from what it was: the recorder's first guess, which the technician can change. */
-export function likelyAction(what: string, hardware: readonly Pick<HardwareFacts, "kind">[]): Action {
+export function likelyAction(what: string, hardware: readonly Pick<HardwareFacts, "kind" | "stays">[], wires = false): Action {
   const has = (...kinds: string[]): boolean => hardware.some((h) => kinds.includes(h.kind));
+  // words alone put nothing on the bench, and nothing has to go back
+  if (!what.trim() && hardware.every((h) => NO_PIECE.includes(h.kind))) return wires ? "unplug" : "note";
+  if (hardware.length && hardware.every((h) => h.stays === LOOSENED)) return "loosen";
+  if (ONLY_LOOKED.test(what)) return "note";
   if (/\b(rag|plugged|blocked|tape over)\b/i.test(what)) return "block";
   if (has("screw", "nut")) return "unscrew";
   if (has("circlip", "e-clip", "clip")) return "unclip";

@@ -1,4 +1,5 @@
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
+import { NO_PIECE } from "../hardware/kinds";
 import { hardwareInWords, wasLocked } from "../hardware/piece";
 import { companionKey, companionSays } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
@@ -193,7 +194,10 @@ function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], 
     undoes: step.id,
     action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
     parts,
-    hardware: (step.hardware ?? []).map((h) => h.id).filter((hardware) => !isOut({ hardware })),
+    hardware: (step.hardware ?? [])
+      .filter((h) => !NO_PIECE.includes(h.kind))
+      .map((h) => h.id)
+      .filter((hardware) => !isOut({ hardware })),
     ...(aside.length ? { aside } : {}),
     because: reasons(strip, neededBy, i),
     cautions: cautionsFor(step, names, "back"),

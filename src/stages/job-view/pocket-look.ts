@@ -1,4 +1,4 @@
-import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
+import { type HardwareFacts, hardwareInWords, isLoose } from "@/core/hardware/piece";
 import type { StepFacts, StripStep } from "@/core/job/step";
 import type { Pocket } from "@/ui/pocket";
 
@@ -20,8 +20,10 @@ export function pocketLook(
   const [main] = hardware;
   return {
     title,
-    ...(main ? { main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) }, pieces: hardware.reduce((sum, h) => sum + h.qty, 0) } : {}),
+    ...(main
+      ? { main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) }, pieces: hardware.filter(isLoose).reduce((sum, h) => sum + h.qty, 0) }
+      : {}),
     ...(partKind ? { partKind } : {}),
-    ...(facing === undefined ? {} : { facing: true }),
+    ...(facing === undefined && !hardware.some((h) => h.facing) ? {} : { facing: true }),
   };
 }

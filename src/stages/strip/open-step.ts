@@ -62,6 +62,8 @@ export interface Understood {
   readonly names: readonly string[];
   readonly hardware: readonly HardwareFacts[];
   readonly facts: StepFacts;
+  /** as they lie on each other, from the top: `h0` a piece, `p0` a part */
+  readonly stack: readonly string[];
   readonly unread: QuickLine["unread"];
   readonly doubts: QuickLine["doubts"];
 }
@@ -74,21 +76,47 @@ export function understood(open: OpenStep): Understood {
   const [how, ...more] = read.freed;
   // a step has one way of getting free; what was done besides is said in words
   const note = joined(facts.note, ...more.map((m) => `also ${FREEING_WORDS[m].says}`));
+  const names = namesIn(open.what);
+  const stack = open.stack.length ? open.stack : stackIn(read, open.hardware.length, names);
+  // what faces where of one piece stays with that piece
+  const facing = read.facing.filter((f) => !read.hardware.some((h) => h.facing === f));
+  const notNamed = read.stack.flatMap((s) => ("part" in s && partAt(names, s.part) < 0 ? [s.part] : []));
   return {
     hardware,
-    unread: read.unread,
+    stack,
+    unread: [...read.unread, ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" }))],
     doubts: read.doubts.map((d) => ({ ...d, piece: d.piece + open.hardware.length })),
-    action: open.action ?? likelyAction(open.what, hardware),
-    names: namesIn(open.what),
+    action: open.action ?? likelyAction(open.what, hardware, wires.length > 0),
+    names,
     facts: {
       ...(how ? { freed: { how } } : {}),
-      ...(read.facing.length ? { facing: joined(...read.facing) } : {}),
+      ...(facing.length ? { facing: joined(...facing) } : {}),
       ...(read.marks.length ? { marks: read.marks } : {}),
       ...facts,
       ...(note ? { note } : {}),
       ...(wires.length ? { wires } : {}),
     },
   };
+}
+
+const partAt = (names: readonly string[], part: string): number => {
+  const [said, ...all] = [part, ...names].map((n) => n.toLowerCase());
+  const exact = all.indexOf(said as string);
+  return exact >= 0 ? exact : all.findIndex((n) => n.split(/\s+/).includes(said as string));
+};
+const ABOVE = /^(above|over|on top|on top of it|top)$/i;
+const BELOW = /^(below|under|underneath|beneath|bottom)( it)?$/i;
+
+/** The stack that a line says: from the top down, or as what lies above and below the one part that came off. */
+function stackIn(read: QuickLine, before: number, names: readonly string[]): string[] {
+  if (read.stack.length) {
+    const ids = read.stack.map((s) => ("piece" in s ? `h${before + s.piece}` : `p${partAt(names, s.part)}`));
+    return ids.filter((id) => id !== "p-1");
+  }
+  if (names.length !== 1) return [];
+  const where = (said: RegExp): string[] => read.hardware.flatMap((h, i) => (said.test(h.at ?? "") ? [`h${before + i}`] : []));
+  const [above, below] = [where(ABOVE), where(BELOW)];
+  return above.length && below.length ? [...above, "p0", ...below] : [];
 }
 
 /** Sayings one after the other, told apart. */
@@ -103,7 +131,7 @@ export const minutesByClock = (open: OpenStep, now: number): number =>
 
 /** The step as it is laid down. What could not be read is kept in the note. */
 export function asRecorded(open: OpenStep, read: Understood, now: number): RecordedStep {
-  const note = [read.facts.note, ...read.unread.map((u) => u.text)].filter(Boolean).join("; ");
+  const note = [read.facts.note, ...read.unread.map((u) => u.text.replace(/[{}]/g, ""))].filter(Boolean).join("; ");
   const marks = read.facts.marks?.flatMap(marksIn) ?? [];
   return {
     key: open.key,
@@ -112,7 +140,7 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
     hardware: read.hardware,
     needs: open.needs,
     asOne: open.asOne,
-    stack: open.stack,
+    stack: read.stack,
     partStates: open.partStates,
     facts: { ...read.facts, ...(note ? { note } : {}), ...(marks.length ? { marks } : {}), minutes: read.facts.minutes ?? minutesByClock(open, now) },
   };
@@ -121,7 +149,14 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
 /** What the line says becomes facts that can be changed by touch. */
 export function lineTaken(open: OpenStep, read: Understood): OpenStep {
   const { note } = asRecorded(open, read, 0).facts;
-  return { ...open, line: "", hardware: read.hardware, looks: [...open.looks, ...worthALook(read)], facts: { ...read.facts, ...(note ? { note } : {}) } };
+  return {
+    ...open,
+    line: "",
+    hardware: read.hardware,
+    stack: read.stack,
+    looks: [...open.looks, ...worthALook(read)],
+    facts: { ...read.facts, ...(note ? { note } : {}) },
+  };
 }
 
 const isFact = (key: string): key is keyof StepFacts => key in stepFacts.shape;

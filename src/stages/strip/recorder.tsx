@@ -156,19 +156,22 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
         </div>
         <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">
           <StepFields n={n} recording={recording} lay={() => void lay()} />
-          <UnderstoodChips open={open} read={read} alike={alike} set={set} />
-          <StepSays
-            n={n}
-            recording={recording}
-            pockets={pockets}
-            alike={alike}
-            noPlace={noPlace}
-            tools={tools}
-            live={live}
-            refused={laying.refused}
-            onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
-            onLeave={done}
-          />
+          {/* what can hurt is whole; what was understood scrolls under it */}
+          <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
+            <StepSays
+              n={n}
+              recording={recording}
+              pockets={pockets}
+              alike={alike}
+              noPlace={noPlace}
+              tools={tools}
+              live={live}
+              refused={laying.refused}
+              onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
+              onLeave={done}
+            />
+            <UnderstoodChips open={open} read={read} alike={alike} set={set} />
+          </div>
           <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} onSheet={toSheet} />
           <LayKeys
             empty={empty}

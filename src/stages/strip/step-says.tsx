@@ -48,7 +48,7 @@ export function StepSays({
     "off",
   );
   return (
-    <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
+    <>
       {live.map((l) => (
         <p key={l.gate} className="says danger" role="alert">
           <b>
@@ -97,7 +97,7 @@ export function StepSays({
           <b>Tools so far:</b> {tools.join(", ")}
         </p>
       )}
-    </div>
+    </>
   );
 }
 

@@ -25,7 +25,18 @@ export function UnderstoodChips({
     </button>
   );
   return (
-    <ul aria-label="Understood" className="flex max-h-[148px] min-h-[44px] shrink-0 flex-wrap gap-1.5 overflow-y-auto">
+    <ul aria-label="Understood" className="flex min-h-[44px] shrink-0 flex-wrap gap-1.5">
+      {open.looks.map((says) => (
+        <li key={says} className="chip small danger">
+          ? {says}
+          {close(`It is so: ${says}`, () => set({ looks: open.looks.filter((l) => l !== says) }))}
+        </li>
+      ))}
+      {read.unread.map((u) => (
+        <li key={u.text} className="chip small danger">
+          ? {u.text} <span className="text-[16px]">{u.says}</span>
+        </li>
+      ))}
       <li className="chip small">{ACTION_SAYS[read.action]}</li>
       {read.hardware.map((h, i) => (
         <li key={i} className={`chip small ${alike.some((a) => a.piece === i) || read.doubts.some((d) => d.piece === i) ? "danger" : ""}`}>
@@ -41,7 +52,7 @@ export function UnderstoodChips({
           {i < open.hardware.length && close(`Strike ${saidInWords(h)}`, () => set({ hardware: open.hardware.filter((_, k) => k !== i) }))}
         </li>
       ))}
-      {open.stack.length > 0 && <li className="chip small">stack of {open.stack.length}</li>}
+      {read.stack.length > 0 && <li className="chip small">stack of {read.stack.length}, from the top</li>}
       {factChips(read.facts).map(({ fact, says, danger }) => (
         <li key={`${fact} ${says}`} className={`chip small ${danger ? "danger" : ""}`}>
           {says}
@@ -50,17 +61,6 @@ export function UnderstoodChips({
       {Object.entries(open.partStates).map(([name, state]) => (
         <li key={name} className="chip small danger">
           {name}: {state}
-        </li>
-      ))}
-      {open.looks.map((says) => (
-        <li key={says} className="chip small danger">
-          ? {says}
-          {close(`It is so: ${says}`, () => set({ looks: open.looks.filter((l) => l !== says) }))}
-        </li>
-      ))}
-      {read.unread.map((u) => (
-        <li key={u.text} className="chip small danger">
-          ? {u.text} <span className="text-[16px]">{u.says}</span>
         </li>
       ))}
     </ul>

@@ -45,7 +45,20 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
   insert: ["insert", "threaded insert", "heat set insert", "rivet nut"],
   brush: ["brush", "carbon brush", "carbon", "motor brush"],
   belt: ["belt", "drive belt", "flat belt", "toothed belt", "timing belt", "v belt", "ribbed belt"],
-  pawl: ["pawl", "ratchet pawl"],
+  pawl: ["pawl", "ratchet pawl", "ratchet spring pawl"],
+  debris: [
+    "debris",
+    "swarf",
+    "metal chip",
+    "metal shaving",
+    "shaving",
+    "filings",
+    "metal filings",
+    "broken tooth",
+    "broken teeth",
+    "fragment",
+    "metal glitter",
+  ],
   other: ["piece"],
 };
 
@@ -168,7 +181,7 @@ export const INTO_WORDS: readonly string[] = [
 /** Words that turn a line round: what stands beside them did not come off, or is not there. */
 export const NOT_PHRASES: readonly string[] = [
   "no", "not", "none", "never", "without", "left in", "left on", "left in place", "still in", "still on", "stays", "stays in", "stayed", "stay in", "not removed", "leave", "kept in", "remains", "isn't", "isn’t", "wasn't", "wasn’t",
-  "doesn't", "doesn’t", "didn't", "didn’t", "only loosened", "loosened",
+  "doesn't", "doesn’t", "didn't", "didn’t",
 ]; // biome-ignore format: a short list reads better in rows
 
 /** How a piece was found: words for a note, and no place. */

@@ -20,6 +20,8 @@ const ENDS_PLACE: readonly Token["t"][] = [
   "freed",
   "bracket",
   "size",
+  "stays",
+  "kept",
 ];
 
 const BEHIND_COMMAND: readonly Token["t"][] = ["bracket", "wire", "torque", "freed"];
@@ -127,6 +129,10 @@ class Reader {
       this.say.span(t, "facing");
       this.say.facing.push(t.says);
     },
+    stays: (t) => this.say.set(t, "stays", "stays", t.says),
+    // taken before (quick-line.ts)
+    stack: (t) => this.say.span(t, "stack"),
+    kept: (t) => this.say.toNote(t),
     mark: (t) => {
       this.say.span(t, "mark");
       this.say.marks.push(t.says);

@@ -111,6 +111,8 @@ export class Saying {
     const where = this.at.join(" ").replace(/\s+/g, " ").trim();
     const named = facts.kind !== undefined;
     if (where && named) facts.at = where;
+    // said of this piece, and of no other
+    if (named && facing.length) facts.facing = facing.join("; ");
     const place = named ? undefined : where || undefined;
     const isOnlyMore = !isNot && !named && qty === undefined && !note.length && !place;
     return { facts, qty, place, note, spans, wires, freed, facing, marks, doubts, refused, isNot, isOnlyMore, isBare, hasWords };

@@ -1,3 +1,4 @@
+import { LOOSENED } from "../piece";
 import { figureAt, sizedDrive } from "./figures";
 import { INTO_WORDS, LOCKER_COLOURS, WIRE_COLOURS } from "./lexicon";
 import { phraseAt } from "./phrases";
@@ -12,6 +13,18 @@ const BRACKET = sticky(/\(([^()]*)\)/);
 const SAYS_FACING = sticky(/(?:facing|faces|face)(?:\s*:\s*|\s+)(?=[^\s,;])/);
 const SIDE_FACING = sticky(/(?:the\s+)?[\p{L}-]{1,24}\s+side\s+(?:up|down|out|in|first|outwards?|inwards?|upwards?|downwards?)(?![\p{L}])/u);
 const SAYS_MARK = sticky(/(?:(?:witness|paint|punch|scribe[d]?)\s+)?(?:marks?|marked|witness|line)(?:\s*:\s*|\s+)(?=[^\s,;])/);
+/** What faces where, of one piece: "chamfer down", "lip in", "flat side to the gear". */
+const PIECE_FACING = sticky(
+  /(?:chamfer(?:ed side)?|lip|flange|hub|shoulder|boss|dish(?:ed side)?|cup|concave|convex|flat side|round(?:ed)? side|number|numbers|writing|marking|open side|sealed side|seal|shield|arrow|slot|point|hook|tang|collar|groove|bevel)s?\s+(?:(?:facing|faces|to|towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|up|down|in|out|inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front)(?![\p{L}])/u,
+);
+/** It did not come away. "Stays in place" says that nothing was done with it, and is told by the words that turn a line round. */
+const LOOSE_ONLY = sticky(/(?:(?:only|just)\s+loosened|loosened(?:\s+only)?|slackened(?:\s+off)?)(?![\p{L}])/u);
+const STAYS_WITH = sticky(
+  /(?:stays?|stayed|remains?|left|comes?|came)\s+((?:with|in|on)\s+(?:the\s+|its\s+)?(?!place\b|it\b|there\b)[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
+);
+const CAPTIVE_IN = sticky(/captive\s+((?:in|on|with)\s+(?:the\s+|its\s+)?[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u);
+const STACK = sticky(/(?:stack(?:ed)?\s*(?:from\s+(?:the\s+)?)?(top|bottom)?(?:\s+down|\s+up)?|(?:from\s+(?:the\s+)?)?(top|bottom)(?:\s+(?:down|up))?)\s*:/u);
+const KEPT = sticky(/\{([^{}]*)\}/);
 const INTO = sticky(/into\s+(?:the\s+)?/);
 const COLOUR = sticky(new RegExp(`(${LOCKER_COLOURS.join("|")})(?![\\p{L}])`));
 const WORD = sticky(/[^\s,;()+]+/);
@@ -63,14 +76,20 @@ function one(line: string, i: number, put: (from: number, to: number, means: Mea
   if (c === "+") return put(i, i + 1, { t: "joint", how: "plus" });
   const bracket = match(BRACKET, line, i);
   if (bracket) return put(i, i + bracket[0].length, { t: "bracket", inner: (bracket[1] as string).trim() });
+  const kept = match(KEPT, line, i);
+  if (kept) return put(i, i + kept[0].length, { t: "kept" });
   // a lone bracket is nothing
   if (c === "(") return i + 1;
   const wire = wireAt(line, i);
   if (wire) return put(i, wire.to, wire.means);
   const begins = !before || before.t === "joint";
+  const stack = begins ? match(STACK, line, i) : null;
+  if (stack) return put(i, i + stack[0].length, { t: "stack", begins: /bottom/i.test(stack[0]) ? "bottom" : "top" });
+  const stays = staysAt(line, i);
+  if (stays) return put(i, stays.to, stays.means);
   const faces = match(SAYS_FACING, line, i);
   const facing = faces && (begins || /^facing/i.test(faces[0])) ? faces : null;
-  const side = facing ? null : match(SIDE_FACING, line, i);
+  const side = facing ? null : (match(SIDE_FACING, line, i) ?? match(PIECE_FACING, line, i));
   if (side) return put(i, i + side[0].length, { t: "facing", says: side[0].trim() });
   const mark = facing || before?.t === "preposition" ? null : match(SAYS_MARK, line, i);
   const said = facing ?? (mark && !/^line/i.test(mark[0]) ? mark : null);
@@ -94,6 +113,15 @@ function one(line: string, i: number, put: (from: number, to: number, means: Mea
   if (phrase) return put(i, phrase.to, phrase.means);
   const word = match(WORD, line, i);
   return word ? put(i, i + word[0].length, { t: "word" }) : i + 1;
+}
+
+/** `only loosened`, `stays with the cover`. "Left in" is a place where a thing can be: of what was left nothing is said but that. */
+function staysAt(line: string, from: number): { to: number; means: Meaning } | undefined {
+  const loosened = match(LOOSE_ONLY, line, from);
+  if (loosened) return { to: from + loosened[0].length, means: { t: "stays", says: LOOSENED } };
+  const found = match(STAYS_WITH, line, from) ?? match(CAPTIVE_IN, line, from);
+  if (!found || (/^(?:left|comes?|came)/i.test(found[0]) && !/^with/i.test(found[1] ?? ""))) return undefined;
+  return { to: from + found[0].length, means: { t: "stays", says: (found[1] ?? "").trim() } };
 }
 
 /** `brown>L`, `bn→L1`, `white>M+`, `brown > motor +`: the terminal's words go to the end, or to the next wire. */

@@ -5,7 +5,7 @@ import type { HardwareForm, PieceState } from "../piece";
 /** What a stretch of the line was taken for. */
 export const READ_AS = [
   "count", "kind", "thread", "length", "drive", "head", "look", "hand", "once", "locker", "state", "torque", "tightening", "into", "label", "poles",
-  "place", "freed", "wire", "facing", "mark", "joins", "note",
+  "place", "stays", "stack", "freed", "wire", "facing", "mark", "joins", "note",
 ] as const; // biome-ignore format: a short list reads better in rows
 export type ReadAs = (typeof READ_AS)[number];
 
@@ -53,6 +53,12 @@ export type Meaning =
   | { readonly t: "wire"; readonly colour: string; readonly terminal: string }
   | { readonly t: "facing"; readonly says: string }
   | { readonly t: "mark"; readonly says: string }
+  /** it did not come away: only loosened, or in the part that it stays with */
+  | { readonly t: "stays"; readonly says: string }
+  /** how pieces lie on each other begins here, said from the top or from the bottom */
+  | { readonly t: "stack"; readonly begins: "top" | "bottom" }
+  /** what is to be kept as it stands, in braces */
+  | { readonly t: "kept" }
   | { readonly t: "not" }
   /** has, each, the: says nothing of its own */
   | { readonly t: "empty"; readonly isEach?: true; readonly hasA?: true }

@@ -11,7 +11,7 @@ import { saveHardwareFind } from "../actions";
 import { CaliperPanel } from "../gear/caliper-panel";
 import { HowTight } from "./how-tight";
 import { NotedFinds } from "./noted-finds";
-import { type AskedLook, answerOf, EMPTY, KINDS, type OnTheBench, onTheBench, SMALL_THING_U } from "./on-the-bench";
+import { type AskedLook, answerOf, EMPTY, isAsked, KINDS, type OnTheBench, onTheBench, SMALL_THING_U } from "./on-the-bench";
 import { useBenchReadings } from "./use-bench-readings";
 import { WhatItMayBe } from "./what-it-may-be";
 
@@ -19,11 +19,12 @@ import { WhatItMayBe } from "./what-it-may-be";
 export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[]; draft: unknown }) {
   const { run } = useJob();
   const [bench, setBench] = useDraft<OnTheBench>("hardware.bench", draft, onTheBench, EMPTY);
-  const { kind, readings, goesTo, take, tile } = useBenchReadings(bench, setBench);
+  const { kind, sizes: asked, readings, goesTo, take, tile } = useBenchReadings(bench, setBench);
   const [caliper, setCaliper] = useState(false);
   const answer = useMemo(() => answerOf(bench), [bench]);
   const first = answer.says === "odds" ? answer.hypotheses[0] : answer.says === "named" ? answer : undefined;
-  const printed = kind.typed ? (bench.typed[`${kind.kind}.${kind.typed.what}`] ?? "").trim() : "";
+  const typed = kind.typed && isAsked(bench, kind.typed.of) ? kind.typed : undefined;
+  const printed = typed ? (bench.typed[`${kind.kind}.${typed.what}`] ?? "").trim() : "";
   const look = (l: AskedLook) => {
     const at = `${kind.kind}.${l.what}`;
     const seen = bench.looks?.[at];
@@ -45,11 +46,9 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
   };
   const note = (): void => {
     if (!first) return;
-    const sizes = kind.sizes.filter(([w]) => readings(w).length).map(([w, label]) => `${label.toLowerCase()} ${meanOf(readings(w).map((r) => r.value), SMALL_THING_U).value.toFixed(2)}`); // biome-ignore format: one line of words
-    const from = [sizes.length ? `${sizes.join(", ")} mm` : "", printed && kind.typed ? `${kind.typed.label.toLowerCase()}: ${printed}` : ""]
-      .filter(Boolean)
-      .join("; ");
-    const sources = new Set(kind.sizes.flatMap(([w]) => readings(w).map((r) => r.source)));
+    const sizes = asked.filter(([w]) => readings(w).length).map(([w, label]) => `${label.toLowerCase()} ${meanOf(readings(w).map((r) => r.value), SMALL_THING_U).value.toFixed(2)}`); // biome-ignore format: one line of words
+    const from = [sizes.length ? `${sizes.join(", ")} mm` : "", printed && typed ? `${typed.label.toLowerCase()}: ${printed}` : ""].filter(Boolean).join("; ");
+    const sources = new Set(asked.flatMap(([w]) => readings(w).map((r) => r.source)));
     if (printed) sources.add("typed");
     void run(saveHardwareFind, {
       find: {
@@ -75,38 +74,40 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
               {k.says}
             </KeyButton>
           ))}
-          <KeyButton keyName="C" className="small ml-auto" pressed={caliper} onPress={() => setCaliper(!caliper)}>
-            Practice caliper
-          </KeyButton>
         </div>
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
           {caliper && goesTo && <CaliperPanel goesTo={goesTo[1]} send={(text) => void take(goesTo[0], text, "practice caliper")} />}
-          <div className="grid grid-cols-3 gap-2.5">{kind.sizes.map(tile)}</div>
-          {kind.typed && (
+          {kind.looks?.filter((l) => isAsked(bench, l.of)).map(look)}
+          <div className="grid grid-cols-3 gap-2.5">{asked.map(tile)}</div>
+          {typed && (
             <div>
               <label className="words" htmlFor="bench-typed">
-                {kind.typed.label}
+                {typed.label}
               </label>
               <input
                 id="bench-typed"
                 className="field"
-                placeholder={kind.typed.hint}
+                placeholder={typed.hint}
                 autoComplete="off"
                 maxLength={80}
-                value={bench.typed[`${kind.kind}.${kind.typed.what}`] ?? ""}
+                value={bench.typed[`${kind.kind}.${typed.what}`] ?? ""}
                 onChange={(e) => {
-                  const [at, text] = [`${kind.kind}.${kind.typed?.what}`, e.target.value];
+                  const [at, text] = [`${kind.kind}.${typed.what}`, e.target.value];
                   setBench((now) => ({ ...now, typed: { ...now.typed, [at]: text } }));
                 }}
               />
             </div>
           )}
-          {kind.looks?.map(look)}
           <WhatItMayBe answer={answer} />
         </div>
-        <KeyButton keyName=" " look="main" disabled={!first} onPress={note} className="justify-center">
-          {first ? `Note it: ${first.name}` : "Note it"}
-        </KeyButton>
+        <div className="flex gap-3">
+          <KeyButton keyName="C" pressed={caliper} onPress={() => setCaliper(!caliper)} disabled={!goesTo}>
+            Practice caliper
+          </KeyButton>
+          <KeyButton keyName=" " look="main" disabled={!first} onPress={note} className="flex-1 justify-center">
+            {first ? `Note it: ${first.name}` : "Note it"}
+          </KeyButton>
+        </div>
       </section>
       <section aria-label="How tight?" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
         <h2 className="text-[24px]">How tight?</h2>

@@ -7,13 +7,15 @@ import { torqueInput } from "@/core/hardware/bench/tightening-torque";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { meanOf } from "@/core/quantity/measured";
 
-/** A dimension that is asked for, and what it is called. */
-export type AskedSize = readonly [what: string, label: string];
+/** A dimension that is asked for, what it is called, and of which shapes alone it is asked. */
+export type AskedSize = readonly [what: string, label: string, of?: string];
 /** What is seen and not measured: one of a few. */
 export interface AskedLook {
   readonly what: string;
   readonly label: string;
   readonly options: readonly (readonly [value: string, says: string])[];
+  /** asked of this shape alone */
+  readonly of?: string;
 }
 interface BenchKind {
   readonly kind: string;
@@ -22,7 +24,7 @@ interface BenchKind {
   readonly sizes: readonly AskedSize[];
   readonly looks?: readonly AskedLook[];
   /** what is typed as it is printed or counted */
-  readonly typed?: { readonly what: string; readonly label: string; readonly hint: string };
+  readonly typed?: { readonly what: string; readonly label: string; readonly hint: string; readonly of?: string };
 }
 
 export const KINDS = [
@@ -41,12 +43,12 @@ export const KINDS = [
   { kind: "circlip", keyName: "4", says: "Circlip", sizes: [["shaft", "Shaft"], ["bore", "Bore"], ["groove", "Groove"], ["thickness", "Thickness"], ["outside", "E-ring, outside"]] },
   { kind: "o-ring", keyName: "5", says: "O-ring", sizes: [["section", "Section"], ["inside", "Inside"], ["grooveDepth", "Groove, deep"]] },
   {
-    kind: "belt", keyName: "6", says: "Belt", sizes: [["pitchOverTen", "Over 10 teeth or ribs"], ["toothHeight", "Tooth, high"], ["width", "Width"], ["top", "V: across top"], ["height", "V: height"]],
+    kind: "belt", keyName: "6", says: "Belt", sizes: [["pitchOverTen", "Over 10 teeth or ribs", "toothed ribbed"], ["toothHeight", "Tooth, high", "toothed"], ["width", "Width", "toothed ribbed"], ["top", "Across its top", "V"], ["height", "Height", "V"]],
     looks: [
       { what: "shape", label: "Its shape", options: [["toothed", "toothed"], ["ribbed", "ribs lengthwise"], ["V", "V"]] },
-      { what: "flank", label: "Flanks of its teeth", options: [["straight", "straight"], ["round", "round"]] },
+      { what: "flank", label: "Flanks of its teeth", options: [["straight", "straight"], ["round", "round"]], of: "toothed" },
     ],
-    typed: { what: "teeth", label: "Teeth, counted all round", hint: "112" },
+    typed: { what: "teeth", label: "Teeth, counted all round", hint: "112", of: "toothed" },
   },
   { kind: "brush", keyName: "7", says: "Brush", sizes: [["thickness", "Thick"], ["width", "Wide"], ["length", "Long"], ["newLength", "A new one, long"], ["toMark", "Left to its mark"]] },
   { kind: "capacitor", keyName: "8", says: "Capacitor", sizes: [], typed: { what: "marks", label: "What is printed on it", hint: "0.1 µF X2 275 V~" } },
@@ -70,6 +72,10 @@ export const EMPTY: OnTheBench = { kind: "bearing", readings: {}, typed: {}, tor
 /** Small things are held askew more easily than a gear: a reading spreads a little wider, mm. */
 export const SMALL_THING_U = 1.5 * CALIPER_U_MM;
 
+/** Whether it is asked of what lies there: of any shape, or of the one that was seen. */
+export const isAsked = (bench: Pick<OnTheBench, "kind" | "looks">, of: string | undefined): boolean =>
+  of === undefined || of.split(" ").includes(bench.looks?.[`${bench.kind}.shape`] ?? "");
+
 /** What the bench says of what lies on it. */
 export type BenchAnswer =
   | { readonly says: "asks"; readonly what: string }
@@ -91,7 +97,7 @@ export function answerOf(bench: OnTheBench): BenchAnswer {
       const more = [c.tolerance, c.volts && `${c.volts} V${c.current ? ` ${c.current}` : ""}`, c.safety && `class ${c.safety}`].filter(Boolean).join(" · ");
       return { says: "named", name: `capacitor ${c.says}`, more, notes: c.notes };
     }
-    const sizes = Object.fromEntries(benchKind(kind).sizes.flatMap(([what]) => { const m = mean(what); return m ? [[what, m]] : []; })); // biome-ignore format: short
+    const sizes = Object.fromEntries(benchKind(kind).sizes.flatMap(([what, , of]) => { const m = isAsked(bench, of) ? mean(what) : undefined; return m ? [[what, m]] : []; })); // biome-ignore format: short
     if (kind === "brush") {
       const size = (what: string): number | undefined => mean(what)?.value;
       const [thickness, width, length] = [size("thickness"), size("width"), size("length")];
@@ -103,8 +109,10 @@ export function answerOf(bench: OnTheBench): BenchAnswer {
       return { says: "named", name: b.name, more, notes: b.notes };
     }
     const { pitchOver10, grooveDepth, ...others } = sizes;
-    const looks = Object.fromEntries((benchKind(kind).looks ?? []).flatMap((l) => { const seen = bench.looks?.[`${kind}.${l.what}`]; return seen ? [[l.what, l.what === "pointed" ? seen === "yes" : seen]] : []; })); // biome-ignore format: short
-    const teeth = typed("teeth");
+    const looks = Object.fromEntries((benchKind(kind).looks ?? []).flatMap((l) => { const seen = isAsked(bench, l.of) && bench.looks?.[`${kind}.${l.what}`]; return seen ? [[l.what, l.what === "pointed" ? seen === "yes" : seen]] : []; })); // biome-ignore format: short
+    const shape = bench.looks?.[`${kind}.shape`];
+    if (kind === "belt" && !shape) return { says: "asks", what: "say which shape it has: teeth across it, ribs along it, or a V" };
+    const teeth = shape === "toothed" ? typed("teeth") : "";
     const input = {
       kind,
       ...others,

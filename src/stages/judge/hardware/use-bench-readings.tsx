@@ -6,16 +6,17 @@ import { meanOf } from "@/core/quantity/measured";
 import { lengthFrom } from "@/core/quantity/units";
 import { useLatest } from "@/ui/use-latest";
 import { ReadingTile } from "../gear/reading-tile";
-import { type AskedSize, benchKind, type OnTheBench, SMALL_THING_U } from "./on-the-bench";
+import { type AskedSize, benchKind, isAsked, type OnTheBench, SMALL_THING_U } from "./on-the-bench";
 
 /** Readings of what lies on the bench: typed into a tile, or sent by a caliper that types. They stay in the browser until what it is was noted. */
 export function useBenchReadings(bench: OnTheBench, setBench: (change: (now: OnTheBench) => OnTheBench) => void) {
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
   const [armed, setArmed] = useState<string>();
   const kind = benchKind(bench.kind);
+  const sizes = kind.sizes.filter(([, , of]) => isAsked(bench, of));
   const keyOf = (what: string): string => `${kind.kind}.${what}`;
   const readings = (what: string) => bench.readings[keyOf(what)] ?? [];
-  const goesTo = kind.sizes.find(([what]) => what === armed) ?? kind.sizes.find(([what]) => !readings(what).length) ?? kind.sizes[0];
+  const goesTo = sizes.find(([what]) => what === armed) ?? sizes.find(([what]) => !readings(what).length) ?? sizes[0];
   const take = (what: string, text: string, source: string): string | null => {
     const mm = lengthFrom(text, "mm");
     const says =
@@ -56,5 +57,5 @@ export function useBenchReadings(bench: OnTheBench, setBench: (change: (now: OnT
       />
     );
   };
-  return { kind, readings, goesTo, take, tile };
+  return { kind, sizes, readings, goesTo, take, tile };
 }
