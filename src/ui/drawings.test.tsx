@@ -1,7 +1,10 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { HARDWARE_KINDS } from "@/core/hardware/kinds";
+import { partKindFrom } from "@/core/hardware/part-kind";
+import { partLook } from "@/core/hardware/part-look";
 import { GearFace } from "./gear-face";
+import { PART_PATHS } from "./glyph-paths";
 import { HardwareGlyph } from "./hardware-glyph";
 import { Ledger } from "./ledger";
 import { MarksOverlay } from "./marks-overlay";
@@ -21,9 +24,27 @@ describe("glyphs", () => {
     const drawn = ["TX15", "PH2", "SL6", "hex 4"].map((drive) => renderToStaticMarkup(<HardwareGlyph kind="screw" drive={drive} />));
     expect(new Set(drawn).size).toBe(4);
   });
-  it("draw a part of an unknown kind as a housing, not as nothing", () => {
-    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).toBe(renderToStaticMarkup(<PartGlyph kind="housing" />));
+  it("draw a part of an unknown kind as a thing without a shape of its own, not as a housing and not as nothing", () => {
+    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).toBe(renderToStaticMarkup(<PartGlyph kind="other" />));
     expect(renderToStaticMarkup(<PartGlyph kind="gear" />)).not.toBe(renderToStaticMarkup(<PartGlyph kind="housing" />));
+    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).not.toBe(renderToStaticMarkup(<PartGlyph kind="housing" />));
+  });
+  it("draw a part by its name where it has an outline, else by its kind: what stands last is what it is", () => {
+    const looks = [
+      "fan pulley",
+      "switch board",
+      "board cover",
+      "drive belt",
+      "clutch",
+      "return spring",
+      "half-moon key",
+      "speed lever",
+      "wheel of the fan",
+      "thing",
+    ];
+    expect(looks.map((name) => partLook(name, partKindFrom(name)))).toEqual(["pulley", "board", "cover", "belt", "clutch", "spring", "key", "lever", "gear", undefined]); // biome-ignore format: a row
+    for (const look of ["pulley", "board", "belt", "switch", "clutch", "spring", "housing", "bush", "key", "lever"]) expect(PART_PATHS[look]).toBeDefined();
+    expect(new Set(Object.values(PART_PATHS)).size).toBe(Object.keys(PART_PATHS).length);
   });
 });
 

@@ -73,6 +73,23 @@ export const PART_PATHS: Readonly<Record<string, string>> = {
   hardware: "M7 15h10v18H7z M17 20h24v8H17z M23 20v8M28 20v8M33 20v8M38 20v8",
   consumable: "M13 18h22v22H13z M20 9h8v9h-8z M13 25h22",
   brush: "M16 10h16v18H16z M24 28c0 8 6 4 6 12",
+  pulley: "M10 10h6l4 9h8l4-9h6v28h-6l-4-9h-8l-4 9h-6z M20 24h8",
+  board: "M6 10h36v28H6z M12 16h10v8H12z M28 16h8v4h-8z M14 24v4M18 24v4M28 27h8v5h-8z M11 33.500v.1M22 33.500v.1",
+  clutch: "M8 14h8v20H8z M32 14h8v20h-8z M16 18h5v4h-5M16 26h5v4h-5M32 18h-5v4h5M32 26h-5v4h5 M4 24h4M40 24h4",
+  lever: "M10 32a5 5 0 1010 0 5 5 0 00-10 0z M19 29L38 10l4 4-20 21",
+  knob: "M24 8a16 16 0 100 32 16 16 0 000-32z M24 8v12 M17 40l-3 4M31 40l3 4",
+  fan: "M24 20a4 4 0 100 8 4 4 0 000-8z M24 20c-8-2-9-14 0-14 4 5 3 10 0 14z M27.500 26c5 6-1 16-9 11 1-7 5-9 9-11z M20.500 22c-8 2-15-7-7-13 5 5 7 9 7 13z",
+  key: "M8 18h32a6 6 0 010 12H8z M8 18v12",
+  spring: "M8 12l8 24 8-24 8 24 8-24",
+  chain: "M6 20h14a4 4 0 010 8H6a4 4 0 010-8z M28 20h14a4 4 0 010 8H28a4 4 0 010-8z M17 24h14",
+  wire: "M4 34c10 0 6-18 16-18s6 14 14 14 6-8 10-8 M4 30v8",
+  bracket: "M10 6h10v26h20v10H10z M15 13v.1M33 37v.1",
+  coil: "M6 36V14 M42 36V14 M6 24c4-14 8-14 9 0 1-14 8-14 9 0 1-14 8-14 9 0 1-14 8-14 9 0",
+  hose: "M6 14h20a8 8 0 018 8v18 M6 24h16a2 2 0 012 2v14 M24 40h10 M6 14v10",
+  handle: "M8 34V20a8 8 0 018-8h16a8 8 0 018 8v14h-8V22a2 2 0 00-2-2H18a2 2 0 00-2 2v12z",
+  tank: "M10 12h28l-3 28H13z M10 12l-3-4h34l-3 4 M12 22h24",
+  plate: "M4 28l14-12h26L30 28z M4 28v4h26l14-12v-4",
+  other: "M9 30l7-16 12-4 12 8-3 16-14 5z M16 14l8 10 4-14M24 24l16-6M24 24l-1 15M24 24l-15 6",
 };
 
 /** The ticks of the stage rule: ten to a stage, the fifth longer, the notches longest; 700 wide, 14 high. */
@@ -85,7 +102,7 @@ const RULE_PATHS = {
 const SPRITE = "/glyphs.svg";
 export const hardwareGlyph = (kind: HardwareKind): string => `${SPRITE}#h-${kind}`;
 export const recessGlyph = (recess: Recess): string => `${SPRITE}#r-${recess}`;
-export const partGlyph = (kind: string | undefined): string => `${SPRITE}#p-${kind !== undefined && Object.hasOwn(PART_PATHS, kind) ? kind : "housing"}`;
+export const partGlyph = (kind: string | undefined): string => `${SPRITE}#p-${kind !== undefined && Object.hasOwn(PART_PATHS, kind) ? kind : "other"}`;
 
 export const ruleGlyph = (ticks: keyof typeof RULE_PATHS): string => `${SPRITE}#t-${ticks}`;
 

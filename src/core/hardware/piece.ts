@@ -94,7 +94,7 @@ export function hardwareInWords(h: HardwareFacts): string {
     h.locker && `locker ${h.locker}`,
     h.state && STATE_SAYS[h.state],
     h.facing && `▼ ${h.facing}`,
-    h.stays && (h.stays === LOOSENED ? "only loosened" : `stays ${h.stays}`),
+    h.stays && (h.stays === LOOSENED ? "only loosened" : `${h.qty > 1 ? "stay" : "stays"} ${h.stays}`),
   ].filter(Boolean);
   return said.join(", ");
 }

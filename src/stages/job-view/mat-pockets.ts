@@ -1,9 +1,10 @@
 import { type LaidHardware, lookAlikes } from "@/core/hardware/look-alikes";
+import { partLook } from "@/core/hardware/part-look";
 import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import { onceFor } from "@/core/job/once-for";
-import { partName } from "@/core/job/part";
+import { type Part, partName } from "@/core/job/part";
 import { directNeeds } from "@/core/order/checked-strip";
 import type { Pocket } from "@/ui/pocket";
 import { pocketLook, titleOf } from "./pocket-look";
@@ -24,6 +25,8 @@ export const laidHardware = onceFor((job: Pick<Job, "steps">): readonly LaidHard
     return times <= 2 ? [{ step: i + 1, hardware }] : [];
   });
 });
+
+const lookOf = (part: Part | undefined): string | undefined => part && partLook(partName(part), part.kind);
 
 /** The job's steps as pockets on the Mat. */
 export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
@@ -47,7 +50,7 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
       ...pocketLook(
         titleOf(s, (id) => partName(parts.get(id))),
         s,
-        s.parts?.[0] === undefined ? undefined : parts.get(s.parts[0])?.kind,
+        lookOf(parts.get(s.parts?.[0] ?? "")),
       ),
       ...(thumb ? { thumb } : {}),
       ...(s.bundle ? { bundle: s.bundle } : {}),

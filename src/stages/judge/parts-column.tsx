@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { partLook } from "@/core/hardware/part-look";
 import type { Job } from "@/core/job/job";
 import { modeNamed } from "@/core/judge/failure-modes";
 import { KeyButton } from "@/ui/key-button";
@@ -62,7 +63,7 @@ export function PartsColumn({
                   onClick={() => onPick(p.id)}
                   aria-pressed={p.id === picked}
                 >
-                  <PartGlyph kind={p.kind} size={34} />
+                  <PartGlyph kind={partLook(p.name, p.kind)} size={34} />
                   <span className="name">
                     {p.name}
                     {p.finding?.mode && <small className="mode">{modeNamed(p.finding.mode)?.says ?? p.finding.mode}</small>}

@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { Frozen } from "@/core/frozen";
 import type { LaidHardware } from "@/core/hardware/look-alikes";
 import { partKindFrom } from "@/core/hardware/part-kind";
+import { partLook } from "@/core/hardware/part-look";
 import { namesIn } from "@/core/job/recorded-step";
 import type { Pocket } from "@/ui/pocket";
 import { pocketLook, titleOf } from "../job-view/pocket-look";
@@ -33,7 +34,7 @@ export function matWith(pockets: readonly Pocket[], onTheWay: readonly StepOnIts
     const { action, hardware, facts } = recordedOnItsWay(step);
     const names = namesIn(step.open.what);
     const title = titleOf({ action, hardware, parts: names, note: facts.note }, (name) => name);
-    const kind = names[0] && action !== "note" && action !== "block" ? partKindFrom(names[0]) : undefined;
+    const kind = names[0] && action !== "note" && action !== "block" ? partLook(names[0], partKindFrom(names[0])) : undefined;
     const thumb = thumbOf(key);
     const before = out.at(-1);
     const bundle = asOne && before ? (before.bundle ?? key) : undefined;

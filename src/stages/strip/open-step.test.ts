@@ -4,7 +4,7 @@ import { FREEINGS, HOLDS } from "@/core/hardware/freed";
 import type { StepFacts, StripStep } from "@/core/job/step";
 import { TRAY_PLACES } from "@/core/job/tray";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
-import { asRecorded, EMPTY, isEmpty, type OpenStep, opened, openStep, pieceName, understood } from "./open-step";
+import { actionAfter, asRecorded, EMPTY, isEmpty, lineTaken, type OpenStep, opened, openStep, pieceName, understood } from "./open-step";
 
 const open = (more: Partial<OpenStep>): OpenStep => ({ ...EMPTY, key: "k", ...more });
 const said = (more: Partial<OpenStep>) => {
@@ -32,6 +32,29 @@ describe("what is understood of an open step", () => {
       { colour: "brown", to: "L" },
     ]);
     expect([read.facts.freed, read.facts.facing, read.action]).toEqual([{ how: "heat" }, "up", "unscrew"]);
+  });
+  it("puts nothing on the bench of words alone, of a look, or of what was only loosened", () => {
+    expect(said({ line: "grease black and thin" }).action).toBe("note");
+    expect(said({ what: "looked at the brushes" }).action).toBe("note");
+    expect(said({ line: "brown>L" }).action).toBe("unplug");
+    expect(said({ line: "2 screws M4 only loosened" })).toMatchObject({ action: "loosen", hardware: [{ qty: 2, stays: "loosened" }] });
+    const chosen = said({ line: "2 screws M4, 1 screw stays with the cover", action: "loosen" });
+    expect(chosen.hardware.map((h) => h.stays)).toEqual(["loosened", "with the cover"]);
+    expect([null, "loosen", "note", "pull"].map((a) => actionAfter(a as OpenStep["action"]))).toEqual(["loosen", "note", null, null]);
+  });
+  it("reads a stack from the line, about the part that came off, and asks for one that is not named", () => {
+    expect(said({ what: "drive wheel", line: "top: flat + wheel + wavy" }).stack).toEqual(["h0", "p0", "h1"]);
+    expect(said({ what: "wheel", line: "4 washers above, 2 below" }).stack).toEqual(["h0", "p0", "h1"]);
+    expect(said({ what: "wheel", line: "4 washers above the motor, 2 below" }).stack).toEqual([]);
+    expect(said({ what: "wheel", hardware: [{ kind: "pin", qty: 1 }], line: "top: flat + wheel" }).stack).toEqual(["h1", "p0"]);
+    const lost = understood(open({ what: "wheel", line: "top: flat + rotor" }));
+    expect([lost.stack, lost.unread.map((u) => u.text)]).toEqual([["h0"], ["rotor"]]);
+    const taken = lineTaken(open({ what: "wheel", line: "top: flat + wheel" }), understood(open({ what: "wheel", line: "top: flat + wheel" })));
+    expect([taken.stack, taken.line]).toEqual([["h0", "p0"], ""]);
+  });
+  it("keeps what faces where with its piece", () => {
+    const step = said({ line: "2 thrust washers chamfer down, facing up" });
+    expect([step.hardware[0]?.facing, step.facts.facing]).toEqual(["chamfer down", "up"]);
   });
   it("lets what was chosen stand above what the line says", () => {
     const read = understood(open({ line: "heat, facing up", facts: { freed: { how: "press", standIn: true }, facing: "down" }, action: "slide" }));

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "@/core/frozen";
 import { FREEING_WORDS } from "@/core/hardware/freed";
-import { type HardwareFacts, hardwareInWords, pieceFacts } from "@/core/hardware/piece";
+import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "@/core/hardware/piece";
 import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
 import { factsWith, namesIn, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
 import { type Action, action, type StepFacts, type StripStep, stepFacts } from "@/core/job/step";
@@ -70,7 +70,9 @@ export interface Understood {
 
 export function understood(open: OpenStep): Understood {
   const read = quickLine(open.line);
-  const hardware = [...open.hardware, ...read.hardware];
+  const said = [...open.hardware, ...read.hardware];
+  // a screw that was only loosened is still in its hole
+  const hardware = open.action === "loosen" ? said.map((h) => (h.stays || !isLoose(h) ? h : { ...h, stays: LOOSENED })) : said;
   const { facts } = open;
   const wires = [...(facts.wires ?? []), ...read.wires];
   const [how, ...more] = read.freed;
@@ -117,6 +119,13 @@ function stackIn(read: QuickLine, before: number, names: readonly string[]): str
   const where = (said: RegExp): string[] => read.hardware.flatMap((h, i) => (said.test(h.at ?? "") ? [`h${before + i}`] : []));
   const [above, below] = [where(ABOVE), where(BELOW)];
   return above.length && below.length ? [...above, "p0", ...below] : [];
+}
+
+/** What a step may be besides what it most likely is: a thing was only loosened, or only looked at. One press goes on to the next, and back. */
+const OTHERWISE: readonly (Action | null)[] = [null, "loosen", "note"];
+export function actionAfter(now: Action | null): Action | null {
+  const at = OTHERWISE.indexOf(now);
+  return at < 0 ? null : (OTHERWISE[(at + 1) % OTHERWISE.length] ?? null);
 }
 
 /** Sayings one after the other, told apart. */

@@ -92,7 +92,9 @@ export function PictureArea({
     ? `step ${n}: ${own.length === 1 ? "one picture" : `${own.length} pictures`}${shown?.waiting ? ", on its way to the shop" : ""}`
     : lastOff
       ? `the last thing off: step ${pockets.length}, ${pockets[pockets.length - 1]?.title}`
-      : "as it came in";
+      : pockets.length
+        ? `as it came in (step ${pockets.length} has no picture)`
+        : "as it came in";
   const others: ComparedPicture[] = [
     ...[...own].reverse().map((p, i) => ({ id: p.id, url: p.url, words: `step ${n}, picture ${own.length - i}` })),
     ...pockets.toReversed().flatMap((p) => {

@@ -19,7 +19,7 @@ import { FactKeys } from "./fact-keys";
 import type { LaidStep } from "./laid-step";
 import { LayKeys } from "./lay-keys";
 import { laidWith, matWith } from "./laying";
-import { asRecorded, EMPTY, type OpenStep, opened } from "./open-step";
+import { asRecorded, EMPTY, type OpenStep, opened, type Understood } from "./open-step";
 import { PictureArea, type StepPicture } from "./picture-area";
 import { PocketInHand } from "./pocket-in-hand";
 import { StepFields } from "./step-fields";
@@ -84,14 +84,13 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     setSheet(null);
     setInHand(null);
     setLooked("");
-    if (looked) say(null);
   };
   const lay = async (): Promise<void> => {
     if (empty) return;
-    const look = [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
+    const look = lookOf(open, read);
     if (look && look !== looked) {
       setLooked(look);
-      return say(`Look once more: ${look} Space again lays it down as the chips say.`);
+      return;
     }
     const step = asRecorded(open, read, Date.now());
     try {
@@ -167,6 +166,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
               tools={tools}
               live={live}
               refused={laying.refused}
+              lookAgain={looked && looked === lookOf(open, read) ? looked : ""}
               onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
               onLeave={done}
             />
@@ -197,6 +197,9 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     </>
   );
 }
+
+/** What may have been meant otherwise, in one saying; empty: nothing. */
+const lookOf = (open: OpenStep, read: Understood): string => [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
 
 function footOf(pockets: readonly Pocket[]): string {
   const pieces = pockets.reduce((sum, p) => sum + (p.pieces ?? 0), 0);

@@ -27,6 +27,7 @@ export function StepSays({
   tools,
   live,
   refused,
+  lookAgain,
   onPickUp,
   onLeave,
 }: {
@@ -38,6 +39,8 @@ export function StepSays({
   tools: readonly string[];
   live: readonly LiveWork[];
   refused: readonly RefusedStep[];
+  /** what Space stopped for once */
+  lookAgain: string;
   onPickUp: (step: RefusedStep) => void;
   onLeave: () => void;
 }) {
@@ -49,6 +52,11 @@ export function StepSays({
   );
   return (
     <>
+      {lookAgain && (
+        <p className="says danger" role="alert">
+          <b>Look once more:</b> {lookAgain} Space again lays it down as the chips say.
+        </p>
+      )}
       {live.map((l) => (
         <p key={l.gate} className="says danger" role="alert">
           <b>

@@ -4,6 +4,8 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
+import { partKindFrom } from "@/core/hardware/part-kind";
+import { partLook } from "@/core/hardware/part-look";
 import type { HardwareFacts } from "@/core/hardware/piece";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { PartGlyph } from "@/ui/part-glyph";
@@ -101,7 +103,7 @@ function StackRow({
         aria-label={`${name}, drag`}
       >
         <GripVertical size={24} aria-hidden="true" />
-        {hardware ? <HardwareGlyph kind={hardware.kind} drive={hardware.drive} /> : <PartGlyph kind={undefined} size={28} />}
+        {hardware ? <HardwareGlyph kind={hardware.kind} drive={hardware.drive} /> : <PartGlyph kind={partLook(name, partKindFrom(name))} size={28} />}
         {name}
       </button>
       {(
