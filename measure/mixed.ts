@@ -29,22 +29,35 @@ const note = (map: Map<string, number>, key: string): void => void map.set(key, 
 const JOBS = ["J-0135", "J-0137", "J-0138", "J-0139", "J-0140", "J-0141", "J-0142", "J-0143", "J-0144", "J-0145"];
 const any = <T>(xs: readonly T[]): T => xs[Math.floor(Math.random() * xs.length)] as T;
 
+let slowest = 0;
+/** Asks, and waits for the whole answer; a sentence where there is none within twenty seconds. */
+async function ask(path: string, how: RequestInit = {}): Promise<{ readonly status: number; readonly text: string } | string> {
+  const from = performance.now();
+  try {
+    const answer = await fetch(shop + path, { ...how, signal: AbortSignal.timeout(20_000) });
+    return { status: answer.status, text: await answer.text() };
+  } catch (e) {
+    return `${String(e)} after ${Math.round((performance.now() - from) / 1000)} s, ${new Date().toISOString()}`;
+  } finally {
+    slowest = Math.max(slowest, performance.now() - from);
+  }
+}
+
 async function get(who: string, path: string, holds: RegExp): Promise<void> {
-  const answer = await fetch(shop + path, { signal: AbortSignal.timeout(20_000) }).catch((e) => String(e));
+  const answer = await ask(path);
   note(count, who);
-  if (typeof answer === "string") return note(wrong, `${path}: ${answer}`);
-  const text = await answer.text();
-  if (answer.status !== 200) note(wrong, `${path}: ${answer.status}`);
-  else if (!holds.test(text)) note(wrong, `${path}: does not hold ${holds}`);
+  if (typeof answer === "string") note(wrong, `${path}: ${answer}`);
+  else if (answer.status !== 200) note(wrong, `${path}: ${answer.status}`);
+  else if (!holds.test(answer.text)) note(wrong, `${path}: does not hold ${holds}`);
 }
 async function post(who: string, path: string, body: FormData | string): Promise<Record<string, unknown>> {
-  const answer = await fetch(shop + path, { method: "POST", body, signal: AbortSignal.timeout(20_000) }).catch((e) => String(e));
+  const answer = await ask(path, { method: "POST", body });
   note(count, who);
-  if (typeof answer === "string" || !answer.ok) {
+  if (typeof answer === "string" || answer.status >= 300) {
     note(wrong, `POST ${path}: ${typeof answer === "string" ? answer : answer.status}`);
     return {};
   }
-  const lines = (await answer.text()).trim().split("\n");
+  const lines = answer.text.trim().split("\n");
   return JSON.parse(lines.at(-1) ?? "{}") as Record<string, unknown>;
 }
 
@@ -123,6 +136,7 @@ const { stdout } = await promisify(execFile)(process.execPath, ["--import", "tsx
 const part = (from: number, to: number): string => Math.max(...memory.slice(Math.floor(memory.length * from), Math.floor(memory.length * to))).toFixed(0);
 console.log(`${MINUTES} minutes: ${[...count.values()].reduce((a, b) => a + b, 0)} requests (${[...count].map(([k, v]) => `${k} ${v}`).join(", ")})`);
 console.log(`memory at most, by quarters of the time: ${[0, 0.25, 0.5, 0.75].map((q) => part(q, q + 0.25)).join(", ")} MB`);
+console.log(`the slowest answer: ${(slowest / 1000).toFixed(1)} s`);
 console.log(`check: ${stdout.trim()}`);
 console.log(`${[...wrong.values()].reduce((a, b) => a + b, 0)} wrong answers`);
 for (const [what, n] of [...wrong].slice(0, 20)) console.log(`  ${n} × ${what}`);
