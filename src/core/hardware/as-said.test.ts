@@ -89,6 +89,20 @@ describe("a line as technicians say it", () => {
     // of these nothing was undone
     for (const says of ["2 screws stay in place", "one clip stays", "two screws left in"]) expect([says, stays(says)]).toEqual([says, []]);
   });
+  it("takes a drive that comes along for the screw's own, and what is long for how long it is", () => {
+    expect(quickLine("four M5x20 with hex 4").hardware).toEqual([{ kind: "screw", qty: 4, thread: "M5", lengthMm: 20, drive: "hex 4" }]);
+    expect(quickLine("2 m4x12 ph").hardware[0]).toMatchObject({ qty: 2, drive: "PH" });
+    expect(quickLine("four torx 15 screws 16 mm long at the corners").hardware[0]).toEqual({
+      kind: "screw",
+      qty: 4,
+      drive: "TX15",
+      lengthMm: 16,
+      at: "at the corners",
+    });
+    expect(quickLine("2 long screws").hardware[0]).toMatchObject({ finish: "long" });
+    expect(quickLine("one M5x20 at 3 Nm").hardware[0]).toEqual({ kind: "screw", qty: 1, thread: "M5", lengthMm: 20, tighten: { torqueNm: 3 } });
+    expect(quickLine("plug j3 2-pole").hardware[0]).toMatchObject({ label: "J3" });
+  });
   it("counts debris as no piece of the machine", () => {
     expect(quickLine("swarf in the grease").hardware).toEqual([{ kind: "debris", qty: 1, at: "in the grease" }]);
     expect(quickLine("3 broken teeth under the wheel").hardware[0]).toMatchObject({ kind: "debris", qty: 3 });

@@ -138,7 +138,7 @@ class Line {
     if (segment.joined) this.spans.push({ from: segment.joined.from, to: segment.joined.to, as: "joins" });
     if (!segment.tokens.length) return;
     if (this.isStacking && this.partOfStack(segment)) return;
-    const said = readSegment(segment.tokens);
+    const said = this.ofTheOneBefore(segment, readSegment(segment.tokens));
     const refused = said.refused ?? this.outOfBounds(said);
     if (refused || said.isNot) {
       this.refuse(segment, refused ?? NOT_THERE);
@@ -185,6 +185,16 @@ class Line {
     if (lengthMm !== undefined && lengthMm <= 0) return "a length of nothing";
     if (lengthMm !== undefined && lengthMm > LONGEST_MM) return `${lengthMm} mm is longer than anything on this bench: the maximum is ${LONGEST_MM} mm`;
     return undefined;
+  }
+
+  /** "Four M5x20 with hex 4": a drive that comes along with a screw is its own, and no other screw. */
+  private ofTheOneBefore({ joint }: Segment, said: Said): Said {
+    const { facts, qty, place } = said;
+    const before = this.hardware.at(-1);
+    const isDrive = Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && facts.drive !== undefined;
+    if (joint !== "with" || !isDrive || qty !== undefined || place || before?.kind !== facts.kind || before?.drive !== undefined) return said;
+    const { kind: _kind, ...more } = facts;
+    return { ...said, facts: more, isOnlyMore: true };
   }
 
   /** Whether a part without a kind says more of the piece before it, counts more of its kind, or speaks of the step alone. */

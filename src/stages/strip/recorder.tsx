@@ -3,6 +3,7 @@
 import { useMemo, useState } from "react";
 import { Fault } from "@/core/fault";
 import type { Gate } from "@/core/gates/open-gates";
+import { sayingsOf } from "@/core/hardware/line/completion";
 import { type LaidHardware, lookAlikes, placeFault } from "@/core/hardware/look-alikes";
 import { worthALook } from "@/core/hardware/quick-line";
 import { newStepFrom } from "@/core/job/recorded-step";
@@ -71,6 +72,10 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     [read.hardware, laid, editing, n],
   );
   const noPlace = placeFault(read.hardware);
+  const said = useMemo(
+    () => ({ parts: sayingsOf(pockets.map((p) => p.title)), places: sayingsOf(laid.flatMap((l) => l.hardware.map((h) => h.at))) }),
+    [pockets, laid],
+  );
 
   /** what was doubtful and has been shown once */
   const [looked, setLooked] = useState("");
@@ -154,7 +159,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
           )}
         </div>
         <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">
-          <StepFields n={n} recording={recording} lay={() => void lay()} />
+          <StepFields n={n} recording={recording} said={said} lay={() => void lay()} />
           {/* what can hurt is whole; what was understood scrolls under it */}
           <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
             <StepSays

@@ -1,6 +1,7 @@
 "use client";
 
-import { type ReactNode, useRef } from "react";
+import { type ReactNode, useRef, useState } from "react";
+import { completionOf } from "@/core/hardware/line/completion";
 import { retaken, TAKEN_SAYS, takenFor } from "@/core/hardware/line/retaken";
 import { quickLine } from "@/core/hardware/quick-line";
 import { KeyCap } from "@/ui/key-button";
@@ -47,10 +48,30 @@ function TakenWord({ at, text, says, press }: { at: number; text: string; says: 
 }
 
 /** The two lines that a step is typed into: what came off, and its hardware in shorthand. Ctrl with Enter lays it down from either. */
-export function StepFields({ n, recording: { open, set, takeLine }, lay }: { n: number; recording: Recording; lay: () => void }) {
+export function StepFields({
+  n,
+  recording: { open, set, takeLine },
+  said,
+  lay,
+}: {
+  n: number;
+  recording: Recording;
+  /** what this job said before, the latest first: parts, and where pieces sat */
+  said: { readonly parts: readonly string[]; readonly places: readonly string[] };
+  lay: () => void;
+}) {
   return (
     <>
-      <TypedLine name="what" cap="N" label="What came off" example="what came off: gear case cover" value={open.what} put={(what) => set({ what })} lay={lay}>
+      <TypedLine
+        name="what"
+        cap="N"
+        label="What came off"
+        example="what came off: gear case cover"
+        value={open.what}
+        put={(what) => set({ what })}
+        lay={lay}
+        rest={completionOf(open.what, said.parts)}
+      >
         <span className="figures text-[44px] leading-[48px] font-semibold">{n}</span>
       </TypedLine>
       <TypedLine
@@ -61,6 +82,7 @@ export function StepFields({ n, recording: { open, set, takeLine }, lay }: { n: 
         value={open.line}
         put={(line) => set({ line })}
         lay={lay}
+        rest={completionOf(open.line, said.places)}
         onEnter={takeLine}
         onDigit={(n) => {
           const word = takenFor(open.line, quickLine(open.line).read)[n - 1];
@@ -73,6 +95,8 @@ export function StepFields({ n, recording: { open, set, takeLine }, lay }: { n: 
   );
 }
 
+const wordBefore = (value: string): string => /\S*$/.exec(value)?.[0] ?? "";
+
 function TypedLine({
   name,
   cap,
@@ -81,6 +105,7 @@ function TypedLine({
   value,
   put,
   lay,
+  rest,
   onEnter,
   onDigit,
   className = "",
@@ -94,6 +119,8 @@ function TypedLine({
   value: string;
   put: (text: string) => void;
   lay: () => void;
+  /** what is offered behind the word that is typed; empty: nothing */
+  rest: string;
   onEnter?: () => void;
   /** Alt with a figure, while it is typed */
   onDigit?: (n: number) => void;
@@ -102,6 +129,7 @@ function TypedLine({
   children?: ReactNode;
 }) {
   const field = useRef<HTMLInputElement>(null);
+  const [typing, setTyping] = useState(false);
   useTypedEarly(field, value, put);
   useKey(cap, () => field.current?.focus(), true, label);
   return (
@@ -110,26 +138,51 @@ function TypedLine({
       <label htmlFor={name} title={label}>
         <KeyCap of={cap} />
       </label>
-      <input
-        id={name}
-        ref={field}
-        className={`field min-w-0 flex-1 ${className}`}
-        aria-label={label}
-        autoComplete="off"
-        placeholder={example}
-        value={value}
-        onChange={(e) => put(e.target.value)}
-        onKeyDown={(e) => {
-          if (e.altKey && /^Digit[1-9]$/.test(e.code) && onDigit) {
-            e.preventDefault();
-            return onDigit(Number(e.code.slice(5)));
-          }
-          if (e.key !== "Enter") return;
-          if (e.ctrlKey) return lay();
-          onEnter?.();
-          e.currentTarget.blur();
-        }}
-      />
+      <span className="relative min-w-0 flex-1">
+        <input
+          id={name}
+          ref={field}
+          className={`field w-full ${className}`}
+          onFocus={() => setTyping(true)}
+          onBlur={() => setTyping(false)}
+          aria-label={label}
+          autoComplete="off"
+          placeholder={example}
+          value={value}
+          onChange={(e) => put(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.altKey && /^Digit[1-9]$/.test(e.code) && onDigit) {
+              e.preventDefault();
+              return onDigit(Number(e.code.slice(5)));
+            }
+            const { selectionStart, selectionEnd } = e.currentTarget;
+            if (e.key === "ArrowRight" && rest && !e.shiftKey && selectionStart === value.length && selectionEnd === value.length) {
+              e.preventDefault();
+              return put(value + rest);
+            }
+            if (e.key !== "Enter") return;
+            if (e.ctrlKey) return lay();
+            onEnter?.();
+            e.currentTarget.blur();
+          }}
+        />
+        {typing && rest && (
+          <button
+            type="button"
+            tabIndex={-1}
+            className="absolute top-0 right-0 bottom-[3px] flex max-w-[60%] min-w-[48px] items-center gap-1.5 bg-base-200 px-2 text-[18px]"
+            aria-label={`Complete it: ${wordBefore(value)}${rest}`}
+            onPointerDown={(e) => e.preventDefault()}
+            onClick={() => put(value + rest)}
+          >
+            <KeyCap of="ArrowRight" />
+            <span className="truncate">
+              <span className="hush">{wordBefore(value)}</span>
+              <b>{rest}</b>
+            </span>
+          </button>
+        )}
+      </span>
     </div>
   );
 }

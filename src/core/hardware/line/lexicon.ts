@@ -105,9 +105,9 @@ export const NUT_FORMS: readonly HardwareForm[] = ["dome", "self-locking", "wing
 
 /** Drives that are said as words; a size may follow. */
 export const DRIVE_PHRASES: Readonly<Record<string, readonly string[]>> = {
-  TX: ["torx", "six lobe", "star drive"],
-  PH: ["phillips", "philips", "cross head", "crosshead", "cross slot"],
-  PZ: ["pozidriv", "pozidrive", "pozi", "posidrive"],
+  TX: ["torx", "tx", "six lobe", "star drive"],
+  PH: ["phillips", "ph", "philips", "cross head", "crosshead", "cross slot"],
+  PZ: ["pozidriv", "pz", "pozidrive", "pozi", "posidrive"],
   SL: ["slotted", "flat blade", "straight slot", "slot head"],
   SQ: ["square drive", "robertson"],
   hex: ["allen", "hex key", "hex socket", "internal hex", "allen key", "hexagon socket"],

@@ -113,7 +113,8 @@ class Reader {
     kind: (t, i) => this.kind(t, i),
     form: (t) => this.say.set(t, "head", "form", t.form),
     threadIs: (t) => this.say.set(t, "thread", "threadIs", t.threadIs),
-    look: (t) => this.say.look(t, t.look),
+    // "16 mm long" is how long it is, and no look
+    look: (t, i) => (t.look === "long" && this.tokens[i - 1]?.t === "length" ? this.say.span(t, "length") : this.say.look(t, t.look)),
     hand: (t) => this.say.set(t, "hand", "leftHand", true),
     once: (t) => this.say.set(t, "once", "once", true),
     locker: (t) => this.say.set(t, "locker", "locker", t.colour),
@@ -147,7 +148,10 @@ class Reader {
       if (t.hasA) this.say.doubts.push("“has”: which piece has it?");
       this.say.span(t, "joins");
     },
-    preposition: (t) => {
+    preposition: (t, i) => {
+      // "at 3 Nm", "of 16 mm"
+      const behind = this.next(i)?.t;
+      if (behind && MEASURES.includes(behind)) return this.say.span(t, "joins");
       this.where = true;
       this.toPlace(t);
     },
@@ -231,7 +235,7 @@ class Reader {
     const isAlone = /^6\d{2,4}.*(RS|Z|LLU|DDU)/.test(code) && this.say.facts.kind === undefined;
     if (isAlone) this.say.facts.kind = "bearing";
     const isFigure = /^\d/.test(code);
-    if (isAlone || (this.isBearing && isFigure) || (this.isPlug && !isFigure)) this.say.set(token, "label", "label", code);
+    if (isAlone || (this.isBearing && isFigure) || (this.isPlug && !isFigure)) this.say.set(token, "label", "label", this.isPlug ? code.toUpperCase() : code);
     else this.word(token);
   }
 
@@ -310,6 +314,8 @@ class Reader {
     else if (isBySize || facts.drive !== undefined || (facts.form !== undefined && SCREW_FORMS.includes(facts.form))) facts.kind = "screw";
   }
 }
+
+const MEASURES: readonly Token["t"][] = ["torque", "tight", "length"];
 
 /** What is turned by a driver or a wrench; and what has a head or a shape that is told. */
 const DRIVEN: readonly HardwareKind[] = ["screw", "nut", "clamp", "insert", "spacer", "plug", "other"];
