@@ -1,13 +1,17 @@
 import type { Knex } from "knex";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { USUAL_HAZARDS } from "@/core/safety/hazards";
 import { dateCodeFrom } from "@/core/take-in/date-code";
+import { USUAL_KINDS } from "@/core/take-in/kinds";
 import { type Variant, variantSchema } from "@/core/take-in/variant";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { rowsOf } from "./rows";
 
 const models = rowsOf("models", z.strictObject({ maker: z.string(), model: z.string(), variants: z.array(variantSchema) }));
+
+const looseRow = rowsOf("jobs", z.strictObject({ looseItems: z.array(z.string()) }));
 
 export interface Customer {
   readonly name: string;
@@ -53,10 +57,28 @@ export async function knownWords(what: KnownWords, typed: string, maker = "", at
     what === "customer"
       ? await of("customers", "name")
       : what === "kind"
-        ? await of("jobs", "kind")
+        ? [...(await of("jobs", "kind")), ...KINDS_OF_UNIT.filter((k) => wanted && k.includes(wanted))]
         : [...(await of("models", what)), ...(what === "maker" ? await of("makers", "maker") : []), ...(await of("jobs", what))];
   const begins = (w: string): number => (w.toLowerCase().startsWith(wanted) ? 0 : 1);
   return [...new Set(found)].sort((a, b) => begins(a) - begins(b) || a.localeCompare(b)).slice(0, MOST_OFFERED);
+}
+
+/** So many jobs are looked through for what came along with a kind of unit. */
+const LATEST_JOBS = 500;
+const MOST_KNOWN = 6;
+
+/** What customers brought along with units of this kind, the commonest first: of the shop's latest jobs. */
+export async function looseItemsKnown(kind: string, at?: Knex): Promise<string[]> {
+  if (!kind.trim()) return [];
+  const db = at ?? (await database());
+  const latest = db("jobs").select("kind", "loose_items").orderBy("id", "desc").limit(LATEST_JOBS).as("latest");
+  const rows = await same(db.from(latest).select("loose_items"), "kind", kind);
+  const counts = new Map<string, number>();
+  for (const r of rows) for (const item of looseRow.read(r).looseItems) counts.set(item, (counts.get(item) ?? 0) + 1);
+  return [...counts]
+    .sort(([a, x], [b, y]) => y - x || a.localeCompare(b))
+    .slice(0, MOST_KNOWN)
+    .map(([item]) => item);
 }
 
 /** Teaches the shop a variant of a model, or another mark of one it knows; the job is of that variant from then on. */
@@ -72,6 +94,9 @@ export async function teachVariant(number: string, version: number, taught: Vari
     return `variant ${taught.variant}, told by: ${taught.mark}`;
   });
 }
+
+/** Kinds of unit that a shop which is new is offered as somebody types; what it takes in is offered before them. */
+const KINDS_OF_UNIT: readonly string[] = [...Object.keys(USUAL_HAZARDS), ...USUAL_KINDS];
 
 /** Teaches the shop a maker's date code. */
 export async function teachDateCode(number: string, version: number, text: string): Promise<number> {

@@ -118,6 +118,12 @@ export const SYMPTOMS = [
   { symptom: "leaks", says: "leaks grease" },
   { symptom: "hot", says: "smells hot" },
   { symptom: "dead", says: "dead" },
+  { symptom: "buzzes", says: "buzzes, stands" },
+  { symptom: "play", says: "has play" },
+  { symptom: "vibrates", says: "vibrates" },
+  { symptom: "loses-speed", says: "lost a speed" },
+  { symptom: "comes-and-goes", says: "comes and goes" },
+  { symptom: "stiff", says: "stiff to turn" },
 ] as const;
 export const symptomSays = (key: string): string => SYMPTOMS.find((s) => s.symptom === key)?.says ?? key;
 

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useId, useRef, useState } from "react";
 import { z } from "zod";
 import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
+import { capOf, useKey } from "@/ui/keys";
 import type { ActionResult } from "./act";
 import { useJob } from "./job-context";
 import { useKnownWords } from "./use-known-words";
@@ -21,6 +22,8 @@ export interface SavedFieldProps {
   hint?: string;
   /** where the shop is asked what it has heard before, `/api/known/maker` */
   known?: string;
+  /** the key that leads into it */
+  keyName?: string;
   className?: string;
 }
 
@@ -35,7 +38,7 @@ const MOST_SENT = 20;
  * A field that saves what is typed at once: each stroke is kept in the browser, and sent after a short pause or on leaving the field. After a
  * reload, what had not reached the shop is sent again; if somebody else changed the field meanwhile, both are shown.
  */
-export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, known, className = "" }: SavedFieldProps) {
+export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, known, keyName, className = "" }: SavedFieldProps) {
   const { number, say } = useJob();
   const id = useId();
   const key = `${number}:${name}`;
@@ -145,11 +148,13 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   };
   const field = useRef<HTMLInputElement & HTMLTextAreaElement>(null);
   useTypedEarly(field, text, typed);
+  useKey(keyName, () => field.current?.focus(), keyName !== undefined, label);
   const heard = useKnownWords(known);
   const shared = {
     id,
     ref: field,
     value: text,
+    "aria-keyshortcuts": keyName,
     "aria-invalid": fault ? true : undefined,
     "aria-describedby": fault || hint ? `${id}-says` : undefined,
     className: `field ${figure ? "figure" : ""}`,
@@ -162,7 +167,12 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   };
   return (
     <div className={className}>
-      <label className="words" htmlFor={id}>
+      {keyName && (
+        <span aria-hidden="true" className="cap mini">
+          {capOf(keyName)}
+        </span>
+      )}
+      <label className={keyName ? "words !inline" : "words"} htmlFor={id}>
         {label}
       </label>
       {rows ? <textarea rows={rows} {...shared} /> : <input type={type} autoComplete="off" list={known ? `${id}-list` : undefined} {...shared} />}

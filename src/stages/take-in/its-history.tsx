@@ -20,7 +20,7 @@ export function ItsHistory({ job, set }: Pick<TakeInView, "job"> & Pick<SetTakeI
     <fieldset className="flex flex-col gap-1.5">
       <legend className="words">Its history</legend>
       {PAST.map(([key, says, answers]) => (
-        <div key={key} className="grid grid-cols-[120px_1fr] items-center">
+        <div key={key} className="grid grid-cols-[116px_1fr] items-center">
           <span className="text-[19px]">{says}</span>
           <div className="flex gap-1.5">
             {answers.map(([answer, said]) => (
@@ -34,19 +34,30 @@ export function ItsHistory({ job, set }: Pick<TakeInView, "job"> & Pick<SetTakeI
                 {said}
               </KeyButton>
             ))}
+            {key === "load" && (
+              <SavedField
+                label="Years old"
+                name="years"
+                value={job.past.years === undefined ? "" : String(job.past.years)}
+                save={(t) => set({ past: { years: t.trim() === "" ? null : Number(t.replace(",", ".")) } })}
+                figure
+                keyName="Y"
+                className="beside"
+              />
+            )}
+            {key === "bought" && (
+              <SavedField
+                label="Last service"
+                name="lastService"
+                value={job.past.lastService ?? ""}
+                save={(lastService) => set({ past: { lastService } })}
+                keyName="E"
+                className="beside"
+              />
+            )}
           </div>
         </div>
       ))}
-      <div className="grid grid-cols-[120px_1fr] gap-2">
-        <SavedField
-          label="Years old"
-          name="years"
-          value={job.past.years === undefined ? "" : String(job.past.years)}
-          save={(t) => set({ past: { years: t.trim() === "" ? null : Number(t.replace(",", ".")) } })}
-          figure
-        />
-        <SavedField label="Last service" name="lastService" value={job.past.lastService ?? ""} save={(lastService) => set({ past: { lastService } })} />
-      </div>
     </fieldset>
   );
 }

@@ -1,8 +1,9 @@
 "use client";
 
 import { Camera } from "lucide-react";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { looseItemsFor } from "@/core/take-in/loose-items";
+import { useKey } from "@/ui/keys";
 import { pictureUrl } from "@/ui/picture-frame";
 import type { ActionResult } from "../saving/act";
 import type { TakeInJob } from "./take-in-view";
@@ -10,15 +11,20 @@ import type { TakeInJob } from "./take-in-view";
 /** What the customer brought along: a tick for each, a picture of those that are ticked, and a place to name others. */
 export function LooseItems({
   job,
+  known,
   tick,
   onPicture,
 }: {
   job: TakeInJob;
+  /** what came along with units of this kind before, the commonest first */
+  known: readonly string[];
   tick: (item: string, on: boolean) => Promise<ActionResult>;
   onPicture: (item: string) => void;
 }) {
   const [other, setOther] = useState("");
-  const offered = [...new Set([...job.looseItems, ...looseItemsFor(job.kind)])];
+  const another = useRef<HTMLInputElement>(null);
+  useKey("B", () => another.current?.focus(), true, "Another loose item");
+  const offered = [...new Set([...job.looseItems, ...looseItemsFor(job.kind, known)])];
   const add = (): void => {
     const item = other.trim();
     if (!item || job.looseItems.includes(item)) setOther("");
@@ -58,8 +64,10 @@ export function LooseItems({
         <li className="min-w-[120px] flex-1">
           <input
             className="field !min-h-[48px]"
+            ref={another}
             aria-label="Another loose item"
-            placeholder="another …"
+            aria-keyshortcuts="B"
+            placeholder="B  another …"
             value={other}
             onChange={(e) => setOther(e.target.value)}
             onBlur={add}

@@ -16,7 +16,7 @@ import { TheComplaint } from "./the-complaint";
 import { TheUnit } from "./the-unit";
 
 /** Take in: which unit it is and by which mark, the complaint in the customer's words, what came with it, limit and consent. */
-export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed, earlier }: Omit<TakeInView, "frame">) {
+export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed, earlier, looseKnown }: Omit<TakeInView, "frame">) {
   const { run } = useJob();
   const set = useCallback((fields: object) => run(saveTakeIn, { fields }), [run]);
   const [camera, setCamera] = useState<(PicturePlace & { item?: string }) | null>(null);
@@ -46,10 +46,17 @@ export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed
           </div>
         )}
         <div className="grid grid-cols-[1.4fr_1fr] gap-2">
-          <SavedField label="Customer" name="customerName" value={job.customerName} save={(name) => run(saveCustomer, { name })} known="/api/known/customer" />
-          <SavedField label="Contact" name="customerContact" value={job.customerContact} save={(contact) => run(saveCustomer, { contact })} />
+          <SavedField
+            label="Customer"
+            name="customerName"
+            value={job.customerName}
+            save={(name) => run(saveCustomer, { name })}
+            known="/api/known/customer"
+            keyName="N"
+          />
+          <SavedField label="Contact" name="customerContact" value={job.customerContact} save={(contact) => run(saveCustomer, { contact })} keyName="A" />
         </div>
-        <LooseItems job={job} tick={(item, on) => tick("looseItems", item, on)} onPicture={(item) => setCamera({ role: "loose", item })} />
+        <LooseItems job={job} known={looseKnown} tick={(item, on) => tick("looseItems", item, on)} onPicture={(item) => setCamera({ role: "loose", item })} />
         <div className="grid grid-cols-2 gap-2">
           <SavedField
             label={`Price limit, ${currency}`}
@@ -57,8 +64,9 @@ export function TakeInScreen({ job, gates, currency, counter, thisYear, proposed
             value={job.priceLimit === undefined ? "" : String(job.priceLimit)}
             save={(t) => set({ priceLimit: t.trim() === "" ? null : Number(t.replace(",", ".")) })}
             figure
+            keyName="X"
           />
-          <SavedField label="Promised for" name="promised" value={job.promised ?? ""} type="date" save={save("promised")} />
+          <SavedField label="Promised for" name="promised" value={job.promised ?? ""} type="date" save={save("promised")} keyName="R" />
         </div>
         <div className="grid grid-cols-2 gap-1.5">
           <KeyButton

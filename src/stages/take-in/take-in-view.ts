@@ -4,7 +4,7 @@ import type { Hazard } from "@/core/job/hazard";
 import type { Job } from "@/core/job/job";
 import { proposedHazards } from "@/core/safety/hazards";
 import { type EarlierJob, earlierJobs } from "@/store/comebacks";
-import { type Counter, counterFor } from "@/store/counter";
+import { type Counter, counterFor, looseItemsKnown } from "@/store/counter";
 import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { only } from "../job-view/only";
@@ -31,6 +31,8 @@ export interface TakeInView {
   readonly earlier: readonly Pick<EarlierJob, "number" | "handedBackAt">[];
   /** what is usual for its kind; undefined: nothing is known */
   readonly proposed: readonly Hazard[] | undefined;
+  /** what came along with units of its kind before, the commonest first */
+  readonly looseKnown: readonly string[];
 }
 
 export async function takeInView(number: string): Promise<TakeInView | null> {
@@ -46,6 +48,7 @@ export async function takeInView(number: string): Promise<TakeInView | null> {
     gates: gatesOf(job, "take-in"),
     currency,
     proposed: proposedHazards(job.kind, kindHazards),
+    looseKnown: await looseItemsKnown(job.kind),
     earlier: (await earlierJobs(job)).slice(0, 2).map((e) => only(e, ["number", "handedBackAt"])),
     counter: await counterFor(job.maker, job.model),
     thisYear: new Date().getFullYear(),

@@ -13,14 +13,19 @@ export function TheComplaint({ job, set, save, tick, onPicture }: Pick<TakeInVie
   const condition = job.pictures.filter((p) => p.role === "condition");
   return (
     <section aria-label="The complaint" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
-      <SavedField label="In the customer’s words" name="complaint" value={job.complaint} save={save("complaint")} rows={2} />
+      <SavedField label="In the customer’s words" name="complaint" value={job.complaint} save={save("complaint")} rows={2} keyName="W" />
       <fieldset>
         <legend className="words">Symptoms</legend>
-        <div className="grid grid-cols-3 gap-1.5">
+        <div className="grid grid-cols-4 gap-1">
           {SYMPTOMS.map((s) => {
             const on = job.symptoms.includes(s.symptom);
             return (
-              <KeyButton key={s.symptom} className="small !leading-none" pressed={on} onPress={() => tick("symptoms", s.symptom, !on)}>
+              <KeyButton
+                key={s.symptom}
+                className="small justify-center !px-1 !text-[16px] !leading-none"
+                pressed={on}
+                onPress={() => tick("symptoms", s.symptom, !on)}
+              >
                 {on ? "✓ " : ""}
                 {s.says}
               </KeyButton>
@@ -30,7 +35,7 @@ export function TheComplaint({ job, set, save, tick, onPicture }: Pick<TakeInVie
       </fieldset>
       <ItsHistory job={job} set={set} />
       <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-        <SavedField label="Condition on arrival: cracks, missing screws" name="condition" value={job.condition} save={save("condition")} rows={2} />
+        <SavedField label="Condition on arrival: cracks, missing screws" name="condition" value={job.condition} save={save("condition")} rows={2} keyName="H" />
         <KeyButton keyName="D" className="small" onPress={onPicture} label="Picture of the condition">
           Picture {condition.length > 0 && <b>{condition.length}</b>}
         </KeyButton>
