@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
+import { looseItemsFor } from "@/core/take-in/loose-items";
 import { jobHistory } from "./change";
-import { counterFor, knownWords, setCustomer, teachDateCode, teachVariant } from "./counter";
+import { counterFor, knownWords, looseItemsKnown, setCustomer, teachDateCode, teachVariant } from "./counter";
 import { database } from "./database";
 import { loadHead } from "./job";
 import { createJob, jobVersion } from "./jobs";
@@ -32,6 +33,23 @@ describe("variants", () => {
     const number = await createJob({ kind: "juicer" });
     await expect(teachVariant(number, 1, { variant: "A", mark: "dot" })).rejects.toThrow("say first which maker and model it is");
     expect(await jobVersion(number)).toBe(1);
+  });
+});
+
+describe("what a shop is offered at the counter", () => {
+  it("grows with what it takes in: loose items of this kind, the commonest first, and none of another's", async () => {
+    expect(await looseItemsKnown("egg boiler")).toEqual([]);
+    for (const looseItems of [["cup", "cord"], ["cup"], []]) await createJob({ kind: "Egg boiler", looseItems });
+    await createJob({ kind: "kettle", looseItems: ["base"] });
+    expect(await looseItemsKnown("egg boiler ")).toEqual(["cup", "cord"]);
+    expect(looseItemsFor("egg boiler", await looseItemsKnown("egg boiler"))).toEqual(["cup", "cord", "case", "papers"]);
+    expect(await looseItemsKnown("")).toEqual([]);
+  });
+  it("kinds of unit are offered to a shop that is new, its own before them", async () => {
+    expect(await knownWords("kind", "trouser")).toEqual(["trouser press"]);
+    await createJob({ kind: "trouser stretcher" });
+    expect(await knownWords("kind", "trouser")).toEqual(["trouser press", "trouser stretcher"]);
+    expect(await knownWords("kind", "zzz")).toEqual([]);
   });
 });
 
