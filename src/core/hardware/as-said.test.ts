@@ -103,6 +103,40 @@ describe("a line as technicians say it", () => {
     expect(quickLine("one M5x20 at 3 Nm").hardware[0]).toEqual({ kind: "screw", qty: 1, thread: "M5", lengthMm: 20, tighten: { torqueNm: 3 } });
     expect(quickLine("plug j3 2-pole").hardware[0]).toMatchObject({ label: "J3" });
   });
+  it("takes three sizes for those of a ring or a key, and for a count and two sizes of a screw", () => {
+    expect(quickLine("seal 20x32x7").hardware).toEqual([{ kind: "seal", qty: 1, thread: "20x32", lengthMm: 7 }]);
+    expect(quickLine("4x3.5x16 screws").hardware).toEqual([{ kind: "screw", qty: 4, thread: "3.5", lengthMm: 16 }]);
+    expect(quickLine("8x7x20 key").doubts[0]?.says).toMatch(/three sizes, or 8 of 7 × 20/);
+    expect(worthALook(quickLine("4x3.5x16"))).toHaveLength(1);
+  });
+  it("lets the piece before be measured and counted behind its comma", () => {
+    expect(quickLine("three torx 20, 25 long").hardware).toEqual([{ kind: "screw", qty: 3, drive: "TX20", lengthMm: 25 }]);
+    expect(quickLine("M4 x 10 mm, 3 off").hardware).toEqual([{ kind: "screw", qty: 3, thread: "M4", lengthMm: 10 }]);
+    expect(quickLine("2 M4, TX15, 1 nut").hardware).toEqual([
+      { kind: "screw", qty: 2, thread: "M4", drive: "TX15" },
+      { kind: "nut", qty: 1 },
+    ]);
+    expect(quickLine("2x 12mm T8 security torx").hardware[0]).toMatchObject({ qty: 2, lengthMm: 12, drive: "TX8" });
+    expect(quickLine("nut M8 17mm spanner").hardware).toEqual([{ kind: "nut", qty: 1, thread: "M8", drive: "AF17" }]);
+    expect(quickLine("nut & bolt M6").hardware.map((h) => h.kind)).toEqual(["nut", "screw"]);
+    expect(quickLine("bearing 6202 2RS C3").hardware[0]).toMatchObject({ label: "6202-2RS" });
+    expect(quickLine("needle bearing HK1012").hardware[0]).toMatchObject({ label: "HK1012" });
+    expect(quickLine("2 dozen rivets").hardware).toEqual([{ kind: "rivet", qty: 24 }]);
+    expect(quickLine("twenty screws M3").hardware).toEqual([{ kind: "screw", qty: 20, thread: "M3" }]);
+    expect(quickLine("two (2) M4").hardware).toEqual([{ kind: "screw", qty: 2, thread: "M4" }]);
+  });
+  it.each([
+    ["handful of washers", /how many/],
+    ["6 screws but one missing", /all 6, or one of them/],
+    ["3 or 4 washers", /which of the two/],
+    ["6mm allen bolt", /how wide its key is, or how long/],
+    ["1 large 2 small washers", /how large, or so many more/],
+    ["2 x 12mm T8", /a size, or 2 of 12 mm/],
+    ["2 springs red, 1 blue", /1 blue.*was not read/],
+    ["2 longer ones at the back", /was not read/],
+  ])("is not sure of “%s”, and says so", (line, says) => {
+    expect(worthALook(quickLine(line)).join(" ")).toMatch(says);
+  });
   it("counts debris as no piece of the machine", () => {
     expect(quickLine("swarf in the grease").hardware).toEqual([{ kind: "debris", qty: 1, at: "in the grease" }]);
     expect(quickLine("3 broken teeth under the wheel").hardware[0]).toMatchObject({ kind: "debris", qty: 3 });

@@ -65,7 +65,16 @@ export function quickLine(line: string): QuickLine {
   return new Line(line).read();
 }
 
-const NAMES_HARDWARE: readonly Token["t"][] = ["kind", "thread", "drive", "count", "size"];
+const NAMES_HARDWARE: readonly Token["t"][] = ["kind", "thread", "drive", "count", "size", "three"];
+/** A figure at its head counts, or measures, something that was not understood. */
+const COUNTS: readonly Token["t"][] = ["number", "length", "countWord", "vague"];
+const namesHardware = (text: string): boolean => {
+  const tokens = scan(text);
+  return (
+    tokens.some((t) => NAMES_HARDWARE.includes(t.t)) ||
+    (tokens.length > 1 && tokens[0] !== undefined && COUNTS.includes(tokens[0].t) && !/^an?$/i.test(tokens[0].text))
+  );
+};
 
 /**
  * What of a line should be looked at once before it is laid down: what may have been meant otherwise, and what names hardware and was not read.
@@ -73,7 +82,7 @@ const NAMES_HARDWARE: readonly Token["t"][] = ["kind", "thread", "drive", "count
  * @example worthALook(quickLine("M8 left")) // ["“left”: a left-hand thread, or where it sat?"]
  */
 export function worthALook({ doubts, unread }: Pick<QuickLine, "doubts" | "unread">): string[] {
-  const lost = unread.filter(({ text, says }) => says !== NOT_THERE && scan(text).some((t) => NAMES_HARDWARE.includes(t.t)));
+  const lost = unread.filter(({ text, says }) => says !== NOT_THERE && namesHardware(text));
   return [...doubts.map((d) => d.says), ...lost.map(({ text }) => `“${text}” was not read, and is counted nowhere`)];
 }
 
@@ -102,6 +111,8 @@ class Line {
   private readonly spans: Span[] = [];
   /** pieces that lie on each other, from the first of them on */
   private stackFrom = 0;
+  /** how many there are of the piece before was said */
+  private wasCounted = false;
   /** the piece before came along with another */
   private comesAlong = false;
 
@@ -139,6 +150,7 @@ class Line {
     if (!segment.tokens.length) return;
     if (this.isStacking && this.partOfStack(segment)) return;
     const said = this.ofTheOneBefore(segment, readSegment(segment.tokens));
+    if (this.measureOfTheOneBefore(segment, said)) return;
     const refused = said.refused ?? this.outOfBounds(said);
     if (refused || said.isNot) {
       this.refuse(segment, refused ?? NOT_THERE);
@@ -187,12 +199,33 @@ class Line {
     return undefined;
   }
 
+  /** "M4 x 10, 3 off", "three torx 20, 25 long": how many, or how long, the one before is, where that was not said. */
+  private measureOfTheOneBefore({ joint, tokens }: Segment, { facts, qty, place, note, hasWords, spans }: Said): boolean {
+    const before = this.hardware.at(-1);
+    if (joint !== "comma" || !before || place || note.length || hasWords) return false;
+    const said = tokens.filter((t) => t.t !== "empty");
+    const [first, second] = said;
+    const isLong = said.length === 2 && (first?.t === "number" || first?.t === "length") && second?.t === "look" && second.look === "long";
+    if (isLong && before.lengthMm === undefined) {
+      before.lengthMm = first.t === "number" ? first.n : first.mm;
+      for (const t of said) this.spans.push({ from: t.from, to: t.to, as: "length" });
+      return true;
+    }
+    const isCount = qty !== undefined && said.length === 1 && first?.t === "count" && Object.keys(facts).length === 0;
+    if (!isCount || this.wasCounted) return false;
+    before.qty = qty;
+    this.wasCounted = true;
+    this.spans.push(...spans);
+    return true;
+  }
+
   /** "Four M5x20 with hex 4": a drive that comes along with a screw is its own, and no other screw. */
   private ofTheOneBefore({ joint }: Segment, said: Said): Said {
     const { facts, qty, place } = said;
     const before = this.hardware.at(-1);
     const isDrive = Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && facts.drive !== undefined;
-    if (joint !== "with" || !isDrive || qty !== undefined || place || before?.kind !== facts.kind || before?.drive !== undefined) return said;
+    if ((joint !== "with" && joint !== "comma") || !isDrive || qty !== undefined || place || before?.kind !== facts.kind || before?.drive !== undefined)
+      return said;
     const { kind: _kind, ...more } = facts;
     return { ...said, facts: more, isOnlyMore: true };
   }
@@ -245,6 +278,7 @@ class Line {
     // a screw with a washer: four of them have four
     const count = qty === undefined || (isWith && qty === 1 && isArticle(segment)) ? (isWith ? (before.qty ?? 1) : 1) : qty;
     this.hardware.push({ ...facts, qty: count });
+    this.wasCounted = qty !== undefined;
     const piece = this.hardware.length - 1;
     if (this.isStacking) this.stack.push({ piece });
     if (isWith && (before.qty ?? 1) > 1 && count !== before.qty)

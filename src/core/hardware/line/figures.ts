@@ -140,6 +140,12 @@ function driveAt(line: string, from: number): Found | undefined {
   if ((pinned && !isTorx) || (family === "t" && (Number(size) < 3 || /^t\s/i.test(whole)))) return undefined;
   return { to: from + whole.length, means: { t: "drive", drive: `${DRIVES[family]}${plain(size)}${pinned ? "H" : ""}` } };
 }
+/** `17mm spanner`, `10 mm wrench`, `13 mm across flats`: a hexagon turned from outside. */
+const SPANNER = sticky(String.raw`(\d{1,2}(?:[.,]\d)?)\s*(?:mm)?\s*(?:spanner|wrench|a\/?f|across\s+flats)${END}`);
+function spannerAt(line: string, from: number): Found | undefined {
+  const found = at(SPANNER, line, from);
+  return found ? { to: from + found[0].length, means: { t: "drive", drive: `AF${plain(found[1] as string)}` } } : undefined;
+}
 const DRIVE_SIZE = sticky(String.raw`\s*(?:#|no\.?\s?)?(\d{1,2}(?:[.,]\d)?)(?![\d.,]*\s*(?:mm|cm|[x×"/]|in${END}))${END}`);
 /** A size behind a drive that was said as a word: `torx 15`, `phillips #2`. */
 export function sizedDrive(drive: string, line: string, to: number): Found {
@@ -154,12 +160,15 @@ export function sizedDrive(drive: string, line: string, to: number): Found {
 
 /** `4x 16` is four of 16 mm, `4x16` and `4 x 16` are sizes. */
 const SIZE = sticky(String.raw`(${NUM})(?:[x×]|\s+[x×]\s*)(${NUM})\s*(?:mm)?(?!\s*[x×\d])${END}`);
+const DOZENS = sticky(String.raw`(\d{1,2})\s+dozen${END}`);
+/** `20x32x7`: the three sizes of a ring or a key, or a count before two. */
+const THREE = sticky(String.raw`(${NUM})[x×](${NUM})[x×](${NUM})\s*(?:mm)?${END}`);
 const COUNTED = sticky(String.raw`(\d+)(?:\s*[x×](?=\s*(?:[^\s\d.,]|\d+(?:[.,]\d+)?[x×]\d)|\s+\d|\s*$)|\s*(?:pcs?|pieces)\.?${END}|\s+off${END})`);
 const COUNTED_BEHIND = sticky(String.raw`[x×]\s?(\d+)(?![\p{L}\p{N}.,/]|\s*[x×])|qty:?\s*(\d+)${END}`);
 const IN_PIECES = sticky(String.raw`(\d+|\p{L}+)[\s-](?:piece|part)(?![\p{L}\p{N}])`);
 const SOME_OF = sticky(String.raw`(\d{1,3})\s+of\s+(?:the\s+)?(\d{1,3})(?=\s+\p{L})`);
 const POLES = sticky(String.raw`(\d{1,2})[\s-]?(pole|pin|way)s?${END}`);
-const CODE = sticky(String.raw`\d{3,5}(?:[\s-]?(?:2rs1?|rs1?|2rz|2z|zz|z|llu|ddu|vv|open))+${END}`);
+const CODE = sticky(String.raw`(?:hk|axk)\d{3,5}${END}|\d{3,5}(?:[\s-]?(?:2rs1?|rs1?|2rz|2z|zz|z|llu|ddu|vv|open))+${END}`);
 const PRINTED = sticky(String.raw`[a-z]{1,3}\d{1,3}[a-z]?${END}`);
 const NUMBER = sticky(String.raw`(${NUM})(?![\p{L}])`);
 const NEGATIVE = sticky(String.raw`[-−]\d`);
@@ -185,16 +194,23 @@ export function figureAt(line: string, from: number): Found | undefined {
   if (thread) return thread;
   const gauge = at(GAUGE, line, from);
   if (gauge) return { to: from + gauge[0].length, means: { t: "thread", thread: `#${gauge[1]}` } };
-  const drive = driveAt(line, from);
+  const drive = driveAt(line, from) ?? spannerAt(line, from);
   if (drive) return drive;
   if (at(NEGATIVE, line, from)) return { to: from + 1, means: { t: "negative" } };
   const code = at(CODE, line, from);
-  if (code) return { to: from + code[0].length, means: { t: "code", code: code[0].toUpperCase().replace(/\s/g, "") } };
+  if (code) return { to: from + code[0].length, means: { t: "code", code: code[0].toUpperCase().trim().replace(/\s+/g, "-") } };
   const poles = at(POLES, line, from);
   if (poles) return { to: from + poles[0].length, means: { t: "poles", n: Number(poles[1]), isPin: /pin/i.test(poles[2] as string) } };
   // a large X stands on plugs
   const some = at(SOME_OF, line, from);
   if (some && Number(some[1]) <= Number(some[2])) return { to: from + some[0].length, means: { t: "count", n: Number(some[1]), of: Number(some[2]) } };
+  const dozens = at(DOZENS, line, from);
+  if (dozens) return { to: from + dozens[0].length, means: { t: "count", n: Number(dozens[1]) * 12 } };
+  const three = at(THREE, line, from);
+  if (three) {
+    const [first, second, third] = [three[1], three[2], three[3]].map((n) => value(n as string)) as [number, number, number];
+    return { to: from + three[0].length, means: { t: "three", sizes: [first, second, third] } };
+  }
   const counted = at(COUNTED, line, from) ?? (line[from] === "X" ? null : at(COUNTED_BEHIND, line, from));
   const size = at(SIZE, line, from);
   if (size && !(counted && counted[0].length >= size[0].length))

@@ -125,7 +125,7 @@ export const LOCKER_WORDS: readonly string[] = [
 ]; // biome-ignore format: a short list reads better in rows
 
 export const STATE_WORDS: Readonly<Record<string, PieceState>> = {
-  lost: "lost", broken: "broken", broke: "broken", snapped: "broken", sheared: "broken", missing: "missing",
+  lost: "lost", torn: "broken", ripped: "broken", broken: "broken", broke: "broken", snapped: "broken", sheared: "broken", missing: "missing",
 }; // biome-ignore format: a short list reads better in rows
 
 export const LEFT_HAND: readonly string[] = [
@@ -136,11 +136,27 @@ export const ONCE_WORDS: readonly string[] = ["once", "use once", "used once", "
 
 export const COUNT_WORDS: Readonly<Record<string, number>> = {
   a: 1, an: 1, one: 1, single: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12,
+  thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20,
 }; // biome-ignore format: a short list reads better in rows
 /** Counts that are said in several words, and are no article. */
 export const COUNT_PHRASES: Readonly<Record<string, number>> = {
   "half a dozen": 6, "a half dozen": 6, "half dozen": 6, "a dozen": 12, dozen: 12, "a pair of": 2, "pair of": 2, "a couple of": 2, "couple of": 2, "a pair": 2, both: 2,
 }; // biome-ignore format: a short list reads better in rows
+
+/** Counts that are none: how many is asked. */
+export const VAGUE_COUNTS: readonly string[] = [
+  "handful of",
+  "a handful of",
+  "a few",
+  "few",
+  "several",
+  "some",
+  "a bunch of",
+  "bunch of",
+  "lots of",
+  "many",
+  "various",
+];
 
 /** Places that are said with two letters. */
 export const PLACES: Readonly<Record<string, string>> = {

@@ -21,6 +21,7 @@ import {
   PREPOSITIONS,
   STATE_WORDS,
   TIGHT_PHRASES,
+  VAGUE_COUNTS,
 } from "./lexicon";
 import type { Meaning } from "./tokens";
 
@@ -63,6 +64,7 @@ const entries: readonly (readonly [phrase: string, means: Meaning])[] = [
   ["each", { t: "empty", isEach: true }],
   ...["the", "all", "all of", "these", "those", "other", "more", "another"].map((p) => [p, { t: "empty" }] as const),
   ["its", { t: "empty" }],
+  ...VAGUE_COUNTS.map((p) => [p, { t: "vague" }] as const),
   ...CONDITIONS.map((p) => [p, { t: "word", isCondition: true }] as const),
   ...PART_WORDS.map((p) => [p, { t: "word", isPart: true }] as const),
 ];

@@ -30,8 +30,11 @@ const BEHIND_COMMAND: readonly Token["t"][] = ["bracket", "wire", "torque", "fre
 const IN_PLACE: readonly Token["t"][] = ["number", "word", "empty", "preposition", "place", "direction", "look", "countWord", "code"];
 
 /** What a number right before it counts; and what a number behind it would measure. */
+const THREE_SIZES: readonly HardwareKind[] = ["seal", "key", "bearing", "spacer", "brush", "thrust-washer", "washer", "o-ring", "gasket", "disc-spring"];
+/** So many of one kind are counted with a figure and a cross; more are a size. */
+const FEW = 12;
 const COUNTABLE: readonly Token["t"][] = ["thread", "drive", "kind", "form", "size"];
-const SIZED: readonly Token["t"][] = ["thread", "drive", "kind", "size", "length"];
+const SIZED: readonly Token["t"][] = ["thread", "drive", "kind", "size", "three", "length"];
 
 /** Reads one part of the line. Neighbouring words decide what each means: "bearing" behind "between" is a place, before a number it is a piece. */
 export function readSegment(tokens: readonly Token[]): Said {
@@ -49,6 +52,8 @@ class Reader {
   private where = false;
   /** behind a word of freeing: "driven out to the left" */
   private afterFreed = false;
+  /** a size that was typed with blanks around its cross */
+  private spaced: Token | undefined;
   /** tokens that went with the one before them */
   private readonly taken = new Set<Token>();
   private readonly counts: number;
@@ -56,6 +61,7 @@ class Reader {
   private readonly firstSized: number;
   private readonly isPlug: boolean;
   private readonly isBearing: boolean;
+  private readonly hasThreeSizes: boolean;
 
   constructor(tokens: readonly Token[]) {
     this.tokens = tokens;
@@ -66,6 +72,7 @@ class Reader {
     this.firstSized = tokens.findIndex((t) => SIZED.includes(t.t));
     this.isPlug = names("plug");
     this.isBearing = names("bearing");
+    this.hasThreeSizes = tokens.some((t) => t.t === "kind" && THREE_SIZES.includes(t.kind));
   }
 
   read(): Said {
@@ -76,6 +83,7 @@ class Reader {
     }
     for (const [i, token] of tokens.entries()) this.take(token, i);
     this.implyKind();
+    this.doubtSize();
     this.doubtDrive();
     return say.said();
   }
@@ -101,7 +109,13 @@ class Reader {
     poles: (t) => this.poles(t),
     code: (t) => this.code(t),
     length: (t) => this.say.set(t, "length", "lengthMm", t.mm),
+    three: (t) => this.three(t),
+    vague: (t) => {
+      this.say.span(t, "count");
+      this.say.doubts.push(`“${t.text}”: how many?`);
+    },
     size: (t) => {
+      if (/\s/.test(t.text)) this.spaced = t;
       this.say.set(t, "length", "thread", t.thread);
       this.say.more("lengthMm", t.lengthMm);
     },
@@ -109,7 +123,7 @@ class Reader {
       this.say.set(t, "thread", "thread", t.thread);
       if (t.lengthMm !== undefined) this.say.more("lengthMm", t.lengthMm);
     },
-    drive: (t) => this.say.set(t, "drive", "drive", t.drive),
+    drive: (t, i) => this.drive(t, i),
     kind: (t, i) => this.kind(t, i),
     form: (t) => this.say.set(t, "head", "form", t.form),
     threadIs: (t) => this.say.set(t, "thread", "threadIs", t.threadIs),
@@ -118,7 +132,12 @@ class Reader {
     hand: (t) => this.say.set(t, "hand", "leftHand", true),
     once: (t) => this.say.set(t, "once", "once", true),
     locker: (t) => this.say.set(t, "locker", "locker", t.colour),
-    state: (t) => this.say.set(t, "state", "state", t.state),
+    state: (t) => {
+      this.say.set(t, "state", "state", t.state);
+      // "6 screws but one missing"
+      const another = this.tokens.find((x) => x.t === "countWord" && x.n < (this.say.qty ?? 1) && this.say.isWord(x));
+      if (another) this.say.doubts.push(`“${t.text}”: all ${this.say.qty}, or ${another.text} of them?`);
+    },
     torque: (t) => this.say.torque(t, t.nm),
     tight: (t) => this.say.feel(t),
     into: (t) => this.say.set(t, "into", "into", t.into),
@@ -140,7 +159,7 @@ class Reader {
     },
     freed: (t, i) => this.free(t, i),
     bracket: (t) => {
-      if (/^\d{1,3}$/.test(t.inner) && this.mayCount) this.say.count(t, Number(t.inner));
+      if (/^\d{1,3}$/.test(t.inner) && (this.mayCount || Number(t.inner) === this.say.qty)) this.say.count(t, Number(t.inner));
       else this.say.place(t, t.inner);
     },
     empty: (t) => {
@@ -212,6 +231,9 @@ class Reader {
     else if (isWhole && this.mayCount && this.isHead(i)) this.say.count(token, n);
     else {
       this.say.isBare = true;
+      // "1 large 2 small washers"
+      if (isWhole && this.say.qty !== undefined && this.say.facts.finish && this.next(i)?.t === "look")
+        this.say.doubts.push(`“${token.text}”: how large, or so many more?`);
       this.say.set(token, "length", "lengthMm", n);
     }
   }
@@ -220,6 +242,23 @@ class Reader {
     const behind = this.next(i);
     if (i <= this.firstSaid) return behind !== undefined;
     return behind !== undefined && COUNTABLE.includes(behind.t) && (this.firstSized < 0 || this.firstSized > i);
+  }
+  /** Rings, keys and sleeves have three sizes; of a screw the first of three counts. */
+  private three(token: Of<"three">): void {
+    const [first, second, third] = token.sizes;
+    const isCount = Number.isInteger(first) && this.mayCount;
+    if (!this.hasThreeSizes) {
+      if (!isCount) this.say.refused ??= `${token.text}: three sizes, of a piece that has two`;
+      else {
+        this.say.count(token, first);
+        this.say.more("thread", String(second));
+        this.say.more("lengthMm", third);
+      }
+      return;
+    }
+    this.say.set(token, "length", "thread", `${first}x${second}`);
+    this.say.more("lengthMm", third);
+    if (isCount && first <= FEW) this.say.doubts.push(`“${token.text}”: three sizes, or ${first} of ${second} × ${third}?`);
   }
   private poles(token: Of<"poles">): void {
     if (this.isPlug) this.say.set(token, "poles", "poles", token.n);
@@ -234,7 +273,7 @@ class Reader {
     // a designation of its own is a bearing
     const isAlone = /^6\d{2,4}.*(RS|Z|LLU|DDU)/.test(code) && this.say.facts.kind === undefined;
     if (isAlone) this.say.facts.kind = "bearing";
-    const isFigure = /^\d/.test(code);
+    const isFigure = /^(?:\d|HK|AXK)/.test(code);
     if (isAlone || (this.isBearing && isFigure) || (this.isPlug && !isFigure)) this.say.set(token, "label", "label", this.isPlug ? code.toUpperCase() : code);
     else this.word(token);
   }
@@ -248,6 +287,7 @@ class Reader {
     if (token.kind === "other" && (other("kind") || (/s$/i.test(token.text) && other("thread", "drive")))) this.say.span(token, "kind");
     else if (isBefore && isTold(token.text, behind.text)) this.say.look(token, token.text);
     else {
+      if (/^allen/i.test(token.text)) this.keyWidth(token, i);
       this.say.set(token, "kind", "kind", token.kind);
       if (token.form) this.say.more("form", token.form);
       if (token.threadIs) this.say.more("threadIs", token.threadIs);
@@ -264,6 +304,25 @@ class Reader {
       this.say.doubts.push("“left”: a left-hand thread, or where it sat?");
       this.say.set(token, "hand", "leftHand", true);
     }
+  }
+
+  /** "T8 security torx" is one drive, said twice. */
+  private drive(token: Of<"drive">, i: number): void {
+    const said = this.say.facts.drive;
+    if (said?.startsWith(token.drive)) this.say.span(token, "drive");
+    else {
+      if (said && token.drive.startsWith(said)) this.say.facts.drive = token.drive;
+      if (token.drive !== "hex" || !this.keyWidth(token, i)) this.say.set(token, "drive", "drive", token.drive);
+    }
+  }
+  /** "6 mm allen" is mostly how wide its key is. Answers whether a width stood there. */
+  private keyWidth(token: Token, i: number): boolean {
+    const before = this.tokens[i - 1];
+    if (before?.t !== "length" || before.mm !== this.say.facts.lengthMm) return false;
+    delete this.say.facts.lengthMm;
+    this.say.set(token, "drive", "drive", `hex ${before.mm}`);
+    this.say.doubts.push(`“${before.text}”: how wide its key is, or how long the screw?`);
+    return true;
   }
 
   private free(token: Of<"freed">, i: number): void {
@@ -286,12 +345,20 @@ class Reader {
     // "out" behind "driven" went with it
     if (this.taken.has(token)) return;
     this.say.hasWords = true;
+    if (/^or$/i.test(token.text)) this.say.doubts.push("“or”: which of the two?");
     const { isCondition, isPart } = token.t === "word" ? token : { isCondition: undefined, isPart: undefined };
     if (isCondition) this.say.toNote(token);
     else {
       if (isPart && this.say.isNamed && !this.afterFreed) this.say.doubts.push(`“${token.text}” is counted nowhere`);
       this.toPlace(token);
     }
+  }
+
+  /** "2 x 12 mm" is written of a size, and said of a count. */
+  private doubtSize(): void {
+    const { kind, thread } = this.say.facts;
+    if (this.spaced && kind === "screw" && this.say.qty === undefined && Number.isInteger(Number(thread)) && Number(thread) <= FEW)
+      this.say.doubts.push(`“${this.spaced.text}”: a size, or ${thread} of ${this.say.facts.lengthMm} mm?`);
   }
 
   /** A recess on what has none, or a hexagon so large that its head may have been meant. */

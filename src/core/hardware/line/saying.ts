@@ -81,6 +81,10 @@ export class Saying {
     if (this.qty !== undefined && this.qty !== n) this.refused ??= twoOf("counts", this.qty, n);
     else this.qty = n;
   }
+  /** Whether it was taken for a word of a place or a note. */
+  isWord({ from, to }: Token): boolean {
+    return this.spans.some((s) => s.from === from && s.to === to && (s.as === "place" || s.as === "note"));
+  }
   torque(token: Token, nm: number): void {
     this.span(token, "torque");
     const before = this.facts.tighten?.torqueNm;

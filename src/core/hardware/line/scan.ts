@@ -27,7 +27,7 @@ const STACK = sticky(/(?:stack(?:ed)?\s*(?:from\s+(?:the\s+)?)?(top|bottom)?(?:\
 const KEPT = sticky(/\{([^{}]*)\}/);
 const INTO = sticky(/into\s+(?:the\s+)?/);
 const COLOUR = sticky(new RegExp(`(${LOCKER_COLOURS.join("|")})(?![\\p{L}])`));
-const WORD = sticky(/[^\s,;()+]+/);
+const WORD = sticky(/[^\s,;()+&]+/);
 /** What says nothing between words. */
 const SKIPPED = sticky(/(?:[\s:!?"'“”’)]|\.(?!\d)|[-–](?=\s|$))+/u);
 
@@ -73,6 +73,7 @@ export function scan(line: string): Token[] {
 function one(line: string, i: number, put: (from: number, to: number, means: Meaning) => number, before: Token | undefined): number {
   const c = line[i] as string;
   if (c === "," || c === ";") return put(i, i + 1, { t: "joint", how: "comma" });
+  if (c === "&") return put(i, i + 1, { t: "joint", how: "and" });
   if (c === "+") return put(i, i + 1, { t: "joint", how: "plus" });
   const bracket = match(BRACKET, line, i);
   if (bracket) return put(i, i + bracket[0].length, { t: "bracket", inner: (bracket[1] as string).trim() });

@@ -29,6 +29,8 @@ export type Meaning =
   | { readonly t: "number"; readonly n: number; readonly isWhole: boolean }
   | { readonly t: "negative" }
   | { readonly t: "length"; readonly mm: number }
+  /** three figures with a cross between them: what it is decides whether the first counts */
+  | { readonly t: "three"; readonly sizes: readonly [number, number, number] }
   | { readonly t: "size"; readonly thread: string; readonly lengthMm: number }
   | { readonly t: "thread"; readonly thread: string; readonly lengthMm?: number }
   | { readonly t: "drive"; readonly drive: string }
@@ -62,6 +64,8 @@ export type Meaning =
   | { readonly t: "not" }
   /** has, each, the: says nothing of its own */
   | { readonly t: "empty"; readonly isEach?: true; readonly hasA?: true }
+  /** a handful of, several: how many is not said */
+  | { readonly t: "vague" }
   | { readonly t: "word"; readonly isPart?: true; readonly isCondition?: true };
 
 export type Token = { readonly from: number; readonly to: number; readonly text: string } & Meaning;
