@@ -1,5 +1,7 @@
 import { type HardwareFacts, hardwareInWords, isLoose } from "./piece";
 
+/** What is looked at of a piece. */
+const SEEN = ["thread", "lengthMm", "drive", "form"] as const;
 /** Lengths closer than this are not told apart by eye on the bench, mm. */
 const BY_EYE_MM = 3;
 /** Lengths further apart than this are not mistaken for each other, mm. */
@@ -32,6 +34,9 @@ export interface LaidHardware {
 export function differenceOf(now: HardwareFacts, before: HardwareFacts): { says: string; close: boolean } | null {
   if (now.kind === "plug" || now.kind === "other") return null;
   if (now.kind !== before.kind) return acrossKinds(now, before);
+  // a thread beside a length and a drive: nothing of the two can be compared
+  if (SEEN.some((k) => now[k] !== undefined) && SEEN.some((k) => before[k] !== undefined) && !SEEN.some((k) => now[k] !== undefined && before[k] !== undefined))
+    return null;
   const agree = (a: string | undefined, b: string | undefined): boolean => a === undefined || b === undefined || a === b;
   const cross = crossRecesses(now.drive, before.drive);
   if ((!agree(now.drive, before.drive) && !cross) || !agree(now.form, before.form)) return null;

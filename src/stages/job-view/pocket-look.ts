@@ -18,11 +18,10 @@ export function pocketLook(
   partKind: string | undefined,
 ): Pick<Pocket, "title"> & Partial<Pick<Pocket, "main" | "pieces" | "partKind" | "facing">> {
   const [main] = hardware;
+  const pieces = hardware.filter(isLoose).reduce((sum, h) => sum + h.qty, 0);
   return {
     title,
-    ...(main
-      ? { main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) }, pieces: hardware.filter(isLoose).reduce((sum, h) => sum + h.qty, 0) }
-      : {}),
+    ...(main ? { main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) }, ...(pieces ? { pieces } : {}) } : {}),
     ...(partKind ? { partKind } : {}),
     ...(facing === undefined && !hardware.some((h) => h.facing) ? {} : { facing: true }),
   };

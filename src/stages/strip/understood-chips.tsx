@@ -6,7 +6,7 @@ import { ACTION_SAYS } from "@/core/order/likely-action";
 import { factChips } from "@/core/order/step-words";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
-import { actionAfter, type OpenStep, type Understood } from "./open-step";
+import { actionAfter, isEmpty, type OpenStep, type Understood } from "./open-step";
 
 /** Everything that was understood of the step, as chips, before it is laid down; and what was not. */
 export function UnderstoodChips({
@@ -38,17 +38,19 @@ export function UnderstoodChips({
           ? {u.text} <span className="text-[16px]">{u.says}</span>
         </li>
       ))}
-      <li>
-        <KeyButton
-          keyName="G"
-          className="small !min-h-[44px]"
-          pressed={open.action === "loosen" || open.action === "note"}
-          onPress={() => set({ action: actionAfter(open.action) })}
-          label={`It was ${ACTION_SAYS[read.action]}. Say it was only loosened, or only looked at`}
-        >
-          {open.action === "loosen" ? "only loosened" : open.action === "note" ? "only a look" : ACTION_SAYS[read.action]}
-        </KeyButton>
-      </li>
+      {!isEmpty(open, read) && (
+        <li>
+          <KeyButton
+            keyName="G"
+            className="small !min-h-[44px]"
+            pressed={open.action === "loosen" || open.action === "note"}
+            onPress={() => set({ action: actionAfter(open.action) })}
+            label={`It was ${ACTION_SAYS[read.action]}. Say it was only loosened, or only looked at`}
+          >
+            {open.action === "loosen" ? "only loosened" : open.action === "note" ? "only a look" : ACTION_SAYS[read.action]}
+          </KeyButton>
+        </li>
+      )}
       {read.hardware.map((h, i) => (
         <li key={i} className={`chip small ${alike.some((a) => a.piece === i) || read.doubts.some((d) => d.piece === i) ? "danger" : ""}`}>
           <HardwareGlyph kind={h.kind} drive={h.drive} /> {saidInWords(h)}
