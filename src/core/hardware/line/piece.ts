@@ -1,40 +1,8 @@
-import { HARDWARE_NAMES, type HardwareKind } from "../kinds";
+import { doubtsOf } from "./doubts";
 import { NUT_FORMS, SCREW_FORMS } from "./lexicon";
+import { BEHIND_COMMAND, COUNTABLE, ENDS_PLACE, FEW, IN_PLACE, isTold, MEASURES, SIZED, THREE_SIZES } from "./neighbours";
 import { type Said, Saying } from "./saying";
 import type { Token } from "./tokens";
-
-/** Prepositions are followed by what something lies at. What ends it again: a fact that no place has. */
-const ENDS_PLACE: readonly Token["t"][] = [
-  "drive",
-  "length",
-  "torque",
-  "tight",
-  "once",
-  "locker",
-  "state",
-  "hand",
-  "into",
-  "wire",
-  "facing",
-  "mark",
-  "freed",
-  "bracket",
-  "size",
-  "stays",
-  "kept",
-];
-
-const BEHIND_COMMAND: readonly Token["t"][] = ["bracket", "wire", "torque", "freed"];
-
-/** What belongs to a place wherever it stands in one. */
-const IN_PLACE: readonly Token["t"][] = ["number", "word", "empty", "preposition", "place", "direction", "look", "countWord", "code"];
-
-/** What a number right before it counts; and what a number behind it would measure. */
-const THREE_SIZES: readonly HardwareKind[] = ["seal", "key", "bearing", "spacer", "brush", "thrust-washer", "washer", "o-ring", "gasket", "disc-spring"];
-/** So many of one kind are counted with a figure and a cross; more are a size. */
-const FEW = 12;
-const COUNTABLE: readonly Token["t"][] = ["thread", "drive", "kind", "form", "size"];
-const SIZED: readonly Token["t"][] = ["thread", "drive", "kind", "size", "three", "length"];
 
 /** Reads one part of the line. Neighbouring words decide what each means: "bearing" behind "between" is a place, before a number it is a piece. */
 export function readSegment(tokens: readonly Token[]): Said {
@@ -83,8 +51,7 @@ class Reader {
     }
     for (const [i, token] of tokens.entries()) this.take(token, i);
     this.implyKind();
-    this.doubtSize();
-    this.doubtDrive();
+    say.doubts.push(...doubtsOf(say.facts, say.qty, this.spaced?.text));
     return say.said();
   }
 
@@ -354,24 +321,6 @@ class Reader {
     }
   }
 
-  /** "2 x 12 mm" is written of a size, and said of a count. */
-  private doubtSize(): void {
-    const { kind, thread } = this.say.facts;
-    if (this.spaced && kind === "screw" && this.say.qty === undefined && Number.isInteger(Number(thread)) && Number(thread) <= FEW)
-      this.say.doubts.push(`“${this.spaced.text}”: a size, or ${thread} of ${this.say.facts.lengthMm} mm?`);
-  }
-
-  /** A recess on what has none, or a hexagon so large that its head may have been meant. */
-  private doubtDrive(): void {
-    const { kind, drive, form } = this.say.facts;
-    if (kind === undefined) return;
-    const name = HARDWARE_NAMES[kind][1];
-    if (drive !== undefined && !DRIVEN.includes(kind)) this.say.doubts.push(`“${drive}”: ${name} have no drive`);
-    if (form !== undefined && !HEADED.includes(kind)) this.say.doubts.push(`“${form}”: ${name} have no such head`);
-    if (kind === "screw" && Number(/^hex (\d+)/.exec(drive ?? "")?.[1]) >= LARGE_HEX_MM)
-      this.say.doubts.push(`“${drive}”: a recess, or a head that is so wide?`);
-  }
-
   /** A screw is meant where only a thread, a drive or its head is named, a nut where its shape says so. */
   private implyKind(): void {
     const { facts } = this.say;
@@ -381,16 +330,3 @@ class Reader {
     else if (isBySize || facts.drive !== undefined || (facts.form !== undefined && SCREW_FORMS.includes(facts.form))) facts.kind = "screw";
   }
 }
-
-const MEASURES: readonly Token["t"][] = ["torque", "tight", "length"];
-
-/** What is turned by a driver or a wrench; and what has a head or a shape that is told. */
-const DRIVEN: readonly HardwareKind[] = ["screw", "nut", "clamp", "insert", "spacer", "plug", "other"];
-const HEADED: readonly HardwareKind[] = ["screw", "nut", "rivet", "insert", "washer", "other"];
-/** A recess of this width belongs to a thread of M8 and more, mm. */
-const LARGE_HEX_MM = 7;
-
-/** Names that stand before another's to tell it apart. */
-const TELL_APART = /^(carbon|brush|belt|bearing|spring|ball|seal|plug|clamp|key|pawl|washer|rivet|clip|circlip|pin)$/i;
-const CAN_BE_TOLD = /^(springs?|screws?|clips?|clamps?|covers?|pins?|washers?|bolts?|nuts?)$/i;
-const isTold = (before: string, behind: string): boolean => TELL_APART.test(before) && CAN_BE_TOLD.test(behind);
