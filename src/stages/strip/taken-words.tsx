@@ -26,7 +26,7 @@ function TakenWord({ at, text, says, press }: { at: number; text: string; says: 
     <button
       type="button"
       className={`min-h-[48px] border-2 px-1.5 py-0 text-left leading-tight ${says === TAKEN_SAYS.note ? "border-error" : "border-base-300"}`}
-      aria-label={`“${text}”, taken for: ${says}. Take it for something else`}
+      aria-label={`“${text}”, taken for: ${says}. Say that it is something else`}
       aria-keyshortcuts={name && `${name} Alt+${name}`}
       onClick={(e) => {
         letGo(e);

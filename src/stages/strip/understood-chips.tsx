@@ -41,7 +41,7 @@ export function UnderstoodChips({
       {!isEmpty(open, read) && (
         <li>
           <KeyButton
-            keyName="G"
+            keyName="K"
             className="small !min-h-[44px]"
             pressed={open.action === "loosen" || open.action === "note"}
             onPress={() => set({ action: actionAfter(open.action) })}
