@@ -3,6 +3,7 @@ import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/index";
 import { hardwareInput, identifyHardware } from "@/core/hardware/bench/identify-hardware";
+import { cureInput, lockerAnswer } from "@/core/hardware/bench/locker";
 import { tighteningTorque, torqueInput } from "@/core/hardware/bench/tightening-torque";
 import { lineAnswer } from "@/core/hardware/line-answer";
 import { readJobFile, stripOf } from "@/core/job/job-file";
@@ -135,6 +136,11 @@ export const commands: Readonly<Record<string, Verb>> = {
     help: "a thread, its grade and what it goes into in, the tightening torque with its reasons out",
     example: { thread: "M4", grade: "8.8", into: "brass-insert", oiled: false },
     answer: (input) => tighteningTorque(readWith(torqueInput, input)),
+  },
+  "hardware cure": {
+    help: "a thread locker's class, the metals, the temperature and an activator in; how long it takes out, or why it does not belong there",
+    example: { class: "medium", metals: ["stainless steel"], celsius: 12, activated: false },
+    answer: (input) => lockerAnswer(readWith(cureInput, input)),
   },
   "train solve": {
     help: "shafts and meshes in; speeds, rates, periods, one tooth off and what is wrong out",

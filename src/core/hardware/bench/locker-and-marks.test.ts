@@ -1,9 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { lockerCure, lockerRefused } from "./locker";
+import { readWith } from "../../fault";
+import { cureInput, lockerAnswer, lockerCure, lockerRefused } from "./locker";
 import { makersFigure } from "./makers-figure";
 import { brushMeasured, capacitorMarked } from "./marked";
 import { passesInWords, rowOrder, SEAL_PASSES } from "./tightening-order";
+import { tighteningTorque } from "./tightening-torque";
 
 describe("thread locker", () => {
   it("is full after a day on steel at room temperature; a passive metal, or the cold, takes longer; an activator takes the first away", () => {
@@ -15,6 +17,16 @@ describe("thread locker", () => {
     expect(full({ metals: ["steel"], celsius: 12 })).toBe(2 * 1440);
     expect(lockerCure({ metals: ["steel"], celsius: 2 }).says).toMatch(/hardly sets: warm the joint/);
     expect(lockerCure().says).toMatch(/own sheet stands above/);
+  });
+  it("takes its class for how soon it can be handled, and says what it comes off with; on ABS it is no answer but a refusal", () => {
+    expect(lockerCure({ class: "low" }).handleMinutes).toBeGreaterThan(lockerCure({ class: "medium" }).handleMinutes);
+    expect(lockerAnswer({ class: "high", metals: ["steel"] })).toMatchObject({ fullMinutes: 1440, holds: expect.stringMatching(/heat only/) });
+    expect(() => lockerAnswer({ class: "medium", into: "ABS" })).toThrow(/cracks ABS/);
+    expect(() => readWith(cureInput, { class: "blue" })).toThrow(/none of low, medium/);
+    const oiled = (into: "aluminium" | "plastic") =>
+      tighteningTorque({ thread: "M4", into, oiled: true }).reasons.find((r) => r.rule === "if it is locker")?.says;
+    expect(oiled("aluminium")).toMatch(/fully after 72 h.*passive/);
+    expect(oiled("plastic")).toMatch(/does not set between plastic/);
   });
   it("never holds fully before it can be handled, and the warmer the sooner", () => {
     fc.assert(

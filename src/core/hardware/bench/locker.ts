@@ -1,3 +1,6 @@
+import { z } from "zod";
+import { Fault } from "../../fault";
+import type { Frozen } from "../../frozen";
 import { plasticFamily } from "../material";
 
 /** Anaerobic thread lockers by how firmly they hold; colours are a custom, and differ between makers. */
@@ -13,13 +16,17 @@ export const LOCKER_SAYS: Readonly<Record<LockerClass, string>> = {
 /** A passive skin slows it; iron and copper set it going. A metal that is not among these is taken for one that does. */
 const PASSIVE = /\b(stainless|a2|a4|zinc|plated|galvani[sz]ed|anodi[sz]ed|alumini?um|magnesium|titanium|chrome)/i;
 
-export interface CureInput {
+export const cureInput = z.strictObject({
+  class: z.enum(LOCKER_CLASSES, { error: `is none of ${LOCKER_CLASSES.join(", ")}` }),
   /** what screw and hole are of, as far as it is known; the slower one decides */
-  readonly metals?: readonly string[];
-  readonly celsius?: number;
+  metals: z.array(z.string().max(60)).max(10).optional(),
+  celsius: z.number().min(-60, "is colder than any bench").max(150, "is hotter than the locker stands").optional(),
   /** an activator on one side */
-  readonly activated?: boolean;
-}
+  activated: z.boolean().optional(),
+  /** what the screw goes into, where that is a plastic */
+  into: z.string().max(60).optional(),
+});
+export type CureInput = Frozen<z.infer<typeof cureInput>>;
 export interface LockerCure {
   /** until it holds when it is handled, and until it holds fully, minutes */
   readonly handleMinutes: number;
@@ -27,8 +34,8 @@ export interface LockerCure {
   readonly says: string;
 }
 
-/** On steel at 22 °C: what data sheets of this class print, the slow end of it. */
-const HANDLE_MINUTES = 20;
+/** Until it holds when it is handled, on steel at 22 °C, minutes: the slow end of what data sheets of each class print. */
+const HANDLE_MINUTES: Readonly<Record<LockerClass, number>> = { low: 30, medium: 20, high: 20, wicking: 30 };
 const FULL_MINUTES = 24 * 60;
 /** A passive surface triples it; an activator makes one active. */
 const PASSIVE_FACTOR = 3;
@@ -41,11 +48,11 @@ const WARMEST = 40;
  *
  * @example lockerCure({ metals: ["steel"] }).fullMinutes // 1440
  */
-export function lockerCure({ metals = [], celsius = 22, activated = false }: CureInput = {}): LockerCure {
+export function lockerCure({ class: kind = "medium", metals = [], celsius = 22, activated = false }: Partial<Omit<CureInput, "into">> = {}): LockerCure {
   const passive = metals.filter((m) => PASSIVE.test(m));
   const slow = passive.length > 0 && !activated;
   const factor = (slow ? PASSIVE_FACTOR : 1) * 2 ** ((22 - Math.min(WARMEST, Math.max(COLDEST, celsius))) / 10);
-  const [handleMinutes, fullMinutes] = [HANDLE_MINUTES, FULL_MINUTES].map((m) => Math.ceil((m * factor) / 5) * 5) as [number, number];
+  const [handleMinutes, fullMinutes] = [HANDLE_MINUTES[kind], FULL_MINUTES].map((m) => Math.ceil((m * factor) / 5) * 5) as [number, number];
   const why = [
     slow ? `${passive.join(" and ")} ${passive.length > 1 ? "are" : "is"} passive: an activator brings it down to a third` : undefined,
     celsius < COLDEST ? `below ${COLDEST} °C it hardly sets: warm the joint` : celsius < 18 ? `${celsius} °C is cold for it` : undefined,
@@ -73,4 +80,11 @@ export function lockerRefused(into: string | undefined): string | undefined {
   return CRACKS.has(family)
     ? `anaerobic locker cracks ${family}: it creeps out of the joint and the moulding splits days later. Clean the thread dry; use a screw with a dry patch, or a locking washer`
     : `anaerobic locker does not set between plastic and a screw, and may craze ${family === "plastic" ? "it (ABS and PC split)" : "what is near it"}: it belongs on metal against metal`;
+}
+
+/** How long a locker takes on these metals. @throws Fault where it does not belong there at all */
+export function lockerAnswer({ into, ...input }: CureInput): LockerCure & { readonly holds: string } {
+  const refused = lockerRefused(into);
+  if (refused) throw new Fault("into", refused);
+  return { ...lockerCure(input), holds: LOCKER_SAYS[input.class] };
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Fault } from "../../fault";
 import type { Frozen } from "../../frozen";
+import { lockerCure, lockerRefused } from "./locker";
 import { stressArea, type Thread, threadNamed } from "./threads";
 
 /** Proof stress σ_p, MPa: ISO 898-1 (8.8 up to M16), ISO 3506-1 (A2, A4: R_p0.2), SAE J429 for inch screws. */
@@ -144,9 +145,12 @@ function ofItself(thread: Thread, input: TorqueInput): TorqueAnswer {
       ],
     };
   }
+  const locker = input.oiled
+    ? [{ rule: "if it is locker", says: lockerRefused(INTO[into].replace(/^a /, "")) ?? lockerCure({ metals: [INTO[into]] }).says }]
+    : [];
   const weakest = thread.system === "unified" ? "SAE 2" : "4.8";
   const { nm, says } = byFormula(thread, input.grade ?? weakest, input.oiled === true);
-  const reasons = [{ rule: "K d F", says }];
+  const reasons = [{ rule: "K d F", says }, ...locker];
   if (input.grade === undefined)
     reasons.push({
       rule: "grade not known",
