@@ -10,7 +10,7 @@ import { CHROMIUM, serveBuilt, stop } from "../scripts/serve-built";
 import { saidInWords } from "../src/core/hardware/piece";
 import { quickLine } from "../src/core/hardware/quick-line";
 import { takeInBenchJob } from "./jobs";
-import { SPOKEN } from "./spoken-lines";
+import { SPOKEN, WHOLE } from "./spoken-lines";
 
 const PORT = 4671;
 /** Forty words of five letters, a minute. */
@@ -38,19 +38,17 @@ try {
     await page.goto(`http://localhost:${PORT}/jobs/J-0001/strip`);
     await page.getByLabel("What came off").waitFor();
     await page.waitForTimeout(1500);
-    const field = page.getByLabel("Hardware, in shorthand");
     const offer = page.getByRole("button", { name: /^Complete it: / });
-    const keys: number[] = [];
-    const times: number[] = [];
-    for (const [i, [, typed]] of SPOKEN.entries()) {
-      let struck = 0;
-      const key = async (k: string): Promise<void> => {
-        struck++;
-        await page.keyboard.press(k);
-        await page.waitForTimeout(KEY_MS);
-      };
-      const began = Date.now();
-      await key("q");
+    let struck = 0;
+    const key = async (k: string): Promise<void> => {
+      struck++;
+      await page.keyboard.press(k);
+      await page.waitForTimeout(KEY_MS);
+    };
+    /** Types into a field that a key leads to, and leaves it. */
+    const type = async (into: "n" | "q", typed: string): Promise<void> => {
+      const field = page.getByLabel(into === "n" ? "What came off" : "Hardware, in shorthand");
+      await key(into);
       for (let k = 0; k < typed.length; ) {
         await key(typed[k] as string);
         k++;
@@ -66,16 +64,28 @@ try {
       }
       if ((await field.inputValue()) !== typed) throw new Error(`${typed} became ${await field.inputValue()}`);
       await key("Enter");
+    };
+    let laid = 1;
+    /** Lays the step down. What is doubtful stops Space once. */
+    const lay = async (): Promise<void> => {
       await page.keyboard.press(" ");
       struck++;
-      // what is doubtful stops Space once
-      const next = page.getByRole("region", { name: `Step ${i + 3}`, exact: true });
+      laid++;
+      const next = page.getByRole("region", { name: `Step ${laid + 1}`, exact: true });
       await page.waitForTimeout(150);
       if (!(await next.isVisible())) {
         await page.keyboard.press(" ");
         struck++;
       }
       await next.waitFor();
+    };
+    const keys: number[] = [];
+    const times: number[] = [];
+    for (const [, typed] of SPOKEN) {
+      struck = 0;
+      const began = Date.now();
+      await type("q", typed);
+      await lay();
       keys.push(struck);
       times.push(Date.now() - began);
       await page.waitForTimeout(300);
@@ -85,6 +95,16 @@ try {
     );
     for (const [i, [said, typed]] of SPOKEN.entries())
       console.log(`  ${String(keys[i]).padStart(3)} keys ${((times[i] as number) / 1000).toFixed(1)} s  ${typed}  (${said})`);
+    const whole: number[] = [];
+    for (const [what, line, more] of WHOLE) {
+      struck = 0;
+      await type("n", what);
+      await type("q", line);
+      for (const k of more) await key(k);
+      await lay();
+      whole.push(struck);
+    }
+    console.log(`${WHOLE.length} whole steps, part and hardware with facing, marks, wires or order: keys ${whole.join(", ")}; ${at(0.5, whole)} in the middle`);
   } finally {
     await browser.close();
     await stop(server);

@@ -43,3 +43,14 @@ export const SPOKEN: readonly (readonly [said: string, typed: string])[] = [
   ["one grub screw M4x5", "grub m4x5"],
   ["one cord clamp", "clamp"],
 ];
+
+/** Steps with all that hangs on them: the part, the line with facing, marks, wires and what they lie on, and the keys for order and coming out as one. */
+export const WHOLE: readonly (readonly [what: string, line: string, more: string])[] = [
+  ["gear cover", "6 tx15 16 corners, facing rib up", "o"],
+  ["motor", "4 m4x16 corners, mark dot on case, brown>l, blue>n", ""],
+  ["drive wheel", "top: flat 12 + wheel + wavy, hub up", ""],
+  ["worm", "circlip 12, pin 3x18 driven, facing thread rear", "b"],
+  ["switch", "2 m3x8, bk>1, rd>2, bn>3", ""],
+  ["lay shaft", "2 thrust washers chamfer down, mark gap at pin", "b"],
+  ["base plate", "8 tx10 12 into plastic, 2 screws stay with the foot", "o"],
+];
