@@ -1,6 +1,7 @@
 /**
  * Two hundred hostile files, made here, through a running server and the command line: each is refused in one sentence, or taken in and read back; afterwards the board answers, the memory stayed under 1 GB, nothing took over
- * ten seconds (a table that is taken in: without telling how far it is). Ends with exit 1 where that does not hold. About six minutes.
+ * ten seconds from the first byte to the last word. One file is not hostile, only large: a lawful table of 300,000 parts. It may take longer, and is held to telling at least every ten seconds how far it is; how long it took is printed. Ends with exit 1
+ * where that does not hold. About six minutes.
  */
 import { spawn } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
@@ -42,6 +43,9 @@ async function beANeighbour(): Promise<void> {
   }
 }
 
+/** Large, and not hostile: with whatever a shop's largest supplier may send. */
+const LAWFUL = ["rows-300k.csv"];
+
 /** Of what tells how far it is, the longest time without news; 0: it tells nothing on its way. */
 let silence = 0;
 
@@ -62,9 +66,10 @@ async function through(what: string, ask: () => Promise<{ status: number; says?:
   } catch (e) {
     wrong.push(`${what}: ${String(e).slice(0, 200)}`);
   }
-  const ms = Math.max(silence, silence ? 0 : performance.now() - from);
+  const ms = performance.now() - from;
   slow.push({ what, ms });
-  if (ms > SLOWEST_MS) wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s`);
+  if (LAWFUL.includes(what)) console.log(`${what}, large and lawful: ${(ms / 1000).toFixed(1)} s in all, at most ${(silence / 1000).toFixed(1)} s without a word`);
+  if ((LAWFUL.includes(what) ? silence : ms) > SLOWEST_MS) wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s`);
   const board = await fetch(shop).catch(() => null);
   if (board?.status !== 200) wrong.push(`after ${what} the board answers ${board?.status ?? "nothing"}`);
 }

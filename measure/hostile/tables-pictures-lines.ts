@@ -28,6 +28,7 @@ export function hostileTables(): HostileFile[] {
     "formula.csv": table(HEAD, '=cmd|"/c calc"!A0,+1+1,gear,41,1,,,,'),
     "nul.csv": table(HEAD, "A-1,wh\0eel,gear,41,1,,,,"),
     "numbers-odd.csv": table(HEAD, "A-1,wheel,gear,1e999,NaN,,,,", "A-2,wheel,gear,-5,0,,,,", "A-3,wheel,gear,41,1.000.000,,,,"),
+    "rows-60k-faulty.csv": table(HEAD, Array.from({ length: 60_000 }, (_, i) => `F-${i},wheel ${i},cog,many,,,,,`).join("\n")),
     "rows-300k.csv": table(HEAD, Array.from({ length: 300_000 }, (_, i) => `R-${i},wheel ${i},gear,41,1,,,,`).join("\n")),
     "same-row-100k.csv": table(HEAD, Array.from({ length: 100_000 }, () => "A-1,wheel,gear,41,1,,,,").join("\n")),
     "utf16-half.csv": Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(`${HEAD}\nA-1,w`, "utf16le").subarray(0, -1)]),
