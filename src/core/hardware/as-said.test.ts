@@ -109,6 +109,15 @@ describe("a line as technicians say it", () => {
     expect(quickLine("8x7x20 key").doubts[0]?.says).toMatch(/three sizes, or 8 of 7 × 20/);
     expect(worthALook(quickLine("4x3.5x16"))).toHaveLength(1);
   });
+  it("takes two sizes in inches for both, and a cross against its figure for a count", () => {
+    const size = (says: string) => quickLine(says).hardware.map((h) => [h.qty, h.kind, h.thread, h.lengthMm]);
+    expect(size('pin 1/8 x 1"')).toEqual([[1, "pin", "3.175", 25.4]]);
+    expect(size("pin .125 x 1 inch")).toEqual([[1, "pin", "3.175", 25.4]]);
+    expect(size("3/16 x 3/4 key")).toEqual([[1, "key", "4.762", 19.05]]);
+    expect(size('screw 1/4 x 1 1/4"')).toEqual([[1, "screw", "6.35", 31.75]]);
+    expect(size("3/8 bolt x4")).toEqual([[4, "screw", undefined, 9.525]]);
+    expect(size("screws 3/8 x4")).toEqual([[4, "screw", undefined, 9.525]]);
+  });
   it("lets the piece before be measured and counted behind its comma", () => {
     expect(quickLine("three torx 20, 25 long").hardware).toEqual([{ kind: "screw", qty: 3, drive: "TX20", lengthMm: 25 }]);
     expect(quickLine("M4 x 10 mm, 3 off").hardware).toEqual([{ kind: "screw", qty: 3, thread: "M4", lengthMm: 10 }]);

@@ -24,6 +24,11 @@ describe("a caution stands at the step where the hazard is", () => {
     ],
     ["a motor's plug", off({ action: "unplug", title: "motor plug" }), /capacitor/],
     ["a left-hand thread", off({ hardware: [{ id: "h", kind: "nut", qty: 1, leftHand: true }] }), /loosens to the right/],
+    [
+      "a screw into plastic",
+      back({ hardware: [{ id: "h", kind: "screw", qty: 6, drive: "TX10", into: "plastic" }] }),
+      /turn backwards until the thread drops in/,
+    ],
     ["locker on a screw into plastic", back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue", into: "ABS" }] }), /none goes back/],
     ["locker that was seen", back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue" }] }), /clean both threads/],
     ["something heavy", off({}, "carriage"), /both hands/],

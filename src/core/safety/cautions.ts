@@ -68,7 +68,7 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "plastic-thread",
     when: "back",
     says: "Into plastic: turn backwards until the thread drops in, then snug and a little. It strips before it feels tight.",
-    applies: (s) => (s.hardware ?? []).some((h) => h.kind === "screw" && /^ST/i.test(h.thread ?? "")),
+    applies: (s) => (s.hardware ?? []).some((h) => h.kind === "screw" && (/^(ST|plastic)/i.test(h.thread ?? "") || isPlastic(h.into))),
   },
   {
     hazard: "left-hand",

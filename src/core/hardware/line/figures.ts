@@ -117,6 +117,22 @@ function unifiedThreadAt(line: string, from: number): Found | undefined {
   if (length?.means.t !== "length") return { to, means: { t: "thread", thread } };
   return { to: length.to, means: { t: "thread", thread, lengthMm: length.means.mm } };
 }
+const INCH_FIRST = sticky(String.raw`(?:(\d+)\/(\d+)|(\.\d+))${INCH_MARK}?(?:\s*[x×]|\s+[x×]\s)\s*(?=[\d.])`);
+/** `1/8 x 1"`, `.125 x 1 inch`, `3/16 x 3/4`: two sizes in inches. `3/8 x4` is a count: its cross stands against the figure. */
+function inchSizeAt(line: string, from: number): Found | undefined {
+  const first = at(INCH_FIRST, line, from);
+  if (!first) return undefined;
+  const [whole, over = "", under = "", decimal] = first;
+  const across = decimal === undefined ? inches(undefined, over, under) : round(value(decimal) * MM_PER_INCH);
+  const begins = from + whole.length;
+  const mixed = at(MIXED, line, begins);
+  const second: Found | undefined = mixed
+    ? { to: begins + mixed[0].length, means: { t: "length", mm: inches(mixed[1], mixed[2] as string, mixed[3] as string) ?? 0 } }
+    : (inchAt(line, begins) ?? wordInchAt(line, begins) ?? bareInchAt(line, begins));
+  const isCount = /\s[x×]$/.test(whole) && second?.to !== undefined && /^\d+$/.test(line.slice(begins, second.to));
+  if (across === undefined || second?.means.t !== "length" || !second.means.mm || isCount) return undefined;
+  return { to: second.to, means: { t: "size", thread: String(across), lengthMm: second.means.mm } };
+}
 const BARE = sticky(`(${NUM})${END}`);
 function bareInchAt(line: string, from: number): Found | undefined {
   const found = at(BARE, line, from);
@@ -192,6 +208,8 @@ export function figureAt(line: string, from: number): Found | undefined {
     return { to: from + pieces[0].length, means: { t: "count", n: inPieces } };
   const thread = metricThreadAt(line, from) ?? tappingAt(line, from) ?? unifiedThreadAt(line, from);
   if (thread) return thread;
+  const inchSize = inchSizeAt(line, from);
+  if (inchSize) return inchSize;
   const gauge = at(GAUGE, line, from);
   if (gauge) return { to: from + gauge[0].length, means: { t: "thread", thread: `#${gauge[1]}` } };
   const drive = driveAt(line, from) ?? spannerAt(line, from);
