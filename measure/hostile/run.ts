@@ -68,7 +68,8 @@ async function through(what: string, ask: () => Promise<{ status: number; says?:
   }
   const ms = performance.now() - from;
   slow.push({ what, ms });
-  if (LAWFUL.includes(what)) console.log(`${what}, large and lawful: ${(ms / 1000).toFixed(1)} s in all, at most ${(silence / 1000).toFixed(1)} s without a word`);
+  if (LAWFUL.includes(what))
+    console.log(`${what}, large and lawful: ${(ms / 1000).toFixed(1)} s in all, at most ${(silence / 1000).toFixed(1)} s without a word`);
   if ((LAWFUL.includes(what) ? silence : ms) > SLOWEST_MS) wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s`);
   const board = await fetch(shop).catch(() => null);
   if (board?.status !== 200) wrong.push(`after ${what} the board answers ${board?.status ?? "nothing"}`);
