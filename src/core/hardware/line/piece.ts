@@ -125,8 +125,11 @@ class Reader {
       this.say.marks.push(t.says);
     },
     freed: (t, i) => this.free(t, i),
-    bracket: (t) => {
-      if (/^\d{1,3}$/.test(t.inner) && (this.mayCount || Number(t.inner) === this.say.qty)) this.say.count(t, Number(t.inner));
+    bracket: (t, i) => {
+      // "two (2) M4" says its count twice
+      const before = this.tokens[i - 1];
+      const isTwice = before?.t === "countWord" && String(before.n) === t.inner;
+      if (/^\d{1,3}$/.test(t.inner) && (this.mayCount || isTwice)) this.say.count(t, Number(t.inner));
       else this.say.place(t, t.inner);
     },
     empty: (t) => {
