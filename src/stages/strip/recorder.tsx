@@ -174,8 +174,9 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
               lookAgain={looked && looked === lookOf(open, read) ? looked : ""}
               onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
               onLeave={done}
-            />
-            <UnderstoodChips open={open} read={read} alike={alike} set={set} />
+            >
+              <UnderstoodChips open={open} read={read} alike={alike} set={set} />
+            </StepSays>
           </div>
           <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} onSheet={toSheet} />
           <LayKeys

@@ -1,5 +1,6 @@
 "use client";
 
+import type { ReactNode } from "react";
 import type { LookAlike } from "@/core/hardware/look-alikes";
 import type { HardwareFacts } from "@/core/hardware/piece";
 import { cautionsFor } from "@/core/safety/cautions";
@@ -17,7 +18,7 @@ export interface LiveWork {
   readonly why: string;
 }
 
-/** What there is to say of the open step: what came back from the shop, what it is mistaken for, what can hurt, what it needs, and the tools so far. */
+/** What there is to say of the open step: what came back from the shop, what can hurt, what was understood, what it is mistaken for, what it needs, and the tools so far. */
 export function StepSays({
   n,
   recording: { open, read, empty },
@@ -30,6 +31,7 @@ export function StepSays({
   lookAgain,
   onPickUp,
   onLeave,
+  children,
 }: {
   n: number;
   recording: Recording;
@@ -43,6 +45,8 @@ export function StepSays({
   lookAgain: string;
   onPickUp: (step: RefusedStep) => void;
   onLeave: () => void;
+  /** what was understood: it stands below what can hurt, and above what the pieces are mistaken for */
+  children: ReactNode;
 }) {
   const { run } = useJob();
   const cautions = cautionsFor(
@@ -54,7 +58,7 @@ export function StepSays({
     <>
       {lookAgain && (
         <p className="says danger" role="alert">
-          <b>Look once more:</b> {lookAgain} Space again lays it down as the chips say.
+          <b>Look once more at what is red.</b> Space again lays it down as the chips say. <span className="sr-only">{lookAgain}</span>
         </p>
       )}
       {live.map((l) => (
@@ -85,13 +89,14 @@ export function StepSays({
         </p>
       )}
       {noPlace && <p className="says danger">{noPlace}.</p>}
-      {alike.map((a) => (
-        <LookAlikeSays key={a.piece} alike={a} piece={read.hardware[a.piece]} />
-      ))}
       {cautions.map((c, i) => (
         <p key={i} className="says">
           {c}
         </p>
+      ))}
+      {children}
+      {alike.map((a) => (
+        <LookAlikeSays key={a.piece} alike={a} piece={read.hardware[a.piece]} />
       ))}
       {open.needs !== null && open.editing === null && (
         <p className="says measured">

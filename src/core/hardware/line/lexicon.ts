@@ -196,7 +196,7 @@ export const INTO_WORDS: readonly string[] = [
 
 /** Words that turn a line round: what stands beside them did not come off, or is not there. */
 export const NOT_PHRASES: readonly string[] = [
-  "no", "not", "none", "never", "without", "left in", "left on", "left in place", "still in", "still on", "stays", "stays in", "stayed", "stay in", "not removed", "leave", "kept in", "remains", "isn't", "isn’t", "wasn't", "wasn’t",
+  "no", "not", "none", "never", "without", "left in", "left on", "left in place", "still in", "still on", "stays", "stays in", "stayed", "stay in", "not removed", "leave", "kept in", "remains", "only a look", "just a look", "only looked at", "just looked at", "looked at only", "isn't", "isn’t", "wasn't", "wasn’t",
   "doesn't", "doesn’t", "didn't", "didn’t",
 ]; // biome-ignore format: a short list reads better in rows
 
