@@ -1,10 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { Fault } from "@/core/fault";
 import { greasesTable } from "@/core/grease/grease-row";
+import { bearingClosure } from "@/core/hardware/bench/bearing-closure";
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
+import { lockerRefused } from "@/core/hardware/bench/locker";
+import { makersFigure } from "@/core/hardware/bench/makers-figure";
+import { capacitorMarked } from "@/core/hardware/bench/marked";
 import { threadNamed } from "@/core/hardware/bench/threads";
+import { completionOf } from "@/core/hardware/line/completion";
+import { retaken, takenFor } from "@/core/hardware/line/retaken";
 import { isPlastic } from "@/core/hardware/material";
 import { partKindFrom } from "@/core/hardware/part-kind";
+import { partLook } from "@/core/hardware/part-look";
 import { quickLine } from "@/core/hardware/quick-line";
 import { fromAddress, inAddress } from "@/core/job/address";
 import { changeGoesIn, goesInSchema } from "@/core/job/goes-in";
@@ -29,6 +36,13 @@ const inColumn = (column: string) => (text: string) => partsTable.read({ number:
 /** Everything that reads what somebody typed, or a file brought. */
 const READERS: Readonly<Record<string, (text: string) => unknown>> = {
   "the quick line": quickLine,
+  "what each word was taken for": (t) => takenFor(t, quickLine(t).read).map((w) => retaken(t, w)).length,
+  "the rest of a word": (t) => completionOf(t, [t]),
+  "a maker's torque": makersFigure,
+  "a capacitor's marks": capacitorMarked,
+  "a bearing's suffix": bearingClosure,
+  "how a part is drawn": (t) => partLook(t, undefined),
+  "whether locker belongs there": lockerRefused,
   "a job's tag": jobNumberFrom,
   "a length": (t) => lengthFrom(t, "mm"),
   "a date code": dateCodeFrom,

@@ -4,6 +4,11 @@ export const MM_PER_INCH = 25.4;
 /** Grams in an avoirdupois ounce, exactly 28.349523125. */
 export const GRAMS_PER_OUNCE = 28.349523125;
 
+/** Newton metres in a pound-force inch: the pound of 0.45359237 kg, standard gravity, the inch of 25.4 mm. */
+const NM_PER_POUND_INCH = 0.45359237 * 9.80665 * 0.0254;
+/** Newton metres in each of the units that a torque is said in. */
+export const NM_PER = { "N m": 1, "N cm": 0.01, "in-lb": NM_PER_POUND_INCH, "ft-lb": NM_PER_POUND_INCH * 12, "kgf cm": 9.80665 * 0.01 } as const;
+
 /** Degrees to radians. */
 export const radians = (deg: number): number => (deg * Math.PI) / 180;
 

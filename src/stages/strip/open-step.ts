@@ -66,6 +66,8 @@ export interface Understood {
   readonly stack: readonly string[];
   readonly unread: QuickLine["unread"];
   readonly doubts: QuickLine["doubts"];
+  /** what each stretch of the line was taken for */
+  readonly spans: QuickLine["read"];
 }
 
 export function understood(open: OpenStep): Understood {
@@ -86,6 +88,7 @@ export function understood(open: OpenStep): Understood {
   return {
     hardware,
     stack,
+    spans: read.read,
     unread: [...read.unread, ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" }))],
     doubts: read.doubts.map((d) => ({ ...d, piece: d.piece + open.hardware.length })),
     action: open.action ?? likelyAction(open.what, hardware, wires.length > 0),

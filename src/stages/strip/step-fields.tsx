@@ -3,7 +3,6 @@
 import { type ReactNode, useRef, useState } from "react";
 import { completionOf } from "@/core/hardware/line/completion";
 import { retaken, takenFor } from "@/core/hardware/line/retaken";
-import { quickLine } from "@/core/hardware/quick-line";
 import { KeyCap } from "@/ui/key-button";
 import { useKey } from "@/ui/keys";
 import { useTypedEarly } from "../saving/use-typed-early";
@@ -13,7 +12,7 @@ import type { Recording } from "./use-open-step";
 /** The two lines that a step is typed into: what came off, and its hardware in shorthand. Ctrl with Enter lays it down from either. */
 export function StepFields({
   n,
-  recording: { open, set, takeLine },
+  recording: { open, read, set, takeLine },
   said,
   lay,
 }: {
@@ -48,12 +47,12 @@ export function StepFields({
         rest={completionOf(open.line, said.places)}
         onEnter={takeLine}
         onDigit={(n) => {
-          const word = takenFor(open.line, quickLine(open.line).read)[n - 1];
+          const word = takenFor(open.line, read.spans)[n - 1];
           if (word) set({ line: retaken(open.line, word) });
         }}
         className="figure !text-[21px]"
       />
-      {open.line.trim() && <TakenWords line={open.line} put={(line) => set({ line })} />}
+      {open.line.trim() && <TakenWords line={open.line} spans={read.spans} put={(line) => set({ line })} />}
     </>
   );
 }

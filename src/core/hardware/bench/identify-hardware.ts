@@ -63,7 +63,7 @@ export const hardwareInput = z.discriminatedUnion(
       top: mm("a width").optional(),
       height: mm("a height").optional(),
       /** counted all round */
-      teeth: z.int("must be a whole number").min(5).max(2000).optional(),
+      teeth: z.int("must be a whole number").min(5, "are fewer than any belt has").max(2000, "are more than any belt has").optional(),
       width: mm("a width").optional(),
     }),
   ],

@@ -4,7 +4,7 @@ export interface MakersFigure {
   readonly makersNm?: number;
   readonly makersAngleDeg?: number;
 }
-const ANGLE = /(\d+(?:[.,]\d+)?)\s*(?:°|deg(?:rees?)?)(?![\p{L}])/iu;
+const ANGLE = /(?<!\d)(\d{1,3}(?:[.,]\d{1,3})?)\s{0,2}(?:°|deg(?:rees?)?)(?![\p{L}])/iu;
 const BARE = /^\s*(\d+(?:[.,]\d+)?)\s*$/;
 
 /**

@@ -1,4 +1,5 @@
 import { Fault } from "../../fault";
+import { sentence } from "../../sentence";
 
 /** What is printed on a capacitor. A look, not a test: a capacitor that reads well may be bad all the same. */
 export interface CapacitorMarks {
@@ -106,7 +107,7 @@ export function brushMeasured(b: BrushSizes): BrushAnswer {
     name: `carbon brush ${t} × ${w} × ${b.length.toFixed(1)} mm`,
     worn: by ? (by.worn ? "yes" : "no") : "not known",
     notes: [
-      by ? `${by.says.charAt(0).toUpperCase()}${by.says.slice(1)}.` : "No mark and no new one to compare: look for a line on its side, or measure a new one.",
+      by ? sentence(by.says) : "No mark and no new one to compare: look for a line on its side, or measure a new one.",
       "Both go new together, of the same grade: a harder one eats the commutator. The new one falls through its holder by its own weight, with a tenth of play.",
       "One that wore askew, chipped or burnt tells of the commutator or the spring: look at those first.",
     ],

@@ -1,3 +1,4 @@
+import { capital } from "../../sentence";
 import { bearingSleeve, type SleeveLimits } from "./bearing-sleeve";
 import { BEARINGS, type BearingSize } from "./bearings";
 import { BELTS, type BeltProfile, beltOrdered } from "./belts";
@@ -113,7 +114,7 @@ function circlipRow(c: Circlip): SizeRow {
       },
       usual: 1,
       notes: [
-        `Eyes: it jumps. ${sentence(pliersFor(c))}. A finger on it, or a cloth over it.`,
+        `Eyes: it jumps. ${capital(pliersFor(c))}. A finger on it, or a cloth over it.`,
         "It sits when all three of its teats touch the groove's ground.",
       ],
     };
@@ -125,12 +126,11 @@ function circlipRow(c: Circlip): SizeRow {
     shows: { [which]: [c.nominalMm, 0.05], groove: [c.grooveMm, 0.08], thickness: [c.thicknessMm, 0.04] },
     usual: 1,
     notes: [
-      `Eyes: it jumps. ${sentence(pliersFor(c))}; no further than it needs. ${over}`,
+      `Eyes: it jumps. ${capital(pliersFor(c))}; no further than it needs. ${over}`,
       "It sits when it turns in its groove all round, the sharp edge towards the load.",
     ],
   };
 }
-const sentence = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 export const oRingRows = (grooveDepth?: number): SizeRow[] => O_RINGS.map((o) => oRingRow(o, grooveDepth));
 function oRingRow(o: ORing, grooveDepth: number | undefined): SizeRow {

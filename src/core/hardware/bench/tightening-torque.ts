@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Fault } from "../../fault";
 import type { Frozen } from "../../frozen";
+import { NM_PER } from "../../quantity/units";
 import { lockerCure, lockerRefused } from "./locker";
 import { stressArea, type Thread, threadNamed } from "./threads";
 
@@ -62,10 +63,11 @@ const SOFT_METAL: Partial<Record<ScrewInto, { readonly share: number; readonly s
 /** A maker's figure so many times what the thread itself stands, or so small a part of it, is asked about: it may be of another unit. */
 const ODD_ABOVE = 3;
 const ODD_BELOW = 0.1;
-const PER_NM = { "in-lb": 0.112985, "N cm": 0.01, "kgf cm": 0.0980665 } as const;
+/** What a figure may have been meant in, the likeliest first. */
+const MEANT_IN = ["in-lb", "N cm", "kgf cm"] as const;
 
 /** A torque in the other units that stand on drivers. @example inOtherUnits(1.2) // "120 N cm · 10.6 in-lb" */
-export const inOtherUnits = (nm: number): string => `${Math.round(nm * 100)} N cm · ${(nm / PER_NM["in-lb"]).toFixed(1)} in-lb`;
+export const inOtherUnits = (nm: number): string => `${Math.round(nm / NM_PER["N cm"])} N cm · ${(nm / NM_PER["in-lb"]).toFixed(1)} in-lb`;
 
 /** T = K d F with F = 0.75 σ_p A_s, N m; K 0.20 dry, 0.16 oiled or with locker. */
 function byFormula(thread: Thread, grade: Grade, oiled: boolean): { readonly nm: number; readonly says: string } {
@@ -119,9 +121,9 @@ function oddFigure(nm: number, thread: Thread, own: number | null, grade: Grade 
   const stands = own ?? byFormula(thread, grade ?? "8.8", false).nm;
   const ratio = nm / stands;
   if (ratio <= ODD_ABOVE && ratio >= ODD_BELOW) return undefined;
-  const meant = Object.entries(PER_NM).find(([, per]) => (nm * per) / stands < 1.6 && (nm * per) / stands > 0.3);
+  const meant = MEANT_IN.find((unit) => (nm * NM_PER[unit]) / stands < 1.6 && (nm * NM_PER[unit]) / stands > 0.3);
   const how = ratio > 1 ? `${ratio >= 10 ? Math.round(ratio) : ratio.toFixed(1)} times` : `only ${Math.round(ratio * 100)} % of`;
-  const unit = meant ? ` Was it ${nm} ${meant[0]}, which is ${(nm * meant[1]).toFixed(2)} N m?` : "";
+  const unit = meant ? ` Was it ${nm} ${meant}, which is ${(nm * NM_PER[meant]).toFixed(2)} N m?` : "";
   return `${nm} N m is ${how} what ${thread.designation} stands here (about ${stands.toFixed(stands < 3 ? 2 : 1)} N m).${unit} Read the figure and its unit again before you go by it.`;
 }
 

@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from "../../quantity/units";
+import { MM_PER_INCH, NM_PER } from "../../quantity/units";
 import { COUNT_WORDS, METRIC_PITCHES, NUMBERED_TPI } from "./lexicon";
 import type { Meaning } from "./tokens";
 
@@ -12,14 +12,13 @@ const value = (said: string): number => Number(said.replace(",", "."));
 const plain = (said: string): string => String(value(said));
 const round = (mm: number): number => Math.round(mm * 1000) / 1000;
 
-/** N·m in one of the units that a torque is said in: lbf·in and lbf·ft by the pound of 0.45359237 kg, the inch of 25.4 mm and standard gravity; kgf·cm likewise. */
-const POUND_INCH = 0.45359237 * 9.80665 * 0.0254;
+/** How each unit of torque is written. */
 const TORQUE_UNITS: readonly (readonly [RegExp, number])[] = [
-  [/^n\s?[·.]?\s?cm$|^ncm$/i, 0.01],
-  [/^n/i, 1],
-  [/^in|^inch/i, POUND_INCH],
-  [/^f/i, POUND_INCH * 12],
-  [/^k/i, 9.80665 * 0.01],
+  [/^n\s?[·.]?\s?cm$|^ncm$/i, NM_PER["N cm"]],
+  [/^n/i, NM_PER["N m"]],
+  [/^in|^inch/i, NM_PER["in-lb"]],
+  [/^f/i, NM_PER["ft-lb"]],
+  [/^k/i, NM_PER["kgf cm"]],
 ];
 const TORQUE = sticky(
   String.raw`(${NUM})\s*(n\s?[·.]?\s?cm|n\s?[·.]?\s?m|newton[\s-]?met(?:er|re)s?|in(?:ch)?[\s·.-]?(?:lbs?|lbf|pounds?)|f(?:oo)?t[\s·.-]?(?:lbs?|lbf|pounds?)|kgf?[\s·.-]?cm)${END}`,
