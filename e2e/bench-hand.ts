@@ -73,6 +73,15 @@ export class BenchHand {
     return number;
   }
 
+  /** Takes a unit in and goes on to its strip, past the safety gate. */
+  async strip(unit: Parameters<BenchHand["takeIn"]>[0]): Promise<string> {
+    const number = await this.takeIn(unit);
+    await this.page.locator("body").press("Space");
+    await this.page.waitForURL(/strip$/);
+    await this.clearSafetyGate();
+    return number;
+  }
+
   /** What drives it, its class, and what can hurt at it. */
   async saySafety(supply: "Mains" | "By hand" = "Mains"): Promise<void> {
     await this.button(supply).click();

@@ -387,10 +387,7 @@ test("the live picture is laid over by the earlier one, and two pictures stand s
 
 test("what may have been meant otherwise stops Space once, and each torque stays with its screws", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 5", complaint: "Cold." });
-  await page.locator("body").press("Space");
-  await page.waitForURL(/strip$/);
-  await hand.clearSafetyGate();
+  await hand.strip({ kind: "towel warmer", maker: "Velbrant", model: "T 5", complaint: "Cold." });
   const chips = page.getByRole("list", { name: "Understood" });
   const mat = page.getByRole("region", { name: "The Mat" });
   await page.keyboard.press("q");
@@ -415,10 +412,7 @@ test("what may have been meant otherwise stops Space once, and each torque stays
 
 test("a word is taken for something else by one key; what was only loosened, or only looked at, lies nowhere and is counted nowhere", async ({ page }) => {
   const hand = new BenchHand(page);
-  await hand.takeIn({ kind: "letter folder", maker: "Ostrava", model: "F 2", complaint: "Jams." });
-  await page.locator("body").press("Space");
-  await page.waitForURL(/strip$/);
-  await hand.clearSafetyGate();
+  await hand.strip({ kind: "letter folder", maker: "Ostrava", model: "F 2", complaint: "Jams." });
   const chips = page.getByRole("list", { name: "Understood" });
   const words = page.getByRole("list", { name: "Each word, and what it was taken for" });
   const mat = page.getByRole("region", { name: "The Mat" });

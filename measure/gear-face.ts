@@ -3,16 +3,11 @@
  *
  * Whether the mark of a pressed tooth stands in the very next frame, and how long that takes beside a face of 20 teeth in the same run.
  */
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { chromium, type Page } from "@playwright/test";
-import { CHROMIUM, serveBuilt, stop } from "../scripts/serve-built";
+import type { Page } from "@playwright/test";
+import { inBrowser } from "./in-browser";
 import { jobOf } from "./jobs";
 
 const PORT = 4668;
-const data = mkdtempSync(join(tmpdir(), "bench-"));
-process.env.DEMONTAGE_DATA = data;
 
 interface Painted {
   /** from the press to the end of the frame that follows it, waiting for that frame included */
@@ -67,23 +62,17 @@ async function marks(page: Page, number: string, teeth: number): Promise<Painted
 }
 const at = (share: number, times: readonly Painted[]): number => times.map((t) => t.ms).sort((a, b) => a - b)[Math.floor(share * (times.length - 1))] as number;
 
-try {
-  await takeInGear("J-0120", 120);
-  await takeInGear("J-0020", 20);
-  await (await (await import("../src/store/database")).database()).destroy();
-  const server = await serveBuilt(PORT, data);
-  const browser = await chromium.launch(CHROMIUM);
-  try {
-    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+await inBrowser(
+  PORT,
+  async () => {
+    await takeInGear("J-0120", 120);
+    await takeInGear("J-0020", 20);
+  },
+  async (page) => {
     const small = await marks(page, "J-0020", 20);
     const large = await marks(page, "J-0120", 120);
     console.log(
       `gear face of 120 teeth, a tooth pressed: marked in the very next frame ${large.filter((t) => t.next).length} of ${large.length} times (aim: all); ${at(0.5, large).toFixed(1)} ms to that frame's end, ${(at(0.5, large) / at(0.5, small)).toFixed(2)} times a face of 20 teeth`,
     );
-  } finally {
-    await browser.close();
-    await stop(server);
-  }
-} finally {
-  rmSync(data, { recursive: true, force: true });
-}
+  },
+);

@@ -2,21 +2,16 @@
  * npx tsx measure/recorder-lines.ts: what a line costs the hand, in the real browser on a unit that is new to the shop. For each of forty lines (measure/spoken-lines.ts) the keys, and the time from the first key until the next step is waited for, at
  * forty words a minute. What is offered behind a word is taken as soon as it is the word that was meant, as a hand does that reads along; nothing else is spared.
  */
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { chromium } from "@playwright/test";
-import { CHROMIUM, serveBuilt, stop } from "../scripts/serve-built";
+
 import { saidInWords } from "../src/core/hardware/piece";
 import { quickLine } from "../src/core/hardware/quick-line";
+import { inBrowser } from "./in-browser";
 import { takeInBenchJob } from "./jobs";
 import { SPOKEN, WHOLE } from "./spoken-lines";
 
 const PORT = 4671;
 /** Forty words of five letters, a minute. */
 const KEY_MS = 60_000 / (40 * 5);
-const data = mkdtempSync(join(tmpdir(), "bench-"));
-process.env.DEMONTAGE_DATA = data;
 
 /** What was said and what is typed are the same pieces: places may be said with more words. */
 const pieces = (line: string): string =>
@@ -28,14 +23,13 @@ for (const [said, typed] of SPOKEN)
 
 const at = (share: number, of: readonly number[]): number => [...of].sort((a, b) => a - b)[Math.floor(share * (of.length - 1))] as number;
 
-try {
-  await takeInBenchJob(1, 0, "J-0001");
-  await (await (await import("../src/store/database")).database()).destroy();
-  const server = await serveBuilt(PORT, data);
-  const browser = await chromium.launch(CHROMIUM);
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`http://localhost:${PORT}/jobs/J-0001/strip`);
+await inBrowser(
+  PORT,
+  async () => {
+    await takeInBenchJob(1, 0, "J-0001");
+  },
+  async (page, base) => {
+    await page.goto(`${base}/jobs/J-0001/strip`);
     await page.getByLabel("What came off").waitFor();
     await page.waitForTimeout(1500);
     const offer = page.getByRole("button", { name: /^Complete it: / });
@@ -105,10 +99,5 @@ try {
       whole.push(struck);
     }
     console.log(`${WHOLE.length} whole steps, part and hardware with facing, marks, wires or order: keys ${whole.join(", ")}; ${at(0.5, whole)} in the middle`);
-  } finally {
-    await browser.close();
-    await stop(server);
-  }
-} finally {
-  rmSync(data, { recursive: true, force: true });
-}
+  },
+);

@@ -5,16 +5,11 @@
  * - a step laid down there, from the pedal to its paint, and until the shop has it
  * - a strip of 20 steps entered by keyboard alone at the speed of a hand, pictures included
  */
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { chromium, type Page } from "@playwright/test";
-import { CHROMIUM, serveBuilt, stop } from "../scripts/serve-built";
+import type { Page } from "@playwright/test";
+import { inBrowser } from "./in-browser";
 import { takeInBenchJob } from "./jobs";
 
 const PORT = 4667;
-const data = mkdtempSync(join(tmpdir(), "bench-"));
-process.env.DEMONTAGE_DATA = data;
 const base = `http://localhost:${PORT}`;
 
 /** A practised hand: so long for a key, so long to think and reach for the next part, ms. */
@@ -163,14 +158,13 @@ async function recordAtHandSpeed(page: Page): Promise<number> {
   return Date.now() - began;
 }
 
-try {
-  await takeInBenchJob(300, 2, "J-0001");
-  await takeInBenchJob(1, 0, "J-0002");
-  await (await (await import("../src/store/database")).database()).destroy();
-  const server = await serveBuilt(PORT, data);
-  const browser = await chromium.launch(CHROMIUM);
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await inBrowser(
+  PORT,
+  async () => {
+    await takeInBenchJob(300, 2, "J-0001");
+    await takeInBenchJob(1, 0, "J-0002");
+  },
+  async (page, base) => {
     const text = "4x TX15 16 ST3.5 corners, 2x TX15 20 ST3.5 fr, pin 3x18 drive";
     const p95: number[] = [];
     for (const number of ["J-0002", "J-0001"]) {
@@ -196,10 +190,5 @@ try {
     console.log(
       `a strip of ${STRIP.length} steps by keyboard alone at ${KEY_MS} ms a key, ${STRIP.filter((s) => s.picture).length} pictures: ${Math.floor(ms / 60_000)} min ${Math.round((ms % 60_000) / 1000)} s (${pieces?.split(" · arcs")[0]}); aim: under 6 min`,
     );
-  } finally {
-    await browser.close();
-    await stop(server);
-  }
-} finally {
-  rmSync(data, { recursive: true, force: true });
-}
+  },
+);

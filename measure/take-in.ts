@@ -2,17 +2,11 @@
  * npx tsx measure/take-in.ts: what taking a unit in costs the hand, in the real browser of a shop that is new: units that it has never seen, by keyboard at forty words a minute, a second to think before each press that is a choice. From the press on the
  * board until the press that goes on to Strip is answered.
  */
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { chromium } from "@playwright/test";
-import { CHROMIUM, serveBuilt, stop } from "../scripts/serve-built";
+import { inBrowser } from "./in-browser";
 
 const PORT = 4672;
 const KEY_MS = 60_000 / (40 * 5);
 const CHOICE_MS = 700;
-const data = mkdtempSync(join(tmpdir(), "bench-"));
-process.env.DEMONTAGE_DATA = data;
 
 /** Kind, maker, model, what it runs on, its class, what can hurt, the words, a symptom, the customer. */
 const UNITS = [
@@ -27,15 +21,14 @@ const UNITS = [
 
 const median = (of: readonly number[]): number => [...of].sort((a, b) => a - b)[Math.floor(of.length / 2)] as number;
 
-try {
-  const server = await serveBuilt(PORT, data);
-  const browser = await chromium.launch(CHROMIUM);
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await inBrowser(
+  PORT,
+  async () => undefined,
+  async (page, base) => {
     const times: number[] = [];
     const counts: number[] = [];
     for (const [kind, maker, model, runs, mark, hurts, words, symptom, customer] of UNITS) {
-      await page.goto(`http://localhost:${PORT}/`);
+      await page.goto(`${base}/`);
       await page.getByRole("button", { name: /Take in/ }).waitFor();
       await page.waitForTimeout(800);
       let keys = 0;
@@ -84,10 +77,5 @@ try {
     console.log(
       `${UNITS.length} units taken in at 40 words a minute: ${(median(times) / 1000).toFixed(1)} s and ${median(counts)} keys in the middle; aim: under 30 s`,
     );
-  } finally {
-    await browser.close();
-    await stop(server);
-  }
-} finally {
-  rmSync(data, { recursive: true, force: true });
-}
+  },
+);
