@@ -134,6 +134,12 @@ describe("a line as technicians say it", () => {
     expect(quickLine("twenty screws M3").hardware).toEqual([{ kind: "screw", qty: 20, thread: "M3" }]);
     expect(quickLine("two (2) M4").hardware).toEqual([{ kind: "screw", qty: 2, thread: "M4" }]);
   });
+  it("never takes a piece that is named for the drive of the one before, and keeps what was doubted", () => {
+    const read = quickLine("M8 left, 6mm allen bolt, spring 30");
+    expect(read.hardware.map((h) => h.kind)).toEqual(["screw", "screw", "spring"]);
+    expect(read.doubts.map((d) => d.piece)).toEqual([0, 1]);
+    expect(quickLine("2 M6x16, hex 8").doubts).toEqual([{ piece: 0, says: expect.stringMatching(/a recess, or a head/) }]);
+  });
   it.each([
     ["handful of washers", /how many/],
     ["6 screws but one missing", /all 6, or one of them/],

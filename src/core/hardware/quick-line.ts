@@ -220,10 +220,12 @@ class Line {
   }
 
   /** "Four M5x20 with hex 4": a drive that comes along with a screw is its own, and no other screw. */
-  private ofTheOneBefore({ joint }: Segment, said: Said): Said {
+  private ofTheOneBefore({ joint, tokens }: Segment, said: Said): Said {
     const { facts, qty, place } = said;
     const before = this.hardware.at(-1);
-    const isDrive = Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && facts.drive !== undefined;
+    // "6 mm allen bolt" names a piece of its own
+    const isNamed = tokens.some((t) => t.t === "kind");
+    const isDrive = !isNamed && Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && facts.drive !== undefined;
     if ((joint !== "with" && joint !== "comma") || !isDrive || qty !== undefined || place || before?.kind !== facts.kind || before?.drive !== undefined)
       return said;
     const { kind: _kind, ...more } = facts;
@@ -267,7 +269,9 @@ class Line {
     for (const text of joinedRuns(said.note)) this.unread.push({ text, says: NOT_READ });
     if (facts.kind === undefined) {
       const before = this.hardware.at(-1);
-      if (before) Object.assign(before, facts, facts.tighten ? { tighten: tighter(before.tighten, facts.tighten) } : {});
+      if (!before) return;
+      Object.assign(before, facts, facts.tighten ? { tighten: tighter(before.tighten, facts.tighten) } : {});
+      for (const says of said.doubts) this.doubts.push({ piece: this.hardware.length - 1, says });
       return;
     }
     const before = this.hardware.at(-1);

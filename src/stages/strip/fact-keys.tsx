@@ -28,12 +28,15 @@ export function FactKeys({
   recording: { open, set, say },
   first,
   sheet,
+  compact,
   onSheet,
 }: {
   recording: Recording;
   /** nothing lies on the Mat yet */
   first: boolean;
   sheet: Sheet | null;
+  /** their caps alone, in one row: something else has to be seen */
+  compact: boolean;
   onSheet: (sheet: Sheet) => void;
 }) {
   const { say: tell } = useJob();
@@ -45,6 +48,7 @@ export function FactKeys({
     setAsking(null);
   }
   const { facts } = open;
+  const words = (says: string) => (compact ? <span className="sr-only">{says}</span> : says);
   const opens = (name: string, says: string, target: Sheet, holds: boolean) => (
     <KeyButton
       keyName={name}
@@ -55,12 +59,12 @@ export function FactKeys({
       }}
       pressed={sheet === target || holds}
     >
-      {says}
+      {words(says)}
     </KeyButton>
   );
   const ask = (name: string, says: string, field: Asked) => (
     <KeyButton keyName={name} className="small" onPress={() => setAsking(asking === field ? null : field)} pressed={ASKS[field].said(facts) !== ""}>
-      {says}
+      {words(says)}
     </KeyButton>
   );
   return (
@@ -80,7 +84,7 @@ export function FactKeys({
           ref={focusNow}
         />
       )}
-      <div className="grid grid-cols-6 gap-1.5">
+      <div className={compact ? "grid grid-cols-12 gap-1 [&>*]:justify-center [&>*]:!px-0" : "grid grid-cols-6 gap-1.5"}>
         {ask("F", "Facing", "facing")}
         {ask("W", "Witness", "marks")}
         {ask("M", "Note", "note")}
@@ -92,7 +96,7 @@ export function FactKeys({
           disabled={open.editing !== null}
           label="Came out as one with the step before"
         >
-          As one
+          {words("As one")}
         </KeyButton>
         <KeyButton
           keyName="O"
@@ -102,7 +106,7 @@ export function FactKeys({
           disabled={open.editing !== null}
           label="Order does not matter here"
         >
-          Any order
+          {words("Any order")}
         </KeyButton>
         {opens("C", "Caution", "cautions", Boolean(facts.cautions))}
         {opens("H", "Pieces", "pieces", open.hardware.length > 0)}

@@ -79,6 +79,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
 
   /** what was doubtful and has been shown once */
   const [looked, setLooked] = useState("");
+  const lookAgain = looked && looked === lookOf(open, read) ? looked : "";
   const close = (): void => setSheet(null);
   const toSheet = (next: Sheet): void => {
     if (open.line) recording.takeLine();
@@ -171,14 +172,14 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
               tools={tools}
               live={live}
               refused={laying.refused}
-              lookAgain={looked && looked === lookOf(open, read) ? looked : ""}
+              lookAgain={lookAgain}
               onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
               onLeave={done}
             >
               <UnderstoodChips open={open} read={read} alike={alike} set={set} />
             </StepSays>
           </div>
-          <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} onSheet={toSheet} />
+          <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} compact={lookAgain !== ""} onSheet={toSheet} />
           <LayKeys
             empty={empty}
             editing={open.editing !== null}

@@ -81,7 +81,7 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
           <div className="grid grid-cols-3 gap-2.5">{asked.map(tile)}</div>
           {typed && (
             <div>
-              <label className="words" htmlFor="bench-typed">
+              <label className="words mb-1" htmlFor="bench-typed">
                 {typed.label}
               </label>
               <input

@@ -84,7 +84,7 @@ export function HowTight({
           {input.oiled ? "✓ oiled or locker" : "oiled or locker"}
         </KeyButton>
         <div className="col-span-2">
-          <label className="words" htmlFor="torque-maker">
+          <label className="words mb-1" htmlFor="torque-maker">
             The maker says, if anything
           </label>
           <input
