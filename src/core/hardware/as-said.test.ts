@@ -127,6 +127,12 @@ describe("a line as technicians say it", () => {
     ]);
     expect(quickLine("2x 12mm T8 security torx").hardware[0]).toMatchObject({ qty: 2, lengthMm: 12, drive: "TX8" });
     expect(quickLine("nut M8 17mm spanner").hardware).toEqual([{ kind: "nut", qty: 1, thread: "M8", drive: "AF17" }]);
+    expect(quickLine("M4x10 4x, M5x12 2x").hardware.map((h) => [h.qty, h.at])).toEqual([
+      [4, undefined],
+      [2, undefined],
+    ]);
+    expect(quickLine("seal, 20x32x7").hardware).toEqual([{ kind: "seal", qty: 1, thread: "20x32", lengthMm: 7 }]);
+    expect(quickLine("4x M4x16, with washers, 8 Nm").hardware.map((h) => h.tighten?.torqueNm)).toEqual([8, undefined]);
     expect(quickLine("nut & bolt M6").hardware.map((h) => h.kind)).toEqual(["nut", "screw"]);
     expect(quickLine("bearing 6202 2RS C3").hardware[0]).toMatchObject({ label: "6202-2RS" });
     expect(quickLine("needle bearing HK1012").hardware[0]).toMatchObject({ label: "HK1012" });
@@ -142,6 +148,9 @@ describe("a line as technicians say it", () => {
   });
   it.each([
     ["handful of washers", /how many/],
+    ["4 M4x12, 20 long", /so many, or how long/],
+    ["2 screws, 4 long", /how long they are, or so many more/],
+    ["4 M4x12, 2 nuts, TX20", /a piece of its own, or the drive/],
     ["6 screws but one missing", /all 6, or one of them/],
     ["3 or 4 washers", /which of the two/],
     ["6mm allen bolt", /how wide its key is, or how long/],

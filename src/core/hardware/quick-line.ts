@@ -1,4 +1,6 @@
 import type { Freeing } from "./freed";
+import { driveOfBefore, measureOfBefore } from "./line/goes-on";
+import { DRIVEN } from "./line/neighbours";
 import { readSegment } from "./line/piece";
 import type { Facts, Said } from "./line/saying";
 import { scan } from "./line/scan";
@@ -149,8 +151,8 @@ class Line {
     if (segment.joined) this.spans.push({ from: segment.joined.from, to: segment.joined.to, as: "joins" });
     if (!segment.tokens.length) return;
     if (this.isStacking && this.partOfStack(segment)) return;
-    const said = this.ofTheOneBefore(segment, readSegment(segment.tokens));
-    if (this.measureOfTheOneBefore(segment, said)) return;
+    const said = driveOfBefore(this.hardware.at(-1), segment, readSegment(segment.tokens));
+    if (this.goesOn(segment, said)) return;
     const refused = said.refused ?? this.outOfBounds(said);
     if (refused || said.isNot) {
       this.refuse(segment, refused ?? NOT_THERE);
@@ -161,6 +163,18 @@ class Line {
       return;
     }
     this.keep(segment, said);
+  }
+
+  /** More of the piece before, and nothing else: how long it is, how many there are. */
+  private goesOn(segment: Segment, said: Said): boolean {
+    const before = this.hardware.at(-1);
+    const more = before && measureOfBefore(before, this.wasCounted, segment, said);
+    if (!more) return false;
+    Object.assign(before, more.facts);
+    this.wasCounted ||= more.facts.qty !== undefined;
+    this.spans.push(...more.spans);
+    if (more.doubt) this.doubts.push({ piece: this.hardware.length - 1, says: more.doubt });
+    return true;
   }
 
   /** A stack that is said with plus ends at the comma; one that is said with commas at the semicolon. */
@@ -197,39 +211,6 @@ class Line {
     if (lengthMm !== undefined && lengthMm <= 0) return "a length of nothing";
     if (lengthMm !== undefined && lengthMm > LONGEST_MM) return `${lengthMm} mm is longer than anything on this bench: the maximum is ${LONGEST_MM} mm`;
     return undefined;
-  }
-
-  /** "M4 x 10, 3 off", "three torx 20, 25 long": how many, or how long, the one before is, where that was not said. */
-  private measureOfTheOneBefore({ joint, tokens }: Segment, { facts, qty, place, note, hasWords, spans }: Said): boolean {
-    const before = this.hardware.at(-1);
-    if (joint !== "comma" || !before || place || note.length || hasWords) return false;
-    const said = tokens.filter((t) => t.t !== "empty");
-    const [first, second] = said;
-    const isLong = said.length === 2 && (first?.t === "number" || first?.t === "length") && second?.t === "look" && second.look === "long";
-    if (isLong && before.lengthMm === undefined) {
-      before.lengthMm = first.t === "number" ? first.n : first.mm;
-      for (const t of said) this.spans.push({ from: t.from, to: t.to, as: "length" });
-      return true;
-    }
-    const isCount = qty !== undefined && said.length === 1 && first?.t === "count" && Object.keys(facts).length === 0;
-    if (!isCount || this.wasCounted) return false;
-    before.qty = qty;
-    this.wasCounted = true;
-    this.spans.push(...spans);
-    return true;
-  }
-
-  /** "Four M5x20 with hex 4": a drive that comes along with a screw is its own, and no other screw. */
-  private ofTheOneBefore({ joint, tokens }: Segment, said: Said): Said {
-    const { facts, qty, place } = said;
-    const before = this.hardware.at(-1);
-    // "6 mm allen bolt" names a piece of its own
-    const isNamed = tokens.some((t) => t.t === "kind");
-    const isDrive = !isNamed && Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && facts.drive !== undefined;
-    if ((joint !== "with" && joint !== "comma") || !isDrive || qty !== undefined || place || before?.kind !== facts.kind || before?.drive !== undefined)
-      return said;
-    const { kind: _kind, ...more } = facts;
-    return { ...said, facts: more, isOnlyMore: true };
   }
 
   /** Whether a part without a kind says more of the piece before it, counts more of its kind, or speaks of the step alone. */
@@ -270,7 +251,11 @@ class Line {
     if (facts.kind === undefined) {
       const before = this.hardware.at(-1);
       if (!before) return;
-      Object.assign(before, facts, facts.tighten ? { tighten: tighter(before.tighten, facts.tighten) } : {});
+      const { tighten, ...more } = facts;
+      Object.assign(before, more);
+      // a washer is not tightened: what is tightened lies before it
+      const turned = tighten && (this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind)) ?? before);
+      if (turned) turned.tighten = tighter(turned.tighten, tighten);
       for (const says of said.doubts) this.doubts.push({ piece: this.hardware.length - 1, says });
       return;
     }

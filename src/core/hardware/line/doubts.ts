@@ -1,9 +1,8 @@
 import { HARDWARE_NAMES, type HardwareKind } from "../kinds";
-import { FEW } from "./neighbours";
+import { DRIVEN, FEW } from "./neighbours";
 import type { Facts } from "./saying";
 
-/** What is turned by a driver or a wrench; and what has a head or a shape that is told. */
-const DRIVEN: readonly HardwareKind[] = ["screw", "nut", "clamp", "insert", "spacer", "plug", "other"];
+/** What has a head or a shape that is told. */
 const HEADED: readonly HardwareKind[] = ["screw", "nut", "rivet", "insert", "washer", "other"];
 /** A recess of this width belongs to a thread of M8 and more, mm. */
 const LARGE_HEX_MM = 7;

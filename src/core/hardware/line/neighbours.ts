@@ -24,6 +24,9 @@ export const MEASURES: Kinds = ["torque", "tight", "length"];
 /** What has three sizes: inside, outside, width, or width, height, length. */
 export const THREE_SIZES: readonly HardwareKind[] = ["seal", "key", "bearing", "spacer", "brush", "thrust-washer", "washer", "o-ring", "gasket", "disc-spring"];
 
+/** What is turned by a driver or a wrench. */
+export const DRIVEN: readonly HardwareKind[] = ["screw", "nut", "clamp", "insert", "spacer", "plug", "other"];
+
 /** So many of one kind are counted with a figure and a cross; more are a size. */
 export const FEW = 12;
 
