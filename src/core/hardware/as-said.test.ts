@@ -148,6 +148,7 @@ describe("a line as technicians say it", () => {
   });
   it.each([
     ["handful of washers", /how many/],
+    ["M4x12, 300 off", /300 off.*was not read/],
     ["4 M4x12, 20 long", /so many, or how long/],
     ["2 screws, 4 long", /how long they are, or so many more/],
     ["4 M4x12, 2 nuts, TX20", /a piece of its own, or the drive/],

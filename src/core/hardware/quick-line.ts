@@ -168,7 +168,7 @@ class Line {
   /** More of the piece before, and nothing else: how long it is, how many there are. */
   private goesOn(segment: Segment, said: Said): boolean {
     const before = this.hardware.at(-1);
-    const more = before && measureOfBefore(before, this.wasCounted, segment, said);
+    const more = before && !said.refused && !said.isNot && !this.outOfBounds(said) && measureOfBefore(before, this.wasCounted, segment, said);
     if (!more) return false;
     Object.assign(before, more.facts);
     this.wasCounted ||= more.facts.qty !== undefined;
