@@ -62,7 +62,8 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
                 <div className="flex items-center gap-6">
                   <TighteningOrder
                     count={line.words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0)}
-                    inARow={line.words.inARow === true}
+                    key={line.key}
+                    saidInARow={line.words.inARow === true}
                   />
                   <div className="flex flex-1 flex-wrap items-center gap-2">
                     {line.words.torqueNm !== undefined && (
