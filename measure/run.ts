@@ -11,7 +11,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { buffer } from "node:stream/consumers";
 import { serveBuilt, stop } from "../scripts/serve-built";
-import { identifyGear } from "../src/core/gear/index";
+import { identifyGear } from "../src/core/gear/identify/index";
 import { stripOf } from "../src/core/job/job-file";
 import { rebuildPlan } from "../src/core/order/rebuild-plan";
 import { solveTrain } from "../src/core/train/solve";

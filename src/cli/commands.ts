@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/index";
+import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/identify/index";
 import { hardwareInput, identifyHardware } from "@/core/hardware/bench/identify-hardware";
 import { cureInput, lockerAnswer } from "@/core/hardware/bench/locker";
 import { tighteningTorque, torqueInput } from "@/core/hardware/bench/tightening-torque";

@@ -12,6 +12,8 @@ export interface Gear {
   readonly helixAngleDeg: number;
   /** profile shift coefficient x, in modules */
   readonly profileShift: number;
+  /** how high the tooth stands over the reference circle without shift, in modules; 1 unless it is a stub tooth */
+  readonly addendum?: number;
 }
 
 export interface GearDimensions {
@@ -30,6 +32,9 @@ export interface GearDimensions {
 /** Addendum and dedendum of the basic rack in modules (ISO 53, profile A: c = 0.25). */
 export const ADDENDUM = 1;
 export const DEDENDUM = 1.25;
+
+/** How deep the tooth goes below the reference circle without shift, in modules: a quarter of a module more than it stands over it. */
+export const dedendumOf = (g: Pick<Gear, "addendum">): number => (g.addendum ?? ADDENDUM) + DEDENDUM - ADDENDUM;
 
 /** The involute function inv α = tan α − α, α in radians. inv(20°) = 0.014904. */
 export const involute = (alpha: number): number => Math.tan(alpha) - alpha;
@@ -57,7 +62,7 @@ export const transversePressureAngle = (g: Pick<Gear, "pressureAngleDeg" | "heli
   Math.atan(Math.tan(radians(g.pressureAngleDeg)) / Math.cos(radians(g.helixAngleDeg)));
 
 /**
- * The diameters and pitches of an external gear with addendum 1.0 m_n and dedendum 1.25 m_n.
+ * The diameters and pitches of an external gear with addendum 1.0 m_n (or its own) and dedendum 1.25 m_n.
  *
  * Formulas: ISO 21771, clauses 4.3 to 4.6. Refuses fewer than 4 teeth, a module that is not above 0, a pressure angle
  * outside 5 to 45°, a helix of 80° or more.
@@ -72,8 +77,8 @@ export function gearDimensions(g: Gear): GearDimensions {
   return {
     referenceDiameterMm: d,
     baseDiameterMm: d * Math.cos(alphaT),
-    tipDiameterMm: d + 2 * g.moduleMm * (ADDENDUM + g.profileShift),
-    rootDiameterMm: d - 2 * g.moduleMm * (DEDENDUM - g.profileShift),
+    tipDiameterMm: d + 2 * g.moduleMm * ((g.addendum ?? ADDENDUM) + g.profileShift),
+    rootDiameterMm: d - 2 * g.moduleMm * (dedendumOf(g) - g.profileShift),
     transverseModuleMm: g.moduleMm / cosBeta,
     transversePressureAngleDeg: degrees(alphaT),
     normalBasePitchMm: Math.PI * g.moduleMm * Math.cos(radians(g.pressureAngleDeg)),

@@ -15,7 +15,7 @@ export function flatJawsShare(g: Omit<Gear, "moduleMm">): number {
   const alphaT = transversePressureAngle(g);
   const cosBeta = Math.cos(radians(g.helixAngleDeg));
   const reference = g.teeth / cosBeta;
-  const cosTip = Math.min(1, (reference * Math.cos(alphaT)) / (reference + 2 * (1 + g.profileShift)));
+  const cosTip = Math.min(1, (reference * Math.cos(alphaT)) / (reference + 2 * ((g.addendum ?? 1) + g.profileShift)));
   const delta = (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth + involute(alphaT) - involute(Math.acos(cosTip));
   return (1 + Math.cos(Math.PI / g.teeth - Math.max(0, delta))) / 2;
 }

@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Gear, gearDimensions } from "./dimensions";
 import { flatJawsShare, tipDiameterFromFlatJaws } from "./jaws-across";
-import { gearOutline, toothFlank, toothOutline } from "./outline";
+import { gearOutline, involuteStartRadius, toothFlank, toothOutline } from "./outline";
 import { overPins } from "./over-pins";
-import { bestSpanTeeth, faceWideEnough, spanOver } from "./span-measurement";
+import { bestSpanTeeth, faceWideEnough, spanContactRadius, spanOver, spanTeeth } from "./span-measurement";
 
 const gears = fc.record({
   teeth: fc.integer({ min: 12, max: 120 }),
@@ -39,6 +39,40 @@ describe("span over k teeth", () => {
         expect(touch(best)).toBeLessThanOrEqual(Math.min(touch(best + 1), best > 2 ? touch(best - 1) : Number.POSITIVE_INFINITY) + 0.35);
       }),
     );
+  });
+
+  it("touches the involute, between fillet and tip, wherever any count does; also with a steep helix", () => {
+    const steep = fc.record({
+      teeth: fc.integer({ min: 10, max: 90 }),
+      moduleMm: fc.constantFrom(0.5, 1, 2),
+      pressureAngleDeg: fc.constantFrom(14.5, 17.5, 20, 25),
+      helixAngleDeg: fc.constantFrom(0, 10, 20, 30, 40),
+      profileShift: fc.constantFrom(-0.2, 0, 0.2, 0.4),
+      addendum: fc.constantFrom(1, 0.8),
+    });
+    fc.assert(
+      fc.property(steep, (g) => {
+        const k = bestSpanTeeth(g);
+        const r = spanContactRadius(g, k);
+        if (!spanTeeth(g).some((n) => n >= 2)) return;
+        expect(r).toBeGreaterThanOrEqual(involuteStartRadius(g) - 1e-9);
+        expect(r).toBeLessThanOrEqual(gearDimensions(g).tipDiameterMm / 2);
+      }),
+    );
+  });
+
+  it("at 30° counts with the helix: more teeth between the jaws, the steeper it is", () => {
+    // z = 40, 30°: α_t = 22.796°, β_b = 28.024°; (40/π)(0.42027/0.77925 − 0.022394) + 0.5 = 7.08
+    expect(bestSpanTeeth(spur(40, { helixAngleDeg: 30 }))).toBe(7);
+    expect(bestSpanTeeth(spur(40))).toBe(5);
+  });
+
+  it("the contact is where the drawn flank has the jaw as its tangent", () => {
+    const g = spur(41);
+    const r = spanContactRadius(g, 5);
+    // half the span is the length of the base tangent from its foot to the flank
+    const { baseDiameterMm } = gearDimensions(g);
+    expect(Math.sqrt(r * r - (baseDiameterMm / 2) ** 2)).toBeCloseTo(spanOver(g, 5) / 2, 9);
   });
 
   it("asks a helical gear for face enough", () => {

@@ -1,5 +1,5 @@
 import { radians } from "../quantity/units";
-import { DEDENDUM, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import { dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
 
 /** A point in the transverse plane, mm, gear centre at the origin. */
 export type Point = readonly [x: number, y: number];
@@ -53,7 +53,7 @@ export function toothFlank(g: Gear, points = 24): FlankPoint[] {
  * on the rack's straight flank has cut an involute. Where the straight flank reaches past the interference point (undercut), that is the base circle.
  */
 function rackTrochoid(g: Gear, r: number, mt: number, alphaT: number): { trochoid: FlankPoint[]; involuteFromR: number } {
-  const depth = DEDENDUM * g.moduleMm;
+  const depth = dedendumOf(g) * g.moduleMm;
   const halfAtTip = (Math.PI * mt) / 4 - depth * Math.tan(alphaT);
   // the largest rounding that still leaves a flat on the rack's tip
   const room = halfAtTip / (1 / Math.cos(alphaT) - Math.tan(alphaT));

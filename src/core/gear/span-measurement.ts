@@ -1,5 +1,6 @@
 import { radians } from "../quantity/units";
-import { type Gear, involute, transversePressureAngle } from "./dimensions";
+import { type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import { involuteStartRadius } from "./outline";
 
 /**
  * Span over k teeth (base tangent length) W_k, mm: what caliper jaws read that touch the outer flanks of k teeth.
@@ -16,14 +17,48 @@ export function spanOver(g: Gear, k: number): number {
 }
 
 /**
- * The number of teeth to measure over, so that the jaws touch near the middle of the flanks:
- * k ≈ z α_t/π + 0.5 + 2 x tan α_n/π, rounded, at least 2.
+ * Where flat jaws over k teeth touch: the radius of the contact points, mm, in the transverse plane.
+ *
+ * r² = r_b² + (W_k cos β_b/2)²: the base tangent touches the base cylinder in the middle, and leans by β_b.
+ */
+export function spanContactRadius(g: Gear, k: number): number {
+  return Math.hypot(gearDimensions(g).baseDiameterMm / 2, (spanOver(g, k) * cosBaseHelix(g)) / 2);
+}
+
+/** cos β_b; sin β_b = sin β cos α_n (ISO 21771, 4.3.7). */
+const cosBaseHelix = (g: Pick<Gear, "helixAngleDeg" | "pressureAngleDeg">): number =>
+  Math.sqrt(1 - (Math.sin(radians(g.helixAngleDeg)) * Math.cos(radians(g.pressureAngleDeg))) ** 2);
+
+/**
+ * The counts of teeth over which flat jaws touch the involute of this gear: outside the fillet, inside the tips (less a twentieth of a module, where edges are rounded).
+ * Empty where no count does.
+ */
+export function spanTeeth(g: Omit<Gear, "moduleMm">): number[] {
+  const one: Gear = { ...g, moduleMm: 1 };
+  const [from, to] = [involuteStartRadius(one), gearDimensions(one).tipDiameterMm / 2 - 0.05];
+  const out: number[] = [];
+  for (let k = 1; k < g.teeth; k++) {
+    const r = spanContactRadius(one, k);
+    if (r > to) break;
+    if (r >= from) out.push(k);
+  }
+  return out;
+}
+
+/**
+ * The number of teeth to measure over, so that the jaws touch nearest to the pitch cylinder d + 2 x m_n, where flanks wear and are relieved least.
+ *
+ * k = (z/π) [tan α_vt/cos² β_b − 2 x tan α_n/z − inv α_t] + 0.5 with cos α_vt = z cos α_t/(z + 2 x cos β) (DIN 3960), rounded; then the nearest count whose contact lies on the involute. At least 2, as over one tooth jaws rock.
  *
  * @example bestSpanTeeth({ teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 }) // 5
  */
 export function bestSpanTeeth(g: Omit<Gear, "moduleMm">): number {
-  const k = (g.teeth * transversePressureAngle(g)) / Math.PI + 0.5 + (2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / Math.PI;
-  return Math.max(2, Math.round(k));
+  const { teeth: z, profileShift: x } = g;
+  const alphaT = transversePressureAngle(g);
+  const alphaV = Math.acos(Math.min(1, (z * Math.cos(alphaT)) / (z + 2 * x * Math.cos(radians(g.helixAngleDeg)))));
+  const ideal = (z / Math.PI) * (Math.tan(alphaV) / cosBaseHelix(g) ** 2 - (2 * x * Math.tan(radians(g.pressureAngleDeg))) / z - involute(alphaT)) + 0.5;
+  const allowed = spanTeeth(g).filter((k) => k >= 2);
+  return allowed.length ? allowed.reduce((a, b) => (Math.abs(b - ideal) < Math.abs(a - ideal) ? b : a)) : Math.max(2, Math.round(ideal));
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { GearKind } from "@/core/gear/gear-kind";
-import { type BevelInput, type IdentifyInput, identifyBevel, identifyGear, identifyWorm, type NextReading, type WormInput } from "@/core/gear/index";
+import { type BevelInput, type IdentifyInput, identifyBevel, identifyGear, identifyWorm, type NextReading, type WormInput } from "@/core/gear/identify/index";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import type { Reading } from "@/core/job/reading";

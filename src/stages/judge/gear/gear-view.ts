@@ -2,7 +2,6 @@ import type { GearKind } from "@/core/gear/gear-kind";
 import {
   bestSpanTeeth,
   type Gear,
-  type NextReading,
   type PairAnswer,
   pairOf,
   type SizeRow,
@@ -11,6 +10,7 @@ import {
   tipDiameterFromFlatJaws,
   toothLoss,
 } from "@/core/gear/index";
+import type { NextReading } from "@/core/gear/identify/index";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import type { Hypothesis } from "./identify-input";
+import type { Hypothesis } from "./input";
 import { nextReading } from "./next-reading";
-import { DIAMETRAL_PITCHES, MODULES_ROW_I, MODULES_ROW_II, TOOTH_SIZES } from "./standard-sizes";
+import { DIAMETRAL_PITCHES, FINE_MODULES_ROW_II, METRIC_FORMS, MODULES_ROW_I, MODULES_ROW_II, TOOTH_SIZES } from "./standard-sizes";
 
 describe("standard tooth sizes", () => {
   it("rise, and stand in one row only", () => {
@@ -17,8 +17,16 @@ describe("standard tooth sizes", () => {
       expect(Math.abs(m / (renard[i] as number) - 1)).toBeLessThan(0.065);
     });
   });
-  it("come at both pressure angles, the usual one first, as modules and as whole pitches of the inch", () => {
-    expect(TOOTH_SIZES.length).toBe(2 * (MODULES_ROW_I.length + MODULES_ROW_II.length + DIAMETRAL_PITCHES.length));
+  it("below 1 mm a second row stands in DIN 780-1 alone, and no gear is taken to be of it", () => {
+    for (const m of FINE_MODULES_ROW_II) expect(TOOTH_SIZES.some((s) => s.moduleMm === m)).toBe(false);
+  });
+  it("come in every form, 20° full depth the most usual, as modules and as whole pitches of the inch", () => {
+    for (const m of [0.5, 1, 1.375, 25.4 / 24]) {
+      const forms = TOOTH_SIZES.filter((s) => s.moduleMm === m);
+      expect(forms.map((f) => `${f.pressureAngleDeg} ${f.addendum}`).sort()).toEqual(["14.5 1", "15 1", "17.5 1", "20 0.8", "20 1", "25 0.8", "25 1"]);
+      expect(forms.reduce((a, b) => (b.prior > a.prior ? b : a))).toMatchObject({ pressureAngleDeg: 20, addendum: 1 });
+    }
+    expect(METRIC_FORMS.reduce((sum, f) => sum + f.prior, 0)).toBeCloseTo(1, 9);
     for (const s of TOOTH_SIZES) {
       expect(s.prior).toBeGreaterThan(0);
       if (s.system === "diametral-pitch") expect(s.moduleMm * (s.diametralPitch as number)).toBeCloseTo(25.4, 9);
@@ -35,6 +43,8 @@ describe("the next reading", () => {
     pressureAngle: 20,
     helixAngle: 0,
     profileShift: 0,
+    addendum: 1,
+    tips: "as made",
     probability,
     residuals: [],
     ...more,

@@ -1,6 +1,7 @@
 import { z } from "zod";
-import type { Frozen } from "../frozen";
-import { measuredInput } from "../quantity/measured";
+import type { Frozen } from "../../frozen";
+import { measuredInput } from "../../quantity/measured";
+import { making } from "../as-made";
 import type { Residual } from "./ranked";
 import type { ToothSize } from "./standard-sizes";
 
@@ -26,18 +27,36 @@ export const identifyInput = z.strictObject({
   /** the tooth of the gear it is known to mesh with, which was named before */
   meshesWith: z.strictObject({ module: z.number().positive(), pressureAngle: z.number(), helixAngle: z.number() }).optional(),
   tipsWorn: z.boolean().optional(),
+  /** how it was made, which tells by how much its teeth are thinned */
+  making: making.optional(),
 });
 export type IdentifyInput = Frozen<z.infer<typeof identifyInput>>;
 
 /** A tooth that the readings allow, and how probable it is. */
 export interface Hypothesis {
-  readonly system: ToothSize["system"];
+  /** free: no standard tooth; its module is what was measured */
+  readonly system: ToothSize["system"] | "free";
   readonly module: number;
   readonly diametralPitch: number | null;
   readonly teeth: number;
   readonly pressureAngle: number;
   readonly helixAngle: number;
   readonly profileShift: number;
+  /** how high the tooth stands over the reference circle without shift, in modules: 1, or 0.8 for a stub */
+  readonly addendum: number;
+  /** what becomes of tips: as made (a little low), topped (a shifted pinion with a land left on its tips), or worn */
+  readonly tips: "as made" | "topped" | "worn";
   readonly probability: number;
+  /** everything that was used, against what a gear of this name and making is expected to show */
   readonly residuals: readonly Residual[];
+}
+
+/** Readings that cannot all be true: which one is likely to be the slip, and why. */
+export interface Doubt {
+  /** its place in the input: "tipDiameter", "spans[1]", "teeth", "helixAngle", "kind", "units" */
+  readonly reading: string;
+  /** a sentence for the bench */
+  readonly why: string;
+  /** how likely it is that this is the slip, 0 to 1 */
+  readonly probability: number;
 }

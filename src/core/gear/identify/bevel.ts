@@ -1,11 +1,11 @@
 import { z } from "zod";
-import { Fault } from "../fault";
-import type { Frozen } from "../frozen";
-import { measured, measuredInput } from "../quantity/measured";
-import { degrees, radians } from "../quantity/units";
+import { Fault } from "../../fault";
+import type { Frozen } from "../../frozen";
+import { measured, measuredInput } from "../../quantity/measured";
+import { degrees, radians } from "../../quantity/units";
 import { type Residual, ranked, residual } from "./ranked";
-import { overShift, type ShiftRow } from "./shift-integral";
-import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
+import { overShift, parabolaOf, type ShiftPrior, type ShiftRow, shiftPrior } from "./over-shift";
+import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
 const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
 
@@ -76,14 +76,14 @@ export function identifyBevel(input: BevelInput): BevelHypothesis[] {
   const depth = input.wholeDepth === undefined ? undefined : measured(input.wholeDepth, U.depth);
   const face = input.faceAngle === undefined ? undefined : measured(input.faceAngle, U.face);
   const mates = input.mateTeeth == null ? Array.from({ length: 113 }, (_, i) => i + 8) : [input.mateTeeth];
-  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20).flatMap((size) =>
+  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH).flatMap((size) =>
     mates.map((mateTeeth) => {
       const m = size.moduleMm;
       const cone = pitchConeAngle(teeth, mateTeeth, shaftAngle);
       const cos = Math.cos(radians(cone));
       const rows: ShiftRow[] = [];
       if (tip) rows.push({ at0: teeth * m + 2 * m * cos, slope: 2 * m * cos, seen: tip.value, u: tip.u });
-      const { log, x } = overShift(rows, { none: mateTeeth === teeth ? 0.9 : 0.5 });
+      const { log, x } = overShift(parabolaOf(rows), bevelShifts(teeth, mateTeeth));
       const u = depth ? Math.hypot(depth.u, DEPTH.u * m) : 1;
       const byDepth = depth ? -0.5 * ((depth.value - DEPTH.by * m) / u) ** 2 - Math.log(u) : 0;
       const coneDistance = (teeth * m) / (2 * Math.sin(radians(cone)));
@@ -114,6 +114,10 @@ export function identifyBevel(input: BevelInput): BevelHypothesis[] {
     };
   });
 }
+
+/** Pinions of unequal pairs are lengthened and their wheels shortened by as much; equal gears hardly ever. */
+const bevelShifts = (teeth: number, mateTeeth: number): ShiftPrior =>
+  teeth === mateTeeth ? shiftPrior(0.9, 0, 0.15) : shiftPrior(0.5, teeth < mateTeeth ? 0.15 : -0.15, 0.2);
 
 /** The face over the tips leans by the addendum angle more than the pitch cone: δ_a = δ + atan(m (1 + x)/R), degrees. */
 const faceAngleOf = (coneDeg: number, coneDistance: number, m: number, x: number): number => coneDeg + degrees(Math.atan((m * (1 + x)) / coneDistance));

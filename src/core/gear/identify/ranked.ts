@@ -1,4 +1,4 @@
-import type { Measured } from "../quantity/measured";
+import type { Measured } from "../../quantity/measured";
 
 export interface Residual {
   readonly what: string;
@@ -13,13 +13,18 @@ export function residual(what: string, seen: Measured | undefined, expected: num
   return [{ what, measured: seen.value, expected: Math.round(expected * 1000) / 1000, sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10 }];
 }
 
-/** Weights in log as probabilities: the likeliest first, at most eight, none below one in ten thousand. */
-export function ranked<T extends { readonly log: number }>(weighed: readonly T[]): { readonly of: T; readonly probability: number }[] {
+/**
+ * Weights in log as probabilities: the likeliest first, at most eight, none below one in ten thousand.
+ *
+ * @param blunt an exponent up to 1 that takes the edge off: how usual each thing is, and how far a caliper spreads, is itself known only about, and a weight worked out from such figures is surer than it should be
+ */
+export function ranked<T extends { readonly log: number }>(weighed: readonly T[], blunt = 1): { readonly of: T; readonly probability: number }[] {
   const possible = weighed.filter((w) => w.log > Number.NEGATIVE_INFINITY);
   const best = Math.max(...possible.map((w) => w.log));
-  const total = possible.reduce((sum, w) => sum + Math.exp(w.log - best), 0);
+  const weight = (w: T): number => Math.exp(blunt * (w.log - best));
+  const total = possible.reduce((sum, w) => sum + weight(w), 0);
   return possible
-    .map((of) => ({ of, probability: Math.exp(of.log - best) / total }))
+    .map((of) => ({ of, probability: weight(of) / total }))
     .filter((h) => h.probability > 1e-4)
     .sort((a, b) => b.probability - a.probability)
     .slice(0, 8);

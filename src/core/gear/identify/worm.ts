@@ -1,11 +1,11 @@
 import { z } from "zod";
-import { Fault } from "../fault";
-import type { Frozen } from "../frozen";
-import { measured, measuredInput } from "../quantity/measured";
-import { degrees } from "../quantity/units";
+import { Fault } from "../../fault";
+import type { Frozen } from "../../frozen";
+import { measured, measuredInput } from "../../quantity/measured";
+import { degrees } from "../../quantity/units";
 import { type Residual, ranked, residual } from "./ranked";
-import { overShift, type ShiftRow } from "./shift-integral";
-import { TOOTH_SIZES, type ToothSize } from "./standard-sizes";
+import { overShift, parabolaOf, type ShiftRow, shiftPrior } from "./over-shift";
+import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
 const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
 
@@ -46,6 +46,9 @@ export interface WormHypothesis {
   readonly residuals: readonly Residual[];
 }
 
+/** A worm set is brought to a round centre distance by shifting its wheel either way. */
+const WHEEL_SHIFTS = shiftPrior(0.6, 0, 0.3);
+
 const U = { tip: 0.03, pitch: 0.05, throat: 0.08, centre: 0.05 } as const;
 
 /**
@@ -68,13 +71,13 @@ export function identifyWorm(input: WormInput): WormHypothesis[] {
       "there is too little to go on: measure along the worm over several threads, or count the wheel's teeth and measure its throat",
     );
   const z2 = input.wheelTeeth ?? 0;
-  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20).map((size) => {
+  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH).map((size) => {
     const m = size.moduleMm;
     const d1 = tip ? tip.value - 2 * m : null;
     const rows: ShiftRow[] = [];
     if (throat) rows.push({ at0: z2 * m + 2 * m, slope: 2 * m, seen: throat.value, u: throat.u });
     if (centre && d1 !== null) rows.push({ at0: (d1 + z2 * m) / 2, slope: m, seen: centre.value, u: Math.hypot(centre.u, (tip?.u ?? 0) / 2) });
-    const shift = rows.length ? overShift(rows, { none: 0.6 }) : { log: 0, x: 0 };
+    const shift = rows.length ? overShift(parabolaOf(rows), WHEEL_SHIFTS) : { log: 0, x: 0 };
     const byPitch = pitch ? -0.5 * ((pitch.value - pitch.threads * Math.PI * m) / pitch.u) ** 2 : 0;
     // a worm thinner than its root, or far thicker than any, is none
     const possible = d1 === null || (d1 > 2.8 * m && d1 < 40 * m) ? 0 : -1e3;

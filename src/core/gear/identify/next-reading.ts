@@ -1,9 +1,9 @@
-import { radians } from "../quantity/units";
-import type { Gear } from "./dimensions";
-import type { Hypothesis, IdentifyInput } from "./identify-input";
-import { measuringPin } from "./measuring-pins";
-import { overPins } from "./over-pins";
-import { bestSpanTeeth, spanOver } from "./span-measurement";
+import { radians } from "../../quantity/units";
+import type { Gear } from "../dimensions";
+import type { Doubt, Hypothesis, IdentifyInput } from "./input";
+import { measuringPin } from "../measuring-pins";
+import { overPins } from "../over-pins";
+import { bestSpanTeeth, spanOver } from "../span-measurement";
 
 export interface NextReading {
   readonly take: string;
@@ -30,7 +30,7 @@ const SURE = 0.985;
  * The reading that would settle most: for each that could be taken, how sure the first answer would be on average after it,
  * if each hypothesis in turn were the truth. Null when the first answer is sure already, or nothing would lift it by a hundredth.
  */
-export function nextReading(input: IdentifyInput, hypotheses: readonly Hypothesis[]): NextReading | null {
+export function nextReading(input: IdentifyInput, hypotheses: readonly Hypothesis[], doubts: readonly Doubt[] = []): NextReading | null {
   const first = hypotheses[0];
   if (!first || first.probability > SURE) return null;
   const gears = hypotheses.map(asGear);
@@ -121,4 +121,5 @@ const asGear = (h: Hypothesis): Gear => ({
   pressureAngleDeg: h.pressureAngle,
   helixAngleDeg: h.helixAngle,
   profileShift: h.profileShift,
+  addendum: h.addendum,
 });
