@@ -56,5 +56,8 @@ export const WORN_TIPS = { value: 0.25, u: 0.2 } as const;
 /** How often tips are worn although nobody said so. */
 export const WORN_SHARE = 0.02;
 
+/** How often the flanks of a gear that comes to a bench are worn, and by how much its spans are low then beside the thinning, in modules. */
+export const WORN_FLANKS = { share: 0.1, value: 0.12, u: 0.08 } as const;
+
 /** How far the root lies from 1.25 modules below the reference circle, in modules on the diameter: racks A to D of ISO 53 have a clearance of 0.25 to 0.4. */
 export const ROOT_SPREAD = 0.1;

@@ -127,6 +127,7 @@ function hypothesis(w: Weighed, probability: number, input: IdentifyInput): Hypo
     profileShift: w.profileShift,
     addendum,
     tips: w.noise.state.says,
+    flanks: w.noise.state.flanks,
     probability,
     residuals: residualsOf(w, gear, input),
   };

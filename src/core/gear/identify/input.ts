@@ -46,6 +46,8 @@ export interface Hypothesis {
   readonly addendum: number;
   /** what becomes of tips: as made (a little low), topped (a shifted pinion with a land left on its tips), or worn */
   readonly tips: "as made" | "topped" | "worn";
+  /** whether its spans are as low as a new gear's, or lower */
+  readonly flanks: "as made" | "worn";
   readonly probability: number;
   /** everything that was used, against what a gear of this name and making is expected to show */
   readonly residuals: readonly Residual[];

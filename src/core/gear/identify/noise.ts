@@ -1,9 +1,11 @@
 import type { Measured } from "../../quantity/measured";
-import { AS_MADE, type Making, thinnedBy, TOPPED, toppedShare, UNTHINNED, WORN_SHARE, WORN_TIPS } from "../as-made";
+import { AS_MADE, type Making, thinnedBy, TOPPED, toppedShare, UNTHINNED, WORN_FLANKS, WORN_SHARE, WORN_TIPS } from "../as-made";
 import type { Reading, ToothAt } from "./readings";
 
 /** What has become of the tips and flanks: how usual it is, by how much tip diameter and spans are low, mm, and how much of the shift the tips follow. */
 export interface ToothState extends TipState {
+  readonly flanks: "as made" | "worn";
+  /** by how much a span is low, mm */
   readonly thinned: Measured;
 }
 interface TipState {
@@ -17,15 +19,22 @@ interface TipState {
 /** The shift that a topped pinion is taken to have where only the spread is asked for. */
 const USUAL_SHIFT = 0.35;
 
-/** The states that a new gear of so many teeth may be in: its tips as made, topped or worn, its flanks thinned or not. One each, where no reading touches them. */
+/** The states that a new gear of so many teeth may be in: its tips as made, topped or worn, its flanks thinned, not thinned, or worn. One each, where no reading touches them. */
 export function toothStates(t: { readonly teeth: number; readonly moduleMm: number }, how: Making, readings: readonly Reading[], saidWorn: boolean): ToothState[] {
   const thinned = thinnedBy(t.moduleMm, how);
   const tips = tipStates(t, how, readings, saidWorn);
-  if (!readings.some((r) => r.atFlanks)) return tips.map((s) => ({ ...s, thinned }));
-  const not = { value: 0, u: UNTHINNED.u * Math.sqrt(t.moduleMm) };
+  const made = { flanks: "as made", thinned } as const;
+  if (!readings.some((r) => r.atFlanks)) return tips.map((s) => ({ ...s, ...made }));
+  const sound = 1 - WORN_FLANKS.share;
+  const not = { flanks: "as made", thinned: { value: 0, u: UNTHINNED.u * Math.sqrt(t.moduleMm) } } as const;
+  const worn = {
+    flanks: "worn",
+    thinned: { value: thinned.value + WORN_FLANKS.value * t.moduleMm, u: Math.hypot(thinned.u, WORN_FLANKS.u * t.moduleMm) },
+  } as const;
   return tips.flatMap((s) => [
-    { ...s, log: s.log + Math.log(1 - UNTHINNED.share), thinned },
-    ...(s.says === "worn" && !saidWorn ? [] : [{ ...s, log: s.log + Math.log(UNTHINNED.share), thinned: not }]),
+    { ...s, ...made, log: s.log + Math.log(sound * (1 - UNTHINNED.share)) },
+    ...(s.says === "worn" && !saidWorn ? [] : [{ ...s, ...not, log: s.log + Math.log(sound * UNTHINNED.share) }]),
+    { ...s, ...worn, log: s.log + Math.log(WORN_FLANKS.share) },
   ]);
 }
 

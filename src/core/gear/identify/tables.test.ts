@@ -45,6 +45,7 @@ describe("the next reading", () => {
     profileShift: 0,
     addendum: 1,
     tips: "as made",
+    flanks: "as made",
     probability,
     residuals: [],
     ...more,
