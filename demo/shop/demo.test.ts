@@ -1,7 +1,8 @@
 import { existsSync, readdirSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
-import { gearDimensions, identifyGear, spanOver } from "../../src/core/gear/index";
+import { identifyGear } from "../../src/core/gear/identify/index";
+import { gearDimensions, spanOver } from "../../src/core/gear/index";
 import { stripOf } from "../../src/core/job/job-file";
 import { rebuildPlan } from "../../src/core/order/rebuild-plan";
 import { scenes } from "../pictures/scenes";

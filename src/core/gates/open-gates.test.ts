@@ -106,9 +106,11 @@ describe("judging", () => {
   });
   it("renews both of a pair unless the mate measures within limit", () => {
     expect(pairRule(undefined, 1).renewBoth).toBe(true);
-    expect(pairRule(0.11, 1)).toMatchObject({ renewBoth: true, says: expect.stringContaining("0.11 mm") });
-    expect(pairRule(0.03, 1).renewBoth).toBe(false);
-    expect(pairRule(0.08, 2).renewBoth).toBe(false);
+    expect(pairRule({ value: 0.11, u: 0.03 }, 1)).toMatchObject({ renewBoth: true, says: expect.stringContaining("0.11 mm") });
+    expect(pairRule({ value: 0.03, u: 0.03 }, 1).renewBoth).toBe(false);
+    expect(pairRule({ value: 0.08, u: 0.03 }, 2).renewBoth).toBe(false);
+    // more than the limit, and no more than new gears differ by: nobody can tell
+    expect(pairRule({ value: 0.055, u: 0.03 }, 1).says).toMatch(/cannot be told. Look for a step/);
   });
   it("guesses how a thing came off", () => {
     expect(likelyAction("base plate", [])).toBe("lift-off");

@@ -1,8 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { pairRule } from "../judge/failure-modes";
+import { MAKINGS } from "./as-made";
+import { spanWhenNew } from "./as-new";
 import { BORE_FORMS, borePath } from "./bore-form";
 import { type Gear, gearDimensions } from "./dimensions";
 import { gearFace } from "./face";
+import { makingNotes } from "./making";
 import { sizesCompared } from "./sizes-compared";
 import { bestSpanTeeth, spanOver } from "./span-measurement";
 import { toothLoss } from "./tooth-loss";
@@ -83,20 +87,39 @@ describe("sizes wanted and found", () => {
   });
 });
 
+describe("one reference for wear", () => {
+  it("a gear made by our own sheet is sound: as it came, as a mate, and by its sizes", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 12, max: 60 }), fc.constantFrom(0.5, 0.8, 1, 1.5, 2, 3), fc.constantFrom(...MAKINGS), (z, moduleMm, how) => {
+        const g = gear(z, { moduleMm });
+        const k = bestSpanTeeth(g);
+        const note = makingNotes({ ...g, boreMm: 4, faceWidthMm: 8 }, undefined, how).find((n) => n.what === `span over ${k}`);
+        const [, low, high] = /reads ([\d.]+) to ([\d.]+) mm/.exec(note?.says ?? "") ?? [];
+        for (const span of [Number(low), Number(high)]) {
+          const seen = { teeth: k, value: span, u: 0.02 };
+          expect(pairRule(toothLoss(g, [seen], { making: how }) ?? undefined, moduleMm).says).not.toMatch(/renew both\. A worn/);
+          expect(sizesCompared(g, [{ what: "span", ...seen }], how).find((r) => r.what === `span over ${k}`)?.ok).toBe(true);
+        }
+      }),
+    );
+  });
+});
+
 describe("tooth lost", () => {
-  it("is the span's nominal less its reading", () => {
+  it("is a new gear's span less its reading: nominal, less the thinning", () => {
     const g = gear(30);
     const k = bestSpanTeeth(g);
-    const loss = toothLoss(g, [{ teeth: k, value: spanOver(g, k) - 0.14, u: 0.02 }]);
+    const loss = toothLoss(g, [{ teeth: k, value: spanOver(g, k) - 0.19, u: 0.02 }]);
     expect(loss?.value).toBeCloseTo(0.14, 9);
-    expect(loss?.says).toBe(`span over ${k} teeth has lost 0.14 mm`);
+    expect(loss?.says).toBe(`span over ${k} teeth has lost 0.14 mm against a new one`);
     expect(toothLoss(g, [])).toBeNull();
   });
   it("a shifted pinion is no worn one: its tips tell", () => {
     fc.assert(
       fc.property(fc.integer({ min: 9, max: 24 }), fc.constantFrom(0, 0.2, 0.4, 0.6), fc.double({ min: 0, max: 0.3, noNaN: true }), (z, x, worn) => {
         const g = gear(z, { profileShift: x });
-        const loss = toothLoss(gear(z), [{ teeth: 2, value: spanOver(g, 2) - worn, u: 0.02 }], { value: gearDimensions(g).tipDiameterMm - 0.02, u: 0.03 });
+        const fresh = spanWhenNew(g, 2).value;
+        const loss = toothLoss(gear(z), [{ teeth: 2, value: fresh - worn, u: 0.02 }], { tip: { value: gearDimensions(g).tipDiameterMm - 0.04, u: 0.03 } });
         expect(loss?.profileShift).toBeCloseTo(x, 9);
         expect(loss?.value).toBeCloseTo(worn, 6);
       }),

@@ -1,5 +1,8 @@
 import { isPlastic } from "../hardware/material";
+import type { Measured } from "../quantity/measured";
 import { degrees } from "../quantity/units";
+import type { Making } from "./as-made";
+import { overPinsWhenNew, spanWhenNew } from "./as-new";
 import { bestSpanTeeth, gearDimensions, measuringPin, overPins, spanOver } from "./index";
 import { type GearToMake, twistOf } from "./solid";
 
@@ -12,12 +15,15 @@ export interface MakingNote {
 
 const mm = (x: number, n = 2): string => `${x.toFixed(n)} mm`;
 
+const between = ({ value, u }: Measured): string => `${(value - u).toFixed(2)} to ${mm(value + u)}`;
+
 /**
  * Everything for making a gear, by printing, by cutting or on a hob: its numbers, the sizes to check it by, and what whoever makes it should know.
  *
  * @param material of the old one
+ * @param how it will be made: by how much its teeth are thinned, as in {@link spanWhenNew}
  */
-export function makingNotes(g: GearToMake, material?: string): MakingNote[] {
+export function makingNotes(g: GearToMake, material?: string, how: Making = "unknown"): MakingNote[] {
   const d = gearDimensions(g);
   const span = bestSpanTeeth(g);
   const pin = measuringPin(g);
@@ -38,8 +44,12 @@ export function makingNotes(g: GearToMake, material?: string): MakingNote[] {
     { what: "profile shift", figure: g.profileShift.toFixed(2), says: "in modules, as measured" },
     { what: "tip diameter", figure: mm(d.tipDiameterMm) },
     { what: "root diameter", figure: mm(d.rootDiameterMm) },
-    { what: `span over ${span}`, figure: mm(spanOver(g, span), 3), says: "less 0.05 to 0.1 mm for backlash: check it by this" },
-    ...(pin ? [{ what: `over ${pin} mm pins`, figure: mm(overPins(g, pin), 3) }] : []),
+    {
+      what: `span over ${span}`,
+      figure: mm(spanOver(g, span), 3),
+      says: `without backlash; thinned as gears are it reads ${between(spanWhenNew(g, span, how))}: check it by this`,
+    },
+    ...(pin ? [{ what: `over ${pin} mm pins`, figure: mm(overPins(g, pin), 3), says: `thinned ${between(overPinsWhenNew(g, pin, how))}` }] : []),
     { what: "face width", figure: mm(g.faceWidthMm) },
     {
       what: "bore",

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
+import { making } from "../gear/as-made";
 import { BORE_FORMS } from "../gear/bore-form";
 import { GEAR_KINDS } from "../gear/gear-kind";
 import { ref, text } from "./written";
@@ -14,6 +15,8 @@ export const gearNotes = z.strictObject({
   hand: z.enum(["left", "right"]).optional(),
   boreForm: z.enum(["", ...BORE_FORMS]).optional(),
   tipsWorn: z.boolean().optional(),
+  /** how it was made: by how much new teeth are thinned */
+  making: making.optional(),
   mateTeeth: count.min(1, "a gear has 4 teeth or more, a worm 1 start or more").optional(),
   /** the part it meshes with */
   mate: ref.optional(),
@@ -36,6 +39,7 @@ const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom">, stri
   hand: "hand",
   boreForm: "bore form",
   tipsWorn: "worn tips",
+  making: "made",
   mateTeeth: "teeth of its mate",
   mate: "mate",
   arcPitches: "pitches in the arc",
@@ -68,13 +72,18 @@ export const gearIdentity = z.strictObject({
   probability: z.number().min(0).max(1),
   /** bevel: pitch cone angle, degrees */
   coneAngleDeg: z.number().min(0).max(90).optional(),
+  /** the tooth's height over the reference circle, in modules, where it is not 1 */
+  addendum: z.number().min(0.4).max(2).optional(),
+  /** no standard tooth fits: the module is as measured */
+  free: z.boolean().optional(),
   /** worm: reference diameter, mm */
   wormDiameterMm: z.number().positive().optional(),
 });
 export type GearIdentity = Frozen<z.infer<typeof gearIdentity>>;
 
 /** @example sizeOf({ moduleMm: 1.0583, diametralPitch: 24 }) // "24 DP" */
-export const sizeOf = (g: Pick<GearIdentity, "moduleMm" | "diametralPitch">): string => (g.diametralPitch ? `${g.diametralPitch} DP` : `module ${g.moduleMm}`);
+export const sizeOf = (g: Pick<GearIdentity, "moduleMm" | "diametralPitch" | "free">): string =>
+  g.diametralPitch ? `${g.diametralPitch} DP` : `module ${g.free ? "about " : ""}${g.moduleMm}`;
 
 /** How many teeth or marks of a gear are told at once. */
 const toothIndex = z.int().min(0).max(2000);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Measured } from "../quantity/measured";
 
 /** How parts fail, by kind of part. */
 export interface FailureMode {
@@ -128,25 +129,31 @@ export const SYMPTOMS = [
 export const symptomSays = (key: string): string => SYMPTOMS.find((s) => s.symptom === key)?.says ?? key;
 
 /**
- * The pair rule as the shop's default: a failed gear's mate is renewed with it unless its measured wear is within limit.
+ * Whether the mate of a failed gear may stay. Up to a twentieth of a module less than a new one counts as sound (usual bench practice); what is more than that, and cannot be the spread of new gears and of the caliper, is worn.
  *
- * @param mateSpanLossMm what the mate's span has lost against its nominal, mm; undefined: not measured
- * @param moduleMm module of the pair
+ * @param loss of the mate's spans against a new gear's, mm, with its spread; nothing where it was not measured
  */
-export function pairRule(mateSpanLossMm: number | undefined, moduleMm: number): { readonly renewBoth: boolean; readonly says: string } {
+export function pairRule(loss: Measured | undefined, moduleMm: number): { readonly renewBoth: boolean; readonly says: string } {
   const limit = Math.round(0.05 * moduleMm * 100) / 100;
-  if (mateSpanLossMm === undefined)
+  if (!loss)
     return {
       renewBoth: true,
       says: `Its mate is not measured: renew both, or measure the mate's span. A worn gear wears the new one to its own shape. Up to ${limit} mm lost counts as sound.`,
     };
-  if (mateSpanLossMm > limit)
+  const lost = Math.max(0, loss.value);
+  const spread = 2 * loss.u;
+  if (lost > limit && lost > spread)
     return {
       renewBoth: true,
-      says: `Its mate has lost ${mateSpanLossMm.toFixed(2)} mm of tooth, more than ${limit} mm: renew both. A worn gear wears the new one to its own shape.`,
+      says: `Its mate has lost ${lost.toFixed(2)} mm of tooth, more than ${limit} mm: renew both. A worn gear wears the new one to its own shape.`,
+    };
+  if (lost > limit)
+    return {
+      renewBoth: true,
+      says: `Its mate is ${lost.toFixed(2)} mm under a new gear's middle, and new ones differ by ${spread.toFixed(2)} mm: it cannot be told. Look for a step on its flanks; with one, or without time to look, renew both.`,
     };
   return {
     renewBoth: false,
-    says: `Its mate has lost ${mateSpanLossMm.toFixed(2)} mm of tooth, within ${limit} mm: it may stay. The other school renews both all the same, as the wear never stops.`,
+    says: `Its mate has lost ${lost.toFixed(2)} mm of tooth, within ${limit} mm: it may stay. The other school renews both all the same, as the wear never stops.`,
   };
 }

@@ -24,11 +24,11 @@ export function measured(input: MeasuredInput, instrumentU: number): Measured {
 /**
  * Several readings of one dimension as one: the mean, with the spread of the mean.
  *
- * The spread is the larger of what the readings show among themselves, s/√n, and the instrument's spread over √n: two
- * readings that happen to agree do not make a caliper better than it is. Source: GUM (JCGM 100) 4.2 and 4.3.
+ * What the readings show among themselves, s/√n, is added to the instrument's own spread, which does not shrink: a caliper whose zero or jaws are off is off in every reading, so that
+ * four equal readings are no better than the caliper. Source: GUM (JCGM 100) 4.2 (type A), 4.3 (type B), 5.1.
  *
  * @param values the readings, one unit; at least one
- * @param instrumentU the instrument's spread of one reading
+ * @param instrumentU the instrument's own spread
  * @example meanOf([12.30, 12.34], 0.02) // { value: 12.32, u: 0.02 }
  */
 export function meanOf(values: readonly number[], instrumentU: number): Measured {
@@ -36,5 +36,5 @@ export function meanOf(values: readonly number[], instrumentU: number): Measured
   if (n === 0) throw new RangeError("meanOf needs at least one reading");
   const value = values.reduce((a, b) => a + b, 0) / n;
   const s = n > 1 ? Math.sqrt(values.reduce((a, b) => a + (b - value) ** 2, 0) / (n - 1)) : 0;
-  return { value, u: Math.max(s, instrumentU) / Math.sqrt(n) };
+  return { value, u: Math.hypot(s / Math.sqrt(n), instrumentU) };
 }

@@ -19,17 +19,21 @@ export const LENGTH_UNITS = ["mm", "in"] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 /**
- * A length as a technician types it: `12.3`, `12,3`, `0.484 in`, `1/2"`, `1 3/16 in`. A bare number is in `unit`.
+ * A length as a technician types it: `12.3`, `12,3`, `.484 in`, `1/2"`, `7/16''`, `1 3/16 in`, `1-3/16`. A bare number is in `unit`.
  *
  * @returns millimetres, or null where it is no length
  * @example lengthFrom("1 3/16 in", "mm") // 30.1625
  */
 export function lengthFrom(text: string, unit: LengthUnit): number | null {
-  const t = text.trim().toLowerCase().replace(",", ".");
-  const m = /^(?:(\d+(?:\.\d+)?)(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(mm|in|inch|")?$/.exec(t);
+  const t = text
+    .trim()
+    .toLowerCase()
+    .replace(",", ".")
+    .replace(/(?:''|[“”″])$/, '"');
+  const m = /^(?:(\d+(?:\.\d+)?|\.\d+)|(?:(\d+)(?:\s+|-))?(\d+)\/(\d+))\s*(mm|in\.?|inch|")?$/.exec(t);
   if (!m) return null;
-  const [, whole, over, under, over2, under2, said] = m;
-  const value = Number(whole ?? 0) + Number(over ?? over2 ?? 0) / Number(under ?? under2 ?? 1);
+  const [, decimal, whole, over, under, said] = m;
+  const value = decimal === undefined ? Number(whole ?? 0) + Number(over) / Number(under) : Number(decimal);
   if (!Number.isFinite(value)) return null;
   return (said ? said !== "mm" : unit === "in") ? value * MM_PER_INCH : value;
 }

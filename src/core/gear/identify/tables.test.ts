@@ -61,6 +61,26 @@ describe("the next reading", () => {
     expect(next?.take).toBe("tooth count");
     expect(next?.why).toMatch(/now 50 %/);
   });
+  it("where the pressure angle is open, it asks for a span far from the one that was taken, never for that one", () => {
+    const input = { kind: "spur", teeth: 40, tipDiameter: 41.96, spans: [5, 6].map((teeth) => ({ teeth, value: 13.8 + 2.952 * (teeth - 5) })) } as const;
+    const next = nextReading(input, [h(1, 0.6), h(1, 0.4, { pressureAngle: 17.5 })]);
+    expect(next?.drawing).toBe("span");
+    expect([5, 6]).not.toContain(next?.teeth);
+    expect(Math.abs((next?.teeth ?? 5) - 5)).toBeGreaterThanOrEqual(2);
+  });
+  it("of a fragment neither tips across nor pins are asked for", () => {
+    const fragment = { kind: "spur", arc: { pitches: 9, angle: 81 }, spans: [{ teeth: 5, value: 13.8 }] } as const;
+    for (const others of [[h(1, 0.5), h(1, 0.5, { teeth: 41 })], [h(1, 0.5), h(1.05, 0.5)]]) expect(["tip", "pins"]).not.toContain(nextReading(fragment, others)?.drawing);
+  });
+  it("what is doubted is taken again, before anything else", () => {
+    const input = { kind: "spur", teeth: 40, tipDiameter: 39.3, spans: [{ teeth: 5, value: 13.8 }] } as const;
+    const again = (reading: string) => nextReading(input, [h(1, 0.99)], [{ reading, why: "it is off", probability: 0.9 }])?.take;
+    expect(again("tipDiameter")).toBe("tip diameter again");
+    expect(again("spans[0]")).toBe("span over 5 teeth again");
+    expect(again("teeth")).toBe("tooth count again");
+    expect(again("kind")).toBe("slant of the teeth");
+    expect(again("units")).toBeUndefined();
+  });
   it("asks for nothing when nothing would help, or nothing is open", () => {
     expect(nextReading({ kind: "spur", teeth: 40 }, [h(1, 0.5), h(1, 0.5)])).toBeNull();
     expect(nextReading({ kind: "spur", teeth: 40 }, [h(1, 0.99), h(2, 0.01)])).toBeNull();
