@@ -82,7 +82,8 @@ describe("readings of a gear", () => {
     const [mean] = meanReadings([reading("span", 13.94, 5), reading("span", 13.96, 5)], "p2");
     expect(mean).toMatchObject({ what: "span", teeth: 5, count: 2, source: "caliper" });
     expect(mean?.value).toBeCloseTo(13.95, 9);
-    expect(mean?.u).toBeCloseTo(0.02 / Math.SQRT2, 6);
+    // s/√2 of the two, and the caliper itself
+    expect(mean?.u).toBeCloseTo(Math.hypot(0.01, 0.02), 6);
   });
   it("become a question once there is enough, the an odd count's jaws to be put right there", () => {
     const findings = [{ part: "p2", teeth: {}, gear: { teeth: 41, kind: "helical" as const, hand: "right" as const } }];

@@ -1,6 +1,6 @@
 import { line } from "d3";
-import { bestSpanTeeth, type Gear, gearDimensions, gearOutline, overPins, type Point, spanOver } from "@/core/gear/index";
 import type { NextReading } from "@/core/gear/identify/index";
+import { bestSpanTeeth, type Gear, gearDimensions, gearOutline, overPins, type Point, spanOver } from "@/core/gear/index";
 
 const path = line<Point>()
   .digits(3)

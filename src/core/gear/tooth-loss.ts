@@ -41,5 +41,10 @@ export function toothLoss(
   const value = fresh.reduce((sum, f) => sum + f.value - f.s.value, 0) / spans.length;
   const u = Math.hypot(Math.sqrt(spans.reduce((sum, x) => sum + x.u ** 2, 0)) / spans.length, Math.max(...fresh.map((f) => f.u)));
   const over = spans.map((s) => s.teeth).join(" and ");
-  return { value, u, profileShift, says: `span over ${over} teeth ${value >= 0 ? `has lost ${value.toFixed(2)}` : `is ${(-value).toFixed(2)} over`} mm against a new one` };
+  return {
+    value,
+    u,
+    profileShift,
+    says: `span over ${over} teeth ${value >= 0 ? `has lost ${value.toFixed(2)}` : `is ${(-value).toFixed(2)} over`} mm against a new one`,
+  };
 }

@@ -128,15 +128,25 @@ export const SYMPTOMS = [
 ] as const;
 export const symptomSays = (key: string): string => SYMPTOMS.find((s) => s.symptom === key)?.says ?? key;
 
+export interface PairRule {
+  readonly mate: "not measured" | "worn" | "not to be told" | "sound";
+  readonly renewBoth: boolean;
+  readonly says: string;
+}
+
+/** What a mate may have lost and still count as sound, mm. */
+export const pairLimitMm = (moduleMm: number): number => Math.round(5 * moduleMm) / 100;
+
 /**
  * Whether the mate of a failed gear may stay. Up to a twentieth of a module less than a new one counts as sound (usual bench practice); what is more than that, and cannot be the spread of new gears and of the caliper, is worn.
  *
  * @param loss of the mate's spans against a new gear's, mm, with its spread; nothing where it was not measured
  */
-export function pairRule(loss: Measured | undefined, moduleMm: number): { readonly renewBoth: boolean; readonly says: string } {
-  const limit = Math.round(0.05 * moduleMm * 100) / 100;
+export function pairRule(loss: Measured | undefined, moduleMm: number): PairRule {
+  const limit = pairLimitMm(moduleMm);
   if (!loss)
     return {
+      mate: "not measured",
       renewBoth: true,
       says: `Its mate is not measured: renew both, or measure the mate's span. A worn gear wears the new one to its own shape. Up to ${limit} mm lost counts as sound.`,
     };
@@ -144,15 +154,18 @@ export function pairRule(loss: Measured | undefined, moduleMm: number): { readon
   const spread = 2 * loss.u;
   if (lost > limit && lost > spread)
     return {
+      mate: "worn",
       renewBoth: true,
       says: `Its mate has lost ${lost.toFixed(2)} mm of tooth, more than ${limit} mm: renew both. A worn gear wears the new one to its own shape.`,
     };
   if (lost > limit)
     return {
+      mate: "not to be told",
       renewBoth: true,
       says: `Its mate is ${lost.toFixed(2)} mm under a new gear's middle, and new ones differ by ${spread.toFixed(2)} mm: it cannot be told. Look for a step on its flanks; with one, or without time to look, renew both.`,
     };
   return {
+    mate: "sound",
     renewBoth: false,
     says: `Its mate has lost ${lost.toFixed(2)} mm of tooth, within ${limit} mm: it may stay. The other school renews both all the same, as the wear never stops.`,
   };

@@ -91,7 +91,7 @@ function renew(f: FateFacts): Option {
 function renewPair(f: FateFacts): Option {
   return option("renew-pair", f.partToBeHad === false, [
     ...(f.mateWorn === true ? [[false, "the mate is worn beyond its limit"] as const] : []),
-    ...(f.mateWorn === undefined ? [[false, "the mate is not measured: one school renews both, always"] as const] : []),
+    ...(f.mateWorn === undefined ? [[false, "the mate is not measured, or cannot be told worn: one school renews both, always"] as const] : []),
     ...(f.mateWorn === false ? [[true, "the mate measures sound: money for nothing, says the other school"] as const] : []),
     ...(f.partToBeHad === true ? [[false, "the part is available"] as const] : f.partToBeHad === false ? [[true, "no part is available"] as const] : []),
     ...withinLimit(f),

@@ -4,6 +4,7 @@ import type { Lubricant } from "@/core/grease/lubricant";
 import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
 import { finalChecks } from "@/core/hand-back/final-checks";
 import { endingNamed } from "@/core/job/ending";
+import { sizeOf } from "@/core/job/gear-notes";
 import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
 import { finalKey } from "@/core/job/keys";
@@ -72,7 +73,7 @@ export function ReturnSheet({
               {f.fate === "keep" && f.fateWhy && `; left as it is: ${f.fateWhy}`}
               {f.fate === "repair" && f.fateWhy && `; mended: ${f.fateWhy}`}
               {f.identity &&
-                ` (${f.identity.teeth} teeth, ${f.identity.diametralPitch ? `${f.identity.diametralPitch} DP` : `module ${f.identity.moduleMm} mm`}, ${f.identity.pressureAngleDeg}°${f.identity.helixAngleDeg ? `, helix ${f.identity.helixAngleDeg}°` : ""})`}
+                ` (${f.identity.teeth} teeth, ${sizeOf(f.identity)}, ${f.identity.pressureAngleDeg}°${f.identity.helixAngleDeg ? `, helix ${f.identity.helixAngleDeg}°` : ""})`}
             </li>
           ))}
           {job.nothingFailed && <li>{job.nothingFailed === "service" ? "Nothing failed: a service." : "No fault was found."}</li>}

@@ -37,7 +37,12 @@ describe("gears as they are really made", () => {
         fc.double({ min: 0.02, max: 0.08, noNaN: true }),
         fc.double({ min: 0, max: 0.08, noNaN: true }),
         (z, m, thinned, low) => {
-          expect(first(made(gear(z, m), { thinned: thinned * Math.sqrt(m), low }))).toMatchObject({ module: m, pressureAngle: 20, profileShift: 0, tips: "as made" });
+          expect(first(made(gear(z, m), { thinned: thinned * Math.sqrt(m), low }))).toMatchObject({
+            module: m,
+            pressureAngle: 20,
+            profileShift: 0,
+            tips: "as made",
+          });
         },
       ),
       { numRuns: 60 },
@@ -49,7 +54,8 @@ describe("gears as they are really made", () => {
     expect(first(input)).toMatchObject({ module: 1.5, pressureAngle: 20, tips: "topped", profileShift: 0.5 });
   });
   it("other pressure angles and stubs are found when two spans lie far enough apart, at module 2", () => {
-    for (const pressureAngleDeg of [14.5, 17.5, 25]) expect(first(made(gear(44, 2, { pressureAngleDeg })))).toMatchObject({ module: 2, pressureAngle: pressureAngleDeg });
+    for (const pressureAngleDeg of [14.5, 17.5, 25])
+      expect(first(made(gear(44, 2, { pressureAngleDeg })))).toMatchObject({ module: 2, pressureAngle: pressureAngleDeg });
     expect(first(made(gear(44, 2, { addendum: 0.8 })))).toMatchObject({ module: 2, addendum: 0.8 });
   });
   it("of a moulded gear the sizes may be off together by three in a thousand; of a cut one not", () => {
@@ -67,7 +73,12 @@ describe("gears as they are really made", () => {
   it("over pins a thinned tooth reads low as well", () => {
     const g = gear(32, 1.5);
     const lost = (spanOver(g, 4) - 0.06 - spanOver(g, 4)) / (2 * 1.5 * Math.sin((20 * Math.PI) / 180));
-    const input: IdentifyInput = { kind: "spur", teeth: 32, tipDiameter: { value: 50.96, u: 0.03 }, overPins: { pin: 2.5, value: overPins({ ...g, profileShift: lost }, 2.5), u: 0.02 } };
+    const input: IdentifyInput = {
+      kind: "spur",
+      teeth: 32,
+      tipDiameter: { value: 50.96, u: 0.03 },
+      overPins: { pin: 2.5, value: overPins({ ...g, profileShift: lost }, 2.5), u: 0.02 },
+    };
     const h = first(input);
     expect(h).toMatchObject({ module: 1.5, profileShift: 0 });
     expect(Math.abs(h?.residuals.find((r) => r.what.startsWith("over"))?.sigmas ?? 9)).toBeLessThan(1);

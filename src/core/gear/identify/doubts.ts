@@ -38,7 +38,11 @@ export function doubtsOf(input: IdentifyInput, weighed: readonly Weighed[], firs
           .map(({ key, best, probability }) => ({ reading: key, why: whyDoubted(input, best.taken.slip as Slip, first), probability }))
       : [];
   // nothing that is far off goes by without a word
-  const keys = [...readingsFrom(input).map((r) => r.key), ...(first?.residuals.some((r) => r.what === "helix angle") ? ["helixAngle"] : []), ...(input.arc ? ["arc"] : [])];
+  const keys = [
+    ...readingsFrom(input).map((r) => r.key),
+    ...(first?.residuals.some((r) => r.what === "helix angle") ? ["helixAngle"] : []),
+    ...(input.arc ? ["arc"] : []),
+  ];
   first?.residuals.forEach((r, i) => {
     const key = keys[i] as string;
     if (Math.abs(r.sigmas) > FAR_OFF && !doubts.some((d) => d.reading === key || d.reading === "units" || d.reading === "teeth" || d.reading === "kind"))
@@ -65,7 +69,8 @@ function whyDoubted(input: IdentifyInput, slip: Slip, first: Hypothesis | undefi
   if (slip.key === "units") return "the readings fit as inches: set the caliper to mm, or write in behind each";
   const reading = readingsFrom(input).find((r) => r.key === slip.key);
   const what = reading?.what ?? (slip.key === "helixAngle" ? "helix angle" : "arc");
-  if (slip.sort === "inches" && reading) return `${what} ${Number(reading.seen.value.toFixed(4))} fits as inches: that is ${mm(reading.seen.value * MM_PER_INCH)}`;
+  if (slip.sort === "inches" && reading)
+    return `${what} ${Number(reading.seen.value.toFixed(4))} fits as inches: that is ${mm(reading.seen.value * MM_PER_INCH)}`;
   if (slip.sort === "jaws") return `${what} fits if ${slip.teeth} teeth were between the jaws: count the teeth between them again`;
   const off = first?.residuals.find((r) => r.what === what);
   if (what === "helix angle" || what === "arc") {

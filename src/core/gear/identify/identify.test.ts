@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Fault, readWith } from "../../fault";
 import { type Gear, gearDimensions } from "../dimensions";
-import { identifyGear } from "./identify";
-import { type IdentifyInput, identifyInput } from "./input";
 import { overPins } from "../over-pins";
 import { bestSpanTeeth, spanOver } from "../span-measurement";
+import { identifyGear } from "./identify";
+import { type IdentifyInput, identifyInput } from "./input";
 
 /** Readings of a gear without backlash and with full tips, as a perfect caliper would give them. */
 function readingsOf(g: Gear): IdentifyInput {
@@ -113,7 +113,14 @@ describe("naming a gear", () => {
       arc: { pitches: 12, angle: 105.4 },
       mate: { teeth: 9, centreDistance: 50 / 2 / Math.cos((18 * Math.PI) / 180) },
     }).hypotheses;
-    expect(first?.residuals.map((r) => r.what)).toEqual(["tip diameter", "span over 6", "span over 7", "centre distance", "helix angle", "arc over 12 pitches"]);
+    expect(first?.residuals.map((r) => r.what)).toEqual([
+      "tip diameter",
+      "span over 6",
+      "span over 7",
+      "centre distance",
+      "helix angle",
+      "arc over 12 pitches",
+    ]);
     for (const r of first?.residuals ?? []) expect(Math.abs(r.sigmas)).toBeLessThan(2);
   });
 });

@@ -143,7 +143,13 @@ function residualsOf(w: Weighed, gear: Gear, input: IdentifyInput): Residual[] {
     return residual(r.what, { value: r.seen.value, u: Math.hypot(r.seen.u, madeSpread(w, i, r.seen.u)) }, expected);
   });
   if (input.kind === "helical" && w.taken.helix)
-    out.push(...residual("helix angle", input.helixAngle === undefined ? undefined : measured(input.helixAngle, spreadOf({ what: "helix angle" })), gear.helixAngleDeg));
+    out.push(
+      ...residual(
+        "helix angle",
+        input.helixAngle === undefined ? undefined : measured(input.helixAngle, spreadOf({ what: "helix angle" })),
+        gear.helixAngleDeg,
+      ),
+    );
   if (input.arc) {
     const angle = measured(input.arc.angle, spreadOf({ what: "arc" }));
     out.push(...residual(`arc over ${input.arc.pitches} pitches`, angle, (360 * input.arc.pitches) / gear.teeth));

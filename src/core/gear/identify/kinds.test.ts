@@ -1,14 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Gear, gearDimensions } from "../dimensions";
-import { identifyGear } from "./identify";
-import { identifyBevel, pitchConeAngle } from "./bevel";
-import type { IdentifyInput } from "./input";
-import { identifyWorm } from "./worm";
 import { flatJawsShare } from "../jaws-across";
 import { measuringPin } from "../measuring-pins";
 import { overPins } from "../over-pins";
 import { bestSpanTeeth, spanOver } from "../span-measurement";
+import { identifyBevel, pitchConeAngle } from "./bevel";
+import { identifyGear } from "./identify";
+import type { IdentifyInput } from "./input";
+import { identifyWorm } from "./worm";
 
 const spur = (teeth: number, moduleMm: number): Gear => ({ teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 });
 const spansOf = (g: Gear): NonNullable<IdentifyInput["spans"]> => [bestSpanTeeth(g), bestSpanTeeth(g) + 1].map((n) => ({ teeth: n, value: spanOver(g, n) }));

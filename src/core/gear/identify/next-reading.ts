@@ -75,9 +75,11 @@ function takenAgain(input: IdentifyInput, { reading, why }: Doubt, g: Gear): Nex
   if (reading === "teeth" || reading === "arc") return { take: "tooth count again", why, how: COUNT, drawing: "count" };
   if (reading === "kind") return { take: "slant of the teeth", why, how: ROLL, drawing: "helix" };
   if (reading === "helixAngle") return { take: "helix angle again", why, how: ROLL, drawing: "helix" };
-  if (reading === "overPins" && input.overPins) return { take: "size over the pins again", why, how: pinWords(g, input.overPins.pin), drawing: "pins", pinMm: input.overPins.pin };
+  if (reading === "overPins" && input.overPins)
+    return { take: "size over the pins again", why, how: pinWords(g, input.overPins.pin), drawing: "pins", pinMm: input.overPins.pin };
   if (reading === "mate.centreDistance") return { take: "centre distance again", why, how: SHAFTS, drawing: "centre" };
-  if (reading === "rootDiameter") return { take: "root diameter again", why, how: "Narrow jaws down in two opposite gaps; with an odd count it reads short.", drawing: "tip" };
+  if (reading === "rootDiameter")
+    return { take: "root diameter again", why, how: "Narrow jaws down in two opposite gaps; with an odd count it reads short.", drawing: "tip" };
   return null;
 }
 

@@ -1,5 +1,5 @@
 import type { Measured } from "../../quantity/measured";
-import { AS_MADE, type Making, thinnedBy, TOPPED, toppedShare, UNTHINNED, WORN_FLANKS, WORN_SHARE, WORN_TIPS } from "../as-made";
+import { AS_MADE, type Making, TOPPED, thinnedBy, toppedShare, UNTHINNED, WORN_FLANKS, WORN_SHARE, WORN_TIPS } from "../as-made";
 import type { Reading, ToothAt } from "./readings";
 
 /** What has become of the tips and flanks: how usual it is, by how much tip diameter and spans are low, mm, and how much of the shift the tips follow. */
@@ -20,7 +20,12 @@ interface TipState {
 const USUAL_SHIFT = 0.35;
 
 /** The states that a new gear of so many teeth may be in: its tips as made, topped or worn, its flanks thinned, not thinned, or worn. One each, where no reading touches them. */
-export function toothStates(t: { readonly teeth: number; readonly moduleMm: number }, how: Making, readings: readonly Reading[], saidWorn: boolean): ToothState[] {
+export function toothStates(
+  t: { readonly teeth: number; readonly moduleMm: number },
+  how: Making,
+  readings: readonly Reading[],
+  saidWorn: boolean,
+): ToothState[] {
   const thinned = thinnedBy(t.moduleMm, how);
   const tips = tipStates(t, how, readings, saidWorn);
   const made = { flanks: "as made", thinned } as const;

@@ -66,8 +66,7 @@ export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, 
   // the product of two normals
   const w = 1 / (prior.u * prior.u);
   const [a, b] = [A + w, B + w * prior.around];
-  const smooth =
-    ((1 - prior.none) * (1 - AT_TENTHS) * Math.exp(-0.5 * (C + w * prior.around * prior.around - (b * b) / a) - top)) / (prior.u * Math.sqrt(a));
+  const smooth = ((1 - prior.none) * (1 - AT_TENTHS) * Math.exp(-0.5 * (C + w * prior.around * prior.around - (b * b) / a) - top)) / (prior.u * Math.sqrt(a));
   sum += smooth;
   if (smooth > best) bestX = clampShift(b / a);
   // far outside the range nothing is left of the sum: the log stays finite, and as bad as it is
@@ -83,7 +82,9 @@ export function shiftPoints({ none, around, u, tenths }: ShiftPrior): { readonly
   const row: { x: number; share: number }[] = [];
   for (let x = SHIFT_RANGE[0] + step / 2; x < SHIFT_RANGE[1]; x += step) row.push({ x, share: Math.exp(-0.5 * ((x - around) / u) ** 2) });
   const sum = row.reduce((a, r) => a + r.share, 0);
-  return [{ x: 0, share: none }, ...tenths, ...row.map((r) => ({ x: r.x, share: ((1 - none) * (1 - AT_TENTHS) * r.share) / sum }))].filter((p) => p.share > 1e-6);
+  return [{ x: 0, share: none }, ...tenths, ...row.map((r) => ({ x: r.x, share: ((1 - none) * (1 - AT_TENTHS) * r.share) / sum }))].filter(
+    (p) => p.share > 1e-6,
+  );
 }
 
 export const clampShift = (x: number): number => Math.min(SHIFT_RANGE[1], Math.max(SHIFT_RANGE[0], x));

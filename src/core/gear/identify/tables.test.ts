@@ -70,7 +70,11 @@ describe("the next reading", () => {
   });
   it("of a fragment neither tips across nor pins are asked for", () => {
     const fragment = { kind: "spur", arc: { pitches: 9, angle: 81 }, spans: [{ teeth: 5, value: 13.8 }] } as const;
-    for (const others of [[h(1, 0.5), h(1, 0.5, { teeth: 41 })], [h(1, 0.5), h(1.05, 0.5)]]) expect(["tip", "pins"]).not.toContain(nextReading(fragment, others)?.drawing);
+    for (const others of [
+      [h(1, 0.5), h(1, 0.5, { teeth: 41 })],
+      [h(1, 0.5), h(1.05, 0.5)],
+    ])
+      expect(["tip", "pins"]).not.toContain(nextReading(fragment, others)?.drawing);
   });
   it("what is doubted is taken again, before anything else", () => {
     const input = { kind: "spur", teeth: 40, tipDiameter: 39.3, spans: [{ teeth: 5, value: 13.8 }] } as const;

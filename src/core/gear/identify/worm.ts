@@ -3,8 +3,8 @@ import { Fault } from "../../fault";
 import type { Frozen } from "../../frozen";
 import { measured, measuredInput } from "../../quantity/measured";
 import { degrees } from "../../quantity/units";
-import { type Residual, ranked, residual } from "./ranked";
 import { overShift, parabolaOf, type ShiftRow, shiftPrior } from "./over-shift";
+import { type Residual, ranked, residual } from "./ranked";
 import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
 const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);

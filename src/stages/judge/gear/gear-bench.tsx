@@ -71,7 +71,7 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
                   </div>
                 )}
               </div>
-              <GearNames view={view} entered={isEntered(kind)} />
+              <GearNames view={view} entered={isEntered(kind)} noted={noted} />
             </>
           )}
           {place === "sizes" && <GearSizes view={view} unit={unit} />}

@@ -1,5 +1,6 @@
 "use client";
 
+import { sizeOf } from "@/core/job/gear-notes";
 import { KeyButton } from "@/ui/key-button";
 import { percent } from "@/ui/odds";
 import { useJob } from "../../saving/job-context";
@@ -13,8 +14,8 @@ export function GearNamed({ view }: { view: GearView }) {
   const { part, kind, gear } = view;
   return view.identity ? (
     <p className="says good flex min-h-[52px] items-center text-[22px]">
-      Named: {view.identity.teeth} {kind === "worm" ? "starts" : "teeth"},{" "}
-      {view.identity.diametralPitch ? `${view.identity.diametralPitch} DP` : `module ${view.identity.moduleMm}`}, {view.identity.pressureAngleDeg}°
+      Named: {view.identity.teeth} {kind === "worm" ? "starts" : "teeth"}, {sizeOf(view.identity)}, {view.identity.pressureAngleDeg}°
+      {view.identity.addendum ? ", stub" : ""}
       {view.identity.helixAngleDeg ? `, ${kind === "worm" || kind === "worm-wheel" ? "lead" : "helix"} ${Number(view.identity.helixAngleDeg.toFixed(1))}°` : ""}
       , {percent(view.identity.probability)} sure
     </p>
@@ -23,8 +24,14 @@ export function GearNamed({ view }: { view: GearView }) {
       {gear ? "Entered: enough for the drawing and the train." : "Enter its teeth and its pitch: then it is drawn, and the train can use it."}
     </p>
   ) : (
-    <KeyButton keyName=" " look="main" disabled={!view.names.length} onPress={() => void run(acceptName, { part, which: 0 })} className="justify-center">
-      Accept
+    <KeyButton
+      keyName=" "
+      look={view.doubts.length ? "warn" : "main"}
+      disabled={!view.names.length}
+      onPress={() => void run(acceptName, { part, which: 0 })}
+      className="justify-center"
+    >
+      {view.doubts.length ? "Accept all the same" : "Accept"}
     </KeyButton>
   );
 }

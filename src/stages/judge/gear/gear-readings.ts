@@ -1,10 +1,22 @@
+import type { Making } from "@/core/gear/as-made";
 import type { GearKind } from "@/core/gear/gear-kind";
-import { type BevelInput, type IdentifyInput, identifyBevel, identifyGear, identifyWorm, type NextReading, type WormInput } from "@/core/gear/identify/index";
+import {
+  type BevelInput,
+  type Hypothesis,
+  type IdentifyInput,
+  identifyBevel,
+  identifyGear,
+  identifyWorm,
+  type NextReading,
+  type WormInput,
+} from "@/core/gear/identify/index";
+import { FINE_MODULES_ROW_II } from "@/core/gear/identify/standard-sizes";
+import { isPlastic } from "@/core/hardware/material";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import type { Reading } from "@/core/job/reading";
 import { type Measured, meanOf } from "@/core/quantity/measured";
-import { pinOf, spreadOf } from "@/core/quantity/reading-kinds";
+import { overPinsOf, pinOf, spreadOf } from "@/core/quantity/reading-kinds";
 
 export interface MeanReading extends Measured {
   readonly what: string;
@@ -35,12 +47,19 @@ export function meanReadings(readings: readonly Reading[], part: string): MeanRe
   });
 }
 
-type JudgedJob = Pick<Job, "findings" | "readings">;
+type JudgedJob = Pick<Job, "findings" | "readings" | "parts">;
 /** A part's notes. A count that its kind cannot have (left over from another kind) counts as none. */
 export function notesOf(job: Pick<Job, "findings">, part: string): GearNotes {
   const { teeth, ...notes } = job.findings.find((f) => f.part === part)?.gear ?? {};
   return teeth === undefined || (teeth < 4 && notes.kind !== "worm") ? notes : { teeth, ...notes };
 }
+/** How a part was made: as it was said, or as its material tells. */
+export function makingOf(job: Pick<Job, "findings" | "parts">, part: string): { readonly making: Making; readonly said: boolean } {
+  const said = notesOf(job, part).making;
+  if (said) return { making: said, said: true };
+  return { making: isPlastic(job.parts.find((p) => p.id === part)?.material) ? "moulded" : "unknown", said: false };
+}
+
 const plain = (m: Measured): Measured => ({ value: m.value, u: m.u });
 
 /** A part's readings as the question to `identifyGear` (spur and helical), or null while there is too little. */
@@ -82,6 +101,7 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
     ...(mateTeeth && mateTeeth >= 4 && centre ? { mate: { teeth: mateTeeth, centreDistance: plain(centre) } } : {}),
     ...partner(job, notes.mate),
     ...(notes.tipsWorn ? { tipsWorn: true } : {}),
+    making: makingOf(job, part).making,
   };
 }
 
@@ -139,8 +159,15 @@ function wormInputOf(job: JudgedJob, part: string): WormInput | null {
 export interface PossibleName extends GearIdentity {
   readonly words: string;
 }
+/** A reading that is likely to be a slip. */
+export interface DoubtedReading {
+  /** the reading's own, where it is one that has a place on the bench; null: the count, the kind, the unit */
+  readonly reading: { readonly what: string; readonly teeth?: number } | null;
+  readonly says: string;
+}
 export interface Naming {
   readonly names: readonly PossibleName[];
+  readonly doubts: readonly DoubtedReading[];
   readonly next: NextReading | null;
 }
 
@@ -164,7 +191,7 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
       coneAngleDeg: Math.round(h.coneAngle * 100) / 100,
       words: `${size(h)} · cone ${one(h.coneAngle)}°${input.mateTeeth === null ? ` · meets ${h.mateTeeth} teeth` : ""}${h.profileShift ? ` · shift ${h.profileShift}` : ""}`,
     }));
-    return { names, next: null };
+    return { names, doubts: [], next: null };
   }
   if (kind === "worm" || kind === "worm-wheel") {
     const input = wormInputOf(job, part);
@@ -186,11 +213,11 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
         .filter(Boolean)
         .join(" · "),
     }));
-    return { names, next: null };
+    return { names, doubts: [], next: null };
   }
   const input = identifyInputOf(job, part);
   if (!input) return null;
-  const { hypotheses, next } = identifyGear(input);
+  const { hypotheses, doubts, next } = identifyGear(input);
   const names = hypotheses.map((h) => ({
     teeth: h.teeth,
     moduleMm: h.module,
@@ -199,15 +226,40 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
     helixAngleDeg: h.helixAngle,
     profileShift: h.profileShift,
     probability: h.probability,
-    words: [
-      size(h),
-      `${h.pressureAngle}°`,
-      h.helixAngle ? `helix ${one(h.helixAngle)}°` : "",
-      h.profileShift ? `shift ${h.profileShift > 0 ? "+" : ""}${h.profileShift}` : "",
-      input.teeth == null ? `${h.teeth} teeth` : "",
-    ]
-      .filter(Boolean)
-      .join(" · "),
+    ...(h.addendum === 1 ? {} : { addendum: h.addendum }),
+    ...(h.system === "free" ? { free: true } : {}),
+    words: wordsOf(h, input),
   }));
-  return { names, next };
+  return { names, doubts: doubts.map((d) => ({ reading: doubtedReading(d.reading, input), says: d.why })), next };
+}
+
+/** "no standard module: about 0.952 · 20° · stub, 0.8 high · flanks worn" */
+function wordsOf(h: Hypothesis, input: IdentifyInput): string {
+  const fine = FINE_MODULES_ROW_II.find((m) => Math.abs(h.module / m - 1) < 0.006);
+  return [
+    h.system === "free" ? `no standard module: about ${h.module}${fine ? ` (${fine} is in the second row of DIN 780)` : ""}` : size(h),
+    `${h.pressureAngle}°`,
+    h.addendum === 1 ? "" : `stub, ${h.addendum} high`,
+    h.helixAngle ? `helix ${one(h.helixAngle)}°` : "",
+    h.profileShift ? `shift ${h.profileShift > 0 ? "+" : ""}${h.profileShift}` : "",
+    input.teeth === h.teeth ? "" : `${h.teeth} teeth${input.teeth == null ? "" : `, not ${input.teeth}`}`,
+    h.flanks === "worn" ? "flanks worn" : "",
+    h.tips === "as made" ? "" : `tips ${h.tips}`,
+  ]
+    .filter(Boolean)
+    .join(" · ");
+}
+
+/** Which reading of the bench a doubt is about. */
+function doubtedReading(key: string, input: IdentifyInput): DoubtedReading["reading"] {
+  const [, list, index] = /^(spans|chords)\[(\d+)\]$/.exec(key) ?? [];
+  if (list === "spans") return { what: "span", teeth: input.spans?.[Number(index)]?.teeth };
+  if (list === "chords") return { what: "chord", teeth: input.chords?.[Number(index)]?.pitches };
+  if (key === "tipDiameter") return { what: input.acrossFlatJaws ? "tip diameter" : "tip circle" };
+  if (key === "rootDiameter") return { what: "root diameter" };
+  if (key === "helixAngle") return { what: "helix angle" };
+  if (key === "mate.centreDistance") return { what: "centre distance" };
+  if (key === "arc") return { what: "arc", teeth: input.arc?.pitches };
+  if (key === "overPins" && input.overPins) return { what: overPinsOf(input.overPins.pin) };
+  return null;
 }

@@ -1,7 +1,7 @@
 import { type LengthUnit, MM_PER_INCH } from "@/core/quantity/units";
 import type { GearView } from "./gear-view";
 
-/** The gear's dimensions as its numbers want them, against what was found. */
+/** The gear's dimensions as its numbers want them and as a new one has them, against what was found. */
 export function GearSizes({ view, unit }: { view: GearView; unit: LengthUnit }) {
   if (!view.sizes.length) return <p className="says">Name the gear first: its sizes follow from its numbers.</p>;
   const shown = (mm: number, angle: boolean, sign = false): string => {
@@ -13,7 +13,8 @@ export function GearSizes({ view, unit }: { view: GearView; unit: LengthUnit }) 
       <thead>
         <tr className="border-b-4 border-base-content text-left text-[18px]">
           <th className="py-1">Dimension</th>
-          <th className="text-right">wanted</th>
+          <th className="text-right">drawn</th>
+          <th className="text-right">new</th>
           <th className="text-right">found</th>
           <th className="text-right">difference</th>
           <th className="pl-4">within</th>
@@ -29,6 +30,7 @@ export function GearSizes({ view, unit }: { view: GearView; unit: LengthUnit }) 
                 {r.what}, {says}
               </th>
               <td className="figures text-right text-[22px]">{shown(r.wanted, angle)}</td>
+              <td className="figures text-right text-[22px]">{r.fresh === null ? "–" : shown(r.fresh, angle)}</td>
               <td className="figures text-right text-[22px]">{r.found === null ? "–" : shown(r.found, angle)}</td>
               <td className={`figures text-right text-[22px] ${r.ok === false ? "text-error" : ""}`}>
                 {r.difference === null ? "–" : shown(r.difference, angle, true)}

@@ -1,4 +1,5 @@
 import type { GearKind } from "@/core/gear/gear-kind";
+import type { NextReading } from "@/core/gear/identify/index";
 import {
   bestSpanTeeth,
   type Gear,
@@ -10,15 +11,14 @@ import {
   tipDiameterFromFlatJaws,
   toothLoss,
 } from "@/core/gear/index";
-import type { NextReading } from "@/core/gear/identify/index";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
-import { pairRule } from "@/core/judge/failure-modes";
+import { type PairRule, pairRule } from "@/core/judge/failure-modes";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
-import { type MeanReading, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
+import { type DoubtedReading, type MeanReading, makingOf, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
 
 /** A dimension that the bench asks for. */
 export interface AskedReading {
@@ -44,13 +44,17 @@ export interface GearView {
   readonly extent: ToothExtent | null;
   readonly identity: GearIdentity | null;
   readonly names: readonly PossibleName[];
+  /** readings that cannot all be true */
+  readonly doubts: readonly DoubtedReading[];
+  /** how it was made: as said, or as its material tells */
+  readonly making: ReturnType<typeof makingOf>;
   readonly next: NextReading | null;
   /** as it is drawn: the accepted name, or the likeliest */
   readonly gear: Gear | null;
   readonly sizes: readonly SizeRow[];
   /** other toothed parts of the job */
   readonly others: readonly { readonly id: string; readonly name: string }[];
-  readonly mate: { readonly name: string; readonly loss: ToothLoss | null; readonly answer: PairAnswer | null; readonly rule: ReturnType<typeof pairRule> };
+  readonly mate: { readonly name: string; readonly loss: ToothLoss | null; readonly answer: PairAnswer | null; readonly rule: PairRule };
   readonly over: readonly LaidOver[];
 }
 
@@ -66,6 +70,7 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
   const marks = finding?.teeth ?? {};
   const others = job.parts.filter((p) => p.kind === "gear" && p.id !== id).map((p) => ({ id: p.id, name: partName(p) }));
   const meshing = kind === "spur" || kind === "helical";
+  const making = makingOf(job, id);
   return {
     part: id,
     kind,
@@ -76,9 +81,11 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
     extent: gear && Object.keys(marks).length ? toothExtent(marks, gear.teeth, notes.turning, notes.drives) : null,
     identity,
     names: naming?.names ?? [],
+    doubts: naming?.doubts ?? [],
+    making,
     next: naming?.next ?? null,
     gear,
-    sizes: gear && meshing ? sizesCompared(gear, means) : [],
+    sizes: gear && meshing ? sizesCompared(gear, means, making.making) : [],
     others,
     mate: mateView(job, notes, meshing ? gear : null, means),
     over: meshing && gear ? laidOver(gear, naming?.names ?? [], catalogue, finding?.chosen) : [],
@@ -94,6 +101,7 @@ function drawn(kind: GearKind, name: Omit<GearIdentity, "probability"> | null, n
       pressureAngleDeg: name.pressureAngleDeg,
       helixAngleDeg: kind === "worm-wheel" ? 0 : name.helixAngleDeg,
       profileShift: name.profileShift,
+      ...(name.addendum === undefined ? {} : { addendum: name.addendum }),
     };
   if (name) return { teeth: Math.max(4, name.teeth), moduleMm: name.moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
   const moduleMm = notes.moduleMm ?? (notes.pitchMm ? notes.pitchMm / Math.PI : undefined);
@@ -140,33 +148,47 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   return out;
 }
 
+/** What was typed in once as the mate's loss is as good as a caliper. */
+const LEGACY_U = 0.03;
+
 function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly MeanReading[]): GearView["mate"] {
   const part = job.parts.find((p) => p.id === notes.mate);
   const legacy = own.find((m) => m.what === "mate span loss")?.value;
-  if (!part || !gear) return { name: part?.name ?? "its mate", loss: null, answer: null, rule: pairRule(legacy, gear?.moduleMm ?? 1) };
+  if (!part || !gear)
+    return {
+      name: part?.name ?? "its mate",
+      loss: null,
+      answer: null,
+      rule: pairRule(legacy === undefined ? undefined : { value: legacy, u: LEGACY_U }, gear?.moduleMm ?? 1),
+    };
   const finding = job.findings.find((f) => f.part === part.id);
   const means = meanReadings(job.readings, part.id);
   const teeth = notesOf(job, part.id).teeth ?? finding?.identity?.teeth ?? notes.mateTeeth;
   if (!teeth || teeth < 4) return { name: partName(part), loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
   // a mate has its pair's tooth; its own name, where it has one, tells whether that is so
   const base: Gear = finding?.identity
-    ? { ...finding.identity, profileShift: 0 }
+    ? finding.identity
     : { teeth, moduleMm: gear.moduleMm, pressureAngleDeg: gear.pressureAngleDeg, helixAngleDeg: gear.helixAngleDeg, profileShift: 0 };
   const spans = means.filter((m) => m.what === "span" && m.teeth !== undefined).map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
   const tip = means.find((m) => m.what === "tip diameter");
-  const loss = toothLoss(base, spans, tip && tipDiameterFromFlatJaws(tip, base), finding?.gear.tipsWorn);
+  const loss = toothLoss(base, spans, {
+    tip: tip && tipDiameterFromFlatJaws(tip, base),
+    tipsWorn: finding?.gear.tipsWorn,
+    making: makingOf(job, part.id).making,
+    shiftKnown: finding?.identity !== undefined,
+  });
   const centre = own.find((m) => m.what === "centre distance")?.value;
   const answer = pairOf(
     { ...gear, hand: notes.hand },
     {
       ...base,
-      profileShift: loss?.profileShift ?? 0,
+      profileShift: loss?.profileShift ?? base.profileShift,
       hand: finding?.gear.hand ?? (notes.hand === "left" ? "right" : notes.hand === "right" ? "left" : undefined),
       spanLossMm: loss ? Math.max(0, loss.value) : 0,
     },
     centre,
   );
-  return { name: partName(part), loss, answer, rule: pairRule(loss ? Math.max(0, loss.value) : undefined, gear.moduleMm) };
+  return { name: partName(part), loss, answer, rule: pairRule(loss ?? undefined, gear.moduleMm) };
 }
 
 /** Gears worth laying over this one: the other possible names, and those of the catalogue that come near. */

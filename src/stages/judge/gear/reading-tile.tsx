@@ -16,6 +16,7 @@ export function ReadingTile({
   take,
   strike,
   fault,
+  doubted = false,
   armed,
   onArm,
 }: {
@@ -27,6 +28,8 @@ export function ReadingTile({
   take: (text: string) => Promise<string | null>;
   strike: () => void;
   fault: string | null;
+  /** it does not go with the others */
+  doubted?: boolean;
   /** a reading that comes by itself goes here */
   armed: boolean;
   onArm: () => void;
@@ -38,7 +41,7 @@ export function ReadingTile({
   };
   const shown = (v: number): string => (unit === "in" ? (v / MM_PER_INCH).toFixed(4) : v.toFixed(unit === "°" ? 1 : 2));
   return (
-    <div className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${mean ? "border-info" : "border-base-content"}`}>
+    <div className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${doubted ? "border-error" : mean ? "border-info" : "border-base-content"}`}>
       <div className="flex h-[28px] items-start justify-between">
         {armed && (
           <b role="img" aria-label="the caliper’s reading goes here" className="pr-1 text-[18px]">
@@ -65,7 +68,8 @@ export function ReadingTile({
         </output>
         <TypedReading id={id} className="!bg-base-100" typed={typed} onTyped={onTyped} enter={() => void enter()} wrong={fault !== null} onFocus={onArm} />
       </div>
-      <div className="hush h-[20px] truncate text-[16px]">
+      <div className={`h-[20px] truncate text-[16px] ${doubted ? "font-bold text-error" : "hush"}`}>
+        {doubted ? "does not go with the others · " : ""}
         {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source} · ${mean.at.slice(11, 16)}` : "not taken"}
       </div>
       <FaultLine says={fault} className="text-[17px]" />

@@ -25,7 +25,7 @@ export interface GearReadings {
  *
  * @param asked those that are open on the screen
  */
-export function useGearReadings({ part, means }: GearView, draft: unknown, asked: readonly AskedReading[], unit: LengthUnit): GearReadings {
+export function useGearReadings({ part, means, doubts }: GearView, draft: unknown, asked: readonly AskedReading[], unit: LengthUnit): GearReadings {
   const { run } = useJob();
   const [armed, setArmed] = useState<string | null>(null);
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
@@ -49,6 +49,7 @@ export function useGearReadings({ part, means }: GearView, draft: unknown, asked
         label={a.label}
         mean={means.find((m) => keyOf(m) === key)}
         unit={a.unit === "°" ? "°" : unit}
+        doubted={doubts.some((d) => d.reading !== null && keyOf(d.reading) === key)}
         armed={goesTo !== undefined && keyOf(goesTo) === key}
         onArm={() => setArmed(key)}
         typed={typed[key] ?? ""}

@@ -2,6 +2,7 @@ import { isPlastic } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
 import type { Evidence } from "@/core/judge/evidence";
+import { pairLimitMm } from "@/core/judge/failure-modes";
 import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
 import { rankCandidates } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -36,7 +37,9 @@ export function evidenceOf(job: Job): Evidence {
         turning: f?.gear.turning,
         drives: f?.gear.drives,
         // the mate of a failed part is what may have eaten it; the failed part itself is no cause of its mate
-        ...(loss && p.renew && view?.gear ? { mateLossMm: Math.max(0, loss.value), mateLimitMm: 0.05 * view.gear.moduleMm } : {}),
+        ...(loss && p.renew && view?.gear && view.mate.rule.mate !== "not to be told"
+          ? { mateLossMm: Math.max(0, loss.value), mateLimitMm: pairLimitMm(view.gear.moduleMm) }
+          : {}),
       };
     }),
   };
@@ -61,7 +64,7 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
     partToBeHad: offers?.length ? true : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring) ? undefined : false,
     ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
     ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
-    mateWorn: view?.mate.loss ? view.mate.rule.renewBoth : undefined,
+    mateWorn: view?.mate.rule.mate === "worn" ? true : view?.mate.rule.mate === "sound" ? false : undefined,
   };
   return fateOptions(facts);
 }
