@@ -60,10 +60,10 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
   });
 
   await test.step("the reading that is asked for next is typed by the caliper itself, and settles the name", async () => {
-    await expect(page.getByText(/To be sure, measure the span over 6 teeth/)).toBeVisible();
+    await expect(page.getByText(/To be sure, measure the span over 7 teeth/)).toBeVisible();
     await page.getByRole("heading", { name: /second-stage wheel/i }).click();
-    await caliperTypes(page, "16.91mm");
-    await expect(page.getByLabel("Span over 6, reading")).toHaveText("16.91");
+    await caliperTypes(page, "19.80mm");
+    await expect(page.getByLabel("Span over 7, reading")).toHaveText("19.80");
     await expect(page.getByText(/± 0.02 · caliper ·/).last()).toBeVisible();
     // its digits struck none of the screen's keys
     await expect(hand.button(/Part broken/)).toHaveAttribute("aria-pressed", "true");
@@ -107,7 +107,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await hand.button(/To the second-stage wheel/).click();
     await at(page, /gear\/p7$/, "Second-stage wheel");
     await hand.button(/Mate$/).click();
-    await expect(page.getByRole("status", { name: "The pair" })).toContainText(/lost 0\.1[34] mm of tooth, more than 0\.05 mm: renew both/);
+    await expect(page.getByRole("status", { name: "The pair" })).toContainText(/lost 0\.0[89] mm of tooth, more than 0\.05 mm: renew both/);
     await expect(page.getByRole("list", { name: "How they mesh" })).toContainText("right meets left");
     await expect(page.getByLabel("Contact ratio")).toHaveText(/^1\.\d\d$/);
   });
@@ -162,13 +162,13 @@ test("the practice caliper is slid, and sends its reading with its source", asyn
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/gear/p7`);
   await page.keyboard.press("c");
-  await expect(page.getByText("goes to: Span over 6")).toBeVisible();
-  await page.getByLabel("Jaw of the practice caliper, mm").fill("16.9");
+  await expect(page.getByText("goes to: Span over 7")).toBeVisible();
+  await page.getByLabel("Jaw of the practice caliper, mm").fill("19.86");
   const shows = page.getByLabel("Practice caliper shows");
-  await expect(shows).toHaveText(/^16\.(8|9)\d mm$/);
+  await expect(shows).toHaveText(/^19\.(8|9)\d mm$/);
   const read = ((await shows.textContent()) ?? "").slice(0, 5);
   await hand.button(/Send/).click();
-  await expect(page.getByLabel("Span over 6, reading")).toHaveText(read);
+  await expect(page.getByLabel("Span over 7, reading")).toHaveText(read);
   await expect(page.getByText(/practice caliper ·/)).toBeVisible();
 });
 

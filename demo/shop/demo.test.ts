@@ -65,10 +65,10 @@ describe("the demo shop", () => {
     const { hypotheses } = identifyGear({
       kind: "helical",
       teeth: 41,
-      tipDiameter: { value: 45.05, u: 0.03 },
+      tipDiameter: { value: 45.03, u: 0.03 },
       spans: [
-        { teeth: 5, value: 13.94, u: 0.02 },
-        { teeth: 6, value: 16.91, u: 0.02 },
+        { teeth: 5, value: 13.9, u: 0.02 },
+        { teeth: 6, value: 16.85, u: 0.02 },
       ],
     });
     expect(hypotheses[0]).toMatchObject({ module: 1, pressureAngle: 20 });

@@ -44,11 +44,11 @@ export const juicerTrain: TrainInput = {
   ],
 };
 
-/** The 41-tooth wheel as it measures: module 1, 20°, helix 18°, right hand. W5 = 13.947, W6 = 16.899, d_a = 45.110, of which flat jaws show 45.07 across the odd count. */
+/** The 41-tooth wheel as it measures: module 1, 20°, helix 18°, right hand. As drawn W5 = 13.947, W6 = 16.899, d_a = 45.110; as it was made its spans are 0.05 low and its tips 0.04, and flat jaws show 0.04 less across the odd count. */
 export const wheelReadings = [
-  { what: "tip diameter", value: 45.05, u: 0.03, source: "caliper" },
-  { what: "span", teeth: 5, value: 13.94, u: 0.02, source: "caliper" },
-  { what: "span", teeth: 6, value: 16.91, u: 0.02, source: "caliper" },
+  { what: "tip diameter", value: 45.03, u: 0.03, source: "caliper" },
+  { what: "span", teeth: 5, value: 13.9, u: 0.02, source: "caliper" },
+  { what: "span", teeth: 6, value: 16.85, u: 0.02, source: "caliper" },
 ];
 
 export const juicerAtJudge: Recipe = {

@@ -20,10 +20,10 @@ export async function askShop<T>(url: string | URL, schema: z.ZodType<T>, signal
 const ANSWERED_MS = 12_000;
 
 /** An answer, or the browser's own error of a time that ran out: what asks on our behalf may lose a question without a word, and who waits would wait for ever. */
-export function inTime<T>(answer: Promise<T>): Promise<T> {
+export function inTime<T>(answer: Promise<T>, ms = ANSWERED_MS): Promise<T> {
   let timer: ReturnType<typeof setTimeout>;
   const late = new Promise<never>((_, fail) => {
-    timer = setTimeout(() => fail(new DOMException("no answer", "TimeoutError")), ANSWERED_MS);
+    timer = setTimeout(() => fail(new DOMException("no answer", "TimeoutError")), ms);
   });
   return Promise.race([answer, late]).finally(() => clearTimeout(timer));
 }

@@ -26,10 +26,10 @@ export interface AsMade {
  * each is a mean with its spread (one standard deviation), so that the whole of 0 to 0.1 mm at module 1 stays possible.
  */
 export const AS_MADE: Readonly<Record<Making, AsMade>> = {
-  cut: { says: "cut or hobbed", thinned: { value: 0.05, u: 0.015 }, tipLow: { value: 0.04, u: 0.025 }, scale: 0.0002, madeTo: 0.01 },
+  cut: { says: "cut", thinned: { value: 0.05, u: 0.015 }, tipLow: { value: 0.04, u: 0.025 }, scale: 0.0002, madeTo: 0.01 },
   sintered: { says: "sintered", thinned: { value: 0.05, u: 0.02 }, tipLow: { value: 0.04, u: 0.025 }, scale: 0.001, madeTo: 0.015 },
   moulded: { says: "moulded", thinned: { value: 0.05, u: 0.03 }, tipLow: { value: 0.05, u: 0.03 }, scale: 0.003, madeTo: 0.02 },
-  unknown: { says: "making not noted", thinned: { value: 0.05, u: 0.02 }, tipLow: { value: 0.04, u: 0.025 }, scale: 0.0005, madeTo: 0.015 },
+  unknown: { says: "made how?", thinned: { value: 0.05, u: 0.02 }, tipLow: { value: 0.04, u: 0.025 }, scale: 0.0005, madeTo: 0.015 },
 };
 
 /** Some are not thinned at all: ground masters, prints and cuts from a drawing without backlash, gears whose mate was thinned for both. So often, and give or take so much at module 1, mm. */

@@ -73,7 +73,7 @@ export function ReturnSheet({
               {f.fate === "keep" && f.fateWhy && `; left as it is: ${f.fateWhy}`}
               {f.fate === "repair" && f.fateWhy && `; mended: ${f.fateWhy}`}
               {f.identity &&
-                ` (${f.identity.teeth} teeth, ${sizeOf(f.identity)}, ${f.identity.pressureAngleDeg}°${f.identity.helixAngleDeg ? `, helix ${f.identity.helixAngleDeg}°` : ""})`}
+                ` (${f.identity.teeth} teeth, ${sizeOf(f.identity)}${f.identity.diametralPitch ? "" : " mm"}, ${f.identity.pressureAngleDeg}°${f.identity.helixAngleDeg ? `, helix ${f.identity.helixAngleDeg}°` : ""})`}
             </li>
           ))}
           {job.nothingFailed && <li>{job.nothingFailed === "service" ? "Nothing failed: a service." : "No fault was found."}</li>}

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
-import { unreached } from "@/ui/ask-shop";
+import { inTime, unreached } from "@/ui/ask-shop";
 import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { keepDraft } from "./draft-action";
 import { useJob } from "./job-context";
@@ -12,6 +12,9 @@ const ON_ITS_WAY_MS = 15_000;
 
 /** After so long what the shop did not take is sent again, ms. */
 const AGAIN_MS = 4000;
+
+/** So long an answer is waited for, ms. What asks on our behalf may lose a question when a screen is left, and a draft may be sent twice without harm. */
+const LOST_MS = 5000;
 
 /** What was kept, read by its schema; undefined: nothing was kept, or it is not of this form. */
 function readAs<T>(schema: z.ZodType<T>, kept: unknown): T | undefined {
@@ -43,7 +46,7 @@ export function useDraft<T>(field: string, kept: unknown, schema: z.ZodType<T>, 
       const blank = text === emptyText;
       keepInBrowser(key, text);
       const send = (): void => {
-        keepDraft({ number, field, value: blank ? null : value }).then(
+        inTime(keepDraft({ number, field, value: blank ? null : value }), LOST_MS).then(
           () => savedInShop(key, text, blank),
           (e) => {
             // the browser has it meanwhile

@@ -58,7 +58,7 @@ export const nothingFits = (readings: readonly Reading[]): Doubt => ({
   probability: 1,
 });
 
-const mm = (x: number): string => `${Number(x.toFixed(x < 10 ? 3 : 2))} mm`;
+const mm = (x: number): string => `${Number(x.toFixed(2))} mm`;
 
 function whyDoubted(input: IdentifyInput, slip: Slip, first: Hypothesis | undefined): string {
   if (slip.sort === "count") {

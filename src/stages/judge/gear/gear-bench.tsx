@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { AS_MADE, MAKINGS, type Making } from "@/core/gear/as-made";
 import { gearBenchOf } from "@/core/job/address";
 import type { LengthUnit } from "@/core/quantity/units";
 import { KeyButton } from "@/ui/key-button";
@@ -26,6 +27,8 @@ const PLACES = [
 ] as const;
 type Place = (typeof PLACES)[number]["place"];
 
+const nextMaking = (m: Making): Making => MAKINGS[(MAKINGS.indexOf(m) + 1) % MAKINGS.length] as Making;
+
 /** The gear bench: readings, what the gear is, its sizes, its mate, and its face with the bad teeth marked. */
 export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: unknown; unitFirst: LengthUnit }) {
   const { run, number } = useJob();
@@ -33,6 +36,7 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
   const [place, setPlace] = useState<Place>("readings");
   const [unit, setUnit] = useState<LengthUnit>(unitFirst);
   const [caliper, setCaliper] = useState(false);
+  const made = view.making.making;
   const noted: NoteGear = (notes) => run(saveGearNotes, { part, notes });
   const { tile, goesTo, arrive } = useGearReadings(view, draft, place === "mate" ? [CENTRE] : view.asked, unit);
   return (
@@ -46,7 +50,12 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
               {p.says}
             </KeyButton>
           ))}
-          <KeyLink keyName="P" href={`${gearBenchOf(number, part)}/picture`} className="small ml-auto">
+          {(kind === "spur" || kind === "helical") && (
+            <KeyButton keyName="H" className="small ml-auto" label={`Made: ${AS_MADE[made].says}`} onPress={() => void noted({ making: nextMaking(made) })}>
+              {AS_MADE[made].says}
+            </KeyButton>
+          )}
+          <KeyLink keyName="P" href={`${gearBenchOf(number, part)}/picture`} className={`small ${kind === "spur" || kind === "helical" ? "" : "ml-auto"}`}>
             Count in a picture
           </KeyLink>
           <KeyButton keyName="C" className="small" pressed={caliper} onPress={() => setCaliper(!caliper)}>
@@ -71,7 +80,7 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
                   </div>
                 )}
               </div>
-              <GearNames view={view} entered={isEntered(kind)} noted={noted} />
+              <GearNames view={view} entered={isEntered(kind)} />
             </>
           )}
           {place === "sizes" && <GearSizes view={view} unit={unit} />}

@@ -1,18 +1,12 @@
-"use client";
-
-import { AS_MADE, MAKINGS, thinnedBy } from "@/core/gear/as-made";
 import { sentence } from "@/core/sentence";
-import { KeyButton } from "@/ui/key-button";
 import { Odds } from "@/ui/odds";
 import { ReadingDrawing } from "@/ui/reading-drawing";
 import type { GearView } from "./gear-view";
-import type { NoteGear } from "./note-gear";
 
-/** What the gear may be, with how sure; which readings contradict each other; how it was made; and the reading that would settle it, with its drawing. */
-export function GearNames({ view, entered, noted }: { view: GearView; entered: boolean; noted: NoteGear }) {
-  const { names, doubts, next, gear, making } = view;
+/** What the gear may be, with how sure; which readings contradict each other; and the reading that would settle it, with its drawing. */
+export function GearNames({ view, entered }: { view: GearView; entered: boolean }) {
+  const { names, doubts, next, gear } = view;
   if (entered) return null;
-  const thinned = thinnedBy(gear?.moduleMm ?? 1, making.making);
   return (
     <>
       {names.length ? (
@@ -38,22 +32,6 @@ export function GearNames({ view, entered, noted }: { view: GearView; entered: b
             {next && <p className="hush pt-1 text-[18px]">{next.how}</p>}
           </div>
           {next && gear && <ReadingDrawing next={next} gear={gear} size={104} />}
-        </div>
-      )}
-      {(view.kind === "spur" || view.kind === "helical") && (
-        <div className="flex items-center gap-3">
-          <KeyButton
-            keyName="K"
-            className="small"
-            label={`Made: ${AS_MADE[making.making].says}`}
-            onPress={() => void noted({ making: MAKINGS[(MAKINGS.indexOf(making.making) + 1) % MAKINGS.length] })}
-          >
-            {AS_MADE[making.making].says}
-          </KeyButton>
-          <p className="hush text-[18px] leading-tight">
-            {making.said ? "" : making.making === "unknown" ? "Not told. " : "As its material is plastic. "}
-            New teeth of this making are taken to be thinned by {thinned.value.toFixed(2)} mm, give or take {thinned.u.toFixed(2)}.
-          </p>
         </div>
       )}
       {next && gear && doubts.length === 0 && (

@@ -7,6 +7,7 @@ import {
   pairOf,
   type SizeRow,
   sizesCompared,
+  spanTeeth,
   type ToothLoss,
   tipDiameterFromFlatJaws,
   toothLoss,
@@ -130,11 +131,13 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   if (kind === "worm-wheel") return [mm("throat diameter", "Throat diameter"), mm("centre distance", "Centre distance"), ...ends];
   if (kind !== "spur" && kind !== "helical") return [mm("tip diameter", kind === "internal" ? "Across the tips, inside" : "Over the tips"), ...ends];
   const teeth = gear?.teeth ?? notes.teeth ?? 30;
-  // a helix adds a little to the angle: guess 15° until it is known
-  const k = bestSpanTeeth({ teeth, pressureAngleDeg: 20, helixAngleDeg: gear?.helixAngleDeg ?? (kind === "helical" ? 15 : 0), profileShift: 0 });
-  // two places for spans: those that were taken, then the one worth taking next, then its neighbour
-  const [first = k, second = next?.teeth ?? first + 1] = taken("span");
-  const spans = [first, second].sort((a, b) => a - b);
+  // a helix adds to the count between the jaws: guess 15° until it is known
+  const form = gear ?? { teeth, pressureAngleDeg: 20, helixAngleDeg: kind === "helical" ? 15 : 0, profileShift: 0 };
+  const best = bestSpanTeeth(form);
+  // those that were taken and the one worth taking next; two places at least, each once
+  const wanted = new Set([...taken("span"), ...(next?.drawing === "span" && next.teeth !== undefined ? [next.teeth] : [])]);
+  for (const k of [best, ...spanTeeth(form).sort((a, b) => Math.abs(a - best) - Math.abs(b - best)), best + 1]) if (wanted.size < 2 && k >= 2) wanted.add(k);
+  const spans = [...wanted].sort((a, b) => a - b);
   const out = [mm("tip diameter", "Tip diameter"), ...spans.map((n) => mm("span", `Span over ${n}`, n)), ...ends];
   out.push(kind === "helical" ? deg("helix angle", "Helix angle") : mm("root diameter", "Root diameter"));
   if (notes.teeth === undefined && notes.arcPitches) {

@@ -69,8 +69,11 @@ export function ReadingTile({
         <TypedReading id={id} className="!bg-base-100" typed={typed} onTyped={onTyped} enter={() => void enter()} wrong={fault !== null} onFocus={onArm} />
       </div>
       <div className={`h-[20px] truncate text-[16px] ${doubted ? "font-bold text-error" : "hush"}`}>
-        {doubted ? "does not go with the others · " : ""}
-        {mean ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source} · ${mean.at.slice(11, 16)}` : "not taken"}
+        {doubted
+          ? "does not go with the others"
+          : mean
+            ? `± ${shown(mean.u)} · ${mean.count > 1 ? `mean of ${mean.count} · ` : ""}${mean.source} · ${mean.at.slice(11, 16)}`
+            : "not taken"}
       </div>
       <FaultLine says={fault} className="text-[17px]" />
     </div>
