@@ -71,6 +71,32 @@ describe("a pair of gears", () => {
     expect(bad(31.5)).toContain("contact ratio");
     expect(bad(28)).toEqual(["centre distance"]);
   });
+  it("slanted teeth take over along the face too: b sin β/(π m)", () => {
+    const slanted = (teeth: number) => gear(teeth, { helixAngleDeg: 30, faceWidthMm: 4 * Math.PI });
+    const f = figures(slanted(20), { ...slanted(40), faceWidthMm: 30 });
+    // 4 π sin 30°/π = 2
+    expect(f.overlapRatio).toBeCloseTo(2, 9);
+    expect(figures(gear(20), gear(40)).overlapRatio).toBe(0);
+    expect(figures(gear(20, { helixAngleDeg: 15 }), gear(40, { helixAngleDeg: 15 })).overlapRatio).toBeNull();
+    expect(pairOf(slanted(20), slanted(40)).verdicts.find((v) => v.criterion === "contact ratio")?.says).toMatch(/^1\.\d\d and 2\.00 from the slant/);
+  });
+  it("shortened tips reach less far", () => {
+    const full = figures(gear(20), gear(40), 30).contactRatio;
+    // √(21.6² − 18.794²) is 10.646, 0.79 less than with full tips: 0.79/(2 π cos 20°) of a pitch
+    expect(full - figures(gear(20, { tipMm: 21.6 }), gear(40), 30).contactRatio).toBeCloseTo(0.134, 2);
+  });
+  it("what the readings leave open is a caution, not a refusal", () => {
+    const blunt = { helixAngleDeg: 18, helixU: 0.3 };
+    const open = pairOf(gear(9, blunt), gear(41, { ...blunt, helixAngleDeg: 18.8 }));
+    expect(open.meshes).toBe(true);
+    expect(open.verdicts.find((v) => v.criterion === "helix angle")).toMatchObject({ ok: true, caution: true });
+    expect(pairOf(gear(9, { helixAngleDeg: 18, helixU: 0.05 }), gear(41, { helixAngleDeg: 18.8, helixU: 0.05 })).meshes).toBe(false);
+    const tight = (shiftU: number) =>
+      pairOf(gear(20, { shiftU }), gear(40, { shiftU }), { value: 29.97, u: 0.02 }).verdicts.find((v) => v.criterion === "backlash");
+    expect(tight(0)).toMatchObject({ ok: true, caution: true });
+    expect(pairOf(gear(20), gear(40), { value: 29.9, u: 0.02 }).verdicts.find((v) => v.criterion === "backlash")?.ok).toBe(false);
+    expect(tight(0.1)?.says).toMatch(/turn the two by hand/);
+  });
   it("a large wheel on a small unshifted pinion reaches below its involute; on a shifted one it does not", () => {
     expect(pairOf(gear(9), gear(80), 44.55).verdicts.find((v) => v.criterion === "interference")?.caution).toBe(true);
     expect(pairOf(gear(9, { profileShift: 0.5 }), gear(80)).verdicts.find((v) => v.criterion === "interference")?.caution).toBeUndefined();

@@ -72,6 +72,9 @@ export const gearIdentity = z.strictObject({
   probability: z.number().min(0).max(1),
   /** bevel: pitch cone angle, degrees */
   coneAngleDeg: z.number().min(0).max(90).optional(),
+  /** how far the readings left helix angle (degrees) and shift (modules) open, one standard deviation each */
+  helixU: z.number().min(0).max(45).optional(),
+  shiftU: z.number().min(0).max(5).optional(),
   /** the tooth's height over the reference circle, in modules, where it is not 1 */
   addendum: z.number().min(0.4).max(2).optional(),
   /** no standard tooth fits: the module is as measured */

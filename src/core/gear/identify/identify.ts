@@ -125,6 +125,7 @@ function hypothesis(w: Weighed, probability: number, input: IdentifyInput): Hypo
     pressureAngle: pressureAngleDeg,
     helixAngle: w.helixAngleDeg,
     profileShift: w.profileShift,
+    spread: w.spread,
     addendum,
     tips: w.noise.state.says,
     flanks: w.noise.state.flanks,

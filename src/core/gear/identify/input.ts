@@ -42,6 +42,8 @@ export interface Hypothesis {
   readonly pressureAngle: number;
   readonly helixAngle: number;
   readonly profileShift: number;
+  /** how far the readings leave helix angle (degrees) and shift (modules) open, one standard deviation each */
+  readonly spread: { readonly helix: number; readonly shift: number };
   /** how high the tooth stands over the reference circle without shift, in modules: 1, or 0.8 for a stub */
   readonly addendum: number;
   /** what becomes of tips: as made (a little low), topped (a shifted pinion with a land left on its tips), or worn */

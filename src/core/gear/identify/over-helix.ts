@@ -14,8 +14,9 @@ export const helixRange = (told: Measured): readonly [low: number, high: number]
  * @param told the angle as it was measured, or as little as is known, degrees
  * @param log of the readings at an angle
  * @param hopeless a log below which the answer needs not be exact
+ * @returns the log, the likeliest angle, and how wide its peak is (one standard deviation), degrees
  */
-export function overHelix(told: Measured, log: (beta: number) => number, hopeless: number): { log: number; beta: number } {
+export function overHelix(told: Measured, log: (beta: number) => number, hopeless: number): { log: number; beta: number; u: number } {
   const [low, high] = helixRange(told);
   const norm = Math.log(told.u * Math.sqrt(2 * Math.PI));
   const f = (b: number): number => log(b) - 0.5 * ((b - Math.abs(told.value)) / told.u) ** 2 - norm;
@@ -41,7 +42,7 @@ export function overHelix(told: Measured, log: (beta: number) => number, hopeles
   let fm = peakOf.at;
   const reach = (p: { b: number; at: number } | undefined): number => (p ? Math.abs(p.at - fm) : 0);
   // even if the peak rose above the scan as far as its neighbours lie below, would it matter?
-  if (fm + Math.max(reach(scanned[top - 1]), reach(scanned[top + 1])) < hopeless) return { log: logSum(sum, fm), beta: peakOf.b };
+  if (fm + Math.max(reach(scanned[top - 1]), reach(scanned[top + 1])) < hopeless) return { log: logSum(sum, fm), beta: peakOf.b, u: told.u };
   // three points of a parabola tell its top; where they do not, the golden section does
   const golden = 0.381966;
   for (let i = 0; i < 40 && c - a > 2e-3; i++) {
@@ -62,5 +63,5 @@ export function overHelix(told: Measured, log: (beta: number) => number, hopeles
   const width = curve < -1e-9 ? Math.min(Math.sqrt((2 * Math.PI) / -curve), high - low) : high - low;
   const smooth = fm + Math.log(width * 0.5);
   if (smooth > best.log) best = { beta: m, log: smooth };
-  return { log: logSum(sum, smooth), beta: Math.round(best.beta * 100) / 100 };
+  return { log: logSum(sum, smooth), beta: Math.round(best.beta * 100) / 100, u: Math.min(told.u, width / Math.sqrt(2 * Math.PI)) };
 }

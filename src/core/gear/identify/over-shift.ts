@@ -37,6 +37,8 @@ export interface ShiftAnswer {
   log: number;
   /** the likeliest shift */
   x: number;
+  /** how far the readings leave it open */
+  u: number;
 }
 
 /**
@@ -46,10 +48,10 @@ export interface ShiftAnswer {
  * @param hopeless where even the best x gives a log below this, that bound is returned and the sum is not formed
  */
 export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, hopeless = Number.NEGATIVE_INFINITY): ShiftAnswer {
-  if (A < 1e-12) return { log: scale - 0.5 * C, x: 0 };
+  if (A < 1e-12) return { log: scale - 0.5 * C, x: 0, u: prior.u };
   const mean = B / A;
   const bound = scale - 0.5 * (C - B * mean);
-  if (bound < hopeless) return { log: bound, x: clampShift(mean) };
+  if (bound < hopeless) return { log: bound, x: clampShift(mean), u: prior.u };
   const exponent = (x: number): number => -0.5 * (C - 2 * B * x + A * x * x);
   const top = bound - scale;
   let sum = prior.none * Math.exp(exponent(0) - top);
@@ -73,6 +75,7 @@ export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, 
   return {
     log: sum > 0 ? scale + top + Math.log(sum) : scale + Math.max(exponent(SHIFT_RANGE[0]), exponent(SHIFT_RANGE[1])) - 20,
     x: Math.round(bestX * 100) / 100,
+    u: 1 / Math.sqrt(a),
   };
 }
 

@@ -43,6 +43,7 @@ describe("the next reading", () => {
     pressureAngle: 20,
     helixAngle: 0,
     profileShift: 0,
+    spread: { helix: 0, shift: 0.05 },
     addendum: 1,
     tips: "as made",
     flanks: "as made",

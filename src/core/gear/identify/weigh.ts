@@ -17,6 +17,8 @@ export interface Weighed {
   readonly teeth: number;
   readonly helixAngleDeg: number;
   readonly profileShift: number;
+  /** how far the readings leave helix angle (degrees) and shift open, one standard deviation each */
+  readonly spread: { readonly helix: number; readonly shift: number };
   readonly log: number;
   readonly taken: Taken;
   readonly noise: Noise;
@@ -63,7 +65,7 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
   const s = new Float64Array(n);
   const at0 = new Float64Array(n);
   const slope = new Float64Array(n);
-  let shift = 0;
+  let shift = { x: 0, u: shifts.u };
   let noise = noises[0] as Noise;
   const at = (tooth: ToothAt): number => {
     for (let i = 0; i < n; i++) [at0[i], slope[i]] = (taken.readings[i] as Reading).line(tooth) as [number, number];
@@ -78,7 +80,7 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
       const log = answer.log + state.state.log;
       if (log > best) {
         best = log;
-        shift = answer.x;
+        shift = answer;
         noise = state;
       }
       sum = logSum(sum, log);
@@ -86,11 +88,12 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
     return sum;
   };
   const straight = taken.helix === null;
-  const { log, beta } = straight
-    ? { log: at(start), beta: 0 }
+  const { log, beta, u } = straight
+    ? { log: at(start), beta: 0, u: 0 }
     : overHelix(taken.helix as NonNullable<Taken["helix"]>, (b) => at(toothAt(size, teeth, b)), hopeless - prior);
   if (!straight) at(toothAt(size, teeth, beta));
-  return { size, teeth, helixAngleDeg: beta, profileShift: shift, log: prior + log, taken, noise };
+  const spread = openOf(teeth, beta, u, shift.u);
+  return { size, teeth, helixAngleDeg: beta, profileShift: shift.x, spread, log: prior + log, taken, noise };
 }
 
 /**
@@ -156,7 +159,7 @@ export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless:
     }
     return Math.max(sum, hopeless - prior - 20);
   };
-  const { log, beta } = taken.helix === null ? { log: at(0), beta: 0 } : overHelix(taken.helix, at, hopeless - prior);
+  const { log, beta, u } = taken.helix === null ? { log: at(0), beta: 0, u: 0 } : overHelix(taken.helix, at, hopeless - prior);
   if (prior + log < hopeless) return null;
   at(beta);
   return {
@@ -164,10 +167,17 @@ export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless:
     teeth,
     helixAngleDeg: beta,
     profileShift: Math.round(best.shift * 100) / 100,
+    spread: openOf(teeth, beta, u, 0.1),
     log: prior + log,
     taken,
     noise: best.noise,
   };
+}
+
+/** A steeper helix makes the same tips with less shift: d x/d β = −z tan β/(2 cos β). What is open of one is open of the other. */
+function openOf(teeth: number, betaDeg: number, helixU: number, shiftU: number): Weighed["spread"] {
+  const beta = radians(betaDeg);
+  return { helix: helixU, shift: Math.hypot(shiftU, (teeth * Math.tan(beta) * radians(helixU)) / (2 * Math.cos(beta))) };
 }
 
 const inFreeRange = (module: number): boolean => module > FREE_RANGE_MM[0] && module < FREE_RANGE_MM[1];

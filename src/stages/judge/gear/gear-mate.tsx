@@ -86,7 +86,13 @@ export function GearMate({
               from={`at ${figures.workingPressureAngleDeg.toFixed(1)}° in mesh, tight at ${figures.tightCentreMm.toFixed(2)} mm`}
               measured
             />
-            <Readout label="Backlash" value={figures.backlashMm.toFixed(2)} unit="mm" from="across the flanks, with the wear" measured />
+            <Readout
+              label="Backlash"
+              value={figures.backlashMm.toFixed(2)}
+              unit="mm"
+              from={`± ${(2 * figures.backlashU).toFixed(2)}, a new one on this mate as it is worn`}
+              measured
+            />
           </>
         )}
       </div>

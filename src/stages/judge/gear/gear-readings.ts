@@ -226,6 +226,8 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
     helixAngleDeg: h.helixAngle,
     profileShift: h.profileShift,
     probability: h.probability,
+    ...(h.helixAngle ? { helixU: Math.round(h.spread.helix * 1000) / 1000 } : {}),
+    shiftU: Math.round(h.spread.shift * 1000) / 1000,
     ...(h.addendum === 1 ? {} : { addendum: h.addendum }),
     ...(h.system === "free" ? { free: true } : {}),
     words: wordsOf(h, input),

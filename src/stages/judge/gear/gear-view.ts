@@ -1,25 +1,14 @@
 import type { GearKind } from "@/core/gear/gear-kind";
 import type { NextReading } from "@/core/gear/identify/index";
-import {
-  bestSpanTeeth,
-  type Gear,
-  type PairAnswer,
-  pairOf,
-  type SizeRow,
-  sizesCompared,
-  spanTeeth,
-  type ToothLoss,
-  tipDiameterFromFlatJaws,
-  toothLoss,
-} from "@/core/gear/index";
+import { bestSpanTeeth, type Gear, type SizeRow, sizesCompared, spanTeeth } from "@/core/gear/index";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
-import { type PairRule, pairRule } from "@/core/judge/failure-modes";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
 import { type DoubtedReading, type MeanReading, makingOf, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
+import { type MateView, mateView } from "./mate-view";
 
 /** A dimension that the bench asks for. */
 export interface AskedReading {
@@ -55,7 +44,7 @@ export interface GearView {
   readonly sizes: readonly SizeRow[];
   /** other toothed parts of the job */
   readonly others: readonly { readonly id: string; readonly name: string }[];
-  readonly mate: { readonly name: string; readonly loss: ToothLoss | null; readonly answer: PairAnswer | null; readonly rule: PairRule };
+  readonly mate: MateView;
   readonly over: readonly LaidOver[];
 }
 
@@ -88,7 +77,7 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
     gear,
     sizes: gear && meshing ? sizesCompared(gear, means, making.making) : [],
     others,
-    mate: mateView(job, notes, meshing ? gear : null, means),
+    mate: mateView(job, id, meshing ? gear : null),
     over: meshing && gear ? laidOver(gear, naming?.names ?? [], catalogue, finding?.chosen) : [],
   };
 }
@@ -149,49 +138,6 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   if (pin) out.push(mm(overPinsOf(pin), `Over ${pin} mm pins`));
   if (next?.drawing === "centre") out.push(CENTRE);
   return out;
-}
-
-/** What was typed in once as the mate's loss is as good as a caliper. */
-const LEGACY_U = 0.03;
-
-function mateView(job: Job, notes: GearNotes, gear: Gear | null, own: readonly MeanReading[]): GearView["mate"] {
-  const part = job.parts.find((p) => p.id === notes.mate);
-  const legacy = own.find((m) => m.what === "mate span loss")?.value;
-  if (!part || !gear)
-    return {
-      name: part?.name ?? "its mate",
-      loss: null,
-      answer: null,
-      rule: pairRule(legacy === undefined ? undefined : { value: legacy, u: LEGACY_U }, gear?.moduleMm ?? 1),
-    };
-  const finding = job.findings.find((f) => f.part === part.id);
-  const means = meanReadings(job.readings, part.id);
-  const teeth = notesOf(job, part.id).teeth ?? finding?.identity?.teeth ?? notes.mateTeeth;
-  if (!teeth || teeth < 4) return { name: partName(part), loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
-  // a mate has its pair's tooth; its own name, where it has one, tells whether that is so
-  const base: Gear = finding?.identity
-    ? finding.identity
-    : { teeth, moduleMm: gear.moduleMm, pressureAngleDeg: gear.pressureAngleDeg, helixAngleDeg: gear.helixAngleDeg, profileShift: 0 };
-  const spans = means.filter((m) => m.what === "span" && m.teeth !== undefined).map((m) => ({ teeth: m.teeth as number, value: m.value, u: m.u }));
-  const tip = means.find((m) => m.what === "tip diameter");
-  const loss = toothLoss(base, spans, {
-    tip: tip && tipDiameterFromFlatJaws(tip, base),
-    tipsWorn: finding?.gear.tipsWorn,
-    making: makingOf(job, part.id).making,
-    shiftKnown: finding?.identity !== undefined,
-  });
-  const centre = own.find((m) => m.what === "centre distance")?.value;
-  const answer = pairOf(
-    { ...gear, hand: notes.hand },
-    {
-      ...base,
-      profileShift: loss?.profileShift ?? base.profileShift,
-      hand: finding?.gear.hand ?? (notes.hand === "left" ? "right" : notes.hand === "right" ? "left" : undefined),
-      spanLossMm: loss ? Math.max(0, loss.value) : 0,
-    },
-    centre,
-  );
-  return { name: partName(part), loss, answer, rule: pairRule(loss ?? undefined, gear.moduleMm) };
 }
 
 /** Gears worth laying over this one: the other possible names, and those of the catalogue that come near. */
