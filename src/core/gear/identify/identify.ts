@@ -69,7 +69,7 @@ export function identifyGear(input: IdentifyInput): Identification {
 /** See {@link ranked}. */
 const BLUNT = 0.85;
 /** A hypothesis this far (in log) below the best weighs nothing in any answer. */
-const HOPELESS = 14;
+const HOPELESS = 10;
 /** Slips that could not reach a hundredth of the best, even if everything else was met exactly, are not looked into. */
 const SLIGHT = 2;
 
