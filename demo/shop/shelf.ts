@@ -14,7 +14,7 @@ export const lubricants: Lubricant[] = [
 
 const part = (number: string, name: string, spec: CataloguePartInput["spec"], price: number, stock: number, more: Partial<CataloguePartInput> = {}): CataloguePart => cataloguePart.parse({ number, name, spec, price, stock, ...more });
 type Spec<K> = Extract<CataloguePartInput["spec"], { kind: K }>;
-const gear = (teeth: number, moduleMm: number, more: Partial<Spec<"gear">> = {}): Spec<"gear"> => ({ kind: "gear", teeth, moduleMm, ...more });
+const gear = (teeth: number, moduleMm: number, more: Partial<Spec<"gear">> = {}): Spec<"gear"> => ({ kind: "gear", teeth, moduleMm, profileShift: 0, ...more });
 const bearing = (insideMm: number, outsideMm: number, widthMm: number, closure: Spec<"bearing">["closure"]): Spec<"bearing"> => ({ kind: "bearing", insideMm, outsideMm, widthMm, closure });
 const seal = (insideMm: number, outsideMm: number, widthMm: number, material = "NBR"): Spec<"seal"> => ({ kind: "seal", insideMm, outsideMm, widthMm, material });
 const fits = (maker: string, model: string, ...variants: string[]) => [{ maker, model, variants }];

@@ -4,6 +4,7 @@ import type { Wanted } from "@/core/match/candidates/rank";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
 import type { UnitName } from "@/core/match/catalogue/catalogue-part";
 import { PART_KINDS, type PartKind } from "@/core/match/catalogue/part-spec";
+import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";
 import { partMean, toldOf } from "./part-facts";
@@ -65,9 +66,10 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
     teeth: identity.teeth,
     moduleMm: identity.moduleMm,
     pressureAngleDeg: identity.pressureAngleDeg,
-    helixAngleDeg: identity.helixAngleDeg,
-    profileShift: identity.profileShift,
-    hand: identity.helixAngleDeg ? gear.hand : undefined,
+    helixAngleDeg: identity.helixU ? { value: identity.helixAngleDeg, u: identity.helixU } : identity.helixAngleDeg,
+    profileShift: identity.shiftU ? { value: identity.profileShift, u: identity.shiftU } : identity.profileShift,
+    ...(identity.wormDiameterMm === undefined ? {} : { wormDiameterMm: { value: identity.wormDiameterMm, u: CALIPER_U_MM } }),
+    hand: identity.helixAngleDeg || gear.kind === "worm" || gear.kind === "worm-wheel" ? gear.hand : undefined,
     boreMm: reading("bore"),
     faceWidthMm: reading("face width"),
     boreForm: gear.boreForm,
@@ -85,7 +87,14 @@ function mateOf(job: Job, id: string, chosenTeeth: Readonly<Record<string, numbe
   const teeth = notes?.mateTeeth ?? other?.identity?.teeth ?? other?.gear.teeth;
   if (!teeth) return undefined;
   const willBe = notes?.mate ? chosenTeeth[notes.mate] : undefined;
-  return { teeth, ...(willBe && willBe !== teeth ? { willBe } : {}), ...(notes?.drives === undefined ? {} : { drives: !notes.drives }) };
+  const shift = other?.identity?.profileShift;
+  return {
+    teeth,
+    ...(shift === undefined ? {} : { profileShift: shift }),
+    ...(other?.gear.hand ? { hand: other.gear.hand } : {}),
+    ...(willBe && willBe !== teeth ? { willBe } : {}),
+    ...(notes?.drives === undefined ? {} : { drives: !notes.drives }),
+  };
 }
 
 /** How fast the output turns, if the train is written down with this pair in it: a change of ratio anywhere changes it in the same share. */

@@ -6,6 +6,7 @@ import { partNamed } from "@/core/job/part";
 import { type CompareItem, whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { soldGear } from "@/core/match/catalogue/part-spec";
 import { partsNumbered } from "@/store/catalogue";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import { partMean, toldOf } from "../job-view/part-facts";
@@ -45,7 +46,7 @@ export async function arrivedParts(job: Job): Promise<ArrivedPart[]> {
               candidates.find((c) => c.id === a.part),
             )
           : [],
-      faces: part?.spec.kind === "gear" ? { old: oldGear(job, a.part), sold: part.spec } : null,
+      faces: part?.spec.kind === "gear" ? { old: oldGear(job, a.part), sold: soldGear(part.spec) } : null,
       oldPicture: a.part
         ? job.pictures.find((p) => p.step !== undefined && job.steps.find((s) => s.id === p.step)?.parts?.includes(a.part as string))?.sha256
         : undefined,

@@ -37,8 +37,10 @@ export interface ShiftAnswer {
   log: number;
   /** the likeliest shift */
   x: number;
-  /** how far the readings leave it open */
+  /** how far the readings by themselves leave it open */
   u: number;
+  /** how much of the whole the likeliest shift has to itself, 0 to 1: all but 0 where it may be anything */
+  share: number;
 }
 
 /**
@@ -48,10 +50,10 @@ export interface ShiftAnswer {
  * @param hopeless where even the best x gives a log below this, that bound is returned and the sum is not formed
  */
 export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, hopeless = Number.NEGATIVE_INFINITY): ShiftAnswer {
-  if (A < 1e-12) return { log: scale - 0.5 * C, x: 0, u: prior.u };
+  if (A < 1e-12) return { log: scale - 0.5 * C, x: 0, u: prior.u, share: prior.none };
   const mean = B / A;
   const bound = scale - 0.5 * (C - B * mean);
-  if (bound < hopeless) return { log: bound, x: clampShift(mean), u: prior.u };
+  if (bound < hopeless) return { log: bound, x: clampShift(mean), u: prior.u, share: 0 };
   const exponent = (x: number): number => -0.5 * (C - 2 * B * x + A * x * x);
   const top = bound - scale;
   let sum = prior.none * Math.exp(exponent(0) - top);
@@ -70,12 +72,16 @@ export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, 
   const [a, b] = [A + w, B + w * prior.around];
   const smooth = ((1 - prior.none) * (1 - AT_TENTHS) * Math.exp(-0.5 * (C + w * prior.around * prior.around - (b * b) / a) - top)) / (prior.u * Math.sqrt(a));
   sum += smooth;
-  if (smooth > best) bestX = clampShift(b / a);
+  if (smooth > best) {
+    bestX = clampShift(b / a);
+    best = 0;
+  }
   // far outside the range nothing is left of the sum: the log stays finite, and as bad as it is
   return {
     log: sum > 0 ? scale + top + Math.log(sum) : scale + Math.max(exponent(SHIFT_RANGE[0]), exponent(SHIFT_RANGE[1])) - 20,
     x: Math.round(bestX * 100) / 100,
     u: 1 / Math.sqrt(a),
+    share: sum > 0 ? best / sum : 0,
   };
 }
 

@@ -65,7 +65,7 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
   const s = new Float64Array(n);
   const at0 = new Float64Array(n);
   const slope = new Float64Array(n);
-  let shift = { x: 0, u: shifts.u };
+  let shift = { x: 0, u: shifts.u, share: 0 };
   let noise = noises[0] as Noise;
   const at = (tooth: ToothAt): number => {
     for (let i = 0; i < n; i++) [at0[i], slope[i]] = (taken.readings[i] as Reading).line(tooth) as [number, number];
@@ -92,7 +92,7 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
     ? { log: at(start), beta: 0, u: 0 }
     : overHelix(taken.helix as NonNullable<Taken["helix"]>, (b) => at(toothAt(size, teeth, b)), hopeless - prior);
   if (!straight) at(toothAt(size, teeth, beta));
-  const spread = openOf(teeth, beta, u, shift.u);
+  const spread = openOf(teeth, beta, u, shift);
   return { size, teeth, helixAngleDeg: beta, profileShift: shift.x, spread, log: prior + log, taken, noise };
 }
 
@@ -167,7 +167,7 @@ export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless:
     teeth,
     helixAngleDeg: beta,
     profileShift: Math.round(best.shift * 100) / 100,
-    spread: openOf(teeth, beta, u, 0.1),
+    spread: openOf(teeth, beta, u, { u: 0.1, share: 0 }),
     log: prior + log,
     taken,
     noise: best.noise,
@@ -175,9 +175,11 @@ export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless:
 }
 
 /** A steeper helix makes the same tips with less shift: d x/d β = −z tan β/(2 cos β). What is open of one is open of the other. */
-function openOf(teeth: number, betaDeg: number, helixU: number, shiftU: number): Weighed["spread"] {
+function openOf(teeth: number, betaDeg: number, helixU: number, shift: { readonly u: number; readonly share: number }): Weighed["spread"] {
   const beta = radians(betaDeg);
-  return { helix: helixU, shift: Math.hypot(shiftU, (teeth * Math.tan(beta) * radians(helixU)) / (2 * Math.cos(beta))) };
+  const byReadings = Math.hypot(shift.u, (teeth * Math.tan(beta) * radians(helixU)) / (2 * Math.cos(beta)));
+  // as far as it is sure to be just this one (none, or a whole tenth), nothing is open
+  return { helix: helixU, shift: byReadings * Math.sqrt(1 - shift.share) };
 }
 
 const inFreeRange = (module: number): boolean => module > FREE_RANGE_MM[0] && module < FREE_RANGE_MM[1];

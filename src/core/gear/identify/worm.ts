@@ -77,7 +77,7 @@ export function identifyWorm(input: WormInput): WormHypothesis[] {
     const rows: ShiftRow[] = [];
     if (throat) rows.push({ at0: z2 * m + 2 * m, slope: 2 * m, seen: throat.value, u: throat.u });
     if (centre && d1 !== null) rows.push({ at0: (d1 + z2 * m) / 2, slope: m, seen: centre.value, u: Math.hypot(centre.u, (tip?.u ?? 0) / 2) });
-    const shift = rows.length ? overShift(parabolaOf(rows), WHEEL_SHIFTS) : { log: 0, x: 0, u: WHEEL_SHIFTS.u };
+    const shift = rows.length ? overShift(parabolaOf(rows), WHEEL_SHIFTS) : { log: 0, x: 0 };
     const byPitch = pitch ? -0.5 * ((pitch.value - pitch.threads * Math.PI * m) / pitch.u) ** 2 : 0;
     // a worm thinner than its root, or far thicker than any, is none
     const possible = d1 === null || (d1 > 2.8 * m && d1 < 40 * m) ? 0 : -1e3;

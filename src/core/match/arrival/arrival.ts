@@ -1,8 +1,10 @@
 import { z } from "zod";
 import type { Frozen } from "../../frozen";
-import { gearDimensions } from "../../gear/dimensions";
+import type { Making } from "../../gear/as-made";
+import { tipWhenNew } from "../../gear/as-new";
 import { flatJawsShare } from "../../gear/jaws-across";
-import { gearForm, type PartSpec, SPEC_FIELDS, type SpecField, specValue } from "../catalogue/part-spec";
+import { isPlastic } from "../../hardware/material";
+import { gearForm, type PartSpec, SPEC_FIELDS, type SpecField, soldGear, specValue } from "../catalogue/part-spec";
 
 /** One thing to compare on a part that has come, before it is fitted. */
 export interface CompareItem {
@@ -78,6 +80,9 @@ const round = (x: number): number => Number(x.toFixed(3));
 /** A single reading of a caliper may be off by this much, mm: two of its spreads. */
 const CALIPER_MM = 0.04;
 
+/** A gear whose shift is not told may be larger or smaller by so many modules over its tips. */
+const UNTOLD_SHIFT = 0.2;
+
 /**
  * What to compare on a part of this kind, the decisive first. Figures a caliper reaches are measured; the rest is looked at. A gear's tip diameter is worked out from its numbers (with flat jaws on an odd count, as the
  * jaws show it).
@@ -85,6 +90,7 @@ const CALIPER_MM = 0.04;
  * @param old what was found on the old part, by key
  */
 export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, string>> = {}): CompareItem[] {
+  const how: Making = isPlastic(specValue(spec, "material") as string | undefined) ? "moulded" : "unknown";
   const item = (f: SpecField, expected: number | string): CompareItem => ({
     key: f.key,
     label: f.label,
@@ -97,18 +103,25 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
   const out = SPEC_FIELDS[spec.kind].flatMap((f) => {
     const value = specValue(spec, f.key);
     // a module, a pressure angle and a shift show in the tip diameter and in the mesh
-    if (value === undefined || ["form", "moduleMm", "pressureAngleDeg", "profileShift"].includes(f.key) || (f.key === "helixAngleDeg" && value === 0))
+    if (
+      value === undefined ||
+      ["form", "moduleMm", "pressureAngleDeg", "profileShift", "profile"].includes(f.key) ||
+      (f.key === "helixAngleDeg" && value === 0)
+    )
       return [];
     return [item(f, value)];
   });
   if (spec.kind === "gear" && (gearForm(spec) === "spur" || gearForm(spec) === "helical")) {
-    const tip = gearDimensions(spec).tipDiameterMm;
+    const sold = soldGear(spec);
+    const tip = tipWhenNew(sold, how);
+    const share = flatJawsShare(sold);
     out.splice(1, 0, {
       key: "tipDiameterMm",
       label: "tip diameter",
       unit: "mm",
-      expected: Number((tip * flatJawsShare(spec)).toFixed(2)),
-      tolerance: Math.max(0.1, 0.06 * spec.moduleMm),
+      expected: Number((tip.value * share).toFixed(2)),
+      // two spreads of new gears of this making; of a shift that is not told nothing is expected
+      tolerance: Number((2 * tip.u + (spec.profileShift === undefined ? UNTOLD_SHIFT * spec.moduleMm : 0)).toFixed(3)),
       ...(old.tipDiameterMm === undefined ? {} : { old: old.tipDiameterMm }),
       how: spec.teeth % 2 ? "caliper across, as flat jaws show an odd count" : "caliper over two opposite teeth",
     });

@@ -14,6 +14,8 @@ export interface Comparison {
   /** what settles it; "measure the bore" */
   readonly ask: string;
   readonly otherwise: Otherwise;
+  /** where the offered figure is not told; left out: ask the seller for it */
+  readonly unknownSays?: string;
   readonly sameSays?: string;
 }
 
@@ -45,7 +47,7 @@ export function compared(wanted: MeasuredInput | undefined, offered: number | un
       says,
     );
   if (!reading) return said("settle", `${how.ask} to settle it`);
-  if (offered === undefined) return said("settle", `ask the seller for the ${how.name}`);
+  if (offered === undefined) return said("settle", how.unknownSays ?? `ask the seller for the ${how.name}`);
   const off = Math.abs(offered - reading.value);
   const slack = SPREADS * reading.u;
   if (off <= how.tolerance) {

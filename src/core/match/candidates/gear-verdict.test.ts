@@ -45,6 +45,7 @@ describe("a gear against the gear that is wanted", () => {
       "pressure angle",
       "helix angle",
       "hand",
+      "profile shift",
       "face width",
       "bore",
       "bore form",
@@ -68,17 +69,101 @@ describe("a gear against the gear that is wanted", () => {
     expect(of("bore", { boreMm: 8.1 }, { boreMm: { value: 8, u: 0.05 } })).toMatchObject({ verdict: "settle", wanted: "8 mm ±\u00a00.1" });
     expect(of("bore", { boreMm: 8.2 }, { boreMm: { value: 8, u: 0.05 } }).verdict).toBe("no");
     expect(of("bore", {}, { boreMm: { value: 8, u: 0.4 } }).says).toMatch(/not sure enough/);
-    expect(of("helix angle", { helixAngleDeg: 16 }, { helixAngleDeg: { value: 18, u: 0.7 } })).toMatchObject({ verdict: "settle" });
+    expect(of("helix angle", { helixAngleDeg: 17 }, { helixAngleDeg: { value: 18, u: 0.7 } })).toMatchObject({ verdict: "settle" });
     expect(of("teeth", { teeth: 42 }, { teeth: { value: 41, u: 0.5 } }).says).toMatch(/count the teeth again/);
     expect(verdictOf({ boreMm: undefined }, {})).toBe("possible");
   });
-  it("warns of another material without refusing it", () => {
-    expect(of("material", { material: "steel" }).says).toMatch(/fuse/);
-    expect(verdictOf({}, { material: "steel" })).toBe("drop-in");
+  it("asks about another material, with the reason: harder moves the break and wears the mate, softer gives way", () => {
+    expect(of("material", { material: "steel" })).toMatchObject({ verdict: "settle", says: expect.stringMatching(/harder.*fuse/) });
+    expect(verdictOf({}, { material: "steel" })).toBe("possible");
+    expect(of("material", { material: "POM" }, { material: "steel" }).says).toMatch(/softer.*gives way first/);
+    expect(of("material", { material: "hardened steel" }, { material: "steel" }).says).toMatch(/harder. It wears its mate/);
+    expect(of("material", { material: "PA66" }, { material: "nylon" }).verdict).toBe("same");
+    expect(of("material", { material: "POM" }, { material: "PA" }).verdict).toBe("settle");
+  });
+  it("asks where the seller does not tell the shift, and refuses another: the pair binds or knocks", () => {
+    expect(of("profile shift", { profileShift: undefined })).toMatchObject({ verdict: "settle", says: expect.stringMatching(/ask the seller/) });
+    expect(of("profile shift", { profileShift: 0.3 })).toMatchObject({ verdict: "no", says: expect.stringMatching(/binds/) });
+    expect(of("profile shift", { profileShift: 0 }, { profileShift: { value: 0.1, u: 0.06 } }).verdict).toBe("settle");
+  });
+  it("lets the helix differ by what the face allows: less the wider it is", () => {
+    const two = (faceWidthMm: number): string => of("helix angle", { helixAngleDeg: 18.4, faceWidthMm }, { faceWidthMm }).verdict;
+    // 5 mm tan 0.4° is 0.035 mm, 20 mm tan 0.4° 0.14
+    expect(two(5)).toBe("same");
+    expect(two(20)).toBe("no");
+    expect(of("helix angle", { helixAngleDeg: 20, faceWidthMm: 20 }, { faceWidthMm: 20 }).says).toMatch(/0\.698 mm off at the end/);
+  });
+  it("a narrower face is a question of load, with how much less it carries", () => {
+    expect(of("face width", { faceWidthMm: 8 })).toMatchObject({ verdict: "settle", says: expect.stringMatching(/27 % less.*overload/) });
+    expect(of("face width", { faceWidthMm: 10.5 })).toMatchObject({ verdict: "fits" });
+  });
+});
+
+describe("worms and their wheels", () => {
+  const worm: GearSpec = {
+    ...offered,
+    form: "worm",
+    teeth: 1,
+    helixAngleDeg: 0,
+    hand: "right",
+    wormDiameterMm: 14,
+    boreForm: "D",
+    boreMm: 6,
+    faceWidthMm: 30,
+    material: "steel",
+  };
+  const wheelSpec: GearSpec = { ...offered, form: "worm-wheel", teeth: 40, helixAngleDeg: 0, hand: "right", wormDiameterMm: 14 };
+  const wantedWorm: WantedGear = { ...worm, profileShift: 0, wormDiameterMm: { value: 14.02, u: 0.02 } };
+  const wantedWheel: WantedGear = { ...wheelSpec, profileShift: 0, mate: { teeth: 1, hand: "right" } };
+  const whole = (w: WantedGear, o: GearSpec, companions: readonly CompanionGear[] = []) => wholeVerdict(gearVerdict(w, o, companions));
+  it("drop in where starts, module, hand and diameter are the same, and not otherwise", () => {
+    expect(whole(wantedWorm, worm)).toBe("drop-in");
+    expect(whole(wantedWorm, { ...worm, teeth: 2 })).toBe("no");
+    expect(whole(wantedWorm, { ...worm, hand: "left" })).toBe("no");
+    expect(whole(wantedWorm, { ...worm, moduleMm: 1.25 })).toBe("no");
+    expect(whole(wantedWorm, { ...worm, wormDiameterMm: 16 })).toBe("no");
+    expect(whole(wantedWorm, { ...worm, wormDiameterMm: undefined })).toBe("possible");
+  });
+  it("a wheel never sits with a worm of other starts, module, hand or diameter", () => {
+    expect(whole({ ...wantedWheel, wormDiameterMm: undefined }, wheelSpec)).toBe("possible");
+    expect(whole(wantedWheel, wheelSpec)).toBe("drop-in");
+    expect(gearVerdict({ ...wantedWheel, mate: { teeth: 1, willBe: 2 } }, wheelSpec, [])[0]).toMatchObject({
+      verdict: "no",
+      says: expect.stringMatching(/another lead/),
+    });
+    const sold = (more: Partial<GearSpec>): CompanionGear => ({ number: "W-1", spec: { ...worm, ...more } });
+    const forty1: GearSpec = { ...wheelSpec, teeth: 41 };
+    for (const more of [{ moduleMm: 1.25 }, { hand: "left" as const }, { wormDiameterMm: 16 }]) expect(whole(wantedWheel, forty1, [sold(more)])).toBe("no");
+  });
+});
+
+describe("pulleys", () => {
+  it("are told apart by the belt they are made for, also at one pitch", () => {
+    const pulley: GearSpec = { ...offered, form: "pulley", teeth: 20, moduleMm: 5 / Math.PI, helixAngleDeg: 0, hand: undefined, profile: "T5" };
+    const w: WantedGear = { ...pulley, profileShift: 0, mate: undefined };
+    const profile = (o: Partial<GearSpec>) => gearVerdict(w, { ...pulley, ...o }, []).find((c) => c.criterion === "belt profile")?.verdict;
+    expect(profile({})).toBe("same");
+    expect(profile({ profile: "t 5" })).toBe("same");
+    expect(profile({ profile: "HTD 5M" })).toBe("no");
+    expect(profile({ profile: undefined })).toBe("settle");
+    expect(gearVerdict(w, pulley, []).some((c) => c.criterion === "pressure angle")).toBe(false);
   });
 });
 
 describe("the law of meshing", () => {
+  it("never refuses the same gear for what the caliper made of the distance, and leaves open what it cannot tell", () => {
+    fc.assert(
+      fc.property(fc.double({ min: -0.3, max: 0.3, noNaN: true }), fc.double({ min: 0.02, max: 0.2, noNaN: true }), (off, u) => {
+        const w = { mate: { teeth: 9, profileShift: 0 }, centreMm: { value: 50 / 2 / Math.cos(Math.PI / 10) + off, u } };
+        expect(of("centre distance", {}, w).verdict).toBe("same");
+      }),
+    );
+    const w = { mate: { teeth: 9, profileShift: 0 }, centreMm: { value: 26.25, u: 0.05 } };
+    expect(of("centre distance", { profileShift: 0.08 }, w)).toMatchObject({
+      verdict: "settle",
+      says: expect.stringMatching(/measure the centre distance again/),
+    });
+  });
   it("refuses another tooth sum on fixed centres, with how far apart the shafts would have to be", () => {
     expect(of("teeth", { teeth: 43 }).verdict).toBe("no");
     // (43 + 9)/(2 cos 18°) − (41 + 9)/(2 cos 18°) = 1.051 mm

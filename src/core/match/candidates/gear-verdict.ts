@@ -1,90 +1,177 @@
 import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
+import { degrees, radians } from "../../quantity/units";
 import type { GearSpec } from "../catalogue/catalogue-part";
 import { gearForm } from "../catalogue/part-spec";
-import { compared, materialCriterion, type Otherwise } from "./compared";
+import { compared } from "./compared";
 import { type CompanionGear, meshCriteria } from "./mesh";
+import { toothMaterial } from "./tooth-material";
 import { type Criterion, criterion } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
 /**
  * A catalogue gear against the gear that is wanted, criterion by criterion.
  *
- * Form, teeth, module, pressure angle, helix and hand decide whether it meshes at all (ISO 21771); see {@link meshCriteria} for tooth counts and centre distance. Face and bore can be made to fit: wider is faced off, a smaller bore
+ * Form, teeth, module, pressure angle, helix, hand and shift decide whether it meshes at all (ISO 21771); of a worm its diameter, of a pulley its profile; see {@link meshCriteria} for tooth counts and centre distance. Face and bore can be made to fit: wider is faced off, a smaller bore
  * reamed.
  *
  * @param companions the gears that are sold with it
  */
 export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: readonly CompanionGear[]): Criterion[] {
-  const value = (x: MeasuredInput): number => measured(x, 0).value;
   const out: Criterion[] = [];
+  const form = wanted.form ?? (value(wanted.helixAngleDeg) ? "helical" : "spur");
   if (wanted.form && wanted.form !== gearForm(offered))
     out.push(criterion("form", wanted.form, gearForm(offered), "exact", "no", `a ${gearForm(offered)} gear does not run where a ${wanted.form} one did`));
   out.push(...meshCriteria(wanted, offered, companions));
-  const moduleMm = value(wanted.moduleMm);
-  out.push(
-    compared(wanted.moduleMm, offered.moduleMm, {
-      name: "module",
-      unit: "mm",
-      tolerance: 0.002 * moduleMm,
-      instrumentU: 0,
-      ask: "measure another span",
-      sameSays: "the teeth have the same size",
-      otherwise: () => ["no", "teeth of another size ride up on each other"],
-    }),
-  );
-  const alphaSame = Math.abs(offered.pressureAngleDeg - wanted.pressureAngleDeg) < 0.3;
-  out.push(
-    criterion(
-      "pressure angle",
-      `${wanted.pressureAngleDeg}°`,
-      `${offered.pressureAngleDeg}°`,
-      "0.3°",
-      alphaSame ? "same" : "no",
-      alphaSame ? "the flanks have the same slope" : "flanks of another slope bind and wear through",
-    ),
-  );
-  out.push(
-    compared(wanted.helixAngleDeg, offered.helixAngleDeg, {
-      name: "helix angle",
-      unit: "°",
-      tolerance: 1,
-      instrumentU: 0.5,
-      ask: "measure the helix",
-      sameSays: "lies along the same line as its mate",
-      otherwise: () => ["no", "touches its mate only at a corner"],
-    }),
-  );
-  if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
-  const size = (name: string, w: MeasuredInput | undefined, o: number | undefined, tolerance: number, otherwise: Otherwise): Criterion =>
-    compared(w, o, { name, unit: "mm", tolerance, instrumentU: CALIPER_U_MM, ask: `measure the ${name}`, otherwise });
-  out.push(
-    size("face width", wanted.faceWidthMm, offered.faceWidthMm, 0.2, (o, w) =>
-      o > w
-        ? ["rework", `face ${round(o - w)} mm off, or check that there is room`]
-        : o > w * 0.9
-          ? ["fits", "a little narrower, it carries a little less"]
-          : ["no", "too narrow to carry the load"],
-    ),
-    size("bore", wanted.boreMm, offered.boreMm, 0.03, (o, w) =>
-      o < w ? ["rework", `ream the bore from ${round(o)} to ${round(w)} mm`] : ["no", "the bore is too wide for the shaft"],
-    ),
-  );
-  if (wanted.boreForm || offered.boreForm) {
-    const same = wanted.boreForm === offered.boreForm;
-    out.push(
-      criterion(
-        "bore form",
-        wanted.boreForm ?? "not noted",
-        offered.boreForm ?? "not told",
-        "exact",
-        same ? "same" : wanted.boreForm && offered.boreForm ? "no" : "settle",
-        same ? "it drives as before" : wanted.boreForm && offered.boreForm ? "it cannot be driven by this shaft" : "look at the bore to settle it",
-      ),
-    );
+  const belted = form === "pulley" || form === "sprocket";
+  out.push(sizeCriterion(wanted, offered, belted));
+  if (!belted) out.push(pressureCriterion(wanted, offered));
+  if (form === "worm" || form === "worm-wheel") out.push(...wormCriteria(form, wanted, offered));
+  else {
+    if (!belted && form !== "bevel") out.push(helixCriterion(wanted, offered));
+    if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
+    if (form === "spur" || form === "helical") out.push(shiftCriterion(wanted, offered));
   }
-  const material = materialCriterion(wanted.material, offered.material, "a plastic gear is often the fuse; what breaks next may cost more");
+  if (belted && (wanted.profile || offered.profile)) out.push(profileCriterion(wanted.profile, offered.profile));
+  out.push(faceCriterion(wanted, offered), boreCriterion(wanted, offered));
+  if (wanted.boreForm || offered.boreForm) out.push(boreFormCriterion(wanted.boreForm, offered.boreForm));
+  const material = toothMaterial(wanted.material, offered.material);
   return material ? [...out, material] : out;
+}
+
+const value = (x: MeasuredInput): number => measured(x, 0).value;
+const round = (x: number): string => String(Number(x.toFixed(3)));
+
+function sizeCriterion(wanted: WantedGear, offered: GearSpec, belted: boolean): Criterion {
+  const moduleMm = value(wanted.moduleMm);
+  return compared(wanted.moduleMm, offered.moduleMm, {
+    name: "module",
+    unit: "mm",
+    tolerance: 0.002 * moduleMm,
+    instrumentU: 0,
+    ask: belted ? "measure the pitch over ten teeth" : "measure another span",
+    sameSays: belted ? "the belt's teeth fall into its gaps" : "the teeth have the same size",
+    otherwise: () => ["no", belted ? "another pitch climbs out of the belt" : "teeth of another size ride up on each other"],
+  });
+}
+
+function pressureCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+  const same = Math.abs(offered.pressureAngleDeg - wanted.pressureAngleDeg) < 0.3;
+  return criterion(
+    "pressure angle",
+    `${wanted.pressureAngleDeg}°`,
+    `${offered.pressureAngleDeg}°`,
+    "0.3°",
+    same ? "same" : "no",
+    same ? "the flanks have the same slope" : "flanks of another slope bind and wear through",
+  );
+}
+
+/** At the end of the face two helices may be apart by this much, mm: what crowning and give of the shafts take up. */
+const END_GAP_MM = 0.04;
+
+/** How far two helix angles may differ, degrees: b tan Δβ is what the flanks stand apart at the end of the face. A wide face allows less than a narrow one. */
+const helixTolerance = (faceMm: number): number => Math.min(1, degrees(Math.atan(END_GAP_MM / faceMm)));
+const USUAL_FACE_MM = 8;
+
+function helixCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+  const face = offered.faceWidthMm ?? (wanted.faceWidthMm === undefined ? USUAL_FACE_MM : value(wanted.faceWidthMm));
+  return compared(wanted.helixAngleDeg, offered.helixAngleDeg, {
+    name: "helix angle",
+    unit: "°",
+    tolerance: Number(helixTolerance(face).toFixed(2)),
+    instrumentU: 0.5,
+    ask: "measure the helix",
+    sameSays: "lies along the same line as its mate",
+    otherwise: (o, w) => ["no", `touches its mate only at a corner: ${round(face * Math.tan(radians(Math.abs(o - w))))} mm off at the end of its face`],
+  });
+}
+
+/** A tenth of a module of shift is two hundredths of a module in backlash's worth of tooth: less than that is the same gear. */
+const SHIFT_TOLERANCE = 0.05;
+
+function shiftCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+  return compared(wanted.profileShift, offered.profileShift, {
+    name: "profile shift",
+    tolerance: SHIFT_TOLERANCE,
+    instrumentU: SHIFT_TOLERANCE,
+    ask: "measure its tip diameter and a span",
+    unknownSays: "ask the seller for its profile shift or its tip diameter: with another, the pair binds or knocks",
+    sameSays: "as tall and as thick as it was",
+    otherwise: (o, w) => ["no", o > w ? "its teeth are thicker: the pair binds on the old shafts" : "its teeth are thinner: the pair knocks on the old shafts"],
+  });
+}
+
+/** A worm and its wheel are one pair: the lead follows from starts, module and diameter, so the diameter must be the same; both lean the same way. */
+function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: GearSpec): Criterion[] {
+  const diameter = compared(wanted.wormDiameterMm, offered.wormDiameterMm, {
+    name: "worm diameter",
+    unit: "mm",
+    tolerance: 0.1,
+    instrumentU: CALIPER_U_MM,
+    ask: "measure the worm over its threads",
+    unknownSays: form === "worm" ? "ask the seller for its outside diameter" : "ask the seller for which worm it is cut: its diameter",
+    sameSays: "the threads lie at the same lead",
+    otherwise: () => [
+      "no",
+      form === "worm" ? "another diameter is another lead: it runs on the wheel's edges" : "cut for a worm of another diameter: it bears at its edges",
+    ],
+  });
+  return [diameter, handCriterion(wanted.hand, offered.hand)];
+}
+
+function profileCriterion(wanted: string | undefined, offered: string | undefined): Criterion {
+  const bare = (s: string | undefined): string | undefined => s?.toUpperCase().replace(/[\s-]/g, "");
+  const same = bare(wanted) === bare(offered);
+  const known = wanted !== undefined && offered !== undefined;
+  return criterion(
+    "belt profile",
+    wanted ?? "not noted",
+    offered ?? "not told",
+    "exact",
+    known ? (same ? "same" : "no") : "settle",
+    !known ? "lay the belt into it to settle it" : same ? "made for the same belt" : "another profile of one pitch still wears the belt's flanks away",
+  );
+}
+
+function faceCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+  return compared(wanted.faceWidthMm, offered.faceWidthMm, {
+    name: "face width",
+    unit: "mm",
+    tolerance: 0.2,
+    instrumentU: CALIPER_U_MM,
+    ask: "measure the face width",
+    otherwise: (o, w) => {
+      if (o > w) return ["rework", `face ${round(o - w)} mm off, or check that there is room`];
+      const less = Math.round((1 - o / w) * 100);
+      return less <= 10
+        ? ["fits", `a little narrower: its teeth carry ${less} % less`]
+        : ["settle", `narrower by ${round(w - o)} mm: its teeth carry ${less} % less. Did the old one fail by overload? Then it is too weak`];
+    },
+  });
+}
+
+function boreCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+  return compared(wanted.boreMm, offered.boreMm, {
+    name: "bore",
+    unit: "mm",
+    tolerance: 0.03,
+    instrumentU: CALIPER_U_MM,
+    ask: "measure the bore",
+    otherwise: (o, w) => (o < w ? ["rework", `ream the bore from ${round(o)} to ${round(w)} mm`] : ["no", "the bore is too wide for the shaft"]),
+  });
+}
+
+function boreFormCriterion(wanted: string | undefined, offered: string | undefined): Criterion {
+  const same = wanted === offered;
+  return criterion(
+    "bore form",
+    wanted ?? "not noted",
+    offered ?? "not told",
+    "exact",
+    same ? "same" : wanted && offered ? "no" : "settle",
+    same ? "it drives as before" : wanted && offered ? "it cannot be driven by this shaft" : "look at the bore to settle it",
+  );
 }
 
 function handCriterion(wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion {
@@ -102,5 +189,3 @@ function handCriterion(wanted: WantedGear["hand"], offered: WantedGear["hand"]):
         : "look which way the teeth lean to settle it",
   );
 }
-
-const round = (x: number): string => String(Number(x.toFixed(3)));

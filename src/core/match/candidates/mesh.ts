@@ -1,7 +1,8 @@
 import { type PairGear, pairOf } from "../../gear/pair";
+import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
 import type { GearSpec } from "../catalogue/catalogue-part";
-import { gearForm } from "../catalogue/part-spec";
+import { gearForm, soldGear } from "../catalogue/part-spec";
 import { type Criterion, criterion } from "./verdict";
 import type { WantedGear, WantedMate } from "./wanted-gear";
 
@@ -11,6 +12,8 @@ export interface CompanionGear {
   readonly spec: GearSpec;
 }
 
+/** A reading may be off by so many of its spreads and still be meant. */
+const SPREADS = 2;
 /** Closer than this, in modules, a pair binds; further apart than the second it knocks. */
 const CLOSER = 0.02;
 const WIDER = 0.12;
@@ -27,16 +30,24 @@ const asGear = (w: WantedGear): PairGear => ({
   hand: w.hand,
 });
 
+/** The gear on the other shaft, as far as the distance asks for it. */
+interface Other {
+  readonly teeth: number;
+  readonly profileShift?: number | undefined;
+  /** of a worm */
+  readonly wormDiameterMm?: number | undefined;
+}
+
 /**
- * Centre distance without backlash, mm: tight for spur and helical pairs (ISO 21771, 5.3), the difference of the reference radii for an internal ring. Of a worm wheel its own part, d/2: the worm's stays.
+ * Centre distance without backlash, mm: tight for spur and helical pairs (ISO 21771, 5.3), the difference of the reference radii for an internal ring. Of a worm wheel its own part, d/2, and the worm's where that is known.
  *
  * @param shifts false: the shift of one is not known, so neither is counted
  */
-function centreOf(form: string, gear: PairGear, mate: { readonly teeth: number; readonly profileShift?: number }, shifts: boolean): number {
+function centreOf(form: string, gear: PairGear, mate: Other, shifts: boolean): number {
   const without = shifts ? gear : { ...gear, profileShift: 0 };
   const other = { ...gear, hand: undefined, teeth: mate.teeth, profileShift: shifts ? (mate.profileShift ?? 0) : 0 };
   const radius = (g: PairGear): number => (g.moduleMm * g.teeth) / (2 * Math.cos((g.helixAngleDeg * Math.PI) / 180));
-  if (form === "worm-wheel") return (gear.moduleMm * gear.teeth) / 2;
+  if (form === "worm-wheel") return (gear.moduleMm * gear.teeth + (mate.wormDiameterMm ?? 0)) / 2;
   if (form === "internal") return Math.abs(radius(gear) - radius(other));
   return pairOf({ ...without, hand: undefined }, other).figures?.tightCentreMm ?? radius(gear) + radius(other);
 }
@@ -44,16 +55,29 @@ function centreOf(form: string, gear: PairGear, mate: { readonly teeth: number; 
 /** Forms whose shafts are held apart by their tooth counts. A bevel's cones, a belt's or a chain's length, a worm and a rack follow other laws. */
 const ON_CENTRES = ["spur", "helical", "internal", "worm-wheel"];
 
-/** Module, pressure angle, helix and hand of a new pair; empty: they mesh. In a ring the pinion leans the same way as the ring, outside the other. */
+/** Module, pressure angle, helix and hand of a new pair; empty: they mesh. In a ring the pinion leans the same way as the ring, outside the other; a worm and its wheel lean the same way, and the wheel is cut for one diameter of worm. */
 function whyNotMeshing(a: GearSpec, b: GearSpec): string[] {
-  if (gearForm(a) === "worm-wheel" || gearForm(b) === "worm-wheel") return [];
+  const forms = [gearForm(a), gearForm(b)];
+  if (forms.includes("worm-wheel") || forms.includes("worm")) return whyNoWormPair(a, b);
   const inside = gearForm(a) === "internal" || gearForm(b) === "internal";
   const turned = inside && b.hand ? { ...b, hand: b.hand === "left" ? ("right" as const) : ("left" as const) } : b;
   if (inside && a.hand && b.hand && a.hand !== b.hand)
     return [`the ring is ${gearForm(a) === "internal" ? a.hand : b.hand}-hand and its pinion is not: inside they lean the same way`];
-  return pairOf(a, turned)
+  return pairOf(soldGear(a), soldGear(turned))
     .verdicts.filter((v) => !v.ok && ["module", "pressure angle", "helix angle", "hand"].includes(v.criterion))
     .map((v) => v.says);
+}
+
+function whyNoWormPair(a: GearSpec, b: GearSpec): string[] {
+  const [worm, wheel] = gearForm(a) === "worm" ? [a, b] : [b, a];
+  if (gearForm(worm) !== "worm" || gearForm(wheel) !== "worm-wheel") return [`a ${gearForm(worm)} gear does not run with a ${gearForm(wheel)}`];
+  const out: string[] = [];
+  if (Math.abs(worm.moduleMm - wheel.moduleMm) > 0.004 * wheel.moduleMm)
+    out.push(`a worm of module ${round(worm.moduleMm, 3)} does not run with a wheel of module ${round(wheel.moduleMm, 3)}`);
+  if (worm.hand && wheel.hand && worm.hand !== wheel.hand) out.push(`a ${worm.hand}-hand worm does not run with a ${wheel.hand}-hand wheel`);
+  if (worm.wormDiameterMm && wheel.wormDiameterMm && Math.abs(worm.wormDiameterMm - wheel.wormDiameterMm) > 0.1)
+    out.push(`the wheel is cut for a worm of ${round(wheel.wormDiameterMm)} mm, not ${round(worm.wormDiameterMm)}`);
+  return out;
 }
 
 /**
@@ -98,17 +122,32 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
       ];
     return [teeth("no", `${offered.teeth} teeth instead of ${own.teeth} changes the ratio and the centre distance; it does not mesh with what stays`)];
   }
+  if (form === "worm-wheel" && mate.willBe !== undefined && mate.willBe !== mate.teeth)
+    return [teeth("no", `it was cut for a ${mate.teeth}-start worm; one of ${mate.willBe} starts, which was chosen, has another lead`)];
   // a measured distance says something about shifted teeth only where both shifts are known
   const known = mate.profileShift !== undefined;
-  const was = known && wanted.centreMm !== undefined ? value(wanted.centreMm) : centreOf(form, own, mate, known);
-  const stays = { teeth: mate.willBe ?? mate.teeth, profileShift: mate.profileShift };
-  const off = (gear: GearSpec, other: { readonly teeth: number; readonly profileShift?: number }): number => centreOf(form, gear, other, known) - was;
-  const meets = (d: number): boolean => d <= CLOSER * own.moduleMm && d >= -WIDER * own.moduleMm;
+  const wormDiameterMm = wanted.wormDiameterMm === undefined ? undefined : value(wanted.wormDiameterMm);
+  const oldMate: Other = { ...mate, wormDiameterMm };
+  const reckoned = centreOf(form, own, oldMate, known);
+  const seen = known && wanted.centreMm !== undefined ? measured(wanted.centreMm, CALIPER_U_MM) : undefined;
+  const was = seen?.value ?? reckoned;
+  const stays: Other = { ...oldMate, teeth: mate.willBe ?? mate.teeth };
+  // a shift that is not told is looked at by itself; here it is taken to be as it was
+  const asSold = (g: GearSpec): PairGear => ({ ...g, profileShift: g.profileShift ?? (g.teeth === own.teeth ? own.profileShift : 0) });
+  const off = (gear: GearSpec, other: Other): number => {
+    const would = centreOf(form, asSold(gear), other, known);
+    // the same numbers sit as the old ones did, whatever the caliper made of the distance
+    return Math.abs(would - reckoned) < 1e-6 ? 0 : would - was;
+  };
+  const slack = seen ? SPREADS * seen.u : 0;
+  const meets = (d: number): boolean => d <= CLOSER * own.moduleMm + slack && d >= -WIDER * own.moduleMm - slack;
+  /** only because the distance is not measured better */
+  const open = (d: number): boolean => d > CLOSER * own.moduleMm || d < -WIDER * own.moduleMm;
 
   const alone = off(offered, stays);
   const partner = companions
     .filter((c) => whyNotMeshing(offered, c.spec).length === 0)
-    .map((c) => ({ c, off: off(offered, c.spec) }))
+    .map((c) => ({ c, off: off(offered, { ...c.spec, wormDiameterMm: c.spec.wormDiameterMm ?? wormDiameterMm }) }))
     .filter((x) => meets(x.off))
     .sort((a, b) => Math.abs(a.off) - Math.abs(b.off))[0];
 
@@ -118,7 +157,7 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
       sameTeeth
         ? teeth("same", "the ratio stays")
         : teeth("fits", `${offered.teeth} teeth instead of ${own.teeth}: goes with the ${stays.teeth}-tooth gear that was chosen`),
-      centre(form, was, was + alone, own.moduleMm, "same", stays.teeth),
+      ...(open(alone) ? [openCentre(form, was, was + alone, own.moduleMm, slack)] : [centre(form, was, was + alone, own.moduleMm, "same", stays.teeth)]),
       ...speed(stays.teeth),
     ];
   if (partner) {
@@ -130,7 +169,9 @@ export function meshCriteria(wanted: WantedGear, offered: GearSpec, companions: 
           ? "the ratio stays"
           : `${offered.teeth} teeth instead of ${own.teeth}: only together with ${partner.c.number} (${z} teeth); the old ${mate.teeth}-tooth gear must go`,
       ),
-      centre(form, was, was + partner.off, own.moduleMm, "companion", z, partner.c.number),
+      ...(open(partner.off)
+        ? [openCentre(form, was, was + partner.off, own.moduleMm, slack)]
+        : [centre(form, was, was + partner.off, own.moduleMm, "companion", z, partner.c.number)]),
       ...speed(z),
     ];
   }
@@ -171,6 +212,17 @@ function centre(form: string, was: number, would: number, m: number, verdict: "s
     `sits on the old shafts with ${number ? `${number}, ${teeth} teeth` : mateName(form, teeth)}${how}`,
   );
 }
+
+/** The distance is not measured well enough to tell. */
+const openCentre = (form: string, was: number, would: number, m: number, slack: number): Criterion =>
+  criterion(
+    distanceName(form),
+    `${round(was)} mm ± ${round(slack)}`,
+    `${round(would)} mm`,
+    tolerance(m),
+    "settle",
+    `${round(Math.abs(would - was))} mm apart, within the spread of the reading: measure the centre distance again to settle it`,
+  );
 
 /** How fast the output turns then. */
 function outputSpeed(oldTeeth: number, mate: WantedMate, teeth: number, mateTeeth: number, outputRpm: number | undefined): Criterion[] {

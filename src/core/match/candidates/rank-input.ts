@@ -27,12 +27,20 @@ const input = z.strictObject({
           helixAngleDeg: measuredInput.default(0),
           hand: z.enum(["left", "right"]).optional(),
           profileShift: measuredInput.default(0),
+          wormDiameterMm: measuredInput.optional(),
+          profile: text.optional(),
           faceWidthMm: measuredInput.optional(),
           boreMm: measuredInput.optional(),
           boreForm: text.optional(),
           material: text.optional(),
           mate: z
-            .strictObject({ teeth: z.int().min(1), willBe: z.int().min(1).optional(), profileShift: z.number().optional(), drives: z.boolean().optional() })
+            .strictObject({
+              teeth: z.int().min(1),
+              willBe: z.int().min(1).optional(),
+              profileShift: z.number().optional(),
+              hand: z.enum(["left", "right"]).optional(),
+              drives: z.boolean().optional(),
+            })
             .optional(),
           centreMm: measuredInput.optional(),
           outputRpm: z.number().positive().optional(),
@@ -107,13 +115,13 @@ export const EXAMPLE_RANK: z.input<typeof rankInput> = {
     {
       number: "W-41",
       name: "Second-stage wheel",
-      spec: { kind: "gear", teeth: 41, moduleMm: 1, helixAngleDeg: 18, hand: "right", boreMm: 8, faceWidthMm: 11 },
+      spec: { kind: "gear", teeth: 41, moduleMm: 1, profileShift: 0, helixAngleDeg: 18, hand: "right", boreMm: 8, faceWidthMm: 11 },
       discontinued: true,
     },
     {
       number: "W-43",
       name: "Second-stage wheel, 43 teeth",
-      spec: { kind: "gear", teeth: 43, moduleMm: 1, helixAngleDeg: 18, hand: "right", boreMm: 8, faceWidthMm: 11 },
+      spec: { kind: "gear", teeth: 43, moduleMm: 1, profileShift: 0, helixAngleDeg: 18, hand: "right", boreMm: 8, faceWidthMm: 11 },
       fits: [{ maker: "Example", model: "Press" }],
       replaces: [{ number: "W-41", when: "together with pinion P-7" }],
       needsAlso: [{ number: "P-7", why: "the tooth sum must stay 50" }],

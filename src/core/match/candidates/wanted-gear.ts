@@ -7,6 +7,8 @@ export interface WantedMate {
   /** the tooth count of the gear that was chosen in its place */
   readonly willBe?: number;
   readonly profileShift?: number;
+  /** of a worm */
+  readonly hand?: "left" | "right";
   /** it drives the wanted gear; left out: the one with fewer teeth drives */
   readonly drives?: boolean;
 }
@@ -20,6 +22,10 @@ export interface WantedGear {
   readonly helixAngleDeg: MeasuredInput;
   readonly hand?: "left" | "right";
   readonly profileShift: MeasuredInput;
+  /** of a worm: over its reference cylinder; of a worm wheel: of the worm it runs with */
+  readonly wormDiameterMm?: MeasuredInput;
+  /** of a pulley: the belt it runs with */
+  readonly profile?: string;
   readonly faceWidthMm?: MeasuredInput;
   readonly boreMm?: MeasuredInput;
   readonly boreForm?: string;

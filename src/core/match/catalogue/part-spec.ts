@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../../frozen";
 import { BORE_FORMS } from "../../gear/bore-form";
+import type { Gear } from "../../gear/dimensions";
 import { GEAR_KINDS } from "../../gear/gear-kind";
 
 const mm = z.number().positive().max(10_000);
@@ -16,7 +17,12 @@ export const gearSpec = z.strictObject({
   pressureAngleDeg: z.number().min(10).max(35).default(20),
   helixAngleDeg: z.number().min(0).max(89).default(0),
   hand: z.enum(["left", "right"]).optional(),
-  profileShift: z.number().min(-2).max(2).default(0),
+  /** left out: not told. Two gears of one count and module differ by it in their tips and in how far apart they run */
+  profileShift: z.number().min(-2).max(2).optional(),
+  /** of a worm: over its reference cylinder; of a worm wheel: of the worm it is cut for */
+  wormDiameterMm: mm.optional(),
+  /** of a pulley: the belt it is for, "T5", "GT3", "J" */
+  profile: text.optional(),
   faceWidthMm: mm.optional(),
   boreMm: mm.optional(),
   boreForm: z.enum(BORE_FORMS).optional(),
@@ -88,6 +94,8 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
     { key: "helixAngleDeg", label: "helix angle", unit: "°", tolerance: 1 },
     { key: "hand", label: "hand" },
     { key: "profileShift", label: "profile shift" },
+    size("wormDiameterMm", "worm diameter", 0.1),
+    { key: "profile", label: "belt profile" },
     size("faceWidthMm", "face width", 0.2),
     size("boreMm", "bore", 0.03),
     { key: "boreForm", label: "bore form" },
@@ -119,6 +127,9 @@ export const PART_KINDS = Object.keys(SPEC_FIELDS) as PartKind[];
 
 /** What a specification says of one field; undefined where it says nothing. */
 export const specValue = (spec: PartSpec, key: string): string | number | undefined => (spec as Record<string, string | number | undefined>)[key];
+
+/** A gear that is sold, by its numbers; a shift that is not told is taken as none, for drawing and reckoning. */
+export const soldGear = (g: GearSpec): Gear => ({ ...g, profileShift: g.profileShift ?? 0 });
 
 /** The form of a gear: as told, or spur and helical by the helix angle. */
 export const gearForm = (g: GearSpec): (typeof GEAR_KINDS)[number] => g.form ?? (g.helixAngleDeg ? "helical" : "spur");
