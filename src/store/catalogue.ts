@@ -117,7 +117,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
   }
   if (wanted.unit) take(await db("catalogue").whereIn("id", db("catalogue_fits").select("part").where("unit", unitKey(wanted.unit.maker, wanted.unit.model))));
   if (wanted.name) {
-    const words = wanted.name.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
+    const words = wanted.name.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
     if (words.length)
       take(
         await db("catalogue").whereIn(
@@ -126,7 +126,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
             .from(
               db("catalogue_words")
                 .select("rowid")
-                .whereRaw("catalogue_words match ?", [words.map((w) => `name : "${w}"`).join(" OR ")])
+                .whereRaw("catalogue_words match ?", [words.map((w) => `name : "${w}"`).join(" AND ")])
                 .orderBy("rank")
                 .limit(MOST_LOOKED_AT)
                 .as("found"),
@@ -135,10 +135,14 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
         ),
       );
   }
-  const companions = [...found.values()].flatMap((p) => p.needsAlso.map((n) => n.number)).filter((n) => !found.has(n));
-  if (companions.length) take(await db("catalogue").whereIn("number", companions));
+  // what is sold together with it, and what a kit holds, with what those need
+  for (let more = togetherWith(found.values(), found); more.length; more = togetherWith(take(await db("catalogue").whereIn("number", more)), found));
   return [...found.values()];
 }
+
+/** Numbers that these parts come with or hold, and that are not there yet. */
+const togetherWith = (parts: Iterable<CataloguePart>, found: ReadonlyMap<string, CataloguePart>): string[] =>
+  [...new Set([...parts].flatMap((p) => [...p.needsAlso, ...p.contains].map((n) => n.number)))].filter((n) => !found.has(n));
 
 /** Every number one sign away: what the index can be asked for. */
 function slipsOf(bare: string): string[] {

@@ -1,6 +1,7 @@
 "use client";
 
-import type { Candidate } from "@/core/match/candidates/rank";
+import { type Candidate, takenFrom } from "@/core/match/candidates/rank";
+import { VERDICT_SAYS } from "@/core/match/candidates/verdict";
 import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { money } from "@/core/quantity/money";
 import { KeyButton } from "@/ui/key-button";
@@ -27,9 +28,29 @@ function settleFirst(c: Candidate): string {
   return `Possible: ${open.join("; ")}.`;
 }
 
+/** A kit opened: its pieces, and what each would be by itself. */
+function InTheKit({ inside }: { inside: NonNullable<Candidate["inside"]> }) {
+  return (
+    <ul aria-label="In the kit" className="mb-1 text-[18px]">
+      {inside.map((p) => (
+        <li key={p.number} className="grid grid-cols-[minmax(0,1fr)_auto] gap-3 border-b-2 border-base-300 py-0.5">
+          <span>
+            {p.qty > 1 && `${p.qty} × `}
+            {p.name} <span className="figures text-[16px]">{p.number === p.name ? "" : p.number}</span>
+          </span>
+          <span className={p.verdict === "no" ? "text-error" : p.verdict ? "font-bold text-success" : "hush"}>
+            {p.verdict ? VERDICT_SAYS[p.verdict].toLowerCase() : "another part"}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** One candidate on every criterion, and the key that takes it. */
 export function CandidateVerdict({ part, shown, currency, onTake }: { part: MatchPart; shown: Candidate; currency: string; onTake: () => void }) {
   const { run } = useJob();
+  const takes = takenFrom(shown);
   return (
     <section aria-label="Verdict" className="flex min-h-0 flex-col">
       <div className="flex items-baseline justify-between gap-4">
@@ -41,13 +62,14 @@ export function CandidateVerdict({ part, shown, currency, onTake }: { part: Matc
         {shown.part.note && ` · ${shown.part.note}`}
       </p>
       {shown.verdict === "possible" && <p className="says measured mb-1">{settleFirst(shown)}</p>}
+      {shown.inside && <InTheKit inside={shown.inside} />}
       <CriteriaTable criteria={shown.criteria} />
       <div className="flex gap-2 pt-2 [&>:first-child]:flex-1">
-        {part.chosen === shown.part.number ? (
+        {part.chosen === takes ? (
           <p className="says good flex items-center text-[23px] font-semibold">✓ Chosen</p>
         ) : (
           <KeyButton keyName=" " look={shown.verdict === "no" ? "warn" : "main"} onPress={onTake} disabled={shown.verdict === "no"} className="justify-center">
-            {shown.verdict === "no" ? "Does not fit" : "Take this one"}
+            {shown.verdict === "no" ? "Does not fit" : takes === shown.part.number ? "Take this one" : `Take ${takes} out of it`}
           </KeyButton>
         )}
         {part.chosen && (

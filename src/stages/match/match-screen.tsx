@@ -4,6 +4,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { gearBenchOf, makingOf } from "@/core/job/address";
 import { companionsOpen } from "@/core/job/going-in";
+import { takenFrom } from "@/core/match/candidates/rank";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { type Packed, usePacked } from "@/ui/packed";
@@ -58,7 +59,7 @@ export function MatchScreen({
   const open = part.goesIn ? companionsOpen({ ...part.goesIn, part: part.id }, new Set(ordered)) : [];
   const take = async (): Promise<void> => {
     if (!shown) return;
-    const result = await run(choose, { part: part.id, chosen: shown.part.number });
+    const result = await run(choose, { part: part.id, chosen: takenFrom(shown) });
     if (result.ok) onToTheNext();
   };
   return (

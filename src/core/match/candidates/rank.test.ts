@@ -57,6 +57,34 @@ describe("ranking the catalogue", () => {
     expect(verdict({ ring: { kind: "bearing", insideMm: 7, outsideMm: 19, widthMm: 6 } }, sealed)).toBe("no");
     expect(verdict({ ring: { kind: "bearing", insideMm: { value: 7.9, u: 0.1 }, outsideMm: 22, widthMm: 7 } }, sealed)).toBe("possible");
   });
+  it("a kit for the model stays after the gear is named, and is opened: each piece of the wanted kind is compared", () => {
+    const holds = (...numbers: string[]) => numbers.map((number) => ({ number }));
+    const shifted = { ...spec, profileShift: 0 };
+    const pieces = [part("W-41", shifted), part("P-9", { ...shifted, teeth: 9 }), part("G", { kind: "gasket" }), part("W-60", { ...shifted, teeth: 60 })];
+    const kit = (number: string, contains: { number: string }[], more: Partial<CataloguePartInput> = {}) =>
+      part(number, { kind: "kit" }, { contains, fits: [press], ...more });
+    const ranked = (k: CataloguePart) => rankCandidates({ gear, unit: press }, [k, ...pieces]).find((c) => c.part.number === k.number);
+    const whole = ranked(kit("K-1", holds("W-41", "P-9", "G")));
+    expect(whole?.verdict).toBe("drop-in");
+    expect(whole?.inside?.map((p) => [p.number, p.verdict])).toEqual([
+      ["W-41", "drop-in"],
+      ["P-9", null],
+      ["G", null],
+    ]);
+    expect(ranked(kit("K-2", holds("W-60", "G")))).toMatchObject({ verdict: "no", criteria: [{ criterion: "in the kit", verdict: "no" }, {}] });
+    expect(ranked(kit("K-3", []))?.criteria[0]).toMatchObject({ verdict: "settle", says: expect.stringMatching(/ask what is in it/) });
+    // not for this model, and not asked for: it has nothing to do with it
+    expect(ranked(kit("K-4", holds("W-41"), { fits: [{ maker: "Example", model: "Press 9" }] }))).toBeUndefined();
+    // the part itself stands before the kit
+    expect(numbers({ gear, unit: press }, [kit("A-KIT", holds("W-41")), ...pieces])[0]).toBe("W-41");
+  });
+  it("what is sold for the model and may hold the gear is asked about, not refused for what it is called", () => {
+    const assembly = part("ASM", { kind: "other" }, { name: "Gear case, complete", fits: [press] });
+    expect(rankCandidates({ gear, unit: press, kind: "gear" }, [assembly])[0]).toMatchObject({ verdict: "possible" });
+    const motor = part("MOT", { kind: "other" }, { name: "Motor, 230 V", fits: [press] });
+    expect(numbers({ name: "motor gear", unit: press, kind: "gear" }, [motor])).toEqual([]);
+    expect(numbers({ name: "motor", unit: press, kind: "other" }, [motor])).toEqual(["MOT"]);
+  });
   it("a standard part is found by its designation, whoever makes it", () => {
     const parts = [
       part("XY-77", { kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" }),

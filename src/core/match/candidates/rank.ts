@@ -5,6 +5,7 @@ import { numberMatch, type Successor, successorsOf } from "../catalogue/part-num
 import { gearForm } from "../catalogue/part-spec";
 import { fitCriterion } from "./fits-unit";
 import { gearVerdict } from "./gear-verdict";
+import { bestInKit, type InKit, kitCriterion, openKit } from "./kit-verdict";
 import { ringVerdict, type WantedRing } from "./ring-verdict";
 import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
@@ -24,7 +25,12 @@ export interface Candidate {
   readonly part: CataloguePart;
   readonly verdict: PartVerdict;
   readonly criteria: readonly Criterion[];
+  /** of a kit: its pieces, each compared */
+  readonly inside?: readonly InKit[];
 }
+
+/** The number that goes in if a candidate is taken: its own, or that of the piece of a kit that takes the old part's place. */
+export const takenFrom = (c: Pick<Candidate, "part" | "inside">): string => bestInKit(c.inside ?? [])?.number ?? c.part.number;
 
 /** Tooth counts this far apart, as a share, are not looked at. */
 const MOST_APART = 0.15;
@@ -32,11 +38,11 @@ const MOST_APART = 0.15;
 const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companions", "possible", "no"];
 
 /**
- * Every part that has anything to do with what is wanted, with a verdict on each criterion and on the whole; the best first. Among equals: the number that was asked for, the one sold for this unit, the one that differs
+ * Every part that has anything to do with what is wanted, with a verdict on each criterion and on the whole; the best first. Among equals: a part before a kit, the number that was asked for, the one sold for this unit, the one that differs
  * least, what lies in the drawer, the cheaper.
  *
  * A part takes part when its number is the one asked for (written otherwise, misread, one sign off) or takes its place; when it is a gear and a gear is wanted, a bearing of the kind wanted; when it is sold for the unit and is of the
- * kind, or shares a word of the name.
+ * kind or bears its whole name; a kit that is sold for the unit is opened, and each of its pieces compared.
  *
  * @param offered numbers that suppliers still have
  */
@@ -49,8 +55,12 @@ export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart
   }
   const byNumber = new Map(catalogue.map((p) => [p.number, p]));
   const out = catalogue.flatMap((part): Candidate[] => {
-    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber, offered.has(part.number));
-    return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria) }] : [];
+    const opened =
+      part.spec.kind === "kit"
+        ? openKit(part, byNumber, (p) => (isOther(wanted, p) ? null : measuresOf(wanted, p, byNumber)), wanted.unit?.variant)
+        : undefined;
+    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber, offered.has(part.number), opened);
+    return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria), ...(opened?.length ? { inside: opened } : {}) }] : [];
   });
   return out
     .map((candidate) => ({ candidate, place: placeOf(candidate) }))
@@ -67,6 +77,7 @@ function placeOf({ part, verdict, criteria }: Candidate): readonly number[] {
   const count = (which: (k: Criterion) => boolean): number => criteria.reduce((n, k) => (which(k) ? n + 1 : n), 0);
   return [
     ORDER.indexOf(verdict),
+    part.spec.kind === "kit" ? 1 : 0,
     count((k) => k.verdict === "no"),
     said("part number"),
     said("sold for"),
@@ -88,23 +99,29 @@ function criteriaFor(
   successor: Successor<CataloguePart> | undefined,
   byNumber: ReadonlyMap<string, CataloguePart>,
   offered: boolean,
+  opened: readonly InKit[] | undefined,
 ): Criterion[] | null {
   const { spec } = part;
   const number = wanted.number ? numberCriterion(wanted, part, successor) : null;
-  if (!number && wanted.gear && spec.kind === "gear" && !isNear(wanted.gear, spec)) return null;
+  if (!number && isOther(wanted, part)) return null;
   const measures = measuresOf(wanted, part, byNumber);
   const fit = wanted.unit ? fitCriterion(part, wanted.unit, measures !== null) : null;
   const kindSame = wanted.kind === undefined || wanted.kind === spec.kind;
-  const named = wanted.name !== undefined && sharesAWord(wanted.name, part.name);
+  const named = wanted.name !== undefined && isNamed(wanted.name, part.name);
   const listed = fit?.verdict === "same" || fit?.verdict === "settle";
-  const byUnit = wanted.unit !== undefined && listed && (named || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
+  // what is sold as a kit, or as one with more on it, for this unit may well hold what is wanted
+  const boxed = (spec.kind === "kit" || spec.kind === "other") && (wanted.gear !== undefined || wanted.ring !== undefined);
+  const byUnit = wanted.unit !== undefined && listed && (named || boxed || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
   const byName = named && kindSame && !wanted.gear && !wanted.ring;
   if (!number && !measures && !byUnit && !byName) return null;
   const out = [...(number ? [number] : [])];
   if (measures) out.push(...measures);
   else if ((wanted.gear && spec.kind !== "gear") || (wanted.ring && spec.kind !== wanted.ring.kind)) {
     const kind = wanted.gear ? "gear" : (wanted.ring?.kind as string);
-    out.push(criterion("kind", kind, spec.kind, "exact", "no", `a ${spec.kind} is no ${kind}`));
+    if (opened) out.push(kitCriterion(part, opened, kind));
+    else if (boxed)
+      out.push(criterion("kind", kind, spec.kind, "exact", "settle", `ask whether it comes with the ${kind}: the catalogue does not say what it is made of`));
+    else out.push(criterion("kind", kind, spec.kind, "exact", "no", `a ${spec.kind} is no ${kind}`));
   } else if (!number && !measures)
     out.push(
       criterion(
@@ -138,6 +155,9 @@ function isNear(wanted: WantedGear, offered: GearSpec): boolean {
   const sameSort = !wanted.form || sort(wanted.form) === sort(gearForm(offered));
   return sameSort && Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
 }
+
+/** A gear that is not even like the one that is wanted. */
+const isOther = (wanted: Wanted, { spec }: CataloguePart): boolean => wanted.gear !== undefined && spec.kind === "gear" && !isNear(wanted.gear, spec);
 
 /** What the measures say; null where this part is of another kind or nothing was measured. */
 function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {
@@ -189,5 +209,10 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
   return match ? said("settle", match.says) : null;
 }
 
-const words = (s: string): string[] => s.toLowerCase().match(/\p{L}{4,}/gu) ?? [];
-const sharesAWord = (a: string, b: string): boolean => words(a).some((w) => words(b).includes(w));
+const words = (s: string): string[] => s.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
+/** Every word of the wanted name stands in the part's: one that they share is not enough, as a motor gear is no motor. */
+const isNamed = (wanted: string, part: string): boolean => {
+  const there = new Set(words(part));
+  const asked = words(wanted);
+  return asked.length > 0 && asked.every((w) => there.has(w));
+};
