@@ -6,6 +6,8 @@ export interface InKit {
   readonly number: string;
   readonly name: string;
   readonly qty: number;
+  /** the catalogue has it */
+  readonly known: boolean;
   /** null: it is of another kind, or quite another one, or the catalogue does not know it */
   readonly verdict: PartVerdict | null;
   readonly criteria: readonly Criterion[];
@@ -31,7 +33,7 @@ export function openKit(
     .map((c) => {
       const part = byNumber.get(c.number);
       const criteria = (part && measures(part))?.map((k) => (k.verdict === "companion" ? included(k, within) : k)) ?? [];
-      return { number: c.number, name: part?.name ?? c.number, qty: c.qty, verdict: criteria.length ? wholeVerdict(criteria) : null, criteria };
+      return { number: c.number, name: part?.name ?? c.number, qty: c.qty, known: part !== undefined, verdict: criteria.length ? wholeVerdict(criteria) : null, criteria };
     });
 }
 
@@ -48,7 +50,7 @@ export function kitCriterion(kit: CataloguePart, inside: readonly InKit[], wante
   const best = bestInKit(inside);
   const said = (verdict: Criterion["verdict"], offered: string, says: string): Criterion => criterion("in the kit", wanted, offered, "–", verdict, says);
   if (!best)
-    return kit.contains.length && inside.every((p) => p.name !== p.number)
+    return kit.contains.length && inside.every((p) => p.known)
       ? said("no", kit.number, `none of its ${kit.contains.length} pieces is such a ${wanted}`)
       : said("settle", "not told", `ask what is in it: whether a ${wanted} is, and which`);
   const says = `${best.name}: ${VERDICT_SAYS[best.verdict as PartVerdict].toLowerCase()}`;
