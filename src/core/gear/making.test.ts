@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { gearDimensions, spanOver } from "./index";
-import { makingNotes, type WayFacts, waysWithoutPart } from "./making";
-import type { GearToMake } from "./solid";
+import { backlashChoices, makingNotes, type WayFacts, waysWithoutPart } from "./making";
+import { type GearToMake, gearSection } from "./solid";
 
 const wheel: GearToMake = {
   teeth: 41,
@@ -29,6 +29,21 @@ describe("the notes for making a gear", () => {
     expect(notes[span as string]?.figure).toBe(`${spanOver(wheel, Number(span?.slice(10))).toFixed(3)} mm`);
     // 11 tan 18° / (41/(2 cos 18°)) = 9.50°
     expect(notes.helix).toMatchObject({ figure: "18° right", says: "turns by 9.50° over its face, anticlockwise going up" });
+  });
+  it("have the span and the tip that the file has, thinned or pointed", () => {
+    const thin = makingNotes({ ...wheel, thinnedMm: 0.15 }, "PA").find((n) => n.what.startsWith("span over"));
+    expect(Number(thin?.figure.slice(0, -3))).toBeCloseTo(spanOver(wheel, Number(thin?.what.slice(10))) - 0.15, 3);
+    expect(thin?.says).toMatch(/as drawn, thinned by 0.15 mm/);
+    const pointed = { ...wheel, teeth: 8, profileShift: 0.8, helixAngleDeg: 0, boreMm: 3 };
+    const tip = makingNotes(pointed).find((n) => n.what === "tip diameter");
+    expect(tip?.says).toMatch(/would come to a point/);
+    const drawn = 2 * Math.max(...gearSection(pointed).outer.map(([x, y]) => Math.hypot(x, y)));
+    expect(tip?.figure).toBe(`${drawn.toFixed(2)} mm`);
+  });
+  it("a gear that is made has backlash unless somebody says otherwise: more for a printer", () => {
+    const [cut, printer, coarse, none] = backlashChoices(1);
+    expect([cut?.thinnedMm, printer?.thinnedMm, coarse?.thinnedMm, none?.thinnedMm]).toEqual([0.05, 0.15, 0.25, 0]);
+    expect(backlashChoices(4)[0]?.thinnedMm).toBe(0.1);
   });
   it("say what the files do not", () => {
     expect(notes.bore?.says).toMatch(/slot is drawn through/);

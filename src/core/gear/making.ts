@@ -1,9 +1,10 @@
 import { isPlastic } from "../hardware/material";
 import type { Measured } from "../quantity/measured";
-import { degrees } from "../quantity/units";
-import type { Making } from "./as-made";
+import { degrees, radians } from "../quantity/units";
+import { type Making, thinnedBy } from "./as-made";
 import { overPinsWhenNew, spanWhenNew } from "./as-new";
 import { bestSpanTeeth, gearDimensions, measuringPin, overPins, spanOver } from "./index";
+import { drawnTipMm } from "./outline";
 import { type GearToMake, twistOf } from "./solid";
 
 /** A figure that whoever makes the gear needs, or checks it by. */
@@ -28,6 +29,8 @@ export function makingNotes(g: GearToMake, material?: string, how: Making = "unk
   const span = bestSpanTeeth(g);
   const pin = measuringPin(g);
   const helical = g.helixAngleDeg !== 0;
+  const thinned = g.thinnedMm ?? 0;
+  const tip = drawnTipMm(g, thinned);
   return [
     { what: "teeth", figure: `${g.teeth}` },
     { what: "normal module", figure: mm(g.moduleMm, 3) },
@@ -42,14 +45,26 @@ export function makingNotes(g: GearToMake, material?: string, how: Making = "unk
         ]
       : []),
     { what: "profile shift", figure: g.profileShift.toFixed(2), says: "in modules, as measured" },
-    { what: "tip diameter", figure: mm(d.tipDiameterMm) },
+    {
+      what: "tip diameter",
+      figure: mm(tip),
+      ...(tip < d.tipDiameterMm - 0.005 ? { says: `as drawn: a full tip of ${mm(d.tipDiameterMm)} would come to a point` } : {}),
+    },
     { what: "root diameter", figure: mm(d.rootDiameterMm) },
     {
       what: `span over ${span}`,
-      figure: mm(spanOver(g, span), 3),
-      says: `without backlash; thinned as gears are it reads ${between(spanWhenNew(g, span, how))}: check it by this`,
+      figure: mm(spanOver(g, span) - thinned, 3),
+      says: `${thinned ? `as drawn, thinned by ${mm(thinned)}; ` : "as drawn, without backlash; "}as gears are made it reads ${between(spanWhenNew(g, span, how))}: check it by this`,
     },
-    ...(pin ? [{ what: `over ${pin} mm pins`, figure: mm(overPins(g, pin), 3), says: `thinned ${between(overPinsWhenNew(g, pin, how))}` }] : []),
+    ...(pin
+      ? [
+          {
+            what: `over ${pin} mm pins`,
+            figure: mm(overPins(shiftedBy(g, -thinned), pin), 3),
+            says: `as gears are made ${between(overPinsWhenNew(g, pin, how))}`,
+          },
+        ]
+      : []),
     { what: "face width", figure: mm(g.faceWidthMm) },
     {
       what: "bore",
@@ -68,6 +83,23 @@ export function makingNotes(g: GearToMake, material?: string, how: Making = "unk
         ? "keep it plastic: it is the fuse of the train. Printed: solid, of nylon or POM, its axis upright; ream the bore after"
         : "steel runs against steel only if it is hardened and greased for it",
     },
+  ];
+}
+
+/** A tooth that is thicker by a span is a tooth that is shifted outwards. */
+const shiftedBy = (g: GearToMake, spanMm: number): GearToMake => ({
+  ...g,
+  profileShift: g.profileShift + spanMm / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))),
+});
+
+/** By how much the teeth of a gear that is made here may be thinned, mm on the span: not at all, as cut gears are, or as a printer needs that lays its lines too wide. */
+export function backlashChoices(moduleMm: number): readonly { readonly says: string; readonly thinnedMm: number }[] {
+  const usual = Math.round(thinnedBy(moduleMm, "cut").value * 100) / 100;
+  return [
+    { says: "as cut gears are", thinnedMm: usual },
+    { says: "for a printer", thinnedMm: Math.round((usual + 0.1) * 100) / 100 },
+    { says: "for a coarse printer", thinnedMm: Math.round((usual + 0.2) * 100) / 100 },
+    { says: "without backlash", thinnedMm: 0 },
   ];
 }
 

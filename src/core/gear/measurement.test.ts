@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Gear, gearDimensions } from "./dimensions";
 import { flatJawsShare, tipDiameterFromFlatJaws } from "./jaws-across";
-import { gearOutline, involuteStartRadius, toothFlank, toothOutline } from "./outline";
+import { drawnTipMm, gearOutline, involuteStartRadius, toothFlank, toothOutline } from "./outline";
 import { overPins } from "./over-pins";
 import { bestSpanTeeth, faceWideEnough, spanContactRadius, spanOver, spanTeeth } from "./span-measurement";
 
@@ -148,6 +148,36 @@ describe("the outline", () => {
     // only the outer flank of the last tooth bears on the jaw, and it does where it stands upright to it
     const width = Math.max(...last.filter(([x, y]) => Math.hypot(x, y) > 20).map(([x, y]) => x * Math.cos(middle) - y * Math.sin(middle)));
     expect(2 * width).toBeCloseTo(spanOver(g, k), 3);
+  });
+
+  it("thinned for backlash it reads just so much less over its span, and is as tall", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 60 }), fc.double({ min: 0, max: 0.3, noNaN: true }), (teeth, thinned) => {
+        const g = spur(teeth);
+        const k = bestSpanTeeth(g);
+        const last = toothOutline(toothFlank(g, 1500, thinned), teeth, k - 1);
+        const middle = (Math.PI * (k - 1)) / teeth;
+        const d = gearDimensions(g);
+        // jaws do not reach into the fillet
+        const flank = last.filter(([x, y]) => Math.hypot(x, y) > involuteStartRadius(g) + 0.1);
+        const width = 2 * Math.max(...flank.map(([x, y]) => x * Math.cos(middle) - y * Math.sin(middle)));
+        expect(width).toBeCloseTo(spanOver(g, k) - thinned, 2);
+        expect(drawnTipMm(g, thinned)).toBeCloseTo(d.tipDiameterMm, 9);
+      }),
+      { numRuns: 25 },
+    );
+  });
+  it("of slanted teeth the thinning is that of the normal span", () => {
+    // half a tooth at the reference circle loses W/(2 r_b cos β_b) as an angle
+    const g = spur(30, { helixAngleDeg: 25 });
+    const at = (thinned: number): number => (toothFlank(g, 40, thinned)[30] as readonly [number, number])[1];
+    const cosBaseHelix = Math.sqrt(1 - (Math.sin((25 * Math.PI) / 180) * Math.cos(Math.PI / 9)) ** 2);
+    expect(at(0) - at(0.1)).toBeCloseTo(0.1 / (gearDimensions(g).baseDiameterMm * cosBaseHelix), 9);
+  });
+  it("a tooth that would come to a point is as tall as it is drawn", () => {
+    const g = spur(8, { profileShift: 0.8 });
+    expect(drawnTipMm(g)).toBeLessThan(gearDimensions(g).tipDiameterMm);
+    expect(drawnTipMm(g)).toBeCloseTo(2 * Math.max(...gearOutline(g).map(([x, y]) => Math.hypot(x, y))), 3);
   });
 
   it("undercuts nine teeth at the root and not thirty", () => {

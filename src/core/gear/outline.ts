@@ -19,13 +19,16 @@ const RACK_TIP_RADIUS = 0.38;
  * metal is left, which is exactly undercut; below the involute's first point only the rounded tip has cut. A tip that would come to a point is cut where it does.
  *
  * @param points how many points per flank; 24 is smooth at any size on a screen
+ * @param thinnedMm by how much its spans are to read less, mm: both flanks are turned inwards by W/(2 r_b cos β_b)
  */
-export function toothFlank(g: Gear, points = 24): FlankPoint[] {
+export function toothFlank(g: Gear, points = 24, thinnedMm = 0): FlankPoint[] {
   const { referenceDiameterMm, baseDiameterMm, tipDiameterMm, rootDiameterMm, transverseModuleMm } = gearDimensions(g);
   const rootR = Math.max(rootDiameterMm / 2, referenceDiameterMm * 0.05);
   const baseR = baseDiameterMm / 2;
   const alphaT = transversePressureAngle(g);
-  const atReference = (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth;
+  const cosBaseHelix = Math.sqrt(1 - (Math.sin(radians(g.helixAngleDeg)) * Math.cos(radians(g.pressureAngleDeg))) ** 2);
+  const inwards = thinnedMm / (baseDiameterMm * cosBaseHelix);
+  const atReference = (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth - inwards;
   const involuteAt = (r: number): number => (r <= baseR ? atReference + involute(alphaT) : atReference + involute(alphaT) - involute(Math.acos(baseR / r)));
   const { trochoid, involuteFromR } = rackTrochoid(g, referenceDiameterMm / 2, transverseModuleMm, alphaT);
 
@@ -42,7 +45,7 @@ export function toothFlank(g: Gear, points = 24): FlankPoint[] {
   for (let i = 0; i <= points; i++) {
     // closer together near the root, where the curve is tight
     const r = rootR + (tipR - rootR) * (i / points) ** 1.4;
-    const fillet = trochoidHalfAngle(trochoid, r, g.teeth);
+    const fillet = trochoidHalfAngle(trochoid, r, g.teeth) - inwards;
     flank.push([r, Math.max(0, r < involuteFromR ? fillet : Math.min(involuteAt(r), fillet))]);
   }
   return flank;
@@ -75,6 +78,9 @@ function rackTrochoid(g: Gear, r: number, mt: number, alphaT: number): { trochoi
   const involuteFromR = straightEnd > r * Math.sin(alphaT) ** 2 ? r * Math.cos(alphaT) : Math.hypot(r - straightEnd, straightEnd / Math.tan(alphaT));
   return { trochoid: curve, involuteFromR };
 }
+
+/** Over the tips as the gear is drawn, mm: the nominal tip diameter, or less where a tooth would come to a point before. */
+export const drawnTipMm = (g: Gear, thinnedMm = 0): number => 2 * (toothFlank(g, 2, thinnedMm).at(-1) as FlankPoint)[0];
 
 /** The radius at which the involute of a rack-cut tooth begins, mm: the first that a mate's tip may touch. With undercut, where the trochoid meets the involute. */
 export function involuteStartRadius(g: Gear): number {
@@ -118,8 +124,8 @@ export function toothOutline(flank: readonly FlankPoint[], teeth: number, index:
  * The whole gear as one closed polygon, mm, clockwise from the tooth at the top. Teeth for which `gone` answers a number
  * above 0 are broken down to that share of their height (1: down to the root).
  */
-export function gearOutline(g: Gear, gone: (index: number) => number = () => 0, points = 12): Point[] {
-  const flank = toothFlank(g, points);
+export function gearOutline(g: Gear, gone: (index: number) => number = () => 0, points = 12, thinnedMm = 0): Point[] {
+  const flank = toothFlank(g, points, thinnedMm);
   const rootR = (flank[0] as FlankPoint)[0];
   const tipR = (flank[flank.length - 1] as FlankPoint)[0];
   const out: Point[] = [];

@@ -11,6 +11,8 @@ export interface GearToMake extends Gear {
   readonly faceWidthMm: number;
   readonly boreMm: number;
   readonly boreForm?: string;
+  /** by how much its spans are to read less than nominal, so that the pair has backlash, mm; 0 unless said */
+  readonly thinnedMm?: number;
 }
 
 export type Point3 = readonly [x: number, y: number, z: number];
@@ -39,7 +41,7 @@ export function gearSection(g: GearToMake): GearSection {
   const wall = gearDimensions(g).rootDiameterMm / 2 - Math.max(...bore.map(([x, y]) => Math.hypot(x, y)));
   if (!(wall > 0.5 * g.moduleMm)) throw new Fault("boreMm", `leaves ${wall > 0 ? `only ${wall.toFixed(2)} mm` : "nothing"} between it and the teeth`);
   // the first and the last point of neighbouring teeth lie on the same root circle, and may coincide
-  const outer = gearOutline(g, () => 0, FLANK_POINTS);
+  const outer = gearOutline(g, () => 0, FLANK_POINTS, g.thinnedMm);
   const apart = outer.filter(
     (p, i) => Math.hypot(p[0] - (outer[(i + 1) % outer.length] as Point)[0], p[1] - (outer[(i + 1) % outer.length] as Point)[1]) > 1e-6,
   );

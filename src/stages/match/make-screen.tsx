@@ -1,7 +1,8 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import type { MakingNote, Way } from "@/core/gear/making";
+import { useState } from "react";
+import { backlashChoices, makingNotes, type Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
 import { gearBenchOf, inAddress } from "@/core/job/address";
 import { type Got, gotInWords, type Source } from "@/core/job/got";
@@ -24,7 +25,7 @@ export function MakeScreen({
   part,
   ways,
   gear,
-  notes,
+  material,
   donors,
   isGear,
   got,
@@ -34,12 +35,17 @@ export function MakeScreen({
   isGear: boolean;
   ways: readonly Way[];
   gear: GearToMake | null;
-  notes: readonly MakingNote[];
+  /** of the old one */
+  material: string | undefined;
   donors: readonly { readonly number: string; readonly says: string }[];
   got: Got | undefined;
 }) {
   const { run } = useJob();
   const router = useRouter();
+  const choices = backlashChoices(gear?.moduleMm ?? 1);
+  const [choice, setChoice] = useState(0);
+  const backlash = choices[choice] as (typeof choices)[number];
+  const made = gear && { ...gear, thinnedMm: backlash.thinnedMm };
   const comesFrom = async (from: Source, says: string): Promise<void> => {
     const result = await run(takeGot, { part, got: { from, says, number: "", price: "", differs: "" } });
     if (result.ok) router.push(`/jobs/${number}/match`);
@@ -103,27 +109,39 @@ export function MakeScreen({
                 />
               </div>
               <dl className="min-h-0 overflow-y-auto">
-                {notes.map((n) => (
-                  <div key={n.what} className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-3 border-b-2 border-base-300 py-1">
-                    <dt className="text-[19px] font-semibold">{n.what}</dt>
-                    <dd>
-                      <span className="figures text-[20px]">{n.figure}</span>
-                      {n.says && <span className="hush block text-[17px] leading-tight">{n.says}</span>}
-                    </dd>
-                  </div>
-                ))}
+                {made &&
+                  makingNotes(made, material).map((n) => (
+                    <div key={n.what} className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-3 border-b-2 border-base-300 py-1">
+                      <dt className="text-[19px] font-semibold">{n.what}</dt>
+                      <dd>
+                        <span className="figures text-[20px]">{n.figure}</span>
+                        {n.says && <span className="hush block text-[17px] leading-tight">{n.says}</span>}
+                      </dd>
+                    </div>
+                  ))}
               </dl>
             </div>
             <div className="flex flex-wrap gap-2">
               {FILES.map((f) => (
-                <a key={f.as} className="key-button flex-1" href={`/api/jobs/${number}/gear/${inAddress(part)}?as=${f.as}`} download>
+                <a
+                  key={f.as}
+                  className="key-button flex-1"
+                  href={`/api/jobs/${number}/gear/${inAddress(part)}?as=${f.as}&thinned=${backlash.thinnedMm}`}
+                  download
+                >
                   {f.says}
                 </a>
               ))}
             </div>
-            <p className="hush text-[18px]">
-              In true size, millimetres, as measured: no backlash is taken off. Print the outline on paper at 100 % first and lay the old gear on it.
-            </p>
+            <div className="flex items-center gap-3">
+              <KeyButton keyName="B" className="small" label={`Backlash: ${backlash.says}`} onPress={() => setChoice((choice + 1) % choices.length)}>
+                {backlash.thinnedMm ? `${backlash.thinnedMm} mm off the span, ${backlash.says}` : backlash.says}
+              </KeyButton>
+              <p className="hush text-[18px] leading-tight">
+                In true size, millimetres. {backlash.thinnedMm ? "" : "A pair without backlash binds. "}Print the outline on paper at 100 % first and lay the
+                old gear on it.
+              </p>
+            </div>
           </>
         ) : (
           <div className="says danger text-[21px]">

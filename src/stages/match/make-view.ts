@@ -1,4 +1,4 @@
-import { type MakingNote, makingNotes, type Way } from "@/core/gear/making";
+import type { Way } from "@/core/gear/making";
 import type { GearToMake } from "@/core/gear/solid";
 import type { Got } from "@/core/job/got";
 import { partName } from "@/core/job/part";
@@ -14,7 +14,8 @@ export interface MakeView {
   readonly isGear: boolean;
   readonly ways: readonly Way[];
   readonly gear: GearToMake | null;
-  readonly notes: readonly MakingNote[];
+  /** of the old one */
+  readonly material: string | undefined;
   /** where it comes from, if that was said */
   readonly got: Got | undefined;
   readonly donors: readonly { readonly number: string; readonly says: string }[];
@@ -33,7 +34,7 @@ export async function makeView(number: string, id: string): Promise<MakeView | n
     isGear: part.kind === "gear",
     ways: waysFor(job, id, donors.length),
     gear,
-    notes: gear ? makingNotes(gear, part.material) : [],
+    material: part.material,
     got: job.findings.find((f) => f.part === id)?.got,
     donors,
   };

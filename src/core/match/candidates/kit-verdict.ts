@@ -33,7 +33,14 @@ export function openKit(
     .map((c) => {
       const part = byNumber.get(c.number);
       const criteria = (part && measures(part))?.map((k) => (k.verdict === "companion" ? included(k, within) : k)) ?? [];
-      return { number: c.number, name: part?.name ?? c.number, qty: c.qty, known: part !== undefined, verdict: criteria.length ? wholeVerdict(criteria) : null, criteria };
+      return {
+        number: c.number,
+        name: part?.name ?? c.number,
+        qty: c.qty,
+        known: part !== undefined,
+        verdict: criteria.length ? wholeVerdict(criteria) : null,
+        criteria,
+      };
     });
 }
 

@@ -10,7 +10,7 @@ const FILES = {
   stl: { type: "model/stl", write: gearStl },
 } as const;
 
-/** A gear of a job in true size, to be made: `?as=svg`, `dxf` or `stl`. */
+/** A gear of a job in true size, to be made: `?as=svg`, `dxf` or `stl`; `&thinned=0.15` for backlash, mm on the span. */
 export async function GET(request: Request, { params }: { params: Promise<{ number: string; part: string }> }): Promise<Response> {
   const { number, part: said } = await params;
   const part = fromAddress(said);
@@ -21,10 +21,14 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   if (!job) return Response.json({ says: `There is no job ${number}.` }, { status: 404 });
   const { gear, missing } = gearToMake(job, part);
   if (!gear) return Response.json({ says: `Measure first: ${missing.join(", ")}.` }, { status: 422 });
+  const thinned = new URL(request.url).searchParams.get("thinned");
+  if (thinned !== null && !/^[01](\.\d{1,3})?$/.test(thinned))
+    return Response.json({ says: "Teeth are thinned by 0 to 1 mm: type it like thinned=0.15." }, { status: 400 });
+  const made = thinned === null ? gear : { ...gear, thinnedMm: Number(thinned) };
   try {
     // a header carries plain letters only
     const name = `${job.number}-${inAddress(part)}-${gear.teeth}-teeth.${as}`;
-    return new Response(file.write(gear) as BodyInit, { headers: { "content-type": file.type, "content-disposition": `attachment; filename="${name}"` } });
+    return new Response(file.write(made) as BodyInit, { headers: { "content-type": file.type, "content-disposition": `attachment; filename="${name}"` } });
   } catch (e) {
     if (e instanceof Fault) return Response.json({ says: `${e.path} ${e.says}.` }, { status: 422 });
     throw e;
