@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { findFuse } from "./fuse";
 import { MATERIALS } from "./materials";
-import { LEWIS_20_FULL, lewisFactor, rootStress } from "./root-stress";
+import { bevelRootStress, LEWIS_20_FULL, lewisFactor, rootStress, shiftFactor } from "./root-stress";
 import type { TrainInput } from "./train";
 
 describe("the root of a tooth", () => {
@@ -19,6 +19,27 @@ describe("the root of a tooth", () => {
   it("the table agrees with Lewis's own rack limit through Y = π(0.154 − 0.912/z) within a few hundredths", () => {
     // Barth's empirical line for 20° full depth; the drawn values lie within 0.03 of it from 14 teeth on
     for (const [z, y] of LEWIS_20_FULL.filter(([z]) => z >= 14)) expect(Math.abs(y - Math.PI * (0.154 - 0.912 / z))).toBeLessThan(0.03);
+  });
+  it("a tooth shifted outwards is stronger at its root, the more the smaller the gear", () => {
+    expect(shiftFactor(20, 0)).toBe(1);
+    // handbooks give Y of 12 teeth with x = 0.5 a quarter to a third over the unshifted one
+    expect(shiftFactor(12, 0.5)).toBeGreaterThan(1.2);
+    expect(shiftFactor(12, 0.5)).toBeLessThan(1.9);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 10, max: 60 }),
+        fc.double({ min: 0.05, max: 0.5, noNaN: true }),
+        (z, x) => shiftFactor(z, x) > 1 && shiftFactor(z, -x / 4) < 1,
+      ),
+      { numRuns: 40 },
+    );
+    expect(shiftFactor(12, 0.4)).toBeGreaterThan(shiftFactor(50, 0.4));
+  });
+  it("a bevel is reckoned at the middle of its face: 20 and 40 teeth, m 2, b 10", () => {
+    // δ = 26.565°: d = 40, d_m = 40 − 10 sin δ = 35.528, m_m = 1.7764, z_v = 22.36; F = 2000/35.528 = 56.3 N a newton metre
+    const expected = 2000 / 35.528 / (10 * 1.7764 * lewisFactor(22.36));
+    expect(bevelRootStress({ teeth: 20, moduleMm: 2, faceWidthMm: 10 }, 40, 1)).toBeCloseTo(expected, 2);
+    expect(bevelRootStress({ teeth: 20, moduleMm: 2, faceWidthMm: 10 }, 40, 1)).toBeGreaterThan(rootStress({ teeth: 20, moduleMm: 2, faceWidthMm: 10 }, 1));
   });
   it("doubles with the torque, halves with the width", () => {
     fc.assert(
@@ -45,7 +66,7 @@ const gear = (shaft: string, teeth: number, material: string, price?: number) =>
   ...(price === undefined ? {} : { price }),
 });
 const train: TrainInput = {
-  input: { shaft: "motor", rpm: 9000, stallTorqueNm: 0.5 },
+  input: { shaft: "motor", rpm: 9000, stallTorqueNm: 2.6 },
   meshes: [
     { id: "m1", kind: "spur", driver: gear("motor", 12, "steel", 40), driven: gear("lay", 48, "PA66", 9) },
     { id: "m2", kind: "spur", driver: gear("lay", 12, "steel", 14), driven: gear("out", 36, "steel", 60) },
@@ -56,7 +77,7 @@ describe("the fuse of a train", () => {
   it("is the gear with the highest share of its strength", () => {
     const { gears, says } = findFuse({ train });
     expect(gears[0]?.wheel).toMatchObject({ teeth: 48, shaft: "lay" });
-    expect(gears[0]?.torqueNm).toBeCloseTo(0.5 * 4 * 0.97, 9);
+    expect(gears[0]?.torqueNm).toBeCloseTo(2.6 * 4 * 0.97, 9);
     expect(says).toMatch(/^the 48-tooth gear on lay \(nylon \(PA66, as used\)\) breaks first/);
     expect([...gears].sort((a, b) => b.share - a.share)).toEqual(gears);
   });
@@ -76,8 +97,43 @@ describe("the fuse of a train", () => {
       meshes: [{ ...train.meshes[0], driven: gear("lay", 48, "PA66", 50) } as TrainInput["meshes"][0], train.meshes[1] as TrainInput["meshes"][0]],
     };
     expect(findFuse({ train: cheap, swap: { mesh: "m1", role: "driven", material: "steel" } }).swapped?.warning).toBeNull();
-    const unpriced: TrainInput = { ...train, meshes: [{ id: "m1", kind: "spur", driver: gear("motor", 12, "steel"), driven: gear("lay", 48, "PA66") }] };
+    const unpriced: TrainInput = {
+      ...train,
+      input: { ...train.input, stallTorqueNm: 12 },
+      meshes: [{ id: "m1", kind: "spur", driver: gear("motor", 12, "steel"), driven: gear("lay", 48, "PA66") }],
+    };
     expect(findFuse({ train: unpriced, swap: { mesh: "m1", role: "driven", material: "hardened" } }).swapped?.warning).toMatch(/write down what both cost/);
+  });
+  it("breaks nothing at a tenth of its strength, and says so; two that differ by less than their grades are both named", () => {
+    const weak = { ...train, input: { ...train.input, stallTorqueNm: 0.2 } };
+    expect(findFuse({ train: weak }).says).toMatch(/^No gear of this train breaks at stall: of the 48-tooth gear/);
+    expect(findFuse({ train: weak, swap: { mesh: "m1", role: "driven", material: "steel" } }).swapped?.says).toMatch(/no gear breaks at stall/);
+    const alike: TrainInput = { ...train, meshes: [{ id: "m1", kind: "spur", driver: gear("motor", 20, "POM"), driven: gear("lay", 21, "POM") }] };
+    expect(findFuse({ train: { ...alike, input: { ...train.input, stallTorqueNm: 8 } } }).says).toMatch(/-tooth gear on (motor|lay) .* or the .* breaks first/);
+  });
+  it("with the sun held, ring in and carrier out, the same tooth forces stand as by the balance of the set", () => {
+    // T_ring : T_sun : T_carrier = 60 : 20 : 80; 3 N m at the ring are 1 N m at the sun, a third of that for each planet
+    const held: TrainInput = {
+      input: { shaft: "motor", rpm: 100, stallTorqueNm: 3 },
+      meshes: [
+        {
+          id: "p",
+          kind: "planetary",
+          sun: gear("frame", 20, "steel"),
+          ring: gear("motor", 60, "steel"),
+          carrier: { shaft: "out" },
+          planets: 3,
+          planetTeeth: 20,
+          planet: { moduleMm: 1, faceWidthMm: 10, material: "POM" },
+        },
+        { id: "m2", kind: "spur", driver: gear("out", 20, "steel"), driven: gear("end", 40, "steel") },
+      ],
+    };
+    const by = Object.fromEntries(findFuse({ train: held }).gears.map((g) => [`${g.wheel.mesh} ${g.wheel.role}`, g]));
+    expect(by["p sun"]?.torqueNm).toBeCloseTo(1 / 3, 9);
+    expect(by["p ring"]?.torqueNm).toBeCloseTo(1, 9);
+    // the carrier turns 60/80 as fast: 4 N m less 4 %
+    expect(by["m2 driver"]?.torqueNm).toBeCloseTo(4 * 0.96, 9);
   });
   it("planets share the sun's load; the ring's tooth carries the same force as the sun's", () => {
     const set: TrainInput = {

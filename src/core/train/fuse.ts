@@ -4,9 +4,9 @@ import type { Frozen } from "../frozen";
 import { measured } from "../quantity/measured";
 import { capital } from "../sentence";
 import { type GearMaterial, MATERIALS, materialNamed } from "./materials";
-import { rootStress } from "./root-stress";
+import { bevelRootStress, rootStress } from "./root-stress";
 import { shaftSpeeds } from "./shaft-speeds";
-import { type Mesh, type TrainInput, type TrainWheel, trainInput, wheelsOf } from "./train";
+import { FRAME, type Mesh, type PlanetaryMesh, shaftsOf, type TrainInput, type TrainWheel, trainInput, wheelsOf } from "./train";
 
 export const fuseInput = z.strictObject({
   train: trainInput,
@@ -59,14 +59,34 @@ const EFFICIENCY: Readonly<Record<Mesh["kind"], number>> = {
  */
 export function findFuse(input: FuseInput): FuseAnswer {
   const { gears, skipped } = stressed(input.train);
-  const first = gears[0];
-  const says = first
-    ? `${name(first)} breaks first: at stall its root carries ${percent(first.share)} of what its material stands${gears[1] ? `, the next, ${name(gears[1])}, ${percent(gears[1].share)}` : ""}.`
-    : "No gear of this train has module, face width and material written down.";
+  const says = weakestSays(gears);
   const { swap } = input;
   if (!swap) return { gears, skipped, says };
   const after = stressed(swappedTrain(input.train, swap)).gears;
   return { gears, skipped, says, swapped: { gears: after, ...swapSays(gears, after, swap) } };
+}
+
+/** A gear gives way at stall only if its root may carry all that its material stands, within two spreads of the grades sold. */
+const mayBreak = (g: StressedGear): boolean => g.share * (1 + 2 * g.material.spread) >= 1;
+
+/** How sure it is that one gear is weaker than another, as the spreads of their materials leave it: normal in the logarithm of the strengths. */
+function weakerBy(a: StressedGear, b: StressedGear): number {
+  const z = Math.log(a.share / b.share) / Math.hypot(a.material.spread, b.material.spread);
+  // logistic for the normal distribution's integral, within 0.01
+  return 1 / (1 + Math.exp(-1.702 * z));
+}
+/** Under this it is left open which of two gears is the weaker. */
+const SURE = 0.9;
+
+function weakestSays(gears: readonly StressedGear[]): string {
+  const [first, second] = gears;
+  if (!first) return "No gear of this train has module, face width and material written down.";
+  const carries = `at stall its root carries ${percent(first.share)} of what its material stands`;
+  const next = second ? `, the next, ${name(second)}, ${percent(second.share)}` : "";
+  if (!mayBreak(first)) return `No gear of this train breaks at stall: of ${name(first)}, the weakest, ${carries.replace("its root", "the root")}${next}.`;
+  if (second && weakerBy(first, second) < SURE)
+    return `${name(first)} or ${name(second)} breaks first: ${percent(first.share)} and ${percent(second.share)} of what their materials stand at stall, and grades differ by more than that.`;
+  return `${name(first)} breaks first: ${carries}${next}.`;
 }
 
 function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped"> {
@@ -103,7 +123,15 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped"> {
         skipped.push({ wheel, says: "a worm's thread is not reckoned by the tooth formula: its wheel gives way first" });
         continue;
       }
-      const stressMPa = rootStress({ teeth: wheel.teeth, moduleMm: spec.moduleMm, faceWidthMm: spec.faceWidthMm, helixAngleDeg: spec.helixAngleDeg }, torqueNm);
+      const loaded = {
+        teeth: wheel.teeth,
+        moduleMm: spec.moduleMm,
+        faceWidthMm: spec.faceWidthMm,
+        helixAngleDeg: spec.helixAngleDeg,
+        profileShift: spec.profileShift,
+      };
+      const stressMPa =
+        m.kind === "bevel" ? bevelRootStress(loaded, wheel.role === "driver" ? m.driven.teeth : m.driver.teeth, torqueNm) : rootStress(loaded, torqueNm);
       gears.push({ wheel, material, torqueNm, stressMPa, share: stressMPa / material.strengthMPa, price: spec.price });
     }
   }
@@ -115,6 +143,7 @@ type Spec = {
   moduleMm?: number;
   faceWidthMm?: number;
   helixAngleDeg?: number;
+  profileShift?: number;
   price?: number;
 };
 
@@ -125,17 +154,26 @@ function specOf(m: Mesh, role: TrainWheel["role"]): Spec | undefined {
 
 /** Torque at a wheel for a stalled input, N m; null where the train does not settle it. */
 function torqueAt(m: Mesh, wheel: TrainWheel, turns: ReadonlyMap<string, number>, lost: ReadonlyMap<string, number>, stallNm: number): number | null {
-  const drives = m.kind === "planetary" ? m.sun.shaft : m.driver.shaft;
+  const drives = m.kind === "planetary" ? entersBy(m, lost) : m.driver.shaft;
   const n = Math.abs(turns.get(drives) ?? 0);
   if (n < 1e-12) return null;
   const atDriver = (stallNm / n) * (lost.get(drives) ?? 1);
   if (m.kind === "planetary") {
-    // one planet carries its share of the sun's force; the same force stands at the ring
-    const perPlanet = atDriver / (m.planets ?? 3);
-    return perPlanet * (wheel.teeth / m.sun.teeth);
+    // sun, ring and carrier stand in balance as z_s : z_r : z_s + z_r, whichever of them is held; one planet carries its share, and the same force stands at sun, planet and ring
+    const weights = new Map([
+      [m.sun.shaft, m.sun.teeth],
+      [m.ring.shaft, m.ring.teeth],
+      [m.carrier.shaft, m.sun.teeth + m.ring.teeth],
+    ]);
+    const perTooth = atDriver / (weights.get(drives) as number) / (m.planets ?? 3);
+    return perTooth * wheel.teeth;
   }
   return wheel.role === "driver" ? atDriver : (atDriver * wheel.teeth * EFFICIENCY[m.kind]) / m.driver.teeth;
 }
+
+/** The shaft by which power comes into a planetary set: the first of sun, ring and carrier that the motor reaches. */
+const entersBy = (m: PlanetaryMesh, reached: ReadonlyMap<string, number>): string =>
+  [m.sun.shaft, m.ring.shaft, m.carrier.shaft].find((s) => s !== FRAME && reached.has(s)) ?? m.sun.shaft;
 
 /** What is left of the motor's torque at each shaft, as the product over the meshes on the way. */
 function efficiencies(train: TrainInput): ReadonlyMap<string, number> {
@@ -143,11 +181,14 @@ function efficiencies(train: TrainInput): ReadonlyMap<string, number> {
   for (let grew = true; grew; ) {
     grew = false;
     for (const m of train.meshes) {
-      const [from, to] = m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
+      const from = m.kind === "planetary" ? entersBy(m, out) : m.driver.shaft;
       const at = out.get(from);
-      if (at === undefined || out.has(to)) continue;
-      out.set(to, at * EFFICIENCY[m.kind]);
-      grew = true;
+      if (at === undefined) continue;
+      for (const to of m.kind === "planetary" ? shaftsOf(m) : [m.driven.shaft]) {
+        if (to === FRAME || out.has(to)) continue;
+        out.set(to, at * EFFICIENCY[m.kind]);
+        grew = true;
+      }
     }
   }
   return out;
@@ -174,6 +215,11 @@ function swapSays(
   const same = was.wheel.mesh === will.wheel.mesh && was.wheel.role === will.wheel.role;
   const material = materialNamed(swap.material)?.says ?? swap.material;
   if (same) return { says: `With ${material} there, ${name(will)} still breaks first, at ${percent(will.share)} of its strength.`, warning: null };
+  if (!mayBreak(will))
+    return {
+      says: `With ${material} there, no gear breaks at stall: the weakest is ${name(will)}, at ${percent(will.share)} of its strength. Something else gives way.`,
+      warning: null,
+    };
   const says = `With ${material} there, the break moves to ${name(will)}, at ${percent(will.share)} of its strength.`;
   const dearer = was.price !== undefined && will.price !== undefined && will.price > was.price;
   const cost = dearer

@@ -1,3 +1,6 @@
+import { pitchConeAngle } from "../gear/cone-angle";
+import { gearDimensions } from "../gear/dimensions";
+import { toothFlank } from "../gear/outline";
 import { radians } from "../quantity/units";
 
 /**
@@ -43,6 +46,8 @@ export interface LoadedGear {
   readonly moduleMm: number;
   readonly faceWidthMm: number;
   readonly helixAngleDeg?: number;
+  /** profile shift coefficient; a tooth that is shifted outwards is thicker at its root */
+  readonly profileShift?: number;
 }
 
 /**
@@ -55,5 +60,46 @@ export interface LoadedGear {
 export function rootStress(g: LoadedGear, torqueNm: number): number {
   const cosBeta = Math.cos(radians(g.helixAngleDeg ?? 0));
   const forceN = (2000 * torqueNm * cosBeta) / (g.teeth * g.moduleMm);
-  return forceN / (g.faceWidthMm * g.moduleMm * lewisFactor(g.teeth / cosBeta ** 3));
+  const virtual = g.teeth / cosBeta ** 3;
+  return forceN / (g.faceWidthMm * g.moduleMm * lewisFactor(virtual) * shiftFactor(virtual, g.profileShift ?? 0));
+}
+
+/**
+ * How much stronger a root is for its shift: Lewis's Y of the tooth as it is cut, over that of the unshifted one. Y = s²/(6 h m) at the weakest section, where a parabola from the load at the tip touches the root; s is the chord, h the
+ * distance from where the line of the load crosses the middle of the tooth. Taken from the drawn flank, so that fillet and undercut count.
+ */
+export function shiftFactor(teeth: number, profileShift: number): number {
+  if (!profileShift) return 1;
+  return drawnLewis(teeth, profileShift) / drawnLewis(teeth, 0);
+}
+
+function drawnLewis(teeth: number, profileShift: number): number {
+  const g = { teeth, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift };
+  const flank = toothFlank(g, 120);
+  const [tipR, tipHalf] = flank.at(-1) as readonly [number, number];
+  const baseR = gearDimensions({ ...g, teeth: Math.round(teeth) }).baseDiameterMm / 2;
+  // the force along the line of action at the tip crosses the middle of the tooth at r_b/cos(α_a − half the tip's angle)
+  const crosses = baseR / Math.cos(Math.acos(Math.min(1, baseR / tipR)) - tipHalf);
+  let least = Number.POSITIVE_INFINITY;
+  for (const [r, half] of flank) {
+    const h = crosses - r * Math.cos(half);
+    const s = 2 * r * Math.sin(half);
+    if (h > 0.2) least = Math.min(least, (s * s) / (6 * h));
+  }
+  return least;
+}
+
+/**
+ * The same for a straight bevel: its teeth taper towards the apex, so force and module are those of the middle of the face, d_m = d − b sin δ, m_m = m d_m/d, and the form that of the virtual gear with z/cos δ teeth (Tredgold).
+ *
+ * @param mateTeeth of the gear it meets at a right angle
+ */
+export function bevelRootStress(g: LoadedGear, mateTeeth: number, torqueNm: number): number {
+  const cone = radians(pitchConeAngle(g.teeth, mateTeeth, 90));
+  const outer = g.teeth * g.moduleMm;
+  const middle = Math.max(0.3 * outer, outer - g.faceWidthMm * Math.sin(cone));
+  const moduleMm = (g.moduleMm * middle) / outer;
+  const virtual = g.teeth / Math.cos(cone);
+  const forceN = (2000 * torqueNm) / middle;
+  return forceN / (g.faceWidthMm * moduleMm * lewisFactor(virtual) * shiftFactor(virtual, g.profileShift ?? 0));
 }

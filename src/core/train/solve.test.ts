@@ -9,6 +9,42 @@ const spur = (id: string, a: string, za: number, b: string, zb: number, kind: "s
 const train = (rpm: number, ...meshes: TrainInput["meshes"]): TrainInput => ({ input: { shaft: "motor", rpm }, meshes });
 const rpmOf = (t: TrainInput, shaft: string): number | null | undefined => solveTrain(t).shafts.find((s) => s.shaft === shaft)?.rpm;
 
+describe("planetary sets that are held elsewhere, or too full", () => {
+  const set = (held: "sun" | "ring" | "carrier", more: object = {}): TrainInput => {
+    const shaft = (role: string): string => (role === held ? "frame" : role === (held === "ring" ? "sun" : held === "sun" ? "ring" : "sun") ? "motor" : "out");
+    return {
+      input: { shaft: "motor", rpm: 1000 },
+      meshes: [
+        {
+          id: "p",
+          kind: "planetary",
+          sun: { shaft: shaft("sun"), teeth: 20 },
+          ring: { shaft: shaft("ring"), teeth: 60 },
+          carrier: { shaft: shaft("carrier") },
+          planets: 4,
+          planetTeeth: 20,
+          ...more,
+        },
+      ],
+    };
+  };
+  it("have the ratio of the two that turn: 4 with the ring held, 4/3 with the sun held, 3 with the carrier held", () => {
+    expect(solveTrain(set("ring")).meshes[0]?.ratio).toBeCloseTo(4, 9);
+    expect(solveTrain(set("sun")).meshes[0]?.ratio).toBeCloseTo(4 / 3, 9);
+    expect(solveTrain(set("carrier")).meshes[0]?.ratio).toBeCloseTo(3, 9);
+  });
+  it("planets that would touch are named, with how many find room", () => {
+    expect(solveTrain(set("ring")).problems).toEqual([]);
+    // (12 + 24) sin 45° = 25.5 modules apart, 26 over the tips
+    const full = set("ring", { sun: { shaft: "motor", teeth: 12 }, ring: { shaft: "frame", teeth: 60 }, planetTeeth: 24, planets: 4 });
+    expect(
+      solveTrain(full)
+        .problems.map((p) => p.says)
+        .join(),
+    ).toMatch(/4 planets of 24 teeth collide: their tips would overlap by 0.5 modules; at most 3 find room/);
+  });
+});
+
 describe("speeds of a train", () => {
   it("are those of the description's example", () => {
     const t = solveTrain(train(18000, spur("m1", "motor", 9, "lay", 45)));

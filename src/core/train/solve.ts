@@ -14,7 +14,7 @@ export interface ShaftAnswer {
 
 export interface MeshAnswer {
   readonly id: string;
-  /** turns of the driver (in a planetary set: of the sun) for one of the driven (of the carrier); null where one stands still */
+  /** turns of the driver for one of the driven; null where one stands still. In a planetary set of the two that turn: sun to carrier, sun to ring where the carrier is held, ring to carrier where the sun is */
   readonly ratio: number | null;
   /** teeth that meet in a second */
   readonly meshHz: number | null;
@@ -83,7 +83,7 @@ function meshAnswer(m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): M
     na === undefined || (m.kind === "planetary" && nb === undefined) ? null : (Math.abs(na - (m.kind === "planetary" ? (nb as number) : 0)) * z1 * rpm) / 60;
   return {
     id: m.id,
-    ratio: na === undefined || nb === undefined || Math.abs(nb) < 1e-12 ? null : Math.abs(na / nb),
+    ratio: m.kind === "planetary" ? planetaryRatio(m, turns) : na === undefined || nb === undefined || Math.abs(nb) < 1e-12 ? null : Math.abs(na / nb),
     meshHz: meshing,
     sameTeethEvery: again,
     oneToothOff:
@@ -91,6 +91,14 @@ function meshAnswer(m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): M
         ? []
         : [...turns].filter(([s, n]) => s !== FRAME && Math.abs(n) > 1e-12).map(([shaft, n]) => ({ shaft, degrees: (360 / z1) * Math.abs(n / na) })),
   };
+}
+
+/** Of the two that turn: sun to carrier with the ring held, sun to ring with the carrier held, ring to carrier with the sun held; sun to carrier where all turn. */
+function planetaryRatio(m: PlanetaryMesh, turns: ReadonlyMap<string, number>): number | null {
+  const held = [m.sun.shaft, m.ring.shaft, m.carrier.shaft].map((s) => s === FRAME || Math.abs(turns.get(s) ?? 1) < 1e-12);
+  const [from, to] = held[0] ? [m.ring.shaft, m.carrier.shaft] : held[2] ? [m.sun.shaft, m.ring.shaft] : [m.sun.shaft, m.carrier.shaft];
+  const [a, b] = [turns.get(from), turns.get(to)];
+  return a === undefined || b === undefined || Math.abs(b) < 1e-12 ? null : Math.abs(a / b);
 }
 
 /** Shafts whose axis is parallel to the input's, as far as the meshes tell. */
@@ -140,8 +148,20 @@ function planetsSay(m: PlanetaryMesh): TrainProblem[] {
     });
   if (planets !== undefined && planets > 1 && (m.sun.teeth + m.ring.teeth) % planets !== 0)
     out.push({ at: m.id, says: `${planets} planets cannot sit evenly: sun + ring = ${m.sun.teeth + m.ring.teeth} teeth is not a multiple of ${planets}` });
+  // neighbours stand 2 a sin(180°/N) apart, a = (z_s + z_p)/2 modules, and are z_p + 2 modules over their tips
+  if (planets !== undefined && planets > 1 && zp !== undefined) {
+    const room = (m.sun.teeth + zp) * Math.sin(Math.PI / planets) - (zp + 2);
+    if (room <= 0)
+      out.push({
+        at: m.id,
+        says: `${planets} planets of ${zp} teeth collide: their tips would overlap by ${(-room).toFixed(1)} modules; at most ${mostPlanets(m.sun.teeth, zp)} find room`,
+      });
+  }
   return out;
 }
+
+/** As many planets as stand side by side without their tips touching. */
+const mostPlanets = (sun: number, planet: number): number => Math.floor(Math.PI / Math.asin(Math.min(1, (planet + 2) / (sun + planet))) - 1e-9);
 
 function lockedSays(train: TrainInput, id: string): TrainProblem {
   const m = train.meshes.find((x) => x.id === id);

@@ -16,6 +16,8 @@ const strength = {
   /** a key of MATERIALS */
   material: z.string().max(40).optional(),
   helixAngleDeg: z.number().min(0).max(60).optional(),
+  /** profile shift coefficient */
+  profileShift: z.number().min(-1).max(1.5).optional(),
   /** what a new one costs, in the shop's money */
   price: z.number("a price is a number").min(0, "a price is not negative").optional(),
   /** the part of the job that it is */

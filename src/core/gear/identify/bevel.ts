@@ -3,6 +3,7 @@ import { Fault } from "../../fault";
 import type { Frozen } from "../../frozen";
 import { measured, measuredInput } from "../../quantity/measured";
 import { degrees, radians } from "../../quantity/units";
+import { pitchConeAngle } from "../cone-angle";
 import { overShift, parabolaOf, type ShiftPrior, type ShiftRow, shiftPrior } from "./over-shift";
 import { type Residual, ranked, residual } from "./ranked";
 import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
@@ -45,17 +46,6 @@ export interface BevelHypothesis {
 const U = { tip: 0.06, depth: 0.08, face: 1.5 } as const;
 /** Working depth 2 m and a clearance of 0.188 to 0.25 m (AGMA 2005 and ISO 23509 practice): the whole depth in modules. */
 const DEPTH = { by: 2.22, u: 0.035 } as const;
-
-/**
- * The pitch cone angle of a bevel gear, degrees: tan δ1 = sin Σ/(z2/z1 + cos Σ) (ISO 23509).
- *
- * @example pitchConeAngle(20, 40, 90) // 26.565
- */
-export function pitchConeAngle(teeth: number, mateTeeth: number, shaftAngleDeg: number): number {
-  const s = radians(shaftAngleDeg);
-  const angle = degrees(Math.atan2(Math.sin(s), mateTeeth / teeth + Math.cos(s)));
-  return angle < 0 ? angle + 180 : angle;
-}
 
 /**
  * Names a straight bevel gear: standard module or diametral pitch at the large end, and the mate's count where it is open.

@@ -1,4 +1,4 @@
-export { type BevelHypothesis, type BevelInput, bevelInput, identifyBevel, pitchConeAngle } from "./bevel";
+export { type BevelHypothesis, type BevelInput, bevelInput, identifyBevel } from "./bevel";
 export { type Identification, identifyGear } from "./identify";
 export { type Doubt, type Hypothesis, type IdentifyInput, identifyInput } from "./input";
 export type { NextReading } from "./next-reading";

@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { pitchConeAngle } from "../cone-angle";
 import { type Gear, gearDimensions } from "../dimensions";
 import { flatJawsShare } from "../jaws-across";
 import { measuringPin } from "../measuring-pins";
 import { overPins } from "../over-pins";
 import { bestSpanTeeth, spanOver } from "../span-measurement";
-import { identifyBevel, pitchConeAngle } from "./bevel";
+import { identifyBevel } from "./bevel";
 import { identifyGear } from "./identify";
 import type { IdentifyInput } from "./input";
 import { identifyWorm } from "./worm";
