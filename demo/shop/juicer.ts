@@ -37,7 +37,7 @@ export const juicerUnit = { kind: "masticating juicer", maker: "Velbrant", model
 
 /** From the motor's plate to the screw: two meshes. */
 export const juicerTrain: TrainInput = {
-  input: { shaft: "motor", rpm: 1380, stallTorqueNm: 0.9 },
+  input: { shaft: "motor", rpm: 1380, stallTorqueNm: 1.6 },
   meshes: [
     { id: "m1", kind: "helical", driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 14, material: "steel", helixAngleDeg: 18, price: 24 }, driven: { shaft: "lay shaft", teeth: 41, moduleMm: 1, faceWidthMm: 11, material: "PA66", helixAngleDeg: 18, price: 18.5 } },
     { id: "m2", kind: "spur", driver: { shaft: "lay shaft", teeth: 11, moduleMm: 1.25, faceWidthMm: 18, material: "steel", price: 31 }, driven: { shaft: "output", teeth: 47, moduleMm: 1.25, faceWidthMm: 16, material: "PA66-GF30", price: 27 } },

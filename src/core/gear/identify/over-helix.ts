@@ -50,7 +50,8 @@ export function overHelix(told: Measured, log: (beta: number) => number, hopeles
   const curve = (f(m + h) - 2 * fm + f(m - h)) / (h * h);
   const width = curve < -1e-9 ? Math.min(Math.sqrt((2 * Math.PI) / -curve), high - low) : high - low;
   const smooth = fm + Math.log(width) + HALF;
-  if (smooth > best.log) best = { beta: m, log: smooth };
+  // a whole degree that weighs half as much as all angles between is a better answer than any one of them
+  if (smooth + HALF > best.log) best = { beta: m, log: smooth };
   return { log: logSum(sum, smooth), beta: Math.round(best.beta * 100) / 100, u: Math.min(told.u, width / Math.sqrt(2 * Math.PI)) };
 }
 
