@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { making } from "../gear/as-made";
 import { BORE_FORMS } from "../gear/bore-form";
-import { GEAR_KINDS } from "../gear/gear-kind";
+import { BEVEL_TEETH, GEAR_KINDS } from "../gear/gear-kind";
 import { ref, text } from "./written";
 
 const count = z.int("the tooth count must be a whole number").max(400, "more than 400 teeth cannot be drawn");
@@ -12,6 +12,8 @@ export const gearNotes = z.strictObject({
   /** of a worm: its starts */
   teeth: count.min(1, "a gear has 4 teeth or more, a worm 1 start or more").optional(),
   kind: z.enum(GEAR_KINDS).optional(),
+  /** of a bevel: how its teeth run */
+  bevelTeeth: z.enum(BEVEL_TEETH).optional(),
   hand: z.enum(["left", "right"]).optional(),
   boreForm: z.enum(["", ...BORE_FORMS]).optional(),
   tipsWorn: z.boolean().optional(),
@@ -36,6 +38,7 @@ export type GearNotes = Frozen<z.infer<typeof gearNotes>>;
 const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom">, string>> = {
   teeth: "teeth",
   kind: "kind",
+  bevelTeeth: "bevel teeth",
   hand: "hand",
   boreForm: "bore form",
   tipsWorn: "worn tips",
@@ -79,6 +82,7 @@ export const gearIdentity = z.strictObject({
   addendum: z.number().min(0.4).max(2).optional(),
   /** no standard tooth fits: the module is as measured */
   free: z.boolean().optional(),
+  bevelTeeth: z.enum(BEVEL_TEETH).optional(),
   /** worm: reference diameter, mm */
   wormDiameterMm: z.number().positive().optional(),
 });

@@ -31,6 +31,7 @@ export const READING_KINDS: Readonly<Record<string, ReadingKind>> = {
   "helix angle": degrees(0, 60, 1.5, true),
   "tooth depth": mm(0.2, 30, false, 0.08),
   "face angle": degrees(2, 88, 1.5, false),
+  "spiral angle": degrees(0, 60, 2, false),
   "axial pitch": mm(0.3, 300, false, 0.05),
   "throat diameter": mm(3, 600, false, 0.08),
   "centre distance": mm(2, 600, false, 0.05),

@@ -3,6 +3,7 @@ import { spreadOf } from "../../quantity/reading-kinds";
 import { MM_PER_INCH } from "../../quantity/units";
 import type { Doubt, Hypothesis, IdentifyInput } from "./input";
 import { logSum } from "./normal-distribution";
+import { FAR_OFF } from "./ranked";
 import { type Reading, readingsFrom } from "./readings";
 import type { Slip } from "./slips";
 import type { Weighed } from "./weigh";
@@ -11,8 +12,6 @@ import type { Weighed } from "./weigh";
 const DOUBTED = 0.5;
 /** A reading is named beside the likeliest slip if it is at least this likely to be it. */
 const NAMED_TOO = 0.1;
-/** A reading so many spreads off is doubted whatever else is likely. */
-const FAR_OFF = 4;
 
 /** The readings that are likely to be slips, the likeliest first, each with a sentence. */
 export function doubtsOf(input: IdentifyInput, weighed: readonly Weighed[], first: Hypothesis | undefined): Doubt[] {

@@ -9,6 +9,7 @@ import { bestSpanTeeth, spanOver } from "../span-measurement";
 import { identifyBevel } from "./bevel";
 import { identifyGear } from "./identify";
 import type { IdentifyInput } from "./input";
+import { unexplained } from "./ranked";
 import { identifyWorm } from "./worm";
 
 const spur = (teeth: number, moduleMm: number): Gear => ({ teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 });
@@ -121,7 +122,7 @@ describe("straight bevels", () => {
     );
   });
   it("the description's example is module 1.5", () => {
-    const [first] = identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68 });
+    const [first] = identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68, bevelTeeth: "straight" });
     expect(first).toMatchObject({ module: 1.5, profileShift: 0 });
     expect(first?.coneDistance).toBeCloseTo(33.54, 2);
   });
@@ -155,6 +156,26 @@ describe("straight bevels", () => {
     });
     expect(first?.module).toBe(1);
     expect(Math.abs((first?.mateTeeth ?? 0) - 32)).toBeLessThan(4);
+  });
+  it("of a tip diameter that no standard bevel has, the name is no certain one, and the reading is told", () => {
+    const found = identifyBevel({ kind: "bevel", teeth: 41, mateTeeth: 9, tipDiameter: 45.03, bevelTeeth: "straight" });
+    expect(found[0]?.probability).toBeLessThan(0.5);
+    expect(unexplained(found[0]?.residuals ?? [])?.what).toBe("tip diameter");
+    const sound = identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68, bevelTeeth: "straight" });
+    expect(unexplained(sound[0]?.residuals ?? [])).toBeUndefined();
+  });
+  it("spiral teeth are shorter: taken for straight ones they would be of a smaller module", () => {
+    // 16 and 32 teeth, module 2, ψ = 35°: h = 1.888 m, tips 2 · 0.85 m cos δ over the pitch cone
+    const cos = Math.cos((pitchConeAngle(16, 32, 90) * Math.PI) / 180);
+    const seen = { kind: "bevel", teeth: 16, mateTeeth: 32, tipDiameter: 32 + 2 * 0.85 * 2 * cos, wholeDepth: 1.888 * 2 } as const;
+    const [spiral] = identifyBevel({ ...seen, bevelTeeth: "spiral", hand: "left" });
+    expect(spiral).toMatchObject({ module: 2, bevelTeeth: "spiral", spiralAngle: 35 });
+    expect(spiral?.probability).toBeGreaterThan(0.6);
+    const straight = identifyBevel({ ...seen, bevelTeeth: "straight" }).find((h) => h.module === 2)?.probability ?? 0;
+    expect(straight).toBeLessThan(spiral?.probability ?? 0);
+    expect(identifyBevel({ ...seen, bevelTeeth: "spiral", spiralAngle: { value: 28, u: 2 } })[0]?.spiralAngle).toBe(28);
+    // not looked at: less sure than either
+    expect(identifyBevel(seen)[0]?.spiralAngle).toBeNull();
   });
   it("ask for what is missing", () => {
     expect(() => identifyBevel({ kind: "bevel", teeth: 16, mateTeeth: 30 })).toThrow(/too little to go on/);

@@ -4,7 +4,7 @@ import type { Frozen } from "../../frozen";
 import { measured, measuredInput } from "../../quantity/measured";
 import { degrees } from "../../quantity/units";
 import { overShift, parabolaOf, type ShiftRow, shiftPrior } from "./over-shift";
-import { type Residual, ranked, residual } from "./ranked";
+import { noneOfThem, type Residual, ranked, residual } from "./ranked";
 import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
 
 const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
@@ -83,7 +83,8 @@ export function identifyWorm(input: WormInput): WormHypothesis[] {
     const possible = d1 === null || (d1 > 2.8 * m && d1 < 40 * m) ? 0 : -1e3;
     return { size, d1, x: shift.x, log: Math.log(size.prior) + shift.log + byPitch + possible };
   });
-  return ranked(weighed).map(({ of: w, probability }) => {
+  const listed = TOOTH_SIZES.reduce((sum, s) => sum + (s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH ? s.prior : 0), 0);
+  return ranked(weighed, 1, noneOfThem(listed, [pitch, throat])).map(({ of: w, probability }) => {
     const m = w.size.moduleMm;
     const lead = w.d1 === null ? null : degrees(Math.atan((input.starts * m) / w.d1));
     const residuals: Residual[] = [

@@ -137,6 +137,18 @@ describe("worms and their wheels", () => {
   });
 });
 
+describe("bevels", () => {
+  it("run only with teeth that run alike, and spiral ones of their hand", () => {
+    const bevel: GearSpec = { ...offered, form: "bevel", teeth: 16, helixAngleDeg: 0, bevelTeeth: "spiral", hand: "left" };
+    const w: WantedGear = { ...bevel, profileShift: 0, mate: undefined };
+    const whole = (o: Partial<GearSpec>) => wholeVerdict(gearVerdict(w, { ...bevel, ...o }, []));
+    expect(whole({})).toBe("drop-in");
+    expect(whole({ bevelTeeth: "straight" })).toBe("no");
+    expect(whole({ hand: "right" })).toBe("no");
+    expect(whole({ bevelTeeth: undefined })).toBe("possible");
+  });
+});
+
 describe("pulleys", () => {
   it("are told apart by the belt they are made for, also at one pitch", () => {
     const pulley: GearSpec = { ...offered, form: "pulley", teeth: 20, moduleMm: 5 / Math.PI, helixAngleDeg: 0, hand: undefined, profile: "T5" };

@@ -29,7 +29,8 @@ export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: r
   if (form === "worm" || form === "worm-wheel") out.push(...wormCriteria(form, wanted, offered));
   else {
     if (!belted && form !== "bevel") out.push(helixCriterion(wanted, offered));
-    if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
+    if (form === "bevel") out.push(...bevelCriteria(wanted, offered));
+    else if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
     if (form === "spur" || form === "helical") out.push(shiftCriterion(wanted, offered));
   }
   if (belted && (wanted.profile || offered.profile)) out.push(profileCriterion(wanted.profile, offered.profile));
@@ -118,6 +119,21 @@ function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: 
     ],
   });
   return [diameter, handCriterion(wanted.hand, offered.hand)];
+}
+
+/** Straight, spiral and Zerol teeth do not run with one another, and a spiral one only with its hand; any of them belongs to its set. */
+function bevelCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
+  const [was, is] = [wanted.bevelTeeth, offered.bevelTeeth];
+  const known = was !== undefined && is !== undefined;
+  const teeth = criterion(
+    "bevel teeth",
+    was ?? "not noted",
+    is ?? "not told",
+    "exact",
+    known ? (was === is ? "same" : "no") : "settle",
+    !known ? "look how its teeth run to settle it" : was === is ? "its teeth run as they did" : `${is} teeth do not run with ${was} ones`,
+  );
+  return [teeth, ...(was === "spiral" || is === "spiral" ? [handCriterion(wanted.hand, offered.hand)] : [])];
 }
 
 function profileCriterion(wanted: string | undefined, offered: string | undefined): Criterion {

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { readWith } from "../../fault";
-import { GEAR_KINDS } from "../../gear/gear-kind";
+import { BEVEL_TEETH, GEAR_KINDS } from "../../gear/gear-kind";
 import { measuredInput } from "../../quantity/measured";
 import { renamed } from "../../renamed";
 import { cataloguePart } from "../catalogue/catalogue-part";
@@ -26,6 +26,7 @@ const input = z.strictObject({
           pressureAngleDeg: z.number().min(10).max(35).default(20),
           helixAngleDeg: measuredInput.default(0),
           hand: z.enum(["left", "right"]).optional(),
+          bevelTeeth: z.enum(BEVEL_TEETH).optional(),
           profileShift: measuredInput.default(0),
           wormDiameterMm: measuredInput.optional(),
           profile: text.optional(),

@@ -1,4 +1,4 @@
-import type { GearKind } from "../../gear/gear-kind";
+import type { BevelTeeth, GearKind } from "../../gear/gear-kind";
 import type { MeasuredInput } from "../../quantity/measured";
 
 /** The gear that the wanted one runs with. */
@@ -21,6 +21,8 @@ export interface WantedGear {
   readonly pressureAngleDeg: number;
   readonly helixAngleDeg: MeasuredInput;
   readonly hand?: "left" | "right";
+  /** of a bevel: how its teeth run */
+  readonly bevelTeeth?: BevelTeeth;
   readonly profileShift: MeasuredInput;
   /** of a worm: over its reference cylinder; of a worm wheel: of the worm it runs with */
   readonly wormDiameterMm?: MeasuredInput;

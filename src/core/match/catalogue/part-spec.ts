@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Frozen } from "../../frozen";
 import { BORE_FORMS } from "../../gear/bore-form";
 import type { Gear } from "../../gear/dimensions";
-import { GEAR_KINDS } from "../../gear/gear-kind";
+import { BEVEL_TEETH, GEAR_KINDS } from "../../gear/gear-kind";
 
 const mm = z.number().positive().max(10_000);
 const text = z.string().trim().min(1).max(80);
@@ -19,6 +19,8 @@ export const gearSpec = z.strictObject({
   hand: z.enum(["left", "right"]).optional(),
   /** left out: not told. Two gears of one count and module differ by it in their tips and in how far apart they run */
   profileShift: z.number().min(-2).max(2).optional(),
+  /** of a bevel: how its teeth run */
+  bevelTeeth: z.enum(BEVEL_TEETH).optional(),
   /** of a worm: over its reference cylinder; of a worm wheel: of the worm it is cut for */
   wormDiameterMm: mm.optional(),
   /** of a pulley: the belt it is for, "T5", "GT3", "J" */
@@ -92,6 +94,7 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
     { key: "moduleMm", label: "module", unit: "mm" },
     { key: "pressureAngleDeg", label: "pressure angle", unit: "°" },
     { key: "helixAngleDeg", label: "helix angle", unit: "°", tolerance: 1 },
+    { key: "bevelTeeth", label: "bevel teeth" },
     { key: "hand", label: "hand" },
     { key: "profileShift", label: "profile shift" },
     size("wormDiameterMm", "worm diameter", 0.1),

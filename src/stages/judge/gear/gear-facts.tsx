@@ -1,7 +1,8 @@
 "use client";
 
-import { GEAR_KINDS, type GearKind } from "@/core/gear/gear-kind";
+import { BEVEL_TEETH, type BevelTeeth, GEAR_KINDS, type GearKind } from "@/core/gear/gear-kind";
 import { BORE_FORMS } from "@/core/gear/index";
+import { BevelTeethDrawing } from "@/ui/bevel-teeth-drawing";
 import { KeyButton } from "@/ui/key-button";
 import { SavedField } from "../../saving/saved-field";
 import type { GearView } from "./gear-view";
@@ -10,7 +11,7 @@ import type { NoteGear } from "./note-gear";
 const KIND_SAYS: Readonly<Record<GearKind, string>> = {
   spur: "spur",
   helical: "helical",
-  bevel: "bevel, straight",
+  bevel: "bevel",
   worm: "worm",
   "worm-wheel": "worm wheel",
   internal: "internal ring",
@@ -21,6 +22,8 @@ const KIND_SAYS: Readonly<Record<GearKind, string>> = {
 const ENTERED: readonly GearKind[] = ["internal", "rack", "pulley", "sprocket"];
 /** Kinds whose pitch is entered and not worked out from readings. */
 export const isEntered = (kind: GearKind): boolean => ENTERED.includes(kind);
+
+const nextOf = (now: BevelTeeth | undefined): BevelTeeth => BEVEL_TEETH[(now ? BEVEL_TEETH.indexOf(now) + 1 : 0) % BEVEL_TEETH.length] as BevelTeeth;
 
 /** What is counted and seen of the gear, before anything is measured. */
 export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearView; noted: NoteGear }) {
@@ -46,7 +49,16 @@ export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearVi
           ))}
         </select>
       </div>
-      {(kind === "helical" || kind === "worm" || kind === "worm-wheel") && (
+      {kind === "bevel" && (
+        <KeyButton
+          keyName="S"
+          label={`Bevel teeth: ${notes.bevelTeeth ?? "not looked at"}`}
+          onPress={() => void noted({ bevelTeeth: nextOf(notes.bevelTeeth) })}
+        >
+          <BevelTeethDrawing teeth={notes.bevelTeeth} /> {notes.bevelTeeth ?? "teeth run?"}
+        </KeyButton>
+      )}
+      {(kind === "helical" || kind === "worm" || kind === "worm-wheel" || notes.bevelTeeth === "spiral") && (
         <KeyButton keyName="D" onPress={() => void noted({ hand: notes.hand === "right" ? "left" : "right" })} label={`Hand: ${notes.hand ?? "not noted"}`}>
           {notes.hand === "left" ? "◂ left hand" : notes.hand === "right" ? "right hand ▸" : "which hand?"}
         </KeyButton>

@@ -8,6 +8,7 @@ import {
   identifyGear,
   identifyWorm,
   type NextReading,
+  unexplained,
   type WormInput,
 } from "@/core/gear/identify/index";
 import { FINE_MODULES_ROW_II } from "@/core/gear/identify/standard-sizes";
@@ -118,7 +119,7 @@ function bevelInputOf(job: JudgedJob, part: string): BevelInput | null {
   const notes = notesOf(job, part);
   const means = meanReadings(job.readings, part);
   const one = (what: string): Measured | undefined => means.find((m) => m.what === what);
-  const [tip, depth, face] = [one("tip diameter"), one("tooth depth"), one("face angle")];
+  const [tip, depth, face, spiral] = [one("tip diameter"), one("tooth depth"), one("face angle"), one("spiral angle")];
   const mateTeeth = notes.mateTeeth ?? (notes.mate ? notesOf(job, notes.mate).teeth : undefined) ?? null;
   if (notes.teeth === undefined || !(tip || depth) || (mateTeeth === null && !face)) return null;
   return {
@@ -128,6 +129,9 @@ function bevelInputOf(job: JudgedJob, part: string): BevelInput | null {
     ...(tip ? { tipDiameter: { value: tip.value, u: Math.max(tip.u, 0.06) } } : {}),
     ...(depth ? { wholeDepth: plain(depth) } : {}),
     ...(face ? { faceAngle: plain(face) } : {}),
+    ...(notes.bevelTeeth ? { bevelTeeth: notes.bevelTeeth } : {}),
+    ...(spiral ? { spiralAngle: plain(spiral) } : {}),
+    ...(notes.hand ? { hand: notes.hand } : {}),
   };
 }
 
@@ -180,7 +184,8 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
   if (kind === "bevel") {
     const input = bevelInputOf(job, part);
     if (!input) return null;
-    const names = identifyBevel(input).map((h) => ({
+    const found = identifyBevel(input);
+    const names = found.map((h) => ({
       teeth: h.teeth,
       moduleMm: h.module,
       diametralPitch: h.diametralPitch,
@@ -189,14 +194,16 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
       profileShift: h.profileShift,
       probability: h.probability,
       coneAngleDeg: Math.round(h.coneAngle * 100) / 100,
-      words: `${size(h)} · cone ${one(h.coneAngle)}°${input.mateTeeth === null ? ` · meets ${h.mateTeeth} teeth` : ""}${h.profileShift ? ` · shift ${h.profileShift}` : ""}`,
+      ...(h.bevelTeeth ? { bevelTeeth: h.bevelTeeth } : {}),
+      words: `${size(h)}${h.bevelTeeth ? ` · ${h.bevelTeeth}${h.spiralAngle ? ` ${one(h.spiralAngle)}°` : ""}` : ""} · cone ${one(h.coneAngle)}°${input.mateTeeth === null ? ` · meets ${h.mateTeeth} teeth` : ""}${h.profileShift ? ` · shift ${h.profileShift}` : ""}`,
     }));
-    return { names, doubts: [], next: null };
+    return { names, doubts: unexplainedBy(found[0]), next: null };
   }
   if (kind === "worm" || kind === "worm-wheel") {
     const input = wormInputOf(job, part);
     if (!input) return null;
-    const names = identifyWorm(input).map((h) => ({
+    const found = identifyWorm(input);
+    const names = found.map((h) => ({
       teeth: kind === "worm" ? h.starts : (h.wheelTeeth as number),
       moduleMm: h.module,
       diametralPitch: h.diametralPitch,
@@ -213,7 +220,7 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
         .filter(Boolean)
         .join(" · "),
     }));
-    return { names, doubts: [], next: null };
+    return { names, doubts: unexplainedBy(found[0]), next: null };
   }
   const input = identifyInputOf(job, part);
   if (!input) return null;
@@ -233,6 +240,19 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
     words: wordsOf(h, input),
   }));
   return { names, doubts: doubts.map((d) => ({ reading: doubtedReading(d.reading, input), says: d.why })), next };
+}
+
+/** The reading of a bevel or a worm that does not go with the likeliest name. */
+function unexplainedBy(first: { readonly residuals: Parameters<typeof unexplained>[0] } | undefined): DoubtedReading[] {
+  const off = first && unexplained(first.residuals);
+  if (!off) return [];
+  const by = Math.abs(off.measured - off.expected);
+  return [
+    {
+      reading: { what: off.what },
+      says: `no standard size goes with a ${off.what} of ${off.measured.toFixed(2)}: the nearest shows ${off.expected.toFixed(2)}, ${by.toFixed(2)} ${off.measured > off.expected ? "less" : "more"}. Take it and the counts again`,
+    },
+  ];
 }
 
 /** "no standard module: about 0.952 · 20° · stub, 0.8 high · flanks worn" */

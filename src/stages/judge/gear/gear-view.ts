@@ -113,7 +113,13 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
       .sort((a, b) => a - b);
   const ends = [mm("bore", "Bore"), mm("face width", "Face width")];
   if (kind === "bevel")
-    return [mm("tip diameter", "Tip diameter, large end"), mm("tooth depth", "Tooth depth, large end"), deg("face angle", "Face angle"), ...ends];
+    return [
+      mm("tip diameter", "Tips, large end"),
+      mm("tooth depth", "Depth, large end"),
+      deg("face angle", "Face angle"),
+      ...(notes.bevelTeeth === "spiral" ? [deg("spiral angle", "Spiral, mid-face")] : []),
+      ...ends,
+    ];
   if (kind === "worm") {
     const [threads = 4] = taken("axial pitch");
     return [mm("tip diameter", "Outside diameter"), mm("axial pitch", `Along ${threads} threads`, threads), mm("centre distance", "Centre distance"), ...ends];

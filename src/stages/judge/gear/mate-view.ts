@@ -1,6 +1,6 @@
 import { thinnedBy } from "@/core/gear/as-made";
 import { type Gear, type PairAnswer, type PairGear, pairOf, type ToothLoss, tipDiameterFromFlatJaws, toothLoss } from "@/core/gear/index";
-import type { GearIdentity } from "@/core/job/gear-notes";
+import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
 import { type PairRule, pairRule } from "@/core/judge/failure-modes";
@@ -23,6 +23,7 @@ export function mateView(job: Job, id: string, gear: Gear | null): MateView {
   const notes = notesOf(job, id);
   const own = meanReadings(job.readings, id);
   const part = job.parts.find((p) => p.id === notes.mate);
+  if (notes.kind === "bevel") return { name: part?.name ?? "its mate", loss: null, answer: null, rule: bevelRule(notes.bevelTeeth) };
   const legacy = own.find((m) => m.what === "mate span loss")?.value;
   if (!part || !gear)
     return {
@@ -64,6 +65,18 @@ export function mateView(job: Job, id: string, gear: Gear | null): MateView {
   };
   const answer = pairOf(fresh, mate, centre && { value: centre.value, u: centre.u });
   return { name: partName(part), loss, answer, rule: pairRule(loss ?? undefined, gear.moduleMm) };
+}
+
+/** Bevels are made in pairs: lapped together, and set to one another by shims. */
+function bevelRule(teeth: GearNotes["bevelTeeth"]): PairRule {
+  const lapped = teeth === "spiral" || teeth === "zerol";
+  return {
+    mate: "not measured",
+    renewBoth: true,
+    says: lapped
+      ? "Curved bevels are lapped as a set and marked alike: one alone is never renewed. Note the shims on both sides, and set the new pair by its contact pattern."
+      : "Bevels are mostly sold and lapped as a pair: renew both. Note the shims on both sides, and set the new pair by its contact pattern.",
+  };
 }
 
 /** What is left open of a gear that was named. */
