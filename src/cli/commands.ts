@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { bevelInput, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/identify/index";
+import { bevelInput, doubtsAmong, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/identify/index";
 import { hardwareInput, identifyHardware } from "@/core/hardware/bench/identify-hardware";
 import { cureInput, lockerAnswer } from "@/core/hardware/bench/locker";
 import { tighteningTorque, torqueInput } from "@/core/hardware/bench/tightening-torque";
@@ -46,7 +46,7 @@ const onlyByFile = (): never => {
 };
 
 const EXAMPLE_TRAIN = {
-  input: { shaft: "motor", rpm: 18000, stallTorqueNm: 0.6 },
+  input: { shaft: "motor", rpm: 18000, stallTorqueNm: 6 },
   meshes: [
     {
       id: "m1",
@@ -189,11 +189,13 @@ export const commands: Readonly<Record<string, Verb>> = {
   },
 };
 
+const withDoubts = (hypotheses: Parameters<typeof doubtsAmong>[0]): unknown => ({ hypotheses, doubts: doubtsAmong(hypotheses), next: null });
+
 /** `gear identify` by kind: spur and helical, straight bevel, worm. */
 function identifyAnyKind(input: unknown): unknown {
   const kind = (input as { kind?: unknown } | null)?.kind;
-  if (kind === "bevel") return { hypotheses: identifyBevel(readWith(bevelInput, input)), next: null };
-  if (kind === "worm") return { hypotheses: identifyWorm(readWith(wormInput, input)), next: null };
+  if (kind === "bevel") return withDoubts(identifyBevel(readWith(bevelInput, input)));
+  if (kind === "worm") return withDoubts(identifyWorm(readWith(wormInput, input)));
   return identifyGear(readWith(identifyInput, input));
 }
 

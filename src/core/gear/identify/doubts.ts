@@ -3,7 +3,7 @@ import { spreadOf } from "../../quantity/reading-kinds";
 import { MM_PER_INCH } from "../../quantity/units";
 import type { Doubt, Hypothesis, IdentifyInput } from "./input";
 import { logSum } from "./normal-distribution";
-import { FAR_OFF } from "./ranked";
+import { FAR_OFF, type Residual } from "./ranked";
 import { type Reading, readingsFrom } from "./readings";
 import type { Slip } from "./slips";
 import type { Weighed } from "./weigh";
@@ -48,6 +48,22 @@ export function doubtsOf(input: IdentifyInput, weighed: readonly Weighed[], firs
       doubts.push({ reading: key, why: whyDoubted(input, { sort: "misread", key }, first), probability: slips.find((s) => s.key === key)?.probability ?? 0 });
   });
   return doubts;
+}
+
+/** For bevels and worms, whose readings are weighed one by one: the reading that does not go with the likeliest name, or all of them where nothing does. */
+export function doubtsAmong(found: readonly { readonly residuals: readonly Residual[] }[]): Doubt[] {
+  const [first] = found;
+  if (!first) return [{ reading: "", why: "no standard size goes with these readings: take them and the counts again", probability: 1 }];
+  const off = first.residuals.find((r) => Math.abs(r.sigmas) > FAR_OFF);
+  if (!off) return [];
+  const by = `${mm(Math.abs(off.measured - off.expected))} ${off.measured > off.expected ? "less" : "more"}`;
+  return [
+    {
+      reading: off.what,
+      why: `no standard size goes with a ${off.what} of ${mm(off.measured)}: the nearest shows ${mm(off.expected)}, ${by}. Take it and the counts again`,
+      probability: 1,
+    },
+  ];
 }
 
 /** Where the readings are so far from any tooth that no slip explains them. */

@@ -7,9 +7,9 @@ import { measuringPin } from "../measuring-pins";
 import { overPins } from "../over-pins";
 import { bestSpanTeeth, spanOver } from "../span-measurement";
 import { identifyBevel } from "./bevel";
+import { doubtsAmong } from "./doubts";
 import { identifyGear } from "./identify";
 import type { IdentifyInput } from "./input";
-import { unexplained } from "./ranked";
 import { identifyWorm } from "./worm";
 
 const spur = (teeth: number, moduleMm: number): Gear => ({ teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 });
@@ -159,10 +159,12 @@ describe("straight bevels", () => {
   });
   it("of a tip diameter that no standard bevel has, the name is no certain one, and the reading is told", () => {
     const found = identifyBevel({ kind: "bevel", teeth: 41, mateTeeth: 9, tipDiameter: 45.03, bevelTeeth: "straight" });
-    expect(found[0]?.probability).toBeLessThan(0.5);
-    expect(unexplained(found[0]?.residuals ?? [])?.what).toBe("tip diameter");
+    expect(found[0]?.probability ?? 0).toBeLessThan(0.5);
+    expect(doubtsAmong(found)[0]?.why).toMatch(/no standard size goes with/);
     const sound = identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68, bevelTeeth: "straight" });
-    expect(unexplained(sound[0]?.residuals ?? [])).toBeUndefined();
+    expect(doubtsAmong(sound)).toEqual([]);
+    const far = identifyBevel({ kind: "bevel", teeth: 20, mateTeeth: 40, tipDiameter: 32.68, wholeDepth: { value: 3.8, u: 0.03 }, bevelTeeth: "straight" });
+    expect(far.length === 0 || doubtsAmong(far).length > 0 || (far[0]?.probability ?? 1) < 0.9).toBe(true);
   });
   it("spiral teeth are shorter: taken for straight ones they would be of a smaller module", () => {
     // 16 and 32 teeth, module 2, ψ = 35°: h = 1.888 m, tips 2 · 0.85 m cos δ over the pitch cone

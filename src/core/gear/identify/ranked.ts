@@ -22,9 +22,6 @@ export const noneOfThem = (listed: number, readings: readonly (Measured | undefi
 /** A reading so many spreads off does not go with what was named. */
 export const FAR_OFF = 4;
 
-/** Whether the likeliest name leaves a reading unexplained. */
-export const unexplained = (residuals: readonly Residual[]): Residual | undefined => residuals.find((r) => Math.abs(r.sigmas) > FAR_OFF);
-
 /**
  * Weights in log as probabilities: the likeliest first, at most eight, none below one in ten thousand.
  *

@@ -2,13 +2,13 @@ import type { Making } from "@/core/gear/as-made";
 import type { GearKind } from "@/core/gear/gear-kind";
 import {
   type BevelInput,
+  doubtsAmong,
   type Hypothesis,
   type IdentifyInput,
   identifyBevel,
   identifyGear,
   identifyWorm,
   type NextReading,
-  unexplained,
   type WormInput,
 } from "@/core/gear/identify/index";
 import { FINE_MODULES_ROW_II } from "@/core/gear/identify/standard-sizes";
@@ -197,7 +197,7 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
       ...(h.bevelTeeth ? { bevelTeeth: h.bevelTeeth } : {}),
       words: `${size(h)}${h.bevelTeeth ? ` · ${h.bevelTeeth}${h.spiralAngle ? ` ${one(h.spiralAngle)}°` : ""}` : ""} · cone ${one(h.coneAngle)}°${input.mateTeeth === null ? ` · meets ${h.mateTeeth} teeth` : ""}${h.profileShift ? ` · shift ${h.profileShift}` : ""}`,
     }));
-    return { names, doubts: unexplainedBy(found[0]), next: null };
+    return { names, doubts: unexplainedBy(found), next: null };
   }
   if (kind === "worm" || kind === "worm-wheel") {
     const input = wormInputOf(job, part);
@@ -220,7 +220,7 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
         .filter(Boolean)
         .join(" · "),
     }));
-    return { names, doubts: unexplainedBy(found[0]), next: null };
+    return { names, doubts: unexplainedBy(found), next: null };
   }
   const input = identifyInputOf(job, part);
   if (!input) return null;
@@ -242,18 +242,9 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
   return { names, doubts: doubts.map((d) => ({ reading: doubtedReading(d.reading, input), says: d.why })), next };
 }
 
-/** The reading of a bevel or a worm that does not go with the likeliest name. */
-function unexplainedBy(first: { readonly residuals: Parameters<typeof unexplained>[0] } | undefined): DoubtedReading[] {
-  const off = first && unexplained(first.residuals);
-  if (!off) return [];
-  const by = Math.abs(off.measured - off.expected);
-  return [
-    {
-      reading: { what: off.what },
-      says: `no standard size goes with a ${off.what} of ${off.measured.toFixed(2)}: the nearest shows ${off.expected.toFixed(2)}, ${by.toFixed(2)} ${off.measured > off.expected ? "less" : "more"}. Take it and the counts again`,
-    },
-  ];
-}
+/** What does not go with the likeliest name of a bevel or a worm. */
+const unexplainedBy = (found: Parameters<typeof doubtsAmong>[0]): DoubtedReading[] =>
+  doubtsAmong(found).map((d) => ({ reading: d.reading ? { what: d.reading } : null, says: d.why }));
 
 /** "no standard module: about 0.952 · 20° · stub, 0.8 high · flanks worn" */
 function wordsOf(h: Hypothesis, input: IdentifyInput): string {
