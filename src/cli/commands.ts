@@ -46,7 +46,7 @@ const onlyByFile = (): never => {
 };
 
 const EXAMPLE_TRAIN = {
-  input: { shaft: "motor", rpm: 18000, stallTorqueNm: 6 },
+  input: { shaft: "motor", rpm: 18000, stallTorqueNm: 1.5 },
   meshes: [
     {
       id: "m1",

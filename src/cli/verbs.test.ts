@@ -55,6 +55,6 @@ describe("single verbs", () => {
   });
   it("train fuse says what the swap of its example does", () => {
     const { swapped }: { swapped: { says: string } } = answer("train fuse", commands["train fuse"]?.example);
-    expect(swapped.says).toMatch(/With steel \(C45\) there, the break moves/);
+    expect(swapped.says).toMatch(/With steel \(C45\) there, no gear breaks at stall/);
   });
 });
