@@ -74,6 +74,13 @@ describe("a part on the gear bench", () => {
     expect(asks({ kind: "spur", arcPitches: 12 })).toEqual(expect.arrayContaining(["arc", "chord"]));
     expect(asks({ kind: "spur", teeth: 20 })).not.toContain("arc");
     expect(asks({ kind: "rack" })).toEqual(["tip diameter", "bore", "face width"]);
+    // of a fragment nothing is measured across, and no span is asked for twice
+    expect(asks({ kind: "spur", arcPitches: 9 })).not.toContain("tip diameter");
+    const spans = gearView(job({ findings: [finding("p1", { teeth: 9, kind: "spur" })] }), "p1", [])
+      .asked.filter((a) => a.what === "span")
+      .map((a) => a.teeth);
+    expect(new Set(spans).size).toBe(spans.length);
+    expect(spans.length).toBeGreaterThanOrEqual(2);
   });
   it("what is entered and not named is drawn from its pitch", () => {
     const view = gearView(job({ findings: [finding("p1", { kind: "pulley", teeth: 20, pitchMm: 5 })] }), "p1", []);

@@ -213,6 +213,19 @@ describe("worms", () => {
     });
     expect(first).toMatchObject({ module: 1, profileShift: 0.3 });
   });
+  it("a steep worm of four starts whose normal module is the standard one is told from one whose axial module is", () => {
+    // m_n 1, d1 12, z1 4: sin γ = 1/3, γ = 19.47°, m_x = 1/cos γ = 1.0607
+    const steep = { kind: "worm", starts: 4, tipDiameter: 14, wheelTeeth: 30 } as const;
+    const [normal] = identifyWorm({ ...steep, axialPitch: { threads: 6, value: 6 * Math.PI * 1.0607, u: 0.03 } });
+    expect(normal).toMatchObject({ standard: "normal", normalModule: 1 });
+    expect(normal?.module).toBeCloseTo(1.0607, 3);
+    expect(normal?.leadAngle).toBeCloseTo(19.47, 2);
+    const [axial] = identifyWorm({ ...steep, axialPitch: { threads: 6, value: 6 * Math.PI, u: 0.03 } });
+    expect(axial).toMatchObject({ standard: "axial", module: 1 });
+    // tan γ = 4/12
+    expect(axial?.normalModule).toBeCloseTo(Math.cos(Math.atan(1 / 3)), 6);
+    expect(identifyWorm({ ...steep, starts: 1, axialPitch: { threads: 6, value: 18.85 } }).every((h) => h.standard === "axial")).toBe(true);
+  });
   it("any standard worm is found again", () => {
     fc.assert(
       fc.property(fc.constantFrom(0.5, 0.8, 1, 1.25, 1.5, 2, 2.5), fc.integer({ min: 8, max: 16 }), fc.integer({ min: 1, max: 4 }), (m, q, starts) => {

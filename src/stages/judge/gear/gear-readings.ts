@@ -213,7 +213,9 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
       probability: h.probability,
       ...(h.referenceDiameter === null ? {} : { wormDiameterMm: Math.round(h.referenceDiameter * 100) / 100 }),
       words: [
-        size(h),
+        h.standard === "axial"
+          ? size(h)
+          : `normal ${size({ module: h.normalModule ?? h.module, diametralPitch: h.diametralPitch })} (axial ${h.module.toFixed(3)})`,
         h.referenceDiameter === null ? "" : `worm Ø ${one(h.referenceDiameter)}`,
         h.leadAngle === null ? "" : `lead ${one(h.leadAngle)}°${h.selfLocking ? ", locks itself" : ""}`,
       ]

@@ -134,7 +134,9 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   const wanted = new Set([...taken("span"), ...(next?.drawing === "span" && next.teeth !== undefined ? [next.teeth] : [])]);
   for (const k of [best, ...spanTeeth(form).sort((a, b) => Math.abs(a - best) - Math.abs(b - best)), best + 1]) if (wanted.size < 2 && k >= 2) wanted.add(k);
   const spans = [...wanted].sort((a, b) => a - b);
-  const out = [mm("tip diameter", "Tip diameter"), ...spans.map((n) => mm("span", `Span over ${n}`, n)), ...ends];
+  // of what is left of a broken gear nothing is measured across
+  const fragment = notes.teeth === undefined && notes.arcPitches !== undefined && !means.some((m) => m.what === "tip diameter");
+  const out = [...(fragment ? [] : [mm("tip diameter", "Tip diameter")]), ...spans.map((n) => mm("span", `Span over ${n}`, n)), ...ends];
   out.push(kind === "helical" ? deg("helix angle", "Helix angle") : mm("root diameter", "Root diameter"));
   if (notes.teeth === undefined && notes.arcPitches) {
     out.push(deg("arc", `Arc of ${notes.arcPitches} pitches`, notes.arcPitches));
