@@ -1,12 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { pairRule } from "../judge/failure-modes";
-import { MAKINGS } from "./as-made";
 import { spanWhenNew } from "./as-new";
 import { BORE_FORMS, borePath } from "./bore-form";
 import { type Gear, gearDimensions } from "./dimensions";
 import { gearFace } from "./face";
-import { makingNotes } from "./making";
 import { sizesCompared } from "./sizes-compared";
 import { bestSpanTeeth, spanOver } from "./span-measurement";
 import { toothLoss } from "./tooth-loss";
@@ -84,24 +81,6 @@ describe("sizes wanted and found", () => {
     expect(rows.find((r) => r.what === "span over 5")).toMatchObject({ ok: false });
     expect(rows.find((r) => r.what === "tip diameter")).toMatchObject({ found: null, ok: null });
     expect(rows.some((r) => r.what === "helix angle")).toBe(true);
-  });
-});
-
-describe("one reference for wear", () => {
-  it("a gear made by our own sheet is sound: as it came, as a mate, and by its sizes", () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 12, max: 60 }), fc.constantFrom(0.5, 0.8, 1, 1.5, 2, 3), fc.constantFrom(...MAKINGS), (z, moduleMm, how) => {
-        const g = gear(z, { moduleMm });
-        const k = bestSpanTeeth(g);
-        const note = makingNotes({ ...g, boreMm: 4, faceWidthMm: 8 }, undefined, how).find((n) => n.what === `span over ${k}`);
-        const [, low, high] = /reads ([\d.]+) to ([\d.]+) mm/.exec(note?.says ?? "") ?? [];
-        for (const span of [Number(low), Number(high)]) {
-          const seen = { teeth: k, value: span, u: 0.02 };
-          expect(pairRule(toothLoss(g, [seen], { making: how }) ?? undefined, moduleMm).says).not.toMatch(/renew both\. A worn/);
-          expect(sizesCompared(g, [{ what: "span", ...seen }], how).find((r) => r.what === `span over ${k}`)?.ok).toBe(true);
-        }
-      }),
-    );
   });
 });
 

@@ -1,12 +1,4 @@
-import type { PairGear } from "./pair";
-
-export interface PairVerdict {
-  readonly criterion: string;
-  readonly ok: boolean;
-  /** it meshes, and yet this should be looked at */
-  readonly caution?: boolean;
-  readonly says: string;
-}
+import type { PairGear, PairVerdict } from "./pair-gear";
 
 /** So far two gears of one drawing may differ in their helix, degrees (a quarter of a degree each). */
 const HELIX_MADE_TO = 0.35;

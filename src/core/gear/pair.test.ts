@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Gear, gearDimensions } from "./dimensions";
 import { involuteStartRadius } from "./outline";
-import { type PairGear, pairOf } from "./pair";
+import { pairOf } from "./pair";
+import type { PairGear } from "./pair-gear";
 
 const gear = (teeth: number, more: Partial<PairGear> = {}): PairGear => ({
   teeth,

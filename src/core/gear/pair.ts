@@ -1,22 +1,10 @@
 import { CALIPER_U_MM } from "../quantity/caliper";
 import { type Measured, measured } from "../quantity/measured";
 import { degrees, radians } from "../quantity/units";
-import { type Gear, gearDimensions, inverseInvolute, involute, transversePressureAngle } from "./dimensions";
+import { gearDimensions, inverseInvolute, involute, transversePressureAngle } from "./dimensions";
 import { involuteStartRadius } from "./outline";
-import { meshingVerdicts, type PairVerdict } from "./pair-verdicts";
-
-/** A gear of a pair as it was measured. Spreads are one standard deviation; what is left out is known exactly. */
-export interface PairGear extends Gear {
-  readonly hand?: "left" | "right";
-  readonly helixU?: number;
-  readonly shiftU?: number;
-  /** what the span has lost against its nominal, mm: tooth thickness thinned when it was made, worn or cut away, along the base tangent */
-  readonly spanLossMm?: number;
-  readonly spanLossU?: number;
-  /** over the tips as measured, mm: topped or worn tips reach less far */
-  readonly tipMm?: number;
-  readonly faceWidthMm?: number;
-}
+import type { PairGear, PairVerdict } from "./pair-gear";
+import { meshingVerdicts } from "./pair-verdicts";
 
 export interface PairAnswer {
   readonly verdicts: readonly PairVerdict[];

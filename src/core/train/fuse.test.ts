@@ -111,6 +111,21 @@ describe("the fuse of a train", () => {
     const alike: TrainInput = { ...train, meshes: [{ id: "m1", kind: "spur", driver: gear("motor", 20, "POM"), driven: gear("lay", 21, "POM") }] };
     expect(findFuse({ train: { ...alike, input: { ...train.input, stallTorqueNm: 8 } } }).says).toMatch(/-tooth gear on (motor|lay) .* or the .* breaks first/);
   });
+  it("a clutch that slips is the true fuse: nothing beyond sees more, and nothing before it either", () => {
+    // 2.6 N m at the motor would be 10.1 at the lay shaft
+    const clutched = { ...train, clutches: [{ shaft: "lay", slipsNm: 2 }] };
+    const held = findFuse({ train: clutched });
+    expect(held.clutch).toMatchObject({ shaft: "lay", slipsNm: 2 });
+    expect(held.clutch?.wouldBeNm).toBeCloseTo(2.6 * 4 * 0.97, 9);
+    expect(held.says).toMatch(/^the clutch on lay slips first, at 2 N m of the 10 N m .* no gear carries more than/);
+    const free = findFuse({ train });
+    for (const g of held.gears) {
+      const before = free.gears.find((f) => f.wheel.mesh === g.wheel.mesh && f.wheel.role === g.wheel.role);
+      expect(g.share).toBeCloseTo(((before?.share ?? 0) * 2) / (2.6 * 4 * 0.97), 9);
+    }
+    expect(findFuse({ train: { ...train, clutches: [{ shaft: "lay", slipsNm: 50 }] } }).clutch).toBeNull();
+    expect(findFuse({ train: { ...train, clutches: [{ shaft: "lay", slipsNm: 9 }] } }).says).toMatch(/set too tight/);
+  });
   it("with the sun held, ring in and carrier out, the same tooth forces stand as by the balance of the set", () => {
     // T_ring : T_sun : T_carrier = 60 : 20 : 80; 3 N m at the ring are 1 N m at the sun, a third of that for each planet
     const held: TrainInput = {

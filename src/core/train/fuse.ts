@@ -27,7 +27,17 @@ export interface StressedGear {
   readonly price?: number;
 }
 
+/** A clutch that gives way before the motor stalls. */
+export interface SlippingClutch {
+  readonly shaft: string;
+  readonly slipsNm: number;
+  /** what the motor would bring there at stall, N m */
+  readonly wouldBeNm: number;
+}
+
 export interface FuseAnswer {
+  /** the clutch that slips first, and so is the fuse of the train; null: none does */
+  readonly clutch: SlippingClutch | null;
   /** highest share first */
   readonly gears: readonly StressedGear[];
   /** wheels that cannot be reckoned, and what is missing */
@@ -58,16 +68,36 @@ const EFFICIENCY: Readonly<Record<Mesh["kind"], number>> = {
  * @throws Fault without a stall torque, or with a material nobody knows
  */
 export function findFuse(input: FuseInput): FuseAnswer {
-  const { gears, skipped } = stressed(input.train);
-  const says = weakestSays(gears);
+  const { gears, skipped, clutch } = stressed(input.train);
+  const says = clutch ? clutchSays(clutch, gears) : weakestSays(gears);
   const { swap } = input;
-  if (!swap) return { gears, skipped, says };
+  if (!swap) return { clutch, gears, skipped, says };
   const after = stressed(swappedTrain(input.train, swap)).gears;
-  return { gears, skipped, says, swapped: { gears: after, ...swapSays(gears, after, swap) } };
+  return { clutch, gears, skipped, says, swapped: { gears: after, ...swapSays(gears, after, swap) } };
+}
+
+function clutchSays(c: SlippingClutch, gears: readonly StressedGear[]): string {
+  const slips = `the clutch on ${c.shaft} slips first, at ${torque(c.slipsNm)} of the ${torque(c.wouldBeNm)} that the motor would bring there at stall`;
+  const [first] = gears;
+  if (!first) return `${slips}.`;
+  return mayBreak(first)
+    ? `${slips}; and yet ${name(first)} carries ${percent(first.share)} of what its material stands by then: the clutch is set too tight, or is not the one that belongs there.`
+    : `${slips}: no gear carries more than ${percent(first.share)} of what its material stands.`;
+}
+const torque = (nm: number): string => `${Number(nm.toPrecision(2))} N m`;
+
+/** The clutch that slips at the smallest share of the motor's stall torque; null where all stand it. */
+function slippingFirst(train: TrainInput, stallNm: number, turns: ReadonlyMap<string, number>, lost: ReadonlyMap<string, number>): SlippingClutch | null {
+  const slipping = (train.clutches ?? []).flatMap((c): SlippingClutch[] => {
+    const n = Math.abs(turns.get(c.shaft) ?? 0);
+    const wouldBeNm = n < 1e-12 ? 0 : (stallNm / n) * (lost.get(c.shaft) ?? 1);
+    return wouldBeNm > c.slipsNm ? [{ shaft: c.shaft, slipsNm: c.slipsNm, wouldBeNm }] : [];
+  });
+  return slipping.reduce<SlippingClutch | null>((a, b) => (a && a.slipsNm / a.wouldBeNm <= b.slipsNm / b.wouldBeNm ? a : b), null);
 }
 
 /** A gear gives way at stall only if its root may carry all that its material stands, within two spreads of the grades sold. */
-const mayBreak = (g: StressedGear): boolean => g.share * (1 + 2 * g.material.spread) >= 1;
+export const mayBreak = (g: StressedGear): boolean => g.share * (1 + 2 * g.material.spread) >= 1;
 
 /** How sure it is that one gear is weaker than another, as the spreads of their materials leave it: normal in the logarithm of the strengths. */
 function weakerBy(a: StressedGear, b: StressedGear): number {
@@ -89,12 +119,15 @@ function weakestSays(gears: readonly StressedGear[]): string {
   return `${name(first)} breaks first: ${carries}${next}.`;
 }
 
-function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped"> {
+function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "clutch"> {
   const stall = train.input.stallTorqueNm;
   if (stall === undefined)
     throw new Fault("train.input.stallTorqueNm", "the motor's stall torque is missing: read it off the plate, or take five to eight times the rated torque");
   const { turns } = shaftSpeeds(train);
   const lost = efficiencies(train);
+  const clutch = slippingFirst(train, measured(stall, 0).value, turns, lost);
+  // a clutch that slips holds the whole train to what it lets through
+  const atMotorNm = measured(stall, 0).value * (clutch ? clutch.slipsNm / clutch.wouldBeNm : 1);
   const gears: StressedGear[] = [];
   const skipped: { wheel: TrainWheel; says: string }[] = [];
   for (const m of train.meshes) {
@@ -114,7 +147,7 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped"> {
           `train.${m.id}.material`,
           `nobody here knows the material “${spec.material}”: it is one of ${MATERIALS.map((x) => x.material).join(", ")}`,
         );
-      const torqueNm = torqueAt(m, wheel, turns, lost, measured(stall, 0).value);
+      const torqueNm = torqueAt(m, wheel, turns, lost, atMotorNm);
       if (torqueNm === null) {
         skipped.push({ wheel, says: "nothing settles how it turns" });
         continue;
@@ -135,7 +168,7 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped"> {
       gears.push({ wheel, material, torqueNm, stressMPa, share: stressMPa / material.strengthMPa, price: spec.price });
     }
   }
-  return { gears: gears.sort((a, b) => b.share - a.share), skipped };
+  return { gears: gears.sort((a, b) => b.share - a.share), skipped, clutch };
 }
 
 type Spec = {

@@ -74,6 +74,11 @@ export const trainInput = z.strictObject({
     stallTorqueNm: measuredInput.optional(),
   }),
   meshes: z.array(meshInput).max(60, "more than 60 meshes"),
+  /** slipping clutches, shear pins, friction rings: no more torque than this passes their shaft, N m */
+  clutches: z
+    .array(z.strictObject({ shaft, slipsNm: z.number("a torque is a number").positive("a torque is above 0 N m").max(1e5) }))
+    .max(10, "more than 10 clutches")
+    .optional(),
 });
 
 export type TrainInput = Frozen<z.infer<typeof trainInput>>;

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { thinnedBy } from "../as-made";
 import { type Gear, gearDimensions } from "../dimensions";
-import { type PairGear, pairOf } from "../pair";
+import { pairOf } from "../pair";
+import type { PairGear } from "../pair-gear";
 import { bestSpanTeeth, spanOver } from "../span-measurement";
 import { identifyGear } from "./identify";
 

@@ -1,4 +1,5 @@
-import { type PairGear, pairOf } from "../../gear/pair";
+import { pairOf } from "../../gear/pair";
+import type { PairGear } from "../../gear/pair-gear";
 import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
 import type { GearSpec } from "../catalogue/catalogue-part";

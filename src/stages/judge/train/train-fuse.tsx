@@ -3,9 +3,9 @@
 import { useState } from "react";
 import { Fault } from "@/core/fault";
 import { measured } from "@/core/quantity/measured";
-import { findFuse } from "@/core/train/fuse";
+import { findFuse, mayBreak } from "@/core/train/fuse";
 import { MATERIALS } from "@/core/train/materials";
-import { type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
+import { FRAME, type Mesh, shaftsOf, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
 import { SavedField } from "../../saving/saved-field";
 import type { ChangeTrain } from "./train-part";
 
@@ -32,6 +32,10 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
   const put = (m: Mesh, r: Role, fields: object) =>
     change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? ({ ...x, [r]: { ...specOf(x, r), ...fields } } as Mesh) : x)) }));
   const number = (text: string): number | undefined => (text.trim() ? Number(text.replace(",", ".")) : undefined);
+  const shafts = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])].filter((s) => s !== FRAME);
+  const clutch = train.clutches?.[0];
+  const putClutch = (slipsNm: number | undefined, shaft: string | undefined) =>
+    change(({ clutches: _, ...t }) => (slipsNm === undefined || !shaft ? t : { ...t, clutches: [{ shaft, slipsNm }] }));
   return (
     <>
       <div className="grid grid-cols-[190px_minmax(0,1fr)] items-end gap-3">
@@ -43,6 +47,29 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
           save={(t) => change((now) => ({ ...now, input: { ...now.input, stallTorqueNm: number(t) } }))}
         />
         <p className="hush text-[17px] leading-tight">Off the plate or the data sheet; where there is none, five to eight times the rated torque, P/(2π n).</p>
+      </div>
+      <div className="grid grid-cols-[190px_minmax(0,1fr)] items-end gap-3">
+        <SavedField
+          label="A clutch slips at, N m"
+          name="train-clutch"
+          value={clutch ? String(clutch.slipsNm) : ""}
+          figure
+          save={(t) => putClutch(number(t), clutch?.shaft ?? shafts[0])}
+        />
+        <select
+          aria-label="The clutch is on"
+          className="field"
+          value={clutch?.shaft ?? ""}
+          disabled={!clutch}
+          onChange={(e) => void putClutch(clutch?.slipsNm, e.target.value)}
+        >
+          {!clutch && <option value="">no clutch, shear pin or friction ring</option>}
+          {shafts.map((s) => (
+            <option key={s} value={s}>
+              on {s}
+            </option>
+          ))}
+        </select>
       </div>
       {typeof answer === "string" ? (
         <p className="says danger first-letter:uppercase">{answer}.</p>
@@ -60,11 +87,14 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
                 onPointerLeave={() => light(undefined)}
               >
                 <span>
-                  {i === 0 && <b className="text-error">▲ </b>}
+                  {i === 0 && mayBreak(g) && <b className="text-error">▲ </b>}
                   {g.wheel.says} on {g.wheel.shaft}
                 </span>
                 <span className="h-[15px] bg-base-200" aria-hidden="true">
-                  <span className={`block h-full ${i === 0 ? "bg-error" : "bg-base-content"}`} style={{ width: `${Math.min(100, g.share * 100)}%` }} />
+                  <span
+                    className={`block h-full ${i === 0 && mayBreak(g) ? "bg-error" : "bg-base-content"}`}
+                    style={{ width: `${Math.min(100, g.share * 100)}%` }}
+                  />
                 </span>
                 <span className="figures text-right">
                   {Math.round(g.share * 100)} % <small>{Math.round(g.stressMPa)} MPa</small>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { MATERIALS } from "../train/materials";
-import { isPlastic, plasticFamily } from "./material";
+import { isPlastic, plasticFamily } from "../hardware/material";
+import { MATERIALS } from "./materials";
 
 describe("materials", () => {
   it.each([
