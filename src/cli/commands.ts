@@ -1,7 +1,17 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
-import { bevelInput, doubtsAmong, identifyBevel, identifyGear, identifyInput, identifyWorm, wormInput } from "@/core/gear/identify/index";
+import {
+  bevelInput,
+  doubtsAmong,
+  identifyBevel,
+  identifyGear,
+  identifyInput,
+  identifyRing,
+  identifyWorm,
+  ringInput,
+  wormInput,
+} from "@/core/gear/identify/index";
 import { hardwareInput, identifyHardware } from "@/core/hardware/bench/identify-hardware";
 import { cureInput, lockerAnswer } from "@/core/hardware/bench/locker";
 import { tighteningTorque, torqueInput } from "@/core/hardware/bench/tightening-torque";
@@ -191,10 +201,11 @@ export const commands: Readonly<Record<string, Verb>> = {
 
 const withDoubts = (hypotheses: Parameters<typeof doubtsAmong>[0]): unknown => ({ hypotheses, doubts: doubtsAmong(hypotheses), next: null });
 
-/** `gear identify` by kind: spur and helical, straight bevel, worm. */
+/** `gear identify` by kind: spur and helical, bevel, worm, internal ring. */
 function identifyAnyKind(input: unknown): unknown {
   const kind = (input as { kind?: unknown } | null)?.kind;
   if (kind === "bevel") return withDoubts(identifyBevel(readWith(bevelInput, input)));
+  if (kind === "internal") return withDoubts(identifyRing(readWith(ringInput, input)));
   if (kind === "worm") return withDoubts(identifyWorm(readWith(wormInput, input)));
   return identifyGear(readWith(identifyInput, input));
 }

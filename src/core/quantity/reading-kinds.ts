@@ -41,6 +41,7 @@ export const READING_KINDS: Readonly<Record<string, ReadingKind>> = {
 };
 const OVER_PINS = mm(1, 600, true);
 const PINS = /^over pins (\d+(?:\.\d+)?)$/;
+const BETWEEN_PINS = /^between pins (\d+(?:\.\d+)?)$/;
 
 /** @example overPinsOf(1.7) // "over pins 1.7" */
 export const overPinsOf = (pinMm: number): string => `over pins ${pinMm}`;
@@ -50,9 +51,17 @@ export function pinOf(what: string): number | undefined {
   return size === undefined ? undefined : Number(size);
 }
 
+/** Of a ring: between two pins in its gaps. @example betweenPinsOf(1.5) // "between pins 1.5" */
+export const betweenPinsOf = (pinMm: number): string => `between pins ${pinMm}`;
+/** The pins' diameter, mm, of a reading between pins; undefined: it is another. */
+export function insidePinOf(what: string): number | undefined {
+  const size = BETWEEN_PINS.exec(what)?.[1];
+  return size === undefined ? undefined : Number(size);
+}
+
 /** What is known of a reading by its name; undefined: nobody reads such a thing. */
 export const readingKind = (what: string): ReadingKind | undefined =>
-  Object.hasOwn(READING_KINDS, what) ? READING_KINDS[what] : PINS.test(what) ? OVER_PINS : undefined;
+  Object.hasOwn(READING_KINDS, what) ? READING_KINDS[what] : PINS.test(what) || BETWEEN_PINS.test(what) ? OVER_PINS : undefined;
 
 /** Whether a gear's name rests on such a reading. */
 export const namesTheGear = (what: string): boolean => readingKind(what)?.names ?? false;

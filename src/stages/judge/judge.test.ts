@@ -55,6 +55,14 @@ describe("a part on the gear bench", () => {
       "p1",
     );
     expect(bevel?.names[0]).toMatchObject({ moduleMm: 1.5, coneAngleDeg: 26.57 });
+    const ring = { findings: [finding("p1", { teeth: 60, kind: "internal" as const })], parts: [] };
+    expect(nameFrom({ ...ring, readings: [reading("p1", "tip diameter", 58.04), reading("p1", "between pins 1.5", 58.5)] }, "p1")?.names[0]).toMatchObject({
+      moduleMm: 1,
+      teeth: 60,
+    });
+    expect(gearView(job({ findings: ring.findings, readings: [reading("p1", "tip diameter", 58.04)] }), "p1", []).asked.map((a) => a.label)).toContain(
+      "Between 1.5 mm pins",
+    );
     expect(nameFrom({ findings: [finding("p1", { teeth: 20, kind: "pulley", pitchMm: 5 })], readings: [], parts: [] }, "p1")).toBeNull();
   });
   it("a worm and its wheel are named from what was measured on either", () => {

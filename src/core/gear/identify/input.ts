@@ -9,7 +9,7 @@ const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" 
 const over = { value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() };
 
 export const identifyInput = z.strictObject({
-  kind: z.enum(["spur", "helical"], { error: 'is none of "spur", "helical", "bevel", "worm"' }),
+  kind: z.enum(["spur", "helical"], { error: 'is none of "spur", "helical", "bevel", "worm", "internal"' }),
   teeth: z.int("must be a whole number").min(4, "a gear has 4 teeth or more").max(400, "more than 400 teeth").nullable().optional(),
   tipDiameter: mm("a tip diameter").optional(),
   /** the tip diameter is what flat jaws showed: short across an odd count */

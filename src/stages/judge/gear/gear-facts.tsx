@@ -19,7 +19,7 @@ const KIND_SAYS: Readonly<Record<GearKind, string>> = {
   pulley: "belt pulley",
   sprocket: "sprocket",
 };
-const ENTERED: readonly GearKind[] = ["internal", "rack", "pulley", "sprocket"];
+const ENTERED: readonly GearKind[] = ["rack", "pulley", "sprocket"];
 /** Kinds whose pitch is entered and not worked out from readings. */
 export const isEntered = (kind: GearKind): boolean => ENTERED.includes(kind);
 
@@ -68,7 +68,7 @@ export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearVi
           Tips worn
         </KeyButton>
       )}
-      {isEntered(kind) && (
+      {(isEntered(kind) || kind === "internal") && (
         <SavedField
           label={kind === "pulley" || kind === "sprocket" ? "Pitch, mm" : "Module, mm"}
           name={`size-${part}`}

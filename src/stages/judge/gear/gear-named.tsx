@@ -19,7 +19,7 @@ export function GearNamed({ view }: { view: GearView }) {
       {view.identity.helixAngleDeg ? `, ${kind === "worm" || kind === "worm-wheel" ? "lead" : "helix"} ${Number(view.identity.helixAngleDeg.toFixed(1))}°` : ""}
       , {percent(view.identity.probability)} sure
     </p>
-  ) : isEntered(kind) ? (
+  ) : isEntered(kind) || (kind === "internal" && view.notes.moduleMm !== undefined && !view.names.length) ? (
     <p className={`says flex min-h-[52px] items-center text-[22px] ${gear ? "good" : ""}`}>
       {gear ? "Entered: enough for the drawing and the train." : "Enter its teeth and its pitch: then it is drawn, and the train can use it."}
     </p>

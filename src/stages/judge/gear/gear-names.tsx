@@ -49,6 +49,7 @@ export function GearNames({ view, entered }: { view: GearView; entered: boolean 
 function missing(kind: GearView["kind"]): string {
   if (kind === "bevel")
     return "Not enough is measured: the count, the mate's count (or the face angle), and the tip diameter or the tooth depth at the large end.";
+  if (kind === "internal") return "Not enough is measured: the count, with across the tips inside or between two pins; or enter its module.";
   if (kind === "worm") return "Not enough is measured: the starts and the pitch along the worm over several threads.";
   if (kind === "worm-wheel") return "Not enough is measured: the count and the throat diameter, or the pitch of its worm; tie the two together under Mate.";
   return "Not enough is measured: the tooth count with a tip diameter or a span, or two readings.";

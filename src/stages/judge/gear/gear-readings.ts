@@ -7,8 +7,10 @@ import {
   type IdentifyInput,
   identifyBevel,
   identifyGear,
+  identifyRing,
   identifyWorm,
   type NextReading,
+  type RingInput,
   type WormInput,
 } from "@/core/gear/identify/index";
 import { FINE_MODULES_ROW_II } from "@/core/gear/identify/standard-sizes";
@@ -17,7 +19,7 @@ import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import type { Reading } from "@/core/job/reading";
 import { type Measured, meanOf } from "@/core/quantity/measured";
-import { overPinsOf, pinOf, spreadOf } from "@/core/quantity/reading-kinds";
+import { insidePinOf, overPinsOf, pinOf, spreadOf } from "@/core/quantity/reading-kinds";
 
 export interface MeanReading extends Measured {
   readonly what: string;
@@ -135,6 +137,25 @@ function bevelInputOf(job: JudgedJob, part: string): BevelInput | null {
   };
 }
 
+function ringInputOf(job: JudgedJob, part: string): RingInput | null {
+  const { teeth } = notesOf(job, part);
+  const means = meanReadings(job.readings, part);
+  const tip = means.find((m) => m.what === "tip diameter");
+  const pins = means.flatMap((m) => {
+    const pin = insidePinOf(m.what);
+    return pin === undefined ? [] : [{ pin, value: m.value, u: m.u }];
+  })[0];
+  if (teeth === undefined || teeth < 12 || !(tip || pins)) return null;
+  return {
+    kind: "internal",
+    teeth,
+    // inner jaws across two tips are less sure than jaws on a shaft
+    ...(tip ? { tipDiameter: { value: tip.value, u: Math.max(tip.u, 0.05) } } : {}),
+    ...(pins ? { betweenPins: pins } : {}),
+    making: makingOf(job, part).making,
+  };
+}
+
 /** Worm and wheel are named together: what was measured on either, if they are tied as mates. */
 function wormInputOf(job: JudgedJob, part: string): WormInput | null {
   const notes = notesOf(job, part);
@@ -224,6 +245,22 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
     }));
     return { names, doubts: unexplainedBy(found), next: null };
   }
+  if (kind === "internal") {
+    const input = ringInputOf(job, part);
+    if (!input) return null;
+    const found = identifyRing(input);
+    const names = found.map((h) => ({
+      teeth: h.teeth,
+      moduleMm: h.module,
+      diametralPitch: h.diametralPitch,
+      pressureAngleDeg: h.pressureAngle,
+      helixAngleDeg: 0,
+      profileShift: h.profileShift,
+      probability: h.probability,
+      words: `${size(h)} · ${h.pressureAngle}°${h.profileShift ? ` · shift ${h.profileShift > 0 ? "+" : ""}${h.profileShift}` : ""}`,
+    }));
+    return { names, doubts: unexplainedBy(found), next: null };
+  }
   const input = identifyInputOf(job, part);
   if (!input) return null;
   const { hypotheses, doubts, next } = identifyGear(input);
@@ -244,7 +281,7 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
   return { names, doubts: doubts.map((d) => ({ reading: doubtedReading(d.reading, input), says: d.why })), next };
 }
 
-/** What does not go with the likeliest name of a bevel or a worm. */
+/** What does not go with the likeliest name of a bevel, a worm or a ring. */
 const unexplainedBy = (found: Parameters<typeof doubtsAmong>[0]): DoubtedReading[] =>
   doubtsAmong(found).map((d) => ({ reading: d.reading ? { what: d.reading } : null, says: d.why }));
 

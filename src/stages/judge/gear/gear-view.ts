@@ -7,7 +7,7 @@ import { partName } from "@/core/job/part";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { soldGear } from "@/core/match/catalogue/part-spec";
-import { overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
+import { betweenPinsOf, insidePinOf, overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
 import { type DoubtedReading, type MeanReading, makingOf, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
 import { type MateView, mateView } from "./mate-view";
 
@@ -125,7 +125,20 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
     return [mm("tip diameter", "Outside diameter"), mm("axial pitch", `Along ${threads} threads`, threads), mm("centre distance", "Centre distance"), ...ends];
   }
   if (kind === "worm-wheel") return [mm("throat diameter", "Throat diameter"), mm("centre distance", "Centre distance"), ...ends];
-  if (kind !== "spur" && kind !== "helical") return [mm("tip diameter", kind === "internal" ? "Across the tips, inside" : "Over the tips"), ...ends];
+  if (kind === "internal") {
+    const taken = means.map((m) => insidePinOf(m.what)).find((p) => p !== undefined);
+    const across = means.find((m) => m.what === "tip diameter")?.value;
+    const module = gear?.moduleMm ?? (across && notes.teeth ? across / (notes.teeth - 2) : undefined);
+    // pins of about 1.5 modules touch the flanks of a ring near its pitch circle
+    const pin = taken ?? (module ? Math.max(0.5, Math.round(15 * module) / 10) : undefined);
+    return [
+      mm("tip diameter", "Tips, inside"),
+      ...(pin ? [mm(betweenPinsOf(pin), `Between ${pin} mm pins`)] : []),
+      mm("outside diameter", "Outside diameter"),
+      mm("face width", "Face width"),
+    ];
+  }
+  if (kind !== "spur" && kind !== "helical") return [mm("tip diameter", "Over the tips"), ...ends];
   const teeth = gear?.teeth ?? notes.teeth ?? 30;
   // a helix adds to the count between the jaws: guess 15° until it is known
   const form = gear ?? { teeth, pressureAngleDeg: 20, helixAngleDeg: kind === "helical" ? 15 : 0, profileShift: 0 };
