@@ -24,15 +24,30 @@ export interface ShaftSpeeds {
  * mesh at which the train locks can be named. Bevels and worms turn the axis: their sign is a matter of the eye, so where a loop closes over them each sign is tried.
  */
 export function shaftSpeeds(train: TrainInput): ShaftSpeeds {
+  return solved(train).speeds;
+}
+
+/**
+ * By how much every shaft stands elsewhere if one mesh was put together one tooth out, the input held where it was: degrees, with sign. The same linear system, with one tooth (360° of tooth angle) on the right of that mesh. Where power comes by two ways and adds
+ * up in a planetary set, each shaft moves by its own share. Null where the train would lock: its loop cannot be closed one tooth out.
+ */
+export function oneToothOut(train: TrainInput, mesh: string): ReadonlyMap<string, number> | null {
+  const { speeds, flipped } = solved(train);
+  if (speeds.locked.length) return null;
+  const out = eliminate(train, flipped, (id) => (id === mesh ? 360 : 0), 0);
+  return out.locked.length ? null : out.turns;
+}
+
+function solved(train: TrainInput): { readonly speeds: ShaftSpeeds; readonly flipped: ReadonlySet<string> } {
   const open = train.meshes.filter((m) => m.kind === "bevel" || m.kind === "worm").slice(0, 10);
-  let first: ShaftSpeeds | undefined;
+  let first: { readonly speeds: ShaftSpeeds; readonly flipped: ReadonlySet<string> } | undefined;
   for (let signs = 0; signs < 2 ** open.length; signs++) {
     const flipped = new Set(open.filter((_, i) => (signs >> i) & 1).map((m) => m.id));
-    const solved = eliminate(train, flipped);
-    if (!solved.locked.length) return solved;
-    first ??= solved;
+    const speeds = eliminate(train, flipped);
+    if (!speeds.locked.length) return { speeds, flipped };
+    first ??= { speeds, flipped };
   }
-  return first as ShaftSpeeds;
+  return first as NonNullable<typeof first>;
 }
 
 function relationOf(m: Mesh, flipped: boolean): Relation {
@@ -57,14 +72,14 @@ function relationOf(m: Mesh, flipped: boolean): Relation {
   };
 }
 
-function eliminate(train: TrainInput, flipped: ReadonlySet<string>): ShaftSpeeds {
+function eliminate(train: TrainInput, flipped: ReadonlySet<string>, is: (mesh: string) => number = () => 0, input = 1): ShaftSpeeds {
   const names = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])];
   const column = new Map(names.map((s, i) => [s, i]));
   const width = names.length;
   const relations: Relation[] = [
-    { terms: [[train.input.shaft, 1]], is: 1, mesh: "" },
+    { terms: [[train.input.shaft, 1]], is: input, mesh: "" },
     ...(column.has(FRAME) ? [{ terms: [[FRAME, 1]] as const, is: 0, mesh: "" }] : []),
-    ...train.meshes.map((m) => relationOf(m, flipped.has(m.id))),
+    ...train.meshes.map((m) => ({ ...relationOf(m, flipped.has(m.id)), is: is(m.id) })),
   ];
   /** rows in reduced form: pivot column → row with 1 there and 0 in the columns of all other pivots */
   const rows = new Map<number, Float64Array>();

@@ -9,6 +9,32 @@ const spur = (id: string, a: string, za: number, b: string, zb: number, kind: "s
 const train = (rpm: number, ...meshes: TrainInput["meshes"]): TrainInput => ({ input: { shaft: "motor", rpm }, meshes });
 const rpmOf = (t: TrainInput, shaft: string): number | null | undefined => solveTrain(t).shafts.find((s) => s.shaft === shaft)?.rpm;
 
+describe("one tooth out where two ways add up", () => {
+  it("moves the carrier by its own share, and not by the ratio of the speeds", () => {
+    // sun 20 straight from the motor, ring 60 by a pair 30/60 of an inner and an outer rim: a tooth out at that pair is 6° at the ring, of which the carrier gets 60/80
+    const train: TrainInput = {
+      input: { shaft: "motor", rpm: 1000 },
+      meshes: [
+        { id: "side", kind: "spur", driver: { shaft: "motor", teeth: 30 }, driven: { shaft: "rim", teeth: 60 } },
+        {
+          id: "set",
+          kind: "planetary",
+          sun: { shaft: "motor", teeth: 20 },
+          ring: { shaft: "rim", teeth: 60 },
+          carrier: { shaft: "out" },
+          planets: 4,
+          planetTeeth: 20,
+        },
+      ],
+    };
+    const off = (id: string) => Object.fromEntries((solveTrain(train).meshes.find((m) => m.id === id)?.oneToothOff ?? []).map((o) => [o.shaft, o.degrees]));
+    expect(off("side").rim).toBeCloseTo(6, 9);
+    expect(off("side").out).toBeCloseTo((6 * 60) / 80, 9);
+    // in the set itself: 360°/(z_s + z_r)
+    expect(off("set").out).toBeCloseTo(360 / 80, 9);
+  });
+});
+
 describe("planetary sets that are held elsewhere, or too full", () => {
   const set = (held: "sun" | "ring" | "carrier", more: object = {}): TrainInput => {
     const shaft = (role: string): string => (role === held ? "frame" : role === (held === "ring" ? "sun" : held === "sun" ? "ring" : "sun") ? "motor" : "out");
@@ -32,6 +58,10 @@ describe("planetary sets that are held elsewhere, or too full", () => {
     expect(solveTrain(set("ring")).meshes[0]?.ratio).toBeCloseTo(4, 9);
     expect(solveTrain(set("sun")).meshes[0]?.ratio).toBeCloseTo(4 / 3, 9);
     expect(solveTrain(set("carrier")).meshes[0]?.ratio).toBeCloseTo(3, 9);
+  });
+  it("with the sun held, a tooth out still moves the carrier: 360° over all teeth", () => {
+    const off = solveTrain(set("sun")).meshes[0]?.oneToothOff;
+    expect(off?.find((o) => o.shaft === "out")?.degrees).toBeCloseTo(360 / 80, 9);
   });
   it("planets that would touch are named, with how many find room", () => {
     expect(solveTrain(set("ring")).problems).toEqual([]);

@@ -1,4 +1,4 @@
-import { shaftSpeeds } from "./shaft-speeds";
+import { oneToothOut, shaftSpeeds } from "./shaft-speeds";
 import { FRAME, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
 
 export interface ShaftAnswer {
@@ -64,7 +64,7 @@ export function solveTrain(train: TrainInput): TrainAnswer {
   });
   return {
     shafts,
-    meshes: train.meshes.map((m) => meshAnswer(m, turns, rpm)),
+    meshes: train.meshes.map((m) => meshAnswer(train, m, turns, rpm)),
     problems: [...problemsOf(train), ...locked.map((id) => lockedSays(train, id)), ...free.filter((s) => s !== FRAME).map((s) => freeSays(train, s))],
   };
 }
@@ -72,7 +72,7 @@ export function solveTrain(train: TrainInput): TrainAnswer {
 /** Greatest common divisor of two whole numbers. */
 export const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
 
-function meshAnswer(m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): MeshAnswer {
+function meshAnswer(train: TrainInput, m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): MeshAnswer {
   const [a, b, z1, z2] =
     m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft, m.sun.teeth, m.planetTeeth] : [m.driver.shaft, m.driven.shaft, m.driver.teeth, m.driven.teeth];
   const na = turns.get(a);
@@ -86,11 +86,23 @@ function meshAnswer(m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): M
     ratio: m.kind === "planetary" ? planetaryRatio(m, turns) : na === undefined || nb === undefined || Math.abs(nb) < 1e-12 ? null : Math.abs(na / nb),
     meshHz: meshing,
     sameTeethEvery: again,
-    oneToothOff:
-      na === undefined || Math.abs(na) < 1e-12
-        ? []
-        : [...turns].filter(([s, n]) => s !== FRAME && Math.abs(n) > 1e-12).map(([shaft, n]) => ({ shaft, degrees: (360 / z1) * Math.abs(n / na) })),
+    oneToothOff: na === undefined ? [] : outAt(train, m, turns, z1, na),
   };
+}
+
+/**
+ * One tooth out at a mesh, degrees at every shaft that turns. Behind the mesh each shaft stands elsewhere by what the train makes of it, also where two ways add up; of the shafts before it, which stay, it is said how far they would have to be turned to make up for it.
+ */
+function outAt(train: TrainInput, m: Mesh, turns: ReadonlyMap<string, number>, teeth: number, driver: number): { shaft: string; degrees: number }[] {
+  const moved = oneToothOut(train, m.id);
+  return [...turns]
+    .filter(([s, n]) => s !== FRAME && Math.abs(n) > 1e-12)
+    .flatMap(([shaft, n]) => {
+      const there = Math.abs(moved?.get(shaft) ?? 0);
+      if (there > 1e-9) return [{ shaft, degrees: there }];
+      // a sun that is held turns nothing before it
+      return Math.abs(driver) < 1e-12 ? [] : [{ shaft, degrees: (360 / teeth) * Math.abs(n / driver) }];
+    });
 }
 
 /** Of the two that turn: sun to carrier with the ring held, sun to ring with the carrier held, ring to carrier with the sun held; sun to carrier where all turn. */
