@@ -1,4 +1,5 @@
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
+import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
@@ -57,8 +58,9 @@ export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<str
 function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>>): WantedGear | null {
   const part = job.parts.find((p) => p.id === id);
   const finding = job.findings.find((f) => f.part === id);
-  if (!finding?.identity) return null;
-  const { identity, gear } = finding;
+  const identity = finding?.identity ?? (finding && enteredTooth(finding.gear));
+  if (!finding || !identity) return null;
+  const { gear } = finding;
   const mate = mateOf(job, id, chosenTeeth);
   const reading = (what: string): Measured | undefined => partMean(job, id, what);
   return {
@@ -79,6 +81,14 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
     centreMm: reading("centre distance"),
     ...outputOf(job, identity.teeth, mate),
   };
+}
+
+/** Pulleys, sprockets and racks are entered by their count and pitch: that is what they are compared by. */
+function enteredTooth({ kind, teeth, moduleMm, pitchMm }: GearNotes): GearIdentity | null {
+  const entered = kind === "pulley" || kind === "sprocket" || kind === "rack" || kind === "internal";
+  const module = moduleMm ?? (pitchMm === undefined ? undefined : pitchMm / Math.PI);
+  if (!entered || teeth === undefined || module === undefined) return null;
+  return { teeth, moduleMm: module, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, probability: 1 };
 }
 
 /** The gear it runs with: as it was, and as it will be where another was chosen in its place. */

@@ -53,6 +53,10 @@ describe("what is looked for in a job", () => {
   it("carries what the gear bench knows, with its spreads, the mate, and how fast the output turns", async () => {
     const whole = await job(await juicer());
     const wanted = wantedFor(whole, "p7");
+    // a pulley is entered and not named: its count and pitch are what it is compared by
+    const pulley = wantedFor({ ...whole, findings: [{ part: "p7", teeth: {}, gear: { kind: "pulley", teeth: 20, pitchMm: 5 } }] }, "p7");
+    expect(pulley).toMatchObject({ kind: "gear", gear: { form: "pulley", teeth: 20, moduleMm: 5 / Math.PI } });
+    expect(wantedFor({ ...whole, findings: [{ part: "p7", teeth: {}, gear: { kind: "pulley", teeth: 20 } }] }, "p7")).toHaveProperty("missing");
     expect(wanted).toMatchObject({
       unit: { maker: "Velbrant", model: "Pressa 40", variant: "four-rib", serial: "VP40-18-2204" },
       gear: { form: "helical", teeth: 41, hand: "right", boreMm: { value: 8.01, u: 0.02 }, boreForm: "cross slot", material: "PA", mate: { teeth: 9 } },
