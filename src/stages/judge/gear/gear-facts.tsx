@@ -58,7 +58,7 @@ export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearVi
           <BevelTeethDrawing teeth={notes.bevelTeeth} /> {notes.bevelTeeth ?? "teeth run?"}
         </KeyButton>
       )}
-      {(kind === "helical" || kind === "worm" || kind === "worm-wheel" || notes.bevelTeeth === "spiral") && (
+      {(kind === "helical" || kind === "worm" || kind === "worm-wheel" || (kind === "bevel" && notes.bevelTeeth === "spiral")) && (
         <KeyButton keyName="D" onPress={() => void noted({ hand: notes.hand === "right" ? "left" : "right" })} label={`Hand: ${notes.hand ?? "not noted"}`}>
           {notes.hand === "left" ? "◂ left hand" : notes.hand === "right" ? "right hand ▸" : "which hand?"}
         </KeyButton>
