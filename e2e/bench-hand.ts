@@ -48,7 +48,7 @@ export class BenchHand {
   async saved(): Promise<void> {
     const waiting = (): string[] => Object.entries(localStorage).flatMap(([k, v]) => (k.startsWith("J-") ? [`${k}: ${v}`] : []));
     await this.page
-      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 15_000 })
+      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 10_000 })
       .catch(async () => {
         const kept = await this.page.evaluate(waiting);
         const says = await this.page.getByRole("alert").allTextContents();

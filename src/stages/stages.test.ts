@@ -6,7 +6,8 @@ import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { pocketsOf } from "./job-view/mat-pockets";
 import { titleOf } from "./job-view/pocket-look";
 import { wantedFor } from "./job-view/wanted-part";
-import { identifyInputOf, meanReadings } from "./judge/gear/gear-readings";
+import { identifyInputOf } from "./judge/gear/gear-questions";
+import { meanReadings } from "./judge/gear/gear-readings";
 import { caseStep, greasePlan, needOf } from "./lube/grease-plan";
 import { lineInWords } from "./rebuild/line-in-words";
 

@@ -37,7 +37,7 @@ import {
 import { addPart, setMending, setServiceNote } from "@/store/mending";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
-import { nameFrom } from "./gear/gear-readings";
+import { nameFrom } from "./gear/naming";
 
 const onPart = { ...onJob, part: ref };
 

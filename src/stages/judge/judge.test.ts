@@ -5,8 +5,8 @@ import type { GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import type { Reading } from "@/core/job/reading";
 import { cataloguePart } from "@/core/match/catalogue/catalogue-part";
-import { nameFrom } from "./gear/gear-readings";
 import { gearView } from "./gear/gear-view";
+import { nameFrom } from "./gear/naming";
 import { asKind, renamed } from "./train/change-mesh";
 import { evidenceOf, fatesOf } from "./why/why-facts";
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
-import { inTime, unreached } from "@/ui/ask-shop";
+import { gaveUp, inTime, unreached } from "@/ui/ask-shop";
 import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { keepDraft } from "./draft-action";
 import { useJob } from "./job-context";
@@ -10,7 +10,7 @@ import { useJob } from "./job-context";
 /** So long a copy that the shop has is still looked at, ms: a page that was on its way while it was saved does not show it yet. */
 const ON_ITS_WAY_MS = 15_000;
 
-/** After so long what the shop did not take is sent again, ms. */
+/** After so long what did not reach the shop is sent again, ms; what was lost without a word is sent again at once. */
 const AGAIN_MS = 4000;
 
 /** So long an answer is waited for, ms. What asks on our behalf may lose a question when a screen is left, and a draft may be sent twice without harm. */
@@ -50,7 +50,7 @@ export function useDraft<T>(field: string, kept: unknown, schema: z.ZodType<T>, 
           () => savedInShop(key, text, blank),
           (e) => {
             // the browser has it meanwhile
-            if (unreached(e) && keptInBrowser(key) === text) timer.current = setTimeout(send, AGAIN_MS);
+            if (unreached(e) && keptInBrowser(key) === text) timer.current = setTimeout(send, gaveUp(e) ? 0 : AGAIN_MS);
           },
         );
       };

@@ -5,11 +5,10 @@ import { measured, measuredInput } from "../../quantity/measured";
 import { degrees, radians } from "../../quantity/units";
 import { pitchConeAngle } from "../cone-angle";
 import { BEVEL_TEETH, type BevelTeeth } from "../gear-kind";
+import { lengthInput } from "./length-input";
 import { overShift, parabolaOf, type ShiftPrior, type ShiftRow, shiftPrior } from "./over-shift";
 import { noneOfThem, type Residual, ranked, residual } from "./ranked";
-import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
-
-const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
+import { PLAIN_SIZES, type ToothSize, weightOf } from "./standard-sizes";
 
 export const bevelInput = z.strictObject({
   kind: z.literal("bevel"),
@@ -24,9 +23,9 @@ export const bevelInput = z.strictObject({
   /** between the shafts, degrees; 90 unless said otherwise */
   shaftAngle: z.number().min(20, "a shaft angle lies between 20 and 160°").max(160, "a shaft angle lies between 20 and 160°").optional(),
   /** across the tips at the large end */
-  tipDiameter: mm("a tip diameter").optional(),
+  tipDiameter: lengthInput("a tip diameter").optional(),
   /** tooth depth at the large end */
-  wholeDepth: mm("a tooth depth").optional(),
+  wholeDepth: lengthInput("a tooth depth").optional(),
   /** angle of the face over the tips against the axis, degrees: a little more than the pitch cone's */
   faceAngle: measuredInput.optional(),
 });
@@ -85,7 +84,7 @@ export function identifyBevel(input: BevelInput): BevelHypothesis[] {
   const face = input.faceAngle === undefined ? undefined : measured(input.faceAngle, U.face);
   const mates = input.mateTeeth == null ? Array.from({ length: 113 }, (_, i) => i + 8) : [input.mateTeeth];
   const form = DEPTHS[input.bevelTeeth ?? "unknown"];
-  const weighed = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH).flatMap((size) =>
+  const weighed = PLAIN_SIZES.flatMap((size) =>
     mates.map((mateTeeth) => {
       const m = size.moduleMm;
       const cone = pitchConeAngle(teeth, mateTeeth, shaftAngle);
@@ -102,8 +101,7 @@ export function identifyBevel(input: BevelInput): BevelHypothesis[] {
       return { size, mateTeeth, cone, coneDistance, x, wanted, log: Math.log(size.prior) + (rows.length ? log : 0) + byDepth + byFace };
     }),
   );
-  const listed = TOOTH_SIZES.reduce((sum, s) => sum + (s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH ? s.prior : 0), 0) * mates.length;
-  return ranked(weighed, 1, noneOfThem(listed, [tip, depth])).map(({ of: w, probability }) => {
+  return ranked(weighed, 1, noneOfThem(weightOf(PLAIN_SIZES) * mates.length, [tip, depth])).map(({ of: w, probability }) => {
     const m = w.size.moduleMm;
     const residuals: Residual[] = [
       ...residual(

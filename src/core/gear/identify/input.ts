@@ -2,28 +2,26 @@ import { z } from "zod";
 import type { Frozen } from "../../frozen";
 import { measuredInput } from "../../quantity/measured";
 import { making } from "../as-made";
+import { lengthFields, lengthInput } from "./length-input";
 import type { Residual } from "./ranked";
 import type { ToothSize } from "./standard-sizes";
-
-const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
-const over = { value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() };
 
 export const identifyInput = z.strictObject({
   kind: z.enum(["spur", "helical"], { error: 'is none of "spur", "helical", "bevel", "worm", "internal"' }),
   teeth: z.int("must be a whole number").min(4, "a gear has 4 teeth or more").max(400, "more than 400 teeth").nullable().optional(),
-  tipDiameter: mm("a tip diameter").optional(),
+  tipDiameter: lengthInput("a tip diameter").optional(),
   /** the tip diameter is what flat jaws showed: short across an odd count */
   acrossFlatJaws: z.boolean().optional(),
-  rootDiameter: mm("a root diameter").optional(),
-  spans: z.array(z.strictObject({ teeth: z.int("must be a whole number").min(1, "a span is over 1 tooth or more").max(60), ...over })).optional(),
+  rootDiameter: lengthInput("a root diameter").optional(),
+  spans: z.array(z.strictObject({ teeth: z.int("must be a whole number").min(1, "a span is over 1 tooth or more").max(60), ...lengthFields })).optional(),
   /** from tip to tip over some pitches, on the sound part of a broken gear */
-  chords: z.array(z.strictObject({ pitches: z.int("must be a whole number").min(1, "a chord is over 1 pitch or more").max(200), ...over })).optional(),
+  chords: z.array(z.strictObject({ pitches: z.int("must be a whole number").min(1, "a chord is over 1 pitch or more").max(200), ...lengthFields })).optional(),
   /** the angle between two sound teeth with so many pitches between them */
   arc: z.strictObject({ pitches: z.int("must be a whole number").min(1).max(400), angle: measuredInput }).optional(),
-  overPins: z.strictObject({ pin: z.number().positive(), ...over }).optional(),
+  overPins: z.strictObject({ pin: z.number().positive(), ...lengthFields }).optional(),
   helixAngle: measuredInput.optional(),
   hand: z.enum(["left", "right"]).optional(),
-  mate: z.strictObject({ teeth: z.int().min(4).max(400), centreDistance: mm("a centre distance") }).optional(),
+  mate: z.strictObject({ teeth: z.int().min(4).max(400), centreDistance: lengthInput("a centre distance") }).optional(),
   /** the tooth of the gear it is known to mesh with, which was named before */
   meshesWith: z.strictObject({ module: z.number().positive(), pressureAngle: z.number(), helixAngle: z.number() }).optional(),
   tipsWorn: z.boolean().optional(),

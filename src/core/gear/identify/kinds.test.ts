@@ -58,10 +58,11 @@ describe("a gear with teeth missing", () => {
 describe("flat jaws across an odd count", () => {
   it("read short; told so, each count is corrected by itself", () => {
     const g = spur(19, 1);
-    const read = gearDimensions(g).tipDiameterMm * flatJawsShare(g);
+    // as it is made, its tips 0.04 low
+    const read = gearDimensions(g).tipDiameterMm * flatJawsShare(g) - 0.04;
     const [first] = identifyGear({ kind: "spur", tipDiameter: { value: read, u: 0.02 }, acrossFlatJaws: true, spans: spansOf(g) }).hypotheses;
     expect(first).toMatchObject({ teeth: 19, module: 1, profileShift: 0 });
-    expect(Math.abs(first?.residuals[0]?.sigmas ?? 9)).toBeLessThan(1.5);
+    expect(first?.residuals[0]?.sigmas).toBeCloseTo(0, 9);
     // not told, it takes the gear for another
     const fooled = identifyGear({ kind: "spur", teeth: 19, tipDiameter: { value: read, u: 0.02 }, spans: spansOf(g) }).hypotheses[0];
     expect(Math.abs(fooled?.residuals[0]?.sigmas ?? 0) > 1 || fooled?.profileShift !== 0).toBe(true);

@@ -1,22 +1,21 @@
 import { z } from "zod";
 import { Fault } from "../../fault";
 import type { Frozen } from "../../frozen";
-import { type Measured, measured, measuredInput } from "../../quantity/measured";
+import { type Measured, measured } from "../../quantity/measured";
 import { betweenPinsOf } from "../../quantity/reading-kinds";
 import { AS_MADE, making, thinnedBy } from "../as-made";
 import { betweenPins, ringTipMm } from "../between-pins";
+import { lengthFields, lengthInput } from "./length-input";
 import { overShift, parabolaOf, type ShiftRow, shiftPrior } from "./over-shift";
 import { noneOfThem, type Residual, ranked, residual } from "./ranked";
-import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
-
-const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
+import { FULL_DEPTH, TOOTH_SIZES, type ToothSize, weightOf } from "./standard-sizes";
 
 export const ringInput = z.strictObject({
   kind: z.literal("internal"),
   teeth: z.int("must be a whole number").min(12, "a ring has 12 teeth or more").max(400),
   /** across the tips, inside */
-  tipDiameter: mm("a tip diameter").optional(),
-  betweenPins: z.strictObject({ pin: z.number().positive(), value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() }).optional(),
+  tipDiameter: lengthInput("a tip diameter").optional(),
+  betweenPins: z.strictObject({ pin: z.number().positive(), ...lengthFields }).optional(),
   making: making.optional(),
 });
 export type RingInput = Frozen<z.infer<typeof ringInput>>;
@@ -52,7 +51,8 @@ export function identifyRing(input: RingInput): RingHypothesis[] {
   if (!tip && !over) throw new Fault("", "there is too little to go on: measure across the tips inside, or between two pins");
   const { tipLow } = AS_MADE[how];
   const at = (size: ToothSize, x: number) => ({ teeth, moduleMm: size.moduleMm, pressureAngleDeg: size.pressureAngleDeg, profileShift: x });
-  const weighed = TOOTH_SIZES.filter((s) => s.addendum === FULL_DEPTH).map((size) => {
+  const sizes = TOOTH_SIZES.filter((s) => s.addendum === FULL_DEPTH);
+  const weighed = sizes.map((size) => {
     const m = size.moduleMm;
     const rows: (ShiftRow & { readonly what: string; readonly read: Measured })[] = [];
     if (tip)
@@ -84,8 +84,7 @@ export function identifyRing(input: RingInput): RingHypothesis[] {
     const { log, x } = overShift(parabolaOf(rows), RING_SHIFTS);
     return { size, rows, x, log: Math.log(size.prior) + log };
   });
-  const listed = TOOTH_SIZES.reduce((sum, s) => sum + (s.addendum === FULL_DEPTH ? s.prior : 0), 0);
-  return ranked(weighed, 1, noneOfThem(listed, [tip, over])).map(({ of: w, probability }) => ({
+  return ranked(weighed, 1, noneOfThem(weightOf(sizes), [tip, over])).map(({ of: w, probability }) => ({
     system: w.size.system,
     module: w.size.moduleMm,
     diametralPitch: w.size.diametralPitch,

@@ -62,5 +62,10 @@ function inch(diametralPitch: number, prior: number): ToothSize[] {
   return INCH_FORMS.map((f) => ({ system: "diametral-pitch", moduleMm: 25.4 / diametralPitch, diametralPitch, ...f, prior: prior * f.prior }));
 }
 
+/** Full-depth teeth of 20°: all that bevels and worms are told apart by. */
+export const PLAIN_SIZES: readonly ToothSize[] = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH);
+
+/** What sizes weigh together before anything was measured. */
+export const weightOf = (sizes: readonly ToothSize[]): number => sizes.reduce((sum, s) => sum + s.prior, 0);
 /** What all standard sizes weigh together. */
-export const STANDARD_WEIGHT = TOOTH_SIZES.reduce((sum, s) => sum + s.prior, 0);
+export const STANDARD_WEIGHT = weightOf(TOOTH_SIZES);

@@ -1,28 +1,25 @@
 import { z } from "zod";
 import { Fault } from "../../fault";
 import type { Frozen } from "../../frozen";
-import { measured, measuredInput } from "../../quantity/measured";
+import { measured } from "../../quantity/measured";
 import { degrees, radians } from "../../quantity/units";
+import { lengthFields, lengthInput } from "./length-input";
 import { overShift, parabolaOf, type ShiftRow, shiftPrior } from "./over-shift";
 import { noneOfThem, type Residual, ranked, residual } from "./ranked";
-import { FULL_DEPTH, TOOTH_SIZES, type ToothSize } from "./standard-sizes";
-
-const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
+import { PLAIN_SIZES, type ToothSize, weightOf } from "./standard-sizes";
 
 export const wormInput = z.strictObject({
   kind: z.literal("worm"),
   /** of the worm */
   starts: z.int("must be a whole number").min(1, "a worm has 1 start or more").max(12),
   /** outside diameter of the worm */
-  tipDiameter: mm("a tip diameter").optional(),
+  tipDiameter: lengthInput("a tip diameter").optional(),
   /** along the worm, from thread to thread over so many threads */
-  axialPitch: z
-    .strictObject({ threads: z.int().min(1).max(40), value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() })
-    .optional(),
+  axialPitch: z.strictObject({ threads: z.int().min(1).max(40), ...lengthFields }).optional(),
   wheelTeeth: z.int("must be a whole number").min(8, "a worm wheel has 8 teeth or more").max(400).nullable().optional(),
   /** of the wheel, in its middle plane */
-  throatDiameter: mm("a throat diameter").optional(),
-  centreDistance: mm("a centre distance").optional(),
+  throatDiameter: lengthInput("a throat diameter").optional(),
+  centreDistance: lengthInput("a centre distance").optional(),
   hand: z.enum(["left", "right"]).optional(),
 });
 export type WormInput = Frozen<z.infer<typeof wormInput>>;
@@ -94,14 +91,12 @@ export function identifyWorm(input: WormInput): WormHypothesis[] {
     const usual = standard === "axial" ? 1 - NORMAL_SHARE : NORMAL_SHARE;
     return { size, standard, m, sinLead, d1, x: shift.x, log: Math.log(size.prior * usual) + shift.log + byPitch + possible };
   };
-  const sizes = TOOTH_SIZES.filter((s) => s.pressureAngleDeg === 20 && s.addendum === FULL_DEPTH);
   const weighed = [
-    ...sizes.map((size) => weigh(size, "axial")),
+    ...PLAIN_SIZES.map((size) => weigh(size, "axial")),
     // at a small lead the two are one
-    ...sizes.map((size) => weigh(size, "normal")).filter((w) => w.sinLead > STEEP && w.sinLead < 0.9),
+    ...PLAIN_SIZES.map((size) => weigh(size, "normal")).filter((w) => w.sinLead > STEEP && w.sinLead < 0.9),
   ];
-  const listed = sizes.reduce((sum, s) => sum + s.prior, 0);
-  return ranked(weighed, 1, noneOfThem(listed, [pitch, throat])).map(({ of: w, probability }) => {
+  return ranked(weighed, 1, noneOfThem(weightOf(PLAIN_SIZES), [pitch, throat])).map(({ of: w, probability }) => {
     const { m } = w;
     const lead = w.d1 === null ? null : degrees(w.standard === "axial" ? Math.atan((input.starts * m) / w.d1) : Math.asin(w.sinLead));
     const residuals: Residual[] = [

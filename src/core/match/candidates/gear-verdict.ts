@@ -121,33 +121,38 @@ function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: 
   return [diameter, handCriterion(wanted.hand, offered.hand)];
 }
 
+/** What is told in a word must be the same word; where one of the two is not known it is settled by looking. */
+function toldAlike<T extends string>(
+  name: string,
+  wanted: T | undefined,
+  offered: T | undefined,
+  says: { readonly same: string; readonly other: string; readonly look: string },
+  alike = wanted === offered,
+): Criterion {
+  const known = wanted !== undefined && offered !== undefined;
+  const verdict = known ? (alike ? "same" : "no") : "settle";
+  return criterion(name, wanted ?? "not noted", offered ?? "not told", "exact", verdict, known ? (alike ? says.same : says.other) : says.look);
+}
+
 /** Straight, spiral and Zerol teeth do not run with one another, and a spiral one only with its hand; any of them belongs to its set. */
 function bevelCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
   const [was, is] = [wanted.bevelTeeth, offered.bevelTeeth];
-  const known = was !== undefined && is !== undefined;
-  const teeth = criterion(
-    "bevel teeth",
-    was ?? "not noted",
-    is ?? "not told",
-    "exact",
-    known ? (was === is ? "same" : "no") : "settle",
-    !known ? "look how its teeth run to settle it" : was === is ? "its teeth run as they did" : `${is} teeth do not run with ${was} ones`,
-  );
+  const teeth = toldAlike("bevel teeth", was, is, {
+    same: "its teeth run as they did",
+    other: `${is} teeth do not run with ${was} ones`,
+    look: "look how its teeth run to settle it",
+  });
   return [teeth, ...(was === "spiral" || is === "spiral" ? [handCriterion(wanted.hand, offered.hand)] : [])];
 }
 
 function profileCriterion(wanted: string | undefined, offered: string | undefined): Criterion {
   const bare = (s: string | undefined): string | undefined => s?.toUpperCase().replace(/[\s-]/g, "");
-  const same = bare(wanted) === bare(offered);
-  const known = wanted !== undefined && offered !== undefined;
-  return criterion(
-    "belt profile",
-    wanted ?? "not noted",
-    offered ?? "not told",
-    "exact",
-    known ? (same ? "same" : "no") : "settle",
-    !known ? "lay the belt into it to settle it" : same ? "made for the same belt" : "another profile of one pitch still wears the belt's flanks away",
-  );
+  const says = {
+    same: "made for the same belt",
+    other: "another profile of one pitch still wears the belt's flanks away",
+    look: "lay the belt into it to settle it",
+  };
+  return toldAlike("belt profile", wanted, offered, says, bare(wanted) === bare(offered));
 }
 
 function faceCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
@@ -178,30 +183,12 @@ function boreCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
   });
 }
 
-function boreFormCriterion(wanted: string | undefined, offered: string | undefined): Criterion {
-  const same = wanted === offered;
-  return criterion(
-    "bore form",
-    wanted ?? "not noted",
-    offered ?? "not told",
-    "exact",
-    same ? "same" : wanted && offered ? "no" : "settle",
-    same ? "it drives as before" : wanted && offered ? "it cannot be driven by this shaft" : "look at the bore to settle it",
-  );
-}
+const boreFormCriterion = (wanted: string | undefined, offered: string | undefined): Criterion =>
+  toldAlike("bore form", wanted, offered, { same: "it drives as before", other: "it cannot be driven by this shaft", look: "look at the bore to settle it" });
 
-function handCriterion(wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion {
-  const hand = wanted === undefined || offered === undefined ? "settle" : wanted === offered ? "same" : "no";
-  return criterion(
-    "hand",
-    wanted ?? "not noted",
-    offered ?? "not told",
-    "exact",
-    hand,
-    hand === "same"
-      ? "leans as its mate asks for"
-      : hand === "no"
-        ? "the wrong hand does not mesh with what it ran with"
-        : "look which way the teeth lean to settle it",
-  );
-}
+const handCriterion = (wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion =>
+  toldAlike("hand", wanted, offered, {
+    same: "leans as its mate asks for",
+    other: "the wrong hand does not mesh with what it ran with",
+    look: "look which way the teeth lean to settle it",
+  });

@@ -8,8 +8,9 @@ import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { soldGear } from "@/core/match/catalogue/part-spec";
 import { betweenPinsOf, insidePinOf, overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
-import { type DoubtedReading, type MeanReading, makingOf, meanReadings, nameFrom, notesOf, type PossibleName } from "./gear-readings";
+import { type MeanReading, makingOf, meanReadings, notesOf } from "./gear-readings";
 import { type MateView, mateView } from "./mate-view";
+import { type DoubtedReading, nameFrom, type PossibleName } from "./naming";
 
 /** A dimension that the bench asks for. */
 export interface AskedReading {
