@@ -73,6 +73,23 @@ const train: TrainInput = {
   ],
 };
 
+/** Sun 20, three planets of 20, ring 60, carrier out, 3 N m at the motor. */
+const planetary = (sun: string, ring: string): TrainInput => ({
+  input: { shaft: "motor", rpm: 100, stallTorqueNm: 3 },
+  meshes: [
+    {
+      id: "p",
+      kind: "planetary",
+      sun: gear(sun, 20, "steel"),
+      ring: gear(ring, 60, "steel"),
+      carrier: { shaft: "out" },
+      planets: 3,
+      planetTeeth: 20,
+      planet: { moduleMm: 1, faceWidthMm: 10, material: "POM" },
+    },
+  ],
+});
+
 describe("the fuse of a train", () => {
   it("is the gear with the highest share of its strength", () => {
     const { gears, says } = findFuse({ train });
@@ -128,21 +145,10 @@ describe("the fuse of a train", () => {
   });
   it("with the sun held, ring in and carrier out, the same tooth forces stand as by the balance of the set", () => {
     // T_ring : T_sun : T_carrier = 60 : 20 : 80; 3 N m at the ring are 1 N m at the sun, a third of that for each planet
+    const set = planetary("frame", "motor");
     const held: TrainInput = {
-      input: { shaft: "motor", rpm: 100, stallTorqueNm: 3 },
-      meshes: [
-        {
-          id: "p",
-          kind: "planetary",
-          sun: gear("frame", 20, "steel"),
-          ring: gear("motor", 60, "steel"),
-          carrier: { shaft: "out" },
-          planets: 3,
-          planetTeeth: 20,
-          planet: { moduleMm: 1, faceWidthMm: 10, material: "POM" },
-        },
-        { id: "m2", kind: "spur", driver: gear("out", 20, "steel"), driven: gear("end", 40, "steel") },
-      ],
+      ...set,
+      meshes: [...set.meshes, { id: "m2", kind: "spur", driver: gear("out", 20, "steel"), driven: gear("end", 40, "steel") }],
     };
     const by = Object.fromEntries(findFuse({ train: held }).gears.map((g) => [`${g.wheel.mesh} ${g.wheel.role}`, g]));
     expect(by["p sun"]?.torqueNm).toBeCloseTo(1 / 3, 9);
@@ -151,21 +157,7 @@ describe("the fuse of a train", () => {
     expect(by["m2 driver"]?.torqueNm).toBeCloseTo(4 * 0.96, 9);
   });
   it("planets share the sun's load; the ring's tooth carries the same force as the sun's", () => {
-    const set: TrainInput = {
-      input: { shaft: "motor", rpm: 100, stallTorqueNm: 3 },
-      meshes: [
-        {
-          id: "p",
-          kind: "planetary",
-          sun: gear("motor", 20, "steel"),
-          ring: gear("frame", 60, "steel"),
-          carrier: { shaft: "out" },
-          planets: 3,
-          planetTeeth: 20,
-          planet: { moduleMm: 1, faceWidthMm: 10, material: "POM" },
-        },
-      ],
-    };
+    const set = planetary("motor", "frame");
     const by = Object.fromEntries(findFuse({ train: set }).gears.map((g) => [g.wheel.role, g]));
     expect(by.sun?.torqueNm).toBeCloseTo(1, 9);
     expect(by.ring?.torqueNm).toBeCloseTo(3, 9);

@@ -1,31 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type Gear, gearDimensions } from "../dimensions";
+import type { Gear } from "../dimensions";
 import { overPins } from "../over-pins";
-import { bestSpanTeeth, spanOver } from "../span-measurement";
+import { spanOver } from "../span-measurement";
 import { identifyGear } from "./identify";
 import type { IdentifyInput } from "./input";
+import { type AsItIs, madeGear, plainGear } from "./made-gear";
 
-const gear = (teeth: number, moduleMm: number, more: Partial<Gear> = {}): Gear => ({
-  teeth,
-  moduleMm,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 0,
-  profileShift: 0,
-  ...more,
-});
-
-/** A gear as it is made, in mm: by how much its spans are thinned and its tips are low. */
-function made(g: Gear, { thinned = 0.05 * Math.sqrt(g.moduleMm), low = 0.04 } = {}): IdentifyInput & { tipDiameter: { value: number; u: number } } {
-  const k = bestSpanTeeth(g);
-  return {
-    kind: g.helixAngleDeg ? "helical" : "spur",
-    teeth: g.teeth,
-    tipDiameter: { value: gearDimensions(g).tipDiameterMm - low, u: 0.03 },
-    spans: [k, k + 2].map((n) => ({ teeth: n, value: spanOver(g, n) - thinned, u: 0.02 })),
-    ...(g.helixAngleDeg ? { helixAngle: { value: g.helixAngleDeg, u: 1.5 } } : {}),
-  };
-}
+const gear = plainGear;
+const made = (g: Gear, asItIs: AsItIs = {}) => madeGear(g, { apart: 2, ...asItIs });
 const first = (input: IdentifyInput) => identifyGear(input).hypotheses[0];
 
 describe("gears as they are really made", () => {

@@ -1,36 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Fault, readWith } from "../../fault";
-import { type Gear, gearDimensions } from "../dimensions";
+import type { Gear } from "../dimensions";
 import { overPins } from "../over-pins";
-import { bestSpanTeeth, spanOver } from "../span-measurement";
 import { identifyGear } from "./identify";
 import { type IdentifyInput, identifyInput } from "./input";
+import { AS_DRAWN, madeGear, plainGear } from "./made-gear";
 
-/** Readings of a gear without backlash and with full tips, as a perfect caliper would give them. */
-function readingsOf(g: Gear): IdentifyInput {
-  const k = bestSpanTeeth(g);
-  return {
-    kind: g.helixAngleDeg ? "helical" : "spur",
-    teeth: g.teeth,
-    tipDiameter: { value: gearDimensions(g).tipDiameterMm, u: 0.03 },
-    spans: [k, k + 1].map((n) => ({ teeth: n, value: spanOver(g, n), u: 0.02 })),
-    ...(g.helixAngleDeg ? { helixAngle: { value: g.helixAngleDeg, u: 1.5 } } : {}),
-  };
-}
-/** The same gear as it is made: teeth thinned, tips a little low. */
-function made(g: Gear, thinned = 0.05 * Math.sqrt(g.moduleMm), low = 0.04): IdentifyInput {
-  const { spans = [], ...rest } = readingsOf(g);
-  return { ...rest, tipDiameter: { value: gearDimensions(g).tipDiameterMm - low, u: 0.03 }, spans: spans.map((s) => ({ ...s, value: s.value - thinned })) };
-}
-const spur = (teeth: number, moduleMm: number, more: Partial<Gear> = {}): Gear => ({
-  teeth,
-  moduleMm,
-  pressureAngleDeg: 20,
-  helixAngleDeg: 0,
-  profileShift: 0,
-  ...more,
-});
+const readingsOf = (g: Gear): IdentifyInput => madeGear(g, AS_DRAWN);
+const made = (g: Gear): IdentifyInput => madeGear(g);
+const spur = plainGear;
 
 describe("naming a gear", () => {
   it("names the example of its description", () => {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { thinnedBy } from "../as-made";
-import { type Gear, gearDimensions } from "../dimensions";
+import type { Gear } from "../dimensions";
 import { pairOf } from "../pair";
 import type { PairGear } from "../pair-gear";
-import { bestSpanTeeth, spanOver } from "../span-measurement";
 import { identifyGear } from "./identify";
+import { madeGear, plainGear } from "./made-gear";
 
 /** The same row of numbers between 0 and 1 at each run. */
 function row(seed: number): () => number {
@@ -18,14 +18,12 @@ const normal = (r: () => number): number => Math.sqrt(-2 * Math.log(1 - r())) * 
 
 /** A gear as it is made and measured, named, as a gear of a pair. */
 function named(g: Gear, hand: "left" | "right", r: () => number): PairGear | null {
-  const k = bestSpanTeeth(g);
   const thinned = thinnedBy(g.moduleMm);
-  const loss = thinned.value + thinned.u * normal(r);
+  const perfect = madeGear(g, { thinned: thinned.value + thinned.u * normal(r), low: 0.08 * r() });
   const [h] = identifyGear({
-    kind: "helical",
-    teeth: g.teeth,
-    tipDiameter: { value: gearDimensions(g).tipDiameterMm - 0.08 * r() + 0.03 * normal(r), u: 0.03 },
-    spans: [k, k + 1].map((n) => ({ teeth: n, value: spanOver(g, n) - loss + 0.02 * normal(r), u: 0.02 })),
+    ...perfect,
+    tipDiameter: { value: perfect.tipDiameter.value + 0.03 * normal(r), u: 0.03 },
+    spans: perfect.spans.map((s) => ({ ...s, value: s.value + 0.02 * normal(r) })),
     helixAngle: { value: g.helixAngleDeg + 1.5 * normal(r), u: 1.5 },
     hand,
   }).hypotheses;
@@ -49,7 +47,7 @@ describe("helical pairs of which both were named", () => {
   const pairs = Array.from({ length: 60 }, () => {
     const m = [0.6, 0.8, 1, 1.25, 1.5][Math.floor(r() * 5)] as number;
     const beta = 10 + Math.floor(r() * 21);
-    const form = (teeth: number, helix = beta): Gear => ({ teeth, moduleMm: m, pressureAngleDeg: 20, helixAngleDeg: helix, profileShift: 0 });
+    const form = (teeth: number, helix = beta): Gear => plainGear(teeth, m, { helixAngleDeg: helix });
     const [z1, z2] = [18 + Math.floor(r() * 14), 30 + Math.floor(r() * 35)];
     return { form, z1, z2, beta, centre: (m * (z1 + z2)) / (2 * Math.cos((beta * Math.PI) / 180)) };
   });
