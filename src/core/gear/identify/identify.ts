@@ -7,6 +7,7 @@ import { doubtsOf, nothingFits } from "./doubts";
 import type { Doubt, Hypothesis, IdentifyInput } from "./input";
 import { type NextReading, nextReading } from "./next-reading";
 import { logSum } from "./normal-distribution";
+import { UNTOLD_HELIX } from "./over-helix";
 import { type Residual, ranked, residual } from "./ranked";
 import { readingsFrom } from "./readings";
 import { slipsIn, type Taken } from "./slips";
@@ -42,7 +43,7 @@ export function identifyGear(input: IdentifyInput): Identification {
     log: 0,
     readings,
     more: 0,
-    helix: input.kind === "helical" ? helixTold(input, { value: 18, u: 10 }) : null,
+    helix: input.kind === "helical" ? helixTold(input, UNTOLD_HELIX) : null,
     withoutArc: false,
   };
   const weighed: Weighed[] = [];

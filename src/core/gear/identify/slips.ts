@@ -1,6 +1,7 @@
 import type { Measured } from "../../quantity/measured";
 import { MM_PER_INCH } from "../../quantity/units";
 import type { IdentifyInput } from "./input";
+import { UNTOLD_HELIX } from "./over-helix";
 import { type Reading, spanReading } from "./readings";
 
 /** A slip of the hand or the eye: what was written down is not what is there. */
@@ -47,8 +48,6 @@ const OFTEN = {
 
 /** A reading that is wrong may show anything near: a tenth of it, and a millimetre at least. */
 const astray = (r: Reading): Reading => ({ ...r, seen: { value: r.seen.value, u: Math.hypot(r.seen.u, Math.max(1, 0.1 * r.seen.value)) } });
-/** A slanted tooth of which nobody knows how much. */
-const SOME_SLANT: Measured = { value: 18, u: 8 };
 const LEAST_LENGTH_MM = 600;
 
 const inMillimetres = (r: Reading): Reading | null =>
@@ -78,8 +77,8 @@ export function slipsIn(input: IdentifyInput, given: Taken): Taken[] {
   if (input.teeth != null)
     for (const [by, often] of OFTEN.count)
       for (const more of [by, -by]) if (input.teeth + more >= 4) but({ sort: "count", key: "teeth", by: more }, often, { more });
-  if (given.helix === null) but({ sort: "slanted", key: "kind" }, OFTEN.slanted, { helix: SOME_SLANT });
-  else if (input.helixAngle !== undefined) but({ sort: "misread", key: "helixAngle" }, OFTEN.misread, { helix: SOME_SLANT });
+  if (given.helix === null) but({ sort: "slanted", key: "kind" }, OFTEN.slanted, { helix: UNTOLD_HELIX });
+  else if (input.helixAngle !== undefined) but({ sort: "misread", key: "helixAngle" }, OFTEN.misread, { helix: UNTOLD_HELIX });
   if (input.arc && input.teeth != null) but({ sort: "misread", key: "arc" }, OFTEN.misread, { withoutArc: true });
   return out;
 }

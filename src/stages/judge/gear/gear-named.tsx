@@ -12,6 +12,7 @@ import type { GearView } from "./gear-view";
 export function GearNamed({ view }: { view: GearView }) {
   const { run } = useJob();
   const { part, kind, gear } = view;
+  const doubted = view.doubts.length > 0 && view.names.length > 0;
   return view.identity ? (
     <p className="says good flex min-h-[52px] items-center text-[22px]">
       Named: {view.identity.teeth} {kind === "worm" ? "starts" : "teeth"}, {sizeOf(view.identity)}, {view.identity.pressureAngleDeg}°
@@ -26,12 +27,12 @@ export function GearNamed({ view }: { view: GearView }) {
   ) : (
     <KeyButton
       keyName=" "
-      look={view.doubts.length ? "warn" : "main"}
+      look={doubted ? "warn" : "main"}
       disabled={!view.names.length}
       onPress={() => void run(acceptName, { part, which: 0 })}
       className="justify-center"
     >
-      {view.doubts.length ? "Accept all the same" : "Accept"}
+      {doubted ? "Accept all the same" : "Accept"}
     </KeyButton>
   );
 }

@@ -7,7 +7,10 @@ export function GearSizes({ view, unit }: { view: GearView; unit: LengthUnit }) 
   if (!view.sizes.length) return <p className="says">Name the gear first: its sizes follow from its numbers.</p>;
   const shown = (mm: number, angle: boolean, sign = false): string => {
     const v = unit === "in" && !angle ? mm / MM_PER_INCH : mm;
-    return `${sign && v > 0 ? "+" : ""}${v.toFixed(angle ? 1 : unit === "in" ? 4 : 2)}`;
+    const figure = v.toFixed(angle ? 1 : unit === "in" ? 4 : 2);
+    // what rounds to nothing has no sign
+    if (Number(figure) === 0) return figure.replace("-", "");
+    return `${sign && v > 0 ? "+" : ""}${figure}`;
   };
   const { making, said } = view.making;
   const thinned = thinnedBy(view.gear?.moduleMm ?? 1, making);
