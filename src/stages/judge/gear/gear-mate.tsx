@@ -90,7 +90,7 @@ export function GearMate({
               label="Backlash"
               value={figures.backlashMm.toFixed(2)}
               unit="mm"
-              from={`± ${(2 * figures.backlashU).toFixed(2)}, a new one on this mate as it is worn`}
+              from={`± ${(2 * figures.backlashU).toFixed(2)}, a new one ${mate.loss ? "on this mate as it is worn" : "on a mate taken as new: it is not measured"}`}
               measured
             />
           </>
