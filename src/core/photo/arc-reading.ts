@@ -26,6 +26,8 @@ interface Laid {
   readonly teeth: number;
   readonly plane: FacePlane;
   readonly strays: Strays;
+  /** minus the logarithm of how likely the faint windows are, that had no say in the laying */
+  readonly faint: number;
   readonly agreement: number;
   readonly own: readonly boolean[];
 }
@@ -40,6 +42,8 @@ const ROUNDS: readonly WindowSpread[] = [
 ];
 /** Nothing is measured better than this, whatever its scatter says: 1.3 % of a pitch, 0.3 % of the tip radius, a third of a pixel. */
 const FLOOR = { phase: 0.08, radius: 0.003, pixels: 0.35 } as const;
+/** Of windows that are faint: the spread of a phase (radians of a tooth) at full strength, and how many have none of the ring's. */
+const FAINT = { phase: 0.15, anywhere: 0.3 } as const;
 /** With fewer teeth the next count is so far off that a ring hardly needs this, and so few windows speak that it can be led astray. */
 const FEWEST_ON_ARC = 10;
 /** Odds (natural logarithm) from which two counts are told apart at all. */
@@ -83,10 +87,15 @@ function laid(p: Planes, start: FacePlane, teeth: number, visible?: Visible): La
   for (let round = 0; ; round++) {
     const track = phaseTrack(p, plane, teeth);
     const own = plainWindows(track);
-    const fit = trackFit(onArc(track, visible ?? atAngle(own)), plane, teeth, ROUNDS[round]);
+    const arc = onArc(track, visible ?? atAngle(own));
+    const fit = trackFit(arc, plane, teeth, ROUNDS[round]);
     if (round === ROUNDS.length - 1) {
       const cosines = fit.strays.phases.filter((v) => !Number.isNaN(v)).map(Math.cos);
-      return { teeth, plane, strays: fit.strays, own, agreement: cosines.reduce((a, b) => a + b, 0) / (cosines.length || 1) };
+      const faint = faintMisfit(
+        fit.strays.all.filter((_, k) => !arc.weights[k]),
+        track.weights.filter((_, k) => !arc.weights[k]),
+      );
+      return { teeth, plane, strays: fit.strays, faint, own, agreement: cosines.reduce((a, b) => a + b, 0) / (cosines.length || 1) };
     }
     plane = fit.plane;
   }
@@ -108,6 +117,22 @@ function misfit(x: Float64Array, sigma: number): number {
   return sum / 2;
 }
 
+/**
+ * The same of the windows that were left out. Where the teeth are only faint (in shadow, on a bench of their own colour) their phases are where the right count says, if
+ * roughly; what lies over a ring has any phase. So each is either near its place, the less so the fainter it is, or anywhere.
+ */
+function faintMisfit(phases: Float64Array, weights: Float64Array): number {
+  let sum = 0;
+  for (let k = 0; k < phases.length; k++) {
+    const sigma = FAINT.phase / Math.max(0.02, weights[k] as number);
+    // wider than this it is flat around the circle
+    if (sigma > 2) continue;
+    const near = Math.exp(-(((phases[k] as number) / sigma) ** 2) / 2) / (sigma * Math.sqrt(2 * Math.PI));
+    sum -= Math.log((1 - FAINT.anywhere) * near + FAINT.anywhere / (2 * Math.PI));
+  }
+  return sum / 3;
+}
+
 /** Counts laid on one arc, each at rest, the likeliest first. */
 interface Compared {
   readonly seen: number;
@@ -127,7 +152,7 @@ function ranked(p: Planes, tries: Iterable<Laid>): Compared["ranked"] {
     ["roots", sigma("roots", radius)],
     ["tips", sigma("tips", radius)],
   ] as const;
-  const loss = (t: Laid): number => perspectiveMisfit(p.whole, t.plane) + sigmas.reduce((sum, [of, s]) => sum + misfit(t.strays[of], s), 0);
+  const loss = (t: Laid): number => perspectiveMisfit(p.whole, t.plane) + t.faint + sigmas.reduce((sum, [of, s]) => sum + misfit(t.strays[of], s), 0);
   return all.map((t) => ({ laid: t, loss: loss(t) })).sort((a, b) => a.loss - b.loss);
 }
 

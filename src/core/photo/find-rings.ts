@@ -44,8 +44,17 @@ const near = (a: FacePlane, b: FacePlane, share: number): boolean =>
 export const inside = (ring: FacePlane, other: FacePlane): boolean => Math.hypot(...toFace(ring, other.centre)) < 0.9;
 
 /** Good enough to look no further. */
-const plain = (r: RingReading): boolean => r.certainty > 0.9 && r.evidence.score > 0.94 && r.evidence.depth > 0.8 && r.evidence.depth < 1.25;
+export const plain = (r: RingReading): boolean => r.certainty > 0.9 && r.evidence.score > 0.94 && r.evidence.depth > 0.8 && r.evidence.depth < 1.25;
 
+/** Sure of itself, most of its places in sight, none of its numbers odd: other places are not searched for a better one, though it may be laid better. */
+const enough = ({ certainty, evidence: e }: RingReading): boolean =>
+  certainty > 0.95 && e.score > 0.85 && e.margin > 0.08 && e.seen > 0.85 && e.standing > 0.6 && e.depth > 0.8 && e.depth < 1.25;
+
+/** A second ring of this share of the first's size leaves open which of the two was meant. */
+export const ANOTHER = 0.75;
+
+/** A rhythm as plain as this is followed at once. */
+const PROMISING = 0.35;
 /** Of this score is a ring that nothing lies over. */
 const NOTHING_OVER_IT = 0.95;
 
@@ -78,25 +87,39 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
   const take = (ring: TrackFit): void => {
     if (ring.score > 0.4 && !read.some((g) => g.teeth === ring.teeth && near(g.plane, ring.plane, 0.02))) read.push(ringReading(middle, ring));
   };
+  // within a plain ring only what is larger is worth a look: its hub, its holes and itself once more are not asked for
+  const settled = (f: FacePlane, larger = 1.1): boolean =>
+    read.some((g) => plain(g) && inside(g.plane, f) && sizeOf(f) < larger * sizeOf(g.plane));
+  const tracks = new Map<RingRhythm, TrackFit>();
+  const track = (r: RingRhythm): TrackFit => {
+    const old = tracks.get(r);
+    if (old) return old;
+    const ring = followed(middle, r.plane, r.teeth, 2);
+    tracks.set(r, ring);
+    if (ring.score > 0.9) take(ring);
+    return ring;
+  };
   const follow = (rings: readonly RingRhythm[], from: number, to: number): void => {
-    const tracks: TrackFit[] = [];
     for (const [i, r] of rings.entries()) {
+      if (settled(r.plane)) continue;
       tell(from + ((to - from) * i) / rings.length / 2, "following the teeth around");
-      const ring = followed(middle, r.plane, r.teeth, 2);
-      tracks.push(ring);
-      if (ring.score > 0.9) take(ring);
+      track(r);
     }
-    if (read.some(plain)) return;
+    // beside a plain gear only another that is about as large is of interest: then nobody knows which was meant
+    const [sure] = read.filter(enough);
+    const left = sure
+      ? rings.filter((r) => !inside(sure.plane, r.plane) && sizeOf(r.plane) > ANOTHER * sizeOf(sure.plane) && r.teeth > 8 && r.plainness > 0.25 && track(r).score < 0.9)
+      : rings;
+    if (sure && left.length === 0) return;
     // none lies still by itself: the best are centred on their rhythm first, then pushed about
-    const slow = [...rings.keys()].sort((a, b) => (tracks[b] as TrackFit).score - (tracks[a] as TrackFit).score).slice(0, 3);
-    for (const [n, i] of slow.entries()) {
+    const slow = [...left].sort((a, b) => track(b).score - track(a).score).slice(0, sure ? 1 : 3);
+    for (const [n, r] of slow.entries()) {
       tell(from + (to - from) * (0.5 + n / slow.length / 2), "following the teeth around");
-      const r = rings[i] as RingRhythm;
       const c = centred(middle, r);
       const again = followed(middle, c.plane, c.teeth, 3);
-      const better = again.score > (tracks[i] as TrackFit).score ? again : (tracks[i] as TrackFit);
+      const better = again.score > track(r).score ? again : track(r);
       take(better.score > 0.45 && better.score < 0.96 ? restless(middle, better) : better);
-      if (read.some(plain)) return;
+      if (read.some(enough)) return;
     }
   };
   // a small ring may sit on a wheel that did not stand out: look around it before it is believed
@@ -115,10 +138,20 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
     return votes;
   };
   tell(0.05, "looking for round things");
-  const rings = silhouettes(small).flatMap((f) => ringRhythms(middle, scaled(f, k), 0.7, 1.3, 2));
-  const start = distinct(rings, 4);
+  const rings: RingRhythm[] = [];
+  for (const face of silhouettes(small).map((f) => scaled(f, k))) {
+    // what stands out is seen at several levels, a little larger or smaller each time: the first one that leads to a plain ring is enough
+    if (settled(face, 1.2)) continue;
+    const found = ringRhythms(middle, face, 0.7, 1.3, 2);
+    rings.push(...found);
+    if (found[0] && found[0].plainness > PROMISING) track(found[0]);
+  }
+  const start = distinct(
+    rings.filter((r) => !settled(r.plane)),
+    4,
+  );
   follow(start, 0.2, 0.45);
-  if (!read.some(plain)) {
+  if (!read.some(enough)) {
     tell(0.45, "looking for centres");
     follow(
       distinct([...rings, ...voted()], 8).filter((r) => !start.includes(r)),
@@ -142,7 +175,9 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
         ? o.certainty * share01(1 - ((r.evidence.score - o.evidence.score) * r.teeth) / 2)
         : 0,
     );
-    return { ...r, certainty: r.certainty * (1 - Math.max(...doubts)) };
+    // the holes of a web repeat as plainly as the teeth of a pinion: of so few nothing is believed while a wheel may lie around them
+    const holes = r.teeth <= 8 && read.some((o) => o.teeth > 3 * r.teeth && o.evidence.score > 0.6 && inside(o.plane, r.plane) && sizeOf(o.plane) > sizeOf(r.plane));
+    return { ...r, certainty: r.certainty * (1 - Math.max(...doubts)) * (holes ? 0.4 : 1) };
   };
   // one that is half seen around a pinion is what was meant too, and is not sure
   const wheel =

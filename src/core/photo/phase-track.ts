@@ -27,52 +27,96 @@ const bandRadii = (teeth: number): number[] => {
 /** Where in the depth of a tooth, from its tip, half of the rhythm's strength is reached: the root's fillet has little. */
 export const ROOT_AT = 0.9;
 
+/** Pieces that a pitch is summed in before windows are laid over them. */
+const BOXES = 4;
+
+/**
+ * The wave of period `per` in a row, as a complex number for each window: what the row and the wave have in common in every box, then the boxes
+ * under a window weighed by Hann's bell. A window is three pitches wide and stands at every pitch: box by box each column is looked at once.
+ */
+function waveInWindows(
+  row: Float32Array,
+  per: number,
+  middles: readonly number[],
+  reach: number,
+  gain: number,
+  at: number,
+  re: Float64Array,
+  im: Float64Array,
+): void {
+  const wide = per / BOXES;
+  const boxes = row.length / wide;
+  const a = new Float64Array(boxes);
+  const b = new Float64Array(boxes);
+  const [cos, sin] = circleOf(per);
+  for (let n = 0, j = 0; n < boxes; n++) {
+    let x = 0;
+    let y = 0;
+    for (let t = (n % BOXES) * wide, end = t + wide; t < end; t++, j++) {
+      const v = row[j] as number;
+      x += v * (cos[t] as number);
+      y -= v * (sin[t] as number);
+    }
+    a[n] = gain * x;
+    b[n] = gain * y;
+  }
+  const bell = bellOf(2 * reach);
+  for (let k = 0; k < middles.length; k++) {
+    let x = 0;
+    let y = 0;
+    for (let t = 0, n = (middles[k] as number) - reach; t < bell.length; t++, n++) {
+      const box = n < 0 ? n + boxes : n >= boxes ? n - boxes : n;
+      x += (bell[t] as number) * (a[box] as number);
+      y += (bell[t] as number) * (b[box] as number);
+    }
+    re[at + k] = x;
+    im[at + k] = y;
+  }
+}
+
+const kept = <T>(make: (n: number) => T): ((n: number) => T) => {
+  const all = new Map<number, T>();
+  return (n) => {
+    const old = all.get(n);
+    if (old !== undefined) return old;
+    const made = make(n);
+    all.set(n, made);
+    return made;
+  };
+};
+const circleOf = kept((n) => [
+  Float64Array.from({ length: n }, (_, j) => Math.cos((2 * Math.PI * j) / n)),
+  Float64Array.from({ length: n }, (_, j) => Math.sin((2 * Math.PI * j) / n)),
+] as const);
+const bellOf = kept((n) => Float64Array.from({ length: n }, (_, j) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (j + 0.5)) / n)));
+
 /**
  * Takes the wave of `teeth` periods in short windows around the ring, in every row across the teeth and every plane of colour. Each row has a
  * phase of its own (a gap is dark here and bright there, a helix leans), but all run ahead or behind together: the first singular vector of
  * rows by windows is what they share.
  */
 export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTrack {
-  const per = Math.max(12, Math.ceil(480 / teeth));
+  const per = BOXES * Math.max(3, Math.ceil(480 / teeth / BOXES));
   const columns = per * teeth;
   const radii = bandRadii(teeth);
   const strip = unrolled(p, plane, radii, columns);
   const windows = Math.max(18, Math.min(96, teeth));
-  const half = Math.round(per * (teeth < 16 ? 1 : 1.5));
+  // the middle of each window, on the edge of a box
+  const middles = Array.from({ length: windows }, (_, k) => Math.round((k * BOXES * teeth) / windows));
+  const reach = BOXES * (teeth < 16 ? 1 : 1.5);
+  const half = (reach * per) / BOXES;
   const waves = [...strip.planes, faceLikeness(strip, Math.min(0.5, toothDepth(teeth)), per)];
   const lines = radii.length * waves.length;
   const re = new Float64Array(lines * windows);
   const im = new Float64Array(lines * windows);
-  const cos = Float64Array.from({ length: per }, (_, j) => Math.cos((2 * Math.PI * j) / per));
-  const sin = Float64Array.from({ length: per }, (_, j) => Math.sin((2 * Math.PI * j) / per));
-  const hann = Float64Array.from({ length: 2 * half + 1 }, (_, j) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (j + 0.5)) / (2 * half + 1)));
-  const energy = new Float64Array(windows);
   for (let c = 0; c < waves.length; c++)
     for (let i = 0; i < radii.length; i++) {
       const row = levelled((waves[c] as Float32Array).subarray(i * columns, (i + 1) * columns), per * 2, c === 3 ? 0.1 : 1.5);
       // what is like the face is a tooth, in light and in shadow: it leads where it speaks at all
-      if (c === 3) for (let j = 0; j < columns; j++) row[j] = 1.3 * (row[j] as number);
-      for (let k = 0; k < windows; k++) {
-        const centre = Math.round((k * columns) / windows);
-        let a = 0;
-        let b = 0;
-        let e = 0;
-        for (let j = -half; j <= half; j++) {
-          const col = (centre + j + columns) % columns;
-          const w = hann[j + half] as number;
-          const v = (row[col] as number) * w;
-          a += v * (cos[col % per] as number);
-          b -= v * (sin[col % per] as number);
-          e += v * (row[col] as number);
-        }
-        const at = (c * radii.length + i) * windows + k;
-        re[at] = a;
-        im[at] = b;
-        energy[k] = (energy[k] as number) + e;
-      }
+      waveInWindows(row, per, middles, reach, c === 3 ? 1.3 : 1, (c * radii.length + i) * windows, re, im);
     }
   const edgesAt = (share: number): Float64Array =>
-    Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, Math.round((k * columns) / windows), half, share));
+    Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, ((middles[k] as number) * per) / BOXES, half, share));
   const edges = edgesAt(0.3);
   const tips = edgesAt(0.8);
   // power iteration from the strongest line
@@ -118,7 +162,7 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   const weights = sizes.map((s) => Math.min(1, s / (usual || 1)));
   return {
     at: teeth,
-    angles: Float64Array.from({ length: windows }, (_, k) => (2 * Math.PI * k) / windows),
+    angles: Float64Array.from(middles, (m) => (2 * Math.PI * m) / (BOXES * teeth)),
     phases: Float64Array.from(ur, (v, k) => Math.atan2(ui[k] as number, v)),
     weights,
     ...rootsSeen(radii, re, im, windows, weights, edges),

@@ -38,54 +38,59 @@ export function checkPicture(p: Picture): void {
     throw new Fault("picture", `${p.width} × ${p.height} pixels are too few to see a tooth: ${SHORTEST_SIDE} at least on the shorter side`);
 }
 
-/** What a picture becomes when its longest side is brought down to `longest`, and which of its pixels make up each pixel then. */
+/** What a picture becomes when its longest side is brought down to `longest`: the size, and where the pixels that make up each column and each row begin. */
 function areas(p: { readonly width: number; readonly height: number }, longest: number) {
   const scale = Math.max(1, Math.max(p.width, p.height) / longest);
   const width = Math.max(1, Math.floor(p.width / scale));
   const height = Math.max(1, Math.floor(p.height / scale));
-  const from = (i: number): number => Math.floor(i * scale);
-  const each = (work: (to: number, x0: number, x1: number, y0: number, y1: number) => void): void => {
-    for (let y = 0; y < height; y++) {
-      const [y0, y1] = [from(y), Math.max(from(y) + 1, from(y + 1))];
-      for (let x = 0; x < width; x++) work(y * width + x, from(x), Math.max(from(x) + 1, from(x + 1)), y0, y1);
-    }
-  };
-  return { width, height, scale, each };
+  // floor(i · scale) is never twice the same, as scale is 1 at least
+  const begin = (n: number): Int32Array => Int32Array.from({ length: n + 1 }, (_, i) => Math.floor(i * scale));
+  return { width, height, scale, xs: begin(width), ys: begin(height) };
 }
 
 /** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
 export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
   const { data } = p;
-  const { width, height, scale, each } = areas(p, longest);
+  const { width, height, scale, xs, ys } = areas(p, longest);
   const [light, red, yellow] = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)];
-  each((to, x0, x1, y0, y1) => {
-    let r = 0;
-    let g = 0;
-    let b = 0;
-    for (let v = y0; v < y1; v++)
-      for (let i = (v * p.width + x0) * 4, end = i + (x1 - x0) * 4; i < end; i += 4) {
-        r += data[i] as number;
-        g += data[i + 1] as number;
-        b += data[i + 2] as number;
-      }
-    const n = (x1 - x0) * (y1 - y0);
-    light[to] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
-    red[to] = (r - g) / n;
-    yellow[to] = ((r + g) / 2 - b) / n;
-  });
+  for (let y = 0, to = 0; y < height; y++) {
+    const [y0, y1] = [ys[y] as number, ys[y + 1] as number];
+    for (let x = 0; x < width; x++, to++) {
+      const x0 = xs[x] as number;
+      const x1 = xs[x + 1] as number;
+      let r = 0;
+      let g = 0;
+      let b = 0;
+      for (let v = y0; v < y1; v++)
+        for (let i = (v * p.width + x0) * 4, end = i + (x1 - x0) * 4; i < end; i += 4) {
+          r += data[i] as number;
+          g += data[i + 1] as number;
+          b += data[i + 2] as number;
+        }
+      const n = (x1 - x0) * (y1 - y0);
+      light[to] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
+      red[to] = (r - g) / n;
+      yellow[to] = ((r + g) / 2 - b) / n;
+    }
+  }
   return { width, height, planes: [light, red, yellow], whole: wholeAt(wholeOf(p), scale) };
 }
 
 /** Brought down to `longest` by averaging whole areas. */
 export function reduced(p: Planes, longest: number): Planes {
-  const { width, height, scale, each } = areas(p, longest);
+  const { width, height, scale, xs, ys } = areas(p, longest);
   const one = (from: Float32Array): Float32Array => {
     const out = new Float32Array(width * height);
-    each((to, x0, x1, y0, y1) => {
-      let sum = 0;
-      for (let v = y0; v < y1; v++) for (let i = v * p.width + x0, end = i + x1 - x0; i < end; i++) sum += from[i] as number;
-      out[to] = sum / ((x1 - x0) * (y1 - y0));
-    });
+    for (let y = 0, to = 0; y < height; y++) {
+      const [y0, y1] = [ys[y] as number, ys[y + 1] as number];
+      for (let x = 0; x < width; x++, to++) {
+        const x0 = xs[x] as number;
+        const x1 = xs[x + 1] as number;
+        let sum = 0;
+        for (let v = y0; v < y1; v++) for (let i = v * p.width + x0, end = i + x1 - x0; i < end; i++) sum += from[i] as number;
+        out[to] = sum / ((x1 - x0) * (y1 - y0));
+      }
+    }
     return out;
   };
   return { width, height, planes: [one(p.planes[0]), one(p.planes[1]), one(p.planes[2])], whole: wholeAt(p.whole, scale) };

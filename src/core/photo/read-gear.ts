@@ -1,6 +1,6 @@
 import { runsOf } from "../judge/tooth-marks";
 import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
-import { inside, type Progress, restless, ringReadings } from "./find-rings";
+import { ANOTHER, inside, type Progress, plain, restless, ringReadings } from "./find-rings";
 import { checkPicture, cutOut, type Picture, planesOf } from "./picture";
 import { type RingReading, ringReading, seenInPart, weighedByPart } from "./ring-reading";
 import { followed } from "./track-fit";
@@ -36,6 +36,9 @@ export interface PictureReading {
 export const SURE = 0.5;
 /** Longest side in which teeth are followed, pixels. */
 const MIDDLE = 800;
+/** A ring of few teeth that is this small a share of the picture may sit on a wheel that does not stand out: it is not believed before it is seen from nearer. */
+const FAR = 0.06;
+const PINION = 20;
 
 /**
  * Reads a gear from a photograph: finds its ring of teeth, undoes the tilt, counts, and judges every tooth and itself. How: docs/reading-a-gear.md.
@@ -48,7 +51,7 @@ export function readGear(picture: Picture, options: { readonly mmPerPx?: number;
   const tell = options.tell ?? (() => undefined);
   tell(0, "looking at the whole picture");
   const longest = Math.max(picture.width, picture.height);
-  let rings = readAt(picture, 0, 0, (share, says) => tell(share * 0.8, says));
+  let rings = readWhole(picture, (share, says) => tell(share * 0.8, says));
   // a gear that is small in the picture is looked at again from nearby
   const first = rings[0];
   const reach = first ? 2.8 * axesOf(first.plane).long : longest;
@@ -57,21 +60,34 @@ export function readGear(picture: Picture, options: { readonly mmPerPx?: number;
     const side = Math.max(64, Math.round(reach));
     const x = Math.round(Math.max(0, Math.min(picture.width - side, first.plane.centre[0] - side / 2)));
     const y = Math.round(Math.max(0, Math.min(picture.height - side, first.plane.centre[1] - side / 2)));
-    const closer = readAt(cutOut(picture, x, y, side, side), x, y, (share, says) => tell(0.8 + share * 0.2, says));
+    const closer = closerLook(cutOut(picture, x, y, side, side), x, y, first, (share, says) => tell(0.8 + share * 0.2, says));
     const best = closer[0];
     if (best && best.certainty >= first.certainty) rings = [best, ...closer.slice(1), ...rings.filter((r) => !sameRing(r, best))];
   }
+  rings = rings.map((r) => (r.teeth <= PINION && axesOf(r.plane).long < FAR * longest ? { ...r, certainty: r.certainty * 0.45 } : r));
   return { answer: answerFrom(rings, options.mmPerPx), rings };
 }
 
 const sameRing = (a: RingReading, b: RingReading): boolean =>
   Math.hypot(a.plane.centre[0] - b.plane.centre[0], a.plane.centre[1] - b.plane.centre[1]) < 0.3 * sizeOf(b.plane);
 
-/** The rings of a picture or of a piece of one that lies at x, y. */
-function readAt(piece: Picture, x: number, y: number, tell: Progress): RingReading[] {
+/** A piece of the picture around a ring that was found: followed on from where it was, if it lay plainly there; otherwise searched like any picture. */
+function closerLook(piece: Picture, x: number, y: number, found: RingReading, tell: Progress): RingReading[] {
   const middle = planesOf(piece, MIDDLE);
   const k = piece.width / middle.width;
-  return ringReadings(middle, tell).map((r) => ({ ...r, plane: moved(scaled(r.plane, k), x, y) }));
+  const back = (r: RingReading): RingReading => ({ ...r, plane: moved(scaled(r.plane, k), x, y) });
+  if (plain(found)) {
+    const again = back(ringReading(middle, followed(middle, scaled(moved(found.plane, -x, -y), 1 / k), found.teeth, 2)));
+    if (plain(again) && again.teeth === found.teeth) return [again];
+  }
+  return ringReadings(middle, tell).map(back);
+}
+
+/** The rings of a whole picture. */
+function readWhole(picture: Picture, tell: Progress): RingReading[] {
+  const middle = planesOf(picture, MIDDLE);
+  const k = picture.width / middle.width;
+  return ringReadings(middle, tell).map((r) => ({ ...r, plane: scaled(r.plane, k) }));
 }
 
 /** How a ring is laid: `exactly` keeps the count that is given; `settle` looks a little around the place, as after a hand has let go. */
@@ -95,6 +111,10 @@ export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, h
 
 const round = (x: number, n: number): number => Math.round(x * 10 ** n) / 10 ** n;
 
+/** Is it a gear for certain, whatever its count? */
+const isGear = ({ certainty, teeth, evidence: e }: RingReading): boolean =>
+  certainty > 0.6 || (teeth > 16 && e.score > 0.74 && e.seen > 0.9 && e.standing > 0.8 && e.separation > 0.15);
+
 /** The rings as an answer. */
 export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): GearReading {
   const first = rings[0];
@@ -110,9 +130,7 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
     tipDiameter: null,
   };
   if (!first) return { ...none, says: "There is no ring of teeth in this picture." };
-  const second = rings.find(
-    (r) => r !== first && r.certainty > 0.6 && r.teeth > 8 && !inside(first.plane, r.plane) && sizeOf(r.plane) > 0.75 * sizeOf(first.plane),
-  );
+  const second = rings.find((r) => r !== first && r.teeth > 8 && isGear(r) && !inside(first.plane, r.plane) && sizeOf(r.plane) > ANOTHER * sizeOf(first.plane));
   const candidates = rings
     .filter((r, i) => (r.certainty > 0.02 || r.evidence.score > 0.7 || seenInPart(r)) && rings.findIndex((o) => o.teeth === r.teeth) === i)
     .slice(0, 3)

@@ -15,6 +15,8 @@ export interface RingReading {
   readonly evidence: RingEvidence;
   /** 0 to 1: how likely the count is the gear's */
   readonly certainty: number;
+  /** the count that comes nearest, where it lies best */
+  readonly rival?: { readonly teeth: number; readonly plane: FacePlane };
 }
 
 /** What speaks for a ring, each as a number that a test can look at. */
@@ -43,8 +45,11 @@ export interface RingEvidence {
 export function certaintyOf(e: RingEvidence, teeth: number): number {
   // a few teeth are soon found in anything
   const rhythm = share01((e.score - 0.66 - Math.min(0.12, 0.03 * Math.max(0, 14 - teeth))) / 0.2);
-  const margin = share01((e.margin - 0.02) / 0.08);
-  const depth = share01(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2) / 0.35);
+  // one tooth of eleven is so much that the right count wins by far; six holes of a web are soon taken for six teeth
+  const margin = share01((e.margin - 0.02 - 0.08 * share01((16 - teeth) / 6) - (teeth <= 8 ? 0.15 : 0)) / 0.08);
+  // blur and a bench of the gear's own colour hide where teeth end: where many teeth all agree on one count, their depth need not be plain
+  const slack = 0.3 * share01((teeth - 16) / 10) * share01((e.score - 0.85) / 0.06) * share01((e.margin - 0.08) / 0.06) * share01((e.seen - 0.85) / 0.1);
+  const depth = share01(1 - (Math.abs(Math.log(Math.max(0.05, e.depth))) - 0.2 - slack) / 0.35);
   const seen = share01((e.seen - 0.45) / 0.35);
   const standing = share01((e.standing - 0.35) / 0.25);
   const outside = teeth <= 8 ? share01((0.5 - e.beyond) / 0.15) : 1;
@@ -113,20 +118,36 @@ export const seenInPart = ({ evidence: { arc } }: RingReading): boolean => arc !
 /** Of this score is a ring that agrees all around; under this one, only a part of it does. */
 export const WHOLE = 0.9;
 const HALF = 0.8;
+/** By this much a count wins over its neighbours where there is nothing to be said for them. */
+const PLAINLY = 0.2;
+/** What is left of a part's certainty where the whole says another count. */
+const CONTRADICTS = 0.75;
 
 /**
  * A ring after the part of it that is plainly seen has had its say. The part may be surer of the count; it may tell it from another and find the other likelier, and
  * then the whole was led astray by what lies over it; or nothing plain is found in a ring that does not agree all around: its count is half as certain.
  */
 export function weighedByPart(p: Planes, whole: RingReading): RingReading {
-  const part = partReading(p, whole);
+  let part = partReading(p, whole);
+  // a few windows that something lies over can make another count agree better on the whole, and yet all the plain ones stand exactly where the right one has them
+  if (whole.rival && whole.evidence.margin < PLAINLY && !(part?.evidence.arc && part.evidence.arc.agreement > AGREES)) {
+    const other = partReading(p, { ...whole, ...whole.rival });
+    if (other?.evidence.arc && other.evidence.arc.agreement > AGREES) part = other;
+  }
   const arc = part?.evidence.arc;
   if (!part || !arc) return whole;
-  const same = part.teeth === whole.teeth;
-  if (same ? part.certainty >= whole.certainty : arc.odds > TOLD_APART) return part;
-  const { score } = whole.evidence;
-  const borneOut = same && (score > WHOLE || (arc.agreement > AGREES && (arc.odds > TOLD_APART || score > HALF)));
-  return borneOut ? whole : { ...whole, certainty: whole.certainty / 2 };
+  const { score, margin } = whole.evidence;
+  if (part.teeth !== whole.teeth) {
+    if (arc.odds > TOLD_APART) return { ...part, certainty: part.certainty * CONTRADICTS };
+    return score > WHOLE && margin > PLAINLY ? whole : { ...whole, certainty: whole.certainty / 2 };
+  }
+  // what the part tells of the neighbours is added to what the whole does
+  const told = arc.agreement > AGREES && arc.odds > TOLD_APART;
+  const certainty = told ? certaintyOf({ ...whole.evidence, margin: margin + 0.02 * (arc.odds - TOLD_APART) }, whole.teeth) : whole.certainty;
+  // of the two the part knows which places something lies over
+  if (told || part.certainty >= certainty) return { ...part, certainty: Math.max(part.certainty, certainty) };
+  const borneOut = score > WHOLE || (arc.agreement > AGREES && score > HALF);
+  return borneOut ? whole : { ...whole, certainty: certainty / 2 };
 }
 
 /**
@@ -155,5 +176,6 @@ export function ringReading(p: Planes, from: TrackFit, exactly = false): RingRea
     slots,
     evidence,
     certainty: certaintyOf(evidence, best.teeth),
+    ...(others[0] && { rival: { teeth: others[0].teeth, plane: others[0].plane } }),
   };
 }

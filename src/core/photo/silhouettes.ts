@@ -1,4 +1,4 @@
-import { type FacePlane, faceFromAxes } from "./face-plane";
+import { type FacePlane, faceFromAxes, sizeOf } from "./face-plane";
 import { leastSquares } from "./least-squares";
 import type { Planes } from "./picture";
 
@@ -40,35 +40,25 @@ const surface = (u: number, v: number): number[] => [1, u, v, u * u, u * v, v * 
 
 /** Distance of every pixel of a mask to the nearest pixel outside it, in pixels (two passes with steps of 1 and √2). */
 function depthInside(mask: Uint8Array, w: number, h: number): Float32Array {
-  const d = new Float32Array(w * h);
-  const step = (i: number, from: number, by: number): void => {
-    d[i] = Math.min(d[i] as number, (d[from] as number) + by);
+  // a frame as deep as can be stands around: the picture's edge is not an edge of the thing
+  const wide = w + 2;
+  const d = new Float32Array(wide * (h + 2)).fill(1e6);
+  for (let y = 0; y < h; y++) for (let x = 0; x < w; x++) if (!mask[y * w + x]) d[(y + 1) * wide + x + 1] = 0;
+  const pass = (from: number, to: number, by: number): void => {
+    for (let y = from; y !== to + by; y += by)
+      for (let n = 0, i = y * wide + (by > 0 ? 1 : w); n < w; n++, i += by) {
+        const own = d[i] as number;
+        if (own === 0) continue;
+        const straight = Math.min(d[i - by] as number, d[i - by * wide] as number) + 1;
+        const slant = Math.min(d[i - by * wide - 1] as number, d[i - by * wide + 1] as number) + Math.SQRT2;
+        d[i] = Math.min(own, straight, slant);
+      }
   };
-  for (let y = 0; y < h; y++)
-    for (let x = 0; x < w; x++) {
-      const i = y * w + x;
-      if (!mask[i]) continue;
-      d[i] = 1e6;
-      // the picture's edge is not an edge of the thing
-      if (x > 0) step(i, i - 1, 1);
-      if (y > 0) {
-        step(i, i - w, 1);
-        if (x > 0) step(i, i - w - 1, Math.SQRT2);
-        if (x < w - 1) step(i, i - w + 1, Math.SQRT2);
-      }
-    }
-  for (let y = h - 1; y >= 0; y--)
-    for (let x = w - 1; x >= 0; x--) {
-      const i = y * w + x;
-      if (!mask[i]) continue;
-      if (x < w - 1) step(i, i + 1, 1);
-      if (y < h - 1) {
-        step(i, i + w, 1);
-        if (x < w - 1) step(i, i + w + 1, Math.SQRT2);
-        if (x > 0) step(i, i + w - 1, Math.SQRT2);
-      }
-    }
-  return d;
+  pass(1, h, 1);
+  pass(h, 1, -1);
+  const out = new Float32Array(w * h);
+  for (let y = 0; y < h; y++) out.set(d.subarray((y + 1) * wide + 1, (y + 1) * wide + 1 + w), y * w);
+  return out;
 }
 
 /** What of a mask hangs together with the seeds. */
@@ -112,6 +102,7 @@ function filled(mask: Uint8Array, w: number, h: number): Uint8Array {
  * with what hangs together around it after thin things (screws, shadows' ends) are worn away. By colour alone too, so that a shadow does not count.
  *
  * @param p a small picture
+ * @returns those that were seen at several levels, and large ones, first
  */
 export function silhouettes(p: Planes): FacePlane[] {
   const { width: w, height: h } = p;
@@ -140,19 +131,19 @@ export function silhouettes(p: Planes): FacePlane[] {
       }
     }
   }
-  const kept: FacePlane[] = [];
-  for (const f of out)
-    if (
-      f.a[0] < 0.8 * Math.max(w, h) &&
-      !kept.some(
-        (g) =>
-          Math.hypot(g.centre[0] - f.centre[0], g.centre[1] - f.centre[1]) < 0.03 * f.a[0] &&
-          Math.abs(g.a[0] / f.a[0] - 1) < 0.05 &&
-          Math.abs(g.a[2] / f.a[2] - 1) < 0.05,
-      )
-    )
-      kept.push(f);
-  return kept;
+  const kept: { readonly face: FacePlane; times: number }[] = [];
+  for (const f of out) {
+    if (f.a[0] >= 0.8 * Math.max(w, h)) continue;
+    const same = kept.find(
+      ({ face: g }) =>
+        Math.hypot(g.centre[0] - f.centre[0], g.centre[1] - f.centre[1]) < 0.03 * f.a[0] &&
+        Math.abs(g.a[0] / f.a[0] - 1) < 0.05 &&
+        Math.abs(g.a[2] / f.a[2] - 1) < 0.05,
+    );
+    if (same) same.times++;
+    else kept.push({ face: f, times: 1 });
+  }
+  return kept.sort((a, b) => b.times * sizeOf(b.face) - a.times * sizeOf(a.face)).map((k) => k.face);
 }
 
 /** The ellipse with a mask's area moments, its axes longer by `grow`. */

@@ -272,21 +272,27 @@ function likeTeeth(planes: readonly Float32Array[], columns: number, rows: reado
     return patch;
   });
   const enough = Math.max(5, Math.min(12, Math.round(teeth / 3)));
+  // a patch without a place outside the picture
+  const complete = patches.map((patch) => !patch.includes(Number.NaN));
   return Float64Array.from(patches, (patch, k) => {
     const seen: Float32Array[] = [];
     for (let d = 1; d <= teeth / 2 && seen.length < enough; d++)
       for (const j of d * 2 === teeth ? [(k + d) % teeth] : [(k + d) % teeth, (k - d + teeth) % teeth])
-        if ((fills[j] as number) > 0.5 && !(patches[j] as Float32Array).some(Number.isNaN)) seen.push(patches[j] as Float32Array);
-    // part of it is outside the picture
-    if (patch.some(Number.isNaN)) return Number.NaN;
+        if ((fills[j] as number) > 0.5 && complete[j]) seen.push(patches[j] as Float32Array);
+    if (!complete[k]) return Number.NaN;
     if (seen.length < 2) return 0;
     let ab = 0;
     let aa = 0;
     let bb = 0;
     const values = new Float64Array(seen.length);
     for (let i = 0; i < size; i++) {
-      for (let j = 0; j < seen.length; j++) values[j] = (seen[j] as Float32Array)[i] as number;
-      values.sort();
+      // put in order as they come: there are a dozen at most
+      for (let j = 0; j < seen.length; j++) {
+        const v = (seen[j] as Float32Array)[i] as number;
+        let at = j;
+        for (; at > 0 && (values[at - 1] as number) > v; at--) values[at] = values[at - 1] as number;
+        values[at] = v;
+      }
       const usual = ((values[(seen.length - 1) >> 1] ?? 0) + (values[seen.length >> 1] ?? 0)) / 2;
       const own = patch[i] as number;
       ab += own * usual;

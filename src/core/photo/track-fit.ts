@@ -17,6 +17,8 @@ export interface TrackFit {
 /** What is left over in each window after a fit: of the phase in radians of a tooth, of root and tip in tip radii; NaN where nothing was seen. */
 export interface Strays {
   readonly phases: Float64Array;
+  /** the phases of all windows, also of those that had no say */
+  readonly all: Float64Array;
   readonly roots: Float64Array;
   readonly tips: Float64Array;
 }
@@ -118,7 +120,6 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
     const [q0, q1] = [(goal[6] as number) - (from[6] as number), (goal[7] as number) - (from[7] as number)];
     m[60] = (m[60] as number) + qq[0];
     m[61] = qq[1];
-    m[69] = qq[1];
     m[70] = (m[70] as number) + qq[2];
     b[6] = qq[0] * q0 + qq[1] * q1;
     b[7] = qq[1] * q0 + qq[2] * q1;
@@ -126,7 +127,8 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
       for (let i = first; i <= last; i++) {
         const wi = w * (row[i] as number);
         b[i] = (b[i] as number) + wi * r;
-        for (let j = first; j <= last; j++) m[9 * i + j] = (m[9 * i + j] as number) + wi * (row[j] as number);
+        // one half: the other is its mirror
+        for (let j = i; j <= last; j++) m[9 * i + j] = (m[9 * i + j] as number) + wi * (row[j] as number);
       }
     };
     for (let k = 0; k < n; k++) {
@@ -159,6 +161,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
       const q = tip - circleAt(from, k, 8);
       add(1, 8, q, 1 / sigma ** 2 / (1 + (q / sigma) ** 2));
     }
+    for (let i = 1; i < 9; i++) for (let j = 0; j < i; j++) m[9 * i + j] = m[9 * j + i] as number;
     const step = solved(m, b);
     return step.map((v, i) => v + (from[i] as number));
   };
@@ -186,8 +189,10 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
     if (!best || s.score > best.score) best = { x, ...s };
   }
   const { x, ...rest } = best as { x: Moves; agreement: number; score: number };
+  const all = Float64Array.from(phases, (phi, k) => wrapped(phi - ahead(x, k)));
   const strays = {
-    phases: Float64Array.from(phases, (phi, k) => (weights[k] ? wrapped(phi - ahead(x, k)) : Number.NaN)),
+    all,
+    phases: all.map((phi, k) => (weights[k] ? phi : Number.NaN)),
     roots: Float64Array.from(roots, (r, k) => (rootWeights[k] ? r - circleAt(x, k, 5) : Number.NaN)),
     tips: Float64Array.from(tips, (t, k) => t - circleAt(x, k, 8)),
   };
