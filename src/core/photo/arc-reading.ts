@@ -202,6 +202,8 @@ export function arcReading(p: Planes, from: Laying): ArcReading | null {
   for (const { laid: rival } of found.ranked.slice(1, 3)) {
     if (odds < TOLD_APART) break;
     const again = compared(p, rival, 1);
+    // from where it lies not even the plain windows agree on anything: that is no other reading
+    if ((again.ranked[0] as Compared["ranked"][number]).laid.agreement < AGREES) continue;
     odds = again.ranked[0]?.laid.teeth === best.teeth ? Math.min(odds, oddsOf(again)) : 0;
   }
   return {
