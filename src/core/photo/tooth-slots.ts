@@ -31,6 +31,8 @@ export interface ToothSlots {
   readonly beyond: number;
 }
 
+/** With this share of a place of a colour that is neither gear nor bench, something lies on it. */
+const FOREIGN = 0.12;
 /** Columns a tooth is looked at in. */
 const PER = 24;
 
@@ -111,7 +113,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
   const trusts = Float64Array.from(contrast, (_, k) => share01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
   // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
   const form = Math.max(0.45, median(alike) - 0.32);
-  const foreign = unlikeBoth(strip, { tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) }, fills, shift, q);
+  const foreign = foreignShares(strip, { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) }, fills, shift, q);
   const covered = coveredFeet(
     strip,
     { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },
@@ -135,7 +137,9 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
         : (trust > 0.4 && filled < 0.5) || (trust > 0.15 && filled < 0.2)
           ? a < 0.85
           : trust * byColour + (1 - 0.25 * trust) * byForm < 0;
-    if (told) return { state: foreign[k] || covered[k] ? "hidden" : "missing", angle, filled, alike: a };
+    // as much gear as a whole tooth has, in a form that is a tooth's by half: its light is its own, or something grey lies on it
+    const unclear = filled > 0.68 && a > 0.3;
+    if (told) return { state: (foreign[k] as number) > FOREIGN || covered[k] || unclear ? "hidden" : "missing", angle, filled, alike: a };
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });
@@ -208,16 +212,16 @@ function coveredFeet(
 }
 
 /**
- * Places whose colour can be neither the gear's nor that of the gaps around it nor the bench's, in any light from deep shadow to a little brighter than both, nor a
- * blend of two of them: something else lies there.
+ * How much of each place has a colour that can be neither the gear's nor that of the gaps around it nor the bench's, in any light from deep shadow to a little brighter
+ * than both, nor a blend of two of them: something else lies there. All of it, where the place is so on the whole.
  */
-function unlikeBoth(
+function foreignShares(
   s: Strip,
-  rowsOf: { readonly tooth: readonly number[]; readonly gap: readonly number[]; readonly outside: readonly number[] },
+  rowsOf: { readonly foot: readonly number[]; readonly tooth: readonly number[]; readonly gap: readonly number[]; readonly outside: readonly number[] },
   fills: Float64Array,
   shift: number,
   q: number,
-): boolean[] {
+): number[] {
   const teeth = fills.length;
   const colour = (rows: readonly number[], at: number): number[] => s.planes.map((p) => meanOver(s, p, rows, at - q, at + q));
   const own = Array.from(fills, (_, k) => colour(rowsOf.tooth, k * PER + shift));
@@ -230,7 +234,19 @@ function unlikeBoth(
     const walls = usual([2, 3, 4, 5].flatMap((d) => [gaps[(k + d) % teeth] as number[], gaps[(k - d - 1 + 2 * teeth) % teeth] as number[]]));
     // between teeth the gear's own wall may hide the bench, that is seen where a tooth is gone
     const bench = usual([0, 1, 2, 3].flatMap((d) => [outside[(k + d) % teeth] as number[], outside[(k - d + teeth) % teeth] as number[]]));
-    return Math.min(offBlend(mine, gear, walls), offBlend(mine, gear, bench), offBlend(mine, walls, bench)) > 20;
+    const off = (v: readonly number[]): number => Math.min(offBlend(v, gear, walls), offBlend(v, gear, bench), offBlend(v, walls, bench));
+    if (off(mine) > 20) return 1;
+    let foreign = 0;
+    let n = 0;
+    for (const i of [...rowsOf.foot, ...rowsOf.tooth])
+      for (let j = -PER / 2; j < PER / 2; j += 2) {
+        const col = (((k * PER + shift + j) % s.columns) + s.columns) % s.columns;
+        const v = s.planes.map((p) => p[i * s.columns + col] as number);
+        if (Number.isNaN(v[0])) continue;
+        n++;
+        if (off(v) > 20) foreign++;
+      }
+    return n ? foreign / n : 0;
   });
 }
 
