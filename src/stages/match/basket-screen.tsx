@@ -78,6 +78,16 @@ export function BasketScreen({
                 </span>
               )}
             </div>
+            {search?.state === "found" && search.again && (
+              <div className="flex items-center gap-3 py-1">
+                <p className="says grow text-[20px]">
+                  Stopped before it was proven: a complete set may cost up to {money(basket?.answer.upTo ?? 0, currency)} less.
+                </p>
+                <KeyButton keyName="Z" className="small" onPress={search.again}>
+                  Look again
+                </KeyButton>
+              </div>
+            )}
             <div className="min-h-0 flex-1 overflow-y-auto">
               <BasketLines basket={set} names={names} money={(n) => money(n, currency)} />
               <h3 className="pt-2 text-[20px]">What goes where</h3>

@@ -10,13 +10,13 @@ export interface BasketQuestion {
   /** where the solver's WebAssembly is */
   readonly wasm: string;
 }
-export type BasketTold = { readonly says: string } | { readonly found: FoundBasket } | { readonly fault: string };
+export type BasketTold = { readonly says: string } | { readonly soFar: FoundBasket } | { readonly found: FoundBasket } | { readonly fault: string };
 
 export type BasketSearch =
-  | { readonly state: "searching"; readonly says: string; readonly stop: () => void }
+  | { readonly state: "searching"; readonly says: string; readonly stop: () => void; readonly soFar?: FoundBasket }
   | { readonly state: "stopped"; readonly again: () => void }
   | { readonly state: "failed"; readonly says: string; readonly again: () => void }
-  | { readonly state: "found"; readonly found: FoundBasket };
+  | { readonly state: "found"; readonly found: FoundBasket; readonly again?: () => void };
 
 /** What was found last, so that going to the quote and back does not search again. */
 let last: { readonly key: string; readonly found: FoundBasket } | undefined;
@@ -26,6 +26,8 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
   const key = input && JSON.stringify(input);
   const [state, setState] = useState<{ readonly key: string | null; readonly told: BasketTold | "stopped" | null }>({ key: null, told: null });
   const [attempt, setAttempt] = useState(0);
+  // a complete set that a long search had on its way: what is left when it is stopped
+  const [had, setHad] = useState<{ readonly key: string; readonly found: FoundBasket } | null>(null);
   const stop = useCallback(() => setState({ key, told: "stopped" }), [key]);
   const again = useCallback(() => {
     setState({ key, told: null });
@@ -39,6 +41,7 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
     const worker = new Worker(new URL("../../workers/basket-worker.ts", import.meta.url), { type: "module" });
     const failed = (says: string): void => setState({ key, told: { fault: says } });
     worker.onmessage = ({ data }: MessageEvent<BasketTold>) => {
+      if ("soFar" in data) return setHad({ key, found: data.soFar });
       if ("found" in data) last = { key, found: data.found };
       setState({ key, told: data });
     };
@@ -49,8 +52,9 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
   }, [key, stopped, attempt]);
   if (key === null) return null;
   if (last?.key === key) return { state: "found", found: last.found };
-  if (stopped) return { state: "stopped", again };
+  const soFar = had?.key === key ? had.found : undefined;
+  if (stopped) return soFar ? { state: "found", found: soFar, again } : { state: "stopped", again };
   if (told && "fault" in told) return { state: "failed", says: told.fault, again };
   if (told && "found" in told) return { state: "found", found: told.found };
-  return { state: "searching", says: told ? `Looking for ${told.says}` : "Loading the solver", stop };
+  return { state: "searching", says: told && "says" in told ? `Looking for ${told.says}` : "Loading the solver", stop, ...(soFar && { soFar }) };
 }

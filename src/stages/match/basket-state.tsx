@@ -10,6 +10,7 @@ export function BasketState({ search, says }: { search: BasketSearch | null; say
       <div className="flex flex-col gap-3" role="status">
         <p className="text-[24px]">{search.says} …</p>
         <progress className="progress w-full" aria-label="The basket is being worked out" />
+        {search.soFar && <p className="hush text-[20px]">A complete set is found; whether there is a cheaper one is being proven. Stop takes what there is.</p>}
         <KeyButton keyName="Z" className="self-start" onPress={search.stop}>
           Stop
         </KeyButton>

@@ -90,11 +90,12 @@ function offers(d: Draft, input: BasketInput, suppliers: readonly Supplier[], { 
     const stock = o.stock ?? Number.POSITIVE_INFINITY;
     if (o.leadDays > by || stock < o.minPacks) continue;
     const s = suppliers.findIndex((x) => x.name === o.supplier);
-    const { minimumOrder, freeFrom = 0 } = suppliers[s] as Supplier;
+    const { minimumOrder, shipping, freeFrom } = suppliers[s] as Supplier;
     const holds = [...pieces(o)];
     const useful = Math.max(0, ...holds.map(([part, qty]) => Math.ceil((wanted.get(part) ?? 0) / qty)));
     const max = Math.min(stock, Math.max(useful, o.minPacks));
-    const extra = o.price > 0 ? Math.min(stock, Math.ceil(Math.max(minimumOrder, freeFrom) / o.price)) : 0;
+    // as many as fill a minimum order by themselves; beyond that none that costs more than the shipping it saves
+    const extra = o.price > 0 ? Math.min(stock, Math.ceil(minimumOrder / o.price) + (freeFrom === undefined ? 0 : Math.floor(shipping / o.price))) : 0;
     const bought: Term[] = [[1, packsName(k)]];
     d.unknown(packsName(k), max, cents(o.price));
     // "is it used" is asked only where it matters: fewer questions, a quicker answer

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
-import { type Basket, cheapestBasket } from "./basket";
+import { type Basket, cheapestBasket, type FoundBasket, findBasket } from "./basket";
 import { type BasketInput, basketInput, cents, EXAMPLE_BASKET, piecesIn } from "./basket-input";
-import { programText, type Solve } from "./linear-program";
+import { programText, type Solve, TimeUp } from "./linear-program";
 import { solver } from "./solver";
 
 let solve: Solve;
@@ -250,5 +250,31 @@ describe("the program's text", () => {
     expect(text).toContain(" 0 <= x39 <= 3");
     expect(solve({ goal: [[1, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", max: 1 }] })).toBeNull();
     expect(solve({ goal: [[1, "x"]], laws: [{ terms: [[2, "x"]], is: ">=", value: 3 }], unknowns: [{ name: "x", max: 5 }] })?.get("x")).toBe(2);
+  });
+});
+
+describe("a search that takes long", () => {
+  it("hands over a complete set with how much less one may cost, and goes on to the cheapest", () => {
+    const soFar: FoundBasket[] = [];
+    // as though two seconds were up at once: any set that keeps the laws, and the bound of the program in fractions
+    const slow: Solve = (program, seconds) => {
+      if (seconds === undefined) return solve(program);
+      const dearest = solve({ ...program, goal: program.goal.map(([k, name]) => [name.startsWith("e") ? k : -k, name] as const) });
+      throw new TimeUp(dearest, 0);
+    };
+    const { answer } = findBasket(EXAMPLE_BASKET, slow, undefined, (found) => soFar.push(found));
+    expect(soFar).toHaveLength(1);
+    const [{ answer: had }] = soFar as [FoundBasket];
+    expect(had.basket?.choices).toHaveLength(EXAMPLE_BASKET.needs.length);
+    expect(had.basket?.cost).toBeGreaterThan(answer.basket?.cost as number);
+    expect((had.basket?.cost as number) - (had.upTo as number)).toBeLessThanOrEqual(answer.basket?.cost as number);
+    expect(answer.upTo).toBeUndefined();
+  });
+
+  it("is told in fractions by leaving out that the unknowns are whole", () => {
+    const program = { goal: [[3, "a"]] as const, laws: [{ terms: [[2, "a"]] as const, is: ">=" as const, value: 7 }], unknowns: [{ name: "a", max: 9 }] };
+    expect(solve(program)?.get("a")).toBe(4);
+    expect(programText(program)).toContain("General");
+    expect(programText(program, "fractions")).not.toContain("General");
   });
 });

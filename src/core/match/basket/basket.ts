@@ -3,7 +3,7 @@ import { Fault, readWith } from "../../fault";
 import { money } from "../../quantity/money";
 import { type BasketInput, type BasketOffer, basketInput, cents, piecesIn } from "./basket-input";
 import { basketProgram, choiceName, extraName, packsName, shelfName } from "./basket-program";
-import type { Solve } from "./linear-program";
+import { type Program, type Solve, TimeUp } from "./linear-program";
 
 /** A complete and consistent set of what is bought, and what it comes to. */
 export interface Basket {
@@ -31,7 +31,12 @@ export interface BasketAnswer {
   readonly runnersUp: readonly (Basket & { readonly why: string })[];
   /** why there is none */
   readonly says?: string;
+  /** it is the best so far of a search that was not finished: a complete set may cost so much less, and no more */
+  readonly upTo?: number;
 }
+
+/** Seconds after which a set that is not proven yet is shown. */
+const SOON = 2;
 
 /** Sets of offers (their places in the input), of each of which one at least is left out. */
 type Without = readonly (readonly number[])[];
@@ -55,20 +60,37 @@ export const cheapestBasket = (raw: unknown, solve: Solve): BasketAnswer => find
  *
  * @param solve see `solver()`
  * @param tell is told what is looked for before each search: the whole may take seconds
+ * @param soFar is given a complete set that is not proven to be the best, where the proof takes longer than two seconds
  * @throws Fault where the input contradicts itself
  */
-export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => void = () => undefined): FoundBasket {
+export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => void = () => undefined, soFar?: (found: FoundBasket) => void): FoundBasket {
   const input = readWith(basketInput, raw);
   check(input);
   const days = [...new Set([0, ...input.offers.map((o) => o.leadDays)])].sort((a, b) => a - b);
   const last = days.at(-1) as number;
   const none = Number.POSITIVE_INFINITY;
   const numbers = new Map<Basket, BasketNumbers>();
+  let hurry = soFar;
+  /** The first search that takes long is stopped for what it has by then, and begins anew. */
+  const solved = (program: Program): ReturnType<Solve> => {
+    if (!hurry) return solve(program);
+    try {
+      return solve(program, SOON);
+    } catch (e) {
+      if (!(e instanceof TimeUp)) throw e;
+      if (e.values) {
+        const basket = basketOf(input, e.values);
+        hurry({ answer: { basket, runnersUp: [], upTo: Math.max(0, cents(basket.cost) - Math.ceil(e.least - 1e-6)) / 100 }, found: Object.fromEntries(e.values) });
+        hurry = undefined;
+      }
+      return solve(program);
+    }
+  };
   const within = (day: number, without: Without, max = none, limit = none): Basket | null => {
     tell(
       `${without.length ? `the ${without.length === 1 ? "next" : "one after that"}` : input.aim === "least cost" ? "the cheapest complete set" : "the soonest complete set"}, here within ${day} working days`,
     );
-    const found = solve(basketProgram(input, { by: day, without, max, limit }));
+    const found = solved(basketProgram(input, { by: day, without, max, limit }));
     if (!found) return null;
     const basket = basketOf(input, found);
     numbers.set(basket, Object.fromEntries(found));
@@ -79,6 +101,12 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
     const fine = (day: number): Basket | null => within(day, without, max, limit);
     let best = known ?? fine(last);
     let [from, to] = [0, best ? days.indexOf(best.days) : 0];
+    // the cheapest set is mostly the only one at its price: then it is not had a day sooner, nor any earlier
+    if (known && to > 0) {
+      const sooner = fine(days[to - 1] as number);
+      if (!sooner) return known;
+      [best, to] = [sooner, to - 1];
+    }
     while (best && from < to) {
       const half = (from + to) >> 1;
       const now = fine(days[half] as number);

@@ -21,8 +21,21 @@ export interface Program {
   readonly unknowns: readonly Unknown[];
 }
 
-/** The unknowns' values at the proven least, or null where no values hold to the laws. */
-export type Solve = (program: Program) => ReadonlyMap<string, number> | null;
+/**
+ * The unknowns' values at the proven least, or null where no values hold to the laws.
+ * @param seconds after which it gives up with a {@link TimeUp}; without it, it does not
+ */
+export type Solve = (program: Program, seconds?: number) => ReadonlyMap<string, number> | null;
+
+/** The time was up before anything was proven: the best values until then, if there were any, and what the goal cannot be less than. */
+export class TimeUp extends Error {
+  constructor(
+    readonly values: ReadonlyMap<string, number> | null,
+    readonly least: number,
+  ) {
+    super("the time was up");
+  }
+}
 
 const line = (terms: Terms): string => {
   const words = terms.filter(([k]) => k !== 0).map(([k, name]) => `${k < 0 ? "-" : "+"} ${Math.abs(k)} ${name}`);
@@ -34,9 +47,10 @@ const line = (terms: Terms): string => {
 
 /**
  * A program in the CPLEX LP text format, which every solver reads.
+ * @param numbers whether the unknowns are whole numbers, or may be fractions (then the least is a bound for that of whole ones)
  * @example programText({ goal: [[3, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", max: 5 }] })
  */
-export function programText({ goal, laws, unknowns }: Program): string {
+export function programText({ goal, laws, unknowns }: Program, numbers: "whole" | "fractions" = "whole"): string {
   const first = unknowns[0]?.name ?? "none";
   const rows = laws.map(({ terms, is, value }, i) => ` c${i}: ${line(terms) || `+ 0 ${first}`} ${is} ${value}`);
   return [
@@ -46,8 +60,7 @@ export function programText({ goal, laws, unknowns }: Program): string {
     ...rows,
     "Bounds",
     ...unknowns.map((u) => ` 0 <= ${u.name} <= ${u.max}`),
-    "General",
-    ...unknowns.map((u) => ` ${u.name}`),
+    ...(numbers === "whole" ? ["General", ...unknowns.map((u) => ` ${u.name}`)] : []),
     "End",
     "",
   ].join("\n");
