@@ -7,7 +7,14 @@ self.onmessage = async ({ data: { input, wasm } }: MessageEvent<BasketQuestion>)
   const post = (told: BasketTold): void => self.postMessage(told);
   try {
     const solve = await solver(() => wasm);
-    post({ found: findBasket(input, solve, (says) => post({ says }), (soFar) => post({ soFar })) });
+    post({
+      found: findBasket(
+        input,
+        solve,
+        (says) => post({ says }),
+        (soFar) => post({ soFar }),
+      ),
+    });
   } catch (e) {
     post({ fault: e instanceof Fault ? e.says : "The basket could not be worked out." });
   }

@@ -42,8 +42,8 @@ const ROUNDS: readonly WindowSpread[] = [
 ];
 /** Nothing is measured better than this, whatever its scatter says: 1.3 % of a pitch, 0.3 % of the tip radius, a third of a pixel. */
 const FLOOR = { phase: 0.08, radius: 0.003, pixels: 0.35 } as const;
-/** Of windows that are faint: the spread of a phase (radians of a tooth) at full strength, and how many have none of the ring's. */
-const FAINT = { phase: 0.15, anywhere: 0.3 } as const;
+/** Of windows that are faint: the spread of a phase (radians of a tooth) at full strength, how many have none of the ring's, and the weight under which nothing is read. */
+const FAINT = { phase: 0.15, anywhere: 0.3, least: 0.12 } as const;
 /** With fewer teeth the next count is so far off that a ring hardly needs this, and so few windows speak that it can be led astray. */
 const FEWEST_ON_ARC = 10;
 /** Odds (natural logarithm) from which two counts are told apart at all. */
@@ -91,10 +91,7 @@ function laid(p: Planes, start: FacePlane, teeth: number, visible?: Visible): La
     const fit = trackFit(arc, plane, teeth, ROUNDS[round]);
     if (round === ROUNDS.length - 1) {
       const cosines = fit.strays.phases.filter((v) => !Number.isNaN(v)).map(Math.cos);
-      const faint = faintMisfit(
-        fit.strays.all.filter((_, k) => !arc.weights[k]),
-        track.weights.filter((_, k) => !arc.weights[k]),
-      );
+      const faint = faintMisfit(fit.strays.all, track.weights, arc.weights);
       return { teeth, plane, strays: fit.strays, faint, own, agreement: cosines.reduce((a, b) => a + b, 0) / (cosines.length || 1) };
     }
     plane = fit.plane;
@@ -121,12 +118,14 @@ function misfit(x: Float64Array, sigma: number): number {
  * The same of the windows that were left out. Where the teeth are only faint (in shadow, on a bench of their own colour) their phases are where the right count says, if
  * roughly; what lies over a ring has any phase. So each is either near its place, the less so the fainter it is, or anywhere.
  */
-function faintMisfit(phases: Float64Array, weights: Float64Array): number {
+function faintMisfit(phases: Float64Array, weights: Float64Array, used: Float64Array): number {
+  const n = phases.length;
   let sum = 0;
-  for (let k = 0; k < phases.length; k++) {
-    const sigma = FAINT.phase / Math.max(0.02, weights[k] as number);
-    // wider than this it is flat around the circle
-    if (sigma > 2) continue;
+  for (let k = 0; k < n; k++) {
+    const weight = weights[k] as number;
+    // next to a window that was used one looks over the edge of what hides the rest
+    if (weight < FAINT.least || [-2, -1, 0, 1, 2].some((d) => used[(k + d + n) % n])) continue;
+    const sigma = FAINT.phase / weight;
     const near = Math.exp(-(((phases[k] as number) / sigma) ** 2) / 2) / (sigma * Math.sqrt(2 * Math.PI));
     sum -= Math.log((1 - FAINT.anywhere) * near + FAINT.anywhere / (2 * Math.PI));
   }

@@ -1,7 +1,7 @@
 import { centreVotes } from "./centre-votes";
 import { type FacePlane, scaled, sizeOf, toFace } from "./face-plane";
 import { type Planes, reduced } from "./picture";
-import { type RingReading, ringReading, seenInPart, WHOLE, weighedByPart } from "./ring-reading";
+import { PLAINLY, type RingReading, ringReading, seenInPart, WHOLE, weighedByPart } from "./ring-reading";
 import { centred, type RingRhythm, ringRhythms } from "./ring-rhythm";
 import { silhouettes } from "./silhouettes";
 import { share01 } from "./tooth-slots";
@@ -58,6 +58,9 @@ const PROMISING = 0.35;
 /** Of this score is a ring that nothing lies over. */
 const NOTHING_OVER_IT = 0.95;
 
+/** What is left of a certainty that no part was asked to bear out. */
+const UNTRIED = 0.65;
+
 /** Where no ring is plain all around, something may hide a part of it, or the picture ends: the likeliest are read from what is seen of them. */
 function readInPart(p: Planes, read: RingReading[], tell: Progress): void {
   const tried: RingReading[] = [];
@@ -73,6 +76,9 @@ function readInPart(p: Planes, read: RingReading[], tell: Progress): void {
       if (g === r || (near(g.plane, now.plane, 0.06) && g.evidence.score < WHOLE && g.certainty > now.certainty && Math.abs(g.teeth - now.teeth) < 4))
         read[i] = now;
   }
+  // what hides a side of a gear can leave a smaller round that hardly agrees: of one that was not looked at in part, that is not enough
+  for (const [i, r] of read.entries())
+    if (!r.evidence.arc && !tried.includes(r) && r.evidence.score < WHOLE && r.evidence.margin < PLAINLY) read[i] = { ...r, certainty: r.certainty * UNTRIED };
 }
 
 /**
@@ -88,8 +94,7 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
     if (ring.score > 0.4 && !read.some((g) => g.teeth === ring.teeth && near(g.plane, ring.plane, 0.02))) read.push(ringReading(middle, ring));
   };
   // within a plain ring only what is larger is worth a look: its hub, its holes and itself once more are not asked for
-  const settled = (f: FacePlane, larger = 1.1): boolean =>
-    read.some((g) => plain(g) && inside(g.plane, f) && sizeOf(f) < larger * sizeOf(g.plane));
+  const settled = (f: FacePlane, larger = 1.1): boolean => read.some((g) => plain(g) && inside(g.plane, f) && sizeOf(f) < larger * sizeOf(g.plane));
   const tracks = new Map<RingRhythm, TrackFit>();
   const track = (r: RingRhythm): TrackFit => {
     const old = tracks.get(r);
@@ -108,7 +113,9 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
     // beside a plain gear only another that is about as large is of interest: then nobody knows which was meant
     const [sure] = read.filter(enough);
     const left = sure
-      ? rings.filter((r) => !inside(sure.plane, r.plane) && sizeOf(r.plane) > ANOTHER * sizeOf(sure.plane) && r.teeth > 8 && r.plainness > 0.25 && track(r).score < 0.9)
+      ? rings.filter(
+          (r) => !inside(sure.plane, r.plane) && sizeOf(r.plane) > ANOTHER * sizeOf(sure.plane) && r.teeth > 8 && r.plainness > 0.25 && track(r).score < 0.9,
+        )
       : rings;
     if (sure && left.length === 0) return;
     // none lies still by itself: the best are centred on their rhythm first, then pushed about
@@ -139,7 +146,9 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
   };
   tell(0.05, "looking for round things");
   const rings: RingRhythm[] = [];
-  for (const face of silhouettes(small).map((f) => scaled(f, k))) {
+  const faces = silhouettes(small).map((f) => scaled(f, k));
+  for (const [i, face] of faces.entries()) {
+    tell(0.05 + (0.15 * (i + 1)) / faces.length, "following the teeth around");
     // what stands out is seen at several levels, a little larger or smaller each time: the first one that leads to a plain ring is enough
     if (settled(face, 1.2)) continue;
     const found = ringRhythms(middle, face, 0.7, 1.3, 2);
@@ -176,7 +185,8 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
         : 0,
     );
     // the holes of a web repeat as plainly as the teeth of a pinion: of so few nothing is believed while a wheel may lie around them
-    const holes = r.teeth <= 8 && read.some((o) => o.teeth > 3 * r.teeth && o.evidence.score > 0.6 && inside(o.plane, r.plane) && sizeOf(o.plane) > sizeOf(r.plane));
+    const holes =
+      r.teeth <= 8 && read.some((o) => o.teeth > 3 * r.teeth && o.evidence.score > 0.6 && inside(o.plane, r.plane) && sizeOf(o.plane) > sizeOf(r.plane));
     return { ...r, certainty: r.certainty * (1 - Math.max(...doubts)) * (holes ? 0.4 : 1) };
   };
   // one that is half seen around a pinion is what was meant too, and is not sure

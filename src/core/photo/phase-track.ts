@@ -27,8 +27,8 @@ const bandRadii = (teeth: number): number[] => {
 /** Where in the depth of a tooth, from its tip, half of the rhythm's strength is reached: the root's fillet has little. */
 export const ROOT_AT = 0.9;
 
-/** Pieces that a pitch is summed in before windows are laid over them. */
-const BOXES = 4;
+/** Pieces that a pitch is summed in before windows are laid over them. With four of them a ring of which a third is hidden was caught beside its place. */
+const BOXES = 12;
 
 /**
  * The wave of period `per` in a row, as a complex number for each window: what the row and the wave have in common in every box, then the boxes
@@ -84,10 +84,13 @@ const kept = <T>(make: (n: number) => T): ((n: number) => T) => {
     return made;
   };
 };
-const circleOf = kept((n) => [
-  Float64Array.from({ length: n }, (_, j) => Math.cos((2 * Math.PI * j) / n)),
-  Float64Array.from({ length: n }, (_, j) => Math.sin((2 * Math.PI * j) / n)),
-] as const);
+const circleOf = kept(
+  (n) =>
+    [
+      Float64Array.from({ length: n }, (_, j) => Math.cos((2 * Math.PI * j) / n)),
+      Float64Array.from({ length: n }, (_, j) => Math.sin((2 * Math.PI * j) / n)),
+    ] as const,
+);
 const bellOf = kept((n) => Float64Array.from({ length: n }, (_, j) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (j + 0.5)) / n)));
 
 /**
@@ -96,7 +99,7 @@ const bellOf = kept((n) => Float64Array.from({ length: n }, (_, j) => 0.5 - 0.5 
  * rows by windows is what they share.
  */
 export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTrack {
-  const per = BOXES * Math.max(3, Math.ceil(480 / teeth / BOXES));
+  const per = BOXES * Math.ceil(480 / teeth / BOXES);
   const columns = per * teeth;
   const radii = bandRadii(teeth);
   const strip = unrolled(p, plane, radii, columns);

@@ -100,11 +100,20 @@ describe("certainty", () => {
   const good: RingEvidence = { agreement: 1, score: 0.98, margin: 0.2, depth: 1, separation: 0.8, beyond: 0.05, seen: 1, standing: 1 };
   it("is full where everything speaks for a count, and every kind of doubt takes from it", () => {
     expect(certaintyOf(good, 30)).toBe(1);
-    for (const doubt of [{ score: 0.75 }, { margin: 0.04 }, { depth: 1.5 }, { seen: 0.6 }, { standing: 0.4 }] as const) {
+    for (const doubt of [{ score: 0.75 }, { margin: 0.04 }, { depth: 2.2 }, { seen: 0.6 }, { standing: 0.4 }] as const) {
       const now = certaintyOf({ ...good, ...doubt }, 30);
       expect(now, JSON.stringify(doubt)).toBeLessThan(0.9);
       expect(now).toBeGreaterThanOrEqual(0);
     }
+  });
+  it("blur may make many teeth that agree look shallow; of a few, or where a neighbour comes near, their depth must be right", () => {
+    expect(certaintyOf({ ...good, depth: 0.62 }, 60)).toBe(1);
+    expect(certaintyOf({ ...good, depth: 0.62 }, 12)).toBeLessThan(0.5);
+    expect(certaintyOf({ ...good, depth: 0.62, margin: 0.08 }, 60)).toBeLessThan(0.5);
+  });
+  it("one of a dozen teeth is soon told from the next count: a right one wins by far", () => {
+    expect(certaintyOf({ ...good, margin: 0.08 }, 11)).toBe(0);
+    expect(certaintyOf({ ...good, margin: 0.1 }, 40)).toBe(1);
   });
   it("few teeth with the same face beyond them are holes", () => {
     expect(certaintyOf({ ...good, beyond: 0.9 }, 6)).toBe(0);

@@ -1,7 +1,8 @@
 import { runsOf } from "../judge/tooth-marks";
 import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
 import { ANOTHER, inside, type Progress, plain, restless, ringReadings } from "./find-rings";
-import { checkPicture, cutOut, type Picture, planesOf } from "./picture";
+import { filledDrawing } from "./line-drawing";
+import { checkPicture, cutOut, type Picture, type Planes, planesOf } from "./picture";
 import { type RingReading, ringReading, seenInPart, weighedByPart } from "./ring-reading";
 import { followed } from "./track-fit";
 
@@ -64,6 +65,7 @@ export function readGear(picture: Picture, options: { readonly mmPerPx?: number;
     const best = closer[0];
     if (best && best.certainty >= first.certainty) rings = [best, ...closer.slice(1), ...rings.filter((r) => !sameRing(r, best))];
   }
+  tell(1, "counted");
   rings = rings.map((r) => (r.teeth <= PINION && axesOf(r.plane).long < FAR * longest ? { ...r, certainty: r.certainty * 0.45 } : r));
   return { answer: answerFrom(rings, options.mmPerPx), rings };
 }
@@ -73,7 +75,7 @@ const sameRing = (a: RingReading, b: RingReading): boolean =>
 
 /** A piece of the picture around a ring that was found: followed on from where it was, if it lay plainly there; otherwise searched like any picture. */
 function closerLook(piece: Picture, x: number, y: number, found: RingReading, tell: Progress): RingReading[] {
-  const middle = planesOf(piece, MIDDLE);
+  const middle = seenAt(piece);
   const k = piece.width / middle.width;
   const back = (r: RingReading): RingReading => ({ ...r, plane: moved(scaled(r.plane, k), x, y) });
   if (plain(found)) {
@@ -83,9 +85,12 @@ function closerLook(piece: Picture, x: number, y: number, found: RingReading, te
   return ringReadings(middle, tell).map(back);
 }
 
+/** A picture as its teeth are looked for: brought to size, a drawing filled in. */
+const seenAt = (picture: Picture): Planes => filledDrawing(planesOf(picture, MIDDLE));
+
 /** The rings of a whole picture. */
 function readWhole(picture: Picture, tell: Progress): RingReading[] {
-  const middle = planesOf(picture, MIDDLE);
+  const middle = seenAt(picture);
   const k = picture.width / middle.width;
   return ringReadings(middle, tell).map((r) => ({ ...r, plane: scaled(r.plane, k) }));
 }
@@ -99,7 +104,7 @@ export interface Laying {
 /** Lays rings under a picture by hand: followed from the place that is given, with a count near the one given. The picture is brought to size once. */
 export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, how?: Laying) => RingReading {
   checkPicture(picture);
-  const middle = planesOf(picture, MIDDLE);
+  const middle = seenAt(picture);
   const k = picture.width / middle.width;
   return (plane, teeth, { exactly = false, settle = false } = {}) => {
     const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));

@@ -119,7 +119,7 @@ export const seenInPart = ({ evidence: { arc } }: RingReading): boolean => arc !
 export const WHOLE = 0.9;
 const HALF = 0.8;
 /** By this much a count wins over its neighbours where there is nothing to be said for them. */
-const PLAINLY = 0.2;
+export const PLAINLY = 0.2;
 /** What is left of a part's certainty where the whole says another count. */
 const CONTRADICTS = 0.75;
 
@@ -139,7 +139,10 @@ export function weighedByPart(p: Planes, whole: RingReading): RingReading {
   const { score, margin } = whole.evidence;
   if (part.teeth !== whole.teeth) {
     if (arc.odds > TOLD_APART) return { ...part, certainty: part.certainty * CONTRADICTS };
-    return score > WHOLE && margin > PLAINLY ? whole : { ...whole, certainty: whole.certainty / 2 };
+    if (score > WHOLE && margin > PLAINLY) return whole;
+    // neither is told from the other: of a ring that does not agree all around, what agrees is shown
+    const shown = score < WHOLE && seenInPart(part) ? part : whole;
+    return { ...shown, certainty: Math.min(shown.certainty, whole.certainty / 2) };
   }
   // what the part tells of the neighbours is added to what the whole does
   const told = arc.agreement > AGREES && arc.odds > TOLD_APART;

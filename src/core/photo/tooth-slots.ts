@@ -113,7 +113,13 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
   const trusts = Float64Array.from(contrast, (_, k) => share01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
   // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
   const form = Math.max(0.45, median(alike) - 0.32);
-  const foreign = foreignShares(strip, { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) }, fills, shift, q);
+  const foreign = foreignShares(
+    strip,
+    { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },
+    fills,
+    shift,
+    q,
+  );
   const covered = coveredFeet(
     strip,
     { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },

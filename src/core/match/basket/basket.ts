@@ -80,7 +80,10 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
       if (!(e instanceof TimeUp)) throw e;
       if (e.values) {
         const basket = basketOf(input, e.values);
-        hurry({ answer: { basket, runnersUp: [], upTo: Math.max(0, cents(basket.cost) - Math.ceil(e.least - 1e-6)) / 100 }, found: Object.fromEntries(e.values) });
+        hurry({
+          answer: { basket, runnersUp: [], upTo: Math.max(0, cents(basket.cost) - Math.ceil(e.least - 1e-6)) / 100 },
+          found: Object.fromEntries(e.values),
+        });
         hurry = undefined;
       }
       return solve(program);

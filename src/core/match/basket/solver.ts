@@ -28,8 +28,7 @@ export function solver(locateFile?: Place): Promise<Solve> {
         const asked = { mip_rel_gap: 0, mip_abs_gap: 0.99, ...LEAN, output_flag: false };
         const { Status, Columns, ObjectiveValue } = highs.solve(programText(program), seconds === undefined ? asked : { ...asked, time_limit: seconds });
         if (Status === "Infeasible") return null;
-        const values = (): Map<string, number> =>
-          new Map(program.unknowns.map((u) => [u.name, Math.round((Columns[u.name] as { Primal: number }).Primal)]));
+        const values = (): Map<string, number> => new Map(program.unknowns.map((u) => [u.name, Math.round((Columns[u.name] as { Primal: number }).Primal)]));
         if (Status === "Time limit reached") {
           // the solver does not tell its own bound: that of the program in fractions is one too
           const least = highs.solve(programText(program, "fractions"), { output_flag: false }).ObjectiveValue;
