@@ -203,6 +203,32 @@ test("a quote that is declined orders nothing; a gear that cannot be had is made
   await expect(page.getByText(/Only gears are drawn for making/)).toBeVisible();
 });
 
+test("a search for the basket that takes long is stopped, and what it had by then stands with what is not known of it", async ({ page }) => {
+  // the last word of the search is kept back, as though it took very long
+  await page.addInitScript(() => {
+    const page = window as unknown as { Worker: typeof Worker; holds: boolean };
+    page.holds = true;
+    page.Worker = class extends page.Worker {
+      override set onmessage(tell: (e: MessageEvent) => void) {
+        super.onmessage = (e: MessageEvent) => {
+          if (!(page.holds && typeof e.data === "object" && e.data !== null && "found" in e.data)) tell(e);
+        };
+      }
+    };
+  });
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${await copyOf("J-0138")}/match/basket`);
+  await expect(page.getByText(/A complete set is found/)).toBeVisible();
+  await hand.button(/Stop$/).click();
+  const basket = page.getByRole("region", { name: "Basket" });
+  await expect(basket).toContainText("Stopped: no complete set is cheaper; whether one at this price is had sooner was not looked at to the end.");
+  await expect(basket).toContainText("What goes where");
+  await page.evaluate(() => Object.assign(window, { holds: false }));
+  await hand.button(/Look again/).click();
+  await expect(page.getByText(/^Stopped/)).toHaveCount(0);
+  await expect(basket).toContainText("What goes where");
+});
+
 test("parts are found as they are typed; a table is looked through, taken in, and taken back", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open("/parts");

@@ -113,7 +113,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
   const trusts = Float64Array.from(contrast, (_, k) => share01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
   // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
   const form = Math.max(0.45, median(alike) - 0.32);
-  const foreign = foreignShares(
+  const foreign = foreignShare(
     strip,
     { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },
     fills,
@@ -145,7 +145,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
           : trust * byColour + (1 - 0.25 * trust) * byForm < 0;
     // as much gear as a whole tooth has, in a form that is a tooth's by half: its light is its own, or something grey lies on it
     const unclear = filled > 0.68 && a > 0.3;
-    if (told) return { state: (foreign[k] as number) > FOREIGN || covered[k] || unclear ? "hidden" : "missing", angle, filled, alike: a };
+    if (told) return { state: foreign(k) > FOREIGN || covered[k] || unclear ? "hidden" : "missing", angle, filled, alike: a };
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });
@@ -218,16 +218,16 @@ function coveredFeet(
 }
 
 /**
- * How much of each place has a colour that can be neither the gear's nor that of the gaps around it nor the bench's, in any light from deep shadow to a little brighter
- * than both, nor a blend of two of them: something else lies there. All of it, where the place is so on the whole.
+ * How much of a place has a colour that can be neither the gear's nor that of the gaps around it nor the bench's, in any light from deep shadow to a little brighter
+ * than both, nor a blend of two of them: something else lies there. All of it, where the place is so on the whole. Asked place by place, as few need it.
  */
-function foreignShares(
+function foreignShare(
   s: Strip,
   rowsOf: { readonly foot: readonly number[]; readonly tooth: readonly number[]; readonly gap: readonly number[]; readonly outside: readonly number[] },
   fills: Float64Array,
   shift: number,
   q: number,
-): number[] {
+): (place: number) => number {
   const teeth = fills.length;
   const colour = (rows: readonly number[], at: number): number[] => s.planes.map((p) => meanOver(s, p, rows, at - q, at + q));
   const own = Array.from(fills, (_, k) => colour(rowsOf.tooth, k * PER + shift));
@@ -235,13 +235,13 @@ function foreignShares(
   const outside = Array.from(fills, (_, k) => colour(rowsOf.outside, k * PER + shift));
   const usual = (of: readonly (readonly number[])[]): number[] => [0, 1, 2].map((c) => median(of.map((v) => v[c] as number)));
   const gear = usual(own.filter((_, k) => (fills[k] as number) > 0.7));
-  return own.map((mine, k) => {
+  return (k) => {
     // its own two gaps may lie under the same thing
     const walls = usual([2, 3, 4, 5].flatMap((d) => [gaps[(k + d) % teeth] as number[], gaps[(k - d - 1 + 2 * teeth) % teeth] as number[]]));
     // between teeth the gear's own wall may hide the bench, that is seen where a tooth is gone
     const bench = usual([0, 1, 2, 3].flatMap((d) => [outside[(k + d) % teeth] as number[], outside[(k - d + teeth) % teeth] as number[]]));
     const off = (v: readonly number[]): number => Math.min(offBlend(v, gear, walls), offBlend(v, gear, bench), offBlend(v, walls, bench));
-    if (off(mine) > 20) return 1;
+    if (off(own[k] as number[]) > 20) return 1;
     let foreign = 0;
     let n = 0;
     for (const i of [...rowsOf.foot, ...rowsOf.tooth])
@@ -253,7 +253,7 @@ function foreignShares(
         if (off(v) > 20) foreign++;
       }
     return n ? foreign / n : 0;
-  });
+  };
 }
 
 const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((t, v, i) => t + v * (b[i] as number), 0);

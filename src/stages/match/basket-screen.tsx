@@ -11,7 +11,7 @@ import { useJob } from "../saving/job-context";
 import { order } from "./actions";
 import { BasketAlternatives } from "./basket-alternatives";
 import { BasketLines } from "./basket-lines";
-import { BasketState } from "./basket-state";
+import { BasketState, StoppedSet } from "./basket-state";
 import { inDays } from "./in-days";
 import type { BasketGround, JobBasket } from "./job-basket";
 import { useJobBasket } from "./use-job-basket";
@@ -78,16 +78,7 @@ export function BasketScreen({
                 </span>
               )}
             </div>
-            {search?.state === "found" && search.again && (
-              <div className="flex items-center gap-3 py-1">
-                <p className="says grow text-[20px]">
-                  Stopped before it was proven: a complete set may cost up to {money(basket?.answer.upTo ?? 0, currency)} less.
-                </p>
-                <KeyButton keyName="Z" className="small" onPress={search.again}>
-                  Look again
-                </KeyButton>
-              </div>
-            )}
+            {search?.state === "found" && search.again && <StoppedSet aim={aim} upTo={basket?.answer.upTo ?? 0} currency={currency} again={search.again} />}
             <div className="min-h-0 flex-1 overflow-y-auto">
               <BasketLines basket={set} names={names} money={(n) => money(n, currency)} />
               <h3 className="pt-2 text-[20px]">What goes where</h3>

@@ -18,8 +18,8 @@ export type BasketSearch =
   | { readonly state: "failed"; readonly says: string; readonly again: () => void }
   | { readonly state: "found"; readonly found: FoundBasket; readonly again?: () => void };
 
-/** What was found last, so that going to the quote and back does not search again. */
-let last: { readonly key: string; readonly found: FoundBasket } | undefined;
+/** What was found last, or was left when a search was stopped, so that going to the quote and back does not search again. */
+let last: { readonly key: string; readonly found: FoundBasket; readonly stopped?: true } | undefined;
 
 /** Searches for a basket in a worker; told what it is at, and stopped when it takes too long. Null: there is nothing to search for. */
 export function useBasketSearch(input: BasketInput | null): BasketSearch | null {
@@ -28,8 +28,13 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
   const [attempt, setAttempt] = useState(0);
   // a complete set that a long search had on its way: what is left when it is stopped
   const [had, setHad] = useState<{ readonly key: string; readonly found: FoundBasket } | null>(null);
-  const stop = useCallback(() => setState({ key, told: "stopped" }), [key]);
+  const soFar = had?.key === key ? had.found : undefined;
+  const stop = useCallback(() => {
+    if (key && soFar) last = { key, found: soFar, stopped: true };
+    setState({ key, told: "stopped" });
+  }, [key, soFar]);
   const again = useCallback(() => {
+    if (last?.key === key) last = undefined;
     setState({ key, told: null });
     setAttempt((n) => n + 1);
   }, [key]);
@@ -51,9 +56,8 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
     return () => worker.terminate();
   }, [key, stopped, attempt]);
   if (key === null) return null;
-  if (last?.key === key) return { state: "found", found: last.found };
-  const soFar = had?.key === key ? had.found : undefined;
-  if (stopped) return soFar ? { state: "found", found: soFar, again } : { state: "stopped", again };
+  if (last?.key === key) return { state: "found", found: last.found, ...(last.stopped && { again }) };
+  if (stopped) return { state: "stopped", again };
   if (told && "fault" in told) return { state: "failed", says: told.fault, again };
   if (told && "found" in told) return { state: "found", found: told.found };
   return { state: "searching", says: told && "says" in told ? `Looking for ${told.says}` : "Loading the solver", stop, ...(soFar && { soFar }) };

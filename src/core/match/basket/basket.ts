@@ -3,7 +3,7 @@ import { Fault, readWith } from "../../fault";
 import { money } from "../../quantity/money";
 import { type BasketInput, type BasketOffer, basketInput, cents, piecesIn } from "./basket-input";
 import { basketProgram, choiceName, extraName, packsName, shelfName } from "./basket-program";
-import { type Program, type Solve, TimeUp } from "./linear-program";
+import { holds, type Program, type Solve, TimeUp } from "./linear-program";
 
 /** A complete and consistent set of what is bought, and what it comes to. */
 export interface Basket {
@@ -31,7 +31,7 @@ export interface BasketAnswer {
   readonly runnersUp: readonly (Basket & { readonly why: string })[];
   /** why there is none */
   readonly says?: string;
-  /** it is the best so far of a search that was not finished: a complete set may cost so much less, and no more */
+  /** it comes from a search that was not finished: a complete set may cost so much less and no more, or be had sooner */
   readonly upTo?: number;
 }
 
@@ -60,7 +60,7 @@ export const cheapestBasket = (raw: unknown, solve: Solve): BasketAnswer => find
  *
  * @param solve see `solver()`
  * @param tell is told what is looked for before each search: the whole may take seconds
- * @param soFar is given a complete set that is not proven to be the best, where the proof takes longer than two seconds
+ * @param soFar is given what the first search comes to, and what it has after two seconds if it takes longer: a complete set, if not the soonest
  * @throws Fault where the input contradicts itself
  */
 export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => void = () => undefined, soFar?: (found: FoundBasket) => void): FoundBasket {
@@ -70,23 +70,28 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
   const last = days.at(-1) as number;
   const none = Number.POSITIVE_INFINITY;
   const numbers = new Map<Basket, BasketNumbers>();
-  let hurry = soFar;
-  /** The first search that takes long is stopped for what it has by then, and begins anew. */
+  let waiting = soFar;
+  /** The first search is stopped after a while for what it has by then, and begins anew; the ones after it have a proven set behind them. */
   const solved = (program: Program): ReturnType<Solve> => {
-    if (!hurry) return solve(program);
+    const tellSoFar = waiting;
+    waiting = undefined;
+    if (!tellSoFar) return solve(program);
+    const hand = (values: ReadonlyMap<string, number>, least?: number): void => {
+      const basket = basketOf(input, values);
+      // cents are whole: what lies above the bound is rounded up to the next
+      const upTo = least === undefined ? 0 : Math.max(0, cents(basket.cost) - Math.ceil(least - 1e-6)) / 100;
+      tellSoFar({ answer: { basket, runnersUp: [], upTo }, found: Object.fromEntries(values) });
+    };
     try {
-      return solve(program, SOON);
+      const found = solve(program, SOON);
+      if (found) hand(found);
+      return found;
     } catch (e) {
       if (!(e instanceof TimeUp)) throw e;
-      if (e.values) {
-        const basket = basketOf(input, e.values);
-        hurry({
-          answer: { basket, runnersUp: [], upTo: Math.max(0, cents(basket.cost) - Math.ceil(e.least - 1e-6)) / 100 },
-          found: Object.fromEntries(e.values),
-        });
-        hurry = undefined;
-      }
-      return solve(program);
+      if (e.values) hand(e.values, e.least);
+      const found = solve(program);
+      if (found) hand(found);
+      return found;
     }
   };
   const within = (day: number, without: Without, max = none, limit = none): Basket | null => {
@@ -150,15 +155,10 @@ export function provenBasket(raw: unknown, found: BasketNumbers): Basket {
   const input = readWith(basketInput, raw);
   check(input);
   const none = Number.POSITIVE_INFINITY;
-  const { laws, unknowns } = basketProgram(input, { by: none, without: [], max: none, limit: none });
-  const value = (name: string): number => found[name] ?? 0;
-  const holds = laws.every(({ terms, is, value: bound }) => {
-    const sum = terms.reduce((t, [factor, name]) => t + factor * value(name), 0);
-    return is === "=" ? sum === bound : is === ">=" ? sum >= bound : sum <= bound;
-  });
-  const known = new Map(unknowns.map((u) => [u.name, u.max]));
+  const program = basketProgram(input, { by: none, without: [], max: none, limit: none });
+  const known = new Map(program.unknowns.map((u) => [u.name, u.max]));
   const counted = Object.entries(found).every(([name, n]) => n <= (known.get(name) ?? 0));
-  if (!holds || !counted) throw new Fault("basket", "what is offered or needed has changed: look at the basket again");
+  if (!counted || !holds(program, (name) => found[name] ?? 0)) throw new Fault("basket", "what is offered or needed has changed: look at the basket again");
   return basketOf(input, new Map(Object.entries(found)));
 }
 

@@ -21,6 +21,13 @@ export interface Program {
   readonly unknowns: readonly Unknown[];
 }
 
+/** Do these numbers hold to every law of the program? */
+export const holds = ({ laws }: Program, value: (name: string) => number): boolean =>
+  laws.every(({ terms, is, value: bound }) => {
+    const sum = terms.reduce((t, [factor, name]) => t + factor * value(name), 0);
+    return is === "=" ? sum === bound : is === ">=" ? sum >= bound : sum <= bound;
+  });
+
 /**
  * The unknowns' values at the proven least, or null where no values hold to the laws.
  * @param seconds after which it gives up with a {@link TimeUp}; without it, it does not

@@ -1,17 +1,10 @@
 import highsLoader from "highs";
-import { programText, type Solve, TimeUp } from "./linear-program";
+import { holds, programText, type Solve, TimeUp } from "./linear-program";
 
 /** Few cuts kept and few heuristics tried: on baskets the proof is short and the gathering of cuts is what takes the time. None of these changes the answer. */
 const LEAN = { mip_pool_soft_limit: 100, mip_pool_age_limit: 3, mip_detect_symmetry: false, mip_heuristic_effort: 0.01, mip_allow_restart: false };
 
 let loaded: Promise<Solve> | undefined;
-/** Do these numbers hold to every law? A solver that was stopped may have none that do. */
-const fits = ({ laws }: Parameters<Solve>[0], values: ReadonlyMap<string, number>): boolean =>
-  laws.every(({ terms, is, value }) => {
-    const sum = terms.reduce((t, [factor, name]) => t + factor * (values.get(name) ?? 0), 0);
-    return is === "=" ? Math.abs(sum - value) < 1e-6 : is === ">=" ? sum >= value - 1e-6 : sum <= value + 1e-6;
-  });
-
 /** Where a browser finds the solver's WebAssembly. */
 type Place = (file: string) => string;
 
@@ -30,9 +23,10 @@ export function solver(locateFile?: Place): Promise<Solve> {
         if (Status === "Infeasible") return null;
         const values = (): Map<string, number> => new Map(program.unknowns.map((u) => [u.name, Math.round((Columns[u.name] as { Primal: number }).Primal)]));
         if (Status === "Time limit reached") {
+          const had = Number.isFinite(ObjectiveValue) ? values() : null;
           // the solver does not tell its own bound: that of the program in fractions is one too
           const least = highs.solve(programText(program, "fractions"), { output_flag: false }).ObjectiveValue;
-          throw new TimeUp(Number.isFinite(ObjectiveValue) && fits(program, values()) ? values() : null, least);
+          throw new TimeUp(had && holds(program, (name) => had.get(name) as number) ? had : null, least);
         }
         if (Status !== "Optimal") throw new Error(`the solver stopped: ${Status}`);
         return values();
