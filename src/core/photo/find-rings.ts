@@ -57,6 +57,8 @@ export const ANOTHER = 0.75;
 const PROMISING = 0.35;
 /** Of this score is a ring that nothing lies over. */
 const NOTHING_OVER_IT = 0.95;
+/** So much of a plain ring is in sight where a few teeth are gone, or grease lies on them. */
+const ALL_BUT_A_FEW = 0.9;
 
 /** What is left of a certainty that no part was asked to bear out. */
 const UNTRIED = 0.65;
@@ -169,7 +171,8 @@ export function ringReadings(middle: Planes, tell: Progress = () => undefined): 
     );
   }
   around();
-  if (!read.some((r) => r.certainty > 0.5 && r.evidence.score > NOTHING_OVER_IT)) readInPart(middle, read, tell);
+  const inSight = (r: RingReading): boolean => (r.certainty > 0.5 && r.evidence.score > NOTHING_OVER_IT) || (plain(r) && r.evidence.seen > ALL_BUT_A_FEW);
+  if (!read.some(inSight)) readInPart(middle, read, tell);
   // a ring of six holes is as regular as a pinion of six: fewer teeth need more to speak for them
   const worth = (r: RingReading): number => (r.teeth <= 8 ? 0.6 : 1) * r.certainty * Math.max(0, r.evidence.score) ** 2;
   // where none is worth anything, a gear of which a part is seen comes before what is none
