@@ -233,6 +233,39 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   await expect(page.getByRole("row", { name: /^lay shaft/ })).toContainText("336.6 rpm");
 });
 
+test("a belt is worked out by its centres, and which way the output turns by the worm's hand", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
+  await page
+    .getByRole("group", { name: /Seen from its free end, motor turns/ })
+    .getByRole("button", { name: /↻ clockwise/ })
+    .click();
+  await page.keyboard.press("a");
+  const third = page.getByRole("group", { name: "Mesh 3", exact: true });
+  await third.getByLabel("Kind of mesh 3").selectOption("belt");
+  for (const [label, value] of [
+    ["Its pitch, mm", "3"],
+    ["Centres, mm", "80"],
+  ] as const) {
+    await third.getByLabel(label).fill(value);
+    await third.getByLabel(label).blur();
+  }
+  // 12 and 36 teeth of 3 mm, 80 mm apart: by hand 2 C cos α + (d1 + d2) π/2 + α (d2 − d1) = 233.6 mm
+  await expect(third.getByRole("status", { name: "How the belt lies" })).toContainText("78 teeth, 233.6 mm");
+  await third.getByLabel("Kind of mesh 3").selectOption("worm");
+  await third.getByRole("button", { name: "left-hand" }).click();
+  await third
+    .getByRole("group", { name: /its end seen from the/ })
+    .getByRole("button", { name: "right" })
+    .click();
+  const output = page.getByRole("row", { name: /^shaft 4/ });
+  await expect(output).toContainText("clockwise, looking at the wheel on shaft 4 with the worm below");
+  await third.getByLabel("Kind of mesh 3").selectOption("smooth-belt");
+  await third.getByLabel("Ø, mm").first().fill("-4");
+  await third.getByLabel("Ø, mm").first().blur();
+  await expect(page.getByText("A diameter is above 0 mm").first()).toBeVisible();
+});
+
 test("hardware is named by caliper and noted; a screw is capped by what it goes into", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/hardware`);

@@ -3,27 +3,33 @@
 import { scaleLinear } from "d3";
 import { useMemo } from "react";
 import { trainDiagram } from "@/core/train/diagram";
-import type { TrainAnswer } from "@/core/train/solve";
+import type { ShaftAnswer, TrainAnswer } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 
 const WIDTH = 600;
 const MOST_HEIGHT = 430;
 const MARGIN = { left: 12, right: 138 } as const;
 
+/** Which way a shaft turns: as it is seen, or where the motor's way was not told, against the motor's. */
+function arrow(s: ShaftAnswer): string {
+  if (s.turning) return s.turning.clockwise ? " ↻" : " ↺";
+  return s.direction === 1 ? " ↻" : s.direction === -1 ? " ↺" : "";
+}
+
 /** A train from the side: shafts as lines with their speeds, gears as bars to relative size. A chosen mesh or shaft stands out. */
 export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer: TrainAnswer; lit?: string }) {
   const d = useMemo(() => trainDiagram(train), [train]);
-  const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right) / (d.width + 60), MOST_HEIGHT / (d.bottom - d.top), 3);
+  // what stands beside the last wheels wants room before the names of the shafts
+  const beside = Math.max(0, ...d.wheels.filter((w) => w.x + 60 > d.width).map((w) => 12 * (w.size.length - 2)));
+  const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right - beside) / (d.width + 60), MOST_HEIGHT / (d.bottom - d.top), 3);
   const x = scaleLinear([-60, d.width], [MARGIN.left, MARGIN.left + (d.width + 60) * scale]);
   const height = (d.bottom - d.top) * scale + 16;
   const y = scaleLinear([d.top, d.bottom], [8, height - 8]);
   const speed = (shaft: string): string => {
     const s = answer.shafts.find((a) => a.shaft === shaft);
-    return s?.rpm == null
-      ? "?"
-      : `${s.rpm >= 100 ? Math.round(s.rpm) : Number(s.rpm.toFixed(1))} rpm${s.direction === 1 ? " ↻" : s.direction === -1 ? " ↺" : ""}`;
+    return s?.rpm == null ? "?" : `${s.rpm >= 100 ? Math.round(s.rpm) : Number(s.rpm.toFixed(1))} rpm${arrow(s)}`;
   };
-  const right = MARGIN.left + (d.width + 60) * scale + 8;
+  const right = MARGIN.left + (d.width + 60) * scale + 8 + beside;
   // names stand beside their lines; where two lie close, the later one moves down
   const labels = d.shafts.map((s) => ({ shaft: s.shaft, at: y(s.y) })).sort((a, b) => a.at - b.at);
   for (let i = 1; i < labels.length; i++) {
@@ -99,7 +105,7 @@ export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer
             className="figures"
             fill="var(--color-base-content)"
           >
-            {w.teeth}
+            {w.size}
           </text>
         ))}
       {labels.map((l) => (

@@ -1,4 +1,4 @@
-import { FRAME, type Mesh, type TrainInput, wheelsOf } from "./train";
+import { FRAME, isSmooth, type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "./train";
 
 /** A train seen from the side: shafts as lines, gears as bars across them, in a plane of its own units. */
 export interface TrainDiagram {
@@ -21,7 +21,8 @@ export interface DrawnWheel {
   readonly mesh: string;
   readonly shaft: string;
   readonly says: string;
-  readonly teeth: number;
+  /** what stands beside it: its teeth, or "32 mm" */
+  readonly size: string;
   readonly shape: "bar" | "cone" | "worm" | "wheel" | "ring" | "planet" | "pulley";
   readonly x: number;
   readonly y: number;
@@ -37,15 +38,18 @@ const LEAST_R = 9;
 
 /**
  * Where everything of a train is drawn. Each mesh has a column; the driven shaft lies as far below or above the driver as their radii say, turn about, so that a long train stays low. Radii are
- * teeth times module (1 where it is not known), all on one scale.
+ * teeth times module (1 where it is not known), or what was measured of wheels without teeth, all on one scale.
  */
 export function trainDiagram(train: TrainInput): TrainDiagram {
   const y = new Map<string, number>([[train.input.shaft, 0]]);
   const span = new Map<string, [number, number]>([[train.input.shaft, [-60, 0]]]);
   const wheels: DrawnWheel[] = [];
   const strands: TrainDiagram["strands"][number][] = [];
-  const largest = Math.max(1, ...train.meshes.flatMap((m) => wheelsOf(m).map((w) => w.teeth * (moduleOf(m, w.role) ?? 1))));
-  const radius = (m: Mesh, role: string, teeth: number): number => Math.max(LEAST_R, (90 * teeth * (moduleOf(m, role) ?? 1)) / largest);
+  const largest = Math.max(1, ...train.meshes.flatMap((m) => wheelsOf(m).map((w) => diameterOf(m, w))));
+  const radius = (m: Mesh, role: TrainWheel["role"]): number => {
+    const w = wheelsOf(m).find((x) => x.role === role);
+    return Math.max(LEAST_R, (90 * (w ? diameterOf(m, w) : 0)) / largest);
+  };
   const reach = (shaft: string, x: number): void => {
     const [a, b] = span.get(shaft) ?? [x, x];
     span.set(shaft, [Math.min(a, x - 34), Math.max(b, x + 34)]);
@@ -58,10 +62,10 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
     const at = y.get(first) as number;
     if (m.kind === "planetary") {
       if (!y.has(second)) y.set(second, at);
-      const sun = radius(m, "sun", m.sun.teeth);
-      const ring = radius(m, "ring", m.ring.teeth);
+      const sun = radius(m, "sun");
+      const ring = radius(m, "ring");
       for (const w of own) {
-        const base = { mesh: m.id, shaft: w.shaft, says: w.says, teeth: w.teeth, x, part: w.part };
+        const base = { mesh: m.id, shaft: w.shaft, says: w.says, size: sizeOf(w), x, part: w.part };
         if (w.role === "sun") wheels.push({ ...base, shape: "bar", y: at, r: sun });
         else if (w.role === "ring") wheels.push({ ...base, shape: "ring", y: at, r: ring });
         else
@@ -77,8 +81,8 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
       if (m.ring.shaft !== FRAME && !y.has(m.ring.shaft)) y.set(m.ring.shaft, at);
       return;
     }
-    const [r1, r2] = [radius(m, "driver", m.driver.teeth), radius(m, "driven", m.driven.teeth)];
-    const loose = m.kind === "belt" || m.kind === "chain";
+    const [r1, r2] = [radius(m, "driver"), radius(m, "driven")];
+    const loose = m.kind === "belt" || m.kind === "chain" || m.kind === "smooth-belt";
     const apart = m.kind === "internal" ? Math.abs(r2 - r1) : r1 + r2 + (loose ? 30 : 0);
     if (!y.has(second)) y.set(second, at + (at > 0 ? -apart : apart));
     const to = y.get(second) as number;
@@ -97,7 +101,7 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
         mesh: m.id,
         shaft: w.shaft,
         says: w.says,
-        teeth: w.teeth,
+        size: sizeOf(w),
         shape: shapes[k] as DrawnWheel["shape"],
         x,
         y: k ? to : at,
@@ -113,7 +117,16 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
   return { shafts, wheels, strands, width: Math.max(1, train.meshes.length) * COLUMN, top: Math.min(0, ...edges) - 16, bottom: Math.max(0, ...edges) + 16 };
 }
 
+const sizeOf = (w: TrainWheel): string => (w.teeth === null ? w.says.replace(/ \w+$/, "") : String(w.teeth));
+
+/** Pitch diameter in millimetres, or in teeth where no module is known. */
+function diameterOf(m: Mesh, w: TrainWheel): number {
+  if (isSmooth(m)) return w.role === "driver" ? m.driver.diameterMm : m.driven.diameterMm;
+  return (w.teeth ?? 0) * (moduleOf(m, w.role) ?? 1);
+}
+
 function moduleOf(m: Mesh, role: string): number | undefined {
+  if (isSmooth(m)) return undefined;
   if (m.kind === "planetary") return role === "sun" ? m.sun.moduleMm : role === "ring" ? m.ring.moduleMm : m.planet?.moduleMm;
   return role === "driver" ? m.driver.moduleMm : m.driven.moduleMm;
 }

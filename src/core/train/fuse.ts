@@ -6,7 +6,7 @@ import { capital } from "../sentence";
 import { type GearMaterial, MATERIALS, materialNamed } from "./materials";
 import { bevelRootStress, rootStress } from "./root-stress";
 import { shaftSpeeds } from "./shaft-speeds";
-import { FRAME, type Mesh, type PlanetaryMesh, shaftsOf, type TrainInput, type TrainWheel, trainInput, wheelsOf } from "./train";
+import { FRAME, isSmooth, type Mesh, type PlanetaryMesh, type SmoothMesh, shaftsOf, type TrainInput, type TrainWheel, trainInput, wheelsOf } from "./train";
 
 export const fuseInput = z.strictObject({
   train: trainInput,
@@ -56,6 +56,8 @@ const EFFICIENCY: Readonly<Record<Mesh["kind"], number>> = {
   bevel: 0.96,
   worm: 0.6,
   belt: 0.97,
+  "smooth-belt": 0.95,
+  rollers: 0.95,
   chain: 0.97,
   planetary: 0.96,
 };
@@ -131,8 +133,10 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "cl
   const gears: StressedGear[] = [];
   const skipped: { wheel: TrainWheel; says: string }[] = [];
   for (const m of train.meshes) {
-    if (m.kind === "belt" || m.kind === "chain") continue;
+    if (m.kind === "belt" || m.kind === "chain" || isSmooth(m)) continue;
     for (const wheel of wheelsOf(m)) {
+      const { teeth } = wheel;
+      if (teeth === null) continue;
       const spec = specOf(m, wheel.role);
       if (!spec?.material || !spec.moduleMm || !spec.faceWidthMm) {
         skipped.push({
@@ -147,17 +151,17 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "cl
           `train.${m.id}.material`,
           `nobody here knows the material “${spec.material}”: it is one of ${MATERIALS.map((x) => x.material).join(", ")}`,
         );
-      const torqueNm = torqueAt(m, wheel, turns, lost, atMotorNm);
+      const torqueNm = torqueAt(m, { role: wheel.role, teeth }, turns, lost, atMotorNm);
       if (torqueNm === null) {
         skipped.push({ wheel, says: "nothing settles how it turns" });
         continue;
       }
-      if (wheel.teeth < 6) {
+      if (teeth < 6) {
         skipped.push({ wheel, says: "a worm's thread is not reckoned by the tooth formula: its wheel gives way first" });
         continue;
       }
       const loaded = {
-        teeth: wheel.teeth,
+        teeth,
         moduleMm: spec.moduleMm,
         faceWidthMm: spec.faceWidthMm,
         helixAngleDeg: spec.helixAngleDeg,
@@ -182,11 +186,18 @@ type Spec = {
 
 function specOf(m: Mesh, role: TrainWheel["role"]): Spec | undefined {
   if (m.kind === "planetary") return role === "sun" ? m.sun : role === "ring" ? m.ring : m.planet;
+  if (isSmooth(m)) return undefined;
   return role === "driver" ? m.driver : m.driven;
 }
 
 /** Torque at a wheel for a stalled input, N m; null where the train does not settle it. */
-function torqueAt(m: Mesh, wheel: TrainWheel, turns: ReadonlyMap<string, number>, lost: ReadonlyMap<string, number>, stallNm: number): number | null {
+function torqueAt(
+  m: Exclude<Mesh, SmoothMesh>,
+  wheel: { readonly role: TrainWheel["role"]; readonly teeth: number },
+  turns: ReadonlyMap<string, number>,
+  lost: ReadonlyMap<string, number>,
+  stallNm: number,
+): number | null {
   const drives = m.kind === "planetary" ? entersBy(m, lost) : m.driver.shaft;
   const n = Math.abs(turns.get(drives) ?? 0);
   if (n < 1e-12) return null;

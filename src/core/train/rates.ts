@@ -1,6 +1,7 @@
+import { beltRunOf } from "./belt-run";
 import { shaftSpeeds } from "./shaft-speeds";
 import { gcd } from "./solve";
-import { FRAME, meshName, type TrainInput, wheelsOf } from "./train";
+import { FRAME, isSmooth, type Mesh, meshName, pairSizes, type TrainInput, wheelsOf } from "./train";
 
 /** Something in a train that comes round again and again, and could be heard. */
 export interface Rate {
@@ -90,8 +91,8 @@ export function ratesOf(train: TrainInput): Rate[] {
     }
     const speed = n(m.driver.shaft);
     if (speed < 1e-12) continue;
-    const [z1, z2] = [m.driver.teeth, m.driven.teeth];
-    const round = m.kind === "belt" ? m.beltTeeth : m.kind === "chain" ? m.links : undefined;
+    const [z1, z2] = pairSizes(m);
+    const round = roundOf(m);
     if (round)
       out.push({
         kind: "belt",
@@ -99,8 +100,10 @@ export function ratesOf(train: TrainInput): Rate[] {
         perInputTurn: (speed * z1) / round,
         usual: 0.8,
         says: `once per turn of ${meshName(m)}`,
-        look: m.kind === "belt" ? "the belt itself: a missing or torn tooth" : "the chain itself: a stiff or bent link",
+        look: BAD_PLACE[m.kind] ?? "the belt itself",
       });
+    // what has no teeth makes no mesh
+    if (isSmooth(m)) continue;
     const every = z2 / gcd(z1, z2);
     // where the same teeth meet at every turn of either gear, that is the shaft's own rate
     if (every > 1 && z1 / gcd(z1, z2) > 1 && m.kind !== "belt" && m.kind !== "chain")
@@ -126,6 +129,20 @@ export function ratesOf(train: TrainInput): Rate[] {
     });
   }
   return out;
+}
+
+const BAD_PLACE: Partial<Record<Mesh["kind"], string>> = {
+  belt: "the belt itself: a missing or torn tooth",
+  chain: "the chain itself: a stiff or bent link",
+  "smooth-belt": "the belt itself: its joint, a hard or a torn place",
+};
+
+/** How far it is once round a belt or chain, in the measure of its wheels: teeth, links, or millimetres over π; undefined where nobody knows. */
+function roundOf(m: Mesh): number | undefined {
+  if (m.kind === "chain") return m.links;
+  if (m.kind === "belt") return m.beltTeeth ?? beltRunOf(m)?.beltTeeth;
+  const length = m.kind === "smooth-belt" ? (m.lengthMm ?? beltRunOf(m)?.lengthMm) : undefined;
+  return length === undefined ? undefined : length / Math.PI;
 }
 
 /** "a, b or c" */

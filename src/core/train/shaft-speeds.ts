@@ -1,4 +1,4 @@
-import { FRAME, type Mesh, shaftsOf, type TrainInput } from "./train";
+import { FRAME, type Mesh, type PairMesh, pairSizes, shaftsOf, type TrainInput } from "./train";
 
 /** Σ (factor × speed of shaft) = constant: what a mesh asks of the shafts it joins. */
 interface Relation {
@@ -19,7 +19,7 @@ export interface ShaftSpeeds {
 /**
  * How often every shaft turns for one turn of the input.
  *
- * A pair: n1 z1 = ∓ n2 z2 (minus for external gears, plus for internal gears, belts and chains). A planetary set (Willis):
+ * A pair: n1 z1 = ∓ n2 z2 (minus for external gears and rollers, plus for internal gears, belts and chains; diameters in place of teeth where there are none). A planetary set (Willis):
  * (n_sun − n_carrier) z_sun = −(n_ring − n_carrier) z_ring. The frame stands still. That is a linear system; it is solved by elimination, mesh by mesh, so that the
  * mesh at which the train locks can be named. Bevels and worms turn the axis: their sign is a matter of the eye, so where a loop closes over them each sign is tried.
  */
@@ -61,16 +61,19 @@ function relationOf(m: Mesh, flipped: boolean): Relation {
         [m.carrier.shaft, -(m.sun.teeth + m.ring.teeth)],
       ],
     };
-  const sameWay = m.kind === "internal" || m.kind === "belt" || m.kind === "chain" || flipped;
+  const [driver, driven] = pairSizes(m);
   return {
     mesh: m.id,
     is: 0,
     terms: [
-      [m.driver.shaft, m.driver.teeth],
-      [m.driven.shaft, sameWay ? -m.driven.teeth : m.driven.teeth],
+      [m.driver.shaft, driver],
+      [m.driven.shaft, turnsSameWay(m) || flipped ? -driven : driven],
     ],
   };
 }
+
+/** A ring and the gear in it, and what a belt or chain joins, turn the same way; a belt that is crossed over does not. */
+const turnsSameWay = (m: PairMesh): boolean => m.kind === "internal" || m.kind === "belt" || m.kind === "chain" || (m.kind === "smooth-belt" && !m.crossed);
 
 function eliminate(train: TrainInput, flipped: ReadonlySet<string>, is: (mesh: string) => number = () => 0, input = 1): ShaftSpeeds {
   const names = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])];

@@ -1,5 +1,7 @@
+import { type BeltRun, beltRunOf, beltSays } from "./belt-run";
 import { oneToothOut, shaftSpeeds } from "./shaft-speeds";
-import { FRAME, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
+import { FRAME, isSmooth, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
+import { type Turning, turnings } from "./turning";
 
 export interface ShaftAnswer {
   readonly shaft: string;
@@ -10,6 +12,8 @@ export interface ShaftAnswer {
   readonly direction: 1 | -1 | null;
   /** how often a second something that sits once on the shaft comes round */
   readonly onceHz: number | null;
+  /** which way it is seen to turn, and from where; where the motor's own way and what lies between were told */
+  readonly turning?: Turning;
 }
 
 export interface MeshAnswer {
@@ -22,6 +26,8 @@ export interface MeshAnswer {
   readonly sameTeethEvery: { readonly driverTurns: number; readonly drivenTurns: number } | null;
   /** what one tooth out at this mesh makes at every shaft that turns, degrees */
   readonly oneToothOff: readonly { readonly shaft: string; readonly degrees: number }[];
+  /** of a belt whose centre distance or length is known */
+  readonly belt?: BeltRun;
 }
 
 export interface TrainProblem {
@@ -50,6 +56,7 @@ export function solveTrain(train: TrainInput): TrainAnswer {
   const { turns, free, locked } = shaftSpeeds(train);
   const parallel = parallelToInput(train);
   const { rpm } = train.input;
+  const seen = turnings(train, turns);
   const order = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])].filter((s) => s !== FRAME);
   const shafts = order.map((shaft): ShaftAnswer => {
     const t = turns.get(shaft);
@@ -60,6 +67,7 @@ export function solveTrain(train: TrainInput): TrainAnswer {
       turnsPerInputTurn: Math.abs(t),
       direction: !parallel.has(shaft) || t === 0 ? null : t > 0 ? 1 : -1,
       onceHz: (Math.abs(t) * rpm) / 60,
+      ...(seen.has(shaft) ? { turning: seen.get(shaft) } : {}),
     };
   });
   return {
@@ -73,6 +81,12 @@ export function solveTrain(train: TrainInput): TrainAnswer {
 export const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);
 
 function meshAnswer(train: TrainInput, m: Mesh, turns: ReadonlyMap<string, number>, rpm: number): MeshAnswer {
+  const belt = beltRunOf(m);
+  if (isSmooth(m)) {
+    const [driver, driven] = [turns.get(m.driver.shaft), turns.get(m.driven.shaft)];
+    const ratio = driver === undefined || driven === undefined || Math.abs(driven) < 1e-12 ? null : Math.abs(driver / driven);
+    return { id: m.id, ratio, meshHz: null, sameTeethEvery: null, oneToothOff: [], ...(belt ? { belt } : {}) };
+  }
   const [a, b, z1, z2] =
     m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft, m.sun.teeth, m.planetTeeth] : [m.driver.shaft, m.driven.shaft, m.driver.teeth, m.driven.teeth];
   const na = turns.get(a);
@@ -87,6 +101,7 @@ function meshAnswer(train: TrainInput, m: Mesh, turns: ReadonlyMap<string, numbe
     meshHz: meshing,
     sameTeethEvery: again,
     oneToothOff: na === undefined ? [] : outAt(train, m, turns, z1, na),
+    ...(belt ? { belt } : {}),
   };
 }
 
@@ -141,6 +156,7 @@ function problemsOf(train: TrainInput): TrainProblem[] {
     const shafts = shaftsOf(m);
     if (new Set(shafts).size < shafts.length) out.push({ at: m.id, says: `${meshName(m)} joins a shaft with itself` });
     if (m.kind === "planetary") out.push(...planetsSay(m));
+    out.push(...beltSays(m).map((says) => ({ at: m.id, says })));
     if (m.kind === "internal" && m.driven.teeth === m.driver.teeth)
       out.push({ at: m.id, says: "a ring and the gear inside it cannot have the same number of teeth" });
     if (m.kind === "worm" && m.driver.teeth > m.driven.teeth)

@@ -25,6 +25,11 @@ const strength = {
 };
 
 const wheel = z.strictObject({ shaft, teeth: teeth(4, "a gear"), ...strength });
+const mm = (what: string, most: number) =>
+  z.number(`${what} is a number of millimetres`).positive(`${what} is above 0 mm`).max(most, `${what} is at most ${most} mm`);
+/** A wheel without teeth: a roller, or the pulley of a smooth belt. */
+const smoothWheel = z.strictObject({ shaft, diameterMm: mm("a diameter", 5000), part: z.string().max(40).optional() });
+const hand = z.enum(["right", "left"]);
 const meshId = z.string("must be a name").min(1, "a mesh needs a name").max(40);
 
 const pair = <K extends string>(kind: K) => z.strictObject({ id: meshId, kind: z.literal(kind), driver: wheel, driven: wheel });
@@ -35,12 +40,18 @@ export const meshInput = z.discriminatedUnion(
     pair("spur"),
     pair("helical"),
     pair("internal"),
-    pair("bevel"),
+    pair("bevel").extend({
+      /** what is looked at of the driver, from where its turning is told: its back or its teeth */
+      seenFrom: z.enum(["back", "teeth"]).optional(),
+    }),
     z.strictObject({
       id: meshId,
       kind: z.literal("worm"),
       driver: z.strictObject({ shaft, teeth: teeth(1, "a worm"), ...strength }),
       driven: z.strictObject({ shaft, teeth: teeth(1, "a worm"), ...strength }),
+      hand: hand.optional(),
+      /** with the worm lying below its wheel: where the end lies from which the worm's turning is told */
+      endAt: hand.optional(),
     }),
     z.strictObject({
       id: meshId,
@@ -49,7 +60,23 @@ export const meshInput = z.discriminatedUnion(
       driven: wheel,
       /** teeth of the belt itself, where they were counted */
       beltTeeth: z.int().min(10).max(5000).optional(),
+      pitchMm: mm("a pitch", 50).optional(),
+      centreMm: mm("a centre distance", 10_000).optional(),
     }),
+    z.strictObject({
+      id: meshId,
+      kind: z.literal("smooth-belt"),
+      driver: smoothWheel,
+      driven: smoothWheel,
+      /** of a flat or round belt, whose middle runs that much further out than its pulleys; of a V or ribbed belt none, and the diameters are those at its cord */
+      thicknessMm: mm("a thickness", 100).optional(),
+      /** crossed over between its pulleys: the driven one turns the other way */
+      crossed: z.boolean().optional(),
+      centreMm: mm("a centre distance", 10_000).optional(),
+      /** round the middle of its thickness, or its cord */
+      lengthMm: mm("a length", 50_000).optional(),
+    }),
+    z.strictObject({ id: meshId, kind: z.literal("rollers"), driver: smoothWheel, driven: smoothWheel }),
     z.strictObject({ id: meshId, kind: z.literal("chain"), driver: wheel, driven: wheel, links: z.int().min(10).max(5000).optional() }),
     z.strictObject({
       id: meshId,
@@ -63,7 +90,7 @@ export const meshInput = z.discriminatedUnion(
       planet: z.strictObject(strength).optional(),
     }),
   ],
-  { error: 'is none of "spur", "helical", "internal", "bevel", "worm", "belt", "chain", "planetary"' },
+  { error: 'is none of "spur", "helical", "internal", "bevel", "worm", "belt", "smooth-belt", "rollers", "chain", "planetary"' },
 );
 
 export const trainInput = z.strictObject({
@@ -72,6 +99,8 @@ export const trainInput = z.strictObject({
     rpm: z.number("a speed is a number").min(0, "a speed is not negative").max(200_000, "no motor of a workshop turns faster than 200 000 rpm"),
     /** torque of the motor held still, N m: for the fuse */
     stallTorqueNm: measuredInput.optional(),
+    /** which way it turns, looked at from its free end along the shaft */
+    turns: z.enum(["clockwise", "anticlockwise"]).optional(),
   }),
   meshes: z.array(meshInput).max(60, "more than 60 meshes"),
   /** slipping clutches, shear pins, friction rings: no more torque than this passes their shaft, N m */
@@ -84,29 +113,44 @@ export const trainInput = z.strictObject({
 export type TrainInput = Frozen<z.infer<typeof trainInput>>;
 export type Mesh = Frozen<z.infer<typeof meshInput>>;
 export type PlanetaryMesh = Extract<Mesh, { kind: "planetary" }>;
+/** Two wheels that turn each other by friction: what counts is diameters, and nothing can be a tooth out. */
+export type SmoothMesh = Extract<Mesh, { kind: "smooth-belt" | "rollers" }>;
+export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
+export type ToothedMesh = Exclude<PairMesh, SmoothMesh>;
+
+export const isSmooth = (m: Mesh): m is SmoothMesh => m.kind === "smooth-belt" || m.kind === "rollers";
 
 /** What a mesh is called where people read: by the shafts that it joins. @example meshName(m) // "the mesh of motor and lay shaft" */
 export const meshName = (m: Mesh): string =>
-  m.kind === "planetary"
-    ? `the planetary set on ${m.sun.shaft}`
-    : `the ${m.kind === "belt" || m.kind === "chain" ? m.kind : "mesh"} of ${m.driver.shaft} and ${m.driven.shaft}`;
-export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
+  m.kind === "planetary" ? `the planetary set on ${m.sun.shaft}` : `the ${CALLED[m.kind] ?? "mesh"} of ${m.driver.shaft} and ${m.driven.shaft}`;
+const CALLED: Partial<Record<Mesh["kind"], string>> = { belt: "belt", "smooth-belt": "belt", chain: "chain", rollers: "rollers" };
 
 /** Shafts of a mesh in the order power usually takes. */
 export const shaftsOf = (m: Mesh): readonly string[] =>
   m.kind === "planetary" ? [m.sun.shaft, m.ring.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
 
-/** A toothed wheel of a train, and where it sits. */
+/**
+ * How large the two wheels of a pair are, in a measure that both share: teeth, or millimetres where there are none. Of a flat or round belt what counts is the middle of its
+ * thickness.
+ */
+export function pairSizes(m: PairMesh): readonly [driver: number, driven: number] {
+  if (!isSmooth(m)) return [m.driver.teeth, m.driven.teeth];
+  const more = m.kind === "smooth-belt" ? (m.thicknessMm ?? 0) : 0;
+  return [m.driver.diameterMm + more, m.driven.diameterMm + more];
+}
+
+/** A wheel of a train, and where it sits. */
 export interface TrainWheel {
   readonly mesh: string;
   readonly role: "driver" | "driven" | "sun" | "ring" | "planet";
   readonly shaft: string;
-  readonly teeth: number;
+  /** null: it has none, and turns by friction */
+  readonly teeth: number | null;
   readonly says: string;
   readonly part?: string;
 }
 
-const NAMES: Readonly<Record<PairMesh["kind"], readonly [driver: string, driven: string]>> = {
+const NAMES: Readonly<Record<ToothedMesh["kind"], readonly [driver: string, driven: string]>> = {
   spur: ["gear", "gear"],
   helical: ["gear", "gear"],
   internal: ["gear", "ring"],
@@ -118,7 +162,7 @@ const NAMES: Readonly<Record<PairMesh["kind"], readonly [driver: string, driven:
 
 const wheelSays = (name: string, teeth: number): string => (name === "worm" ? (teeth === 1 ? "worm" : `${teeth}-start worm`) : `${teeth}-tooth ${name}`);
 
-/** Every toothed wheel of a mesh, with its name at the bench: "47-tooth gear", "2-start worm". */
+/** Every wheel of a mesh, with its name at the bench: "47-tooth gear", "2-start worm", "32 mm roller". */
 export function wheelsOf(m: Mesh): TrainWheel[] {
   if (m.kind === "planetary")
     return [
@@ -137,6 +181,17 @@ export function wheelsOf(m: Mesh): TrainWheel[] {
         : []),
       { mesh: m.id, role: "ring", shaft: m.ring.shaft, teeth: m.ring.teeth, says: wheelSays("ring", m.ring.teeth), part: m.ring.part },
     ];
+  if (isSmooth(m)) {
+    const name = m.kind === "rollers" ? "roller" : "pulley";
+    return (["driver", "driven"] as const).map((role) => ({
+      mesh: m.id,
+      role,
+      shaft: m[role].shaft,
+      teeth: null,
+      says: `${m[role].diameterMm} mm ${name}`,
+      part: m[role].part,
+    }));
+  }
   // of two gears one inside the other the larger is the ring, whichever drives
   const [driver, driven] = m.kind === "internal" && m.driver.teeth > m.driven.teeth ? (["ring", "gear"] as const) : NAMES[m.kind];
   return [

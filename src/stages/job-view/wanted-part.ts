@@ -8,6 +8,7 @@ import { PART_KINDS, type PartKind } from "@/core/match/catalogue/part-spec";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";
+import { isSmooth } from "@/core/train/train";
 import { partMean, toldOf } from "./part-facts";
 
 /** The unit of a job, as parts are sold by it. */
@@ -111,7 +112,7 @@ function mateOf(job: Job, id: string, chosenTeeth: Readonly<Record<string, numbe
 /** How fast the output turns, if the train is written down with this pair in it: a change of ratio anywhere changes it in the same share. */
 function outputOf(job: Job, teeth: number, mate: WantedMate | undefined): Pick<WantedGear, "outputRpm"> {
   const inIt = job.train?.meshes.some((m) => {
-    if (m.kind === "planetary") return false;
+    if (m.kind === "planetary" || isSmooth(m)) return false;
     const pair = [m.driver.teeth, m.driven.teeth];
     return pair.includes(teeth) && mate !== undefined && pair.includes(mate.teeth);
   });

@@ -1,9 +1,11 @@
 "use client";
 
-import type { Mesh } from "@/core/train/train";
+import type { BeltRun } from "@/core/train/belt-run";
+import { isSmooth, type Mesh } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
 import { SavedField } from "../../saving/saved-field";
 import { asKind } from "./change-mesh";
+import { MeshFacts } from "./mesh-facts";
 import type { ChangeTrain, TrainPart } from "./train-part";
 
 const KINDS: readonly (readonly [Mesh["kind"], string])[] = [
@@ -13,6 +15,8 @@ const KINDS: readonly (readonly [Mesh["kind"], string])[] = [
   ["bevel", "bevel"],
   ["worm", "worm and wheel"],
   ["belt", "toothed belt"],
+  ["smooth-belt", "smooth belt: flat, round, V, ribbed"],
+  ["rollers", "friction rollers"],
   ["chain", "chain"],
   ["planetary", "planetary set"],
 ];
@@ -23,11 +27,14 @@ const whole = (text: string): number => (text.trim() === "" ? Number.NaN : Numbe
 export function MeshRow({
   mesh: m,
   n,
+  belt,
   change,
   parts,
   light,
 }: {
   mesh: Mesh;
+  /** how its belt lies, where it is one and that is known */
+  belt?: BeltRun;
   /** its number, counted from the motor on */
   n: number;
   change: ChangeTrain;
@@ -42,6 +49,15 @@ export function MeshRow({
   );
   const teeth = (role: string, label: string, value: number) => (
     <SavedField label={label} name={`${m.id}-${role}-teeth`} value={String(value)} figure save={(t) => patch(role, { teeth: whole(t) })} />
+  );
+  const across = (role: string, value: number) => (
+    <SavedField
+      label="Ø, mm"
+      name={`${m.id}-${role}-across`}
+      value={String(value)}
+      figure
+      save={(t) => patch(role, { diameterMm: whole(t.replace(",", ".")) })}
+    />
   );
   /** a count that a mesh of this kind may have */
   const count = (field: string, label: string, name: string, value: number | undefined) => (
@@ -105,15 +121,14 @@ export function MeshRow({
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)_84px_minmax(0,1fr)_84px] gap-2">
           {text("driver", m.kind === "worm" ? "Worm on" : "Driver on", m.driver.shaft)}
-          {teeth("driver", m.kind === "worm" ? "starts" : "teeth", m.driver.teeth)}
+          {isSmooth(m) ? across("driver", m.driver.diameterMm) : teeth("driver", m.kind === "worm" ? "starts" : "teeth", m.driver.teeth)}
           {text("driven", m.kind === "worm" ? "Wheel on" : "Driven on", m.driven.shaft)}
-          {teeth("driven", "teeth", m.driven.teeth)}
+          {isSmooth(m) ? across("driven", m.driven.diameterMm) : teeth("driven", "teeth", m.driven.teeth)}
           <div className="col-span-2">{isIt("driver", m.driver.part)}</div>
           <div className="col-span-2">{isIt("driven", m.driven.part)}</div>
-          {m.kind === "belt" && count("beltTeeth", "Teeth of the belt", "belt", m.beltTeeth)}
-          {m.kind === "chain" && count("links", "Links of the chain", "chain", m.links)}
         </div>
       )}
+      <MeshFacts mesh={m} n={n} belt={belt} put={(fields) => put((now) => ({ ...now, ...fields }) as Mesh)} />
     </fieldset>
   );
 }

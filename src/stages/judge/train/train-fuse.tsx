@@ -5,21 +5,30 @@ import { Fault } from "@/core/fault";
 import { measured } from "@/core/quantity/measured";
 import { findFuse, mayBreak } from "@/core/train/fuse";
 import { MATERIALS } from "@/core/train/materials";
-import { FRAME, type Mesh, shaftsOf, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
+import { isSmooth, type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
 import { SavedField } from "../../saving/saved-field";
+import { TrainClutches } from "./train-clutches";
 import type { ChangeTrain } from "./train-part";
 
 type Role = TrainWheel["role"];
+interface GearSpec {
+  readonly moduleMm?: number;
+  readonly faceWidthMm?: number;
+  readonly price?: number;
+  readonly material?: string;
+}
 const keyOf = (w: Pick<TrainWheel, "mesh" | "role">): string => `${w.mesh}|${w.role}`;
-const specOf = (m: Mesh, role: Role) =>
-  m.kind === "planetary" ? (role === "sun" ? m.sun : role === "ring" ? m.ring : (m.planet ?? {})) : role === "driver" ? m.driver : m.driven;
+const specOf = (m: Mesh, role: Role): GearSpec =>
+  m.kind === "planetary" ? (role === "sun" ? m.sun : role === "ring" ? m.ring : (m.planet ?? {})) : isSmooth(m) ? {} : role === "driver" ? m.driver : m.driven;
 
 /** Which gear breaks first at motor stall, by design, and what breaks next if it is swapped for another material. */
 export function TrainFuse({ train, change, light }: { train: TrainInput; change: ChangeTrain; light: (at: string | undefined) => void }) {
   const [swapped, setSwapped] = useState("");
   const [material, setMaterial] = useState("steel");
   const stall = train.input.stallTorqueNm;
-  const wheels = train.meshes.filter((m) => m.kind !== "belt" && m.kind !== "chain").flatMap((m) => wheelsOf(m).map((w) => ({ mesh: m, wheel: w })));
+  const wheels = train.meshes
+    .filter((m) => m.kind !== "belt" && m.kind !== "chain" && !isSmooth(m))
+    .flatMap((m) => wheelsOf(m).map((w) => ({ mesh: m, wheel: w })));
   const [mesh, role] = swapped.split("|") as [string, Role | undefined];
   const answer = ((): ReturnType<typeof findFuse> | string => {
     try {
@@ -32,10 +41,6 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
   const put = (m: Mesh, r: Role, fields: object) =>
     change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? ({ ...x, [r]: { ...specOf(x, r), ...fields } } as Mesh) : x)) }));
   const number = (text: string): number | undefined => (text.trim() ? Number(text.replace(",", ".")) : undefined);
-  const shafts = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])].filter((s) => s !== FRAME);
-  const clutch = train.clutches?.[0];
-  const putClutch = (slipsNm: number | undefined, shaft: string | undefined) =>
-    change(({ clutches: _, ...t }) => (slipsNm === undefined || !shaft ? t : { ...t, clutches: [{ shaft, slipsNm }] }));
   return (
     <>
       <div className="grid grid-cols-[190px_minmax(0,1fr)] items-end gap-3">
@@ -48,29 +53,7 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
         />
         <p className="hush text-[17px] leading-tight">Off the plate or the data sheet; where there is none, five to eight times the rated torque, P/(2π n).</p>
       </div>
-      <div className="grid grid-cols-[190px_minmax(0,1fr)] items-end gap-3">
-        <SavedField
-          label="A clutch slips at, N m"
-          name="train-clutch"
-          value={clutch ? String(clutch.slipsNm) : ""}
-          figure
-          save={(t) => putClutch(number(t), clutch?.shaft ?? shafts[0])}
-        />
-        <select
-          aria-label="The clutch is on"
-          className="field"
-          value={clutch?.shaft ?? ""}
-          disabled={!clutch}
-          onChange={(e) => void putClutch(clutch?.slipsNm, e.target.value)}
-        >
-          {!clutch && <option value="">no clutch, shear pin or friction ring</option>}
-          {shafts.map((s) => (
-            <option key={s} value={s}>
-              on {s}
-            </option>
-          ))}
-        </select>
-      </div>
+      <TrainClutches train={train} change={change} />
       {typeof answer === "string" ? (
         <p className="says danger first-letter:uppercase">{answer}.</p>
       ) : (

@@ -1,7 +1,9 @@
 "use client";
 
+import type { TrainAnswer } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
+import { SmallChoice } from "@/ui/small-choice";
 import { SavedField } from "../../saving/saved-field";
 import { nextNumber, renamed } from "./change-mesh";
 import { MeshRow } from "./mesh-row";
@@ -10,11 +12,13 @@ import type { ChangeTrain, TrainPart } from "./train-part";
 /** The meshes from the motor on, each a few fields; what is typed is drawn at once. */
 export function TrainMeshes({
   train,
+  answer,
   change,
   parts,
   light,
 }: {
   train: TrainInput;
+  answer: TrainAnswer;
   change: ChangeTrain;
   parts: readonly TrainPart[];
   light: (at: string | undefined) => void;
@@ -45,8 +49,18 @@ export function TrainMeshes({
           save={(t) => setInput({ rpm: t.trim() ? Number(t.replace(",", ".")) : 0 })}
         />
       </div>
+      <fieldset>
+        <legend className="words">Seen from its free end, {train.input.shaft} turns</legend>
+        <div className="flex gap-1.5">
+          {(["clockwise", "anticlockwise"] as const).map((way) => (
+            <SmallChoice key={way} pressed={train.input.turns === way} onPress={() => void setInput({ turns: train.input.turns === way ? undefined : way })}>
+              {way === "clockwise" ? "↻" : "↺"} {way}
+            </SmallChoice>
+          ))}
+        </div>
+      </fieldset>
       {train.meshes.map((m, i) => (
-        <MeshRow key={m.id} mesh={m} n={i + 1} change={change} parts={parts} light={light} />
+        <MeshRow key={m.id} mesh={m} n={i + 1} belt={answer.meshes[i]?.belt} change={change} parts={parts} light={light} />
       ))}
       <KeyButton keyName="A" look={train.meshes.length ? "plain" : "main"} onPress={add} className="justify-center">
         Add a mesh

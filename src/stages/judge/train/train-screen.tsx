@@ -22,8 +22,6 @@ const PLACES = [
 ] as const;
 type Place = (typeof PLACES)[number]["place"];
 
-/** A toothed part of the job, as a wheel of the train can be it. */
-
 /** The train from motor to output: its diagram, speeds and rates; where a click comes from; which gear is the fuse; what one tooth off makes. */
 export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput; parts: readonly TrainPart[]; clicks: unknown }) {
   const { run } = useJob();
@@ -72,8 +70,8 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
             <thead>
               <tr className="border-b-4 border-base-content text-[17px]">
                 <th className="text-left">Shaft, mesh</th>
-                <th className="text-right">speed</th>
-                <th className="text-right">for one turn of {shown.input.shaft}</th>
+                <th className="pl-3 text-right">speed</th>
+                <th className="pl-3 text-right">for one turn of {shown.input.shaft}</th>
                 <th className="text-right">rate</th>
               </tr>
             </thead>
@@ -82,10 +80,15 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                 <tr key={s.shaft} className="border-b-2 border-base-300">
                   <th scope="row" className="py-0.5 text-left font-semibold">
                     {s.shaft}
+                    {s.turning && (
+                      <small className="block text-[16px] leading-tight font-normal">
+                        {s.turning.clockwise ? "↻ clockwise" : "↺ anticlockwise"}, {s.turning.seen}
+                      </small>
+                    )}
                   </th>
-                  <td className="figures text-right">{s.rpm === null ? "?" : `${figure(s.rpm)} rpm`}</td>
-                  <td className="figures text-right">{s.turnsPerInputTurn === null ? "?" : figure(s.turnsPerInputTurn)}</td>
-                  <td className="figures text-right">{s.onceHz === null ? "?" : `${figure(s.onceHz)} Hz`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{s.rpm === null ? "?" : `${figure(s.rpm)} rpm`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{s.turnsPerInputTurn === null ? "?" : figure(s.turnsPerInputTurn)}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{s.onceHz === null ? "?" : `${figure(s.onceHz)} Hz`}</td>
                 </tr>
               ))}
               {answer.meshes.map((m, i) => (
@@ -93,9 +96,9 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                   <th scope="row" className="hush py-0.5 text-left font-semibold">
                     mesh {i + 1}
                   </th>
-                  <td className="figures text-right">{m.ratio === null ? "" : `${figure(m.ratio)} : 1`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{m.ratio === null ? "" : `${figure(m.ratio)} : 1`}</td>
                   <td className="text-right text-[17px]">{m.sameTeethEvery ? `same teeth each ${m.sameTeethEvery.driverTurns} turns` : ""}</td>
-                  <td className="figures text-right">{m.meshHz === null ? "?" : `${figure(m.meshHz)} Hz`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{m.meshHz === null ? (m.sameTeethEvery ? "?" : "") : `${figure(m.meshHz)} Hz`}</td>
                 </tr>
               ))}
             </tbody>
@@ -110,8 +113,8 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
             </KeyButton>
           ))}
         </div>
-        <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
-          {place === "meshes" && <TrainMeshes train={shown} change={change} parts={parts} light={setLit} />}
+        <div key={place} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
+          {place === "meshes" && <TrainMeshes train={shown} answer={answer} change={change} parts={parts} light={setLit} />}
           {place === "click" && <TrainClick train={shown} light={setLit} kept={clicks} />}
           {place === "fuse" && <TrainFuse train={shown} change={change} light={setLit} />}
           {place === "timing" && <TrainTiming train={shown} answer={answer} light={setLit} />}

@@ -7,8 +7,10 @@ import type { TrainInput } from "@/core/train/train";
 /** What one tooth off at a mesh makes at every shaft, in degrees. */
 export function TrainTiming({ train, answer, light }: { train: TrainInput; answer: TrainAnswer; light: (at: string | undefined) => void }) {
   const [picked, setPicked] = useState<string>();
-  const mesh = answer.meshes.find((m) => m.id === picked) ?? answer.meshes[0];
-  if (!mesh) return <p className="says">Add the meshes first.</p>;
+  const timed = answer.meshes.map((m, i) => ({ ...m, n: i + 1 })).filter((m) => m.sameTeethEvery || m.oneToothOff.length);
+  const mesh = timed.find((m) => m.id === picked) ?? timed[0];
+  if (!mesh)
+    return <p className="says">{answer.meshes.length ? "Nothing here has teeth: what turns by friction cannot be a tooth out." : "Add the meshes first."}</p>;
   return (
     <>
       <label className="words" htmlFor="mesh-off">
@@ -23,9 +25,9 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
           light(e.target.value);
         }}
       >
-        {answer.meshes.map((m, i) => (
+        {timed.map((m) => (
           <option key={m.id} value={m.id}>
-            mesh {i + 1}
+            mesh {m.n}
           </option>
         ))}
       </select>
@@ -46,7 +48,7 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
       </table>
       {mesh.sameTeethEvery && (
         <p className="says">
-          Marks on two teeth of {mesh.id} meet again after {mesh.sameTeethEvery.driverTurns} turns of{" "}
+          Marks on two teeth of mesh {mesh.n} meet again after {mesh.sameTeethEvery.driverTurns} turns of{" "}
           {train.meshes.filter((m) => m.id === mesh.id).map((m) => (m.kind === "planetary" ? `${m.sun.shaft} against the carrier` : m.driver.shaft))}: turn that
           far before calling the marks wrong.
         </p>
