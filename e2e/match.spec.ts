@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-import { copyOf } from "./juicer-copy";
+import { copyOf, juicerCopy } from "./juicer-copy";
 
 const arrived = (page: Page, name: RegExp) => page.getByRole("region", { name: "Arrived" }).getByRole("button", { name });
 const compared = async (page: Page, label: string, value: string): Promise<void> => {
@@ -279,4 +279,60 @@ test("parts are found as they are typed; a table is looked through, taken in, an
   await expect(page.getByRole("img", { name: "saved" })).toBeVisible();
   await hand.reload();
   await expect(page.getByLabel(/Minimum time charged/)).toHaveValue("16");
+});
+
+test("a ratchet wheel is found by its teeth, its sizes and the way it holds", async ({ page }) => {
+  const hand = new BenchHand(page);
+  const number = await juicerCopy();
+  await hand.open("/parts/tables");
+  const file = "test-results/ratchets.csv";
+  const row = (n: string, teeth: number, holds: string) => `RW-${n};Ratchet wheel;ratchet;6,20;1;${teeth};outside;24;8;square;${holds}`;
+  writeFileSync(
+    file,
+    [
+      "number;name;kind;price;stock;teeth;toothed;outside_mm;bore_mm;bore_form;holds",
+      row("1", 36, "anticlockwise"),
+      row("2", 36, "clockwise"),
+      row("3", 40, "clockwise"),
+    ].join("\n"),
+  );
+  await page.getByLabel("A table as CSV").setInputFiles(file);
+  await hand.button(/Take 3 rows in/).click();
+  await expect(page.getByText(/ratchets.csv is in: 3 new/)).toBeVisible();
+
+  await hand.open(`/jobs/${number}/judge`);
+  await hand.button(/Add a screw, a pin/).click();
+  await page.getByLabel("What it is called").fill("ratchet wheel");
+  await hand.button("Add it to the parts").click();
+  await hand.button(/^ratchet wheel/i).click();
+  await page.getByLabel("What it is", { exact: true }).selectOption("ratchet");
+  await hand.button(/corners rounded/).click();
+  await page.keyboard.press("m");
+  const sizes = page.getByRole("region", { name: "Grease, cause and what to do" });
+  const type = async (label: string, text: string): Promise<void> => {
+    await sizes.getByRole("textbox", { name: label }).fill(text);
+    await sizes.getByRole("textbox", { name: label }).press("Enter");
+  };
+  await type("Teeth", "35.5");
+  await expect(sizes.getByText("“35.5” is no count: type it like 24")).toBeVisible();
+  await type("Teeth", "36");
+  await expect(sizes.getByText("One click is 10°.")).toBeVisible();
+  await type("Outside, mm", "23,98");
+  await expect(sizes.getByText("23.98")).toBeVisible();
+  await type("Bore, mm", "8.02");
+  await sizes.getByRole("group", { name: "Holds" }).getByRole("button", { name: "clockwise", exact: true }).click();
+  await sizes.getByRole("group", { name: "Bore form" }).getByRole("button", { name: "square", exact: true }).click();
+  await expect(sizes.getByRole("group", { name: "Bore form" }).getByRole("button", { name: "square", exact: true })).toHaveAttribute("aria-pressed", "true");
+  await hand.reload();
+  await page.keyboard.press("m");
+
+  await hand.open(`/jobs/${number}/match`);
+  await page
+    .getByRole("region", { name: "To replace" })
+    .getByRole("button", { name: /ratchet wheel/i })
+    .click();
+  const found = page.getByRole("region", { name: "Candidates" });
+  await expect(found).toContainText("RW-2");
+  await expect(found.getByRole("button", { name: /RW-/ }).first()).toContainText("Drops in");
+  await expect(found.getByRole("button", { name: /RW-1/ })).toContainText("Does not fit");
 });

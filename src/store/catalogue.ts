@@ -1,9 +1,11 @@
 import type { Knex } from "knex";
 import { bearingNamed } from "@/core/hardware/bench/bearings";
 import type { Wanted } from "@/core/match/candidates/rank";
+import type { WantedSizes } from "@/core/match/candidates/sizes-verdict";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { FoundParts } from "@/core/match/catalogue/found-parts";
 import { bareNumber, foldedNumber, LONGEST_NUMBER } from "@/core/match/catalogue/part-number";
+import { SPEC_FIELDS } from "@/core/match/catalogue/part-spec";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
 import { database } from "./database";
@@ -115,6 +117,7 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
         .orderBy("number"),
     );
   }
+  if (wanted.sizes) take(await sizedRows(db, wanted.sizes));
   if (wanted.unit) take(await db("catalogue").whereIn("id", db("catalogue_fits").select("part").where("unit", unitKey(wanted.unit.maker, wanted.unit.model))));
   if (wanted.name) {
     const words = wanted.name.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
@@ -138,6 +141,27 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
   // what is sold together with it, and what a kit holds, with what those need
   for (let more = togetherWith(found.values(), found); more.length; more = togetherWith(take(await db("catalogue").whereIn("number", more)), found));
   return [...found.values()];
+}
+
+/** Parts of a kind of which no size is far from what was measured, the nearest first. */
+async function sizedRows(db: Knex, wanted: WantedSizes): Promise<Record<string, unknown>[]> {
+  const query = db("catalogue").where("kind", wanted.kind);
+  const away: string[] = [];
+  const of: (string | number)[] = [];
+  for (const f of SPEC_FIELDS[wanted.kind]) {
+    const size = wanted.sizes[f.key];
+    if (f.tolerance === undefined || size === undefined) continue;
+    const { value, u } = measured(size, 0);
+    const most = Math.max(0.15 * value, f.tolerance + 3 * u);
+    const at = `$.${f.key}`;
+    query.andWhere((q) =>
+      q.whereRaw("json_extract(spec, ?) is null", [at]).orWhereRaw("json_extract(spec, ?) between ? and ?", [at, value - most, value + most]),
+    );
+    away.push("abs(coalesce(json_extract(spec, ?), ?) / ? - 1)");
+    of.push(at, value * 1.1, Math.max(value, 1e-9));
+  }
+  if (!away.length) return [];
+  return query.orderByRaw(`${away.join(" + ")}, number`, of).limit(MOST_LOOKED_AT);
 }
 
 /** Numbers that these parts come with or hold, and that are not there yet. */

@@ -105,6 +105,16 @@ export async function setGearNotes(
   });
 }
 
+/** Says what was seen on a part that is no gear; empty takes it back. */
+export async function setPartLook(number: string, version: number, part: string, key: string, label: string, says: string): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const { gear } = await findingOf(c, part);
+    const { [key]: _, ...looks } = gear.looks ?? {};
+    await writeFinding(c, part, { gear: { ...gear, looks: says ? { ...looks, [key]: says } : looks } });
+    return `${await nameOf(c, part)}: ${label} ${says || "taken back"}`;
+  });
+}
+
 /**
  * Takes a count from a photograph: the teeth, those that are gone and those that are broken off in part, and the picture as that of the finding. Marks
  * of broken teeth that were there before go; worn, cracked and melted ones stay. Sizes read from it go among the readings.

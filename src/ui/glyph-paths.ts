@@ -52,12 +52,22 @@ const teeth = Array.from({ length: 12 }, (_, i) => {
   return `${i ? "L" : "M"}${p(15, a - 11)}L${p(20, a - 6)}L${p(20, a + 6)}L${p(15, a + 11)}`;
 }).join("");
 
+/** Saw teeth: one flank steep, the other long. */
+const ratchet = `${Array.from({ length: 10 }, (_, i) => {
+  const p = (r: number, a: number): string => `${(24 + r * Math.sin((a * Math.PI) / 180)).toFixed(1)} ${(24 - r * Math.cos((a * Math.PI) / 180)).toFixed(1)}`;
+  return `${i ? "L" : "M"}${p(14, i * 36)}L${p(20, i * 36 + 2)}`;
+}).join("")}Z M24 18a6 6 0 100 12 6 6 0 000-12z`;
+
 export const PART_PATHS: Readonly<Record<string, string>> = {
   gear: `${teeth}Z M24 18a6 6 0 100 12 6 6 0 000-12z`,
   bearing:
     "M24 6a18 18 0 100 36 18 18 0 000-36z M24 17a7 7 0 100 14 7 7 0 000-14z M24 11.5v.1M36.5 24h.1M11.5 24h.1M24 36.5v.1M32.8 15.2h.1M15.2 15.2h.1M32.8 32.8h.1M15.2 32.8h.1",
   seal: "M24 6a18 18 0 100 36 18 18 0 000-36z M24 12a12 12 0 100 24 12 12 0 000-24z M24 15a9 9 0 100 18 9 9 0 000-18z",
   "o-ring": "M24 7a17 17 0 100 34 17 17 0 000-34z M24 11a13 13 0 100 26 13 13 0 000-26z",
+  spline: "M4 17h40v14H4z M4 20.500h40M4 24h40M4 27.500h40",
+  ratchet,
+  "dog-clutch": "M6 12h14v5h5v6h-5v4h5v6h-5v3H6z M42 12H30v5h-3 M27 23h3v4h-3 M27 33h3v3h12z",
+  "one-way-clutch": "M24 6a18 18 0 100 36 18 18 0 000-36z M24 14a10 10 0 100 20 10 10 0 000-20z M20 24h8l-3-3M28 24l-3 3",
   gasket: "M8 8h32v32H8z M14 14h20v20H14z",
   cover: "M6 14h36v20H6z M13 18h22v12H13z M9.5 17.500v.1M38.500 17.500v.1M9.500 30.500v.1M38.500 30.500v.1",
   motor: "M10 14h24v20H10z M34 20h4v8h-4z M38 22.500h6v3h-6z M14 14v20M18 14v20M22 14v20M26 14v20",

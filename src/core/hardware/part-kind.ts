@@ -1,7 +1,8 @@
 /** What a part can be. A gear is measured, a bearing has a size, a seal is renewed. */
 export const PART_KINDS = [
   "cover", "housing", "gear", "shaft", "bearing", "bush", "seal", "o-ring", "gasket", "motor", "brush", "blade",
-  "belt", "chain", "spring", "pin", "switch", "wire", "bracket", "other",
+  "belt", "chain", "spring", "pin", "switch", "wire", "bracket", "spline",
+  "ratchet", "dog-clutch", "one-way-clutch", "other",
 ] as const; // biome-ignore format: a list
 
 /** Words by which a kind is told, as later stages sort by it until somebody says what it is. */
@@ -26,6 +27,10 @@ const KINDS: readonly (readonly [RegExp, PartKindName])[] = [
   [/\b(switch(es)?|trigger)\b/gi, "switch"],
   [/\b(wire|cord|lead|cable)s?\b/gi, "wire"],
   [/\b(bracket|lever|arm)s?\b/gi, "bracket"],
+  [/\b(splined (shaft|hub|sleeve)|splines?)\b/gi, "spline"],
+  [/\bratchets?( (wheel|ring))?s?\b/gi, "ratchet"],
+  [/\b(dog|claw) (clutch(es)?|coupling|ring)\b/gi, "dog-clutch"],
+  [/\b(one-?way|free-?wheel|sprag|overrunning) ?(clutch(es)?|bearing|roller)s?\b/gi, "one-way-clutch"],
 ];
 type PartKindName = (typeof PART_KINDS)[number];
 

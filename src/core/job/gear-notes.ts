@@ -7,7 +7,7 @@ import { ref, text } from "./written";
 
 const count = z.int("the tooth count must be a whole number").max(400, "more than 400 teeth cannot be drawn");
 
-/** What is said about a gear besides its readings. */
+/** What is said about a gear, or of another part that is sold by its sizes, besides its readings. */
 export const gearNotes = z.strictObject({
   /** of a worm: its starts */
   teeth: count.min(1, "a gear has 4 teeth or more, a worm 1 start or more").optional(),
@@ -32,10 +32,12 @@ export const gearNotes = z.strictObject({
   /** for gears that are entered and not named: module, belt or chain pitch, mm */
   moduleMm: z.number("that is no number").positive("a module is above 0 mm").max(50).optional(),
   pitchMm: z.number("that is no number").positive("a pitch is above 0 mm").max(100).optional(),
+  /** of a part that is no gear: what was seen on it, by the keys of its specification */
+  looks: z.record(z.string().max(40), z.string().trim().min(1).max(80)).optional(),
 });
 export type GearNotes = Frozen<z.infer<typeof gearNotes>>;
 
-const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom">, string>> = {
+const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom" | "looks">, string>> = {
   teeth: "teeth",
   kind: "kind",
   bevelTeeth: "bevel teeth",
@@ -59,7 +61,7 @@ export const noteSays = (note: string, value: unknown): string => {
 };
 
 /** Notes that do not bear on the gear's name: one of the others takes an accepted name back. */
-const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives"]);
+const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives", "looks"]);
 
 /** Whether a change of these notes asks for the gear to be named anew. */
 export const asksForNewName = (changed: Partial<Record<keyof GearNotes, unknown>>): boolean => Object.keys(changed).some((k) => !BESIDE_THE_NAME.has(k));

@@ -19,7 +19,7 @@ const ofAny = (mode: string, says: string, renew = true): FailureMode => ({ mode
 
 /** The special ones of each kind first, then what happens to anything, "sound" last. */
 export const FAILURE_MODES: readonly FailureMode[] = [
-  own("gear belt", "missing-teeth", "teeth missing"),
+  own("gear belt spline ratchet dog-clutch", "missing-teeth", "teeth missing"),
   own("gear", "knife-edged", "knife-edged tips"),
   own("gear blade", "chipped", "chipped"),
   own("gear", "cracked-hub", "cracked hub"),
@@ -38,6 +38,8 @@ export const FAILURE_MODES: readonly FailureMode[] = [
   own("gasket o-ring seal belt", "torn", "torn"),
   own("belt chain", "stretched", "stretched, slips"),
   own("spring", "weak", "has lost its force"),
+  own("ratchet dog-clutch spline", "rounded", "corners rounded, jumps out"),
+  own("one-way-clutch", "slips", "slips both ways"),
   own("switch", "contacts", "contacts burnt"),
   own("switch motor", "dead", "does nothing"),
   own("wire", "chafed", "chafed through"),
@@ -48,7 +50,7 @@ export const FAILURE_MODES: readonly FailureMode[] = [
   own("housing cover bracket", "cracked", "cracked"),
   own("housing cover", "stripped", "thread stripped", false),
   own("housing cover", "seat-worn", "seat worn out"),
-  own("bearing bush shaft motor brush switch chain", "stuck", "stuck", false),
+  own("bearing bush shaft motor brush switch chain one-way-clutch", "stuck", "stuck", false),
   ofAny("worn", "worn"),
   ofAny("broken", "broken"),
   ofAny("lost", "lost"),

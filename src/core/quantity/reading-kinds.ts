@@ -6,7 +6,8 @@ export interface ReadingKind {
   /** what is believed of it */
   readonly min: number;
   readonly max: number;
-  readonly unit: "mm" | "°";
+  /** empty: a count */
+  readonly unit: "mm" | "°" | "";
   /** one standard deviation of a reading of it, in its unit */
   readonly u: number;
   /** the gear's name rests on it: a new one takes an accepted name back */
@@ -36,7 +37,15 @@ export const READING_KINDS: Readonly<Record<string, ReadingKind>> = {
   "throat diameter": mm(3, 600, false, 0.08),
   "centre distance": mm(2, 600, false, 0.05),
   "outside diameter": mm(1, 400),
+  "inside diameter": mm(0.5, 400),
+  diameter: mm(0.2, 200),
   width: mm(0.5, 200),
+  length: mm(0.5, 5000),
+  thickness: mm(0.02, 100),
+  section: mm(0.3, 50),
+  flange: mm(1, 400),
+  height: mm(0.1, 100),
+  count: { min: 1, max: 400, unit: "", u: 0, names: false },
   "mate span loss": mm(0, 5),
 };
 const OVER_PINS = mm(1, 600, true);
@@ -75,6 +84,10 @@ export function believedReading(what: string, value: number): ReadingKind {
   if (!kind) throw new Fault("what", `there is no reading called ${what}`);
   const { min, max, unit } = kind;
   if (value < min || value > max)
-    throw new Fault("typed", `a ${what} of ${Number(value.toFixed(3))} ${unit} cannot be: it lies between ${min} and ${max} ${unit}`);
+    throw new Fault(
+      "typed",
+      `a ${what} of ${[Number(value.toFixed(3)), unit].join(" ").trim()} cannot be: it lies between ${min} and ${[max, unit].join(" ").trim()}`,
+    );
+  if (!unit && !Number.isInteger(value)) throw new Fault("typed", `a ${what} is a whole number, not ${value}`);
   return kind;
 }

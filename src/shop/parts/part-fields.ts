@@ -17,6 +17,7 @@ export const partFields =
           column: heading(f.key),
           label: `${f.label.charAt(0).toUpperCase()}${f.label.slice(1)}${f.unit ? `, ${f.unit}` : ""}`,
           figure: isFigure(f),
+          ...(f.of ? { options: [["", "not told"] as const, ...f.of.map((o) => [o, o] as const)] } : {}),
         }))
       : []),
     { column: "price", label: `Price from the drawer, ${currency}`, figure: true },

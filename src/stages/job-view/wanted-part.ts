@@ -1,10 +1,13 @@
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
+import { sizesAsked } from "@/core/job/part-sizes";
 import type { Wanted } from "@/core/match/candidates/rank";
+import type { WantedRing } from "@/core/match/candidates/ring-verdict";
+import { isMeasured, type WantedSizes } from "@/core/match/candidates/sizes-verdict";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
 import type { UnitName } from "@/core/match/catalogue/catalogue-part";
-import { PART_KINDS, type PartKind } from "@/core/match/catalogue/part-spec";
+import { PART_KINDS, type PartKind, SPEC_FIELDS } from "@/core/match/catalogue/part-spec";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";
@@ -52,8 +55,34 @@ export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<str
         },
       };
   }
+  const sizes = wantedSizes(job, part);
+  if (sizes?.ring) return { ...common, kind: sizes.ring.kind, ring: sizes.ring };
   const kind = part.kind && (PART_KINDS as readonly string[]).includes(part.kind) ? (part.kind as PartKind) : undefined;
-  return { ...common, ...(kind ? { kind } : {}), name: part.name ?? part.kind ?? "" };
+  return { ...common, ...(kind ? { kind } : {}), ...(sizes?.sizes ? { sizes: sizes.sizes } : {}), name: part.name ?? part.kind ?? "" };
+}
+
+/** What was measured and seen on a part that is no gear: of a bearing, bush or seal its ring, once all three are there. */
+function wantedSizes(job: Job, part: Job["parts"][number]): { readonly ring?: WantedRing; readonly sizes?: WantedSizes } | null {
+  const asked = sizesAsked(part.kind);
+  if (!asked) return null;
+  const read = Object.fromEntries(
+    asked.sizes.flatMap((s) => {
+      const mean = partMean(job, part.id, s.what);
+      return mean ? [[s.key, s.unit ? mean : mean.value] as const] : [];
+    }),
+  );
+  const looks = job.findings.find((f) => f.part === part.id)?.gear.looks ?? {};
+  const seen = { ...looks, ...(part.material ? { material: part.material } : {}) };
+  const { insideMm, outsideMm, widthMm } = read;
+  if (asked.kind === "bearing" || asked.kind === "bush" || asked.kind === "seal") {
+    if (!insideMm || !outsideMm || !widthMm) return null;
+    const facesGrease = asked.kind === "bearing" && sharesTheGrease(toldOf(job, part.id));
+    return {
+      ring: { kind: asked.kind, insideMm, outsideMm, widthMm, ...(looks.closure ? { closure: looks.closure } : {}), facesGrease, material: part.material },
+    };
+  }
+  const sizes: WantedSizes = { kind: asked.kind, sizes: read, seen };
+  return isMeasured(sizes) ? { sizes } : null;
 }
 
 function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>>): WantedGear | null {
@@ -124,7 +153,7 @@ const figure = (x: WantedGear["teeth"]): string => String(Number(measured(x, 0).
 
 /** What is looked for, in one line. */
 export function wantedInWords(wanted: Wanted): string {
-  const { gear, ring, number, name } = wanted;
+  const { gear, ring, sizes, number, name } = wanted;
   const asked = number ? `number ${number}` : "";
   if (gear) {
     const helix = measured(gear.helixAngleDeg, 0).value;
@@ -137,5 +166,13 @@ export function wantedInWords(wanted: Wanted): string {
       .join(", ");
   }
   if (ring) return [`${figure(ring.insideMm)} × ${figure(ring.outsideMm)} × ${figure(ring.widthMm)} mm`, ring.closure, asked].filter(Boolean).join(", ");
+  if (sizes) {
+    const told = SPEC_FIELDS[sizes.kind].flatMap((f) => {
+      const size = sizes.sizes[f.key];
+      const said = size === undefined ? sizes.seen[f.key] : `${figure(size)}${f.unit === "mm" ? " mm" : ""}`;
+      return said ? [`${f.label} ${said}`] : [];
+    });
+    return [...told, asked].filter(Boolean).join(", ");
+  }
   return asked || (name ? "by its name: nothing is measured" : "");
 }

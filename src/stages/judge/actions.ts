@@ -9,6 +9,7 @@ import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
 import { type Job, jobHead } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
+import { sizesAsked } from "@/core/job/part-sizes";
 import { hardwareFind, readingSchema } from "@/core/job/reading";
 import { MENDING, serviceSchema } from "@/core/job/service";
 import { ref, text, words } from "@/core/job/written";
@@ -30,6 +31,7 @@ import {
   setFinding,
   setGearNotes,
   setPartFacts,
+  setPartLook,
   setTrain,
   strikeReadings,
   takePhotoCount,
@@ -121,7 +123,7 @@ export async function saveService(raw: z.infer<typeof serviceInput>): Promise<Ac
 
 /** Every note of a gear; null takes it back. */
 const nullable = <T extends z.ZodType>(schema: z.ZodOptional<T>) => schema.unwrap().nullable().optional();
-const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, ...others } = gearNotes.omit({ countedFrom: true }).shape;
+const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, ...others } = gearNotes.omit({ countedFrom: true, looks: true }).shape;
 const notesInput = z.object({
   ...onPart,
   notes: z.strictObject({
@@ -157,11 +159,24 @@ const readingInput = z.object({
 /** Takes a reading as it was typed: `45,11`, `1 3/16 in`. Refused with a sentence where it is no length, or one that cannot be. */
 export async function takeReading(raw: z.infer<typeof readingInput>): Promise<ActionResult> {
   return act(readingInput, raw, ({ number, version, part, what, teeth, typed, unit, source }) => {
-    const angle = readingKind(what)?.unit === "°";
-    const value = lengthFrom(typed.trim().replace(/°$/, ""), angle ? "mm" : unit);
+    const kind = readingKind(what)?.unit;
+    const angle = kind === "°";
+    const value = lengthFrom(typed.trim().replace(/°$/, ""), kind === "mm" ? unit : "mm");
+    if (kind === "" && !/^\d+$/.test(typed.trim())) throw new Fault("typed", `“${typed}” is no count: type it like 24`);
     if (value === null) throw new Fault("typed", `“${typed}” is no ${angle ? "angle" : "length"}: type it like ${angle ? "18" : "45.11 or 1 3/16 in"}`);
     believedReading(what, value);
     return addReading(number, version, part, { what, value, source, ...(teeth === undefined ? {} : { teeth }) });
+  });
+}
+
+const lookInput = z.object({ ...onPart, key: z.string().max(40), says: z.string().trim().max(80) });
+/** What was seen on a part that is sold by its sizes; empty takes it back. */
+export async function saveLook(raw: z.infer<typeof lookInput>): Promise<ActionResult> {
+  return act(lookInput, raw, async ({ number, version, part, key, says }) => {
+    const asked = sizesAsked(thereIs(await loadJob(number), number).parts.find((p) => p.id === part)?.kind)?.looks.find((l) => l.key === key);
+    if (!asked) throw new Fault("key", "that is not told of a part of this kind");
+    if (says && asked.of && !asked.of.includes(says)) throw new Fault("says", `${asked.label} is one of ${asked.of.join(", ")}`);
+    return setPartLook(number, version, part, key, asked.label, says);
   });
 }
 

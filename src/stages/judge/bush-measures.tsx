@@ -6,6 +6,7 @@ import { bushVerdict } from "@/core/judge/bush-clearance";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
+import { useFieldFault } from "../saving/use-field-fault";
 import { saveFinding, strikeReading, takeReading } from "./actions";
 import { meanReadings } from "./gear/gear-readings";
 
@@ -19,7 +20,7 @@ const ASKED = [
 export function BushMeasures({ part, readings }: { part: string; readings: readonly Reading[] }) {
   const { run } = useJob();
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
-  const [fault, setFault] = useState<string | null>(null);
+  const fault = useFieldFault();
   const means = meanReadings(readings, part);
   const value = (what: string): number | undefined => means.find((m) => m.what === what)?.value;
   const verdict = bushVerdict({ boreMm: value("bore"), boreAcrossMm: value("bore across"), shaftMm: value("shaft") });
@@ -27,8 +28,7 @@ export function BushMeasures({ part, readings }: { part: string; readings: reado
     const text = typed[what] ?? "";
     if (!text.trim()) return;
     const result = await run(takeReading, { part, what, typed: text, unit: "mm", source: "typed" });
-    setFault(result.ok ? null : result.says);
-    if (result.ok) setTyped((now) => ({ ...now, [what]: "" }));
+    if (fault.took(result)) setTyped((now) => ({ ...now, [what]: "" }));
   };
   return (
     <div className="flex flex-col gap-1">
@@ -59,7 +59,7 @@ export function BushMeasures({ part, readings }: { part: string; readings: reado
           </KeyButton>
         </div>
       ))}
-      <FaultLine says={fault} />
+      <FaultLine says={fault.elsewhere()} />
       {verdict && (
         <KeyButton keyName="E" onPress={() => void run(saveFinding, { part, mode: verdict.mode, extent: verdict.says })}>
           {verdict.says}: take it as found

@@ -13,6 +13,7 @@ import { saveFinding } from "./actions";
 import type { JudgedPart, JudgeView } from "./judge-view";
 import { OldGrease } from "./old-grease";
 import { PartFate } from "./part-fate";
+import { PartSizes } from "./part-sizes";
 import { PartsColumn } from "./parts-column";
 import { WhatFailed } from "./what-failed";
 import { WhatItIs } from "./what-it-is";
@@ -27,7 +28,7 @@ export function JudgeScreen({
   anyStep,
 }: Omit<JudgeView, "frame" | "pockets" | "parts"> & { parts: Packed<JudgeView["parts"]> }) {
   const parts = usePacked(packed);
-  const [beside, setBeside] = useState<"grease" | "fate">("grease");
+  const [beside, setBeside] = useState<"grease" | "fate" | "sizes">("grease");
   const first = parts.find((p) => p.renew) ?? parts.find((p) => p.kind === "gear") ?? parts[0];
   const [picked, setPicked] = useState(first?.id);
   const part = parts.find((p) => p.id === picked) ?? first;
@@ -37,17 +38,26 @@ export function JudgeScreen({
       {part ? <ThePart key={part.id} part={part} /> : <section aria-label="No part" />}
       {part ? <WhatFailed part={part} /> : <section aria-label="No finding" />}
       <section aria-label="Grease, cause and what to do" className="flex min-h-0 flex-col gap-2">
-        <div className="grid grid-cols-2 gap-1.5">
+        <div className="grid grid-cols-[1.25fr_1.35fr_1fr] gap-1.5">
           <KeyButton keyName="L" className="small justify-center" pressed={beside === "grease"} onPress={() => setBeside("grease")}>
             Old grease
           </KeyButton>
           <KeyButton keyName="B" className="small justify-center" pressed={beside === "fate"} onPress={() => setBeside("fate")}>
             What to do
           </KeyButton>
+          <KeyButton keyName="M" className="small justify-center" pressed={beside === "sizes"} onPress={() => setBeside("sizes")}>
+            Sizes
+          </KeyButton>
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto">
           {beside === "grease" ? (
             <OldGrease states={job.greaseStates} />
+          ) : beside === "sizes" && part ? (
+            part.kind === "gear" ? (
+              <p className="says">A gear is measured on the gear bench: G.</p>
+            ) : (
+              <PartSizes key={part.id} part={part} />
+            )
           ) : part ? (
             <PartFate key={part.id} part={part} options={fates[part.id] ?? []} />
           ) : (

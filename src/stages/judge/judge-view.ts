@@ -4,6 +4,7 @@ import type { Finding } from "@/core/job/finding";
 import type { Job } from "@/core/job/job";
 import { onceFor } from "@/core/job/once-for";
 import { type Part, partName } from "@/core/job/part";
+import { sizesAsked } from "@/core/job/part-sizes";
 import type { Reading } from "@/core/job/reading";
 import type { Service } from "@/core/job/service";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
@@ -20,7 +21,9 @@ import { evidenceOf, fatesOf } from "./why/why-facts";
 /** A part as it is judged. */
 export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "material" | "renew"> {
   readonly name: string;
-  readonly finding: Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> | undefined;
+  readonly finding:
+    | (Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> & { readonly looks?: Readonly<Record<string, string>> })
+    | undefined;
   /** number of the step it came off in */
   readonly step: number | undefined;
   readonly picture: FramedPicture | undefined;
@@ -74,12 +77,15 @@ const judgedParts = onceFor((job: Job): JudgedPart[] => {
     return {
       ...only(p, ["id", "kind", "kindSaid", "material", "renew"]),
       name: partName(p),
-      finding: finding && only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy", "readNumber"]),
+      finding: finding && {
+        ...only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy", "readNumber"]),
+        ...(finding.gear.looks ? { looks: finding.gear.looks } : {}),
+      },
       step: at === undefined ? undefined : at + 1,
       picture: framed(found ?? (step && ofStep.get(step.id))),
       pictureWords: found ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off",
       services: job.services.filter((v) => v.part === p.id).map((v) => only(v, ["id", "do", "note", "waitMinutes"])),
-      readings: p.kind === "bush" ? job.readings.filter((r) => r.part === p.id) : [],
+      readings: sizesAsked(p.kind) ? job.readings.filter((r) => r.part === p.id) : [],
     };
   });
 });

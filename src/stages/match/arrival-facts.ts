@@ -3,7 +3,7 @@ import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { Arrival } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
-import { type CompareItem, whatToCompare } from "@/core/match/arrival/arrival";
+import { type CompareItem, spanKey, whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { soldGear } from "@/core/match/catalogue/part-spec";
@@ -72,6 +72,7 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   put("tipDiameterMm", reading("tip diameter"));
   put("boreMm", reading("bore"));
   put("faceWidthMm", reading("face width"));
+  for (const r of job.readings) if (r.part === part && r.what === "span" && r.teeth) put(spanKey(r.teeth), r.value.toFixed(2));
   put("material", job.parts.find((p) => p.id === part)?.material);
   const own = job.parts.find((p) => p.id === part);
   const told = toldOf(job, part);

@@ -35,7 +35,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
       return text ? { ...rest, [`${at?.id}.${key}`]: text } : rest;
     });
   const reason = typedAt("reason");
-  const next = at?.items.find((i) => i.tolerance !== undefined && at.found[i.key] === undefined);
+  const next = at?.items.find((i) => i.tolerance !== undefined && !i.extra && at.found[i.key] === undefined);
 
   const put = async (item: CompareItem, text: string): Promise<string | null> => {
     if (!at) return null;

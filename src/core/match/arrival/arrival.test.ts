@@ -21,7 +21,7 @@ const right: Compared = {
 
 describe("a part that has come", () => {
   it("is compared in what decides, the old one's figures beside it", () => {
-    expect(items.map((i) => i.key)).toEqual(["teeth", "tipDiameterMm", "helixAngleDeg", "hand", "faceWidthMm", "boreMm", "boreForm", "mesh", "edges"]);
+    expect(items.map((i) => i.key)).toEqual(["teeth", "tipDiameterMm", "helixAngleDeg", "hand", "faceWidthMm", "boreMm", "boreForm", "span2", "mesh", "edges"]);
     // d_a = 8/cos 18° + 2 (1 + 0.4), less the 0.04 that tips are low
     expect(items[1]?.expected).toBeCloseTo(8 / Math.cos(Math.PI / 10) + 2.8 - 0.04, 2);
     expect(items[0]).toMatchObject({ expected: 8, old: "9", tolerance: 0 });
@@ -59,6 +59,21 @@ describe("a part that has come", () => {
     expect(odd?.expected).toBeLessThan(11);
     expect(odd?.how).toMatch(/flat jaws/);
   });
+  it("a span is worth a reading in doubt, with the tolerance of its making; nothing waits for it", () => {
+    const wheel = { kind: "gear", teeth: 41, moduleMm: 1, profileShift: 0 };
+    const span = whatToCompare(spec(wheel)).find((i) => i.key === "span5");
+    // W_5 of 41 teeth is 13.859 mm (ISO 21771); new teeth are thinned by about 0.05
+    expect(span).toMatchObject({ label: "span over 5", expected: 13.81, extra: true });
+    const moulded = whatToCompare(spec({ ...wheel, material: "PA66" })).find((i) => i.key === "span5");
+    expect(moulded?.tolerance).toBeGreaterThan(span?.tolerance ?? Number.NaN);
+    // without it everything is answered; one of 14½° is found out by it alone: 14.0 instead
+    const items = whatToCompare(spec(wheel));
+    const found: Compared = { teeth: 41, tipDiameterMm: items.find((i) => i.key === "tipDiameterMm")?.expected as number, mesh: "yes", edges: "yes" };
+    expect(arrivalVerdict(items, found).suggests).toBe("accept");
+    expect(arrivalVerdict(items, { ...found, span5: 14.05 })).toMatchObject({ suggests: "send back" });
+    // a narrow helical one is not asked for a span that jaws cannot reach
+    expect(whatToCompare(spec({ ...wheel, helixAngleDeg: 30, hand: "left", faceWidthMm: 3 })).some((i) => i.extra)).toBe(false);
+  });
   it("every kind has something to compare or to look at", () => {
     const min: Record<string, object> = {
       gear: { teeth: 20, moduleMm: 1 },
@@ -70,6 +85,10 @@ describe("a part that has come", () => {
       circlip: { seat: "shaft", diameterMm: 8 },
       belt: { lengthMm: 400 },
       brush: { lengthMm: 17, widthMm: 11, thicknessMm: 6 },
+      spline: { teeth: 6 },
+      ratchet: { teeth: 36 },
+      "dog-clutch": { teeth: 3 },
+      "one-way-clutch": { insideMm: 8, outsideMm: 12, widthMm: 12 },
       switch: { volts: 230, amps: 6 },
       consumable: { amount: 100, unit: "g" },
       hardware: { size: "M4" },

@@ -1,10 +1,12 @@
 import { z } from "zod";
 import type { Frozen } from "../../frozen";
 import type { Making } from "../../gear/as-made";
-import { tipWhenNew } from "../../gear/as-new";
+import { spanWhenNew, tipWhenNew } from "../../gear/as-new";
 import { flatJawsShare } from "../../gear/jaws-across";
+import { bestSpanTeeth, faceWideEnough, spanTeeth } from "../../gear/span-measurement";
 import { isPlastic } from "../../hardware/material";
-import { gearForm, type PartSpec, SPEC_FIELDS, type SpecField, soldGear, specValue } from "../catalogue/part-spec";
+import { radians } from "../../quantity/units";
+import { type GearSpec, gearForm, type PartSpec, SPEC_FIELDS, type SpecField, soldGear, specValue } from "../catalogue/part-spec";
 
 /** One thing to compare on a part that has come, before it is fitted. */
 export interface CompareItem {
@@ -18,6 +20,8 @@ export interface CompareItem {
   /** on the old part */
   readonly old?: string;
   readonly how: string;
+  /** worth a reading where there is doubt, and not asked for */
+  readonly extra?: true;
 }
 
 /** What was measured or seen on it. */
@@ -62,6 +66,10 @@ const LOOKS: Readonly<Partial<Record<PartSpec["kind"], readonly { readonly key: 
   "o-ring": [{ key: "whole", label: "no nick, no flat", how: "between two fingers, all round" }],
   gasket: [{ key: "holes", label: "every hole over its hole", how: "lay it on the case" }],
   belt: [{ key: "lies", label: "teeth fall into the pulley", how: "lay it round the larger pulley" }],
+  spline: [{ key: "slides", label: "slides into the other", how: "by hand, in three places: no shake, no force" }],
+  ratchet: [{ key: "pawl", label: "its pawl holds and lets go", how: "both ways by hand, at every tooth" }],
+  "dog-clutch": [{ key: "engages", label: "dogs fall in to the bottom", how: "against the other half, in each place" }],
+  "one-way-clutch": [{ key: "turns", label: "holds one way, free the other", how: "on its shaft, by hand: the way as the old one" }],
   brush: [{ key: "slidesIn", label: "slides in its holder", how: "it must drop by itself" }],
   switch: [{ key: "terminals", label: "terminals where the leads are", how: "compare with the picture of the strip" }],
   housing: [{ key: "dowels", label: "dowel holes take the dowels", how: "try each dowel by hand" }],
@@ -105,7 +113,8 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
     // a module, a pressure angle and a shift show in the tip diameter and in the mesh
     if (
       value === undefined ||
-      ["form", "moduleMm", "pressureAngleDeg", "profileShift", "profile"].includes(f.key) ||
+      (f.key === "form" && spec.kind !== "spline") ||
+      ["moduleMm", "pressureAngleDeg", "profileShift", "profile"].includes(f.key) ||
       (f.key === "helixAngleDeg" && value === 0)
     )
       return [];
@@ -126,9 +135,38 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
       how: spec.teeth % 2 ? "caliper across, as flat jaws show an odd count" : "caliper over two opposite teeth",
     });
   }
+  if (spec.kind === "gear") out.push(...spanItem(spec, how, old));
   for (const l of LOOKS[spec.kind] ?? []) out.push({ ...l, unit: "", expected: "yes" });
   return out;
 }
+
+/** The span that tells most of a new gear's teeth: module, pressure angle and shift at once. Not where flat jaws do not reach it. */
+function spanItem(spec: GearSpec, how: Making, old: Readonly<Record<string, string>>): CompareItem[] {
+  const form = gearForm(spec);
+  if (form !== "spur" && form !== "helical") return [];
+  const sold = soldGear(spec);
+  const k = bestSpanTeeth(sold);
+  const reached = form === "spur" || (spec.faceWidthMm !== undefined && faceWideEnough(sold, k, spec.faceWidthMm));
+  if (!reached || !spanTeeth(sold).includes(k)) return [];
+  const span = spanWhenNew(sold, k, how);
+  const untold = spec.profileShift === undefined ? 2 * UNTOLD_SHIFT * spec.moduleMm * Math.sin(radians(spec.pressureAngleDeg)) : 0;
+  const key = spanKey(k);
+  return [
+    {
+      key,
+      label: `span over ${k}`,
+      unit: "mm",
+      expected: Number(span.value.toFixed(2)),
+      tolerance: Number((2 * span.u + untold).toFixed(3)),
+      ...(old[key] === undefined ? {} : { old: old[key] }),
+      how: "in doubt: caliper jaws over so many teeth, flat on the flanks",
+      extra: true,
+    },
+  ];
+}
+
+/** @example spanKey(5) // "span5" */
+export const spanKey = (k: number): string => `span${k}`;
 
 /**
  * What a comparison comes to. A figure within its tolerance is the same, one beyond it by no more than a caliper may be off is in doubt; a bore too small or a face too wide can be worked on; anything else is not the part. Nothing is suggested until the decisive items (those that are measured) are
@@ -160,7 +198,7 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
     };
   });
   const wrong = verdicts.filter((v) => v.verdict === "no");
-  const open = items.filter((i) => i.tolerance !== undefined && found[i.key] === undefined);
+  const open = items.filter((i) => i.tolerance !== undefined && !i.extra && found[i.key] === undefined);
   if (wrong.length)
     return {
       items: verdicts,

@@ -58,10 +58,17 @@ const input = z.strictObject({
           material: text.optional(),
         })
         .optional(),
+      sizes: z
+        .strictObject({
+          kind: z.enum(PART_KINDS),
+          sizes: z.record(z.string().max(40), measuredInput),
+          seen: z.record(z.string().max(40), text).default({}),
+        })
+        .optional(),
     })
     .refine(
-      (w) => w.number || w.gear || w.ring || w.name || (w.unit && w.kind),
-      "says nothing to look for: a number, a gear, a ring's size, a name, or a unit and a kind",
+      (w) => w.number || w.gear || w.ring || w.sizes || w.name || (w.unit && w.kind),
+      "says nothing to look for: a number, a gear, a ring's size, sizes, a name, or a unit and a kind",
     ),
   parts: z.array(z.preprocess(renamed({ spoils: "incompatibleWith" }), cataloguePart)).max(200_000),
   max: z.int().min(1).max(1000).default(20),

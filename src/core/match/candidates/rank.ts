@@ -7,6 +7,7 @@ import { fitCriterion } from "./fits-unit";
 import { gearVerdict } from "./gear-verdict";
 import { bestInKit, type InKit, kitCriterion, openKit } from "./kit-verdict";
 import { ringVerdict, type WantedRing } from "./ring-verdict";
+import { isMeasured, isNearInSize, sizesVerdict, type WantedSizes } from "./sizes-verdict";
 import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
@@ -18,6 +19,8 @@ export interface Wanted {
   readonly kind?: PartKind;
   readonly gear?: WantedGear;
   readonly ring?: WantedRing;
+  /** of any other kind: what was measured and seen on it */
+  readonly sizes?: WantedSizes;
   readonly name?: string;
 }
 
@@ -156,8 +159,10 @@ function isNear(wanted: WantedGear, offered: GearSpec): boolean {
   return sameSort && Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
 }
 
-/** A gear that is not even like the one that is wanted. */
-const isOther = (wanted: Wanted, { spec }: CataloguePart): boolean => wanted.gear !== undefined && spec.kind === "gear" && !isNear(wanted.gear, spec);
+/** One of its kind that is not even like the one that is wanted. */
+const isOther = (wanted: Wanted, { spec }: CataloguePart): boolean =>
+  (wanted.gear !== undefined && spec.kind === "gear" && !isNear(wanted.gear, spec)) ||
+  (wanted.sizes !== undefined && spec.kind === wanted.sizes.kind && !isNearInSize(wanted.sizes, spec));
 
 /** What the measures say; null where this part is of another kind or nothing was measured. */
 function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {
@@ -171,6 +176,7 @@ function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<s
   }
   if (wanted.ring && spec.kind === wanted.ring.kind && (spec.kind === "bearing" || spec.kind === "bush" || spec.kind === "seal"))
     return ringVerdict(wanted.ring, spec);
+  if (wanted.sizes && spec.kind === wanted.sizes.kind && isMeasured(wanted.sizes)) return sizesVerdict(wanted.sizes, spec);
   return null;
 }
 

@@ -32,6 +32,9 @@ export const gearSpec = z.strictObject({
 });
 export type GearSpec = Frozen<z.infer<typeof gearSpec>>;
 
+/** How the teeth of a splined shaft or hub are shaped: parallel sides; involute; a triangle. */
+export const SPLINE_FORMS = ["straight-sided", "involute", "serration"] as const;
+const count = z.int("must be a whole number").min(1).max(400);
 const ring = { insideMm: mm, outsideMm: mm, widthMm: mm };
 
 export const bearingSpec = z.strictObject({ kind: z.literal("bearing"), ...ring, closure: z.enum(["open", "Z", "2Z", "RS", "2RS"]).optional() });
@@ -59,6 +62,48 @@ export const partSpec = z.discriminatedUnion("kind", [
     poles: z.int().min(1).max(12).optional(),
     form: text.optional(),
   }),
+  z.strictObject({
+    kind: z.literal("spline"),
+    form: z.enum(SPLINE_FORMS).optional(),
+    on: z.enum(["shaft", "hub"]).optional(),
+    teeth: count,
+    outsideMm: mm.optional(),
+    insideMm: mm.optional(),
+    lengthMm: mm.optional(),
+    material: text.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("ratchet"),
+    teeth: count,
+    toothed: z.enum(["outside", "inside", "face"]).optional(),
+    outsideMm: mm.optional(),
+    widthMm: mm.optional(),
+    boreMm: mm.optional(),
+    boreForm: z.enum(BORE_FORMS).optional(),
+    /** the way in which its pawl holds it, seen on the side without the hub */
+    holds: z.enum(["clockwise", "anticlockwise", "both"]).optional(),
+    material: text.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("dog-clutch"),
+    /** its dogs */
+    teeth: count,
+    flanks: z.enum(["square", "undercut", "sloped", "one side sloped"]).optional(),
+    outsideMm: mm.optional(),
+    insideMm: mm.optional(),
+    heightMm: mm.optional(),
+    boreMm: mm.optional(),
+    boreForm: z.enum(BORE_FORMS).optional(),
+    material: text.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("one-way-clutch"),
+    ...ring,
+    /** what its rollers run on */
+    runsOn: z.enum(["the shaft", "its own inner ring"]).optional(),
+    /** the way in which the shaft takes the outer ring with it, seen on the side with the name; a plain one can be turned round */
+    holds: z.enum(["clockwise", "anticlockwise", "either way round"]).optional(),
+  }),
   loose("housing"),
   loose("kit"),
   loose("hardware"),
@@ -76,9 +121,13 @@ export interface SpecField {
   readonly unit?: "mm" | "°" | "V" | "A";
   /** numbers with a tolerance are measured on arrival, the rest is looked at */
   readonly tolerance?: number;
+  /** what it can be, where it is one of a few */
+  readonly of?: readonly string[];
 }
 
 const size = (key: string, label: string, tolerance: number): SpecField => ({ key, label, unit: "mm", tolerance });
+const oneOf = (key: string, label: string, of: readonly string[]): SpecField => ({ key, label, of });
+const counted = (label: string): SpecField => ({ key: "teeth", label, tolerance: 0 });
 const MATERIAL: SpecField = { key: "material", label: "material" };
 const SIZE: SpecField = { key: "size", label: "size" };
 const RING = [size("insideMm", "bore", 0.03), size("outsideMm", "outside", 0.05), size("widthMm", "width", 0.1)] as const;
@@ -104,13 +153,13 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
     { key: "boreForm", label: "bore form" },
     MATERIAL,
   ],
-  bearing: [...RING, { key: "closure", label: "closure" }],
+  bearing: [...RING, oneOf("closure", "closure", ["open", "Z", "2Z", "RS", "2RS"])],
   bush: [...RING, size("flangeMm", "flange", 0.2), MATERIAL],
   seal: [...RING, MATERIAL],
   "o-ring": [size("insideMm", "inside", 0.3), size("sectionMm", "section", 0.1), MATERIAL],
   gasket: [size("thicknessMm", "thickness", 0.1), SIZE, MATERIAL],
-  pin: [{ key: "form", label: "form" }, size("diameterMm", "diameter", 0.05), size("lengthMm", "length", 0.3)],
-  circlip: [{ key: "seat", label: "sits on" }, size("diameterMm", "for diameter", 0.3), size("thicknessMm", "thickness", 0.06)],
+  pin: [oneOf("form", "form", ["dowel", "spring", "cotter", "cross"]), size("diameterMm", "diameter", 0.05), size("lengthMm", "length", 0.3)],
+  circlip: [oneOf("seat", "sits on", ["shaft", "bore"]), size("diameterMm", "for diameter", 0.3), size("thicknessMm", "thickness", 0.06)],
   belt: [{ key: "profile", label: "profile" }, size("lengthMm", "length", 2), size("widthMm", "width", 0.5), { key: "teeth", label: "teeth", tolerance: 0 }],
   brush: [size("lengthMm", "length", 0.5), size("widthMm", "width", 0.1), size("thicknessMm", "thickness", 0.1), { key: "lead", label: "lead" }],
   switch: [
@@ -118,6 +167,40 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
     { key: "amps", label: "current", unit: "A" },
     { key: "poles", label: "poles", tolerance: 0 },
     { key: "form", label: "form" },
+  ],
+  spline: [
+    oneOf("form", "teeth are", SPLINE_FORMS),
+    oneOf("on", "on the", ["shaft", "hub"]),
+    counted("teeth"),
+    size("outsideMm", "outside", 0.1),
+    size("insideMm", "inside", 0.1),
+    size("lengthMm", "length", 0.5),
+    MATERIAL,
+  ],
+  ratchet: [
+    counted("teeth"),
+    oneOf("toothed", "toothed", ["outside", "inside", "face"]),
+    size("outsideMm", "outside", 0.15),
+    size("widthMm", "width", 0.2),
+    size("boreMm", "bore", 0.05),
+    oneOf("boreForm", "bore form", BORE_FORMS),
+    oneOf("holds", "holds", ["clockwise", "anticlockwise", "both"]),
+    MATERIAL,
+  ],
+  "dog-clutch": [
+    counted("dogs"),
+    oneOf("flanks", "flanks", ["square", "undercut", "sloped", "one side sloped"]),
+    size("outsideMm", "outside", 0.2),
+    size("insideMm", "inside of the dogs", 0.2),
+    size("heightMm", "height of a dog", 0.15),
+    size("boreMm", "bore", 0.05),
+    oneOf("boreForm", "bore form", BORE_FORMS),
+    MATERIAL,
+  ],
+  "one-way-clutch": [
+    ...RING,
+    oneOf("runsOn", "runs on", ["the shaft", "its own inner ring"]),
+    oneOf("holds", "holds", ["clockwise", "anticlockwise", "either way round"]),
   ],
   housing: [SIZE, MATERIAL],
   kit: [SIZE, MATERIAL],
@@ -177,6 +260,35 @@ export function specInWords(spec: PartSpec): string {
       return list(`${spec.lengthMm} × ${spec.widthMm} × ${spec.thicknessMm} mm`, spec.lead);
     case "switch":
       return list(`${spec.volts} V`, `${spec.amps} A`, spec.poles !== undefined && `${spec.poles}-pole`, spec.form);
+    case "spline":
+      return list(
+        `${spec.teeth} teeth`,
+        spec.form,
+        spec.insideMm !== undefined && spec.outsideMm !== undefined
+          ? `${spec.insideMm} × ${spec.outsideMm} mm`
+          : spec.outsideMm !== undefined && `${spec.outsideMm} mm outside`,
+        spec.on,
+        spec.material,
+      );
+    case "ratchet":
+      return list(
+        `${spec.teeth} teeth`,
+        spec.toothed,
+        spec.outsideMm !== undefined && `${spec.outsideMm} mm outside`,
+        spec.boreMm !== undefined && `bore ${spec.boreMm}${spec.boreForm && spec.boreForm !== "round" ? `, ${spec.boreForm}` : ""}`,
+        spec.holds && `holds ${spec.holds}`,
+        spec.material,
+      );
+    case "dog-clutch":
+      return list(
+        `${spec.teeth} dogs`,
+        spec.flanks,
+        spec.outsideMm !== undefined && `${spec.outsideMm} mm outside`,
+        spec.boreMm !== undefined && `bore ${spec.boreMm}`,
+        spec.material,
+      );
+    case "one-way-clutch":
+      return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.runsOn && `on ${spec.runsOn}`, spec.holds && `holds ${spec.holds}`);
     case "consumable":
       return list(`${spec.amount} ${spec.unit}`, spec.size);
     case "gasket":

@@ -1,0 +1,74 @@
+import { CALIPER_U_MM } from "../../quantity/caliper";
+import { type MeasuredInput, measured } from "../../quantity/measured";
+import { type PartKind, type PartSpec, SPEC_FIELDS, type SpecField, specValue } from "../catalogue/part-spec";
+import { compared, materialCriterion } from "./compared";
+import { type Criterion, criterion } from "./verdict";
+
+/** A part that is looked for by what was measured and seen on it: a belt, a spline, a ratchet, an O-ring. */
+export interface WantedSizes {
+  readonly kind: PartKind;
+  /** by the keys of its specification: lengths in mm, counts */
+  readonly sizes: Readonly<Record<string, MeasuredInput>>;
+  /** what it was seen to be, by the same keys */
+  readonly seen: Readonly<Record<string, string>>;
+}
+
+/** A size further off than this share is that of quite another part. */
+const MOST_APART = 0.15;
+/** What gives a part its name: without one of these measured nothing is compared. */
+const isFigure = (f: SpecField): boolean => f.tolerance !== undefined;
+
+/** Whether anything of it was measured at all. */
+export const isMeasured = (w: WantedSizes): boolean => SPEC_FIELDS[w.kind].some((f) => isFigure(f) && w.sizes[f.key] !== undefined);
+
+/** Of the same kind, and no size far from what was measured. */
+export function isNearInSize(wanted: WantedSizes, spec: PartSpec): boolean {
+  if (spec.kind !== wanted.kind) return false;
+  return SPEC_FIELDS[spec.kind].every((f) => {
+    const [is, must] = [specValue(spec, f.key), wanted.sizes[f.key]];
+    if (!isFigure(f) || typeof is !== "number" || must === undefined) return true;
+    const { value, u } = measured(must, 0);
+    return Math.abs(is - value) <= Math.max(MOST_APART * value, (f.tolerance ?? 0) + 3 * u);
+  });
+}
+
+/**
+ * A part of the catalogue against what was measured and seen on the old one, size by size. A count is exact; a length may be off by what the kind allows and the reading leaves open. What was seen to be otherwise is refused where it decides how the part works (which way it holds,
+ * what its teeth look like), and asked about where the catalogue does not tell.
+ *
+ * @example sizesVerdict({ kind: "belt", sizes: { teeth: 87, widthMm: 6 }, seen: { profile: "T5" } }, spec) // a belt of 88 teeth: no
+ */
+export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
+  return SPEC_FIELDS[wanted.kind].flatMap((f): Criterion[] => {
+    const offered = specValue(spec, f.key);
+    const size = wanted.sizes[f.key];
+    if (isFigure(f)) {
+      // what neither was measured nor is told settles nothing
+      if (size === undefined && offered === undefined) return [];
+      return [
+        compared(size, offered as number | undefined, {
+          name: f.label,
+          unit: f.unit === "mm" ? "mm" : "",
+          tolerance: f.tolerance ?? 0,
+          instrumentU: f.tolerance ? CALIPER_U_MM : 0,
+          ask: f.tolerance ? `measure the ${f.label}` : `count the ${f.label}`,
+          otherwise: (is, must) =>
+            f.tolerance === 0 ? ["no", `${is} ${f.label} instead of ${must}`] : ["no", is > must ? "larger: another size" : "smaller: another size"],
+        }),
+      ];
+    }
+    const seen = wanted.seen[f.key];
+    if (f.key === "material")
+      return [materialCriterion(seen, offered as string | undefined, "ask whether it stands the load, the grease and the heat") ?? []].flat();
+    if (seen === undefined) return [];
+    const said = (verdict: Criterion["verdict"], says: string): Criterion =>
+      criterion(f.label, seen, offered === undefined ? "not told" : String(offered), "–", verdict, says);
+    if (offered === undefined) return [said("settle", `ask the seller: ${f.label} ${seen}?`)];
+    if (same(seen, String(offered))) return [said("same", "as it was")];
+    if (offered === "both" || offered === "either way round") return [said("fits", `${offered}, so also ${seen}`)];
+    return [said("no", `${f.label} ${offered} instead of ${seen}`)];
+  });
+}
+
+const bare = (s: string): string => s.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
+const same = (a: string, b: string): boolean => bare(a) === bare(b);
