@@ -172,6 +172,23 @@ test("the practice caliper is slid, and sends its reading with its source", asyn
   await expect(page.getByText(/practice caliper ·/)).toBeVisible();
 });
 
+test("a span over a count that was not asked for: the tile is set to it, and the reading lies there", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${await juicerCopy()}/judge`);
+  await page.getByRole("region", { name: "Parts" }).getByRole("button", { name: /output wheel/ }).click();
+  await page.keyboard.press("g");
+  await page.waitForURL(/gear/);
+  const fewer = page.getByRole("button", { name: /^Span over \d+: over one tooth fewer$/ }).first();
+  const asked = Number(/\d+/.exec((await fewer.getAttribute("aria-label")) ?? "")?.[0]);
+  await page.getByRole("button", { name: `Span over ${asked}: over one tooth fewer` }).click();
+  const label = `Span over ${asked - 1}`;
+  await page.getByLabel(`${label}, mm`).fill("9.87");
+  await page.getByLabel(`${label}, mm`).press("Enter");
+  await expect(page.getByLabel(`${label}, reading`)).toHaveText("9.87");
+  await hand.reload();
+  await expect(page.getByLabel(`${label}, reading`)).toHaveText("9.87");
+});
+
 test("the rhythm of a click names its shaft; what one tooth off makes; which gear is the fuse, and a warning at a swap", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
@@ -351,7 +368,6 @@ test("a bush is judged by its play on its shaft", async ({ page }) => {
   };
   await read("Bore", "nothing");
   await expect(page.getByText(/“nothing” is no length/).first()).toBeVisible();
-  await page.getByRole("button", { name: "Understood" }).click();
   await read("Bore", "8.21");
   await read("Its shaft", "7.98");
   await hand.button(/0\.23 mm of play.*take it as found/).click();

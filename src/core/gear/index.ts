@@ -1,4 +1,5 @@
 export { BORE_FORMS, boreOutline, borePath } from "./bore-form";
+export { type CrossedAnswer, crossedPairOf } from "./crossed-pair";
 export { type Gear, type GearDimensions, gearDimensions } from "./dimensions";
 export { type Face, gearFace } from "./face";
 export { GEAR_KINDS, type GearKind } from "./gear-kind";

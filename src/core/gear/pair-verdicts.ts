@@ -9,17 +9,7 @@ const SPREADS = 2;
  * What must be alike for two gears to mesh at all, on parallel shafts: module, pressure angle, helix angle; opposite hands. A helix that neither reading can tell apart from the other's is a caution, and no refusal.
  */
 export function meshingVerdicts(gear: PairGear, mate: PairGear): PairVerdict[] {
-  const size = (m: number): string => `module ${Number(m.toFixed(3))}`;
-  const same = Math.abs(gear.moduleMm - mate.moduleMm) < 0.004 * gear.moduleMm;
-  const angle = Math.abs(gear.pressureAngleDeg - mate.pressureAngleDeg) < 0.3;
-  const out: PairVerdict[] = [
-    { criterion: "module", ok: same, says: same ? `both ${size(gear.moduleMm)}` : `${size(gear.moduleMm)} does not mesh with ${size(mate.moduleMm)}` },
-    {
-      criterion: "pressure angle",
-      ok: angle,
-      says: angle ? `both ${gear.pressureAngleDeg}°` : `${gear.pressureAngleDeg}° does not mesh with ${mate.pressureAngleDeg}°`,
-    },
-  ];
+  const out = sizeVerdicts(gear, mate);
   if (!gear.helixAngleDeg && !mate.helixAngleDeg) return out;
   out.push(helixVerdict(gear, mate));
   if (gear.hand && mate.hand) {
@@ -31,6 +21,21 @@ export function meshingVerdicts(gear: PairGear, mate: PairGear): PairVerdict[] {
     });
   }
   return out;
+}
+
+/** What two gears must have alike however their shafts lie: module and pressure angle, both in the normal of the tooth. */
+export function sizeVerdicts(gear: PairGear, mate: PairGear): PairVerdict[] {
+  const size = (m: number): string => `module ${Number(m.toFixed(3))}`;
+  const same = Math.abs(gear.moduleMm - mate.moduleMm) < 0.004 * gear.moduleMm;
+  const angle = Math.abs(gear.pressureAngleDeg - mate.pressureAngleDeg) < 0.3;
+  return [
+    { criterion: "module", ok: same, says: same ? `both ${size(gear.moduleMm)}` : `${size(gear.moduleMm)} does not mesh with ${size(mate.moduleMm)}` },
+    {
+      criterion: "pressure angle",
+      ok: angle,
+      says: angle ? `both ${gear.pressureAngleDeg}°` : `${gear.pressureAngleDeg}° does not mesh with ${mate.pressureAngleDeg}°`,
+    },
+  ];
 }
 
 function helixVerdict(gear: PairGear, mate: PairGear): PairVerdict {

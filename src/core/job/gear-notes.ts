@@ -27,6 +27,8 @@ export const gearNotes = z.strictObject({
   /** as the gear face is drawn */
   turning: z.enum(["clockwise", "counter-clockwise"]).optional(),
   drives: z.boolean().optional(),
+  /** of a helical gear whose shaft crosses its mate's: the angle between the two, degrees; left out: they are parallel */
+  shaftAngleDeg: z.number("that is no number").min(1, "shafts that cross stand at 1° or more").max(90, "an angle between shafts is 90° or less").optional(),
   /** the picture its teeth were counted in, by its name in the job, and how sure that was, 0 to 1 */
   countedFrom: z.strictObject({ picture: text, certainty: z.number().min(0).max(1) }).optional(),
   /** for gears that are entered and not named: module, belt or chain pitch, mm */
@@ -50,6 +52,7 @@ const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom" | "loo
   arcPitches: "pitches in the arc",
   turning: "turns",
   drives: "drives",
+  shaftAngleDeg: "angle between the shafts",
   moduleMm: "module in mm",
   pitchMm: "pitch in mm",
 };
@@ -61,7 +64,7 @@ export const noteSays = (note: string, value: unknown): string => {
 };
 
 /** Notes that do not bear on the gear's name: one of the others takes an accepted name back. */
-const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives", "looks"]);
+const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives", "shaftAngleDeg", "looks"]);
 
 /** Whether a change of these notes asks for the gear to be named anew. */
 export const asksForNewName = (changed: Partial<Record<keyof GearNotes, unknown>>): boolean => Object.keys(changed).some((k) => !BESIDE_THE_NAME.has(k));

@@ -89,13 +89,15 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
     const shapes: readonly [DrawnWheel["shape"], DrawnWheel["shape"]] =
       m.kind === "worm"
         ? ["worm", "wheel"]
-        : m.kind === "bevel"
-          ? ["cone", "cone"]
-          : loose
-            ? ["pulley", "pulley"]
-            : m.kind === "internal"
-              ? ["bar", "ring"]
-              : ["bar", "bar"];
+        : m.kind === "crossed"
+          ? ["bar", "wheel"]
+          : m.kind === "bevel"
+            ? ["cone", "cone"]
+            : loose
+              ? ["pulley", "pulley"]
+              : m.kind === "internal"
+                ? ["bar", "ring"]
+                : ["bar", "bar"];
     own.forEach((w, k) => {
       wheels.push({
         mesh: m.id,

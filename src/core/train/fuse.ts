@@ -55,6 +55,7 @@ const EFFICIENCY: Readonly<Record<Mesh["kind"], number>> = {
   internal: 0.97,
   bevel: 0.96,
   worm: 0.6,
+  crossed: 0.8,
   belt: 0.97,
   "smooth-belt": 0.95,
   rollers: 0.95,

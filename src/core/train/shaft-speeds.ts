@@ -1,4 +1,4 @@
-import { FRAME, type Mesh, type PairMesh, pairSizes, shaftsOf, type TrainInput } from "./train";
+import { FRAME, type Mesh, type PairMesh, pairSizes, shaftsOf, type TrainInput, turnsTheAxis } from "./train";
 
 /** Σ (factor × speed of shaft) = constant: what a mesh asks of the shafts it joins. */
 interface Relation {
@@ -39,7 +39,7 @@ export function oneToothOut(train: TrainInput, mesh: string): ReadonlyMap<string
 }
 
 function solved(train: TrainInput): { readonly speeds: ShaftSpeeds; readonly flipped: ReadonlySet<string> } {
-  const open = train.meshes.filter((m) => m.kind === "bevel" || m.kind === "worm").slice(0, 10);
+  const open = train.meshes.filter(turnsTheAxis).slice(0, 10);
   let first: { readonly speeds: ShaftSpeeds; readonly flipped: ReadonlySet<string> } | undefined;
   for (let signs = 0; signs < 2 ** open.length; signs++) {
     const flipped = new Set(open.filter((_, i) => (signs >> i) & 1).map((m) => m.id));

@@ -1,6 +1,6 @@
 import { type BeltRun, beltRunOf, beltSays } from "./belt-run";
 import { oneToothOut, shaftSpeeds } from "./shaft-speeds";
-import { FRAME, isSmooth, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput } from "./train";
+import { FRAME, isSmooth, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput, turnsTheAxis } from "./train";
 import { type Turning, turnings } from "./turning";
 
 export interface ShaftAnswer {
@@ -134,7 +134,7 @@ function parallelToInput(train: TrainInput): ReadonlySet<string> {
   for (let grew = true; grew; ) {
     grew = false;
     for (const m of train.meshes) {
-      if (m.kind === "bevel" || m.kind === "worm") continue;
+      if (turnsTheAxis(m)) continue;
       const shafts = shaftsOf(m).filter((s) => s !== FRAME);
       if (!shafts.some((s) => known.has(s))) continue;
       for (const s of shafts)

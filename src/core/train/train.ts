@@ -53,6 +53,8 @@ export const meshInput = z.discriminatedUnion(
       /** with the worm lying below its wheel: where the end lies from which the worm's turning is told */
       endAt: hand.optional(),
     }),
+    // helical gears on shafts that cross without meeting, and the way the driven one turns told as of a worm
+    pair("crossed").extend({ hand: hand.optional(), endAt: hand.optional() }),
     z.strictObject({
       id: meshId,
       kind: z.literal("belt"),
@@ -90,7 +92,7 @@ export const meshInput = z.discriminatedUnion(
       planet: z.strictObject(strength).optional(),
     }),
   ],
-  { error: 'is none of "spur", "helical", "internal", "bevel", "worm", "belt", "smooth-belt", "rollers", "chain", "planetary"' },
+  { error: 'is none of "spur", "helical", "internal", "bevel", "worm", "crossed", "belt", "smooth-belt", "rollers", "chain", "planetary"' },
 );
 
 export const trainInput = z.strictObject({
@@ -117,6 +119,9 @@ export type PlanetaryMesh = Extract<Mesh, { kind: "planetary" }>;
 export type SmoothMesh = Extract<Mesh, { kind: "smooth-belt" | "rollers" }>;
 export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
 export type ToothedMesh = Exclude<PairMesh, SmoothMesh>;
+
+/** Its two shafts are not parallel: which way the second turns is a matter of where one stands. */
+export const turnsTheAxis = (m: Mesh): boolean => m.kind === "bevel" || m.kind === "worm" || m.kind === "crossed";
 
 export const isSmooth = (m: Mesh): m is SmoothMesh => m.kind === "smooth-belt" || m.kind === "rollers";
 
@@ -156,6 +161,7 @@ const NAMES: Readonly<Record<ToothedMesh["kind"], readonly [driver: string, driv
   internal: ["gear", "ring"],
   bevel: ["bevel gear", "bevel gear"],
   worm: ["worm", "worm wheel"],
+  crossed: ["gear", "gear"],
   belt: ["pulley", "pulley"],
   chain: ["sprocket", "sprocket"],
 };

@@ -12,8 +12,8 @@ const seenOf = (t: TrainInput, shaft: string) => solveTrain(t).shafts.find((s) =
 describe("which way a shaft is seen to turn", () => {
   it("a worm and its wheel agree with the motion of the thread in space", () => {
     fc.assert(
-      fc.property(ways, hands, hands, (turns, hand, endAt) => {
-        const mesh: Mesh = { id: "w", kind: "worm", driver: { shaft: "motor", teeth: 1 }, driven: { shaft: "out", teeth: 30 }, hand, endAt };
+      fc.property(ways, hands, hands, fc.constantFrom("worm" as const, "crossed" as const), (turns, hand, endAt, kind) => {
+        const mesh: Mesh = { id: "w", kind, driver: { shaft: "motor", teeth: 6 }, driven: { shaft: "out", teeth: 30 }, hand, endAt };
         const got = seenOf({ input: { shaft: "motor", rpm: 1000, turns }, meshes: [mesh] }, "out");
         // the eye looks along −z at the wheel, x to the right, y up; the worm lies along x below it. Its seen end is at x = −∞ (left) or +∞
         const looks = endAt === "left" ? 1 : -1;

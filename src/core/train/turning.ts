@@ -10,7 +10,7 @@ export interface Turning {
 /**
  * Which way every shaft is seen to turn, as far as the motor's own way, the hand of each worm and the side from which each bevel is looked at were told.
  *
- * Parallel shafts are seen from one place; a worm or a bevel leads to another. A right-hand worm that turns clockwise, looked at along itself, screws away from the eye; it cannot move, so it draws the rim of its wheel towards the eye. With the worm below the wheel and
+ * Parallel shafts are seen from one place; a worm or a bevel leads to another. A right-hand worm, or helical gear on a shaft that crosses, that turns clockwise, looked at along itself, screws away from the eye; it cannot move, so it draws the rim of its wheel towards the eye. With the worm below the wheel and
  * the eye at the left, the lowest tooth moves left: clockwise. Two bevels, each seen from its back, turn opposite ways.
  *
  * @param turns turns of each shaft for one of the input, with sign: the sign is used only between shafts that are parallel
@@ -28,11 +28,14 @@ export function turnings(train: TrainInput, turns: ReadonlyMap<string, number>):
       grew = true;
     };
     for (const m of train.meshes) {
-      if (m.kind === "worm") {
+      if (m.kind === "worm" || m.kind === "crossed") {
         const worm = out.get(m.driver.shaft);
         if (!worm || !m.hand || !m.endAt) continue;
         const others = [worm.clockwise, m.hand === "right", m.endAt === "left"].filter((x) => !x).length;
-        put(m.driven.shaft, { clockwise: others % 2 === 0, seen: `looking at the wheel on ${m.driven.shaft} with the worm below` });
+        put(m.driven.shaft, {
+          clockwise: others % 2 === 0,
+          seen: `looking at the wheel on ${m.driven.shaft} with the ${m.kind === "worm" ? "worm" : "driver"} below`,
+        });
       } else if (m.kind === "bevel") {
         const driver = out.get(m.driver.shaft);
         if (!driver || !m.seenFrom) continue;

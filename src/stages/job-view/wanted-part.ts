@@ -91,7 +91,9 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
   const identity = finding?.identity ?? (finding && enteredTooth(finding.gear));
   if (!finding || !identity) return null;
   const { gear } = finding;
-  const mate = mateOf(job, id, chosenTeeth);
+  // where shafts cross the mate has a slant of its own: another count never goes with it, and the distance says nothing of shifts
+  const parallel = gear.shaftAngleDeg === undefined;
+  const mate = parallel ? mateOf(job, id, chosenTeeth) : undefined;
   const reading = (what: string): Measured | undefined => partMean(job, id, what);
   return {
     ...(gear.kind ? { form: gear.kind } : {}),
@@ -108,7 +110,7 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
     boreForm: gear.boreForm,
     material: part?.material,
     mate,
-    centreMm: reading("centre distance"),
+    ...(parallel ? { centreMm: reading("centre distance") } : {}),
     ...outputOf(job, identity.teeth, mate),
   };
 }

@@ -123,7 +123,7 @@ export async function saveService(raw: z.infer<typeof serviceInput>): Promise<Ac
 
 /** Every note of a gear; null takes it back. */
 const nullable = <T extends z.ZodType>(schema: z.ZodOptional<T>) => schema.unwrap().nullable().optional();
-const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, ...others } = gearNotes.omit({ countedFrom: true, looks: true }).shape;
+const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, shaftAngleDeg, ...others } = gearNotes.omit({ countedFrom: true, looks: true }).shape;
 const notesInput = z.object({
   ...onPart,
   notes: z.strictObject({
@@ -134,6 +134,7 @@ const notesInput = z.object({
     moduleMm: nullable(moduleMm),
     pitchMm: nullable(pitchMm),
     boreForm: nullable(boreForm),
+    shaftAngleDeg: nullable(shaftAngleDeg),
   }),
 });
 export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<ActionResult> {

@@ -27,6 +27,7 @@ export function GearMate({
   const router = useRouter();
   const { notes, others, mate, part } = view;
   const figures = mate.answer?.figures;
+  const verdicts = (mate.answer ?? mate.crossed)?.verdicts;
   return (
     <div className="flex flex-col gap-2">
       <div className="grid grid-cols-[minmax(0,1.4fr)_100px_auto_auto] items-end gap-2">
@@ -62,6 +63,22 @@ export function GearMate({
           {notes.turning === undefined ? "turns which way?" : notes.turning === "clockwise" ? "clockwise ↻" : "counter ↺"}
         </KeyButton>
       </div>
+      {view.kind === "helical" && (
+        <div className="grid grid-cols-[auto_150px_minmax(0,1fr)] items-end gap-2">
+          <KeyButton pressed={notes.shaftAngleDeg !== undefined} onPress={() => void noted({ shaftAngleDeg: notes.shaftAngleDeg === undefined ? 90 : null })}>
+            {notes.shaftAngleDeg === undefined ? "shafts parallel" : "shafts cross"}
+          </KeyButton>
+          {notes.shaftAngleDeg !== undefined && (
+            <SavedField
+              label="They cross at, °"
+              name={`shaft-angle-${part}`}
+              value={String(notes.shaftAngleDeg)}
+              figure
+              save={(t) => noted({ shaftAngleDeg: t.trim() ? Number(t.replace(",", ".")) : null })}
+            />
+          )}
+        </div>
+      )}
       {notes.mate && (
         <KeyButton keyName="G" onPress={() => router.push(gearBenchOf(number, notes.mate ?? ""))}>
           To the {mate.name} on the gear bench
@@ -95,10 +112,27 @@ export function GearMate({
             />
           </>
         )}
+        {mate.crossed && (
+          <>
+            <Readout
+              label="They run at"
+              value={mate.crossed.figures.centreMm.toFixed(2)}
+              unit="mm"
+              from="half of both reference circles, with their shifts"
+              measured
+            />
+            <Readout
+              label="Sliding"
+              value={mate.crossed.figures.slides.toFixed(2)}
+              from="of its rim speed, along the teeth. They touch in a point: for motion, not for load; greased always"
+              measured
+            />
+          </>
+        )}
       </div>
-      {mate.answer && (
+      {verdicts && (
         <ul aria-label="How they mesh" className="grid grid-cols-2 gap-x-4">
-          {mate.answer.verdicts.map((v, i) => (
+          {verdicts.map((v, i) => (
             <Reason
               key={i}
               speaks={!v.ok ? "against" : v.caution ? "look" : "for"}
@@ -110,8 +144,12 @@ export function GearMate({
           ))}
         </ul>
       )}
-      {!mate.answer && (
-        <p className="says">Say which gear it meets, and measure that one too: count, tip diameter and a span. Then backlash and wear are worked out here.</p>
+      {!verdicts && (
+        <p className="says">
+          {notes.shaftAngleDeg === undefined
+            ? "Say which gear it meets, and measure that one too: count, tip diameter and a span. Then backlash and wear are worked out here."
+            : "Say which gear it meets, and name that one too: where shafts cross its slant is its own."}
+        </p>
       )}
     </div>
   );

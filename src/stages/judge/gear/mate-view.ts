@@ -1,5 +1,15 @@
 import { thinnedBy } from "@/core/gear/as-made";
-import { type Gear, type PairAnswer, type PairGear, pairOf, type ToothLoss, tipDiameterFromFlatJaws, toothLoss } from "@/core/gear/index";
+import {
+  type CrossedAnswer,
+  crossedPairOf,
+  type Gear,
+  type PairAnswer,
+  type PairGear,
+  pairOf,
+  type ToothLoss,
+  tipDiameterFromFlatJaws,
+  toothLoss,
+} from "@/core/gear/index";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
@@ -12,6 +22,8 @@ export interface MateView {
   readonly name: string;
   readonly loss: ToothLoss | null;
   readonly answer: PairAnswer | null;
+  /** instead of it where their shafts cross */
+  readonly crossed?: CrossedAnswer;
   readonly rule: PairRule;
 }
 
@@ -46,11 +58,13 @@ export function mateView(job: Job, id: string, gear: Gear | null): MateView {
   const { making } = makingOf(job, part.id);
   const loss = toothLoss(base, spans, { tip: overTips, tipsWorn: theirs.tipsWorn, making, shiftKnown: finding?.identity !== undefined });
   const centre = own.find((m) => m.what === "centre distance");
+  const crossing = notes.kind === "helical" ? notes.shaftAngleDeg : undefined;
   const mate: PairGear = {
     ...base,
     ...openOf(finding?.identity),
     profileShift: loss?.profileShift ?? base.profileShift,
-    hand: theirs.hand ?? (notes.hand === "left" ? "right" : notes.hand === "right" ? "left" : undefined),
+    // on parallel shafts the mate of a left-hand gear is right; where they cross it may be either
+    hand: theirs.hand ?? (crossing ? undefined : notes.hand === "left" ? "right" : notes.hand === "right" ? "left" : undefined),
     ...thinned(base.moduleMm, making, loss),
     ...(overTips ? { tipMm: overTips.value } : {}),
     ...faceOf(job, part.id),
@@ -63,7 +77,13 @@ export function mateView(job: Job, id: string, gear: Gear | null): MateView {
     ...thinned(gear.moduleMm, makingOf(job, id).making, null),
     ...faceOf(job, id),
   };
-  const answer = pairOf(fresh, mate, centre && { value: centre.value, u: centre.u });
+  const at = centre && { value: centre.value, u: centre.u };
+  if (crossing !== undefined) {
+    // the mate's slant is another one: it stands for nothing until that gear is named
+    if (!finding?.identity) return { name: partName(part), loss: null, answer: null, rule: pairRule(undefined, gear.moduleMm) };
+    return { name: partName(part), loss, answer: null, crossed: crossedPairOf(fresh, mate, crossing, at), rule: pairRule(loss ?? undefined, gear.moduleMm) };
+  }
+  const answer = pairOf(fresh, mate, at);
   return { name: partName(part), loss, answer, rule: pairRule(loss ?? undefined, gear.moduleMm) };
 }
 

@@ -19,6 +19,7 @@ export function ReadingTile({
   doubted = false,
   armed,
   onArm,
+  recount,
 }: {
   label: string;
   mean: MeanReading | undefined;
@@ -33,6 +34,8 @@ export function ReadingTile({
   /** a reading that comes by itself goes here */
   armed: boolean;
   onArm: () => void;
+  /** over one tooth more or fewer, as long as nothing was read */
+  recount?: (by: 1 | -1) => void;
 }) {
   const id = useId();
   const enter = async (): Promise<void> => {
@@ -51,6 +54,18 @@ export function ReadingTile({
         <label htmlFor={id} className="mr-auto text-[18px] font-semibold">
           {label}, {unit}
         </label>
+        {recount &&
+          ([-1, 1] as const).map((by) => (
+            <button
+              key={by}
+              type="button"
+              onClick={() => recount(by)}
+              aria-label={`${label}: over one tooth ${by > 0 ? "more" : "fewer"}`}
+              className="-mt-1 min-h-[48px] min-w-[44px] text-[24px] leading-none font-bold last:-mr-2"
+            >
+              {by > 0 ? "+" : "−"}
+            </button>
+          ))}
         {mean && (
           <button
             type="button"

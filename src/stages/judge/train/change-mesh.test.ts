@@ -4,7 +4,7 @@ import { solveTrain } from "@/core/train/solve";
 import { type Mesh, type TrainInput, trainInput } from "@/core/train/train";
 import { asKind, renamed } from "./change-mesh";
 
-const KINDS = ["spur", "helical", "internal", "bevel", "worm", "belt", "smooth-belt", "rollers", "chain", "planetary"] as const;
+const KINDS = ["spur", "helical", "internal", "bevel", "worm", "crossed", "belt", "smooth-belt", "rollers", "chain", "planetary"] as const;
 const first: Mesh = { id: "m1", kind: "spur", driver: { shaft: "motor", teeth: 12, moduleMm: 0.8 }, driven: { shaft: "out", teeth: 47 } };
 
 describe("a mesh of another kind", () => {

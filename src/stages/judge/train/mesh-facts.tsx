@@ -27,14 +27,14 @@ export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; be
       ))}
     </Choices>
   );
-  if (m.kind === "worm")
+  if (m.kind === "worm" || m.kind === "crossed")
     return (
       <div className="grid grid-cols-2 gap-x-2 pt-1">
-        {choice("hand", "Its thread", m.hand, [
+        {choice("hand", m.kind === "worm" ? "Its thread" : "The driver's teeth", m.hand, [
           ["right", "right-hand"],
           ["left", "left-hand"],
         ])}
-        {choice("endAt", "Worm under its wheel, its end seen from the", m.endAt, [
+        {choice("endAt", m.kind === "worm" ? "Worm under its wheel, its end seen from the" : "Driver below, its end seen from the", m.endAt, [
           ["left", "left"],
           ["right", "right"],
         ])}

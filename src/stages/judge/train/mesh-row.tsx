@@ -14,6 +14,7 @@ const KINDS: readonly (readonly [Mesh["kind"], string])[] = [
   ["internal", "gear in a ring"],
   ["bevel", "bevel"],
   ["worm", "worm and wheel"],
+  ["crossed", "helical, shafts cross"],
   ["belt", "toothed belt"],
   ["smooth-belt", "smooth belt: flat, round, V, ribbed"],
   ["rollers", "friction rollers"],
