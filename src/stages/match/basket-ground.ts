@@ -33,11 +33,12 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
   const day = orderDay(settings);
   const offers = [];
   for (const s of suppliers) if (sold.has(s.name)) offers.push(...(await (await supplierLink(s.name, settings, numbers)).offers(numbers, day)));
-  const { input, open } = basketGround(places, known, offers, suppliers);
+  const { input, open, cut } = basketGround(places, known, offers, suppliers);
   const inKits = await partsNumbered(kits.flatMap((k) => k.contains.map((c) => c.number)));
   return {
     input: input.needs.length ? input : null,
     open,
+    cut,
     names: Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name])),
     beside: await otherCosts(job, settings),
     // what is done again within the warranty is not charged for its work

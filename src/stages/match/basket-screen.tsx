@@ -114,6 +114,11 @@ export function BasketScreen({
               </ul>
             </>
           )}
+          {ground.cut.map((c) => (
+            <p key={c.name} className="says mb-2">
+              {c.of} parts fit for {c.name}: the best {c.weighed} are weighed. Choose one yourself at Match, if it is another.
+            </p>
+          ))}
           <BasketAlternatives runnersUp={basket?.answer.runnersUp ?? []} names={names} currency={currency} />
           {quote && (
             <ul aria-label="Against the limit" className="pt-3">

@@ -22,6 +22,8 @@ export interface BasketGround {
   readonly input: Ground | null;
   /** places that must be settled before they can be bought for */
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+  /** places into which more fits than is weighed */
+  readonly cut: readonly { readonly name: string; readonly of: number; readonly weighed: number }[];
   /** names of everything that comes up */
   readonly names: Readonly<Record<string, string>>;
   readonly beside: Beside;

@@ -114,4 +114,18 @@ describe("the needs of a job", () => {
     ]);
     expect(basket?.lines.map((l) => l.part)).toEqual(["PIN"]);
   });
+  it("of many that drop in, none is hidden: the cheapest offer is taken wherever it stands in the list, and what is not weighed is said", () => {
+    const many = Array.from({ length: 60 }, (_, i) => other(`B-${i}`));
+    const offers = many.map((p, i) => offer(p.number, i === 57 ? 2 : 9 - i / 100, { supplier: i % 2 ? "North" : "South" }));
+    const bearing = place(
+      "bearing",
+      many.map((p) => [p, "drop-in"]),
+    );
+    const houses = ["North", "South"].map((name) => ({ name, shipping: 6, minimumOrder: 0 }));
+    expect(buy([bearing], offers, houses, many).basket?.lines.map((l) => l.part)).toEqual(["B-57"]);
+    expect(basketGround([bearing], many, offers, houses).cut).toEqual([]);
+    // where each of them could lift an order over a limit, none can be left out
+    const limits = houses.map((h) => ({ ...h, minimumOrder: 50 }));
+    expect(basketGround([bearing], many, offers, limits).cut).toEqual([{ id: "bearing", name: "bearing", of: 60, weighed: 40 }]);
+  });
 });

@@ -1,6 +1,7 @@
 import type { Candidate } from "../candidates/rank";
 import type { CataloguePart, Supplier, SupplierOffer } from "../catalogue/catalogue-part";
 import type { BasketInput } from "./basket-input";
+import { dominated } from "./dominated";
 
 /** A place in the unit that gets a new part. */
 export interface Place {
@@ -20,23 +21,28 @@ export interface BasketGround {
   readonly input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">;
   /** places that nothing fits for certain: they must be settled first */
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+  /** places into which more fits than is weighed */
+  readonly cut: readonly { readonly id: string; readonly name: string; readonly of: number; readonly weighed: number }[];
 }
 
 type Option = BasketInput["needs"][number]["options"][number];
 
-/** So many of the best of a place are weighed against each other. */
-const MOST_OPTIONS = 12;
+/** So many of a place are weighed against each other, after those that another is as good as in all were left out. */
+const MOST_OPTIONS = 40;
 
 export const offerId = (o: Pick<SupplierOffer, "supplier" | "number" | "pack">): string => `${o.supplier} · ${o.number}${o.pack > 1 ? ` · ${o.pack}` : ""}`;
 
 /** What could go into each place: what was chosen, else everything that fits for certain. */
 function fitting(place: Place): readonly CataloguePart[] {
   if (place.chosen) return [place.chosen];
-  return place.candidates
-    .filter((c) => c.verdict === "drop-in" || c.verdict === "with-companions" || c.verdict === "with-rework")
-    .slice(0, MOST_OPTIONS)
-    .map((c) => c.part);
+  return place.candidates.filter((c) => c.verdict === "drop-in" || c.verdict === "with-companions" || c.verdict === "with-rework").map((c) => c.part);
 }
+
+/** Numbers that fit a place in the same way: one that drops in is never left out for one that wants work. */
+const alike = (place: Place): string[][] => {
+  if (place.chosen) return [[place.chosen.number]];
+  return (["drop-in", "with-companions", "with-rework"] as const).map((v) => place.candidates.filter((c) => c.verdict === v).map((c) => c.part.number));
+};
 
 /**
  * The needs of a job as `match basket` takes them: a need for each place, with what fits into it; companions that belong into another place become that place's choice, the rest is bought with it; what a part
@@ -51,7 +57,15 @@ export function basketGround(
   suppliers: readonly Supplier[],
 ): BasketGround {
   const parts = new Map(known.map((p) => [p.number, p]));
-  const options = new Map(places.map((p) => [p.id, [...fitting(p)]]));
+  const out = dominated(places.flatMap(alike), { offers, suppliers, known, pieces: places.length });
+  const left: { id: string; name: string; of: number; weighed: number }[] = [];
+  const options = new Map(
+    places.map((p) => {
+      const fit = fitting(p).filter((part) => !out.has(part.number));
+      if (fit.length > MOST_OPTIONS) left.push({ id: p.id, name: p.name, of: fit.length, weighed: MOST_OPTIONS });
+      return [p.id, fit.slice(0, MOST_OPTIONS)];
+    }),
+  );
   // a gear that comes with another belongs into the place of its mate
   for (const place of places)
     for (const part of options.get(place.id) ?? [])
@@ -84,6 +98,7 @@ export function basketGround(
   const sold = new Set([...wanted, ...kits.map((k) => k.number)]);
   return {
     open,
+    cut: left,
     input: {
       needs,
       offers: offers
