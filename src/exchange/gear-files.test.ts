@@ -1,6 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { type Entry, fromBuffer, type ZipFile } from "yauzl";
 import { gearDimensions } from "@/core/gear/index";
 import { type GearToMake, gearSolid } from "@/core/gear/solid";
+import { gear3mf } from "./gear-3mf";
 import { gearDxf, gearStl, gearSvg } from "./gear-files";
 
 const wheel: GearToMake = {
@@ -53,5 +55,40 @@ describe("a gear to make, as a file", () => {
     expect(low).toBeCloseTo(0, 3);
     expect(high).toBeCloseTo(10, 3);
     expect(2 * far).toBeCloseTo(tip, 3);
+  });
+  it("as 3MF is a package whose model says millimetres, and holds a closed mesh of the gear's size", async () => {
+    const bytes = Buffer.from(await gear3mf(wheel));
+    const opened = await new Promise<ZipFile>((done, fail) => fromBuffer(bytes, { lazyEntries: true }, (e, z) => (e ? fail(e) : done(z))));
+    const entries = await new Promise<Map<string, string>>((done, fail) => {
+      const out = new Map<string, string>();
+      opened.on("entry", (entry: Entry) =>
+        opened.openReadStream(entry, (e, stream) => {
+          if (e) return fail(e);
+          const pieces: Buffer[] = [];
+          stream.on("data", (b: Buffer) => pieces.push(b));
+          stream.on("end", () => {
+            out.set(entry.fileName, Buffer.concat(pieces).toString("utf8"));
+            opened.readEntry();
+          });
+        }),
+      );
+      opened.on("end", () => done(out));
+      opened.readEntry();
+    });
+    const model = entries.get("3D/3dmodel.model") ?? "";
+    expect(model).toMatch(/<model unit="millimeter"/);
+    expect(entries.has("[Content_Types].xml")).toBe(true);
+    const points = [...model.matchAll(/<vertex x="([-\d.e]+)" y="([-\d.e]+)" z="([-\d.e]+)"/g)].map((m) => [Number(m[1]), Number(m[2]), Number(m[3])] as const);
+    expect(2 * Math.max(...points.map(([x, y]) => Math.hypot(x, y)))).toBeCloseTo(tip, 3);
+    const edges = new Map<string, number>();
+    for (const m of model.matchAll(/<triangle v1="(\d+)" v2="(\d+)" v3="(\d+)"/g))
+      for (const [a, b] of [
+        [m[1], m[2]],
+        [m[2], m[3]],
+        [m[3], m[1]],
+      ])
+        edges.set(`${a}>${b}`, (edges.get(`${a}>${b}`) ?? 0) + 1);
+    expect(edges.size).toBeGreaterThan(1000);
+    for (const [e, n] of edges) expect(edges.get(e.split(">").reverse().join(">"))).toBe(n);
   });
 });

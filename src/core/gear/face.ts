@@ -1,7 +1,8 @@
 import { radians } from "../quantity/units";
-import { ADDENDUM, DEDENDUM, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import { ADDENDUM, DEDENDUM, type Gear, gearDimensions } from "./dimensions";
 import type { GearKind } from "./gear-kind";
 import { type FlankPoint, type Point, toothFlank, toothOutline } from "./outline";
+import { ringGap, ringRadii } from "./ring-outline";
 
 /** What a toothed part looks like from the front (a worm and a rack: from the side), mm, tooth by tooth. */
 export interface Face {
@@ -61,19 +62,21 @@ function round(g: Gear, points: number, less: number): Face {
 const around = (flank: readonly FlankPoint[], teeth: number): Point[][] => Array.from({ length: teeth }, (_, i) => toothOutline(flank, teeth, i));
 
 function ring(g: Gear, points: number): Face {
-  const d = gearDimensions(g);
-  const alphaT = transversePressureAngle(g);
-  const reference = d.referenceDiameterMm / 2;
-  const tipMm = reference - ADDENDUM * g.moduleMm;
-  const rootMm = reference + DEDENDUM * g.moduleMm;
-  const baseR = d.baseDiameterMm / 2;
-  // half the tooth of a ring is what its space leaves of the pitch
+  const { tipMm, rootMm } = ringRadii(g);
+  const gap = ringGap(g);
+  // half the tooth of a ring is what its gap leaves of the pitch
   const flank = Array.from({ length: points + 1 }, (_, i): FlankPoint => {
     const r = rootMm + (tipMm - rootMm) * (i / points);
-    const space = Math.PI / 2 / g.teeth + involute(alphaT) - (r <= baseR ? 0 : involute(Math.acos(baseR / r)));
-    return [r, Math.max(0, Math.PI / g.teeth - space)];
+    return [r, Math.max(0, Math.PI / g.teeth - gap(r))];
   });
-  return { form: "ring", teeth: around(flank, g.teeth), rootMm, tipMm, referenceMm: reference, reachMm: rootMm + 2.2 * g.moduleMm };
+  return {
+    form: "ring",
+    teeth: around(flank, g.teeth),
+    rootMm,
+    tipMm,
+    referenceMm: gearDimensions(g).referenceDiameterMm / 2,
+    reachMm: rootMm + 2.2 * g.moduleMm,
+  };
 }
 
 function straight(g: Gear, count: number, body: number): Face {

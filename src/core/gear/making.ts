@@ -3,9 +3,11 @@ import type { Measured } from "../quantity/measured";
 import { degrees, radians } from "../quantity/units";
 import { type Making, thinnedBy } from "./as-made";
 import { overPinsWhenNew, spanWhenNew } from "./as-new";
+import { betweenPins, type Ring } from "./between-pins";
 import { bestSpanTeeth, gearDimensions, measuringPin, overPins, spanOver } from "./index";
 import { drawnTipMm } from "./outline";
-import { type GearToMake, twistOf } from "./solid";
+import { type RingToMake, ringRadii } from "./ring-outline";
+import { type GearToMake, isRing, type ToMake, twistOf } from "./solid";
 
 /** A figure that whoever makes the gear needs, or checks it by. */
 export interface MakingNote {
@@ -24,7 +26,11 @@ const between = ({ value, u }: Measured): string => `${(value - u).toFixed(2)} t
  * @param material of the old one
  * @param how it will be made: by how much its teeth are thinned, as in {@link spanWhenNew}
  */
-export function makingNotes(g: GearToMake, material?: string, how: Making = "unknown"): MakingNote[] {
+export function makingNotes(g: ToMake, material?: string, how: Making = "unknown"): MakingNote[] {
+  return isRing(g) ? ringNotes(g, material, how) : gearNotes(g, material, how);
+}
+
+function gearNotes(g: GearToMake, material: string | undefined, how: Making): MakingNote[] {
   const d = gearDimensions(g);
   const span = bestSpanTeeth(g);
   const pin = measuringPin(g);
@@ -76,13 +82,51 @@ export function makingNotes(g: GearToMake, material?: string, how: Making = "unk
             ? "the cross hole is not in the drawing: drill it from the old one, and mind which way a tooth faces it"
             : "the file has it at its figure: leave a tenth to ream",
     },
+    oldMaterial(material, "; ream the bore after"),
+  ];
+}
+
+const oldMaterial = (material: string | undefined, after = ""): MakingNote => ({
+  what: "old material",
+  figure: material ?? "not noted",
+  says: isPlastic(material)
+    ? `keep it plastic: it is the fuse of the train. Printed: solid, of nylon or POM, its axis upright${after}`
+    : "steel runs against steel only if it is hardened and greased for it",
+});
+
+/** Between its pins a ring reads wider, the thinner its teeth are: as one whose gaps are shifted out. */
+function ringNotes(g: RingToMake, material: string | undefined, how: Making): MakingNote[] {
+  const thinned = g.thinnedMm ?? 0;
+  const { tipMm, rootMm } = ringRadii(g, true);
+  const nominal = 2 * ringRadii(g).tipMm;
+  // pins of about 1.5 modules touch the flanks near the pitch circle
+  const pin = Math.max(0.5, Math.round(15 * g.moduleMm) / 10);
+  const wider = (spanMm: number): Ring => ({ ...g, profileShift: g.profileShift + spanMm / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))) });
+  const usual = thinnedBy(g.moduleMm, how);
+  const pins = betweenPins(wider(thinned), pin);
+  return [
+    { what: "teeth", figure: `${g.teeth}, inside` },
+    { what: "module", figure: mm(g.moduleMm, 3) },
+    { what: "pressure angle", figure: `${g.pressureAngleDeg}°` },
+    { what: "profile shift", figure: g.profileShift.toFixed(2), says: "in modules, as measured; positive: gaps further out" },
     {
-      what: "old material",
-      figure: material ?? "not noted",
-      says: isPlastic(material)
-        ? "keep it plastic: it is the fuse of the train. Printed: solid, of nylon or POM, its axis upright; ream the bore after"
-        : "steel runs against steel only if it is hardened and greased for it",
+      what: "tips, inside",
+      figure: mm(2 * tipMm),
+      ...(2 * tipMm > nominal + 0.005 ? { says: `as drawn: at ${mm(nominal)} they would reach inside the base circle, where there is no involute` } : {}),
     },
+    { what: "bottom of the gaps", figure: mm(2 * rootMm), says: "corners rounded by a fifth of the module" },
+    ...(Number.isFinite(pins)
+      ? [
+          {
+            what: `between ${pin} mm pins`,
+            figure: mm(pins, 3),
+            says: `as rings are made ${between({ value: betweenPins(wider(usual.value), pin), u: Math.abs(betweenPins(wider(usual.value + usual.u), pin) - betweenPins(wider(usual.value), pin)) })}: check it by this`,
+          },
+        ]
+      : []),
+    { what: "outside", figure: mm(g.outsideMm), says: "a plain circle: lugs, keys and flats are added from the old one" },
+    { what: "face width", figure: mm(g.faceWidthMm) },
+    oldMaterial(material),
   ];
 }
 

@@ -4,6 +4,7 @@ import { radians } from "../quantity/units";
 import { boreOutline } from "./bore-form";
 import { type Gear, gearDimensions } from "./dimensions";
 import { gearOutline, type Point } from "./outline";
+import { type RingToMake, ringOutline, ringRadii } from "./ring-outline";
 
 /** A gear as it is to be made. */
 export interface GearToMake extends Gear {
@@ -18,7 +19,10 @@ export interface GearToMake extends Gear {
 export type Point3 = readonly [x: number, y: number, z: number];
 export type Triangle = readonly [Point3, Point3, Point3];
 
-/** The two closed lines that a gear is seen by from the front: teeth anticlockwise, bore clockwise; mm, y up. */
+export type ToMake = GearToMake | RingToMake;
+export const isRing = (g: ToMake): g is RingToMake => "inside" in g;
+
+/** The two closed lines that a gear is seen by from the front, the outer one anticlockwise, the bore clockwise; mm, y up. Of a ring the bore is what is toothed. */
 export interface GearSection {
   readonly outer: readonly Point[];
   readonly bore: readonly Point[];
@@ -31,12 +35,26 @@ const area = (ring: readonly Point[]): number =>
   ring.reduce((s, [x, y], i) => s + x * (ring[(i + 1) % ring.length] as Point)[1] - (ring[(i + 1) % ring.length] as Point)[0] * y, 0) / 2;
 const turned = (ring: readonly Point[], sign: 1 | -1): Point[] => (Math.sign(area(ring)) === sign ? [...ring] : [...ring].reverse());
 
+/** Points round the outside of a ring: the chord stands off by a hundredth of a millimetre at 60 mm. */
+const ROUND_POINTS = 180;
+
+function ringSection(g: RingToMake): GearSection {
+  const wall = g.outsideMm / 2 - ringRadii(g).rootMm;
+  if (!(wall > 0.5 * g.moduleMm)) throw new Fault("outsideMm", `leaves ${wall > 0 ? `only ${wall.toFixed(2)} mm` : "nothing"} outside the teeth`);
+  const around = Array.from({ length: ROUND_POINTS }, (_, i): Point => {
+    const t = (2 * Math.PI * i) / ROUND_POINTS;
+    return [(g.outsideMm / 2) * Math.cos(t), (g.outsideMm / 2) * Math.sin(t)];
+  });
+  return { outer: around, bore: turned(ringOutline(g, FLANK_POINTS, g.thinnedMm), -1) };
+}
+
 /**
- * The transverse section of a gear with its bore, in true size.
+ * The transverse section of a gear with its bore, or of a ring in its plain rim, in true size.
  *
- * @throws Fault where the bore reaches into the teeth
+ * @throws Fault where the bore reaches into the teeth, or the teeth of a ring through its rim
  */
-export function gearSection(g: GearToMake): GearSection {
+export function gearSection(g: ToMake): GearSection {
+  if (isRing(g)) return ringSection(g);
   const bore = turned(boreOutline(g.boreMm, g.boreForm), -1);
   const wall = gearDimensions(g).rootDiameterMm / 2 - Math.max(...bore.map(([x, y]) => Math.hypot(x, y)));
   if (!(wall > 0.5 * g.moduleMm)) throw new Fault("boreMm", `leaves ${wall > 0 ? `only ${wall.toFixed(2)} mm` : "nothing"} between it and the teeth`);
@@ -49,16 +67,16 @@ export function gearSection(g: GearToMake): GearSection {
 }
 
 /** Turned by so much from face to face, radians: b tan β/r (ISO 21771, 4.2.2); positive anticlockwise going up, which is a right-hand helix. */
-export const twistOf = (g: GearToMake): number =>
+export const twistOf = (g: ToMake): number =>
   ((g.faceWidthMm * Math.tan(radians(g.helixAngleDeg))) / (gearDimensions(g).referenceDiameterMm / 2)) * (g.hand === "left" ? -1 : 1);
 
 /** One layer for so much of a turn, radians: the facets of a twisted flank stand off by r (1 − cos 1.5°), a hundredth of a millimetre at 30 mm. */
 const LAYER_TWIST = radians(3);
 
 /**
- * The surface of a gear as triangles whose right-hand normals point outwards, mm, axis along z: the section drawn up over the face width, turning with the helix; the bore goes straight through.
+ * The surface of a gear as triangles whose right-hand normals point outwards, mm, axis along z: the section drawn up over the face width, its teeth turning with the helix; the bore of a gear goes straight through.
  */
-export function gearSolid(g: GearToMake): Triangle[] {
+export function gearSolid(g: ToMake): Triangle[] {
   const { outer, bore } = gearSection(g);
   const twist = twistOf(g);
   const layers = Math.max(1, Math.ceil(Math.abs(twist) / LAYER_TWIST));
@@ -74,14 +92,16 @@ export function gearSolid(g: GearToMake): Triangle[] {
       out.push([a, b, c], [a, c, d]);
     }
   };
-  for (let k = 0; k < layers; k++) wall(at(outer, k / layers), at(outer, (k + 1) / layers));
-  const straight = (z: number): Point3[] => bore.map(([x, y]) => [x, y, z]);
+  const [toothed, plain] = isRing(g) ? [bore, outer] : [outer, bore];
+  for (let k = 0; k < layers; k++) wall(at(toothed, k / layers), at(toothed, (k + 1) / layers));
+  const straight = (z: number): Point3[] => plain.map(([x, y]) => [x, y, z]);
   wall(straight(0), straight(g.faceWidthMm));
   for (const [share, up] of [
     [0, false],
     [1, true],
   ] as const) {
-    const points = [...at(outer, share), ...straight(g.faceWidthMm * share)];
+    const [teeth, round] = [at(toothed, share), straight(g.faceWidthMm * share)];
+    const points = isRing(g) ? [...round, ...teeth] : [...teeth, ...round];
     const corners = earcut(
       points.flatMap(([x, y]) => [x, y] as const),
       [outer.length],

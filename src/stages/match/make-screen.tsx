@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { backlashChoices, makingNotes, type Way } from "@/core/gear/making";
-import type { GearToMake } from "@/core/gear/solid";
+import { isRing, type ToMake } from "@/core/gear/solid";
 import { gearBenchOf, inAddress } from "@/core/job/address";
 import { type Got, gotInWords, type Source } from "@/core/job/got";
 import { GearFace } from "@/ui/gear-face";
@@ -17,6 +17,7 @@ const FILES = [
   { as: "svg", says: "SVG, to print or laser-cut" },
   { as: "dxf", says: "DXF, for milling or wire cutting" },
   { as: "stl", says: "STL, to print as a solid" },
+  { as: "3mf", says: "3MF, the same with its unit" },
 ] as const;
 
 /** Where no part is available: bond, donor, make, each with its reasons; and the gear in true size, with its notes, for whoever makes it. */
@@ -34,7 +35,7 @@ export function MakeScreen({
   part: string;
   isGear: boolean;
   ways: readonly Way[];
-  gear: GearToMake | null;
+  gear: ToMake | null;
   /** of the old one */
   material: string | undefined;
   donors: readonly { readonly number: string; readonly says: string }[];
@@ -100,10 +101,9 @@ export function MakeScreen({
               <div>
                 <GearFace
                   gear={gear}
-                  kind={gear.helixAngleDeg ? "helical" : "spur"}
+                  kind={isRing(gear) ? "internal" : gear.helixAngleDeg ? "helical" : "spur"}
                   marks={{}}
-                  boreMm={gear.boreMm}
-                  boreForm={gear.boreForm}
+                  {...(isRing(gear) ? {} : { boreMm: gear.boreMm, boreForm: gear.boreForm })}
                   size={300}
                   label={`The gear to make, ${gear.teeth} teeth`}
                 />

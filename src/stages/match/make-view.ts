@@ -1,5 +1,5 @@
 import type { Way } from "@/core/gear/making";
-import type { GearToMake } from "@/core/gear/solid";
+import type { ToMake } from "@/core/gear/solid";
 import type { Got } from "@/core/job/got";
 import { partName } from "@/core/job/part";
 import { donorsFor } from "@/store/donors";
@@ -13,7 +13,7 @@ export interface MakeView {
   readonly places: MatchHead;
   readonly isGear: boolean;
   readonly ways: readonly Way[];
-  readonly gear: GearToMake | null;
+  readonly gear: ToMake | null;
   /** of the old one */
   readonly material: string | undefined;
   /** where it comes from, if that was said */

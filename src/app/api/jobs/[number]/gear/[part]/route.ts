@@ -1,5 +1,6 @@
 import { Fault } from "@/core/fault";
 import { fromAddress, inAddress } from "@/core/job/address";
+import { gear3mf } from "@/exchange/gear-3mf";
 import { gearDxf, gearStl, gearSvg } from "@/exchange/gear-files";
 import { gearToMake } from "@/stages/match/gear-to-make";
 import { currentJob } from "@/store/job";
@@ -8,15 +9,16 @@ const FILES = {
   svg: { type: "image/svg+xml", write: gearSvg },
   dxf: { type: "image/vnd.dxf", write: gearDxf },
   stl: { type: "model/stl", write: gearStl },
+  "3mf": { type: "model/3mf", write: gear3mf },
 } as const;
 
-/** A gear of a job in true size, to be made: `?as=svg`, `dxf` or `stl`; `&thinned=0.15` for backlash, mm on the span. */
+/** A gear of a job in true size, to be made: `?as=svg`, `dxf`, `stl` or `3mf`; `&thinned=0.15` for backlash, mm on the span. */
 export async function GET(request: Request, { params }: { params: Promise<{ number: string; part: string }> }): Promise<Response> {
   const { number, part: said } = await params;
   const part = fromAddress(said);
   const as = new URL(request.url).searchParams.get("as") as keyof typeof FILES;
   const file = FILES[as];
-  if (!file) return Response.json({ says: "Ask for svg, dxf or stl." }, { status: 400 });
+  if (!file) return Response.json({ says: "Ask for svg, dxf, stl or 3mf." }, { status: 400 });
   const job = await currentJob(number);
   if (!job) return Response.json({ says: `There is no job ${number}.` }, { status: 404 });
   const { gear, missing } = gearToMake(job, part);
@@ -28,7 +30,9 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   try {
     // a header carries plain letters only
     const name = `${job.number}-${inAddress(part)}-${gear.teeth}-teeth.${as}`;
-    return new Response(file.write(made) as BodyInit, { headers: { "content-type": file.type, "content-disposition": `attachment; filename="${name}"` } });
+    return new Response((await file.write(made)) as BodyInit, {
+      headers: { "content-type": file.type, "content-disposition": `attachment; filename="${name}"` },
+    });
   } catch (e) {
     if (e instanceof Fault) return Response.json({ says: `${e.path} ${e.says}.` }, { status: 422 });
     throw e;
