@@ -3,7 +3,7 @@
  *
  *   npx tsx demo/gear-photos/render.ts FOLDER FROM TO [hidden|cut-off|two-gears|no-gear]
  *
- * The same seed makes the same picture. WIDTH=4000 makes it as large as a phone's.
+ * The same seed makes the same picture. BORES=1 gives the bores all their forms in turn. WIDTH=4000 makes it as large as a phone's.
  */
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
@@ -11,6 +11,7 @@ import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import sharp from "sharp";
+import { BORE_FORMS } from "../../src/core/gear/bore-form";
 import { type GearScene, type GearTruth, gearScene } from "./scene";
 
 const [folder = "data/gear-photos", from = "0", to = "19", also = "nothing"] = process.argv.slice(2);
@@ -46,7 +47,8 @@ async function develop(png: string, s: GearScene, seed: number): Promise<Buffer>
 mkdirSync(folder, { recursive: true });
 const work = mkdtempSync(join(tmpdir(), "gears-"));
 for (let seed = Number(from); seed <= Number(to); seed++) {
-  const scene = gearScene(seed, also as GearTruth["also"]);
+  const form = process.env.BORES ? BORE_FORMS[seed % (BORE_FORMS.length - 1)] : undefined;
+  const scene = gearScene(seed, also as GearTruth["also"], form);
   const jpeg = join(folder, scene.truth.file);
   writeFileSync(jpeg.replace(/\.jpg$/, ".json"), `${JSON.stringify(scene.truth)}\n`);
   if (existsSync(jpeg)) continue;

@@ -1,4 +1,5 @@
 // biome-ignore-all format: scenes are set like tables, a thing a row
+import type { BoreForm } from "../../src/core/gear/bore-form";
 import type { Gear } from "../../src/core/gear/index";
 import { gearDimensions } from "../../src/core/gear/index";
 import { at, circlip, gearPart, grease, lying, nut, oring, type Pov, screw, screwHead, screwLying, washer } from "../pictures/parts";
@@ -22,6 +23,9 @@ export interface GearTruth {
   readonly tipDiameterPx: number;
   /** what else makes it hard: a part hidden, a second gear as large, no gear at all */
   readonly also: "nothing" | "hidden" | "cut-off" | "two-gears" | "no-gear";
+  /** diameter of the bore, mm, and its form */
+  readonly bore: number;
+  readonly boreForm: BoreForm;
 }
 export interface GearScene {
   readonly truth: GearTruth;
@@ -74,7 +78,7 @@ function brokenTeeth(d: Dice, teeth: number, level: number): number[] {
 }
 
 /** A gear lying on the bench, its teeth broken as the truth says. */
-function lyingGear(d: Dice, gear: Gear, missing: readonly number[], material: string, face: number): { thing: Pov; top: number } {
+function lyingGear(d: Dice, gear: Gear, missing: readonly number[], material: string, face: number, boreForm?: BoreForm): { thing: Pov; bore: number; boreForm: BoreForm } {
   const size = gearDimensions(gear);
   const root = size.rootDiameterMm;
   const bore = Math.max(1.5, root * d.between(0.1, 0.3));
@@ -82,8 +86,9 @@ function lyingGear(d: Dice, gear: Gear, missing: readonly number[], material: st
   const hub = bore * d.between(0.75, 1.1);
   const rim = root / 2 - Math.max(1.4 * gear.moduleMm, 1.6);
   const holes = rim > hub * 1.9 && d.chance(0.3) ? d.whole(3, 7) : 0;
-  const part = gearPart({ gear, face, bore, material, web, hub, holes, keyway: d.chance(0.3), broken: (i) => (missing.includes(i) ? 0.93 + 0.05 * Math.sin(i * 5) : 0) });
-  return { thing: part, top: face + 3.5 };
+  const keyway = d.chance(0.3);
+  const part = gearPart({ gear, face, bore, material, web, hub: boreForm === "cross slot" ? bore * 1.3 : hub, holes, ...(boreForm ? { boreForm } : { keyway }), broken: (i) => (missing.includes(i) ? 0.93 + 0.05 * Math.sin(i * 5) : 0) });
+  return { thing: part, bore, boreForm: boreForm ?? (keyway ? "keyway" : "round") };
 }
 
 function clutter(d: Dice, span: number, clear: number, count: number): Pov[] {
@@ -96,7 +101,8 @@ function clutter(d: Dice, span: number, clear: number, count: number): Pov[] {
   });
 }
 
-export function gearScene(seed: number, also: GearTruth["also"] = "nothing"): GearScene {
+/** @param boreForm of the gear's bore; left out: round or with a keyway, as it falls */
+export function gearScene(seed: number, also: GearTruth["also"] = "nothing", boreForm?: BoreForm): GearScene {
   const d = dice(seed);
   const level = (1 + (seed % 3)) as 1 | 2 | 3;
   const gear = randomGear(d);
@@ -108,7 +114,7 @@ export function gearScene(seed: number, also: GearTruth["also"] = "nothing"): Ge
   const background = same?.[1] ?? d.pick(Object.keys(GROUNDS));
   const missing = brokenTeeth(d, gear.teeth, level);
   const tilt = d.between([0, 1, 5, 10][level] as number, [0, 9, 24, 35][level] as number);
-  const { thing } = lyingGear(d, gear, missing, material, face);
+  const { thing, bore, boreForm: form } = lyingGear(d, gear, missing, material, face, boreForm);
   const things: Pov[] = [];
   if (also !== "no-gear") things.push(`object { ${thing} rotate y*${d.between(0, 360)} }`);
   let pinion = 0;
@@ -163,7 +169,7 @@ union { ${things.join("\n")} }
     truth: {
       file: `${also === "nothing" ? "gear" : also}-${seed}.jpg`, teeth: known ? gear.teeth : null, missing: known ? missing : [], missingCount: known ? missing.length : 0, module: gear.moduleMm, tipDiameter: Number(tip.toFixed(3)),
       tilt: Number(tilt.toFixed(1)), twist: Number(((face * Math.tan((gear.helixAngleDeg * Math.PI) / 180) * 360) / (Math.PI * size.referenceDiameterMm)).toFixed(2)), pinion, material, background, level,
-      centre: [Math.round(centre[0]), Math.round(centre[1])], tipDiameterPx: Math.round((tip / depth) * focal), also,
+      centre: [Math.round(centre[0]), Math.round(centre[1])], tipDiameterPx: Math.round((tip / depth) * focal), also, bore: Number(bore.toFixed(3)), boreForm: form,
     },
   };
 }

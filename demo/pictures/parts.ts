@@ -1,3 +1,4 @@
+import { type BoreForm, boreOutline } from "../../src/core/gear/bore-form";
 import type { Gear } from "../../src/core/gear/index";
 import { gearBody, revolved, thread, wavyRing } from "./mesh";
 
@@ -13,6 +14,9 @@ const skin = (thing: Pov, texture: string): Pov => `object { ${thing} texture { 
 const minus = (thing: Pov, ...cut: Pov[]): Pov => `difference { object { ${thing} } ${cut.join(" ")} }`;
 const cyl = (r: number, y0: number, y1: number, x = 0, z = 0): Pov => `cylinder { <${x},${y0},${z}>, <${x},${y1},${z}>, ${r} }`;
 
+/** A hole of any outline, straight through. */
+const through = (outline: readonly (readonly [number, number])[], top: number): Pov => `prism { linear_spline -5, ${top}, ${outline.length + 1}, ${[...outline, outline[0] as readonly [number, number]].map(([x, y]) => `<${x.toFixed(4)},${y.toFixed(4)}>`).join(",")} }`;
+
 export interface GearLook {
   gear: Gear;
   face: number;
@@ -22,6 +26,8 @@ export interface GearLook {
   web?: boolean;
   holes?: number;
   keyway?: boolean;
+  /** form of the bore; left out: round, with a keyway where that is said */
+  boreForm?: BoreForm;
   broken?: (i: number) => number;
   crown?: number;
   crossHole?: boolean;
@@ -31,7 +37,7 @@ export function gearPart(o: GearLook): Pov {
   const root = (o.gear.teeth * o.gear.moduleMm) / 2 - 1.25 * o.gear.moduleMm;
   const hub = o.hub ?? o.bore * 0.95;
   const rim = root - Math.max(1.4 * o.gear.moduleMm, 1.6);
-  const cuts = [cyl(o.bore / 2, -5, o.face + 20)];
+  const cuts = [o.boreForm ? through(boreOutline(o.bore, o.boreForm), o.face + 20) : cyl(o.bore / 2, -5, o.face + 20)];
   if (o.web && rim > hub + 2) cuts.push(minus(cyl(rim, o.face * 0.55, o.face + 1), cyl(hub, 0, o.face + 2)));
   for (let i = 0; i < (o.holes ?? 0); i++) {
     const a = (2 * Math.PI * i) / (o.holes as number) + 0.3;

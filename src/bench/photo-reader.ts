@@ -6,6 +6,7 @@ export type PhotoQuestion =
   | { readonly ask: "read" }
   | { readonly ask: "lay"; readonly plane: FacePlane; readonly teeth: number; readonly exactly: boolean; readonly settle: boolean }
   | { readonly ask: "bore"; readonly plane: FacePlane }
+  | { readonly ask: "bore-form"; readonly plane: FacePlane }
   | { readonly ask: "points"; readonly plane: FacePlane; readonly a: Spot; readonly b: Spot; readonly mm: number }
   | { readonly ask: "rule"; readonly plane: FacePlane; readonly a: Spot; readonly b: Spot; readonly divisionMm: number }
   | { readonly ask: "disc"; readonly plane: FacePlane; readonly at: Spot; readonly mm: number }

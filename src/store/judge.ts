@@ -127,7 +127,12 @@ export async function takePhotoCount(number: string, version: number, part: stri
     );
     for (const t of count.missing) marks[t] = "missing";
     for (const t of count.broken) marks[t] = "broken";
-    const gear: GearNotes = { ...f.gear, teeth: count.teeth, countedFrom: { picture: count.picture, certainty: count.certainty } };
+    const gear: GearNotes = {
+      ...f.gear,
+      teeth: count.teeth,
+      countedFrom: { picture: count.picture, certainty: count.certainty },
+      ...(count.boreForm ? { boreForm: count.boreForm } : {}),
+    };
     const other = f.gear.teeth !== count.teeth || count.sizes.length > 0;
     await writeFinding(c, part, { gear, teeth: marks, ...(other ? { identity: null } : {}) });
     await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update(records.job_pictures.write({ part }));

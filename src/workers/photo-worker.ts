@@ -2,6 +2,7 @@ import jsQR from "jsqr";
 import type { PhotoQuestion } from "@/bench/photo-reader";
 import { Fault } from "@/core/fault";
 import {
+  boreFormsOf,
   boreOf,
   discAt,
   type Picture,
@@ -43,6 +44,8 @@ function answer(q: PhotoQuestion, tell: (share: number, says: string) => void): 
       return lay?.(q.plane, q.teeth, q);
     case "bore":
       return boreOf(whole(), q.plane);
+    case "bore-form":
+      return boreFormsOf(whole(), q.plane);
     case "points":
       return scaleFromPoints(q.plane, q.a, q.b, q.mm);
     case "rule": {

@@ -112,5 +112,7 @@ export const photoCount = z.strictObject({
   sizes: z
     .array(z.strictObject({ what: z.enum(["tip circle", "root diameter", "bore"]), value: z.number().min(0.5).max(600), u: z.number().positive().max(60) }))
     .max(3),
+  /** as it looks in the picture, and the technician let it stand */
+  boreForm: z.enum(BORE_FORMS).optional(),
 });
 export type PhotoCount = Frozen<z.infer<typeof photoCount>>;

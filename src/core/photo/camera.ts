@@ -2,7 +2,7 @@ import type { FacePlane } from "./face-plane";
 import type { Whole } from "./picture";
 
 /** Focal lengths of cameras in longest sides of their picture: a telephone's is 0.7 to 0.9, twice that when zoomed or cut; natural logarithm's spread. */
-const USUAL_FOCAL = 1.1;
+export const USUAL_FOCAL = 1.1;
 const FOCAL_SPREAD = 0.4;
 /** One standard deviation of how far a circle is measured to be no circle. */
 const ROUNDNESS = 0.012;

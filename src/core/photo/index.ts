@@ -1,6 +1,7 @@
 /** Reading a gear from a photograph. The door for the command line, the worker and the screen. */
 
 export { boreOf } from "./bore";
+export { boreFormsOf, type SeenBoreForm } from "./bore-form-seen";
 export { discAt, type SeenDisc } from "./disc";
 export { axesOf, type FacePlane, faceFromAxes, type Spot, sizeOf, toFace, toPicture } from "./face-plane";
 export { type FaceScale, faceSizes, scaleFromCorners, scaleFromDisc, scaleFromPoints } from "./face-scale";

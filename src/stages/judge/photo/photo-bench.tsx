@@ -58,6 +58,7 @@ export function PhotoBench({
       picture: chosenPicture.name,
       certainty: handCount ? 1 : Math.max(0, Math.min(1, ring.certainty)),
       sizes: sizes.map(({ what, value, u }) => ({ what, value: Number(value.toFixed(3)), u: Number(u.toFixed(3)) })),
+      ...(count.boreForm ? { boreForm: count.boreForm } : {}),
     });
     if (result.ok) router.push(gearBenchOf(number, part));
   };
@@ -148,6 +149,8 @@ export function PhotoBench({
               spots={spots}
               sizes={sizes}
               onSizes={count.setSizes}
+              boreForm={count.boreForm}
+              onBoreForm={count.setBoreForm}
             />
           )}
         </div>

@@ -2,11 +2,13 @@
 
 import { useState } from "react";
 import type { PhotoReader } from "@/bench/photo-reader";
+import type { BoreForm } from "@/core/gear/bore-form";
 import { type FaceScale, faceSizes, type RingReading, type Spot } from "@/core/photo/index";
 import type { Measured } from "@/core/quantity/measured";
 import { sentence } from "@/core/sentence";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { BoreFormOffer, boreByItsForm, useBoreForms } from "./bore-form";
 
 const WAYS = [
   {
@@ -54,6 +56,8 @@ export function PhotoSizes({
   spots,
   sizes,
   onSizes,
+  boreForm,
+  onBoreForm,
 }: {
   reader: PhotoReader;
   ring: RingReading;
@@ -63,12 +67,16 @@ export function PhotoSizes({
   spots: readonly Spot[];
   sizes: readonly PhotoSize[];
   onSizes: (sizes: readonly PhotoSize[]) => void;
+  boreForm: BoreForm | null;
+  onBoreForm: (form: BoreForm | null) => void;
 }) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({ rule: "1" });
   const [says, setSays] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const chosen = WAYS.find((w) => w.way === way) as (typeof WAYS)[number];
   const mm = Number((typed[way] ?? "").trim().replace(",", "."));
+
+  const { forms, seen } = useBoreForms(reader, ring.plane, onBoreForm);
 
   const measure = async (): Promise<void> => {
     setFault(null);
@@ -88,7 +96,7 @@ export function PhotoSizes({
             ? reader.ask<FaceScale & { divisions: number }>({ ask: "rule", plane, a, b, divisionMm: mm })
             : reader.ask<FaceScale>({ ask: "points", plane, a, b, mm }));
       const { tipDiameter, rootDiameter } = faceSizes(ring, scale);
-      const bore = await reader.ask<{ share: number; u: number } | null>({ ask: "bore", plane });
+      const bore = (await reader.ask<{ share: number; u: number } | null>({ ask: "bore", plane })) ?? boreByItsForm(await forms);
       onSizes([
         { what: "tip circle", says: "Tip circle", ...tipDiameter },
         { what: "root diameter", says: "Root", ...rootDiameter },
@@ -130,6 +138,7 @@ export function PhotoSizes({
           ))}
         </dl>
       )}
+      <BoreFormOffer seen={seen} form={boreForm} onForm={onBoreForm} />
       <div className="grid grid-cols-2 gap-1.5">
         {WAYS.map((w, i) => (
           <KeyButton key={w.way} keyName={String(i + 5)} className="small" pressed={way === w.way} onPress={() => setWay(w.way)}>

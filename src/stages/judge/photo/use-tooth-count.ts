@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import type { BoreForm } from "@/core/gear/bore-form";
 import { type FacePlane, faceFromAxes, type RingReading, type Spot, SURE } from "@/core/photo/index";
 import { isGone, type ToothSays } from "./photo-overlay";
 import type { PhotoSize, SizeWay } from "./photo-size";
@@ -19,6 +20,7 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
   const [sizing, setSizing] = useState<SizeWay | null>(null);
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [sizes, setSizes] = useState<readonly PhotoSize[]>([]);
+  const [boreForm, setBoreForm] = useState<BoreForm | null>(null);
   const [handCount, setHandCount] = useState(false);
 
   // another picture or another count: what was said about single teeth belonged to the old one
@@ -29,6 +31,7 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
     setSays({});
     setChosen(0);
     setSizes([]);
+    setBoreForm(null);
     if (of.url !== url) {
       setHandCount(false);
       setSpots([]);
@@ -88,6 +91,8 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
     setSpots,
     sizes,
     setSizes,
+    boreForm,
+    setBoreForm,
     handCount,
     recount,
     tooth,
