@@ -3,7 +3,7 @@
  *
  *   npx tsx demo/gear-photos/render.ts FOLDER FROM TO [hidden|cut-off|two-gears|no-gear]
  *
- * The same seed makes the same picture. BORES=1 gives the bores all their forms in turn. WIDTH=4000 makes it as large as a phone's.
+ * The same seed makes the same picture. BORES=1 gives the bores all their forms in turn, WORN=1 wears a flank of a few teeth. WIDTH=4000 makes it as large as a phone's.
  */
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
@@ -48,7 +48,7 @@ mkdirSync(folder, { recursive: true });
 const work = mkdtempSync(join(tmpdir(), "gears-"));
 for (let seed = Number(from); seed <= Number(to); seed++) {
   const form = process.env.BORES ? BORE_FORMS[seed % (BORE_FORMS.length - 1)] : undefined;
-  const scene = gearScene(seed, also as GearTruth["also"], form);
+  const scene = gearScene(seed, also as GearTruth["also"], form, Boolean(process.env.WORN));
   const jpeg = join(folder, scene.truth.file);
   writeFileSync(jpeg.replace(/\.jpg$/, ".json"), `${JSON.stringify(scene.truth)}\n`);
   if (existsSync(jpeg)) continue;

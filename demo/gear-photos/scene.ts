@@ -26,6 +26,9 @@ export interface GearTruth {
   /** diameter of the bore, mm, and its form */
   readonly bore: number;
   readonly boreForm: BoreForm;
+  /** teeth with a flank that has lost metal, by their numbers */
+  readonly worn?: readonly number[];
+  readonly wornSide?: "left" | "right";
 }
 export interface GearScene {
   readonly truth: GearTruth;
@@ -77,8 +80,16 @@ function brokenTeeth(d: Dice, teeth: number, level: number): number[] {
   return [...gone].filter((_, i) => i < teeth / 3).sort((a, b) => a - b);
 }
 
+/** A run of teeth of which one flank is worn by 0.3 to 0.65 modules at the tip; with dice of its own, so that the scene stays as it was. */
+function wornRun(seed: number, gear: Gear, missing: readonly number[]): { teeth: number[]; lostMm: number } {
+  const d = dice(seed + 90_000);
+  const from = d.whole(0, gear.teeth - 1);
+  const teeth = Array.from({ length: d.whole(1, 3) }, (_, i) => (from + i) % gear.teeth).filter((t) => !missing.includes(t));
+  return { teeth, lostMm: gear.moduleMm * d.between(0.3, 0.65) * (d.chance(0.5) ? 1 : -1) };
+}
+
 /** A gear lying on the bench, its teeth broken as the truth says. */
-function lyingGear(d: Dice, gear: Gear, missing: readonly number[], material: string, face: number, boreForm?: BoreForm): { thing: Pov; bore: number; boreForm: BoreForm } {
+function lyingGear(d: Dice, gear: Gear, missing: readonly number[], material: string, face: number, boreForm?: BoreForm, worn?: (i: number) => number): { thing: Pov; bore: number; boreForm: BoreForm } {
   const size = gearDimensions(gear);
   const root = size.rootDiameterMm;
   const bore = Math.max(1.5, root * d.between(0.1, 0.3));
@@ -87,7 +98,7 @@ function lyingGear(d: Dice, gear: Gear, missing: readonly number[], material: st
   const rim = root / 2 - Math.max(1.4 * gear.moduleMm, 1.6);
   const holes = rim > hub * 1.9 && d.chance(0.3) ? d.whole(3, 7) : 0;
   const keyway = d.chance(0.3);
-  const part = gearPart({ gear, face, bore, material, web, hub: boreForm === "cross slot" ? bore * 1.3 : hub, holes, ...(boreForm ? { boreForm } : { keyway }), broken: (i) => (missing.includes(i) ? 0.93 + 0.05 * Math.sin(i * 5) : 0) });
+  const part = gearPart({ gear, face, bore, material, web, hub: boreForm === "cross slot" ? bore * 1.3 : hub, holes, worn, ...(boreForm ? { boreForm } : { keyway }), broken: (i) => (missing.includes(i) ? 0.93 + 0.05 * Math.sin(i * 5) : 0) });
   return { thing: part, bore, boreForm: boreForm ?? (keyway ? "keyway" : "round") };
 }
 
@@ -101,8 +112,8 @@ function clutter(d: Dice, span: number, clear: number, count: number): Pov[] {
   });
 }
 
-/** @param boreForm of the gear's bore; left out: round or with a keyway, as it falls */
-export function gearScene(seed: number, also: GearTruth["also"] = "nothing", boreForm?: BoreForm): GearScene {
+/** @param wornTeeth a few teeth have a worn flank; @param boreForm of the gear's bore; left out: round or with a keyway, as it falls */
+export function gearScene(seed: number, also: GearTruth["also"] = "nothing", boreForm?: BoreForm, wornTeeth = false): GearScene {
   const d = dice(seed);
   const level = (1 + (seed % 3)) as 1 | 2 | 3;
   const gear = randomGear(d);
@@ -114,7 +125,8 @@ export function gearScene(seed: number, also: GearTruth["also"] = "nothing", bor
   const background = same?.[1] ?? d.pick(Object.keys(GROUNDS));
   const missing = brokenTeeth(d, gear.teeth, level);
   const tilt = d.between([0, 1, 5, 10][level] as number, [0, 9, 24, 35][level] as number);
-  const { thing, bore, boreForm: form } = lyingGear(d, gear, missing, material, face, boreForm);
+  const wear = wornTeeth ? wornRun(seed, gear, missing) : undefined;
+  const { thing, bore, boreForm: form } = lyingGear(d, gear, missing, material, face, boreForm, wear && ((i) => (wear.teeth.includes(i) ? wear.lostMm : 0)));
   const things: Pov[] = [];
   if (also !== "no-gear") things.push(`object { ${thing} rotate y*${d.between(0, 360)} }`);
   let pinion = 0;
@@ -170,6 +182,7 @@ union { ${things.join("\n")} }
       file: `${also === "nothing" ? "gear" : also}-${seed}.jpg`, teeth: known ? gear.teeth : null, missing: known ? missing : [], missingCount: known ? missing.length : 0, module: gear.moduleMm, tipDiameter: Number(tip.toFixed(3)),
       tilt: Number(tilt.toFixed(1)), twist: Number(((face * Math.tan((gear.helixAngleDeg * Math.PI) / 180) * 360) / (Math.PI * size.referenceDiameterMm)).toFixed(2)), pinion, material, background, level,
       centre: [Math.round(centre[0]), Math.round(centre[1])], tipDiameterPx: Math.round((tip / depth) * focal), also, bore: Number(bore.toFixed(3)), boreForm: form,
+      ...(wear ? { worn: wear.teeth, wornSide: wear.lostMm < 0 ? ("left" as const) : ("right" as const) } : {}),
     },
   };
 }

@@ -52,8 +52,8 @@ export function thread(length: number, diameter: number, pitch: number, depth = 
   );
 }
 
-/** A gear's body in true tooth form, twisted over the face by its helix. `broken(i)`: share of tooth i that is gone. */
-export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => number = () => 0, crown = 0): string {
+/** A gear's body in true tooth form, twisted over the face by its helix. `broken(i)`: share of tooth i that is gone; `worn(i)`: mm that its left (below 0) or right flank has lost at the tip, more of it there than at the root. */
+export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => number = () => 0, crown = 0, worn: (i: number) => number = () => 0): string {
   const flank = toothFlank(g, 9);
   const rootR = (flank[0] as readonly [number, number])[0];
   const tipR = (flank[flank.length - 1] as readonly [number, number])[0];
@@ -62,7 +62,16 @@ export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => numb
     const share = broken(i);
     const rough = (k: number): number => (share > 0 ? 0.12 * g.moduleMm * Math.sin(i * 7.3 + k * 3.1) : 0);
     const limit = tipR - share * (tipR - rootR) * 0.94;
-    ring.push(...toothOutline(flank, g.teeth, i).map(([x, y], k) => clip(x, y, limit + rough(k))));
+    const lost = worn(i);
+    ring.push(
+      ...toothOutline(flank, g.teeth, i).map(([x, y], k) => {
+        // the left flank comes first; it wears towards the right
+        const own = lost && k < flank.length === lost < 0;
+        const up = Math.max(0, (Math.hypot(x, y) - rootR) / (tipR - rootR)) ** 0.7;
+        const [u, v] = own ? turned(x, y, (-lost * up) / Math.hypot(x, y)) : [x, y];
+        return clip(u, v, limit + rough(k));
+      }),
+    );
   }
   const layers = g.helixAngleDeg || crown ? 14 : 1;
   const reference = (g.teeth * g.moduleMm) / 2 / Math.cos((g.helixAngleDeg * Math.PI) / 180);
@@ -90,6 +99,9 @@ export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => numb
   }
   return mesh2(points, faces);
 }
+
+/** Clockwise about the middle, radians. */
+const turned = (x: number, y: number, by: number): readonly [number, number] => [x * Math.cos(by) + y * Math.sin(by), y * Math.cos(by) - x * Math.sin(by)];
 
 function clip(x: number, y: number, limit: number): readonly [number, number] {
   const r = Math.hypot(x, y);

@@ -29,6 +29,7 @@ export interface GearLook {
   /** form of the bore; left out: round, with a keyway where that is said */
   boreForm?: BoreForm;
   broken?: (i: number) => number;
+  worn?: (i: number) => number;
   crown?: number;
   crossHole?: boolean;
 }
@@ -46,7 +47,7 @@ export function gearPart(o: GearLook): Pov {
   }
   if (o.keyway) cuts.push(`box { <${-o.bore * 0.16},-1,0>, <${o.bore * 0.16},${o.face + 20},${o.bore * 0.66}> }`);
   if (o.crossHole) cuts.push(`box { <${-hub - 1},${o.face + 0.6},${-1.6}>, <${hub + 1},${o.face + 9},${1.6}> }`);
-  const body = `union { object { ${gearBody(o.gear, o.face, o.broken, o.crown)} } cylinder { 0, y*${o.face + (o.hub ? 3.5 : 0.8)}, ${hub} } }`;
+  const body = `union { object { ${gearBody(o.gear, o.face, o.broken, o.crown, o.worn)} } cylinder { 0, y*${o.face + (o.hub ? 3.5 : 0.8)}, ${hub} } }`;
   return skin(minus(body, ...cuts), o.material);
 }
 

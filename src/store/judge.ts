@@ -127,6 +127,7 @@ export async function takePhotoCount(number: string, version: number, part: stri
     );
     for (const t of count.missing) marks[t] = "missing";
     for (const t of count.broken) marks[t] = "broken";
+    for (const { tooth, mark } of count.worn ?? []) marks[tooth] ??= mark;
     const gear: GearNotes = {
       ...f.gear,
       teeth: count.teeth,

@@ -112,6 +112,11 @@ export const photoCount = z.strictObject({
   sizes: z
     .array(z.strictObject({ what: z.enum(["tip circle", "root diameter", "bore"]), value: z.number().min(0.5).max(600), u: z.number().positive().max(60) }))
     .max(3),
+  /** flanks that look worn, and the technician said so too */
+  worn: z
+    .array(z.strictObject({ tooth: toothIndex, mark: z.enum(["worn-left", "worn-right", "knife"]) }))
+    .max(400)
+    .optional(),
   /** as it looks in the picture, and the technician let it stand */
   boreForm: z.enum(BORE_FORMS).optional(),
 });

@@ -3,6 +3,7 @@ import { median } from "./median";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
 import { faceLikeness, type Strip, unrolled } from "./strip";
+import { type WornFlank, wornFlanks } from "./worn-flanks";
 
 export type SlotState = "there" | "missing" | "short" | "hidden";
 
@@ -15,6 +16,8 @@ export interface ToothSlot {
   readonly filled: number;
   /** how far it looks like the teeth nearest to it, from flank to flank: -1 to 1 */
   readonly alike: number;
+  /** a flank that has lost metal, seen with the tooth upright */
+  readonly worn?: WornFlank;
 }
 
 export interface ToothSlots {
@@ -64,9 +67,10 @@ function around(x: ArrayLike<number>, k: number, reach: number, of: (near: numbe
 /**
  * Looks at every place of a ring where a tooth belongs. A tooth is like the face it stands on; a gap is not. A place that is like neither (grease, a
  * screw) is hidden: there is no reason to call its tooth gone.
+ * @param flanks look at the flanks of whole teeth as well: worth it once the count is known
  * @param visible angles where the ring is known to be in sight, if it is known; elsewhere a tooth is gone only where face and bench look as they do there
  */
-export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: (angle: number) => boolean = () => true): ToothSlots {
+export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: (angle: number) => boolean = () => true, flanks = false): ToothSlots {
   const depth = Math.min(0.5, toothDepth(teeth));
   const radii = Float64Array.from({ length: 28 }, (_, i) => 1 + depth * (0.75 - 0.1 * i));
   const columns = teeth * PER;
@@ -149,6 +153,10 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });
+  if (flanks) {
+    const worn = wornFlanks({ like, columns, per: PER, shift, rows: rowsBetween(0.1, 0.55), whole: slots.map((t) => t.state === "there"), contrast });
+    for (const [k, flank] of worn.entries()) if (flank && foreign(k) <= FOREIGN) slots[k] = { ...(slots[k] as ToothSlot), worn: flank };
+  }
   const contrasts = slots.flatMap((t, k) => (t.state === "there" ? [(tooth[k] as number) - around(gap, k, 2)] : []));
   const separation = contrasts.length ? median(contrasts) : 0;
 

@@ -7,9 +7,11 @@ import { percent } from "@/ui/odds";
 import type { Photo } from "./use-photo";
 import type { ToothCount } from "./use-tooth-count";
 
+const SIDE = { "worn-left": "left", "worn-right": "right", knife: "both" } as const;
+
 /** How many teeth there are, how sure that is, and which are missing; where it is not sure, the counts to choose from. */
 export function CountSays({ ring, reading, count }: { ring: RingReading; reading: Photo["reading"]; count: ToothCount }) {
-  const { handCount, missing, hidden, broken, sure, isIt } = count;
+  const { handCount, missing, hidden, broken, worn, takeWorn, setTakeWorn, sure, isIt } = count;
   const runs = missing.length ? toothExtent(Object.fromEntries(missing.map((i) => [i, "missing"])), ring.teeth).says : null;
   const others = (reading?.rings ?? [])
     .filter((r, i, all) => r.certainty > 0.02 && r.teeth !== ring?.teeth && all.findIndex((o) => o.teeth === r.teeth) === i)
@@ -33,6 +35,17 @@ export function CountSays({ ring, reading, count }: { ring: RingReading; reading
         )}
         <span className="hush block text-[17px] font-normal">tilted {Math.round(axesOf(ring.plane).tiltDeg)}° · numbers run clockwise from the top</span>
       </p>
+      {sure && worn.length > 0 && (
+        <div className="flex items-center gap-2 text-[18px]">
+          <p className="flex-1 leading-tight">
+            {worn.length === 1 ? "A flank looks worn" : `${worn.length} flanks look worn`}:{" "}
+            {worn.map((w) => `tooth ${w.tooth + 1}, ${SIDE[w.mark]}`).join("; ")}. Look there yourself.
+          </p>
+          <KeyButton className="small" pressed={takeWorn} onPress={() => setTakeWorn(!takeWorn)}>
+            {takeWorn ? "✓ So it is" : "So it is"}
+          </KeyButton>
+        </div>
+      )}
       {!sure && reading?.answer.says && <p className="says text-[18px]">{reading.answer.says}</p>}
       {!sure && (
         <div className="flex flex-wrap gap-1.5">

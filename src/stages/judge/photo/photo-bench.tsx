@@ -55,6 +55,7 @@ export function PhotoBench({
       teeth: ring.teeth,
       missing,
       broken,
+      ...(count.takeWorn ? { worn: count.worn } : {}),
       picture: chosenPicture.name,
       certainty: handCount ? 1 : Math.max(0, Math.min(1, ring.certainty)),
       sizes: sizes.map(({ what, value, u }) => ({ what, value: Number(value.toFixed(3)), u: Number(u.toFixed(3)) })),

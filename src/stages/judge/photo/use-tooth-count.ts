@@ -7,6 +7,9 @@ import { isGone, type ToothSays } from "./photo-overlay";
 import type { PhotoSize, SizeWay } from "./photo-size";
 import { type Photo, useOneAtATime } from "./use-photo";
 
+/** A flank that looks worn, as it is marked on the gear face; worn from both sides a tooth comes to a knife's edge. */
+const WORN = { left: "worn-left", right: "worn-right", both: "knife" } as const;
+
 /**
  * The count of one picture as it is checked by eye: the reader's ring or one that a hand has laid, what was said of single teeth, and sizes taken from it.
  *
@@ -20,6 +23,7 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
   const [sizing, setSizing] = useState<SizeWay | null>(null);
   const [spots, setSpots] = useState<readonly Spot[]>([]);
   const [sizes, setSizes] = useState<readonly PhotoSize[]>([]);
+  const [takeWorn, setTakeWorn] = useState(false);
   const [boreForm, setBoreForm] = useState<BoreForm | null>(null);
   const [handCount, setHandCount] = useState(false);
 
@@ -32,6 +36,7 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
     setChosen(0);
     setSizes([]);
     setBoreForm(null);
+    setTakeWorn(false);
     if (of.url !== url) {
       setHandCount(false);
       setSpots([]);
@@ -61,6 +66,7 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
   const missing = ring ? ring.slots.slots.flatMap((_, i) => (isGone(ring, says, i) ? [i] : [])) : [];
   const hidden = ring ? ring.slots.slots.filter((t, i) => t.state === "hidden" && says[i] === undefined).length : 0;
   const broken = ring ? ring.slots.slots.flatMap((t, i) => (t.state === "short" && !missing.includes(i) ? [i] : [])) : [];
+  const worn = ring ? ring.slots.slots.flatMap((t, i) => (t.worn && !missing.includes(i) ? [{ tooth: i, mark: WORN[t.worn] }] : [])) : [];
   // the reader's own ring is as sure as its answer (two gears in a picture: no count); one that a hand has laid, as its evidence
   const sure = ring !== null && (handCount || (ring === reading?.rings[0] ? reading.answer.teeth !== null : ring.certainty >= SURE));
   const byHand = (): void => {
@@ -99,6 +105,9 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
     missing,
     hidden,
     broken,
+    worn,
+    takeWorn,
+    setTakeWorn,
     sure,
     byHand,
     isIt,
