@@ -175,7 +175,10 @@ test("the practice caliper is slid, and sends its reading with its source", asyn
 test("a span over a count that was not asked for: the tile is set to it, and the reading lies there", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge`);
-  await page.getByRole("region", { name: "Parts" }).getByRole("button", { name: /output wheel/ }).click();
+  await page
+    .getByRole("region", { name: "Parts" })
+    .getByRole("button", { name: /output wheel/ })
+    .click();
   await page.keyboard.press("g");
   await page.waitForURL(/gear/);
   const fewer = page.getByRole("button", { name: /^Span over \d+: over one tooth fewer$/ }).first();

@@ -58,6 +58,12 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByRole("region", { name: "Picture" })).toBeVisible({ timeout: 20_000 });
     await expect(teeth(page)).toHaveText("41", { timeout: 30_000 });
     await page.keyboard.press("z");
+    await expect(
+      page
+        .getByRole("group", { name: /Bore, by its edge/ })
+        .getByRole("button")
+        .first(),
+    ).toBeVisible({ timeout: 15_000 });
     await page.keyboard.press("6");
     await page.keyboard.press("s");
     await expect(page.getByText("Press two points in the picture first.")).toBeVisible();

@@ -42,6 +42,15 @@ const PER = 24;
 /** Kept between 0 and 1. */
 export const share01 = (x: number): number => Math.max(0, Math.min(1, x));
 
+/** Worked out when it is first asked for. */
+function once<T>(of: () => T): () => T {
+  let known: { readonly is: T } | undefined;
+  return () => {
+    known ??= { is: of() };
+    return known.is;
+  };
+}
+
 /** Mean of a strip's plane over some columns of a slot and some rows. */
 function meanOver(s: Strip, plane: Float32Array, rows: readonly number[], from: number, to: number): number {
   let sum = 0;
@@ -117,20 +126,19 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
   const trusts = Float64Array.from(contrast, (_, k) => share01((Math.min(median(contrast), around(contrast, k, 4)) - 0.1) / 0.5));
   // what a tooth's form is like here: plain in a sharp picture, less so in a blurred one
   const form = Math.max(0.45, median(alike) - 0.32);
-  const foreign = foreignShare(
-    strip,
-    { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },
-    fills,
-    shift,
-    q,
-  );
-  const covered = coveredFeet(
-    strip,
-    { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) },
-    teeth,
-    shift,
-    q,
-    Array.from({ length: teeth }, (_, k) => visible((2 * Math.PI * (k * PER + shift)) / columns)),
+  // what lies over a place is asked only where one seems empty: most rings have none
+  const rowsOf = { foot: rowsBetween(1.12, 1.5), tooth: middle, gap: rowsBetween(0.1, 0.6), outside: rowsBetween(-0.5, -0.15) };
+  const foreignness = once(() => foreignShare(strip, rowsOf, fills, shift, q));
+  const foreign = (k: number): number => foreignness()(k);
+  const covered = once(() =>
+    coveredFeet(
+      strip,
+      rowsOf,
+      teeth,
+      shift,
+      q,
+      Array.from({ length: teeth }, (_, k) => visible((2 * Math.PI * (k * PER + shift)) / columns)),
+    ),
   );
   const slots = Array.from(tooth, (_, k): ToothSlot => {
     const filled = fills[k] as number;
@@ -149,7 +157,7 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
           : trust * byColour + (1 - 0.25 * trust) * byForm < 0;
     // as much gear as a whole tooth has, in a form that is a tooth's by half: its light is its own, or something grey lies on it
     const unclear = filled > 0.68 && a > 0.3;
-    if (told) return { state: foreign(k) > FOREIGN || covered[k] || unclear ? "hidden" : "missing", angle, filled, alike: a };
+    if (told) return { state: foreign(k) > FOREIGN || covered()[k] || unclear ? "hidden" : "missing", angle, filled, alike: a };
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });

@@ -48,11 +48,7 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
   const n = angles.length;
   const depth = Math.min(0.5, toothDepth(teeth));
   // nine terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y, ρ₁; a phase has the first five, a root the next but one and all but the first, a tip has ρ₁ for ρ₀
-  const terms = new Float64Array(n * 4);
-  for (let k = 0; k < n; k++) {
-    const a = angles[k] as number;
-    terms.set([Math.cos(a), Math.sin(a), Math.cos(2 * a), Math.sin(2 * a)], 4 * k);
-  }
+  const terms = termsOf(track);
   const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0, SPREAD.size].map((x) => (x ? 1 / x ** 2 : 0));
   const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1], 1];
   const sigma = spread.root;
@@ -157,7 +153,15 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
       if (Number.isNaN(tip)) continue;
       const t = 4 * k;
       const [c1, s1] = [terms[t] as number, terms[t + 1] as number];
-      row.set([0, c1, s1, terms[t + 2] as number, terms[t + 3] as number, 0, -c1, -s1, 1]);
+      row[0] = 0;
+      row[1] = c1;
+      row[2] = s1;
+      row[3] = terms[t + 2] as number;
+      row[4] = terms[t + 3] as number;
+      row[5] = 0;
+      row[6] = -c1;
+      row[7] = -s1;
+      row[8] = 1;
       const q = tip - circleAt(from, k, 8);
       add(1, 8, q, 1 / sigma ** 2 / (1 + (q / sigma) ** 2));
     }
@@ -205,6 +209,24 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
     plane: resized({ ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] }, Math.max(0.85, Math.min(1.18, size))),
   };
 }
+
+/** cos θ, sin θ, cos 2θ, sin 2θ of each window: the same for every count that is tried on a track. */
+function termsOf(track: PhaseTrack): Float64Array {
+  const known = TERMS.get(track);
+  if (known) return known;
+  const out = new Float64Array(track.angles.length * 4);
+  for (const [k, a] of track.angles.entries()) {
+    const c = Math.cos(a);
+    const s = Math.sin(a);
+    out[4 * k] = c;
+    out[4 * k + 1] = s;
+    out[4 * k + 2] = c * c - s * s;
+    out[4 * k + 3] = 2 * s * c;
+  }
+  TERMS.set(track, out);
+  return out;
+}
+const TERMS = new WeakMap<PhaseTrack, Float64Array>();
 
 /** The window after the longest run of windows that say little, if it is a tenth of the ring or more. */
 function afterLongestGap(weights: Float64Array): number[] {
