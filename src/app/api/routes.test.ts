@@ -139,17 +139,32 @@ describe("a job asked for", () => {
     expect(await told(await file.GET(asked("/"), at({ number })))).toEqual([404, { says: "there is no job J-9999" }]);
     expect((await gear.GET(asked("/?as=svg"), at({ number, part: "p2" }))).status).toBe(404);
   });
-  it("gives a gear to be made in three forms, once it is measured", async () => {
+  it("gives a gear, or a ring, to be made in four forms, once it is measured", async () => {
     const bare = await pumpAt("match");
     expect(await told(await gear.GET(asked("/?as=svg"), at({ number: bare, part: "p2" })))).toEqual([422, { says: expect.stringMatching(/^Measure first: /) }]);
     const identity = { teeth: 24, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, probability: 0.9 };
     const reading = (what: string, value: number) => ({ what, value, source: "typed" });
     const finding = { part: "p2", mode: "worn", readings: [reading("bore", 6), reading("face width", 8)], identity, x: { gear: { kind: "spur", teeth: 24 } } };
     const number = await pumpAt("match", { findings: [finding] });
+    const ring = await pumpAt("match", {
+      findings: [
+        {
+          ...finding,
+          readings: [reading("outside diameter", 72), reading("face width", 8)],
+          identity: { ...identity, teeth: 60 },
+          x: { gear: { kind: "internal", teeth: 60 } },
+        },
+      ],
+    });
+    expect(await told(await gear.GET(asked("/?as=stl&thinned=0.1"), at({ number: ring, part: "p2" })).then((r) => Response.json({ ok: r.ok })))).toEqual([
+      200,
+      { ok: true },
+    ]);
     for (const [as, type, begins] of [
       ["svg", "image/svg+xml", "<?xml"],
       ["dxf", "image/vnd.dxf", "999"],
       ["stl", "model/stl", ""],
+      ["3mf", "model/3mf", "PK"],
     ] as const) {
       const made = await gear.GET(asked(`/?as=${as}`), at({ number, part: "p2" }));
       expect([made.status, made.headers.get("content-type")]).toEqual([200, type]);
@@ -157,7 +172,7 @@ describe("a job asked for", () => {
       expect(bytes.length).toBeGreaterThan(1000);
       expect(bytes.toString("latin1").startsWith(begins)).toBe(true);
     }
-    expect(await told(await gear.GET(asked("/?as=exe"), at({ number, part: "p2" })))).toEqual([400, { says: "Ask for svg, dxf or stl." }]);
+    expect(await told(await gear.GET(asked("/?as=exe"), at({ number, part: "p2" })))).toEqual([400, { says: "Ask for svg, dxf, stl or 3mf." }]);
   });
 });
 
