@@ -258,7 +258,7 @@ test("a belt is worked out by its centres, and which way the output turns by the
   await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
   await page
     .getByRole("group", { name: /Seen from its free end, motor turns/ })
-    .getByRole("button", { name: /↻ clockwise/ })
+    .getByRole("button", { name: "clockwise", exact: true })
     .click();
   await page.keyboard.press("a");
   const third = page.getByRole("group", { name: "Mesh 3", exact: true });

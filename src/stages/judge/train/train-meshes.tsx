@@ -34,7 +34,7 @@ export function TrainMeshes({
   };
   return (
     <>
-      <div className="grid grid-cols-[minmax(0,1fr)_160px] gap-2">
+      <div className="grid grid-cols-[minmax(0,1fr)_150px_auto] gap-2">
         <SavedField
           label="Driven by, shaft"
           name="train-input"
@@ -48,17 +48,25 @@ export function TrainMeshes({
           figure
           save={(t) => setInput({ rpm: t.trim() ? Number(t.replace(",", ".")) : 0 })}
         />
+        <fieldset>
+          <legend className="sr-only">Seen from its free end, {train.input.shaft} turns</legend>
+          <span className="words" aria-hidden="true">
+            Turns, from its free end
+          </span>
+          <div className="flex gap-1.5">
+            {(["clockwise", "anticlockwise"] as const).map((way) => (
+              <SmallChoice
+                key={way}
+                label={way}
+                pressed={train.input.turns === way}
+                onPress={() => void setInput({ turns: train.input.turns === way ? undefined : way })}
+              >
+                <span className="text-[24px]">{way === "clockwise" ? "↻" : "↺"}</span>
+              </SmallChoice>
+            ))}
+          </div>
+        </fieldset>
       </div>
-      <fieldset>
-        <legend className="words">Seen from its free end, {train.input.shaft} turns</legend>
-        <div className="flex gap-1.5">
-          {(["clockwise", "anticlockwise"] as const).map((way) => (
-            <SmallChoice key={way} pressed={train.input.turns === way} onPress={() => void setInput({ turns: train.input.turns === way ? undefined : way })}>
-              {way === "clockwise" ? "↻" : "↺"} {way}
-            </SmallChoice>
-          ))}
-        </div>
-      </fieldset>
       {train.meshes.map((m, i) => (
         <MeshRow key={m.id} mesh={m} n={i + 1} belt={answer.meshes[i]?.belt} change={change} parts={parts} light={light} />
       ))}
