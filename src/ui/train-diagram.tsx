@@ -27,7 +27,8 @@ export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer
   const y = scaleLinear([d.top, d.bottom], [8, height - 8]);
   const speed = (shaft: string): string => {
     const s = answer.shafts.find((a) => a.shaft === shaft);
-    return s?.rpm == null ? "?" : `${s.rpm >= 100 ? Math.round(s.rpm) : Number(s.rpm.toFixed(1))} rpm${arrow(s)}`;
+    if (!s || s.rpm === null || !train.input.rpm) return `?${s ? arrow(s) : ""}`;
+    return `${s.rpm >= 100 ? Math.round(s.rpm) : Number(s.rpm.toFixed(1))} rpm${arrow(s)}`;
   };
   const right = MARGIN.left + (d.width + 60) * scale + 8 + beside;
   // names stand beside their lines; where two lie close, the later one moves down

@@ -61,7 +61,7 @@ describe("a part on the gear bench", () => {
       teeth: 60,
     });
     expect(gearView(job({ findings: ring.findings, readings: [reading("p1", "tip diameter", 58.04)] }), "p1", []).asked.map((a) => a.label)).toContain(
-      "Between 1.5 mm pins",
+      "Between Ø 1.5 pins",
     );
     expect(nameFrom({ findings: [finding("p1", { teeth: 20, kind: "pulley", pitchMm: 5 })], readings: [], parts: [] }, "p1")).toBeNull();
   });

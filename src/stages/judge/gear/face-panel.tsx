@@ -9,6 +9,17 @@ import { useJob } from "../../saving/job-context";
 import { saveMarks } from "../actions";
 import type { GearView } from "./gear-view";
 
+/** What is measured first, where it is not tips and a span. */
+const FIRST: Partial<Record<GearView["kind"], string>> = {
+  internal: "Count the teeth and measure across the tips inside, or between two pins.",
+  bevel: "Count the teeth of both and measure the tips and the depth at the large end.",
+  worm: "Count the starts and measure along several threads.",
+  "worm-wheel": "Count the teeth and measure the throat diameter.",
+  rack: "Count the teeth and enter the module.",
+  pulley: "Count the teeth and enter the pitch of the belt.",
+  sprocket: "Count the teeth and enter the pitch of the chain.",
+};
+
 /** The face on the left: marked by press or drag, closer at a key, another gear laid over it. */
 export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: LengthUnit; flipUnit: () => void }) {
   const { gear, marks, notes, over, part, kind, means } = view;
@@ -74,7 +85,7 @@ export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: Leng
         </>
       ) : (
         <p className="m-auto max-w-[380px] text-center text-[24px]">
-          Count the teeth and measure the tip diameter and a span. The gear is drawn here in its true shape.
+          {FIRST[kind] ?? "Count the teeth and measure the tip diameter and a span."} It is drawn here in its true shape.
         </p>
       )}
       <fieldset className="grid w-full grid-cols-3 gap-1.5">

@@ -134,7 +134,7 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
     const pin = taken ?? (module ? Math.max(0.5, Math.round(15 * module) / 10) : undefined);
     return [
       mm("tip diameter", "Tips, inside"),
-      ...(pin ? [mm(betweenPinsOf(pin), `Between ${pin} mm pins`)] : []),
+      ...(pin ? [mm(betweenPinsOf(pin), `Between Ø ${pin} pins`)] : []),
       mm("outside diameter", "Outside diameter"),
       mm("face width", "Face width"),
     ];
@@ -158,7 +158,7 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   }
   if (means.some((m) => m.what === "tip circle")) out.push(mm("tip circle", "Tip circle, seen"));
   const pin = means.map((m) => pinOf(m.what)).find((p) => p !== undefined) ?? (next?.drawing === "pins" ? next.pinMm : undefined);
-  if (pin) out.push(mm(overPinsOf(pin), `Over ${pin} mm pins`));
+  if (pin) out.push(mm(overPinsOf(pin), `Over Ø ${pin} pins`));
   if (next?.drawing === "centre") out.push(CENTRE);
   return out;
 }

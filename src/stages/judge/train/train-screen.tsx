@@ -48,6 +48,8 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
     return result;
   };
   const answer = useMemo(() => solveTrain(shown), [shown]);
+  // without the motor's speed there are ratios, and no rates
+  const told = shown.input.rpm > 0;
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-5">
       <section aria-label="Train" className="flex min-h-0 flex-col gap-2">
@@ -86,9 +88,9 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                       </small>
                     )}
                   </th>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{s.rpm === null ? "?" : `${figure(s.rpm)} rpm`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{s.rpm === null || !told ? "?" : `${figure(s.rpm)} rpm`}</td>
                   <td className="figures pl-3 text-right whitespace-nowrap">{s.turnsPerInputTurn === null ? "?" : figure(s.turnsPerInputTurn)}</td>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{s.onceHz === null ? "?" : `${figure(s.onceHz)} Hz`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">{s.onceHz === null || !told ? "?" : `${figure(s.onceHz)} Hz`}</td>
                 </tr>
               ))}
               {answer.meshes.map((m, i) => (
@@ -98,7 +100,9 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                   </th>
                   <td className="figures pl-3 text-right whitespace-nowrap">{m.ratio === null ? "" : `${figure(m.ratio)} : 1`}</td>
                   <td className="text-right text-[17px]">{m.sameTeethEvery ? `same teeth each ${m.sameTeethEvery.driverTurns} turns` : ""}</td>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{m.meshHz === null ? (m.sameTeethEvery ? "?" : "") : `${figure(m.meshHz)} Hz`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">
+                    {m.meshHz === null || !told ? (m.sameTeethEvery ? "?" : "") : `${figure(m.meshHz)} Hz`}
+                  </td>
                 </tr>
               ))}
             </tbody>
