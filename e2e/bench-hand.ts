@@ -45,10 +45,10 @@ export class BenchHand {
   }
 
   /** Nothing typed is waiting in the browser any more. */
-  async saved(): Promise<void> {
+  async saved(within = 10_000): Promise<void> {
     const waiting = (): string[] => Object.entries(localStorage).flatMap(([k, v]) => (k.startsWith("J-") ? [`${k}: ${v}`] : []));
     await this.page
-      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: 10_000 })
+      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: within })
       .catch(async () => {
         const kept = await this.page.evaluate(waiting);
         const says = await this.page.getByRole("alert").allTextContents();

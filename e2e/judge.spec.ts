@@ -238,6 +238,9 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   await expect(third).toBeVisible();
   await third.getByLabel("Kind of mesh 3").selectOption("planetary");
   await expect(third.getByLabel("Planet teeth")).toHaveValue("24");
+  // what it begins with is nobody's count: until somebody says so nothing is worked out by it
+  await expect(page.getByRole("row", { name: /shaft 4/ })).toContainText("?");
+  await third.getByRole("button", { name: "So they are" }).click();
   await expect(page.getByRole("row", { name: /shaft 4/ })).toContainText("11.82 rpm");
   await third.getByLabel("planets", { exact: true }).fill("5");
   await third.getByLabel("planets", { exact: true }).blur();
@@ -263,6 +266,8 @@ test("a belt is worked out by its centres, and which way the output turns by the
   await page.keyboard.press("a");
   const third = page.getByRole("group", { name: "Mesh 3", exact: true });
   await third.getByLabel("Kind of mesh 3").selectOption("belt");
+  await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText("are only a beginning: type what you counted");
+  await third.getByRole("button", { name: "So they are" }).click();
   for (const [label, value] of [
     ["Its pitch, mm", "3"],
     ["Centres, mm", "80"],
@@ -273,6 +278,8 @@ test("a belt is worked out by its centres, and which way the output turns by the
   // 12 and 36 teeth of 3 mm, 80 mm apart: by hand 2 C cos α + (d1 + d2) π/2 + α (d2 − d1) = 233.6 mm
   await expect(third.getByRole("status", { name: "How the belt lies" })).toContainText("78 teeth, 233.6 mm");
   await third.getByLabel("Kind of mesh 3").selectOption("worm");
+  await third.getByLabel("starts").fill("1");
+  await third.getByLabel("starts").blur();
   await third.getByRole("button", { name: "left-hand" }).click();
   await third
     .getByRole("group", { name: /its end seen from the/ })

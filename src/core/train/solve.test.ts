@@ -230,6 +230,29 @@ describe("laws of trains", () => {
   });
 });
 
+describe("a mesh that nobody has counted yet", () => {
+  const first = spur("a", "motor", 10, "lay", 20);
+  const open = { ...spur("b", "lay", 12, "out", 36), assumed: true } as const;
+  it("works nothing out, says so at itself, and leaves the rest as it is", () => {
+    const answer = solveTrain(train(1000, first, open));
+    expect(answer.shafts.map((s) => [s.shaft, s.rpm])).toEqual([
+      ["motor", 1000],
+      ["lay", 500],
+      ["out", null],
+    ]);
+    expect(answer.meshes[1]).toEqual({ id: "b", ratio: null, meshHz: null, sameTeethEvery: null, oneToothOff: [] });
+    expect(answer.problems).toEqual([{ at: "b", says: "the counts of the mesh of lay and out are only a beginning: type what you counted" }]);
+  });
+  it("locks nothing, and a shaft that stands apart all the same is named", () => {
+    expect(solveTrain(train(1000, first, { ...spur("b", "motor", 10, "lay", 30), assumed: true })).problems.map((p) => p.at)).toEqual(["b"]);
+    expect(
+      solveTrain(train(1000, first, open, spur("c", "x", 10, "y", 10)))
+        .problems.map((p) => p.at)
+        .sort(),
+    ).toEqual(["b", "x", "y"]);
+  });
+});
+
 describe("a train from outside", () => {
   it.each([
     [{ input: { shaft: "m", rpm: -1 }, meshes: [] }, "input.rpm", /not negative/],

@@ -1,6 +1,6 @@
 import { type BeltRun, beltRunOf, beltSays } from "./belt-run";
 import { oneToothOut, shaftSpeeds } from "./shaft-speeds";
-import { FRAME, isSmooth, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput, turnsTheAxis } from "./train";
+import { countedTrain, FRAME, isSmooth, type Mesh, meshName, type PlanetaryMesh, shaftsOf, type TrainInput, turnsTheAxis } from "./train";
 import { type Turning, turnings } from "./turning";
 
 export interface ShaftAnswer {
@@ -53,7 +53,8 @@ export interface TrainAnswer {
  * // lay: 3600 rpm, direction −1, 60 Hz; m1: ratio 5, 2700 Hz
  */
 export function solveTrain(train: TrainInput): TrainAnswer {
-  const { turns, free, locked } = shaftSpeeds(train);
+  const counted = countedTrain(train);
+  const { turns, free, locked } = shaftSpeeds(counted);
   const parallel = parallelToInput(train);
   const { rpm } = train.input;
   const seen = turnings(train, turns);
@@ -72,10 +73,21 @@ export function solveTrain(train: TrainInput): TrainAnswer {
   });
   return {
     shafts,
-    meshes: train.meshes.map((m) => meshAnswer(train, m, turns, rpm)),
-    problems: [...problemsOf(train), ...locked.map((id) => lockedSays(train, id)), ...free.filter((s) => s !== FRAME).map((s) => freeSays(train, s))],
+    meshes: train.meshes.map((m) =>
+      m.assumed ? { id: m.id, ratio: null, meshHz: null, sameTeethEvery: null, oneToothOff: [] } : meshAnswer(counted, m, turns, rpm),
+    ),
+    problems: [
+      ...train.meshes.flatMap((m) => (m.assumed ? [{ at: m.id, says: `the counts of ${meshName(m)} are only a beginning: type what you counted` }] : [])),
+      ...problemsOf(counted),
+      ...locked.map((id) => lockedSays(train, id)),
+      // what an uncounted mesh would drive is asked for there, and not called undriven
+      ...free.filter((s) => s !== FRAME && (counted === train || standsApart(train, s))).map((s) => freeSays(train, s)),
+    ],
   };
 }
+
+/** Whether a shaft stands apart even with the meshes that are not counted yet. */
+const standsApart = (train: TrainInput, shaft: string): boolean => shaftSpeeds(train).free.includes(shaft);
 
 /** Greatest common divisor of two whole numbers. */
 export const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);

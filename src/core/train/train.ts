@@ -31,8 +31,10 @@ const mm = (what: string, most: number) =>
 const smoothWheel = z.strictObject({ shaft, diameterMm: mm("a diameter", 5000), part: z.string().max(40).optional() });
 const hand = z.enum(["right", "left"]);
 const meshId = z.string("must be a name").min(1, "a mesh needs a name").max(40);
+/** Its counts or diameters are a beginning that nobody has looked at: nothing is worked out by them. */
+const assumed = z.literal(true).optional();
 
-const pair = <K extends string>(kind: K) => z.strictObject({ id: meshId, kind: z.literal(kind), driver: wheel, driven: wheel });
+const pair = <K extends string>(kind: K) => z.strictObject({ id: meshId, assumed, kind: z.literal(kind), driver: wheel, driven: wheel });
 
 export const meshInput = z.discriminatedUnion(
   "kind",
@@ -46,6 +48,7 @@ export const meshInput = z.discriminatedUnion(
     }),
     z.strictObject({
       id: meshId,
+      assumed,
       kind: z.literal("worm"),
       driver: z.strictObject({ shaft, teeth: teeth(1, "a worm"), ...strength }),
       driven: z.strictObject({ shaft, teeth: teeth(1, "a worm"), ...strength }),
@@ -57,6 +60,7 @@ export const meshInput = z.discriminatedUnion(
     pair("crossed").extend({ hand: hand.optional(), endAt: hand.optional() }),
     z.strictObject({
       id: meshId,
+      assumed,
       kind: z.literal("belt"),
       driver: wheel,
       driven: wheel,
@@ -67,6 +71,7 @@ export const meshInput = z.discriminatedUnion(
     }),
     z.strictObject({
       id: meshId,
+      assumed,
       kind: z.literal("smooth-belt"),
       driver: smoothWheel,
       driven: smoothWheel,
@@ -78,10 +83,11 @@ export const meshInput = z.discriminatedUnion(
       /** round the middle of its thickness, or its cord */
       lengthMm: mm("a length", 50_000).optional(),
     }),
-    z.strictObject({ id: meshId, kind: z.literal("rollers"), driver: smoothWheel, driven: smoothWheel }),
-    z.strictObject({ id: meshId, kind: z.literal("chain"), driver: wheel, driven: wheel, links: z.int().min(10).max(5000).optional() }),
+    z.strictObject({ id: meshId, assumed, kind: z.literal("rollers"), driver: smoothWheel, driven: smoothWheel }),
+    z.strictObject({ id: meshId, assumed, kind: z.literal("chain"), driver: wheel, driven: wheel, links: z.int().min(10).max(5000).optional() }),
     z.strictObject({
       id: meshId,
+      assumed,
       kind: z.literal("planetary"),
       sun: wheel,
       ring: wheel,
@@ -122,6 +128,10 @@ export type ToothedMesh = Exclude<PairMesh, SmoothMesh>;
 
 /** Its two shafts are not parallel: which way the second turns is a matter of where one stands. */
 export const turnsTheAxis = (m: Mesh): boolean => m.kind === "bevel" || m.kind === "worm" || m.kind === "crossed";
+
+/** The train as far as somebody counted it. */
+export const countedTrain = (train: TrainInput): TrainInput =>
+  train.meshes.some((m) => m.assumed) ? { ...train, meshes: train.meshes.filter((m) => !m.assumed) } : train;
 
 export const isSmooth = (m: Mesh): m is SmoothMesh => m.kind === "smooth-belt" || m.kind === "rollers";
 

@@ -8,12 +8,18 @@ export function nextNumber(t: TrainInput): number {
 
 /** The same shafts in a mesh of another kind. */
 export function asKind(m: Mesh, kind: Mesh["kind"]): Mesh {
+  const next = ofKind(m, kind);
+  // another kind has other counts: what it begins with is nobody's yet, unless teeth went over as they were
+  return next === m || !(m.assumed || kind === "planetary" || m.kind === "planetary" || kind === "worm") ? next : { ...next, assumed: true };
+}
+
+function ofKind(m: Mesh, kind: Mesh["kind"]): Mesh {
   if (m.kind === kind) return m;
   if (kind === "planetary") {
     const [from, to] = m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
     return { id: m.id, kind, sun: { shaft: from, teeth: 12 }, ring: { shaft: "frame", teeth: 60 }, carrier: { shaft: to }, planets: 3, planetTeeth: 24 };
   }
-  if (m.kind === "planetary") return asKind({ id: m.id, kind: "spur", driver: { ...m.sun }, driven: { shaft: m.carrier.shaft, teeth: m.ring.teeth } }, kind);
+  if (m.kind === "planetary") return ofKind({ id: m.id, kind: "spur", driver: { ...m.sun }, driven: { shaft: m.carrier.shaft, teeth: m.ring.teeth } }, kind);
   const [from, to] = pairSizes(m);
   if (kind === "smooth-belt" || kind === "rollers") {
     // teeth become millimetres by their module, so that the ratio stays until the diameters are measured

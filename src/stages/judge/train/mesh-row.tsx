@@ -45,11 +45,19 @@ export function MeshRow({
   const put = (next: (now: Mesh) => Mesh) => change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? next(x) : x)) }));
   const patch = (role: string, fields: object) =>
     put((now) => ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh);
+  /** what was counted or measured: from then on the mesh counts */
+  const told = (how: (now: Mesh) => Mesh) =>
+    put((now) => {
+      const { assumed: _, ...next } = how(now);
+      return next as Mesh;
+    });
+  const counted = (role: string, fields: object) =>
+    told((now) => ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh);
   const text = (role: string, label: string, shaft: string) => (
     <SavedField label={label} name={`${m.id}-${role}-shaft`} value={shaft} save={(t) => patch(role, { shaft: t.trim() })} />
   );
   const teeth = (role: string, label: string, value: number) => (
-    <SavedField label={label} name={`${m.id}-${role}-teeth`} value={String(value)} figure save={(t) => patch(role, { teeth: whole(t) })} />
+    <SavedField label={label} name={`${m.id}-${role}-teeth`} value={String(value)} figure save={(t) => counted(role, { teeth: whole(t) })} />
   );
   const across = (role: string, value: number) => (
     <SavedField
@@ -57,7 +65,7 @@ export function MeshRow({
       name={`${m.id}-${role}-across`}
       value={String(value)}
       figure
-      save={(t) => patch(role, { diameterMm: whole(t.replace(",", ".")) })}
+      save={(t) => counted(role, { diameterMm: whole(t.replace(",", ".")) })}
     />
   );
   /** a count that a mesh of this kind may have */
@@ -67,7 +75,7 @@ export function MeshRow({
       name={`${m.id}-${name}`}
       value={String(value ?? "")}
       figure
-      save={(t) => put((now) => ({ ...now, [field]: t.trim() ? Number(t) : undefined }) as Mesh)}
+      save={(t) => told((now) => ({ ...now, [field]: t.trim() ? Number(t) : undefined }) as Mesh)}
     />
   );
   const isIt = (role: string, value: string | undefined) => (
@@ -77,7 +85,7 @@ export function MeshRow({
       value={value ?? ""}
       onChange={(e) => {
         const p = parts.find((x) => x.id === e.target.value);
-        void patch(role, p ? { part: p.id, ...known(p) } : { part: undefined });
+        void (p?.teeth ? counted : patch)(role, p ? { part: p.id, ...known(p) } : { part: undefined });
       }}
     >
       <option value="">which part?</option>
@@ -109,6 +117,14 @@ export function MeshRow({
           ×
         </KeyButton>
       </div>
+      {m.assumed && (
+        <div className="flex items-center gap-2 pb-1">
+          <p className="flex-1 text-[18px] leading-tight font-semibold text-error">Only a beginning: type the counts. Nothing is worked out by them yet.</p>
+          <KeyButton className="small" onPress={() => void told((now) => now)}>
+            So they are
+          </KeyButton>
+        </div>
+      )}
       {m.kind === "planetary" ? (
         <div className="grid grid-cols-[minmax(0,1fr)_84px_minmax(0,1fr)_84px] gap-2">
           {text("sun", "Sun on", m.sun.shaft)}

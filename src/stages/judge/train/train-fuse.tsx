@@ -5,7 +5,7 @@ import { Fault } from "@/core/fault";
 import { measured } from "@/core/quantity/measured";
 import { findFuse, mayBreak } from "@/core/train/fuse";
 import { MATERIALS } from "@/core/train/materials";
-import { isSmooth, type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
+import { countedTrain, isSmooth, type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
 import { SavedField } from "../../saving/saved-field";
 import { TrainClutches } from "./train-clutches";
 import type { ChangeTrain } from "./train-part";
@@ -32,7 +32,7 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
   const [mesh, role] = swapped.split("|") as [string, Role | undefined];
   const answer = ((): ReturnType<typeof findFuse> | string => {
     try {
-      return findFuse({ train, ...(role ? { swap: { mesh, role, material } } : {}) });
+      return findFuse({ train: countedTrain(train), ...(role ? { swap: { mesh, role, material } } : {}) });
     } catch (e) {
       if (e instanceof Fault) return e.says;
       throw e;

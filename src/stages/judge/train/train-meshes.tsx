@@ -29,7 +29,10 @@ export function TrainMeshes({
       const last = t.meshes.at(-1);
       const from = last ? (last.kind === "planetary" ? last.carrier.shaft : last.driven.shaft) : t.input.shaft;
       const n = nextNumber(t);
-      return { ...t, meshes: [...t.meshes, { id: `m${n}`, kind: "spur", driver: { shaft: from, teeth: 12 }, driven: { shaft: `shaft ${n + 1}`, teeth: 36 } }] };
+      return {
+        ...t,
+        meshes: [...t.meshes, { id: `m${n}`, assumed: true, kind: "spur", driver: { shaft: from, teeth: 12 }, driven: { shaft: `shaft ${n + 1}`, teeth: 36 } }],
+      };
     });
   };
   return (

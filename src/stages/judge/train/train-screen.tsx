@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from "react";
 import { solveTrain } from "@/core/train/solve";
-import type { TrainInput } from "@/core/train/train";
+import { countedTrain, type TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
 import { TrainDiagram } from "@/ui/train-diagram";
 import { useJob } from "../../saving/job-context";
@@ -119,7 +119,7 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
         </div>
         <div key={place} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
           {place === "meshes" && <TrainMeshes train={shown} answer={answer} change={change} parts={parts} light={setLit} />}
-          {place === "click" && <TrainClick train={shown} light={setLit} kept={clicks} />}
+          {place === "click" && <TrainClick train={countedTrain(shown)} light={setLit} kept={clicks} />}
           {place === "fuse" && <TrainFuse train={shown} change={change} light={setLit} />}
           {place === "timing" && <TrainTiming train={shown} answer={answer} light={setLit} />}
         </div>
