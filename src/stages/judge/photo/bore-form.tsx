@@ -18,10 +18,11 @@ export function boreByItsForm([first]: readonly SeenBoreForm[]): { share: number
   return first && first.probability >= PLAIN ? { share: first.share * (1 - NEARER), u: NEARER * first.share } : null;
 }
 
-/** What the bore looks like: asked once for a ring; the plain answer is offered to be taken. */
+/** What the bore looks like: asked once for a ring; the plain answer is offered to be taken, unless somebody has noted one already. */
 export function useBoreForms(
   reader: PhotoReader,
   plane: FacePlane,
+  noted: BoreForm | null,
   offer: (form: BoreForm | null) => void,
 ): { forms: Promise<readonly SeenBoreForm[]>; seen: readonly SeenBoreForm[] } {
   const forms = useMemo(() => reader.ask<readonly SeenBoreForm[]>({ ask: "bore-form", plane }).catch(() => []), [reader, plane]);
@@ -33,21 +34,31 @@ export function useBoreForms(
       if (!wanted) return;
       setSeen(found);
       const [first] = found;
-      latest.current(first && first.probability >= PLAIN ? first.form : null);
+      latest.current(first && first.probability >= PLAIN && !noted ? first.form : null);
     });
     return () => {
       wanted = false;
     };
-  }, [forms, latest]);
+  }, [forms, latest, noted]);
   return { forms, seen };
 }
 
 /** The likeliest forms, each with how likely it is; the pressed one goes with the count to the gear bench. */
-export function BoreFormOffer({ seen, form, onForm }: { seen: readonly SeenBoreForm[]; form: BoreForm | null; onForm: (form: BoreForm | null) => void }) {
+export function BoreFormOffer({
+  seen,
+  noted,
+  form,
+  onForm,
+}: {
+  seen: readonly SeenBoreForm[];
+  noted: BoreForm | null;
+  form: BoreForm | null;
+  onForm: (form: BoreForm | null) => void;
+}) {
   if (!seen.length) return null;
   return (
     <fieldset>
-      <legend className="words">Bore, by its edge{form ? "" : ": say which"}</legend>
+      <legend className="words">Bore, by its edge{form ? "" : noted ? `: noted as ${noted}` : ": say which"}</legend>
       <div className="flex flex-wrap gap-1.5">
         {seen
           .filter((s, i) => i < 3 && s.probability > 0.02)

@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import type { BoreForm } from "@/core/gear/bore-form";
 import { gearBenchOf } from "@/core/job/address";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
@@ -29,6 +30,7 @@ export function PhotoBench({
   hint,
   pictures,
   noted,
+  notedBore,
 }: {
   part: string;
   partName: string;
@@ -36,6 +38,7 @@ export function PhotoBench({
   hint: string;
   pictures: readonly PartPicture[];
   noted: number | null;
+  notedBore: BoreForm | null;
 }) {
   const { run, number } = useJob();
   const router = useRouter();
@@ -150,6 +153,7 @@ export function PhotoBench({
               spots={spots}
               sizes={sizes}
               onSizes={count.setSizes}
+              notedBore={notedBore}
               boreForm={count.boreForm}
               onBoreForm={count.setBoreForm}
             />

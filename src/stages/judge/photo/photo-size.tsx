@@ -56,6 +56,7 @@ export function PhotoSizes({
   spots,
   sizes,
   onSizes,
+  notedBore,
   boreForm,
   onBoreForm,
 }: {
@@ -67,6 +68,7 @@ export function PhotoSizes({
   spots: readonly Spot[];
   sizes: readonly PhotoSize[];
   onSizes: (sizes: readonly PhotoSize[]) => void;
+  notedBore: BoreForm | null;
   boreForm: BoreForm | null;
   onBoreForm: (form: BoreForm | null) => void;
 }) {
@@ -76,7 +78,7 @@ export function PhotoSizes({
   const chosen = WAYS.find((w) => w.way === way) as (typeof WAYS)[number];
   const mm = Number((typed[way] ?? "").trim().replace(",", "."));
 
-  const { forms, seen } = useBoreForms(reader, ring.plane, onBoreForm);
+  const { forms, seen } = useBoreForms(reader, ring.plane, notedBore, onBoreForm);
 
   const measure = async (): Promise<void> => {
     setFault(null);
@@ -138,7 +140,7 @@ export function PhotoSizes({
           ))}
         </dl>
       )}
-      <BoreFormOffer seen={seen} form={boreForm} onForm={onBoreForm} />
+      <BoreFormOffer seen={seen} noted={notedBore} form={boreForm} onForm={onBoreForm} />
       <div className="grid grid-cols-2 gap-1.5">
         {WAYS.map((w, i) => (
           <KeyButton key={w.way} keyName={String(i + 5)} className="small" pressed={way === w.way} onPress={() => setWay(w.way)}>

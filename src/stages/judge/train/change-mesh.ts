@@ -10,7 +10,8 @@ export function nextNumber(t: TrainInput): number {
 export function asKind(m: Mesh, kind: Mesh["kind"]): Mesh {
   const next = ofKind(m, kind);
   // another kind has other counts: what it begins with is nobody's yet, unless teeth went over as they were
-  return next === m || !(m.assumed || kind === "planetary" || m.kind === "planetary" || kind === "worm") ? next : { ...next, assumed: true };
+  const kept = !m.assumed && kind !== "planetary" && m.kind !== "planetary" && kind !== "worm" && isSmooth(next) === isSmooth(m);
+  return next === m || kept ? next : { ...next, assumed: true };
 }
 
 function ofKind(m: Mesh, kind: Mesh["kind"]): Mesh {
