@@ -1,7 +1,7 @@
 import type { Knex } from "knex";
 import { bearingNamed } from "@/core/hardware/bench/bearings";
 import type { Wanted } from "@/core/match/candidates/rank";
-import type { WantedSizes } from "@/core/match/candidates/sizes-verdict";
+import { looked, type WantedSizes } from "@/core/match/candidates/sizes-verdict";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { FoundParts } from "@/core/match/catalogue/found-parts";
 import { bareNumber, foldedNumber, LONGEST_NUMBER } from "@/core/match/catalogue/part-number";
@@ -151,8 +151,7 @@ async function sizedRows(db: Knex, wanted: WantedSizes): Promise<Record<string, 
   for (const f of SPEC_FIELDS[wanted.kind]) {
     const size = wanted.sizes[f.key];
     if (f.tolerance === undefined || size === undefined) continue;
-    const { value, u } = measured(size, 0);
-    const most = Math.max(0.15 * value, f.tolerance + 3 * u);
+    const { value, most } = looked(f, size);
     const at = `$.${f.key}`;
     query.andWhere((q) =>
       q.whereRaw("json_extract(spec, ?) is null", [at]).orWhereRaw("json_extract(spec, ?) between ? and ?", [at, value - most, value + most]),

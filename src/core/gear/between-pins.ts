@@ -27,5 +27,8 @@ export function betweenPins(g: Ring, pinMm: number): number {
   return (base * across) / Math.cos(inverseInvolute(inv)) - pinMm;
 }
 
+/** A pin that touches a ring's flanks near its pitch circle, mm: about 1.5 modules, to a tenth. */
+export const ringPinMm = (moduleMm: number): number => Math.max(0.5, Math.round(15 * moduleMm) / 10);
+
 /** Across the tips inside, mm: d − 2 m (1 − x). */
 export const ringTipMm = (g: Ring): number => g.moduleMm * (g.teeth - 2 * (1 - g.profileShift));

@@ -61,6 +61,10 @@ export function inverseInvolute(inv: number): number {
 export const transversePressureAngle = (g: Pick<Gear, "pressureAngleDeg" | "helixAngleDeg">): number =>
   Math.atan(Math.tan(radians(g.pressureAngleDeg)) / Math.cos(radians(g.helixAngleDeg)));
 
+/** cos β_b; sin β_b = sin β cos α_n (ISO 21771, 4.3.7). */
+export const cosBaseHelix = (g: Pick<Gear, "helixAngleDeg" | "pressureAngleDeg">): number =>
+  Math.sqrt(1 - (Math.sin(radians(g.helixAngleDeg)) * Math.cos(radians(g.pressureAngleDeg))) ** 2);
+
 /**
  * The diameters and pitches of an external gear with addendum 1.0 m_n (or its own) and dedendum 1.25 m_n.
  *

@@ -3,7 +3,7 @@ import type { Measured } from "../quantity/measured";
 import { degrees, radians } from "../quantity/units";
 import { type Making, thinnedBy } from "./as-made";
 import { overPinsWhenNew, spanWhenNew } from "./as-new";
-import { betweenPins, type Ring } from "./between-pins";
+import { betweenPins, type Ring, ringPinMm, ringTipMm } from "./between-pins";
 import { bestSpanTeeth, gearDimensions, measuringPin, overPins, spanOver } from "./index";
 import { drawnTipMm } from "./outline";
 import { type RingToMake, ringRadii } from "./ring-outline";
@@ -98,9 +98,8 @@ const oldMaterial = (material: string | undefined, after = ""): MakingNote => ({
 function ringNotes(g: RingToMake, material: string | undefined, how: Making): MakingNote[] {
   const thinned = g.thinnedMm ?? 0;
   const { tipMm, rootMm } = ringRadii(g, true);
-  const nominal = 2 * ringRadii(g).tipMm;
-  // pins of about 1.5 modules touch the flanks near the pitch circle
-  const pin = Math.max(0.5, Math.round(15 * g.moduleMm) / 10);
+  const nominal = ringTipMm(g);
+  const pin = ringPinMm(g.moduleMm);
   const wider = (spanMm: number): Ring => ({ ...g, profileShift: g.profileShift + spanMm / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))) });
   const usual = thinnedBy(g.moduleMm, how);
   const pins = betweenPins(wider(thinned), pin);

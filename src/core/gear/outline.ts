@@ -1,5 +1,5 @@
 import { radians } from "../quantity/units";
-import { dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import { cosBaseHelix, dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
 
 /** A point in the transverse plane, mm, gear centre at the origin. */
 export type Point = readonly [x: number, y: number];
@@ -26,8 +26,7 @@ export function toothFlank(g: Gear, points = 24, thinnedMm = 0): FlankPoint[] {
   const rootR = Math.max(rootDiameterMm / 2, referenceDiameterMm * 0.05);
   const baseR = baseDiameterMm / 2;
   const alphaT = transversePressureAngle(g);
-  const cosBaseHelix = Math.sqrt(1 - (Math.sin(radians(g.helixAngleDeg)) * Math.cos(radians(g.pressureAngleDeg))) ** 2);
-  const inwards = thinnedMm / (baseDiameterMm * cosBaseHelix);
+  const inwards = thinnedMm / (baseDiameterMm * cosBaseHelix(g));
   const atReference = (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth - inwards;
   const involuteAt = (r: number): number => (r <= baseR ? atReference + involute(alphaT) : atReference + involute(alphaT) - involute(Math.acos(baseR / r)));
   const { trochoid, involuteFromR } = rackTrochoid(g, referenceDiameterMm / 2, transverseModuleMm, alphaT);

@@ -1,7 +1,7 @@
 import { CALIPER_U_MM } from "../quantity/caliper";
 import { type Measured, measured } from "../quantity/measured";
 import { degrees, radians } from "../quantity/units";
-import { gearDimensions, inverseInvolute, involute, transversePressureAngle } from "./dimensions";
+import { cosBaseHelix, gearDimensions, inverseInvolute, involute, transversePressureAngle } from "./dimensions";
 import { involuteStartRadius } from "./outline";
 import type { PairGear, PairVerdict } from "./pair-gear";
 import { meshingVerdicts } from "./pair-verdicts";
@@ -145,8 +145,7 @@ function backlashOf(gear: PairGear, mate: PairGear, a: number, alphaT: number, a
   const radius = (g: PairGear): number => (a * g.teeth) / z;
   const pitch = (2 * Math.PI * radius(gear)) / gear.teeth;
   const transverse = pitch - 2 * radius(gear) * half(gear) - 2 * radius(mate) * half(mate);
-  const cosBetaB = Math.sqrt(1 - (Math.sin(radians(gear.helixAngleDeg)) * Math.cos(alphaN)) ** 2);
-  return transverse * Math.cos(alphaW) * cosBetaB;
+  return transverse * Math.cos(alphaW) * cosBaseHelix(gear);
 }
 
 /** How far the spreads of both shifts, both losses, the common helix and the centre distance leave the backlash open, mm. By differences: each is moved by its spread. */

@@ -1,12 +1,11 @@
 import { Fault } from "../fault";
 import { radians } from "../quantity/units";
-import { dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import { cosBaseHelix, dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
 import type { Point } from "./outline";
 
 /** An internal ring as it is to be made. */
 export interface RingToMake extends Gear {
   readonly inside: true;
-  readonly hand?: "left" | "right";
   readonly faceWidthMm: number;
   readonly outsideMm: number;
   /** by how much its teeth are thinner than nominal along the base tangent, so that the pair has backlash, mm; 0 unless said */
@@ -38,9 +37,8 @@ export function ringRadii(g: Gear, made = false): { readonly tipMm: number; read
 export function ringGap(g: Gear, thinnedMm = 0): (radiusMm: number) => number {
   const alphaT = transversePressureAngle(g);
   const { baseMm } = ringRadii(g);
-  const cosBaseHelix = Math.sqrt(1 - (Math.sin(radians(g.helixAngleDeg)) * Math.cos(radians(g.pressureAngleDeg))) ** 2);
   const atBase =
-    (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth + involute(alphaT) + thinnedMm / (2 * baseMm * cosBaseHelix);
+    (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth + involute(alphaT) + thinnedMm / (2 * baseMm * cosBaseHelix(g));
   return (r) => Math.max(0, r <= baseMm ? atBase : atBase - involute(Math.acos(baseMm / r)));
 }
 

@@ -68,7 +68,7 @@ export function gearSection(g: ToMake): GearSection {
 
 /** Turned by so much from face to face, radians: b tan β/r (ISO 21771, 4.2.2); positive anticlockwise going up, which is a right-hand helix. */
 export const twistOf = (g: ToMake): number =>
-  ((g.faceWidthMm * Math.tan(radians(g.helixAngleDeg))) / (gearDimensions(g).referenceDiameterMm / 2)) * (g.hand === "left" ? -1 : 1);
+  ((g.faceWidthMm * Math.tan(radians(g.helixAngleDeg))) / (gearDimensions(g).referenceDiameterMm / 2)) * ("hand" in g && g.hand === "left" ? -1 : 1);
 
 /** One layer for so much of a turn, radians: the facets of a twisted flank stand off by r (1 − cos 1.5°), a hundredth of a millimetre at 30 mm. */
 const LAYER_TWIST = radians(3);

@@ -1,5 +1,5 @@
 import { radians } from "../quantity/units";
-import { type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import { cosBaseHelix, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
 import { involuteStartRadius } from "./outline";
 
 /**
@@ -24,10 +24,6 @@ export function spanOver(g: Gear, k: number): number {
 export function spanContactRadius(g: Gear, k: number): number {
   return Math.hypot(gearDimensions(g).baseDiameterMm / 2, (spanOver(g, k) * cosBaseHelix(g)) / 2);
 }
-
-/** cos β_b; sin β_b = sin β cos α_n (ISO 21771, 4.3.7). */
-const cosBaseHelix = (g: Pick<Gear, "helixAngleDeg" | "pressureAngleDeg">): number =>
-  Math.sqrt(1 - (Math.sin(radians(g.helixAngleDeg)) * Math.cos(radians(g.pressureAngleDeg))) ** 2);
 
 /**
  * The counts of teeth over which flat jaws touch the involute of this gear: outside the fillet, inside the tips (less a twentieth of a module, where edges are rounded).

@@ -43,12 +43,17 @@ const wideSpread = (teeth: number): WindowSpread => ({ phase: 0.6, root: 0.15 * 
  * The roots are seen at ρ = ρ₀ + e·u + u·S u − q·u with u = (cos θ, sin θ) and the perspective q. Both are solved together by least squares: first
  * on the phases as they were unwrapped, then on what is left of them after wrapping, so that one wrong turn mends itself.
  */
-export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spread = wideSpread(teeth)): TrackFit & { readonly strays: Strays } {
+export function trackFit(
+  track: PhaseTrack,
+  plane: FacePlane,
+  teeth: number,
+  spread = wideSpread(teeth),
+  terms = termsOf(track),
+): TrackFit & { readonly strays: Strays } {
   const { angles, phases, weights, at, roots, rootWeights, tips } = track;
   const n = angles.length;
   const depth = Math.min(0.5, toothDepth(teeth));
   // nine terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y, ρ₁; a phase has the first five, a root the next but one and all but the first, a tip has ρ₁ for ρ₀
-  const terms = termsOf(track);
   const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0, SPREAD.size].map((x) => (x ? 1 / x ** 2 : 0));
   const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1], 1];
   const sigma = spread.root;
@@ -212,8 +217,6 @@ export function trackFit(track: PhaseTrack, plane: FacePlane, teeth: number, spr
 
 /** cos θ, sin θ, cos 2θ, sin 2θ of each window: the same for every count that is tried on a track. */
 function termsOf(track: PhaseTrack): Float64Array {
-  const known = TERMS.get(track);
-  if (known) return known;
   const out = new Float64Array(track.angles.length * 4);
   for (const [k, a] of track.angles.entries()) {
     const c = Math.cos(a);
@@ -223,10 +226,8 @@ function termsOf(track: PhaseTrack): Float64Array {
     out[4 * k + 2] = c * c - s * s;
     out[4 * k + 3] = 2 * s * c;
   }
-  TERMS.set(track, out);
   return out;
 }
-const TERMS = new WeakMap<PhaseTrack, Float64Array>();
 
 /** The window after the longest run of windows that say little, if it is a tenth of the ring or more. */
 function afterLongestGap(weights: Float64Array): number[] {
@@ -270,6 +271,7 @@ export function followed(p: Planes, plane: FacePlane, teeth: number, rounds = 4,
 /** Fits of all counts near one, best first. */
 export function fitsNear(track: PhaseTrack, plane: FacePlane, teeth: number, reach: number): TrackFit[] {
   const out: TrackFit[] = [];
-  for (let z = Math.max(5, teeth - reach); z <= teeth + reach; z++) out.push(trackFit(track, plane, z));
+  const terms = termsOf(track);
+  for (let z = Math.max(5, teeth - reach); z <= teeth + reach; z++) out.push(trackFit(track, plane, z, wideSpread(z), terms));
   return out.sort((a, b) => b.score - a.score);
 }

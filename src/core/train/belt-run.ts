@@ -17,8 +17,8 @@ export interface BeltRun {
 const FULL_MESH = 6;
 /** Under so much wrap a belt that holds by friction slips early, degrees. */
 const LEAST_WRAP = 120;
-/** By so much may the measured centre distance or the tension change the length, as a share. */
-const SLACK = 0.01;
+/** By so much may stretch, tension and a measured centre distance change the length, as a share. */
+const SLACK = 0.04;
 
 /**
  * Length and wrap of a belt over two pulleys: open L = 2 C cos α + π (d1 + d2)/2 + α (d2 − d1), sin α = (d2 − d1)/(2 C); crossed L = 2 C cos α + (π/2 + α)(d1 + d2),
@@ -94,7 +94,7 @@ export function beltSays(m: Mesh): string[] {
     out.push(
       `round these pulleys at ${m.centreMm} mm lies a belt of ${run.beltTeeth} teeth, and ${m.beltTeeth} were counted: count again, or it is not the one that belongs there`,
     );
-  if (m.centreMm !== undefined && m.kind === "smooth-belt" && m.lengthMm && Math.abs(m.lengthMm / run.lengthMm - 1) > 0.03 + SLACK)
+  if (m.centreMm !== undefined && m.kind === "smooth-belt" && m.lengthMm && Math.abs(m.lengthMm / run.lengthMm - 1) > SLACK)
     out.push(
       `round these pulleys at ${m.centreMm} mm lies a belt of ${run.lengthMm.toFixed(0)} mm, and ${m.lengthMm} mm were measured: ${m.lengthMm > run.lengthMm ? "it is stretched, or not the one that belongs there" : "an elastic one is sold shorter than it lies; any other is too short"}`,
     );

@@ -55,6 +55,8 @@ export interface TrainAnswer {
 export function solveTrain(train: TrainInput): TrainAnswer {
   const counted = countedTrain(train);
   const { turns, free, locked } = shaftSpeeds(counted);
+  // what an uncounted mesh would drive is asked for there, and not called undriven
+  const apart = counted === train ? free : shaftSpeeds(train).free;
   const parallel = parallelToInput(train);
   const { rpm } = train.input;
   const seen = turnings(train, turns);
@@ -80,14 +82,10 @@ export function solveTrain(train: TrainInput): TrainAnswer {
       ...train.meshes.flatMap((m) => (m.assumed ? [{ at: m.id, says: `the counts of ${meshName(m)} are only a beginning: type what you counted` }] : [])),
       ...problemsOf(counted),
       ...locked.map((id) => lockedSays(train, id)),
-      // what an uncounted mesh would drive is asked for there, and not called undriven
-      ...free.filter((s) => s !== FRAME && (counted === train || standsApart(train, s))).map((s) => freeSays(train, s)),
+      ...apart.filter((s) => s !== FRAME).map((s) => freeSays(train, s)),
     ],
   };
 }
-
-/** Whether a shaft stands apart even with the meshes that are not counted yet. */
-const standsApart = (train: TrainInput, shaft: string): boolean => shaftSpeeds(train).free.includes(shaft);
 
 /** Greatest common divisor of two whole numbers. */
 export const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a);

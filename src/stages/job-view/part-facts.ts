@@ -2,9 +2,9 @@ import type { Job } from "@/core/job/job";
 import { type Measured, meanOf } from "@/core/quantity/measured";
 import { spreadOf } from "@/core/quantity/reading-kinds";
 
-/** The mean of what was read of one dimension of a part; undefined: it was not taken. */
-export function partMean(job: Pick<Job, "readings">, part: string, what: string): Measured | undefined {
-  const own = job.readings.filter((r) => r.part === part && r.what === what);
+/** The mean of what was read of one dimension of a part, of a span or chord over so many teeth; undefined: it was not taken. */
+export function partMean(job: Pick<Job, "readings">, part: string, what: string, teeth?: number): Measured | undefined {
+  const own = job.readings.filter((r) => r.part === part && r.what === what && (teeth === undefined || r.teeth === teeth));
   return own[0] && meanOf(own.map((r) => r.value), spreadOf(own[0])); // biome-ignore format: one call
 }
 

@@ -72,7 +72,8 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   put("tipDiameterMm", reading("tip diameter"));
   put("boreMm", reading("bore"));
   put("faceWidthMm", reading("face width"));
-  for (const r of job.readings) if (r.part === part && r.what === "span" && r.teeth) put(spanKey(r.teeth), r.value.toFixed(2));
+  for (const r of job.readings)
+    if (r.part === part && r.what === "span" && r.teeth) put(spanKey(r.teeth), partMean(job, part, "span", r.teeth)?.value.toFixed(2));
   put("material", job.parts.find((p) => p.id === part)?.material);
   const own = job.parts.find((p) => p.id === part);
   const told = toldOf(job, part);

@@ -21,14 +21,20 @@ const isFigure = (f: SpecField): boolean => f.tolerance !== undefined;
 /** Whether anything of it was measured at all. */
 export const isMeasured = (w: WantedSizes): boolean => SPEC_FIELDS[w.kind].some((f) => isFigure(f) && w.sizes[f.key] !== undefined);
 
+/** A size that was measured, and how far an offered one may be from it to be looked at at all. */
+export function looked(f: SpecField, size: MeasuredInput): { readonly value: number; readonly most: number } {
+  const { value, u } = measured(size, 0);
+  return { value, most: Math.max(MOST_APART * value, (f.tolerance ?? 0) + 3 * u) };
+}
+
 /** Of the same kind, and no size far from what was measured. */
 export function isNearInSize(wanted: WantedSizes, spec: PartSpec): boolean {
   if (spec.kind !== wanted.kind) return false;
   return SPEC_FIELDS[spec.kind].every((f) => {
     const [is, must] = [specValue(spec, f.key), wanted.sizes[f.key]];
     if (!isFigure(f) || typeof is !== "number" || must === undefined) return true;
-    const { value, u } = measured(must, 0);
-    return Math.abs(is - value) <= Math.max(MOST_APART * value, (f.tolerance ?? 0) + 3 * u);
+    const { value, most } = looked(f, must);
+    return Math.abs(is - value) <= most;
   });
 }
 

@@ -220,6 +220,10 @@ export const soldGear = (g: GearSpec): Gear => ({ ...g, profileShift: g.profileS
 /** The form of a gear: as told, or spur and helical by the helix angle. */
 export const gearForm = (g: GearSpec): (typeof GEAR_KINDS)[number] => g.form ?? (g.helixAngleDeg ? "helical" : "spur");
 
+const bored = (s: { readonly boreMm?: number; readonly boreForm?: string }): string | undefined =>
+  s.boreMm === undefined ? undefined : `bore ${s.boreMm}${s.boreForm && s.boreForm !== "round" ? `, ${s.boreForm}` : ""}`;
+const across = (s: { readonly outsideMm?: number }): string | undefined => (s.outsideMm === undefined ? undefined : `${s.outsideMm} mm outside`);
+
 /**
  * A part in one line, as it would be asked for over the counter.
  *
@@ -234,7 +238,7 @@ export function specInWords(spec: PartSpec): string {
         `module ${spec.moduleMm}`,
         `${spec.pressureAngleDeg}°`,
         spec.helixAngleDeg ? `helix ${spec.helixAngleDeg}°${spec.hand ? ` ${spec.hand}` : ""}` : undefined,
-        spec.boreMm !== undefined && `bore ${spec.boreMm}${spec.boreForm && spec.boreForm !== "round" ? `, ${spec.boreForm}` : ""}`,
+        bored(spec),
         spec.material,
       );
     case "bearing":
@@ -264,29 +268,14 @@ export function specInWords(spec: PartSpec): string {
       return list(
         `${spec.teeth} teeth`,
         spec.form,
-        spec.insideMm !== undefined && spec.outsideMm !== undefined
-          ? `${spec.insideMm} × ${spec.outsideMm} mm`
-          : spec.outsideMm !== undefined && `${spec.outsideMm} mm outside`,
+        spec.insideMm !== undefined && spec.outsideMm !== undefined ? `${spec.insideMm} × ${spec.outsideMm} mm` : across(spec),
         spec.on,
         spec.material,
       );
     case "ratchet":
-      return list(
-        `${spec.teeth} teeth`,
-        spec.toothed,
-        spec.outsideMm !== undefined && `${spec.outsideMm} mm outside`,
-        spec.boreMm !== undefined && `bore ${spec.boreMm}${spec.boreForm && spec.boreForm !== "round" ? `, ${spec.boreForm}` : ""}`,
-        spec.holds && `holds ${spec.holds}`,
-        spec.material,
-      );
+      return list(`${spec.teeth} teeth`, spec.toothed, across(spec), bored(spec), spec.holds && `holds ${spec.holds}`, spec.material);
     case "dog-clutch":
-      return list(
-        `${spec.teeth} dogs`,
-        spec.flanks,
-        spec.outsideMm !== undefined && `${spec.outsideMm} mm outside`,
-        spec.boreMm !== undefined && `bore ${spec.boreMm}`,
-        spec.material,
-      );
+      return list(`${spec.teeth} dogs`, spec.flanks, across(spec), bored(spec), spec.material);
     case "one-way-clutch":
       return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.runsOn && `on ${spec.runsOn}`, spec.holds && `holds ${spec.holds}`);
     case "consumable":

@@ -1,3 +1,4 @@
+import { ringPinMm } from "@/core/gear/between-pins";
 import type { GearKind } from "@/core/gear/gear-kind";
 import type { NextReading } from "@/core/gear/identify/index";
 import { bestSpanTeeth, type Gear, type SizeRow, sizesCompared, spanTeeth } from "@/core/gear/index";
@@ -130,8 +131,7 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
     const taken = means.map((m) => insidePinOf(m.what)).find((p) => p !== undefined);
     const across = means.find((m) => m.what === "tip diameter")?.value;
     const module = gear?.moduleMm ?? (across && notes.teeth ? across / (notes.teeth - 2) : undefined);
-    // pins of about 1.5 modules touch the flanks of a ring near its pitch circle
-    const pin = taken ?? (module ? Math.max(0.5, Math.round(15 * module) / 10) : undefined);
+    const pin = taken ?? (module ? ringPinMm(module) : undefined);
     return [
       mm("tip diameter", "Tips, inside"),
       ...(pin ? [mm(betweenPinsOf(pin), `Between Ø ${pin} pins`)] : []),

@@ -4,18 +4,19 @@ import type { ReactNode } from "react";
 import type { BeltRun } from "@/core/train/belt-run";
 import type { Mesh } from "@/core/train/train";
 import { SmallChoice } from "@/ui/small-choice";
+import type { ActionResult } from "../../saving/act";
 import { SavedField } from "../../saving/saved-field";
 import { figure } from "./in-figures";
 
 /** What a mesh of its kind has besides two wheels: a belt its length and centre distance, a worm and a bevel what tells which way they turn. */
-export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; belt?: BeltRun; put: (fields: object) => Promise<unknown> }) {
+export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; belt?: BeltRun; put: (fields: object) => Promise<ActionResult> }) {
   const number = (field: string, label: string, value: number | undefined) => (
     <SavedField
       label={label}
       name={`${m.id}-${field}`}
       value={value === undefined ? "" : String(value)}
       figure
-      save={(t) => put({ [field]: t.trim() ? Number(t.replace(",", ".")) : undefined }) as ReturnType<Parameters<typeof SavedField>[0]["save"]>}
+      save={(t) => put({ [field]: t.trim() ? Number(t.replace(",", ".")) : undefined })}
     />
   );
   const choice = (field: string, label: string, value: unknown, of: readonly (readonly [unknown, string])[]) => (

@@ -25,7 +25,7 @@ export function TrainClutches({ train, change }: { train: TrainInput; change: Ch
         name={`train-clutch${i || ""}`}
         value={c ? String(c.slipsNm) : ""}
         figure
-        save={(t) => put((now) => without(now, i, t.trim() ? { shaft: now[i]?.shaft ?? shafts[0] ?? "", slipsNm: Number(t.replace(",", ".")) } : undefined))}
+        save={(t) => put((now) => withAt(now, i, t.trim() ? { shaft: now[i]?.shaft ?? shafts[0] ?? "", slipsNm: Number(t.replace(",", ".")) } : undefined))}
       />
       <select
         aria-label={`${i ? "The other clutch" : "The clutch"} is on`}
@@ -42,7 +42,7 @@ export function TrainClutches({ train, change }: { train: TrainInput; change: Ch
         ))}
       </select>
       {c && (
-        <KeyButton className="small" label={`Take the clutch on ${c.shaft} out`} onPress={() => void put((now) => without(now, i, undefined))}>
+        <KeyButton className="small" label={`Take the clutch on ${c.shaft} out`} onPress={() => void put((now) => withAt(now, i, undefined))}>
           ×
         </KeyButton>
       )}
@@ -53,8 +53,4 @@ export function TrainClutches({ train, change }: { train: TrainInput; change: Ch
 type Clutch = NonNullable<TrainInput["clutches"]>[number];
 
 /** The clutches with the i-th one put in place, or taken out. */
-const without = (now: readonly Clutch[], i: number, by: Clutch | undefined): readonly Clutch[] => [
-  ...now.slice(0, i),
-  ...(by ? [by] : []),
-  ...now.slice(i + 1),
-];
+const withAt = (now: readonly Clutch[], i: number, by: Clutch | undefined): readonly Clutch[] => [...now.slice(0, i), ...(by ? [by] : []), ...now.slice(i + 1)];
