@@ -1,7 +1,8 @@
-import { BORE_FORMS, type BoreForm, boreOutline } from "../gear/bore-form";
-import { USUAL_FOCAL } from "./camera";
-import { type FacePlane, type Spot, sizeOf, toFace, toPicture } from "./face-plane";
-import { median } from "./median";
+import type { BoreForm } from "../gear/bore-form";
+import { boreShapes, type Shape } from "./bore-shapes";
+import { seenOver } from "./camera";
+import { cellAt, type FaceColour, faceColour, type Patch, patchOf, strange } from "./face-patch";
+import { type FacePlane, type Spot, sizeOf } from "./face-plane";
 import type { Planes } from "./picture";
 
 /** The form of a bore as it is seen in a picture. */
@@ -12,51 +13,6 @@ export interface SeenBoreForm {
   readonly share: number;
 }
 
-/** Forms that can be told from the front, how often each is met, and after what turn it looks the same, degrees. */
-const FORMS: readonly (readonly [form: BoreForm, often: number, turn: number])[] = [
-  ["round", 0.5, 0],
-  ["keyway", 0.13, 360],
-  ["D", 0.12, 360],
-  ["double D", 0.08, 180],
-  ["hex", 0.06, 60],
-  ["square", 0.04, 90],
-  ["spline", 0.04, 60],
-  ["cross slot", 0.03, 180],
-];
-
-interface Shape {
-  readonly form: BoreForm;
-  /** points along its edge and the way out of it, for a radius of 1 */
-  readonly edge: readonly (readonly [x: number, y: number, nx: number, ny: number])[];
-  readonly turn: number;
-  readonly often: number;
-}
-
-/** Points evenly along a closed line, each with its outward normal. */
-function along(line: readonly (readonly [number, number])[], count: number): Shape["edge"] {
-  const clockwise = line.reduce((s, [x, y], i) => s + x * (line[(i + 1) % line.length] as Spot)[1] - (line[(i + 1) % line.length] as Spot)[0] * y, 0) < 0;
-  const lengths = line.map((p, i) => Math.hypot((line[(i + 1) % line.length] as Spot)[0] - p[0], (line[(i + 1) % line.length] as Spot)[1] - p[1]));
-  const step = lengths.reduce((a, b) => a + b, 0) / count;
-  const out: [number, number, number, number][] = [];
-  let want = step / 2;
-  for (const [i, p] of line.entries()) {
-    const length = lengths[i] as number;
-    const q = line[(i + 1) % line.length] as Spot;
-    for (; want < length; want += step) {
-      const [dx, dy] = [(q[0] - p[0]) / length, (q[1] - p[1]) / length];
-      const sign = clockwise ? -1 : 1;
-      out.push([p[0] + dx * want, p[1] + dy * want, dy * sign, -dx * sign]);
-    }
-    want -= length;
-  }
-  return out;
-}
-
-const COARSE = 56;
-const FINE = 128;
-const shapes = (count: number): Shape[] =>
-  FORMS.filter(([f]) => BORE_FORMS.includes(f)).map(([form, often, turn]) => ({ form, often, turn, edge: along(boreOutline(2, form, 48), count) }));
-
 /** How a shape lies: its radius, its turn, where its middle is; all in the face's measure. */
 interface Laid {
   readonly share: number;
@@ -65,6 +21,9 @@ interface Laid {
   readonly y: number;
 }
 
+/** Points along an edge, at first and at last. */
+const COARSE = 56;
+const FINE = 128;
 /** Bores are looked for between these radii, in tip radii. */
 const LEAST = 0.07;
 const MOST = 0.46;
@@ -78,9 +37,6 @@ const APART = 0.03;
 const SIDES = [0, -0.04, 0.04] as const;
 /** Where so little of a circle lies on an edge, no other form lies on one. */
 const HOPELESS = 0.15;
-/** A change of colour that is full evidence of an edge, at least; and in spreads of the face's own colour. */
-const FULL = 8;
-const SPREADS = 2.5;
 /** From so much on a shape is taken for one. */
 const SHAPE = 0.45;
 /** A shape further in is the bore if it is so plain against the plainest. */
@@ -105,14 +61,14 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
   // at first far enough from the edge to find it from nearby; then close to it as well, so that its place is told
   const far = (share: number): number => Math.max(0.14 * share, 2.6 * pixel);
   const near = (share: number): readonly number[] => [Math.max(0.045 * share, 1.3 * pixel), Math.max(0.1 * share, 2.6 * pixel)];
-  const coarse = shapes(COARSE);
+  const coarse = boreShapes(COARSE);
   const round = coarse[0] as Shape;
   /** of each form, at each size, where it fits best */
   const best = coarse.map((): { at: Laid; score: number }[] => []);
   for (let share = LEAST; share <= MOST; share *= STEP) {
     const tops = coarse.map((): { at: Laid; score: number } => ({ at: { share, turn: 0, x: 0, y: 0 }, score: 0 }));
     for (const [x, y] of places) {
-      const colour = faceColour(patch, round.edge, { share: share * 1.3, turn: 0, x, y });
+      const colour = faceColour(patch, round.edge, { share: share * 1.3, x, y });
       const circle = edgeShare(patch, round.edge, { share, turn: 0, x, y }, [far(share)], colour);
       for (const [f, shape] of coarse.entries()) {
         if (f && circle < HOPELESS) break;
@@ -131,9 +87,9 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
   if (!(highest > SHAPE)) return [];
   // the innermost that is nearly as plain: a recess around the hub is no bore
   const at = peaks.findIndex((s, i) => s > Math.max(SHAPE, INNER * highest) && s >= (peaks[i + 1] ?? 0));
-  const fine = shapes(FINE);
+  const fine = boreShapes(FINE);
   const scored = (f: number, l: Laid): number => {
-    const colour = faceColour(patch, round.edge, { ...l, turn: 0, share: l.share * 1.3 });
+    const colour = faceColour(patch, round.edge, { ...l, share: l.share * 1.3 });
     return edgeShare(patch, (fine[f] as Shape).edge, l, near(l.share), colour);
   };
   const coarseBest = (f: number): Laid => {
@@ -168,86 +124,9 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
   return odds.map(({ form, share, weight }) => ({ form, share, probability: weight / all })).sort((a, b) => b.probability - a.probability);
 }
 
-/** The middle of a face as it is seen square on: side by side cells of its colours. */
-interface Patch {
-  readonly planes: readonly [Float32Array, Float32Array, Float32Array];
-}
-/** Half the side of the patch, in tip radii, and its cells. */
-const REACH = 0.8;
-const CELLS = 400;
-
-function patchOf(p: Planes, face: FacePlane): Patch {
-  const planes = [0, 1, 2].map(() => new Float32Array(CELLS * CELLS).fill(Number.NaN)) as [Float32Array, Float32Array, Float32Array];
-  const { width: w, height: h } = p;
-  for (let j = 0; j < CELLS; j++)
-    for (let i = 0; i < CELLS; i++) {
-      const [px, py] = toPicture(face, [REACH * ((2 * i + 1) / CELLS - 1), REACH * ((2 * j + 1) / CELLS - 1)]);
-      const [x, y] = [px - 0.5, py - 0.5];
-      if (!(x >= 0 && y >= 0 && x < w - 1 && y < h - 1)) continue;
-      const [x0, y0] = [x | 0, y | 0];
-      const [fx, fy] = [x - x0, y - y0];
-      const n = y0 * w + x0;
-      for (const [k, out] of planes.entries()) {
-        const plane = p.planes[k] as Float32Array;
-        out[j * CELLS + i] =
-          (1 - fx) * (1 - fy) * (plane[n] as number) +
-          fx * (1 - fy) * (plane[n + 1] as number) +
-          (1 - fx) * fy * (plane[n + w] as number) +
-          fx * fy * (plane[n + w + 1] as number);
-      }
-    }
-  return { planes };
-}
-
-/** The cell of a place; -1 outside the patch. */
-function cellAt(u: number, v: number): number {
-  const i = (((u / REACH + 1) * CELLS) / 2) | 0;
-  const j = (((v / REACH + 1) * CELLS) / 2) | 0;
-  return u > -REACH && v > -REACH && i < CELLS && j < CELLS ? j * CELLS + i : -1;
-}
-
-/** The face's colour around a bore, and how far single places of it are from that. */
-interface FaceColour {
-  readonly at: readonly [number, number, number];
-  readonly spread: number;
-}
-
-const apart = ({ planes }: Patch, cell: number, [l, a, b]: FaceColour["at"]): number =>
-  Math.abs((planes[0][cell] as number) - l) + Math.abs((planes[1][cell] as number) - a) + Math.abs((planes[2][cell] as number) - b);
-
-/** What most of a circle is of: the median of each plane. */
-function faceColour(patch: Patch, circle: Shape["edge"], at: Laid): FaceColour {
-  const cells = circle.map(([x, y]) => cellAt(at.x + x * at.share, at.y + y * at.share)).filter((c) => c >= 0);
-  const colour = patch.planes.map((plane) => median(cells.map((c) => plane[c] as number))) as unknown as FaceColour["at"];
-  return { at: colour, spread: median(cells.map((c) => apart(patch, c, colour))) };
-}
-
-/** How far a cell's colour is from the face's, 0 to 1; what the face's own colour strays by counts for nothing. */
-function strange(patch: Patch, cell: number, { at, spread }: FaceColour): number {
-  if (cell < 0) return 0;
-  const d = (apart(patch, cell, at) - spread) / Math.max(FULL, SPREADS * spread);
-  return Math.min(1, Math.max(0, d)) || 0;
-}
-
-/**
- * Where the middle of something is seen that stands over the middle of the face, or below it, as places of the face. The face's normal as a camera of a usual focal length sees it: E₁ × E₂ of {@link perspectiveMisfit}'s two vectors.
- */
+/** Places of the face where the middle of a hub's bore may be seen: along the way in which a camera sees the face's normal, and a little to its sides. */
 function placesOver(p: Planes, face: FacePlane): Spot[] {
-  const { whole } = p;
-  const f = USUAL_FOCAL * whole.longest;
-  const [cx, cy] = [face.centre[0] - whole.middle[0], face.centre[1] - whole.middle[1]];
-  const [a0, a1, a2] = face.a;
-  const [q0, q1] = face.q;
-  const one = [a0 + cx * q0, a1 + cy * q0, f * q0] as const;
-  const two = [a1 + cx * q1, a2 + cy * q1, f * q1] as const;
-  const cross = [one[1] * two[2] - one[2] * two[1], one[2] * two[0] - one[0] * two[2], one[0] * two[1] - one[1] * two[0]] as const;
-  const length = Math.hypot(...one) / Math.hypot(...cross);
-  // towards the camera, which looks along z
-  const sign = cross[2] > 0 ? -length : length;
-  const over = (h: number): Spot => {
-    const z = f + h * sign * cross[2];
-    return toFace(face, [whole.middle[0] + (f * (cx + h * sign * cross[0])) / z, whole.middle[1] + (f * (cy + h * sign * cross[1])) / z]);
-  };
+  const over = seenOver(p.whole, face);
   const [u, v] = over(HIGH);
   const way = Math.hypot(u, v);
   const steps = Math.max(4, Math.ceil(way / APART));

@@ -1,8 +1,8 @@
-import type { FacePlane } from "./face-plane";
+import { type FacePlane, type Spot, toFace } from "./face-plane";
 import type { Whole } from "./picture";
 
 /** Focal lengths of cameras in longest sides of their picture: a telephone's is 0.7 to 0.9, twice that when zoomed or cut; natural logarithm's spread. */
-export const USUAL_FOCAL = 1.1;
+const USUAL_FOCAL = 1.1;
 const FOCAL_SPREAD = 0.4;
 /** One standard deviation of how far a circle is measured to be no circle. */
 const ROUNDNESS = 0.012;
@@ -15,10 +15,8 @@ const ROUNDNESS = 0.012;
  * f² q qᵀ is a multiple of the unit matrix. f is not known well: the likeliest counts. (Pinhole camera: Hartley and Zisserman, Multiple View Geometry.)
  */
 export function perspectiveMisfit(whole: Whole, plane: FacePlane): number {
-  const [a0, a1, a2] = plane.a;
   const [q0, q1] = plane.q;
-  const [cx, cy] = [plane.centre[0] - whole.middle[0], plane.centre[1] - whole.middle[1]];
-  const [e00, e01, e10, e11] = [a0 + cx * q0, a1 + cx * q1, a1 + cy * q0, a2 + cy * q1];
+  const { e00, e01, e10, e11 } = spanned(whole, plane);
   let min = Number.POSITIVE_INFINITY;
   for (let step = -10; step <= 10; step++) {
     const away = step / 10;
@@ -30,4 +28,29 @@ export function perspectiveMisfit(whole: Whole, plane: FacePlane): number {
     min = Math.min(min, (away / FOCAL_SPREAD) ** 2 / 2 + (off / ROUNDNESS) ** 2 / 2);
   }
   return min;
+}
+
+/** A + c qᵀ: the two vectors that span a face, as they lie across the camera's axis; the centre c from the picture's middle. */
+function spanned(whole: Whole, { a: [a0, a1, a2], q: [q0, q1], centre }: FacePlane) {
+  const [cx, cy] = [centre[0] - whole.middle[0], centre[1] - whole.middle[1]];
+  return { cx, cy, e00: a0 + cx * q0, e01: a1 + cx * q1, e10: a1 + cy * q0, e11: a2 + cy * q1 };
+}
+
+/**
+ * Where a place is seen that stands over the middle of a face, as a place of that face: the face's normal E₁ × E₂ as a camera of a usual focal length sees it.
+ *
+ * @returns by how far it stands over the face, in tip radii (below it: under 0)
+ */
+export function seenOver(whole: Whole, plane: FacePlane): (height: number) => Spot {
+  const f = USUAL_FOCAL * whole.longest;
+  const { cx, cy, e00, e01, e10, e11 } = spanned(whole, plane);
+  const [d0, d1] = [f * plane.q[0], f * plane.q[1]];
+  const normal = [e10 * d1 - d0 * e11, d0 * e01 - e00 * d1, e00 * e11 - e10 * e01] as const;
+  // of the length of a tip radius, towards the camera, which looks along z
+  const unit = ((normal[2] > 0 ? -1 : 1) * Math.hypot(e00, e10, d0)) / Math.hypot(...normal);
+  return (height) => {
+    const k = height * unit;
+    const z = f + k * normal[2];
+    return toFace(plane, [whole.middle[0] + (f * (cx + k * normal[0])) / z, whole.middle[1] + (f * (cy + k * normal[1])) / z]);
+  };
 }
