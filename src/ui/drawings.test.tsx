@@ -62,6 +62,9 @@ describe("the gear face", () => {
   it("is entered once by keyboard, and says its size", () => {
     expect(count(face, /tabindex="0"/gi)).toBe(1);
     expect(face).toContain("Ø 45.11 mm over the tips");
+    // a ring of 60, shifted by 0.1: 60 − 2 (1 − 0.1) mm
+    const ring = { teeth: 60, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0.1 };
+    expect(renderToStaticMarkup(<GearFace kind="internal" gear={ring} marks={{}} label="ring" />)).toContain("Ø 58.20 mm across the tips, inside");
   });
 });
 

@@ -147,7 +147,7 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
           {scaleLabel ??
             (straight
               ? `pitch ${(Math.PI * gear.moduleMm).toFixed(2)} mm`
-              : `Ø ${(face.form === "round" && kind !== "bevel" && kind !== "pulley" && kind !== "sprocket" ? d.tipDiameterMm : 2 * face.tipMm).toFixed(2)} mm over the tips`)}
+              : `Ø ${(face.form === "round" && kind !== "bevel" && kind !== "pulley" && kind !== "sprocket" ? d.tipDiameterMm : 2 * face.tipMm).toFixed(2)} mm ${face.form === "ring" ? "across the tips, inside" : "over the tips"}`)}
         </text>
       )}
     </svg>
