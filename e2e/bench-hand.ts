@@ -44,6 +44,21 @@ export class BenchHand {
     await this.saved();
   }
 
+  /** Weighs in at every point that is shown, with the practice scale. Answers the sum, g. */
+  async weighAll(): Promise<number> {
+    const weights = this.page.getByLabel("Weighed in, g");
+    let sum = 0;
+    for (let i = 0; i < (await weights.count()); i++) {
+      await this.page
+        .getByRole("button", { name: /Practice scale/ })
+        .nth(i)
+        .click();
+      await expect(weights.nth(i)).toHaveValue(/^\d+(\.\d+)?$/);
+      sum += Number(await weights.nth(i).inputValue());
+    }
+    return sum;
+  }
+
   /** Nothing typed is waiting in the browser any more. */
   async saved(within = 10_000): Promise<void> {
     const waiting = (): string[] => Object.entries(localStorage).flatMap(([k, v]) => (k.startsWith("J-") ? [`${k}: ${v}`] : []));

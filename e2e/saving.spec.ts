@@ -177,10 +177,9 @@ test("a key pressed with a finger counts, although leaving the field takes its s
   await weighed.blur();
   await expect(page.getByText(/Were milligrams meant/).first()).toBeVisible();
   await weighed.fill("");
-  const key = await page
-    .getByRole("button", { name: /Practice scale/ })
-    .nth(1)
-    .boundingBox();
+  const scale = page.getByRole("button", { name: /Practice scale/ }).nth(1);
+  await scale.scrollIntoViewIfNeeded();
+  const key = await scale.boundingBox();
   if (!key) throw new Error("no practice scale");
   await page.mouse.move(key.x + key.width / 2, key.y + key.height / 2);
   await page.mouse.down();

@@ -66,7 +66,7 @@ const shots: Shot[] = [
   { name: "match", path: "/jobs/J-0138/match" },
   { name: "basket", path: "/jobs/J-0138/match/basket" },
   { name: "arrival", path: "/jobs/J-0138/match/quote", before: async (page) => aWrongPart(page) },
-  { name: "lube", path: "/jobs/J-0139/lube" },
+  { name: "lube", path: "/jobs/J-0140/lube", before: async (page) => aChamber(page) },
   { name: "rebuild", path: "/jobs/J-0139/rebuild", night: true, before: async (page) => forward(page, 12) },
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
   { name: "return-sheet", path: "/jobs/J-0135/sheet" },
@@ -96,6 +96,13 @@ async function forward(page: Page, lines: number): Promise<void> {
     await page.keyboard.press("Space");
     while ((await line.textContent()) === before) await page.waitForTimeout(50);
   }
+}
+
+/** The gear case of a hammer: its lubricant taken, its points with their last moments. */
+async function aChamber(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "gear case", exact: true }).click();
+  await page.getByRole("button", { name: /Use Skarn/ }).click();
+  await page.getByText("✓ Used in this chamber").waitFor();
 }
 
 /** Quoted, accepted, ordered, days gone by, and the pinion of nine teeth found in the bag of the one of eight. */

@@ -67,7 +67,7 @@ export const juicerAtJudge: Recipe = {
     },
   ],
   renew: ["second-stage wheel"],
-  carried: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseStates: ["plastic"], greaseOld: "unknown", protectionClass: "II", hazards: ["blade"], condition: "case clean, one scratch on the left side" } },
+  carried: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseStates: ["plastic"], protectionClass: "II", hazards: ["blade"], condition: "case clean, one scratch on the left side" } },
 };
 
 /** A second one of the same model, a week further on: judged, both gears named, waiting for its parts. */
@@ -102,5 +102,5 @@ export const juicerAtMatch: Recipe = {
     { part: "output shaft seal", mode: "hardened", extent: "lip hard", chosen: "SEAL-12-22-7" },
   ],
   renew: ["second-stage wheel", "motor pinion", "lay shaft bearing", "output shaft seal"],
-  carried: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseStates: ["plastic"], greaseOld: "unknown", protectionClass: "II", hazards: ["blade"], condition: "case yellowed", newUnit: 329, causes: { chosen: ["worn-mate"] } } },
+  carried: { job: { train: juicerTrain, stripFinished: true, consent: true, greaseStates: ["plastic"], protectionClass: "II", hazards: ["blade"], condition: "case yellowed", newUnit: 329, causes: { chosen: ["worn-mate"] } } },
 };

@@ -1,3 +1,4 @@
+import { type Chamber, newChamber } from "../../src/core/job/chamber";
 import type { Recipe, Row } from "./recipe";
 
 const slicerRows: Row[] = [
@@ -60,8 +61,11 @@ export const slicer: Recipe = {
     { part: "blade shaft seal", mode: "hardened", extent: "lip hard, shaft dry behind it" },
   ],
   renew: ["worm wheel", "blade shaft seal"],
-  carried: { job: { stripFinished: true, consent: true, greaseStates: ["metal"], greaseOld: "unknown", protectionClass: "I", hazards: ["blade", "stored-charge"] } },
+  carried: { job: { stripFinished: true, consent: true, greaseStates: ["metal"], protectionClass: "I", hazards: ["blade", "stored-charge"] } },
 };
+
+/** A case that one lubricant fills, washed out. */
+const oneCase = (name: string, lubricant: string, openedBy: string, lengthMm: number, widthMm: number, depthMm: number): Chamber => ({ ...newChamber("c1", "gear-case", name), openedBy, lubricant, volume: { by: "inside", lengthMm, widthMm, depthMm }, old: { left: "none" } });
 
 const hammerRows: Row[] = [
   { do: "pull", title: "Tool sleeve off, with its spring and ball", parts: ["tool sleeve | sleeve | PA"], hw: "1 spring 30, 1 ball 7, 1 circlip 22", pic: "hammer-chuck", note: "Ball under the sleeve: a rag over it while it comes off." },
@@ -78,6 +82,12 @@ const hammerRows: Row[] = [
   { do: "unscrew", title: "Handle half", parts: ["handle half | housing | PA"], hw: "5x TX20 22 ST4.2", pic: "hammer-handle", needs: [], tighten: { torqueNm: 1.6 } },
   { do: "pull", title: "Armature", parts: ["armature | motor"], pic: "hammer-armature", needs: [9, 11, 12] },
   { do: "press-out", title: "Armature bearings", parts: ["bearing 608 front | bearing | steel", "bearing 607 rear | bearing | steel"], pic: "hammer-bearings" },
+];
+
+/** A hammer has two rooms: its gears run in one grease, its striker in another. */
+const hammerChambers: Chamber[] = [
+  { id: "c1", kind: "gear-case", name: "gear case", openedBy: "s3", volume: { by: "inside", lengthMm: 92, widthMm: 52, depthMm: 40 }, coldestC: -5, hottestC: 90, seals: ["NBR"], materials: ["steel", "aluminium", "PA"], old: { left: "traces", thickener: "Li12", baseOil: "mineral" } },
+  { id: "c2", kind: "striker", name: "striker", openedBy: "s5", coldestC: -5, hottestC: 100, seals: ["NBR"], materials: ["steel"], old: { left: "all", thickener: "unknown", baseOil: "unknown" } },
 ];
 
 export const hammer: Recipe = {
@@ -104,10 +114,17 @@ export const hammer: Recipe = {
   ],
   services: [
     { id: "v1", part: "tool sleeve", do: "clean", note: "paraffin, then dry" },
-    { id: "v2", reachedBy: "s9", do: "clean", note: "case washed out: crumbs of steel" },
+    { id: "v2", reachedBy: "s9", do: "clean", chamber: "c1", note: "case washed out: crumbs of steel" },
+  ],
+  lubePoints: [
+    { id: "g1", part: "lay shaft gear", when: "after-fit", where: "teeth of the lay shaft", chamber: "c1", kind: "gear-teeth", load: "shock", materials: ["steel", "steel"], toothVolumeMl: 2.1 },
+    { id: "g2", part: "wobble bearing", when: "after-fit", where: "wobble bearing", chamber: "c1", kind: "rolling-bearing", bearing: { bore: 15, outside: 35, width: 11 }, rpm: 4300 },
+    { id: "g3", part: "spindle with gear", when: "after-fit", where: "teeth of the spindle gear", chamber: "c1", kind: "gear-teeth", load: "shock", materials: ["steel", "steel"], toothVolumeMl: 2.8 },
+    { id: "g4", part: "striker", when: "after-fit", where: "bore around the piston", chamber: "c2", kind: "striker" },
+    { id: "g5", reachedBy: "s4", where: "O-rings of the spindle", chamber: "c2", kind: "o-ring" },
   ],
   renew: ["lay shaft gear", "bearing 608 front"],
-  carried: { job: { stripFinished: true, consent: true, greaseStates: ["metal"], greaseOld: "unknown", protectionClass: "II", hazards: ["stored-charge", "heat"], caseInside: { lengthMm: 92, widthMm: 52, depthMm: 40 } } },
+  carried: { job: { stripFinished: true, consent: true, greaseStates: ["metal"], protectionClass: "II", hazards: ["stored-charge", "heat"], chambers: hammerChambers } },
 };
 
 const shearsRows: Row[] = [
@@ -165,12 +182,12 @@ export const shears: Recipe = {
     { id: "v3", part: "crown shaft bearing", do: "replace", note: "6001 pressed by its outer ring" },
   ],
   lubePoints: [
-    { id: "g1", part: "crown wheel", when: "after-fit", lubricant: "Skarn GB-0", grams: 3.1, where: "teeth of the crown wheel" },
-    { id: "g2", reachedBy: "s8", lubricant: "Skarn GB-0", grams: 24.6, where: "gearbox" },
+    { id: "g1", part: "crown wheel", when: "after-fit", chamber: "c1", kind: "gear-teeth", lubricant: "Skarn GB-0", lubricantId: "skarn-gb0", lot: "K4-331", grams: 3.1, where: "teeth of the crown wheel" },
+    { id: "g2", reachedBy: "s8", chamber: "c1", kind: "gear-teeth", lubricant: "Skarn GB-0", lubricantId: "skarn-gb0", lot: "K4-331", grams: 24.6, where: "gearbox" },
   ],
   renew: ["crown wheel", "gearbox gasket", "crown shaft bearing"],
   carried: {
-    job: { stripFinished: true, consent: true, greaseStates: ["metal"], greaseOld: "unknown", washed: true, lubricant: "skarn-gb0", caseInside: { lengthMm: 78, widthMm: 78, depthMm: 17 }, protectionClass: "III", hazards: ["blade"] },
+    job: { stripFinished: true, consent: true, greaseStates: ["metal"], washed: true, chambers: [oneCase("gearbox", "skarn-gb0", "s8", 78, 78, 17)], protectionClass: "III", hazards: ["blade"] },
     weighed: { g1: { grams: 3.1, at: "2026-11-23T14:31:00.000Z" }, g2: { grams: 24.5, at: "2026-11-23T14:33:00.000Z" } },
     linesDone: ["service:v3", "undo:s14", "undo:s13"],
   },
@@ -214,12 +231,12 @@ export const extruder: Recipe = {
     },
   ],
   lubePoints: [
-    { id: "g1", part: "final wheel", when: "after-fit", lubricant: "Olmen FG-1", grams: 3.4, where: "teeth of the final wheel" },
-    { id: "g2", reachedBy: "s5", lubricant: "Olmen FG-1", grams: 24, where: "gear case" },
+    { id: "g1", part: "final wheel", when: "after-fit", chamber: "c1", kind: "gear-teeth", lubricant: "Olmen FG-1", lubricantId: "olmen-fg1", lot: "2608-114", grams: 3.4, where: "teeth of the final wheel" },
+    { id: "g2", reachedBy: "s5", chamber: "c1", kind: "gear-teeth", lubricant: "Olmen FG-1", lubricantId: "olmen-fg1", lot: "2608-114", grams: 24, where: "gear case" },
   ],
   renew: ["final wheel"],
   carried: {
-    job: { stripFinished: true, consent: true, greaseStates: ["plastic"], greaseOld: "unknown", washed: true, lubricant: "olmen-fg1", protectionClass: "I", hazards: ["blade", "heat"], caseInside: { lengthMm: 110, widthMm: 90, depthMm: 25 } },
+    job: { stripFinished: true, consent: true, greaseStates: ["plastic"], washed: true, chambers: [oneCase("gear case", "olmen-fg1", "s5", 110, 90, 25)], protectionClass: "I", hazards: ["blade", "heat"] },
     weighed: { g1: { grams: 3.4, at: "2026-11-23T10:02:00.000Z" }, g2: { grams: 24.3, at: "2026-11-23T10:05:00.000Z" } },
     linesDone: "all",
   },

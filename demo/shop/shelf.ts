@@ -4,12 +4,15 @@ import { type CataloguePart, type CataloguePartInput, cataloguePart, type Suppli
 
 /** The shop's shelf of lubricants. Names, makers and lots are made up. */
 export const lubricants: Lubricant[] = [
-  { id: "olmen-fg1", name: "Olmen FG-1", thickener: "AlX", baseOil: "PAO", nlgi: 1, densityGPerMl: 0.89, h1: true, leastC: -30, mostC: 140, lot: "2608-114", pricePer100G: 3.9 },
-  { id: "olmen-fg00", name: "Olmen FG-00", thickener: "AlX", baseOil: "PAO", nlgi: -1, densityGPerMl: 0.88, h1: true, leastC: -35, mostC: 130, lot: "2607-091", pricePer100G: 3.6 },
-  { id: "skarn-gb0", name: "Skarn GB-0", thickener: "Li12", baseOil: "mineral", nlgi: 0, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 120, lot: "K4-331", pricePer100G: 1.8 },
-  { id: "skarn-mp2", name: "Skarn MP-2", thickener: "Li12", baseOil: "mineral", nlgi: 2, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 130, lot: "K4-298", pricePer100G: 1.6 },
-  { id: "torvald-h1", name: "Torvik Hammer 1", thickener: "CaS", baseOil: "mineral", nlgi: 1, densityGPerMl: 0.93, h1: false, leastC: -20, mostC: 160, lot: "77-02", pricePer100G: 2.9 },
-  { id: "pellin-e1", name: "Pellin Ester 1", thickener: "PU", baseOil: "ester", nlgi: 1, densityGPerMl: 0.95, h1: false, leastC: -40, mostC: 160, lot: "P-5520", pricePer100G: 4.4 },
+  { id: "olmen-fg1", name: "Olmen FG-1", thickener: "AlX", baseOil: "PAO", nlgi: 1, densityGPerMl: 0.89, h1: true, leastC: -30, mostC: 140, lot: "2608-114", pricePer100G: 3.9, viscosityMm2s: 150, ep: false, stockG: 310, openedOn: "2026-09-14" },
+  { id: "olmen-fg00", name: "Olmen FG-00", thickener: "AlX", baseOil: "PAO", nlgi: -1, densityGPerMl: 0.88, h1: true, leastC: -35, mostC: 130, lot: "2607-091", pricePer100G: 3.6, viscosityMm2s: 220, ep: false, stockG: 820 },
+  { id: "skarn-gb0", name: "Skarn GB-0", thickener: "Li12", baseOil: "mineral", nlgi: 0, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 120, lot: "K4-331", pricePer100G: 1.8, viscosityMm2s: 150, ep: true, stockG: 640, openedOn: "2026-10-02" },
+  { id: "skarn-mp2", name: "Skarn MP-2", thickener: "Li12", baseOil: "mineral", nlgi: 2, densityGPerMl: 0.9, h1: false, leastC: -25, mostC: 130, lot: "K4-298", pricePer100G: 1.6, viscosityMm2s: 100, ep: false, stockG: 90, openedOn: "2026-03-20" },
+  { id: "torvald-h1", name: "Torvik Hammer 1", thickener: "CaS", baseOil: "mineral", nlgi: 1, densityGPerMl: 0.93, h1: false, leastC: -20, mostC: 160, lot: "77-02", pricePer100G: 2.9, viscosityMm2s: 220, ep: true, solids: ["MoS2"], stockG: 400 },
+  { id: "pellin-e1", name: "Pellin Ester 1", thickener: "PU", baseOil: "ester", nlgi: 1, densityGPerMl: 0.95, h1: false, leastC: -40, mostC: 160, lot: "P-5520", pricePer100G: 4.4, viscosityMm2s: 100, ep: false, stockG: 400 },
+  { id: "pellin-p1", name: "Pellin Plast 1", thickener: "Li12", baseOil: "PAO", nlgi: 1, viscosityMm2s: 68, solids: ["PTFE"], ep: false, densityGPerMl: 0.91, h1: false, leastC: -50, mostC: 120, lot: "P-6011", stockG: 230, pricePer100G: 3.4 },
+  { id: "pellin-o15", name: "Pellin Oil 15", sort: "oil", baseOil: "mineral", viscosityMm2s: 15, ep: false, densityGPerMl: 0.86, h1: false, leastC: -20, mostC: 100, lot: "P-0915", stockG: 95, pricePer100G: 1.2 },
+  { id: "olmen-fo68", name: "Olmen FO-68", sort: "oil", baseOil: "PAO", viscosityMm2s: 68, ep: false, densityGPerMl: 0.84, h1: true, leastC: -30, mostC: 130, lot: "2605-020", stockG: 210, pricePer100G: 2.8 },
 ];
 
 const part = (number: string, name: string, spec: CataloguePartInput["spec"], price: number, stock: number, more: Partial<CataloguePartInput> = {}): CataloguePart => cataloguePart.parse({ number, name, spec, price, stock, ...more });

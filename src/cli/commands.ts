@@ -12,6 +12,8 @@ import {
   ringInput,
   wormInput,
 } from "@/core/gear/identify/index";
+import { askFrom, lubeAsk } from "@/core/grease/lube-ask";
+import { specifyLube } from "@/core/grease/specify";
 import { hardwareInput, identifyHardware } from "@/core/hardware/bench/identify-hardware";
 import { cureInput, lockerAnswer } from "@/core/hardware/bench/locker";
 import { tighteningTorque, torqueInput } from "@/core/hardware/bench/tightening-torque";
@@ -72,6 +74,46 @@ const EXAMPLE_TRAIN = {
       carrier: { shaft: "out" },
       planets: 3,
       planetTeeth: 24,
+    },
+  ],
+};
+
+const EXAMPLE_LUBE = {
+  foodContact: true,
+  school: "measured",
+  chambers: [
+    {
+      id: "case",
+      name: "gear case",
+      freeVolumeMl: 110,
+      makersGrams: null,
+      coldestC: 5,
+      hottestC: 70,
+      seals: ["NBR"],
+      materials: ["steel", "ABS"],
+      old: { left: "traces", thickener: "AlX", baseOil: "PAO" },
+      points: [
+        { id: "g1", kind: "gear-teeth", pitchLineMPerS: 1.2, materials: ["steel", "PA66"], toothVolumeMl: 3.2 },
+        { id: "g2", kind: "rolling-bearing", bearing: { bore: 8, outside: 22, width: 7 }, rpm: 1400 },
+      ],
+    },
+  ],
+  shelf: [
+    {
+      id: "L1",
+      name: "Marsh 1",
+      sort: "grease",
+      thickener: "AlX",
+      nlgi: 1,
+      baseOil: "PAO",
+      viscosityMm2s: 150,
+      solids: [],
+      ep: false,
+      h1: true,
+      leastC: -30,
+      mostC: 130,
+      density: 0.9,
+      grams: 320,
     },
   ],
 };
@@ -151,6 +193,11 @@ export const commands: Readonly<Record<string, Verb>> = {
     help: "a thread locker's class, the metals, the temperature and an activator in; how long it takes out, or why it does not belong there",
     example: { class: "medium", metals: ["stainless steel"], celsius: 12, activated: false },
     answer: (input) => lockerAnswer(readWith(cureInput, input)),
+  },
+  "grease specify": {
+    help: "a unit's chambers and the shop's shelf in; which lubricant, how much at each point, what comes out first and what is missing out",
+    example: EXAMPLE_LUBE,
+    answer: (input) => specifyLube(askFrom(readWith(lubeAsk, input))),
   },
   "train solve": {
     help: "shafts and meshes in; speeds, rates, periods, one tooth off and what is wrong out",

@@ -91,6 +91,8 @@ async function received(request: Request, path: string, wanted: string, most: nu
     throw refused ?? disk ?? diskFault(e) ?? cutOff;
   } finally {
     clearInterval(listening);
+    // a file that is still being opened would come to stand after it was taken away
+    await kept?.catch(() => undefined);
   }
   if (refused) throw refused;
   if (!kept) throw new Fault(wanted, `No ${wanted} came with this.`);

@@ -8,14 +8,13 @@ import { titleOf } from "./job-view/pocket-look";
 import { wantedFor } from "./job-view/wanted-part";
 import { identifyInputOf } from "./judge/gear/gear-questions";
 import { meanReadings } from "./judge/gear/gear-readings";
-import { caseStep, greasePlan, needOf } from "./lube/grease-plan";
 import { lineInWords } from "./rebuild/line-in-words";
 
 const at = "2026-11-24T08:00:00.000Z";
 /** A juicer with a cover, a wheel under it, and a bearing. */
 const job = (more: Partial<Job> = {}): Job => ({
   id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "", serial: "", supplies: ["mains"], hazards: ["blade"], protectionClass: "II", foodContact: true,
-  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, greaseOld: "unknown", fillSchool: "measured", washed: false, greaseStates: [], causes: {}, benchFinds: [],
+  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, fillSchool: "measured", washed: false, greaseStates: [], causes: {}, benchFinds: [],
   parts: [{ id: "p1", name: "gear case cover", kind: "cover", material: "PA" }, { id: "p2", name: "second-stage wheel", kind: "gear", material: "PA", renew: true }, { id: "p3", name: "lay shaft bearing", kind: "bearing", renew: true }],
   steps: [
     { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15", tighten: { torqueNm: 0.8, pattern: "cross" } }] },
@@ -114,41 +113,6 @@ describe("what is looked for", () => {
   it("is anything else by its name", () => {
     expect(wantedFor(job(), "p1")).toMatchObject({ name: "gear case cover" });
     expect(wantedFor(job(), "p77")).toHaveProperty("missing");
-  });
-});
-
-describe("the grease plan", () => {
-  const shelf = [
-    { id: "a", name: "Food 1", thickener: "AlX" as const, baseOil: "PAO" as const, nlgi: 1, densityGPerMl: 0.9, h1: true, leastC: -20, mostC: 120 },
-    { id: "b", name: "Works 0", thickener: "Li12" as const, baseOil: "mineral" as const, nlgi: 0, h1: false, leastC: -20, mostC: 120 },
-  ];
-  const measured = {
-    caseInside: { lengthMm: 100, widthMm: 80, depthMm: 25 },
-    findings: [{ part: "p2", teeth: {}, gear: {}, identity }],
-    readings: [reading("face width", 11)],
-  };
-  it("asks what the unit asks: food, plastics, the old grease", () => {
-    expect(needOf(job())).toMatchObject({ foodContact: true, plastics: ["PA"], old: "unknown" });
-    expect(needOf(job({ greaseOld: "Li12" })).old).toBe("Li12");
-    expect(needOf(job({ greaseOld: "Li12", washed: true })).old).toBeNull();
-  });
-  it("greases the case before its cover closes over it", () => {
-    expect(caseStep(job())).toBe("s2");
-    expect(caseStep(job({ parts: [], steps: [{ id: "s1", action: "note" }], pictures: [] }))).toBeUndefined();
-  });
-  it("splits the charge between teeth and case, and the points sum up to it", () => {
-    const plan = greasePlan(job(measured), shelf);
-    expect(plan.verdicts[0]?.lubricant.id).toBe("a");
-    const sum = plan.points.reduce((s, p) => s + (p.grams ?? 0), 0);
-    expect(sum).toBeCloseTo(plan.charge?.grams ?? 0, 6);
-    expect(plan.points.map((p) => [p.part ?? p.reachedBy, p.when])).toEqual([
-      ["p2", "after-fit"],
-      ["s2", undefined],
-    ]);
-  });
-  it("waits for the case to be measured, and says what it took for granted", () => {
-    expect(greasePlan(job(), shelf)).toMatchObject({ freeMl: null, charge: null, points: [] });
-    expect(greasePlan(job({ ...measured, readings: [] }), shelf).assumed.join()).toMatch(/face of the second-stage wheel 10 mm/);
   });
 });
 

@@ -4,6 +4,7 @@ import { database } from "./database";
 import { inTurn } from "./in-turn";
 import { loadHead, thereIs } from "./job";
 import { DoneBefore, sentNow } from "./sending";
+import { settleLube } from "./settle-lube";
 import { signedBy } from "./who";
 
 export interface HistoryLine {
@@ -62,7 +63,10 @@ export async function changeJob(
       const since = await historySince(trx, job.id, version);
       if (since.length || version > job.version) throw new StaleSave(since);
     }
-    const what = await work({ trx, job, at });
+    const done = await work({ trx, job, at });
+    // a picture that comes in beside the work decides nothing
+    const settled = version === "beside" ? null : await settleLube(trx, number);
+    const what = settled ? `${done}; ${settled}` : done;
     await trx("jobs")
       .where({ id: job.id })
       .update({ version: job.version + 1 });

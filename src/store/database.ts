@@ -16,11 +16,12 @@ import { theShelf } from "./migrations/0008-the-shelf";
 import { anyJob } from "./migrations/0009-any-job";
 import { theDoor } from "./migrations/0010-the-door";
 import { sendings } from "./migrations/0011-sendings";
+import { chambers } from "./migrations/0012-chambers";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
 /** In the order in which they are run. */
-export const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames, theShelf, anyJob, theDoor, sendings];
+export const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames, theShelf, anyJob, theDoor, sendings, chambers];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -7,6 +7,12 @@ import { rowsOf } from "./rows";
 export const shelf = rowsOf("lubricants", lubricantSchema);
 /** What a grease that is written anew does not say any more. */
 export const NOTHING_SAID: Partial<Lubricant> = {
+  sort: undefined,
+  thickener: undefined,
+  nlgi: undefined,
+  viscosityMm2s: undefined,
+  solids: undefined,
+  ep: undefined,
   densityGPerMl: undefined,
   lot: undefined,
   openedOn: undefined,
@@ -33,7 +39,7 @@ export const greaseRows: Keyed<GreaseOnShelf> = {
   // a grease that a job has used is taken out of sight, and not out of that job's papers
   async drop(db, names) {
     for (const name of names) {
-      const used = await db("jobs").whereIn("lubricant", db("lubricants").select("id").where({ name })).first("id");
+      const used = await db("lube_points").where({ lubricant: name }).first("id");
       if (used) await db("lubricants").where({ name }).update({ retired: true });
       else await db("lubricants").where({ name }).delete();
     }

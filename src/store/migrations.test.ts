@@ -8,7 +8,7 @@ import { putBack } from "./import-rows";
 import { loadJob } from "./job";
 import { offersOf } from "./offers";
 import { shopSettings } from "./settings";
-import { wholeShelf } from "./shelf";
+import { putOnShelf, wholeShelf } from "./shelf";
 
 let folder = "";
 beforeEach(() => {
@@ -94,5 +94,54 @@ it("a shop of before jobs of any shape keeps what was said of each: its supply, 
   // what nobody was asked is not taken as said
   expect(second?.protectionClass).toBeUndefined();
   expect(first?.hazards).toBeUndefined();
+  await db.destroy();
+});
+
+it("a shop of before the chambers keeps each job's one case as its first chamber, with what was weighed in, and its greases", async () => {
+  const older = await leftBy(11);
+  const row = { stage: "lube", kind: "mill", version: 4, taken_in: "2026-11-02" };
+  const inside = { lengthMm: 80, widthMm: 60, depthMm: 20 };
+  await older("jobs").insert({
+    ...row,
+    number: "J-0001",
+    case_inside: JSON.stringify(inside),
+    lubricant: "olmen",
+    case_materials: '["ABS","NBR"]',
+    makers_grams: 22,
+    washed: true,
+  });
+  await older("jobs").insert({ ...row, number: "J-0002" });
+  const point = { job_id: 1, position: 0, ref: "g1", part: "p1", moment: "after-fit", lubricant: "Olmen FG-1", place: "teeth" };
+  await older("lube_points").insert({ ...point, grams: 22, weighed_grams: 21.8, weighed_at: "2026-11-02" });
+  await older("lube_points").insert({ ...point, position: 1, ref: "g2", lubricant: "light oil", place: "two drops" });
+  const grease = { id: "olmen", name: "Olmen FG-1", thickener: "AlX", base_oil: "PAO", nlgi: 1, h1: true, least_c: -30, most_c: 140, stock_g: 310 };
+  await older("lubricants").insert(grease);
+  await older.destroy();
+  const db = await openDatabase(folder);
+  const job = await loadJob("J-0001", db);
+  expect(job?.chambers).toEqual([
+    {
+      id: "c1",
+      kind: "gear-case",
+      name: "gear case",
+      volume: { by: "inside", ...inside },
+      makersGrams: 22,
+      lubricant: "olmen",
+      old: { left: "none" },
+      seals: ["NBR"],
+      materials: ["ABS"],
+    },
+  ]);
+  expect(job?.lubePoints).toMatchObject([
+    { id: "g1", chamber: "c1", kind: "gear-teeth", lubricantId: "olmen", grams: 22, weighedGrams: 21.8, when: "after-fit" },
+    { id: "g2", lubricant: "light oil", where: "two drops" },
+  ]);
+  expect((await loadJob("J-0002", db))?.chambers).toBeUndefined();
+  // and an oil, which has neither thickener nor class, can stand beside the greases
+  await putOnShelf({ name: "Drop 15", sort: "oil", baseOil: "mineral", h1: false, leastC: -20, mostC: 100 }, db);
+  expect((await wholeShelf(db)).map((l) => [l.name, l.stockG])).toEqual([
+    ["Drop 15", undefined],
+    ["Olmen FG-1", 310],
+  ]);
   await db.destroy();
 });

@@ -51,6 +51,8 @@ const settings = z.strictObject({
   testMinutes: z.number().min(0),
   /** solvent, wipes and what else is used up on every job */
   cleaningCost: z.number().min(0),
+  /** what a stroke of the shop's grease gun gives, g; 0: it has none, or nobody has weighed it */
+  gunGramsPerStroke: z.number().min(0),
   /** limits of the electrical tests, and the tester */
   electrical: electricalLimits,
   /** kind of unit, in small letters → what was said last of what can hurt at it */
@@ -72,6 +74,7 @@ const DEFAULTS: ShopSettings = {
   rates: { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 },
   testMinutes: 15,
   cleaningCost: 2.5,
+  gunGramsPerStroke: 0,
   electrical: USUAL_LIMITS,
   kindHazards: {},
   backup: { folder: "", keep: 14 },
@@ -90,6 +93,7 @@ const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
   rates: "the charges",
   testMinutes: "the time for testing",
   cleaningCost: "what cleaning costs",
+  gunGramsPerStroke: "what the grease gun gives",
   electrical: "the limits of the electrical tests",
   kindHazards: "what can hurt at each kind of unit",
   backup: "where and when it is backed up",

@@ -7,7 +7,7 @@ import { jobHead } from "@/core/job/job";
 import { partSchema } from "@/core/job/part";
 import { jobPicture } from "@/core/job/picture";
 import { readingSchema } from "@/core/job/reading";
-import { serviceSchema, weighedPointSchema } from "@/core/job/service";
+import { pointFacts, serviceSchema, weighedPointSchema } from "@/core/job/service";
 import { type StepFacts, stepFacts, stepSchema } from "@/core/job/step";
 import { rowsOf } from "./rows";
 
@@ -27,7 +27,12 @@ export const records = {
   steps: rowsOf("steps", stepRecord, { id: "ref" }, { column: "facts", fields: stepFacts.keyof().options }),
   hardware: rowsOf("hardware", hardwareSchema, { id: "ref", at: "place" }, { column: "facts", fields: z.object(pieceFacts).keyof().options }),
   services: rowsOf("services", serviceSchema, { id: "ref", do: "what" }),
-  lube_points: rowsOf("lube_points", weighedPointSchema, { id: "ref", when: "moment", where: "place" }),
+  lube_points: rowsOf(
+    "lube_points",
+    weighedPointSchema,
+    { id: "ref", when: "moment", where: "place" },
+    { column: "facts", fields: pointFacts.keyof().options },
+  ),
   findings: rowsOf("findings", findingSchema),
   readings: rowsOf("readings", readingSchema),
   answers: rowsOf("answers", answerSchema),

@@ -8,11 +8,15 @@ import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
 import type { Stage } from "../job/stages";
 import { isFailure } from "../judge/failure-modes";
+import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
 import { lineKey, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
 import { safetyGate } from "../safety/gate";
 import { type Gate, type JobFacts, openGates } from "./open-gates";
+
+/** From half a gram on an amount is weighed; less is a film or a drop. */
+const isWeighed = (g: { readonly grams?: number | undefined }): boolean => (g.grams ?? 0) >= LEAST_WEIGHED_G;
 
 const answered = (job: Pick<Job, "answers">, question: string): boolean => job.answers.some((a) => a.question === question);
 
@@ -87,9 +91,17 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
       job.arrivals,
     ).map((t) => t.number),
     partsToCompare: job.arrivals.filter((a) => !a.decision).map((a) => a.number),
-    greaseChosen: (job.lubricant !== undefined && job.lubePoints.length > 0) || job.noGrease !== undefined,
+    lubeSaid: (job.chambers ?? []).length > 0 || job.lubePoints.length > 0 || job.noGrease !== undefined,
+    chambersOpen: (job.chambers ?? []).flatMap((c) => {
+      if (c.none !== undefined) return [];
+      const points = job.lubePoints.filter((g) => g.chamber === c.id);
+      const lacks = points.some((g) => g.lubricant === undefined);
+      return [
+        { name: c.name, points: points.length, taken: c.lubricant !== undefined || (points.length > 0 && !lacks), lacks: c.lubricant !== undefined && lacks },
+      ];
+    }),
     // what is put in by the drop is not weighed
-    pointsUnweighed: job.lubePoints.filter((g) => g.grams !== undefined && g.weighedGrams === undefined).map((g) => g.where ?? g.id),
+    pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined && isWeighed(g)).map((g) => g.where ?? "a point"),
     washed: job.washed,
     get linesOpen(): number {
       return planOf(job).steps.filter((l) => !done.has(lineKey(l))).length;

@@ -38,8 +38,10 @@ export interface JobFacts {
   readonly partsAwaited: readonly string[];
   /** here and not compared yet, by number */
   readonly partsToCompare: readonly string[];
-  /** a grease is chosen, or it is said why there is none */
-  readonly greaseChosen: boolean;
+  /** there are chambers, or it is said why nothing is lubricated */
+  readonly lubeSaid: boolean;
+  /** chambers that get a lubricant: how many points, whether one was taken, and whether some of the points have none */
+  readonly chambersOpen: readonly { readonly name: string; readonly points: number; readonly taken: boolean; readonly lacks: boolean }[];
   readonly pointsUnweighed: readonly string[];
   readonly washed: boolean;
   readonly linesOpen: number;
@@ -91,7 +93,12 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       break;
     case "lube":
       unless(f.washed, "washed", "Say that the parts are clean and dry.");
-      unless(f.greaseChosen, "grease", "Choose the grease, or say why there is none.");
+      unless(f.lubeSaid, "grease", "Say which places take a lubricant, or why none does.");
+      for (const c of f.chambersOpen) {
+        if (c.points === 0) out.push({ gate: `points:${c.name}`, says: `Say where in the ${c.name} it goes, or that it gets none.` });
+        else if (!c.taken) out.push({ gate: `lubricant:${c.name}`, says: `Choose the lubricant for the ${c.name}, or say that it gets none.` });
+        else unless(!c.lacks, `lacks:${c.name}`, `A point of the ${c.name} has no lubricant yet: nothing on the shelf may go there.`);
+      }
       for (const p of f.pointsUnweighed) out.push({ gate: `weigh:${p}`, says: `Weigh in the grease for: ${p}.` });
       break;
     case "rebuild":

@@ -1,13 +1,17 @@
 import { Fault, readWith } from "../fault";
 import { type Cells, flagFrom, numberFrom, type Table, under } from "../table/cells";
-import { BASE_OILS, GREASE_THICKENERS, type GreaseOnShelf, greaseOnShelf, NLGI_NAMES, nlgiFrom, nlgiName, thickenerName } from "./lubricant";
+import { BASE_OILS, GREASE_THICKENERS, type GreaseOnShelf, greaseOnShelf, NLGI_NAMES, nlgiFrom, nlgiName, SOLIDS, thickenerName } from "./lubricant";
 
 /** Each field of a grease that is a number or a text, and the heading it stands under. */
 const COLUMNS = {
   name: "name",
+  sort: "sort",
   thickener: "thickener",
   baseOil: "base_oil",
   nlgi: "nlgi",
+  viscosityMm2s: "viscosity_mm2_s",
+  solids: "solids",
+  ep: "ep",
   h1: "h1",
   leastC: "from_c",
   mostC: "to_c",
@@ -20,7 +24,9 @@ const COLUMNS = {
 } as const satisfies Readonly<Record<keyof GreaseOnShelf, string>>;
 const columnOf = (field: string): string => new Map<string, string>(Object.entries(COLUMNS)).get(field) ?? "name";
 
-const FIGURES = ["leastC", "mostC", "densityGPerMl", "stockG", "pricePer100G"] as const;
+const FIGURES = ["viscosityMm2s", "leastC", "mostC", "densityGPerMl", "stockG", "pricePer100G"] as const;
+
+const SORTS = ["grease", "oil"] as const;
 
 /** One of a list of names, however it is written. */
 function oneOf<T extends string>(cells: Cells, column: string, of: readonly T[], says: (t: T) => string = (t) => t): T {
@@ -35,32 +41,45 @@ function oneOf<T extends string>(cells: Cells, column: string, of: readonly T[],
 export const greasesTable: Table<GreaseOnShelf> = {
   name: "greases",
   columns: Object.values(COLUMNS),
-  must: ["name", "thickener", "base_oil", "nlgi"],
+  must: ["name", "base_oil"],
   keyOf: (g) => g.name,
   keyIn: (cells) => (cells.name ?? "").trim(),
   read(cells) {
+    const oil = cells.sort?.trim() ? oneOf(cells, "sort", SORTS) === "oil" : false;
     const nlgi = nlgiFrom(cells.nlgi ?? "");
     const raw = {
       name: cells.name ?? "",
-      thickener: oneOf(cells, "thickener", GREASE_THICKENERS, thickenerName),
+      ...(oil ? { sort: "oil" } : { thickener: oneOf(cells, "thickener", GREASE_THICKENERS, thickenerName), nlgi }),
       baseOil: oneOf(cells, "base_oil", BASE_OILS),
-      nlgi,
+      ...(cells.solids?.trim()
+        ? {
+            solids: cells.solids
+              .split(/[,;+ ]+/)
+              .filter(Boolean)
+              .map((s) => oneOf({ solids: s }, "solids", SOLIDS)),
+          }
+        : {}),
+      ...(cells.ep?.trim() ? { ep: flagFrom(cells.ep, "ep") } : {}),
       h1: flagFrom(cells.h1 ?? "", "h1"),
       ...(flagFrom(cells.retired ?? "", "retired") ? { retired: true } : {}),
       ...Object.fromEntries(FIGURES.flatMap((f) => (cells[COLUMNS[f]]?.trim() ? [[f, numberFrom(cells[COLUMNS[f]] ?? "", COLUMNS[f])]] : []))),
       ...(cells.lot?.trim() ? { lot: cells.lot.trim() } : {}),
       ...(cells.opened_on?.trim() ? { openedOn: cells.opened_on.trim() } : {}),
     };
-    if (nlgi === undefined) throw new Fault("nlgi", cells.nlgi?.trim() ? `"${cells.nlgi}" is none of: ${NLGI_NAMES.join(", ")}` : "is missing");
+    if (!oil && nlgi === undefined) throw new Fault("nlgi", cells.nlgi?.trim() ? `"${cells.nlgi}" is none of: ${NLGI_NAMES.join(", ")}` : "is missing");
     return under(() => readWith(greaseOnShelf, raw), columnOf);
   },
   write(g) {
     const figure = (n: number | undefined): string => (n === undefined ? "" : String(n));
     return {
       name: g.name,
-      thickener: g.thickener,
+      sort: g.sort ?? "",
+      thickener: g.thickener ?? "",
       base_oil: g.baseOil,
-      nlgi: nlgiName(g.nlgi),
+      nlgi: g.nlgi === undefined ? "" : nlgiName(g.nlgi),
+      viscosity_mm2_s: figure(g.viscosityMm2s),
+      solids: (g.solids ?? []).join(", "),
+      ep: g.ep === undefined ? "" : g.ep ? "yes" : "no",
       h1: g.h1 ? "yes" : "",
       from_c: String(g.leastC),
       to_c: String(g.mostC),

@@ -25,6 +25,8 @@ export function finalChecks(
     readonly ending?: Pick<Ending, "how">;
     /** what was taken off it: nothing, and no electrical test is due */
     readonly steps?: readonly unknown[];
+    /** its rooms: what was lubricated is wiped and topped up after the first run */
+    readonly chambers?: readonly { readonly name: string; readonly lubricant?: string | undefined }[] | undefined;
   },
   limits: ElectricalLimits = USUAL_LIMITS,
 ): FinalCheck[] {
@@ -50,6 +52,7 @@ export function finalChecks(
   if (ending && !unit.steps?.length) return [...out, looseItems];
   if (unit.supplies?.includes("mains")) out.push(...electricalTests(unit.protectionClass, limits));
   if (ending) return [...out, looseItems];
+  const lubricated = (unit.chambers ?? []).flatMap((c) => (c.lubricant ? [c.name] : []));
   out.push(
     {
       check: "run-slow",
@@ -57,6 +60,15 @@ export function finalChecks(
       why: "Grease finds its place and the first crumb shows itself.",
     },
     { check: "run-speeds", asks: "Each speed in turn: even, nothing hunting?", why: "A fault of one speed is found by the customer otherwise." },
+    ...(lubricated.length
+      ? [
+          {
+            check: "topped-up",
+            asks: `Topped up where the first run has taken some: ${lubricated.join(", ")}?`,
+            why: "A lubricant settles in the first minutes; what is missing then is missing for good.",
+          },
+        ]
+      : []),
     { check: "listen", asks: "Listened at the case: no click once a turn?", why: "A click once a turn is a tooth, and comes back on the customer’s bench." },
     { check: "seepage", asks: "Seepage looked for after the run, and wiped?", why: "What seeps now drips at home." },
   );

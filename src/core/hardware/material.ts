@@ -17,3 +17,6 @@ export const plasticFamily = (material: string | undefined): string | undefined 
 
 /** Whether a material is a plastic. @example isPlastic("nylon") // true */
 export const isPlastic = (material: string | undefined): boolean => plasticFamily(material) !== undefined;
+
+/** Whether a material is a steel, as a technician or a table names it. @example isSteel("stainless") // true */
+export const isSteel = (material: string): boolean => /steel|stainless|hardened|^sintered$/i.test(material.trim());

@@ -7,7 +7,7 @@ import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, isRecord, type
 import { finalKey, finalOf, greaseOf, serviceOf } from "./keys";
 import { partName } from "./part";
 import type { Reading } from "./reading";
-import type { WeighedPoint } from "./service";
+import type { LubePoint, WeighedPoint } from "./service";
 import { isStage } from "./stages";
 
 type Known<T> = { [K in keyof T]: T[K] };
@@ -170,7 +170,11 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
     steps: file.steps.map((s) => ({ ...s, ...known({ at: carried.stepTimes?.[s.id] }) })),
     services: file.services ?? [],
     lubePoints: (file.lubePoints ?? []).map(
-      (g): WeighedPoint => ({ ...g, ...known({ weighedGrams: carried.weighed?.[g.id]?.grams, weighedAt: carried.weighed?.[g.id]?.at }) }),
+      (g): WeighedPoint => ({
+        ...g,
+        ...inTheOneCase(file, carried, g),
+        ...known({ weighedGrams: carried.weighed?.[g.id]?.grams, weighedAt: carried.weighed?.[g.id]?.at }),
+      }),
     ),
     findings: (file.findings ?? []).map(({ readings: _r, x: fx, ...f }, i): Finding => {
       const { own, rest } = carriedOfFinding(fx, `findings[${i}].x`);
@@ -188,6 +192,13 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
     pictures: carried.pictures ?? [],
     bought: carried.bought,
   };
+}
+
+/** Older files knew one case, and no point said that it lies in it: what was weighed does. */
+function inTheOneCase(file: JobFile, carried: Carried, g: LubePoint): Pick<LubePoint, "chamber" | "kind" | "lubricantId"> {
+  const [only, ...more] = carried.job?.chambers ?? [];
+  if (!only || more.length || g.grams === undefined || file.lubePoints?.some((p) => p.chamber)) return {};
+  return { chamber: only.id, kind: "gear-teeth", ...(only.lubricant && { lubricantId: only.lubricant }) };
 }
 
 /** Lines of services and grease points that are there no more are left behind: here, the next one may get that name, and would be done before anybody did it. */

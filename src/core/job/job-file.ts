@@ -1,8 +1,10 @@
 import { z } from "zod";
 import { Fault, readWith } from "../fault";
 import type { Frozen } from "../frozen";
+import { isRubber } from "../grease/base-oils";
 import { answerSchema } from "./answer";
 import { arrivalSchema, orderSchema, storedQuote } from "./bought";
+import { newChamber } from "./chamber";
 import { findingSchema } from "./finding";
 import { goingInOf } from "./going-in";
 import { jobHead } from "./job";
@@ -83,15 +85,11 @@ export const CARRIED_HEAD = {
   nothingFailed: true,
   trouble: true,
   noGrease: true,
-  caseMaterials: true,
   ending: true,
   waiting: true,
   warrantyOf: true,
-  greaseOld: true,
-  caseInside: true,
   fillSchool: true,
-  makersGrams: true,
-  lubricant: true,
+  chambers: true,
   washed: true,
   handedBackAt: true,
   past: true,
@@ -151,7 +149,7 @@ export function readJobFile(json: unknown): JobFile {
 /** What a file carries besides its own keys, checked. Throws a Fault that names the place under `x`. */
 export function carriedOf(file: Pick<JobFile, "x">): Carried {
   const key = file.x && "demontage" in file.x ? "demontage" : "bench";
-  return readWith(carriedSchema, oneGrease(withoutNulls(file.x?.[key] ?? {})), `x.${key}`);
+  return readWith(carriedSchema, oneCase(oneGrease(withoutNulls(file.x?.[key] ?? {}))), `x.${key}`);
 }
 
 /** Older files knew one state of the old grease. */
@@ -159,6 +157,24 @@ function oneGrease(carried: unknown): unknown {
   if (!isRecord(carried) || !isRecord(carried.job) || !("greaseState" in carried.job)) return carried;
   const { greaseState, ...job } = carried.job;
   return { ...carried, job: { greaseStates: typeof greaseState === "string" && greaseState ? [greaseState] : [], ...job } };
+}
+
+/** Older files knew one case with one grease: it becomes the first chamber. */
+function oneCase(carried: unknown): unknown {
+  if (!isRecord(carried) || !isRecord(carried.job)) return carried;
+  const { caseInside, caseMaterials, lubricant, makersGrams, greaseOld: _nobodySaid, ...job } = carried.job;
+  if (job.chambers !== undefined || [caseInside, caseMaterials, lubricant, makersGrams].every((v) => v === undefined)) return { ...carried, job };
+  const said = Array.isArray(caseMaterials) ? caseMaterials.filter((m) => typeof m === "string") : [];
+  const chamber = {
+    ...newChamber("c1", "gear-case"),
+    ...(isRecord(caseInside) && { volume: { by: "inside", ...caseInside } }),
+    ...(makersGrams !== undefined && makersGrams !== 0 && { makersGrams }),
+    ...(lubricant !== undefined && { lubricant }),
+    ...(job.washed === true && { old: { left: "none" } }),
+    seals: said.filter(isRubber),
+    materials: said.filter((m) => !isRubber(m)),
+  };
+  return { ...carried, job: { ...job, chambers: [chamber] } };
 }
 export const isRecord = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);
 

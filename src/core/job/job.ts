@@ -5,6 +5,7 @@ import { basketInput } from "../match/basket/basket-input";
 import { trainInput } from "../train/train";
 import type { Answer } from "./answer";
 import type { Arrival, Order, StoredQuote } from "./bought";
+import { chamberSchema } from "./chamber";
 import { endingSchema, waitingSchema } from "./ending";
 import { chosenCauses, type Finding } from "./finding";
 import { HAZARD_NAMES, hazard } from "./hazard";
@@ -26,8 +27,6 @@ export const unitPast = z.strictObject({
   lastService: text.optional(),
 });
 export type UnitPast = Frozen<z.infer<typeof unitPast>>;
-
-const side = z.number("must be a length in mm").positive("must be above 0 mm").max(2000, "is longer than 2 m");
 
 /** The unit and the customer's side of a job: what Take in writes down, and a few facts that later stages add. */
 export const jobHead = z.strictObject({
@@ -65,14 +64,10 @@ export const jobHead = z.strictObject({
   stripFinished: z.boolean(),
   /** of the old grease, several where several hold; what another program wrote is kept */
   greaseStates: z.array(text).max(20),
-  greaseOld: text,
-  caseInside: z.strictObject({ lengthMm: side, widthMm: side, depthMm: side }).optional(),
   fillSchool: z.enum(["measured", "packed"]),
-  makersGrams: z.number().min(0).optional(),
-  lubricant: text.optional(),
-  /** what case and seals are made of that did not come off as parts */
-  caseMaterials: z.array(text).max(30).optional(),
-  /** why no grease is weighed in: it runs dry, is sealed, takes oil */
+  /** the rooms that a lubricant goes into */
+  chambers: z.array(chamberSchema).max(40, "are more than 40").optional(),
+  /** why no lubricant goes into the whole unit: it runs dry, is sealed */
   noGrease: note.optional(),
   washed: z.boolean(),
   /** no part failed: a service was asked for, or no fault was found */

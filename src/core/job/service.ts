@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { later, moment, ref, text } from "./written";
+import { lubePlace } from "../grease/lube-ask";
+import { later, moment, ref, text, words } from "./written";
 
 /** What can be done to a part. A bond waits until it has set; a day is what the usual ones ask for. */
 export const SERVICE_WORDS = [
@@ -36,9 +37,37 @@ export const serviceSchema = z.strictObject({
   do: z.enum(SERVICES, { error: `is none of: ${SERVICES.join(", ")}` }),
   note: text.optional(),
   waitMinutes: z.number().min(0).max(100_000).optional(),
+  /** how it is cleaned: a name of CLEANING */
+  method: z.string().max(20).optional(),
+  /** the chamber that is cleaned */
+  chamber: ref.optional(),
   x: later,
 });
 export type Service = Frozen<z.infer<typeof serviceSchema>>;
+
+/** What is known of a grease point besides its place in the plan: what kind of place it is, and what decides how much and which. */
+export const pointFacts = z.strictObject({
+  /** the chamber it lies in */
+  chamber: ref.optional(),
+  kind: lubePlace.shape.kind.optional(),
+  /** the lubricant's id on the shelf */
+  lubricantId: text.optional(),
+  /** its lubricant was named by hand: it is not on the shelf */
+  lubricantSaid: z.boolean().optional(),
+  /** how it is put there */
+  how: words.optional(),
+  /** the part it is on, where it is put there at another moment than that part's fitting */
+  onPart: ref.optional(),
+  /** the wheel of the train that it is on */
+  wheel: z.strictObject({ mesh: z.string().max(40), role: z.string().max(20) }).optional(),
+  /** where it was pointed at: shares of the picture's width and height */
+  spot: z.strictObject({ picture: text, x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).optional(),
+  /** what was left out of the tube that it came from */
+  lot: words.optional(),
+  /** its amount was said, and is not worked out */
+  gramsSaid: z.boolean().optional(),
+  ...lubePlace.pick({ pitchLineMPerS: true, materials: true, toothVolumeMl: true, bearing: true, rpm: true, load: true }).shape,
+});
 
 /** Where a lubricant goes, which, how much, and when. */
 export const lubePointSchema = z.strictObject({
@@ -49,6 +78,7 @@ export const lubePointSchema = z.strictObject({
   lubricant: text.optional(),
   grams: z.number().min(0, "must not be negative").max(100_000).optional(),
   where: text.optional(),
+  ...pointFacts.shape,
   x: later,
 });
 export type LubePoint = Frozen<z.infer<typeof lubePointSchema>>;

@@ -3,13 +3,19 @@ export function leastSquares(rows: readonly (readonly number[])[], values: Array
   const n = rows[0]?.length ?? 0;
   const m = new Float64Array(n * n);
   const b = new Float64Array(n);
-  for (const [r, row] of rows.entries())
+  for (let r = 0; r < rows.length; r++) {
+    const row = rows[r] as readonly number[];
     for (let i = 0; i < n; i++) {
       const wi = (weights[r] as number) * (row[i] as number);
       b[i] = (b[i] as number) + wi * (values[r] as number);
-      for (let j = 0; j < n; j++) m[i * n + j] = (m[i * n + j] as number) + wi * (row[j] as number);
+      for (let j = i; j < n; j++) m[i * n + j] = (m[i * n + j] as number) + wi * (row[j] as number);
     }
-  for (let i = 0; i < n; i++) m[i * n + i] = (m[i * n + i] as number) + 1e-9;
+  }
+  // the other half is its mirror
+  for (let i = 0; i < n; i++) {
+    m[i * n + i] = (m[i * n + i] as number) + 1e-9;
+    for (let j = 0; j < i; j++) m[i * n + j] = m[j * n + i] as number;
+  }
   return [...solved(m, b)];
 }
 

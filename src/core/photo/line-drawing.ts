@@ -9,6 +9,8 @@ const SHADE = 6;
 const DARK = 40;
 /** One pixel of so many is looked at for the paper's shade: a prime, so that they do not stand in columns. */
 const SAMPLED = 97;
+/** So far from the whole picture's share a sample of some thousand never is. */
+const UNLIKELY = 0.05;
 /** A line around less of the picture than this is no gear. */
 const LEAST = 0.02;
 
@@ -19,12 +21,14 @@ const LEAST = 0.02;
 export function filledDrawing(p: Planes): Planes {
   const { width: w, height: h } = p;
   const light = p.planes[0];
-  // some thousand pixels are enough to know the paper by
-  const paper = median(Float32Array.from({ length: Math.ceil(light.length / SAMPLED) }, (_, i) => light[i * SAMPLED] as number));
+  // some thousand pixels are enough to know the paper by, and to know most photographs from a drawing
+  const sample = Float32Array.from({ length: Math.ceil(light.length / SAMPLED) }, (_, i) => light[i * SAMPLED] as number);
+  const paper = median(sample);
+  if (sample.filter((v) => Math.abs(v - paper) < SHADE).length < (PAPER - UNLIKELY) * sample.length) return p;
   let even = 0;
   let ink = 0;
-  for (const v of light) {
-    const off = Math.abs(v - paper);
+  for (let i = 0; i < light.length; i++) {
+    const off = Math.abs((light[i] as number) - paper);
     if (off < SHADE) even++;
     else if (off > DARK) ink++;
   }

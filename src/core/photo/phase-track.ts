@@ -1,7 +1,8 @@
+import { circleOf, kept } from "./circle";
 import type { FacePlane } from "./face-plane";
 import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
-import { faceLikeness, levelled, unrolled } from "./strip";
+import { faceLikeness, levelling, unrolled } from "./strip";
 
 /** What the teeth's own rhythm tells about a ring: where along the ring it runs ahead or behind, window by window. */
 export interface PhaseTrack {
@@ -31,66 +32,47 @@ export const ROOT_AT = 0.9;
 const BOXES = 12;
 
 /**
- * The wave of period `per` in a row, as a complex number for each window: what the row and the wave have in common in every box, then the boxes
- * under a window weighed by Hann's bell. A window is three pitches wide and stands at every pitch: box by box each column is looked at once.
+ * The wave of period `per` in rows of `columns`, as a complex number for each window: what the row and the wave have in common in every box, then
+ * the boxes under a window weighed by Hann's bell. A window is three pitches wide and stands at every pitch: box by box each column is looked at once.
  */
-function waveInWindows(
-  row: Float32Array,
-  per: number,
-  middles: readonly number[],
-  reach: number,
-  gain: number,
-  at: number,
-  re: Float64Array,
-  im: Float64Array,
-): void {
+function wavesInWindows(columns: number, per: number, middles: Int32Array, reach: number, re: Float64Array, im: Float64Array) {
   const wide = per / BOXES;
-  const boxes = row.length / wide;
-  const a = new Float64Array(boxes);
-  const b = new Float64Array(boxes);
+  const boxes = columns / wide;
+  // the ends joined by a window on each side, so that it can be laid without asking where it is
+  const a = new Float64Array(boxes + 2 * reach);
+  const b = new Float64Array(boxes + 2 * reach);
   const [cos, sin] = circleOf(per);
-  for (let n = 0, j = 0; n < boxes; n++) {
-    let x = 0;
-    let y = 0;
-    for (let t = (n % BOXES) * wide, end = t + wide; t < end; t++, j++) {
-      const v = row[j] as number;
-      x += v * (cos[t] as number);
-      y -= v * (sin[t] as number);
-    }
-    a[n] = gain * x;
-    b[n] = gain * y;
-  }
   const bell = bellOf(2 * reach);
-  for (let k = 0; k < middles.length; k++) {
-    let x = 0;
-    let y = 0;
-    for (let t = 0, n = (middles[k] as number) - reach; t < bell.length; t++, n++) {
-      const box = n < 0 ? n + boxes : n >= boxes ? n - boxes : n;
-      x += (bell[t] as number) * (a[box] as number);
-      y += (bell[t] as number) * (b[box] as number);
+  return (row: Float32Array, gain: number, at: number): void => {
+    for (let n = reach, j = 0; j < columns; )
+      for (let box = 0, t = 0; box < BOXES; box++, n++) {
+        let x = 0;
+        let y = 0;
+        for (const end = t + wide; t < end; t++, j++) {
+          const v = row[j] as number;
+          x += v * (cos[t] as number);
+          y -= v * (sin[t] as number);
+        }
+        a[n] = gain * x;
+        b[n] = gain * y;
+      }
+    for (const ring of [a, b]) {
+      ring.copyWithin(0, boxes, boxes + reach);
+      ring.copyWithin(boxes + reach, reach, 2 * reach);
     }
-    re[at + k] = x;
-    im[at + k] = y;
-  }
+    for (let k = 0; k < middles.length; k++) {
+      let x = 0;
+      let y = 0;
+      for (let t = 0, n = middles[k] as number; t < bell.length; t++, n++) {
+        x += (bell[t] as number) * (a[n] as number);
+        y += (bell[t] as number) * (b[n] as number);
+      }
+      re[at + k] = x;
+      im[at + k] = y;
+    }
+  };
 }
 
-const kept = <T>(make: (n: number) => T): ((n: number) => T) => {
-  const all = new Map<number, T>();
-  return (n) => {
-    const old = all.get(n);
-    if (old !== undefined) return old;
-    const made = make(n);
-    all.set(n, made);
-    return made;
-  };
-};
-const circleOf = kept(
-  (n) =>
-    [
-      Float64Array.from({ length: n }, (_, j) => Math.cos((2 * Math.PI * j) / n)),
-      Float64Array.from({ length: n }, (_, j) => Math.sin((2 * Math.PI * j) / n)),
-    ] as const,
-);
 const bellOf = kept((n) => Float64Array.from({ length: n }, (_, j) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (j + 0.5)) / n)));
 
 /**
@@ -105,19 +87,19 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   const strip = unrolled(p, plane, radii, columns);
   const windows = Math.max(18, Math.min(96, teeth));
   // the middle of each window, on the edge of a box
-  const middles = Array.from({ length: windows }, (_, k) => Math.round((k * BOXES * teeth) / windows));
+  const middles = Int32Array.from({ length: windows }, (_, k) => Math.round((k * BOXES * teeth) / windows));
   const reach = BOXES * (teeth < 16 ? 1 : 1.5);
   const half = (reach * per) / BOXES;
   const waves = [...strip.planes, faceLikeness(strip, Math.min(0.5, toothDepth(teeth)), per)];
   const lines = radii.length * waves.length;
   const re = new Float64Array(lines * windows);
   const im = new Float64Array(lines * windows);
-  for (let c = 0; c < waves.length; c++)
-    for (let i = 0; i < radii.length; i++) {
-      const row = levelled((waves[c] as Float32Array).subarray(i * columns, (i + 1) * columns), per * 2, c === 3 ? 0.1 : 1.5);
-      // what is like the face is a tooth, in light and in shadow: it leads where it speaks at all
-      waveInWindows(row, per, middles, reach, c === 3 ? 1.3 : 1, (c * radii.length + i) * windows, re, im);
-    }
+  const waveOf = wavesInWindows(columns, per, middles, reach, re, im);
+  for (const [c, wave] of waves.entries()) {
+    const level = levelling(columns, per * 2, c === 3 ? 0.1 : 1.5);
+    // what is like the face is a tooth, in light and in shadow: it leads where it speaks at all
+    for (let i = 0; i < radii.length; i++) waveOf(level(wave.subarray(i * columns, (i + 1) * columns)), c === 3 ? 1.3 : 1, (c * radii.length + i) * windows);
+  }
   const edgesAt = (share: number): Float64Array =>
     Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, ((middles[k] as number) * per) / BOXES, half, share));
   const edges = edgesAt(0.3);
@@ -135,9 +117,11 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   }
   const ur = Float64Array.from({ length: windows }, (_, k) => re[strongest * windows + k] as number);
   const ui = Float64Array.from({ length: windows }, (_, k) => im[strongest * windows + k] as number);
+  const vr = new Float64Array(windows);
+  const vi = new Float64Array(windows);
   for (let round = 0; round < 12; round++) {
-    const vr = new Float64Array(windows);
-    const vi = new Float64Array(windows);
+    vr.fill(0);
+    vi.fill(0);
     for (let l = 0; l < lines; l++) {
       let fr = 0;
       let fi = 0;

@@ -53,31 +53,66 @@ function areas(p: { readonly width: number; readonly height: number }, longest: 
   return { width, height, scale, xs: begin(width), eachRow };
 }
 
+/** A pixel as one number, red lowest. */
+const wholePixels = (data: Picture["data"]): Uint32Array =>
+  data.byteOffset % 4 ? new Uint32Array(data.slice().buffer) : new Uint32Array(data.buffer, data.byteOffset, data.length / 4);
+/** Red and blue of a pixel can be summed in one number: 257 pixels have room in it. */
+const RED_BLUE = 0xff00ff;
+
 /** Lightness and two colour differences, the longest side brought down to `longest` by averaging whole areas. */
 export function planesOf(p: Picture, longest = LONGEST_SIDE): Planes {
-  const { data } = p;
   const { width, height, scale, xs, eachRow } = areas(p, longest);
-  const [light, red, yellow] = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)];
+  const size = width * height;
+  const planes = [new Float32Array(size), new Float32Array(size), new Float32Array(size)] as const;
+  const whole = wholeAt(wholeOf(p), scale);
+  const pixels = wholePixels(p.data);
+  if (scale === 2) {
+    halved(pixels, p.width, planes, width);
+    return { width, height, planes, whole };
+  }
+  const [light, red, yellow] = planes;
   eachRow((row, y0, y1) => {
     for (let x = 0, to = row; x < width; x++, to++) {
       const x0 = xs[x] as number;
-      const x1 = xs[x + 1] as number;
+      const wide = (xs[x + 1] as number) - x0;
       let r = 0;
       let g = 0;
       let b = 0;
-      for (let v = y0; v < y1; v++)
-        for (let i = (v * p.width + x0) * 4, end = i + (x1 - x0) * 4; i < end; i += 4) {
-          r += data[i] as number;
-          g += data[i + 1] as number;
-          b += data[i + 2] as number;
+      for (let v = y0; v < y1; v++) {
+        let redBlue = 0;
+        for (let i = v * p.width + x0, end = i + wide; i < end; i++) {
+          const pixel = pixels[i] as number;
+          redBlue += pixel & RED_BLUE;
+          g += (pixel >>> 8) & 0xff;
         }
-      const n = (x1 - x0) * (y1 - y0);
+        r += redBlue & 0xffff;
+        b += redBlue >>> 16;
+      }
+      const n = wide * (y1 - y0);
       light[to] = (0.3 * r + 0.59 * g + 0.11 * b) / n;
       red[to] = (r - g) / n;
       yellow[to] = ((r + g) / 2 - b) / n;
     }
   });
-  return { width, height, planes: [light, red, yellow], whole: wholeAt(wholeOf(p), scale) };
+  return { width, height, planes, whole };
+}
+
+/** The same at half the size, as nearly every picture is looked at: four pixels without a loop over them take a third of the time. */
+function halved(pixels: Uint32Array, pixelsWidth: number, [light, red, yellow]: Planes["planes"], width: number): void {
+  for (let to = 0, row = 0; to < light.length; row += 2 * pixelsWidth)
+    for (let i = row, j = row + pixelsWidth, end = i + 2 * width; i < end; i += 2, j += 2, to++) {
+      const a = pixels[i] as number;
+      const b = pixels[i + 1] as number;
+      const c = pixels[j] as number;
+      const d = pixels[j + 1] as number;
+      const redBlue = (a & RED_BLUE) + (b & RED_BLUE) + (c & RED_BLUE) + (d & RED_BLUE);
+      const green = ((a >>> 8) & 0xff) + ((b >>> 8) & 0xff) + ((c >>> 8) & 0xff) + ((d >>> 8) & 0xff);
+      const r = redBlue & 0xffff;
+      const blue = redBlue >>> 16;
+      light[to] = (0.3 * r + 0.59 * green + 0.11 * blue) / 4;
+      red[to] = (r - green) / 4;
+      yellow[to] = ((r + green) / 2 - blue) / 4;
+    }
 }
 
 /** Brought down to `longest` by averaging whole areas. */

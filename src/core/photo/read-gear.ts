@@ -3,7 +3,7 @@ import { axesOf, type FacePlane, moved, scaled, sizeOf } from "./face-plane";
 import { ANOTHER, inside, type Progress, plain, restless, ringReadings } from "./find-rings";
 import { filledDrawing } from "./line-drawing";
 import { checkPicture, cutOut, type Picture, type Planes, planesOf } from "./picture";
-import { type RingReading, ringReading, seenInPart, weighedByPart, withFlanks } from "./ring-reading";
+import { type RingReading, ringReading, seenInPart, weighedByPart, withoutFlanks } from "./ring-reading";
 import { followed } from "./track-fit";
 
 /** What `gear read` answers. See docs/formats.md. */
@@ -66,7 +66,7 @@ export function readGear(picture: Picture, options: { readonly mmPerPx?: number;
     if (best && best.certainty >= first.certainty) rings = [best, ...closer.slice(1), ...rings.filter((r) => !sameRing(r, best))];
   }
   tell(1, "counted");
-  rings = rings.map((r) => (r.teeth <= PINION && axesOf(r.plane).long < FAR * longest ? { ...r, certainty: r.certainty * 0.45 } : r));
+  rings = rings.map((r) => (r.teeth <= PINION && axesOf(r.plane).long < FAR * longest ? { ...r, certainty: r.certainty * 0.45 } : r)).map(flanksOfSure);
   return { answer: answerFrom(rings, options.mmPerPx), rings };
 }
 
@@ -80,13 +80,13 @@ function closerLook(piece: Picture, x: number, y: number, found: RingReading, te
   const back = (r: RingReading): RingReading => ({ ...r, plane: moved(scaled(r.plane, k), x, y) });
   if (plain(found)) {
     const again = ringReading(middle, followed(middle, scaled(moved(found.plane, -x, -y), 1 / k), found.teeth, 2));
-    if (plain(again) && again.teeth === found.teeth) return [back(seenClosely(middle, again))];
+    if (plain(again) && again.teeth === found.teeth) return [back(again)];
   }
-  return ringReadings(middle, tell).map((r, i) => back(i ? r : seenClosely(middle, r)));
+  return ringReadings(middle, tell).map(back);
 }
 
-/** The first ring's flanks are looked at where its count is sure. */
-const seenClosely = (middle: Planes, r: RingReading): RingReading => (r.certainty >= SURE ? withFlanks(middle, r) : r);
+/** Something is said of a ring's flanks only where it is the picture's first and its count is sure. */
+const flanksOfSure = (r: RingReading, i = 0): RingReading => (i === 0 && r.certainty >= SURE ? r : withoutFlanks(r));
 
 /** A picture as its teeth are looked for: brought to size, a drawing filled in. */
 const seenAt = (picture: Picture): Planes => filledDrawing(planesOf(picture, MIDDLE));
@@ -95,10 +95,7 @@ const seenAt = (picture: Picture): Planes => filledDrawing(planesOf(picture, MID
 function readWhole(picture: Picture, tell: Progress): RingReading[] {
   const middle = seenAt(picture);
   const k = picture.width / middle.width;
-  return ringReadings(middle, tell).map((r, i) => {
-    const read = i ? r : seenClosely(middle, r);
-    return { ...read, plane: scaled(read.plane, k) };
-  });
+  return ringReadings(middle, tell).map((r) => ({ ...r, plane: scaled(r.plane, k) }));
 }
 
 /** How a ring is laid: `exactly` keeps the count that is given; `settle` looks a little around the place, as after a hand has let go. */
@@ -116,8 +113,7 @@ export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, h
     const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));
     const whole = ringReading(middle, settle && !exactly ? restless(middle, fit) : fit, exactly);
     const read = settle && !exactly && whole.certainty < SURE ? weighedByPart(middle, whole) : whole;
-    const close = settle ? seenClosely(middle, read) : read;
-    return { ...close, plane: scaled(close.plane, k) };
+    return { ...(settle ? flanksOfSure(read) : withoutFlanks(read)), plane: scaled(read.plane, k) };
   };
 }
 

@@ -86,19 +86,11 @@ const seenOf = (slots: ToothSlots): Pick<RingEvidence, "depth" | "separation" | 
   standing: slots.slots.filter(stands).length / slots.slots.length,
 });
 
-/** A ring that is sure, with the flanks of its teeth looked at. `p` is what it was read in. */
-export function withFlanks(p: Planes, ring: RingReading): RingReading {
-  const { slots } = toothSlots(p, ring.plane, ring.teeth, undefined, true);
-  const worn = slots.filter((s) => s.worn);
-  if (!worn.length) return ring;
-  const apart = (a: number, b: number): number => Math.abs(Math.atan2(Math.sin(a - b), Math.cos(a - b)));
-  const near = Math.PI / ring.teeth / 2;
-  const told = ring.slots.slots.map((s): ToothSlot => {
-    const flank = s.state === "there" ? worn.find((w) => apart(w.angle, s.angle) < near)?.worn : undefined;
-    return flank ? { ...s, worn: flank } : s;
-  });
-  return { ...ring, slots: { ...ring.slots, slots: told } };
-}
+/** A ring of which nothing is said of its flanks. */
+export const withoutFlanks = (ring: RingReading): RingReading => ({
+  ...ring,
+  slots: { ...ring.slots, slots: ring.slots.slots.map(({ worn: _, ...slot }) => slot) },
+});
 
 /** The same ring read from the part of it that is plainly seen, as though the rest were not there; null where there is no such part. */
 function partReading(p: Planes, ring: RingReading): RingReading | null {

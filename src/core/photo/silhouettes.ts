@@ -61,13 +61,13 @@ function depthInside(mask: Uint8Array, w: number, h: number): Float32Array {
   return out;
 }
 
-/** What of a mask hangs together with the seeds. */
-function connected(mask: Uint8Array, w: number, h: number, seeds: Iterable<number>): Uint8Array {
+/** What of a mask's ones, or of its zeros, hangs together with the seeds. */
+function connected(mask: Uint8Array, of: 0 | 1, w: number, h: number, seeds: Iterable<number>): Uint8Array {
   const out = new Uint8Array(w * h);
   const stack = new Int32Array(w * h);
   let n = 0;
   const visit = (i: number): void => {
-    if (mask[i] && !out[i]) {
+    if (mask[i] === of && !out[i]) {
       out[i] = 1;
       stack[n++] = i;
     }
@@ -89,12 +89,9 @@ function filled(mask: Uint8Array, w: number, h: number): Uint8Array {
   const edge: number[] = [];
   for (let x = 0; x < w; x++) edge.push(x, (h - 1) * w + x);
   for (let y = 0; y < h; y++) edge.push(y * w, y * w + w - 1);
-  return connected(
-    mask.map((m) => 1 - m),
-    w,
-    h,
-    edge,
-  ).map((o) => 1 - o);
+  const out = connected(mask, 0, w, h, edge);
+  for (let i = 0; i < out.length; i++) out[i] = 1 - (out[i] as number);
+  return out;
 }
 
 /**
@@ -113,9 +110,9 @@ export function silhouettes(p: Planes): FacePlane[] {
     [byColour, [5, 10]],
   ] as const) {
     for (const level of levels) {
-      const mask = new Uint8Array(w * h);
-      for (let i = 0; i < mask.length; i++) mask[i] = (unlike[i] as number) > level * level ? 1 : 0;
-      mask.set(filled(mask, w, h));
+      const differs = new Uint8Array(w * h);
+      for (let i = 0; i < differs.length; i++) differs[i] = (unlike[i] as number) > level * level ? 1 : 0;
+      const mask = filled(differs, w, h);
       for (let things = 0; things < 2; things++) {
         const depth = depthInside(mask, w, h);
         let best = 0;
@@ -125,7 +122,7 @@ export function silhouettes(p: Planes): FacePlane[] {
         // worn away by half of the disc, what hangs together, and its moments grown back
         const deep = new Uint8Array(w * h);
         for (let i = 0; i < deep.length; i++) deep[i] = (depth[i] as number) > 0.5 * r ? 1 : 0;
-        const core = connected(deep, w, h, [best]);
+        const core = connected(deep, 1, w, h, [best]);
         out.push(momentEllipse(core, w, h, 0.5 * r), faceFromAxes([best % w, (best / w) | 0], r * 1.06, r * 1.06, 0));
         for (let y = 0; y < h; y++) for (let x = 0; x < w; x++) if ((x - (best % w)) ** 2 + (y - ((best / w) | 0)) ** 2 < (1.5 * r) ** 2) mask[y * w + x] = 0;
       }

@@ -1,3 +1,4 @@
+import { circleOf } from "./circle";
 import type { FacePlane } from "./face-plane";
 import type { Planes } from "./picture";
 
@@ -22,8 +23,7 @@ export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, colu
   const [cx, cy] = f.centre;
   const [a0, a1, a2] = f.a;
   const [q0, q1] = f.q;
-  const cos = Float64Array.from({ length: columns }, (_, j) => Math.cos((2 * Math.PI * j) / columns));
-  const sin = Float64Array.from({ length: columns }, (_, j) => Math.sin((2 * Math.PI * j) / columns));
+  const [cos, sin] = circleOf(columns);
   for (let i = 0; i < rows; i++) {
     const r = radii[i] as number;
     for (let j = 0, at = i * columns; j < columns; j++, at++) {
@@ -60,42 +60,55 @@ export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, colu
  * side or a screw beside it count no more than the rest. What is outside the picture is 0.
  * @param noise heights below this are noise and are not raised
  */
-export function levelled(row: Float32Array, window: number, noise: number): Float32Array {
-  const n = row.length;
+export const levelled = (row: Float32Array, window: number, noise: number): Float32Array => levelling(row.length, window, noise)(row);
+
+/** `levelled` for many rows of n columns, one after the other: what one call gives is used up by the next. */
+export function levelling(n: number, window: number, noise: number): (row: Float32Array) => Float32Array {
   const half = Math.max(1, Math.min(n >> 1, Math.round(window / 2)));
+  // the row with its ends joined, so that a window can run over [j - half, j + half) without asking where it is
+  const values = new Float32Array(n + 2 * half);
+  const there = new Uint8Array(n + 2 * half);
   const out = new Float32Array(n);
-  let sum = 0;
-  let squares = 0;
-  let count = 0;
-  // the window runs over [j - half, j + half)
-  for (let i = -half; i < half; i++) {
-    const v = row[i < 0 ? i + n : i] as number;
-    if (Number.isNaN(v)) continue;
-    sum += v;
-    squares += v * v;
-    count++;
-  }
-  for (let j = 0; j < n; j++) {
-    const v = row[j] as number;
-    if (!Number.isNaN(v) && count > half) {
-      const mean = sum / count;
-      const wave = (v - mean) / (Math.sqrt(Math.max(0, squares / count - mean * mean)) + noise);
+  return (row) => {
+    for (let j = 0; j < n; j++) {
+      const v = row[j] as number;
+      const seen = !Number.isNaN(v);
+      values[j + half] = seen ? v : 0;
+      there[j + half] = seen ? 1 : 0;
+    }
+    for (const ring of [values, there]) {
+      ring.copyWithin(0, n, n + half);
+      ring.copyWithin(n + half, half, 2 * half);
+    }
+    let sum = 0;
+    let squares = 0;
+    let count = 0;
+    for (let i = 0; i < 2 * half; i++) {
+      const v = values[i] as number;
+      sum += v;
+      squares += v * v;
+      count += there[i] as number;
+    }
+    let share = 1 / count;
+    for (let j = 0; j < n; j++) {
+      let wave = 0;
+      if (there[j + half] && count > half) {
+        const mean = sum * share;
+        wave = ((values[j + half] as number) - mean) / (Math.sqrt(Math.max(0, squares * share - mean * mean)) + noise);
+      }
       out[j] = Math.max(-2.5, Math.min(2.5, wave));
+      const comes = values[j + 2 * half] as number;
+      const goes = values[j] as number;
+      sum += comes - goes;
+      squares += comes * comes - goes * goes;
+      const change = (there[j + 2 * half] as number) - (there[j] as number);
+      if (change) {
+        count += change;
+        share = 1 / count;
+      }
     }
-    const comes = row[j + half >= n ? j + half - n : j + half] as number;
-    if (!Number.isNaN(comes)) {
-      sum += comes;
-      squares += comes * comes;
-      count++;
-    }
-    const goes = row[j - half < 0 ? j - half + n : j - half] as number;
-    if (!Number.isNaN(goes)) {
-      sum -= goes;
-      squares -= goes * goes;
-      count--;
-    }
-  }
-  return out;
+    return out;
+  };
 }
 
 /**

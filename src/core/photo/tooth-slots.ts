@@ -76,10 +76,9 @@ function around(x: ArrayLike<number>, k: number, reach: number, of: (near: numbe
 /**
  * Looks at every place of a ring where a tooth belongs. A tooth is like the face it stands on; a gap is not. A place that is like neither (grease, a
  * screw) is hidden: there is no reason to call its tooth gone.
- * @param flanks look at the flanks of whole teeth as well: worth it once the count is known
  * @param visible angles where the ring is known to be in sight, if it is known; elsewhere a tooth is gone only where face and bench look as they do there
  */
-export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: (angle: number) => boolean = () => true, flanks = false): ToothSlots {
+export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: (angle: number) => boolean = () => true): ToothSlots {
   const depth = Math.min(0.5, toothDepth(teeth));
   const radii = Float64Array.from({ length: 28 }, (_, i) => 1 + depth * (0.75 - 0.1 * i));
   const columns = teeth * PER;
@@ -92,13 +91,16 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
   // the phase in which the ring is most like the face is the middle of the teeth
   let re = 0;
   let im = 0;
-  for (const i of middle)
-    for (let j = 0; j < columns; j++) {
-      const v = like[i * columns + j] as number;
-      if (Number.isNaN(v)) continue;
-      re += v * Math.cos((2 * Math.PI * j) / PER);
-      im += v * Math.sin((2 * Math.PI * j) / PER);
-    }
+  for (let t = 0; t < PER; t++) {
+    let sum = 0;
+    for (const i of middle)
+      for (let j = t; j < columns; j += PER) {
+        const v = like[i * columns + j] as number;
+        if (!Number.isNaN(v)) sum += v;
+      }
+    re += sum * Math.cos((2 * Math.PI * t) / PER);
+    im += sum * Math.sin((2 * Math.PI * t) / PER);
+  }
   const shift = Math.round((Math.atan2(im, re) / (2 * Math.PI)) * PER);
   const q = Math.round(PER * 0.17);
 
@@ -161,10 +163,8 @@ export function toothSlots(p: Planes, plane: FacePlane, teeth: number, visible: 
     const short = trust > 0.6 && share(outer[k] as number, k, wholeTooth) < 0.3 && share(inner[k] as number, k, wholeInner) > 0.6;
     return { state: short ? "short" : "there", angle, filled, alike: a };
   });
-  if (flanks) {
-    const worn = wornFlanks({ like, columns, per: PER, shift, rows: rowsBetween(0.1, 0.55), whole: slots.map((t) => t.state === "there"), contrast });
-    for (const [k, flank] of worn.entries()) if (flank && foreign(k) <= FOREIGN) slots[k] = { ...(slots[k] as ToothSlot), worn: flank };
-  }
+  const worn = wornFlanks({ like, columns, per: PER, shift, rows: rowsBetween(0.1, 0.55), whole: slots.map((t) => t.state === "there"), contrast });
+  for (const [k, flank] of worn.entries()) if (flank && foreign(k) <= FOREIGN) slots[k] = { ...(slots[k] as ToothSlot), worn: flank };
   const contrasts = slots.flatMap((t, k) => (t.state === "there" ? [(tooth[k] as number) - around(gap, k, 2)] : []));
   const separation = contrasts.length ? median(contrasts) : 0;
 
@@ -245,25 +245,31 @@ function foreignShare(
   q: number,
 ): (place: number) => number {
   const teeth = fills.length;
-  const colour = (rows: readonly number[], at: number): number[] => s.planes.map((p) => meanOver(s, p, rows, at - q, at + q));
+  const [p0, p1, p2] = s.planes;
+  const colour = (rows: readonly number[], at: number): Colour => [
+    meanOver(s, p0, rows, at - q, at + q),
+    meanOver(s, p1, rows, at - q, at + q),
+    meanOver(s, p2, rows, at - q, at + q),
+  ];
   const own = Array.from(fills, (_, k) => colour(rowsOf.tooth, k * PER + shift));
   const gaps = Array.from(fills, (_, k) => colour(rowsOf.gap, k * PER + shift + PER / 2));
   const outside = Array.from(fills, (_, k) => colour(rowsOf.outside, k * PER + shift));
-  const usual = (of: readonly (readonly number[])[]): number[] => [0, 1, 2].map((c) => median(of.map((v) => v[c] as number)));
+  const usual = (of: readonly Colour[]): Colour => [median(of.map((v) => v[0])), median(of.map((v) => v[1])), median(of.map((v) => v[2]))];
   const gear = usual(own.filter((_, k) => (fills[k] as number) > 0.7));
   return (k) => {
     // its own two gaps may lie under the same thing
-    const walls = usual([2, 3, 4, 5].flatMap((d) => [gaps[(k + d) % teeth] as number[], gaps[(k - d - 1 + 2 * teeth) % teeth] as number[]]));
+    const walls = usual([2, 3, 4, 5].flatMap((d) => [gaps[(k + d) % teeth] as Colour, gaps[(k - d - 1 + 2 * teeth) % teeth] as Colour]));
     // between teeth the gear's own wall may hide the bench, that is seen where a tooth is gone
-    const bench = usual([0, 1, 2, 3].flatMap((d) => [outside[(k + d) % teeth] as number[], outside[(k - d + teeth) % teeth] as number[]]));
-    const off = (v: readonly number[]): number => Math.min(offBlend(v, gear, walls), offBlend(v, gear, bench), offBlend(v, walls, bench));
-    if (off(own[k] as number[]) > 20) return 1;
+    const bench = usual([0, 1, 2, 3].flatMap((d) => [outside[(k + d) % teeth] as Colour, outside[(k - d + teeth) % teeth] as Colour]));
+    const off = (v: Colour): number => Math.min(offBlend(v, gear, walls), offBlend(v, gear, bench), offBlend(v, walls, bench));
+    if (off(own[k] as Colour) > 20) return 1;
     let foreign = 0;
     let n = 0;
     for (const i of [...rowsOf.foot, ...rowsOf.tooth])
       for (let j = -PER / 2; j < PER / 2; j += 2) {
         const col = (((k * PER + shift + j) % s.columns) + s.columns) % s.columns;
-        const v = s.planes.map((p) => p[i * s.columns + col] as number);
+        const at = i * s.columns + col;
+        const v: Colour = [p0[at] as number, p1[at] as number, p2[at] as number];
         if (Number.isNaN(v[0])) continue;
         n++;
         if (off(v) > 20) foreign++;
@@ -272,18 +278,18 @@ function foreignShare(
   };
 }
 
-const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((t, v, i) => t + v * (b[i] as number), 0);
+type Colour = readonly [number, number, number];
 
 /** Distance of a colour from the nearest α·a + β·b with α, β ≥ 0 and α + β ≤ 1.3. */
-function offBlend(v: readonly number[], a: readonly number[], b: readonly number[]): number {
+function offBlend([v0, v1, v2]: Colour, [a0, a1, a2]: Colour, [b0, b1, b2]: Colour): number {
   let min = Number.POSITIVE_INFINITY;
   for (let i = 0; i <= 12; i++) {
     // along the way from a to b, then as bright as suits it best
-    const mix = a.map((x, c) => x + ((b[c] as number) - x) * (i / 12));
-    const k = Math.max(0, Math.min(1.3, dot(v, mix) / (dot(mix, mix) || 1)));
-    min = Math.min(min, Math.hypot(...v.map((x, c) => x - k * (mix[c] as number))));
+    const [m0, m1, m2] = [a0 + ((b0 - a0) * i) / 12, a1 + ((b1 - a1) * i) / 12, a2 + ((b2 - a2) * i) / 12];
+    const k = Math.max(0, Math.min(1.3, (v0 * m0 + v1 * m1 + v2 * m2) / (m0 * m0 + m1 * m1 + m2 * m2 || 1)));
+    min = Math.min(min, (v0 - k * m0) ** 2 + (v1 - k * m1) ** 2 + (v2 - k * m2) ** 2);
   }
-  return min;
+  return Math.sqrt(min);
 }
 
 /**
@@ -295,13 +301,14 @@ function likeTeeth(planes: readonly Float32Array[], columns: number, rows: reado
   const size = rows.length * PER * planes.length;
   const patches = Array.from({ length: teeth }, (_, k) => {
     const patch = new Float32Array(size);
+    const begin = k * PER + shift - PER / 2 + columns;
     let at = 0;
     for (const plane of planes)
       for (const i of rows) {
         let mean = 0;
         const from = at;
         for (let j = 0; j < PER; j++) {
-          const v = plane[i * columns + ((k * PER + shift - PER / 2 + j + columns) % columns)] as number;
+          const v = plane[i * columns + ((begin + j) % columns)] as number;
           patch[at++] = v;
           mean += v / PER;
         }

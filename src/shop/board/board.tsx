@@ -123,7 +123,7 @@ function FirstSteps({ empty }: { empty: boolean }) {
           <b>The shop</b>: its name and address, currency and charges. They stand on every quote and sheet.
         </li>
         <li>
-          <b>Shelf of greases</b>: what stands there, with its data sheet. Lube chooses among these and no others.
+          <b>Shelf of lubricants</b>: what stands there, with its data sheet. Lube chooses among these and no others.
         </li>
         <li>
           <b>Catalogue</b>: parts and offers, typed or as a table. A job can begin without.

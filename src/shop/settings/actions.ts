@@ -61,7 +61,8 @@ export async function setShopField(raw: z.infer<typeof input>): Promise<string |
     else if (field.key === "forgetAfterMonths") await setSetting(field.key, figureFrom(text, field.max, 0));
     else if (field.key === "lengthUnit") await setSetting(field.key, oneOf(field.of, text));
     else if (field.key === "shopName" || field.key === "town" || field.key === "currency") await setSetting(field.key, wordsFrom(text, field.min, field.max));
-    else if (field.key === "testMinutes" || field.key === "cleaningCost") await setSetting(field.key, figureFrom(text, field.max));
+    else if (field.key === "testMinutes" || field.key === "cleaningCost" || field.key === "gunGramsPerStroke")
+      await setSetting(field.key, figureFrom(text, field.max));
     else if ("max" in field) await changeRates({ [field.key]: figureFrom(text, field.max) });
   });
 }

@@ -32,7 +32,7 @@ export function SettingsScreen({
         <div>
           <nav aria-label="What the shop keeps" className="grid grid-cols-2 gap-2 pb-4">
             <KeyLink keyName="G" href="/shelf">
-              Shelf of greases
+              Shelf of lubricants
             </KeyLink>
             <KeyLink keyName="C" href="/parts">
               Catalogue

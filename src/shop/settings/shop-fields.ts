@@ -18,7 +18,11 @@ export type ShopField = { readonly label: string; readonly says: string } & (
   | { readonly key: "backup.nightlyAt"; readonly unit: "choice"; readonly of: readonly { readonly value: string; readonly says: string }[] }
   | { readonly key: "backup.keep"; readonly unit: "count"; readonly max: number }
   | { readonly key: "forgetAfterMonths"; readonly unit: "months"; readonly max: number }
-  | { readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost"; readonly unit: "money" | "%" | "min"; readonly max: number }
+  | {
+      readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost" | "gunGramsPerStroke";
+      readonly unit: "money" | "%" | "min" | "g";
+      readonly max: number;
+    }
 );
 
 export const SHOP_FIELDS: readonly ShopField[] = [
@@ -40,6 +44,7 @@ export const SHOP_FIELDS: readonly ShopField[] = [
   { key: "testMinutes", label: "Testing and hand back", unit: "min", max: 600, says: "on top of the strip and the plan" },
   { key: "markupPercent", label: "Mark-up on parts", unit: "%", max: 500, says: "parts from the drawer go at their own price" },
   { key: "cleaningCost", label: "Cleaning", unit: "money", max: 1000, says: "solvent and wipes for a typical job" },
+  { key: "gunGramsPerStroke", label: "A stroke of the grease gun", unit: "g", max: 100, says: "weigh ten; 0: amounts in grams alone" },
   { key: "taxPercent", label: "Tax", unit: "%", max: 100, says: "on everything, at your local rate" },
   {
     key: "ifDeclined",

@@ -1,17 +1,46 @@
 import { BASE_OILS, GREASE_THICKENERS, NLGI_NAMES, thickenerName } from "@/core/grease/lubricant";
 import type { FieldOfForm } from "../forms/form-field";
 
-/** @param currency sign of the shop's money */
-export const greaseFields = (currency: string): readonly FieldOfForm[] => [
+/** What only a grease has. */
+const OF_GREASE = new Set(["thickener", "nlgi"]);
+
+/**
+ * @param currency sign of the shop's money
+ * @param sort what it is said to be
+ */
+export const greaseFields = (currency: string, sort?: string): readonly FieldOfForm[] =>
+  all(currency).filter((f) => sort !== "oil" || !OF_GREASE.has(f.column));
+
+const all = (currency: string): readonly FieldOfForm[] => [
   { column: "name", label: "Name on the tube" },
+  {
+    column: "sort",
+    label: "It is",
+    options: [
+      ["grease", "a grease"],
+      ["oil", "an oil"],
+    ],
+    hint: "empty: a grease",
+  },
   {
     column: "thickener",
     label: "Thickener",
     options: GREASE_THICKENERS.map((t) => [t, thickenerName(t)]),
-    hint: "on the data sheet: decides what it mixes with",
+    hint: "decides what it mixes with",
   },
-  { column: "base_oil", label: "Base oil", options: BASE_OILS.map((o) => [o, o]), hint: "decides which plastics and seals it leaves alone" },
+  { column: "base_oil", label: "Base oil", options: BASE_OILS.map((o) => [o, o]), hint: "decides what it attacks" },
   { column: "nlgi", label: "NLGI class", options: NLGI_NAMES.map((n) => [n, n]) },
+  { column: "viscosity_mm2_s", label: "Oil at 40 °C, mm²/s", figure: true, hint: "decides what speed it suits" },
+  {
+    column: "ep",
+    label: "EP additives",
+    options: [
+      ["yes", "yes"],
+      ["no", "no"],
+    ],
+    hint: "warm, they eat bronze; empty: not known",
+  },
+  { column: "solids", label: "Solids in it", hint: "MoS2, graphite, PTFE" },
   { column: "from_c", label: "From, °C", figure: true },
   { column: "to_c", label: "To, °C", figure: true },
   { column: "density_g_per_ml", label: "Density, g/ml", figure: true, hint: "empty: 0.9 is reckoned with" },

@@ -12,13 +12,13 @@ export function GreaseForm({ id, saved, currency, onSaved }: { id: string | null
     <RowForm
       name={`grease.${id ?? "new"}`}
       isNew={id === null}
-      title={id === null ? "A new grease" : (saved.name ?? "")}
+      title={id === null ? "A new lubricant" : (saved.name ?? "")}
       saved={saved}
-      fieldsOf={() => greaseFields(currency)}
+      fieldsOf={(cells) => greaseFields(currency, cells.sort)}
       save={(cells) => saveGrease({ id, cells })}
       retire={{ says: retired ? "Back on the shelf" : "Retire it", how: () => saveGrease({ id, cells: { ...saved, retired: retired ? "" : "yes" } }) }}
       add="Put it on the shelf"
-      note="H1: registered for incidental food contact. Only such a grease is offered for a unit that touches food."
+      note="H1: registered for incidental food contact. Only such a lubricant is offered for a unit that touches food."
       mainKey=" "
       onSaved={onSaved}
     />

@@ -14,13 +14,13 @@ export function ShelfScreen({ greases, currency }: ShelfView) {
   const shown = greases.find((g) => g.id === picked);
   return (
     <div className="min-h-dvh min-w-[1000px]">
-      <ShopHead title="The shelf of greases" back={{ href: "/settings", says: "The shop" }}>
+      <ShopHead title="The shelf of lubricants" back={{ href: "/settings", says: "The shop" }}>
         <span className="flex-1" />
         <KeyLink href="/parts/tables" keyName="T">
           Tables in and out
         </KeyLink>
         <KeyButton keyName="N" onPress={() => setPicked(null)} pressed={!shown}>
-          Another grease
+          Another lubricant
         </KeyButton>
       </ShopHead>
       <main className="grid grid-cols-[minmax(0,4fr)_minmax(0,8fr)] gap-8 p-5">
@@ -40,7 +40,7 @@ export function ShelfScreen({ greases, currency }: ShelfView) {
                 >
                   {g.cells.name}
                   <span className="block text-[17px]">
-                    NLGI {g.cells.nlgi} · {g.cells.base_oil}
+                    {g.cells.sort === "oil" ? "oil" : `NLGI ${g.cells.nlgi}`} · {g.cells.base_oil}
                     {g.cells.h1 && " · H1"}
                     {g.cells.lot && ` · lot ${g.cells.lot}`}
                     {g.cells.stock_g && ` · ${g.cells.stock_g} g`}

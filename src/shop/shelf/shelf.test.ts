@@ -3,8 +3,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it, vi } from "vitest";
 import { importFile, importPreview } from "@/shop/parts/catalogue-import";
+import { addPoint, makeChamber } from "@/stages/lube/actions";
 import { lubeView } from "@/stages/lube/lube-view";
-import { pumpAt } from "@/stages/test-unit";
+import { press, pumpAt } from "@/stages/test-unit";
 import { lastImports, undoImport } from "@/store/imports";
 import { greasesOnShelf, wholeShelf } from "@/store/shelf";
 import { testShop } from "@/store/test-shop";
@@ -25,9 +26,12 @@ const saved = async (id: string | null, more: Record<string, string>): Promise<s
 describe("the shelf of a shop that starts empty", () => {
   it("is filled in by hand, and Lube chooses from it", async () => {
     const number = await pumpAt("lube");
-    expect((await lubeView(number))?.plan.verdicts).toEqual([]);
+    await press(makeChamber, number, { kind: "gear-case" });
+    await press(addPoint, number, { chamber: "c1", kind: "gear-teeth", part: "p2" });
+    const verdicts = async () => (await lubeView(number))?.chambers[0]?.plan?.answer?.verdicts.map((v) => v.lubricant);
+    expect(await verdicts()).toEqual([]);
     const id = await saved(null, {});
-    expect((await lubeView(number))?.plan.verdicts.map((v) => v.lubricant.id)).toEqual([id]);
+    expect(await verdicts()).toEqual([id]);
     expect((await shelfView()).greases).toMatchObject([{ id, retired: false, cells }]);
   });
   it("has each name once, and says where a form is wrong", async () => {

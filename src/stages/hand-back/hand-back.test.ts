@@ -81,7 +81,7 @@ describe("handing back", () => {
 describe("the return sheet", () => {
   it("has what an empty shop can say, and no lubricant where none was chosen", async () => {
     const number = await together();
-    expect(await returnSheetView(number)).toMatchObject({ shopName: "The shop", currency: "€", markupPercent: 25, catalogue: [], lubricant: undefined });
+    expect(await returnSheetView(number)).toMatchObject({ shopName: "The shop", currency: "€", markupPercent: 25, catalogue: [], lubricants: [] });
     expect(await returnSheetView("J-9999")).toBeNull();
   });
 });

@@ -10,7 +10,8 @@ import { pageJob } from "../job-view/page-job";
 export interface ReturnSheetView {
   readonly job: Job;
   readonly catalogue: readonly CataloguePart[];
-  readonly lubricant: Lubricant | undefined;
+  /** lubricants that it names, as the shelf has them */
+  readonly lubricants: readonly Lubricant[];
   readonly shopName: string;
   readonly town: string;
   readonly currency: string;
@@ -27,7 +28,7 @@ export async function returnSheetView(number: string): Promise<ReturnSheetView |
   return {
     job,
     catalogue: await partsNumbered(numbers),
-    lubricant: (await wholeShelf()).find((l) => l.id === job.lubricant),
+    lubricants: (await wholeShelf()).filter((l) => job.lubePoints.some((g) => g.lubricantId === l.id)),
     shopName,
     town,
     currency,

@@ -25,7 +25,7 @@ import { SheetParts } from "./sheet-parts";
 export function ReturnSheet({
   job,
   catalogue,
-  lubricant,
+  lubricants,
   shopName,
   town,
   currency,
@@ -34,7 +34,7 @@ export function ReturnSheet({
 }: {
   job: Job;
   catalogue: readonly CataloguePart[];
-  lubricant: Lubricant | undefined;
+  lubricants: readonly Lubricant[];
   shopName: string;
   town: string;
   currency: string;
@@ -128,8 +128,8 @@ export function ReturnSheet({
         {job.steps.length === 0 && <p>It was not taken apart.</p>}
       </Section>
       {!ending && (
-        <Section title="Parts and grease">
-          <SheetParts job={job} catalogue={catalogue} lubricant={lubricant} currency={currency} markupPercent={markupPercent} />
+        <Section title="Parts and lubricants">
+          <SheetParts job={job} catalogue={catalogue} lubricants={lubricants} currency={currency} markupPercent={markupPercent} />
         </Section>
       )}
       <Section title="Tests">

@@ -4,6 +4,8 @@ import { gotPieces } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import { LEAST_WEIGHED_G } from "@/core/lube/slips";
+import { lubricantsUsed } from "@/core/lube/used";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { money } from "@/core/quantity/money";
 import { dayAs } from "@/ui/day";
@@ -12,13 +14,13 @@ import { dayAs } from "@/ui/day";
 export function SheetParts({
   job,
   catalogue,
-  lubricant,
+  lubricants,
   currency,
   markupPercent,
 }: {
   job: Job;
   catalogue: readonly CataloguePart[];
-  lubricant: Lubricant | undefined;
+  lubricants: readonly Lubricant[];
   currency: string;
   /** on what parts cost the shop */
   markupPercent: number;
@@ -44,8 +46,7 @@ export function SheetParts({
   const used = job.steps.flatMap((s) => (s.hardware ?? []).filter((h) => h.once));
   const bought = fitted.length ? fitted.reduce((s, f) => s + f.price, 0) : chosen.reduce((s, c) => s + c.part.price, 0);
   const sum = bought + got.reduce((s, g) => s + (g.got.price ?? 0), 0);
-  const oiled = job.lubePoints.filter((g) => g.grams === undefined && g.lubricant);
-  const grams = job.lubePoints.reduce((s, g) => s + (g.weighedGrams ?? 0), 0);
+  const lubed = lubricantsUsed(job);
   return (
     <table className="w-full text-left">
       <tbody>
@@ -85,28 +86,33 @@ export function SheetParts({
             <td colSpan={3}>{hardwareInWords(h)}</td>
           </tr>
         ))}
-        {lubricant && grams > 0 && (
-          <tr className="border-b border-[#d7ccb4]">
-            <td>Grease</td>
+        {lubed.map((u) => (
+          <tr key={u.name} className="border-b border-[#d7ccb4] align-baseline">
+            <td>Lubricant</td>
             <td>
-              {lubricant.name}
-              {lubricant.h1 && ", registered H1"}
+              {u.name}
+              {lubricants.find((l) => l.id === u.lubricantId)?.h1 && ", registered H1"}
+              <span className="block text-[15px]">
+                {u.places.map((p) => `${p.says}${(p.grams ?? 0) >= LEAST_WEIGHED_G ? ` ${p.grams?.toFixed(1)} g` : ""}`).join("; ")}
+              </span>
             </td>
-            <td className="figures text-[15px]">lot {lubricant.lot}</td>
-            <td className="figures text-right text-[15px]">{grams.toFixed(1)} g</td>
-          </tr>
-        )}
-        {oiled.map((g) => (
-          <tr key={g.id} className="border-b border-[#d7ccb4]">
-            <td>Oil</td>
-            <td colSpan={3}>
-              {g.lubricant}: {g.where}
-            </td>
+            <td className="figures text-[15px]">{u.lots.length > 0 && `lot ${u.lots.join(", ")}`}</td>
+            <td className="figures text-right text-[15px]">{u.grams >= LEAST_WEIGHED_G ? `${u.grams.toFixed(1)} g` : "drops"}</td>
           </tr>
         ))}
+        {(job.chambers ?? []).flatMap((c) =>
+          c.none !== undefined || c.override !== undefined
+            ? [
+                <tr key={c.id} className="border-b border-[#d7ccb4]">
+                  <td className="first-letter:uppercase">{c.name}</td>
+                  <td colSpan={3}>{c.none !== undefined ? `not lubricated: ${c.none}` : `not registered H1, by decision: ${c.override}`}</td>
+                </tr>,
+              ]
+            : [],
+        )}
         {job.noGrease && (
           <tr className="border-b border-[#d7ccb4]">
-            <td>No grease</td>
+            <td>Not lubricated</td>
             <td colSpan={3}>{job.noGrease}</td>
           </tr>
         )}

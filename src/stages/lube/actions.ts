@@ -2,113 +2,327 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { slipOfUnits } from "@/core/grease/charge";
-import { forbiddenIn } from "@/core/grease/choose";
+import { planOf } from "@/core/gates/job-facts";
+import { POINT_KIND_NAMES } from "@/core/grease/point-kinds";
+import { chamberKind, chamberKindSays, chamberSchema } from "@/core/job/chamber";
 import { jobHead } from "@/core/job/job";
-import { PART_MATERIALS } from "@/core/job/part-material";
-import { weighedPointSchema } from "@/core/job/service";
-import { ref, words } from "@/core/job/written";
-import { hasCrumbs } from "@/core/judge/failure-modes";
-import { addOilPoint, dropLubePoint, setNoGrease } from "@/store/endings";
+import { greaseKey } from "@/core/job/keys";
+import { partName, partNamed } from "@/core/job/part";
+import { lubePointSchema, weighedPointSchema } from "@/core/job/service";
+import { note, ref, words } from "@/core/job/written";
+import { cleaningsFor } from "@/core/lube/cleaning";
+import { CLEANING_NAMES, cleaningFor, cleaningLine } from "@/core/lube/cleaning-ways";
+import { lubePlan } from "@/core/lube/plan";
+import { chamberKindAround, openerOf, placeKindOf, pointOn } from "@/core/lube/propose";
+import { momentsFor, reachOf } from "@/core/lube/reach";
+import { freeVolumeOf } from "@/core/lube/rooms";
+import { makersSlip, slipIn } from "@/core/lube/slips";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
-import { setGrease, setWashed, weighIn } from "@/store/lube";
+import {
+  addChamber,
+  addCleanings,
+  addPoints,
+  changeChamber,
+  changePoint,
+  dropChamber,
+  dropPoint,
+  dropService,
+  setNoGrease,
+  setWashed,
+  takeLubricant,
+  takeProposed,
+  weighIn,
+} from "@/store/lube";
 import { greasesOnShelf } from "@/store/shelf";
+import { layDown } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
-import { caseStep, greasePlan } from "./grease-plan";
-
-const caseInput = z.object({ ...onJob, inside: jobHead.shape.caseInside.unwrap() });
-export async function saveCase(raw: z.infer<typeof caseInput>): Promise<ActionResult> {
-  return act(caseInput, raw, ({ number, version, inside }) =>
-    setHead(number, version, { caseInside: inside }, `case inside ${inside.lengthMm} × ${inside.widthMm} × ${inside.depthMm} mm`),
-  );
-}
+import { lastTime } from "./last-time";
 
 const schoolInput = z.object({ ...onJob, school: jobHead.shape.fillSchool });
 export async function saveSchool(raw: z.infer<typeof schoolInput>): Promise<ActionResult> {
   return act(schoolInput, raw, ({ number, version, school }) => setHead(number, version, { fillSchool: school }, `grease charge: ${school} school`));
 }
 
-const washedInput = z.object({ ...onJob, washed: z.boolean() });
+const bareInput = z.object({ ...onJob });
+/** Takes over the chambers that train and strip speak of. */
+export async function saveProposed(raw: z.infer<typeof bareInput>): Promise<ActionResult> {
+  return act(bareInput, raw, ({ number, version }) => takeProposed(number, version));
+}
 
-/** Clean and dry. The cleaning goes into the rebuild plan as a service, so that it stands on the sheet. */
-export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
-  return act(washedInput, raw, async ({ number, version, washed }) => {
+const makeInput = z.union([z.object({ ...onJob, kind: chamberKind }).strict(), z.object({ ...onJob, part: ref }).strict()]);
+/** A chamber, made by one press; around a part that came off, of a kind that suits it and with a point on it. What opened it is proposed, and can be changed. */
+export async function makeChamber(raw: z.infer<typeof makeInput>): Promise<ActionResult> {
+  return act(makeInput, raw, async ({ number, version, ...asked }) => {
     const job = thereIs(await loadJob(number), number);
-    const place = caseStep(job);
-    const crumbs = hasCrumbs(job.greaseStates);
-    const note = crumbs ? "case wiped once more: no crumb must stay" : "case wiped out";
-    return setWashed(number, version, washed, place === undefined ? undefined : { reachedBy: place, note });
+    if (!("part" in asked)) {
+      const openedBy = openerOf(job, undefined);
+      const alike = (job.chambers ?? []).filter((c) => c.kind === asked.kind).length;
+      const called = chamberKindSays(asked.kind).toLowerCase();
+      return addChamber(number, version, asked.kind, { name: alike ? `${called} ${alike + 1}` : called, ...(openedBy && { openedBy }) });
+    }
+    const part = job.parts.find((x) => x.id === asked.part);
+    if (!part) throw new Fault("part", "is not among the job’s parts any more");
+    const openedBy = openerOf(job, part.id);
+    const opened = openedBy ? { openedBy } : {};
+    const place = placeKindOf(part.kind, part.material);
+    return addChamber(number, version, chamberKindAround(part.kind), { name: `around the ${partName(part)}`.slice(0, 80), ...opened }, (id) =>
+      place ? pointOn(job, { id, ...opened }, place, part.id, partName(part)) : null,
+    );
   });
 }
 
-const greaseInput = z.object({ ...onJob, lubricant: words });
+/** What can be said of a chamber; null takes it back. */
+const facts = z
+  .object({
+    name: chamberSchema.shape.name,
+    filling: chamberSchema.shape.filling.nullable(),
+    openedBy: ref.nullable(),
+    volume: chamberSchema.shape.volume.nullable(),
+    makersGrams: chamberSchema.shape.makersGrams.nullable(),
+    makersLubricant: z.string().max(80).nullable(),
+    coldestC: chamberSchema.shape.coldestC.nullable(),
+    hottestC: chamberSchema.shape.hottestC.nullable(),
+    leaks: z.boolean(),
+    water: z.boolean(),
+    seals: chamberSchema.shape.seals,
+    materials: chamberSchema.shape.materials,
+    old: chamberSchema.shape.old.nullable(),
+  })
+  .partial();
+const chamberInput = z.object({ ...onJob, chamber: ref, facts });
+export async function saveChamber(raw: z.infer<typeof chamberInput>): Promise<ActionResult> {
+  return act(chamberInput, raw, async ({ number, version, chamber, facts }) => {
+    const job = thereIs(await loadJob(number), number);
+    const before = job.chambers?.find((c) => c.id === chamber);
+    if (!before) throw new Fault("chamber", "is not among the job’s chambers any more");
+    const said = Object.fromEntries(Object.entries(facts).map(([k, v]) => [k, v ?? undefined]));
+    if (facts.openedBy && !job.steps.some((x) => x.id === facts.openedBy && x.action !== "note")) throw new Fault("openedBy", "is not on the Mat any more");
+    const now = chamberSchema.parse({ ...before, ...said });
+    if (now.coldestC !== undefined && now.hottestC !== undefined && now.coldestC >= now.hottestC)
+      throw new Fault(facts.coldestC === undefined ? "hottestC" : "coldestC", "the coldest must lie below the hottest");
+    const slip = now.makersGrams === undefined ? null : makersSlip(now.makersGrams, freeVolumeOf(job, now));
+    if (slip) throw new Fault(facts.makersGrams === undefined ? "volume" : "makersGrams", slip);
+    return changeChamber(number, version, chamber, said, `${Object.keys(facts).join(", ")} said`);
+  });
+}
 
-/** Takes a grease for the job and writes its points. One that the food rule forbids is refused. */
-export async function takeGrease(raw: z.infer<typeof greaseInput>): Promise<ActionResult> {
-  return act(greaseInput, raw, async ({ number, version, lubricant }) => {
+const oneChamber = z.object({ ...onJob, chamber: ref });
+export async function takeChamberAway(raw: z.infer<typeof oneChamber>): Promise<ActionResult> {
+  return act(oneChamber, raw, ({ number, version, chamber }) => dropChamber(number, version, chamber));
+}
+
+const noneInput = z.object({ ...onJob, chamber: ref, why: note.min(3, "say in a few words why").nullable() });
+/** Why a chamber gets no lubricant; null: that is open again. */
+export async function saveNone(raw: z.infer<typeof noneInput>): Promise<ActionResult> {
+  return act(noneInput, raw, ({ number, version, chamber, why }) =>
+    changeChamber(
+      number,
+      version,
+      chamber,
+      { none: why ?? undefined, ...(why ? { lubricant: undefined, override: undefined } : {}) },
+      why ? `no lubricant, ${why}` : "open again",
+    ),
+  );
+}
+
+const takeInput = z.object({
+  ...onJob,
+  chamber: ref,
+  lubricant: words,
+  override: note.min(8, "say in a sentence why it goes in all the same: it stands on the sheet").optional(),
+});
+/** Takes a lubricant for a chamber. What a hard rule forbids is refused; only for food is there an override, with its reason in writing. */
+export async function takeLube(raw: z.infer<typeof takeInput>): Promise<ActionResult> {
+  return act(takeInput, raw, async ({ number, version, chamber, lubricant, override }) => {
     const job = thereIs(await loadJob(number), number);
     const shelf = await greasesOnShelf();
     const chosen = shelf.find((l) => l.id === lubricant);
     if (!chosen) throw new Fault("lubricant", "is not on the shelf");
-    const forbidden = forbiddenIn(job, chosen);
-    if (forbidden) throw new Fault("lubricant", forbidden);
-    const plan = greasePlan({ ...job, lubricant }, shelf);
-    if (!plan.charge) throw new Fault("case", "measure the inside of the case first: the amount follows from it");
-    return setGrease(number, version, chosen, plan.points);
-  });
-}
-
-const madeInput = z.object({ ...onJob, material: z.enum(PART_MATERIALS.map((m) => m.material)), on: z.boolean() });
-/** Says of what case and seals are made that did not come off as parts: no oil may touch what it attacks. */
-export async function saveCaseMaterial(raw: z.infer<typeof madeInput>): Promise<ActionResult> {
-  return act(madeInput, raw, async ({ number, version, material, on }) => {
-    const before = thereIs(await loadJob(number), number).caseMaterials ?? [];
-    const caseMaterials = [...before.filter((m) => m !== material), ...(on ? [material] : [])];
-    return setHead(number, version, { caseMaterials }, `case and seals: ${caseMaterials.join(", ") || "not said"}`);
+    const as = { ...job, chambers: (job.chambers ?? []).map((c) => (c.id === chamber ? { ...c, lubricant, override } : c)) };
+    const plan = lubePlan(as, shelf).find((p) => p.chamber.id === chamber);
+    if (!plan) throw new Fault("points", "say first where in this chamber it goes: which places decide what may go there");
+    if (plan.fault) throw new Fault("makersGrams", plan.fault);
+    const verdict = plan.answer?.verdicts.find((v) => v.lubricant === lubricant);
+    const against = verdict?.reasons.filter((r) => r.hard && r.against) ?? [];
+    if (against.length) throw new Fault("lubricant", `${chosen.name}: ${against.map((r) => r.says).join("; ")}`);
+    return takeLubricant(number, version, chamber, chosen, override);
   });
 }
 
 const noGreaseInput = z.object({ ...onJob, why: jobHead.shape.noGrease.unwrap().min(3, "say in a few words why").nullable() });
-/** Says why no grease is weighed in; null: that is open again. */
+/** Says why nothing in the unit is lubricated; null: that is open again. */
 export async function saveNoGrease(raw: z.infer<typeof noGreaseInput>): Promise<ActionResult> {
   return act(noGreaseInput, raw, ({ number, version, why }) => setNoGrease(number, version, why));
 }
 
-const oilInput = z.object({
+const addInput = z.object({
   ...onJob,
-  part: ref,
-  lubricant: words.trim().min(2, "say which oil"),
-  where: words.trim().min(2, "say where, and how much"),
+  chamber: ref,
+  kind: z.enum(POINT_KIND_NAMES),
+  part: ref.optional(),
+  wheel: lubePointSchema.shape.wheel,
+  spot: lubePointSchema.shape.spot,
+  where: words.trim().optional(),
 });
-/** Oil on a part, by the drop. */
-export async function saveOilPoint(raw: z.infer<typeof oilInput>): Promise<ActionResult> {
-  return act(oilInput, raw, ({ number, version, ...point }) => addOilPoint(number, version, point));
+/** A point: on a part, on a wheel of the train, or where a picture was pointed at. One that is closed over already is refused. */
+export async function addPoint(raw: z.infer<typeof addInput>): Promise<ActionResult> {
+  return act(addInput, raw, async ({ number, version, chamber, kind, part, wheel, spot, where }) => {
+    const job = thereIs(await loadJob(number), number);
+    const at = job.chambers?.find((c) => c.id === chamber);
+    if (!at) throw new Fault("chamber", "is not among the job’s chambers any more");
+    const says = where || (part ? partNamed(job, part) : "");
+    if (!says) throw new Fault("where", "say where it is");
+    const point = pointOn(job, at, kind, part, says);
+    if (!point) throw new Fault("openedBy", "say first which step laid this chamber open: otherwise the plan cannot say until when it is reached");
+    const whole = { ...point, ...(wheel && { wheel }), ...(spot && { spot }) };
+    const { closed } = reachOf(job, planOf(job), greaseKey("new"), { id: "new", ...whole });
+    if (closed) throw new Fault("where", `${says}: ${closed}`);
+    return addPoints(number, version, [whole]);
+  });
 }
 
-const pointInput = z.object({ ...onJob, point: ref });
-export async function takeLubePointOff(raw: z.infer<typeof pointInput>): Promise<ActionResult> {
-  return act(pointInput, raw, ({ number, version, point }) => dropLubePoint(number, version, point));
-}
-
-const weighInput = z.object({
+const pointInput = z.object({
   ...onJob,
   point: ref,
-  grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable(),
+  facts: lubePointSchema
+    .pick({ kind: true, where: true, how: true, load: true, rpm: true, bearing: true, pitchLineMPerS: true, materials: true })
+    .partial()
+    .extend({
+      grams: weighedPointSchema.shape.grams.unwrap().nullable().optional(),
+      /** named by hand; null: by the chamber again */
+      lubricant: words.trim().min(2, "say which").nullable().optional(),
+    }),
 });
+/** What is said of a point. An amount that was said is not worked out any more; null: it is again. */
+export async function savePoint(raw: z.infer<typeof pointInput>): Promise<ActionResult> {
+  return act(pointInput, raw, async ({ number, version, point, facts: { grams, lubricant, ...facts } }) => {
+    const job = thereIs(await loadJob(number), number);
+    const before = job.lubePoints.find((g) => g.id === point);
+    if (!before) throw new Fault("point", "is not among the points any more");
+    const slip = grams ? slipIn(grams, await groundOf(job, before)) : null;
+    if (slip) throw new Fault("grams", slip);
+    if (lubricant && job.foodContact)
+      throw new Fault("lubricant", "this unit touches food: only what the shelf says is registered H1 goes in. Put it on the shelf first");
+    // what was worked out for the chamber's lubricant says nothing of another
+    const own = before.gramsSaid ? {} : { grams: null };
+    const named = lubricant === undefined ? {} : { lubricant, ...own, lubricantId: undefined, lubricantSaid: lubricant === null ? undefined : true };
+    const amount = grams === undefined ? {} : { grams, gramsSaid: grams === null ? undefined : true };
+    return changePoint(number, version, point, { ...facts, ...named, ...amount }, grams ? `${grams} g said` : (lubricant ?? "said anew"));
+  });
+}
 
-/** Weighs grease in. A slip of units is refused with a question. */
+const moveInput = z.object({ ...onJob, point: ref, before: z.union([z.enum(["before-fit", "after-fit"]), ref]) });
+/** Puts a point before another step's going back, or back to the fitting of its part. */
+export async function movePoint(raw: z.infer<typeof moveInput>): Promise<ActionResult> {
+  return act(moveInput, raw, async ({ number, version, point, before }) => {
+    const job = thereIs(await loadJob(number), number);
+    const g = job.lubePoints.find((x) => x.id === point);
+    if (!g) throw new Fault("point", "is not among the points any more");
+    const part = g.part ?? g.onPart;
+    if (before === "before-fit" || before === "after-fit") {
+      if (!part || !job.steps.some((s) => s.parts?.includes(part))) throw new Fault("before", "this point is on no part that came off");
+      return changePoint(
+        number,
+        version,
+        point,
+        { part, onPart: undefined, reachedBy: null, when: before },
+        `${before === "before-fit" ? "before" : "after"} its part is fitted`,
+      );
+    }
+    const moment = momentsFor(job, planOf(job), g).find((m) => m.step === before);
+    if (!moment) {
+      const { last, closed } = reachOf(job, planOf(job), greaseKey(point), g);
+      throw new Fault("before", closed ?? (last ? `it can be reached until line ${last.line}: ${last.says}` : "that step is not in the plan any more"));
+    }
+    return changePoint(number, version, point, { reachedBy: before, part: null, when: null, onPart: part }, moment.says);
+  });
+}
+
+const onePoint = z.object({ ...onJob, point: ref });
+export async function takePointOff(raw: z.infer<typeof onePoint>): Promise<ActionResult> {
+  return act(onePoint, raw, ({ number, version, point }) => dropPoint(number, version, point));
+}
+
+type LoadedJob = NonNullable<Awaited<ReturnType<typeof loadJob>>>;
+/** What a weight at a point is held against. */
+async function groundOf(job: LoadedJob, g: LoadedJob["lubePoints"][number]) {
+  const chamber = job.chambers?.find((c) => c.id === g.chamber);
+  const density = (await greasesOnShelf()).find((l) => l.id === g.lubricantId)?.densityGPerMl;
+  return {
+    aim: g.gramsSaid ? undefined : g.grams,
+    freeVolumeMl: chamber && freeVolumeOf(job, chamber),
+    densityGPerMl: density,
+    before: await lastTime(job, g),
+  };
+}
+
+const weighInput = z.object({ ...onJob, point: ref, grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable() });
+/** Weighs a lubricant in. A slip of units is refused with a question; so is a place that is closed over. */
 export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResult> {
   return act(weighInput, raw, async ({ number, version, point, grams }) => {
     const job = thereIs(await loadJob(number), number);
-    const aim = job.lubePoints.find((g) => g.id === point)?.grams;
-    if (aim === undefined) throw new Fault("point", "is no grease point of this job");
-    const free = greasePlan(job, await greasesOnShelf()).freeMl;
-    const slip = grams !== null && free !== null ? slipOfUnits(grams, free) : null;
+    const g = job.lubePoints.find((x) => x.id === point);
+    if (!g) throw new Fault("point", "is no point of this job any more");
+    if (!g.lubricant) throw new Fault("grams", "choose the lubricant first");
+    const { closed } = reachOf(job, planOf(job), greaseKey(point), g);
+    if (closed && grams !== null) throw new Fault("grams", closed);
+    const slip = grams === null ? null : slipIn(grams, { ...(await groundOf(job, g)), aim: g.grams });
     if (slip) throw new Fault("grams", slip);
-    if (grams !== null && (grams < aim / 3 || grams > aim * 3))
-      throw new Fault("grams", `${grams} g for ${aim} g: out by a factor of three or more. Weigh it again, or check the unit.`);
     return weighIn(number, version, point, grams);
   });
+}
+
+const washedInput = z.object({ ...onJob, washed: z.boolean() });
+/** Clean and dry, or not yet. */
+export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
+  return act(washedInput, raw, ({ number, version, washed }) => setWashed(number, version, washed));
+}
+
+/** Puts the cleanings that follow from what was found into the plan. */
+export async function planCleaning(raw: z.infer<typeof bareInput>): Promise<ActionResult> {
+  return act(bareInput, raw, async ({ number, version }) => {
+    const job = thereIs(await loadJob(number), number);
+    const lines = cleaningsFor(job, planOf(job));
+    if (!lines.length) throw new Fault("cleaning", "no chamber says which step opened it, and no part that came off says what it is made of: say one of them");
+    return addCleanings(number, version, lines);
+  });
+}
+
+const cleanInput = z.object({ ...onJob, part: ref, method: z.enum(CLEANING_NAMES) });
+/** How a part is cleaned. What attacks it is refused. */
+export async function saveCleaning(raw: z.infer<typeof cleanInput>): Promise<ActionResult> {
+  return act(cleanInput, raw, async ({ number, version, part, method }) => {
+    const job = thereIs(await loadJob(number), number);
+    const p = job.parts.find((x) => x.id === part);
+    if (!p) throw new Fault("part", "is not among the job’s parts any more");
+    if (!job.steps.some((s) => s.parts?.includes(part))) throw new Fault("part", "did not come off: it is cleaned with the chamber that it lies in");
+    const verdict = cleaningFor(p, job.greaseStates).find((m) => m.method === method);
+    if (!verdict?.ok) throw new Fault("method", `${partNamed(job, part)}: ${verdict?.because ?? "not that way"}`);
+    return addCleanings(number, version, [cleaningLine(part, partNamed(job, part), method)]);
+  });
+}
+
+const blockInput = z.object({ ...onJob, chamber: ref.nullable(), says: words.trim().min(3, "say what is blocked, and with what") });
+/** An opening is blocked before the washing: a step of its own, so that what was put in comes out again as a line of the plan, and after the washing if that is planned already. */
+export async function saveBlock(raw: z.infer<typeof blockInput>): Promise<ActionResult> {
+  return act(blockInput, raw, async ({ number, version, chamber, says }) => {
+    const job = thereIs(await loadJob(number), number);
+    const within = job.chambers?.find((c) => c.id === chamber);
+    if (chamber !== null && !within) throw new Fault("chamber", "is not among the job’s chambers any more");
+    const blocked = await layDown(number, version, { action: "block", title: says, parts: [], hardware: [], needs: within?.openedBy ? [within.openedBy] : [] });
+    if (!job.services.some((v) => v.chamber !== undefined && v.chamber === chamber)) return blocked;
+    const now = thereIs(await loadJob(number), number);
+    return addCleanings(
+      number,
+      blocked,
+      cleaningsFor(now, planOf(now)).filter((c) => c.chamber === chamber),
+    );
+  });
+}
+
+const oneService = z.object({ ...onJob, service: ref });
+export async function takeCleaningOut(raw: z.infer<typeof oneService>): Promise<ActionResult> {
+  return act(oneService, raw, ({ number, version, service }) => dropService(number, version, service));
 }

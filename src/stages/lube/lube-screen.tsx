@@ -1,152 +1,82 @@
 "use client";
 
 import { useState } from "react";
-import { practiceScale } from "@/bench/scale";
-import type { WeighedPoint } from "@/core/job/service";
-import { greaseStatesIn } from "@/core/judge/failure-modes";
-import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
+import { capital } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import { type Packed, usePacked } from "@/ui/packed";
-import { Readout } from "@/ui/readout";
-import { useRestLater } from "@/ui/use-rest-later";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
-import { SavedField } from "../saving/saved-field";
-import { typedFields, useDraft } from "../saving/use-draft";
-import { saveCase, saveSchool, saveWashed, weigh } from "./actions";
-import { CaseMadeOf } from "./case-made-of";
+import { saveSchool } from "./actions";
+import { AddPoint } from "./add-point";
+import { ChamberFacts } from "./chamber-facts";
+import { ChamberList } from "./chamber-list";
+import { Cleaning } from "./cleaning";
 import type { LubeView } from "./lube-view";
-import { NoGrease } from "./no-grease";
-import { WhichGrease } from "./which-grease";
+import { Points } from "./points";
+import { WhichLubricant } from "./which-lubricant";
 
-const scale = practiceScale(Math.random);
+const TABS = [
+  ["which", "Which", "1"],
+  ["facts", "What it is", "2"],
+  ["add", "Add a point", "3"],
+] as const;
 
-/** Lube: clean, then which grease and why, how much, and weighed in at each point. */
-export function LubeScreen({ job, plan: packed, gates, draft, parts, oilDraft }: Omit<LubeView, "frame" | "plan"> & { plan: Packed<LubeView["plan"]> }) {
-  const plan = usePacked(packed);
+/** Lube: clean, then chamber by chamber which lubricant and why, where it goes and until when, how much, weighed in. */
+export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">> }) {
+  const view = usePacked(packed);
   const { run } = useJob();
-  const [without, setWithout] = useState(job.noGrease !== undefined);
-  const [inside, setInside] = useDraft("lube.case", draft, typedFields, {});
-  const sides = [
-    ["lengthMm", "Length"],
-    ["widthMm", "Width"],
-    ["depthMm", "Depth"],
-  ] as const;
-  const sideText = (k: (typeof sides)[number][0]): string => inside[k] ?? (job.caseInside ? String(job.caseInside[k]) : "");
-  const measure = async (): Promise<void> => {
-    const [lengthMm, widthMm, depthMm] = sides.map(([k]) => Number(sideText(k).replace(",", ".")));
-    const result = await run(saveCase, { inside: { lengthMm, widthMm, depthMm } });
-    if (result.ok) setInside({});
-  };
-  const toWeigh = job.lubePoints.filter((g) => g.grams !== undefined);
-  const next = toWeigh.find((g) => g.weighedGrams === undefined);
-  const drawn = useRestLater(toWeigh.length);
+  const [picked, setPicked] = useState<string>();
+  const [tab, setTab] = useState<(typeof TABS)[number][0]>("which");
+  // cleaning comes first: it is shown until it is done, or a chamber is picked
+  const shown =
+    picked === "clean"
+      ? undefined
+      : (view.chambers.find((c) => c.chamber.id === picked) ?? (picked === undefined && view.job.washed ? view.chambers[0] : undefined));
+  const next = view.chambers.flatMap((c) => c.points).find((g) => g.weighedGrams === undefined && (g.grams ?? 0) >= 0.5);
   return (
-    <div className="grid h-full grid-cols-[minmax(0,3.5fr)_minmax(0,4.7fr)_minmax(0,3.8fr)] gap-5">
-      <section aria-label="Clean and measure" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
-        <h2 className="text-[22px]">Clean</h2>
-        {greaseStatesIn(job.greaseStates).map((g) => (
-          <p key={g.state} className="says danger">
-            <b>Old grease: {g.says}.</b> {g.implies}
-          </p>
-        ))}
-        <p className="says">Solvents: ventilate, no flame or hot air near. Acetone ruins ABS. Motor, brushes and belts stay dry.</p>
-        <KeyButton keyName="K" pressed={job.washed} onPress={() => void run(saveWashed, { washed: !job.washed })}>
-          {job.washed ? "✓ Clean and dry" : "All clean and dry"}
-        </KeyButton>
-        <CaseMadeOf job={job} />
-        <h2 className="text-[22px]">Inside of the case</h2>
-        <div className="grid grid-cols-3 gap-2">
-          {sides.map(([k, says]) => (
-            <label key={k} className="words">
-              {says}, mm
-              <input
-                className="field figure"
-                inputMode="decimal"
-                value={sideText(k)}
-                onChange={(e) => setInside((now) => ({ ...now, [k]: e.target.value }))}
-                onBlur={() => sides.every(([s]) => sideText(s).trim()) && Object.keys(inside).length > 0 && void measure()}
-                onKeyDown={(e) => e.key === "Enter" && void measure()}
-              />
-            </label>
-          ))}
-        </div>
-        <div className="grid grid-cols-2 gap-2">
-          <KeyButton keyName="M" pressed={job.fillSchool === "measured"} onPress={() => void run(saveSchool, { school: "measured" })}>
+    <div className="grid h-full grid-cols-[minmax(0,3.1fr)_minmax(0,4.8fr)_minmax(0,4.1fr)] gap-5">
+      <section aria-label="Chambers" className="flex min-h-0 flex-col gap-2">
+        <ChamberList view={view} shown={shown?.chamber.id ?? "clean"} pick={setPicked} />
+        <div className="grid grid-cols-2 gap-x-2">
+          <span className="words col-span-2">A case is filled</span>
+          <KeyButton keyName="M" className="small" pressed={view.job.fillSchool === "measured"} onPress={() => void run(saveSchool, { school: "measured" })}>
             Measured
           </KeyButton>
-          <KeyButton keyName="G" pressed={job.fillSchool === "packed"} onPress={() => void run(saveSchool, { school: "packed" })}>
+          <KeyButton keyName="G" className="small" pressed={view.job.fillSchool === "packed"} onPress={() => void run(saveSchool, { school: "packed" })}>
             Packed
           </KeyButton>
         </div>
-        <p className="says">Keep grease off the cover’s mating face, belts and brushes. A seal’s lip gets a film.</p>
       </section>
-      <section aria-label="Which grease" className="flex min-h-0 flex-col gap-2">
-        <div className="flex items-center justify-between gap-2">
-          <h2 className="text-[24px]">{without ? "No grease, or oil" : "Which grease, and why"}</h2>
-          <KeyButton keyName="N" className="small" pressed={without} onPress={() => setWithout(!without)}>
-            No grease, oil
-          </KeyButton>
+      <section aria-label={shown ? shown.chamber.name : "Clean"} className="flex min-h-0 flex-col gap-2">
+        {shown ? (
+          <>
+            <div className="flex items-center gap-2">
+              <h2 className="min-w-0 flex-1 truncate text-[26px] max-xl:sr-only">{capital(shown.chamber.name)}</h2>
+              {TABS.map(([key, says, keyName]) => (
+                <KeyButton key={key} keyName={keyName} className="small" pressed={tab === key} onPress={() => setTab(key)}>
+                  {says}
+                </KeyButton>
+              ))}
+            </div>
+            {tab === "which" ? (
+              <WhichLubricant key={shown.chamber.id} view={view} shown={shown} toFacts={() => setTab("facts")} toPoints={() => setTab("add")} />
+            ) : tab === "facts" ? (
+              <ChamberFacts key={shown.chamber.id} view={view} shown={shown} onGone={() => setPicked(undefined)} />
+            ) : (
+              <AddPoint key={shown.chamber.id} view={view} chamber={shown.chamber} onAdded={() => setTab("which")} />
+            )}
+          </>
+        ) : (
+          <Cleaning view={view} />
+        )}
+      </section>
+      <section aria-label="How much, and where" className="flex min-h-0 flex-col gap-2">
+        <Points view={view} shown={shown} main={next?.id} />
+        {/* its height stays when something is open again: a key under a finger must not move away */}
+        <div className="flex min-h-[152px] flex-col justify-end">
+          <GoOn from="lube" stage={view.job.stage} gates={view.gates} keyName={next ? "Enter" : " "} />
         </div>
-        {without ? <NoGrease job={job} parts={parts} draft={oilDraft} /> : <WhichGrease job={job} plan={plan} />}
       </section>
-      <section aria-label="How much" className="flex min-h-0 flex-col gap-2">
-        <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
-          <Readout
-            label="Total"
-            value={plan.charge ? plan.charge.grams.toFixed(1) : "–"}
-            unit="g"
-            measured={plan.charge !== null}
-            from={
-              plan.charge
-                ? `${(plan.charge.grams / GRAMS_PER_OUNCE).toFixed(2)} oz · from ${plan.charge.minGrams.toFixed(1)} to ${plan.charge.maxGrams.toFixed(1)} g`
-                : "measure the case first"
-            }
-          />
-          {plan.charge?.reasons.map((r) => (
-            <p key={r.rule} className="text-[18px] leading-tight">
-              <b>{r.rule}:</b> {r.says}
-            </p>
-          ))}
-          {toWeigh.slice(0, drawn).map((g) => (
-            <WeighPoint key={g.id} point={g} main={g === next} />
-          ))}
-        </div>
-        <GoOn from="lube" stage={job.stage} gates={gates} keyName={next || (!toWeigh.length && !without) ? "Enter" : " "} />
-      </section>
-    </div>
-  );
-}
-
-function WeighPoint({ point, main }: { point: WeighedPoint; main: boolean }) {
-  const { run } = useJob();
-  const aim = point.grams ?? 0;
-  const weighed = point.weighedGrams;
-  const put = (grams: number | null) => run(weigh, { point: point.id, grams });
-  return (
-    <div className={`grid grid-cols-[1fr_auto] gap-x-2 border-t-4 bg-base-200 px-2 py-1.5 ${weighed === undefined ? "border-base-content" : "border-success"}`}>
-      <span className="col-span-2 flex items-baseline justify-between text-[19px] leading-tight font-semibold">
-        <span>
-          {weighed === undefined ? "" : "✓ "}
-          {point.where}
-        </span>
-        <b className="figures text-[24px]">{aim.toFixed(1)} g</b>
-      </span>
-      <SavedField
-        label="Weighed in, g"
-        name={`weigh-${point.id}`}
-        value={weighed === undefined ? "" : String(weighed)}
-        figure
-        save={(t) => put(t.trim() === "" ? null : Number(t.replace(",", ".")))}
-      />
-      <KeyButton
-        keyName={main ? "W" : undefined}
-        onPress={() => void put(scale.read(aim))}
-        label={`Practice scale for ${point.where}`}
-        className="mt-[22px] !px-3 self-start"
-      >
-        Scale
-      </KeyButton>
     </div>
   );
 }

@@ -4,11 +4,13 @@ import { gotPieces } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import { lubePlan } from "@/core/lube/plan";
+import { lubricantsUsed } from "@/core/lube/used";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import { orderDay, type ShopSettings } from "@/store/settings";
-import { wholeShelf } from "@/store/shelf";
+import { greasesOnShelf, wholeShelf } from "@/store/shelf";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import type { BasketGround, Beside } from "./job-basket";
 
@@ -40,6 +42,7 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
     open,
     cut,
     names: Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name])),
+    toBuy: [...new Set(lubePlan(job, await greasesOnShelf()).flatMap((p) => p.missing))],
     beside: await otherCosts(job, settings),
     // what is done again within the warranty is not charged for its work
     rates: job.warrantyOf ? { ...settings.rates, perHour: 0, minMinutes: 0, ifDeclined: 0 } : settings.rates,
@@ -68,16 +71,16 @@ function placeOf(job: Job, p: PartCandidates): Place {
 const UNTIMED_MINUTES = 2;
 
 async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
-  const lubricant = (await wholeShelf()).find((l) => l.id === job.lubricant);
-  const grams = job.lubePoints.reduce((s, g) => s + (g.grams ?? 0), 0);
+  const shelf = await wholeShelf();
   const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
   return {
     parts: gotPieces(job).map((g) => ({ says: `${g.for ?? g.says}, ${gotInWords(g.got)}`, qty: 1, price: g.got.price ?? 0 })),
     consumables: [
       ...(settings.cleaningCost > 0 ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }] : []),
-      ...(lubricant?.pricePer100G && grams > 0
-        ? [{ says: `Grease, ${lubricant.name}`, qty: `${grams.toFixed(1)} g`, cost: (grams * lubricant.pricePer100G) / 100 }]
-        : []),
+      ...lubricantsUsed(job).flatMap((u) => {
+        const price = shelf.find((l) => l.id === u.lubricantId)?.pricePer100G;
+        return price && u.grams > 0 ? [{ says: u.name, qty: `${u.grams.toFixed(1)} g`, cost: (u.grams * price) / 100 }] : [];
+      }),
     ],
     work: [
       { says: "Strip and diagnosis", minutes: strip },

@@ -102,6 +102,11 @@ export function BasketScreen({
       </section>
       <section aria-label="Why this one" className="flex min-h-0 flex-col gap-2">
         <div className="min-h-0 flex-1 overflow-y-auto">
+          {ground.toBuy.length > 0 && (
+            <p className="says">
+              <b>Lubricant to get besides:</b> {ground.toBuy.join(" ")}
+            </p>
+          )}
           {open.length > 0 && (
             <>
               <h2 className="text-[22px] text-error">Not in it yet</h2>

@@ -24,6 +24,8 @@ export interface BasketGround {
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
   /** places into which more fits than is weighed */
   readonly cut: readonly { readonly name: string; readonly of: number; readonly weighed: number }[];
+  /** lubricants that no shelf item suits, as one asks for them over a counter */
+  readonly toBuy: readonly string[];
   /** names of everything that comes up */
   readonly names: Readonly<Record<string, string>>;
   readonly beside: Beside;

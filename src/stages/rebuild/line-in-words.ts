@@ -1,3 +1,4 @@
+import { pointKind } from "@/core/grease/point-kinds";
 import { passesInWords } from "@/core/hardware/bench/tightening-order";
 import { type Hardware, type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { companionKey, companionSays } from "@/core/job/goes-in";
@@ -8,6 +9,7 @@ import { partNamed } from "@/core/job/part";
 import { serviceSays } from "@/core/job/service";
 import type { StripStep } from "@/core/job/step";
 import { isFailure } from "@/core/judge/failure-modes";
+import { keepDry } from "@/core/lube/cleaning";
 import { staysOut } from "@/core/order/hardware-ledger";
 import { INVERSE_ACTION } from "@/core/order/inverse-action";
 import { checkSays } from "@/core/order/rebuild-checks";
@@ -83,9 +85,10 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
     return {
       ...bare,
-      belongs: "grease",
+      belongs: "lubricate",
       title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
       grams: g?.weighedGrams ?? g?.grams,
+      note: g?.how ?? (g?.kind && pointKind(g.kind).how),
       step: g?.reachedBy ?? stepOfPart(g?.part),
     };
   }
@@ -157,6 +160,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     mind: [
       ...(step ? mindAtRebuild(step) : []),
       ...line.parts.flatMap((p) => differsAt(job, p)),
+      ...keepDry(job).flatMap((d) => ((d.part ? line.parts.includes(d.part) : d.step === line.undoes) ? [`Stays dry: ${d.says}.`] : [])),
       ...(facing && step?.facing && facing !== step.facing ? [`The old one faced: ${step.facing}`] : []),
       ...going.flatMap((g) => besideNew(g, name(g.part))),
       ...(line.aside ?? []).map((p) => `Stays out: ${pieceNamed(job, p)}: ${staysOut(goingInOf(job), p)}`),

@@ -1,8 +1,12 @@
 import { gatesOf, planOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import { goingInOf } from "@/core/job/going-in";
+import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import type { Stage } from "@/core/job/stages";
+import { cleaningCautions } from "@/core/lube/cleaning-ways";
+import { freeVolumeOf } from "@/core/lube/rooms";
+import { slipIn } from "@/core/lube/slips";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
@@ -38,6 +42,18 @@ export interface RebuildView {
   readonly gates: readonly Gate[];
 }
 
+/** What to mind at a line: of a step what its strip and its hazards say, of a cleaning what it is done with, of a lubricant an amount that cannot be. */
+function cautionsAt(job: Job, line: RebuildLine): readonly string[] {
+  if (line.kind === "grease") {
+    const g = job.lubePoints.find((x) => x.id === line.lubePoint);
+    const chamber = job.chambers?.find((c) => c.id === g?.chamber);
+    const slip = g?.grams === undefined ? null : slipIn(g.weighedGrams ?? g.grams, { aim: g.grams, freeVolumeMl: chamber && freeVolumeOf(job, chamber) });
+    return slip ? [slip] : [];
+  }
+  if (line.kind === "service") return cleaningCautions(job.services.find((v) => v.id === line.service)?.method);
+  return "cautions" in line ? line.cautions : [];
+}
+
 export async function rebuildView(number: string): Promise<RebuildView | null> {
   const job = await pageJob(number);
   if (!job) return null;
@@ -60,7 +76,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
       now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : plan.steps.length ? "back together" : "nothing stripped yet",
     ),
     pockets: pocketsOf(job),
-    line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: "cautions" in now ? now.cautions : [] } : null,
+    line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: cautionsAt(job, now) } : null,
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
     count: plan.steps.length,
     picture: framed(pictures[0] ?? (now ? undefined : job.pictures.find((p) => p.role === "intake"))),

@@ -41,6 +41,10 @@ describe("parts that need not be weighed", () => {
     const kit = cataloguePart.parse({ number: "K", name: "k", spec: { kind: "kit" }, contains: [{ number: "B" }] });
     expect(left([two], [offer("North", "A", 4), offer("North", "B", 6)], [numbered("A"), numbered("B"), kit])).toEqual([]);
   });
+  it("not for one of which fewer are there than are sold at least: that one cannot be bought", () => {
+    expect(left([["A", "B"]], [offer("North", "A", 4, { stock: 1, minPacks: 2 }), offer("North", "B", 6, { minPacks: 2 })])).toEqual([]);
+    expect(left([["A", "B"]], [offer("North", "A", 4, { stock: 2, minPacks: 2 }), offer("North", "B", 6, { minPacks: 2 })])).toEqual(["B"]);
+  });
   it("not a dearer one that could lift the order over a limit", () => {
     expect(left([["A", "B"]], [offer("Canal", "A", 4), offer("Canal", "B", 6)])).toEqual([]);
     expect(left([["A", "B"]], [offer("Canal", "A", 4), offer("Canal", "B", 8)])).toEqual(["B"]);

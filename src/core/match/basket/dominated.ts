@@ -30,6 +30,8 @@ export function dominated(places: readonly (readonly string[])[], market: Market
   /** an offer that does for another one in any basket */
   const asGood = (p: SupplierOffer, o: SupplierOffer): boolean => {
     if (p.supplier !== o.supplier || p.pack !== o.pack || p.price > o.price || p.leadDays > o.leadDays || p.minPacks > o.minPacks) return false;
+    // of which fewer are there than are sold at least cannot be bought at all
+    if (p.stock !== undefined && p.stock < p.minPacks) return false;
     if (p.stock !== undefined && p.stock * p.pack < market.pieces && (o.stock === undefined || p.stock < o.stock)) return false;
     const house = suppliers.get(p.supplier);
     if (p.price === o.price || !house) return true;

@@ -5,10 +5,10 @@ import { pack } from "@/ui/packed";
 import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
-  const { frame, plan, ...view } = await found(lubeView((await params).number));
+  const { frame, ...view } = await found(lubeView((await params).number));
   return (
     <JobScreen place="Lube" frame={frame} showing="lube" mat={null}>
-      <LubeScreen plan={pack(plan)} {...view} />
+      <LubeScreen packed={pack(view)} />
     </JobScreen>
   );
 }

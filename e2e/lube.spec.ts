@@ -1,0 +1,110 @@
+import { expect, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+test("a slicer, which touches food: nylon and steel in its worm box, an unknown old grease, a second chamber, points in a picture, a slip, the stock and the sheet", async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const hand = new BenchHand(page);
+  await hand.open("/shelf");
+  await page.getByRole("button", { name: /Olmen FG-1/ }).click();
+  const stock = Number(await page.getByLabel("In stock, g").inputValue());
+  expect(stock).toBeGreaterThan(100);
+
+  await hand.open("/jobs/J-0137/lube");
+  await hand.button(/Put the cleaning that follows from it into the plan/).click();
+  const cleaning = page.getByRole("list", { name: "Cleaning in the plan" });
+  await expect(cleaning).toContainText("worm shaft: washed with degreaser");
+  await page.getByLabel("How a part is cleaned").selectOption({ label: "blade shaft seal, NBR" });
+  await expect(page.getByRole("button", { name: /Acetone.*swells in acetone/ })).toBeDisabled();
+  await hand.button(/All is clean and dry/).click();
+  await hand.button(/Take over from train and strip: worm box/).click();
+  const places = page.getByRole("region", { name: "How much, and where" });
+  await hand.button(/^worm box/).click();
+
+  // nobody knows what was in it: it comes out; and the favourite is not for food
+  await expect(page.getByText("All of the old lubricant comes out first.")).toBeVisible();
+  await hand
+    .button(/forbidden: Skarn MP-2|All \d+/)
+    .first()
+    .click();
+  await hand.button(/forbidden: Skarn MP-2/).click();
+  await expect(page.getByRole("list", { name: "Why" })).toContainText("not registered H1");
+  await expect(hand.button(/Use Skarn MP-2/)).toHaveCount(0);
+  await hand.button(/What it is/).click();
+  await page.getByLabel("Filled, ml").fill("140");
+  await page.getByLabel("Filled, ml").press("Tab");
+  await expect(page.getByText("Free volume: 140 ml")).toBeVisible();
+  await hand.button(/Which$/).click();
+  await hand.button(/may be used: Olmen FG-1/).click();
+  await hand.button(/Use Olmen FG-1/).click();
+  await expect(page.getByText("✓ Used in this chamber")).toBeVisible();
+
+  // a second chamber, and five points where a finger points in the picture of the opened case
+  await hand.button(/Add a chamber, or/).click();
+  await hand.button(/Add a chamber: Bearing seat/).click();
+  await hand.button(/^bearing seat/).click();
+  await hand.button(/Add the first point/).click();
+  const names = ["front bush", "rear bush", "rail, left", "rail, right", "knob"];
+  for (const [i, where] of names.entries()) {
+    if (i > 0) await hand.button(/Add a point/).click();
+    await hand.button(i < 2 ? "Bush" : "Slide").click();
+    await page.getByLabel("Where", { exact: true }).fill(where);
+    const picture = page.getByRole("button", { name: "Point at the place in the picture" });
+    const box = await picture.boundingBox();
+    if (!box) throw new Error("no picture");
+    await picture.click({ position: { x: box.width * (0.2 + 0.12 * i), y: box.height * 0.4 } });
+    await hand.button(/Put it there/).click();
+    await expect(places).toContainText(new RegExp(where, "i"));
+  }
+  await hand.button(/may be used: Olmen FG-1/).click();
+  await hand.button(/Use Olmen FG-1/).click();
+  await expect(page.getByText("✓ Used in this chamber")).toBeVisible();
+
+  // milligrams for grams, then the scale
+  await hand.button(/^worm box/).click();
+  const weights = page.getByLabel("Weighed in, g");
+  await weights.first().fill("26000");
+  await weights.first().press("Tab");
+  await expect(page.getByText(/Were milligrams meant|more than the whole room/).first()).toBeVisible();
+  await weights.first().fill("");
+  const inAll = await hand.weighAll();
+  expect(inAll).toBeGreaterThan(30);
+  await hand.saved();
+
+  // it is off the shelf, and on the sheet with its lot and its places
+  await hand.open("/shelf");
+  await page.getByRole("button", { name: /Olmen FG-1/ }).click();
+  expect(Number(await page.getByLabel("In stock, g").inputValue())).toBeCloseTo(stock - inAll, 1);
+  await hand.open("/jobs/J-0137/sheet");
+  const sheet = page.getByRole("article");
+  await expect(sheet).toContainText("Olmen FG-1, registered H1");
+  await expect(sheet).toContainText("lot 2608-114");
+  await expect(sheet).toContainText("teeth of the worm wheel");
+  await expect(sheet).toContainText("front bush");
+});
+
+test("a place that is closed over already is refused with the step that closes over it; a point is moved earlier than its last moment", async ({ page }) => {
+  const hand = new BenchHand(page);
+  // the shears are going together: until the crown wheel is on its bearing
+  await hand.open("/jobs/J-0139/rebuild");
+  const line = page.getByRole("region", { name: "The line" });
+  for (let i = 0; i < 8 && !/conrod/i.test((await line.getByRole("heading").first().textContent()) ?? ""); i++) {
+    const before = (await line.textContent()) ?? "";
+    await line.getByRole("button", { name: /Done|Yes/ }).click();
+    await expect(line).not.toHaveText(before);
+  }
+  await hand.open("/jobs/J-0139/lube");
+  await hand.button(/Add a point/).click();
+  await hand.button("Bearing").click();
+  await page.getByLabel("On a part that came off").selectOption({ label: "crown shaft bearing" });
+  await hand.button(/Put it there/).click();
+  await expect(page.getByText(/Crown shaft bearing: step 12, the crown wheel, closes over it, and is on again: take it off first/)).toBeVisible();
+  // the grease of the gearbox, before its gasket instead of before its cover
+  await hand.button(/When and how much: gearbox/).click();
+  const when = page.getByRole("combobox", { name: /^When/ });
+  const moments = await when.locator("option").allTextContents();
+  expect(moments.length).toBeGreaterThan(1);
+  await when.selectOption({ index: moments.length - 2 });
+  await expect(when.locator("option:checked")).toHaveText(moments.at(-2) ?? "");
+});

@@ -1,0 +1,89 @@
+import { Fault } from "../fault";
+import { bearingRefillGrams, DEFAULT_DENSITY, fillShare } from "./charge";
+import type { LubeAsk, LubePlace, LubeRoom } from "./lube-ask";
+import { isMeshing, pointKind } from "./point-kinds";
+
+export interface RoomAmounts {
+  readonly grams: number;
+  readonly leastGrams: number;
+  readonly mostGrams: number;
+  /** by point, summing up to `grams` */
+  readonly at: ReadonlyMap<string, number>;
+  /** where the figure comes from */
+  readonly by: { readonly rule: string; readonly says: string };
+}
+
+/** Amounts are reckoned in hundredths of a gram, so that sums are exact. */
+const HUNDRED = 100;
+const grams = (hundredths: number): number => hundredths / HUNDRED;
+
+/** What a place takes by itself, g: a bearing by its size, teeth by their spaces, others as is usual. */
+export function ownGrams(p: LubePlace, density: number): number {
+  if (p.kind === "rolling-bearing" && p.bearing) return (bearingRefillGrams(p.bearing.outside, p.bearing.width) * density) / DEFAULT_DENSITY;
+  if (isMeshing(p.kind) && p.toothVolumeMl !== undefined) return p.toothVolumeMl * density;
+  return pointKind(p.kind).ml * density;
+}
+
+/**
+ * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where the room's free volume is known and teeth
+ * mesh in it, a share of it by the school; otherwise what its places take by themselves. What is more than the places hold lies round the teeth.
+ *
+ * Throws a Fault where the maker's figure is more than the room holds.
+ */
+export function roomAmounts(ask: Pick<LubeAsk, "school">, room: LubeRoom, points: readonly LubePlace[], density: number): RoomAmounts {
+  const full = room.freeVolumeMl === null ? Number.POSITIVE_INFINITY : Math.floor(room.freeVolumeMl * density * HUNDRED);
+  const own = points.map((p) => ownGrams(p, density) * HUNDRED);
+  const sum = own.reduce((a, b) => a + b, 0);
+  const meshing = points.filter((p) => isMeshing(p.kind));
+  const { makersGrams } = room;
+  const [least, total, most, by] = ((): [number, number, number, RoomAmounts["by"]] => {
+    if (makersGrams !== null) {
+      const said = Math.round(makersGrams * HUNDRED);
+      if (said > full)
+        throw new Fault("makersGrams", `${makersGrams} g is more than the ${grams(full).toFixed(0)} g that the free volume holds: look at the maker’s unit`);
+      return [0.9 * said, said, Math.min(1.1 * said, full), { rule: "maker’s figure", says: `the maker names ${makersGrams} g; that stands above any rule` }];
+    }
+    if (room.freeVolumeMl !== null && meshing.length) {
+      const [low, high] = fillShare(ask.school, Math.max(0, ...meshing.map((p) => p.pitchLineMPerS ?? 0)));
+      const at = (share: number): number => (room.freeVolumeMl as number) * share * density * HUNDRED;
+      const says = `${room.freeVolumeMl.toFixed(0)} ml free × ${Math.round(low * 100)} to ${Math.round(high * 100)} % × ${density} g/ml, ${ask.school} school`;
+      return [at(low), at((low + high) / 2), at(high), { rule: "free volume × fill × density", says }];
+    }
+    const total = Math.min(sum, 0.8 * full);
+    const why =
+      room.freeVolumeMl === null
+        ? "the free volume is not known: what teeth, bearings and places take by themselves"
+        : "nothing meshes in it: what its places take by themselves";
+    return [0.7 * total, total, Math.min(1.5 * total, full), { rule: "place by place", says: why }];
+  })();
+  const whole = Math.max(0, Math.round(total));
+  // what is more than the places take lies round the teeth; what is less, all of them share
+  const rest = whole - sum;
+  const round = rest > 0 && meshing.length ? meshing.reduce((s, p) => s + ownGrams(p, density), 0) : 0;
+  const ideal = points.map((p, i) => {
+    const mine = own[i] as number;
+    if (round > 0) return mine + (isMeshing(p.kind) ? (rest * ownGrams(p, density)) / round : 0);
+    return sum > 0 ? (mine * whole) / sum : 0;
+  });
+  const given = largestRemainders(ideal, whole);
+  return {
+    grams: grams(whole),
+    leastGrams: grams(Math.min(whole, Math.floor(least))),
+    mostGrams: grams(Math.max(whole, Math.floor(most))),
+    at: new Map(points.map((p, i) => [p.id, grams(given[i] as number)])),
+    by,
+  };
+}
+
+/** Whole numbers near the given ones that sum up to `total`: those that lost most by rounding down get one more. */
+function largestRemainders(ideal: readonly number[], total: number): number[] {
+  const out = ideal.map(Math.floor);
+  let left = total - out.reduce((a, b) => a + b, 0);
+  const order = ideal.map((v, i) => ({ i, lost: v - Math.floor(v) })).sort((a, b) => b.lost - a.lost || a.i - b.i);
+  for (const { i } of order) {
+    if (left <= 0) break;
+    out[i] = (out[i] as number) + 1;
+    left--;
+  }
+  return out;
+}

@@ -1,0 +1,67 @@
+/** A kind of place that is lubricated, and what is usual there. */
+interface PointKind {
+  readonly says: string;
+  /** oil: nothing else, as well as grease, or never outside an oil bath */
+  readonly oil: "only" | "may" | "never";
+  /** NLGI classes: of the measured school and of the packed one */
+  readonly classes: { readonly measured: readonly [number, number]; readonly packed: readonly [number, number] };
+  /** what such a place takes where nothing else tells it, ml; a drop of oil is 0.03 ml */
+  readonly ml: number;
+  /** how it is put there */
+  readonly how: string;
+}
+
+const both = (low: number, high: number): PointKind["classes"] => ({ measured: [low, high], packed: [low, high] });
+
+/** Sources: the shop's lubrication reference; amounts of small places are habit. */
+export const POINT_KINDS = {
+  "gear-teeth": {
+    says: "Teeth",
+    oil: "never",
+    classes: { measured: [-1, 1], packed: [1, 2] },
+    ml: 1,
+    how: "half the teeth, then turn, then the other half; built up round the gears, not in the cover",
+  },
+  worm: {
+    says: "Worm",
+    oil: "never",
+    classes: { measured: [-1, 1], packed: [0, 2] },
+    ml: 1,
+    how: "packed into the worm's thread and the wheel's gaps while it is turned",
+  },
+  "rolling-bearing": {
+    says: "Bearing",
+    oil: "never",
+    classes: both(2, 2),
+    ml: 0.5,
+    how: "pressed in between the balls from one side until it shows at the other",
+  },
+  "plain-bush": { says: "Bush", oil: "may", classes: both(1, 2), ml: 0.2, how: "a film on the shaft, turned in" },
+  "sintered-bush": {
+    says: "Sintered bush",
+    oil: "only",
+    classes: both(1, 2),
+    ml: 0.1,
+    how: "oil until the bush takes no more, then wiped: grease closes its pores",
+  },
+  ratchet: { says: "Ratchet, pawl", oil: "never", classes: both(0, 1), ml: 0.3, how: "a thin film on teeth and pawl: a pawl that swims does not fall in" },
+  spline: { says: "Spline", oil: "never", classes: both(1, 2), ml: 0.3, how: "a film on the flanks" },
+  striker: {
+    says: "Striker",
+    oil: "never",
+    classes: both(0, 1),
+    ml: 2,
+    how: "into the bore around the piston, not on its face: it must not be driven before it",
+  },
+  "seal-lip": { says: "Seal lip", oil: "never", classes: both(1, 2), ml: 0.1, how: "a ring between the lips" },
+  slide: { says: "Slide", oil: "never", classes: both(1, 2), ml: 0.3, how: "a film, pushed to and fro" },
+  "o-ring": { says: "O-ring", oil: "never", classes: both(1, 2), ml: 0.05, how: "so much that it shines, and no more" },
+  "clock-pivot": { says: "Small pivot", oil: "only", classes: both(1, 2), ml: 0.03, how: "one drop, that fills the hole and does not run" },
+} as const satisfies Readonly<Record<string, PointKind>>;
+
+export type PointKindName = keyof typeof POINT_KINDS;
+export const POINT_KIND_NAMES = Object.keys(POINT_KINDS) as [PointKindName, ...PointKindName[]];
+export const pointKind = (kind: PointKindName): PointKind => POINT_KINDS[kind];
+
+/** Teeth that mesh: they fill a case, and what else lies in it takes what they take. */
+export const isMeshing = (kind: PointKindName): kind is "gear-teeth" | "worm" => kind === "gear-teeth" || kind === "worm";

@@ -1,0 +1,204 @@
+import { ownGrams, roomAmounts } from "./amounts";
+import { BASE_OILS, isYellowMetal } from "./base-oils";
+import { DEFAULT_DENSITY } from "./charge";
+import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown } from "./lube-ask";
+import { isOil, type Lubricant, nlgiName } from "./lubricant";
+import { isMeshing, pointKind } from "./point-kinds";
+import { mixingOfAny, oldThickenerName } from "./thickeners";
+import { judging, type LubeReason } from "./verdict";
+
+/** How much of the old lubricant has to come out: all of it, what can be reached, nothing. */
+export type TakeOut = "all" | "reach" | "nothing";
+
+export interface LubeVerdict {
+  readonly lubricant: string;
+  /** no hard rule forbids it at the chamber's greased points */
+  readonly ok: boolean;
+  readonly reasons: readonly LubeReason[];
+  /** the less, the better */
+  readonly weight: number;
+}
+
+export interface PointAnswer {
+  readonly id: string;
+  /** null: nothing on the shelf may go there */
+  readonly lubricant: string | null;
+  readonly grams: number;
+  readonly ml: number;
+  readonly how: string;
+}
+
+export interface RoomAnswer {
+  readonly id: string;
+  readonly choice: string | null;
+  readonly grams: number;
+  readonly leastGrams: number;
+  readonly mostGrams: number;
+  readonly takeOut: TakeOut;
+  /** why so much */
+  readonly by: { readonly rule: string; readonly says: string } | null;
+  /** best first */
+  readonly verdicts: readonly LubeVerdict[];
+  readonly points: readonly PointAnswer[];
+}
+
+export interface LubeAnswer {
+  readonly chambers: readonly RoomAnswer[];
+  readonly missing: readonly string[];
+}
+
+/** The points that decide a chamber's lubricant: those that take grease; where there are none, all. */
+export function mainPoints(room: LubeRoom): readonly LubePlace[] {
+  const greased = room.points.filter((p) => pointKind(p.kind).oil !== "only");
+  return greased.length ? greased : room.points;
+}
+
+const codePoints = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** Every lubricant of the shelf at some points of a chamber, those that are allowed first, the best of them first. The shelf's order has no say. */
+function ranked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): LubeVerdict[] {
+  const about = grams(room, points);
+  const judged = judging(ask, room, points);
+  return ask.shelf
+    .map((l): LubeVerdict & { name: string } => {
+      const reasons = [...judged.reasons(l), ...enoughOf(l, about)];
+      return { lubricant: l.id, name: l.name, ok: reasons.every((r) => !(r.hard && r.against)), reasons, weight: reasons.reduce((s, r) => s + r.weight, 0) };
+    })
+    .sort(
+      (a, b) =>
+        Number(b.ok) - Number(a.ok) || broken(a) - broken(b) || a.weight - b.weight || codePoints(a.name, b.name) || codePoints(a.lubricant, b.lubricant),
+    )
+    .map(({ name: _, ...v }) => v);
+}
+const broken = (v: LubeVerdict): number => v.reasons.filter((r) => r.hard && r.against).length;
+
+/** About what is needed, to see whether a tube holds it. */
+const grams = (room: LubeRoom, points: readonly LubePlace[]): number =>
+  room.makersGrams ??
+  (room.freeVolumeMl === null ? 0 : room.freeVolumeMl * 0.3 * DEFAULT_DENSITY) + points.reduce((s, p) => s + ownGrams(p, DEFAULT_DENSITY) * 0.1, 0);
+
+function enoughOf(l: Lubricant, about: number): LubeReason[] {
+  if (l.stockG === undefined) return [];
+  const short = l.stockG < about;
+  return [
+    {
+      rule: "stock",
+      says: short ? `${l.stockG} g left, about ${about.toFixed(0)} g are needed` : `${l.stockG} g left`,
+      against: short,
+      hard: false,
+      weight: short ? 5 : 0,
+    },
+  ];
+}
+
+/**
+ * Which lubricant goes into each chamber of a unit, how much of it at each point, what has to come out first, and what is missing on the shelf.
+ *
+ * Hard rules are hard; the others rank and say why. Sources: the shop's lubrication reference (mixing, materials, fill, classes), AGMA 9005 for
+ * teeth and ISO 281 for bearings (see viscosity.ts). Throws a Fault where a maker's figure cannot be.
+ */
+export function specifyLube(ask: LubeAsk): LubeAnswer {
+  const missing: string[] = [];
+  const byId = new Map(ask.shelf.map((l) => [l.id, l]));
+  const chambers = ask.chambers.map((room): RoomAnswer => {
+    const main = mainPoints(room);
+    const verdicts = ranked(ask, room, main);
+    const taken = verdicts.find((v) => v.lubricant === room.taken && v.ok);
+    const first = taken ?? verdicts[0];
+    const choice = first?.ok ? (byId.get(first.lubricant) as Lubricant) : null;
+    const takeOut = takeOutOf(room, choice);
+    if (!choice) missing.push(...whatIsMissing(ask, room, main));
+    const density = choice?.densityGPerMl ?? DEFAULT_DENSITY;
+    const suits = (p: LubePlace): boolean => choice !== null && judging(ask, room, [p]).allowed(choice);
+    const own = room.points.filter(suits);
+    const amounts = choice ? roomAmounts(ask, room, own, density) : null;
+    const others = new Map(choice ? [["", choice]] : []);
+    const points = room.points.map((p): PointAnswer => {
+      const how = pointKind(p.kind).how;
+      if (choice && amounts && suits(p)) {
+        const g = amounts.at.get(p.id) ?? 0;
+        return { id: p.id, lubricant: choice.id, grams: g, ml: Math.round((g / density) * 100) / 100, how };
+      }
+      // of greases that meet in one room each must go together with the others
+      const here = judging(ask, room, [p]);
+      const may = ask.shelf.filter((l) => [...others.values()].every((o) => together(o, l)) && here.allowed(l));
+      const [other] = ranked({ ...ask, shelf: may }, room, [p]);
+      const l = other && (byId.get(other.lubricant) as Lubricant);
+      if (!l) {
+        if (choice || pointKind(p.kind).oil === "only") missing.push(`For ${pointKind(p.kind).says.toLowerCase()} in ${room.name}: ${asked(ask, room, [p])}.`);
+        return { id: p.id, lubricant: null, grams: 0, ml: 0, how };
+      }
+      others.set(l.id, l);
+      const g = Math.round(ownGrams(p, l.densityGPerMl ?? DEFAULT_DENSITY) * 100) / 100;
+      return { id: p.id, lubricant: l.id, grams: g, ml: Math.round((g / (l.densityGPerMl ?? DEFAULT_DENSITY)) * 100) / 100, how };
+    });
+    if (choice?.stockG !== undefined && amounts && choice.stockG < amounts.grams)
+      missing.push(`${choice.name}: ${amounts.grams.toFixed(1)} g are needed, ${choice.stockG} g are left.`);
+    return {
+      id: room.id,
+      choice: choice?.id ?? null,
+      grams: amounts?.grams ?? 0,
+      leastGrams: amounts?.leastGrams ?? 0,
+      mostGrams: amounts?.mostGrams ?? 0,
+      takeOut,
+      by: amounts?.by ?? null,
+      verdicts,
+      points,
+    };
+  });
+  return { chambers, missing: [...new Set(missing)] };
+}
+
+/** Whether two lubricants may meet. An oil by the drop does little to a grease. */
+const together = (a: Lubricant, b: Lubricant): boolean => isOil(a) || isOil(b) || mixingOfAny(a.thickener ?? "", b.thickener ?? "") !== "incompatible";
+
+function takeOutOf({ old }: LubeRoom, choice: Lubricant | null): TakeOut {
+  if (!old) return "nothing";
+  if (!oldIsKnown(old) || !choice || isOil(choice)) return "all";
+  return mixingOfAny(old.thickener, choice.thickener ?? "") === "borderline" ? "reach" : "nothing";
+}
+
+/** What would have to be bought, done or said, so that something suits. */
+function whatIsMissing(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): string[] {
+  const judged = judging(ask, room, points);
+  const unsaid = ask.shelf.filter((l) => l.ep === undefined && judged.allowed({ ...l, ep: false }));
+  if (unsaid.length)
+    return [
+      `${room.name}: ${unsaid.map((l) => l.name).join(", ")} would do if the sheet says that it holds no EP additives: say so on the shelf. Otherwise buy ${asked(ask, room, points)}.`,
+    ];
+  const washed = oldIsKnown(room.old) ? { ...room, old: null } : null;
+  const then = washed && ask.shelf.filter(judging(ask, washed, points).allowed);
+  if (oldIsKnown(room.old) && then?.length) {
+    const best = ranked({ ...ask, shelf: then }, washed as LubeRoom, points)[0];
+    const name = ask.shelf.find((l) => l.id === best?.lubricant)?.name;
+    return [
+      `${room.name}: with all of the old ${oldThickenerName(room.old.thickener)} grease washed out, ${name} would do. Otherwise buy ${asked(ask, room, points)}.`,
+    ];
+  }
+  return [`For ${room.name}: ${asked(ask, room, points)}.`];
+}
+
+/** What is asked of a lubricant, as one would ask for it over a counter. */
+function asked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): string {
+  const oil = room.filling === "oil" || points.every((p) => pointKind(p.kind).oil === "only");
+  const teeth = points.find((p) => isMeshing(p.kind)) ?? points[0];
+  const [low, high] = pointKind((teeth as LubePlace).kind).classes[ask.school];
+  const materials = [...new Set([...room.materials, ...points.flatMap((p) => p.materials ?? [])])];
+  // an oil is named by what it meets, not by what is left of the old one
+  const without = judging(ask, { ...room, old: null, taken: undefined }, points);
+  const oils = BASE_OILS.filter((baseOil) => {
+    const probe: Lubricant = { id: "probe", name: "probe", sort: oil ? "oil" : "grease", baseOil, ep: false, h1: true, leastC: -100, mostC: 400 };
+    return without.allowed(probe);
+  });
+  const facts = [
+    oil ? "an oil" : `a grease, NLGI ${low === high ? nlgiName(low) : `${nlgiName(low)} to ${nlgiName(high)}`}`,
+    ask.foodContact ? "registered H1" : "",
+    // where every oil will do none is named
+    oils.length && oils.length < BASE_OILS.length ? `${oils.join(" or ")} oil` : "",
+    `good from ${room.coldestC} to ${room.hottestC + 20} °C`,
+    room.hottestC >= 60 && materials.some(isYellowMetal) ? "without EP additives" : "",
+    points.some((p) => p.kind === "rolling-bearing") ? "without graphite" : "",
+    oldIsKnown(room.old) && !oil ? `that goes together with ${oldThickenerName(room.old.thickener)}` : "",
+  ];
+  return facts.filter(Boolean).join(", ");
+}

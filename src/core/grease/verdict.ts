@@ -1,0 +1,264 @@
+import { isPlastic, isSteel } from "../hardware/material";
+import { attacked, BASE_OILS, type BaseOil, isYellowMetal, oilsMix, viscosityAt } from "./base-oils";
+import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown } from "./lube-ask";
+import { isOil, type Lubricant, nlgiName, thickenerName } from "./lubricant";
+import { isMeshing, pointKind } from "./point-kinds";
+import { type Mixing, mixingOfAny, oldThickenerName } from "./thickeners";
+import { bearingKappa, bearingSpeed, speedLimit, toothViscosity } from "./viscosity";
+
+export interface LubeReason {
+  readonly rule: string;
+  readonly says: string;
+  readonly against: boolean;
+  /** against it whoever decides; only for food is there an override, with a written reason */
+  readonly hard: boolean;
+  /** what it weighs in the ranking; 0 for what only says that nothing is wrong */
+  readonly weight: number;
+}
+
+/** Above this, EP additives eat copper alloys, °C. */
+const EP_WARM_C = 60;
+/** So much more than the hottest part a lubricant must stand, K. */
+const SPARE_K = 20;
+
+type Asked = Pick<LubeAsk, "foodContact" | "school">;
+
+/** Some points of a chamber, and what follows from them for every lubricant alike. */
+interface Ground {
+  readonly ask: Asked;
+  readonly room: LubeRoom;
+  readonly points: readonly LubePlace[];
+  readonly plastics: readonly string[];
+  readonly yellow: readonly string[];
+  /** what each oil attacks here, of what it touches and of the seals: asked for five oils, not for every lubricant */
+  readonly harm: (oil: BaseOil) => { readonly eaten: readonly string[]; readonly swollen: readonly string[] };
+  readonly steelOnSteel: boolean;
+  readonly plasticTeeth: boolean;
+}
+
+function groundOf(ask: Asked, room: LubeRoom, points: readonly LubePlace[]): Ground {
+  const touches = [...new Set([...room.materials, ...points.flatMap((p) => p.materials ?? [])])];
+  const meshing = points.filter((p) => isMeshing(p.kind));
+  const attackedBy = (oil: BaseOil, of: readonly string[]): string[] => of.flatMap((m) => (attacked(oil, m) ? [`${m}: ${attacked(oil, m)}`] : []));
+  const harms = new Map(BASE_OILS.map((oil) => [oil, { eaten: attackedBy(oil, touches), swollen: attackedBy(oil, room.seals) }]));
+  return {
+    ask,
+    room,
+    points,
+    harm: (oil) => harms.get(oil) ?? { eaten: [], swollen: [] },
+    plastics: touches.filter(isPlastic),
+    yellow: touches.filter(isYellowMetal),
+    steelOnSteel: meshing.some((p) => p.materials?.length && p.materials.every(isSteel)),
+    plasticTeeth: meshing.some((p) => p.materials?.some(isPlastic)),
+  };
+}
+
+/** How lubricants are judged at some points of a chamber: all that speaks for or against one, and whether a hard rule forbids it. */
+export function judging(ask: Asked, room: LubeRoom, points: readonly LubePlace[]) {
+  const ground = groundOf(ask, room, points);
+  return {
+    reasons: (l: Lubricant): LubeReason[] => [...hardReasons(ground, l), ...softReasons(ground, l)],
+    allowed: (l: Lubricant): boolean => hardReasons(ground, l).every((r) => !(r.hard && r.against)),
+  };
+}
+
+/** The rules that hold whoever decides. Each is said also where it is kept, if it was in question at all. */
+function hardReasons({ ask, room, points, plastics, yellow, steelOnSteel, harm }: Ground, l: Lubricant): LubeReason[] {
+  const out: LubeReason[] = [];
+  const rule = (rule: string, broken: string | null, kept?: string): void => {
+    if (broken) out.push({ rule, says: broken, against: true, hard: true, weight: 0 });
+    else if (kept) out.push({ rule, says: kept, against: false, hard: true, weight: 0 });
+  };
+  const overridden = room.override === true && room.taken === l.id && !l.h1;
+  if (ask.foodContact && overridden)
+    out.push({ rule: "food", says: "not registered H1, and goes in all the same: the reason stands on the sheet", against: true, hard: false, weight: 0 });
+  else if (ask.foodContact)
+    rule("food", l.h1 ? null : "not registered H1: it must not go into a machine that touches food", "registered for incidental food contact (H1)");
+  rule("sort", wrongSort(room, l, points));
+  const { eaten, swollen } = harm(l.baseOil);
+  rule("plastics", eaten.length ? eaten.join("; ") : null, plastics.length ? `${l.baseOil} oil leaves ${plastics.join(", ")} alone` : undefined);
+  rule("seals", swollen.length ? swollen.join("; ") : null, room.seals.length ? `${l.baseOil} oil suits ${room.seals.join(", ")}` : undefined);
+  rule("cold", l.leastC > room.coldestC ? `good down to ${l.leastC} °C only: it must still move at ${room.coldestC} °C` : null);
+  const spare = l.mostC - room.hottestC;
+  rule(
+    "temperature",
+    spare < SPARE_K ? `good to ${l.mostC} °C only: there must be ${SPARE_K} K above ${room.hottestC} °C` : null,
+    `from ${l.leastC} to ${l.mostC} °C: ${spare} K above the hottest part`,
+  );
+  if (yellow.length && room.hottestC >= EP_WARM_C)
+    rule(
+      "EP on copper",
+      l.ep === undefined
+        ? `whether it holds EP additives is not said: warm, they eat ${yellow.join(", ")}. Look at its sheet and say so on the shelf`
+        : l.ep
+          ? `its EP additives eat ${yellow.join(", ")} from ${EP_WARM_C} °C on`
+          : null,
+      `no EP additives that would eat ${yellow.join(", ")}`,
+    );
+  if (points.some((p) => p.kind === "rolling-bearing"))
+    rule("bearing", l.solids?.includes("graphite") ? "graphite in a rolling bearing is rolled into its tracks" : null);
+  if (steelOnSteel) rule("steel on steel", l.baseOil === "silicone" ? "silicone oil carries next to nothing between steel teeth" : null);
+  const meets = meetsOld(room, l);
+  if (meets) rule("old grease", meets.how === "incompatible" ? meets.says : null, meets.how === "borderline" ? undefined : meets.says);
+  return out;
+}
+
+/** Oil where grease belongs, or grease where oil does. */
+function wrongSort(room: LubeRoom, l: Lubricant, points: readonly LubePlace[]): string | null {
+  const named = (p: LubePlace): string => pointKind(p.kind).says.toLowerCase();
+  if (!isOil(l)) {
+    const oily = points.find((p) => pointKind(p.kind).oil === "only");
+    if (oily) return `${named(oily)}: oil alone; grease closes it up`;
+    return room.filling === "oil" ? "this chamber is an oil bath" : null;
+  }
+  if (room.filling === "oil") return null;
+  const greased = points.find((p) => pointKind(p.kind).oil === "never");
+  return greased ? `${named(greased)}: oil would run off; grease stays` : null;
+}
+
+/** What it makes of the old lubricant that is still there; undefined: there is none, or all of it is taken out. */
+function meetsOld({ old }: LubeRoom, l: Lubricant): { readonly says: string; readonly how: Mixing } | undefined {
+  if (!oldIsKnown(old) || old.baseOil === "unknown" || isOil(l)) return undefined;
+  if (!oilsMix(old.baseOil, l.baseOil))
+    return { says: `${l.baseOil} oil does not mix with the old ${old.baseOil} oil: wash all of it out, or take another`, how: "incompatible" };
+  const how = mixingOfAny(old.thickener, l.thickener ?? "");
+  const names = `${l.thickener ? thickenerName(l.thickener) : "this"} over ${oldThickenerName(old.thickener)}`;
+  const outcome = {
+    same: "goes together",
+    compatible: "goes together",
+    borderline: "is borderline: take out what can be reached",
+    incompatible: "turns to soup: wash all of the old one out, or take another",
+  } as const;
+  return { says: `${names} ${outcome[how]}`, how };
+}
+
+/** Weights of the ranking: the more, the worse. A class off is as bad as a viscosity of a third. */
+const W = { class: 3, viscosity: 2, ep: 2, leak: 2, water: 2, borderline: 3, stock: 5, price: 0.5, open: 0.4, speed: 4, noViscosity: 1, makers: 1000 } as const;
+/** Soaps that stand water. */
+const STANDS_WATER = new Set(["CaS", "CaX", "AlX", "Ca12", "Ca", "PUs"]);
+
+/** What ranks those that are allowed. */
+function softReasons({ ask, room, points, yellow, plasticTeeth }: Ground, l: Lubricant): LubeReason[] {
+  const out: LubeReason[] = [];
+  const soft = (rule: string, says: string, weight: number): void => void out.push({ rule, says, against: weight > 0, hard: false, weight });
+  if (room.makersLubricant === l.id) soft("maker’s word", "the maker names it for this model", -W.makers);
+  consistency(ask.school, l, points, soft);
+  viscosity(room, l, points, soft);
+  const shock = points.some((p) => p.load === "shock" || p.kind === "striker");
+  const carries = l.ep === true || (l.solids ?? []).some((s) => s !== "PTFE");
+  if (shock) soft("load", carries ? "EP or solids carry it through the blows" : "neither EP nor solids: blows press the oil out", carries ? -0.5 : W.ep);
+  if (yellow.length && l.ep && room.hottestC < EP_WARM_C)
+    soft("EP on copper", `EP buys nothing on ${yellow.join(", ")}, and stains it once it is warm`, W.ep / 2);
+  if (plasticTeeth) {
+    const spares = l.baseOil === "PAO" || l.baseOil === "silicone";
+    soft(
+      "plastic teeth",
+      spares ? `${l.baseOil} oil leaves plastic teeth as they are for years` : `${l.baseOil} oil is stood by plastic teeth; PAO ages them less`,
+      spares ? -0.5 : 0,
+    );
+    if (l.solids?.includes("PTFE")) soft("plastic teeth", "its PTFE lets plastic slide where the oil is pressed out", -0.5);
+    if (l.ep) soft("plastic teeth", "EP additives do nothing between plastic and steel", W.ep / 2);
+  }
+  if (room.leaks)
+    soft(
+      "leak",
+      (l.nlgi ?? -3) >= 1 ? "stiff enough to stay in a housing that leaks" : "so soft it runs out of a housing that leaks",
+      (l.nlgi ?? -3) >= 1 ? 0 : W.leak,
+    );
+  if (room.water && !isOil(l)) {
+    const stands = l.thickener !== undefined && STANDS_WATER.has(l.thickener);
+    soft(
+      "water",
+      stands
+        ? `${thickenerName(l.thickener as "CaS")} soap stands water`
+        : `${l.thickener ? thickenerName(l.thickener) : "it"} is washed out by water sooner than calcium sulfonate`,
+      stands ? 0 : W.water,
+    );
+  }
+  const meets = meetsOld(room, l);
+  if (meets?.how === "borderline") soft("old grease", meets.says, W.borderline);
+  // a price speaks against nothing: of two that are as good the cheaper is taken
+  if (l.pricePer100G !== undefined)
+    out.push({
+      rule: "price",
+      says: "of two that are as good the cheaper comes first",
+      against: false,
+      hard: false,
+      weight: Math.min(1, l.pricePer100G / 20) * W.price,
+    });
+  if (l.openedOn) soft("open tube", "a tube of it is open", -W.open);
+  return out;
+}
+
+type Soft = (rule: string, says: string, weight: number) => void;
+
+/** NLGI class by place and school. Teeth have the say where they mesh in one case with bearings. */
+function consistency(school: LubeAsk["school"], l: Lubricant, points: readonly LubePlace[], soft: Soft): void {
+  const { nlgi } = l;
+  if (isOil(l) || nlgi === undefined) return;
+  const wanted = points.map((p): { p: LubePlace; low: number; high: number; say: number } => {
+    const [low, high] = pointKind(p.kind).classes[school];
+    const plastic = isMeshing(p.kind) && p.materials?.some(isPlastic);
+    return { p, low: plastic ? Math.max(low, Math.min(1, high)) : low, high, say: isMeshing(p.kind) ? 1 : 0.1 };
+  });
+  const off = (low: number, high: number): number => Math.max(0, low - nlgi, nlgi - high);
+  const all = wanted.reduce((s, w) => s + w.say, 0) || 1;
+  const by = wanted.reduce((s, w) => s + w.say * off(w.low, w.high), 0) / all;
+  // beside teeth nothing else is spoken of: a bearing in a gear case runs in what the teeth run in
+  const spoken = wanted.some((w) => w.say === 1) ? wanted.filter((w) => w.say === 1) : wanted;
+  const worst = [...spoken].sort((a, b) => b.say * off(b.low, b.high) - a.say * off(a.low, a.high))[0];
+  if (!worst) return;
+  const where = pointKind(worst.p.kind).says.toLowerCase();
+  const name = `NLGI ${nlgiName(nlgi)}`;
+  const asked = worst.low === worst.high ? nlgiName(worst.low) : `${nlgiName(worst.low)} to ${nlgiName(worst.high)}`;
+  const d = off(worst.low, worst.high);
+  soft(
+    "consistency",
+    d === 0
+      ? `${name}: ${isMeshing(worst.p.kind) && school === "measured" ? "soft enough to run back to the teeth" : `right for ${where}`}`
+      : nlgi > worst.high
+        ? `${name} is stiffer than the ${asked} that ${where} ask${/s$/.test(where) || where === "teeth" ? "" : "s"} for: it is thrown off once and stays on the wall`
+        : `${name} is softer than the ${asked} that ${where} ask${/s$/.test(where) || where === "teeth" ? "" : "s"} for: it runs away from there`,
+    d === 0 ? 0 : by * W.class,
+  );
+}
+
+/** The base oil against the speed of teeth and bearings. */
+function viscosity(room: LubeRoom, l: Lubricant, points: readonly LubePlace[], soft: Soft): void {
+  const asking = points.filter((p) => (isMeshing(p.kind) && p.pitchLineMPerS !== undefined) || (p.kind === "rolling-bearing" && p.bearing && p.rpm));
+  if (!asking.length) return;
+  const v40 = l.viscosityMm2s;
+  if (v40 === undefined) {
+    soft("viscosity", "the viscosity of its oil is not on the shelf: look at its sheet", W.noViscosity);
+    return;
+  }
+  const fast = Math.max(-1, ...points.flatMap((p) => (isMeshing(p.kind) && p.pitchLineMPerS !== undefined ? [p.pitchLineMPerS] : [])));
+  if (fast >= 0) {
+    const worm = points.some((p) => p.kind === "worm");
+    const [least, most] = toothViscosity(fast, worm);
+    const off = v40 < least ? Math.log2(least / v40) : v40 > most ? Math.log2(v40 / most) : 0;
+    soft(
+      "speed",
+      `${v40} mm²/s at ${fast.toFixed(1)} m/s: ${off === 0 ? `within the ${least.toFixed(0)} to ${most.toFixed(0)} that teeth of this speed like` : v40 < least ? `thinner than the ${least.toFixed(0)} to ${most.toFixed(0)} that keep teeth apart` : `thicker than the ${least.toFixed(0)} to ${most.toFixed(0)}: it drags and warms`}`,
+      off * W.viscosity,
+    );
+  }
+  for (const p of points) {
+    if (p.kind !== "rolling-bearing" || !p.bearing || !p.rpm) continue;
+    const speed = bearingSpeed(p.bearing, p.rpm);
+    const limit = speedLimit(v40);
+    const kappa = bearingKappa(viscosityAt(l.baseOil, v40, room.hottestC), p.bearing, p.rpm);
+    if (speed > limit)
+      soft(
+        "bearing speed",
+        `n·dm of ${Math.round(speed / 1000)} thousand is above the ${limit / 1000} thousand that such an oil stands: it is thrown out and warms`,
+        W.speed,
+      );
+    else
+      soft(
+        "bearing speed",
+        `n·dm of ${Math.round(speed / 1000)} thousand, of ${limit / 1000} thousand; κ ${kappa.toFixed(1)}${kappa < 1 ? ": too thin when warm to part the balls from the track" : ""}`,
+        kappa < 1 ? W.viscosity * Math.min(3, -Math.log2(kappa)) : 0,
+      );
+  }
+}

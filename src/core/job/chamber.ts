@@ -1,0 +1,73 @@
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { lubeRoom, oldLubricant } from "../grease/lube-ask";
+import { later, note, ref, text, words } from "./written";
+
+/** What a chamber can be. */
+export const CHAMBER_KINDS = [
+  { kind: "gear-case", says: "Gear case" },
+  { kind: "planetary", says: "Planetary set" },
+  { kind: "worm-box", says: "Worm box" },
+  { kind: "ratchet-head", says: "Ratchet head" },
+  { kind: "bearing-seat", says: "Bearing seat" },
+  { kind: "striker", says: "Striker" },
+  { kind: "other", says: "Another place" },
+] as const;
+export const chamberKind = z.enum(CHAMBER_KINDS.map((k) => k.kind));
+export type ChamberKind = z.infer<typeof chamberKind>;
+export const chamberKindSays = (kind: ChamberKind): string => CHAMBER_KINDS.find((k) => k.kind === kind)?.says ?? kind;
+
+const side = z.number("must be a length in mm").positive("must be above 0 mm").max(2000, "is longer than 2 m");
+const ml = z.number("must be a volume in ml").positive("must be above 0 ml").max(100_000, "is more than a hundred litres");
+
+/** How the free volume is known: what was filled in, or the inside less what lies in it. */
+export const chamberVolume = z.discriminatedUnion("by", [
+  z.strictObject({ by: z.literal("filling"), ml }),
+  z.strictObject({ by: z.literal("inside"), lengthMm: side, widthMm: side, depthMm: side }),
+]);
+
+const material = z.string().trim().min(1).max(60);
+
+/** A room of the unit that a lubricant goes into. What nobody has said is left out, and asked. */
+export const chamberSchema = z.strictObject({
+  id: ref,
+  kind: chamberKind,
+  name: words.trim().min(1, "a chamber needs a name"),
+  /** left out: grease */
+  filling: lubeRoom.shape.filling.unwrap().optional(),
+  /** the step that laid it open: it is closed when that one is undone */
+  openedBy: ref.optional(),
+  volume: chamberVolume.optional(),
+  makersGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
+  /** the lubricant of the shelf that the maker names */
+  makersLubricant: text.optional(),
+  coldestC: lubeRoom.shape.coldestC.optional(),
+  hottestC: lubeRoom.shape.hottestC.optional(),
+  leaks: z.boolean().optional(),
+  water: z.boolean().optional(),
+  seals: z.array(material).max(20),
+  materials: z.array(material).max(30),
+  /** what is left of the old lubricant; left out: nobody has said */
+  old: z.union([z.strictObject({ left: z.literal("none") }), oldLubricant]).optional(),
+  /** the lubricant of the shelf that was taken for it */
+  lubricant: text.optional(),
+  /** why one that is not registered H1 goes in although the unit touches food */
+  override: note.optional(),
+  /** why it gets none */
+  none: note.optional(),
+  x: later,
+});
+export type Chamber = Frozen<z.infer<typeof chamberSchema>>;
+
+/** A chamber as it is made: nothing is said of it yet. */
+export const newChamber = (id: string, kind: ChamberKind, name?: string): Chamber => ({
+  id,
+  kind,
+  name: name ?? chamberKindSays(kind).toLowerCase(),
+  seals: [],
+  materials: [],
+});
+
+/** The next free name of a chamber. */
+export const nextChamberId = (chambers: readonly Pick<Chamber, "id">[]): string =>
+  `c${1 + chambers.reduce((n, c) => Math.max(n, Number(/^c(\d+)$/.exec(c.id)?.[1] ?? 0)), 0)}`;

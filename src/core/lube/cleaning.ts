@@ -1,0 +1,133 @@
+import { hardwareInWords, wasLocked } from "../hardware/piece";
+import type { Chamber } from "../job/chamber";
+import type { Job } from "../job/job";
+import { type Part, partName } from "../job/part";
+import type { Service } from "../job/service";
+import { greaseStatesIn, hasCrumbs } from "../judge/failure-modes";
+import type { RebuildPlan } from "../order/rebuild-plan";
+import { isSmooth, wheelsOf } from "../train/train";
+import { cleaningFor, cleaningLine } from "./cleaning-ways";
+import { needsOfJob } from "./reach";
+
+/** How far the cleaning must go, from what was found in the old lubricant. */
+export function howFar(states: readonly string[]): { readonly all: boolean; readonly says: string } {
+  const found = greaseStatesIn(states);
+  if (hasCrumbs(states))
+    return {
+      all: true,
+      says: "Crumbs were found: everything is washed, every chamber, every part, and what flows off is looked at with a magnet at the last rinse.",
+    };
+  if (found.some((g) => g.state !== "good")) return { all: true, says: "The old lubricant is spent: all of it comes out." };
+  return {
+    all: false,
+    says: found.length
+      ? "The old lubricant was found good: what is opened is wiped."
+      : "Nothing was said of the old lubricant at Judge: what is opened is wiped, and what is unknown comes out.",
+  };
+}
+
+/**
+ * The step before whose going back a chamber must be clean: the first that goes back into it. A case is cleaned while it is empty, not before its cover.
+ * Undefined: nobody has said what opened it.
+ */
+export function cleanBefore(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, "openedBy">): string | undefined {
+  const opened = job.steps.findIndex((s) => s.id === chamber.openedBy);
+  if (opened < 0) return undefined;
+  const needs = needsOfJob(job);
+  const within = new Set([opened]);
+  // a step stands behind those it needed, or is looked at again until nothing more is found
+  for (let before = 0; before !== within.size; ) {
+    before = within.size;
+    needs.forEach((own, i) => {
+      if (own.some((n) => within.has(n))) within.add(i);
+    });
+  }
+  const first = plan.steps.find((l) => (l.kind === "fit" || l.kind === "unblock") && within.has(job.steps.findIndex((s) => s.id === l.undoes)));
+  return first && "undoes" in first ? first.undoes : chamber.openedBy;
+}
+
+/**
+ * What is to be cleaned, as lines of the plan: every chamber that somebody opened, and, where crumbs were found, every part that came off, has no line yet, and of which the
+ * way is plain. Of a bearing it is not: whether it is sealed decides, and nobody has said so here.
+ */
+export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | "do">[] {
+  const crumbs = hasCrumbs(job.greaseStates);
+  const chambers = (job.chambers ?? []).flatMap((c) => {
+    // an opening that was blocked is opened again after the washing: the block is what the chamber is clean before
+    const reachedBy = cleanBefore(job, plan, c);
+    return reachedBy
+      ? [{ reachedBy, chamber: c.id, note: `${c.name}: ${crumbs ? "washed out, no crumb must stay; a magnet at the last rinse" : "wiped out"}` }]
+      : [];
+  });
+  if (!crumbs) return chambers;
+  const parts = toClean(job).flatMap((p) => {
+    if (isPlanned(job, p.id)) return [];
+    const best = p.material && p.kind !== "bearing" ? cleaningFor(p).find((m) => m.ok && m.method !== "brush" && m.method !== "acetone") : undefined;
+    return best ? [cleaningLine(p.id, partName(p), best.method)] : [];
+  });
+  return [...chambers, ...parts];
+}
+
+const isPlanned = (job: Pick<Job, "services">, part: string): boolean => job.services.some((v) => v.do === "clean" && v.part === part);
+
+/** Parts that go back as they are, and are washed where crumbs were found. */
+function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
+  const off = new Set(job.steps.flatMap((s) => s.parts ?? []));
+  return job.parts.filter((p) => off.has(p.id) && !p.renew);
+}
+
+/** What crumbs ask to be cleaned and no line of the plan does yet: parts of which nobody has said what they are, chambers of which nobody has said what opened them. */
+export function stillToClean(job: Job): string[] {
+  if (!hasCrumbs(job.greaseStates)) return [];
+  return [
+    ...(job.chambers ?? []).filter((c) => !job.services.some((v) => v.chamber === c.id)).map((c) => c.name),
+    ...toClean(job).flatMap((p) => (isPlanned(job, p.id) ? [] : [partName(p)])),
+  ];
+}
+
+/** What stays dry, by kinds of parts, as they were said. */
+const DRY_PARTS: Readonly<Record<string, string>> = {
+  cover: "its mating face",
+  gasket: "the faces that it lies between",
+  belt: "the belt, and the pulleys that it runs on",
+  brush: "the brushes, and what they run on",
+  motor: "the windings",
+  switch: "the switch",
+};
+
+/** A place that a lubricant must stay away from: a part, or pieces of hardware of a step. */
+export interface KeptDry {
+  readonly part?: string;
+  readonly step?: string;
+  readonly says: string;
+}
+
+/** Places of a job that a lubricant must stay away from: parts by what they were said to be, what the train drives by friction, and threads that get locker. */
+export function keepDry(job: Pick<Job, "parts" | "train" | "steps">): KeptDry[] {
+  const byKind = job.parts.flatMap((p): KeptDry[] => (p.kind && DRY_PARTS[p.kind] ? [{ part: p.id, says: `${partName(p)}: ${DRY_PARTS[p.kind]}` }] : []));
+  const named = new Set(byKind.map((d) => d.part));
+  // pulleys, rollers and the discs of clutches carry by friction
+  const byTrain = (job.train?.meshes ?? []).filter((m) => isSmooth(m) || m.kind === "belt").flatMap(wheelsOf);
+  const clutches = (job.train?.clutches ?? []).map((c): KeptDry => ({ says: `slipping clutch on ${c.shaft}: its discs and linings` }));
+  const locked = job.steps.flatMap((s): KeptDry[] =>
+    s.hardware?.some(wasLocked)
+      ? [
+          {
+            step: s.id,
+            says: `${s.hardware
+              .filter(wasLocked)
+              .map((h) => hardwareInWords({ ...h, at: undefined }))
+              .join(", ")}: locker holds on a dry thread alone`,
+          },
+        ]
+      : [],
+  );
+  return [
+    ...byKind,
+    ...byTrain.flatMap((w): KeptDry[] =>
+      w.part && named.has(w.part) ? [] : [{ ...(w.part && { part: w.part }), says: `${w.says}: where it runs by friction` }],
+    ),
+    ...clutches,
+    ...locked,
+  ];
+}

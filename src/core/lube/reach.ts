@@ -1,0 +1,75 @@
+import type { Job } from "../job/job";
+import { undoKey } from "../job/keys";
+import { onceFor } from "../job/once-for";
+import { partNamed } from "../job/part";
+import type { LubePoint, Service } from "../job/service";
+import { checkStrip } from "../order/checked-strip";
+import { type FitLine, lineKey, type RebuildLine, type RebuildPlan } from "../order/rebuild-plan";
+import { type Needs, needsOf } from "../order/undo-order";
+
+type Placed = Pick<LubePoint & Service, "id"> & Pick<LubePoint, "part" | "reachedBy" | "onPart" | "chamber">;
+
+/** Until when a place can still be reached. */
+export interface Reach {
+  /** the line of the rebuild plan that it is now; undefined: it is none */
+  readonly line?: number;
+  /** the line before which it must be done at the latest, and what closes over it there; undefined: it stays open to the end */
+  readonly last?: { readonly line: number; readonly step: string; readonly says: string };
+  /** it is closed already: what closed over it */
+  readonly closed?: string;
+}
+
+/** What a step takes off, as it is called when it goes back on. */
+export function stepThing(job: Pick<Job, "steps" | "parts">, step: string): string {
+  const s = job.steps.find((x) => x.id === step);
+  const n = job.steps.findIndex((x) => x.id === step) + 1;
+  const parts = (s?.parts ?? []).map((p) => partNamed(job, p)).join(", ");
+  return `step ${n}${parts ? `, the ${parts}` : s?.title ? `, ${s.title}` : ""}`;
+}
+
+/** What every step of a job needed, whatever is planned besides. */
+export const needsOfJob: (job: Job) => Needs = onceFor((job: Job) => needsOf(checkStrip({ ...job, lubePoints: [], services: [] })));
+
+/**
+ * The steps whose going back closes over a place. A place on a part that came off is closed by whatever had to come off before it; one in a chamber by the step that
+ * opened the chamber; another by the step that reached it. To which moment it was moved is no matter.
+ */
+export function closersOf(job: Job, place: Placed): string[] {
+  const part = place.part ?? place.onPart;
+  const at = job.steps.findIndex((s) => part !== undefined && s.parts?.includes(part));
+  if (at >= 0) return (needsOfJob(job)[at] ?? []).flatMap((i) => job.steps[i]?.id ?? []);
+  const opener = job.chambers?.find((c) => c.id === place.chamber)?.openedBy;
+  const known = opener !== undefined && job.steps.some((s) => s.id === opener);
+  return known ? [opener] : place.reachedBy ? [place.reachedBy] : [];
+}
+
+const isFit = (l: RebuildLine): l is FitLine => l.kind === "fit" || l.kind === "unblock";
+
+/** When a point or a service comes in the plan, and the last line at which its place is still open. */
+export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed): Reach {
+  const line = plan.steps.find((l) => lineKey(l) === key)?.n;
+  const closers = new Set(closersOf(job, place));
+  const first = plan.steps.filter(isFit).find((l) => closers.has(l.undoes));
+  const done = new Set(job.linesDone);
+  const shut = [...closers].find((s) => done.has(undoKey(s)));
+  return {
+    ...(line !== undefined && { line }),
+    ...(first && { last: { line: first.n, step: first.undoes, says: `${stepThing(job, first.undoes)} closes over it` } }),
+    ...(shut !== undefined && !done.has(key) && { closed: `${stepThing(job, shut)}, closes over it, and is on again: take it off first` }),
+  };
+}
+
+/** Steps before whose going back a place could be lubricated as well, earliest first: from where it is bare to where it is closed over. */
+export function momentsFor(job: Job, plan: RebuildPlan, place: Placed): { readonly step: string; readonly line: number; readonly says: string }[] {
+  const part = place.part ?? place.onPart;
+  const closers = new Set(closersOf(job, place));
+  const fits = plan.steps.filter(isFit);
+  // what it is on must be there; -1 where it never came off
+  const from = part ? fits.findIndex((l) => l.parts.includes(part)) + 1 : 0;
+  const end = fits.findIndex((l) => closers.has(l.undoes));
+  const done = new Set(job.linesDone);
+  return fits
+    .slice(from, end < 0 ? fits.length : end + 1)
+    .filter((l) => !done.has(lineKey(l)))
+    .map((l) => ({ step: l.undoes, line: l.n, says: `before ${stepThing(job, l.undoes)} goes back` }));
+}
