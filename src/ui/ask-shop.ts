@@ -38,7 +38,7 @@ export const unreached = (e: unknown): boolean => e instanceof TypeError || gave
 const brokeOff = (e: unknown): boolean => e instanceof Error && e.message.startsWith("Connection closed");
 
 /** Whether the answer did not come in the time that is waited for it. */
-export const gaveUp = (e: unknown): boolean => e instanceof DOMException && e.name === "TimeoutError";
+const gaveUp = (e: unknown): boolean => e instanceof DOMException && e.name === "TimeoutError";
 
 /**
  * What kept a question or an action from its answer: nobody answered, the page is older than the program that answers, or that program failed.

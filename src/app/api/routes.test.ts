@@ -4,6 +4,7 @@ import type { TableWork } from "@/shop/parts/table-thread";
 import { pumpAt } from "@/stages/test-unit";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
+import { loadDrafts } from "@/store/drafts";
 import { putRows } from "@/store/put-rows";
 import { layDown } from "@/store/strip";
 import { grey, job, step, testShop } from "@/store/test-shop";
@@ -11,6 +12,7 @@ import { undoLast } from "@/store/undo";
 import { catalogue } from "../../../demo/shop/shelf";
 import { fromElsewhere } from "./changing";
 import * as signIn from "./door/sign-in/route";
+import * as drafts from "./jobs/[number]/drafts/route";
 import * as file from "./jobs/[number]/file/route";
 import * as gear from "./jobs/[number]/gear/[part]/route";
 import * as pictures from "./jobs/[number]/pictures/route";
@@ -117,6 +119,22 @@ describe("a picture that is sent", () => {
     const half = asked("/api/x", { method: "POST", body: "--x\r\nContent-Dis", headers: { "content-type": "multipart/form-data; boundary=x" } });
     expect(await told(await pictures.POST(half, at({ number })))).toEqual([400, { says: expect.stringContaining("broken off") }]);
     expect(await told(await send("J-9999", { picture: await shot() }))).toEqual([422, expect.objectContaining({ says: "there is no job J-9999" })]);
+  });
+});
+
+describe("what is typed and not laid down", () => {
+  it("is kept until it is empty; what is no draft, or too much of one, is told so and changes nothing", async () => {
+    const number = await pumpAt("strip");
+    const id = (await (await database())("jobs").where({ number }).first("id")).id;
+    const put = async (body: string): Promise<number> =>
+      (await drafts.PUT(asked(`/api/jobs/${number}/drafts`, { method: "PUT", body }), at({ number }))).status;
+    expect(await put(JSON.stringify({ field: "strip.step", value: { what: "half a" } }))).toBe(204);
+    expect(await put("{")).toBe(422);
+    expect(await put(JSON.stringify({ field: "", value: 1 }))).toBe(422);
+    expect(await put(JSON.stringify({ field: "strip.step", value: "x".repeat(100_001) }))).toBe(413);
+    expect(await loadDrafts(id)).toEqual({ "strip.step": { what: "half a" } });
+    expect(await put(JSON.stringify({ field: "strip.step", value: null }))).toBe(204);
+    expect(await loadDrafts(id)).toEqual({});
   });
 });
 
