@@ -108,3 +108,74 @@ test("a place that is closed over already is refused with the step that closes o
   await when.selectOption({ index: moments.length - 2 });
   await expect(when.locator("option:checked")).toHaveText(moments.at(-2) ?? "");
 });
+
+test("a wheel is pressed in its train, a chamber in a picture; what stays dry is hatched where its grease goes in; the scale counts up", async ({ page }) => {
+  test.setTimeout(90_000);
+  const hand = new BenchHand(page);
+  await hand.open("/jobs/J-0142/lube");
+  await hand.button(/All is clean and dry/).click();
+  await hand.button(/In a picture/).click();
+  await expect(hand.button(/Press the picture where it is/)).toBeDisabled();
+  const picture = page.getByRole("button", { name: "Point at the place in the picture" });
+  const press = async (x: number): Promise<void> => {
+    const box = await picture.boundingBox();
+    if (!box) throw new Error("no picture");
+    await picture.click({ position: { x: box.width * x, y: box.height * 0.5 } });
+  };
+  await press(0.5);
+  await page.getByLabel("Its name, if it needs one").fill("wheel case");
+  await hand.button(/Make it/).click();
+  await hand.button(/^wheel case/).click();
+
+  await hand.button(/Add the first point/).click();
+  await hand.button("Point at the train").click();
+  await page.getByRole("button", { name: "47-tooth gear" }).press("Enter");
+  await expect(page.getByLabel("Where", { exact: true })).toHaveValue("teeth of the 47-tooth gear");
+  // by a finger, beside the narrow bar of another wheel
+  const bar = await page.getByRole("button", { name: "9-tooth gear" }).boundingBox();
+  if (!bar) throw new Error("no train");
+  await page.mouse.click(bar.x + 6, bar.y + 4);
+  await expect(page.getByLabel("Where", { exact: true })).toHaveValue("teeth of the 9-tooth gear");
+  await hand.button("Point at a picture").click();
+  await press(0.3);
+  await hand.button(/Put it there/).click();
+  await expect(page.getByRole("region", { name: "How much, and where" })).toContainText("Teeth of the 9-tooth gear");
+  await hand.button(/Add a point/).click();
+  await hand.button("▨ Stays dry").click();
+  await hand.button(/Keep it dry/).click();
+  await expect(page.getByText("Say what stays dry").first()).toBeVisible();
+  await press(0.8);
+  await page.getByLabel("What stays dry").fill("face of the cover");
+  await hand.button(/Keep it dry/).click();
+  await expect(page.getByRole("list", { name: "Stays dry at the wheel case" })).toContainText("Face of the cover");
+  await expect(page.getByRole("img", { name: /wheel case.*stays dry: face of the cover.*teeth of the 9-tooth gear/ })).toBeVisible();
+
+  await hand.button(/Which$/).click();
+  await page
+    .getByRole("button", { name: /may be used/ })
+    .first()
+    .click();
+  await hand.button(/^Use |^U Use /).click();
+  await page.getByRole("button", { name: "When and how much: teeth of the 9-tooth gear" }).click();
+  await page.getByLabel("Own amount, g").fill("12");
+  await page.getByLabel("Own amount, g").press("Tab");
+  await expect(page.getByText(/12 g for 0\.\d+ g: out by a factor of three or more/).first()).toBeVisible();
+  await hand.button("12 g is meant").click();
+  await expect(page.getByText(/out by a factor of three/)).toHaveCount(0);
+  await hand.saved();
+  await page.getByRole("button", { name: "Practice scale for teeth of the 9-tooth gear" }).click();
+  const shows = page.getByRole("status", { name: "On the scale for teeth of the 9-tooth gear" });
+  await expect(shows).toContainText(/g to go/);
+  await expect(shows).toContainText(/that is it/);
+  await expect(page.getByLabel("Weighed in, g")).toHaveValue(/^1[12]/);
+
+  await hand.open("/jobs/J-0142/rebuild");
+  const line = page.getByRole("region", { name: "The line" });
+  for (let i = 0; i < 40 && !/9-tooth gear/.test((await line.getByRole("heading").first().textContent()) ?? ""); i++) {
+    const before = (await line.textContent()) ?? "";
+    await line.getByRole("button", { name: /Done|Yes/ }).click();
+    await expect(line).not.toHaveText(before);
+  }
+  await expect(line).toContainText("Stays dry: face of the cover, hatched in the picture.");
+  await expect(page.getByRole("img", { name: /stays dry: face of the cover/ })).toBeVisible();
+});

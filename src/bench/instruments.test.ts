@@ -28,4 +28,12 @@ describe("the instruments that ship", () => {
       expect(scale.read(0)).toBeGreaterThanOrEqual(0);
     }
   });
+  it("count up while something is filled in, to all of it", () => {
+    const shown = practiceScale(numbers()).filling(40);
+    expect(shown.length).toBeGreaterThan(5);
+    shown.slice(1).forEach((g, i) => {
+      expect(g).toBeGreaterThan(shown[i] as number);
+    });
+    expect(Math.abs((shown.at(-1) as number) - 40)).toBeLessThanOrEqual(0.151);
+  });
 });

@@ -1,6 +1,6 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
-import { type Chamber, type ChamberKind, newChamber, nextChamberId } from "@/core/job/chamber";
+import { type Chamber, type ChamberKind, type DryPlace, newChamber, nextChamberId, nextDryId } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import type { LubePoint, Service, WeighedPoint } from "@/core/job/service";
 import { type Proposal, proposedChambers } from "@/core/lube/propose";
@@ -110,8 +110,20 @@ export async function changeChamber(
       job.id,
       (whole.chambers ?? []).map((c) => (c.id === id ? changed : c)),
     );
+    if ("outside" in facts || "openedBy" in facts) for (const g of inChamber(whole, id)) await follow(trx, job.id, g, changed);
     return `${changed.name}: ${what}`;
   });
+}
+
+/** A point that is on no part that came off is reached as its chamber is: from outside, or while the step that opened it leaves it open. */
+async function follow(trx: Knex, jobId: number, g: WeighedPoint, chamber: Chamber): Promise<void> {
+  if (g.part !== undefined) return;
+  const moved = chamber.outside
+    ? { ...g, outside: true, reachedBy: undefined }
+    : g.outside && chamber.openedBy
+      ? { ...g, outside: undefined, reachedBy: chamber.openedBy }
+      : undefined;
+  if (moved) await pointRow(trx, jobId, g.id).update(records.lube_points.write({ ...foldedFacts(moved), reachedBy: moved.reachedBy ?? null }));
 }
 
 async function dropPoints(trx: Knex, jobId: number, points: readonly WeighedPoint[]): Promise<void> {
@@ -129,6 +141,27 @@ export async function dropChamber(number: string, version: number, id: string): 
       (whole.chambers ?? []).filter((c) => c.id !== id),
     );
     return `chamber taken away: ${name}`;
+  });
+}
+
+/** A place at a chamber that stays dry. */
+export async function addDry(number: string, version: number, id: string, place: Omit<DryPlace, "id">): Promise<number> {
+  return changeDry(number, version, id, (dry) => [...dry, { id: nextDryId(dry), ...place }], `stays dry: ${place.says}`);
+}
+
+export async function dropDry(number: string, version: number, id: string, place: string): Promise<number> {
+  return changeDry(number, version, id, (dry) => dry.filter((d) => d.id !== place), "a place need not stay dry");
+}
+
+async function changeDry(number: string, version: number, id: string, work: (dry: readonly DryPlace[]) => DryPlace[], what: string): Promise<number> {
+  return changeLube(number, version, async ({ trx, job, whole }) => {
+    const { name, dry = [] } = chamberOf(whole, id);
+    await writeChambers(
+      trx,
+      job.id,
+      (whole.chambers ?? []).map((c) => (c.id === id ? { ...c, dry: work(dry) } : c)),
+    );
+    return `${name}: ${what}`;
   });
 }
 

@@ -76,6 +76,18 @@ describe("the train's diagram", () => {
       count(drawn, /color-error/g),
     );
   });
+  it("has its wheels as buttons where they can be pressed, and shows the one that was", () => {
+    const wheels = [
+      { mesh: "m1", role: "driver" as const, says: "worm" },
+      { mesh: "m1", role: "driven" as const, says: "worm wheel" },
+    ];
+    const answer = solveTrain(train);
+    const drawn = renderToStaticMarkup(<TrainDiagram train={train} answer={answer} press={{ wheels, picked: wheels[1], onPick: () => undefined }} />);
+    expect(drawn).toMatch(/role="button"[^>]*aria-label="worm" aria-pressed="false"/);
+    expect(drawn).toMatch(/role="button"[^>]*aria-label="worm wheel" aria-pressed="true"/);
+    // the belt's pulleys are none
+    expect(count(drawn, /role="button"/g)).toBe(2);
+  });
   it("a shaft that nothing settles is drawn with a question mark", () => {
     const free: TrainInput = {
       input: train.input,

@@ -2,6 +2,7 @@
 import { ImageOff } from "lucide-react";
 import type { PictureMark } from "@/core/job/picture-mark";
 import { MarksOverlay } from "./marks-overlay";
+import { SpotsOverlay, type Spotted } from "./spots-overlay";
 
 export const pictureUrl = (sha256: string, thumb = false): string => `/api/pictures/${sha256}${thumb ? "?thumb=1" : ""}`;
 
@@ -27,14 +28,23 @@ export function framed(p: KeptPicture | undefined): FramedPicture | undefined {
   return p && { url: pictureUrl(p.sha256), marks: p.marks, width: p.width, height: p.height };
 }
 
+export interface PictureFrameProps {
+  picture: FramedPicture | undefined;
+  /** places drawn into it */
+  spots?: readonly Spotted[];
+  words: string;
+  className?: string;
+}
+
 /** A picture as large as its place, with a line of words under it. */
-export function PictureFrame({ picture, words, className = "" }: { picture: FramedPicture | undefined; words: string; className?: string }) {
+export function PictureFrame({ picture, spots = [], words, className = "" }: PictureFrameProps) {
   return (
     <figure className={`relative flex min-h-0 flex-col overflow-hidden border-2 border-base-content bg-base-200 ${className}`}>
       {picture ? (
         <div className="relative min-h-0 w-full flex-1">
           <img src={picture.url} alt={words} className="h-full w-full object-cover" />
           {picture.marks && picture.width && picture.height && <MarksOverlay marks={picture.marks} width={picture.width} height={picture.height} />}
+          {picture.width && picture.height && <SpotsOverlay spots={spots} width={picture.width} height={picture.height} />}
         </div>
       ) : (
         <div className="hush flex flex-1 flex-col items-center justify-center gap-2 text-[20px]">

@@ -1,13 +1,12 @@
 "use client";
 
 import { scaleLinear } from "d3";
-import { useMemo } from "react";
-import { trainDiagram } from "@/core/train/diagram";
+import { type MouseEvent, useMemo } from "react";
+import { type DrawnWheel, trainDiagram } from "@/core/train/diagram";
 import type { ShaftAnswer, TrainAnswer } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 
 const WIDTH = 600;
-const MOST_HEIGHT = 430;
 const MARGIN = { left: 12, right: 138 } as const;
 
 /** Which way a shaft turns: as it is seen, or where the motor's way was not told, against the motor's. */
@@ -16,12 +15,32 @@ function arrow(s: ShaftAnswer): string {
   return s.direction === 1 ? " ↻" : s.direction === -1 ? " ↺" : "";
 }
 
-/** A train from the side: shafts as lines with their speeds, gears as bars to relative size. A chosen mesh or shaft stands out. */
-export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer: TrainAnswer; lit?: string }) {
+type Wheel = Pick<DrawnWheel, "mesh" | "role">;
+const isSame = (a: Wheel, b: Wheel | undefined): boolean => a.mesh === b?.mesh && a.role === b?.role;
+
+/** Wheels of a diagram that can be pressed. */
+export interface PressWheel {
+  readonly wheels: readonly (Wheel & { readonly says: string })[];
+  readonly picked: Wheel | undefined;
+  readonly onPick: (wheel: Wheel) => void;
+}
+
+export interface TrainDiagramProps {
+  train: TrainInput;
+  answer: Pick<TrainAnswer, "shafts">;
+  /** a mesh or a shaft that stands out */
+  lit?: string;
+  press?: PressWheel;
+  /** how high the shafts and wheels may reach, for a width of 600; the words keep their size */
+  mostHeight?: number;
+}
+
+/** A train from the side: shafts as lines with their speeds, gears as bars to relative size. */
+export function TrainDiagram({ train, answer, lit, press, mostHeight = 430 }: TrainDiagramProps) {
   const d = useMemo(() => trainDiagram(train), [train]);
   // what stands beside the last wheels wants room before the names of the shafts
   const beside = Math.max(0, ...d.wheels.filter((w) => w.x + 60 > d.width).map((w) => 12 * (w.size.length - 2)));
-  const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right - beside) / (d.width + 60), MOST_HEIGHT / (d.bottom - d.top), 3);
+  const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right - beside) / (d.width + 60), mostHeight / (d.bottom - d.top), 3);
   const x = scaleLinear([-60, d.width], [MARGIN.left, MARGIN.left + (d.width + 60) * scale]);
   const height = (d.bottom - d.top) * scale + 16;
   const y = scaleLinear([d.top, d.bottom], [8, height - 8]);
@@ -38,11 +57,22 @@ export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer
     if (here.at - above.at < 38) here.at = above.at + 38;
   }
   const tall = Math.max(height, (labels.at(-1)?.at ?? 0) + 34);
+  /** what lies nearest to where a finger came down: the wheels of a mesh touch, and most are narrow */
+  const nearest = (e: MouseEvent<SVGSVGElement>): void => {
+    const to = e.currentTarget.getScreenCTM()?.inverse();
+    if (!press || !to || e.detail === 0) return;
+    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(to);
+    const far = (w: DrawnWheel): number => Math.hypot(at.x - x(w.x), Math.max(0, Math.abs(at.y - y(w.y)) - w.r * scale));
+    const [first] = d.wheels.filter((w) => press.wheels.some((p) => isSame(p, w))).sort((a, b) => far(a) - far(b));
+    if (first) press.onPick(first);
+  };
   return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: the wheels in it are buttons for the keyboard; a press beside one is a press on it
     <svg
       viewBox={`0 0 ${WIDTH} ${tall}`}
-      className="max-h-full w-full"
-      role="img"
+      className={press ? "max-h-full w-full cursor-pointer" : "max-h-full w-full"}
+      role={press ? "group" : "img"}
+      onClick={nearest}
       aria-label={`Train: ${d.shafts.map((s) => `${s.shaft} ${speed(s.shaft)}`).join(", ")}`}
     >
       <g stroke="var(--color-base-content)" strokeWidth="2" fill="var(--color-base-300)">
@@ -68,7 +98,7 @@ export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer
         {d.wheels.map((w) => {
           const r = w.r * scale;
           const [cx, cy] = [x(w.x), y(w.y)];
-          const on = lit === w.mesh;
+          const on = lit === w.mesh || isSame(w, press?.picked);
           const common = { stroke: on ? "var(--color-error)" : "var(--color-base-content)", strokeWidth: on ? 4 : 2 };
           const key = `${w.mesh}-${w.says}-${w.y}`;
           if (w.shape === "wheel") return <circle key={key} cx={cx} cy={cy} r={r} {...common} fillOpacity={0.75} />;
@@ -109,6 +139,35 @@ export function TrainDiagram({ train, answer, lit }: { train: TrainInput; answer
             {w.size}
           </text>
         ))}
+      {press?.wheels.map((p) => {
+        const w = d.wheels.find((o) => isSame(p, o));
+        if (!w) return null;
+        const [wide, tall] = [56, Math.max(56, 2 * w.r * scale)];
+        return (
+          // biome-ignore lint/a11y/useSemanticElements: a drawing holds no button element
+          <rect
+            key={`${p.mesh}-${p.role}`}
+            x={x(w.x) - wide / 2}
+            y={y(w.y) - tall / 2}
+            width={wide}
+            height={tall}
+            fill="transparent"
+            role="button"
+            tabIndex={0}
+            aria-label={p.says}
+            aria-pressed={isSame(p, press.picked)}
+            onClick={(e) => {
+              if (e.detail === 0) press.onPick(p);
+            }}
+            onKeyDown={(e) => {
+              if (e.key !== "Enter" && e.key !== " ") return;
+              e.preventDefault();
+              e.stopPropagation();
+              press.onPick(p);
+            }}
+          />
+        );
+      })}
       {labels.map((l) => (
         <g key={l.shaft} fontSize="20" fill={lit === l.shaft ? "var(--color-error)" : "var(--color-base-content)"} fontWeight="600">
           <text x={right} y={l.at - 2}>

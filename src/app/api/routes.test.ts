@@ -127,7 +127,7 @@ describe("what is typed and not laid down", () => {
     const number = await pumpAt("strip");
     const id = (await (await database())("jobs").where({ number }).first("id")).id;
     const put = async (body: string): Promise<number> =>
-      (await drafts.PUT(asked(`/api/jobs/${number}/drafts`, { method: "PUT", body }), at({ number }))).status;
+      (await drafts.POST(asked(`/api/jobs/${number}/drafts`, { method: "POST", body }), at({ number }))).status;
     expect(await put(JSON.stringify({ field: "strip.step", value: { what: "half a" } }))).toBe(204);
     expect(await put("{")).toBe(422);
     expect(await put(JSON.stringify({ field: "", value: 1 }))).toBe(422);

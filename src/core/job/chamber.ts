@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { lubeRoom, oldLubricant } from "../grease/lube-ask";
+import { pictureSpot } from "./picture-spot";
 import { later, note, ref, text, words } from "./written";
 
 /** What a chamber can be. */
@@ -26,6 +27,10 @@ export const chamberVolume = z.discriminatedUnion("by", [
   z.strictObject({ by: z.literal("inside"), lengthMm: side, widthMm: side, depthMm: side }),
 ]);
 
+/** A place in or at a chamber that its lubricant must stay away from. */
+export const dryPlace = z.strictObject({ id: ref, says: words.trim().min(1, "say what stays dry"), spot: pictureSpot.optional() });
+export type DryPlace = Frozen<z.infer<typeof dryPlace>>;
+
 const material = z.string().trim().min(1).max(60);
 
 /** A room of the unit that a lubricant goes into. What nobody has said is left out, and asked. */
@@ -37,6 +42,12 @@ export const chamberSchema = z.strictObject({
   filling: lubeRoom.shape.filling.unwrap().optional(),
   /** the step that laid it open: it is closed when that one is undone */
   openedBy: ref.optional(),
+  /** nothing has to come off to reach it */
+  outside: z.boolean().optional(),
+  /** where it was pointed at in a picture */
+  spot: pictureSpot.optional(),
+  /** what was pointed at and stays dry */
+  dry: z.array(dryPlace).max(30).optional(),
   volume: chamberVolume.optional(),
   makersGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
   /** the lubricant of the shelf that the maker names */
@@ -68,6 +79,12 @@ export const newChamber = (id: string, kind: ChamberKind, name?: string): Chambe
   materials: [],
 });
 
+/** The next free name: `c3` after c1 and c2. */
+const nextId = (letter: string, things: readonly { readonly id: string }[]): string =>
+  `${letter}${1 + things.reduce((n, t) => Math.max(n, t.id.startsWith(letter) ? Number(t.id.slice(1)) || 0 : 0), 0)}`;
+
 /** The next free name of a chamber. */
-export const nextChamberId = (chambers: readonly Pick<Chamber, "id">[]): string =>
-  `c${1 + chambers.reduce((n, c) => Math.max(n, Number(/^c(\d+)$/.exec(c.id)?.[1] ?? 0)), 0)}`;
+export const nextChamberId = (chambers: readonly Pick<Chamber, "id">[]): string => nextId("c", chambers);
+
+/** The next free name of a place that stays dry. */
+export const nextDryId = (dry: readonly { readonly id: string }[] = []): string => nextId("d", dry);

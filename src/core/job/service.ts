@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { lubePlace } from "../grease/lube-ask";
+import { pictureSpot } from "./picture-spot";
 import { later, moment, ref, text, words } from "./written";
 
 /** What can be done to a part. A bond waits until it has set; a day is what the usual ones ask for. */
@@ -60,8 +61,10 @@ export const pointFacts = z.strictObject({
   onPart: ref.optional(),
   /** the wheel of the train that it is on */
   wheel: z.strictObject({ mesh: z.string().max(40), role: z.string().max(20) }).optional(),
-  /** where it was pointed at: shares of the picture's width and height */
-  spot: z.strictObject({ picture: text, x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).optional(),
+  /** where it was pointed at */
+  spot: pictureSpot.optional(),
+  /** it is reached from outside, when all is together: nothing closes over it */
+  outside: z.boolean().optional(),
   /** what was left out of the tube that it came from */
   lot: words.optional(),
   /** its amount was said, and is not worked out */

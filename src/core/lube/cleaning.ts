@@ -2,6 +2,7 @@ import { hardwareInWords, wasLocked } from "../hardware/piece";
 import type { Chamber } from "../job/chamber";
 import type { Job } from "../job/job";
 import { type Part, partName } from "../job/part";
+import type { PictureSpot } from "../job/picture-spot";
 import type { Service } from "../job/service";
 import { greaseStatesIn, hasCrumbs } from "../judge/failure-modes";
 import type { RebuildPlan } from "../order/rebuild-plan";
@@ -80,7 +81,7 @@ function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
 export function stillToClean(job: Job): string[] {
   if (!hasCrumbs(job.greaseStates)) return [];
   return [
-    ...(job.chambers ?? []).filter((c) => !job.services.some((v) => v.chamber === c.id)).map((c) => c.name),
+    ...(job.chambers ?? []).filter((c) => !c.outside && !job.services.some((v) => v.chamber === c.id)).map((c) => c.name),
     ...toClean(job).flatMap((p) => (isPlanned(job, p.id) ? [] : [partName(p)])),
   ];
 }
@@ -99,11 +100,15 @@ const DRY_PARTS: Readonly<Record<string, string>> = {
 export interface KeptDry {
   readonly part?: string;
   readonly step?: string;
+  /** the chamber whose lubricant stays away from it */
+  readonly chamber?: string;
+  /** where it was pointed at */
+  readonly spot?: PictureSpot;
   readonly says: string;
 }
 
 /** Places of a job that a lubricant must stay away from: parts by what they were said to be, what the train drives by friction, and threads that get locker. */
-export function keepDry(job: Pick<Job, "parts" | "train" | "steps">): KeptDry[] {
+export function keepDry(job: Pick<Job, "parts" | "train" | "steps" | "chambers">): KeptDry[] {
   const byKind = job.parts.flatMap((p): KeptDry[] => (p.kind && DRY_PARTS[p.kind] ? [{ part: p.id, says: `${partName(p)}: ${DRY_PARTS[p.kind]}` }] : []));
   const named = new Set(byKind.map((d) => d.part));
   // pulleys, rollers and the discs of clutches carry by friction
@@ -122,6 +127,9 @@ export function keepDry(job: Pick<Job, "parts" | "train" | "steps">): KeptDry[] 
         ]
       : [],
   );
+  const pointedAt = (job.chambers ?? []).flatMap((c) =>
+    (c.dry ?? []).map((d): KeptDry => ({ chamber: c.id, ...(c.openedBy && { step: c.openedBy }), says: d.says, ...(d.spot && { spot: d.spot }) })),
+  );
   return [
     ...byKind,
     ...byTrain.flatMap((w): KeptDry[] =>
@@ -129,5 +137,6 @@ export function keepDry(job: Pick<Job, "parts" | "train" | "steps">): KeptDry[] 
     ),
     ...clutches,
     ...locked,
+    ...pointedAt,
   ];
 }

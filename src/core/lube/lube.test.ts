@@ -10,7 +10,7 @@ import { amountSays } from "./amount-says";
 import { cleanBefore, cleaningsFor, howFar, keepDry, stillToClean } from "./cleaning";
 import { CLEANING, cleaningCautions, cleaningFor } from "./cleaning-ways";
 import { lubePlan } from "./plan";
-import { proposedChambers } from "./propose";
+import { openerBefore, pointOn, proposedChambers } from "./propose";
 import { closersOf, momentsFor, reachOf } from "./reach";
 import { freeVolumeOf, placeOf, roomsOf } from "./rooms";
 import { makersSlip, slipIn } from "./slips";
@@ -161,6 +161,17 @@ describe("until when a place is reached", () => {
     // an opener that was taken back opens nothing
     expect(closersOf(winch({ chambers: [{ ...newChamber("c1", "other"), openedBy: "s99" }] }), spot)).toEqual(["s4"]);
   });
+  it("from outside it stays open to the end", () => {
+    const chambers = [{ ...newChamber("c1", "other"), outside: true }];
+    const at = pointOn(winch({ chambers }), chambers[0] as (typeof chambers)[number], "clock-pivot", undefined, "hinge of the handle");
+    expect(at).toMatchObject({ outside: true, chamber: "c1" });
+    const job = winch({ chambers, lubePoints: [{ id: "g1", ...at }] });
+    const plan = rebuildPlan(job);
+    expect(reachOf(job, plan, "grease:g1", { id: "g1", ...at })).toEqual({ line: plan.steps.length });
+  });
+  it("what is seen in a picture was laid open by what had come off by then", () => {
+    expect([0, 1, 2, 6].map((done) => openerBefore(winch(), done))).toEqual([undefined, "s1", "s2", "s2"]);
+  });
   it("once it is closed over it says by what", () => {
     const closed = { ...job, linesDone: ["undo:s3"] };
     expect(reachOf(closed, plan, "grease:g1", point).closed).toBe("step 3, the wheel, closes over it, and is on again: take it off first");
@@ -294,6 +305,10 @@ describe("cleaning", () => {
       { says: "slipping clutch on out: its discs and linings" },
       { step: "s1", says: expect.stringMatching(/M4.*locker holds on a dry thread alone/) },
     ]);
+    // what somebody pointed at, with the chamber and the step that closes over it
+    const spot = { picture: "a.jpg", x: 0.4, y: 0.5 };
+    const pointed = winch({ chambers: [{ ...newChamber("c1", "other"), openedBy: "s2", dry: [{ id: "d1", says: "slip ring", spot }] }] });
+    expect(keepDry(pointed).at(-1)).toEqual({ chamber: "c1", step: "s2", says: "slip ring", spot });
   });
 });
 
@@ -305,11 +320,11 @@ describe("amounts", () => {
     expect(amountSays(0.26, { oil: true, densityGPerMl: 0.86, gunGramsPerStroke: 0 })).toBe("10 drops");
   });
   it("slips are asked about, and honest weights are not", () => {
-    expect(slipIn(28_000, { aim: 28 })).toMatch(/milligrams/);
-    expect(slipIn(1, { aim: 28.3 })).toMatch(/ounces meant\? 1 oz is 28.3 g/);
-    expect(slipIn(280, { aim: 28 })).toMatch(/dot/);
-    expect(slipIn(200, { freeVolumeMl: 100 })).toMatch(/whole room/);
-    expect(slipIn(1, { before: 24 })).toMatch(/last job/);
+    expect(slipIn(28_000, { aim: 28 })).toEqual({ says: expect.stringMatching(/milligrams/), mayBeMeant: false });
+    expect(slipIn(1, { aim: 28.3 })?.says).toMatch(/ounces meant\? 1 oz is 28.3 g/);
+    expect(slipIn(280, { aim: 28 })).toEqual({ says: expect.stringMatching(/dot/), mayBeMeant: true });
+    expect(slipIn(200, { freeVolumeMl: 100 })).toEqual({ says: expect.stringMatching(/whole room/), mayBeMeant: false });
+    expect(slipIn(1, { before: 24 })).toEqual({ says: expect.stringMatching(/last job/), mayBeMeant: true });
     expect(makersSlip(200, 100)).toMatch(/hold/);
     expect(makersSlip(0.1, 100)).toMatch(/ounces/);
     expect(makersSlip(0.1, null)).toBeNull();

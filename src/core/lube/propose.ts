@@ -30,7 +30,12 @@ type JobFacts = Pick<Job, "train" | "parts" | "steps" | "chambers" | "lubePoints
 /** The step that laid a part's room open: the last one before it came off that is no note and no block, and took off a cover or a housing if any did. */
 export function openerOf(job: Pick<Job, "steps" | "parts">, part: string | undefined): string | undefined {
   const at = job.steps.findIndex((s) => part !== undefined && s.parts?.includes(part));
-  const before = job.steps.slice(0, at < 0 ? job.steps.length : at).filter((s) => s.action !== "note" && s.action !== "block");
+  return openerBefore(job, at < 0 ? job.steps.length : at);
+}
+
+/** The step that laid open what is seen when so many steps are done. */
+export function openerBefore(job: Pick<Job, "steps" | "parts">, done: number): string | undefined {
+  const before = job.steps.slice(0, done).filter((s) => s.action !== "note" && s.action !== "block");
   const covers = new Set(job.parts.filter((p) => p.kind === "cover" || p.kind === "housing").map((p) => p.id));
   return (before.findLast((s) => s.parts?.some((p) => covers.has(p))) ?? before.at(-1))?.id;
 }
@@ -49,13 +54,14 @@ const cameOff = (job: Pick<Job, "steps">, part: string | undefined): boolean => 
 /** A point on a part, as it begins: after it is fitted where it came off, while the room is open where it did not. Null: nothing leads to it. */
 export function pointOn(
   job: Pick<Job, "steps" | "parts">,
-  chamber: Pick<Chamber, "id" | "openedBy">,
+  chamber: Pick<Chamber, "id" | "openedBy" | "outside">,
   kind: PointKindName,
   part: string | undefined,
   where: string,
 ): Omit<LubePoint, "id"> | null {
   const facts = { chamber: chamber.id, kind, where };
   if (cameOff(job, part)) return { part, when: kind === "seal-lip" || kind === "o-ring" || kind === "spline" ? "before-fit" : "after-fit", ...facts };
+  if (chamber.outside) return { outside: true, ...(part && { onPart: part }), ...facts };
   // what a chamber says opened it may have been taken back since
   const open = job.steps.some((s) => s.id === chamber.openedBy && s.action !== "note");
   return open ? { reachedBy: chamber.openedBy, ...(part && { onPart: part }), ...facts } : null;

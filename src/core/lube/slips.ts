@@ -15,24 +15,43 @@ export interface SlipGround {
   readonly before?: number | undefined;
 }
 
+/** An amount that is odd. */
+export interface Slip {
+  /** what may have gone wrong, as a question */
+  readonly says: string;
+  /** it can be, however unlikely */
+  readonly mayBeMeant: boolean;
+}
+
 const near = (a: number, b: number, share: number): boolean => Math.abs(a / b - 1) < share;
 
 /**
  * Catches a slip of units when a weight is entered: milligrams for grams, ounces for grams, a dot in the wrong place, more than the room holds, ten times what the
  * model's last job took.
  *
- * @returns a sentence that asks, or null
+ * @returns a question and whether the weight may be meant all the same; null: nothing is odd about it
  */
-export function slipIn(grams: number, { aim, freeVolumeMl, densityGPerMl = DEFAULT_DENSITY, before }: SlipGround): string | null {
+export function slipIn(grams: number, ground: SlipGround): Slip | null {
+  const slip = impossible(grams, ground);
+  if (slip) return { says: slip, mayBeMeant: false };
+  const doubt = unlikely(grams, ground);
+  return doubt ? { says: doubt, mayBeMeant: true } : null;
+}
+
+function impossible(grams: number, { aim, freeVolumeMl, densityGPerMl = DEFAULT_DENSITY }: SlipGround): string | null {
   const full = freeVolumeMl ? freeVolumeMl * densityGPerMl : undefined;
+  if (aim !== undefined && aim > 0 && near(grams / aim, 1000, 0.5))
+    return `${grams} g is a thousand times the ${aim} g that are asked for. Were milligrams meant? Then it is ${grams / 1000} g.`;
+  if (full !== undefined && grams > 1.2 * full) return `${grams} g is more than the whole room holds (${full.toFixed(0)} g). Were milligrams meant?`;
+  return null;
+}
+
+function unlikely(grams: number, { aim, before }: SlipGround): string | null {
   if (aim !== undefined && aim > 0 && grams > 0) {
-    if (near(grams / aim, 1000, 0.5))
-      return `${grams} g is a thousand times the ${aim} g that are asked for. Were milligrams meant? Then it is ${grams / 1000} g.`;
     if (near(grams * GRAMS_PER_OUNCE, aim, 0.15) && grams < aim / 3)
       return `${grams} g for ${aim} g: were ounces meant? ${grams} oz is ${(grams * GRAMS_PER_OUNCE).toFixed(1)} g.`;
     for (const by of [10, 100, 0.1, 0.01]) if (near(grams / aim, by, 0.15)) return `${grams} g for ${aim} g: is the dot in the wrong place?`;
   }
-  if (full !== undefined && grams > 1.2 * full) return `${grams} g is more than the whole room holds (${full.toFixed(0)} g). Were milligrams meant?`;
   if (before !== undefined && before > 0 && (grams > 10 * before || grams < before / 10))
     return `${grams} g: the last job of this model took ${before} g here. Weigh it again, or look at the unit.`;
   if (aim !== undefined && aim > 0 && (grams < aim / 3 || grams > aim * 3))

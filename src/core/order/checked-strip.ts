@@ -28,6 +28,10 @@ function uniqueIds(what: string, things: readonly { readonly id: string }[]): Ma
   return seen;
 }
 
+/** Nothing was taken off to reach it. */
+export const isOutside = (t: { readonly part?: string; readonly reachedBy?: string; readonly outside?: boolean }): boolean =>
+  t.outside === true && t.part === undefined && t.reachedBy === undefined;
+
 /**
  * Looks up every reference in a strip: steps, parts, hardware, services and grease points.
  *
@@ -63,10 +67,11 @@ export function checkStrip(strip: Strip): CheckedStrip {
       return to;
     });
   });
-  const onSomething = (what: string, things: readonly { id: string; part?: string; reachedBy?: string }[]): void => {
+  const onSomething = (what: string, things: readonly { id: string; part?: string; reachedBy?: string; outside?: boolean }[]): void => {
     uniqueIds(what, things);
     things.forEach((t, i) => {
       const at = `${what}[${i}]`;
+      if (isOutside(t)) return;
       if ((t.part === undefined) === (t.reachedBy === undefined)) throw new Fault(at, `${t.id} needs either a part or reachedBy`);
       if (t.part !== undefined && !cameOffIn.has(t.part))
         throw new Fault(`${at}.part`, partById.has(t.part) ? `${t.part} never came off; say by which step it was reached` : `there is no part ${t.part}`);

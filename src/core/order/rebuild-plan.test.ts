@@ -53,6 +53,16 @@ describe("the rebuild plan", () => {
     expect(place(steps, "grease:g3")).toBeGreaterThan(place(steps, "undo:s3"));
     expect(place(steps, "service:v2")).toBeLessThan(place(steps, "undo:s2"));
   });
+  it("comes last to what is reached from outside, also where nothing was taken off at all", () => {
+    const outside = { id: "g9", outside: true, grams: 0.1 };
+    expect(rebuildPlan(gearCase({ lubePoints: [outside, { id: "g1", part: "p2", when: "after-fit" }] })).steps.at(-1)).toMatchObject({
+      kind: "grease",
+      lubePoint: "g9",
+    });
+    expect(rebuildPlan(strip([], { lubePoints: [outside] })).steps.map(lineKey)).toEqual(["grease:g9"]);
+    // what is on a part comes with it all the same
+    expect(place(rebuildPlan(gearCase({ lubePoints: [{ ...outside, part: "p2", when: "after-fit" }] })).steps, "grease:g9")).toBe(1);
+  });
 
   it("waits for thread locker that goes back on, longer in a passive metal, and for none in plastic", () => {
     const plan = rebuildPlan({

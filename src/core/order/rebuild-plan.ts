@@ -10,7 +10,7 @@ import type { LubePoint, Service } from "../job/service";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 import { cautionsFor } from "../safety/cautions";
-import { type CheckedStrip, checkStrip } from "./checked-strip";
+import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { REBUILD_CHECKS } from "./rebuild-checks";
@@ -127,6 +127,9 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
     drafts.push(...checksAfter(checked, i, order[k + 1]));
   });
+
+  for (const g of strip.lubePoints)
+    if (isOutside(g)) drafts.push({ kind: "grease", lubePoint: g.id, because: ["it is reached from outside, when everything is on"] });
 
   const lines = drafts.map((d, i): RebuildLine => ({ n: i + 1, ...d }));
   return {

@@ -19,6 +19,7 @@ export interface TrainDiagram {
 }
 export interface DrawnWheel {
   readonly mesh: string;
+  readonly role: TrainWheel["role"];
   readonly shaft: string;
   readonly says: string;
   /** what stands beside it: its teeth, or "32 mm" */
@@ -65,7 +66,7 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
       const sun = radius(m, "sun");
       const ring = radius(m, "ring");
       for (const w of own) {
-        const base = { mesh: m.id, shaft: w.shaft, says: w.says, size: sizeOf(w), x, part: w.part };
+        const base = { mesh: m.id, role: w.role, shaft: w.shaft, says: w.says, size: sizeOf(w), x, part: w.part };
         if (w.role === "sun") wheels.push({ ...base, shape: "bar", y: at, r: sun });
         else if (w.role === "ring") wheels.push({ ...base, shape: "ring", y: at, r: ring });
         else
@@ -101,6 +102,7 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
     own.forEach((w, k) => {
       wheels.push({
         mesh: m.id,
+        role: w.role,
         shaft: w.shaft,
         says: w.says,
         size: sizeOf(w),

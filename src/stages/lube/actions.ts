@@ -4,28 +4,31 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
 import { POINT_KIND_NAMES } from "@/core/grease/point-kinds";
-import { chamberKind, chamberKindSays, chamberSchema } from "@/core/job/chamber";
+import { chamberKind, chamberKindSays, chamberSchema, dryPlace } from "@/core/job/chamber";
 import { jobHead } from "@/core/job/job";
 import { greaseKey } from "@/core/job/keys";
 import { partName, partNamed } from "@/core/job/part";
+import { pictureSpot } from "@/core/job/picture-spot";
 import { lubePointSchema, weighedPointSchema } from "@/core/job/service";
 import { note, ref, words } from "@/core/job/written";
 import { cleaningsFor } from "@/core/lube/cleaning";
 import { CLEANING_NAMES, cleaningFor, cleaningLine } from "@/core/lube/cleaning-ways";
 import { lubePlan } from "@/core/lube/plan";
-import { chamberKindAround, openerOf, placeKindOf, pointOn } from "@/core/lube/propose";
+import { chamberKindAround, openerBefore, openerOf, placeKindOf, pointOn } from "@/core/lube/propose";
 import { momentsFor, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
-import { makersSlip, slipIn } from "@/core/lube/slips";
+import { makersSlip, type Slip, slipIn } from "@/core/lube/slips";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import {
   addChamber,
   addCleanings,
+  addDry,
   addPoints,
   changeChamber,
   changePoint,
   dropChamber,
+  dropDry,
   dropPoint,
   dropService,
   setNoGrease,
@@ -39,6 +42,7 @@ import { layDown } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { lastTime } from "./last-time";
+import { MEANT } from "./meant";
 
 const schoolInput = z.object({ ...onJob, school: jobHead.shape.fillSchool });
 export async function saveSchool(raw: z.infer<typeof schoolInput>): Promise<ActionResult> {
@@ -51,16 +55,26 @@ export async function saveProposed(raw: z.infer<typeof bareInput>): Promise<Acti
   return act(bareInput, raw, ({ number, version }) => takeProposed(number, version));
 }
 
-const makeInput = z.union([z.object({ ...onJob, kind: chamberKind }).strict(), z.object({ ...onJob, part: ref }).strict()]);
-/** A chamber, made by one press; around a part that came off, of a kind that suits it and with a point on it. What opened it is proposed, and can be changed. */
+const makeInput = z.union([
+  z.object({ ...onJob, kind: chamberKind, name: words.trim().optional(), spot: pictureSpot.optional() }).strict(),
+  z.object({ ...onJob, part: ref }).strict(),
+]);
+/** A chamber, made by one press, or where a picture was pointed at; around a part that came off, of a kind that suits it and with a point on it. What opened it is proposed, and can be changed. */
 export async function makeChamber(raw: z.infer<typeof makeInput>): Promise<ActionResult> {
   return act(makeInput, raw, async ({ number, version, ...asked }) => {
     const job = thereIs(await loadJob(number), number);
     if (!("part" in asked)) {
-      const openedBy = openerOf(job, undefined);
+      // what is seen in a picture was laid open by the steps before it
+      const picture = asked.spot && job.pictures.find((p) => p.name === asked.spot?.picture);
+      if (asked.spot && !picture) throw new Fault("spot", "that picture is not among the job’s any more");
+      const at = job.steps.findIndex((s) => picture?.step !== undefined && s.id === picture.step);
+      const openedBy = at < 0 ? openerOf(job, undefined) : openerBefore(job, at);
       const alike = (job.chambers ?? []).filter((c) => c.kind === asked.kind).length;
       const called = chamberKindSays(asked.kind).toLowerCase();
-      return addChamber(number, version, asked.kind, { name: alike ? `${called} ${alike + 1}` : called, ...(openedBy && { openedBy }) });
+      const name = asked.name || (alike ? `${called} ${alike + 1}` : called);
+      // where nothing has come off, nothing closes over it
+      const reached = openedBy ? { openedBy } : { outside: true };
+      return addChamber(number, version, asked.kind, { name, ...reached, ...(asked.spot && { spot: asked.spot }) });
     }
     const part = job.parts.find((x) => x.id === asked.part);
     if (!part) throw new Fault("part", "is not among the job’s parts any more");
@@ -79,6 +93,7 @@ const facts = z
     name: chamberSchema.shape.name,
     filling: chamberSchema.shape.filling.nullable(),
     openedBy: ref.nullable(),
+    outside: z.boolean(),
     volume: chamberSchema.shape.volume.nullable(),
     makersGrams: chamberSchema.shape.makersGrams.nullable(),
     makersLubricant: z.string().max(80).nullable(),
@@ -97,7 +112,8 @@ export async function saveChamber(raw: z.infer<typeof chamberInput>): Promise<Ac
     const job = thereIs(await loadJob(number), number);
     const before = job.chambers?.find((c) => c.id === chamber);
     if (!before) throw new Fault("chamber", "is not among the job’s chambers any more");
-    const said = Object.fromEntries(Object.entries(facts).map(([k, v]) => [k, v ?? undefined]));
+    const reached = facts.outside ? { openedBy: undefined } : facts.openedBy !== undefined ? { outside: undefined } : {};
+    const said = { ...Object.fromEntries(Object.entries(facts).map(([k, v]) => [k, v ?? undefined])), ...reached };
     if (facts.openedBy && !job.steps.some((x) => x.id === facts.openedBy && x.action !== "note")) throw new Fault("openedBy", "is not on the Mat any more");
     const now = chamberSchema.parse({ ...before, ...said });
     if (now.coldestC !== undefined && now.hottestC !== undefined && now.coldestC >= now.hottestC)
@@ -175,12 +191,27 @@ export async function addPoint(raw: z.infer<typeof addInput>): Promise<ActionRes
     const says = where || (part ? partNamed(job, part) : "");
     if (!says) throw new Fault("where", "say where it is");
     const point = pointOn(job, at, kind, part, says);
-    if (!point) throw new Fault("openedBy", "say first which step laid this chamber open: otherwise the plan cannot say until when it is reached");
+    if (!point)
+      throw new Fault(
+        "openedBy",
+        "say first, under What it is, which step laid this chamber open, or that it is reached from outside: otherwise the plan cannot say until when it is reached",
+      );
     const whole = { ...point, ...(wheel && { wheel }), ...(spot && { spot }) };
     const { closed } = reachOf(job, planOf(job), greaseKey("new"), { id: "new", ...whole });
     if (closed) throw new Fault("where", `${says}: ${closed}`);
     return addPoints(number, version, [whole]);
   });
+}
+
+const dryInput = z.object({ ...onJob, chamber: ref, says: dryPlace.shape.says, spot: dryPlace.shape.spot });
+/** A place that this chamber’s lubricant must stay away from. */
+export async function addDryPlace(raw: z.infer<typeof dryInput>): Promise<ActionResult> {
+  return act(dryInput, raw, ({ number, version, chamber, ...place }) => addDry(number, version, chamber, place));
+}
+
+const oneDry = z.object({ ...onJob, chamber: ref, place: ref });
+export async function takeDryOff(raw: z.infer<typeof oneDry>): Promise<ActionResult> {
+  return act(oneDry, raw, ({ number, version, chamber, place }) => dropDry(number, version, chamber, place));
 }
 
 const pointInput = z.object({
@@ -191,18 +222,19 @@ const pointInput = z.object({
     .partial()
     .extend({
       grams: weighedPointSchema.shape.grams.unwrap().nullable().optional(),
+      /** an amount that seems a slip is meant all the same */
+      sure: z.boolean().optional(),
       /** named by hand; null: by the chamber again */
       lubricant: words.trim().min(2, "say which").nullable().optional(),
     }),
 });
 /** What is said of a point. An amount that was said is not worked out any more; null: it is again. */
 export async function savePoint(raw: z.infer<typeof pointInput>): Promise<ActionResult> {
-  return act(pointInput, raw, async ({ number, version, point, facts: { grams, lubricant, ...facts } }) => {
+  return act(pointInput, raw, async ({ number, version, point, facts: { grams, sure, lubricant, ...facts } }) => {
     const job = thereIs(await loadJob(number), number);
     const before = job.lubePoints.find((g) => g.id === point);
     if (!before) throw new Fault("point", "is not among the points any more");
-    const slip = grams ? slipIn(grams, await groundOf(job, before)) : null;
-    if (slip) throw new Fault("grams", slip);
+    if (grams) refuseSlip(slipIn(grams, await groundOf(job, before)), sure);
     if (lubricant && job.foodContact)
       throw new Fault("lubricant", "this unit touches food: only what the shelf says is registered H1 goes in. Put it on the shelf first");
     // what was worked out for the chamber's lubricant says nothing of another
@@ -258,18 +290,22 @@ async function groundOf(job: LoadedJob, g: LoadedJob["lubePoints"][number]) {
   };
 }
 
-const weighInput = z.object({ ...onJob, point: ref, grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable() });
+/** Refuses what cannot be, and asks about what is odd until somebody is sure of it. */
+function refuseSlip(slip: Slip | null, sure: boolean | undefined): void {
+  if (slip && !(slip.mayBeMeant && sure)) throw new Fault(slip.mayBeMeant ? MEANT : "grams", slip.says);
+}
+
+const weighInput = z.object({ ...onJob, point: ref, grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable(), sure: z.boolean().optional() });
 /** Weighs a lubricant in. A slip of units is refused with a question; so is a place that is closed over. */
 export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResult> {
-  return act(weighInput, raw, async ({ number, version, point, grams }) => {
+  return act(weighInput, raw, async ({ number, version, point, grams, sure }) => {
     const job = thereIs(await loadJob(number), number);
     const g = job.lubePoints.find((x) => x.id === point);
     if (!g) throw new Fault("point", "is no point of this job any more");
     if (!g.lubricant) throw new Fault("grams", "choose the lubricant first");
     const { closed } = reachOf(job, planOf(job), greaseKey(point), g);
     if (closed && grams !== null) throw new Fault("grams", closed);
-    const slip = grams === null ? null : slipIn(grams, { ...(await groundOf(job, g)), aim: g.grams });
-    if (slip) throw new Fault("grams", slip);
+    if (grams !== null) refuseSlip(slipIn(grams, { ...(await groundOf(job, g)), aim: g.grams }), sure);
     return weighIn(number, version, point, grams);
   });
 }

@@ -16,6 +16,7 @@ import { saveChamber, takeChamberAway } from "./actions";
 import { Figure, figureFrom } from "./figure";
 import type { ChamberView, LubeView } from "./lube-view";
 
+const FROM_OUTSIDE = "from-outside";
 const MATERIALS = ["steel", "aluminium", "zinc", "bronze", "brass", "PA", "POM", "ABS", "PC", "PS", "PP"] as const;
 const OLD_OILS = [...BASE_OILS, "unknown"] as const;
 const SEALS = ["NBR", "EPDM", "FKM", "silicone"] as const;
@@ -39,10 +40,10 @@ export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "fr
         <SavedField label="Its name" name={`chamber-name-${chamber.id}`} value={chamber.name} save={(name) => save({ name })} />
         <Choose
           label="Laid open by"
-          options={view.steps.map((x) => [x.id, x.says] as const)}
-          value={chamber.openedBy}
+          options={[[FROM_OUTSIDE, "nothing: reached from outside"] as const, ...view.steps.map((x) => [x.id, x.says] as const)]}
+          value={chamber.outside ? FROM_OUTSIDE : chamber.openedBy}
           none="nobody has said"
-          onChoose={(step) => void save({ openedBy: step ?? null })}
+          onChoose={(step) => void save(step === FROM_OUTSIDE ? { outside: true } : { openedBy: step ?? null, outside: false })}
         />
       </div>
       <fieldset>

@@ -75,6 +75,11 @@ export function ChamberList({ view, shown, pick }: { view: Omit<LubeView, "frame
               {k.says}
             </KeyButton>
           ))}
+          {view.pictures.length > 0 && (
+            <KeyButton className="small justify-center" pressed={shown === "picture"} onPress={() => pick("picture")}>
+              In a picture …
+            </KeyButton>
+          )}
           {view.parts.length > 0 && (
             <Choose
               label="Around a part that came off"

@@ -6,7 +6,7 @@ import { SavedField } from "../saving/saved-field";
 /** A figure as it is typed; null: the field is empty. What is no number is said by the action. */
 export const figureFrom = (text: string): number | null => (text.trim() ? Number(text.trim().replace(",", ".")) : null);
 
-interface FigureProps {
+export interface FigureProps {
   label: string;
   name: string;
   value: number | undefined;

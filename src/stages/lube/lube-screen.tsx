@@ -12,6 +12,7 @@ import { ChamberFacts } from "./chamber-facts";
 import { ChamberList } from "./chamber-list";
 import { Cleaning } from "./cleaning";
 import type { LubeView } from "./lube-view";
+import { MakeInPicture } from "./make-in-picture";
 import { Points } from "./points";
 import { WhichLubricant } from "./which-lubricant";
 
@@ -29,14 +30,14 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
   const [tab, setTab] = useState<(typeof TABS)[number][0]>("which");
   // cleaning comes first: it is shown until it is done, or a chamber is picked
   const shown =
-    picked === "clean"
+    picked === "clean" || picked === "picture"
       ? undefined
       : (view.chambers.find((c) => c.chamber.id === picked) ?? (picked === undefined && view.job.washed ? view.chambers[0] : undefined));
   const next = view.chambers.flatMap((c) => c.points).find((g) => g.weighedGrams === undefined && (g.grams ?? 0) >= 0.5);
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.1fr)_minmax(0,4.8fr)_minmax(0,4.1fr)] gap-5">
       <section aria-label="Chambers" className="flex min-h-0 flex-col gap-2">
-        <ChamberList view={view} shown={shown?.chamber.id ?? "clean"} pick={setPicked} />
+        <ChamberList view={view} shown={shown?.chamber.id ?? (picked === "picture" ? "picture" : "clean")} pick={setPicked} />
         <div className="grid grid-cols-2 gap-x-2">
           <span className="words col-span-2">A case is filled</span>
           <KeyButton keyName="M" className="small" pressed={view.job.fillSchool === "measured"} onPress={() => void run(saveSchool, { school: "measured" })}>
@@ -47,7 +48,7 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
           </KeyButton>
         </div>
       </section>
-      <section aria-label={shown ? shown.chamber.name : "Clean"} className="flex min-h-0 flex-col gap-2">
+      <section aria-label={shown ? shown.chamber.name : picked === "picture" ? "A chamber in a picture" : "Clean"} className="flex min-h-0 flex-col gap-2">
         {shown ? (
           <>
             <div className="flex items-center gap-2">
@@ -66,6 +67,8 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
               <AddPoint key={shown.chamber.id} view={view} chamber={shown.chamber} onAdded={() => setTab("which")} />
             )}
           </>
+        ) : picked === "picture" ? (
+          <MakeInPicture view={view} onMade={() => setPicked(undefined)} />
         ) : (
           <Cleaning view={view} />
         )}

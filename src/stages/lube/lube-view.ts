@@ -14,6 +14,8 @@ import { placeKindOf, proposedChambers } from "@/core/lube/propose";
 import { momentsFor, type Reach, reachOf, stepThing } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { lubricatedWheels } from "@/core/lube/wheels";
+import { solveTrain, type TrainAnswer } from "@/core/train/solve";
+import type { TrainInput, TrainWheel } from "@/core/train/train";
 import { loadDrafts } from "@/store/drafts";
 import { shopSettings } from "@/store/settings";
 import { offered } from "@/store/settle-lube";
@@ -98,7 +100,10 @@ export interface LubeView {
   readonly dry: readonly string[];
   readonly steps: readonly { readonly id: string; readonly says: string }[];
   readonly parts: readonly LubePart[];
-  readonly wheels: readonly { readonly mesh: string; readonly role: string; readonly says: string; readonly part?: string; readonly worm: boolean }[];
+  readonly wheels: readonly (Pick<TrainWheel, "mesh" | "role" | "part"> & { readonly says: string; readonly worm: boolean })[];
+  /** the train that the wheels are pressed in, and how its shafts turn */
+  readonly train?: TrainInput;
+  readonly shafts: TrainAnswer["shafts"];
   /** `after`: the steps that were done when it was taken */
   readonly pictures: readonly (FramedPicture & { readonly name: string; readonly says: string; readonly after: readonly string[] })[];
   readonly gates: readonly Gate[];
@@ -218,6 +223,8 @@ export async function lubeView(number: string): Promise<LubeView | null> {
       ...(w.part && { part: w.part }),
       worm: job.train?.meshes.find((m) => m.id === w.mesh)?.kind === "worm",
     })),
+    ...(job.train && { train: job.train }),
+    shafts: job.train ? solveTrain(job.train).shafts : [],
     pictures: job.pictures
       .filter((p) => p.step || p.role === "intake")
       .map((p) => {

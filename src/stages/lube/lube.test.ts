@@ -5,11 +5,13 @@ import { jobHistory } from "@/store/change";
 import { database } from "@/store/database";
 import { shelf } from "@/store/grease-rows";
 import { setHead } from "@/store/jobs";
+import { addPicture } from "@/store/pictures";
 import { setLine } from "@/store/rebuild";
 import { wholeShelf } from "@/store/shelf";
-import { job, testShop } from "@/store/test-shop";
+import { grey, job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
 import {
+  addDryPlace,
   addPoint,
   makeChamber,
   movePoint,
@@ -24,6 +26,7 @@ import {
   saveSchool,
   saveWashed,
   takeChamberAway,
+  takeDryOff,
   takeLube,
   takePointOff,
   weigh,
@@ -100,6 +103,42 @@ describe("chambers", () => {
     const number = await cased();
     expect(refusal(await press(saveChamber, number, { chamber: "c1", facts }))).toMatch(says);
     expect((await job(number)).chambers?.[0]?.volume).toEqual(inside);
+  });
+  it("one that is pointed at in a picture was laid open by what had come off by then", async () => {
+    const number = await pumpAt("lube");
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s3" });
+    const spot = { picture: picture.name, x: 0.4, y: 0.6 };
+    expect(await press(makeChamber, number, { kind: "other", name: "shaft tunnel", spot })).toMatchObject({ ok: true });
+    expect((await job(number)).chambers).toMatchObject([{ name: "shaft tunnel", openedBy: "s2", spot }]);
+    const gone = await press(makeChamber, number, { kind: "other", spot: { ...spot, picture: "none.jpg" } });
+    expect(refusal(gone)).toBe("spot: That picture is not among the job’s any more");
+  });
+  it("one that is reached from outside is the last line of the plan, and becomes one that a step opens, with its points", async () => {
+    const number = await pumpAt("lube");
+    await press(makeChamber, number, { kind: "other" });
+    await press(saveChamber, number, { chamber: "c1", facts: { outside: true } });
+    await press(addPoint, number, { chamber: "c1", kind: "clock-pivot", where: "hinge of the handle" });
+    const line = async () => planOf(await job(number)).steps.findIndex((l) => l.kind === "grease") + 1;
+    const { length } = planOf(await job(number)).steps;
+    expect(await line()).toBe(length);
+    expect((await chamber(number))?.points[0]?.reach).toEqual({ line: length });
+    await press(saveChamber, number, { chamber: "c1", facts: { openedBy: "s3" } });
+    expect((await job(number)).chambers?.[0]?.outside).toBeUndefined();
+    expect((await points(number))[0]).toMatchObject({ reachedBy: "s3" });
+    expect(await line()).toBeLessThan(length);
+    await press(saveChamber, number, { chamber: "c1", facts: { outside: true } });
+    expect(await line()).toBe(length);
+  });
+  it("say what stays dry at them", async () => {
+    const number = await cased();
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s3" });
+    const spot = { picture: picture.name, x: 0.7, y: 0.2 };
+    expect(refusal(await press(addDryPlace, number, { chamber: "c1", says: " " }))).toBe("says: Say what stays dry");
+    await press(addDryPlace, number, { chamber: "c1", says: "face of the lid", spot });
+    expect((await chamber(number))?.chamber.dry).toEqual([{ id: "d1", says: "face of the lid", spot }]);
+    expect((await lubeView(number))?.dry).toContain("face of the lid");
+    await press(takeDryOff, number, { chamber: "c1", place: "d1" });
+    expect((await lubeView(number))?.dry).not.toContain("face of the lid");
   });
   it("nothing in the whole unit is lubricated: chambers and points go, and come again", async () => {
     const number = await cased();
@@ -187,7 +226,9 @@ describe("a point", () => {
     await press(addPoint, number, { chamber: "c1", kind: "plain-bush", spot, where: "rear bush" });
     expect((await points(number)).at(-1)).toMatchObject({ reachedBy: "s2", spot, where: "rear bush" });
     await press(saveChamber, number, { chamber: "c1", facts: { openedBy: null } });
-    expect(refusal(await press(addPoint, number, { chamber: "c1", kind: "slide", where: "rail" }))).toMatch(/^openedBy: Say first which step/);
+    expect(refusal(await press(addPoint, number, { chamber: "c1", kind: "slide", where: "rail" }))).toMatch(
+      /^openedBy: Say first, under What it is, which step laid this chamber open/,
+    );
     await press(takePointOff, number, { point: (await points(number)).at(-1)?.id ?? "" });
     expect(await points(number)).toHaveLength(2);
   });
@@ -243,6 +284,16 @@ describe("a weight", () => {
     const [number, point, aim] = await taken();
     expect(refusal(await press(weigh, number, { point, grams: Math.round(grams(aim) * 1000) / 1000 }))).toMatch(says);
     expect((await points(number))[0]?.weighedGrams).toBeUndefined();
+  });
+  it("that is only odd is taken when it is meant; what cannot be is not", async () => {
+    const [number, point, aim] = await taken();
+    const put = (grams: number, sure?: true) => press(weigh, number, { point, grams, ...(sure && { sure }) });
+    expect(refusal(await put(aim / 10))).toMatch(/^grams\.meant: /);
+    expect(await put(aim / 10, true)).toMatchObject({ ok: true });
+    expect((await points(number))[0]?.weighedGrams).toBe(aim / 10);
+    expect(refusal(await put(aim * 1000, true))).toMatch(/^grams: .*milligrams meant/);
+    expect(await press(savePoint, number, { point, facts: { grams: aim / 8, sure: true } })).toMatchObject({ ok: true });
+    expect((await points(number))[0]).toMatchObject({ grams: aim / 8, gramsSaid: true });
   });
   it("is kept with its lot, comes off the stock, and goes back to it when struck", async () => {
     const [number, point, aim] = await taken();

@@ -1,7 +1,6 @@
 "use client";
 
 import { useState } from "react";
-import { practiceScale } from "@/bench/scale";
 import { POINT_KIND_NAMES, pointKind } from "@/core/grease/point-kinds";
 import { amountSays } from "@/core/lube/amount-says";
 import { LEAST_WEIGHED_G } from "@/core/lube/slips";
@@ -16,15 +15,14 @@ import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { useFieldFault } from "../saving/use-field-fault";
 import { movePoint, savePoint, takePointOff, weigh } from "./actions";
-import { Figure } from "./figure";
+import { GramsField } from "./grams-field";
 import type { ChamberView, LubeView, PointView } from "./lube-view";
+import { WeighIn } from "./weigh-in";
 
 const FITTING: readonly (readonly [string, string])[] = [
   ["before-fit", "before its part is fitted"],
   ["after-fit", "after its part is fitted"],
 ];
-
-const scale = practiceScale(Math.random);
 
 /** How much in all, and each point: how much, how, when at the latest, and what went in. Without a chamber the points of all. */
 export function Points({ view, shown, main }: { view: Omit<LubeView, "frame">; shown: ChamberView | undefined; main: string | undefined }) {
@@ -72,7 +70,7 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
   const aim = g.grams ?? 0;
   const weighed = g.weighedGrams;
   const drop = g.lubricant !== undefined && aim < LEAST_WEIGHED_G;
-  const put = (grams: number | null) => run(weigh, { point: g.id, grams });
+  const put = (grams: number | null, sure?: true) => run(weigh, { point: g.id, grams, ...(sure && { sure }) });
   const done = weighed !== undefined || drop;
   return (
     <div className={`border-t-4 bg-base-200 px-2 py-1.5 ${g.reach.closed ? "border-error" : done ? "border-success" : "border-base-content"}`}>
@@ -97,17 +95,11 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
           : `${g.reach.line === undefined ? "in no plan" : `Line ${g.reach.line}`}${g.reach.last ? `, at the latest before line ${g.reach.last.line}: ${g.reach.last.says}` : ", open to the end"}`}
       </p>
       {!drop && g.lubricant && (
-        <div className="grid grid-cols-[1fr_auto_auto] gap-x-2">
-          <Figure label="Weighed in, g" keyName={main ? "I" : undefined} name={`weigh-${g.id}`} value={weighed} save={put} />
-          <KeyButton
-            keyName={main ? "W" : undefined}
-            onPress={() => void put(scale.read(aim))}
-            label={`Practice scale for ${g.where ?? "a point"}`}
-            className="mt-[22px] !px-3 self-start"
-          >
-            Scale
-          </KeyButton>
-          <KeyButton onPress={() => setOpen(!open)} pressed={open} label={`When and how much: ${g.where ?? "a point"}`} className="mt-[22px] !px-3 self-start">
+        <div className="grid grid-cols-[1fr_auto] gap-x-2">
+          <div className="min-w-0">
+            <WeighIn point={g.id} where={g.where ?? "a point"} aim={aim} weighed={weighed} main={main} put={put} />
+          </div>
+          <KeyButton onPress={() => setOpen(!open)} pressed={open} label={`When and how much: ${g.where ?? "a point"}`} className="!px-3 self-end">
             …
           </KeyButton>
         </div>
@@ -135,12 +127,12 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
           />
           <FaultLine says={fault.elsewhere("grams")} />
           <div className="grid grid-cols-2 gap-2">
-            <Figure
+            <GramsField
               label="Own amount, g"
               hint={g.gramsSaid ? "said; empty: worked out" : "empty: worked out"}
               name={`grams-${g.id}`}
               value={g.gramsSaid ? g.grams : undefined}
-              save={(grams) => run(savePoint, { point: g.id, facts: { grams } })}
+              save={(grams, sure) => run(savePoint, { point: g.id, facts: { grams, ...(sure && { sure }) } })}
             />
             <SavedField
               label="Not from the shelf"

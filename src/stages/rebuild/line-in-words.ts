@@ -40,8 +40,9 @@ export interface LineWords {
   readonly mind: readonly string[];
   /** where in the tray it lies */
   readonly tray?: string;
-  /** the step whose picture is shown */
+  /** the step whose picture is shown, unless a picture was pointed at */
   readonly step?: string;
+  readonly picture?: string;
   readonly grams?: number;
   readonly note?: string;
 }
@@ -83,13 +84,16 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
   const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
   if (line.kind === "grease") {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
+    const dry = keepDry(job).filter((d) => d.chamber !== undefined && d.chamber === g?.chamber);
     return {
       ...bare,
       belongs: "lubricate",
       title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
       grams: g?.weighedGrams ?? g?.grams,
       note: g?.how ?? (g?.kind && pointKind(g.kind).how),
+      mind: dry.map((d) => `Stays dry: ${d.says}${d.spot ? ", hatched in the picture" : ""}.`),
       step: g?.reachedBy ?? stepOfPart(g?.part),
+      picture: (g?.spot ?? dry.find((d) => d.spot)?.spot)?.picture,
     };
   }
   if (line.kind === "service") {

@@ -11,6 +11,7 @@ import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
 import { Ledger } from "@/ui/ledger";
 import { type FramedPicture, PictureFrame } from "@/ui/picture-frame";
+import type { Spotted } from "@/ui/spots-overlay";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { finishLine, noteTrouble, secondFault } from "./actions";
@@ -22,6 +23,7 @@ export interface RebuildScreenProps {
   last: { key: string; title: string } | null;
   count: number;
   picture: FramedPicture | undefined;
+  spots: readonly Spotted[];
   pictureWords: string;
   rows: readonly LedgerRow[];
   /** what the next closing line closes over, or what to fetch before beginning */
@@ -31,7 +33,7 @@ export interface RebuildScreenProps {
 }
 
 /** Rebuild: one line at a time, large, with the picture taken at the strip, and the ledger beside it. */
-export function RebuildScreen({ line, last, count, picture, pictureWords, rows, foot, stage, gates }: RebuildScreenProps) {
+export function RebuildScreen({ line, last, count, picture, spots, pictureWords, rows, foot, stage, gates }: RebuildScreenProps) {
   const { run, number } = useJob();
   const router = useRouter();
   const [why, setWhy] = useState(false);
@@ -43,7 +45,7 @@ export function RebuildScreen({ line, last, count, picture, pictureWords, rows, 
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,4fr)_minmax(0,5.4fr)_minmax(0,2.6fr)] gap-5">
-      <PictureFrame picture={picture} words={pictureWords} />
+      <PictureFrame picture={picture} spots={spots} words={pictureWords} />
       <section aria-label="The line" className="flex min-h-0 flex-col gap-2">
         {line ? (
           <>

@@ -11,9 +11,11 @@ import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledg
 import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
+import type { Spotted } from "@/ui/spots-overlay";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
+import { spotsIn } from "../job-view/spots-in";
 import { type LineWords, lineInWords } from "./line-in-words";
 
 /** The line of the plan that is to be done now. */
@@ -35,6 +37,8 @@ export interface RebuildView {
   readonly last: { readonly key: string; readonly title: string } | null;
   readonly count: number;
   readonly picture: FramedPicture | undefined;
+  /** what was pointed at in it */
+  readonly spots: readonly Spotted[];
   readonly pictureWords: string;
   readonly rows: readonly LedgerRow[];
   readonly foot: string;
@@ -48,7 +52,7 @@ function cautionsAt(job: Job, line: RebuildLine): readonly string[] {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
     const chamber = job.chambers?.find((c) => c.id === g?.chamber);
     const slip = g?.grams === undefined ? null : slipIn(g.weighedGrams ?? g.grams, { aim: g.grams, freeVolumeMl: chamber && freeVolumeOf(job, chamber) });
-    return slip ? [slip] : [];
+    return slip ? [slip.says] : [];
   }
   if (line.kind === "service") return cleaningCautions(job.services.find((v) => v.id === line.service)?.method);
   return "cautions" in line ? line.cautions : [];
@@ -64,8 +68,12 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const now = at < 0 ? undefined : plan.steps[at];
   const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];
   const words = now && lineInWords(job, now);
-  const pictures = words?.step === undefined ? [] : job.pictures.filter((p) => p.step === words.step);
-  const stepNumber = job.steps.findIndex((s) => s.id === words?.step) + 1;
+  const pointedAt = job.pictures.find((p) => words?.picture !== undefined && p.name === words.picture);
+  const pictures = pointedAt ? [pointedAt] : words?.step === undefined ? [] : job.pictures.filter((p) => p.step === words.step);
+  const stepNumber = job.steps.findIndex((s) => s.id === (pointedAt ? pointedAt.step : words?.step)) + 1;
+  const here = now?.kind === "grease" ? now.lubePoint : undefined;
+  // where the chamber is, is no matter any more
+  const spots = pointedAt ? spotsIn({ ...job, points: job.lubePoints }, pointedAt.name, here).filter((s) => s.kind !== "room") : [];
   const open = plan.steps.filter((l) => !isDone(l));
   const nextGrease = open.find((l) => l.kind === "grease");
   const minutesLeft = Math.max(1, Math.round((plan.minutes * open.length) / Math.max(1, plan.steps.length)));
@@ -80,7 +88,13 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
     count: plan.steps.length,
     picture: framed(pictures[0] ?? (now ? undefined : job.pictures.find((p) => p.role === "intake"))),
-    pictureWords: now ? `before step ${stepNumber} came off${pictures.length > 1 ? ` · 1 of ${pictures.length}` : ""}` : "as it came in",
+    spots,
+    pictureWords:
+      now && pictures.length && stepNumber === 0
+        ? "as it came in"
+        : now
+          ? `before step ${stepNumber} came off${pictures.length > 1 ? ` · 1 of ${pictures.length}` : ""}`
+          : "as it came in",
     rows: ledgerRows(
       job,
       backOnce(job.ending ? [] : goingInOf(job), (s) => done.has(undoKey(s.id))),

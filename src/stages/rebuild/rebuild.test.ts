@@ -1,8 +1,12 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
+import { newChamber } from "@/core/job/chamber";
 import { lineKey } from "@/core/order/rebuild-plan";
 import { jobHistory } from "@/store/change";
-import { job, testShop } from "@/store/test-shop";
+import { database } from "@/store/database";
+import { addPicture } from "@/store/pictures";
+import { records } from "@/store/tables";
+import { grey, job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
 import { finishLine, noteTrouble } from "./actions";
 import { rebuildView } from "./rebuild-view";
@@ -66,6 +70,34 @@ describe("the plan at the bench", () => {
     });
     const row = await lines("in a row down the middle", { id: "h2", kind: "plug", qty: 1 });
     expect([row?.inARow, row?.passes]).toEqual([true, undefined]);
+  });
+  it("shows at a lubricant's line where it goes and what stays dry, in the picture that was pointed at", async () => {
+    const number = await pumpAt("rebuild");
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s3" });
+    const at = (x: number) => ({ picture: picture.name, x, y: 0.5 });
+    const db = await database();
+    const { id } = await db("jobs").where({ number }).first("id");
+    const dry = [{ id: "d1", says: "face of the lid", spot: at(0.9) }];
+    const chamber = { ...newChamber("c1", "gear-case"), openedBy: "s2", dry };
+    await db("jobs")
+      .where({ id })
+      .update(records.jobs.write({ chambers: [chamber] }));
+    const point = { id: "g1", part: "p2", when: "after-fit" as const, where: "teeth", chamber: "c1", spot: at(0.2) };
+    await db("lube_points").insert({ job_id: id, position: 1, ...records.lube_points.write(point) });
+    const shown: Record<string, Awaited<ReturnType<typeof view>>> = {};
+    for (const key of await keys(number)) {
+      shown[key] = await view(number);
+      await finish(number, key);
+    }
+    const grease = shown["grease:g1"];
+    expect(grease?.line?.words.mind).toEqual(["Stays dry: face of the lid, hatched in the picture."]);
+    expect(grease?.spots.map((s) => [s.kind, s.says])).toEqual([
+      ["dry", "face of the lid"],
+      ["here", "teeth"],
+    ]);
+    expect(grease?.pictureWords).toBe("before step 3 came off");
+    expect(shown["undo:s2"]?.line?.words.mind).toContain("Stays dry: face of the lid.");
+    expect(shown["undo:s2"]?.spots).toEqual([]);
   });
   it("of a job that is not there is none", async () => {
     expect(await rebuildView("J-9999")).toBeNull();

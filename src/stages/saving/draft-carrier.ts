@@ -65,7 +65,7 @@ async function send({ number, field, text, blank }: Draft): Promise<"taken" | "a
   const body = JSON.stringify({ field, value: blank ? null : jsonFrom(text) });
   try {
     const answer = await fetch(`/api/jobs/${number}/drafts`, {
-      method: "PUT",
+      method: "POST",
       headers: { "content-type": "application/json" },
       body,
       keepalive: body.length < SENT_ON_LEAVING,

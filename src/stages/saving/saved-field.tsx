@@ -129,6 +129,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       if (current.current !== value) return;
       // the job has it: whether its answer ever comes is no matter
       sent.current = [];
+      setFault(null);
       forgetInBrowser(key);
       return;
     }
@@ -137,7 +138,7 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       current.current = value;
       setText(value);
     } else if (current.current !== value) setTheirs(value);
-  }, [key, value]);
+  }, [key, value, setFault]);
 
   const typed = (said: string): void => {
     setText(said);
