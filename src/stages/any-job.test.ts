@@ -14,6 +14,7 @@ import { answerCheck, handBack } from "./hand-back/actions";
 import { handBackView } from "./hand-back/hand-back-view";
 import { ReturnSheet } from "./hand-back/return-sheet";
 import { returnSheetView } from "./hand-back/return-sheet-view";
+import { saveGetting } from "./job-view/getting-action";
 import { saveFinding, saveGearNotes, saveMending, saveNothingFailed, savePart, savePartAdded, saveService } from "./judge/actions";
 import { judgeView } from "./judge/judge-view";
 import { stepsToAddToView } from "./judge/steps-to-add-to-view";
@@ -108,6 +109,19 @@ describe("a job of every shape goes from Judge to the door", () => {
     await press(makeChamber, number, { kind: "bearing-seat" });
     await press(addPoint, number, { chamber: "c1", kind: "plain-bush", part: "p2", where: "two drops in the bush" });
     expect(await gates(number, "lube")).toEqual(["washed", "lubricant:bearing seat"]);
+    // nothing on the shelf suits: it is asked for over a counter, paid for whole, and on its way
+    const lacking = async () => {
+      const { toBuy, ...rest } = await basketGroundOf(await job(number), await shopSettings());
+      return { toBuy, lines: jobBasketProven({ ...rest, toBuy }, "least cost", {}).quote?.lines.filter((l) => l.what === "consumable") };
+    };
+    expect((await lacking()).toBuy).toMatchObject([{ chamber: { id: "c1" }, says: [expect.stringMatching(/^For bearing seat: a grease/)] }]);
+    expect(refusal(await press(saveGetting, number, { chamber: "c1", price: "cheap" }))).toMatch(/^price: Write it as an amount/);
+    await press(saveGetting, number, { chamber: "c1", from: "Tamsin’s Tools" });
+    await press(saveGetting, number, { chamber: "c1", price: "7,50", ordered: "2026-11-30" });
+    expect((await job(number)).chambers?.[0]?.getting).toEqual({ from: "Tamsin’s Tools", price: 7.5, ordered: "2026-11-30" });
+    expect((await lacking()).lines).toEqual(expect.arrayContaining([expect.objectContaining({ says: "Lubricant for the bearing seat, from Tamsin’s Tools" })]));
+    await press(saveGetting, number, { chamber: "c1", price: "", ordered: null });
+    expect((await job(number)).chambers?.[0]?.getting).toEqual({ from: "Tamsin’s Tools" });
     expect(refusal(await press(savePoint, number, { point: "g1", facts: { lubricant: "" } }))).toBe("facts.lubricant: Say which");
     await press(savePoint, number, { point: "g1", facts: { lubricant: "light machine oil" } });
     const told = await oilAndHome(number, null);

@@ -179,7 +179,7 @@ export async function takeLubricant(
     await writeChambers(
       trx,
       job.id,
-      (whole.chambers ?? []).map((c) => (c.id === id ? { ...c, lubricant: lubricant.id, override, none: undefined } : c)),
+      (whole.chambers ?? []).map((c) => (c.id === id ? { ...c, lubricant: lubricant.id, override, none: undefined, getting: undefined } : c)),
     );
     return `${before.name}: ${lubricant.name}${override ? `, not H1, because ${override}` : ""}`;
   });

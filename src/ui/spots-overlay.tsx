@@ -73,7 +73,6 @@ export function SpotsOverlay({ spots, width, height, fit = "cover" }: { spots: r
       {spots.map((s, i) => {
         const [x, y] = [s.x * 1000, s.y * h];
         const colour = COLOUR[s.kind];
-        const text = s.kind === "dry" ? `dry: ${s.says}` : s.says;
         const room = s.kind === "room";
         return (
           <g key={i} stroke={PAPER}>

@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { lubeRoom, oldLubricant } from "../grease/lube-ask";
 import { pictureSpot } from "./picture-spot";
-import { later, note, ref, text, words } from "./written";
+import { day, later, note, ref, text, words } from "./written";
 
 /** What a chamber can be. */
 export const CHAMBER_KINDS = [
@@ -30,6 +30,13 @@ export const chamberVolume = z.discriminatedUnion("by", [
 /** A place in or at a chamber that its lubricant must stay away from. */
 export const dryPlace = z.strictObject({ id: ref, says: words.trim().min(1, "say what stays dry"), spot: pictureSpot.optional() });
 export type DryPlace = Frozen<z.infer<typeof dryPlace>>;
+
+/** How a lubricant is got that the shelf does not have: from whom, what its pack costs the shop, on which day it was ordered. */
+export const gettingLubricant = z.strictObject({
+  from: words.trim().optional(),
+  price: z.number().min(0).max(1_000_000).optional(),
+  ordered: day.optional(),
+});
 
 const material = z.string().trim().min(1).max(60);
 
@@ -64,6 +71,8 @@ export const chamberSchema = z.strictObject({
   lubricant: text.optional(),
   /** why one that is not registered H1 goes in although the unit touches food */
   override: note.optional(),
+  /** how one is got that the shelf does not have */
+  getting: gettingLubricant.optional(),
   /** why it gets none */
   none: note.optional(),
   x: later,

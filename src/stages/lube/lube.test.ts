@@ -333,6 +333,16 @@ describe("a weight", () => {
     expect(refusal(await press(savePoint, number, { point: "g1", facts: { grams: 1 } }))).toMatch(/the last job of this model took 12 g/);
     expect(await press(savePoint, number, { point: "g1", facts: { grams: 14 } })).toMatchObject({ ok: true });
     expect((await points(number))[0]).toMatchObject({ grams: 14, gramsSaid: true });
+    // two units of which nobody knows the model are not of one
+    for (const model of ["unknown", "?"]) {
+      const one = await cased({ maker: "Odd", model });
+      await press(takeLube, one, { chamber: "c1", lubricant: "marsh" });
+      await press(weigh, one, { point: "g1", grams: 12 });
+      const other = await cased({ maker: "Odd", model });
+      await press(takeLube, other, { chamber: "c1", lubricant: "marsh" });
+      expect(refusal(await press(savePoint, other, { point: "g1", facts: { grams: 20 } }))).toBe("taken");
+      expect((await chamber(other))?.lastTime).toBeUndefined();
+    }
   });
 });
 

@@ -7,6 +7,7 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { Reason } from "@/ui/reasons";
+import { GettingLubricant } from "../job-view/getting-lubricant";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { saveNone, takeLube } from "./actions";
@@ -67,11 +68,7 @@ export function WhichLubricant({
           </KeyLink>
         </div>
       )}
-      {plan?.missing.map((m) => (
-        <p key={m} className="says danger">
-          <b>To buy:</b> {m}
-        </p>
-      ))}
+      {plan && plan.missing.length > 0 && <GettingLubricant chamber={chamber} says={plan.missing} currency={view.currency} />}
       <ul className="grid max-h-[38%] grid-cols-2 gap-1.5 overflow-y-auto" aria-label="The shelf, best first">
         {verdicts.slice(0, all ? undefined : FIRST).map((v) => (
           <li key={v.lubricant}>

@@ -4,7 +4,7 @@ import { gotPieces } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
-import { lubePlan } from "@/core/lube/plan";
+import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
 import { lubricantsUsed } from "@/core/lube/used";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
@@ -12,6 +12,7 @@ import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import { orderDay, type ShopSettings } from "@/store/settings";
 import { greasesOnShelf, wholeShelf } from "@/store/shelf";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
+import { only } from "../job-view/only";
 import type { BasketGround, Beside } from "./job-basket";
 
 /** The way to a supplier, for what concerns these parts. All of them are for practice until one of them has another. */
@@ -37,13 +38,14 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
   for (const s of suppliers) if (sold.has(s.name)) offers.push(...(await (await supplierLink(s.name, settings, numbers)).offers(numbers, day)));
   const { input, open, cut } = basketGround(places, known, offers, suppliers);
   const inKits = await partsNumbered(kits.flatMap((k) => k.contains.map((c) => c.number)));
+  const toBuy = lubePlan(job, await greasesOnShelf()).filter((p) => p.missing.length > 0);
   return {
     input: input.needs.length ? input : null,
     open,
     cut,
     names: Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name])),
-    toBuy: [...new Set(lubePlan(job, await greasesOnShelf()).flatMap((p) => p.missing))],
-    beside: await otherCosts(job, settings),
+    toBuy: toBuy.map((p) => ({ chamber: only(p.chamber, ["id", "name", "getting"]), says: p.missing })),
+    beside: await otherCosts(job, settings, toBuy),
     // what is done again within the warranty is not charged for its work
     rates: job.warrantyOf ? { ...settings.rates, perHour: 0, minMinutes: 0, ifDeclined: 0 } : settings.rates,
     limit: job.priceLimit,
@@ -70,7 +72,7 @@ function placeOf(job: Job, p: PartCandidates): Place {
 /** A strip that was not timed: two minutes a step, as the plan reckons. */
 const UNTIMED_MINUTES = 2;
 
-async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
+async function otherCosts(job: Job, settings: ShopSettings, toBuy: readonly ChamberPlan[]): Promise<Beside> {
   const shelf = await wholeShelf();
   const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
   return {
@@ -81,6 +83,10 @@ async function otherCosts(job: Job, settings: ShopSettings): Promise<Beside> {
         const price = shelf.find((l) => l.id === u.lubricantId)?.pricePer100G;
         return price && u.grams > 0 ? [{ says: u.name, qty: `${u.grams.toFixed(1)} g`, cost: (u.grams * price) / 100 }] : [];
       }),
+      // what is got for this job alone is paid whole
+      ...toBuy.flatMap(({ chamber: { name, getting } }) =>
+        getting?.price ? [{ says: `Lubricant for the ${name}${getting.from ? `, from ${getting.from}` : ""}`, qty: "1", cost: getting.price }] : [],
+      ),
     ],
     work: [
       { says: "Strip and diagnosis", minutes: strip },

@@ -7,6 +7,7 @@ import { money } from "@/core/quantity/money";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
+import { GettingLubricant } from "../job-view/getting-lubricant";
 import { useJob } from "../saving/job-context";
 import { order } from "./actions";
 import { BasketAlternatives } from "./basket-alternatives";
@@ -102,11 +103,9 @@ export function BasketScreen({
       </section>
       <section aria-label="Why this one" className="flex min-h-0 flex-col gap-2">
         <div className="min-h-0 flex-1 overflow-y-auto">
-          {ground.toBuy.length > 0 && (
-            <p className="says">
-              <b>Lubricant to get besides:</b> {ground.toBuy.join(" ")}
-            </p>
-          )}
+          {ground.toBuy.map((t) => (
+            <GettingLubricant key={t.chamber.id} chamber={t.chamber} says={t.says} currency={currency} />
+          ))}
           {open.length > 0 && (
             <>
               <h2 className="text-[22px] text-error">Not in it yet</h2>

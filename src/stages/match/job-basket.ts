@@ -1,3 +1,4 @@
+import type { Chamber } from "@/core/job/chamber";
 import type { ToFit } from "@/core/match/arrival/parcel";
 import { type Basket, type BasketAnswer, type BasketNumbers, type FoundBasket, provenBasket } from "@/core/match/basket/basket";
 import type { BasketInput } from "@/core/match/basket/basket-input";
@@ -24,8 +25,8 @@ export interface BasketGround {
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
   /** places into which more fits than is weighed */
   readonly cut: readonly { readonly name: string; readonly of: number; readonly weighed: number }[];
-  /** lubricants that no shelf item suits, as one asks for them over a counter */
-  readonly toBuy: readonly string[];
+  /** chambers for which the shelf has nothing, or too little, with what to ask for over a counter */
+  readonly toBuy: readonly { readonly chamber: Pick<Chamber, "id" | "name" | "getting">; readonly says: readonly string[] }[];
   /** names of everything that comes up */
   readonly names: Readonly<Record<string, string>>;
   readonly beside: Beside;
