@@ -3,6 +3,7 @@
 import { z } from "zod";
 import { readWith } from "@/core/fault";
 import { greasesTable } from "@/core/grease/grease-row";
+import { settleOpenJobs } from "@/store/settle-open-jobs";
 import { changeGrease, putOnShelf } from "@/store/shelf";
 import { answered, type FormAnswer } from "../forms/answered";
 
@@ -20,6 +21,7 @@ export async function saveGrease(raw: z.infer<typeof typedGrease>): Promise<Form
     const grease = greasesTable.read(cells);
     if (id === null) return putOnShelf(grease);
     await changeGrease(id, grease);
+    await settleOpenJobs(id, grease.name);
     return id;
   });
 }

@@ -3,12 +3,14 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, describe, expect, it, vi } from "vitest";
 import { importFile, importPreview } from "@/shop/parts/catalogue-import";
-import { addPoint, makeChamber } from "@/stages/lube/actions";
+import { addPoint, makeChamber, takeLube } from "@/stages/lube/actions";
 import { lubeView } from "@/stages/lube/lube-view";
 import { press, pumpAt } from "@/stages/test-unit";
+import { jobHistory } from "@/store/change";
+import { database } from "@/store/database";
 import { lastImports, undoImport } from "@/store/imports";
 import { greasesOnShelf, wholeShelf } from "@/store/shelf";
-import { testShop } from "@/store/test-shop";
+import { job, testShop } from "@/store/test-shop";
 import { saveGrease } from "./actions";
 import { shelfView } from "./shelf-view";
 
@@ -51,6 +53,34 @@ describe("the shelf of a shop that starts empty", () => {
     await saved(id, { name: "Skarn B-2", retired: "yes" });
     expect(await greasesOnShelf()).toEqual([]);
     expect((await shelfView()).greases[0]).toMatchObject({ id, retired: true });
+    await saved(id, {});
+  });
+});
+
+describe("what the shelf says anew", () => {
+  it("reaches the jobs that have taken it: its name, and what it may not go into any more; a job that went home keeps what it got", async () => {
+    const id = (await wholeShelf())[0]?.id ?? "";
+    const taken = async (): Promise<string> => {
+      const number = await pumpAt("lube");
+      await press(makeChamber, number, { kind: "gear-case" });
+      await press(addPoint, number, { chamber: "c1", kind: "gear-teeth", part: "p2" });
+      await press(takeLube, number, { chamber: "c1", lubricant: id });
+      return number;
+    };
+    const [here, home] = [await taken(), await taken()];
+    await (await database())("jobs").where({ number: home }).update({ handed_back_at: "2026-11-24T08:00:00.000Z" });
+    const got = async (number: string) => {
+      const { chambers, lubePoints } = await job(number);
+      return [chambers?.[0]?.lubricant, lubePoints[0]?.lubricant];
+    };
+    expect(await got(here)).toEqual([id, "Skarn B2"]);
+    await saved(id, { name: "Skarn B2 new" });
+    expect(await got(here)).toEqual([id, "Skarn B2 new"]);
+    // 5 degrees are taken for granted as the coldest
+    await saved(id, { name: "Skarn B2 new", from_c: "20" });
+    expect(await got(here)).toEqual([undefined, undefined]);
+    expect((await jobHistory(here)).some((h) => h.what.includes("the shelf says anew what Skarn B2 new is; a hard rule forbids now"))).toBe(true);
+    expect(await got(home)).toEqual([id, "Skarn B2"]);
     await saved(id, {});
   });
 });
