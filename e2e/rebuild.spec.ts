@@ -29,6 +29,36 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   await expect(ledger.getByRole("status")).toContainText("still on the Mat");
   await page.keyboard.press("Space");
   await expect(hand.button(/On to Hand back/)).toBeVisible();
+
+  // a part that is on comes off again: the least that must come off with it, seen before anything is touched
+  await page.getByRole("link", { name: /Way in/ }).click();
+  await page.waitForURL(/way-in/);
+  const way = page.getByRole("region", { name: "What must come off" });
+  await expect(way).toContainText("Pick a part");
+  await hand.button(/The way to the gearbox cover/).click();
+  await expect(way.getByRole("heading")).toHaveText("To reach the gearbox cover");
+  const steps = await way.getByRole("listitem").count();
+  expect(steps).toBeGreaterThan(1);
+  await expect(page.getByLabel("Until it is off")).toHaveText(/^\d/);
+  await hand.button(/The way to the crown wheel/).click();
+  await expect.poll(() => way.getByRole("listitem").count()).toBeGreaterThan(steps);
+  await hand.button(/The way to the gearbox cover/).click();
+  await hand.button(/Take it off again: \d+ lines are open again/).click();
+  await page.waitForURL(/rebuild$/);
+  await expect(ledger.getByRole("status")).toContainText("still on the Mat");
+  const again: string[] = [];
+  for (let i = 0; i < 40; i++) {
+    if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
+    const before = (await line.textContent()) ?? "";
+    again.push(before);
+    await page.keyboard.press("Space");
+    await expect.poll(() => line.textContent()).not.toBe(before);
+  }
+  // only what lies over it, with the grease that the cover closes over
+  expect(again.some((s) => /Set on: gearbox cover/.test(s))).toBe(true);
+  expect(again.some((s) => /crown wheel/i.test(s))).toBe(false);
+  expect(again.length).toBeLessThan(said.length);
+  await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
 });
 
 test("trouble is written down and the line stays open; the reason for its place is told", async ({ page }) => {

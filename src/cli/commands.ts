@@ -23,6 +23,7 @@ import { cheapestBasket } from "@/core/match/basket/basket";
 import { EXAMPLE_BASKET } from "@/core/match/basket/basket-input";
 import { solver } from "@/core/match/basket/solver";
 import { EXAMPLE_RANK, rankAnswer } from "@/core/match/candidates/rank-input";
+import { accessPlan } from "@/core/order/access-plan";
 import { ledgerAfter, lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { clickInput, findClick } from "@/core/train/click-finder";
 import { findFuse, fuseInput } from "@/core/train/fuse";
@@ -34,6 +35,7 @@ export const OPTIONS = {
   in: { type: "string" },
   out: { type: "string" },
   done: { type: "string" },
+  part: { type: "string" },
   "mm-per-px": { type: "string" },
   lines: { type: "boolean" },
   example: { type: "boolean" },
@@ -52,6 +54,9 @@ export interface Verb {
   /** verbs that read a picture: its path in, the answer out */
   readonly picture?: (path: string | undefined, options: Options) => Promise<unknown>;
 }
+
+/** Which part is to come off, in which job, and which steps are off already. */
+const accessInput = z.strictObject({ job: z.record(z.string(), z.unknown()), part: z.string(), off: z.array(z.string()).default([]) });
 
 const onlyByFile = (): never => {
   throw new Fault("", "this command takes no JSON");
@@ -143,6 +148,31 @@ export const commands: Readonly<Record<string, Verb>> = {
       if (typeof done !== "string") return plan;
       const numbers = doneNumbers(done, plan.steps.length);
       return { ...plan, ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))) };
+    },
+  },
+  "access plan": {
+    help: "a job file with --part ID, or { job, part, off } with the steps that are off now, in; the least that must come off to reach the part out",
+    example: {
+      job: {
+        format: "demontage-job",
+        version: 1,
+        unit: { kind: "desk fan" },
+        parts: [
+          { id: "p1", name: "rear cover" },
+          { id: "p2", name: "brush" },
+        ],
+        steps: [
+          { id: "s1", action: "unscrew", needs: [], minutes: 3, hardware: [{ id: "h1", kind: "screw", qty: 4, drive: "PH2" }] },
+          { id: "s2", action: "lift-off", parts: ["p1"] },
+          { id: "s3", action: "pull", needs: [], parts: ["p2"] },
+        ],
+      },
+      part: "p1",
+      off: [],
+    },
+    answer: (input, { part }) => {
+      const asked = part === undefined ? readWith(accessInput, input) : { job: input, part, off: [] };
+      return accessPlan(stripOf(readJobFile(asked.job)), asked.part, asked.off);
     },
   },
   "match rank": {

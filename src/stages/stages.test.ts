@@ -2,13 +2,13 @@ import { describe, expect, it } from "vitest";
 import { factsOf, gatesOf, planOf, safetyOpen } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import { lineInWords } from "@/core/order/line-in-words";
 import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
 import { pocketsOf } from "./job-view/mat-pockets";
 import { titleOf } from "./job-view/pocket-look";
 import { wantedFor } from "./job-view/wanted-part";
 import { identifyInputOf } from "./judge/gear/gear-questions";
 import { meanReadings } from "./judge/gear/gear-readings";
-import { lineInWords } from "./rebuild/line-in-words";
 
 const at = "2026-11-24T08:00:00.000Z";
 /** A juicer with a cover, a wheel under it, and a bearing. */
@@ -165,13 +165,17 @@ describe("a line of the plan in words", () => {
       parts: [{ id: "p2", name: "wheel", kind: "gear" }],
       pictures: [],
     });
-    const line = rebuildPlan(known).steps.find((l) => lineKey(l) === "undo:s1");
-    if (line?.kind !== "fit") throw new Error("no line");
+    const lines = rebuildPlan(known).steps;
+    const line = lines.find((l) => lineKey(l) === "set:s1:parts");
+    if (line?.kind !== "set") throw new Error("no line");
     expect(lineInWords(known, line)).toMatchObject({
+      title: "Set on: wheel",
       stack: ["wheel", "1 wavy washer 20 mm", "1 nut M6, LEFT-HAND"],
       mind: ["◷ Timing: a gap at the pin; 1.5 turns to dead centre; dot at the rib"],
       tray: "B3",
     });
     expect(line.cautions).toEqual(expect.arrayContaining(["A keyway's edges cut: lift by the rim, not by the shaft.", "Do not undo: the lock nut."]));
+    const last = lines.find((l) => lineKey(l) === "undo:s1");
+    expect(last && lineInWords(known, last)).toMatchObject({ title: "Lay on: 1 wavy washer 20 mm; screw on: 1 nut M6, LEFT-HAND", tray: "B3" });
   });
 });

@@ -27,3 +27,11 @@ export async function setAnswer(
     return says;
   });
 }
+
+/** Lines of the plan are open again, all at once. */
+export async function openLines(number: string, version: number, lines: readonly string[], says: string): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    for (const line of lines) await trx("lines_done").where({ job_id: job.id, line }).delete();
+    return says;
+  });
+}

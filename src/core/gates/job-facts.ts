@@ -11,7 +11,7 @@ import { isFailure } from "../judge/failure-modes";
 import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
-import { lineKey, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
+import { isLineDone, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
 import { safetyGate } from "../safety/gate";
 import { type Gate, type JobFacts, openGates } from "./open-gates";
 
@@ -104,7 +104,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined && isWeighed(g)).map((g) => g.where ?? "a point"),
     washed: job.washed,
     get linesOpen(): number {
-      return planOf(job).steps.filter((l) => !done.has(lineKey(l))).length;
+      return planOf(job).steps.filter((l) => !isLineDone(l, done)).length;
     },
     get piecesOpen(): number {
       return hardwareLedger(job, (s) => done.has(undoKey(s.id))).open.reduce((sum, p) => sum + p.qty, 0);

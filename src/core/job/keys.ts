@@ -2,10 +2,21 @@
  * The keys by which a job remembers what was finished and answered: lines of the rebuild plan, questions of the gates. They are made and taken apart here and nowhere else.
  */
 
-const PREFIX = { undo: "undo:", grease: "grease:", service: "service:", with: "with:", check: "check:", safety: "safety:", final: "final:" } as const;
+const PREFIX = {
+  undo: "undo:",
+  set: "set:",
+  grease: "grease:",
+  service: "service:",
+  with: "with:",
+  check: "check:",
+  safety: "safety:",
+  final: "final:",
+} as const;
 
 /** A line of the plan that undoes a step. */
 export const undoKey = (step: string): string => PREFIX.undo + step;
+/** A line that leads up to undoing a step: what lies under its parts, or the parts before what holds them. */
+export const setKey = (step: string, what: "under" | "parts"): string => `${PREFIX.set}${step}:${what}`;
 export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoint;
 export const serviceKey = (service: string): string => PREFIX.service + service;
 /** A companion that goes in with a new part. */

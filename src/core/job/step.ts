@@ -64,3 +64,6 @@ export const stepSchema = z.strictObject({
   x: later,
 });
 export type StripStep = Frozen<z.infer<typeof stepSchema>>;
+
+/** What a step is reckoned to take, off or on, where nobody looked at the clock, minutes. */
+export const UNTIMED_MINUTES = 2;

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
-import { ledgerAfter, lineKey, type RebuildLine, rebuildPlan } from "./rebuild-plan";
+import { isLineDone, ledgerAfter, lineKey, type RebuildLine, rebuildPlan } from "./rebuild-plan";
 
 const strip = (steps: StripStep[], more: Partial<Strip> = {}): Strip => ({ parts: [], services: [], lubePoints: [], ...more, steps });
 const undone = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));
@@ -89,7 +89,60 @@ describe("the rebuild plan", () => {
 
   it("asks for the checks of the trade", () => {
     const checks = rebuildPlan(gearCase()).steps.flatMap((l) => (l.kind === "check" ? [`${l.check}@${l.after}`] : []));
-    expect(checks).toEqual(["turns-freely@s5", "clip-seated@s4", "lies-flat@s2"]);
+    // what turns is felt once its clip is on
+    expect(checks).toEqual(["clip-seated@s4", "turns-freely@s5", "lies-flat@s2"]);
+  });
+
+  it("feels what turns after its washers and nut, once for several, and not only before the lid: a joint in between is no reason to wait", () => {
+    const nut = { id: "h1", kind: "nut" as const, qty: 1 };
+    const parts = ["wheel", "spindle", "lid"].map((name) => ({ id: name, name }));
+    const asked = (steps: StripStep[]) => rebuildPlan(strip(steps, { parts })).steps.map((l) => (l.kind === "check" ? `${l.check}@${l.after}` : lineKey(l)));
+    expect(
+      asked([
+        { id: "s1", action: "unscrew", needs: [], hardware: [nut] },
+        { id: "s2", action: "pull", parts: ["wheel"] },
+        { id: "s3", action: "pull", parts: ["spindle"] },
+      ]),
+    ).toEqual(["undo:s3", "undo:s2", "undo:s1", "turns-freely@s2"]);
+    expect(
+      asked([
+        { id: "s1", action: "unscrew", needs: [], hardware: [nut] },
+        { id: "s2", action: "pull", needs: [], parts: ["wheel"] },
+      ]),
+    ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1"]);
+  });
+
+  it("takes apart what was laid down as one: what lies under, the part, what holds it; its face is looked at before the screws", () => {
+    const plan = rebuildPlan(
+      strip(
+        [
+          {
+            id: "s1",
+            action: "lift-off",
+            needs: [],
+            parts: ["p1"],
+            hardware: [
+              { id: "h1", kind: "screw", qty: 4, thread: "ST4" },
+              { id: "h2", kind: "gasket", qty: 1 },
+            ],
+          },
+        ],
+        { parts: [{ id: "p1", name: "cover", kind: "cover" }], services: [{ id: "v1", part: "p1", do: "clean" }] },
+      ),
+    );
+    expect(plan.steps.map(lineKey)).toEqual(["service:v1", "set:s1:under", "set:s1:parts", "check:lies-flat:s1", "undo:s1"]);
+    expect(plan.steps.slice(1, 3)).toMatchObject([
+      { parts: [], hardware: ["h2"] },
+      { parts: ["p1"], hardware: [] },
+    ]);
+    // the line that undoes the step names all of it, as its law says, and what is left for it
+    expect(plan.steps.at(-1)).toMatchObject({ undoes: "s1", parts: ["p1"], hardware: ["h1", "h2"], last: ["h1"] });
+    // the cover is not to be drawn down, the screws go into plastic
+    expect(plan.steps[2]).toMatchObject({ cautions: [expect.stringMatching(/^Do not draw it down/)] });
+    expect(plan.steps.at(-1)).toMatchObject({ cautions: [expect.stringMatching(/^Into plastic/)] });
+    // a job of before knew only the last of these lines
+    const done = new Set(["undo:s1"]);
+    expect(plan.steps.filter((l) => !isLineDone(l, done)).map(lineKey)).toEqual(["service:v1", "check:lies-flat:s1"]);
   });
 
   it("stands the caution at the step", () => {
@@ -348,6 +401,29 @@ describe("laws", () => {
       }
       for (const v of s.services) expect(at(`service:${v.id}`)).toBeLessThan(at(`undo:${offIn(v.part).id}`));
     });
+  });
+
+  it("leads up to a step's undoing, right before it, with no piece twice and none forgotten", () => {
+    let split = 0;
+    holds(300, (s, plan) => {
+      plan.steps.forEach((l, i) => {
+        if (l.kind !== "set") return;
+        split++;
+        const rest = plan.steps.slice(i + 1);
+        const undo = rest.find((x) => "undoes" in x);
+        expect(undo).toMatchObject({ undoes: l.of });
+        for (const between of rest.slice(0, rest.indexOf(undo as RebuildLine)))
+          expect(between.kind === "set" ? between.of : between.kind === "check" ? between.after : between.kind).toBe(l.of);
+      });
+      for (const x of s.steps) {
+        const own = plan.steps.flatMap((l) => (l.kind === "set" && l.of === x.id ? [l] : []));
+        const undo = plan.steps.find((l) => "undoes" in l && l.undoes === x.id);
+        if (!own.length || undo?.kind !== "fit") continue;
+        const hardware = [...own.flatMap((l) => l.hardware), ...(undo.last ?? [])];
+        expect([...hardware].sort()).toEqual([...undo.hardware].sort());
+      }
+    });
+    expect(split).toBeGreaterThan(50);
   });
 
   it("gives the same plan for the same strip", () => {

@@ -1,19 +1,20 @@
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
 import { NO_PIECE } from "../hardware/kinds";
-import { hardwareInWords, wasLocked } from "../hardware/piece";
+import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
 import { companionKey, companionSays } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
-import { checkKey, greaseKey, serviceKey, undoKey, withKey } from "../job/keys";
+import { checkKey, greaseKey, serviceKey, setKey, undoKey, withKey } from "../job/keys";
 import { type Part, partName } from "../job/part";
 import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
-import type { StripStep } from "../job/step";
+import { type StripStep, UNTIMED_MINUTES } from "../job/step";
 import type { Strip } from "../job/strip";
 import { cautionsFor } from "../safety/cautions";
 import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
-import { REBUILD_CHECKS } from "./rebuild-checks";
+import { lineGroups } from "./line-groups";
+import { type GoesBack, onlyRetains, REBUILD_CHECKS, type RebuildCheck } from "./rebuild-checks";
 import { stepCalled } from "./step-words";
 import { needsOf, undoOrder } from "./undo-order";
 
@@ -27,8 +28,19 @@ export interface FitLine extends Line {
   readonly action: string;
   readonly parts: readonly string[];
   readonly hardware: readonly string[];
+  /** of its hardware, what is left for this line: the rest went back with the lines that lead up to it. Left out: all of it, and its parts */
+  readonly last?: readonly string[];
   /** pieces of the step that stay out, because what goes in does without them */
   readonly aside?: readonly PieceRef[];
+  readonly cautions: readonly string[];
+}
+/** A part of a step's return that comes before its last movement: a key into its slot, a cover before its screws. The step is undone by the line after it. */
+export interface SetLine extends Line {
+  readonly kind: "set";
+  readonly of: string;
+  readonly what: "under" | "parts";
+  readonly parts: readonly string[];
+  readonly hardware: readonly string[];
   readonly cautions: readonly string[];
 }
 export interface GreaseLine extends Line {
@@ -50,7 +62,7 @@ export interface CheckLine extends Line {
   readonly check: string;
   readonly after: string;
 }
-export type RebuildLine = FitLine | WithLine | GreaseLine | ServiceLine | CheckLine;
+export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | CheckLine;
 
 export type Pick = { readonly hardware: string; readonly qty: number; readonly why: string } | { readonly part: string; readonly why: string };
 
@@ -65,11 +77,13 @@ export interface RebuildPlan {
 }
 
 /** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off; untimed, two minutes. */
-const MINUTES = { step: 2, grease: 2, service: 3, with: 1, check: 0.5 } as const;
+const MINUTES = { step: UNTIMED_MINUTES, set: 0, grease: 2, service: 3, with: 1, check: 0.5 } as const;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
   switch (line.kind) {
+    case "set":
+      return setKey(line.of, line.what);
     case "grease":
       return greaseKey(line.lubePoint);
     case "service":
@@ -82,6 +96,10 @@ export function lineKey(line: RebuildLine): string {
       return undoKey(line.undoes);
   }
 }
+
+/** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
+export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>
+  done.has(lineKey(line)) || (line.kind === "set" && done.has(undoKey(line.of)));
 
 type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
 
@@ -114,6 +132,8 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   // what has to cure or soak is done first, so that it waits while the rest is done
   for (const v of strip.services) if (v.waitMinutes) service(v, `it needs ${v.waitMinutes} minutes before it can be fitted, so it is done first`);
 
+  const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
+  let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
     const own = step.parts ?? [];
@@ -123,9 +143,20 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
         service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
     for (const g of strip.lubePoints) if (here(g) && (g.reachedBy || g.when === "before-fit")) drafts.push(grease(checked, g, i));
     for (const g of going) if (own.includes(g.part)) drafts.push(...companions(checked, g));
-    drafts.push(undoing(checked, neededBy, i, own, going));
+    const back = goesBack(checked, i, own, going, wired);
+    const asked = REBUILD_CHECKS.filter((c) => c.applies(back));
+    const ask = (when: RebuildCheck["when"]): Draft[] => asked.filter((c) => c.when === when).map((c) => checkLine(c, step));
+    drafts.push(...undoing(checked, neededBy, i, back, going, ask("set")));
     for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
-    drafts.push(...checksAfter(checked, i, order[k + 1]));
+    drafts.push(...ask("done"));
+    // what turns is felt once, after the last of several, and after what holds it
+    const anew = asked.filter((c) => c.when === "held");
+    waiting = [...waiting.filter((w) => !anew.some((c) => c.check === w.check)), ...anew.map((c) => ({ check: c.check, draft: checkLine(c, step) }))];
+    const next = order[k + 1];
+    if (next === undefined || !goesOn(checked, next, waiting, wired)) {
+      drafts.push(...waiting.map((w) => w.draft));
+      waiting = [];
+    }
   });
 
   for (const g of strip.lubePoints)
@@ -185,26 +216,52 @@ const companions = (strip: CheckedStrip, g: GoingIn): Draft[] =>
     .filter((c) => !c.without)
     .map((c) => ({ kind: "with", part: g.part, companion: companionKey(c), because: [c.why || `it goes in with the new ${nameOf(strip, g.part)}`] }));
 
-function undoing(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number, own: readonly string[], going: readonly GoingIn[]): Draft {
+/** What goes back of a step: without what stays out. */
+function goesBack(strip: CheckedStrip, i: number, own: readonly string[], going: readonly GoingIn[], wired: boolean): GoesBack {
   const step = strip.steps[i] as StripStep;
-  const isOut = (piece: PieceRef): boolean => staysOut(going, piece) !== undefined;
-  const pieces = [...own.map((part) => ({ part })), ...(step.hardware ?? []).map((h) => ({ hardware: h.id }))];
-  const aside = pieces.filter(isOut);
-  const parts = own.filter((part) => !isOut({ part }));
-  const names = parts.map((p) => nameOf(strip, p));
   return {
-    kind: step.action === "block" ? "unblock" : "fit",
-    undoes: step.id,
-    action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
-    parts,
-    hardware: (step.hardware ?? [])
-      .filter((h) => !NO_PIECE.includes(h.kind))
-      .map((h) => h.id)
-      .filter((hardware) => !isOut({ hardware })),
-    ...(aside.length ? { aside } : {}),
-    because: reasons(strip, neededBy, i),
-    cautions: cautionsFor(step, names, "back"),
+    step,
+    parts: own.filter((part) => staysOut(going, { part }) === undefined).map((p) => strip.partById.get(p) as Part),
+    hardware: (step.hardware ?? []).filter((h) => !NO_PIECE.includes(h.kind) && staysOut(going, { hardware: h.id }) === undefined),
+    wired,
   };
+}
+
+/** The lines that undo a step: what lies under its parts, the parts, what holds them; one, where it is one movement. @param set what is asked once the parts lie in their place */
+function undoing(
+  strip: CheckedStrip,
+  neededBy: readonly (readonly number[])[],
+  i: number,
+  { step, parts, hardware }: GoesBack,
+  going: readonly GoingIn[],
+  set: readonly Draft[],
+): Draft[] {
+  const pieces: PieceRef[] = [...(step.parts ?? []).map((part) => ({ part })), ...(step.hardware ?? []).map((h) => ({ hardware: h.id }))];
+  const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
+  const because = reasons(strip, neededBy, i);
+  const { under, holds, beside, parts: set1 } = lineGroups(step, parts, hardware);
+  const names = parts.map((p) => partName(p));
+  const cautions = (own: readonly Hardware[], named: readonly string[]): string[] => cautionsFor({ ...step, hardware: own }, named, "back");
+  const ids = (own: readonly Hardware[]): string[] => own.map((h) => h.id);
+  const line = { of: step.id, because } as const;
+  const split = under.length > 0 || holds.length > 0;
+  const last = holds.length > 0 ? holds : beside;
+  return [
+    ...(under.length ? [{ ...line, kind: "set", what: "under", parts: [], hardware: ids(under), cautions: [] } as const] : []),
+    ...(holds.length ? [{ ...line, kind: "set", what: "parts", parts: set1, hardware: ids(beside), cautions: cautions(beside, names) } as const, ...set] : []),
+    {
+      kind: step.action === "block" ? "unblock" : "fit",
+      undoes: step.id,
+      action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
+      parts: parts.map((p) => p.id),
+      hardware: ids(hardware),
+      ...(split ? { last: ids(last) } : {}),
+      ...(aside.length ? { aside } : {}),
+      because,
+      cautions: holds.length ? cautions(holds, []) : cautions(hardware, names),
+    },
+    ...(holds.length ? [] : set),
+  ];
 }
 
 function reasons(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number): string[] {
@@ -230,15 +287,15 @@ function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
   return { kind: "grease", lubePoint: g.id, because: [why] };
 }
 
-function checksAfter(strip: CheckedStrip, i: number, nextIndex: number | undefined): Draft[] {
-  const step = strip.steps[i] as StripStep;
-  const next = nextIndex === undefined ? undefined : strip.steps[nextIndex];
-  const partsOf = (s: StripStep): Part[] => (s.parts ?? []).map((p) => strip.partById.get(p) as Part);
-  return REBUILD_CHECKS.filter((c) => {
-    if (!c.applies(step, partsOf(step))) return false;
-    // several turning parts one after the other are turned once, after the last of them
-    return !(c.check === "turns-freely" && next && c.applies(next, partsOf(next)));
-  }).map((c) => ({ kind: "check", check: c.check, after: step.id, because: [c.why] }) as const);
+const checkLine = (c: RebuildCheck, step: StripStep): Draft => ({ kind: "check", check: c.check, after: step.id, because: [c.why] });
+
+/** Whether a step only holds what a waiting check asks of, or is itself asked the same: the check then comes after it. */
+function goesOn(strip: CheckedStrip, next: number, waiting: readonly { readonly check: string; readonly draft: Draft }[], wired: boolean): boolean {
+  if (!waiting.length) return true;
+  const step = strip.steps[next] as StripStep;
+  if (onlyRetains(step)) return waiting.some((w) => w.draft.kind === "check" && (strip.needs[strip.indexOf.get(w.draft.after) ?? -1] ?? []).includes(next));
+  const back = goesBack(strip, next, step.parts ?? [], [], wired);
+  return waiting.every((w) => REBUILD_CHECKS.find((c) => c.check === w.check)?.applies(back));
 }
 
 /** What must be new: used once, lost, broken or missing; parts that are renewed or did not come off whole. */

@@ -14,7 +14,7 @@ describe("a caution stands at the step where the hazard is", () => {
     ["a blade", off({}, "lower blade"), /cut-proof gloves/],
     ["a keyway", off({ note: "the keyway is sharp" }), /lift by the rim/],
     ["driving out", off({ action: "drive-out" }), /punch just under the hole/],
-    ["driving in", back({ action: "drive-out" }), /Support the shaft/],
+    ["driving a pin in", back({ action: "drive-out", hardware: [{ id: "h", kind: "pin", qty: 1 }] }), /Support the shaft/],
     ["pressing a bearing in", back({ action: "press-out" }, "crown shaft bearing"), /ring that is tight/],
     ["a cover going on", back({ action: "lift-off" }, "gearbox cover"), /Do not draw it down/],
     [

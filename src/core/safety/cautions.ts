@@ -44,7 +44,7 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "drive-back",
     when: "back",
     says: "Support the shaft from below before driving the pin in; brass or a punch of the right size, never the hammer's face.",
-    applies: (s) => s.action === "drive-out",
+    applies: (s) => s.action === "drive-out" && has(s, "pin"),
   },
   {
     hazard: "drive-off",

@@ -9,6 +9,7 @@ import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
 import { finalKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
+import { pieceNamed } from "@/core/job/piece-named";
 import { type Service, serviceSays } from "@/core/job/service";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "@/core/judge/failure-modes";
@@ -18,7 +19,6 @@ import { sentence } from "@/core/sentence";
 import { dayAs } from "@/ui/day";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
-import { pieceNamed } from "../job-view/piece-named";
 import { SheetParts } from "./sheet-parts";
 
 /** The return sheet: what was wrong, why, what was done; parts and grease by name and lot; tests with figures. One A4 page. */

@@ -7,6 +7,7 @@ import { PART_KINDS } from "@/core/hardware/part-kind";
 import { chosenCauses, findingSchema } from "@/core/job/finding";
 import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
 import { type Job, jobHead } from "@/core/job/job";
+import { undoKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import { sizesAsked } from "@/core/job/part-sizes";
@@ -16,7 +17,8 @@ import { ref, text, words } from "@/core/job/written";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { greaseState, greaseStatesIn, greaseStatesWith, isFailure } from "@/core/judge/failure-modes";
 import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
-import { lineKey } from "@/core/order/rebuild-plan";
+import { accessPlan } from "@/core/order/access-plan";
+import { linesOpenedBy, offNow } from "@/core/order/off-again";
 import { believedReading, readingKind } from "@/core/quantity/reading-kinds";
 import { lengthFrom } from "@/core/quantity/units";
 import { trainInput } from "@/core/train/train";
@@ -43,13 +45,13 @@ import { nameFrom } from "./gear/naming";
 
 const onPart = { ...onJob, part: ref };
 
-/** Lines of the rebuild that must be done again once a part that was fitted already has to come out: its own, and all after it. */
+/** Lines of the rebuild that must be done again once a part that was fitted already has to come out: those of the least that must come off with it. */
 function linesToOpen(job: Job, part: string): string[] {
-  if (!job.linesDone.length) return [];
-  const keys = planOf(job).steps.map(lineKey);
-  const own = planOf(job).steps.findIndex((l) => "parts" in l && l.parts.includes(part));
   const done = new Set(job.linesDone);
-  return own < 0 || !done.has(keys[own] ?? "") ? [] : keys.slice(own).filter((k) => done.has(k));
+  const own = job.steps.find((s) => s.parts?.includes(part));
+  if (!own || !done.has(undoKey(own.id))) return [];
+  const { steps } = accessPlan(job, part, offNow(job.steps, job.linesDone));
+  return linesOpenedBy(planOf(job), job, steps).filter((k) => done.has(k));
 }
 
 const findingInput = z.object({

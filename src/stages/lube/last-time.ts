@@ -1,19 +1,17 @@
 import type { Chamber } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
+import { modelNamed } from "@/core/job/model-named";
 import type { WeighedPoint } from "@/core/job/service";
 import { database } from "@/store/database";
 import type { Row } from "@/store/rows";
 import { records } from "@/store/tables";
-
-/** Two units of which nobody knows the model are not of one model. */
-const isNamed = (model: string): boolean => !/^\W*(unknown|unmarked|none|no idea)?\W*$/i.test(model);
 
 /** What a place of this kind took in the last job of the model, g; undefined: there was none, or nobody weighed it. Two chambers of one kind are told apart by their names. */
 export async function lastTime(
   job: Pick<Job, "id" | "maker" | "model" | "chambers">,
   g: Pick<WeighedPoint, "chamber" | "kind" | "where">,
 ): Promise<number | undefined> {
-  if (!isNamed(job.model) || !g.where) return undefined;
+  if (!modelNamed(job.model) || !g.where) return undefined;
   const db = await database();
   const rows = await db("lube_points")
     .join("jobs", "jobs.id", "lube_points.job_id")
@@ -30,7 +28,7 @@ export async function lastTime(
 export async function modelsLastJob(
   job: Pick<Job, "id" | "maker" | "model">,
 ): Promise<{ readonly number: string; readonly chambers: readonly Chamber[] } | undefined> {
-  if (!isNamed(job.model)) return undefined;
+  if (!modelNamed(job.model)) return undefined;
   const db = await database();
   const row: Row | undefined = await db("jobs")
     .where({ maker: job.maker, model: job.model })

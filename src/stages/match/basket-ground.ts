@@ -4,6 +4,7 @@ import { gotPieces } from "@/core/job/going-in";
 import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import { UNTIMED_MINUTES } from "@/core/job/step";
 import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
 import { lubricantsUsed } from "@/core/lube/used";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
@@ -68,9 +69,6 @@ function placeOf(job: Job, p: PartCandidates): Place {
     ...(mate ? { mate } : {}),
   };
 }
-
-/** A strip that was not timed: two minutes a step, as the plan reckons. */
-const UNTIMED_MINUTES = 2;
 
 async function otherCosts(job: Job, settings: ShopSettings, toBuy: readonly ChamberPlan[]): Promise<Beside> {
   const shelf = await wholeShelf();

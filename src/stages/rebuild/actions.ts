@@ -4,14 +4,14 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
 import { note, text } from "@/core/job/written";
-import { lineKey } from "@/core/order/rebuild-plan";
+import { lineInWords } from "@/core/order/line-in-words";
+import { isLineDone, lineKey } from "@/core/order/rebuild-plan";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
-import { lineInWords } from "./line-in-words";
 
 const input = z.object({ ...onJob, line: text, done: z.boolean() });
 
@@ -23,11 +23,11 @@ export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResu
     const asked = steps.find((l) => lineKey(l) === line);
     if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");
     const finished = new Set(job.linesDone);
-    const open = steps.findIndex((l) => !finished.has(lineKey(l)));
+    const open = steps.findIndex((l) => !isLineDone(l, finished));
     const first = steps[open];
     const last = open < 0 ? steps.at(-1) : steps[open - 1];
     if (done && first && first !== asked) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
-    if (!done && !finished.has(line)) throw new Fault("line", "is not done yet");
+    if (!done && !isLineDone(asked, finished)) throw new Fault("line", "is not done yet");
     if (!done && last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
     return setLine(number, version, line, done, lineInWords(job, asked).title);
   });

@@ -6,6 +6,7 @@ import type { Gate } from "@/core/gates/open-gates";
 import { hardwareInWords, saidInWords } from "@/core/hardware/piece";
 import type { Stage } from "@/core/job/stages";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
+import type { LineWords } from "@/core/order/line-in-words";
 import { focusNow } from "@/ui/focus-now";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
@@ -15,7 +16,6 @@ import type { Spotted } from "@/ui/spots-overlay";
 import { GoOn } from "../frame/go-on";
 import { useJob } from "../saving/job-context";
 import { finishLine, noteTrouble, secondFault } from "./actions";
-import type { LineWords } from "./line-in-words";
 import { TighteningOrder } from "./tightening-order";
 
 export interface RebuildScreenProps {
@@ -127,6 +127,7 @@ export function RebuildScreen({ line, last, count, picture, spots, pictureWords,
                 </ul>
               )}
             </div>
+            {trouble !== null && line.words.ifNot && <p className="says danger">{line.words.ifNot}</p>}
             {trouble !== null && (
               <form
                 className="flex gap-2"
@@ -167,8 +168,8 @@ export function RebuildScreen({ line, last, count, picture, spots, pictureWords,
               <KeyButton className="small" keyName="Y" onPress={() => setWhy(!why)} pressed={why}>
                 Why here
               </KeyButton>
-              <KeyButton className="small" keyName="R" look="warn" onPress={() => setTrouble("")}>
-                Trouble
+              <KeyButton className="small" keyName="R" look="warn" onPress={() => setTrouble(line.words.ifNot ? `No: ${line.words.title}` : "")}>
+                {line.words.ifNot ? "No" : "Trouble"}
               </KeyButton>
               <KeyButton
                 className="small"

@@ -8,7 +8,8 @@ import { cleaningCautions } from "@/core/lube/cleaning-ways";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { slipIn } from "@/core/lube/slips";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
-import { lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
+import { type LineWords, lineInWords } from "@/core/order/line-in-words";
+import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import type { Spotted } from "@/ui/spots-overlay";
@@ -16,7 +17,6 @@ import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
 import { spotsIn } from "../job-view/spots-in";
-import { type LineWords, lineInWords } from "./line-in-words";
 
 /** The line of the plan that is to be done now. */
 export interface LineNow {
@@ -63,7 +63,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   if (!job) return null;
   const plan = planOf(job);
   const done = new Set(job.linesDone);
-  const isDone = (l: RebuildLine): boolean => done.has(lineKey(l));
+  const isDone = (l: RebuildLine): boolean => isLineDone(l, done);
   const at = plan.steps.findIndex((l) => !isDone(l));
   const now = at < 0 ? undefined : plan.steps[at];
   const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];

@@ -14,6 +14,11 @@ export interface AimAddress extends JobAddress {
   readonly searchParams: Promise<{ readonly aim?: string }>;
 }
 
+/** With the part that is to be reached, and by which strip. */
+export interface WayInAddress extends JobAddress {
+  readonly searchParams: Promise<{ readonly part?: string; readonly from?: string }>;
+}
+
 /** The part that an address speaks of, by its id. */
 export const partAddress = ({ number, part }: { readonly number: string; readonly part: string }): { number: string; part: string } => ({
   number,

@@ -1,4 +1,5 @@
 import { JobScreen } from "@/stages/frame/job-screen";
+import { RebuildPlaces } from "@/stages/frame/rebuild-places";
 import { RebuildScreen } from "@/stages/rebuild/rebuild-screen";
 import { rebuildView } from "@/stages/rebuild/rebuild-view";
 import { LyingMat } from "@/ui/mat";
@@ -10,7 +11,13 @@ export default async function Page({ params }: JobAddress) {
   const lastLaid = pockets.findLastIndex((p) => !p.emptied);
   const foot = lastLaid >= 0 ? "The Mat empties from right to left · outlined pockets are back in the machine" : "The Mat is empty.";
   return (
-    <JobScreen place="Rebuild" frame={frame} showing="rebuild" mat={<LyingMat pockets={pack(pockets)} hand={lastLaid + 1} foot={foot} />}>
+    <JobScreen
+      place="Rebuild"
+      frame={frame}
+      showing="rebuild"
+      head={<RebuildPlaces number={frame.number} at="line" />}
+      mat={<LyingMat pockets={pack(pockets)} hand={lastLaid + 1} foot={foot} />}
+    >
       <RebuildScreen {...view} />
     </JobScreen>
   );

@@ -1,4 +1,4 @@
-import type { GoingIn } from "@/core/job/going-in";
+import type { GoingIn } from "./going-in";
 
 /** What is to be minded beside a new part: what must not stay, what it does without, and its own note. @param name of the part whose place it takes */
 export const besideNew = (g: Pick<GoingIn, "notBeside" | "leavesOut" | "note">, name: string): string[] => [

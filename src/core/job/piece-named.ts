@@ -1,7 +1,7 @@
-import { hardwareInWords } from "@/core/hardware/piece";
-import type { Job } from "@/core/job/job";
-import { partNamed } from "@/core/job/part";
-import type { PieceRef } from "@/core/job/piece-ref";
+import { hardwareInWords } from "../hardware/piece";
+import type { Job } from "./job";
+import { partNamed } from "./part";
+import type { PieceRef } from "./piece-ref";
 
 /** A piece that came out, by name. */
 export function pieceNamed(job: Pick<Job, "parts" | "steps">, piece: PieceRef): string {

@@ -1,0 +1,51 @@
+import type { HardwareKind } from "../hardware/kinds";
+import type { Hardware } from "../hardware/piece";
+import type { Part } from "../job/part";
+import type { StripStep } from "../job/step";
+
+/** What lies in or under a part before it is set: in its slot, its groove, on its face. */
+const UNDER: readonly HardwareKind[] = ["key", "o-ring", "gasket"];
+/** What holds a part once it is set. */
+const HOLDS: readonly HardwareKind[] = ["screw", "nut", "circlip", "e-clip", "clip", "pin", "split-pin", "rivet", "clamp", "cable-tie", "plug"];
+/** What lies between a part and what holds it. */
+const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
+/** Parts that are located by pins rather than held by them. */
+const LOCATED = ["cover", "housing"];
+
+/** A step's return, part for part, in the order in which it is done; empty where there is nothing of it. */
+export interface LineGroups {
+  /** goes in before the parts */
+  readonly under: readonly Hardware[];
+  /** the parts, and what goes in with them as one */
+  readonly parts: readonly string[];
+  readonly beside: readonly Hardware[];
+  /** holds them, and what lies under it */
+  readonly holds: readonly Hardware[];
+}
+
+/**
+ * Takes the return of a step apart: what lies under its parts, the parts, what holds them. How they lay on each other decides, where it was recorded; otherwise what they are. Of what
+ * neither tells, nothing is made: it stays with the parts.
+ *
+ * @param parts what goes back of its parts
+ * @param hardware what goes back of its hardware
+ */
+export function lineGroups(step: Pick<StripStep, "action" | "stack">, parts: readonly Part[], hardware: readonly Hardware[]): LineGroups {
+  const ids = parts.map((p) => p.id);
+  const together: LineGroups = { under: [], parts: ids, beside: hardware, holds: [] };
+  if (!parts.length || step.action === "block" || step.action === "loosen") return together;
+  const located = parts.some((p) => p.kind !== undefined && LOCATED.includes(p.kind));
+  const holdsIt = (h: Hardware): boolean => HOLDS.includes(h.kind) && !(h.kind === "pin" && located);
+  const anyHolds = hardware.some(holdsIt);
+  const upwards = [...(step.stack ?? [])].reverse();
+  const at = ids.map((id) => upwards.indexOf(id)).filter((i) => i >= 0);
+  const placeOf = (h: Hardware): "under" | "beside" | "holds" => {
+    const own = upwards.indexOf(h.id);
+    if (own >= 0 && at.length) return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
+    if (UNDER.includes(h.kind)) return "under";
+    if (holdsIt(h)) return "holds";
+    return BETWEEN.includes(h.kind) && anyHolds ? "holds" : "beside";
+  };
+  const of = (where: ReturnType<typeof placeOf>): Hardware[] => hardware.filter((h) => placeOf(h) === where);
+  return { under: of("under"), parts: ids, beside: of("beside"), holds: of("holds") };
+}

@@ -1,0 +1,220 @@
+import { pointKind } from "../grease/point-kinds";
+import { passesInWords } from "../hardware/bench/tightening-order";
+import type { Hardware, HardwareFacts } from "../hardware/piece";
+import { besideNew } from "../job/beside-new";
+import { companionKey, companionSays } from "../job/goes-in";
+import { goingInOf } from "../job/going-in";
+import { gotInWords } from "../job/got";
+import type { Job } from "../job/job";
+import { partNamed } from "../job/part";
+import { pieceNamed } from "../job/piece-named";
+import { serviceSays } from "../job/service";
+import type { StripStep } from "../job/step";
+import { isFailure } from "../judge/failure-modes";
+import { keepDry } from "../lube/cleaning";
+import { staysOut } from "./hardware-ledger";
+import { lineGroups } from "./line-groups";
+import { mindByHold, nothingBack, partsBack, piecesBack } from "./put-back-words";
+import { checkIfNot, checkSays } from "./rebuild-checks";
+import type { FitLine, RebuildLine, SetLine } from "./rebuild-plan";
+import { mindAtRebuild } from "./step-words";
+
+export interface LineWords {
+  /** small line above: what it belongs to */
+  readonly belongs: string;
+  readonly title: string;
+  readonly facing?: string;
+  readonly marks: readonly string[];
+  readonly wires: readonly { readonly colour: string; readonly to: string }[];
+  readonly hardware: readonly Hardware[];
+  readonly torqueNm?: number;
+  readonly pattern?: string;
+  /** its screws stand in a row */
+  readonly inARow?: boolean;
+  /** how screws that press a seal are drawn down */
+  readonly passes?: string;
+  readonly renewed: readonly string[];
+  /** the pieces as they go back on each other: what lies lowest first */
+  readonly stack: readonly string[];
+  /** what else must be minded: timing, how it was set */
+  readonly mind: readonly string[];
+  /** where in the tray it lies */
+  readonly tray?: string;
+  /** the step whose picture is shown, unless a picture was pointed at */
+  readonly step?: string;
+  readonly picture?: string;
+  readonly grams?: number;
+  /** of a check: what to do where the answer is no */
+  readonly ifNot?: string;
+  readonly note?: string;
+}
+
+/** What is to be minded of a part that is not as what came out: a kit's piece that differs, or one that goes back as it is although it was found bad. */
+function differsAt(job: Job, part: string): string[] {
+  const f = job.findings.find((x) => x.part === part);
+  const renew = job.parts.find((p) => p.id === part)?.renew;
+  if (job.ending) return [];
+  if (renew) return f?.got?.differs ? [`${partNamed(job, part)} differs from what came out: ${f.got.differs}`] : [];
+  return f?.fate === "keep" && isFailure(f.mode) ? [`${partNamed(job, part)} goes back as it is: ${f.fateWhy}`] : [];
+}
+
+/** The screws of a joint with a gasket or an O-ring in it: one that came off with them, or in the two steps that they laid open. */
+function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): string | undefined {
+  const count = (step.hardware ?? []).filter((h) => h.kind === "screw" || h.kind === "nut").reduce((n, h) => n + h.qty, 0);
+  if (count < 3) return undefined;
+  const at = job.steps.findIndex((s) => s.id === step.id);
+  const isSeal = (kind: string | undefined): boolean => kind === "o-ring" || kind === "gasket";
+  const found = job.steps
+    .slice(at, at + 3)
+    .find((s) => s.hardware?.some((h) => isSeal(h.kind)) || s.parts?.some((p) => isSeal(job.parts.find((x) => x.id === p)?.kind)));
+  return found && `On the seal of step ${job.steps.indexOf(found) + 1}: ${passesInWords(torqueNm)}.`;
+}
+/** In a row rather than round a flange, as it was said where it sits. */
+const inARow = (hardware: readonly HardwareFacts[]): boolean => hardware.some((h) => /\b(row|line)\b/i.test(`${h.at ?? ""} ${h.tighten?.pattern ?? ""}`));
+
+/** The torque that all of a line's pieces have; undefined: none, or each its own, which stands beside it. */
+function oneTorque(hardware: readonly HardwareFacts[]): number | undefined {
+  const torques = new Set(hardware.flatMap((h) => h.tighten?.torqueNm ?? []));
+  return torques.size === 1 ? [...torques][0] : undefined;
+}
+
+const BARE = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind: [] };
+
+/** A line of the plan as it is said to the technician. */
+export function lineInWords(job: Job, line: RebuildLine): LineWords {
+  const bare = BARE;
+  const number = (id: string): number => stepNumber(job, id);
+  const name = (id: string): string => partNamed(job, id);
+  const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
+  if (line.kind === "grease") {
+    const g = job.lubePoints.find((x) => x.id === line.lubePoint);
+    const dry = keepDry(job).filter((d) => d.chamber !== undefined && d.chamber === g?.chamber);
+    return {
+      ...bare,
+      belongs: "lubricate",
+      title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
+      grams: g?.weighedGrams ?? g?.grams,
+      note: g?.how ?? (g?.kind && pointKind(g.kind).how),
+      mind: dry.map((d) => `Stays dry: ${d.says}${d.spot ? ", hatched in the picture" : ""}.`),
+      step: g?.reachedBy ?? stepOfPart(g?.part),
+      picture: (g?.spot ?? dry.find((d) => d.spot)?.spot)?.picture,
+    };
+  }
+  if (line.kind === "service") {
+    const v = job.services.find((x) => x.id === line.service);
+    const place = v?.part ? name(v.part) : v?.reachedBy ? `what step ${number(v.reachedBy)} laid open` : "";
+    return {
+      ...bare,
+      belongs: "before it goes on",
+      title: `${serviceSays(v?.do ?? "")} ${place}`,
+      note: v?.note,
+      step: v?.reachedBy ?? stepOfPart(v?.part),
+    };
+  }
+  if (line.kind === "check")
+    return { ...bare, belongs: `after step ${number(line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
+  if (line.kind === "with") {
+    const c = goingInOf(job)
+      .find((g) => g.part === line.part)
+      ?.with.find((w) => companionKey(w) === line.companion);
+    return {
+      ...bare,
+      belongs: `goes in with the new ${name(line.part)}`,
+      title: c ? `Lay ready: ${companionSays(c)}` : "",
+      mind: c?.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : [],
+      note: c?.got && gotInWords(c.got),
+      step: stepOfPart(line.part),
+    };
+  }
+  return line.kind === "set" ? settingInWords(job, line) : undoingInWords(job, line);
+}
+
+const stepNumber = (job: Job, id: string): number => job.steps.findIndex((s) => s.id === id) + 1;
+const putsBack = (job: Job, id: string): string => {
+  const title = job.steps.find((s) => s.id === id)?.title;
+  return `puts back step ${stepNumber(job, id)}${title ? `: ${title}` : ""}`;
+};
+
+/** What lies under a step's parts, or the parts before what holds them. */
+function settingInWords(job: Job, line: SetLine): LineWords {
+  const step = job.steps.find((s) => s.id === line.of);
+  const hardware = (step?.hardware ?? []).filter((h) => line.hardware.includes(h.id));
+  if (!step || line.what === "under")
+    return { ...BARE, belongs: putsBack(job, line.of), title: step ? piecesBack(hardware, step) : "", hardware, tray: step?.tray, step: line.of };
+  return { ...BARE, belongs: putsBack(job, line.of), hardware, ...partsInWords(job, step, line.parts, hardware, true), tray: step.tray, step: line.of };
+}
+
+/** What is said of a step's parts where they go back. */
+function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside: readonly Hardware[], isHeld: boolean) {
+  const parts = ids.flatMap((id) => job.parts.find((p) => p.id === id) ?? []);
+  const going = job.ending ? [] : goingInOf(job).filter((g) => ids.includes(g.part));
+  const facing = going.find((g) => g.facing)?.facing;
+  const name = (id: string): string => partNamed(job, id);
+  return {
+    title: partsBack(step, parts, ids.map(name), beside, isHeld),
+    facing: facing ?? step.facing,
+    marks: step.marks ?? [],
+    renewed: ids
+      .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
+      .map((p) => {
+        const f = job.findings.find((x) => x.part === p);
+        return `${name(p)}: new${f?.got ? `, ${gotInWords(f.got)}` : f?.chosen ? `, ${f.chosen}` : ""}`;
+      }),
+    stack: going.find((g) => g.stack.length)?.stack ?? stackOf(job, step),
+    mind: [
+      ...mindAtRebuild(step),
+      ...mindByHold(step, parts),
+      ...ids.flatMap((p) => differsAt(job, p)),
+      ...keepDry(job).flatMap((d) => ((d.part ? ids.includes(d.part) : d.step === step.id) ? [`Stays dry: ${d.says}.`] : [])),
+      ...(facing && step.facing && facing !== step.facing ? [`The old one faced: ${step.facing}`] : []),
+      ...going.flatMap((g) => besideNew(g, name(g.part))),
+    ],
+    note: step.note,
+  };
+}
+
+/** The last movement of a step's return: all of it, or what holds the parts that lie in their place already. */
+function undoingInWords(job: Job, line: FitLine): LineWords {
+  const step = job.steps.find((s) => s.id === line.undoes);
+  const all = (step?.hardware ?? []).filter((h) => line.hardware.includes(h.id));
+  const hardware = line.last ? all.filter((h) => line.last?.includes(h.id)) : all;
+  const holds = line.last !== undefined && step !== undefined && hardware.length > 0 && lineGroups(step, partsOf(job, line.parts), all).holds.length > 0;
+  const aside = (line.aside ?? []).map((p) => pieceNamed(job, p));
+  const out = (line.aside ?? []).map((p, i) => `Stays out: ${aside[i]}: ${staysOut(goingInOf(job), p)}`);
+  const ofHardware = {
+    hardware,
+    torqueNm: oneTorque(hardware),
+    inARow: inARow(hardware),
+    passes: step && passesOver(job, step, oneTorque(hardware)),
+    pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
+    wires: step?.wires ?? [],
+    tray: step?.tray,
+    step: line.undoes,
+  };
+  const base = { ...BARE, belongs: putsBack(job, line.undoes), ...ofHardware };
+  if (!step) return { ...base, title: "" };
+  if (line.parts.length && !holds) {
+    const parts = partsInWords(job, step, line.parts, hardware, false);
+    return { ...base, ...parts, mind: [...parts.mind, ...out] };
+  }
+  const title = hardware.length
+    ? piecesBack(hardware, step)
+    : aside.length && !line.parts.length
+      ? `Leave out: ${aside.join(", ")}`
+      : nothingBack(step, stepNumber(job, step.id));
+  if (holds) return { ...base, title, stack: stackOf(job, step), mind: out };
+  const locked = keepDry(job).flatMap((d) => (d.part === undefined && d.step === step.id ? [`Stays dry: ${d.says}.`] : []));
+  return {
+    ...base,
+    title,
+    facing: step.facing,
+    marks: step.marks ?? [],
+    stack: stackOf(job, step),
+    mind: [...mindAtRebuild(step), ...mindByHold(step, []), ...locked, ...out],
+    note: step.note,
+  };
+}
+
+const partsOf = (job: Job, ids: readonly string[]) => ids.flatMap((id) => job.parts.find((p) => p.id === id) ?? []);
+const stackOf = (job: Job, step: StripStep): string[] =>
+  [...(step.stack ?? [])].reverse().map((id) => pieceNamed(job, step.parts?.includes(id) ? { part: id } : { hardware: id }));

@@ -1,0 +1,42 @@
+import { undoKey } from "../job/keys";
+import type { StripStep } from "../job/step";
+import type { Strip } from "../job/strip";
+import { lineKey, type RebuildPlan } from "./rebuild-plan";
+
+/** Steps whose things are off at this moment: recorded, and not gone back. */
+export function offNow(steps: readonly Pick<StripStep, "id" | "action">[], linesDone: readonly string[]): string[] {
+  const done = new Set(linesDone);
+  return steps.filter((s) => s.action !== "note" && !done.has(undoKey(s.id))).map((s) => s.id);
+}
+
+/**
+ * The lines of a plan that are open again when these steps come off again: their own, what was laid ready and lubricated at their parts or in what they close over, and what was
+ * checked after them. A service stays done: what was washed is washed.
+ *
+ * @returns keys of lines, in the order of the plan
+ */
+export function linesOpenedBy(plan: Pick<RebuildPlan, "steps">, strip: Pick<Strip, "steps" | "lubePoints">, steps: readonly string[]): string[] {
+  const off = new Set(steps);
+  const parts = new Set(strip.steps.flatMap((s) => (off.has(s.id) ? (s.parts ?? []) : [])));
+  return plan.steps
+    .filter((l) => {
+      switch (l.kind) {
+        case "fit":
+        case "unblock":
+          return off.has(l.undoes);
+        case "set":
+          return off.has(l.of);
+        case "with":
+          return parts.has(l.part);
+        case "check":
+          return off.has(l.after);
+        case "grease": {
+          const g = strip.lubePoints.find((p) => p.id === l.lubePoint);
+          return parts.has(g?.part ?? "") || off.has(g?.reachedBy ?? "");
+        }
+        default:
+          return false;
+      }
+    })
+    .map(lineKey);
+}

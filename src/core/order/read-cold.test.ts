@@ -1,0 +1,173 @@
+import { describe, expect, it } from "vitest";
+import type { Job } from "../job/job";
+import { readJobFile } from "../job/job-file";
+import { jobFromFile } from "../job/job-file-of";
+import { lineInWords } from "./line-in-words";
+import { rebuildPlan } from "./rebuild-plan";
+
+/**
+ * Strips of machines that the demo does not have, printed as the bench says them. The files beside this test were read cold: where a line puzzles, the words are at fault, not
+ * the reader. A changed word shows there.
+ */
+const UNITS = {
+  "pencil sharpener": {
+    parts: [
+      { id: "tray", name: "shavings tray" },
+      { id: "back", name: "rear cover", kind: "cover", material: "ABS" },
+      { id: "motor", name: "motor", kind: "motor" },
+      { id: "ring", name: "ring gear", kind: "gear" },
+      { id: "cutter", name: "cutter head", kind: "blade" },
+      { id: "bush", name: "front bush", kind: "bush", material: "sintered bronze" },
+    ],
+    steps: [
+      { id: "s1", action: "slide", needs: [], parts: ["tray"] },
+      {
+        id: "s2",
+        action: "lift-off",
+        needs: [],
+        parts: ["back"],
+        held: ["snap tabs"],
+        hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "ST3", lengthMm: 10, drive: "PH1", into: "ABS" }],
+      },
+      {
+        id: "s3",
+        action: "unplug",
+        title: "Motor leads",
+        wires: [
+          { colour: "red", to: "+" },
+          { colour: "black", to: "−" },
+        ],
+        parts: [],
+      },
+      { id: "s4", action: "pull", parts: ["motor"], hardware: [{ id: "h2", kind: "screw", qty: 2, thread: "M3", lengthMm: 6, drive: "PH1" }] },
+      {
+        id: "s5",
+        action: "unclip",
+        parts: ["cutter"],
+        cautions: ["blade"],
+        hardware: [
+          { id: "h3", kind: "e-clip", qty: 1, thread: "4" },
+          { id: "h4", kind: "thrust-washer", qty: 1, lengthMm: 8 },
+        ],
+      },
+      { id: "s6", action: "pull", needs: ["s5"], parts: ["ring"], held: ["press fit"], freed: { how: "pull" } },
+      { id: "s7", action: "press-out", needs: ["s5"], parts: ["bush"], freed: { how: "press" } },
+    ],
+    lubePoints: [
+      { id: "g1", part: "ring", when: "after-fit", lubricant: "Skarn 1", grams: 1.5, where: "teeth of the ring gear" },
+      { id: "g2", part: "bush", when: "after-fit", lubricant: "turbine oil", where: "front bush, two drops" },
+    ],
+    services: [{ id: "v1", part: "cutter", do: "clean", note: "dry brush, no water" }],
+  },
+  "boat winch": {
+    parts: [
+      { id: "drum", name: "drum" },
+      { id: "cap", name: "top cap", kind: "cover", material: "aluminium" },
+      { id: "pawl", name: "pawl carrier", kind: "ratchet" },
+      { id: "lay", name: "lay shaft", kind: "shaft" },
+      { id: "pinion", name: "pinion", kind: "gear", renew: true },
+      { id: "seal", name: "base seal", kind: "seal", material: "NBR" },
+      { id: "bearing", name: "needle bearing", kind: "bearing" },
+    ],
+    steps: [
+      {
+        id: "s1",
+        action: "unscrew",
+        needs: [],
+        parts: ["cap"],
+        marks: ["dot to the bow"],
+        hardware: [
+          { id: "h1", kind: "screw", qty: 4, thread: "M5", lengthMm: 12, drive: "hex 4", tighten: { torqueNm: 3, pattern: "cross" } },
+          { id: "h2", kind: "o-ring", qty: 1, lengthMm: 60 },
+        ],
+      },
+      { id: "s2", action: "lift-off", parts: ["drum"], cautions: ["heavy"], freed: { how: "twist" } },
+      {
+        id: "s3",
+        action: "pull",
+        parts: ["pawl"],
+        hardware: [
+          { id: "h3", kind: "spring", qty: 2 },
+          { id: "h4", kind: "pawl", qty: 2 },
+        ],
+        facing: "hooks against the clock",
+      },
+      { id: "s4", action: "drive-out", parts: ["lay"], freed: { how: "drive" }, timing: { pin: "gap", says: "flat to the pinion" } },
+      {
+        id: "s5",
+        action: "pull",
+        parts: ["pinion"],
+        hardware: [
+          { id: "h5", kind: "key", qty: 1, thread: "3 × 3", lengthMm: 10 },
+          { id: "h6", kind: "circlip", qty: 1, thread: "12", once: true },
+        ],
+        stack: ["h6", "pinion", "h5"],
+      },
+      { id: "s6", action: "press-out", needs: ["s2"], parts: ["bearing"], held: ["press fit"], freed: { how: "heat" } },
+      { id: "s7", action: "peel", needs: ["s2"], parts: ["seal"] },
+      { id: "s8", action: "loosen", needs: [], title: "", parts: [] },
+      { id: "s9", action: "drain", needs: ["s8"], parts: [], title: "Sea water out of the base" },
+    ],
+    lubePoints: [{ id: "g1", part: "pinion", when: "after-fit", lubricant: "Marine 2", grams: 4, where: "teeth of the pinion" }],
+  },
+  "ice shaver": {
+    parts: [
+      { id: "hopper", name: "hopper", kind: "bowl" },
+      { id: "lid", name: "gearbox lid", kind: "cover", material: "zinc" },
+      { id: "gasket", name: "lid gasket", kind: "gasket" },
+      { id: "worm", name: "worm wheel", kind: "gear", material: "bronze" },
+      { id: "disc", name: "blade disc", kind: "blade" },
+      { id: "brush", name: "motor brush", kind: "brush" },
+      { id: "belt", name: "drive belt", kind: "belt" },
+    ],
+    steps: [
+      { id: "s1", action: "open", needs: [], title: "", parts: [] },
+      { id: "s2", action: "lift-off", parts: ["hopper"], held: ["hook"] },
+      { id: "s3", action: "unscrew", parts: ["disc"], cautions: ["blade"], hardware: [{ id: "h1", kind: "nut", qty: 1, thread: "M8", leftHand: true }] },
+      { id: "s4", action: "pull", needs: ["s1"], parts: ["brush"], hardware: [{ id: "h2", kind: "spring", qty: 1 }] },
+      { id: "s5", action: "slide", needs: ["s3"], parts: ["belt"] },
+      { id: "s6", action: "block", needs: ["s3"], title: "rag in the chute" },
+      { id: "s7", action: "unscrew", needs: ["s5"], hardware: [{ id: "h3", kind: "screw", qty: 6, thread: "M4", lengthMm: 16, drive: "TX20" }] },
+      { id: "s8", action: "pull", parts: ["lid"], held: ["dowels"], freed: { how: "jack" } },
+      { id: "s9", action: "peel", parts: ["gasket"] },
+      { id: "s10", action: "unclip", needs: ["s8"], hardware: [{ id: "h4", kind: "circlip", qty: 1, thread: "10" }] },
+      { id: "s11", action: "pull", parts: ["worm"], held: ["taper"], hardware: [{ id: "h5", kind: "pin", qty: 1, thread: "3", lengthMm: 18 }] },
+    ],
+    lubePoints: [{ id: "g1", part: "worm", when: "after-fit", lubricant: "Olmen FG-1", grams: 12, where: "worm and wheel" }],
+  },
+} as const;
+
+/** Every line as the bench says it: what to do, and under it what to mind. */
+function told(unit: keyof typeof UNITS): string {
+  const file = readJobFile({ format: "demontage-job", version: 1, unit: { kind: unit }, ...UNITS[unit] });
+  const { head, ...rest } = jobFromFile(file, "2026-11-30T08:00:00.000Z");
+  const job = { id: 1, version: 1, stage: "rebuild", greaseStates: [], quotes: [], orders: [], arrivals: [], ...head, ...rest } as unknown as Job;
+  const lines = rebuildPlan(job).steps.flatMap((l) => {
+    const w = lineInWords(job, l);
+    const beside = [
+      w.facing && `facing: ${w.facing}`,
+      w.torqueNm !== undefined && `${w.torqueNm} N·m${w.pattern ? `, ${w.pattern}` : ""}`,
+      w.passes,
+      ...w.marks.map((m) => `witness: ${m}`),
+      w.wires.length > 0 && `wires: ${w.wires.map((x) => `${x.colour} → ${x.to}`).join(", ")}`,
+      ...w.renewed,
+      w.stack.length > 1 && `stack: ${w.stack.join(" / ")}`,
+      w.grams !== undefined && `${w.grams} g`,
+      ...w.mind,
+      ...("cautions" in l ? l.cautions.map((c) => `▲ ${c}`) : []),
+      w.note,
+      w.ifNot && `if not: ${w.ifNot}`,
+    ].filter((x): x is string => typeof x === "string" && x !== "");
+    return [`${l.n}. ${w.title}`, ...beside.map((b) => `     ${b}`)];
+  });
+  return `${lines.join("\n")}\n`;
+}
+
+describe("read cold", () => {
+  it.each(Object.keys(UNITS) as (keyof typeof UNITS)[])("%s", async (unit) => {
+    const text = told(unit);
+    // never an empty title, an id, or a word of the program
+    for (const line of text.split("\n")) expect(line).not.toMatch(/^\d+\. *$|: *$|\b[sphgv]\d+\b|undefined|null|lift-off|press-out|drive-out/);
+    await expect(text).toMatchFileSnapshot(`./read-cold/${unit.replaceAll(" ", "-")}.txt`);
+  });
+});

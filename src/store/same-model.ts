@@ -1,0 +1,18 @@
+import { modelNamed } from "@/core/job/model-named";
+import { database } from "./database";
+
+const MOST = 4;
+
+/** The model's other units whose strip is recorded, the last one first. */
+export async function stripsOfModel(job: { readonly id: number; readonly maker: string; readonly model: string }): Promise<string[]> {
+  if (!modelNamed(job.model)) return [];
+  const db = await database();
+  const rows: { number: string }[] = await db("jobs")
+    .where({ maker: job.maker, model: job.model })
+    .whereNot("jobs.id", job.id)
+    .whereExists(db("steps").select(db.raw("1")).whereRaw("steps.job_id = jobs.id"))
+    .orderBy("jobs.id", "desc")
+    .limit(MOST)
+    .select("number");
+  return rows.map((r) => r.number);
+}
