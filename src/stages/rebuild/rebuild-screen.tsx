@@ -6,7 +6,7 @@ import type { Gate } from "@/core/gates/open-gates";
 import { hardwareInWords, saidInWords } from "@/core/hardware/piece";
 import type { Stage } from "@/core/job/stages";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
-import type { LineWords } from "@/core/order/line-in-words";
+import type { LineWords } from "@/core/rebuild/line-in-words";
 import { focusNow } from "@/ui/focus-now";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";

@@ -12,12 +12,12 @@ import { serviceSays } from "../job/service";
 import type { StripStep } from "../job/step";
 import { isFailure } from "../judge/failure-modes";
 import { keepDry } from "../lube/cleaning";
-import { staysOut } from "./hardware-ledger";
-import { lineGroups } from "./line-groups";
+import { staysOut } from "../order/hardware-ledger";
+import { lineGroups } from "../order/line-groups";
+import { checkIfNot, checkSays } from "../order/rebuild-checks";
+import type { FitLine, RebuildLine, SetLine } from "../order/rebuild-plan";
+import { mindAtRebuild } from "../order/step-words";
 import { mindByHold, nothingBack, partsBack, piecesBack } from "./put-back-words";
-import { checkIfNot, checkSays } from "./rebuild-checks";
-import type { FitLine, RebuildLine, SetLine } from "./rebuild-plan";
-import { mindAtRebuild } from "./step-words";
 
 export interface LineWords {
   /** small line above: what it belongs to */

@@ -3,8 +3,8 @@ import type { HardwareKind } from "../hardware/kinds";
 import { type Hardware, hardwareInWords } from "../hardware/piece";
 import type { Part } from "../job/part";
 import type { Action, StripStep } from "../job/step";
+import { ACTION_SAYS } from "../order/likely-action";
 import { capital } from "../sentence";
-import { ACTION_SAYS } from "./likely-action";
 
 type Undoable = Exclude<Action, "note">;
 

@@ -2,8 +2,8 @@ import { describe, expect, it } from "vitest";
 import type { Job } from "../job/job";
 import { readJobFile } from "../job/job-file";
 import { jobFromFile } from "../job/job-file-of";
+import { rebuildPlan } from "../order/rebuild-plan";
 import { lineInWords } from "./line-in-words";
-import { rebuildPlan } from "./rebuild-plan";
 
 /**
  * Strips of machines that the demo does not have, printed as the bench says them. The files beside this test were read cold: where a line puzzles, the words are at fault, not
