@@ -144,7 +144,7 @@ test("a shop that starts empty is set up by hand: its name, a grease, what a par
   await hand.button(/Take over from train and strip: gear case, one point/).click();
   await hand.button(/^gear case/).click();
   await expect(page.getByRole("list", { name: "Why" })).toContainText("ABS: ester oil cracks it");
-  await expect(page.getByText(/To buy: For gear case: a grease, NLGI 00 to 1/)).toBeVisible();
+  await expect(page.getByText(/To get: For gear case: a grease, NLGI 00 to 1/)).toBeVisible();
 });
 
 test("a sheared pin, got at the counter: from Take in to the return sheet, in a shop with no catalogue", async ({ page }) => {

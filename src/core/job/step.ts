@@ -22,6 +22,16 @@ export const timingSchema = z.strictObject({
   says: text.optional(),
   x: later,
 });
+/** Moments around a step's return at which something of one's own is to be done or looked at. */
+export const BACK_MOMENTS = ["before", "after", "closing", "end"] as const;
+export type BackMoment = (typeof BACK_MOMENTS)[number];
+/** What must happen around a step's return: before it goes back, right after it, before something closes over it, or when everything is on. */
+export const goesBackWith = z.strictObject({
+  when: z.enum(BACK_MOMENTS),
+  says: z.string().trim().min(2, "say what is to be done").max(200, "is longer than 200 characters"),
+  x: later,
+});
+export type GoesBackWith = Frozen<z.infer<typeof goesBackWith>>;
 export const wireSchema = z.strictObject({ colour: text.min(1, "a wire needs its colour"), to: text.min(1, "say which terminal the wire goes to"), x: later });
 
 /**
@@ -42,6 +52,8 @@ export const stepFacts = z.strictObject({
   cautions: z.array(text).max(20, "are more than 20").optional(),
   /** what must not be undone any further, in words */
   doNotUndo: text.optional(),
+  /** what must happen around its return */
+  back: z.array(goesBackWith).max(20, "are more than 20").optional(),
   tray: text.optional(),
   tools: z.array(text).max(40, "are more than 40").optional(),
   minutes: z.number().min(0, "must not be negative").max(10_000, "are more than a week").optional(),

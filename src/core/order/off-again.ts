@@ -28,6 +28,8 @@ export function linesOpenedBy(plan: Pick<RebuildPlan, "steps">, strip: Pick<Stri
           return off.has(l.of);
         case "with":
           return parts.has(l.part);
+        case "mind":
+          return off.has(l.of);
         case "check":
           return off.has(l.after);
         case "grease": {

@@ -112,6 +112,38 @@ describe("the rebuild plan", () => {
     ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1"]);
   });
 
+  it("brings what was said for a step's return at its moment: before, after, before something closes over it, at the end", () => {
+    const back = [
+      { when: "end" as const, says: "zero the counter" },
+      { when: "after" as const, says: "turn until it meshes" },
+      { when: "closing" as const, says: "feel it through the hole" },
+      { when: "before" as const, says: "pass the lead through" },
+    ];
+    const said = gearCase();
+    const steps = said.steps.map((s) =>
+      s.id === "s5" ? { ...s, back } : s.id === "s1" ? { ...s, back: [{ when: "closing" as const, says: "look once more" }] } : s,
+    );
+    const plan = rebuildPlan({ ...said, steps, lubePoints: [{ id: "g1", part: "p2", when: "after-fit" }] });
+    expect(plan.steps.map(lineKey)).toEqual([
+      "mind:s5:3",
+      "undo:s5",
+      "mind:s5:1",
+      "grease:g1",
+      // the circlip had to be off for the wheel: it closes over it
+      "mind:s5:2",
+      "undo:s4",
+      "check:clip-seated:s4",
+      "check:turns-freely:s5",
+      "undo:s3",
+      "undo:s2",
+      "check:lies-flat:s2",
+      "undo:s1",
+      // nothing closes over the last
+      "mind:s1:0",
+      "mind:s5:0",
+    ]);
+  });
+
   it("takes apart what was laid down as one: what lies under, the part, what holds it; its face is looked at before the screws", () => {
     const plan = rebuildPlan(
       strip(

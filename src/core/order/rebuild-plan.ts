@@ -3,11 +3,11 @@ import { NO_PIECE } from "../hardware/kinds";
 import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
 import { companionKey, companionSays } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
-import { checkKey, greaseKey, serviceKey, setKey, undoKey, withKey } from "../job/keys";
+import { checkKey, greaseKey, mindKey, serviceKey, setKey, undoKey, withKey } from "../job/keys";
 import { type Part, partName } from "../job/part";
 import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
-import { type StripStep, UNTIMED_MINUTES } from "../job/step";
+import { type BackMoment, type StripStep, UNTIMED_MINUTES } from "../job/step";
 import type { Strip } from "../job/strip";
 import { cautionsFor } from "../safety/cautions";
 import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
@@ -15,7 +15,7 @@ import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./
 import { INVERSE_ACTION } from "./inverse-action";
 import { lineGroups } from "./line-groups";
 import { type GoesBack, onlyRetains, REBUILD_CHECKS, type RebuildCheck } from "./rebuild-checks";
-import { stepCalled } from "./step-words";
+import { BACK_SAYS, stepCalled } from "./step-words";
 import { needsOf, undoOrder } from "./undo-order";
 
 interface Line {
@@ -57,12 +57,19 @@ export interface WithLine extends Line {
   readonly part: string;
   readonly companion: string;
 }
+/** Something that somebody said must happen around the return of a step. */
+export interface MindLine extends Line {
+  readonly kind: "mind";
+  readonly of: string;
+  /** which of those that were said at the step */
+  readonly at: number;
+}
 export interface CheckLine extends Line {
   readonly kind: "check";
   readonly check: string;
   readonly after: string;
 }
-export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | CheckLine;
+export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | MindLine | CheckLine;
 
 export type Pick = { readonly hardware: string; readonly qty: number; readonly why: string } | { readonly part: string; readonly why: string };
 
@@ -77,7 +84,7 @@ export interface RebuildPlan {
 }
 
 /** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off; untimed, two minutes. */
-const MINUTES = { step: UNTIMED_MINUTES, set: 0, grease: 2, service: 3, with: 1, check: 0.5 } as const;
+const MINUTES = { step: UNTIMED_MINUTES, set: 0, grease: 2, service: 3, with: 1, check: 0.5, mind: 0.5 } as const;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
@@ -90,6 +97,8 @@ export function lineKey(line: RebuildLine): string {
       return serviceKey(line.service);
     case "with":
       return withKey(line.part, line.companion);
+    case "mind":
+      return mindKey(line.of, line.at);
     case "check":
       return checkKey(line.check, line.after);
     default:
@@ -133,6 +142,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   for (const v of strip.services) if (v.waitMinutes) service(v, `it needs ${v.waitMinutes} minutes before it can be fitted, so it is done first`);
 
   const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
+  const closing = beforeClosing(checked, order);
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
@@ -143,10 +153,13 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
         service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
     for (const g of strip.lubePoints) if (here(g) && (g.reachedBy || g.when === "before-fit")) drafts.push(grease(checked, g, i));
     for (const g of going) if (own.includes(g.part)) drafts.push(...companions(checked, g));
+    for (const m of closing.get(i) ?? []) drafts.push(m);
+    drafts.push(...minds(step, "before"));
     const back = goesBack(checked, i, own, going, wired);
     const asked = REBUILD_CHECKS.filter((c) => c.applies(back));
     const ask = (when: RebuildCheck["when"]): Draft[] => asked.filter((c) => c.when === when).map((c) => checkLine(c, step));
     drafts.push(...undoing(checked, neededBy, i, back, going, ask("set")));
+    drafts.push(...minds(step, "after"));
     for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
     drafts.push(...ask("done"));
     // what turns is felt once, after the last of several, and after what holds it
@@ -159,6 +172,8 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     }
   });
 
+  for (const m of closing.get(undefined) ?? []) drafts.push(m);
+  for (const i of order) drafts.push(...minds(checked.steps[i] as StripStep, "end"));
   for (const g of strip.lubePoints)
     if (isOutside(g)) drafts.push({ kind: "grease", lubePoint: g.id, because: ["it is reached from outside, when everything is on"] });
 
@@ -285,6 +300,26 @@ function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
       ? `closes over it: ${closers.join(", ")}`
       : `${g.when === "before-fit" ? "before" : "after"} ${nameOf(strip, g.part as string)} goes in`;
   return { kind: "grease", lubePoint: g.id, because: [why] };
+}
+
+/** What was said at a step for one moment. */
+const minds = (step: StripStep, when: BackMoment): Draft[] =>
+  (step.back ?? []).flatMap((b, at) =>
+    b.when === when ? [{ kind: "mind", of: step.id, at, because: [`it was said at the strip: ${BACK_SAYS[when]}`] } as const] : [],
+  );
+
+/** What must happen before something closes over a step: by the step whose return comes first of those that had to be off for it. Undefined: nothing closes over it. */
+function beforeClosing(strip: CheckedStrip, order: readonly number[]): Map<number | undefined, Draft[]> {
+  const place = new Map(order.map((i, k) => [i, k]));
+  const needs = needsOf(strip);
+  const out = new Map<number | undefined, Draft[]>();
+  for (const i of order) {
+    const own = minds(strip.steps[i] as StripStep, "closing");
+    if (!own.length) continue;
+    const first = [...(needs[i] ?? [])].sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0))[0];
+    out.set(first, [...(out.get(first) ?? []), ...own]);
+  }
+  return out;
 }
 
 const checkLine = (c: RebuildCheck, step: StripStep): Draft => ({ kind: "check", check: c.check, after: step.id, because: [c.why] });

@@ -11,6 +11,7 @@ const all = stepFacts.required().parse({
   timing: { pin: "gap", turns: 1.5 },
   setting: "2½ turns in",
   cautions: ["hot"],
+  back: [{ when: "end", says: "zero the counter" }],
   doNotUndo: "the lock nut",
   tray: "B4",
   tools: ["TX15"],

@@ -1,5 +1,5 @@
 import { FREEING_WORDS } from "../hardware/freed";
-import type { StepFacts } from "../job/step";
+import type { BackMoment, StepFacts } from "../job/step";
 import { NAMED_HAZARDS } from "../safety/cautions";
 
 /** How a fact of a step is said: in the recorder as chips, and at the rebuild as what must be minded when the step is undone. */
@@ -9,6 +9,14 @@ export interface FactWords {
   readonly back?: string;
   readonly danger?: boolean;
 }
+/** When something of one's own comes, around the return of a step. */
+export const BACK_SAYS: Readonly<Record<BackMoment, string>> = {
+  before: "before it goes back",
+  after: "once it is on",
+  closing: "before it is closed over",
+  end: "at the very end",
+};
+
 type FactMap = { readonly [K in keyof StepFacts]-?: NonNullable<StepFacts[K]> };
 
 const timing = (t: NonNullable<StepFacts["timing"]>): string =>
@@ -23,6 +31,8 @@ const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } 
   wires: (wires) => ({ chips: wires.map((w) => `${w.colour} → ${w.to}`) }),
   timing: (t) => ({ chips: [`◷ ${timing(t)}`], back: `◷ Timing: ${timing(t)}` }),
   setting: (s) => ({ chips: [`⟂ stood at ${s}`], back: `⟂ Set it back to where it stood: ${s}` }),
+  // at the rebuild each is a line of its own
+  back: (all) => ({ chips: all.map((b) => `↩ ${BACK_SAYS[b.when]}: ${b.says}`) }),
   doNotUndo: (what) => ({ chips: [`⊘ do not undo: ${what}`] }),
   tools: (tools) => ({ chips: [`with ${tools.join(", ")}`] }),
   tray: (place) => ({ chips: [`▦ ${place}`] }),

@@ -12,11 +12,13 @@ import { serviceSays } from "../job/service";
 import type { StripStep } from "../job/step";
 import { isFailure } from "../judge/failure-modes";
 import { keepDry } from "../lube/cleaning";
+import { stepThing } from "../lube/reach";
 import { staysOut } from "../order/hardware-ledger";
 import { lineGroups } from "../order/line-groups";
 import { checkIfNot, checkSays } from "../order/rebuild-checks";
 import type { FitLine, RebuildLine, SetLine } from "../order/rebuild-plan";
 import { mindAtRebuild } from "../order/step-words";
+import { capital } from "../sentence";
 import { mindByHold, nothingBack, partsBack, piecesBack } from "./put-back-words";
 
 export interface LineWords {
@@ -110,6 +112,17 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       note: v?.note,
       step: v?.reachedBy ?? stepOfPart(v?.part),
     };
+  }
+  if (line.kind === "mind") {
+    const said = job.steps.find((s) => s.id === line.of)?.back?.[line.at];
+    const thing = stepThing(job, line.of);
+    const when = {
+      before: `before ${thing}, goes back`,
+      after: `now that ${thing}, is on`,
+      closing: `before anything closes over ${thing}`,
+      end: "at the very end",
+    };
+    return { ...bare, belongs: said ? when[said.when] : "", title: capital(said?.says ?? ""), step: line.of };
   }
   if (line.kind === "check")
     return { ...bare, belongs: `after step ${number(line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };

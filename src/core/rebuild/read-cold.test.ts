@@ -38,8 +38,15 @@ const UNITS = {
           { colour: "black", to: "−" },
         ],
         parts: [],
+        back: [{ when: "end", says: "which way it turns: the cutter cuts towards its edge" }],
       },
-      { id: "s4", action: "pull", parts: ["motor"], hardware: [{ id: "h2", kind: "screw", qty: 2, thread: "M3", lengthMm: 6, drive: "PH1" }] },
+      {
+        id: "s4",
+        action: "pull",
+        back: [{ when: "before", says: "pass the leads through first" }],
+        parts: ["motor"],
+        hardware: [{ id: "h2", kind: "screw", qty: 2, thread: "M3", lengthMm: 6, drive: "PH1" }],
+      },
       {
         id: "s5",
         action: "unclip",

@@ -4,6 +4,7 @@ import type { LaidHardware } from "@/core/hardware/look-alikes";
 import { minutesByClock } from "./open-step";
 import { CautionsPanel } from "./panels/cautions-panel";
 import { FreedPanel } from "./panels/freed-panel";
+import { GoesBackPanel } from "./panels/goes-back-panel";
 import { HardwarePanel } from "./panels/hardware-panel";
 import { StackPanel } from "./panels/stack-panel";
 import { StatePanel } from "./panels/state-panel";
@@ -12,7 +13,7 @@ import { WiresPanel } from "./panels/wires-panel";
 import type { Recording } from "./use-open-step";
 
 /** What lies open over the picture for the step that is being recorded. */
-export type Sheet = "pieces" | "stack" | "wires" | "freed" | "cautions" | "timing" | "state";
+export type Sheet = "pieces" | "stack" | "wires" | "freed" | "cautions" | "timing" | "back" | "state";
 
 /** One sheet of the step that is open: the facts that are more than a line of words. */
 export function StepSheet({ sheet, recording, laid, onClose }: { sheet: Sheet; recording: Recording; laid: readonly LaidHardware[]; onClose: () => void }) {
@@ -31,6 +32,8 @@ export function StepSheet({ sheet, recording, laid, onClose }: { sheet: Sheet; r
       return <CautionsPanel {...facts} />;
     case "timing":
       return <TimingPanel {...facts} />;
+    case "back":
+      return <GoesBackPanel {...facts} />;
     case "state":
       return <StatePanel {...facts} set={set} open={open} names={read.names} minutes={minutesByClock(open, Date.now())} />;
   }
