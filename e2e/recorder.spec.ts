@@ -61,6 +61,14 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await page.getByLabel("Do not undo this").fill("the worm's lock nut");
   await page.getByRole("button", { name: "B3", exact: true }).click();
   await page.getByRole("button", { name: "broke", exact: true }).click();
+  await hand.button(/Goes back$/).click();
+  const back = page.getByRole("region", { name: "Goes back with …" });
+  await back.getByRole("button", { name: "turn it until the teeth fall in" }).click();
+  await back.getByRole("button", { name: /At the very end/ }).click();
+  await back.getByLabel("What is to be done, or looked at").fill("listen for the click");
+  await back.getByRole("button", { name: "Add it" }).click();
+  await expect(back.getByRole("list", { name: "Said for its return" })).toContainText("Listen for the click");
+  await hand.saved();
   await hand.reload();
   await expect(page.getByRole("list", { name: "Understood" })).toContainText("a tooth at the pin; 1.5 turns to dead centre");
   await hand.button(/Lay it down/).click();
@@ -69,19 +77,31 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   // and all of it comes back at the rebuild
   await page.goto(`${page.url().replace(/strip$/, "rebuild")}`);
   const line = page.getByRole("region", { name: "The line" });
-  for (const says of [
-    "1 nut M6, LEFT-HAND",
-    "a tooth at the pin; 1.5 turns to dead centre",
-    "blue → X2-1",
-    "lift by the rim, not by the shaft",
-    "Do not undo: the worm's lock nut.",
-  ])
-    await expect(line).toContainText(says);
+  const told = async (...all: string[]): Promise<void> => {
+    for (const says of all) await expect(line).toContainText(says);
+  };
+  // the wheel, then what holds it, then what was said for its return
+  await told("drive wheel", "a tooth at the pin; 1.5 turns to dead centre", "lift by the rim, not by the shaft", "Do not undo: the worm's lock nut.");
+  await told("Over its dowels", "It came off warm and goes on warm");
   await expect(line.getByRole("list", { name: "Stack, the lowest first" }).getByRole("listitem")).toHaveText([
     "drive wheel",
     "2 wavy washers 20 mm",
     /1 nut M6, LEFT-HAND/,
   ]);
+  await hand.button(/Done$/).click();
+  await told("Lay on: 2 wavy washers 20 mm; screw on: 1 nut M6, LEFT-HAND", "blue → X2-1");
+  await hand.button(/Done$/).click();
+  await told("Turn it until the teeth fall in");
+  await hand.button(/Done$/).click();
+  await told("Do the timing marks stand together");
+  // a "no" says what to do
+  await hand.button(/No$/).click();
+  await told("Draw it back until it is out of mesh");
+  await page.keyboard.press("Escape");
+  await hand.button(/Yes$/).click();
+  await told("does it turn freely and evenly");
+  await hand.button(/Yes$/).click();
+  await told("Listen for the click");
 });
 
 test("screws of one step that differ must be given a place before they are laid down", async ({ page }) => {

@@ -84,7 +84,13 @@ export function FactKeys({
           ref={focusNow}
         />
       )}
-      <div className={compact ? "grid grid-cols-[repeat(13,minmax(0,1fr))] gap-1 [&>*]:justify-center [&>*]:!px-0" : "grid grid-cols-7 gap-1.5"}>
+      <div
+        className={
+          compact
+            ? "grid grid-cols-[repeat(13,minmax(0,1fr))] gap-1 [&>*]:justify-center [&>*]:!px-0"
+            : "grid grid-cols-7 gap-1 [&>*]:!px-1 [&>*]:!text-[17px] max-xl:[&>*]:flex-col max-xl:[&>*]:!justify-center max-xl:[&>*]:!gap-0 max-xl:[&>*]:leading-none"
+        }
+      >
         {ask("F", "Facing", "facing")}
         {ask("W", "Witness", "marks")}
         {ask("M", "Note", "note")}
@@ -114,7 +120,7 @@ export function FactKeys({
         {opens("I", "Wires", "wires", Boolean(facts.wires))}
         {opens("D", "Freed", "freed", Boolean(facts.freed ?? facts.held))}
         {opens("J", "Timing", "timing", Boolean(facts.timing ?? facts.setting))}
-        {opens("Q", "Goes back", "back", Boolean(facts.back))}
+        {opens("R", "Goes back", "back", Boolean(facts.back))}
         {opens("V", "State", "state", Boolean(facts.doNotUndo ?? facts.tray ?? facts.minutes) || Object.keys(open.partStates).length > 0)}
       </div>
     </>

@@ -67,7 +67,7 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
           {shown ? (
             <>
               <h2 className="text-[28px] leading-tight">
-                {shown.steps.length ? `To reach the ${shown.name}` : `The ${shown.name} is off already, or nothing holds it`}
+                {shown.steps.length ? `To reach the ${shown.name}` : `The ${shown.name} lies open: nothing has to come off for it`}
               </h2>
               <ol className="min-h-0 flex-1 overflow-y-auto">
                 {shown.steps.map((s) => (
