@@ -145,6 +145,16 @@ test("a shop that starts empty is set up by hand: its name, a grease, what a par
   await hand.button(/^gear case/).click();
   await expect(page.getByRole("list", { name: "Why" })).toContainText("ABS: ester oil cracks it");
   await expect(page.getByText(/To get: For gear case: a grease, NLGI 00 to 1/)).toBeVisible();
+  // what nobody has is got, and its price must be one
+  const toGet = page.getByRole("region", { name: "To get for the gear case" });
+  await toGet.getByLabel("From", { exact: true }).fill("Tamsin’s Tools");
+  await toGet.getByLabel(/^Its pack costs/).fill("a lot");
+  await toGet.getByLabel(/^Its pack costs/).press("Tab");
+  await expect(toGet.getByText("Write it as an amount: 249 or 249.50")).toBeVisible();
+  await toGet.getByLabel(/^Its pack costs/).fill("7,50");
+  await toGet.getByLabel(/^Its pack costs/).press("Tab");
+  await toGet.getByRole("button", { name: "It is ordered" }).click();
+  await expect(toGet.getByRole("button", { name: /✓ Ordered on \d+ \w+/ })).toBeVisible();
 });
 
 test("a sheared pin, got at the counter: from Take in to the return sheet, in a shop with no catalogue", async ({ page }) => {
@@ -220,11 +230,30 @@ test("a service only: nothing failed, oil by the drop, and the sheet says so", a
   await page.getByLabel("Not from the shelf").fill("light machine oil");
   await page.getByLabel("Not from the shelf").press("Tab");
   await expect(page.getByRole("region", { name: "How much, and where" })).toContainText("Bush, light machine oil");
+  // a place for which nothing has to come off
+  await hand.button(/Add a chamber, or/).click();
+  await hand.button("Add a chamber: Another place").click();
+  await hand.button(/^another place 2/).click();
+  await hand.button(/What it is/).click();
+  await page.getByLabel("Laid open by").selectOption({ label: "nothing: reached from outside" });
+  await hand.button(/Add a point/).click();
+  await hand.button("Small pivot").click();
+  await hand.button(/Put it there/).click();
+  await expect(page.getByText("Say where it is").first()).toBeVisible();
+  await page.getByLabel("Where", { exact: true }).fill("hinge of the neck");
+  await hand.button(/Put it there/).click();
+  const places = page.getByRole("region", { name: "How much, and where" });
+  await expect(places).toContainText(/Hinge of the neck.*open to the end/s);
+  await hand.button(/When and how much: hinge of the neck/).click();
+  await page.getByLabel("Not from the shelf").fill("light machine oil");
+  await page.getByLabel("Not from the shelf").press("Tab");
+  await expect(places).toContainText("Small pivot, light machine oil");
   await hand.button(/Clean first/).click();
   await homeWithoutGrease(page, hand, null);
   const sheet = page.getByRole("article");
   await expect(sheet).toContainText("Nothing failed: a service.");
   await expect(sheet).toContainText("two drops in each bush");
+  await expect(sheet).toContainText("hinge of the neck");
   await expect(sheet).toContainText("as Tamsin Reed agreed");
 });
 

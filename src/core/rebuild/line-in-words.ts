@@ -125,7 +125,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     return { ...bare, belongs: said ? when[said.when] : "", title: capital(said?.says ?? ""), step: line.of };
   }
   if (line.kind === "check")
-    return { ...bare, belongs: `after step ${number(line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
+    return { ...bare, belongs: `at ${stepThing(job, line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
   if (line.kind === "with") {
     const c = goingInOf(job)
       .find((g) => g.part === line.part)
