@@ -59,6 +59,26 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   expect(again.some((s) => /crown wheel/i.test(s))).toBe(false);
   expect(again.length).toBeLessThan(said.length);
   await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
+
+  // the ledger balances, and yet a clip lies on the bench: it is traced to its step by its picture, and its line is open again
+  await hand.button(/Something is left over/).click();
+  const left = page.getByRole("region", { name: "Left over" });
+  await left.getByLabel("What is in your hand").fill("1 rivet 4");
+  await expect(left).toContainText("nothing like it was recorded at the strip");
+  await left.getByLabel("What is in your hand").fill("1 circlip");
+  await expect(left.getByRole("list", { name: "Where its like sat" }).getByRole("listitem")).toHaveCount(1);
+  await expect(left.getByRole("img", { name: /before step 10 came off/ })).toBeVisible();
+  await expect(left).toContainText("said to be back");
+  await left.getByRole("button", { name: "Open step 10 again" }).click();
+  await expect(ledger.getByRole("status")).toContainText("still on the Mat");
+  await expect(page.getByRole("region", { name: "The Mat" }).getByLabel(/^Step 10:/)).toBeVisible();
+  for (let i = 0; i < 40; i++) {
+    if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
+    const before = (await line.textContent()) ?? "";
+    await page.keyboard.press("Space");
+    await expect.poll(() => line.textContent()).not.toBe(before);
+  }
+  await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
 });
 
 test("trouble is written down and the line stays open; the reason for its place is told", async ({ page }) => {

@@ -3,10 +3,10 @@ import { Fault } from "@/core/fault";
 import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import type { PictureMark } from "@/core/job/picture-mark";
 import type { NewStep } from "@/core/job/recorded-step";
-import type { StripStep } from "@/core/job/step";
+import { type GoesBackWith, type StripStep, stepFacts } from "@/core/job/step";
 import { checkStrip } from "@/core/order/checked-strip";
 import { slideStep } from "@/core/order/slide-step";
-import { stepCalled } from "@/core/order/step-words";
+import { BACK_SAYS, stepCalled } from "@/core/order/step-words";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
 import { type Change, changeJob } from "./change";
 import { newBundle, newRef, newRefs } from "./ids";
@@ -199,6 +199,20 @@ export async function changeStep(number: string, version: number, ref: string, s
     await soundOrRefuse(c);
     await forgetDraft(c, step.key);
     return `changed ${place}`;
+  });
+}
+
+/** Something more that must happen around a step's return. It goes behind what was said already: lines that are done keep their names. */
+export async function addForReturn(number: string, version: number, ref: string, said: GoesBackWith): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
+    if (!row) throw notOnTheMat();
+    const laid = records.steps.read(row);
+    const facts = stepFacts.parse(Object.fromEntries(Object.entries(laid).filter(([k]) => k in stepFacts.shape)));
+    await trx("steps")
+      .where({ id: row.id })
+      .update(records.steps.write({ ...facts, back: [...(facts.back ?? []), said] }));
+    return `step ${Number(row.position) + 1}, ${BACK_SAYS[said.when]}: ${said.says}`;
   });
 }
 

@@ -29,11 +29,17 @@ export interface AccessPlan {
  * @throws Fault for a part that is none of the strip or that no step takes off, a step in `off` that there is not, and what no plan can be made of (`checkStrip`, circles)
  */
 export function accessPlan(strip: Strip, part: string, off: readonly string[] = [], called?: StepCalled): AccessPlan {
-  return waysInto(strip, called)(part, off);
+  return waysInto(strip, called).toPart(part, off);
 }
 
-/** The ways in to all parts of one strip, of which what is common is worked out once. */
-export function waysInto(strip: Strip, called?: StepCalled): (part: string, off?: readonly string[]) => AccessPlan {
+/** The ways in to the parts and the steps of one strip. */
+export interface WaysIn {
+  readonly toPart: (part: string, off?: readonly string[]) => AccessPlan;
+  readonly toStep: (step: string, off?: readonly string[]) => AccessPlan;
+}
+
+/** The ways in to all parts of one strip, of which what is common is worked out once. Throws as `accessPlan` does. */
+export function waysInto(strip: Strip, called?: StepCalled): WaysIn {
   const checked = checkStrip({ ...strip, services: [], lubePoints: [] });
   const needs = needsOf(checked, called);
   // the strip's own order, where it leaves a choice
@@ -42,10 +48,7 @@ export function waysInto(strip: Strip, called?: StepCalled): (part: string, off?
   checked.steps.forEach(({ bundle }, i) => {
     if (bundle !== undefined) bundled.set(bundle, [...(bundled.get(bundle) ?? []), i]);
   });
-  return (part, off = []) => {
-    const goal = checked.cameOffIn.get(part);
-    if (goal === undefined)
-      throw new Fault("part", checked.partById.has(part) ? `${part} never came off: no step tells the way to it` : `there is no part ${part}`);
+  const wayTo = (goal: number, off: readonly string[] = []): AccessPlan => {
     const isOff = new Set(
       off.map((id, i) => {
         const at = checked.indexOf.get(id);
@@ -69,5 +72,18 @@ export function waysInto(strip: Strip, called?: StepCalled): (part: string, off?
       tools: toolsUsed(steps),
       bundlesOpened: [...new Set(steps.flatMap((s) => s.bundle ?? []))],
     };
+  };
+  return {
+    toPart: (part, off) => {
+      const goal = checked.cameOffIn.get(part);
+      if (goal === undefined)
+        throw new Fault("part", checked.partById.has(part) ? `${part} never came off: no step tells the way to it` : `there is no part ${part}`);
+      return wayTo(goal, off);
+    },
+    toStep: (step, off) => {
+      const goal = checked.indexOf.get(step);
+      if (goal === undefined) throw new Fault("step", `there is no step ${step}`);
+      return wayTo(goal, off);
+    },
   };
 }

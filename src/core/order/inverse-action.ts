@@ -1,19 +1,29 @@
 import type { Action } from "../job/step";
 
-/** What undoes each action: its name in the plan, and how it is said at the bench. A note has no inverse. */
-export const INVERSE_ACTION: Readonly<Record<Exclude<Action, "note">, { readonly name: string; readonly says: string }>> = {
-  unscrew: { name: "screw-in", says: "screw in" },
-  "lift-off": { name: "set-on", says: "set on" },
-  pull: { name: "push-on", says: "push on" },
-  "press-out": { name: "press-in", says: "press in" },
-  "drive-out": { name: "drive-in", says: "drive in" },
-  unclip: { name: "clip", says: "clip in" },
-  unplug: { name: "plug-in", says: "plug in" },
-  unsolder: { name: "solder", says: "solder" },
-  drain: { name: "fill", says: "fill" },
-  peel: { name: "lay-in", says: "lay in" },
-  slide: { name: "slide-in", says: "slide in" },
-  open: { name: "close", says: "close" },
-  loosen: { name: "tighten", says: "tighten" },
-  block: { name: "take-out", says: "take out" },
+/** What undoes an action. */
+export interface Inverse {
+  /** in the plan */
+  readonly name: string;
+  /** what brings a part back that came off this way, as it is said at the bench */
+  readonly part: string;
+  /** where nothing was named that came off */
+  readonly again: string;
+}
+
+/** What undoes each action. A note has no inverse. */
+export const INVERSE_ACTION: Readonly<Record<Exclude<Action, "note">, Inverse>> = {
+  unscrew: { name: "screw-in", part: "screw on", again: "screw in again" },
+  "lift-off": { name: "set-on", part: "set on", again: "set back on" },
+  pull: { name: "push-on", part: "push on", again: "push back on" },
+  "press-out": { name: "press-in", part: "press in", again: "press in again" },
+  "drive-out": { name: "drive-in", part: "tap in", again: "drive in again" },
+  unclip: { name: "clip", part: "clip in", again: "clip in again" },
+  unplug: { name: "plug-in", part: "plug in", again: "plug in again" },
+  unsolder: { name: "solder", part: "solder in", again: "solder again" },
+  drain: { name: "fill", part: "fill", again: "fill again" },
+  peel: { name: "lay-in", part: "lay in", again: "lay in again" },
+  slide: { name: "slide-in", part: "slide in", again: "slide in again" },
+  open: { name: "close", part: "close", again: "close again" },
+  loosen: { name: "tighten", part: "tighten", again: "tighten again" },
+  block: { name: "take-out", part: "take out", again: "take out" },
 };

@@ -61,7 +61,7 @@ describe("actions", () => {
   it("each have a word for coming off, and all but a note one for going back", () => {
     for (const a of ACTIONS) {
       expect(ACTION_SAYS[a]).toBeTruthy();
-      if (a !== "note") expect(INVERSE_ACTION[a].says).toBeTruthy();
+      if (a !== "note") expect(INVERSE_ACTION[a].part).toBeTruthy();
     }
     expect(new Set(Object.values(INVERSE_ACTION).map((x) => x.name)).size).toBe(ACTIONS.length - 1);
   });

@@ -2,29 +2,10 @@ import type { Freeing, Hold } from "../hardware/freed";
 import type { HardwareKind } from "../hardware/kinds";
 import { type Hardware, hardwareInWords } from "../hardware/piece";
 import type { Part } from "../job/part";
-import type { Action, StripStep } from "../job/step";
+import type { StripStep } from "../job/step";
+import { INVERSE_ACTION } from "../order/inverse-action";
 import { ACTION_SAYS } from "../order/likely-action";
 import { capital } from "../sentence";
-
-type Undoable = Exclude<Action, "note">;
-
-/** What brings a part back that came off this way, as it is said at the bench; `again` where nothing was named. */
-const BACK: Readonly<Record<Undoable, { readonly part: string; readonly again: string }>> = {
-  unscrew: { part: "screw on", again: "screw in again" },
-  "lift-off": { part: "set on", again: "set back on" },
-  pull: { part: "push on", again: "push back on" },
-  "press-out": { part: "press in", again: "press in again" },
-  "drive-out": { part: "tap in", again: "drive in again" },
-  unclip: { part: "clip in", again: "clip in again" },
-  unplug: { part: "plug in", again: "plug in again" },
-  unsolder: { part: "solder in", again: "solder again" },
-  drain: { part: "fill", again: "fill again" },
-  peel: { part: "lay in", again: "lay in again" },
-  slide: { part: "slide in", again: "slide in again" },
-  open: { part: "close", again: "close again" },
-  loosen: { part: "tighten", again: "tighten again" },
-  block: { part: "take out", again: "take out" },
-};
 
 /** Kinds of parts that have a word of their own, however they came off. */
 const OF_KIND: Readonly<Record<string, string>> = { belt: "lay on", brush: "let in", gasket: "lay on", "o-ring": "lay in", wire: "lay in", plug: "plug in" };
@@ -79,7 +60,7 @@ export function partVerb(step: Pick<StripStep, "action" | "held" | "freed">, par
   if (step.action === "pull" && hasBeenPressed(step)) return "press on";
   if (isHeld && step.action === "unscrew") return "set on";
   if (isHeld && step.action === "unclip") return "push on";
-  return step.action === "note" ? "put back" : BACK[step.action].part;
+  return step.action === "note" ? "put back" : INVERSE_ACTION[step.action].part;
 }
 
 function pieceVerb(kind: HardwareKind, step: Pick<StripStep, "freed">): string {
@@ -115,7 +96,7 @@ export function partsBack(
 export function nothingBack(step: Pick<StripStep, "action" | "title" | "note">, n: number): string {
   if (step.action === "note") return step.title ?? step.note ?? `step ${n}`;
   const said = step.title ?? step.note;
-  const { again } = BACK[step.action];
+  const { again } = INVERSE_ACTION[step.action];
   // what ran out may have been water that does not belong there
   if (step.action === "drain" && said) return `Fill again, if it runs with it: ${said}`;
   if (step.action === "block") return said ? `Take out: ${said}` : `Take out what step ${n} put in for protection`;

@@ -3,13 +3,15 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
-import { note, text } from "@/core/job/written";
+import { goesBackWith } from "@/core/job/step";
+import { note, ref, text } from "@/core/job/written";
 import { isLineDone, lineKey } from "@/core/order/rebuild-plan";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
+import { addForReturn } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
@@ -31,6 +33,12 @@ export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResu
     if (!done && last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
     return setLine(number, version, line, done, lineInWords(job, asked).title);
   });
+}
+
+const returnInput = z.object({ ...onJob, step: ref, ...goesBackWith.pick({ when: true, says: true }).shape });
+/** What must happen around a step's return, said while it goes back: for this time and the next. */
+export async function sayForReturn(raw: z.infer<typeof returnInput>): Promise<ActionResult> {
+  return act(returnInput, raw, ({ number, version, step, ...said }) => addForReturn(number, version, step, said));
 }
 
 const troubleInput = z.object({ ...onJob, says: note.min(3, "say in a few words what is wrong") });

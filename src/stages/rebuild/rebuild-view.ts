@@ -3,6 +3,8 @@ import type { Gate } from "@/core/gates/open-gates";
 import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
+import { partNamed } from "@/core/job/part";
+import type { JobPicture } from "@/core/job/picture";
 import type { Stage } from "@/core/job/stages";
 import { cleaningCautions } from "@/core/lube/cleaning-ways";
 import { freeVolumeOf } from "@/core/lube/rooms";
@@ -10,13 +12,15 @@ import { slipIn } from "@/core/lube/slips";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
 import { type LineWords, lineInWords } from "@/core/rebuild/line-in-words";
-import { type FramedPicture, framed } from "@/ui/picture-frame";
+import { framed, pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
-import type { Spotted } from "@/ui/spots-overlay";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
+import { titleOf } from "../job-view/pocket-look";
 import { spotsIn } from "../job-view/spots-in";
+import type { LaidStep } from "./leftover";
+import type { LinePicture } from "./line-pictures";
 
 /** The line of the plan that is to be done now. */
 export interface LineNow {
@@ -36,11 +40,13 @@ export interface RebuildView {
   /** the line before it, which can be opened again */
   readonly last: { readonly key: string; readonly title: string } | null;
   readonly count: number;
-  readonly picture: FramedPicture | undefined;
-  /** what was pointed at in it */
-  readonly spots: readonly Spotted[];
-  readonly pictureWords: string;
+  /** what was taken before the step came off; the one that was pointed at comes first */
+  readonly pictures: readonly LinePicture[];
+  /** what would be shown, where no picture was taken */
+  readonly noPicture: string;
   readonly rows: readonly LedgerRow[];
+  /** what a piece that is left over is held against */
+  readonly laid: readonly LaidStep[];
   readonly foot: string;
   readonly stage: Stage;
   readonly gates: readonly Gate[];
@@ -58,6 +64,26 @@ function cautionsAt(job: Job, line: RebuildLine): readonly string[] {
   return "cautions" in line ? line.cautions : [];
 }
 
+const stepNumberOf = (job: Job, step: string | undefined): number => job.steps.findIndex((s) => s.id === step) + 1;
+
+/** The pictures of a line: of its step, or, where a lubricant goes in, the one in which its place was pointed at, with what stays dry. Together, it is shown as it came in. */
+function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords | undefined): LinePicture[] {
+  const shown = (p: JobPicture): LinePicture => {
+    const n = stepNumberOf(job, p.step);
+    // where the chamber is, is no matter any more
+    const spots = now?.kind === "grease" ? spotsIn({ ...job, points: job.lubePoints }, p.name, now.lubePoint).filter((s) => s.kind !== "room") : [];
+    return { picture: framed(p), spots, words: n ? `before step ${n} came off` : "as it came in" };
+  };
+  if (!now)
+    return job.pictures
+      .filter((p) => p.role === "intake")
+      .slice(0, 1)
+      .map(shown);
+  const first = job.pictures.filter((p) => words?.picture !== undefined && p.name === words.picture);
+  const others = job.pictures.filter((p) => words?.step !== undefined && p.step === words.step && !first.includes(p));
+  return [...first, ...others].map(shown);
+}
+
 export async function rebuildView(number: string): Promise<RebuildView | null> {
   const job = await pageJob(number);
   if (!job) return null;
@@ -68,12 +94,6 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const now = at < 0 ? undefined : plan.steps[at];
   const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];
   const words = now && lineInWords(job, now);
-  const pointedAt = job.pictures.find((p) => words?.picture !== undefined && p.name === words.picture);
-  const pictures = pointedAt ? [pointedAt] : words?.step === undefined ? [] : job.pictures.filter((p) => p.step === words.step);
-  const stepNumber = job.steps.findIndex((s) => s.id === (pointedAt ? pointedAt.step : words?.step)) + 1;
-  const here = now?.kind === "grease" ? now.lubePoint : undefined;
-  // where the chamber is, is no matter any more
-  const spots = pointedAt ? spotsIn({ ...job, points: job.lubePoints }, pointedAt.name, here).filter((s) => s.kind !== "room") : [];
   const open = plan.steps.filter((l) => !isDone(l));
   const nextGrease = open.find((l) => l.kind === "grease");
   const minutesLeft = Math.max(1, Math.round((plan.minutes * open.length) / Math.max(1, plan.steps.length)));
@@ -87,18 +107,27 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: cautionsAt(job, now) } : null,
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
     count: plan.steps.length,
-    picture: framed(pictures[0] ?? (now ? undefined : job.pictures.find((p) => p.role === "intake"))),
-    spots,
-    pictureWords:
-      now && pictures.length && stepNumber === 0
-        ? "as it came in"
-        : now
-          ? `before step ${stepNumber} came off${pictures.length > 1 ? ` · 1 of ${pictures.length}` : ""}`
-          : "as it came in",
+    pictures: linePictures(job, now, words),
+    noPicture: now ? `before step ${stepNumberOf(job, words?.step)} came off` : "as it came in",
     rows: ledgerRows(
       job,
       backOnce(job.ending ? [] : goingInOf(job), (s) => done.has(undoKey(s.id))),
     ),
+    laid: job.steps.flatMap((s, i): LaidStep[] => {
+      if (!s.hardware?.length) return [];
+      const picture = job.pictures.find((p) => p.step === s.id);
+      return [
+        {
+          id: s.id,
+          n: i + 1,
+          title: titleOf(s, (p) => partNamed(job, p)),
+          action: s.action,
+          hardware: s.hardware,
+          back: done.has(undoKey(s.id)),
+          ...(picture && { thumb: pictureUrl(picture.sha256, true) }),
+        },
+      ];
+    }),
     foot:
       job.linesDone.length === 0 && plan.pick.length
         ? `Fetch first: ${plan.pick.map((p) => p.why).join("; ")}`

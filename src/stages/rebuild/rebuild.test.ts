@@ -8,7 +8,7 @@ import { addPicture } from "@/store/pictures";
 import { records } from "@/store/tables";
 import { grey, job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
-import { finishLine, noteTrouble } from "./actions";
+import { finishLine, noteTrouble, sayForReturn } from "./actions";
 import { rebuildView } from "./rebuild-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -91,13 +91,13 @@ describe("the plan at the bench", () => {
     }
     const grease = shown["grease:g1"];
     expect(grease?.line?.words.mind).toEqual(["Stays dry: face of the lid, hatched in the picture."]);
-    expect(grease?.spots.map((s) => [s.kind, s.says])).toEqual([
+    expect(grease?.pictures[0]?.spots.map((s) => [s.kind, s.says])).toEqual([
       ["dry", "face of the lid"],
       ["here", "teeth"],
     ]);
-    expect(grease?.pictureWords).toBe("before step 3 came off");
+    expect(grease?.pictures.map((p) => p.words)).toEqual(["before step 3 came off"]);
     expect(shown["undo:s2"]?.line?.words.mind).toContain("Stays dry: face of the lid.");
-    expect(shown["undo:s2"]?.spots).toEqual([]);
+    expect(shown["undo:s2"]).toMatchObject({ pictures: [], noPicture: "before step 2 came off" });
   });
   it("of a job that is not there is none", async () => {
     expect(await rebuildView("J-9999")).toBeNull();
@@ -135,6 +135,27 @@ describe("a line", () => {
     await finish(number, first);
     expect(await finishLine({ number, version, line: first, done: false })).toMatchObject({ ok: false, stale: [{ what: expect.stringMatching(/^done: /) }] });
     expect((await job(number)).linesDone).toEqual([first]);
+  });
+});
+
+describe("what must happen around a step's return", () => {
+  it("is said while it goes back, and is a line from then on; what was said before keeps its place and its done lines", async () => {
+    const number = await pumpAt("rebuild");
+    const say = (when: "before" | "after" | "closing" | "end", says: string, step = "s4") => press(sayForReturn, number, { step, when, says });
+    expect(await say("before", "warm the seat")).toMatchObject({ ok: true });
+    expect((await view(number)).line).toMatchObject({
+      key: "mind:s4:0",
+      words: { title: "Warm the seat", belongs: "before step 4, the shaft seal, goes back" },
+    });
+    await finish(number, "mind:s4:0");
+    await say("end", "run it dry for a minute");
+    const lines = await keys(number);
+    expect(lines[0]).toBe("mind:s4:0");
+    expect(lines.at(-1)).toBe("mind:s4:1");
+    expect((await view(number)).line?.key).toBe(lines[1]);
+    expect((await job(number)).steps.find((s) => s.id === "s4")).toMatchObject({ title: "Shaft seal", back: [{ says: "warm the seat" }, { when: "end" }] });
+    expect(refusal(await say("after", " "))).toBe("says: Say what is to be done");
+    expect(refusal(await say("after", "turn it", "s99"))).toMatch(/Mat/);
   });
 });
 

@@ -2,25 +2,12 @@
 
 import { useState } from "react";
 import { BACK_MOMENTS, type BackMoment } from "@/core/job/step";
+import { OFTEN_SAID } from "@/core/order/often-said";
 import { BACK_SAYS } from "@/core/order/step-words";
 import { capital } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import type { FactPanelProps } from "./fact-panel";
 import { Choices, Panel } from "./panel";
-
-/** What is said most, with the moment at which it comes. */
-const PHRASES: readonly (readonly [says: string, when: BackMoment])[] = [
-  ["turn it until the teeth fall in", "after"],
-  ["press until it is flush", "after"],
-  ["finger tight only, until all are started", "after"],
-  ["snug, then an eighth of a turn", "after"],
-  ["tap down first, then the screws", "before"],
-  ["pass the lead through first", "before"],
-  ["wires clear of the faces", "closing"],
-  ["belt untwisted, on the right pulley", "closing"],
-  ["draw it tight at last", "end"],
-  ["set it again to where it stood", "end"],
-];
 
 /** What must happen around the return of this step: lines of the rebuild plan of one's own, each at its moment. */
 export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelProps) {
@@ -70,13 +57,13 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
       )}
       <Choices
         label="Often said"
-        of={PHRASES.map(([says]) => says)}
+        of={OFTEN_SAID.map(([says]) => says)}
         columns={2}
         holds={(says) => back.some((b) => b.says === says)}
         onPick={(says) => {
           const at = back.findIndex((b) => b.says === says);
           if (at >= 0) return drop(at);
-          add(says, PHRASES.find((p) => p[0] === says)?.[1] ?? when);
+          add(says, OFTEN_SAID.find((p) => p[0] === says)?.[1] ?? when);
         }}
       />
     </Panel>

@@ -1,5 +1,5 @@
 import { JobScreen } from "@/stages/frame/job-screen";
-import { RebuildPlaces } from "@/stages/frame/rebuild-places";
+import { RebuildPlaces } from "@/stages/rebuild/rebuild-places";
 import { RebuildScreen } from "@/stages/rebuild/rebuild-screen";
 import { rebuildView } from "@/stages/rebuild/rebuild-view";
 import { LyingMat } from "@/ui/mat";

@@ -1,7 +1,7 @@
 import { JobScreen } from "@/stages/frame/job-screen";
-import { RebuildPlaces } from "@/stages/frame/rebuild-places";
-import { WayInScreen } from "@/stages/way-in/way-in-screen";
-import { wayInView } from "@/stages/way-in/way-in-view";
+import { RebuildPlaces } from "@/stages/rebuild/rebuild-places";
+import { WayInScreen } from "@/stages/rebuild/way-in/way-in-screen";
+import { wayInView } from "@/stages/rebuild/way-in/way-in-view";
 import { found, type WayInAddress } from "../../address";
 
 export default async function Page({ params, searchParams }: WayInAddress) {

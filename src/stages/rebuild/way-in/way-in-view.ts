@@ -9,10 +9,10 @@ import { loadJob } from "@/store/job";
 import { stripsOfModel } from "@/store/same-model";
 import { pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
-import { type FrameView, frameOf } from "../frame/frame-view";
-import { pocketsOf } from "../job-view/mat-pockets";
-import { pageJob } from "../job-view/page-job";
-import { titleOf } from "../job-view/pocket-look";
+import { type FrameView, frameOf } from "../../frame/frame-view";
+import { pocketsOf } from "../../job-view/mat-pockets";
+import { pageJob } from "../../job-view/page-job";
+import { titleOf } from "../../job-view/pocket-look";
 
 /** A strip that tells the way in: this job's as the machine stands, this job's as a whole machine, or an earlier job's of the model. */
 export interface WaySource {
@@ -71,7 +71,7 @@ export async function wayInView(number: string, asked: { readonly from?: string;
   if (!source) return null;
   const off = from === AS_IT_STANDS ? offNow(source.steps, source.linesDone) : [];
   const takenOff = source.steps.flatMap((s) => (s.parts ?? []).map((part) => ({ part, step: s.id })));
-  const wayTo = waysInto(source);
+  const wayTo = waysInto(source).toPart;
   const wanted = takenOff.find((t) => t.part === asked.part)?.part;
   return {
     frame: frameOf(job),

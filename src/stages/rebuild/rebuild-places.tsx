@@ -1,4 +1,4 @@
-import { StagePlaces } from "./stage-places";
+import { StagePlaces } from "../frame/stage-places";
 
 const PLACES = [
   { place: "line", keyName: "J", says: "The line", path: "" },

@@ -5,7 +5,7 @@ import { lineKey } from "@/core/order/rebuild-plan";
 import { jobHistory } from "@/store/change";
 import { setLine } from "@/store/rebuild";
 import { job, testShop } from "@/store/test-shop";
-import { press, pumpAt, refusal } from "../test-unit";
+import { press, pumpAt, refusal } from "../../test-unit";
 import { takeOffAgain } from "./actions";
 import { wayInView } from "./way-in-view";
 
@@ -78,6 +78,14 @@ describe("a part that comes off again", () => {
     expect(now.linesDone).toContain("undo:s4");
     expect((await jobHistory(number)).some((h) => h.what.includes("off again, to reach the drive wheel: 3 steps"))).toBe(true);
     expect(refusal(await press(takeOffAgain, number, { part: "p2" }))).toBe("part: Drive wheel lies on the Mat already");
+  });
+  it("is reached by a step that took off no part, too", async () => {
+    const number = await together(all);
+    expect(await press(takeOffAgain, number, { step: "s1" })).toMatchObject({ ok: true });
+    const now = await job(number);
+    expect(offNow(now.steps, now.linesDone)).toEqual(["s1"]);
+    expect((await jobHistory(number)).some((h) => h.what.includes("off again, to reach step 1, lid screws: one step"))).toBe(true);
+    expect(refusal(await press(takeOffAgain, number, { step: "s99" }))).toBe("step: There is no step s99");
   });
   it("is refused where nothing goes together, and for a part that never came off", async () => {
     expect(refusal(await press(takeOffAgain, await pumpAt("judge"), { part: "p2" }))).toMatch(/^part: The unit is not being put together/);

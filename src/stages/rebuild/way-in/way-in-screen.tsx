@@ -7,7 +7,7 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { Mat } from "@/ui/mat";
 import { Readout } from "@/ui/readout";
-import { useJob } from "../saving/job-context";
+import { useJob } from "../../saving/job-context";
 import { takeOffAgain } from "./actions";
 import type { WayInView } from "./way-in-view";
 
