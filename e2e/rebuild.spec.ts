@@ -87,6 +87,15 @@ test("trouble is written down and the line stays open; the reason for its place 
   const before = await line.getByRole("heading").textContent();
   await page.keyboard.press("y");
   await expect(page.getByRole("list", { name: "Why here" })).toBeVisible();
+  // what was found out is said for the next time, and stands in the plan at once
+  const hand = new BenchHand(page);
+  await hand.button(/Say more for its return/).click();
+  await hand.button("At the very end").click();
+  await page.getByLabel("What must happen then, the next time too").fill("let it run for a minute without a bit");
+  const count = async (): Promise<number> => Number(/of (\d+)/.exec((await line.textContent()) ?? "")?.[1]);
+  const lines = await count();
+  await hand.button("Add it").click();
+  await expect.poll(count).toBe(lines + 1);
   await page.keyboard.press("r");
   await page.getByLabel("What is wrong").fill("turns hard past half");
   await page.keyboard.press("Enter");

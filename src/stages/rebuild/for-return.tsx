@@ -17,9 +17,16 @@ export function ForReturn({ step }: { step: string }) {
   const fault = useFieldFault();
   const [when, setWhen] = useState<BackMoment>("before");
   const [typed, setTyped] = useState("");
+  const [open, setOpen] = useState(false);
   const add = async (): Promise<void> => {
     if (fault.took(await run(sayForReturn, { step, when, says: typed }))) setTyped("");
   };
+  if (!open)
+    return (
+      <KeyButton className="small self-start" onPress={() => setOpen(true)}>
+        Say more for its return, the next time too …
+      </KeyButton>
+    );
   return (
     <form
       aria-label="For the next time"
