@@ -141,17 +141,18 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   // what has to cure or soak is done first, so that it waits while the rest is done
   for (const v of strip.services) if (v.waitMinutes) service(v, `it needs ${v.waitMinutes} minutes before it can be fitted, so it is done first`);
 
+  const servicesAt = byStep(checked, strip.services);
+  const pointsAt = byStep(checked, strip.lubePoints);
   const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
   const closing = beforeClosing(checked, order);
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
     const own = step.parts ?? [];
-    const here = (t: { part?: string; reachedBy?: string }): boolean => t.reachedBy === step.id || (t.part !== undefined && own.includes(t.part));
-    for (const v of strip.services)
-      if (!v.waitMinutes && here(v))
-        service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
-    for (const g of strip.lubePoints) if (here(g) && (g.reachedBy || g.when === "before-fit")) drafts.push(grease(checked, g, i));
+    const points = pointsAt.get(i) ?? [];
+    for (const v of servicesAt.get(i) ?? [])
+      if (!v.waitMinutes) service(v, v.part ? `before ${nameOf(checked, v.part)} goes in` : `while ${reachedName(checked, v)} still leaves the place open`);
+    for (const g of points) if (g.reachedBy || g.when === "before-fit") drafts.push(grease(checked, g, i));
     for (const g of going) if (own.includes(g.part)) drafts.push(...companions(checked, g));
     for (const m of closing.get(i) ?? []) drafts.push(m);
     drafts.push(...minds(step, "before"));
@@ -160,7 +161,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     const ask = (when: RebuildCheck["when"]): Draft[] => asked.filter((c) => c.when === when).map((c) => checkLine(c, step));
     drafts.push(...undoing(checked, neededBy, i, back, going, ask("set")));
     drafts.push(...minds(step, "after"));
-    for (const g of strip.lubePoints) if (here(g) && g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
+    for (const g of points) if (g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
     drafts.push(...ask("done"));
     // what turns is felt once, after the last of several, and after what holds it
     const anew = asked.filter((c) => c.when === "held");
@@ -230,6 +231,16 @@ const companions = (strip: CheckedStrip, g: GoingIn): Draft[] =>
   g.with
     .filter((c) => !c.without)
     .map((c) => ({ kind: "with", part: g.part, companion: companionKey(c), because: [c.why || `it goes in with the new ${nameOf(strip, g.part)}`] }));
+
+/** Services or points by the step with which they come: the one that took their part off, or that reached their place. */
+function byStep<T extends { readonly part?: string; readonly reachedBy?: string }>(strip: CheckedStrip, things: readonly T[]): Map<number, T[]> {
+  const out = new Map<number, T[]>();
+  for (const t of things) {
+    const i = t.part === undefined ? strip.indexOf.get(t.reachedBy ?? "") : strip.cameOffIn.get(t.part);
+    if (i !== undefined) out.set(i, [...(out.get(i) ?? []), t]);
+  }
+  return out;
+}
 
 /** What goes back of a step: without what stays out. */
 function goesBack(strip: CheckedStrip, i: number, own: readonly string[], going: readonly GoingIn[], wired: boolean): GoesBack {
