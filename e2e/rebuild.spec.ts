@@ -10,14 +10,19 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   const line = page.getByRole("region", { name: "The line" });
   const ledger = page.getByRole("region", { name: "Ledger" });
   await expect(ledger.getByRole("status")).toContainText("still on the Mat");
-  const said: string[] = [];
-  for (let i = 0; i < 80; i++) {
-    if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
-    const before = (await line.textContent()) ?? "";
-    said.push(before);
-    await page.keyboard.press("Space");
-    await expect.poll(() => line.textContent()).not.toBe(before);
-  }
+  /** Goes through the lines that are open; answers what each said. */
+  const together = async (): Promise<string[]> => {
+    const said: string[] = [];
+    while (!(await page.getByRole("heading", { name: /Back together/ }).isVisible())) {
+      if (said.length > 80) throw new Error("it never comes together");
+      const before = (await line.textContent()) ?? "";
+      said.push(before);
+      await page.keyboard.press("Space");
+      await expect.poll(() => line.textContent()).not.toBe(before);
+    }
+    return said;
+  };
+  const said = await together();
   await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
   // grease before the cover that closes over it, and the caution where the cover goes on
   const at = (re: RegExp): number => said.findIndex((s) => re.test(s));
@@ -46,14 +51,7 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   await hand.button(/Take it off again: \d+ lines are open again/).click();
   await page.waitForURL(/rebuild$/);
   await expect(ledger.getByRole("status")).toContainText("still on the Mat");
-  const again: string[] = [];
-  for (let i = 0; i < 40; i++) {
-    if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
-    const before = (await line.textContent()) ?? "";
-    again.push(before);
-    await page.keyboard.press("Space");
-    await expect.poll(() => line.textContent()).not.toBe(before);
-  }
+  const again = await together();
   // only what lies over it, with the grease that the cover closes over
   expect(again.some((s) => /Set on: gearbox cover/.test(s))).toBe(true);
   expect(again.some((s) => /crown wheel/i.test(s))).toBe(false);
@@ -72,12 +70,7 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   await left.getByRole("button", { name: "Open step 10 again" }).click();
   await expect(ledger.getByRole("status")).toContainText("still on the Mat");
   await expect(page.getByRole("region", { name: "The Mat" }).getByLabel(/^Step 10:/)).toBeVisible();
-  for (let i = 0; i < 40; i++) {
-    if (await page.getByRole("heading", { name: /Back together/ }).isVisible()) break;
-    const before = (await line.textContent()) ?? "";
-    await page.keyboard.press("Space");
-    await expect.poll(() => line.textContent()).not.toBe(before);
-  }
+  await together();
   await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
 });
 

@@ -6,7 +6,8 @@ import type { Part } from "../../src/core/job/part";
 import { isStage, STAGES } from "../../src/core/job/stages";
 import type { Action, StepFacts, StripStep } from "../../src/core/job/step";
 import { goesInFrom } from "../../src/core/match/goes-in/goes-in-from";
-import { lineKey, rebuildPlan } from "../../src/core/order/rebuild-plan";
+import { lineKey } from "../../src/core/order/rebuild-line";
+import { rebuildPlan } from "../../src/core/order/rebuild-plan";
 import { catalogue } from "./shelf";
 
 /** One step of a demo strip, as short as it can be written down. Hardware is written in the bench's own shorthand. */

@@ -2,9 +2,10 @@ import { describe, expect, it } from "vitest";
 import { factsOf, gatesOf, planOf, safetyOpen } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
-import { lineKey, rebuildPlan } from "@/core/order/rebuild-plan";
+import { lineKey } from "@/core/order/rebuild-line";
+import { rebuildPlan } from "@/core/order/rebuild-plan";
 import { lineInWords } from "@/core/rebuild/line-in-words";
-import { pocketsOf } from "./job-view/mat-pockets";
+import { pocketsOf, pocketsToLubricate } from "./job-view/mat-pockets";
 import { titleOf } from "./job-view/pocket-look";
 import { wantedFor } from "./job-view/wanted-part";
 import { identifyInputOf } from "./judge/gear/gear-questions";
@@ -66,11 +67,16 @@ describe("the pockets of the Mat", () => {
     expect(pockets[3]?.lookAlike).toMatch(/like the 6 of step 1, but 4 mm longer/);
     expect(pockets[0]?.lookAlike).toBeUndefined();
   });
+  it("show at Lube and at the rebuild what must stay dry", () => {
+    const shown = pocketsToLubricate(job());
+    expect(shown.flatMap((p, i) => (p.dry ? [i + 1] : []))).toEqual([2]);
+    expect(pocketsOf(job()).some((p) => p.dry)).toBe(false);
+  });
   it("call a step by what it is", () => {
     const named = (id: string): string => partNamed(job(), id);
     expect(titleOf({ action: "lift-off", title: "Cover off", parts: ["p1"] }, named)).toBe("Cover off");
     expect(titleOf({ action: "note", note: "rag stays" }, named)).toBe("rag stays");
-    expect(titleOf({ action: "drain" }, named)).toBe("drain");
+    expect(titleOf({ action: "drain" }, named)).toBe("drained");
     expect(titleOf({ action: "pull", parts: ["p2"] }, named)).toBe("second-stage wheel");
     // never by an id: a file from elsewhere may leave names out
     expect(titleOf({ action: "pull", parts: ["p9"] }, () => partNamed({ parts: [{ id: "p9", kind: "gear" }] }, "p9"))).toBe("unnamed gear");

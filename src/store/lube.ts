@@ -259,6 +259,14 @@ export async function addCleanings(number: string, version: number, cleanings: r
   });
 }
 
+/** A service is done at another moment. */
+export async function moveService(number: string, version: number, service: string, reachedBy: string, says: string): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    await trx("services").where({ job_id: job.id, ref: service }).update(records.services.write({ reachedBy }));
+    return says;
+  });
+}
+
 export async function dropService(number: string, version: number, service: string): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("services").where({ job_id: job.id, ref: service }).delete();

@@ -202,12 +202,13 @@ export async function changeStep(number: string, version: number, ref: string, s
   });
 }
 
-/** Something more that must happen around a step's return. It goes behind what was said already: lines that are done keep their names. */
+/** Something more that must happen around a step's return. What is said already is not said twice. */
 export async function addForReturn(number: string, version: number, ref: string, said: GoesBackWith): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
     if (!row) throw notOnTheMat();
     const laid = records.steps.read(row);
+    if (laid.back?.some((b) => b.when === said.when && b.says === said.says)) throw new Fault("says", "is said already");
     const facts = stepFacts.parse(Object.fromEntries(Object.entries(laid).filter(([k]) => k in stepFacts.shape)));
     await trx("steps")
       .where({ id: row.id })

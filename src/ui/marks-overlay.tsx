@@ -1,4 +1,5 @@
 import type { PictureMark } from "@/core/job/picture-mark";
+import { OVER_PICTURE } from "./over-picture";
 
 /** The marks of a picture, drawn over it. Lies over an image that fills its place the same way (cover: cut at the edges, contain: whole). */
 export function MarksOverlay({
@@ -29,8 +30,7 @@ export function MarksOverlay({
   );
 }
 
-const VERMILION = "#d8401f";
-const PAPER = "#fdf8ee";
+const { vermilion: VERMILION, paper: PAPER } = OVER_PICTURE;
 
 /** One mark, drawn in a picture of `w` by `h`. The one that is picked has a broad light edge. */
 export function Mark({ mark: m, w, h, picked = false }: { mark: PictureMark; w: number; h: number; picked?: boolean }) {

@@ -44,7 +44,7 @@ export function PocketView({
     stitch === "none"
       ? ""
       : `border-y-2 ${stitch === "first" || stitch === "alone" ? "border-l-2" : ""} ${stitch === "last" || stitch === "alone" ? "border-r-2" : ""} border-dashed border-[#dcb463]`;
-  const label = `Step ${n}: ${p.title}${p.emptied ? ", back in the machine" : ""}${p.bundle ? ", came out as one" : ""}${p.lookAlike ? `, ${p.lookAlike}` : ""}${p.onItsWay ? ", on its way to the shop" : ""}`;
+  const label = `Step ${n}: ${p.title}${p.emptied ? ", back in the machine" : ""}${p.dry ? ", stays dry" : ""}${p.bundle ? ", came out as one" : ""}${p.lookAlike ? `, ${p.lookAlike}` : ""}${p.onItsWay ? ", on its way to the shop" : ""}`;
   return (
     <li className="absolute" style={{ left: x, top: POCKET.top, width: POCKET.width, height: POCKET.height }}>
       {stitch !== "none" && (
@@ -80,6 +80,12 @@ export function PocketView({
           >
             {n}
           </span>
+          {p.dry && !p.emptied && (
+            <span
+              className="absolute inset-x-0 bottom-[28px] h-[12px]"
+              style={{ background: "repeating-linear-gradient(135deg, #bf3b21 0 6px, #fdf8ee 6px 12px)" }}
+            />
+          )}
           {p.facing && !p.emptied && (
             <svg className="absolute top-0 left-1/2 -translate-x-1/2" width="18" height="10" aria-hidden="true">
               <path d="M0 0h18L9 10z" fill="#dcb463" />

@@ -16,6 +16,8 @@ export interface Pocket {
   readonly bundle?: string;
   /** indices of the pockets it needed; left out: the one before it */
   readonly needs?: readonly number[];
+  /** what lies in it must stay dry when the unit is lubricated */
+  readonly dry?: boolean;
   readonly emptied?: boolean;
   readonly lookAlike?: string;
   /** laid down at this screen; the shop has not said yet that it has it */

@@ -1,4 +1,5 @@
 import { useId } from "react";
+import { OVER_PICTURE } from "./over-picture";
 
 /** A place in a picture: where something goes, where it must stay away, or the one that is meant now. */
 export interface Spotted {
@@ -9,13 +10,8 @@ export interface Spotted {
   readonly says: string;
 }
 
-const PAPER = "#fdf8ee";
-const INK = "#1d2a2c";
-const MOSS = "#4c7437";
-const VERMILION = "#bf3b21";
-const BLUE = "#3c6c94";
-
-const COLOUR: Readonly<Record<Spotted["kind"], string>> = { goes: MOSS, dry: VERMILION, room: BLUE, here: INK };
+const { paper: PAPER, ink, moss, blue, vermilion: VERMILION } = OVER_PICTURE;
+const COLOUR: Readonly<Record<Spotted["kind"], string>> = { goes: moss, dry: VERMILION, room: blue, here: ink };
 /** Half the size of a mark, in thousandths of the picture's width. */
 const R = 34;
 const FONT = 40;

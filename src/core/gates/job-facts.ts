@@ -11,7 +11,8 @@ import { isFailure } from "../judge/failure-modes";
 import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
-import { isLineDone, type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
+import { isLineDone } from "../order/rebuild-line";
+import { type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
 import { safetyGate } from "../safety/gate";
 import { type Gate, type JobFacts, openGates } from "./open-gates";
 

@@ -63,5 +63,13 @@ export type PointKindName = keyof typeof POINT_KINDS;
 export const POINT_KIND_NAMES = Object.keys(POINT_KINDS) as [PointKindName, ...PointKindName[]];
 export const pointKind = (kind: PointKindName): PointKind => POINT_KINDS[kind];
 
+/** How a lubricant is put at a place: poured into an oil bath, whatever lies in it; otherwise as is usual for its kind. */
+export const howAt = (kind: PointKindName, room: { readonly filling?: "grease" | "oil"; readonly levelPlug?: boolean } | undefined): string =>
+  room?.filling !== "oil"
+    ? pointKind(kind).how
+    : room.levelPlug
+      ? "oil up to the level plug, the unit standing as it works; turned through, and looked at again"
+      : "poured in by the millilitre, turned through, and looked at again";
+
 /** Teeth that mesh: they fill a case, and what else lies in it takes what they take. */
 export const isMeshing = (kind: PointKindName): kind is "gear-teeth" | "worm" => kind === "gear-teeth" || kind === "worm";

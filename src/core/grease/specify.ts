@@ -3,7 +3,7 @@ import { BASE_OILS, isYellowMetal } from "./base-oils";
 import { DEFAULT_DENSITY } from "./charge";
 import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown } from "./lube-ask";
 import { isOil, type Lubricant, nlgiName } from "./lubricant";
-import { isMeshing, pointKind } from "./point-kinds";
+import { howAt, isMeshing, pointKind } from "./point-kinds";
 import { mixingOfAny, oldThickenerName } from "./thickeners";
 import { judging, type LubeReason } from "./verdict";
 
@@ -114,7 +114,7 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
     const amounts = choice ? roomAmounts(ask, room, own, density) : null;
     const others = new Map(choice ? [["", choice]] : []);
     const points = room.points.map((p): PointAnswer => {
-      const how = pointKind(p.kind).how;
+      const how = howAt(p.kind, room);
       if (choice && amounts && suits(p)) {
         const g = amounts.at.get(p.id) ?? 0;
         return { id: p.id, lubricant: choice.id, grams: g, ml: Math.round((g / density) * 100) / 100, how };

@@ -49,6 +49,8 @@ export const chamberSchema = z.strictObject({
   filling: lubeRoom.shape.filling.unwrap().optional(),
   /** the step that laid it open: it is closed when that one is undone */
   openedBy: ref.optional(),
+  /** an oil bath that is filled up to a plug */
+  levelPlug: z.boolean().optional(),
   /** nothing has to come off to reach it */
   outside: z.boolean().optional(),
   /** where it was pointed at in a picture */

@@ -18,8 +18,8 @@ const PREFIX = {
 export const undoKey = (step: string): string => PREFIX.undo + step;
 /** A line that leads up to undoing a step: what lies under its parts, or the parts before what holds them. */
 export const setKey = (step: string, what: "under" | "parts"): string => `${PREFIX.set}${step}:${what}`;
-/** Something of one’s own around the return of a step, by its place among those of the step. */
-export const mindKey = (step: string, at: number): string => `${PREFIX.mind}${step}:${at}`;
+/** Something of one’s own around the return of a step, by its words: what is said besides, or taken back, does not touch it. */
+export const mindKey = (step: string, when: string, says: string): string => `${PREFIX.mind}${step}:${when}:${says}`;
 export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoint;
 export const serviceKey = (service: string): string => PREFIX.service + service;
 /** A companion that goes in with a new part. */

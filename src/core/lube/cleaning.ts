@@ -4,11 +4,13 @@ import type { Job } from "../job/job";
 import { type Part, partName } from "../job/part";
 import type { PictureSpot } from "../job/picture-spot";
 import type { Service } from "../job/service";
+import { stepThing } from "../job/step-named";
 import { greaseStatesIn, hasCrumbs } from "../judge/failure-modes";
+import { offNow } from "../order/off-again";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { isSmooth, wheelsOf } from "../train/train";
 import { cleaningFor, cleaningLine } from "./cleaning-ways";
-import { needsOfJob } from "./reach";
+import { type Moment, momentsFor, needsOfJob } from "./reach";
 
 /** How far the cleaning must go, from what was found in the old lubricant. */
 export function howFar(states: readonly string[]): { readonly all: boolean; readonly says: string } {
@@ -47,22 +49,41 @@ export function cleanBefore(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, 
   return first && "undoes" in first ? first.undoes : chamber.openedBy;
 }
 
+/** The moments at which a chamber can be cleaned: from the beginning until the first thing goes back into it. */
+export function cleaningMoments(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, "id" | "openedBy">): Moment[] {
+  const last = cleanBefore(job, plan, chamber);
+  const moments = momentsFor(job, plan, { id: "new", chamber: chamber.id, ...(chamber.openedBy && { reachedBy: chamber.openedBy }) });
+  return moments.slice(0, moments.findIndex((m) => m.step === last) + 1);
+}
+
+/** What closes over a chamber already, or over part of what lies in it; undefined: it can be cleaned. */
+export function closedForCleaning(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, "id" | "openedBy">): string | undefined {
+  const inside = cleanBefore(job, plan, chamber);
+  if (!inside || cleaningMoments(job, plan, chamber).length) return undefined;
+  return `${stepThing(job, inside)}, is in it again: take it off first`;
+}
+
 /**
- * What is to be cleaned, as lines of the plan: every chamber that somebody opened, and, where crumbs were found, every part that came off, has no line yet, and of which the
- * way is plain. Of a bearing it is not: whether it is sealed decides, and nobody has said so here.
+ * What is to be cleaned and no line of the plan does yet: every chamber that somebody opened and that is still open, and, where crumbs were found, every part that lies on the
+ * bench, and of which the way is plain. Of a bearing it is not: whether it is sealed decides, and nobody has said so here. A line of a chamber whose moment has passed is there
+ * again, with its new one.
  */
 export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | "do">[] {
   const crumbs = hasCrumbs(job.greaseStates);
   const chambers = (job.chambers ?? []).flatMap((c) => {
+    const moments = cleaningMoments(job, plan, c);
+    const planned = job.services.find((v) => v.chamber === c.id);
     // an opening that was blocked is opened again after the washing: the block is what the chamber is clean before
-    const reachedBy = cleanBefore(job, plan, c);
-    return reachedBy
+    const reachedBy = moments.at(-1)?.step;
+    return reachedBy && !moments.some((m) => m.step === planned?.reachedBy)
       ? [{ reachedBy, chamber: c.id, note: `${c.name}: ${crumbs ? "washed out, no crumb must stay; a magnet at the last rinse" : "wiped out"}` }]
       : [];
   });
   if (!crumbs) return chambers;
+  const off = new Set(offNow(job.steps, job.linesDone));
   const parts = toClean(job).flatMap((p) => {
-    if (isPlanned(job, p.id)) return [];
+    const on = !job.steps.some((s) => off.has(s.id) && s.parts?.includes(p.id));
+    if (on || isPlanned(job, p.id)) return [];
     const best = p.material && p.kind !== "bearing" ? cleaningFor(p).find((m) => m.ok && m.method !== "brush" && m.method !== "acetone") : undefined;
     return best ? [cleaningLine(p.id, partName(p), best.method)] : [];
   });
@@ -77,11 +98,16 @@ function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
   return job.parts.filter((p) => off.has(p.id) && !p.renew);
 }
 
-/** What crumbs ask to be cleaned and no line of the plan does yet: parts of which nobody has said what they are, chambers of which nobody has said what opened them. */
-export function stillToClean(job: Job): string[] {
+/** What crumbs ask to be cleaned and no line of the plan does yet: parts of which nobody has said what they are, chambers of which nobody has said what opened them, or that are closed. */
+export function stillToClean(job: Job, plan: RebuildPlan): string[] {
   if (!hasCrumbs(job.greaseStates)) return [];
   return [
-    ...(job.chambers ?? []).filter((c) => !c.outside && !job.services.some((v) => v.chamber === c.id)).map((c) => c.name),
+    ...(job.chambers ?? [])
+      .filter((c) => !c.outside && !job.services.some((v) => v.chamber === c.id))
+      .map((c) => {
+        const closed = closedForCleaning(job, plan, c);
+        return closed ? `${c.name} (${closed})` : c.name;
+      }),
     ...toClean(job).flatMap((p) => (isPlanned(job, p.id) ? [] : [partName(p)])),
   ];
 }

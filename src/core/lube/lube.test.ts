@@ -7,7 +7,7 @@ import { jobFromFile } from "../job/job-file-of";
 import { rebuildPlan } from "../order/rebuild-plan";
 import type { TrainInput } from "../train/train";
 import { amountSays } from "./amount-says";
-import { cleanBefore, cleaningsFor, howFar, keepDry, stillToClean } from "./cleaning";
+import { cleanBefore, cleaningMoments, cleaningsFor, closedForCleaning, howFar, keepDry, stillToClean } from "./cleaning";
 import { CLEANING, cleaningCautions, cleaningFor } from "./cleaning-ways";
 import { lubePlan } from "./plan";
 import { openerBefore, pointOn, proposedChambers } from "./propose";
@@ -280,11 +280,19 @@ describe("cleaning", () => {
     // what somebody has planned for a part stays
     expect(cleaningsFor({ ...job, services: [{ id: "v1", part: "p3", do: "clean", note: "paraffin" }] }, plan).map((c) => c.part)).not.toContain("p3");
     // of the bearing and the belt nobody has said what they are: that is not passed over
-    expect(stillToClean({ ...job, services: cleaningsFor(job, plan).map((c, i) => ({ ...c, id: `v${i}`, do: "clean" as const })) })).toEqual([
+    expect(stillToClean({ ...job, services: cleaningsFor(job, plan).map((c, i) => ({ ...c, id: `v${i}`, do: "clean" as const })) }, plan)).toEqual([
       "drum bearing",
       "drive belt",
     ]);
-    expect(stillToClean(winch({ chambers }))).toEqual([]);
+    expect(stillToClean(winch({ chambers }), plan)).toEqual([]);
+    // it may be cleaned earlier, and not once something is in it again; a part that is on again is washed by nobody
+    expect(cleaningMoments(job, plan, { id: "c1", openedBy: "s2" }).map((m) => m.step)).toEqual(["s6", "s5", "s4"]);
+    const early = { ...job, services: [{ id: "v1", chamber: "c1", reachedBy: "s6", do: "clean" as const }] };
+    expect(cleaningsFor(early, plan).some((c) => c.chamber)).toBe(false);
+    const fitted = { ...job, linesDone: ["undo:s6", "undo:s5", "undo:s4"] };
+    expect(closedForCleaning(fitted, plan, { id: "c1", openedBy: "s2" })).toBe("step 4, the worm, is in it again: take it off first");
+    expect(cleaningsFor(fitted, plan).map((c) => c.part)).toEqual(["p1", "p2", "p3"]);
+    expect(stillToClean(fitted, plan)[0]).toBe("worm box (step 4, the worm, is in it again: take it off first)");
     expect(howFar(["plastic"]).all).toBe(true);
     expect(howFar(["good"]).all).toBe(false);
     // an opening that was blocked inside is opened after the washing

@@ -1,10 +1,11 @@
 import type { Job } from "../job/job";
-import { undoKey } from "../job/keys";
+import { setKey, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
-import { partNamed } from "../job/part";
 import type { LubePoint, Service } from "../job/service";
+import { stepThing } from "../job/step-named";
 import { checkStrip } from "../order/checked-strip";
-import { type FitLine, lineKey, type RebuildLine, type RebuildPlan } from "../order/rebuild-plan";
+import { lineKey } from "../order/rebuild-line";
+import type { RebuildPlan } from "../order/rebuild-plan";
 import { type Needs, needsOf } from "../order/undo-order";
 
 type Placed = Pick<LubePoint & Service, "id"> & Pick<LubePoint, "part" | "reachedBy" | "onPart" | "chamber">;
@@ -17,14 +18,6 @@ export interface Reach {
   readonly last?: { readonly line: number; readonly step: string; readonly says: string };
   /** it is closed already: what closed over it */
   readonly closed?: string;
-}
-
-/** What a step takes off, as it is called when it goes back on. */
-export function stepThing(job: Pick<Job, "steps" | "parts">, step: string): string {
-  const s = job.steps.find((x) => x.id === step);
-  const n = job.steps.findIndex((x) => x.id === step) + 1;
-  const parts = (s?.parts ?? []).map((p) => partNamed(job, p)).join(", ");
-  return `step ${n}${parts ? `, the ${parts}` : s?.title ? `, ${s.title}` : ""}`;
 }
 
 /** What every step of a job needed, whatever is planned besides. */
@@ -43,33 +36,56 @@ export function closersOf(job: Job, place: Placed): string[] {
   return known ? [opener] : place.reachedBy ? [place.reachedBy] : [];
 }
 
-const isFit = (l: RebuildLine): l is FitLine => l.kind === "fit" || l.kind === "unblock";
+interface OnLine {
+  readonly n: number;
+  readonly step: string;
+  readonly parts: readonly string[];
+  readonly key: string;
+}
+
+/** For every step the line with which its parts are on: a cover closes when it is set on, not when its screws are drawn. */
+function onLines(plan: RebuildPlan): OnLine[] {
+  const seen = new Set<string>();
+  return plan.steps.flatMap((l): OnLine[] => {
+    const step = l.kind === "set" ? (l.what === "parts" ? l.of : undefined) : l.kind === "fit" || l.kind === "unblock" ? l.undoes : undefined;
+    if (step === undefined || seen.has(step) || !("parts" in l)) return [];
+    seen.add(step);
+    return [{ n: l.n, step, parts: l.parts, key: lineKey(l) }];
+  });
+}
 
 /** When a point or a service comes in the plan, and the last line at which its place is still open. */
 export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed): Reach {
   const line = plan.steps.find((l) => lineKey(l) === key)?.n;
   const closers = new Set(closersOf(job, place));
-  const first = plan.steps.filter(isFit).find((l) => closers.has(l.undoes));
+  const first = onLines(plan).find((l) => closers.has(l.step));
   const done = new Set(job.linesDone);
-  const shut = [...closers].find((s) => done.has(undoKey(s)));
+  const shut = [...closers].find((s) => done.has(undoKey(s)) || done.has(setKey(s, "parts")));
   return {
     ...(line !== undefined && { line }),
-    ...(first && { last: { line: first.n, step: first.undoes, says: `${stepThing(job, first.undoes)} closes over it` } }),
+    ...(first && { last: { line: first.n, step: first.step, says: `${stepThing(job, first.step)} closes over it` } }),
     ...(shut !== undefined && !done.has(key) && { closed: `${stepThing(job, shut)}, closes over it, and is on again: take it off first` }),
   };
 }
 
+/** A step before whose going back something can be done, and the line that it is. */
+export interface Moment {
+  readonly step: string;
+  readonly line: number;
+  readonly says: string;
+}
+
 /** Steps before whose going back a place could be lubricated as well, earliest first: from where it is bare to where it is closed over. */
-export function momentsFor(job: Job, plan: RebuildPlan, place: Placed): { readonly step: string; readonly line: number; readonly says: string }[] {
+export function momentsFor(job: Job, plan: RebuildPlan, place: Placed): Moment[] {
   const part = place.part ?? place.onPart;
   const closers = new Set(closersOf(job, place));
-  const fits = plan.steps.filter(isFit);
+  const fits = onLines(plan);
   // what it is on must be there; -1 where it never came off
   const from = part ? fits.findIndex((l) => l.parts.includes(part)) + 1 : 0;
-  const end = fits.findIndex((l) => closers.has(l.undoes));
+  const end = fits.findIndex((l) => closers.has(l.step));
   const done = new Set(job.linesDone);
   return fits
     .slice(from, end < 0 ? fits.length : end + 1)
-    .filter((l) => !done.has(lineKey(l)))
-    .map((l) => ({ step: l.undoes, line: l.n, says: `before ${stepThing(job, l.undoes)} goes back` }));
+    .filter((l) => !done.has(l.key) && !done.has(undoKey(l.step)))
+    .map((l) => ({ step: l.step, line: l.n, says: `before ${stepThing(job, l.step)} goes back` }));
 }

@@ -4,7 +4,8 @@ import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 import { accessPlan } from "./access-plan";
 import { linesOpenedBy, offNow } from "./off-again";
-import { lineKey, rebuildPlan } from "./rebuild-plan";
+import { lineKey } from "./rebuild-line";
+import { rebuildPlan } from "./rebuild-plan";
 
 const strip = (steps: StripStep[], parts: Strip["parts"] = []): Strip => ({ parts, services: [], lubePoints: [], steps });
 /** A fan: grille and blade in front, a back cover over the gear box, a brush cap that is reached from outside. */
@@ -62,7 +63,10 @@ describe("the way in", () => {
 
 /** Strips of up to nine steps, each with a part of its own and needing some of those before it; two of them may have come out as one. */
 const strips = fc
-  .array(fc.record({ needs: fc.array(fc.nat(7), { maxLength: 3 }), minutes: fc.integer({ min: 1, max: 9 }) }), { minLength: 1, maxLength: 9 })
+  .array(fc.record({ needs: fc.array(fc.nat(7), { maxLength: 3 }), minutes: fc.integer({ min: 1, max: 9 }), screwed: fc.boolean() }), {
+    minLength: 1,
+    maxLength: 9,
+  })
   .chain((all) =>
     fc.option(fc.nat(Math.max(0, all.length - 2)), { nil: undefined }).map((bundle) =>
       strip(
@@ -70,6 +74,8 @@ const strips = fc
           id: `s${i}`,
           action: "pull" as const,
           parts: [`p${i}`],
+          // what holds the part goes back with a line of its own
+          hardware: s.screwed ? [{ id: `h${i}`, kind: "screw" as const, qty: 1 }] : [],
           minutes: s.minutes,
           needs: [...new Set(s.needs.filter((n) => n < i))].map((n) => `s${n}`),
           ...(bundle !== undefined && (i === bundle || i === bundle + 1) ? { bundle: "b" } : {}),

@@ -1,12 +1,13 @@
-import { undoKey } from "../job/keys";
+import { setKey, undoKey } from "../job/keys";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
-import { lineKey, type RebuildPlan } from "./rebuild-plan";
+import { lineKey } from "./rebuild-line";
+import type { RebuildPlan } from "./rebuild-plan";
 
-/** Steps whose things are off at this moment: recorded, and not gone back. */
+/** Steps whose things are off at this moment: recorded, and not gone back. A cover that is set on and not screwed down is on. */
 export function offNow(steps: readonly Pick<StripStep, "id" | "action">[], linesDone: readonly string[]): string[] {
   const done = new Set(linesDone);
-  return steps.filter((s) => s.action !== "note" && !done.has(undoKey(s.id))).map((s) => s.id);
+  return steps.filter((s) => s.action !== "note" && !done.has(undoKey(s.id)) && !done.has(setKey(s.id, "parts"))).map((s) => s.id);
 }
 
 /**

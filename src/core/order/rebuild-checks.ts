@@ -36,7 +36,7 @@ const turns = /\b(gear|wheel|pinion|shaft|spindle|worm|rotor|armature|roller|aug
 const still = /\b(bearing|seal|cover|o-?ring|gasket|circlip|bush)s?\b/i;
 const cover = /\b(cover|lid|case half|housing half|front housing)\b/i;
 /** A cover by what it was said to be; by its name where nobody said. */
-const isCover = (p: Part): boolean => (p.kind !== undefined && [...COVERS, ...STILL].includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? ""));
+const isCover = (p: Part): boolean => (p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? ""));
 const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
 const isTurning = (p: Part): boolean => !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
 const has = (hardware: readonly Hardware[], ...kinds: HardwareKind[]): boolean => hardware.some((h) => kinds.includes(h.kind));

@@ -1,9 +1,9 @@
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
 import { NO_PIECE } from "../hardware/kinds";
 import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
-import { companionKey, companionSays } from "../job/goes-in";
+import { companionKey } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
-import { checkKey, greaseKey, mindKey, serviceKey, setKey, undoKey, withKey } from "../job/keys";
+import { undoKey } from "../job/keys";
 import { type Part, partName } from "../job/part";
 import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
@@ -14,64 +14,11 @@ import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { lineGroups } from "./line-groups";
+import { type Pick, picksOf } from "./picks";
 import { type GoesBack, onlyRetains, REBUILD_CHECKS, type RebuildCheck } from "./rebuild-checks";
+import type { RebuildLine } from "./rebuild-line";
 import { BACK_SAYS, stepCalled } from "./step-words";
 import { needsOf, undoOrder } from "./undo-order";
-
-interface Line {
-  readonly n: number;
-  readonly because: readonly string[];
-}
-export interface FitLine extends Line {
-  readonly kind: "fit" | "unblock";
-  readonly undoes: string;
-  readonly action: string;
-  readonly parts: readonly string[];
-  readonly hardware: readonly string[];
-  /** of its hardware, what is left for this line: the rest went back with the lines that lead up to it. Left out: all of it, and its parts */
-  readonly last?: readonly string[];
-  /** pieces of the step that stay out, because what goes in does without them */
-  readonly aside?: readonly PieceRef[];
-  readonly cautions: readonly string[];
-}
-/** A part of a step's return that comes before its last movement: a key into its slot, a cover before its screws. The step is undone by the line after it. */
-export interface SetLine extends Line {
-  readonly kind: "set";
-  readonly of: string;
-  readonly what: "under" | "parts";
-  readonly parts: readonly string[];
-  readonly hardware: readonly string[];
-  readonly cautions: readonly string[];
-}
-export interface GreaseLine extends Line {
-  readonly kind: "grease";
-  readonly lubePoint: string;
-}
-export interface ServiceLine extends Line {
-  readonly kind: "service";
-  readonly service: string;
-}
-/** Something goes in with a new part that did not come out with the old one. */
-export interface WithLine extends Line {
-  readonly kind: "with";
-  readonly part: string;
-  readonly companion: string;
-}
-/** Something that somebody said must happen around the return of a step. */
-export interface MindLine extends Line {
-  readonly kind: "mind";
-  readonly of: string;
-  /** which of those that were said at the step */
-  readonly at: number;
-}
-export interface CheckLine extends Line {
-  readonly kind: "check";
-  readonly check: string;
-  readonly after: string;
-}
-export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | MindLine | CheckLine;
-
-export type Pick = { readonly hardware: string; readonly qty: number; readonly why: string } | { readonly part: string; readonly why: string };
 
 export interface RebuildPlan {
   readonly steps: readonly RebuildLine[];
@@ -85,30 +32,6 @@ export interface RebuildPlan {
 
 /** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off; untimed, two minutes. */
 const MINUTES = { step: UNTIMED_MINUTES, set: 0, grease: 2, service: 3, with: 1, check: 0.5, mind: 0.5 } as const;
-
-/** Lets a finished line be remembered although the plan's numbers may change. */
-export function lineKey(line: RebuildLine): string {
-  switch (line.kind) {
-    case "set":
-      return setKey(line.of, line.what);
-    case "grease":
-      return greaseKey(line.lubePoint);
-    case "service":
-      return serviceKey(line.service);
-    case "with":
-      return withKey(line.part, line.companion);
-    case "mind":
-      return mindKey(line.of, line.at);
-    case "check":
-      return checkKey(line.check, line.after);
-    default:
-      return undoKey(line.undoes);
-  }
-}
-
-/** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
-export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>
-  done.has(lineKey(line)) || (line.kind === "set" && done.has(undoKey(line.of)));
 
 type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
 
@@ -181,7 +104,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   const lines = drafts.map((d, i): RebuildLine => ({ n: i + 1, ...d }));
   return {
     steps: lines,
-    pick: picks(checked, going),
+    pick: picksOf(checked, going),
     ledger: hardwareLedger(checked, carriedBy(lines)),
     waits: [
       ...waitsAfter.map(({ at, service: v }) => ({
@@ -265,23 +188,21 @@ function undoing(
   const pieces: PieceRef[] = [...(step.parts ?? []).map((part) => ({ part })), ...(step.hardware ?? []).map((h) => ({ hardware: h.id }))];
   const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
   const because = reasons(strip, neededBy, i);
-  const { under, holds, beside, parts: set1 } = lineGroups(step, parts, hardware);
+  const { under, holds, beside, parts: own } = lineGroups(step, parts, hardware);
   const names = parts.map((p) => partName(p));
-  const cautions = (own: readonly Hardware[], named: readonly string[]): string[] => cautionsFor({ ...step, hardware: own }, named, "back");
-  const ids = (own: readonly Hardware[]): string[] => own.map((h) => h.id);
+  const cautions = (pieces: readonly Hardware[], named: readonly string[]): string[] => cautionsFor({ ...step, hardware: pieces }, named, "back");
+  const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
   const line = { of: step.id, because } as const;
-  const split = under.length > 0 || holds.length > 0;
-  const last = holds.length > 0 ? holds : beside;
   return [
     ...(under.length ? [{ ...line, kind: "set", what: "under", parts: [], hardware: ids(under), cautions: [] } as const] : []),
-    ...(holds.length ? [{ ...line, kind: "set", what: "parts", parts: set1, hardware: ids(beside), cautions: cautions(beside, names) } as const, ...set] : []),
+    ...(holds.length ? [{ ...line, kind: "set", what: "parts", parts: own, hardware: ids(beside), cautions: cautions(beside, names) } as const, ...set] : []),
     {
       kind: step.action === "block" ? "unblock" : "fit",
       undoes: step.id,
       action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
       parts: parts.map((p) => p.id),
       hardware: ids(hardware),
-      ...(split ? { last: ids(last) } : {}),
+      ...(holds.length ? { left: { parts: [], hardware: ids(holds) } } : under.length ? { left: { parts: own, hardware: ids(beside) } } : {}),
       ...(aside.length ? { aside } : {}),
       because,
       cautions: holds.length ? cautions(holds, []) : cautions(hardware, names),
@@ -315,9 +236,9 @@ function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
 
 /** What was said at a step for one moment. */
 const minds = (step: StripStep, when: BackMoment): Draft[] =>
-  (step.back ?? []).flatMap((b, at) =>
-    b.when === when ? [{ kind: "mind", of: step.id, at, because: [`it was said at the strip: ${BACK_SAYS[when]}`] } as const] : [],
-  );
+  (step.back ?? [])
+    .filter((b) => b.when === when)
+    .map(({ says }) => ({ kind: "mind", of: step.id, when, says, because: [`it was said at the strip: ${BACK_SAYS[when]}`] }));
 
 /** What must happen before something closes over a step: by the step whose return comes first of those that had to be off for it. Undefined: nothing closes over it. */
 function beforeClosing(strip: CheckedStrip, order: readonly number[]): Map<number | undefined, Draft[]> {
@@ -342,27 +263,6 @@ function goesOn(strip: CheckedStrip, next: number, waiting: readonly { readonly 
   if (onlyRetains(step)) return waiting.some((w) => w.draft.kind === "check" && (strip.needs[strip.indexOf.get(w.draft.after) ?? -1] ?? []).includes(next));
   const back = goesBack(strip, next, step.parts ?? [], [], wired);
   return waiting.every((w) => REBUILD_CHECKS.find((c) => c.check === w.check)?.applies(back));
-}
-
-/** What must be new: used once, lost, broken or missing; parts that are renewed or did not come off whole. */
-function picks(strip: CheckedStrip, going: readonly GoingIn[]): Pick[] {
-  const whyNew = (once: boolean | undefined, state: string | undefined, first: string): string | undefined => (once ? first : state);
-  const hardware = strip.steps.flatMap((s) =>
-    (s.hardware ?? []).flatMap((h) => {
-      const why = whyNew(h.once, h.state, "used once");
-      return why && staysOut(going, { hardware: h.id }) === undefined
-        ? [{ hardware: h.id, qty: h.qty, why: `${why}: ${hardwareInWords({ ...h, state: undefined })}` }]
-        : [];
-    }),
-  );
-  const parts = strip.parts.flatMap((p) => {
-    const why = whyNew(p.renew, strip.cameOffIn.has(p.id) ? p.state : undefined, "renewed");
-    return why && staysOut(going, { part: p.id }) === undefined ? [{ part: p.id, why: `${why}: ${partName(p)}` }] : [];
-  });
-  const beside = going.flatMap((g) =>
-    g.with.filter((c) => !c.without).map((c) => ({ part: g.part, why: `with ${nameOf(strip, g.part)}: ${companionSays(c)}` })),
-  );
-  return [...hardware, ...parts, ...beside];
 }
 
 function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {

@@ -1,4 +1,4 @@
-import { pointKind } from "../grease/point-kinds";
+import { howAt } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
 import type { Hardware, HardwareFacts } from "../hardware/piece";
 import { besideNew } from "../job/beside-new";
@@ -10,13 +10,12 @@ import { partNamed } from "../job/part";
 import { pieceNamed } from "../job/piece-named";
 import { serviceSays } from "../job/service";
 import type { StripStep } from "../job/step";
+import { stepThing } from "../job/step-named";
 import { isFailure } from "../judge/failure-modes";
-import { keepDry } from "../lube/cleaning";
-import { stepThing } from "../lube/reach";
+import { type KeptDry, keepDry } from "../lube/cleaning";
 import { staysOut } from "../order/hardware-ledger";
-import { lineGroups } from "../order/line-groups";
 import { checkIfNot, checkSays } from "../order/rebuild-checks";
-import type { FitLine, RebuildLine, SetLine } from "../order/rebuild-plan";
+import type { FitLine, RebuildLine, SetLine } from "../order/rebuild-line";
 import { mindAtRebuild } from "../order/step-words";
 import { capital } from "../sentence";
 import { mindByHold, nothingBack, partsBack, piecesBack } from "./put-back-words";
@@ -84,7 +83,6 @@ const BARE = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind:
 
 /** A line of the plan as it is said to the technician. */
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
-  const bare = BARE;
   const number = (id: string): number => stepNumber(job, id);
   const name = (id: string): string => partNamed(job, id);
   const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
@@ -92,11 +90,17 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
     const dry = keepDry(job).filter((d) => d.chamber !== undefined && d.chamber === g?.chamber);
     return {
-      ...bare,
+      ...BARE,
       belongs: "lubricate",
       title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
       grams: g?.weighedGrams ?? g?.grams,
-      note: g?.how ?? (g?.kind && pointKind(g.kind).how),
+      note:
+        g?.how ??
+        (g?.kind &&
+          howAt(
+            g.kind,
+            job.chambers?.find((c) => c.id === g.chamber),
+          )),
       mind: dry.map((d) => `Stays dry: ${d.says}${d.spot ? ", hatched in the picture" : ""}.`),
       step: g?.reachedBy ?? stepOfPart(g?.part),
       picture: (g?.spot ?? dry.find((d) => d.spot)?.spot)?.picture,
@@ -106,7 +110,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     const v = job.services.find((x) => x.id === line.service);
     const place = v?.part ? name(v.part) : v?.reachedBy ? `what step ${number(v.reachedBy)} laid open` : "";
     return {
-      ...bare,
+      ...BARE,
       belongs: "before it goes on",
       title: `${serviceSays(v?.do ?? "")} ${place}`,
       note: v?.note,
@@ -114,7 +118,6 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     };
   }
   if (line.kind === "mind") {
-    const said = job.steps.find((s) => s.id === line.of)?.back?.[line.at];
     const thing = stepThing(job, line.of);
     const when = {
       before: `before ${thing}, goes back`,
@@ -122,16 +125,16 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       closing: `before anything closes over ${thing}`,
       end: "at the very end",
     };
-    return { ...bare, belongs: said ? when[said.when] : "", title: capital(said?.says ?? ""), step: line.of };
+    return { ...BARE, belongs: when[line.when], title: capital(line.says), step: line.of };
   }
   if (line.kind === "check")
-    return { ...bare, belongs: `at ${stepThing(job, line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
+    return { ...BARE, belongs: `at ${stepThing(job, line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
   if (line.kind === "with") {
     const c = goingInOf(job)
       .find((g) => g.part === line.part)
       ?.with.find((w) => companionKey(w) === line.companion);
     return {
-      ...bare,
+      ...BARE,
       belongs: `goes in with the new ${name(line.part)}`,
       title: c ? `Lay ready: ${companionSays(c)}` : "",
       mind: c?.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : [],
@@ -150,14 +153,15 @@ const putsBack = (job: Job, id: string): string => {
 
 /** What lies under a step's parts, or the parts before what holds them. */
 function settingInWords(job: Job, line: SetLine): LineWords {
-  const step = job.steps.find((s) => s.id === line.of);
-  const hardware = (step?.hardware ?? []).filter((h) => line.hardware.includes(h.id));
-  if (!step || line.what === "under")
-    return { ...BARE, belongs: putsBack(job, line.of), title: step ? piecesBack(hardware, step) : "", hardware, tray: step?.tray, step: line.of };
-  return { ...BARE, belongs: putsBack(job, line.of), hardware, ...partsInWords(job, step, line.parts, hardware, true), tray: step.tray, step: line.of };
+  const step = stepOf(job, line.of);
+  const hardware = hardwareOf(step, line.hardware);
+  const base = { ...BARE, belongs: putsBack(job, line.of), hardware, tray: step?.tray, step: line.of };
+  if (!step) return { ...base, title: "" };
+  if (line.what === "under") return { ...base, title: piecesBack(hardware, step) };
+  return { ...base, ...partsInWords(job, step, line.parts, hardware, true) };
 }
 
-/** What is said of a step's parts where they go back. */
+/** What is said of a step's parts where they go back. @param isHeld what holds them goes back with a line of its own */
 function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside: readonly Hardware[], isHeld: boolean) {
   const parts = ids.flatMap((id) => job.parts.find((p) => p.id === id) ?? []);
   const going = job.ending ? [] : goingInOf(job).filter((g) => ids.includes(g.part));
@@ -178,7 +182,8 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
       ...mindAtRebuild(step),
       ...mindByHold(step, parts),
       ...ids.flatMap((p) => differsAt(job, p)),
-      ...keepDry(job).flatMap((d) => ((d.part ? ids.includes(d.part) : d.step === step.id) ? [`Stays dry: ${d.says}.`] : [])),
+      // of a part, or of what its going back closes over
+      ...staysDry(job, (d) => (d.part ? ids.includes(d.part) : d.chamber !== undefined && d.step === step.id)),
       ...(facing && step.facing && facing !== step.facing ? [`The old one faced: ${step.facing}`] : []),
       ...going.flatMap((g) => besideNew(g, name(g.part))),
     ],
@@ -186,48 +191,56 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
   };
 }
 
-/** The last movement of a step's return: all of it, or what holds the parts that lie in their place already. */
+/** The last movement of a step's return: all of it, or what is left of it once its parts lie in their place. */
 function undoingInWords(job: Job, line: FitLine): LineWords {
-  const step = job.steps.find((s) => s.id === line.undoes);
-  const all = (step?.hardware ?? []).filter((h) => line.hardware.includes(h.id));
-  const hardware = line.last ? all.filter((h) => line.last?.includes(h.id)) : all;
-  const holds = line.last !== undefined && step !== undefined && hardware.length > 0 && lineGroups(step, partsOf(job, line.parts), all).holds.length > 0;
-  const aside = (line.aside ?? []).map((p) => pieceNamed(job, p));
-  const out = (line.aside ?? []).map((p, i) => `Stays out: ${aside[i]}: ${staysOut(goingInOf(job), p)}`);
-  const ofHardware = {
+  const step = stepOf(job, line.undoes);
+  const { parts, hardware: ids } = line.left ?? line;
+  const hardware = hardwareOf(step, ids);
+  const torqueNm = oneTorque(hardware);
+  const base = {
+    ...BARE,
+    belongs: putsBack(job, line.undoes),
     hardware,
-    torqueNm: oneTorque(hardware),
+    torqueNm,
     inARow: inARow(hardware),
-    passes: step && passesOver(job, step, oneTorque(hardware)),
+    passes: step && passesOver(job, step, torqueNm),
     pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
     wires: step?.wires ?? [],
     tray: step?.tray,
     step: line.undoes,
   };
-  const base = { ...BARE, belongs: putsBack(job, line.undoes), ...ofHardware };
   if (!step) return { ...base, title: "" };
-  if (line.parts.length && !holds) {
-    const parts = partsInWords(job, step, line.parts, hardware, false);
-    return { ...base, ...parts, mind: [...parts.mind, ...out] };
+  const aside = (line.aside ?? []).map((p) => ({ name: pieceNamed(job, p), why: staysOut(goingInOf(job), p) }));
+  // locker holds on a dry thread alone
+  const mind = [...staysDry(job, (d) => !d.part && !d.chamber && d.step === step.id), ...aside.map((p) => `Stays out: ${p.name}: ${p.why}`)];
+  if (parts.length) {
+    const said = partsInWords(job, step, parts, hardware, false);
+    return { ...base, ...said, mind: [...said.mind, ...mind] };
   }
-  const title = hardware.length
-    ? piecesBack(hardware, step)
-    : aside.length && !line.parts.length
-      ? `Leave out: ${aside.join(", ")}`
-      : nothingBack(step, stepNumber(job, step.id));
-  if (holds) return { ...base, title, stack: stackOf(job, step), mind: out };
-  const locked = keepDry(job).flatMap((d) => (d.part === undefined && d.step === step.id ? [`Stays dry: ${d.says}.`] : []));
+  const stack = stackOf(job, step);
+  if (line.left) return { ...base, title: piecesBack(hardware, step), stack, mind };
+  const nothing = aside.length ? `Leave out: ${aside.map((p) => p.name).join(", ")}` : nothingBack(step, stepNumber(job, step.id));
   return {
     ...base,
-    title,
+    title: hardware.length ? piecesBack(hardware, step) : nothing,
     facing: step.facing,
     marks: step.marks ?? [],
-    stack: stackOf(job, step),
-    mind: [...mindAtRebuild(step), ...mindByHold(step, []), ...locked, ...out],
+    stack,
+    mind: [...mindAtRebuild(step), ...mindByHold(step, []), ...staysDry(job, (d) => d.chamber !== undefined && d.step === step.id), ...mind],
     note: step.note,
   };
 }
 
-const partsOf = (job: Job, ids: readonly string[]) => ids.flatMap((id) => job.parts.find((p) => p.id === id) ?? []);
+const stepOf = (job: Job, id: string): StripStep | undefined => job.steps.find((s) => s.id === id);
+const hardwareOf = (step: StripStep | undefined, ids: readonly string[]): Hardware[] => (step?.hardware ?? []).filter((h) => ids.includes(h.id));
+const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] =>
+  keepDry(job)
+    .filter(here)
+    .map((d) => `Stays dry: ${d.says}.`);
+
+/** A step's pieces as they go back on each other, without what stays out. */
 const stackOf = (job: Job, step: StripStep): string[] =>
-  [...(step.stack ?? [])].reverse().map((id) => pieceNamed(job, step.parts?.includes(id) ? { part: id } : { hardware: id }));
+  [...(step.stack ?? [])].reverse().flatMap((id) => {
+    const piece = step.parts?.includes(id) ? { part: id } : { hardware: id };
+    return !job.ending && staysOut(goingInOf(job), piece) !== undefined ? [] : [pieceNamed(job, piece)];
+  });

@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
-import { lineKey } from "@/core/order/rebuild-plan";
+import { lineKey } from "@/core/order/rebuild-line";
 import { setLine } from "@/store/rebuild";
 import { job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";

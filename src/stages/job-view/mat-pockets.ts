@@ -5,6 +5,7 @@ import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import { onceFor } from "@/core/job/once-for";
 import { type Part, partName } from "@/core/job/part";
+import { keepDry } from "@/core/lube/cleaning";
 import { directNeeds } from "@/core/order/checked-strip";
 import type { Pocket } from "@/ui/pocket";
 import { pocketLook, titleOf } from "./pocket-look";
@@ -60,3 +61,10 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
     };
   });
 });
+
+/** The same where the unit is lubricated: what must stay dry stands out. */
+export function pocketsToLubricate(job: Job): readonly Pocket[] {
+  const dry = keepDry(job);
+  const steps = new Set(dry.flatMap((d) => d.step ?? job.steps.find((s) => d.part !== undefined && s.parts?.includes(d.part))?.id ?? []));
+  return pocketsOf(job).map((p) => (steps.has(p.step) ? { ...p, dry: true } : p));
+}

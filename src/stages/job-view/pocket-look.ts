@@ -1,5 +1,6 @@
 import { type HardwareFacts, hardwareInWords, isLoose } from "@/core/hardware/piece";
 import type { StepFacts, StripStep } from "@/core/job/step";
+import { ACTION_SAYS } from "@/core/order/likely-action";
 import type { Pocket } from "@/ui/pocket";
 
 type Titled = Pick<StripStep, "action" | "title" | "note" | "parts"> & { readonly hardware?: readonly HardwareFacts[] | undefined };
@@ -8,7 +9,7 @@ type Titled = Pick<StripStep, "action" | "title" | "note" | "parts"> & { readonl
 export function titleOf(s: Titled, named: (id: string) => string): string {
   if (s.title) return s.title;
   const parts = (s.parts ?? []).map(named);
-  return parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || s.action;
+  return parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || ACTION_SAYS[s.action];
 }
 
 /** What a pocket shows of its step, whether it lies in the shop or is still on its way there. What is not said is left out: a key that says nothing travels to the browser all the same. */

@@ -7,7 +7,6 @@ import { PART_KINDS } from "@/core/hardware/part-kind";
 import { chosenCauses, findingSchema } from "@/core/job/finding";
 import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
 import { type Job, jobHead } from "@/core/job/job";
-import { undoKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import { sizesAsked } from "@/core/job/part-sizes";
@@ -47,10 +46,11 @@ const onPart = { ...onJob, part: ref };
 
 /** Lines of the rebuild that must be done again once a part that was fitted already has to come out: those of the least that must come off with it. */
 function linesToOpen(job: Job, part: string): string[] {
-  const done = new Set(job.linesDone);
   const own = job.steps.find((s) => s.parts?.includes(part));
-  if (!own || !done.has(undoKey(own.id))) return [];
-  const { steps } = accessPlan(job, part, offNow(job.steps, job.linesDone));
+  const off = offNow(job.steps, job.linesDone);
+  if (!own || off.includes(own.id)) return [];
+  const done = new Set(job.linesDone);
+  const { steps } = accessPlan(job, part, off);
   return linesOpenedBy(planOf(job), job, steps).filter((k) => done.has(k));
 }
 

@@ -11,8 +11,6 @@ import { partName, partNamed } from "@/core/job/part";
 import { pictureSpot } from "@/core/job/picture-spot";
 import { lubePointSchema, weighedPointSchema } from "@/core/job/service";
 import { note, ref, words } from "@/core/job/written";
-import { cleaningsFor } from "@/core/lube/cleaning";
-import { CLEANING_NAMES, cleaningFor, cleaningLine } from "@/core/lube/cleaning-ways";
 import { lubePlan } from "@/core/lube/plan";
 import { chamberKindAround, openerBefore, openerOf, placeKindOf, pointOn } from "@/core/lube/propose";
 import { momentsFor, reachOf } from "@/core/lube/reach";
@@ -22,7 +20,6 @@ import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import {
   addChamber,
-  addCleanings,
   addDry,
   addPoints,
   changeChamber,
@@ -30,15 +27,12 @@ import {
   dropChamber,
   dropDry,
   dropPoint,
-  dropService,
   setNoGrease,
-  setWashed,
   takeLubricant,
   takeProposed,
   weighIn,
 } from "@/store/lube";
 import { greasesOnShelf } from "@/store/shelf";
-import { layDown } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { lastTime } from "./last-time";
@@ -92,6 +86,7 @@ const facts = z
   .object({
     name: chamberSchema.shape.name,
     filling: chamberSchema.shape.filling.nullable(),
+    levelPlug: z.boolean(),
     openedBy: ref.nullable(),
     outside: z.boolean(),
     volume: chamberSchema.shape.volume.nullable(),
@@ -308,57 +303,4 @@ export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResu
     if (grams !== null) refuseSlip(slipIn(grams, { ...(await groundOf(job, g)), aim: g.grams }), sure);
     return weighIn(number, version, point, grams);
   });
-}
-
-const washedInput = z.object({ ...onJob, washed: z.boolean() });
-/** Clean and dry, or not yet. */
-export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
-  return act(washedInput, raw, ({ number, version, washed }) => setWashed(number, version, washed));
-}
-
-/** Puts the cleanings that follow from what was found into the plan. */
-export async function planCleaning(raw: z.infer<typeof bareInput>): Promise<ActionResult> {
-  return act(bareInput, raw, async ({ number, version }) => {
-    const job = thereIs(await loadJob(number), number);
-    const lines = cleaningsFor(job, planOf(job));
-    if (!lines.length) throw new Fault("cleaning", "no chamber says which step opened it, and no part that came off says what it is made of: say one of them");
-    return addCleanings(number, version, lines);
-  });
-}
-
-const cleanInput = z.object({ ...onJob, part: ref, method: z.enum(CLEANING_NAMES) });
-/** How a part is cleaned. What attacks it is refused. */
-export async function saveCleaning(raw: z.infer<typeof cleanInput>): Promise<ActionResult> {
-  return act(cleanInput, raw, async ({ number, version, part, method }) => {
-    const job = thereIs(await loadJob(number), number);
-    const p = job.parts.find((x) => x.id === part);
-    if (!p) throw new Fault("part", "is not among the job’s parts any more");
-    if (!job.steps.some((s) => s.parts?.includes(part))) throw new Fault("part", "did not come off: it is cleaned with the chamber that it lies in");
-    const verdict = cleaningFor(p, job.greaseStates).find((m) => m.method === method);
-    if (!verdict?.ok) throw new Fault("method", `${partNamed(job, part)}: ${verdict?.because ?? "not that way"}`);
-    return addCleanings(number, version, [cleaningLine(part, partNamed(job, part), method)]);
-  });
-}
-
-const blockInput = z.object({ ...onJob, chamber: ref.nullable(), says: words.trim().min(3, "say what is blocked, and with what") });
-/** An opening is blocked before the washing: a step of its own, so that what was put in comes out again as a line of the plan, and after the washing if that is planned already. */
-export async function saveBlock(raw: z.infer<typeof blockInput>): Promise<ActionResult> {
-  return act(blockInput, raw, async ({ number, version, chamber, says }) => {
-    const job = thereIs(await loadJob(number), number);
-    const within = job.chambers?.find((c) => c.id === chamber);
-    if (chamber !== null && !within) throw new Fault("chamber", "is not among the job’s chambers any more");
-    const blocked = await layDown(number, version, { action: "block", title: says, parts: [], hardware: [], needs: within?.openedBy ? [within.openedBy] : [] });
-    if (!job.services.some((v) => v.chamber !== undefined && v.chamber === chamber)) return blocked;
-    const now = thereIs(await loadJob(number), number);
-    return addCleanings(
-      number,
-      blocked,
-      cleaningsFor(now, planOf(now)).filter((c) => c.chamber === chamber),
-    );
-  });
-}
-
-const oneService = z.object({ ...onJob, service: ref });
-export async function takeCleaningOut(raw: z.infer<typeof oneService>): Promise<ActionResult> {
-  return act(oneService, raw, ({ number, version, service }) => dropService(number, version, service));
 }

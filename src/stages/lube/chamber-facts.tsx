@@ -88,6 +88,11 @@ export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "fr
         <SmallChoice pressed={chamber.filling === "oil"} onPress={() => void save({ filling: chamber.filling === "oil" ? null : "oil" })}>
           Oil bath
         </SmallChoice>
+        {chamber.filling === "oil" && (
+          <SmallChoice pressed={chamber.levelPlug === true} onPress={() => void save({ levelPlug: chamber.levelPlug !== true })}>
+            Level plug
+          </SmallChoice>
+        )}
         <KeyButton
           className="small"
           onPress={() =>

@@ -7,7 +7,7 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { planCleaning, saveBlock, saveCleaning, saveWashed, takeCleaningOut } from "./actions";
+import { moveCleaning, planCleaning, saveBlock, saveCleaning, saveWashed, takeCleaningOut } from "./cleaning-actions";
 import type { LubeView } from "./lube-view";
 
 /** How far the cleaning goes, how each part may be cleaned, and what of it stands in the plan, with the line by which it must be done. */
@@ -67,6 +67,15 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
                   {c.line === undefined ? "in no plan" : `line ${c.line} of the rebuild`}
                   {c.last && `, at the latest before ${c.last}`}
                 </span>
+                {c.moments.length > 1 && (
+                  <Choose
+                    label={`When: ${c.says}`}
+                    quiet
+                    options={c.moments.map((m) => [m.step, m.says] as const)}
+                    value={c.moments.find((m) => m.step === c.before)?.step}
+                    onChoose={(before) => before && void run(moveCleaning, { service: c.id, before }).then(fault.took)}
+                  />
+                )}
               </span>
               <button
                 type="button"

@@ -1,17 +1,18 @@
 import { gatesOf, planOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import type { Lubricant } from "@/core/grease/lubricant";
-import { type PointKindName, pointKind } from "@/core/grease/point-kinds";
+import { howAt, type PointKindName, pointKind } from "@/core/grease/point-kinds";
 import type { Chamber } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import { greaseKey, serviceKey } from "@/core/job/keys";
 import { partName, partNamed } from "@/core/job/part";
 import type { WeighedPoint } from "@/core/job/service";
+import { stepThing } from "@/core/job/step-named";
 import { greaseStatesIn } from "@/core/judge/failure-modes";
-import { howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
+import { cleaningMoments, howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
 import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
 import { placeKindOf, proposedChambers } from "@/core/lube/propose";
-import { momentsFor, type Reach, reachOf, stepThing } from "@/core/lube/reach";
+import { type Moment, momentsFor, type Reach, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { lubricatedWheels } from "@/core/lube/wheels";
 import { solveTrain, type TrainAnswer } from "@/core/train/solve";
@@ -23,7 +24,7 @@ import { wholeShelf } from "@/store/shelf";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
-import { pocketsOf } from "../job-view/mat-pockets";
+import { pocketsToLubricate } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
 import { pageJob } from "../job-view/page-job";
 import { modelsLastJob } from "./last-time";
@@ -55,7 +56,7 @@ export interface PointView
   readonly onPartOff: boolean;
   readonly reach: Reach;
   readonly before?: string;
-  readonly moments: readonly { readonly step: string; readonly line: number; readonly says: string }[];
+  readonly moments: readonly Moment[];
 }
 
 /** A lubricant of the shelf as it is shown beside its verdict. */
@@ -94,7 +95,15 @@ export interface LubeView {
   readonly proposed: readonly string[];
   readonly states: readonly { readonly state: string; readonly says: string; readonly implies: string }[];
   readonly far: { readonly all: boolean; readonly says: string };
-  readonly cleanings: readonly { readonly id: string; readonly says: string; readonly line?: number; readonly last?: string }[];
+  readonly cleanings: readonly {
+    readonly id: string;
+    readonly says: string;
+    readonly line?: number;
+    readonly last?: string;
+    /** of a chamber: when it can be cleaned as well, and when it is */
+    readonly moments: readonly Moment[];
+    readonly before?: string;
+  }[];
   /** what crumbs ask to be cleaned and no line does yet */
   readonly unclean: readonly string[];
   readonly dry: readonly string[];
@@ -165,7 +174,13 @@ export async function lubeView(number: string): Promise<LubeView | null> {
         "rpm",
         "pitchLineMPerS",
       ]),
-      how: g.how ?? (g.kind && pointKind(g.kind).how),
+      how:
+        g.how ??
+        (g.kind &&
+          howAt(
+            g.kind,
+            job.chambers?.find((c) => c.id === g.chamber),
+          )),
       kindSays: g.kind ? pointKind(g.kind).says : "not said",
       ...(part && { part: partNamed(job, part) }),
       onPartOff: part !== undefined && off.has(part),
@@ -198,14 +213,17 @@ export async function lubeView(number: string): Promise<LubeView | null> {
       .filter((v) => v.do === "clean")
       .map((v) => {
         const reach = reachOf(job, rebuild, serviceKey(v.id), v);
+        const chamber = job.chambers?.find((c) => c.id === v.chamber);
         return {
           id: v.id,
           says: v.note ?? (v.part ? partNamed(job, v.part) : "cleaned"),
           ...(reach.line !== undefined && { line: reach.line }),
           ...(reach.last && { last: `line ${reach.last.line}: ${reach.last.says}` }),
+          moments: chamber ? nearest(cleaningMoments(job, rebuild, chamber), v.reachedBy) : [],
+          ...(v.reachedBy && { before: v.reachedBy }),
         };
       }),
-    unclean: stillToClean(job),
+    unclean: stillToClean(job, rebuild),
     dry: keepDry(job).map((d) => d.says),
     steps: stepsOf.map((s) => ({ id: s.id, says: stepThing(job, s.id) })),
     parts: job.parts
@@ -237,7 +255,7 @@ export async function lubeView(number: string): Promise<LubeView | null> {
         };
       }),
     gates: gatesOf(job, "lube"),
-    pockets: pocketsOf(job),
+    pockets: pocketsToLubricate(job),
     gunGramsPerStroke,
     currency,
     draft: (await loadDrafts(job.id))["lube.facts"],

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it, vi } from "vitest";
 import { gatesOf, planOf } from "@/core/gates/job-facts";
-import { lineKey } from "@/core/order/rebuild-plan";
+import { lineKey } from "@/core/order/rebuild-line";
 import { jobHistory } from "@/store/change";
 import { database } from "@/store/database";
 import { shelf } from "@/store/grease-rows";
@@ -15,22 +15,19 @@ import {
   addPoint,
   makeChamber,
   movePoint,
-  planCleaning,
-  saveBlock,
   saveChamber,
-  saveCleaning,
   saveNoGrease,
   saveNone,
   savePoint,
   saveProposed,
   saveSchool,
-  saveWashed,
   takeChamberAway,
   takeDryOff,
   takeLube,
   takePointOff,
   weigh,
 } from "./actions";
+import { moveCleaning, planCleaning, saveBlock, saveCleaning, saveWashed } from "./cleaning-actions";
 import { lubeView } from "./lube-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -61,6 +58,10 @@ const cased = async (unit: object = {}, more: object = {}): Promise<string> => {
   await press(saveProposed, number, {});
   await press(saveChamber, number, { chamber: "c1", facts: { volume: inside } });
   return number;
+};
+/** The first lines of the plan are done. */
+const finishAll = async (number: string, lines: number): Promise<void> => {
+  for (const l of planOf(await job(number)).steps.slice(0, lines)) await setLine(number, (await job(number)).version, lineKey(l), true, "done");
 };
 const points = async (number: string) => (await job(number)).lubePoints;
 const chamber = async (number: string, id = "c1") => (await lubeView(number))?.chambers.find((c) => c.chamber.id === id);
@@ -128,6 +129,15 @@ describe("chambers", () => {
     expect(await line()).toBeLessThan(length);
     await press(saveChamber, number, { chamber: "c1", facts: { outside: true } });
     expect(await line()).toBe(length);
+  });
+  it("an oil bath is poured, up to its plug where it has one, and no grease is built up in it", async () => {
+    const number = await cased();
+    const how = async () => (await chamber(number))?.points[0]?.how;
+    expect(await how()).toMatch(/^half the teeth/);
+    await press(saveChamber, number, { chamber: "c1", facts: { filling: "oil" } });
+    expect(await how()).toMatch(/^poured in by the millilitre/);
+    await press(saveChamber, number, { chamber: "c1", facts: { levelPlug: true } });
+    expect(await how()).toMatch(/^oil up to the level plug/);
   });
   it("say what stays dry at them", async () => {
     const number = await cased();
@@ -361,6 +371,28 @@ describe("cleaning", () => {
     expect(lines.indexOf("service:v1")).toBeLessThan(lines.indexOf("undo:s4"));
     await press(planCleaning, number, {});
     expect((await job(number)).services).toHaveLength(cleanings.length);
+  });
+  it("of a chamber can be moved earlier, not later than the first thing that goes into it, and stays there", async () => {
+    const number = await cased({}, { job: { greaseStates: ["metal"] }, steps: [
+      { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 4 }] },
+      { id: "s2", action: "lift-off", parts: ["p1"], needs: ["s1"] },
+      { id: "s3", action: "pull", parts: ["p2"], needs: ["s2"] },
+      { id: "s4", action: "peel", parts: ["p3"], needs: ["s1"] },
+    ] }); // biome-ignore format: a strip
+    await press(planCleaning, number, {});
+    const cleaning = async () => (await lubeView(number))?.cleanings.find((c) => c.moments.length);
+    expect(await cleaning()).toMatchObject({ before: "s3", moments: [{ step: "s4" }, { step: "s3" }] });
+    const { id = "" } = (await cleaning()) ?? {};
+    expect(refusal(await press(moveCleaning, number, { service: id, before: "s2" }))).toBe(
+      "before: It is cleaned at the latest before step 3, the drive wheel goes back",
+    );
+    expect(await press(moveCleaning, number, { service: id, before: "s4" })).toMatchObject({ ok: true });
+    expect(refusal(await press(planCleaning, number, {}))).toBe("cleaning: All that follows from it is in the plan");
+    expect(await cleaning()).toMatchObject({ before: "s4" });
+    const lines = planOf(await job(number)).steps.map(lineKey);
+    expect(lines.indexOf("undo:s4")).toBeGreaterThan(lines.indexOf(`service:${id}`));
+    await finishAll(number, lines.indexOf("undo:s4") + 1);
+    expect(refusal(await press(saveCleaning, number, { part: "p3", method: "brush" }))).toBe("part: Shaft seal is on again: take it off first");
   });
   it("refuses what attacks a part, and what never came off", async () => {
     const number = await cased();

@@ -5,7 +5,7 @@ import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
 import { goesBackWith } from "@/core/job/step";
 import { note, ref, text } from "@/core/job/written";
-import { isLineDone, lineKey } from "@/core/order/rebuild-plan";
+import { isLineDone, lineKey } from "@/core/order/rebuild-line";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";

@@ -10,12 +10,12 @@ import { cleaningCautions } from "@/core/lube/cleaning-ways";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { slipIn } from "@/core/lube/slips";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
-import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-plan";
+import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-line";
 import { type LineWords, lineInWords } from "@/core/rebuild/line-in-words";
 import { framed, pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
-import { pocketsOf } from "../job-view/mat-pockets";
+import { pocketsToLubricate } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
 import { titleOf } from "../job-view/pocket-look";
 import { spotsIn } from "../job-view/spots-in";
@@ -103,7 +103,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
       undefined,
       now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : plan.steps.length ? "back together" : "nothing stripped yet",
     ),
-    pockets: pocketsOf(job),
+    pockets: pocketsToLubricate(job),
     line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: cautionsAt(job, now) } : null,
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
     count: plan.steps.length,

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
 import { newChamber } from "@/core/job/chamber";
-import { lineKey } from "@/core/order/rebuild-plan";
+import { lineKey } from "@/core/order/rebuild-line";
 import { jobHistory } from "@/store/change";
 import { database } from "@/store/database";
 import { addPicture } from "@/store/pictures";
@@ -144,14 +144,14 @@ describe("what must happen around a step's return", () => {
     const say = (when: "before" | "after" | "closing" | "end", says: string, step = "s4") => press(sayForReturn, number, { step, when, says });
     expect(await say("before", "warm the seat")).toMatchObject({ ok: true });
     expect((await view(number)).line).toMatchObject({
-      key: "mind:s4:0",
+      key: "mind:s4:before:warm the seat",
       words: { title: "Warm the seat", belongs: "before step 4, the shaft seal, goes back" },
     });
-    await finish(number, "mind:s4:0");
+    await finish(number, "mind:s4:before:warm the seat");
     await say("end", "run it dry for a minute");
     const lines = await keys(number);
-    expect(lines[0]).toBe("mind:s4:0");
-    expect(lines.at(-1)).toBe("mind:s4:1");
+    expect(lines[0]).toBe("mind:s4:before:warm the seat");
+    expect(lines.at(-1)).toBe("mind:s4:end:run it dry for a minute");
     expect((await view(number)).line?.key).toBe(lines[1]);
     expect((await job(number)).steps.find((s) => s.id === "s4")).toMatchObject({ title: "Shaft seal", back: [{ says: "warm the seat" }, { when: "end" }] });
     expect(refusal(await say("after", " "))).toBe("says: Say what is to be done");

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
 import { offNow } from "@/core/order/off-again";
-import { lineKey } from "@/core/order/rebuild-plan";
+import { lineKey } from "@/core/order/rebuild-line";
 import { jobHistory } from "@/store/change";
 import { setLine } from "@/store/rebuild";
 import { job, testShop } from "@/store/test-shop";

@@ -1,0 +1,80 @@
+import { checkKey, greaseKey, mindKey, serviceKey, setKey, undoKey, withKey } from "../job/keys";
+import type { PieceRef } from "../job/piece-ref";
+import type { BackMoment } from "../job/step";
+
+interface Line {
+  readonly n: number;
+  readonly because: readonly string[];
+}
+export interface FitLine extends Line {
+  readonly kind: "fit" | "unblock";
+  readonly undoes: string;
+  readonly action: string;
+  readonly parts: readonly string[];
+  readonly hardware: readonly string[];
+  /** what is left for this line, where others led up to it; left out: all of it */
+  readonly left?: { readonly parts: readonly string[]; readonly hardware: readonly string[] };
+  /** pieces of the step that stay out, because what goes in does without them */
+  readonly aside?: readonly PieceRef[];
+  readonly cautions: readonly string[];
+}
+/** A part of a step's return that comes before its last movement: a key into its slot, a cover before its screws. The step is undone by the line after it. */
+export interface SetLine extends Line {
+  readonly kind: "set";
+  readonly of: string;
+  readonly what: "under" | "parts";
+  readonly parts: readonly string[];
+  readonly hardware: readonly string[];
+  readonly cautions: readonly string[];
+}
+export interface GreaseLine extends Line {
+  readonly kind: "grease";
+  readonly lubePoint: string;
+}
+export interface ServiceLine extends Line {
+  readonly kind: "service";
+  readonly service: string;
+}
+/** Something goes in with a new part that did not come out with the old one. */
+export interface WithLine extends Line {
+  readonly kind: "with";
+  readonly part: string;
+  readonly companion: string;
+}
+/** Something that somebody said must happen around the return of a step. */
+export interface MindLine extends Line {
+  readonly kind: "mind";
+  readonly of: string;
+  readonly when: BackMoment;
+  readonly says: string;
+}
+export interface CheckLine extends Line {
+  readonly kind: "check";
+  readonly check: string;
+  readonly after: string;
+}
+export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | MindLine | CheckLine;
+
+/** Lets a finished line be remembered although the plan's numbers may change. */
+export function lineKey(line: RebuildLine): string {
+  switch (line.kind) {
+    case "set":
+      return setKey(line.of, line.what);
+    case "grease":
+      return greaseKey(line.lubePoint);
+    case "service":
+      return serviceKey(line.service);
+    case "with":
+      return withKey(line.part, line.companion);
+    case "mind":
+      return mindKey(line.of, line.when, line.says);
+    case "check":
+      return checkKey(line.check, line.after);
+    default:
+      return undoKey(line.undoes);
+  }
+}
+
+/** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
+export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>
+  done.has(lineKey(line)) || (line.kind === "set" && done.has(undoKey(line.of)));
