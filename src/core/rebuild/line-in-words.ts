@@ -8,6 +8,7 @@ import { gotInWords } from "../job/got";
 import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
 import { pieceNamed } from "../job/piece-named";
+import type { PieceRef } from "../job/piece-ref";
 import { serviceSays } from "../job/service";
 import type { StripStep } from "../job/step";
 import { stepThing } from "../job/step-named";
@@ -177,7 +178,7 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
         const f = job.findings.find((x) => x.part === p);
         return `${name(p)}: new${f?.got ? `, ${gotInWords(f.got)}` : f?.chosen ? `, ${f.chosen}` : ""}`;
       }),
-    stack: going.find((g) => g.stack.length)?.stack ?? stackOf(job, step),
+    stack: stackOf(job, step, ids),
     mind: [
       ...mindAtRebuild(step),
       ...mindByHold(step, parts),
@@ -217,7 +218,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     const said = partsInWords(job, step, parts, hardware, false);
     return { ...base, ...said, mind: [...said.mind, ...mind] };
   }
-  const stack = stackOf(job, step);
+  const stack = stackOf(job, step, line.parts);
   if (line.left) return { ...base, title: piecesBack(hardware, step), stack, mind };
   const nothing = aside.length ? `Leave out: ${aside.map((p) => p.name).join(", ")}` : nothingBack(step, stepNumber(job, step.id));
   return {
@@ -238,9 +239,11 @@ const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] =>
     .filter(here)
     .map((d) => `Stays dry: ${d.says}.`);
 
-/** A step's pieces as they go back on each other, without what stays out. */
-const stackOf = (job: Job, step: StripStep): string[] =>
-  [...(step.stack ?? [])].reverse().flatMap((id) => {
-    const piece = step.parts?.includes(id) ? { part: id } : { hardware: id };
-    return !job.ending && staysOut(goingInOf(job), piece) !== undefined ? [] : [pieceNamed(job, piece)];
-  });
+/** A step's pieces as they go back on each other: as what goes in says it, or as they came out, without what stays out. */
+function stackOf(job: Job, step: StripStep, parts: readonly string[]): readonly string[] {
+  const going = job.ending ? [] : goingInOf(job);
+  const said = going.find((g) => parts.includes(g.part) && g.stack.length)?.stack;
+  if (said) return said;
+  const pieces = [...(step.stack ?? [])].reverse().map((id): PieceRef => (step.parts?.includes(id) ? { part: id } : { hardware: id }));
+  return pieces.filter((p) => staysOut(going, p) === undefined).map((p) => pieceNamed(job, p));
+}
