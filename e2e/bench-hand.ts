@@ -29,7 +29,12 @@ export class BenchHand {
       [...document.querySelectorAll("button, input, textarea, a")].every((el) => Object.keys(el).some((key) => key.startsWith("__reactProps"))),
     );
     // keys are listened to in effects, which run once the frame is painted
-    await this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))));
+    const painted = this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))));
+    let late: NodeJS.Timeout | undefined;
+    const never = new Promise((_, fail) => {
+      late = setTimeout(() => fail(new Error("The browser painted no frame for 30 s.")), 30_000);
+    });
+    await Promise.race([painted, never]).finally(() => clearTimeout(late));
   }
 
   button(name: string | RegExp): Locator {

@@ -1,7 +1,8 @@
 import { execFileSync } from "node:child_process";
 import { join } from "node:path";
+import { shopOf } from "./shops";
 
-const DATA = process.env.DEMONTAGE_E2E_DATA ?? "data/e2e";
+const DATA = shopOf(Number(process.env.TEST_PARALLEL_INDEX ?? 0));
 
 export const cli = (words: readonly string[], data = DATA): string =>
   execFileSync(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", ...words], { encoding: "utf8", env: { ...process.env, DEMONTAGE_DATA: data } });

@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
+import { browserHere } from "./browser.mjs";
 
 /** A production server of the built application on a data folder of its own; for pictures and measurements. */
 export async function serveBuilt(port: number, data: string, more: readonly string[] = []): Promise<ChildProcess> {
@@ -20,7 +21,7 @@ export async function stop(server: ChildProcess): Promise<void> {
 
 /** How Debian's Chromium is started here and in the tests. */
 export const CHROMIUM = {
-  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  executablePath: browserHere() ?? "/usr/bin/chromium",
   args: [
     "--no-sandbox",
     "--disable-gpu",

@@ -53,7 +53,7 @@ const names = () => [
 async function untilGuarded(handle) {
   const inside = createPlain((req, res) => void handle(req, res));
   await new Promise((done) => inside.listen(0, "127.0.0.1", done));
-  await fetch(`http://127.0.0.1:${inside.address().port}/glyphs.svg`).catch(() => undefined);
+  await fetch(`http://127.0.0.1:${inside.address().port}/glyphs.svg`, { signal: AbortSignal.timeout(90_000) }).catch(() => undefined);
   await new Promise((done) => {
     inside.close(done);
     inside.closeAllConnections();
