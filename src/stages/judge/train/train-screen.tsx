@@ -1,10 +1,11 @@
 "use client";
 
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { solveTrain } from "@/core/train/solve";
 import { countedTrain, type TrainInput } from "@/core/train/train";
 import { KeyButton } from "@/ui/key-button";
 import { TrainDiagram } from "@/ui/train-diagram";
+import { BuiltOn } from "../../saving/built-on";
 import { useJob } from "../../saving/job-context";
 import { saveTrain } from "../actions";
 import { figure } from "./in-figures";
@@ -28,25 +29,17 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
   const [place, setPlace] = useState<Place>("meshes");
   const [lit, setLit] = useState<string>();
   // what was changed here is built on at once, before the shop's answer comes back
-  const latest = useRef(kept);
-  const [seen, setSeen] = useState(kept);
+  const [built] = useState(() => new BuiltOn(kept));
   const [shown, setShown] = useState(kept);
-  if (seen !== kept) {
-    setSeen(kept);
-    setShown(kept);
-  }
   useEffect(() => {
-    latest.current = kept;
-  }, [kept]);
-  const change: ChangeTrain = async (how) => {
-    const before = latest.current;
-    const next = how(before);
-    latest.current = next;
-    const result = await run(saveTrain, { train: next });
-    if (result.ok) setShown(next);
-    else if (latest.current === next) latest.current = before;
-    return result;
-  };
+    if (built.arrived(kept)) setShown(kept);
+  }, [built, kept]);
+  const change: ChangeTrain = (how) =>
+    built.change(how, async (next) => {
+      const result = await run(saveTrain, { train: next });
+      if (result.ok) setShown(next);
+      return result;
+    });
   const answer = useMemo(() => solveTrain(shown), [shown]);
   // without the motor's speed there are ratios, and no rates
   const told = shown.input.rpm > 0;
