@@ -25,7 +25,7 @@ import { choose, newUnit, quote, takeGot, takeStaying } from "./match/actions";
 import { basketGroundOf } from "./match/basket-ground";
 import { jobBasketProven } from "./match/job-basket";
 import { matchView } from "./match/match-view";
-import { finishLine, secondFault } from "./rebuild/actions";
+import { finishLine, sayCured, secondFault } from "./rebuild/actions";
 import { rebuildView } from "./rebuild/rebuild-view";
 import { takeInView } from "./take-in/take-in-view";
 import { press, pumpAt, refusal } from "./test-unit";
@@ -60,6 +60,11 @@ async function rebuilt(number: string): Promise<string[]> {
   const told: string[] = [];
   for (let view = await rebuildView(number); view?.line; view = await rebuildView(number)) {
     told.push([view.line.words.title, ...view.line.words.renewed, ...view.line.words.mind].join(" | "));
+    if (view.held) {
+      // nothing closes over what has not set, unless somebody tried it
+      expect(refusal(await press(finishLine, number, { line: view.line.key, done: true }))).toMatch(/or say that it has set/);
+      expect(await press(sayCured, number, { line: view.held.line })).toMatchObject({ ok: true });
+    }
     expect(await press(finishLine, number, { line: view.line.key, done: true })).toMatchObject({ ok: true });
   }
   return told;

@@ -17,11 +17,26 @@ import { anyJob } from "./migrations/0009-any-job";
 import { theDoor } from "./migrations/0010-the-door";
 import { sendings } from "./migrations/0011-sendings";
 import { chambers } from "./migrations/0012-chambers";
+import { ownOrder } from "./migrations/0013-own-order";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
 /** In the order in which they are run. */
-export const MIGRATIONS = [theBench, theRecorder, theJudgement, theCatalogue, theOrders, oneRoom, plainNames, theShelf, anyJob, theDoor, sendings, chambers];
+export const MIGRATIONS = [
+  theBench,
+  theRecorder,
+  theJudgement,
+  theCatalogue,
+  theOrders,
+  oneRoom,
+  plainNames,
+  theShelf,
+  anyJob,
+  theDoor,
+  sendings,
+  chambers,
+  ownOrder,
+];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

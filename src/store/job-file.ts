@@ -124,7 +124,7 @@ async function fill(trx: Knex, { id }: { id: number }, read: JobFromFile): Promi
   await put("readings", read.readings.map(records.readings.write)); // biome-ignore format: one table, one line
   await put("answers", read.answers.map(records.answers.write)); // biome-ignore format: one table, one line
   const at = new Date().toISOString();
-  await put("lines_done", [...new Set(read.linesDone)].map((line) => ({ line, at }))); // biome-ignore format: one table, one line
+  await put("lines_done", [...new Set(read.linesDone)].map((line) => ({ line, at: read.linesAt?.[line] ?? at }))); // biome-ignore format: one table, one line
 }
 
 /** An order's reference begins with the job's number, which may be another one here. Answers what pictures of arrivals hang on here, by what they hung on there. */

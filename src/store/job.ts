@@ -98,6 +98,7 @@ async function readJob(db: Knex, number: string, held: Held): Promise<Job | null
   const pictures = kept.map((row) => through("job_pictures", row, records.job_pictures.read));
   const names = new Map<string, string[]>();
   for (const p of pictures) if (p.step) names.set(p.step, [...(names.get(p.step) ?? []), p.name]);
+  const done: { line: string; at: string }[] = await db("lines_done").where({ job_id: head.id }).orderBy("at").select("line", "at");
   return {
     ...head,
     parts: await of("parts", "position", records.parts.read),
@@ -110,7 +111,8 @@ async function readJob(db: Knex, number: string, held: Held): Promise<Job | null
     findings: await of("findings", "id", records.findings.read),
     readings: await of("readings", "id", records.readings.read),
     answers: await of("answers", "at", records.answers.read),
-    linesDone: (await db("lines_done").where({ job_id: head.id }).orderBy("at")).map((r) => String(r.line)),
+    linesDone: done.map((r) => r.line),
+    linesAt: Object.fromEntries(done.map((r) => [r.line, r.at])),
     pictures,
     quotes: await of("quotes", "id", records.quotes.read),
     orders: await of("orders", "id", records.orders.read),

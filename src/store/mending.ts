@@ -3,7 +3,7 @@ import { Fault } from "@/core/fault";
 import { partKindFrom } from "@/core/hardware/part-kind";
 import { hardwareInWords } from "@/core/hardware/piece";
 import { partName } from "@/core/job/part";
-import { MENDING, type ServiceName, serviceSays } from "@/core/job/service";
+import { MENDING, type Service, type ServiceName, serviceSays } from "@/core/job/service";
 import { changeJob } from "./change";
 import { newRef } from "./ids";
 import type { Row } from "./rows";
@@ -63,6 +63,19 @@ export async function setMending(number: string, version: number, part: string, 
       await trx("services").insert({ job_id: job.id, position, ...records.services.write({ id: ref, part, do: what, waitMinutes }) });
     }
     return `${partName(records.parts.read(row))}: ${services.map((s) => serviceSays(s).toLowerCase()).join(", ") || "nothing done to it"}`;
+  });
+}
+
+/** Something more is done to a part before it goes back, or to what a step laid open before that is closed. What is planned already is not planned twice. */
+export async function addService(number: string, version: number, service: Omit<Service, "id">, says: string): Promise<number> {
+  return changeJob(number, version, async ({ trx, job }) => {
+    const there = (await trx("services").where({ job_id: job.id })).map(records.services.read);
+    const same = (v: Service): boolean =>
+      v.do === service.do && v.part === service.part && v.reachedBy === service.reachedBy && (v.note ?? "") === (service.note ?? "");
+    if (there.some(same)) throw new Fault("do", "is planned already: say in a word what is done besides, or open its line again");
+    const { ref, position } = await newRef(trx, "services", job.id);
+    await trx("services").insert({ job_id: job.id, position, ...records.services.write({ ...service, id: ref }) });
+    return `to be done before it goes on: ${says}`;
   });
 }
 

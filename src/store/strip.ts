@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
+import { type Tighten, tightInWords } from "@/core/hardware/tightening";
 import type { PictureMark } from "@/core/job/picture-mark";
 import type { NewStep } from "@/core/job/recorded-step";
 import { type GoesBackWith, type StripStep, stepFacts } from "@/core/job/step";
@@ -214,6 +215,26 @@ export async function addForReturn(number: string, version: number, ref: string,
       .where({ id: row.id })
       .update(records.steps.write({ ...facts, back: [...(facts.back ?? []), said] }));
     return `step ${Number(row.position) + 1}, ${BACK_SAYS[said.when]}: ${said.says}`;
+  });
+}
+
+/** How tight some pieces of a step go back; undefined: nothing is said. */
+export async function setTightening(number: string, version: number, ref: string, pieces: readonly string[], tighten: Tighten | undefined): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const { trx, job } = c;
+    const rows: Row[] = await trx("hardware")
+      .where({ job_id: job.id, step: ref })
+      .whereIn("ref", [...pieces]);
+    if (!rows.length) throw new Fault("pieces", "these pieces are not in that step any more");
+    const called = (await stepsCalled(c))(ref);
+    await remember(c, `how tight the pieces of ${called} go`, { hardwareOf: [ref] });
+    for (const row of rows) {
+      const { tighten: _before, ...piece } = records.hardware.read(row);
+      await trx("hardware")
+        .where({ id: row.id })
+        .update(records.hardware.write({ ...piece, tighten }));
+    }
+    return `${called}: ${tighten ? tightInWords(tighten) || "how it is drawn" : "nothing said of how tight"}`;
   });
 }
 

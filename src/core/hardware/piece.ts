@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { HARDWARE_NAMES, hardwareKind, NO_PIECE } from "./kinds";
+import { tightenSchema, tightInWords } from "./tightening";
 
 const text = z.string().max(2000, "is longer than 2000 characters");
 const later = z.record(z.string(), z.unknown()).optional();
@@ -42,15 +43,7 @@ export const pieceFacts = z.strictObject({
   stays: text.optional(),
   /** which way this piece faces, where the others of its step face otherwise */
   facing: text.optional(),
-  tighten: z
-    .strictObject({
-      pattern: text.optional(),
-      torqueNm: z.number().positive().max(500).optional(),
-      /** by feel or by angle, as it was said: "finger tight plus 1/4 turn" */
-      feel: text.optional(),
-      x: later,
-    })
-    .optional(),
+  tighten: tightenSchema.optional(),
 });
 export type HardwareFacts = Frozen<z.infer<typeof pieceFacts>>;
 
@@ -67,6 +60,12 @@ export const LOOSENED = "loosened";
 
 /** Whether it lies on the bench once its step is laid down: what was only loosened, or stays in its part, does not; nor is debris a piece of the machine. */
 export const isLoose = (h: Pick<HardwareFacts, "kind" | "stays">): boolean => h.stays === undefined && !NO_PIECE.includes(h.kind);
+
+/** Whether it is drawn with a driver or a spanner: a washer is not. */
+export const isDrawn = (h: Pick<HardwareFacts, "kind">): boolean => h.kind === "screw" || h.kind === "nut" || h.kind === "clamp";
+
+/** Whether it is screwed in but not drawn when its step goes back. */
+export const isLeftLoose = (h: Pick<HardwareFacts, "kind" | "tighten">): boolean => isDrawn(h) && h.tighten?.looseUntil !== undefined;
 
 /** Whether residue of thread locker was seen on it. */
 export const wasLocked = (h: Pick<HardwareFacts, "locker">): boolean => h.locker !== undefined && h.locker !== "none";
@@ -100,5 +99,4 @@ export function hardwareInWords(h: HardwareFacts): string {
 }
 
 /** The same with how tight it is. @example saidInWords({ kind: "screw", qty: 4, thread: "M4", tighten: { torqueNm: 1.2 } }) // "4 screws M4, 1.2 N·m" */
-export const saidInWords = (h: HardwareFacts): string =>
-  [hardwareInWords(h), h.tighten?.torqueNm !== undefined && `${h.tighten.torqueNm} N·m`, h.tighten?.feel].filter(Boolean).join(", ");
+export const saidInWords = (h: HardwareFacts): string => [hardwareInWords(h), h.tighten && tightInWords(h.tighten)].filter(Boolean).join(", ");

@@ -35,6 +35,7 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
     job: head,
     answers: job.answers,
     linesDone: job.linesDone,
+    ...(job.linesAt && Object.keys(job.linesAt).length ? { linesAt: job.linesAt } : {}),
     pictures: job.pictures
       .filter((p) => !missing?.includes(p.name))
       .map((p) => known({ name: p.name, role: p.role, part: p.part, sha256: hashes?.get(p.name) })),
@@ -189,6 +190,7 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
         (t): Answer => ({ question: finalKey(t.name), answer: t.answer ?? "yes", ...known({ value: t.value, unit: t.unit, note: t.note }), at: now }),
       ),
     linesDone: (carried.linesDone ?? []).filter(isOf(file)),
+    linesAt: carried.linesAt,
     pictures: carried.pictures ?? [],
     bought: carried.bought,
   };

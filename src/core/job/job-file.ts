@@ -87,6 +87,7 @@ export const CARRIED_HEAD = {
   noGrease: true,
   ending: true,
   waiting: true,
+  ownOrder: true,
   warrantyOf: true,
   fillSchool: true,
   chambers: true,
@@ -108,6 +109,8 @@ export const carriedSchema = z.strictObject({
   job: jobHead.pick(CARRIED_HEAD).partial().optional(),
   answers: z.array(answerSchema).max(500).optional(),
   linesDone: z.array(text).max(20_000).optional(),
+  /** when a line was done: what cures goes on curing on its way to another shop */
+  linesAt: z.record(text, moment).optional(),
   /** every picture of the job, with the hash of its bytes as they lie in the file */
   pictures: z
     .array(jobPicture.pick({ name: true, role: true, part: true }).extend({ sha256: jobPicture.shape.sha256.optional() }))
@@ -201,6 +204,7 @@ export const stripOf = (file: JobFile): Strip => ({
   steps: file.steps,
   services: file.services ?? [],
   lubePoints: file.lubePoints ?? [],
+  ownOrder: carriedOf(file).job?.ownOrder,
   goingIn: goingInOf({
     parts: file.parts ?? [],
     findings: (file.findings ?? []).map((f, i) => ({ ...carriedOfFinding(f.x, `findings[${i}].x`).own, part: f.part, chosen: f.chosen })),

@@ -79,6 +79,8 @@ export const jobHead = z.strictObject({
   waiting: waitingSchema.optional(),
   /** the job that this one came back from, within its warranty */
   warrantyOf: jobNumber.optional(),
+  /** steps in the order in which somebody wants them back */
+  ownOrder: z.array(text).max(5000).optional(),
   handedBackAt: z.iso.datetime("is no moment like 2026-11-02T10:00:00Z").optional(),
   train: trainInput.optional(),
   causes: chosenCauses,
@@ -100,6 +102,8 @@ export interface Job extends JobHead, Strip {
   readonly readings: readonly Reading[];
   readonly answers: readonly Answer[];
   readonly linesDone: readonly string[];
+  /** when a line was done, ISO 8601 */
+  readonly linesAt?: Readonly<Record<string, string>>;
   readonly pictures: readonly JobPicture[];
   readonly quotes: readonly StoredQuote[];
   readonly orders: readonly Order[];

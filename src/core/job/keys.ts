@@ -6,12 +6,14 @@ const PREFIX = {
   undo: "undo:",
   set: "set:",
   mind: "mind:",
+  tight: "tight:",
   grease: "grease:",
   service: "service:",
   with: "with:",
   check: "check:",
   safety: "safety:",
   final: "final:",
+  cured: "cured:",
 } as const;
 
 /** A line of the plan that undoes a step. */
@@ -20,6 +22,8 @@ export const undoKey = (step: string): string => PREFIX.undo + step;
 export const setKey = (step: string, what: "under" | "parts"): string => `${PREFIX.set}${step}:${what}`;
 /** Something of one’s own around the return of a step, by its words: what is said besides, or taken back, does not touch it. */
 export const mindKey = (step: string, when: string, says: string): string => `${PREFIX.mind}${step}:${when}:${says}`;
+/** What was left loose at a step is drawn, once something else is on. */
+export const tightKey = (step: string, until: string): string => `${PREFIX.tight}${step}:${until}`;
 export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoint;
 export const serviceKey = (service: string): string => PREFIX.service + service;
 /** A companion that goes in with a new part. */
@@ -31,6 +35,9 @@ export const withKeysOf = (part: string): string => `${PREFIX.with}${part}:`;
 export const safetyKey = (gate: string): string => PREFIX.safety + gate;
 /** One of the last checks. */
 export const finalKey = (check: string): string => PREFIX.final + check;
+
+/** Somebody looked, and says that what was begun with this line of the plan has set or soaked long enough. */
+export const curedKey = (line: string): string => PREFIX.cured + line;
 
 const within =
   (prefix: string) =>

@@ -31,6 +31,8 @@ export function linesOpenedBy(plan: Pick<RebuildPlan, "steps">, strip: Pick<Stri
           return parts.has(l.part);
         case "mind":
           return off.has(l.of);
+        case "tighten":
+          return off.has(l.of) || off.has(l.until);
         case "check":
           return off.has(l.after);
         case "grease": {

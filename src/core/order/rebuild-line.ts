@@ -1,4 +1,4 @@
-import { checkKey, greaseKey, mindKey, serviceKey, setKey, undoKey, withKey } from "../job/keys";
+import { checkKey, greaseKey, mindKey, serviceKey, setKey, tightKey, undoKey, withKey } from "../job/keys";
 import type { PieceRef } from "../job/piece-ref";
 import type { BackMoment } from "../job/step";
 
@@ -48,12 +48,20 @@ export interface MindLine extends Line {
   readonly when: BackMoment;
   readonly says: string;
 }
+/** What was left loose when its step went back is drawn now. */
+export interface TightenLine extends Line {
+  readonly kind: "tighten";
+  readonly of: string;
+  /** the step that had to be on first, or the very end */
+  readonly until: string;
+  readonly hardware: readonly string[];
+}
 export interface CheckLine extends Line {
   readonly kind: "check";
   readonly check: string;
   readonly after: string;
 }
-export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | MindLine | CheckLine;
+export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | MindLine | TightenLine | CheckLine;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
@@ -68,6 +76,8 @@ export function lineKey(line: RebuildLine): string {
       return withKey(line.part, line.companion);
     case "mind":
       return mindKey(line.of, line.when, line.says);
+    case "tighten":
+      return tightKey(line.of, line.until);
     case "check":
       return checkKey(line.check, line.after);
     default:

@@ -20,6 +20,8 @@ const strips = fc
       lube: fc.nat(3),
       with: fc.nat(2),
       out: fc.nat(4),
+      // most are drawn at once
+      loose: fc.oneof({ weight: 3, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: fc.nat(10) }),
     }),
     { minLength: 1, maxLength: 25 },
   )
@@ -32,7 +34,7 @@ const strips = fc
         needs: [...new Set(r.needs.filter((n) => n < i).map((n) => `s${n}`))],
         // a bundle is a run of neighbours: its number changes every four steps
         ...(r.bundle === null ? {} : { bundle: `b${Math.floor(i / 4)}` }),
-        ...(works ? { parts: [`p${i}`], hardware: r.qty ? [{ id: `h${i}`, kind: "screw" as const, qty: r.qty }] : [] } : {}),
+        ...(works ? { parts: [`p${i}`], hardware: r.qty ? [{ id: `h${i}`, kind: "screw" as const, qty: r.qty, ...(r.loose === undefined ? {} : { tighten: { looseUntil: `s${r.loose}` } }) }] : [] } : {}), // biome-ignore format: one row
       };
     });
     const works = steps.filter((s) => s.parts);
@@ -117,6 +119,36 @@ describe("laws", () => {
       expect(plan.ledger.open).toEqual([]);
       expect(plan.ledger.back + (plan.ledger.aside ?? 0)).toBe(plan.ledger.out);
     });
+  });
+
+  it("draws what was left loose once, after its own step and after what it waits for, and splits no bundle", () => {
+    let [drawn, waited] = [0, 0];
+    holds(300, (s, plan) => {
+      const at = (key: string): number => place(plan.steps, key);
+      const out = new Set((s.goingIn ?? []).flatMap((g) => g.staysOut.map((p) => ("hardware" in p ? p.hardware : ""))));
+      for (const x of s.steps)
+        for (const h of x.hardware ?? []) {
+          const lines = plan.steps.filter((l) => l.kind === "tighten" && l.hardware.includes(h.id));
+          const until = h.tighten?.looseUntil;
+          expect(lines).toHaveLength(until === undefined || out.has(h.id) ? 0 : 1);
+          const line = lines[0];
+          if (!line) continue;
+          drawn++;
+          expect(at(lineKey(line))).toBeGreaterThan(at(`undo:${x.id}`));
+          // a step that there is not, a note and the step itself are on when everything is
+          const isOn = until !== x.id && at(`undo:${until}`) >= 0;
+          if (isOn) waited++;
+          expect(at(lineKey(line))).toBeGreaterThan(isOn ? at(`undo:${until}`) : Math.max(...s.steps.map((y) => at(`undo:${y.id}`))));
+        }
+      plan.steps.forEach((l, i) => {
+        if (l.kind !== "tighten") return;
+        const around = [plan.steps.slice(0, i), plan.steps.slice(i)].map((side) => undone(side).map((id) => s.steps.find((x) => x.id === id)?.bundle));
+        const [before, after] = [around[0]?.at(-1), around[1]?.[0]];
+        expect(before !== undefined && before === after).toBe(false);
+      });
+    });
+    expect(drawn).toBeGreaterThan(100);
+    expect(waited).toBeGreaterThan(50);
   });
 
   it("lays ready what goes in with a new part before it, and puts back nothing that stays out", () => {

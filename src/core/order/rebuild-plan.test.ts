@@ -84,7 +84,7 @@ describe("the rebuild plan", () => {
   it("does what has to cure first, and says how long it holds up what", () => {
     const plan = rebuildPlan(gearCase({ services: [{ id: "v1", part: "p1", do: "bond", waitMinutes: 1440, note: "bush bonded" }] }));
     expect(lineKey(plan.steps[0] as RebuildLine)).toBe("service:v1");
-    expect(plan.waits).toEqual([{ after: 1, minutes: 1440, why: "bush bonded: must be over before gear case cover goes in" }]);
+    expect(plan.waits).toEqual([{ after: 1, minutes: 1440, why: "bush bonded: must be over before gear case cover goes in", holds: "s2" }]);
   });
 
   it("asks for the checks of the trade", () => {

@@ -1,6 +1,6 @@
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
 import { NO_PIECE } from "../hardware/kinds";
-import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
+import { type Hardware, hardwareInWords, isLeftLoose, wasLocked } from "../hardware/piece";
 import { companionKey } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import { undoKey } from "../job/keys";
@@ -20,18 +20,27 @@ import type { RebuildLine } from "./rebuild-line";
 import { BACK_SAYS, stepCalled } from "./step-words";
 import { needsOf, undoOrder } from "./undo-order";
 
+/** So many minutes must pass after a line before something else is done. */
+export interface Wait {
+  readonly after: number;
+  readonly minutes: number;
+  readonly why: string;
+  /** the step that cannot go back before they are over; left out: they must be over before the unit runs */
+  readonly holds?: string;
+}
+
 export interface RebuildPlan {
   readonly steps: readonly RebuildLine[];
   /** what must be new: fetch it before beginning */
   readonly pick: readonly Pick[];
   readonly ledger: Ledger;
   /** after line `after`, so many minutes must pass before what depends on it */
-  readonly waits: readonly { readonly after: number; readonly minutes: number; readonly why: string }[];
+  readonly waits: readonly Wait[];
   readonly minutes: number;
 }
 
 /** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off; untimed, two minutes. */
-const MINUTES = { step: UNTIMED_MINUTES, set: 0, grease: 2, service: 3, with: 1, check: 0.5, mind: 0.5 } as const;
+const MINUTES = { step: UNTIMED_MINUTES, set: 0, grease: 2, service: 3, with: 1, check: 0.5, mind: 0.5, tighten: 0.5 } as const;
 
 type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
 
@@ -68,6 +77,8 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   const pointsAt = byStep(checked, strip.lubePoints);
   const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
   const closing = beforeClosing(checked, order);
+  const loose = leftLoose(checked, going);
+  const on = new Set<number>();
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
@@ -94,8 +105,11 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
       drafts.push(...waiting.map((w) => w.draft));
       waiting = [];
     }
+    on.add(i);
+    if (!sameBundle(checked, i, next)) drafts.push(...loose.drawnWith(on));
   });
 
+  drafts.push(...loose.rest());
   for (const m of closing.get(undefined) ?? []) drafts.push(m);
   for (const i of order) drafts.push(...minds(checked.steps[i] as StripStep, "end"));
   for (const g of strip.lubePoints)
@@ -111,6 +125,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
         after: at,
         minutes: v.waitMinutes as number,
         why: `${v.note ?? v.do}: must be over before ${v.part ? `${nameOf(checked, v.part)} goes in` : `${reachedName(checked, v)} is closed`}`,
+        holds: checked.steps[(v.part === undefined ? checked.indexOf.get(v.reachedBy ?? "") : checked.cameOffIn.get(v.part)) ?? -1]?.id ?? "",
       })),
       ...lockerCures(checked, lines),
     ],
@@ -239,6 +254,40 @@ const minds = (step: StripStep, when: BackMoment): Draft[] =>
   (step.back ?? [])
     .filter((b) => b.when === when)
     .map(({ says }) => ({ kind: "mind", of: step.id, when, says, because: [`it was said at the strip: ${BACK_SAYS[when]}`] }));
+
+const sameBundle = (strip: CheckedStrip, i: number, next: number | undefined): boolean => {
+  const bundle = strip.steps[i]?.bundle;
+  return bundle !== undefined && next !== undefined && strip.steps[next]?.bundle === bundle;
+};
+
+/** What is left loose when it goes back: each group is drawn once its own step and the one it waits for are on; what waits for nothing that there is, at the end. */
+function leftLoose(strip: CheckedStrip, going: readonly GoingIn[]): { readonly drawnWith: (on: ReadonlySet<number>) => Draft[]; readonly rest: () => Draft[] } {
+  let left = strip.steps.flatMap((step, own) => {
+    const pieces = step.action === "note" ? [] : (step.hardware ?? []).filter((h) => isLeftLoose(h) && staysOut(going, { hardware: h.id }) === undefined);
+    const untils = [...new Set(pieces.flatMap((h) => h.tighten?.looseUntil ?? []))];
+    return untils.map((until) => ({ own, until, step, hardware: pieces.filter((h) => h.tighten?.looseUntil === until).map((h) => h.id) }));
+  });
+  const draft = ({ own, until, step, hardware }: (typeof left)[number]): Draft => {
+    const at = strip.indexOf.get(until);
+    const waited = at !== undefined && at !== own && strip.steps[at]?.action !== "note";
+    return {
+      kind: "tighten",
+      of: step.id,
+      until,
+      hardware,
+      because: [waited ? `it was left loose until ${stepName(strip, at)} is on` : "it was left loose until everything is on"],
+    };
+  };
+  const take = (now: (l: (typeof left)[number]) => boolean): Draft[] => {
+    const out = left.filter(now);
+    left = left.filter((l) => !out.includes(l));
+    return out.map(draft);
+  };
+  return {
+    drawnWith: (on) => (left.length ? take((l) => l.until !== l.step.id && on.has(l.own) && on.has(strip.indexOf.get(l.until) ?? -1)) : []),
+    rest: () => take(() => true),
+  };
+}
 
 /** What must happen before something closes over a step: by the step whose return comes first of those that had to be off for it. Undefined: nothing closes over it. */
 function beforeClosing(strip: CheckedStrip, order: readonly number[]): Map<number | undefined, Draft[]> {

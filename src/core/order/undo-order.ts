@@ -1,5 +1,6 @@
 import { Fault } from "../fault";
 import type { CheckedStrip } from "./checked-strip";
+import { ranksOf } from "./ranks";
 
 /** For every step the steps it needed directly, as indices; a note in between is looked through. Notes themselves have an entry too. */
 export type Needs = readonly (readonly number[])[];
@@ -55,12 +56,14 @@ function circle(names: readonly string[]): Fault {
  * The order in which the steps are undone, as step indices; notes have no inverse and are left out.
  *
  * A step is undone after every step that needed it. The steps of one bundle stand next to each other. Where that leaves a choice
- * the latest step of the strip goes first, so that a strip written down in its true order is undone in exactly the reverse.
+ * the latest step of the strip goes first, so that a strip written down in its true order is undone in exactly the reverse; or the one that somebody ordered first.
  * It is Kahn's topological sort with the highest index taken first, run over bundles and then inside each.
  *
  * Refuses bundles that would have to stand inside each other, and names the steps.
  */
 export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled = byId(strip)): number[] {
+  const ranks = ranksOf(strip.steps, strip.ownOrder);
+  const rank = (i: number): number => ranks[i] ?? 0;
   const undone = strip.steps.map((_, i) => i).filter((i) => strip.steps[i]?.action !== "note");
   const groupOf = new Map<number, string>();
   const members = new Map<string, number[]>();
@@ -78,7 +81,7 @@ export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled 
       const gv = groupOf.get(v);
       if (gv && gv !== gu) before.get(gv)?.add(gu);
     }
-  const order = latestFirst([...members.keys()], before, (g) => Math.max(...(members.get(g) as number[])));
+  const order = latestFirst([...members.keys()], before, (g) => Math.max(...(members.get(g) as number[]).map(rank)));
   if (order.length < members.size) {
     const stuck = [...members.keys()].filter((g) => !order.includes(g));
     const ring = ringAmong(stuck, before);
@@ -91,7 +94,7 @@ export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled 
     const inside = new Set(own);
     const waits = new Map(own.map((i) => [i, new Set<number>()]));
     for (const u of own) for (const v of needs[u] as readonly number[]) if (inside.has(v)) waits.get(v)?.add(u);
-    return latestFirst(own, waits, (i) => i);
+    return latestFirst(own, waits, rank);
   });
 }
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { saidInWords } from "../hardware/piece";
 import { newChamber } from "../job/chamber";
 import type { Job } from "../job/job";
 import { readJobFile } from "../job/job-file";
@@ -7,6 +8,12 @@ import { reachOf } from "../lube/reach";
 import { lineKey } from "../order/rebuild-line";
 import { rebuildPlan } from "../order/rebuild-plan";
 import { lineInWords } from "./line-in-words";
+
+/** The words of a job's line by its key. */
+const wordsOf = (j: Job, key: string) => {
+  const line = rebuildPlan(j).steps.find((l) => lineKey(l) === key);
+  return line && lineInWords(j, line);
+};
 
 /** A wheel under a nut, a case with a cover that is held by screws with locker on them. */
 function job(more: Partial<Job> = {}): Job {
@@ -84,5 +91,29 @@ describe("a cover that is set on", () => {
     expect(reachOf(open, plan, "grease:g1", point).line).toBe(at - 1);
     const set = { ...open, linesDone: ["set:s1:parts"] };
     expect(reachOf(set, plan, "grease:g1", point).closed).toMatch(/^step 1, the case cover, closes over it, and is on again/);
+  });
+});
+
+describe("how tight", () => {
+  const drawn = (tighten: object): Job => {
+    const j = job();
+    const steps = j.steps.map((s) => ({ ...s, hardware: s.hardware?.map((h) => (h.id === "h2" ? { ...h, tighten } : h)) }));
+    return { ...j, steps } as Job;
+  };
+
+  it("says by how much past the feel, in how many passes, and that all are started first", () => {
+    const said = wordsOf(drawn({ feel: "snug", pastDeg: 45, passes: 2, startAll: true }), "undo:s2");
+    expect(said?.hardware.map(saidInWords)).toContain("1 nut M6, snug, then an eighth of a turn (45°) past it");
+    expect(said?.drawn).toEqual(["Start all of them by hand before any is drawn.", "Draw them in 2 passes, each time all of them."]);
+  });
+
+  it("leaves loose what is to be left loose, and draws it with its figure when what it waits for is on", () => {
+    const j = drawn({ torqueNm: 2, looseUntil: "s1" });
+    const now = wordsOf(j, "undo:s2");
+    expect(now?.torqueNm).toBeUndefined();
+    expect(now?.mind).toContain("Leave loose: 1 nut M6. Start by hand only; drawn when step 1, the case cover, is on.");
+    const later = wordsOf(j, "tight:s2:s1");
+    expect(later).toMatchObject({ title: "Draw now: 1 nut M6", torqueNm: 2, belongs: "at step 2, the wheel, left loose until now" });
+    expect(wordsOf(drawn({ looseUntil: "end" }), "undo:s2")?.mind).toContain("Leave loose: 1 nut M6. Start by hand only; drawn when everything is on.");
   });
 });

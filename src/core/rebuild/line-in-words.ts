@@ -1,6 +1,7 @@
 import { howAt } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
-import type { Hardware, HardwareFacts } from "../hardware/piece";
+import { type Hardware, type HardwareFacts, hardwareInWords, isLeftLoose } from "../hardware/piece";
+import { drawnInWords } from "../hardware/tightening";
 import { besideNew } from "../job/beside-new";
 import { companionKey, companionSays } from "../job/goes-in";
 import { goingInOf } from "../job/going-in";
@@ -35,6 +36,8 @@ export interface LineWords {
   readonly inARow?: boolean;
   /** how screws that press a seal are drawn down */
   readonly passes?: string;
+  /** how they are drawn besides: all started first, in passes */
+  readonly drawn?: readonly string[];
   readonly renewed: readonly string[];
   /** the pieces as they go back on each other: what lies lowest first */
   readonly stack: readonly string[];
@@ -128,6 +131,11 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     };
     return { ...BARE, belongs: when[line.when], title: capital(line.says), step: line.of };
   }
+  if (line.kind === "tighten") {
+    const step = stepOf(job, line.of);
+    const drawn = drawing(job, step, hardwareOf(step, line.hardware));
+    return { ...BARE, ...drawn, belongs: `at ${stepThing(job, line.of)}, left loose until now`, title: tightenTitle(drawn.hardware), step: line.of };
+  }
   if (line.kind === "check")
     return { ...BARE, belongs: `at ${stepThing(job, line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
   if (line.kind === "with") {
@@ -197,15 +205,16 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
   const step = stepOf(job, line.undoes);
   const { parts, hardware: ids } = line.left ?? line;
   const hardware = hardwareOf(step, ids);
-  const torqueNm = oneTorque(hardware);
+  const loose = hardware.filter(isLeftLoose);
   const base = {
     ...BARE,
     belongs: putsBack(job, line.undoes),
+    ...drawing(
+      job,
+      step,
+      hardware.filter((h) => !loose.includes(h)),
+    ),
     hardware,
-    torqueNm,
-    inARow: inARow(hardware),
-    passes: step && passesOver(job, step, torqueNm),
-    pattern: hardware.find((h) => h.tighten?.pattern)?.tighten?.pattern?.replace(/^cross\b/, "crosswise"),
     wires: step?.wires ?? [],
     tray: step?.tray,
     step: line.undoes,
@@ -213,7 +222,11 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
   if (!step) return { ...base, title: "" };
   const aside = (line.aside ?? []).map((p) => ({ name: pieceNamed(job, p), why: staysOut(goingInOf(job), p) }));
   // locker holds on a dry thread alone
-  const mind = [...staysDry(job, (d) => !d.part && !d.chamber && d.step === step.id), ...aside.map((p) => `Stays out: ${p.name}: ${p.why}`)];
+  const mind = [
+    ...leftLooseInWords(job, loose),
+    ...staysDry(job, (d) => !d.part && !d.chamber && d.step === step.id),
+    ...aside.map((p) => `Stays out: ${p.name}: ${p.why}`),
+  ];
   if (parts.length) {
     const said = partsInWords(job, step, parts, hardware, false);
     return { ...base, ...said, mind: [...said.mind, ...mind] };
@@ -230,6 +243,33 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     mind: [...mindAtRebuild(step), ...mindByHold(step, []), ...staysDry(job, (d) => d.chamber !== undefined && d.step === step.id), ...mind],
     note: step.note,
   };
+}
+
+/** How screws are drawn: the figure that all of them have, their order, their passes. */
+function drawing(job: Job, step: StripStep | undefined, hardware: readonly Hardware[]) {
+  const torqueNm = oneTorque(hardware);
+  const tight = hardware.map((h) => h.tighten);
+  return {
+    hardware,
+    torqueNm,
+    inARow: inARow(hardware),
+    // what was said of its passes goes before what a seal asks for
+    passes: step && !tight.some((t) => t?.passes) ? passesOver(job, step, torqueNm) : undefined,
+    pattern: tight.find((t) => t?.pattern)?.pattern?.replace(/^cross\b/, "crosswise"),
+    drawn: drawnInWords(tight),
+  };
+}
+
+const tightenTitle = (hardware: readonly Hardware[]): string => `Draw now: ${hardware.map((h) => hardwareInWords({ ...h, at: undefined })).join(", ")}`;
+
+/** What is screwed in here and not drawn. */
+function leftLooseInWords(job: Job, loose: readonly Hardware[]): string[] {
+  const untils = [...new Set(loose.flatMap((h) => h.tighten?.looseUntil ?? []))];
+  return untils.map((until) => {
+    const own = loose.filter((h) => h.tighten?.looseUntil === until).map((h) => hardwareInWords({ ...h, at: undefined }));
+    const waits = job.steps.some((s) => s.id === until) ? `${stepThing(job, until)}, is on` : "everything is on";
+    return `Leave loose: ${own.join(", ")}. Start by hand only; drawn when ${waits}.`;
+  });
 }
 
 const stepOf = (job: Job, id: string): StripStep | undefined => job.steps.find((s) => s.id === id);

@@ -3,15 +3,24 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
+import { tightenSchema } from "@/core/hardware/tightening";
+import type { Job } from "@/core/job/job";
+import { curedKey } from "@/core/job/keys";
+import { partNamed } from "@/core/job/part";
+import { serviceSays, serviceSchema } from "@/core/job/service";
 import { goesBackWith } from "@/core/job/step";
+import { stepThing } from "@/core/job/step-named";
 import { note, ref, text } from "@/core/job/written";
-import { isLineDone, lineKey } from "@/core/order/rebuild-line";
+import { offNow } from "@/core/order/off-again";
+import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-line";
+import { minutesInWords, type RunningWait, runningWaits } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
-import { setLine } from "@/store/rebuild";
-import { addForReturn } from "@/store/strip";
+import { addService } from "@/store/mending";
+import { setAnswer, setLine } from "@/store/rebuild";
+import { addForReturn, setTightening } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
@@ -29,9 +38,47 @@ export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResu
     const first = steps[open];
     const last = open < 0 ? steps.at(-1) : steps[open - 1];
     if (done && first && first !== asked) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
+    const held = done && heldUp(job, asked);
+    if (held) throw new Fault("line", `${held.why}. ${minutesInWords(held.minutesLeft)} are left; go on with something else, or say that it has set`);
     if (!done && !isLineDone(asked, finished)) throw new Fault("line", "is not done yet");
     if (!done && last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
     return setLine(number, version, line, done, lineInWords(job, asked).title);
+  });
+}
+
+/** What was begun and needs its time, where a line would close over it. */
+function heldUp(job: Job, line: RebuildLine): RunningWait | undefined {
+  const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : line.kind === "set" ? line.of : undefined;
+  return step === undefined ? undefined : runningWaits(planOf(job), job, new Date().toISOString()).find((w) => w.holds === step);
+}
+
+const curedInput = z.object({ ...onJob, line: text });
+/** Somebody tried it, and it has set before its time was over. */
+export async function sayCured(raw: z.infer<typeof curedInput>): Promise<ActionResult> {
+  return act(curedInput, raw, async ({ number, version, line }) => {
+    const job = thereIs(await loadJob(number), number);
+    const wait = runningWaits(planOf(job), job, new Date().toISOString()).find((w) => w.line === line);
+    if (!wait) throw new Fault("line", "nothing is waited for there any more");
+    return setAnswer(number, version, curedKey(line), { answer: "yes" }, `said to have set, ${minutesInWords(wait.minutesLeft)} before its time: ${wait.why}`);
+  });
+}
+
+const workInput = z.object({
+  ...onJob,
+  part: ref.optional(),
+  reachedBy: ref.optional(),
+  ...serviceSchema.pick({ do: true, note: true, waitMinutes: true }).shape,
+});
+/** Something is done to a part that is off, or to what is open, before it goes on. */
+export async function putInWork(raw: z.infer<typeof workInput>): Promise<ActionResult> {
+  return act(workInput, raw, async ({ number, version, ...service }) => {
+    const job = thereIs(await loadJob(number), number);
+    const off = new Set(offNow(job.steps, job.linesDone));
+    const step = service.part === undefined ? service.reachedBy : job.steps.find((s) => s.parts?.includes(service.part ?? ""))?.id;
+    if (step === undefined) throw new Fault("part", "say what it is done to");
+    const thing = service.part === undefined ? `what ${stepThing(job, step)}, laid open` : partNamed(job, service.part);
+    if (!off.has(step)) throw new Fault("part", `${thing} is closed over again: take it off first, at Way in`);
+    return addService(number, version, service, `${serviceSays(service.do)} ${thing}`);
   });
 }
 
@@ -39,6 +86,12 @@ const returnInput = z.object({ ...onJob, step: ref, ...goesBackWith.pick({ when:
 /** What must happen around a step's return, said while it goes back: for this time and the next. */
 export async function sayForReturn(raw: z.infer<typeof returnInput>): Promise<ActionResult> {
   return act(returnInput, raw, ({ number, version, step, ...said }) => addForReturn(number, version, step, said));
+}
+
+const tightInput = z.object({ ...onJob, step: ref, pieces: z.array(ref).min(1).max(500), tighten: tightenSchema.nullable() });
+/** How tight some pieces of a step go back. */
+export async function sayHowTight(raw: z.infer<typeof tightInput>): Promise<ActionResult> {
+  return act(tightInput, raw, ({ number, version, step, pieces, tighten }) => setTightening(number, version, step, pieces, tighten ?? undefined));
 }
 
 const troubleInput = z.object({ ...onJob, says: note.min(3, "say in a few words what is wrong") });

@@ -5,6 +5,7 @@ import { type Hardware, hardwareInWords, isDrawn } from "@/core/hardware/piece";
 import type { Tighten } from "@/core/hardware/tightening";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { useClose } from "@/ui/keys";
 import { SmallChoice } from "@/ui/small-choice";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
@@ -38,6 +39,7 @@ export function HowTight({
   const keep = async (): Promise<void> => {
     if (fault.took(await run(sayHowTight, { step, pieces: asked.map((h) => h.id), tighten: tight ?? null }))) onClose();
   };
+  useClose(onClose);
   return (
     <section aria-label="How tight" className="flex flex-col gap-1.5 border-l-[6px] border-base-content bg-base-200 p-2">
       {pieces.length > 1 && (
@@ -55,10 +57,10 @@ export function HowTight({
       <TightFields key={one ?? "all"} tight={tight} steps={steps} onSay={setTight} />
       <FaultLine says={fault.elsewhere()} />
       <div className="grid grid-cols-2 gap-1.5">
-        <KeyButton className="small" onPress={() => void keep()}>
+        <KeyButton keyName=" " look="main" className="justify-center" onPress={() => void keep()}>
           So it is
         </KeyButton>
-        <KeyButton className="small" onPress={onClose}>
+        <KeyButton keyName="X" className="small" onPress={onClose}>
           Leave it as it was
         </KeyButton>
       </div>

@@ -2,6 +2,7 @@ import { StagePlaces } from "../frame/stage-places";
 
 const PLACES = [
   { place: "line", keyName: "J", says: "The line", path: "" },
+  { place: "plan", keyName: "P", says: "The plan", path: "/plan" },
   { place: "way-in", keyName: "N", says: "Way in", path: "/way-in" },
 ] as const;
 

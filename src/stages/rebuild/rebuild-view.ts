@@ -6,11 +6,14 @@ import { undoKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import type { JobPicture } from "@/core/job/picture";
 import type { Stage } from "@/core/job/stages";
+import { stepThing } from "@/core/job/step-named";
 import { cleaningCautions } from "@/core/lube/cleaning-ways";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { slipIn } from "@/core/lube/slips";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
+import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-line";
+import { type RunningWait, runningWaits } from "@/core/order/running-waits";
 import { type LineWords, lineInWords } from "@/core/rebuild/line-in-words";
 import { framed, pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
@@ -19,8 +22,10 @@ import { pocketsToLubricate } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
 import { titleOf } from "../job-view/pocket-look";
 import { spotsIn } from "../job-view/spots-in";
+import type { StepNamed } from "../tightening/tight-fields";
 import type { LaidStep } from "./leftover";
 import type { LinePicture } from "./line-pictures";
+import type { WorkPlace } from "./put-in-work";
 
 /** The line of the plan that is to be done now. */
 export interface LineNow {
@@ -30,6 +35,8 @@ export interface LineNow {
   readonly words: LineWords;
   readonly because: readonly string[];
   readonly cautions: readonly string[];
+  /** what work put in here is done to, where nobody says otherwise */
+  readonly thing?: string;
 }
 
 export interface RebuildView {
@@ -47,6 +54,14 @@ export interface RebuildView {
   readonly rows: readonly LedgerRow[];
   /** what a piece that is left over is held against */
   readonly laid: readonly LaidStep[];
+  /** what goes back later: a screw may be left loose for it */
+  readonly later: readonly StepNamed[];
+  /** what was begun and needs its time */
+  readonly waits: readonly RunningWait[];
+  /** the one that this line would close over */
+  readonly held: RunningWait | null;
+  /** what something can be done to now */
+  readonly places: readonly WorkPlace[];
   readonly foot: string;
   readonly stage: Stage;
   readonly gates: readonly Gate[];
@@ -84,6 +99,21 @@ function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords |
   return [...first, ...others].map(shown);
 }
 
+const thingAt = (job: Job, { step }: LineWords): Pick<LineNow, "thing"> => {
+  const part = job.steps.find((s) => s.id === step)?.parts?.[0];
+  return part === undefined ? {} : { thing: `part:${part}` };
+};
+
+/** Parts that are off, and places that are still open. */
+function placesToWork(job: Job): WorkPlace[] {
+  const off = new Set(offNow(job.steps, job.linesDone));
+  const open = job.steps.filter((s) => off.has(s.id));
+  return [
+    ...open.flatMap((s) => (s.parts ?? []).map((p) => ({ key: `part:${p}`, says: partNamed(job, p) }))),
+    ...open.map((s) => ({ key: `step:${s.id}`, says: `what ${stepThing(job, s.id)}, laid open` })),
+  ];
+}
+
 export async function rebuildView(number: string): Promise<RebuildView | null> {
   const job = await pageJob(number);
   if (!job) return null;
@@ -95,6 +125,8 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const before = at < 0 ? plan.steps.at(-1) : plan.steps[at - 1];
   const words = now && lineInWords(job, now);
   const open = plan.steps.filter((l) => !isDone(l));
+  const waits = runningWaits(plan, job, new Date().toISOString());
+  const step = now && (now.kind === "fit" || now.kind === "unblock" ? now.undoes : now.kind === "set" ? now.of : undefined);
   const nextGrease = open.find((l) => l.kind === "grease");
   const minutesLeft = Math.max(1, Math.round((plan.minutes * open.length) / Math.max(1, plan.steps.length)));
   return {
@@ -104,7 +136,10 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
       now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : plan.steps.length ? "back together" : "nothing stripped yet",
     ),
     pockets: pocketsToLubricate(job),
-    line: now && words ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: cautionsAt(job, now) } : null,
+    line:
+      now && words
+        ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: cautionsAt(job, now), ...thingAt(job, words) }
+        : null,
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
     count: plan.steps.length,
     pictures: linePictures(job, now, words),
@@ -128,6 +163,12 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
         },
       ];
     }),
+    later: plan.steps
+      .slice(at + 1)
+      .flatMap((l) => (at >= 0 && l.kind === "fit" && l.undoes !== words?.step ? [{ id: l.undoes, says: stepThing(job, l.undoes) }] : [])),
+    waits,
+    held: (step !== undefined && waits.find((w) => w.holds === step)) || null,
+    places: placesToWork(job),
     foot:
       job.linesDone.length === 0 && plan.pick.length
         ? `Fetch first: ${plan.pick.map((p) => p.why).join("; ")}`

@@ -15,6 +15,7 @@ import { type Packed, usePacked } from "@/ui/packed";
 import { needsOfPocket, type Pocket } from "@/ui/pocket";
 import { useJob } from "../saving/job-context";
 import { newKey } from "../saving/new-key";
+import type { StepNamed } from "../tightening/tight-fields";
 import { cameOutAsOne, layStepDown, setNeeds, slideTo } from "./actions";
 import { FactKeys } from "./fact-keys";
 import type { LaidStep } from "./laid-step";
@@ -154,7 +155,9 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
               begin={() => set({})}
             />
           )}
-          {sheet !== null && sheet !== "pocket" && <StepSheet sheet={sheet} recording={recording} laid={laid} onClose={close} />}
+          {sheet !== null && sheet !== "pocket" && (
+            <StepSheet sheet={sheet} recording={recording} laid={laid} steps={stepsBefore(inShop, editing)} onClose={close} />
+          )}
           {sheet === "pocket" && inHand >= 0 && (
             <PocketInHand pockets={inShop} at={inHand} laid={inHandStep} onMove={takeInHand} onEdit={edit} onClose={close} />
           )}
@@ -207,6 +210,10 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
 
 /** What may have been meant otherwise, in one saying; empty: nothing. */
 const lookOf = (open: OpenStep, read: Understood): string => [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
+
+/** What lies on the Mat before a step, as it is named where something waits for it. */
+const stepsBefore = (pockets: readonly Pocket[], editing: number): StepNamed[] =>
+  pockets.flatMap((p, i) => (editing < 0 || i < editing ? [{ id: p.step, says: `step ${i + 1}, ${p.title},` }] : []));
 
 function footOf(pockets: readonly Pocket[]): string {
   const pieces = pockets.reduce((sum, p) => sum + (p.pieces ?? 0), 0);

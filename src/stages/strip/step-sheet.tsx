@@ -1,6 +1,7 @@
 "use client";
 
 import type { LaidHardware } from "@/core/hardware/look-alikes";
+import type { StepNamed } from "../tightening/tight-fields";
 import { minutesByClock } from "./open-step";
 import { CautionsPanel } from "./panels/cautions-panel";
 import { FreedPanel } from "./panels/freed-panel";
@@ -16,12 +17,33 @@ import type { Recording } from "./use-open-step";
 export type Sheet = "pieces" | "stack" | "wires" | "freed" | "cautions" | "timing" | "back" | "state";
 
 /** One sheet of the step that is open: the facts that are more than a line of words. */
-export function StepSheet({ sheet, recording, laid, onClose }: { sheet: Sheet; recording: Recording; laid: readonly LaidHardware[]; onClose: () => void }) {
+export function StepSheet({
+  sheet,
+  recording,
+  laid,
+  steps,
+  onClose,
+}: {
+  sheet: Sheet;
+  recording: Recording;
+  laid: readonly LaidHardware[];
+  /** what lies on the Mat already: it goes back later than this step */
+  steps: readonly StepNamed[];
+  onClose: () => void;
+}) {
   const { open, read, set, say } = recording;
   const facts = { facts: read.facts, say, onClose };
   switch (sheet) {
     case "pieces":
-      return <HardwarePanel pieces={open.hardware} used={laid.flatMap((b) => b.hardware)} onChange={(hardware) => set({ hardware })} onClose={onClose} />;
+      return (
+        <HardwarePanel
+          steps={steps}
+          pieces={open.hardware}
+          used={laid.flatMap((b) => b.hardware)}
+          onChange={(hardware) => set({ hardware })}
+          onClose={onClose}
+        />
+      );
     case "stack":
       return <StackPanel stack={open.stack} hardware={open.hardware} names={read.names} onChange={(stack) => set({ stack })} onClose={onClose} />;
     case "wires":

@@ -3,11 +3,12 @@
 import { useState } from "react";
 import { HARDWARE_KINDS, HARDWARE_NAMES, type HardwareKind } from "@/core/hardware/kinds";
 import { onceHint } from "@/core/hardware/look-alikes";
-import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
+import { type HardwareFacts, hardwareInWords, isDrawn, saidInWords } from "@/core/hardware/piece";
 import { LONGEST_MM, MOST_PIECES } from "@/core/hardware/quick-line";
 import { FaultLine } from "@/ui/fault-line";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
+import { type StepNamed, TightFields } from "../../tightening/tight-fields";
 import { Panel } from "./panel";
 
 const COMMON_THREADS = ["ST2.9", "ST3.5", "ST4.2", "M3", "M4", "M5", "M6"];
@@ -25,15 +26,19 @@ const offered = <T,>(used: readonly (T | undefined)[], common: readonly T[], max
 export function HardwarePanel({
   pieces,
   used,
+  steps,
   onChange,
   onClose,
 }: {
   pieces: readonly HardwareFacts[];
   used: readonly HardwareFacts[];
+  /** what may have to be on before some of them are drawn */
+  steps: readonly StepNamed[];
   onChange: (pieces: readonly HardwareFacts[]) => void;
   onClose: () => void;
 }) {
   const [now, setNow] = useState<HardwareFacts>({ kind: "screw", qty: 1 });
+  const [tightening, setTightening] = useState<number | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const set = (facts: Partial<HardwareFacts>): void => setNow((n) => ({ ...n, ...facts }));
   const newest = [...used].reverse();
@@ -127,10 +132,10 @@ export function HardwarePanel({
       {pieces.length > 0 && (
         <ul aria-label="Pieces of this step" className="flex flex-col">
           {pieces.map((p, i) => (
-            <li key={`${hardwareInWords(p)}${i}`} className="flex items-center gap-1.5 border-b-2 border-base-300 pb-1">
+            <li key={`${hardwareInWords(p)}${i}`} className="flex flex-wrap items-center gap-1.5 border-b-2 border-base-300 pb-1">
               <HardwareGlyph kind={p.kind} drive={p.drive} />
               <span className="flex-1 text-[18px] leading-tight">
-                {hardwareInWords(p)}
+                {saidInWords(p)}
                 {!p.once && onceHint(p) && <span className="hush block text-[16px]">{onceHint(p)}</span>}
               </span>
               {button(p.once === true, "new", () => replace(i, { once: p.once ? undefined : true }), `${hardwareInWords(p)}: goes back new`)}
@@ -138,7 +143,20 @@ export function HardwarePanel({
                 button(p.leftHand === true, "LH", () => replace(i, { leftHand: p.leftHand ? undefined : true }), `${hardwareInWords(p)}: left-hand thread`)}
               {THREADED.includes(p.kind) &&
                 button(p.locker !== undefined, "locker", () => replace(i, { locker: p.locker ? undefined : "seen" }), `${hardwareInWords(p)}: locker seen`)}
+              {isDrawn(p) &&
+                button(
+                  tightening === i || p.tighten !== undefined,
+                  "tight",
+                  () => setTightening(tightening === i ? null : i),
+                  `${hardwareInWords(p)}: how tight`,
+                )}
               {button(false, "×", () => onChange(pieces.filter((_, k) => k !== i)), `Strike ${hardwareInWords(p)}`)}
+              {tightening === i && (
+                <fieldset className="w-full border-l-[6px] border-base-content bg-base-200 p-2">
+                  <legend className="sr-only">How tight: {hardwareInWords(p)}</legend>
+                  <TightFields tight={p.tighten} steps={steps} onSay={(tighten) => replace(i, { tighten })} />
+                </fieldset>
+              )}
             </li>
           ))}
         </ul>

@@ -1,0 +1,61 @@
+"use server";
+
+import { z } from "zod";
+import { Fault } from "@/core/fault";
+import { planOf } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
+import { undoKey } from "@/core/job/keys";
+import { stepThing } from "@/core/job/step-named";
+import { ref } from "@/core/job/written";
+import { type Moved, movesIn } from "@/core/order/own-order";
+import { runningWaits } from "@/core/order/running-waits";
+import { loadJob, thereIs } from "@/store/job";
+import { setHead } from "@/store/jobs";
+import { type ActionResult, act } from "../../saving/act";
+import { onJob } from "../../saving/action-input";
+
+/** The order as it is now, and what is back. */
+function orderNow(job: Job): { readonly now: readonly string[]; readonly done: ReadonlySet<string> } {
+  const now = planOf(job).steps.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
+  const finished = new Set(job.linesDone);
+  return { now, done: new Set(now.filter((s) => finished.has(undoKey(s)))) };
+}
+const named = (job: Job, steps: readonly string[]): string => steps.map((s) => stepThing(job, s)).join("; ");
+
+const forwardInput = z.object({ ...onJob, step: ref });
+/** A step goes back next, with what the laws ask for before it. */
+export async function bringForward(raw: z.infer<typeof forwardInput>): Promise<ActionResult> {
+  return act(forwardInput, raw, async ({ number, version, step }) => {
+    const job = thereIs(await loadJob(number), number);
+    const { now, done } = orderNow(job);
+    if (!now.includes(step)) throw new Fault("step", "that step is not on the Mat any more");
+    if (done.has(step)) throw new Fault("step", `${stepThing(job, step)}, is back already`);
+    const { order, first }: Moved = movesIn(job).sooner(now, done, step);
+    const before = first.filter((s) => s !== step);
+    return setHead(
+      number,
+      version,
+      { ownOrder: [...order] },
+      `brought forward: ${stepThing(job, step)}${before.length ? `, with what must be on before it: ${named(job, before)}` : ""}`,
+    );
+  });
+}
+
+const onlyJob = z.object(onJob);
+/** What need not wait for what is curing goes on meanwhile. */
+export async function goOnMeanwhile(raw: z.infer<typeof onlyJob>): Promise<ActionResult> {
+  return act(onlyJob, raw, async ({ number, version }) => {
+    const job = thereIs(await loadJob(number), number);
+    const { now, done } = orderNow(job);
+    const held = runningWaits(planOf(job), job, new Date().toISOString()).flatMap((w) => w.holds ?? []);
+    if (!held.length) throw new Fault("line", "nothing is waited for any more");
+    const { order, first } = movesIn(job).meanwhile(now, done, held);
+    if (!first.length) throw new Fault("line", `all that is left closes over ${named(job, held)}: it has to wait too`);
+    return setHead(number, version, { ownOrder: [...order] }, `goes on meanwhile with ${named(job, first.slice(0, 3))}`);
+  });
+}
+
+/** The order is the reverse of the strip again. */
+export async function asTheStripWas(raw: z.infer<typeof onlyJob>): Promise<ActionResult> {
+  return act(onlyJob, raw, ({ number, version }) => setHead(number, version, { ownOrder: undefined }, "the order is the reverse of the strip again"));
+}

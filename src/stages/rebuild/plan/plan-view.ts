@@ -1,0 +1,79 @@
+import { planOf } from "@/core/gates/job-facts";
+import { hardwareInWords } from "@/core/hardware/piece";
+import type { Job } from "@/core/job/job";
+import { undoKey } from "@/core/job/keys";
+import { stepThing } from "@/core/job/step-named";
+import { movesIn } from "@/core/order/own-order";
+import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-line";
+import { type RunningWait, runningWaits } from "@/core/order/running-waits";
+import { lineInWords } from "@/core/rebuild/line-in-words";
+import { type FrameView, frameOf } from "../../frame/frame-view";
+import { pageJob } from "../../job-view/page-job";
+
+export interface PlanRow {
+  readonly key: string;
+  readonly n: number;
+  readonly kind: RebuildLine["kind"];
+  readonly title: string;
+  readonly done: boolean;
+  /** the step that goes back with it; left out: it comes with another line */
+  readonly step?: string;
+  readonly because: readonly string[];
+  /** what else comes forward when it does, in words */
+  readonly before?: readonly string[];
+}
+
+export interface PlanView {
+  readonly frame: FrameView;
+  readonly rows: readonly PlanRow[];
+  readonly minutes: number;
+  readonly waits: readonly RunningWait[];
+  /** somebody ordered it otherwise than the strip was */
+  readonly isOwn: boolean;
+}
+
+/** A line as it stands in a list: its title, or what it puts back. */
+function titleIn(job: Job, line: RebuildLine): string {
+  const words = lineInWords(job, line);
+  return words.title || words.hardware.map(hardwareInWords).join(", ");
+}
+
+/** The whole plan in its order, and what may come forward. */
+export async function planView(number: string): Promise<PlanView | null> {
+  const job = await pageJob(number);
+  if (!job) return null;
+  const plan = planOf(job);
+  const finished = new Set(job.linesDone);
+  const now = plan.steps.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
+  const back = new Set(now.filter((s) => finished.has(undoKey(s))));
+  const moves = movesIn(job);
+  const rows = plan.steps.map((line): PlanRow => {
+    const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : undefined;
+    const done = isLineDone(line, finished);
+    return {
+      key: lineKey(line),
+      n: line.n,
+      kind: line.kind,
+      title: titleIn(job, line),
+      done,
+      because: line.because,
+      ...(step !== undefined && {
+        step,
+        ...(!done && {
+          before: moves
+            .sooner(now, back, step)
+            .first.filter((s) => s !== step)
+            .map((s) => stepThing(job, s)),
+        }),
+      }),
+    };
+  });
+  const open = rows.filter((r) => !r.done).length;
+  return {
+    frame: frameOf(job, undefined, rows.length ? `${open} of ${rows.length} lines are open` : "nothing stripped yet"),
+    rows,
+    minutes: plan.minutes,
+    waits: runningWaits(plan, job, new Date().toISOString()),
+    isOwn: (job.ownOrder?.length ?? 0) > 0,
+  };
+}
