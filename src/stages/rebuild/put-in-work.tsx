@@ -46,9 +46,10 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
     if (fault.took(await run(putInWork, { ...at, do: what, ...(said && { note: said }), ...(minutes && { waitMinutes: minutes }) }))) onClose();
   };
   return (
-    <section aria-label="Put in work" className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto border-l-[6px] border-base-content bg-base-200 p-2">
+    <section aria-label="Put in work" className="flex min-h-0 flex-1 flex-col gap-1.5 border-l-[6px] border-base-content bg-base-200 p-2">
+      <h2 className="text-[24px] leading-none">Something is to be done first</h2>
       {places.length ? (
-        <>
+        <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
           <Choose label="Done to" options={places.map((p) => [p.key, p.says] as const)} value={place} onChoose={setPlace} />
           <div className="grid grid-cols-5 gap-1.5">
             {SERVICE_WORDS.filter((s) => s.do !== "replace").map((s) => (
@@ -74,7 +75,7 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
               </SmallChoice>
             ))}
           </div>
-        </>
+        </div>
       ) : (
         <p className="text-[20px]">Everything is on. Take off again what it has to be done to: at Way in.</p>
       )}

@@ -137,13 +137,7 @@ function OpenLine({
         <HowTight key={line.key} step={words.step} hardware={words.hardware} steps={later} onClose={close} />
       </>
     );
-  if (sheet === "work")
-    return (
-      <>
-        {head}
-        <PutInWork places={places} first={line.thing} onClose={close} />
-      </>
-    );
+  if (sheet === "work") return <PutInWork places={places} first={line.thing} onClose={close} />;
   return (
     <>
       {head}

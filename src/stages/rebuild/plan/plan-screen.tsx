@@ -53,17 +53,20 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
                 </li>
               ))}
             </ul>
-            {row.step !== undefined && !row.done && row !== next && (
+            {row.step !== undefined && row.before && (
               <>
                 <p className="text-[20px]">
-                  {row.before?.length
+                  {row.before.length
                     ? `Before it must go back: ${row.before.join("; ")}. They come forward with it.`
                     : "Nothing must be on before it: it can go back next."}
                 </p>
                 <KeyButton keyName=" " look="main" className="self-start" onPress={() => void forward(row.step ?? "")}>
-                  {row.before?.length ? "These next, then it" : "It goes back next"}
+                  {row.before.length ? "These next, then it" : "It goes back next"}
                 </KeyButton>
               </>
+            )}
+            {row.step !== undefined && !row.done && !row.before && (
+              <p className="hush text-[19px]">Its turn comes as early as it can: all that stands before it must be on first.</p>
             )}
             {row.step === undefined && !row.done && (
               <p className="hush text-[19px]">It has no place of its own: it stands with what it belongs to, and comes forward with that.</p>

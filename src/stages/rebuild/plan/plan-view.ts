@@ -19,7 +19,7 @@ export interface PlanRow {
   /** the step that goes back with it; left out: it comes with another line */
   readonly step?: string;
   readonly because: readonly string[];
-  /** what else comes forward when it does, in words */
+  /** what must be on before it, in words; left out: nothing stands before it that could stand behind */
   readonly before?: readonly string[];
 }
 
@@ -47,9 +47,13 @@ export async function planView(number: string): Promise<PlanView | null> {
   const now = plan.steps.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
   const back = new Set(now.filter((s) => finished.has(undoKey(s))));
   const moves = movesIn(job);
+  const open = now.filter((s) => !back.has(s));
   const rows = plan.steps.map((line): PlanRow => {
     const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : undefined;
     const done = isLineDone(line, finished);
+    const first = step === undefined || done ? [] : moves.sooner(now, back, step).first;
+    // where all that is next has to be on before it, there is nothing to bring forward
+    const isNext = first.every((s, i) => s === open[i]);
     return {
       key: lineKey(line),
       n: line.n,
@@ -59,18 +63,13 @@ export async function planView(number: string): Promise<PlanView | null> {
       because: line.because,
       ...(step !== undefined && {
         step,
-        ...(!done && {
-          before: moves
-            .sooner(now, back, step)
-            .first.filter((s) => s !== step)
-            .map((s) => stepThing(job, s)),
-        }),
+        ...(!isNext && { before: first.filter((s) => s !== step).map((s) => stepThing(job, s)) }),
       }),
     };
   });
-  const open = rows.filter((r) => !r.done).length;
+  const linesOpen = rows.filter((r) => !r.done).length;
   return {
-    frame: frameOf(job, undefined, rows.length ? `${open} of ${rows.length} lines are open` : "nothing stripped yet"),
+    frame: frameOf(job, undefined, rows.length ? `${linesOpen} of ${rows.length} lines are open` : "nothing stripped yet"),
     rows,
     minutes: plan.minutes,
     waits: runningWaits(plan, job, new Date().toISOString()),
