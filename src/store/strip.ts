@@ -238,6 +238,20 @@ export async function setTightening(number: string, version: number, ref: string
   });
 }
 
+/** How many there were of what nobody counted, or miscounted. */
+export async function setCount(number: string, version: number, ref: string, piece: string, qty: number): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const { trx, job } = c;
+    const row: Row | undefined = await trx("hardware").where({ job_id: job.id, step: ref, ref: piece }).first();
+    if (!row) throw new Fault("piece", "does not lie with that step any more");
+    const called = (await stepsCalled(c))(ref);
+    await remember(c, `the count of ${called}`, { hardwareOf: [ref] });
+    const counted = { ...records.hardware.read(row), qty, uncounted: undefined };
+    await trx("hardware").where({ id: row.id }).update(records.hardware.write(counted));
+    return `counted, ${called}: ${hardwareInWords(counted)}`;
+  });
+}
+
 /** A part that was judged or greased is not taken away under the finding. */
 async function refuseWhatHangs({ trx, job }: Change, parts: readonly string[]): Promise<void> {
   const judged = await trx("findings")

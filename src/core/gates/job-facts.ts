@@ -1,4 +1,5 @@
 import { finalChecks } from "../hand-back/final-checks";
+import { type Hardware, isLoose } from "../hardware/piece";
 import { endingNamed } from "../job/ending";
 import { companionSays } from "../job/goes-in";
 import { companionsOpen, type GoingIn, goingInOf } from "../job/going-in";
@@ -36,6 +37,12 @@ function goesIn(job: Job, going: readonly GoingIn[], { part, number }: ToFit): b
   const companions = going.flatMap((g) => g.with.filter((w) => w.number === number));
   return companions.length === 0 || companions.some((w) => !w.got && !w.without);
 }
+
+/** What lay on the Mat and nobody counted, with the step that it came off in. */
+export const uncountedOf = (job: Pick<Job, "steps">): { readonly step: string; readonly piece: Hardware }[] =>
+  job.steps.flatMap((s) =>
+    s.action === "note" ? [] : (s.hardware ?? []).flatMap((piece) => (piece.uncounted && isLoose(piece) ? [{ step: s.id, piece }] : [])),
+  );
 
 /** The job's rebuild plan. */
 export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job.ending ? asItWas(job) : { ...job, goingIn: goingInOf(job) }));
@@ -110,6 +117,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     get piecesOpen(): number {
       return hardwareLedger(job, (s) => done.has(undoKey(s.id))).open.reduce((sum, p) => sum + p.qty, 0);
     },
+    uncounted: uncountedOf(job).length,
     finalOpen: finalChecks(job)
       .map((c) => c.check)
       .filter((c) => !answered(job, finalKey(c))),

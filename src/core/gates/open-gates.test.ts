@@ -27,6 +27,7 @@ const clear: JobFacts = {
   washed: true,
   linesOpen: 0,
   piecesOpen: 0,
+  uncounted: 0,
   finalOpen: [],
   ending: undefined,
   nothingFailed: false,
@@ -54,6 +55,7 @@ describe("the gates of the stages", () => {
     ["match", { failedParts: [{ ...wheel, companionsOpen: ["2 × Cross pin, P-3"] }] }, "with:p1"],
     ["lube", { pointsUnweighed: ["case"] }, "weigh:case"],
     ["rebuild", { piecesOpen: 2 }, "ledger"],
+    ["rebuild", { uncounted: 1 }, "uncounted"],
     ["hand-back", { finalOpen: ["insulation"] }, "final:insulation"],
   ])("hold the job at %s: %o", (stage, missing, gate) => {
     expect(openGates(stage, { ...clear, ...missing }).map((g) => g.gate)).toEqual([gate]);

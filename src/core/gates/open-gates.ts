@@ -46,6 +46,8 @@ export interface JobFacts {
   readonly washed: boolean;
   readonly linesOpen: number;
   readonly piecesOpen: number;
+  /** kinds of pieces of which nobody said how many there were */
+  readonly uncounted: number;
   readonly finalOpen: readonly string[];
 }
 
@@ -104,6 +106,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
     case "rebuild":
       unless(f.linesOpen === 0, "lines", f.linesOpen === 1 ? "One line of the plan is open." : `${f.linesOpen} lines of the plan are open.`);
       unless(f.piecesOpen === 0, "ledger", `${f.piecesOpen} pieces still lie on the Mat.`);
+      unless(f.uncounted === 0, "uncounted", "Say how many there were of what nobody counted at the strip.");
       break;
     case "hand-back":
       for (const q of f.finalOpen) out.push({ gate: finalKey(q), says: "Answer the final checks." });

@@ -28,7 +28,7 @@ export function lineAnswer(input: unknown): LineAnswer {
   const { hardware, freed, unread, facing, marks, wires, doubts, read } = quickLine(readWith(lineInput, input).says);
   return {
     beside: hardware.filter((h) => !isLoose(h)),
-    pieces: hardware.filter(isLoose).map(({ tighten, ...piece }) => ({
+    pieces: hardware.filter(isLoose).map(({ tighten, uncounted: _, ...piece }) => ({
       ...piece,
       ...(tighten?.torqueNm === undefined ? {} : { torqueNm: tighten.torqueNm }),
       ...(tighten?.feel === undefined ? {} : { tightens: tighten.feel }),

@@ -43,6 +43,8 @@ export const pieceFacts = z.strictObject({
   stays: text.optional(),
   /** which way this piece faces, where the others of its step face otherwise */
   facing: text.optional(),
+  /** several of them, and nobody counted: the count is one until somebody does */
+  uncounted: z.boolean().optional(),
   tighten: tightenSchema.optional(),
 });
 export type HardwareFacts = Frozen<z.infer<typeof pieceFacts>>;
@@ -81,7 +83,9 @@ export function hardwareInWords(h: HardwareFacts): string {
   const [one, many] = HARDWARE_NAMES[h.kind];
   const size = [h.thread, h.lengthMm === undefined ? undefined : `${h.thread ? "× " : ""}${h.lengthMm}${h.thread ? "" : " mm"}`].filter(Boolean).join(" ");
   const looks = [h.finish, h.form === "hex-head" ? "hex" : h.form].filter(Boolean).join(" ");
-  const name = [h.qty, looks, h.qty === 1 ? one : many, h.label, h.poles && `${h.poles}-pole`, size].filter(Boolean).join(" ");
+  const name = [h.uncounted ? "uncounted" : h.qty, looks, h.qty === 1 && !h.uncounted ? one : many, h.label, h.poles && `${h.poles}-pole`, size]
+    .filter(Boolean)
+    .join(" ");
   const thread = h.threadIs && (h.threadIs === "coarse" ? "coarse thread" : "machine thread");
   const said = [
     name,

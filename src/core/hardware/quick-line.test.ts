@@ -3,8 +3,8 @@ import { describe, expect, it } from "vitest";
 import { FREEINGS } from "./freed";
 import { HARDWARE_KINDS } from "./kinds";
 import { KIND_PHRASES, LOCKER_COLOURS, LOOKS, METRIC_PITCHES, WIRE_COLOURS } from "./line/lexicon";
-import { FORMS, type HardwareFacts, PIECE_STATES } from "./piece";
-import { LONGEST_MM, MOST_PIECES, type QuickLine, quickLine } from "./quick-line";
+import { FORMS, type HardwareFacts, hardwareInWords, PIECE_STATES } from "./piece";
+import { LONGEST_MM, MOST_PIECES, type QuickLine, quickLine, worthALook } from "./quick-line";
 import { shorthandOf, writeQuickLine } from "./write-quick-line";
 
 /** What is typed, and all that is understood by it. */
@@ -263,5 +263,30 @@ describe("writing and reading again", () => {
   });
   it("knows every kind by its first word", () => {
     for (const kind of HARDWARE_KINDS) expect(quickLine(`2x ${KIND_PHRASES[kind][0]}`).hardware).toEqual([{ kind, qty: 2 }]);
+  });
+});
+
+describe("what nobody counted", () => {
+  it("is not taken for one: how many is asked, and it stays uncounted until somebody counts", () => {
+    const read = quickLine("washers above, 2 screws");
+    expect(read.hardware).toMatchObject([
+      { kind: "washer", qty: 1, uncounted: true },
+      { kind: "screw", qty: 2 },
+    ]);
+    expect(worthALook(read)).toEqual(["washers: how many?"]);
+    expect(hardwareInWords({ kind: "washer", qty: 1, uncounted: true, lengthMm: 12 })).toBe("uncounted washers 12 mm");
+    expect(quickLine("a few balls").hardware).toMatchObject([{ kind: "ball", uncounted: true }]);
+  });
+
+  it("is one where one was spoken of, and as many as what it comes with", () => {
+    for (const line of ["washer", "4 screws with washers", "screws, 3 off", "swarf"])
+      for (const h of quickLine(line).hardware) expect(h.uncounted, line).toBeUndefined();
+  });
+
+  it("is written so that it is read so again", () => {
+    const piece = { kind: "ball", qty: 1, uncounted: true, lengthMm: 4 } as const;
+    expect(quickLine(shorthandOf(piece)).hardware).toEqual([piece]);
+    const screws = { kind: "screw", qty: 1, uncounted: true, thread: "M4" } as const;
+    expect(quickLine(shorthandOf(screws)).hardware).toEqual([screws]);
   });
 });

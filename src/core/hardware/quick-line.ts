@@ -1,4 +1,5 @@
 import type { Freeing } from "./freed";
+import { HARDWARE_NAMES, NO_PIECE } from "./kinds";
 import { driveOfBefore, measureOfBefore } from "./line/goes-on";
 import { DRIVEN } from "./line/neighbours";
 import { readSegment } from "./line/piece";
@@ -92,7 +93,7 @@ export function worthALook({ doubts, unread }: Pick<QuickLine, "doubts" | "unrea
 const IN_NAME: readonly Token["t"][] = ["word", "empty", "look", "freed", "direction"];
 
 const ORDER: readonly (keyof HardwareFacts)[] = [
-  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker", "label", "poles", "into", "tighten", "state", "at", "facing", "stays",
+  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker", "label", "poles", "into", "tighten", "state", "at", "facing", "stays", "uncounted",
 ]; // biome-ignore format: a short list reads better in rows
 /** The same facts always in the same order. */
 const inOrder = (f: Facts): HardwareFacts => Object.fromEntries(ORDER.flatMap((k) => (f[k] === undefined ? [] : [[k, f[k]]]))) as unknown as HardwareFacts;
@@ -172,6 +173,7 @@ class Line {
     if (!more) return false;
     Object.assign(before, more.facts);
     this.wasCounted ||= more.facts.qty !== undefined;
+    if (more.facts.qty !== undefined) delete before.uncounted;
     this.spans.push(...more.spans);
     if (more.doubt) this.doubts.push({ piece: this.hardware.length - 1, says: more.doubt });
     return true;
@@ -266,7 +268,9 @@ class Line {
     this.comesAlong = isWith;
     // a screw with a washer: four of them have four
     const count = qty === undefined || (isWith && qty === 1 && isArticle(segment)) ? (isWith ? (before.qty ?? 1) : 1) : qty;
-    this.hardware.push({ ...facts, qty: count });
+    const isUncounted = qty === undefined && !isWith && said.isMany && !said.isNot && !NO_PIECE.includes(facts.kind);
+    if (isUncounted && !said.doubts.some((d) => d.endsWith("how many?"))) said.doubts.push(`${HARDWARE_NAMES[facts.kind][1]}: how many?`);
+    this.hardware.push({ ...facts, qty: count, ...(isUncounted && { uncounted: true }) });
     this.wasCounted = qty !== undefined;
     const piece = this.hardware.length - 1;
     if (this.isStacking) this.stack.push({ piece });

@@ -8,14 +8,15 @@ import { NUT_FORMS, type QuickLine, quickLine } from "./quick-line";
  * @example shorthandOf({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" }) // "4x ST3.5x16 TX15 corners"
  */
 export function shorthandOf(h: HardwareFacts): string {
-  const impliedScrew = h.kind === "screw" && (h.thread !== undefined || h.drive !== undefined) && !NUT_FORMS.includes(h.form as HardwareForm);
+  const impliedScrew = !h.uncounted && h.kind === "screw" && (h.thread !== undefined || h.drive !== undefined) && !NUT_FORMS.includes(h.form as HardwareForm);
   const size =
     h.thread === undefined ? (h.lengthMm === undefined ? undefined : `${h.lengthMm}mm`) : h.lengthMm === undefined ? h.thread : sized(h.thread, h.lengthMm);
   const words = [
-    h.qty === 1 && !impliedScrew ? undefined : `${h.qty}x`,
+    h.uncounted || (h.qty === 1 && !impliedScrew) ? undefined : `${h.qty}x`,
     h.finish,
     h.form && FORM_PHRASES[h.form][0],
-    impliedScrew ? undefined : KIND_PHRASES[h.kind][0],
+    // what nobody counted is spoken of in the plural, and read so again
+    impliedScrew ? undefined : `${KIND_PHRASES[h.kind][0]}${h.uncounted ? "s" : ""}`,
     h.label,
     h.poles && `${h.poles}-pole`,
     size,

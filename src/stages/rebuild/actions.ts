@@ -3,6 +3,7 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
+import { pieceFacts } from "@/core/hardware/piece";
 import { tightenSchema } from "@/core/hardware/tightening";
 import type { Job } from "@/core/job/job";
 import { curedKey } from "@/core/job/keys";
@@ -20,7 +21,7 @@ import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { addService } from "@/store/mending";
 import { setAnswer, setLine } from "@/store/rebuild";
-import { addForReturn, setTightening } from "@/store/strip";
+import { addForReturn, setCount, setTightening } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
@@ -92,6 +93,12 @@ const tightInput = z.object({ ...onJob, step: ref, pieces: z.array(ref).min(1).m
 /** How tight some pieces of a step go back. */
 export async function sayHowTight(raw: z.infer<typeof tightInput>): Promise<ActionResult> {
   return act(tightInput, raw, ({ number, version, step, pieces, tighten }) => setTightening(number, version, step, pieces, tighten ?? undefined));
+}
+
+const countInput = z.object({ ...onJob, step: ref, piece: ref, qty: pieceFacts.shape.qty });
+/** How many there were of what nobody counted at the strip. */
+export async function sayHowMany(raw: z.infer<typeof countInput>): Promise<ActionResult> {
+  return act(countInput, raw, ({ number, version, step, piece, qty }) => setCount(number, version, step, piece, qty));
 }
 
 const troubleInput = z.object({ ...onJob, says: note.min(3, "say in a few words what is wrong") });

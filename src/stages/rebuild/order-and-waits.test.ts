@@ -4,7 +4,7 @@ import { jobHistory } from "@/store/change";
 import { parcelOf, takeInJobFile } from "@/store/job-file";
 import { job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
-import { finishLine, putInWork, sayCured, sayHowTight } from "./actions";
+import { finishLine, putInWork, sayCured, sayHowMany, sayHowTight } from "./actions";
 import { asTheStripWas, bringForward, goOnMeanwhile } from "./plan/actions";
 import { planView } from "./plan/plan-view";
 import { rebuildView } from "./rebuild-view";
@@ -123,5 +123,22 @@ describe("how tight", () => {
     expect((await job(number)).steps[1]?.hardware?.[0]?.tighten).toBeUndefined();
     expect(refusal(await press(sayHowTight, number, { step: "s2", pieces: ["h9"], tighten: null }))).toMatch(/not in that step any more/i);
     expect(refusal(await press(sayHowTight, number, { step: "s2", pieces: ["h2"], tighten: { torqueNm: -1 } }))).toMatch(/a torque is above 0/i);
+  });
+});
+
+describe("what was never counted", () => {
+  it("is asked before the ledger may close, and counts from then on", async () => {
+    const hardware = [{ id: "h1", kind: "washer", qty: 1, uncounted: true }];
+    const number = await pumpAt("rebuild", { parts: [], steps: [{ id: "s1", action: "pull", title: "Washers", needs: [], hardware }] });
+    while ((await view(number)).line) await done(number);
+    const { uncounted, gates } = await view(number);
+    expect(uncounted).toMatchObject([{ step: "s1", at: "step 1, Washers", piece: { id: "h1" } }]);
+    expect(gates.map((g) => g.gate)).toEqual(["uncounted"]);
+    const count = (qty: number) => press(sayHowMany, number, { step: "s1", piece: "h1", qty });
+    for (const wrong of [0, 2.5, Number.NaN, 1000]) expect(refusal(await count(wrong))).toMatch(/^qty: /);
+    expect(await count(3)).toMatchObject({ ok: true });
+    const counted = await view(number);
+    expect(counted).toMatchObject({ uncounted: [], gates: [] });
+    expect(counted.rows).toMatchObject([{ row: "washers", out: 3, back: 3 }]);
   });
 });

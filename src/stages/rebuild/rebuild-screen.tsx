@@ -19,6 +19,7 @@ import { type LaidStep, Leftover } from "./leftover";
 import { type LinePicture, LinePictures } from "./line-pictures";
 import { LineSays } from "./line-says";
 import { LineTrouble } from "./line-trouble";
+import { NeverCounted, type Uncounted } from "./never-counted";
 import { PutInWork, type WorkPlace } from "./put-in-work";
 import type { LineNow } from "./rebuild-view";
 import { Waits } from "./waits";
@@ -37,6 +38,8 @@ export interface RebuildScreenProps {
   waits: readonly RunningWait[];
   /** what the line would close over, and has not set */
   held: RunningWait | null;
+  /** of which nobody said how many there were */
+  uncounted: readonly Uncounted[];
   /** what something can be done to now */
   places: readonly WorkPlace[];
   /** what the next closing line closes over, or what to fetch before beginning */
@@ -50,7 +53,7 @@ type Sheet = "why" | "tight" | "work" | "trouble" | "leftover" | null;
 
 /** Rebuild: one line at a time, large, with the picture taken at the strip, and the ledger beside it. */
 export function RebuildScreen(props: RebuildScreenProps) {
-  const { line, last, count, pictures, noPicture, rows, laid, waits, foot, stage, gates } = props;
+  const { line, last, count, pictures, noPicture, rows, laid, waits, uncounted, foot, stage, gates } = props;
   const { run } = useJob();
   const [sheet, setSheet] = useState<Sheet>(null);
   const toggle = (s: Sheet): void => setSheet(sheet === s ? null : s);
@@ -86,6 +89,7 @@ export function RebuildScreen(props: RebuildScreenProps) {
       )}
       <div className="flex min-h-0 flex-col gap-2 overflow-y-auto">
         <Ledger rows={rows} foot={foot} />
+        <NeverCounted pieces={uncounted} />
         <Waits waits={waits} />
         <KeyButton keyName="K" className="small mt-auto" pressed={sheet === "leftover"} onPress={() => toggle("leftover")}>
           Something is left over

@@ -1,4 +1,4 @@
-import { gatesOf, planOf } from "@/core/gates/job-facts";
+import { gatesOf, planOf, uncountedOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
@@ -25,6 +25,7 @@ import { spotsIn } from "../job-view/spots-in";
 import type { StepNamed } from "../tightening/tight-fields";
 import type { LaidStep } from "./leftover";
 import type { LinePicture } from "./line-pictures";
+import type { Uncounted } from "./never-counted";
 import type { WorkPlace } from "./put-in-work";
 
 /** The line of the plan that is to be done now. */
@@ -60,6 +61,8 @@ export interface RebuildView {
   readonly waits: readonly RunningWait[];
   /** the one that this line would close over */
   readonly held: RunningWait | null;
+  /** of which nobody said how many there were */
+  readonly uncounted: readonly Uncounted[];
   /** what something can be done to now */
   readonly places: readonly WorkPlace[];
   readonly foot: string;
@@ -168,6 +171,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
       .flatMap((l) => (at >= 0 && l.kind === "fit" && l.undoes !== words?.step ? [{ id: l.undoes, says: stepThing(job, l.undoes) }] : [])),
     waits,
     held: (step !== undefined && waits.find((w) => w.holds === step)) || null,
+    uncounted: uncountedOf(job).map(({ step, piece }) => ({ step, at: stepThing(job, step), piece })),
     places: placesToWork(job),
     foot:
       job.linesDone.length === 0 && plan.pick.length

@@ -87,7 +87,7 @@ function meaningOf(phrase: string): Meaning | undefined {
   if (exact) return exact;
   for (const plural of [/es$/, /s$/]) {
     const found = plural.test(phrase) ? BY_PHRASE.get(phrase.replace(plural, "")) : undefined;
-    if (found && NAMES.includes(found.t)) return found;
+    if (found && NAMES.includes(found.t)) return found.t === "kind" ? { ...found, isMany: true } : found;
   }
   return undefined;
 }

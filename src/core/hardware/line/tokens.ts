@@ -34,7 +34,7 @@ export type Meaning =
   | { readonly t: "size"; readonly thread: string; readonly lengthMm: number }
   | { readonly t: "thread"; readonly thread: string; readonly lengthMm?: number }
   | { readonly t: "drive"; readonly drive: string }
-  | { readonly t: "kind"; readonly kind: HardwareKind; readonly form?: HardwareForm; readonly threadIs?: "coarse" | "machine" }
+  | { readonly t: "kind"; readonly kind: HardwareKind; readonly form?: HardwareForm; readonly threadIs?: "coarse" | "machine"; readonly isMany?: true }
   | { readonly t: "form"; readonly form: HardwareForm }
   | { readonly t: "look"; readonly look: string }
   | { readonly t: "threadIs"; readonly threadIs: "coarse" | "machine" }
