@@ -5,7 +5,7 @@ import { placeFault } from "../hardware/look-alikes";
 import { partKindFrom } from "../hardware/part-kind";
 import { type HardwareFacts, PIECE_STATES, pieceFacts } from "../hardware/piece";
 import { LONGEST_MM, MOST_PIECES } from "../hardware/quick-line";
-import type { Part } from "./part";
+import { type Part, partSchema } from "./part";
 import { type Action, action, type StepFacts, stepFacts } from "./step";
 import { ref } from "./written";
 
@@ -32,6 +32,8 @@ export const recordedStep = z.strictObject({
   stack: z.array(z.string().regex(/^[hp]\d{1,3}$/, "is no piece of this step")).max(80, "are more than 80"),
   /** part names that were lost, broken or missing */
   partStates: z.record(z.string(), z.enum(PIECE_STATES)),
+  /** what parts are known to be, by name: from an earlier unit of the model */
+  partFacts: z.record(z.string(), z.strictObject({ kind: partSchema.shape.kind, material: partSchema.shape.material })).optional(),
   facts: stepFacts,
 });
 export type RecordedStep = Frozen<z.infer<typeof recordedStep>>;
@@ -68,7 +70,7 @@ const isSaid = (fact: unknown): boolean => (typeof fact === "string" || Array.is
  *
  * Throws a Fault where nothing came off, or where pieces that look alike have no place.
  */
-export function newStepFrom({ what, needs, partStates, facts, stack, ...step }: RecordedStep): NewStep {
+export function newStepFrom({ what, needs, partStates, partFacts, facts, stack, ...step }: RecordedStep): NewStep {
   const names = namesIn(what);
   const said = factsWith(facts, {});
   if (!names.length && !step.hardware.length && !said.note && !said.wires) throw new Fault("what", "say what came off: a part, some hardware, or a note");
@@ -81,7 +83,7 @@ export function newStepFrom({ what, needs, partStates, facts, stack, ...step }: 
     ...step,
     ...said,
     ...(names.length ? { title: names.join(", ") } : {}),
-    parts: onlyNote ? [] : names.map((name) => ({ name, kind: partKindFrom(name), state: partStates[name] })),
+    parts: onlyNote ? [] : names.map((name) => ({ name, kind: partKindFrom(name), ...partFacts?.[name], state: partStates[name] })),
     needs: needs ?? undefined,
     ...(stack.length ? { stack } : {}),
   };

@@ -10,6 +10,7 @@ import { setStripFinished } from "./actions";
 /** The pedal's action, and while no step is open the two that concern the whole strip. */
 export function LayKeys({
   empty,
+  last,
   editing,
   any,
   finished,
@@ -20,6 +21,8 @@ export function LayKeys({
   takeBack,
 }: {
   empty: boolean;
+  /** what comes next if it is as it was in the last unit of the model, and what lays it down so */
+  last?: { readonly title: string; readonly lay: () => void } | undefined;
   editing: boolean;
   /** something lies on the Mat */
   any: boolean;
@@ -36,6 +39,10 @@ export function LayKeys({
     <div className="flex gap-2 [&>:first-child]:flex-1">
       {empty && finished ? (
         <GoOn from="strip" stage={stage} gates={gates} />
+      ) : last && empty ? (
+        <KeyButton keyName=" " look="main" onPress={last.lay} className="justify-center" label={`As last time: ${last.title}`}>
+          As last time
+        </KeyButton>
       ) : (
         <KeyButton keyName=" " look="main" onPress={lay} disabled={empty} className="justify-center">
           {editing ? "Lay it back down" : "Lay it down"}

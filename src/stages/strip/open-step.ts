@@ -21,6 +21,7 @@ const openShape = z.strictObject({
   needs: z.array(z.string()).nullable(),
   stack: z.array(z.string()),
   partStates: recordedStep.shape.partStates,
+  partFacts: recordedStep.shape.partFacts,
   /** what of a line that was taken may have been meant otherwise: said once more before it is laid down */
   looks: z.array(z.string()),
   /** what was put in by touch */
@@ -154,6 +155,7 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
     asOne: open.asOne,
     stack: read.stack,
     partStates: open.partStates,
+    ...(open.partFacts ? { partFacts: open.partFacts } : {}),
     facts: { ...read.facts, ...(note ? { note } : {}), ...(marks.length ? { marks } : {}), minutes: read.facts.minutes ?? minutesByClock(open, now) },
   };
 }

@@ -17,6 +17,7 @@ import { useJob } from "../saving/job-context";
 import { newKey } from "../saving/new-key";
 import type { StepNamed } from "../tightening/tight-fields";
 import { cameOutAsOne, layStepDown, setNeeds, slideTo } from "./actions";
+import { LastTime } from "./as-last-time";
 import { FactKeys } from "./fact-keys";
 import type { LaidStep } from "./laid-step";
 import { LayKeys } from "./lay-keys";
@@ -28,6 +29,7 @@ import { StepFields } from "./step-fields";
 import { type LiveWork, StepSays } from "./step-says";
 import { type Sheet, StepSheet } from "./step-sheet";
 import { UnderstoodChips } from "./understood-chips";
+import { type AsLastTime, useGhost } from "./use-ghost";
 import { useLaidStep } from "./use-laid-step";
 import { useLaying } from "./use-laying";
 import { useOpenStep } from "./use-open-step";
@@ -45,10 +47,25 @@ export interface RecorderProps {
   undo: readonly string[];
   tools: readonly string[];
   live: readonly LiveWork[];
+  /** the job of the last other unit of this model */
+  ghostFrom?: string;
 }
 
 /** The recorder: picture, what came off, hardware, down on the Mat. One key each. */
-export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, draft, finished, gates, stageNow, unit, undo, tools, live }: RecorderProps) {
+export function Recorder({
+  pockets: packedPockets,
+  laid: packedLaid,
+  pictures,
+  draft,
+  finished,
+  gates,
+  stageNow,
+  unit,
+  undo,
+  tools,
+  live,
+  ghostFrom,
+}: RecorderProps) {
   const { run, say } = useJob();
   const inShop = usePacked(packedPockets);
   const laidInShop = usePacked(packedLaid);
@@ -72,6 +89,9 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
     () => (read.hardware.length ? lookAlikes(read.hardware, editing >= 0 ? laid.filter((b) => b.step !== n) : laid) : []),
     [read.hardware, laid, editing, n],
   );
+  const [without, setWithout] = useState(false);
+  const ghost = useGhost(without || finished ? undefined : ghostFrom, pockets, laid);
+  const last = without || finished ? undefined : ghost;
   const noPlace = placeFault(read.hardware);
   const said = useMemo(
     () => ({ parts: sayingsOf(pockets.map((p) => p.title)), places: sayingsOf(laid.flatMap((l) => l.hardware.map((h) => h.at))) }),
@@ -110,6 +130,12 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
       laying.lay(open);
       done();
     } else if ((await run(layStepDown, { editing: open.editing, step })).ok) done();
+  };
+  /** pictures that were taken already belong to it */
+  const asLast = (l: AsLastTime): OpenStep => ({ ...l.open(), ...(open.key && { key: open.key, since: open.since }) });
+  const layAsLast = (l: AsLastTime): void => {
+    laying.lay(asLast(l));
+    done();
   };
   const edit = ({ step, parts }: LaidStep): void => {
     if (!empty && open.editing === null) {
@@ -166,6 +192,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
           <StepFields n={n} recording={recording} said={said} lay={() => void lay()} />
           {/* what can hurt is whole; what was understood scrolls under it */}
           <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
+            {empty && last && <LastTime last={last} onChange={() => replace(asLast(last))} onWithout={() => setWithout(true)} />}
             <StepSays
               n={n}
               recording={recording}
@@ -185,6 +212,7 @@ export function Recorder({ pockets: packedPockets, laid: packedLaid, pictures, d
           <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} compact={lookAgain !== ""} onSheet={toSheet} />
           <LayKeys
             empty={empty}
+            last={last && { title: last.next.title, lay: () => layAsLast(last) }}
             editing={open.editing !== null}
             any={pockets.length > 0}
             finished={finished}

@@ -5,6 +5,7 @@ import { toolsUsed } from "@/core/order/tools-used";
 import { LIVE, safetyGate } from "@/core/safety/gate";
 import type { SafetyQuestion } from "@/core/safety/question";
 import { loadDrafts } from "@/store/drafts";
+import { stripsOfModel } from "@/store/same-model";
 import { undoable } from "@/store/undo";
 import { pack } from "@/ui/packed";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
@@ -32,6 +33,7 @@ export async function stripView(number: string): Promise<StripView | null> {
   if (questions.some((q) => !answered.includes(q.gate)))
     return { frame, pockets, gate: { questions, answered, picture: framed(job.pictures.find((p) => p.role === "intake")) } };
   const { stage, kind, stripFinished } = job;
+  const [ghostFrom] = stripFinished ? [] : await stripsOfModel(job);
   return {
     frame,
     pockets,
@@ -48,6 +50,7 @@ export async function stripView(number: string): Promise<StripView | null> {
       unit: kind,
       undo: await undoable(job.id),
       tools: toolsUsed(job.steps),
+      ...(ghostFrom === undefined ? {} : { ghostFrom }),
       live: job.answers.flatMap((a) => {
         const gate = safetyOf(a.question);
         return gate !== undefined && a.answer === "skipped" && LIVE.includes(gate) ? [{ gate, why: a.note ?? "" }] : [];
