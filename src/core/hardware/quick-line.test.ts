@@ -274,7 +274,7 @@ describe("what nobody counted", () => {
       { kind: "screw", qty: 2 },
     ]);
     expect(worthALook(read)).toEqual(["flat washers: how many?"]);
-    expect(hardwareInWords({ kind: "washer", qty: 1, uncounted: true, lengthMm: 12 })).toBe("uncounted washers 12 mm");
+    expect(hardwareInWords({ kind: "washer", qty: 1, uncounted: true, lengthMm: 12 })).toBe("uncounted flat washers 12 mm");
     expect(quickLine("a few balls").hardware).toMatchObject([{ kind: "ball", uncounted: true }]);
   });
 

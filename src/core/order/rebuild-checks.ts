@@ -35,11 +35,14 @@ const turns = /\b(gear|wheel|pinion|shaft|spindle|worm|rotor|armature|roller|aug
 /** named after a shaft, but turning with nothing yet */
 const still = /\b(bearing|seal|cover|o-?ring|gasket|circlip|bush)s?\b/i;
 const cover = /\b(cover|lid|case half|housing half|front housing)\b/i;
+const guards = /\b(guard|interlock|safety switch|shield)s?\b/i;
 /** A cover by what it was said to be; by its name where nobody said. */
 const isCover = (p: Part): boolean => (p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? ""));
 const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
 const isTurning = (p: Part): boolean => !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
 const has = (hardware: readonly Hardware[], ...kinds: HardwareKind[]): boolean => hardware.some((h) => kinds.includes(h.kind));
+/** One nut alone holds something along a shaft; several hold a flange. */
+const isOneNut = (hardware: readonly Hardware[]): boolean => hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;
 const isA = (parts: readonly Part[], kind: string): boolean => parts.some((p) => p.kind === kind);
 const moves = (s: StripStep): boolean => s.action !== "note" && s.action !== "block" && s.action !== "loosen";
 
@@ -108,6 +111,71 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     ifNot: "Take it off again and lay it over the small pulley first; turn by hand and watch it through one round.",
     when: "done",
     applies: ({ parts, hardware }) => isA(parts, "belt") || has(hardware, "belt"),
+  },
+  {
+    check: "opening-clear",
+    says: "Is everything out again that was put in for protection, and nothing left in the opening?",
+    why: "a rag in a gear is the one fault that the strip made itself",
+    ifNot: "Take it out now, whole, and look into the opening with a lamp. Where a piece of it is torn off, find that piece first.",
+    when: "done",
+    applies: ({ step }) => step.action === "block",
+  },
+  {
+    check: "stack-order",
+    says: "Do the pieces lie on each other as they came out: what was below is below, what was above is above?",
+    why: "two that are swapped between above and below fit as well, and change the end play and the mesh",
+    ifNot: "Take them off again and lay them down beside their picture, the lowest first; then put them on in that order.",
+    when: "done",
+    applies: ({ step, hardware }) => (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
+  },
+  {
+    check: "end-play",
+    says: "With the nut drawn: is there still a little play along the shaft?",
+    why: "a nut that takes up all the play runs the bearing hot, and too much lets the teeth wander out of mesh",
+    ifNot:
+      "Turn the nut back an eighth at a time until it turns freely, then secure it. Where that leaves too much play, a washer is missing or in the wrong place.",
+    when: "done",
+    applies: ({ step, parts, hardware }) => isOneNut(hardware) && !closes(parts) && (parts.some(isTurning) || onlyRetains(step)),
+  },
+  {
+    check: "wires-seated",
+    says: "Does each wire sit at the terminal that was noted, and hold when it is pulled lightly?",
+    why: "two that are swapped run it backwards, or do worse; one that only looks seated comes off in use",
+    ifNot: "Take it off and look at its picture and its mark. A terminal that no longer grips is renewed, not squeezed.",
+    when: "done",
+    applies: ({ step }) => moves(step) && (step.wires?.length ?? 0) > 0,
+  },
+  {
+    check: "spring-hooked",
+    says: "Is the spring hooked in at both ends, as in its picture, and does what it pulls come back by itself?",
+    why: "a spring that is hooked one hole further pulls half as much again",
+    ifNot: "With eye protection: take it out with pliers, look which hole it sat in, and hook the fixed end first.",
+    when: "done",
+    applies: ({ step, parts, hardware }) => moves(step) && (isA(parts, "spring") || has(hardware, "spring")),
+  },
+  {
+    check: "brush-slides",
+    says: "Does each brush slide freely in its holder, the right way round, its curve on the commutator?",
+    why: "a brush that sticks sparks, and burns the commutator in an hour",
+    ifNot: "Take it out and clean the holder with a dry cloth. A new one that binds is dressed on fine paper, never forced.",
+    when: "done",
+    applies: ({ step, parts, hardware }) => moves(step) && (isA(parts, "brush") || has(hardware, "brush")),
+  },
+  {
+    check: "tabs-clicked",
+    says: "Has every tab clicked, and does no edge stand off?",
+    why: "one tab that did not catch lets the next knock open it",
+    ifNot: "Press at that tab, not in the middle. A tab that is broken is bonded, or the part is renewed: tape is no cover.",
+    when: "done",
+    applies: ({ step }) => moves(step) && (step.held ?? []).includes("snap tabs"),
+  },
+  {
+    check: "guard-works",
+    says: "Does the guard sit where it sat, move as it did, and does its switch stop the machine when it is off?",
+    why: "a guard that is left off, or a switch that is held down, is found by a hand",
+    ifNot: "It does not go on to power like this: put the guard and its switch right first. A switch that was bridged is not bridged again.",
+    when: "done",
+    applies: ({ step, parts }) => moves(step) && parts.some((p) => guards.test(p.name ?? "")),
   },
   {
     check: "turns-freely",

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
+import type { Part } from "../job/part";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
+import { checkIfNot } from "./rebuild-checks";
 import { isLineDone, lineKey, type RebuildLine } from "./rebuild-line";
 import { ledgerAfter, rebuildPlan } from "./rebuild-plan";
 
@@ -90,7 +92,54 @@ describe("the rebuild plan", () => {
   it("asks for the checks of the trade", () => {
     const checks = rebuildPlan(gearCase()).steps.flatMap((l) => (l.kind === "check" ? [`${l.check}@${l.after}`] : []));
     // what turns is felt once its clip is on
-    expect(checks).toEqual(["clip-seated@s4", "turns-freely@s5", "lies-flat@s2"]);
+    expect(checks).toEqual(["clip-seated@s4", "turns-freely@s5", "opening-clear@s3", "lies-flat@s2"]);
+  });
+
+  it.each<[string, object, string]>([
+    ["a rag that was put in", { action: "block", note: "rag" }, "opening-clear"],
+    [
+      "three pieces on each other",
+      {
+        parts: ["p1"],
+        hardware: [
+          { id: "h1", kind: "washer", qty: 1 },
+          { id: "h2", kind: "thrust-washer", qty: 1 },
+        ],
+        stack: ["h1", "p1", "h2"],
+      },
+      "stack-order",
+    ],
+    ["one nut on a shaft", { parts: ["p1"], hardware: [{ id: "h1", kind: "nut", qty: 1 }] }, "end-play"],
+    ["marked wires", { action: "unsolder", wires: [{ colour: "red", to: "+" }] }, "wires-seated"],
+    ["a spring", { hardware: [{ id: "h1", kind: "spring", qty: 1 }] }, "spring-hooked"],
+    ["brushes", { hardware: [{ id: "h1", kind: "brush", qty: 2 }] }, "brush-slides"],
+    ["tabs", { parts: ["p1"], held: ["snap tabs"] }, "tabs-clicked"],
+    ["a guard", { parts: ["p2"] }, "guard-works"],
+  ])("asks where it can be judged: %s", (_, step, check) => {
+    const parts = [
+      { id: "p1", name: "drive shaft", kind: "shaft" },
+      { id: "p2", name: "blade guard" },
+    ];
+    const plan = (more: object) => rebuildPlan({ parts, steps: [{ id: "s1", action: "pull", needs: [], ...more } as StripStep], services: [], lubePoints: [] });
+    const lines = plan(step).steps;
+    const at = lines.findIndex((l) => l.kind === "check" && l.check === check);
+    expect(at).toBeGreaterThan(lines.findIndex((l) => "undoes" in l));
+    // each says why, and what to do where the answer is no
+    expect(lines[at]?.because[0]).toBeTruthy();
+    expect(checkIfNot(check)).toMatch(/\.$/);
+    expect(plan({ parts: ["p1"] }).steps.map((l) => (l.kind === "check" ? l.check : ""))).not.toContain(check);
+  });
+  it("asks for no end play under four nuts of a flange, nor under a lid", () => {
+    const asks = (parts: Part[], nuts: number): string[] =>
+      rebuildPlan({
+        parts,
+        steps: [{ id: "s1", action: "unscrew", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "nut", qty: nuts }] }],
+        services: [],
+        lubePoints: [],
+      }).steps.flatMap((l) => (l.kind === "check" ? [l.check] : []));
+    expect(asks([{ id: "p1", name: "shaft", kind: "shaft" }], 4)).not.toContain("end-play");
+    expect(asks([{ id: "p1", name: "shaft cover", kind: "cover" }], 1)).not.toContain("end-play");
+    expect(asks([{ id: "p1", name: "shaft", kind: "shaft" }], 1)).toContain("end-play");
   });
 
   it("feels what turns after its washers and nut, once for several, and not only before the lid: a joint in between is no reason to wait", () => {
@@ -103,13 +152,13 @@ describe("the rebuild plan", () => {
         { id: "s2", action: "pull", parts: ["wheel"] },
         { id: "s3", action: "pull", parts: ["spindle"] },
       ]),
-    ).toEqual(["undo:s3", "undo:s2", "undo:s1", "turns-freely@s2"]);
+    ).toEqual(["undo:s3", "undo:s2", "undo:s1", "end-play@s1", "turns-freely@s2"]);
     expect(
       asked([
         { id: "s1", action: "unscrew", needs: [], hardware: [nut] },
         { id: "s2", action: "pull", needs: [], parts: ["wheel"] },
       ]),
-    ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1"]);
+    ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1", "end-play@s1"]);
   });
 
   it("brings what was said for a step's return at its moment: before, after, before something closes over it, at the end", () => {
@@ -135,6 +184,7 @@ describe("the rebuild plan", () => {
       "check:clip-seated:s4",
       "check:turns-freely:s5",
       "undo:s3",
+      "check:opening-clear:s3",
       "undo:s2",
       "check:lies-flat:s2",
       "undo:s1",
