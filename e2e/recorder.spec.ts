@@ -1,10 +1,11 @@
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-/** A unit with its gate cleared and some steps on the Mat, each named. */
+let units = 0;
+/** A unit, the only one of its model, with its gate cleared and some steps on the Mat, each named. */
 async function stripped(page: Page, ...steps: string[]): Promise<BenchHand> {
   const hand = new BenchHand(page);
-  await hand.takeIn({ kind: "belt sander", maker: "Corvane", model: `BX-${steps.length}`, complaint: "Grinds." });
+  await hand.takeIn({ kind: "belt sander", maker: "Corvane", model: `BX-${++units}`, complaint: "Grinds." });
   await hand.button(/On to Strip/).click();
   await page.waitForURL(/strip$/);
   await hand.clearSafetyGate();

@@ -67,6 +67,17 @@ async function pageRatio(): Promise<void> {
 try {
   const plan500 = stripOf(jobOf(500, "J-0500"));
   console.log(`rebuild plan, 500 steps: ${timed(40, () => rebuildPlan(plan500)).toFixed(1)} ms; aim: under 50`);
+  const pointed = {
+    ...plan500,
+    lubePoints: Array.from({ length: 200 }, (_, i) => ({ id: `g${i}`, part: plan500.steps[i * 2]?.parts?.[0] ?? "", when: "after-fit" as const })).filter(
+      (g) => g.part,
+    ),
+    services: Array.from({ length: 200 }, (_, i) => ({ id: `v${i}`, part: plan500.steps[i * 2]?.parts?.[0] ?? "", do: "clean" as const })).filter(
+      (v) => v.part,
+    ),
+  };
+  const served = pointed.lubePoints.length + pointed.services.length;
+  console.log(`rebuild plan, 500 steps with ${served} points and services: ${timed(40, () => rebuildPlan(pointed)).toFixed(1)} ms; aim: under 50`);
   const file200 = jobOf(200, "J-0200");
   const written = (): Promise<Buffer> => buffer(packJob({ file: file200, pictures: new Map() }));
   const bytes = await written();

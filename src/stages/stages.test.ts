@@ -147,7 +147,7 @@ describe("a line of the plan in words", () => {
   it("says grease by what was weighed in, services by their place, checks as a question", () => {
     expect(words("grease:g1")).toMatchObject({ title: "Food 1: teeth", grams: 3.1, step: "s3" });
     expect(words("service:v1")).toMatchObject({ title: "Clean what step 2 laid open", note: "crumbs" });
-    expect(words("check:lies-flat:s2").title).toMatch(/before any screw is turned\?$/);
+    expect(words("check:lies-flat:s2").title).toMatch(/before anything draws it down\?$/);
   });
   it("says what the recorder knew: how it stood, how it lay, where it lies, what it must not lose", () => {
     const known = job({

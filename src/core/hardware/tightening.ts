@@ -46,11 +46,11 @@ export const tightInWords = (t: Pick<Tighten, "torqueNm" | "feel" | "pastDeg">):
 
 const pastInWords = (deg: number): string => `then ${turnInWords(deg)} past it`;
 
+/** Said where they are put in; where they are drawn later they are started already. */
+export const STARTED = "Start all of them by hand before any is drawn.";
+
 /** How the screws of one line are drawn besides how tight: what holds for any of them, each once. */
 export function drawnInWords(all: readonly (Tighten | undefined)[]): string[] {
   const passes = Math.max(0, ...all.map((t) => t?.passes ?? 0));
-  return [
-    ...(all.some((t) => t?.startAll) ? ["Start all of them by hand before any is drawn."] : []),
-    ...(passes ? [`Draw them in ${passes} passes, each time all of them.`] : []),
-  ];
+  return [...(all.some((t) => t?.startAll) ? [STARTED] : []), ...(passes ? [`Draw them in ${passes} passes, each time all of them.`] : [])];
 }

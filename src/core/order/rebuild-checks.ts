@@ -58,7 +58,7 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
   },
   {
     check: "lies-flat",
-    says: "Does it sit flat on its face by hand, before any screw is turned?",
+    says: "Does it sit flat on its face by hand, before anything draws it down?",
     why: "a cover drawn down with its own screws cracks, or bends the shaft that is not in mesh",
     ifNot: "Turn the output by hand until the teeth fall in, look for a wire or a washer under the face, then press it down again. Never with the screws.",
     when: "set",

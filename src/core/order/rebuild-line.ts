@@ -14,6 +14,8 @@ export interface FitLine extends Line {
   readonly hardware: readonly string[];
   /** what is left for this line, where others led up to it; left out: all of it */
   readonly left?: { readonly parts: readonly string[]; readonly hardware: readonly string[] };
+  /** pieces that are started here and drawn by a later line; left out: none */
+  readonly loose?: readonly string[];
   /** pieces of the step that stay out, because what goes in does without them */
   readonly aside?: readonly PieceRef[];
   readonly cautions: readonly string[];

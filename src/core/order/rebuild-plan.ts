@@ -1,6 +1,6 @@
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
 import { NO_PIECE } from "../hardware/kinds";
-import { type Hardware, hardwareInWords, isLeftLoose, wasLocked } from "../hardware/piece";
+import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
 import { companionKey } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import { undoKey } from "../job/keys";
@@ -13,11 +13,13 @@ import { cautionsFor } from "../safety/cautions";
 import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
+import { leftLoose } from "./left-loose";
 import { lineGroups } from "./line-groups";
 import { type Pick, picksOf } from "./picks";
 import { type GoesBack, onlyRetains, REBUILD_CHECKS, type RebuildCheck } from "./rebuild-checks";
 import type { RebuildLine } from "./rebuild-line";
-import { BACK_SAYS, stepCalled } from "./step-words";
+import { BACK_SAYS } from "./step-words";
+import { nameOf, reachedName, stepName } from "./strip-names";
 import { needsOf, undoOrder } from "./undo-order";
 
 /** So many minutes must pass after a line before something else is done. */
@@ -77,7 +79,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   const pointsAt = byStep(checked, strip.lubePoints);
   const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
   const closing = beforeClosing(checked, order);
-  const loose = leftLoose(checked, going);
+  const loose = leftLoose(checked, going, order);
   const on = new Set<number>();
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
@@ -93,7 +95,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     const back = goesBack(checked, i, own, going, wired);
     const asked = REBUILD_CHECKS.filter((c) => c.applies(back));
     const ask = (when: RebuildCheck["when"]): Draft[] => asked.filter((c) => c.when === when).map((c) => checkLine(c, step));
-    drafts.push(...undoing(checked, neededBy, i, back, going, ask("set")));
+    drafts.push(...undoing(checked, neededBy, i, back, going, ask("set"), loose.at(i)));
     drafts.push(...minds(step, "after"));
     for (const g of points) if (g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
     drafts.push(...ask("done"));
@@ -199,6 +201,7 @@ function undoing(
   { step, parts, hardware }: GoesBack,
   going: readonly GoingIn[],
   set: readonly Draft[],
+  loose: readonly string[],
 ): Draft[] {
   const pieces: PieceRef[] = [...(step.parts ?? []).map((part) => ({ part })), ...(step.hardware ?? []).map((h) => ({ hardware: h.id }))];
   const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
@@ -206,11 +209,14 @@ function undoing(
   const { under, holds, beside, parts: own } = lineGroups(step, parts, hardware);
   const names = parts.map((p) => partName(p));
   const cautions = (pieces: readonly Hardware[], named: readonly string[]): string[] => cautionsFor({ ...step, hardware: pieces }, named, "back");
+  // a ring in its groove is looked at before the cover lies on it
+  const ring = under.some((h) => h.kind === "o-ring") ? set.filter((d) => d.kind === "check" && d.check === "ring-even") : [];
+  const flat = set.filter((d) => !ring.includes(d));
   const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
   const line = { of: step.id, because } as const;
   return [
-    ...(under.length ? [{ ...line, kind: "set", what: "under", parts: [], hardware: ids(under), cautions: [] } as const] : []),
-    ...(holds.length ? [{ ...line, kind: "set", what: "parts", parts: own, hardware: ids(beside), cautions: cautions(beside, names) } as const, ...set] : []),
+    ...(under.length ? [{ ...line, kind: "set", what: "under", parts: [], hardware: ids(under), cautions: [] } as const, ...ring] : []),
+    ...(holds.length ? [{ ...line, kind: "set", what: "parts", parts: own, hardware: ids(beside), cautions: cautions(beside, names) } as const, ...flat] : []),
     {
       kind: step.action === "block" ? "unblock" : "fit",
       undoes: step.id,
@@ -218,11 +224,12 @@ function undoing(
       parts: parts.map((p) => p.id),
       hardware: ids(hardware),
       ...(holds.length ? { left: { parts: [], hardware: ids(holds) } } : under.length ? { left: { parts: own, hardware: ids(beside) } } : {}),
+      ...(loose.length ? { loose } : {}),
       ...(aside.length ? { aside } : {}),
       because,
       cautions: holds.length ? cautions(holds, []) : cautions(hardware, names),
     },
-    ...(holds.length ? [] : set),
+    ...(holds.length ? [] : flat),
   ];
 }
 
@@ -260,35 +267,6 @@ const sameBundle = (strip: CheckedStrip, i: number, next: number | undefined): b
   return bundle !== undefined && next !== undefined && strip.steps[next]?.bundle === bundle;
 };
 
-/** What is left loose when it goes back: each group is drawn once its own step and the one it waits for are on; what waits for nothing that there is, at the end. */
-function leftLoose(strip: CheckedStrip, going: readonly GoingIn[]): { readonly drawnWith: (on: ReadonlySet<number>) => Draft[]; readonly rest: () => Draft[] } {
-  let left = strip.steps.flatMap((step, own) => {
-    const pieces = step.action === "note" ? [] : (step.hardware ?? []).filter((h) => isLeftLoose(h) && staysOut(going, { hardware: h.id }) === undefined);
-    const untils = [...new Set(pieces.flatMap((h) => h.tighten?.looseUntil ?? []))];
-    return untils.map((until) => ({ own, until, step, hardware: pieces.filter((h) => h.tighten?.looseUntil === until).map((h) => h.id) }));
-  });
-  const draft = ({ own, until, step, hardware }: (typeof left)[number]): Draft => {
-    const at = strip.indexOf.get(until);
-    const waited = at !== undefined && at !== own && strip.steps[at]?.action !== "note";
-    return {
-      kind: "tighten",
-      of: step.id,
-      until,
-      hardware,
-      because: [waited ? `it was left loose until ${stepName(strip, at)} is on` : "it was left loose until everything is on"],
-    };
-  };
-  const take = (now: (l: (typeof left)[number]) => boolean): Draft[] => {
-    const out = left.filter(now);
-    left = left.filter((l) => !out.includes(l));
-    return out.map(draft);
-  };
-  return {
-    drawnWith: (on) => (left.length ? take((l) => l.until !== l.step.id && on.has(l.own) && on.has(strip.indexOf.get(l.until) ?? -1)) : []),
-    rest: () => take(() => true),
-  };
-}
-
 /** What must happen before something closes over a step: by the step whose return comes first of those that had to be off for it. Undefined: nothing closes over it. */
 function beforeClosing(strip: CheckedStrip, order: readonly number[]): Map<number | undefined, Draft[]> {
   const place = new Map(order.map((i, k) => [i, k]));
@@ -317,18 +295,4 @@ function goesOn(strip: CheckedStrip, next: number, waiting: readonly { readonly 
 function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {
   const steps = order.reduce((sum, i) => sum + (strip.steps[i]?.minutes ?? MINUTES.step), 0);
   return drafts.reduce((sum, d) => sum + (d.kind === "fit" || d.kind === "unblock" ? 0 : MINUTES[d.kind]), steps);
-}
-
-/** What laid a place open, by name. */
-const reachedName = (strip: CheckedStrip, t: { readonly reachedBy?: string }): string => {
-  const i = strip.indexOf.get(t.reachedBy ?? "");
-  return i === undefined ? "the step before" : stepName(strip, i);
-};
-
-const nameOf = (strip: CheckedStrip, part: string): string => partName(strip.partById.get(part));
-
-function stepName(strip: CheckedStrip, i: number): string {
-  const s = strip.steps[i] as StripStep;
-  const what = s.title ?? (s.parts?.length ? s.parts.map((p) => nameOf(strip, p)).join(", ") : undefined);
-  return stepCalled(i, what);
 }

@@ -1,7 +1,7 @@
 import { howAt } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
-import { type Hardware, type HardwareFacts, hardwareInWords, isLeftLoose } from "../hardware/piece";
-import { drawnInWords } from "../hardware/tightening";
+import { type Hardware, type HardwareFacts, hardwareInWords } from "../hardware/piece";
+import { drawnInWords, STARTED } from "../hardware/tightening";
 import { besideNew } from "../job/beside-new";
 import { companionKey, companionSays } from "../job/goes-in";
 import { goingInOf } from "../job/going-in";
@@ -134,7 +134,14 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
   if (line.kind === "tighten") {
     const step = stepOf(job, line.of);
     const drawn = drawing(job, step, hardwareOf(step, line.hardware));
-    return { ...BARE, ...drawn, belongs: `at ${stepThing(job, line.of)}, left loose until now`, title: tightenTitle(drawn.hardware), step: line.of };
+    return {
+      ...BARE,
+      ...drawn,
+      drawn: drawn.drawn.filter((d) => d !== STARTED),
+      belongs: `at ${stepThing(job, line.of)}, left loose until now`,
+      title: tightenTitle(drawn.hardware),
+      step: line.of,
+    };
   }
   if (line.kind === "check")
     return { ...BARE, belongs: `at ${stepThing(job, line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
@@ -205,7 +212,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
   const step = stepOf(job, line.undoes);
   const { parts, hardware: ids } = line.left ?? line;
   const hardware = hardwareOf(step, ids);
-  const loose = hardware.filter(isLeftLoose);
+  const loose = hardware.filter((h) => line.loose?.includes(h.id));
   const base = {
     ...BARE,
     belongs: putsBack(job, line.undoes),

@@ -69,12 +69,26 @@ function pieceVerb(kind: HardwareKind, step: Pick<StripStep, "freed">): string {
   return PIECES[kind];
 }
 
+/** What a screw, a nut or a clip is put on over. */
+const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
+  "washer",
+  "wavy-washer",
+  "lock-washer",
+  "disc-spring",
+  "thrust-washer",
+  "key",
+  "spacer",
+  "o-ring",
+  "gasket",
+]);
+
 const bare = (h: Hardware): string => hardwareInWords({ ...h, at: undefined });
 
 /** Hardware with what is done with it, what is alike together. @example piecesBack([pin, circlip], step) // "Drive in: 1 pin 3 × 18; clip in: 1 circlip 12" */
 export function piecesBack(hardware: readonly Hardware[], step: Pick<StripStep, "freed">): string {
   const groups = new Map<string, Hardware[]>();
-  for (const h of hardware) {
+  // what lies under another comes first
+  for (const h of [...hardware].sort((a, b) => Number(LIES_UNDER.has(b.kind)) - Number(LIES_UNDER.has(a.kind)))) {
     const verb = pieceVerb(h.kind, step);
     groups.set(verb, [...(groups.get(verb) ?? []), h]);
   }

@@ -3,6 +3,7 @@ import type { Job } from "../job/job";
 import { readJobFile } from "../job/job-file";
 import { jobFromFile } from "../job/job-file-of";
 import { rebuildPlan } from "../order/rebuild-plan";
+import { besideLine, lineAloud } from "./line-beside";
 import { lineInWords } from "./line-in-words";
 
 /**
@@ -142,6 +143,146 @@ const UNITS = {
     ],
     lubePoints: [{ id: "g1", part: "worm", when: "after-fit", lubricant: "Olmen FG-1", grams: 12, where: "worm and wheel" }],
   },
+  "paper shredder": {
+    parts: [
+      { id: "bin", name: "bin" },
+      { id: "head", name: "head housing", kind: "housing", material: "ABS" },
+      { id: "board", name: "control board", kind: "board" },
+      { id: "motor", name: "motor with its pinion", kind: "motor" },
+      { id: "side", name: "side plate", kind: "cover", material: "steel" },
+      { id: "big", name: "big gear", kind: "gear", material: "POM", renew: true },
+      { id: "upper", name: "upper cutter shaft", kind: "shaft" },
+      { id: "lower", name: "lower cutter shaft", kind: "shaft" },
+      { id: "guard", name: "finger guard" },
+    ],
+    steps: [
+      { id: "s1", action: "slide", needs: [], parts: ["bin"], note: "its switch opens when it is out" },
+      {
+        id: "s2",
+        action: "unscrew",
+        parts: ["head"],
+        held: ["hook"],
+        hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST4", lengthMm: 16, drive: "PH2", into: "ABS", at: "3 in a row each side" }],
+      },
+      {
+        id: "s3",
+        action: "unscrew",
+        needs: ["s2"],
+        parts: ["guard"],
+        hardware: [{ id: "h2", kind: "screw", qty: 2, thread: "M3", lengthMm: 6, drive: "PH1", locker: "blue", into: "steel" }],
+      },
+      {
+        id: "s4",
+        action: "unplug",
+        needs: ["s2"],
+        hardware: [{ id: "h3", kind: "plug", qty: 2, label: "CN1" }],
+        wires: [
+          { colour: "brown", to: "L" },
+          { colour: "blue", to: "N" },
+        ],
+      },
+      { id: "s5", action: "unclip", parts: ["board"], held: ["snap tabs"] },
+      {
+        id: "s6",
+        action: "unscrew",
+        needs: ["s4"],
+        parts: ["motor"],
+        hardware: [
+          {
+            id: "h4",
+            kind: "screw",
+            qty: 3,
+            thread: "M4",
+            lengthMm: 10,
+            drive: "TX20",
+            tighten: { feel: "snug", pastDeg: 45, looseUntil: "s5", startAll: true },
+          },
+        ],
+      },
+      {
+        id: "s7",
+        action: "unscrew",
+        needs: ["s6"],
+        parts: ["side"],
+        held: ["dowels"],
+        hardware: [{ id: "h5", kind: "screw", qty: 4, thread: "M5", lengthMm: 12, drive: "hex 4", tighten: { torqueNm: 4, pattern: "cross" } }],
+      },
+      {
+        id: "s8",
+        action: "unclip",
+        parts: ["big"],
+        facing: "boss outwards",
+        hardware: [
+          { id: "h6", kind: "e-clip", qty: 1, thread: "6" },
+          { id: "h7", kind: "washer", qty: 1, uncounted: true },
+        ],
+      },
+      {
+        id: "s9",
+        action: "pull",
+        needs: ["s3", "s8"],
+        parts: ["upper"],
+        bundle: "b1",
+        cautions: ["blade"],
+        timing: { says: "cutters stand between each other" },
+      },
+      { id: "s10", action: "pull", needs: ["s9"], parts: ["lower"], bundle: "b1", cautions: ["blade"] },
+    ],
+    services: [{ id: "v1", reachedBy: "s10", do: "clean", note: "paper dust out, dry brush" }],
+    lubePoints: [{ id: "g1", part: "big", when: "after-fit", lubricant: "Olmen GX-2", grams: 4, where: "teeth of the big gear" }],
+  },
+  "clockwork metronome": {
+    parts: [
+      { id: "door", name: "front door" },
+      { id: "rod", name: "pendulum rod" },
+      { id: "plate", name: "back plate" },
+      { id: "barrel", name: "spring barrel" },
+      { id: "escape", name: "escape wheel", kind: "gear", material: "brass" },
+      { id: "second", name: "second wheel", kind: "gear", material: "brass" },
+    ],
+    steps: [
+      { id: "s1", action: "lift-off", needs: [], parts: ["door"], held: ["hook"] },
+      { id: "s2", action: "note", title: "let the spring down with the key before anything else", doNotUndo: "the click, while the spring is wound" },
+      { id: "s3", action: "slide", parts: ["rod"], setting: "weight at 120" },
+      {
+        id: "s4",
+        action: "unscrew",
+        parts: ["plate"],
+        hardware: [{ id: "h1", kind: "nut", qty: 4, thread: "M2.5", tighten: { feel: "finger tight", startAll: true, passes: 2 } }],
+      },
+      {
+        id: "s5",
+        action: "lift-off",
+        parts: ["escape"],
+        marks: ["scratch towards the pallet"],
+        back: [{ when: "after", says: "its pivot into the hole with tweezers, no force" }],
+      },
+      { id: "s6", action: "lift-off", needs: ["s4"], parts: ["second"] },
+      { id: "s7", action: "lift-off", needs: ["s4"], parts: ["barrel"], cautions: ["spring"] },
+    ],
+    services: [{ id: "v1", part: "escape", do: "clean", note: "peg the holes" }],
+    lubePoints: [{ id: "g1", reachedBy: "s4", lubricant: "Skarn clock oil", where: "pivots of the front plate" }],
+  },
+  "aquarium pump": {
+    parts: [
+      { id: "basket", name: "intake basket" },
+      { id: "cap", name: "impeller cap", kind: "cover" },
+      { id: "ring", name: "O-ring", kind: "o-ring", renew: true },
+      { id: "rotor", name: "magnet rotor with impeller" },
+      { id: "shaft", name: "ceramic shaft", kind: "shaft", material: "ceramic" },
+      { id: "rubber", name: "rear rubber bearing", kind: "bush", material: "NBR" },
+    ],
+    steps: [
+      { id: "s1", action: "unplug", needs: [], title: "mains plug out, pump out of the water" },
+      { id: "s2", action: "unclip", parts: ["basket"], held: ["snap tabs"] },
+      { id: "s3", action: "pull", parts: ["cap"], freed: { how: "twist" }, hardware: [{ id: "h1", kind: "o-ring", qty: 1, lengthMm: 40, once: true }] },
+      { id: "s4", action: "peel", needs: ["s3"], parts: ["ring"] },
+      { id: "s5", action: "pull", needs: ["s3"], parts: ["rotor"], held: ["vacuum"], facing: "impeller outwards" },
+      { id: "s6", action: "pull", parts: ["shaft"], doNotUndo: "never pull with steel pliers: it is glass-hard and breaks" },
+      { id: "s7", action: "pull", parts: ["rubber"] },
+    ],
+    services: [{ id: "v1", part: "rotor", do: "clean", note: "lime off in citric acid, rinsed", waitMinutes: 30 }],
+  },
 } as const;
 
 /** Every line as the bench says it: what to do, and under it what to mind. */
@@ -151,20 +292,7 @@ function told(unit: keyof typeof UNITS): string {
   const job = { id: 1, version: 1, stage: "rebuild", greaseStates: [], quotes: [], orders: [], arrivals: [], ...head, ...rest } as unknown as Job;
   const lines = rebuildPlan(job).steps.flatMap((l) => {
     const w = lineInWords(job, l);
-    const beside = [
-      w.facing && `facing: ${w.facing}`,
-      w.torqueNm !== undefined && `${w.torqueNm} N·m${w.pattern ? `, ${w.pattern}` : ""}`,
-      w.passes,
-      ...w.marks.map((m) => `witness: ${m}`),
-      w.wires.length > 0 && `wires: ${w.wires.map((x) => `${x.colour} → ${x.to}`).join(", ")}`,
-      ...w.renewed,
-      w.stack.length > 1 && `stack: ${w.stack.join(" / ")}`,
-      w.grams !== undefined && `${w.grams} g`,
-      ...w.mind,
-      ...("cautions" in l ? l.cautions.map((c) => `▲ ${c}`) : []),
-      w.note,
-      w.ifNot && `if not: ${w.ifNot}`,
-    ].filter((x): x is string => typeof x === "string" && x !== "");
+    const beside = besideLine(w, "cautions" in l ? l.cautions : []);
     return [`${l.n}. ${w.title}`, ...beside.map((b) => `     ${b}`)];
   });
   return `${lines.join("\n")}\n`;
@@ -176,5 +304,24 @@ describe("read cold", () => {
     // never an empty title, an id, or a word of the program
     for (const line of text.split("\n")) expect(line).not.toMatch(/^\d+\. *$|: *$|\b[sphgv]\d+\b|undefined|null|lift-off|press-out|drive-out/);
     await expect(text).toMatchFileSnapshot(`./read-cold/${unit.replaceAll(" ", "-")}.txt`);
+  });
+});
+
+describe("read aloud", () => {
+  it("says signs as words, what can hurt first, and leaves what to do on a no", () => {
+    const words = {
+      title: "Screw in: 4 screws M4 × 12",
+      torqueNm: 1.2,
+      pattern: "crosswise",
+      wires: [{ colour: "red", to: "L2" }],
+      mind: ["◷ Timing: a tooth at the pin"],
+      marks: [],
+      renewed: [],
+      stack: ["washer", "wheel"],
+      ifNot: "Start anew.",
+    };
+    expect(lineAloud({ ...words, belongs: "", hardware: [] }, ["Never with the screws."])).toBe(
+      "Screw in: 4 screws M4 by 12. Never with the screws. 1.2 newton metres, crosswise. wires: red to L2. stack: washer, then wheel. Timing: a tooth at the pin.",
+    );
   });
 });

@@ -91,7 +91,7 @@ describe("one's own order", () => {
     const number = await motor();
     const was = await order(number);
     expect(was).toEqual(["s4", "s3", "s2", "s1"]);
-    const row = async (step: string) => (await planView(number))?.rows.find((r) => r.step === step);
+    const row = async (step: string) => (await planView(number))?.rows.find((r) => r.step === step && r.kind === "fit");
     // its turn comes as early as it can
     expect((await row("s2"))?.before).toBeUndefined();
     expect((await row("s3"))?.before).toEqual([]);

@@ -30,7 +30,7 @@ const WAITS = [
 export function PutInWork({ places, first, onClose }: { places: readonly WorkPlace[]; first: string | undefined; onClose: () => void }) {
   const { run } = useJob();
   const fault = useFieldFault();
-  const [place, setPlace] = useState(places.find((p) => p.key === first)?.key ?? places[0]?.key);
+  const [place, setPlace] = useState(places.find((p) => p.key === first)?.key);
   const [what, setWhat] = useState<ServiceName>();
   const [note, setNote] = useState("");
   const [wait, setWait] = useState<number>();
@@ -50,7 +50,7 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
       <h2 className="text-[24px] leading-none">Something is to be done first</h2>
       {places.length ? (
         <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
-          <Choose label="Done to" options={places.map((p) => [p.key, p.says] as const)} value={place} onChoose={setPlace} />
+          <Choose label="Done to" options={places.map((p) => [p.key, p.says] as const)} value={place} none="choose a part, or a place" onChoose={setPlace} />
           <div className="grid grid-cols-5 gap-1.5">
             {SERVICE_WORDS.filter((s) => s.do !== "replace").map((s) => (
               <SmallChoice key={s.do} pressed={what === s.do} onPress={() => setWhat(s.do)}>

@@ -6,6 +6,7 @@ import { isDrawn } from "@/core/hardware/piece";
 import type { Stage } from "@/core/job/stages";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 import type { RunningWait } from "@/core/order/running-waits";
+import { lineAloud } from "@/core/rebuild/line-beside";
 import { KeyButton } from "@/ui/key-button";
 import { Ledger } from "@/ui/ledger";
 import { GoOn } from "../frame/go-on";
@@ -21,6 +22,7 @@ import { LineSays } from "./line-says";
 import { LineTrouble } from "./line-trouble";
 import { NeverCounted, type Uncounted } from "./never-counted";
 import { PutInWork, type WorkPlace } from "./put-in-work";
+import { ReadAloud } from "./read-aloud";
 import type { LineNow } from "./rebuild-view";
 import { Waits } from "./waits";
 
@@ -87,11 +89,14 @@ export function RebuildScreen(props: RebuildScreenProps) {
           )}
         </section>
       )}
-      <div className="flex min-h-0 flex-col gap-2 overflow-y-auto">
-        <Ledger rows={rows} foot={foot} />
-        <NeverCounted pieces={uncounted} />
-        <Waits waits={waits} />
-        <KeyButton keyName="K" className="small mt-auto" pressed={sheet === "leftover"} onPress={() => toggle("leftover")}>
+      <div className="flex min-h-0 flex-col gap-2">
+        <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
+          <NeverCounted pieces={uncounted} />
+          <Waits waits={waits} />
+          <Ledger rows={rows} foot={foot} />
+        </div>
+        {line && <ReadAloud text={lineAloud(line.words, line.cautions)} />}
+        <KeyButton keyName="K" className="small" pressed={sheet === "leftover"} onPress={() => toggle("leftover")}>
           Something is left over
         </KeyButton>
       </div>

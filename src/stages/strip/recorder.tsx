@@ -209,7 +209,13 @@ export function Recorder({
               <UnderstoodChips open={open} read={read} alike={alike} set={set} />
             </StepSays>
           </div>
-          <FactKeys recording={recording} first={pockets.length === 0} sheet={sheet === "pocket" ? null : sheet} compact={lookAgain !== "" || (empty && last !== undefined)} onSheet={toSheet} />
+          <FactKeys
+            recording={recording}
+            first={pockets.length === 0}
+            sheet={sheet === "pocket" ? null : sheet}
+            compact={lookAgain !== "" || (empty && last !== undefined)}
+            onSheet={toSheet}
+          />
           <LayKeys
             empty={empty}
             last={last && { title: last.next.title, lay: () => layAsLast(last) }}

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { capital } from "@/core/sentence";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
 import { Readout } from "@/ui/readout";
 import { useJob } from "../../saving/job-context";
 import { useFieldFault } from "../../saving/use-field-fault";
@@ -90,6 +91,9 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
               The reverse of the strip again
             </KeyButton>
           )}
+          <KeyLink href={`/jobs/${number}/rebuild/paper`} keyName="U" className="small">
+            On paper
+          </KeyLink>
           <Readout label="The whole plan" value={String(minutes)} unit="min" />
         </div>
       </section>
@@ -101,7 +105,7 @@ function Row({ row: r, isNext }: { row: PlanRow; isNext: boolean }) {
   return (
     <span className={`grid grid-cols-[3ch_1fr_auto] items-baseline gap-2 text-left font-normal ${r.done ? "hush" : ""}`}>
       <span className="figures text-[17px]">{r.n}</span>
-      <span className={`text-[19px] leading-tight ${r.step !== undefined || r.kind === "set" ? "font-semibold" : "pl-3"}`}>{r.title}</span>
+      <span className={`text-[19px] leading-tight ${r.step !== undefined ? "font-semibold" : "pl-3"}`}>{r.title}</span>
       <span className="text-[17px]">{r.done ? "✓ done" : isNext ? "next" : ""}</span>
     </span>
   );

@@ -49,7 +49,7 @@ export async function planView(number: string): Promise<PlanView | null> {
   const moves = movesIn(job);
   const open = now.filter((s) => !back.has(s));
   const rows = plan.steps.map((line): PlanRow => {
-    const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : undefined;
+    const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : line.kind === "set" ? line.of : undefined;
     const done = isLineDone(line, finished);
     const first = step === undefined || done ? [] : moves.sooner(now, back, step).first;
     // where all that is next has to be on before it, there is nothing to bring forward

@@ -1,0 +1,41 @@
+import { expect, test } from "@playwright/test";
+import { BenchHand } from "./bench-hand";
+
+test("the second unit of a model is stripped along the first: one key a step, and what differs is said at once", async ({ page }) => {
+  const hand = new BenchHand(page);
+  const unit = { kind: "popcorn maker", maker: "Sallow", model: "Hop 3", complaint: "stands" };
+  const first = await hand.strip(unit);
+  const last = page.getByRole("region", { name: "As last time" });
+  await expect(last).toHaveCount(0);
+  const mat = page.getByRole("region", { name: "The Mat" });
+  for (const [i, [what, line]] of ([["lid", ""], ["stirrer", "1 circlip 8"], ["heater plate", "3x PH2 10 M4, 3 washers 9"]] as const).entries()) {
+    await page.getByLabel("What came off").fill(what);
+    if (line) await page.getByLabel("Hardware, in shorthand").fill(line);
+    await hand.button(/Lay it down/).click();
+    await expect(mat.getByLabel(new RegExp(`^Step ${i + 1}: ${what}(?!.*on its way)`))).toBeVisible();
+  } // biome-ignore format: three steps
+  await hand.strip(unit);
+  await expect(last).toContainText(`${first}, step 1 of 3`);
+  await expect(last.getByRole("heading")).toHaveText("lid");
+  await hand.button("As last time: lid").click();
+  await expect(mat.getByLabel(/^Step 1: lid/)).toBeVisible();
+  await expect(last.getByRole("heading")).toHaveText("stirrer");
+
+  // something differs: it is taken over, and only that is changed
+  await page.keyboard.press("y");
+  await expect(page.getByLabel("What came off")).toHaveValue("stirrer");
+  await page.getByLabel("Hardware, in shorthand").fill("1 washer 12");
+  await hand.button(/Lay it down/).click();
+  await expect(last).toContainText("The step before: 1 flat washer 12 mm more than last time.");
+  await expect(last.getByRole("heading")).toHaveText("heater plate");
+  await expect(last).toContainText("3 screws M4 × 10, PH2");
+
+  // another thing comes off in between; the ghost waits
+  await page.getByLabel("What came off").fill("tape");
+  await expect(last).toHaveCount(0);
+  await hand.button(/Lay it down/).click();
+  await expect(last.getByRole("heading")).toHaveText("heater plate");
+  await page.locator("body").press("Space");
+  await expect(mat.getByLabel(/^Step 4: heater plate/)).toBeVisible();
+  await expect(last).toHaveCount(0);
+});
