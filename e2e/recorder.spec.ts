@@ -100,6 +100,12 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await told("Draw it back until it is out of mesh");
   await page.keyboard.press("Escape");
   await hand.button(/Yes$/).click();
+  await told("what was below is below");
+  await hand.button(/Yes$/).click();
+  await told("a little play along the shaft");
+  await hand.button(/Yes$/).click();
+  await told("sit at the terminal that was noted");
+  await hand.button(/Yes$/).click();
   await told("does it turn freely and evenly");
   await hand.button(/Yes$/).click();
   await told("Listen for the click");

@@ -21,6 +21,8 @@ const keepTyped = () => {
   );
   if (typed.length) sessionStorage.setItem(TYPED, JSON.stringify(typed.map((el) => [el.id, el.value])));
 };
+// a hand types on until the page is gone, and may leave it before anybody has noticed that it hears nothing
+addEventListener("pagehide", () => (sleeps() || brokeOff()) && keepTyped());
 const typeAgain = () => {
   const typed = JSON.parse(sessionStorage.getItem(TYPED) ?? "[]");
   sessionStorage.removeItem(TYPED);
