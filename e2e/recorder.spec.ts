@@ -37,6 +37,16 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await pieces.getByRole("button", { name: /Add 1 nut M6/ }).click();
   await pieces.getByRole("button", { name: "1 nut M6: left-hand thread" }).click();
   await pieces.getByRole("button", { name: /1 nut M6, LEFT-HAND: goes back new/ }).click();
+  // how tight, by touch
+  await pieces.getByRole("button", { name: /1 nut M6, LEFT-HAND: how tight/ }).click();
+  const tight = page.getByRole("region", { name: /How tight: 1 nut M6/ });
+  await tight.getByRole("button", { name: "Snug" }).click();
+  await tight.getByRole("button", { name: /eighth of a turn/ }).click();
+  await tight.getByLabel("Torque, N·m").fill("-2");
+  await expect(tight.getByText(/“-2” is no torque/)).toBeVisible();
+  await tight.getByLabel("Torque, N·m").fill("");
+  await tight.getByRole("button", { name: /Close$/ }).click();
+  await expect(pieces).toContainText("snug, then an eighth of a turn (45°) past it");
   await hand.button(/Stack$/).click();
   const stack = page.getByRole("region", { name: "Stack, from the top down" });
   for (const piece of ["1 nut M6, LEFT-HAND", "2 wavy washers 20 mm", "drive wheel"]) await stack.getByRole("button", { name: piece, exact: true }).click();

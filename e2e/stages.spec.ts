@@ -43,7 +43,17 @@ const SCREENS = [
   "/parts/part?number=VLB-42-242",
   "/scan",
   ...["J-0142", "J-0138", "J-0131"].flatMap((job) => JOB_PLACES.map((place) => `/jobs/${job}/${place}`)),
-  ...["J-0144/take-in", "J-0143/strip", "J-0137/match", "J-0140/lube", "J-0140/rebuild", "J-0135/hand-back", "J-0142/judge/gear/p7"].map((at) => `/jobs/${at}`),
+  ...[
+    "J-0144/take-in",
+    "J-0143/strip",
+    "J-0137/match",
+    "J-0140/lube",
+    "J-0140/rebuild",
+    "J-0140/rebuild/plan",
+    "J-0140/rebuild/paper",
+    "J-0135/hand-back",
+    "J-0142/judge/gear/p7",
+  ].map((at) => `/jobs/${at}`),
 ];
 
 test("every screen of the demo shop opens without an error, its buttons large enough for a glove, its text standing out by day and by night", async ({

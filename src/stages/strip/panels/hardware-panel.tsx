@@ -53,6 +53,13 @@ export function HardwarePanel({
     </button>
   );
   const sameKind = newest.filter((h) => h.kind === now.kind);
+  const tightened = tightening === null ? undefined : pieces[tightening];
+  if (tightening !== null && tightened)
+    return (
+      <Panel title={`How tight: ${hardwareInWords(tightened)}`} onClose={() => setTightening(null)}>
+        <TightFields tight={tightened.tighten} steps={steps} onSay={(tighten) => replace(tightening, { tighten })} />
+      </Panel>
+    );
   return (
     <Panel
       title="Pieces"
@@ -132,7 +139,7 @@ export function HardwarePanel({
       {pieces.length > 0 && (
         <ul aria-label="Pieces of this step" className="flex flex-col">
           {pieces.map((p, i) => (
-            <li key={`${hardwareInWords(p)}${i}`} className="flex flex-wrap items-center gap-1.5 border-b-2 border-base-300 pb-1">
+            <li key={`${hardwareInWords(p)}${i}`} className="flex items-center gap-1.5 border-b-2 border-base-300 pb-1">
               <HardwareGlyph kind={p.kind} drive={p.drive} />
               <span className="flex-1 text-[18px] leading-tight">
                 {saidInWords(p)}
@@ -151,12 +158,6 @@ export function HardwarePanel({
                   `${hardwareInWords(p)}: how tight`,
                 )}
               {button(false, "×", () => onChange(pieces.filter((_, k) => k !== i)), `Strike ${hardwareInWords(p)}`)}
-              {tightening === i && (
-                <fieldset className="w-full border-l-[6px] border-base-content bg-base-200 p-2">
-                  <legend className="sr-only">How tight: {hardwareInWords(p)}</legend>
-                  <TightFields tight={p.tighten} steps={steps} onSay={(tighten) => replace(i, { tighten })} />
-                </fieldset>
-              )}
             </li>
           ))}
         </ul>
