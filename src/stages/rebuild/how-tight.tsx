@@ -7,9 +7,9 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";
 import { SmallChoice } from "@/ui/small-choice";
+import { type StepNamed, TightFields } from "../job-view/tight-fields";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { type StepNamed, TightFields } from "../tightening/tight-fields";
 import { sayHowTight } from "./actions";
 
 /** How tight the pieces of the line go, said where they are drawn; of pieces that differ, each for itself. It stands in the record from now on. */

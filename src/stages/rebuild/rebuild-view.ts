@@ -22,7 +22,7 @@ import { pocketsToLubricate } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
 import { titleOf } from "../job-view/pocket-look";
 import { spotsIn } from "../job-view/spots-in";
-import type { StepNamed } from "../tightening/tight-fields";
+import type { StepNamed } from "../job-view/tight-fields";
 import type { LaidStep } from "./leftover";
 import type { LinePicture } from "./line-pictures";
 import type { Uncounted } from "./never-counted";

@@ -1,7 +1,7 @@
 "use client";
 
 import type { LaidHardware } from "@/core/hardware/look-alikes";
-import type { StepNamed } from "../tightening/tight-fields";
+import type { StepNamed } from "../job-view/tight-fields";
 import { minutesByClock } from "./open-step";
 import { CautionsPanel } from "./panels/cautions-panel";
 import { FreedPanel } from "./panels/freed-panel";

@@ -8,7 +8,7 @@ import { LONGEST_MM, MOST_PIECES } from "@/core/hardware/quick-line";
 import { FaultLine } from "@/ui/fault-line";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
-import { type StepNamed, TightFields } from "../../tightening/tight-fields";
+import { type StepNamed, TightFields } from "../../job-view/tight-fields";
 import { Panel } from "./panel";
 
 const COMMON_THREADS = ["ST2.9", "ST3.5", "ST4.2", "M3", "M4", "M5", "M6"];
