@@ -21,6 +21,19 @@ test("the second unit of a model is stripped along the first: one key a step, an
   await expect(mat.getByLabel(/^Step 1: lid/)).toBeVisible();
   await expect(last.getByRole("heading")).toHaveText("stirrer");
 
+  // what the model's units tell, before beginning
+  await last.getByRole("link", { name: "This model" }).click();
+  await page.waitForURL(/strip\/model$/);
+  const steps = page.getByRole("list", { name: "Steps of this model" }).getByRole("listitem");
+  await expect(steps).toHaveCount(3);
+  await expect(steps.nth(1)).toContainText("only after lid");
+  await expect(page.getByRole("region", { name: "Before you begin" })).toContainText("Lay out: circlip pliers, PH2");
+  await page
+    .getByRole("link", { name: /Back to the strip/ })
+    .first()
+    .click();
+  await page.waitForURL(/strip$/);
+
   // something differs: it is taken over, and only that is changed
   await page.keyboard.press("y");
   await expect(page.getByLabel("What came off")).toHaveValue("stirrer");

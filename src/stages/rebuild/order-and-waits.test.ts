@@ -73,6 +73,18 @@ describe("work put in at the rebuild", () => {
     expect(gatesOf(await job(number), "rebuild")).toEqual([]);
   });
 
+  it("has to set anew where it is done anew", async () => {
+    const number = await motor();
+    await press(putInWork, number, { part: "p3", do: "bond", waitMinutes: 240 });
+    await done(number);
+    const [wait] = (await view(number)).waits;
+    await press(sayCured, number, { line: wait?.line ?? "" });
+    expect((await view(number)).waits).toEqual([]);
+    await press(finishLine, number, { line: wait?.line ?? "", done: false });
+    await done(number);
+    expect((await view(number)).held?.holds).toBe("s4");
+  });
+
   it("is refused where everything over it is on again, until that is off", async () => {
     const number = await motor();
     while ((await view(number)).line) await done(number);

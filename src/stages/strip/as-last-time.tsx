@@ -4,11 +4,14 @@ import { saidInWords } from "@/core/hardware/piece";
 import { factChips } from "@/core/order/step-words";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
 import { pictureUrl } from "@/ui/picture-frame";
+import { useJob } from "../saving/job-context";
 import type { AsLastTime } from "./use-ghost";
 
 /** What came off next of the last unit of this model: it is confirmed with one key, or taken over to be changed. */
 export function LastTime({ last, onChange, onWithout }: { last: AsLastTime; onChange: () => void; onWithout: () => void }) {
+  const { number } = useJob();
   const { next } = last;
   return (
     <section aria-label="As last time" className="flex flex-col gap-1.5 border-l-[6px] border-info bg-base-200 p-2">
@@ -43,13 +46,16 @@ export function LastTime({ last, onChange, onWithout }: { last: AsLastTime; onCh
         </p>
       ))}
       {last.passed.length > 0 && <p className="says measured text-[18px]">Passed over: {last.passed.join("; ")}.</p>}
-      <div className="grid grid-cols-2 gap-1.5">
+      <div className="grid grid-cols-3 gap-1.5">
         <KeyButton keyName="Y" className="small" onPress={onChange}>
           Something differs
         </KeyButton>
         <KeyButton className="small" onPress={onWithout}>
           Go on without it
         </KeyButton>
+        <KeyLink href={`/jobs/${number}/strip/model`} className="small justify-center">
+          This model
+        </KeyLink>
       </div>
     </section>
   );

@@ -5,11 +5,13 @@ import { jobFileOf } from "@/core/job/job-file-of";
 import { follow, type Ghost } from "@/core/memory/ghost";
 import { createJob } from "@/store/jobs";
 import { job, testShop } from "@/store/test-shop";
+import { saveFinding } from "../judge/actions";
 import { press } from "../test-unit";
 import { answerSafety, layStepDown, setStripFinished } from "./actions";
 import { asLastTime } from "./as-recorded-last";
 import { ghostFor } from "./ghost-for";
 import { recordedOnItsWay } from "./laying";
+import { modelView } from "./model/model-view";
 import { EMPTY, type OpenStep } from "./open-step";
 import { stripView } from "./strip-view";
 
@@ -77,6 +79,27 @@ describe("a second unit of a model", () => {
     await confirmed(second);
     await press(setStripFinished, second, { finished: true });
     expect((await view(second)).recorder.ghostFrom).toBeUndefined();
+  });
+
+  it("tells beforehand what its units took, which order is forced, what was said and what failed", async () => {
+    const model = "Froth 11";
+    const first = await machine(model);
+    expect((await modelView(first))?.guide).toMatchObject({ from: [], steps: [] });
+    await strip(first, [{ what: "lid", line: "2x PH1 8 ST2.9", facts: { note: "clips break" } }, { what: "fan" }]);
+    await press(saveFinding, first, { part: "p2", mode: "cracked" } as never);
+    const second = await machine(model);
+    const view = await modelView(second);
+    expect(view?.frame.words).toBe("one other unit was here");
+    expect(view?.guide).toMatchObject({
+      from: [first],
+      steps: [
+        { title: "lid", after: [], said: [{ from: first, says: "clips break" }] },
+        { title: "fan", after: ["lid"] },
+      ],
+      tools: [{ tool: "PH1", times: 1 }],
+      hardware: "2 screws",
+      fails: [{ part: "fan", how: "cracked", times: 1 }],
+    });
   });
 
   it("of a model that nobody knows is offered none", async () => {
