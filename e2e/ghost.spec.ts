@@ -26,13 +26,15 @@ test("the second unit of a model is stripped along the first: one key a step, an
   await page.waitForURL(/strip\/model$/);
   const steps = page.getByRole("list", { name: "Steps of this model" }).getByRole("listitem");
   await expect(steps).toHaveCount(3);
-  await expect(steps.nth(1)).toContainText("only after lid");
+  await expect(steps.nth(1)).toContainText("came off after lid");
   await expect(page.getByRole("region", { name: "Before you begin" })).toContainText("Lay out: circlip pliers, PH2");
   await page
     .getByRole("link", { name: /Back to the strip/ })
     .first()
     .click();
   await page.waitForURL(/strip$/);
+
+  await expect(last.getByRole("heading")).toHaveText("stirrer");
 
   // something differs: it is taken over, and only that is changed
   await page.keyboard.press("y");

@@ -87,7 +87,7 @@ export function FactKeys({
       <div
         className={
           compact
-            ? "grid grid-cols-[repeat(13,minmax(0,1fr))] gap-1 [&>*]:justify-center [&>*]:!px-0"
+            ? "grid grid-cols-[repeat(13,minmax(0,1fr))] gap-1 [&>*]:!min-w-0 [&>*]:justify-center [&>*]:!px-0"
             : "grid grid-cols-7 gap-1 [&>*]:!px-1 [&>*]:!text-[17px] max-xl:[&>*]:flex-col max-xl:[&>*]:!justify-center max-xl:[&>*]:!gap-0 max-xl:[&>*]:leading-none"
         }
       >

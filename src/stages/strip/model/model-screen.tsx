@@ -1,12 +1,19 @@
 "use client";
 
-import type { Guide, Spread } from "@/core/memory/guide";
+import type { Guide, GuideStep, Spread } from "@/core/memory/guide";
 import { capital } from "@/core/sentence";
 import { KeyLink } from "@/ui/key-link";
 import { Readout } from "@/ui/readout";
 
 const minutes = (m: number): string => String(Number(m.toFixed(1)));
 const within = ({ least, most, count }: Spread): string => (count > 1 ? `${minutes(least)} to ${minutes(most)} min, ${count} units` : "one unit");
+
+/** One unit tells how it was done once; several, what was always so. */
+function placeSays({ after, isHabit, seen }: GuideStep, units: number): string {
+  if (units === 1 || seen === 1) return after.length ? `came off after ${after.join(", ")}` : "needed nothing off before it";
+  if (after.length) return `only after ${after.join(", ")}, in every unit`;
+  return isHabit ? "here by habit: nothing forces it" : "nothing has to be off before it";
+}
 
 /** What the shop knows of the model before it begins: how long, with what, what fails, and which order is forced. */
 export function ModelScreen({ number, guide }: { number: string; guide: Guide }) {
@@ -33,7 +40,7 @@ export function ModelScreen({ number, guide }: { number: string; guide: Guide })
             <span className="leading-tight">
               <b className="text-[21px]">{capital(s.title)}</b>
               <span className="hush block text-[17px]">
-                {s.after.length > 0 ? `only after ${s.after.join(", ")}` : s.isHabit ? "here by habit: nothing forces it" : "nothing has to be off before it"}
+                {placeSays(s, guide.from.length)}
                 {s.seen < guide.from.length && ` · in ${s.seen} of ${guide.from.length} units`}
               </span>
               {s.said.map((x) => (
