@@ -4,8 +4,8 @@ import { gatesOf } from "@/core/gates/job-facts";
 import { jobFileOf } from "@/core/job/job-file-of";
 import { follow, type Ghost } from "@/core/memory/ghost";
 import { createJob } from "@/store/jobs";
+import { setFinding } from "@/store/judge";
 import { job, testShop } from "@/store/test-shop";
-import { saveFinding } from "../judge/actions";
 import { press } from "../test-unit";
 import { answerSafety, layStepDown, setStripFinished } from "./actions";
 import { asLastTime } from "./as-recorded-last";
@@ -86,7 +86,7 @@ describe("a second unit of a model", () => {
     const first = await machine(model);
     expect((await modelView(first))?.guide).toMatchObject({ from: [], steps: [] });
     await strip(first, [{ what: "lid", line: "2x PH1 8 ST2.9", facts: { note: "clips break" } }, { what: "fan" }]);
-    await press(saveFinding, first, { part: "p2", mode: "cracked" } as never);
+    await setFinding(first, (await job(first)).version, "p2", { mode: "cracked" });
     const second = await machine(model);
     const view = await modelView(second);
     expect(view?.frame.words).toBe("one other unit was here");
