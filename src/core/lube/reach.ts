@@ -4,7 +4,7 @@ import { onceFor } from "../job/once-for";
 import type { LubePoint, Service } from "../job/service";
 import { stepThing } from "../job/step-named";
 import { checkStrip } from "../order/checked-strip";
-import { lineKey } from "../order/rebuild-line";
+import { lineKey, stepBackIn } from "../order/rebuild-line";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { type Needs, needsOf } from "../order/undo-order";
 
@@ -47,7 +47,8 @@ interface OnLine {
 function onLines(plan: RebuildPlan): OnLine[] {
   const seen = new Set<string>();
   return plan.steps.flatMap((l): OnLine[] => {
-    const step = l.kind === "set" ? (l.what === "parts" ? l.of : undefined) : l.kind === "fit" || l.kind === "unblock" ? l.undoes : undefined;
+    // what lies under it closes nothing
+    const step = l.kind === "set" && l.what === "under" ? undefined : stepBackIn(l);
     if (step === undefined || seen.has(step) || !("parts" in l)) return [];
     seen.add(step);
     return [{ n: l.n, step, parts: l.parts, key: lineKey(l) }];

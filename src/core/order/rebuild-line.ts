@@ -87,6 +87,13 @@ export function lineKey(line: RebuildLine): string {
   }
 }
 
+/** The step that a line puts back, or leads up to putting back; undefined: it puts nothing back. */
+export const stepBackIn = (line: RebuildLine): string | undefined =>
+  line.kind === "fit" || line.kind === "unblock" ? line.undoes : line.kind === "set" ? line.of : undefined;
+
+/** The steps of a plan in the order in which they go back. */
+export const stepsBack = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
+
 /** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
 export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>
   done.has(lineKey(line)) || (line.kind === "set" && done.has(undoKey(line.of)));

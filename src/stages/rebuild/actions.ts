@@ -13,8 +13,8 @@ import { goesBackWith } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { note, ref, text } from "@/core/job/written";
 import { offNow } from "@/core/order/off-again";
-import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-line";
-import { minutesInWords, type RunningWait, runningWaits } from "@/core/order/running-waits";
+import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
+import { minutesInWords, type RunningWait } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
@@ -24,6 +24,7 @@ import { setAnswer, setLine } from "@/store/rebuild";
 import { addForReturn, setCount, setTightening } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
+import { waitsNow } from "./job-now";
 
 const input = z.object({ ...onJob, line: text, done: z.boolean() });
 
@@ -49,8 +50,8 @@ export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResu
 
 /** What was begun and needs its time, where a line would close over it. */
 function heldUp(job: Job, line: RebuildLine): RunningWait | undefined {
-  const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : line.kind === "set" ? line.of : undefined;
-  return step === undefined ? undefined : runningWaits(planOf(job), job, new Date().toISOString()).find((w) => w.holds === step);
+  const step = stepBackIn(line);
+  return step === undefined ? undefined : waitsNow(job).find((w) => w.holds === step);
 }
 
 const curedInput = z.object({ ...onJob, line: text });
@@ -58,7 +59,7 @@ const curedInput = z.object({ ...onJob, line: text });
 export async function sayCured(raw: z.infer<typeof curedInput>): Promise<ActionResult> {
   return act(curedInput, raw, async ({ number, version, line }) => {
     const job = thereIs(await loadJob(number), number);
-    const wait = runningWaits(planOf(job), job, new Date().toISOString()).find((w) => w.line === line);
+    const wait = waitsNow(job).find((w) => w.line === line);
     if (!wait) throw new Fault("line", "nothing is waited for there any more");
     return setAnswer(number, version, curedKey(line), { answer: "yes" }, `said to have set, ${minutesInWords(wait.minutesLeft)} before its time: ${wait.why}`);
   });

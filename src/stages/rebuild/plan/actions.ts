@@ -2,24 +2,16 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { planOf } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
-import { undoKey } from "@/core/job/keys";
 import { stepThing } from "@/core/job/step-named";
 import { ref } from "@/core/job/written";
 import { type Moved, movesIn } from "@/core/order/own-order";
-import { runningWaits } from "@/core/order/running-waits";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { type ActionResult, act } from "../../saving/act";
 import { onJob } from "../../saving/action-input";
+import { orderNow, waitsNow } from "../job-now";
 
-/** The order as it is now, and what is back. */
-function orderNow(job: Job): { readonly now: readonly string[]; readonly done: ReadonlySet<string> } {
-  const now = planOf(job).steps.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
-  const finished = new Set(job.linesDone);
-  return { now, done: new Set(now.filter((s) => finished.has(undoKey(s)))) };
-}
 const named = (job: Job, steps: readonly string[]): string => steps.map((s) => stepThing(job, s)).join("; ");
 
 const forwardInput = z.object({ ...onJob, step: ref });
@@ -47,7 +39,7 @@ export async function goOnMeanwhile(raw: z.infer<typeof onlyJob>): Promise<Actio
   return act(onlyJob, raw, async ({ number, version }) => {
     const job = thereIs(await loadJob(number), number);
     const { now, done } = orderNow(job);
-    const held = runningWaits(planOf(job), job, new Date().toISOString()).flatMap((w) => w.holds ?? []);
+    const held = waitsNow(job).flatMap((w) => w.holds ?? []);
     if (!held.length) throw new Fault("line", "nothing is waited for any more");
     const { order, first } = movesIn(job).meanwhile(now, done, held);
     if (!first.length) throw new Fault("line", `all that is left closes over ${named(job, held)}: it has to wait too`);

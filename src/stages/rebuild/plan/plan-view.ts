@@ -1,14 +1,14 @@
 import { planOf } from "@/core/gates/job-facts";
 import { hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
-import { undoKey } from "@/core/job/keys";
 import { stepThing } from "@/core/job/step-named";
 import { movesIn } from "@/core/order/own-order";
-import { isLineDone, lineKey, type RebuildLine } from "@/core/order/rebuild-line";
-import { type RunningWait, runningWaits } from "@/core/order/running-waits";
+import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
+import type { RunningWait } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
+import { orderNow, waitsNow } from "../job-now";
 
 export interface PlanRow {
   readonly key: string;
@@ -44,12 +44,11 @@ export async function planView(number: string): Promise<PlanView | null> {
   if (!job) return null;
   const plan = planOf(job);
   const finished = new Set(job.linesDone);
-  const now = plan.steps.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
-  const back = new Set(now.filter((s) => finished.has(undoKey(s))));
+  const { now, done: back } = orderNow(job);
   const moves = movesIn(job);
   const open = now.filter((s) => !back.has(s));
   const rows = plan.steps.map((line): PlanRow => {
-    const step = line.kind === "fit" || line.kind === "unblock" ? line.undoes : line.kind === "set" ? line.of : undefined;
+    const step = stepBackIn(line);
     const done = isLineDone(line, finished);
     const first = step === undefined || done ? [] : moves.sooner(now, back, step).first;
     // where all that is next has to be on before it, there is nothing to bring forward
@@ -72,7 +71,7 @@ export async function planView(number: string): Promise<PlanView | null> {
     frame: frameOf(job, undefined, rows.length ? `${linesOpen} of ${rows.length} lines are open` : "nothing stripped yet"),
     rows,
     minutes: plan.minutes,
-    waits: runningWaits(plan, job, new Date().toISOString()),
+    waits: waitsNow(job),
     isOwn: (job.ownOrder?.length ?? 0) > 0,
   };
 }
