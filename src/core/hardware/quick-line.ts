@@ -268,8 +268,8 @@ class Line {
     this.comesAlong = isWith;
     // a screw with a washer: four of them have four
     const count = qty === undefined || (isWith && qty === 1 && isArticle(segment)) ? (isWith ? (before.qty ?? 1) : 1) : qty;
-    const isUncounted = qty === undefined && !isWith && said.isMany && !said.isNot && !NO_PIECE.includes(facts.kind);
-    if (isUncounted && !said.doubts.some((d) => d.endsWith("how many?"))) said.doubts.push(`${HARDWARE_NAMES[facts.kind][1]}: how many?`);
+    const isUncounted = qty === undefined && !isWith && said.many !== undefined && !said.isNot && !NO_PIECE.includes(facts.kind);
+    if (isUncounted && said.many === "plural") said.doubts.push(`${HARDWARE_NAMES[facts.kind][1]}: how many?`);
     this.hardware.push({ ...facts, qty: count, ...(isUncounted && { uncounted: true }) });
     this.wasCounted = qty !== undefined;
     const piece = this.hardware.length - 1;

@@ -6,7 +6,7 @@ import { partKindFrom } from "../hardware/part-kind";
 import { type HardwareFacts, PIECE_STATES, pieceFacts } from "../hardware/piece";
 import { LONGEST_MM, MOST_PIECES } from "../hardware/quick-line";
 import { type Part, partSchema } from "./part";
-import { type Action, action, type StepFacts, stepFacts } from "./step";
+import { type Action, action, type StepFacts, type StripStep, stepFacts } from "./step";
 import { ref } from "./written";
 
 /** A step as the recorder sends it: what came off as one line of names, and all that was said of it. */
@@ -51,6 +51,16 @@ export interface NewStep extends StepFacts {
   readonly key?: string;
   readonly asOne?: boolean;
 }
+
+/** What a step says of itself, without its pieces, its order and its pictures. */
+export const factsOfStep = (step: StripStep): StepFacts => Object.fromEntries(Object.entries(step).filter(([k]) => k in stepFacts.shape));
+
+/** A step's pieces as they lay on each other, named as the recorder names them: `h0` its first hardware, `p0` its first part. */
+export const stackOfStep = ({ stack = [], hardware = [], parts = [] }: Pick<StripStep, "stack" | "hardware" | "parts">): string[] =>
+  stack.map((id) => {
+    const h = hardware.findIndex((p) => p.id === id);
+    return h >= 0 ? `h${h}` : `p${parts.indexOf(id)}`;
+  });
 
 /** Names with commas between them. @example namesIn("wheel, shim") // ["wheel", "shim"] */
 export const namesIn = (what: string): string[] =>

@@ -4,7 +4,7 @@ import { HARDWARE_NAMES } from "../hardware/kinds";
 import { type HardwareFacts, hardwareInWords, isLoose, pieceFacts } from "../hardware/piece";
 import type { Job } from "../job/job";
 import { partName } from "../job/part";
-import { recordedStep } from "../job/recorded-step";
+import { factsOfStep, recordedStep, stackOfStep } from "../job/recorded-step";
 import { action, stepFacts } from "../job/step";
 
 /** A step of an earlier unit of the model, as the next one is held against it: with names where the job has ids. */
@@ -43,11 +43,7 @@ export function ghostOf(job: Pick<Job, "number" | "parts" | "steps" | "pictures"
     from: job.number,
     steps: job.steps.map((s) => {
       const own = s.parts ?? [];
-      const index = (id: string): string => {
-        const h = (s.hardware ?? []).findIndex((p) => p.id === id);
-        return h >= 0 ? `h${h}` : `p${own.indexOf(id)}`;
-      };
-      const { minutes, ...facts } = Object.fromEntries(Object.entries(s).filter(([k]) => k in stepFacts.shape)) as GhostStep["facts"];
+      const { minutes, ...facts } = factsOfStep(s);
       const picture = job.pictures.find((p) => p.step === s.id);
       return {
         id: s.id,
@@ -57,7 +53,7 @@ export function ghostOf(job: Pick<Job, "number" | "parts" | "steps" | "pictures"
         hardware: (s.hardware ?? []).map(({ id: _id, x: _x, state: _state, ...h }) => h),
         ...(s.needs ? { needs: [...s.needs] } : {}),
         ...(s.bundle === undefined ? {} : { bundle: s.bundle }),
-        stack: (s.stack ?? []).map(index),
+        stack: stackOfStep(s),
         partFacts: Object.fromEntries(
           own.flatMap((id) => {
             const { kind, material, name } = parts.get(id) ?? {};
@@ -83,7 +79,8 @@ export interface Followed {
   readonly passed: readonly number[];
 }
 
-const folded = (title: string): string => title.trim().toLowerCase().replace(/\s+/g, " ");
+/** What a step is called, however it was typed. */
+export const folded = (title: string): string => title.trim().toLowerCase().replace(/\s+/g, " ");
 
 /** Finds the steps that lie on the Mat again in the ghost, by what they are called or what came off in them, each once, in their order. */
 export function follow(ghost: readonly Pick<GhostStep, "title" | "what">[], laid: readonly { readonly title: string }[]): Followed {

@@ -1,5 +1,5 @@
 import type { StepFacts } from "../job/step";
-import { type Ghost, type GhostStep, hardwareTotals } from "./ghost";
+import { folded, type Ghost, type GhostStep, hardwareTotals } from "./ghost";
 import { type FoundTool, toolsOfAll } from "./guide-tools";
 
 /** Minutes that a thing took, over several units. */
@@ -72,7 +72,7 @@ interface Aligned {
 function aligned(ghost: Ghost): Aligned {
   const count = new Map<string, number>();
   const keys = ghost.steps.map((s) => {
-    const name = (s.what || s.title).trim().toLowerCase().replace(/\s+/g, " ");
+    const name = folded(s.what || s.title);
     const nth = (count.get(name) ?? 0) + 1;
     count.set(name, nth);
     return `${name}#${nth}`;

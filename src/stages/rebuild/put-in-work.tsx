@@ -13,8 +13,8 @@ import { putInWork } from "./actions";
 
 /** What something can be done to now: a part that is off, or a place that is still open. */
 export interface WorkPlace {
-  /** `part:p3` or `step:s2` */
   readonly key: string;
+  readonly at: { readonly part: string } | { readonly reachedBy: string };
   readonly says: string;
 }
 
@@ -39,9 +39,8 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
   const usual = chosen && "waitMinutes" in chosen ? chosen.waitMinutes : 0;
   const minutes = wait ?? usual;
   const keep = async (): Promise<void> => {
-    if (!place || !what) return;
-    const [kind, id = ""] = place.split(":");
-    const at = kind === "part" ? { part: id } : { reachedBy: id };
+    const at = places.find((p) => p.key === place)?.at;
+    if (!at || !what) return;
     const said = note.trim();
     if (fault.took(await run(putInWork, { ...at, do: what, ...(said && { note: said }), ...(minutes && { waitMinutes: minutes }) }))) onClose();
   };

@@ -105,7 +105,7 @@ function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords |
 
 const thingAt = (job: Job, { step }: LineWords): Pick<LineNow, "thing"> => {
   const part = job.steps.find((s) => s.id === step)?.parts?.[0];
-  return part === undefined ? {} : { thing: `part:${part}` };
+  return part === undefined ? {} : { thing: part };
 };
 
 /** Parts that are off, and places that are still open. */
@@ -113,8 +113,8 @@ function placesToWork(job: Job): WorkPlace[] {
   const off = new Set(offNow(job.steps, job.linesDone));
   const open = job.steps.filter((s) => off.has(s.id));
   return [
-    ...open.flatMap((s) => (s.parts ?? []).map((p) => ({ key: `part:${p}`, says: partNamed(job, p) }))),
-    ...open.map((s) => ({ key: `step:${s.id}`, says: `what ${stepThing(job, s.id)}, laid open` })),
+    ...open.flatMap((s) => (s.parts ?? []).map((p) => ({ key: p, at: { part: p }, says: partNamed(job, p) }))),
+    ...open.map((s) => ({ key: s.id, at: { reachedBy: s.id }, says: `what ${stepThing(job, s.id)}, laid open` })),
   ];
 }
 

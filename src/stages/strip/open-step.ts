@@ -3,7 +3,7 @@ import type { Frozen } from "@/core/frozen";
 import { FREEING_WORDS } from "@/core/hardware/freed";
 import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "@/core/hardware/piece";
 import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
-import { factsWith, namesIn, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
+import { factsOfStep, factsWith, namesIn, type RecordedStep, recordedStep, stackOfStep } from "@/core/job/recorded-step";
 import { type Action, action, type StepFacts, type StripStep, stepFacts } from "@/core/job/step";
 import { likelyAction } from "@/core/order/likely-action";
 
@@ -173,15 +173,9 @@ export function lineTaken(open: OpenStep, read: Understood): OpenStep {
   };
 }
 
-const isFact = (key: string): key is keyof StepFacts => key in stepFacts.shape;
-
 /** A step that lies on the Mat, opened again. */
 export function opened(step: StripStep, part: (id: string) => { readonly name: string; readonly state?: HardwareFacts["state"] }, key: string): OpenStep {
   const parts = step.parts ?? [];
-  const index = (id: string): string => {
-    const h = (step.hardware ?? []).findIndex((p) => p.id === id);
-    return h >= 0 ? `h${h}` : `p${parts.indexOf(id)}`;
-  };
   return {
     ...EMPTY,
     key,
@@ -190,14 +184,14 @@ export function opened(step: StripStep, part: (id: string) => { readonly name: s
     hardware: (step.hardware ?? []).map(({ id: _id, x: _x, ...h }) => h),
     action: step.action,
     needs: step.needs ?? null,
-    stack: step.stack?.map(index) ?? [],
+    stack: stackOfStep(step),
     partStates: Object.fromEntries(
       parts.flatMap((p) => {
         const { name, state } = part(p);
         return state ? [[name, state]] : [];
       }),
     ),
-    facts: Object.fromEntries(Object.entries(step).filter(([k]) => isFact(k))),
+    facts: factsOfStep(step),
   };
 }
 

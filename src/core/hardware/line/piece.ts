@@ -79,7 +79,7 @@ class Reader {
     three: (t) => this.three(t),
     vague: (t) => {
       this.say.span(t, "count");
-      this.say.isMany = true;
+      this.say.many = "vague";
       this.say.doubts.push(`“${t.text}”: how many?`);
     },
     size: (t) => {
@@ -260,7 +260,7 @@ class Reader {
     else {
       if (/^allen/i.test(token.text)) this.keyWidth(token, i);
       this.say.set(token, "kind", "kind", token.kind);
-      if (token.isMany) this.say.isMany = true;
+      if (token.isMany) this.say.many ??= "plural";
       if (token.form) this.say.more("form", token.form);
       if (token.threadIs) this.say.more("threadIs", token.threadIs);
     }

@@ -13,8 +13,8 @@ export interface Said {
   readonly place: string | undefined;
   /** a number without a unit was taken for a length */
   readonly isBare: boolean;
-  /** several were spoken of */
-  readonly isMany: boolean;
+  /** several were spoken of: in a plural, or vaguely, which is a doubt already */
+  readonly many: "plural" | "vague" | undefined;
   /** words that no preposition or direction makes a place */
   readonly hasWords: boolean;
   /** words that are no place and no fact */
@@ -53,7 +53,7 @@ export class Saying {
   /** a number without a unit was taken for a length */
   isBare = false;
   /** several were spoken of: "washers", "some" */
-  isMany = false;
+  many: "plural" | "vague" | undefined;
   /** words that neither are a place nor follow a preposition */
   hasWords = false;
   private readonly spans: Span[] = [];
@@ -114,7 +114,7 @@ export class Saying {
 
   /** All of it; without a kind its place is told apart, for it may be the place of the same again. */
   said(isNot = false): Said {
-    const { facts, note, spans, wires, freed, facing, marks, doubts, qty, refused, isBare, isMany, hasWords } = this;
+    const { facts, note, spans, wires, freed, facing, marks, doubts, qty, refused, isBare, many, hasWords } = this;
     if (this.tight.length) facts.tighten = { ...facts.tighten, feel: this.tight.join(" ") };
     const where = this.at.join(" ").replace(/\s+/g, " ").trim();
     const named = facts.kind !== undefined;
@@ -123,6 +123,6 @@ export class Saying {
     if (named && facing.length) facts.facing = facing.join("; ");
     const place = named ? undefined : where || undefined;
     const isOnlyMore = !isNot && !named && qty === undefined && !note.length && !place;
-    return { facts, qty, place, note, spans, wires, freed, facing, marks, doubts, refused, isNot, isOnlyMore, isBare, isMany, hasWords };
+    return { facts, qty, place, note, spans, wires, freed, facing, marks, doubts, refused, isNot, isOnlyMore, isBare, many, hasWords };
   }
 }
