@@ -3,8 +3,8 @@ import { Fault } from "@/core/fault";
 import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { type Tighten, tightInWords } from "@/core/hardware/tightening";
 import type { PictureMark } from "@/core/job/picture-mark";
-import type { NewStep } from "@/core/job/recorded-step";
-import { type GoesBackWith, type StripStep, stepFacts } from "@/core/job/step";
+import { factsOfStep, type NewStep } from "@/core/job/recorded-step";
+import type { GoesBackWith, StripStep } from "@/core/job/step";
 import { checkStrip } from "@/core/order/checked-strip";
 import { slideStep } from "@/core/order/slide-step";
 import { BACK_SAYS, stepCalled } from "@/core/order/step-words";
@@ -210,7 +210,7 @@ export async function addForReturn(number: string, version: number, ref: string,
     if (!row) throw notOnTheMat();
     const laid = records.steps.read(row);
     if (laid.back?.some((b) => b.when === said.when && b.says === said.says)) throw new Fault("says", "is said already");
-    const facts = stepFacts.parse(Object.fromEntries(Object.entries(laid).filter(([k]) => k in stepFacts.shape)));
+    const facts = factsOfStep(laid);
     await trx("steps")
       .where({ id: row.id })
       .update(records.steps.write({ ...facts, back: [...(facts.back ?? []), said] }));

@@ -1,8 +1,9 @@
 "use client";
 
 import { useState } from "react";
-import { AT_THE_END, FEELS, PAST_DEG, type Tighten, turnInWords } from "@/core/hardware/tightening";
-import { capital } from "@/core/sentence";
+import { makersFigure } from "@/core/hardware/bench/makers-figure";
+import { AT_THE_END, FEELS, PAST_DEG, type Tighten, tightenSchema, turnInWords } from "@/core/hardware/tightening";
+import { capital, sentence } from "@/core/sentence";
 import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { SmallChoice } from "@/ui/small-choice";
@@ -36,10 +37,11 @@ export function TightFields({
   const [fault, setFault] = useState<string | null>(null);
   const say = (said: Partial<Tighten>): void => onSay(withSaid(tight, said));
   const figure = (typed: string): void => {
-    const nm = Number(typed.trim().replace(",", "."));
-    const wrong = typed.trim() !== "" && !(nm > 0 && nm <= 500);
-    setFault(wrong ? `“${typed.trim()}” is no torque: in N·m, above 0 and up to 500.` : null);
-    if (!wrong) say({ torqueNm: typed.trim() ? nm : undefined });
+    const said = makersFigure(typed);
+    const read = said && tightenSchema.safeParse({ torqueNm: said.makersNm, ...(said.makersAngleDeg !== undefined && { pastDeg: said.makersAngleDeg }) });
+    const wrong = `“${typed.trim()}” is no torque and no angle: type it like 1.2, 15 in-lb, 120 N cm or 10 Nm + 90°.`;
+    setFault(read?.success ? null : sentence(read?.error.issues[0]?.message ?? wrong));
+    if (read?.success) say({ torqueNm: undefined, ...read.data });
   };
   const otherFeel = tight?.feel !== undefined && !FEELS.some((f) => f === tight.feel) ? tight.feel : undefined;
   return (
@@ -54,7 +56,6 @@ export function TightFields({
           Torque, N·m
           <input
             className="field figure !min-h-[48px]"
-            inputMode="decimal"
             defaultValue={tight?.torqueNm ?? ""}
             aria-invalid={fault ? true : undefined}
             onChange={(e) => figure(e.target.value)}

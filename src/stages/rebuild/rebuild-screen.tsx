@@ -15,7 +15,6 @@ import { useJob } from "../saving/job-context";
 import { finishLine } from "./actions";
 import { ForReturn } from "./for-return";
 import { HeldUp } from "./held-up";
-import { HowTight } from "./how-tight";
 import { type LaidStep, Leftover } from "./leftover";
 import { type LinePicture, LinePictures } from "./line-pictures";
 import { LineSays } from "./line-says";
@@ -24,6 +23,7 @@ import { NeverCounted, type Uncounted } from "./never-counted";
 import { PutInWork, type WorkPlace } from "./put-in-work";
 import { ReadAloud } from "./read-aloud";
 import type { LineNow } from "./rebuild-view";
+import { TightenPieces } from "./tighten-pieces";
 import { Waits } from "./waits";
 
 export interface RebuildScreenProps {
@@ -143,7 +143,7 @@ function OpenLine({
     return (
       <>
         {head}
-        <HowTight key={line.key} step={words.step} hardware={words.hardware} steps={later} onClose={close} />
+        <TightenPieces key={line.key} step={words.step} hardware={words.hardware} steps={later} onClose={close} />
       </>
     );
   if (sheet === "work") return <PutInWork places={places} first={line.thing} onClose={close} />;

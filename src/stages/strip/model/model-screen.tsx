@@ -66,7 +66,10 @@ export function ModelScreen({ number, guide }: { number: string; guide: Guide })
         <h2 className="text-[26px]">Before you begin</h2>
         {guide.minutes && <Readout label="To take it apart, usually" value={minutes(guide.minutes.usual)} unit="min" from={within(guide.minutes)} />}
         <p className="text-[20px]">
-          <b>Lay out:</b> {guide.tools.map((t) => t.tool).join(", ") || "no tool was noted"}.
+          <b>Lay out:</b>{" "}
+          {guide.tools.map((t) => (t.times < guide.from.length ? `${t.tool} (in ${t.times} of ${guide.from.length} units)` : t.tool)).join(", ") ||
+            "no tool was noted"}
+          .
         </p>
         <p className="text-[20px]">
           <b>It holds:</b> {guide.hardware || "no hardware was noted"}.

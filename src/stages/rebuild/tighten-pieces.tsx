@@ -13,7 +13,7 @@ import { useFieldFault } from "../saving/use-field-fault";
 import { sayHowTight } from "./actions";
 
 /** How tight the pieces of the line go, said where they are drawn; of pieces that differ, each for itself. It stands in the record from now on. */
-export function HowTight({
+export function TightenPieces({
   step,
   hardware,
   steps,
