@@ -283,6 +283,21 @@ describe("what nobody counted", () => {
       for (const h of quickLine(line).hardware) expect(h.uncounted, line).toBeUndefined();
   });
 
+  it("is counted by what is said behind it, and a bare number is asked about: so many, or so long?", () => {
+    expect(quickLine("balls, 12 of them").hardware).toEqual([{ kind: "ball", qty: 12 }]);
+    expect(quickLine("balls 12 of them").hardware).toEqual([{ kind: "ball", qty: 12 }]);
+    expect(worthALook(quickLine("screws, 4 of them"))).toEqual([]);
+    expect(worthALook(quickLine("washers 3"))).toEqual(["flat washers: 3 of them, or 3 mm?"]);
+  });
+
+  it("screws without a size are told by what follows the comma, and are not joined by one more", () => {
+    const screws = { kind: "screw", qty: 4, thread: "M4", lengthMm: 12 } as const;
+    expect(quickLine("4 screws, M4x12").hardware).toEqual([screws]);
+    expect(quickLine("screws, 4 of them, TX20 12 M4").hardware).toEqual([{ ...screws, drive: "TX20" }]);
+    expect(quickLine("4 screws, 1x M4x12").hardware).toHaveLength(2);
+    expect(quickLine("4x M3x8, M4x12").hardware).toHaveLength(2);
+  });
+
   it("is written so that it is read so again", () => {
     const piece = { kind: "ball", qty: 1, uncounted: true, lengthMm: 4 } as const;
     expect(quickLine(shorthandOf(piece)).hardware).toEqual([piece]);

@@ -116,6 +116,8 @@ class Line {
   private stackFrom = 0;
   /** how many there are of the piece before was said */
   private wasCounted = false;
+  /** pieces of which several were spoken of, and whether a bare number was taken for their length */
+  private readonly plurals = new Map<number, boolean>();
   /** the piece before came along with another */
   private comesAlong = false;
 
@@ -125,7 +127,8 @@ class Line {
 
   read(): QuickLine {
     for (const segment of segmentsOf(scan(this.line))) this.take(segment);
-    const { wires, freed, facing, marks, unread, doubts } = this;
+    const { wires, freed, facing, marks, unread } = this;
+    const doubts = [...this.doubts, ...[...this.plurals].flatMap(([piece, isBare]) => this.howMany(piece, isBare))].sort((a, b) => a.piece - b.piece);
     return {
       hardware: this.hardware.map((h) => inOrder(h)),
       wires,
@@ -137,6 +140,13 @@ class Line {
       doubts,
       read: this.spans.sort((a, b) => a.from - b.from),
     };
+  }
+
+  /** Asks how many there are of what is still uncounted at the end of the line. */
+  private howMany(piece: number, isBare: boolean): Doubt[] {
+    const h = this.hardware[piece];
+    if (!h?.uncounted || !h.kind) return [];
+    return [{ piece, says: `${HARDWARE_NAMES[h.kind][1]}: ${isBare ? `${h.lengthMm} of them, or ${h.lengthMm} mm?` : "how many?"}` }];
   }
 
   private take(segment: Segment): void {
@@ -229,7 +239,7 @@ class Line {
     if (qty === undefined || joint === undefined || said.note.length || said.hasWords || said.isBare) return false;
     // "4 washers above, 2 below": the same again, elsewhere
     if (isOfStep && said.place) {
-      const { qty: _qty, at: _at, ...same } = before;
+      const { qty: _qty, at: _at, uncounted: _uncounted, ...same } = before;
       Object.assign(facts, same, { at: said.place });
       return true;
     }
@@ -269,8 +279,9 @@ class Line {
     // a screw with a washer: four of them have four
     const count = qty === undefined || (isWith && qty === 1 && isArticle(segment)) ? (isWith ? (before.qty ?? 1) : 1) : qty;
     const isUncounted = qty === undefined && !isWith && said.many !== undefined && !said.isNot && !NO_PIECE.includes(facts.kind);
-    if (isUncounted && said.many === "plural") said.doubts.push(`${HARDWARE_NAMES[facts.kind][1]}: how many?`);
     this.hardware.push({ ...facts, qty: count, ...(isUncounted && { uncounted: true }) });
+    // one that was said vaguely is a doubt already
+    if (isUncounted && said.many === "plural") this.plurals.set(this.hardware.length - 1, said.isBare);
     this.wasCounted = qty !== undefined;
     const piece = this.hardware.length - 1;
     if (this.isStacking) this.stack.push({ piece });

@@ -178,7 +178,9 @@ const SIZE = sticky(String.raw`(${NUM})(?:[x×]|\s+[x×]\s*)(${NUM})\s*(?:mm)?(?
 const DOZENS = sticky(String.raw`(\d{1,2})\s+dozen${END}`);
 /** `20x32x7`: the three sizes of a ring or a key, or a count before two. */
 const THREE = sticky(String.raw`(${NUM})[x×](${NUM})[x×](${NUM})\s*(?:mm)?${END}`);
-const COUNTED = sticky(String.raw`(\d+)(?:\s*[x×](?=\s*(?:[^\s\d.,]|\d+(?:[.,]\d+)?[x×]\d)|\s+\d|\s*[,;]|\s*$)|\s*(?:pcs?|pieces)\.?${END}|\s+off${END})`);
+const COUNTED = sticky(
+  String.raw`(\d+)(?:\s*[x×](?=\s*(?:[^\s\d.,]|\d+(?:[.,]\d+)?[x×]\d)|\s+\d|\s*[,;]|\s*$)|\s*(?:pcs?|pieces)\.?${END}|\s+of(?:f|\s+(?:them|these|those))${END})`,
+);
 const COUNTED_BEHIND = sticky(String.raw`[x×]\s?(\d+)(?![\p{L}\p{N}.,/]|\s*[x×])|qty:?\s*(\d+)${END}`);
 const IN_PIECES = sticky(String.raw`(\d+|\p{L}+)[\s-](?:piece|part)(?![\p{L}\p{N}])`);
 const SOME_OF = sticky(String.raw`(\d{1,3})\s+of\s+(?:the\s+)?(\d{1,3})(?=\s+\p{L})`);

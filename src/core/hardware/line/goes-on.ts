@@ -43,13 +43,19 @@ export function measureOfBefore(before: Facts, wasCounted: boolean, { joint, tok
 /** "Four M5x20 with hex 4": a drive that comes along with a screw is its own, and no other screw. "6 mm allen bolt" names a piece of its own. */
 export function driveOfBefore(before: Facts | undefined, { joint, tokens }: Segment, said: Said): Said {
   const { facts, qty, place } = said;
-  const isDrive =
-    facts.drive !== undefined && Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && !tokens.some((t) => t.t === "kind");
+  // "4 screws, M4x12": what kind they are follows
+  const isBare = before?.kind !== undefined && (["thread", "lengthMm", "drive"] as const).every((k) => before[k] === undefined);
+  const isNamed = tokens.some((t) => t.t === "kind");
+  if (joint === "comma" && isBare && before.kind === facts.kind && qty === undefined && !isNamed) return asMore(said);
+  const isDrive = facts.drive !== undefined && Object.keys(facts).every((k) => k === "kind" || k === "drive" || k === "form") && !isNamed;
   if ((joint !== "with" && joint !== "comma") || !before || !isDrive || qty !== undefined || place) return said;
-  if (before.kind === facts.kind && before.drive === undefined) {
-    const { kind: _kind, ...more } = facts;
-    return { ...said, facts: more, isOnlyMore: true };
-  }
+  if (before.kind === facts.kind && before.drive === undefined) return asMore(said);
   said.doubts.push(`“${facts.drive}”: a piece of its own, or the drive of one before?`);
   return said;
+}
+
+/** The same, said of the piece before. */
+function asMore(said: Said): Said {
+  const { kind: _kind, ...more } = said.facts;
+  return { ...said, facts: more, isOnlyMore: true };
 }
