@@ -96,7 +96,8 @@ test("a line comes forward within the laws, work with its time is put in, what i
   expect(said.findIndex((s) => /Draw now: 2 screws M5/.test(s))).toBeGreaterThan(said.findIndex((s) => /Screw in: 4 screws M4/.test(s)));
   expect(said.find((s) => /Draw now/.test(s))).toMatch(/2\.4\s*N·m/);
 
-  // what nobody counted is asked as long as nobody did
+  // what nobody counted is asked as long as nobody did, and the ledger is not closed
+  await expect(page.getByRole("region", { name: "Ledger" }).getByRole("status")).toHaveText("Not closed: not everything was counted");
   const never = page.getByRole("region", { name: "Never counted" });
   await never.getByRole("textbox").fill("none");
   await never.getByRole("button", { name: /So many/ }).click();

@@ -18,6 +18,7 @@ import { theDoor } from "./migrations/0010-the-door";
 import { sendings } from "./migrations/0011-sendings";
 import { chambers } from "./migrations/0012-chambers";
 import { ownOrder } from "./migrations/0013-own-order";
+import { jobsOfModel } from "./migrations/0014-jobs-of-model";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -36,6 +37,7 @@ export const MIGRATIONS = [
   sendings,
   chambers,
   ownOrder,
+  jobsOfModel,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

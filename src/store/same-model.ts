@@ -8,7 +8,8 @@ export async function stripsOfModel(job: { readonly id: number; readonly maker: 
   if (!modelNamed(job.model)) return [];
   const db = await database();
   const rows: { number: string }[] = await db("jobs")
-    .where({ maker: job.maker, model: job.model })
+    // a model is written with a capital by one, and without by another
+    .whereRaw("maker = ? collate nocase and model = ? collate nocase", [job.maker.trim(), job.model.trim()])
     .whereNot("jobs.id", job.id)
     .whereExists(db("steps").select(db.raw("1")).whereRaw("steps.job_id = jobs.id"))
     .orderBy("jobs.id", "desc")

@@ -110,6 +110,7 @@ describe("the ledger", () => {
     ];
     expect(renderToStaticMarkup(<Ledger rows={rows} />)).toContain("6 still on the Mat");
     expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} />)).toContain("The ledger balances: nothing left over");
+    expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} uncounted={1} />)).not.toContain("balances");
   });
 });
 

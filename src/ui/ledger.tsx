@@ -1,7 +1,11 @@
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 
-/** Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word. */
-export function Ledger({ rows, foot }: { rows: readonly LedgerRow[]; foot?: string }) {
+/**
+ * Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word.
+ *
+ * @param uncounted kinds of pieces of which nobody said how many there were: the ledger is not closed with them
+ */
+export function Ledger({ rows, uncounted = 0, foot }: { rows: readonly LedgerRow[]; uncounted?: number; foot?: string }) {
   const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0);
   return (
     <section aria-label="Ledger" className="border-2 border-base-content p-3.5">
@@ -21,8 +25,8 @@ export function Ledger({ rows, foot }: { rows: readonly LedgerRow[]; foot?: stri
           </li>
         ))}
       </ul>
-      <p className={`mt-2 text-[20px] font-bold ${open ? "text-error" : "text-success"}`} role="status">
-        {open ? `${open} still on the Mat` : "The ledger balances: nothing left over"}
+      <p className={`mt-2 text-[20px] font-bold ${open || uncounted ? "text-error" : "text-success"}`} role="status">
+        {open ? `${open} still on the Mat` : uncounted ? "Not closed: not everything was counted" : "The ledger balances: nothing left over"}
       </p>
       {foot && <p className="hush text-[18px]">{foot}</p>}
     </section>

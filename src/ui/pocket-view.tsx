@@ -95,7 +95,7 @@ export function PocketView({
           {!p.emptied && (
             <span className="absolute inset-x-0 bottom-0 flex h-[28px] items-center justify-between bg-[#10201f] px-1.5 text-[#f4efe4]">
               {main && !p.partKind ? <HardwareGlyph kind={main.kind} drive={main.drive} size={20} /> : <span className="truncate text-[16px]">{p.title}</span>}
-              {p.pieces !== undefined && <span className="figures ml-1 text-[16px]">×{p.pieces}</span>}
+              {p.pieces !== undefined && <span className="figures ml-1 text-[16px]">×{p.uncounted ? "?" : p.pieces}</span>}
             </span>
           )}
         </button>

@@ -9,6 +9,8 @@ export interface Pocket {
   /** its first piece of hardware, which is drawn, and how many pieces there are in all */
   readonly main?: { readonly kind: HardwareKind; readonly drive?: string } | undefined;
   readonly pieces?: number;
+  /** some of them were never counted */
+  readonly uncounted?: boolean;
   /** kind of its first part: what is drawn where there is no picture */
   readonly partKind?: string;
   /** it has a front */

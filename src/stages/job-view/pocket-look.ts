@@ -17,12 +17,18 @@ export function pocketLook(
   title: string,
   { hardware = [], facing }: { readonly hardware?: readonly HardwareFacts[] | undefined } & Pick<StepFacts, "facing">,
   partKind: string | undefined,
-): Pick<Pocket, "title"> & Partial<Pick<Pocket, "main" | "pieces" | "partKind" | "facing">> {
+): Pick<Pocket, "title"> & Partial<Pick<Pocket, "main" | "pieces" | "uncounted" | "partKind" | "facing">> {
   const [main] = hardware;
   const pieces = hardware.filter(isLoose).reduce((sum, h) => sum + h.qty, 0);
   return {
     title,
-    ...(main ? { main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) }, ...(pieces ? { pieces } : {}) } : {}),
+    ...(main
+      ? {
+          main: { kind: main.kind, ...(main.drive ? { drive: main.drive } : {}) },
+          ...(pieces ? { pieces } : {}),
+          ...(hardware.some((h) => h.uncounted) ? { uncounted: true } : {}),
+        }
+      : {}),
     ...(partKind ? { partKind } : {}),
     ...(facing === undefined && !hardware.some((h) => h.facing) ? {} : { facing: true }),
   };

@@ -40,20 +40,26 @@ function HowMany({ of: { step, at, piece } }: { of: Uncounted }) {
   };
   return (
     <form
-      className="grid grid-cols-[1fr_auto] items-end gap-1.5"
+      className="grid grid-cols-[1fr_64px_auto] items-center gap-1.5"
       onSubmit={(e) => {
         e.preventDefault();
         void keep();
       }}
     >
-      <label className="words !text-[17px] leading-tight">
-        <HardwareGlyph kind={piece.kind} drive={piece.drive} /> {hardwareInWords(piece)}, {at}
-        <input className="field figure" inputMode="numeric" aria-label={`How many ${many}, ${at}`} value={typed} onChange={(e) => setTyped(e.target.value)} />
-      </label>
-      <KeyButton className="small" disabled={!typed.trim()} onPress={() => void keep()}>
-        So many
+      <span className="text-[17px] leading-tight">
+        <HardwareGlyph kind={piece.kind} drive={piece.drive} size={20} /> {hardwareInWords(piece)}, {at}
+      </span>
+      <input
+        className="field figure !min-h-[48px] !px-1 text-center"
+        inputMode="numeric"
+        aria-label={`How many ${many}, ${at}`}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+      />
+      <KeyButton className="small" disabled={!typed.trim()} onPress={() => void keep()} label={`So many ${many}`}>
+        ✓
       </KeyButton>
-      <span className="col-span-2">
+      <span className="col-span-3">
         <FaultLine says={fault.elsewhere()} />
       </span>
     </form>

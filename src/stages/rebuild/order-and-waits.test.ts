@@ -146,6 +146,7 @@ describe("what was never counted", () => {
     const { uncounted, gates } = await view(number);
     expect(uncounted).toMatchObject([{ step: "s1", at: "step 1, Washers", piece: { id: "h1" } }]);
     expect(gates.map((g) => g.gate)).toEqual(["uncounted"]);
+    expect((await view(number)).pockets[0]?.uncounted).toBe(true);
     const count = (qty: number) => press(sayHowMany, number, { step: "s1", piece: "h1", qty });
     for (const wrong of [0, 2.5, Number.NaN, 1000]) expect(refusal(await count(wrong))).toMatch(/^qty: /);
     expect(await count(3)).toMatchObject({ ok: true });

@@ -71,11 +71,15 @@ export function RebuildScreen(props: RebuildScreenProps) {
             <OpenLine {...props} line={line} sheet={sheet} toggle={toggle} close={() => setSheet(null)} again={again} />
           ) : (
             <div className="flex h-full flex-col gap-4">
-              <h2 className="text-[40px]">{count ? "Back together, with nothing left over." : "Nothing to put back yet."}</h2>
+              <h2 className="text-[40px]">
+                {!count ? "Nothing to put back yet." : uncounted.length ? "Back together, and not counted." : "Back together, with nothing left over."}
+              </h2>
               <p className="text-[23px]">
-                {count
-                  ? `All ${count} lines are done, the Mat is empty, and the ledger balances.`
-                  : "What is laid down at the strip goes back together here, line by line."}
+                {!count
+                  ? "What is laid down at the strip goes back together here, line by line."
+                  : uncounted.length
+                    ? `All ${count} lines are done. The ledger closes once you say how many there were of what nobody counted.`
+                    : `All ${count} lines are done, the Mat is empty, and the ledger balances.`}
               </p>
               <div className="mt-auto grid grid-cols-[1fr_auto] items-end gap-2">
                 <GoOn from="rebuild" stage={stage} gates={gates} />
@@ -93,7 +97,7 @@ export function RebuildScreen(props: RebuildScreenProps) {
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
           <NeverCounted pieces={uncounted} />
           <Waits waits={waits} />
-          <Ledger rows={rows} foot={foot} />
+          <Ledger rows={rows} uncounted={uncounted.length} foot={foot} />
         </div>
         {line && <ReadAloud text={lineAloud(line.words, line.cautions)} />}
         <KeyButton keyName="K" className="small" pressed={sheet === "leftover"} onPress={() => toggle("leftover")}>

@@ -10,7 +10,10 @@ export function PlanPaper({ job, shopName, town, lines, fetch, rows, minutes, at
     <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[16px] leading-snug text-[#1d2a2c] print:p-0">
       <SheetHead title={`Rebuild of ${job.number}`} job={job} shopName={shopName} town={town} at={at} />
       <p className="mt-3">
-        {lines.length} lines, about {minutes} minutes.{fetch.length > 0 && ` Fetch first: ${fetch.join("; ")}.`}
+        {lines.length
+          ? `${lines.length} lines, about ${minutes} minutes.`
+          : "Nothing has come off this unit yet: what is laid down at the strip stands here, line by line."}
+        {fetch.length > 0 && ` Fetch first: ${fetch.join("; ")}.`}
       </p>
       <ol className="mt-3 flex flex-col" aria-label="Lines of the plan">
         {lines.map((l) => (
@@ -36,9 +39,11 @@ export function PlanPaper({ job, shopName, town, lines, fetch, rows, minutes, at
           </li>
         ))}
       </ol>
-      <p className="mt-3 break-inside-avoid border-t-2 border-[#1d2a2c] pt-2">
-        Out: {rows.map((r) => `${r.out} ${r.row}`).join(", ")}. Back: {rows.map((r) => `____ ${r.row}`).join(", ")}.
-      </p>
+      {rows.length > 0 && (
+        <p className="mt-3 break-inside-avoid border-t-2 border-[#1d2a2c] pt-2">
+          Out: {rows.map((r) => `${r.out} ${r.row}`).join(", ")}. Back: {rows.map((r) => `____ ${r.row}`).join(", ")}.
+        </p>
+      )}
     </article>
   );
 }
