@@ -1,11 +1,15 @@
-import { curedKey } from "@/core/job/keys";
+import { curedKey, ruledOutAt } from "@/core/job/keys";
 import { changeJob } from "./change";
 
 /** A line of the rebuild plan is done, or opened again. */
 export async function setLine(number: string, version: number, line: string, done: boolean, says: string): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
-    if (done) await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
-    else {
+    if (done) {
+      await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
+      // it is right now: what was looked for and not found is asked anew another time
+      const ruledOut = ruledOutAt(line);
+      await trx("answers").where({ job_id: job.id }).whereRaw("substr(question, 1, ?) = ?", [ruledOut.length, ruledOut]).delete();
+    } else {
       await trx("lines_done").where({ job_id: job.id, line }).delete();
       // what is done anew has to set anew
       await trx("answers")

@@ -14,6 +14,8 @@ const PREFIX = {
   safety: "safety:",
   final: "final:",
   cured: "cured:",
+  ruledOut: "ruled-out:",
+  cause: "cause:",
 } as const;
 
 /** A line of the plan that undoes a step. */
@@ -38,6 +40,14 @@ export const finalKey = (check: string): string => PREFIX.final + check;
 
 /** Somebody looked, and says that what was begun with this line of the plan has set or soaked long enough. */
 export const curedKey = (line: string): string => PREFIX.cured + line;
+
+/** Somebody looked, and it was not that which brought a check its "no". */
+export const ruledOutKey = (line: string, suspect: string): string => `${ruledOutAt(line)}${suspect}`;
+/** How the keys of all that was ruled out at a line begin. */
+export const ruledOutAt = (line: string): string => `${PREFIX.ruledOut}${line}:`;
+
+/** What was behind the "no" at a check. */
+export const causeKey = (line: string): string => PREFIX.cause + line;
 
 const within =
   (prefix: string) =>

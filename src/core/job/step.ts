@@ -23,9 +23,9 @@ export const timingSchema = z.strictObject({
   x: later,
 });
 /** Moments around a step's return at which something of one's own is to be done or looked at. */
-export const BACK_MOMENTS = ["before", "after", "closing", "end"] as const;
+export const BACK_MOMENTS = ["before", "after", "closing", "end", "calibrate"] as const;
 export type BackMoment = (typeof BACK_MOMENTS)[number];
-/** What must happen around a step's return: before it goes back, right after it, before something closes over it, or when everything is on. */
+/** What must happen around a step's return: before it goes back, right after it, before something closes over it, when everything is on, or last of all, set and measured. */
 export const goesBackWith = z.strictObject({
   when: z.enum(BACK_MOMENTS),
   says: z.string().trim().min(2, "say what is to be done").max(200, "is longer than 200 characters"),

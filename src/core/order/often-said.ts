@@ -12,4 +12,6 @@ export const OFTEN_SAID: readonly (readonly [says: string, when: BackMoment])[] 
   ["belt untwisted, on the right pulley", "closing"],
   ["draw it tight at last", "end"],
   ["set it again to where it stood", "end"],
+  ["set it square, and measure it", "calibrate"],
+  ["set its travel, and measure it", "calibrate"],
 ];

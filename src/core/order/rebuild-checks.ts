@@ -38,11 +38,11 @@ const cover = /\b(cover|lid|case half|housing half|front housing)\b/i;
 const guards = /\b(guard|interlock|safety switch|shield)s?\b/i;
 /** A cover by what it was said to be; by its name where nobody said. */
 const isCover = (p: Part): boolean => (p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? ""));
-const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
-const isTurning = (p: Part): boolean => !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
+export const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
+export const isTurning = (p: Part): boolean => !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
 const has = (hardware: readonly Hardware[], ...kinds: HardwareKind[]): boolean => hardware.some((h) => kinds.includes(h.kind));
 /** One nut alone holds something along a shaft; several hold a flange. */
-const isOneNut = (hardware: readonly Hardware[]): boolean => hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;
+export const isOneNut = (hardware: readonly Hardware[]): boolean => hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;
 const isA = (parts: readonly Part[], kind: string): boolean => parts.some((p) => p.kind === kind);
 const moves = (s: StripStep): boolean => s.action !== "note" && s.action !== "block" && s.action !== "loosen";
 

@@ -161,8 +161,9 @@ describe("the rebuild plan", () => {
     ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1", "end-play@s1"]);
   });
 
-  it("brings what was said for a step's return at its moment: before, after, before something closes over it, at the end", () => {
+  it("brings what was said for a step's return at its moment: before, after, before something closes over it, at the end, and what is set and measured last of all", () => {
     const back = [
+      { when: "calibrate" as const, says: "pressure at 2 bar" },
       { when: "end" as const, says: "zero the counter" },
       { when: "after" as const, says: "turn until it meshes" },
       { when: "closing" as const, says: "feel it through the hole" },
@@ -172,7 +173,14 @@ describe("the rebuild plan", () => {
     const steps = said.steps.map((s) =>
       s.id === "s5" ? { ...s, back } : s.id === "s1" ? { ...s, back: [{ when: "closing" as const, says: "look once more" }] } : s,
     );
-    const plan = rebuildPlan({ ...said, steps, lubePoints: [{ id: "g1", part: "p2", when: "after-fit" }] });
+    const plan = rebuildPlan({
+      ...said,
+      steps,
+      lubePoints: [
+        { id: "g1", part: "p2", when: "after-fit" },
+        { id: "g2", when: "after-fit", outside: true },
+      ],
+    });
     expect(plan.steps.map(lineKey)).toEqual([
       "mind:s5:before:pass the lead through",
       "undo:s5",
@@ -191,6 +199,8 @@ describe("the rebuild plan", () => {
       // nothing closes over the last
       "mind:s1:closing:look once more",
       "mind:s5:end:zero the counter",
+      "grease:g2",
+      "mind:s5:calibrate:pressure at 2 bar",
     ]);
   });
 

@@ -116,6 +116,8 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   for (const i of order) drafts.push(...minds(checked.steps[i] as StripStep, "end"));
   for (const g of strip.lubePoints)
     if (isOutside(g)) drafts.push({ kind: "grease", lubePoint: g.id, because: ["it is reached from outside, when everything is on"] });
+  // what is set is set on the finished unit: whatever is drawn or greased after it would move it again
+  for (const i of order) drafts.push(...minds(checked.steps[i] as StripStep, "calibrate"));
 
   const lines = drafts.map((d, i): RebuildLine => ({ n: i + 1, ...d }));
   return {

@@ -15,6 +15,7 @@ export const BACK_SAYS: Readonly<Record<BackMoment, string>> = {
   after: "once it is on",
   closing: "before it is closed over",
   end: "at the very end",
+  calibrate: "set and measured last",
 };
 
 type FactMap = { readonly [K in keyof StepFacts]-?: NonNullable<StepFacts[K]> };

@@ -2,12 +2,11 @@ import { describe, expect, it } from "vitest";
 import { saidInWords } from "../hardware/piece";
 import { newChamber } from "../job/chamber";
 import type { Job } from "../job/job";
-import { readJobFile } from "../job/job-file";
-import { jobFromFile } from "../job/job-file-of";
 import { reachOf } from "../lube/reach";
 import { lineKey } from "../order/rebuild-line";
 import { rebuildPlan } from "../order/rebuild-plan";
 import { lineInWords } from "./line-in-words";
+import { jobOf } from "./test-job";
 
 /** The words of a job's line by its key. */
 const wordsOf = (j: Job, key: string) => {
@@ -17,11 +16,9 @@ const wordsOf = (j: Job, key: string) => {
 
 /** A wheel under a nut, a case with a cover that is held by screws with locker on them. */
 function job(more: Partial<Job> = {}): Job {
-  const { head, ...rest } = jobFromFile(
-    readJobFile({
-      format: "demontage-job",
-      version: 1,
-      unit: { kind: "kite reel" },
+  return {
+    ...jobOf({
+      kind: "kite reel",
       parts: [
         { id: "p1", name: "case cover", kind: "cover" },
         { id: "p2", name: "wheel", kind: "gear", renew: true },
@@ -40,10 +37,8 @@ function job(more: Partial<Job> = {}): Job {
         },
       ],
     }),
-    "2026-11-30T08:00:00.000Z",
-  );
-  const around = { id: 1, version: 1, stage: "rebuild", greaseStates: [], quotes: [], orders: [], arrivals: [] };
-  return { ...around, ...head, ...rest, ...more } as unknown as Job;
+    ...more,
+  };
 }
 const planned = (of: Job) => rebuildPlan({ ...of, goingIn: of.findings.flatMap((f) => (f.goesIn ? [{ ...f.goesIn, part: f.part }] : [])) });
 const words = (of: Job, key: string) => {

@@ -10,7 +10,7 @@ import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
 import { pieceNamed } from "../job/piece-named";
 import type { PieceRef } from "../job/piece-ref";
-import { serviceSays } from "../job/service";
+import { serviceHow, serviceSays } from "../job/service";
 import type { StripStep } from "../job/step";
 import { stepThing } from "../job/step-named";
 import { isFailure } from "../judge/failure-modes";
@@ -20,6 +20,7 @@ import { checkIfNot, checkSays } from "../order/rebuild-checks";
 import type { FitLine, RebuildLine, SetLine } from "../order/rebuild-line";
 import { mindAtRebuild } from "../order/step-words";
 import { capital } from "../sentence";
+import { teethOff, teethOffInWords } from "./one-tooth-off";
 import { mindByHold, nothingBack, partsBack, piecesBack } from "./put-back-words";
 
 export interface LineWords {
@@ -117,6 +118,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       ...BARE,
       belongs: "before it goes on",
       title: `${serviceSays(v?.do ?? "")} ${place}`,
+      mind: serviceHow(v?.do),
       note: v?.note,
       step: v?.reachedBy ?? stepOfPart(v?.part),
     };
@@ -128,6 +130,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       after: `now that ${thing}, is on`,
       closing: `before anything closes over ${thing}`,
       end: "at the very end",
+      calibrate: `set and measured last, at ${thing}`,
     };
     return { ...BARE, belongs: when[line.when], title: capital(line.says), step: line.of };
   }
@@ -143,8 +146,17 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
       step: line.of,
     };
   }
-  if (line.kind === "check")
-    return { ...BARE, belongs: `at ${stepThing(job, line.after)}`, title: checkSays(line.check), ifNot: checkIfNot(line.check), step: line.after };
+  if (line.kind === "check") {
+    const parts = stepOf(job, line.after)?.parts ?? [];
+    return {
+      ...BARE,
+      belongs: `at ${stepThing(job, line.after)}`,
+      title: checkSays(line.check),
+      mind: line.check === "timing-together" ? teethOffInWords(teethOff(job, parts)) : [],
+      ifNot: checkIfNot(line.check),
+      step: line.after,
+    };
+  }
   if (line.kind === "with") {
     const c = goingInOf(job)
       .find((g) => g.part === line.part)

@@ -1,10 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { Job } from "../job/job";
-import { readJobFile } from "../job/job-file";
-import { jobFromFile } from "../job/job-file-of";
 import { rebuildPlan } from "../order/rebuild-plan";
 import { besideLine, lineAloud } from "./line-beside";
+import { cautionsAt } from "./line-cautions";
 import { lineInWords } from "./line-in-words";
+import { jobOf } from "./test-job";
 
 /**
  * Strips of machines that the demo does not have, printed as the bench says them. The files beside this test were read cold: where a line puzzles, the words are at fault, not
@@ -287,12 +286,10 @@ const UNITS = {
 
 /** Every line as the bench says it: what to do, and under it what to mind. */
 function told(unit: keyof typeof UNITS): string {
-  const file = readJobFile({ format: "demontage-job", version: 1, unit: { kind: unit }, ...UNITS[unit] });
-  const { head, ...rest } = jobFromFile(file, "2026-11-30T08:00:00.000Z");
-  const job = { id: 1, version: 1, stage: "rebuild", greaseStates: [], quotes: [], orders: [], arrivals: [], ...head, ...rest } as unknown as Job;
+  const job = jobOf({ kind: unit, ...UNITS[unit] });
   const lines = rebuildPlan(job).steps.flatMap((l) => {
     const w = lineInWords(job, l);
-    const beside = besideLine(w, "cautions" in l ? l.cautions : []);
+    const beside = besideLine(w, cautionsAt(job, l));
     return [`${l.n}. ${w.title}`, ...beside.map((b) => `     ${b}`)];
   });
   return `${lines.join("\n")}\n`;

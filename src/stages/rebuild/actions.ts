@@ -6,7 +6,7 @@ import { planOf } from "@/core/gates/job-facts";
 import { pieceFacts } from "@/core/hardware/piece";
 import { tightenSchema } from "@/core/hardware/tightening";
 import type { Job } from "@/core/job/job";
-import { curedKey } from "@/core/job/keys";
+import { causeKey, curedKey, ruledOutKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import { serviceSays, serviceSchema } from "@/core/job/service";
 import { goesBackWith } from "@/core/job/step";
@@ -16,6 +16,7 @@ import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
 import { minutesInWords, type RunningWait } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
+import { type Suspect, suspectsOf } from "@/core/rebuild/suspects";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
@@ -100,6 +101,34 @@ const countInput = z.object({ ...onJob, step: ref, piece: ref, qty: pieceFacts.s
 /** How many there were of what nobody counted at the strip. */
 export async function sayHowMany(raw: z.infer<typeof countInput>): Promise<ActionResult> {
   return act(countInput, raw, ({ number, version, step, piece, qty }) => setCount(number, version, step, piece, qty));
+}
+
+const suspectInput = z.object({ ...onJob, line: text, suspect: text });
+/** What can be behind the "no" at a check, by its key. */
+async function suspected(number: string, key: string, id: string): Promise<Suspect> {
+  const job = thereIs(await loadJob(number), number);
+  const plan = planOf(job);
+  const line = plan.steps.find((l) => lineKey(l) === key);
+  const found = line?.kind === "check" ? suspectsOf(job, plan, line, new Set(job.linesDone)).find((s) => s.id === id) : undefined;
+  if (!found) throw new Fault("suspect", "the plan has changed; look at it as it is now");
+  return found;
+}
+
+const ruledOutInput = suspectInput.extend({ out: z.boolean() });
+/** It was looked at, and was not what brought the check its "no"; or it is in question again. */
+export async function ruleOut(raw: z.infer<typeof ruledOutInput>): Promise<ActionResult> {
+  return act(ruledOutInput, raw, async ({ number, version, line, suspect, out }) => {
+    const { says } = await suspected(number, line, suspect);
+    return setAnswer(number, version, ruledOutKey(line, suspect), out ? { answer: "no" } : null, `${out ? "not the cause" : "in question again"}: ${says}`);
+  });
+}
+
+/** It was that: written down, where the next unit of the model finds it. */
+export async function causeFound(raw: z.infer<typeof suspectInput>): Promise<ActionResult> {
+  return act(suspectInput, raw, async ({ number, version, line, suspect }) => {
+    const { says } = await suspected(number, line, suspect);
+    return setAnswer(number, version, causeKey(line), { answer: suspect, note: says }, `cause found at the rebuild: ${says}`);
+  });
 }
 
 const troubleInput = z.object({ ...onJob, says: note.min(3, "say in a few words what is wrong") });

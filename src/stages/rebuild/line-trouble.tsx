@@ -6,41 +6,38 @@ import { focusNow } from "@/ui/focus-now";
 import { useJob } from "../saving/job-context";
 import { noteTrouble, secondFault } from "./actions";
 
-/** What is wrong at a line, and what the answer is: what usually helps, writing it down, or back to Judge with it. */
-export function LineTrouble({ begin, ifNot, onClose }: { begin: string; ifNot?: string | undefined; onClose: () => void }) {
+/** What is wrong at a line, written down, or taken back to Judge. */
+export function LineTrouble({ begin, onClose }: { begin: string; onClose: () => void }) {
   const { run, number } = useJob();
   const router = useRouter();
   const [says, setSays] = useState(begin);
   return (
-    <>
-      {ifNot && <p className="says danger">{ifNot}</p>}
-      <form
-        className="flex gap-2"
-        onSubmit={(e) => {
+    <form
+      className="flex gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void run(noteTrouble, { says }).then((r) => r.ok && onClose());
+      }}
+    >
+      <input
+        className="field"
+        aria-label="What is wrong"
+        placeholder="does not turn past half"
+        value={says}
+        onChange={(e) => setSays(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key !== "Escape") return;
           e.preventDefault();
-          void run(noteTrouble, { says }).then((r) => r.ok && onClose());
+          onClose();
         }}
-      >
-        <input
-          className="field"
-          aria-label="What is wrong"
-          placeholder="does not turn past half"
-          value={says}
-          onChange={(e) => setSays(e.target.value)}
-          onKeyDown={(e) => {
-            if (e.key !== "Escape") return;
-            e.preventDefault();
-            onClose();
-          }}
-          ref={focusNow}
-        />
-        <button type="submit" className="key-button warn">
-          Write it down
-        </button>
-        <button type="button" className="key-button" onClick={() => void run(secondFault, { says }).then((r) => r.ok && router.push(`/jobs/${number}/judge`))}>
-          Back to Judge with it
-        </button>
-      </form>
-    </>
+        ref={focusNow}
+      />
+      <button type="submit" className="key-button warn">
+        Write it down
+      </button>
+      <button type="button" className="key-button" onClick={() => void run(secondFault, { says }).then((r) => r.ok && router.push(`/jobs/${number}/judge`))}>
+        Back to Judge with it
+      </button>
+    </form>
   );
 }

@@ -13,6 +13,7 @@ import { GoOn } from "../frame/go-on";
 import type { StepNamed } from "../job-view/tight-fields";
 import { useJob } from "../saving/job-context";
 import { finishLine } from "./actions";
+import { FindCause } from "./find-cause";
 import { ForReturn } from "./for-return";
 import { HeldUp } from "./held-up";
 import { type LaidStep, Leftover } from "./leftover";
@@ -155,8 +156,10 @@ function OpenLine({
     <>
       {head}
       <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
-        <LineSays key={line.key} words={words} cautions={line.cautions} />
-        {(sheet === "why" || line.kind !== "fit") && (
+        {!(sheet === "trouble" && line.suspects.length > 0) && <LineSays key={line.key} words={words} cautions={line.cautions} />}
+        {sheet === "trouble" && words.ifNot && <p className="says danger">{words.ifNot}</p>}
+        {sheet === "trouble" && line.suspects.length > 0 && <FindCause key={line.key} line={line.key} suspects={line.suspects} onTakenOff={close} />}
+        {(sheet === "why" || (line.kind !== "fit" && sheet !== "trouble")) && (
           <ul className="says measured" aria-label="Why here">
             {line.because.map((b, i) => (
               <li key={i}>{b}</li>
@@ -166,7 +169,7 @@ function OpenLine({
       </div>
       {held && <HeldUp wait={held} />}
       {sheet === "why" && words.step && <ForReturn key={words.step} step={words.step} />}
-      {sheet === "trouble" && <LineTrouble key={line.key} begin={words.ifNot ? `No: ${words.title}` : ""} ifNot={words.ifNot} onClose={close} />}
+      {sheet === "trouble" && <LineTrouble key={line.key} begin={words.ifNot ? `No: ${words.title}` : ""} onClose={close} />}
       <div className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)] gap-1.5">
         <KeyButton keyName=" " look="main" onPress={done} disabled={held !== null} className="row-span-2 justify-center">
           {line.kind === "check" ? "Yes" : "Done"}

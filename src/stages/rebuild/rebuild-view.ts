@@ -2,19 +2,19 @@ import { gatesOf, planOf, uncountedOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import { goingInOf } from "@/core/job/going-in";
 import type { Job } from "@/core/job/job";
-import { undoKey } from "@/core/job/keys";
+import { causeKey, ruledOutKey, undoKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import type { JobPicture } from "@/core/job/picture";
 import type { Stage } from "@/core/job/stages";
 import { stepThing } from "@/core/job/step-named";
-import { cleaningCautions } from "@/core/lube/cleaning-ways";
-import { freeVolumeOf } from "@/core/lube/rooms";
-import { slipIn } from "@/core/lube/slips";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
+import type { RebuildPlan } from "@/core/order/rebuild-plan";
 import type { RunningWait } from "@/core/order/running-waits";
+import { cautionsAt } from "@/core/rebuild/line-cautions";
 import { type LineWords, lineInWords } from "@/core/rebuild/line-in-words";
+import { suspectsOf } from "@/core/rebuild/suspects";
 import { framed, pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -23,6 +23,7 @@ import { pageJob } from "../job-view/page-job";
 import { titleOf } from "../job-view/pocket-look";
 import { spotsIn } from "../job-view/spots-in";
 import type { StepNamed } from "../job-view/tight-fields";
+import type { SuspectNow } from "./find-cause";
 import { waitsNow } from "./job-now";
 import type { LaidStep } from "./leftover";
 import type { LinePicture } from "./line-pictures";
@@ -37,6 +38,8 @@ export interface LineNow {
   readonly words: LineWords;
   readonly because: readonly string[];
   readonly cautions: readonly string[];
+  /** of a check: what can be behind a "no" */
+  readonly suspects: readonly SuspectNow[];
   /** what work put in here is done to, where nobody says otherwise */
   readonly thing?: string;
 }
@@ -71,18 +74,6 @@ export interface RebuildView {
   readonly gates: readonly Gate[];
 }
 
-/** What to mind at a line: of a step what its strip and its hazards say, of a cleaning what it is done with, of a lubricant an amount that cannot be. */
-function cautionsAt(job: Job, line: RebuildLine): readonly string[] {
-  if (line.kind === "grease") {
-    const g = job.lubePoints.find((x) => x.id === line.lubePoint);
-    const chamber = job.chambers?.find((c) => c.id === g?.chamber);
-    const slip = g?.grams === undefined ? null : slipIn(g.weighedGrams ?? g.grams, { aim: g.grams, freeVolumeMl: chamber && freeVolumeOf(job, chamber) });
-    return slip ? [slip.says] : [];
-  }
-  if (line.kind === "service") return cleaningCautions(job.services.find((v) => v.id === line.service)?.method);
-  return "cautions" in line ? line.cautions : [];
-}
-
 const stepNumberOf = (job: Job, step: string | undefined): number => job.steps.findIndex((s) => s.id === step) + 1;
 
 /** The pictures of a line: of its step, or, where a lubricant goes in, the one in which its place was pointed at, with what stays dry. Together, it is shown as it came in. */
@@ -101,6 +92,20 @@ function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords |
   const first = job.pictures.filter((p) => words?.picture !== undefined && p.name === words.picture);
   const others = job.pictures.filter((p) => words?.step !== undefined && p.step === words.step && !first.includes(p));
   return [...first, ...others].map(shown);
+}
+
+/** What can be behind the "no" at a check, with what came of looking. */
+function suspectsNow(job: Job, plan: RebuildPlan, line: RebuildLine): SuspectNow[] {
+  if (line.kind !== "check") return [];
+  const key = lineKey(line);
+  const done = new Set(job.linesDone);
+  const said = new Map(job.answers.map((a) => [a.question, a.answer]));
+  return suspectsOf(job, plan, line, done).map(({ step, ...s }) => ({
+    ...s,
+    ...(step !== undefined && done.has(undoKey(step)) ? { off: { step, says: stepThing(job, step) } } : {}),
+    out: said.has(ruledOutKey(key, s.id)),
+    found: said.get(causeKey(key)) === s.id,
+  }));
 }
 
 const thingAt = (job: Job, { step }: LineWords): Pick<LineNow, "thing"> => {
@@ -142,7 +147,16 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     pockets: pocketsToLubricate(job),
     line:
       now && words
-        ? { key: lineKey(now), n: now.n, kind: now.kind, words, because: now.because, cautions: cautionsAt(job, now), ...thingAt(job, words) }
+        ? {
+            key: lineKey(now),
+            n: now.n,
+            kind: now.kind,
+            words,
+            because: now.because,
+            cautions: cautionsAt(job, now),
+            suspects: suspectsNow(job, plan, now),
+            ...thingAt(job, words),
+          }
         : null,
     last: before && isDone(before) ? { key: lineKey(before), title: lineInWords(job, before).title } : null,
     count: plan.steps.length,

@@ -3,6 +3,7 @@ import type { Job } from "@/core/job/job";
 import { type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { isLineDone, lineKey } from "@/core/order/rebuild-line";
 import { besideLine } from "@/core/rebuild/line-beside";
+import { cautionsAt } from "@/core/rebuild/line-cautions";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { shopSettings } from "@/store/settings";
 import { pictureUrl } from "@/ui/picture-frame";
@@ -58,7 +59,7 @@ export async function paperView(number: string): Promise<PaperView | null> {
         n: l.n,
         title: words.title,
         belongs: words.belongs,
-        beside: besideLine(words, "cautions" in l ? l.cautions : []),
+        beside: besideLine(words, cautionsAt(job, l)),
         pieces: words.hardware.reduce((sum, h) => sum + h.qty, 0),
         ...(words.tray && { tray: words.tray }),
         done: isLineDone(l, done),

@@ -24,7 +24,7 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
   };
   return (
     <Panel title="Goes back with …" onClose={onClose}>
-      <Choices label="When" of={BACK_MOMENTS} columns={4} keys says={(w) => capital(BACK_SAYS[w])} holds={(w) => when === w} onPick={setWhen} />
+      <Choices label="When" of={BACK_MOMENTS} columns={5} keys says={(w) => capital(BACK_SAYS[w])} holds={(w) => when === w} onPick={setWhen} />
       <form
         className="grid grid-cols-[1fr_auto] items-end gap-2"
         onSubmit={(e) => {
