@@ -1,5 +1,19 @@
-import { curedKey, ruledOutAt } from "@/core/job/keys";
+import type { Knex } from "knex";
+import { backOf, curedKey, missingAt, missingKey, ruledOutAt } from "@/core/job/keys";
 import { changeJob } from "./change";
+
+/** Answers whose question begins so are taken back. */
+const forgetFrom = (trx: Knex.Transaction, job: number, begins: string): Promise<number> =>
+  trx("answers").where({ job_id: job }).whereRaw("substr(question, 1, ?) = ?", [begins.length, begins]).delete();
+
+/** What was said of a line that is open again: what is done anew has to set anew, and what was missing may be there now. */
+async function forgetAt(trx: Knex.Transaction, job: number, line: string): Promise<void> {
+  await trx("answers")
+    .where({ job_id: job, question: curedKey(line) })
+    .delete();
+  const step = backOf(line);
+  if (step !== undefined) await forgetFrom(trx, job, missingAt(step));
+}
 
 /** A line of the rebuild plan is done, or opened again. */
 export async function setLine(number: string, version: number, line: string, done: boolean, says: string): Promise<number> {
@@ -7,14 +21,10 @@ export async function setLine(number: string, version: number, line: string, don
     if (done) {
       await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
       // it is right now: what was looked for and not found is asked anew another time
-      const ruledOut = ruledOutAt(line);
-      await trx("answers").where({ job_id: job.id }).whereRaw("substr(question, 1, ?) = ?", [ruledOut.length, ruledOut]).delete();
+      await forgetFrom(trx, job.id, ruledOutAt(line));
     } else {
       await trx("lines_done").where({ job_id: job.id, line }).delete();
-      // what is done anew has to set anew
-      await trx("answers")
-        .where({ job_id: job.id, question: curedKey(line) })
-        .delete();
+      await forgetAt(trx, job.id, line);
     }
     return done ? `done: ${says}` : `opened again: ${says}`;
   });
@@ -42,7 +52,30 @@ export async function setAnswer(
 /** Lines of the plan are open again, all at once. */
 export async function openLines(number: string, version: number, lines: readonly string[], says: string): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    for (const line of lines) await trx("lines_done").where({ job_id: job.id, line }).delete();
+    for (const line of lines) {
+      await trx("lines_done").where({ job_id: job.id, line }).delete();
+      await forgetAt(trx, job.id, line);
+    }
+    return says;
+  });
+}
+
+/** A step goes back without some of its pieces, which are missing. */
+export async function setMissing(
+  number: string,
+  version: number,
+  line: string,
+  step: string,
+  missing: readonly { readonly piece: string; readonly qty: number }[],
+  says: string,
+): Promise<number> {
+  return changeJob(number, version, async ({ trx, job, at }) => {
+    await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
+    for (const { piece, qty } of missing)
+      await trx("answers")
+        .insert({ job_id: job.id, question: missingKey(step, piece), answer: "missing", value: qty, at })
+        .onConflict(["job_id", "question"])
+        .merge();
     return says;
   });
 }

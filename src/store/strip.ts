@@ -4,7 +4,7 @@ import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { type Tighten, tightInWords } from "@/core/hardware/tightening";
 import type { PictureMark } from "@/core/job/picture-mark";
 import { factsOfStep, type NewStep } from "@/core/job/recorded-step";
-import type { GoesBackWith, StripStep } from "@/core/job/step";
+import type { GoesBackWith, Holes, StripStep } from "@/core/job/step";
 import { checkStrip } from "@/core/order/checked-strip";
 import { slideStep } from "@/core/order/slide-step";
 import { BACK_SAYS, stepCalled } from "@/core/order/step-words";
@@ -215,6 +215,20 @@ export async function addForReturn(number: string, version: number, ref: string,
       .where({ id: row.id })
       .update(records.steps.write({ ...facts, back: [...(facts.back ?? []), said] }));
     return `step ${Number(row.position) + 1}, ${BACK_SAYS[said.when]}: ${said.says}`;
+  });
+}
+
+/** Where the screws of a step sit in its picture. */
+export async function setHoles(number: string, version: number, ref: string, holes: Holes): Promise<number> {
+  return changeJob(number, version, async (c) => {
+    const { trx, job } = c;
+    const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
+    if (!row) throw notOnTheMat();
+    const facts = factsOfStep(records.steps.read(row));
+    await trx("steps")
+      .where({ id: row.id })
+      .update(records.steps.write({ ...facts, holes }));
+    return `${(await stepsCalled(c))(ref)}: its ${holes.at.length} holes pointed at in the picture`;
   });
 }
 

@@ -3,10 +3,11 @@ import type { LedgerRow } from "@/core/order/hardware-ledger";
 /**
  * Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word.
  *
+ * @param missing pieces that were not there when their step went back
  * @param uncounted kinds of pieces of which nobody said how many there were: the ledger is not closed with them
  */
-export function Ledger({ rows, uncounted = 0, foot }: { rows: readonly LedgerRow[]; uncounted?: number; foot?: string }) {
-  const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0);
+export function Ledger({ rows, uncounted = 0, missing = 0, foot }: { rows: readonly LedgerRow[]; uncounted?: number; missing?: number; foot?: string }) {
+  const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0) - missing;
   return (
     <section aria-label="Ledger" className="border-2 border-base-content p-3.5">
       <div className="flex justify-between text-[22px] font-bold">
@@ -25,8 +26,14 @@ export function Ledger({ rows, uncounted = 0, foot }: { rows: readonly LedgerRow
           </li>
         ))}
       </ul>
-      <p className={`mt-2 text-[20px] font-bold ${open || uncounted ? "text-error" : "text-success"}`} role="status">
-        {open ? `${open} still on the Mat` : uncounted ? "Not closed: not everything was counted" : "The ledger balances: nothing left over"}
+      <p className={`mt-2 text-[20px] font-bold ${open || missing || uncounted ? "text-error" : "text-success"}`} role="status">
+        {open
+          ? `${open} still on the Mat${missing ? `, ${missing} missing` : ""}`
+          : missing
+            ? `Not closed: ${missing} missing`
+            : uncounted
+              ? "Not closed: not everything was counted"
+              : "The ledger balances: nothing left over"}
       </p>
       {foot && <p className="hush text-[18px]">{foot}</p>}
     </section>

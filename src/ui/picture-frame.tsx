@@ -1,5 +1,6 @@
 /* biome-ignore-all lint/performance/noImgElement: pictures come from the shop's own folder, already upright and in size */
 import { ImageOff } from "lucide-react";
+import type { ReactNode } from "react";
 import type { PictureMark } from "@/core/job/picture-mark";
 import { MarksOverlay } from "./marks-overlay";
 import { SpotsOverlay, type Spotted } from "./spots-overlay";
@@ -32,12 +33,14 @@ export interface PictureFrameProps {
   picture: FramedPicture | undefined;
   /** places drawn into it */
   spots?: readonly Spotted[];
+  /** what else lies over it, cut as the picture is */
+  over?: ReactNode;
   words: string;
   className?: string;
 }
 
 /** A picture as large as its place, with a line of words under it. */
-export function PictureFrame({ picture, spots = [], words, className = "" }: PictureFrameProps) {
+export function PictureFrame({ picture, spots = [], over, words, className = "" }: PictureFrameProps) {
   return (
     <figure className={`relative flex min-h-0 flex-col overflow-hidden border-2 border-base-content bg-base-200 ${className}`}>
       {picture ? (
@@ -45,6 +48,7 @@ export function PictureFrame({ picture, spots = [], words, className = "" }: Pic
           <img src={picture.url} alt={words} className="h-full w-full object-cover" />
           {picture.marks && picture.width && picture.height && <MarksOverlay marks={picture.marks} width={picture.width} height={picture.height} />}
           {picture.width && picture.height && <SpotsOverlay spots={spots} width={picture.width} height={picture.height} />}
+          {over}
         </div>
       ) : (
         <div className="hush flex flex-1 flex-col items-center justify-center gap-2 text-[20px]">

@@ -1,5 +1,5 @@
 import { finalChecks } from "../hand-back/final-checks";
-import { type Hardware, isLoose } from "../hardware/piece";
+import { type Hardware, hardwareInWords, isLoose } from "../hardware/piece";
 import { endingNamed } from "../job/ending";
 import { companionSays } from "../job/goes-in";
 import { companionsOpen, type GoingIn, goingInOf } from "../job/going-in";
@@ -12,6 +12,7 @@ import { isFailure } from "../judge/failure-modes";
 import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
+import { lessMissing, missingOf } from "../order/missing";
 import { isLineDone } from "../order/rebuild-line";
 import { type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
 import { safetyGate } from "../safety/gate";
@@ -51,6 +52,7 @@ export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPl
 export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
   const done = new Set(job.linesDone);
   const going = goingInOf(job);
+  const missing = missingOf(job);
   const ordered = new Set(job.toFit.map((t) => t.number));
   return {
     kind: job.kind,
@@ -114,8 +116,12 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     get linesOpen(): number {
       return planOf(job).steps.filter((l) => !isLineDone(l, done)).length;
     },
+    missing: missing.map((m) => hardwareInWords({ ...m.piece, qty: m.qty, at: undefined })),
     get piecesOpen(): number {
-      return hardwareLedger(job, (s) => done.has(undoKey(s.id))).open.reduce((sum, p) => sum + p.qty, 0);
+      return hardwareLedger(
+        job,
+        lessMissing((s) => done.has(undoKey(s.id)), missing),
+      ).open.reduce((sum, p) => sum + p.qty, 0);
     },
     uncounted: uncountedOf(job).length,
     finalOpen: finalChecks(job)

@@ -28,6 +28,7 @@ const clear: JobFacts = {
   linesOpen: 0,
   piecesOpen: 0,
   uncounted: 0,
+  missing: [],
   finalOpen: [],
   ending: undefined,
   nothingFailed: false,

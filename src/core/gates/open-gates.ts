@@ -48,6 +48,8 @@ export interface JobFacts {
   readonly piecesOpen: number;
   /** kinds of pieces of which nobody said how many there were */
   readonly uncounted: number;
+  /** what was not there when it should have gone back, in words */
+  readonly missing: readonly string[];
   readonly finalOpen: readonly string[];
 }
 
@@ -105,7 +107,8 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       break;
     case "rebuild":
       unless(f.linesOpen === 0, "lines", f.linesOpen === 1 ? "One line of the plan is open." : `${f.linesOpen} lines of the plan are open.`);
-      unless(f.piecesOpen === 0, "ledger", `${f.piecesOpen} pieces still lie on the Mat.`);
+      if (f.missing.length) out.push({ gate: "missing", says: `Find what is missing, or say what went in instead: ${f.missing.join("; ")}.` });
+      else unless(f.piecesOpen === 0, "ledger", `${f.piecesOpen} pieces still lie on the Mat.`);
       unless(f.uncounted === 0, "uncounted", "Say how many there were of what nobody counted at the strip.");
       break;
     case "hand-back":

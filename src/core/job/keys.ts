@@ -16,6 +16,7 @@ const PREFIX = {
   cured: "cured:",
   ruledOut: "ruled-out:",
   cause: "cause:",
+  missing: "missing:",
 } as const;
 
 /** A line of the plan that undoes a step. */
@@ -49,6 +50,11 @@ export const ruledOutAt = (line: string): string => `${PREFIX.ruledOut}${line}:`
 /** What was behind the "no" at a check. */
 export const causeKey = (line: string): string => PREFIX.cause + line;
 
+/** How many of a piece were not there when its step went back. */
+export const missingKey = (step: string, piece: string): string => `${missingAt(step)}${piece}`;
+/** How the keys of all that was missing at a step begin. */
+export const missingAt = (step: string): string => `${PREFIX.missing}${step}:`;
+
 const within =
   (prefix: string) =>
   (key: string): string | undefined =>
@@ -56,6 +62,8 @@ const within =
 /** The service or grease point that a line of the plan is; undefined: it is another line. */
 export const serviceOf = within(PREFIX.service);
 export const greaseOf = within(PREFIX.grease);
+/** The step that a line of the plan puts back, or leads up to putting back; undefined: it is another line. */
+export const backOf = (key: string): string | undefined => within(PREFIX.undo)(key) ?? within(PREFIX.set)(key)?.replace(/:(under|parts)$/, "");
 /** The question of the safety gate that a key stands for; undefined: it is no such key. */
 export const safetyOf = within(PREFIX.safety);
 /** The last check that a key stands for; undefined: it is no such key. */

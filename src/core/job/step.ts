@@ -32,6 +32,17 @@ export const goesBackWith = z.strictObject({
   x: later,
 });
 export type GoesBackWith = Frozen<z.infer<typeof goesBackWith>>;
+/** Where the screws of a step sit, as they were pointed at in its picture: shares of its width, and of its width again downwards, so that both are one measure. */
+export const holesSchema = z.strictObject({
+  /** left out: pointed at in an earlier unit of the model */
+  picture: text.optional(),
+  at: z
+    .array(z.tuple([z.number().min(-1).max(2), z.number().min(-1).max(5)]))
+    .min(3, "fewer than three holes have no order")
+    .max(24, "are more than 24"),
+  x: later,
+});
+export type Holes = Frozen<z.infer<typeof holesSchema>>;
 export const wireSchema = z.strictObject({ colour: text.min(1, "a wire needs its colour"), to: text.min(1, "say which terminal the wire goes to"), x: later });
 
 /**
@@ -46,6 +57,8 @@ export const stepFacts = z.strictObject({
   held: z.array(text).max(20, "are more than 20").optional(),
   freed: freedSchema.optional(),
   timing: timingSchema.optional(),
+  /** where its screws sit in its picture */
+  holes: holesSchema.optional(),
   /** how something adjustable stood before it was touched: "2½ turns in", "three threads showing" */
   setting: text.optional(),
   /** hazards named by the technician: keys of the table in core/safety/cautions.ts */

@@ -61,7 +61,8 @@ export function ghostOf(job: Pick<Job, "number" | "parts" | "steps" | "pictures"
             return name && Object.keys(said).length ? [[name, said]] : [];
           }),
         ),
-        facts,
+        // a picture of that unit is none of this one
+        facts: facts.holes ? { ...facts, holes: { ...facts.holes, picture: undefined } } : facts,
         ...(minutes === undefined ? {} : { minutes }),
         ...(picture ? { picture: picture.sha256 } : {}),
       };

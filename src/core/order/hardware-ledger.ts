@@ -30,8 +30,8 @@ export interface Ledger {
   readonly open: readonly OpenPiece[];
 }
 
-/** Whether a piece of a step has gone back, or is set aside for good. */
-export type IsBack = (step: StripStep, piece: PieceRef) => boolean | "aside";
+/** Whether a piece of a step has gone back, or is set aside for good; a number: so many of it went back, and the rest is open. */
+export type IsBack = (step: StripStep, piece: PieceRef) => boolean | "aside" | number;
 
 /** Whether a piece that came out stays out, because what goes in does without it. */
 export const staysOut = (goingIn: Strip["goingIn"], piece: PieceRef): string | undefined =>
@@ -46,6 +46,8 @@ export const backOnce =
 /** The pieces of a step that lie on the bench: what was only looked at, was only loosened, or stays in its part, is not among them. */
 const countedAt = (s: StripStep): readonly Hardware[] => (s.action === "note" ? [] : (s.hardware ?? []).filter(isLoose));
 
+const howMany = (where: boolean | number, qty: number): number => (typeof where === "number" ? Math.min(qty, Math.max(0, where)) : where ? qty : 0);
+
 /** Out and back: what came off, what of it has gone back, and where the rest lies. Out is the sum of back, aside and open. */
 export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Ledger {
   let out = 0;
@@ -56,9 +58,13 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
     const count = (qty: number, piece: PieceRef): void => {
       out += qty;
       const where = isBack(s, piece);
-      if (where === "aside") aside += qty;
-      else if (where) back += qty;
-      else open.push({ step: s.id, pocket: i + 1, ...piece, qty });
+      if (where === "aside") {
+        aside += qty;
+        return;
+      }
+      const own = howMany(where, qty);
+      back += own;
+      if (own < qty) open.push({ step: s.id, pocket: i + 1, ...piece, qty: qty - own });
     };
     for (const h of countedAt(s)) count(h.qty, { hardware: h.id });
     for (const p of s.parts ?? []) count(1, { part: p });
@@ -75,7 +81,7 @@ export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerR
       row.out += qty;
       const where = isBack(s, piece);
       if (where === "aside") row.aside += qty;
-      else if (where) row.back += qty;
+      else row.back += howMany(where, qty);
     };
     for (const h of countedAt(s)) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
     for (const part of s.parts ?? []) add(rows.at(-1), 1, { part });

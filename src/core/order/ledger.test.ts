@@ -1,11 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { HARDWARE_KINDS } from "../hardware/kinds";
+import { missingKey } from "../job/keys";
 import { ACTIONS, type StripStep } from "../job/step";
 import { checkStrip } from "./checked-strip";
 import { hardwareLedger, ledgerRows } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { ACTION_SAYS } from "./likely-action";
+import { lessMissing, missingOf } from "./missing";
 
 const strips = fc
   .array(fc.record({ kind: fc.constantFrom(...HARDWARE_KINDS), qty: fc.integer({ min: 1, max: 9 }), part: fc.boolean(), back: fc.boolean() }), {
@@ -52,6 +54,29 @@ describe("the ledger", () => {
         expect(rows.reduce((sum, r) => sum + r.out, 0)).toBe(ledger.out);
         expect(rows.reduce((sum, r) => sum + r.back, 0)).toBe(ledger.back);
         for (const r of rows) expect(r.out).toBeGreaterThan(0);
+      }),
+    );
+  });
+});
+
+describe("what is missing", () => {
+  it("law: is open beside what went back, however much of it is said to be gone", () => {
+    fc.assert(
+      fc.property(strips, fc.array(fc.nat(12), { minLength: 20, maxLength: 20 }), ({ strip, back }, gone) => {
+        const answers = strip.steps.map((s, i) => ({
+          question: missingKey(s.id, `h${i}`),
+          answer: "missing",
+          value: gone[i] ?? 0,
+          at: "2026-11-30T08:00:00.000Z",
+        }));
+        const steps = [...strip.steps];
+        const missing = missingOf({ steps, answers });
+        const isBack = (s: StripStep): boolean => back[strip.steps.indexOf(s)] ?? false;
+        const less = hardwareLedger(strip, lessMissing(isBack, missing));
+        const all = hardwareLedger(strip, isBack);
+        const lost = missing.filter((m) => back[steps.findIndex((s) => s.id === m.step)]).reduce((sum, m) => sum + m.qty, 0);
+        expect(less.back).toBe(all.back - lost);
+        expect(less.back + less.open.reduce((sum, p) => sum + p.qty, 0)).toBe(less.out);
       }),
     );
   });

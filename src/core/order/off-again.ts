@@ -1,4 +1,5 @@
 import { setKey, undoKey } from "../job/keys";
+import type { Stage } from "../job/stages";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 import { lineKey } from "./rebuild-line";
@@ -9,6 +10,9 @@ export function offNow(steps: readonly Pick<StripStep, "id" | "action">[], lines
   const done = new Set(linesDone);
   return steps.filter((s) => s.action !== "note" && !done.has(undoKey(s.id)) && !done.has(setKey(s.id, "parts"))).map((s) => s.id);
 }
+
+/** Whether a unit is said to be together. Before, its lines may be gone through whatever stage it stands at: what is on can come off again. */
+export const isTogether = (stage: Stage): boolean => stage === "hand-back";
 
 /**
  * The lines of a plan that are open again when these steps come off again: their own, what was laid ready and lubricated at their parts or in what they close over, and what was

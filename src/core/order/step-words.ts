@@ -31,6 +31,8 @@ const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } 
   marks: (marks) => ({ chips: marks.map((m) => `✎ ${m}`) }),
   wires: (wires) => ({ chips: wires.map((w) => `${w.colour} → ${w.to}`) }),
   timing: (t) => ({ chips: [`◷ ${timing(t)}`], back: `◷ Timing: ${timing(t)}` }),
+  // the rebuild draws their order
+  holes: (h) => ({ chips: [`${h.at.length} holes in the picture`] }),
   setting: (s) => ({ chips: [`⟂ stood at ${s}`], back: `⟂ Set it back to where it stood: ${s}` }),
   // at the rebuild each is a line of its own
   back: (all) => ({ chips: all.map((b) => `↩ ${BACK_SAYS[b.when]}: ${b.says}`) }),

@@ -3,15 +3,16 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
-import { pieceFacts } from "@/core/hardware/piece";
+import { hardwareInWords, isLoose, pieceFacts } from "@/core/hardware/piece";
 import { tightenSchema } from "@/core/hardware/tightening";
 import type { Job } from "@/core/job/job";
-import { causeKey, curedKey, ruledOutKey } from "@/core/job/keys";
+import { causeKey, curedKey, missingKey, ruledOutKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import { serviceSays, serviceSchema } from "@/core/job/service";
-import { goesBackWith } from "@/core/job/step";
+import { goesBackWith, holesSchema } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { note, ref, text } from "@/core/job/written";
+import { missingOf } from "@/core/order/missing";
 import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
 import { minutesInWords, type RunningWait } from "@/core/order/running-waits";
@@ -21,8 +22,8 @@ import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { addService } from "@/store/mending";
-import { setAnswer, setLine } from "@/store/rebuild";
-import { addForReturn, setCount, setTightening } from "@/store/strip";
+import { setAnswer, setLine, setMissing } from "@/store/rebuild";
+import { addForReturn, setCount, setHoles, setTightening } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 import { waitsNow } from "./job-now";
@@ -33,19 +34,73 @@ const input = z.object({ ...onJob, line: text, done: z.boolean() });
 export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, line, done }) => {
     const job = thereIs(await loadJob(number), number);
-    const { steps } = planOf(job);
-    const asked = steps.find((l) => lineKey(l) === line);
-    if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");
-    const finished = new Set(job.linesDone);
-    const open = steps.findIndex((l) => !isLineDone(l, finished));
-    const first = steps[open];
-    const last = open < 0 ? steps.at(-1) : steps[open - 1];
-    if (done && first && first !== asked) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
-    const held = done && heldUp(job, asked);
-    if (held) throw new Fault("line", `${held.why}. ${minutesInWords(held.minutesLeft)} are left; go on with something else, or say that it has set`);
-    if (!done && !isLineDone(asked, finished)) throw new Fault("line", "is not done yet");
-    if (!done && last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
-    return setLine(number, version, line, done, lineInWords(job, asked).title);
+    if (done) return setLine(number, version, line, true, lineInWords(job, lineToFinish(job, line)).title);
+    const { asked, first, last } = linesAround(job, line);
+    if (asked === first || !isLineDone(asked, new Set(job.linesDone))) throw new Fault("line", "is not done yet");
+    if (last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
+    return setLine(number, version, line, false, lineInWords(job, asked).title);
+  });
+}
+
+/** A line by its key, with the first that is open and the one before it. */
+function linesAround(job: Job, key: string) {
+  const { steps } = planOf(job);
+  const asked = steps.find((l) => lineKey(l) === key);
+  if (!asked) throw new Fault("line", "the plan has changed; look at it as it is now");
+  const finished = new Set(job.linesDone);
+  const open = steps.findIndex((l) => !isLineDone(l, finished));
+  return { asked, first: steps[open], last: open < 0 ? steps.at(-1) : steps[open - 1] };
+}
+
+/** The line that is to be finished; refused where another comes first, or something it would close over has not set. */
+function lineToFinish(job: Job, key: string): RebuildLine {
+  const { asked, first } = linesAround(job, key);
+  if (first && first !== asked) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
+  const held = heldUp(job, asked);
+  if (held) throw new Fault("line", `${held.why}. ${minutesInWords(held.minutesLeft)} are left; go on with something else, or say that it has set`);
+  return asked;
+}
+
+const missingInput = z.object({
+  ...onJob,
+  line: text,
+  missing: z
+    .array(z.object({ piece: ref, qty: z.int().min(1) }))
+    .min(1)
+    .max(60),
+});
+/** A step goes back without some of its pieces: they are looked for, and the ledger stays open until they are found or others went in. */
+export async function goOnWithout(raw: z.infer<typeof missingInput>): Promise<ActionResult> {
+  return act(missingInput, raw, async ({ number, version, line, missing }) => {
+    const job = thereIs(await loadJob(number), number);
+    const asked = lineToFinish(job, line);
+    const step = job.steps.find((s) => s.id === stepBackIn(asked));
+    if (!step) throw new Fault("line", "puts nothing back that could be missing");
+    const words = missing.map(({ piece, qty }) => {
+      const own = step.hardware?.find((h) => h.id === piece);
+      if (!own || !isLoose(own)) throw new Fault("piece", "does not lie with that step");
+      if (qty > own.qty) throw new Fault("qty", `only ${own.qty} came off there`);
+      return hardwareInWords({ ...own, qty, at: undefined });
+    });
+    return setMissing(number, version, line, step.id, missing, `done without ${words.join(", ")}, missing: ${lineInWords(job, asked).title}`);
+  });
+}
+
+const insteadInput = z.object({ ...onJob, step: ref, piece: ref, from: note.min(2, "say where it came from") });
+/** Another went in in the place of what is missing. */
+export async function putInInstead(raw: z.infer<typeof insteadInput>): Promise<ActionResult> {
+  return act(insteadInput, raw, async ({ number, version, step, piece, from }) => {
+    const job = thereIs(await loadJob(number), number);
+    const lost = missingOf(job).find((m) => m.step === step && m.piece.id === piece);
+    if (!lost) throw new Fault("piece", "is not missing any more");
+    const what = hardwareInWords({ ...lost.piece, qty: lost.qty, at: undefined });
+    return setAnswer(
+      number,
+      version,
+      missingKey(step, piece),
+      { answer: "renewed", value: lost.qty, note: from },
+      `${what} at ${stepThing(job, step)}: ${from} went in instead`,
+    );
   });
 }
 
@@ -95,6 +150,12 @@ const tightInput = z.object({ ...onJob, step: ref, pieces: z.array(ref).min(1).m
 /** How tight some pieces of a step go back. */
 export async function sayHowTight(raw: z.infer<typeof tightInput>): Promise<ActionResult> {
   return act(tightInput, raw, ({ number, version, step, pieces, tighten }) => setTightening(number, version, step, pieces, tighten ?? undefined));
+}
+
+const holesInput = z.object({ ...onJob, step: ref, holes: holesSchema });
+/** Where the screws of a step sit in its picture: the order in which they are drawn is worked out from that. */
+export async function sayHoles(raw: z.infer<typeof holesInput>): Promise<ActionResult> {
+  return act(holesInput, raw, ({ number, version, step, holes }) => setHoles(number, version, step, holes));
 }
 
 const countInput = z.object({ ...onJob, step: ref, piece: ref, qty: pieceFacts.shape.qty });

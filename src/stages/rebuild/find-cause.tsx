@@ -32,7 +32,7 @@ export function FindCause({ line, suspects, onTakenOff }: { line: string; suspec
       <h3 className="text-[21px] leading-none">What it can be, the soonest tried first</h3>
       <ol className="flex flex-col">
         {suspects.map((s) => (
-          <li key={s.id} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-2 border-b-2 border-base-300 py-1.5">
+          <li key={s.id} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-2 border-b-2 border-base-300 py-1.5">
             <span className="leading-tight">
               <span className={`block text-[20px] font-semibold ${s.out ? "line-through" : ""}`}>{s.says}</span>
               {!s.out && <span className="block text-[19px]">{s.tell}</span>}

@@ -1,11 +1,24 @@
 import { hardwareInWords, saidInWords } from "@/core/hardware/piece";
 import { tightInWords } from "@/core/hardware/tightening";
+import type { Holes } from "@/core/job/step";
 import type { LineWords } from "@/core/rebuild/line-in-words";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { TighteningOrder } from "./tightening-order";
 
+/** How many screws a line draws. */
+export const screwsOf = (words: LineWords): number => words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0);
+
 /** What a line says besides its title: how much, which pieces and how tight, what to mind, what can hurt. */
-export function LineSays({ words, cautions }: { words: LineWords; cautions: readonly string[] }) {
+export function LineSays({
+  words,
+  cautions,
+  holes,
+}: {
+  words: LineWords;
+  cautions: readonly string[];
+  /** where its screws sit in the picture */
+  holes?: Holes | undefined;
+}) {
   return (
     <>
       {words.grams !== undefined && (
@@ -15,7 +28,7 @@ export function LineSays({ words, cautions }: { words: LineWords; cautions: read
       )}
       {(words.hardware.length > 0 || words.torqueNm !== undefined) && (
         <div className="flex items-center gap-6">
-          <TighteningOrder count={words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0)} saidInARow={words.inARow === true} />
+          <TighteningOrder count={screwsOf(words)} saidInARow={words.inARow === true} holes={holes} />
           <div className="flex flex-1 flex-wrap items-center gap-2">
             {words.torqueNm !== undefined && (
               <p className="w-full">

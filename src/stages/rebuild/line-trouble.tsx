@@ -7,7 +7,15 @@ import { useJob } from "../saving/job-context";
 import { noteTrouble, secondFault } from "./actions";
 
 /** What is wrong at a line, written down, or taken back to Judge. */
-export function LineTrouble({ begin, onClose }: { begin: string; onClose: () => void }) {
+export function LineTrouble({
+  begin,
+  later = false,
+  onClose,
+}: {
+  begin: string /** something else is asked first: its field does not take the keys */;
+  later?: boolean;
+  onClose: () => void;
+}) {
   const { run, number } = useJob();
   const router = useRouter();
   const [says, setSays] = useState(begin);
@@ -30,7 +38,7 @@ export function LineTrouble({ begin, onClose }: { begin: string; onClose: () => 
           e.preventDefault();
           onClose();
         }}
-        ref={focusNow}
+        ref={later ? undefined : focusNow}
       />
       <button type="submit" className="key-button warn">
         Write it down

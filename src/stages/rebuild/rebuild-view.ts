@@ -6,8 +6,10 @@ import { causeKey, ruledOutKey, undoKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import type { JobPicture } from "@/core/job/picture";
 import type { Stage } from "@/core/job/stages";
+import type { Holes } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
+import { lessMissing, missingOf } from "@/core/order/missing";
 import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
 import type { RebuildPlan } from "@/core/order/rebuild-plan";
@@ -27,6 +29,7 @@ import type { SuspectNow } from "./find-cause";
 import { waitsNow } from "./job-now";
 import type { LaidStep } from "./leftover";
 import type { LinePicture } from "./line-pictures";
+import type { MissingPiece } from "./missing-pieces";
 import type { Uncounted } from "./never-counted";
 import type { WorkPlace } from "./put-in-work";
 
@@ -38,6 +41,8 @@ export interface LineNow {
   readonly words: LineWords;
   readonly because: readonly string[];
   readonly cautions: readonly string[];
+  /** where its screws sit in the picture */
+  readonly holes?: Holes;
   /** of a check: what can be behind a "no" */
   readonly suspects: readonly SuspectNow[];
   /** what work put in here is done to, where nobody says otherwise */
@@ -65,6 +70,8 @@ export interface RebuildView {
   readonly waits: readonly RunningWait[];
   /** the one that this line would close over */
   readonly held: RunningWait | null;
+  /** what was not in its pocket when its step went back */
+  readonly missing: readonly MissingPiece[];
   /** of which nobody said how many there were */
   readonly uncounted: readonly Uncounted[];
   /** what something can be done to now */
@@ -82,7 +89,7 @@ function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords |
     const n = stepNumberOf(job, p.step);
     // where the chamber is, is no matter any more
     const spots = now?.kind === "grease" ? spotsIn({ ...job, points: job.lubePoints }, p.name, now.lubePoint).filter((s) => s.kind !== "room") : [];
-    return { picture: framed(p), spots, words: n ? `before step ${n} came off` : "as it came in" };
+    return { name: p.name, picture: framed(p), spots, words: n ? `before step ${n} came off` : "as it came in" };
   };
   if (!now)
     return job.pictures
@@ -108,9 +115,10 @@ function suspectsNow(job: Job, plan: RebuildPlan, line: RebuildLine): SuspectNow
   }));
 }
 
-const thingAt = (job: Job, { step }: LineWords): Pick<LineNow, "thing"> => {
-  const part = job.steps.find((s) => s.id === step)?.parts?.[0];
-  return part === undefined ? {} : { thing: part };
+const thingAt = (job: Job, { step }: LineWords): Pick<LineNow, "thing" | "holes"> => {
+  const { parts, holes } = job.steps.find((s) => s.id === step) ?? {};
+  const part = parts?.[0];
+  return { ...(part === undefined ? {} : { thing: part }), ...(holes ? { holes } : {}) };
 };
 
 /** Parts that are off, and places that are still open. */
@@ -135,6 +143,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
   const words = now && lineInWords(job, now);
   const open = plan.steps.filter((l) => !isDone(l));
   const waits = waitsNow(job);
+  const missing = missingOf(job);
   const step = now && stepBackIn(now);
   const nextGrease = open.find((l) => l.kind === "grease");
   const minutesLeft = Math.max(1, Math.round((plan.minutes * open.length) / Math.max(1, plan.steps.length)));
@@ -164,7 +173,10 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     noPicture: now ? `before step ${stepNumberOf(job, words?.step)} came off` : "as it came in",
     rows: ledgerRows(
       job,
-      backOnce(job.ending ? [] : goingInOf(job), (s) => done.has(undoKey(s.id))),
+      lessMissing(
+        backOnce(job.ending ? [] : goingInOf(job), (s) => done.has(undoKey(s.id))),
+        missing,
+      ),
     ),
     laid: job.steps.flatMap((s, i): LaidStep[] => {
       if (!s.hardware?.length) return [];
@@ -186,6 +198,10 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
       .flatMap((l) => (at >= 0 && l.kind === "fit" && l.undoes !== words?.step ? [{ id: l.undoes, says: stepThing(job, l.undoes) }] : [])),
     waits,
     held: (step !== undefined && waits.find((w) => w.holds === step)) || null,
+    missing: missing.map(({ step: at, piece, qty }) => {
+      const picture = job.pictures.find((p) => p.step === at);
+      return { step: at, at: stepThing(job, at), piece, qty, ...(picture && { picture: { name: picture.name, url: pictureUrl(picture.sha256, true) } }) };
+    }),
     uncounted: uncountedOf(job).map(({ step, piece }) => ({ step, at: stepThing(job, step), piece })),
     places: placesToWork(job),
     foot:

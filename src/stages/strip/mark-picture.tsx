@@ -105,7 +105,7 @@ export function MarkPicture({
         />
         <svg
           ref={sheet}
-          className="absolute inset-0 h-full w-full touch-none"
+          className="absolute inset-0 h-full w-full touch-none select-none"
           viewBox={`0 0 ${w} ${h}`}
           role="img"
           aria-label={marks.length === 1 ? "one mark" : `${marks.length} marks`}

@@ -39,6 +39,56 @@ export function rowOrder(count: number): FlangeScrew[] {
   return Array.from({ length: count }, (_, i) => ({ x: i / (count - 1), y: 0.5, turn: order.indexOf(i) + 1 }));
 }
 
+/** Holes lie in a row where they stray from its line by less than this share of its length. */
+const ROW_STRAY = 0.08;
+/** Angles that are closer than this are taken for the same: holes are pointed at by hand, rad. */
+const SAME_ANGLE = 0.12;
+
+/**
+ * The order for the screws of a flange as its holes really lie. Of a row from the middle outwards; else crosswise: each first of a pair goes where the most room is between those
+ * that are drawn, and the second of it opposite.
+ *
+ * @param at where the holes are, in any unit that is the same both ways
+ * @returns the turn of each, from 1, in the order in which they were given; of fewer than three none
+ * @example orderOfHoles([{ x: 0, y: 0 }, { x: 1, y: 0 }, { x: 1, y: 1 }, { x: 0, y: 1 }]) // { inARow: false, turns: [1, 3, 2, 4] }
+ */
+export function orderOfHoles(at: readonly { readonly x: number; readonly y: number }[]): { readonly inARow: boolean; readonly turns: readonly number[] } {
+  const n = at.length;
+  if (n < 3) return { inARow: false, turns: [] };
+  const mean = (of: (p: { x: number; y: number }) => number): number => at.reduce((sum, p) => sum + of(p), 0) / n;
+  const [cx, cy] = [mean((p) => p.x), mean((p) => p.y)];
+  const axis = 0.5 * Math.atan2(2 * mean((p) => (p.x - cx) * (p.y - cy)), mean((p) => (p.x - cx) ** 2) - mean((p) => (p.y - cy) ** 2));
+  const along = at.map((p) => (p.x - cx) * Math.cos(axis) + (p.y - cy) * Math.sin(axis));
+  const aside = at.map((p) => Math.abs((p.y - cy) * Math.cos(axis) - (p.x - cx) * Math.sin(axis)));
+  const length = Math.max(...along) - Math.min(...along);
+  if (Math.max(...aside) <= ROW_STRAY * length) {
+    const places = at.map((_, i) => i).sort((a, b) => (along[a] ?? 0) - (along[b] ?? 0));
+    const middle = (n - 1) / 2;
+    const order = places.map((hole, place) => ({ hole, place })).sort((a, b) => Math.abs(a.place - middle) - Math.abs(b.place - middle) || a.place - b.place);
+    return { inARow: true, turns: at.map((_, i) => order.findIndex((o) => o.hole === i) + 1) };
+  }
+  const angle = at.map((p) => Math.atan2(p.y - cy, p.x - cx));
+  const apart = (a: number, b: number): number => {
+    const d = Math.abs((angle[a] ?? 0) - (angle[b] ?? 0)) % (2 * Math.PI);
+    return Math.min(d, 2 * Math.PI - d);
+  };
+  const order = [0];
+  while (order.length < n) {
+    const last = order.at(-1) as number;
+    const room = (i: number): number => Math.min(...order.map((o) => apart(i, o)));
+    const isPartner = order.length % 2 === 1;
+    const left = at.map((_, i) => i).filter((i) => !order.includes(i));
+    // the second of a pair lies opposite; the next pair begins where most room is, and of two such places where it is furthest from the last
+    const [first, then] = isPartner ? [(i: number) => apart(i, last), room] : [room, (i: number) => apart(i, last)];
+    const best = left.reduce((a, b) => {
+      const more = first(b) - first(a);
+      return more > SAME_ANGLE || (Math.abs(more) <= SAME_ANGLE && then(b) - then(a) > SAME_ANGLE) ? b : a;
+    });
+    order.push(best);
+  }
+  return { inARow: false, turns: at.map((_, i) => order.indexOf(i) + 1) };
+}
+
 /** On a gasket or an O-ring the screws are drawn down in passes, shares of the whole. */
 export const SEAL_PASSES = [0.3, 0.6, 1] as const;
 

@@ -7,7 +7,7 @@ import { partNamed } from "@/core/job/part";
 import { stepThing } from "@/core/job/step-named";
 import { ref } from "@/core/job/written";
 import { waysInto } from "@/core/order/access-plan";
-import { linesOpenedBy, offNow } from "@/core/order/off-again";
+import { isTogether, linesOpenedBy, offNow } from "@/core/order/off-again";
 import { loadJob, thereIs } from "@/store/job";
 import { openLines } from "@/store/rebuild";
 import { type ActionResult, act } from "../../saving/act";
@@ -20,7 +20,7 @@ export async function takeOffAgain(raw: z.infer<typeof input>): Promise<ActionRe
   return act(input, raw, async ({ number, version, ...asked }) => {
     const job = thereIs(await loadJob(number), number);
     const field = "part" in asked ? "part" : "step";
-    if (job.stage !== "rebuild") throw new Fault(field, "the unit is not being put together: nothing is on that could come off again");
+    if (isTogether(job.stage)) throw new Fault(field, "the unit stands at Hand back: take it back to Rebuild first, and say why");
     const off = offNow(job.steps, job.linesDone);
     const ways = waysInto(job);
     const { steps } = "part" in asked ? ways.toPart(asked.part, off) : ways.toStep(asked.step, off);

@@ -4,7 +4,7 @@ import type { Job } from "@/core/job/job";
 import { partName, partNamed } from "@/core/job/part";
 import { UNTIMED_MINUTES } from "@/core/job/step";
 import { type AccessPlan, waysInto } from "@/core/order/access-plan";
-import { linesOpenedBy, offNow } from "@/core/order/off-again";
+import { isTogether, linesOpenedBy, offNow } from "@/core/order/off-again";
 import { loadJob } from "@/store/job";
 import { stripsOfModel } from "@/store/same-model";
 import { pictureUrl } from "@/ui/picture-frame";
@@ -110,6 +110,6 @@ function shown(job: Job, source: Job, part: string, way: AccessPlan, from: strin
     hardware: way.hardware,
     tools: way.tools,
     bundles: way.bundlesOpened.length,
-    reopens: from === AS_IT_STANDS && job.stage === "rebuild" ? linesOpenedBy(planOf(job), job, way.steps).filter((k) => done.has(k)).length : 0,
+    reopens: from === AS_IT_STANDS && !isTogether(job.stage) ? linesOpenedBy(planOf(job), job, way.steps).filter((k) => done.has(k)).length : 0,
   };
 }

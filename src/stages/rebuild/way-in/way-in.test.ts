@@ -87,8 +87,8 @@ describe("a part that comes off again", () => {
     expect((await jobHistory(number)).some((h) => h.what.includes("off again, to reach step 1, lid screws: one step"))).toBe(true);
     expect(refusal(await press(takeOffAgain, number, { step: "s99" }))).toBe("step: There is no step s99");
   });
-  it("is refused where nothing goes together, and for a part that never came off", async () => {
-    expect(refusal(await press(takeOffAgain, await pumpAt("judge"), { part: "p2" }))).toMatch(/^part: The unit is not being put together/);
+  it("is refused where it lies on the Mat, and for a part that never came off", async () => {
+    expect(refusal(await press(takeOffAgain, await pumpAt("judge"), { part: "p2" }))).toMatch(/^part: Drive wheel lies on the Mat already/);
     expect(refusal(await press(takeOffAgain, await together(1), { part: "p99" }))).toBe("part: There is no part p99");
   });
 });
