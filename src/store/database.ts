@@ -19,6 +19,7 @@ import { sendings } from "./migrations/0011-sendings";
 import { chambers } from "./migrations/0012-chambers";
 import { ownOrder } from "./migrations/0013-own-order";
 import { jobsOfModel } from "./migrations/0014-jobs-of-model";
+import { guides } from "./migrations/0015-guides";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -38,6 +39,7 @@ export const MIGRATIONS = [
   chambers,
   ownOrder,
   jobsOfModel,
+  guides,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

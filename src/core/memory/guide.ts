@@ -1,4 +1,4 @@
-import type { StepFacts } from "../job/step";
+import type { BackMoment, StepFacts } from "../job/step";
 import { folded, type Ghost, type GhostStep, hardwareTotals } from "./ghost";
 import { type FoundTool, toolsOfAll } from "./guide-tools";
 
@@ -22,7 +22,7 @@ export interface GuideStep {
   /** every unit had it at this place, though nothing forced it there */
   readonly isHabit: boolean;
   /** what was said of it, each once, with the unit that said it */
-  readonly said: readonly { readonly from: string; readonly says: string }[];
+  readonly said: readonly { readonly from: string; readonly says: string; readonly when?: BackMoment }[];
 }
 
 export interface Guide {
@@ -52,10 +52,17 @@ function spread(all: readonly number[]): Spread | null {
   return { usual, least, most, count: sorted.length };
 }
 
+/** A fact of a step as the guide says it; the guide and what is dropped from it go by the same words. */
+export const saidAs = {
+  note: (s: string): string => s,
+  setting: (s: string): string => `stood at ${s}`,
+  doNotUndo: (s: string): string => `do not undo: ${s}`,
+} as const;
+
 /** What somebody said of a step that the next one should know. */
 function saidOf({ note, setting, doNotUndo, back }: StepFacts): string[] {
-  return [note, setting && `stood at ${setting}`, doNotUndo && `do not undo: ${doNotUndo}`, ...(back ?? []).map((b) => b.says)].filter((s): s is string =>
-    Boolean(s),
+  return [note && saidAs.note(note), setting && saidAs.setting(setting), doNotUndo && saidAs.doNotUndo(doNotUndo), ...(back ?? []).map((b) => b.says)].filter(
+    (s): s is string => Boolean(s),
   );
 }
 

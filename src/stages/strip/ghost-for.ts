@@ -1,13 +1,13 @@
-import { partNamed } from "@/core/job/part";
-import { type Ghost, ghostOf } from "@/core/memory/ghost";
+import type { Ghost } from "@/core/memory/ghost";
+import { ghostWith } from "@/core/memory/written-guide";
 import { loadJob } from "@/store/job";
-import { stripsOfModel } from "@/store/same-model";
-import { titleOf } from "../job-view/pocket-look";
+import { unitsOfModel } from "./model/units-of-model";
 
-/** The strip of the last other unit of a job's model; null: there is none. */
+/** The strip of the last other unit of a job's model, or of a guide that was taken in, with what was written of it; null: there is none. */
 export async function ghostFor(number: string): Promise<Ghost | null> {
   const job = await loadJob(number);
-  const [last] = job ? await stripsOfModel(job) : [];
-  const other = last === undefined ? null : await loadJob(last);
-  return other && ghostOf(other, (s) => titleOf(s, (id) => partNamed(other, id)));
+  if (!job) return null;
+  const { units, kept } = await unitsOfModel(job);
+  const [last] = units;
+  return last ? ghostWith(last.strip, kept.written) : null;
 }

@@ -90,7 +90,7 @@ describe("a second unit of a model", () => {
     await setFinding(first, (await job(first)).version, "p2", { mode: "cracked" });
     const second = await machine(model);
     const view = await modelView(second);
-    expect(view?.frame.words).toBe("one other unit was here");
+    expect(view?.frame.words).toBe("one other unit is known");
     expect(view?.guide).toMatchObject({
       from: [first],
       steps: [

@@ -5,6 +5,7 @@ import { toolsUsed } from "@/core/order/tools-used";
 import { LIVE, safetyGate } from "@/core/safety/gate";
 import type { SafetyQuestion } from "@/core/safety/question";
 import { loadDrafts } from "@/store/drafts";
+import { keptGuide } from "@/store/guides";
 import { stripsOfModel } from "@/store/same-model";
 import { undoable } from "@/store/undo";
 import { pack } from "@/ui/packed";
@@ -33,7 +34,7 @@ export async function stripView(number: string): Promise<StripView | null> {
   if (questions.some((q) => !answered.includes(q.gate)))
     return { frame, pockets, gate: { questions, answered, picture: framed(job.pictures.find((p) => p.role === "intake")) } };
   const { stage, kind, stripFinished } = job;
-  const [ghostFrom] = stripFinished ? [] : await stripsOfModel(job);
+  const ghostFrom = stripFinished ? undefined : ((await stripsOfModel(job))[0] ?? (await keptGuide(job)).units[0]?.strip.from);
   return {
     frame,
     pockets,

@@ -1,9 +1,16 @@
 "use client";
 
+import { useState } from "react";
 import type { Guide, GuideStep, Spread } from "@/core/memory/guide";
+import type { WrittenGuide } from "@/core/memory/written-guide";
 import { capital } from "@/core/sentence";
+import { FaultLine } from "@/ui/fault-line";
+import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { Readout } from "@/ui/readout";
+import { GuideFiles } from "./guide-files";
+import type { ModelView } from "./model-view";
+import { StepOfGuide, useWriteGuide, type WriteGuide } from "./write-in-guide";
 
 const minutes = (m: number): string => String(Number(m.toFixed(1)));
 const within = ({ least, most, count }: Spread): string => (count > 1 ? `${minutes(least)} to ${minutes(most)} min, ${count} units` : "one unit");
@@ -16,7 +23,10 @@ function placeSays({ after, isHabit, seen }: GuideStep, units: number): string {
 }
 
 /** What the shop knows of the model before it begins: how long, with what, what fails, and which order is forced. */
-export function ModelScreen({ number, guide }: { number: string; guide: Guide }) {
+export function ModelScreen({ number, guide, written, version, alone }: Omit<ModelView, "frame" | "unit"> & { number: string }) {
+  const [open, setOpen] = useState<string>();
+  const { write, fault } = useWriteGuide(version);
+  const shown = guide.steps.find((s) => s.title === open);
   const back = (
     <KeyLink href={`/jobs/${number}/strip`} keyName="Escape">
       Back to the strip
@@ -27,6 +37,7 @@ export function ModelScreen({ number, guide }: { number: string; guide: Guide })
       <main className="work grid place-items-center">
         <div className="flex max-w-[640px] flex-col gap-4 text-center text-[24px]">
           <p>No other unit of this model was taken apart here. What this one teaches stands here for the next.</p>
+          <GuideFiles number={number} hasGuide={false} />
           <div className="mx-auto">{back}</div>
         </div>
       </main>
@@ -35,7 +46,7 @@ export function ModelScreen({ number, guide }: { number: string; guide: Guide })
     <main className="work grid h-full grid-cols-[minmax(0,7fr)_minmax(0,5fr)] gap-5">
       <ol aria-label="Steps of this model" className="min-h-0 overflow-y-auto">
         {guide.steps.map((s, i) => (
-          <li key={`${s.title}${i}`} className="grid grid-cols-[3ch_1fr_auto] gap-3 border-b-2 border-base-300 py-2">
+          <li key={`${s.title}${i}`} className="grid grid-cols-[3ch_1fr_auto_auto] gap-3 border-b-2 border-base-300 py-2">
             <span className="figures text-[20px]">{i + 1}</span>
             <span className="leading-tight">
               <b className="text-[21px]">{capital(s.title)}</b>
@@ -49,7 +60,7 @@ export function ModelScreen({ number, guide }: { number: string; guide: Guide })
                 </span>
               ))}
             </span>
-            {s.minutes && (
+            {s.minutes ? (
               <span className="text-right">
                 <span className="figures text-[22px]">{minutes(s.minutes.usual)}</span> min
                 {s.minutes.count > 1 && (
@@ -58,38 +69,104 @@ export function ModelScreen({ number, guide }: { number: string; guide: Guide })
                   </span>
                 )}
               </span>
+            ) : (
+              <span />
             )}
+            <KeyButton
+              className="small self-start"
+              pressed={s.title === open}
+              label={`Write at ${s.title}`}
+              onPress={() => setOpen(s.title === open ? undefined : s.title)}
+            >
+              ✎
+            </KeyButton>
           </li>
         ))}
       </ol>
-      <section aria-label="Before you begin" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
-        <h2 className="text-[26px]">Before you begin</h2>
-        {guide.minutes && <Readout label="To take it apart, usually" value={minutes(guide.minutes.usual)} unit="min" from={within(guide.minutes)} />}
-        <p className="text-[20px]">
-          <b>Lay out:</b>{" "}
-          {guide.tools.map((t) => (t.times < guide.from.length ? `${t.tool} (in ${t.times} of ${guide.from.length} units)` : t.tool)).join(", ") ||
-            "no tool was noted"}
-          .
-        </p>
-        <p className="text-[20px]">
-          <b>It holds:</b> {guide.hardware || "no hardware was noted"}.
-        </p>
-        <h2 className="text-[22px]">What failed</h2>
-        {guide.fails.length ? (
-          <ul aria-label="What failed" className="text-[20px]">
-            {guide.fails.map((f) => (
-              <li key={`${f.part} ${f.how}`}>
-                {capital(f.part)}: {f.how}
-                {f.times > 1 && `, ${f.times} times`}
-              </li>
-            ))}
-          </ul>
-        ) : (
-          <p className="hush text-[19px]">Nothing was found bad in the units that were here.</p>
-        )}
-        <p className="hush text-[18px]">Learnt from {guide.from.join(", ")}.</p>
-        <div className="mt-auto">{back}</div>
-      </section>
+      {shown ? (
+        <StepOfGuide key={shown.title} step={shown} written={written} write={write} fault={fault} onClose={() => setOpen(undefined)} />
+      ) : (
+        <section aria-label="Before you begin" className="flex min-h-0 flex-col gap-2">
+          <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto">
+            <h2 className="text-[26px]">Before you begin</h2>
+            {guide.minutes && <Readout label="To take it apart, usually" value={minutes(guide.minutes.usual)} unit="min" from={within(guide.minutes)} />}
+            <ToolsOfGuide guide={guide} written={written} write={write} />
+            <p className="text-[20px]">
+              <b>It holds:</b> {guide.hardware || "no hardware was noted"}.
+            </p>
+            <h2 className="text-[22px]">What failed</h2>
+            {guide.fails.length ? (
+              <ul aria-label="What failed" className="text-[20px]">
+                {guide.fails.map((f) => (
+                  <li key={`${f.part} ${f.how}`}>
+                    {capital(f.part)}: {f.how}
+                    {f.times > 1 && `, ${f.times} times`}
+                  </li>
+                ))}
+              </ul>
+            ) : (
+              <p className="hush text-[19px]">Nothing was found bad in the units that were here.</p>
+            )}
+            <p className="hush text-[18px]">
+              {alone ? "Learnt from this unit alone: the next one is held against it." : `Learnt from ${guide.from.join(", ")}.`}
+            </p>
+            <FaultLine says={fault} />
+          </div>
+          <div className="flex flex-col gap-1.5">
+            <GuideFiles number={number} hasGuide />
+            {back}
+          </div>
+        </section>
+      )}
     </main>
+  );
+}
+
+/** What is laid out before: what was used, what was written in besides, without what is not needed. */
+function ToolsOfGuide({ guide, written, write }: { guide: Guide; written: WrittenGuide; write: WriteGuide }) {
+  const [typed, setTyped] = useState("");
+  const strike = (tool: string): void => {
+    const own = written.tools.filter((t) => t !== tool);
+    void write(own.length < written.tools.length ? { ...written, tools: own } : { ...written, notTools: [...written.notTools, tool] }, `without ${tool}`);
+  };
+  const add = async (): Promise<void> => {
+    const tool = typed.trim();
+    if (await write({ ...written, tools: [...written.tools, tool], notTools: written.notTools.filter((t) => t !== tool) }, `lay out ${tool}`)) setTyped("");
+  };
+  return (
+    <div className="flex flex-col gap-1.5">
+      <h2 className="text-[22px]">Lay out</h2>
+      <ul aria-label="Lay out" className="flex flex-wrap gap-1.5">
+        {guide.tools.map((t) => (
+          <li key={t.tool} className="chip small !pr-0">
+            {t.tool}
+            {t.times < guide.from.length && ` (in ${t.times} of ${guide.from.length} units)`}
+            <button type="button" className="min-h-[44px] min-w-[44px] font-bold" aria-label={`Not needed: ${t.tool}`} onClick={() => strike(t.tool)}>
+              ×
+            </button>
+          </li>
+        ))}
+        {!guide.tools.length && <li className="hush text-[19px]">no tool was noted</li>}
+      </ul>
+      <form
+        className="grid grid-cols-[1fr_auto] gap-1.5"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (typed.trim()) void add();
+        }}
+      >
+        <input
+          className="field"
+          aria-label="Lay out besides"
+          placeholder="bearing puller, small"
+          maxLength={80}
+          value={typed}
+          onChange={(e) => setTyped(e.target.value)}
+        />
+        <KeyButton className="small" disabled={!typed.trim()} onPress={() => void add()}>
+          Add it
+        </KeyButton>
+      </form>
+    </div>
   );
 }

@@ -1,34 +1,40 @@
-import type { Job } from "@/core/job/job";
-import { partNamed } from "@/core/job/part";
-import { isFailure, modeNamed } from "@/core/judge/failure-modes";
-import { ghostOf } from "@/core/memory/ghost";
-import { type Failed, type Guide, guideOf } from "@/core/memory/guide";
-import { loadJob } from "@/store/job";
-import { stripsOfModel } from "@/store/same-model";
+import { type Guide, guideOf } from "@/core/memory/guide";
+import { guideWith, type WrittenGuide } from "@/core/memory/written-guide";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
-import { titleOf } from "../../job-view/pocket-look";
+import { unitOf, unitsOfModel } from "./units-of-model";
 
 export interface ModelView {
   readonly frame: FrameView;
   readonly guide: Guide;
+  /** what was written by hand, and which state of it the screen shows */
+  readonly written: WrittenGuide;
+  readonly version: number;
+  /** it is learnt from this unit alone */
+  readonly alone: boolean;
+  readonly unit: { readonly kind: string; readonly maker: string; readonly model: string };
 }
 
-const failedIn = (job: Job): Failed[] =>
-  job.findings.flatMap((f) =>
-    isFailure(f.mode) && job.parts.some((p) => p.id === f.part) ? [{ part: partNamed(job, f.part), how: modeNamed(f.mode)?.says ?? f.mode ?? "" }] : [],
-  );
-
-/** What the model's other units, taken apart here, tell of it. */
+/** What the model's other units tell of it, taken apart here or elsewhere; where there are none, what this one does. */
 export async function modelView(number: string): Promise<ModelView | null> {
   const job = await pageJob(number);
   if (!job) return null;
-  const others = (await Promise.all((await stripsOfModel(job)).map((n) => loadJob(n)))).filter((j) => j !== null);
+  const { units: others, kept } = await unitsOfModel(job);
+  const alone = others.length === 0;
+  const units = alone && job.steps.length ? [unitOf(job)] : others;
+  const { kind, maker, model } = job;
   return {
-    frame: frameOf(job, undefined, others.length === 1 ? "one other unit was here" : `${others.length} other units were here`),
-    guide: guideOf(
-      others.map((o) => ghostOf(o, (s) => titleOf(s, (id) => partNamed(o, id)))),
-      others.map(failedIn),
+    frame: frameOf(job, undefined, others.length === 1 ? "one other unit is known" : `${others.length} other units are known`),
+    guide: guideWith(
+      guideOf(
+        units.map((u) => u.strip),
+        units.map((u) => u.failed),
+      ),
+      kept.written,
     ),
+    written: kept.written,
+    version: kept.version,
+    alone,
+    unit: { kind, maker, model },
   };
 }
