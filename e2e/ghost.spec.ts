@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
@@ -27,7 +28,29 @@ test("the second unit of a model is stripped along the first: one key a step, an
   const steps = page.getByRole("list", { name: "Steps of this model" }).getByRole("listitem");
   await expect(steps).toHaveCount(3);
   await expect(steps.nth(1)).toContainText("came off after lid");
-  await expect(page.getByRole("region", { name: "Before you begin" })).toContainText("Lay out: circlip pliers, PH2");
+  const layOut = page.getByRole("list", { name: "Lay out" });
+  await expect(layOut.getByRole("listitem")).toHaveText([/^circlip pliers/, /^PH2/]);
+  // written into the guide: it comes along with the next unit, which this is
+  await hand.button("Write at heater plate").click();
+  const written = page.getByRole("region", { name: "This step of the guide" });
+  await written.getByRole("button", { name: "Once it is on" }).click();
+  await written.getByLabel("What the next unit is told").fill("feel that it lies flat");
+  await written.getByRole("button", { name: "Write it in" }).click();
+  await expect(steps.nth(2)).toContainText("Feel that it lies flat (written by hand)");
+  await written.getByRole("button", { name: /Close/ }).click();
+  // given out, and taken in: one of another model is asked about
+  const [given] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Save it as a file" }).click()]);
+  expect(given.suggestedFilename()).toBe("Sallow-Hop-3.demontage-guide.json");
+  const guide = (await readFile(await given.path(), "utf8")).replace(/"Hop 3"/, '"Hop 2"');
+  const take = async (text: string): Promise<void> =>
+    page.getByLabel("Guide file").setInputFiles({ name: "guide.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  const files = page.getByRole("region", { name: "The guide as a file" });
+  await take('{ "format": "demontage-job" }');
+  await expect(files.getByRole("alert")).toContainText("this is no guide");
+  await take(guide);
+  await expect(files.getByRole("alert")).toContainText("This guide is of Sallow Hop 2; this unit is Sallow Hop 3");
+  await files.getByRole("button", { name: /It is the same model/ }).click();
+  await expect(files.getByRole("status")).toHaveText(/It is in: (one strip|2 strips)\./);
   await page
     .getByRole("link", { name: /Back to the strip/ })
     .first()
@@ -44,6 +67,7 @@ test("the second unit of a model is stripped along the first: one key a step, an
   await expect(last).toContainText("The step before: 1 flat washer 12 mm more than last time.");
   await expect(last.getByRole("heading")).toHaveText("heater plate");
   await expect(last).toContainText("3 screws M4 × 10, PH2");
+  await expect(last).toContainText("once it is on: feel that it lies flat");
 
   // another thing comes off in between; the ghost waits
   await page.getByLabel("What came off").fill("tape");
