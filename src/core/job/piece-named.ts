@@ -3,9 +3,13 @@ import type { Job } from "./job";
 import { partNamed } from "./part";
 import type { PieceRef } from "./piece-ref";
 
-/** A piece that came out, by name. */
-export function pieceNamed(job: Pick<Job, "parts" | "steps">, piece: PieceRef): string {
+/** A piece that came out, by name. @param placed with where it sat: of two that are alike otherwise */
+export function pieceNamed(job: Pick<Job, "parts" | "steps">, piece: PieceRef, placed = false): string {
   if ("part" in piece) return partNamed(job, piece.part);
   const hardware = job.steps.flatMap((s) => s.hardware ?? []).find((h) => h.id === piece.hardware);
-  return hardware ? hardwareInWords({ ...hardware, at: undefined }) : "a piece";
+  return hardware
+    ? placed && hardware.at
+      ? `${hardwareInWords({ ...hardware, at: undefined })}, ${hardware.at}`
+      : hardwareInWords({ ...hardware, at: undefined })
+    : "a piece";
 }

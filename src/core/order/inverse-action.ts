@@ -1,4 +1,4 @@
-import type { Action } from "../job/step";
+import type { Action, StripStep } from "../job/step";
 
 /** What undoes an action. */
 export interface Inverse {
@@ -27,3 +27,7 @@ export const INVERSE_ACTION: Readonly<Record<Exclude<Action, "note">, Inverse>> 
   loosen: { name: "tighten", part: "tighten", again: "tighten again" },
   block: { name: "take-out", part: "take out", again: "take out" },
 };
+
+/** Whether the pins of a step were driven out, and are driven in again. */
+export const wasDriven = (s: Pick<StripStep, "action" | "freed">): boolean =>
+  s.action === "drive-out" || s.action === "press-out" || s.freed?.how === "drive" || s.freed?.how === "press";

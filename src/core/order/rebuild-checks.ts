@@ -2,6 +2,7 @@ import type { HardwareKind } from "../hardware/kinds";
 import type { Hardware } from "../hardware/piece";
 import type { Part } from "../job/part";
 import type { StripStep } from "../job/step";
+import { wasDriven } from "./inverse-action";
 
 /** What goes back in one step. */
 export interface GoesBack {
@@ -36,6 +37,9 @@ const turns = /\b(gear|wheel|pinion|shaft|spindle|worm|rotor|armature|roller|aug
 const still = /\b(bearing|seal|cover|o-?ring|gasket|circlip|bush)s?\b/i;
 const cover = /\b(cover|lid|case half|housing half|front housing)\b/i;
 const guards = /\b(guard|interlock|safety switch|shield)s?\b/i;
+/** What wheels run on: until it is in they cannot be turned. */
+const shafts = /\b(shaft|spindle|axle|arbor)\b/i;
+export const isShaft = (p: Part): boolean => p.kind === "shaft" || (p.kind === undefined && shafts.test(p.name ?? "") && !still.test(p.name ?? ""));
 /** A cover by what it was said to be; by its name where nobody said. */
 const isCover = (p: Part): boolean => (p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? ""));
 export const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
@@ -62,7 +66,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     why: "a cover drawn down with its own screws cracks, or bends the shaft that is not in mesh",
     ifNot: "Turn the output by hand until the teeth fall in, look for a wire or a washer under the face, then press it down again. Never with the screws.",
     when: "set",
-    applies: ({ parts }) => closes(parts),
+    // what is turned on has no face that lies down
+    applies: ({ step, parts }) => closes(parts) && step.freed?.how !== "twist",
   },
   {
     check: "wires-clear",
@@ -94,7 +99,9 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     why: "a pin that sticks out on one side saws at the case, and holds with half its length",
     ifNot: "Drive it on with the punch, the part supported. One that goes in without a blow is worn: take a new one.",
     when: "done",
-    applies: ({ hardware, parts }) => has(hardware, "pin") && !closes(parts),
+    // several that were slid in are axles of something, each to its own shoulder
+    applies: ({ step, hardware, parts }) =>
+      has(hardware, "pin") && !closes(parts) && (wasDriven(step) || hardware.filter((h) => h.kind === "pin").reduce((n, h) => n + h.qty, 0) === 1),
   },
   {
     check: "bearing-home",
@@ -147,7 +154,7 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
   },
   {
     check: "spring-hooked",
-    says: "Is the spring hooked in at both ends, as in its picture, and does what it pulls come back by itself?",
+    says: "Does the spring sit at both ends as in its picture, and does what it moves come back by itself?",
     why: "a spring that is hooked one hole further pulls half as much again",
     ifNot: "With eye protection: take it out with pliers, look which hole it sat in, and hook the fixed end first.",
     when: "done",

@@ -16,7 +16,7 @@ import { INVERSE_ACTION } from "./inverse-action";
 import { leftLoose } from "./left-loose";
 import { lineGroups } from "./line-groups";
 import { type Pick, picksOf } from "./picks";
-import { type GoesBack, onlyRetains, REBUILD_CHECKS, type RebuildCheck } from "./rebuild-checks";
+import { closes, type GoesBack, isShaft, isTurning, onlyRetains, REBUILD_CHECKS, type RebuildCheck } from "./rebuild-checks";
 import type { RebuildLine } from "./rebuild-line";
 import { BACK_SAYS } from "./step-words";
 import { nameOf, reachedName, stepName } from "./strip-names";
@@ -103,7 +103,7 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
     const anew = asked.filter((c) => c.when === "held");
     waiting = [...waiting.filter((w) => !anew.some((c) => c.check === w.check)), ...anew.map((c) => ({ check: c.check, draft: checkLine(c, step) }))];
     const next = order[k + 1];
-    if (next === undefined || !goesOn(checked, next, waiting, wired)) {
+    if (next === undefined || !(goesOn(checked, next, waiting, wired) || waiting.every((w) => shaftComes(checked, order, k + 1, w.draft)))) {
       drafts.push(...waiting.map((w) => w.draft));
       waiting = [];
     }
@@ -292,6 +292,24 @@ function goesOn(strip: CheckedStrip, next: number, waiting: readonly { readonly 
   if (onlyRetains(step)) return waiting.some((w) => w.draft.kind === "check" && (strip.needs[strip.indexOf.get(w.draft.after) ?? -1] ?? []).includes(next));
   const back = goesBack(strip, next, step.parts ?? [], [], wired);
   return waiting.every((w) => REBUILD_CHECKS.find((c) => c.check === w.check)?.applies(back));
+}
+
+/** Whether the next thing that turns or closes is the shaft that had to be out before this step: what runs on it cannot be turned yet. */
+function shaftComes(strip: CheckedStrip, order: readonly number[], from: number, asked: Draft): boolean {
+  const partsAt = (k: number): Part[] => (strip.steps[k]?.parts ?? []).flatMap((p) => strip.partById.get(p) ?? []);
+  const isQuiet = (k: number): boolean => !partsAt(k).some((p) => isTurning(p) || isShaft(p)) && !closes(partsAt(k));
+  const i = asked.kind === "check" ? strip.indexOf.get(asked.after) : undefined;
+  const next = order.find((s, k) => k >= from && !isQuiet(s));
+  if (i === undefined || next === undefined || !partsAt(next).some(isShaft)) return false;
+  const seen = new Set<number>();
+  for (const open = [...(strip.needs[i] ?? [])]; open.length; ) {
+    const n = open.pop() as number;
+    if (n === next) return true;
+    if (seen.has(n)) continue;
+    seen.add(n);
+    open.push(...(strip.needs[n] ?? []));
+  }
+  return false;
 }
 
 function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {

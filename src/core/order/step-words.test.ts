@@ -10,6 +10,7 @@ const all = stepFacts.required().parse({
   freed: { how: "press", standIn: true },
   timing: { pin: "gap", turns: 1.5 },
   setting: "2½ turns in",
+  holes: { at: [[0, 0], [1, 0], [0, 1]] }, // biome-ignore format: one row
   cautions: ["hot"],
   back: [{ when: "end", says: "zero the counter" }],
   doNotUndo: "the lock nut",

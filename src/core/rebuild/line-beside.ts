@@ -9,7 +9,8 @@ export function besideLine(w: LineWords, cautions: readonly string[]): string[] 
     w.torqueNm !== undefined && `${w.torqueNm} N·m${w.pattern ? `, ${w.pattern}` : ""}`,
     ...w.hardware.flatMap((h) => {
       const tight = h.tighten && tightInWords(w.torqueNm === undefined ? h.tighten : { ...h.tighten, torqueNm: undefined });
-      return tight ? [`${hardwareInWords({ ...h, at: undefined })}: ${tight}`] : [];
+      const says = [h.at, tight].filter(Boolean).join("; ");
+      return says ? [`${hardwareInWords({ ...h, at: undefined })}: ${says}`] : [];
     }),
     ...(w.drawn ?? []),
     w.passes,

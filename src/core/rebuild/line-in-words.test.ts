@@ -55,7 +55,7 @@ describe("the lines of one step", () => {
     expect(screws.mind).toEqual([expect.stringMatching(/^Stays dry: 3 screws M3.*locker holds on a dry thread alone\.$/)]);
   });
   it("show how the pieces lie, without what stays out", () => {
-    expect(words(job(), "set:s2:parts").stack).toEqual(["wheel", "1 flat washer 12 mm", "1 nut M6"]);
+    expect(words(job(), "undo:s2").stack).toEqual(["wheel", "1 flat washer 12 mm", "1 nut M6"]);
     const goesIn = {
       number: "K-1",
       name: "wheel",
@@ -66,7 +66,7 @@ describe("the lines of one step", () => {
       staysOut: [{ hardware: "h3", why: "its hub is longer" }],
     };
     const other = job({ findings: [{ part: "p2", goesIn }] } as unknown as Partial<Job>);
-    expect(words(other, "set:s2:parts").stack).toEqual(["wheel", "1 nut M6"]);
+    expect(words(other, "undo:s2").stack).toEqual(["wheel", "1 nut M6"]);
     expect(words(other, "undo:s2")).toMatchObject({
       title: "Screw on: 1 nut M6",
       stack: ["wheel", "1 nut M6"],

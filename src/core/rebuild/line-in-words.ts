@@ -205,7 +205,8 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
         const f = job.findings.find((x) => x.part === p);
         return `${name(p)}: new${f?.got ? `, ${gotInWords(f.got)}` : f?.chosen ? `, ${f.chosen}` : ""}`;
       }),
-    stack: stackOf(job, step, ids),
+    // where nothing else goes on with it, the stack is told by the line that puts the rest on
+    stack: isHeld && !beside.length ? [] : stackOf(job, step, ids),
     mind: [
       ...mindAtRebuild(step),
       ...mindByHold(step, parts),
@@ -298,11 +299,17 @@ const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] =>
     .filter(here)
     .map((d) => `Stays dry: ${d.says}.`);
 
+/** Whether another of its kind lies in the same stack: then it is told apart by where it sat. */
+function hasTwin({ hardware = [], stack = [] }: StripStep, id: string): boolean {
+  const kind = hardware.find((h) => h.id === id)?.kind;
+  return hardware.some((h) => h.id !== id && h.kind === kind && stack.includes(h.id));
+}
+
 /** A step's pieces as they go back on each other: as what goes in says it, or as they came out, without what stays out. */
 function stackOf(job: Job, step: StripStep, parts: readonly string[]): readonly string[] {
   const going = job.ending ? [] : goingInOf(job);
   const said = going.find((g) => parts.includes(g.part) && g.stack.length)?.stack;
   if (said) return said;
   const pieces = [...(step.stack ?? [])].reverse().map((id): PieceRef => (step.parts?.includes(id) ? { part: id } : { hardware: id }));
-  return pieces.filter((p) => staysOut(going, p) === undefined).map((p) => pieceNamed(job, p));
+  return pieces.filter((p) => staysOut(going, p) === undefined).map((p) => pieceNamed(job, p, "hardware" in p && hasTwin(step, p.hardware)));
 }

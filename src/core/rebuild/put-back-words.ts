@@ -1,9 +1,9 @@
 import type { Freeing, Hold } from "../hardware/freed";
 import type { HardwareKind } from "../hardware/kinds";
-import { type Hardware, hardwareInWords } from "../hardware/piece";
+import { type Hardware, hardwareInWords, LOOSENED } from "../hardware/piece";
 import type { Part } from "../job/part";
 import type { StripStep } from "../job/step";
-import { INVERSE_ACTION } from "../order/inverse-action";
+import { INVERSE_ACTION, wasDriven } from "../order/inverse-action";
 import { ACTION_SAYS } from "../order/likely-action";
 import { capital } from "../sentence";
 
@@ -63,9 +63,10 @@ export function partVerb(step: Pick<StripStep, "action" | "held" | "freed">, par
   return step.action === "note" ? "put back" : INVERSE_ACTION[step.action].part;
 }
 
-function pieceVerb(kind: HardwareKind, step: Pick<StripStep, "freed">): string {
-  // what came out by hand, or with pliers, is not beaten in
-  if (kind === "pin" && (step.freed?.how === "pull" || step.freed?.how === "slide")) return "push in";
+function pieceVerb({ kind, stays }: Pick<Hardware, "kind" | "stays">, step: Pick<StripStep, "action" | "freed">): string {
+  if (stays === LOOSENED) return "tighten again";
+  // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
+  if (kind === "pin" && !wasDriven(step)) return step.freed ? "push in" : "put in";
   return PIECES[kind];
 }
 
@@ -82,14 +83,17 @@ const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
   "gasket",
 ]);
 
-const bare = (h: Hardware): string => hardwareInWords({ ...h, at: undefined });
+const bare = (h: Hardware): string => hardwareInWords({ ...h, at: undefined, stays: h.stays === LOOSENED ? undefined : h.stays });
 
 /** Hardware with what is done with it, what is alike together. @example piecesBack([pin, circlip], step) // "Drive in: 1 pin 3 × 18; clip in: 1 circlip 12" */
-export function piecesBack(hardware: readonly Hardware[], step: Pick<StripStep, "freed">): string {
+export function piecesBack(hardware: readonly Hardware[], step: Pick<StripStep, "action" | "freed" | "stack">): string {
   const groups = new Map<string, Hardware[]>();
-  // what lies under another comes first
-  for (const h of [...hardware].sort((a, b) => Number(LIES_UNDER.has(b.kind)) - Number(LIES_UNDER.has(a.kind)))) {
-    const verb = pieceVerb(h.kind, step);
+  // what lies under another comes first: as they were found to lie, or by what they are
+  const stack = [...(step.stack ?? [])].reverse();
+  const deep = (h: Hardware): number => (stack.includes(h.id) ? stack.indexOf(h.id) : -1);
+  const inOrder = [...hardware].sort((a, b) => Number(LIES_UNDER.has(b.kind)) - Number(LIES_UNDER.has(a.kind)) || deep(a) - deep(b));
+  for (const h of inOrder) {
+    const verb = pieceVerb(h, step);
     groups.set(verb, [...(groups.get(verb) ?? []), h]);
   }
   return capital([...groups].map(([verb, own]) => `${verb}: ${own.map(bare).join(", ")}`).join("; "));
@@ -153,9 +157,10 @@ const KIND_BACK: Readonly<Record<string, string>> = {
 /** What to mind when parts go back that were held and freed like this. */
 export function mindByHold(step: Pick<StripStep, "held" | "freed" | "action">, parts: readonly Pick<Part, "kind">[]): string[] {
   if (step.action === "note" || step.action === "block") return [];
-  const held = (step.held ?? []).map((h) => HELD_BACK[h as Hold] ?? `It was held by ${h}: mind it.`);
-  // what was only laid in is not pressed in
-  const kinds = step.action === "peel" ? [] : [...new Set(parts.flatMap((p) => (p.kind && KIND_BACK[p.kind]) || []))];
+  const held = (step.held ?? []).map((h) => HELD_BACK[h as Hold] ?? `It was held by ${h} besides: see that it holds again.`);
+  // what was only laid in, or screwed, is not pressed in
+  const isLaid = step.action === "peel" || step.action === "unscrew";
+  const kinds = isLaid ? [] : [...new Set(parts.flatMap((p) => (p.kind && KIND_BACK[p.kind]) || []))];
   // how it is pressed, its kind says better
   const freed = step.freed && !(step.freed.how === "press" && kinds.length) ? FREED_BACK[step.freed.how] : undefined;
   return [...held, ...kinds, ...(freed ? [freed] : [])];

@@ -62,7 +62,8 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "draw-down",
     when: "back",
     says: "Do not draw it down with the screws. If it stands proud, turn the output by hand until the teeth fall in, then tap it down over its dowels.",
-    applies: (s, w) => /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) && s.action !== "unscrew",
+    applies: (s, w) =>
+      /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) && !["unscrew", "slide", "open", "unclip"].includes(s.action),
   },
   {
     hazard: "plastic-thread",
