@@ -67,14 +67,11 @@ async function pageRatio(): Promise<void> {
 try {
   const plan500 = stripOf(jobOf(500, "J-0500"));
   console.log(`rebuild plan, 500 steps: ${timed(40, () => rebuildPlan(plan500)).toFixed(1)} ms; aim: under 50`);
+  const parts = plan500.steps.flatMap((s) => s.parts ?? []);
   const pointed = {
     ...plan500,
-    lubePoints: Array.from({ length: 200 }, (_, i) => ({ id: `g${i}`, part: plan500.steps[i * 2]?.parts?.[0] ?? "", when: "after-fit" as const })).filter(
-      (g) => g.part,
-    ),
-    services: Array.from({ length: 200 }, (_, i) => ({ id: `v${i}`, part: plan500.steps[i * 2]?.parts?.[0] ?? "", do: "clean" as const })).filter(
-      (v) => v.part,
-    ),
+    lubePoints: Array.from({ length: 200 }, (_, i) => ({ id: `g${i}`, part: parts[i % parts.length] ?? "", when: "after-fit" as const })),
+    services: Array.from({ length: 100 }, (_, i) => ({ id: `v${i}`, part: parts[(i * 3) % parts.length] ?? "", do: "clean" as const })),
   };
   const served = pointed.lubePoints.length + pointed.services.length;
   console.log(`rebuild plan, 500 steps with ${served} points and services: ${timed(40, () => rebuildPlan(pointed)).toFixed(1)} ms; aim: under 50`);
