@@ -77,7 +77,9 @@ export function GotFrom({ part, currency, draft, onDone }: { part: MatchPart; cu
             </>
           )}
           {stays === "repair" && (
-            <p className="says">What mends it (bond, ream, straighten …) is chosen at Judge, What to do; each is a line of the rebuild.</p>
+            <p className="says">
+              What mends it (bond, ream, straighten …) is chosen at Judge, What to do, or here by “Work on it before it goes in”; each is a line of the rebuild.
+            </p>
           )}
           <KeyButton keyName=" " look="main" className="justify-center" onPress={() => void take()}>
             {stays === null ? "That is where it comes from" : `It is ${from.says}`}

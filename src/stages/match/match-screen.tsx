@@ -11,6 +11,7 @@ import { type Packed, usePacked } from "@/ui/packed";
 import { useLatest } from "@/ui/use-latest";
 import { GoOn } from "../frame/go-on";
 import { readNumber } from "../frame/read-number-action";
+import { PutInWork } from "../job-view/put-in-work";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { choose } from "./actions";
@@ -32,13 +33,14 @@ export function MatchScreen({
   ended,
   ordered,
   cameOut,
+  work,
 }: Omit<MatchView, "frame" | "places" | "parts"> & { parts: Packed<readonly MatchPart[]> }) {
   const parts = usePacked(packed);
   const { run, number } = useJob();
   const [picked, setPicked] = useState(parts.find((p) => !p.chosen && !p.got)?.id ?? parts[0]?.id);
   const part = parts.find((p) => p.id === picked) ?? parts[0];
   const [looked, setLooked] = useState<string>();
-  const [panel, setPanel] = useState<"got" | "with" | null>(null);
+  const [panel, setPanel] = useState<"got" | "with" | "work" | null>(null);
   const now = useLatest({ part: part?.id, panel });
   const shown = part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
   if (!part || ended) return <NothingToReplace stage={stage} gates={gates} ended={ended} />;
@@ -106,9 +108,16 @@ export function MatchScreen({
               What goes in with it{open.length > 0 && `: ${open.length} open`}
             </KeyButton>
           )}
+          <KeyButton keyName="B" className="small col-span-2" pressed={panel === "work"} onPress={() => setPanel(panel === "work" ? null : "work")}>
+            Work on it before it goes in
+          </KeyButton>
         </div>
       </section>
-      {shownPanel === "with" && part.goesIn ? (
+      {shownPanel === "work" ? (
+        <div className="flex min-h-0 flex-col">
+          <PutInWork key={part.id} places={work} first={part.id} onClose={() => setPanel(null)} />
+        </div>
+      ) : shownPanel === "with" && part.goesIn ? (
         <GoesInWith
           key={part.id}
           part={part.id}

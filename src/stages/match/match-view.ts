@@ -11,7 +11,9 @@ import { shopSettings } from "@/store/settings";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { candidatesOf } from "../job-view/job-candidates";
 import { pageJob } from "../job-view/page-job";
+import type { WorkPlace } from "../job-view/put-in-work";
 import { wantedInWords } from "../job-view/wanted-part";
+import { placesToWork } from "../job-view/work-places";
 import { type MatchHead, matchHead } from "./match-head";
 import type { MatchPart } from "./match-part";
 
@@ -30,6 +32,8 @@ export interface MatchView {
   readonly ordered: readonly string[];
   /** pieces that came out, to say which of them stay out */
   readonly cameOut: readonly CameOut[];
+  /** what something can be done to before it goes in */
+  readonly work: readonly WorkPlace[];
 }
 
 /** A piece that came out, by its name and the step that took it off. */
@@ -79,5 +83,6 @@ export async function matchView(number: string): Promise<MatchView | null> {
     ended: job.ending !== undefined,
     ordered: job.toFit.map((t) => t.number),
     cameOut: going.length ? cameOut(job) : [],
+    work: placesToWork(job),
   };
 }

@@ -7,13 +7,10 @@ import { hardwareInWords, isLoose, pieceFacts } from "@/core/hardware/piece";
 import { tightenSchema } from "@/core/hardware/tightening";
 import type { Job } from "@/core/job/job";
 import { causeKey, curedKey, missingKey, ruledOutKey } from "@/core/job/keys";
-import { partNamed } from "@/core/job/part";
-import { serviceSays, serviceSchema } from "@/core/job/service";
 import { goesBackWith, holesSchema } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { note, ref, text } from "@/core/job/written";
 import { missingOf } from "@/core/order/missing";
-import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
 import { minutesInWords, type RunningWait } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
@@ -21,7 +18,6 @@ import { type Suspect, suspectsOf } from "@/core/rebuild/suspects";
 import { backToStage } from "@/store/endings";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
-import { addService } from "@/store/mending";
 import { setAnswer, setLine, setMissing } from "@/store/rebuild";
 import { addForReturn, setCount, setHoles, setTightening } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
@@ -118,25 +114,6 @@ export async function sayCured(raw: z.infer<typeof curedInput>): Promise<ActionR
     const wait = waitsNow(job).find((w) => w.line === line);
     if (!wait) throw new Fault("line", "nothing is waited for there any more");
     return setAnswer(number, version, curedKey(line), { answer: "yes" }, `said to have set, ${minutesInWords(wait.minutesLeft)} before its time: ${wait.why}`);
-  });
-}
-
-const workInput = z.object({
-  ...onJob,
-  part: ref.optional(),
-  reachedBy: ref.optional(),
-  ...serviceSchema.pick({ do: true, note: true, waitMinutes: true }).shape,
-});
-/** Something is done to a part that is off, or to what is open, before it goes on. */
-export async function putInWork(raw: z.infer<typeof workInput>): Promise<ActionResult> {
-  return act(workInput, raw, async ({ number, version, ...service }) => {
-    const job = thereIs(await loadJob(number), number);
-    const off = new Set(offNow(job.steps, job.linesDone));
-    const step = service.part === undefined ? service.reachedBy : job.steps.find((s) => s.parts?.includes(service.part ?? ""))?.id;
-    if (step === undefined) throw new Fault("part", "say what it is done to");
-    const thing = service.part === undefined ? `what ${stepThing(job, step)}, laid open` : partNamed(job, service.part);
-    if (!off.has(step)) throw new Fault("part", `${thing} is closed over again: take it off first, at Way in`);
-    return addService(number, version, service, `${serviceSays(service.do)} ${thing}`);
   });
 }
 

@@ -10,7 +10,6 @@ import type { Holes } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { lessMissing, missingOf } from "@/core/order/missing";
-import { offNow } from "@/core/order/off-again";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
 import type { RebuildPlan } from "@/core/order/rebuild-plan";
 import type { RunningWait } from "@/core/order/running-waits";
@@ -23,15 +22,16 @@ import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsToLubricate } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
 import { titleOf } from "../job-view/pocket-look";
+import type { WorkPlace } from "../job-view/put-in-work";
 import { spotsIn } from "../job-view/spots-in";
 import type { StepNamed } from "../job-view/tight-fields";
+import { placesToWork } from "../job-view/work-places";
 import type { SuspectNow } from "./find-cause";
 import { waitsNow } from "./job-now";
 import type { LaidStep } from "./leftover";
 import type { LinePicture } from "./line-pictures";
 import type { MissingPiece } from "./missing-pieces";
 import type { Uncounted } from "./never-counted";
-import type { WorkPlace } from "./put-in-work";
 
 /** The line of the plan that is to be done now. */
 export interface LineNow {
@@ -120,16 +120,6 @@ const thingAt = (job: Job, { step }: LineWords): Pick<LineNow, "thing" | "holes"
   const part = parts?.[0];
   return { ...(part === undefined ? {} : { thing: part }), ...(holes ? { holes } : {}) };
 };
-
-/** Parts that are off, and places that are still open. */
-function placesToWork(job: Job): WorkPlace[] {
-  const off = new Set(offNow(job.steps, job.linesDone));
-  const open = job.steps.filter((s) => off.has(s.id));
-  return [
-    ...open.flatMap((s) => (s.parts ?? []).map((p) => ({ key: p, at: { part: p }, says: partNamed(job, p) }))),
-    ...open.map((s) => ({ key: s.id, at: { reachedBy: s.id }, says: `what ${stepThing(job, s.id)}, laid open` })),
-  ];
-}
 
 export async function rebuildView(number: string): Promise<RebuildView | null> {
   const job = await pageJob(number);

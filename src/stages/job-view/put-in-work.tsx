@@ -9,7 +9,7 @@ import { useClose } from "@/ui/keys";
 import { SmallChoice } from "@/ui/small-choice";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { putInWork } from "./actions";
+import { putInWork } from "./put-in-work-action";
 
 /** What something can be done to now: a part that is off, or a place that is still open. */
 export interface WorkPlace {
