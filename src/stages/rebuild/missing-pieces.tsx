@@ -43,9 +43,12 @@ export function NotAllThere({ line, hardware, onClose }: { line: string; hardwar
           const [one] = HARDWARE_NAMES[h.kind];
           return (
             <li key={h.id} className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-center gap-2 text-[19px]">
-              <span className="leading-tight">
-                <HardwareGlyph kind={h.kind} drive={h.drive} size={20} /> {hardwareInWords({ ...h, at: undefined })}
-                {n > 0 && <b className="text-error">: {n} missing</b>}
+              <span className="flex items-center gap-2 leading-tight">
+                <HardwareGlyph kind={h.kind} drive={h.drive} size={20} />
+                <span>
+                  {hardwareInWords({ ...h, at: undefined })}
+                  {n > 0 && <b className="text-error">: {n} missing</b>}
+                </span>
               </span>
               <KeyButton className="small" disabled={n >= h.qty} label={`One ${one} is missing`} onPress={() => setGone({ ...gone, [h.id]: n + 1 })}>
                 One is missing
@@ -87,22 +90,30 @@ function Lost({ of: { step, at, piece, qty, picture } }: { of: MissingPiece }) {
   const what = hardwareInWords({ ...piece, qty, at: undefined });
   return (
     <div className="flex flex-col gap-1.5 text-[18px] leading-tight">
-      {picture && (
-        // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
-        <img src={picture.url} alt={`where it sat: ${at}`} className="h-[110px] w-full object-cover" />
-      )}
-      <span>
-        <HardwareGlyph kind={piece.kind} drive={piece.drive} size={20} /> <b>{capital(what)}</b>, of {at}
-        {piece.at && `, ${piece.at}`}
-      </span>
-      <KeyButton className="small justify-center" label={`Found: ${what}`} onPress={() => void run(takeOffAgain, { step }).then(fault.took)}>
-        Found: open it again
-      </KeyButton>
-      {instead === null ? (
-        <KeyButton className="small justify-center" label={`Another went in: ${what}`} onPress={() => setInstead("")}>
-          Another went in …
+      <div className="flex items-start gap-2">
+        {picture && (
+          // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
+          <img src={picture.url} alt={`where it sat: ${at}`} className="h-[72px] w-[88px] shrink-0 object-cover" />
+        )}
+        <span>
+          <b>{capital(what)}</b>, of {at}
+          {piece.at && `, ${piece.at}`}
+        </span>
+      </div>
+      <div className="grid grid-cols-2 gap-1.5">
+        <KeyButton className="small justify-center" label={`Found: ${what}`} onPress={() => void run(takeOffAgain, { step }).then(fault.took)}>
+          Found
         </KeyButton>
-      ) : (
+        <KeyButton
+          className="small justify-center"
+          label={`Another went in: ${what}`}
+          pressed={instead !== null}
+          onPress={() => setInstead(instead === null ? "" : null)}
+        >
+          Another …
+        </KeyButton>
+      </div>
+      {instead !== null && (
         <form
           className="grid grid-cols-[minmax(0,1fr)_auto] gap-1.5"
           onSubmit={(e) => {

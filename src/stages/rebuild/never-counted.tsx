@@ -46,7 +46,7 @@ function HowMany({ of: { step, at, piece } }: { of: Uncounted }) {
         void keep();
       }}
     >
-      <span className="text-[17px] leading-tight">
+      <span className="flex items-center gap-1.5 text-[17px] leading-tight">
         <HardwareGlyph kind={piece.kind} drive={piece.drive} size={20} /> {hardwareInWords(piece)}, {at}
       </span>
       <input
