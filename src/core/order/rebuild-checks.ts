@@ -31,6 +31,8 @@ export interface RebuildCheck {
 
 /** Kinds that, once somebody said them, settle what a name only hints at. */
 const COVERS = ["cover", "housing"];
+/** What drives one way only. */
+const ONE_WAY = ["ratchet", "one-way-clutch", "dog-clutch"];
 const STILL = [...COVERS, "bearing", "bush", "seal", "o-ring", "gasket", "belt", "brush", "motor", "switch", "board", "spring"];
 const turns = /\b(gear|wheel|pinion|shaft|spindle|worm|rotor|armature|roller|auger|crown|crank|eccentric)\b/i;
 /** named after a shaft, but turning with nothing yet */
@@ -64,7 +66,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "lies-flat",
     says: "Does it sit flat on its face by hand, before anything draws it down?",
     why: "a cover drawn down with its own screws cracks, or bends the shaft that is not in mesh",
-    ifNot: "Turn the output by hand until the teeth fall in, look for a wire or a washer under the face, then press it down again. Never with the screws.",
+    ifNot:
+      "Turn the output by hand until the teeth fall in, with a punch through the hole where there is one, look for a wire or a washer under the face, then press it down again. Never with the screws.",
     when: "set",
     // what is turned on has no face that lies down
     applies: ({ step, parts }) => closes(parts) && step.freed?.how !== "twist",
@@ -175,6 +178,14 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     ifNot: "Press at that tab, not in the middle. A tab that is broken is bonded, or the part is renewed: tape is no cover.",
     when: "done",
     applies: ({ step }) => moves(step) && (step.held ?? []).includes("snap tabs"),
+  },
+  {
+    check: "right-way",
+    says: "Do pawls and teeth lean as in the picture, so that it drives one way and runs free the other?",
+    why: "a pawl, a ratchet or a one-way clutch fits as well the wrong way round, and then holds where it should run",
+    ifNot: "Take it out, turn it over, and hold it beside its picture: which way the teeth lean, which end of the pawl points forwards.",
+    when: "done",
+    applies: ({ step, parts, hardware }) => moves(step) && (parts.some((p) => ONE_WAY.includes(p.kind ?? "")) || has(hardware, "pawl")),
   },
   {
     check: "guard-works",

@@ -54,6 +54,18 @@ describe("the lines of one step", () => {
     expect(screws.title).toBe("Screw in: 3 screws M3, locker blue");
     expect(screws.mind).toEqual([expect.stringMatching(/^Stays dry: 3 screws M3.*locker holds on a dry thread alone\.$/)]);
   });
+  it("name what goes in new: its number, its lot and the parcel that it came in", () => {
+    const chosen = {
+      findings: [{ part: "p2", chosen: "W-12" }],
+      arrivals: [{ id: 1, day: "2026-11-20", supplier: "Nordic", number: "W-12", qty: 1, lot: "7A" }],
+    };
+    expect(words(job(chosen as unknown as Partial<Job>), "set:s2:parts").renewed).toEqual([
+      "wheel: new, W-12, lot 7A, out of the parcel of 2026-11-20 from Nordic",
+    ]);
+    const returned = { ...chosen, arrivals: chosen.arrivals.map((a) => ({ ...a, decision: "sent-back" })) };
+    expect(words(job(returned as unknown as Partial<Job>), "set:s2:parts").renewed).toEqual(["wheel: new, W-12"]);
+  });
+
   it("show how the pieces lie, without what stays out", () => {
     expect(words(job(), "undo:s2").stack).toEqual(["wheel", "1 flat washer 12 mm", "1 nut M6"]);
     const goesIn = {

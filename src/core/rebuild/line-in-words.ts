@@ -64,6 +64,20 @@ function differsAt(job: Job, part: string): string[] {
   return f?.fate === "keep" && isFailure(f.mode) ? [`${partNamed(job, part)} goes back as it is: ${f.fateWhy}`] : [];
 }
 
+/** What goes in new: its number, its lot, and from which parcel, or from where it was got. */
+function newIn(job: Job, part: string): string {
+  const f = job.findings.find((x) => x.part === part);
+  if (f?.got) return `, ${gotInWords(f.got)}`;
+  if (!f?.chosen) return "";
+  // the last that came for this place and was not sent back
+  const came = job.arrivals.findLast(
+    (a) => a.number === f.chosen && (a.part === undefined || a.part === part) && a.decision !== "sent-back" && a.decision !== "stock",
+  );
+  return [`, ${f.chosen}`, came?.lot && `lot ${came.lot}`, came ? `out of the parcel of ${came.day} from ${came.supplier}` : undefined]
+    .filter(Boolean)
+    .join(", ");
+}
+
 /** The screws of a joint with a gasket or an O-ring in it: one that came off with them, or in the two steps that they laid open. */
 function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): string | undefined {
   const count = (step.hardware ?? []).filter((h) => h.kind === "screw" || h.kind === "nut").reduce((n, h) => n + h.qty, 0);
@@ -199,12 +213,7 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
     title: partsBack(step, parts, ids.map(name), beside, isHeld),
     facing: facing ?? step.facing,
     marks: step.marks ?? [],
-    renewed: ids
-      .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
-      .map((p) => {
-        const f = job.findings.find((x) => x.part === p);
-        return `${name(p)}: new${f?.got ? `, ${gotInWords(f.got)}` : f?.chosen ? `, ${f.chosen}` : ""}`;
-      }),
+    renewed: ids.filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew).map((p) => `${name(p)}: new${newIn(job, p)}`),
     // where nothing else goes on with it, the stack is told by the line that puts the rest on
     stack: isHeld && !beside.length ? [] : stackOf(job, step, ids),
     mind: [
