@@ -20,6 +20,7 @@ import { chambers } from "./migrations/0012-chambers";
 import { ownOrder } from "./migrations/0013-own-order";
 import { jobsOfModel } from "./migrations/0014-jobs-of-model";
 import { guides } from "./migrations/0015-guides";
+import { ownTestsOfJobs } from "./migrations/0016-own-tests";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -40,6 +41,7 @@ export const MIGRATIONS = [
   ownOrder,
   jobsOfModel,
   guides,
+  ownTestsOfJobs,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

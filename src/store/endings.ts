@@ -1,5 +1,6 @@
 import { Fault } from "@/core/fault";
 import { type Ending, endingNamed, type Waiting } from "@/core/job/ending";
+import { finalKey } from "@/core/job/keys";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { records } from "./tables";
@@ -28,6 +29,13 @@ export async function backToStage(number: string, version: number, stage: Stage,
     const now = STAGES.indexOf(records.jobs.read(await trx("jobs").where({ id: job.id }).first()).stage);
     if (STAGES.indexOf(stage) >= now) throw new Fault("stage", `the job has not come past ${STAGE_NAMES[stage]} yet`);
     await trx("jobs").where({ id: job.id }).update(records.jobs.write({ stage, trouble }));
+    // what is opened again is tried again: of the last checks only what was counted stays said, their figures stand in the history
+    if (job.stage === "hand-back")
+      await trx("answers")
+        .where({ job_id: job.id })
+        .whereRaw("substr(question, 1, ?) = ?", [finalKey("").length, finalKey("")])
+        .whereNot({ question: finalKey("loose-items") })
+        .delete();
     return `back to ${STAGE_NAMES[stage]}: ${trouble}`;
   });
 }

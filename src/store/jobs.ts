@@ -1,9 +1,11 @@
 import type { Knex } from "knex";
+import { testsOfKind } from "@/core/hand-back/own-tests";
 import type { JobHead } from "@/core/job/job";
 import { STAGE_NAMES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
+import { shopSettings } from "./settings";
 import { records } from "./tables";
 import { signedBy } from "./who";
 
@@ -44,7 +46,14 @@ export async function setHead(number: string, version: number, fields: Partial<J
 }
 
 export async function moveToStage(number: string, version: number, stage: Stage): Promise<number> {
-  return setHead(number, version, { stage, trouble: undefined }, `moved to ${STAGE_NAMES[stage]}`);
+  return changeJob(number, version, async ({ trx, job }) => {
+    // what the shop asks of its kind is kept with the unit, as it was on the day it came to be tried
+    const proposed = stage === "hand-back" && job.ownTests === undefined ? testsOfKind(job.kind, (await shopSettings(trx)).kindTests) : [];
+    await trx("jobs")
+      .where({ id: job.id })
+      .update(records.jobs.write({ stage, trouble: undefined, ...(proposed.length ? { ownTests: proposed } : {}) }));
+    return `moved to ${STAGE_NAMES[stage]}`;
+  });
 }
 
 /** The version a job stands at, or null where there is no such number. */

@@ -4,6 +4,7 @@ import { z } from "zod";
 import { Fault, readWith } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
 import { electricalLimits, USUAL_LIMITS } from "@/core/hand-back/electrical-limits";
+import { type OwnTest, ownTests } from "@/core/hand-back/own-tests";
 import { type Hazard, hazard } from "@/core/job/hazard";
 import { shopRates } from "@/core/match/quote/quote";
 import { LENGTH_UNITS } from "@/core/quantity/units";
@@ -57,6 +58,8 @@ const settings = z.strictObject({
   electrical: electricalLimits,
   /** kind of unit, in small letters → what was said last of what can hurt at it */
   kindHazards: z.record(z.string(), z.array(hazard)),
+  /** kind of unit, in small letters → what it has to do before it goes home */
+  kindTests: z.record(z.string(), ownTests),
   backup: backupSettings,
   lastBackup: lastBackup.nullable(),
   /** months after which a customer is forgotten whose unit went home; 0: never */
@@ -77,6 +80,7 @@ const DEFAULTS: ShopSettings = {
   gunGramsPerStroke: 0,
   electrical: USUAL_LIMITS,
   kindHazards: {},
+  kindTests: {},
   backup: { folder: "", keep: 14 },
   lastBackup: null,
   forgetAfterMonths: 0,
@@ -96,6 +100,7 @@ const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
   gunGramsPerStroke: "what the grease gun gives",
   electrical: "the limits of the electrical tests",
   kindHazards: "what can hurt at each kind of unit",
+  kindTests: "what is tried at each kind of unit",
   backup: "where and when it is backed up",
   lastBackup: "when it was last backed up",
   forgetAfterMonths: "after how long customers are forgotten",
@@ -206,6 +211,16 @@ export async function rememberHazards(kind: string, hazards: readonly Hazard[] |
     const { settings, unreadable } = await read(trx);
     // what is only proposed is not worth stopping for, nor writing over
     if (!unreadable.includes("kindHazards")) await setSetting("kindHazards", hazardsSaid(settings.kindHazards, kind, hazards), trx);
+  });
+}
+
+/** Remembers what is tried at a kind of unit before it goes home; null: as is usual for it. */
+export async function rememberTests(kind: string, tests: readonly OwnTest[] | null, at?: Knex): Promise<void> {
+  const own = kind.trim().toLowerCase();
+  if (!own) throw new Fault("kind", "say at Take in what kind of unit it is");
+  await inTurn(at ?? (await database()), async (trx) => {
+    const { [own]: _before, ...others } = await whole("kindTests", trx);
+    await setSetting("kindTests", tests === null ? others : { ...others, [own]: tests }, trx);
   });
 }
 

@@ -19,7 +19,10 @@ describe("the last checks", () => {
     expect(found({ kind: "juicer", supplies: ["mains"] }, "insulation")?.min).toBe(2);
   });
   it("are those of the class: looked over, earth, insulation, current; and of one that nobody named both earth and double insulation", () => {
-    const electrical = (protectionClass?: "I" | "II" | "III") => names({ kind: "x", supplies: ["mains"], protectionClass }).slice(1, -5);
+    const electrical = (protectionClass?: "I" | "II" | "III") =>
+      names({ kind: "x", supplies: ["mains"], protectionClass })
+        .slice(1)
+        .filter((c) => ["cord", "earth-bond", "insulation", "protective-current", "touch-current"].includes(c));
     expect(electrical("I")).toEqual(["cord", "earth-bond", "insulation", "protective-current"]);
     expect(electrical("II")).toEqual(["cord", "insulation", "touch-current"]);
     expect(electrical("III")).toEqual([]);
@@ -37,6 +40,48 @@ describe("the last checks", () => {
   it("what touches food is washed before it goes home, and only that", () => {
     expect(names({ kind: "juicer", foodContact: true })).toContain("food-clean");
     expect(names({ kind: "shears", foodContact: false })).not.toContain("food-clean");
+  });
+  it("turn the train by hand until the same teeth meet, where that can be counted and done", () => {
+    const pair = (z1: number, z2: number) => ({
+      input: { shaft: "motor", rpm: 3000 },
+      meshes: [{ id: "m", kind: "spur" as const, driver: { shaft: "motor", teeth: z1 }, driven: { shaft: "drum", teeth: z2 } }],
+    });
+    const hand = (train?: ReturnType<typeof pair>) => finalChecks({ kind: "x", train })[0];
+    expect(hand()?.asks).toContain("two full turns of the output");
+    expect(hand(pair(9, 45))?.asks).toContain("through 2 turns of drum");
+    expect(hand(pair(12, 45))?.asks).toContain("through 4 turns of drum");
+    expect(hand(pair(53, 59))).toMatchObject({
+      asks: expect.stringContaining("ten turns of drum"),
+      why: expect.stringContaining("only after 53 turns of drum"),
+    });
+  });
+  it("of what a hand drives have nothing that runs by itself; of one with a blade the guards come before it runs", () => {
+    const byHand = finalChecks({ kind: "press", supplies: ["hand"] });
+    expect(byHand.filter((c) => c.runs)).toEqual([]);
+    expect(byHand[0]?.why).not.toContain("motor");
+    const bladed = names({ kind: "slicer", supplies: ["mains"], hazards: ["blade"] });
+    expect(bladed.indexOf("guards")).toBeLessThan(bladed.indexOf("run-slow"));
+    expect(bladed).toContain("guards");
+    expect(names({ kind: "fan", supplies: ["mains"], hazards: [] })).not.toContain("guards");
+  });
+  it("have what was said at the strip to be set last, what presses a seal drawn again, and what the shop asks of the kind", () => {
+    const steps = [
+      {
+        id: "s4",
+        back: [
+          { when: "end" as const, says: "wipe it" },
+          { when: "calibrate" as const, says: "2.0 bar on the gauge" },
+        ],
+      },
+      { id: "s5", hardware: [{ id: "h1", kind: "o-ring" as const, qty: 1 }] },
+    ];
+    const ownTests = [{ asks: "It lifts its load" }, { asks: "Holds its pressure", unit: "bar", min: 2 }];
+    const asked = finalChecks({ kind: "pump", steps, ownTests });
+    expect(asked.find((c) => c.check === "calibrated-s4-0")).toMatchObject({ asks: "Set and measured: 2.0 bar on the gauge?", may: expect.any(String) });
+    expect(asked.map((c) => c.check)).toContain("snug");
+    expect(asked.find((c) => c.check === "own-0")?.asks).toBe("It lifts its load?");
+    expect(asked.find((c) => c.check === "own-1")).toMatchObject({ unit: "bar", min: 2, source: "the shop's own" });
+    expect(names({ kind: "pump" })).not.toContain("snug");
   });
   it("each is asked once, has its reason, and a limit has its unit and its source", () => {
     const unit = fc.record({

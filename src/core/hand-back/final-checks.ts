@@ -1,12 +1,28 @@
+import { isPlastic } from "../hardware/material";
 import { type Ending, endingNamed } from "../job/ending";
+import type { Hazard } from "../job/hazard";
+import type { Part } from "../job/part";
+import type { StripStep } from "../job/step";
 import type { ProtectionClass, Supply } from "../job/supply";
+import { fullCycle } from "../train/full-cycle";
+import { outputShafts } from "../train/outputs";
+import type { TrainInput } from "../train/train";
 import { type ElectricalLimits, USUAL_LIMITS } from "./electrical-limits";
+import type { OwnTest } from "./own-tests";
 
 /** A last check before the unit goes home. With a unit it takes a figure, judged against `min` or `max`. */
 export interface FinalCheck {
   readonly check: string;
   readonly asks: string;
   readonly why: string;
+  /** what to listen or look for: what is only that, and what is not */
+  readonly listenFor?: string;
+  /** what can hurt at it */
+  readonly caution?: string;
+  /** the unit runs for it: what has to cure before is waited for */
+  readonly runs?: true;
+  /** words or a figure may stand beside the yes: what was measured */
+  readonly may?: string;
   readonly unit?: string;
   readonly min?: number;
   readonly max?: number;
@@ -24,7 +40,12 @@ export function finalChecks(
     /** it was not repaired */
     readonly ending?: Pick<Ending, "how">;
     /** what was taken off it: nothing, and no electrical test is due */
-    readonly steps?: readonly unknown[];
+    readonly steps?: readonly Pick<StripStep, "id" | "back" | "hardware">[];
+    readonly train?: TrainInput | undefined;
+    readonly hazards?: readonly Hazard[] | undefined;
+    readonly parts?: readonly Pick<Part, "kind">[];
+    /** what the shop asks of its kind; left out: nothing */
+    readonly ownTests?: readonly OwnTest[] | undefined;
     /** its rooms: what was lubricated is wiped and topped up after the first run */
     readonly chambers?: readonly { readonly name: string; readonly lubricant?: string | undefined }[] | undefined;
   },
@@ -46,20 +67,55 @@ export function finalChecks(
       { check: "marked", asks: "Marked on the unit: not repaired, not to be used?", why: "Somebody may put it together and plug it in." },
       looseItems,
     ];
+  // what drives it is asked at Take in; where nobody said, it is thought to run
+  const driven = !unit.supplies?.length || unit.supplies.some((s) => s !== "hand" && s !== "spring");
   const out: FinalCheck[] = ending
     ? [{ check: "marked", asks: "Marked on the unit: not repaired?", why: "The next one who plugs it in should know." }]
-    : [{ check: "by-hand", asks: "Turned by hand through two full turns of the output: even, no tight spot?", why: "The motor hides what the hand feels." }];
+    : [byHand(unit.train, driven)];
   if (ending && !unit.steps?.length) return [...out, looseItems];
   if (unit.supplies?.includes("mains")) out.push(...electricalTests(unit.protectionClass, limits));
   if (ending) return [...out, looseItems];
   const lubricated = (unit.chambers ?? []).flatMap((c) => (c.lubricant ? [c.name] : []));
+  if (unit.hazards?.includes("blade"))
+    out.push({
+      check: "guards",
+      asks: "Every guard and cover on, moving as it did, and the switch of each stops the machine?",
+      why: "A guard that was left off is found by a hand.",
+      caution: "With the blade on from here: hands away from it, and nobody reaches over.",
+    });
   out.push(
     {
       check: "run-slow",
-      asks: "Run in slowly for two minutes: no smell, no spark, no new noise?",
+      asks: driven
+        ? "Run in at the slowest speed for two minutes: no smell, no spark, no new noise?"
+        : "Worked slowly for two minutes: no new noise, nothing rubs?",
       why: "Grease finds its place and the first crumb shows itself.",
+      listenFor: "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. What comes once a turn, and stays, is a tooth or a bearing.",
+      ...(driven ? { runs: true, caution: "Eye protection, loose sleeves and hair away, a hand at the switch." } : {}),
     },
-    { check: "run-speeds", asks: "Each speed in turn: even, nothing hunting?", why: "A fault of one speed is found by the customer otherwise." },
+    ...(driven
+      ? ([
+          {
+            check: "run-speeds",
+            asks: "Each speed in turn: even, nothing hunting?",
+            why: "A fault of one speed is found by the customer otherwise.",
+            runs: true,
+          },
+          {
+            check: "ways",
+            asks: "The right way round; reverse, brake and lock as far as it has them?",
+            why: "Two leads that are swapped run it backwards, and a brake that lets go is found on the customer's bench.",
+            runs: true,
+          },
+          {
+            check: "warm",
+            asks: "After ten minutes: does a hand stay on gear case and motor?",
+            why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
+            may: "Temperature by a probe, where, and after how long",
+            runs: true,
+          },
+        ] as const)
+      : []),
     ...(lubricated.length
       ? [
           {
@@ -70,12 +126,82 @@ export function finalChecks(
         ]
       : []),
     { check: "listen", asks: "Listened at the case: no click once a turn?", why: "A click once a turn is a tooth, and comes back on the customer’s bench." },
-    { check: "seepage", asks: "Seepage looked for after the run, and wiped?", why: "What seeps now drips at home." },
+    {
+      check: "seepage",
+      asks: "Seepage looked for after the run, cold again, and wiped?",
+      why: "What seeps now drips at home.",
+      listenFor: "A film at a parting line is what was packed too full: wipe it, and look once more. A drop that comes back is a seal.",
+    },
   );
+  if (sealed(unit))
+    out.push({
+      check: "snug",
+      asks: "Screws that press a seal, or sit in plastic: snug again after the run?",
+      why: "A gasket and a plastic boss give a little when they were warm once.",
+    });
+  for (const { step, says, n } of calibrations(unit.steps ?? []))
+    out.push({
+      check: `calibrated-${step}-${n}`,
+      asks: `Set and measured: ${says}?`,
+      why: "It was said at the strip that this is set last.",
+      may: "What was measured",
+    });
+  for (const [i, t] of (unit.ownTests ?? []).entries())
+    out.push({
+      check: `own-${i}`,
+      asks: t.unit ? t.asks : `${t.asks.replace(/[?.]$/, "")}?`,
+      why: `The shop asks this of every ${unit.kind || "unit"} of its kind.`,
+      ...(t.unit
+        ? { unit: t.unit, ...(t.min === undefined ? {} : { min: t.min }), ...(t.max === undefined ? {} : { max: t.max }), source: "the shop's own" }
+        : {}),
+      ...(driven ? { runs: true as const } : {}),
+    });
   if (unit.foodContact)
     out.push({ check: "food-clean", asks: "Every surface that touches food washed and dry?", why: "Bench dirt and solvent must not reach food." });
   return [...out, looseItems];
 }
+
+/** So many turns of the output are turned by hand, where more teeth would only be counted. */
+const MOST_TURNS = 40;
+
+/** Turned by hand until the same teeth meet everywhere, where the train tells after how many turns that is, and it can be done. */
+function byHand(train: TrainInput | undefined, driven: boolean): FinalCheck {
+  const why = driven ? "The motor hides what the hand feels." : "A tight spot is felt before it is heard.";
+  const [output] = train ? outputShafts(train) : [];
+  const turns = train && output !== undefined ? fullCycle(train, output) : null;
+  if (turns === null || output === undefined)
+    return { check: "by-hand", asks: "Turned by hand through two full turns of the output: even, no tight spot?", why };
+  if (turns <= MOST_TURNS)
+    return {
+      check: "by-hand",
+      asks: `Turned by hand through ${Math.max(2, turns)} turns of ${output}: even, no tight spot?`,
+      why: `${why} After ${turns === 1 ? "one turn" : `${turns} turns`} of ${output} every tooth has met all that it ever meets.`,
+    };
+  return {
+    check: "by-hand",
+    asks: `Turned by hand through ten turns of ${output}: even, no tight spot?`,
+    why: `${why} The same teeth meet everywhere only after ${turns} turns of ${output}: a single bad pair may stay away for long, so it is listened for when it runs.`,
+  };
+}
+
+/** Whether screws of it press a seal, or are screwed into plastic. */
+function sealed({
+  steps = [],
+  parts = [],
+}: {
+  readonly steps?: readonly Pick<StripStep, "hardware">[];
+  readonly parts?: readonly Pick<Part, "kind">[];
+}): boolean {
+  const pieces = steps.flatMap((s) => s.hardware ?? []);
+  return (
+    pieces.some((h) => h.kind === "o-ring" || h.kind === "gasket" || (h.kind === "screw" && h.into !== undefined && isPlastic(h.into))) ||
+    parts.some((p) => p.kind === "gasket" || p.kind === "o-ring")
+  );
+}
+
+/** What was said at the strip to be set and measured last. */
+const calibrations = (steps: readonly Pick<StripStep, "id" | "back">[]): { readonly step: string; readonly says: string; readonly n: number }[] =>
+  steps.flatMap((s) => (s.back ?? []).filter((b) => b.when === "calibrate").map(({ says }, n) => ({ step: s.id, says, n })));
 
 /** After work on a mains unit, in the order of the standard sequence: looked at, earth, insulation, current. A class that nobody named is tested as both would be. */
 function electricalTests(protection: ProtectionClass | undefined, limits: ElectricalLimits): FinalCheck[] {

@@ -88,6 +88,7 @@ export const CARRIED_HEAD = {
   ending: true,
   waiting: true,
   ownOrder: true,
+  ownTests: true,
   warrantyOf: true,
   fillSchool: true,
   chambers: true,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
+import { ownTests } from "../hand-back/own-tests";
 import { toFitSchema } from "../match/arrival/parcel";
 import { basketInput } from "../match/basket/basket-input";
 import { trainInput } from "../train/train";
@@ -81,6 +82,8 @@ export const jobHead = z.strictObject({
   warrantyOf: jobNumber.optional(),
   /** steps in the order in which somebody wants them back */
   ownOrder: z.array(text).max(5000).optional(),
+  /** what it has to do before it goes home, as the shop asked of its kind when it came to Hand back */
+  ownTests: ownTests.optional(),
   handedBackAt: z.iso.datetime("is no moment like 2026-11-02T10:00:00Z").optional(),
   train: trainInput.optional(),
   causes: chosenCauses,

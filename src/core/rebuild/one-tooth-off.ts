@@ -1,6 +1,7 @@
 import type { Job } from "../job/job";
+import { outputShafts } from "../train/outputs";
 import { solveTrain } from "../train/solve";
-import { shaftsOf, type TrainInput, type TrainWheel, wheelsOf } from "../train/train";
+import { type TrainWheel, wheelsOf } from "../train/train";
 
 /** What can be seen of an angle: under three degrees nobody sees it without a mark. */
 const HARD_TO_SEE_DEG = 3;
@@ -18,12 +19,6 @@ export interface ToothOff {
   readonly atOutput: readonly { readonly shaft: string; readonly degrees: number }[];
   /** turns of the driver until the same two teeth meet again */
   readonly meetsAfter?: { readonly shaft: string; readonly turns: number };
-}
-
-/** The shafts that power leaves by: driven by some mesh, and driving none. */
-export function outputShafts(train: TrainInput): string[] {
-  const drivers = new Set(train.meshes.map((m) => (m.kind === "planetary" ? m.sun.shaft : m.driver.shaft)));
-  return [...new Set(train.meshes.flatMap(shaftsOf))].filter((s) => s !== train.input.shaft && !drivers.has(s));
 }
 
 /**

@@ -4,9 +4,10 @@ import type { Job } from "../job/job";
 import { checkKey, undoKey } from "../job/keys";
 import { type CheckLine, lineKey } from "../order/rebuild-line";
 import { rebuildPlan } from "../order/rebuild-plan";
+import { outputShafts } from "../train/outputs";
 import type { TrainInput } from "../train/train";
 import { lineInWords } from "./line-in-words";
-import { outputShafts, teethOff } from "./one-tooth-off";
+import { teethOff } from "./one-tooth-off";
 import { suspectsOf } from "./suspects";
 import { jobOf } from "./test-job";
 

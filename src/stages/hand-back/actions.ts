@@ -4,27 +4,34 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
-import { testerInWords } from "@/core/hand-back/electrical-limits";
-import { figureFault, finalChecks, limitInWords } from "@/core/hand-back/final-checks";
+import { type ElectricalLimits, testerInWords } from "@/core/hand-back/electrical-limits";
+import { type FinalCheck, figureFault, finalChecks, limitInWords } from "@/core/hand-back/final-checks";
+import { ownTests } from "@/core/hand-back/own-tests";
 import { finalKey } from "@/core/job/keys";
-import { ref } from "@/core/job/written";
+import { note, ref } from "@/core/job/written";
+import { minutesInWords } from "@/core/order/running-waits";
+import { backToStage } from "@/store/endings";
+import { setOwnTests } from "@/store/hand-back";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
-import { shopSettings } from "@/store/settings";
-import { type ActionResult, actAtDesk } from "../saving/act";
+import { rememberTests, shopSettings } from "@/store/settings";
+import { beforeItRuns } from "../job-view/waits-now";
+import { type ActionResult, act, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
-const input = z.object({ ...onJob, check: ref, value: z.number("must be a figure").optional(), back: z.boolean().optional() });
+const input = z.object({ ...onJob, check: ref, value: z.number("must be a figure").optional(), note: note.optional(), back: z.boolean().optional() });
 
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
-  return actAtDesk(input, raw, async ({ number, version, check, value, back }) => {
+  return actAtDesk(input, raw, async ({ number, version, check, value, note: measured, back }) => {
     const job = thereIs(await loadJob(number), number);
     const { electrical } = await shopSettings();
     const asked = finalChecks(job, electrical).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
     if (back) return setAnswer(number, version, finalKey(check), null, `final check reopened: ${asked.asks}`);
+    const [cure] = asked.runs ? beforeItRuns(job) : [];
+    if (cure) throw new Fault("check", `${cure.why}. ${minutesInWords(cure.minutesLeft)} are left: wait, or say that it has set`);
     if (asked.unit) {
       if (value === undefined) throw new Fault("value", `give the figure in ${asked.unit}`);
       const fault = figureFault(asked, value);
@@ -35,9 +42,49 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
       version,
       finalKey(check),
       // the limit that it was held against, and by which tester: both may change later
-      { answer: "yes", value, unit: asked.unit, ...(asked.unit ? { note: [limitInWords(asked), testerInWords(electrical)].filter(Boolean).join("; ") } : {}) },
-      `final check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}`,
+      { answer: "yes", value, unit: asked.unit, ...noteOf(asked, electrical, measured) },
+      `final check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}${measured ? `: ${measured}` : ""}`,
     );
+  });
+}
+
+/** The limit and the tester beside a figure, or what somebody measured besides a yes. */
+function noteOf(asked: FinalCheck, electrical: ElectricalLimits, measured: string | undefined): { note?: string } {
+  const isElectrical = asked.unit !== undefined && asked.source === electrical.source;
+  const said = [
+    asked.unit && (asked.min !== undefined || asked.max !== undefined) ? limitInWords(asked) : undefined,
+    isElectrical ? testerInWords(electrical) : undefined,
+    measured?.trim(),
+  ].filter(Boolean);
+  return said.length ? { note: said.join("; ") } : {};
+}
+
+const failedInput = z.object({
+  ...onJob,
+  check: ref,
+  says: note.min(3, "say in a few words what is wrong"),
+  /** where it leads back to; null: it is only written down, and the check stays open */
+  to: z.enum(["rebuild", "judge"]).nullable(),
+});
+/** A last check is answered with no: written down, and the job goes back to where it is put right. What was tried before it was opened again is tried again. */
+export async function failCheck(raw: z.infer<typeof failedInput>): Promise<ActionResult> {
+  return act(failedInput, raw, async ({ number, version, check, says, to }) => {
+    const job = thereIs(await loadJob(number), number);
+    const asked = finalChecks(job, (await shopSettings()).electrical).find((c) => c.check === check);
+    if (!asked) throw new Fault("check", "this unit is not asked that");
+    if (job.handedBackAt !== undefined) throw new Fault("check", "the unit went home already");
+    const failed = `final check failed, ${asked.asks.replace(/[?:].*$/, "")}: ${says}`;
+    return to === null ? setHead(number, version, {}, failed) : backToStage(number, version, to, failed);
+  });
+}
+
+const testsInput = z.object({ ...onJob, tests: ownTests });
+/** What this unit, and every next of its kind, has to do before it goes home. An answer to one that is changed is asked anew. */
+export async function sayOwnTests(raw: z.infer<typeof testsInput>): Promise<ActionResult> {
+  return act(testsInput, raw, async ({ number, version, tests }) => {
+    const job = thereIs(await loadJob(number), number);
+    await rememberTests(job.kind, tests);
+    return setOwnTests(number, version, tests, `what every ${job.kind} has to do: ${tests.map((t) => t.asks).join("; ") || "nothing of its own"}`);
   });
 }
 

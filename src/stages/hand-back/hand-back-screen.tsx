@@ -4,33 +4,54 @@ import { useState } from "react";
 import { type FinalCheck, limitInWords } from "@/core/hand-back/final-checks";
 import type { Answer } from "@/core/job/answer";
 import { finalKey } from "@/core/job/keys";
+import { dayAs } from "@/ui/day";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { typedText, useDraft } from "../saving/use-draft";
 import { answerCheck, handBack } from "./actions";
+import { CheckFailed } from "./check-failed";
 import type { HandBackView } from "./hand-back-view";
+import { NotYet } from "./not-yet";
+import { OwnTestsList } from "./own-tests-list";
 
 /** Hand back: the last checks one by one, then the return sheet. */
-export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gates, draft }: Omit<HandBackView, "frame" | "pockets">) {
+export function HandBackScreen({
+  handedBackAt,
+  looseItems,
+  answers,
+  checks,
+  cures,
+  kind,
+  ownTests,
+  gates,
+  draft,
+  noteDraft,
+}: Omit<HandBackView, "frame" | "pockets">) {
   const { run, number, say } = useJob();
   const answerOf = (c: FinalCheck): Answer | undefined => answers.find((a) => a.question === finalKey(c.check));
   const now = checks.find((c) => !answerOf(c));
   const [figure, setFigure] = useDraft("hand-back.figure", draft, typedText, "");
+  const [note, setNote] = useDraft("hand-back.note", noteDraft, typedText, "");
   const [fault, setFault] = useState<string | null>(null);
+  const [panel, setPanel] = useState<"no" | "own" | null>(null);
   const yes = async (): Promise<void> => {
     if (!now) return;
     const value = now.unit ? Number(figure.replace(",", ".")) : undefined;
     if (now.unit && (figure.trim() === "" || !Number.isFinite(value))) return setFault(`Give the figure in ${now.unit}.`);
-    const result = await run(answerCheck, { check: now.check, ...(value === undefined ? {} : { value }) });
+    const result = await run(answerCheck, { check: now.check, ...(value === undefined ? {} : { value }), ...(now.may && note.trim() ? { note } : {}) });
     setFault(result.ok ? null : result.says);
-    if (result.ok) setFigure("");
-    else say(null);
+    if (result.ok) {
+      setFigure("");
+      setNote("");
+    } else say(null);
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(0,0.55fr)] gap-7">
       <section aria-label="Final check" className="flex flex-col gap-4">
-        {handedBackAt ? (
+        {panel === "own" && !handedBackAt ? (
+          <OwnTestsList kind={kind} tests={ownTests} onClose={() => setPanel(null)} />
+        ) : handedBackAt ? (
           <>
             <h2 className="text-[44px]">Handed back.</h2>
             <p className="text-[24px]">The return sheet stays here; print it again any time.</p>
@@ -43,8 +64,11 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
             <h2 className="text-[40px]">{now.asks}</h2>
             <p className="says text-[22px]">
               {now.why}
-              {now.source && ` Limit: ${limitInWords(now)}.`}
+              {now.source && (now.min !== undefined || now.max !== undefined) && ` Limit: ${limitInWords(now)}.`}
             </p>
+            {now.caution && <p className="says danger text-[22px] font-semibold">{now.caution}</p>}
+            {now.listenFor && <p className="says measured text-[22px]">{now.listenFor}</p>}
+            {now.runs && cures[0] && <NotYet cure={cures[0]} />}
             {now.unit && (
               <label className="words max-w-[320px]">
                 Figure, {now.unit}
@@ -58,14 +82,29 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
                 />
               </label>
             )}
+            {now.may && (
+              <label className="words max-w-[620px]">
+                {now.may}
+                <input className="field" value={note} maxLength={200} onChange={(e) => setNote(e.target.value)} />
+              </label>
+            )}
             {fault && (
               <p role="alert" className="text-[22px] font-semibold text-error">
                 {fault}
               </p>
             )}
-            <KeyButton keyName=" " look="main" onPress={() => void yes()} className="max-w-[420px] justify-center">
-              {now.unit ? "Enter the figure" : "Yes, checked"}
-            </KeyButton>
+            {panel === "no" ? (
+              <CheckFailed key={now.check} check={now.check} onClose={() => setPanel(null)} />
+            ) : (
+              <div className="grid max-w-[640px] grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
+                <KeyButton keyName=" " look="main" onPress={() => void yes()} disabled={now.runs && cures.length > 0} className="justify-center">
+                  {now.unit ? "Enter the figure" : "Yes, checked"}
+                </KeyButton>
+                <KeyButton keyName="R" look="warn" className="justify-center" onPress={() => setPanel("no")}>
+                  No
+                </KeyButton>
+              </div>
+            )}
           </>
         ) : (
           <>
@@ -84,10 +123,15 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
             </div>
           </>
         )}
-        <div className="mt-auto">
+        <div className="mt-auto flex gap-2">
           <KeyLink keyName="P" href={`/jobs/${number}/sheet`}>
             Return sheet
           </KeyLink>
+          {!handedBackAt && (
+            <KeyButton keyName="O" pressed={panel === "own"} onPress={() => setPanel(panel === "own" ? null : "own")}>
+              What it has to do …
+            </KeyButton>
+          )}
         </div>
       </section>
       <ol aria-label="Final checks" className="overflow-y-auto">
@@ -104,6 +148,12 @@ export function HandBackScreen({ handedBackAt, looseItems, answers, checks, gate
                   <b className="figures block text-[20px]">
                     {a.value} {a.unit}
                   </b>
+                )}
+                {a && (
+                  <span className="hush block text-[17px]">
+                    {dayAs(a.at, "HH:mm")}
+                    {a.note && ` · ${a.note}`}
+                  </span>
                 )}
               </span>
               {a && !handedBackAt && (

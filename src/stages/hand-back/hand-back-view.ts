@@ -1,14 +1,17 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
+import type { OwnTest } from "@/core/hand-back/own-tests";
 import type { Answer } from "@/core/job/answer";
 import { finalOf } from "@/core/job/keys";
+import type { RunningWait } from "@/core/order/running-waits";
 import { loadDrafts } from "@/store/drafts";
 import { shopSettings } from "@/store/settings";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { pageJob } from "../job-view/page-job";
+import { beforeItRuns } from "../job-view/waits-now";
 
 export interface HandBackView {
   readonly frame: FrameView;
@@ -19,13 +22,19 @@ export interface HandBackView {
   /** to the last checks */
   readonly answers: readonly Answer[];
   readonly checks: readonly FinalCheck[];
+  /** what must cure before the unit runs */
+  readonly cures: readonly RunningWait[];
+  readonly kind: string;
+  readonly ownTests: readonly OwnTest[];
   readonly gates: readonly Gate[];
   readonly draft: unknown;
+  readonly noteDraft: unknown;
 }
 
 export async function handBackView(number: string): Promise<HandBackView | null> {
   const job = await pageJob(number);
   if (!job) return null;
+  const drafts = await loadDrafts(job.id);
   return {
     frame: frameOf(job),
     pockets: pocketsOf(job),
@@ -33,7 +42,11 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     looseItems: job.looseItems,
     answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
     checks: finalChecks(job, (await shopSettings()).electrical),
+    cures: beforeItRuns(job),
+    kind: job.kind,
+    ownTests: job.ownTests ?? [],
     gates: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")],
-    draft: (await loadDrafts(job.id))["hand-back.figure"],
+    draft: drafts["hand-back.figure"],
+    noteDraft: drafts["hand-back.note"],
   };
 }

@@ -3,8 +3,10 @@ import { planOf } from "@/core/gates/job-facts";
 import { lineKey } from "@/core/order/rebuild-line";
 import { setLine } from "@/store/rebuild";
 import { job, testShop } from "@/store/test-shop";
+import { goOn } from "../frame/go-on-action";
+import { sayCured } from "../job-view/cured-action";
 import { press, pumpAt, refusal } from "../test-unit";
-import { answerCheck, handBack } from "./actions";
+import { answerCheck, failCheck, handBack, sayOwnTests } from "./actions";
 import { handBackView } from "./hand-back-view";
 import { returnSheetView } from "./return-sheet-view";
 
@@ -47,6 +49,62 @@ describe("the last checks", () => {
     expect(await press(answerCheck, number, { check: "listen", back: true })).toMatchObject({ ok: true });
     expect((await job(number)).answers).toEqual([]);
     expect(refusal(await press(answerCheck, number, { check: "earth-bond", value: 0.1 }))).toBe("check: This unit is not asked that");
+  });
+});
+
+describe("a last check that fails", () => {
+  it("leads back, and what was tried is tried again once the unit was open", async () => {
+    const number = await together(classI);
+    await press(answerCheck, number, { check: "earth-bond", value: 0.12 });
+    await press(answerCheck, number, { check: "loose-items" });
+    expect(refusal(await press(failCheck, number, { check: "listen", says: "no", to: "rebuild" }))).toMatch(/^says: Say in a few words/);
+    expect(await press(failCheck, number, { check: "listen", says: "clicks once a turn", to: null })).toMatchObject({ ok: true });
+    expect(await job(number)).toMatchObject({ stage: "hand-back", answers: { length: 2 } });
+    expect(await press(failCheck, number, { check: "listen", says: "clicks once a turn", to: "rebuild" })).toMatchObject({ ok: true });
+    const back = await job(number);
+    expect(back).toMatchObject({ stage: "rebuild", trouble: expect.stringContaining("clicks once a turn") });
+    // what was counted stays counted; the earth bond is measured again after it was open
+    expect(back.answers.map((a) => a.question)).toEqual(["final:loose-items"]);
+    // its cover comes off again, goes on, and the last checks come up anew
+    const last = planOf(back).steps.map(lineKey).at(-1) ?? "";
+    await setLine(number, back.version, last, false, last);
+    expect(refusal(await press(goOn, number, { from: "rebuild" }))).toMatch(/one line of the plan is open/i);
+    for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
+    expect(await press(goOn, number, { from: "rebuild" })).toMatchObject({ ok: true });
+    expect((await handBackView(number))?.gates.map((g) => g.gate)).toContain("final:earth-bond");
+  });
+});
+
+describe("what a unit has to do", () => {
+  it("is the shop's list for its kind on the day it comes here; what is said at one is asked of the next", async () => {
+    const kind = "corn popper";
+    const first = await together({ kind } as never);
+    const tests = [{ asks: "Pops a cup in two minutes", unit: "min", max: 2 }];
+    expect(refusal(await press(sayOwnTests, first, { tests: [{ asks: "Pops", max: 2 }] }))).toMatch(/a limit needs its unit/i);
+    expect(await press(sayOwnTests, first, { tests })).toMatchObject({ ok: true });
+    expect(refusal(await press(answerCheck, first, { check: "own-0", value: 2.4 }))).toMatch(/above the limit of 2 min/);
+    await press(answerCheck, first, { check: "own-0", value: 1.8 });
+    expect((await job(first)).answers[0]).toMatchObject({ value: 1.8, unit: "min", note: "at most 2 min, the shop's own" });
+    // changed, it is asked anew
+    await press(sayOwnTests, first, { tests: [{ asks: "Pops two cups" }] });
+    expect((await job(first)).answers).toEqual([]);
+    const next = await pumpAt("rebuild", { unit: { kind } });
+    for (const line of planOf(await job(next)).steps.map(lineKey)) await setLine(next, (await job(next)).version, line, true, line);
+    expect(await press(goOn, next, { from: "rebuild" })).toMatchObject({ ok: true });
+    expect((await handBackView(next))?.ownTests).toEqual([{ asks: "Pops two cups" }]);
+  });
+
+  it("waits for what has to cure before it runs", async () => {
+    const locked = [
+      { id: "s1", action: "unscrew", title: "Cap", parts: [], needs: [], hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M4", locker: "blue" }] },
+    ];
+    const number = await pumpAt("hand-back", { unit: { kind: "fan", supply: "battery" }, parts: [], steps: locked, lubePoints: [], services: [] });
+    for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
+    expect(await press(answerCheck, number, { check: "by-hand" })).toMatchObject({ ok: true });
+    expect(refusal(await press(answerCheck, number, { check: "run-slow" }))).toMatch(/^check: Thread locker on 2 screws M4.* are left/i);
+    const [cure] = (await handBackView(number))?.cures ?? [];
+    expect(await press(sayCured, number, { line: cure?.line ?? "" })).toMatchObject({ ok: true });
+    expect(await press(answerCheck, number, { check: "run-slow" })).toMatchObject({ ok: true });
   });
 });
 

@@ -6,7 +6,7 @@ import { planOf } from "@/core/gates/job-facts";
 import { hardwareInWords, isLoose, pieceFacts } from "@/core/hardware/piece";
 import { tightenSchema } from "@/core/hardware/tightening";
 import type { Job } from "@/core/job/job";
-import { causeKey, curedKey, missingKey, ruledOutKey } from "@/core/job/keys";
+import { causeKey, missingKey, ruledOutKey } from "@/core/job/keys";
 import { goesBackWith, holesSchema } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { note, ref, text } from "@/core/job/written";
@@ -20,9 +20,9 @@ import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer, setLine, setMissing } from "@/store/rebuild";
 import { addForReturn, setCount, setHoles, setTightening } from "@/store/strip";
+import { waitsNow } from "../job-view/waits-now";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
-import { waitsNow } from "./job-now";
 
 const input = z.object({ ...onJob, line: text, done: z.boolean() });
 
@@ -104,17 +104,6 @@ export async function putInInstead(raw: z.infer<typeof insteadInput>): Promise<A
 function heldUp(job: Job, line: RebuildLine): RunningWait | undefined {
   const step = stepBackIn(line);
   return step === undefined ? undefined : waitsNow(job).find((w) => w.holds === step);
-}
-
-const curedInput = z.object({ ...onJob, line: text });
-/** Somebody tried it, and it has set before its time was over. */
-export async function sayCured(raw: z.infer<typeof curedInput>): Promise<ActionResult> {
-  return act(curedInput, raw, async ({ number, version, line }) => {
-    const job = thereIs(await loadJob(number), number);
-    const wait = waitsNow(job).find((w) => w.line === line);
-    if (!wait) throw new Fault("line", "nothing is waited for there any more");
-    return setAnswer(number, version, curedKey(line), { answer: "yes" }, `said to have set, ${minutesInWords(wait.minutesLeft)} before its time: ${wait.why}`);
-  });
 }
 
 const returnInput = z.object({ ...onJob, step: ref, ...goesBackWith.pick({ when: true, says: true }).shape });

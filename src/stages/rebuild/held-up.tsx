@@ -3,9 +3,9 @@
 import { minutesInWords, type RunningWait } from "@/core/order/running-waits";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { sayCured } from "../job-view/cured-action";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { sayCured } from "./actions";
 import { goOnMeanwhile } from "./plan/actions";
 
 /** The line would close over what has not set: it waits, the rest goes on meanwhile, or somebody tried it and says that it has set. */

@@ -2,10 +2,6 @@ import { planOf } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
 import { undoKey } from "@/core/job/keys";
 import { stepsBack } from "@/core/order/rebuild-line";
-import { type RunningWait, runningWaits } from "@/core/order/running-waits";
-
-/** What is waited for at this moment. */
-export const waitsNow = (job: Job): RunningWait[] => runningWaits(planOf(job), job, new Date().toISOString());
 
 /** The order in which a job's steps go back as it is now, and which of them are back. */
 export function orderNow(job: Job): { readonly now: readonly string[]; readonly done: ReadonlySet<string> } {

@@ -8,9 +8,10 @@ import { ref } from "@/core/job/written";
 import { type Moved, movesIn } from "@/core/order/own-order";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
+import { waitsNow } from "../../job-view/waits-now";
 import { type ActionResult, act } from "../../saving/act";
 import { onJob } from "../../saving/action-input";
-import { orderNow, waitsNow } from "../job-now";
+import { orderNow } from "../job-now";
 
 const named = (job: Job, steps: readonly string[]): string => steps.map((s) => stepThing(job, s)).join("; ");
 

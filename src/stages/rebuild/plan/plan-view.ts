@@ -8,7 +8,8 @@ import type { RunningWait } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
-import { orderNow, waitsNow } from "../job-now";
+import { waitsNow } from "../../job-view/waits-now";
+import { orderNow } from "../job-now";
 
 export interface PlanRow {
   readonly key: string;
