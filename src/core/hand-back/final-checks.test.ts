@@ -83,6 +83,12 @@ describe("the last checks", () => {
     expect(asked.find((c) => c.check === "own-1")).toMatchObject({ unit: "bar", min: 2, source: "the shop's own" });
     expect(names({ kind: "pump" })).not.toContain("snug");
   });
+  it("hold the speed of the output against the train, where that tells it", () => {
+    const train = { input: { shaft: "motor", rpm: 3000 }, meshes: [{ id: "m", kind: "spur" as const, driver: { shaft: "motor", teeth: 10 }, driven: { shaft: "drum", teeth: 50 } }] }; // biome-ignore format: one row
+    expect(found({ kind: "x", train }, "speed")).toMatchObject({ unit: "rpm", min: 480, max: 690, asks: "Speed of drum, idle, by a tachometer" });
+    expect(found({ kind: "x" }, "speed")).toBeUndefined();
+    expect(found({ kind: "x", supplies: ["hand"], train }, "speed")).toBeUndefined();
+  });
   it("each is asked once, has its reason, and a limit has its unit and its source", () => {
     const unit = fc.record({
       kind: fc.string(),

@@ -6,6 +6,7 @@ import type { StripStep } from "../job/step";
 import type { ProtectionClass, Supply } from "../job/supply";
 import { fullCycle } from "../train/full-cycle";
 import { outputShafts } from "../train/outputs";
+import { solveTrain } from "../train/solve";
 import type { TrainInput } from "../train/train";
 import { type ElectricalLimits, USUAL_LIMITS } from "./electrical-limits";
 import type { OwnTest } from "./own-tests";
@@ -19,6 +20,8 @@ export interface FinalCheck {
   readonly listenFor?: string;
   /** what can hurt at it */
   readonly caution?: string;
+  /** an electrical test: it is not left out */
+  readonly never?: true;
   /** the unit runs for it: what has to cure before is waited for */
   readonly runs?: true;
   /** words or a figure may stand beside the yes: what was measured */
@@ -107,6 +110,18 @@ export function finalChecks(
             why: "Two leads that are swapped run it backwards, and a brake that lets go is found on the customer's bench.",
             runs: true,
           },
+          ...speedOf(unit.train),
+          ...(unit.supplies?.includes("mains")
+            ? [
+                {
+                  check: "current",
+                  asks: "Current idle and under load: below the plate's?",
+                  why: "A train that runs tight draws more; a motor with a shorted winding too.",
+                  may: "Amperes idle, under load, and on the plate",
+                  runs: true as const,
+                },
+              ]
+            : []),
           {
             check: "warm",
             asks: "After ten minutes: does a hand stay on gear case and motor?",
@@ -114,7 +129,7 @@ export function finalChecks(
             may: "Temperature by a probe, where, and after how long",
             runs: true,
           },
-        ] as const)
+        ] satisfies FinalCheck[])
       : []),
     ...(lubricated.length
       ? [
@@ -160,6 +175,30 @@ export function finalChecks(
     out.push({ check: "food-clean", asks: "Every surface that touches food washed and dry?", why: "Bench dirt and solvent must not reach food." });
   return [...out, looseItems];
 }
+
+/** A motor may turn slower under its own brushes, and faster when it is idle, than its plate says: shares of what the train makes of that. */
+const SLOWEST = 0.8;
+const FASTEST = 1.15;
+
+/** The speed of the output, where the train tells it: another is a slipping clutch, a wrong wheel or a wrong belt. */
+function speedOf(train: TrainInput | undefined): FinalCheck[] {
+  const [output] = train ? outputShafts(train) : [];
+  const rpm = train && output !== undefined ? solveTrain(train).shafts.find((s) => s.shaft === output)?.rpm : null;
+  if (!rpm || output === undefined) return [];
+  return [
+    {
+      check: "speed",
+      asks: `Speed of ${output}, idle, by a tachometer`,
+      why: `The train makes ${figure(rpm)} rpm of the plate's speed. Another one is a clutch that slips, a belt or a wheel that is not the right one.`,
+      unit: "rpm",
+      min: Number(figure(SLOWEST * rpm)),
+      max: Number(figure(FASTEST * rpm)),
+      source: "the train at the plate's speed, less 20 %, plus 15 %",
+      runs: true,
+    },
+  ];
+}
+const figure = (n: number): string => String(Number(n.toPrecision(3)));
 
 /** So many turns of the output are turned by hand, where more teeth would only be counted. */
 const MOST_TURNS = 40;
@@ -207,20 +246,25 @@ const calibrations = (steps: readonly Pick<StripStep, "id" | "back">[]): { reado
 function electricalTests(protection: ProtectionClass | undefined, limits: ElectricalLimits): FinalCheck[] {
   if (protection === "III") return [];
   const { source } = limits;
-  const why = "Always after work on a mains unit.";
+  const base = { why: "Always after work on a mains unit.", never: true } as const;
   const earthed = protection !== "II";
   const current = (check: string, asks: string, max: number | undefined): FinalCheck =>
-    max === undefined ? { check, asks: `${asks}: passed by the tester’s programme?`, why } : { check, asks, unit: "mA", max, source, why };
+    max === undefined ? { check, asks: `${asks}: passed by the tester’s programme?`, ...base } : { check, asks, unit: "mA", max, source, ...base };
   return [
-    { check: "cord", asks: "Cord, plug, strain relief and case looked over: nothing cut, nothing loose?", why: "Half of what fails a test is seen before it." },
-    ...(earthed ? [{ check: "earth-bond", asks: "Earth bond, with its cord", unit: "Ω", max: limits.earthBondOhm, source, why }] : []),
+    {
+      check: "cord",
+      asks: "Cord, plug, strain relief and case looked over: nothing cut, nothing loose?",
+      ...base,
+      why: "Half of what fails a test is seen before it.",
+    },
+    ...(earthed ? [{ check: "earth-bond", asks: "Earth bond, with its cord", unit: "Ω", max: limits.earthBondOhm, source, ...base }] : []),
     {
       check: "insulation",
       asks: "Insulation at 500 V DC",
       unit: "MΩ",
       min: protection === "I" ? limits.insulationIMohm : limits.insulationIIMohm,
       source,
-      why,
+      ...base,
     },
     earthed ? current("protective-current", "Protective conductor current", limits.protectiveMa) : current("touch-current", "Touch current", limits.touchMa),
   ];

@@ -23,6 +23,18 @@ export function missingOf({ steps, answers }: Pick<Job, "steps" | "answers">): M
   );
 }
 
+/** What went in in the place of what was missing, and where it came from. */
+export function insteadOf({ steps, answers }: Pick<Job, "steps" | "answers">): (Missing & { readonly from: string })[] {
+  const said = new Map(answers.flatMap((a) => (a.answer === "renewed" && a.value ? [[a.question, a] as const] : [])));
+  if (!said.size) return [];
+  return steps.flatMap((s) =>
+    (s.hardware ?? []).flatMap((piece) => {
+      const a = said.get(missingKey(s.id, piece.id));
+      return a?.value ? [{ step: s.id, piece, qty: Math.min(piece.qty, a.value), from: a.note ?? "" }] : [];
+    }),
+  );
+}
+
 /** The count without what is missing: of a piece that is back, so many less. */
 export function lessMissing(isBack: IsBack, missing: readonly Missing[]): IsBack {
   if (!missing.length) return isBack;

@@ -59,6 +59,18 @@ function noteOf(asked: FinalCheck, electrical: ElectricalLimits, measured: strin
   return said.length ? { note: said.join("; ") } : {};
 }
 
+const leftOutInput = z.object({ ...onJob, check: ref, why: note.min(3, "say why it is left out") });
+/** A last check is left out, with its reason: it stands on the sheet. An electrical test never is. */
+export async function leaveOut(raw: z.infer<typeof leftOutInput>): Promise<ActionResult> {
+  return act(leftOutInput, raw, async ({ number, version, check, why }) => {
+    const job = thereIs(await loadJob(number), number);
+    const asked = finalChecks(job, (await shopSettings()).electrical).find((c) => c.check === check);
+    if (!asked) throw new Fault("check", "this unit is not asked that");
+    if (asked.never) throw new Fault("why", "an electrical test is not left out: without it the unit must not go out");
+    return setAnswer(number, version, finalKey(check), { answer: "left out", note: why }, `final check left out, ${asked.asks.replace(/[?:].*$/, "")}: ${why}`);
+  });
+}
+
 const failedInput = z.object({
   ...onJob,
   check: ref,

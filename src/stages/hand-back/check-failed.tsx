@@ -8,10 +8,10 @@ import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { failCheck } from "./actions";
+import { failCheck, leaveOut } from "./actions";
 
 /** A last check is answered with no: what is wrong, and where it leads back to. */
-export function CheckFailed({ check, onClose }: { check: string; onClose: () => void }) {
+export function CheckFailed({ check, mayBeLeft, onClose }: { check: string; mayBeLeft: boolean; onClose: () => void }) {
   const { run, number } = useJob();
   const router = useRouter();
   const fault = useFieldFault();
@@ -26,7 +26,7 @@ export function CheckFailed({ check, onClose }: { check: string; onClose: () => 
   return (
     <section aria-label="It is not so" className="flex flex-col gap-2 border-l-[6px] border-error bg-base-200 p-3">
       <label className="words">
-        What is wrong
+        What is wrong, or why it cannot be tried
         <input
           className="field"
           value={says}
@@ -52,8 +52,13 @@ export function CheckFailed({ check, onClose }: { check: string; onClose: () => 
         <KeyButton className="small" disabled={!ready} onPress={() => void fail(null)}>
           Write it down, and try again
         </KeyButton>
+        {mayBeLeft && (
+          <KeyButton className="small" disabled={!ready} onPress={() => void run(leaveOut, { check, why: says }).then((r) => fault.took(r) && onClose())}>
+            Leave this test out, for that reason
+          </KeyButton>
+        )}
         <KeyButton keyName="X" className="small" onPress={onClose}>
-          Leave it
+          Close
         </KeyButton>
       </div>
       <p className="hush text-[18px]">What was tried so far is tried again once it has been open; its figures stay in the history.</p>

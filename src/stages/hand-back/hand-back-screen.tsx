@@ -15,6 +15,8 @@ import type { HandBackView } from "./hand-back-view";
 import { NotYet } from "./not-yet";
 import { OwnTestsList } from "./own-tests-list";
 
+const isLeftOut = (a: Answer): boolean => a.answer !== "yes";
+
 /** Hand back: the last checks one by one, then the return sheet. */
 export function HandBackScreen({
   handedBackAt,
@@ -94,7 +96,7 @@ export function HandBackScreen({
               </p>
             )}
             {panel === "no" ? (
-              <CheckFailed key={now.check} check={now.check} onClose={() => setPanel(null)} />
+              <CheckFailed key={now.check} check={now.check} mayBeLeft={!now.never} onClose={() => setPanel(null)} />
             ) : (
               <div className="grid max-w-[640px] grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
                 <KeyButton keyName=" " look="main" onPress={() => void yes()} disabled={now.runs && cures.length > 0} className="justify-center">
@@ -139,8 +141,8 @@ export function HandBackScreen({
           const a = answerOf(c);
           return (
             <li key={c.check} className="flex min-h-[54px] items-center gap-3 border-b-2 border-base-300 text-[20px] leading-tight">
-              <span aria-hidden="true" className={`w-6 text-[24px] ${a ? "text-success" : ""}`}>
-                {a ? "✓" : c === now ? "▸" : "○"}
+              <span aria-hidden="true" className={`w-6 text-[24px] ${a ? (isLeftOut(a) ? "text-error" : "text-success") : ""}`}>
+                {a ? (isLeftOut(a) ? "–" : "✓") : c === now ? "▸" : "○"}
               </span>
               <span className="flex-1">
                 {c.asks}
@@ -151,6 +153,7 @@ export function HandBackScreen({
                 )}
                 {a && (
                   <span className="hush block text-[17px]">
+                    {isLeftOut(a) && "left out, "}
                     {dayAs(a.at, "HH:mm")}
                     {a.note && ` · ${a.note}`}
                   </span>

@@ -6,7 +6,7 @@ import { job, testShop } from "@/store/test-shop";
 import { goOn } from "../frame/go-on-action";
 import { sayCured } from "../job-view/cured-action";
 import { press, pumpAt, refusal } from "../test-unit";
-import { answerCheck, failCheck, handBack, sayOwnTests } from "./actions";
+import { answerCheck, failCheck, handBack, leaveOut, sayOwnTests } from "./actions";
 import { handBackView } from "./hand-back-view";
 import { returnSheetView } from "./return-sheet-view";
 
@@ -72,6 +72,17 @@ describe("a last check that fails", () => {
     for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
     expect(await press(goOn, number, { from: "rebuild" })).toMatchObject({ ok: true });
     expect((await handBackView(number))?.gates.map((g) => g.gate)).toContain("final:earth-bond");
+  });
+});
+
+describe("a last check that cannot be tried", () => {
+  it("is left out with its reason, which the sheet tells; an electrical one never is", async () => {
+    const number = await together(classI);
+    expect(refusal(await press(leaveOut, number, { check: "warm", why: "" }))).toMatch(/say why it is left out/i);
+    expect(await press(leaveOut, number, { check: "warm", why: "runs for a minute at a time" })).toMatchObject({ ok: true });
+    expect((await job(number)).answers[0]).toMatchObject({ question: "final:warm", answer: "left out", note: "runs for a minute at a time" });
+    expect(refusal(await press(leaveOut, number, { check: "insulation", why: "no tester" }))).toMatch(/must not go out/);
+    expect((await handBackView(number))?.gates.map((g) => g.gate)).not.toContain("final:warm");
   });
 });
 

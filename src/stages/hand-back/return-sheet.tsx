@@ -3,6 +3,7 @@
 import type { Lubricant } from "@/core/grease/lubricant";
 import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
 import { finalChecks } from "@/core/hand-back/final-checks";
+import { hardwareInWords } from "@/core/hardware/piece";
 import { endingNamed } from "@/core/job/ending";
 import { sizeOf } from "@/core/job/gear-notes";
 import { goingInOf } from "@/core/job/going-in";
@@ -14,8 +15,9 @@ import { type Service, serviceSays } from "@/core/job/service";
 import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "@/core/judge/failure-modes";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { insteadOf } from "@/core/order/missing";
 import { money } from "@/core/quantity/money";
-import { sentence } from "@/core/sentence";
+import { capital, sentence } from "@/core/sentence";
 import { dayAs } from "@/ui/day";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SheetHead } from "../frame/sheet-head";
@@ -118,6 +120,9 @@ export function ReturnSheet({
             Taken apart in {job.steps.length} {job.steps.length === 1 ? "step" : "steps"} and put back the same way; every screw, washer and clip counted out
             and back.
             {!ending && job.services.map((v) => ` ${serviceInSheet(job, v)}.`).join("")}
+            {insteadOf(job).map(
+              ({ piece, qty, from }) => ` ${capital(hardwareInWords({ ...piece, qty, at: undefined }))} went in for what was lost on the bench, from: ${from}.`,
+            )}
             {!ending &&
               goingInOf(job)
                 .flatMap((g) => g.staysOut)
@@ -138,8 +143,11 @@ export function ReturnSheet({
             const a = job.answers.find((x) => x.question === finalKey(c.check));
             return (
               <li key={c.check} className="flex justify-between gap-3 border-b border-[#d7ccb4]">
-                <span>{c.asks.replace(/\?$/, "")}</span>
-                <b className="shrink-0">{a ? (a.value === undefined ? "✓ yes" : `${a.value} ${a.unit}`) : "open"}</b>
+                <span>
+                  {c.asks.replace(/\?$/, "")}
+                  {a?.note && a.value === undefined && <span className="block text-[15px]">{a.note}</span>}
+                </span>
+                <b className="shrink-0">{a ? (a.value !== undefined ? `${a.value} ${a.unit}` : a.answer === "yes" ? "✓ yes" : "left out") : "open"}</b>
               </li>
             );
           })}
