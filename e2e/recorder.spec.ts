@@ -94,13 +94,13 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   // the wheel, then what holds it, then what was said for its return
   await told("drive wheel", "a tooth at the pin; 1.5 turns to dead centre", "lift by the rim, not by the shaft", "Do not undo: the worm's lock nut.");
   await told("Over its dowels", "It came off warm and goes on warm");
+  await hand.button(/Done$/).click();
+  await told("Lay on: 2 wavy washers 20 mm; screw on: 1 nut M6, LEFT-HAND", "blue → X2-1");
   await expect(line.getByRole("list", { name: "Stack, the lowest first" }).getByRole("listitem")).toHaveText([
     "drive wheel",
     "2 wavy washers 20 mm",
     /1 nut M6, LEFT-HAND/,
   ]);
-  await hand.button(/Done$/).click();
-  await told("Lay on: 2 wavy washers 20 mm; screw on: 1 nut M6, LEFT-HAND", "blue → X2-1");
   await hand.button(/Done$/).click();
   await told("Turn it until the teeth fall in");
   await hand.button(/Done$/).click();

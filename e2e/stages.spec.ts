@@ -65,7 +65,7 @@ test("every screen of the demo shop opens without an error, its buttons large en
   for (const path of SCREENS) {
     await new BenchHand(page).open(path);
     // a basket is still being worked out when its page stands
-    await expect(page.getByRole("progressbar")).toHaveCount(0);
+    await expect(page.getByRole("progressbar")).toHaveCount(0, { timeout: 60_000 });
     const low = await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>(".key-button")]
         .filter((b) => b.offsetParent && b.getBoundingClientRect().height < 48)

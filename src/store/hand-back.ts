@@ -1,5 +1,5 @@
-import type { OwnTest } from "@/core/hand-back/own-tests";
 import { finalKey } from "@/core/job/keys";
+import type { OwnTest } from "@/core/job/own-tests";
 import { changeJob } from "./change";
 import { records } from "./tables";
 

@@ -1,6 +1,6 @@
 import type { Knex } from "knex";
-import { testsOfKind } from "@/core/hand-back/own-tests";
 import type { JobHead } from "@/core/job/job";
+import { testsOfKind } from "@/core/job/own-tests";
 import { STAGE_NAMES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { database } from "./database";

@@ -1,6 +1,7 @@
 import { isPlastic } from "../hardware/material";
 import { type Ending, endingNamed } from "../job/ending";
 import type { Hazard } from "../job/hazard";
+import type { OwnTest } from "../job/own-tests";
 import type { Part } from "../job/part";
 import type { StripStep } from "../job/step";
 import type { ProtectionClass, Supply } from "../job/supply";
@@ -9,7 +10,6 @@ import { outputShafts } from "../train/outputs";
 import { solveTrain } from "../train/solve";
 import type { TrainInput } from "../train/train";
 import { type ElectricalLimits, USUAL_LIMITS } from "./electrical-limits";
-import type { OwnTest } from "./own-tests";
 
 /** A last check before the unit goes home. With a unit it takes a figure, judged against `min` or `max`. */
 export interface FinalCheck {

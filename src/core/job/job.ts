@@ -1,6 +1,5 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { ownTests } from "../hand-back/own-tests";
 import { toFitSchema } from "../match/arrival/parcel";
 import { basketInput } from "../match/basket/basket-input";
 import { trainInput } from "../train/train";
@@ -10,6 +9,7 @@ import { chamberSchema } from "./chamber";
 import { endingSchema, waitingSchema } from "./ending";
 import { chosenCauses, type Finding } from "./finding";
 import { HAZARD_NAMES, hazard } from "./hazard";
+import { ownTests } from "./own-tests";
 import type { JobPicture } from "./picture";
 import { hardwareFind, type Reading } from "./reading";
 import type { WeighedPoint } from "./service";

@@ -12,6 +12,8 @@ export const clickInput = z.strictObject({
   train: trainInput,
   /** when the click was tapped, ms */
   clicksMs: times,
+  /** the clicks were found in a recording: no finger spreads them */
+  heard: z.boolean().optional(),
   /** the shaft that was watched, and when it came round; left out: the train ran at the motor's speed */
   turns: z.strictObject({ shaft: z.string(), tapsMs: times }).optional(),
 });
@@ -37,6 +39,8 @@ export interface ClickAnswer {
 
 /** Relative spread of a motor's speed against its plate, unloaded. */
 const PLATE_U = 0.04;
+/** Of a click that was found in a recording, ms: its frame. */
+const HEARD_MS = 3;
 /** Of a hand that turns: its speed is not even within a turn. */
 const HAND_U = 0.015;
 
@@ -51,7 +55,7 @@ const HAND_U = 0.015;
  */
 export function findClick(input: ClickInput): ClickAnswer {
   const { turns } = shaftSpeeds(input.train);
-  const clicks = tapped("clicksMs", input.clicksMs);
+  const clicks = tapped("clicksMs", input.clicksMs, input.heard ? HEARD_MS : undefined);
   let perInputTurn: number;
   let u: number;
   if (input.turns) {
@@ -78,9 +82,9 @@ export function findClick(input: ClickInput): ClickAnswer {
   return { clicks, perInputTurn: { value: perInputTurn, u: u * perInputTurn }, suspects, none: nothing / total };
 }
 
-function tapped(path: string, taps: readonly number[]): Rhythm {
+function tapped(path: string, taps: readonly number[], spreadMs?: number): Rhythm {
   try {
-    return rhythm(taps);
+    return rhythm(taps, spreadMs);
   } catch (e) {
     throw e instanceof Fault ? new Fault(path, e.says) : e;
   }

@@ -23,10 +23,11 @@ const FINGER_MS = 30;
  * tap time against beat number by least squares, so that every tap helps; its spread is the slope's, with at least a finger's 30 ms per tap.
  *
  * @param tapsMs times of the taps, rising
+ * @param spreadMs how far off each may be at least, ms: a finger's, unless they were heard by a microphone
  * @throws Fault with fewer than 3 taps, or without a steady beat in them
  * @example rhythm([0, 500, 1000, 2000]).periodMs // 500, one beat missed
  */
-export function rhythm(tapsMs: readonly number[]): Rhythm {
+export function rhythm(tapsMs: readonly number[], spreadMs = FINGER_MS): Rhythm {
   if (tapsMs.length < 3) throw new Fault("taps", "tap at least three times, better eight or more");
   if (tapsMs.some((t, i) => i > 0 && t < (tapsMs[i - 1] as number))) throw new Fault("taps", "the taps do not stand in the order of time");
   const gaps = (ts: readonly number[]): number[] => ts.slice(1).map((t, i) => t - (ts[i] as number));
@@ -44,7 +45,7 @@ export function rhythm(tapsMs: readonly number[]): Rhythm {
   const fit = slope(beats, kept);
   const scatter = Math.sqrt(kept.reduce((sum, t, i) => sum + (t - fit.at0 - fit.by * (beats[i] as number)) ** 2, 0) / Math.max(1, kept.length - 2));
   if (scatter > 0.25 * fit.by) throw new Fault("taps", "there is no steady beat in these taps: turn the output evenly and tap again");
-  const u = Math.max(scatter, FINGER_MS) / Math.sqrt(fit.spread);
+  const u = Math.max(scatter, spreadMs) / Math.sqrt(fit.spread);
   return {
     periodMs: fit.by,
     u,

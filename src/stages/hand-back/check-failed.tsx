@@ -42,11 +42,11 @@ export function CheckFailed({ check, mayBeLeft, onClose }: { check: string; mayB
         />
       </label>
       <FaultLine says={fault.elsewhere()} />
-      <div className="grid grid-cols-2 gap-2">
-        <KeyButton look="warn" disabled={!ready} onPress={() => void fail("rebuild")}>
+      <div className="grid grid-cols-3 gap-2">
+        <KeyButton className="small" look="warn" disabled={!ready} onPress={() => void fail("rebuild")}>
           Back to Rebuild: it comes open
         </KeyButton>
-        <KeyButton look="warn" disabled={!ready} onPress={() => void fail("judge")}>
+        <KeyButton className="small" look="warn" disabled={!ready} onPress={() => void fail("judge")}>
           Back to Judge: a second fault
         </KeyButton>
         <KeyButton className="small" disabled={!ready} onPress={() => void fail(null)}>

@@ -50,7 +50,7 @@ export function HandBackScreen({
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(0,0.55fr)] gap-7">
-      <section aria-label="Final check" className="flex flex-col gap-4">
+      <section aria-label="Final check" className="flex min-h-0 flex-col gap-3">
         {panel === "own" && !handedBackAt ? (
           <OwnTestsList kind={kind} tests={ownTests} onClose={() => setPanel(null)} />
         ) : handedBackAt ? (
@@ -59,12 +59,12 @@ export function HandBackScreen({
             <p className="text-[24px]">The return sheet stays here; print it again any time.</p>
           </>
         ) : now ? (
-          <>
-            <p className="hush text-[20px]">
+          <div className="flex min-h-0 shrink flex-col gap-3 overflow-y-auto p-1">
+            <p className="hush text-[20px] leading-none">
               final check {checks.indexOf(now) + 1} of {checks.length}
             </p>
-            <h2 className="text-[40px]">{now.asks}</h2>
-            <p className="says text-[22px]">
+            <h2 className="text-[36px] leading-[1.1]">{now.asks}</h2>
+            <p className={`says text-[22px] ${panel === "no" ? "hidden" : ""}`}>
               {now.why}
               {now.source && (now.min !== undefined || now.max !== undefined) && ` Limit: ${limitInWords(now)}.`}
             </p>
@@ -95,19 +95,8 @@ export function HandBackScreen({
                 {fault}
               </p>
             )}
-            {panel === "no" ? (
-              <CheckFailed key={now.check} check={now.check} mayBeLeft={!now.never} onClose={() => setPanel(null)} />
-            ) : (
-              <div className="grid max-w-[640px] grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
-                <KeyButton keyName=" " look="main" onPress={() => void yes()} disabled={now.runs && cures.length > 0} className="justify-center">
-                  {now.unit ? "Enter the figure" : "Yes, checked"}
-                </KeyButton>
-                <KeyButton keyName="R" look="warn" className="justify-center" onPress={() => setPanel("no")}>
-                  No
-                </KeyButton>
-              </div>
-            )}
-          </>
+            {panel === "no" && <CheckFailed key={now.check} check={now.check} mayBeLeft={!now.never} onClose={() => setPanel(null)} />}
+          </div>
         ) : (
           <>
             <h2 className="text-[40px]">All checks are answered.</h2>
@@ -125,7 +114,17 @@ export function HandBackScreen({
             </div>
           </>
         )}
-        <div className="mt-auto flex gap-2">
+        {now && !handedBackAt && panel === null && (
+          <div className="grid max-w-[640px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
+            <KeyButton keyName=" " look="main" onPress={() => void yes()} disabled={now.runs && cures.length > 0} className="justify-center">
+              {now.unit ? "Enter the figure" : "Yes, checked"}
+            </KeyButton>
+            <KeyButton keyName="R" look="warn" className="justify-center" onPress={() => setPanel("no")}>
+              No
+            </KeyButton>
+          </div>
+        )}
+        <div className="mt-auto flex shrink-0 gap-2">
           <KeyLink keyName="P" href={`/jobs/${number}/sheet`}>
             Return sheet
           </KeyLink>

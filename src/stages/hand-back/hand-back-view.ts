@@ -1,9 +1,9 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
-import type { OwnTest } from "@/core/hand-back/own-tests";
 import type { Answer } from "@/core/job/answer";
 import { finalOf } from "@/core/job/keys";
+import type { OwnTest } from "@/core/job/own-tests";
 import type { RunningWait } from "@/core/order/running-waits";
 import { loadDrafts } from "@/store/drafts";
 import { shopSettings } from "@/store/settings";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { OwnTest } from "@/core/hand-back/own-tests";
+import type { OwnTest } from "@/core/job/own-tests";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";

@@ -2,6 +2,7 @@
 
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { useClose } from "@/ui/keys";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { causeFound, ruleOut } from "./actions";
@@ -21,11 +22,12 @@ export interface SuspectNow {
 }
 
 /** What can be behind the "no", what is tried soonest first: each is ruled out, or it was that, and what has to come off for it comes off again. */
-export function FindCause({ line, suspects, onTakenOff }: { line: string; suspects: readonly SuspectNow[]; onTakenOff: () => void }) {
+export function FindCause({ line, suspects, onClose }: { line: string; suspects: readonly SuspectNow[]; onClose: () => void }) {
   const { run } = useJob();
   const fault = useFieldFault();
+  useClose(onClose);
   const off = async (step: string): Promise<void> => {
-    if (fault.took(await run(takeOffAgain, { step }))) onTakenOff();
+    if (fault.took(await run(takeOffAgain, { step }))) onClose();
   };
   return (
     <section aria-label="Find the cause" className="flex flex-col gap-1">

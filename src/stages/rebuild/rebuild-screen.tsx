@@ -192,7 +192,7 @@ function OpenLine({
       <>
         <h2 className="text-[24px] leading-[1.12]">{words.title}</h2>
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
-          <FindCause key={`cause ${line.key}`} line={line.key} suspects={line.suspects} onTakenOff={close} />
+          <FindCause key={`cause ${line.key}`} line={line.key} suspects={line.suspects} onClose={close} />
           {words.ifNot && <p className="says danger">{words.ifNot}</p>}
         </div>
         <LineTrouble key={`trouble ${line.key}`} begin={`No: ${words.title}`} later onClose={close} />

@@ -1,12 +1,16 @@
 "use client";
 
-import { useEffect, useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
+import { sentence } from "@/core/sentence";
+import { clicksIn } from "@/core/sound/clicks";
+import { readWav } from "@/core/sound/wav";
 import { findClick } from "@/core/train/click-finder";
 import { solveTrain } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
+import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { percent } from "@/ui/odds";
 import { useDraft } from "../../saving/use-draft";
@@ -17,9 +21,13 @@ const tapsSchema = z.object({
   turns: z.array(z.number()),
   /** the shaft that is watched; null: the last of the train */
   watched: z.string().nullable(),
+  /** the clicks were found in a recording of so many seconds */
+  heardS: z.number().optional(),
 });
 type Taps = Frozen<z.infer<typeof tapsSchema>>;
 const NONE: Taps = { clicks: [], turns: [], watched: null };
+/** A quarter of an hour of a studio's recorder. */
+const MOST_BYTES = 250e6;
 /** A pause after which a new series begins, ms. */
 const NEW_SERIES_MS = 15_000;
 
@@ -29,6 +37,7 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
   const shafts = useMemo(() => solveTrain(train).shafts.filter((s) => s.turnsPerInputTurn !== null), [train]);
   const watched = taps.watched ?? shafts.at(-1)?.shaft ?? "";
   const began = useRef(0);
+  const chooser = useRef<HTMLInputElement>(null);
   const tap = (which: "clicks" | "turns"): void => {
     // one clock for both series, on from what was kept before a reload
     const last = Math.max(0, ...taps.clicks, ...taps.turns);
@@ -37,13 +46,31 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
     const t = Math.round(now - began.current);
     const own = taps[which];
     const fresh = own.length && t - (own.at(-1) as number) > NEW_SERIES_MS ? [] : own;
-    setTaps({ ...taps, [which]: [...fresh, t] });
+    setTaps({ ...(taps.heardS === undefined ? taps : { ...NONE, watched: taps.watched }), [which]: [...(taps.heardS === undefined ? fresh : []), t] });
+  };
+  const [unread, setUnread] = useState<string | null>(null);
+  const listen = async (file: File): Promise<void> => {
+    if (file.size > MOST_BYTES) return setUnread("this recording is larger than 250 MB: ten seconds are enough");
+    try {
+      const recording = readWav(new Uint8Array(await file.arrayBuffer()));
+      // a microphone does not see a shaft: it ran at the motor's speed
+      setTaps({ clicks: clicksIn(recording).clicksMs.map((t) => Math.round(t * 10) / 10), turns: [], watched: "", heardS: recording.seconds });
+      setUnread(null);
+    } catch (e) {
+      if (!(e instanceof Fault)) throw e;
+      setUnread(e.says);
+    }
   };
   const found = useMemo(() => {
     if (taps.clicks.length < 3) return null;
     if (watched && taps.turns.length < 3) return null;
     try {
-      return findClick({ train, clicksMs: [...taps.clicks], ...(watched ? { turns: { shaft: watched, tapsMs: [...taps.turns] } } : {}) });
+      return findClick({
+        train,
+        clicksMs: [...taps.clicks],
+        heard: taps.heardS !== undefined,
+        ...(watched ? { turns: { shaft: watched, tapsMs: [...taps.turns] } } : {}),
+      });
     } catch (e) {
       if (e instanceof Fault) return e.says;
       throw e;
@@ -87,6 +114,30 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
           </KeyButton>
         )}
       </div>
+      <div className="flex items-center gap-3">
+        <KeyButton keyName="R" className="small" onPress={() => chooser.current?.click()}>
+          Hear it in a recording …
+        </KeyButton>
+        <input
+          ref={chooser}
+          type="file"
+          aria-label="Recording"
+          accept=".wav,audio/wav"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(e) => {
+            const [file] = e.target.files ?? [];
+            e.target.value = "";
+            if (file) void listen(file);
+          }}
+        />
+        {taps.heardS !== undefined && (
+          <span className="hush text-[18px]">
+            {taps.clicks.length} clicks heard in {taps.heardS.toFixed(1)} s
+          </span>
+        )}
+      </div>
+      <FaultLine says={unread && sentence(unread)} />
       {typeof found === "string" && (
         <p role="alert" className="says danger first-letter:uppercase">
           {found}.
