@@ -1,3 +1,4 @@
+import { z } from "zod";
 import { type Supplier, type SupplierOffer, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
 import { offersTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
 import { isOneOf, writeMany } from "./many-rows";
@@ -7,11 +8,14 @@ import { rowsOf } from "./rows";
 export const offers = rowsOf("offers", supplierOffer);
 export const suppliers = rowsOf("suppliers", supplier);
 
+/** What an offer is told by, as its key keeps it. */
+const offerKey = z.tuple([z.string(), z.string(), z.number()]);
+
 /** An offer is told from another by who makes it, for what, and in which pack. */
 export const offerRows: Keyed<SupplierOffer> = {
   keyOf: offersTable.keyOf,
   there: async (db, keys) => {
-    const numbers = keys.map((k) => (JSON.parse(k) as [string, string])[1]);
+    const numbers = keys.map((k) => offerKey.parse(JSON.parse(k))[1]);
     return (await db("offers").where(isOneOf("number", numbers))).map(offers.read);
   },
   write: async (db, rows) => {
@@ -20,7 +24,7 @@ export const offerRows: Keyed<SupplierOffer> = {
   },
   async drop(db, keys) {
     for (const key of keys) {
-      const [supplier, number, pack] = JSON.parse(key) as [string, string, number];
+      const [supplier, number, pack] = offerKey.parse(JSON.parse(key));
       await db("offers").where({ supplier, number, pack }).delete();
     }
   },

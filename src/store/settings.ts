@@ -5,6 +5,7 @@ import { Fault, readWith } from "@/core/fault";
 import type { Frozen } from "@/core/frozen";
 import { electricalLimits, USUAL_LIMITS } from "@/core/hand-back/electrical-limits";
 import { type Hazard, hazard } from "@/core/job/hazard";
+import { kindNamed } from "@/core/job/kind-named";
 import { type OwnTest, ownTests } from "@/core/job/own-tests";
 import { shopRates } from "@/core/match/quote/quote";
 import { LENGTH_UNITS } from "@/core/quantity/units";
@@ -216,7 +217,7 @@ export async function rememberHazards(kind: string, hazards: readonly Hazard[] |
 
 /** Remembers what is tried at a kind of unit before it goes home; null: as is usual for it. */
 export async function rememberTests(kind: string, tests: readonly OwnTest[] | null, at?: Knex): Promise<void> {
-  const own = kind.trim().toLowerCase();
+  const own = kindNamed(kind);
   if (!own) throw new Fault("kind", "say at Take in what kind of unit it is");
   await inTurn(at ?? (await database()), async (trx) => {
     const { [own]: _before, ...others } = await whole("kindTests", trx);

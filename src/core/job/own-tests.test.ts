@@ -1,11 +1,14 @@
 import { describe, expect, it } from "vitest";
-import { ownTest, ownTests, testsOfKind, USUAL_TESTS } from "./own-tests";
+import { ownTest, ownTests, testsOfKind, USUAL_TESTS, usualTests } from "./own-tests";
 
 describe("what a kind of unit has to do", () => {
-  it("is what the shop said of it, else what is usual for how its name ends, else nothing", () => {
+  it("is what the shop said of it; what is usual for how its name ends is only offered, while it is not asked", () => {
     const said = { "deli slicer": [{ asks: "It slices ham" }], fan: [] };
     expect(testsOfKind(" Deli Slicer", said)).toEqual(said["deli slicer"]);
-    expect(testsOfKind("bread slicer", said)).toEqual(USUAL_TESTS.slicer);
+    expect(testsOfKind("bread slicer", said)).toEqual([]);
+    expect(usualTests("Bread slicer", [])).toEqual(USUAL_TESTS.slicer);
+    expect(usualTests("bread slicer", USUAL_TESTS.slicer ?? [])).toEqual([]);
+    expect(usualTests("harmonium", [])).toEqual([]);
     expect(testsOfKind("fan", said)).toEqual([]);
     expect(testsOfKind("harmonium", said)).toEqual([]);
   });

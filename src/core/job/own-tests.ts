@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
+import { kindNamed, usualFor } from "./kind-named";
 
 const asks = z.string().trim().min(3, "say in a few words what is tried").max(120, "is longer than 120 characters");
 const limit = z.number("must be a figure").min(0, "must not be negative").max(1e6);
@@ -17,7 +18,7 @@ export const ownTest = z
 export type OwnTest = Frozen<z.infer<typeof ownTest>>;
 export const ownTests = z.array(ownTest).max(30, "are more than 30");
 
-/** What units are usually tried by, as a shop finds the table when it starts. */
+/** What units are usually tried by: only offered, because a name is no fact. */
 export const USUAL_TESTS: Readonly<Record<string, readonly OwnTest[]>> = {
   slicer: [{ asks: "It slices a soft loaf thinly, from end to end" }],
   juicer: [{ asks: "It presses a carrot through without stalling" }],
@@ -34,12 +35,9 @@ export const USUAL_TESTS: Readonly<Record<string, readonly OwnTest[]>> = {
   pump: [{ asks: "It primes itself and holds its pressure" }],
 };
 
-const named = (kind: string): string => kind.trim().toLowerCase();
+/** What is tried at a kind of unit: what the shop said of just this kind. */
+export const testsOfKind = (kind: string, said: Readonly<Record<string, readonly OwnTest[]>>): readonly OwnTest[] => said[kindNamed(kind)] ?? [];
 
-/** What is tried at a kind of unit: as the shop said of it, else as is usual for it. */
-export function testsOfKind(kind: string, said: Readonly<Record<string, readonly OwnTest[]>>): readonly OwnTest[] {
-  const own = named(kind);
-  if (said[own]) return said[own];
-  const usual = Object.keys(USUAL_TESTS).find((k) => own === k || own.endsWith(` ${k}`));
-  return usual === undefined ? [] : (USUAL_TESTS[usual] ?? []);
-}
+/** What is usual for how a kind's name ends, and not asked yet: offered, and asked once somebody takes it. */
+export const usualTests = (kind: string, asked: readonly OwnTest[]): readonly OwnTest[] =>
+  (usualFor(USUAL_TESTS, kind) ?? []).filter((t) => !asked.some((a) => a.asks === t.asks));

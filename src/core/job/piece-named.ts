@@ -7,9 +7,7 @@ import type { PieceRef } from "./piece-ref";
 export function pieceNamed(job: Pick<Job, "parts" | "steps">, piece: PieceRef, placed = false): string {
   if ("part" in piece) return partNamed(job, piece.part);
   const hardware = job.steps.flatMap((s) => s.hardware ?? []).find((h) => h.id === piece.hardware);
-  return hardware
-    ? placed && hardware.at
-      ? `${hardwareInWords({ ...hardware, at: undefined })}, ${hardware.at}`
-      : hardwareInWords({ ...hardware, at: undefined })
-    : "a piece";
+  if (!hardware) return "a piece";
+  const { at, ...bare } = hardware;
+  return [hardwareInWords(bare), placed && at].filter(Boolean).join(", ");
 }

@@ -32,7 +32,7 @@ export function teethOff({ train }: Pick<Job, "train">, parts: readonly string[]
   const outputs = outputShafts(train);
   return train.meshes.flatMap((m, i) => {
     const answer = meshes[i];
-    const own = wheelsOf(m).filter((w) => w.part !== undefined && w.teeth !== null && parts.includes(w.part));
+    const own = wheelsOf(m).flatMap((w) => (w.part !== undefined && w.teeth !== null && parts.includes(w.part) ? [{ ...w, part: w.part }] : []));
     const at = (shaft: string): number | undefined => answer?.oneToothOff.find((o) => o.shaft === shaft)?.degrees;
     const [wheel] = own;
     if (!answer || !wheel) return [];
@@ -41,7 +41,7 @@ export function teethOff({ train }: Pick<Job, "train">, parts: readonly string[]
     const again = answer.sameTeethEvery;
     return [
       {
-        part: wheel.part as string,
+        part: wheel.part,
         mesh: m.id,
         says: wheelSays(wheel),
         degrees,

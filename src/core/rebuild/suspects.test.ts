@@ -62,6 +62,15 @@ const suspects = (job: Job, key: string) => {
 describe("one tooth off", () => {
   it("is told in degrees at the wheel and where power goes out", () => {
     expect(outputShafts(train)).toEqual(["fan"]);
+    // the case holds the ring: power leaves by the carrier
+    const planets = {
+      id: "p",
+      kind: "planetary" as const,
+      sun: { shaft: "motor", teeth: 12 },
+      ring: { shaft: "frame", teeth: 48 },
+      carrier: { shaft: "drum" },
+    };
+    expect(outputShafts({ input: { shaft: "motor", rpm: 1000 }, meshes: [planets] })).toEqual(["drum"]);
     expect(teethOff({ train }, ["p3"])).toMatchObject([{ mesh: "m1", degrees: 22.5, atOutput: [{ shaft: "fan", degrees: 90 }], meetsAfter: { turns: 2 } }]);
     const { line } = asked(blower(), checkKey("timing-together", "s4"));
     expect(lineInWords(blower(), line).mind).toEqual([

@@ -1,4 +1,5 @@
 import type { Hazard } from "../job/hazard";
+import { kindNamed, usualFor } from "../job/kind-named";
 import type { Supply } from "../job/supply";
 import type { SafetyQuestion } from "./question";
 
@@ -83,19 +84,16 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   clock: ["spring"],
 };
 
-const named = (kind: string): string => kind.trim().toLowerCase();
-
 /**
  * What is proposed for a kind of unit: what the shop said of this kind last, else what is usual for it, else nothing is proposed and the technician is asked.
  *
  * @param said kind in small letters → what was said of it
  */
 export function proposedHazards(kind: string, said: Readonly<Record<string, readonly Hazard[]>>): readonly Hazard[] | undefined {
-  const own = named(kind);
+  const own = kindNamed(kind);
   if (!own) return undefined;
   if (said[own]) return said[own];
-  const usual = Object.keys(USUAL_HAZARDS).find((k) => own === k || own.endsWith(` ${k}`));
-  return usual === undefined ? undefined : USUAL_HAZARDS[usual];
+  return usualFor(USUAL_HAZARDS, own);
 }
 
 /** The shop's table with what was said of a kind; null: that is forgotten. */
@@ -104,8 +102,8 @@ export function hazardsSaid(
   kind: string,
   hazards: readonly Hazard[] | null,
 ): Record<string, readonly Hazard[]> {
-  const { [named(kind)]: _before, ...others } = said;
-  return hazards === null || !named(kind) ? others : { ...others, [named(kind)]: hazards };
+  const { [kindNamed(kind)]: _before, ...others } = said;
+  return hazards === null || !kindNamed(kind) ? others : { ...others, [kindNamed(kind)]: hazards };
 }
 
 /** Every kind that something is proposed for, by name: as the shop has said, else as is usual. */

@@ -1,11 +1,12 @@
 "use client";
 
 import Link from "next/link";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { z } from "zod";
 import { sentence } from "@/core/sentence";
 import { whatFailed } from "@/ui/ask-shop";
 import { FaultLine } from "@/ui/fault-line";
+import { FilePick } from "@/ui/file-pick";
 import { KeyButton } from "@/ui/key-button";
 import { ShopHead } from "../shop-head";
 
@@ -14,7 +15,6 @@ type Taken = { readonly number: string; readonly missing: readonly string[] };
 
 /** Jobs from elsewhere: a job file is read through, refused whole with the place where it is wrong, or taken in whole. */
 export function JobFilesScreen() {
-  const chooser = useRef<HTMLInputElement>(null);
   const { take, busy, fault, taken, again } = useTakeIn();
   return (
     <div className="min-h-dvh min-w-[1000px]">
@@ -23,22 +23,9 @@ export function JobFilesScreen() {
         <section aria-label="In">
           <h2 className="border-b-2 border-base-content text-[24px]">Take one in</h2>
           <div className="py-4">
-            <KeyButton keyName=" " look="main" onPress={() => chooser.current?.click()} disabled={busy}>
+            <FilePick label="Job file" accept=".zip,.json" keyName=" " look="main" disabled={busy} onFile={(file) => void take(file, false)}>
               {busy ? "Reading it …" : "Choose a job file"}
-            </KeyButton>
-            <input
-              ref={chooser}
-              type="file"
-              aria-label="Job file"
-              accept=".zip,.json"
-              className="sr-only"
-              tabIndex={-1}
-              onChange={(e) => {
-                const [file] = e.target.files ?? [];
-                e.target.value = "";
-                if (file) void take(file, false);
-              }}
-            />
+            </FilePick>
           </div>
           <FaultLine says={fault} className="text-[21px]" />
           {again && (

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { OwnTest } from "@/core/job/own-tests";
+import { type OwnTest, usualTests } from "@/core/job/own-tests";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";
@@ -26,6 +26,7 @@ export function OwnTestsList({ kind, tests, onClose }: { kind: string; tests: re
   const fault = useFieldFault();
   const [typed, setTyped] = useState<Typed>(EMPTY);
   useClose(onClose);
+  const usual = usualTests(kind, tests);
   const keep = async (next: readonly OwnTest[]): Promise<boolean> => fault.took(await run(sayOwnTests, { tests: [...next] }));
   const figure = (text: string): number | undefined => (text.trim() ? Number(text.replace(",", ".")) : undefined);
   const add = async (): Promise<void> => {
@@ -60,6 +61,15 @@ export function OwnTestsList({ kind, tests, onClose }: { kind: string; tests: re
         ))}
         {!tests.length && <li className="hush text-[20px]">Nothing of its own yet. What is said here is asked at the next one of its kind too.</li>}
       </ul>
+      {usual.length > 0 && (
+        <div className="flex flex-wrap gap-2">
+          {usual.map((t) => (
+            <KeyButton key={t.asks} className="small" label={`Usual for such units: ${t.asks}`} onPress={() => void keep([...tests, t])}>
+              + {t.asks}
+            </KeyButton>
+          ))}
+        </div>
+      )}
       <form
         className="flex flex-col gap-2"
         onSubmit={(e) => {

@@ -29,7 +29,7 @@ export function NotAllThere({ line, hardware, onClose }: { line: string; hardwar
   const fault = useFieldFault();
   const [gone, setGone] = useState<Readonly<Record<string, number>>>({});
   const pieces = hardware.filter(isLoose);
-  const missing = pieces.flatMap((h) => (gone[h.id] ? [{ piece: h.id, qty: gone[h.id] as number }] : []));
+  const missing = pieces.map((h) => ({ piece: h.id, qty: gone[h.id] ?? 0 })).filter((m) => m.qty > 0);
   if (!pieces.length) return null;
   const keep = async (): Promise<void> => {
     if (fault.took(await run(goOnWithout, { line, missing }))) onClose();

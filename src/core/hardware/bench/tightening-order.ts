@@ -34,9 +34,14 @@ export function tighteningOrder(count: number): FlangeScrew[] {
  */
 export function rowOrder(count: number): FlangeScrew[] {
   if (count < 3 || count > 12) return [];
-  const middle = (count - 1) / 2;
-  const order = Array.from({ length: count }, (_, i) => i).sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle) || a - b);
+  const order = fromTheMiddle(count);
   return Array.from({ length: count }, (_, i) => ({ x: i / (count - 1), y: 0.5, turn: order.indexOf(i) + 1 }));
+}
+
+/** Places of a row from its middle outwards, to either side in turn. */
+function fromTheMiddle(count: number): number[] {
+  const middle = (count - 1) / 2;
+  return Array.from({ length: count }, (_, i) => i).sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle) || a - b);
 }
 
 /** Holes lie in a row where they stray from its line by less than this share of its length. */
@@ -63,9 +68,8 @@ export function orderOfHoles(at: readonly { readonly x: number; readonly y: numb
   const length = Math.max(...along) - Math.min(...along);
   if (Math.max(...aside) <= ROW_STRAY * length) {
     const places = at.map((_, i) => i).sort((a, b) => (along[a] ?? 0) - (along[b] ?? 0));
-    const middle = (n - 1) / 2;
-    const order = places.map((hole, place) => ({ hole, place })).sort((a, b) => Math.abs(a.place - middle) - Math.abs(b.place - middle) || a.place - b.place);
-    return { inARow: true, turns: at.map((_, i) => order.findIndex((o) => o.hole === i) + 1) };
+    const order = fromTheMiddle(n).map((place) => places[place]);
+    return { inARow: true, turns: at.map((_, i) => order.indexOf(i) + 1) };
   }
   const angle = at.map((p) => Math.atan2(p.y - cy, p.x - cx));
   const apart = (a: number, b: number): number => {

@@ -11,6 +11,7 @@ import { findClick } from "@/core/train/click-finder";
 import { solveTrain } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 import { FaultLine } from "@/ui/fault-line";
+import { FilePick } from "@/ui/file-pick";
 import { KeyButton } from "@/ui/key-button";
 import { percent } from "@/ui/odds";
 import { useDraft } from "../../saving/use-draft";
@@ -37,7 +38,6 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
   const shafts = useMemo(() => solveTrain(train).shafts.filter((s) => s.turnsPerInputTurn !== null), [train]);
   const watched = taps.watched ?? shafts.at(-1)?.shaft ?? "";
   const began = useRef(0);
-  const chooser = useRef<HTMLInputElement>(null);
   const tap = (which: "clicks" | "turns"): void => {
     // one clock for both series, on from what was kept before a reload
     const last = Math.max(0, ...taps.clicks, ...taps.turns);
@@ -115,22 +115,9 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
         )}
       </div>
       <div className="flex items-center gap-3">
-        <KeyButton keyName="R" className="small" onPress={() => chooser.current?.click()}>
+        <FilePick label="Recording" accept=".wav,audio/wav" keyName="R" className="small" onFile={(file) => void listen(file)}>
           Hear it in a recording …
-        </KeyButton>
-        <input
-          ref={chooser}
-          type="file"
-          aria-label="Recording"
-          accept=".wav,audio/wav"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(e) => {
-            const [file] = e.target.files ?? [];
-            e.target.value = "";
-            if (file) void listen(file);
-          }}
-        />
+        </FilePick>
         {taps.heardS !== undefined && (
           <span className="hush text-[18px]">
             {taps.clicks.length} clicks heard in {taps.heardS.toFixed(1)} s

@@ -1,11 +1,12 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { z } from "zod";
 import { sentence } from "@/core/sentence";
 import { whatFailed } from "@/ui/ask-shop";
 import { FaultLine } from "@/ui/fault-line";
+import { FilePick } from "@/ui/file-pick";
 import { KeyButton } from "@/ui/key-button";
 
 const answered = z.union([z.object({ version: z.number(), units: z.number() }), z.object({ path: z.string().optional(), says: z.string() })]);
@@ -13,7 +14,6 @@ const answered = z.union([z.object({ version: z.number(), units: z.number() }), 
 /** The guide as a file: given out, and taken in. One of a model that is written otherwise is asked about. */
 export function GuideFiles({ number, hasGuide }: { number: string; hasGuide: boolean }) {
   const router = useRouter();
-  const chooser = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const [says, setSays] = useState<{ readonly fault?: string; readonly good?: string; readonly again?: File }>({});
   const take = async (file: File, allTheSame: boolean): Promise<void> => {
@@ -45,23 +45,10 @@ export function GuideFiles({ number, hasGuide }: { number: string; hasGuide: boo
         ) : (
           <span />
         )}
-        <KeyButton keyName="F" className="small justify-center" disabled={busy} onPress={() => chooser.current?.click()}>
+        <FilePick label="Guide file" accept=".json" keyName="F" className="small justify-center" disabled={busy} onFile={(file) => void take(file, false)}>
           {busy ? "Reading it …" : "Take a guide in"}
-        </KeyButton>
+        </FilePick>
       </div>
-      <input
-        ref={chooser}
-        type="file"
-        aria-label="Guide file"
-        accept=".json"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          e.target.value = "";
-          if (file) void take(file, false);
-        }}
-      />
       <FaultLine says={says.fault ?? null} />
       {says.again && (
         <KeyButton className="small justify-center" look="warn" disabled={busy} onPress={() => says.again && void take(says.again, true)}>
