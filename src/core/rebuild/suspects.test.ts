@@ -108,6 +108,21 @@ describe("what is behind a no", () => {
     ]);
   });
 
+  it("at how one piece lies is no earlier step: only what is usually behind it, or nothing", () => {
+    const clipped = jobOf({
+      kind: "forge blower",
+      parts: [
+        { id: "p1", name: "lid", kind: "cover" },
+        { id: "p2", name: "hub", kind: "gear" },
+      ],
+      steps: [
+        { id: "s1", action: "lift-off", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "o-ring", qty: 1 }] },
+        { id: "s2", action: "pull", parts: ["p2"] },
+      ],
+    });
+    expect(suspects(clipped, checkKey("ring-even", "s1"))).toEqual([]);
+  });
+
   it("is a new part that differs, and one that went back although it was found bad", () => {
     const parts = blower().parts.map((p) => (p.id === "p2" ? { ...p, renew: true } : p));
     const findings = [

@@ -270,8 +270,11 @@ export function suspectsOf(job: Job, plan: Pick<RebuildPlan, "steps">, line: Che
     names: (s) => withComma(stepThing(job, s.id)),
   };
   const found = RULES.filter((r) => r.checks.includes(line.check)).flatMap((r) => r.of(scene));
-  return [...found, ...halved(scene)];
+  return WORKS_TOGETHER.includes(line.check) ? [...found, ...halved(scene)] : found;
 }
+
+/** Checks of how things work together. How a ring or a clip lies is a matter of that ring, and nothing that went back before is behind it. */
+const WORKS_TOGETHER: readonly string[] = ["turns-freely", "lies-flat", "end-play", "timing-together", "belt-true", "wires-clear"];
 
 /** Where it cannot be told: the last one alone, or of several the middle one. */
 function halved({ since, names }: Scene): Suspect[] {
