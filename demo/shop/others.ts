@@ -1,4 +1,5 @@
 import { type Chamber, newChamber } from "../../src/core/job/chamber";
+import type { TrainInput } from "../../src/core/train/train";
 import type { Recipe, Row } from "./recipe";
 
 const slicerRows: Row[] = [
@@ -210,6 +211,14 @@ const extruderRows: Row[] = [
   { do: "pull", title: "Final wheel", parts: ["final wheel | gear | POM"], pic: "extruder-wheel", facing: "hub up", needs: [1, 5] },
   { do: "press-out", title: "Final shaft bearing and O-ring", parts: ["final shaft bearing | bearing | steel"], hw: "1 o-ring 30", once: true, pic: "extruder-bearing" },
 ];
+/** From the motor's plate to the screw. */
+export const extruderTrain: TrainInput = {
+  input: { shaft: "motor", rpm: 1400 },
+  meshes: [
+    { id: "m1", kind: "helical", driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay shaft", teeth: 31 } },
+    { id: "m2", kind: "spur", driver: { shaft: "lay shaft", teeth: 13 }, driven: { shaft: "screw", teeth: 53 } },
+  ],
+};
 export const extruder: Recipe = {
   head: { number: "J-0135", stage: "hand-back", complaint: "Grinds, dough comes out in jerks.", symptoms: ["grinds"], limit: 150, looseItems: ["three dies", "brush"] },
   unit: { kind: "pasta extruder", maker: "Morvane", model: "Trafila 3", serial: "MT3-40117", supply: "mains", foodContact: true },
@@ -236,7 +245,7 @@ export const extruder: Recipe = {
   ],
   renew: ["final wheel"],
   carried: {
-    job: { stripFinished: true, consent: true, greaseStates: ["plastic"], washed: true, chambers: [oneCase("gear case", "olmen-fg1", "s5", 110, 90, 25)], protectionClass: "I", hazards: ["blade", "heat"] },
+    job: { train: extruderTrain, stripFinished: true, consent: true, greaseStates: ["plastic"], washed: true, chambers: [oneCase("gear case", "olmen-fg1", "s5", 110, 90, 25)], protectionClass: "I", hazards: ["blade", "heat"] },
     weighed: { g1: { grams: 3.4, at: "2026-11-23T10:02:00.000Z" }, g2: { grams: 24.3, at: "2026-11-23T10:05:00.000Z" } },
     linesDone: "all",
   },

@@ -5,6 +5,7 @@ import { fileURLToPath } from "node:url";
 import { addDays, format } from "date-fns";
 import { readJobFile } from "../../src/core/job/job-file";
 import { safetyKey } from "../../src/core/job/keys";
+import { readWav } from "../../src/core/sound/wav";
 import { partRows } from "../../src/store/catalogue-index";
 import { database } from "../../src/store/database";
 import { shelf } from "../../src/store/grease-rows";
@@ -70,6 +71,20 @@ async function takeIn(recipe: Recipe, today: Date): Promise<void> {
   if (recipe.rows.length && number !== "J-0143") await answerSafety(number, today);
 }
 
+/** Recordings of units that run, made by demo/sounds/practice.ts. */
+const SOUNDS = [
+  { number: "J-0142", moment: "before", name: "juicer-clicks", daysAgo: 2 },
+  { number: "J-0135", moment: "before", name: "extruder-before", daysAgo: 9 },
+  { number: "J-0135", moment: "after", name: "extruder-after", daysAgo: 0 },
+] as const;
+
+async function record({ number, moment, name, daysAgo }: (typeof SOUNDS)[number], today: Date): Promise<void> {
+  const wav = readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "sounds", "wav", `${name}.wav`));
+  const db = await database();
+  const { id } = await db("jobs").where({ number }).first("id");
+  await db("sounds").insert({ job_id: id, moment, at: addDays(today, -daysAgo).toISOString(), seconds: readWav(wav).seconds, wav });
+}
+
 async function answerSafety(number: string, today: Date): Promise<void> {
   const { safetyGate } = await import("../../src/core/safety/gate");
   const db = await database();
@@ -104,6 +119,7 @@ export async function seed(today = new Date()): Promise<number> {
   await db("customers").insert(Object.values(CUSTOMERS).map((c) => ({ name: c.customerName, contact: c.customerContact })));
   const recipes = [juicerAtJudge, juicerAtMatch, slicer, hammer, shears, extruder, ...queue];
   for (const recipe of recipes) await takeIn(recipe, today);
+  for (const sound of SOUNDS) await record(sound, today);
   return recipes.length;
 }
 

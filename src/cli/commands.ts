@@ -26,6 +26,8 @@ import { EXAMPLE_RANK, rankAnswer } from "@/core/match/candidates/rank-input";
 import { accessPlan } from "@/core/order/access-plan";
 import { lineKey } from "@/core/order/rebuild-line";
 import { ledgerAfter, rebuildPlan } from "@/core/order/rebuild-plan";
+import { matchSound, soundInput } from "@/core/sound/match";
+import { readWav } from "@/core/sound/wav";
 import { clickInput, findClick } from "@/core/train/click-finder";
 import { findFuse, fuseInput } from "@/core/train/fuse";
 import { solveTrain } from "@/core/train/solve";
@@ -83,6 +85,12 @@ const EXAMPLE_TRAIN = {
     },
   ],
 };
+
+/** The train of the practice recordings. */
+const JUICER_MESHES = [
+  { id: "m1", kind: "helical", driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay shaft", teeth: 41 } },
+  { id: "m2", kind: "spur", driver: { shaft: "lay shaft", teeth: 11 }, driven: { shaft: "output", teeth: 47 } },
+];
 
 const EXAMPLE_LUBE = {
   foodContact: true,
@@ -235,6 +243,15 @@ export const commands: Readonly<Record<string, Verb>> = {
     example: EXAMPLE_TRAIN,
     answer: (input) => solveTrain(readWith(trainInput, input)),
   },
+  "sound match": {
+    help: "a WAV and a train in; how fast the motor turned, and which gear or shaft stands out, out, with probabilities",
+    example: { wav: "demo/sounds/wav/juicer-clicks.wav", train: { input: { shaft: "motor", rpm: 1380 }, meshes: JUICER_MESHES } },
+    answer: (input) => {
+      const { wav, train } = readWith(soundInput, input);
+      const { rpm, suspects } = matchSound(readWav(fileOf(wav)), train);
+      return { rpm, suspects };
+    },
+  },
   "train click": {
     help: "a train and the taps of a click (and of a shaft that was watched) in, where the click comes from out, with probabilities",
     example: { train: EXAMPLE_TRAIN, clicksMs: [0, 505, 1010, 1490, 2000, 2510], turns: { shaft: "lay", tapsMs: [100, 610, 1105, 1600, 2110] } },
@@ -286,6 +303,14 @@ function identifyAnyKind(input: unknown): unknown {
   if (kind === "internal") return withDoubts(identifyRing(readWith(ringInput, input)));
   if (kind === "worm") return withDoubts(identifyWorm(readWith(wormInput, input)));
   return identifyGear(readWith(identifyInput, input));
+}
+
+function fileOf(path: string): Uint8Array {
+  try {
+    return readFileSync(path);
+  } catch (e) {
+    throw new Fault("wav", (e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : "cannot be read");
+  }
 }
 
 function doneNumbers(file: string, max: number): Set<number> {

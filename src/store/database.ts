@@ -21,6 +21,7 @@ import { ownOrder } from "./migrations/0013-own-order";
 import { jobsOfModel } from "./migrations/0014-jobs-of-model";
 import { guides } from "./migrations/0015-guides";
 import { ownTestsOfJobs } from "./migrations/0016-own-tests";
+import { soundsOfJobs } from "./migrations/0017-sounds";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -42,6 +43,7 @@ export const MIGRATIONS = [
   jobsOfModel,
   guides,
   ownTestsOfJobs,
+  soundsOfJobs,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

@@ -128,6 +128,9 @@ export function HandBackScreen({
           <KeyLink keyName="P" href={`/jobs/${number}/sheet`}>
             Return sheet
           </KeyLink>
+          <KeyLink keyName="L" href={`/jobs/${number}/listen`}>
+            Listen to it
+          </KeyLink>
           {!handedBackAt && (
             <KeyButton keyName="O" pressed={panel === "own"} onPress={() => setPanel(panel === "own" ? null : "own")}>
               What it has to do …
