@@ -49,13 +49,13 @@ function slope({ truth, signs }: Line, w: Weights): { logLikely: number; tooth: 
   return out;
 }
 
-function fit(lines: readonly Line[], begin: Weights): Weights {
+function weighed(lines: readonly Line[], begin: Weights): Weights {
   const w = { tooth: [...begin.tooth], eccentric: [...begin.eccentric], trust: 1 };
   for (let round = 0; round < 4000; round++) {
     const sum = { tooth: w.tooth.map(() => 0), eccentric: w.eccentric.map(() => 0) };
     for (const l of lines) {
       const s = slope(l, w);
-      for (const kind of ["tooth", "eccentric"] as const) s[kind].forEach((x, k) => void (sum[kind][k] = (sum[kind][k] as number) + x));
+      for (const kind of ["tooth", "eccentric"] as const) sum[kind] = sum[kind].map((x, k) => x + (s[kind][k] as number));
     }
     for (const kind of ["tooth", "eccentric"] as const)
       w[kind].forEach((x, k) => {
@@ -87,7 +87,7 @@ else {
   const heard = all.filter((l) => !l.says);
   console.log(`${all.length} recordings; speed within 0.5 % in ${heard.filter((l) => Math.abs(l.off) < 0.005).length}; not heard: ${all.length - heard.length}`);
   const learn = heard.filter((_, i) => i % 4 !== 3);
-  const w = fit(learn, { tooth: [-3, 2, 1, 1, -2], eccentric: [-1, 1, -2], trust: 1 });
+  const w = weighed(learn, { tooth: [-3, 2, 1, 1, -2], eccentric: [-1, 1, -2], trust: 1 });
   console.log(JSON.stringify(w));
   for (const trust of [1, 0.85, 0.7]) {
     table(learn, { ...w, trust });

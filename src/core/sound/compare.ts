@@ -14,7 +14,7 @@ export interface ComparedLine {
 }
 
 /** A swelling less deep, and a knock less plain, is as good as none. */
-const LEAST = { swellPercent: 12, plain: 4 };
+const LEAST = { swellPercent: 12, plain: 4, loud: 0.5 };
 
 /**
  * Two recordings line by line, each against its own loudness: every mesh, and what stands out once a turn in one of them. A shaft that carries two gears is named once for its knock.
@@ -37,7 +37,7 @@ export function compared(before: HeardTrain | null, after: HeardTrain | null): C
         const k = sign(h)?.knock;
         return k ? 4.343 * Math.max(0, k.loud) : null;
       };
-      const isPlain = (h: HeardTrain | null): boolean => (sign(h)?.knock?.plain ?? 0) > LEAST.plain;
+      const isPlain = (h: HeardTrain | null): boolean => (sign(h)?.knock?.plain ?? 0) > LEAST.plain && (sign(h)?.knock?.loud ?? 0) > LEAST.loud;
       const line = { mesh, shaft: g.shaft };
       if (Math.max(swell(before) ?? 0, swell(after) ?? 0) > LEAST.swellPercent)
         out.push({ ...line, what: "swell", hz: g.swells * hz, before: swell(before), after: swell(after) });

@@ -4,6 +4,7 @@ import { Fault } from "../fault";
 import { findClick } from "../train/click-finder";
 import type { TrainInput } from "../train/train";
 import { clicksIn } from "./clicks";
+import { trainLines } from "./train-lines";
 import { type Recording, readWav } from "./wav";
 
 /** A WAV file as a program would write it. */
@@ -182,5 +183,53 @@ describe("a click in a recording", () => {
     const hum = clicking({ periodS: 1, loud: 0 });
     const humming = { ...hum, samples: hum.samples.map((s, i) => s + 0.6 * Math.sin((2 * Math.PI * 100 * i) / hum.rate)) };
     expect(fault(() => clicksIn(humming))).toMatch(/no steady click/);
+  });
+});
+
+describe("the lines of a train", () => {
+  const teeth = (least: number) => fc.integer({ min: least, max: 60 });
+  it("every gear of a pair comes round as often as its teeth say, whatever the train (law)", () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(teeth(4), teeth(4)), { minLength: 1, maxLength: 5 }), fc.integer({ min: 100, max: 20_000 }), (pairs, rpm) => {
+        const train: TrainInput = {
+          input: { shaft: "s0", rpm },
+          meshes: pairs.map(([a, b], i) => ({ id: `m${i}`, kind: "spur", driver: { shaft: `s${i}`, teeth: a }, driven: { shaft: `s${i + 1}`, teeth: b } })),
+        };
+        const lines = trainLines(train);
+        expect(lines.meshes).toHaveLength(pairs.length);
+        for (const m of lines.meshes) for (const g of m.gears) expect(g.swells * g.teeth).toBeCloseTo(m.order, 9);
+      }),
+    );
+  });
+  it("in a planetary set each planet meets a bad tooth, and the ring's teeth turn none", () => {
+    const lines = trainLines({
+      input: { shaft: "motor", rpm: 3000 },
+      meshes: [
+        {
+          id: "p",
+          kind: "planetary",
+          sun: { shaft: "motor", teeth: 12 },
+          ring: { shaft: "frame", teeth: 60 },
+          carrier: { shaft: "out" },
+          planets: 3,
+          planetTeeth: 24,
+        },
+      ],
+    });
+    // the carrier makes a sixth of a turn: the sun passes each planet five sixths of a time
+    expect(lines.meshes[0]?.order).toBeCloseTo(10, 9);
+    expect(lines.meshes[0]?.gears.map((g) => [g.role, g.knocks])).toEqual([
+      ["sun", expect.closeTo(2.5, 9)],
+      ["ring", expect.closeTo(0.5, 9)],
+      ["planet", expect.closeTo(10 / 12, 9)],
+    ]);
+  });
+  it("what has no teeth sings nothing", () => {
+    expect(
+      trainLines({
+        input: { shaft: "a", rpm: 1 },
+        meshes: [{ id: "r", kind: "rollers", driver: { shaft: "a", diameterMm: 10 }, driven: { shaft: "b", diameterMm: 30 } }],
+      }).meshes,
+    ).toEqual([]);
   });
 });

@@ -90,7 +90,7 @@ function follow(samples: ArrayLike<number>, rate: number, orders: readonly Wave[
   const speeds = Array.from({ length: Math.round((span.most - span.least) / span.step) + 1 }, (_, s) => rpm * (span.least + s * span.step));
   // what is low in pitch changes little by a change of the speed, and is listened to for longer
   const heard = WINDOWS.map((w) => whitened(samples, rate, powerOfTwo(w.seconds * span.slower * rate * 0.75), hop, frames, w.upTo));
-  const fit = (frame: number, turnHz: number, of = orders): number => {
+  const fitAt = (frame: number, turnHz: number, of = orders): number => {
     let sum = 0;
     let weight = 0;
     for (const o of of) {
@@ -106,19 +106,19 @@ function follow(samples: ArrayLike<number>, rate: number, orders: readonly Wave[
     }
     return weight ? sum / weight : 0;
   };
-  const score = Array.from({ length: frames }, (_, t) => Float64Array.from(speeds, (s) => fit(t, s / 60)));
+  const score = Array.from({ length: frames }, (_, t) => Float64Array.from(speeds, (s) => fitAt(t, s / 60)));
   const path = bestPath(score, 0.05);
   const found = path.map((s) => speeds[s] as number);
   // the same way at other speeds
   const scales: number[] = [];
   for (let c = 0.72; c <= 1.39; c *= 1.006) if (Math.abs(c - 1) > 0.025) scales.push(c);
-  const of = (c: number): number => found.reduce((sum, r, t) => sum + fit(t, (c * r) / 60), 0) / frames;
+  const of = (c: number): number => found.reduce((sum, r, t) => sum + fitAt(t, (c * r) / 60), 0) / frames;
   const others = scales.map(of);
   const mean = others.reduce((a, b) => a + b, 0) / others.length;
   const spread = Math.sqrt(others.reduce((a, b) => a + (b - mean) ** 2, 0) / others.length);
   const meshes = [...new Set(orders.map((o) => o.mesh))].map((mesh) => {
     const own = orders.filter((o) => o.mesh === mesh);
-    return found.reduce((sum, r, t) => sum + fit(t, r / 60, own), 0) / frames;
+    return found.reduce((sum, r, t) => sum + fitAt(t, r / 60, own), 0) / frames;
   });
   return { rpm: smoothed(found, 2), hop, meshes, height: of(1) - mean, clarity: (of(1) - mean) / Math.max(1e-6, spread) };
 }

@@ -6,4 +6,4 @@ export interface Weights {
   readonly trust: number;
 }
 
-export const WEIGHTS: Weights = { tooth: [1.48, 0.77, 2.89, 0.47, -0.2], eccentric: [2.5, 1.17, -0.45], trust: 0.7 };
+export const WEIGHTS: Weights = { tooth: [1.9, 0.52, 2.66, 0.82, -0.44], eccentric: [2.38, 1, -1.81], trust: 0.7 };

@@ -9,14 +9,17 @@ const nameOf = (train: TrainInput, id: string | null): string => {
 };
 
 /** Rates as they are said: 3.4 Hz, 128 Hz. */
-export const hertz = (hz: number): string => `${hz < 10 ? hz.toFixed(2) : hz < 100 ? hz.toFixed(1) : Math.round(hz)} Hz`;
+export const hertz = (hz: number): string => `${Number.isInteger(hz) ? hz : hz < 10 ? hz.toFixed(2) : hz < 100 ? hz.toFixed(1) : Math.round(hz)} Hz`;
+
+/** Whether it can be told which of the shaft's gears it is. */
+export const isMeshTold = (s: Suspect): boolean => (s.meshShare ?? 0) >= 0.75;
 
 /** What a suspect is, in a sentence. */
 export function suspectSays(train: TrainInput, s: Suspect): string {
   if (s.kind === "none") return "Nothing stands out";
   const where = nameOf(train, s.mesh);
   return s.kind === "tooth"
-    ? `A knock once a turn of ${s.shaft}: a damaged tooth, most likely in ${where}`
+    ? `A knock once a turn of ${s.shaft}: a damaged tooth, ${isMeshTold(s) ? `most likely in ${where}` : "on which of its gears is not told"}`
     : `${capital(where)} swells once a turn of ${s.shaft}: out of true, or a bent shaft`;
 }
 

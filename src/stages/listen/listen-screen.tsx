@@ -1,15 +1,15 @@
 "use client";
 
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { compared } from "@/core/sound/compare";
 import type { TrainInput } from "@/core/train/train";
 import type { KeptSound, SoundMoment } from "@/store/sounds";
 import { dayAs } from "@/ui/day";
 import { KeyButton } from "@/ui/key-button";
-import { Odds, percent } from "@/ui/odds";
+import { Odds } from "@/ui/odds";
 import { useJob } from "../saving/job-context";
 import { takeSoundAway } from "./actions";
-import { comparedSays, comparedUnit, hertz, suspectAsks, suspectSays } from "./in-words";
+import { comparedSays, comparedUnit, hertz, isMeshTold, suspectAsks, suspectSays } from "./in-words";
 import type { ListenView } from "./listen-view";
 import { Record } from "./record";
 import { SpectrumView } from "./spectrum-view";
@@ -46,6 +46,7 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
               {sounds[m.moment] && <small className="figures pl-1">{dayAs(sounds[m.moment]?.at ?? "", "d MMM HH:mm")}</small>}
             </KeyButton>
           ))}
+          {sound && <Player key={sound.id} number={number} sound={sound} />}
           {sound && (
             <KeyButton className="small ml-auto" onPress={() => void run(takeSoundAway, { sound: sound.id })}>
               Take it away
@@ -53,15 +54,15 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
           )}
         </div>
         {shown.listened ? (
-          <WaterfallView listened={shown.listened} height={230} />
+          <WaterfallView listened={shown.listened} height={250} />
         ) : (
-          <p className="flex h-[230px] items-center justify-center border-2 border-base-content p-4 text-center text-[24px]">
+          <p className="flex h-[250px] items-center justify-center border-2 border-base-content p-4 text-center text-[24px]">
             {sound ? (shown.fault ?? "Listening …") : "Nothing is recorded yet: let it run, and record ten seconds."}
           </p>
         )}
         {(before.listened ?? after.listened) && (
           <>
-            <SpectrumView before={before.listened} after={after.listened} lit={best && best.kind !== "none" ? best.mesh : null} height={210} />
+            <SpectrumView before={before.listened} after={after.listened} lit={best && isMeshTold(best) ? best.mesh : null} height={280} />
             <p className="flex gap-5 text-[17px]">
               {before.listened && <span className="text-info">{after.listened ? "- - -" : "——"} before</span>}
               {after.listened && <span>—— after</span>}
@@ -69,17 +70,15 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
             </p>
           </>
         )}
-        {sound && <Player number={number} sound={sound} />}
       </section>
       <section aria-label="What stands out" className="flex min-h-0 flex-col gap-3 overflow-y-auto p-1">
         <Record moment={moment} onKept={() => setMoment(moment)} />
         {shown.listened && <WhatStandsOut hearing={shown} train={train} />}
         {lines.length > 0 && train && (
-          <table className="w-full text-[18px]">
-            <caption className="words text-left">Before and after, at equal loudness</caption>
+          <table aria-label="Before and after" className="w-full text-[18px]">
             <thead>
               <tr className="border-b-4 border-base-content text-[16px]">
-                <th className="text-left">Line</th>
+                <th className="text-left">Line, at equal loudness</th>
                 <th className="text-right">before</th>
                 <th className="text-right">after</th>
                 <th className="text-right">change</th>
@@ -109,10 +108,31 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
 const inUnit = (x: number | null, unit: string, signed = false): string =>
   x === null ? "?" : `${signed && Math.round(x) > 0 ? "+" : ""}${Math.round(x).toString().replace("-", "−")} ${unit}`;
 
-// biome-ignore lint/a11y/useMediaCaption: a machine says no words
-const Player = ({ number, sound }: { number: string; sound: KeptSound }) => (
-  <audio controls preload="none" src={`/api/jobs/${number}/sounds/${sound.id}`} className="h-[48px] w-full" aria-label="Hear the recording" />
-);
+/** Plays a recording, and stops it. */
+function Player({ number, sound }: { number: string; sound: KeptSound }) {
+  const audio = useRef<HTMLAudioElement>(null);
+  const [playing, setPlaying] = useState(false);
+  const press = (): void => {
+    if (playing) audio.current?.pause();
+    else void audio.current?.play().catch(() => setPlaying(false));
+  };
+  return (
+    <>
+      <KeyButton keyName="H" className="small" pressed={playing} onPress={press}>
+        {playing ? "Stop" : "Hear it"}
+      </KeyButton>
+      {/* biome-ignore lint/a11y/useMediaCaption: a machine says no words */}
+      <audio
+        ref={audio}
+        preload="none"
+        src={`/api/jobs/${number}/sounds/${sound.id}`}
+        onPlay={() => setPlaying(true)}
+        onPause={() => setPlaying(false)}
+        onEnded={() => setPlaying(false)}
+      />
+    </>
+  );
+}
 
 /** The motor's true speed, and what the recording may come from. */
 function WhatStandsOut({ hearing, train }: { hearing: Hearing; train: TrainInput | null }) {
@@ -132,10 +152,13 @@ function WhatStandsOut({ hearing, train }: { hearing: Hearing; train: TrainInput
       </p>
       <div>
         <h2 className="text-[26px] leading-tight">
-          {best.probability >= SURE ? suspectSays(train, best) : `Perhaps: ${suspectSays(train, best)}`}
+          {best.probability >= SURE
+            ? suspectSays(train, best)
+            : best.kind === "none"
+              ? "Nothing stands out, as far as is heard"
+              : `Perhaps: ${suspectSays(train, best)}`}
           {best.onceHz !== null && <small className="figures whitespace-nowrap"> ({hertz(best.onceHz)})</small>}
         </h2>
-        {best.meshShare !== null && best.meshShare < 0.9 && <p className="text-[18px]">Which of its gears is told to {percent(best.meshShare)} only.</p>}
         <p className="says">{suspectAsks(best)}</p>
       </div>
       <ul aria-label="What it may come from">

@@ -84,7 +84,7 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
       <p className="says danger">
         Guards on, nothing loose near it, ears covered if it is loud. The microphone a hand's breadth from the gear case; keep still.
       </p>
-      <div className="flex items-center gap-2">
+      <div className="flex flex-wrap items-center gap-2">
         {microphone ? (
           <KeyButton keyName=" " look="main" onPress={stop}>
             Stop and keep it <b className="figures">{heard.seconds.toFixed(0)} s</b>

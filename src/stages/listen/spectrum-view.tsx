@@ -27,7 +27,7 @@ export function SpectrumView({
   const either = after ?? before;
   if (!either) return null;
   const x = scaleLog([...either.range], [LEFT, WIDTH]);
-  const y = scaleLinear([QUIETEST_DB, LOUDEST_DB], [height - BOTTOM, 4]);
+  const y = scaleLinear([QUIETEST_DB, LOUDEST_DB], [height - BOTTOM, 36]);
   const heard = after?.heard ?? before?.heard ?? null;
   const turn = heard ? heard.rpm.value / 60 : 0;
   const teeth =
@@ -66,13 +66,13 @@ export function SpectrumView({
             <line
               x1={x(t.hz)}
               x2={x(t.hz)}
-              y1={18}
+              y1={t.h > 1 ? 34 : 18}
               y2={height - BOTTOM}
               className={t.mesh === lit ? "stroke-error" : "stroke-secondary"}
               strokeWidth={t.mesh === lit ? 3 : 1.5}
               strokeDasharray={t.h > 1 ? "3 4" : undefined}
             />
-            <text x={x(t.hz) + 3} y={16} className={`text-[14px] font-semibold ${t.mesh === lit ? "fill-error" : "fill-base-content"}`}>
+            <text x={x(t.hz) + 3} y={t.h > 1 ? 32 : 16} className={`text-[14px] font-semibold ${t.mesh === lit ? "fill-error" : "fill-base-content"}`}>
               {t.h > 1 ? `${t.h} × ` : ""}
               {t.n}
             </text>
