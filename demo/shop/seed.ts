@@ -109,6 +109,7 @@ export async function seed(today = new Date()): Promise<number> {
     { name: "shopName", value: JSON.stringify("The bench at Tallow Lane") },
     { name: "town", value: JSON.stringify("Quillmoor") },
     { name: "currency", value: JSON.stringify("€") },
+    { name: "warrantyMonths", value: "6" },
     { name: "practiceTempers", value: JSON.stringify(tempers) },
   ]);
   await db("models").insert(MODELS.map((m) => ({ ...m, variants: JSON.stringify(m.variants) })));

@@ -14,7 +14,7 @@ import { readNumber } from "./frame/read-number-action";
 import { answerCheck, handBack } from "./hand-back/actions";
 import { handBackView } from "./hand-back/hand-back-view";
 import { ReturnSheet } from "./hand-back/return-sheet";
-import { returnSheetView } from "./hand-back/return-sheet-view";
+import { returnSheet } from "./hand-back/return-sheet-view";
 import { sayCured } from "./job-view/cured-action";
 import { saveGetting } from "./job-view/getting-action";
 import { saveFinding, saveGearNotes, saveMending, saveNothingFailed, savePart, savePartAdded, saveService } from "./judge/actions";
@@ -81,9 +81,9 @@ async function home(number: string): Promise<string[]> {
 /** The sheet as text. */
 async function sheet(number: string): Promise<string> {
   const { renderToStaticMarkup } = await import("react-dom/server");
-  const view = await returnSheetView(number);
+  const view = await returnSheet(number, { form: "long", units: "metric" });
   if (!view) throw new Error("there is no such job");
-  return renderToStaticMarkup(ReturnSheet(view))
+  return renderToStaticMarkup(ReturnSheet({ report: view }))
     .replace(/<[^>]+>/g, " ")
     .replace(/&#x27;|&amp;/g, "'")
     .replace(/\s+/g, " ");

@@ -10,7 +10,7 @@ import { putRows } from "@/store/put-rows";
 import { shopSettings } from "@/store/settings";
 import { job, testShop } from "@/store/test-shop";
 import { ReturnSheet } from "./hand-back/return-sheet";
-import { returnSheetView } from "./hand-back/return-sheet-view";
+import { returnSheet } from "./hand-back/return-sheet-view";
 import { saveFinding } from "./judge/actions";
 import { answer, choose, decide, order, quote, sayGoesIn, takeBack, takeCompanionGot, takeGot, takeStaying } from "./match/actions";
 import { basketGroundOf } from "./match/basket-ground";
@@ -155,7 +155,7 @@ describe("what goes in, where it is made up otherwise than what came out", () =>
     const view = await rebuildView(number);
     expect(view?.rows.find((r) => r.row === "parts")).toEqual({ row: "parts", out: 3, back: 2, aside: 1 });
     expect(gatesOf(await job(number), "rebuild")).toEqual([]);
-    const sheet = await returnSheetView(number);
-    expect(sheet && renderToStaticMarkup(ReturnSheet(sheet))).toContain("Left out: shaft seal, because its lip is moulded on.");
+    const sheet = await returnSheet(number, { form: "long", units: "metric" });
+    expect(sheet && renderToStaticMarkup(ReturnSheet({ report: sheet }))).toContain("Left out: shaft seal, because its lip is moulded on.");
   });
 });

@@ -22,6 +22,7 @@ import { jobsOfModel } from "./migrations/0014-jobs-of-model";
 import { guides } from "./migrations/0015-guides";
 import { ownTestsOfJobs } from "./migrations/0016-own-tests";
 import { soundsOfJobs } from "./migrations/0017-sounds";
+import { goingHome } from "./migrations/0018-going-home";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -44,6 +45,7 @@ export const MIGRATIONS = [
   guides,
   ownTestsOfJobs,
   soundsOfJobs,
+  goingHome,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

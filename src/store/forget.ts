@@ -46,7 +46,11 @@ async function strikeFromTexts(trx: Knex, jobId: number, words: readonly string[
 export async function forgetInJob(number: string): Promise<number> {
   return changeJob(number, "any", async ({ trx, job }) => {
     await strikeFromTexts(trx, job.id, [job.customerName, job.customerContact]);
-    await trx("jobs").where({ id: job.id }).update({ customer_name: "", customer_contact: "" });
+    // a signature is a name too
+    const home = job.home && { ...job.home, signature: undefined };
+    await trx("jobs")
+      .where({ id: job.id })
+      .update({ customer_name: "", customer_contact: "", ...(home ? records.jobs.write({ home }) : {}) });
     await trx("quotes").where({ job_id: job.id }).update({ by_whom: null });
     await trx("history").where({ job_id: job.id }).whereRaw("what like 'customer: %' or what like 'contact: %'").update({ what: "customer: forgotten" });
     return "the customer is forgotten";

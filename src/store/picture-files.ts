@@ -121,6 +121,24 @@ export async function thumbBytes(sha256: string, picture: () => Promise<StoredPi
   }).catch(() => null);
 }
 
+/** Width to which a picture is brought for paper, px: 300 to the inch at half a page. */
+const PRINT_PX = 1100;
+
+/** A picture as a JPEG for paper, or null where it is gone. */
+export async function jpegForPaper(picture: StoredPicture): Promise<Buffer | null> {
+  const bytes = await wholePicture(picture);
+  if (!bytes) return null;
+  return inRoom(picture.width * picture.height, () =>
+    broken(() =>
+      decoding(bytes)
+        .resize(PRINT_PX, PRINT_PX, { fit: "inside", withoutEnlargement: true })
+        .flatten({ background: "#ffffff" })
+        .jpeg({ quality: 82 })
+        .toBuffer(),
+    ),
+  ).catch(() => null);
+}
+
 const A_DAY = 24 * 3600 * 1000;
 
 /** Takes away what pictures that never arrived whole have left behind: parts of a day ago and more, which no running program writes to. */

@@ -2,7 +2,7 @@ import type { Knex } from "knex";
 import type { JobPicture } from "@/core/job/picture";
 import { changeJob } from "./change";
 import { database } from "./database";
-import { keepPicture, pictureBytes, type StoredPicture, thumbBytes, wholePicture } from "./picture-files";
+import { jpegForPaper, keepPicture, pictureBytes, type StoredPicture, thumbBytes, wholePicture } from "./picture-files";
 import { records } from "./tables";
 
 /** Keeps a picture and gives it to a job. Answers its name in the job and the job's new version. */
@@ -109,6 +109,12 @@ export async function readPicture(sha256: string, thumb: boolean): Promise<{ byt
   const row = await pictureRow(sha256);
   const bytes = row && (await pictureBytes(row));
   return bytes && { bytes, type: row.type };
+}
+
+/** A picture as a JPEG for paper, by its hash, or null. */
+export async function printedPicture(sha256: string): Promise<Buffer | null> {
+  const row = await pictureRow(sha256);
+  return row && jpegForPaper(row);
 }
 
 /** What kind of file each of these pictures is, by its hash. */

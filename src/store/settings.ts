@@ -63,6 +63,8 @@ const settings = z.strictObject({
   kindTests: z.record(z.string(), ownTests),
   backup: backupSettings,
   lastBackup: lastBackup.nullable(),
+  /** months that the shop warrants its work, beyond the law; 0: nothing is said */
+  warrantyMonths: z.int().min(0).max(120),
   /** months after which a customer is forgotten whose unit went home; 0: never */
   forgetAfterMonths: z.int().min(0).max(600),
   practiceTempers: z.record(z.string(), practiceTemper),
@@ -84,6 +86,7 @@ const DEFAULTS: ShopSettings = {
   kindTests: {},
   backup: { folder: "", keep: 14 },
   lastBackup: null,
+  warrantyMonths: 0,
   forgetAfterMonths: 0,
   practiceTempers: {},
   practiceDays: 0,
@@ -104,6 +107,7 @@ const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
   kindTests: "what is tried at each kind of unit",
   backup: "where and when it is backed up",
   lastBackup: "when it was last backed up",
+  warrantyMonths: "how long it warrants its work",
   forgetAfterMonths: "after how long customers are forgotten",
   practiceTempers: "the practice suppliers",
   practiceDays: "the practice suppliers’ calendar",

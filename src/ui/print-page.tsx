@@ -7,7 +7,7 @@ export function PrintPage({ title, keys, says, children }: { title: string; keys
   return (
     <main className="min-h-dvh bg-base-300 print:bg-white">
       <PageTitle says={title} />
-      <nav className="no-print flex items-center gap-3 p-4">
+      <nav className="no-print flex flex-wrap items-center gap-3 p-4">
         <PrintButton />
         {keys}
         {says && <p className="text-[20px]">{says}</p>}

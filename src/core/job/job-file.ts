@@ -89,6 +89,7 @@ export const CARRIED_HEAD = {
   waiting: true,
   ownOrder: true,
   ownTests: true,
+  home: true,
   warrantyOf: true,
   fillSchool: true,
   chambers: true,

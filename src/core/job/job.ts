@@ -8,6 +8,7 @@ import type { Arrival, Order, StoredQuote } from "./bought";
 import { chamberSchema } from "./chamber";
 import { endingSchema, waitingSchema } from "./ending";
 import { chosenCauses, type Finding } from "./finding";
+import { goingHomeSchema } from "./going-home";
 import { HAZARD_NAMES, hazard } from "./hazard";
 import { ownTests } from "./own-tests";
 import type { JobPicture } from "./picture";
@@ -84,6 +85,8 @@ export const jobHead = z.strictObject({
   ownOrder: z.array(text).max(5000).optional(),
   /** what it has to do before it goes home, as the shop asked of its kind when it came to Hand back */
   ownTests: ownTests.optional(),
+  /** what is written down as it goes home */
+  home: goingHomeSchema.optional(),
   handedBackAt: z.iso.datetime("is no moment like 2026-11-02T10:00:00Z").optional(),
   train: trainInput.optional(),
   causes: chosenCauses,

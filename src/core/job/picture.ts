@@ -3,7 +3,7 @@ import type { Frozen } from "../frozen";
 import { pictureMarkSchema } from "./picture-mark";
 import { ref, text } from "./written";
 
-export const PICTURE_ROLES = ["intake", "step", "finding", "condition", "loose", "variant"] as const;
+export const PICTURE_ROLES = ["intake", "step", "finding", "condition", "loose", "variant", "after"] as const;
 export type PictureRole = (typeof PICTURE_ROLES)[number];
 
 /** A picture of a job: which, what it is of, and what was drawn on it. */

@@ -58,7 +58,7 @@ export async function setShopField(raw: z.infer<typeof input>): Promise<string |
     if (!field) throw new Fault("key", "There is no such setting.");
     if (field.key.startsWith("electrical.")) await changeElectrical({ [field.key.slice("electrical.".length)]: electricalFrom(field, text) });
     else if (field.key.startsWith("backup.")) await changeBackup(backupFrom(field, text));
-    else if (field.key === "forgetAfterMonths") await setSetting(field.key, figureFrom(text, field.max, 0));
+    else if (field.key === "forgetAfterMonths" || field.key === "warrantyMonths") await setSetting(field.key, figureFrom(text, field.max, 0));
     else if (field.key === "lengthUnit") await setSetting(field.key, oneOf(field.of, text));
     else if (field.key === "shopName" || field.key === "town" || field.key === "currency") await setSetting(field.key, wordsFrom(text, field.min, field.max));
     else if (field.key === "testMinutes" || field.key === "cleaningCost" || field.key === "gunGramsPerStroke")

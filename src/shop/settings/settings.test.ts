@@ -20,6 +20,7 @@ describe("what the shop sets", () => {
       ["lengthUnit", "in"],
       ["perHour", "72,50"],
       ["testMinutes", "20"],
+      ["warrantyMonths", "6"],
       ["gunGramsPerStroke", "0,8"],
       ["electrical.earthBondOhm", "0.2"],
       ["electrical.touchMa", "0.25"],
@@ -34,6 +35,7 @@ describe("what the shop sets", () => {
       lengthUnit: "in",
       rates: { perHour: 72.5, taxPercent: 20 },
       testMinutes: 20,
+      warrantyMonths: 6,
       gunGramsPerStroke: 0.8,
       electrical: {
         earthBondOhm: 0.2,

@@ -17,7 +17,7 @@ export type ShopField = { readonly label: string; readonly says: string } & (
   | { readonly key: "backup.folder"; readonly unit: "text"; readonly min: 0; readonly max: number }
   | { readonly key: "backup.nightlyAt"; readonly unit: "choice"; readonly of: readonly { readonly value: string; readonly says: string }[] }
   | { readonly key: "backup.keep"; readonly unit: "count"; readonly max: number }
-  | { readonly key: "forgetAfterMonths"; readonly unit: "months"; readonly max: number }
+  | { readonly key: "forgetAfterMonths" | "warrantyMonths"; readonly unit: "months"; readonly max: number }
   | {
       readonly key: keyof ShopSettings["rates"] | "testMinutes" | "cleaningCost" | "gunGramsPerStroke";
       readonly unit: "money" | "%" | "min" | "g";
@@ -28,6 +28,13 @@ export type ShopField = { readonly label: string; readonly says: string } & (
 export const SHOP_FIELDS: readonly ShopField[] = [
   { key: "shopName", label: "Name of the shop", unit: "text", min: 1, max: 60, says: "on the board and at the head of every sheet" },
   { key: "town", label: "Address", unit: "text", min: 0, max: 120, says: "under the name, on quotes and return sheets" },
+  {
+    key: "warrantyMonths",
+    label: "Warranty on the work",
+    unit: "months",
+    max: 120,
+    says: "on the return sheet, beside what the law gives; 0: nothing is said",
+  },
   { key: "currency", label: "Currency", unit: "text", min: 1, max: 4, says: "its sign, as prices are written: €, £, $, kr" },
   {
     key: "lengthUnit",

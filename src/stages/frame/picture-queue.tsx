@@ -10,7 +10,7 @@ import { newKey } from "../saving/new-key";
 
 /** Where a picture belongs. `stepKey` is the recorder's own name for a step that may not be laid down yet. */
 export interface PicturePlace {
-  readonly role: "intake" | "step" | "finding" | "condition" | "loose" | "variant";
+  readonly role: "intake" | "step" | "finding" | "condition" | "loose" | "variant" | "after";
   readonly step?: string;
   readonly stepKey?: string;
   readonly part?: string;

@@ -6,12 +6,13 @@ import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { type ElectricalLimits, testerInWords } from "@/core/hand-back/electrical-limits";
 import { type FinalCheck, figureFault, finalChecks, limitInWords } from "@/core/hand-back/final-checks";
+import { signatureSchema } from "@/core/job/going-home";
 import { finalKey } from "@/core/job/keys";
 import { ownTests } from "@/core/job/own-tests";
 import { note, ref } from "@/core/job/written";
 import { minutesInWords } from "@/core/order/running-waits";
 import { backToStage } from "@/store/endings";
-import { setOwnTests } from "@/store/hand-back";
+import { openJobAgain, setGoingHome, setOwnTests } from "@/store/hand-back";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
@@ -29,6 +30,7 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
     const { electrical } = await shopSettings();
     const asked = finalChecks(job, electrical).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
+    if (job.handedBackAt !== undefined) throw new Fault("check", "the unit went home: open the job again first");
     if (back) return setAnswer(number, version, finalKey(check), null, `final check reopened: ${asked.asks}`);
     const [cure] = asked.runs ? beforeItRuns(job) : [];
     if (cure) throw new Fault("check", `${cure.why}. ${minutesInWords(cure.minutesLeft)} are left: wait, or say that it has set`);
@@ -113,4 +115,34 @@ export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult>
     if (open[0]) throw new Fault("stage", open[0].says);
     return setHead(number, version, { handedBackAt: new Date().toISOString() }, "handed back");
   });
+}
+
+const nextLookInput = z.object({ ...onJob, says: note });
+/** When it should be looked at next, in the technician's own words; empty: what the cause and the use suggest. */
+export async function sayNextLook(raw: z.infer<typeof nextLookInput>): Promise<ActionResult> {
+  return act(nextLookInput, raw, async ({ number, version, says }) =>
+    setGoingHome(number, version, { nextLook: says.trim() || undefined }, says.trim() ? `next look: ${says.trim()}` : "next look as suggested"),
+  );
+}
+
+const signInput = z.object({ ...onJob, signature: signatureSchema.omit({ at: true }) });
+/** The customer signs for the unit on the screen. */
+export async function sign(raw: z.infer<typeof signInput>): Promise<ActionResult> {
+  return actAtDesk(signInput, raw, async ({ number, version, signature }) =>
+    setGoingHome(number, version, { signature: { ...signature, at: new Date().toISOString() }, notSigned: undefined }, `signed by ${signature.by}`),
+  );
+}
+
+const unsignedInput = z.object({ ...onJob, why: note.min(3, "say in a few words why it is not signed") });
+/** It goes home without a signature, with the reason. */
+export async function notSigned(raw: z.infer<typeof unsignedInput>): Promise<ActionResult> {
+  return actAtDesk(unsignedInput, raw, async ({ number, version, why }) =>
+    setGoingHome(number, version, { signature: undefined, notSigned: why }, `not signed: ${why}`),
+  );
+}
+
+const againInput = z.object({ ...onJob, why: note.min(3, "say in a few words why it is opened again") });
+/** A unit that went home is on the bench again. */
+export async function openAgain(raw: z.infer<typeof againInput>): Promise<ActionResult> {
+  return actAtDesk(againInput, raw, async ({ number, version, why }) => openJobAgain(number, version, why));
 }

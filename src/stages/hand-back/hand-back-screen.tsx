@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { z } from "zod";
 import { type FinalCheck, limitInWords } from "@/core/hand-back/final-checks";
 import type { Answer } from "@/core/job/answer";
 import { finalKey } from "@/core/job/keys";
@@ -9,12 +10,18 @@ import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { useJob } from "../saving/job-context";
 import { typedText, useDraft } from "../saving/use-draft";
-import { answerCheck, handBack } from "./actions";
+import { answerCheck } from "./actions";
 import { CheckFailed } from "./check-failed";
+import { GoesHome } from "./goes-home";
 import type { HandBackView } from "./hand-back-view";
+import { LooseItems } from "./loose-items";
 import { NotYet } from "./not-yet";
+import { OpenAgainPanel } from "./open-again";
 import { OwnTestsList } from "./own-tests-list";
 
+const LOOSE = "loose-items";
+const tickedNames = z.array(z.string());
+const NOTHING_TICKED: string[] = [];
 const isLeftOut = (a: Answer): boolean => a.answer !== "yes";
 
 /** Hand back: the last checks one by one, then the return sheet. */
@@ -27,8 +34,14 @@ export function HandBackScreen({
   kind,
   ownTests,
   gates,
+  home,
+  customerName,
+  suggestedLook,
+  views,
   draft,
   noteDraft,
+  lookDraft,
+  tickedDraft,
 }: Omit<HandBackView, "frame" | "pockets">) {
   const { run, number, say } = useJob();
   const answerOf = (c: FinalCheck): Answer | undefined => answers.find((a) => a.question === finalKey(c.check));
@@ -36,12 +49,19 @@ export function HandBackScreen({
   const [figure, setFigure] = useDraft("hand-back.figure", draft, typedText, "");
   const [note, setNote] = useDraft("hand-back.note", noteDraft, typedText, "");
   const [fault, setFault] = useState<string | null>(null);
-  const [panel, setPanel] = useState<"no" | "own" | null>(null);
+  const [panel, setPanel] = useState<"no" | "own" | "again" | null>(null);
+  const [ticked, setTicked] = useDraft("hand-back.ticked", tickedDraft, tickedNames, NOTHING_TICKED);
+  const missing = looseItems.map((i) => i.name).filter((n) => !ticked.includes(n));
   const yes = async (): Promise<void> => {
     if (!now) return;
+    if (now.check === LOOSE && missing.length) return setFault(`Not ticked yet: ${missing.join(", ")}.`);
     const value = now.unit ? Number(figure.replace(",", ".")) : undefined;
     if (now.unit && (figure.trim() === "" || !Number.isFinite(value))) return setFault(`Give the figure in ${now.unit}.`);
-    const result = await run(answerCheck, { check: now.check, ...(value === undefined ? {} : { value }), ...(now.may && note.trim() ? { note } : {}) });
+    const result = await run(answerCheck, {
+      check: now.check,
+      ...(value === undefined ? {} : { value }),
+      ...(now.may && note.trim() ? { note } : now.check === LOOSE && ticked.length ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) } : {}),
+    });
     setFault(result.ok ? null : result.says);
     if (result.ok) {
       setFigure("");
@@ -57,6 +77,13 @@ export function HandBackScreen({
           <>
             <h2 className="text-[44px]">Handed back.</h2>
             <p className="text-[24px]">The return sheet stays here; print it again any time.</p>
+            {panel === "again" ? (
+              <OpenAgainPanel onClose={() => setPanel(null)} />
+            ) : (
+              <KeyButton keyName="A" className="self-start" onPress={() => setPanel("again")}>
+                Open it again …
+              </KeyButton>
+            )}
           </>
         ) : now ? (
           <div className="flex min-h-0 shrink flex-col gap-3 overflow-y-auto p-1">
@@ -84,6 +111,7 @@ export function HandBackScreen({
                 />
               </label>
             )}
+            {now.check === LOOSE && looseItems.length > 0 && <LooseItems items={looseItems} ticked={ticked} onTick={setTicked} />}
             {now.may && (
               <label className="words max-w-[620px]">
                 {now.may}
@@ -98,21 +126,7 @@ export function HandBackScreen({
             {panel === "no" && <CheckFailed key={now.check} check={now.check} mayBeLeft={!now.never} onClose={() => setPanel(null)} />}
           </div>
         ) : (
-          <>
-            <h2 className="text-[40px]">All checks are answered.</h2>
-            {gates.length > 0 ? (
-              <p className="says danger text-[22px]">{gates[0]?.says}</p>
-            ) : (
-              <p className="text-[23px]">
-                Print the return sheet, give it to the customer with the unit{looseItems.length ? ` and with ${looseItems.join(", ")}` : ""}.
-              </p>
-            )}
-            <div className="flex gap-3">
-              <KeyButton keyName=" " look="main" disabled={gates.length > 0} onPress={() => void run(handBack)} className="min-w-[320px] justify-center">
-                Hand it back
-              </KeyButton>
-            </div>
-          </>
+          <GoesHome gates={gates} home={home} customerName={customerName} suggested={suggestedLook} views={views} lookDraft={lookDraft} />
         )}
         {now && !handedBackAt && panel === null && (
           <div className="grid max-w-[640px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">

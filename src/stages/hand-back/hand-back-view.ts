@@ -1,7 +1,10 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
 import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
+import { careOf, nextLookSays } from "@/core/hand-back/report/care";
+import { type SameView, sameViews } from "@/core/hand-back/report/same-views";
 import type { Answer } from "@/core/job/answer";
+import type { GoingHome } from "@/core/job/going-home";
 import { finalOf } from "@/core/job/keys";
 import type { OwnTest } from "@/core/job/own-tests";
 import type { RunningWait } from "@/core/order/running-waits";
@@ -18,7 +21,6 @@ export interface HandBackView {
   readonly pockets: readonly Pocket[];
   /** when it went home, ISO 8601 */
   readonly handedBackAt: string | undefined;
-  readonly looseItems: readonly string[];
   /** to the last checks */
   readonly answers: readonly Answer[];
   readonly checks: readonly FinalCheck[];
@@ -27,8 +29,25 @@ export interface HandBackView {
   readonly kind: string;
   readonly ownTests: readonly OwnTest[];
   readonly gates: readonly Gate[];
+  /** what came with it, each with its picture where one was taken */
+  readonly looseItems: readonly LooseItem[];
+  readonly home: GoingHome | undefined;
+  readonly customerName: string;
+  /** when it should be looked at next, by cause and use */
+  readonly suggestedLook: string;
+  readonly views: readonly SameView[];
   readonly draft: unknown;
   readonly noteDraft: unknown;
+  readonly lookDraft: unknown;
+  readonly tickedDraft: unknown;
+}
+
+export type { SameView };
+
+export interface LooseItem {
+  readonly name: string;
+  /** SHA-256 of its picture */
+  readonly picture?: string;
 }
 
 export async function handBackView(number: string): Promise<HandBackView | null> {
@@ -39,7 +58,14 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     frame: frameOf(job),
     pockets: pocketsOf(job),
     handedBackAt: job.handedBackAt,
-    looseItems: job.looseItems,
+    looseItems: job.looseItems.map((name) => {
+      const picture = job.pictures.find((p) => p.name === job.loosePictures[name])?.sha256;
+      return { name, ...(picture ? { picture } : {}) };
+    }),
+    home: job.home,
+    customerName: job.customerName,
+    suggestedLook: nextLookSays(careOf(job)),
+    views: sameViews(job),
     answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
     checks: finalChecks(job, (await shopSettings()).electrical),
     cures: beforeItRuns(job),
@@ -48,5 +74,7 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     gates: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")],
     draft: drafts["hand-back.figure"],
     noteDraft: drafts["hand-back.note"],
+    lookDraft: drafts["hand-back.look"],
+    tickedDraft: drafts["hand-back.ticked"],
   };
 }

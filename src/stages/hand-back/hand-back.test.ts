@@ -8,7 +8,7 @@ import { sayCured } from "../job-view/cured-action";
 import { press, pumpAt, refusal } from "../test-unit";
 import { answerCheck, failCheck, handBack, leaveOut, sayOwnTests } from "./actions";
 import { handBackView } from "./hand-back-view";
-import { returnSheetView } from "./return-sheet-view";
+import { returnSheet } from "./return-sheet-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
@@ -150,7 +150,11 @@ describe("handing back", () => {
 describe("the return sheet", () => {
   it("has what an empty shop can say, and no lubricant where none was chosen", async () => {
     const number = await together();
-    expect(await returnSheetView(number)).toMatchObject({ shopName: "The shop", currency: "€", markupPercent: 25, catalogue: [], lubricants: [] });
-    expect(await returnSheetView("J-9999")).toBeNull();
+    expect(await returnSheet(number, { form: "short", units: "metric" })).toMatchObject({
+      shop: { name: "The shop" },
+      title: `Return sheet ${number}`,
+      annex: [],
+    });
+    expect(await returnSheet("J-9999", { form: "long", units: "metric" })).toBeNull();
   });
 });

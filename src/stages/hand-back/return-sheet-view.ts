@@ -1,38 +1,41 @@
-import type { Lubricant } from "@/core/grease/lubricant";
-import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
-import type { Job } from "@/core/job/job";
-import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
+import { planOf } from "@/core/gates/job-facts";
+import type { Report } from "@/core/hand-back/report/blocks";
+import { UNIT_SYSTEMS, type UnitSystem } from "@/core/hand-back/report/in-units";
+import { reportOf } from "@/core/hand-back/report/report";
 import { partsNumbered } from "@/store/catalogue";
+import { loadJob } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 import { wholeShelf } from "@/store/shelf";
-import { pageJob } from "../job-view/page-job";
+import { dayAs } from "@/ui/day";
 
-export interface ReturnSheetView {
-  readonly job: Job;
-  readonly catalogue: readonly CataloguePart[];
-  /** lubricants that it names, as the shelf has them */
-  readonly lubricants: readonly Lubricant[];
-  readonly shopName: string;
-  readonly town: string;
-  readonly currency: string;
-  readonly markupPercent: number;
-  readonly limits: ElectricalLimits;
+/** How a sheet is wanted: short or with its annex, in which units. */
+export interface SheetForm {
+  readonly form: "short" | "long";
+  readonly units: UnitSystem;
 }
 
-/** The sheet is made by the server and says nearly everything of a job: it takes it whole. */
-export async function returnSheetView(number: string): Promise<ReturnSheetView | null> {
-  const job = await pageJob(number);
+/** What an address asks for; what it does not say is the long form, in metric units unless the shop reads inches. */
+export async function sheetForm(asked: { readonly form?: string | undefined; readonly units?: string | undefined }): Promise<SheetForm> {
+  const shops: UnitSystem = (await shopSettings()).lengthUnit === "in" ? "inch" : "metric";
+  return { form: asked.form === "short" ? "short" : "long", units: UNIT_SYSTEMS.find((u) => u === asked.units) ?? shops };
+}
+
+/** The return sheet of a job, as the screen, the printed page and the PDF draw it. */
+export async function returnSheet(number: string, { form, units }: SheetForm): Promise<Report | null> {
+  const job = await loadJob(number);
   if (!job) return null;
-  const { shopName, town, currency, rates, electrical } = await shopSettings();
+  const { shopName, town, currency, rates, electrical, warrantyMonths, testMinutes } = await shopSettings();
   const numbers = [...job.findings.flatMap((f) => f.chosen ?? []), ...job.arrivals.map((a) => a.number)];
-  return {
+  const stripped = job.steps.reduce((sum, s) => sum + (s.minutes ?? 0), 0);
+  return reportOf({
     job,
     catalogue: await partsNumbered(numbers),
     lubricants: (await wholeShelf()).filter((l) => job.lubePoints.some((g) => g.lubricantId === l.id)),
-    shopName,
-    town,
-    currency,
-    markupPercent: rates.markupPercent,
-    limits: electrical,
-  };
+    shop: { name: shopName, town, currency, rates, limits: electrical, warrantyMonths },
+    minutes: job.steps.length && !job.ending ? stripped + planOf(job).minutes + testMinutes : stripped,
+    units,
+    form,
+    day: (iso) => dayAs(iso, "d MMMM yyyy"),
+    now: new Date().toISOString(),
+  });
 }

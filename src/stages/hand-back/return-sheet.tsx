@@ -1,187 +1,145 @@
 /* biome-ignore-all lint/performance/noImgElement: printed pictures come from the shop's own folder */
 
-import type { Lubricant } from "@/core/grease/lubricant";
-import type { ElectricalLimits } from "@/core/hand-back/electrical-limits";
-import { finalChecks } from "@/core/hand-back/final-checks";
-import { hardwareInWords } from "@/core/hardware/piece";
-import { endingNamed } from "@/core/job/ending";
-import { sizeOf } from "@/core/job/gear-notes";
-import { goingInOf } from "@/core/job/going-in";
-import type { Job } from "@/core/job/job";
-import { finalKey } from "@/core/job/keys";
-import { partNamed } from "@/core/job/part";
-import { pieceNamed } from "@/core/job/piece-named";
-import { type Service, serviceSays } from "@/core/job/service";
-import { CAUSE_RULES } from "@/core/judge/cause-rules";
-import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "@/core/judge/failure-modes";
-import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import { insteadOf } from "@/core/order/missing";
-import { money } from "@/core/quantity/money";
-import { capital, sentence } from "@/core/sentence";
-import { dayAs } from "@/ui/day";
+import type { Block, Report, Section } from "@/core/hand-back/report/blocks";
+import { GearFace } from "@/ui/gear-face";
 import { pictureUrl } from "@/ui/picture-frame";
-import { SheetHead } from "../frame/sheet-head";
-import { SheetParts } from "./sheet-parts";
 
-/** The return sheet: what was wrong, why, what was done; parts and grease by name and lot; tests with figures. One A4 page. */
-export function ReturnSheet({
-  job,
-  catalogue,
-  lubricants,
-  shopName,
-  town,
-  currency,
-  markupPercent,
-  limits,
-}: {
-  job: Job;
-  catalogue: readonly CataloguePart[];
-  lubricants: readonly Lubricant[];
-  shopName: string;
-  town: string;
-  currency: string;
-  /** on what parts cost the shop */
-  markupPercent: number;
-  /** by which the shop tests */
-  limits: ElectricalLimits;
-}) {
-  const causes = (job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []);
-  const failed = job.findings.filter((f) => isFailure(f.mode));
-  const looked = job.findings.filter((f) => f.mode && !isFailure(f.mode));
-  const ending = job.ending && endingNamed(job.ending.how);
-  const partName = (id: string): string => partNamed(job, id);
-  const pictures = job.pictures
-    .filter((p) => p.role === "intake" || failed.some((f) => job.steps.find((s) => s.id === p.step)?.parts?.includes(f.part)))
-    .slice(0, 4);
-  const checks = finalChecks(job, limits);
-  const states = greaseStatesIn(job.greaseStates).filter((g) => g.state !== "good");
-  const held = [...new Set(job.answers.flatMap((a) => (a.value !== undefined && a.note ? [a.note] : [])))];
-  return (
-    <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0">
-      <SheetHead title={`Return sheet ${job.number}`} job={job} shopName={shopName} town={town} at={job.handedBackAt ?? new Date().toISOString()} />
-      <Section title="What was brought in">
-        <p>
-          {job.customerName && `${job.customerName}, `}taken in {dayAs(job.takenIn, "d MMMM yyyy")}. “{job.complaint}”
-        </p>
-        {job.symptoms.length > 0 && <p>Noted: {job.symptoms.map(symptomSays).join(", ")}.</p>}
-        {job.looseItems.length > 0 && <p>Handed back with it: {job.looseItems.join(", ")}.</p>}
-      </Section>
-      <Section title={failed.length ? "What was wrong" : "What was found"}>
+/** The return sheet as a page: the same blocks that the PDF is drawn from. */
+export const ReturnSheet = ({ report }: { report: Report }) => (
+  <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0 print:text-[11.5pt]">
+    <header className="flex items-end justify-between border-b-4 border-[#1d2a2c] pb-2">
+      <div>
+        <h1 className="text-[32px]">{report.title}</h1>
+        <p className="text-[20px]">{report.unit}</p>
+      </div>
+      <p className="text-right text-[17px]">
+        <b>{report.shop.name}</b>
+        <br />
+        {report.shop.town}
+        <br />
+        {report.day}
+      </p>
+    </header>
+    {report.sections.map((s) => (
+      <SectionView key={s.title} section={s} />
+    ))}
+    {report.annex.length > 0 && (
+      <div className="break-before-page pt-6">
+        <p className="border-b-2 border-[#1d2a2c] text-[22px] font-bold">{report.title}: annex</p>
+        {report.annex.map((s) => (
+          <SectionView key={s.title} section={s} />
+        ))}
+      </div>
+    )}
+  </article>
+);
+
+const SectionView = ({ section: { title, blocks } }: { section: Section }) => (
+  <section className="pt-3">
+    <h2 className="break-after-avoid text-[21px]">{title}</h2>
+    {blocks.map((b, i) => (
+      <BlockView key={i} block={b} />
+    ))}
+  </section>
+);
+
+function BlockView({ block: b }: { block: Block }) {
+  switch (b.is) {
+    case "words":
+      return <p className={`${b.strong ? "font-bold" : ""} ${b.small ? "text-[15px]" : ""}`}>{b.says}</p>;
+    case "list":
+      return (
         <ul className="list-disc pl-5">
-          {failed.map((f) => (
-            <li key={f.part}>
-              <b className="inline-block first-letter:uppercase">{partName(f.part)}</b>: {FAILURE_MODES.find((m) => m.mode === f.mode)?.says}
-              {f.extent && `, ${f.extent}`}
-              {f.fate === "keep" && f.fateWhy && `; left as it is: ${f.fateWhy}`}
-              {f.fate === "repair" && f.fateWhy && `; mended: ${f.fateWhy}`}
-              {f.identity &&
-                ` (${f.identity.teeth} teeth, ${sizeOf(f.identity)}${f.identity.diametralPitch ? "" : " mm"}, ${f.identity.pressureAngleDeg}°${f.identity.helixAngleDeg ? `, helix ${f.identity.helixAngleDeg}°` : ""})`}
+          {b.items.map((i) => (
+            <li key={`${i.lead} ${i.says}`}>
+              {i.lead && <b>{i.lead}: </b>}
+              {i.says}
             </li>
           ))}
-          {job.nothingFailed && <li>{job.nothingFailed === "service" ? "Nothing failed: a service." : "No fault was found."}</li>}
-          {looked.length > 0 && (
-            <li>Looked at: {looked.map((f) => `${partName(f.part)}, ${modeNamed(f.mode)?.says}${f.extent ? ` (${f.extent})` : ""}`).join("; ")}.</li>
-          )}
-          {states.map((g) => (
-            <li key={g.state}>
-              Old grease: {g.says}. {g.implies}
-            </li>
-          ))}
-          {failed.length + looked.length + states.length === 0 && !job.nothingFailed && <li>It was not examined.</li>}
-          {(causes.length > 0 || job.causes.words) && (
-            <li>
-              <b>Why</b>: {[...causes, job.causes.words].filter(Boolean).join(". ")}
-            </li>
-          )}
         </ul>
-      </Section>
-      {pictures.length > 0 && (
-        <div className="grid grid-cols-4 gap-2 pt-2">
-          {pictures.map((p) => (
-            <img
-              key={p.name}
-              src={pictureUrl(p.sha256, true)}
-              alt={p.step ? (job.steps.find((s) => s.id === p.step)?.title ?? "") : "as it came in"}
-              className="h-[112px] w-full border border-[#1d2a2c] object-cover"
-            />
+      );
+    case "rows":
+      return (
+        <table className="w-full text-left">
+          <tbody>
+            {b.rows.map((r) => (
+              <tr
+                key={`${r.what} ${r.says} ${r.number}`}
+                className={`break-inside-avoid border-b border-[#d7ccb4] align-baseline ${r.strong ? "font-bold" : ""}`}
+              >
+                <td className="py-0.5 pr-3" colSpan={r.says || r.number ? 1 : 3}>
+                  {r.what}
+                </td>
+                {(r.says || r.number) && (
+                  <>
+                    <td className="pr-3">
+                      <span className="block first-letter:uppercase">{r.says}</span>
+                      {r.under && <span className="block text-[15px]">{r.under}</span>}
+                    </td>
+                    <td className="figures pr-3 text-[15px]">{r.number}</td>
+                  </>
+                )}
+                <td className="figures text-right text-[15px] whitespace-nowrap">{r.amount}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      );
+    case "tests":
+      return (
+        <ul className="grid grid-cols-2 gap-x-6">
+          {b.tests.map((t) => (
+            <li key={t.asks} className="grid break-inside-avoid grid-cols-[1fr_auto] content-start gap-x-3 border-b border-[#d7ccb4]">
+              <span>{t.asks}</span>
+              <b>{t.answer}</b>
+              {t.under && <span className="col-span-2 text-[14px] leading-tight">{t.under}</span>}
+            </li>
+          ))}
+        </ul>
+      );
+    case "pictures":
+      return (
+        <div className="grid grid-cols-2 gap-3 pt-2">
+          {b.pictures.map((p) => (
+            <figure key={p.sha256 + p.says} className="break-inside-avoid">
+              <img src={pictureUrl(p.sha256)} alt={p.says} className="max-h-[260px] w-full border border-[#1d2a2c] object-contain" />
+              <figcaption className="text-[15px]">{p.says}</figcaption>
+            </figure>
           ))}
         </div>
-      )}
-      <Section title="What was done">
-        {ending && (
-          <p className="font-bold">
-            {ending.tells} {sentence(job.ending?.why ?? "")}
-            {job.ending?.amount !== undefined && ` ${money(job.ending.amount, currency)} ${job.ending.how === "bought-out" ? "paid to the customer" : "due"}.`}
-          </p>
-        )}
-        {job.warrantyOf && <p>Came back within the warranty of {job.warrantyOf}: the work is not charged.</p>}
-        {job.steps.length > 0 && (ending?.together ?? true) && (
-          <p>
-            Taken apart in {job.steps.length} {job.steps.length === 1 ? "step" : "steps"} and put back the same way; every screw, washer and clip counted out
-            and back.
-            {!ending && job.services.map((v) => ` ${serviceInSheet(job, v)}.`).join("")}
-            {insteadOf(job).map(
-              ({ piece, qty, from }) => ` ${capital(hardwareInWords({ ...piece, qty, at: undefined }))} went in for what was lost on the bench, from: ${from}.`,
-            )}
-            {!ending &&
-              goingInOf(job)
-                .flatMap((g) => g.staysOut)
-                .map((p) => ` Left out: ${pieceNamed(job, p)}, because ${p.why}.`)
-                .join("")}
-          </p>
-        )}
-        {job.steps.length === 0 && <p>It was not taken apart.</p>}
-      </Section>
-      {!ending && (
-        <Section title="Parts and lubricants">
-          <SheetParts job={job} catalogue={catalogue} lubricants={lubricants} currency={currency} markupPercent={markupPercent} />
-        </Section>
-      )}
-      <Section title="Tests">
-        <ul className="grid grid-cols-2 gap-x-6">
-          {checks.map((c) => {
-            const a = job.answers.find((x) => x.question === finalKey(c.check));
-            return (
-              <li key={c.check} className="flex justify-between gap-3 border-b border-[#d7ccb4]">
-                <span>
-                  {c.asks.replace(/\?$/, "")}
-                  {a?.note && a.value === undefined && <span className="block text-[15px]">{a.note}</span>}
-                </span>
-                <b className="shrink-0">{a ? (a.value !== undefined ? `${a.value} ${a.unit}` : a.answer === "yes" ? "✓ yes" : "left out") : "open"}</b>
-              </li>
-            );
-          })}
-        </ul>
-        {held.map((h) => (
-          <p key={h} className="text-[15px]">
-            Limit: {h}.
-          </p>
-        ))}
-      </Section>
-      {!ending && (
-        <Section title="So that it lasts">
-          <p>
-            {job.foodContact
-              ? "Never run it dry or longer than its plate says; wash the loose parts at once and let them dry."
-              : "Let it rest when it gets warm; keep the vents clear; a new noise is worth a telephone call."}{" "}
-            Due for a check after a year of the same use, or at the first click.
-          </p>
-        </Section>
-      )}
-    </article>
-  );
-}
-
-/** @example serviceInSheet(job, { id: "v1", do: "bond", part: "p2", note: "filled with brass" }) // "Bond crown gear: filled with brass" */
-function serviceInSheet(job: Job, { do: what, part, note }: Service): string {
-  return `${serviceSays(what)} ${part ? partNamed(job, part) : "the case"}${note ? `: ${note}` : ""}`;
-}
-
-function Section({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <section className="pt-3">
-      <h2 className="text-[21px]">{title}</h2>
-      {children}
-    </section>
-  );
+      );
+    case "gear": {
+      const { marks, says, ...gear } = b.gear;
+      return (
+        <figure className="flex break-inside-avoid items-center gap-5 py-2">
+          <GearFace gear={gear} marks={marks} size={230} label={says} />
+          <figcaption>
+            <b className="block">{says}</b>
+            {gear.teeth} teeth, module {gear.moduleMm} mm, {gear.pressureAngleDeg}°{gear.helixAngleDeg ? `, helix ${gear.helixAngleDeg}°` : ""}
+          </figcaption>
+        </figure>
+      );
+    }
+    case "signature":
+      return (
+        <figure className="w-[300px] break-inside-avoid">
+          <svg viewBox="0 0 300 84" className="w-full border-b-2 border-[#1d2a2c]" role="img" aria-label={`Signature of ${b.signature.by}`}>
+            {b.signature.strokes.map((s, i) => (
+              <polyline
+                key={i}
+                points={s.map(([x, y]) => `${300 * x},${84 * y}`).join(" ")}
+                fill="none"
+                stroke="#1d2a2c"
+                strokeWidth={2}
+                strokeLinecap="round"
+                strokeLinejoin="round"
+              />
+            ))}
+          </svg>
+          <figcaption className="text-[15px]">
+            {b.signature.by}, {b.signature.at}
+          </figcaption>
+        </figure>
+      );
+  }
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { type OpenMicrophone, openMicrophone } from "@/bench/microphone";
 import { recordingToKeep } from "@/bench/sound-reader";
@@ -17,6 +18,7 @@ const MOST_BYTES = 250e6;
 /** Records the unit through the microphone, or reads a recording from a file; it is kept at once. */
 export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => void }) {
   const { number, sawVersion } = useJob();
+  const router = useRouter();
   const [microphone, setMicrophone] = useState<OpenMicrophone | null>(null);
   const [heard, setHeard] = useState({ seconds: 0, level: 0 });
   const [fault, setFault] = useState<string | null>(null);
@@ -32,6 +34,7 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
       const said = (await answer.json().catch(() => ({}))) as { version?: number; says?: string };
       if (!answer.ok || said.version === undefined) throw new Error(said.says ?? "The shop did not keep the recording: try again.");
       sawVersion(said.version);
+      router.refresh();
       setFault(null);
       onKept();
     } catch (e) {

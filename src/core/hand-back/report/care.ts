@@ -1,0 +1,108 @@
+import type { Job } from "../../job/job";
+
+/** What the customer can do so that it does not fail of the same again, by cause; and after how long, or at what sign, it should be looked at. */
+export interface Care {
+  readonly says: string;
+  readonly look: { readonly months: number; readonly why: string };
+}
+
+const YEAR = 12;
+const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate shows whether it wears" };
+
+/** Keyed by the causes of core/judge/cause-rules. Intervals are the bench's rules of thumb for a household unit in daily use; hard use halves them. */
+export const CARE: Readonly<Record<string, Care>> = {
+  jam: {
+    says: "Take stones, bones, strings and metal out of what goes in, and cut hard things small. When it strains, switch off at once: a stalled motor breaks teeth.",
+    look: WEAR,
+  },
+  fatigue: {
+    says: "Give it less at a time and a rest in between: teeth tire by load, and sooner when they are warm.",
+    look: { months: 6, why: "other teeth of the same age may be tired too" },
+  },
+  dry: {
+    says: "Do not run it longer at a time than its plate says. Grease does not last for ever: have it renewed before it sings.",
+    look: { months: 18, why: "fresh grease is used up or thrown off by then" },
+  },
+  "worn-mate": {
+    says: "Listen for it growing louder: two gears that wear each other can be heard for weeks before one lets go.",
+    look: { months: 6, why: "the pair has run in by then, and shows how it wears" },
+  },
+  water: {
+    says: "Wipe it, never rinse the case, and no dishwasher: let it dry open before it is put away.",
+    look: { months: YEAR, why: "what rust water left inside shows by then" },
+  },
+  "seal-between": {
+    says: "A wet or greasy ring under it means that its seal leaks: stop using it then, above all with food.",
+    look: { months: 6, why: "a new seal has settled by then, and its shaft shows whether it marks the lip" },
+  },
+  hair: {
+    says: "Unplug it after each use and clean string, hair and fibre off its shafts before they wind themselves in.",
+    look: { months: 6, why: "fibre winds itself in unseen" },
+  },
+  bearing: { says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before the gears run apart.", look: WEAR },
+  motor: {
+    says: "Let it cool when the case is hot to the hand, and do not hold it while it runs. Keep its vents clear.",
+    look: { months: YEAR, why: "brushes and commutator are looked at while it is cheap" },
+  },
+  "wrong-part": { says: "Keep this sheet: it says which part belongs in it, for whoever opens it next.", look: WEAR },
+  hub: { says: "Do not start it under full load: a hub lets go by blows.", look: { months: 6, why: "a hub that begins to slip shows a bright line" } },
+  crumbs: {
+    says: "A new grinding noise in the first weeks means that a crumb was still in hiding: bring it back, do not wait.",
+    look: { months: 3, why: "what was washed out is known then to have been all" },
+  },
+  electrical: {
+    says: "Pull the plug, not the cord, and keep the switch dry. If it smells or sparks, unplug it and leave it so.",
+    look: { months: YEAR, why: "cord and switch are tested again" },
+  },
+  overload: {
+    says: "Less at a time, and a pause when it warms: it was worked harder than it was made for.",
+    look: { months: 6, why: "what the load did to the other parts shows by then" },
+  },
+  pin: {
+    says: "The pin is meant to give before something dearer does: find what stopped it before it is started again.",
+    look: { months: YEAR, why: "holes wear wide around a pin" },
+  },
+  assembly: {
+    says: "Keep this sheet: it says how it was put together and with what.",
+    look: { months: 6, why: "what sat wrong may have worn its neighbours" },
+  },
+  age: {
+    says: "Plastics and rubber grow old lying still, too: use it now and then, and keep it out of sun and heat.",
+    look: { months: YEAR, why: "parts of the same age follow one another" },
+  },
+  forced: { says: "When it does not turn, do not force it: look for what holds it, unplugged.", look: WEAR },
+  dirt: {
+    says: "Brush or blow it clean after dusty work, vents first, and keep it covered.",
+    look: { months: 6, why: "dust grinds, and is in again before it shows" },
+  },
+  spring: { says: "Do not let it snap back empty: springs tire by blows.", look: { months: YEAR, why: "a tired spring shows by its length" } },
+  "worn-out": {
+    says: "It has done its work and may go on for a while: other parts of it are as old.",
+    look: { months: 6, why: "what is worn next is found before it breaks" },
+  },
+};
+
+const USUAL: Care = {
+  says: "Let it rest when it gets warm, keep its vents clear; a new noise is worth a telephone call.",
+  look: { months: YEAR, why: "lubricant and wear are looked at once a year of the same use" },
+};
+
+/** Hard daily use: everything comes twice as soon. */
+const HARD = 0.5;
+
+/** Care by the causes that somebody confirmed, the next look the soonest of theirs. */
+export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): { readonly says: readonly string[]; readonly months: number; readonly why: string } {
+  const chosen = (job.causes.chosen ?? []).flatMap((c) => CARE[c] ?? []);
+  const care = chosen.length ? chosen : [USUAL];
+  const soonest = care.reduce((a, b) => (b.look.months < a.look.months ? b : a));
+  const hard = job.past?.load === "hard";
+  return {
+    says: [...new Set(care.map((c) => c.says)), ...(job.foodContact ? ["Wash what touches food at once after use, and let it dry."] : [])],
+    months: Math.max(1, Math.round(soonest.look.months * (hard ? HARD : 1))),
+    why: hard ? `${soonest.look.why}; in hard use twice as soon` : soonest.look.why,
+  };
+}
+
+/** @example nextLookSays({ months: 6, why: "dust grinds" }) // "in 6 months of the same use: dust grinds" */
+export const nextLookSays = ({ months, why }: { readonly months: number; readonly why: string }): string =>
+  `in ${months === 1 ? "a month" : `${months} months`} of the same use: ${why}`;

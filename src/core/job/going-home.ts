@@ -1,0 +1,31 @@
+import { z } from "zod";
+import type { Frozen } from "../frozen";
+import { moment, note } from "./written";
+
+const share = z.number().min(-0.2).max(1.2);
+
+/** A name written with finger, pen or mouse: lines of points, in shares of the field. */
+export const signatureSchema = z.strictObject({
+  by: note.min(1, "write the name beside it"),
+  at: moment,
+  strokes: z
+    .array(z.array(z.tuple([share, share])).max(2000, "is too long a line"))
+    .min(1, "sign in the field first")
+    .max(60, "are more than 60 lines"),
+});
+export type Signature = Frozen<z.infer<typeof signatureSchema>>;
+
+/** What is written down as a unit goes home. */
+export const goingHomeSchema = z.strictObject({
+  signature: signatureSchema.optional(),
+  /** why it is not signed */
+  notSigned: note.optional(),
+  /** when it should be looked at next, in the technician's own words: "in 100 hours: the brushes" */
+  nextLook: note.optional(),
+  /** it had gone home and was opened again */
+  openedAgain: z
+    .array(z.strictObject({ at: moment, wentHome: moment, why: note }))
+    .max(50)
+    .optional(),
+});
+export type GoingHome = Frozen<z.infer<typeof goingHomeSchema>>;
