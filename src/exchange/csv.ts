@@ -35,6 +35,9 @@ const MOST_WITHOUT_A_ROW = 8;
 export const guarded = (cell: string): string => (/^'*[=+\-@\t\r]/.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
 export const unguarded = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.replace(/^'+/, "")) ? cell.slice(1) : cell);
 
+/** Rows of words as a CSV file, none of which a spreadsheet executes. */
+export const cellLines = (rows: readonly (readonly string[])[]): string => rows.map((r) => csvLine(r.map(guarded))).join("");
+
 /** One row as it is written: commas, CRLF (RFC 4180). */
 const csvLine = (cells: readonly string[]): string => `${Papa.unparse([cells])}\r\n`;
 

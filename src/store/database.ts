@@ -23,6 +23,7 @@ import { guides } from "./migrations/0015-guides";
 import { ownTestsOfJobs } from "./migrations/0016-own-tests";
 import { soundsOfJobs } from "./migrations/0017-sounds";
 import { goingHome } from "./migrations/0018-going-home";
+import { findAJob } from "./migrations/0019-find-a-job";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -46,6 +47,7 @@ export const MIGRATIONS = [
   ownTestsOfJobs,
   soundsOfJobs,
   goingHome,
+  findAJob,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

@@ -31,6 +31,9 @@ export function Board({
         <span className="hush truncate text-[19px]">{shopName}</span>
         <div className="ml-auto flex shrink-0 gap-2.5">
           <ThemeSwitch />
+          <KeyLink href="/find" keyName="/">
+            Find
+          </KeyLink>
           <KeyLink href="/scan" keyName="S">
             Scan a tag
           </KeyLink>
