@@ -42,8 +42,15 @@ async function strikeFromTexts(trx: Knex, jobId: number, words: readonly string[
     }
 }
 
-/** Takes the personal part of a job out: name, contact, who agreed, and the name where it was written into a text. The job itself stays. */
+/** Takes the personal part of a job out, as {@link struckFromJob}, and from the database's file. */
 export async function forgetInJob(number: string): Promise<number> {
+  const version = await struckFromJob(number);
+  await scrub(await database());
+  return version;
+}
+
+/** Takes the personal part of a job out: name, contact, who agreed, and the name where it was written into a text. The job itself stays. */
+async function struckFromJob(number: string): Promise<number> {
   return changeJob(number, "any", async ({ trx, job }) => {
     await strikeFromTexts(trx, job.id, [job.customerName, job.customerContact]);
     // a signature is a name too
@@ -66,7 +73,7 @@ export async function forgetCustomer({ name, contact }: Pick<KnownCustomer, "nam
     .whereRaw("lower(customer_name) = lower(?)", [name])
     .andWhere((q) => (others.length ? void q.where({ customer_contact: contact }) : undefined))
     .select("number");
-  for (const { number } of rows) await forgetInJob(number);
+  for (const { number } of rows) await struckFromJob(number);
   await inTurn(db, (trx) => trx("customers").where({ name, contact }).delete());
   await scrub(db);
   return rows.length;
@@ -80,7 +87,7 @@ export async function forgetOld(now = new Date()): Promise<number> {
   const before = new Date(now);
   before.setMonth(before.getMonth() - forgetAfterMonths);
   const rows: { number: string }[] = await db("jobs").whereNot({ customer_name: "" }).where("handed_back_at", "<", before.toISOString()).select("number");
-  for (const { number } of rows) await forgetInJob(number);
+  for (const { number } of rows) await struckFromJob(number);
   if (!rows.length) return 0;
   await inTurn(db, (trx) => trx("customers").whereNotExists(trx("jobs").select("id").whereRaw("lower(jobs.customer_name) = lower(customers.name)")).delete());
   await scrub(db);
@@ -89,5 +96,7 @@ export async function forgetOld(now = new Date()): Promise<number> {
 
 /** What was taken out is gone from the database's file as well, and from its journal. */
 async function scrub(db: Knex): Promise<void> {
+  // an index keeps the words of what was taken out until it is written together anew
+  await inTurn(db, (trx) => trx.raw("insert into job_words (job_words) values ('optimize')"));
   await db.raw("pragma wal_checkpoint(truncate)");
 }

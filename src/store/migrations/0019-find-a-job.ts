@@ -19,8 +19,6 @@ export const findAJob = {
         as words from jobs j`,
     );
     await k.raw("create virtual table job_words using fts5 (words, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3')");
-    // a customer who is forgotten is gone from the index as well
-    await k.raw("insert into job_words (job_words, rank) values ('secure-delete', 1)");
     await k.raw("insert into job_words (rowid, words) select id, words from job_texts");
     await k.raw(`create trigger job_words_new after insert on jobs begin ${anew("new.id")} end`);
     await k.raw(`create trigger job_words_changed after update of ${HEAD.join(", ")} on jobs begin ${anew("new.id")} end`);
