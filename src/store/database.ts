@@ -24,6 +24,7 @@ import { ownTestsOfJobs } from "./migrations/0016-own-tests";
 import { soundsOfJobs } from "./migrations/0017-sounds";
 import { goingHome } from "./migrations/0018-going-home";
 import { findAJob } from "./migrations/0019-find-a-job";
+import { messagesOfJobs } from "./migrations/0020-messages";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -48,6 +49,7 @@ export const MIGRATIONS = [
   soundsOfJobs,
   goingHome,
   findAJob,
+  messagesOfJobs,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

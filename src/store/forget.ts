@@ -59,6 +59,7 @@ async function struckFromJob(number: string): Promise<number> {
       .where({ id: job.id })
       .update({ customer_name: "", customer_contact: "", ...(home ? records.jobs.write({ home }) : {}) });
     await trx("quotes").where({ job_id: job.id }).update({ by_whom: null });
+    await trx("messages").where({ job_id: job.id }).delete();
     await trx("history").where({ job_id: job.id }).whereRaw("what like 'customer: %' or what like 'contact: %'").update({ what: "customer: forgotten" });
     return "the customer is forgotten";
   });

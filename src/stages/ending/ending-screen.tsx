@@ -8,6 +8,7 @@ import { sentence } from "@/core/sentence";
 import { dayAs } from "@/ui/day";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
+import { KeyLink } from "@/ui/key-link";
 import { comesBackFrom } from "../frame/came-back-action";
 import type { ActionResult } from "../saving/act";
 import { useJob } from "../saving/job-context";
@@ -42,6 +43,9 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
   return (
     <div className="grid h-full grid-cols-[minmax(0,4fr)_minmax(0,5fr)_minmax(0,3.4fr)] gap-6">
       <section aria-label="It waits" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
+        <KeyLink keyName="M" href={`/jobs/${number}/messages`} className="self-start">
+          Tell the customer
+        </KeyLink>
         <h2 className="text-[26px]">It waits</h2>
         {job.waiting ? (
           <>

@@ -145,6 +145,9 @@ export function HandBackScreen({
           <KeyLink keyName="L" href={`/jobs/${number}/listen`}>
             Listen to it
           </KeyLink>
+          <KeyLink keyName="M" href={`/jobs/${number}/messages`}>
+            Tell the customer
+          </KeyLink>
           {!handedBackAt && (
             <KeyButton keyName="O" pressed={panel === "own"} onPress={() => setPanel(panel === "own" ? null : "own")}>
               What it has to do …
