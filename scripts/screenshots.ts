@@ -69,21 +69,15 @@ const shots: Shot[] = [
   { name: "lube", path: "/jobs/J-0140/lube", before: async (page) => aChamber(page) },
   { name: "rebuild", path: "/jobs/J-0139/rebuild", night: true, before: async (page) => forward(page, 12) },
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
-  { name: "return-sheet", path: "/jobs/J-0135/sheet" },
+  { name: "return-sheet", path: "/jobs/J-0131/sheet" },
   { name: "catalogue", path: "/parts?q=wheel+42" },
   {
-    name: "people",
-    path: "/people",
+    name: "listen",
+    path: "/jobs/J-0135/listen",
     before: async (page) => {
-      for (const [name, role, pin] of [["Ines Harrow", "owner", "4071"], ["Tor Abel", "bench", "6048"], ["Ola Brandt", "desk", "7305"]] as const) {
-        await page.getByLabel("Name", { exact: true }).fill(name);
-        await page.getByLabel("PIN, 4 to 8 figures").fill(pin);
-        await page.getByLabel("May do", { exact: true }).selectOption(role);
-        await page.getByRole("button", { name: /Add them$/ }).click();
-        await page.getByRole("region", { name: "People" }).getByRole("listitem").filter({ hasText: name }).waitFor();
-      } // biome-ignore format: a person a row
-      await page.getByRole("button", { name: /Pair a device/ }).click();
-      await page.getByRole("status", { name: "Pairing code" }).waitFor();
+      await page.keyboard.press("b");
+      await page.getByText(/A knock once a turn/).waitFor();
+      await page.getByRole("table", { name: "Before and after" }).waitFor();
     },
   },
 ];

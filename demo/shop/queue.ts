@@ -44,8 +44,14 @@ export const queue: Recipe[] = [
   {
     head: { number: "J-0131", stage: "hand-back", complaint: "Blade wobbles.", symptoms: ["louder"], limit: 80 },
     unit: { kind: "bread cutter", maker: "Velbrant", model: "Laib 2", supply: "mains", foodContact: true },
-    rows: [],
+    rows: [
+      { do: "unscrew", title: "Blade guard", parts: ["blade guard | cover | aluminium"], hw: "2x TX20 12 M4", facing: "slot down" },
+      { do: "unscrew", title: "Blade nut, left-hand thread", parts: ["blade | blade | stainless"], hw: "1 nut M8 left-hand", note: "Cut-proof gloves." },
+      { do: "pull", title: "Hub bearing", parts: ["hub bearing | bearing | steel"] },
+    ],
+    findings: [{ part: "hub bearing", mode: "slack", extent: "play of 0.3 mm at the rim of the blade" }],
+    renew: ["hub bearing"],
     unitPicture: "breadcutter-unit",
-    carried: { job: { stripFinished: true, consent: true, protectionClass: "II", hazards: ["blade"] }, handedBackDaysAgo: 4 },
+    carried: { job: { stripFinished: true, consent: true, disposeConsent: true, protectionClass: "II", hazards: ["blade"], causes: { chosen: ["bearing"] }, noGrease: "the new bearing is filled and sealed" }, linesDone: "all", handedBackDaysAgo: 4 },
   },
 ];

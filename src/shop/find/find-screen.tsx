@@ -71,7 +71,7 @@ export function FindScreen({ typed, found: first }: { typed: string; found: read
           Number, tag, unit, serial number, customer, part
           <input
             ref={box}
-            className="field !text-[28px]"
+            className="field mt-1.5 !text-[28px]"
             value={words}
             maxLength={200}
             placeholder="135, crown wheel, MT3-40117 …"

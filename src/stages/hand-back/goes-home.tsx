@@ -1,5 +1,6 @@
 "use client";
 
+import { Camera } from "lucide-react";
 import { useState } from "react";
 import type { Gate } from "@/core/gates/open-gates";
 import type { GoingHome } from "@/core/job/going-home";
@@ -103,7 +104,7 @@ export function GoesHome({
                         // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
                         <img src={pictureUrl(v.after, true)} alt="" className="h-[60px] w-[80px] object-cover" />
                       ) : (
-                        <span className="text-[24px]">＋</span>
+                        <Camera size={26} aria-hidden="true" />
                       )}
                       {v.says}
                     </button>

@@ -6,7 +6,7 @@ import { pictureUrl } from "@/ui/picture-frame";
 
 /** The return sheet as a page: the same blocks that the PDF is drawn from. */
 export const ReturnSheet = ({ report }: { report: Report }) => (
-  <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0 print:text-[11.5pt]">
+  <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0 print:[zoom:0.78]">
     <header className="flex items-end justify-between border-b-4 border-[#1d2a2c] pb-2">
       <div>
         <h1 className="text-[32px]">{report.title}</h1>

@@ -13,7 +13,7 @@ import { notSigned, sign } from "./actions";
 
 type Point = readonly [number, number];
 const WIDTH = 600;
-const HEIGHT = 168;
+const HEIGHT = 122;
 /** A hand that rests is no new point, share of the field. */
 const LEAST_MOVE = 0.003;
 const WITHOUT = ["sent by parcel", "fetched by somebody else", "does not want to sign"] as const;
@@ -72,7 +72,7 @@ export function SignaturePad({ name, onClose }: { name: string; onClose: () => v
         onPointerUp={end}
         onPointerCancel={end}
       >
-        <line x1={30} x2={WIDTH - 30} y1={HEIGHT - 34} y2={HEIGHT - 34} className="stroke-base-300" strokeWidth={2} />
+        <line x1={30} x2={WIDTH - 30} y1={HEIGHT - 26} y2={HEIGHT - 26} className="stroke-base-300" strokeWidth={2} />
         {strokes.map((s, i) => (
           <path
             key={i}

@@ -58,7 +58,7 @@ export function MessagesScreen({ proposed, outbox, customer, contact, draft }: O
             </label>
             <FaultLine says={fault.elsewhere()} />
             <div className="flex gap-2">
-              <KeyButton look="main" onPress={() => void put()}>
+              <KeyButton keyName=" " look="main" onPress={() => void put()}>
                 Put it in the outbox
               </KeyButton>
               <KeyButton onPress={() => setWritten({ kind: base.kind })}>As proposed</KeyButton>

@@ -1,13 +1,13 @@
 import { expect, it } from "vitest";
-import { GET as find } from "@/app/api/find/route";
-import { GET as csvOf } from "@/app/api/record/[table]/route";
+import { recordTables } from "@/shop/record/record-tables";
 import { database } from "@/store/database";
 import { createJob, jobVersion, setHead } from "@/store/jobs";
 import { setFinding } from "@/store/judge";
 import { pastJobs } from "@/store/past-jobs";
 import { layDown } from "@/store/strip";
 import { step, testShop } from "@/store/test-shop";
-import { recordTables } from "./record-tables";
+import { GET as find } from "../find/route";
+import { GET as csvOf } from "./[table]/route";
 
 testShop();
 const version = async (number: string): Promise<number> => (await jobVersion(number)) ?? 0;

@@ -1,12 +1,14 @@
-import { expect, it } from "vitest";
-import { GET } from "@/app/api/jobs/[number]/messages/[id]/route";
+import { expect, it, vi } from "vitest";
 import { MESSAGES, mailIn, messageOf } from "@/core/hand-back/messages";
+import { tellCustomer } from "@/stages/messages/actions";
+import { messagesView } from "@/stages/messages/messages-view";
 import { jobHistory } from "@/store/change";
 import { forgetInJob } from "@/store/forget";
 import { createJob, jobVersion } from "@/store/jobs";
 import { job, testShop } from "@/store/test-shop";
-import { tellCustomer } from "./actions";
-import { messagesView } from "./messages-view";
+import { GET } from "./[id]/route";
+
+vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 
 testShop();
 
