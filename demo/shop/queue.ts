@@ -49,7 +49,7 @@ export const queue: Recipe[] = [
       { do: "unscrew", title: "Blade nut, left-hand thread", parts: ["blade | blade | stainless"], hw: "1 nut M8 left-hand", note: "Cut-proof gloves." },
       { do: "pull", title: "Hub bearing", parts: ["hub bearing | bearing | steel"] },
     ],
-    findings: [{ part: "hub bearing", mode: "slack", extent: "play of 0.3 mm at the rim of the blade" }],
+    findings: [{ part: "hub bearing", mode: "slack", extent: "play of 0.3 mm at the rim of the blade", x: { got: { from: "counter", says: "608-2RS", price: 6.4 } } }],
     renew: ["hub bearing"],
     unitPicture: "breadcutter-unit",
     carried: { job: { stripFinished: true, consent: true, disposeConsent: true, protectionClass: "II", hazards: ["blade"], causes: { chosen: ["bearing"] }, noGrease: "the new bearing is filled and sealed" }, linesDone: "all", handedBackDaysAgo: 4 },

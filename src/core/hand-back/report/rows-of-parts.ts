@@ -54,7 +54,14 @@ function fittedOf({ job, catalogue, shop }: Facts): Fitted[] {
       },
     }),
   );
-  return [...(arrived.length ? arrived : chosen), ...got];
+  const bought = arrived.length ? arrived : chosen;
+  // renewed, and nobody wrote down from where
+  const named = new Set([...bought, ...got].map((f) => f.row.what));
+  const unsaid = job.parts.flatMap((p): Fitted[] => {
+    const what = capital(partNamed(job, p.id));
+    return p.renew && !named.has(what) ? [{ amount: 0, row: { what, says: "new" } }] : [];
+  });
+  return [...bought, ...got, ...unsaid];
 }
 
 /** What the parts are charged, for the bill. */
