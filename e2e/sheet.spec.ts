@@ -26,6 +26,15 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
   await expect(outs.getByRole("alert")).toContainText("no WAV file");
   await expect(outs).toContainText("Nothing stands out");
 
+  // nor is a recording lost that the shop did not take
+  await page.route("**/sounds", (route) => route.abort());
+  await page.getByLabel("Recording").setInputFiles("demo/sounds/wav/extruder-after.wav");
+  await expect(outs.getByRole("alert")).toContainText("is held here until it does");
+  await page.unroute("**/sounds");
+  await hand.button(/Send the recording again/).click();
+  await expect(outs.getByRole("alert")).toHaveCount(0);
+  await expect(hand.button(/Send the recording again/)).toHaveCount(0);
+
   // every check, with figures where they are asked
   await hand.open(`/jobs/${number}/hand-back`);
   const final = page.getByRole("region", { name: "Final check" });

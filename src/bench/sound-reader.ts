@@ -41,8 +41,15 @@ function ask(question: SoundQuestion): Promise<SoundAnswered["result"]> {
 }
 
 /** A recording as it is kept: short, mono, thinned. Rejects with a sentence for what is none. */
-export const recordingToKeep = (from: ArrayBuffer | { readonly samples: Float32Array; readonly rate: number }): Promise<Uint8Array<ArrayBuffer>> =>
-  ask(from instanceof ArrayBuffer ? { ask: "keep", wav: from } : { ask: "keep-samples", ...from }) as Promise<Uint8Array<ArrayBuffer>>;
+export async function recordingToKeep(from: ArrayBuffer | { readonly samples: Float32Array; readonly rate: number }): Promise<Uint8Array<ArrayBuffer>> {
+  const kept = await ask(from instanceof ArrayBuffer ? { ask: "keep", wav: from } : { ask: "keep-samples", ...from });
+  if (!(kept instanceof Uint8Array)) throw new Error("The recording could not be worked on.");
+  return new Uint8Array(kept);
+}
 
 /** What a kept recording tells. Rejects with a sentence. */
-export const listenTo = (wav: ArrayBuffer, train: TrainInput | null): Promise<Listened> => ask({ ask: "listen", wav, train }) as Promise<Listened>;
+export async function listenTo(wav: ArrayBuffer, train: TrainInput | null): Promise<Listened> {
+  const told = await ask({ ask: "listen", wav, train });
+  if (!told || told instanceof Uint8Array) throw new Error("The recording could not be worked on.");
+  return told;
+}

@@ -70,6 +70,14 @@ function gearsOf(m: Mesh, order: number, turnOf: ReadonlyMap<string, number>): H
   });
 }
 
+/** A line that is looked for, as an order. */
+export interface Wave {
+  readonly mesh: string;
+  readonly order: number;
+  /** how much it counts */
+  readonly weight: number;
+}
+
 /** The mesh rates and their overtones, as orders; an overtone counts less than what it stands on. */
-export const wavesOf = (lines: TrainLines, overtones: number): { readonly mesh: string; readonly order: number; readonly weight: number }[] =>
+export const wavesOf = (lines: TrainLines, overtones: number): Wave[] =>
   lines.meshes.flatMap((m) => Array.from({ length: overtones }, (_, h) => ({ mesh: m.mesh, order: m.order * (h + 1), weight: 1 / Math.sqrt(h + 1) })));

@@ -74,15 +74,7 @@ export function SignaturePad({ name, onClose }: { name: string; onClose: () => v
       >
         <line x1={30} x2={WIDTH - 30} y1={HEIGHT - 26} y2={HEIGHT - 26} className="stroke-base-300" strokeWidth={2} />
         {strokes.map((s, i) => (
-          <path
-            key={i}
-            d={drawn(s as unknown as Point[]) ?? ""}
-            fill="none"
-            className="stroke-base-content"
-            strokeWidth={3}
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          />
+          <path key={i} d={drawn([...s]) ?? ""} fill="none" className="stroke-base-content" strokeWidth={3} strokeLinecap="round" strokeLinejoin="round" />
         ))}
       </svg>
       <div className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-end gap-2">

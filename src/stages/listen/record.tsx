@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
+import { z } from "zod";
 import { type OpenMicrophone, openMicrophone } from "@/bench/microphone";
 import { recordingToKeep } from "@/bench/sound-reader";
 import type { SoundMoment } from "@/store/sounds";
@@ -10,6 +11,7 @@ import { FilePick } from "@/ui/file-pick";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 
+const kept = z.object({ version: z.int().optional(), says: z.string().optional() }).catch({});
 /** Longer does not make it surer, s. */
 const STOPS_AFTER_S = 12;
 /** A quarter of an hour of a studio's recorder. */
@@ -24,23 +26,29 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const open = useRef<OpenMicrophone | null>(null);
-  const keep = async (from: ArrayBuffer | { samples: Float32Array; rate: number }): Promise<void> => {
+  // what the shop did not take is held until it does
+  const [unsent, setUnsent] = useState<Blob | null>(null);
+  const keep = async (from: Blob | ArrayBuffer | { samples: Float32Array; rate: number }): Promise<void> => {
     setBusy(true);
+    let wav: Blob | null = null;
     try {
+      wav = from instanceof Blob ? from : new Blob([await recordingToKeep(from)], { type: "audio/wav" });
       const form = new FormData();
       form.set("moment", moment);
-      form.set("wav", new Blob([await recordingToKeep(from)], { type: "audio/wav" }), "recording.wav");
+      form.set("wav", wav, "recording.wav");
       const answer = await fetch(`/api/jobs/${number}/sounds`, { method: "POST", body: form });
-      const said = (await answer.json().catch(() => ({}))) as { version?: number; says?: string };
+      const said = kept.parse(await answer.json().catch(() => ({})));
       if (!answer.ok || said.version === undefined) throw new Error(said.says ?? "The shop did not keep the recording: try again.");
       sawVersion(said.version);
       router.refresh();
       setFault(null);
+      setUnsent(null);
       onKept();
     } catch (e) {
+      setUnsent(wav);
       setFault(
         e instanceof TypeError
-          ? "The shop's computer does not answer: the recording was not kept."
+          ? "The shop's computer does not answer: the recording is held here until it does."
           : e instanceof Error
             ? e.message
             : "The recording was not kept.",
@@ -108,6 +116,11 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
       {microphone && heard.seconds > 1 && heard.level < 0.01 && <p className="says danger">Next to nothing is heard: is this the right microphone?</p>}
       {microphone && heard.level > 0.98 && <p className="says danger">It is too loud for the microphone: hold it further away.</p>}
       <FaultLine says={fault} />
+      {unsent && (
+        <KeyButton keyName="Y" disabled={busy} onPress={() => void keep(unsent)}>
+          Send the recording again
+        </KeyButton>
+      )}
     </div>
   );
 }
