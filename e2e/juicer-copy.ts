@@ -11,7 +11,11 @@ export const cli = (words: readonly string[], data = DATA): string =>
 export async function copyOf(job: string): Promise<string> {
   process.env.DEMONTAGE_DATA = DATA;
   const { parcelOf, takeInJobFile } = await import("../src/store/job-file");
-  return (await takeInJobFile(await parcelOf(job), true)).number;
+  const { database } = await import("../src/store/database");
+  const { number } = await takeInJobFile(await parcelOf(job), true);
+  // nothing is promised of it: on the board it stands behind the shop's own
+  await (await database())("jobs").where({ number }).update({ promised: null });
+  return number;
 }
 
 /** The demo's juicer at Judge. */
