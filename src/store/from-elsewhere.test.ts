@@ -161,7 +161,10 @@ describe("what leaves the shop", () => {
       answered_on: "2026-11-29",
       by_whom: "Wendeline Oakhanger",
     });
-    await db("jobs").where({ id }).update({ version: 7 });
+    const signature = { by: "Marten Quillfeather", at: "2026-11-29T10:00:00.000Z", strokes: [[[0.123, 0.456]]] };
+    await db("jobs")
+      .where({ id })
+      .update({ version: 7, home: JSON.stringify({ signature, nextLook: "in a year" }) });
     const placed = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } })
       .withExif({ IFD0: { Artist: "Oakhanger" }, IFD3: { GPSLatitudeRef: "N", GPSLatitude: "51/1 30/1 0/1" } })
       .jpeg()
@@ -169,7 +172,8 @@ describe("what leaves the shop", () => {
     await addPicture(number, placed, { role: "intake" });
     const bytes = await packed(await parcelOf(number));
     const read = await unpacked(bytes);
-    expect(JSON.stringify(read.file)).not.toMatch(/Oakhanger|0777/);
+    expect(JSON.stringify(read.file)).not.toMatch(/Oakhanger|0777|Quillfeather|0\.456/);
+    expect(JSON.stringify(read.file)).toContain("in a year");
     expect(read.file.job?.complaint).toBe("the customer says it is loud");
     expect(bytes.includes("Oakhanger")).toBe(false);
     const [, picture] = [...read.bytes][0] ?? [];

@@ -30,9 +30,11 @@ export interface Carrying {
 /** A job as its open file. The customer's name and contact stay in the shop, wherever they were written. */
 export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile {
   const keys = Object.keys(CARRIED_HEAD);
-  const head: NonNullable<Carried["job"]> = Object.fromEntries(Object.entries(known(job)).filter(([k]) => keys.includes(k)));
+  const { home: _all, ...head }: NonNullable<Carried["job"]> = Object.fromEntries(Object.entries(known(job)).filter(([k]) => keys.includes(k)));
+  // who signed stays at home, as a name and as a picture of it
+  const { signature: _signed, ...home } = job.home ?? {};
   const carried: Carried = {
-    job: head,
+    job: { ...head, ...(Object.keys(home).length ? { home } : {}) },
     answers: job.answers,
     linesDone: job.linesDone,
     ...(job.linesAt && Object.keys(job.linesAt).length ? { linesAt: job.linesAt } : {}),

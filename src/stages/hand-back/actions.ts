@@ -129,7 +129,7 @@ const signInput = z.object({ ...onJob, signature: signatureSchema.omit({ at: tru
 /** The customer signs for the unit on the screen. */
 export async function sign(raw: z.infer<typeof signInput>): Promise<ActionResult> {
   return actAtDesk(signInput, raw, async ({ number, version, signature }) =>
-    setGoingHome(number, version, { signature: { ...signature, at: new Date().toISOString() }, notSigned: undefined }, `signed by ${signature.by}`),
+    setGoingHome(number, version, { signature: { ...signature, at: new Date().toISOString() }, notSigned: undefined }, "signed for"),
   );
 }
 
