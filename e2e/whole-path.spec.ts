@@ -223,7 +223,8 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       if (await page.getByRole("heading", { name: "All checks are answered." }).isVisible()) break;
       const asked = await page.getByRole("region", { name: "Final check" }).getByRole("heading").textContent();
       // what came with it is ticked as it goes back
-      for (const item of await page.getByRole("list", { name: "Came with it" }).getByRole("button", { pressed: false }).all()) await item.click();
+      const unticked = page.getByRole("list", { name: "Came with it" }).getByRole("button", { pressed: false });
+      while (await unticked.count()) await unticked.first().click();
       const figure = page.getByLabel(/^Figure/);
       if (await figure.isVisible()) {
         await figure.fill("0,5");

@@ -20,7 +20,7 @@ interface Shot {
 
 const shots: Shot[] = [
   { name: "board", path: "/" },
-  { name: "take-in", path: "/jobs/J-0144/take-in" },
+  { name: "take-in", path: "/jobs/J-0135/take-in" },
   { name: "safety-gate", path: "/jobs/J-0141/strip" },
   {
     name: "strip",
@@ -34,8 +34,8 @@ const shots: Shot[] = [
       await page.getByText("step 20: one picture", { exact: true }).waitFor();
     },
   },
-  { name: "judge", path: "/jobs/J-0142/judge" },
-  { name: "gear-bench", path: "/jobs/J-0142/judge/gear/p7" },
+  { name: "judge", path: "/jobs/J-0135/judge" },
+  { name: "gear-bench", path: "/jobs/J-0135/judge/gear/p5" },
   {
     name: "gear-picture",
     path: "/jobs/J-0142/judge/gear/p7/picture",
@@ -63,13 +63,13 @@ const shots: Shot[] = [
       await page.getByLabel("Width, mm", { exact: true }).blur();
     },
   },
-  { name: "match", path: "/jobs/J-0138/match" },
+  { name: "match", path: "/jobs/J-0135/match" },
   { name: "basket", path: "/jobs/J-0138/match/basket" },
   { name: "arrival", path: "/jobs/J-0138/match/quote", before: async (page) => aWrongPart(page) },
-  { name: "lube", path: "/jobs/J-0140/lube", before: async (page) => aChamber(page) },
-  { name: "rebuild", path: "/jobs/J-0139/rebuild", night: true, before: async (page) => forward(page, 12) },
+  { name: "lube", path: "/jobs/J-0135/lube" },
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
-  { name: "return-sheet", path: "/jobs/J-0131/sheet" },
+  { name: "return-sheet", path: "/jobs/J-0135/hand-back", before: async (page) => tested(page) },
+  { name: "rebuild", path: "/jobs/J-0135/rebuild", night: true, before: async (page) => halfWay(page, 9) },
   { name: "catalogue", path: "/parts?q=wheel+42" },
   {
     name: "listen",
@@ -82,21 +82,44 @@ const shots: Shot[] = [
   },
 ];
 
-/** Finishes some lines of the plan, as the pedal would. */
-async function forward(page: Page, lines: number): Promise<void> {
-  const line = page.getByRole("region", { name: "The line" });
+/** Takes some lines of a finished rebuild back, as `Z` does. */
+async function halfWay(page: Page, lines: number): Promise<void> {
+  const ledger = page.getByRole("region", { name: "Ledger" });
   for (let i = 0; i < lines; i++) {
-    const before = await line.textContent();
-    await page.keyboard.press("Space");
-    while ((await line.textContent()) === before) await page.waitForTimeout(50);
+    const before = await page.locator("main").textContent();
+    await page.keyboard.press("z");
+    while ((await page.locator("main").textContent()) === before) await page.waitForTimeout(50);
   }
+  await ledger.waitFor();
 }
 
-/** The gear case of a hammer: its lubricant taken, its points with their last moments. */
-async function aChamber(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "gear case", exact: true }).click();
-  await page.getByRole("button", { name: /Use Skarn/ }).click();
-  await page.getByText("✓ Used in this chamber").waitFor();
+const FIGURES: readonly (readonly [unit: RegExp, figure: string])[] = [
+  [/Ω/, "0.12"],
+  [/MΩ/, "85"],
+  [/mA/, "0.1"],
+  [/rpm/, "99"],
+];
+
+/** The rebuild is finished again, every last check answered, and the sheet opened. */
+async function tested(page: Page): Promise<void> {
+  const final = page.getByRole("region", { name: "Final check" });
+  const heading = final.getByRole("heading").first();
+  for (;;) {
+    const asked = (await heading.textContent()) ?? "";
+    if (asked.includes("All checks")) break;
+    const unticked = page.getByRole("list", { name: "Came with it" }).getByRole("button", { pressed: false });
+    while (await unticked.count()) await unticked.first().click();
+    const figure = final.getByLabel(/Figure, /);
+    if (await figure.isVisible()) {
+      const unit = (await final.getByText(/^Figure, /).textContent()) ?? "";
+      await figure.fill(FIGURES.findLast(([u]) => u.test(unit))?.[1] ?? "1");
+      await figure.press("Enter");
+    } else await page.getByRole("button", { name: /Yes, checked/ }).click();
+    while ((await heading.textContent()) === asked) await page.waitForTimeout(50);
+  }
+  await page.getByRole("link", { name: /Return sheet/ }).click();
+  await page.waitForURL(/sheet$/);
+  await page.getByRole("article").waitFor();
 }
 
 /** Quoted, accepted, ordered, days gone by, and the pinion of nine teeth found in the bag of the one of eight. */
