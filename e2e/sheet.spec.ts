@@ -41,6 +41,7 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
   const FIGURES: readonly (readonly [RegExp, string])[] = [
     [/Ω/, "0.12"],
     [/MΩ/, "30"],
+    [/A$/, "1.4"],
     [/mA/, "0.1"],
     [/rpm/, "98"],
   ];
@@ -51,6 +52,15 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
       await hand.button(/Yes, checked/).click();
       await expect(final.getByRole("alert")).toContainText("Not ticked yet: three dies, brush");
       for (const item of ["three dies", "brush"]) await final.getByRole("button", { name: item }).click();
+    }
+    // where the plate is read, the current is a figure with a limit
+    if (heading?.includes("below the plate's")) {
+      await final.getByLabel("On the plate, A").fill("much");
+      await final.getByRole("button", { name: "Measure against it" }).click();
+      await expect(final.getByRole("alert")).toContainText("as a figure");
+      await final.getByLabel("On the plate, A").fill("2,0");
+      await final.getByRole("button", { name: "Measure against it" }).click();
+      await expect(final.getByRole("heading").first()).toContainText("Current under load");
     }
     const field = final.getByLabel(/Figure, /);
     if (await field.isVisible()) {
@@ -96,6 +106,8 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
     "0.12 Ω",
     "30 MΩ",
     "98 rpm",
+    "1.4 A",
+    "at most 2.3 A",
     "ticked: three dies, brush",
     "Next look after 100 kg of dough: the new wheel",
     "6 months on the work",

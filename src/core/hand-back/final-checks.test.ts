@@ -122,3 +122,24 @@ describe("a figure", () => {
     for (const value of [Number.NaN, Number.POSITIVE_INFINITY, -0.1]) expect(figureFault(earth, value)).toMatch(/0 or more/);
   });
 });
+
+describe("current against the plate", () => {
+  const unit = { kind: "desk fan", supplies: ["mains"] as const };
+  const current = (plateA?: number) => finalChecks({ ...unit, ...(plateA === undefined ? {} : { home: { plateA } }) }).find((c) => c.check === "current");
+  it("is a figure with a limit once the plate was read, and a yes where nobody can read it", () => {
+    expect(current()).toMatchObject({ may: expect.stringContaining("Amperes") });
+    expect(current()?.unit).toBeUndefined();
+    expect(current(1)).toMatchObject({ unit: "A", max: 1.2 });
+    expect(current(2)).toMatchObject({ max: 2.3 });
+    expect(current(10)).toMatchObject({ max: 11.5, source: expect.stringContaining("10 A") });
+  });
+  it("allows more for a larger plate, and never less than the plate (law)", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 50, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (a, more) => {
+        const [small, large] = [current(a)?.max ?? 0, current(a + more)?.max ?? 0];
+        expect(small).toBeGreaterThanOrEqual(Math.round(100 * a) / 100);
+        expect(large).toBeGreaterThanOrEqual(small);
+      }),
+    );
+  });
+});

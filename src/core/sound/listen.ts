@@ -22,7 +22,7 @@ export interface Spectrum {
 /** All that one recording tells. */
 export interface Listened {
   readonly seconds: number;
-  /** of both pictures, Hz */
+  /** of the waterfall, Hz; the spectrum begins lower */
   readonly range: readonly [lowest: number, highest: number];
   readonly waterfall: Waterfall;
   readonly spectrum: Spectrum;
@@ -32,6 +32,8 @@ export interface Listened {
 }
 
 const LOWEST_HZ = 40;
+/** The spectrum reaches down to where shafts turn, as far as a microphone hears there. */
+const SLOWEST_HZ = 12;
 const HIGHEST_HZ = 9000;
 const ROWS = 200;
 const COLUMNS = 420;
@@ -43,7 +45,12 @@ const DRAWN_DB = 60;
 export function listen(recording: Pick<Recording, "samples" | "rate">, train: TrainInput | null): Listened {
   const sound = thinned(middleOf(recording));
   const range = [LOWEST_HZ, Math.min(HIGHEST_HZ, 0.47 * sound.rate)] as const;
-  const pictures = { seconds: sound.samples.length / sound.rate, range, waterfall: waterfallOf(sound, range), spectrum: spectrumAlong(sound, range) };
+  const pictures = {
+    seconds: sound.samples.length / sound.rate,
+    range,
+    waterfall: waterfallOf(sound, range),
+    spectrum: spectrumAlong(sound, [SLOWEST_HZ, range[1]]),
+  };
   if (!train) return { ...pictures, heard: null, says: "No gear train is written down for this unit: with one, its lines and what stands out would be shown." };
   try {
     return { ...pictures, heard: matchSound(recording, train), says: null };
@@ -74,7 +81,7 @@ function waterfallOf({ samples, rate }: Pick<Recording, "samples" | "rate">, ran
 }
 
 function spectrumAlong({ samples, rate }: Pick<Recording, "samples" | "rate">, range: readonly [number, number]): Spectrum {
-  const size = powerOfTwo(0.35 * rate);
+  const size = powerOfTwo(0.7 * rate);
   const window = hann(size);
   const part = new Float64Array(size);
   const power = new Float64Array(size / 2 + 1);

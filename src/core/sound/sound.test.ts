@@ -4,6 +4,7 @@ import { Fault } from "../fault";
 import { findClick } from "../train/click-finder";
 import type { TrainInput } from "../train/train";
 import { clicksIn } from "./clicks";
+import { drawnLines } from "./drawn-lines";
 import { trainLines } from "./train-lines";
 import { type Recording, readWav } from "./wav";
 
@@ -232,4 +233,20 @@ describe("the lines of a train", () => {
       }).meshes,
     ).toEqual([]);
   });
+});
+
+it("the lines that are drawn: every turn, every mesh with its overtones, and sidebands only beside the gear that stands out", () => {
+  const lines = trainLines({
+    input: { shaft: "motor", rpm: 1200 },
+    meshes: [{ id: "m1", kind: "spur", driver: { shaft: "motor", teeth: 10 }, driven: { shaft: "out", teeth: 40 } }],
+  });
+  const heard = { lines, rpm: { value: 1200, u: 1 } };
+  const hz = (kind: string, out: Parameters<typeof drawnLines>[1]): number[] =>
+    drawnLines(heard, out).flatMap((l) => (l.kind === kind ? [Math.round(l.hz)] : []));
+  expect(hz("turn", null)).toEqual([20, 5]);
+  expect(hz("mesh", null)).toEqual([200]);
+  expect(hz("overtone", null)).toEqual([400, 600]);
+  expect(hz("sideband", null)).toEqual([]);
+  expect(hz("sideband", { mesh: "m1", shaft: "out" })).toEqual([190, 195, 205, 210, 390, 395, 405, 410]);
+  expect(hz("sideband", { mesh: "m1", shaft: "nobody" })).toEqual([]);
 });

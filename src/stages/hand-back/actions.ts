@@ -6,7 +6,7 @@ import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { type ElectricalLimits, testerInWords } from "@/core/hand-back/electrical-limits";
 import { type FinalCheck, figureFault, finalChecks, limitInWords } from "@/core/hand-back/final-checks";
-import { signatureSchema } from "@/core/job/going-home";
+import { goingHomeSchema, signatureSchema } from "@/core/job/going-home";
 import { finalKey } from "@/core/job/keys";
 import { ownTests } from "@/core/job/own-tests";
 import { note, ref } from "@/core/job/written";
@@ -145,4 +145,16 @@ const againInput = z.object({ ...onJob, why: note.min(3, "say in a few words why
 /** A unit that went home is on the bench again. */
 export async function openAgain(raw: z.infer<typeof againInput>): Promise<ActionResult> {
   return actAtDesk(againInput, raw, async ({ number, version, why }) => openJobAgain(number, version, why));
+}
+
+const plateInput = z.object({ ...onJob, amps: z.string() });
+/** What the plate says of the current: from then on the current is a figure with a limit. */
+export async function sayPlate(raw: z.infer<typeof plateInput>): Promise<ActionResult> {
+  return act(plateInput, raw, async ({ number, version, amps }) => {
+    const plateA = Number(amps.trim().replace(",", "."));
+    if (amps.trim() === "" || !Number.isFinite(plateA)) throw new Fault("amps", "write the amperes of the plate as a figure, 2.4");
+    const said = goingHomeSchema.shape.plateA.safeParse(plateA);
+    if (!said.success) throw new Fault("amps", said.error.issues[0]?.message ?? "is no current of a plate");
+    return setGoingHome(number, version, { plateA }, `the plate says ${plateA} A`);
+  });
 }

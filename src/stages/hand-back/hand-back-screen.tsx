@@ -18,6 +18,7 @@ import { LooseItems } from "./loose-items";
 import { NotYet } from "./not-yet";
 import { OpenAgainPanel } from "./open-again";
 import { OwnTestsList } from "./own-tests-list";
+import { PlateCurrent } from "./plate-current";
 
 const LOOSE = "loose-items";
 const tickedNames = z.array(z.string());
@@ -42,6 +43,7 @@ export function HandBackScreen({
   noteDraft,
   lookDraft,
   tickedDraft,
+  plateDraft,
 }: Omit<HandBackView, "frame" | "pockets">) {
   const { run, number, say } = useJob();
   const answerOf = (c: FinalCheck): Answer | undefined => answers.find((a) => a.question === finalKey(c.check));
@@ -112,6 +114,7 @@ export function HandBackScreen({
               </label>
             )}
             {now.check === LOOSE && looseItems.length > 0 && <LooseItems items={looseItems} ticked={ticked} onTick={setTicked} />}
+            {now.check === "current" && !now.unit && <PlateCurrent draft={plateDraft} />}
             {now.may && (
               <label className="words max-w-[620px]">
                 {now.may}

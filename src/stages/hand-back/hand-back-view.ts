@@ -40,6 +40,7 @@ export interface HandBackView {
   readonly noteDraft: unknown;
   readonly lookDraft: unknown;
   readonly tickedDraft: unknown;
+  readonly plateDraft: unknown;
 }
 
 export type { SameView };
@@ -76,5 +77,6 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     noteDraft: drafts["hand-back.note"],
     lookDraft: drafts["hand-back.look"],
     tickedDraft: drafts["hand-back.ticked"],
+    plateDraft: drafts["hand-back.plate"],
   };
 }

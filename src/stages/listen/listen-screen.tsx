@@ -35,7 +35,9 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
   const shown = moment === "before" ? before : after;
   const sound = sounds[moment];
   const best = shown.listened?.heard?.suspects[0];
-  const lines = compared(before.listened?.heard ?? null, after.listened?.heard ?? null);
+  // what is still being listened to is not compared as if nothing were heard in it
+  const isHeard = (h: Hearing, s: KeptSound | undefined): boolean => !s || h.listened !== null || h.fault !== null;
+  const lines = isHeard(before, sounds.before) && isHeard(after, sounds.after) ? compared(before.listened?.heard ?? null, after.listened?.heard ?? null) : [];
   return (
     <div className="grid h-full grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6">
       <section aria-label="What was recorded" className="flex min-h-0 flex-col gap-2">
@@ -62,11 +64,11 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
         )}
         {(before.listened ?? after.listened) && (
           <>
-            <SpectrumView before={before.listened} after={after.listened} lit={best && isMeshTold(best) ? best.mesh : null} height={280} />
+            <SpectrumView before={before.listened} after={after.listened} lit={best && isMeshTold(best) ? best : null} height={280} />
             <p className="flex gap-5 text-[17px]">
               {before.listened && <span className="text-info">{after.listened ? "- - -" : "——"} before</span>}
               {after.listened && <span>—— after</span>}
-              {train && <span>1, 2 …: the meshes from the motor on; 2 ×: their overtones</span>}
+              {train && <span>1, 2 …: the meshes from the motor on; 2 × overtones; dotted: sidebands; from below: once a turn</span>}
             </p>
           </>
         )}

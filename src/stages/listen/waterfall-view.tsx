@@ -21,7 +21,7 @@ const LEFT = 62;
 export function WaterfallView({ listened, height }: { listened: Listened; height: number }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const axis = useRef<SVGGElement>(null);
-  const { waterfall, range, seconds } = listened;
+  const { waterfall, range, seconds, heard } = listened;
   useEffect(() => {
     const context = canvas.current?.getContext("2d");
     if (!context) return;
@@ -54,6 +54,24 @@ export function WaterfallView({ listened, height }: { listened: Listened; height
         className="absolute top-0 border-2 border-base-content"
         style={{ left: LEFT, width: `calc(100% - ${LEFT}px)`, height }}
       />
+      {heard && (
+        <svg width={46} height={height} className="pointer-events-none absolute top-0 right-0" aria-hidden="true">
+          {heard.lines.meshes.map((m, i) => {
+            const hz = (m.order * heard.rpm.value) / 60;
+            if (hz < range[0] || hz > range[1]) return null;
+            const y = scaleLog([...range], [height, 0])(hz);
+            return (
+              <g key={m.mesh}>
+                <rect x={20} y={y - 11} width={24} height={22} fill="#172527" />
+                <line x1={0} x2={20} y1={y} y2={y} stroke="#fdf8ee" strokeWidth={3} />
+                <text x={32} y={y + 6} textAnchor="middle" fill="#fdf8ee" className="text-[17px] font-bold">
+                  {i + 1}
+                </text>
+              </g>
+            );
+          })}
+        </svg>
+      )}
     </div>
   );
 }
