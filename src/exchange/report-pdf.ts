@@ -7,14 +7,14 @@ import type { Block, Report, Row, Section, SheetGear, SheetPicture, SheetSignatu
 import { capital } from "@/core/sentence";
 
 const MM = 72 / 25.4;
-const PAGE = { width: 210 * MM, height: 297 * MM, left: 18 * MM, right: 18 * MM, top: 15 * MM, bottom: 16 * MM };
+const PAGE = { width: 210 * MM, height: 297 * MM, left: 18 * MM, right: 18 * MM, top: 12 * MM, bottom: 14 * MM };
 const WIDTH = PAGE.width - PAGE.left - PAGE.right;
 const INK = rgb(0.114, 0.165, 0.173);
 const PALE = rgb(0.84, 0.8, 0.71);
 const RED = rgb(0.7, 0.21, 0.1);
-const BODY = 9.4;
-const SMALL = 7.9;
-const LEADING = 1.27;
+const BODY = 8.9;
+const SMALL = 7.5;
+const LEADING = 1.22;
 
 /** A picture's bytes as JPEG, or null where it is gone. */
 export type PictureOf = (sha256: string) => Promise<Uint8Array | null>;
@@ -257,7 +257,7 @@ class Pen {
   }
 
   private signature({ by, at, strokes }: SheetSignature): void {
-    const [width, height] = [64 * MM, 18 * MM];
+    const [width, height] = [60 * MM, 14 * MM];
     this.room(height + 14);
     const top = this.y - 2;
     for (const stroke of strokes)

@@ -65,10 +65,10 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
         {(before.listened ?? after.listened) && (
           <>
             <SpectrumView before={before.listened} after={after.listened} lit={best && isMeshTold(best) ? best : null} height={280} />
-            <p className="flex gap-5 text-[17px]">
+            <p className="flex gap-4 text-[16px] whitespace-nowrap">
               {before.listened && <span className="text-info">{after.listened ? "- - -" : "——"} before</span>}
               {after.listened && <span>—— after</span>}
-              {train && <span>1, 2 …: the meshes from the motor on; 2 × overtones; dotted: sidebands; from below: once a turn</span>}
+              {train && <span>1, 2: meshes from the motor on; 2 × overtones; dotted: sidebands; below: once a turn</span>}
             </p>
           </>
         )}

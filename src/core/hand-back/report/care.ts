@@ -1,3 +1,4 @@
+import type { Hazard } from "../../job/hazard";
 import type { Job } from "../../job/job";
 
 /** What the customer can do so that it does not fail of the same again, by cause; and after how long, or at what sign, it should be looked at. */
@@ -106,3 +107,16 @@ export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): { rea
 /** @example nextLookSays({ months: 6, why: "dust grinds" }) // "in 6 months of the same use: dust grinds" */
 export const nextLookSays = ({ months, why }: { readonly months: number; readonly why: string }): string =>
   `in ${months === 1 ? "a month" : `${months} months`} of the same use: ${why}`;
+
+/** What a customer must know of what can hurt at the unit, however well it was repaired. */
+export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
+  blade: "Pull the plug before a hand comes near the blade, and do not run it without its guard.",
+  spring: "A wound spring is under force: do not take covers off.",
+  "stored-charge": "It can hold a charge after the plug is pulled: leave its inside to a workshop.",
+  pressure: "It works under pressure or with refrigerant: only licensed hands go inside.",
+  heat: "It gets hot where it works: let it cool before it is cleaned or put away.",
+  fuel: "Fuel it cold and outdoors, and never run it in a closed room.",
+  lithium: "Charge it with its own charger, not below freezing, and bring it in if a cell swells, smells or gets hot.",
+  heavy: "It is heavy: lift it by two, and stand it where it cannot tip.",
+  glass: "Glass breaks without warning once it is chipped: do not use it with a chip.",
+};

@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { HAZARD_NAMES } from "../../job/hazard";
 import { CAUSE_RULES } from "../../judge/cause-rules";
 import { billOf } from "./bill";
-import { CARE, careOf, nextLookSays } from "./care";
+import { CARE, CUSTOMER_CAUTIONS, careOf, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
 
 const RATES = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 };
@@ -25,6 +26,11 @@ describe("care by cause", () => {
     expect(nextLookSays(none)).toMatch(/^in 12 months of the same use: /);
     expect(nextLookSays({ months: 1, why: "it seeps" })).toBe("in a month of the same use: it seeps");
   });
+});
+
+it("whatever can hurt at a unit has its caution for the customer", () => {
+  expect(Object.keys(CUSTOMER_CAUTIONS).sort()).toEqual([...HAZARD_NAMES].sort());
+  for (const says of Object.values(CUSTOMER_CAUTIONS)) expect(says).toMatch(/^[A-Z].*\.$/);
 });
 
 describe("the bill", () => {

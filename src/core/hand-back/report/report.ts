@@ -15,7 +15,7 @@ import { capital, sentence } from "../../sentence";
 import { finalChecks } from "../final-checks";
 import { billOf } from "./bill";
 import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
-import { careOf, nextLookSays } from "./care";
+import { CUSTOMER_CAUTIONS, careOf, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
 import type { ReportInput } from "./report-input";
 import { lubricantRows, partRows, partsCharged } from "./rows-of-parts";
@@ -167,7 +167,10 @@ function soThatItLasts({ job, shop }: ReportInput): Section {
   return {
     title: "So that it lasts",
     blocks: [
-      { is: "list", items: care.says.map((says) => ({ says })) },
+      {
+        is: "list",
+        items: [...care.says.map((says) => ({ says })), ...(job.hazards ?? []).map((h) => ({ lead: "Caution", says: CUSTOMER_CAUTIONS[h] }))],
+      },
       ...words(`Next look ${(job.home?.nextLook ?? nextLookSays(care)).replace(/\.$/, "")}. Sooner at the first click or new noise.`),
       ...words(
         shop.warrantyMonths > 0
