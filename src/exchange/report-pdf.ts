@@ -30,10 +30,9 @@ export async function reportPdf(report: Report, pictureOf: PictureOf): Promise<U
   doc.setAuthor(report.shop.name);
   doc.setSubject(report.unit);
   doc.setLanguage("en");
-  const [plain, bold] = await Promise.all(
-    ["DejaVuSansCondensed", "DejaVuSansCondensed-Bold"].map(async (name) => doc.embedFont(await fontFile(name), { subset: true })),
-  );
-  const pen = new Pen(doc, plain as PDFFont, bold as PDFFont, pictureOf);
+  const face = async (name: string): Promise<PDFFont> => doc.embedFont(await fontFile(name), { subset: true });
+  const [plain, bold] = await Promise.all([face("DejaVuSansCondensed"), face("DejaVuSansCondensed-Bold")]);
+  const pen = new Pen(doc, plain, bold, pictureOf);
   pen.head(report);
   for (const s of report.sections) await pen.section(s);
   if (report.annex.length) {

@@ -81,10 +81,11 @@ export async function pastJobs(at?: Knex): Promise<PastJob[]> {
   });
 }
 
+const timed = z.object({ minutes: z.number().optional() }).catch({});
+
 function minutesIn(facts: string | null): number {
   try {
-    const { minutes } = JSON.parse(facts ?? "{}") as { minutes?: unknown };
-    return typeof minutes === "number" ? minutes : 0;
+    return timed.parse(JSON.parse(facts ?? "{}")).minutes ?? 0;
   } catch {
     return 0;
   }

@@ -85,7 +85,7 @@ export function messageOf(
           quote
             ? `The repair comes to ${money(quote.total, shop.currency)}, with parts, work and tax. If you decline, ${money(quote.quote.ifDeclined, shop.currency)} is due for finding the fault.`
             : "What the repair costs is not worked out yet.",
-          "Please tell us whether we shall go on.",
+          quote !== undefined && "Please tell us whether we shall go on.",
         ),
       };
     }

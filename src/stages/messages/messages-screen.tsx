@@ -17,7 +17,7 @@ type Draft = z.infer<typeof draftSchema>;
 const NOTHING: Draft = {};
 
 /** A message to the customer: proposed from the job's facts, changed by hand, put into the outbox; from there it is copied, or taken as a mail file. */
-export function MessagesScreen({ proposed, outbox, customer, contact, draft }: Omit<MessagesView, "frame">) {
+export function MessagesScreen({ proposed, outbox, customer, contact, notReady, draft }: Omit<MessagesView, "frame">) {
   const { run, number } = useJob();
   const fault = useFieldFault();
   const [written, setWritten] = useDraft<Draft>("message", draft, draftSchema, NOTHING);
@@ -43,6 +43,7 @@ export function MessagesScreen({ proposed, outbox, customer, contact, draft }: O
               To <b>{customer || "the customer"}</b>
               {contact && `, ${contact}`}
             </p>
+            {written.kind === "ready" && notReady && <p className="says danger">It is not ready yet: {notReady}</p>}
             <label className="words">
               Subject
               <input className="field" value={subject} maxLength={200} onChange={(e) => setWritten({ ...written, subject: e.target.value })} />

@@ -1,3 +1,4 @@
+import { gatesOf } from "@/core/gates/job-facts";
 import { MESSAGES, type Message, messageOf } from "@/core/hand-back/messages";
 import { loadDrafts } from "@/store/drafts";
 import { type KeptMessage, messagesOf } from "@/store/messages";
@@ -13,6 +14,8 @@ export interface MessagesView {
   readonly outbox: readonly KeptMessage[];
   readonly customer: string;
   readonly contact: string;
+  /** what is still missing before it can be called ready; null: nothing */
+  readonly notReady: string | null;
   readonly draft: unknown;
 }
 
@@ -26,6 +29,7 @@ export async function messagesView(number: string): Promise<MessagesView | null>
     outbox: await messagesOf(job.id),
     customer: job.customerName,
     contact: job.customerContact,
+    notReady: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")][0]?.says ?? null,
     draft: (await loadDrafts(job.id)).message,
   };
 }

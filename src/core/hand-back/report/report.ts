@@ -191,7 +191,8 @@ function theBill(input: ReportInput): Section {
   const more = bill.quoted === undefined ? 0 : Math.round((bill.total - bill.quoted) * 100) / 100;
   const rows: Row[] = [
     ...line("Parts", of("part")),
-    ...line("Work", of("work")),
+    // nobody agreed to it: by what it was worked out is said
+    ...line("Work", of("work"), agreed ? "" : `${Math.round(Math.max(input.minutes, shop.rates.minMinutes))} min, by the plan`),
     ...line("Shipping and consumables", of("other")),
     ...line("Tax", bill.tax, `${shop.rates.taxPercent} %`),
     {
@@ -234,7 +235,9 @@ function signed({ job, day }: ReportInput): Section[] {
 function oldParts(job: Job): string | undefined {
   const out = job.ending ? [] : job.parts.filter((p) => p.renew).map((p) => partNamed(job, p.id));
   if (!out.length) return undefined;
-  return job.disposeConsent ? `Old parts disposed of, as agreed: ${out.join(", ")}.` : `Old parts given back: ${out.join(", ")}.`;
+  return job.disposeConsent
+    ? `Old parts stay here and are disposed of, as agreed: ${out.join(", ")}.`
+    : `Old parts go back to the customer: ${out.join(", ")}.`;
 }
 
 /** Gear faces with their marks, pictures before and after of the same view, pictures of what came with it. */

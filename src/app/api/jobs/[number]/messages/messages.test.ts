@@ -53,6 +53,8 @@ it("it goes into the outbox as it was written, is a mail file from there, and is
   expect(
     await tellCustomer({ number, version: await version(), kind: "ready", subject: "Fertig – your mill", text: "Dear Zoë,\n\nit is ready: 20 €." }),
   ).toMatchObject({ ok: true });
+  // what is called ready while something is open is said to be open
+  expect((await messagesView(number))?.notReady).toBeTruthy();
   const [kept] = (await messagesView(number))?.outbox ?? [];
   expect(kept).toMatchObject({ subject: "Fertig – your mill", receiver: "Zoë Łukasz, tel. 0555 01, zoe@finch.invalid" });
   expect((await jobHistory(number))[0]?.what).toBe("told the customer: it is ready");
