@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { z } from "zod";
 import { type OpenMicrophone, openMicrophone } from "@/bench/microphone";
 import { recordingToKeep } from "@/bench/sound-reader";
+import { sentence } from "@/core/sentence";
 import type { SoundMoment } from "@/store/sounds";
 import { FaultLine } from "@/ui/fault-line";
 import { FilePick } from "@/ui/file-pick";
@@ -115,7 +116,7 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
       </div>
       {microphone && heard.seconds > 1 && heard.level < 0.01 && <p className="says danger">Next to nothing is heard: is this the right microphone?</p>}
       {microphone && heard.level > 0.98 && <p className="says danger">It is too loud for the microphone: hold it further away.</p>}
-      <FaultLine says={fault} />
+      <FaultLine says={fault && sentence(fault)} />
       {unsent && (
         <KeyButton keyName="Y" disabled={busy} onPress={() => void keep(unsent)}>
           Send the recording again
