@@ -61,6 +61,18 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
       await final.getByLabel("On the plate, A").fill("2,0");
       await final.getByRole("button", { name: "Measure against it" }).click();
       await expect(final.getByRole("heading").first()).toContainText("Current under load");
+      // what is asked now is another question
+      continue;
+    }
+    // what becomes of old parts is asked, with what was agreed chosen
+    if (heading?.includes("Old parts")) {
+      await expect(final.getByRole("button", { name: /given back/ })).toHaveAttribute("aria-pressed", "true");
+      await final.getByRole("button", { name: /stay here/ }).click();
+    }
+    // the instrument of a figure is proposed, and written over
+    if (heading?.startsWith("Speed of")) {
+      await expect(final.getByLabel("Tachometer: which one")).toHaveValue("Strobe 2");
+      await final.getByLabel("Tachometer: which one").fill("Laser spot 4");
     }
     const field = final.getByLabel(/Figure, /);
     if (await field.isVisible()) {
@@ -106,6 +118,9 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
     "0.12 Ω",
     "30 MΩ",
     "98 rpm",
+    "Laser spot 4",
+    "Bench tester 1, calibrated 2026-04-14",
+    "Old parts stay here and are disposed of: ",
     "1.4 A",
     "at most 2.3 A",
     "ticked: three dies, brush",
@@ -116,6 +131,8 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
     "Marked: 3 missing",
   ])
     expect(text).toContain(words);
+  // each test with the time at which it was answered
+  expect(text).toMatch(/98 rpm\s+\d\d:\d\d/);
   expect(text).not.toContain("open ");
   // short, and in the customer's units
   await page.getByRole("link", { name: /Short, without/ }).click();

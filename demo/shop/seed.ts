@@ -2,7 +2,8 @@
 import { existsSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { addDays, format } from "date-fns";
+import { addDays, addMinutes, format } from "date-fns";
+import { testerInWords, USUAL_LIMITS } from "../../src/core/hand-back/electrical-limits";
 import { finalChecks, limitInWords } from "../../src/core/hand-back/final-checks";
 import { readJobFile } from "../../src/core/job/job-file";
 import { finalKey, safetyKey } from "../../src/core/job/keys";
@@ -75,13 +76,21 @@ async function takeIn(recipe: Recipe, today: Date): Promise<void> {
 /** What the last checks of a unit that went home read. */
 const FIGURES: Readonly<Record<string, number>> = { MΩ: 85, Ω: 0.11, mA: 0.08 };
 
+const TESTER = { ...USUAL_LIMITS, tester: "Bench tester 1", calibratedOn: "2026-04-14" };
+
 /** A unit that went home was tested before. */
 async function answerFinals(number: string, today: Date): Promise<void> {
   const db = await database();
   const job = await loadJob(number);
   if (!job) return;
-  for (const c of finalChecks(job))
-    await db("answers").insert({ job_id: job.id, question: finalKey(c.check), at: addDays(today, -4).toISOString(), ...records.answers.write({ question: finalKey(c.check), answer: "yes", at: addDays(today, -4).toISOString(), ...(c.unit ? { value: FIGURES[c.unit] ?? 1, unit: c.unit, note: limitInWords(c) } : {}) }) });
+  const checks = finalChecks(job);
+  for (const [i, c] of checks.entries()) {
+    // one after the other, two minutes each
+    const at = addMinutes(addDays(today, -4), 2 * (i - checks.length)).toISOString();
+    const figure = c.unit ? { value: FIGURES[c.unit] ?? 1, unit: c.unit, note: limitInWords(c), ...(c.instrument === "Tester" ? { instrument: testerInWords(TESTER) ?? "" } : {}) } : {};
+    const answer = { question: finalKey(c.check), answer: c.choices?.[0]?.answer ?? "yes", at, ...figure };
+    await db("answers").insert({ job_id: job.id, question: answer.question, at, ...records.answers.write(answer) });
+  }
 }
 
 /** Recordings of units that run, made by demo/sounds/practice.ts. */
@@ -123,6 +132,8 @@ export async function seed(today = new Date()): Promise<number> {
     { name: "town", value: JSON.stringify("Quillmoor") },
     { name: "currency", value: JSON.stringify("€") },
     { name: "warrantyMonths", value: "6" },
+    { name: "electrical", value: JSON.stringify(TESTER) },
+    { name: "instruments", value: JSON.stringify({ "Tachometer, rpm": "Strobe 2", Probe: "Thin probe", "Meter at the plug": "Plug meter", "Meter at the plug, A": "Plug meter" }) },
     { name: "practiceTempers", value: JSON.stringify(tempers) },
   ]);
   await db("models").insert(MODELS.map((m) => ({ ...m, variants: JSON.stringify(m.variants) })));

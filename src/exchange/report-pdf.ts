@@ -168,13 +168,19 @@ class Pen {
   private tests(tests: readonly TestRow[]): void {
     const gap = 12;
     const width = (WIDTH - gap) / 2;
-    const answers = 62;
     for (let i = 0; i < tests.length; i += 2) {
-      const pair = tests.slice(i, i + 2).map((t) => ({
-        ...t,
-        lines: broken(t.asks, this.plain, SMALL + 0.6, width - answers - 4),
-        unders: broken(t.under ?? "", this.plain, SMALL - 0.8, width - 4),
-      }));
+      const pair = tests.slice(i, i + 2).map((t) => {
+        const time = t.at ? ` ${t.at}` : "";
+        const timeWidth = this.plain.widthOfTextAtSize(known(this.plain, time), SMALL - 0.8);
+        const answers = Math.max(50, this.bold.widthOfTextAtSize(known(this.bold, t.answer), SMALL + 0.6) + timeWidth + 8);
+        return {
+          ...t,
+          time,
+          timeWidth,
+          lines: broken(t.asks, this.plain, SMALL + 0.6, width - answers),
+          unders: broken(t.under ?? "", this.plain, SMALL - 0.8, width - 4),
+        };
+      });
       const height = Math.max(...pair.map((p) => p.lines.length * (SMALL + 0.6) * LEADING + p.unders.length * (SMALL - 0.8) * LEADING)) + 3;
       this.room(height);
       pair.forEach((p, k) => {
@@ -184,7 +190,10 @@ class Pen {
           y -= (SMALL + 0.6) * LEADING;
           this.text(t, x, y + 2, SMALL + 0.6, this.plain);
         }
-        this.flushRight(p.answer, x + width, this.y - (SMALL + 0.6) * LEADING + 2, SMALL + 0.6, this.bold);
+        const base = this.y - (SMALL + 0.6) * LEADING + 2;
+        this.flushRight(p.answer, x + width - p.timeWidth, base, SMALL + 0.6, this.bold);
+        // behind the answer, also for whom the text is read back
+        this.flushRight(p.time, x + width, base, SMALL - 0.8, this.plain);
         for (const t of p.unders) {
           y -= (SMALL - 0.8) * LEADING;
           this.text(t, x, y + 2, SMALL - 0.8, this.plain);

@@ -73,8 +73,11 @@ async function rebuilt(number: string): Promise<string[]> {
 /** Answers what is left to check and hands it back; answers the checks. */
 async function home(number: string): Promise<string[]> {
   const checks = (await handBackView(number))?.checks ?? [];
-  for (const c of checks)
-    expect(await press(answerCheck, number, { check: c.check, ...(c.unit ? { value: c.min ?? c.max ?? 0 } : {}) })).toMatchObject({ ok: true });
+  for (const c of checks) {
+    const [choice] = c.choices ?? [];
+    const answer = { check: c.check, ...(c.unit ? { value: c.min ?? c.max ?? 0 } : {}), ...(choice ? { choice: choice.answer } : {}) };
+    expect(await press(answerCheck, number, answer)).toMatchObject({ ok: true });
+  }
   expect(await press(handBack, number, {})).toMatchObject({ ok: true });
   return checks.map((c) => c.check);
 }

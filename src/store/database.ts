@@ -25,6 +25,7 @@ import { soundsOfJobs } from "./migrations/0017-sounds";
 import { goingHome } from "./migrations/0018-going-home";
 import { findAJob } from "./migrations/0019-find-a-job";
 import { messagesOfJobs } from "./migrations/0020-messages";
+import { instrumentsOfAnswers } from "./migrations/0021-instruments";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -50,6 +51,7 @@ export const MIGRATIONS = [
   goingHome,
   findAJob,
   messagesOfJobs,
+  instrumentsOfAnswers,
 ];
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */

@@ -1,4 +1,5 @@
 import type { Knex } from "knex";
+import type { Answer } from "@/core/job/answer";
 import { backOf, curedKey, missingAt, missingKey, ruledOutAt } from "@/core/job/keys";
 import { changeJob } from "./change";
 
@@ -35,14 +36,14 @@ export async function setAnswer(
   number: string,
   version: number,
   question: string,
-  answer: { answer: string; value?: number; unit?: string; note?: string } | null,
+  answer: (Partial<Pick<Answer, "value" | "unit" | "note" | "instrument">> & Pick<Answer, "answer">) | null,
   says: string,
 ): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     if (answer === null) await trx("answers").where({ job_id: job.id, question }).delete();
     else
       await trx("answers")
-        .insert({ job_id: job.id, question, value: null, unit: null, note: null, ...answer, at })
+        .insert({ job_id: job.id, question, value: null, unit: null, note: null, instrument: null, ...answer, at })
         .onConflict(["job_id", "question"])
         .merge();
     return says;

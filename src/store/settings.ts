@@ -61,6 +61,8 @@ const settings = z.strictObject({
   kindHazards: z.record(z.string(), z.array(hazard)),
   /** kind of unit, in small letters → what it has to do before it goes home */
   kindTests: z.record(z.string(), ownTests),
+  /** what is measured (instrumentKey) → the instrument that was taken last */
+  instruments: z.record(z.string(), z.string()),
   backup: backupSettings,
   lastBackup: lastBackup.nullable(),
   /** months that the shop warrants its work, beyond the law; 0: nothing is said */
@@ -84,6 +86,7 @@ const DEFAULTS: ShopSettings = {
   electrical: USUAL_LIMITS,
   kindHazards: {},
   kindTests: {},
+  instruments: {},
   backup: { folder: "", keep: 14 },
   lastBackup: null,
   warrantyMonths: 0,
@@ -105,6 +108,7 @@ const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
   electrical: "the limits of the electrical tests",
   kindHazards: "what can hurt at each kind of unit",
   kindTests: "what is tried at each kind of unit",
+  instruments: "the instruments",
   backup: "where and when it is backed up",
   lastBackup: "when it was last backed up",
   warrantyMonths: "how long it warrants its work",
@@ -227,6 +231,11 @@ export async function rememberTests(kind: string, tests: readonly OwnTest[] | nu
     const { [own]: _before, ...others } = await whole("kindTests", trx);
     await setSetting("kindTests", tests === null ? others : { ...others, [own]: tests }, trx);
   });
+}
+
+/** Remembers which instrument was taken for what is measured (instrumentKey), for the next unit. */
+export async function rememberInstrument(of: string, name: string): Promise<void> {
+  await inTurn(await database(), async (trx) => setSetting("instruments", { ...(await whole("instruments", trx)), [of]: name }, trx));
 }
 
 /** The day that orders go by: today, and as many days on as the practice suppliers are ahead. */

@@ -1,6 +1,6 @@
 "use client";
 
-import { DndContext, type DragEndEvent, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { DndContext, type DragEndEvent, DragOverlay, MouseSensor, pointerWithin, TouchSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useEffect, useRef, useState } from "react";
 import { matArcs, POCKET, placeAfterDrop } from "./mat-geometry";
 import { type Packed, usePacked } from "./packed";
@@ -89,7 +89,14 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
       >
         <ol className="relative mx-5" style={{ width, height: 168 }}>
           {onDrag ? (
-            <DndContext sensors={sensors} onDragStart={(e) => setDragged(String(e.active.id))} onDragEnd={drop} onDragCancel={() => setDragged(null)}>
+            // where the finger is counts, not what the pocket in hand happens to cover
+            <DndContext
+              sensors={sensors}
+              collisionDetection={pointerWithin}
+              onDragStart={(e) => setDragged(String(e.active.id))}
+              onDragEnd={drop}
+              onDragCancel={() => setDragged(null)}
+            >
               {shown}
               <DragOverlay dropAnimation={null}>
                 {inHand >= 0 && (

@@ -34,6 +34,7 @@ function Zone({ id, className, says, label }: { id: string; className: string; s
       ref={setNodeRef}
       role="img"
       aria-label={label}
+      aria-current={isOver}
       className={`flex items-center justify-center border border-[#f4efe4] text-center text-[16px] leading-tight font-semibold ${isOver ? "bg-[#dcb463] text-[#1d2a2c]" : "bg-[#10201fd9] text-[#f4efe4]"} ${className}`}
     >
       {says}

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { SUPPLIES } from "../job/supply";
 import { USUAL_LIMITS } from "./electrical-limits";
-import { figureFault, finalChecks } from "./final-checks";
+import { figureFault, finalChecks, instrumentFor, limitInWords } from "./final-checks";
 
 const names = (unit: Parameters<typeof finalChecks>[0]): string[] => finalChecks(unit).map((c) => c.check);
 const found = (unit: Parameters<typeof finalChecks>[0], check: string) => finalChecks(unit).find((c) => c.check === check);
@@ -102,10 +102,40 @@ describe("the last checks", () => {
         expect(new Set(checks.map((c) => c.check)).size).toBe(checks.length);
         for (const c of checks) {
           expect(c.why).not.toBe("");
-          if (c.min !== undefined || c.max !== undefined) expect([c.unit, c.source]).not.toContain(undefined);
+          if (c.min !== undefined || c.max !== undefined) expect([c.unit, c.source, c.instrument]).not.toContain(undefined);
         }
       }),
     );
+  });
+});
+
+it("a limit is said with both its ends", () => {
+  expect(limitInWords({ min: 78, max: 115, unit: "rpm", source: "the train" })).toBe("78 to 115 rpm, the train");
+  expect(limitInWords({ min: 2, unit: "bar" })).toBe("at least 2 bar");
+  expect(limitInWords({ max: 0.3, unit: "Ω", source: "" })).toBe("at most 0.3 Ω");
+});
+
+describe("old parts", () => {
+  const asked = (renew: boolean, disposeConsent: boolean) =>
+    found({ kind: "pump", parts: [{ kind: "gear" }, { kind: "gear", renew }], disposeConsent }, "old-parts")?.choices?.map((c) => c.answer);
+  it("are asked for where something goes back new, what was agreed first", () => {
+    expect(asked(false, true)).toBeUndefined();
+    expect(asked(true, false)).toEqual(["returned", "disposed"]);
+    expect(asked(true, true)).toEqual(["disposed", "returned"]);
+    expect(names({ kind: "pump", parts: [{ kind: "gear", renew: true }], ending: { how: "in-pieces" } })).not.toContain("old-parts");
+  });
+});
+
+describe("an instrument", () => {
+  const limits = { tester: "Green box" };
+  const rpm = { check: "speed", asks: "", why: "", unit: "rpm", instrument: "Tachometer" };
+  it("is proposed as it was last taken for a figure of that unit; the shop's tester for electrical ones", () => {
+    expect(instrumentFor(rpm, limits, {})).toBe("");
+    expect(instrumentFor(rpm, limits, { "Tachometer, rpm": "Reed 3" })).toBe("Reed 3");
+    expect(instrumentFor({ ...rpm, unit: "Hz" }, limits, { "Tachometer, rpm": "Reed 3" })).toBe("");
+    const [, , bond] = finalChecks({ supplies: ["mains"], kind: "x", protectionClass: "I" });
+    expect(bond && instrumentFor(bond, limits, { "Tester, Ω": "Old one" })).toBe("Green box");
+    expect(bond && instrumentFor(bond, { tester: "" }, { "Tester, Ω": "Old one" })).toBe("Old one");
   });
 });
 

@@ -10,7 +10,7 @@ import { fullCycle } from "../train/full-cycle";
 import { outputShafts } from "../train/outputs";
 import { solveTrain } from "../train/solve";
 import type { TrainInput } from "../train/train";
-import { type ElectricalLimits, USUAL_LIMITS } from "./electrical-limits";
+import { type ElectricalLimits, testerInWords, USUAL_LIMITS } from "./electrical-limits";
 
 /** A last check before the unit goes home. With a unit it takes a figure, judged against `min` or `max`. */
 export interface FinalCheck {
@@ -27,12 +27,29 @@ export interface FinalCheck {
   readonly runs?: true;
   /** words or a figure may stand beside the yes: what was measured */
   readonly may?: string;
+  /** with what it is measured; which one it was is asked, and stands beside the figure */
+  readonly instrument?: string;
+  /** it is answered by one of these; the first is what was agreed before */
+  readonly choices?: readonly Choice[];
   readonly unit?: string;
   readonly min?: number;
   readonly max?: number;
   /** where the limit comes from; a shop edits it to its local code */
   readonly source?: string;
 }
+
+/** One of several answers to a check. */
+export interface Choice {
+  readonly answer: string;
+  readonly says: string;
+}
+
+/** What became of the parts that came out for good. */
+export const OLD_PARTS = {
+  check: "old-parts",
+  returned: { answer: "returned", says: "given back to the customer" },
+  disposed: { answer: "disposed", says: "stay here and are disposed of" },
+} as const;
 
 /** The last checks for a unit, in the order they are done. Electrical limits are the shop’s own; the local code decides. */
 export function finalChecks(
@@ -47,7 +64,9 @@ export function finalChecks(
     readonly steps?: readonly Pick<StripStep, "id" | "back" | "hardware">[];
     readonly train?: TrainInput | undefined;
     readonly hazards?: readonly Hazard[] | undefined;
-    readonly parts?: readonly Pick<Part, "kind">[];
+    readonly parts?: readonly (Pick<Part, "kind"> & Partial<Pick<Part, "renew">>)[];
+    /** the customer agreed at Take in that old parts may go */
+    readonly disposeConsent?: boolean;
     /** what the shop asks of its kind; left out: nothing */
     readonly ownTests?: readonly OwnTest[] | undefined;
     /** what was read on its plate */
@@ -120,6 +139,7 @@ export function finalChecks(
             asks: "After ten minutes: does a hand stay on gear case and motor?",
             why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
             may: "Temperature by a probe, where, and after how long",
+            instrument: "Probe",
             runs: true,
           },
         ] satisfies FinalCheck[])
@@ -153,6 +173,7 @@ export function finalChecks(
       asks: `Set and measured: ${says}?`,
       why: "It was said at the strip that this is set last.",
       may: "What was measured",
+      instrument: "Instrument",
     });
   for (const [i, t] of (unit.ownTests ?? []).entries())
     out.push({
@@ -160,13 +181,41 @@ export function finalChecks(
       asks: t.unit ? t.asks : `${t.asks.replace(/[?.]$/, "")}?`,
       why: `The shop asks this of every ${unit.kind || "unit"} of its kind.`,
       ...(t.unit
-        ? { unit: t.unit, ...(t.min === undefined ? {} : { min: t.min }), ...(t.max === undefined ? {} : { max: t.max }), source: "the shop's own" }
+        ? {
+            unit: t.unit,
+            instrument: "Instrument",
+            ...(t.min === undefined ? {} : { min: t.min }),
+            ...(t.max === undefined ? {} : { max: t.max }),
+            source: "the shop's own",
+          }
         : {}),
       ...(driven ? { runs: true as const } : {}),
     });
   if (unit.foodContact)
     out.push({ check: "food-clean", asks: "Every surface that touches food washed and dry?", why: "Bench dirt and solvent must not reach food." });
-  return [...out, looseItems];
+  return [...out, ...oldParts(unit), looseItems];
+}
+
+/** Asked at the door where something came out for good: what was said at Take in may have been thought over. */
+function oldParts({
+  parts = [],
+  disposeConsent = false,
+}: {
+  readonly parts?: readonly Partial<Pick<Part, "renew">>[];
+  readonly disposeConsent?: boolean;
+}): FinalCheck[] {
+  if (!parts.some((p) => p.renew)) return [];
+  const { returned, disposed } = OLD_PARTS;
+  return [
+    {
+      check: OLD_PARTS.check,
+      asks: "Old parts: what becomes of them?",
+      why: disposeConsent
+        ? "At Take in the customer agreed that they may go. Show them all the same: a broken tooth explains a bill."
+        : "At Take in the customer did not agree that they may go: they are the customer’s.",
+      choices: disposeConsent ? [disposed, returned] : [returned, disposed],
+    },
+  ];
 }
 
 /** A motor may turn slower under its own brushes, and faster when it is idle, than its plate says: shares of what the train makes of that. */
@@ -184,6 +233,7 @@ function speedOf(train: TrainInput | undefined): FinalCheck[] {
       asks: `Speed of ${output}, idle, by a tachometer`,
       why: `The train makes ${figure(rpm)} rpm of the plate's speed. Another one is a clutch that slips, a belt or a wheel that is not the right one.`,
       unit: "rpm",
+      instrument: "Tachometer",
       min: Number(figure(SLOWEST * rpm)),
       max: Number(figure(FASTEST * rpm)),
       source: "the train at the plate's speed, less 20 %, plus 15 %",
@@ -200,12 +250,20 @@ const mostAmps = (plate: number): number => Number((plate <= 1.5 ? 1.2 * plate :
 function currentOf(plateA: number | undefined): FinalCheck {
   const why = "A train that runs tight draws more; a motor with a shorted winding too.";
   if (plateA === undefined)
-    return { check: "current", asks: "Current idle and under load: below the plate's?", why, may: "Amperes idle, under load, and on the plate", runs: true };
+    return {
+      check: "current",
+      asks: "Current idle and under load: below the plate's?",
+      why,
+      may: "Amperes idle, under load, and on the plate",
+      instrument: "Meter at the plug",
+      runs: true,
+    };
   return {
     check: "current",
     asks: "Current under load, by a meter at the plug",
     why: `${why} The plate says ${plateA} A.`,
     unit: "A",
+    instrument: "Meter at the plug",
     max: mostAmps(plateA),
     source: `the plate's ${plateA} A with what standards allow above it`,
     runs: true,
@@ -254,6 +312,16 @@ function sealed({
 const calibrations = (steps: readonly Pick<StripStep, "id" | "back">[]): { readonly step: string; readonly says: string; readonly n: number }[] =>
   steps.flatMap((s) => (s.back ?? []).filter((b) => b.when === "calibrate").map(({ says }, n) => ({ step: s.id, says, n })));
 
+const TESTER = "Tester";
+
+/** Which instrument a shop takes for a check is remembered under this: of one kind, for figures of one unit. */
+export const instrumentKey = ({ instrument, unit }: Pick<FinalCheck, "instrument" | "unit">): string | undefined =>
+  instrument && [instrument, unit].filter(Boolean).join(", ");
+
+/** The instrument that is proposed for a check: the tester of the shop for an electrical one, else what was taken last. */
+export const instrumentFor = (check: FinalCheck, limits: Pick<ElectricalLimits, "tester" | "calibratedOn">, last: Readonly<Record<string, string>>): string =>
+  (check.instrument === TESTER ? testerInWords(limits) : null) ?? last[instrumentKey(check) ?? ""] ?? "";
+
 /** After work on a mains unit, in the order of the standard sequence: looked at, earth, insulation, current. A class that nobody named is tested as both would be. */
 function electricalTests(protection: ProtectionClass | undefined, limits: ElectricalLimits): FinalCheck[] {
   if (protection === "III") return [];
@@ -261,7 +329,9 @@ function electricalTests(protection: ProtectionClass | undefined, limits: Electr
   const base = { why: "Always after work on a mains unit.", never: true } as const;
   const earthed = protection !== "II";
   const current = (check: string, asks: string, max: number | undefined): FinalCheck =>
-    max === undefined ? { check, asks: `${asks}: passed by the tester’s programme?`, ...base } : { check, asks, unit: "mA", max, source, ...base };
+    max === undefined
+      ? { check, asks: `${asks}: passed by the tester’s programme?`, instrument: TESTER, ...base }
+      : { check, asks, instrument: TESTER, unit: "mA", max, source, ...base };
   return [
     {
       check: "cord",
@@ -269,10 +339,11 @@ function electricalTests(protection: ProtectionClass | undefined, limits: Electr
       ...base,
       why: "Half of what fails a test is seen before it.",
     },
-    ...(earthed ? [{ check: "earth-bond", asks: "Earth bond, with its cord", unit: "Ω", max: limits.earthBondOhm, source, ...base }] : []),
+    ...(earthed ? [{ check: "earth-bond", asks: "Earth bond, with its cord", instrument: TESTER, unit: "Ω", max: limits.earthBondOhm, source, ...base }] : []),
     {
       check: "insulation",
       asks: "Insulation at 500 V DC",
+      instrument: TESTER,
       unit: "MΩ",
       min: protection === "I" ? limits.insulationIMohm : limits.insulationIIMohm,
       source,
@@ -283,8 +354,10 @@ function electricalTests(protection: ProtectionClass | undefined, limits: Electr
 }
 
 /** @example limitInWords({ max: 0.3, unit: "Ω", source: "local code" }) // "at most 0.3 Ω, local code" */
-export const limitInWords = ({ min, max, unit, source }: Pick<FinalCheck, "min" | "max" | "unit" | "source">): string =>
-  [max === undefined ? `at least ${min} ${unit}` : `at most ${max} ${unit}`, source].filter(Boolean).join(", ");
+export function limitInWords({ min, max, unit, source }: Pick<FinalCheck, "min" | "max" | "unit" | "source">): string {
+  const range = max === undefined ? `at least ${min}` : min === undefined ? `at most ${max}` : `${min} to ${max}`;
+  return [`${range} ${unit}`, source].filter(Boolean).join(", ");
+}
 
 /** Whether a measured figure passes, as a sentence; null if it does. */
 export function figureFault(check: FinalCheck, value: number): string | null {

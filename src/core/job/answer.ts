@@ -10,6 +10,8 @@ export const answerSchema = z.strictObject({
   value: z.number().optional(),
   unit: text.optional(),
   note: text.optional(),
+  /** with what it was measured */
+  instrument: text.optional(),
   at: moment,
 });
 export type Answer = Frozen<z.infer<typeof answerSchema>>;

@@ -4,8 +4,7 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
-import { type ElectricalLimits, testerInWords } from "@/core/hand-back/electrical-limits";
-import { type FinalCheck, figureFault, finalChecks, limitInWords } from "@/core/hand-back/final-checks";
+import { type FinalCheck, figureFault, finalChecks, instrumentFor, instrumentKey, limitInWords } from "@/core/hand-back/final-checks";
 import { goingHomeSchema, signatureSchema } from "@/core/job/going-home";
 import { finalKey } from "@/core/job/keys";
 import { ownTests } from "@/core/job/own-tests";
@@ -16,18 +15,28 @@ import { openJobAgain, setGoingHome, setOwnTests } from "@/store/hand-back";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
-import { rememberTests, shopSettings } from "@/store/settings";
+import { rememberInstrument, rememberTests, shopSettings } from "@/store/settings";
 import { beforeItRuns } from "../job-view/waits-now";
 import { type ActionResult, act, actAtDesk } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
-const input = z.object({ ...onJob, check: ref, value: z.number("must be a figure").optional(), note: note.optional(), back: z.boolean().optional() });
+const input = z.object({
+  ...onJob,
+  check: ref,
+  value: z.number("must be a figure").optional(),
+  note: note.optional(),
+  /** left out: the one that is proposed */
+  instrument: note.optional(),
+  /** of a check that has choices: which */
+  choice: ref.optional(),
+  back: z.boolean().optional(),
+});
 
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
-  return actAtDesk(input, raw, async ({ number, version, check, value, note: measured, back }) => {
+  return actAtDesk(input, raw, async ({ number, version, check, value, note: measured, instrument, choice, back }) => {
     const job = thereIs(await loadJob(number), number);
-    const { electrical } = await shopSettings();
+    const { electrical, instruments } = await shopSettings();
     const asked = finalChecks(job, electrical).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
     if (job.handedBackAt !== undefined) throw new Fault("check", "the unit went home: open the job again first");
@@ -39,25 +48,26 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
       const fault = figureFault(asked, value);
       if (fault) throw new Fault("value", fault);
     }
+    const chosen = asked.choices?.find((c) => c.answer === choice);
+    if (asked.choices && !chosen) throw new Fault("choice", `say which: ${asked.choices.map((c) => c.says).join(", or ")}`);
+    // what was not measured had no instrument
+    const by = !asked.may || measured?.trim() ? (instrument ?? instrumentFor(asked, electrical, instruments)).trim() : "";
+    const of = instrumentKey(asked);
+    if (by && of && instrument !== undefined && instrument !== instruments[of]) await rememberInstrument(of, by);
     return setAnswer(
       number,
       version,
       finalKey(check),
-      // the limit that it was held against, and by which tester: both may change later
-      { answer: "yes", value, unit: asked.unit, ...noteOf(asked, electrical, measured) },
-      `final check: ${asked.asks} ${value === undefined ? "yes" : `${value} ${asked.unit}`}${measured ? `: ${measured}` : ""}`,
+      // the limit that it was held against, and by what: both may change later
+      { answer: chosen?.answer ?? "yes", value, unit: asked.unit, ...noteOf(asked, measured), ...(by ? { instrument: by } : {}) },
+      `final check: ${asked.asks} ${chosen?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}${measured ? `: ${measured}` : ""}`,
     );
   });
 }
 
-/** The limit and the tester beside a figure, or what somebody measured besides a yes. */
-function noteOf(asked: FinalCheck, electrical: ElectricalLimits, measured: string | undefined): { note?: string } {
-  const isElectrical = asked.unit !== undefined && asked.source === electrical.source;
-  const said = [
-    asked.unit && (asked.min !== undefined || asked.max !== undefined) ? limitInWords(asked) : undefined,
-    isElectrical ? testerInWords(electrical) : undefined,
-    measured?.trim(),
-  ].filter(Boolean);
+/** The limit beside a figure, or what somebody measured besides a yes. */
+function noteOf(asked: FinalCheck, measured: string | undefined): { note?: string } {
+  const said = [asked.unit && (asked.min !== undefined || asked.max !== undefined) ? limitInWords(asked) : undefined, measured?.trim()].filter(Boolean);
   return said.length ? { note: said.join("; ") } : {};
 }
 

@@ -23,7 +23,12 @@ import { PlateCurrent } from "./plate-current";
 const LOOSE = "loose-items";
 const tickedNames = z.array(z.string());
 const NOTHING_TICKED: string[] = [];
-const isLeftOut = (a: Answer): boolean => a.answer !== "yes";
+const isLeftOut = (a: Answer): boolean => a.answer === "left out";
+/** null: as it is proposed */
+const typedOver = z.string().nullable();
+
+/** What is chosen of several answers: the first, which was agreed, until another is pressed. */
+const choiceOf = ({ choices }: FinalCheck, chosen: string | null): string | undefined => (choices?.find((c) => c.answer === chosen) ?? choices?.[0])?.answer;
 
 /** Hand back: the last checks one by one, then the return sheet. */
 export function HandBackScreen({
@@ -31,6 +36,7 @@ export function HandBackScreen({
   looseItems,
   answers,
   checks,
+  instruments,
   cures,
   kind,
   ownTests,
@@ -40,6 +46,7 @@ export function HandBackScreen({
   suggestedLook,
   views,
   draft,
+  instrumentDraft,
   noteDraft,
   lookDraft,
   tickedDraft,
@@ -50,6 +57,9 @@ export function HandBackScreen({
   const now = checks.find((c) => !answerOf(c));
   const [figure, setFigure] = useDraft("hand-back.figure", draft, typedText, "");
   const [note, setNote] = useDraft("hand-back.note", noteDraft, typedText, "");
+  const [typedInstrument, setInstrument] = useDraft("hand-back.instrument", instrumentDraft, typedOver, null);
+  const instrument = typedInstrument ?? (now ? instruments[now.check] : undefined) ?? "";
+  const [chosen, setChosen] = useState<string | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [panel, setPanel] = useState<"no" | "own" | "again" | null>(null);
   const [ticked, setTicked] = useDraft("hand-back.ticked", tickedDraft, tickedNames, NOTHING_TICKED);
@@ -62,12 +72,15 @@ export function HandBackScreen({
     const result = await run(answerCheck, {
       check: now.check,
       ...(value === undefined ? {} : { value }),
+      ...(now.instrument && typedInstrument !== null ? { instrument: typedInstrument } : {}),
+      ...(now.choices ? { choice: choiceOf(now, chosen) } : {}),
       ...(now.may && note.trim() ? { note } : now.check === LOOSE && ticked.length ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) } : {}),
     });
     setFault(result.ok ? null : result.says);
     if (result.ok) {
       setFigure("");
       setNote("");
+      setInstrument(null);
     } else say(null);
   };
   return (
@@ -113,12 +126,29 @@ export function HandBackScreen({
                 />
               </label>
             )}
+            {now.choices && (
+              <fieldset className="flex flex-wrap gap-2">
+                <legend className="sr-only">{now.asks}</legend>
+                {now.choices.map((c) => (
+                  <KeyButton key={c.answer} pressed={c.answer === choiceOf(now, chosen)} onPress={() => setChosen(c.answer)}>
+                    {c.answer === choiceOf(now, chosen) ? "✓ " : ""}
+                    {c.says}
+                  </KeyButton>
+                ))}
+              </fieldset>
+            )}
             {now.check === LOOSE && looseItems.length > 0 && <LooseItems items={looseItems} ticked={ticked} onTick={setTicked} />}
             {now.check === "current" && !now.unit && <PlateCurrent draft={plateDraft} />}
             {now.may && (
               <label className="words max-w-[620px]">
                 {now.may}
                 <input className="field" value={note} maxLength={200} onChange={(e) => setNote(e.target.value)} />
+              </label>
+            )}
+            {now.instrument && (
+              <label className="words max-w-[620px]">
+                {now.instrument}: which one
+                <input className="field" value={instrument} maxLength={120} onChange={(e) => setInstrument(e.target.value)} />
               </label>
             )}
             {fault && (
@@ -176,8 +206,7 @@ export function HandBackScreen({
                 {a && (
                   <span className="hush block text-[17px]">
                     {isLeftOut(a) && "left out, "}
-                    {dayAs(a.at, "HH:mm")}
-                    {a.note && ` · ${a.note}`}
+                    {[c.choices?.find((x) => x.answer === a.answer)?.says, dayAs(a.at, "HH:mm"), a.note, a.instrument].filter(Boolean).join(" · ")}
                   </span>
                 )}
               </span>

@@ -1,6 +1,6 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
-import { type FinalCheck, finalChecks } from "@/core/hand-back/final-checks";
+import { type FinalCheck, finalChecks, instrumentFor } from "@/core/hand-back/final-checks";
 import { careOf, nextLookSays } from "@/core/hand-back/report/care";
 import { type SameView, sameViews } from "@/core/hand-back/report/same-views";
 import type { Answer } from "@/core/job/answer";
@@ -24,6 +24,8 @@ export interface HandBackView {
   /** to the last checks */
   readonly answers: readonly Answer[];
   readonly checks: readonly FinalCheck[];
+  /** check → the instrument that is proposed for it */
+  readonly instruments: Readonly<Record<string, string>>;
   /** what must cure before the unit runs */
   readonly cures: readonly RunningWait[];
   readonly kind: string;
@@ -37,6 +39,7 @@ export interface HandBackView {
   readonly suggestedLook: string;
   readonly views: readonly SameView[];
   readonly draft: unknown;
+  readonly instrumentDraft: unknown;
   readonly noteDraft: unknown;
   readonly lookDraft: unknown;
   readonly tickedDraft: unknown;
@@ -55,6 +58,8 @@ export async function handBackView(number: string): Promise<HandBackView | null>
   const job = await pageJob(number);
   if (!job) return null;
   const drafts = await loadDrafts(job.id);
+  const { electrical, instruments } = await shopSettings();
+  const checks = finalChecks(job, electrical);
   return {
     frame: frameOf(job),
     pockets: pocketsOf(job),
@@ -68,12 +73,14 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     suggestedLook: nextLookSays(careOf(job)),
     views: sameViews(job),
     answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
-    checks: finalChecks(job, (await shopSettings()).electrical),
+    checks,
+    instruments: Object.fromEntries(checks.flatMap((c) => (c.instrument ? [[c.check, instrumentFor(c, electrical, instruments)]] : []))),
     cures: beforeItRuns(job),
     kind: job.kind,
     ownTests: job.ownTests ?? [],
     gates: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")],
     draft: drafts["hand-back.figure"],
+    instrumentDraft: drafts["hand-back.instrument"],
     noteDraft: drafts["hand-back.note"],
     lookDraft: drafts["hand-back.look"],
     tickedDraft: drafts["hand-back.ticked"],

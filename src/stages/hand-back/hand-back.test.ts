@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
 import { lineKey } from "@/core/order/rebuild-line";
 import { setLine } from "@/store/rebuild";
+import { setSetting, shopSettings } from "@/store/settings";
 import { job, testShop } from "@/store/test-shop";
 import { goOn } from "../frame/go-on-action";
 import { sayCured } from "../job-view/cured-action";
@@ -19,6 +20,8 @@ const together = async ({ protectionClass = "II", ...unit }: { supply?: string; 
   return number;
 };
 const classI = { supply: "mains", protectionClass: "I" };
+/** Which of several answers: a pump here has parts that were renewed. */
+const choiceFor = (check: string) => (check === "old-parts" ? { choice: "returned" } : {});
 const checks = async (number: string): Promise<string[]> => (await handBackView(number))?.checks.map((c) => c.check) ?? [];
 
 describe("the last checks", () => {
@@ -29,9 +32,12 @@ describe("the last checks", () => {
     for (const [i, check] of asked.entries()) {
       expect((await handBackView(number))?.gates).toHaveLength(asked.length - i);
       expect(refusal(await press(handBack, number, {}))).toBe("stage: Answer the final checks.");
-      expect(await press(answerCheck, number, { check })).toMatchObject({ ok: true });
+      expect(await press(answerCheck, number, { check, ...choiceFor(check) })).toMatchObject({ ok: true });
     }
-    expect(await handBackView(number)).toMatchObject({ gates: [], answers: asked.map((c) => ({ question: `final:${c}`, answer: "yes" })) });
+    expect(await handBackView(number)).toMatchObject({
+      gates: [],
+      answers: asked.map((c) => ({ question: `final:${c}`, answer: c === "old-parts" ? "returned" : "yes" })),
+    });
   });
   it("with a figure ask for it, keep its limit, and keep what was measured before a wrong one", async () => {
     const number = await together(classI);
@@ -86,6 +92,60 @@ describe("a last check that cannot be tried", () => {
   });
 });
 
+describe("an instrument", () => {
+  const tests = async (number: string) => (await returnSheet(number, { form: "short", units: "metric" }))?.sections.find((s) => s.title.startsWith("Tests"));
+  it("is the shop's tester for an electrical figure, else what was taken last; it stands on the sheet with the time", async () => {
+    const { electrical } = await shopSettings();
+    await setSetting("electrical", { ...electrical, tester: "Green box", calibratedOn: "2026-03-01" });
+    const number = await together(classI);
+    const proposed = async (n: string) => (await handBackView(n))?.instruments ?? {};
+    expect(await proposed(number)).toMatchObject({ "earth-bond": "Green box, calibrated 2026-03-01", warm: "" });
+    await press(answerCheck, number, { check: "earth-bond", value: 0.12 });
+    expect((await job(number)).answers[0]).toMatchObject({ note: expect.stringMatching(/^at most 0.3 Ω/), instrument: "Green box, calibrated 2026-03-01" });
+    await press(answerCheck, number, { check: "warm", note: "41 °C", instrument: "Thin probe 2" });
+    expect((await proposed(number)).warm).toBe("Thin probe 2");
+    const sheet = await tests(number);
+    expect(sheet?.title).toMatch(/^Tests, \d+ \w+ \d{4}$/);
+    const rows = sheet?.blocks.flatMap((b) => (b.is === "tests" ? b.tests : [])) ?? [];
+    expect(rows).toContainEqual({
+      asks: "Earth bond, with its cord",
+      answer: "0.12 Ω",
+      at: expect.stringMatching(/^\d\d:\d\d$/),
+      under: expect.stringMatching(/^Limit: at most 0.3 Ω.*; Green box/),
+    });
+    expect(rows.find((r) => r.under === "41 °C; Thin probe 2")?.answer).toBe("✓ yes");
+    // what was not measured had none, and one that is struck out is not named
+    await press(answerCheck, number, { check: "current" });
+    await press(answerCheck, number, { check: "insulation", value: 30, instrument: "" });
+    const { answers } = await job(number);
+    expect(answers.filter((a) => a.instrument).map((a) => a.question)).toEqual(["final:earth-bond", "final:warm"]);
+    // a test by the tester's own programme has no figure, but it has a tester
+    await press(answerCheck, number, { check: "protective-current" });
+    expect((await job(number)).answers.at(-1)).toMatchObject({ question: "final:protective-current", instrument: "Green box, calibrated 2026-03-01" });
+    // the next unit is proposed what the last was measured with
+    expect((await proposed(await together(classI))).warm).toBe("Thin probe 2");
+  });
+});
+
+describe("old parts", () => {
+  const handedOver = async (number: string): Promise<string> =>
+    JSON.stringify((await returnSheet(number, { form: "short", units: "metric" }))?.sections.find((s) => s.title === "Handed over"));
+  it("are asked for at the door, whatever was agreed before; the sheet says what became of them", async () => {
+    const number = await together();
+    expect(await checks(number)).toContain("old-parts");
+    expect(refusal(await press(answerCheck, number, { check: "old-parts" }))).toBe(
+      "choice: Say which: given back to the customer, or stay here and are disposed of",
+    );
+    expect(await handedOver(number)).toContain("Old parts go back to the customer");
+    await press(answerCheck, number, { check: "old-parts", choice: "disposed" });
+    expect(await handedOver(number)).toContain("Old parts stay here and are disposed of: ");
+    await press(answerCheck, number, { check: "old-parts", choice: "returned" });
+    expect(await handedOver(number)).toContain("Old parts were given back to the customer: ");
+    await press(leaveOut, number, { check: "old-parts", why: "sent to their maker" });
+    expect(await handedOver(number)).toMatch(/Old parts \(.*\): sent to their maker\./);
+  });
+});
+
 describe("what a unit has to do", () => {
   it("is the shop's list for its kind on the day it comes here; what is said at one is asked of the next", async () => {
     const kind = "corn popper";
@@ -122,7 +182,11 @@ describe("what a unit has to do", () => {
 describe("handing back", () => {
   const answered = async (number: string): Promise<string> => {
     for (const check of await checks(number))
-      await press(answerCheck, number, { check, ...(check === "earth-bond" ? { value: 0.1 } : check === "insulation" ? { value: 50 } : {}) });
+      await press(answerCheck, number, {
+        check,
+        ...choiceFor(check),
+        ...(check === "earth-bond" ? { value: 0.1 } : check === "insulation" ? { value: 50 } : {}),
+      });
     return number;
   };
   it("is written down once, with its moment, and shown", async () => {

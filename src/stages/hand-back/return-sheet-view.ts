@@ -36,6 +36,7 @@ export async function returnSheet(number: string, { form, units }: SheetForm): P
     units,
     form,
     day: (iso) => dayAs(iso, "d MMMM yyyy"),
+    time: (iso, withDay) => dayAs(iso, withDay ? "d MMM HH:mm" : "HH:mm"),
     now: new Date().toISOString(),
   });
 }

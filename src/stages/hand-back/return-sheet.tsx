@@ -91,7 +91,9 @@ function BlockView({ block: b }: { block: Block }) {
           {b.tests.map((t) => (
             <li key={t.asks} className="grid break-inside-avoid grid-cols-[1fr_auto] content-start gap-x-3 border-b border-[#d7ccb4]">
               <span>{t.asks}</span>
-              <b>{t.answer}</b>
+              <span className="whitespace-nowrap">
+                <b>{t.answer}</b> <span className="figures text-[14px]">{t.at}</span>
+              </span>
               {t.under && <span className="col-span-2 text-[14px] leading-tight">{t.under}</span>}
             </li>
           ))}

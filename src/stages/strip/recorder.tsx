@@ -82,7 +82,7 @@ export function Recorder({
   const laid = useMemo(() => laidWith(laidInShop, onTheWay, inShop.length), [laidInShop, onTheWay, inShop.length]);
 
   const inHand = inShop.findIndex((p) => p.step === taken);
-  const inHandStep = useLaidStep(taken ?? open.editing);
+  const inHandStep = useLaidStep(taken ?? open.editing, pictures);
   const editing = open.editing ? inShop.findIndex((p) => p.step === open.editing) : -1;
   const n = editing >= 0 ? editing + 1 : pockets.length + 1;
   const alike = useMemo(
@@ -176,7 +176,7 @@ export function Recorder({
               open={open}
               n={n}
               pockets={pockets}
-              pictures={pictures}
+              pictures={open.editing !== null && inHandStep ? [...inHandStep.pictures, ...pictures.filter((p) => p.step !== open.editing)] : pictures}
               hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
               begin={() => set({})}
             />

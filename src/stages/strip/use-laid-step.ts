@@ -6,10 +6,15 @@ import { askShop, whatFailed } from "@/ui/ask-shop";
 import { useJob } from "../saving/job-context";
 import { type LaidStep, laidStep } from "./laid-step";
 
-/** The step of the pocket that is in hand, as it lies in the shop; undefined while it is on its way, or where none is in hand. */
-export function useLaidStep(step: string | null): LaidStep | undefined {
+/**
+ * The step of the pocket that is in hand, as it lies in the shop; undefined while it is on its way, or where none is in hand.
+ *
+ * @param page something of the page that is another after each change of the job: a picture that was just taken of the step belongs to it
+ */
+export function useLaidStep(step: string | null, page: unknown): LaidStep | undefined {
   const { number, say } = useJob();
   const [laid, setLaid] = useState<LaidStep>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the page is not sent, it says that there may be something new
   useEffect(() => {
     if (step === null) return;
     const asked = new AbortController();
@@ -17,6 +22,6 @@ export function useLaidStep(step: string | null): LaidStep | undefined {
       .then((found) => (found ? setLaid(found) : say("That step is not there any more.")))
       .catch((e) => asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Pick it up again.")));
     return () => asked.abort();
-  }, [number, step, say]);
+  }, [number, page, step, say]);
   return laid?.step.id === step ? laid : undefined;
 }

@@ -28,6 +28,8 @@ export interface Row {
 export interface TestRow {
   readonly asks: string;
   readonly answer: string;
+  /** when it was answered */
+  readonly at?: string;
   /** its limit, its instrument, what was measured besides, why it was left out */
   readonly under?: string;
 }

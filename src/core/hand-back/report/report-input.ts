@@ -26,5 +26,7 @@ export interface ReportInput {
   readonly form: "short" | "long";
   /** a moment as a day in words */
   readonly day: (iso: string) => string;
+  /** a moment as the time of its day; with its day in short where there are several */
+  readonly time: (iso: string, withDay: boolean) => string;
   readonly now: string;
 }

@@ -12,7 +12,7 @@ import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from
 import { insteadOf } from "../../order/missing";
 import { money } from "../../quantity/money";
 import { capital, sentence } from "../../sentence";
-import { finalChecks } from "../final-checks";
+import { finalChecks, OLD_PARTS } from "../final-checks";
 import { billOf } from "./bill";
 import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
 import { CUSTOMER_CAUTIONS, careOf, nextLookSays } from "./care";
@@ -153,13 +153,19 @@ function advisedAgainst(job: Job): Block[] {
     : [];
 }
 
-function testsOf({ job, shop, units }: ReportInput): Section {
-  const tests = finalChecks(job, shop.limits).map((c) => {
-    const a = job.answers.find((x) => x.question === finalKey(c.check));
+/** Each with its figure, its limit, its instrument and when it was answered. What became of old parts is said below. */
+function testsOf({ job, shop, units, day, time }: ReportInput): Section {
+  const asked = finalChecks(job, shop.limits)
+    .filter((c) => !c.choices)
+    .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }));
+  const days = new Set(asked.flatMap(({ a }) => (a ? [day(a.at)] : [])));
+  const tests = asked.map(({ c, a }) => {
     const answer = !a ? "open" : a.value !== undefined ? inUnits(a.value, a.unit ?? "", units) : a.answer === "yes" ? "✓ yes" : "left out";
-    return { asks: c.asks.replace(/\?$/, ""), answer, ...(a?.note ? { under: a.value === undefined ? a.note : `Limit: ${a.note}` } : {}) };
+    const under = [a?.note && (a.value === undefined ? a.note : `Limit: ${a.note}`), a?.instrument].filter(Boolean).join("; ");
+    return { asks: c.asks.replace(/\?$/, ""), answer, ...(a ? { at: time(a.at, days.size > 1) } : {}), ...(under ? { under } : {}) };
   });
-  return { title: "Tests", blocks: [{ is: "tests", tests }] };
+  const [only] = days;
+  return { title: days.size === 1 ? `Tests, ${only}` : "Tests", blocks: [{ is: "tests", tests }] };
 }
 
 function soThatItLasts({ job, shop }: ReportInput): Section {
@@ -235,9 +241,13 @@ function signed({ job, day }: ReportInput): Section[] {
 function oldParts(job: Job): string | undefined {
   const out = job.ending ? [] : job.parts.filter((p) => p.renew).map((p) => partNamed(job, p.id));
   if (!out.length) return undefined;
-  return job.disposeConsent
-    ? `Old parts stay here and are disposed of, as agreed: ${out.join(", ")}.`
-    : `Old parts go back to the customer: ${out.join(", ")}.`;
+  const { check, returned, disposed } = OLD_PARTS;
+  const a = job.answers.find((x) => x.question === finalKey(check));
+  const which = out.join(", ");
+  if (a?.answer === returned.answer) return `Old parts were ${returned.says}: ${which}.`;
+  if (a?.answer === disposed.answer) return `Old parts ${disposed.says}${job.disposeConsent ? ", as agreed" : ""}: ${which}.`;
+  if (a) return `Old parts (${which}): ${a.note ?? "nothing was said"}.`;
+  return job.disposeConsent ? `Old parts stay here and are disposed of, as agreed: ${which}.` : `Old parts go back to the customer: ${which}.`;
 }
 
 /** Gear faces with their marks, pictures before and after of the same view, pictures of what came with it. */
