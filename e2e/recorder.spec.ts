@@ -250,9 +250,12 @@ test("a pocket is dragged: to another's edge it slides, on its lower half it is 
     await page.mouse.down();
     await page.waitForTimeout(250);
     await page.mouse.move(box.x + 40, box.y + 45, { steps: 3 });
-    const target = await page.getByRole("img", { name: zone, exact: true }).boundingBox();
-    if (!target) throw new Error(`no zone ${zone}`);
-    await page.mouse.move(target.x + target.width / 2, target.y + target.height / 2, { steps: 6 });
+    const target = page.getByRole("img", { name: zone, exact: true });
+    const at = await target.boundingBox();
+    if (!at) throw new Error(`no zone ${zone}`);
+    await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2, { steps: 6 });
+    // a hand lets go when it sees the place light up
+    await expect(target).toHaveAttribute("aria-current", "true");
     await page.mouse.up();
     // a click that comes with the letting go belongs to the drag; a hand needs longer than that for the next
     await page.waitForTimeout(100);
@@ -287,6 +290,18 @@ test("a step is edited and laid back down, changed", async ({ page }) => {
   await hand.button(/Edit this step/).click();
   await expect(page.getByText("Step 3 is still open here: lay it down first, then edit step 2.")).toBeVisible();
   await expect(page.getByLabel("What came off")).toHaveValue("half a name");
+  // one that is edited has its own picture beside it, not that of the last thing off
+  await hand.open("/jobs/J-0139/strip");
+  await mat(page)
+    .getByRole("button", { name: /^Step 2:/ })
+    .click();
+  await hand.button(/Edit this step/).click();
+  await expect(page.getByText("step 2: one picture", { exact: true })).toBeVisible();
+  await hand.button(/Another picture/).click();
+  await hand.button(/Take it/).click();
+  await expect(page.getByText("step 2: 2 pictures", { exact: true })).toBeVisible();
+  await page.waitForTimeout(3000);
+  await expect(page.getByText("step 2: 2 pictures", { exact: true })).toBeVisible();
 });
 
 test("two screens on one job see each other's steps within two seconds, and lose none", async ({ page, context }) => {

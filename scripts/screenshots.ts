@@ -22,18 +22,6 @@ const shots: Shot[] = [
   { name: "board", path: "/" },
   { name: "take-in", path: "/jobs/J-0135/take-in" },
   { name: "safety-gate", path: "/jobs/J-0141/strip" },
-  {
-    name: "strip",
-    path: "/jobs/J-0142/strip",
-    before: async (page) => {
-      await page.getByLabel("What came off").fill("washer set of the lay shaft");
-      await page.getByLabel("Hardware, in shorthand").fill("1 wavy + 2 flat 20 above pinion, 3x TX15 20 ST3.5 fr");
-      await page.getByRole("button", { name: /Picture$/ }).click();
-      await page.getByRole("img", { name: "practice camera" }).waitFor();
-      await page.getByRole("button", { name: /Take it/ }).click();
-      await page.getByText("step 20: one picture", { exact: true }).waitFor();
-    },
-  },
   { name: "judge", path: "/jobs/J-0135/judge" },
   { name: "gear-bench", path: "/jobs/J-0135/judge/gear/p5" },
   {
@@ -70,6 +58,8 @@ const shots: Shot[] = [
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
   { name: "return-sheet", path: "/jobs/J-0135/hand-back", before: async (page) => tested(page) },
   { name: "rebuild", path: "/jobs/J-0135/rebuild", night: true, before: async (page) => halfWay(page, 9) },
+  // after it: what went back is taken off again, and lies on the Mat as it came off
+  { name: "strip", path: "/jobs/J-0135/rebuild", before: async (page) => asItCameOff(page, 5) },
   { name: "catalogue", path: "/parts?q=wheel+42" },
   {
     name: "listen",
@@ -91,6 +81,17 @@ async function halfWay(page: Page, lines: number): Promise<void> {
     while ((await page.locator("main").textContent()) === before) await page.waitForTimeout(50);
   }
   await ledger.waitFor();
+}
+
+/** Every line of the rebuild taken back, and a step of the strip in hand. */
+async function asItCameOff(page: Page, step: number): Promise<void> {
+  const mat = page.getByRole("region", { name: "The Mat" });
+  const back = mat.getByLabel(/back in the machine/);
+  while (await back.count()) await halfWay(page, 1);
+  await page.goto(page.url().replace("rebuild", "strip"), { waitUntil: "networkidle" });
+  await mat.getByRole("button", { name: new RegExp(`^Step ${step}:`) }).click();
+  await page.getByRole("button", { name: /Edit this step/ }).click();
+  await page.getByText(`step ${step}: one picture`, { exact: true }).waitFor();
 }
 
 const FIGURES: readonly (readonly [unit: RegExp, figure: string])[] = [
