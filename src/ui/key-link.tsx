@@ -1,10 +1,10 @@
 "use client";
 
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useRef } from "react";
 import { KeyCap, keyShortcut } from "./key-button";
 import { useKey } from "./keys";
+import { Way } from "./way";
 
 /** A way to another screen, with its key. */
 export function KeyLink({
@@ -32,9 +32,9 @@ export function KeyLink({
     () => words.current?.textContent ?? "",
   );
   return (
-    <Link href={href} className={`key-button ${look} ${className}`} aria-keyshortcuts={keyShortcut(keyName)} aria-current={current ? "page" : undefined}>
+    <Way href={href} className={`key-button ${look} ${className}`} aria-keyshortcuts={keyShortcut(keyName)} aria-current={current ? "page" : undefined}>
       {keyName && <KeyCap of={keyName} />}
       <span ref={words}>{children}</span>
-    </Link>
+    </Way>
   );
 }

@@ -1,9 +1,9 @@
 "use client";
 
 import { Check, Triangle } from "lucide-react";
-import Link from "next/link";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 import { ruleGlyph } from "./glyph-paths";
+import { Way } from "./way";
 
 export interface StageRuleProps {
   number: string;
@@ -37,7 +37,7 @@ export function StageRule({ number, stage, showing, openGates, openBefore, hande
           const done = i < at || handedBack;
           return (
             <li key={s} className="h-full">
-              <Link href={`/jobs/${number}/${s}`} aria-current={s === showing ? "page" : undefined} className="stage-notch">
+              <Way href={`/jobs/${number}/${s}`} aria-current={s === showing ? "page" : undefined} className="stage-notch">
                 <span className={i > at && !handedBack ? "opacity-90" : ""}>{STAGE_NAMES[s]}</span>
                 {openBefore[s] ? (
                   <span role="img" aria-label={`open again: ${openBefore[s]}`} title={openBefore[s]} className="pt-1">
@@ -58,7 +58,7 @@ export function StageRule({ number, stage, showing, openGates, openBefore, hande
                     </span>
                   )
                 )}
-              </Link>
+              </Way>
             </li>
           );
         })}

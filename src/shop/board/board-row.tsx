@@ -2,11 +2,11 @@
 
 import { differenceInCalendarDays, parseISO } from "date-fns";
 import { Circle, Flag } from "lucide-react";
-import Link from "next/link";
 import type { CSSProperties } from "react";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 import { dayAs } from "@/ui/day";
 import { type Packed, usePacked } from "@/ui/packed";
+import { Way } from "@/ui/way";
 
 export interface BoardRowJob {
   readonly number: string;
@@ -30,7 +30,7 @@ export function BoardRows({ jobs, today }: { jobs: Packed<readonly BoardRowJob[]
 function BoardRow({ job: j, today }: { job: BoardRowJob; today: string }) {
   return (
     <li>
-      <Link href={`/jobs/${j.number}`} className="board-row" prefetch={false}>
+      <Way href={`/jobs/${j.number}`} className="board-row">
         <span className="board-tag figures">{j.number.slice(2)}</span>
         <span className="pr-4">
           <b className="kind">{j.kind || "New unit"}</b>
@@ -39,7 +39,7 @@ function BoardRow({ job: j, today }: { job: BoardRowJob; today: string }) {
         {j.damaged ? <span className="font-bold text-error">cannot be read</span> : <StageBar job={j} />}
         <span className="pr-3">{j.next}</span>
         <PromisedDay job={j} today={today} />
-      </Link>
+      </Way>
     </li>
   );
 }

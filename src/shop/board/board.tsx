@@ -1,11 +1,11 @@
 import { TriangleAlert } from "lucide-react";
-import Link from "next/link";
 import { dayAs } from "@/ui/day";
 import { KeyLink } from "@/ui/key-link";
 import { pack } from "@/ui/packed";
 import { PageTitle } from "@/ui/page-title";
 import { pictureUrl } from "@/ui/picture-frame";
 import { ThemeSwitch } from "@/ui/theme-switch";
+import { Way } from "@/ui/way";
 import { SignedIn } from "../door/signed-in";
 import { type BoardRowJob, BoardRows } from "./board-row";
 import type { BoardLine, BoardView } from "./board-view";
@@ -105,14 +105,10 @@ export function Board({
 /** When the shop was last backed up, and the way there. */
 function BackedUp({ says, late }: BoardView["backup"]) {
   return (
-    <Link
-      href="/backup"
-      prefetch={false}
-      className={`mt-2 flex min-h-[48px] items-center justify-end gap-2 text-[19px] ${late ? "font-bold text-[#ecd094]" : "text-[#d7ccb4]"}`}
-    >
+    <Way href="/backup" className={`mt-2 flex min-h-[48px] items-center justify-end gap-2 text-[19px] ${late ? "font-bold text-[#ecd094]" : "text-[#d7ccb4]"}`}>
       {late && <TriangleAlert size={22} aria-hidden="true" />}
       {says}
-    </Link>
+    </Way>
   );
 }
 

@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import { z } from "zod";
 import { sentence } from "@/core/sentence";
@@ -8,6 +7,7 @@ import { whatFailed } from "@/ui/ask-shop";
 import { FaultLine } from "@/ui/fault-line";
 import { FilePick } from "@/ui/file-pick";
 import { KeyButton } from "@/ui/key-button";
+import { Way } from "@/ui/way";
 import { ShopHead } from "../shop-head";
 
 const answered = z.union([z.object({ number: z.string(), missing: z.array(z.string()) }), z.object({ path: z.string().optional(), says: z.string() })]);
@@ -37,9 +37,9 @@ export function JobFilesScreen() {
             <div role="status" className="text-[22px]">
               <p>
                 It is in as{" "}
-                <Link href={`/jobs/${taken.number}`} className="font-bold underline">
+                <Way href={`/jobs/${taken.number}`} className="font-bold underline">
                   {taken.number}
-                </Link>
+                </Way>
                 .
               </p>
               {taken.missing.length > 0 && (

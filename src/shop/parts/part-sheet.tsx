@@ -1,10 +1,10 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import type { AboutPart } from "@/core/match/catalogue/found-parts";
 import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/part-spec";
 import { money } from "@/core/quantity/money";
 import { PartGlyph } from "@/ui/part-glyph";
+import { Way } from "@/ui/way";
 
 /** Everything about one part: its figures, what it is for, what goes with it, who sells it. */
 export function PartSheet({
@@ -38,9 +38,9 @@ export function PartSheet({
           <b className="figures block text-[27px]">{money(part.price, currency)}</b>
           {part.stock} in the drawer
         </p>
-        <Link href={`/parts/part?number=${encodeURIComponent(part.number)}`} className="key-button small">
+        <Way href={`/parts/part?number=${encodeURIComponent(part.number)}`} className="key-button small">
           Change it
-        </Link>
+        </Way>
       </header>
       {part.discontinued && <p className="says danger">Discontinued{part.stock ? `: the ${part.stock} in the drawer are the last.` : ", and none is left."}</p>}
       {figures.length > 0 && (

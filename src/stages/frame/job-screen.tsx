@@ -1,4 +1,3 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 import { capital } from "@/core/sentence";
@@ -6,6 +5,7 @@ import { KeyLink } from "@/ui/key-link";
 import { PageTitle } from "@/ui/page-title";
 import { StageRule } from "@/ui/stage-rule";
 import { ThemeSwitch } from "@/ui/theme-switch";
+import { Way } from "@/ui/way";
 import { JobProvider } from "../saving/job-context";
 import type { FrameView } from "./frame-view";
 import { PictureQueueProvider } from "./picture-queue";
@@ -70,14 +70,14 @@ function OpenAgain({ number, stages }: { number: string; stages: FrameView["open
   const first = STAGES.find((s) => stages[s]);
   if (!first) return null;
   return (
-    <Link
+    <Way
       href={`/jobs/${number}/${first}`}
       className="flex min-h-[48px] max-w-[340px] shrink-0 items-center border-2 border-error px-2 text-[17px] leading-tight font-semibold text-error"
     >
       <span className="line-clamp-2">
         {STAGE_NAMES[first]} is open again: {stages[first]}
       </span>
-    </Link>
+    </Way>
   );
 }
 

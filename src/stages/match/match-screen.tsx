@@ -1,6 +1,5 @@
 "use client";
 
-import Link from "next/link";
 import { useState } from "react";
 import { gearBenchOf, makingOf } from "@/core/job/address";
 import { companionsOpen } from "@/core/job/going-in";
@@ -9,6 +8,7 @@ import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { type Packed, usePacked } from "@/ui/packed";
 import { useLatest } from "@/ui/use-latest";
+import { Way } from "@/ui/way";
 import { GoOn } from "../frame/go-on";
 import { readNumber } from "../frame/read-number-action";
 import { PutInWork } from "../job-view/put-in-work";
@@ -88,9 +88,9 @@ export function MatchScreen({
           <div className="says danger">
             {part.missing}
             {part.isGear && (
-              <Link href={gearBenchOf(number, part.id)} className="key-button mt-2">
+              <Way href={gearBenchOf(number, part.id)} className="key-button mt-2">
                 To the gear bench
-              </Link>
+              </Way>
             )}
           </div>
         ) : (

@@ -12,6 +12,7 @@ import {
 import { FINE_MODULES_ROW_II } from "@/core/gear/identify/standard-sizes";
 import type { GearIdentity } from "@/core/job/gear-notes";
 import { overPinsOf } from "@/core/quantity/reading-kinds";
+import { remembered } from "@/core/remembered";
 import { bevelInputOf, identifyInputOf, ringInputOf, wormInputOf } from "./gear-questions";
 import { type JudgedJob, notesOf } from "./gear-readings";
 
@@ -47,6 +48,9 @@ const toothOf = (
   probability: h.probability,
 });
 const shiftWords = (x: number): string => (x ? `shift ${x > 0 ? "+" : ""}${x}` : "");
+
+/** A gear is named anew when a reading of it is another, not with every press at Judge. */
+const identified = remembered(identifyGear);
 
 /** What a part is, as far as its readings tell: by its kind. Null while there is too little, or where the kind is entered and not named. */
 export function nameFrom(job: JudgedJob, part: string): Naming | null {
@@ -95,7 +99,7 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
   }
   const input = identifyInputOf(job, part);
   if (!input) return null;
-  const { hypotheses, doubts, next } = identifyGear(input);
+  const { hypotheses, doubts, next } = identified(input);
   const names = hypotheses.map((h) => ({
     ...toothOf(h),
     helixAngleDeg: h.helixAngle,
