@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page, type Request } from "@playwright/test";
+import { unitAtStrip } from "./units";
 
 /** What a technician does at the screen, by role and label. */
 export class BenchHand {
@@ -93,12 +94,10 @@ export class BenchHand {
     return number;
   }
 
-  /** Takes a unit in and goes on to its strip, past the safety gate. */
+  /** A unit that was taken in, at its strip, past the safety gate. */
   async strip(unit: Parameters<BenchHand["takeIn"]>[0]): Promise<string> {
-    const number = await this.takeIn(unit);
-    await this.page.locator("body").press("Space");
-    await this.page.waitForURL(/strip$/);
-    await this.clearSafetyGate();
+    const number = await unitAtStrip(unit);
+    await this.open(`/jobs/${number}/strip`);
     return number;
   }
 

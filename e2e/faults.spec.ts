@@ -4,7 +4,7 @@ import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { serveBuilt, stop } from "../scripts/serve-built";
 import { BenchHand } from "./bench-hand";
-import { cli } from "./juicer-copy";
+import { cli } from "./units";
 
 const PORT = 4672;
 const shop = `http://localhost:${PORT}`;

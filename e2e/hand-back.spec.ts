@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-import { copyOf } from "./juicer-copy";
+import { copyOf } from "./units";
 
 test("a last check that fails leads back to the rebuild, and all is tried again; what the shop asks of a kind is asked", async ({ page }) => {
   const hand = new BenchHand(page);

@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-import { cli, juicerCopy } from "./juicer-copy";
+import { cli, juicerCopy } from "./units";
 
 async function take(page: Page, label: string, value: string): Promise<void> {
   const field = page.getByLabel(`${label}, mm`, { exact: true });

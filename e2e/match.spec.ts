@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-import { copyOf, juicerCopy } from "./juicer-copy";
+import { copyOf, juicerCopy } from "./units";
 
 const arrived = (page: Page, name: RegExp) => page.getByRole("region", { name: "Arrived" }).getByRole("button", { name });
 const compared = async (page: Page, label: string, value: string): Promise<void> => {

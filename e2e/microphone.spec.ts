@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { CHROMIUM } from "../scripts/serve-built";
 import { BenchHand } from "./bench-hand";
-import { copyOf } from "./juicer-copy";
+import { copyOf } from "./units";
 
 /** The browser's own practice microphone beeps once a second. */
 test.use({

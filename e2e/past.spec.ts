@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-import { copyOf } from "./juicer-copy";
+import { copyOf } from "./units";
 
 test("any job is found from the board by one box, and the record tells of what went home", async ({ page }) => {
   const hand = new BenchHand(page);

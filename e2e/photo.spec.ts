@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { juicerCopy } from "./juicer-copy";
+import { juicerCopy } from "./units";
 
 test.describe("a gear counted in a picture", () => {
   const teeth = (page: Page) => page.getByLabel("Teeth counted");

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
-import { copyOf } from "./juicer-copy";
+import { copyOf } from "./units";
 
 test("stripped hedge shears go back together with an empty ledger", async ({ page }) => {
   test.setTimeout(180_000);

@@ -5,10 +5,7 @@ let units = 0;
 /** A unit, the only one of its model, with its gate cleared and some steps on the Mat, each named. */
 async function stripped(page: Page, ...steps: string[]): Promise<BenchHand> {
   const hand = new BenchHand(page);
-  await hand.takeIn({ kind: "belt sander", maker: "Corvane", model: `BX-${++units}`, complaint: "Grinds." });
-  await hand.button(/On to Strip/).click();
-  await page.waitForURL(/strip$/);
-  await hand.clearSafetyGate();
+  await hand.strip({ kind: "belt sander", maker: "Corvane", model: `BX-${++units}`, complaint: "Grinds." });
   for (const [i, what] of steps.entries()) await lay(page, what, i + 1);
   return hand;
 }

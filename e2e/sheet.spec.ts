@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { extractText, getDocumentProxy } from "unpdf";
 import { BenchHand } from "./bench-hand";
-import { copyOf } from "./juicer-copy";
+import { copyOf } from "./units";
 
 const textOf = async (pdf: Buffer): Promise<string> => (await extractText(await getDocumentProxy(new Uint8Array(pdf)))).text.join(" ").replace(/\s+/g, " ");
 
