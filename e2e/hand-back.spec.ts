@@ -44,3 +44,51 @@ test("a last check that fails leads back to the rebuild, and all is tried again;
   await expect(final.getByRole("heading")).toContainText("Turned by hand");
   await expect(list.getByRole("listitem").first()).not.toContainText("✓");
 });
+
+test("what is typed for one check stays while another panel is open, and does not stand at the next check", async ({ page }) => {
+  const hand = new BenchHand(page);
+  await hand.open(`/jobs/${await copyOf("J-0135")}/hand-back`);
+  const final = page.getByRole("region", { name: "Final check" });
+  const heading = final.getByRole("heading").first();
+  const figure = final.getByLabel(/Figure, /);
+  const next = async (press: RegExp): Promise<void> => {
+    const asked = (await heading.textContent()) ?? "";
+    await hand.button(press).click();
+    await expect(heading).not.toHaveText(asked);
+  };
+  await next(/Yes, checked/);
+  await next(/Yes, checked/);
+  await expect(heading).toHaveText("Earth bond, with its cord");
+  await expect(final.getByLabel("Tester: which one")).toHaveValue("Bench tester 1, calibrated 2026-04-14");
+  await figure.fill("0.12");
+  await hand.button(/What it has to do/).click();
+  await page.getByRole("region", { name: "What it has to do" }).getByRole("button", { name: /Close/ }).click();
+  await expect(figure).toHaveValue("0.12");
+  await next(/Enter the figure/);
+  await expect(figure).toHaveValue("");
+  // a tester that types: below the limit it is refused, and need not be aimed at the field
+  const types = (reading: string): Promise<void> =>
+    page.evaluate(
+      (keys) => {
+        for (const key of keys) document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
+      },
+      [...reading, "Enter"],
+    );
+  await types("0.4");
+  await expect(final.getByRole("alert")).toContainText("below the limit of 1 MΩ");
+  await types("30");
+  await expect(heading).not.toContainText("Insulation");
+  while (!(await heading.textContent())?.startsWith("Speed of")) await next(/Yes, checked/);
+  await figure.fill("12");
+  await final.getByLabel("Tachometer: which one").fill("borrowed");
+  await hand.button("R No").click();
+  const failed = page.getByRole("region", { name: "It is not so" });
+  await failed.getByLabel(/What is wrong/).fill("no reflecting tape left");
+  await failed.getByRole("button", { name: /Leave this test out/ }).click();
+  await expect(heading).toContainText("Current idle and under load");
+  await expect(final.getByLabel("Meter at the plug: which one")).toHaveValue("Plug meter");
+  await final.getByLabel("Meter at the plug: which one").fill("Clamp 7");
+  await final.getByLabel(/Amperes idle/).fill("0.4 and 1.1 A");
+  await next(/Yes, checked/);
+  await expect(page.getByRole("list", { name: "Final checks" })).toContainText("0.4 and 1.1 A · Clamp 7");
+});

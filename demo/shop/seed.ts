@@ -4,7 +4,9 @@ import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { addDays, addMinutes, format } from "date-fns";
 import { testerInWords, USUAL_LIMITS } from "../../src/core/hand-back/electrical-limits";
-import { finalChecks, limitInWords } from "../../src/core/hand-back/final-checks";
+import { limitInWords } from "../../src/core/hand-back/final-check";
+import { finalChecks } from "../../src/core/hand-back/final-checks";
+import { TESTER as ELECTRICAL } from "../../src/core/hand-back/instruments";
 import { readJobFile } from "../../src/core/job/job-file";
 import { finalKey, safetyKey } from "../../src/core/job/keys";
 import { readWav } from "../../src/core/sound/wav";
@@ -87,7 +89,7 @@ async function answerFinals(number: string, today: Date): Promise<void> {
   for (const [i, c] of checks.entries()) {
     // one after the other, two minutes each
     const at = addMinutes(addDays(today, -4), 2 * (i - checks.length)).toISOString();
-    const figure = c.unit ? { value: FIGURES[c.unit] ?? 1, unit: c.unit, note: limitInWords(c), ...(c.instrument === "Tester" ? { instrument: testerInWords(TESTER) ?? "" } : {}) } : {};
+    const figure = c.unit ? { value: FIGURES[c.unit] ?? 1, unit: c.unit, note: limitInWords(c), ...(c.instrument === ELECTRICAL ? { instrument: testerInWords(TESTER) ?? "" } : {}) } : {};
     const answer = { question: finalKey(c.check), answer: c.choices?.[0]?.answer ?? "yes", at, ...figure };
     await db("answers").insert({ job_id: job.id, question: answer.question, at, ...records.answers.write(answer) });
   }

@@ -90,8 +90,7 @@ it("draws a gear from its numbers, and a signature from its lines", async () => 
           {
             is: "signature",
             signature: {
-              by: "Dora Finch",
-              at: "3 December 2026",
+              says: "Dora Finch, 3 December 2026",
               strokes: [
                 [
                   [0.1, 0.2],

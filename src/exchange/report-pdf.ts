@@ -264,8 +264,8 @@ class Pen {
     this.y = top - size - 10;
   }
 
-  private signature({ by, at, strokes }: SheetSignature): void {
-    const [width, height] = [60 * MM, 14 * MM];
+  private signature({ says, strokes }: SheetSignature): void {
+    const [width, height] = [60 * MM, (strokes.length ? 14 : 9) * MM];
     this.room(height + 14);
     const top = this.y - 2;
     for (const stroke of strokes)
@@ -280,7 +280,7 @@ class Pen {
       }
     this.page.drawLine({ start: { x: PAGE.left, y: top - height }, end: { x: PAGE.left + width, y: top - height }, thickness: 0.6, color: INK });
     this.y = top - height;
-    this.line(`${by}, ${at}`, { size: SMALL });
+    this.line(says, { size: SMALL });
   }
 
   /** Which sheet, which page of how many. */

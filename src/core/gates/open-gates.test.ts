@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { figureFault, finalChecks } from "../hand-back/final-checks";
+import { figureFault } from "../hand-back/final-check";
+import { finalChecks } from "../hand-back/final-checks";
 import { STAGES, stageAfter } from "../job/stages";
 import { modesFor, pairRule } from "../judge/failure-modes";
 import { likelyAction } from "../order/likely-action";

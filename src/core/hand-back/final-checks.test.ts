@@ -2,7 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { SUPPLIES } from "../job/supply";
 import { USUAL_LIMITS } from "./electrical-limits";
-import { figureFault, finalChecks, instrumentFor, limitInWords } from "./final-checks";
+import { figureFault, limitInWords } from "./final-check";
+import { finalChecks } from "./final-checks";
+import { instrumentFor } from "./instruments";
 
 const names = (unit: Parameters<typeof finalChecks>[0]): string[] => finalChecks(unit).map((c) => c.check);
 const found = (unit: Parameters<typeof finalChecks>[0], check: string) => finalChecks(unit).find((c) => c.check === check);
@@ -62,7 +64,11 @@ describe("the last checks", () => {
     const bladed = names({ kind: "slicer", supplies: ["mains"], hazards: ["blade"] });
     expect(bladed.indexOf("guards")).toBeLessThan(bladed.indexOf("run-slow"));
     expect(bladed).toContain("guards");
-    expect(names({ kind: "fan", supplies: ["mains"], hazards: [] })).not.toContain("guards");
+    // a fan has a guard too, though nobody called it a blade; what is turned by hand has none that stops it
+    expect(found({ kind: "fan", supplies: ["mains"], hazards: [] }, "guards")?.caution).toBeUndefined();
+    expect(found({ kind: "slicer", supplies: ["hand"], hazards: ["blade"] }, "guards")?.caution).toMatch(/hands away/);
+    expect(names({ kind: "press", supplies: ["hand"] })).not.toContain("guards");
+    expect(names({ kind: "fan", supplies: ["mains"] })).toContain("guards");
   });
   it("have what was said at the strip to be set last, what presses a seal drawn again, and what the shop asks of the kind", () => {
     const steps = [
@@ -147,6 +153,11 @@ describe("a figure", () => {
     expect(figureFault(earth, 0.31)).toBe("0.31 Ω is above the limit of 0.3 Ω: it must not go out");
     expect(figureFault(insulation, 2)).toBeNull();
     expect(figureFault(insulation, 1.9)).toBe("1.9 MΩ is below the limit of 2 MΩ: it must not go out");
+  });
+  it("below nothing is one only where it is a temperature", () => {
+    const cold = { check: "own-0", asks: "", why: "", unit: "°C", max: -15 };
+    expect(figureFault(cold, -18)).toBeNull();
+    expect(figureFault(cold, -12)).toMatch(/above the limit of -15 °C/);
   });
   it("that is none is refused", () => {
     for (const value of [Number.NaN, Number.POSITIVE_INFINITY, -0.1]) expect(figureFault(earth, value)).toMatch(/0 or more/);

@@ -1,6 +1,8 @@
 import { gatesOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
-import { type FinalCheck, finalChecks, instrumentFor } from "@/core/hand-back/final-checks";
+import type { FinalCheck } from "@/core/hand-back/final-check";
+import { finalChecks } from "@/core/hand-back/final-checks";
+import { instrumentFor } from "@/core/hand-back/instruments";
 import { careOf, nextLookSays } from "@/core/hand-back/report/care";
 import { type SameView, sameViews } from "@/core/hand-back/report/same-views";
 import type { Answer } from "@/core/job/answer";
@@ -38,12 +40,8 @@ export interface HandBackView {
   /** when it should be looked at next, by cause and use */
   readonly suggestedLook: string;
   readonly views: readonly SameView[];
-  readonly draft: unknown;
-  readonly instrumentDraft: unknown;
-  readonly noteDraft: unknown;
-  readonly lookDraft: unknown;
-  readonly tickedDraft: unknown;
-  readonly plateDraft: unknown;
+  /** what is half typed */
+  readonly drafts: Readonly<Record<"figure" | "instrument" | "note" | "look" | "ticked" | "plate", unknown>>;
 }
 
 export type { SameView };
@@ -79,11 +77,13 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     kind: job.kind,
     ownTests: job.ownTests ?? [],
     gates: [...gatesOf(job, "rebuild"), ...gatesOf(job, "hand-back")],
-    draft: drafts["hand-back.figure"],
-    instrumentDraft: drafts["hand-back.instrument"],
-    noteDraft: drafts["hand-back.note"],
-    lookDraft: drafts["hand-back.look"],
-    tickedDraft: drafts["hand-back.ticked"],
-    plateDraft: drafts["hand-back.plate"],
+    drafts: {
+      figure: drafts["hand-back.figure"],
+      instrument: drafts["hand-back.instrument"],
+      note: drafts["hand-back.note"],
+      look: drafts["hand-back.look"],
+      ticked: drafts["hand-back.ticked"],
+      plate: drafts["hand-back.plate"],
+    },
   };
 }

@@ -7,7 +7,7 @@ import { job, testShop } from "@/store/test-shop";
 import { goOn } from "../frame/go-on-action";
 import { sayCured } from "../job-view/cured-action";
 import { press, pumpAt, refusal } from "../test-unit";
-import { answerCheck, failCheck, handBack, leaveOut, sayOwnTests } from "./actions";
+import { answerCheck, failCheck, handBack, leaveOut, notSigned, sayOwnTests } from "./actions";
 import { handBackView } from "./hand-back-view";
 import { returnSheet } from "./return-sheet-view";
 
@@ -219,6 +219,12 @@ describe("the return sheet", () => {
       title: `Return sheet ${number}`,
       annex: [],
     });
+    // nobody signed on the screen, so paper has a line for it, until it is said why not
+    const lines = async (): Promise<number> =>
+      ((await returnSheet(number, { form: "short", units: "metric" }))?.sections ?? []).flatMap((s) => s.blocks).filter((b) => b.is === "signature").length;
+    expect(await lines()).toBe(1);
+    await press(notSigned, number, { why: "sent by carrier" });
+    expect(await lines()).toBe(0);
     expect(await returnSheet("J-9999", { form: "long", units: "metric" })).toBeNull();
   });
 });

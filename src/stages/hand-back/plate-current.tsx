@@ -3,15 +3,14 @@
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
-import { typedText, useDraft } from "../saving/use-draft";
 import { useFieldFault } from "../saving/use-field-fault";
 import { sayPlate } from "./actions";
+import type { TypedAnswers } from "./use-typed-answers";
 
 /** Where the plate can be read, the current is measured against it. */
-export function PlateCurrent({ draft }: { draft: unknown }) {
+export function PlateCurrent({ typed: { plate: amps, setPlate: setAmps } }: { typed: Pick<TypedAnswers, "plate" | "setPlate"> }) {
   const { run } = useJob();
   const fault = useFieldFault();
-  const [amps, setAmps] = useDraft("hand-back.plate", draft, typedText, "");
   const say = async (): Promise<void> => {
     if (fault.took(await run(sayPlate, { amps }))) setAmps("");
   };

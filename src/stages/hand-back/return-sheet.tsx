@@ -125,7 +125,12 @@ function BlockView({ block: b }: { block: Block }) {
     case "signature":
       return (
         <figure className="w-[300px] break-inside-avoid">
-          <svg viewBox="0 0 300 84" className="w-full border-b-2 border-[#1d2a2c]" role="img" aria-label={`Signature of ${b.signature.by}`}>
+          <svg
+            viewBox={`0 0 300 ${b.signature.strokes.length ? 84 : 50}`}
+            className="w-full border-b-2 border-[#1d2a2c]"
+            role="img"
+            aria-label={b.signature.strokes.length ? `Signature of ${b.signature.says}` : "A line to sign on"}
+          >
             {b.signature.strokes.map((s, i) => (
               <polyline
                 key={i}
@@ -138,9 +143,7 @@ function BlockView({ block: b }: { block: Block }) {
               />
             ))}
           </svg>
-          <figcaption className="text-[15px]">
-            {b.signature.by}, {b.signature.at}
-          </figcaption>
+          <figcaption className="text-[15px]">{b.signature.says}</figcaption>
         </figure>
       );
   }

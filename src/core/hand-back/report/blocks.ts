@@ -51,9 +51,9 @@ export interface SheetGear {
 }
 
 export interface SheetSignature {
-  readonly by: string;
-  readonly at: string;
-  /** lines, each of points in shares of the field's width and height */
+  /** under the line: who signed and when; or what is written on it by pen */
+  readonly says: string;
+  /** lines, each of points in shares of the field's width and height; none: an empty line for the pen */
   readonly strokes: readonly (readonly (readonly [number, number])[])[];
 }
 

@@ -12,7 +12,8 @@ import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from
 import { insteadOf } from "../../order/missing";
 import { money } from "../../quantity/money";
 import { capital, sentence } from "../../sentence";
-import { finalChecks, OLD_PARTS } from "../final-checks";
+import { finalChecks } from "../final-checks";
+import { OLD_PARTS } from "../old-parts";
 import { billOf } from "./bill";
 import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
 import { CUSTOMER_CAUTIONS, careOf, nextLookSays } from "./care";
@@ -225,10 +226,13 @@ function theBill(input: ReportInput): Section {
 
 function signed({ job, day }: ReportInput): Section[] {
   const signature = job.home?.signature;
+  const leaves = !job.ending || endingNamed(job.ending.how).leaves;
   const old = oldParts(job);
   const blocks: Block[] = [
     ...words(old),
-    ...(signature ? [{ is: "signature" as const, signature: { by: signature.by, at: day(signature.at), strokes: signature.strokes } }] : []),
+    ...(signature ? [{ is: "signature" as const, signature: { says: `${signature.by}, ${day(signature.at)}`, strokes: signature.strokes } }] : []),
+    // who signs on paper finds a line for it
+    ...(leaves && !signature && !job.home?.notSigned ? [{ is: "signature" as const, signature: { says: "Received: day, name", strokes: [] } }] : []),
     ...words(job.home?.notSigned ? `Not signed: ${job.home.notSigned}.` : undefined),
     ...words((job.home?.openedAgain ?? []).map((o) => `Went home on ${day(o.wentHome)}, opened again on ${day(o.at)}: ${o.why}.`).join(" ") || undefined, {
       small: true,

@@ -1,0 +1,159 @@
+"use client";
+
+import { type ReactNode, useEffect, useRef, useState } from "react";
+import { listenToTypedCaliper } from "@/bench/typed-caliper";
+import { type FinalCheck, limitInWords } from "@/core/hand-back/final-check";
+import type { RunningWait } from "@/core/order/running-waits";
+import { KeyButton } from "@/ui/key-button";
+import { useLatest } from "@/ui/use-latest";
+import { useJob } from "../saving/job-context";
+import { answerCheck } from "./actions";
+import { CheckFailed } from "./check-failed";
+import type { LooseItem } from "./hand-back-view";
+import { LooseItems } from "./loose-items";
+import { NotYet } from "./not-yet";
+import { PlateCurrent } from "./plate-current";
+import type { TypedAnswers } from "./use-typed-answers";
+
+const LOOSE = "loose-items";
+
+/** What is chosen of several answers: the first, which was agreed, until another is pressed. */
+const choiceOf = ({ choices }: FinalCheck, chosen: string | null): string | undefined => (choices?.find((c) => c.answer === chosen) ?? choices?.[0])?.answer;
+
+/** The check that is asked now: why, its limit, what can hurt, its figure and its instrument; yes, or no and where that leads. */
+export function CheckNow({
+  check,
+  place,
+  proposed,
+  looseItems,
+  cures,
+  typed,
+  failing,
+  onFailing,
+}: {
+  check: FinalCheck;
+  /** "3 of 19" */
+  place: string;
+  /** the instrument that is proposed */
+  proposed: string;
+  looseItems: readonly LooseItem[];
+  cures: readonly RunningWait[];
+  typed: TypedAnswers;
+  /** it is answered with no */
+  failing: boolean;
+  onFailing: (failing: boolean) => void;
+}) {
+  const { run, say } = useJob();
+  const { note, instrument, ticked } = typed;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  // what was typed for one check, answered or left out, does not stand at the next
+  const { forget } = typed;
+  const asked = useRef(check.check);
+  useEffect(() => {
+    if (asked.current === check.check) return;
+    asked.current = check.check;
+    setChosen(null);
+    setFault(null);
+    forget();
+  }, [check.check, forget]);
+  const missing = looseItems.map((i) => i.name).filter((n) => !ticked.includes(n));
+  const waits = check.runs && cures[0];
+  const yes = async (figure = typed.figure): Promise<void> => {
+    if (check.check === LOOSE && missing.length) return setFault(`Not ticked yet: ${missing.join(", ")}.`);
+    const value = check.unit ? Number(figure.replace(",", ".")) : undefined;
+    if (check.unit && (figure.trim() === "" || !Number.isFinite(value))) return setFault(`Give the figure in ${check.unit}.`);
+    const result = await run(answerCheck, {
+      check: check.check,
+      ...(value === undefined ? {} : { value }),
+      ...(check.instrument && instrument !== null ? { instrument } : {}),
+      ...(check.choices ? { choice: choiceOf(check, chosen) } : {}),
+      ...(check.may && note.trim() ? { note } : check.check === LOOSE && ticked.length ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) } : {}),
+    });
+    setFault(result.ok ? null : result.says);
+    if (!result.ok) say(null);
+  };
+  // an instrument that types need not be aimed at the field
+  const arrived = useLatest((reading: string): void => {
+    if (failing || waits) return;
+    if (check.unit) {
+      typed.setFigure(reading);
+      void yes(reading);
+    } else if (check.may) typed.setNote([note, reading].filter(Boolean).join(", "));
+  });
+  useEffect(() => listenToTypedCaliper(window, (reading) => arrived.current(reading)), [arrived]);
+  return (
+    <>
+      <div className="flex min-h-0 shrink flex-col gap-3 overflow-y-auto p-1">
+        <p className="hush text-[20px] leading-none">final check {place}</p>
+        <h2 className="text-[36px] leading-[1.1]">{check.asks}</h2>
+        <p className={`says text-[22px] ${failing ? "hidden" : ""}`}>
+          {check.why}
+          {check.source && (check.min !== undefined || check.max !== undefined) && ` Limit: ${limitInWords(check)}.`}
+        </p>
+        {check.caution && <p className="says danger text-[22px] font-semibold">{check.caution}</p>}
+        {check.listenFor && <p className="says measured text-[22px]">{check.listenFor}</p>}
+        {waits && <NotYet cure={waits} />}
+        {check.unit && (
+          <Field label={`Figure, ${check.unit}`} width="max-w-[320px]">
+            <input
+              className="field figure"
+              inputMode="decimal"
+              value={typed.figure}
+              aria-invalid={fault ? true : undefined}
+              onChange={(e) => typed.setFigure(e.target.value)}
+              onKeyDown={(e) => e.key === "Enter" && void yes()}
+            />
+          </Field>
+        )}
+        {check.choices && (
+          <fieldset className="flex flex-wrap gap-2">
+            <legend className="sr-only">{check.asks}</legend>
+            {check.choices.map((c) => (
+              <KeyButton key={c.answer} pressed={c.answer === choiceOf(check, chosen)} onPress={() => setChosen(c.answer)}>
+                {c.answer === choiceOf(check, chosen) ? "✓ " : ""}
+                {c.says}
+              </KeyButton>
+            ))}
+          </fieldset>
+        )}
+        {check.check === LOOSE && looseItems.length > 0 && <LooseItems items={looseItems} ticked={ticked} onTick={typed.setTicked} />}
+        {check.check === "current" && !check.unit && <PlateCurrent typed={typed} />}
+        {check.may && (
+          <Field label={check.may}>
+            <input className="field" value={note} maxLength={200} onChange={(e) => typed.setNote(e.target.value)} />
+          </Field>
+        )}
+        {check.instrument && (
+          <Field label={`${check.instrument}: which one`}>
+            <input className="field" value={instrument ?? proposed} maxLength={120} onChange={(e) => typed.setInstrument(e.target.value)} />
+          </Field>
+        )}
+        {fault && (
+          <p role="alert" className="text-[22px] font-semibold text-error">
+            {fault}
+          </p>
+        )}
+        {failing && <CheckFailed key={check.check} check={check.check} mayBeLeft={!check.never} onClose={() => onFailing(false)} />}
+      </div>
+      {!failing && (
+        <div className="grid max-w-[640px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
+          <KeyButton keyName=" " look="main" onPress={() => void yes()} disabled={Boolean(waits)} className="justify-center">
+            {check.unit ? "Enter the figure" : "Yes, checked"}
+          </KeyButton>
+          <KeyButton keyName="R" look="warn" className="justify-center" onPress={() => onFailing(true)}>
+            No
+          </KeyButton>
+        </div>
+      )}
+    </>
+  );
+}
+
+const Field = ({ label, width = "max-w-[620px]", children }: { label: string; width?: string; children: ReactNode }) => (
+  // biome-ignore lint/a11y/noLabelWithoutControl: its field is its child
+  <label className={`words ${width}`}>
+    {label}
+    {children}
+  </label>
+);
