@@ -1,6 +1,7 @@
 import type { BackMoment, StepFacts } from "../job/step";
 import { folded, type Ghost, type GhostStep, hardwareTotals } from "./ghost";
 import { type FoundTool, toolsOfAll } from "./guide-tools";
+import { withoutCircles } from "./without-circles";
 
 /** Minutes that a thing took, over several units. */
 export interface Spread {
@@ -120,11 +121,14 @@ export function guideOf(ghosts: readonly Ghost[], failed: readonly (readonly Fai
       const k = unit.at.get(a);
       return k === undefined ? [] : [{ unit, a: k, b: i }];
     });
-  const forced = new Map(
-    keys.map((b) => {
-      const asked = new Set((seen.get(b) ?? []).flatMap(({ unit, i }) => [...(unit.before[i] ?? [])]));
-      return [b, new Set([...asked].filter((a) => both(a, b).every((p) => p.unit.before[p.b]?.has(a))))];
-    }),
+  // of two steps that no unit had both, other units may tell one order and its opposite, each through others: neither is forced then
+  const forced = withoutCircles(
+    new Map(
+      keys.map((b) => {
+        const asked = new Set((seen.get(b) ?? []).flatMap(({ unit, i }) => [...(unit.before[i] ?? [])]));
+        return [b, new Set([...asked].filter((a) => both(a, b).every((p) => p.unit.before[p.b]?.has(a))))];
+      }),
+    ),
   );
   const place = new Map(
     keys.map((key) => {
@@ -136,7 +140,7 @@ export function guideOf(ghosts: readonly Ghost[], failed: readonly (readonly Fai
   const left = new Set(keys);
   while (left.size) {
     const free = [...left].filter((k) => ![...(forced.get(k) ?? [])].some((a) => left.has(a)));
-    const next = (free.length ? free : [...left]).sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0))[0] as string;
+    const next = free.sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0))[0] as string;
     order.push(next);
     left.delete(next);
   }
