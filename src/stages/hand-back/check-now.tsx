@@ -94,18 +94,30 @@ export function CheckNow({
         {check.caution && <p className="says danger text-[22px] font-semibold">{check.caution}</p>}
         {check.listenFor && <p className="says measured text-[22px]">{check.listenFor}</p>}
         {waits && <NotYet cure={waits} />}
-        {check.unit && (
-          <Field label={`Figure, ${check.unit}`} width="max-w-[320px]">
-            <input
-              className="field figure"
-              inputMode="decimal"
-              value={typed.figure}
-              aria-invalid={fault ? true : undefined}
-              onChange={(e) => typed.setFigure(e.target.value)}
-              onKeyDown={(e) => e.key === "Enter" && void yes()}
-            />
-          </Field>
-        )}
+        <div className="flex max-w-[720px] gap-4 empty:hidden">
+          {check.unit && (
+            <Field label={`Figure, ${check.unit}`}>
+              <input
+                className="field figure mt-1"
+                inputMode="decimal"
+                value={typed.figure}
+                aria-invalid={fault ? true : undefined}
+                onChange={(e) => typed.setFigure(e.target.value)}
+                onKeyDown={(e) => e.key === "Enter" && void yes()}
+              />
+            </Field>
+          )}
+          {check.may && (
+            <Field label={check.may}>
+              <input className="field mt-1" value={note} maxLength={200} onChange={(e) => typed.setNote(e.target.value)} />
+            </Field>
+          )}
+          {check.instrument && (
+            <Field label={`${check.instrument}: which one`}>
+              <input className="field mt-1" value={instrument ?? proposed} maxLength={120} onChange={(e) => typed.setInstrument(e.target.value)} />
+            </Field>
+          )}
+        </div>
         {check.choices && (
           <fieldset className="flex flex-wrap gap-2">
             <legend className="sr-only">{check.asks}</legend>
@@ -119,16 +131,6 @@ export function CheckNow({
         )}
         {check.check === LOOSE && looseItems.length > 0 && <LooseItems items={looseItems} ticked={ticked} onTick={typed.setTicked} />}
         {check.check === "current" && !check.unit && <PlateCurrent typed={typed} />}
-        {check.may && (
-          <Field label={check.may}>
-            <input className="field" value={note} maxLength={200} onChange={(e) => typed.setNote(e.target.value)} />
-          </Field>
-        )}
-        {check.instrument && (
-          <Field label={`${check.instrument}: which one`}>
-            <input className="field" value={instrument ?? proposed} maxLength={120} onChange={(e) => typed.setInstrument(e.target.value)} />
-          </Field>
-        )}
         {fault && (
           <p role="alert" className="text-[22px] font-semibold text-error">
             {fault}
@@ -150,9 +152,9 @@ export function CheckNow({
   );
 }
 
-const Field = ({ label, width = "max-w-[620px]", children }: { label: string; width?: string; children: ReactNode }) => (
+const Field = ({ label, children }: { label: string; children: ReactNode }) => (
   // biome-ignore lint/a11y/noLabelWithoutControl: its field is its child
-  <label className={`words ${width}`}>
+  <label className="words min-w-0 flex-1">
     {label}
     {children}
   </label>
