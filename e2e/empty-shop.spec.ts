@@ -72,6 +72,8 @@ async function homeWithoutGrease(page: Page, hand: BenchHand, why: RegExp | null
     await final.getByRole("button", { name: /Yes, checked|Enter the figure/ }).click();
     await expect(final).not.toHaveText(before);
   }
+  await expect(hand.button(/Hand it back/)).toBeDisabled();
+  await hand.button("signs on paper").click();
   await hand.button(/Hand it back/).click();
   await expect(page.getByText("Handed back.", { exact: true })).toBeVisible();
   await page.getByRole("link", { name: /Return sheet/ }).click();

@@ -235,6 +235,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       } else await hand.button(/Yes, checked/).click();
       await expect(page.getByRole("heading", { name: asked ?? "" })).toHaveCount(0);
     }
+    await hand.button("fetched by somebody else").click();
     await hand.button(/Hand it back/).click();
     await expect(page.getByRole("heading", { name: "Handed back." })).toBeVisible();
     await page.getByRole("link", { name: /Return sheet/ }).click();

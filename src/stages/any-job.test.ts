@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from "vitest";
 import { gatesOf, planOf } from "@/core/gates/job-facts";
+import { ON_PAPER } from "@/core/job/going-home";
 import type { Job } from "@/core/job/job";
 import { STAGES, type Stage } from "@/core/job/stages";
 import { lineKey } from "@/core/order/rebuild-line";
@@ -11,7 +12,7 @@ import { endingView } from "./ending/ending-view";
 import { comesBackFrom } from "./frame/came-back-action";
 import { goOn } from "./frame/go-on-action";
 import { readNumber } from "./frame/read-number-action";
-import { answerCheck, handBack } from "./hand-back/actions";
+import { answerCheck, handBack, notSigned } from "./hand-back/actions";
 import { handBackView } from "./hand-back/hand-back-view";
 import { ReturnSheet } from "./hand-back/return-sheet";
 import { returnSheet } from "./hand-back/return-sheet-view";
@@ -78,6 +79,7 @@ async function home(number: string): Promise<string[]> {
     const answer = { check: c.check, ...(c.unit ? { value: c.min ?? c.max ?? 0 } : {}), ...(choice ? { choice: choice.answer } : {}) };
     expect(await press(answerCheck, number, answer)).toMatchObject({ ok: true });
   }
+  if ((await handBackView(number))?.gates.length) expect(await press(notSigned, number, { why: ON_PAPER })).toMatchObject({ ok: true });
   expect(await press(handBack, number, {})).toMatchObject({ ok: true });
   return checks.map((c) => c.check);
 }

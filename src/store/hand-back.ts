@@ -39,7 +39,7 @@ export async function openJobAgain(number: string, version: number, why: string)
     const openedAgain = [...(job.home?.openedAgain ?? []), { at, wentHome: job.handedBackAt, why }];
     await trx("jobs")
       .where({ id: job.id })
-      .update(records.jobs.write({ handedBackAt: undefined, home: { ...job.home, signature: undefined, openedAgain } }));
+      .update(records.jobs.write({ handedBackAt: undefined, home: { ...job.home, signature: undefined, notSigned: undefined, openedAgain } }));
     await trx("answers")
       .where({ job_id: job.id })
       .whereRaw("substr(question, 1, ?) = ?", [finalKey("").length, finalKey("")])

@@ -33,7 +33,7 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
   const band = useRef<HTMLDivElement>(null);
   const width = pockets.length * POCKET.pitch + 60;
   // only what is near the eye is drawn: a strip of three hundred steps stays as quick as one of ten
-  const [middle, setMiddle] = useState(hand - 4);
+  const [middle, setMiddle] = useState(Math.max(4, hand - 4));
   const near = (i: number): boolean => Math.abs(i - middle) <= NEAR;
   useEffect(() => {
     const el = band.current;

@@ -127,6 +127,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     finalOpen: finalChecks(job)
       .map((c) => c.check)
       .filter((c) => !answered(job, finalKey(c))),
+    unsigned: (!job.ending || endingNamed(job.ending.how).leaves) && !job.home?.signature && job.home?.notSigned === undefined,
   };
 });
 

@@ -31,6 +31,7 @@ const clear: JobFacts = {
   uncounted: 0,
   missing: [],
   finalOpen: [],
+  unsigned: false,
   ending: undefined,
   nothingFailed: false,
   keptParts: [],
@@ -59,6 +60,7 @@ describe("the gates of the stages", () => {
     ["rebuild", { piecesOpen: 2 }, "ledger"],
     ["rebuild", { uncounted: 1 }, "uncounted"],
     ["hand-back", { finalOpen: ["insulation"] }, "final:insulation"],
+    ["hand-back", { unsigned: true }, "signed"],
   ])("hold the job at %s: %o", (stage, missing, gate) => {
     expect(openGates(stage, { ...clear, ...missing }).map((g) => g.gate)).toEqual([gate]);
   });

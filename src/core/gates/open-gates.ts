@@ -51,6 +51,8 @@ export interface JobFacts {
   /** what was not there when it should have gone back, in words */
   readonly missing: readonly string[];
   readonly finalOpen: readonly string[];
+  /** it leaves the shop, and nobody has signed for it or said why not */
+  readonly unsigned: boolean;
 }
 
 export interface Gate {
@@ -113,6 +115,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       break;
     case "hand-back":
       for (const q of f.finalOpen) out.push({ gate: finalKey(q), says: "Answer the final checks." });
+      unless(!f.unsigned, "signed", "Sign for it, or say why it is not signed.");
       break;
   }
   return out;

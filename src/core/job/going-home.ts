@@ -15,6 +15,9 @@ export const signatureSchema = z.strictObject({
 });
 export type Signature = Frozen<z.infer<typeof signatureSchema>>;
 
+/** It is signed by pen: the sheet has a line for it. */
+export const ON_PAPER = "signs on paper";
+
 /** What is written down as a unit goes home. */
 export const goingHomeSchema = z.strictObject({
   signature: signatureSchema.optional(),

@@ -3,18 +3,22 @@
 import { Camera } from "lucide-react";
 import { useState } from "react";
 import type { Gate } from "@/core/gates/open-gates";
-import type { GoingHome } from "@/core/job/going-home";
+import { type GoingHome, ON_PAPER } from "@/core/job/going-home";
 import { dayAs } from "@/ui/day";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { pictureUrl } from "@/ui/picture-frame";
+import { SmallChoice } from "@/ui/small-choice";
 import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
 import { typedText, useDraft } from "../saving/use-draft";
 import { useFieldFault } from "../saving/use-field-fault";
-import { handBack, sayNextLook } from "./actions";
+import { handBack, notSigned, sayNextLook } from "./actions";
 import type { SameView } from "./hand-back-view";
 import { SignaturePad } from "./signature-pad";
+
+/** Why nobody signs on the screen. */
+const WITHOUT = [ON_PAPER, "sent by parcel", "fetched by somebody else", "does not want to sign"] as const;
 
 /** Everything is answered: the same views once more, when it should be looked at next, the signature, and home. */
 export function GoesHome({
@@ -54,25 +58,35 @@ export function GoesHome({
   return (
     <div className="flex min-h-0 flex-col gap-3 overflow-y-auto p-1">
       <h2 className="text-[36px] leading-tight">All checks are answered.</h2>
-      {gates[0] && <p className="says danger text-[22px]">{gates[0].says}</p>}
       {signing ? (
         <SignaturePad name={home?.signature?.by ?? customerName} onClose={() => setSigning(false)} />
       ) : (
         <>
-          <KeyButton keyName=" " look="main" disabled={gates.length > 0} onPress={() => void run(handBack)} className="max-w-[420px] justify-center">
-            Hand it back
-          </KeyButton>
+          <div className="flex items-center gap-4">
+            <KeyButton keyName=" " look="main" disabled={gates.length > 0} onPress={() => void run(handBack)} className="w-[380px] shrink-0 justify-center">
+              Hand it back
+            </KeyButton>
+            {gates[0] && <p className="says danger text-[20px] leading-tight">{gates[0].says}</p>}
+          </div>
           <div className="flex flex-wrap items-center gap-2">
             <KeyButton keyName="S" onPress={() => setSigning(true)}>
               {home?.signature ? "Sign anew …" : "Sign for it …"}
             </KeyButton>
-            <span className="text-[20px]">
-              {home?.signature
-                ? `✓ signed by ${home.signature.by}, ${dayAs(home.signature.at, "HH:mm")}`
-                : home?.notSigned
-                  ? `not signed: ${home.notSigned}`
-                  : "not signed yet"}
-            </span>
+            {home?.signature ? (
+              <span className="text-[20px]">
+                ✓ signed by {home.signature.by}, {dayAs(home.signature.at, "HH:mm")}
+              </span>
+            ) : (
+              <fieldset className="flex flex-wrap items-center gap-2">
+                <legend className="sr-only">Without a signature here</legend>
+                <span className="text-[20px]">or</span>
+                {WITHOUT.map((why) => (
+                  <SmallChoice key={why} pressed={home?.notSigned === why} onPress={() => void run(notSigned, { why }).then(fault.took)}>
+                    {why}
+                  </SmallChoice>
+                ))}
+              </fieldset>
+            )}
           </div>
           <label className="words">
             Next look

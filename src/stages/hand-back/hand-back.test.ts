@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
+import { ON_PAPER } from "@/core/job/going-home";
 import { lineKey } from "@/core/order/rebuild-line";
 import { setLine } from "@/store/rebuild";
 import { setSetting, shopSettings } from "@/store/settings";
@@ -30,10 +31,13 @@ describe("the last checks", () => {
     const asked = await checks(number);
     expect(asked).not.toContain("insulation");
     for (const [i, check] of asked.entries()) {
-      expect((await handBackView(number))?.gates).toHaveLength(asked.length - i);
+      // and the signature
+      expect((await handBackView(number))?.gates).toHaveLength(asked.length - i + 1);
       expect(refusal(await press(handBack, number, {}))).toBe("stage: Answer the final checks.");
       expect(await press(answerCheck, number, { check, ...choiceFor(check) })).toMatchObject({ ok: true });
     }
+    expect(refusal(await press(handBack, number, {}))).toBe("stage: Sign for it, or say why it is not signed.");
+    await press(notSigned, number, { why: ON_PAPER });
     expect(await handBackView(number)).toMatchObject({
       gates: [],
       answers: asked.map((c) => ({ question: `final:${c}`, answer: c === "old-parts" ? "returned" : "yes" })),
@@ -187,6 +191,7 @@ describe("handing back", () => {
         ...choiceFor(check),
         ...(check === "earth-bond" ? { value: 0.1 } : check === "insulation" ? { value: 50 } : {}),
       });
+    await press(notSigned, number, { why: ON_PAPER });
     return number;
   };
   it("is written down once, with its moment, and shown", async () => {
@@ -219,9 +224,11 @@ describe("the return sheet", () => {
       title: `Return sheet ${number}`,
       annex: [],
     });
-    // nobody signed on the screen, so paper has a line for it, until it is said why not
+    // nobody signed on the screen, so paper has a line for it, until it is said why nobody does
     const lines = async (): Promise<number> =>
       ((await returnSheet(number, { form: "short", units: "metric" }))?.sections ?? []).flatMap((s) => s.blocks).filter((b) => b.is === "signature").length;
+    expect(await lines()).toBe(1);
+    await press(notSigned, number, { why: ON_PAPER });
     expect(await lines()).toBe(1);
     await press(notSigned, number, { why: "sent by carrier" });
     expect(await lines()).toBe(0);

@@ -6,24 +6,22 @@ import type { Signature } from "@/core/job/going-home";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";
-import { SmallChoice } from "@/ui/small-choice";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { notSigned, sign } from "./actions";
+import { sign } from "./actions";
 
 type Point = readonly [number, number];
 const WIDTH = 600;
 const HEIGHT = 122;
 /** A hand that rests is no new point, share of the field. */
 const LEAST_MOVE = 0.003;
-const WITHOUT = ["sent by parcel", "fetched by somebody else", "does not want to sign"] as const;
 
 const drawn = line<Point>(
   ([x]) => x * WIDTH,
   ([, y]) => y * HEIGHT,
 );
 
-/** A field to sign in, with finger, pen or mouse; and reasons for going without. */
+/** A field to sign in, with finger, pen or mouse. */
 export function SignaturePad({ name, onClose }: { name: string; onClose: () => void }) {
   const { run } = useJob();
   const fault = useFieldFault();
@@ -90,14 +88,6 @@ export function SignaturePad({ name, onClose }: { name: string; onClose: () => v
         </KeyButton>
       </div>
       <FaultLine says={fault.elsewhere()} />
-      <fieldset className="flex flex-wrap gap-2">
-        <legend className="words">Or without a signature</legend>
-        {WITHOUT.map((why) => (
-          <SmallChoice key={why} pressed={false} onPress={() => void run(notSigned, { why }).then((r) => fault.took(r) && onClose())}>
-            {why}
-          </SmallChoice>
-        ))}
-      </fieldset>
     </section>
   );
 }

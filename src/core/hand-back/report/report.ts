@@ -1,6 +1,7 @@
 import { hardwareInWords } from "../../hardware/piece";
 import { endingNamed } from "../../job/ending";
 import { sizeOf } from "../../job/gear-notes";
+import { ON_PAPER } from "../../job/going-home";
 import { goingInOf } from "../../job/going-in";
 import type { Job } from "../../job/job";
 import { finalKey } from "../../job/keys";
@@ -226,14 +227,16 @@ function theBill(input: ReportInput): Section {
 
 function signed({ job, day }: ReportInput): Section[] {
   const signature = job.home?.signature;
+  const without = job.home?.notSigned;
   const leaves = !job.ending || endingNamed(job.ending.how).leaves;
   const old = oldParts(job);
   const blocks: Block[] = [
     ...words(old),
     ...(signature ? [{ is: "signature" as const, signature: { says: `${signature.by}, ${day(signature.at)}`, strokes: signature.strokes } }] : []),
-    // who signs on paper finds a line for it
-    ...(leaves && !signature && !job.home?.notSigned ? [{ is: "signature" as const, signature: { says: "Received: day, name", strokes: [] } }] : []),
-    ...words(job.home?.notSigned ? `Not signed: ${job.home.notSigned}.` : undefined),
+    ...(leaves && !signature && (without ?? ON_PAPER) === ON_PAPER
+      ? [{ is: "signature" as const, signature: { says: "Received: day, name", strokes: [] } }]
+      : []),
+    ...words(without && without !== ON_PAPER ? `Not signed: ${without}.` : undefined),
     ...words((job.home?.openedAgain ?? []).map((o) => `Went home on ${day(o.wentHome)}, opened again on ${day(o.at)}: ${o.why}.`).join(" ") || undefined, {
       small: true,
     }),
