@@ -32,6 +32,7 @@ import { clickInput, findClick } from "@/core/train/click-finder";
 import { findFuse, fuseInput } from "@/core/train/fuse";
 import { solveTrain } from "@/core/train/solve";
 import { trainInput } from "@/core/train/train";
+import { whyNotRead } from "./not-read";
 
 /** What can be asked besides the words of a command. */
 export const OPTIONS = {
@@ -298,7 +299,7 @@ const withDoubts = (hypotheses: Parameters<typeof doubtsAmong>[0]): unknown => (
 
 /** `gear identify` by kind: spur and helical, bevel, worm, internal ring. */
 function identifyAnyKind(input: unknown): unknown {
-  const kind = (input as { kind?: unknown } | null)?.kind;
+  const kind = z.object({ kind: z.string() }).safeParse(input).data?.kind;
   if (kind === "bevel") return withDoubts(identifyBevel(readWith(bevelInput, input)));
   if (kind === "internal") return withDoubts(identifyRing(readWith(ringInput, input)));
   if (kind === "worm") return withDoubts(identifyWorm(readWith(wormInput, input)));
@@ -309,7 +310,7 @@ function fileOf(path: string): Uint8Array {
   try {
     return readFileSync(path);
   } catch (e) {
-    throw new Fault("wav", (e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : "cannot be read");
+    throw new Fault("wav", whyNotRead(e));
   }
 }
 

@@ -5,6 +5,7 @@ import { Fault } from "@/core/fault";
 import { packJob, readJobParcel } from "@/exchange/job-zip";
 import { database } from "@/store/database";
 import { parcelOf, takeInJobFile } from "@/store/job-file";
+import { codeOf } from "./not-read";
 
 /** `job export NUMBER [--out FILE]`: writes the ZIP, answers where it lies, and the pictures that could not go along. */
 export async function exportJob(number: string | undefined, out: string | undefined): Promise<void> {
@@ -16,7 +17,7 @@ export async function exportJob(number: string | undefined, out: string | undefi
       await pipeline(packJob(parcel), createWriteStream(file));
     } catch (e) {
       await rm(file, { force: true });
-      throw e instanceof Fault ? e : new Fault(file, `cannot be written: ${(e as NodeJS.ErrnoException).code ?? "the disk refused it"}`);
+      throw e instanceof Fault ? e : new Fault(file, `cannot be written: ${codeOf(e) ?? "the disk refused it"}`);
     }
     const { missing, pictures } = parcel;
     process.stdout.write(`${JSON.stringify({ file, bytes: (await stat(file)).size, pictures: pictures.size, ...(missing.length ? { missing } : {}) })}\n`);

@@ -3,6 +3,7 @@ import { parseArgs } from "node:util";
 import { Fault } from "@/core/fault";
 import { notDone, troubleIn } from "@/store/trouble";
 import { commands, OPTIONS, type Options, type Verb } from "./commands";
+import { whyNotRead } from "./not-read";
 
 /** The words of a command line and what was asked with them. Throws a Fault for an option that nobody knows. */
 function asked(args: string[]): { words: string[]; options: Options } {
@@ -55,10 +56,7 @@ function input(rest: string[], options: Options): string {
   try {
     return readFileSync(typeof file === "string" ? file : 0, "utf8");
   } catch (e) {
-    throw new Fault(
-      typeof file === "string" ? file : "standard input",
-      (e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : "cannot be read",
-    );
+    throw new Fault(typeof file === "string" ? file : "standard input", whyNotRead(e));
   }
 }
 

@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { Fault } from "@/core/fault";
 import { LONGEST_SIDE, type Picture } from "@/core/photo/index";
+import { whyNotRead } from "./not-read";
 
 /**
  * A picture file decoded, upright, its longest side brought to what is used of it. Throws `Fault` with a sentence where it cannot be read.
@@ -12,7 +13,7 @@ export async function pictureFrom(path: string): Promise<{ picture: Picture; sca
   try {
     bytes = readFileSync(path);
   } catch (e) {
-    throw new Fault(path, (e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : "cannot be read");
+    throw new Fault(path, whyNotRead(e));
   }
   try {
     const image = sharp(bytes, { failOn: "error" });

@@ -3,3 +3,6 @@ export const capital = (words: string): string => words.charAt(0).toUpperCase() 
 
 /** What a Fault says, as a sentence that stands alone. @example sentence("is empty") // "Is empty." */
 export const sentence = (says: string): string => `${capital(says)}${/[.!?]$/.test(says) ? "" : "."}`;
+
+/** What went wrong, in the words of whatever was thrown. */
+export const saidBy = (e: unknown): string => (e instanceof Error ? e.message : String(e));

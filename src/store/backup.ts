@@ -139,9 +139,9 @@ async function carry(p: KeptPicture, part: string, before: string | undefined): 
 
 /** What is wrong with a database as a whole; empty: nothing. */
 export function soundness(db: Sqlite.Database): string {
-  const [quick] = db.pragma("integrity_check(1)") as { integrity_check: string }[];
+  const [quick] = z.array(z.object({ integrity_check: z.string() })).parse(db.pragma("integrity_check(1)"));
   if (quick?.integrity_check !== "ok") return quick?.integrity_check ?? "it cannot be checked";
-  const loose = db.pragma("foreign_key_check") as { table: string }[];
+  const loose = z.array(z.object({ table: z.string() })).parse(db.pragma("foreign_key_check"));
   return loose.length ? `${loose.length} rows belong to nothing, the first in ${loose[0]?.table}` : "";
 }
 

@@ -7,10 +7,7 @@ import { rankCandidates, type Wanted } from "@/core/match/candidates/rank";
 import { type CataloguePart, type CataloguePartInput, cataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { partsFor, partsNumbered, searchParts } from "./catalogue";
 import { partRows } from "./catalogue-index";
-import { database, openDatabase } from "./database";
-import { theBench } from "./migrations/0001-the-bench";
-import { theRecorder } from "./migrations/0002-the-recorder";
-import { theJudgement } from "./migrations/0003-the-judgement";
+import { database, MIGRATIONS, openDatabase } from "./database";
 import { putRows } from "./put-rows";
 import { testShop } from "./test-shop";
 
@@ -112,7 +109,7 @@ describe("what a ranking looks among", () => {
 it("a catalogue of before comes over: what it fits, what it needs, what it is found by", async () => {
   const folder = mkdtempSync(join(tmpdir(), "older-"));
   const old = knex({ client: "better-sqlite3", connection: { filename: join(folder, "shop.sqlite") }, useNullAsDefault: true });
-  const migrations = [theBench, theRecorder, theJudgement];
+  const migrations = MIGRATIONS.slice(0, 3);
   await old.migrate.latest({
     migrationSource: {
       getMigrations: async () => migrations,

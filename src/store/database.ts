@@ -52,7 +52,12 @@ export const MIGRATIONS = [
   findAJob,
   messagesOfJobs,
   instrumentsOfAnswers,
-];
+].map((m) => ({ ...m, down: notUndone }));
+
+/** A shop's rows that only the newer form can hold would be lost. */
+async function notUndone(): Promise<void> {
+  throw new Error("a migration is not undone: restore a back-up instead");
+}
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
 export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");

@@ -1,4 +1,5 @@
 import type { Knex } from "knex";
+import { z } from "zod";
 import { changeJob } from "./change";
 import { database } from "./database";
 import { inTurn } from "./in-turn";
@@ -27,11 +28,14 @@ export async function customersLike(typed: string, most = 60): Promise<KnownCust
     .limit(most);
 }
 
+/** As SQLite tells of a table. */
+const columns = z.array(z.object({ name: z.string(), type: z.string() }));
+
 /** Puts "the customer" for a name or a contact wherever somebody wrote it into a text of the job: also in lists and records, which are kept as JSON. */
 async function strikeFromTexts(trx: Knex, jobId: number, words: readonly string[]): Promise<void> {
   const told = words.map((w) => w.trim()).filter((w) => w.length >= SHORTEST_NAME);
   for (const table of [...Object.keys(records), "history", "drafts", "undo"])
-    for (const column of (await trx.raw("pragma table_info(??)", [table])) as { name: string; type: string }[]) {
+    for (const column of columns.parse(await trx.raw("pragma table_info(??)", [table]))) {
       if (!/text|json|char/i.test(column.type) || ["number", "sha256", "ref"].includes(column.name)) continue;
       for (const word of told)
         for (const written of new Set([word, JSON.stringify(word).slice(1, -1)]))

@@ -1,12 +1,13 @@
 import { parentPort, workerData } from "node:worker_threads";
 import { Fault } from "@/core/fault";
 import { importFile, importPreview } from "@/shop/parts/catalogue-import";
-import type { TableTold, TableWork } from "@/shop/parts/table-thread";
+import type { TableTold } from "@/shop/parts/table-thread";
+import { tableWork } from "@/shop/parts/table-work";
 import { closeDatabase } from "@/store/database";
 import { notDone, troubleIn } from "@/store/trouble";
 
 /** Goes through a table beside the shop's own thread, with a connection of its own: screens do not wait for it. */
-const { what, path, name, delimiter } = workerData as TableWork;
+const { what, path, name, delimiter } = tableWork.parse(workerData);
 const tell = (told: TableTold): void => parentPort?.postMessage(told);
 const how = { delimiter, tell: (rows: number) => tell({ rows }) };
 try {

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it, vi } from "vitest";
 import { unpacked } from "@/exchange/test-parcel";
-import type { TableWork } from "@/shop/parts/table-thread";
+import type { TableWork } from "@/shop/parts/table-work";
 import { pumpAt } from "@/stages/test-unit";
 import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
@@ -156,6 +156,9 @@ describe("a job asked for", () => {
     expect((await steps.GET(asked("/"), at({ number, step: "s1" }))).status).toBe(404);
     expect(await told(await file.GET(asked("/"), at({ number })))).toEqual([404, { says: "there is no job J-9999" }]);
     expect((await gear.GET(asked("/?as=svg"), at({ number, part: "p2" }))).status).toBe(404);
+    // no name of the language's own is a kind of file either
+    for (const as of ["pdf", "constructor", "toString", "__proto__"])
+      expect((await gear.GET(asked(`/?as=${as}`), at({ number, part: "p2" }))).status, as).toBe(400);
   });
   it("gives a gear, or a ring, to be made in four forms, once it is measured", async () => {
     const bare = await pumpAt("match");

@@ -154,6 +154,10 @@ describe("a figure", () => {
     expect(figureFault(insulation, 2)).toBeNull();
     expect(figureFault(insulation, 1.9)).toBe("1.9 MΩ is below the limit of 2 MΩ: it must not go out");
   });
+  it("that no instrument shows is asked for once more", () => {
+    expect(figureFault(insulation, 1e9)).toMatch(/more than any instrument shows/);
+    expect(figureFault(insulation, 5000)).toBeNull();
+  });
   it("below nothing is one only where it is a temperature", () => {
     const cold = { check: "own-0", asks: "", why: "", unit: "°C", max: -15 };
     expect(figureFault(cold, -18)).toBeNull();

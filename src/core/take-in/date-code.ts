@@ -35,7 +35,7 @@ export function dateCodeFrom(text: string): DateCode {
     out[m[3] as (typeof FIELDS)[number]] = [from, to];
   }
   if (!out.year) throw new Fault("dateCode", "say at least which characters are the year");
-  return out as DateCode;
+  return { ...out, year: out.year };
 }
 
 /**

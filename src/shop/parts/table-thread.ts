@@ -4,14 +4,8 @@ import { database, takeBackAbandoned } from "@/store/database";
 import { answerOf } from "../thread-answer";
 import type { HowToRead } from "./catalogue-import";
 import type { ImportReport, Told } from "./import-report";
+import type { TableWork } from "./table-work";
 
-/** What is to be done with a table that was sent: looked through, or taken in under a name. */
-export interface TableWork {
-  readonly what: "look" | "take in";
-  readonly path: string;
-  readonly name: string;
-  readonly delimiter?: string | undefined;
-}
 export type TableTold = Told<ImportReport>;
 
 /** More than any table of the allowed size needs; what needs more is ended, and the shop goes on. */

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect, useId, useRef, useState } from "react";
-import { ROLES, type Role, roleSays } from "@/core/door/role";
+import { ROLES, type Role, roleSays, role as roleSchema } from "@/core/door/role";
 import { whatFailed } from "@/ui/ask-shop";
 import { dayAs } from "@/ui/day";
 import { FaultLine } from "@/ui/fault-line";
@@ -85,7 +85,7 @@ function People({ people }: Pick<Shown, "people">) {
           <label htmlFor={ids.role} className="text-[20px] font-semibold">
             May do
           </label>
-          <select id={ids.role} className="field" value={role} onChange={(e) => setRole(e.target.value as Role)}>
+          <select id={ids.role} className="field" value={role} onChange={(e) => setRole(roleSchema.parse(e.target.value))}>
             {ROLES.map((r) => (
               <option key={r.role} value={r.role}>
                 {r.says}
@@ -118,7 +118,7 @@ function PersonRow({ person }: { readonly person: Shown["people"][number] }) {
           aria-label={`What ${person.name} may do`}
           className="field !w-[170px]"
           value={person.role}
-          onChange={(e) => void doing(() => setPerson({ id: person.id, role: e.target.value as Role }))}
+          onChange={(e) => void doing(() => setPerson({ id: person.id, role: roleSchema.parse(e.target.value) }))}
         >
           {ROLES.map((r) => (
             <option key={r.role} value={r.role}>

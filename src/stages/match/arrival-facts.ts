@@ -3,6 +3,7 @@ import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { Arrival } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import type { Rework } from "@/core/match/arrival/arrival";
 import { type CompareItem, spanKey, whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -19,7 +20,7 @@ export interface ArrivedPart extends Arrival {
   readonly inPlaceOf: string | undefined;
   readonly items: readonly CompareItem[];
   /** what the match said must be done to it before it goes in */
-  readonly planned: readonly { readonly do: string; readonly note: string }[];
+  readonly planned: readonly Rework[];
   /** for the gear face: the old gear as it was measured, the new one as it is sold */
   readonly faces: { readonly old: Gear | null; readonly sold: Gear } | null;
   readonly pictures: readonly { readonly sha256: string; readonly name: string }[];
@@ -87,10 +88,10 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   return out;
 }
 
-const SERVICE_FOR: Readonly<Record<string, string>> = { bore: "ream", closure: "pull-seal", "face width": "deburr" };
+const SERVICE_FOR: Readonly<Record<string, Rework["do"]>> = { bore: "ream", closure: "pull-seal", "face width": "deburr" };
 
 /** What the match said is to be done to it: a bore to ream, a seal to pull. */
-function plannedFor(part: CataloguePart, candidates: PartCandidates | undefined): { do: string; note: string }[] {
+function plannedFor(part: CataloguePart, candidates: PartCandidates | undefined): Rework[] {
   const candidate = candidates?.candidates.find((c) => c.part.number === part.number);
   return (candidate?.criteria ?? []).filter((c) => c.verdict === "rework").map((c) => ({ do: SERVICE_FOR[c.criterion] ?? "deburr", note: c.says }));
 }

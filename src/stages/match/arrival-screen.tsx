@@ -2,7 +2,6 @@
 
 import { useEffect, useMemo, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
-import type { SERVICES } from "@/core/job/service";
 import { arrivalVerdict, type CompareItem } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { lengthFrom } from "@/core/quantity/units";
@@ -56,7 +55,7 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
       arrival: at.id,
       decision,
       ...(decision === "sent-back" ? { reason: reason.trim() || (verdict.suggests === "send back" ? verdict.says : "") } : {}),
-      ...(decision === "rework" ? { rework: rework as { do: (typeof SERVICES)[number]; note: string }[] } : {}),
+      ...(decision === "rework" ? { rework } : {}),
     });
     setFault(result.ok ? null : result.says);
     if (result.ok) {

@@ -184,10 +184,6 @@ export const theBench = {
       t.json("value").notNullable();
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("the first migration is not undone: restore a backup instead");
-  },
 };
 
 const job = (t: Knex.CreateTableBuilder): void => {

@@ -68,8 +68,4 @@ export const theRecorder = {
       .whereNot("customer_name", "");
     if (named.length) await k("customers").insert(named.map((c) => ({ name: c.customer_name, contact: c.customer_contact })));
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -15,8 +15,4 @@ export const theJudgement = {
       t.text("fate_why");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

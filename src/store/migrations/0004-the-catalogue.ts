@@ -110,8 +110,4 @@ export const theCatalogue = {
       });
     }
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

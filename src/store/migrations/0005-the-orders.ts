@@ -58,8 +58,4 @@ export const theOrders = {
       t.text("decided_at");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

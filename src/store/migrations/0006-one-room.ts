@@ -69,8 +69,4 @@ export const oneRoom = {
     // what is taken back is now kept by what it touched
     await k("undo").delete();
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

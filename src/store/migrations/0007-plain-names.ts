@@ -25,8 +25,4 @@ export const plainNames = {
       .where({ name: "rates" })
       .update({ value: JSON.stringify(leastMinutes === undefined ? rest : { ...rest, minMinutes: leastMinutes }) });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

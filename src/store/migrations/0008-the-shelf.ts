@@ -44,8 +44,4 @@ export const theShelf = {
       });
     }
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -37,8 +37,4 @@ export const anyJob = {
       t.boolean("beside").notNullable().defaultTo(false);
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

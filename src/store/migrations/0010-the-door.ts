@@ -54,8 +54,4 @@ export const theDoor = {
       t.text("device");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -10,8 +10,4 @@ export const sendings = {
       t.index(["sending"]);
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

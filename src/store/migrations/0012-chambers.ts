@@ -58,8 +58,4 @@ export const chambers = {
       t.setNullable("nlgi");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -9,8 +9,4 @@ export const ownOrder = {
       t.text("own_order");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -7,8 +7,4 @@ export const jobsOfModel = {
   async up(k: Knex): Promise<void> {
     await k.raw("create index jobs_of_model on jobs (maker collate nocase, model collate nocase)");
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

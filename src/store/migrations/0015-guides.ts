@@ -18,8 +18,4 @@ export const guides = {
       )`,
     );
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -9,8 +9,4 @@ export const ownTestsOfJobs = {
       t.text("own_tests");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -17,8 +17,4 @@ export const soundsOfJobs = {
     );
     await k.raw("create index sounds_of_job on sounds (job_id)");
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -9,8 +9,4 @@ export const goingHome = {
       t.text("home");
     });
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

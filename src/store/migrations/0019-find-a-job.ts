@@ -33,8 +33,4 @@ export const findAJob = {
       await k.raw(`create trigger job_words_${table}_gone after delete on ${table} begin ${anew("old.job_id")} end`);
     }
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

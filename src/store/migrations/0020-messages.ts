@@ -18,8 +18,4 @@ export const messagesOfJobs = {
     );
     await k.raw("create index messages_of_job on messages (job_id)");
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

@@ -7,8 +7,4 @@ export const instrumentsOfAnswers = {
   async up(k: Knex): Promise<void> {
     await k.raw("alter table answers add column instrument text");
   },
-
-  async down(): Promise<void> {
-    throw new Error("this migration is not undone: restore a backup instead");
-  },
 };

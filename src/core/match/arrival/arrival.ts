@@ -29,6 +29,12 @@ export const comparedValue = z.union([z.number().min(0, "must not be negative").
 export const comparedSchema = z.record(z.string(), comparedValue);
 export type Compared = Frozen<z.infer<typeof comparedSchema>>;
 
+/** What is done to a new part before it goes in. */
+export interface Rework {
+  readonly do: "ream" | "deburr" | "pull-seal";
+  readonly note: string;
+}
+
 export interface CompareVerdict {
   readonly key: string;
   readonly verdict: "same" | "doubt" | "rework" | "no" | "open";
@@ -41,7 +47,7 @@ export interface ArrivalVerdict {
   readonly suggests: "accept" | "rework" | "send back" | "compare" | "doubt";
   readonly says: string;
   /** what is to be done to it before it goes in */
-  readonly rework: readonly { readonly do: string; readonly note: string }[];
+  readonly rework: readonly Rework[];
 }
 
 const HOW: Readonly<Record<string, string>> = {
@@ -77,7 +83,7 @@ const LOOKS: Readonly<Partial<Record<PartSpec["kind"], readonly { readonly key: 
 };
 
 /** Sizes that can be made to fit: a bore may be reamed, a face taken off. */
-const REWORK: Readonly<Record<string, { readonly smaller: boolean; readonly do: string; readonly note: (is: number, must: number) => string }>> = {
+const REWORK: Readonly<Record<string, { readonly smaller: boolean; readonly do: Rework["do"]; readonly note: (is: number, must: number) => string }>> = {
   boreMm: { smaller: true, do: "ream", note: (is, must) => `ream the bore from ${is} to ${must} mm, square to the face, and wash the swarf out` },
   faceWidthMm: { smaller: false, do: "deburr", note: (is, must) => `take ${round(is - must)} mm off the face, on the side without the hub` },
   lengthMm: { smaller: false, do: "deburr", note: (is, must) => `shorten it from ${is} to ${must} mm and break the edge` },
@@ -173,7 +179,7 @@ export const spanKey = (k: number): string => `span${k}`;
  * answered, but one that is wrong is enough to send it back.
  */
 export function arrivalVerdict(items: readonly CompareItem[], found: Compared): ArrivalVerdict {
-  const rework: { do: string; note: string }[] = [];
+  const rework: Rework[] = [];
   const verdicts = items.map((i): CompareVerdict => {
     const value = found[i.key];
     if (value === undefined) return { key: i.key, verdict: "open", says: "" };

@@ -125,9 +125,9 @@ export const partsTable: Table<CataloguePart> = {
   keyOf: (p) => p.number,
   keyIn: (cells) => cells.number ?? "",
   read(cells) {
-    const kind = (cells.kind ?? "").toLowerCase();
-    if (!(PART_KINDS as readonly string[]).includes(kind)) throw new Fault("kind", `"${cells.kind ?? ""}" is no kind of part: ${PART_KINDS.join(", ")}`);
-    const spec = specFrom(cells, kind as PartKind);
+    const kind = PART_KINDS.find((k) => k === (cells.kind ?? "").toLowerCase());
+    if (!kind) throw new Fault("kind", `"${cells.kind ?? ""}" is no kind of part: ${PART_KINDS.join(", ")}`);
+    const spec = specFrom(cells, kind);
     const raw = {
       number: cells.number ?? "",
       name: cells.name ?? "",

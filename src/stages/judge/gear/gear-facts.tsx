@@ -41,7 +41,7 @@ export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearVi
         <label className="words" htmlFor="gear-kind">
           Kind
         </label>
-        <select id="gear-kind" className="field" value={kind} onChange={(e) => void noted({ kind: e.target.value as GearKind })}>
+        <select id="gear-kind" className="field" value={kind} onChange={(e) => void noted({ kind: GEAR_KINDS.find((k) => k === e.target.value) })}>
           {GEAR_KINDS.map((k) => (
             <option key={k} value={k}>
               {KIND_SAYS[k]}

@@ -5,7 +5,7 @@ import type { PhotoReader } from "@/bench/photo-reader";
 import type { BoreForm } from "@/core/gear/bore-form";
 import { type FaceScale, faceSizes, type RingReading, type Spot } from "@/core/photo/index";
 import type { Measured } from "@/core/quantity/measured";
-import { sentence } from "@/core/sentence";
+import { saidBy, sentence } from "@/core/sentence";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { BoreFormOffer, boreByItsForm, useBoreForms } from "./bore-form";
@@ -115,7 +115,7 @@ export function PhotoSizes({
       ]);
       if ("divisions" in scale) setSays(`${(scale.divisions as number).toFixed(1)} divisions between the marks`);
     } catch (e) {
-      setFault(sentence((e as Error).message));
+      setFault(sentence(saidBy(e)));
     }
   };
   return (

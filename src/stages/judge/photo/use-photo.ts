@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type PhotoProgress, PhotoReader, pictureFromUrl } from "@/bench/photo-reader";
 import type { Picture, PictureReading, RingReading } from "@/core/photo/index";
-import { sentence } from "@/core/sentence";
+import { saidBy, sentence } from "@/core/sentence";
 import { useLatest } from "@/ui/use-latest";
 
 /** The picture at an address, the worker that reads it, and what it has read. Reading begins by itself. */
@@ -35,7 +35,8 @@ export function usePhoto(url: string | undefined) {
       setReading(answer);
       setRing(answer.answer.centre ? (answer.rings[0] ?? null) : null);
     } catch (e) {
-      if ((e as Error).message !== "cancelled") setFault(sentence((e as Error).message));
+      const says = saidBy(e);
+      if (says !== "cancelled") setFault(sentence(says));
     }
     if (reader.current === by) setProgress(null);
   }, []);

@@ -105,7 +105,7 @@ export function MeshRow({
           aria-label={`Kind of mesh ${n}`}
           className="field !min-h-[48px] !bg-base-100 flex-1"
           value={m.kind}
-          onChange={(e) => void put((now) => asKind(now, e.target.value as Mesh["kind"]))}
+          onChange={(e) => void put((now) => asKind(now, KINDS.find(([kind]) => kind === e.target.value)?.[0] ?? now.kind))}
         >
           {KINDS.map(([kind, says]) => (
             <option key={kind} value={kind}>

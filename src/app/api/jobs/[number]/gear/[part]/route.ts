@@ -1,3 +1,4 @@
+import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { fromAddress, inAddress } from "@/core/job/address";
 import { gear3mf } from "@/exchange/gear-3mf";
@@ -11,14 +12,15 @@ const FILES = {
   stl: { type: "model/stl", write: gearStl },
   "3mf": { type: "model/3mf", write: gear3mf },
 } as const;
+const fileKind = z.enum(["svg", "dxf", "stl", "3mf"] satisfies (keyof typeof FILES)[]);
 
 /** A gear of a job in true size, to be made: `?as=svg`, `dxf`, `stl` or `3mf`; `&thinned=0.15` for backlash, mm on the span. */
 export async function GET(request: Request, { params }: { params: Promise<{ number: string; part: string }> }): Promise<Response> {
   const { number, part: said } = await params;
   const part = fromAddress(said);
-  const as = new URL(request.url).searchParams.get("as") as keyof typeof FILES;
+  const { data: as } = fileKind.safeParse(new URL(request.url).searchParams.get("as"));
+  if (!as) return Response.json({ says: "Ask for svg, dxf, stl or 3mf." }, { status: 400 });
   const file = FILES[as];
-  if (!file) return Response.json({ says: "Ask for svg, dxf, stl or 3mf." }, { status: 400 });
   const job = await currentJob(number);
   if (!job) return Response.json({ says: `There is no job ${number}.` }, { status: 404 });
   const { gear, missing } = gearToMake(job, part);
