@@ -1,5 +1,11 @@
 /** Who may import whom (docs/map.md). A wrong import fails with the sentence in `comment`. */
-const layer = (name, from, notTo, comment) => ({ name, severity: "error", comment, from: { path: from, pathNot: "\\.test\\.tsx?$" }, to: { path: notTo } });
+const layer = (name, from, notTo, comment) => ({
+  name,
+  severity: "error",
+  comment,
+  from: { path: from, pathNot: "\\.test\\.tsx?$" },
+  to: { path: notTo },
+});
 
 module.exports = {
   forbidden: [
@@ -34,9 +40,13 @@ module.exports = {
     {
       name: "core-needs-little",
       severity: "error",
-      comment: "The core uses Zod and small numeric libraries (fft.js, highs): no React, no Next, no Node, no I/O.",
+      comment:
+        "The core uses Zod and small numeric libraries (fft.js, highs): no React, no Next, no Node, no I/O.",
       from: { path: "^src/core", pathNot: "\\.test\\.ts$" },
-      to: { dependencyTypes: ["npm", "npm-dev", "core"], pathNot: "node_modules/(zod|fft\\.js|highs|earcut|@types/)" },
+      to: {
+        dependencyTypes: ["npm", "npm-dev", "core"],
+        pathNot: "node_modules/(zod|fft\\.js|highs|earcut|@types/)",
+      },
     },
     layer(
       "store-keeps",
@@ -68,12 +78,23 @@ module.exports = {
       "^src/(app|stages|shop|ui|bench|exchange|cli|workers)|^demo",
       "The door knows the store and the core: who may come in is not a matter of what is shown inside.",
     ),
-    layer("nothing-upwards", "^src/(stages|shop)", "^src/(app|cli|workers)|^demo", "Nothing imports upwards: routes load, stages act."),
-    layer("shop-is-not-a-stage", "^src/shop", "^src/stages", "What outlives one job does not know the stages."),
+    layer(
+      "nothing-upwards",
+      "^src/(stages|shop)",
+      "^src/(app|cli|workers)|^demo",
+      "Nothing imports upwards: routes load, stages act.",
+    ),
+    layer(
+      "shop-is-not-a-stage",
+      "^src/shop",
+      "^src/stages",
+      "What outlives one job does not know the stages.",
+    ),
     {
       name: "stages-stand-alone",
       severity: "error",
-      comment: "A stage never imports another stage; what both need lies in src/stages/frame, saving or job-view, or below.",
+      comment:
+        "A stage never imports another stage; what both need lies in src/stages/frame, saving or job-view, or below.",
       from: { path: "^src/stages/([^/]+)/" },
       to: { path: "^src/stages/([^/]+)/", pathNot: "^src/stages/(frame|saving|job-view|$1)/" },
     },
@@ -84,7 +105,13 @@ module.exports = {
       from: { path: "^src/cli" },
       to: { path: "^src/(app|stages|shop|ui|bench|workers)" },
     },
-    { name: "not-found", severity: "error", comment: "This import leads nowhere.", from: {}, to: { couldNotResolve: true } },
+    {
+      name: "not-found",
+      severity: "error",
+      comment: "This import leads nowhere.",
+      from: {},
+      to: { couldNotResolve: true },
+    },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

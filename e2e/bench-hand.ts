@@ -9,12 +9,19 @@ export class BenchHand {
   constructor(page: Page) {
     this.page = page;
     page.on("request", (r) =>
-      this.asked.set(r, `${r.method()} ${new URL(r.url()).pathname} ${r.headers()["next-action"] ? (r.postData()?.slice(0, 120) ?? "") : ""}`),
+      this.asked.set(
+        r,
+        `${r.method()} ${new URL(r.url()).pathname} ${r.headers()["next-action"] ? (r.postData()?.slice(0, 120) ?? "") : ""}`,
+      ),
     );
-    for (const end of ["requestfinished", "requestfailed"] as const) page.on(end as "requestfinished", (r) => this.asked.delete(r));
+    for (const end of ["requestfinished", "requestfailed"] as const)
+      page.on(end as "requestfinished", (r) => this.asked.delete(r));
   }
 
-  /** Opens an address and waits until the screen listens: a technician's hand is slower than that, a script's is not. */
+  /**
+   * Opens an address and waits until the screen listens: a technician's hand is slower than that, a script's
+   * is not.
+   */
   async open(address: string): Promise<void> {
     await this.page.goto(address);
     await this.awake();
@@ -27,10 +34,14 @@ export class BenchHand {
 
   private async awake(): Promise<void> {
     await this.page.waitForFunction(() =>
-      [...document.querySelectorAll("button, input, textarea, a")].every((el) => Object.keys(el).some((key) => key.startsWith("__reactProps"))),
+      [...document.querySelectorAll("button, input, textarea, a")].every((el) =>
+        Object.keys(el).some((key) => key.startsWith("__reactProps")),
+      ),
     );
     // keys are listened to in effects, which run once the frame is painted
-    const painted = this.page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))));
+    const painted = this.page.evaluate(
+      () => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))),
+    );
     let late: NodeJS.Timeout | undefined;
     const never = new Promise((_, fail) => {
       late = setTimeout(() => fail(new Error("The browser painted no frame for 30 s.")), 30_000);
@@ -67,9 +78,12 @@ export class BenchHand {
 
   /** Nothing typed is waiting in the browser any more. */
   async saved(within = 10_000): Promise<void> {
-    const waiting = (): string[] => Object.entries(localStorage).flatMap(([k, v]) => (k.startsWith("J-") ? [`${k}: ${v}`] : []));
+    const waiting = (): string[] =>
+      Object.entries(localStorage).flatMap(([k, v]) => (k.startsWith("J-") ? [`${k}: ${v}`] : []));
     await this.page
-      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, { timeout: within })
+      .waitForFunction(() => !Object.keys(localStorage).some((k) => k.startsWith("J-")), undefined, {
+        timeout: within,
+      })
       .catch(async () => {
         const kept = await this.page.evaluate(waiting);
         const says = await this.page.getByRole("alert").allTextContents();

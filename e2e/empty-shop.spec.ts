@@ -80,7 +80,9 @@ async function homeWithoutGrease(page: Page, hand: BenchHand, why: RegExp | null
   await page.waitForURL(/sheet$/);
 }
 
-test("a shop that starts empty is set up by hand: its name, a grease, what a part is made of, and Lube chooses", async ({ page }) => {
+test("a shop that starts empty is set up by hand: its name, a grease, what a part is made of, and Lube chooses", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const shop = `http://localhost:${PORT}`;
   await hand.open(shop);
@@ -159,7 +161,9 @@ test("a shop that starts empty is set up by hand: its name, a grease, what a par
   await expect(toGet.getByRole("button", { name: /✓ Ordered on \d+ \w+/ })).toBeVisible();
 });
 
-test("a sheared pin, got at the counter: from Take in to the return sheet, in a shop with no catalogue", async ({ page }) => {
+test("a sheared pin, got at the counter: from Take in to the return sheet, in a shop with no catalogue", async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   const hand = new BenchHand(page);
   await takenIn(page, hand, "hose reel", "Turns, and nothing winds up.");
@@ -187,7 +191,9 @@ test("a sheared pin, got at the counter: from Take in to the return sheet, in a 
   await expect(page.getByLabel("Where, and what it says on it")).toHaveValue("Ombray Tools, dowel 3 × 18");
   await page.getByLabel(/What the customer pays/).fill("1,20");
   await hand.button(/That is where it comes from/).click();
-  await expect(page.getByRole("heading", { name: "bought at the counter, Ombray Tools, dowel 3 × 18" })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "bought at the counter, Ombray Tools, dowel 3 × 18" }),
+  ).toBeVisible();
   await hand.button(/On to Lube/).click();
   await page.waitForURL(/lube$/);
   await homeWithoutGrease(page, hand, /runs dry by design/);
@@ -231,7 +237,9 @@ test("a service only: nothing failed, oil by the drop, and the sheet says so", a
   await hand.button(/When and how much: two drops/).click();
   await page.getByLabel("Not from the shelf").fill("light machine oil");
   await page.getByLabel("Not from the shelf").press("Tab");
-  await expect(page.getByRole("region", { name: "How much, and where" })).toContainText("Bush, light machine oil");
+  await expect(page.getByRole("region", { name: "How much, and where" })).toContainText(
+    "Bush, light machine oil",
+  );
   // a place for which nothing has to come off
   await hand.button(/Add a chamber, or/).click();
   await hand.button("Add a chamber: Another place").click();
@@ -259,7 +267,9 @@ test("a service only: nothing failed, oil by the drop, and the sheet says so", a
   await expect(sheet).toContainText("as Tamsin Reed agreed");
 });
 
-test("a supplier, a part and its offer are typed in, the standard set is looked at first, and a job finds them", async ({ page }) => {
+test("a supplier, a part and its offer are typed in, the standard set is looked at first, and a job finds them", async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   const hand = new BenchHand(page);
   const shop = `http://localhost:${PORT}`;
@@ -289,7 +299,9 @@ test("a supplier, a part and its offer are typed in, the standard set is looked 
   await page.getByLabel(/^Price of a pack/).fill("3.10");
   await page.getByLabel("Working days until it is here").fill("2");
   await hand.button("Put the offer in").click();
-  await expect(page.getByRole("region", { name: "Who sells it" }).getByRole("button", { name: /Ombray Parts/ })).toContainText("3.1");
+  await expect(
+    page.getByRole("region", { name: "Who sells it" }).getByRole("button", { name: /Ombray Parts/ }),
+  ).toContainText("3.1");
   await hand.open(`${shop}/parts/tables`);
   await hand.button(/Look at the standard set/).click();
   await expect(page.getByText(/standard set/).first()).toBeVisible();

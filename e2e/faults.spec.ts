@@ -26,7 +26,9 @@ test.afterEach(async () => {
   rmSync(join(folder, ".."), { recursive: true, force: true });
 });
 
-test("a shop that goes away is seen before anything is tried; the page in hand stays, and goes on when it is back", async ({ page }) => {
+test("a shop that goes away is seen before anything is tried; the page in hand stays, and goes on when it is back", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(shop);
   await hand.button(/Take in/).click();
@@ -85,7 +87,9 @@ test("a page that broke off on its way comes back by itself", async ({ browser }
   await context.close();
 });
 
-test("a shop whose database is gone says so on every screen, and comes back from the back-up that was made by a press", async ({ page }) => {
+test("a shop whose database is gone says so on every screen, and comes back from the back-up that was made by a press", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(shop);
   await hand.button(/Take in/).click();
@@ -101,11 +105,14 @@ test("a shop whose database is gone says so on every screen, and comes back from
   await page.getByLabel(/^Folder/).blur();
   await expect(page.getByRole("alert").filter({ hasText: "Write the whole path" })).toBeVisible();
   await end();
-  for (const f of readdirSync(folder).filter((n) => n.startsWith("shop.sqlite"))) truncateSync(join(folder, f), 0);
+  for (const f of readdirSync(folder).filter((n) => n.startsWith("shop.sqlite")))
+    truncateSync(join(folder, f), 0);
   await begin();
   await page.goto(shop);
   await expect(page.getByRole("heading", { name: "The shop cannot be opened." })).toBeVisible();
-  await expect(page.locator("body")).toContainText("is empty, 0 bytes, though a shop was begun here. No new shop is begun where one was.");
+  await expect(page.locator("body")).toContainText(
+    "is empty, 0 bytes, though a shop was begun here. No new shop is begun where one was.",
+  );
   await end();
   const [name = ""] = readdirSync(`${folder}-backups`);
   expect(JSON.parse(cli(["restore", join(`${folder}-backups`, name)], folder))).toMatchObject({ jobs: 1 });
@@ -117,7 +124,11 @@ test("a shop whose database is gone says so on every screen, and comes back from
 test("a job file is taken in by a press, and refused with its place", async ({ page }) => {
   const hand = new BenchHand(page);
   await hand.open(`${shop}/job-files`);
-  const file = (json: unknown, name = "job.json") => ({ name, mimeType: "application/json", buffer: Buffer.from(JSON.stringify(json)) });
+  const file = (json: unknown, name = "job.json") => ({
+    name,
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(json)),
+  });
   const sound = {
     format: "demontage-job",
     version: 1,
@@ -128,7 +139,9 @@ test("a job file is taken in by a press, and refused with its place", async ({ p
   };
   const chooser = page.getByLabel("Job file", { exact: true });
   await chooser.setInputFiles(file({ ...sound, x: { bench: { job: { handedBackAt: "never" } } } }));
-  await expect(page.getByRole("alert").filter({ hasText: "handedBackAt" })).toContainText("X.bench.job.handedBackAt: is no moment");
+  await expect(page.getByRole("alert").filter({ hasText: "handedBackAt" })).toContainText(
+    "X.bench.job.handedBackAt: is no moment",
+  );
   await chooser.setInputFiles(file(sound));
   await expect(page.getByRole("status").filter({ hasText: "It is in as" })).toContainText("J-2027");
   await chooser.setInputFiles(file(sound));
@@ -136,7 +149,11 @@ test("a job file is taken in by a press, and refused with its place", async ({ p
   await hand.button(/under the next number/).click();
   await expect(page.getByRole("status").filter({ hasText: "It is in as" })).toContainText("J-0001");
   // a part that is called as no address is, on every screen that has one of its own
-  for (const place of ["judge/gear/~UmFkIMOcIDEvMg", "judge/gear/~UmFkIMOcIDEvMg/picture", "match/make/~UmFkIMOcIDEvMg"]) {
+  for (const place of [
+    "judge/gear/~UmFkIMOcIDEvMg",
+    "judge/gear/~UmFkIMOcIDEvMg/picture",
+    "match/make/~UmFkIMOcIDEvMg",
+  ]) {
     const answer = await page.goto(`${shop}/jobs/J-2027/${place}`);
     expect(answer?.status()).toBe(200);
     await expect(page.locator("body")).toContainText(/wheel/i);

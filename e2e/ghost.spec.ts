@@ -2,7 +2,9 @@ import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-test("the second unit of a model is stripped along the first: one key a step, and what differs is said at once", async ({ page }) => {
+test("the second unit of a model is stripped along the first: one key a step, and what differs is said at once", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const unit = { kind: "popcorn maker", maker: "Sallow", model: "Hop 3", complaint: "stands" };
   const first = await hand.strip(unit);
@@ -39,16 +41,23 @@ test("the second unit of a model is stripped along the first: one key a step, an
   await expect(steps.nth(2)).toContainText("Feel that it lies flat (written by hand)");
   await written.getByRole("button", { name: /Close/ }).click();
   // given out, and taken in: one of another model is asked about
-  const [given] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Save it as a file" }).click()]);
+  const [given] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save it as a file" }).click(),
+  ]);
   expect(given.suggestedFilename()).toBe("Sallow-Hop-3.demontage-guide.json");
   const guide = (await readFile(await given.path(), "utf8")).replace(/"Hop 3"/, '"Hop 2"');
   const take = async (text: string): Promise<void> =>
-    page.getByLabel("Guide file").setInputFiles({ name: "guide.json", mimeType: "application/json", buffer: Buffer.from(text) });
+    page
+      .getByLabel("Guide file")
+      .setInputFiles({ name: "guide.json", mimeType: "application/json", buffer: Buffer.from(text) });
   const files = page.getByRole("region", { name: "The guide as a file" });
   await take('{ "format": "demontage-job" }');
   await expect(files.getByRole("alert")).toContainText("this is no guide");
   await take(guide);
-  await expect(files.getByRole("alert")).toContainText("This guide is of Sallow Hop 2; this unit is Sallow Hop 3");
+  await expect(files.getByRole("alert")).toContainText(
+    "This guide is of Sallow Hop 2; this unit is Sallow Hop 3",
+  );
   await files.getByRole("button", { name: /It is the same model/ }).click();
   await expect(files.getByRole("status")).toHaveText(/It is in: (one strip|2 strips)\./);
   await page

@@ -2,7 +2,9 @@ import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 import { copyOf } from "./units";
 
-test("a last check that fails leads back to the rebuild, and all is tried again; what the shop asks of a kind is asked", async ({ page }) => {
+test("a last check that fails leads back to the rebuild, and all is tried again; what the shop asks of a kind is asked", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await copyOf("J-0135")}/hand-back`);
   const final = page.getByRole("region", { name: "Final check" });
@@ -45,7 +47,9 @@ test("a last check that fails leads back to the rebuild, and all is tried again;
   await expect(list.getByRole("listitem").first()).not.toContainText("✓");
 });
 
-test("what is typed for one check stays while another panel is open, and does not stand at the next check", async ({ page }) => {
+test("what is typed for one check stays while another panel is open, and does not stand at the next check", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await copyOf("J-0135")}/hand-back`);
   const final = page.getByRole("region", { name: "Final check" });
@@ -62,7 +66,10 @@ test("what is typed for one check stays while another panel is open, and does no
   await expect(final.getByLabel("Tester: which one")).toHaveValue("Bench tester 1, calibrated 2026-04-14");
   await figure.fill("0.12");
   await hand.button(/What it has to do/).click();
-  await page.getByRole("region", { name: "What it has to do" }).getByRole("button", { name: /Close/ }).click();
+  await page
+    .getByRole("region", { name: "What it has to do" })
+    .getByRole("button", { name: /Close/ })
+    .click();
   await expect(figure).toHaveValue("0.12");
   await next(/Enter the figure/);
   await expect(figure).toHaveValue("");
@@ -70,7 +77,8 @@ test("what is typed for one check stays while another panel is open, and does no
   const types = (reading: string): Promise<void> =>
     page.evaluate(
       (keys) => {
-        for (const key of keys) document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
+        for (const key of keys)
+          document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
       },
       [...reading, "Enter"],
     );

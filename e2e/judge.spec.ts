@@ -15,13 +15,17 @@ async function take(page: Page, label: string, value: string): Promise<void> {
 async function caliperTypes(page: Page, text: string): Promise<void> {
   await page.evaluate(
     (keys) => {
-      for (const key of keys) document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
+      for (const key of keys)
+        document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }));
     },
     [...text, "Enter"],
   );
 }
 
-/** Until the screen that was gone to is the one that listens: a script is faster than the change of screens, a hand is not. */
+/**
+ * Until the screen that was gone to is the one that listens: a script is faster than the change of screens, a
+ * hand is not.
+ */
 async function at(page: Page, address: RegExp, heading: string): Promise<void> {
   await page.waitForURL(address);
   await expect(page.getByRole("heading", { level: 1, name: new RegExp(`^${heading}`) })).toBeVisible();
@@ -40,18 +44,24 @@ async function drag(page: Page, from: number, to: number): Promise<void> {
   await page.mouse.up();
 }
 
-test("a nylon wheel with five teeth gone is measured, named, drawn and marked, its mate found worn, its cause found", async ({ page }) => {
+test("a nylon wheel with five teeth gone is measured, named, drawn and marked, its mate found worn, its cause found", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const number = await juicerCopy();
 
   await test.step("its marks are taken away, and the five teeth marked by one drag, the edges of the blow as broken part-way", async () => {
     await hand.open(`/jobs/${number}/judge/gear/p7`);
-    await expect(page.getByRole("status", { name: "Extent" })).toHaveText(/5 missing in one run \(teeth 10 to 14\), 2 chipped/);
+    await expect(page.getByRole("status", { name: "Extent" })).toHaveText(
+      /5 missing in one run \(teeth 10 to 14\), 2 chipped/,
+    );
     await hand.button(/Missing/).click();
     await drag(page, 10, 14);
     await expect(page.getByRole("status", { name: "Extent" })).toHaveText("2 chipped");
     await drag(page, 10, 14);
-    await expect(page.getByRole("status", { name: "Extent" })).toHaveText(/5 missing in one run \(teeth 10 to 14\), 2 chipped/);
+    await expect(page.getByRole("status", { name: "Extent" })).toHaveText(
+      /5 missing in one run \(teeth 10 to 14\), 2 chipped/,
+    );
     await hand.button(/Part broken/).click();
     for (const tooth of [9, 15]) {
       await page.getByRole("button", { name: `Tooth ${tooth}, chipped` }).click();
@@ -107,7 +117,9 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await hand.button(/To the second-stage wheel/).click();
     await at(page, /gear\/p7$/, "Second-stage wheel");
     await hand.button(/Mate$/).click();
-    await expect(page.getByRole("status", { name: "The pair" })).toContainText(/lost 0\.0[89] mm of tooth, more than 0\.05 mm: renew both/);
+    await expect(page.getByRole("status", { name: "The pair" })).toContainText(
+      /lost 0\.0[89] mm of tooth, more than 0\.05 mm: renew both/,
+    );
     await expect(page.getByRole("list", { name: "How they mesh" })).toContainText("right meets left");
     await expect(page.getByLabel("Contact ratio")).toHaveText(/^1\.\d\d$/);
   });
@@ -119,14 +131,20 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     const causes = page.getByRole("region", { name: "Likely causes" });
     await expect(causes.getByRole("listitem").first()).toContainText("Something jammed");
     await expect(causes).toContainText("A worn mate ate it");
-    await expect(page.getByRole("list", { name: "What speaks for and against it" })).toContainText("7 teeth gone next to each other");
+    await expect(page.getByRole("list", { name: "What speaks for and against it" })).toContainText(
+      "7 teeth gone next to each other",
+    );
     await page.keyboard.press("Space");
     await expect(hand.button(/✓ This was it/)).toBeVisible();
     await hand.write("In your own words; it stands above the rules", "A cherry stone went through it.");
-    await expect(page.getByRole("list", { name: "How far the work must go" })).toContainText(/wash the whole case/i);
+    await expect(page.getByRole("list", { name: "How far the work must go" })).toContainText(
+      /wash the whole case/i,
+    );
     await hand.reload();
     await expect(hand.button(/✓ This was it/)).toBeVisible();
-    await expect(page.getByLabel("In your own words; it stands above the rules")).toHaveValue("A cherry stone went through it.");
+    await expect(page.getByLabel("In your own words; it stands above the rules")).toHaveValue(
+      "A cherry stone went through it.",
+    );
   });
 
   await test.step("what to do is argued with this job's facts, decided, and kept with its reason", async () => {
@@ -134,7 +152,9 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await at(page, /judge$/, "Masticating juicer");
     await hand.button(/What to do/).click();
     await expect(hand.button(/▸ Renew both of the pair/)).toBeVisible();
-    await expect(page.getByRole("list", { name: "Reasons" })).toContainText("the mate is worn beyond its limit");
+    await expect(page.getByRole("list", { name: "Reasons" })).toContainText(
+      "the mate is worn beyond its limit",
+    );
     await hand.button(/Repair it/).click();
     await expect(page.getByRole("list", { name: "Reasons" })).toContainText("teeth are not mended");
     await hand.button(/Renew both of the pair/).click();
@@ -152,7 +172,9 @@ test("a count that is broken off comes from an arc of sound teeth", async ({ pag
   const arc = page.getByLabel("Arc of 12 pitches, °", { exact: true });
   await arc.fill("105");
   await arc.press("Enter");
-  await expect(page.getByRole("list", { name: "What it is" }).getByRole("listitem").first()).toContainText("41 teeth");
+  await expect(page.getByRole("list", { name: "What it is" }).getByRole("listitem").first()).toContainText(
+    "41 teeth",
+  );
   await page.getByLabel("Teeth, counted").fill("two");
   await page.getByLabel("Teeth, counted").blur();
   await expect(page.getByText(/tooth count must be a whole number/i).first()).toBeVisible();
@@ -172,7 +194,9 @@ test("the practice caliper is slid, and sends its reading with its source", asyn
   await expect(page.getByText(/practice caliper ·/)).toBeVisible();
 });
 
-test("a span over a count that was not asked for: the tile is set to it, and the reading lies there", async ({ page }) => {
+test("a span over a count that was not asked for: the tile is set to it, and the reading lies there", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge`);
   await page
@@ -192,7 +216,9 @@ test("a span over a count that was not asked for: the tile is set to it, and the
   await expect(page.getByLabel(`${label}, reading`)).toHaveText("9.87");
 });
 
-test("the rhythm of a click names its shaft; what one tooth off makes; which gear is the fuse, and a warning at a swap", async ({ page }) => {
+test("the rhythm of a click names its shaft; what one tooth off makes; which gear is the fuse, and a warning at a swap", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
   await expect(page.getByRole("img", { name: /Train: motor 1380 rpm/ })).toBeVisible();
@@ -223,7 +249,9 @@ test("the rhythm of a click names its shaft; what one tooth off makes; which gea
   await expect(page.getByRole("row", { name: /output/ }).last()).toContainText("7.66°");
 
   await page.keyboard.press("f");
-  await expect(page.getByRole("status", { name: "Fuse" })).toContainText(/41-tooth gear on lay shaft .* breaks first/);
+  await expect(page.getByRole("status", { name: "Fuse" })).toContainText(
+    /41-tooth gear on lay shaft .* breaks first/,
+  );
   await page.getByLabel("Swap which gear").selectOption({ label: "41-tooth gear on lay shaft" });
   await expect(page.getByRole("status", { name: "After the swap" })).toContainText(
     /is a fuse by design\. Stronger, it moves the break to the 47-tooth gear on output/,
@@ -244,7 +272,9 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   await expect(page.getByRole("row", { name: /shaft 4/ })).toContainText("11.82 rpm");
   await third.getByLabel("planets", { exact: true }).fill("5");
   await third.getByLabel("planets", { exact: true }).blur();
-  await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText("5 planets cannot sit evenly");
+  await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText(
+    "5 planets cannot sit evenly",
+  );
   const teeth = page.getByRole("group", { name: "Mesh 1" }).getByLabel("teeth").first();
   await teeth.fill("nine");
   await teeth.blur();
@@ -256,7 +286,9 @@ test("a train is written down mesh by mesh; one that locks, or cannot be, is sai
   await expect(page.getByRole("row", { name: /^lay shaft/ })).toContainText("336.6 rpm");
 });
 
-test("a belt is worked out by its centres, and which way the output turns by the worm's hand", async ({ page }) => {
+test("a belt is worked out by its centres, and which way the output turns by the worm's hand", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/train`);
   await page
@@ -266,7 +298,9 @@ test("a belt is worked out by its centres, and which way the output turns by the
   await page.keyboard.press("a");
   const third = page.getByRole("group", { name: "Mesh 3", exact: true });
   await third.getByLabel("Kind of mesh 3").selectOption("belt");
-  await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText("are only a beginning: type what you counted");
+  await expect(page.getByRole("list", { name: "What is wrong with the train" })).toContainText(
+    "are only a beginning: type what you counted",
+  );
   await third.getByRole("button", { name: "So they are" }).click();
   for (const [label, value] of [
     ["Its pitch, mm", "3"],
@@ -319,7 +353,9 @@ test("hardware is named by caliper and noted; a screw is capped by what it goes 
   await expect(page.getByText(/2\.9 mm or 3\/32 in punch/)).toBeVisible();
 });
 
-test("a belt, a capacitor and a brush are named by what is seen and printed; a maker's figure that cannot be is asked about", async ({ page }) => {
+test("a belt, a capacitor and a brush are named by what is seen and printed; a maker's figure that cannot be is asked about", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open(`/jobs/${await juicerCopy()}/judge/hardware`);
   await page.keyboard.press("6");
@@ -339,7 +375,9 @@ test("a belt, a capacitor and a brush are named by what is seen and printed; a m
   await expect(page.getByText(/no value is read from that/)).toBeVisible();
   await page.getByLabel("What is printed on it").fill("104K 275V~ X2");
   await hand.button(/Note it: capacitor 100 nF/).click();
-  await expect(page.getByRole("list", { name: "Noted on this job" })).toContainText("capacitor 100 nF, ±10 % · 275 V AC · class X2");
+  await expect(page.getByRole("list", { name: "Noted on this job" })).toContainText(
+    "capacitor 100 nF, ±10 % · 275 V AC · class X2",
+  );
   await page.getByLabel("The maker says, if anything").fill("150 Nm");
   await expect(page.getByText(/150 N m is .* times what M4 stands here/)).toBeVisible();
   await page.getByLabel("The maker says, if anything").fill("tight");
@@ -370,7 +408,9 @@ test("a bush is judged by its play on its shaft", async ({ page }) => {
     steps: [{ id: "s1", action: "press-out", parts: ["p1"], needs: [] }],
   };
   writeFileSync("test-results/bush.json", JSON.stringify(file));
-  const { number } = JSON.parse(cli(["job", "import", "test-results/bush.json", "--as-new"])) as { number: string };
+  const { number } = JSON.parse(cli(["job", "import", "test-results/bush.json", "--as-new"])) as {
+    number: string;
+  };
   await hand.open(`/jobs/${number}/judge`);
   const read = async (label: string, value: string): Promise<void> => {
     await page.getByLabel(`${label}, mm`, { exact: true }).fill(value);

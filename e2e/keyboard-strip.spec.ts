@@ -69,7 +69,9 @@ test("an empty step cannot be laid down, and a step keeps what was typed over a 
   await hand.saved();
 });
 
-test("what is saved while a reload is on its way is there after it, although the page was made before", async ({ page }) => {
+test("what is saved while a reload is on its way is there after it, although the page was made before", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open("/jobs/J-0143/strip");
   await page.route(/\/strip$/, async (route) => {

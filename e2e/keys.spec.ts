@@ -1,9 +1,16 @@
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-test("Esc closes what is open and never the job; Enter leaves a field, and Space is the main action then", async ({ page }) => {
+test("Esc closes what is open and never the job; Enter leaves a field, and Space is the main action then", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
-  const number = await hand.takeIn({ kind: "bread cutter", maker: "Quentar", model: "Esc 1", complaint: "stuck" });
+  const number = await hand.takeIn({
+    kind: "bread cutter",
+    maker: "Quentar",
+    model: "Esc 1",
+    complaint: "stuck",
+  });
   await hand.open(`/jobs/${number}/strip`);
   await hand.clearSafetyGate();
   await page.keyboard.press("d");

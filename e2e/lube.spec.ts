@@ -84,12 +84,18 @@ test("a slicer, which touches food: nylon and steel in its worm box, an unknown 
   await expect(sheet).toContainText("front bush");
 });
 
-test("a place that is closed over already is refused with the step that closes over it; a point is moved earlier than its last moment", async ({ page }) => {
+test("a place that is closed over already is refused with the step that closes over it; a point is moved earlier than its last moment", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   // the shears are going together: until the crown wheel is on its bearing
   await hand.open("/jobs/J-0139/rebuild");
   const line = page.getByRole("region", { name: "The line" });
-  for (let i = 0; i < 8 && !/conrod/i.test((await line.getByRole("heading").first().textContent()) ?? ""); i++) {
+  for (
+    let i = 0;
+    i < 8 && !/conrod/i.test((await line.getByRole("heading").first().textContent()) ?? "");
+    i++
+  ) {
     const before = (await line.textContent()) ?? "";
     await line.getByRole("button", { name: /Done|Yes/ }).click();
     await expect(line).not.toHaveText(before);
@@ -99,7 +105,11 @@ test("a place that is closed over already is refused with the step that closes o
   await hand.button("Bearing").click();
   await page.getByLabel("On a part that came off").selectOption({ label: "crown shaft bearing" });
   await hand.button(/Put it there/).click();
-  await expect(page.getByText(/Crown shaft bearing: step 12, the crown wheel, closes over it, and is on again: take it off first/)).toBeVisible();
+  await expect(
+    page.getByText(
+      /Crown shaft bearing: step 12, the crown wheel, closes over it, and is on again: take it off first/,
+    ),
+  ).toBeVisible();
   // the grease of the gearbox, before its gasket instead of before its cover
   await hand.button(/When and how much: gearbox/).click();
   const when = page.getByRole("combobox", { name: /^When/ });
@@ -109,7 +119,9 @@ test("a place that is closed over already is refused with the step that closes o
   await expect(when.locator("option:checked")).toHaveText(moments.at(-2) ?? "");
 });
 
-test("a wheel is pressed in its train, a chamber in a picture; what stays dry is hatched where its grease goes in; the scale counts up", async ({ page }) => {
+test("a wheel is pressed in its train, a chamber in a picture; what stays dry is hatched where its grease goes in; the scale counts up", async ({
+  page,
+}) => {
   test.setTimeout(90_000);
   const hand = new BenchHand(page);
   await hand.open("/jobs/J-0142/lube");
@@ -139,7 +151,9 @@ test("a wheel is pressed in its train, a chamber in a picture; what stays dry is
   await hand.button("Point at a picture").click();
   await press(0.3);
   await hand.button(/Put it there/).click();
-  await expect(page.getByRole("region", { name: "How much, and where" })).toContainText("Teeth of the 9-tooth gear");
+  await expect(page.getByRole("region", { name: "How much, and where" })).toContainText(
+    "Teeth of the 9-tooth gear",
+  );
   await hand.button(/Add a point/).click();
   await hand.button("▨ Stays dry").click();
   await hand.button(/Keep it dry/).click();
@@ -147,8 +161,12 @@ test("a wheel is pressed in its train, a chamber in a picture; what stays dry is
   await press(0.8);
   await page.getByLabel("What stays dry").fill("face of the cover");
   await hand.button(/Keep it dry/).click();
-  await expect(page.getByRole("list", { name: "Stays dry at the wheel case" })).toContainText("Face of the cover");
-  await expect(page.getByRole("img", { name: /wheel case.*stays dry: face of the cover.*teeth of the 9-tooth gear/ })).toBeVisible();
+  await expect(page.getByRole("list", { name: "Stays dry at the wheel case" })).toContainText(
+    "Face of the cover",
+  );
+  await expect(
+    page.getByRole("img", { name: /wheel case.*stays dry: face of the cover.*teeth of the 9-tooth gear/ }),
+  ).toBeVisible();
 
   await hand.button(/Which$/).click();
   await page
@@ -171,7 +189,11 @@ test("a wheel is pressed in its train, a chamber in a picture; what stays dry is
 
   await hand.open("/jobs/J-0142/rebuild");
   const line = page.getByRole("region", { name: "The line" });
-  for (let i = 0; i < 40 && !/9-tooth gear/.test((await line.getByRole("heading").first().textContent()) ?? ""); i++) {
+  for (
+    let i = 0;
+    i < 40 && !/9-tooth gear/.test((await line.getByRole("heading").first().textContent()) ?? "");
+    i++
+  ) {
     const before = (await line.textContent()) ?? "";
     await line.getByRole("button", { name: /Done|Yes/ }).click();
     await expect(line).not.toHaveText(before);

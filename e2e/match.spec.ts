@@ -3,7 +3,8 @@ import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 import { copyOf, juicerCopy } from "./units";
 
-const arrived = (page: Page, name: RegExp) => page.getByRole("region", { name: "Arrived" }).getByRole("button", { name });
+const arrived = (page: Page, name: RegExp) =>
+  page.getByRole("region", { name: "Arrived" }).getByRole("button", { name });
 const compared = async (page: Page, label: string, value: string): Promise<void> => {
   const field = page.getByLabel(label, { exact: true });
   await field.fill(value);
@@ -20,16 +21,24 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
   await test.step("the old number, misread, leads to the wheel that takes its place", async () => {
     await hand.open(`/jobs/${number}/match`);
     const candidates = page.getByRole("region", { name: "Candidates" });
-    await expect(candidates.getByRole("button").first()).toContainText(/VLB-42-242.*Only with its companions/);
+    await expect(candidates.getByRole("button").first()).toContainText(
+      /VLB-42-242.*Only with its companions/,
+    );
     await page.getByLabel("Number on the part").fill("VLB 4O 24I");
     await expect(page.getByRole("rowheader", { name: "part number" })).toBeVisible();
-    await expect(page.getByRole("row", { name: /^part number/ })).toContainText("replaces VLB-40-241: together with pinion VLB-42-108");
+    await expect(page.getByRole("row", { name: /^part number/ })).toContainText(
+      "replaces VLB-40-241: together with pinion VLB-42-108",
+    );
     await expect(page.getByRole("row", { name: /^teeth/ })).toContainText(
       "42 teeth instead of 41: only together with VLB-42-108 (8 teeth); the old 9-tooth gear must go",
     );
-    await expect(page.getByRole("row", { name: /^output speed/ })).toContainText("13.2 % slower, 61.5 rpm instead of 70.9");
+    await expect(page.getByRole("row", { name: /^output speed/ })).toContainText(
+      "13.2 % slower, 61.5 rpm instead of 70.9",
+    );
     await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
-    await expect(page.getByRole("row", { name: /^availability/ })).toContainText("discontinued, and none is left");
+    await expect(page.getByRole("row", { name: /^availability/ })).toContainText(
+      "discontinued, and none is left",
+    );
     await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();
     await hand.button(/Take this one/).click();
     // the pinion is chosen with it
@@ -47,7 +56,9 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
     await expect(basket).toContainText("2 × VLB-42-018");
     await expect(basket).toContainText("VLB-42-021");
     await expect(basket).toContainText(/Left over for stock:.*2 × Dowel, cover, four-rib/);
-    await expect(page.getByRole("list", { name: "Alternatives" }).getByRole("listitem").first()).toContainText("19.30 € dearer");
+    await expect(
+      page.getByRole("list", { name: "Alternatives" }).getByRole("listitem").first(),
+    ).toContainText("19.30 € dearer");
     await hand.button(/^2 Soonest$/).click();
     await expect(basket).toContainText("here tomorrow");
     await expect(basket.getByRole("region", { name: "Quickmoor Parts" })).toBeVisible();
@@ -95,7 +106,9 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
 
   await test.step("nine teeth for eight: the pinion goes back, with its picture and the reason", async () => {
     await arrived(page, /Motor pinion 8 teeth/).click();
-    await expect(page.getByRole("status", { name: "What it comes to" })).toContainText("Still to be measured: teeth");
+    await expect(page.getByRole("status", { name: "What it comes to" })).toContainText(
+      "Still to be measured: teeth",
+    );
     await page.getByLabel("teeth", { exact: true }).fill("nein");
     await page.getByLabel("teeth", { exact: true }).press("Enter");
     await expect(page.getByText("“nein” is not a count.")).toBeVisible();
@@ -142,7 +155,9 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
       ["bore", "6.01"],
     ] as const)
       await compared(page, label, value);
-    await expect(page.getByRole("status", { name: "What it comes to" })).toContainText("The figures are as they should be");
+    await expect(page.getByRole("status", { name: "What it comes to" })).toContainText(
+      "The figures are as they should be",
+    );
     await hand.button(/^Space Accept it/).click();
     await expect(arrived(page, /Motor pinion.*✓ accepted/)).toBeVisible();
     await arrived(page, /Ball bearing/).click();
@@ -165,7 +180,9 @@ test("a wheel that is superseded by one of another tooth count: pinion, cross pi
   });
 });
 
-test("a quote that is declined orders nothing; a gear that cannot be had is made from its numbers", async ({ page }) => {
+test("a quote that is declined orders nothing; a gear that cannot be had is made from its numbers", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const number = await copyOf("J-0138");
   await hand.open(`/jobs/${number}/match/quote`);
@@ -197,13 +214,19 @@ test("a quote that is declined orders nothing; a gear that cannot be had is made
   // the second of this model finds the one that was given up
   const second = await copyOf("J-0138");
   await hand.open(`/jobs/${second}/match/make/p7`);
-  await expect(page.getByRole("article", { name: "Take it from another unit" })).toContainText(/1 of this model was not repaired here/);
-  await expect(page.getByRole("link", { name: new RegExp(`${number}: the customer declined`) })).toBeVisible();
+  await expect(page.getByRole("article", { name: "Take it from another unit" })).toContainText(
+    /1 of this model was not repaired here/,
+  );
+  await expect(
+    page.getByRole("link", { name: new RegExp(`${number}: the customer declined`) }),
+  ).toBeVisible();
   await hand.open(`/jobs/${second}/match/make/p9`);
   await expect(page.getByText(/Only gears are drawn for making/)).toBeVisible();
 });
 
-test("a search for the basket that takes long is stopped, and what it had by then stands with what is not known of it", async ({ page }) => {
+test("a search for the basket that takes long is stopped, and what it had by then stands with what is not known of it", async ({
+  page,
+}) => {
   // the last word of the search is kept back, as though it took very long
   await page.addInitScript(() => {
     const page = window as unknown as { Worker: typeof Worker; holds: boolean };
@@ -221,7 +244,9 @@ test("a search for the basket that takes long is stopped, and what it had by the
   await expect(page.getByText(/A complete set is found/)).toBeVisible();
   await hand.button(/Stop$/).click();
   const basket = page.getByRole("region", { name: "Basket" });
-  await expect(basket).toContainText("Stopped: no complete set is cheaper; whether one at this price is had sooner was not looked at to the end.");
+  await expect(basket).toContainText(
+    "Stopped: no complete set is cheaper; whether one at this price is had sooner was not looked at to the end.",
+  );
   await expect(basket).toContainText("What goes where");
   await page.evaluate(() => Object.assign(window, { holds: false }));
   await hand.button(/Look again/).click();
@@ -229,7 +254,9 @@ test("a search for the basket that takes long is stopped, and what it had by the
   await expect(basket).toContainText("What goes where");
 });
 
-test("parts are found as they are typed; a table is looked through, taken in, and taken back", async ({ page }) => {
+test("parts are found as they are typed; a table is looked through, taken in, and taken back", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open("/parts");
   const found = page.getByRole("list", { name: "Parts found" });
@@ -245,14 +272,24 @@ test("parts are found as they are typed; a table is looked through, taken in, an
 
   await page.getByRole("link", { name: "Tables in and out" }).click();
   const file = "test-results/prices.csv";
-  writeFileSync(file, "number~name~kind~price\nE2E-1~Zebra idler~kit~9,50\nE2E-2~=cmd()~kit~1\nE2E-3~bad~cog~1\nE2E-4~half");
+  writeFileSync(
+    file,
+    "number~name~kind~price\nE2E-1~Zebra idler~kit~9,50\nE2E-2~=cmd()~kit~1\nE2E-3~bad~cog~1\nE2E-4~half",
+  );
   await page.getByLabel("A table as CSV").setInputFiles(file);
   await expect(page.getByText(/has only one column/)).toBeVisible();
-  writeFileSync(file, "number;name;kind;price\nE2E-1;Zebra idler;kit;9,50\nE2E-2;=cmd();kit;1\nE2E-3;bad;cog;1\nE2E-4;half");
+  writeFileSync(
+    file,
+    "number;name;kind;price\nE2E-1;Zebra idler;kit;9,50\nE2E-2;=cmd();kit;1\nE2E-3;bad;cog;1\nE2E-4;half",
+  );
   await hand.button(/Leave it/).click();
   await page.getByLabel("A table as CSV").setInputFiles(file);
-  await expect(page.getByRole("region", { name: "Left out" })).toContainText(/row 4\s*kind: "cog" is no kind of part/);
-  await expect(page.getByRole("region", { name: "Left out" })).toContainText(/row 5\s*ends after 2 of 4 cells/);
+  await expect(page.getByRole("region", { name: "Left out" })).toContainText(
+    /row 4\s*kind: "cog" is no kind of part/,
+  );
+  await expect(page.getByRole("region", { name: "Left out" })).toContainText(
+    /row 5\s*ends after 2 of 4 cells/,
+  );
   await hand.button(/Take 2 rows in/).click();
   await expect(page.getByText("prices.csv is in: 2 new, 0 changed, 2 left out.")).toBeVisible();
   const out = await page.request.get("/api/parts/table/parts");
@@ -286,7 +323,8 @@ test("a ratchet wheel is found by its teeth, its sizes and the way it holds", as
   const number = await juicerCopy();
   await hand.open("/parts/tables");
   const file = "test-results/ratchets.csv";
-  const row = (n: string, teeth: number, holds: string) => `RW-${n};Ratchet wheel;ratchet;6,20;1;${teeth};outside;24;8;square;${holds}`;
+  const row = (n: string, teeth: number, holds: string) =>
+    `RW-${n};Ratchet wheel;ratchet;6,20;1;${teeth};outside;24;8;square;${holds}`;
   writeFileSync(
     file,
     [
@@ -320,9 +358,17 @@ test("a ratchet wheel is found by its teeth, its sizes and the way it holds", as
   await type("Outside, mm", "23,98");
   await expect(sizes.getByText("23.98")).toBeVisible();
   await type("Bore, mm", "8.02");
-  await sizes.getByRole("group", { name: "Holds" }).getByRole("button", { name: "clockwise", exact: true }).click();
-  await sizes.getByRole("group", { name: "Bore form" }).getByRole("button", { name: "square", exact: true }).click();
-  await expect(sizes.getByRole("group", { name: "Bore form" }).getByRole("button", { name: "square", exact: true })).toHaveAttribute("aria-pressed", "true");
+  await sizes
+    .getByRole("group", { name: "Holds" })
+    .getByRole("button", { name: "clockwise", exact: true })
+    .click();
+  await sizes
+    .getByRole("group", { name: "Bore form" })
+    .getByRole("button", { name: "square", exact: true })
+    .click();
+  await expect(
+    sizes.getByRole("group", { name: "Bore form" }).getByRole("button", { name: "square", exact: true }),
+  ).toHaveAttribute("aria-pressed", "true");
   await hand.reload();
   await page.keyboard.press("m");
 

@@ -3,7 +3,9 @@ import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 import { copyOf } from "./units";
 
-test("any job is found from the board by one box, and the record tells of what went home", async ({ page }) => {
+test("any job is found from the board by one box, and the record tells of what went home", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open("/");
   await page.keyboard.press("/");
@@ -26,18 +28,27 @@ test("any job is found from the board by one box, and the record tells of what w
   await expect(page.getByText("Nothing came back within its warranty.")).toBeVisible();
   await page.keyboard.press("f");
   const fails = page.getByRole("region", { name: "What fails, of which model" });
-  await expect(fails.getByRole("row", { name: /Velbrant Laib 2 hub bearing 1 1 slack or rough/ })).toBeVisible();
-  const [csv] = await Promise.all([page.waitForEvent("download"), fails.getByRole("link", { name: "Save as CSV" }).click()]);
+  await expect(
+    fails.getByRole("row", { name: /Velbrant Laib 2 hub bearing 1 1 slack or rough/ }),
+  ).toBeVisible();
+  const [csv] = await Promise.all([
+    page.waitForEvent("download"),
+    fails.getByRole("link", { name: "Save as CSV" }).click(),
+  ]);
   expect(readFileSync(await csv.path(), "utf8")).toContain("Velbrant Laib 2,hub bearing,1,1,slack or rough");
 });
 
-test("the customer is told: proposed, changed, put into the outbox, taken as a mail file", async ({ page }) => {
+test("the customer is told: proposed, changed, put into the outbox, taken as a mail file", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const number = await copyOf("J-0135");
   await hand.open(`/jobs/${number}/messages`);
   await page.keyboard.press("r");
   const message = page.getByRole("region", { name: "Message" });
-  await expect(message.getByLabel("Text")).toHaveValue(/repaired and tested, and can be fetched\.\nWhat was wrong: final wheel: teeth missing\./);
+  await expect(message.getByLabel("Text")).toHaveValue(
+    /repaired and tested, and can be fetched\.\nWhat was wrong: final wheel: teeth missing\./,
+  );
   await message.getByLabel("Subject").fill("");
   await hand.button(/Put it in the outbox/).click();
   await expect(message.getByRole("alert")).toContainText("needs its subject");
@@ -50,7 +61,10 @@ test("the customer is told: proposed, changed, put into the outbox, taken as a m
   await hand.button(/Put it in the outbox/).click();
   const outbox = page.getByRole("region", { name: "Outbox" });
   await expect(outbox).toContainText("come before six");
-  const [mail] = await Promise.all([page.waitForEvent("download"), outbox.getByRole("link", { name: "Mail file" }).click()]);
+  const [mail] = await Promise.all([
+    page.waitForEvent("download"),
+    outbox.getByRole("link", { name: "Mail file" }).click(),
+  ]);
   const text = readFileSync(await mail.path(), "utf8");
   expect(text).toContain("Subject: Your pasta machine");
   expect(text).toContain("It is ready; come before six.");

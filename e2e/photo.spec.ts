@@ -10,7 +10,9 @@ test.describe("a gear counted in a picture", () => {
     await expect(teeth(page)).toHaveText("41", { timeout: 30_000 });
   };
 
-  test("is read by itself, checked along the unrolled ring, mended, and taken to the gear bench", async ({ page }) => {
+  test("is read by itself, checked along the unrolled ring, mended, and taken to the gear bench", async ({
+    page,
+  }) => {
     await open(page);
     const missing = page.getByLabel("Missing teeth");
     await expect(missing).toContainText("5 missing in one run (teeth 10 to 14)");
@@ -51,7 +53,9 @@ test.describe("a gear counted in a picture", () => {
     await expect(teeth(page)).toHaveText("41", { timeout: 15_000 });
   });
 
-  test("a picture with the scale card gives sizes, and the gear bench names the gear with them", async ({ page }) => {
+  test("a picture with the scale card gives sizes, and the gear bench names the gear with them", async ({
+    page,
+  }) => {
     await open(page);
     await page.keyboard.press("i");
     await page.getByRole("button", { name: /Take it/ }).click();
@@ -79,7 +83,9 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByLabel("Tip circle, seen, mm")).toBeVisible();
   });
 
-  test("a count is never shown without its own picture, not even in the moment in which another one comes", async ({ page }) => {
+  test("a count is never shown without its own picture, not even in the moment in which another one comes", async ({
+    page,
+  }) => {
     await open(page);
     await page.keyboard.press("i");
     await page.evaluate(() => {
@@ -89,7 +95,8 @@ test.describe("a gear counted in a picture", () => {
       new MutationObserver(() => {
         const count = document.querySelector("[aria-label='Teeth counted']");
         const picture = document.querySelector("img[alt$='as it is read']")?.getAttribute("src");
-        if (count && (!picture || picture === before)) w.orphans.push(`${count.textContent} over ${picture ?? "nothing"}`);
+        if (count && (!picture || picture === before))
+          w.orphans.push(`${count.textContent} over ${picture ?? "nothing"}`);
       }).observe(document.body, { childList: true, subtree: true, attributes: true, characterData: true });
     });
     await page.getByLabel("Picture file").setInputFiles("demo/gear-photos/jpeg/hidden-104.jpg");
@@ -97,20 +104,29 @@ test.describe("a gear counted in a picture", () => {
     expect(await page.evaluate(() => (window as unknown as { orphans: string[] }).orphans)).toEqual([]);
   });
 
-  test("the scale card comes as a PDF, and a part without a gear in its picture gets a sentence, not a count", async ({ page, request }) => {
+  test("the scale card comes as a PDF, and a part without a gear in its picture gets a sentence, not a count", async ({
+    page,
+    request,
+  }) => {
     const card = await request.get("/api/scale-card");
     expect(card.headers()["content-type"]).toBe("application/pdf");
     expect((await card.body()).subarray(0, 5).toString()).toBe("%PDF-");
     await page.goto("/jobs/J-0142/judge/gear/p1/picture");
-    await expect(page.getByText(/No ring of teeth stands out|no ring of teeth|Not sure enough/)).toBeVisible({ timeout: 40_000 });
+    await expect(page.getByText(/No ring of teeth stands out|no ring of teeth|Not sure enough/)).toBeVisible({
+      timeout: 40_000,
+    });
     await expect(page.getByRole("button", { name: /^Space|Take the count|\?/ }).first()).toBeVisible();
   });
 
-  test("a gear with a cloth over a third of it is counted, and the places that are hidden are said to be", async ({ page }) => {
+  test("a gear with a cloth over a third of it is counted, and the places that are hidden are said to be", async ({
+    page,
+  }) => {
     await open(page);
     await page.keyboard.press("i");
     await page.getByLabel("Picture file").setInputFiles("demo/gear-photos/jpeg/hidden-104.jpg");
-    await expect(page.getByText(/1\d places are hidden: look there yourself/)).toBeVisible({ timeout: 40_000 });
+    await expect(page.getByText(/1\d places are hidden: look there yourself/)).toBeVisible({
+      timeout: 40_000,
+    });
     await expect(teeth(page)).toHaveText("49");
     await expect(page.getByRole("button", { name: /49 teeth, 1 missing: take it/ })).toBeEnabled();
     // a look under the cloth settles a place: it is gone
@@ -119,7 +135,9 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByRole("button", { name: /49 teeth, 2 missing: take it/ })).toBeEnabled();
   });
 
-  test("two gears in one picture give no count until the technician says which, whatever key is pressed", async ({ page }) => {
+  test("two gears in one picture give no count until the technician says which, whatever key is pressed", async ({
+    page,
+  }) => {
     await open(page);
     await page.keyboard.press("i");
     await page.getByLabel("Picture file").setInputFiles("demo/gear-photos/jpeg/two-gears-104.jpg");
@@ -132,14 +150,17 @@ test.describe("a gear counted in a picture", () => {
     await expect(page.getByRole("button", { name: /49 teeth: take it/ })).toBeEnabled();
   });
 
-  test("a size that cannot be measured says why where it is seen, and takes the one before away", async ({ page }) => {
+  test("a size that cannot be measured says why where it is seen, and takes the one before away", async ({
+    page,
+  }) => {
     await open(page);
     await page.keyboard.press("z");
     await page.keyboard.press("6");
     const picture = page.getByLabel("The ring of teeth over the picture").first();
     const box = await picture.boundingBox();
     if (!box) throw new Error("the picture is not on the screen");
-    for (const share of [0.3, 0.7]) await page.mouse.click(box.x + box.width * share, box.y + box.height * 0.5);
+    for (const share of [0.3, 0.7])
+      await page.mouse.click(box.x + box.width * share, box.y + box.height * 0.5);
     const length = page.getByLabel("Distance between them, mm");
     const sizes = page.getByLabel("Sizes from the picture");
     const fault = page.getByRole("region", { name: "Size" }).getByRole("alert");

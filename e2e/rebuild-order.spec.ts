@@ -1,7 +1,10 @@
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-/** A cable drum: a clamp beside a lid, two things under it that have nothing to do with each other, and washers that nobody counted. */
+/**
+ * A cable drum: a clamp beside a lid, two things under it that have nothing to do with each other, and
+ * washers that nobody counted.
+ */
 async function drum(page: Page): Promise<BenchHand> {
   const hand = new BenchHand(page);
   await hand.strip({ kind: "cable drum", maker: "Ostrey", model: "Reel 25", complaint: "rattles" });
@@ -17,7 +20,9 @@ async function drum(page: Page): Promise<BenchHand> {
     if (anyOrder) await hand.button(/Any order|Order does not matter/).click();
     // what nobody counted is asked once before it is laid down
     for (let press = 0; press < 2; press++) {
-      const laid = page.getByRole("region", { name: "The Mat" }).getByLabel(new RegExp(`^Step ${i + 1}: ${what}`));
+      const laid = page
+        .getByRole("region", { name: "The Mat" })
+        .getByLabel(new RegExp(`^Step ${i + 1}: ${what}`));
       if (await laid.isVisible()) break;
       await hand.button(/Lay it down/).click();
       await page.waitForTimeout(300);
@@ -46,7 +51,9 @@ test("a line comes forward within the laws, work with its time is put in, what i
   await expect(plan.getByRole("button").first()).toContainText("clamp");
   const here = page.getByRole("region", { name: "This line" });
   await plan.getByRole("button", { name: /Screw in: 4 screws M4/ }).click();
-  await expect(here).toContainText("Before it must go back: step 3, the drum shaft; step 2, the felt brake. They come forward with it.");
+  await expect(here).toContainText(
+    "Before it must go back: step 3, the drum shaft; step 2, the felt brake. They come forward with it.",
+  );
   await plan.getByRole("button", { name: /drum shaft$/ }).click();
   await expect(here).toContainText("Nothing must be on before it");
   await plan
@@ -68,7 +75,9 @@ test("a line comes forward within the laws, work with its time is put in, what i
   await hand.button(/Put it into the plan/).click();
   await expect(line.getByRole("heading")).toHaveText("Bond felt brake");
   await finish();
-  await expect(page.getByRole("list", { name: "What is waited for" })).toContainText("Felt glued anew: must be over before felt brake goes in");
+  await expect(page.getByRole("list", { name: "What is waited for" })).toContainText(
+    "Felt glued anew: must be over before felt brake goes in",
+  );
   while (!(await page.getByRole("region", { name: "It has to wait" }).isVisible())) await finish();
   await expect(hand.button(/Done$/)).toBeDisabled();
   await hand.button(/Go on with what need not wait/).click();
@@ -93,11 +102,15 @@ test("a line comes forward within the laws, work with its time is put in, what i
     said.push((await line.textContent()) ?? "");
     await finish();
   }
-  expect(said.findIndex((s) => /Draw now: 2 screws M5/.test(s))).toBeGreaterThan(said.findIndex((s) => /Screw in: 4 screws M4/.test(s)));
+  expect(said.findIndex((s) => /Draw now: 2 screws M5/.test(s))).toBeGreaterThan(
+    said.findIndex((s) => /Screw in: 4 screws M4/.test(s)),
+  );
   expect(said.find((s) => /Draw now/.test(s))).toMatch(/2\.4\s*N·m/);
 
   // what nobody counted is asked as long as nobody did, and the ledger is not closed
-  await expect(page.getByRole("region", { name: "Ledger" }).getByRole("status")).toHaveText("Not closed: not everything was counted");
+  await expect(page.getByRole("region", { name: "Ledger" }).getByRole("status")).toHaveText(
+    "Not closed: not everything was counted",
+  );
   const never = page.getByRole("region", { name: "Never counted" });
   await never.getByRole("textbox").fill("none");
   await never.getByRole("button", { name: /So many/ }).click();
@@ -110,10 +123,14 @@ test("a line comes forward within the laws, work with its time is put in, what i
   // on paper each line has its box
   await hand.open(page.url().replace(/rebuild$/, "rebuild/paper"));
   const paper = page.getByRole("list", { name: "Lines of the plan" });
-  await expect(paper.getByRole("img", { name: "done" })).toHaveCount(await paper.getByRole("listitem").count());
+  await expect(paper.getByRole("img", { name: "done" })).toHaveCount(
+    await paper.getByRole("listitem").count(),
+  );
 });
 
-test("a line is read aloud where the browser has a voice of its own, and not where it has none", async ({ page }) => {
+test("a line is read aloud where the browser has a voice of its own, and not where it has none", async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     const said: string[] = [];
     const voice = { name: "bench", lang: "en-GB", localService: true, default: true, voiceURI: "bench" };
@@ -132,13 +149,18 @@ test("a line is read aloud where the browser has a voice of its own, and not whe
   await hand.open("/jobs/J-0139/rebuild");
   await hand.button(/Read aloud/).click();
   const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
-  const title = (await page.getByRole("region", { name: "The line" }).getByRole("heading").textContent()) ?? "";
+  const title =
+    (await page.getByRole("region", { name: "The line" }).getByRole("heading").textContent()) ?? "";
   await expect.poll(async () => (await said()).at(-1)).toContain(title.replace(/[.:]$/, ""));
 });
 
 test("where no voice is at hand there is nothing to press", async ({ page }) => {
   await page.addInitScript(() => {
-    const none = { getVoices: () => [{ name: "far", lang: "en", localService: false }], addEventListener: () => {}, removeEventListener: () => {} };
+    const none = {
+      getVoices: () => [{ name: "far", lang: "en", localService: false }],
+      addEventListener: () => {},
+      removeEventListener: () => {},
+    };
     Object.defineProperty(window, "speechSynthesis", { value: none });
   });
   const hand = new BenchHand(page);

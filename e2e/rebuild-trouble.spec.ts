@@ -1,7 +1,9 @@
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-test("a rebuild in which a washer is lost, a wheel does not turn and a flange has its own order comes to its end", async ({ page }) => {
+test("a rebuild in which a washer is lost, a wheel does not turn and a flange has its own order comes to its end", async ({
+  page,
+}) => {
   test.setTimeout(180_000);
   const hand = new BenchHand(page);
   await hand.strip({ kind: "chestnut roaster", maker: "Vellen", model: "Drum 6", complaint: "scrapes" });
@@ -58,7 +60,10 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
   const cause = page.getByRole("region", { name: "Find the cause" });
   await expect(cause.getByRole("listitem").first()).toContainText("The nut of step 2 is drawn too far");
   await cause.getByRole("button", { name: /^Not that: .*washer/ }).click();
-  await expect(cause.getByRole("button", { name: /^Not that: .*washer/ })).toHaveAttribute("aria-pressed", "true");
+  await expect(cause.getByRole("button", { name: /^Not that: .*washer/ })).toHaveAttribute(
+    "aria-pressed",
+    "true",
+  );
   await cause.getByRole("button", { name: /^It was that: The nut/ }).click();
   await expect(cause).toContainText("It was that: written down");
   await hand.button(/Yes, now it is/).click();
@@ -68,7 +73,9 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
   await hand.button("Point at the holes in the picture").click();
   const holes = page.getByRole("region", { name: "Where the screws sit" });
   await expect(holes.getByRole("button", { name: /^Hole \d, drawn as number/ })).toHaveCount(5);
-  const boxes = await Promise.all([1, 2, 3, 4, 5].map((n) => holes.getByRole("button", { name: new RegExp(`^Hole ${n},`) }).boundingBox()));
+  const boxes = await Promise.all(
+    [1, 2, 3, 4, 5].map((n) => holes.getByRole("button", { name: new RegExp(`^Hole ${n},`) }).boundingBox()),
+  );
   const frame = await holes.getByRole("img").or(holes.locator("svg")).first().boundingBox();
   if (!frame) throw new Error("no picture");
   // a row across the picture: it is no flange after all
@@ -76,7 +83,9 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
     if (!box) throw new Error(`no dot ${i + 1}`);
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
-    await page.mouse.move(frame.x + frame.width * (0.15 + 0.17 * i), frame.y + frame.height / 2, { steps: 4 });
+    await page.mouse.move(frame.x + frame.width * (0.15 + 0.17 * i), frame.y + frame.height / 2, {
+      steps: 4,
+    });
     await page.mouse.up();
   }
   await expect(holes).toContainText("from the middle outwards");

@@ -60,7 +60,8 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   expect(again.length).toBeLessThan(said.length);
   await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
 
-  // the ledger balances, and yet a clip lies on the bench: it is traced to its step by its picture, and its line is open again
+  // the ledger balances, and yet a clip lies on the bench: it is traced to its step by its picture, and its
+  // line is open again
   await hand.button(/Something is left over/).click();
   const left = page.getByRole("region", { name: "Left over" });
   await left.getByLabel("What is in your hand").fill("1 rivet 4");
@@ -76,7 +77,9 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
 });
 
-test("trouble is written down and the line stays open; the reason for its place is told", async ({ page }) => {
+test("trouble is written down and the line stays open; the reason for its place is told", async ({
+  page,
+}) => {
   await new BenchHand(page).open("/jobs/J-0140/rebuild");
   const line = page.getByRole("region", { name: "The line" });
   const before = await line.getByRole("heading").textContent();
@@ -86,7 +89,9 @@ test("trouble is written down and the line stays open; the reason for its place 
   const hand = new BenchHand(page);
   await hand.button(/Say more for its return/).click();
   await hand.button("At the very end").click();
-  await page.getByLabel("What must happen then, the next time too").fill("let it run for a minute without a bit");
+  await page
+    .getByLabel("What must happen then, the next time too")
+    .fill("let it run for a minute without a bit");
   const count = async (): Promise<number> => Number(/of (\d+)/.exec((await line.textContent()) ?? "")?.[1]);
   const lines = await count();
   await hand.button("Add it").click();

@@ -46,9 +46,12 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await expect(pieces).toContainText("snug, then an eighth of a turn (45°) past it");
   await hand.button(/Stack$/).click();
   const stack = page.getByRole("region", { name: "Stack, from the top down" });
-  for (const piece of ["1 nut M6, LEFT-HAND", "2 wavy washers 20 mm", "drive wheel"]) await stack.getByRole("button", { name: piece, exact: true }).click();
+  for (const piece of ["1 nut M6, LEFT-HAND", "2 wavy washers 20 mm", "drive wheel"])
+    await stack.getByRole("button", { name: piece, exact: true }).click();
   await stack.getByRole("button", { name: "2 wavy washers 20 mm: up" }).click();
-  await expect(stack.getByRole("list", { name: "Stack" }).getByRole("listitem").first()).toContainText("wavy washers");
+  await expect(stack.getByRole("list", { name: "Stack" }).getByRole("listitem").first()).toContainText(
+    "wavy washers",
+  );
   await stack.getByRole("button", { name: "2 wavy washers 20 mm: down" }).click();
   await hand.button(/Wires$/).click();
   await page.getByRole("button", { name: "blue", exact: true }).click();
@@ -57,7 +60,9 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await hand.button(/Freed$/).click();
   await page.getByRole("button", { name: "dowels" }).click();
   await page.getByRole("button", { name: /heat$/ }).click();
-  await expect(page.getByRole("region", { name: "How it came off" }).getByText(/Never heat near a battery/)).toBeVisible();
+  await expect(
+    page.getByRole("region", { name: "How it came off" }).getByText(/Never heat near a battery/),
+  ).toBeVisible();
   await hand.button(/Caution$/).click();
   await page.getByRole("button", { name: /Sharp keyway/ }).click();
   await hand.button(/Timing$/).click();
@@ -78,7 +83,9 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await expect(back.getByRole("list", { name: "Said for its return" })).toContainText("Listen for the click");
   await hand.saved();
   await hand.reload();
-  await expect(page.getByRole("list", { name: "Understood" })).toContainText("a tooth at the pin; 1.5 turns to dead centre");
+  await expect(page.getByRole("list", { name: "Understood" })).toContainText(
+    "a tooth at the pin; 1.5 turns to dead centre",
+  );
   await hand.button(/Lay it down/).click();
   await expect(mat(page).getByLabel("Step 1: drive wheel")).toBeVisible();
   await expect(page.getByText(/Tools so far: hot-air gun/)).toBeVisible();
@@ -89,7 +96,12 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
     for (const says of all) await expect(line).toContainText(says);
   };
   // the wheel, then what holds it, then what was said for its return
-  await told("drive wheel", "a tooth at the pin; 1.5 turns to dead centre", "lift by the rim, not by the shaft", "Do not undo: the worm's lock nut.");
+  await told(
+    "drive wheel",
+    "a tooth at the pin; 1.5 turns to dead centre",
+    "lift by the rim, not by the shaft",
+    "Do not undo: the worm's lock nut.",
+  );
   await told("Over its dowels", "It came off warm and goes on warm");
   await hand.button(/Done$/).click();
   await told("Lay on: 2 wavy washers 20 mm; screw on: 1 nut M6, LEFT-HAND", "blue → X2-1");
@@ -130,7 +142,10 @@ test("screws of one step that differ must be given a place before they are laid 
   await expect(mat(page).getByLabel(/^Step 1:/)).toBeVisible();
 });
 
-test("the hand does not wait for the shop: what is on its way lies on the Mat, and in the browser until the shop has it", async ({ page, context }) => {
+test("the hand does not wait for the shop: what is on its way lies on the Mat, and in the browser until the shop has it", async ({
+  page,
+  context,
+}) => {
   const hand = await stripped(page, "cover");
   // the shop does not hear of anything until it is let
   let letThrough = (): void => undefined;
@@ -177,13 +192,18 @@ test("the hand does not wait for the shop: what is on its way lies on the Mat, a
   expect(await pockets(again)).toEqual(["cover", "wheel", "shaft", "begun meanwhile"]);
 });
 
-test("a step that the shop does not take comes back to be mended, and none is lost under another", async ({ page, context }) => {
+test("a step that the shop does not take comes back to be mended, and none is lost under another", async ({
+  page,
+  context,
+}) => {
   const hand = await stripped(page, "cover");
   const what = page.getByLabel("What came off");
   await context.setOffline(true);
   await what.fill("wheel");
   await hand.button(/Lay it down/).click();
-  await expect(page.getByRole("alert").filter({ hasText: "Not saved: the shop’s computer does not answer" })).toBeVisible();
+  await expect(
+    page.getByRole("alert").filter({ hasText: "Not saved: the shop’s computer does not answer" }),
+  ).toBeVisible();
   await expect(what).toHaveValue("wheel");
   await context.setOffline(false);
   await hand.button("Understood").click();
@@ -204,7 +224,9 @@ test("a step that the shop does not take comes back to be mended, and none is lo
   await what.fill("shaft");
   letThrough();
   const refused = page.getByRole("alert").filter({ hasText: "Not laid down" });
-  await expect(refused).toContainText(/a name that says .* … ?\. What came off is longer than 4000 characters\./);
+  await expect(refused).toContainText(
+    /a name that says .* … ?\. What came off is longer than 4000 characters\./,
+  );
   await expect.poll(() => pockets(page)).toEqual(["cover", "wheel"]);
   await refused.getByRole("button", { name: "Pick it up again" }).click();
   await expect(page.getByText(/is still open here: lay it down first/)).toBeVisible();
@@ -225,7 +247,9 @@ test("a late step is slid to its place, bundled, tied and taken back by keyboard
   await page.keyboard.press("[");
   await expect.poll(() => pockets(page)).toEqual(["cover", "late washer", "wheel"]);
   await page.keyboard.press("u");
-  await expect.poll(() => pockets(page)).toEqual(["cover, came out as one", "late washer, came out as one", "wheel"]);
+  await expect
+    .poll(() => pockets(page))
+    .toEqual(["cover, came out as one", "late washer, came out as one", "wheel"]);
   await page.keyboard.press("x");
   // three actions back, one by one
   await page.keyboard.press("z");
@@ -236,7 +260,9 @@ test("a late step is slid to its place, bundled, tied and taken back by keyboard
   await expect.poll(() => pockets(page)).toEqual(["cover", "wheel"]);
 });
 
-test("a pocket is dragged: to another's edge it slides, on its lower half it is tied to it", async ({ page }) => {
+test("a pocket is dragged: to another's edge it slides, on its lower half it is tied to it", async ({
+  page,
+}) => {
   await stripped(page, "cover", "wheel", "shaft");
   const drag = async (from: string, zone: string): Promise<void> => {
     const box = await mat(page)
@@ -285,7 +311,9 @@ test("a step is edited and laid back down, changed", async ({ page }) => {
     .getByLabel(/^Step 2: wheel/)
     .click();
   await hand.button(/Edit this step/).click();
-  await expect(page.getByText("Step 3 is still open here: lay it down first, then edit step 2.")).toBeVisible();
+  await expect(
+    page.getByText("Step 3 is still open here: lay it down first, then edit step 2."),
+  ).toBeVisible();
   await expect(page.getByLabel("What came off")).toHaveValue("half a name");
   // one that is edited has its own picture beside it, not that of the last thing off
   await hand.open("/jobs/J-0139/strip");
@@ -301,15 +329,22 @@ test("a step is edited and laid back down, changed", async ({ page }) => {
   await expect(page.getByText("step 2: 2 pictures", { exact: true })).toBeVisible();
 });
 
-test("two screens on one job see each other's steps within two seconds, and lose none", async ({ page, context }) => {
+test("two screens on one job see each other's steps within two seconds, and lose none", async ({
+  page,
+  context,
+}) => {
   await stripped(page, "cover");
   const other = await context.newPage();
   await new BenchHand(other).open(page.url());
   await page.getByLabel("What came off").fill("left wheel");
   await other.getByLabel("What came off").fill("right wheel");
-  await Promise.all([page.getByRole("button", { name: /Lay it down/ }).click(), other.getByRole("button", { name: /Lay it down/ }).click()]);
+  await Promise.all([
+    page.getByRole("button", { name: /Lay it down/ }).click(),
+    other.getByRole("button", { name: /Lay it down/ }).click(),
+  ]);
   for (const screen of [page, other])
-    for (const wheel of ["left wheel", "right wheel"]) await expect(mat(screen).getByLabel(new RegExp(`: ${wheel}`))).toBeVisible({ timeout: 2500 });
+    for (const wheel of ["left wheel", "right wheel"])
+      await expect(mat(screen).getByLabel(new RegExp(`: ${wheel}`))).toBeVisible({ timeout: 2500 });
 });
 
 test("a hand that is quicker than the camera gets its picture, once", async ({ page }) => {
@@ -328,7 +363,9 @@ test("a hand that is quicker than the camera gets its picture, once", async ({ p
   await expect(page.getByText("step 2: one picture")).toBeVisible();
 });
 
-test("a hand that goes on before it hears that its picture arrived is not told that somebody else changed the job", async ({ page }) => {
+test("a hand that goes on before it hears that its picture arrived is not told that somebody else changed the job", async ({
+  page,
+}) => {
   const hand = await stripped(page, "cover", "wheel");
   let answer = (): void => undefined;
   const answered = new Promise<void>((done) => (answer = done));
@@ -350,7 +387,9 @@ test("a hand that goes on before it hears that its picture arrived is not told t
   await expect.poll(() => pockets(page)).toEqual(["cover"]);
 });
 
-test("pictures taken while the shop does not answer are kept through a reload and sent by themselves", async ({ page }) => {
+test("pictures taken while the shop does not answer are kept through a reload and sent by themselves", async ({
+  page,
+}) => {
   const hand = await stripped(page);
   await page.getByLabel("What came off").fill("cover");
   await page.route("**/pictures", (route) => route.abort());
@@ -409,7 +448,9 @@ test("a picture is marked, and the marks are there again at the rebuild", async 
   await expect(page.getByRole("img", { name: "2 marks" })).toBeVisible();
 });
 
-test("the live picture is laid over by the earlier one, and two pictures stand side by side at one scale", async ({ page }) => {
+test("the live picture is laid over by the earlier one, and two pictures stand side by side at one scale", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open("/jobs/J-0142/strip");
   await page.keyboard.press("p");
@@ -427,14 +468,18 @@ test("the live picture is laid over by the earlier one, and two pictures stand s
   await page.keyboard.press("[");
   await expect(both).toContainText("step 17, ");
   await page.keyboard.press("+");
-  const scales = await both.getByRole("img").evaluateAll((all) => all.map((img) => getComputedStyle(img).transform));
+  const scales = await both
+    .getByRole("img")
+    .evaluateAll((all) => all.map((img) => getComputedStyle(img).transform));
   expect(scales[0]).toBe(scales[1]);
   expect(scales[0]).toContain("1.25");
   await page.keyboard.press("x");
   await expect(both).toHaveCount(0);
 });
 
-test("what may have been meant otherwise stops Space once, and each torque stays with its screws", async ({ page }) => {
+test("what may have been meant otherwise stops Space once, and each torque stays with its screws", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.strip({ kind: "towel warmer", maker: "Velbrant", model: "T 5", complaint: "Cold." });
   const chips = page.getByRole("list", { name: "Understood" });
@@ -444,7 +489,9 @@ test("what may have been meant otherwise stops Space once, and each torque stays
   await expect(chips).toContainText("a left-hand thread, or where it sat?");
   await page.keyboard.press("Enter");
   await page.keyboard.press("Space");
-  await expect(page.getByRole("alert").filter({ hasText: "Look once more" })).toContainText("Space again lays it down");
+  await expect(page.getByRole("alert").filter({ hasText: "Look once more" })).toContainText(
+    "Space again lays it down",
+  );
   await expect(mat.getByLabel("Step 1:")).toHaveCount(0);
   await page.keyboard.press("Space");
   await expect(mat.getByLabel("Step 1:")).toBeVisible();
@@ -459,7 +506,9 @@ test("what may have been meant otherwise stops Space once, and each torque stays
   await expect(mat.getByLabel("Step 2:")).toBeVisible();
 });
 
-test("a word is taken for something else by one key; what was only loosened, or only looked at, lies nowhere and is counted nowhere", async ({ page }) => {
+test("a word is taken for something else by one key; what was only loosened, or only looked at, lies nowhere and is counted nowhere", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.strip({ kind: "letter folder", maker: "Ostrava", model: "F 2", complaint: "Jams." });
   const chips = page.getByRole("list", { name: "Understood" });

@@ -1,7 +1,10 @@
 import { expect, type Page, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-test("a save from a stale screen is refused with what changed, and nothing is written over", async ({ page, context }) => {
+test("a save from a stale screen is refused with what changed, and nothing is written over", async ({
+  page,
+  context,
+}) => {
   const hand = new BenchHand(page);
   // this screen does not hear of the other one
   await page.route("**/version", (route) => route.abort());
@@ -46,7 +49,9 @@ test("what two screens typed into one field is shown side by side", async ({ pag
   await new BenchHand(second).write("In the customer’s words", "Paddle stands still when it is thick.");
   await context.setOffline(false);
   await new BenchHand(page).reload();
-  await expect(page.getByText("The job says now: “Paddle stands still when it is thick.”. You typed: “Paddle stops.”.")).toBeVisible();
+  await expect(
+    page.getByText("The job says now: “Paddle stands still when it is thick.”. You typed: “Paddle stops.”."),
+  ).toBeVisible();
   await page.getByRole("button", { name: "Keep mine" }).click();
   await new BenchHand(page).saved();
   await new BenchHand(second).reload();
@@ -65,7 +70,9 @@ async function loseAnswer(page: Page): Promise<void> {
   });
 }
 
-test("a field whose answer was lost goes on by itself, and is not told that somebody else was here", async ({ page }) => {
+test("a field whose answer was lost goes on by itself, and is not told that somebody else was here", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 2", complaint: "Cold." });
   // this screen does not follow the job, so that only the save can find it out
@@ -85,7 +92,12 @@ test("a field whose answer was lost goes on by itself, and is not told that some
 
 test("a step whose answer was lost is laid down once, however often it is pressed", async ({ page }) => {
   const hand = new BenchHand(page);
-  const number = await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 3", complaint: "Cold." });
+  const number = await hand.takeIn({
+    kind: "towel warmer",
+    maker: "Velbrant",
+    model: "T 3",
+    complaint: "Cold.",
+  });
   await page.locator("body").press("Space");
   await page.waitForURL(/strip$/);
   await hand.clearSafetyGate();
@@ -104,7 +116,9 @@ test("a step whose answer was lost is laid down once, however often it is presse
   await expect(page.getByText("laid down step 1: rear cover")).toHaveCount(1);
 });
 
-test("something else pressed after a lost answer is not done blindly: the screen first shows what did arrive", async ({ page }) => {
+test("something else pressed after a lost answer is not done blindly: the screen first shows what did arrive", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.takeIn({ kind: "towel warmer", maker: "Velbrant", model: "T 4", complaint: "Cold." });
   await page.route("**/version", (route) => route.abort());
@@ -112,7 +126,11 @@ test("something else pressed after a lost answer is not done blindly: the screen
   await hand.button("Battery").click();
   await expect(page.getByText(/does not answer/).first()).toBeVisible();
   await hand.button(/✓ Consents/).click();
-  await expect(page.getByText("Not done yet: what was sent before did arrive, and is shown now. Press once more if this is still wanted.")).toBeVisible();
+  await expect(
+    page.getByText(
+      "Not done yet: what was sent before did arrive, and is shown now. Press once more if this is still wanted.",
+    ),
+  ).toBeVisible();
   await expect(hand.button("Battery")).toHaveAttribute("aria-pressed", "true");
   await expect(hand.button(/✓ Consents/)).toBeVisible();
   await hand.button(/✓ Consents/).click();
@@ -145,12 +163,18 @@ test("a broken picture is refused with a sentence, and a sound one is kept", asy
   await new BenchHand(page).open("/jobs/J-0145/take-in");
   await page.getByRole("button", { name: /Picture$/ }).click();
   const file = page.getByLabel("Picture file");
-  await file.setInputFiles({ name: "half.jpg", mimeType: "image/jpeg", buffer: Buffer.from("ffd8ffe000104a46494600010100000100010000ffdb0043", "hex") });
+  await file.setInputFiles({
+    name: "half.jpg",
+    mimeType: "image/jpeg",
+    buffer: Buffer.from("ffd8ffe000104a46494600010100000100010000ffdb0043", "hex"),
+  });
   await expect(page.getByRole("alert").filter({ hasText: /broken off or damaged|no JPEG/ })).toBeVisible();
   await page.getByRole("button", { name: "Discard it" }).click();
   await page.getByRole("button", { name: /Picture$/ }).click();
   await file.setInputFiles({ name: "notes.txt", mimeType: "text/plain", buffer: Buffer.from("no picture") });
-  await expect(page.getByRole("alert").filter({ hasText: "This is no JPEG, PNG or WebP picture." })).toBeVisible();
+  await expect(
+    page.getByRole("alert").filter({ hasText: "This is no JPEG, PNG or WebP picture." }),
+  ).toBeVisible();
   await page.getByRole("button", { name: "Discard it" }).click();
   await page.getByRole("button", { name: /Picture$/ }).click();
   await file.setInputFiles("demo/pictures/jpeg/churn-unit.jpg");
@@ -169,7 +193,9 @@ test("an address that leads nowhere says so and leads back", async ({ page }) =>
   await page.waitForURL(/J-0140\/match\/quote$/);
 });
 
-test("a key pressed with a finger counts, although leaving the field takes its sentence away and closes the line up", async ({ page }) => {
+test("a key pressed with a finger counts, although leaving the field takes its sentence away and closes the line up", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.open("/jobs/J-0139/lube");
   const weighed = page.getByLabel("Weighed in, g").nth(1);
@@ -190,7 +216,9 @@ test("a key pressed with a finger counts, although leaving the field takes its s
   await expect(page.getByText(/Were milligrams meant/)).toHaveCount(0);
 });
 
-test("a half-typed line whose saving gets no answer at all is sent again, and reaches the shop", async ({ page }) => {
+test("a half-typed line whose saving gets no answer at all is sent again, and reaches the shop", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   await hand.takeIn({ kind: "belt sander", maker: "Corvane", model: "BX-9", complaint: "Grinds." });
   await hand.button(/On to Strip/).click();

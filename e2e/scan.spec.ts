@@ -6,7 +6,10 @@ import QRCode from "qrcode";
 import { CHROMIUM } from "../scripts/serve-built";
 import { BenchHand } from "./bench-hand";
 
-/** A film of one still picture for the browser's own stand-in camera: the tag of J-0139, held a little off the middle. */
+/**
+ * A film of one still picture for the browser's own stand-in camera: the tag of J-0139, held a little off the
+ * middle.
+ */
 function filmOfTag(address: string): string {
   const [width, height, dot] = [640, 480, 8];
   const { modules } = QRCode.create(address, { errorCorrectionLevel: "M" });
@@ -20,7 +23,10 @@ function filmOfTag(address: string): string {
     }
   const frame = Buffer.concat([Buffer.from("FRAME\n"), luma, Buffer.alloc((width * height) / 2, 128)]);
   const place = join(mkdtempSync(join(tmpdir(), "film-")), "tag.y4m");
-  writeFileSync(place, Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip A1:1 C420jpeg\n`), frame, frame]));
+  writeFileSync(
+    place,
+    Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip A1:1 C420jpeg\n`), frame, frame]),
+  );
   return place;
 }
 
@@ -48,7 +54,9 @@ test("the bench camera takes the picture of a step", async ({ page }) => {
   await page.keyboard.press("p");
   await page.getByLabel("Camera", { exact: true }).selectOption("Bench camera");
   await expect(page.locator("video")).toBeVisible();
-  await expect.poll(() => page.locator("video").evaluate((v) => (v as HTMLVideoElement).videoWidth)).toBeGreaterThan(0);
+  await expect
+    .poll(() => page.locator("video").evaluate((v) => (v as HTMLVideoElement).videoWidth))
+    .toBeGreaterThan(0);
   await hand.button(/Take it/).click();
   await expect(page.getByText("step 3: one picture", { exact: true })).toBeVisible();
 });

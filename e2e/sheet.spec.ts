@@ -4,9 +4,12 @@ import { extractText, getDocumentProxy } from "unpdf";
 import { BenchHand } from "./bench-hand";
 import { copyOf } from "./units";
 
-const textOf = async (pdf: Buffer): Promise<string> => (await extractText(await getDocumentProxy(new Uint8Array(pdf)))).text.join(" ").replace(/\s+/g, " ");
+const textOf = async (pdf: Buffer): Promise<string> =>
+  (await extractText(await getDocumentProxy(new Uint8Array(pdf)))).text.join(" ").replace(/\s+/g, " ");
 
-test("from a closed rebuild to a printed sheet: listened to, tested, ticked, signed, read back, opened again, and a comeback", async ({ page }) => {
+test("from a closed rebuild to a printed sheet: listened to, tested, ticked, signed, read back, opened again, and a comeback", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const number = await copyOf("J-0135");
 
@@ -22,7 +25,11 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
   await expect(outs).toContainText("Nothing stands out", { timeout: 60_000 });
   await expect(page.getByRole("table", { name: "Before and after" })).toContainText("Knock with screw");
   // what is no recording is refused with a sentence, and nothing is lost
-  await page.getByLabel("Recording").setInputFiles({ name: "list.wav", mimeType: "audio/wav", buffer: Buffer.from("four screws, one washer") });
+  await page.getByLabel("Recording").setInputFiles({
+    name: "list.wav",
+    mimeType: "audio/wav",
+    buffer: Buffer.from("four screws, one washer"),
+  });
   await expect(outs.getByRole("alert")).toContainText("no WAV file");
   await expect(outs).toContainText("Nothing stands out");
 
@@ -106,7 +113,10 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
   await page.getByRole("link", { name: /Return sheet/ }).click();
   await page.waitForURL(/sheet$/);
   await expect(page.getByRole("article")).toContainText("MRV-T3-53");
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Save as PDF" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save as PDF" }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe(`Return sheet ${number}.pdf`);
   const text = await textOf(readFileSync(await download.path()));
   for (const words of [
@@ -143,12 +153,20 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
 
   // the same unit comes back: whether within its warranty is asked, and then nothing is charged
   const { createJob } = await import("../src/store/jobs");
-  const back = await createJob({ kind: "pasta extruder", maker: "Morvane", model: "Trafila 3", serial: "MT3-40117", complaint: "grinds again" });
+  const back = await createJob({
+    kind: "pasta extruder",
+    maker: "Morvane",
+    model: "Trafila 3",
+    serial: "MT3-40117",
+    complaint: "grinds again",
+  });
   await hand.open(`/jobs/${back}/take-in`);
   await page.getByRole("button", { name: new RegExp(`Back within its warranty\\? ${number}`) }).click();
   await expect(page.getByText(`Came back within its warranty: ${number}`)).toBeVisible();
   await hand.open(`/jobs/${back}/sheet`);
-  await expect(page.getByRole("article")).toContainText(`Came back within the warranty of ${number}: the work is not charged.`);
+  await expect(page.getByRole("article")).toContainText(
+    `Came back within the warranty of ${number}: the work is not charged.`,
+  );
   await expect(page.getByRole("article")).toContainText("Total: not charged");
 
   // it is opened again with a reason, and the checks are asked anew

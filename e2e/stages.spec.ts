@@ -2,12 +2,16 @@ import { expect, type Page, test } from "@playwright/test";
 import { JOB_PLACES } from "../demo/shop/places";
 import { BenchHand } from "./bench-hand";
 
-test("the board shows the earliest promise first and takes up the next job with one key", async ({ page }) => {
+test("the board shows the earliest promise first and takes up the next job with one key", async ({
+  page,
+}) => {
   await new BenchHand(page).open("/");
   const rows = page.getByRole("main").getByRole("listitem");
   await expect(rows.first()).toContainText("today");
   await expect(rows).toHaveCount(await rows.count());
-  await expect(page.getByRole("region", { name: "Next for you" }).getByRole("heading")).toContainText("J-0135");
+  await expect(page.getByRole("region", { name: "Next for you" }).getByRole("heading")).toContainText(
+    "J-0135",
+  );
   await page.keyboard.press("Space");
   await page.waitForURL(/J-0135\/hand-back$/);
   await expect(page.getByRole("button", { name: /Yes, checked/ })).toBeVisible();
@@ -73,7 +77,9 @@ test("every screen of the demo shop opens without an error, its buttons large en
     );
     expect.soft(low, path).toEqual([]);
     // colours that fade over would be read half-way
-    await page.addStyleTag({ content: "*, ::before, ::after { transition: none !important; animation: none !important }" });
+    await page.addStyleTag({
+      content: "*, ::before, ::after { transition: none !important; animation: none !important }",
+    });
     for (const theme of ["day", "night"]) {
       await page.evaluate((t) => document.documentElement.setAttribute("data-theme", t), theme);
       const { contrast, text } = await faintest(page);
@@ -100,7 +106,8 @@ function faintest(page: Page): Promise<{ contrast: number; text: string }> {
       return read;
     };
     const light = ([r, g, b]: number[]): number => {
-      const f = (c: number): number => (c / 255 <= 0.03928 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
+      const f = (c: number): number =>
+        c / 255 <= 0.03928 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4;
       return 0.2126 * f(r as number) + 0.7152 * f(g as number) + 0.0722 * f(b as number);
     };
     let min = { contrast: 21, text: "" };
@@ -108,7 +115,8 @@ function faintest(page: Page): Promise<{ contrast: number; text: string }> {
       const own = [...el.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim());
       if (!own || !(el as HTMLElement).offsetParent) continue;
       let under: Element | null = el;
-      while (under && (rgb(getComputedStyle(under).backgroundColor)[3] ?? 0) < 250) under = under.parentElement;
+      while (under && (rgb(getComputedStyle(under).backgroundColor)[3] ?? 0) < 250)
+        under = under.parentElement;
       const a = light(rgb(getComputedStyle(el).color));
       const b = light(rgb(getComputedStyle(under ?? document.body).backgroundColor));
       const contrast = (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
@@ -118,7 +126,9 @@ function faintest(page: Page): Promise<{ contrast: number; text: string }> {
   });
 }
 
-test("nothing of a stage screen is cut off, large or small: the main action is in sight, and nothing runs out at the side", async ({ page }) => {
+test("nothing of a stage screen is cut off, large or small: the main action is in sight, and nothing runs out at the side", async ({
+  page,
+}) => {
   for (const [path, action] of [
     ["/jobs/J-0144/take-in", /On to Strip/],
     ["/jobs/J-0143/strip", /Lay it down/],

@@ -1,9 +1,16 @@
 import { expect, test } from "@playwright/test";
 import { BenchHand } from "./bench-hand";
 
-test("a model's variants are told by their mark, and another is learnt once for the next unit", async ({ page }) => {
+test("a model's variants are told by their mark, and another is learnt once for the next unit", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
-  await hand.takeIn({ kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", complaint: "Stops." });
+  await hand.takeIn({
+    kind: "masticating juicer",
+    maker: "Velbrant",
+    model: "Pressa 40",
+    complaint: "Stops.",
+  });
   await hand.reload();
   await hand.button(/six ribs inside the cover/).click();
   await expect(hand.button(/✓ six ribs/)).toBeVisible();
@@ -14,12 +21,19 @@ test("a model's variants are told by their mark, and another is learnt once for 
   await page.getByLabel("Told by the mark").fill("blue dot beside the plate");
   await page.getByRole("button", { name: "Learn it" }).click();
   await expect(hand.button(/✓ blue dot beside the plate/)).toBeVisible();
-  await hand.takeIn({ kind: "masticating juicer", maker: "velbrant", model: "pressa 40", complaint: "Stops too." });
+  await hand.takeIn({
+    kind: "masticating juicer",
+    maker: "velbrant",
+    model: "pressa 40",
+    complaint: "Stops too.",
+  });
   await hand.reload();
   await expect(hand.button(/blue dot beside the plate/)).toBeVisible();
 });
 
-test("what drives a unit and what can hurt at it is asked, not read out of its name; what was said is proposed at the next of its kind", async ({ page }) => {
+test("what drives a unit and what can hurt at it is asked, not read out of its name; what was said is proposed at the next of its kind", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
   const begin = async (): Promise<string> => {
     await hand.open("/");
@@ -81,15 +95,24 @@ test("a serial number tells the age once the maker's date code is taught", async
   await page.getByRole("button", { name: /teach Brisswell/ }).click();
   await page.getByLabel("Date code of Brisswell").fill("the second one");
   await page.getByRole("button", { name: "Learn it" }).click();
-  await expect(page.getByText(/is not read: say it like “characters 2–3 year, 4–5 week”/).first()).toBeVisible();
+  await expect(
+    page.getByText(/is not read: say it like “characters 2–3 year, 4–5 week”/).first(),
+  ).toBeVisible();
   await page.getByLabel("Date code of Brisswell").fill("characters 2-3 year, 4-5 week");
   await page.getByRole("button", { name: "Learn it" }).click();
   await expect(page.getByText(/made in week 14 of 2019, about \d+ years old/)).toBeVisible();
 });
 
-test("history, loose items with pictures and a known customer are taken in with a few presses", async ({ page }) => {
+test("history, loose items with pictures and a known customer are taken in with a few presses", async ({
+  page,
+}) => {
   const hand = new BenchHand(page);
-  const number = await hand.takeIn({ kind: "paper shredder", maker: "Pellgrove", model: "S-12", complaint: "Jams." });
+  const number = await hand.takeIn({
+    kind: "paper shredder",
+    maker: "Pellgrove",
+    model: "S-12",
+    complaint: "Jams.",
+  });
   await hand.button("Bought: used").click();
   await hand.button("Opened before: by the owner").click();
   await hand.write("Years old", "6");
@@ -120,7 +143,9 @@ test("history, loose items with pictures and a known customer are taken in with 
   await expect(label.getByRole("img")).toHaveAttribute("aria-label", new RegExp(`/jobs/${number}$`));
 });
 
-test("a tag that is scanned, or a number that is typed, opens its job; anything else gets a sentence", async ({ page }) => {
+test("a tag that is scanned, or a number that is typed, opens its job; anything else gets a sentence", async ({
+  page,
+}) => {
   await new BenchHand(page).open("/");
   await page.keyboard.press("s");
   await page.waitForURL(/scan$/);

@@ -14,10 +14,17 @@ const STRIP: { what: string; line?: string; key?: string; picture?: boolean; pie
   { what: "lay shaft", line: "1 pin 3x18", key: "B", pieces: 2 },
 ];
 
-test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and handed back", async ({ page }) => {
+test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and handed back", async ({
+  page,
+}) => {
   test.setTimeout(240_000);
   const hand = new BenchHand(page);
-  const number = await hand.takeIn({ kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", complaint: "Motor hums, screw stands still." });
+  const number = await hand.takeIn({
+    kind: "masticating juicer",
+    maker: "Velbrant",
+    model: "Pressa 40",
+    complaint: "Motor hums, screw stands still.",
+  });
   await hand.button(/Touches food/).click();
   await expect(hand.button(/✓ Touches food/)).toBeVisible();
   await hand.button(/clicks once a turn/).click();
@@ -49,7 +56,9 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
         await expect(page.getByText("step 5: one picture")).toBeVisible();
       }
       await hand.button(/Lay it down/).click();
-      await expect(page.getByRole("region", { name: "The Mat" }).getByLabel(new RegExp(`^Step ${i + 1}:`))).toBeVisible();
+      await expect(
+        page.getByRole("region", { name: "The Mat" }).getByLabel(new RegExp(`^Step ${i + 1}:`)),
+      ).toBeVisible();
     }
     await hand.button(/Strip complete/).click();
     await hand.button(/On to Judge/).click();
@@ -57,7 +66,10 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
 
   await test.step("judge: the wheel has lost teeth; its measures name it", async () => {
     await page.waitForURL(/judge$/);
-    await page.getByRole("region", { name: "Parts" }).getByRole("button", { name: "second-stage wheel" }).click();
+    await page
+      .getByRole("region", { name: "Parts" })
+      .getByRole("button", { name: "second-stage wheel" })
+      .click();
     await hand.button(/teeth missing/).click();
     await expect(hand.button(/✓ Goes back new/)).toBeVisible();
     await hand.button(/plastic crumbs/).click();
@@ -73,7 +85,9 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await expect(page.getByLabel("Tip diameter, reading")).toContainText("45.03");
     await page.getByLabel("Span over 6, mm", { exact: true }).fill("nine");
     await page.getByLabel("Span over 6, mm", { exact: true }).press("Enter");
-    await expect(page.getByText("“nine” is no length: type it like 45.11 or 1 3/16 in").first()).toBeVisible();
+    await expect(
+      page.getByText("“nine” is no length: type it like 45.11 or 1 3/16 in").first(),
+    ).toBeVisible();
     for (const [label, value] of [
       ["Span over 6", "16,85"],
       ["Span over 4", "10.95"],
@@ -84,9 +98,12 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       await page.getByLabel(`${label}, mm`, { exact: true }).press("Enter");
       await expect(page.getByLabel(`${label}, reading`)).toContainText(value.replace(",", "."));
     }
-    await expect(page.getByRole("list", { name: "What it is" }).getByRole("listitem").first()).toContainText("module 1 · 20° · helix 18°");
+    await expect(page.getByRole("list", { name: "What it is" }).getByRole("listitem").first()).toContainText(
+      "module 1 · 20° · helix 18°",
+    );
     await page.getByLabel("Bore form").selectOption("cross slot");
-    for (const tooth of [10, 11, 12]) await page.getByRole("button", { name: `Tooth ${tooth}`, exact: true }).click();
+    for (const tooth of [10, 11, 12])
+      await page.getByRole("button", { name: `Tooth ${tooth}`, exact: true }).click();
     await expect(page.getByRole("button", { name: /Tooth 11, missing/ })).toBeVisible();
     await hand.button(/Accept/).click();
     await expect(page.getByText(/Named: 41 teeth, module 1, 20°/)).toBeVisible();
@@ -105,7 +122,15 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await candidates.getByRole("button", { name: /^VLB-40-241\s?Second/ }).click();
     await expect(page.getByText(/discontinued, and none is left/)).toBeVisible();
     await candidates.getByRole("button", { name: /^VLB-42-242/ }).click();
-    for (const criterion of ["teeth", "module", "pressure angle", "helix angle", "hand", "bore", "face width"])
+    for (const criterion of [
+      "teeth",
+      "module",
+      "pressure angle",
+      "helix angle",
+      "hand",
+      "bore",
+      "face width",
+    ])
       await expect(page.getByRole("rowheader", { name: criterion, exact: true })).toBeVisible();
     await hand.button(/Take this one/).click();
     await expect(page.getByText("✓ Chosen")).toBeVisible();
@@ -155,7 +180,9 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await beside.getByRole("button", { name: "It does not go in" }).click();
     await expect(beside).toContainText("✕ does not go in: the low plate is in already");
     // the old pin does not go back: the new ones take its place
-    await beside.getByLabel("A piece that came out and stays out").selectOption({ label: "step 9: 1 pin 3 × 18" });
+    await beside
+      .getByLabel("A piece that came out and stays out")
+      .selectOption({ label: "step 9: 1 pin 3 × 18" });
     await expect(beside.getByLabel("Because")).toHaveValue("the new second-stage wheel does without it");
     await beside.getByRole("button", { name: "It stays out" }).click();
     await expect(beside).toContainText("Stays out, step 9: 1 pin 3 × 18");
@@ -179,7 +206,9 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await expect(page.getByText(/^Free volume: \d+ ml/)).toBeVisible();
     await hand.button(/Which$/).click();
     await hand.button(/forbidden: Skarn GB-0/).click();
-    await expect(page.getByRole("list", { name: "Why" })).toContainText("not registered H1: it must not go into a machine that touches food");
+    await expect(page.getByRole("list", { name: "Why" })).toContainText(
+      "not registered H1: it must not go into a machine that touches food",
+    );
     await expect(hand.button(/Override/)).toBeDisabled();
     await hand.button(/may be used: Olmen FG-00/).click();
     await hand.button(/Use Olmen FG-00/).click();
@@ -187,7 +216,13 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     const weights = page.getByLabel("Weighed in, g");
     await weights.first().fill("24000");
     await weights.first().blur();
-    await expect(page.getByText(/Were milligrams meant|more than the whole room holds|dot in the wrong place|factor of three/).first()).toBeVisible();
+    await expect(
+      page
+        .getByText(
+          /Were milligrams meant|more than the whole room holds|dot in the wrong place|factor of three/,
+        )
+        .first(),
+    ).toBeVisible();
     await weights.first().fill("");
     await hand.weighAll();
     await hand.button(/On to Rebuild/).click();
@@ -221,9 +256,14 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await page.waitForURL(/hand-back$/);
     for (let i = 0; i < 20; i++) {
       if (await page.getByRole("heading", { name: "All checks are answered." }).isVisible()) break;
-      const asked = await page.getByRole("region", { name: "Final check" }).getByRole("heading").textContent();
+      const asked = await page
+        .getByRole("region", { name: "Final check" })
+        .getByRole("heading")
+        .textContent();
       // what came with it is ticked as it goes back
-      const unticked = page.getByRole("list", { name: "Came with it" }).getByRole("button", { pressed: false });
+      const unticked = page
+        .getByRole("list", { name: "Came with it" })
+        .getByRole("button", { pressed: false });
       while (await unticked.count()) await unticked.first().click();
       const figure = page.getByLabel(/^Figure/);
       if (await figure.isVisible()) {

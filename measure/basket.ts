@@ -1,5 +1,6 @@
 /**
- * The choice of a basket from 40 needs, 400 offers and 60 kits, in milliseconds, and as a ratio to one of a tenth the size in the same run. Drawn by a
+ * The choice of a basket from 40 needs, 400 offers and 60 kits, in milliseconds, and as a ratio to one of a
+ * tenth the size in the same run. Drawn by a
  * seed: prices, packs, lead times, kits of two to five parts a fifth cheaper than their parts.
  */
 import { cheapestBasket } from "../src/core/match/basket/basket";
@@ -13,7 +14,12 @@ function draw(needs: number, offers: number, kits: number, seed: number) {
   };
   const whole = (n: number): number => Math.floor(share() * n);
   const parts = Array.from({ length: needs }, (_, i) => ({ number: `P${i}`, price: 1 + share() * 40 }));
-  const suppliers = Array.from({ length: 5 }, (_, i) => ({ name: `S${i}`, shipping: 3 + whole(6), freeFrom: 60 + whole(80), minimumOrder: whole(3) * 10 }));
+  const suppliers = Array.from({ length: 5 }, (_, i) => ({
+    name: `S${i}`,
+    shipping: 3 + whole(6),
+    freeFrom: 60 + whole(80),
+    minimumOrder: whole(3) * 10,
+  }));
   const money = (x: number): number => Math.round(x * 100) / 100;
   const bundles = Array.from({ length: kits }, (_, i) => ({
     number: `K${i}`,
@@ -24,7 +30,10 @@ function draw(needs: number, offers: number, kits: number, seed: number) {
     needs: parts.map((p, i) => ({
       id: `need ${i}`,
       qty: 1 + (whole(5) === 0 ? 1 : 0),
-      options: [{ part: p.number }, ...(i % 4 === 0 ? [{ part: `P${(i + 1) % needs}`, with: [{ part: `P${(i + 2) % needs}` }] }] : [])],
+      options: [
+        { part: p.number },
+        ...(i % 4 === 0 ? [{ part: `P${(i + 1) % needs}`, with: [{ part: `P${(i + 2) % needs}` }] }] : []),
+      ],
     })),
     offers: [
       ...Array.from({ length: offers - kits }, (_, i) => {

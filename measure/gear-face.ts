@@ -1,7 +1,8 @@
 /**
  * npx tsx measure/gear-face.ts: a gear face of 120 teeth in the real browser.
  *
- * Whether the mark of a pressed tooth stands in the very next frame, and how long that takes beside a face of 20 teeth in the same run.
+ * Whether the mark of a pressed tooth stands in the very next frame, and how long that takes beside a face of
+ * 20 teeth in the same run.
  */
 import type { Page } from "@playwright/test";
 import { inBrowser } from "./in-browser";
@@ -19,8 +20,19 @@ interface Painted {
 async function takeInGear(number: string, teeth: number): Promise<void> {
   const { takeInJobFile } = await import("../src/store/job-file");
   const file = jobOf(4, number);
-  const identity = { teeth, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, probability: 0.99 };
-  await takeInJobFile({ file: { ...file, findings: [{ part: "p1", identity, x: { gear: { teeth, kind: "spur" } } }] }, pictures: new Map() });
+  const identity = {
+    teeth,
+    moduleMm: 1,
+    diametralPitch: null,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+    probability: 0.99,
+  };
+  await takeInJobFile({
+    file: { ...file, findings: [{ part: "p1", identity, x: { gear: { teeth, kind: "spur" } } }] },
+    pictures: new Map(),
+  });
 }
 
 /** Times from pressing a tooth to the frame after which its mark stands in the picture, ms. */
@@ -60,7 +72,8 @@ async function marks(page: Page, number: string, teeth: number): Promise<Painted
   }
   return times.slice(4);
 }
-const at = (share: number, times: readonly Painted[]): number => times.map((t) => t.ms).sort((a, b) => a - b)[Math.floor(share * (times.length - 1))] as number;
+const at = (share: number, times: readonly Painted[]): number =>
+  times.map((t) => t.ms).sort((a, b) => a - b)[Math.floor(share * (times.length - 1))] as number;
 
 await inBrowser(
   PORT,

@@ -11,11 +11,19 @@ export function jobOf(n: number, number: string): JobFile {
     title: `thing ${i + 1}`,
     ...(i % 5 === 3 ? { needs: [`s${Math.max(1, i - 7)}`, `s${i}`] } : {}),
     ...(i % 11 < 2 ? { bundle: `b${Math.floor(i / 11)}` } : {}),
-    ...(i % 4 === 0 ? { hardware: [{ id: `h${i}`, kind: "screw" as const, qty: 4, thread: "M4", lengthMm: 12, drive: "TX20" }] } : { parts: [`p${i}`] }),
+    ...(i % 4 === 0
+      ? {
+          hardware: [
+            { id: `h${i}`, kind: "screw" as const, qty: 4, thread: "M4", lengthMm: 12, drive: "TX20" },
+          ],
+        }
+      : { parts: [`p${i}`] }),
     facing: "flange to the rear",
     minutes: 2,
   }));
-  const parts = steps.flatMap((s) => (s.parts ?? []).map((id) => ({ id, name: `wheel ${id}`, kind: "gear" })));
+  const parts = steps.flatMap((s) =>
+    (s.parts ?? []).map((id) => ({ id, name: `wheel ${id}`, kind: "gear" })),
+  );
   return {
     format: "demontage-job",
     version: 1,
@@ -23,11 +31,16 @@ export function jobOf(n: number, number: string): JobFile {
     unit: { kind: "mill", supply: "hand" },
     parts,
     steps,
-    lubePoints: parts.slice(0, 60).map((p, i) => ({ id: `g${i}`, part: p.id, when: "after-fit" as const, grams: 2 })),
+    lubePoints: parts
+      .slice(0, 60)
+      .map((p, i) => ({ id: `g${i}`, part: p.id, when: "after-fit" as const, grams: 2 })),
   };
 }
 
-/** Takes such a job in with so many pictures a step, its safety gate answered. The data folder must be set before. */
+/**
+ * Takes such a job in with so many pictures a step, its safety gate answered. The data folder must be set
+ * before.
+ */
 export async function takeInBenchJob(steps: number, picturesPerStep: number, number: string): Promise<void> {
   const { takeInJobFile } = await import("../src/store/job-file");
   const { database } = await import("../src/store/database");
@@ -49,5 +62,10 @@ export async function takeInBenchJob(steps: number, picturesPerStep: number, num
   const db = await database();
   const job = await db("jobs").where({ number }).first("id");
   for (const q of safetyGate({ supplies: ["hand"], hazards: [] }))
-    await db("answers").insert({ job_id: job.id, question: `safety:${q.gate}`, answer: "yes", at: new Date().toISOString() });
+    await db("answers").insert({
+      job_id: job.id,
+      question: `safety:${q.gate}`,
+      answer: "yes",
+      at: new Date().toISOString(),
+    });
 }

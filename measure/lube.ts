@@ -1,5 +1,6 @@
 /**
- * npm run bench, the lubricants: four chambers of four points each against a shelf of 200, as the Lube screen asks it. Aim: under 20 ms.
+ * npm run bench, the lubricants: four chambers of four points each against a shelf of 200, as the Lube screen
+ * asks it. Aim: under 20 ms.
  */
 import type { LubeAsk } from "../src/core/grease/lube-ask";
 import type { Lubricant } from "../src/core/grease/lubricant";
@@ -37,9 +38,20 @@ const ask: LubeAsk = {
     materials: ["steel", "ABS"],
     old: { left: "traces" as const, thickener: "unknown" as const, baseOil: "unknown" as const },
     points: [
-      { id: `c${c}a`, kind: "gear-teeth" as const, pitchLineMPerS: 1.2, materials: ["steel", "PA66"], toothVolumeMl: 3 },
+      {
+        id: `c${c}a`,
+        kind: "gear-teeth" as const,
+        pitchLineMPerS: 1.2,
+        materials: ["steel", "PA66"],
+        toothVolumeMl: 3,
+      },
       { id: `c${c}b`, kind: "worm" as const, materials: ["steel", "bronze"] },
-      { id: `c${c}c`, kind: "rolling-bearing" as const, bearing: { bore: 8, outside: 22, width: 7 }, rpm: 4000 },
+      {
+        id: `c${c}c`,
+        kind: "rolling-bearing" as const,
+        bearing: { bore: 8, outside: 22, width: 7 },
+        rpm: 4000,
+      },
       { id: `c${c}d`, kind: "sintered-bush" as const },
     ],
   })),
@@ -49,4 +61,6 @@ const times = Array.from({ length: 60 }, () => {
   specifyLube(ask);
   return performance.now() - t;
 }).sort((a, b) => a - b);
-console.log(`grease specify, 200 lubricants, 4 chambers: median ${(times[times.length >> 1] as number).toFixed(1)} ms (aim: 20 ms)`);
+console.log(
+  `grease specify, 200 lubricants, 4 chambers: median ${(times[times.length >> 1] as number).toFixed(1)} ms (aim: 20 ms)`,
+);

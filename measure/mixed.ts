@@ -1,5 +1,6 @@
 /**
- * Mixed traffic: two benches, a front desk and the command line work in one shop, a back-up is made now and then. Every answer is looked at; memory is watched.
+ * Mixed traffic: two benches, a front desk and the command line work in one shop, a back-up is made now and
+ * then. Every answer is looked at; memory is watched.
  *
  *   npx tsx measure/mixed.ts [minutes, 60]
  */
@@ -26,12 +27,26 @@ const wrong = new Map<string, number>();
 const count = new Map<string, number>();
 const note = (map: Map<string, number>, key: string): void => void map.set(key, (map.get(key) ?? 0) + 1);
 
-const JOBS = ["J-0135", "J-0137", "J-0138", "J-0139", "J-0140", "J-0141", "J-0142", "J-0143", "J-0144", "J-0145"];
+const JOBS = [
+  "J-0135",
+  "J-0137",
+  "J-0138",
+  "J-0139",
+  "J-0140",
+  "J-0141",
+  "J-0142",
+  "J-0143",
+  "J-0144",
+  "J-0145",
+];
 const any = <T>(xs: readonly T[]): T => xs[Math.floor(Math.random() * xs.length)] as T;
 
 let slowest = 0;
 /** Asks, and waits for the whole answer; a sentence where there is none within twenty seconds. */
-async function ask(path: string, how: RequestInit = {}): Promise<{ readonly status: number; readonly text: string } | string> {
+async function ask(
+  path: string,
+  how: RequestInit = {},
+): Promise<{ readonly status: number; readonly text: string } | string> {
   const from = performance.now();
   try {
     const answer = await fetch(shop + path, { ...how, signal: AbortSignal.timeout(20_000) });
@@ -69,7 +84,13 @@ async function bench(who: string): Promise<void> {
     if (n % 7 === 0) {
       const form = new FormData();
       const bytes = await sharp({
-        create: { width: 1600, height: 1200, channels: 3, background: { r: n % 256, g: 99, b: 9 }, noise: { type: "gaussian", mean: 120, sigma: 12 } },
+        create: {
+          width: 1600,
+          height: 1200,
+          channels: 3,
+          background: { r: n % 256, g: 99, b: 9 },
+          noise: { type: "gaussian", mean: 120, sigma: 12 },
+        },
       })
         .jpeg()
         .toBuffer();
@@ -86,7 +107,18 @@ async function desk(): Promise<void> {
     await get("desk", "/", /The board/);
     await get(
       "desk",
-      any(["/settings", "/people", "/customers?q=a", "/parts?q=wheel", "/shelf", "/suppliers", "/backup", "/scan", "/hazards", "/job-files"]),
+      any([
+        "/settings",
+        "/people",
+        "/customers?q=a",
+        "/parts?q=wheel",
+        "/shelf",
+        "/suppliers",
+        "/backup",
+        "/scan",
+        "/hazards",
+        "/job-files",
+      ]),
       /<main/,
     );
     await get("desk", "/api/state", /"trouble":null|nearly full/);
@@ -103,19 +135,25 @@ async function desk(): Promise<void> {
       const { done } = await post("desk", `/api/parts/import/${id}?name=mixed.csv`, "");
       if (!done) note(wrong, "a table was not taken in");
     }
-    if (n % 90 === 45) if (!(await post("desk", "/api/backup", "")).done) note(wrong, "a back-up was not made");
+    if (n % 90 === 45)
+      if (!(await post("desk", "/api/backup", "")).done) note(wrong, "a back-up was not made");
     await wait(Math.random() * 600);
   }
 }
 async function commands(): Promise<void> {
   const run = (words: string[]): Promise<{ stdout: string }> =>
-    promisify(execFile)(process.execPath, ["--import", "tsx", "src/cli/main.ts", ...words], { env: process.env, maxBuffer: 1e8 });
+    promisify(execFile)(process.execPath, ["--import", "tsx", "src/cli/main.ts", ...words], {
+      env: process.env,
+      maxBuffer: 1e8,
+    });
   while (Date.now() < until) {
     const job = any(JOBS);
     const zip = join(root, `${job}.zip`);
     try {
       await run(["job", "export", job, "--out", zip]);
-      const { number } = JSON.parse((await run(["job", "import", zip, "--as-new"])).stdout) as { number: string };
+      const { number } = JSON.parse((await run(["job", "import", zip, "--as-new"])).stdout) as {
+        number: string;
+      };
       await get("commands", `/jobs/${number}/strip`, new RegExp(number));
     } catch (e) {
       note(wrong, `command: ${String(e).slice(0, 160)}`);
@@ -126,16 +164,29 @@ async function commands(): Promise<void> {
 }
 
 const memory: number[] = [];
-const watch = setInterval(() => memory.push(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))?.[1] ?? 0) / 1024), 2000);
+const watch = setInterval(
+  () =>
+    memory.push(
+      Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))?.[1] ?? 0) / 1024,
+    ),
+  2000,
+);
 await Promise.all([bench("bench 1"), bench("bench 2"), desk(), commands()]);
 clearInterval(watch);
 await stop(server);
-const { stdout } = await promisify(execFile)(process.execPath, ["--import", "tsx", "src/cli/main.ts", "check"], { env: process.env }).catch(
-  (e: { stdout: string }) => e,
+const { stdout } = await promisify(execFile)(
+  process.execPath,
+  ["--import", "tsx", "src/cli/main.ts", "check"],
+  { env: process.env },
+).catch((e: { stdout: string }) => e);
+const part = (from: number, to: number): string =>
+  Math.max(...memory.slice(Math.floor(memory.length * from), Math.floor(memory.length * to))).toFixed(0);
+console.log(
+  `${MINUTES} minutes: ${[...count.values()].reduce((a, b) => a + b, 0)} requests (${[...count].map(([k, v]) => `${k} ${v}`).join(", ")})`,
 );
-const part = (from: number, to: number): string => Math.max(...memory.slice(Math.floor(memory.length * from), Math.floor(memory.length * to))).toFixed(0);
-console.log(`${MINUTES} minutes: ${[...count.values()].reduce((a, b) => a + b, 0)} requests (${[...count].map(([k, v]) => `${k} ${v}`).join(", ")})`);
-console.log(`memory at most, by quarters of the time: ${[0, 0.25, 0.5, 0.75].map((q) => part(q, q + 0.25)).join(", ")} MB`);
+console.log(
+  `memory at most, by quarters of the time: ${[0, 0.25, 0.5, 0.75].map((q) => part(q, q + 0.25)).join(", ")} MB`,
+);
 console.log(`the slowest answer: ${(slowest / 1000).toFixed(1)} s`);
 console.log(`check: ${stdout.trim()}`);
 console.log(`${[...wrong.values()].reduce((a, b) => a + b, 0)} wrong answers`);

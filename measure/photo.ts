@@ -1,5 +1,6 @@
 /**
- * npm run bench, the photographs: how long `gear read` takes beside decoding and resizing the same picture with sharp, at 1600 × 1200 and at 12
+ * npm run bench, the photographs: how long `gear read` takes beside decoding and resizing the same picture
+ * with sharp, at 1600 × 1200 and at 12
  * megapixels, and the memory of the process.
  */
 import { mkdtempSync, readdirSync, rmSync } from "node:fs";

@@ -1,6 +1,9 @@
 /**
- * npx tsx measure/recorder-lines.ts: what a line costs the hand, in the real browser on a unit that is new to the shop. For each of forty lines (measure/spoken-lines.ts) the keys, and the time from the first key until the next step is waited for, at
- * forty words a minute. What is offered behind a word is taken as soon as it is the word that was meant, as a hand does that reads along; nothing else is spared.
+ * npx tsx measure/recorder-lines.ts: what a line costs the hand, in the real browser on a unit that is new to
+ * the shop. For each of forty lines (measure/spoken-lines.ts) the keys, and the time from the first key until
+ * the next step is waited for, at
+ * forty words a minute. What is offered behind a word is taken as soon as it is the word that was meant, as a
+ * hand does that reads along; nothing else is spared.
  */
 
 import { saidInWords } from "../src/core/hardware/piece";
@@ -19,9 +22,11 @@ const pieces = (line: string): string =>
     .hardware.map((h) => saidInWords({ ...h, at: h.at?.replace(/\b(at|the) /g, "") }))
     .join("; ");
 for (const [said, typed] of SPOKEN)
-  if (pieces(said) !== pieces(typed)) throw new Error(`“${said}” is ${pieces(said)}, and “${typed}” is ${pieces(typed)}: not the same`);
+  if (pieces(said) !== pieces(typed))
+    throw new Error(`“${said}” is ${pieces(said)}, and “${typed}” is ${pieces(typed)}: not the same`);
 
-const at = (share: number, of: readonly number[]): number => [...of].sort((a, b) => a - b)[Math.floor(share * (of.length - 1))] as number;
+const at = (share: number, of: readonly number[]): number =>
+  [...of].sort((a, b) => a - b)[Math.floor(share * (of.length - 1))] as number;
 
 await inBrowser(
   PORT,
@@ -49,14 +54,17 @@ await inBrowser(
         const rest = typed.slice(k);
         const word = /^[\p{L}-]*/u.exec(rest)?.[0] ?? "";
         if (word.length < 2) continue;
-        const offered = (await offer.count()) ? (await offer.getAttribute("aria-label"))?.replace("Complete it: ", "") : undefined;
+        const offered = (await offer.count())
+          ? (await offer.getAttribute("aria-label"))?.replace("Complete it: ", "")
+          : undefined;
         const begun = /\S*$/.exec(typed.slice(0, k))?.[0] ?? "";
         const whole = offered?.slice(begun.length);
         if (!whole || !rest.startsWith(whole) || /^\p{L}/u.test(rest.slice(whole.length))) continue;
         await key("ArrowRight");
         k += whole.length;
       }
-      if ((await field.inputValue()) !== typed) throw new Error(`${typed} became ${await field.inputValue()}`);
+      if ((await field.inputValue()) !== typed)
+        throw new Error(`${typed} became ${await field.inputValue()}`);
       await key("Enter");
     };
     let laid = 1;
@@ -88,7 +96,9 @@ await inBrowser(
       `${SPOKEN.length} lines at 40 words a minute (${KEY_MS} ms a key): keys ${at(0.5, keys)} in the middle, ${at(0.9, keys)} at the ninth tenth; from first key to laid down ${(at(0.5, times) / 1000).toFixed(1)} s in the middle, ${(at(0.9, times) / 1000).toFixed(1)} s at the ninth tenth; aim: the middle under 5 s`,
     );
     for (const [i, [said, typed]] of SPOKEN.entries())
-      console.log(`  ${String(keys[i]).padStart(3)} keys ${((times[i] as number) / 1000).toFixed(1)} s  ${typed}  (${said})`);
+      console.log(
+        `  ${String(keys[i]).padStart(3)} keys ${((times[i] as number) / 1000).toFixed(1)} s  ${typed}  (${said})`,
+      );
     const whole: number[] = [];
     for (const [what, line, more] of WHOLE) {
       struck = 0;
@@ -98,6 +108,8 @@ await inBrowser(
       await lay();
       whole.push(struck);
     }
-    console.log(`${WHOLE.length} whole steps, part and hardware with facing, marks, wires or order: keys ${whole.join(", ")}; ${at(0.5, whole)} in the middle`);
+    console.log(
+      `${WHOLE.length} whole steps, part and hardware with facing, marks, wires or order: keys ${whole.join(", ")}; ${at(0.5, whole)} in the middle`,
+    );
   },
 );

@@ -1,7 +1,8 @@
 /**
  * npx tsx measure/recorder.ts: the recorder in the real browser.
  *
- * - a keystroke to its paint, in a job of 300 steps and 600 pictures, beside the same in an empty job of the same run
+ * - a keystroke to its paint, in a job of 300 steps and 600 pictures, beside the same in an empty job of the
+ *   same run
  * - a step laid down there, from the pedal to its paint, and until the shop has it
  * - a strip of 20 steps entered by keyboard alone at the speed of a hand, pictures included
  */
@@ -36,7 +37,10 @@ async function strokes(page: Page, text: string): Promise<number[]> {
   await page.waitForTimeout(300);
   return page.evaluate(() => (window as unknown as { strokes: number[] }).strokes);
 }
-/** Times from the pedal to the frame in which a step lies on the Mat and the next is waited for, and to that in which the shop has it, step after step. */
+/**
+ * Times from the pedal to the frame in which a step lies on the Mat and the next is waited for, and to that
+ * in which the shop has it, step after step.
+ */
 async function laid(page: Page, steps: number): Promise<{ painted: number; kept: number }[]> {
   const out: { painted: number; kept: number }[] = [];
   for (let i = 0; i < steps; i++) {
@@ -52,7 +56,8 @@ async function laid(page: Page, steps: number): Promise<{ painted: number; kept:
         let painted = 0;
         window.addEventListener("keydown", (e) => (struck = e.timeStamp), { capture: true, once: true });
         const watch = new MutationObserver(() => {
-          if (document.querySelector("section[aria-label^='Step ']")?.getAttribute("aria-label") === before) return;
+          if (document.querySelector("section[aria-label^='Step ']")?.getAttribute("aria-label") === before)
+            return;
           const inShop = !document.querySelector("[aria-label$='on its way to the shop']");
           if (painted && !inShop) return;
           if (inShop) watch.disconnect();
@@ -71,35 +76,44 @@ async function laid(page: Page, steps: number): Promise<{ painted: number; kept:
       Object.assign(window, { seen });
     });
     await page.keyboard.press("Space");
-    out.push(await page.evaluate(() => (window as unknown as { seen: Promise<{ painted: number; kept: number }> }).seen));
+    out.push(
+      await page.evaluate(
+        () => (window as unknown as { seen: Promise<{ painted: number; kept: number }> }).seen,
+      ),
+    );
   }
   return out;
 }
-const at = (share: number, times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(share * (times.length - 1))] as number;
+const at = (share: number, times: readonly number[]): number =>
+  [...times].sort((a, b) => a - b)[Math.floor(share * (times.length - 1))] as number;
 
-/** What a technician says of a small gearbox, step by step: what came off, the quick line, and the keys for the rest. */
-const STRIP: readonly { what?: string; line?: string; keys?: string; facing?: string; picture?: boolean }[] = [
-  { what: "hopper", picture: true },
-  { line: "4x TX15 16 ST3.5 corners" },
-  { what: "base plate", facing: "vents to the motor", picture: true },
-  { line: "plug J3 2-pole, bn>L, bu>N" },
-  { what: "cord clamp", line: "2x M4x12 PH2" },
-  { line: "4x M4x20 TX20 corners" },
-  { what: "gear motor", picture: true },
-  { line: "5x TX15 16 ST3.5, 1x TX15 20 ST3.5 fr" },
-  { what: "gear case cover", facing: "raised ring up", picture: true },
-  { line: "circlip 12" },
-  { line: "1 wavy 20 + 2 flat 20 above wheel", picture: true },
-  { what: "output wheel", facing: "hub up" },
-  { line: "pin 3x18 drive" },
-  { what: "second-stage wheel", keys: "b", picture: true },
-  { what: "lay shaft", keys: "b" },
-  { line: "bearing 608-2RS press" },
-  { what: "output shaft seal", keys: "o" },
-  { what: "fan", line: "nut M6 LH once" },
-  { what: "motor cover", line: "3x TX15 25 M4" },
-  { what: "brush left, brush right", picture: true },
-];
+/**
+ * What a technician says of a small gearbox, step by step: what came off, the quick line, and the keys for
+ * the rest.
+ */
+const STRIP: readonly { what?: string; line?: string; keys?: string; facing?: string; picture?: boolean }[] =
+  [
+    { what: "hopper", picture: true },
+    { line: "4x TX15 16 ST3.5 corners" },
+    { what: "base plate", facing: "vents to the motor", picture: true },
+    { line: "plug J3 2-pole, bn>L, bu>N" },
+    { what: "cord clamp", line: "2x M4x12 PH2" },
+    { line: "4x M4x20 TX20 corners" },
+    { what: "gear motor", picture: true },
+    { line: "5x TX15 16 ST3.5, 1x TX15 20 ST3.5 fr" },
+    { what: "gear case cover", facing: "raised ring up", picture: true },
+    { line: "circlip 12" },
+    { line: "1 wavy 20 + 2 flat 20 above wheel", picture: true },
+    { what: "output wheel", facing: "hub up" },
+    { line: "pin 3x18 drive" },
+    { what: "second-stage wheel", keys: "b", picture: true },
+    { what: "lay shaft", keys: "b" },
+    { line: "bearing 608-2RS press" },
+    { what: "output shaft seal", keys: "o" },
+    { what: "fan", line: "nut M6 LH once" },
+    { what: "motor cover", line: "3x TX15 25 M4" },
+    { what: "brush left, brush right", picture: true },
+  ];
 
 async function recordAtHandSpeed(page: Page): Promise<number> {
   const keys = page.keyboard;
@@ -112,7 +126,9 @@ async function recordAtHandSpeed(page: Page): Promise<number> {
   } // biome-ignore format: a field a row
   for (const said of ["By hand", "Nothing of these can hurt"]) {
     await page.getByRole("button", { name: said, exact: true }).click();
-    await page.locator(`button[aria-pressed="true"]`, { hasText: said === "By hand" ? said : "none" }).waitFor();
+    await page
+      .locator(`button[aria-pressed="true"]`, { hasText: said === "By hand" ? said : "none" })
+      .waitFor();
   }
   await page.getByRole("button", { name: /Consents/ }).click();
   await page.getByRole("button", { name: /On to Strip/ }).click();
@@ -184,9 +200,13 @@ await inBrowser(
         `keystroke to paint, ${number === "J-0001" ? "300 steps and 600 pictures" : "one step"}: median ${at(0.5, times).toFixed(1)} ms, 95th percentile ${at(0.95, times).toFixed(1)} ms, ${times.length} strokes`,
       );
     }
-    console.log(`large job against small: ${((p95[1] as number) / (p95[0] as number)).toFixed(2)} times; aim: the 95th percentile under 50 ms`);
+    console.log(
+      `large job against small: ${((p95[1] as number) / (p95[0] as number)).toFixed(2)} times; aim: the 95th percentile under 50 ms`,
+    );
     const ms = await recordAtHandSpeed(page);
-    const pieces = await page.getByText(new RegExp(`^${STRIP.length} laid down · \\d+ pieces of hardware`)).textContent();
+    const pieces = await page
+      .getByText(new RegExp(`^${STRIP.length} laid down · \\d+ pieces of hardware`))
+      .textContent();
     console.log(
       `a strip of ${STRIP.length} steps by keyboard alone at ${KEY_MS} ms a key, ${STRIP.filter((s) => s.picture).length} pictures: ${Math.floor(ms / 60_000)} min ${Math.round((ms % 60_000) / 1000)} s (${pieces?.split(" · arcs")[0]}); aim: under 6 min`,
     );

@@ -1,10 +1,13 @@
 /**
- * npm run bench: measures what the papers ask for, as ratios within one run where a figure depends on the machine.
+ * npm run bench: measures what the papers ask for, as ratios within one run where a figure depends on the
+ * machine.
  *
- * - server time of the job page with 120 steps and 120 pictures, as a ratio to an empty page of the same build
+ * - server time of the job page with 120 steps and 120 pictures, as a ratio to an empty page of the same
+ *   build
  * - then the recorder in the real browser (measure/recorder.ts), some minutes
  * - a train of 12 meshes; a gear face of 120 teeth in the browser (measure/gear-face.ts)
- * - rebuild plan for 500 steps, job file of 200 steps written and read, gear identification, in milliseconds (median)
+ * - rebuild plan for 500 steps, job file of 200 steps written and read, gear identification, in milliseconds
+ *   (median)
  */
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -55,7 +58,11 @@ async function pageRatio(): Promise<void> {
         const ms = await get(p);
         if (i >= 50) times[p]?.push(ms);
       }
-    const [strip, rebuild, empty] = paths.map((p) => median(times[p] as number[])) as [number, number, number];
+    const [strip, rebuild, empty] = paths.map((p) => median(times[p] as number[])) as [
+      number,
+      number,
+      number,
+    ];
     console.log(
       `job page, 120 steps, 120 pictures: strip ${(strip / empty).toFixed(2)}, rebuild ${(rebuild / empty).toFixed(2)} times an empty page (${strip.toFixed(1)}, ${rebuild.toFixed(1)}, ${empty.toFixed(1)} ms); aim: under 3`,
     );
@@ -66,15 +73,27 @@ async function pageRatio(): Promise<void> {
 
 try {
   const plan500 = stripOf(jobOf(500, "J-0500"));
-  console.log(`rebuild plan, 500 steps: ${timed(40, () => rebuildPlan(plan500)).toFixed(1)} ms; aim: under 50`);
+  console.log(
+    `rebuild plan, 500 steps: ${timed(40, () => rebuildPlan(plan500)).toFixed(1)} ms; aim: under 50`,
+  );
   const parts = plan500.steps.flatMap((s) => s.parts ?? []);
   const pointed = {
     ...plan500,
-    lubePoints: Array.from({ length: 200 }, (_, i) => ({ id: `g${i}`, part: parts[i % parts.length] ?? "", when: "after-fit" as const })),
-    services: Array.from({ length: 100 }, (_, i) => ({ id: `v${i}`, part: parts[(i * 3) % parts.length] ?? "", do: "clean" as const })),
+    lubePoints: Array.from({ length: 200 }, (_, i) => ({
+      id: `g${i}`,
+      part: parts[i % parts.length] ?? "",
+      when: "after-fit" as const,
+    })),
+    services: Array.from({ length: 100 }, (_, i) => ({
+      id: `v${i}`,
+      part: parts[(i * 3) % parts.length] ?? "",
+      do: "clean" as const,
+    })),
   };
   const served = pointed.lubePoints.length + pointed.services.length;
-  console.log(`rebuild plan, 500 steps with ${served} points and services: ${timed(40, () => rebuildPlan(pointed)).toFixed(1)} ms; aim: under 50`);
+  console.log(
+    `rebuild plan, 500 steps with ${served} points and services: ${timed(40, () => rebuildPlan(pointed)).toFixed(1)} ms; aim: under 50`,
+  );
   const file200 = jobOf(200, "J-0200");
   const written = (): Promise<Buffer> => buffer(packJob({ file: file200, pictures: new Map() }));
   const bytes = await written();
@@ -122,10 +141,17 @@ try {
             planets: 3,
             planetTeeth: 24,
           }
-        : { id: `m${i}`, kind: i % 4 === 2 ? "bevel" : "spur", driver: { shaft: `s${i}`, teeth: 11 }, driven: { shaft: `s${i + 1}`, teeth: 23 } },
+        : {
+            id: `m${i}`,
+            kind: i % 4 === 2 ? "bevel" : "spur",
+            driver: { shaft: `s${i}`, teeth: 11 },
+            driven: { shaft: `s${i + 1}`, teeth: 23 },
+          },
     ),
   };
-  console.log(`train of 12 meshes solved: ${timed(200, () => solveTrain(train12)).toFixed(2)} ms; aim: under 2`);
+  console.log(
+    `train of 12 meshes solved: ${timed(200, () => solveTrain(train12)).toFixed(2)} ms; aim: under 2`,
+  );
   await pageRatio();
 } finally {
   rmSync(data, { recursive: true, force: true });

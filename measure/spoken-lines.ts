@@ -1,5 +1,6 @@
 /**
- * Forty lines as they are said at the bench, each with what a practised hand types for it. That both are read alike is looked at before anything is measured, so that the shorthand is no shortcut around what was said.
+ * Forty lines as they are said at the bench, each with what a practised hand types for it. That both are read
+ * alike is looked at before anything is measured, so that the shorthand is no shortcut around what was said.
  */
 export const SPOKEN: readonly (readonly [said: string, typed: string])[] = [
   ["four torx 15 screws 16 mm long at the corners", "4 tx15 16 corners"],
@@ -44,7 +45,10 @@ export const SPOKEN: readonly (readonly [said: string, typed: string])[] = [
   ["one cord clamp", "clamp"],
 ];
 
-/** Steps with all that hangs on them: the part, the line with facing, marks, wires and what they lie on, and the keys for order and coming out as one. */
+/**
+ * Steps with all that hangs on them: the part, the line with facing, marks, wires and what they lie on, and
+ * the keys for order and coming out as one.
+ */
 export const WHOLE: readonly (readonly [what: string, line: string, more: string])[] = [
   ["gear cover", "6 tx15 16 corners, facing rib up", "o"],
   ["motor", "4 m4x16 corners, mark dot on case, brown>l, blue>n", ""],

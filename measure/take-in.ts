@@ -1,5 +1,7 @@
 /**
- * npx tsx measure/take-in.ts: what taking a unit in costs the hand, in the real browser of a shop that is new: units that it has never seen, by keyboard at forty words a minute, a second to think before each press that is a choice. From the press on the
+ * npx tsx measure/take-in.ts: what taking a unit in costs the hand, in the real browser of a shop that is
+ * new: units that it has never seen, by keyboard at forty words a minute, a second to think before each press
+ * that is a choice. From the press on the
  * board until the press that goes on to Strip is answered.
  */
 import { inBrowser } from "./in-browser";
@@ -13,13 +15,34 @@ const UNITS = [
   ["rice cooker", "Velbrant", "R 2", "Mains", "I", "runs hot", "Stays cold.", "dead", "M. Orlin"],
   ["can opener", "Ostrava", "C 1", "By hand", "", "", "Wheel slips.", "slips under load", "T. Weyle"],
   ["desk fan", "Corvane", "F 30", "Mains", "II", "", "Rattles.", "vibrates", "A. Sund"],
-  ["jigsaw", "Tarnholt", "J 7", "Mains", "II", "blade or disc", "Lost its speed.", "lost a speed", "M. Orlin"],
+  [
+    "jigsaw",
+    "Tarnholt",
+    "J 7",
+    "Mains",
+    "II",
+    "blade or disc",
+    "Lost its speed.",
+    "lost a speed",
+    "M. Orlin",
+  ],
   ["toothbrush", "Quentar", "T 4", "Battery", "", "", "Weak.", "comes and goes", "E. Marn"],
-  ["music box", "Pellgrove", "12", "Wound spring", "", "loaded spring", "Stands still.", "stiff to turn", "T. Weyle"],
+  [
+    "music box",
+    "Pellgrove",
+    "12",
+    "Wound spring",
+    "",
+    "loaded spring",
+    "Stands still.",
+    "stiff to turn",
+    "T. Weyle",
+  ],
   ["hair dryer", "Velbrant", "H 9", "Mains", "II", "runs hot", "Smells.", "smells hot", "O. Brill"],
 ] as const;
 
-const median = (of: readonly number[]): number => [...of].sort((a, b) => a - b)[Math.floor(of.length / 2)] as number;
+const median = (of: readonly number[]): number =>
+  [...of].sort((a, b) => a - b)[Math.floor(of.length / 2)] as number;
 
 await inBrowser(
   PORT,
@@ -66,7 +89,10 @@ await inBrowser(
       await key("c");
       await page.getByRole("button", { name: /✓ Consents/ }).waitFor();
       const on = page.getByRole("button", { name: /On to Strip/ });
-      await page.waitForFunction((el) => el instanceof HTMLButtonElement && !el.disabled, await on.elementHandle());
+      await page.waitForFunction(
+        (el) => el instanceof HTMLButtonElement && !el.disabled,
+        await on.elementHandle(),
+      );
       await page.keyboard.press(" ");
       keys++;
       await page.waitForURL(/strip$/);

@@ -1,5 +1,6 @@
 /**
- * A shop's weight: 20,000 jobs, 60 of them open, 100,000 parts, 300,000 offers, and two benches at work while it is measured. Pages as ratios to an empty page of the same build in the same run; laying a step
+ * A shop's weight: 20,000 jobs, 60 of them open, 100,000 parts, 300,000 offers, and two benches at work while
+ * it is measured. Pages as ratios to an empty page of the same build in the same run; laying a step
  * down in a job of 300 steps and candidates of a gear in milliseconds.
  */
 import { mkdtempSync, rmSync } from "node:fs";
@@ -41,10 +42,18 @@ async function fill(): Promise<void> {
       handed_back_at: "2024-02-01T10:00:00.000Z",
     }));
     await put("jobs", jobs);
-    const each = <T>(n: number, row: (job: number, k: number) => T): T[] => jobs.flatMap((j) => Array.from({ length: n }, (_, k) => row(j.id, k)));
+    const each = <T>(n: number, row: (job: number, k: number) => T): T[] =>
+      jobs.flatMap((j) => Array.from({ length: n }, (_, k) => row(j.id, k)));
     await put(
       "steps",
-      each(6, (job_id, k) => ({ job_id, ref: `s${k + 1}`, position: k, action: "pull", title: `thing ${k}`, facts: "{}" })),
+      each(6, (job_id, k) => ({
+        job_id,
+        ref: `s${k + 1}`,
+        position: k,
+        action: "pull",
+        title: `thing ${k}`,
+        facts: "{}",
+      })),
     );
     await put(
       "parts",
@@ -52,7 +61,15 @@ async function fill(): Promise<void> {
     );
     await put(
       "hardware",
-      each(3, (job_id, k) => ({ job_id, ref: `h${k + 1}`, position: k, step: `s${k + 1}`, kind: "screw", qty: 4, facts: '{"thread":"M4"}' })),
+      each(3, (job_id, k) => ({
+        job_id,
+        ref: `h${k + 1}`,
+        position: k,
+        step: `s${k + 1}`,
+        kind: "screw",
+        qty: 4,
+        facts: '{"thread":"M4"}',
+      })),
     );
     await put(
       "findings",
@@ -60,7 +77,14 @@ async function fill(): Promise<void> {
     );
     await put(
       "readings",
-      each(3, (job_id, k) => ({ job_id, part: "p1", what: "bore", value: 8 + k / 100, source: "typed", at: "2024-01-01" })),
+      each(3, (job_id, k) => ({
+        job_id,
+        part: "p1",
+        what: "bore",
+        value: 8 + k / 100,
+        source: "typed",
+        at: "2024-01-01",
+      })),
     );
     await put(
       "answers",
@@ -75,9 +99,27 @@ async function fill(): Promise<void> {
   const { partRows } = await import("../src/store/catalogue-index");
   const { cataloguePart } = await import("../src/core/match/catalogue/catalogue-part");
   const kinds = [
-    (i: number) => ({ kind: "gear", teeth: 8 + (i % 90), moduleMm: [0.5, 0.8, 1, 1.25, 1.5][i % 5], boreMm: 5 + (i % 10), material: "PA" }),
-    (i: number) => ({ kind: "bearing", insideMm: 5 + (i % 40), outsideMm: 10 + (i % 80), widthMm: 4 + (i % 10), closure: "2RS" }),
-    (i: number) => ({ kind: "seal", insideMm: 5 + (i % 40), outsideMm: 10 + (i % 80), widthMm: 4 + (i % 10), material: "NBR" }),
+    (i: number) => ({
+      kind: "gear",
+      teeth: 8 + (i % 90),
+      moduleMm: [0.5, 0.8, 1, 1.25, 1.5][i % 5],
+      boreMm: 5 + (i % 10),
+      material: "PA",
+    }),
+    (i: number) => ({
+      kind: "bearing",
+      insideMm: 5 + (i % 40),
+      outsideMm: 10 + (i % 80),
+      widthMm: 4 + (i % 10),
+      closure: "2RS",
+    }),
+    (i: number) => ({
+      kind: "seal",
+      insideMm: 5 + (i % 40),
+      outsideMm: 10 + (i % 80),
+      widthMm: 4 + (i % 10),
+      material: "NBR",
+    }),
   ];
   const part = (i: number) =>
     cataloguePart.parse({
@@ -92,7 +134,9 @@ async function fill(): Promise<void> {
     await db.transaction(async (trx) => {
       for (let k = i; k < Math.min(PARTS, i + 2000); k += 400) await partRows.write(trx, Array.from({ length: Math.min(400, PARTS - k) }, (_, n) => part(k + n))); // biome-ignore format: one call
     });
-  await db("suppliers").insert(["North", "Canal", "Hill"].map((name) => ({ name, shipping: 6, minimum_order: 0 })));
+  await db("suppliers").insert(
+    ["North", "Canal", "Hill"].map((name) => ({ name, shipping: 6, minimum_order: 0 })),
+  );
   for (let i = 0; i < PARTS; i += 2000)
     await db.transaction(async (trx) => {
       for (const supplier of ["North", "Canal", "Hill"])
@@ -132,7 +176,9 @@ try {
   }
   await db.raw("analyze");
   const { n } = (await db("offers").count({ n: "*" }).first()) ?? {};
-  console.log(`${JOBS} jobs, ${OPEN} of them open, ${PARTS} parts, ${n} offers, filled in ${((Date.now() - from) / 1000).toFixed(0)} s`);
+  console.log(
+    `${JOBS} jobs, ${OPEN} of them open, ${PARTS} parts, ${n} offers, filled in ${((Date.now() - from) / 1000).toFixed(0)} s`,
+  );
   const [large = "", longest = ""] = open;
 
   const { layDown } = await import("../src/store/strip");
@@ -163,7 +209,9 @@ try {
     found = among.length;
     ranked.push(performance.now() - t);
   }
-  console.log(`candidates of a gear among ${PARTS} parts: ${median(ranked).toFixed(0)} ms (${found} looked at); aim: under 60`);
+  console.log(
+    `candidates of a gear among ${PARTS} parts: ${median(ranked).toFixed(0)} ms (${found} looked at); aim: under 60`,
+  );
 
   const server = await serveBuilt(PORT, data);
   const stopWork = atWork(open.slice(2));
@@ -175,7 +223,12 @@ try {
       if (!answer.ok) throw new Error(`${path}: ${answer.status}`);
       return performance.now() - t;
     };
-    const paths = ["/", ...["take-in", "strip", "judge", "lube", "rebuild", "hand-back"].map((s) => `/jobs/${large}/${s}`), "/scan", "/empty-page"];
+    const paths = [
+      "/",
+      ...["take-in", "strip", "judge", "lube", "rebuild", "hand-back"].map((s) => `/jobs/${large}/${s}`),
+      "/scan",
+      "/empty-page",
+    ];
     const times = new Map<string, number[]>(paths.map((p) => [p, []]));
     for (let i = 0; i < 120; i++)
       for (const p of paths) {

@@ -2,7 +2,9 @@
 const TRIES = "loaded-again";
 function mayTry() {
   try {
-    const lately = JSON.parse(sessionStorage.getItem(TRIES) ?? "[]").filter((at) => Date.now() - at < 120_000);
+    const lately = JSON.parse(sessionStorage.getItem(TRIES) ?? "[]").filter(
+      (at) => Date.now() - at < 120_000,
+    );
     if (lately.length >= 5) return false;
     sessionStorage.setItem(TRIES, JSON.stringify([...lately, Date.now()]));
     return true;
@@ -11,7 +13,10 @@ function mayTry() {
   }
 }
 // what React has woken bears its mark
-const sleeps = () => [...document.querySelectorAll("button, input, textarea")].some((el) => !Object.keys(el).some((key) => key.startsWith("__reactProps")));
+const sleeps = () =>
+  [...document.querySelectorAll("button, input, textarea")].some(
+    (el) => !Object.keys(el).some((key) => key.startsWith("__reactProps")),
+  );
 const brokeOff = () => document.querySelector('template[id^="B:"]') !== null;
 // what was typed meanwhile is typed again once the page hears
 const TYPED = `typed:${location.pathname}`;

@@ -14,7 +14,13 @@ self.addEventListener("activate", (event) => {
   event.waitUntil(
     caches
       .keys()
-      .then((names) => Promise.all(names.filter((name) => name.startsWith("demontage-away") && name !== SHELF).map((name) => caches.delete(name))))
+      .then((names) =>
+        Promise.all(
+          names
+            .filter((name) => name.startsWith("demontage-away") && name !== SHELF)
+            .map((name) => caches.delete(name)),
+        ),
+      )
       .then(() => self.clients.claim()),
   );
 });
@@ -22,5 +28,6 @@ self.addEventListener("fetch", (event) => {
   const { request } = event;
   const isPage = request.mode === "navigate" && request.method === "GET";
   const isOurs = new URL(request.url).pathname === "/away.js";
-  if (isPage || isOurs) event.respondWith(fetch(request).catch(() => caches.match(isOurs ? "/away.js" : PAGE)));
+  if (isPage || isOurs)
+    event.respondWith(fetch(request).catch(() => caches.match(isOurs ? "/away.js" : PAGE)));
 });

@@ -23,11 +23,18 @@ if (process.env.DEMONTAGE_SQLITE !== "later" && !loads()) {
   // at SQLite's own -O2, not the package's -O3: that takes half as long again and is not felt
   const flags = (name) => `${process.env[name] ?? ""} -O2`;
   const env = { JOBS: "max", ...process.env, CFLAGS: flags("CFLAGS"), CXXFLAGS: flags("CXXFLAGS") };
-  const run = spawnSync("node-gyp", ["rebuild", "--release"], { cwd: folder, env, encoding: "utf8", maxBuffer: 1 << 26 });
+  const run = spawnSync("node-gyp", ["rebuild", "--release"], {
+    cwd: folder,
+    env,
+    encoding: "utf8",
+    maxBuffer: 1 << 26,
+  });
   if (run.status !== 0 || !loads()) {
     console.error(run.error?.message ?? "");
     console.error((run.stdout ?? "").slice(-3000), (run.stderr ?? "").slice(-6000));
-    console.error("SQLite could not be compiled. It needs python3, make and a C++ compiler (Debian: apt-get install python3 make g++).");
+    console.error(
+      "SQLite could not be compiled. It needs python3, make and a C++ compiler (Debian: apt-get install python3 make g++).",
+    );
     process.exit(1);
   }
 }

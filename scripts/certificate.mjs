@@ -10,7 +10,10 @@ const refuse = (says) => {
 };
 
 function given(cert, key) {
-  if (!cert || !key) refuse(`A certificate needs its key: --cert FILE and --key FILE. Only ${cert ? "--cert" : "--key"} was given.`);
+  if (!cert || !key)
+    refuse(
+      `A certificate needs its key: --cert FILE and --key FILE. Only ${cert ? "--cert" : "--key"} was given.`,
+    );
   const [certificate, secret] = [
     ["certificate", cert],
     ["key", key],
@@ -22,7 +25,8 @@ function given(cert, key) {
     }
   });
   try {
-    if (!new X509Certificate(certificate).checkPrivateKey(createPrivateKey(secret))) refuse(`The key ${key} does not belong to the certificate ${cert}.`);
+    if (!new X509Certificate(certificate).checkPrivateKey(createPrivateKey(secret)))
+      refuse(`The key ${key} does not belong to the certificate ${cert}.`);
   } catch {
     refuse(`${cert} and ${key} are no certificate and its key, as PEM files without a password.`);
   }
@@ -39,13 +43,20 @@ async function own(folder, names) {
       notAfterDate: new Date(Date.now() + 10 * 365 * 86_400_000),
       extensions: [
         { name: "basicConstraints", cA: true, critical: true },
-        { name: "subjectAltName", altNames: [...new Set([...names, "localhost"])].map((n) => (isIP(n) ? { type: 7, ip: n } : { type: 2, value: n })) },
+        {
+          name: "subjectAltName",
+          altNames: [...new Set([...names, "localhost"])].map((n) =>
+            isIP(n) ? { type: 7, ip: n } : { type: 2, value: n },
+          ),
+        },
       ],
     });
     mkdirSync(place, { recursive: true, mode: 0o700 });
     writeFileSync(files.key, made.private, { mode: 0o600 });
     writeFileSync(files.cert, made.cert, { mode: 0o600 });
-    console.log(`  A certificate of the shop's own was made: ${files.cert}\n  Trust it once on each tablet, or give one with --cert and --key.`);
+    console.log(
+      `  A certificate of the shop's own was made: ${files.cert}\n  Trust it once on each tablet, or give one with --cert and --key.`,
+    );
   }
   return given(files.cert, files.key);
 }
@@ -53,8 +64,10 @@ async function own(folder, names) {
 /**
  * The certificate and its key; ends the program with a sentence where what was given is none.
  *
- * @param {{ cert?: string, key?: string, folder: string, names: readonly string[] }} said the files given, the shop's folder, and the addresses and names that this computer is called by
- * @returns what the server needs, and the name or address to call it by: one that the certificate is for, if there is one
+ * @param {{ cert?: string, key?: string, folder: string, names: readonly string[] }} said the files given,
+ *   the shop's folder, and the addresses and names that this computer is called by
+ * @returns what the server needs, and the name or address to call it by: one that the certificate is for, if
+ *   there is one
  */
 export async function certificateFor({ cert, key, folder, names }) {
   const shown = cert || key ? given(cert, key) : await own(folder, names);
@@ -63,9 +76,12 @@ export async function certificateFor({ cert, key, folder, names }) {
   if (!covered.length)
     console.log(
       `  The certificate is for ${of.subjectAltName ?? of.subject}, and not for this computer as it is called now (${names.join(", ")}): tablets will object. ${
-        cert ? "Say its name in DEMONTAGE_NAMES." : `Remove ${join(folder, "tls")} for a new one, to be trusted anew on each tablet.`
+        cert
+          ? "Say its name in DEMONTAGE_NAMES."
+          : `Remove ${join(folder, "tls")} for a new one, to be trusted anew on each tablet.`
       }`,
     );
-  if (new Date(of.validTo) < new Date()) console.log(`  The certificate is past its last day, ${of.validTo}: tablets will object.`);
+  if (new Date(of.validTo) < new Date())
+    console.log(`  The certificate is past its last day, ${of.validTo}: tablets will object.`);
   return { ...shown, name: covered[0] ?? names[0] };
 }

@@ -1,8 +1,11 @@
 // Completes package-lock.json with the platform packages that the registry at hand does not carry.
 //
-// Packages with native parts name one optional package a platform. `npm ci` wants an entry for each of them in the lock file, also for those that
-// are never installed here; a registry that does not serve the others leaves them out when the lock file is written. Their versions are
-// pinned by the package that names them, so the entries can be written down: name, version, platform. Run it after `npm install` changed the lock file.
+// Packages with native parts name one optional package a platform. `npm ci` wants an entry for each of them
+// in the lock file, also for those that
+// are never installed here; a registry that does not serve the others leaves them out when the lock file is
+// written. Their versions are
+// pinned by the package that names them, so the entries can be written down: name, version, platform. Run it
+// after `npm install` changed the lock file.
 import { readFileSync, writeFileSync } from "node:fs";
 
 const place = new URL("../package-lock.json", import.meta.url);
@@ -19,7 +22,14 @@ for (const entry of Object.values(lock.packages))
     if (lock.packages[key] || !/^\d/.test(version) || cpu.length === 0) continue;
     const os = OS.filter((o) => words.includes(o));
     const libc = words.includes("musl") ? ["musl"] : words.includes("gnu") ? ["glibc"] : undefined;
-    lock.packages[key] = { version, cpu, ...(entry.dev ? { dev: true } : {}), ...(libc ? { libc } : {}), optional: true, ...(os.length ? { os } : {}) };
+    lock.packages[key] = {
+      version,
+      cpu,
+      ...(entry.dev ? { dev: true } : {}),
+      ...(libc ? { libc } : {}),
+      optional: true,
+      ...(os.length ? { os } : {}),
+    };
     added++;
   }
 lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)));

@@ -34,7 +34,9 @@ let said = false;
 server.stdout.on("data", (text) => {
   if (said || !/Ready/i.test(String(text))) return;
   said = true;
-  console.log(`\n  Demontage, demo shop:  http://localhost:${port}\n  Its data lies in ${data}. Ctrl+C stops it.\n`);
+  console.log(
+    `\n  Demontage, demo shop:  http://localhost:${port}\n  Its data lies in ${data}. Ctrl+C stops it.\n`,
+  );
 });
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));

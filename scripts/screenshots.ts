@@ -1,4 +1,7 @@
-/** Makes docs/screenshots/ from the demo data, one picture for each main view. Needs a build (`npm run build`) and Chromium. */
+/**
+ * Makes docs/screenshots/ from the demo data, one picture for each main view. Needs a build (`npm run build`)
+ * and Chromium.
+ */
 import { mkdirSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -123,7 +126,9 @@ async function tested(page: Page): Promise<void> {
   await page.getByRole("article").waitFor();
 }
 
-/** Quoted, accepted, ordered, days gone by, and the pinion of nine teeth found in the bag of the one of eight. */
+/**
+ * Quoted, accepted, ordered, days gone by, and the pinion of nine teeth found in the bag of the one of eight.
+ */
 async function aWrongPart(page: Page): Promise<void> {
   await page.getByRole("button", { name: /Make the quote/ }).click();
   await page.getByRole("button", { name: /Accepted/ }).click();
@@ -154,7 +159,9 @@ try {
   const wanted = process.argv.slice(2);
   for (const shot of shots.filter((s) => !wanted.length || wanted.includes(s.name))) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-    await context.addCookies([{ name: "theme", value: shot.night ? "night" : "day", url: `http://localhost:${PORT}` }]);
+    await context.addCookies([
+      { name: "theme", value: shot.night ? "night" : "day", url: `http://localhost:${PORT}` },
+    ]);
     const page = await context.newPage();
     page.on("pageerror", (e) => console.error(`${shot.name}: ${e.message}`));
     page.on("console", (m) => m.type() === "error" && console.error(`${shot.name}: ${m.text()}`));

@@ -2,8 +2,14 @@ import { type ChildProcess, spawn } from "node:child_process";
 import { once } from "node:events";
 import { browserHere } from "./browser.mjs";
 
-/** A production server of the built application on a data folder of its own; for pictures and measurements. */
-export async function serveBuilt(port: number, data: string, more: readonly string[] = []): Promise<ChildProcess> {
+/**
+ * A production server of the built application on a data folder of its own; for pictures and measurements.
+ */
+export async function serveBuilt(
+  port: number,
+  data: string,
+  more: readonly string[] = [],
+): Promise<ChildProcess> {
   const server = spawn(process.execPath, ["scripts/serve.mjs", "--port", String(port), ...more], {
     // as `npm start` does
     env: { MALLOC_ARENA_MAX: "2", ...process.env, DEMONTAGE_DATA: data, NEXT_TELEMETRY_DISABLED: "1" },

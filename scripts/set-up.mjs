@@ -33,13 +33,18 @@ const digest = (text) => createHash("sha256").update(text).digest("hex");
 
 const binding = join(root, "node_modules", "better-sqlite3", "build", "Release", "better_sqlite3.node");
 
-/** Installs what package-lock.json names, unless that was done already. `sqliteLater`: the caller sees to the SQLite binding itself. */
+/**
+ * Installs what package-lock.json names, unless that was done already. `sqliteLater`: the caller sees to the
+ * SQLite binding itself.
+ */
 export function install({ sqliteLater = false } = {}) {
   const stamp = join(root, "node_modules", ".installed");
   const wanted = digest(readFileSync(join(root, "package-lock.json")));
   if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== wanted) {
     console.log("Installing …");
-    must("The installation", "npm", ["ci", "--no-audit", "--no-fund"], { env: sqliteLater ? { DEMONTAGE_SQLITE: "later" } : {} });
+    must("The installation", "npm", ["ci", "--no-audit", "--no-fund"], {
+      env: sqliteLater ? { DEMONTAGE_SQLITE: "later" } : {},
+    });
     writeFileSync(stamp, wanted);
   }
   if (!sqliteLater && !existsSync(binding)) must("Compiling SQLite", "npm", ["run", "-s", "postinstall"]);
@@ -50,7 +55,11 @@ export function begin(command, args, env = {}) {
   const path = `${join(root, "node_modules", ".bin")}:${process.env.PATH}`;
   return new Promise((done) => {
     let told = "";
-    const child = spawn(command, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"], env: { ...process.env, ...quiet, PATH: path, ...env } });
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ["ignore", "pipe", "pipe"],
+      env: { ...process.env, ...quiet, PATH: path, ...env },
+    });
     child.stdout.on("data", (d) => (told += d));
     child.stderr.on("data", (d) => (told += d));
     child.on("error", (e) => done({ ok: false, told: String(e) }));
@@ -60,19 +69,28 @@ export function begin(command, args, env = {}) {
 
 function sourceStamp(folder) {
   const parts = [];
-  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+    a.name < b.name ? -1 : 1,
+  )) {
     const path = join(folder, entry.name);
     if (entry.isDirectory()) parts.push(sourceStamp(path));
-    else if (!/\.test\.tsx?$/.test(entry.name)) parts.push(`${path}:${statSync(path).size}:${digest(readFileSync(path))}`);
+    else if (!/\.test\.tsx?$/.test(entry.name))
+      parts.push(`${path}:${statSync(path).size}:${digest(readFileSync(path))}`);
   }
   return parts.join("\n");
 }
 
-/** Builds the application, unless this source is built already. `typesChecked`: the caller has done so, the build need not. */
+/**
+ * Builds the application, unless this source is built already. `typesChecked`: the caller has done so, the
+ * build need not.
+ */
 export function build({ typesChecked = false } = {}) {
   const stamp = join(root, ".next", "built-from");
   const wanted = digest(
-    sourceStamp(join(root, "src")) + ["package-lock.json", "next.config.ts", "tsconfig.json"].map((f) => readFileSync(join(root, f), "utf8")).join("\n"),
+    sourceStamp(join(root, "src")) +
+      ["package-lock.json", "next.config.ts", "tsconfig.json"]
+        .map((f) => readFileSync(join(root, f), "utf8"))
+        .join("\n"),
   );
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
   console.log("Building …");

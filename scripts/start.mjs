@@ -1,4 +1,6 @@
-// npm start: serves the shop (serve.mjs) with little memory held back. The C library of Linux keeps a heap of its own for each thread that decodes pictures, and gives none of them back: after an hour of two benches that was half a
+// npm start: serves the shop (serve.mjs) with little memory held back. The C library of Linux keeps a heap of
+// its own for each thread that decodes pictures, and gives none of them back: after an hour of two benches
+// that was half a
 // gigabyte. It can only be told so before a program begins, so this one begins the other.
 import { spawn } from "node:child_process";
 import { join } from "node:path";

@@ -1,4 +1,5 @@
-// npm test: installs if needed, then format and lint, types, import rules, build, unit tests, end-to-end tests.
+// npm test: installs if needed, then format and lint, types, import rules, build, unit tests, end-to-end
+// tests.
 // Ends with one line, "N passed, N failed", over all of them.
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
@@ -19,7 +20,10 @@ const report = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, "utf8
 async function installBrowser() {
   const can = process.getuid?.() === 0 && spawnSync("apt-get", ["--version"]).status === 0;
   if (process.env.CHROMIUM || existsSync(SHELL) || !can) return { ok: true, told: "" };
-  const got = async (name) => begin("apt-get", ["install", "-y", "-qq", "--no-install-recommends", name], { DEBIAN_FRONTEND: "noninteractive" });
+  const got = async (name) =>
+    begin("apt-get", ["install", "-y", "-qq", "--no-install-recommends", name], {
+      DEBIAN_FRONTEND: "noninteractive",
+    });
   await begin("apt-get", ["update", "-qq"]);
   const shell = await got("chromium-headless-shell");
   return shell.ok || browserHere() ? { ok: true, told: "" } : got("chromium");
@@ -41,7 +45,10 @@ const check = async (what, ...steps) => {
 };
 await check("format and lint", ["biome", ["check", "--error-on-warnings", "."]]);
 await check("types", ["next", ["typegen"]], ["tsc", ["--noEmit"]]);
-await check("import rules", ["depcruise", ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "measure"]]);
+await check("import rules", [
+  "depcruise",
+  ["--config", ".dependency-cruiser.cjs", "src", "demo", "e2e", "measure"],
+]);
 build({ typesChecked: true });
 const compiled = await sqlite;
 if (!compiled.ok) {
@@ -63,7 +70,9 @@ const came = await browserComing;
 if (!came.ok) console.error(came.told);
 const browser = browserHere();
 if (!browser) {
-  console.error("The end-to-end tests need Chromium: apt-get install chromium-headless-shell or chromium, or name one in the variable CHROMIUM.");
+  console.error(
+    "The end-to-end tests need Chromium: apt-get install chromium-headless-shell or chromium, or name one in the variable CHROMIUM.",
+  );
   count("end-to-end tests start", false);
 } else {
   rmSync(join(root, "data", "e2e"), { recursive: true, force: true });
@@ -74,7 +83,10 @@ if (!browser) {
   if (e2e) {
     passed += e2e.expected + e2e.flaky;
     failed += e2e.unexpected;
-    if (e2e.flaky) console.log(`\n${e2e.flaky} of the end-to-end tests passed at the second attempt only: see "flaky" above.`);
+    if (e2e.flaky)
+      console.log(
+        `\n${e2e.flaky} of the end-to-end tests passed at the second attempt only: see "flaky" above.`,
+      );
     if (e2e.expected + e2e.flaky + e2e.unexpected === 0) count("end-to-end tests start", false);
   } else count("end-to-end tests start", false);
 }

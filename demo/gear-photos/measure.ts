@@ -17,7 +17,10 @@ export interface Measured {
   readonly medianMs: number;
 }
 
-export async function measured(folder: string, tell: (line: string) => void = () => undefined): Promise<Measured> {
+export async function measured(
+  folder: string,
+  tell: (line: string) => void = () => undefined,
+): Promise<Measured> {
   const truths = readdirSync(folder)
     .filter((f) => f.endsWith(".json"))
     .map((f) => JSON.parse(readFileSync(join(folder, f), "utf8")) as GearTruth);
@@ -34,13 +37,20 @@ export async function measured(folder: string, tell: (line: string) => void = ()
     }
     if (read.teeth === null) out.unsure++;
     else out.wrong.push(t.file);
-    tell(`${t.file}: ${t.teeth ?? "no single gear"}, ${t.material} on ${t.background}, tilt ${t.tilt}, read ${read.teeth ?? `none (${read.candidates.map((c) => c.teeth).join(", ")})`}`);
+    tell(
+      `${t.file}: ${t.teeth ?? "no single gear"}, ${t.material} on ${t.background}, tilt ${t.tilt}, read ${read.teeth ?? `none (${read.candidates.map((c) => c.teeth).join(", ")})`}`,
+    );
   }
   times.sort((a, b) => a - b);
   return { ...out, of: truths.length, medianMs: times[times.length >> 1] ?? 0 };
 }
 
 if (process.argv[1]?.endsWith("measure.ts")) {
-  const m = await measured(process.argv[2] ?? "demo/gear-photos/jpeg", (line) => process.env.VERBOSE && console.log(line));
-  console.log(`right ${m.right} of ${m.of}, not sure ${m.unsure}, wrong ${m.wrong.length}; missing right ${m.missingRight} of ${m.right}; median ${m.medianMs} ms`);
+  const m = await measured(
+    process.argv[2] ?? "demo/gear-photos/jpeg",
+    (line) => process.env.VERBOSE && console.log(line),
+  );
+  console.log(
+    `right ${m.right} of ${m.of}, not sure ${m.unsure}, wrong ${m.wrong.length}; missing right ${m.missingRight} of ${m.right}; median ${m.medianMs} ms`,
+  );
 }

@@ -1,9 +1,11 @@
 /**
- * Renders photographs of gears with POV-Ray (Debian: povray), the truth beside each: what `gear read` is tuned on.
+ * Renders photographs of gears with POV-Ray (Debian: povray), the truth beside each: what `gear read` is
+ * tuned on.
  *
  *   npx tsx demo/gear-photos/render.ts FOLDER FROM TO [hidden|cut-off|two-gears|no-gear]
  *
- * The same seed makes the same picture. BORES=1 gives the bores all their forms in turn, WORN=1 wears a flank of a few teeth. WIDTH=4000 makes it as large as a phone's.
+ * The same seed makes the same picture. BORES=1 gives the bores all their forms in turn, WORN=1 wears a flank
+ * of a few teeth. WIDTH=4000 makes it as large as a phone's.
  */
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
@@ -16,7 +18,10 @@ import { type GearScene, type GearTruth, gearScene } from "./scene";
 
 const [folder = "data/gear-photos", from = "0", to = "19", also = "nothing"] = process.argv.slice(2);
 const WIDTH = Number(process.env.WIDTH ?? 1600);
-const materials = readFileSync(join(dirname(fileURLToPath(import.meta.url)), "../pictures/bench.inc"), "utf8").replace(/global_settings \{[\s\S]*?\n\s+radiosity.*\}\s*\}/, "");
+const materials = readFileSync(
+  join(dirname(fileURLToPath(import.meta.url)), "../pictures/bench.inc"),
+  "utf8",
+).replace(/global_settings \{[\s\S]*?\n\s+radiosity.*\}\s*\}/, "");
 
 /** The camera's share: softness, noise of its sensor, darker corners, the JPEG. */
 async function develop(png: string, s: GearScene, seed: number): Promise<Buffer> {
@@ -37,7 +42,8 @@ async function develop(png: string, s: GearScene, seed: number): Promise<Buffer>
       const fall = 1 - 0.4 * (dx * dx + dy * dy);
       const grey = (uniform() + uniform() + uniform()) * s.noise * 1.4;
       const i = (y * info.width + x) * 3;
-      for (let c = 0; c < 3; c++) data[i + c] = Math.max(0, Math.min(255, (data[i + c] as number) * fall + grey + uniform() * s.noise));
+      for (let c = 0; c < 3; c++)
+        data[i + c] = Math.max(0, Math.min(255, (data[i + c] as number) * fall + grey + uniform() * s.noise));
     }
   return sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } })
     .jpeg({ quality: s.quality })
@@ -55,7 +61,23 @@ for (let seed = Number(from); seed <= Number(to); seed++) {
   const pov = join(work, "scene.pov");
   const png = join(work, "scene.png");
   writeFileSync(pov, `#version 3.7;\n${materials}\n${scene.pov}`);
-  const run = spawnSync("povray", [pov, `+O${png}`, `+W${WIDTH}`, `+H${(WIDTH * 3) / 4}`, "+A0.25", "+AM2", "+R1", "-D", "+FN", "+WT1", "-GA"], { encoding: "utf8" });
+  const run = spawnSync(
+    "povray",
+    [
+      pov,
+      `+O${png}`,
+      `+W${WIDTH}`,
+      `+H${(WIDTH * 3) / 4}`,
+      "+A0.25",
+      "+AM2",
+      "+R1",
+      "-D",
+      "+FN",
+      "+WT1",
+      "-GA",
+    ],
+    { encoding: "utf8" },
+  );
   if (run.status !== 0 || !existsSync(png)) {
     console.error(
       `${scene.truth.file} failed: ${
@@ -70,6 +92,8 @@ for (let seed = Number(from); seed <= Number(to); seed++) {
     continue;
   }
   writeFileSync(jpeg, await develop(png, scene, seed));
-  console.log(`${scene.truth.file}: ${scene.truth.teeth} teeth, ${scene.truth.missingCount} missing, ${scene.truth.material} on ${scene.truth.background}, tilt ${scene.truth.tilt}`);
+  console.log(
+    `${scene.truth.file}: ${scene.truth.teeth} teeth, ${scene.truth.missingCount} missing, ${scene.truth.material} on ${scene.truth.background}, tilt ${scene.truth.tilt}`,
+  );
 }
 rmSync(work, { recursive: true });

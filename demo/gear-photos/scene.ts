@@ -18,7 +18,10 @@ export interface GearTruth {
   readonly material: string;
   readonly background: string;
   readonly level: 1 | 2 | 3;
-  /** where the middle of the upper face is in a picture 1600 wide, px, and how large its tip circle is there along the long axis */
+  /**
+   * where the middle of the upper face is in a picture 1600 wide, px, and how large its tip circle is there
+   * along the long axis
+   */
   readonly centre: readonly [number, number];
   readonly tipDiameterPx: number;
   /** what else makes it hard: a part hidden, a second gear as large, no gear at all */
@@ -60,7 +63,10 @@ const GROUNDS: Readonly<Record<string, string>> = {
   newsprint: `pigment { cells color_map { [0 rgb <0.78,0.76,0.70>] [0.55 rgb <0.78,0.76,0.70>] [0.55 rgb <0.20,0.20,0.20>] [1 rgb <0.34,0.33,0.31>] } scale <0.9,1,1.6> turbulence 0 } finish { diffuse 0.75 }`,
 };
 const GREASES = ["<0.62,0.12,0.09>", "<0.55,0.42,0.14>", "<0.82,0.80,0.70>", "<0.10,0.09,0.08>"] as const;
-/** Greater contrast of colour than this is not asked for: black on black and white on white are what a shop has. */
+/**
+ * Greater contrast of colour than this is not asked for: black on black and white on white are what a shop
+ * has.
+ */
 const SAME: readonly (readonly [string, string])[] = [["NylonBlack", "rubber"], ["NylonWhite", "plaster"], ["Brass", "wood"], ["Steel", "steel"], ["AbsCream", "paper"], ["AbsBlue", "blue"], ["Bronze", "plank"], ["Ground", "grey"], ["Stainless", "zinc"]];
 
 function randomGear(d: Dice): Gear {
@@ -80,7 +86,10 @@ function brokenTeeth(d: Dice, teeth: number, level: number): number[] {
   return [...gone].filter((_, i) => i < teeth / 3).sort((a, b) => a - b);
 }
 
-/** A run of teeth of which one flank is worn by 0.3 to 0.65 modules at the tip; with dice of its own, so that the scene stays as it was. */
+/**
+ * A run of teeth of which one flank is worn by 0.3 to 0.65 modules at the tip; with dice of its own, so that
+ * the scene stays as it was.
+ */
 function wornRun(seed: number, gear: Gear, missing: readonly number[]): { teeth: number[]; lostMm: number } {
   const d = dice(seed + 90_000);
   const from = d.whole(0, gear.teeth - 1);
@@ -112,7 +121,11 @@ function clutter(d: Dice, span: number, clear: number, count: number): Pov[] {
   });
 }
 
-/** @param wornTeeth a few teeth have a worn flank; @param boreForm of the gear's bore; left out: round or with a keyway, as it falls */
+/**
+ * @param wornTeeth a few teeth have a worn flank;
+ *
+ * @param boreForm of the gear's bore; left out: round or with a keyway, as it falls
+ */
 export function gearScene(seed: number, also: GearTruth["also"] = "nothing", boreForm?: BoreForm, wornTeeth = false): GearScene {
   const d = dice(seed);
   const level = (1 + (seed % 3)) as 1 | 2 | 3;

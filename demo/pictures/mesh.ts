@@ -11,7 +11,12 @@ function mesh2(points: readonly V[], faces: readonly V[]): string {
 }
 
 /** A surface of circles whose radius depends on the angle and the height: screws, worms, augers, rollers. */
-export function revolved(height: number, radius: (angle: number, y: number) => number, around = 48, up = 60): string {
+export function revolved(
+  height: number,
+  radius: (angle: number, y: number) => number,
+  around = 48,
+  up = 60,
+): string {
   const points: V[] = [];
   const faces: V[] = [];
   for (let j = 0; j <= up; j++)
@@ -37,7 +42,13 @@ export function revolved(height: number, radius: (angle: number, y: number) => n
 }
 
 /** A thread: height `y` and angle make a trapezoid of `depth` between root and crest. */
-export function thread(length: number, diameter: number, pitch: number, depth = pitch * 0.55, starts = 1): string {
+export function thread(
+  length: number,
+  diameter: number,
+  pitch: number,
+  depth = pitch * 0.55,
+  starts = 1,
+): string {
   const lead = pitch * starts;
   return revolved(
     length,
@@ -52,8 +63,18 @@ export function thread(length: number, diameter: number, pitch: number, depth = 
   );
 }
 
-/** A gear's body in true tooth form, twisted over the face by its helix. `broken(i)`: share of tooth i that is gone; `worn(i)`: mm that its left (below 0) or right flank has lost at the tip, more of it there than at the root. */
-export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => number = () => 0, crown = 0, worn: (i: number) => number = () => 0): string {
+/**
+ * A gear's body in true tooth form, twisted over the face by its helix. `broken(i)`: share of tooth i that is
+ * gone; `worn(i)`: mm that its left (below 0) or right flank has lost at the tip, more of it there than at
+ * the root.
+ */
+export function gearBody(
+  g: Gear,
+  faceWidth: number,
+  broken: (i: number) => number = () => 0,
+  crown = 0,
+  worn: (i: number) => number = () => 0,
+): string {
   const flank = toothFlank(g, 9);
   const rootR = (flank[0] as readonly [number, number])[0];
   const tipR = (flank[flank.length - 1] as readonly [number, number])[0];
@@ -82,7 +103,11 @@ export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => numb
     const t = (twist * j) / layers;
     const belly = 1 - crown * (1 - (2 * (j / layers) - 1) ** 2);
     for (const [x, y] of ring) {
-      points.push([(x * Math.cos(t) - y * Math.sin(t)) * belly, (faceWidth * j) / layers, (x * Math.sin(t) + y * Math.cos(t)) * belly]);
+      points.push([
+        (x * Math.cos(t) - y * Math.sin(t)) * belly,
+        (faceWidth * j) / layers,
+        (x * Math.sin(t) + y * Math.cos(t)) * belly,
+      ]);
     }
   }
   const m = ring.length;
@@ -101,7 +126,10 @@ export function gearBody(g: Gear, faceWidth: number, broken: (i: number) => numb
 }
 
 /** Clockwise about the middle, radians. */
-const turned = (x: number, y: number, by: number): readonly [number, number] => [x * Math.cos(by) + y * Math.sin(by), y * Math.cos(by) - x * Math.sin(by)];
+const turned = (x: number, y: number, by: number): readonly [number, number] => [
+  x * Math.cos(by) + y * Math.sin(by),
+  y * Math.cos(by) - x * Math.sin(by),
+];
 
 function clip(x: number, y: number, limit: number): readonly [number, number] {
   const r = Math.hypot(x, y);

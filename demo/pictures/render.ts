@@ -3,7 +3,8 @@
  *
  *   npx tsx demo/pictures/render.ts            all that are missing
  *   npx tsx demo/pictures/render.ts juicer-pin  one, again
- *   DRAFT=folder npx tsx demo/pictures/render.ts juicer-pin  small and quick, into a folder of its own, to find the framing
+ *   DRAFT=folder npx tsx demo/pictures/render.ts juicer-pin  small and quick, into a folder of its own, to
+ *   find the framing
  *
  * The results are committed, so that the demo needs no renderer.
  */
@@ -59,7 +60,8 @@ async function develop(png: Buffer, name: string): Promise<Buffer> {
       const fall = 1 - 0.42 * (dx * dx + dy * dy);
       const grain = (j(x * 7919 + y * 104729) + j(x * 31 + y * 17389)) * 2.2;
       const at = (y * info.width + x) * 3;
-      for (let c = 0; c < 3; c++) data[at + c] = Math.max(0, Math.min(255, (data[at + c] as number) * fall + grain));
+      for (let c = 0; c < 3; c++)
+        data[at + c] = Math.max(0, Math.min(255, (data[at + c] as number) * fall + grain));
     }
   for (let quality = 84; ; quality -= 6) {
     const jpeg = await sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } })
@@ -82,7 +84,21 @@ for (const [i, s] of scenes.entries()) {
   writeFileSync(pov, source(s));
   const png = join(work, `${s.name}.png`);
   const t = Date.now();
-  const run = spawnSync("povray", [pov, `+O${png}`, `+W${WIDTH}`, `+H${HEIGHT}`, ...(draft ? ["+A0.4"] : s.wall ? ["-A"] : ["+A0.2", "+AM1", "+R2"]), "-D", "+FN", "+WT1", "-GA"], { encoding: "utf8" });
+  const run = spawnSync(
+    "povray",
+    [
+      pov,
+      `+O${png}`,
+      `+W${WIDTH}`,
+      `+H${HEIGHT}`,
+      ...(draft ? ["+A0.4"] : s.wall ? ["-A"] : ["+A0.2", "+AM1", "+R2"]),
+      "-D",
+      "+FN",
+      "+WT1",
+      "-GA",
+    ],
+    { encoding: "utf8" },
+  );
   if (run.status !== 0 || !existsSync(png)) {
     console.error(
       `${s.name} failed: ${

@@ -25,7 +25,8 @@ const ring = (n: number, r: number, off = 0): [number, number][] => Array.from({
 const handful = (count: number, d: number, len: number, pitch: number, x: number, z: number, drive: p.Drive = "torx", material = "Zinc"): Pov =>
   all(...Array.from({ length: count }, (_, i) => `object { ${p.screwLying(d, len, pitch, 25 + ((i * 47) % 60), drive, material)} translate <${x + len * 0.5 + (i % 4) * d * 3.4},0,${z + Math.floor(i / 4) * (len + 6) + ((i * 13) % 5)}> }`));
 
-// ── the juicer's gear case ────────────────────────────────────────────────────────────────────────────────────────────
+// ── the juicer's gear case
+// ────────────────────────────────────────────────────────────────────────────────────────────
 const brokenFive = (i: number): number => ([9, 10, 11, 12, 13].includes(i) ? 0.97 : [8, 14].includes(i) ? 0.42 : 0);
 const wheel41 = (broken: (i: number) => number = brokenFive): Pov => p.gearPart({ gear: gear(41, 1, 18), face: 11, bore: 8, hub: 9, material: "NylonWhite", web: true, broken, crossHole: true });
 /** The printed scale card, lying flat. */
@@ -168,7 +169,8 @@ const juicer: Scene[] = [
   { name: "juicer-seal", mat: "MatOilcloth", span: 78, tilt: 30, turn: 14, things: [at(p.seal(12, 22, 7), 0, 2), at(p.grease(8, 5, 8, 5, AMBER, 1.3), 4, 2)] },
 ];
 
-// ── hedge shears ──────────────────────────────────────────────────────────────────────────────────────────────────────
+// ── hedge shears
+// ──────────────────────────────────────────────────────────────────────────────────────────────────────
 const bladeOutline = (len: number, teeth: number, w: number): [number, number][] => {
   const out: [number, number][] = [[-20, -w], [-20, w]];
   for (let i = 0; i < teeth; i++) {
@@ -250,7 +252,8 @@ const hedge: Scene[] = [
   { name: "shears-bearing", mat: "MatOilcloth", span: 84, tilt: 34, turn: -4, things: [at(p.bearing(12, 28, 8, "Stainless"), 0, 2), at(p.grease(14, 5, 8, 7, DARK, 1.4), 2, 2)] },
 ];
 
-// ── deli slicer ───────────────────────────────────────────────────────────────────────────────────────────────────────
+// ── deli slicer
+// ───────────────────────────────────────────────────────────────────────────────────────────────────────
 const disc = (r: number): Pov =>
   `difference { union { cylinder { 0, y*1.8, ${r * 0.93} } cone { 0, ${r}, y*1.8, ${r * 0.93} } cylinder { 0, y*4, ${r * 0.55} } } cylinder { -y, y*6, ${r * 0.16} } ${[0, 120, 240].map((a) => `cylinder { <${r * 0.36},-1,0>, <${r * 0.36},6,0>, 2.8 rotate y*${a} }`).join(" ")} texture { Stainless } }`;
 const wormWheel = (broken: (i: number) => number = (i) => (i > 30 && i < 44 ? 0.34 : 0.06)): Pov => p.gearPart({ gear: gear(52, 1.25, 5), face: 13, bore: 15, hub: 12, material: "NylonWhite", web: true, broken, crown: 0.025 });
@@ -305,7 +308,8 @@ const slicer: Scene[] = [
   { name: "slicer-bearing", mat: "MatOilcloth", span: 90, tilt: 30, turn: -14, things: [at(p.bearing(15, 32, 9), -12, 4), at(p.seal(15, 26, 6), 28, -8)] },
 ];
 
-// ── rotary hammer ─────────────────────────────────────────────────────────────────────────────────────────────────────
+// ── rotary hammer
+// ─────────────────────────────────────────────────────────────────────────────────────────────────────
 const spindle = all(p.shaft([22, 18], [30, 30], [26, 46]), at(p.gearPart({ gear: gear(37, 1.25), face: 10, bore: 24, hub: 16, material: "Steel" }), 0, 0, 0, 52));
 const armature = p.motor(40, 42, p.gearPart({ gear: gear(7, 1.25, 12, 0.4), face: 10, bore: 3, material: "Steel" }));
 const hammer: Scene[] = [

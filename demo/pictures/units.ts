@@ -4,7 +4,8 @@ import { all, type Pov } from "./parts";
 import type { Scene } from "./scene";
 
 /**
- * The whole units as they come in: stood on the bench before the wall, with what real housings have and bare solids lack: parting lines, vents, screws,
+ * The whole units as they come in: stood on the bench before the wall, with what real housings have and bare
+ * solids lack: parting lines, vents, screws,
  * feet, switches, cords with their plugs, a name in the moulding, scuffs. All names are made up.
  */
 
@@ -31,7 +32,10 @@ function bent(points: readonly Xyz[], r: number, texture: string): Pov {
   return `sphere_sweep { cubic_spline ${all.length}, ${all.map((q) => `${v(q)}, ${r}`).join(", ")} tolerance 0.08 texture { ${texture} } }`;
 }
 
-/** A row of vent slots as they show: dark, rounded, a hair proud of the face they stand on. Drawn in the x–y plane, facing −z. */
+/**
+ * A row of vent slots as they show: dark, rounded, a hair proud of the face they stand on. Drawn in the x–y
+ * plane, facing −z.
+ */
 const vents = (count: number, pitch: number, length: number, width = 3): Pov =>
   all(
     ...Array.from({ length: count }, (_, i) => `union { box { <${i * pitch - width / 2},0,-0.3>, <${i * pitch + width / 2},${length},0.5> } cylinder { <${i * pitch},0,-0.3>, <${i * pitch},0,0.5>, ${width / 2} } cylinder { <${i * pitch},${length},-0.3>, <${i * pitch},${length},0.5>, ${width / 2} } texture { Seam } }`),
@@ -79,7 +83,8 @@ const standingBlade = (r: number, serrations = 0): Pov =>
     [0, 0, 90],
   );
 
-// ── the units ─────────────────────────────────────────────────────────────────────────────────────────────────────────
+// ── the units
+// ─────────────────────────────────────────────────────────────────────────────────────────────────────────
 const cream = plastic(0.74, 0.69, 0.57);
 const juicer = all(
   put(moulded(150, 158, 216, 30, cream, [["y", 44], ["z", -80]]), [0, 7, 90]),

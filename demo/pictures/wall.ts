@@ -1,6 +1,9 @@
 import type { Pov } from "./parts";
 
-/** What stands behind the bench in the pictures of whole units: plaster, a board with tools, small drawers, and a window's light for things that shine. */
+/**
+ * What stands behind the bench in the pictures of whole units: plaster, a board with tools, small drawers,
+ * and a window's light for things that shine.
+ */
 export function wallBehind(span: number): Pov {
   const z = span * 0.95;
   const drawers = Array.from({ length: 24 }, (_, i) => {

@@ -1,4 +1,7 @@
-/** Fills an empty data folder with the demo shop. `npx tsx demo/shop/seed.ts`, with DEMONTAGE_DATA for the place. */
+/**
+ * Fills an empty data folder with the demo shop. `npx tsx demo/shop/seed.ts`, with DEMONTAGE_DATA for the
+ * place.
+ */
 import { existsSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -24,21 +27,80 @@ import { queue } from "./queue";
 import { jobFileFrom, type Recipe } from "./recipe";
 import { catalogue, lubricants, offers, suppliers, tempers } from "./shelf";
 
-const jpeg = (name: string): Uint8Array => readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "pictures", "jpeg", `${name}.jpg`));
+const jpeg = (name: string): Uint8Array =>
+  readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "pictures", "jpeg", `${name}.jpg`));
 
 /** Who brought what, and for which day from today it is promised. All names are made up. */
-const CUSTOMERS: Record<string, { customerName: string; customerContact: string; takenInDaysAgo: number; promisedIn: number }> = {
-  "J-0142": { customerName: "Ilka Morrow", customerContact: "at the counter", takenInDaysAgo: 2, promisedIn: 4 },
-  "J-0139": { customerName: "Bertin Oake", customerContact: "tel. 0555 0139", takenInDaysAgo: 6, promisedIn: 1 },
-  "J-0144": { customerName: "Registry of Quillmoor", customerContact: "tel. 0555 0144", takenInDaysAgo: 0, promisedIn: 3 },
-  "J-0138": { customerName: "Pia Wendell", customerContact: "tel. 0555 0138", takenInDaysAgo: 7, promisedIn: 6 },
-  "J-0137": { customerName: "Tilly's Counter", customerContact: "tel. 0555 0137", takenInDaysAgo: 8, promisedIn: 2 },
-  "J-0140": { customerName: "Orrin Fallow", customerContact: "tel. 0555 0140", takenInDaysAgo: 5, promisedIn: 3 },
-  "J-0145": { customerName: "Greta Pellam", customerContact: "at the counter", takenInDaysAgo: 0, promisedIn: 8 },
-  "J-0135": { customerName: "Trattoria Ombravento", customerContact: "tel. 0555 0135", takenInDaysAgo: 9, promisedIn: 0 },
-  "J-0143": { customerName: "Anselm Reddy", customerContact: "tel. 0555 0143", takenInDaysAgo: 1, promisedIn: 6 },
-  "J-0141": { customerName: "Workshop Nine", customerContact: "tel. 0555 0141", takenInDaysAgo: 3, promisedIn: 5 },
-  "J-0131": { customerName: "Dora Finch", customerContact: "tel. 0555 0131", takenInDaysAgo: 14, promisedIn: -4 },
+const CUSTOMERS: Record<
+  string,
+  { customerName: string; customerContact: string; takenInDaysAgo: number; promisedIn: number }
+> = {
+  "J-0142": {
+    customerName: "Ilka Morrow",
+    customerContact: "at the counter",
+    takenInDaysAgo: 2,
+    promisedIn: 4,
+  },
+  "J-0139": {
+    customerName: "Bertin Oake",
+    customerContact: "tel. 0555 0139",
+    takenInDaysAgo: 6,
+    promisedIn: 1,
+  },
+  "J-0144": {
+    customerName: "Registry of Quillmoor",
+    customerContact: "tel. 0555 0144",
+    takenInDaysAgo: 0,
+    promisedIn: 3,
+  },
+  "J-0138": {
+    customerName: "Pia Wendell",
+    customerContact: "tel. 0555 0138",
+    takenInDaysAgo: 7,
+    promisedIn: 6,
+  },
+  "J-0137": {
+    customerName: "Tilly's Counter",
+    customerContact: "tel. 0555 0137",
+    takenInDaysAgo: 8,
+    promisedIn: 2,
+  },
+  "J-0140": {
+    customerName: "Orrin Fallow",
+    customerContact: "tel. 0555 0140",
+    takenInDaysAgo: 5,
+    promisedIn: 3,
+  },
+  "J-0145": {
+    customerName: "Greta Pellam",
+    customerContact: "at the counter",
+    takenInDaysAgo: 0,
+    promisedIn: 8,
+  },
+  "J-0135": {
+    customerName: "Trattoria Ombravento",
+    customerContact: "tel. 0555 0135",
+    takenInDaysAgo: 9,
+    promisedIn: 0,
+  },
+  "J-0143": {
+    customerName: "Anselm Reddy",
+    customerContact: "tel. 0555 0143",
+    takenInDaysAgo: 1,
+    promisedIn: 6,
+  },
+  "J-0141": {
+    customerName: "Workshop Nine",
+    customerContact: "tel. 0555 0141",
+    takenInDaysAgo: 3,
+    promisedIn: 5,
+  },
+  "J-0131": {
+    customerName: "Dora Finch",
+    customerContact: "tel. 0555 0131",
+    takenInDaysAgo: 14,
+    promisedIn: -4,
+  },
 };
 
 /** Models whose variants the shop has learnt to tell. */
@@ -66,7 +128,10 @@ const MODELS = [
 
 async function takeIn(recipe: Recipe, today: Date): Promise<void> {
   const { file, pictures } = jobFileFrom(recipe, today);
-  const { number } = await takeInJobFile({ file: readJobFile(file), pictures: new Map([...pictures].map(([name, from]) => [name, async () => jpeg(from)])) });
+  const { number } = await takeInJobFile({
+    file: readJobFile(file),
+    pictures: new Map([...pictures].map(([name, from]) => [name, async () => jpeg(from)])),
+  });
   const { takenInDaysAgo, promisedIn, ...customer } = CUSTOMERS[number] as (typeof CUSTOMERS)[string];
   const day = (n: number): string => format(addDays(today, n), "yyyy-MM-dd");
   await (await database())("jobs")
@@ -89,9 +154,21 @@ async function answerFinals(number: string, today: Date): Promise<void> {
   for (const [i, c] of checks.entries()) {
     // one after the other, two minutes each
     const at = addMinutes(addDays(today, -4), 2 * (i - checks.length)).toISOString();
-    const figure = c.unit ? { value: FIGURES[c.unit] ?? 1, unit: c.unit, note: limitInWords(c), ...(c.instrument === ELECTRICAL ? { instrument: testerInWords(TESTER) ?? "" } : {}) } : {};
+    const figure = c.unit
+      ? {
+          value: FIGURES[c.unit] ?? 1,
+          unit: c.unit,
+          note: limitInWords(c),
+          ...(c.instrument === ELECTRICAL ? { instrument: testerInWords(TESTER) ?? "" } : {}),
+        }
+      : {};
     const answer = { question: finalKey(c.check), answer: c.choices?.[0]?.answer ?? "yes", at, ...figure };
-    await db("answers").insert({ job_id: job.id, question: answer.question, at, ...records.answers.write(answer) });
+    await db("answers").insert({
+      job_id: job.id,
+      question: answer.question,
+      at,
+      ...records.answers.write(answer),
+    });
   }
 }
 
@@ -102,11 +179,22 @@ const SOUNDS = [
   { number: "J-0135", moment: "after", name: "extruder-after", daysAgo: 0 },
 ] as const;
 
-async function record({ number, moment, name, daysAgo }: (typeof SOUNDS)[number], today: Date): Promise<void> {
-  const wav = readFileSync(join(dirname(fileURLToPath(import.meta.url)), "..", "sounds", "wav", `${name}.wav`));
+async function record(
+  { number, moment, name, daysAgo }: (typeof SOUNDS)[number],
+  today: Date,
+): Promise<void> {
+  const wav = readFileSync(
+    join(dirname(fileURLToPath(import.meta.url)), "..", "sounds", "wav", `${name}.wav`),
+  );
   const db = await database();
   const { id } = await db("jobs").where({ number }).first("id");
-  await db("sounds").insert({ job_id: id, moment, at: addDays(today, -daysAgo).toISOString(), seconds: readWav(wav).seconds, wav });
+  await db("sounds").insert({
+    job_id: id,
+    moment,
+    at: addDays(today, -daysAgo).toISOString(),
+    seconds: readWav(wav).seconds,
+    wav,
+  });
 }
 
 async function answerSafety(number: string, today: Date): Promise<void> {
@@ -116,7 +204,12 @@ async function answerSafety(number: string, today: Date): Promise<void> {
   if (!job) return;
   for (const q of safetyGate(job))
     await db("answers")
-      .insert({ job_id: job.id, question: safetyKey(q.gate), answer: "yes", at: addDays(today, -1).toISOString() })
+      .insert({
+        job_id: job.id,
+        question: safetyKey(q.gate),
+        answer: "yes",
+        at: addDays(today, -1).toISOString(),
+      })
       .onConflict(["job_id", "question"])
       .ignore();
 }
@@ -135,7 +228,15 @@ export async function seed(today = new Date()): Promise<number> {
     { name: "currency", value: JSON.stringify("€") },
     { name: "warrantyMonths", value: "6" },
     { name: "electrical", value: JSON.stringify(TESTER) },
-    { name: "instruments", value: JSON.stringify({ "Tachometer, rpm": "Strobe 2", Probe: "Thin probe", "Meter at the plug": "Plug meter", "Meter at the plug, A": "Plug meter" }) },
+    {
+      name: "instruments",
+      value: JSON.stringify({
+        "Tachometer, rpm": "Strobe 2",
+        Probe: "Thin probe",
+        "Meter at the plug": "Plug meter",
+        "Meter at the plug, A": "Plug meter",
+      }),
+    },
     { name: "practiceTempers", value: JSON.stringify(tempers) },
   ]);
   await db("models").insert(MODELS.map((m) => ({ ...m, variants: JSON.stringify(m.variants) })));
@@ -143,7 +244,9 @@ export async function seed(today = new Date()): Promise<number> {
     { maker: "Velbrant", date_code: "characters 6–7 year" },
     { maker: "Haldrick", date_code: "characters 6–7 year" },
   ]);
-  await db("customers").insert(Object.values(CUSTOMERS).map((c) => ({ name: c.customerName, contact: c.customerContact })));
+  await db("customers").insert(
+    Object.values(CUSTOMERS).map((c) => ({ name: c.customerName, contact: c.customerContact })),
+  );
   const recipes = [juicerAtJudge, juicerAtMatch, slicer, hammer, shears, extruder, ...queue];
   for (const recipe of recipes) await takeIn(recipe, today);
   await answerFinals("J-0131", today);

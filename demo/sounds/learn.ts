@@ -7,8 +7,10 @@ import { type MadeRecording, randomRecording } from "./random-unit";
 
 /*
  * Learns what the clues of a fault weigh, from made recordings of units that nobody has:
- *   npx tsx demo/sounds/learn.ts hear FROM TO FILE    listens to the recordings FROM to TO and writes their signs to FILE (a line each; several can run at once)
- *   npx tsx demo/sounds/learn.ts fit FILE …           fits the weights to three quarters of them, and prints how they do on the last quarter
+ *   npx tsx demo/sounds/learn.ts hear FROM TO FILE    listens to the recordings FROM to TO and writes their
+ *   signs to FILE (a line each; several can run at once)
+ *   npx tsx demo/sounds/learn.ts fit FILE …           fits the weights to three quarters of them, and prints
+ *   how they do on the last quarter
  */
 
 interface Line {
@@ -23,7 +25,10 @@ function hear(from: number, to: number, file: string): void {
     const made = randomRecording(k);
     try {
       const heard = matchSound(made, made.train);
-      appendFileSync(file, `${JSON.stringify({ truth: made.truth, off: heard.rpm.value / made.rpm - 1, signs: heard.signs, meshesHeard: heard.meshesHeard })}\n`);
+      appendFileSync(
+        file,
+        `${JSON.stringify({ truth: made.truth, off: heard.rpm.value / made.rpm - 1, signs: heard.signs, meshesHeard: heard.meshesHeard })}\n`,
+      );
     } catch (e) {
       appendFileSync(file, `${JSON.stringify({ truth: made.truth, says: (e as Error).message })}\n`);
     }
@@ -31,16 +36,29 @@ function hear(from: number, to: number, file: string): void {
 }
 
 /** Logarithm of how likely the truth is by the weights, and its slope along each of them. */
-function slope({ truth, signs }: Line, w: Weights): { logLikely: number; tooth: number[]; eccentric: number[] } {
+function slope(
+  { truth, signs }: Line,
+  w: Weights,
+): { logLikely: number; tooth: number[]; eccentric: number[] } {
   const grounds = groundsOf(signs);
   const share = Math.log(Math.max(1, signs.length));
   const odds = grounds.map((g) => Math.exp(Math.max(-30, Math.min(30, speaks(g, w) - share))));
   const all = 1 + odds.reduce((a, b) => a + b, 0);
-  const isTrue = grounds.map((g) => g.kind === truth.kind && g.sign.gear.shaft === truth.shaft && (g.kind === "tooth" || g.sign.gear.mesh === truth.mesh));
+  const isTrue = grounds.map(
+    (g) =>
+      g.kind === truth.kind &&
+      g.sign.gear.shaft === truth.shaft &&
+      (g.kind === "tooth" || g.sign.gear.mesh === truth.mesh),
+  );
   const right = truth.kind === "none" ? 1 : odds.reduce((sum, o, i) => sum + (isTrue[i] ? o : 0), 1e-12);
-  const out = { logLikely: Math.log(right / all), tooth: w.tooth.map(() => 0), eccentric: w.eccentric.map(() => 0) };
+  const out = {
+    logLikely: Math.log(right / all),
+    tooth: w.tooth.map(() => 0),
+    eccentric: w.eccentric.map(() => 0),
+  };
   grounds.forEach((g, i) => {
-    const pull = (isTrue[i] && truth.kind !== "none" ? (odds[i] as number) / right : 0) - (odds[i] as number) / all;
+    const pull =
+      (isTrue[i] && truth.kind !== "none" ? (odds[i] as number) / right : 0) - (odds[i] as number) / all;
     const into = out[g.kind];
     g.clues.forEach((c, k) => {
       into[k] = (into[k] as number) + pull * c;
@@ -55,7 +73,8 @@ function weighed(lines: readonly Line[], begin: Weights): Weights {
     const sum = { tooth: w.tooth.map(() => 0), eccentric: w.eccentric.map(() => 0) };
     for (const l of lines) {
       const s = slope(l, w);
-      for (const kind of ["tooth", "eccentric"] as const) sum[kind] = sum[kind].map((x, k) => x + (s[kind][k] as number));
+      for (const kind of ["tooth", "eccentric"] as const)
+        sum[kind] = sum[kind].map((x, k) => x + (s[kind][k] as number));
     }
     for (const kind of ["tooth", "eccentric"] as const)
       w[kind].forEach((x, k) => {
@@ -77,15 +96,21 @@ function table(lines: readonly Line[], w: Weights): void {
     } else if (best.probability < 0.8) count.unsure++;
     else count.sureWrong++;
   }
-  console.log(`${lines.length}: ${count.right} right (${count.mesh} the mesh too), ${count.unsure} unsure, ${count.sureWrong} sure and wrong; ${count.sure} sure at all`);
+  console.log(
+    `${lines.length}: ${count.right} right (${count.mesh} the mesh too), ${count.unsure} unsure, ${count.sureWrong} sure and wrong; ${count.sure} sure at all`,
+  );
 }
 
 const [what, ...words] = process.argv.slice(2);
 if (what === "hear") hear(Number(words[0]), Number(words[1]), String(words[2]));
 else {
-  const all = words.flatMap((f) => readFileSync(f, "utf8").trim().split("\n")).map((l) => JSON.parse(l) as Line & { says?: string });
+  const all = words
+    .flatMap((f) => readFileSync(f, "utf8").trim().split("\n"))
+    .map((l) => JSON.parse(l) as Line & { says?: string });
   const heard = all.filter((l) => !l.says);
-  console.log(`${all.length} recordings; speed within 0.5 % in ${heard.filter((l) => Math.abs(l.off) < 0.005).length}; not heard: ${all.length - heard.length}`);
+  console.log(
+    `${all.length} recordings; speed within 0.5 % in ${heard.filter((l) => Math.abs(l.off) < 0.005).length}; not heard: ${all.length - heard.length}`,
+  );
   const learn = heard.filter((_, i) => i % 4 !== 3);
   const w = weighed(learn, { tooth: [-3, 2, 1, 1, -2], eccentric: [-1, 1, -2], trust: 1 });
   console.log(JSON.stringify(w));

@@ -23,7 +23,13 @@ export function chance(seed: number): Chance {
   for (let i = 0; i < 20; i++) next();
   const between = (least: number, most: number): number => least + (most - least) * next();
   const whole = (least: number, most: number): number => least + Math.floor((most - least + 1) * next());
-  return { next, between, whole, normal: () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()), oneOf: (xs) => xs[whole(0, xs.length - 1)] as (typeof xs)[number] };
+  return {
+    next,
+    between,
+    whole,
+    normal: () => Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
+    oneOf: (xs) => xs[whole(0, xs.length - 1)] as (typeof xs)[number],
+  };
 }
 
 export interface MadeFault {
@@ -46,9 +52,12 @@ export interface MadeUnit {
 const TURN = 2 * Math.PI;
 
 /**
- * What a bench microphone hears of a gear train. Made from what makes the noise: every pair of teeth enters with a force that depends on how these two teeth came out (pitch errors), on how
- * far each wheel runs out of true (which also shifts the moment of entry), and on whether a tooth is missing: then nothing pushes for a pitch, and the next tooth is struck. Around it a
- * commutator, a fan, the hum of the mains, the modes of a housing, the echo of a room, a bench on which things are laid down, and a microphone.
+ * What a bench microphone hears of a gear train. Made from what makes the noise: every pair of teeth enters
+ * with a force that depends on how these two teeth came out (pitch errors), on how
+ * far each wheel runs out of true (which also shifts the moment of entry), and on whether a tooth is missing:
+ * then nothing pushes for a pitch, and the next tooth is struck. Around it a
+ * commutator, a fan, the hum of the mains, the modes of a housing, the echo of a room, a bench on which
+ * things are laid down, and a microphone.
  */
 export function machineSound({ train, rpm, fault, seconds, rate }: MadeUnit, r: Chance): Float32Array {
   const n = Math.round(seconds * rate);
@@ -56,7 +65,9 @@ export function machineSound({ train, rpm, fault, seconds, rate }: MadeUnit, r: 
   const speeds = shaftSpeeds(train).turns;
   const steady = new Float64Array(n);
   const struck = new Float64Array(n);
-  for (const m of train.meshes) if (!isSmooth(m) && m.kind !== "planetary") addMesh(steady, struck, turns, m, speeds, fault?.mesh === m.id ? fault : null, r, rpm, rate);
+  for (const m of train.meshes)
+    if (!isSmooth(m) && m.kind !== "planetary")
+      addMesh(steady, struck, turns, m, speeds, fault?.mesh === m.id ? fault : null, r, rpm, rate);
   addMotor(steady, turns, r);
   const out = throughHousing(steady, struck, rate, r);
   addRoom(out, rate, r);
@@ -78,10 +89,21 @@ function motorTurns(n: number, rate: number, rpm: number, r: Chance): Float64Arr
   return turns;
 }
 
-function addMesh(steady: Float64Array, struck: Float64Array, turns: Float64Array, m: Extract<Mesh, { driver: { teeth: number } }>, speeds: ReadonlyMap<string, number>, fault: MadeFault | null, r: Chance, rpm: number, rate: number): void {
+function addMesh(
+  steady: Float64Array,
+  struck: Float64Array,
+  turns: Float64Array,
+  m: Extract<Mesh, { driver: { teeth: number } }>,
+  speeds: ReadonlyMap<string, number>,
+  fault: MadeFault | null,
+  r: Chance,
+  rpm: number,
+  rate: number,
+): void {
   const level = r.between(0.15, 0.8) * (m.kind === "belt" ? 0.25 : 1);
   const wheels = (["driver", "driven"] as const).map((side) => {
-    const bent = fault?.kind === "eccentric" && fault.side === side ? 0.3 + 0.6 * fault.strength : r.between(0.01, 0.1);
+    const bent =
+      fault?.kind === "eccentric" && fault.side === side ? 0.3 + 0.6 * fault.strength : r.between(0.01, 0.1);
     return {
       turn: Math.abs(speeds.get(m[side].shaft) ?? 0),
       teeth: m[side].teeth,
@@ -97,7 +119,9 @@ function addMesh(steady: Float64Array, struck: Float64Array, turns: Float64Array
     };
   });
   const perTurn = (wheels[0]?.turn ?? 0) * m.driver.teeth;
-  const waves = [1, r.between(0.15, 0.6), r.between(0.05, 0.35), r.between(0.02, 0.2), r.between(0, 0.1)].map((a, h) => ({ a: a * level, order: perTurn * (h + 1), at: r.next() * TURN, h: h + 1 })).filter((w) => (w.order * rpm) / 60 < 0.45 * rate);
+  const waves = [1, r.between(0.15, 0.6), r.between(0.05, 0.35), r.between(0.02, 0.2), r.between(0, 0.1)]
+    .map((a, h) => ({ a: a * level, order: perTurn * (h + 1), at: r.next() * TURN, h: h + 1 }))
+    .filter((w) => (w.order * rpm) / 60 < 0.45 * rate);
   const blow = (0.8 + 4 * (fault?.strength ?? 0)) * level * Math.sqrt(60 / Math.max(60, perTurn));
   const lastGap = wheels.map(() => -1);
   for (let i = 0; i < turns.length; i++) {
@@ -131,13 +155,23 @@ function addMesh(steady: Float64Array, struck: Float64Array, turns: Float64Array
 function addMotor(steady: Float64Array, turns: Float64Array, r: Chance): void {
   const bars = r.whole(8, 32);
   const blades = r.whole(5, 11);
-  const [whine, blade, once, air] = [r.between(0, 0.25), r.between(0, 0.2), r.between(0, 0.2), r.between(0.1, 0.6)];
+  const [whine, blade, once, air] = [
+    r.between(0, 0.25),
+    r.between(0, 0.2),
+    r.between(0, 0.2),
+    r.between(0.1, 0.6),
+  ];
   let low = 0;
   for (let i = 0; i < steady.length; i++) {
     const p = TURN * (turns[i] as number);
     const white = r.normal();
     low += 0.15 * (white - low);
-    steady[i] = (steady[i] as number) + whine * (Math.cos(p * bars) + 0.4 * Math.cos(2 * p * bars + 1)) + blade * Math.cos(p * blades + 0.5) + once * (Math.cos(p) + 0.5 * Math.cos(2 * p + 0.3)) + air * (1 + 0.25 * Math.cos(p + 2)) * (low + 0.2 * white);
+    steady[i] =
+      (steady[i] as number) +
+      whine * (Math.cos(p * bars) + 0.4 * Math.cos(2 * p * bars + 1)) +
+      blade * Math.cos(p * blades + 0.5) +
+      once * (Math.cos(p) + 0.5 * Math.cos(2 * p + 0.3)) +
+      air * (1 + 0.25 * Math.cos(p + 2)) * (low + 0.2 * white);
   }
 }
 
@@ -165,7 +199,10 @@ function throughHousing(steady: Float64Array, struck: Float64Array, rate: number
 function addRoom(out: Float64Array, rate: number, r: Chance): void {
   const mains = r.oneOf([50, 60]);
   const hum = r.between(0, 0.12);
-  for (let i = 0; i < out.length; i++) out[i] = (out[i] as number) + hum * (Math.sin((TURN * mains * i) / rate) + 0.5 * Math.sin((TURN * 2 * mains * i) / rate + 1));
+  for (let i = 0; i < out.length; i++)
+    out[i] =
+      (out[i] as number) +
+      hum * (Math.sin((TURN * mains * i) / rate) + 0.5 * Math.sin((TURN * 2 * mains * i) / rate + 1));
   for (let echo = 1; echo <= 4; echo++) {
     const d = Math.round((r.between(5, 22) * echo * rate) / 1000);
     const g = 0.4 * 0.62 ** echo;
@@ -175,7 +212,10 @@ function addRoom(out: Float64Array, rate: number, r: Chance): void {
   for (let knocks = r.whole(0, 3); knocks > 0; knocks--) {
     const from = Math.floor(r.next() * out.length);
     const [loud, hz, long] = [r.between(0.8, 3), r.between(150, 1800), rate * r.between(0.01, 0.05)];
-    for (let i = 0; i < 8 * long && from + i < out.length; i++) out[from + i] = (out[from + i] as number) + loud * Math.exp(-i / long) * (Math.sin((TURN * hz * i) / rate) + 0.5 * r.normal());
+    for (let i = 0; i < 8 * long && from + i < out.length; i++)
+      out[from + i] =
+        (out[from + i] as number) +
+        loud * Math.exp(-i / long) * (Math.sin((TURN * hz * i) / rate) + 0.5 * r.normal());
   }
 }
 

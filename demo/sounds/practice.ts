@@ -16,9 +16,27 @@ interface Practice {
   readonly fault: MadeFault | null;
 }
 const RECORDINGS: readonly Practice[] = [
-  { name: "juicer-clicks", train: juicerTrain, seed: 41, rpm: 1402, fault: { kind: "tooth", mesh: "m1", side: "driven", strength: 0.7 } },
-  { name: "juicer-bent-shaft", train: juicerTrain, seed: 43, rpm: 1391, fault: { kind: "eccentric", mesh: "m2", side: "driver", strength: 0.8 } },
-  { name: "extruder-before", train: extruderTrain, seed: 44, rpm: 1371, fault: { kind: "tooth", mesh: "m2", side: "driven", strength: 0.9 } },
+  {
+    name: "juicer-clicks",
+    train: juicerTrain,
+    seed: 41,
+    rpm: 1402,
+    fault: { kind: "tooth", mesh: "m1", side: "driven", strength: 0.7 },
+  },
+  {
+    name: "juicer-bent-shaft",
+    train: juicerTrain,
+    seed: 43,
+    rpm: 1391,
+    fault: { kind: "eccentric", mesh: "m2", side: "driver", strength: 0.8 },
+  },
+  {
+    name: "extruder-before",
+    train: extruderTrain,
+    seed: 44,
+    rpm: 1371,
+    fault: { kind: "tooth", mesh: "m2", side: "driven", strength: 0.9 },
+  },
   { name: "extruder-after", train: extruderTrain, seed: 68, rpm: 1388, fault: null },
 ];
 

@@ -17,7 +17,10 @@ const SLOW_MS = 120_000;
 vi.setConfig({ testTimeout: SLOW_MS });
 
 const practice = (name: string) => readWav(readFileSync(new URL(`./wav/${name}.wav`, import.meta.url)));
-const made = (train: TrainInput, fault: MadeFault | null, seed: number, rpm = train.input.rpm) => ({ rate: 16000, samples: machineSound({ train, rpm, fault, seconds: 8, rate: 16000 }, chance(seed)) });
+const made = (train: TrainInput, fault: MadeFault | null, seed: number, rpm = train.input.rpm) => ({
+  rate: 16000,
+  samples: machineSound({ train, rpm, fault, seconds: 8, rate: 16000 }, chance(seed)),
+});
 const says = (work: () => unknown): string => {
   try {
     work();
@@ -40,7 +43,10 @@ describe("the practice recordings", () => {
   });
 
   it("after the repair nothing stands out, the knock is gone, and the meshes are still there", () => {
-    const [before, after] = [matchSound(practice("extruder-before"), extruderTrain), matchSound(practice("extruder-after"), extruderTrain)];
+    const [before, after] = [
+      matchSound(practice("extruder-before"), extruderTrain),
+      matchSound(practice("extruder-after"), extruderTrain),
+    ];
     expect(after.suspects[0]?.kind).toBe("none");
     const lines = compared(before, after);
     expect(lines.filter((l) => l.what === "mesh").map((l) => l.mesh)).toEqual(["m1", "m2"]);
@@ -50,7 +56,8 @@ describe("the practice recordings", () => {
 
   it("is the same through a file, twice as loud, and a third as loud", () => {
     const whole = practice("juicer-bent-shaft");
-    const best = (samples: Float32Array) => matchSound({ samples, rate: whole.rate }, juicerTrain).suspects[0];
+    const best = (samples: Float32Array) =>
+      matchSound({ samples, rate: whole.rate }, juicerTrain).suspects[0];
     const again = best(readWav(writeWav(whole)).samples);
     const quiet = best(whole.samples.map((x) => x / 3));
     expect(again).toMatchObject({ kind: "eccentric", shaft: "lay shaft" });
@@ -73,7 +80,9 @@ describe("listening to units nobody has", () => {
   }, SLOW_MS);
   it("hears nearly all of them, at their true speed", () => {
     expect(told.length).toBeGreaterThanOrEqual(10);
-    expect(told.filter(({ m, heard }) => Math.abs(heard.rpm.value / m.rpm - 1) < 0.01).length).toBeGreaterThanOrEqual(told.length - 1);
+    expect(
+      told.filter(({ m, heard }) => Math.abs(heard.rpm.value / m.rpm - 1) < 0.01).length,
+    ).toBeGreaterThanOrEqual(told.length - 1);
   });
   it("probabilities sum to 1, best first, each shaft's fault once, and nobody is quite sure", () => {
     for (const { heard } of told) {
@@ -86,8 +95,15 @@ describe("listening to units nobody has", () => {
     }
   });
   it("is right in two of three at least, and seldom sure and wrong", () => {
-    const right = told.filter(({ m, heard }) => heard.suspects[0]?.kind === m.truth.kind && heard.suspects[0]?.shaft === m.truth.shaft);
-    const sureWrong = told.filter(({ m, heard }) => (heard.suspects[0]?.probability ?? 0) >= 0.8 && (heard.suspects[0]?.kind !== m.truth.kind || heard.suspects[0]?.shaft !== m.truth.shaft));
+    const right = told.filter(
+      ({ m, heard }) =>
+        heard.suspects[0]?.kind === m.truth.kind && heard.suspects[0]?.shaft === m.truth.shaft,
+    );
+    const sureWrong = told.filter(
+      ({ m, heard }) =>
+        (heard.suspects[0]?.probability ?? 0) >= 0.8 &&
+        (heard.suspects[0]?.kind !== m.truth.kind || heard.suspects[0]?.shaft !== m.truth.shaft),
+    );
     expect(right.length).toBeGreaterThanOrEqual((2 * told.length) / 3);
     expect(sureWrong.length).toBeLessThanOrEqual(1);
   });
@@ -98,7 +114,16 @@ describe("what is no such recording", () => {
   const noise = { rate: 16000, samples: Float32Array.from({ length: 80_000 }, () => 0.2 * r.normal()) };
   it.each([
     ["noise", noise],
-    ["hum", { rate: 16000, samples: Float32Array.from({ length: 80_000 }, (_, i) => 0.4 * Math.sin((2 * Math.PI * 50 * i) / 16000)) }],
+    [
+      "hum",
+      {
+        rate: 16000,
+        samples: Float32Array.from(
+          { length: 80_000 },
+          (_, i) => 0.4 * Math.sin((2 * Math.PI * 50 * i) / 16000),
+        ),
+      },
+    ],
     ["silence", { rate: 16000, samples: new Float32Array(80_000) }],
   ])("%s is refused with a sentence, and its pictures are shown all the same", (_, sound) => {
     expect(says(() => matchSound(sound, juicerTrain))).toMatch(/nothing of this train's pattern is heard/);
@@ -110,9 +135,23 @@ describe("what is no such recording", () => {
   });
   it("too short, no plate, nothing with teeth, and no train at all each have their sentence", () => {
     const sound = made(juicerTrain, null, 1);
-    expect(says(() => matchSound({ ...sound, samples: sound.samples.subarray(0, 9000) }, juicerTrain))).toMatch(/shorter than 2 seconds/);
-    expect(says(() => matchSound(sound, { ...juicerTrain, input: { shaft: "motor", rpm: 0 } }))).toMatch(/by its plate/);
-    const belt = { input: { shaft: "motor", rpm: 900 }, meshes: [{ id: "b", kind: "smooth-belt" as const, driver: { shaft: "motor", diameterMm: 20 }, driven: { shaft: "drum", diameterMm: 90 } }] };
+    expect(
+      says(() => matchSound({ ...sound, samples: sound.samples.subarray(0, 9000) }, juicerTrain)),
+    ).toMatch(/shorter than 2 seconds/);
+    expect(says(() => matchSound(sound, { ...juicerTrain, input: { shaft: "motor", rpm: 0 } }))).toMatch(
+      /by its plate/,
+    );
+    const belt = {
+      input: { shaft: "motor", rpm: 900 },
+      meshes: [
+        {
+          id: "b",
+          kind: "smooth-belt" as const,
+          driver: { shaft: "motor", diameterMm: 20 },
+          driven: { shaft: "drum", diameterMm: 90 },
+        },
+      ],
+    };
     expect(says(() => matchSound(sound, belt))).toMatch(/no gears, toothed belts or chains/);
     expect(listen(sound, null).says).toMatch(/no gear train is written down/i);
   });

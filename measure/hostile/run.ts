@@ -1,6 +1,10 @@
 /**
- * Two hundred hostile files, made here, through a running server and the command line: each is refused in one sentence, or taken in and read back; afterwards the board answers, the memory stayed under 1 GB, nothing took over
- * ten seconds from the first byte to the last word. One file is not hostile, only large: a lawful table of 300,000 parts. It may take longer, and is held to telling at least every ten seconds how far it is; how long it took is printed. Ends with exit 1
+ * Two hundred hostile files, made here, through a running server and the command line: each is refused in one
+ * sentence, or taken in and read back; afterwards the board answers, the memory stayed under 1 GB, nothing
+ * took over
+ * ten seconds from the first byte to the last word. One file is not hostile, only large: a lawful table of
+ * 300,000 parts. It may take longer, and is held to telling at least every ten seconds how far it is; how
+ * long it took is printed. Ends with exit 1
  * where that does not hold. About six minutes.
  */
 import { spawn } from "node:child_process";
@@ -22,11 +26,17 @@ const wrong: string[] = [];
 const slow: { readonly what: string; readonly ms: number }[] = [];
 let [refused, taken] = [0, 0];
 
-const rssMb = (pid: number): number => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))?.[1] ?? 0) / 1024;
+const rssMb = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))?.[1] ?? 0) / 1024;
 
 /** One sentence, for people: no trace of the program in it. */
 function isSentence(says: unknown): boolean {
-  return typeof says === "string" && says.length > 5 && says.length < 600 && !/\n|undefined|\[object|at .*\.(ts|js):\d|SQLITE|Zod/.test(says);
+  return (
+    typeof says === "string" &&
+    says.length > 5 &&
+    says.length < 600 &&
+    !/\n|undefined|\[object|at .*\.(ts|js):\d|SQLITE|Zod/.test(says)
+  );
 }
 
 /** The longest that somebody else waited for the board, and for which file. */
@@ -36,7 +46,11 @@ async function beANeighbour(): Promise<void> {
   while (!neighbour.over) {
     const from = performance.now();
     // by a connection of its own each time: the ones that are kept open belong to the files
-    await new Promise<void>((done) => get(shop, { agent: false }, (answer) => void answer.resume().once("close", done)).once("error", () => done()));
+    await new Promise<void>((done) =>
+      get(shop, { agent: false }, (answer) => void answer.resume().once("close", done)).once("error", () =>
+        done(),
+      ),
+    );
     const ms = performance.now() - from;
     if (ms > neighbour.ms) Object.assign(neighbour, { ms, what: at });
     await new Promise((done) => setTimeout(done, 300));
@@ -49,7 +63,10 @@ const LAWFUL = ["rows-300k.csv"];
 /** Of what tells how far it is, the longest time without news; 0: it tells nothing on its way. */
 let silence = 0;
 
-async function through(what: string, ask: () => Promise<{ status: number; says?: unknown; readBack?: () => Promise<boolean> }>): Promise<void> {
+async function through(
+  what: string,
+  ask: () => Promise<{ status: number; says?: unknown; readBack?: () => Promise<boolean> }>,
+): Promise<void> {
   const from = performance.now();
   at = what;
   silence = 0;
@@ -69,8 +86,11 @@ async function through(what: string, ask: () => Promise<{ status: number; says?:
   const ms = performance.now() - from;
   slow.push({ what, ms });
   if (LAWFUL.includes(what))
-    console.log(`${what}, large and lawful: ${(ms / 1000).toFixed(1)} s in all, at most ${(silence / 1000).toFixed(1)} s without a word`);
-  if ((LAWFUL.includes(what) ? silence : ms) > SLOWEST_MS) wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s`);
+    console.log(
+      `${what}, large and lawful: ${(ms / 1000).toFixed(1)} s in all, at most ${(silence / 1000).toFixed(1)} s without a word`,
+    );
+  if ((LAWFUL.includes(what) ? silence : ms) > SLOWEST_MS)
+    wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s`);
   const board = await fetch(shop).catch(() => null);
   if (board?.status !== 200) wrong.push(`after ${what} the board answers ${board?.status ?? "nothing"}`);
 }
@@ -96,7 +116,21 @@ async function jobFile({ name, bytes }: HostileFile): Promise<void> {
   await through(name, async () => {
     const { status, said } = await post("/api/jobs/from-file", form("file", bytes, { asNew: "yes" }));
     if (!said.number) return { status, says: said.says };
-    const pages = ["take-in", "strip", "judge", "judge/train", "judge/why", "match", "match/basket", "lube", "rebuild", "hand-back", "sheet", "history", "tag"];
+    const pages = [
+      "take-in",
+      "strip",
+      "judge",
+      "judge/train",
+      "judge/why",
+      "match",
+      "match/basket",
+      "lube",
+      "rebuild",
+      "hand-back",
+      "sheet",
+      "history",
+      "tag",
+    ];
     return {
       status,
       readBack: async () => {
@@ -116,9 +150,14 @@ async function tableFile({ name, bytes }: HostileFile): Promise<void> {
     const { status, said } = await post("/api/parts/import", bytes);
     if (!said.id) return { status, says: said.says };
     const told = async (method: string): Promise<{ done?: unknown; says?: unknown }> => {
-      const answer = await fetch(`${shop}/api/parts/import/${said.id}${method === "POST" ? "?name=x.csv" : ""}`, { method });
+      const answer = await fetch(
+        `${shop}/api/parts/import/${said.id}${method === "POST" ? "?name=x.csv" : ""}`,
+        { method },
+      );
       let [text, heard] = ["", performance.now()];
-      for await (const piece of (answer.body ?? new ReadableStream()).pipeThrough(new TextDecoderStream()) as unknown as AsyncIterable<string>) {
+      for await (const piece of (answer.body ?? new ReadableStream()).pipeThrough(
+        new TextDecoderStream(),
+      ) as unknown as AsyncIterable<string>) {
         silence = Math.max(silence, performance.now() - heard);
         heard = performance.now();
         text += piece;
@@ -135,7 +174,9 @@ async function tableFile({ name, bytes }: HostileFile): Promise<void> {
     if (!done.done) return { status: 200, says: done.says };
     return {
       status: 200,
-      readBack: async () => (await fetch(`${shop}/parts`)).status === 200 && (await fetch(`${shop}/api/parts/table/parts`)).status === 200,
+      readBack: async () =>
+        (await fetch(`${shop}/parts`)).status === 200 &&
+        (await fetch(`${shop}/api/parts/table/parts`)).status === 200,
     };
   });
 }
@@ -144,7 +185,11 @@ async function pictureFile(job: string, { name, bytes }: HostileFile): Promise<v
   await through(`picture ${name}`, async () => {
     const { status, said } = await post(`/api/jobs/${job}/pictures`, form("picture", bytes));
     if (!said.picture) return { status, says: said.says };
-    return { status, readBack: async () => (await fetch(`${shop}/api/pictures/${said.picture?.sha256}?thumb`)).status === 200 };
+    return {
+      status,
+      readBack: async () =>
+        (await fetch(`${shop}/api/pictures/${said.picture?.sha256}?thumb`)).status === 200,
+    };
   });
 }
 
@@ -153,10 +198,14 @@ async function byCommand(words: readonly string[], { name, bytes }: HostileFile)
   const file = join(folder, name);
   writeFileSync(file, bytes);
   const from = performance.now();
-  const run = spawn(process.execPath, ["--import", "tsx", "src/cli/main.ts", ...words.map((w) => (w === "FILE" ? file : w))], {
-    env: { ...process.env, DEMONTAGE_DATA: join(folder, "cli") },
-    stdio: ["ignore", "pipe", "pipe"],
-  });
+  const run = spawn(
+    process.execPath,
+    ["--import", "tsx", "src/cli/main.ts", ...words.map((w) => (w === "FILE" ? file : w))],
+    {
+      env: { ...process.env, DEMONTAGE_DATA: join(folder, "cli") },
+      stdio: ["ignore", "pipe", "pipe"],
+    },
+  );
   let [out, err, peak] = ["", "", 0];
   run.stdout.on("data", (d) => (out += d));
   run.stderr.on("data", (d) => (err += d));
@@ -173,10 +222,12 @@ async function byCommand(words: readonly string[], { name, bytes }: HostileFile)
   const ms = performance.now() - from;
   if (code === 2) {
     refused++;
-    if (err.trim().split("\n").length !== 1 || !isSentence(err.trim()) || out) wrong.push(`${what}: is refused with ${err.slice(0, 200)}`);
+    if (err.trim().split("\n").length !== 1 || !isSentence(err.trim()) || out)
+      wrong.push(`${what}: is refused with ${err.slice(0, 200)}`);
   } else if (code === 0) taken++;
   else wrong.push(`${what}: ended with ${code}: ${err.slice(0, 200)}`);
-  if (ms > SLOWEST_MS + 5000) wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s with the program's own start`);
+  if (ms > SLOWEST_MS + 5000)
+    wrong.push(`${what}: took ${(ms / 1000).toFixed(1)} s with the program's own start`);
   if (peak > MOST_MB) wrong.push(`${what}: took ${peak.toFixed(0)} MB`);
   rmSync(file);
 }
@@ -193,7 +244,15 @@ const watch = setInterval(() => {
 }, 100);
 const neighbouring = beANeighbour();
 try {
-  const jpeg = await sharp({ create: { width: 640, height: 480, channels: 3, background: "#888", noise: { type: "gaussian", mean: 128, sigma: 30 } } })
+  const jpeg = await sharp({
+    create: {
+      width: 640,
+      height: 480,
+      channels: 3,
+      background: "#888",
+      noise: { type: "gaussian", mean: 128, sigma: 30 },
+    },
+  })
     .jpeg()
     .toBuffer();
   const jobs = await hostileJobFiles(jpeg);
@@ -204,18 +263,30 @@ try {
   const peakTables = peak;
   const { said } = await post(
     "/api/jobs/from-file",
-    form("file", Buffer.from('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[]}'), { asNew: "yes" }),
+    form("file", Buffer.from('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[]}'), {
+      asNew: "yes",
+    }),
   );
   for (const f of pictures) await pictureFile(said.number ?? "", f);
   // twenty large ones at once, and others meanwhile
-  const large = await sharp({ create: { width: 7000, height: 6800, channels: 3, background: "#777", noise: { type: "gaussian", mean: 128, sigma: 6 } } })
+  const large = await sharp({
+    create: {
+      width: 7000,
+      height: 6800,
+      channels: 3,
+      background: "#777",
+      noise: { type: "gaussian", mean: 128, sigma: 6 },
+    },
+  })
     .png({ compressionLevel: 1, progressive: true })
     .toBuffer()
     .then((b) => b.subarray(0, 24 * 2 ** 20));
   const many = Promise.all(
     Array.from({ length: 20 }, () =>
       post(`/api/jobs/${said.number}/pictures`, form("picture", large)).then(
-        ({ status, said }) => status !== 422 && void wrong.push(`one of twenty large pictures: ${status} ${JSON.stringify(said)}`),
+        ({ status, said }) =>
+          status !== 422 &&
+          void wrong.push(`one of twenty large pictures: ${status} ${JSON.stringify(said)}`),
         (e) => void wrong.push(`one of twenty large pictures: ${e} ${e instanceof Error ? e.cause : ""}`),
       ),
     ),
@@ -230,9 +301,14 @@ try {
   await many;
   waits.sort((a, b) => a - b);
   const files = jobs.length + tables.length + pictures.length + lines.length;
-  console.log(`${files} files of ${jobs.length} jobs, ${tables.length} tables, ${pictures.length} pictures and ${lines.length} lines`);
-  console.log(`the board while twenty pictures of 24 MB come at once: ${waits[6]?.toFixed(0)} ms in the middle, ${waits.at(-1)?.toFixed(0)} ms at most`);
-  for (const f of jobs.filter((f) => f.bytes.length < 3e7)) await byCommand(["job", "import", "FILE", "--as-new"], f);
+  console.log(
+    `${files} files of ${jobs.length} jobs, ${tables.length} tables, ${pictures.length} pictures and ${lines.length} lines`,
+  );
+  console.log(
+    `the board while twenty pictures of 24 MB come at once: ${waits[6]?.toFixed(0)} ms in the middle, ${waits.at(-1)?.toFixed(0)} ms at most`,
+  );
+  for (const f of jobs.filter((f) => f.bytes.length < 3e7))
+    await byCommand(["job", "import", "FILE", "--as-new"], f);
   for (const f of lines) await byCommand(["gear", "identify", "FILE"], f);
   console.log(
     `memory of the server, at most: ${peakJobs.toFixed(0)} MB over the job files, ${peakTables.toFixed(0)} with the tables, ${peak.toFixed(0)} in all; aim: under ${MOST_MB}`,
@@ -246,9 +322,14 @@ try {
   rmSync(folder, { recursive: true, force: true });
 }
 slow.sort((a, b) => b.ms - a.ms);
-console.log(`a neighbour who looks at the board all the while waits ${(neighbour.ms / 1000).toFixed(1)} s at most, at ${neighbour.what}`);
-if (neighbour.ms > SLOWEST_MS) wrong.push(`a neighbour waited ${(neighbour.ms / 1000).toFixed(1)} s at ${neighbour.what}`);
+console.log(
+  `a neighbour who looks at the board all the while waits ${(neighbour.ms / 1000).toFixed(1)} s at most, at ${neighbour.what}`,
+);
+if (neighbour.ms > SLOWEST_MS)
+  wrong.push(`a neighbour waited ${(neighbour.ms / 1000).toFixed(1)} s at ${neighbour.what}`);
 console.log(`slowest: ${slow.slice(0, 5).map((s) => `${s.what} ${(s.ms / 1000).toFixed(1)} s`).join(", ")}`); // biome-ignore format: one line
-console.log(`${refused} times refused in a sentence, ${taken} times taken in and read back, ${wrong.length} times wrong`);
+console.log(
+  `${refused} times refused in a sentence, ${taken} times taken in and read back, ${wrong.length} times wrong`,
+);
 for (const w of wrong) console.log(`  ${w}`);
 process.exitCode = wrong.length ? 1 : 0;

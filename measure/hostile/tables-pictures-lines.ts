@@ -20,25 +20,56 @@ export function hostileTables(): HostileFile[] {
     "columns-201.csv": table(`${HEAD}${",x".repeat(200)}`),
     "commas.csv": table(HEAD, ",".repeat(100_000)),
     "one-line-30MB.csv": Buffer.alloc(30e6, "number,name,kind"),
-    "quote-open.csv": table(HEAD, 'A-1,"wheel,gear', Array.from({ length: 200_000 }, (_, i) => `A-${i},wheel,gear,41,1,,,,`).join("\n")),
+    "quote-open.csv": table(
+      HEAD,
+      'A-1,"wheel,gear',
+      Array.from({ length: 200_000 }, (_, i) => `A-${i},wheel,gear,41,1,,,,`).join("\n"),
+    ),
     "quotes.csv": table(HEAD, '"'.repeat(100_001)),
     "cell-1MB.csv": table(HEAD, `A-1,${"w".repeat(1e6)},gear`),
     "same-heading.csv": table("number,number,name,kind", "1,2,3,gear"),
     "proto-heading.csv": table("number,name,kind,__proto__,constructor", "A-1,wheel,gear,x,y"),
     "formula.csv": table(HEAD, '=cmd|"/c calc"!A0,+1+1,gear,41,1,,,,'),
     "nul.csv": table(HEAD, "A-1,wh\0eel,gear,41,1,,,,"),
-    "numbers-odd.csv": table(HEAD, "A-1,wheel,gear,1e999,NaN,,,,", "A-2,wheel,gear,-5,0,,,,", "A-3,wheel,gear,41,1.000.000,,,,"),
-    "rows-60k-faulty.csv": table(HEAD, Array.from({ length: 60_000 }, (_, i) => `F-${i},wheel ${i},cog,many,,,,,`).join("\n")),
-    "rows-300k.csv": table(HEAD, Array.from({ length: 300_000 }, (_, i) => `R-${i},wheel ${i},gear,41,1,,,,`).join("\n")),
-    "same-row-100k.csv": table(HEAD, Array.from({ length: 100_000 }, () => "A-1,wheel,gear,41,1,,,,").join("\n")),
-    "utf16-half.csv": Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(`${HEAD}\nA-1,w`, "utf16le").subarray(0, -1)]),
+    "numbers-odd.csv": table(
+      HEAD,
+      "A-1,wheel,gear,1e999,NaN,,,,",
+      "A-2,wheel,gear,-5,0,,,,",
+      "A-3,wheel,gear,41,1.000.000,,,,",
+    ),
+    "rows-60k-faulty.csv": table(
+      HEAD,
+      Array.from({ length: 60_000 }, (_, i) => `F-${i},wheel ${i},cog,many,,,,,`).join("\n"),
+    ),
+    "rows-300k.csv": table(
+      HEAD,
+      Array.from({ length: 300_000 }, (_, i) => `R-${i},wheel ${i},gear,41,1,,,,`).join("\n"),
+    ),
+    "same-row-100k.csv": table(
+      HEAD,
+      Array.from({ length: 100_000 }, () => "A-1,wheel,gear,41,1,,,,").join("\n"),
+    ),
+    "utf16-half.csv": Buffer.concat([
+      Buffer.from([0xff, 0xfe]),
+      Buffer.from(`${HEAD}\nA-1,w`, "utf16le").subarray(0, -1),
+    ]),
     "latin1.csv": Buffer.from("number;name;kind\nA-1;Zahnrad für Ü;gear\n", "latin1"),
     "mixed-ends.csv": Buffer.from("number,name,kind\rA-1,wheel,gear\r\nA-2,wheel,gear\n"),
-    "replaces-itself.csv": table("number,name,kind,replaces", "A-1,wheel,gear,A-1", "A-2,wheel,gear,A-3", "A-3,wheel,gear,A-2"),
+    "replaces-itself.csv": table(
+      "number,name,kind,replaces",
+      "A-1,wheel,gear,A-1",
+      "A-2,wheel,gear,A-3",
+      "A-3,wheel,gear,A-2",
+    ),
     "contains-itself.csv": table("number,name,kind,contains", "K-1,kit,kit,99999 x K-1"),
   };
   const offers: Record<string, string[]> = {
-    "offers-odd.csv": ["supplier,number,price,lead_days", "North,A-1,-5,2", "North,A-2,five,2", "North,A-3,5,400"],
+    "offers-odd.csv": [
+      "supplier,number,price,lead_days",
+      "North,A-1,-5,2",
+      "North,A-2,five,2",
+      "North,A-3,5,400",
+    ],
     "offers-no-supplier.csv": ["supplier,number,price,lead_days", ",A-1,5,2"],
     "offers-pack-nothing.csv": ["supplier,number,price,lead_days,pack", "North,A-1,5,2,0"],
     "suppliers-odd.csv": ["name,shipping", "North,free", ",5", "South,-1"],
@@ -50,8 +81,14 @@ export function hostileTables(): HostileFile[] {
     "separators-mixed.csv": ["number;name,kind", "A-1;x,gear"],
     "tabs.csv": ["number\tname\tkind", "A-1\tx\tgear\t\t\t"],
     "apostrophes.csv": ["number,name,kind", "''''=A1,'''x,gear"],
-    "contains-deep.csv": ["number,name,kind,contains", ...Array.from({ length: 300 }, (_, i) => `K-${i},kit,kit,1 x K-${i + 1}`)],
-    "replaces-long.csv": ["number,name,kind,replaces", ...Array.from({ length: 300 }, (_, i) => `S-${i + 1},x,gear,S-${i}`)],
+    "contains-deep.csv": [
+      "number,name,kind,contains",
+      ...Array.from({ length: 300 }, (_, i) => `K-${i},kit,kit,1 x K-${i + 1}`),
+    ],
+    "replaces-long.csv": [
+      "number,name,kind,replaces",
+      ...Array.from({ length: 300 }, (_, i) => `S-${i + 1},x,gear,S-${i}`),
+    ],
   };
   for (const [name, lines] of Object.entries(offers)) files[name] = table(...lines);
   for (const [i, says] of [
@@ -73,7 +110,11 @@ export function hostileTables(): HostileFile[] {
 function png(
   width: number,
   height: number,
-  { interlaced = false, rows = height, depth = 8 }: { readonly interlaced?: boolean; readonly rows?: number; readonly depth?: number } = {},
+  {
+    interlaced = false,
+    rows = height,
+    depth = 8,
+  }: { readonly interlaced?: boolean; readonly rows?: number; readonly depth?: number } = {},
 ): Uint8Array {
   const chunk = (name: string, data: Uint8Array): Buffer => {
     const body = Buffer.concat([Buffer.from(name), data]);
@@ -100,13 +141,23 @@ function png(
 
 export async function hostilePictures(): Promise<HostileFile[]> {
   const noise = (width: number, height: number) =>
-    sharp({ create: { width, height, channels: 3, background: "#888", noise: { type: "gaussian", mean: 128, sigma: 40 } } });
+    sharp({
+      create: {
+        width,
+        height,
+        channels: 3,
+        background: "#888",
+        noise: { type: "gaussian", mean: 128, sigma: 40 },
+      },
+    });
   const jpeg = await noise(1200, 900).jpeg().toBuffer();
   const large = await sharp({ create: { width: 8000, height: 6000, channels: 3, background: "#987" } })
     .jpeg({ progressive: true })
     .toBuffer();
   const svg = (inside: string): Uint8Array =>
-    Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="100" height="100">${inside}</svg>`);
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="100" height="100">${inside}</svg>`,
+    );
   const files: Record<string, Uint8Array> = {
     nothing: Buffer.alloc(0),
     "one-byte": Buffer.from([0xff]),
@@ -155,7 +206,8 @@ export async function hostilePictures(): Promise<HostileFile[]> {
 
 /** Lines as somebody types them into the command line, one a file of JSON lines. */
 export function hostileLines(): HostileFile[] {
-  const gear = (more: object): string => JSON.stringify({ kind: "spur", teeth: 20, tipDiameter: 22, ...more });
+  const gear = (more: object): string =>
+    JSON.stringify({ kind: "spur", teeth: 20, tipDiameter: 22, ...more });
   const lines: Record<string, string> = {
     nothing: "",
     comma: ",",
@@ -173,7 +225,13 @@ export function hostileLines(): HostileFile[] {
   };
   const shapes: Record<string, string> = {
     "worm-starts": JSON.stringify({ kind: "worm", starts: 0, tipDiameter: 10 }),
-    "bevel-angle": JSON.stringify({ kind: "bevel", teeth: 20, mateTeeth: 20, shaftAngle: 720, tipDiameter: 30 }),
+    "bevel-angle": JSON.stringify({
+      kind: "bevel",
+      teeth: 20,
+      mateTeeth: 20,
+      shaftAngle: 720,
+      tipDiameter: 30,
+    }),
     "helix-90": gear({ helixAngle: 90 }),
     "pins-nothing": gear({ overPins: { pin: 0, value: 0 } }),
     "arc-odd": JSON.stringify({ kind: "spur", teeth: null, arc: { pitches: 0, angle: 0 }, tipDiameter: 22 }),
@@ -193,5 +251,8 @@ export function hostileLines(): HostileFile[] {
     hex: '{"kind":"spur","teeth":0x14}',
     "bom-only": "\ufeff",
   };
-  return Object.entries({ ...lines, ...shapes }).map(([name, says]) => ({ name: `${name}.jsonl`, bytes: Buffer.from(`${says}\n`) }));
+  return Object.entries({ ...lines, ...shapes }).map(([name, says]) => ({
+    name: `${name}.jsonl`,
+    bytes: Buffer.from(`${says}\n`),
+  }));
 }

@@ -9,7 +9,9 @@ import { keepAsking } from "@/ui/away/shop-pulse";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 
-const state = z.object({ trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable() });
+const state = z.object({
+  trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable(),
+});
 type Told = NonNullable<z.infer<typeof state>["trouble"]>;
 
 /** What the shop itself says is wrong, if it answers. */
@@ -52,14 +54,18 @@ export function FaultPage({ error }: { error: Error & { digest?: string } }) {
   useComeBack(error);
   return (
     <main className="mx-auto flex max-w-[760px] flex-col gap-5 p-16">
-      <h1 className="text-[44px]">{trouble?.reading === false ? "The shop cannot be opened." : "This screen could not be shown."}</h1>
+      <h1 className="text-[44px]">
+        {trouble?.reading === false ? "The shop cannot be opened." : "This screen could not be shown."}
+      </h1>
       {trouble ? (
         <p className="text-[22px]">
-          <b className="text-error first-letter:uppercase">{capital(trouble.says)}.</b> {trouble.todo} What you typed is kept.
+          <b className="text-error first-letter:uppercase">{capital(trouble.says)}.</b> {trouble.todo} What
+          you typed is kept.
         </p>
       ) : (
         <p className="text-[22px]">
-          What you typed is kept, and the other screens work. Try again; if it comes back, restart the program on the shop’s computer
+          What you typed is kept, and the other screens work. Try again; if it comes back, restart the program
+          on the shop’s computer
           {error.digest ? ` and tell whoever looks after it the mark ${error.digest}` : ""}.
         </p>
       )}

@@ -9,5 +9,11 @@ export const dynamic = "force-dynamic";
 
 export default async function Page() {
   const { name, role } = await whoAsks();
-  return <Board {...(await boardView(format(new Date(), "yyyy-MM-dd")))} who={name ? `${name}, ${roleSays(role)}` : null} takeIn={takeInUnit} />;
+  return (
+    <Board
+      {...(await boardView(format(new Date(), "yyyy-MM-dd")))}
+      who={name ? `${name}, ${roleSays(role)}` : null}
+      takeIn={takeInUnit}
+    />
+  );
 }

@@ -5,7 +5,8 @@ export interface Caliper {
 }
 
 /**
- * The caliper that ships: reads to 0.01 mm with a spread of 0.015 mm, as a digital caliper in a practised hand does.
+ * The caliper that ships: reads to 0.01 mm with a spread of 0.015 mm, as a digital caliper in a practised
+ * hand does.
  *
  * @param random a source of numbers from 0 to 1, so that a test can hold it still
  */

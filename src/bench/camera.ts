@@ -15,16 +15,24 @@ export const cameraKinds: readonly { kind: CameraKind; says: string }[] = [
 
 /** @param subject what lies under the practice camera: it picks the picture whose name fits best */
 /** A camera by its name; the practice camera where there is none of that name. */
-export const cameraKind = (name: string | null): CameraKind => cameraKinds.find((k) => k.kind === name)?.kind ?? "simulated";
+export const cameraKind = (name: string | null): CameraKind =>
+  cameraKinds.find((k) => k.kind === name)?.kind ?? "simulated";
 
-export const cameraFrom = (kind: CameraKind, subject: string): Camera => (kind === "live" ? liveCamera() : practiceCamera(subject));
+export const cameraFrom = (kind: CameraKind, subject: string): Camera =>
+  kind === "live" ? liveCamera() : practiceCamera(subject);
 
 function jpegOf(source: HTMLVideoElement | HTMLCanvasElement, width: number, height: number): Promise<Blob> {
   const canvas = document.createElement("canvas");
   canvas.width = width;
   canvas.height = height;
   canvas.getContext("2d")?.drawImage(source, 0, 0, width, height);
-  return new Promise((done, failed) => canvas.toBlob((b) => (b ? done(b) : failed(new Error("The picture could not be made."))), "image/jpeg", 0.9));
+  return new Promise((done, failed) =>
+    canvas.toBlob(
+      (b) => (b ? done(b) : failed(new Error("The picture could not be made."))),
+      "image/jpeg",
+      0.9,
+    ),
+  );
 }
 
 /** The browser's own camera interface. */
@@ -33,9 +41,12 @@ function liveCamera(): Camera {
   let stream: MediaStream | undefined;
   return {
     async open() {
-      if (!navigator.mediaDevices?.getUserMedia) throw new Error("This browser gives no camera here. Pick a file, or take the practice camera.");
+      if (!navigator.mediaDevices?.getUserMedia)
+        throw new Error("This browser gives no camera here. Pick a file, or take the practice camera.");
       try {
-        stream = await navigator.mediaDevices.getUserMedia({ video: { width: { ideal: 1920 }, height: { ideal: 1440 }, facingMode: "environment" } });
+        stream = await navigator.mediaDevices.getUserMedia({
+          video: { width: { ideal: 1920 }, height: { ideal: 1440 }, facingMode: "environment" },
+        });
       } catch {
         throw new Error("No camera found, or it is not allowed. Pick a file, or take the practice camera.");
       }
@@ -52,7 +63,10 @@ function liveCamera(): Camera {
   };
 }
 
-/** A stand-in that ships with the demo: it shows the demo shop's photographs under a hand that is never quite still. */
+/**
+ * A stand-in that ships with the demo: it shows the demo shop's photographs under a hand that is never quite
+ * still.
+ */
 function practiceCamera(subject: string): Camera {
   const canvas = document.createElement("canvas");
   canvas.width = 880;

@@ -7,13 +7,17 @@ export interface OpenMicrophone {
 }
 
 /**
- * Opens the microphone as it is: without what browsers do to voices, which takes steady noise for something to be removed.
+ * Opens the microphone as it is: without what browsers do to voices, which takes steady noise for something
+ * to be removed.
  *
- * Rejects with a sentence where there is none, where it is not allowed, or where this page was not opened safely.
+ * Rejects with a sentence where there is none, where it is not allowed, or where this page was not opened
+ * safely.
  */
 export async function openMicrophone(): Promise<OpenMicrophone> {
   if (!navigator.mediaDevices?.getUserMedia)
-    throw new Error("This browser gives no microphone to this page: open it on the shop's own computer or by its safe address, or read a WAV file.");
+    throw new Error(
+      "This browser gives no microphone to this page: open it on the shop's own computer or by its safe address, or read a WAV file.",
+    );
   const stream = await navigator.mediaDevices
     .getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false } })
     .catch((e: unknown) => {
@@ -35,7 +39,9 @@ export async function openMicrophone(): Promise<OpenMicrophone> {
     await context.audioWorklet.addModule("/microphone.js");
   } catch {
     stop();
-    throw new Error("The microphone could not be read: this browser is too old, or the page has gone away. Read a WAV file.");
+    throw new Error(
+      "The microphone could not be read: this browser is too old, or the page has gone away. Read a WAV file.",
+    );
   }
   const node = new AudioWorkletNode(context, "microphone", { numberOfOutputs: 0 });
   node.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {

@@ -4,11 +4,29 @@ import { type FacePlane, LONGEST_SIDE, type Picture, type Spot } from "@/core/ph
 export type PhotoQuestion =
   | { readonly ask: "open"; readonly picture: Picture }
   | { readonly ask: "read" }
-  | { readonly ask: "lay"; readonly plane: FacePlane; readonly teeth: number; readonly exactly: boolean; readonly settle: boolean }
+  | {
+      readonly ask: "lay";
+      readonly plane: FacePlane;
+      readonly teeth: number;
+      readonly exactly: boolean;
+      readonly settle: boolean;
+    }
   | { readonly ask: "bore"; readonly plane: FacePlane }
   | { readonly ask: "bore-form"; readonly plane: FacePlane }
-  | { readonly ask: "points"; readonly plane: FacePlane; readonly a: Spot; readonly b: Spot; readonly mm: number }
-  | { readonly ask: "rule"; readonly plane: FacePlane; readonly a: Spot; readonly b: Spot; readonly divisionMm: number }
+  | {
+      readonly ask: "points";
+      readonly plane: FacePlane;
+      readonly a: Spot;
+      readonly b: Spot;
+      readonly mm: number;
+    }
+  | {
+      readonly ask: "rule";
+      readonly plane: FacePlane;
+      readonly a: Spot;
+      readonly b: Spot;
+      readonly divisionMm: number;
+    }
   | { readonly ask: "disc"; readonly plane: FacePlane; readonly at: Spot; readonly mm: number }
   | { readonly ask: "card"; readonly plane: FacePlane };
 
@@ -17,18 +35,33 @@ export interface PhotoProgress {
   readonly says: string;
 }
 
-/** The photo worker behind a promise. A question that is no longer wanted is cancelled by ending the worker; the next one starts another. */
+/**
+ * The photo worker behind a promise. A question that is no longer wanted is cancelled by ending the worker;
+ * the next one starts another.
+ */
 export class PhotoReader {
   private worker: Worker | undefined;
   private next = 1;
-  private readonly waiting = new Map<number, { done: (x: unknown) => void; failed: (e: Error) => void; tell?: ((p: PhotoProgress) => void) | undefined }>();
+  private readonly waiting = new Map<
+    number,
+    {
+      done: (x: unknown) => void;
+      failed: (e: Error) => void;
+      tell?: ((p: PhotoProgress) => void) | undefined;
+    }
+  >();
 
   constructor(private readonly picture: Picture) {}
 
-  async ask<T>(question: Exclude<PhotoQuestion, { ask: "open" }>, tell?: (p: PhotoProgress) => void): Promise<T> {
+  async ask<T>(
+    question: Exclude<PhotoQuestion, { ask: "open" }>,
+    tell?: (p: PhotoProgress) => void,
+  ): Promise<T> {
     if (!this.worker) {
       this.worker = new Worker(new URL("../workers/photo-worker.ts", import.meta.url), { type: "module" });
-      this.worker.onmessage = ({ data }: MessageEvent<{ id: number; result?: unknown; fault?: string; progress?: PhotoProgress }>) => {
+      this.worker.onmessage = ({
+        data,
+      }: MessageEvent<{ id: number; result?: unknown; fault?: string; progress?: PhotoProgress }>) => {
         const w = this.waiting.get(data.id);
         if (data.progress) return w?.tell?.(data.progress);
         this.waiting.delete(data.id);
@@ -67,7 +100,10 @@ export async function pictureFromUrl(url: string): Promise<Picture> {
     throw new Error("This picture cannot be opened: it is damaged, or of a kind that is not read.");
   });
   const k = Math.min(1, LONGEST_SIDE / Math.max(full.width, full.height));
-  const canvas = new OffscreenCanvas(Math.max(1, Math.round(full.width * k)), Math.max(1, Math.round(full.height * k)));
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(full.width * k)),
+    Math.max(1, Math.round(full.height * k)),
+  );
   const context = canvas.getContext("2d", { willReadFrequently: true });
   if (!context) throw new Error("This browser gives no canvas to read the picture with.");
   context.imageSmoothingQuality = "high";

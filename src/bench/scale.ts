@@ -14,6 +14,7 @@ export function practiceScale(random: () => number): Scale {
   return {
     read,
     // a hand slows down towards the end
-    filling: (trueG) => Array.from({ length: READINGS }, (_, i) => read(trueG * (1 - (1 - (i + 1) / READINGS) ** 2))),
+    filling: (trueG) =>
+      Array.from({ length: READINGS }, (_, i) => read(trueG * (1 - (1 - (i + 1) / READINGS) ** 2))),
   };
 }

@@ -29,7 +29,8 @@ function ask(question: SoundQuestion): Promise<SoundAnswered["result"]> {
     worker.onerror = () => {
       worker?.terminate();
       worker = undefined;
-      for (const w of waiting.values()) w.failed(new Error("The recording could not be worked on: what listens stopped."));
+      for (const w of waiting.values())
+        w.failed(new Error("The recording could not be worked on: what listens stopped."));
       waiting.clear();
     };
   }
@@ -41,8 +42,12 @@ function ask(question: SoundQuestion): Promise<SoundAnswered["result"]> {
 }
 
 /** A recording as it is kept: short, mono, thinned. Rejects with a sentence for what is none. */
-export async function recordingToKeep(from: ArrayBuffer | { readonly samples: Float32Array; readonly rate: number }): Promise<Uint8Array<ArrayBuffer>> {
-  const kept = await ask(from instanceof ArrayBuffer ? { ask: "keep", wav: from } : { ask: "keep-samples", ...from });
+export async function recordingToKeep(
+  from: ArrayBuffer | { readonly samples: Float32Array; readonly rate: number },
+): Promise<Uint8Array<ArrayBuffer>> {
+  const kept = await ask(
+    from instanceof ArrayBuffer ? { ask: "keep", wav: from } : { ask: "keep-samples", ...from },
+  );
   if (!(kept instanceof Uint8Array)) throw new Error("The recording could not be worked on.");
   return new Uint8Array(kept);
 }

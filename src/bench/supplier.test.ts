@@ -5,7 +5,12 @@ import { EVEN_TEMPER, type OrderNews, type PlacedOrder, practiceSupplier } from 
 
 const offer = (number: string, more: Partial<SupplierOffer> = {}): SupplierOffer =>
   supplierOffer.parse({ supplier: "North", number, price: 10, leadDays: 3, ...more });
-const list = [offer("A", { stock: 5 }), offer("B", { stock: 5, leadDays: 1 }), offer("C", { stock: 1 }), offer("D", { supplier: "South" })];
+const list = [
+  offer("A", { stock: 5 }),
+  offer("B", { stock: 5, leadDays: 1 }),
+  offer("C", { stock: 1 }),
+  offer("D", { supplier: "South" }),
+];
 // a Wednesday
 const order = (more: Partial<PlacedOrder> = {}): PlacedOrder => ({
   reference: "R-1",
@@ -14,7 +19,8 @@ const order = (more: Partial<PlacedOrder> = {}): PlacedOrder => ({
   replacement: false,
   ...more,
 });
-const received = (news: readonly OrderNews[]) => news.flatMap((n) => (n.what === "received" ? n.parcel.map((p) => ({ day: n.day, ...p })) : []));
+const received = (news: readonly OrderNews[]) =>
+  news.flatMap((n) => (n.what === "received" ? n.parcel.map((p) => ({ day: n.day, ...p })) : []));
 
 describe("the practice supplier", () => {
   it("confirms at once, ships the day before, and the parcel is there after its working days", async () => {
@@ -23,23 +29,37 @@ describe("the practice supplier", () => {
     expect(await until("2026-11-25")).toEqual(["2026-11-25 confirmed"]);
     expect(await until("2026-11-29")).toEqual(["2026-11-25 confirmed", "2026-11-27 shipped"]);
     // three working days from Wednesday: over the weekend to Monday
-    expect(await until("2026-11-30")).toEqual(["2026-11-25 confirmed", "2026-11-27 shipped", "2026-11-30 received"]);
+    expect(await until("2026-11-30")).toEqual([
+      "2026-11-25 confirmed",
+      "2026-11-27 shipped",
+      "2026-11-30 received",
+    ]);
   });
   it("offers its own only", async () => {
-    expect((await practiceSupplier("South", list).offers(["A", "D"], "2026-11-25")).map((o) => o.number)).toEqual(["D"]);
+    expect(
+      (await practiceSupplier("South", list).offers(["A", "D"], "2026-11-25")).map((o) => o.number),
+    ).toEqual(["D"]);
   });
   it("is out of stock of what it has too little of; the rest follows in a parcel of its own", async () => {
     const news = await practiceSupplier("North", list).follow(
       order({ lines: [{ number: "C", packs: 3, pack: 1, price: 10, leadDays: 3, had: 1 }] }),
       "2027-01-31",
     );
-    expect(news.find((n) => n.what === "short")).toMatchObject({ number: "C", packs: 2, says: "2 of C are out of stock and will follow." });
+    expect(news.find((n) => n.what === "short")).toMatchObject({
+      number: "C",
+      packs: 2,
+      says: "2 of C are out of stock and will follow.",
+    });
     expect(received(news).map((p) => p.packs)).toEqual([1, 2]);
   });
   it("mixes up the bins that stand side by side, the first time, under a slip that names what was ordered", async () => {
     const link = practiceSupplier("North", list, { ...EVEN_TEMPER, mixUps: [{ asked: "A", sends: "B" }] });
-    expect(received(await link.follow(order(), "2026-12-31"))).toMatchObject([{ number: "A", sent: "B", swapped: { A: "B" } }]);
-    expect(received(await link.follow(order({ replacement: true }), "2026-12-31"))).toMatchObject([{ number: "A", sent: "A" }]);
+    expect(received(await link.follow(order(), "2026-12-31"))).toMatchObject([
+      { number: "A", sent: "B", swapped: { A: "B" } },
+    ]);
+    expect(received(await link.follow(order({ replacement: true }), "2026-12-31"))).toMatchObject([
+      { number: "A", sent: "A" },
+    ]);
   });
   it("as a law: what is ordered comes, in one parcel or more; news never goes back on itself; the same order always ends the same way", async () => {
     const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -55,21 +75,31 @@ describe("the practice supplier", () => {
       { minLength: 1, maxLength: 3 },
     );
     await fc.assert(
-      fc.asyncProperty(lines, share, share, share, fc.nat(), async (ls, late, outOfStock, wrongPart, seed) => {
-        const link = practiceSupplier("North", list, { late, outOfStock, wrongPart, mixUps: [] }, seed);
-        const whole = order({ lines: [...new Map(ls.map((l) => [l.number, l])).values()], reference: `R-${seed}` });
-        const all = await link.follow(whole, "2027-06-30");
-        for (const l of whole.lines)
-          expect(
-            received(all)
-              .filter((p) => p.number === l.number)
-              .reduce((t, p) => t + p.packs, 0),
-          ).toBe(l.packs);
-        const early = await link.follow(whole, "2026-12-01");
-        expect(all.slice(0, early.length)).toEqual(early);
-        expect(await link.follow(whole, "2027-06-30")).toEqual(all);
-        for (const n of all) expect(n.day >= whole.placedOn).toBe(true);
-      }),
+      fc.asyncProperty(
+        lines,
+        share,
+        share,
+        share,
+        fc.nat(),
+        async (ls, late, outOfStock, wrongPart, seed) => {
+          const link = practiceSupplier("North", list, { late, outOfStock, wrongPart, mixUps: [] }, seed);
+          const whole = order({
+            lines: [...new Map(ls.map((l) => [l.number, l])).values()],
+            reference: `R-${seed}`,
+          });
+          const all = await link.follow(whole, "2027-06-30");
+          for (const l of whole.lines)
+            expect(
+              received(all)
+                .filter((p) => p.number === l.number)
+                .reduce((t, p) => t + p.packs, 0),
+            ).toBe(l.packs);
+          const early = await link.follow(whole, "2026-12-01");
+          expect(all.slice(0, early.length)).toEqual(early);
+          expect(await link.follow(whole, "2027-06-30")).toEqual(all);
+          for (const n of all) expect(n.day >= whole.placedOn).toBe(true);
+        },
+      ),
     );
   });
   it("may have sold what it offered: then all of it follows later", async () => {
@@ -87,7 +117,10 @@ describe("the practice supplier", () => {
   it("goes wrong about as often as its temper says", async () => {
     const link = practiceSupplier("North", list, { ...EVEN_TEMPER, wrongPart: 0.3 });
     let wrong = 0;
-    for (let i = 0; i < 400; i++) wrong += received(await link.follow(order({ reference: `R-${i}` }), "2027-06-30")).filter((p) => p.sent !== p.number).length;
+    for (let i = 0; i < 400; i++)
+      wrong += received(await link.follow(order({ reference: `R-${i}` }), "2027-06-30")).filter(
+        (p) => p.sent !== p.number,
+      ).length;
     expect(wrong).toBeGreaterThan(80);
     expect(wrong).toBeLessThan(160);
   });

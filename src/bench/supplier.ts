@@ -8,7 +8,10 @@ export interface OrderLine {
   readonly pack: number;
   /** of one pack */
   readonly price: number;
-  /** as the supplier offered it when it was ordered: working days, and packs that were there. What it offers later changes nothing about an order */
+  /**
+   * as the supplier offered it when it was ordered: working days, and packs that were there. What it offers
+   * later changes nothing about an order
+   */
   readonly leadDays: number;
   readonly had?: number;
 }
@@ -36,11 +39,26 @@ export interface Parcelled {
 /** Something that happened to an order. */
 export type OrderNews =
   | { readonly day: string; readonly what: "confirmed"; readonly says: string }
-  | { readonly day: string; readonly what: "short"; readonly says: string; readonly number: string; readonly packs: number; readonly follows: string }
+  | {
+      readonly day: string;
+      readonly what: "short";
+      readonly says: string;
+      readonly number: string;
+      readonly packs: number;
+      readonly follows: string;
+    }
   | { readonly day: string; readonly what: "shipped"; readonly says: string }
-  | { readonly day: string; readonly what: "received"; readonly says: string; readonly parcel: readonly Parcelled[] };
+  | {
+      readonly day: string;
+      readonly what: "received";
+      readonly says: string;
+      readonly parcel: readonly Parcelled[];
+    };
 
-/** A supplier that orders are sent to: what it has and asks, and what became of an order. The one that ships is for practice; a real one answers the same two questions. */
+/**
+ * A supplier that orders are sent to: what it has and asks, and what became of an order. The one that ships
+ * is for practice; a real one answers the same two questions.
+ */
 export interface SupplierLink {
   /** what it asks for these parts, and how many it has, on that day */
   offers(numbers: readonly string[], day: string): Promise<SupplierOffer[]>;
@@ -69,14 +87,24 @@ function chance(...words: readonly (string | number)[]): number {
 const later = (day: string, n: number): string => format(addBusinessDays(parseISO(day), n), "yyyy-MM-dd");
 
 /**
- * A supplier made up of its list: stock and prices move a little from week to week, parcels come late, lines are out of stock and follow, and now and then a wrong part lies in the parcel, all as its temper says and always the
+ * A supplier made up of its list: stock and prices move a little from week to week, parcels come late, lines
+ * are out of stock and follow, and now and then a wrong part lies in the parcel, all as its temper says and
+ * always the
  * same for the same order. Days are simulated: it only looks at the day it is told.
  */
-export function practiceSupplier(name: string, list: readonly SupplierOffer[], temper: Temper = EVEN_TEMPER, seed = 1): SupplierLink {
+export function practiceSupplier(
+  name: string,
+  list: readonly SupplierOffer[],
+  temper: Temper = EVEN_TEMPER,
+  seed = 1,
+): SupplierLink {
   const own = list.filter((o) => o.supplier === name);
   const week = (day: string): number => Math.floor(parseISO(day).getTime() / (7 * 86_400_000));
   const today = (o: SupplierOffer, day: string): SupplierOffer => {
-    const moved = temper.late || temper.outOfStock ? Math.round((chance(seed, name, o.number, "price", week(day)) - 0.5) * 4) / 100 : 0;
+    const moved =
+      temper.late || temper.outOfStock
+        ? Math.round((chance(seed, name, o.number, "price", week(day)) - 0.5) * 4) / 100
+        : 0;
     const gone = chance(seed, name, o.number, "stock", week(day)) < temper.outOfStock;
     return { ...o, price: Math.round(o.price * (1 + moved) * 100) / 100, ...(gone ? { stock: 0 } : {}) };
   };
@@ -87,7 +115,9 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
     if (mixUp) return mixUp.sends;
     const others = own.filter((o) => o.number !== number);
     if (!others.length || chance(seed, order.reference, number, "wrong") >= temper.wrongPart) return number;
-    return (others[Math.floor(chance(seed, order.reference, number, "which") * others.length)] as SupplierOffer).number;
+    return (
+      others[Math.floor(chance(seed, order.reference, number, "which") * others.length)] as SupplierOffer
+    ).number;
   };
   return {
     async offers(numbers, day) {
@@ -96,8 +126,17 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
     async follow(order, until) {
       const { reference, placedOn, lines } = order;
       const lead = Math.max(1, ...lines.map((l) => l.leadDays));
-      const late = chance(seed, reference, "late") < temper.late ? 1 + Math.floor(chance(seed, reference, "how late") * 4) : 0;
-      const news: OrderNews[] = [{ day: placedOn, what: "confirmed", says: `${name} confirms ${reference}${late ? "; it may take a little longer" : ""}.` }];
+      const late =
+        chance(seed, reference, "late") < temper.late
+          ? 1 + Math.floor(chance(seed, reference, "how late") * 4)
+          : 0;
+      const news: OrderNews[] = [
+        {
+          day: placedOn,
+          what: "confirmed",
+          says: `${name} confirms ${reference}${late ? "; it may take a little longer" : ""}.`,
+        },
+      ];
       const parcels = new Map<string, OrderLine[]>();
       for (const l of lines) {
         // sold to somebody else between the offer and the order
@@ -124,7 +163,9 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
           what: "shipped",
           says: `${own.map((l) => `${l.packs} × ${l.number}`).join(", ")} ${own.length > 1 || (own[0] as OrderLine).packs > 1 ? "are" : "is"} on the way.`,
         });
-        const swapped = order.replacement ? {} : Object.fromEntries(temper.mixUps.map((m) => [m.asked, m.sends]));
+        const swapped = order.replacement
+          ? {}
+          : Object.fromEntries(temper.mixUps.map((m) => [m.asked, m.sends]));
         const parcel = own.map(
           (l): Parcelled => ({
             number: l.number,
@@ -137,7 +178,9 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
         news.push({ day, what: "received", says: `A parcel from ${name}.`, parcel });
       }
       const order_ = ["confirmed", "short", "shipped", "received"];
-      return news.filter((n) => n.day <= until).sort((a, b) => a.day.localeCompare(b.day) || order_.indexOf(a.what) - order_.indexOf(b.what));
+      return news
+        .filter((n) => n.day <= until)
+        .sort((a, b) => a.day.localeCompare(b.day) || order_.indexOf(a.what) - order_.indexOf(b.what));
     },
   };
 }
@@ -145,4 +188,5 @@ export function practiceSupplier(name: string, list: readonly SupplierOffer[], t
 const notBefore = (first: string, day: string): string => (day >= first ? day : first);
 
 /** A lot as it is printed on a bag. */
-const lotOf = (reference: string, number: string): string => `L${Math.floor(chance(reference, number, "lot") * 90_000 + 10_000)}`;
+const lotOf = (reference: string, number: string): string =>
+  `L${Math.floor(chance(reference, number, "lot") * 90_000 + 10_000)}`;

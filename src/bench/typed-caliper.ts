@@ -4,10 +4,12 @@ const BURST_MS = 35;
 const HOLD_MS = 45;
 const OF_A_READING = /^[\d.,+\-/" minMIN]$/;
 
-const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (t.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(t.tagName));
+const typing = (t: EventTarget | null): boolean =>
+  t instanceof HTMLElement && (t.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(t.tagName));
 
 /**
- * Listens to a caliper that types like a keyboard: digits, perhaps a unit, Enter, into whatever has the focus. Where a field has it, the field takes the reading by itself; otherwise the burst is
+ * Listens to a caliper that types like a keyboard: digits, perhaps a unit, Enter, into whatever has the
+ * focus. Where a field has it, the field takes the reading by itself; otherwise the burst is
  * caught here, so that its digits do not strike the keys of the screen, and handed on as one text.
  *
  * @returns a function that stops listening

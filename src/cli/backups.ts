@@ -28,14 +28,23 @@ export const backUpNow = (to: string | undefined): Promise<void> =>
     print({ folder, jobs: manifest.jobs, pictures: manifest.pictures, missing: manifest.missing });
   });
 
-/** `restore FOLDER`: puts a back-up in the place of the shop, which must not be served. Of a folder with several, the latest. */
+/**
+ * `restore FOLDER`: puts a back-up in the place of the shop, which must not be served. Of a folder with
+ * several, the latest.
+ */
 export const restoreFrom = (from: string | undefined): Promise<void> =>
   telling("Not restored", async () => {
     if (!from) throw new Fault("folder", "say which back-up: restore backups/2026-11-29T101500");
     const given = resolve(from);
     const latest = (await backupsIn(given))[0];
     const { manifest, aside } = await restore(latest?.folder ?? given);
-    print({ from: latest?.folder ?? given, of: manifest.at, jobs: manifest.jobs, pictures: manifest.pictures, ...(aside ? { before: aside } : {}) });
+    print({
+      from: latest?.folder ?? given,
+      of: manifest.at,
+      jobs: manifest.jobs,
+      pictures: manifest.pictures,
+      ...(aside ? { before: aside } : {}),
+    });
   });
 
 /** `check`: looks the whole shop through and changes nothing. Ends with exit 1 where something is wrong. */

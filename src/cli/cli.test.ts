@@ -44,7 +44,10 @@ describe("the command line", () => {
   it("answers a bad input with exit 2, nothing on standard output, and one line that names the place", () => {
     for (const [input, says] of [
       ["{", "error: : this is not JSON"],
-      [JSON.stringify({ ...job, steps: [{ id: "a", action: "yank" }] }), /^error: steps\[0\]\.action: is none of: unscrew/],
+      [
+        JSON.stringify({ ...job, steps: [{ id: "a", action: "yank" }] }),
+        /^error: steps\[0\]\.action: is none of: unscrew/,
+      ],
       [JSON.stringify({ ...job, extra: 1 }), /^error: : does not know the key "extra"/],
     ] as const) {
       const run = cli(["rebuild", "plan"], input);
@@ -57,7 +60,10 @@ describe("the command line", () => {
 
   it("with --lines answers a bad line in its place and goes on", () => {
     const gear = { kind: "spur", teeth: 20, tipDiameter: 22, spans: [{ teeth: 3, value: 7.66 }] };
-    const [first, second, third] = cli(["gear", "identify", "--lines"], [JSON.stringify(gear), "{oops", JSON.stringify(gear)].join("\n"))
+    const [first, second, third] = cli(
+      ["gear", "identify", "--lines"],
+      [JSON.stringify(gear), "{oops", JSON.stringify(gear)].join("\n"),
+    )
       .out.trim()
       .split("\n")
       .map((l) => JSON.parse(l));
@@ -79,7 +85,10 @@ describe("the command line", () => {
     writeFileSync(file, JSON.stringify(job));
     expect(JSON.parse(cli(["job", "import", file]).out)).toEqual({ number: "J-0500" });
     expect(cli(["job", "import", file])).toMatchObject({ status: 2, out: "" });
-    expect(JSON.parse(cli(["job", "export", "J-0500", "--out", zip]).out)).toMatchObject({ file: zip, pictures: 0 });
+    expect(JSON.parse(cli(["job", "export", "J-0500", "--out", zip]).out)).toMatchObject({
+      file: zip,
+      pictures: 0,
+    });
     const bytes = readFileSync(zip);
     cli(["job", "export", "J-0500", "--out", zip]);
     expect(readFileSync(zip).equals(bytes)).toBe(true);
@@ -106,16 +115,26 @@ describe("the command line", () => {
       before: expect.stringContaining("before-restore-"),
     });
     truncateSync(join(shop, "shop.sqlite"), 0);
-    expect(own(["check"]).err).toMatch(/^error: [^\n]*: Not checked: the database of this shop is empty, 0 bytes/);
-    expect(own(["restore", folder])).toMatchObject({ status: 2, out: "", err: expect.stringMatching(/holds no back-up/) });
+    expect(own(["check"]).err).toMatch(
+      /^error: [^\n]*: Not checked: the database of this shop is empty, 0 bytes/,
+    );
+    expect(own(["restore", folder])).toMatchObject({
+      status: 2,
+      out: "",
+      err: expect.stringMatching(/holds no back-up/),
+    });
   });
   it("that is called several times at once waits its turn at the shop's database: each job gets a number of its own", async () => {
     const file = join(folder, "job.json");
     writeFileSync(file, JSON.stringify(job));
     const one = (): Promise<string> =>
-      promisify(execFile)(join("node_modules", ".bin", "tsx"), ["src/cli/main.ts", "job", "import", file, "--as-new"], {
-        env: { ...process.env, DEMONTAGE_DATA: folder },
-      }).then((r) => JSON.parse(r.stdout).number);
+      promisify(execFile)(
+        join("node_modules", ".bin", "tsx"),
+        ["src/cli/main.ts", "job", "import", file, "--as-new"],
+        {
+          env: { ...process.env, DEMONTAGE_DATA: folder },
+        },
+      ).then((r) => JSON.parse(r.stdout).number);
     const numbers = await Promise.all([one(), one(), one()]);
     expect(new Set(numbers).size).toBe(3);
   });

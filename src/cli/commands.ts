@@ -46,7 +46,11 @@ export const OPTIONS = {
   help: { type: "boolean" },
   "as-new": { type: "boolean" },
 } as const;
-export type Options = { readonly [K in keyof typeof OPTIONS]?: ((typeof OPTIONS)[K]["type"] extends "string" ? string : boolean) | undefined };
+export type Options = {
+  readonly [K in keyof typeof OPTIONS]?:
+    | ((typeof OPTIONS)[K]["type"] extends "string" ? string : boolean)
+    | undefined;
+};
 
 export interface Verb {
   readonly help: string;
@@ -60,7 +64,11 @@ export interface Verb {
 }
 
 /** Which part is to come off, in which job, and which steps are off already. */
-const accessInput = z.strictObject({ job: z.record(z.string(), z.unknown()), part: z.string(), off: z.array(z.string()).default([]) });
+const accessInput = z.strictObject({
+  job: z.record(z.string(), z.unknown()),
+  part: z.string(),
+  off: z.array(z.string()).default([]),
+});
 
 const onlyByFile = (): never => {
   throw new Fault("", "this command takes no JSON");
@@ -72,8 +80,24 @@ const EXAMPLE_TRAIN = {
     {
       id: "m1",
       kind: "helical",
-      driver: { shaft: "motor", teeth: 9, moduleMm: 1, faceWidthMm: 12, material: "steel", helixAngleDeg: 18, price: 22 },
-      driven: { shaft: "lay", teeth: 47, moduleMm: 1, faceWidthMm: 10, material: "PA66", helixAngleDeg: 18, price: 9 },
+      driver: {
+        shaft: "motor",
+        teeth: 9,
+        moduleMm: 1,
+        faceWidthMm: 12,
+        material: "steel",
+        helixAngleDeg: 18,
+        price: 22,
+      },
+      driven: {
+        shaft: "lay",
+        teeth: 47,
+        moduleMm: 1,
+        faceWidthMm: 10,
+        material: "PA66",
+        helixAngleDeg: 18,
+        price: 9,
+      },
     },
     {
       id: "m2",
@@ -89,8 +113,18 @@ const EXAMPLE_TRAIN = {
 
 /** The train of the practice recordings. */
 const JUICER_MESHES = [
-  { id: "m1", kind: "helical", driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay shaft", teeth: 41 } },
-  { id: "m2", kind: "spur", driver: { shaft: "lay shaft", teeth: 11 }, driven: { shaft: "output", teeth: 47 } },
+  {
+    id: "m1",
+    kind: "helical",
+    driver: { shaft: "motor", teeth: 9 },
+    driven: { shaft: "lay shaft", teeth: 41 },
+  },
+  {
+    id: "m2",
+    kind: "spur",
+    driver: { shaft: "lay shaft", teeth: 11 },
+    driven: { shaft: "output", teeth: 47 },
+  },
 ];
 
 const EXAMPLE_LUBE = {
@@ -108,7 +142,13 @@ const EXAMPLE_LUBE = {
       materials: ["steel", "ABS"],
       old: { left: "traces", thickener: "AlX", baseOil: "PAO" },
       points: [
-        { id: "g1", kind: "gear-teeth", pitchLineMPerS: 1.2, materials: ["steel", "PA66"], toothVolumeMl: 3.2 },
+        {
+          id: "g1",
+          kind: "gear-teeth",
+          pitchLineMPerS: 1.2,
+          materials: ["steel", "PA66"],
+          toothVolumeMl: 3.2,
+        },
         { id: "g2", kind: "rolling-bearing", bearing: { bore: 8, outside: 22, width: 7 }, rpm: 1400 },
       ],
     },
@@ -145,7 +185,12 @@ export const commands: Readonly<Record<string, Verb>> = {
         { id: "p2", name: "wheel", renew: true },
       ],
       steps: [
-        { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15" }] },
+        {
+          id: "s1",
+          action: "unscrew",
+          needs: [],
+          hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15" }],
+        },
         { id: "s2", action: "lift-off", parts: ["p1"] },
         { id: "s3", action: "pull", parts: ["p2"] },
       ],
@@ -157,7 +202,10 @@ export const commands: Readonly<Record<string, Verb>> = {
       const done = options.done;
       if (typeof done !== "string") return plan;
       const numbers = doneNumbers(done, plan.steps.length);
-      return { ...plan, ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))) };
+      return {
+        ...plan,
+        ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))),
+      };
     },
   },
   "access plan": {
@@ -172,7 +220,13 @@ export const commands: Readonly<Record<string, Verb>> = {
           { id: "p2", name: "brush" },
         ],
         steps: [
-          { id: "s1", action: "unscrew", needs: [], minutes: 3, hardware: [{ id: "h1", kind: "screw", qty: 4, drive: "PH2" }] },
+          {
+            id: "s1",
+            action: "unscrew",
+            needs: [],
+            minutes: 3,
+            hardware: [{ id: "h1", kind: "screw", qty: 4, drive: "PH2" }],
+          },
           { id: "s2", action: "lift-off", parts: ["p1"] },
           { id: "s3", action: "pull", needs: [], parts: ["p2"] },
         ],
@@ -246,7 +300,10 @@ export const commands: Readonly<Record<string, Verb>> = {
   },
   "sound match": {
     help: "a WAV and a train in; how fast the motor turned, and which gear or shaft stands out, out, with probabilities",
-    example: { wav: "demo/sounds/wav/juicer-clicks.wav", train: { input: { shaft: "motor", rpm: 1380 }, meshes: JUICER_MESHES } },
+    example: {
+      wav: "demo/sounds/wav/juicer-clicks.wav",
+      train: { input: { shaft: "motor", rpm: 1380 }, meshes: JUICER_MESHES },
+    },
     answer: (input) => {
       const { wav, train } = readWith(soundInput, input);
       const { rpm, suspects } = matchSound(readWav(fileOf(wav)), train);
@@ -255,7 +312,11 @@ export const commands: Readonly<Record<string, Verb>> = {
   },
   "train click": {
     help: "a train and the taps of a click (and of a shaft that was watched) in, where the click comes from out, with probabilities",
-    example: { train: EXAMPLE_TRAIN, clicksMs: [0, 505, 1010, 1490, 2000, 2510], turns: { shaft: "lay", tapsMs: [100, 610, 1105, 1600, 2110] } },
+    example: {
+      train: EXAMPLE_TRAIN,
+      clicksMs: [0, 505, 1010, 1490, 2000, 2510],
+      turns: { shaft: "lay", tapsMs: [100, 610, 1105, 1600, 2110] },
+    },
     answer: (input) => findClick(readWith(clickInput, input)),
   },
   "train fuse": {
@@ -291,11 +352,16 @@ export const commands: Readonly<Record<string, Verb>> = {
     help: "FILE [--as-new]: takes a job file (ZIP or job.json) into the shop",
     example: ["job", "import", "J-0142.demontage.zip"],
     answer: onlyByFile,
-    run: async (words, options) => (await import("./job-files")).importJob(words[0], options["as-new"] === true),
+    run: async (words, options) =>
+      (await import("./job-files")).importJob(words[0], options["as-new"] === true),
   },
 };
 
-const withDoubts = (hypotheses: Parameters<typeof doubtsAmong>[0]): unknown => ({ hypotheses, doubts: doubtsAmong(hypotheses), next: null });
+const withDoubts = (hypotheses: Parameters<typeof doubtsAmong>[0]): unknown => ({
+  hypotheses,
+  doubts: doubtsAmong(hypotheses),
+  next: null,
+});
 
 /** `gear identify` by kind: spur and helical, bevel, worm, internal ring. */
 function identifyAnyKind(input: unknown): unknown {

@@ -16,7 +16,11 @@ describe("gear read", () => {
     expect(read.confidence).toBeGreaterThan(0.9);
     expect(read.tipDiameter).toBeCloseTo((read.tipDiameterPx as number) / 10, 2);
     expect(read.elapsedMs).toBeGreaterThan(0);
-    expect(await readGearFile(demo("juicer-wheel41-card"), undefined)).toMatchObject({ teeth: 41, missing: { count: 5 }, tipDiameter: null });
+    expect(await readGearFile(demo("juicer-wheel41-card"), undefined)).toMatchObject({
+      teeth: 41,
+      missing: { count: 5 },
+      tipDiameter: null,
+    });
   });
 
   it("reads a turned, smaller, transparent or very large copy alike, in pixels of the file", async () => {
@@ -47,7 +51,9 @@ describe("gear read", () => {
     await expect(readGearFile(words, undefined)).rejects.toThrow(/not a picture/);
     await expect(readGearFile(join(folder, "none.jpg"), undefined)).rejects.toThrow(/there is no such file/);
     await expect(readGearFile(undefined, undefined)).rejects.toThrow(/which picture/);
-    await expect(readGearFile(demo("juicer-wheel41"), "many")).rejects.toThrow(/--mm-per-px: is millimetres in one pixel/);
+    await expect(readGearFile(demo("juicer-wheel41"), "many")).rejects.toThrow(
+      /--mm-per-px: is millimetres in one pixel/,
+    );
   });
 
   it("gives no count where no gear is", async () => {

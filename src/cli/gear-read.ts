@@ -4,10 +4,14 @@ import { type GearReading, readGear } from "@/core/photo/index";
 import { pictureFrom } from "./picture-file";
 
 /** `gear read`: pixels in the answer are the file's own. */
-export async function readGearFile(path: string | undefined, mmPerPx: string | undefined): Promise<GearReading & { elapsedMs: number }> {
+export async function readGearFile(
+  path: string | undefined,
+  mmPerPx: string | undefined,
+): Promise<GearReading & { elapsedMs: number }> {
   if (!path) throw new Fault("", "which picture? gear read PICTURE [--mm-per-px X]");
   const scale = mmPerPx === undefined ? undefined : Number(mmPerPx);
-  if (scale !== undefined && !(scale > 0 && scale < 100)) throw new Fault("--mm-per-px", "is millimetres in one pixel of the picture, for example 0.05");
+  if (scale !== undefined && !(scale > 0 && scale < 100))
+    throw new Fault("--mm-per-px", "is millimetres in one pixel of the picture, for example 0.05");
   const from = performance.now();
   const { picture, scale: k } = await pictureFrom(path);
   // one pixel of what is read is k pixels of the file

@@ -5,13 +5,18 @@ import { notDone, troubleIn } from "@/store/trouble";
 import { commands, OPTIONS, type Options, type Verb } from "./commands";
 import { whyNotRead } from "./not-read";
 
-/** The words of a command line and what was asked with them. Throws a Fault for an option that nobody knows. */
+/**
+ * The words of a command line and what was asked with them. Throws a Fault for an option that nobody knows.
+ */
 function asked(args: string[]): { words: string[]; options: Options } {
   try {
     const { values, positionals } = parseArgs({ args, options: OPTIONS, allowPositionals: true });
     return { words: positionals, options: values };
   } catch (e) {
-    throw new Fault("", e instanceof Error ? (e.message.split(". ")[0] ?? "").toLowerCase() : "cannot be read");
+    throw new Fault(
+      "",
+      e instanceof Error ? (e.message.split(". ")[0] ?? "").toLowerCase() : "cannot be read",
+    );
   }
 }
 
@@ -31,7 +36,11 @@ async function main(argv: string[]): Promise<number> {
   if (!verb) {
     const known = Object.entries(commands).map(([k, v]) => `  ${k.padEnd(18)} ${v.help}`);
     if (options.help || !noun) {
-      console.log(["npm run -s cli -- NOUN VERB [FILE] [--in FILE] [--lines] [--example] [--help]", ...known].join("\n"));
+      console.log(
+        ["npm run -s cli -- NOUN VERB [FILE] [--in FILE] [--lines] [--example] [--help]", ...known].join(
+          "\n",
+        ),
+      );
       return 0;
     }
     return complain(new Fault("", `there is no command "${words.join(" ")}"; --help lists them`));

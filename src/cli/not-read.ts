@@ -6,4 +6,5 @@ const withCode = z.object({ code: z.string() });
 export const codeOf = (e: unknown): string | undefined => withCode.safeParse(e).data?.code;
 
 /** Why a file that was named could not be read. */
-export const whyNotRead = (e: unknown): string => (codeOf(e) === "ENOENT" ? "there is no such file" : "cannot be read");
+export const whyNotRead = (e: unknown): string =>
+  codeOf(e) === "ENOENT" ? "there is no such file" : "cannot be read";

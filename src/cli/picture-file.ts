@@ -5,7 +5,8 @@ import { LONGEST_SIDE, type Picture } from "@/core/photo/index";
 import { whyNotRead } from "./not-read";
 
 /**
- * A picture file decoded, upright, its longest side brought to what is used of it. Throws `Fault` with a sentence where it cannot be read.
+ * A picture file decoded, upright, its longest side brought to what is used of it. Throws `Fault` with a
+ * sentence where it cannot be read.
  * @returns the picture, and how many pixels of the file one of its pixels is
  */
 export async function pictureFrom(path: string): Promise<{ picture: Picture; scale: number }> {
@@ -26,7 +27,10 @@ export async function pictureFrom(path: string): Promise<{ picture: Picture; sca
       .ensureAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true });
-    return { picture: { width: info.width, height: info.height, data }, scale: autoOrient.width / info.width };
+    return {
+      picture: { width: info.width, height: info.height, data },
+      scale: autoOrient.width / info.width,
+    };
   } catch {
     throw new Fault(path, "is not a picture that can be read (JPEG, PNG, WebP), or is damaged");
   }

@@ -5,7 +5,12 @@ import { Fault, pathInWords, readWith } from "./fault";
 const schema = z.strictObject({
   qty: z.int("must be a whole number").min(1, "must be 1 or more"),
   steps: z.array(z.object({ id: z.string() })).optional(),
-  size: z.union([z.number(), z.strictObject({ value: z.number(), u: z.number().positive("the spread u must be above 0") })]).optional(),
+  size: z
+    .union([
+      z.number(),
+      z.strictObject({ value: z.number(), u: z.number().positive("the spread u must be above 0") }),
+    ])
+    .optional(),
 });
 const faultOf = (input: unknown, at?: string): string => {
   try {

@@ -2,7 +2,8 @@ import type { z } from "zod";
 
 /**
  * The one error of the core: input that cannot be worked with. `path` names the place it came in
- * (`steps[3].needs[0]`, empty for the whole), `says` is a sentence for the person who typed it. The same sentence
+ * (`steps[3].needs[0]`, empty for the whole), `says` is a sentence for the person who typed it. The same
+ * sentence
  * reaches the form, the command line and the log.
  */
 export class Fault extends Error {
@@ -58,12 +59,18 @@ const KINDS: Readonly<Record<string, string>> = {
 const DEFAULTS = /^(Invalid|Too (small|big))\b/;
 
 function sentenceFor(issue: z.core.$ZodIssue): string {
-  if (issue.code === "unrecognized_keys") return `does not know the key ${issue.keys.map((k) => `"${k}"`).join(", ")}`;
+  if (issue.code === "unrecognized_keys")
+    return `does not know the key ${issue.keys.map((k) => `"${k}"`).join(", ")}`;
   if (!DEFAULTS.test(issue.message)) return issue.message.charAt(0).toLowerCase() + issue.message.slice(1);
-  if (issue.code === "invalid_type") return /received undefined/.test(issue.message) ? "is missing" : `must be ${KINDS[issue.expected] ?? "something else"}`;
+  if (issue.code === "invalid_type")
+    return /received undefined/.test(issue.message)
+      ? "is missing"
+      : `must be ${KINDS[issue.expected] ?? "something else"}`;
   if (issue.code === "invalid_value") return `is none of: ${issue.values.map(String).join(", ")}`;
-  if (issue.code === "too_small") return limited(issue.origin, issue.minimum, issue.inclusive === false ? "above" : "at least");
-  if (issue.code === "too_big") return limited(issue.origin, issue.maximum, issue.inclusive === false ? "below" : "at most");
+  if (issue.code === "too_small")
+    return limited(issue.origin, issue.minimum, issue.inclusive === false ? "above" : "at least");
+  if (issue.code === "too_big")
+    return limited(issue.origin, issue.maximum, issue.inclusive === false ? "below" : "at most");
   if (issue.code === "invalid_format") return "is not written the way it must be";
   return "is not what belongs there";
 }

@@ -7,7 +7,10 @@ import { renamed } from "./renamed";
 import { asHeading } from "./table/cells";
 
 it("a key that had another name still reads, and nothing else is touched", () => {
-  const offer = z.preprocess(renamed({ least: "minPacks" }), z.strictObject({ minPacks: z.int(), pack: z.int() }));
+  const offer = z.preprocess(
+    renamed({ least: "minPacks" }),
+    z.strictObject({ minPacks: z.int(), pack: z.int() }),
+  );
   expect(readWith(offer, { least: 3, pack: 2 })).toEqual({ minPacks: 3, pack: 2 });
   expect(() => readWith(offer, { least: 3, minPacks: 4, pack: 2 })).toThrow(/least/);
   expect(() => readWith(offer, [3])).toThrow();
@@ -27,5 +30,9 @@ it("old inputs of the basket, of the candidates and of the tables read as they d
   });
   expect(rank.parts[0]?.incompatibleWith).toEqual([{ number: "B", why: "" }]);
   expect(rank.max).toBe(7);
-  expect([asHeading("Spoils"), asHeading("least"), asHeading("Lead days")]).toEqual(["incompatible_with", "min_packs", "lead_days"]);
+  expect([asHeading("Spoils"), asHeading("least"), asHeading("Lead days")]).toEqual([
+    "incompatible_with",
+    "min_packs",
+    "lead_days",
+  ]);
 });

@@ -3,8 +3,12 @@ import { hostname, networkInterfaces } from "node:os";
 /** Names by which this computer calls itself. */
 const OWN_NAMES = ["localhost", "127.0.0.1", "[::1]"];
 
-/** Whether an address is this computer's own. A socket for both kinds of address writes the old ones as `::ffff:127.0.0.1`. */
-export const isLoopback = (address: string | undefined): boolean => address !== undefined && /^(::1|(::ffff:)?127(\.\d{1,3}){3})$/.test(address);
+/**
+ * Whether an address is this computer's own. A socket for both kinds of address writes the old ones as
+ * `::ffff:127.0.0.1`.
+ */
+export const isLoopback = (address: string | undefined): boolean =>
+  address !== undefined && /^(::1|(::ffff:)?127(\.\d{1,3}){3})$/.test(address);
 
 /** The name in a Host header, without its port. Null: it is none. */
 export function hostName(header: string | undefined): string | null {
@@ -13,12 +17,16 @@ export function hostName(header: string | undefined): string | null {
 }
 
 /**
- * Whether the shop is called by a name that it knows. A page of somewhere else can let its own name point here; its Host stays its own.
+ * Whether the shop is called by a name that it knows. A page of somewhere else can let its own name point
+ * here; its Host stays its own.
  *
  * @param more names that the shop was told to answer to, apart from its addresses
  * @param fromOutside whether who asks sits at another computer
  */
-export function isKnownHost(header: string | undefined, { fromOutside, more }: { readonly fromOutside: boolean; readonly more: readonly string[] }): boolean {
+export function isKnownHost(
+  header: string | undefined,
+  { fromOutside, more }: { readonly fromOutside: boolean; readonly more: readonly string[] },
+): boolean {
   const name = hostName(header);
   if (name === null) return false;
   if (OWN_NAMES.includes(name) || more.includes(name)) return true;

@@ -14,7 +14,12 @@ export interface Asking {
 
 export type Admission =
   | { readonly presence: Presence }
-  | { readonly refused: string; readonly status: number /** where a person is sent instead */; readonly goTo?: string; readonly cookie?: string };
+  | {
+      readonly refused: string;
+      readonly status: number /** where a person is sent instead */;
+      readonly goTo?: string;
+      readonly cookie?: string;
+    };
 
 export const DEVICE_COOKIE = "__Host-demontage-device";
 export const SESSION_COOKIE = "__Host-demontage-session";
@@ -37,7 +42,10 @@ export function cookieNamed(header: string | undefined, name: string): string | 
   return undefined;
 }
 
-/** Refusals of a kind from one address are written down once in so long: who keeps knocking does not fill the disk. */
+/**
+ * Refusals of a kind from one address are written down once in so long: who keeps knocking does not fill the
+ * disk.
+ */
 const NEWS_MS = 60_000;
 const MOST_KNOWN = 1000;
 const told = new Map<string, number>();
@@ -59,7 +67,11 @@ export async function admit({ path, method, cookie, fromOutside, address }: Aski
   const device = token ? await deviceOf(token) : null;
   if (!device) {
     if (FOR_PAIRING.test(path)) return { presence: stranger("") };
-    const what = token ? "refused: the device is not paired any more" : method === "GET" ? null : `refused: ${method} by a device that is not paired`;
+    const what = token
+      ? "refused: the device is not paired any more"
+      : method === "GET"
+        ? null
+        : `refused: ${method} by a device that is not paired`;
     if (what && isNews(`${address} ${what}`)) await logDoor({ what, address });
     return { refused: "This device is not paired with the shop.", status: 401, goTo: "/pair" };
   }
@@ -67,7 +79,19 @@ export async function admit({ path, method, cookie, fromOutside, address }: Aski
   const session = sessionToken ? await sessionOf(sessionToken, device.id) : null;
   if (!session) {
     if (FOR_SIGNING_IN.test(path)) return { presence: stranger(device.name) };
-    return { refused: "Nobody is signed in on this device.", status: 401, goTo: `/sign-in?then=${encodeURIComponent(path)}` };
+    return {
+      refused: "Nobody is signed in on this device.",
+      status: 401,
+      goTo: `/sign-in?then=${encodeURIComponent(path)}`,
+    };
   }
-  return { presence: { here: false, role: session.role, name: session.name, device: device.name, session: session.id } };
+  return {
+    presence: {
+      here: false,
+      role: session.role,
+      name: session.name,
+      device: device.name,
+      session: session.id,
+    },
+  };
 }

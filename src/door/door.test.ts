@@ -4,7 +4,15 @@ import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import { pinSchema } from "@/core/door/role";
 import { jobHistory } from "@/store/change";
 import { database } from "@/store/database";
-import { beginSession, deviceOf, letDeviceGo, newPairing, pairDevice, pairedDevices, sessionOf } from "@/store/devices";
+import {
+  beginSession,
+  deviceOf,
+  letDeviceGo,
+  newPairing,
+  pairDevice,
+  pairedDevices,
+  sessionOf,
+} from "@/store/devices";
 import { lastDoorLines } from "@/store/door-log";
 import { createJob, setHead } from "@/store/jobs";
 import { addPerson, changePerson, checkPin, lockedAfter, peopleOfShop, personLeaves } from "@/store/people";
@@ -17,8 +25,10 @@ import { passFor, passOf } from "./pass";
 import { AT_HOME } from "./presence";
 
 testShop();
-const pair = async (name = "Tablet at the bench") => (await pairDevice({ code: (await newPairing()).code, name })).token;
-const asking = (path: string, cookie?: string, method = "GET") => admit({ path, method, cookie, fromOutside: true, address: "192.0.2.7" });
+const pair = async (name = "Tablet at the bench") =>
+  (await pairDevice({ code: (await newPairing()).code, name })).token;
+const asking = (path: string, cookie?: string, method = "GET") =>
+  admit({ path, method, cookie, fromOutside: true, address: "192.0.2.7" });
 
 describe("by which name the shop is called", () => {
   it.each([
@@ -40,16 +50,18 @@ describe("by which name the shop is called", () => {
   it("more names are answered to where they were said", () => {
     expect(isKnownHost("bench.shop.lan:3000", { fromOutside: true, more: ["bench.shop.lan"] })).toBe(true);
     expect([hostName("Bench:80"), hostName("a b")]).toEqual(["bench", null]);
-    expect(["127.0.0.1", "127.9.9.9", "::1", "::ffff:127.0.0.1", "192.0.2.1", "::ffff:192.0.2.1", "10.127.0.0", undefined].map(isLoopback)).toEqual([
-      true,
-      true,
-      true,
-      true,
-      false,
-      false,
-      false,
-      false,
-    ]);
+    expect(
+      [
+        "127.0.0.1",
+        "127.9.9.9",
+        "::1",
+        "::ffff:127.0.0.1",
+        "192.0.2.1",
+        "::ffff:192.0.2.1",
+        "10.127.0.0",
+        undefined,
+      ].map(isLoopback),
+    ).toEqual([true, true, true, true, false, false, false, false]);
   });
 });
 
@@ -60,33 +72,57 @@ describe("a device of the local net", () => {
     expect(await asking("/pair")).toMatchObject({ presence: { here: false, name: "" } });
     const cookie = `${DEVICE_COOKIE}=${await pair()}`;
     expect(await asking("/sign-in", cookie)).toMatchObject({ presence: { device: "Tablet at the bench" } });
-    expect(await asking("/jobs/J-0001/judge", cookie)).toMatchObject({ status: 401, goTo: "/sign-in?then=%2Fjobs%2FJ-0001%2Fjudge" });
-    expect(await asking("/jobs/J-0001/judge", `${DEVICE_COOKIE}=${"A".repeat(43)}`)).toMatchObject({ goTo: "/pair" });
+    expect(await asking("/jobs/J-0001/judge", cookie)).toMatchObject({
+      status: 401,
+      goTo: "/sign-in?then=%2Fjobs%2FJ-0001%2Fjudge",
+    });
+    expect(await asking("/jobs/J-0001/judge", `${DEVICE_COOKIE}=${"A".repeat(43)}`)).toMatchObject({
+      goTo: "/pair",
+    });
   });
 
   it("is paired by a code that is good once, for ten minutes, and not for a guess", async () => {
     const { code } = await newPairing(new Date("2026-11-29T10:00:00Z"));
-    expect(await faultOf(pairDevice({ code, name: "Late" }, new Date("2026-11-29T10:11:00Z")))).toMatch(/not good, or no longer/);
-    await pairDevice({ code: ` ${code.slice(0, 4).toLowerCase()}-${code.slice(4)} `, name: "In time" }, new Date("2026-11-29T10:09:00Z"));
-    expect(await faultOf(pairDevice({ code, name: "Again" }, new Date("2026-11-29T10:09:00Z")))).toMatch(/not good/);
+    expect(await faultOf(pairDevice({ code, name: "Late" }, new Date("2026-11-29T10:11:00Z")))).toMatch(
+      /not good, or no longer/,
+    );
+    await pairDevice(
+      { code: ` ${code.slice(0, 4).toLowerCase()}-${code.slice(4)} `, name: "In time" },
+      new Date("2026-11-29T10:09:00Z"),
+    );
+    expect(await faultOf(pairDevice({ code, name: "Again" }, new Date("2026-11-29T10:09:00Z")))).toMatch(
+      /not good/,
+    );
     const next = await newPairing();
     for (let i = 0; i < 20; i++) await faultOf(pairDevice({ code: "AAAAAAAA", name: "Guess" }));
     expect(await faultOf(pairDevice({ code: next.code, name: "Guess" }))).toMatch(/too many codes/);
-    expect(await faultOf(pairDevice({ code: (await newPairing()).code, name: " " }))).toMatch(/give it a name/);
+    expect(await faultOf(pairDevice({ code: (await newPairing()).code, name: " " }))).toMatch(
+      /give it a name/,
+    );
     // two of one name could not be told apart when one is let go
-    expect(await faultOf(pairDevice({ code: (await newPairing()).code, name: "In time" }))).toMatch(/there is a “In time” already/);
+    expect(await faultOf(pairDevice({ code: (await newPairing()).code, name: "In time" }))).toMatch(
+      /there is a “In time” already/,
+    );
   });
 
   it("that was let go comes in no more, nor does who worked on it", async () => {
     const token = await pair("Lost tablet");
     const device = (await deviceOf(token))?.id ?? 0;
-    const session = await beginSession(await addPerson({ name: "Ines Harrow", role: "bench", pin: "4071" }), device);
+    const session = await beginSession(
+      await addPerson({ name: "Ines Harrow", role: "bench", pin: "4071" }),
+      device,
+    );
     const cookie = `${DEVICE_COOKIE}=${token}; ${SESSION_COOKIE}=${session}`;
-    expect(await asking("/", cookie)).toMatchObject({ presence: { name: "Ines Harrow", role: "bench", device: "Lost tablet" } });
+    expect(await asking("/", cookie)).toMatchObject({
+      presence: { name: "Ines Harrow", role: "bench", device: "Lost tablet" },
+    });
     await letDeviceGo(device);
     expect(await asking("/", cookie)).toMatchObject({ goTo: "/pair" });
     expect((await pairedDevices()).map((d) => d.name)).not.toContain("Lost tablet");
-    expect((await lastDoorLines())[0]).toMatchObject({ what: "refused: the device is not paired any more", address: "192.0.2.7" });
+    expect((await lastDoorLines())[0]).toMatchObject({
+      what: "refused: the device is not paired any more",
+      address: "192.0.2.7",
+    });
   });
 
   it("keeps no token and no PIN where they could be read", async () => {
@@ -94,7 +130,12 @@ describe("a device of the local net", () => {
     const id = await addPerson({ name: "Ola Brandt", role: "desk", pin: "7305" });
     const session = await beginSession(id, (await deviceOf(token))?.id ?? 0);
     const db = await database();
-    const all = JSON.stringify([await db("devices"), await db("sessions"), await db("people"), await db("pairings")]);
+    const all = JSON.stringify([
+      await db("devices"),
+      await db("sessions"),
+      await db("people"),
+      await db("pairings"),
+    ]);
     for (const secret of [token, session, "7305"]) expect(all).not.toContain(secret);
   });
 });
@@ -120,8 +161,12 @@ describe("somebody of the shop", () => {
   it("tries twenty PINs at once and has no more tries than one after the other", async () => {
     const id = await addPerson({ name: "Una Merle", role: "desk", pin: "9152" });
     const device = (await deviceOf(await pair("Guessing")))?.id ?? 0;
-    const answers = await Promise.all(Array.from({ length: 20 }, (_, i) => checkPin(id, device, i === 19 ? "9152" : String(1000 + i))));
-    expect(answers.filter((a) => "refused" in a && a.refused === "That is not the PIN.").length).toBeLessThanOrEqual(5);
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, i) => checkPin(id, device, i === 19 ? "9152" : String(1000 + i))),
+    );
+    expect(
+      answers.filter((a) => "refused" in a && a.refused === "That is not the PIN.").length,
+    ).toBeLessThanOrEqual(5);
     expect(answers.some((a) => "person" in a)).toBe(false);
   }, 30_000);
 
@@ -152,7 +197,9 @@ describe("somebody of the shop", () => {
 
   it("stands in the history of what they did, with the device", async () => {
     const number = await createJob();
-    await inTheNameOf({ name: "Ola Brandt", device: "Tablet at the desk" }, () => setHead(number, 1, { kind: "fan" }, "kind: fan"));
+    await inTheNameOf({ name: "Ola Brandt", device: "Tablet at the desk" }, () =>
+      setHead(number, 1, { kind: "fan" }, "kind: fan"),
+    );
     await setHead(number, 2, { maker: "Corvane" }, "maker: Corvane");
     expect((await jobHistory(number)).slice(0, 2)).toMatchObject([
       { who: null, device: null },
@@ -176,7 +223,10 @@ describe("the guard", () => {
   beforeAll(async () => {
     standGuard();
     server = createServer((req, res) => {
-      seen.push({ pass: String(req.headers["x-demontage-pass"]), policy: req.headers["content-security-policy"] as string });
+      seen.push({
+        pass: String(req.headers["x-demontage-pass"]),
+        policy: req.headers["content-security-policy"] as string,
+      });
       res.end("in");
     });
     await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
@@ -194,13 +244,22 @@ describe("the guard", () => {
     });
 
   it("lets this computer in, with a pass of its own in place of any that was brought, and a policy for the page", async () => {
-    const answer = await raw(`GET / HTTP/1.1\r\nHost: localhost:${port}\r\nX-Demontage-Pass: ${"0".repeat(48)}.e30\r\nContent-Security-Policy: none`);
+    const answer = await raw(
+      `GET / HTTP/1.1\r\nHost: localhost:${port}\r\nX-Demontage-Pass: ${"0".repeat(48)}.e30\r\nContent-Security-Policy: none`,
+    );
     expect(answer).toMatch(/^HTTP\/1\.1 200/);
     expect(passOf(seen.at(-1)?.pass ?? null)).toEqual(AT_HOME);
     const policy = /content-security-policy: (.*)/i.exec(answer)?.[1]?.trim();
     expect(policy).toBe(seen.at(-1)?.policy);
-    expect(policy).toMatch(/script-src 'self' 'nonce-[\w+/=]{20,}' 'wasm-unsafe-eval'.*frame-ancestors 'none'/);
-    for (const name of ["x-content-type-options: nosniff", "referrer-policy: no-referrer", "x-frame-options: DENY", "permissions-policy: camera=(self)"])
+    expect(policy).toMatch(
+      /script-src 'self' 'nonce-[\w+/=]{20,}' 'wasm-unsafe-eval'.*frame-ancestors 'none'/,
+    );
+    for (const name of [
+      "x-content-type-options: nosniff",
+      "referrer-policy: no-referrer",
+      "x-frame-options: DENY",
+      "permissions-policy: camera=(self)",
+    ])
       expect(answer.toLowerCase()).toContain(name.toLowerCase());
   });
 
@@ -211,7 +270,12 @@ describe("the guard", () => {
     ["TRACE", "TRACE / HTTP/1.1\r\nHost: localhost", 405, /not known here/],
     ["a broken address", "GET /jobs/%E0%A4%A HTTP/1.1\r\nHost: localhost", 400, /no address/],
     ["an address without an end", `GET /${"a".repeat(5000)} HTTP/1.1\r\nHost: localhost`, 400, /no address/],
-    ["a program that stands between, without encryption", "GET / HTTP/1.1\r\nHost: localhost\r\nX-Forwarded-For: 192.0.2.9", 403, /HTTPS only/],
+    [
+      "a program that stands between, without encryption",
+      "GET / HTTP/1.1\r\nHost: localhost\r\nX-Forwarded-For: 192.0.2.9",
+      403,
+      /HTTPS only/,
+    ],
     [
       "one that stands between, from a device that is not paired",
       "GET /api/state HTTP/1.1\r\nHost: localhost\r\nX-Forwarded-For: 192.0.2.9\r\nX-Forwarded-Proto: https",
@@ -227,7 +291,9 @@ describe("the guard", () => {
   });
 
   it("sends a person of a device that is not paired to where it is paired", async () => {
-    const answer = await raw("GET /jobs HTTP/1.1\r\nHost: localhost\r\nAccept: text/html\r\nX-Forwarded-For: 192.0.2.9\r\nX-Forwarded-Proto: https");
+    const answer = await raw(
+      "GET /jobs HTTP/1.1\r\nHost: localhost\r\nAccept: text/html\r\nX-Forwarded-For: 192.0.2.9\r\nX-Forwarded-Proto: https",
+    );
     expect(answer).toMatch(/^HTTP\/1\.1 303[\s\S]*location: \/pair/i);
   });
 });

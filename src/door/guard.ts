@@ -14,8 +14,11 @@ const METHODS = ["GET", "HEAD", "POST", "DELETE"];
 const LONGEST_ADDRESS = 4000;
 
 /**
- * Stands before the program in every server of this process: every request passes here first, whatever it asks for. What comes from another computer is admitted by device and person; what calls the shop by a name that is not
- * its own, or is no proper request, is refused with a sentence. What is let through carries a pass that nobody outside can write.
+ * Stands before the program in every server of this process: every request passes here first, whatever it
+ * asks for. What comes from another computer is admitted by device and person; what calls the shop by a name
+ * that is not
+ * its own, or is no proper request, is refused with a sentence. What is let through carries a pass that
+ * nobody outside can write.
  */
 export function standGuard(): void {
   const guarded = globalThis as { demontageGuarded?: boolean };
@@ -36,7 +39,11 @@ export function standGuard(): void {
         (e) => {
           const trouble = troubleIn(e);
           if (!trouble) console.error(e);
-          refuse(response, 503, trouble ? notDone("Nobody can be let in", trouble) : "The program on the shop’s computer failed.");
+          refuse(
+            response,
+            503,
+            trouble ? notDone("Nobody can be let in", trouble) : "The program on the shop’s computer failed.",
+          );
         },
       );
       return true;
@@ -62,11 +69,27 @@ async function letIn(request: IncomingMessage, response: ServerResponse): Promis
       421,
       "This shop is not called by that name. Use the address that the program printed when it began, or give it the name in DEMONTAGE_NAMES.",
     );
-  if (fromOutside && !secure) return refuse(response, 403, "On the local net this shop is reached by HTTPS only: npm start -- --host 0.0.0.0");
-  const answer = await admit({ path, method: request.method ?? "", cookie: request.headers.cookie, fromOutside, address });
+  if (fromOutside && !secure)
+    return refuse(
+      response,
+      403,
+      "On the local net this shop is reached by HTTPS only: npm start -- --host 0.0.0.0",
+    );
+  const answer = await admit({
+    path,
+    method: request.method ?? "",
+    cookie: request.headers.cookie,
+    fromOutside,
+    address,
+  });
   if ("refused" in answer) {
     if (answer.cookie) response.setHeader("set-cookie", answer.cookie);
-    if (answer.goTo && request.method === "GET" && /text\/html/.test(request.headers.accept ?? "") && !request.headers.rsc) {
+    if (
+      answer.goTo &&
+      request.method === "GET" &&
+      /text\/html/.test(request.headers.accept ?? "") &&
+      !request.headers.rsc
+    ) {
       response.writeHead(303, { location: answer.goTo }).end();
       return false;
     }
@@ -84,7 +107,9 @@ function whereFrom(request: IncomingMessage): { fromOutside: boolean; secure: bo
   const peer = request.socket.remoteAddress ?? "";
   const near = isLoopback(peer);
   // another program on this computer stands between: whoever asks sits elsewhere
-  const forwarded = ["forwarded", "x-forwarded-for", "x-real-ip", "via"].some((h) => request.headers[h] !== undefined);
+  const forwarded = ["forwarded", "x-forwarded-for", "x-real-ip", "via"].some(
+    (h) => request.headers[h] !== undefined,
+  );
   const encrypted = (request.socket as Partial<TLSSocket>).encrypted === true;
   const said = String(request.headers["x-forwarded-for"] ?? "").split(",").at(-1)?.trim(); // biome-ignore format: one chain
   return {
@@ -106,7 +131,11 @@ function pathOf(url: string | undefined): string | null {
 }
 
 function refuse(response: ServerResponse, status: number, says: string): false {
-  if (!response.headersSent) response.writeHead(status, { "content-type": "application/json; charset=utf-8", "cache-control": "no-store" });
+  if (!response.headersSent)
+    response.writeHead(status, {
+      "content-type": "application/json; charset=utf-8",
+      "cache-control": "no-store",
+    });
   response.end(`${JSON.stringify({ says })}\n`);
   return false;
 }

@@ -27,7 +27,8 @@ export const SECURITY_HEADERS: Readonly<Record<string, string>> = {
   "x-content-type-options": "nosniff",
   "x-frame-options": "DENY",
   "referrer-policy": "no-referrer",
-  "permissions-policy": "camera=(self), microphone=(self), geolocation=(), payment=(), usb=(), serial=(self), display-capture=()",
+  "permissions-policy":
+    "camera=(self), microphone=(self), geolocation=(), payment=(), usb=(), serial=(self), display-capture=()",
   "cross-origin-opener-policy": "same-origin",
   "cross-origin-resource-policy": "same-origin",
 };

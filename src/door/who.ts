@@ -12,7 +12,9 @@ export class NotAllowed extends Fault {
   }
 }
 
-/** Who asks, by the pass that the guard gave the request. Throws where it has none: then nobody stood guard. */
+/**
+ * Who asks, by the pass that the guard gave the request. Throws where it has none: then nobody stood guard.
+ */
 export async function whoAsks(): Promise<Presence> {
   const found = passOf((await headers()).get("x-demontage-pass"));
   if (!found) throw new Fault("", "nobody knows who asks: begin the program with npm start");
@@ -24,6 +26,8 @@ export async function asWhoMay<T>(needs: Role, work: (who: Presence) => Promise<
   const who = await whoAsks();
   if (!who.here && who.session === undefined) throw new NotAllowed("nobody is signed in on this device");
   if (!mayDo(who.role, needs))
-    throw new NotAllowed(`this is for ${needs === "owner" ? "the owner" : "the bench"}: ${who.name} is signed in as ${roleSays(who.role).toLowerCase()}`);
+    throw new NotAllowed(
+      `this is for ${needs === "owner" ? "the owner" : "the bench"}: ${who.name} is signed in as ${roleSays(who.role).toLowerCase()}`,
+    );
   return inTheNameOf({ name: who.name, device: who.device }, () => work(who));
 }

@@ -28,22 +28,37 @@ const LONGEST_CELL = 20_000;
 export const MOST_COLUMNS = 200;
 /** How much of a file is read at a time, bytes. */
 const AT_ONCE = 256 * 1024;
-/** So many pieces without the end of a row: the file has no lines, or a quotation mark opens and is never closed. */
+/**
+ * So many pieces without the end of a row: the file has no lines, or a quotation mark opens and is never
+ * closed.
+ */
 const MOST_WITHOUT_A_ROW = 8;
 
-/** A cell that no spreadsheet will execute: what begins like a formula gets an apostrophe, which spreadsheets hide and {@link unguarded} takes away again. */
-export const guarded = (cell: string): string => (/^'*[=+\-@\t\r]/.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
-export const unguarded = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.replace(/^'+/, "")) ? cell.slice(1) : cell);
+/**
+ * A cell that no spreadsheet will execute: what begins like a formula gets an apostrophe, which spreadsheets
+ * hide and {@link unguarded} takes away again.
+ */
+export const guarded = (cell: string): string =>
+  /^'*[=+\-@\t\r]/.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell;
+export const unguarded = (cell: string): string =>
+  cell.startsWith("'") && FORMULA.test(cell.replace(/^'+/, "")) ? cell.slice(1) : cell;
 
 /** Rows of words as a CSV file, none of which a spreadsheet executes. */
-export const cellLines = (rows: readonly (readonly string[])[]): string => rows.map((r) => csvLine(r.map(guarded))).join("");
+export const cellLines = (rows: readonly (readonly string[])[]): string =>
+  rows.map((r) => csvLine(r.map(guarded))).join("");
 
 /** One row as it is written: commas, CRLF (RFC 4180). */
 const csvLine = (cells: readonly string[]): string => `${Papa.unparse([cells])}\r\n`;
 
-/** A table as a file, line by line: a byte order mark so that spreadsheets take it for UTF-8, the headings, and no cell that could be executed. */
+/**
+ * A table as a file, line by line: a byte order mark so that spreadsheets take it for UTF-8, the headings,
+ * and no cell that could be executed.
+ */
 export async function* csvLines<T>(
-  table: { readonly columns: readonly string[]; readonly write: (row: T) => Readonly<Record<string, string>> },
+  table: {
+    readonly columns: readonly string[];
+    readonly write: (row: T) => Readonly<Record<string, string>>;
+  },
   rows: AsyncIterable<T> | Iterable<T>,
 ): AsyncGenerator<string> {
   yield `\ufeff${csvLine(table.columns)}`;
@@ -53,7 +68,10 @@ export async function* csvLines<T>(
   }
 }
 
-/** Reads how a file is written: its byte order mark, whether it is UTF-8 all through (else as older spreadsheets write), and what stands between its cells. */
+/**
+ * Reads how a file is written: its byte order mark, whether it is UTF-8 all through (else as older
+ * spreadsheets write), and what stands between its cells.
+ */
 export async function csvManner(path: string, delimiter?: string): Promise<CsvManner> {
   const file = await open(path);
   try {
@@ -61,10 +79,19 @@ export async function csvManner(path: string, delimiter?: string): Promise<CsvMa
     const head = buffer.subarray(0, bytesRead);
     if (head.length === 0) throw new Fault("file", "is empty");
     const encoding =
-      head[0] === 0xff && head[1] === 0xfe ? "utf-16le" : head[0] === 0xfe && head[1] === 0xff ? "utf-16be" : (await isUtf8(path)) ? "utf-8" : "windows-1252";
+      head[0] === 0xff && head[1] === 0xfe
+        ? "utf-16le"
+        : head[0] === 0xfe && head[1] === 0xff
+          ? "utf-16be"
+          : (await isUtf8(path))
+            ? "utf-8"
+            : "windows-1252";
     const text = new TextDecoder(encoding).decode(head);
     if (text.includes("\0")) throw new Fault("file", "is no table in text form: save it as CSV");
-    const guess = Papa.parse(text.slice(0, 64 * 1024), { preview: 20, delimitersToGuess: [",", ";", "\t", "|", ":"] }).meta.delimiter;
+    const guess = Papa.parse(text.slice(0, 64 * 1024), {
+      preview: 20,
+      delimitersToGuess: [",", ";", "\t", "|", ":"],
+    }).meta.delimiter;
     return { encoding, delimiter: delimiter ?? guess };
   } finally {
     await file.close();
@@ -74,7 +101,8 @@ export async function csvManner(path: string, delimiter?: string): Promise<CsvMa
 async function isUtf8(path: string): Promise<boolean> {
   const decoder = new TextDecoder("utf-8", { fatal: true });
   try {
-    for await (const chunk of createReadStream(path, { highWaterMark: 1 << 20 })) decoder.decode(chunk as Buffer, { stream: true });
+    for await (const chunk of createReadStream(path, { highWaterMark: 1 << 20 }))
+      decoder.decode(chunk as Buffer, { stream: true });
     decoder.decode();
     return true;
   } catch {
@@ -83,11 +111,15 @@ async function isUtf8(path: string): Promise<boolean> {
 }
 
 /**
- * The rows of a file, some at a time, the headings first. Empty rows are left out, but counted. A row that ends early, or goes on after the last heading, or whose quotation mark is never closed, comes with a sentence.
+ * The rows of a file, some at a time, the headings first. Empty rows are left out, but counted. A row that
+ * ends early, or goes on after the last heading, or whose quotation mark is never closed, comes with a
+ * sentence.
  * Reading stands still while the caller works on what it got.
  */
 export async function* csvRows(path: string, manner: CsvManner): AsyncGenerator<readonly CsvRow[]> {
-  const decoded = Readable.toWeb(createReadStream(path, { highWaterMark: AT_ONCE })).pipeThrough(new TextDecoderStream(manner.encoding));
+  const decoded = Readable.toWeb(createReadStream(path, { highWaterMark: AT_ONCE })).pipeThrough(
+    new TextDecoderStream(manner.encoding),
+  );
   const waiting: CsvRow[][] = [];
   let row = 0;
   let width = 0;
@@ -103,10 +135,16 @@ export async function* csvRows(path: string, manner: CsvManner): AsyncGenerator<
       if (without >= MOST_WITHOUT_A_ROW)
         refused = new Fault(
           "file",
-          row ? `goes on after row ${row} without an end: is a quotation mark there opened and never closed?` : "has no lines: it is no table",
+          row
+            ? `goes on after row ${row} without an end: is a quotation mark there opened and never closed?`
+            : "has no lines: it is no table",
         );
       const wide = results.data.find((r) => r.length > MOST_COLUMNS);
-      if (wide) refused = new Fault("file", `has ${wide.length} cells in a row; a table may have ${MOST_COLUMNS} columns`);
+      if (wide)
+        refused = new Fault(
+          "file",
+          `has ${wide.length} cells in a row; a table may have ${MOST_COLUMNS} columns`,
+        );
       if (refused) {
         p.abort();
         wake();
@@ -116,7 +154,9 @@ export async function* csvRows(path: string, manner: CsvManner): AsyncGenerator<
       parser = p;
       const bad = new Map(
         results.errors.flatMap((e) =>
-          e.type === "Quotes" && e.row !== undefined ? [[e.row, "a quotation mark is opened and not closed, or stands in the middle of a cell"]] : [],
+          e.type === "Quotes" && e.row !== undefined
+            ? [[e.row, "a quotation mark is opened and not closed, or stands in the middle of a cell"]]
+            : [],
         ),
       );
       const out: CsvRow[] = [];
@@ -127,7 +167,9 @@ export async function* csvRows(path: string, manner: CsvManner): AsyncGenerator<
         if (!width) width = cells.length;
         const fault =
           bad.get(i) ??
-          (cells.some((c) => c.length > LONGEST_CELL) ? "one cell goes on for pages: is a quotation mark missing before it?" : shapeFault(cells.length, width));
+          (cells.some((c) => c.length > LONGEST_CELL)
+            ? "one cell goes on for pages: is a quotation mark missing before it?"
+            : shapeFault(cells.length, width));
         out.push({ row, cells, ...(fault ? { fault } : {}) });
       }
       waiting.push(out);

@@ -2,7 +2,8 @@ import { ZipFile } from "yazl";
 import { gearSolid, type ToMake } from "@/core/gear/solid";
 
 /*
- * The package of the registry that writes 3MF gives each triangle its own three points, so that no two share an edge; the standard asks for a closed mesh. What it takes is little, and stands here.
+ * The package of the registry that writes 3MF gives each triangle its own three points, so that no two share
+ * an edge; the standard asks for a closed mesh. What it takes is little, and stands here.
  */
 
 const CONTENT_TYPES = `<?xml version="1.0" encoding="UTF-8"?>
@@ -35,7 +36,10 @@ function model(g: ToMake): string {
 <model unit="millimeter" xml:lang="en" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources><object id="1" type="model"><mesh><vertices>${vertices.join("")}</vertices><triangles>${triangles.join("")}</triangles></mesh></object></resources><build><item objectid="1"/></build></model>`;
 }
 
-/** The gear as a solid in a 3MF package (3MF core specification 1.3): a closed mesh that says itself that it is in millimetres. */
+/**
+ * The gear as a solid in a 3MF package (3MF core specification 1.3): a closed mesh that says itself that it
+ * is in millimetres.
+ */
 export async function gear3mf(g: ToMake): Promise<Uint8Array> {
   const zip = new ZipFile();
   zip.addBuffer(Buffer.from(CONTENT_TYPES), "[Content_Types].xml", MADE);

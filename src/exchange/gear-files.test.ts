@@ -33,9 +33,11 @@ describe("a gear to make, as a file", () => {
     const dxf = gearDxf(wheel);
     const lines = dxf.split("LWPOLYLINE\n").slice(1);
     expect(lines).toHaveLength(2);
-    const points = [...(lines.sort((a, b) => b.length - a.length)[0] as string).matchAll(/\n\s*10\n\s*(-?[\d.e-]+)\n\s*20\n\s*(-?[\d.e-]+)/g)].map((m) =>
-      Math.hypot(Number(m[1]), Number(m[2])),
-    );
+    const points = [
+      ...(lines.sort((a, b) => b.length - a.length)[0] as string).matchAll(
+        /\n\s*10\n\s*(-?[\d.e-]+)\n\s*20\n\s*(-?[\d.e-]+)/g,
+      ),
+    ].map((m) => Math.hypot(Number(m[1]), Number(m[2])));
     expect(points.length).toBeGreaterThan(24 * 20);
     expect(2 * Math.max(...points)).toBeCloseTo(tip, 3);
   });
@@ -58,7 +60,9 @@ describe("a gear to make, as a file", () => {
   });
   it("as 3MF is a package whose model says millimetres, and holds a closed mesh of the gear's size", async () => {
     const bytes = Buffer.from(await gear3mf(wheel));
-    const opened = await new Promise<ZipFile>((done, fail) => fromBuffer(bytes, { lazyEntries: true }, (e, z) => (e ? fail(e) : done(z))));
+    const opened = await new Promise<ZipFile>((done, fail) =>
+      fromBuffer(bytes, { lazyEntries: true }, (e, z) => (e ? fail(e) : done(z))),
+    );
     const entries = await new Promise<Map<string, string>>((done, fail) => {
       const out = new Map<string, string>();
       opened.on("entry", (entry: Entry) =>
@@ -78,7 +82,9 @@ describe("a gear to make, as a file", () => {
     const model = entries.get("3D/3dmodel.model") ?? "";
     expect(model).toMatch(/<model unit="millimeter"/);
     expect(entries.has("[Content_Types].xml")).toBe(true);
-    const points = [...model.matchAll(/<vertex x="([-\d.e]+)" y="([-\d.e]+)" z="([-\d.e]+)"/g)].map((m) => [Number(m[1]), Number(m[2]), Number(m[3])] as const);
+    const points = [...model.matchAll(/<vertex x="([-\d.e]+)" y="([-\d.e]+)" z="([-\d.e]+)"/g)].map(
+      (m) => [Number(m[1]), Number(m[2]), Number(m[3])] as const,
+    );
     expect(2 * Math.max(...points.map(([x, y]) => Math.hypot(x, y)))).toBeCloseTo(tip, 3);
     const edges = new Map<string, number>();
     for (const m of model.matchAll(/<triangle v1="(\d+)" v2="(\d+)" v3="(\d+)"/g))

@@ -15,13 +15,17 @@ function outline(g: ToMake): ReturnType<typeof geom2.create> {
 }
 
 /** The gear's transverse section as SVG, in true size: its width and height are in mm, one unit is one mm. */
-export const gearSvg = (g: ToMake): string => svgWriter.serialize({ unit: "mm", decimals: 10_000 }, outline(g)).join("");
+export const gearSvg = (g: ToMake): string =>
+  svgWriter.serialize({ unit: "mm", decimals: 10_000 }, outline(g)).join("");
 
 /** The gear's transverse section as DXF: closed polylines in mm, for a laser or a wire. */
-export const gearDxf = (g: ToMake): string => dxfWriter.serialize({ geom2To: "polylines" }, outline(g)).join("");
+export const gearDxf = (g: ToMake): string =>
+  dxfWriter.serialize({ geom2To: "polylines" }, outline(g)).join("");
 
 /** The gear as a solid: binary STL in mm, its axis along z, one face on the bed. */
 export function gearStl(g: ToMake): Uint8Array {
   const solid = geom3.create(gearSolid(g).map((t) => poly3.create(t.map((p) => [...p]))));
-  return Buffer.concat(stlWriter.serialize({ binary: true }, solid).map((b) => Buffer.from(b as ArrayBuffer)));
+  return Buffer.concat(
+    stlWriter.serialize({ binary: true }, solid).map((b) => Buffer.from(b as ArrayBuffer)),
+  );
 }

@@ -31,7 +31,8 @@ import { jobNumberFrom } from "@/core/take-in/tag-code";
 import { guarded, unguarded } from "./csv";
 
 /** A cell of a table of parts, read with all else in order. */
-const inColumn = (column: string) => (text: string) => partsTable.read({ number: "A", name: "a", kind: "gear", [column]: text });
+const inColumn = (column: string) => (text: string) =>
+  partsTable.read({ number: "A", name: "a", kind: "gear", [column]: text });
 
 /** Everything that reads what somebody typed, or a file brought. */
 const READERS: Readonly<Record<string, (text: string) => unknown>> = {
@@ -59,7 +60,8 @@ const READERS: Readonly<Record<string, (text: string) => unknown>> = {
   "loose items": looseItemsFor,
   initials,
   "a part's number": (t) => [numberMatch(t, `${t}1`), foldedNumber(t)],
-  "what goes in with a part": (t) => changeGoesIn(goesInSchema.parse({ number: "A", name: "a" }), { what: "also", says: t }),
+  "what goes in with a part": (t) =>
+    changeGoesIn(goesInSchema.parse({ number: "A", name: "a" }), { what: "also", says: t }),
   "a reading": readingKind,
   "a scale card": sideOfCard,
   "an address": (t) => fromAddress(inAddress(t)),
@@ -79,14 +81,20 @@ const READERS: Readonly<Record<string, (text: string) => unknown>> = {
   "a grease": (t) => greasesTable.read({ name: t, thickener: t, base_oil: t, nlgi: t, from_c: t, to_c: t }),
 };
 
-/** What makes a careless expression try everything: the piece that is repeated, and what may follow at the end. */
+/**
+ * What makes a careless expression try everything: the piece that is repeated, and what may follow at the
+ * end.
+ */
 const SHAPES: readonly (readonly [string, string])[] = [
-  [" ", ""], [" ", "!"], ["1", "!"], ["1", "x"], ["1,", "x"], ["1.", "!"], ["a", "!"], ["a ", "!"], ["A1", "!"], ["(", ""], [")", ""], ["a:", "("], ["\\", ""], ["\\(", "("], ["\n", "!"],
-  ["x ", "x"], ["1 x ", ""], ["m1x", " "], ["seal ", "pulled!"], ["'", "="], ["-", "!"], ["4xM4x16 ", "?"], ["a to ", "\n"], ["from ", "\n"], ["a/", ","], ["a;", "("], ["É", "!"], ["\u00a0", "1"],
+  [" ", ""], [" ", "!"], ["1", "!"], ["1", "x"], ["1,", "x"], ["1.", "!"], ["a", "!"], ["a ", "!"],
+  ["A1", "!"], ["(", ""], [")", ""], ["a:", "("], ["\\", ""], ["\\(", "("], ["\n", "!"],
+  ["x ", "x"], ["1 x ", ""], ["m1x", " "], ["seal ", "pulled!"], ["'", "="], ["-", "!"], ["4xM4x16 ", "?"],
+  ["a to ", "\n"], ["from ", "\n"], ["a/", ","], ["a;", "("], ["É", "!"], ["\u00a0", "1"],
   ["1 ", "year?"], ["st3.", "x"], ["608", "-2RS"], ["->", "a"],
 ]; // biome-ignore format: a list of little things
 
-const ofLength = ([piece, end]: readonly [string, string], n: number): string => piece.repeat(Math.ceil(n / piece.length)).slice(0, n - end.length) + end;
+const ofLength = ([piece, end]: readonly [string, string], n: number): string =>
+  piece.repeat(Math.ceil(n / piece.length)).slice(0, n - end.length) + end;
 
 /** The least of three: what other programs take away on this machine is not its own. */
 function quickest(work: () => unknown): number {
@@ -113,7 +121,8 @@ describe("what is ten times as long takes not much more than ten times as long t
       for (const n of [10, 100, 1000, 10_000]) {
         const now = quickest(() => read(ofLength(shape, n)));
         // a square would make it a hundred times
-        if (now > 40 * Math.max(before, NOTHING)) grows.push(`${JSON.stringify(shape)} at ${n}: ${before.toFixed(1)} → ${now.toFixed(1)} ms`);
+        if (now > 40 * Math.max(before, NOTHING))
+          grows.push(`${JSON.stringify(shape)} at ${n}: ${before.toFixed(1)} → ${now.toFixed(1)} ms`);
         if (now > 40 * Math.max(before, NOTHING)) break;
         before = now;
       }

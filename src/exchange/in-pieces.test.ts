@@ -2,7 +2,10 @@ import { expect, it } from "vitest";
 import { inPieces } from "./in-pieces";
 
 it("hands everything on, in order, and lets others have their turn between two pieces", async () => {
-  const lines = Array.from({ length: 20_000 }, (_, i) => `line ${i}, as long as one of a table may well be\n`);
+  const lines = Array.from(
+    { length: 20_000 },
+    (_, i) => `line ${i}, as long as one of a table may well be\n`,
+  );
   let [turns, over] = [0, false];
   const others = (): void => {
     turns++;

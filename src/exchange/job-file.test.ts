@@ -32,19 +32,35 @@ describe("the job file", () => {
     ["another format", file({ format: "x" }), /^format: is not "demontage-job"/],
     ["a later version", file({ version: 2 }), /^version: .*it reads 1/],
     ["an unknown key", file({ colour: "red" }), /does not know the key "colour"/],
-    ["a supply that does not exist", file({ unit: { kind: "mill", supply: "steam" } }), /^unit.supply: is none of/],
+    [
+      "a supply that does not exist",
+      file({ unit: { kind: "mill", supply: "steam" } }),
+      /^unit.supply: is none of/,
+    ],
     ["an action that does not exist", file({}, { action: "blow" }), /^steps\[0\].action: is none of/],
     ["a way of freeing that does not exist", file({}, { freed: { how: "blast" } }), /^steps\[0\].freed.how/],
     ["a pin that stands at neither", file({}, { timing: { pin: "flat" } }), /^steps\[0\].timing.pin/],
     ["turns below nothing", file({}, { timing: { turns: -1 } }), /^steps\[0\].timing.turns/],
-    ["a stack of what did not come off here", file({}, { stack: ["p9"] }), /^steps\[0\].stack\[0\]: p9 did not come off in this step/],
+    [
+      "a stack of what did not come off here",
+      file({}, { stack: ["p9"] }),
+      /^steps\[0\].stack\[0\]: p9 did not come off in this step/,
+    ],
     [
       "a four-metre screw",
       file({}, { hardware: [{ id: "h1", kind: "screw", qty: 1, lengthMm: 4000 }] }),
       /^steps\[0\].hardware\[0\].lengthMm: is longer than a metre/,
     ],
-    ["a state that does not exist", file({}, { hardware: [{ id: "h1", kind: "screw", qty: 1, state: "bent" }] }), /^steps\[0\].hardware\[0\].state/],
-    ["marks that are none", file({ pictureMarks: { "0001.jpg": [{ kind: "blot" }] } }), /^pictureMarks.0001.jpg\[0\]/],
+    [
+      "a state that does not exist",
+      file({}, { hardware: [{ id: "h1", kind: "screw", qty: 1, state: "bent" }] }),
+      /^steps\[0\].hardware\[0\].state/,
+    ],
+    [
+      "marks that are none",
+      file({ pictureMarks: { "0001.jpg": [{ kind: "blot" }] } }),
+      /^pictureMarks.0001.jpg\[0\]/,
+    ],
     ["minutes below nothing", file({}, { minutes: -1 }), /^steps\[0\].minutes: must not be negative/],
   ])("refuses %s with the place and a sentence", (_, json, says) => {
     expect(refusal(json)).toMatch(says);
@@ -53,7 +69,17 @@ describe("the job file", () => {
   it("writes the same job as the same bytes, whatever order its keys came in", () => {
     const a = readJobFile(file({}, { facing: "up", tray: "B3", held: ["dowels"] }));
     const b = readJobFile({
-      steps: [{ tray: "B3", held: ["dowels"], facing: "up", parts: ["p1"], needs: [], action: "lift-off", id: "s1" }],
+      steps: [
+        {
+          tray: "B3",
+          held: ["dowels"],
+          facing: "up",
+          parts: ["p1"],
+          needs: [],
+          action: "lift-off",
+          id: "s1",
+        },
+      ],
       parts: [{ name: "lid", id: "p1" }],
       unit: { kind: "mill" },
       version: 1,

@@ -16,7 +16,10 @@ const MOST_UNPACKED = 2 * 2 ** 30;
 const MOST_ENTRIES = 5000;
 const MB = 2 ** 20;
 
-/** A job with its pictures as `NUMBER.demontage.zip`, to be read as it is packed. The same parcel gives the same bytes. A picture that cannot be read breaks it off. */
+/**
+ * A job with its pictures as `NUMBER.demontage.zip`, to be read as it is packed. The same parcel gives the
+ * same bytes. A picture that cannot be read breaks it off.
+ */
 export function packJob({ file, pictures }: JobParcel): Readable {
   const zip = new NewZip();
   const manner = { mtime: MTIME, forceDosTimestamp: true };
@@ -35,9 +38,11 @@ export function packJob({ file, pictures }: JobParcel): Readable {
 }
 
 /**
- * Opens a ZIP or a bare `job.json` and hands on what is in it; pictures are read from the file while `use` works.
+ * Opens a ZIP or a bare `job.json` and hands on what is in it; pictures are read from the file while `use`
+ * works.
  *
- * Throws a Fault for anything else, with what is wrong with it: broken off, a checksum that does not agree, more than there may be, an entry that is a link.
+ * Throws a Fault for anything else, with what is wrong with it: broken off, a checksum that does not agree,
+ * more than there may be, an entry that is a link.
  */
 export async function readJobParcel<T>(path: string, use: (parcel: JobParcel) => Promise<T>): Promise<T> {
   if (!(await isZip(path))) {
@@ -56,7 +61,12 @@ export async function readJobParcel<T>(path: string, use: (parcel: JobParcel) =>
     const pictures = [...entries.values()].filter((e) => e !== inside);
     return await use({
       file,
-      pictures: new Map(pictures.map((e) => [e.fileName.slice("pictures/".length), () => wholeEntry(zip, e, MOST_PICTURE_BYTES)])),
+      pictures: new Map(
+        pictures.map((e) => [
+          e.fileName.slice("pictures/".length),
+          () => wholeEntry(zip, e, MOST_PICTURE_BYTES),
+        ]),
+      ),
     });
   } finally {
     zip.close();
@@ -89,14 +99,17 @@ async function entriesOf(zip: ZipFile): Promise<ReadonlyMap<string, Entry>> {
       if (fileName !== "job.json" && !/^pictures\/[^/]+$/.test(fileName)) continue;
       if (entries.has(fileName)) throw new Fault("", `${fileName} is twice in this ZIP`);
       // the kind of file in a UNIX archive (0xA000 of its mode) says a symbolic link
-      if (entry.externalFileAttributes >>> 28 === 10) throw new Fault("", `${fileName} in this ZIP is a link to another file and no file`);
+      if (entry.externalFileAttributes >>> 28 === 10)
+        throw new Fault("", `${fileName} in this ZIP is a link to another file and no file`);
       entries.set(fileName, entry);
     }
   } catch (e) {
     if (e instanceof Fault) throw e;
     throw new Fault(
       "",
-      /relative path|absolute path|invalid characters/.test(String(e)) ? "this ZIP names a file outside of itself" : "this ZIP is broken off or damaged",
+      /relative path|absolute path|invalid characters/.test(String(e))
+        ? "this ZIP names a file outside of itself"
+        : "this ZIP is broken off or damaged",
     );
   }
   return entries;
@@ -114,7 +127,8 @@ async function wholeEntry(zip: ZipFile, entry: Entry, most: number): Promise<Uin
     throw new Fault("", `${name} in this ZIP is broken off or damaged`);
   }
   const bytes = Buffer.concat(chunks);
-  if (crc32(bytes) !== entry.crc32) throw new Fault("", `${name} in this ZIP is damaged: its checksum does not agree`);
+  if (crc32(bytes) !== entry.crc32)
+    throw new Fault("", `${name} in this ZIP is damaged: its checksum does not agree`);
   return bytes;
 }
 

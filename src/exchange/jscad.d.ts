@@ -1,6 +1,9 @@
 /** The writers come without types. */
 interface JscadSerializer {
-  serialize(options: Readonly<Record<string, unknown>>, ...objects: readonly unknown[]): (string | ArrayBuffer)[];
+  serialize(
+    options: Readonly<Record<string, unknown>>,
+    ...objects: readonly unknown[]
+  ): (string | ArrayBuffer)[];
 }
 declare module "@jscad/svg-serializer" {
   const writer: JscadSerializer;

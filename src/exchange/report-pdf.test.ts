@@ -9,9 +9,27 @@ const SHEET: Report = {
   shop: { name: "The bench at Tallow Lane", town: "Quillmoor" },
   day: "3 December 2026",
   sections: [
-    { title: "What was wrong", blocks: [{ is: "list", items: [{ lead: "Wheel", says: "teeth missing, Ω ≤ 0.3 Ω, Łódź, 23 mm − 4 × 3 → x" }] }] },
-    { title: "Parts", blocks: [{ is: "rows", rows: [{ what: "Wheel", says: "wheel of 41", under: "lot 7", number: "N-41", amount: "18.50 €" }] }] },
-    { title: "Tests", blocks: [{ is: "tests", tests: [{ asks: "Earth bond", answer: "0.12 Ω", under: "Limit: at most 0.3 Ω" }] }] },
+    {
+      title: "What was wrong",
+      blocks: [
+        { is: "list", items: [{ lead: "Wheel", says: "teeth missing, Ω ≤ 0.3 Ω, Łódź, 23 mm − 4 × 3 → x" }] },
+      ],
+    },
+    {
+      title: "Parts",
+      blocks: [
+        {
+          is: "rows",
+          rows: [{ what: "Wheel", says: "wheel of 41", under: "lot 7", number: "N-41", amount: "18.50 €" }],
+        },
+      ],
+    },
+    {
+      title: "Tests",
+      blocks: [
+        { is: "tests", tests: [{ asks: "Earth bond", answer: "0.12 Ω", under: "Limit: at most 0.3 Ω" }] },
+      ],
+    },
   ],
   annex: [],
 };
@@ -52,7 +70,12 @@ it("what has no letter is a square, a word longer than a line is broken, a pictu
   const odd: Report = {
     ...SHEET,
     sections: [{ title: "Odd", blocks: [{ is: "words", says: `漢字 ${"x".repeat(300)} end` }] }],
-    annex: [{ title: "Pictures", blocks: [{ is: "pictures", pictures: [{ sha256: "0".repeat(64), says: "The unit" }] }] }],
+    annex: [
+      {
+        title: "Pictures",
+        blocks: [{ is: "pictures", pictures: [{ sha256: "0".repeat(64), says: "The unit" }] }],
+      },
+    ],
   };
   const pages = await pagesOf(await reportPdf(odd, noPicture));
   expect(pages[0]).toMatch(/□□ x+.*end/);
@@ -103,7 +126,10 @@ it("draws a gear from its numbers, and a signature from its lines", async () => 
       },
     ],
   };
-  const [bare, whole] = [await reportPdf({ ...SHEET, annex: [], sections: [] }, noPicture), await reportPdf(signed, noPicture)];
+  const [bare, whole] = [
+    await reportPdf({ ...SHEET, annex: [], sections: [] }, noPicture),
+    await reportPdf(signed, noPicture),
+  ];
   const text = (await pagesOf(whole)).join(" ");
   expect(text).toContain("Dora Finch, 3 December 2026");
   expect(text).toContain("41 teeth, module 1 mm, 20°, helix 18°");

@@ -3,11 +3,27 @@ import { join } from "node:path";
 import fontkit from "@pdf-lib/fontkit";
 import { PDFDocument, type PDFFont, type PDFImage, type PDFPage, rgb } from "pdf-lib";
 import { gearDimensions, gearOutline } from "@/core/gear/index";
-import type { Block, Report, Row, Section, SheetGear, SheetPicture, SheetSignature, TestRow } from "@/core/hand-back/report/blocks";
+import type {
+  Block,
+  Report,
+  Row,
+  Section,
+  SheetGear,
+  SheetPicture,
+  SheetSignature,
+  TestRow,
+} from "@/core/hand-back/report/blocks";
 import { capital } from "@/core/sentence";
 
 const MM = 72 / 25.4;
-const PAGE = { width: 210 * MM, height: 297 * MM, left: 18 * MM, right: 18 * MM, top: 12 * MM, bottom: 14 * MM };
+const PAGE = {
+  width: 210 * MM,
+  height: 297 * MM,
+  left: 18 * MM,
+  right: 18 * MM,
+  top: 12 * MM,
+  bottom: 14 * MM,
+};
 const WIDTH = PAGE.width - PAGE.left - PAGE.right;
 const INK = rgb(0.114, 0.165, 0.173);
 const PALE = rgb(0.84, 0.8, 0.71);
@@ -20,7 +36,8 @@ const LEADING = 1.22;
 export type PictureOf = (sha256: string) => Promise<Uint8Array | null>;
 
 /**
- * A sheet as a PDF of A4 pages, its text as text (it can be found, copied and read aloud), its annex on pages of its own. The font ships with the program and has Latin, Greek and Cyrillic letters; what it
+ * A sheet as a PDF of A4 pages, its text as text (it can be found, copied and read aloud), its annex on pages
+ * of its own. The font ships with the program and has Latin, Greek and Cyrillic letters; what it
  * has no letter for is printed as a square.
  */
 export async function reportPdf(report: Report, pictureOf: PictureOf): Promise<Uint8Array> {
@@ -30,7 +47,8 @@ export async function reportPdf(report: Report, pictureOf: PictureOf): Promise<U
   doc.setAuthor(report.shop.name);
   doc.setSubject(report.unit);
   doc.setLanguage("en");
-  const face = async (name: string): Promise<PDFFont> => doc.embedFont(await fontFile(name), { subset: true });
+  const face = async (name: string): Promise<PDFFont> =>
+    doc.embedFont(await fontFile(name), { subset: true });
   const [plain, bold] = await Promise.all([face("DejaVuSansCondensed"), face("DejaVuSansCondensed-Bold")]);
   const pen = new Pen(doc, plain, bold, pictureOf);
   pen.head(report);
@@ -46,7 +64,15 @@ export async function reportPdf(report: Report, pictureOf: PictureOf): Promise<U
 
 /** The program is started from its own folder, where its packages lie. */
 const fontFile = (name: string): Promise<Uint8Array> =>
-  readFile(/* turbopackIgnore: true */ join(/* turbopackIgnore: true */ process.cwd(), "node_modules", "dejavu-fonts-ttf", "ttf", `${name}.ttf`));
+  readFile(
+    /* turbopackIgnore: true */ join(
+      /* turbopackIgnore: true */ process.cwd(),
+      "node_modules",
+      "dejavu-fonts-ttf",
+      "ttf",
+      `${name}.ttf`,
+    ),
+  );
 
 interface Says {
   readonly size?: number;
@@ -86,7 +112,12 @@ class Pen {
     this.y -= 24;
     this.line(report.unit, { size: 11, width: WIDTH * 0.7 });
     this.y = Math.min(this.y, PAGE.height - PAGE.top - 38);
-    this.page.drawLine({ start: { x: PAGE.left, y: this.y }, end: { x: PAGE.width - PAGE.right, y: this.y }, thickness: 2, color: INK });
+    this.page.drawLine({
+      start: { x: PAGE.left, y: this.y },
+      end: { x: PAGE.width - PAGE.right, y: this.y },
+      thickness: 2,
+      color: INK,
+    });
     this.y -= 4;
   }
 
@@ -150,7 +181,11 @@ class Pen {
         : [],
       c ? broken(number ?? "", this.plain, SMALL, c * WIDTH - 4).map((t) => [t, SMALL] as const) : [],
     ];
-    const height = Math.max(...cells.map((lines) => lines.reduce((h, [, size]) => h + size * LEADING, 0)), BODY * LEADING) + 2;
+    const height =
+      Math.max(
+        ...cells.map((lines) => lines.reduce((h, [, size]) => h + size * LEADING, 0)),
+        BODY * LEADING,
+      ) + 2;
     this.room(height);
     const places = [PAGE.left, PAGE.left + a * WIDTH, PAGE.left + (a + b) * WIDTH];
     cells.forEach((lines, i) => {
@@ -160,7 +195,8 @@ class Pen {
         this.text(t, places[i] as number, y + size * 0.22, size, size === BODY ? font : this.plain);
       }
     });
-    if (amount) this.flushRight(amount, PAGE.width - PAGE.right, this.y - BODY * LEADING + BODY * 0.22, BODY, font);
+    if (amount)
+      this.flushRight(amount, PAGE.width - PAGE.right, this.y - BODY * LEADING + BODY * 0.22, BODY, font);
     this.y -= height;
     this.rule();
   }
@@ -172,7 +208,10 @@ class Pen {
       const pair = tests.slice(i, i + 2).map((t) => {
         const time = t.at ? ` ${t.at}` : "";
         const timeWidth = this.plain.widthOfTextAtSize(known(this.plain, time), SMALL - 0.8);
-        const answers = Math.max(50, this.bold.widthOfTextAtSize(known(this.bold, t.answer), SMALL + 0.6) + timeWidth + 8);
+        const answers = Math.max(
+          50,
+          this.bold.widthOfTextAtSize(known(this.bold, t.answer), SMALL + 0.6) + timeWidth + 8,
+        );
         return {
           ...t,
           time,
@@ -181,7 +220,12 @@ class Pen {
           unders: broken(t.under ?? "", this.plain, SMALL - 0.8, width - 4),
         };
       });
-      const height = Math.max(...pair.map((p) => p.lines.length * (SMALL + 0.6) * LEADING + p.unders.length * (SMALL - 0.8) * LEADING)) + 3;
+      const height =
+        Math.max(
+          ...pair.map(
+            (p) => p.lines.length * (SMALL + 0.6) * LEADING + p.unders.length * (SMALL - 0.8) * LEADING,
+          ),
+        ) + 3;
       this.room(height);
       pair.forEach((p, k) => {
         const x = PAGE.left + k * (width + gap);
@@ -205,7 +249,12 @@ class Pen {
   }
 
   private rule(): void {
-    this.page.drawLine({ start: { x: PAGE.left, y: this.y }, end: { x: PAGE.width - PAGE.right, y: this.y }, thickness: 0.5, color: PALE });
+    this.page.drawLine({
+      start: { x: PAGE.left, y: this.y },
+      end: { x: PAGE.width - PAGE.right, y: this.y },
+      thickness: 0.5,
+      color: PALE,
+    });
   }
 
   private async pictures(pictures: readonly SheetPicture[]): Promise<void> {
@@ -219,7 +268,12 @@ class Pen {
         const image = await this.image(p.sha256);
         if (image) {
           const scale = Math.min(width / image.width, high / image.height);
-          this.page.drawImage(image, { x, y: this.y - high + (high - image.height * scale), width: image.width * scale, height: image.height * scale });
+          this.page.drawImage(image, {
+            x,
+            y: this.y - high + (high - image.height * scale),
+            width: image.width * scale,
+            height: image.height * scale,
+          });
         } else this.text("This picture is gone.", x, this.y - high / 2, SMALL, this.plain);
         this.text(fitting(p.says, this.plain, SMALL, width), x, this.y - high - 9, SMALL, this.plain);
       }
@@ -245,7 +299,12 @@ class Pen {
     for (const tooth of Object.keys(marks)) {
       const at = (2 * Math.PI * Number(tooth)) / gear.teeth;
       const r = (reach - 1.1 * gear.moduleMm) * scale;
-      this.page.drawCircle({ x: x + r * Math.sin(at), y: y + r * Math.cos(at), size: Math.max(1.6, 0.7 * gear.moduleMm * scale), color: RED });
+      this.page.drawCircle({
+        x: x + r * Math.sin(at),
+        y: y + r * Math.cos(at),
+        size: Math.max(1.6, 0.7 * gear.moduleMm * scale),
+        color: RED,
+      });
     }
     const counts = new Map<string, number>();
     for (const m of Object.values(marks)) counts.set(m, (counts.get(m) ?? 0) + 1);
@@ -260,7 +319,11 @@ class Pen {
         width: WIDTH - size - 14,
       },
     );
-    if (counts.size) this.line(`Marked: ${[...counts].map(([m, n]) => `${n} ${m}`).join(", ")}`, { x: beside, width: WIDTH - size - 14 });
+    if (counts.size)
+      this.line(`Marked: ${[...counts].map(([m, n]) => `${n} ${m}`).join(", ")}`, {
+        x: beside,
+        width: WIDTH - size - 14,
+      });
     this.y = top - size - 10;
   }
 
@@ -278,7 +341,12 @@ class Pen {
           color: INK,
         });
       }
-    this.page.drawLine({ start: { x: PAGE.left, y: top - height }, end: { x: PAGE.left + width, y: top - height }, thickness: 0.6, color: INK });
+    this.page.drawLine({
+      start: { x: PAGE.left, y: top - height },
+      end: { x: PAGE.left + width, y: top - height },
+      thickness: 0.6,
+      color: INK,
+    });
     this.y = top - height;
     this.line(says, { size: SMALL });
   }
@@ -288,7 +356,13 @@ class Pen {
     const pages = this.doc.getPages();
     pages.forEach((page, i) => {
       const says = `${report.title} · ${report.shop.name} · page ${i + 1} of ${pages.length}`;
-      page.drawText(known(this.plain, says), { x: PAGE.left, y: 9 * MM, size: 7, font: this.plain, color: INK });
+      page.drawText(known(this.plain, says), {
+        x: PAGE.left,
+        y: 9 * MM,
+        size: 7,
+        font: this.plain,
+        color: INK,
+      });
     });
   }
 
@@ -309,11 +383,16 @@ function known(font: PDFFont, says: string): string {
   return [...says.replace(/\s/g, " ")].map((c) => (has.has(c.codePointAt(0) ?? 0) ? c : "□")).join("");
 }
 
-/** Words broken into lines that fit; a word that is longer than a line is broken too. @param used of the first line already */
+/**
+ * Words broken into lines that fit; a word that is longer than a line is broken too.
+ *
+ * @param used of the first line already
+ */
 function broken(says: string, font: PDFFont, size: number, width: number, used = 0): string[] {
   const out: string[] = [];
   let line = "";
-  const fits = (t: string): boolean => font.widthOfTextAtSize(known(font, t), size) <= width - (out.length ? 0 : used);
+  const fits = (t: string): boolean =>
+    font.widthOfTextAtSize(known(font, t), size) <= width - (out.length ? 0 : used);
   for (const word of says.split(/\s+/).filter(Boolean)) {
     if (fits(line ? `${line} ${word}` : word)) {
       line = line ? `${line} ${word}` : word;
@@ -333,4 +412,5 @@ function broken(says: string, font: PDFFont, size: number, width: number, used =
   return out;
 }
 
-const fitting = (says: string, font: PDFFont, size: number, width: number): string => broken(says, font, size, width)[0] ?? "";
+const fitting = (says: string, font: PDFFont, size: number, width: number): string =>
+  broken(says, font, size, width)[0] ?? "";

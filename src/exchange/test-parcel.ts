@@ -10,7 +10,9 @@ import { packJob, readJobParcel } from "./job-zip";
 export const packed = (parcel: JobParcel): Promise<Buffer> => buffer(packJob(parcel));
 
 /** What the bytes hold; `pictures` as bytes. */
-export async function unpacked(bytes: Uint8Array | string): Promise<JobParcel & { readonly bytes: ReadonlyMap<string, Uint8Array> }> {
+export async function unpacked(
+  bytes: Uint8Array | string,
+): Promise<JobParcel & { readonly bytes: ReadonlyMap<string, Uint8Array> }> {
   const folder = mkdtempSync(join(tmpdir(), "parcel-"));
   try {
     const path = join(folder, "file");
@@ -26,9 +28,13 @@ export async function unpacked(bytes: Uint8Array | string): Promise<JobParcel & 
 }
 
 /** A ZIP of these entries. */
-export function zipOf(entries: Readonly<Record<string, Uint8Array | string>>, mode = 0o100644): Promise<Buffer> {
+export function zipOf(
+  entries: Readonly<Record<string, Uint8Array | string>>,
+  mode = 0o100644,
+): Promise<Buffer> {
   const zip = new ZipFile();
-  for (const [name, bytes] of Object.entries(entries)) zip.addBuffer(Buffer.from(bytes), name, { mtime: new Date(2000, 0, 1), mode });
+  for (const [name, bytes] of Object.entries(entries))
+    zip.addBuffer(Buffer.from(bytes), name, { mtime: new Date(2000, 0, 1), mode });
   zip.end();
   return buffer(zip.outputStream);
 }

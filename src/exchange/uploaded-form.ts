@@ -22,14 +22,18 @@ export class CutOff extends Fault {
   }
 }
 
-/** A sender is listened for so often, ms; one that says nothing so many times while it is waited for has gone away. */
+/**
+ * A sender is listened for so often, ms; one that says nothing so many times while it is waited for has gone
+ * away.
+ */
 const LISTEN_MS = 2000;
 const MOST_SILENT = 10;
 
 /**
  * Takes a multipart form in while it is being sent, its file straight to the disk, and hands it on.
  *
- * Throws a Fault for what is no form, has no file of that name, has more than one, is larger than `most`, is cut off or stops coming; nothing of it stays.
+ * Throws a Fault for what is no form, has no file of that name, has more than one, is larger than `most`, is
+ * cut off or stops coming; nothing of it stays.
  *
  * @param folder where the file lies meanwhile
  * @param most bytes that the file may have
@@ -48,7 +52,12 @@ export async function withUploadedForm<T>(
   }
 }
 
-async function received(request: Request, path: string, wanted: string, most: number): Promise<Record<string, string>> {
+async function received(
+  request: Request,
+  path: string,
+  wanted: string,
+  most: number,
+): Promise<Record<string, string>> {
   if (!request.body) throw new Fault(wanted, `No ${wanted} came with this.`);
   const cutOff = new CutOff(wanted);
   const fields: Record<string, string> = {};
@@ -63,7 +72,9 @@ async function received(request: Request, path: string, wanted: string, most: nu
   };
   parser.on("file", (name, stream) => {
     if (name !== wanted || kept) return void stream.resume();
-    stream.once("limit", () => refuse(new Fault(wanted, `The ${wanted} is larger than ${Math.floor(most / 2 ** 20)} MB.`)));
+    stream.once("limit", () =>
+      refuse(new Fault(wanted, `The ${wanted} is larger than ${Math.floor(most / 2 ** 20)} MB.`)),
+    );
     kept = pipeline(stream, createWriteStream(path, { flags: "wx", mode: 0o600 }));
     kept.catch((e) => {
       disk = diskFault(e) ?? disk;
@@ -71,7 +82,8 @@ async function received(request: Request, path: string, wanted: string, most: nu
     });
   });
   parser.on("field", (name, value, info) => {
-    if (info.valueTruncated || info.nameTruncated) refuse(new Fault(name.slice(0, 40), "is longer than any field of this form"));
+    if (info.valueTruncated || info.nameTruncated)
+      refuse(new Fault(name.slice(0, 40), "is longer than any field of this form"));
     else fields[name] = value;
   });
   for (const limit of ["partsLimit", "filesLimit", "fieldsLimit"] as const)
@@ -101,14 +113,24 @@ async function received(request: Request, path: string, wanted: string, most: nu
 
 /** The disk's own trouble is not the sender's. */
 const diskFault = (e: unknown): Error | undefined =>
-  e instanceof Error && "code" in e && /^(ENOSPC|EDQUOT|EROFS|EACCES|EPERM|EIO)$/.test(String(e.code)) ? e : undefined;
+  e instanceof Error && "code" in e && /^(ENOSPC|EDQUOT|EROFS|EACCES|EPERM|EIO)$/.test(String(e.code))
+    ? e
+    : undefined;
 
 function parserFor(request: Request, wanted: string, most: number): busboy.Busboy {
   try {
     return busboy({
       headers: { "content-type": request.headers.get("content-type") ?? "" },
       // one more than may be, so that a file of just the size is told from one that goes on
-      limits: { fileSize: most + 1, fieldSize: 4096, fieldNameSize: 60, fields: 12, files: 2, parts: 14, headerPairs: 40 },
+      limits: {
+        fileSize: most + 1,
+        fieldSize: 4096,
+        fieldNameSize: 60,
+        fields: 12,
+        files: 2,
+        parts: 14,
+        headerPairs: 40,
+      },
     });
   } catch {
     throw new Fault(wanted, `No ${wanted} came with this.`);

@@ -2,7 +2,10 @@ import type { Worker } from "node:worker_threads";
 import { Fault } from "@/core/fault";
 import type { Told } from "./parts/import-report";
 
-/** What a thread answers that tells how far it is on its way. Throws a Fault with what it refused, and its own error where it failed. */
+/**
+ * What a thread answers that tells how far it is on its way. Throws a Fault with what it refused, and its own
+ * error where it failed.
+ */
 export function answerOf<T>(worker: Worker, tell: ((done: number) => void) | undefined): Promise<T> {
   return new Promise((done, failed) => {
     worker.on("message", (told: Told<T>) => {

@@ -14,8 +14,12 @@ import { meanReadings } from "./judge/gear/gear-readings";
 const at = "2026-11-24T08:00:00.000Z";
 /** A juicer with a cover, a wheel under it, and a bearing. */
 const job = (more: Partial<Job> = {}): Job => ({
-  id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant", model: "Pressa 40", variant: "", serial: "", supplies: ["mains"], hazards: ["blade"], protectionClass: "II", foodContact: true,
-  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [], loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22", stripFinished: true, fillSchool: "measured", washed: false, greaseStates: [], causes: {}, benchFinds: [],
+  id: 1, number: "J-0001", version: 3, stage: "judge", kind: "masticating juicer", maker: "Velbrant",
+  model: "Pressa 40", variant: "", serial: "", supplies: ["mains"], hazards: ["blade"], protectionClass: "II",
+  foodContact: true,
+  complaint: "hums", symptoms: [], customerName: "", customerContact: "", condition: "", looseItems: [],
+  loosePictures: {}, past: {}, disposeConsent: false, consent: true, takenIn: "2026-11-22",
+  stripFinished: true, fillSchool: "measured", washed: false, greaseStates: [], causes: {}, benchFinds: [],
   parts: [{ id: "p1", name: "gear case cover", kind: "cover", material: "PA" }, { id: "p2", name: "second-stage wheel", kind: "gear", material: "PA", renew: true }, { id: "p3", name: "lay shaft bearing", kind: "bearing", renew: true }],
   steps: [
     { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5", lengthMm: 16, drive: "TX15", tighten: { torqueNm: 0.8, pattern: "cross" } }] },
@@ -23,19 +27,52 @@ const job = (more: Partial<Job> = {}): Job => ({
     { id: "s3", action: "pull", parts: ["p2"], needs: ["s2"] },
     { id: "s4", action: "press-out", parts: ["p3"], needs: ["s3"], note: "608, seal pulled", hardware: [{ id: "h2", kind: "screw", qty: 1, thread: "ST3.5", lengthMm: 20, drive: "TX15" }] },
   ],
-  services: [], lubePoints: [], findings: [], readings: [], answers: [], linesDone: [], quotes: [], orders: [], arrivals: [], toFit: [], basketAim: "least cost",
+  services: [], lubePoints: [], findings: [], readings: [], answers: [], linesDone: [], quotes: [],
+  orders: [], arrivals: [], toFit: [], basketAim: "least cost",
   pictures: [{ sha256: "a".repeat(64), name: "0001.jpg", role: "step", step: "s3" }],
   ...more,
 }); // biome-ignore format: a job in few lines
-const identity = { teeth: 41, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0, probability: 0.98 };
-const reading = (what: string, value: number, teeth?: number) => ({ id: 1, part: "p2", what, value, source: "caliper", at, ...(teeth ? { teeth } : {}) });
+const identity = {
+  teeth: 41,
+  moduleMm: 1,
+  diametralPitch: null,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 18,
+  profileShift: 0,
+  probability: 0.98,
+};
+const reading = (what: string, value: number, teeth?: number) => ({
+  id: 1,
+  part: "p2",
+  what,
+  value,
+  source: "caliper",
+  at,
+  ...(teeth ? { teeth } : {}),
+});
 
 describe("the facts of a job", () => {
   it("count what each gate asks for", () => {
     const facts = factsOf(job());
     expect(facts.failedParts).toEqual([
-      { id: "p2", name: "second-stage wheel", isGear: true, named: false, chosen: false, toOrder: false, companionsOpen: [] },
-      { id: "p3", name: "lay shaft bearing", isGear: false, named: false, chosen: false, toOrder: false, companionsOpen: [] },
+      {
+        id: "p2",
+        name: "second-stage wheel",
+        isGear: true,
+        named: false,
+        chosen: false,
+        toOrder: false,
+        companionsOpen: [],
+      },
+      {
+        id: "p3",
+        name: "lay shaft bearing",
+        isGear: false,
+        named: false,
+        chosen: false,
+        toOrder: false,
+        companionsOpen: [],
+      },
     ]);
     expect(facts.piecesOpen).toBe(10);
     expect(gatesOf(job(), "judge").map((g) => g.gate)).toEqual(["identity:p2"]);
@@ -48,7 +85,9 @@ describe("the facts of a job", () => {
   it("ask for the safety gate until each question has its answer", () => {
     const open = safetyOpen(job());
     expect(open).toEqual(["unplugged", "blade", "code"]);
-    expect(safetyOpen(job({ answers: open.map((g) => ({ question: `safety:${g}`, answer: "yes", at })) }))).toEqual([]);
+    expect(
+      safetyOpen(job({ answers: open.map((g) => ({ question: `safety:${g}`, answer: "yes", at })) })),
+    ).toEqual([]);
   });
   it("are worked out once for a page", () => {
     const one = job();
@@ -60,7 +99,12 @@ describe("the facts of a job", () => {
 describe("the pockets of the Mat", () => {
   it("show picture, kind, facing, and what could be mistaken for what", () => {
     const pockets = pocketsOf(job({ linesDone: ["undo:s4"] }));
-    expect(pockets.map((p) => p.title)).toEqual(["6 screws ST3.5 × 16, TX15", "Cover off", "second-stage wheel", "lay shaft bearing"]);
+    expect(pockets.map((p) => p.title)).toEqual([
+      "6 screws ST3.5 × 16, TX15",
+      "Cover off",
+      "second-stage wheel",
+      "lay shaft bearing",
+    ]);
     expect(pockets[2]?.thumb).toBe("a".repeat(64));
     expect(pockets[1]?.facing).toBe(true);
     expect(pockets[3]).toMatchObject({ emptied: true, partKind: "bearing" });
@@ -79,7 +123,11 @@ describe("the pockets of the Mat", () => {
     expect(titleOf({ action: "drain" }, named)).toBe("drained");
     expect(titleOf({ action: "pull", parts: ["p2"] }, named)).toBe("second-stage wheel");
     // never by an id: a file from elsewhere may leave names out
-    expect(titleOf({ action: "pull", parts: ["p9"] }, () => partNamed({ parts: [{ id: "p9", kind: "gear" }] }, "p9"))).toBe("unnamed gear");
+    expect(
+      titleOf({ action: "pull", parts: ["p9"] }, () =>
+        partNamed({ parts: [{ id: "p9", kind: "gear" }] }, "p9"),
+      ),
+    ).toBe("unnamed gear");
   });
 });
 
@@ -92,29 +140,57 @@ describe("readings of a gear", () => {
     expect(mean?.u).toBeCloseTo(Math.hypot(0.01, 0.02), 6);
   });
   it("become a question once there is enough, the an odd count's jaws to be put right there", () => {
-    const findings = [{ part: "p2", teeth: {}, gear: { teeth: 41, kind: "helical" as const, hand: "right" as const } }];
+    const findings = [
+      { part: "p2", teeth: {}, gear: { teeth: 41, kind: "helical" as const, hand: "right" as const } },
+    ];
     expect(identifyInputOf(job(), "p2")).toBeNull();
     expect(identifyInputOf(job({ readings: [reading("tip diameter", 45)] }), "p2")).toBeNull();
-    const input = identifyInputOf(job({ findings, readings: [reading("tip diameter", 45), reading("span", 13.94, 5), reading("helix angle", 17)] }), "p2");
-    expect(input).toMatchObject({ kind: "helical", teeth: 41, hand: "right", spans: [{ teeth: 5, value: 13.94 }], helixAngle: { value: 17 } });
+    const input = identifyInputOf(
+      job({
+        findings,
+        readings: [reading("tip diameter", 45), reading("span", 13.94, 5), reading("helix angle", 17)],
+      }),
+      "p2",
+    );
+    expect(input).toMatchObject({
+      kind: "helical",
+      teeth: 41,
+      hand: "right",
+      spans: [{ teeth: 5, value: 13.94 }],
+      helixAngle: { value: 17 },
+    });
     expect(input).toMatchObject({ tipDiameter: { value: 45, u: 0.03 }, acrossFlatJaws: true });
   });
 });
 
 describe("what is looked for", () => {
   it("is a gear by its name and measures, once it has a name", () => {
-    expect(wantedFor(job(), "p2")).toEqual({ missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks." });
+    expect(wantedFor(job(), "p2")).toEqual({
+      missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks.",
+    });
     const named = job({
-      findings: [{ part: "p2", teeth: {}, gear: { hand: "right", boreForm: "cross slot", mateTeeth: 9 }, identity }],
+      findings: [
+        { part: "p2", teeth: {}, gear: { hand: "right", boreForm: "cross slot", mateTeeth: 9 }, identity },
+      ],
       readings: [reading("bore", 8.01)],
     });
     expect(wantedFor(named, "p2")).toMatchObject({
       kind: "gear",
-      gear: { teeth: 41, hand: "right", boreMm: { value: 8.01, u: 0.02 }, boreForm: "cross slot", material: "PA", mate: { teeth: 9 } },
+      gear: {
+        teeth: 41,
+        hand: "right",
+        boreMm: { value: 8.01, u: 0.02 },
+        boreForm: "cross slot",
+        material: "PA",
+        mate: { teeth: 9 },
+      },
     });
   });
   it("is a bearing by the number somebody wrote down", () => {
-    expect(wantedFor(job(), "p3")).toMatchObject({ kind: "bearing", ring: { insideMm: 8, outsideMm: 22, widthMm: 7, closure: "RS", facesGrease: true } });
+    expect(wantedFor(job(), "p3")).toMatchObject({
+      kind: "bearing",
+      ring: { insideMm: 8, outsideMm: 22, widthMm: 7, closure: "RS", facesGrease: true },
+    });
   });
   it("is anything else by its name", () => {
     expect(wantedFor(job(), "p1")).toMatchObject({ name: "gear case cover" });
@@ -125,7 +201,17 @@ describe("what is looked for", () => {
 describe("a line of the plan in words", () => {
   const withAll = job({
     services: [{ id: "v1", reachedBy: "s2", do: "clean", note: "crumbs" }],
-    lubePoints: [{ id: "g1", part: "p2", when: "after-fit", lubricant: "Food 1", grams: 3, where: "teeth", weighedGrams: 3.1 }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "p2",
+        when: "after-fit",
+        lubricant: "Food 1",
+        grams: 3,
+        where: "teeth",
+        weighedGrams: 3.1,
+      },
+    ],
     findings: [{ part: "p2", teeth: {}, gear: {}, chosen: "VLB-40-241" }],
   });
   const words = (key: string) => {
@@ -141,7 +227,11 @@ describe("a line of the plan in words", () => {
       marks: ["dot"],
       step: "s2",
     });
-    expect(words("undo:s1")).toMatchObject({ title: "Screw in: 6 screws ST3.5 × 16, TX15", torqueNm: 0.8, pattern: "crosswise" });
+    expect(words("undo:s1")).toMatchObject({
+      title: "Screw in: 6 screws ST3.5 × 16, TX15",
+      torqueNm: 0.8,
+      pattern: "crosswise",
+    });
     expect(words("undo:s3").renewed).toEqual(["second-stage wheel: new, VLB-40-241"]);
   });
   it("says grease by what was weighed in, services by their place, checks as a question", () => {
@@ -180,7 +270,12 @@ describe("a line of the plan in words", () => {
       mind: ["◷ Timing: a gap at the pin; 1.5 turns to dead centre; dot at the rib"],
       tray: "B3",
     });
-    expect(line.cautions).toEqual(expect.arrayContaining(["A keyway's edges cut: lift by the rim, not by the shaft.", "Do not undo: the lock nut."]));
+    expect(line.cautions).toEqual(
+      expect.arrayContaining([
+        "A keyway's edges cut: lift by the rim, not by the shaft.",
+        "Do not undo: the lock nut.",
+      ]),
+    );
     const last = lines.find((l) => lineKey(l) === "undo:s1");
     expect(last && lineInWords(known, last)).toMatchObject({
       title: "Lay on: 1 wavy washer 20 mm; screw on: 1 nut M6, LEFT-HAND",

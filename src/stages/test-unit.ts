@@ -10,15 +10,37 @@ const steps = [
     action: "unscrew",
     title: "lid screws",
     needs: [],
-    hardware: [{ id: "h1", kind: "screw", qty: 4, thread: "M4", lengthMm: 12, drive: "TX20", tighten: { torqueNm: 1.1, pattern: "cross" } }],
+    hardware: [
+      {
+        id: "h1",
+        kind: "screw",
+        qty: 4,
+        thread: "M4",
+        lengthMm: 12,
+        drive: "TX20",
+        tighten: { torqueNm: 1.1, pattern: "cross" },
+      },
+    ],
   },
-  { id: "s2", action: "lift-off", title: "Lid off", parts: ["p1"], needs: ["s1"], facing: "arrow to the outlet" },
+  {
+    id: "s2",
+    action: "lift-off",
+    title: "Lid off",
+    parts: ["p1"],
+    needs: ["s1"],
+    facing: "arrow to the outlet",
+  },
   { id: "s3", action: "pull", title: "Drive wheel", parts: ["p2"], needs: ["s2"] },
   { id: "s4", action: "peel", title: "Shaft seal", parts: ["p3"], needs: ["s3"] },
 ];
 
-/** A bilge pump, of a kind that the demo does not have, taken in as it stands at a stage. Answers its number. */
-export const pumpAt = async (stage: Stage, { job = {}, unit = {}, ...more }: { job?: object; unit?: object; [key: string]: unknown } = {}): Promise<string> =>
+/**
+ * A bilge pump, of a kind that the demo does not have, taken in as it stands at a stage. Answers its number.
+ */
+export const pumpAt = async (
+  stage: Stage,
+  { job = {}, unit = {}, ...more }: { job?: object; unit?: object; [key: string]: unknown } = {},
+): Promise<string> =>
   (
     await takeInJobFile(
       {
@@ -43,9 +65,14 @@ export const pumpAt = async (stage: Stage, { job = {}, unit = {}, ...more }: { j
   ).number;
 
 /** An action as a screen sends it that shows the job as it stands. */
-export async function press<T>(action: (input: T) => Promise<ActionResult>, number: string, input: Omit<T, "number" | "version">): Promise<ActionResult> {
+export async function press<T>(
+  action: (input: T) => Promise<ActionResult>,
+  number: string,
+  input: Omit<T, "number" | "version">,
+): Promise<ActionResult> {
   return action({ number, version: (await job(number)).version, ...input } as T);
 }
 
 /** The sentence with which a press was refused, and where it belongs. */
-export const refusal = (result: ActionResult): string => (result.ok ? "taken" : `${result.path}: ${result.says}`);
+export const refusal = (result: ActionResult): string =>
+  result.ok ? "taken" : `${result.path}: ${result.says}`;

@@ -3,8 +3,11 @@ import { join } from "node:path";
 import Sqlite from "better-sqlite3";
 
 /**
- * Signs of life: a program that works on a folder holds a lock there, which the system takes away when the program ends, however it ends. A file with a process's number in it would outlive a power cut, and numbers are given again.
- * The lock is SQLite's own, on an empty database of its own, so that it holds wherever the shop's database does.
+ * Signs of life: a program that works on a folder holds a lock there, which the system takes away when the
+ * program ends, however it ends. A file with a process's number in it would outlive a power cut, and numbers
+ * are given again.
+ * The lock is SQLite's own, on an empty database of its own, so that it holds wherever the shop's database
+ * does.
  */
 const place = (folder: string, name: string): string => {
   mkdirSync(join(folder, "locks"), { recursive: true, mode: 0o700 });

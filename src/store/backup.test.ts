@@ -1,4 +1,13 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from "node:fs";
+import {
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
@@ -33,7 +42,9 @@ const jpeg = (n: number): Promise<Buffer> =>
 const check = () => checkShop((number) => loadJob(number));
 
 describe("a back-up", () => {
-  it("made while the shop is written to is one moment of it, whole, and comes back as that", { timeout: 60_000 }, async () => {
+  it("made while the shop is written to is one moment of it, whole, and comes back as that", {
+    timeout: 60_000,
+  }, async () => {
     const number = await createJob({ kind: "cream separator" });
     let [laid, writing] = [0, true];
     const writer = (async () => {
@@ -57,7 +68,13 @@ describe("a back-up", () => {
       const { aside } = await restore(folder, { now: new Date() });
       expect(aside && existsSync(join(aside, "shop.sqlite"))).toBe(true);
       // every step has its part, every row its file, no file is half
-      expect(await check()).toMatchObject({ database: "sound", jobs: 1, damaged: [], missing: [], pictures: manifest.pictures });
+      expect(await check()).toMatchObject({
+        database: "sound",
+        jobs: 1,
+        damaged: [],
+        missing: [],
+        pictures: manifest.pictures,
+      });
       const job = await loadJob(number);
       expect(job?.parts.length).toBe(job?.steps.length);
       await closeDatabase();
@@ -87,7 +104,9 @@ describe("a back-up", () => {
     rmSync(join(shop, "pictures", `${gone.sha256}.jpg`));
     const { manifest } = await backUp(to, { now: new Date("2026-11-29T10:00:00Z") });
     expect(manifest).toMatchObject({ pictures: 2, missing: [] });
-    expect(statSync(place("2026-11-29T100000", kept.sha256)).ino).toBe(statSync(place("2026-11-28T100000", kept.sha256)).ino);
+    expect(statSync(place("2026-11-29T100000", kept.sha256)).ino).toBe(
+      statSync(place("2026-11-28T100000", kept.sha256)).ino,
+    );
     rmSync(to, { recursive: true });
     expect((await backUp(to)).manifest).toMatchObject({ pictures: 1, missing: [gone.sha256] });
   });
@@ -120,7 +139,8 @@ describe("a back-up", () => {
     const number = await createJob({ kind: "fan" });
     const { folder } = await backUp(to);
     await closeDatabase();
-    for (const f of readdirSync(shop).filter((n) => n.startsWith("shop.sqlite"))) truncateSync(join(shop, f), 0);
+    for (const f of readdirSync(shop).filter((n) => n.startsWith("shop.sqlite")))
+      truncateSync(join(shop, f), 0);
     await restore(folder);
     expect(statSync(join(shop, "shop.sqlite")).mode & 0o777).toBe(0o600);
     expect((await loadJob(number))?.kind).toBe("fan");
@@ -136,10 +156,16 @@ describe("the shop’s back-ups", () => {
     await createJob();
     process.env.DEMONTAGE_DATA = shop;
     await backUpShop();
-    expect((await shopSettings()).lastBackup).toMatchObject({ goodAt: expect.stringMatching(/^20/), folder: expect.stringContaining("shop-backups") });
+    expect((await shopSettings()).lastBackup).toMatchObject({
+      goodAt: expect.stringMatching(/^20/),
+      folder: expect.stringContaining("shop-backups"),
+    });
     writeFileSync(join(root, "a-file"), "");
     expect(await faultOf(backUpShop(join(root, "a-file", "inside")))).toMatch(/./);
-    expect((await shopSettings()).lastBackup).toMatchObject({ goodAt: expect.any(String), failed: { says: expect.any(String) } });
+    expect((await shopSettings()).lastBackup).toMatchObject({
+      goodAt: expect.any(String),
+      failed: { says: expect.any(String) },
+    });
   });
 
   it("are thinned out to the last so many, and one of each month before", async () => {
@@ -147,7 +173,12 @@ describe("the shop’s back-ups", () => {
     for (const day of ["2026-08-01", "2026-09-10", "2026-09-20", "2026-10-01", "2026-10-02", "2026-10-03"])
       await backUp(to, { now: new Date(`${day}T01:00:00Z`) });
     expect(await thinOut(to, 2)).toBe(2);
-    expect((await backupsIn(to)).map((b) => b.name.slice(0, 10))).toEqual(["2026-10-03", "2026-10-02", "2026-09-20", "2026-08-01"]);
+    expect((await backupsIn(to)).map((b) => b.name.slice(0, 10))).toEqual([
+      "2026-10-03",
+      "2026-10-02",
+      "2026-09-20",
+      "2026-08-01",
+    ]);
   });
 
   it.each([
@@ -158,7 +189,9 @@ describe("the shop’s back-ups", () => {
     ["not before the hour", 11, "2026-11-28T11:05:00", false],
     ["in the morning, after a night that the computer slept through", 3, "2026-11-27T03:01:00", true],
   ])("are due %s", (_, nightlyAt, goodAt, due) => {
-    expect(isDue({ nightlyAt }, goodAt && new Date(goodAt).toISOString(), new Date(2026, 10, 29, 9, 0))).toBe(due);
+    expect(isDue({ nightlyAt }, goodAt && new Date(goodAt).toISOString(), new Date(2026, 10, 29, 9, 0))).toBe(
+      due,
+    );
   });
 });
 

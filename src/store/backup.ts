@@ -1,6 +1,17 @@
 import { createHash } from "node:crypto";
 import { createReadStream } from "node:fs";
-import { chmod, copyFile, link, mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
+import {
+  chmod,
+  copyFile,
+  link,
+  mkdir,
+  readdir,
+  readFile,
+  rename,
+  rm,
+  stat,
+  writeFile,
+} from "node:fs/promises";
 import { basename, join, resolve } from "node:path";
 import { pipeline } from "node:stream/promises";
 import Sqlite from "better-sqlite3";
@@ -38,7 +49,8 @@ export interface KeptPicture {
   readonly sha256: string;
   readonly type: string;
 }
-const fileOf = ({ sha256, type }: KeptPicture): string => join("pictures", `${sha256}.${ENDINGS[type.slice(6)] ?? "bin"}`);
+const fileOf = ({ sha256, type }: KeptPicture): string =>
+  join("pictures", `${sha256}.${ENDINGS[type.slice(6)] ?? "bin"}`);
 
 async function sha256Of(path: string): Promise<string | null> {
   const hash = createHash("sha256");
@@ -50,13 +62,16 @@ async function sha256Of(path: string): Promise<string | null> {
   }
 }
 
-const picturesIn = (db: Sqlite.Database): KeptPicture[] => db.prepare<[], KeptPicture>("select sha256, type from pictures order by sha256").all();
+const picturesIn = (db: Sqlite.Database): KeptPicture[] =>
+  db.prepare<[], KeptPicture>("select sha256, type from pictures order by sha256").all();
 
 /** Told as a back-up goes on: how many pictures of how many. */
 export type Tell = (done: number, of: number) => void;
 
 /**
- * Backs the shop up while it is worked in: the database first, by SQLite's own back-up, which sees one moment of it; then the pictures it names, which are never changed once they are written. It is written beside, read
+ * Backs the shop up while it is worked in: the database first, by SQLite's own back-up, which sees one moment
+ * of it; then the pictures it names, which are never changed once they are written. It is written beside,
+ * read
  * again and compared, and gets its name only then: a folder with a day for a name is a whole back-up.
  *
  * Pictures that lie in the back-up before it already are not copied but linked, where the disk can.
@@ -69,11 +84,15 @@ export async function backUp(
   { now = new Date(), tell }: { readonly now?: Date; readonly tell?: Tell } = {},
 ): Promise<{ folder: string; manifest: BackupManifest }> {
   if (resolve(to) === dataFolder())
-    throw new Fault("folder", "back-ups cannot lie in the shop’s folder itself; name one beside it or, better, on another disk");
+    throw new Fault(
+      "folder",
+      "back-ups cannot lie in the shop’s folder itself; name one beside it or, better, on another disk",
+    );
   await mkdir(to, { recursive: true, mode: 0o700 });
   const before = (await backupsIn(to))[0]?.folder;
   const folder = join(to, datedName(now));
-  if (await stat(folder).catch(() => null)) throw new Fault("folder", `there is a back-up of this very second in ${to} already`);
+  if (await stat(folder).catch(() => null))
+    throw new Fault("folder", `there is a back-up of this very second in ${to} already`);
   const part = `${folder}.part`;
   await rm(part, { recursive: true, force: true });
   try {
@@ -81,7 +100,10 @@ export async function backUp(
     await copyDatabase(join(part, "shop.sqlite"));
     await forOwnUser(join(part, "shop.sqlite"));
     const manifest = await fillAndVerify(part, before, now, tell);
-    await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`, { mode: 0o600, flush: true });
+    await writeFile(join(part, MANIFEST), `${JSON.stringify(manifest, null, 2)}\n`, {
+      mode: 0o600,
+      flush: true,
+    });
     await rename(part, folder);
     return { folder, manifest };
   } catch (e) {
@@ -90,7 +112,10 @@ export async function backUp(
   }
 }
 
-/** SQLite's own back-up, from a connection of its own: it sees one moment of the database, and nobody who writes waits for it. */
+/**
+ * SQLite's own back-up, from a connection of its own: it sees one moment of the database, and nobody who
+ * writes waits for it.
+ */
 async function copyDatabase(place: string): Promise<void> {
   const db = new Sqlite(databasePlace(dataFolder()), { readonly: true, fileMustExist: true });
   try {
@@ -108,7 +133,12 @@ async function copyDatabase(place: string): Promise<void> {
   }
 }
 
-async function fillAndVerify(part: string, before: string | undefined, now: Date, tell: Tell | undefined): Promise<BackupManifest> {
+async function fillAndVerify(
+  part: string,
+  before: string | undefined,
+  now: Date,
+  tell: Tell | undefined,
+): Promise<BackupManifest> {
   const db = new Sqlite(join(part, "shop.sqlite"), { readonly: true });
   try {
     const says = soundness(db);
@@ -119,15 +149,27 @@ async function fillAndVerify(part: string, before: string | undefined, now: Date
       if (!(await carry(p, part, before))) missing.push(p.sha256);
       tell?.(i + 1, pictures.length);
     }
-    const { jobs } = db.prepare<[], { jobs: number }>("select count(*) as jobs from jobs").get() ?? { jobs: 0 };
+    const { jobs } = db.prepare<[], { jobs: number }>("select count(*) as jobs from jobs").get() ?? {
+      jobs: 0,
+    };
     const sha256 = (await sha256Of(join(part, "shop.sqlite"))) ?? "";
-    return { format: "demontage-backup", version: 1, at: now.toISOString(), sha256, jobs, pictures: pictures.length - missing.length, missing };
+    return {
+      format: "demontage-backup",
+      version: 1,
+      at: now.toISOString(),
+      sha256,
+      jobs,
+      pictures: pictures.length - missing.length,
+      missing,
+    };
   } finally {
     db.close();
   }
 }
 
-/** Carries one picture into the back-up and reads it there again; false: the shop has it no more, or damaged. */
+/**
+ * Carries one picture into the back-up and reads it there again; false: the shop has it no more, or damaged.
+ */
 async function carry(p: KeptPicture, part: string, before: string | undefined): Promise<boolean> {
   const to = join(part, fileOf(p));
   if (before && (await link(join(before, fileOf(p)), to).then(() => true, () => false)) && (await sha256Of(to)) === p.sha256) return true; // biome-ignore format: one question
@@ -193,7 +235,8 @@ export async function thinOut(to: string, keep: number): Promise<number> {
 }
 
 /**
- * Puts a back-up in the shop's place. It is read and compared first; what was there is moved aside, never thrown away.
+ * Puts a back-up in the shop's place. It is read and compared first; what was there is moved aside, never
+ * thrown away.
  *
  * Throws a Fault where the shop is being served, or the back-up is not whole.
  *
@@ -206,9 +249,13 @@ export async function restore(
   const folder = dataFolder();
   const manifest = await manifestOf(from);
   if ((await sha256Of(join(from, "shop.sqlite"))) !== manifest.sha256)
-    throw new Fault("folder", "the database in this back-up is damaged: its checksum does not agree. Take another back-up");
+    throw new Fault(
+      "folder",
+      "the database in this back-up is damaged: its checksum does not agree. Take another back-up",
+    );
   await mkdir(folder, { recursive: true, mode: 0o700 });
-  if (isHeld(folder, "server")) throw new Fault("folder", "the shop is being served from this folder: stop the program first");
+  if (isHeld(folder, "server"))
+    throw new Fault("folder", "the shop is being served from this folder: stop the program first");
   const next = join(folder, "restoring");
   await rm(next, { recursive: true, force: true });
   await mkdir(join(next, "pictures"), { recursive: true, mode: 0o700 });
@@ -217,20 +264,25 @@ export async function restore(
   const db = new Sqlite(join(next, "shop.sqlite"), { readonly: true });
   try {
     const says = soundness(db);
-    if (says) throw new Fault("folder", `the database in this back-up is not sound: ${says}. Take another back-up`);
+    if (says)
+      throw new Fault("folder", `the database in this back-up is not sound: ${says}. Take another back-up`);
     const pictures = picturesIn(db);
     for (const [i, p] of pictures.entries()) {
       await copyFile(join(from, fileOf(p)), join(next, fileOf(p))).catch(() => undefined);
       const whole = (await sha256Of(join(next, fileOf(p)))) === p.sha256;
       if (!whole && !manifest.missing.includes(p.sha256))
-        throw new Fault("folder", `a picture in this back-up is gone or damaged: ${basename(fileOf(p))}. Take another back-up`);
+        throw new Fault(
+          "folder",
+          `a picture in this back-up is gone or damaged: ${basename(fileOf(p))}. Take another back-up`,
+        );
       tell?.(i + 1, pictures.length);
     }
   } finally {
     db.close();
   }
   const aside = await moveAside(folder, now);
-  for (const name of ["pictures", "shop.sqlite"]) await rename(/* turbopackIgnore: true */ join(next, name), join(folder, name));
+  for (const name of ["pictures", "shop.sqlite"])
+    await rename(/* turbopackIgnore: true */ join(next, name), join(folder, name));
   await rm(next, { recursive: true, force: true });
   markShop(folder);
   return { manifest, aside };
@@ -245,7 +297,10 @@ async function moveAside(folder: string, now: Date): Promise<string | null> {
   const aside = join(folder, `before-restore-${datedName(now)}`);
   await mkdir(aside, { mode: 0o700 });
   // the database last: if this is broken off, the shop is not opened without its pictures, nor begun anew
-  for (const name of [...there.filter((n) => !n.startsWith("shop")), ...there.filter((n) => n.startsWith("shop"))])
+  for (const name of [
+    ...there.filter((n) => !n.startsWith("shop")),
+    ...there.filter((n) => n.startsWith("shop")),
+  ])
     await rename(join(folder, name), join(aside, name));
   return aside;
 }
@@ -273,8 +328,15 @@ export async function checkShop(readJob: (number: string) => Promise<unknown>): 
       }
     const missing: string[] = [];
     const pictures = picturesIn(db);
-    for (const p of pictures) if ((await sha256Of(join(dataFolder(), fileOf(p)))) !== p.sha256) missing.push(basename(fileOf(p)));
-    return { database: soundness(db) || "sound", jobs: numbers.length, damaged, pictures: pictures.length, missing };
+    for (const p of pictures)
+      if ((await sha256Of(join(dataFolder(), fileOf(p)))) !== p.sha256) missing.push(basename(fileOf(p)));
+    return {
+      database: soundness(db) || "sound",
+      jobs: numbers.length,
+      damaged,
+      pictures: pictures.length,
+      missing,
+    };
   } finally {
     db.close();
   }

@@ -28,7 +28,9 @@ const boardJobs = rowsOf("jobs", boardJob);
 
 const PICTURE =
   "(select sha256 from job_pictures p where p.job_id = jobs.id order by (p.role = 'finding') desc, (p.role = 'intake') desc, p.id limit 1) as picture";
-const COLUMNS = Object.keys(boardJob.omit({ picture: true }).shape).map((f) => `jobs.${boardJobs.column(boardJob.keyof().parse(f))}`);
+const COLUMNS = Object.keys(boardJob.omit({ picture: true }).shape).map(
+  (f) => `jobs.${boardJobs.column(boardJob.keyof().parse(f))}`,
+);
 
 /** A job on the board, and the version by which it is told whether it has moved. */
 export interface BoardPlace {
@@ -41,8 +43,14 @@ export async function boardOrder(today: string, days = 7, at?: Knex): Promise<Bo
   const db = at ?? (await database());
   const since = new Date(new Date(today).getTime() - days * 86_400_000).toISOString();
   const order = "promised is null, promised, length(number), number";
-  const open: BoardPlace[] = await db("jobs").select("id", "version").whereNull("handed_back_at").orderByRaw(order);
-  const back: BoardPlace[] = await db("jobs").select("id", "version").where("handed_back_at", ">", since).orderByRaw(order);
+  const open: BoardPlace[] = await db("jobs")
+    .select("id", "version")
+    .whereNull("handed_back_at")
+    .orderByRaw(order);
+  const back: BoardPlace[] = await db("jobs")
+    .select("id", "version")
+    .where("handed_back_at", ">", since)
+    .orderByRaw(order);
   return [...open, ...back];
 }
 
@@ -67,7 +75,12 @@ export async function boardJobsOf(ids: readonly number[], at?: Knex): Promise<(B
       return boardJobs.read(row);
     } catch (e) {
       if (!(e instanceof DamagedRow)) throw e;
-      return { id: Number(row.id), number: String(row.number), version: Number(row.version), damage: e.message };
+      return {
+        id: Number(row.id),
+        number: String(row.number),
+        version: Number(row.version),
+        damage: e.message,
+      };
     }
   });
 }

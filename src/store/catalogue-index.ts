@@ -45,13 +45,18 @@ export const partRows: Keyed<CataloguePart> = {
   there: async (db, numbers) => (await db("catalogue").where(isOneOf("number", numbers))).map(partFromRow),
   write: writeRows,
   async drop(db, numbers) {
-    const ids = (await db("catalogue").select("id").where(isOneOf("number", numbers))).map((r) => r.id as number);
+    const ids = (await db("catalogue").select("id").where(isOneOf("number", numbers))).map(
+      (r) => r.id as number,
+    );
     await unindex(db, ids);
     await db("catalogue").where(isOneOf("id", ids)).delete();
   },
 };
 
-/** Columns that a part is found by. A new price or stock leaves the index as it is; most tables that come in are of those. */
+/**
+ * Columns that a part is found by. A new price or stock leaves the index as it is; most tables that come in
+ * are of those.
+ */
 const INDEXED = ["bare", "name", "spec", "fits", "replaces", "contains"];
 
 async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<void> {
@@ -69,7 +74,9 @@ async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<voi
     return !old || INDEXED.some((c) => old[c] !== row[c]);
   });
   if (!other.length) return;
-  const changed = other.filter(({ part }) => before.has(part.number)).map(({ part }) => ids.get(part.number) as number);
+  const changed = other
+    .filter(({ part }) => before.has(part.number))
+    .map(({ part }) => ids.get(part.number) as number);
   if (changed.length) await unindex(db, changed);
   await index(
     db,
@@ -78,8 +85,13 @@ async function writeRows(db: Knex, parts: readonly CataloguePart[]): Promise<voi
   );
 }
 
-async function index(db: Knex, parts: readonly CataloguePart[], ids: ReadonlyMap<string, number>): Promise<void> {
-  const of = <T>(each: (p: CataloguePart, id: number) => readonly T[]): T[] => parts.flatMap((p) => each(p, ids.get(p.number) as number));
+async function index(
+  db: Knex,
+  parts: readonly CataloguePart[],
+  ids: ReadonlyMap<string, number>,
+): Promise<void> {
+  const of = <T>(each: (p: CataloguePart, id: number) => readonly T[]): T[] =>
+    parts.flatMap((p) => each(p, ids.get(p.number) as number));
   const units = (p: CataloguePart): string[] => [...new Set(p.fits.map((f) => unitKey(f.maker, f.model)))];
   const fits = of((p, part) => units(p).map((unit) => ({ part, unit })));
   const replaces = of((p, part) => p.replaces.map((r) => ({ part, old: bareNumber(r.number) })));
@@ -92,7 +104,8 @@ async function index(db: Knex, parts: readonly CataloguePart[], ids: ReadonlyMap
 }
 
 async function unindex(db: Knex, ids: readonly number[]): Promise<void> {
-  for (const table of ["catalogue_fits", "catalogue_replaces", "catalogue_contains"]) await db(table).where(isOneOf("part", ids)).delete();
+  for (const table of ["catalogue_fits", "catalogue_replaces", "catalogue_contains"])
+    await db(table).where(isOneOf("part", ids)).delete();
   await db("catalogue_words").where(isOneOf("rowid", ids)).delete();
 }
 

@@ -4,7 +4,11 @@ import { join } from "node:path";
 import knex from "knex";
 import { beforeAll, describe, expect, it } from "vitest";
 import { rankCandidates, type Wanted } from "@/core/match/candidates/rank";
-import { type CataloguePart, type CataloguePartInput, cataloguePart } from "@/core/match/catalogue/catalogue-part";
+import {
+  type CataloguePart,
+  type CataloguePartInput,
+  cataloguePart,
+} from "@/core/match/catalogue/catalogue-part";
 import { partsFor, partsNumbered, searchParts } from "./catalogue";
 import { partRows } from "./catalogue-index";
 import { database, MIGRATIONS, openDatabase } from "./database";
@@ -12,22 +16,42 @@ import { putRows } from "./put-rows";
 import { testShop } from "./test-shop";
 
 testShop();
-const part = (number: string, name: string, spec: CataloguePartInput["spec"], more: Partial<CataloguePartInput> = {}): CataloguePart =>
-  cataloguePart.parse({ number, name, spec, ...more });
+const part = (
+  number: string,
+  name: string,
+  spec: CataloguePartInput["spec"],
+  more: Partial<CataloguePartInput> = {},
+): CataloguePart => cataloguePart.parse({ number, name, spec, ...more });
 const press = { maker: "Example", model: "Press 40" };
 const parts = [
-  part("EXM-40-241", "Second-stage wheel", { kind: "gear", teeth: 41, moduleMm: 1, material: "PA" }, { fits: [press], discontinued: true }),
+  part(
+    "EXM-40-241",
+    "Second-stage wheel",
+    { kind: "gear", teeth: 41, moduleMm: 1, material: "PA" },
+    { fits: [press], discontinued: true },
+  ),
   part(
     "EXM-42-242",
     "Second-stage wheel",
     { kind: "gear", teeth: 42, moduleMm: 1 },
     { replaces: [{ number: "EXM-40-241" }], needsAlso: [{ number: "EXM-42-108" }], stock: 2 },
   ),
-  part("EXM-43-243", "Last wheel of this line", { kind: "gear", teeth: 42, moduleMm: 1 }, { replaces: [{ number: "EXM-42-242" }] }),
+  part(
+    "EXM-43-243",
+    "Last wheel of this line",
+    { kind: "gear", teeth: 42, moduleMm: 1 },
+    { replaces: [{ number: "EXM-42-242" }] },
+  ),
   part("EXM-42-108", "Motor pinion", { kind: "gear", teeth: 8, moduleMm: 1 }),
   part("STD-41", "Spur gear", { kind: "gear", teeth: 41, moduleMm: 1 }, { stock: 1 }),
   part("STD-90", "Spur gear", { kind: "gear", teeth: 90, moduleMm: 1 }),
-  part("608-2RS", "Ball bearing", { kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" }),
+  part("608-2RS", "Ball bearing", {
+    kind: "bearing",
+    insideMm: 8,
+    outsideMm: 22,
+    widthMm: 7,
+    closure: "2RS",
+  }),
   part("EXM-40-052", "Cover gasket", { kind: "gasket", material: "Pàper" }, { fits: [press] }),
 ];
 let db: Awaited<ReturnType<typeof database>>;
@@ -35,7 +59,8 @@ beforeAll(async () => {
   db = await database();
   await putRows(db, partRows, parts);
 });
-const found = async (typed: string): Promise<string[]> => (await searchParts(typed)).parts.map((p) => p.number);
+const found = async (typed: string): Promise<string[]> =>
+  (await searchParts(typed)).parts.map((p) => p.number);
 
 describe("the search", () => {
   it("finds by the beginning of words in the number, the name, the specification, what it fits; in any order and writing", async () => {
@@ -57,13 +82,23 @@ describe("the search", () => {
     }
   });
   it("counts up to a thousand, and says that there are more", async () => {
-    const many = Array.from({ length: 1100 }, (_, i) => part(`ZQ-${1000 + i}`, `zinc shim ${i}`, { kind: "other" }, { stock: i === 777 ? 3 : 0 }));
+    const many = Array.from({ length: 1100 }, (_, i) =>
+      part(`ZQ-${1000 + i}`, `zinc shim ${i}`, { kind: "other" }, { stock: i === 777 ? 3 : 0 }),
+    );
     const db = await database();
     await putRows(db, partRows, many);
-    expect(await searchParts("zinc", 50)).toMatchObject({ total: 1000, more: true, parts: expect.objectContaining({ length: 50 }) });
+    expect(await searchParts("zinc", 50)).toMatchObject({
+      total: 1000,
+      more: true,
+      parts: expect.objectContaining({ length: 50 }),
+    });
     expect(await searchParts("ZQ", 50)).toMatchObject({ total: 1000, more: true });
     // one word more, and all of them are counted, the nearest first
-    expect(await searchParts("zinc 777")).toMatchObject({ total: 1, more: false, parts: [{ number: "ZQ-1777" }] });
+    expect(await searchParts("zinc 777")).toMatchObject({
+      total: 1,
+      more: false,
+      parts: [{ number: "ZQ-1777" }],
+    });
     // 1900 to 1999 by number; 19 and 190 to 199 by name
     expect(await searchParts("ZQ-19", 1000)).toMatchObject({ total: 111, more: false });
     await db("catalogue").where("number", "like", "ZQ-%").delete();
@@ -73,13 +108,27 @@ describe("the search", () => {
     expect(await found("EXM-4O-24I")).toEqual(["EXM-40-241"]);
   });
   it("takes no sign for more than a sign", async () => {
-    for (const sly of ['"', "wheel OR gasket", "NEAR(a b)", "*", "number:exm", "'; drop table catalogue", "-", "^exm"]) await found(sly);
+    for (const sly of [
+      '"',
+      "wheel OR gasket",
+      "NEAR(a b)",
+      "*",
+      "number:exm",
+      "'; drop table catalogue",
+      "-",
+      "^exm",
+    ])
+      await found(sly);
     expect(await found('"wheel" *')).toHaveLength(3);
   });
   it("follows what is changed and taken out", async () => {
-    await putRows(db, partRows, [part("TMP-1", "Zebra bush", { kind: "bush", insideMm: 8, outsideMm: 12, widthMm: 10 })]);
+    await putRows(db, partRows, [
+      part("TMP-1", "Zebra bush", { kind: "bush", insideMm: 8, outsideMm: 12, widthMm: 10 }),
+    ]);
     expect(await found("zebra")).toEqual(["TMP-1"]);
-    await putRows(db, partRows, [part("TMP-1", "Heron bush", { kind: "bush", insideMm: 8, outsideMm: 12, widthMm: 10 })]);
+    await putRows(db, partRows, [
+      part("TMP-1", "Heron bush", { kind: "bush", insideMm: 8, outsideMm: 12, widthMm: 10 }),
+    ]);
     expect([await found("zebra"), await found("heron")]).toEqual([[], ["TMP-1"]]);
     await partRows.drop(db, ["TMP-1"]);
     expect(await found("heron")).toEqual([]);
@@ -108,7 +157,11 @@ describe("what a ranking looks among", () => {
 
 it("a catalogue of before comes over: what it fits, what it needs, what it is found by", async () => {
   const folder = mkdtempSync(join(tmpdir(), "older-"));
-  const old = knex({ client: "better-sqlite3", connection: { filename: join(folder, "shop.sqlite") }, useNullAsDefault: true });
+  const old = knex({
+    client: "better-sqlite3",
+    connection: { filename: join(folder, "shop.sqlite") },
+    useNullAsDefault: true,
+  });
   const migrations = MIGRATIONS.slice(0, 3);
   await old.migrate.latest({
     migrationSource: {
@@ -127,12 +180,24 @@ it("a catalogue of before comes over: what it fits, what it needs, what it is fo
       fits: '["Example Press 40"]',
       needs_also: '[{"number":"P-1","why":"x"}]',
     },
-    { ...row, number: "S-1", name: "Seal", spec: '{"kind":"seal","insideMm":8,"outsideMm":22,"widthMm":7,"closure":"NBR"}', fits: "[]", needs_also: "[]" },
+    {
+      ...row,
+      number: "S-1",
+      name: "Seal",
+      spec: '{"kind":"seal","insideMm":8,"outsideMm":22,"widthMm":7,"closure":"NBR"}',
+      fits: "[]",
+      needs_also: "[]",
+    },
   ]);
   await old.destroy();
   const now = await openDatabase(folder);
   const [seal, wheel] = await partsNumbered(["S-1", "W-1"], now);
-  expect(wheel).toMatchObject({ fits: [{ maker: "Example", model: "Press 40" }], needsAlso: [{ number: "P-1", qty: 1 }], price: 3, stock: 1 });
+  expect(wheel).toMatchObject({
+    fits: [{ maker: "Example", model: "Press 40" }],
+    needsAlso: [{ number: "P-1", qty: 1 }],
+    price: 3,
+    stock: 1,
+  });
   expect(cataloguePart.parse(wheel)).toEqual(wheel);
   expect(seal?.spec).toMatchObject({ material: "NBR" });
   expect((await searchParts("wheel press", undefined, now)).parts.map((p) => p.number)).toEqual(["W-1"]);

@@ -30,26 +30,42 @@ const MOST_LOOKED_AT = 400;
 const MOST_COUNTED = 1000;
 
 /**
- * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the specification or what it is for. Numbers come first that begin so; where
- * nothing is found, the number as a blurred eye sees it. Of up to a thousand the nearest in words come first; among more of them it would take longer than a stroke to tell.
+ * Parts found as somebody types: every word, or the beginning of one, in the number, the name, the
+ * specification or what it is for. Numbers come first that begin so; where
+ * nothing is found, the number as a blurred eye sees it. Of up to a thousand the nearest in words come first;
+ * among more of them it would take longer than a stroke to tell.
  */
 export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): Promise<FoundParts> {
   const db = at ?? (await database());
   const words = typed.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-  if (!words.length) return { parts: (await db("catalogue").orderBy("number").limit(max)).map(partFromRow), total: await countParts(db), more: false };
+  if (!words.length)
+    return {
+      parts: (await db("catalogue").orderBy("number").limit(max)).map(partFromRow),
+      total: await countParts(db),
+      more: false,
+    };
   const bare = bareNumber(typed);
   const query = words.map((w) => `"${w}"*`).join(" ");
-  const starts = (column: "bare" | "folded", text: string) => db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`);
-  const saying = () => db("catalogue_words").select("rowid as id").whereRaw("catalogue_words match ?", [query]);
-  const some = (rows: Knex.QueryBuilder): Knex.QueryBuilder => db.select("id").from(rows.limit(MOST_COUNTED + 1).as("some"));
-  const count = async (first: Knex.QueryBuilder, ...others: readonly Knex.QueryBuilder[]): Promise<number> => {
+  const starts = (column: "bare" | "folded", text: string) =>
+    db("catalogue").where(column, ">=", text).where(column, "<", `${text}\u{10ffff}`);
+  const saying = () =>
+    db("catalogue_words").select("rowid as id").whereRaw("catalogue_words match ?", [query]);
+  const some = (rows: Knex.QueryBuilder): Knex.QueryBuilder =>
+    db.select("id").from(rows.limit(MOST_COUNTED + 1).as("some"));
+  const count = async (
+    first: Knex.QueryBuilder,
+    ...others: readonly Knex.QueryBuilder[]
+  ): Promise<number> => {
     const found = some(first).union(others.map(some)).as("found");
     return Number((await db.count({ n: "*" }).from(found).first())?.n ?? 0);
   };
   let total = await count(starts("bare", bare), saying());
   const ofWords = total > MOST_COUNTED ? saying() : saying().orderBy("rank");
   const best = ofWords.limit(Math.max(MOST_LOOKED_AT, max)).as("found");
-  const rows = [...(await starts("bare", bare).orderBy("bare").limit(max)), ...(await db("catalogue").whereIn("id", db.from(best).select("id")))];
+  const rows = [
+    ...(await starts("bare", bare).orderBy("bare").limit(max)),
+    ...(await db("catalogue").whereIn("id", db.from(best).select("id"))),
+  ];
   if (!rows.length) {
     const slipped = () => starts("folded", foldedNumber(typed));
     total = await count(slipped());
@@ -57,7 +73,13 @@ export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): P
   }
   const parts = [...new Map(rows.map((r) => [r.id as number, r])).values()];
   const rank = (r: { bare: string; name: string }): number =>
-    r.bare === bare ? 0 : r.bare.startsWith(bare) ? 1 : r.name.toLowerCase().startsWith(words[0] as string) ? 2 : 3;
+    r.bare === bare
+      ? 0
+      : r.bare.startsWith(bare)
+        ? 1
+        : r.name.toLowerCase().startsWith(words[0] as string)
+          ? 2
+          : 3;
   const sorted = parts
     .sort((a, b) => rank(a) - rank(b) || b.stock - a.stock || (a.number < b.number ? -1 : 1))
     .slice(0, max)
@@ -65,7 +87,10 @@ export async function searchParts(typed: string, max = MOST_FOUND, at?: Knex): P
   return { parts: sorted, total: Math.min(total, MOST_COUNTED), more: total > MOST_COUNTED };
 }
 
-/** Every part that could take part in a ranking: what `rankCandidates` looks among, with what is sold together with it. */
+/**
+ * Every part that could take part in a ranking: what `rankCandidates` looks among, with what is sold together
+ * with it.
+ */
 export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart[]> {
   const db = at ?? (await database());
   const found = new Map<string, CataloguePart>();
@@ -78,22 +103,35 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
   if (wanted.number) {
     const [bare, folded] = [bareNumber(wanted.number), foldedNumber(wanted.number)];
     take(await db("catalogue").where("folded", folded));
-    if (bare.length >= 6 && bare.length <= LONGEST_NUMBER) take(await db("catalogue").whereIn("bare", slipsOf(bare)));
+    if (bare.length >= 6 && bare.length <= LONGEST_NUMBER)
+      take(await db("catalogue").whereIn("bare", slipsOf(bare)));
     const standard = bearingNamed(wanted.number);
-    if (standard) take(await db("catalogue").where({ kind: "bearing", inside_mm: standard.boreMm, outside_mm: standard.outsideMm }));
+    if (standard)
+      take(
+        await db("catalogue").where({
+          kind: "bearing",
+          inside_mm: standard.boreMm,
+          outside_mm: standard.outsideMm,
+        }),
+      );
     // what takes its place, and what replaces that
     for (let edge = [bare, ...[...found.keys()].map(bareNumber)]; edge.length; ) {
-      const next = await db("catalogue").whereIn("id", db("catalogue_replaces").select("part").whereIn("old", edge));
+      const next = await db("catalogue").whereIn(
+        "id",
+        db("catalogue_replaces").select("part").whereIn("old", edge),
+      );
       edge = next.filter((r) => !found.has(r.number)).map((r) => r.bare as string);
       take(next);
     }
   }
   if (wanted.gear) {
     const { value: teeth, u } = measured(wanted.gear.teeth, 0);
-    // of other counts only those that come with their mate, or that a mate which was chosen asks for, can take its place; the nearest are looked at all the same, to say why they do not
+    // of other counts only those that come with their mate, or that a mate which was chosen asks for, can
+    // take its place; the nearest are looked at all the same, to say why they do not
     const near = NEAR_TEETH + 2 * u;
     const alone = wanted.gear.mate?.willBe === undefined;
-    // another tooth never meshes: what is further from the module than its spread and the hob's own tolerance is no candidate
+    // another tooth never meshes: what is further from the module than its spread and the hob's own tolerance
+    // is no candidate
     const module = measured(wanted.gear.moduleMm, 0);
     const away = 0.06 * module.value + 3 * module.u;
     take(
@@ -118,7 +156,13 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
     );
   }
   if (wanted.sizes) take(await sizedRows(db, wanted.sizes));
-  if (wanted.unit) take(await db("catalogue").whereIn("id", db("catalogue_fits").select("part").where("unit", unitKey(wanted.unit.maker, wanted.unit.model))));
+  if (wanted.unit)
+    take(
+      await db("catalogue").whereIn(
+        "id",
+        db("catalogue_fits").select("part").where("unit", unitKey(wanted.unit.maker, wanted.unit.model)),
+      ),
+    );
   if (wanted.name) {
     const words = wanted.name.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
     if (words.length)
@@ -139,7 +183,11 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
       );
   }
   // what is sold together with it, and what a kit holds, with what those need
-  for (let more = togetherWith(found.values(), found); more.length; more = togetherWith(take(await db("catalogue").whereIn("number", more)), found));
+  for (
+    let more = togetherWith(found.values(), found);
+    more.length;
+    more = togetherWith(take(await db("catalogue").whereIn("number", more)), found)
+  );
   return [...found.values()];
 }
 
@@ -154,7 +202,9 @@ async function sizedRows(db: Knex, wanted: WantedSizes): Promise<Record<string, 
     const { value, most } = looked(f, size);
     const at = `$.${f.key}`;
     query.andWhere((q) =>
-      q.whereRaw("json_extract(spec, ?) is null", [at]).orWhereRaw("json_extract(spec, ?) between ? and ?", [at, value - most, value + most]),
+      q
+        .whereRaw("json_extract(spec, ?) is null", [at])
+        .orWhereRaw("json_extract(spec, ?) between ? and ?", [at, value - most, value + most]),
     );
     away.push("abs(coalesce(json_extract(spec, ?), ?) / ? - 1)");
     of.push(at, value * 1.1, Math.max(value, 1e-9));
@@ -165,7 +215,9 @@ async function sizedRows(db: Knex, wanted: WantedSizes): Promise<Record<string, 
 
 /** Numbers that these parts come with or hold, and that are not there yet. */
 const togetherWith = (parts: Iterable<CataloguePart>, found: ReadonlyMap<string, CataloguePart>): string[] =>
-  [...new Set([...parts].flatMap((p) => [...p.needsAlso, ...p.contains].map((n) => n.number)))].filter((n) => !found.has(n));
+  [...new Set([...parts].flatMap((p) => [...p.needsAlso, ...p.contains].map((n) => n.number)))].filter(
+    (n) => !found.has(n),
+  );
 
 /** Every number one sign away: what the index can be asked for. */
 function slipsOf(bare: string): string[] {

@@ -35,10 +35,13 @@ export interface Change {
 }
 
 /**
- * One change of one job, in one transaction: checks that the screen it comes from is not behind, does the work, raises the version and writes
- * a line into the job's history. Nothing of it stays if any of it fails. What a screen sends a second time under the same name is not done again.
+ * One change of one job, in one transaction: checks that the screen it comes from is not behind, does the
+ * work, raises the version and writes
+ * a line into the job's history. Nothing of it stays if any of it fails. What a screen sends a second time
+ * under the same name is not done again.
  *
- * @param version the version the screen showed; "any" for what only adds, whatever the screen showed; "beside" for what comes in beside the work (a picture): it overwrites nothing, and makes no
+ * @param version the version the screen showed; "any" for what only adds, whatever the screen showed;
+ *   "beside" for what comes in beside the work (a picture): it overwrites nothing, and makes no
  *   screen out of date, because the one that sent it may do its next thing before it hears that it arrived
  * @param work does the change and answers what it was, in words
  * @returns the job's new version
@@ -56,7 +59,11 @@ export async function changeJob(
     const job = thereIs(await loadHead(number, trx), number);
     const sent = sentNow();
     if (sent && !sent.written) {
-      const [before] = await trx("history").where({ sending: sent.name, job_id: job.id }).select("version").orderBy("id", "desc").limit(1);
+      const [before] = await trx("history")
+        .where({ sending: sent.name, job_id: job.id })
+        .select("version")
+        .orderBy("id", "desc")
+        .limit(1);
       if (before) throw new DoneBefore(before.version);
     }
     if (typeof version === "number" && version !== job.version) {

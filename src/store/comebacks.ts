@@ -4,9 +4,15 @@ import { readable } from "./rows";
 import { records } from "./tables";
 
 /** A job that was handed back, of the same unit as far as it can be told. */
-export type EarlierJob = Pick<JobHead, "number" | "kind" | "model" | "serial" | "customerName" | "handedBackAt">;
+export type EarlierJob = Pick<
+  JobHead,
+  "number" | "kind" | "model" | "serial" | "customerName" | "handedBackAt"
+>;
 
-/** Jobs that were handed back and may be those that this one comes back from: the same serial number, or the same maker and model for the same customer. The latest first. */
+/**
+ * Jobs that were handed back and may be those that this one comes back from: the same serial number, or the
+ * same maker and model for the same customer. The latest first.
+ */
 export async function earlierJobs({
   number,
   maker,
@@ -29,5 +35,12 @@ export async function earlierJobs({
     .limit(5);
   return rows
     .flatMap(readable(records.jobs))
-    .map(({ number, kind, model, serial, customerName, handedBackAt }) => ({ number, kind, model, serial, customerName, handedBackAt }));
+    .map(({ number, kind, model, serial, customerName, handedBackAt }) => ({
+      number,
+      kind,
+      model,
+      serial,
+      customerName,
+      handedBackAt,
+    }));
 }

@@ -10,7 +10,8 @@ import { testShop } from "./test-shop";
 
 testShop();
 const head = async (number: string) => (await loadHead(number)) ?? expect.fail(`no ${number}`);
-const customers = async () => (await (await database())("customers").orderBy("id")).map((c) => [c.name, c.contact]);
+const customers = async () =>
+  (await (await database())("customers").orderBy("id")).map((c) => [c.name, c.contact]);
 const counter = async (maker: string, model: string) => counterFor(maker, model);
 
 describe("variants", () => {
@@ -31,7 +32,9 @@ describe("variants", () => {
   });
   it("need a maker and a model", async () => {
     const number = await createJob({ kind: "juicer" });
-    await expect(teachVariant(number, 1, { variant: "A", mark: "dot" })).rejects.toThrow("say first which maker and model it is");
+    await expect(teachVariant(number, 1, { variant: "A", mark: "dot" })).rejects.toThrow(
+      "say first which maker and model it is",
+    );
     expect(await jobVersion(number)).toBe(1);
   });
 });
@@ -39,10 +42,16 @@ describe("variants", () => {
 describe("what a shop is offered at the counter", () => {
   it("grows with what it takes in: loose items of this kind, the commonest first, and none of another's", async () => {
     expect(await looseItemsKnown("egg boiler")).toEqual([]);
-    for (const looseItems of [["cup", "cord"], ["cup"], []]) await createJob({ kind: "Egg boiler", looseItems });
+    for (const looseItems of [["cup", "cord"], ["cup"], []])
+      await createJob({ kind: "Egg boiler", looseItems });
     await createJob({ kind: "kettle", looseItems: ["base"] });
     expect(await looseItemsKnown("egg boiler ")).toEqual(["cup", "cord"]);
-    expect(looseItemsFor("egg boiler", await looseItemsKnown("egg boiler"))).toEqual(["cup", "cord", "case", "papers"]);
+    expect(looseItemsFor("egg boiler", await looseItemsKnown("egg boiler"))).toEqual([
+      "cup",
+      "cord",
+      "case",
+      "papers",
+    ]);
     expect(await looseItemsKnown("")).toEqual([]);
   });
   it("kinds of unit are offered to a shop that is new, its own before them", async () => {
@@ -84,7 +93,9 @@ describe("customers", () => {
       const number = await createJob();
       await setCustomer(number, await setCustomer(number, 1, { name: "Bertin Oake" }), { contact });
     }
-    expect((await customers()).filter(([name]) => name === "Bertin Oake").map(([, contact]) => contact)).toEqual(["tel. 1", "tel. 2"]);
+    expect(
+      (await customers()).filter(([name]) => name === "Bertin Oake").map(([, contact]) => contact),
+    ).toEqual(["tel. 1", "tel. 2"]);
     expect(await knownWords("customer", "oake")).toEqual(["Bertin Oake"]);
     const third = await createJob();
     await setCustomer(third, 1, { name: "Bertin Oake" });

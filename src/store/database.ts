@@ -60,11 +60,15 @@ async function notUndone(): Promise<void> {
 }
 
 /** The folder that holds the database and the pictures: `DEMONTAGE_DATA`, or `data/` beside the program. */
-export const dataFolder = (): string => resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");
+export const dataFolder = (): string =>
+  resolve(/* turbopackIgnore: true */ process.env.DEMONTAGE_DATA ?? "data");
 
 type Connection = import("better-sqlite3").Database;
 
-/** One connection on a file. WAL, foreign keys, every commit flushed to the disk (`synchronous=FULL`): a power cut loses nothing that a screen has said is saved. */
+/**
+ * One connection on a file. WAL, foreign keys, every commit flushed to the disk (`synchronous=FULL`): a power
+ * cut loses nothing that a screen has said is saved.
+ */
 function connect(filename: string, looking = false): Knex {
   const pragmas = [
     "foreign_keys = ON",
@@ -92,7 +96,8 @@ function connect(filename: string, looking = false): Knex {
 }
 
 /**
- * Opens the shop's database, brings it to the newest form, and answers it. Where there was a shop and its database is gone, none is made anew: a ShopTrouble says so.
+ * Opens the shop's database, brings it to the newest form, and answers it. Where there was a shop and its
+ * database is gone, none is made anew: a ShopTrouble says so.
  */
 export async function openDatabase(folder = dataFolder()): Promise<Knex> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -116,7 +121,9 @@ export async function openDatabase(folder = dataFolder()): Promise<Knex> {
   }
 }
 
-/** Takes back imports whose program went down in the middle of them. One that is running is its own program's. */
+/**
+ * Takes back imports whose program went down in the middle of them. One that is running is its own program's.
+ */
 export async function takeBackAbandoned(db: Knex, folder = dataFolder()): Promise<void> {
   await undoUnfinished(db, (owner) => {
     const isRunning = isHeld(folder, owner);
@@ -126,13 +133,15 @@ export async function takeBackAbandoned(db: Knex, folder = dataFolder()): Promis
 }
 
 /**
- * Opens a shop that cannot be written to, for looking at only: where its folder is read-only, a copy of it in the computer's own folder for such things, since SQLite writes beside a database even to read it.
+ * Opens a shop that cannot be written to, for looking at only: where its folder is read-only, a copy of it in
+ * the computer's own folder for such things, since SQLite writes beside a database even to read it.
  */
 export async function openForReading(folder = dataFolder()): Promise<Knex> {
   const place = databasePlace(folder);
   if (canWrite(folder)) return connect(place, true);
   const copy = mkdtempSync(join(tmpdir(), "demontage-reading-"));
-  for (const end of ["", "-wal"]) if (existsSync(place + end)) copyFileSync(place + end, databasePlace(copy) + end);
+  for (const end of ["", "-wal"])
+    if (existsSync(place + end)) copyFileSync(place + end, databasePlace(copy) + end);
   return connect(databasePlace(copy), true);
 }
 
@@ -141,7 +150,10 @@ const held = globalThis as { demontageDatabase?: Promise<Knex>; demontageTrouble
 /** What keeps this shop from being written to, if it was opened for reading only. */
 export const troubleAtOpening = (): Trouble | undefined => held.demontageTrouble;
 
-/** The one connection of this process. Where it cannot be written to, one for reading; `troubleAtOpening` says why. */
+/**
+ * The one connection of this process. Where it cannot be written to, one for reading; `troubleAtOpening` says
+ * why.
+ */
 export function database(): Promise<Knex> {
   held.demontageDatabase ??= openShop().catch((e) => {
     delete held.demontageDatabase;

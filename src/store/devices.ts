@@ -7,11 +7,18 @@ import { database } from "./database";
 import { inTurn } from "./in-turn";
 import { rowsOf } from "./rows";
 
-const deviceSchema = z.strictObject({ id: z.int(), name: z.string(), pairedAt: z.string(), seenAt: z.string() });
+const deviceSchema = z.strictObject({
+  id: z.int(),
+  name: z.string(),
+  pairedAt: z.string(),
+  seenAt: z.string(),
+});
 export type Device = Frozen<z.infer<typeof deviceSchema>>;
 const devices = rowsOf("devices", deviceSchema);
 
-/** Tokens and codes are kept as their hashes: who reads the database cannot come in with what stands there. */
+/**
+ * Tokens and codes are kept as their hashes: who reads the database cannot come in with what stands there.
+ */
 const hashOf = (token: string): string => createHash("sha256").update(token).digest("hex");
 const newToken = (): string => randomBytes(32).toString("base64url");
 
@@ -37,7 +44,10 @@ export async function newPairing(now = new Date()): Promise<{ code: string; unti
 }
 
 /** Pairs a device by a code. Answers the token that it comes in by from now on; it is told only once. */
-export async function pairDevice(said: { readonly code: string; readonly name: string }, now = new Date()): Promise<{ token: string; device: Device }> {
+export async function pairDevice(
+  said: { readonly code: string; readonly name: string },
+  now = new Date(),
+): Promise<{ token: string; device: Device }> {
   const name = readWith(deviceName, said.name, "name");
   const code = said.code.toUpperCase().replace(/[^A-Z0-9]/g, "");
   if (++tries > MOST_TRIES) {
@@ -50,19 +60,38 @@ export async function pairDevice(said: { readonly code: string; readonly name: s
       .where({ code: hashOf(code) })
       .andWhere("until", ">", now.toISOString())
       .first();
-    if (!found) throw new Fault("code", "this code is not good, or no longer. Have a new one made on the shop’s own screen");
+    if (!found)
+      throw new Fault(
+        "code",
+        "this code is not good, or no longer. Have a new one made on the shop’s own screen",
+      );
     if (await trx("devices").where({ name }).whereNull("let_go_at").first())
-      throw new Fault("name", `there is a “${name}” already: give this one another name, or let that one go first`);
+      throw new Fault(
+        "name",
+        `there is a “${name}” already: give this one another name, or let that one go first`,
+      );
     await trx("pairings").delete();
     const at = now.toISOString();
-    const [id = 0]: number[] = await trx("devices").insert({ name, token: hashOf(token), paired_at: at, seen_at: at });
+    const [id = 0]: number[] = await trx("devices").insert({
+      name,
+      token: hashOf(token),
+      paired_at: at,
+      seen_at: at,
+    });
     return { token, device: { id, name, pairedAt: at, seenAt: at } };
   });
 }
 
 /** The devices that may come in, the one that was seen last first. */
 export async function pairedDevices(): Promise<Device[]> {
-  return (await (await database())("devices").whereNull("let_go_at").orderBy("seen_at", "desc").select("id", "name", "paired_at", "seen_at")).map(devices.read);
+  return (
+    await (
+      await database()
+    )("devices")
+      .whereNull("let_go_at")
+      .orderBy("seen_at", "desc")
+      .select("id", "name", "paired_at", "seen_at")
+  ).map(devices.read);
 }
 
 /** A device comes in no more: it was lost, or given away. */
@@ -99,7 +128,13 @@ export async function beginSession(person: number, device: number, now = new Dat
   return token;
 }
 
-const sessionSchema = z.strictObject({ id: z.int(), name: z.string(), role, seenAt: z.string(), begunAt: z.string() });
+const sessionSchema = z.strictObject({
+  id: z.int(),
+  name: z.string(),
+  role,
+  seenAt: z.string(),
+  begunAt: z.string(),
+});
 const sessions = rowsOf("sessions", sessionSchema);
 export type Session = Frozen<z.infer<typeof sessionSchema>>;
 

@@ -2,10 +2,16 @@ import type { Knex } from "knex";
 import { database } from "./database";
 
 /**
- * What is typed but not yet laid down: a half-written quick line, a reading without Enter. Kept per job and field, without a version, as it
+ * What is typed but not yet laid down: a half-written quick line, a reading without Enter. Kept per job and
+ * field, without a version, as it
  * belongs to the screen and not to the job. An empty value forgets it.
  */
-export async function saveDraft(number: string, field: string, value: unknown, now: Date = new Date()): Promise<void> {
+export async function saveDraft(
+  number: string,
+  field: string,
+  value: unknown,
+  now: Date = new Date(),
+): Promise<void> {
   const db = await database();
   const job = await db("jobs").where({ number }).first("id");
   if (!job) return;

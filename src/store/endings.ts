@@ -5,13 +5,23 @@ import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { records } from "./tables";
 
-/** Ends a job without its repair, at the stage where what is left of it is done; null: it is taken up again, where it stood before it was judged. */
-export async function setEnding(number: string, version: number, ending: Ending | null, stage: Stage): Promise<number> {
+/**
+ * Ends a job without its repair, at the stage where what is left of it is done; null: it is taken up again,
+ * where it stood before it was judged.
+ */
+export async function setEnding(
+  number: string,
+  version: number,
+  ending: Ending | null,
+  stage: Stage,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("jobs")
       .where({ id: job.id })
       .update(records.jobs.write({ ending, stage, waiting: null }));
-    return ending ? `ends without its repair: ${endingNamed(ending.how).says.toLowerCase()}, ${ending.why}` : `taken up again at ${STAGE_NAMES[stage]}`;
+    return ending
+      ? `ends without its repair: ${endingNamed(ending.how).says.toLowerCase()}, ${ending.why}`
+      : `taken up again at ${STAGE_NAMES[stage]}`;
   });
 }
 
@@ -19,17 +29,26 @@ export async function setEnding(number: string, version: number, ending: Ending 
 export async function setWaiting(number: string, version: number, waiting: Waiting | null): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("jobs").where({ id: job.id }).update(records.jobs.write({ waiting }));
-    return waiting ? `waits for ${waiting.what}${waiting.until ? `, looked at again on ${waiting.until}` : ""}` : "waits no more";
+    return waiting
+      ? `waits for ${waiting.what}${waiting.until ? `, looked at again on ${waiting.until}` : ""}`
+      : "waits no more";
   });
 }
 
 /** Takes a job back to an earlier stage, and says there what was found. */
-export async function backToStage(number: string, version: number, stage: Stage, trouble: string): Promise<number> {
+export async function backToStage(
+  number: string,
+  version: number,
+  stage: Stage,
+  trouble: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const now = STAGES.indexOf(records.jobs.read(await trx("jobs").where({ id: job.id }).first()).stage);
-    if (STAGES.indexOf(stage) >= now) throw new Fault("stage", `the job has not come past ${STAGE_NAMES[stage]} yet`);
+    if (STAGES.indexOf(stage) >= now)
+      throw new Fault("stage", `the job has not come past ${STAGE_NAMES[stage]} yet`);
     await trx("jobs").where({ id: job.id }).update(records.jobs.write({ stage, trouble }));
-    // what is opened again is tried again: of the last checks only what was counted stays said, their figures stand in the history
+    // what is opened again is tried again: of the last checks only what was counted stays said, their figures
+    // stand in the history
     if (job.stage === "hand-back")
       await trx("answers")
         .where({ job_id: job.id })

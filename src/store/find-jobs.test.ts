@@ -22,10 +22,17 @@ describe("one box finds any job", () => {
       customerName: "Jörg Łukasz",
       complaint: "grinds unevenly",
     });
-    const press = await createJob({ kind: "tofu press", maker: "Velbrant", model: "Presto", customerName: "Dora Finch" });
+    const press = await createJob({
+      kind: "tofu press",
+      maker: "Velbrant",
+      model: "Presto",
+      customerName: "Dora Finch",
+    });
     await layDown(mill, "any", step({ parts: [{ name: "crown wheel", kind: "gear" }] }));
     await setFinding(mill, await version(mill), "p1", { mode: "worn" });
-    await (await database())("findings").where({ part: "p1" }).update({ chosen: "VLB-42-242", read_number: "8803-B" });
+    await (await database())("findings")
+      .where({ part: "p1" })
+      .update({ chosen: "VLB-42-242", read_number: "8803-B" });
     for (const typed of [
       mill,
       mill.replace("J-", ""),
@@ -44,7 +51,8 @@ describe("one box finds any job", () => {
       expect([typed, await numbers(typed)]).toEqual([typed, [mill]]);
     expect(await numbers("velbrant")).toEqual([press, mill]);
     expect(await numbers("velbrant crown")).toEqual([mill]);
-    for (const typed of ["", "  ", "-", "*\"'", "zzz", "mola finch"]) expect([typed, await numbers(typed)]).toEqual([typed, []]);
+    for (const typed of ["", "  ", "-", "*\"'", "zzz", "mola finch"])
+      expect([typed, await numbers(typed)]).toEqual([typed, []]);
   });
 
   it("follows what is changed, and a customer who is forgotten is found no more, nor is left in the file", async () => {
@@ -54,7 +62,9 @@ describe("one box finds any job", () => {
     expect(await numbers("A1 shaver")).toEqual([]);
     expect(await numbers("quast")).toEqual([number]);
     const db = await database();
-    const inIndex = async (): Promise<number> => (await db.raw("select count(*) as n from job_words_data where instr(hex(block), hex('quast')) > 0"))[0].n;
+    const inIndex = async (): Promise<number> =>
+      (await db.raw("select count(*) as n from job_words_data where instr(hex(block), hex('quast')) > 0"))[0]
+        .n;
     expect(await inIndex()).toBeGreaterThan(0);
     await forgetInJob(number);
     expect(await numbers("quast")).toEqual([]);

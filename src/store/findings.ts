@@ -11,13 +11,21 @@ export async function findingOf({ trx, job }: Change, part: string): Promise<Fin
   const row: Row | undefined = await trx("findings").where({ job_id: job.id, part }).first();
   return records.findings.read(row ?? { part });
 }
-export async function writeFinding({ trx, job }: Change, part: string, fields: Parameters<typeof records.findings.write>[0]): Promise<void> {
-  if (Object.keys(fields).length) await trx("findings").where({ job_id: job.id, part }).update(records.findings.write(fields));
+export async function writeFinding(
+  { trx, job }: Change,
+  part: string,
+  fields: Parameters<typeof records.findings.write>[0],
+): Promise<void> {
+  if (Object.keys(fields).length)
+    await trx("findings").where({ job_id: job.id, part }).update(records.findings.write(fields));
 }
 export async function renewPart({ trx, job }: Change, part: string, renew: boolean): Promise<void> {
   await trx("parts").where({ job_id: job.id, ref: part }).update(records.parts.write({ renew }));
 }
-/** What the history calls a part. One that was taken back on another screen is refused, and nothing of the change stays. */
+/**
+ * What the history calls a part. One that was taken back on another screen is refused, and nothing of the
+ * change stays.
+ */
 export async function nameOf({ trx, job }: Change, part: string): Promise<string> {
   const row: Row | undefined = await trx("parts").where({ job_id: job.id, ref: part }).first();
   if (!row) throw new Fault("part", "is not among the job’s parts any more");

@@ -1,4 +1,13 @@
-import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from "node:fs";
+import {
+  chmodSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
@@ -31,12 +40,22 @@ describe("a folder", () => {
     await startShop("here");
     expect(await shopTrouble()).toBeNull();
     expect(readFileSync(place("shop.mark"), "utf8")).toMatch(/Do not take this file away/);
-    expect([statSync(folder).mode & 0o777, statSync(place("shop.sqlite")).mode & 0o777]).toEqual([0o700, 0o600]);
+    expect([statSync(folder).mode & 0o777, statSync(place("shop.sqlite")).mode & 0o777]).toEqual([
+      0o700, 0o600,
+    ]);
   });
 
   it.each<[string, () => void, RegExp]>([
-    ["whose database has 0 bytes, with its mark", () => truncateSync(place("shop.sqlite"), 0), /^gone: .*is empty, 0 bytes, though a shop was begun here/],
-    ["whose database is not there, with its mark", () => rmSync(place("shop.sqlite")), /^gone: .*is not there, though a shop was begun here/],
+    [
+      "whose database has 0 bytes, with its mark",
+      () => truncateSync(place("shop.sqlite"), 0),
+      /^gone: .*is empty, 0 bytes, though a shop was begun here/,
+    ],
+    [
+      "whose database is not there, with its mark",
+      () => rmSync(place("shop.sqlite")),
+      /^gone: .*is not there, though a shop was begun here/,
+    ],
     [
       "with pictures only, as of an older program",
       () => {
@@ -46,7 +65,11 @@ describe("a folder", () => {
       },
       /^gone: .*though pictures are there/,
     ],
-    ["whose database is something else", () => writeFileSync(place("shop.sqlite"), "hello, I am a letter"), /^damaged: .*its beginning/],
+    [
+      "whose database is something else",
+      () => writeFileSync(place("shop.sqlite"), "hello, I am a letter"),
+      /^damaged: .*its beginning/,
+    ],
   ])("%s never becomes a new shop: it is told", async (_, harm, says) => {
     await createJob({ kind: "fan" });
     await closeDatabase();
@@ -64,18 +87,24 @@ describe("a folder", () => {
     const db = await database();
     await db.raw("pragma wal_checkpoint(truncate)");
     // a page of an index that the job's own row does not lie in
-    const [{ rootpage }] = await db.raw("select rootpage from sqlite_master where type = 'index' and tbl_name = 'readings' limit 1");
+    const [{ rootpage }] = await db.raw(
+      "select rootpage from sqlite_master where type = 'index' and tbl_name = 'readings' limit 1",
+    );
     await closeDatabase();
     const bytes = readFileSync(place("shop.sqlite"));
     bytes.fill(0xab, (rootpage - 1) * 4096, rootpage * 4096);
     writeFileSync(place("shop.sqlite"), bytes);
     await startShop("here");
-    expect(await shopTrouble()).toMatchObject({ kind: "damaged", reading: true, todo: expect.stringContaining("restore") });
+    expect(await shopTrouble()).toMatchObject({
+      kind: "damaged",
+      reading: true,
+      todo: expect.stringContaining("restore"),
+    });
     expect((await loadJob(number).catch(() => ({ kind: "fan" })))?.kind).toBe("fan");
     const refused = await createJob().catch((e) => e);
-    expect(notDone("Not saved", troubleIn(refused) ?? { kind: "disk", says: "?", todo: "", reading: true })).toMatch(
-      /^Not saved: the shop’s folder cannot be written to/,
-    );
+    expect(
+      notDone("Not saved", troubleIn(refused) ?? { kind: "disk", says: "?", todo: "", reading: true }),
+    ).toMatch(/^Not saved: the shop’s folder cannot be written to/);
     quiet.mockRestore();
   });
 
@@ -87,9 +116,9 @@ describe("a folder", () => {
     const refused = await (async () => {
       for (;;) await createJob({ complaint: "x".repeat(4000) });
     })().catch((e) => e);
-    expect(notDone("Not saved", troubleIn(refused) ?? { kind: "disk", says: "?", todo: "", reading: true })).toMatch(
-      /^Not saved: the disk of the shop’s computer is full/,
-    );
+    expect(
+      notDone("Not saved", troubleIn(refused) ?? { kind: "disk", says: "?", todo: "", reading: true }),
+    ).toMatch(/^Not saved: the disk of the shop’s computer is full/);
     expect((await loadJob(number))?.kind).toBe("fan");
   });
 });
@@ -97,13 +126,19 @@ describe("a folder", () => {
 describe("a sign of life", () => {
   it("is one program's at a time, and goes with it", () => {
     const release = holdSign(folder, "server");
-    expect([release === null, holdSign(folder, "server"), isHeld(folder, "server")]).toEqual([false, null, true]);
+    expect([release === null, holdSign(folder, "server"), isHeld(folder, "server")]).toEqual([
+      false,
+      null,
+      true,
+    ]);
     release?.();
     expect(isHeld(folder, "server")).toBe(false);
   });
   it("keeps a second server from the folder, and says where the first one is", async () => {
     await startShop("http://127.0.0.1:3000");
-    expect(await troubleOf(startShop("elsewhere"))).toMatch(/^second: this folder is served already \(http:\/\/127\.0\.0\.1:3000, process \d+\)/);
+    expect(await troubleOf(startShop("elsewhere"))).toMatch(
+      /^second: this folder is served already \(http:\/\/127\.0\.0\.1:3000, process \d+\)/,
+    );
   });
 });
 

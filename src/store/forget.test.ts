@@ -24,7 +24,12 @@ async function jobOf(name = NAME, contact = CONTACT, more: object = {}): Promise
 describe("a customer who is forgotten", () => {
   it("stands nowhere any more: not in the job, its history, its drafts, the book, nor in the database’s file; the job stays", async () => {
     const number = await jobOf();
-    const v = await setHead(number, 3, { condition: `brought by ${NAME}`, looseItems: [`bag of ${NAME}`] }, `condition: brought by ${NAME}`);
+    const v = await setHead(
+      number,
+      3,
+      { condition: `brought by ${NAME}`, looseItems: [`bag of ${NAME}`] },
+      `condition: brought by ${NAME}`,
+    );
     await saveDraft(number, "note", { text: `call ${NAME} at ${CONTACT}` });
     const db = await database();
     const { id } = await db("jobs").where({ number }).first("id");
@@ -45,7 +50,8 @@ describe("a customer who is forgotten", () => {
     expect(await customersLike("quill")).toEqual([]);
     for (const file of ["shop.sqlite", "shop.sqlite-wal"]) {
       const bytes = readFileSync(join(folder, file), "latin1");
-      for (const word of ["Quillfeather", CONTACT]) expect([file, bytes.includes(word)]).toEqual([file, false]);
+      for (const word of ["Quillfeather", CONTACT])
+        expect([file, bytes.includes(word)]).toEqual([file, false]);
     }
   });
 
@@ -73,6 +79,14 @@ it("customers are forgotten by themselves after the time that the shop sets, and
   expect(await forgetOld(now)).toBe(0);
   await setSetting("forgetAfterMonths", 24);
   expect(await forgetOld(now)).toBe(1);
-  expect([(await job(old)).customerName, (await job(young)).customerName, (await job(open)).customerName]).toEqual(["", "Ned Farrow", "Ida Marsh"]);
-  expect([await customersLike("dunmore"), (await customersLike("farrow")).length, (await customersLike("marsh")).length]).toEqual([[], 1, 1]);
+  expect([
+    (await job(old)).customerName,
+    (await job(young)).customerName,
+    (await job(open)).customerName,
+  ]).toEqual(["", "Ned Farrow", "Ida Marsh"]);
+  expect([
+    await customersLike("dunmore"),
+    (await customersLike("farrow")).length,
+    (await customersLike("marsh")).length,
+  ]).toEqual([[], 1, 1]);
 });

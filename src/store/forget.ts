@@ -31,7 +31,10 @@ export async function customersLike(typed: string, most = 60): Promise<KnownCust
 /** As SQLite tells of a table. */
 const columns = z.array(z.object({ name: z.string(), type: z.string() }));
 
-/** Puts "the customer" for a name or a contact wherever somebody wrote it into a text of the job: also in lists and records, which are kept as JSON. */
+/**
+ * Puts "the customer" for a name or a contact wherever somebody wrote it into a text of the job: also in
+ * lists and records, which are kept as JSON.
+ */
 async function strikeFromTexts(trx: Knex, jobId: number, words: readonly string[]): Promise<void> {
   const told = words.map((w) => w.trim()).filter((w) => w.length >= SHORTEST_NAME);
   for (const table of [...Object.keys(records), "history", "drafts", "undo"])
@@ -53,7 +56,10 @@ export async function forgetInJob(number: string): Promise<number> {
   return version;
 }
 
-/** Takes the personal part of a job out: name, contact, who agreed, and the name where it was written into a text. The job itself stays. */
+/**
+ * Takes the personal part of a job out: name, contact, who agreed, and the name where it was written into a
+ * text. The job itself stays.
+ */
 async function struckFromJob(number: string): Promise<number> {
   return changeJob(number, "any", async ({ trx, job }) => {
     await strikeFromTexts(trx, job.id, [job.customerName, job.customerContact]);
@@ -64,13 +70,19 @@ async function struckFromJob(number: string): Promise<number> {
       .update({ customer_name: "", customer_contact: "", ...(home ? records.jobs.write({ home }) : {}) });
     await trx("quotes").where({ job_id: job.id }).update({ by_whom: null });
     await trx("messages").where({ job_id: job.id }).delete();
-    await trx("history").where({ job_id: job.id }).whereRaw("what like 'customer: %' or what like 'contact: %'").update({ what: "customer: forgotten" });
+    await trx("history")
+      .where({ job_id: job.id })
+      .whereRaw("what like 'customer: %' or what like 'contact: %'")
+      .update({ what: "customer: forgotten" });
     return "the customer is forgotten";
   });
 }
 
 /** Takes a customer out of the book and out of every job. Answers how many jobs it was in. */
-export async function forgetCustomer({ name, contact }: Pick<KnownCustomer, "name" | "contact">): Promise<number> {
+export async function forgetCustomer({
+  name,
+  contact,
+}: Pick<KnownCustomer, "name" | "contact">): Promise<number> {
   const db = await database();
   const others = await db("customers").whereRaw("lower(name) = lower(?)", [name]).whereNot({ contact });
   // of two of one name, only the jobs with this contact are this one's
@@ -84,17 +96,27 @@ export async function forgetCustomer({ name, contact }: Pick<KnownCustomer, "nam
   return rows.length;
 }
 
-/** Forgets customers whose last unit went home longer ago than the shop keeps them. Answers how many jobs it was. */
+/**
+ * Forgets customers whose last unit went home longer ago than the shop keeps them. Answers how many jobs it
+ * was.
+ */
 export async function forgetOld(now = new Date()): Promise<number> {
   const { forgetAfterMonths } = await shopSettings();
   if (!forgetAfterMonths) return 0;
   const db = await database();
   const before = new Date(now);
   before.setMonth(before.getMonth() - forgetAfterMonths);
-  const rows: { number: string }[] = await db("jobs").whereNot({ customer_name: "" }).where("handed_back_at", "<", before.toISOString()).select("number");
+  const rows: { number: string }[] = await db("jobs")
+    .whereNot({ customer_name: "" })
+    .where("handed_back_at", "<", before.toISOString())
+    .select("number");
   for (const { number } of rows) await struckFromJob(number);
   if (!rows.length) return 0;
-  await inTurn(db, (trx) => trx("customers").whereNotExists(trx("jobs").select("id").whereRaw("lower(jobs.customer_name) = lower(customers.name)")).delete());
+  await inTurn(db, (trx) =>
+    trx("customers")
+      .whereNotExists(trx("jobs").select("id").whereRaw("lower(jobs.customer_name) = lower(customers.name)"))
+      .delete(),
+  );
   await scrub(db);
   return rows.length;
 }

@@ -26,7 +26,8 @@ const withoutId = ({ id: _id, ...grease }: Lubricant): GreaseOnShelf => greaseOn
 /** Greases as a table is taken in: a name that is there takes the row's facts and keeps its own id. */
 export const greaseRows: Keyed<GreaseOnShelf> = {
   keyOf: (g) => g.name,
-  there: async (db, names) => (await db("lubricants").whereIn("name", [...names])).map((r) => withoutId(shelf.read(r))),
+  there: async (db, names) =>
+    (await db("lubricants").whereIn("name", [...names])).map((r) => withoutId(shelf.read(r))),
   async write(db, rows) {
     for (const g of rows) {
       const row = shelf.write({ ...NOTHING_SAID, ...g });

@@ -28,7 +28,11 @@ const keptRow = z.object({ written: z.string(), units: z.string(), version: z.nu
 function kept(row: unknown): KeptGuide {
   if (!row) return NOTHING_KEPT;
   const { written, units, version } = keptRow.parse(row);
-  return { written: writtenGuide.parse(JSON.parse(written)), units: z.array(guideUnit).parse(JSON.parse(units)), version };
+  return {
+    written: writtenGuide.parse(JSON.parse(written)),
+    units: z.array(guideUnit).parse(JSON.parse(units)),
+    version,
+  };
 }
 const named = ({ maker, model }: Model) => ({ maker: maker.trim(), model: model.trim() });
 
@@ -38,32 +42,61 @@ export async function keptGuide(of: Model): Promise<KeptGuide> {
   return kept(await (await database())("guides").where(named(of)).first());
 }
 
-async function put(trx: Knex.Transaction, of: Model, at: string, work: (before: KeptGuide) => Omit<KeptGuide, "version">): Promise<void> {
-  if (!modelNamed(of.model)) throw new Fault("model", "a guide is of a model: say at Take in which one it is");
+async function put(
+  trx: Knex.Transaction,
+  of: Model,
+  at: string,
+  work: (before: KeptGuide) => Omit<KeptGuide, "version">,
+): Promise<void> {
+  if (!modelNamed(of.model))
+    throw new Fault("model", "a guide is of a model: say at Take in which one it is");
   const before = kept(await trx("guides").where(named(of)).first());
   const next = work(before);
   await trx("guides")
-    .insert({ ...named(of), written: JSON.stringify(next.written), units: JSON.stringify(next.units), version: before.version + 1, at })
+    .insert({
+      ...named(of),
+      written: JSON.stringify(next.written),
+      units: JSON.stringify(next.units),
+      version: before.version + 1,
+      at,
+    })
     .onConflict(["maker", "model"])
     .merge(["written", "units", "version", "at"]);
 }
 
-/** What somebody wrote into the guide of a job's model. Refused where somebody else did meanwhile. @param of the version of the guide that was on the screen */
-export async function writeGuide(number: string, version: number, of: number, written: WrittenGuide, says: string): Promise<number> {
+/**
+ * What somebody wrote into the guide of a job's model. Refused where somebody else did meanwhile.
+ *
+ * @param of the version of the guide that was on the screen
+ */
+export async function writeGuide(
+  number: string,
+  version: number,
+  of: number,
+  written: WrittenGuide,
+  says: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     await put(trx, job, at, (before) => {
-      if (before.version !== of) throw new Fault("", "somebody wrote into this guide meanwhile; look at it as it is now");
+      if (before.version !== of)
+        throw new Fault("", "somebody wrote into this guide meanwhile; look at it as it is now");
       return { ...before, written };
     });
     return `the model's guide: ${says}`;
   });
 }
 
-/** A guide from elsewhere is taken in at a job of its model: its strips stand beside those of the shop, and what was written into it beside what was written here. The same strip is there once. */
+/**
+ * A guide from elsewhere is taken in at a job of its model: its strips stand beside those of the shop, and
+ * what was written into it beside what was written here. The same strip is there once.
+ */
 export async function takeInGuide(number: string, file: GuideFile): Promise<number> {
   return changeJob(number, "any", async ({ trx, job, at }) => {
     await put(trx, job, at, ({ written, units }) => ({
-      units: [...file.units, ...units.filter((u) => !file.units.some((f) => isSameStrip(f.strip, u.strip)))].slice(0, MOST_UNITS),
+      units: [
+        ...file.units,
+        ...units.filter((u) => !file.units.some((f) => isSameStrip(f.strip, u.strip))),
+      ].slice(0, MOST_UNITS),
       written: together(written, file.written),
     }));
     return `took in a guide of ${[file.model.maker, file.model.model].filter(Boolean).join(" ")}: ${file.units.length === 1 ? "one strip" : `${file.units.length} strips`}`;

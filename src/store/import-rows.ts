@@ -22,17 +22,33 @@ export const ROWS: Readonly<Record<ImportTable, Keyed<unknown>>> = {
   greases: greaseRows as Keyed<unknown>,
 };
 
-const READ = { parts: cataloguePart, offers: supplierOffer, suppliers: supplier, greases: greaseOnShelf } as const;
+const READ = {
+  parts: cataloguePart,
+  offers: supplierOffer,
+  suppliers: supplier,
+  greases: greaseOnShelf,
+} as const;
 
-/** Puts back what stood there before an import, some hundred rows at a time; what was changed again since stays. */
-export async function putBack(db: Knex, id: number, table: ImportTable): Promise<{ back: number; stayed: number }> {
+/**
+ * Puts back what stood there before an import, some hundred rows at a time; what was changed again since
+ * stays.
+ */
+export async function putBack(
+  db: Knex,
+  id: number,
+  table: ImportTable,
+): Promise<{ back: number; stayed: number }> {
   const rows = ROWS[table];
   let [back, stayed] = [0, 0];
   for (;;) {
     const some = await db("import_rows").select("*", "rowid").where("import", id).limit(AT_ONCE);
     if (!some.length) return { back, stayed };
     const read = (text: unknown): unknown => READ[table].parse(JSON.parse(String(text)));
-    const puts = some.map((r) => ({ key: String(r.key), before: r.before === null ? null : read(r.before), after: read(r.after) }));
+    const puts = some.map((r) => ({
+      key: String(r.key),
+      before: r.before === null ? null : read(r.before),
+      after: read(r.after),
+    }));
     await inTurn(db, async (trx) => {
       const now = new Map(
         (

@@ -25,7 +25,10 @@ const importRecords = rowsOf("imports", importSchema);
 /** How many imports can be taken back, the last one first. */
 const KEPT = 3;
 
-/** An import that is going on. Rows are put in a few hundred at a time, so that other work gets its turn; if it does not come to its end, everything it did is taken back. */
+/**
+ * An import that is going on. Rows are put in a few hundred at a time, so that other work gets its turn; if
+ * it does not come to its end, everything it did is taken back.
+ */
 export interface RunningImport {
   readonly id: number;
   readonly put: (rows: readonly unknown[]) => Promise<PutCount>;
@@ -33,7 +36,12 @@ export interface RunningImport {
   readonly takeBack: () => Promise<void>;
 }
 
-export async function startImport(file: string, table: ImportTable, moment = new Date().toISOString(), at?: Knex): Promise<RunningImport> {
+export async function startImport(
+  file: string,
+  table: ImportTable,
+  moment = new Date().toISOString(),
+  at?: Knex,
+): Promise<RunningImport> {
   const db = at ?? (await database());
   const sign = signOfThisProgram();
   const [id = 0]: number[] = await db("imports").insert({ at: moment, file, table, owner: sign.name });
@@ -43,7 +51,12 @@ export async function startImport(file: string, table: ImportTable, moment = new
     async put(rows) {
       const count = await putRows(db, ROWS[table], rows, {
         keep: async (trx, put) => {
-          const rows = put.map((p) => ({ import: id, key: p.key, before: p.before && JSON.stringify(p.before), after: JSON.stringify(p.after) }));
+          const rows = put.map((p) => ({
+            import: id,
+            key: p.key,
+            before: p.before && JSON.stringify(p.before),
+            after: JSON.stringify(p.after),
+          }));
           await writeMany(trx, "import_rows", rows);
         },
       });
@@ -54,7 +67,9 @@ export async function startImport(file: string, table: ImportTable, moment = new
     async finish() {
       await db("imports").where({ id }).update({ added, changed, finished_at: new Date().toISOString() });
       sign.release();
-      const old = (await db("imports").select("id").orderBy("id", "desc").offset(KEPT)).map((r) => Number(r.id));
+      const old = (await db("imports").select("id").orderBy("id", "desc").offset(KEPT)).map((r) =>
+        Number(r.id),
+      );
       await db("import_rows").whereIn("import", old).delete();
     },
     async takeBack() {
@@ -81,18 +96,26 @@ function signOfThisProgram(): { readonly name: string; readonly release: () => v
 /** The imports that can be seen, the last first. */
 export async function lastImports(at?: Knex): Promise<Import[]> {
   const db = at ?? (await database());
-  return (await db("imports").whereNotNull("finished_at").orderBy("id", "desc").limit(KEPT)).map(importRecords.read);
+  return (await db("imports").whereNotNull("finished_at").orderBy("id", "desc").limit(KEPT)).map(
+    importRecords.read,
+  );
 }
 
 /**
- * Takes the last import back: what it changed is as before, what it added is gone. What was changed again since then stays.
+ * Takes the last import back: what it changed is as before, what it added is gone. What was changed again
+ * since then stays.
  *
  * @returns how many rows were put back, and how many stayed
  */
 export async function undoImport(id: number, at?: Knex): Promise<{ back: number; stayed: number }> {
   const db = at ?? (await database());
-  const last = await db("imports").whereNotNull("finished_at").whereNull("undone_at").orderBy("id", "desc").first();
-  if (!last || last.id !== id) throw new Fault("import", "only the last import can be taken back, one after the other");
+  const last = await db("imports")
+    .whereNotNull("finished_at")
+    .whereNull("undone_at")
+    .orderBy("id", "desc")
+    .first();
+  if (!last || last.id !== id)
+    throw new Fault("import", "only the last import can be taken back, one after the other");
   if (!(await db("import_rows").where("import", id).first()) && last.added + last.changed > 0)
     throw new Fault("import", `is too old: the last ${KEPT} imports can be taken back`);
   const done = await putBack(db, id, last.table);
@@ -101,11 +124,15 @@ export async function undoImport(id: number, at?: Knex): Promise<{ back: number;
 }
 
 /** What stands in a table of the catalogue under these keys, by key. */
-export async function catalogueRows(table: ImportTable, keys: readonly string[]): Promise<ReadonlyMap<string, unknown>> {
+export async function catalogueRows(
+  table: ImportTable,
+  keys: readonly string[],
+): Promise<ReadonlyMap<string, unknown>> {
   const db = await database();
   const there = new Map<string, unknown>();
   for (let i = 0; i < keys.length; i += AT_ONCE)
-    for (const row of await ROWS[table].there(db, keys.slice(i, i + AT_ONCE))) there.set(ROWS[table].keyOf(row), row);
+    for (const row of await ROWS[table].there(db, keys.slice(i, i + AT_ONCE)))
+      there.set(ROWS[table].keyOf(row), row);
   return there;
 }
 

@@ -18,7 +18,9 @@ import { records } from "./tables";
 import { signedBy } from "./who";
 
 /**
- * A job of the shop, to be carried elsewhere. Each picture is compared with its hash; one that is gone or damaged is left out and named, in the file and in the answer. Neither the customer nor what a camera wrote into a
+ * A job of the shop, to be carried elsewhere. Each picture is compared with its hash; one that is gone or
+ * damaged is left out and named, in the file and in the answer. Neither the customer nor what a camera wrote
+ * into a
  * picture goes along.
  */
 export async function parcelOf(number: string): Promise<JobParcel & { readonly missing: readonly string[] }> {
@@ -55,8 +57,12 @@ export interface TakenIn {
 }
 
 /**
- * Takes a job file into the shop: all of it, or nothing. The strip must be sound, and every picture whole and the one that its hash names; they are kept first, then the job is written in one transaction. A number that the
- * shop has already is refused, unless it is taken in as a new job. A picture that a step names and the file does not hold is refused, unless the file says that it is missing, or holds no pictures at all; then the job's
+ * Takes a job file into the shop: all of it, or nothing. The strip must be sound, and every picture whole and
+ * the one that its hash names; they are kept first, then the job is written in one transaction. A number that
+ * the
+ * shop has already is refused, unless it is taken in as a new job. A picture that a step names and the file
+ * does not hold is refused, unless the file says that it is missing, or holds no pictures at all; then the
+ * job's
  * history names it.
  */
 export async function takeInJobFile({ file, pictures }: JobParcel, asNew = false): Promise<TakenIn> {
@@ -69,7 +75,8 @@ export async function takeInJobFile({ file, pictures }: JobParcel, asNew = false
   for (const [i, s] of file.steps.entries())
     for (const name of s.pictures ?? []) {
       if (pictures.has(name)) continue;
-      if (pictures.size && !saidMissing.has(name)) throw new Fault(`steps[${i}].pictures`, `there is no picture ${name} in the file`);
+      if (pictures.size && !saidMissing.has(name))
+        throw new Fault(`steps[${i}].pictures`, `there is no picture ${name} in the file`);
       missing.add(name);
     }
   const read = jobFromFile(file, now.toISOString());
@@ -77,7 +84,11 @@ export async function takeInJobFile({ file, pictures }: JobParcel, asNew = false
   if (twice !== undefined) throw new Fault("findings", `there are two findings on ${twice}`);
   const db = await database();
   const own = asNew ? undefined : file.job?.number;
-  if (own && (await loadHead(own, db))) throw new Fault("job.number", `${own} is in this shop already; --as-new takes it in under the next number`);
+  if (own && (await loadHead(own, db)))
+    throw new Fault(
+      "job.number",
+      `${own} is in this shop already; --as-new takes it in under the next number`,
+    );
   const kept = await keepPictures(pictures, new Map((carried.pictures ?? []).map((p) => [p.name, p.sha256])));
   const { number: _theirs, ...head } = read.head;
   const number = await inTurn(db, async (trx) => {
@@ -86,15 +97,28 @@ export async function takeInJobFile({ file, pictures }: JobParcel, asNew = false
     const hooks = await fillBought(trx, job, read.bought);
     await fillPictures(trx, job.id, file, read, kept, hooks, now.toISOString());
     await trx("jobs").where({ id: job.id }).update({ version: 2 });
-    const without = missing.size ? `, without its pictures ${[...missing].slice(0, 20).join(", ")}${missing.size > 20 ? " and more" : ""}` : "";
-    await trx("history").insert({ job_id: job.id, version: 2, at: now.toISOString(), what: `taken in from a job file${without}`, ...signedBy() });
+    const without = missing.size
+      ? `, without its pictures ${[...missing].slice(0, 20).join(", ")}${missing.size > 20 ? " and more" : ""}`
+      : "";
+    await trx("history").insert({
+      job_id: job.id,
+      version: 2,
+      at: now.toISOString(),
+      what: `taken in from a job file${without}`,
+      ...signedBy(),
+    });
     return job.number;
   });
   return { number, missing: [...missing] };
 }
 
-/** Keeps the pictures of a file one after the other, each compared with the hash that the file names it by. */
-async function keepPictures(pictures: JobParcel["pictures"], hashes: ReadonlyMap<string, string | undefined>): Promise<ReadonlyMap<string, StoredPicture>> {
+/**
+ * Keeps the pictures of a file one after the other, each compared with the hash that the file names it by.
+ */
+async function keepPictures(
+  pictures: JobParcel["pictures"],
+  hashes: ReadonlyMap<string, string | undefined>,
+): Promise<ReadonlyMap<string, StoredPicture>> {
   const kept = new Map<string, StoredPicture>();
   for (const [name, read] of [...pictures].sort(([a], [b]) => (a < b ? -1 : 1))) {
     const bytes = Buffer.from(await read());
@@ -114,7 +138,8 @@ async function fill(trx: Knex, { id }: { id: number }, read: JobFromFile): Promi
   const put = async (table: string, rows: readonly Row[]): Promise<void> => {
     for (const row of rows) await trx(table).insert({ job_id: id, ...row });
   };
-  const placed = <T>(things: readonly T[], write: (t: T) => Row): Row[] => things.map((t, position) => ({ position, ...write(t) }));
+  const placed = <T>(things: readonly T[], write: (t: T) => Row): Row[] =>
+    things.map((t, position) => ({ position, ...write(t) }));
   await put("parts", placed(read.parts, records.parts.write));
   await put("steps", placed(read.steps, ({ hardware: _h, pictures: _p, ...s }) => records.steps.write(s))); // biome-ignore format: one table, one line
   await put("hardware", placed(read.steps.flatMap((s) => (s.hardware ?? []).map((h) => ({ step: s.id, h }))), ({ step, h }) => ({ step, ...records.hardware.write(h) }))); // biome-ignore format: one table, one line
@@ -127,8 +152,15 @@ async function fill(trx: Knex, { id }: { id: number }, read: JobFromFile): Promi
   await put("lines_done", [...new Set(read.linesDone)].map((line) => ({ line, at: read.linesAt?.[line] ?? at }))); // biome-ignore format: one table, one line
 }
 
-/** An order's reference begins with the job's number, which may be another one here. Answers what pictures of arrivals hang on here, by what they hung on there. */
-async function fillBought(trx: Knex, job: { id: number; number: string }, bought: JobFromFile["bought"]): Promise<ReadonlyMap<string, string>> {
+/**
+ * An order's reference begins with the job's number, which may be another one here. Answers what pictures of
+ * arrivals hang on here, by what they hung on there.
+ */
+async function fillBought(
+  trx: Knex,
+  job: { id: number; number: string },
+  bought: JobFromFile["bought"],
+): Promise<ReadonlyMap<string, string>> {
   if (!bought) return new Map();
   const put = async (table: string, row: Row): Promise<number> => {
     const [id]: number[] = await trx(table).insert({ job_id: job.id, ...row });
@@ -136,10 +168,21 @@ async function fillBought(trx: Knex, job: { id: number; number: string }, bought
   };
   for (const q of bought.quotes) await put("quotes", records.quotes.write(q));
   const orders: number[] = [];
-  for (const o of bought.orders) orders.push(await put("orders", records.orders.write({ ...o, reference: o.reference.replace(/^[^/]+/, job.number) })));
+  for (const o of bought.orders)
+    orders.push(
+      await put(
+        "orders",
+        records.orders.write({ ...o, reference: o.reference.replace(/^[^/]+/, job.number) }),
+      ),
+    );
   const arrivals: number[] = [];
   for (const { order, was: _was, ...a } of bought.arrivals)
-    arrivals.push(await put("arrivals", records.arrivals.write({ ...a, ...(order === undefined ? {} : { orderId: orders[order] }) })));
+    arrivals.push(
+      await put(
+        "arrivals",
+        records.arrivals.write({ ...a, ...(order === undefined ? {} : { orderId: orders[order] }) }),
+      ),
+    );
   return arrivalHooks(bought.arrivals.map((a) => a.was), arrivals); // biome-ignore format: one call
 }
 

@@ -19,7 +19,10 @@ export function thereIs<T>(found: T | null, number: string): T {
   return found;
 }
 
-/** Rows as they were last read, with the records they gave: a row that says the same is not read again. A change touches a few rows of a job, and the rest of it stands. */
+/**
+ * Rows as they were last read, with the records they gave: a row that says the same is not read again. A
+ * change touches a few rows of a job, and the rest of it stands.
+ */
 type Held = Map<string, Map<unknown, { readonly row: Row; readonly record: unknown }>>;
 
 function sameRow(a: Row, b: Row): boolean {
@@ -50,13 +53,17 @@ const seen = new Map<string, { readonly job: Job; readonly held: Held }>();
 const MOST_SEEN = 40;
 
 /**
- * A whole job for a page: read again only if its version has moved since it was last read. Every change of a job goes through `changeJob`, which
- * raises the version in the same transaction, also from another process; so one small query tells whether what is held still stands.
+ * A whole job for a page: read again only if its version has moved since it was last read. Every change of a
+ * job goes through `changeJob`, which
+ * raises the version in the same transaction, also from another process; so one small query tells whether
+ * what is held still stands.
  * Not for use inside a transaction, where the rows move before the version does.
  */
 export async function currentJob(number: string, at?: Knex): Promise<Job | null> {
   const db = at ?? (await database());
-  const row: { id: number; version: number } | undefined = await db("jobs").where({ number }).first("id", "version");
+  const row: { id: number; version: number } | undefined = await db("jobs")
+    .where({ number })
+    .first("id", "version");
   if (!row) return null;
   const before = seen.get(number);
   seen.delete(number);
@@ -98,7 +105,10 @@ async function readJob(db: Knex, number: string, held: Held): Promise<Job | null
   const pictures = kept.map((row) => through("job_pictures", row, records.job_pictures.read));
   const names = new Map<string, string[]>();
   for (const p of pictures) if (p.step) names.set(p.step, [...(names.get(p.step) ?? []), p.name]);
-  const done: { line: string; at: string }[] = await db("lines_done").where({ job_id: head.id }).orderBy("at").select("line", "at");
+  const done: { line: string; at: string }[] = await db("lines_done")
+    .where({ job_id: head.id })
+    .orderBy("at")
+    .select("line", "at");
   return {
     ...head,
     parts: await of("parts", "position", records.parts.read),

@@ -10,12 +10,20 @@ import { records } from "./tables";
 import { signedBy } from "./who";
 
 /** A new job with the next free number, at Take in. Answers its number. */
-export async function createJob(head: Partial<JobHead> = {}, now: Date = new Date(), db?: Knex): Promise<string> {
+export async function createJob(
+  head: Partial<JobHead> = {},
+  now: Date = new Date(),
+  db?: Knex,
+): Promise<string> {
   return inTurn(db ?? (await database()), async (trx) => (await insertJob(trx, head, now)).number);
 }
 
 /** The same inside a transaction that does more. */
-export async function insertJob(trx: Knex, head: Partial<JobHead>, now: Date): Promise<{ id: number; number: string }> {
+export async function insertJob(
+  trx: Knex,
+  head: Partial<JobHead>,
+  now: Date,
+): Promise<{ id: number; number: string }> {
   const number = head.number ?? (await nextNumber(trx));
   const at = now.toISOString();
   const [row]: { id: number }[] = await trx("jobs")
@@ -26,7 +34,10 @@ export async function insertJob(trx: Knex, head: Partial<JobHead>, now: Date): P
   return { id: row.id, number };
 }
 
-/** The next number of the shop's own count. A number that came with a job from elsewhere is stepped over and does not move the count. */
+/**
+ * The next number of the shop's own count. A number that came with a job from elsewhere is stepped over and
+ * does not move the count.
+ */
 async function nextNumber(trx: Knex): Promise<string> {
   const counter: { value: number } | undefined = await trx("counters").where({ name: "job" }).first("value");
   for (let n = (counter?.value ?? 0) + 1; ; n++) {
@@ -38,9 +49,15 @@ async function nextNumber(trx: Knex): Promise<string> {
 }
 
 /** Fields of the head that a screen may set, and how the history says it. */
-export async function setHead(number: string, version: number, fields: Partial<JobHead>, what: string): Promise<number> {
+export async function setHead(
+  number: string,
+  version: number,
+  fields: Partial<JobHead>,
+  what: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    if (Object.keys(fields).length) await trx("jobs").where({ id: job.id }).update(records.jobs.write(fields));
+    if (Object.keys(fields).length)
+      await trx("jobs").where({ id: job.id }).update(records.jobs.write(fields));
     return what;
   });
 }
@@ -48,10 +65,15 @@ export async function setHead(number: string, version: number, fields: Partial<J
 export async function moveToStage(number: string, version: number, stage: Stage): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     // what the shop asks of its kind is kept with the unit, as it was on the day it came to be tried
-    const proposed = stage === "hand-back" && job.ownTests === undefined ? testsOfKind(job.kind, (await shopSettings(trx)).kindTests) : [];
+    const proposed =
+      stage === "hand-back" && job.ownTests === undefined
+        ? testsOfKind(job.kind, (await shopSettings(trx)).kindTests)
+        : [];
     await trx("jobs")
       .where({ id: job.id })
-      .update(records.jobs.write({ stage, trouble: undefined, ...(proposed.length ? { ownTests: proposed } : {}) }));
+      .update(
+        records.jobs.write({ stage, trouble: undefined, ...(proposed.length ? { ownTests: proposed } : {}) }),
+      );
     return `moved to ${STAGE_NAMES[stage]}`;
   });
 }

@@ -1,6 +1,13 @@
 import { partKindFrom } from "@/core/hardware/part-kind";
 import type { ChosenCauses, Finding } from "@/core/job/finding";
-import { asksForNewName, type GearIdentity, type GearNotes, noteSays, type PhotoCount, sizeOf } from "@/core/job/gear-notes";
+import {
+  asksForNewName,
+  type GearIdentity,
+  type GearNotes,
+  noteSays,
+  type PhotoCount,
+  sizeOf,
+} from "@/core/job/gear-notes";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import type { HardwareFind, Reading } from "@/core/job/reading";
 import { FAILURE_MODES, isFailure } from "@/core/judge/failure-modes";
@@ -12,11 +19,19 @@ import { findingOf, nameOf, renewPart, writeFinding } from "./findings";
 import { setHead } from "./jobs";
 import { records } from "./tables";
 
-async function addReadings({ trx, job, at }: Change, part: string, readings: readonly Omit<Reading, "id" | "part" | "at">[]): Promise<void> {
-  for (const r of readings) await trx("readings").insert({ job_id: job.id, ...records.readings.write({ part, ...r, at }) });
+async function addReadings(
+  { trx, job, at }: Change,
+  part: string,
+  readings: readonly Omit<Reading, "id" | "part" | "at">[],
+): Promise<void> {
+  for (const r of readings)
+    await trx("readings").insert({ job_id: job.id, ...records.readings.write({ part, ...r, at }) });
 }
 
-/** Says what a part is, which is guessed from its name until somebody does, or what it is made of; null: it is not known. */
+/**
+ * Says what a part is, which is guessed from its name until somebody does, or what it is made of; null: it is
+ * not known.
+ */
 export async function setPartFacts(
   number: string,
   version: number,
@@ -26,11 +41,17 @@ export async function setPartFacts(
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
     const name = await nameOf(c, part);
-    const kind = said.kind === undefined ? {} : { kind: said.kind ?? partKindFrom(name), kindSaid: said.kind === null ? null : true };
+    const kind =
+      said.kind === undefined
+        ? {}
+        : { kind: said.kind ?? partKindFrom(name), kindSaid: said.kind === null ? null : true };
     await trx("parts")
       .where({ job_id: job.id, ref: part })
-      .update(records.parts.write({ ...kind, ...(said.material === undefined ? {} : { material: said.material }) }));
-    if (said.material !== undefined) return `${name}: made of ${PART_MATERIALS.find((m) => m.material === said.material)?.says ?? "what is not known"}`;
+      .update(
+        records.parts.write({ ...kind, ...(said.material === undefined ? {} : { material: said.material }) }),
+      );
+    if (said.material !== undefined)
+      return `${name}: made of ${PART_MATERIALS.find((m) => m.material === said.material)?.says ?? "what is not known"}`;
     return `${name}: ${said.kind === null ? "its kind goes by its name" : `kind ${said.kind}`}`;
   });
 }
@@ -45,12 +66,22 @@ export async function setFinding(
   number: string,
   version: number,
   part: string,
-  { renew, got, ...fields }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & { readonly renew?: boolean; readonly got?: null },
+  {
+    renew,
+    got,
+    ...fields
+  }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & {
+    readonly renew?: boolean;
+    readonly got?: null;
+  },
   openAgain: readonly string[] = [],
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { gear } = await findingOf(c, part);
-    await writeFinding(c, part, { ...fields, ...(got === undefined ? {} : { got, chosen: null, goesIn: null }) });
+    await writeFinding(c, part, {
+      ...fields,
+      ...(got === undefined ? {} : { got, chosen: null, goesIn: null }),
+    });
     if (openAgain.length)
       await c
         .trx("lines_done")
@@ -66,13 +97,20 @@ export async function setFinding(
     const mode = FAILURE_MODES.find((m) => m.mode === fields.mode);
     const renewed = renew ?? mode?.renew;
     if (renewed !== undefined) await renewPart(c, part, renewed);
-    if (fields.fate) return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
+    if (fields.fate)
+      return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
     return `${await nameOf(c, part)}: ${mode?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
   });
 }
 
 /** Marks teeth on the gear face; null takes a mark away. */
-export async function markTeeth(number: string, version: number, part: string, teeth: readonly number[], mark: string | null): Promise<number> {
+export async function markTeeth(
+  number: string,
+  version: number,
+  part: string,
+  teeth: readonly number[],
+  mark: string | null,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const marks: Record<string, string> = { ...(await findingOf(c, part)).teeth };
     for (const t of teeth) {
@@ -93,20 +131,32 @@ export async function setGearNotes(
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { gear } = await findingOf(c, part);
-    const merged: GearNotes = Object.fromEntries(Object.entries({ ...gear, ...said }).filter(([, v]) => v !== null && v !== undefined && v !== ""));
+    const merged: GearNotes = Object.fromEntries(
+      Object.entries({ ...gear, ...said }).filter(([, v]) => v !== null && v !== undefined && v !== ""),
+    );
     if (said.mate) {
       const other = await findingOf(c, said.mate);
       if (!other.gear.mate) await writeFinding(c, said.mate, { gear: { ...other.gear, mate: part } });
     }
     await writeFinding(c, part, { gear: merged, ...(asksForNewName(said) ? { identity: null } : {}) });
-    const told: Record<string, unknown> = { ...said, ...(said.mate ? { mate: await nameOf(c, said.mate) } : {}) };
+    const told: Record<string, unknown> = {
+      ...said,
+      ...(said.mate ? { mate: await nameOf(c, said.mate) } : {}),
+    };
     const notes = Object.entries(told).map(([note, value]) => noteSays(note, value));
     return `${await nameOf(c, part)}: ${notes.join(", ")}`;
   });
 }
 
 /** Says what was seen on a part that is no gear; empty takes it back. */
-export async function setPartLook(number: string, version: number, part: string, key: string, label: string, says: string): Promise<number> {
+export async function setPartLook(
+  number: string,
+  version: number,
+  part: string,
+  key: string,
+  label: string,
+  says: string,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { gear } = await findingOf(c, part);
     const { [key]: _, ...looks } = gear.looks ?? {};
@@ -116,14 +166,23 @@ export async function setPartLook(number: string, version: number, part: string,
 }
 
 /**
- * Takes a count from a photograph: the teeth, those that are gone and those that are broken off in part, and the picture as that of the finding. Marks
- * of broken teeth that were there before go; worn, cracked and melted ones stay. Sizes read from it go among the readings.
+ * Takes a count from a photograph: the teeth, those that are gone and those that are broken off in part, and
+ * the picture as that of the finding. Marks
+ * of broken teeth that were there before go; worn, cracked and melted ones stay. Sizes read from it go among
+ * the readings.
  */
-export async function takePhotoCount(number: string, version: number, part: string, count: PhotoCount): Promise<number> {
+export async function takePhotoCount(
+  number: string,
+  version: number,
+  part: string,
+  count: PhotoCount,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const f = await findingOf(c, part);
     const marks: Record<string, string> = Object.fromEntries(
-      Object.entries(f.teeth).filter(([k, m]) => m !== "missing" && m !== "broken" && Number(k) < count.teeth),
+      Object.entries(f.teeth).filter(
+        ([k, m]) => m !== "missing" && m !== "broken" && Number(k) < count.teeth,
+      ),
     );
     for (const t of count.missing) marks[t] = "missing";
     for (const t of count.broken) marks[t] = "broken";
@@ -136,8 +195,13 @@ export async function takePhotoCount(number: string, version: number, part: stri
     };
     const other = f.gear.teeth !== count.teeth || count.sizes.length > 0;
     await writeFinding(c, part, { gear, teeth: marks, ...(other ? { identity: null } : {}) });
-    await c.trx("job_pictures").where({ job_id: c.job.id, name: count.picture }).whereNull("part").update(records.job_pictures.write({ part }));
-    for (const { what } of count.sizes) await c.trx("readings").where({ job_id: c.job.id, part, what, source: PHOTOGRAPH }).delete();
+    await c
+      .trx("job_pictures")
+      .where({ job_id: c.job.id, name: count.picture })
+      .whereNull("part")
+      .update(records.job_pictures.write({ part }));
+    for (const { what } of count.sizes)
+      await c.trx("readings").where({ job_id: c.job.id, part, what, source: PHOTOGRAPH }).delete();
     await addReadings(c, part, count.sizes.map((size) => ({ ...size, source: PHOTOGRAPH }))); // biome-ignore format: one call
     return `${await nameOf(c, part)}: ${count.teeth} teeth counted in picture ${count.picture}, ${count.missing.length} missing`;
   });
@@ -145,7 +209,12 @@ export async function takePhotoCount(number: string, version: number, part: stri
 /** The source of a reading that was taken from a picture. */
 const PHOTOGRAPH = "photograph";
 
-export async function addReading(number: string, version: number, part: string, reading: Omit<Reading, "id" | "part" | "at">): Promise<number> {
+export async function addReading(
+  number: string,
+  version: number,
+  part: string,
+  reading: Omit<Reading, "id" | "part" | "at">,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     await findingOf(c, part);
     await addReadings(c, part, [reading]);
@@ -155,7 +224,13 @@ export async function addReading(number: string, version: number, part: string, 
 }
 
 /** Strikes all readings of one dimension. */
-export async function strikeReadings(number: string, version: number, part: string, what: string, teeth?: number): Promise<number> {
+export async function strikeReadings(
+  number: string,
+  version: number,
+  part: string,
+  what: string,
+  teeth?: number,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const q = c.trx("readings").where({ job_id: c.job.id, part, what });
     await (teeth === undefined ? q : q.andWhere({ teeth })).delete();
@@ -165,7 +240,12 @@ export async function strikeReadings(number: string, version: number, part: stri
 }
 
 /** Accepts the name of a gear. */
-export async function nameGear(number: string, version: number, part: string, identity: GearIdentity): Promise<number> {
+export async function nameGear(
+  number: string,
+  version: number,
+  part: string,
+  identity: GearIdentity,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     await findingOf(c, part);
     await writeFinding(c, part, { identity });
@@ -175,10 +255,20 @@ export async function nameGear(number: string, version: number, part: string, id
 
 /** Keeps the train; what it was before is in the history's line only by its size. */
 export async function setTrain(number: string, version: number, train: TrainInput): Promise<number> {
-  return setHead(number, version, { train }, `train: ${train.meshes.length} ${train.meshes.length === 1 ? "mesh" : "meshes"}`);
+  return setHead(
+    number,
+    version,
+    { train },
+    `train: ${train.meshes.length} ${train.meshes.length === 1 ? "mesh" : "meshes"}`,
+  );
 }
 
-export async function setCauses(number: string, version: number, causes: ChosenCauses, what: string): Promise<number> {
+export async function setCauses(
+  number: string,
+  version: number,
+  causes: ChosenCauses,
+  what: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     await trx("jobs")
       .where({ id: job.id })
@@ -187,7 +277,11 @@ export async function setCauses(number: string, version: number, causes: ChosenC
   });
 }
 
-export async function keepHardwareFind(number: string, version: number, find: Omit<HardwareFind, "at">): Promise<number> {
+export async function keepHardwareFind(
+  number: string,
+  version: number,
+  find: Omit<HardwareFind, "at">,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     await trx("jobs")
       .where({ id: job.id })

@@ -1,4 +1,7 @@
-/** For killed.test.ts: takes one job in and lays steps down one after another, telling on standard output what the shop has acknowledged, until it is killed. */
+/**
+ * For killed.test.ts: takes one job in and lays steps down one after another, telling on standard output what
+ * the shop has acknowledged, until it is killed.
+ */
 import { writeSync } from "node:fs";
 import { createJob } from "./jobs";
 import { layDown } from "./strip";

@@ -7,7 +7,10 @@ import { job, testShop } from "./test-shop";
 
 const folder = testShop();
 
-/** Runs the writer, kills it some milliseconds after its third step, and answers what it had been told until then. */
+/**
+ * Runs the writer, kills it some milliseconds after its third step, and answers what it had been told until
+ * then.
+ */
 async function killedAfter(ms: number): Promise<{ number: string; steps: number; version: number }> {
   const writer = spawn(process.execPath, ["--import", "tsx", "src/store/killed-writer.ts"], {
     env: { ...process.env, DEMONTAGE_DATA: folder },
@@ -37,7 +40,9 @@ async function killedAfter(ms: number): Promise<{ number: string; steps: number;
 }
 
 describe("a program that is killed while it writes", () => {
-  it("has lost nothing that it had acknowledged, and left nothing half done", { timeout: 120_000 }, async () => {
+  it("has lost nothing that it had acknowledged, and left nothing half done", {
+    timeout: 120_000,
+  }, async () => {
     for (let round = 0; round < 5; round++) {
       const ms = Math.random() * 60;
       const { number, steps, version } = await killedAfter(ms);
@@ -53,7 +58,9 @@ describe("a program that is killed while it writes", () => {
           s.hardware?.map((h) => h.qty),
           `${said}: step ${i + 1}`,
         ).toEqual([i + 1]);
-        expect(found.parts.find((p) => p.id === s.parts?.[0])?.name, `${said}: step ${i + 1}`).toBe(`cover ${i + 1}`);
+        expect(found.parts.find((p) => p.id === s.parts?.[0])?.name, `${said}: step ${i + 1}`).toBe(
+          `cover ${i + 1}`,
+        );
       });
       expect(new Set(found.steps.map((s) => s.id)).size, said).toBe(found.steps.length);
     }

@@ -1,6 +1,13 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
-import { type Chamber, type ChamberKind, type DryPlace, newChamber, nextChamberId, nextDryId } from "@/core/job/chamber";
+import {
+  type Chamber,
+  type ChamberKind,
+  type DryPlace,
+  newChamber,
+  nextChamberId,
+  nextDryId,
+} from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import type { LubePoint, Service, WeighedPoint } from "@/core/job/service";
 import { type Proposal, proposedChambers } from "@/core/lube/propose";
@@ -15,13 +22,29 @@ import { records } from "./tables";
 /** A change of what is lubricated: the whole job as it was, besides what every change has. */
 type LubeChange = Change & { readonly whole: Job };
 
-const changeLube = (number: string, version: number, work: (c: LubeChange) => Promise<string>): Promise<number> =>
-  changeJob(number, version, async (c) => work({ ...c, whole: thereIs(await loadJob(number, c.trx), number) }));
+const changeLube = (
+  number: string,
+  version: number,
+  work: (c: LubeChange) => Promise<string>,
+): Promise<number> =>
+  changeJob(number, version, async (c) =>
+    work({ ...c, whole: thereIs(await loadJob(number, c.trx), number) }),
+  );
 
-const pointRow = (trx: Knex, jobId: number, point: string) => trx("lube_points").where({ job_id: jobId, ref: point });
+const pointRow = (trx: Knex, jobId: number, point: string) =>
+  trx("lube_points").where({ job_id: jobId, ref: point });
 
-/** What is weighed in at a point, with the lot that it came from; null: nothing any more. It comes off the stock, and goes back to it. */
-async function weigh(trx: Knex, jobId: number, g: WeighedPoint, grams: number | null, at: string): Promise<void> {
+/**
+ * What is weighed in at a point, with the lot that it came from; null: nothing any more. It comes off the
+ * stock, and goes back to it.
+ */
+async function weigh(
+  trx: Knex,
+  jobId: number,
+  g: WeighedPoint,
+  grams: number | null,
+  at: string,
+): Promise<void> {
   const tube = g.lubricantId ? await trx("lubricants").where({ id: g.lubricantId }).first() : undefined;
   const held = tube && shelf.read(tube);
   await pointRow(trx, jobId, g.id).update(
@@ -41,7 +64,8 @@ async function weigh(trx: Knex, jobId: number, g: WeighedPoint, grams: number | 
 
 /** Refused where a lubricant is weighed in: nothing that went in is forgotten. */
 function refuseWeighed(points: readonly WeighedPoint[], path: string, what: string): void {
-  if (points.some((g) => g.weighedGrams !== undefined)) throw new Fault(path, `${what}: a lubricant is weighed in there already. Strike the weights first`);
+  if (points.some((g) => g.weighedGrams !== undefined))
+    throw new Fault(path, `${what}: a lubricant is weighed in there already. Strike the weights first`);
 }
 const inChamber = (job: Job, id: string): WeighedPoint[] => job.lubePoints.filter((g) => g.chamber === id);
 
@@ -50,10 +74,18 @@ const writeChambers = (trx: Knex, jobId: number, chambers: readonly Chamber[]) =
     .where({ id: jobId })
     .update(records.jobs.write({ chambers, noGrease: null }));
 
-async function insertPoints(trx: Knex, jobId: number, points: readonly Omit<LubePoint, "id">[]): Promise<void> {
+async function insertPoints(
+  trx: Knex,
+  jobId: number,
+  points: readonly Omit<LubePoint, "id">[],
+): Promise<void> {
   const { refs, position } = await newRefs(trx, "lube_points", jobId, points.length);
   for (const [i, p] of points.entries())
-    await trx("lube_points").insert({ job_id: jobId, position: position + i, ...records.lube_points.write({ ...p, id: refs[i] }) });
+    await trx("lube_points").insert({
+      job_id: jobId,
+      position: position + i,
+      ...records.lube_points.write({ ...p, id: refs[i] }),
+    });
 }
 
 /** A new chamber, and its first point, if `first` gives one. */
@@ -78,7 +110,11 @@ export async function addChamber(
 export async function takeProposed(number: string, version: number): Promise<number> {
   return changeLube(number, version, async ({ trx, job, whole }) => {
     const proposed: Proposal[] = proposedChambers(whole);
-    if (!proposed.length) throw new Fault("chambers", "neither the train nor what came off speaks of another chamber: make it yourself");
+    if (!proposed.length)
+      throw new Fault(
+        "chambers",
+        "neither the train nor what came off speaks of another chamber: make it yourself",
+      );
     await writeChambers(trx, job.id, [...(whole.chambers ?? []), ...proposed.map((p) => p.chamber)]);
     for (const p of proposed) await insertPoints(trx, job.id, p.points);
     return `chambers: ${proposed.map((p) => p.chamber.name).join(", ")}`;
@@ -110,12 +146,16 @@ export async function changeChamber(
       job.id,
       (whole.chambers ?? []).map((c) => (c.id === id ? changed : c)),
     );
-    if ("outside" in facts || "openedBy" in facts) for (const g of inChamber(whole, id)) await follow(trx, job.id, g, changed);
+    if ("outside" in facts || "openedBy" in facts)
+      for (const g of inChamber(whole, id)) await follow(trx, job.id, g, changed);
     return `${changed.name}: ${what}`;
   });
 }
 
-/** A point that is on no part that came off is reached as its chamber is: from outside, or while the step that opened it leaves it open. */
+/**
+ * A point that is on no part that came off is reached as its chamber is: from outside, or while the step that
+ * opened it leaves it open.
+ */
 async function follow(trx: Knex, jobId: number, g: WeighedPoint, chamber: Chamber): Promise<void> {
   if (g.part !== undefined) return;
   const moved = chamber.outside
@@ -123,7 +163,10 @@ async function follow(trx: Knex, jobId: number, g: WeighedPoint, chamber: Chambe
     : g.outside && chamber.openedBy
       ? { ...g, outside: undefined, reachedBy: chamber.openedBy }
       : undefined;
-  if (moved) await pointRow(trx, jobId, g.id).update(records.lube_points.write({ ...foldedFacts(moved), reachedBy: moved.reachedBy ?? null }));
+  if (moved)
+    await pointRow(trx, jobId, g.id).update(
+      records.lube_points.write({ ...foldedFacts(moved), reachedBy: moved.reachedBy ?? null }),
+    );
 }
 
 async function dropPoints(trx: Knex, jobId: number, points: readonly WeighedPoint[]): Promise<void> {
@@ -145,15 +188,38 @@ export async function dropChamber(number: string, version: number, id: string): 
 }
 
 /** A place at a chamber that stays dry. */
-export async function addDry(number: string, version: number, id: string, place: Omit<DryPlace, "id">): Promise<number> {
-  return changeDry(number, version, id, (dry) => [...dry, { id: nextDryId(dry), ...place }], `stays dry: ${place.says}`);
+export async function addDry(
+  number: string,
+  version: number,
+  id: string,
+  place: Omit<DryPlace, "id">,
+): Promise<number> {
+  return changeDry(
+    number,
+    version,
+    id,
+    (dry) => [...dry, { id: nextDryId(dry), ...place }],
+    `stays dry: ${place.says}`,
+  );
 }
 
 export async function dropDry(number: string, version: number, id: string, place: string): Promise<number> {
-  return changeDry(number, version, id, (dry) => dry.filter((d) => d.id !== place), "a place need not stay dry");
+  return changeDry(
+    number,
+    version,
+    id,
+    (dry) => dry.filter((d) => d.id !== place),
+    "a place need not stay dry",
+  );
 }
 
-async function changeDry(number: string, version: number, id: string, work: (dry: readonly DryPlace[]) => DryPlace[], what: string): Promise<number> {
+async function changeDry(
+  number: string,
+  version: number,
+  id: string,
+  work: (dry: readonly DryPlace[]) => DryPlace[],
+  what: string,
+): Promise<number> {
   return changeLube(number, version, async ({ trx, job, whole }) => {
     const { name, dry = [] } = chamberOf(whole, id);
     await writeChambers(
@@ -175,17 +241,25 @@ export async function takeLubricant(
 ): Promise<number> {
   return changeLube(number, version, async ({ trx, job, whole, at }) => {
     const before = chamberOf(whole, id);
-    for (const g of inChamber(whole, id)) if (g.weighedGrams !== undefined && g.lubricantId !== lubricant.id) await weigh(trx, job.id, g, null, at);
+    for (const g of inChamber(whole, id))
+      if (g.weighedGrams !== undefined && g.lubricantId !== lubricant.id)
+        await weigh(trx, job.id, g, null, at);
     await writeChambers(
       trx,
       job.id,
-      (whole.chambers ?? []).map((c) => (c.id === id ? { ...c, lubricant: lubricant.id, override, none: undefined, getting: undefined } : c)),
+      (whole.chambers ?? []).map((c) =>
+        c.id === id ? { ...c, lubricant: lubricant.id, override, none: undefined, getting: undefined } : c,
+      ),
     );
     return `${before.name}: ${lubricant.name}${override ? `, not H1, because ${override}` : ""}`;
   });
 }
 
-export async function addPoints(number: string, version: number, points: readonly Omit<LubePoint, "id">[]): Promise<number> {
+export async function addPoints(
+  number: string,
+  version: number,
+  points: readonly Omit<LubePoint, "id">[],
+): Promise<number> {
   return changeLube(number, version, async ({ trx, job }) => {
     await insertPoints(trx, job.id, points);
     return `to be lubricated: ${points.map((p) => p.where).join(", ")}`;
@@ -204,8 +278,11 @@ export async function changePoint(
     const before = whole.lubePoints.find((g) => g.id === point);
     if (!before) throw new Fault("point", "is not among the points any more");
     // another lubricant, or another kind of place, than what it was weighed in for
-    if ("lubricant" in facts || (facts.kind && facts.kind !== before.kind)) refuseWeighed([before], "point", before.where ?? "a point");
-    await pointRow(trx, job.id, point).update(records.lube_points.write({ ...foldedFacts(before), ...facts }));
+    if ("lubricant" in facts || (facts.kind && facts.kind !== before.kind))
+      refuseWeighed([before], "point", before.where ?? "a point");
+    await pointRow(trx, job.id, point).update(
+      records.lube_points.write({ ...foldedFacts(before), ...facts }),
+    );
     return `${before.where ?? "a point"}: ${what}`;
   });
 }
@@ -220,7 +297,12 @@ export async function dropPoint(number: string, version: number, point: string):
 }
 
 /** Weighs a lubricant in at a point; null strikes the weight. */
-export async function weighIn(number: string, version: number, point: string, grams: number | null): Promise<number> {
+export async function weighIn(
+  number: string,
+  version: number,
+  point: string,
+  grams: number | null,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     const row: Row | undefined = await pointRow(trx, job.id, point).first();
     if (!row) throw new Fault("point", "is not among the points any more");
@@ -239,30 +321,59 @@ export async function setWashed(number: string, version: number, washed: boolean
   });
 }
 
-/** Cleanings go into the plan: of a part in place of what was planned for it, of a chamber at its moment, in the words that it has. */
-export async function addCleanings(number: string, version: number, cleanings: readonly Omit<Service, "id" | "do">[]): Promise<number> {
+/**
+ * Cleanings go into the plan: of a part in place of what was planned for it, of a chamber at its moment, in
+ * the words that it has.
+ */
+export async function addCleanings(
+  number: string,
+  version: number,
+  cleanings: readonly Omit<Service, "id" | "do">[],
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    const planned = (await trx("services").where({ job_id: job.id, what: "clean" })).map(records.services.read);
+    const planned = (await trx("services").where({ job_id: job.id, what: "clean" })).map(
+      records.services.read,
+    );
     for (const c of cleanings) {
       // a chamber is cleaned once: where its moment has moved, its line moves
-      const same = planned.find((v) => (c.chamber ? v.chamber === c.chamber : v.part === c.part && v.reachedBy === c.reachedBy));
+      const same = planned.find((v) =>
+        c.chamber ? v.chamber === c.chamber : v.part === c.part && v.reachedBy === c.reachedBy,
+      );
       if (same) {
         await trx("services")
           .where({ job_id: job.id, ref: same.id })
-          .update(records.services.write(c.chamber ? { reachedBy: c.reachedBy } : { note: c.note, waitMinutes: c.waitMinutes, method: c.method }));
+          .update(
+            records.services.write(
+              c.chamber
+                ? { reachedBy: c.reachedBy }
+                : { note: c.note, waitMinutes: c.waitMinutes, method: c.method },
+            ),
+          );
         continue;
       }
       const { refs, position } = await newRefs(trx, "services", job.id, 1);
-      await trx("services").insert({ job_id: job.id, position, ...records.services.write({ ...c, do: "clean", id: refs[0] }) });
+      await trx("services").insert({
+        job_id: job.id,
+        position,
+        ...records.services.write({ ...c, do: "clean", id: refs[0] }),
+      });
     }
     return `to be cleaned: ${cleanings.map((c) => c.note ?? "a part").join("; ")}`;
   });
 }
 
 /** A service is done at another moment. */
-export async function moveService(number: string, version: number, service: string, reachedBy: string, says: string): Promise<number> {
+export async function moveService(
+  number: string,
+  version: number,
+  service: string,
+  reachedBy: string,
+  says: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    await trx("services").where({ job_id: job.id, ref: service }).update(records.services.write({ reachedBy }));
+    await trx("services")
+      .where({ job_id: job.id, ref: service })
+      .update(records.services.write({ reachedBy }));
     return says;
   });
 }

@@ -2,7 +2,8 @@ import type { Knex } from "knex";
 import type { Row } from "./rows";
 
 /**
- * Writes many rows by one statement that is handed all of them as one JSON text. A statement with a binding for every cell costs several times the writing itself: it is as long as the rows, and made anew each time.
+ * Writes many rows by one statement that is handed all of them as one JSON text. A statement with a binding
+ * for every cell costs several times the writing itself: it is as long as the rows, and made anew each time.
  *
  * @param rows of text, numbers, truths and null; all are written to the columns that any of them names
  * @param over columns by which a row that is there already is written over; without, such a row is an error
@@ -19,7 +20,9 @@ export async function writeMany(
   const sql = [
     `insert into ?? (${columns.map(() => "??").join(", ")})`,
     `select ${columns.map((_, i) => `value ->> ${i}`).join(", ")} from json_each(?) where true`,
-    over.length ? `on conflict (${over.map(() => "??").join(", ")}) do update set ${columns.map(() => "?? = ??").join(", ")}` : "",
+    over.length
+      ? `on conflict (${over.map(() => "??").join(", ")}) do update set ${columns.map(() => "?? = ??").join(", ")}`
+      : "",
     returning.length ? `returning ${returning.map(() => "??").join(", ")}` : "",
   ].join(" ");
   const cells = JSON.stringify(rows.map((r) => columns.map((c) => r[c] ?? null)));

@@ -10,16 +10,23 @@ import { findingOf, nameOf, renewPart, writeFinding } from "./findings";
 import type { Row } from "./rows";
 import { records } from "./tables";
 
-/** What goes in under a number of the catalogue, as it is made up today; null: the catalogue does not know it. */
-export async function madeUp({ trx }: Pick<Change, "trx">, number: string | null | undefined): Promise<GoesIn | null> {
+/**
+ * What goes in under a number of the catalogue, as it is made up today; null: the catalogue does not know it.
+ */
+export async function madeUp(
+  { trx }: Pick<Change, "trx">,
+  number: string | null | undefined,
+): Promise<GoesIn | null> {
   const [part] = number ? await partsNumbered([number], trx) : [];
   return part ? goesInFrom(part, await partsNumbered(spokenOf(part), trx)) : null;
 }
 
 /**
- * Chooses what replaces a part; null takes it back. A gear that comes with it belongs into its mate's place: the mate goes back new then, with that one.
+ * Chooses what replaces a part; null takes it back. A gear that comes with it belongs into its mate's place:
+ * the mate goes back new then, with that one.
  *
- * @param mate the mate's part and the number that goes into its place; null: whatever was chosen for it this way is taken back
+ * @param mate the mate's part and the number that goes into its place; null: whatever was chosen for it this
+ *   way is taken back
  */
 export async function choosePart(
   number: string,
@@ -30,24 +37,39 @@ export async function choosePart(
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
     await findingOf(c, part);
-    await writeFinding(c, part, { chosen, goesIn: await madeUp(c, chosen), ...(chosen ? { got: null } : {}) });
+    await writeFinding(c, part, {
+      chosen,
+      goesIn: await madeUp(c, chosen),
+      ...(chosen ? { got: null } : {}),
+    });
     await openCompanions(c, part);
     let and = "";
     if (mate) {
       await findingOf(c, mate.part);
       await openCompanions(c, mate.part);
-      await writeFinding(c, mate.part, { chosen: mate.chosen, goesIn: await madeUp(c, mate.chosen), ...(mate.chosen ? { got: null } : {}) });
+      await writeFinding(c, mate.part, {
+        chosen: mate.chosen,
+        goesIn: await madeUp(c, mate.chosen),
+        ...(mate.chosen ? { got: null } : {}),
+      });
       if (mate.chosen) {
         await renewPart(c, mate.part, true);
         and = `; with it the ${await nameOf(c, mate.part)}: ${mate.chosen}`;
       }
     }
-    return chosen ? `${await nameOf(c, part)}: replaced by ${chosen}${and}` : `${await nameOf(c, part)}: choice taken back`;
+    return chosen
+      ? `${await nameOf(c, part)}: replaced by ${chosen}${and}`
+      : `${await nameOf(c, part)}: choice taken back`;
   });
 }
 
 /** Keeps the number that stands on a part. */
-export async function setReadNumber(number: string, version: number, part: string, read: string): Promise<number> {
+export async function setReadNumber(
+  number: string,
+  version: number,
+  part: string,
+  read: string,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     await findingOf(c, part);
     await writeFinding(c, part, { readNumber: read.trim() || null });
@@ -55,30 +77,64 @@ export async function setReadNumber(number: string, version: number, part: strin
   });
 }
 
-/** Says where a part comes from that is not ordered; null: that is open again. What is said of what goes in with it stays while its number does. */
-export async function setGot(number: string, version: number, part: string, got: Got | null): Promise<number> {
+/**
+ * Says where a part comes from that is not ordered; null: that is open again. What is said of what goes in
+ * with it stays while its number does.
+ */
+export async function setGot(
+  number: string,
+  version: number,
+  part: string,
+  got: Got | null,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const was = await findingOf(c, part);
     const same = got && was.goesIn?.number === (got.number ?? "") ? was.goesIn : undefined;
-    const goesIn = got && (same ?? (await madeUp(c, got.number)) ?? { ...NOTHING_SAID, number: got.number ?? "" });
+    const goesIn =
+      got && (same ?? (await madeUp(c, got.number)) ?? { ...NOTHING_SAID, number: got.number ?? "" });
     await writeFinding(c, part, { got, goesIn, ...(got ? { chosen: null } : {}) });
     if (!same) await openCompanions(c, part);
     return `${await nameOf(c, part)}: ${got ? gotInWords(got) : "where it comes from is open again"}`;
   });
 }
 
-/** Another part is to go in: what was laid ready for the one before it was not laid ready for this one, though it may be called the same. */
+/**
+ * Another part is to go in: what was laid ready for the one before it was not laid ready for this one, though
+ * it may be called the same.
+ */
 async function openCompanions({ trx, job }: Change, part: string): Promise<void> {
   const begins = withKeysOf(part);
-  await trx("lines_done").where({ job_id: job.id }).whereRaw("substr(line, 1, ?) = ?", [begins.length, begins]).delete();
+  await trx("lines_done")
+    .where({ job_id: job.id })
+    .whereRaw("substr(line, 1, ?) = ?", [begins.length, begins])
+    .delete();
 }
-const NOTHING_SAID: Omit<GoesIn, "number"> = { name: "", stack: [], with: [], leavesOut: [], notBeside: [], staysOut: [] };
+const NOTHING_SAID: Omit<GoesIn, "number"> = {
+  name: "",
+  stack: [],
+  with: [],
+  leavesOut: [],
+  notBeside: [],
+  staysOut: [],
+};
 
-/** Says something of what goes in in a part's place: what comes with it and from where, how it faces, what stays out. */
-export async function sayOfWhatGoesIn(number: string, version: number, part: string, said: GoesInChange): Promise<number> {
+/**
+ * Says something of what goes in in a part's place: what comes with it and from where, how it faces, what
+ * stays out.
+ */
+export async function sayOfWhatGoesIn(
+  number: string,
+  version: number,
+  part: string,
+  said: GoesInChange,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { goesIn } = await findingOf(c, part);
-    if (!goesIn) throw new Fault("part", "has nothing that goes in in its place: choose it first, or say where it comes from");
+    if (!goesIn)
+      throw new Fault(
+        "part",
+        "has nothing that goes in in its place: choose it first, or say where it comes from",
+      );
     if (said.what === "stays-out") await canStayOut(c, said.piece);
     await writeFinding(c, part, { goesIn: changeGoesIn(goesIn, said) });
     return `${await nameOf(c, part)}: ${saidInWords(said)}`;
@@ -91,14 +147,17 @@ async function canStayOut({ trx, job }: Change, piece: PieceRef): Promise<void> 
     ? trx("parts").where({ job_id: job.id, ref: piece.part }).first()
     : trx("hardware").where({ job_id: job.id, ref: piece.hardware }).first());
   if (!there) throw new Fault("piece", "is not among what came out any more");
-  if ("part" in piece && records.parts.read(there).renew) throw new Fault("piece", "goes back new itself: say at Judge first that it is kept as it is");
+  if ("part" in piece && records.parts.read(there).renew)
+    throw new Fault("piece", "goes back new itself: say at Judge first that it is kept as it is");
 }
 
 /** A change in the words of the history. */
 function saidInWords(said: GoesInChange): string {
   switch (said.what) {
     case "facing":
-      return said.says.trim() ? `the new one faces ${said.says.trim()}` : "the new one faces as the old one did";
+      return said.says.trim()
+        ? `the new one faces ${said.says.trim()}`
+        : "the new one faces as the old one did";
     case "stack":
       return said.says.trim() ? `the new one lies so: ${said.says}` : "the new one lies as the old one did";
     case "also":

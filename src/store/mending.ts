@@ -9,7 +9,10 @@ import { newRef } from "./ids";
 import type { Row } from "./rows";
 import { records } from "./tables";
 
-/** A part that was found bad and was not among the parts: a piece of hardware, or something that is not there. It goes back with the step that it belongs to. */
+/**
+ * A part that was found bad and was not among the parts: a piece of hardware, or something that is not there.
+ * It goes back with the step that it belongs to.
+ */
 export interface NewPart {
   readonly name?: string | undefined;
   /** the step with which it goes back */
@@ -19,19 +22,32 @@ export interface NewPart {
 }
 
 /** Adds a part that Judge speaks of. A piece of hardware is called by what it is, and judged like a part. */
-export async function addPart(number: string, version: number, { name, step, hardware }: NewPart): Promise<number> {
+export async function addPart(
+  number: string,
+  version: number,
+  { name, step, hardware }: NewPart,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const own = () => trx("steps").where({ job_id: job.id, ref: step });
     const row: Row | undefined = await own().first();
     if (!row) throw new Fault("step", "is not on the Mat any more");
-    const piece: Row | undefined = hardware ? await trx("hardware").where({ job_id: job.id, step, ref: hardware }).first() : undefined;
+    const piece: Row | undefined = hardware
+      ? await trx("hardware").where({ job_id: job.id, step, ref: hardware }).first()
+      : undefined;
     if (hardware && !piece) throw new Fault("hardware", "does not lie with that step any more");
     const laid = piece && records.hardware.read(piece);
     const called = name?.trim() || (laid && hardwareInWords({ ...laid, qty: 1 }).replace(/^1 /, ""));
     if (!called) throw new Fault("name", "say what it is");
     const { ref, position } = await newRef(trx, "parts", job.id);
-    const kind = laid?.kind === "pin" || laid?.kind === "spring" || laid?.kind === "bearing" ? laid.kind : partKindFrom(called);
-    await trx("parts").insert({ job_id: job.id, position, ...records.parts.write({ id: ref, name: called, kind }) });
+    const kind =
+      laid?.kind === "pin" || laid?.kind === "spring" || laid?.kind === "bearing"
+        ? laid.kind
+        : partKindFrom(called);
+    await trx("parts").insert({
+      job_id: job.id,
+      position,
+      ...records.parts.write({ id: ref, name: called, kind }),
+    });
     const parts = [...(records.steps.read(row).parts ?? []), ref];
     await own().update(records.steps.write({ parts }));
     return `${called}: among the parts`;
@@ -42,11 +58,22 @@ export async function addPart(number: string, version: number, { name, step, har
 export async function cameOff(trx: Knex, jobId: number, part: string): Promise<void> {
   const steps = (await trx("steps").where({ job_id: jobId })).map(records.steps.read);
   if (!steps.some((s) => s.parts?.includes(part)))
-    throw new Fault("part", "did not come off with any step: lay it down at the strip, or add it with the step it goes back with");
+    throw new Fault(
+      "part",
+      "did not come off with any step: lay it down at the strip, or add it with the step it goes back with",
+    );
 }
 
-/** What mends a part: these, and no others of that kind. What stands there already keeps its note and its wait. */
-export async function setMending(number: string, version: number, part: string, services: readonly ServiceName[]): Promise<number> {
+/**
+ * What mends a part: these, and no others of that kind. What stands there already keeps its note and its
+ * wait.
+ */
+export async function setMending(
+  number: string,
+  version: number,
+  part: string,
+  services: readonly ServiceName[],
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const row: Row | undefined = await trx("parts").where({ job_id: job.id, ref: part }).first();
     if (!row) throw new Fault("part", "is not among the job’s parts any more");
@@ -60,21 +87,41 @@ export async function setMending(number: string, version: number, part: string, 
     for (const what of services.filter((s) => !there.some((v) => v.do === s))) {
       const { ref, position } = await newRef(trx, "services", job.id);
       const waitMinutes = MENDING.find((m) => m.do === what)?.waitMinutes;
-      await trx("services").insert({ job_id: job.id, position, ...records.services.write({ id: ref, part, do: what, waitMinutes }) });
+      await trx("services").insert({
+        job_id: job.id,
+        position,
+        ...records.services.write({ id: ref, part, do: what, waitMinutes }),
+      });
     }
     return `${partName(records.parts.read(row))}: ${services.map((s) => serviceSays(s).toLowerCase()).join(", ") || "nothing done to it"}`;
   });
 }
 
-/** Something more is done to a part before it goes back, or to what a step laid open before that is closed. What is planned already is not planned twice. */
-export async function addService(number: string, version: number, service: Omit<Service, "id">, says: string): Promise<number> {
+/**
+ * Something more is done to a part before it goes back, or to what a step laid open before that is closed.
+ * What is planned already is not planned twice.
+ */
+export async function addService(
+  number: string,
+  version: number,
+  service: Omit<Service, "id">,
+  says: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const there = (await trx("services").where({ job_id: job.id })).map(records.services.read);
     const same = (v: Service): boolean =>
-      v.do === service.do && v.part === service.part && v.reachedBy === service.reachedBy && (v.note ?? "") === (service.note ?? "");
-    if (there.some(same)) throw new Fault("do", "is planned already: say in a word what is done besides, or open its line again");
+      v.do === service.do &&
+      v.part === service.part &&
+      v.reachedBy === service.reachedBy &&
+      (v.note ?? "") === (service.note ?? "");
+    if (there.some(same))
+      throw new Fault("do", "is planned already: say in a word what is done besides, or open its line again");
     const { ref, position } = await newRef(trx, "services", job.id);
-    await trx("services").insert({ job_id: job.id, position, ...records.services.write({ ...service, id: ref }) });
+    await trx("services").insert({
+      job_id: job.id,
+      position,
+      ...records.services.write({ ...service, id: ref }),
+    });
     return `to be done before it goes on: ${says}`;
   });
 }

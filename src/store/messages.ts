@@ -14,17 +14,31 @@ export interface KeptMessage extends Message {
 }
 
 const row = z
-  .object({ id: z.int(), kind: z.enum(MESSAGES.map((m) => m.kind)), at: z.string(), receiver: z.string(), subject: z.string(), said: z.string() })
+  .object({
+    id: z.int(),
+    kind: z.enum(MESSAGES.map((m) => m.kind)),
+    at: z.string(),
+    receiver: z.string(),
+    subject: z.string(),
+    said: z.string(),
+  })
   .transform(({ said, ...m }): KeptMessage => ({ ...m, text: said }));
 const COLUMNS = ["id", "kind", "at", "receiver", "subject", "said"] as const;
 
 /** The outbox of a job, the newest first. */
 export async function messagesOf(jobId: number): Promise<KeptMessage[]> {
-  const rows: unknown[] = await (await database())("messages").where({ job_id: jobId }).orderBy("id", "desc").select(COLUMNS);
+  const rows: unknown[] = await (await database())("messages")
+    .where({ job_id: jobId })
+    .orderBy("id", "desc")
+    .select(COLUMNS);
   return rows.map((r) => row.parse(r));
 }
 
-export async function putInOutbox(number: string, version: number, { kind, subject, text }: Message): Promise<number> {
+export async function putInOutbox(
+  number: string,
+  version: number,
+  { kind, subject, text }: Message,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     const receiver = [job.customerName, job.customerContact].filter(Boolean).join(", ");
     await trx("messages").insert({ job_id: job.id, kind, at, receiver, subject, said: text });

@@ -18,7 +18,11 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 /** The shop's database as a program left it that knew only the first so many migrations. */
 async function leftBy(count: number): Promise<Knex> {
-  const db = knex({ client: "better-sqlite3", connection: { filename: join(folder, "shop.sqlite") }, useNullAsDefault: true });
+  const db = knex({
+    client: "better-sqlite3",
+    connection: { filename: join(folder, "shop.sqlite") },
+    useNullAsDefault: true,
+  });
   const known = MIGRATIONS.slice(0, count);
   await db.migrate.latest({
     migrationSource: {
@@ -33,7 +37,14 @@ async function leftBy(count: number): Promise<Knex> {
 it("a shop of before the plain names keeps its offers and rates, and an import of then can still be taken back", async () => {
   const older = await leftBy(6);
   const offer = { supplier: "North", number: 'A "least": 1', price: 2, pack: 1, least: 3, leadDays: 1 };
-  await older("offers").insert({ supplier: offer.supplier, number: offer.number, price: 2, pack: 1, least: 3, lead_days: 1 });
+  await older("offers").insert({
+    supplier: offer.supplier,
+    number: offer.number,
+    price: 2,
+    pack: 1,
+    least: 3,
+    lead_days: 1,
+  });
   const rates = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25 };
   await older("settings").insert({ name: "rates", value: JSON.stringify({ ...rates, leastMinutes: 40 }) });
   const [id = 0] = await older("imports").insert({
@@ -70,7 +81,10 @@ it("a shop of before the shelf keeps its greases, and jobs find theirs by the ol
     pricePer100G: 3.9,
   };
   await older("lubricants").insert({ id: "olmen", facts: JSON.stringify(facts) });
-  await older("lubricants").insert({ id: "olmen-2", facts: JSON.stringify({ ...facts, h1: false, lot: undefined }) });
+  await older("lubricants").insert({
+    id: "olmen-2",
+    facts: JSON.stringify({ ...facts, h1: false, lot: undefined }),
+  });
   await older.destroy();
   const db = await openDatabase(folder);
   expect(await wholeShelf(db)).toEqual([
@@ -83,7 +97,13 @@ it("a shop of before the shelf keeps its greases, and jobs find theirs by the ol
 it("a shop of before jobs of any shape keeps what was said of each: its supply, a class where there is mains, the state of the old grease", async () => {
   const older = await leftBy(8);
   const row = { stage: "judge", kind: "mill", version: 4, taken_in: "2026-11-02" };
-  await older("jobs").insert({ ...row, number: "J-0001", supply: "mains", protection_class: "I", grease_state: "metal" });
+  await older("jobs").insert({
+    ...row,
+    number: "J-0001",
+    supply: "mains",
+    protection_class: "I",
+    grease_state: "metal",
+  });
   await older("jobs").insert({ ...row, number: "J-0002", supply: "hand", protection_class: "II" });
   await older.destroy();
   const db = await openDatabase(folder);
@@ -111,10 +131,34 @@ it("a shop of before the chambers keeps each job's one case as its first chamber
     washed: true,
   });
   await older("jobs").insert({ ...row, number: "J-0002" });
-  const point = { job_id: 1, position: 0, ref: "g1", part: "p1", moment: "after-fit", lubricant: "Olmen FG-1", place: "teeth" };
+  const point = {
+    job_id: 1,
+    position: 0,
+    ref: "g1",
+    part: "p1",
+    moment: "after-fit",
+    lubricant: "Olmen FG-1",
+    place: "teeth",
+  };
   await older("lube_points").insert({ ...point, grams: 22, weighed_grams: 21.8, weighed_at: "2026-11-02" });
-  await older("lube_points").insert({ ...point, position: 1, ref: "g2", lubricant: "light oil", place: "two drops" });
-  const grease = { id: "olmen", name: "Olmen FG-1", thickener: "AlX", base_oil: "PAO", nlgi: 1, h1: true, least_c: -30, most_c: 140, stock_g: 310 };
+  await older("lube_points").insert({
+    ...point,
+    position: 1,
+    ref: "g2",
+    lubricant: "light oil",
+    place: "two drops",
+  });
+  const grease = {
+    id: "olmen",
+    name: "Olmen FG-1",
+    thickener: "AlX",
+    base_oil: "PAO",
+    nlgi: 1,
+    h1: true,
+    least_c: -30,
+    most_c: 140,
+    stock_g: 310,
+  };
   await older("lubricants").insert(grease);
   await older.destroy();
   const db = await openDatabase(folder);
@@ -133,12 +177,23 @@ it("a shop of before the chambers keeps each job's one case as its first chamber
     },
   ]);
   expect(job?.lubePoints).toMatchObject([
-    { id: "g1", chamber: "c1", kind: "gear-teeth", lubricantId: "olmen", grams: 22, weighedGrams: 21.8, when: "after-fit" },
+    {
+      id: "g1",
+      chamber: "c1",
+      kind: "gear-teeth",
+      lubricantId: "olmen",
+      grams: 22,
+      weighedGrams: 21.8,
+      when: "after-fit",
+    },
     { id: "g2", lubricant: "light oil", where: "two drops" },
   ]);
   expect((await loadJob("J-0002", db))?.chambers).toBeUndefined();
   // and an oil, which has neither thickener nor class, can stand beside the greases
-  await putOnShelf({ name: "Drop 15", sort: "oil", baseOil: "mineral", h1: false, leastC: -20, mostC: 100 }, db);
+  await putOnShelf(
+    { name: "Drop 15", sort: "oil", baseOil: "mineral", h1: false, leastC: -20, mostC: 100 },
+    db,
+  );
   expect((await wholeShelf(db)).map((l) => [l.name, l.stockG])).toEqual([
     ["Drop 15", undefined],
     ["Olmen FG-1", 310],

@@ -1,5 +1,10 @@
 import { z } from "zod";
-import { type Supplier, type SupplierOffer, supplier, supplierOffer } from "@/core/match/catalogue/catalogue-part";
+import {
+  type Supplier,
+  type SupplierOffer,
+  supplier,
+  supplierOffer,
+} from "@/core/match/catalogue/catalogue-part";
 import { offersTable, suppliersTable } from "@/core/match/catalogue/catalogue-row";
 import { isOneOf, writeMany } from "./many-rows";
 import type { Keyed } from "./put-rows";

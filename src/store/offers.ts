@@ -19,7 +19,11 @@ export async function offersFor(numbers: readonly string[], at?: Knex): Promise<
 }
 
 /** What one supplier asks for these parts. */
-export async function offersOf(supplier: string, numbers: readonly string[], at?: Knex): Promise<SupplierOffer[]> {
+export async function offersOf(
+  supplier: string,
+  numbers: readonly string[],
+  at?: Knex,
+): Promise<SupplierOffer[]> {
   const db = at ?? (await database());
   return (
     await db("offers")

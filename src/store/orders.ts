@@ -29,7 +29,11 @@ async function arrivalOf({ trx, job }: Change, id: number): Promise<Arrival> {
   if (!row) throw new Fault("arrival", "is not there any more");
   return records.arrivals.read(row);
 }
-const addArrival = async ({ trx, job }: Change, arrival: Omit<Arrival, "id" | "found" | "rework">, sent?: string): Promise<void> => {
+const addArrival = async (
+  { trx, job }: Change,
+  arrival: Omit<Arrival, "id" | "found" | "rework">,
+  sent?: string,
+): Promise<void> => {
   await trx("arrivals").insert({ job_id: job.id, sent: sent ?? null, ...records.arrivals.write(arrival) });
 };
 
@@ -54,16 +58,26 @@ export async function placeBasket(
     toFit,
     aim,
     day,
-  }: { orders: readonly OrderOut[]; fromShelf: readonly { number: string; qty: number }[]; toFit: readonly ToFit[]; aim: BasketInput["aim"]; day: string },
+  }: {
+    orders: readonly OrderOut[];
+    fromShelf: readonly { number: string; qty: number }[];
+    toFit: readonly ToFit[];
+    aim: BasketInput["aim"];
+    day: string;
+  },
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    if ((await c.trx("orders").where({ job_id: c.job.id }).first()) || (await c.trx("arrivals").where({ job_id: c.job.id }).first()))
+    if (
+      (await c.trx("orders").where({ job_id: c.job.id }).first()) ||
+      (await c.trx("arrivals").where({ job_id: c.job.id }).first())
+    )
       throw new Fault("basket", "this job’s parts are ordered already");
     await c
       .trx("jobs")
       .where({ id: c.job.id })
       .update(records.jobs.write({ toFit, basketAim: aim }));
-    for (const { part, number: chosen } of toFit) if (part) await writeFinding(c, part, { chosen, ...(await goesInAt(c, part, chosen)) });
+    for (const { part, number: chosen } of toFit)
+      if (part) await writeFinding(c, part, { chosen, ...(await goesInAt(c, part, chosen)) });
     for (const o of orders) await insertOrder(c, o, day, false);
     await takeFromDrawer(c, fromShelf, toFit, day);
     const from = [
@@ -80,14 +94,17 @@ async function goesInAt(c: Change, part: string, chosen: string): Promise<{ goes
   return goesIn?.number === chosen ? {} : { goesIn: await madeUp(c, chosen) };
 }
 
-/** Takes an order back, as long as nothing of it is on its way: what came out of the drawer lies there again. */
+/**
+ * Takes an order back, as long as nothing of it is on its way: what came out of the drawer lies there again.
+ */
 export async function takeOrderBack(number: string, version: number): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
     const orders = await ordersOf(c);
     if (orders.some((o) => o.news.some((n) => n.what === "shipped" || n.what === "received")))
       throw new Fault("order", "is on its way already: send back what is not wanted");
-    for (const a of await arrivalsOf(c)) await trx("catalogue").where({ number: a.number }).increment("stock", a.qty);
+    for (const a of await arrivalsOf(c))
+      await trx("catalogue").where({ number: a.number }).increment("stock", a.qty);
     await trx("arrivals").where({ job_id: job.id }).delete();
     await trx("orders").where({ job_id: job.id }).delete();
     await trx("jobs").where({ id: job.id }).update({ to_fit: "[]" });
@@ -95,7 +112,12 @@ export async function takeOrderBack(number: string, version: number): Promise<nu
   });
 }
 
-async function insertOrder({ trx, job }: Change, o: OrderOut, day: string, replacement: boolean): Promise<void> {
+async function insertOrder(
+  { trx, job }: Change,
+  o: OrderOut,
+  day: string,
+  replacement: boolean,
+): Promise<void> {
   await trx("orders").insert({
     job_id: job.id,
     ...records.orders.write({
@@ -109,14 +131,33 @@ async function insertOrder({ trx, job }: Change, o: OrderOut, day: string, repla
   });
 }
 
-async function takeFromDrawer(c: Change, fromShelf: readonly { number: string; qty: number }[], toFit: readonly ToFit[], day: string): Promise<void> {
+async function takeFromDrawer(
+  c: Change,
+  fromShelf: readonly { number: string; qty: number }[],
+  toFit: readonly ToFit[],
+  day: string,
+): Promise<void> {
   const { trx } = c;
   for (const { number, qty } of fromShelf) {
-    const taken = await trx("catalogue").where({ number }).andWhere("stock", ">=", qty).decrement("stock", qty);
-    if (!taken) throw new Fault("basket", `there are no ${qty} of ${number} in the drawer any more: look at the basket again`);
+    const taken = await trx("catalogue")
+      .where({ number })
+      .andWhere("stock", ">=", qty)
+      .decrement("stock", qty);
+    if (!taken)
+      throw new Fault(
+        "basket",
+        `there are no ${qty} of ${number} in the drawer any more: look at the basket again`,
+      );
     const [part] = await partsNumbered([number], trx);
     for (const came of cameFor([{ number, qty }], new Map(), toFit))
-      await addArrival(c, { day, supplier: "the drawer", number, qty: came.qty, part: came.part, price: part?.price });
+      await addArrival(c, {
+        day,
+        supplier: "the drawer",
+        number,
+        qty: came.qty,
+        part: came.part,
+        price: part?.price,
+      });
   }
 }
 
@@ -159,7 +200,11 @@ async function layOut(c: Change, order: Order, news: StoredNews): Promise<void> 
     const inKit = kit?.contains.reduce((t, c) => t + c.qty, 0) || 1;
     // a kit's price is shared among its pieces: what one of them is worth alone is not known
     const price = line ? Math.round((line.price / line.pack / inKit) * 100) / 100 : undefined;
-    for (const came of cameFor([{ number: p.number, qty: pieces }], kits, notHereYet(job.toFit, await arrivalsOf(c)))) {
+    for (const came of cameFor(
+      [{ number: p.number, qty: pieces }],
+      kits,
+      notHereYet(job.toFit, await arrivalsOf(c)),
+    )) {
       const sent = kits.size ? (p.swapped?.[came.number] ?? came.number) : p.sent;
       await addArrival(
         c,
@@ -182,7 +227,13 @@ async function layOut(c: Change, order: Order, news: StoredNews): Promise<void> 
 }
 
 /** Keeps what was measured or seen on a part that came. */
-export async function noteFound(number: string, version: number, arrival: number, key: string, value: number | "yes" | "no" | null): Promise<number> {
+export async function noteFound(
+  number: string,
+  version: number,
+  arrival: number,
+  key: string,
+  value: number | "yes" | "no" | null,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const came = await arrivalOf(c, arrival);
     const { [key]: _before, ...others } = came.found;
@@ -197,7 +248,9 @@ export async function noteFound(number: string, version: number, arrival: number
 }
 
 /**
- * Decides about a part that came. Rework becomes services of the rebuild plan, before the part goes in. What is sent back is ordered again from the same supplier. Null takes the decision back, as long as nothing follows from it.
+ * Decides about a part that came. Rework becomes services of the rebuild plan, before the part goes in. What
+ * is sent back is ordered again from the same supplier. Null takes the decision back, as long as nothing
+ * follows from it.
  */
 export async function decideArrival(
   number: string,
@@ -209,8 +262,10 @@ export async function decideArrival(
   return changeJob(number, version, async (c) => {
     const { trx, job, at } = c;
     const row = await arrivalOf(c, arrival);
-    if (row.decision === "sent-back") throw new Fault("decision", "it is on its way back; what comes in its place is decided anew");
-    if (decision === "sent-back" && !reason?.trim()) throw new Fault("reason", "say why it goes back: the supplier will ask");
+    if (row.decision === "sent-back")
+      throw new Fault("decision", "it is on its way back; what comes in its place is decided anew");
+    if (decision === "sent-back" && !reason?.trim())
+      throw new Fault("reason", "say why it goes back: the supplier will ask");
     if (
       decision === "sent-back" &&
       !(await trx("job_pictures")
@@ -235,17 +290,28 @@ export async function decideArrival(
         await trx("services").insert({
           job_id: job.id,
           position: position + i,
-          ...records.services.write({ id: refs[i], part: row.part, do: r.do, note: `${row.number}: ${r.note}`, x: { arrival } }),
+          ...records.services.write({
+            id: refs[i],
+            part: row.part,
+            do: r.do,
+            note: `${row.number}: ${r.note}`,
+            x: { arrival },
+          }),
         });
     }
     if (decision === "sent-back") await orderAgain(c, row, day);
-    const says = { accepted: "accepted", rework: `accepted with rework: ${rework.map((r) => r.note).join("; ")}`, "sent-back": `sent back: ${reason}` };
+    const says = {
+      accepted: "accepted",
+      rework: `accepted with rework: ${rework.map((r) => r.note).join("; ")}`,
+      "sent-back": `sent back: ${reason}`,
+    };
     return `${row.number} ${decision ? says[decision] : "to be compared again"}`;
   });
 }
 
 async function orderAgain(c: Change, arrival: Arrival, day: string): Promise<void> {
-  const row: Row | undefined = arrival.orderId === undefined ? undefined : await c.trx("orders").where({ id: arrival.orderId }).first();
+  const row: Row | undefined =
+    arrival.orderId === undefined ? undefined : await c.trx("orders").where({ id: arrival.orderId }).first();
   if (!row) return;
   const order = records.orders.read(row);
   const line = order.lines.find((l) => l.number === arrival.number);
@@ -254,7 +320,15 @@ async function orderAgain(c: Change, arrival: Arrival, day: string): Promise<voi
     c,
     {
       supplier: order.supplier,
-      lines: [{ number: arrival.number, packs, pack: line?.pack ?? 1, price: 0, leadDays: line?.leadDays ?? Math.max(...order.lines.map((l) => l.leadDays)) }],
+      lines: [
+        {
+          number: arrival.number,
+          packs,
+          pack: line?.pack ?? 1,
+          price: 0,
+          leadDays: line?.leadDays ?? Math.max(...order.lines.map((l) => l.leadDays)),
+        },
+      ],
       shipping: 0,
     },
     day,

@@ -27,8 +27,18 @@ const PAUSE_MIN = 30;
 
 const ofJob = { job_id: z.int() };
 const partRow = z.object({ ...ofJob, ref: z.string(), name: z.string(), kind: z.string() });
-const findingRow = z.object({ ...ofJob, part: z.string(), mode: z.string().nullable(), chosen: z.string().nullable() });
-const arrivalRow = z.object({ ...ofJob, number: z.string(), supplier: z.string(), decision: z.string().nullable() });
+const findingRow = z.object({
+  ...ofJob,
+  part: z.string(),
+  mode: z.string().nullable(),
+  chosen: z.string().nullable(),
+});
+const arrivalRow = z.object({
+  ...ofJob,
+  number: z.string(),
+  supplier: z.string(),
+  decision: z.string().nullable(),
+});
 const stepRow = z.object({ ...ofJob, at: z.string().nullable(), facts: z.string().nullable() });
 const lineRow = z.object({ ...ofJob, at: z.string() });
 
@@ -39,9 +49,14 @@ export async function pastJobs(at?: Knex): Promise<PastJob[]> {
     .whereNotNull("handed_back_at")
     .select(...COLUMNS)
     .orderBy("handed_back_at");
-  const of = async <T extends { job_id: number }>(table: string, row: z.ZodObject & z.ZodType<T>): Promise<Map<number, T[]>> => {
+  const of = async <T extends { job_id: number }>(
+    table: string,
+    row: z.ZodObject & z.ZodType<T>,
+  ): Promise<Map<number, T[]>> => {
     const columns = Object.keys(row.shape);
-    const found: unknown[] = await db(table).whereIn("job_id", db("jobs").whereNotNull("handed_back_at").select("id")).select(columns);
+    const found: unknown[] = await db(table)
+      .whereIn("job_id", db("jobs").whereNotNull("handed_back_at").select("id"))
+      .select(columns);
     const byJob = new Map<number, T[]>();
     for (const r of found.map((f) => row.parse(f))) {
       const own = byJob.get(r.job_id);
@@ -71,9 +86,13 @@ export async function pastJobs(at?: Knex): Promise<PastJob[]> {
       causes: j.causes.chosen ?? [],
       failed: (findings.get(j.id) ?? []).flatMap((f) => {
         const part = named.get(f.part);
-        return part && f.mode && isFailure(f.mode) ? [{ name: part.name, kind: part.kind, mode: f.mode, ...(f.chosen ? { chosen: f.chosen } : {}) }] : [];
+        return part && f.mode && isFailure(f.mode)
+          ? [{ name: part.name, kind: part.kind, mode: f.mode, ...(f.chosen ? { chosen: f.chosen } : {}) }]
+          : [];
       }),
-      arrived: (arrivals.get(j.id) ?? []).flatMap((a) => (a.decision ? [{ number: a.number, supplier: a.supplier, decision: a.decision }] : [])),
+      arrived: (arrivals.get(j.id) ?? []).flatMap((a) =>
+        a.decision ? [{ number: a.number, supplier: a.supplier, decision: a.decision }] : [],
+      ),
       // off, and the same back on
       planned: 2 * own.reduce((sum, s) => sum + minutesIn(s.facts), 0),
       real: worked([...own.map((s) => s.at), ...(lines.get(j.id) ?? []).map((l) => l.at)]),
@@ -91,9 +110,14 @@ function minutesIn(facts: string | null): number {
   }
 }
 
-/** Minutes between the moments that something was written down, long pauses left out; undefined: there are too few moments to tell. */
+/**
+ * Minutes between the moments that something was written down, long pauses left out; undefined: there are too
+ * few moments to tell.
+ */
 function worked(moments: readonly (string | null)[]): number | undefined {
-  const at = moments.flatMap((m) => (m && Number.isFinite(Date.parse(m)) ? [Date.parse(m)] : [])).sort((a, b) => a - b);
+  const at = moments
+    .flatMap((m) => (m && Number.isFinite(Date.parse(m)) ? [Date.parse(m)] : []))
+    .sort((a, b) => a - b);
   if (at.length < 4) return undefined;
   const gaps = at.slice(1).map((t, i) => (t - (at[i] as number)) / 60_000);
   const sum = gaps.filter((g) => g <= PAUSE_MIN).reduce((a, b) => a + b, 0);

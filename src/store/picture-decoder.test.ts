@@ -30,12 +30,22 @@ function png(width: number, height: number, interlaced: boolean): Buffer {
 
 describe("a picture that is a bomb", () => {
   it.each([
-    ["of 900 million pixels", png(30_000, 30_000, false), /900 million pixels, too many to work on; one of its kind may have 120 million/],
-    ["that lies in memory as a whole", png(10_000, 10_000, true), /100 million pixels, .* may have 50 million/],
+    [
+      "of 900 million pixels",
+      png(30_000, 30_000, false),
+      /900 million pixels, too many to work on; one of its kind may have 120 million/,
+    ],
+    [
+      "that lies in memory as a whole",
+      png(10_000, 10_000, true),
+      /100 million pixels, .* may have 50 million/,
+    ],
     ["of a side without an end", png(2 ** 31 - 1, 1, false), /too many to work on|no JPEG, PNG or WebP/],
     [
       "that is a drawing",
-      Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9">${"<path d='M0 0'/>".repeat(300_000)}</svg>`),
+      Buffer.from(
+        `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9">${"<path d='M0 0'/>".repeat(300_000)}</svg>`,
+      ),
       /no JPEG, PNG or WebP/,
     ],
     ["that moves", Buffer.from("R0lGODlhAQABAAAAACw=", "base64"), /no JPEG, PNG or WebP/],
@@ -59,7 +69,15 @@ describe("room for pixels", () => {
         await new Promise((done) => setTimeout(done, 5));
         now -= pixels;
       });
-    await Promise.all([work(0, 30e6), work(1, 30e6), work(2, 5e6), work(3, 100e6), work(4, 10e6), work(5, 10e6), work(6, 10e6)]);
+    await Promise.all([
+      work(0, 30e6),
+      work(1, 30e6),
+      work(2, 5e6),
+      work(3, 100e6),
+      work(4, 10e6),
+      work(5, 10e6),
+      work(6, 10e6),
+    ]);
     expect(order).toEqual([0, 1, 2, 3, 4, 5, 6]);
     expect(most).toBe(100e6);
   });

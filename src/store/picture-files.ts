@@ -24,24 +24,37 @@ export interface StoredPicture {
 }
 
 const shaOf = (bytes: Uint8Array): string => createHash("sha256").update(bytes).digest("hex");
-const fileName = ({ sha256, type }: Pick<StoredPicture, "sha256" | "type">): string => `${sha256}.${ENDINGS[type.slice(6)]}`;
+const fileName = ({ sha256, type }: Pick<StoredPicture, "sha256" | "type">): string =>
+  `${sha256}.${ENDINGS[type.slice(6)]}`;
 
 /**
- * Keeps a picture: looked through, turned upright, without what the camera wrote beside it (where, when, whose), named by the SHA-256 of its bytes, written and flushed before any row names it.
+ * Keeps a picture: looked through, turned upright, without what the camera wrote beside it (where, when,
+ * whose), named by the SHA-256 of its bytes, written and flushed before any row names it.
  *
- * Refuses what is larger than 25 MB, no JPEG, PNG or WebP, or broken, with a sentence; nothing half-written stays behind.
+ * Refuses what is larger than 25 MB, no JPEG, PNG or WebP, or broken, with a sentence; nothing half-written
+ * stays behind.
  *
  * @param from its bytes, or the file they lie in
  */
 export async function keepPicture(from: Buffer | string): Promise<StoredPicture> {
   const size = typeof from === "string" ? (await stat(from)).size : from.length;
   if (size === 0) throw new Fault("picture", "The picture is empty.");
-  if (size > MOST_BYTES) throw new Fault("picture", `The picture has ${(size / 1048576).toFixed(1)} MB; the maximum is 25 MB.`);
+  if (size > MOST_BYTES)
+    throw new Fault("picture", `The picture has ${(size / 1048576).toFixed(1)} MB; the maximum is 25 MB.`);
   const head = await pictureHead(from);
   return inRoom(head.width * head.height, async () => {
-    const { bytes, width, height } = await upright(typeof from === "string" ? await readFile(from) : from, head);
+    const { bytes, width, height } = await upright(
+      typeof from === "string" ? await readFile(from) : from,
+      head,
+    );
     const thumb = await thumbOf(bytes);
-    const picture = { sha256: shaOf(bytes), type: `image/${head.format}`, width, height, bytes: bytes.length };
+    const picture = {
+      sha256: shaOf(bytes),
+      type: `image/${head.format}`,
+      width,
+      height,
+      bytes: bytes.length,
+    };
     await writeFlushed(pictureFolder(), fileName(picture), bytes);
     await writeFlushed(thumbs(), `${picture.sha256}.jpg`, thumb);
     return picture;
@@ -49,10 +62,18 @@ export async function keepPicture(from: Buffer | string): Promise<StoredPicture>
 }
 
 /** Turned by what EXIF says, so that no other program has to; then what EXIF says is taken away. */
-async function upright(bytes: Buffer, head: Metadata): Promise<{ bytes: Buffer; width: number; height: number }> {
+async function upright(
+  bytes: Buffer,
+  head: Metadata,
+): Promise<{ bytes: Buffer; width: number; height: number }> {
   const lies = (head.orientation ?? 1) === 1;
   const bare = lies ? withoutMetadata(bytes) : null;
-  if (bare) return { bytes: Buffer.from(bare.buffer, bare.byteOffset, bare.byteLength), width: head.width, height: head.height };
+  if (bare)
+    return {
+      bytes: Buffer.from(bare.buffer, bare.byteOffset, bare.byteLength),
+      width: head.width,
+      height: head.height,
+    };
   const turned = decoding(bytes).rotate().keepIccProfile();
   if (head.format === "jpeg") turned.jpeg({ quality: 92 });
   const { data, info } = await broken(() => turned.toBuffer({ resolveWithObject: true }));
@@ -61,7 +82,11 @@ async function upright(bytes: Buffer, head: Metadata): Promise<{ bytes: Buffer; 
 
 const thumbOf = (bytes: Buffer): Promise<Buffer> =>
   broken(() =>
-    decoding(bytes).resize(THUMB_PX, THUMB_PX, { fit: "inside", withoutEnlargement: true }).flatten({ background: "#f4efe4" }).jpeg({ quality: 80 }).toBuffer(),
+    decoding(bytes)
+      .resize(THUMB_PX, THUMB_PX, { fit: "inside", withoutEnlargement: true })
+      .flatten({ background: "#f4efe4" })
+      .jpeg({ quality: 80 })
+      .toBuffer(),
   );
 
 async function broken<T>(work: () => Promise<T>): Promise<T> {
@@ -72,7 +97,10 @@ async function broken<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-/** Written beside, flushed, then renamed: after a power cut there is the whole file or none. One that is there already is believed only if it says the same. */
+/**
+ * Written beside, flushed, then renamed: after a power cut there is the whole file or none. One that is there
+ * already is believed only if it says the same.
+ */
 async function writeFlushed(dir: string, name: string, bytes: Buffer): Promise<void> {
   await mkdir(dir, { recursive: true, mode: 0o700 });
   const place = join(dir, name);
@@ -102,12 +130,18 @@ export async function wholePicture(picture: Pick<StoredPicture, "sha256" | "type
   return bytes && shaOf(bytes) === picture.sha256 ? bytes : null;
 }
 
-/** A picture's bytes as they lie there, or null. For a screen, which shows what there is; what leaves the shop is asked of {@link wholePicture}. */
+/**
+ * A picture's bytes as they lie there, or null. For a screen, which shows what there is; what leaves the shop
+ * is asked of {@link wholePicture}.
+ */
 export const pictureBytes = (picture: Pick<StoredPicture, "sha256" | "type">): Promise<Buffer | null> =>
   readFile(join(pictureFolder(), fileName(picture))).catch(() => null);
 
 /** The small one, made again from the large one where it is missing. */
-export async function thumbBytes(sha256: string, picture: () => Promise<StoredPicture | null>): Promise<Buffer | null> {
+export async function thumbBytes(
+  sha256: string,
+  picture: () => Promise<StoredPicture | null>,
+): Promise<Buffer | null> {
   const place = join(thumbs(), `${sha256}.jpg`);
   const kept = await readFile(place).catch(() => null);
   if (kept) return kept;
@@ -141,7 +175,10 @@ export async function jpegForPaper(picture: StoredPicture): Promise<Buffer | nul
 
 const A_DAY = 24 * 3600 * 1000;
 
-/** Takes away what pictures that never arrived whole have left behind: parts of a day ago and more, which no running program writes to. */
+/**
+ * Takes away what pictures that never arrived whole have left behind: parts of a day ago and more, which no
+ * running program writes to.
+ */
 export async function sweepParts(now = Date.now()): Promise<number> {
   let swept = 0;
   for (const [dir, isPart] of [

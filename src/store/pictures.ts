@@ -2,7 +2,14 @@ import type { Knex } from "knex";
 import type { JobPicture } from "@/core/job/picture";
 import { changeJob } from "./change";
 import { database } from "./database";
-import { jpegForPaper, keepPicture, pictureBytes, type StoredPicture, thumbBytes, wholePicture } from "./picture-files";
+import {
+  jpegForPaper,
+  keepPicture,
+  pictureBytes,
+  type StoredPicture,
+  thumbBytes,
+  wholePicture,
+} from "./picture-files";
 import { records } from "./tables";
 
 /** Keeps a picture and gives it to a job. Answers its name in the job and the job's new version. */
@@ -21,13 +28,15 @@ export async function addPicture(
 ): Promise<{ picture: JobPicture; version: number }> {
   const db = await database();
   const there = where.key ? await arrivedAs(number, where.key, db) : null;
-  // one that was sent again because it is gone from the disk is kept again; else its name and place are there already
+  // one that was sent again because it is gone from the disk is kept again; else its name and place are there
+  // already
   if (there?.whole) return there.answer;
   const kept = await keepPicture(from);
   if (there) return { ...there.answer, ...(await sentAgain(number, where.key ?? "", kept, there.answer)) };
   let picture: JobPicture = { sha256: kept.sha256, name: "", role: where.role };
   const version = await changeJob(number, "beside", async ({ trx, job, at }) => {
-    if (where.key && (await trx("job_pictures").where({ job_id: job.id, key: where.key }).first("id"))) throw new Twice();
+    if (where.key && (await trx("job_pictures").where({ job_id: job.id, key: where.key }).first("id")))
+      throw new Twice();
     await trx("pictures")
       .insert({ ...kept, at })
       .onConflict("sha256")
@@ -35,7 +44,8 @@ export async function addPicture(
     const names: { name: string }[] = await trx("job_pictures").where({ job_id: job.id }).select("name");
     const n = names.reduce((max, r) => Math.max(max, Number.parseInt(r.name, 10) || 0), 0) + 1;
     const name = `${String(n).padStart(4, "0")}.${kept.type === "image/jpeg" ? "jpg" : kept.type.slice(6)}`;
-    // taken for a step that has been laid down meanwhile: it belongs there. Of a step that was taken back meanwhile it stays with the job, with no step
+    // taken for a step that has been laid down meanwhile: it belongs there. Of a step that was taken back
+    // meanwhile it stays with the job, with no step
     const of = where.step ? { ref: where.step } : where.stepKey ? { key: where.stepKey } : undefined;
     const laid: { ref: string } | undefined =
       of &&
@@ -49,7 +59,13 @@ export async function addPicture(
       key: where.key ?? null,
       ...records.job_pictures.write({ sha256: kept.sha256, name, role, step, part, stepKey }),
     });
-    picture = { sha256: kept.sha256, name, role: where.role, ...(step ? { step } : {}), ...(where.part ? { part: where.part } : {}) };
+    picture = {
+      sha256: kept.sha256,
+      name,
+      role: where.role,
+      ...(step ? { step } : {}),
+      ...(where.part ? { part: where.part } : {}),
+    };
     return `picture ${name}`;
   }).catch((e) => {
     if (e instanceof Twice) return null;
@@ -59,7 +75,10 @@ export async function addPicture(
   return first?.answer ?? { picture, version: version ?? 0 };
 }
 
-/** A picture that was gone or damaged came again: its bytes are there now. Where they are kept otherwise than they were then, the job's picture is the new one. */
+/**
+ * A picture that was gone or damaged came again: its bytes are there now. Where they are kept otherwise than
+ * they were then, the job's picture is the new one.
+ */
 async function sentAgain(
   number: string,
   key: string,
@@ -81,8 +100,15 @@ async function sentAgain(
 /** The same picture came twice at once; the other one was first. */
 class Twice extends Error {}
 
-/** What is answered for a picture that arrived already, by the sender's own name for it; `whole` if its bytes are there. */
-async function arrivedAs(number: string, key: string, db: Knex): Promise<{ answer: { picture: JobPicture; version: number }; whole: boolean } | null> {
+/**
+ * What is answered for a picture that arrived already, by the sender's own name for it; `whole` if its bytes
+ * are there.
+ */
+async function arrivedAs(
+  number: string,
+  key: string,
+  db: Knex,
+): Promise<{ answer: { picture: JobPicture; version: number }; whole: boolean } | null> {
   const row = await db("job_pictures")
     .join("jobs", "jobs.id", "job_pictures.job_id")
     .join("pictures", "pictures.sha256", "job_pictures.sha256")
@@ -96,11 +122,22 @@ async function arrivedAs(number: string, key: string, db: Knex): Promise<{ answe
 
 async function pictureRow(sha256: string): Promise<StoredPicture | null> {
   const row = await (await database())("pictures").where({ sha256 }).first();
-  return row ? { sha256, type: String(row.type), width: Number(row.width), height: Number(row.height), bytes: Number(row.bytes) } : null;
+  return row
+    ? {
+        sha256,
+        type: String(row.type),
+        width: Number(row.width),
+        height: Number(row.height),
+        bytes: Number(row.bytes),
+      }
+    : null;
 }
 
 /** A picture's bytes and type, or null. `thumb` is the small one, made when it came in. */
-export async function readPicture(sha256: string, thumb: boolean): Promise<{ bytes: Buffer; type: string } | null> {
+export async function readPicture(
+  sha256: string,
+  thumb: boolean,
+): Promise<{ bytes: Buffer; type: string } | null> {
   if (!/^[0-9a-f]{64}$/.test(sha256)) return null;
   if (thumb) {
     const bytes = await thumbBytes(sha256, () => pictureRow(sha256));

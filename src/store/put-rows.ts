@@ -2,7 +2,10 @@ import { isDeepStrictEqual } from "node:util";
 import type { Knex } from "knex";
 import { inTurn } from "./in-turn";
 
-/** A table of the shop that rows are put into over those of the same key: how they are looked up, written and taken out. */
+/**
+ * A table of the shop that rows are put into over those of the same key: how they are looked up, written and
+ * taken out.
+ */
 export interface Keyed<T> {
   readonly keyOf: (row: T) => string;
   readonly there: (db: Knex, keys: readonly string[]) => Promise<readonly T[]>;

@@ -9,7 +9,10 @@ export async function makeQuote(number: string, version: number, quote: Quote): 
   return changeJob(number, version, async ({ trx, job, at }) => {
     await chargesAreKnown(trx);
     await trx("quotes").where({ job_id: job.id }).whereNull("answer").delete();
-    await trx("quotes").insert({ job_id: job.id, ...records.quotes.write({ madeAt: at, quote, total: quote.total }) });
+    await trx("quotes").insert({
+      job_id: job.id,
+      ...records.quotes.write({ madeAt: at, quote, total: quote.total }),
+    });
     return `quote made: ${quote.total.toFixed(2)}`;
   });
 }
@@ -31,7 +34,14 @@ export async function answerQuote(
     if (last.answer) throw new Fault("quote", "this one is answered already: make a new one to ask again");
     await trx("quotes")
       .where({ id })
-      .update(records.quotes.write({ answer, answeredOn: on, byWhom: byWhom.trim(), note: note?.trim() || undefined }));
+      .update(
+        records.quotes.write({
+          answer,
+          answeredOn: on,
+          byWhom: byWhom.trim(),
+          note: note?.trim() || undefined,
+        }),
+      );
     return `quote of ${last.total.toFixed(2)} ${answer} by ${byWhom.trim()}`;
   });
 }

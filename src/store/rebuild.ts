@@ -5,9 +5,15 @@ import { changeJob } from "./change";
 
 /** Answers whose question begins so are taken back. */
 const forgetFrom = (trx: Knex.Transaction, job: number, begins: string): Promise<number> =>
-  trx("answers").where({ job_id: job }).whereRaw("substr(question, 1, ?) = ?", [begins.length, begins]).delete();
+  trx("answers")
+    .where({ job_id: job })
+    .whereRaw("substr(question, 1, ?) = ?", [begins.length, begins])
+    .delete();
 
-/** What was said of a line that is open again: what is done anew has to set anew, and what was missing may be there now. */
+/**
+ * What was said of a line that is open again: what is done anew has to set anew, and what was missing may be
+ * there now.
+ */
 async function forgetAt(trx: Knex.Transaction, job: number, line: string): Promise<void> {
   await trx("answers")
     .where({ job_id: job, question: curedKey(line) })
@@ -17,7 +23,13 @@ async function forgetAt(trx: Knex.Transaction, job: number, line: string): Promi
 }
 
 /** A line of the rebuild plan is done, or opened again. */
-export async function setLine(number: string, version: number, line: string, done: boolean, says: string): Promise<number> {
+export async function setLine(
+  number: string,
+  version: number,
+  line: string,
+  done: boolean,
+  says: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     if (done) {
       await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
@@ -43,7 +55,16 @@ export async function setAnswer(
     if (answer === null) await trx("answers").where({ job_id: job.id, question }).delete();
     else
       await trx("answers")
-        .insert({ job_id: job.id, question, value: null, unit: null, note: null, instrument: null, ...answer, at })
+        .insert({
+          job_id: job.id,
+          question,
+          value: null,
+          unit: null,
+          note: null,
+          instrument: null,
+          ...answer,
+          at,
+        })
         .onConflict(["job_id", "question"])
         .merge();
     return says;
@@ -51,7 +72,12 @@ export async function setAnswer(
 }
 
 /** Lines of the plan are open again, all at once. */
-export async function openLines(number: string, version: number, lines: readonly string[], says: string): Promise<number> {
+export async function openLines(
+  number: string,
+  version: number,
+  lines: readonly string[],
+  says: string,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     for (const line of lines) {
       await trx("lines_done").where({ job_id: job.id, line }).delete();

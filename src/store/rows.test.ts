@@ -8,7 +8,12 @@ const thing = z.strictObject({
   sizeMm: z.number().optional(),
   once: z.boolean().optional(),
   list: z.array(z.string()).optional(),
-  either: z.discriminatedUnion("kind", [z.strictObject({ kind: z.literal("a"), n: z.int() }), z.strictObject({ kind: z.literal("b") })]).optional(),
+  either: z
+    .discriminatedUnion("kind", [
+      z.strictObject({ kind: z.literal("a"), n: z.int() }),
+      z.strictObject({ kind: z.literal("b") }),
+    ])
+    .optional(),
   note: z.string().optional(),
 });
 const things = rowsOf("things", thing, { id: "ref" }, { column: "facts", fields: ["note", "once"] });
@@ -33,7 +38,12 @@ describe("a table's rows", () => {
     );
   });
   it("call columns as SQL does, and fold what belongs together", () => {
-    expect(things.write({ id: "h1", sizeMm: 2, list: ["x"], note: "n" })).toEqual({ ref: "h1", size_mm: 2, list: '["x"]', facts: '{"note":"n"}' });
+    expect(things.write({ id: "h1", sizeMm: 2, list: ["x"], note: "n" })).toEqual({
+      ref: "h1",
+      size_mm: 2,
+      list: '["x"]',
+      facts: '{"note":"n"}',
+    });
     expect(things.write({ note: undefined, sizeMm: null })).toEqual({ facts: "{}", size_mm: null });
     expect([things.column("sizeMm"), things.column("note")]).toEqual(["size_mm", "facts"]);
   });

@@ -4,7 +4,11 @@ import { database } from "./database";
 const MOST = 4;
 
 /** The model's other units whose strip is recorded, the last one first. */
-export async function stripsOfModel(job: { readonly id: number; readonly maker: string; readonly model: string }): Promise<string[]> {
+export async function stripsOfModel(job: {
+  readonly id: number;
+  readonly maker: string;
+  readonly model: string;
+}): Promise<string[]> {
   if (!modelNamed(job.model)) return [];
   const db = await database();
   const rows: { number: string }[] = await db("jobs")

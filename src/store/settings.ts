@@ -118,8 +118,13 @@ const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
 };
 const isSetting = (name: string): name is keyof ShopSettings => Object.hasOwn(CALLED, name);
 
-/** What stands in the rows; a row that cannot be read stands as in a new shop, and is named. What this program does not know is left alone. */
-async function read(at?: Knex): Promise<{ readonly settings: ShopSettings; readonly unreadable: readonly (keyof ShopSettings)[] }> {
+/**
+ * What stands in the rows; a row that cannot be read stands as in a new shop, and is named. What this program
+ * does not know is left alone.
+ */
+async function read(
+  at?: Knex,
+): Promise<{ readonly settings: ShopSettings; readonly unreadable: readonly (keyof ShopSettings)[] }> {
   const db = at ?? (await database());
   const found: Record<string, unknown> = {};
   const unreadable: (keyof ShopSettings)[] = [];
@@ -141,7 +146,10 @@ const jsonOr = (value: unknown): unknown => {
 
 export const shopSettings = async (at?: Knex): Promise<ShopSettings> => (await read(at)).settings;
 
-/** Settings that stand as in a new shop because their rows cannot be read, in words; none: all is as it was set. */
+/**
+ * Settings that stand as in a new shop because their rows cannot be read, in words; none: all is as it was
+ * set.
+ */
 export async function unreadableSettings(at?: Knex): Promise<readonly string[]> {
   return (await read(at)).unreadable.map((name) => CALLED[name]);
 }
@@ -154,21 +162,35 @@ export async function acceptSettings(at?: Knex): Promise<void> {
   });
 }
 
-/** A setting of several figures, for one of them to be changed. Throws a Fault where the others would be written as in a new shop without anybody's having seen it. */
+/**
+ * A setting of several figures, for one of them to be changed. Throws a Fault where the others would be
+ * written as in a new shop without anybody's having seen it.
+ */
 async function whole<K extends keyof ShopSettings>(name: K, trx: Knex): Promise<ShopSettings[K]> {
   const { settings, unreadable } = await read(trx);
-  if (unreadable.includes(name)) throw new Fault("text", `Not set: ${CALLED[name]} could not be read. Look all of it over, and say above that it is right.`);
+  if (unreadable.includes(name))
+    throw new Fault(
+      "text",
+      `Not set: ${CALLED[name]} could not be read. Look all of it over, and say above that it is right.`,
+    );
   return settings[name];
 }
 
 /** What an amount of money is reckoned from. */
 const CHARGES = ["rates", "testMinutes", "cleaningCost", "currency"] as const;
 
-/** Throws a Fault while charges cannot be read: a price that is told to somebody is not reckoned from those of a new shop. */
+/**
+ * Throws a Fault while charges cannot be read: a price that is told to somebody is not reckoned from those of
+ * a new shop.
+ */
 export async function chargesAreKnown(at?: Knex): Promise<void> {
   const { unreadable } = await read(at);
   const lost = CHARGES.find((c) => unreadable.includes(c));
-  if (lost) throw new Fault("", `${CALLED[lost]} could not be read. See what stands at The shop, and say there that it is right, before anything is priced`);
+  if (lost)
+    throw new Fault(
+      "",
+      `${CALLED[lost]} could not be read. See what stands at The shop, and say there that it is right, before anything is priced`,
+    );
 }
 
 /** Whether anybody has given the shop its name. */
@@ -177,7 +199,11 @@ export async function isNamed(at?: Knex): Promise<boolean> {
   return Boolean(await db("settings").where({ name: "shopName" }).first("name"));
 }
 
-export async function setSetting<K extends keyof ShopSettings>(name: K, value: ShopSettings[K], at?: Knex): Promise<void> {
+export async function setSetting<K extends keyof ShopSettings>(
+  name: K,
+  value: ShopSettings[K],
+  at?: Knex,
+): Promise<void> {
   const db = at ?? (await database());
   await db("settings")
     .insert({ name, value: JSON.stringify(value) })
@@ -199,32 +225,61 @@ export async function changeElectrical(
 ): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
     const merged = { ...(await whole("electrical", trx)), ...said };
-    await setSetting("electrical", readWith(electricalLimits, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
+    await setSetting(
+      "electrical",
+      readWith(
+        electricalLimits,
+        Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)),
+        "text",
+      ),
+      trx,
+    );
   });
 }
 
 /** Sets some of where and when the shop is backed up; null takes the hour away. */
-export async function changeBackup(said: { readonly [K in keyof BackupSettings]?: BackupSettings[K] | null }, at?: Knex): Promise<void> {
+export async function changeBackup(
+  said: { readonly [K in keyof BackupSettings]?: BackupSettings[K] | null },
+  at?: Knex,
+): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
     const merged = { ...(await whole("backup", trx)), ...said };
-    await setSetting("backup", readWith(backupSettings, Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)), "text"), trx);
+    await setSetting(
+      "backup",
+      readWith(
+        backupSettings,
+        Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)),
+        "text",
+      ),
+      trx,
+    );
   });
 }
 
 /** The folder of the back-ups: the one that was set, or one beside the shop's. */
-export const backupFolder = ({ backup }: Pick<ShopSettings, "backup">): string => backup.folder || `${dataFolder()}-backups`;
+export const backupFolder = ({ backup }: Pick<ShopSettings, "backup">): string =>
+  backup.folder || `${dataFolder()}-backups`;
 
 /** Remembers what can hurt at a kind of unit, to be proposed at the next of it; null: forgets it. */
-export async function rememberHazards(kind: string, hazards: readonly Hazard[] | null, at?: Knex): Promise<void> {
+export async function rememberHazards(
+  kind: string,
+  hazards: readonly Hazard[] | null,
+  at?: Knex,
+): Promise<void> {
   await inTurn(at ?? (await database()), async (trx) => {
     const { settings, unreadable } = await read(trx);
     // what is only proposed is not worth stopping for, nor writing over
-    if (!unreadable.includes("kindHazards")) await setSetting("kindHazards", hazardsSaid(settings.kindHazards, kind, hazards), trx);
+    if (!unreadable.includes("kindHazards"))
+      await setSetting("kindHazards", hazardsSaid(settings.kindHazards, kind, hazards), trx);
   });
 }
 
 /** Remembers what is tried at a kind of unit before it goes home; null: as is usual for it. */
-export async function rememberTests(kind: string, tests: readonly OwnTest[] | null, at?: Knex): Promise<void> {
+export async function rememberTests(
+  kind: string,
+  tests: readonly OwnTest[] | null,
+  at?: Knex,
+): Promise<void> {
   const own = kindNamed(kind);
   if (!own) throw new Fault("kind", "say at Take in what kind of unit it is");
   await inTurn(at ?? (await database()), async (trx) => {
@@ -235,7 +290,9 @@ export async function rememberTests(kind: string, tests: readonly OwnTest[] | nu
 
 /** Remembers which instrument was taken for what is measured (instrumentKey), for the next unit. */
 export async function rememberInstrument(of: string, name: string): Promise<void> {
-  await inTurn(await database(), async (trx) => setSetting("instruments", { ...(await whole("instruments", trx)), [of]: name }, trx));
+  await inTurn(await database(), async (trx) =>
+    setSetting("instruments", { ...(await whole("instruments", trx)), [of]: name }, trx),
+  );
 }
 
 /** The day that orders go by: today, and as many days on as the practice suppliers are ahead. */

@@ -13,7 +13,8 @@ export async function wholeShelf(at?: Knex): Promise<Lubricant[]> {
 }
 
 /** The greases that are offered. */
-export const greasesOnShelf = async (at?: Knex): Promise<Lubricant[]> => (await wholeShelf(at)).filter((l) => !l.retired);
+export const greasesOnShelf = async (at?: Knex): Promise<Lubricant[]> =>
+  (await wholeShelf(at)).filter((l) => !l.retired);
 
 const known = async (trx: Knex, name: string, but?: string): Promise<boolean> =>
   Boolean(

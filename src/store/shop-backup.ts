@@ -9,7 +9,10 @@ import { notDone, troubleIn } from "./trouble";
  *
  * @param to another folder than the one that is set
  */
-export async function backUpShop(to?: string, how: { readonly now?: Date; readonly tell?: Tell } = {}): Promise<{ folder: string; manifest: BackupManifest }> {
+export async function backUpShop(
+  to?: string,
+  how: { readonly now?: Date; readonly tell?: Tell } = {},
+): Promise<{ folder: string; manifest: BackupManifest }> {
   const settings = await shopSettings();
   const at = (how.now ?? new Date()).toISOString();
   try {
@@ -27,18 +30,24 @@ export async function backUpShop(to?: string, how: { readonly now?: Date; readon
 function saysOf(e: unknown): string {
   if (e instanceof Fault) return e.says;
   const trouble = troubleIn(e);
-  if (trouble) return notDone("Not backed up", trouble).replace("the disk of the shop’s computer", "the disk");
+  if (trouble)
+    return notDone("Not backed up", trouble).replace("the disk of the shop’s computer", "the disk");
   return e instanceof Error && "code" in e && e.code === "ENOENT"
     ? "the folder cannot be made: is the disk there?"
     : "the back-up failed; whoever looks after the program finds why in what it printed";
 }
 
 /**
- * Whether a nightly back-up is due: the hour of tonight has passed since the last good one. A night that the program slept through is made good as soon as it runs.
+ * Whether a nightly back-up is due: the hour of tonight has passed since the last good one. A night that the
+ * program slept through is made good as soon as it runs.
  *
  * @param now local time
  */
-export function isDue({ nightlyAt }: { readonly nightlyAt?: number | undefined }, goodAt: string | undefined, now: Date): boolean {
+export function isDue(
+  { nightlyAt }: { readonly nightlyAt?: number | undefined },
+  goodAt: string | undefined,
+  now: Date,
+): boolean {
   if (nightlyAt === undefined) return false;
   const last = new Date(now.getFullYear(), now.getMonth(), now.getDate(), nightlyAt);
   if (last > now) last.setDate(last.getDate() - 1);

@@ -1,4 +1,15 @@
-import { closeSync, existsSync, fsyncSync, openSync, readdirSync, readSync, rmSync, statSync, writeFileSync, writeSync } from "node:fs";
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  openSync,
+  readdirSync,
+  readSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+  writeSync,
+} from "node:fs";
 import { statfs } from "node:fs/promises";
 import { join } from "node:path";
 import { ShopTrouble, TROUBLES } from "./trouble";
@@ -22,14 +33,20 @@ function traceOf(folder: string): string | undefined {
 const HEAD = "SQLite format 3\0";
 
 /**
- * Looks at a folder before its database is opened, since opening makes a new one where there is none. Throws a {@link ShopTrouble} where there was a shop and its database is gone, empty, or no database.
+ * Looks at a folder before its database is opened, since opening makes a new one where there is none. Throws
+ * a {@link ShopTrouble} where there was a shop and its database is gone, empty, or no database.
  */
 export function lookAtFolder(folder: string): void {
   const place = databasePlace(folder);
   const bytes = size(place);
   if (bytes === 0) {
     const trace = traceOf(folder);
-    if (trace) throw new ShopTrouble(TROUBLES.gone(`the database of this shop ${existsSync(place) ? "is empty, 0 bytes" : "is not there"}, though ${trace}`));
+    if (trace)
+      throw new ShopTrouble(
+        TROUBLES.gone(
+          `the database of this shop ${existsSync(place) ? "is empty, 0 bytes" : "is not there"}, though ${trace}`,
+        ),
+      );
     return;
   }
   const head = Buffer.alloc(HEAD.length);
@@ -39,7 +56,8 @@ export function lookAtFolder(folder: string): void {
   } finally {
     closeSync(file);
   }
-  if (head.toString("latin1") !== HEAD) throw new ShopTrouble({ ...TROUBLES.damaged("its beginning is not that of a database"), reading: false });
+  if (head.toString("latin1") !== HEAD)
+    throw new ShopTrouble({ ...TROUBLES.damaged("its beginning is not that of a database"), reading: false });
 }
 
 /** Leaves the mark of a shop, once. */
@@ -47,7 +65,10 @@ export function markShop(folder: string): void {
   if (existsSync(markPlace(folder))) return;
   const file = openSync(markPlace(folder), "wx", 0o600);
   try {
-    writeSync(file, "The data of a Demontage shop. Do not take this file away: without it, an empty database would be taken for a new shop.\n");
+    writeSync(
+      file,
+      "The data of a Demontage shop. Do not take this file away: without it, an empty database would be taken for a new shop.\n",
+    );
     fsyncSync(file);
   } finally {
     closeSync(file);

@@ -6,7 +6,10 @@ import { TROUBLES, type Trouble, troubleIn } from "./trouble";
 const LOOK_MS = 10_000;
 const looked = globalThis as { demontageRoom?: { free: number; at: number } };
 
-/** Bytes that were free a moment ago. Screens do not wait for the disk to tell, which may be busy with pictures; only the first one does. */
+/**
+ * Bytes that were free a moment ago. Screens do not wait for the disk to tell, which may be busy with
+ * pictures; only the first one does.
+ */
 async function room(now = Date.now()): Promise<number> {
   const before = looked.demontageRoom;
   if (before && now - before.at < LOOK_MS) return before.free;

@@ -11,7 +11,12 @@ import { testShop } from "./test-shop";
 testShop();
 
 const tone = (hz: number): Buffer =>
-  Buffer.from(writeWav({ rate: 8000, samples: Float32Array.from({ length: 24_000 }, (_, i) => 0.5 * Math.sin((2 * Math.PI * hz * i) / 8000)) }));
+  Buffer.from(
+    writeWav({
+      rate: 8000,
+      samples: Float32Array.from({ length: 24_000 }, (_, i) => 0.5 * Math.sin((2 * Math.PI * hz * i) / 8000)),
+    }),
+  );
 const idOf = async (number: string): Promise<number> => (await loadHead(number))?.id ?? 0;
 const versionOf = async (number: string): Promise<number> => (await jobVersion(number)) ?? 0;
 
@@ -28,26 +33,39 @@ it("recordings are kept whole, three of each moment, the newest first, and only 
   expect(await soundBytes(other, newest)).toBeNull();
   await removeSound(number, await versionOf(number), newest);
   expect((await soundsOf(await idOf(number))).length).toBe(3);
-  await expect(removeSound(number, await versionOf(number), newest)).rejects.toMatchObject({ says: expect.stringContaining("gone already") });
+  await expect(removeSound(number, await versionOf(number), newest)).rejects.toMatchObject({
+    says: expect.stringContaining("gone already"),
+  });
 });
 
 it("what is no recording is refused, and nothing is kept", async () => {
   const number = await createJob({});
-  await expect(addSound(number, "after", Buffer.from("no sound at all"))).rejects.toMatchObject({ says: expect.stringContaining("no WAV file") });
+  await expect(addSound(number, "after", Buffer.from("no sound at all"))).rejects.toMatchObject({
+    says: expect.stringContaining("no WAV file"),
+  });
   expect(await soundsOf(await idOf(number))).toEqual([]);
 });
 
 it("a job that went home is opened again with its reason, its signature and last checks gone; a customer who is forgotten has no signature either", async () => {
   const number = await createJob({ kind: "cherry stoner", customerName: "Dora Finch" });
-  await expect(openJobAgain(number, await versionOf(number), "too early")).rejects.toMatchObject({ says: "this unit has not gone home" });
-  const signature = { by: "Dora Finch", at: "2026-11-30T10:00:00.000Z", strokes: [[[0.1, 0.2] as [number, number]]] };
+  await expect(openJobAgain(number, await versionOf(number), "too early")).rejects.toMatchObject({
+    says: "this unit has not gone home",
+  });
+  const signature = {
+    by: "Dora Finch",
+    at: "2026-11-30T10:00:00.000Z",
+    strokes: [[[0.1, 0.2] as [number, number]]],
+  };
   await setGoingHome(number, await versionOf(number), { signature, nextLook: "in a year" }, "signed");
   await setHead(number, await versionOf(number), { handedBackAt: "2026-11-30T10:01:00.000Z" }, "handed back");
   await openJobAgain(number, await versionOf(number), "the lid was forgotten");
   const job = await loadJob(number);
   expect(job?.handedBackAt).toBeUndefined();
   expect(job?.home?.signature).toBeUndefined();
-  expect(job?.home).toMatchObject({ nextLook: "in a year", openedAgain: [{ wentHome: "2026-11-30T10:01:00.000Z", why: "the lid was forgotten" }] });
+  expect(job?.home).toMatchObject({
+    nextLook: "in a year",
+    openedAgain: [{ wentHome: "2026-11-30T10:01:00.000Z", why: "the lid was forgotten" }],
+  });
   expect((await jobHistory(number))[0]?.what).toBe("opened again: the lid was forgotten");
   await setGoingHome(number, await versionOf(number), { signature }, "signed again");
   await forgetInJob(number);

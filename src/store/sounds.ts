@@ -26,17 +26,24 @@ const row = z.object({ id: z.number(), moment: z.enum(MOMENTS), at: z.string(), 
 
 /** Recordings of a job, the newest first. */
 export async function soundsOf(jobId: number): Promise<KeptSound[]> {
-  const rows: unknown[] = await (await database())("sounds").where({ job_id: jobId }).orderBy("id", "desc").select("id", "moment", "at", "seconds");
+  const rows: unknown[] = await (await database())("sounds")
+    .where({ job_id: jobId })
+    .orderBy("id", "desc")
+    .select("id", "moment", "at", "seconds");
   return rows.map((r) => row.parse(r));
 }
 
 /** @throws Fault for what is no recording */
 export async function addSound(number: string, moment: SoundMoment, wav: Buffer): Promise<number> {
-  if (wav.length > MOST_SOUND_BYTES) throw new Fault("wav", "this recording is larger than what is kept: ten seconds are enough");
+  if (wav.length > MOST_SOUND_BYTES)
+    throw new Fault("wav", "this recording is larger than what is kept: ten seconds are enough");
   const { seconds } = readWav(wav);
   return changeJob(number, "beside", async ({ trx, job, at }) => {
     await trx("sounds").insert({ job_id: job.id, moment, at, seconds, wav });
-    const kept: { id: number }[] = await trx("sounds").where({ job_id: job.id, moment }).orderBy("id", "desc").select("id");
+    const kept: { id: number }[] = await trx("sounds")
+      .where({ job_id: job.id, moment })
+      .orderBy("id", "desc")
+      .select("id");
     await trx("sounds")
       .whereIn(
         "id",
@@ -49,7 +56,8 @@ export async function addSound(number: string, moment: SoundMoment, wav: Buffer)
 
 export async function removeSound(number: string, version: number, id: number): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    if (!(await trx("sounds").where({ job_id: job.id, id }).delete())) throw new Fault("sound", "this recording is gone already");
+    if (!(await trx("sounds").where({ job_id: job.id, id }).delete()))
+      throw new Fault("sound", "this recording is gone already");
     return "took a recording away";
   });
 }

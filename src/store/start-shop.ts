@@ -9,10 +9,12 @@ import { ShopTrouble, TROUBLES, troubleIn } from "./trouble";
 const servedPlace = (folder: string): string => join(folder, "locks", "served-by.txt");
 
 /**
- * What the program does once when it begins to serve a folder: sees that it is the only one, that the folder is its user's own, that the database is whole, and clears away what was left half sent.
+ * What the program does once when it begins to serve a folder: sees that it is the only one, that the folder
+ * is its user's own, that the database is whole, and clears away what was left half sent.
  *
  * @param where at which address it serves, for whoever starts a second one
- * @throws ShopTrouble where another program serves this folder; whatever else is wrong is held for the screens to tell
+ * @throws ShopTrouble where another program serves this folder; whatever else is wrong is held for the
+ *   screens to tell
  */
 export async function startShop(where: string): Promise<void> {
   const folder = dataFolder();

@@ -15,7 +15,16 @@ import { loadDrafts, saveDraft } from "./drafts";
 import { currentJob } from "./job";
 import { parcelOf, takeInJobFile } from "./job-file";
 import { createJob, setHead } from "./jobs";
-import { addReading, keepHardwareFind, markTeeth, nameGear, setCauses, setFinding, setGearNotes, setTrain } from "./judge";
+import {
+  addReading,
+  keepHardwareFind,
+  markTeeth,
+  nameGear,
+  setCauses,
+  setFinding,
+  setGearNotes,
+  setTrain,
+} from "./judge";
 import { keepPicture } from "./picture-files";
 import { addPicture, readPicture } from "./pictures";
 import { asSent, DoneBefore } from "./sending";
@@ -27,7 +36,8 @@ const folder = testShop();
 describe("the database", () => {
   it("flushes every commit, keeps its keys and writes ahead", async () => {
     const db = await database();
-    const pragma = async (name: string): Promise<unknown> => Object.values((await db.raw(`pragma ${name}`))[0])[0];
+    const pragma = async (name: string): Promise<unknown> =>
+      Object.values((await db.raw(`pragma ${name}`))[0])[0];
     expect(await pragma("synchronous")).toBe(2);
     expect(await pragma("foreign_keys")).toBe(1);
     expect(await pragma("journal_mode")).toBe("wal");
@@ -48,7 +58,9 @@ describe("changing a job", () => {
   it("refuses a save from a stale screen, with what changed, and writes nothing over", async () => {
     const number = await createJob();
     await setHead(number, 1, { complaint: "hums" }, "complaint: hums");
-    const stale = await setHead(number, 1, { complaint: "clicks" }, "complaint: clicks").catch((e: unknown) => e);
+    const stale = await setHead(number, 1, { complaint: "clicks" }, "complaint: clicks").catch(
+      (e: unknown) => e,
+    );
     expect(stale).toBeInstanceOf(StaleSave);
     expect((stale as StaleSave).changes.map((c) => c.what)).toEqual(["complaint: hums"]);
     expect((await job(number)).complaint).toBe("hums");
@@ -60,16 +72,21 @@ describe("changing a job", () => {
     expect(await setHead(number, 1, { complaint: "hums" }, "complaint: hums")).toBe(3);
     await changeJob(number, "beside", async () => "picture 0002.jpg");
     await setHead(number, 4, { complaint: "clicks" }, "complaint: clicks");
-    const stale = await setHead(number, 3, { complaint: "howls" }, "complaint: howls").catch((e: unknown) => e);
+    const stale = await setHead(number, 3, { complaint: "howls" }, "complaint: howls").catch(
+      (e: unknown) => e,
+    );
     expect(stale).toBeInstanceOf(StaleSave);
     expect((stale as StaleSave).changes.map((c) => c.what)).toEqual(["complaint: clicks"]);
     // a version that the job never had is no screen of this shop
-    expect(await setHead(number, 99, { complaint: "x" }, "x").catch((e: unknown) => e)).toBeInstanceOf(StaleSave);
+    expect(await setHead(number, 99, { complaint: "x" }, "x").catch((e: unknown) => e)).toBeInstanceOf(
+      StaleSave,
+    );
   });
 
   it("does once what a screen sends again under the same name, and tells a screen which changes were its own", async () => {
     const number = await createJob();
-    const add = (name: string, version: number, what: string) => asSent(name, () => setHead(number, version, { complaint: what }, what));
+    const add = (name: string, version: number, what: string) =>
+      asSent(name, () => setHead(number, version, { complaint: what }, what));
     expect(await add("n1", 1, "hums")).toBe(2);
     const again = await add("n1", 1, "hums").catch((e: unknown) => e);
     expect(again).toBeInstanceOf(DoneBefore);
@@ -81,10 +98,14 @@ describe("changing a job", () => {
     const other = await createJob();
     expect(await asSent("n1", () => setHead(other, 1, { complaint: "howls" }, "howls"))).toBe(2);
     // an action of two changes is one sending
-    const both = asSent("n3", async () => setHead(number, await setHead(number, 2, { model: "a" }, "a"), { model: "b" }, "b"));
+    const both = asSent("n3", async () =>
+      setHead(number, await setHead(number, 2, { model: "a" }, "a"), { model: "b" }, "b"),
+    );
     expect(await both).toBe(4);
     // what failed was not done
-    await asSent("n4", () => changeJob(number, 4, () => Promise.reject(new Fault("x", "no")))).catch(() => undefined);
+    await asSent("n4", () => changeJob(number, 4, () => Promise.reject(new Fault("x", "no")))).catch(
+      () => undefined,
+    );
     expect(await add("n4", 4, "rattles")).toBe(5);
   });
 
@@ -147,7 +168,15 @@ describe("changing a job", () => {
 });
 
 /** A name that a gear was given. */
-const WHEEL = { teeth: 41, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0, probability: 0.98 };
+const WHEEL = {
+  teeth: 41,
+  moduleMm: 1,
+  diametralPitch: null,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 18,
+  profileShift: 0,
+  probability: 0.98,
+};
 
 describe("judging in the store", () => {
   it("renews what failed, keeps marks and readings, and takes a name back when a tooth reading changes", async () => {
@@ -173,13 +202,30 @@ describe("what Judge comes to know", () => {
     let v = await layDown(number, 1, step());
     const train = {
       input: { shaft: "motor", rpm: 1380 },
-      meshes: [{ id: "m1", kind: "spur" as const, driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay", teeth: 41 } }],
+      meshes: [
+        {
+          id: "m1",
+          kind: "spur" as const,
+          driver: { shaft: "motor", teeth: 9 },
+          driven: { shaft: "lay", teeth: 41 },
+        },
+      ],
     };
     v = await setTrain(number, v, train);
     v = await setCauses(number, v, { chosen: ["jam"] }, "cause: jam");
     v = await setCauses(number, v, { words: "a cherry stone" }, "cause, in words");
-    v = await keepHardwareFind(number, v, { name: "608", from: "bore 8.01 mm", sure: 0.99, source: "caliper" });
-    v = await keepHardwareFind(number, v, { name: "M4", from: "over the thread 3.9 mm", sure: 0.98, source: "typed" });
+    v = await keepHardwareFind(number, v, {
+      name: "608",
+      from: "bore 8.01 mm",
+      sure: 0.99,
+      source: "caliper",
+    });
+    v = await keepHardwareFind(number, v, {
+      name: "M4",
+      from: "over the thread 3.9 mm",
+      sure: 0.98,
+      source: "typed",
+    });
     v = await setFinding(number, v, "p1", { fate: "renew-pair", fateWhy: "the mate is worn" });
     const kept = await job(number);
     expect(kept.train).toEqual(train);
@@ -188,7 +234,12 @@ describe("what Judge comes to know", () => {
     expect(kept.findings[0]).toMatchObject({ fate: "renew-pair", fateWhy: "the mate is worn" });
     const { number: again } = await takeInJobFile(await parcelOf(number), true);
     const copy = await job(again);
-    expect([copy.train, copy.causes, copy.benchFinds, copy.findings[0]?.fate]).toEqual([kept.train, kept.causes, kept.benchFinds, "renew-pair"]);
+    expect([copy.train, copy.causes, copy.benchFinds, copy.findings[0]?.fate]).toEqual([
+      kept.train,
+      kept.causes,
+      kept.benchFinds,
+      "renew-pair",
+    ]);
   });
   it("mates know each other, a note is taken back by null, and only what bears on the name takes it back", async () => {
     const number = await createJob();
@@ -240,7 +291,15 @@ describe("pictures", () => {
       "half a JPEG",
       async () =>
         (
-          await sharp({ create: { width: 900, height: 700, channels: 3, background: "#888", noise: { type: "gaussian", mean: 128, sigma: 40 } } })
+          await sharp({
+            create: {
+              width: 900,
+              height: 700,
+              channels: 3,
+              background: "#888",
+              noise: { type: "gaussian", mean: 128, sigma: 40 },
+            },
+          })
             .jpeg()
             .toBuffer()
         ).subarray(0, 20_000),
@@ -255,7 +314,9 @@ describe("pictures", () => {
   });
 
   it("do not stay when the job they are for is not there", async () => {
-    expect(await faultOf(addPicture("J-9999", await grey().png().toBuffer(), { role: "step" }))).toMatch(/no job J-9999/);
+    expect(await faultOf(addPicture("J-9999", await grey().png().toBuffer(), { role: "step" }))).toMatch(
+      /no job J-9999/,
+    );
     expect(await readPicture("../../etc/passwd", false)).toBeNull();
   });
 });
@@ -267,7 +328,10 @@ describe("the job file", () => {
       ["0001.jpg", new Uint8Array(await grey().jpeg().toBuffer())],
       ["0002.jpg", new Uint8Array(await grey(70, 50).jpeg().toBuffer())],
     ]);
-    const only = { ...file, steps: file.steps.map(({ pictures: _p, ...s }, i) => (i === 0 ? { ...s, pictures: ["0002.jpg"] } : s)) };
+    const only = {
+      ...file,
+      steps: file.steps.map(({ pictures: _p, ...s }, i) => (i === 0 ? { ...s, pictures: ["0002.jpg"] } : s)),
+    };
     const { number } = await takeInJobFile({ file: only, pictures });
     const first = await packed(await parcelOf(number));
     const read = await unpacked(first);
@@ -289,8 +353,10 @@ describe("the job file", () => {
       parts: [{ id: "p1", name: "wheel", renew: false, state: "broken" }],
       steps: [
         {
-          id: "s1", action: "pull", parts: ["p1"], needs: [], held: ["dowels"], freed: { how: "heat", tool: "hot-air gun", standIn: true }, stack: ["h2", "p1"],
-          timing: { pin: "gap", turns: 2, says: "dot at rib" }, cautions: ["spring"], doNotUndo: "lock nut", tray: "D8", tools: ["TX15"], pictures: ["0001.jpg"],
+          id: "s1", action: "pull", parts: ["p1"], needs: [], held: ["dowels"],
+          freed: { how: "heat", tool: "hot-air gun", standIn: true }, stack: ["h2", "p1"],
+          timing: { pin: "gap", turns: 2, says: "dot at rib" }, cautions: ["spring"], doNotUndo: "lock nut",
+          tray: "D8", tools: ["TX15"], pictures: ["0001.jpg"],
           hardware: [
             { id: "h1", kind: "nut", qty: 1, thread: "M6", form: "self-locking", finish: "zinc", leftHand: true, once: true, locker: "blue", state: "missing" },
             { id: "h2", kind: "plug", qty: 1, label: "J3", poles: 2 },
@@ -300,7 +366,11 @@ describe("the job file", () => {
       pictureMarks: { "0001.jpg": [{ kind: "ring", at: [0.5, 0.5], radius: 0.1 }] },
       x: {
         bench: {
-          job: { past: { bought: "used", years: 6 }, disposeConsent: true, loosePictures: { bowl: "0002.jpg" } },
+          job: {
+            past: { bought: "used", years: 6 },
+            disposeConsent: true,
+            loosePictures: { bowl: "0002.jpg" },
+          },
           pictures: [{ name: "0002.jpg", role: "loose" }],
         },
       },
@@ -310,7 +380,11 @@ describe("the job file", () => {
       ["0002.jpg", new Uint8Array(await grey(62, 60).jpeg().toBuffer())],
     ]);
     const { number } = await takeInJobFile({ file, pictures });
-    expect(await job(number)).toMatchObject({ past: { bought: "used", years: 6 }, disposeConsent: true, loosePictures: { bowl: "0002.jpg" } });
+    expect(await job(number)).toMatchObject({
+      past: { bought: "used", years: 6 },
+      disposeConsent: true,
+      loosePictures: { bowl: "0002.jpg" },
+    });
     const first = await packed(await parcelOf(number));
     const read = await unpacked(first);
     expect(read.file.steps).toEqual(file.steps);
@@ -353,7 +427,9 @@ describe("the job file", () => {
     const { file } = jobFileFrom({ ...juicerAtJudge, head: { number: "J-0777" } });
     const bare = { ...file, steps: file.steps.map(({ pictures: _p, ...s }) => s) };
     await takeInJobFile({ file: bare, pictures: new Map() });
-    expect(await faultOf(takeInJobFile({ file: bare, pictures: new Map() }))).toMatch(/J-0777 is in this shop already/);
+    expect(await faultOf(takeInJobFile({ file: bare, pictures: new Map() }))).toMatch(
+      /J-0777 is in this shop already/,
+    );
     expect((await takeInJobFile({ file: bare, pictures: new Map() }, true)).number).not.toBe("J-0777");
   });
 
@@ -367,10 +443,16 @@ describe("the job file", () => {
       return "taken";
     };
     expect(says("[]")).toMatch(/JSON object/);
-    expect(says('{"format":"demontage-job","version":2,"unit":{"kind":"x"},"steps":[]}')).toMatch(/^version: .*reads 1/);
-    expect(says('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[],"colour":1}')).toMatch(/does not know the key "colour"/);
+    expect(says('{"format":"demontage-job","version":2,"unit":{"kind":"x"},"steps":[]}')).toMatch(
+      /^version: .*reads 1/,
+    );
+    expect(says('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[],"colour":1}')).toMatch(
+      /does not know the key "colour"/,
+    );
     expect(
-      says('{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[{"id":"s1","action":"pull","hardware":[{"id":"h","kind":"screw","qty":-1}]}]}'),
+      says(
+        '{"format":"demontage-job","version":1,"unit":{"kind":"x"},"steps":[{"id":"s1","action":"pull","hardware":[{"id":"h","kind":"screw","qty":-1}]}]}',
+      ),
     ).toMatch(/^steps\[0\]\.hardware\[0\]\.qty: must be 1 or more/);
   });
 });
@@ -418,16 +500,27 @@ describe("a job file", () => {
   });
 
   it.each([
-    ["a day that is none", { bench: { job: { handedBackAt: "never" } } }, /^x\.bench\.job\.handedBackAt: is no moment/],
+    [
+      "a day that is none",
+      { bench: { job: { handedBackAt: "never" } } },
+      /^x\.bench\.job\.handedBackAt: is no moment/,
+    ],
     ["what is to fit as an object", { bench: { job: { toFit: {} } } }, /^x\.bench\.job\.toFit/],
     ["a train of words", { demontage: { job: { train: "oops" } } }, /^x\.demontage\.job\.train/],
-    ["a number by the back door", { demontage: { job: { number: "J-0001" } } }, /does not know the key "number"/],
+    [
+      "a number by the back door",
+      { demontage: { job: { number: "J-0001" } } },
+      /does not know the key "number"/,
+    ],
   ])("with %s under x is refused with its place", (_, x, says) => {
     expect(() => file({ x })).toThrow(says);
   });
 
   it("of an older program is read, and written as today", async () => {
-    const { number } = await takeInJobFile({ file: file({ x: { bench: { job: { consent: true, protectionClass: "I" } } } }), pictures: new Map() });
+    const { number } = await takeInJobFile({
+      file: file({ x: { bench: { job: { consent: true, protectionClass: "I" } } } }),
+      pictures: new Map(),
+    });
     expect(await job(number)).toMatchObject({ consent: true, protectionClass: "I" });
     const { file: out } = await parcelOf(number);
     expect(Object.keys(out.x ?? {})).toEqual(["demontage"]);

@@ -13,12 +13,28 @@ testShop();
 describe("the strip in the store", () => {
   it("lays steps down with parts, hardware and order, and takes the last one back", async () => {
     const number = await createJob();
-    let v = await layDown(number, 1, step({ action: "unscrew", parts: [], hardware: [{ kind: "screw", qty: 4, thread: "M4", lengthMm: 12, at: "corners" }] }));
+    let v = await layDown(
+      number,
+      1,
+      step({
+        action: "unscrew",
+        parts: [],
+        hardware: [{ kind: "screw", qty: 4, thread: "M4", lengthMm: 12, at: "corners" }],
+      }),
+    );
     v = await layDown(number, v, step({ needs: ["s1"], bundle: "b1", facing: "hub up", marks: ["dot"] }));
     const laid = await job(number);
     expect(laid.steps.map((s) => s.id)).toEqual(["s1", "s2"]);
-    expect(laid.steps[0]?.hardware).toEqual([{ id: "h1", kind: "screw", qty: 4, thread: "M4", lengthMm: 12, at: "corners" }]);
-    expect(laid.steps[1]).toMatchObject({ parts: ["p1"], needs: ["s1"], bundle: "b1", facing: "hub up", marks: ["dot"] });
+    expect(laid.steps[0]?.hardware).toEqual([
+      { id: "h1", kind: "screw", qty: 4, thread: "M4", lengthMm: 12, at: "corners" },
+    ]);
+    expect(laid.steps[1]).toMatchObject({
+      parts: ["p1"],
+      needs: ["s1"],
+      bundle: "b1",
+      facing: "hub up",
+      marks: ["dot"],
+    });
     v = await undoLast(number, v);
     const back = await job(number);
     expect([back.steps.length, back.parts.length]).toEqual([1, 0]);
@@ -63,9 +79,9 @@ describe("the recorder in the store", () => {
     // it had arrived: nothing more lies there
     v = await layDown(number, "any", step({ key: "a", title: "wheel" }), { again: true });
     v = await changeStep(number, v, "s1", step({ key: "edit", title: "big wheel" }));
-    expect(await faultOf(layDown(number, "any", step({ key: "a", title: "wheel" }), { again: true }))).toMatch(
-      /^big wheel \(step 1\) lies on the Mat already, but says something else there/,
-    );
+    expect(
+      await faultOf(layDown(number, "any", step({ key: "a", title: "wheel" }), { again: true })),
+    ).toMatch(/^big wheel \(step 1\) lies on the Mat already, but says something else there/);
     expect((await job(number)).steps).toHaveLength(1);
     // by hand it is another step
     await layDown(number, "any", step({ key: "a", title: "wheel" }));
@@ -84,10 +100,22 @@ describe("the recorder in the store", () => {
 
   it("ties pictures to their step, whether they arrive before it is laid down or after", async () => {
     const number = await createJob();
-    const before = await addPicture(number, await grey(90, 60).jpeg().toBuffer(), { role: "step", key: "k1", stepKey: "a" });
+    const before = await addPicture(number, await grey(90, 60).jpeg().toBuffer(), {
+      role: "step",
+      key: "k1",
+      stepKey: "a",
+    });
     await layDown(number, "any", step({ key: "a" }));
-    const after = await addPicture(number, await grey(91, 60).jpeg().toBuffer(), { role: "step", key: "k2", stepKey: "a" });
-    const twice = await addPicture(number, await grey(91, 60).jpeg().toBuffer(), { role: "step", key: "k2", stepKey: "a" });
+    const after = await addPicture(number, await grey(91, 60).jpeg().toBuffer(), {
+      role: "step",
+      key: "k2",
+      stepKey: "a",
+    });
+    const twice = await addPicture(number, await grey(91, 60).jpeg().toBuffer(), {
+      role: "step",
+      key: "k2",
+      stepKey: "a",
+    });
     expect(twice.picture.name).toBe(after.picture.name);
     expect((await job(number)).steps[0]?.pictures).toEqual([before.picture.name, after.picture.name]);
   });
@@ -97,7 +125,16 @@ describe("the recorder in the store", () => {
     const full = step({
       hardware: [
         { kind: "wavy-washer", qty: 2, at: "above" },
-        { kind: "screw", qty: 1, thread: "M6", leftHand: true, form: "socket", finish: "black", locker: "blue", state: "broken" },
+        {
+          kind: "screw",
+          qty: 1,
+          thread: "M6",
+          leftHand: true,
+          form: "socket",
+          finish: "black",
+          locker: "blue",
+          state: "broken",
+        },
         { kind: "plug", qty: 1, label: "J3", poles: 2 },
       ],
       parts: [{ name: "wheel", kind: "gear", state: "broken" }],
@@ -121,8 +158,15 @@ describe("the recorder in the store", () => {
     const number = await createJob();
     let v = await layDown(number, 1, step({ parts: [{ name: "wheel" }, { name: "key" }], facing: "hub up" }));
     v = await setFinding(number, v, "p2", { mode: "worn" });
-    expect(await faultOf(changeStep(number, v, "s1", step({ parts: [{ name: "wheel" }] })))).toMatch(/judged already/);
-    v = await changeStep(number, v, "s1", step({ parts: [{ name: "key" }, { name: "big wheel" }], hardware: [{ kind: "pin", qty: 1 }] }));
+    expect(await faultOf(changeStep(number, v, "s1", step({ parts: [{ name: "wheel" }] })))).toMatch(
+      /judged already/,
+    );
+    v = await changeStep(
+      number,
+      v,
+      "s1",
+      step({ parts: [{ name: "key" }, { name: "big wheel" }], hardware: [{ kind: "pin", qty: 1 }] }),
+    );
     const changed = await job(number);
     expect(changed.steps[0]).toMatchObject({ parts: ["p2", "p1"], hardware: [{ kind: "pin", qty: 1 }] });
     expect(changed.steps[0]?.facing).toBeUndefined();
@@ -159,11 +203,18 @@ describe("the recorder in the store", () => {
   it("slides a late step to its place, and takes the last ten actions back one by one", async () => {
     const number = await createJob();
     let v = 1;
-    for (let i = 0; i < 5; i++) v = await layDown(number, v, step({ needs: undefined, parts: [{ name: `part ${i}` }] }));
+    for (let i = 0; i < 5; i++)
+      v = await layDown(number, v, step({ needs: undefined, parts: [{ name: `part ${i}` }] }));
     v = await slide(number, v, "s5", 1);
     expect((await job(number)).steps.map((s) => [s.id, s.needs?.[0]])).toEqual([["s1", undefined], ["s5", "s1"], ["s2", "s5"], ["s3", "s2"], ["s4", "s3"]]); // biome-ignore format: as they lie
     v = await toggleBundle(number, v, "s2", "s5");
-    expect((await job(number)).steps.map((s) => s.bundle)).toEqual([undefined, "b1", "b1", undefined, undefined]);
+    expect((await job(number)).steps.map((s) => s.bundle)).toEqual([
+      undefined,
+      "b1",
+      "b1",
+      undefined,
+      undefined,
+    ]);
     v = await undoLast(number, v);
     v = await undoLast(number, v);
     expect((await job(number)).steps.map((s) => s.id)).toEqual(["s1", "s2", "s3", "s4", "s5"]);
@@ -176,8 +227,12 @@ describe("the recorder in the store", () => {
 
   it("keeps marks beside a picture, which itself stays as it is", async () => {
     const number = await createJob();
-    const { picture, version } = await addPicture(number, await grey(99, 60).jpeg().toBuffer(), { role: "intake" });
-    const marks = [{ kind: "arrow" as const, from: [0.1, 0.2] as [number, number], to: [0.5, 0.5] as [number, number] }];
+    const { picture, version } = await addPicture(number, await grey(99, 60).jpeg().toBuffer(), {
+      role: "intake",
+    });
+    const marks = [
+      { kind: "arrow" as const, from: [0.1, 0.2] as [number, number], to: [0.5, 0.5] as [number, number] },
+    ];
     await markPicture(number, version, picture.name, marks);
     expect((await job(number)).pictures[0]).toMatchObject({ sha256: picture.sha256, marks });
     expect((await parcelOf(number)).file.pictureMarks).toEqual({ [picture.name]: marks });

@@ -17,14 +17,28 @@ import { NO_FACTS, records } from "./tables";
 import { remember } from "./undo";
 
 /**
- * Lays a step down on the Mat, behind the last one. It only adds, so that a screen that is behind loses nothing by it: `version` may be "any". Where
- * nothing is said of its needs, it needs the step that lies last at that moment. `again`: it is sent by itself a second time; one that lies there otherwise is refused. How long the strip is makes no difference to it: what lies there already is not read.
+ * Lays a step down on the Mat, behind the last one. It only adds, so that a screen that is behind loses
+ * nothing by it: `version` may be "any". Where
+ * nothing is said of its needs, it needs the step that lies last at that moment. `again`: it is sent by
+ * itself a second time; one that lies there otherwise is refused. How long the strip is makes no difference
+ * to it: what lies there already is not read.
  */
-export async function layDown(number: string, version: number | "any", step: NewStep, { again }: { again?: boolean | undefined } = {}): Promise<number> {
+export async function layDown(
+  number: string,
+  version: number | "any",
+  step: NewStep,
+  { again }: { again?: boolean | undefined } = {},
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
-    const what = step.title || step.parts.map((p) => p.name).join(", ") || step.hardware.map(hardwareInWords).join("; ") || step.action;
-    const before: Row | undefined = step.key ? await trx("steps").where({ job_id: job.id, key: step.key }).first() : undefined;
+    const what =
+      step.title ||
+      step.parts.map((p) => p.name).join(", ") ||
+      step.hardware.map(hardwareInWords).join("; ") ||
+      step.action;
+    const before: Row | undefined = step.key
+      ? await trx("steps").where({ job_id: job.id, key: step.key }).first()
+      : undefined;
     if (before && (await isTheSame(c, before, step))) return `laid down already: ${what}`;
     if (before && again)
       throw new Fault(
@@ -38,11 +52,18 @@ export async function layDown(number: string, version: number | "any", step: New
     await remember(c, `laying down ${what}`, { steps: step.asOne && last ? [last.ref] : [] });
     const { ref, position } = await newRef(trx, "steps", job.id);
     const bundle = step.asOne && last ? (last.bundle ?? (await newBundle(trx, job.id))) : step.bundle;
-    if (bundle && last && !last.bundle && step.asOne) await trx("steps").where({ job_id: job.id, ref: last.ref }).update({ bundle });
+    if (bundle && last && !last.bundle && step.asOne)
+      await trx("steps").where({ job_id: job.id, ref: last.ref }).update({ bundle });
     const needs = step.needs ?? (last ? [last.ref] : []);
     await refuseUnknown(c, needs);
-    // two screens may have begun with one draft: what differs is another step, and has no claim to the draft's name
-    await insertStep(c, ref, position, { ...step, needs, ...(bundle ? { bundle } : {}), ...(before ? { key: undefined } : {}) });
+    // two screens may have begun with one draft: what differs is another step, and has no claim to the
+    // draft's name
+    await insertStep(c, ref, position, {
+      ...step,
+      needs,
+      ...(bundle ? { bundle } : {}),
+      ...(before ? { key: undefined } : {}),
+    });
     // what nothing needs yet closes no circle; a bundle may
     if (bundle) await soundOrRefuse(c);
     await forgetDraft(c, step.key);
@@ -54,7 +75,9 @@ const draftOfStep = z.object({ key: z.string().min(1) });
 
 /** The draft of a step that was laid down has done its work; that of another, begun meanwhile, has not. */
 async function forgetDraft({ trx, job }: Change, key: string | undefined): Promise<void> {
-  const kept: { value: string } | undefined = await trx("drafts").where({ job_id: job.id, field: "strip.step" }).first("value");
+  const kept: { value: string } | undefined = await trx("drafts")
+    .where({ job_id: job.id, field: "strip.step" })
+    .first("value");
   const draft = draftOfStep.safeParse(kept && JSON.parse(kept.value));
   if (key && draft.success && draft.data.key !== key) return;
   await trx("drafts").where({ job_id: job.id, field: "strip.step" }).delete();
@@ -93,7 +116,13 @@ async function insertStep(c: Change, ref: string, position: number, step: NewSte
     job_id: job.id,
     position,
     key: key ?? null,
-    ...records.steps.write({ id: ref, ...rest, parts: ids.parts.length ? ids.parts : undefined, stack: stackOf(step.stack, ids), at }),
+    ...records.steps.write({
+      id: ref,
+      ...rest,
+      parts: ids.parts.length ? ids.parts : undefined,
+      stack: stackOf(step.stack, ids),
+      at,
+    }),
   });
   await tiePictures(c, ref, key);
 }
@@ -111,7 +140,8 @@ function ownFacts({
 
 /** Gives a step the pictures that came in, or will come in, under the recorder's own name for it. */
 async function tiePictures({ trx, job }: Change, ref: string, key: string | undefined): Promise<void> {
-  if (key) await trx("job_pictures").where({ job_id: job.id, step_key: key }).update({ step: ref, role: "step" });
+  if (key)
+    await trx("job_pictures").where({ job_id: job.id, step_key: key }).update({ step: ref, role: "step" });
 }
 
 interface PieceIds {
@@ -133,7 +163,11 @@ async function insertPieces(
     const old = kept[i];
     if (old === undefined) {
       const id = fresh.refs[next] ?? "";
-      await trx("parts").insert({ job_id: job.id, position: fresh.position + next, ...records.parts.write({ id, name, kind, material, state }) });
+      await trx("parts").insert({
+        job_id: job.id,
+        position: fresh.position + next,
+        ...records.parts.write({ id, name, kind, material, state }),
+      });
       next++;
       partIds.push(id);
     } else {
@@ -145,19 +179,34 @@ async function insertPieces(
     }
   }
   const pieces = await newRefs(trx, "hardware", job.id, hardware.length);
-  const rows = hardware.map((h, i) => ({ job_id: job.id, position: pieces.position + i, step, ...records.hardware.write({ id: pieces.refs[i] ?? "", ...h }) }));
+  const rows = hardware.map((h, i) => ({
+    job_id: job.id,
+    position: pieces.position + i,
+    step,
+    ...records.hardware.write({ id: pieces.refs[i] ?? "", ...h }),
+  }));
   for (const row of rows) await trx("hardware").insert(row);
   return { parts: partIds, hardware: pieces.refs };
 }
 
 /** `["h1", "p0"]` counts the step's own pieces; in the store they have their ids. */
 function stackOf(stack: readonly string[] | undefined, ids: PieceIds): readonly string[] | undefined {
-  const out = (stack ?? []).map((s) => (s.startsWith("h") ? ids.hardware : ids.parts)[Number(s.slice(1))]).filter((s) => s !== undefined);
+  const out = (stack ?? [])
+    .map((s) => (s.startsWith("h") ? ids.hardware : ids.parts)[Number(s.slice(1))])
+    .filter((s) => s !== undefined);
   return out.length ? out : undefined;
 }
 
-/** A step that lies on the Mat already, as it should have been laid down. Its place, its needs and its bundle stay, unless they are named. */
-export async function changeStep(number: string, version: number, ref: string, step: NewStep): Promise<number> {
+/**
+ * A step that lies on the Mat already, as it should have been laid down. Its place, its needs and its bundle
+ * stay, unless they are named.
+ */
+export async function changeStep(
+  number: string,
+  version: number,
+  ref: string,
+  step: NewStep,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
     const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
@@ -172,7 +221,8 @@ export async function changeStep(number: string, version: number, ref: string, s
       .select("ref", "name");
     // parts keep their ids by name, then in turn: findings and grease points hang on them
     const free = new Set(old);
-    const take = (id: string | undefined): string | undefined => (id !== undefined && free.delete(id) ? id : undefined);
+    const take = (id: string | undefined): string | undefined =>
+      id !== undefined && free.delete(id) ? id : undefined;
     const byName = step.parts.map((p) => take(names.find((n) => n.name === p.name && free.has(n.ref))?.ref));
     const kept = byName.map((id) => id ?? take([...free][0]));
     await refuseWhatHangs(c, [...free]);
@@ -204,12 +254,18 @@ export async function changeStep(number: string, version: number, ref: string, s
 }
 
 /** Something more that must happen around a step's return. What is said already is not said twice. */
-export async function addForReturn(number: string, version: number, ref: string, said: GoesBackWith): Promise<number> {
+export async function addForReturn(
+  number: string,
+  version: number,
+  ref: string,
+  said: GoesBackWith,
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const row: Row | undefined = await trx("steps").where({ job_id: job.id, ref }).first();
     if (!row) throw notOnTheMat();
     const laid = records.steps.read(row);
-    if (laid.back?.some((b) => b.when === said.when && b.says === said.says)) throw new Fault("says", "is said already");
+    if (laid.back?.some((b) => b.when === said.when && b.says === said.says))
+      throw new Fault("says", "is said already");
     const facts = factsOfStep(laid);
     await trx("steps")
       .where({ id: row.id })
@@ -233,7 +289,13 @@ export async function setHoles(number: string, version: number, ref: string, hol
 }
 
 /** How tight some pieces of a step go back; undefined: nothing is said. */
-export async function setTightening(number: string, version: number, ref: string, pieces: readonly string[], tighten: Tighten | undefined): Promise<number> {
+export async function setTightening(
+  number: string,
+  version: number,
+  ref: string,
+  pieces: readonly string[],
+  tighten: Tighten | undefined,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
     const rows: Row[] = await trx("hardware")
@@ -253,10 +315,18 @@ export async function setTightening(number: string, version: number, ref: string
 }
 
 /** How many there were of what nobody counted, or miscounted. */
-export async function setCount(number: string, version: number, ref: string, piece: string, qty: number): Promise<number> {
+export async function setCount(
+  number: string,
+  version: number,
+  ref: string,
+  piece: string,
+  qty: number,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
-    const row: Row | undefined = await trx("hardware").where({ job_id: job.id, step: ref, ref: piece }).first();
+    const row: Row | undefined = await trx("hardware")
+      .where({ job_id: job.id, step: ref, ref: piece })
+      .first();
     if (!row) throw new Fault("piece", "does not lie with that step any more");
     const called = (await stepsCalled(c))(ref);
     await remember(c, `the count of ${called}`, { hardwareOf: [ref] });
@@ -285,19 +355,31 @@ export async function setOrder(
   return changeJob(number, version, async (c) => {
     const called = await stepsCalled(c);
     await remember(c, `the order of ${called(step)}`, { steps: [step] });
-    const changed = await c.trx("steps").where({ job_id: c.job.id, ref: step }).update(records.steps.write(order));
+    const changed = await c
+      .trx("steps")
+      .where({ job_id: c.job.id, ref: step })
+      .update(records.steps.write(order));
     if (!changed) throw notOnTheMat();
     await soundOrRefuse(c);
     if (order.bundle === undefined) return `changed what ${called(step)} needs`;
-    return order.bundle === null ? `took ${called(step)} out of its bundle` : `put ${called(step)} into a bundle`;
+    return order.bundle === null
+      ? `took ${called(step)} out of its bundle`
+      : `put ${called(step)} into a bundle`;
   });
 }
 
 /** Two steps came out as one: their bundles become one; said again, the second leaves it. */
-export async function toggleBundle(number: string, version: number, step: string, other: string): Promise<number> {
+export async function toggleBundle(
+  number: string,
+  version: number,
+  step: string,
+  other: string,
+): Promise<number> {
   return changeJob(number, version, async (c) => {
     const { trx, job } = c;
-    const rows: { ref: string; bundle: string | null }[] = await trx("steps").where({ job_id: job.id }).select("ref", "bundle");
+    const rows: { ref: string; bundle: string | null }[] = await trx("steps")
+      .where({ job_id: job.id })
+      .select("ref", "bundle");
     const [a, b] = [step, other].map((ref) => rows.find((r) => r.ref === ref));
     if (!a || !b || a === b) throw new Fault("step", "there are no two such steps");
     const called = await stepsCalled(c);
@@ -307,10 +389,16 @@ export async function toggleBundle(number: string, version: number, step: string
       await trx("steps").where({ job_id: job.id, ref: step }).update({ bundle: null });
       const left = rows.filter((r) => r.bundle === a.bundle && r.ref !== step);
       // one alone is no bundle
-      if (left.length === 1) await trx("steps").where({ job_id: job.id, ref: left[0]?.ref }).update({ bundle: null });
+      if (left.length === 1)
+        await trx("steps").where({ job_id: job.id, ref: left[0]?.ref }).update({ bundle: null });
     } else {
       const bundle = b.bundle ?? a.bundle ?? (await newBundle(trx, job.id));
-      const members = rows.filter((r) => r.ref === step || r.ref === other || (r.bundle !== null && (r.bundle === a.bundle || r.bundle === b.bundle)));
+      const members = rows.filter(
+        (r) =>
+          r.ref === step ||
+          r.ref === other ||
+          (r.bundle !== null && (r.bundle === a.bundle || r.bundle === b.bundle)),
+      );
       await trx("steps").where({ job_id: job.id }).whereIn("ref", members.map((m) => m.ref)).update({ bundle }); // biome-ignore format: one query, one line
     }
     await soundOrRefuse(c);
@@ -328,7 +416,8 @@ export async function slide(number: string, version: number, step: string, to: n
     for (const [position, s] of slideStep(rows.map(records.steps.read), step, to).entries()) {
       const row = rows.find((r) => r.ref === s.id);
       const { needs } = records.steps.write({ needs: s.needs ?? [] });
-      if (row && (row.position !== position || row.needs !== needs)) await trx("steps").where({ id: row.id }).update({ position, needs });
+      if (row && (row.position !== position || row.needs !== needs))
+        await trx("steps").where({ id: row.id }).update({ position, needs });
     }
     await soundOrRefuse(c);
     return `slid ${called(step)} to place ${to + 1}`;
@@ -336,7 +425,12 @@ export async function slide(number: string, version: number, step: string, to: n
 }
 
 /** Marks on a picture, kept beside it. */
-export async function markPicture(number: string, version: number, name: string, marks: readonly PictureMark[]): Promise<number> {
+export async function markPicture(
+  number: string,
+  version: number,
+  name: string,
+  marks: readonly PictureMark[],
+): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
     const changed = await trx("job_pictures")
       .where({ job_id: job.id, name })
@@ -350,12 +444,18 @@ const notOnTheMat = (): Fault => new Fault("step", "that step is not on the Mat 
 
 /** What the steps are called where people read: by their place on the Mat and what came off. */
 async function stepsCalled({ trx, job }: Pick<Change, "trx" | "job">): Promise<(ref: string) => string> {
-  const rows: { ref: string; title: string | null }[] = await trx("steps").where({ job_id: job.id }).orderBy("position").select("ref", "title");
+  const rows: { ref: string; title: string | null }[] = await trx("steps")
+    .where({ job_id: job.id })
+    .orderBy("position")
+    .select("ref", "title");
   const called = new Map(rows.map((r, i) => [r.ref, stepCalled(i, r.title)]));
   return (ref) => called.get(ref) ?? "a step that is not on the Mat any more";
 }
 
-/** The transaction is refused if the strip could no longer be put back together, or if it names a step that is gone. */
+/**
+ * The transaction is refused if the strip could no longer be put back together, or if it names a step that is
+ * gone.
+ */
 async function soundOrRefuse({ trx, job }: Change): Promise<void> {
   const whole = await loadJob(job.number, trx);
   if (!whole) return;

@@ -30,7 +30,8 @@ export const step = (more: Partial<NewStep> = {}): NewStep => ({
   needs: [],
   ...more,
 });
-export const grey = (width = 80, height = 60) => sharp({ create: { width, height, channels: 3, background: "#888" } });
+export const grey = (width = 80, height = 60) =>
+  sharp({ create: { width, height, channels: 3, background: "#888" } });
 
 export async function job(number: string): Promise<Job> {
   const found = await loadJob(number);

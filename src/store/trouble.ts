@@ -1,4 +1,6 @@
-/** What can be wrong with the disk, the folder or the database of a shop, so that work cannot go on as usual. */
+/**
+ * What can be wrong with the disk, the folder or the database of a shop, so that work cannot go on as usual.
+ */
 export interface Trouble {
   readonly kind: "gone" | "damaged" | "full" | "read-only" | "disk" | "busy" | "second" | "settings";
   /** what it is, as a sentence without its full stop */
@@ -18,7 +20,8 @@ export class ShopTrouble extends Error {
   }
 }
 
-const RESTORE = "Stop the program and put the last good back-up back: npm run -s cli -- restore, with the folder of the back-up.";
+const RESTORE =
+  "Stop the program and put the last good back-up back: npm run -s cli -- restore, with the folder of the back-up.";
 
 export const TROUBLES = {
   gone: (what: string): Trouble => ({

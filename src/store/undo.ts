@@ -10,7 +10,8 @@ export const MOST_UNDONE = 10;
 
 const rows = z.array(z.record(z.string(), z.unknown()));
 /**
- * What an action of the recorder touched, as it stood before, and the last ids that were given then: what has a later one came by the action. So an entry is as large as the action, not as the strip.
+ * What an action of the recorder touched, as it stood before, and the last ids that were given then: what has
+ * a later one came by the action. So an entry is as large as the action, not as the strip.
  */
 const undoEntry = z.strictObject({
   steps: rows,
@@ -30,7 +31,11 @@ export interface Touched {
 }
 
 /** Keeps what an action of the recorder is about to change; the oldest of more than ten is let go. */
-export async function remember({ trx, job, at }: Change, what: string, { steps = [], parts = [], hardwareOf = [] }: Touched): Promise<void> {
+export async function remember(
+  { trx, job, at }: Change,
+  what: string,
+  { steps = [], parts = [], hardwareOf = [] }: Touched,
+): Promise<void> {
   const of = (table: string, column: string, ids: readonly string[]) =>
     trx(table)
       .where({ job_id: job.id })
@@ -48,23 +53,36 @@ export async function remember({ trx, job, at }: Change, what: string, { steps =
     },
   };
   await trx("undo").insert({ job_id: job.id, at, what, before: JSON.stringify(before) });
-  const kept: { id: number }[] = await trx("undo").where({ job_id: job.id }).orderBy("id", "desc").offset(MOST_UNDONE).select("id");
+  const kept: { id: number }[] = await trx("undo")
+    .where({ job_id: job.id })
+    .orderBy("id", "desc")
+    .offset(MOST_UNDONE)
+    .select("id");
   if (kept.length)
     await trx("undo")
       .whereIn("id", kept.map((k) => k.id))
       .delete(); // biome-ignore format: one query
 }
 
-/** Takes the last action of the recorder back. What was judged, greased or photographed since stays, or the undoing is refused. */
+/**
+ * Takes the last action of the recorder back. What was judged, greased or photographed since stays, or the
+ * undoing is refused.
+ */
 export async function undoLast(number: string, version: number): Promise<number> {
   return changeJob(number, version, async ({ trx, job }) => {
-    const last: { id: number; what: string; before: string } | undefined = await trx("undo").where({ job_id: job.id }).orderBy("id", "desc").first();
+    const last: { id: number; what: string; before: string } | undefined = await trx("undo")
+      .where({ job_id: job.id })
+      .orderBy("id", "desc")
+      .first();
     if (!last) throw new Fault("steps", "there is nothing to take back");
     const before = undoEntry.parse(JSON.parse(last.before));
     const came = async (table: "steps" | "parts" | "hardware"): Promise<string[]> =>
-      (await trx(table).where({ job_id: job.id }).whereRaw("cast(substr(ref, 2) as integer) > ?", [before.given[table]]).select("ref")).map((r) =>
-        String(r.ref),
-      );
+      (
+        await trx(table)
+          .where({ job_id: job.id })
+          .whereRaw("cast(substr(ref, 2) as integer) > ?", [before.given[table]])
+          .select("ref")
+      ).map((r) => String(r.ref));
     const [steps, parts, hardware] = [await came("steps"), await came("parts"), await came("hardware")];
     if (await trx("findings").where({ job_id: job.id }).whereIn("part", parts).first())
       throw new Fault("steps", "a part of this step is judged already; take the finding away first");
@@ -83,7 +101,8 @@ export async function undoLast(number: string, version: number): Promise<number>
     }
     for (const row of before.steps) await put(trx, "steps", row);
     for (const row of before.hardware) await put(trx, "hardware", row);
-    for (const { id, step, role } of before.pictures) await trx("job_pictures").where({ id }).update({ step, role });
+    for (const { id, step, role } of before.pictures)
+      await trx("job_pictures").where({ id }).update({ step, role });
     await trx("undo").where({ id: last.id }).delete();
     return `took back ${last.what}`;
   });
@@ -96,6 +115,9 @@ const put = async (trx: Knex, table: string, row: Record<string, unknown>): Prom
 /** What would be taken back next, the last first. */
 export async function undoable(jobId: number, at?: Knex): Promise<string[]> {
   const db = at ?? (await database());
-  const entries: { what: string }[] = await db("undo").where({ job_id: jobId }).orderBy("id", "desc").select("what");
+  const entries: { what: string }[] = await db("undo")
+    .where({ job_id: jobId })
+    .orderBy("id", "desc")
+    .select("what");
   return entries.map((r) => r.what);
 }

@@ -1,5 +1,8 @@
 declare module "fft.js" {
-  /** Radix-4 transform of `size` (a power of two) complex numbers, real and imaginary parts one after the other. */
+  /**
+   * Radix-4 transform of `size` (a power of two) complex numbers, real and imaginary parts one after the
+   * other.
+   */
   export default class FFT {
     constructor(size: number);
     readonly size: number;

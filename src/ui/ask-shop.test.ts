@@ -23,9 +23,15 @@ describe("what the shop's computer answered", () => {
   it("does not answer only when it does not answer", async () => {
     answering(new TypeError("Failed to fetch"));
     expect(await said()).toBe("Not saved: the shop’s computer does not answer. Try again.");
-    for (const answer of [new Response("", { status: 500 }), Response.json({ version: "three" }), new Response("<html>")]) {
+    for (const answer of [
+      new Response("", { status: 500 }),
+      Response.json({ version: "three" }),
+      new Response("<html>"),
+    ]) {
       answering(answer);
-      expect(await said()).toMatch(/^Not saved: the program on the shop’s computer failed at \d\d:\d\d:\d\d\. Try again\. Tell /);
+      expect(await said()).toMatch(
+        /^Not saved: the program on the shop’s computer failed at \d\d:\d\d:\d\d\. Try again\. Tell /,
+      );
     }
   });
   it("takes an answer that broke off for none", () => {
@@ -47,7 +53,13 @@ describe("what the shop's computer answered", () => {
     }
   });
   it("says so when the page is older than the program", () => {
-    expect(whatFailed(new Error("Server Action was not found on the server"), "Not saved", "What you typed is kept.")).toBe(
+    expect(
+      whatFailed(
+        new Error("Server Action was not found on the server"),
+        "Not saved",
+        "What you typed is kept.",
+      ),
+    ).toBe(
       "Not saved: this page is older than the program on the shop’s computer. Load it again. What you typed is kept.",
     );
   });

@@ -27,7 +27,15 @@ export function BevelTeethDrawing({ teeth }: { teeth: BevelTeeth | undefined }) 
   return (
     <span className="inline-flex" aria-hidden="true">
       {shown.map((b) => (
-        <svg key={b} width={teeth ? 44 : 34} height={teeth ? 30 : 24} viewBox="0 0 60 38" fill="none" stroke="currentColor" strokeWidth="2.6">
+        <svg
+          key={b}
+          width={teeth ? 44 : 34}
+          height={teeth ? 30 : 24}
+          viewBox="0 0 60 38"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="2.6"
+        >
           {Array.from({ length: COUNT }, (_, i) => (
             <path key={i} d={line(b, -75 + (150 * i) / (COUNT - 1))} />
           ))}

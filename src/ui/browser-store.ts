@@ -1,4 +1,7 @@
-/** The browser's own store, which may be full, shut or written to by something else: none of that stops a screen. */
+/**
+ * The browser's own store, which may be full, shut or written to by something else: none of that stops a
+ * screen.
+ */
 
 export function keepInBrowser(key: string, text: string): boolean {
   try {

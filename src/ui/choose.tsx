@@ -15,7 +15,16 @@ export interface ChooseProps<T extends string> {
 }
 
 /** One of a list, where there are too many for chips. */
-export function Choose<T extends string>({ label, quiet = false, options, value, none, onChoose, disabled, className = "" }: ChooseProps<T>) {
+export function Choose<T extends string>({
+  label,
+  quiet = false,
+  options,
+  value,
+  none,
+  onChoose,
+  disabled,
+  className = "",
+}: ChooseProps<T>) {
   const select = (
     <select
       aria-label={label}

@@ -21,13 +21,21 @@ describe("glyphs", () => {
     expect(new Set(drawn).size).toBe(HARDWARE_KINDS.length);
   });
   it("show a screw's recess by its drive", () => {
-    const drawn = ["TX15", "PH2", "SL6", "hex 4"].map((drive) => renderToStaticMarkup(<HardwareGlyph kind="screw" drive={drive} />));
+    const drawn = ["TX15", "PH2", "SL6", "hex 4"].map((drive) =>
+      renderToStaticMarkup(<HardwareGlyph kind="screw" drive={drive} />),
+    );
     expect(new Set(drawn).size).toBe(4);
   });
   it("draw a part of an unknown kind as a thing without a shape of its own, not as a housing and not as nothing", () => {
-    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).toBe(renderToStaticMarkup(<PartGlyph kind="other" />));
-    expect(renderToStaticMarkup(<PartGlyph kind="gear" />)).not.toBe(renderToStaticMarkup(<PartGlyph kind="housing" />));
-    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).not.toBe(renderToStaticMarkup(<PartGlyph kind="housing" />));
+    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).toBe(
+      renderToStaticMarkup(<PartGlyph kind="other" />),
+    );
+    expect(renderToStaticMarkup(<PartGlyph kind="gear" />)).not.toBe(
+      renderToStaticMarkup(<PartGlyph kind="housing" />),
+    );
+    expect(renderToStaticMarkup(<PartGlyph kind="hopper" />)).not.toBe(
+      renderToStaticMarkup(<PartGlyph kind="housing" />),
+    );
   });
   it("draw a part by its name where it has an outline, else by its kind: what stands last is what it is", () => {
     const looks = [
@@ -43,17 +51,37 @@ describe("glyphs", () => {
       "thing",
     ];
     expect(looks.map((name) => partLook(name, partKindFrom(name)))).toEqual(["pulley", "board", "cover", "belt", "clutch", "spring", "key", "lever", "gear", undefined]); // biome-ignore format: a row
-    for (const look of ["pulley", "board", "belt", "switch", "clutch", "spring", "housing", "bush", "key", "lever"]) expect(PART_PATHS[look]).toBeDefined();
+    for (const look of [
+      "pulley",
+      "board",
+      "belt",
+      "switch",
+      "clutch",
+      "spring",
+      "housing",
+      "bush",
+      "key",
+      "lever",
+    ])
+      expect(PART_PATHS[look]).toBeDefined();
     expect(new Set(Object.values(PART_PATHS)).size).toBe(Object.keys(PART_PATHS).length);
   });
 });
 
 describe("the gear face", () => {
   const gear = { teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0 };
-  const face = renderToStaticMarkup(<GearFace gear={gear} marks={{ 8: "chipped", 9: "missing", 10: "missing" }} label="face" onMark={() => undefined} />);
+  const face = renderToStaticMarkup(
+    <GearFace
+      gear={gear}
+      marks={{ 8: "chipped", 9: "missing", 10: "missing" }}
+      label="face"
+      onMark={() => undefined}
+    />,
+  );
   it("has every tooth as a target, numbered, with its mark in words", () => {
     expect(count(face, /aria-label="Tooth \d+/g)).toBe(41);
-    for (const tooth of ["Tooth 9, chipped", "Tooth 10, missing", "Tooth 11, missing", "Tooth 41"]) expect(face).toContain(`aria-label="${tooth}"`);
+    for (const tooth of ["Tooth 9, chipped", "Tooth 10, missing", "Tooth 11, missing", "Tooth 41"])
+      expect(face).toContain(`aria-label="${tooth}"`);
   });
   it("says a mark with a letter too, so that colour never stands alone", () => {
     expect(count(face, />×</g)).toBe(2);
@@ -64,7 +92,9 @@ describe("the gear face", () => {
     expect(face).toContain("Ø 45.11 mm over the tips");
     // a ring of 60, shifted by 0.1: 60 − 2 (1 − 0.1) mm
     const ring = { teeth: 60, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0.1 };
-    expect(renderToStaticMarkup(<GearFace kind="internal" gear={ring} marks={{}} label="ring" />)).toContain("Ø 58.20 mm across the tips, inside");
+    expect(renderToStaticMarkup(<GearFace kind="internal" gear={ring} marks={{}} label="ring" />)).toContain(
+      "Ø 58.20 mm across the tips, inside",
+    );
   });
 });
 
@@ -75,7 +105,9 @@ describe("marks over a picture", () => {
     { kind: "number", at: [0.1, 0.1], n: 7 },
     { kind: "word", at: [0.5, 0.2], says: "flat faces motor" },
   ] as const;
-  const drawn = renderToStaticMarkup(<MarksOverlay marks={marks.map((m) => structuredClone(m)) as never} width={800} height={600} />);
+  const drawn = renderToStaticMarkup(
+    <MarksOverlay marks={marks.map((m) => structuredClone(m)) as never} width={800} height={600} />,
+  );
   it("lie where they were put, whatever the size of the picture", () => {
     expect(drawn).toContain('viewBox="0 0 1000 750"');
     expect(drawn).toContain('<circle cx="250" cy="375" r="100"');
@@ -86,7 +118,11 @@ describe("marks over a picture", () => {
   });
   it("are cut as the picture is cut, or shown whole with it", () => {
     expect(drawn).toContain("xMidYMid slice");
-    expect(renderToStaticMarkup(<MarksOverlay marks={[{ kind: "number", at: [0, 0], n: 1 }]} width={1} height={1} fit="contain" />)).toContain("xMidYMid meet");
+    expect(
+      renderToStaticMarkup(
+        <MarksOverlay marks={[{ kind: "number", at: [0, 0], n: 1 }]} width={1} height={1} fit="contain" />,
+      ),
+    ).toContain("xMidYMid meet");
   });
   it("draw nothing where there are none", () => {
     expect(renderToStaticMarkup(<MarksOverlay marks={[]} width={8} height={6} />)).toBe("");
@@ -94,11 +130,16 @@ describe("marks over a picture", () => {
   it("come with the picture into its frame", () => {
     const sha256 = "a".repeat(64);
     const frame = renderToStaticMarkup(
-      <PictureFrame picture={framed({ sha256, marks: [{ kind: "number", at: [0.5, 0.5], n: 1 }], width: 8, height: 6 })} words="before step 7" />,
+      <PictureFrame
+        picture={framed({ sha256, marks: [{ kind: "number", at: [0.5, 0.5], n: 1 }], width: 8, height: 6 })}
+        words="before step 7"
+      />,
     );
     expect(frame).toContain(`/api/pictures/${sha256}`);
     expect(frame).toContain("one mark");
-    expect(renderToStaticMarkup(<PictureFrame picture={undefined} words="x" />)).toContain("no picture was taken");
+    expect(renderToStaticMarkup(<PictureFrame picture={undefined} words="x" />)).toContain(
+      "no picture was taken",
+    );
   });
 });
 
@@ -109,21 +150,36 @@ describe("the ledger", () => {
       { row: "parts", out: 2, back: 2 },
     ];
     expect(renderToStaticMarkup(<Ledger rows={rows} />)).toContain("6 still on the Mat");
-    expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} />)).toContain("The ledger balances: nothing left over");
-    expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} uncounted={1} />)).not.toContain("balances");
+    expect(renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} />)).toContain(
+      "The ledger balances: nothing left over",
+    );
+    expect(
+      renderToStaticMarkup(<Ledger rows={rows.map((r) => ({ ...r, back: r.out }))} uncounted={1} />),
+    ).not.toContain("balances");
   });
 });
 
 describe("a readout", () => {
   it("shows the figure, its unit, its spread and where it came from", () => {
-    const shown = renderToStaticMarkup(<Readout label="Tip diameter" value="45.11" unit="mm" from="± 0.03 · caliper" measured />);
+    const shown = renderToStaticMarkup(
+      <Readout label="Tip diameter" value="45.11" unit="mm" from="± 0.03 · caliper" measured />,
+    );
     for (const part of ["Tip diameter", "45.11", "mm", "± 0.03 · caliper"]) expect(shown).toContain(part);
   });
 });
 
 describe("the stage rule", () => {
   const rule = (stage: "strip" | "judge", openGates: number, handedBack = false, openBefore = {}): string =>
-    renderToStaticMarkup(<StageRule number="J-0142" stage={stage} showing="strip" openGates={openGates} openBefore={openBefore} handedBack={handedBack} />);
+    renderToStaticMarkup(
+      <StageRule
+        number="J-0142"
+        stage={stage}
+        showing="strip"
+        openGates={openGates}
+        openBefore={openBefore}
+        handedBack={handedBack}
+      />,
+    );
   it("says where something was opened again behind the mark", () => {
     const reopened = rule("judge", 0, false, { strip: "Say that the strip is complete." });
     expect(reopened).toContain('aria-label="open again: Say that the strip is complete."');
@@ -138,6 +194,8 @@ describe("the stage rule", () => {
     expect(rule("strip", 9)).toContain("9");
   });
   it("says which screen is open", () => {
-    expect(rule("judge", 0)).toMatch(/aria-current="page"[^>]*href="\/jobs\/J-0142\/strip"|href="\/jobs\/J-0142\/strip"[^>]*aria-current="page"/);
+    expect(rule("judge", 0)).toMatch(
+      /aria-current="page"[^>]*href="\/jobs\/J-0142\/strip"|href="\/jobs\/J-0142\/strip"[^>]*aria-current="page"/,
+    );
   });
 });

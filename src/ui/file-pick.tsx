@@ -3,13 +3,21 @@
 import { useRef } from "react";
 import { KeyButton, type KeyButtonProps } from "./key-button";
 
-/** A key that chooses a file. The same file can be chosen again after it was refused. @param label what the field is called */
+/**
+ * A key that chooses a file. The same file can be chosen again after it was refused.
+ *
+ * @param label what the field is called
+ */
 export function FilePick({
   label,
   accept,
   onFile,
   ...button
-}: Omit<KeyButtonProps, "onPress" | "label"> & { label: string; accept: string; onFile: (file: File) => void }) {
+}: Omit<KeyButtonProps, "onPress" | "label"> & {
+  label: string;
+  accept: string;
+  onFile: (file: File) => void;
+}) {
   const chooser = useRef<HTMLInputElement>(null);
   return (
     <>

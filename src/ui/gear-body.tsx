@@ -2,16 +2,41 @@ import { borePath, type GearKind, type Point } from "@/core/gear/index";
 import { fixed, type GearDrawing } from "./gear-drawing";
 
 /** What the teeth stand on: the blank, the ring, the bar or the worm's thread. */
-export function GearBlank({ drawing: { face, straight }, kind, moduleMm, thin }: { drawing: GearDrawing; kind: GearKind; moduleMm: number; thin: number }) {
+export function GearBlank({
+  drawing: { face, straight },
+  kind,
+  moduleMm,
+  thin,
+}: {
+  drawing: GearDrawing;
+  kind: GearKind;
+  moduleMm: number;
+  thin: number;
+}) {
   return (
     <>
       {face.form === "round" && (
-        <circle r={fixed(face.rootMm + thin)} fill="var(--color-base-300)" stroke="var(--color-base-content)" strokeWidth={thin * 1.4} />
+        <circle
+          r={fixed(face.rootMm + thin)}
+          fill="var(--color-base-300)"
+          stroke="var(--color-base-content)"
+          strokeWidth={thin * 1.4}
+        />
       )}
       {face.form === "ring" && (
         <>
-          <circle r={fixed(face.reachMm)} fill="var(--color-base-300)" stroke="var(--color-base-content)" strokeWidth={thin * 1.6} />
-          <circle r={fixed(face.rootMm)} fill="var(--color-base-100)" stroke="var(--color-base-content)" strokeWidth={thin * 1.4} />
+          <circle
+            r={fixed(face.reachMm)}
+            fill="var(--color-base-300)"
+            stroke="var(--color-base-content)"
+            strokeWidth={thin * 1.6}
+          />
+          <circle
+            r={fixed(face.rootMm)}
+            fill="var(--color-base-100)"
+            stroke="var(--color-base-content)"
+            strokeWidth={thin * 1.4}
+          />
         </>
       )}
       {straight && (
@@ -26,9 +51,17 @@ export function GearBlank({ drawing: { face, straight }, kind, moduleMm, thin }:
         />
       )}
       {kind === "worm" && (
-        <g pointerEvents="none" fill="var(--color-base-300)" stroke="var(--color-base-content)" strokeWidth={thin}>
+        <g
+          pointerEvents="none"
+          fill="var(--color-base-300)"
+          stroke="var(--color-base-content)"
+          strokeWidth={thin}
+        >
           {face.teeth.map((points, i) => {
-            const [x, low] = [((points[0] as Point)[0] + (points.at(-1) as Point)[0]) / 2, -face.rootMm + 4 * moduleMm];
+            const [x, low] = [
+              ((points[0] as Point)[0] + (points.at(-1) as Point)[0]) / 2,
+              -face.rootMm + 4 * moduleMm,
+            ];
             const [pitch, high] = [Math.PI * moduleMm, face.tipMm - face.rootMm];
             return (
               <g key={x}>
@@ -69,7 +102,10 @@ export function GearMiddle({
       {face.form === "round" && (
         <>
           <circle r={fixed(rim * 0.82)} fill="var(--color-base-200)" />
-          <circle r={fixed(Math.min(rim * 0.78, Math.max(bore * 0.95, rim * 0.3)))} fill="var(--color-base-300)" />
+          <circle
+            r={fixed(Math.min(rim * 0.78, Math.max(bore * 0.95, rim * 0.3)))}
+            fill="var(--color-base-300)"
+          />
           <path d={borePath(bore, boreForm)} fill="var(--color-base-100)" strokeWidth={thin * 1.6} />
           {boreForm === "cross hole" && (
             <path
@@ -86,7 +122,11 @@ export function GearMiddle({
           strokeDasharray={`${thin * 9} ${thin * 4} ${thin * 2} ${thin * 4}`}
         />
       ) : (
-        <circle r={fixed(face.referenceMm)} stroke="var(--color-info)" strokeDasharray={`${thin * 9} ${thin * 4} ${thin * 2} ${thin * 4}`} />
+        <circle
+          r={fixed(face.referenceMm)}
+          stroke="var(--color-info)"
+          strokeDasharray={`${thin * 9} ${thin * 4} ${thin * 2} ${thin * 4}`}
+        />
       )}
     </g>
   );

@@ -13,11 +13,18 @@ export interface GearDrawing {
   readonly d: ReturnType<typeof gearDimensions>;
   /** width of a thin line, mm: a share of what is drawn */
   readonly thin: number;
-  readonly teeth: readonly { readonly outline: string; readonly letterAt: readonly [number, number]; readonly target: string }[];
+  readonly teeth: readonly {
+    readonly outline: string;
+    readonly letterAt: readonly [number, number];
+    readonly target: string;
+  }[];
   readonly straight: boolean;
 }
 
-/** A gear's face as paths, mm: each tooth's outline, the place of its letter, and its target, which is larger than the tooth. */
+/**
+ * A gear's face as paths, mm: each tooth's outline, the place of its letter, and its target, which is larger
+ * than the tooth.
+ */
 export function drawingOf(gear: Gear, kind: GearKind, coneAngleDeg: number | undefined): GearDrawing {
   const face = gearFace(kind, gear, coneAngleDeg);
   const d = gearDimensions(gear);
@@ -30,10 +37,9 @@ export function drawingOf(gear: Gear, kind: GearKind, coneAngleDeg: number | und
     const middle = straight ? ((points[0] as Point)[0] + (points.at(-1) as Point)[0]) / 2 : 0;
     return {
       outline: path(points as Point[]) ?? "",
-      letterAt: (straight ? [fixed(middle), fixed(-face.tipMm - 10 * thin)] : [fixed(letters * Math.sin(turn)), fixed(-letters * Math.cos(turn))]) as readonly [
-        number,
-        number,
-      ],
+      letterAt: (straight
+        ? [fixed(middle), fixed(-face.tipMm - 10 * thin)]
+        : [fixed(letters * Math.sin(turn)), fixed(-letters * Math.cos(turn))]) as readonly [number, number],
       target: straight
         ? `M${fixed(middle - 1.5 * gear.moduleMm)} ${fixed(-3 * gear.moduleMm)}h${fixed(3 * gear.moduleMm)}v${fixed(5 * gear.moduleMm)}h${fixed(-3 * gear.moduleMm)}Z`
         : wedge(i, count, Math.min(face.rootMm, face.tipMm) * 0.86, face.reachMm * 1.16),

@@ -26,9 +26,23 @@ export interface GearFaceProps {
 }
 
 /**
- * A gear in true involute geometry, to scale. Each tooth is a target: a press marks it, a drag marks the run between; arrow keys go round, with Shift they draw a run, Enter marks.
+ * A gear in true involute geometry, to scale. Each tooth is a target: a press marks it, a drag marks the run
+ * between; arrow keys go round, with Shift they draw a run, Enter marks.
  */
-export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, marks, onMark, over, zoom = 1, label, size = 430, scaleLabel }: GearFaceProps) {
+export function GearFace({
+  gear,
+  kind = "spur",
+  coneAngleDeg,
+  boreMm,
+  boreForm,
+  marks,
+  onMark,
+  over,
+  zoom = 1,
+  label,
+  size = 430,
+  scaleLabel,
+}: GearFaceProps) {
   const [at, setAt] = useState(0);
   const [from, setFrom] = useState<number | null>(null);
   const group = useRef<SVGGElement>(null);
@@ -37,7 +51,11 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
   const difference = useMemo(() => {
     if (!over || drawn.face.form !== "round") return null;
     const edge = (g: Gear): string => `${path(gearOutline(g, undefined, 10)) ?? ""}Z`;
-    return { shaded: `${edge(gear)}${edge(over)}`, edge: edge(over), tip: gearDimensions(over).tipDiameterMm };
+    return {
+      shaded: `${edge(gear)}${edge(over)}`,
+      edge: edge(over),
+      tip: gearDimensions(over).tipDiameterMm,
+    };
   }, [over, gear, drawn.face.form]);
 
   const { face, d, teeth, straight } = drawn;
@@ -113,13 +131,24 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
       onPointerCancel={() => setFrom(null)}
     >
       <defs>
-        <pattern id={hatch} width={thin * 7} height={thin * 7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width={thin * 7} height={thin * 7} fill="color-mix(in oklab, var(--color-error) 22%, transparent)" />
+        <pattern
+          id={hatch}
+          width={thin * 7}
+          height={thin * 7}
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect
+            width={thin * 7}
+            height={thin * 7}
+            fill="color-mix(in oklab, var(--color-error) 22%, transparent)"
+          />
           <path d={`M0 0V${thin * 7}`} stroke="var(--color-error)" strokeWidth={thin * 3} />
         </pattern>
       </defs>
       <GearBlank drawing={drawn} kind={kind} moduleMm={gear.moduleMm} thin={thin} />
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: the keys belong to the teeth inside, each a button */}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the keys belong to the teeth inside, each a
+          button */}
       <g ref={group} onKeyDown={struck}>
         {teeth.map((t, i) => (
           <Tooth
@@ -143,7 +172,14 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
         </g>
       )}
       {zoom === 1 && (
-        <text x={0} y={view * 0.985} fontSize={thin * 15} textAnchor="middle" fill="var(--hush)" className="figures">
+        <text
+          x={0}
+          y={view * 0.985}
+          fontSize={thin * 15}
+          textAnchor="middle"
+          fill="var(--hush)"
+          className="figures"
+        >
           {scaleLabel ??
             (straight
               ? `pitch ${(Math.PI * gear.moduleMm).toFixed(2)} mm`
@@ -154,4 +190,5 @@ export function GearFace({ gear, kind = "spur", coneAngleDeg, boreMm, boreForm, 
   );
 }
 
-const straightRun = (a: number, b: number): number[] => Array.from({ length: Math.abs(b - a) + 1 }, (_, i) => Math.min(a, b) + i);
+const straightRun = (a: number, b: number): number[] =>
+  Array.from({ length: Math.abs(b - a) + 1 }, (_, i) => Math.min(a, b) + i);

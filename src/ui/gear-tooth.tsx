@@ -3,7 +3,10 @@
 import { memo } from "react";
 import { fixed } from "./gear-drawing";
 
-/** mark → how the tooth is drawn: fill, stroke, dash, and the letter that stands beside it, so that colour never stands alone */
+/**
+ * mark → how the tooth is drawn: fill, stroke, dash, and the letter that stands beside it, so that colour
+ * never stands alone
+ */
 const RED = "color-mix(in oklab, var(--color-error) 28%, transparent)";
 const BLUE = "color-mix(in oklab, var(--color-info) 35%, transparent)";
 const AMBER = "color-mix(in oklab, var(--color-warning) 40%, transparent)";
@@ -32,7 +35,16 @@ interface ToothProps {
 }
 
 /** One tooth: drawn again only when something about it changes. */
-export const Tooth = memo(function Tooth({ index, outline, mark, chosen, focusable, letterAt, target, thin }: ToothProps) {
+export const Tooth = memo(function Tooth({
+  index,
+  outline,
+  mark,
+  chosen,
+  focusable,
+  letterAt,
+  target,
+  thin,
+}: ToothProps) {
   const look = mark ? LOOKS[mark] : undefined;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a tooth in a drawing cannot be a button element
@@ -53,7 +65,15 @@ export const Tooth = memo(function Tooth({ index, outline, mark, chosen, focusab
       {/* the target is larger than the tooth */}
       <path d={target} fill="transparent" />
       {look && (
-        <text x={letterAt[0]} y={letterAt[1]} fontSize={fixed(thin * 22)} fontWeight="700" textAnchor="middle" dominantBaseline="central" fill={look.stroke}>
+        <text
+          x={letterAt[0]}
+          y={letterAt[1]}
+          fontSize={fixed(thin * 22)}
+          fontWeight="700"
+          textAnchor="middle"
+          dominantBaseline="central"
+          fill={look.stroke}
+        >
           {look.letter}
         </text>
       )}

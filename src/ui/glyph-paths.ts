@@ -10,7 +10,10 @@ export const RECESS_PATHS = {
 export type Recess = keyof typeof RECESS_PATHS;
 const hex = "M12 3l7.8 4.5v9L12 21l-7.8-4.5v-9z";
 
-/** Hardware drawn true to kind: a pan head is round, a circlip has its gap, a wavy washer is wavy. 24 × 24, stroked. */
+/**
+ * Hardware drawn true to kind: a pan head is round, a circlip has its gap, a wavy washer is wavy. 24 × 24,
+ * stroked.
+ */
 export const HARDWARE_PATHS: Readonly<Record<HardwareKind, string>> = {
   screw: "M12 3a9 9 0 100 18 9 9 0 000-18z",
   nut: `${hex} M12 8a4 4 0 100 8 4 4 0 000-8z`,
@@ -18,7 +21,8 @@ export const HARDWARE_PATHS: Readonly<Record<HardwareKind, string>> = {
   "wavy-washer": "M2 10c3-5 5-5 7 0s4 5 6 0 4-5 7 0 M2 16c3-5 5-5 7 0s4 5 6 0 4-5 7 0",
   "lock-washer": "M14 3.3A9 9 0 1112 3l1 3.5 M12 8a4 4 0 100 8 4 4 0 000-8z",
   "disc-spring": "M2 16l7-8h6l7 8 M2 16h4l5-5.500h2l5 5.500h4",
-  "thrust-washer": "M12 3a9 9 0 100 18 9 9 0 000-18z M12 9a3 3 0 100 6 3 3 0 000-6z M12 3v6M19.800 16.500l-5.200-3M4.200 16.500l5.200-3",
+  "thrust-washer":
+    "M12 3a9 9 0 100 18 9 9 0 000-18z M12 9a3 3 0 100 6 3 3 0 000-6z M12 3v6M19.800 16.500l-5.200-3M4.200 16.500l5.200-3",
   pin: "M5 9.5h14a2.5 2.5 0 010 5H5a2.5 2.5 0 010-5z M5 12h14",
   "split-pin": "M8 12a3 3 0 11-3-3h16 M8 12l13 3 M8 12h11",
   key: "M3 15a9 8 0 0118 0z M3 15v2h18v-2",
@@ -47,14 +51,16 @@ export const HARDWARE_PATHS: Readonly<Record<HardwareKind, string>> = {
 
 /** A drawn outline for a part that has no picture. 48 × 48, stroked. */
 const teeth = Array.from({ length: 12 }, (_, i) => {
-  const p = (r: number, a: number): string => `${(24 + r * Math.sin((a * Math.PI) / 180)).toFixed(1)} ${(24 - r * Math.cos((a * Math.PI) / 180)).toFixed(1)}`;
+  const p = (r: number, a: number): string =>
+    `${(24 + r * Math.sin((a * Math.PI) / 180)).toFixed(1)} ${(24 - r * Math.cos((a * Math.PI) / 180)).toFixed(1)}`;
   const a = i * 30;
   return `${i ? "L" : "M"}${p(15, a - 11)}L${p(20, a - 6)}L${p(20, a + 6)}L${p(15, a + 11)}`;
 }).join("");
 
 /** Saw teeth: one flank steep, the other long. */
 const ratchet = `${Array.from({ length: 10 }, (_, i) => {
-  const p = (r: number, a: number): string => `${(24 + r * Math.sin((a * Math.PI) / 180)).toFixed(1)} ${(24 - r * Math.cos((a * Math.PI) / 180)).toFixed(1)}`;
+  const p = (r: number, a: number): string =>
+    `${(24 + r * Math.sin((a * Math.PI) / 180)).toFixed(1)} ${(24 - r * Math.cos((a * Math.PI) / 180)).toFixed(1)}`;
   return `${i ? "L" : "M"}${p(14, i * 36)}L${p(20, i * 36 + 2)}`;
 }).join("")}Z M24 18a6 6 0 100 12 6 6 0 000-12z`;
 
@@ -67,7 +73,8 @@ export const PART_PATHS: Readonly<Record<string, string>> = {
   spline: "M4 17h40v14H4z M4 20.500h40M4 24h40M4 27.500h40",
   ratchet,
   "dog-clutch": "M6 12h14v5h5v6h-5v4h5v6h-5v3H6z M42 12H30v5h-3 M27 23h3v4h-3 M27 33h3v3h12z",
-  "one-way-clutch": "M24 6a18 18 0 100 36 18 18 0 000-36z M24 14a10 10 0 100 20 10 10 0 000-20z M20 24h8l-3-3M28 24l-3 3",
+  "one-way-clutch":
+    "M24 6a18 18 0 100 36 18 18 0 000-36z M24 14a10 10 0 100 20 10 10 0 000-20z M20 24h8l-3-3M28 24l-3 3",
   gasket: "M8 8h32v32H8z M14 14h20v20H14z",
   cover: "M6 14h36v20H6z M13 18h22v12H13z M9.5 17.500v.1M38.500 17.500v.1M9.500 30.500v.1M38.500 30.500v.1",
   motor: "M10 14h24v20H10z M34 20h4v8h-4z M38 22.500h6v3h-6z M14 14v20M18 14v20M22 14v20M26 14v20",
@@ -84,8 +91,10 @@ export const PART_PATHS: Readonly<Record<string, string>> = {
   consumable: "M13 18h22v22H13z M20 9h8v9h-8z M13 25h22",
   brush: "M16 10h16v18H16z M24 28c0 8 6 4 6 12",
   pulley: "M10 10h6l4 9h8l4-9h6v28h-6l-4-9h-8l-4 9h-6z M20 24h8",
-  board: "M6 10h36v28H6z M12 16h10v8H12z M28 16h8v4h-8z M14 24v4M18 24v4M28 27h8v5h-8z M11 33.500v.1M22 33.500v.1",
-  clutch: "M8 14h8v20H8z M32 14h8v20h-8z M16 18h5v4h-5M16 26h5v4h-5M32 18h-5v4h5M32 26h-5v4h5 M4 24h4M40 24h4",
+  board:
+    "M6 10h36v28H6z M12 16h10v8H12z M28 16h8v4h-8z M14 24v4M18 24v4M28 27h8v5h-8z M11 33.500v.1M22 33.500v.1",
+  clutch:
+    "M8 14h8v20H8z M32 14h8v20h-8z M16 18h5v4h-5M16 26h5v4h-5M32 18h-5v4h5M32 26h-5v4h5 M4 24h4M40 24h4",
   lever: "M10 32a5 5 0 1010 0 5 5 0 00-10 0z M19 29L38 10l4 4-20 21",
   knob: "M24 8a16 16 0 100 32 16 16 0 000-32z M24 8v12 M17 40l-3 4M31 40l3 4",
   fan: "M24 20a4 4 0 100 8 4 4 0 000-8z M24 20c-8-2-9-14 0-14 4 5 3 10 0 14z M27.500 26c5 6-1 16-9 11 1-7 5-9 9-11z M20.500 22c-8 2-15-7-7-13 5 5 7 9 7 13z",
@@ -112,11 +121,15 @@ const RULE_PATHS = {
 const SPRITE = "/glyphs.svg";
 export const hardwareGlyph = (kind: HardwareKind): string => `${SPRITE}#h-${kind}`;
 export const recessGlyph = (recess: Recess): string => `${SPRITE}#r-${recess}`;
-export const partGlyph = (kind: string | undefined): string => `${SPRITE}#p-${kind !== undefined && Object.hasOwn(PART_PATHS, kind) ? kind : "other"}`;
+export const partGlyph = (kind: string | undefined): string =>
+  `${SPRITE}#p-${kind !== undefined && Object.hasOwn(PART_PATHS, kind) ? kind : "other"}`;
 
 export const ruleGlyph = (ticks: keyof typeof RULE_PATHS): string => `${SPRITE}#t-${ticks}`;
 
-/** Every glyph in one drawing, each by its name: a screen with a hundred parts names them instead of drawing each anew. */
+/**
+ * Every glyph in one drawing, each by its name: a screen with a hundred parts names them instead of drawing
+ * each anew.
+ */
 export function glyphSprite(): string {
   const paths = (prefix: string, table: Readonly<Record<string, string>>): string =>
     Object.entries(table)

@@ -10,9 +10,24 @@ function recessOf(drive: string | undefined): Recess {
 }
 
 /** Hardware drawn true to kind: a pan head is round, a circlip has its gap, a wavy washer is wavy. */
-export function HardwareGlyph({ kind, drive, size = 24 }: { kind: HardwareKind; drive?: string; size?: number }) {
+export function HardwareGlyph({
+  kind,
+  drive,
+  size = 24,
+}: {
+  kind: HardwareKind;
+  drive?: string;
+  size?: number;
+}) {
   return (
-    <svg width={size} height={size} viewBox="0 0 24 24" className="glyph" strokeWidth={size > 40 ? 1.4 : 1.8} aria-hidden="true">
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      className="glyph"
+      strokeWidth={size > 40 ? 1.4 : 1.8}
+      aria-hidden="true"
+    >
       <use href={hardwareGlyph(kind)} />
       {kind === "screw" && <use href={recessGlyph(recessOf(drive))} className="recess" />}
     </svg>

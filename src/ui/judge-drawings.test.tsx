@@ -12,7 +12,9 @@ const gear = { teeth: 24, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, p
 describe("faces of other kinds", () => {
   it("each look their own, with every tooth a target", () => {
     const kinds = ["spur", "bevel", "internal", "pulley", "sprocket"] as const;
-    const drawn = kinds.map((kind) => renderToStaticMarkup(<GearFace gear={gear} kind={kind} marks={{}} label={kind} />));
+    const drawn = kinds.map((kind) =>
+      renderToStaticMarkup(<GearFace gear={gear} kind={kind} marks={{}} label={kind} />),
+    );
     expect(new Set(drawn).size).toBe(kinds.length);
     for (const d of drawn) {
       expect(count(d, /aria-label="Tooth \d+/g)).toBe(24);
@@ -20,21 +22,41 @@ describe("faces of other kinds", () => {
     }
   });
   it("a rack shows its own teeth, a worm as many threads as there is room for, and both say their pitch", () => {
-    expect(count(renderToStaticMarkup(<GearFace gear={{ ...gear, teeth: 14 }} kind="rack" marks={{}} label="rack" />), /aria-label="Tooth \d+/g)).toBe(14);
+    expect(
+      count(
+        renderToStaticMarkup(<GearFace gear={{ ...gear, teeth: 14 }} kind="rack" marks={{}} label="rack" />),
+        /aria-label="Tooth \d+/g,
+      ),
+    ).toBe(14);
     const worm = renderToStaticMarkup(<GearFace gear={gear} kind="worm" marks={{}} label="worm" />);
     expect(worm).toContain("pitch 3.14 mm");
     expect(worm).not.toContain("NaN");
   });
   it("each mark has a letter of its own", () => {
-    const marks = ["missing", "broken", "chipped", "knife", "cracked", "melted", "worn-right", "worn-left", "corroded"];
+    const marks = [
+      "missing",
+      "broken",
+      "chipped",
+      "knife",
+      "cracked",
+      "melted",
+      "worn-right",
+      "worn-left",
+      "corroded",
+    ];
     const letters = marks.map(
-      (m) => /<text[^>]*font-weight="700"[^>]*>([^<]+)</.exec(renderToStaticMarkup(<GearFace gear={gear} marks={{ 0: m }} label="x" />))?.[1],
+      (m) =>
+        /<text[^>]*font-weight="700"[^>]*>([^<]+)</.exec(
+          renderToStaticMarkup(<GearFace gear={gear} marks={{ 0: m }} label="x" />),
+        )?.[1],
     );
     expect(new Set(letters).size).toBe(marks.length);
     expect(letters).not.toContain(undefined);
   });
   it("another gear is laid over it with the difference between the two outlines shaded, and the picture holds both", () => {
-    const over = renderToStaticMarkup(<GearFace gear={gear} marks={{}} over={{ ...gear, teeth: 28 }} label="x" />);
+    const over = renderToStaticMarkup(
+      <GearFace gear={gear} marks={{}} over={{ ...gear, teeth: 28 }} label="x" />,
+    );
     expect(over).toContain('fill-rule="evenodd"');
     const width = (markup: string): number => Number(/viewBox="[-\d.]+ [-\d.]+ ([\d.]+)/.exec(markup)?.[1]);
     expect(width(over)).toBeGreaterThan(30);
@@ -54,7 +76,9 @@ describe("how a reading is taken", () => {
     for (const d of all) expect(d).not.toContain("NaN");
   });
   it("the jaws stand so far apart as the span reads", () => {
-    const jaws = /M-[\d.]+ [-\d.]+V[-\d.]+H([\d.]+)/.exec(renderToStaticMarkup(<ReadingDrawing next={{ drawing: "span", teeth: 3 }} gear={gear} />));
+    const jaws = /M-[\d.]+ [-\d.]+V[-\d.]+H([\d.]+)/.exec(
+      renderToStaticMarkup(<ReadingDrawing next={{ drawing: "span", teeth: 3 }} gear={gear} />),
+    );
     const half = Number(jaws?.[1]);
     expect(2 * half).toBeCloseTo(7.716, 2);
   });
@@ -72,9 +96,12 @@ describe("the train's diagram", () => {
     const drawn = renderToStaticMarkup(<TrainDiagram train={train} answer={solveTrain(train)} />);
     expect(drawn).toContain('aria-label="Train: motor 1380 rpm ↻, lay 34.5 rpm, out 17.3 rpm"');
     for (const teeth of [">1<", ">40<", ">20<"]) expect(drawn).toContain(teeth);
-    expect(count(renderToStaticMarkup(<TrainDiagram train={train} answer={solveTrain(train)} lit="lay" />), /color-error/g)).toBeGreaterThan(
-      count(drawn, /color-error/g),
-    );
+    expect(
+      count(
+        renderToStaticMarkup(<TrainDiagram train={train} answer={solveTrain(train)} lit="lay" />),
+        /color-error/g,
+      ),
+    ).toBeGreaterThan(count(drawn, /color-error/g));
   });
   it("has its wheels as buttons where they can be pressed, and shows the one that was", () => {
     const wheels = [
@@ -82,7 +109,13 @@ describe("the train's diagram", () => {
       { mesh: "m1", role: "driven" as const, says: "worm wheel" },
     ];
     const answer = solveTrain(train);
-    const drawn = renderToStaticMarkup(<TrainDiagram train={train} answer={answer} press={{ wheels, picked: wheels[1], onPick: () => undefined }} />);
+    const drawn = renderToStaticMarkup(
+      <TrainDiagram
+        train={train}
+        answer={answer}
+        press={{ wheels, picked: wheels[1], onPick: () => undefined }}
+      />,
+    );
     expect(drawn).toMatch(/role="button"[^>]*aria-label="worm" aria-pressed="false"/);
     expect(drawn).toMatch(/role="button"[^>]*aria-label="worm wheel" aria-pressed="true"/);
     // the belt's pulleys are none
@@ -91,7 +124,15 @@ describe("the train's diagram", () => {
   it("a shaft that nothing settles is drawn with a question mark", () => {
     const free: TrainInput = {
       input: train.input,
-      meshes: [{ id: "p", kind: "planetary", sun: { shaft: "motor", teeth: 12 }, ring: { shaft: "ring", teeth: 60 }, carrier: { shaft: "out" } }],
+      meshes: [
+        {
+          id: "p",
+          kind: "planetary",
+          sun: { shaft: "motor", teeth: 12 },
+          ring: { shaft: "ring", teeth: 60 },
+          carrier: { shaft: "out" },
+        },
+      ],
     };
     expect(renderToStaticMarkup(<TrainDiagram train={free} answer={solveTrain(free)} />)).toContain("out ?");
   });

@@ -7,7 +7,8 @@ import { letGo } from "./let-go";
 export const KeyCap = ({ of }: { of: string }) => <kbd className="cap">{capOf(of)}</kbd>;
 
 /** For assistive technology, which reads the key beside the words. */
-export const keyShortcut = (keyName: string | undefined): string | undefined => (keyName === " " ? "Space" : keyName);
+export const keyShortcut = (keyName: string | undefined): string | undefined =>
+  keyName === " " ? "Space" : keyName;
 
 export interface KeyButtonProps {
   children: ReactNode;
@@ -20,8 +21,20 @@ export interface KeyButtonProps {
   label?: string;
 }
 
-/** A button that says what happens and shows its key. A click with the hand gives the focus back, so that the pedal's Space stays the main action's. */
-export function KeyButton({ children, keyName, onPress, disabled, pressed, look = "plain", className = "", label }: KeyButtonProps) {
+/**
+ * A button that says what happens and shows its key. A click with the hand gives the focus back, so that the
+ * pedal's Space stays the main action's.
+ */
+export function KeyButton({
+  children,
+  keyName,
+  onPress,
+  disabled,
+  pressed,
+  look = "plain",
+  className = "",
+  label,
+}: KeyButtonProps) {
   const words = useRef<HTMLSpanElement>(null);
   useKey(keyName, onPress, !disabled, () => label ?? words.current?.textContent ?? "");
   return (

@@ -32,7 +32,12 @@ export function KeyLink({
     () => words.current?.textContent ?? "",
   );
   return (
-    <Way href={href} className={`key-button ${look} ${className}`} aria-keyshortcuts={keyShortcut(keyName)} aria-current={current ? "page" : undefined}>
+    <Way
+      href={href}
+      className={`key-button ${look} ${className}`}
+      aria-keyshortcuts={keyShortcut(keyName)}
+      aria-current={current ? "page" : undefined}
+    >
       {keyName && <KeyCap of={keyName} />}
       <span ref={words}>{children}</span>
     </Way>

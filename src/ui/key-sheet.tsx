@@ -41,7 +41,10 @@ function OpenKeySheet({ keys, onClose }: { keys: ReturnType<typeof keysNow>; onC
       </div>
       <ul className="grid grid-cols-3 gap-x-8 gap-y-1.5">
         {keys.map((k) => (
-          <li key={k.key} className="grid grid-cols-[90px_1fr] items-center border-b-2 border-base-300 py-1 text-[20px]">
+          <li
+            key={k.key}
+            className="grid grid-cols-[90px_1fr] items-center border-b-2 border-base-300 py-1 text-[20px]"
+          >
             <span>
               <KeyCap of={k.key} />
             </span>
@@ -54,7 +57,8 @@ function OpenKeySheet({ keys, onClose }: { keys: ReturnType<typeof keysNow>; onC
           <b>Space</b> is the main action of every screen; a foot pedal that types Space will do.
         </li>
         <li>
-          <b>Enter</b> leaves a field. <b>Esc</b> closes what is open: the field, then the sheet over the screen. It never leaves a job.
+          <b>Enter</b> leaves a field. <b>Esc</b> closes what is open: the field, then the sheet over the
+          screen. It never leaves a job.
         </li>
         <li>While something is being typed, letters are letters.</li>
       </ul>

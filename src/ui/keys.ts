@@ -6,11 +6,15 @@ import { useLatest } from "./use-latest";
 /**
  * The keys of a screen. One listener for all of them:
  *
- * - What is seen can be pressed: keys are listened to from the moment their button is drawn, not a frame later.
- * - Esc closes what is open: the field that is typed in, else the sheet that was opened last. It never leaves a job.
+ * - What is seen can be pressed: keys are listened to from the moment their button is drawn, not a frame
+ *   later.
+ * - Esc closes what is open: the field that is typed in, else the sheet that was opened last. It never leaves
+ *   a job.
  * - Enter leaves a field of one line, so that the next Space is the main action and no blank.
- * - A letter, a figure or Space is a command unless something is being typed. Of two that answer to one key, the one that appeared last does.
- * - Commands of a single letter or figure can be switched off, for those whose keyboard is spoken to or who strike keys by mistake. Space, Enter, Esc and the arrows stay.
+ * - A letter, a figure or Space is a command unless something is being typed. Of two that answer to one key,
+ *   the one that appeared last does.
+ * - Commands of a single letter or figure can be switched off, for those whose keyboard is spoken to or who
+ *   strike keys by mistake. Space, Enter, Esc and the arrows stay.
  */
 
 interface Listening {
@@ -24,7 +28,14 @@ const listening: Listening[] = [];
 const closing: (() => void)[] = [];
 
 /** How a key is printed on its cap. */
-const CAPS: Readonly<Record<string, string>> = { " ": "Space", Escape: "Esc", ArrowLeft: "←", ArrowRight: "→", ArrowUp: "↑", ArrowDown: "↓" };
+const CAPS: Readonly<Record<string, string>> = {
+  " ": "Space",
+  Escape: "Esc",
+  ArrowLeft: "←",
+  ArrowRight: "→",
+  ArrowUp: "↑",
+  ArrowDown: "↓",
+};
 export const capOf = (key: string): string => CAPS[key] ?? (key.length === 1 ? key.toUpperCase() : key);
 
 const isTyping = (t: EventTarget | null): t is HTMLElement =>
@@ -32,7 +43,8 @@ const isTyping = (t: EventTarget | null): t is HTMLElement =>
   (t.isContentEditable ||
     /^(TEXTAREA|SELECT)$/.test(t.tagName) ||
     (t instanceof HTMLInputElement && !/^(button|checkbox|radio|submit|file|range)$/.test(t.type)));
-const isPressable = (t: EventTarget | null): boolean => t instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(t.tagName);
+const isPressable = (t: EventTarget | null): boolean =>
+  t instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(t.tagName);
 const isOneLetter = (key: string): boolean => key.length === 1 && key !== " ";
 
 const SWITCH = "single-keys";
@@ -57,7 +69,9 @@ function struck(e: KeyboardEvent): void {
   if (e.defaultPrevented || e.repeat || e.isComposing || e.ctrlKey || e.metaKey || e.altKey) return;
   const { target } = e;
   if (isTyping(target)) {
-    const leaves = e.key === "Escape" || (e.key === "Enter" && !(target instanceof HTMLTextAreaElement) && !target.closest("form"));
+    const leaves =
+      e.key === "Escape" ||
+      (e.key === "Enter" && !(target instanceof HTMLTextAreaElement) && !target.closest("form"));
     if (!leaves) return;
     target.blur();
     e.preventDefault();
@@ -76,7 +90,9 @@ function struck(e: KeyboardEvent): void {
   found.press();
 }
 
-/** A choice made with the finger gives the focus back: the next letter is a command and not another choice. */
+/**
+ * A choice made with the finger gives the focus back: the next letter is a command and not another choice.
+ */
 function chosen(e: Event): void {
   if (e.target instanceof HTMLSelectElement && byFinger) e.target.blur();
 }
@@ -106,12 +122,18 @@ function add<T>(list: T[], entry: T): () => void {
  *
  * @param says what it does, for the list of keys; a button's own words where it is left out
  */
-export function useKey(key: string | undefined, press: () => void, enabled = true, says?: string | (() => string)): void {
+export function useKey(
+  key: string | undefined,
+  press: () => void,
+  enabled = true,
+  says?: string | (() => string),
+): void {
   const latest = useLatest(press);
   const words = useLatest(says);
   useLayoutEffect(() => {
     if (!key || !enabled) return;
-    const said = (): string => (typeof words.current === "function" ? words.current() : (words.current ?? ""));
+    const said = (): string =>
+      typeof words.current === "function" ? words.current() : (words.current ?? "");
     return add(listening, { key, press: () => latest.current(), says: said });
   }, [key, enabled, latest, words]);
 }

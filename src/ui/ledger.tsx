@@ -4,9 +4,20 @@ import type { LedgerRow } from "@/core/order/hardware-ledger";
  * Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word.
  *
  * @param missing pieces that were not there when their step went back
- * @param uncounted kinds of pieces of which nobody said how many there were: the ledger is not closed with them
+ * @param uncounted kinds of pieces of which nobody said how many there were: the ledger is not closed with
+ *   them
  */
-export function Ledger({ rows, uncounted = 0, missing = 0, foot }: { rows: readonly LedgerRow[]; uncounted?: number; missing?: number; foot?: string }) {
+export function Ledger({
+  rows,
+  uncounted = 0,
+  missing = 0,
+  foot,
+}: {
+  rows: readonly LedgerRow[];
+  uncounted?: number;
+  missing?: number;
+  foot?: string;
+}) {
   const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0) - missing;
   return (
     <section aria-label="Ledger" className="border-2 border-base-content p-3.5">
@@ -20,13 +31,22 @@ export function Ledger({ rows, uncounted = 0, missing = 0, foot }: { rows: reado
             <span className="figures w-[2.4ch] text-[22px]">{r.out}</span>
             <span className="flex-1 text-[19px]">
               {r.row}
-              {r.aside !== undefined && <span className="block text-[17px] leading-tight">{r.aside} stays out</span>}
+              {r.aside !== undefined && (
+                <span className="block text-[17px] leading-tight">{r.aside} stays out</span>
+              )}
             </span>
-            <span className={`figures text-[22px] ${r.back + (r.aside ?? 0) < r.out ? "text-error" : "text-success"}`}>{r.back}</span>
+            <span
+              className={`figures text-[22px] ${r.back + (r.aside ?? 0) < r.out ? "text-error" : "text-success"}`}
+            >
+              {r.back}
+            </span>
           </li>
         ))}
       </ul>
-      <p className={`mt-2 text-[20px] font-bold ${open || missing || uncounted ? "text-error" : "text-success"}`} role="status">
+      <p
+        className={`mt-2 text-[20px] font-bold ${open || missing || uncounted ? "text-error" : "text-success"}`}
+        role="status"
+      >
         {open
           ? `${open} still on the Mat${missing ? `, ${missing} missing` : ""}`
           : missing

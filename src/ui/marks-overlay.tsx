@@ -1,7 +1,10 @@
 import type { PictureMark } from "@/core/job/picture-mark";
 import { OVER_PICTURE } from "./over-picture";
 
-/** The marks of a picture, drawn over it. Lies over an image that fills its place the same way (cover: cut at the edges, contain: whole). */
+/**
+ * The marks of a picture, drawn over it. Lies over an image that fills its place the same way (cover: cut at
+ * the edges, contain: whole).
+ */
 export function MarksOverlay({
   marks,
   width,
@@ -33,7 +36,17 @@ export function MarksOverlay({
 const { vermilion: VERMILION, paper: PAPER } = OVER_PICTURE;
 
 /** One mark, drawn in a picture of `w` by `h`. The one that is picked has a broad light edge. */
-export function Mark({ mark: m, w, h, picked = false }: { mark: PictureMark; w: number; h: number; picked?: boolean }) {
+export function Mark({
+  mark: m,
+  w,
+  h,
+  picked = false,
+}: {
+  mark: PictureMark;
+  w: number;
+  h: number;
+  picked?: boolean;
+}) {
   const at = ([x, y]: readonly [number, number]): [number, number] => [x * w, y * h];
   if (m.kind === "arrow") {
     const [[x0, y0], [x1, y1]] = [at(m.from), at(m.to)];
@@ -41,8 +54,14 @@ export function Mark({ mark: m, w, h, picked = false }: { mark: PictureMark; w: 
     const barb = (turn: number): string => `${x1 - 42 * Math.cos(a + turn)} ${y1 - 42 * Math.sin(a + turn)}`;
     return (
       <g stroke={PAPER} strokeWidth={picked ? 10 : 4} paintOrder="stroke" fill={VERMILION}>
-        {picked && <path d={`M${x0} ${y0}L${x1 - 24 * Math.cos(a)} ${y1 - 24 * Math.sin(a)}`} strokeWidth="19" />}
-        <path d={`M${x0} ${y0}L${x1 - 24 * Math.cos(a)} ${y1 - 24 * Math.sin(a)}`} stroke={VERMILION} strokeWidth="11" />
+        {picked && (
+          <path d={`M${x0} ${y0}L${x1 - 24 * Math.cos(a)} ${y1 - 24 * Math.sin(a)}`} strokeWidth="19" />
+        )}
+        <path
+          d={`M${x0} ${y0}L${x1 - 24 * Math.cos(a)} ${y1 - 24 * Math.sin(a)}`}
+          stroke={VERMILION}
+          strokeWidth="11"
+        />
         <path d={`M${x1} ${y1}L${barb(0.45)}L${barb(-0.45)}Z`} />
       </g>
     );
@@ -71,7 +90,16 @@ export function Mark({ mark: m, w, h, picked = false }: { mark: PictureMark; w: 
         stroke={PAPER}
         strokeWidth={picked ? 8 : 3}
       />
-      <text x={x} y={y + 1} textAnchor="middle" dominantBaseline="central" fontSize="42" fontWeight="700" fill={PAPER} fontFamily="var(--font-sans)">
+      <text
+        x={x}
+        y={y + 1}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontSize="42"
+        fontWeight="700"
+        fill={PAPER}
+        fontFamily="var(--font-sans)"
+      >
         {text}
       </text>
     </g>

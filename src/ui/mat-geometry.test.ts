@@ -11,21 +11,29 @@ describe("the arcs under the Mat", () => {
   });
   it("begin and end under the middle of their pockets", () => {
     const [arc] = matArcs([[], [], [0]]);
-    expect(arc?.d).toMatch(new RegExp(`^M${POCKET.width / 2} 2C.* ${2 * POCKET.pitch + POCKET.width / 2} 2$`));
+    expect(arc?.d).toMatch(
+      new RegExp(`^M${POCKET.width / 2} 2C.* ${2 * POCKET.pitch + POCKET.width / 2} 2$`),
+    );
   });
 });
 
 describe("a pocket that is put down elsewhere", () => {
   it("comes to lie right beside the one it was put to, wherever it came from", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 2, max: 40 }), fc.nat(), fc.nat(), fc.constantFrom("before", "after"), (n, a, b, side) => {
-        const [from, at] = [a % n, b % n];
-        fc.pre(from !== at);
-        const row = Array.from({ length: n }, (_, i) => i);
-        const to = placeAfterDrop(from, at, side);
-        row.splice(to, 0, ...row.splice(from, 1));
-        expect(row.indexOf(from) - row.indexOf(at)).toBe(side === "before" ? -1 : 1);
-      }),
+      fc.property(
+        fc.integer({ min: 2, max: 40 }),
+        fc.nat(),
+        fc.nat(),
+        fc.constantFrom("before", "after"),
+        (n, a, b, side) => {
+          const [from, at] = [a % n, b % n];
+          fc.pre(from !== at);
+          const row = Array.from({ length: n }, (_, i) => i);
+          const to = placeAfterDrop(from, at, side);
+          row.splice(to, 0, ...row.splice(from, 1));
+          expect(row.indexOf(from) - row.indexOf(at)).toBe(side === "before" ? -1 : 1);
+        },
+      ),
     );
   });
 });

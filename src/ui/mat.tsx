@@ -1,6 +1,15 @@
 "use client";
 
-import { DndContext, type DragEndEvent, DragOverlay, MouseSensor, pointerWithin, TouchSensor, useSensor, useSensors } from "@dnd-kit/core";
+import {
+  DndContext,
+  type DragEndEvent,
+  DragOverlay,
+  MouseSensor,
+  pointerWithin,
+  TouchSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
 import { useEffect, useRef, useState } from "react";
 import { matArcs, POCKET, placeAfterDrop } from "./mat-geometry";
 import { type Packed, usePacked } from "./packed";
@@ -14,7 +23,9 @@ export interface MatProps {
   foot: string;
   onPick?: (step: string) => void;
   picked?: string;
-  /** pockets may be dragged: slid to another place, bundled with another, tied to what had to be off before */
+  /**
+   * pockets may be dragged: slid to another place, bundled with another, tied to what had to be off before
+   */
   onDrag?: ((drop: MatDrop) => void) | undefined;
 }
 
@@ -24,7 +35,10 @@ export type MatDrop =
   | { readonly step: string; readonly what: "one" | "needs"; readonly other: string };
 
 /** The Mat of a screen on which nothing is done with it. */
-export function LyingMat({ pockets, ...rest }: Omit<MatProps, "pockets"> & { pockets: Packed<readonly Pocket[]> }) {
+export function LyingMat({
+  pockets,
+  ...rest
+}: Omit<MatProps, "pockets"> & { pockets: Packed<readonly Pocket[]> }) {
   return <Mat pockets={usePacked(pockets)} {...rest} />;
 }
 
@@ -42,7 +56,8 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
     setMiddle(middleOf(el));
   }, [hand, pockets.length]);
   const [dragged, setDragged] = useState<string | null>(null);
-  // a finger that rests a moment takes the pocket in hand, a quick one scrolls or picks; a mouse takes it by pulling
+  // a finger that rests a moment takes the pocket in hand, a quick one scrolls or picks; a mouse takes it by
+  // pulling
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
@@ -100,21 +115,35 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
               {shown}
               <DragOverlay dropAnimation={null}>
                 {inHand >= 0 && (
-                  <span className="figures block w-[104px] border-2 border-[#f4efe4] bg-[#35575a] p-2 text-[20px] text-[#f4efe4]">{inHand + 1} in hand</span>
+                  <span className="figures block w-[104px] border-2 border-[#f4efe4] bg-[#35575a] p-2 text-[20px] text-[#f4efe4]">
+                    {inHand + 1} in hand
+                  </span>
                 )}
               </DragOverlay>
             </DndContext>
           ) : (
             shown
           )}
-          <svg className="pointer-events-none absolute left-0" style={{ top: POCKET.top + POCKET.height + 2 }} width={width} height="44" aria-hidden="true">
+          <svg
+            className="pointer-events-none absolute left-0"
+            style={{ top: POCKET.top + POCKET.height + 2 }}
+            width={width}
+            height="44"
+            aria-hidden="true"
+          >
             {matArcs(pockets.map((_, k) => needsOfPocket(pockets, k)))
               .filter((arc) => arc.from - NEAR <= middle && arc.to + NEAR >= middle)
               .map((arc) => (
                 <path key={arc.d} d={arc.d} fill="none" stroke="#dcb463" strokeWidth="2" opacity="0.85" />
               ))}
           </svg>
-          <svg className="pointer-events-none absolute top-0" style={{ left: hand * POCKET.pitch - 16 }} width="26" height="166" aria-hidden="true">
+          <svg
+            className="pointer-events-none absolute top-0"
+            style={{ left: hand * POCKET.pitch - 16 }}
+            width="26"
+            height="166"
+            aria-hidden="true"
+          >
             <path d="M1 4h24L13 17z" fill="#f4efe4" />
             <path d="M13 10V164" stroke="#f4efe4" strokeWidth="2.5" />
           </svg>
@@ -127,5 +156,8 @@ export function Mat({ pockets, hand, foot, onPick, picked, onDrag }: MatProps) {
 
 /** Pockets drawn to each side of the middle of the screen; about six of them are in sight. */
 const NEAR = 8;
-/** The pocket in the middle of what is seen, in steps of four, so that scrolling does not draw at every pixel. */
-const middleOf = (el: HTMLElement): number => Math.round((el.scrollLeft + el.clientWidth / 2) / POCKET.pitch / 4) * 4;
+/**
+ * The pocket in the middle of what is seen, in steps of four, so that scrolling does not draw at every pixel.
+ */
+const middleOf = (el: HTMLElement): number =>
+  Math.round((el.scrollLeft + el.clientWidth / 2) / POCKET.pitch / 4) * 4;

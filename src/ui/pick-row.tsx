@@ -3,7 +3,10 @@
 import type { ReactNode } from "react";
 import { letGo } from "./let-go";
 
-/** A row of a list that is picked from: the one that is shown beside it stands out. What it says takes care of its own size. */
+/**
+ * A row of a list that is picked from: the one that is shown beside it stands out. What it says takes care of
+ * its own size.
+ */
 export function PickRow({ on, onPick, children }: { on: boolean; onPick: () => void; children: ReactNode }) {
   return (
     <button

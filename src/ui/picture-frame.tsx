@@ -1,11 +1,13 @@
-/* biome-ignore-all lint/performance/noImgElement: pictures come from the shop's own folder, already upright and in size */
+/* biome-ignore-all lint/performance/noImgElement: pictures come from the shop's own folder, already
+   upright and in size */
 import { ImageOff } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PictureMark } from "@/core/job/picture-mark";
 import { MarksOverlay } from "./marks-overlay";
 import { SpotsOverlay, type Spotted } from "./spots-overlay";
 
-export const pictureUrl = (sha256: string, thumb = false): string => `/api/pictures/${sha256}${thumb ? "?thumb=1" : ""}`;
+export const pictureUrl = (sha256: string, thumb = false): string =>
+  `/api/pictures/${sha256}${thumb ? "?thumb=1" : ""}`;
 
 /** A picture with its marks, as a frame shows it. Without its size no marks can be drawn. */
 export interface FramedPicture {
@@ -42,12 +44,18 @@ export interface PictureFrameProps {
 /** A picture as large as its place, with a line of words under it. */
 export function PictureFrame({ picture, spots = [], over, words, className = "" }: PictureFrameProps) {
   return (
-    <figure className={`relative flex min-h-0 flex-col overflow-hidden border-2 border-base-content bg-base-200 ${className}`}>
+    <figure
+      className={`relative flex min-h-0 flex-col overflow-hidden border-2 border-base-content bg-base-200 ${className}`}
+    >
       {picture ? (
         <div className="relative min-h-0 w-full flex-1">
           <img src={picture.url} alt={words} className="h-full w-full object-cover" />
-          {picture.marks && picture.width && picture.height && <MarksOverlay marks={picture.marks} width={picture.width} height={picture.height} />}
-          {picture.width && picture.height && <SpotsOverlay spots={spots} width={picture.width} height={picture.height} />}
+          {picture.marks && picture.width && picture.height && (
+            <MarksOverlay marks={picture.marks} width={picture.width} height={picture.height} />
+          )}
+          {picture.width && picture.height && (
+            <SpotsOverlay spots={spots} width={picture.width} height={picture.height} />
+          )}
           {over}
         </div>
       ) : (

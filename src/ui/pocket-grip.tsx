@@ -27,7 +27,17 @@ export function DropZones({ step, n }: { step: string; n: number }) {
     </div>
   );
 }
-function Zone({ id, className, says, label }: { id: string; className: string; says: string; label: string }) {
+function Zone({
+  id,
+  className,
+  says,
+  label,
+}: {
+  id: string;
+  className: string;
+  says: string;
+  label: string;
+}) {
   const { setNodeRef, isOver } = useDroppable({ id });
   return (
     <div

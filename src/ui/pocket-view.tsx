@@ -68,11 +68,19 @@ export function PocketView({
         >
           {!p.emptied && p.thumb && (
             // biome-ignore lint/performance/noImgElement: the thumbnail is made once, at the size it is shown
-            <img src={pictureUrl(p.thumb, true)} alt="" className="absolute inset-0 h-[74px] w-full object-cover" />
+            <img
+              src={pictureUrl(p.thumb, true)}
+              alt=""
+              className="absolute inset-0 h-[74px] w-full object-cover"
+            />
           )}
           {!p.emptied && !p.thumb && (
             <span className="absolute inset-x-0 top-[14px] flex justify-center">
-              {main && !p.partKind ? <HardwareGlyph kind={main.kind} drive={main.drive} size={48} /> : <PartGlyph kind={p.partKind} size={52} />}
+              {main && !p.partKind ? (
+                <HardwareGlyph kind={main.kind} drive={main.drive} size={48} />
+              ) : (
+                <PartGlyph kind={p.partKind} size={52} />
+              )}
             </span>
           )}
           <span
@@ -87,15 +95,30 @@ export function PocketView({
             />
           )}
           {p.facing && !p.emptied && (
-            <svg className="absolute top-0 left-1/2 -translate-x-1/2" width="18" height="10" aria-hidden="true">
+            <svg
+              className="absolute top-0 left-1/2 -translate-x-1/2"
+              width="18"
+              height="10"
+              aria-hidden="true"
+            >
               <path d="M0 0h18L9 10z" fill="#dcb463" />
             </svg>
           )}
-          {p.lookAlike && !p.emptied && <span className="absolute top-0 right-0 bg-[#bf3b21] px-1 text-[18px] leading-[22px] text-[#fdf8ee]">≈</span>}
+          {p.lookAlike && !p.emptied && (
+            <span className="absolute top-0 right-0 bg-[#bf3b21] px-1 text-[18px] leading-[22px] text-[#fdf8ee]">
+              ≈
+            </span>
+          )}
           {!p.emptied && (
             <span className="absolute inset-x-0 bottom-0 flex h-[28px] items-center justify-between bg-[#10201f] px-1.5 text-[#f4efe4]">
-              {main && !p.partKind ? <HardwareGlyph kind={main.kind} drive={main.drive} size={20} /> : <span className="truncate text-[16px]">{p.title}</span>}
-              {p.pieces !== undefined && <span className="figures ml-1 text-[16px]">×{p.uncounted ? "?" : p.pieces}</span>}
+              {main && !p.partKind ? (
+                <HardwareGlyph kind={main.kind} drive={main.drive} size={20} />
+              ) : (
+                <span className="truncate text-[16px]">{p.title}</span>
+              )}
+              {p.pieces !== undefined && (
+                <span className="figures ml-1 text-[16px]">×{p.uncounted ? "?" : p.pieces}</span>
+              )}
             </span>
           )}
         </button>

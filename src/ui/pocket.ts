@@ -27,4 +27,5 @@ export interface Pocket {
 }
 
 /** Indices of the pockets that a pocket needed. */
-export const needsOfPocket = (pockets: readonly Pocket[], i: number): readonly number[] => pockets[i]?.needs ?? (i === 0 ? [] : [i - 1]);
+export const needsOfPocket = (pockets: readonly Pocket[], i: number): readonly number[] =>
+  pockets[i]?.needs ?? (i === 0 ? [] : [i - 1]);

@@ -3,7 +3,17 @@ import { PageTitle } from "./page-title";
 import { PrintButton } from "./print-button";
 
 /** A page that is there to be printed: its keys above, which stay off the paper, and the sheet. */
-export function PrintPage({ title, keys, says, children }: { title: string; keys: ReactNode; says?: ReactNode; children: ReactNode }) {
+export function PrintPage({
+  title,
+  keys,
+  says,
+  children,
+}: {
+  title: string;
+  keys: ReactNode;
+  says?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <main className="min-h-dvh bg-base-300 print:bg-white">
       <PageTitle says={title} />

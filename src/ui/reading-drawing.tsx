@@ -1,6 +1,14 @@
 import { line } from "d3";
 import type { NextReading } from "@/core/gear/identify/index";
-import { bestSpanTeeth, type Gear, gearDimensions, gearOutline, overPins, type Point, spanOver } from "@/core/gear/index";
+import {
+  bestSpanTeeth,
+  type Gear,
+  gearDimensions,
+  gearOutline,
+  overPins,
+  type Point,
+  spanOver,
+} from "@/core/gear/index";
 
 const path = line<Point>()
   .digits(3)
@@ -8,8 +16,19 @@ const path = line<Point>()
   .y((p) => -p[1]);
 const n = (x: number): number => Math.round(x * 1000) / 1000;
 
-/** How a reading is taken, drawn on the gear's own face: jaws over so many teeth, pins in their gaps, from shaft to shaft. */
-export function ReadingDrawing({ next, gear, size = 190 }: { next: Pick<NextReading, "drawing" | "teeth" | "pinMm">; gear: Gear; size?: number }) {
+/**
+ * How a reading is taken, drawn on the gear's own face: jaws over so many teeth, pins in their gaps, from
+ * shaft to shaft.
+ */
+export function ReadingDrawing({
+  next,
+  gear,
+  size = 190,
+}: {
+  next: Pick<NextReading, "drawing" | "teeth" | "pinMm">;
+  gear: Gear;
+  size?: number;
+}) {
   const d = gearDimensions(gear);
   const tip = d.tipDiameterMm / 2;
   const thin = n(tip / 90);
@@ -33,7 +52,9 @@ export function ReadingDrawing({ next, gear, size = 190 }: { next: Pick<NextRead
         {next.drawing === "tip" && (
           <>
             <path d={bar(-tip, -tip * 1.2, tip * 0.5)} />
-            <path d={bar(gear.teeth % 2 ? tip * Math.cos(Math.PI / gear.teeth) : tip, -tip * 1.2, tip * 0.5)} />
+            <path
+              d={bar(gear.teeth % 2 ? tip * Math.cos(Math.PI / gear.teeth) : tip, -tip * 1.2, tip * 0.5)}
+            />
             <path d={`M${n(-tip)} ${n(-tip * 1.18)}H${n(tip)}`} />
           </>
         )}
@@ -61,8 +82,14 @@ function Jaws({ gear, teeth, tip }: { gear: Gear; teeth: number; tip: number }) 
   // seen from the front the span of a helical gear is longer by its slant
   const half = spanOver(gear, teeth) / Math.cos((gear.helixAngleDeg * Math.PI) / 180) / 2;
   const turn = teeth % 2 ? 0 : 180 / gear.teeth;
-  const low = -Math.sqrt(Math.max(0, (gearDimensions(gear).referenceDiameterMm / 2) ** 2 - half ** 2)) + 0.18 * tip;
-  return <path transform={`rotate(${n(turn)})`} d={`M${n(-half)} ${n(low)}V${n(-tip * 1.2)}H${n(half)}V${n(low)}`} />;
+  const low =
+    -Math.sqrt(Math.max(0, (gearDimensions(gear).referenceDiameterMm / 2) ** 2 - half ** 2)) + 0.18 * tip;
+  return (
+    <path
+      transform={`rotate(${n(turn)})`}
+      d={`M${n(-half)} ${n(low)}V${n(-tip * 1.2)}H${n(half)}V${n(low)}`}
+    />
+  );
 }
 
 function Pins({ gear, pinMm, tip }: { gear: Gear; pinMm: number; tip: number }) {
@@ -78,7 +105,9 @@ function Pins({ gear, pinMm, tip }: { gear: Gear; pinMm: number; tip: number }) 
     <>
       <circle cx={a[0]} cy={a[1]} r={n(pinMm / 2)} fill="var(--color-info)" />
       <circle cx={b[0]} cy={b[1]} r={n(pinMm / 2)} fill="var(--color-info)" />
-      <path d={`M${n(-tip * 0.6)} ${n(a[1] - pinMm / 2)}H${n(tip * 1.1)}V${n(b[1] + pinMm / 2)}H${n(-tip * 0.6)}`} />
+      <path
+        d={`M${n(-tip * 0.6)} ${n(a[1] - pinMm / 2)}H${n(tip * 1.1)}V${n(b[1] + pinMm / 2)}H${n(-tip * 0.6)}`}
+      />
     </>
   );
 }

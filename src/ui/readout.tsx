@@ -14,7 +14,9 @@ export interface ReadoutProps {
 /** A measuring value as on a caliper: big figures, the unit, the spread behind it, where it came from. */
 export function Readout({ label, value, unit, from, measured, children, className = "" }: ReadoutProps) {
   return (
-    <div className={`border-t-4 bg-base-200 px-3 py-1.5 ${measured ? "border-info" : "border-base-content"} ${className}`}>
+    <div
+      className={`border-t-4 bg-base-200 px-3 py-1.5 ${measured ? "border-info" : "border-base-content"} ${className}`}
+    >
       <div className="flex items-start justify-between gap-2">
         <span className="text-[18px] font-semibold">{label}</span>
         {children}

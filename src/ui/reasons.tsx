@@ -1,10 +1,24 @@
 import { Check, TriangleAlert, X } from "lucide-react";
 import type { ReactNode } from "react";
 
-const MARKS = { for: [Check, "text-success"], against: [X, "text-error"], look: [TriangleAlert, "text-error"] } as const;
+const MARKS = {
+  for: [Check, "text-success"],
+  against: [X, "text-error"],
+  look: [TriangleAlert, "text-error"],
+} as const;
 
 /** A reason with its mark: for it, against it, or to be looked at. `about` stands before it, in bold. */
-export function Reason({ speaks, about, children, className = "" }: { speaks: keyof typeof MARKS; about?: string; children: ReactNode; className?: string }) {
+export function Reason({
+  speaks,
+  about,
+  children,
+  className = "",
+}: {
+  speaks: keyof typeof MARKS;
+  about?: string;
+  children: ReactNode;
+  className?: string;
+}) {
   const [Mark, tone] = MARKS[speaks];
   return (
     <li className={`flex gap-2 ${className}`}>
@@ -17,7 +31,13 @@ export function Reason({ speaks, about, children, className = "" }: { speaks: ke
 }
 
 /** What speaks for and against something. */
-export function Reasons({ reasons, className = "py-0.5" }: { reasons: readonly { readonly against: boolean; readonly says: string }[]; className?: string }) {
+export function Reasons({
+  reasons,
+  className = "py-0.5",
+}: {
+  reasons: readonly { readonly against: boolean; readonly says: string }[];
+  className?: string;
+}) {
   return (
     <>
       {reasons.map((r, i) => (

@@ -11,7 +11,12 @@ export interface Spotted {
 }
 
 const { paper: PAPER, ink, moss, blue, vermilion: VERMILION } = OVER_PICTURE;
-const COLOUR: Readonly<Record<Spotted["kind"], string>> = { goes: moss, dry: VERMILION, room: blue, here: ink };
+const COLOUR: Readonly<Record<Spotted["kind"], string>> = {
+  goes: moss,
+  dry: VERMILION,
+  room: blue,
+  here: ink,
+};
 /** Half the size of a mark, in thousandths of the picture's width. */
 const R = 34;
 const FONT = 40;
@@ -25,7 +30,10 @@ interface Words {
   readonly anchor: "start" | "middle" | "end";
 }
 
-/** Where the words of each place stand: beside it, on the side with more room; a chamber's over it; further down where others stand already. */
+/**
+ * Where the words of each place stand: beside it, on the side with more room; a chamber's over it; further
+ * down where others stand already.
+ */
 function wordsOf(spots: readonly Spotted[], h: number): Words[] {
   const taken: { from: number; to: number; y: number }[] = [];
   return spots.map((s) => {
@@ -33,7 +41,10 @@ function wordsOf(spots: readonly Spotted[], h: number): Words[] {
     const room = s.kind === "room";
     const left = s.x > 0.5;
     const width = room ? 2 * Math.min(x, 1000 - x) : (left ? x : 1000 - x) - R - 40;
-    const says = (s.kind === "dry" ? `dry: ${s.says}` : s.says).slice(0, Math.max(0, Math.floor(width / LETTER)));
+    const says = (s.kind === "dry" ? `dry: ${s.says}` : s.says).slice(
+      0,
+      Math.max(0, Math.floor(width / LETTER)),
+    );
     const at = room ? x : left ? x - R - 14 : x + R + 14;
     const long = says.length * LETTER;
     const from = room ? at - long / 2 : left ? at - long : at;
@@ -46,10 +57,21 @@ function wordsOf(spots: readonly Spotted[], h: number): Words[] {
 }
 
 /**
- * Places drawn over a picture: a drop's ring where a lubricant goes, a hatched square where it stays dry, a dashed frame where a chamber is. Lies over an image that fills its
+ * Places drawn over a picture: a drop's ring where a lubricant goes, a hatched square where it stays dry, a
+ * dashed frame where a chamber is. Lies over an image that fills its
  * place the same way (cover: cut at the edges, contain: whole).
  */
-export function SpotsOverlay({ spots, width, height, fit = "cover" }: { spots: readonly Spotted[]; width: number; height: number; fit?: "cover" | "contain" }) {
+export function SpotsOverlay({
+  spots,
+  width,
+  height,
+  fit = "cover",
+}: {
+  spots: readonly Spotted[];
+  width: number;
+  height: number;
+  fit?: "cover" | "contain";
+}) {
   const hatch = useId();
   if (!spots.length) return null;
   const h = (1000 * height) / width;
@@ -73,13 +95,37 @@ export function SpotsOverlay({ spots, width, height, fit = "cover" }: { spots: r
         return (
           <g key={i} stroke={PAPER}>
             {s.kind === "dry" ? (
-              <rect x={x - R} y={y - R} width={2 * R} height={2 * R} fill={`url(#${hatch})`} stroke={colour} strokeWidth="7" />
+              <rect
+                x={x - R}
+                y={y - R}
+                width={2 * R}
+                height={2 * R}
+                fill={`url(#${hatch})`}
+                stroke={colour}
+                strokeWidth="7"
+              />
             ) : room ? (
-              <rect x={x - 2 * R} y={y - 2 * R} width={4 * R} height={4 * R} fill="none" stroke={colour} strokeWidth="9" strokeDasharray="22 12" />
+              <rect
+                x={x - 2 * R}
+                y={y - 2 * R}
+                width={4 * R}
+                height={4 * R}
+                fill="none"
+                stroke={colour}
+                strokeWidth="9"
+                strokeDasharray="22 12"
+              />
             ) : (
               <>
                 <circle cx={x} cy={y} r={R} fill={PAPER} fillOpacity="0.35" strokeWidth="18" />
-                <circle cx={x} cy={y} r={R} fill="none" stroke={colour} strokeWidth={s.kind === "here" ? 12 : 9} />
+                <circle
+                  cx={x}
+                  cy={y}
+                  r={R}
+                  fill="none"
+                  stroke={colour}
+                  strokeWidth={s.kind === "here" ? 12 : 9}
+                />
                 <circle cx={x} cy={y} r="8" fill={colour} strokeWidth="3" />
               </>
             )}

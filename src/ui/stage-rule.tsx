@@ -17,7 +17,10 @@ export interface StageRuleProps {
   handedBack: boolean;
 }
 
-/** A brass rule with seven notches, read like a measure: everything left of the mark is done. Triangles are open gates. */
+/**
+ * A brass rule with seven notches, read like a measure: everything left of the mark is done. Triangles are
+ * open gates.
+ */
 export function StageRule({ number, stage, showing, openGates, openBefore, handedBack }: StageRuleProps) {
   const at = STAGES.indexOf(stage);
   const mark = handedBack ? STAGES.length : at + 0.62;
@@ -27,8 +30,16 @@ export function StageRule({ number, stage, showing, openGates, openBefore, hande
       className="relative h-[52px] shrink-0 border-t-2 border-base-content px-[20px]"
       style={{ background: "linear-gradient(#ecd094, #c4953a 55%, #a9781f)" }}
     >
-      <div className="absolute inset-y-0 left-0 bg-black/20" style={{ width: `calc(20px + (100% - 40px) * ${mark / 7})` }} />
-      <svg className="absolute inset-x-[20px] bottom-0 h-[14px] w-[calc(100%-40px)]" aria-hidden="true" preserveAspectRatio="none" viewBox="0 0 700 14">
+      <div
+        className="absolute inset-y-0 left-0 bg-black/20"
+        style={{ width: `calc(20px + (100% - 40px) * ${mark / 7})` }}
+      />
+      <svg
+        className="absolute inset-x-[20px] bottom-0 h-[14px] w-[calc(100%-40px)]"
+        aria-hidden="true"
+        preserveAspectRatio="none"
+        viewBox="0 0 700 14"
+      >
         <use href={ruleGlyph("all")} stroke="#4a3409" strokeWidth={0.8} />
         <use href={ruleGlyph("stages")} stroke="#4a3409" strokeWidth={1.6} />
       </svg>
@@ -37,10 +48,19 @@ export function StageRule({ number, stage, showing, openGates, openBefore, hande
           const done = i < at || handedBack;
           return (
             <li key={s} className="h-full">
-              <Way href={`/jobs/${number}/${s}`} aria-current={s === showing ? "page" : undefined} className="stage-notch">
+              <Way
+                href={`/jobs/${number}/${s}`}
+                aria-current={s === showing ? "page" : undefined}
+                className="stage-notch"
+              >
                 <span className={i > at && !handedBack ? "opacity-90" : ""}>{STAGE_NAMES[s]}</span>
                 {openBefore[s] ? (
-                  <span role="img" aria-label={`open again: ${openBefore[s]}`} title={openBefore[s]} className="pt-1">
+                  <span
+                    role="img"
+                    aria-label={`open again: ${openBefore[s]}`}
+                    title={openBefore[s]}
+                    className="pt-1"
+                  >
                     <Triangle size={14} fill="#a32a10" color="#a32a10" />
                   </span>
                 ) : done ? (
@@ -53,7 +73,9 @@ export function StageRule({ number, stage, showing, openGates, openBefore, hande
                           <Triangle size={14} fill="#a32a10" color="#a32a10" /> {openGates}
                         </span>
                       ) : (
-                        Array.from({ length: openGates }, (_, k) => <Triangle key={k} size={14} fill="#a32a10" color="#a32a10" />)
+                        Array.from({ length: openGates }, (_, k) => (
+                          <Triangle key={k} size={14} fill="#a32a10" color="#a32a10" />
+                        ))
                       )}
                     </span>
                   )
@@ -70,7 +92,12 @@ export function StageRule({ number, stage, showing, openGates, openBefore, hande
         height="22"
         aria-hidden="true"
       >
-        <path d="M1 21V9L12 1l11 8v12z" fill="var(--color-base-content)" stroke="var(--color-base-100)" strokeWidth="2" />
+        <path
+          d="M1 21V9L12 1l11 8v12z"
+          fill="var(--color-base-content)"
+          stroke="var(--color-base-100)"
+          strokeWidth="2"
+        />
       </svg>
     </nav>
   );

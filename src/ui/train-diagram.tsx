@@ -39,8 +39,15 @@ export interface TrainDiagramProps {
 export function TrainDiagram({ train, answer, lit, press, mostHeight = 430 }: TrainDiagramProps) {
   const d = useMemo(() => trainDiagram(train), [train]);
   // what stands beside the last wheels wants room before the names of the shafts
-  const beside = Math.max(0, ...d.wheels.filter((w) => w.x + 60 > d.width).map((w) => 12 * (w.size.length - 2)));
-  const scale = Math.min((WIDTH - MARGIN.left - MARGIN.right - beside) / (d.width + 60), mostHeight / (d.bottom - d.top), 3);
+  const beside = Math.max(
+    0,
+    ...d.wheels.filter((w) => w.x + 60 > d.width).map((w) => 12 * (w.size.length - 2)),
+  );
+  const scale = Math.min(
+    (WIDTH - MARGIN.left - MARGIN.right - beside) / (d.width + 60),
+    mostHeight / (d.bottom - d.top),
+    3,
+  );
   const x = scaleLinear([-60, d.width], [MARGIN.left, MARGIN.left + (d.width + 60) * scale]);
   const height = (d.bottom - d.top) * scale + 16;
   const y = scaleLinear([d.top, d.bottom], [8, height - 8]);
@@ -62,8 +69,11 @@ export function TrainDiagram({ train, answer, lit, press, mostHeight = 430 }: Tr
     const to = e.currentTarget.getScreenCTM()?.inverse();
     if (!press || !to || e.detail === 0) return;
     const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(to);
-    const far = (w: DrawnWheel): number => Math.hypot(at.x - x(w.x), Math.max(0, Math.abs(at.y - y(w.y)) - w.r * scale));
-    const [first] = d.wheels.filter((w) => press.wheels.some((p) => isSame(p, w))).sort((a, b) => far(a) - far(b));
+    const far = (w: DrawnWheel): number =>
+      Math.hypot(at.x - x(w.x), Math.max(0, Math.abs(at.y - y(w.y)) - w.r * scale));
+    const [first] = d.wheels
+      .filter((w) => press.wheels.some((p) => isSame(p, w)))
+      .sort((a, b) => far(a) - far(b));
     if (first) press.onPick(first);
   };
   return (
@@ -81,7 +91,8 @@ export function TrainDiagram({ train, answer, lit, press, mostHeight = 430 }: Tr
             key={s.mesh}
             d={[-1, 1]
               .map(
-                (side) => `M${x(s.x) + side * 5} ${y(s.y1 + Math.sign(s.y2 - s.y1) * -s.r1)}L${x(s.x) + side * 5} ${y(s.y2 + Math.sign(s.y2 - s.y1) * s.r2)}`,
+                (side) =>
+                  `M${x(s.x) + side * 5} ${y(s.y1 + Math.sign(s.y2 - s.y1) * -s.r1)}L${x(s.x) + side * 5} ${y(s.y2 + Math.sign(s.y2 - s.y1) * s.r2)}`,
               )
               .join("")}
             strokeDasharray="5 3"
@@ -99,18 +110,30 @@ export function TrainDiagram({ train, answer, lit, press, mostHeight = 430 }: Tr
           const r = w.r * scale;
           const [cx, cy] = [x(w.x), y(w.y)];
           const on = lit === w.mesh || isSame(w, press?.picked);
-          const common = { stroke: on ? "var(--color-error)" : "var(--color-base-content)", strokeWidth: on ? 4 : 2 };
+          const common = {
+            stroke: on ? "var(--color-error)" : "var(--color-base-content)",
+            strokeWidth: on ? 4 : 2,
+          };
           const key = `${w.mesh}-${w.says}-${w.y}`;
-          if (w.shape === "wheel") return <circle key={key} cx={cx} cy={cy} r={r} {...common} fillOpacity={0.75} />;
+          if (w.shape === "wheel")
+            return <circle key={key} cx={cx} cy={cy} r={r} {...common} fillOpacity={0.75} />;
           if (w.shape === "worm")
             return (
               <g key={key} {...common}>
                 <rect x={cx - 26} y={cy - r} width={52} height={2 * r} />
-                <path d={[-16, -4, 8, 20].map((o) => `M${cx + o - 6} ${cy + r}L${cx + o} ${cy - r}`).join("")} />
+                <path
+                  d={[-16, -4, 8, 20].map((o) => `M${cx + o - 6} ${cy + r}L${cx + o} ${cy - r}`).join("")}
+                />
               </g>
             );
           if (w.shape === "cone")
-            return <path key={key} d={`M${cx - 9} ${cy - r}L${cx + 9} ${cy - r * 0.7}V${cy + r * 0.7}L${cx - 9} ${cy + r}Z`} {...common} />;
+            return (
+              <path
+                key={key}
+                d={`M${cx - 9} ${cy - r}L${cx + 9} ${cy - r * 0.7}V${cy + r * 0.7}L${cx - 9} ${cy + r}Z`}
+                {...common}
+              />
+            );
           if (w.shape === "ring")
             return (
               <path
@@ -169,7 +192,12 @@ export function TrainDiagram({ train, answer, lit, press, mostHeight = 430 }: Tr
         );
       })}
       {labels.map((l) => (
-        <g key={l.shaft} fontSize="20" fill={lit === l.shaft ? "var(--color-error)" : "var(--color-base-content)"} fontWeight="600">
+        <g
+          key={l.shaft}
+          fontSize="20"
+          fill={lit === l.shaft ? "var(--color-error)" : "var(--color-base-content)"}
+          fontWeight="600"
+        >
           <text x={right} y={l.at - 2}>
             {l.shaft}
           </text>

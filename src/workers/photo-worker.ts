@@ -59,8 +59,17 @@ function answer(q: PhotoQuestion, tell: (share: number, says: string) => void): 
     case "card": {
       const p = opened();
       const code = jsQR(new Uint8ClampedArray(p.data), p.width, p.height);
-      if (!code) throw new Fault("card", "no scale card is seen: its whole code must be in the picture, sharp and flat beside the gear");
-      const { topLeftCorner: a, topRightCorner: b, bottomRightCorner: c, bottomLeftCorner: d } = code.location;
+      if (!code)
+        throw new Fault(
+          "card",
+          "no scale card is seen: its whole code must be in the picture, sharp and flat beside the gear",
+        );
+      const {
+        topLeftCorner: a,
+        topRightCorner: b,
+        bottomRightCorner: c,
+        bottomLeftCorner: d,
+      } = code.location;
       const corners = [a, b, c, d].map((s): Spot => [s.x, s.y]) as [Spot, Spot, Spot, Spot];
       return { ...scaleFromCorners(q.plane, corners, sideOfCard(code.data)), corners };
     }

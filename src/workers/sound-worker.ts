@@ -5,7 +5,11 @@ import { readWav } from "@/core/sound/wav";
 import { keptWav } from "@/core/sound/write-wav";
 
 function answer(q: SoundQuestion): SoundAnswered["result"] {
-  return q.ask === "keep" ? keptWav(readWav(new Uint8Array(q.wav))) : q.ask === "keep-samples" ? keptWav(q) : listen(readWav(new Uint8Array(q.wav)), q.train);
+  return q.ask === "keep"
+    ? keptWav(readWav(new Uint8Array(q.wav)))
+    : q.ask === "keep-samples"
+      ? keptWav(q)
+      : listen(readWav(new Uint8Array(q.wav)), q.train);
 }
 
 self.onmessage = ({ data: { id, question } }: MessageEvent<{ id: number; question: SoundQuestion }>) => {

@@ -6,7 +6,10 @@ import { tableWork } from "@/shop/parts/table-work";
 import { closeDatabase } from "@/store/database";
 import { notDone, troubleIn } from "@/store/trouble";
 
-/** Goes through a table beside the shop's own thread, with a connection of its own: screens do not wait for it. */
+/**
+ * Goes through a table beside the shop's own thread, with a connection of its own: screens do not wait for
+ * it.
+ */
 const { what, path, name, delimiter } = tableWork.parse(workerData);
 const tell = (told: TableTold): void => parentPort?.postMessage(told);
 const how = { delimiter, tell: (rows: number) => tell({ rows }) };

@@ -14,8 +14,15 @@ export function fromElsewhere(request: Request): Response | null {
   return Response.json({ says: "Refused: this came from another site." }, { status: 403 });
 }
 
-/** The way of every request that changes something by a route of its own: not from another site, and by somebody who may. What is refused or went wrong comes as a sentence. */
-export async function changing(request: Request, needs: Role, work: () => Promise<Response>): Promise<Response> {
+/**
+ * The way of every request that changes something by a route of its own: not from another site, and by
+ * somebody who may. What is refused or went wrong comes as a sentence.
+ */
+export async function changing(
+  request: Request,
+  needs: Role,
+  work: () => Promise<Response>,
+): Promise<Response> {
   const refused = fromElsewhere(request);
   if (refused) return refused;
   try {

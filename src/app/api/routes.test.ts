@@ -34,7 +34,9 @@ vi.mock("@/shop/parts/table-thread", async () => {
   const { importFile, importPreview } = await import("@/shop/parts/catalogue-import");
   return {
     onTable: ({ what, path, name, delimiter }: TableWork, tell: (rows: number) => void) =>
-      what === "look" ? importPreview(path, { delimiter, tell }) : importFile(path, name, { delimiter, tell }),
+      what === "look"
+        ? importPreview(path, { delimiter, tell })
+        : importFile(path, name, { delimiter, tell }),
   };
 });
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -42,15 +44,23 @@ testShop();
 beforeAll(async () => putRows(await database(), partRows, catalogue));
 
 const HERE = "http://bench.local";
-const asked = (path: string, init: RequestInit = {}): Request => new Request(`${HERE}${path}`, { ...init, headers: { host: "bench.local", ...init.headers } });
+const asked = (path: string, init: RequestInit = {}): Request =>
+  new Request(`${HERE}${path}`, { ...init, headers: { host: "bench.local", ...init.headers } });
 const at = <T extends object>(params: T): { params: Promise<T> } => ({ params: Promise.resolve(params) });
 /** Status and what was said. */
 const told = async (answer: Response): Promise<unknown[]> => [answer.status, await answer.json()];
 
-const send = (number: string, fields: Record<string, string | Blob>, headers: Record<string, string> = {}): Promise<Response> => {
+const send = (
+  number: string,
+  fields: Record<string, string | Blob>,
+  headers: Record<string, string> = {},
+): Promise<Response> => {
   const body = new FormData();
   for (const [k, v] of Object.entries(fields)) body.append(k, v);
-  return pictures.POST(asked(`/api/jobs/${number}/pictures`, { method: "POST", body, headers }), at({ number }));
+  return pictures.POST(
+    asked(`/api/jobs/${number}/pictures`, { method: "POST", body, headers }),
+    at({ number }),
+  );
 };
 const shot = async (): Promise<Blob> => new Blob([new Uint8Array(await grey().jpeg().toBuffer())]);
 
@@ -66,9 +76,13 @@ describe("what another site sends", () => {
     const number = await pumpAt("strip");
     const headers = { origin: "http://elsewhere.local" };
     expect((await send(number, { picture: await shot() }, headers)).status).toBe(403);
-    expect((await importNew.POST(asked("/api/parts/import", { method: "POST", body: "number", headers }))).status).toBe(403);
+    expect(
+      (await importNew.POST(asked("/api/parts/import", { method: "POST", body: "number", headers }))).status,
+    ).toBe(403);
     for (const send of [importOne.POST, importOne.DELETE])
-      expect((await send(asked("/api/parts/import/x", { method: "POST", headers }), at({ id: "x" }))).status).toBe(403);
+      expect(
+        (await send(asked("/api/parts/import/x", { method: "POST", headers }), at({ id: "x" }))).status,
+      ).toBe(403);
     expect((await job(number)).pictures).toEqual([]);
   });
 });
@@ -76,9 +90,13 @@ describe("what another site sends", () => {
 describe("a picture that is sent", () => {
   it("is kept where it belongs, once however often it is sent, and shown by its address for ever", async () => {
     const number = await pumpAt("strip");
-    const first = await (await send(number, { picture: await shot(), role: "step", step: "s2", key: "k1", part: "" })).json();
+    const first = await (
+      await send(number, { picture: await shot(), role: "step", step: "s2", key: "k1", part: "" })
+    ).json();
     expect(first.picture).toMatchObject({ name: "0001.jpg", role: "step", step: "s2" });
-    const again = await (await send(number, { picture: await shot(), role: "step", step: "s2", key: "k1" })).json();
+    const again = await (
+      await send(number, { picture: await shot(), role: "step", step: "s2", key: "k1" })
+    ).json();
     expect(again.picture.name).toBe("0001.jpg");
     expect((await job(number)).pictures).toHaveLength(1);
     const { sha256 } = first.picture;
@@ -90,7 +108,9 @@ describe("a picture that is sent", () => {
         expect.stringContaining("immutable"),
       ]);
     }
-    expect((await picture.GET(asked("/api/pictures/x"), at({ sha256: "../../etc/passwd" }))).status).toBe(404);
+    expect((await picture.GET(asked("/api/pictures/x"), at({ sha256: "../../etc/passwd" }))).status).toBe(
+      404,
+    );
   });
   it("for a step that was taken back meanwhile stays with the job", async () => {
     const number = await pumpAt("strip");
@@ -106,19 +126,44 @@ describe("a picture that is sent", () => {
     ["that is none", async () => ({ picture: new Blob(["hello"]) }), 422, /no JPEG, PNG or WebP/],
     ["that is empty", async () => ({ picture: new Blob([]) }), 422, /is empty/],
     ["that is missing", async () => ({ role: "step" }), 422, /No picture came/],
-    ["for a place that there is not", async () => ({ picture: await shot(), role: "portrait" }), 422, /none of|expected one of/i],
-    ["for a step that is called what none can be", async () => ({ picture: await shot(), role: "step", step: "x".repeat(3000) }), 422, /./],
+    [
+      "for a place that there is not",
+      async () => ({ picture: await shot(), role: "portrait" }),
+      422,
+      /none of|expected one of/i,
+    ],
+    [
+      "for a step that is called what none can be",
+      async () => ({ picture: await shot(), role: "step", step: "x".repeat(3000) }),
+      422,
+      /./,
+    ],
   ])("%s is refused with a sentence", async (_, fields, status, says) => {
     const number = await pumpAt("strip");
-    expect(await told(await send(number, await fields()))).toEqual([status, expect.objectContaining({ says: expect.stringMatching(says) })]);
+    expect(await told(await send(number, await fields()))).toEqual([
+      status,
+      expect.objectContaining({ says: expect.stringMatching(says) }),
+    ]);
     expect((await job(number)).pictures).toEqual([]);
   });
   it("that is said to be far too large is not even read; one that breaks off, and one for no job, are told so", async () => {
     const number = await pumpAt("strip");
-    expect((await send(number, { picture: await shot() }, { "content-length": "40000000" })).status).toBe(413);
-    const half = asked("/api/x", { method: "POST", body: "--x\r\nContent-Dis", headers: { "content-type": "multipart/form-data; boundary=x" } });
-    expect(await told(await pictures.POST(half, at({ number })))).toEqual([400, { says: expect.stringContaining("broken off") }]);
-    expect(await told(await send("J-9999", { picture: await shot() }))).toEqual([422, expect.objectContaining({ says: "there is no job J-9999" })]);
+    expect((await send(number, { picture: await shot() }, { "content-length": "40000000" })).status).toBe(
+      413,
+    );
+    const half = asked("/api/x", {
+      method: "POST",
+      body: "--x\r\nContent-Dis",
+      headers: { "content-type": "multipart/form-data; boundary=x" },
+    });
+    expect(await told(await pictures.POST(half, at({ number })))).toEqual([
+      400,
+      { says: expect.stringContaining("broken off") },
+    ]);
+    expect(await told(await send("J-9999", { picture: await shot() }))).toEqual([
+      422,
+      expect.objectContaining({ says: "there is no job J-9999" }),
+    ]);
   });
 });
 
@@ -127,7 +172,8 @@ describe("what is typed and not laid down", () => {
     const number = await pumpAt("strip");
     const id = (await (await database())("jobs").where({ number }).first("id")).id;
     const put = async (body: string): Promise<number> =>
-      (await drafts.POST(asked(`/api/jobs/${number}/drafts`, { method: "POST", body }), at({ number }))).status;
+      (await drafts.POST(asked(`/api/jobs/${number}/drafts`, { method: "POST", body }), at({ number })))
+        .status;
     expect(await put(JSON.stringify({ field: "strip.step", value: { what: "half a" } }))).toBe(204);
     expect(await put("{")).toBe(422);
     expect(await put(JSON.stringify({ field: "", value: 1 }))).toBe(422);
@@ -141,7 +187,10 @@ describe("what is typed and not laid down", () => {
 describe("a job asked for", () => {
   it("tells its version, its steps one by one, and comes as its open file", async () => {
     const number = await pumpAt("judge");
-    expect(await told(await version.GET(asked("/"), at({ number })))).toEqual([200, { version: (await job(number)).version }]);
+    expect(await told(await version.GET(asked("/"), at({ number })))).toEqual([
+      200,
+      { version: (await job(number)).version },
+    ]);
     expect(await told(await steps.GET(asked("/"), at({ number, step: "s2" })))).toMatchObject([
       200,
       { step: { id: "s2", title: "Lid off" }, parts: [{ name: "pump lid" }] },
@@ -154,7 +203,10 @@ describe("a job asked for", () => {
     const number = "J-9999";
     expect((await version.GET(asked("/"), at({ number }))).status).toBe(404);
     expect((await steps.GET(asked("/"), at({ number, step: "s1" }))).status).toBe(404);
-    expect(await told(await file.GET(asked("/"), at({ number })))).toEqual([404, { says: "there is no job J-9999" }]);
+    expect(await told(await file.GET(asked("/"), at({ number })))).toEqual([
+      404,
+      { says: "there is no job J-9999" },
+    ]);
     expect((await gear.GET(asked("/?as=svg"), at({ number, part: "p2" }))).status).toBe(404);
     // no name of the language's own is a kind of file either
     for (const as of ["pdf", "constructor", "toString", "__proto__"])
@@ -162,10 +214,27 @@ describe("a job asked for", () => {
   });
   it("gives a gear, or a ring, to be made in four forms, once it is measured", async () => {
     const bare = await pumpAt("match");
-    expect(await told(await gear.GET(asked("/?as=svg"), at({ number: bare, part: "p2" })))).toEqual([422, { says: expect.stringMatching(/^Measure first: /) }]);
-    const identity = { teeth: 24, moduleMm: 1, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, probability: 0.9 };
+    expect(await told(await gear.GET(asked("/?as=svg"), at({ number: bare, part: "p2" })))).toEqual([
+      422,
+      { says: expect.stringMatching(/^Measure first: /) },
+    ]);
+    const identity = {
+      teeth: 24,
+      moduleMm: 1,
+      diametralPitch: null,
+      pressureAngleDeg: 20,
+      helixAngleDeg: 0,
+      profileShift: 0,
+      probability: 0.9,
+    };
     const reading = (what: string, value: number) => ({ what, value, source: "typed" });
-    const finding = { part: "p2", mode: "worn", readings: [reading("bore", 6), reading("face width", 8)], identity, x: { gear: { kind: "spur", teeth: 24 } } };
+    const finding = {
+      part: "p2",
+      mode: "worn",
+      readings: [reading("bore", 6), reading("face width", 8)],
+      identity,
+      x: { gear: { kind: "spur", teeth: 24 } },
+    };
     const number = await pumpAt("match", { findings: [finding] });
     const ring = await pumpAt("match", {
       findings: [
@@ -177,10 +246,13 @@ describe("a job asked for", () => {
         },
       ],
     });
-    expect(await told(await gear.GET(asked("/?as=stl&thinned=0.1"), at({ number: ring, part: "p2" })).then((r) => Response.json({ ok: r.ok })))).toEqual([
-      200,
-      { ok: true },
-    ]);
+    expect(
+      await told(
+        await gear
+          .GET(asked("/?as=stl&thinned=0.1"), at({ number: ring, part: "p2" }))
+          .then((r) => Response.json({ ok: r.ok })),
+      ),
+    ).toEqual([200, { ok: true }]);
     for (const [as, type, begins] of [
       ["svg", "image/svg+xml", "<?xml"],
       ["dxf", "image/vnd.dxf", "999"],
@@ -193,7 +265,10 @@ describe("a job asked for", () => {
       expect(bytes.length).toBeGreaterThan(1000);
       expect(bytes.toString("latin1").startsWith(begins)).toBe(true);
     }
-    expect(await told(await gear.GET(asked("/?as=exe"), at({ number, part: "p2" })))).toEqual([400, { says: "Ask for svg, dxf, stl or 3mf." }]);
+    expect(await told(await gear.GET(asked("/?as=exe"), at({ number, part: "p2" })))).toEqual([
+      400,
+      { says: "Ask for svg, dxf, stl or 3mf." },
+    ]);
   });
 });
 
@@ -204,12 +279,16 @@ describe("the catalogue asked for", () => {
     expect(all.total).toBe(catalogue.length);
     const few = await found("q=&max=3");
     expect(few).toMatchObject({ total: catalogue.length, parts: all.parts.slice(0, 3) });
-    for (const wrong of ["max=-1", "max=many", "max=1e9"]) expect((await found(`q=&${wrong}`)).total).toBe(catalogue.length);
+    for (const wrong of ["max=-1", "max=many", "max=1e9"])
+      expect((await found(`q=&${wrong}`)).total).toBe(catalogue.length);
     expect(await found(`q=${"x".repeat(5000)}`)).toMatchObject({ parts: [], total: 0 });
   });
   it("tells everything about a part, or that there is none", async () => {
     const number = catalogue[0]?.number ?? "";
-    expect(await told(await about.GET(asked(`/?number=${encodeURIComponent(number)}`)))).toMatchObject([200, { part: { number } }]);
+    expect(await told(await about.GET(asked(`/?number=${encodeURIComponent(number)}`)))).toMatchObject([
+      200,
+      { part: { number } },
+    ]);
     expect((await about.GET(asked("/"))).status).toBe(404);
   });
   it("goes out as tables, one for each kind", async () => {
@@ -224,25 +303,38 @@ describe("the catalogue asked for", () => {
     expect((await heading("customers"))[0]).toBe(404);
   });
   it("takes a table in by two steps: looked through, then taken in; a name of no table leads nowhere", async () => {
-    const { id } = await (await importNew.POST(asked("/", { method: "POST", body: "number,name,kind,price\nQX-1,lamp holder,other,3.20\n" }))).json();
+    const { id } = await (
+      await importNew.POST(
+        asked("/", { method: "POST", body: "number,name,kind,price\nQX-1,lamp holder,other,3.20\n" }),
+      )
+    ).json();
     const lines = async (answer: Response): Promise<unknown[]> => (await answer.text()).trim().split("\n").map((l) => JSON.parse(l)); // biome-ignore format: one call
-    expect((await lines(await importOne.GET(asked("/"), at({ id })))).at(-1)).toMatchObject({ done: expect.anything() });
+    expect((await lines(await importOne.GET(asked("/"), at({ id })))).at(-1)).toMatchObject({
+      done: expect.anything(),
+    });
     expect(await found("q=QX-1")).toMatchObject({ total: 0 });
-    expect((await lines(await importOne.POST(asked("/?name=parts.csv", { method: "POST" }), at({ id })))).at(-1)).toMatchObject({ done: expect.anything() });
+    expect(
+      (await lines(await importOne.POST(asked("/?name=parts.csv", { method: "POST" }), at({ id })))).at(-1),
+    ).toMatchObject({ done: expect.anything() });
     expect(await found("q=QX-1")).toMatchObject({ total: 1, parts: [{ number: "QX-1" }] });
-    expect((await lines(await importOne.GET(asked("/"), at({ id: "../../shop.db" })))).at(-1)).toMatchObject({ says: "there is no such file" });
-    expect(await told(await importOne.DELETE(asked("/", { method: "DELETE" }), at({ id: "../../shop.db" })))).toEqual([
-      404,
-      { says: "There is no such file." },
+    expect((await lines(await importOne.GET(asked("/"), at({ id: "../../shop.db" })))).at(-1)).toMatchObject({
+      says: "there is no such file",
+    });
+    expect(
+      await told(await importOne.DELETE(asked("/", { method: "DELETE" }), at({ id: "../../shop.db" }))),
+    ).toEqual([404, { says: "There is no such file." }]);
+    expect(await told(await importNew.POST(asked("/", { method: "POST" })))).toEqual([
+      422,
+      { says: "The file is empty." },
     ]);
-    expect(await told(await importNew.POST(asked("/", { method: "POST" })))).toEqual([422, { says: "The file is empty." }]);
   });
 });
 
 describe("the rest", () => {
   it("offers words that the shop has heard", async () => {
     await pumpAt("take-in");
-    const words = async (what: string, query = ""): Promise<unknown[]> => told(await known.GET(asked(`/?${query}`), at({ what })));
+    const words = async (what: string, query = ""): Promise<unknown[]> =>
+      told(await known.GET(asked(`/?${query}`), at({ what })));
     expect(await words("kind", "q=BIL")).toEqual([200, ["bilge pump"]]);
     expect(await words("model", "q=deep&maker=tarnholt")).toEqual([200, ["Deepwell 2"]]);
     expect(await words("model", "q=deep&maker=nobody")).toEqual([200, []]);
@@ -258,7 +350,8 @@ describe("the rest", () => {
 
 describe("the forms at the door", () => {
   it("read no more than there can be, and are answered in a sentence", async () => {
-    const ask = (body: string): Promise<Response> => signIn.POST(new Request("http://localhost/api/door/sign-in", { method: "POST", body }));
+    const ask = (body: string): Promise<Response> =>
+      signIn.POST(new Request("http://localhost/api/door/sign-in", { method: "POST", body }));
     for (const [body, says] of [["x".repeat(100_000), /more than is asked/], ["{", /no answer/], ["[]", /./], ['{"person":1,"pin":"4071"}', /not paired/]] as const) {
       const answer = await ask(body);
       expect(answer.status).toBe(422);

@@ -9,5 +9,12 @@ export const dynamic = "force-dynamic";
 export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string }> }) {
   const q = (await searchParams).q?.slice(0, 80) ?? "";
   const isOwner = mayDo((await whoAsks()).role, "owner");
-  return <CustomersScreen q={q} customers={await customersLike(q)} months={(await shopSettings()).forgetAfterMonths} isOwner={isOwner} />;
+  return (
+    <CustomersScreen
+      q={q}
+      customers={await customersLike(q)}
+      months={(await shopSettings()).forgetAfterMonths}
+      isOwner={isOwner}
+    />
+  );
 }

@@ -6,5 +6,12 @@ export const dynamic = "force-dynamic";
 
 export default async function Page({ searchParams }: { searchParams: Promise<{ q?: string }> }) {
   const { q = "" } = await searchParams;
-  return <PartsScreen first={await searchParts(q)} count={await countParts()} currency={(await shopSettings()).currency} asked={q} />;
+  return (
+    <PartsScreen
+      first={await searchParts(q)}
+      count={await countParts()}
+      currency={(await shopSettings()).currency}
+      asked={q}
+    />
+  );
 }

@@ -4,7 +4,17 @@ import { shopSettings, unreadableSettings } from "@/store/settings";
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  const { rates, testMinutes, cleaningCost, gunGramsPerStroke, currency, shopName, town, lengthUnit, electrical } = await shopSettings();
+  const {
+    rates,
+    testMinutes,
+    cleaningCost,
+    gunGramsPerStroke,
+    currency,
+    shopName,
+    town,
+    lengthUnit,
+    electrical,
+  } = await shopSettings();
   const values = {
     ...rates,
     testMinutes,

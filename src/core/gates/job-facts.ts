@@ -21,7 +21,8 @@ import { type Gate, type JobFacts, openGates } from "./open-gates";
 /** From half a gram on an amount is weighed; less is a film or a drop. */
 const isWeighed = (g: { readonly grams?: number | undefined }): boolean => (g.grams ?? 0) >= LEAST_WEIGHED_G;
 
-const answered = (job: Pick<Job, "answers">, question: string): boolean => job.answers.some((a) => a.question === question);
+const answered = (job: Pick<Job, "answers">, question: string): boolean =>
+  job.answers.some((a) => a.question === question);
 
 /** Questions of the safety gate that have no answer yet. */
 export const safetyOpen = (job: Job): string[] =>
@@ -30,11 +31,23 @@ export const safetyOpen = (job: Job): string[] =>
     .filter((g) => !answered(job, safetyKey(g)));
 
 /** A unit that goes back as it was is put together without what a repair adds. */
-const asItWas = (job: Job): Job => ({ ...job, services: [], lubePoints: [], parts: job.parts.map((p) => ({ ...p, renew: false })) });
+const asItWas = (job: Job): Job => ({
+  ...job,
+  services: [],
+  lubePoints: [],
+  parts: job.parts.map((p) => ({ ...p, renew: false })),
+});
 
-/** Whether what was ordered still goes in: it may have been got otherwise since, or the old one stays after all. */
+/**
+ * Whether what was ordered still goes in: it may have been got otherwise since, or the old one stays after
+ * all.
+ */
 function goesIn(job: Job, going: readonly GoingIn[], { part, number }: ToFit): boolean {
-  if (part) return job.parts.find((p) => p.id === part)?.renew === true && job.findings.find((f) => f.part === part)?.got === undefined;
+  if (part)
+    return (
+      job.parts.find((p) => p.id === part)?.renew === true &&
+      job.findings.find((f) => f.part === part)?.got === undefined
+    );
   const companions = going.flatMap((g) => g.with.filter((w) => w.number === number));
   return companions.length === 0 || companions.some((w) => !w.got && !w.without);
 }
@@ -42,13 +55,22 @@ function goesIn(job: Job, going: readonly GoingIn[], { part, number }: ToFit): b
 /** What lay on the Mat and nobody counted, with the step that it came off in. */
 export const uncountedOf = (job: Pick<Job, "steps">): { readonly step: string; readonly piece: Hardware }[] =>
   job.steps.flatMap((s) =>
-    s.action === "note" ? [] : (s.hardware ?? []).flatMap((piece) => (piece.uncounted && isLoose(piece) ? [{ step: s.id, piece }] : [])),
+    s.action === "note"
+      ? []
+      : (s.hardware ?? []).flatMap((piece) =>
+          piece.uncounted && isLoose(piece) ? [{ step: s.id, piece }] : [],
+        ),
   );
 
 /** The job's rebuild plan. */
-export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) => rebuildPlan(job.ending ? asItWas(job) : { ...job, goingIn: goingInOf(job) }));
+export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) =>
+  rebuildPlan(job.ending ? asItWas(job) : { ...job, goingIn: goingInOf(job) }),
+);
 
-/** The facts that the gates of each stage are decided from. What only the rebuild asks for needs the plan, and is worked out when it is asked for: a strip under way pays nothing for it. */
+/**
+ * The facts that the gates of each stage are decided from. What only the rebuild asks for needs the plan, and
+ * is worked out when it is asked for: a strip under way pays nothing for it.
+ */
 export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
   const done = new Set(job.linesDone);
   const going = goingInOf(job);
@@ -74,7 +96,9 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
         {
           id: f.part,
           name: partName(part),
-          settled: (f.fate === "keep" && !!f.fateWhy?.trim()) || (f.fate === "repair" && job.services.some((v) => v.part === f.part)),
+          settled:
+            (f.fate === "keep" && !!f.fateWhy?.trim()) ||
+            (f.fate === "repair" && job.services.some((v) => v.part === f.part)),
         },
       ];
     }),
@@ -92,8 +116,13 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
           named: f?.identity !== undefined || entered || hasNumber,
           chosen: f?.chosen !== undefined || f?.got !== undefined,
           // one that was chosen before it was kept what goes in stands as it was
-          toOrder: f?.chosen !== undefined && f.goesIn !== undefined && !job.toFit.some((t) => t.part === p.id && t.number === f.chosen),
-          companionsOpen: going.filter((g) => g.part === p.id).flatMap((g) => companionsOpen(g, ordered).map(companionSays)),
+          toOrder:
+            f?.chosen !== undefined &&
+            f.goesIn !== undefined &&
+            !job.toFit.some((t) => t.part === p.id && t.number === f.chosen),
+          companionsOpen: going
+            .filter((g) => g.part === p.id)
+            .flatMap((g) => companionsOpen(g, ordered).map(companionSays)),
         };
       }),
     partsAwaited: notHereYet(
@@ -107,11 +136,18 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
       const points = job.lubePoints.filter((g) => g.chamber === c.id);
       const lacks = points.some((g) => g.lubricant === undefined);
       return [
-        { name: c.name, points: points.length, taken: c.lubricant !== undefined || (points.length > 0 && !lacks), lacks: c.lubricant !== undefined && lacks },
+        {
+          name: c.name,
+          points: points.length,
+          taken: c.lubricant !== undefined || (points.length > 0 && !lacks),
+          lacks: c.lubricant !== undefined && lacks,
+        },
       ];
     }),
     // what is put in by the drop is not weighed
-    pointsUnweighed: job.lubePoints.filter((g) => g.weighedGrams === undefined && isWeighed(g)).map((g) => g.where ?? "a point"),
+    pointsUnweighed: job.lubePoints
+      .filter((g) => g.weighedGrams === undefined && isWeighed(g))
+      .map((g) => g.where ?? "a point"),
     washed: job.washed,
     get linesOpen(): number {
       return planOf(job).steps.filter((l) => !isLineDone(l, done)).length;
@@ -127,7 +163,10 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     finalOpen: finalChecks(job)
       .map((c) => c.check)
       .filter((c) => !answered(job, finalKey(c))),
-    unsigned: (!job.ending || endingNamed(job.ending.how).leaves) && !job.home?.signature && job.home?.notSigned === undefined,
+    unsigned:
+      (!job.ending || endingNamed(job.ending.how).leaves) &&
+      !job.home?.signature &&
+      job.home?.notSigned === undefined,
   };
 });
 

@@ -7,7 +7,15 @@ import { likelyAction } from "../order/likely-action";
 import { safetyGate } from "../safety/gate";
 import { type JobFacts, openGates } from "./open-gates";
 
-const wheel: JobFacts["failedParts"][number] = { id: "p1", name: "wheel", isGear: true, named: true, chosen: true, toOrder: false, companionsOpen: [] };
+const wheel: JobFacts["failedParts"][number] = {
+  id: "p1",
+  name: "wheel",
+  isGear: true,
+  named: true,
+  chosen: true,
+  toOrder: false,
+  companionsOpen: [],
+};
 const clear: JobFacts = {
   kind: "juicer",
   model: "P",
@@ -53,7 +61,11 @@ describe("the gates of the stages", () => {
     ["judge", { failedParts: [{ ...wheel, named: false, chosen: false }] }, "identity:p1"],
     ["match", { partsAwaited: ["W-42"] }, "awaited"],
     ["match", { partsToCompare: ["P-8"] }, "compare"],
-    ["match", { failedParts: [{ ...wheel, name: "seal", isGear: false, named: false, chosen: false }] }, "part:p1"],
+    [
+      "match",
+      { failedParts: [{ ...wheel, name: "seal", isGear: false, named: false, chosen: false }] },
+      "part:p1",
+    ],
     ["match", { failedParts: [{ ...wheel, toOrder: true }] }, "order:p1"],
     ["match", { failedParts: [{ ...wheel, companionsOpen: ["2 × Cross pin, P-3"] }] }, "with:p1"],
     ["lube", { pointsUnweighed: ["case"] }, "weigh:case"],
@@ -72,11 +84,21 @@ describe("the gates of the stages", () => {
 describe("the safety gate", () => {
   const asked = (u: Parameters<typeof safetyGate>[0]): string[] => safetyGate(u).map((q) => q.gate);
   it("shuts off everything that drives it, asks exactly for the hazards that were ticked, and always ends with the local code", () => {
-    expect(asked({ supplies: ["mains"], hazards: ["blade", "stored-charge"] })).toEqual(["unplugged", "blade", "stored-charge", "code"]);
+    expect(asked({ supplies: ["mains"], hazards: ["blade", "stored-charge"] })).toEqual([
+      "unplugged",
+      "blade",
+      "stored-charge",
+      "code",
+    ]);
     expect(asked({ supplies: ["battery"], hazards: ["blade"] })).toEqual(["battery-out", "blade", "code"]);
     expect(asked({ supplies: ["hand"], hazards: [] })).toEqual(["code"]);
     // a washer: its water and its plug; a petrol tool: its spark and its fuel; a clockwork: its spring
-    expect(asked({ supplies: ["mains", "water"], hazards: ["heavy"] })).toEqual(["unplugged", "water-off", "heavy", "code"]);
+    expect(asked({ supplies: ["mains", "water"], hazards: ["heavy"] })).toEqual([
+      "unplugged",
+      "water-off",
+      "heavy",
+      "code",
+    ]);
     expect(asked({ supplies: ["petrol"], hazards: ["fuel"] })).toEqual(["spark-off", "fuel", "code"]);
     expect(asked({ supplies: ["spring"], hazards: [] })).toEqual(["spring-down", "code"]);
   });
@@ -113,7 +135,10 @@ describe("judging", () => {
   });
   it("renews both of a pair unless the mate measures within limit", () => {
     expect(pairRule(undefined, 1).renewBoth).toBe(true);
-    expect(pairRule({ value: 0.11, u: 0.03 }, 1)).toMatchObject({ renewBoth: true, says: expect.stringContaining("0.11 mm") });
+    expect(pairRule({ value: 0.11, u: 0.03 }, 1)).toMatchObject({
+      renewBoth: true,
+      says: expect.stringContaining("0.11 mm"),
+    });
     expect(pairRule({ value: 0.03, u: 0.03 }, 1).renewBoth).toBe(false);
     expect(pairRule({ value: 0.08, u: 0.03 }, 2).renewBoth).toBe(false);
     // more than the limit, and no more than new gears differ by: nobody can tell

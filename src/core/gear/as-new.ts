@@ -6,8 +6,10 @@ import { overPins } from "./over-pins";
 import { spanOver } from "./span-measurement";
 
 /**
- * What a new gear of these numbers shows, mm, with its spread: the one reference that wear, comparison and making are held against.
- * The nominal figure is what the standard's formula gives; a new gear shows a little less, as its teeth are thinned and its tips are low ({@link AS_MADE}).
+ * What a new gear of these numbers shows, mm, with its spread: the one reference that wear, comparison and
+ * making are held against.
+ * The nominal figure is what the standard's formula gives; a new gear shows a little less, as its teeth are
+ * thinned and its tips are low ({@link AS_MADE}).
  */
 const spreadOf = (g: Gear, nominal: number, how: Making, more: number): number => {
   const { scale, madeTo } = AS_MADE[how];
@@ -35,7 +37,10 @@ export function rootWhenNew(g: Gear, how: Making = "unknown"): Measured {
 /** Over pins a thinned tooth reads as one shifted by that much less. */
 export function overPinsWhenNew(g: Gear, pinMm: number, how: Making = "unknown"): Measured {
   const thinned = thinnedBy(g.moduleMm, how);
-  const shift = (loss: number): Gear => ({ ...g, profileShift: g.profileShift - loss / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))) });
+  const shift = (loss: number): Gear => ({
+    ...g,
+    profileShift: g.profileShift - loss / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))),
+  });
   const value = overPins(shift(thinned.value), pinMm);
   const u = Math.abs(overPins(shift(thinned.value + thinned.u), pinMm) - value);
   return { value, u: spreadOf(g, value, how, u) };

@@ -11,9 +11,11 @@ export interface Ring {
 }
 
 /**
- * Measurement between two pins M of an internal ring, mm: pins in (nearly) opposite gaps, measured across their insides.
+ * Measurement between two pins M of an internal ring, mm: pins in (nearly) opposite gaps, measured across
+ * their insides.
  *
- * inv α_M = inv α − D/(m z cos α) + π/(2z) + 2 x tan α/z; even z: M = d_b/cos α_M − D; odd z: M = d_b cos(90°/z)/cos α_M − D (DIN 3960, 4.5). NaN where the pin is too thick for the gap.
+ * inv α_M = inv α − D/(m z cos α) + π/(2z) + 2 x tan α/z; even z: M = d_b/cos α_M − D; odd z: M = d_b
+ * cos(90°/z)/cos α_M − D (DIN 3960, 4.5). NaN where the pin is too thick for the gap.
  *
  * @param pinMm pin diameter D
  * @example betweenPins({ teeth: 60, moduleMm: 1, pressureAngleDeg: 20, profileShift: 0 }, 1.7) // 57.61
@@ -21,7 +23,11 @@ export interface Ring {
 export function betweenPins(g: Ring, pinMm: number): number {
   const alpha = radians(g.pressureAngleDeg);
   const base = g.moduleMm * g.teeth * Math.cos(alpha);
-  const inv = involute(alpha) - pinMm / base + Math.PI / (2 * g.teeth) + (2 * g.profileShift * Math.tan(alpha)) / g.teeth;
+  const inv =
+    involute(alpha) -
+    pinMm / base +
+    Math.PI / (2 * g.teeth) +
+    (2 * g.profileShift * Math.tan(alpha)) / g.teeth;
   if (!(inv > 0)) return Number.NaN;
   const across = g.teeth % 2 === 0 ? 1 : Math.cos(radians(90 / g.teeth));
   return (base * across) / Math.cos(inverseInvolute(inv)) - pinMm;

@@ -2,10 +2,23 @@ import { radians } from "../quantity/units";
 import type { Point } from "./outline";
 
 /** Forms of a bore, as they are seen from the front. */
-export const BORE_FORMS = ["round", "keyway", "D", "double D", "hex", "square", "spline", "cross slot", "cross hole"] as const;
+export const BORE_FORMS = [
+  "round",
+  "keyway",
+  "D",
+  "double D",
+  "hex",
+  "square",
+  "spline",
+  "cross slot",
+  "cross hole",
+] as const;
 export type BoreForm = (typeof BORE_FORMS)[number];
 
-/** A stretch of a bore's edge: straight to a point, or round the middle to it, clockwise as it is seen with y down. */
+/**
+ * A stretch of a bore's edge: straight to a point, or round the middle to it, clockwise as it is seen with y
+ * down.
+ */
 interface Stretch {
   readonly to: Point;
   readonly round?: boolean;
@@ -15,17 +28,28 @@ const straight = (x: number, y: number): Stretch => ({ to: [x, y] });
 const round = (x: number, y: number): Stretch => ({ to: [x, y], round: true });
 
 /**
- * The edge of a bore about the origin, y down, mm, from one point round to it again. Proportions where only the bore is known: keyway a quarter of the bore wide and an eighth deep (about DIN 6885), a flat at 0.4 of
- * the bore from the middle, a hexagon by its width across flats, a spline of 6 teeth (about ISO 14), a cross slot a fifth wide.
+ * The edge of a bore about the origin, y down, mm, from one point round to it again. Proportions where only
+ * the bore is known: keyway a quarter of the bore wide and an eighth deep (about DIN 6885), a flat at 0.4 of
+ * the bore from the middle, a hexagon by its width across flats, a spline of 6 teeth (about ISO 14), a cross
+ * slot a fifth wide.
  */
 function edge(boreMm: number, form: string | undefined): Stretch[] {
   const r = boreMm / 2;
-  const p = (radius: number, deg: number): Point => [radius * Math.sin(radians(deg)), -radius * Math.cos(radians(deg))];
+  const p = (radius: number, deg: number): Point => [
+    radius * Math.sin(radians(deg)),
+    -radius * Math.cos(radians(deg)),
+  ];
   switch (form) {
     case "keyway": {
       const half = r * 0.25;
       const foot = Math.sqrt(r * r - half * half);
-      return [straight(-half, -foot), straight(-half, -r * 1.25), straight(half, -r * 1.25), straight(half, -foot), round(-half, -foot)];
+      return [
+        straight(-half, -foot),
+        straight(-half, -r * 1.25),
+        straight(half, -r * 1.25),
+        straight(half, -foot),
+        round(-half, -foot),
+      ];
     }
     case "D": {
       const x = r * 0.8;
@@ -46,7 +70,12 @@ function edge(boreMm: number, form: string | undefined): Stretch[] {
         { to: p(r, -16) },
         ...Array.from({ length: 6 }, (_, i): Stretch[] => {
           const a = i * 60;
-          return [{ to: p(r * 1.22, a - 13) }, { to: p(r * 1.22, a + 13) }, { to: p(r, a + 16) }, { to: p(r, a + 44), round: true }];
+          return [
+            { to: p(r * 1.22, a - 13) },
+            { to: p(r * 1.22, a + 13) },
+            { to: p(r, a + 16) },
+            { to: p(r, a + 44), round: true },
+          ];
         }).flat(),
       ];
     case "cross slot": {
@@ -95,7 +124,8 @@ export function borePath(boreMm: number, form: string | undefined): string {
 }
 
 /**
- * The edge of a bore as a polygon about the origin, y up, mm, not closed; round stretches in steps of at most 360°/`points`.
+ * The edge of a bore as a polygon about the origin, y up, mm, not closed; round stretches in steps of at most
+ * 360°/`points`.
  *
  * @example boreOutline(8, "hex") // six corners, 8 mm across the flats
  */

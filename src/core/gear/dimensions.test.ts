@@ -3,7 +3,13 @@ import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
 import { type Gear, gearDimensions, inverseInvolute, involute } from "./dimensions";
 
-const spur = (teeth: number, moduleMm = 1, profileShift = 0): Gear => ({ teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift });
+const spur = (teeth: number, moduleMm = 1, profileShift = 0): Gear => ({
+  teeth,
+  moduleMm,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 0,
+  profileShift,
+});
 
 describe("gear dimensions", () => {
   it("gives the textbook diameters of a spur gear", () => {

@@ -12,7 +12,10 @@ export interface Gear {
   readonly helixAngleDeg: number;
   /** profile shift coefficient x, in modules */
   readonly profileShift: number;
-  /** how high the tooth stands over the reference circle without shift, in modules; 1 unless it is a stub tooth */
+  /**
+   * how high the tooth stands over the reference circle without shift, in modules; 1 unless it is a stub
+   * tooth
+   */
   readonly addendum?: number;
 }
 
@@ -33,8 +36,12 @@ export interface GearDimensions {
 export const ADDENDUM = 1;
 export const DEDENDUM = 1.25;
 
-/** How deep the tooth goes below the reference circle without shift, in modules: a quarter of a module more than it stands over it. */
-export const dedendumOf = (g: Pick<Gear, "addendum">): number => (g.addendum ?? ADDENDUM) + DEDENDUM - ADDENDUM;
+/**
+ * How deep the tooth goes below the reference circle without shift, in modules: a quarter of a module more
+ * than it stands over it.
+ */
+export const dedendumOf = (g: Pick<Gear, "addendum">): number =>
+  (g.addendum ?? ADDENDUM) + DEDENDUM - ADDENDUM;
 
 /** The involute function inv α = tan α − α, α in radians. inv(20°) = 0.014904. */
 export const involute = (alpha: number): number => Math.tan(alpha) - alpha;
@@ -68,10 +75,12 @@ export const cosBaseHelix = (g: Pick<Gear, "helixAngleDeg" | "pressureAngleDeg">
 /**
  * The diameters and pitches of an external gear with addendum 1.0 m_n (or its own) and dedendum 1.25 m_n.
  *
- * Formulas: ISO 21771, clauses 4.3 to 4.6. Refuses fewer than 4 teeth, a module that is not above 0, a pressure angle
+ * Formulas: ISO 21771, clauses 4.3 to 4.6. Refuses fewer than 4 teeth, a module that is not above 0, a
+ * pressure angle
  * outside 5 to 45°, a helix of 80° or more.
  *
- * @example gearDimensions({ teeth: 20, moduleMm: 2, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 }).tipDiameterMm // 44
+ * @example gearDimensions({ teeth: 20, moduleMm: 2, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0
+ *   }).tipDiameterMm // 44
  */
 export function gearDimensions(g: Gear): GearDimensions {
   checkGear(g);
@@ -91,10 +100,14 @@ export function gearDimensions(g: Gear): GearDimensions {
 }
 
 function checkGear(g: Gear): void {
-  if (!Number.isInteger(g.teeth) || g.teeth < 4 || g.teeth > 2000) throw new Fault("teeth", `a gear has 4 to 2000 whole teeth, not ${g.teeth}`);
-  if (!(g.moduleMm > 0 && g.moduleMm <= 50)) throw new Fault("module", `a module lies above 0 and up to 50 mm, not ${g.moduleMm}`);
+  if (!Number.isInteger(g.teeth) || g.teeth < 4 || g.teeth > 2000)
+    throw new Fault("teeth", `a gear has 4 to 2000 whole teeth, not ${g.teeth}`);
+  if (!(g.moduleMm > 0 && g.moduleMm <= 50))
+    throw new Fault("module", `a module lies above 0 and up to 50 mm, not ${g.moduleMm}`);
   if (!(g.pressureAngleDeg >= 5 && g.pressureAngleDeg <= 45))
     throw new Fault("pressureAngle", `a pressure angle lies between 5 and 45°, not ${g.pressureAngleDeg}`);
-  if (!(Math.abs(g.helixAngleDeg) < 80)) throw new Fault("helixAngle", `a helix angle lies below 80°, not ${g.helixAngleDeg}`);
-  if (!(Math.abs(g.profileShift) <= 2)) throw new Fault("profileShift", `a profile shift lies between −2 and 2 modules, not ${g.profileShift}`);
+  if (!(Math.abs(g.helixAngleDeg) < 80))
+    throw new Fault("helixAngle", `a helix angle lies below 80°, not ${g.helixAngleDeg}`);
+  if (!(Math.abs(g.profileShift) <= 2))
+    throw new Fault("profileShift", `a profile shift lies between −2 and 2 modules, not ${g.profileShift}`);
 }

@@ -8,14 +8,28 @@ import { sizesCompared } from "./sizes-compared";
 import { bestSpanTeeth, spanOver } from "./span-measurement";
 import { toothLoss } from "./tooth-loss";
 
-const gear = (teeth: number, more: Partial<Gear> = {}): Gear => ({ teeth, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, ...more });
+const gear = (teeth: number, more: Partial<Gear> = {}): Gear => ({
+  teeth,
+  moduleMm: 1,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 0,
+  profileShift: 0,
+  ...more,
+});
 const radii = (points: readonly (readonly [number, number])[]) => points.map(([x, y]) => Math.hypot(x, y));
 
 describe("faces", () => {
   it("every round kind has its teeth all round, between root and tip, and none crosses into the next pitch", () => {
     fc.assert(
       fc.property(
-        fc.constantFrom("spur" as const, "bevel" as const, "internal" as const, "pulley" as const, "sprocket" as const, "worm-wheel" as const),
+        fc.constantFrom(
+          "spur" as const,
+          "bevel" as const,
+          "internal" as const,
+          "pulley" as const,
+          "sprocket" as const,
+          "worm-wheel" as const,
+        ),
         fc.integer({ min: 12, max: 90 }),
         (kind, z) => {
           const f = gearFace(kind, gear(z));
@@ -41,7 +55,9 @@ describe("faces", () => {
     const f = gearFace("internal", gear(60), 45, 90);
     const at = (f.teeth[0] ?? [])
       .filter(([x]) => x > 0)
-      .reduce((a, b) => (Math.abs(Math.hypot(b[0], b[1]) - 30) < Math.abs(Math.hypot(a[0], a[1]) - 30) ? b : a));
+      .reduce((a, b) =>
+        Math.abs(Math.hypot(b[0], b[1]) - 30) < Math.abs(Math.hypot(a[0], a[1]) - 30) ? b : a,
+      );
     expect(Math.atan2(at[0], at[1]) * 30).toBeCloseTo(Math.PI / 4, 1);
     expect(f.tipMm).toBe(29);
   });
@@ -60,10 +76,14 @@ describe("bores", () => {
       expect(d.endsWith("Z")).toBe(true);
       expect(d).not.toMatch(/NaN|e-/);
     }
-    expect(new Set(BORE_FORMS.filter((f) => f !== "cross hole").map((f) => borePath(8, f))).size).toBe(BORE_FORMS.length - 1);
+    expect(new Set(BORE_FORMS.filter((f) => f !== "cross hole").map((f) => borePath(8, f))).size).toBe(
+      BORE_FORMS.length - 1,
+    );
   });
   it("a hexagon is as wide over its flats as was measured", () => {
-    const ys = [...borePath(10, "hex").matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((m) => [Number(m[1]), Number(m[2])] as const);
+    const ys = [...borePath(10, "hex").matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(
+      (m) => [Number(m[1]), Number(m[2])] as const,
+    );
     expect(Math.max(...ys.map(([x]) => x))).toBeCloseTo(5, 2);
   });
 });
@@ -95,13 +115,20 @@ describe("tooth lost", () => {
   });
   it("a shifted pinion is no worn one: its tips tell", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 9, max: 24 }), fc.constantFrom(0, 0.2, 0.4, 0.6), fc.double({ min: 0, max: 0.3, noNaN: true }), (z, x, worn) => {
-        const g = gear(z, { profileShift: x });
-        const fresh = spanWhenNew(g, 2).value;
-        const loss = toothLoss(gear(z), [{ teeth: 2, value: fresh - worn, u: 0.02 }], { tip: { value: gearDimensions(g).tipDiameterMm - 0.04, u: 0.03 } });
-        expect(loss?.profileShift).toBeCloseTo(x, 9);
-        expect(loss?.value).toBeCloseTo(worn, 6);
-      }),
+      fc.property(
+        fc.integer({ min: 9, max: 24 }),
+        fc.constantFrom(0, 0.2, 0.4, 0.6),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        (z, x, worn) => {
+          const g = gear(z, { profileShift: x });
+          const fresh = spanWhenNew(g, 2).value;
+          const loss = toothLoss(gear(z), [{ teeth: 2, value: fresh - worn, u: 0.02 }], {
+            tip: { value: gearDimensions(g).tipDiameterMm - 0.04, u: 0.03 },
+          });
+          expect(loss?.profileShift).toBeCloseTo(x, 9);
+          expect(loss?.value).toBeCloseTo(worn, 6);
+        },
+      ),
     );
   });
 });

@@ -7,7 +7,10 @@ import { ringGap, ringRadii } from "./ring-outline";
 /** What a toothed part looks like from the front (a worm and a rack: from the side), mm, tooth by tooth. */
 export interface Face {
   readonly form: "round" | "ring" | "straight";
-  /** outline of each tooth from root to root; in a ring they point inwards, on a straight part they stand side by side, up */
+  /**
+   * outline of each tooth from root to root; in a ring they point inwards, on a straight part they stand side
+   * by side, up
+   */
   readonly teeth: readonly (readonly Point[])[];
   /** radius (straight: height) of the root, the tip, and the reference line */
   readonly rootMm: number;
@@ -23,8 +26,12 @@ const STRAIGHT_TEETH = 9;
 /**
  * The face of a toothed part.
  *
- * Spur, helical and worm wheel: the true transverse section (see {@link toothFlank}). Bevel: the large end seen along the axis, whose tips stand out by m cos δ. Internal ring: involute spaces with addendum and dedendum changed about.
- * Rack and worm: the axial section of the basic rack. Toothed-belt pulley: trapezoids of 40° between the flanks on the belt's pitch, tip below the pitch line by a tenth of it. Sprocket: rollers' seats of 0.32 pitch on
+ * Spur, helical and worm wheel: the true transverse section (see {@link toothFlank}). Bevel: the large end
+ * seen along the axis, whose tips stand out by m cos δ. Internal ring: involute spaces with addendum and
+ * dedendum changed about.
+ * Rack and worm: the axial section of the basic rack. Toothed-belt pulley: trapezoids of 40° between the
+ * flanks on the belt's pitch, tip below the pitch line by a tenth of it. Sprocket: rollers' seats of 0.32
+ * pitch on
  * d = p/sin(180°/z) (ISO 606). The last two show what turns, not what a hob would cut.
  *
  * @param coneAngleDeg of a bevel; 45 where it is not known
@@ -36,7 +43,11 @@ export function gearFace(kind: GearKind, gear: Gear, coneAngleDeg = 45, points =
       return ring(gear, points);
     case "rack":
     case "worm":
-      return straight(gear, kind === "rack" ? Math.min(gear.teeth, 40) : STRAIGHT_TEETH, kind === "worm" ? 4 * gear.moduleMm : 2.5 * gear.moduleMm);
+      return straight(
+        gear,
+        kind === "rack" ? Math.min(gear.teeth, 40) : STRAIGHT_TEETH,
+        kind === "worm" ? 4 * gear.moduleMm : 2.5 * gear.moduleMm,
+      );
     case "pulley":
       return pulley(gear);
     case "sprocket":
@@ -53,13 +64,23 @@ function round(g: Gear, points: number, less: number): Face {
   const d = gearDimensions(g);
   const whole = toothFlank(g, points);
   const reference = d.referenceDiameterMm / 2;
-  const flank = less ? whole.map(([r, half]): FlankPoint => [reference + (r - reference) * (1 - less), half]) : whole;
+  const flank = less
+    ? whole.map(([r, half]): FlankPoint => [reference + (r - reference) * (1 - less), half])
+    : whole;
   const rootMm = (flank[0] as FlankPoint)[0];
   const tipMm = (flank.at(-1) as FlankPoint)[0];
-  return { form: "round", teeth: around(flank, g.teeth), rootMm, tipMm, referenceMm: reference, reachMm: tipMm };
+  return {
+    form: "round",
+    teeth: around(flank, g.teeth),
+    rootMm,
+    tipMm,
+    referenceMm: reference,
+    reachMm: tipMm,
+  };
 }
 
-const around = (flank: readonly FlankPoint[], teeth: number): Point[][] => Array.from({ length: teeth }, (_, i) => toothOutline(flank, teeth, i));
+const around = (flank: readonly FlankPoint[], teeth: number): Point[][] =>
+  Array.from({ length: teeth }, (_, i) => toothOutline(flank, teeth, i));
 
 function ring(g: Gear, points: number): Face {
   const { tipMm, rootMm } = ringRadii(g);
@@ -93,7 +114,14 @@ function straight(g: Gear, count: number, body: number): Face {
       [x + quarter + DEDENDUM * m * tan, -DEDENDUM * m],
     ];
   });
-  return { form: "straight", teeth, rootMm: -DEDENDUM * m, tipMm: ADDENDUM * m, referenceMm: 0, reachMm: Math.max((count * pitch) / 2, body + DEDENDUM * m) };
+  return {
+    form: "straight",
+    teeth,
+    rootMm: -DEDENDUM * m,
+    tipMm: ADDENDUM * m,
+    referenceMm: 0,
+    reachMm: Math.max((count * pitch) / 2, body + DEDENDUM * m),
+  };
 }
 
 function pulley(g: Gear): Face {
@@ -107,7 +135,14 @@ function pulley(g: Gear): Face {
     const r = rootMm + (tipMm - rootMm) * s;
     return [r, (halfTip + (tipMm - r) * slope) / r];
   });
-  return { form: "round", teeth: around(flank, g.teeth), rootMm, tipMm, referenceMm: reference, reachMm: tipMm };
+  return {
+    form: "round",
+    teeth: around(flank, g.teeth),
+    rootMm,
+    tipMm,
+    referenceMm: reference,
+    reachMm: tipMm,
+  };
 }
 
 function sprocket(g: Gear): Face {
@@ -120,8 +155,18 @@ function sprocket(g: Gear): Face {
   const flank: FlankPoint[] = Array.from({ length: 9 }, (_, i): FlankPoint => {
     const s = i / 8;
     const r = rootMm + (tipMm - rootMm) * s;
-    const away = r < reference ? Math.sqrt(Math.max(0, seat ** 2 - (reference - r) ** 2)) : seat + (r - reference) * 0.45;
+    const away =
+      r < reference
+        ? Math.sqrt(Math.max(0, seat ** 2 - (reference - r) ** 2))
+        : seat + (r - reference) * 0.45;
     return [r, Math.max(0.02 / g.teeth, Math.PI / g.teeth - away / r)];
   });
-  return { form: "round", teeth: around(flank, g.teeth), rootMm, tipMm, referenceMm: reference, reachMm: tipMm };
+  return {
+    form: "round",
+    teeth: around(flank, g.teeth),
+    rootMm,
+    tipMm,
+    referenceMm: reference,
+    reachMm: tipMm,
+  };
 }

@@ -21,7 +21,8 @@ const mm = (x: number, n = 2): string => `${x.toFixed(n)} mm`;
 const between = ({ value, u }: Measured): string => `${(value - u).toFixed(2)} to ${mm(value + u)}`;
 
 /**
- * Everything for making a gear, by printing, by cutting or on a hob: its numbers, the sizes to check it by, and what whoever makes it should know.
+ * Everything for making a gear, by printing, by cutting or on a hob: its numbers, the sizes to check it by,
+ * and what whoever makes it should know.
  *
  * @param material of the old one
  * @param how it will be made: by how much its teeth are thinned, as in {@link spanWhenNew}
@@ -54,7 +55,9 @@ function gearNotes(g: GearToMake, material: string | undefined, how: Making): Ma
     {
       what: "tip diameter",
       figure: mm(tip),
-      ...(tip < d.tipDiameterMm - 0.005 ? { says: `as drawn: a full tip of ${mm(d.tipDiameterMm)} would come to a point` } : {}),
+      ...(tip < d.tipDiameterMm - 0.005
+        ? { says: `as drawn: a full tip of ${mm(d.tipDiameterMm)} would come to a point` }
+        : {}),
     },
     { what: "root diameter", figure: mm(d.rootDiameterMm) },
     {
@@ -100,18 +103,29 @@ function ringNotes(g: RingToMake, material: string | undefined, how: Making): Ma
   const { tipMm, rootMm } = ringRadii(g, true);
   const nominal = ringTipMm(g);
   const pin = ringPinMm(g.moduleMm);
-  const wider = (spanMm: number): Ring => ({ ...g, profileShift: g.profileShift + spanMm / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))) });
+  const wider = (spanMm: number): Ring => ({
+    ...g,
+    profileShift: g.profileShift + spanMm / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))),
+  });
   const usual = thinnedBy(g.moduleMm, how);
   const pins = betweenPins(wider(thinned), pin);
   return [
     { what: "teeth", figure: `${g.teeth}, inside` },
     { what: "module", figure: mm(g.moduleMm, 3) },
     { what: "pressure angle", figure: `${g.pressureAngleDeg}°` },
-    { what: "profile shift", figure: g.profileShift.toFixed(2), says: "in modules, as measured; positive: gaps further out" },
+    {
+      what: "profile shift",
+      figure: g.profileShift.toFixed(2),
+      says: "in modules, as measured; positive: gaps further out",
+    },
     {
       what: "tips, inside",
       figure: mm(2 * tipMm),
-      ...(2 * tipMm > nominal + 0.005 ? { says: `as drawn: at ${mm(nominal)} they would reach inside the base circle, where there is no involute` } : {}),
+      ...(2 * tipMm > nominal + 0.005
+        ? {
+            says: `as drawn: at ${mm(nominal)} they would reach inside the base circle, where there is no involute`,
+          }
+        : {}),
     },
     { what: "bottom of the gaps", figure: mm(2 * rootMm), says: "corners rounded by a fifth of the module" },
     ...(Number.isFinite(pins)
@@ -123,7 +137,11 @@ function ringNotes(g: RingToMake, material: string | undefined, how: Making): Ma
           },
         ]
       : []),
-    { what: "outside", figure: mm(g.outsideMm), says: "a plain circle: lugs, keys and flats are added from the old one" },
+    {
+      what: "outside",
+      figure: mm(g.outsideMm),
+      says: "a plain circle: lugs, keys and flats are added from the old one",
+    },
     { what: "face width", figure: mm(g.faceWidthMm) },
     oldMaterial(material),
   ];
@@ -135,8 +153,13 @@ const shiftedBy = (g: GearToMake, spanMm: number): GearToMake => ({
   profileShift: g.profileShift + spanMm / (2 * g.moduleMm * Math.sin(radians(g.pressureAngleDeg))),
 });
 
-/** By how much the teeth of a gear that is made here may be thinned, mm on the span: not at all, as cut gears are, or as a printer needs that lays its lines too wide. */
-export function backlashChoices(moduleMm: number): readonly { readonly says: string; readonly thinnedMm: number }[] {
+/**
+ * By how much the teeth of a gear that is made here may be thinned, mm on the span: not at all, as cut gears
+ * are, or as a printer needs that lays its lines too wide.
+ */
+export function backlashChoices(
+  moduleMm: number,
+): readonly { readonly says: string; readonly thinnedMm: number }[] {
   const usual = Math.round(thinnedBy(moduleMm, "cut").value * 100) / 100;
   return [
     { says: "as cut gears are", thinnedMm: usual },
@@ -170,7 +193,8 @@ export interface WayFacts {
 const BONDABLE = ["cracked-hub", "cracked", "slack"];
 
 /**
- * Bond, donor, make: the three ways where no part is available, with this job's reasons. A bond is a stopgap for a hub or a crack, in a light, slow and cool drive that nobody is hurt by; teeth are not bonded.
+ * Bond, donor, make: the three ways where no part is available, with this job's reasons. A bond is a stopgap
+ * for a hub or a crack, in a light, slow and cool drive that nobody is hurt by; teeth are not bonded.
  */
 export function waysWithoutPart(f: WayFacts): Way[] {
   const tooth = f.mode !== undefined && !BONDABLE.some((m) => f.mode?.includes(m));
@@ -180,12 +204,26 @@ export function waysWithoutPart(f: WayFacts): Way[] {
     barred: f.safety || tooth,
     reasons: [
       ...(tooth
-        ? [{ against: true, says: "teeth carry their load on a line: a bonded tooth shears off, and its pieces go through the train" }]
-        : [{ against: false, says: "a cracked hub can hold: roughen, degrease, fill with a toughened epoxy, press, and let it cure a day" }]),
+        ? [
+            {
+              against: true,
+              says: "teeth carry their load on a line: a bonded tooth shears off, and its pieces go through the train",
+            },
+          ]
+        : [
+            {
+              against: false,
+              says: "a cracked hub can hold: roughen, degrease, fill with a toughened epoxy, press, and let it cure a day",
+            },
+          ]),
       ...(f.safety ? [{ against: true, says: "somebody can be hurt if it lets go" }] : []),
-      ...(f.load === "hard" || f.load === "daily" ? [{ against: true, says: "it is worked daily: a bond is a stopgap" }] : []),
+      ...(f.load === "hard" || f.load === "daily"
+        ? [{ against: true, says: "it is worked daily: a bond is a stopgap" }]
+        : []),
       ...(f.hot ? [{ against: true, says: "it ran hot: most bonds let go from 80 °C" }] : []),
-      ...(f.plastic ? [{ against: true, says: "nylon and POM hardly take a bond: pin or sleeve it as well" }] : []),
+      ...(f.plastic
+        ? [{ against: true, says: "nylon and POM hardly take a bond: pin or sleeve it as well" }]
+        : []),
     ],
   };
   const donor: Way = {
@@ -194,9 +232,15 @@ export function waysWithoutPart(f: WayFacts): Way[] {
     barred: f.donors === 0,
     reasons: [
       f.donors
-        ? { against: false, says: `${f.donors} of this model ${f.donors === 1 ? "was" : "were"} not repaired here: ask whether the part may be taken` }
+        ? {
+            against: false,
+            says: `${f.donors} of this model ${f.donors === 1 ? "was" : "were"} not repaired here: ask whether the part may be taken`,
+          }
         : { against: true, says: "no unit of this model that was given up stands in the shop" },
-      { against: true, says: "it has run as long as the old one: measure it like the old one before it goes in" },
+      {
+        against: true,
+        says: "it has run as long as the old one: measure it like the old one before it goes in",
+      },
     ],
   };
   const make: Way = {
@@ -207,8 +251,17 @@ export function waysWithoutPart(f: WayFacts): Way[] {
       ...(f.missing.length
         ? [{ against: true, says: `measure first: ${f.missing.join(", ")}` }]
         : [{ against: false, says: "its numbers are complete: the files are in true size" }]),
-      ...(f.load === "hard" ? [{ against: true, says: "a printed gear carries perhaps half of a moulded one" }] : []),
-      ...(f.safety ? [{ against: true, says: "somebody can be hurt if it lets go: have it cut by a gear shop, not printed" }] : []),
+      ...(f.load === "hard"
+        ? [{ against: true, says: "a printed gear carries perhaps half of a moulded one" }]
+        : []),
+      ...(f.safety
+        ? [
+            {
+              against: true,
+              says: "somebody can be hurt if it lets go: have it cut by a gear shop, not printed",
+            },
+          ]
+        : []),
     ],
   };
   return [bond, donor, make];

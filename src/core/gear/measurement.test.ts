@@ -13,7 +13,14 @@ const gears = fc.record({
   helixAngleDeg: fc.constantFrom(0, 8, 15, 25),
   profileShift: fc.constantFrom(0, 0.1, 0.3),
 });
-const spur = (teeth: number, more: Partial<Gear> = {}): Gear => ({ teeth, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, ...more });
+const spur = (teeth: number, more: Partial<Gear> = {}): Gear => ({
+  teeth,
+  moduleMm: 1,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 0,
+  profileShift: 0,
+  ...more,
+});
 
 describe("span over k teeth", () => {
   it("has the tabled base tangent lengths for module 1, 20°", () => {
@@ -34,9 +41,12 @@ describe("span over k teeth", () => {
       fc.property(fc.integer({ min: 15, max: 120 }), (z) => {
         const g = spur(z);
         const { baseDiameterMm, referenceDiameterMm } = gearDimensions(g);
-        const touch = (k: number): number => Math.abs(Math.hypot(baseDiameterMm, spanOver(g, k)) - referenceDiameterMm);
+        const touch = (k: number): number =>
+          Math.abs(Math.hypot(baseDiameterMm, spanOver(g, k)) - referenceDiameterMm);
         const best = bestSpanTeeth(g);
-        expect(touch(best)).toBeLessThanOrEqual(Math.min(touch(best + 1), best > 2 ? touch(best - 1) : Number.POSITIVE_INFINITY) + 0.35);
+        expect(touch(best)).toBeLessThanOrEqual(
+          Math.min(touch(best + 1), best > 2 ? touch(best - 1) : Number.POSITIVE_INFINITY) + 0.35,
+        );
       }),
     );
   });
@@ -95,7 +105,9 @@ describe("over two pins", () => {
       const across = g.teeth % 2 ? Math.cos(Math.PI / (2 * g.teeth)) : 1;
       const centreR = (m - pin) / 2 / across;
       const space = Math.PI / g.teeth;
-      const reach = toothFlank(g, 4000).map(([r, half]) => Math.hypot(r * Math.sin(space - half), centreR - r * Math.cos(space - half)));
+      const reach = toothFlank(g, 4000).map(([r, half]) =>
+        Math.hypot(r * Math.sin(space - half), centreR - r * Math.cos(space - half)),
+      );
       expect(Math.min(...reach)).toBeCloseTo(pin / 2, 3);
     }
   });
@@ -123,7 +135,11 @@ describe("flat jaws across the tips", () => {
         const across = Math.max(...ys) - Math.min(...ys);
         // the top of the upper tooth is an arc of the tip circle, which the outline's chord just misses
         expect(flatJawsShare(g) * gearDimensions(g).tipDiameterMm).toBeCloseTo(across, 1);
-        expect(Math.abs(tipDiameterFromFlatJaws({ value: across, u: 0.03 }, g).value - gearDimensions(g).tipDiameterMm)).toBeLessThan(0.035);
+        expect(
+          Math.abs(
+            tipDiameterFromFlatJaws({ value: across, u: 0.03 }, g).value - gearDimensions(g).tipDiameterMm,
+          ),
+        ).toBeLessThan(0.035);
       }),
     );
   });
@@ -139,31 +155,40 @@ describe("the outline", () => {
   });
 
   it("agrees with the span: flat jaws over k drawn teeth read W_k", () => {
-    // the jaws are two parallel lines that enclose k teeth: their distance is the width of those teeth across the jaws
+    // the jaws are two parallel lines that enclose k teeth: their distance is the width of those teeth across
+    // the jaws
     const g = spur(41);
     const flank = toothFlank(g, 2000);
     const k = 5;
     const last = toothOutline(flank, g.teeth, k - 1);
     const middle = (Math.PI * (k - 1)) / g.teeth;
     // only the outer flank of the last tooth bears on the jaw, and it does where it stands upright to it
-    const width = Math.max(...last.filter(([x, y]) => Math.hypot(x, y) > 20).map(([x, y]) => x * Math.cos(middle) - y * Math.sin(middle)));
+    const width = Math.max(
+      ...last
+        .filter(([x, y]) => Math.hypot(x, y) > 20)
+        .map(([x, y]) => x * Math.cos(middle) - y * Math.sin(middle)),
+    );
     expect(2 * width).toBeCloseTo(spanOver(g, k), 3);
   });
 
   it("thinned for backlash it reads just so much less over its span, and is as tall", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 20, max: 60 }), fc.double({ min: 0, max: 0.3, noNaN: true }), (teeth, thinned) => {
-        const g = spur(teeth);
-        const k = bestSpanTeeth(g);
-        const last = toothOutline(toothFlank(g, 1500, thinned), teeth, k - 1);
-        const middle = (Math.PI * (k - 1)) / teeth;
-        const d = gearDimensions(g);
-        // jaws do not reach into the fillet
-        const flank = last.filter(([x, y]) => Math.hypot(x, y) > involuteStartRadius(g) + 0.1);
-        const width = 2 * Math.max(...flank.map(([x, y]) => x * Math.cos(middle) - y * Math.sin(middle)));
-        expect(width).toBeCloseTo(spanOver(g, k) - thinned, 2);
-        expect(drawnTipMm(g, thinned)).toBeCloseTo(d.tipDiameterMm, 9);
-      }),
+      fc.property(
+        fc.integer({ min: 20, max: 60 }),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        (teeth, thinned) => {
+          const g = spur(teeth);
+          const k = bestSpanTeeth(g);
+          const last = toothOutline(toothFlank(g, 1500, thinned), teeth, k - 1);
+          const middle = (Math.PI * (k - 1)) / teeth;
+          const d = gearDimensions(g);
+          // jaws do not reach into the fillet
+          const flank = last.filter(([x, y]) => Math.hypot(x, y) > involuteStartRadius(g) + 0.1);
+          const width = 2 * Math.max(...flank.map(([x, y]) => x * Math.cos(middle) - y * Math.sin(middle)));
+          expect(width).toBeCloseTo(spanOver(g, k) - thinned, 2);
+          expect(drawnTipMm(g, thinned)).toBeCloseTo(d.tipDiameterMm, 9);
+        },
+      ),
       { numRuns: 25 },
     );
   });
@@ -207,7 +232,8 @@ describe("the outline", () => {
   it("breaks the teeth that are gone", () => {
     const whole = gearOutline(spur(20));
     const broken = gearOutline(spur(20), (i) => (i === 4 ? 1 : 0));
-    const tips = (ps: readonly (readonly [number, number])[]): number => ps.filter(([x, y]) => Math.hypot(x, y) > 10.9).length;
+    const tips = (ps: readonly (readonly [number, number])[]): number =>
+      ps.filter(([x, y]) => Math.hypot(x, y) > 10.9).length;
     expect(tips(broken)).toBe((tips(whole) / 20) * 19);
   });
 

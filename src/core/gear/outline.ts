@@ -1,34 +1,53 @@
 import { radians } from "../quantity/units";
-import { cosBaseHelix, dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import {
+  cosBaseHelix,
+  dedendumOf,
+  type Gear,
+  gearDimensions,
+  involute,
+  transversePressureAngle,
+} from "./dimensions";
 
 /** A point in the transverse plane, mm, gear centre at the origin. */
 export type Point = readonly [x: number, y: number];
 
-/** One side of a tooth from root to tip: radius (mm) and half the tooth's angular thickness there (radians). */
+/**
+ * One side of a tooth from root to tip: radius (mm) and half the tooth's angular thickness there (radians).
+ */
 export type FlankPoint = readonly [radiusMm: number, halfAngle: number];
 
 /** Tip rounding of the basic rack in modules (ISO 53, profile A). */
 const RACK_TIP_RADIUS = 0.38;
 
 /**
- * The true flank of one tooth: trochoid at the root as a rack would cut it, undercut included, then the involute up to
+ * The true flank of one tooth: trochoid at the root as a rack would cut it, undercut included, then the
+ * involute up to
  * the tip. Every flank point is [radius, half angle] of the tooth it bounds.
  *
- * The involute half angle at radius r is (π/2 + 2 x tan α_n)/z + inv α_t − inv α_r with cos α_r = r_b/r (ISO 21771, 4.7).
- * The root is the envelope of the rack's rounded tip rolling on the reference circle. Where both cut, the smaller angle is what
- * metal is left, which is exactly undercut; below the involute's first point only the rounded tip has cut. A tip that would come to a point is cut where it does.
+ * The involute half angle at radius r is (π/2 + 2 x tan α_n)/z + inv α_t − inv α_r with cos α_r = r_b/r (ISO
+ * 21771, 4.7).
+ * The root is the envelope of the rack's rounded tip rolling on the reference circle. Where both cut, the
+ * smaller angle is what
+ * metal is left, which is exactly undercut; below the involute's first point only the rounded tip has cut. A
+ * tip that would come to a point is cut where it does.
  *
  * @param points how many points per flank; 24 is smooth at any size on a screen
- * @param thinnedMm by how much its spans are to read less, mm: both flanks are turned inwards by W/(2 r_b cos β_b)
+ * @param thinnedMm by how much its spans are to read less, mm: both flanks are turned inwards by W/(2 r_b cos
+ *   β_b)
  */
 export function toothFlank(g: Gear, points = 24, thinnedMm = 0): FlankPoint[] {
-  const { referenceDiameterMm, baseDiameterMm, tipDiameterMm, rootDiameterMm, transverseModuleMm } = gearDimensions(g);
+  const { referenceDiameterMm, baseDiameterMm, tipDiameterMm, rootDiameterMm, transverseModuleMm } =
+    gearDimensions(g);
   const rootR = Math.max(rootDiameterMm / 2, referenceDiameterMm * 0.05);
   const baseR = baseDiameterMm / 2;
   const alphaT = transversePressureAngle(g);
   const inwards = thinnedMm / (baseDiameterMm * cosBaseHelix(g));
-  const atReference = (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth - inwards;
-  const involuteAt = (r: number): number => (r <= baseR ? atReference + involute(alphaT) : atReference + involute(alphaT) - involute(Math.acos(baseR / r)));
+  const atReference =
+    (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth - inwards;
+  const involuteAt = (r: number): number =>
+    r <= baseR
+      ? atReference + involute(alphaT)
+      : atReference + involute(alphaT) - involute(Math.acos(baseR / r));
   const { trochoid, involuteFromR } = rackTrochoid(g, referenceDiameterMm / 2, transverseModuleMm, alphaT);
 
   let tipR = tipDiameterMm / 2;
@@ -51,10 +70,17 @@ export function toothFlank(g: Gear, points = 24, thinnedMm = 0): FlankPoint[] {
 }
 
 /**
- * The rack's rounded tip seen from the gear: [radius, angle from the middle of the tooth space], radius rising; and the radius from which
- * on the rack's straight flank has cut an involute. Where the straight flank reaches past the interference point (undercut), that is the base circle.
+ * The rack's rounded tip seen from the gear: [radius, angle from the middle of the tooth space], radius
+ * rising; and the radius from which
+ * on the rack's straight flank has cut an involute. Where the straight flank reaches past the interference
+ * point (undercut), that is the base circle.
  */
-function rackTrochoid(g: Gear, r: number, mt: number, alphaT: number): { trochoid: FlankPoint[]; involuteFromR: number } {
+function rackTrochoid(
+  g: Gear,
+  r: number,
+  mt: number,
+  alphaT: number,
+): { trochoid: FlankPoint[]; involuteFromR: number } {
   const depth = dedendumOf(g) * g.moduleMm;
   const halfAtTip = (Math.PI * mt) / 4 - depth * Math.tan(alphaT);
   // the largest rounding that still leaves a flat on the rack's tip
@@ -74,14 +100,24 @@ function rackTrochoid(g: Gear, r: number, mt: number, alphaT: number): { trochoi
     curve.push([Math.hypot(x, y), turned]);
   }
   const straightEnd = yc + rho * Math.sin(alphaT) - g.profileShift * g.moduleMm;
-  const involuteFromR = straightEnd > r * Math.sin(alphaT) ** 2 ? r * Math.cos(alphaT) : Math.hypot(r - straightEnd, straightEnd / Math.tan(alphaT));
+  const involuteFromR =
+    straightEnd > r * Math.sin(alphaT) ** 2
+      ? r * Math.cos(alphaT)
+      : Math.hypot(r - straightEnd, straightEnd / Math.tan(alphaT));
   return { trochoid: curve, involuteFromR };
 }
 
-/** Over the tips as the gear is drawn, mm: the nominal tip diameter, or less where a tooth would come to a point before. */
-export const drawnTipMm = (g: Gear, thinnedMm = 0): number => 2 * (toothFlank(g, 2, thinnedMm).at(-1) as FlankPoint)[0];
+/**
+ * Over the tips as the gear is drawn, mm: the nominal tip diameter, or less where a tooth would come to a
+ * point before.
+ */
+export const drawnTipMm = (g: Gear, thinnedMm = 0): number =>
+  2 * (toothFlank(g, 2, thinnedMm).at(-1) as FlankPoint)[0];
 
-/** The radius at which the involute of a rack-cut tooth begins, mm: the first that a mate's tip may touch. With undercut, where the trochoid meets the involute. */
+/**
+ * The radius at which the involute of a rack-cut tooth begins, mm: the first that a mate's tip may touch.
+ * With undercut, where the trochoid meets the involute.
+ */
 export function involuteStartRadius(g: Gear): number {
   const { referenceDiameterMm, baseDiameterMm, tipDiameterMm, transverseModuleMm } = gearDimensions(g);
   const alphaT = transversePressureAngle(g);
@@ -120,10 +156,16 @@ export function toothOutline(flank: readonly FlankPoint[], teeth: number, index:
 }
 
 /**
- * The whole gear as one closed polygon, mm, clockwise from the tooth at the top. Teeth for which `gone` answers a number
+ * The whole gear as one closed polygon, mm, clockwise from the tooth at the top. Teeth for which `gone`
+ * answers a number
  * above 0 are broken down to that share of their height (1: down to the root).
  */
-export function gearOutline(g: Gear, gone: (index: number) => number = () => 0, points = 12, thinnedMm = 0): Point[] {
+export function gearOutline(
+  g: Gear,
+  gone: (index: number) => number = () => 0,
+  points = 12,
+  thinnedMm = 0,
+): Point[] {
   const flank = toothFlank(g, points, thinnedMm);
   const rootR = (flank[0] as FlankPoint)[0];
   const tipR = (flank[flank.length - 1] as FlankPoint)[0];

@@ -1,11 +1,16 @@
 import type { Gear } from "./dimensions";
 
-/** A gear of a pair as it was measured. Spreads are one standard deviation; what is left out is known exactly. */
+/**
+ * A gear of a pair as it was measured. Spreads are one standard deviation; what is left out is known exactly.
+ */
 export interface PairGear extends Gear {
   readonly hand?: "left" | "right";
   readonly helixU?: number;
   readonly shiftU?: number;
-  /** what the span has lost against its nominal, mm: tooth thickness thinned when it was made, worn or cut away, along the base tangent */
+  /**
+   * what the span has lost against its nominal, mm: tooth thickness thinned when it was made, worn or cut
+   * away, along the base tangent
+   */
   readonly spanLossMm?: number;
   readonly spanLossU?: number;
   /** over the tips as measured, mm: topped or worn tips reach less far */

@@ -6,7 +6,8 @@ const HELIX_MADE_TO = 0.35;
 const SPREADS = 2;
 
 /**
- * What must be alike for two gears to mesh at all, on parallel shafts: module, pressure angle, helix angle; opposite hands. A helix that neither reading can tell apart from the other's is a caution, and no refusal.
+ * What must be alike for two gears to mesh at all, on parallel shafts: module, pressure angle, helix angle;
+ * opposite hands. A helix that neither reading can tell apart from the other's is a caution, and no refusal.
  */
 export function meshingVerdicts(gear: PairGear, mate: PairGear): PairVerdict[] {
   const out = sizeVerdicts(gear, mate);
@@ -17,23 +18,36 @@ export function meshingVerdicts(gear: PairGear, mate: PairGear): PairVerdict[] {
     out.push({
       criterion: "hand",
       ok: opposite,
-      says: opposite ? `${gear.hand} meets ${mate.hand}` : `both are ${gear.hand}-hand: on parallel shafts one must be left, one right`,
+      says: opposite
+        ? `${gear.hand} meets ${mate.hand}`
+        : `both are ${gear.hand}-hand: on parallel shafts one must be left, one right`,
     });
   }
   return out;
 }
 
-/** What two gears must have alike however their shafts lie: module and pressure angle, both in the normal of the tooth. */
+/**
+ * What two gears must have alike however their shafts lie: module and pressure angle, both in the normal of
+ * the tooth.
+ */
 export function sizeVerdicts(gear: PairGear, mate: PairGear): PairVerdict[] {
   const size = (m: number): string => `module ${Number(m.toFixed(3))}`;
   const same = Math.abs(gear.moduleMm - mate.moduleMm) < 0.004 * gear.moduleMm;
   const angle = Math.abs(gear.pressureAngleDeg - mate.pressureAngleDeg) < 0.3;
   return [
-    { criterion: "module", ok: same, says: same ? `both ${size(gear.moduleMm)}` : `${size(gear.moduleMm)} does not mesh with ${size(mate.moduleMm)}` },
+    {
+      criterion: "module",
+      ok: same,
+      says: same
+        ? `both ${size(gear.moduleMm)}`
+        : `${size(gear.moduleMm)} does not mesh with ${size(mate.moduleMm)}`,
+    },
     {
       criterion: "pressure angle",
       ok: angle,
-      says: angle ? `both ${gear.pressureAngleDeg}°` : `${gear.pressureAngleDeg}° does not mesh with ${mate.pressureAngleDeg}°`,
+      says: angle
+        ? `both ${gear.pressureAngleDeg}°`
+        : `${gear.pressureAngleDeg}° does not mesh with ${mate.pressureAngleDeg}°`,
     },
   ];
 }
@@ -53,5 +67,9 @@ function helixVerdict(gear: PairGear, mate: PairGear): PairVerdict {
       caution: true,
       says: `${shown(gear)} and ${shown(mate)}: the readings cannot tell them apart (± ${open.toFixed(1)}°); lay one on the other`,
     };
-  return { criterion, ok: false, says: `${shown(gear)} does not mesh with ${shown(mate)} on parallel shafts` };
+  return {
+    criterion,
+    ok: false,
+    says: `${shown(gear)} does not mesh with ${shown(mate)} on parallel shafts`,
+  };
 }

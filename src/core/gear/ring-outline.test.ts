@@ -5,7 +5,16 @@ import { makingNotes } from "./making";
 import { type RingToMake, ringOutline, ringRadii } from "./ring-outline";
 import { gearSection, gearSolid, type Point3, type Triangle } from "./solid";
 
-const ring: RingToMake = { inside: true, teeth: 60, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, faceWidthMm: 9, outsideMm: 72 };
+const ring: RingToMake = {
+  inside: true,
+  teeth: 60,
+  moduleMm: 1,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 0,
+  profileShift: 0,
+  faceWidthMm: 9,
+  outsideMm: 72,
+};
 type P = readonly [number, number];
 
 /** How far a point stands from a closed line. */
@@ -57,14 +66,22 @@ describe("a ring that is to be made", () => {
 
   it("thinned for backlash it reads wider between its pins", () => {
     expect(pinsInDrawing({ ...ring, thinnedMm: 0.1 }, 1.7)).toBeGreaterThan(pinsInDrawing(ring, 1.7) + 0.2);
-    const note = (thinnedMm: number): number => Number.parseFloat(makingNotes({ ...ring, thinnedMm }).find((n) => n.what.startsWith("between"))?.figure ?? "");
+    const note = (thinnedMm: number): number =>
+      Number.parseFloat(
+        makingNotes({ ...ring, thinnedMm }).find((n) => n.what.startsWith("between"))?.figure ?? "",
+      );
     expect(note(0.1)).toBeCloseTo(pinsInDrawing({ ...ring, thinnedMm: 0.1 }, 1.5), 2);
   });
 
   it("of few teeth the tips end on the base circle, and the note says so", () => {
     const few = { ...ring, teeth: 24, outsideMm: 34 };
-    expect(Math.min(...ringOutline(few).map(([x, y]) => Math.hypot(x, y)))).toBeCloseTo(12 * Math.cos(Math.PI / 9), 6);
-    expect(makingNotes(few).find((n) => n.what === "tips, inside")?.says).toMatch(/at 22.00 mm they would reach inside the base circle/);
+    expect(Math.min(...ringOutline(few).map(([x, y]) => Math.hypot(x, y)))).toBeCloseTo(
+      12 * Math.cos(Math.PI / 9),
+      6,
+    );
+    expect(makingNotes(few).find((n) => n.what === "tips, inside")?.says).toMatch(
+      /at 22.00 mm they would reach inside the base circle/,
+    );
   });
 
   it("a rim that its teeth would break through is refused", () => {
@@ -83,12 +100,21 @@ describe("a ring that is to be made", () => {
       }
     for (const [e, n] of edges) expect(n).toBe(edges.get(e.split("|").reverse().join("|")));
     const volume = ts.reduce(
-      (s, [a, b, c]) => s + (a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0])) / 6,
+      (s, [a, b, c]) =>
+        s +
+        (a[0] * (b[1] * c[2] - b[2] * c[1]) -
+          a[1] * (b[0] * c[2] - b[2] * c[0]) +
+          a[2] * (b[0] * c[1] - b[1] * c[0])) /
+          6,
       0,
     );
     const { outer, bore } = gearSection(ring);
     const area = (line: readonly P[]): number =>
-      line.reduce((s, [x, y], i) => s + x * (line[(i + 1) % line.length] as P)[1] - (line[(i + 1) % line.length] as P)[0] * y, 0) / 2;
+      line.reduce(
+        (s, [x, y], i) =>
+          s + x * (line[(i + 1) % line.length] as P)[1] - (line[(i + 1) % line.length] as P)[0] * y,
+        0,
+      ) / 2;
     expect(area(bore)).toBeLessThan(0);
     expect(volume).toBeCloseTo((area(outer) + area(bore)) * 9, 3);
   });

@@ -1,6 +1,13 @@
 import { Fault } from "../fault";
 import { radians } from "../quantity/units";
-import { cosBaseHelix, dedendumOf, type Gear, gearDimensions, involute, transversePressureAngle } from "./dimensions";
+import {
+  cosBaseHelix,
+  dedendumOf,
+  type Gear,
+  gearDimensions,
+  involute,
+  transversePressureAngle,
+} from "./dimensions";
 import type { Point } from "./outline";
 
 /** An internal ring as it is to be made. */
@@ -8,7 +15,10 @@ export interface RingToMake extends Gear {
   readonly inside: true;
   readonly faceWidthMm: number;
   readonly outsideMm: number;
-  /** by how much its teeth are thinner than nominal along the base tangent, so that the pair has backlash, mm; 0 unless said */
+  /**
+   * by how much its teeth are thinner than nominal along the base tangent, so that the pair has backlash, mm;
+   * 0 unless said
+   */
   readonly thinnedMm?: number;
 }
 
@@ -19,11 +29,16 @@ const FINE = 160;
 const ROUND = 5;
 
 /**
- * The radii of a ring's teeth, mm: tips inside at d/2 − m (1 − x), roots at d/2 + m (h_f + x) (ISO 21771, 4.2, with the signs of an internal gear).
+ * The radii of a ring's teeth, mm: tips inside at d/2 − m (1 − x), roots at d/2 + m (h_f + x) (ISO 21771,
+ * 4.2, with the signs of an internal gear).
  *
- * @param made as it can be made: a tip that would reach inside the base circle, where there is no involute, ends on it
+ * @param made as it can be made: a tip that would reach inside the base circle, where there is no involute,
+ *   ends on it
  */
-export function ringRadii(g: Gear, made = false): { readonly tipMm: number; readonly rootMm: number; readonly baseMm: number } {
+export function ringRadii(
+  g: Gear,
+  made = false,
+): { readonly tipMm: number; readonly rootMm: number; readonly baseMm: number } {
   const { referenceDiameterMm, baseDiameterMm } = gearDimensions(g);
   const tip = referenceDiameterMm / 2 - g.moduleMm * (1 - g.profileShift);
   return {
@@ -33,18 +48,25 @@ export function ringRadii(g: Gear, made = false): { readonly tipMm: number; read
   };
 }
 
-/** Half the angle of a ring's gap at each radius: that of the tooth of an external gear with the same numbers, and what the thinning of its own teeth adds. */
+/**
+ * Half the angle of a ring's gap at each radius: that of the tooth of an external gear with the same numbers,
+ * and what the thinning of its own teeth adds.
+ */
 export function ringGap(g: Gear, thinnedMm = 0): (radiusMm: number) => number {
   const alphaT = transversePressureAngle(g);
   const { baseMm } = ringRadii(g);
   const atBase =
-    (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth + involute(alphaT) + thinnedMm / (2 * baseMm * cosBaseHelix(g));
+    (Math.PI / 2 + 2 * g.profileShift * Math.tan(radians(g.pressureAngleDeg))) / g.teeth +
+    involute(alphaT) +
+    thinnedMm / (2 * baseMm * cosBaseHelix(g));
   return (r) => Math.max(0, r <= baseMm ? atBase : atBase - involute(Math.acos(baseMm / r)));
 }
 
 const polar = (r: number, angle: number): Point => [r * Math.sin(angle), r * Math.cos(angle)];
 
-/** One gap from the tip of its left tooth round its bottom to that of its right one, its middle upright, mm. */
+/**
+ * One gap from the tip of its left tooth round its bottom to that of its right one, its middle upright, mm.
+ */
 function gapOutline(g: Gear, points: number, thinnedMm: number): Point[] {
   const { tipMm, rootMm } = ringRadii(g, true);
   const gap = ringGap(g, thinnedMm);
@@ -80,7 +102,8 @@ function gapOutline(g: Gear, points: number, thinnedMm: number): Point[] {
 }
 
 /**
- * The toothed hole of a ring as one closed polygon, mm, y up, clockwise from the gap at the top: involute flanks, corners rounded by a fifth of the module, tips round the middle.
+ * The toothed hole of a ring as one closed polygon, mm, y up, clockwise from the gap at the top: involute
+ * flanks, corners rounded by a fifth of the module, tips round the middle.
  *
  * @throws Fault where the teeth would come to nothing, or the gaps would
  * @example ringOutline({ teeth: 60, moduleMm: 1, … }) // between two 1.7 mm pins in opposite gaps: 57.61 mm

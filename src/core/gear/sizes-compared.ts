@@ -34,31 +34,74 @@ const HELIX_MADE_TO = 0.25;
 /**
  * A gear's dimensions as its numbers want them and as a new one shows them, against what was measured.
  *
- * @example sizesCompared(gear, [{ what: "tip diameter", value: 45.07, u: 0.03 }])[0] // wanted 45.11; across 41 teeth that reading is 45.11 too
+ * @example sizesCompared(gear, [{ what: "tip diameter", value: 45.07, u: 0.03 }])[0] // wanted 45.11; across
+ *   41 teeth that reading is 45.11 too
  */
-export function sizesCompared(gear: Gear, readings: readonly FoundReading[], making: Making = "unknown"): SizeRow[] {
+export function sizesCompared(
+  gear: Gear,
+  readings: readonly FoundReading[],
+  making: Making = "unknown",
+): SizeRow[] {
   const d = gearDimensions(gear);
   const rows: SizeRow[] = [];
-  const add = (what: string, wanted: number, fresh: Measured | null, seen?: FoundReading, unit: SizeRow["unit"] = "mm"): void => {
+  const add = (
+    what: string,
+    wanted: number,
+    fresh: Measured | null,
+    seen?: FoundReading,
+    unit: SizeRow["unit"] = "mm",
+  ): void => {
     if (!seen || !fresh) {
-      rows.push({ what, unit, wanted, fresh: fresh?.value ?? null, found: null, difference: null, tolerance: null, ok: null });
+      rows.push({
+        what,
+        unit,
+        wanted,
+        fresh: fresh?.value ?? null,
+        found: null,
+        difference: null,
+        tolerance: null,
+        ok: null,
+      });
       return;
     }
     const tolerance = 2 * Math.hypot(seen.u, fresh.u);
     const difference = seen.value - fresh.value;
-    rows.push({ what, unit, wanted, fresh: fresh.value, found: seen.value, difference, tolerance, ok: Math.abs(difference) <= tolerance });
+    rows.push({
+      what,
+      unit,
+      wanted,
+      fresh: fresh.value,
+      found: seen.value,
+      difference,
+      tolerance,
+      ok: Math.abs(difference) <= tolerance,
+    });
   };
   const one = (what: string): FoundReading | undefined => readings.find((r) => r.what === what);
   const tip = one("tip diameter");
-  add("tip diameter", d.tipDiameterMm, tipWhenNew(gear, making), tip && { ...tip, ...tipDiameterFromFlatJaws(tip, gear) });
+  add(
+    "tip diameter",
+    d.tipDiameterMm,
+    tipWhenNew(gear, making),
+    tip && { ...tip, ...tipDiameterFromFlatJaws(tip, gear) },
+  );
   add("root diameter", d.rootDiameterMm, rootWhenNew(gear, making), one("root diameter"));
   add("reference diameter", d.referenceDiameterMm, null);
   add("base diameter", d.baseDiameterMm, null);
-  for (const r of readings) if (r.what === "span" && r.teeth) add(`span over ${r.teeth}`, spanOver(gear, r.teeth), spanWhenNew(gear, r.teeth, making), r);
+  for (const r of readings)
+    if (r.what === "span" && r.teeth)
+      add(`span over ${r.teeth}`, spanOver(gear, r.teeth), spanWhenNew(gear, r.teeth, making), r);
   for (const r of readings) {
     const pin = pinOf(r.what);
     if (pin) add(`over ${pin} mm pins`, overPins(gear, pin), overPinsWhenNew(gear, pin, making), r);
   }
-  if (gear.helixAngleDeg) add("helix angle", gear.helixAngleDeg, { value: gear.helixAngleDeg, u: HELIX_MADE_TO }, one("helix angle"), "°");
+  if (gear.helixAngleDeg)
+    add(
+      "helix angle",
+      gear.helixAngleDeg,
+      { value: gear.helixAngleDeg, u: HELIX_MADE_TO },
+      one("helix angle"),
+      "°",
+    );
   return rows;
 }

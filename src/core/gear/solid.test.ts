@@ -4,7 +4,16 @@ import { BORE_FORMS, boreOutline } from "./bore-form";
 import { gearDimensions } from "./dimensions";
 import { type GearToMake, gearSection, gearSolid, type Point3, type Triangle, twistOf } from "./solid";
 
-const wheel: GearToMake = { teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0, hand: "right", faceWidthMm: 11, boreMm: 8 };
+const wheel: GearToMake = {
+  teeth: 41,
+  moduleMm: 1,
+  pressureAngleDeg: 20,
+  helixAngleDeg: 18,
+  profileShift: 0,
+  hand: "right",
+  faceWidthMm: 11,
+  boreMm: 8,
+};
 const area = (ring: readonly (readonly [number, number])[]): number => {
   let s = 0;
   for (const [i, [x, y]] of ring.entries()) {
@@ -15,7 +24,15 @@ const area = (ring: readonly (readonly [number, number])[]): number => {
 };
 /** By Gauss: the sum of the signed tetrahedra over the origin. */
 const volume = (ts: readonly Triangle[]): number =>
-  ts.reduce((s, [a, b, c]) => s + (a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0])) / 6, 0);
+  ts.reduce(
+    (s, [a, b, c]) =>
+      s +
+      (a[0] * (b[1] * c[2] - b[2] * c[1]) -
+        a[1] * (b[0] * c[2] - b[2] * c[0]) +
+        a[2] * (b[0] * c[1] - b[1] * c[0])) /
+        6,
+    0,
+  );
 const name = (p: Point3): string => p.map((x) => x.toFixed(6)).join(" ");
 
 describe("the section of a gear to make", () => {
@@ -81,9 +98,12 @@ describe("the solid of a gear to make", () => {
         const edges = new Map<string, number>();
         for (const t of ts) {
           const [a, b, c] = t.map(name) as [string, string, string];
-          for (const e of [`${a} > ${b}`, `${b} > ${c}`, `${c} > ${a}`]) edges.set(e, (edges.get(e) ?? 0) + 1);
+          for (const e of [`${a} > ${b}`, `${b} > ${c}`, `${c} > ${a}`])
+            edges.set(e, (edges.get(e) ?? 0) + 1);
         }
-        const open = [...edges].filter(([e, n]) => n !== 1 || !edges.has(e.split(" > ").reverse().join(" > ")));
+        const open = [...edges].filter(
+          ([e, n]) => n !== 1 || !edges.has(e.split(" > ").reverse().join(" > ")),
+        );
         expect(open).toEqual([]);
         const { outer, bore } = gearSection(made);
         const whole = (area(outer) + area(bore)) * g.faceWidthMm;

@@ -20,9 +20,12 @@ export interface LossFacts {
 }
 
 /**
- * What the spans of a gear have lost against those of a new one ({@link spanWhenNew}), mm: tooth thickness worn away along the base tangent.
+ * What the spans of a gear have lost against those of a new one ({@link spanWhenNew}), mm: tooth thickness
+ * worn away along the base tangent.
  *
- * Wear and a negative shift thin a tooth alike; the tips tell them apart, as they keep their diameter longest. So where the shift is not known it is read from the tip diameter, to a tenth, where that was measured and is not worn; otherwise the gear is taken
+ * Wear and a negative shift thin a tooth alike; the tips tell them apart, as they keep their diameter
+ * longest. So where the shift is not known it is read from the tip diameter, to a tenth, where that was
+ * measured and is not worn; otherwise the gear is taken
  * as unshifted. The mean over the spans, with the spread of their mean and of new gears.
  *
  * @returns null without a span
@@ -35,11 +38,17 @@ export function toothLoss(
   if (!spans.length) return null;
   const plain = { ...gear, profileShift: 0 };
   const low = AS_MADE[making].tipLow.value;
-  const byTip = tip && !tipsWorn ? (tip.value + low - gearDimensions(plain).tipDiameterMm) / (2 * gear.moduleMm) : 0;
-  const profileShift = shiftKnown ? gear.profileShift : Math.min(1, Math.max(-0.5, Math.round(byTip * 10) / 10));
+  const byTip =
+    tip && !tipsWorn ? (tip.value + low - gearDimensions(plain).tipDiameterMm) / (2 * gear.moduleMm) : 0;
+  const profileShift = shiftKnown
+    ? gear.profileShift
+    : Math.min(1, Math.max(-0.5, Math.round(byTip * 10) / 10));
   const fresh = spans.map((s) => ({ ...spanWhenNew({ ...gear, profileShift }, s.teeth, making), s }));
   const value = fresh.reduce((sum, f) => sum + f.value - f.s.value, 0) / spans.length;
-  const u = Math.hypot(Math.sqrt(spans.reduce((sum, x) => sum + x.u ** 2, 0)) / spans.length, Math.max(...fresh.map((f) => f.u)));
+  const u = Math.hypot(
+    Math.sqrt(spans.reduce((sum, x) => sum + x.u ** 2, 0)) / spans.length,
+    Math.max(...fresh.map((f) => f.u)),
+  );
   const over = spans.map((s) => s.teeth).join(" and ");
   return {
     value,

@@ -19,19 +19,28 @@ const grams = (hundredths: number): number => hundredths / HUNDRED;
 
 /** What a place takes by itself, g: a bearing by its size, teeth by their spaces, others as is usual. */
 export function ownGrams(p: LubePlace, density: number): number {
-  if (p.kind === "rolling-bearing" && p.bearing) return (bearingRefillGrams(p.bearing.outside, p.bearing.width) * density) / DEFAULT_DENSITY;
+  if (p.kind === "rolling-bearing" && p.bearing)
+    return (bearingRefillGrams(p.bearing.outside, p.bearing.width) * density) / DEFAULT_DENSITY;
   if (isMeshing(p.kind) && p.toothVolumeMl !== undefined) return p.toothVolumeMl * density;
   return pointKind(p.kind).ml * density;
 }
 
 /**
- * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where the room's free volume is known and teeth
- * mesh in it, a share of it by the school; otherwise what its places take by themselves. What is more than the places hold lies round the teeth.
+ * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where the
+ * room's free volume is known and teeth
+ * mesh in it, a share of it by the school; otherwise what its places take by themselves. What is more than
+ * the places hold lies round the teeth.
  *
  * Throws a Fault where the maker's figure is more than the room holds.
  */
-export function roomAmounts(ask: Pick<LubeAsk, "school">, room: LubeRoom, points: readonly LubePlace[], density: number): RoomAmounts {
-  const full = room.freeVolumeMl === null ? Number.POSITIVE_INFINITY : Math.floor(room.freeVolumeMl * density * HUNDRED);
+export function roomAmounts(
+  ask: Pick<LubeAsk, "school">,
+  room: LubeRoom,
+  points: readonly LubePlace[],
+  density: number,
+): RoomAmounts {
+  const full =
+    room.freeVolumeMl === null ? Number.POSITIVE_INFINITY : Math.floor(room.freeVolumeMl * density * HUNDRED);
   const own = points.map((p) => ownGrams(p, density) * HUNDRED);
   const sum = own.reduce((a, b) => a + b, 0);
   const meshing = points.filter((p) => isMeshing(p.kind));
@@ -40,8 +49,16 @@ export function roomAmounts(ask: Pick<LubeAsk, "school">, room: LubeRoom, points
     if (makersGrams !== null) {
       const said = Math.round(makersGrams * HUNDRED);
       if (said > full)
-        throw new Fault("makersGrams", `${makersGrams} g is more than the ${grams(full).toFixed(0)} g that the free volume holds: look at the maker’s unit`);
-      return [0.9 * said, said, Math.min(1.1 * said, full), { rule: "maker’s figure", says: `the maker names ${makersGrams} g; that stands above any rule` }];
+        throw new Fault(
+          "makersGrams",
+          `${makersGrams} g is more than the ${grams(full).toFixed(0)} g that the free volume holds: look at the maker’s unit`,
+        );
+      return [
+        0.9 * said,
+        said,
+        Math.min(1.1 * said, full),
+        { rule: "maker’s figure", says: `the maker names ${makersGrams} g; that stands above any rule` },
+      ];
     }
     if (room.freeVolumeMl !== null && meshing.length) {
       const [low, high] = fillShare(ask.school, Math.max(0, ...meshing.map((p) => p.pitchLineMPerS ?? 0)));
@@ -75,11 +92,16 @@ export function roomAmounts(ask: Pick<LubeAsk, "school">, room: LubeRoom, points
   };
 }
 
-/** Whole numbers near the given ones that sum up to `total`: those that lost most by rounding down get one more. */
+/**
+ * Whole numbers near the given ones that sum up to `total`: those that lost most by rounding down get one
+ * more.
+ */
 function largestRemainders(ideal: readonly number[], total: number): number[] {
   const out = ideal.map(Math.floor);
   let left = total - out.reduce((a, b) => a + b, 0);
-  const order = ideal.map((v, i) => ({ i, lost: v - Math.floor(v) })).sort((a, b) => b.lost - a.lost || a.i - b.i);
+  const order = ideal
+    .map((v, i) => ({ i, lost: v - Math.floor(v) }))
+    .sort((a, b) => b.lost - a.lost || a.i - b.i);
   for (const { i } of order) {
     if (left <= 0) break;
     out[i] = (out[i] as number) + 1;

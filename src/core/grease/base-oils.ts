@@ -3,12 +3,22 @@ import { plasticFamily } from "../hardware/material";
 export const BASE_OILS = ["mineral", "PAO", "ester", "silicone", "PFPE"] as const;
 export type BaseOil = (typeof BASE_OILS)[number];
 
-/** Oils of one family mix: mineral oil, PAO and ester among themselves; silicone and perfluorinated oil with nothing else. */
+/**
+ * Oils of one family mix: mineral oil, PAO and ester among themselves; silicone and perfluorinated oil with
+ * nothing else.
+ */
 const familyOf = (oil: BaseOil): string => (oil === "silicone" || oil === "PFPE" ? oil : "hydrocarbon");
 export const oilsMix = (a: BaseOil, b: BaseOil): boolean => familyOf(a) === familyOf(b);
 
-/** What each oil attacks, and how. A material that does not stand here is left alone as far as the reference says. */
-const ATTACKS: readonly { readonly oils: readonly BaseOil[]; readonly materials: readonly string[]; readonly says: string }[] = [
+/**
+ * What each oil attacks, and how. A material that does not stand here is left alone as far as the reference
+ * says.
+ */
+const ATTACKS: readonly {
+  readonly oils: readonly BaseOil[];
+  readonly materials: readonly string[];
+  readonly says: string;
+}[] = [
   { oils: ["ester"], materials: ["ABS", "PC", "PS"], says: "ester oil cracks it" },
   { oils: ["mineral", "PAO"], materials: ["EPDM"], says: "it swells in mineral oil and PAO" },
   { oils: ["silicone"], materials: ["VMQ"], says: "silicone oil swells silicone rubber" },
@@ -18,10 +28,12 @@ const ATTACKS: readonly { readonly oils: readonly BaseOil[]; readonly materials:
 const RUBBERS: Readonly<Record<string, string>> = { silicone: "VMQ", "silicone rubber": "VMQ" };
 const ELASTOMERS = new Set(["NBR", "HNBR", "EPDM", "FKM", "VMQ", "NR", "CR"]);
 /** A rubber, of which seals are. */
-export const isRubber = (material: string): boolean => ELASTOMERS.has(RUBBERS[material.toLowerCase()] ?? material.toUpperCase());
+export const isRubber = (material: string): boolean =>
+  ELASTOMERS.has(RUBBERS[material.toLowerCase()] ?? material.toUpperCase());
 
 /** A material as the tables call it. */
-const called = (material: string): string => plasticFamily(material) ?? RUBBERS[material.toLowerCase()] ?? material;
+const called = (material: string): string =>
+  plasticFamily(material) ?? RUBBERS[material.toLowerCase()] ?? material;
 
 /** Why an oil must not touch a material; null: it may. @example attacked("ester", "PC") */
 export function attacked(oil: BaseOil, material: string): string | null {
@@ -32,11 +44,21 @@ export function attacked(oil: BaseOil, material: string): string | null {
 /** Copper alloys, which sulphur in EP additives stains and eats when it is warm. */
 export const isYellowMetal = (material: string): boolean => /^(bronze|brass|copper)\b/i.test(material.trim());
 
-/** Slopes m of log₁₀ log₁₀ (ν + 0.7) = A − m log₁₀ T (ASTM D341), from a usual viscosity index of each: 95, 140, 150, 400, 130. */
-const SLOPE: Readonly<Record<BaseOil, number>> = { mineral: 3.57, PAO: 3.08, ester: 3.02, silicone: 1.33, PFPE: 3.15 };
+/**
+ * Slopes m of log₁₀ log₁₀ (ν + 0.7) = A − m log₁₀ T (ASTM D341), from a usual viscosity index of each: 95,
+ * 140, 150, 400, 130.
+ */
+const SLOPE: Readonly<Record<BaseOil, number>> = {
+  mineral: 3.57,
+  PAO: 3.08,
+  ester: 3.02,
+  silicone: 1.33,
+  PFPE: 3.15,
+};
 
 /**
- * Kinematic viscosity at a temperature, mm²/s, from that at 40 °C, by the equation of ASTM D341 with a usual slope for the kind of oil.
+ * Kinematic viscosity at a temperature, mm²/s, from that at 40 °C, by the equation of ASTM D341 with a usual
+ * slope for the kind of oil.
  *
  * @example viscosityAt("mineral", 100, 100) // about 11: an oil of VG 100 and index 95
  */

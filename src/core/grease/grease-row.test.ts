@@ -2,9 +2,19 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Fault } from "../fault";
 import { greasesTable } from "./grease-row";
-import { BASE_OILS, GREASE_THICKENERS, type GreaseOnShelf, greaseOnShelf, NLGI_NAMES, nlgiFrom, nlgiName, thickenerName } from "./lubricant";
+import {
+  BASE_OILS,
+  GREASE_THICKENERS,
+  type GreaseOnShelf,
+  greaseOnShelf,
+  NLGI_NAMES,
+  nlgiFrom,
+  nlgiName,
+  thickenerName,
+} from "./lubricant";
 
-const hundredth = (min: number, max: number) => fc.integer({ min: min * 100, max: max * 100 }).map((n) => n / 100);
+const hundredth = (min: number, max: number) =>
+  fc.integer({ min: min * 100, max: max * 100 }).map((n) => n / 100);
 const grease: fc.Arbitrary<GreaseOnShelf> = fc
   .record(
     {
@@ -61,8 +71,13 @@ describe("a grease as a row", () => {
   });
   it("takes a thickener by its short name or in words, and a figure with a comma", () => {
     for (const thickener of ["LiX", "lix", "Lithium complex"])
-      expect(greasesTable.read(cells({ thickener, density_g_per_ml: "0,9" }))).toMatchObject({ thickener: "LiX", nlgi: -1, densityGPerMl: 0.9 });
-    for (const t of GREASE_THICKENERS) expect(greasesTable.read(cells({ thickener: thickenerName(t) })).thickener).toBe(t);
+      expect(greasesTable.read(cells({ thickener, density_g_per_ml: "0,9" }))).toMatchObject({
+        thickener: "LiX",
+        nlgi: -1,
+        densityGPerMl: 0.9,
+      });
+    for (const t of GREASE_THICKENERS)
+      expect(greasesTable.read(cells({ thickener: thickenerName(t) })).thickener).toBe(t);
   });
   it.each([
     [{ name: " " }, "name: a grease needs its name"],

@@ -1,6 +1,16 @@
 import { Fault, readWith } from "../fault";
 import { type Cells, flagFrom, numberFrom, type Table, under } from "../table/cells";
-import { BASE_OILS, GREASE_THICKENERS, type GreaseOnShelf, greaseOnShelf, NLGI_NAMES, nlgiFrom, nlgiName, SOLIDS, thickenerName } from "./lubricant";
+import {
+  BASE_OILS,
+  GREASE_THICKENERS,
+  type GreaseOnShelf,
+  greaseOnShelf,
+  NLGI_NAMES,
+  nlgiFrom,
+  nlgiName,
+  SOLIDS,
+  thickenerName,
+} from "./lubricant";
 
 /** Each field of a grease that is a number or a text, and the heading it stands under. */
 const COLUMNS = {
@@ -22,14 +32,20 @@ const COLUMNS = {
   pricePer100G: "price_per_100_g",
   retired: "retired",
 } as const satisfies Readonly<Record<keyof GreaseOnShelf, string>>;
-const columnOf = (field: string): string => new Map<string, string>(Object.entries(COLUMNS)).get(field) ?? "name";
+const columnOf = (field: string): string =>
+  new Map<string, string>(Object.entries(COLUMNS)).get(field) ?? "name";
 
 const FIGURES = ["viscosityMm2s", "leastC", "mostC", "densityGPerMl", "stockG", "pricePer100G"] as const;
 
 const SORTS = ["grease", "oil"] as const;
 
 /** One of a list of names, however it is written. */
-function oneOf<T extends string>(cells: Cells, column: string, of: readonly T[], says: (t: T) => string = (t) => t): T {
+function oneOf<T extends string>(
+  cells: Cells,
+  column: string,
+  of: readonly T[],
+  says: (t: T) => string = (t) => t,
+): T {
   const typed = (cells[column] ?? "").trim().toLowerCase();
   const found = of.find((t) => t.toLowerCase() === typed || says(t).toLowerCase() === typed);
   if (!typed) throw new Fault(column, "is missing");
@@ -49,7 +65,9 @@ export const greasesTable: Table<GreaseOnShelf> = {
     const nlgi = nlgiFrom(cells.nlgi ?? "");
     const raw = {
       name: cells.name ?? "",
-      ...(oil ? { sort: "oil" } : { thickener: oneOf(cells, "thickener", GREASE_THICKENERS, thickenerName), nlgi }),
+      ...(oil
+        ? { sort: "oil" }
+        : { thickener: oneOf(cells, "thickener", GREASE_THICKENERS, thickenerName), nlgi }),
       baseOil: oneOf(cells, "base_oil", BASE_OILS),
       ...(cells.solids?.trim()
         ? {
@@ -62,11 +80,19 @@ export const greasesTable: Table<GreaseOnShelf> = {
       ...(cells.ep?.trim() ? { ep: flagFrom(cells.ep, "ep") } : {}),
       h1: flagFrom(cells.h1 ?? "", "h1"),
       ...(flagFrom(cells.retired ?? "", "retired") ? { retired: true } : {}),
-      ...Object.fromEntries(FIGURES.flatMap((f) => (cells[COLUMNS[f]]?.trim() ? [[f, numberFrom(cells[COLUMNS[f]] ?? "", COLUMNS[f])]] : []))),
+      ...Object.fromEntries(
+        FIGURES.flatMap((f) =>
+          cells[COLUMNS[f]]?.trim() ? [[f, numberFrom(cells[COLUMNS[f]] ?? "", COLUMNS[f])]] : [],
+        ),
+      ),
       ...(cells.lot?.trim() ? { lot: cells.lot.trim() } : {}),
       ...(cells.opened_on?.trim() ? { openedOn: cells.opened_on.trim() } : {}),
     };
-    if (!oil && nlgi === undefined) throw new Fault("nlgi", cells.nlgi?.trim() ? `"${cells.nlgi}" is none of: ${NLGI_NAMES.join(", ")}` : "is missing");
+    if (!oil && nlgi === undefined)
+      throw new Fault(
+        "nlgi",
+        cells.nlgi?.trim() ? `"${cells.nlgi}" is none of: ${NLGI_NAMES.join(", ")}` : "is missing",
+      );
     return under(() => readWith(greaseOnShelf, raw), columnOf);
   },
   write(g) {

@@ -39,7 +39,8 @@ export const oldLubricant = z.strictObject({
 });
 export type OldLubricant = Frozen<z.infer<typeof oldLubricant>>;
 /** Whether enough is known of what is left to mix with it; otherwise it is taken out. */
-export const oldIsKnown = (old: OldLubricant | null): old is OldLubricant => old !== null && old.thickener !== "unknown" && old.baseOil !== "unknown";
+export const oldIsKnown = (old: OldLubricant | null): old is OldLubricant =>
+  old !== null && old.thickener !== "unknown" && old.baseOil !== "unknown";
 
 /** A room that one lubricant fills, as it is asked about. */
 export const lubeRoom = z
@@ -79,9 +80,11 @@ export const lubeAsk = z.strictObject({
   chambers: z.array(lubeRoom).min(1).max(40),
   shelf: z
     .array(
-      lubricantSchema
-        .omit({ densityGPerMl: true, stockG: true, solids: true })
-        .extend({ density: lubricantSchema.shape.densityGPerMl, grams: lubricantSchema.shape.stockG, solids: z.array(z.enum(SOLIDS)).optional() }),
+      lubricantSchema.omit({ densityGPerMl: true, stockG: true, solids: true }).extend({
+        density: lubricantSchema.shape.densityGPerMl,
+        grams: lubricantSchema.shape.stockG,
+        solids: z.array(z.enum(SOLIDS)).optional(),
+      }),
     )
     .max(5000),
 });

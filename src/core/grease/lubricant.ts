@@ -26,11 +26,19 @@ export const greaseOnShelf = z
     /** NLGI class of a grease, 000 as −2 and 00 as −1 */
     nlgi: z.int().min(-2).max(3).optional(),
     /** of the base oil, at 40 °C */
-    viscosityMm2s: z.number().min(1, "is thinner than any oil").max(5000, "is thicker than any oil").optional(),
+    viscosityMm2s: z
+      .number()
+      .min(1, "is thinner than any oil")
+      .max(5000, "is thicker than any oil")
+      .optional(),
     solids: z.array(z.enum(SOLIDS)).max(3).optional(),
     /** additives against seizing under pressure; left out: its sheet does not say */
     ep: z.boolean().optional(),
-    densityGPerMl: z.number().min(0.5, "no grease is lighter than 0.5 g/ml").max(2.5, "no grease is heavier than 2.5 g/ml").optional(),
+    densityGPerMl: z
+      .number()
+      .min(0.5, "no grease is lighter than 0.5 g/ml")
+      .max(2.5, "no grease is heavier than 2.5 g/ml")
+      .optional(),
     /** registered for incidental food contact */
     h1: z.boolean(),
     leastC: celsius,
@@ -45,8 +53,14 @@ export const greaseOnShelf = z
     retired: z.boolean().optional(),
   })
   .refine((g) => g.leastC < g.mostC, { path: ["mostC"], message: "must be above the lowest temperature" })
-  .refine((g) => g.sort === "oil" || g.thickener !== undefined, { path: ["thickener"], message: "say what holds the grease's oil: its data sheet names it" })
-  .refine((g) => g.sort === "oil" || g.nlgi !== undefined, { path: ["nlgi"], message: "say its NLGI class: it stands on the tube" });
+  .refine((g) => g.sort === "oil" || g.thickener !== undefined, {
+    path: ["thickener"],
+    message: "say what holds the grease's oil: its data sheet names it",
+  })
+  .refine((g) => g.sort === "oil" || g.nlgi !== undefined, {
+    path: ["nlgi"],
+    message: "say its NLGI class: it stands on the tube",
+  });
 export type GreaseOnShelf = Frozen<z.infer<typeof greaseOnShelf>>;
 
 /** The same with the name that jobs know it by. */
@@ -65,4 +79,5 @@ export const nlgiFrom = (name: string): number | undefined => {
 };
 
 /** A thickener in words: "lithium complex". */
-export const thickenerName = (t: (typeof GREASE_THICKENERS)[number]): string => (t === "PTFE" || t === "silica" ? t : THICKENER_NAMES[t]);
+export const thickenerName = (t: (typeof GREASE_THICKENERS)[number]): string =>
+  t === "PTFE" || t === "silica" ? t : THICKENER_NAMES[t];

@@ -4,14 +4,20 @@ interface PointKind {
   /** oil: nothing else, as well as grease, or never outside an oil bath */
   readonly oil: "only" | "may" | "never";
   /** NLGI classes: of the measured school and of the packed one */
-  readonly classes: { readonly measured: readonly [number, number]; readonly packed: readonly [number, number] };
+  readonly classes: {
+    readonly measured: readonly [number, number];
+    readonly packed: readonly [number, number];
+  };
   /** what such a place takes where nothing else tells it, ml; a drop of oil is 0.03 ml */
   readonly ml: number;
   /** how it is put there */
   readonly how: string;
 }
 
-const both = (low: number, high: number): PointKind["classes"] => ({ measured: [low, high], packed: [low, high] });
+const both = (low: number, high: number): PointKind["classes"] => ({
+  measured: [low, high],
+  packed: [low, high],
+});
 
 /** Sources: the shop's lubrication reference; amounts of small places are habit. */
 export const POINT_KINDS = {
@@ -36,7 +42,13 @@ export const POINT_KINDS = {
     ml: 0.5,
     how: "pressed in between the balls from one side until it shows at the other",
   },
-  "plain-bush": { says: "Bush", oil: "may", classes: both(1, 2), ml: 0.2, how: "a film on the shaft, turned in" },
+  "plain-bush": {
+    says: "Bush",
+    oil: "may",
+    classes: both(1, 2),
+    ml: 0.2,
+    how: "a film on the shaft, turned in",
+  },
   "sintered-bush": {
     says: "Sintered bush",
     oil: "only",
@@ -44,7 +56,13 @@ export const POINT_KINDS = {
     ml: 0.1,
     how: "oil until the bush takes no more, then wiped: grease closes its pores",
   },
-  ratchet: { says: "Ratchet, pawl", oil: "never", classes: both(0, 1), ml: 0.3, how: "a thin film on teeth and pawl: a pawl that swims does not fall in" },
+  ratchet: {
+    says: "Ratchet, pawl",
+    oil: "never",
+    classes: both(0, 1),
+    ml: 0.3,
+    how: "a thin film on teeth and pawl: a pawl that swims does not fall in",
+  },
   spline: { says: "Spline", oil: "never", classes: both(1, 2), ml: 0.3, how: "a film on the flanks" },
   striker: {
     says: "Striker",
@@ -53,18 +71,42 @@ export const POINT_KINDS = {
     ml: 2,
     how: "into the bore around the piston, not on its face: it must not be driven before it",
   },
-  "seal-lip": { says: "Seal lip", oil: "never", classes: both(1, 2), ml: 0.1, how: "a ring between the lips" },
+  "seal-lip": {
+    says: "Seal lip",
+    oil: "never",
+    classes: both(1, 2),
+    ml: 0.1,
+    how: "a ring between the lips",
+  },
   slide: { says: "Slide", oil: "never", classes: both(1, 2), ml: 0.3, how: "a film, pushed to and fro" },
-  "o-ring": { says: "O-ring", oil: "never", classes: both(1, 2), ml: 0.05, how: "so much that it shines, and no more" },
-  "clock-pivot": { says: "Small pivot", oil: "only", classes: both(1, 2), ml: 0.03, how: "one drop, that fills the hole and does not run" },
+  "o-ring": {
+    says: "O-ring",
+    oil: "never",
+    classes: both(1, 2),
+    ml: 0.05,
+    how: "so much that it shines, and no more",
+  },
+  "clock-pivot": {
+    says: "Small pivot",
+    oil: "only",
+    classes: both(1, 2),
+    ml: 0.03,
+    how: "one drop, that fills the hole and does not run",
+  },
 } as const satisfies Readonly<Record<string, PointKind>>;
 
 export type PointKindName = keyof typeof POINT_KINDS;
 export const POINT_KIND_NAMES = Object.keys(POINT_KINDS) as [PointKindName, ...PointKindName[]];
 export const pointKind = (kind: PointKindName): PointKind => POINT_KINDS[kind];
 
-/** How a lubricant is put at a place: poured into an oil bath, whatever lies in it; otherwise as is usual for its kind. */
-export const howAt = (kind: PointKindName, room: { readonly filling?: "grease" | "oil"; readonly levelPlug?: boolean } | undefined): string =>
+/**
+ * How a lubricant is put at a place: poured into an oil bath, whatever lies in it; otherwise as is usual for
+ * its kind.
+ */
+export const howAt = (
+  kind: PointKindName,
+  room: { readonly filling?: "grease" | "oil"; readonly levelPlug?: boolean } | undefined,
+): string =>
   room?.filling !== "oil"
     ? pointKind(kind).how
     : room.levelPlug
@@ -72,4 +114,5 @@ export const howAt = (kind: PointKindName, room: { readonly filling?: "grease" |
       : "poured in by the millilitre, turned through, and looked at again";
 
 /** Teeth that mesh: they fill a case, and what else lies in it takes what they take. */
-export const isMeshing = (kind: PointKindName): kind is "gear-teeth" | "worm" => kind === "gear-teeth" || kind === "worm";
+export const isMeshing = (kind: PointKindName): kind is "gear-teeth" | "worm" =>
+  kind === "gear-teeth" || kind === "worm";

@@ -23,7 +23,13 @@ const grease = (id: string, more: Partial<Lubricant> = {}): Lubricant => ({
   densityGPerMl: 0.9,
   ...more,
 });
-const oil = (id: string, more: Partial<Lubricant> = {}): Lubricant => ({ ...grease(id, more), sort: "oil", thickener: undefined, nlgi: undefined, ...more });
+const oil = (id: string, more: Partial<Lubricant> = {}): Lubricant => ({
+  ...grease(id, more),
+  sort: "oil",
+  thickener: undefined,
+  nlgi: undefined,
+  ...more,
+});
 const room = (more: Partial<LubeRoom> = {}): LubeRoom => ({
   id: "case",
   name: "gear case",
@@ -45,20 +51,45 @@ const ask = (chambers: LubeRoom | LubeRoom[], shelf: Lubricant[], more: Partial<
   shelf,
   ...more,
 });
-const answered = (r: LubeRoom, shelf: Lubricant[], more: Partial<LubeAsk> = {}): RoomAnswer => specifyLube(ask(r, shelf, more)).chambers[0] as RoomAnswer;
+const answered = (r: LubeRoom, shelf: Lubricant[], more: Partial<LubeAsk> = {}): RoomAnswer =>
+  specifyLube(ask(r, shelf, more)).chambers[0] as RoomAnswer;
 
 describe("a hard rule", () => {
   /** one that nothing speaks against in the room as it stands, and the change that forbids it */
-  const cases: readonly (readonly [string, Partial<Lubricant>, Partial<LubeRoom>, Partial<LubeAsk>, RegExp])[] = [
+  const cases: readonly (readonly [
+    string,
+    Partial<Lubricant>,
+    Partial<LubeRoom>,
+    Partial<LubeAsk>,
+    RegExp,
+  ])[] = [
     ["food", {}, {}, { foodContact: true }, /H1/],
     ["plastics", { baseOil: "ester" }, { materials: ["steel", "ABS"] }, {}, /cracks/],
     ["plastics", { baseOil: "ester" }, { materials: ["steel", "PC-GF10"] }, {}, /cracks/],
     ["seals", {}, { seals: ["EPDM"] }, {}, /swells/],
-    ["seals", { baseOil: "silicone" }, { seals: ["silicone"], points: [{ id: "l", kind: "seal-lip" }] }, {}, /swells/],
+    [
+      "seals",
+      { baseOil: "silicone" },
+      { seals: ["silicone"], points: [{ id: "l", kind: "seal-lip" }] },
+      {},
+      /swells/,
+    ],
     ["cold", { leastC: -10 }, { coldestC: -15 }, {}, /-15 °C/],
     ["temperature", { mostC: 89 }, { hottestC: 70 }, {}, /20 K/],
-    ["EP on copper", { ep: true }, { points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"] }] }, {}, /eat bronze/],
-    ["EP on copper", { ep: undefined }, { points: [{ id: "w", kind: "worm", materials: ["steel", "brass"] }] }, {}, /not said/],
+    [
+      "EP on copper",
+      { ep: true },
+      { points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"] }] },
+      {},
+      /eat bronze/,
+    ],
+    [
+      "EP on copper",
+      { ep: undefined },
+      { points: [{ id: "w", kind: "worm", materials: ["steel", "brass"] }] },
+      {},
+      /not said/,
+    ],
     ["bearing", { solids: ["graphite"] }, { points: [{ id: "b", kind: "rolling-bearing" }] }, {}, /graphite/],
     ["steel on steel", { baseOil: "silicone" }, {}, {}, /steel teeth/],
     ["sort", {}, { points: [{ id: "s", kind: "sintered-bush" }] }, {}, /oil alone/],
@@ -66,7 +97,13 @@ describe("a hard rule", () => {
     ["sort", {}, { filling: "oil" }, {}, /oil bath/],
     ["old grease", {}, { old: { left: "traces", thickener: "PU", baseOil: "mineral" } }, {}, /soup/],
     ["old grease", {}, { old: { left: "all", thickener: "Na", baseOil: "mineral" } }, {}, /soup/],
-    ["old grease", {}, { old: { left: "traces", thickener: "Li12", baseOil: "silicone" } }, {}, /does not mix/],
+    [
+      "old grease",
+      {},
+      { old: { left: "traces", thickener: "Li12", baseOil: "silicone" } },
+      {},
+      /does not mix/,
+    ],
   ];
   it.each(cases)("%s: forbids what would otherwise be taken", (rule, l, r, more, says) => {
     const a = answered(room(r), [grease("it", l)], more);
@@ -76,17 +113,26 @@ describe("a hard rule", () => {
     expect(against[0]?.says).toMatch(says);
   });
   it("knows a steel by its other names, and takes none of them for a plastic", () => {
-    const teeth = (a: string, b: string) => room({ points: [{ id: "t", kind: "gear-teeth", materials: [a, b] }] });
+    const teeth = (a: string, b: string) =>
+      room({ points: [{ id: "t", kind: "gear-teeth", materials: [a, b] }] });
     for (const steel of ["stainless", "hardened", "sintered"]) {
       expect(answered(teeth(steel, "steel"), [grease("it", { baseOil: "silicone" })]).choice).toBeNull();
-      expect(answered(teeth(steel, "steel"), [grease("it")]).verdicts[0]?.reasons.map((r) => r.rule)).not.toContain("plastic teeth");
+      expect(
+        answered(teeth(steel, "steel"), [grease("it")]).verdicts[0]?.reasons.map((r) => r.rule),
+      ).not.toContain("plastic teeth");
     }
-    expect(answered(teeth("nylon", "steel"), [grease("it")]).verdicts[0]?.reasons.map((r) => r.rule)).toContain("plastic teeth");
+    expect(
+      answered(teeth("nylon", "steel"), [grease("it")]).verdicts[0]?.reasons.map((r) => r.rule),
+    ).toContain("plastic teeth");
   });
   it("falls to none of them where nothing is the matter", () => {
-    for (const l of [{}, { mostC: 90 }, { leastC: 5 }, { solids: ["graphite" as const] }]) expect(answered(room(), [grease("it", l)]).choice).toBe("it");
+    for (const l of [{}, { mostC: 90 }, { leastC: 5 }, { solids: ["graphite" as const] }])
+      expect(answered(room(), [grease("it", l)]).choice).toBe("it");
     // EP below the warmth at which it eats copper
-    const worm = { points: [{ id: "w", kind: "worm" as const, materials: ["steel", "bronze"] }], hottestC: 59 };
+    const worm = {
+      points: [{ id: "w", kind: "worm" as const, materials: ["steel", "bronze"] }],
+      hottestC: 59,
+    };
     expect(answered(room(worm), [grease("it", { ep: true })]).choice).toBe("it");
   });
   it("beats all that is soft: nobody's word, price or open tube makes a forbidden one right", () => {
@@ -103,7 +149,9 @@ describe("a hard rule", () => {
 });
 
 describe("what is known of the old lubricant", () => {
-  const old = (thickener: "AlX" | "unknown" | "CaS", baseOil: "mineral" | "unknown" = "mineral") => ({ old: { left: "traces" as const, thickener, baseOil } });
+  const old = (thickener: "AlX" | "unknown" | "CaS", baseOil: "mineral" | "unknown" = "mineral") => ({
+    old: { left: "traces" as const, thickener, baseOil },
+  });
   it("unknown is taken out, and then nothing of it forbids anything", () => {
     const a = answered(room(old("unknown")), [grease("it")]);
     expect([a.choice, a.takeOut]).toEqual(["it", "all"]);
@@ -111,12 +159,17 @@ describe("what is known of the old lubricant", () => {
   });
   it("borderline: what can be reached comes out; the same goes together", () => {
     expect(answered(room(old("CaS")), [grease("it")])).toMatchObject({ choice: "it", takeOut: "reach" });
-    expect(answered(room(old("AlX")), [grease("it", { thickener: "AlX" })])).toMatchObject({ choice: "it", takeOut: "nothing" });
+    expect(answered(room(old("AlX")), [grease("it", { thickener: "AlX" })])).toMatchObject({
+      choice: "it",
+      takeOut: "nothing",
+    });
   });
   it("where only the old one stands in the way, it is said that washing helps", () => {
     const { chambers, missing } = specifyLube(ask(room(old("AlX")), [grease("Marsh")]));
     expect(chambers[0]?.choice).toBeNull();
-    expect(missing[0]).toMatch(/with all of the old aluminium complex grease washed out, Marsh would do\. Otherwise buy a grease, NLGI 00 to 1/);
+    expect(missing[0]).toMatch(
+      /with all of the old aluminium complex grease washed out, Marsh would do\. Otherwise buy a grease, NLGI 00 to 1/,
+    );
   });
 });
 
@@ -130,7 +183,9 @@ describe("what is missing", () => {
       points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"] }],
     });
     const { missing } = specifyLube(ask(r, [], { foodContact: true }));
-    expect(missing).toEqual(["For gear case: a grease, NLGI 00 to 1, registered H1, silicone or PFPE oil, good from -15 to 80 °C, without EP additives."]);
+    expect(missing).toEqual([
+      "For gear case: a grease, NLGI 00 to 1, registered H1, silicone or PFPE oil, good from -15 to 80 °C, without EP additives.",
+    ]);
   });
   it("one of which only the EP is not said is asked about before anything is bought; of an old one of which the oil is unknown nothing is asked", () => {
     const worm = { points: [{ id: "w", kind: "worm" as const, materials: ["steel", "brass"] }] };
@@ -141,7 +196,11 @@ describe("what is missing", () => {
   });
   it("a point that the chamber's lubricant does not suit gets another, or is named", () => {
     const r = room({ points: [...room().points, { id: "s", kind: "sintered-bush" }] });
-    expect(specifyLube(ask(r, [grease("g"), oil("o", { viscosityMm2s: 32 })])).chambers[0]?.points.map((p) => p.lubricant)).toEqual(["g", "o"]);
+    expect(
+      specifyLube(ask(r, [grease("g"), oil("o", { viscosityMm2s: 32 })])).chambers[0]?.points.map(
+        (p) => p.lubricant,
+      ),
+    ).toEqual(["g", "o"]);
     const without = specifyLube(ask(r, [grease("g")]));
     expect(without.chambers[0]?.points[1]).toMatchObject({ lubricant: null, grams: 0 });
     expect(without.missing).toEqual([expect.stringMatching(/^For sintered bush in gear case: an oil/)]);
@@ -149,14 +208,25 @@ describe("what is missing", () => {
   it("too little of it is said, and one of which there is enough comes first", () => {
     const both = [grease("a", { stockG: 3 }), grease("b", { stockG: 300 })];
     expect(answered(room(), both).choice).toBe("b");
-    expect(specifyLube(ask(room(), [both[0] as Lubricant])).missing).toEqual(["a: 36.0 g are needed, 3 g are left."]);
+    expect(specifyLube(ask(room(), [both[0] as Lubricant])).missing).toEqual([
+      "a: 36.0 g are needed, 3 g are left.",
+    ]);
   });
 });
 
 describe("how much", () => {
-  const teeth = (id: string, toothVolumeMl?: number): LubePlace => ({ id, kind: "gear-teeth", ...(toothVolumeMl && { toothVolumeMl }) });
+  const teeth = (id: string, toothVolumeMl?: number): LubePlace => ({
+    id,
+    kind: "gear-teeth",
+    ...(toothVolumeMl && { toothVolumeMl }),
+  });
   it("is free volume × fill × density, in the middle; teeth and bearing have theirs, the rest lies round the teeth", () => {
-    const r = room({ points: [teeth("t", 4), { id: "b", kind: "rolling-bearing", bearing: { bore: 8, outside: 22, width: 7 }, rpm: 1000 }] });
+    const r = room({
+      points: [
+        teeth("t", 4),
+        { id: "b", kind: "rolling-bearing", bearing: { bore: 8, outside: 22, width: 7 }, rpm: 1000 },
+      ],
+    });
     const a = answered(r, [grease("it")]);
     // 100 ml × 40 % × 0.9; 30 and 50 % beside it
     expect(a).toMatchObject({ grams: 36, leastGrams: 27, mostGrams: 45 });
@@ -169,7 +239,10 @@ describe("how much", () => {
     expect(answered(room(), [grease("it")], { school: "packed" }).grams).toBe(63);
   });
   it("the maker's figure stands, unless it cannot be", () => {
-    expect(answered(room({ makersGrams: 22 }), [grease("it")])).toMatchObject({ grams: 22, by: { rule: "maker’s figure" } });
+    expect(answered(room({ makersGrams: 22 }), [grease("it")])).toMatchObject({
+      grams: 22,
+      by: { rule: "maker’s figure" },
+    });
     expect(() => answered(room({ makersGrams: 91 }), [grease("it")])).toThrow(Fault);
     expect(() => answered(room({ makersGrams: 22_000 }), [grease("it")])).toThrow(/more than the 90 g/);
   });
@@ -179,7 +252,9 @@ describe("how much", () => {
     expect(a.by?.says).toMatch(/not known/);
   });
   it("a light and a heavy lubricant of one volume weigh what they weigh", () => {
-    const dense = answered(room(), [grease("it", { densityGPerMl: 1.9, baseOil: "PFPE", thickener: "PTFE" })]);
+    const dense = answered(room(), [
+      grease("it", { densityGPerMl: 1.9, baseOil: "PFPE", thickener: "PTFE" }),
+    ]);
     expect(dense.grams).toBe(76);
     expect(dense.points[0]?.ml).toBe(40);
   });
@@ -212,33 +287,76 @@ const SHELF: Lubricant[] = [
   grease("multi-2", { nlgi: 2, viscosityMm2s: 100 }),
   grease("fast-2", { nlgi: 2, thickener: "PU", baseOil: "PAO", viscosityMm2s: 68, mostC: 160 }),
   grease("food-1", { thickener: "AlX", baseOil: "PAO", h1: true, viscosityMm2s: 150, leastC: -40 }),
-  grease("food-00", { thickener: "AlX", baseOil: "PAO", h1: true, nlgi: -1, viscosityMm2s: 220, leastC: -10 }),
-  grease("food-2-hot", { thickener: "CaS", baseOil: "PAO", h1: true, nlgi: 2, viscosityMm2s: 100, mostC: 180, leastC: -20 }),
+  grease("food-00", {
+    thickener: "AlX",
+    baseOil: "PAO",
+    h1: true,
+    nlgi: -1,
+    viscosityMm2s: 220,
+    leastC: -10,
+  }),
+  grease("food-2-hot", {
+    thickener: "CaS",
+    baseOil: "PAO",
+    h1: true,
+    nlgi: 2,
+    viscosityMm2s: 100,
+    mostC: 180,
+    leastC: -20,
+  }),
   grease("plastic-1", { baseOil: "PAO", viscosityMm2s: 100, solids: ["PTFE"], leastC: -50 }),
-  grease("silicone-2", { thickener: "silica", baseOil: "silicone", nlgi: 2, viscosityMm2s: 350, h1: true, leastC: -40, mostC: 200 }),
+  grease("silicone-2", {
+    thickener: "silica",
+    baseOil: "silicone",
+    nlgi: 2,
+    viscosityMm2s: 350,
+    h1: true,
+    leastC: -40,
+    mostC: 200,
+  }),
   oil("sewing", { viscosityMm2s: 15 }),
   oil("clock", { viscosityMm2s: 100, baseOil: "PAO", leastC: -20 }),
   oil("spring-oil", { viscosityMm2s: 220 }),
 ];
-const taken = (r: Partial<LubeRoom>, more: Partial<LubeAsk> = {}): [string | null, (string | null)[], string[]] => {
+const taken = (
+  r: Partial<LubeRoom>,
+  more: Partial<LubeAsk> = {},
+): [string | null, (string | null)[], string[]] => {
   const a = answered(room(r), SHELF, more);
   const best = a.verdicts[0];
-  return [a.choice, a.points.map((p) => p.lubricant), best?.reasons.filter((x) => !x.against).map((x) => x.rule) ?? []];
+  return [
+    a.choice,
+    a.points.map((p) => p.lubricant),
+    best?.reasons.filter((x) => !x.against).map((x) => x.rule) ?? [],
+  ];
 };
 
 describe("a sensible pick", () => {
   it("rotary hammer: soft grease that carries blows, in the gears and at the striker", () => {
     const gears = {
       hottestC: 90,
-      points: [{ id: "t", kind: "gear-teeth", materials: ["steel", "steel"], pitchLineMPerS: 4, load: "shock" }],
+      points: [
+        { id: "t", kind: "gear-teeth", materials: ["steel", "steel"], pitchLineMPerS: 4, load: "shock" },
+      ],
     } satisfies Partial<LubeRoom>;
     expect(taken(gears)[0]).toMatch(/^gear-0/);
     const striker = { hottestC: 100, points: [{ id: "s", kind: "striker" }] } satisfies Partial<LubeRoom>;
-    expect(taken(striker)).toEqual(["gear-0-moly", ["gear-0-moly"], expect.arrayContaining(["load", "consistency"])]);
+    expect(taken(striker)).toEqual([
+      "gear-0-moly",
+      ["gear-0-moly"],
+      expect.arrayContaining(["load", "consistency"]),
+    ]);
   });
   it("slicer with a worm wheel of bronze: H1, and no EP that eats it", () => {
-    const slicer = { hottestC: 60, points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"], pitchLineMPerS: 0.8 }] } satisfies Partial<LubeRoom>;
-    expect(taken(slicer, { foodContact: true })).toEqual(["food-00", ["food-00"], expect.arrayContaining(["food", "EP on copper"])]);
+    const slicer = {
+      hottestC: 60,
+      points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"], pitchLineMPerS: 0.8 }],
+    } satisfies Partial<LubeRoom>;
+    expect(taken(slicer, { foodContact: true })).toEqual([
+      "food-00",
+      ["food-00"],
+      expect.arrayContaining(["food", "EP on copper"]),
+    ]);
     expect(taken(slicer)[0]).not.toMatch(/^gear/);
   });
   it("juicer, nylon on steel: H1 in class 1, which plastic teeth like", () => {
@@ -246,13 +364,19 @@ describe("a sensible pick", () => {
       materials: ["steel", "ABS"],
       points: [{ id: "t", kind: "gear-teeth", materials: ["steel", "PA66"], pitchLineMPerS: 1.2 }],
     } satisfies Partial<LubeRoom>;
-    expect(taken(juicer, { foodContact: true })).toEqual(["food-1", ["food-1"], expect.arrayContaining(["food", "plastics", "plastic teeth"])]);
+    expect(taken(juicer, { foodContact: true })).toEqual([
+      "food-1",
+      ["food-1"],
+      expect.arrayContaining(["food", "plastics", "plastic teeth"]),
+    ]);
   });
   it("hedge shear: crown gear of steel, packed, outdoors", () => {
     const shear = {
       coldestC: -10,
       hottestC: 80,
-      points: [{ id: "t", kind: "gear-teeth", materials: ["steel", "steel"], pitchLineMPerS: 3, load: "shock" }],
+      points: [
+        { id: "t", kind: "gear-teeth", materials: ["steel", "steel"], pitchLineMPerS: 3, load: "shock" },
+      ],
     } satisfies Partial<LubeRoom>;
     expect(taken(shear)[0]).toBe("gear-0-moly");
     expect(taken(shear, { school: "packed" })[0]).not.toBe("silicone-2");
@@ -278,9 +402,15 @@ describe("a sensible pick", () => {
     const bearings = {
       freeVolumeMl: null,
       hottestC: 90,
-      points: [{ id: "b", kind: "rolling-bearing", bearing: { bore: 12, outside: 32, width: 10 }, rpm: 22_000 }],
+      points: [
+        { id: "b", kind: "rolling-bearing", bearing: { bore: 12, outside: 32, width: 10 }, rpm: 22_000 },
+      ],
     } satisfies Partial<LubeRoom>;
-    expect(taken(bearings)).toEqual(["fast-2", ["fast-2"], expect.arrayContaining(["consistency", "bearing speed"])]);
+    expect(taken(bearings)).toEqual([
+      "fast-2",
+      ["fast-2"],
+      expect.arrayContaining(["consistency", "bearing speed"]),
+    ]);
   });
   it("points of a machine that sews: oil by the drop, grease nowhere in the bushes", () => {
     const sewing = {
@@ -317,12 +447,21 @@ describe("a sensible pick", () => {
     expect(taken(planetary)[0]).toBe("plastic-1");
   });
   it("ratchet head: a thin film of a soft one", () => {
-    const head = { freeVolumeMl: null, hottestC: 50, points: [{ id: "r", kind: "ratchet", materials: ["steel", "steel"] }] } satisfies Partial<LubeRoom>;
+    const head = {
+      freeVolumeMl: null,
+      hottestC: 50,
+      points: [{ id: "r", kind: "ratchet", materials: ["steel", "steel"] }],
+    } satisfies Partial<LubeRoom>;
     const [choice] = taken(head);
     expect(SHELF.find((l) => l.id === choice)?.nlgi).toBeLessThanOrEqual(1);
   });
   it("breadmaker: bush of its kneading shaft above the food, lip of silicone rubber", () => {
-    const bread = { freeVolumeMl: null, hottestC: 115, seals: ["silicone"], points: [{ id: "l", kind: "seal-lip" }] } satisfies Partial<LubeRoom>;
+    const bread = {
+      freeVolumeMl: null,
+      hottestC: 115,
+      seals: ["silicone"],
+      points: [{ id: "l", kind: "seal-lip" }],
+    } satisfies Partial<LubeRoom>;
     expect(taken(bread, { foodContact: true })[0]).toBe("food-2-hot");
   });
 });
@@ -344,26 +483,40 @@ describe("for every unit and every shelf", () => {
     { maxLength: 9 },
   );
   const points = fc.array(
-    fc.record({ kind: fc.constantFrom(...POINT_KIND_NAMES), materials: fc.constantFrom(["steel", "steel"], ["steel", "PA66"], ["steel", "bronze"]) }),
+    fc.record({
+      kind: fc.constantFrom(...POINT_KIND_NAMES),
+      materials: fc.constantFrom(["steel", "steel"], ["steel", "PA66"], ["steel", "bronze"]),
+    }),
     { minLength: 1, maxLength: 6 },
   );
   it("the choice does not hang on the shelf's order, amounts sum up exactly, and every lubricant has its reasons", () => {
     fc.assert(
-      fc.property(lubricants, points, fc.boolean(), fc.option(fc.integer({ min: 5, max: 400 }), { nil: null }), (shelf, at, foodContact, freeVolumeMl) => {
-        const named = shelf.map((l, i) => (l.sort === "oil" ? oil(`L${i}`, l) : grease(`L${i}`, l)));
-        const r = room({ freeVolumeMl, points: at.map((p, i) => ({ id: `p${i}`, ...p })) });
-        const a = answered(r, named, { foodContact });
-        expect(answered(r, [...named].reverse(), { foodContact }).choice).toBe(a.choice);
-        expect(a.verdicts).toHaveLength(named.length);
-        expect(a.choice === null).toBe(a.verdicts.every((v) => !v.ok));
-        for (const v of a.verdicts) if (!v.ok) expect(v.reasons.some((x) => x.hard && x.against)).toBe(true);
-        const own = a.points.filter((p) => p.lubricant !== null && p.lubricant === a.choice);
-        expect(own.reduce((s, p) => s + Math.round(p.grams * 100), 0)).toBe(a.choice === null ? 0 : Math.round(a.grams * 100));
-        expect(a.leastGrams).toBeLessThanOrEqual(a.grams);
-        expect(a.mostGrams).toBeGreaterThanOrEqual(a.grams);
-        if (freeVolumeMl !== null) expect(a.mostGrams).toBeLessThanOrEqual(freeVolumeMl * 0.9 + 0.01);
-        if (foodContact) for (const p of a.points) if (p.lubricant) expect(named.find((l) => l.id === p.lubricant)?.h1).toBe(true);
-      }),
+      fc.property(
+        lubricants,
+        points,
+        fc.boolean(),
+        fc.option(fc.integer({ min: 5, max: 400 }), { nil: null }),
+        (shelf, at, foodContact, freeVolumeMl) => {
+          const named = shelf.map((l, i) => (l.sort === "oil" ? oil(`L${i}`, l) : grease(`L${i}`, l)));
+          const r = room({ freeVolumeMl, points: at.map((p, i) => ({ id: `p${i}`, ...p })) });
+          const a = answered(r, named, { foodContact });
+          expect(answered(r, [...named].reverse(), { foodContact }).choice).toBe(a.choice);
+          expect(a.verdicts).toHaveLength(named.length);
+          expect(a.choice === null).toBe(a.verdicts.every((v) => !v.ok));
+          for (const v of a.verdicts)
+            if (!v.ok) expect(v.reasons.some((x) => x.hard && x.against)).toBe(true);
+          const own = a.points.filter((p) => p.lubricant !== null && p.lubricant === a.choice);
+          expect(own.reduce((s, p) => s + Math.round(p.grams * 100), 0)).toBe(
+            a.choice === null ? 0 : Math.round(a.grams * 100),
+          );
+          expect(a.leastGrams).toBeLessThanOrEqual(a.grams);
+          expect(a.mostGrams).toBeGreaterThanOrEqual(a.grams);
+          if (freeVolumeMl !== null) expect(a.mostGrams).toBeLessThanOrEqual(freeVolumeMl * 0.9 + 0.01);
+          if (foodContact)
+            for (const p of a.points)
+              if (p.lubricant) expect(named.find((l) => l.id === p.lubricant)?.h1).toBe(true);
+        },
+      ),
       { numRuns: 300 },
     );
   });
@@ -376,7 +529,11 @@ describe("for every unit and every shelf", () => {
       shelf: [{ ...facts, density: 0.95, grams: 30, solids: [] }],
     };
     expect(askFrom(lubeAsk.parse(json)).shelf[0]).toMatchObject({ densityGPerMl: 0.95, stockG: 30 });
-    expect(lubeAsk.safeParse({ ...json, chambers: [room({ coldestC: 80 })] }).error?.issues[0]?.message).toMatch(/above the coldest/);
-    expect(lubeAsk.safeParse({ ...json, chambers: [room({ points: [] })] }).error?.issues[0]?.message).toMatch(/without a point/);
+    expect(
+      lubeAsk.safeParse({ ...json, chambers: [room({ coldestC: 80 })] }).error?.issues[0]?.message,
+    ).toMatch(/above the coldest/);
+    expect(
+      lubeAsk.safeParse({ ...json, chambers: [room({ points: [] })] }).error?.issues[0]?.message,
+    ).toMatch(/without a point/);
   });
 });

@@ -55,18 +55,31 @@ export function mainPoints(room: LubeRoom): readonly LubePlace[] {
 
 const codePoints = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-/** Every lubricant of the shelf at some points of a chamber, those that are allowed first, the best of them first. The shelf's order has no say. */
+/**
+ * Every lubricant of the shelf at some points of a chamber, those that are allowed first, the best of them
+ * first. The shelf's order has no say.
+ */
 function ranked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): LubeVerdict[] {
   const about = grams(room, points);
   const judged = judging(ask, room, points);
   return ask.shelf
     .map((l): LubeVerdict & { name: string } => {
       const reasons = [...judged.reasons(l), ...enoughOf(l, about)];
-      return { lubricant: l.id, name: l.name, ok: reasons.every((r) => !(r.hard && r.against)), reasons, weight: reasons.reduce((s, r) => s + r.weight, 0) };
+      return {
+        lubricant: l.id,
+        name: l.name,
+        ok: reasons.every((r) => !(r.hard && r.against)),
+        reasons,
+        weight: reasons.reduce((s, r) => s + r.weight, 0),
+      };
     })
     .sort(
       (a, b) =>
-        Number(b.ok) - Number(a.ok) || broken(a) - broken(b) || a.weight - b.weight || codePoints(a.name, b.name) || codePoints(a.lubricant, b.lubricant),
+        Number(b.ok) - Number(a.ok) ||
+        broken(a) - broken(b) ||
+        a.weight - b.weight ||
+        codePoints(a.name, b.name) ||
+        codePoints(a.lubricant, b.lubricant),
     )
     .map(({ name: _, ...v }) => v);
 }
@@ -75,7 +88,8 @@ const broken = (v: LubeVerdict): number => v.reasons.filter((r) => r.hard && r.a
 /** About what is needed, to see whether a tube holds it. */
 const grams = (room: LubeRoom, points: readonly LubePlace[]): number =>
   room.makersGrams ??
-  (room.freeVolumeMl === null ? 0 : room.freeVolumeMl * 0.3 * DEFAULT_DENSITY) + points.reduce((s, p) => s + ownGrams(p, DEFAULT_DENSITY) * 0.1, 0);
+  (room.freeVolumeMl === null ? 0 : room.freeVolumeMl * 0.3 * DEFAULT_DENSITY) +
+    points.reduce((s, p) => s + ownGrams(p, DEFAULT_DENSITY) * 0.1, 0);
 
 function enoughOf(l: Lubricant, about: number): LubeReason[] {
   if (l.stockG === undefined) return [];
@@ -92,9 +106,11 @@ function enoughOf(l: Lubricant, about: number): LubeReason[] {
 }
 
 /**
- * Which lubricant goes into each chamber of a unit, how much of it at each point, what has to come out first, and what is missing on the shelf.
+ * Which lubricant goes into each chamber of a unit, how much of it at each point, what has to come out first,
+ * and what is missing on the shelf.
  *
- * Hard rules are hard; the others rank and say why. Sources: the shop's lubrication reference (mixing, materials, fill, classes), AGMA 9005 for
+ * Hard rules are hard; the others rank and say why. Sources: the shop's lubrication reference (mixing,
+ * materials, fill, classes), AGMA 9005 for
  * teeth and ISO 281 for bearings (see viscosity.ts). Throws a Fault where a maker's figure cannot be.
  */
 export function specifyLube(ask: LubeAsk): LubeAnswer {
@@ -121,16 +137,27 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
       }
       // of greases that meet in one room each must go together with the others
       const here = judging(ask, room, [p]);
-      const may = ask.shelf.filter((l) => [...others.values()].every((o) => together(o, l)) && here.allowed(l));
+      const may = ask.shelf.filter(
+        (l) => [...others.values()].every((o) => together(o, l)) && here.allowed(l),
+      );
       const [other] = ranked({ ...ask, shelf: may }, room, [p]);
       const l = other && (byId.get(other.lubricant) as Lubricant);
       if (!l) {
-        if (choice || pointKind(p.kind).oil === "only") missing.push(`For ${pointKind(p.kind).says.toLowerCase()} in ${room.name}: ${asked(ask, room, [p])}.`);
+        if (choice || pointKind(p.kind).oil === "only")
+          missing.push(
+            `For ${pointKind(p.kind).says.toLowerCase()} in ${room.name}: ${asked(ask, room, [p])}.`,
+          );
         return { id: p.id, lubricant: null, grams: 0, ml: 0, how };
       }
       others.set(l.id, l);
       const g = Math.round(ownGrams(p, l.densityGPerMl ?? DEFAULT_DENSITY) * 100) / 100;
-      return { id: p.id, lubricant: l.id, grams: g, ml: Math.round((g / (l.densityGPerMl ?? DEFAULT_DENSITY)) * 100) / 100, how };
+      return {
+        id: p.id,
+        lubricant: l.id,
+        grams: g,
+        ml: Math.round((g / (l.densityGPerMl ?? DEFAULT_DENSITY)) * 100) / 100,
+        how,
+      };
     });
     if (choice?.stockG !== undefined && amounts && choice.stockG < amounts.grams)
       missing.push(`${choice.name}: ${amounts.grams.toFixed(1)} g are needed, ${choice.stockG} g are left.`);
@@ -150,7 +177,8 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
 }
 
 /** Whether two lubricants may meet. An oil by the drop does little to a grease. */
-const together = (a: Lubricant, b: Lubricant): boolean => isOil(a) || isOil(b) || mixingOfAny(a.thickener ?? "", b.thickener ?? "") !== "incompatible";
+const together = (a: Lubricant, b: Lubricant): boolean =>
+  isOil(a) || isOil(b) || mixingOfAny(a.thickener ?? "", b.thickener ?? "") !== "incompatible";
 
 function takeOutOf({ old }: LubeRoom, choice: Lubricant | null): TakeOut {
   if (!old) return "nothing";
@@ -187,11 +215,22 @@ function asked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): stri
   // an oil is named by what it meets, not by what is left of the old one
   const without = judging(ask, { ...room, old: null, taken: undefined }, points);
   const oils = BASE_OILS.filter((baseOil) => {
-    const probe: Lubricant = { id: "probe", name: "probe", sort: oil ? "oil" : "grease", baseOil, ep: false, h1: true, leastC: -100, mostC: 400 };
+    const probe: Lubricant = {
+      id: "probe",
+      name: "probe",
+      sort: oil ? "oil" : "grease",
+      baseOil,
+      ep: false,
+      h1: true,
+      leastC: -100,
+      mostC: 400,
+    };
     return without.allowed(probe);
   });
   const facts = [
-    oil ? "an oil" : `a grease, NLGI ${low === high ? nlgiName(low) : `${nlgiName(low)} to ${nlgiName(high)}`}`,
+    oil
+      ? "an oil"
+      : `a grease, NLGI ${low === high ? nlgiName(low) : `${nlgiName(low)} to ${nlgiName(high)}`}`,
     ask.foodContact ? "registered H1" : "",
     // where every oil will do none is named
     oils.length && oils.length < BASE_OILS.length ? `${oils.join(" or ")} oil` : "",

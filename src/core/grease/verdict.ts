@@ -30,7 +30,10 @@ interface Ground {
   readonly points: readonly LubePlace[];
   readonly plastics: readonly string[];
   readonly yellow: readonly string[];
-  /** what each oil attacks here, of what it touches and of the seals: asked for five oils, not for every lubricant */
+  /**
+   * what each oil attacks here, of what it touches and of the seals: asked for five oils, not for every
+   * lubricant
+   */
   readonly harm: (oil: BaseOil) => { readonly eaten: readonly string[]; readonly swollen: readonly string[] };
   readonly steelOnSteel: boolean;
   readonly plasticTeeth: boolean;
@@ -39,8 +42,11 @@ interface Ground {
 function groundOf(ask: Asked, room: LubeRoom, points: readonly LubePlace[]): Ground {
   const touches = [...new Set([...room.materials, ...points.flatMap((p) => p.materials ?? [])])];
   const meshing = points.filter((p) => isMeshing(p.kind));
-  const attackedBy = (oil: BaseOil, of: readonly string[]): string[] => of.flatMap((m) => (attacked(oil, m) ? [`${m}: ${attacked(oil, m)}`] : []));
-  const harms = new Map(BASE_OILS.map((oil) => [oil, { eaten: attackedBy(oil, touches), swollen: attackedBy(oil, room.seals) }]));
+  const attackedBy = (oil: BaseOil, of: readonly string[]): string[] =>
+    of.flatMap((m) => (attacked(oil, m) ? [`${m}: ${attacked(oil, m)}`] : []));
+  const harms = new Map(
+    BASE_OILS.map((oil) => [oil, { eaten: attackedBy(oil, touches), swollen: attackedBy(oil, room.seals) }]),
+  );
   return {
     ask,
     room,
@@ -53,7 +59,10 @@ function groundOf(ask: Asked, room: LubeRoom, points: readonly LubePlace[]): Gro
   };
 }
 
-/** How lubricants are judged at some points of a chamber: all that speaks for or against one, and whether a hard rule forbids it. */
+/**
+ * How lubricants are judged at some points of a chamber: all that speaks for or against one, and whether a
+ * hard rule forbids it.
+ */
 export function judging(ask: Asked, room: LubeRoom, points: readonly LubePlace[]) {
   const ground = groundOf(ask, room, points);
   return {
@@ -63,7 +72,10 @@ export function judging(ask: Asked, room: LubeRoom, points: readonly LubePlace[]
 }
 
 /** The rules that hold whoever decides. Each is said also where it is kept, if it was in question at all. */
-function hardReasons({ ask, room, points, plastics, yellow, steelOnSteel, harm }: Ground, l: Lubricant): LubeReason[] {
+function hardReasons(
+  { ask, room, points, plastics, yellow, steelOnSteel, harm }: Ground,
+  l: Lubricant,
+): LubeReason[] {
   const out: LubeReason[] = [];
   const rule = (rule: string, broken: string | null, kept?: string): void => {
     if (broken) out.push({ rule, says: broken, against: true, hard: true, weight: 0 });
@@ -71,18 +83,43 @@ function hardReasons({ ask, room, points, plastics, yellow, steelOnSteel, harm }
   };
   const overridden = room.override === true && room.taken === l.id && !l.h1;
   if (ask.foodContact && overridden)
-    out.push({ rule: "food", says: "not registered H1, and goes in all the same: the reason stands on the sheet", against: true, hard: false, weight: 0 });
+    out.push({
+      rule: "food",
+      says: "not registered H1, and goes in all the same: the reason stands on the sheet",
+      against: true,
+      hard: false,
+      weight: 0,
+    });
   else if (ask.foodContact)
-    rule("food", l.h1 ? null : "not registered H1: it must not go into a machine that touches food", "registered for incidental food contact (H1)");
+    rule(
+      "food",
+      l.h1 ? null : "not registered H1: it must not go into a machine that touches food",
+      "registered for incidental food contact (H1)",
+    );
   rule("sort", wrongSort(room, l, points));
   const { eaten, swollen } = harm(l.baseOil);
-  rule("plastics", eaten.length ? eaten.join("; ") : null, plastics.length ? `${l.baseOil} oil leaves ${plastics.join(", ")} alone` : undefined);
-  rule("seals", swollen.length ? swollen.join("; ") : null, room.seals.length ? `${l.baseOil} oil suits ${room.seals.join(", ")}` : undefined);
-  rule("cold", l.leastC > room.coldestC ? `good down to ${l.leastC} °C only: it must still move at ${room.coldestC} °C` : null);
+  rule(
+    "plastics",
+    eaten.length ? eaten.join("; ") : null,
+    plastics.length ? `${l.baseOil} oil leaves ${plastics.join(", ")} alone` : undefined,
+  );
+  rule(
+    "seals",
+    swollen.length ? swollen.join("; ") : null,
+    room.seals.length ? `${l.baseOil} oil suits ${room.seals.join(", ")}` : undefined,
+  );
+  rule(
+    "cold",
+    l.leastC > room.coldestC
+      ? `good down to ${l.leastC} °C only: it must still move at ${room.coldestC} °C`
+      : null,
+  );
   const spare = l.mostC - room.hottestC;
   rule(
     "temperature",
-    spare < SPARE_K ? `good to ${l.mostC} °C only: there must be ${SPARE_K} K above ${room.hottestC} °C` : null,
+    spare < SPARE_K
+      ? `good to ${l.mostC} °C only: there must be ${SPARE_K} K above ${room.hottestC} °C`
+      : null,
     `from ${l.leastC} to ${l.mostC} °C: ${spare} K above the hottest part`,
   );
   if (yellow.length && room.hottestC >= EP_WARM_C)
@@ -96,10 +133,22 @@ function hardReasons({ ask, room, points, plastics, yellow, steelOnSteel, harm }
       `no EP additives that would eat ${yellow.join(", ")}`,
     );
   if (points.some((p) => p.kind === "rolling-bearing"))
-    rule("bearing", l.solids?.includes("graphite") ? "graphite in a rolling bearing is rolled into its tracks" : null);
-  if (steelOnSteel) rule("steel on steel", l.baseOil === "silicone" ? "silicone oil carries next to nothing between steel teeth" : null);
+    rule(
+      "bearing",
+      l.solids?.includes("graphite") ? "graphite in a rolling bearing is rolled into its tracks" : null,
+    );
+  if (steelOnSteel)
+    rule(
+      "steel on steel",
+      l.baseOil === "silicone" ? "silicone oil carries next to nothing between steel teeth" : null,
+    );
   const meets = meetsOld(room, l);
-  if (meets) rule("old grease", meets.how === "incompatible" ? meets.says : null, meets.how === "borderline" ? undefined : meets.says);
+  if (meets)
+    rule(
+      "old grease",
+      meets.how === "incompatible" ? meets.says : null,
+      meets.how === "borderline" ? undefined : meets.says,
+    );
   return out;
 }
 
@@ -116,11 +165,20 @@ function wrongSort(room: LubeRoom, l: Lubricant, points: readonly LubePlace[]): 
   return greased ? `${named(greased)}: oil would run off; grease stays` : null;
 }
 
-/** What it makes of the old lubricant that is still there; undefined: there is none, or all of it is taken out. */
-function meetsOld({ old }: LubeRoom, l: Lubricant): { readonly says: string; readonly how: Mixing } | undefined {
+/**
+ * What it makes of the old lubricant that is still there; undefined: there is none, or all of it is taken
+ * out.
+ */
+function meetsOld(
+  { old }: LubeRoom,
+  l: Lubricant,
+): { readonly says: string; readonly how: Mixing } | undefined {
   if (!oldIsKnown(old) || old.baseOil === "unknown" || isOil(l)) return undefined;
   if (!oilsMix(old.baseOil, l.baseOil))
-    return { says: `${l.baseOil} oil does not mix with the old ${old.baseOil} oil: wash all of it out, or take another`, how: "incompatible" };
+    return {
+      says: `${l.baseOil} oil does not mix with the old ${old.baseOil} oil: wash all of it out, or take another`,
+      how: "incompatible",
+    };
   const how = mixingOfAny(old.thickener, l.thickener ?? "");
   const names = `${l.thickener ? thickenerName(l.thickener) : "this"} over ${oldThickenerName(old.thickener)}`;
   const outcome = {
@@ -133,36 +191,60 @@ function meetsOld({ old }: LubeRoom, l: Lubricant): { readonly says: string; rea
 }
 
 /** Weights of the ranking: the more, the worse. A class off is as bad as a viscosity of a third. */
-const W = { class: 3, viscosity: 2, ep: 2, leak: 2, water: 2, borderline: 3, stock: 5, price: 0.5, open: 0.4, speed: 4, noViscosity: 1, makers: 1000 } as const;
+const W = {
+  class: 3,
+  viscosity: 2,
+  ep: 2,
+  leak: 2,
+  water: 2,
+  borderline: 3,
+  stock: 5,
+  price: 0.5,
+  open: 0.4,
+  speed: 4,
+  noViscosity: 1,
+  makers: 1000,
+} as const;
 /** Soaps that stand water. */
 const STANDS_WATER = new Set(["CaS", "CaX", "AlX", "Ca12", "Ca", "PUs"]);
 
 /** What ranks those that are allowed. */
 function softReasons({ ask, room, points, yellow, plasticTeeth }: Ground, l: Lubricant): LubeReason[] {
   const out: LubeReason[] = [];
-  const soft = (rule: string, says: string, weight: number): void => void out.push({ rule, says, against: weight > 0, hard: false, weight });
+  const soft = (rule: string, says: string, weight: number): void =>
+    void out.push({ rule, says, against: weight > 0, hard: false, weight });
   if (room.makersLubricant === l.id) soft("maker’s word", "the maker names it for this model", -W.makers);
   consistency(ask.school, l, points, soft);
   viscosity(room, l, points, soft);
   const shock = points.some((p) => p.load === "shock" || p.kind === "striker");
   const carries = l.ep === true || (l.solids ?? []).some((s) => s !== "PTFE");
-  if (shock) soft("load", carries ? "EP or solids carry it through the blows" : "neither EP nor solids: blows press the oil out", carries ? -0.5 : W.ep);
+  if (shock)
+    soft(
+      "load",
+      carries ? "EP or solids carry it through the blows" : "neither EP nor solids: blows press the oil out",
+      carries ? -0.5 : W.ep,
+    );
   if (yellow.length && l.ep && room.hottestC < EP_WARM_C)
     soft("EP on copper", `EP buys nothing on ${yellow.join(", ")}, and stains it once it is warm`, W.ep / 2);
   if (plasticTeeth) {
     const spares = l.baseOil === "PAO" || l.baseOil === "silicone";
     soft(
       "plastic teeth",
-      spares ? `${l.baseOil} oil leaves plastic teeth as they are for years` : `${l.baseOil} oil is stood by plastic teeth; PAO ages them less`,
+      spares
+        ? `${l.baseOil} oil leaves plastic teeth as they are for years`
+        : `${l.baseOil} oil is stood by plastic teeth; PAO ages them less`,
       spares ? -0.5 : 0,
     );
-    if (l.solids?.includes("PTFE")) soft("plastic teeth", "its PTFE lets plastic slide where the oil is pressed out", -0.5);
+    if (l.solids?.includes("PTFE"))
+      soft("plastic teeth", "its PTFE lets plastic slide where the oil is pressed out", -0.5);
     if (l.ep) soft("plastic teeth", "EP additives do nothing between plastic and steel", W.ep / 2);
   }
   if (room.leaks)
     soft(
       "leak",
-      (l.nlgi ?? -3) >= 1 ? "stiff enough to stay in a housing that leaks" : "so soft it runs out of a housing that leaks",
+      (l.nlgi ?? -3) >= 1
+        ? "stiff enough to stay in a housing that leaks"
+        : "so soft it runs out of a housing that leaks",
       (l.nlgi ?? -3) >= 1 ? 0 : W.leak,
     );
   if (room.water && !isOil(l)) {
@@ -193,13 +275,23 @@ function softReasons({ ask, room, points, yellow, plasticTeeth }: Ground, l: Lub
 type Soft = (rule: string, says: string, weight: number) => void;
 
 /** NLGI class by place and school. Teeth have the say where they mesh in one case with bearings. */
-function consistency(school: LubeAsk["school"], l: Lubricant, points: readonly LubePlace[], soft: Soft): void {
+function consistency(
+  school: LubeAsk["school"],
+  l: Lubricant,
+  points: readonly LubePlace[],
+  soft: Soft,
+): void {
   const { nlgi } = l;
   if (isOil(l) || nlgi === undefined) return;
   const wanted = points.map((p): { p: LubePlace; low: number; high: number; say: number } => {
     const [low, high] = pointKind(p.kind).classes[school];
     const plastic = isMeshing(p.kind) && p.materials?.some(isPlastic);
-    return { p, low: plastic ? Math.max(low, Math.min(1, high)) : low, high, say: isMeshing(p.kind) ? 1 : 0.1 };
+    return {
+      p,
+      low: plastic ? Math.max(low, Math.min(1, high)) : low,
+      high,
+      say: isMeshing(p.kind) ? 1 : 0.1,
+    };
   });
   const off = (low: number, high: number): number => Math.max(0, low - nlgi, nlgi - high);
   const all = wanted.reduce((s, w) => s + w.say, 0) || 1;
@@ -210,7 +302,8 @@ function consistency(school: LubeAsk["school"], l: Lubricant, points: readonly L
   if (!worst) return;
   const where = pointKind(worst.p.kind).says.toLowerCase();
   const name = `NLGI ${nlgiName(nlgi)}`;
-  const asked = worst.low === worst.high ? nlgiName(worst.low) : `${nlgiName(worst.low)} to ${nlgiName(worst.high)}`;
+  const asked =
+    worst.low === worst.high ? nlgiName(worst.low) : `${nlgiName(worst.low)} to ${nlgiName(worst.high)}`;
   const d = off(worst.low, worst.high);
   soft(
     "consistency",
@@ -225,14 +318,21 @@ function consistency(school: LubeAsk["school"], l: Lubricant, points: readonly L
 
 /** The base oil against the speed of teeth and bearings. */
 function viscosity(room: LubeRoom, l: Lubricant, points: readonly LubePlace[], soft: Soft): void {
-  const asking = points.filter((p) => (isMeshing(p.kind) && p.pitchLineMPerS !== undefined) || (p.kind === "rolling-bearing" && p.bearing && p.rpm));
+  const asking = points.filter(
+    (p) =>
+      (isMeshing(p.kind) && p.pitchLineMPerS !== undefined) ||
+      (p.kind === "rolling-bearing" && p.bearing && p.rpm),
+  );
   if (!asking.length) return;
   const v40 = l.viscosityMm2s;
   if (v40 === undefined) {
     soft("viscosity", "the viscosity of its oil is not on the shelf: look at its sheet", W.noViscosity);
     return;
   }
-  const fast = Math.max(-1, ...points.flatMap((p) => (isMeshing(p.kind) && p.pitchLineMPerS !== undefined ? [p.pitchLineMPerS] : [])));
+  const fast = Math.max(
+    -1,
+    ...points.flatMap((p) => (isMeshing(p.kind) && p.pitchLineMPerS !== undefined ? [p.pitchLineMPerS] : [])),
+  );
   if (fast >= 0) {
     const worm = points.some((p) => p.kind === "worm");
     const [least, most] = toothViscosity(fast, worm);

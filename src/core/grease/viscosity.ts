@@ -2,8 +2,10 @@
 const FEET_PER_MINUTE = 196.850394;
 
 /**
- * Viscosities of the base oil at 40 °C that suit teeth of a pitch-line speed, mm²/s: [least, most]. About 7000/√v with v in ft/min, as the
- * tables of AGMA 9005 follow; a grease's oil may be a fourth of what an oil bath asks, as its soap holds it in place. Worms slide, and ask more.
+ * Viscosities of the base oil at 40 °C that suit teeth of a pitch-line speed, mm²/s: [least, most]. About
+ * 7000/√v with v in ft/min, as the
+ * tables of AGMA 9005 follow; a grease's oil may be a fourth of what an oil bath asks, as its soap holds it
+ * in place. Worms slide, and ask more.
  *
  * @example toothViscosity(5, false) // about [56, 446]: 7000/√984 = 223
  */
@@ -18,14 +20,23 @@ interface BearingSize {
 }
 const meanDiameter = (b: BearingSize): number => (b.bore + b.outside) / 2;
 
-/** Speed factor n·dm of a bearing, mm/min. @example bearingSpeed({ bore: 8, outside: 22 }, 10_000) // 150 000 */
+/**
+ * Speed factor n·dm of a bearing, mm/min.
+ *
+ * @example bearingSpeed({ bore: 8, outside: 22 }, 10_000) // 150 000
+ */
 export const bearingSpeed = (b: BearingSize, rpm: number): number => rpm * meanDiameter(b);
 
-/** What n·dm a grease of such an oil stands: thin oils run fast. Usual figures of data sheets, for ball bearings. */
-export const speedLimit = (at40: number): number => (at40 <= 32 ? 1_000_000 : at40 <= 100 ? 600_000 : at40 <= 220 ? 400_000 : 250_000);
+/**
+ * What n·dm a grease of such an oil stands: thin oils run fast. Usual figures of data sheets, for ball
+ * bearings.
+ */
+export const speedLimit = (at40: number): number =>
+  at40 <= 32 ? 1_000_000 : at40 <= 100 ? 600_000 : at40 <= 220 ? 400_000 : 250_000;
 
 /**
- * Viscosity ratio κ = ν/ν₁ of a rolling bearing (ISO 281): ν₁ = 45 000 n^-0.83 dm^-0.5 below 1000 rpm, 4500 n^-0.5 dm^-0.5 above.
+ * Viscosity ratio κ = ν/ν₁ of a rolling bearing (ISO 281): ν₁ = 45 000 n^-0.83 dm^-0.5 below 1000 rpm, 4500
+ * n^-0.5 dm^-0.5 above.
  *
  * @param at the oil's viscosity at the bearing's temperature, mm²/s
  */

@@ -7,13 +7,20 @@ import type { FinalCheck } from "./final-check";
 /** So many turns of the output are turned by hand, where more teeth would only be counted. */
 const MOST_TURNS = 40;
 
-/** Turned by hand until the same teeth meet everywhere, where the train tells after how many turns that is, and it can be done. */
+/**
+ * Turned by hand until the same teeth meet everywhere, where the train tells after how many turns that is,
+ * and it can be done.
+ */
 export function byHand(train: TrainInput | undefined, driven: boolean): FinalCheck {
   const why = driven ? "The motor hides what the hand feels." : "A tight spot is felt before it is heard.";
   const [output] = train ? outputShafts(train) : [];
   const turns = train && output !== undefined ? fullCycle(train, output) : null;
   if (turns === null || output === undefined)
-    return { check: "by-hand", asks: "Turned by hand through two full turns of the output: even, no tight spot?", why };
+    return {
+      check: "by-hand",
+      asks: "Turned by hand through two full turns of the output: even, no tight spot?",
+      why,
+    };
   if (turns <= MOST_TURNS)
     return {
       check: "by-hand",
@@ -27,14 +34,21 @@ export function byHand(train: TrainInput | undefined, driven: boolean): FinalChe
   };
 }
 
-/** A motor may turn slower under its own brushes, and faster when it is idle, than its plate says: shares of what the train makes of that. */
+/**
+ * A motor may turn slower under its own brushes, and faster when it is idle, than its plate says: shares of
+ * what the train makes of that.
+ */
 const SLOWEST = 0.8;
 const FASTEST = 1.15;
 
-/** The speed of the output, where the train tells it: another is a slipping clutch, a wrong wheel or a wrong belt. */
+/**
+ * The speed of the output, where the train tells it: another is a slipping clutch, a wrong wheel or a wrong
+ * belt.
+ */
 export function speedOf(train: TrainInput | undefined): FinalCheck[] {
   const [output] = train ? outputShafts(train) : [];
-  const rpm = train && output !== undefined ? solveTrain(train).shafts.find((s) => s.shaft === output)?.rpm : null;
+  const rpm =
+    train && output !== undefined ? solveTrain(train).shafts.find((s) => s.shaft === output)?.rpm : null;
   if (!rpm || output === undefined) return [];
   return [
     {
@@ -52,8 +66,12 @@ export function speedOf(train: TrainInput | undefined): FinalCheck[] {
 }
 const figure = (n: number): string => String(Number(n.toPrecision(3)));
 
-/** What a motor may draw above its plate: small ones a fifth more, others 15 % or 0.3 A, as product standards for household appliances allow. */
-const mostAmps = (plate: number): number => Number((plate <= 1.5 ? 1.2 * plate : Math.max(1.15 * plate, plate + 0.3)).toFixed(2));
+/**
+ * What a motor may draw above its plate: small ones a fifth more, others 15 % or 0.3 A, as product standards
+ * for household appliances allow.
+ */
+const mostAmps = (plate: number): number =>
+  Number((plate <= 1.5 ? 1.2 * plate : Math.max(1.15 * plate, plate + 0.3)).toFixed(2));
 
 /** Current against the plate: a figure where somebody read the plate, a yes where nobody can. */
 export function currentOf(plateA: number | undefined): FinalCheck {

@@ -4,7 +4,10 @@ import { day } from "../job/written";
 
 const ohm = z.number().positive("must be above 0");
 
-/** The limits that a shop tests by, where they come from, and the tester. The local code decides; these are where it starts. */
+/**
+ * The limits that a shop tests by, where they come from, and the tester. The local code decides; these are
+ * where it starts.
+ */
 export const electricalLimits = z.strictObject({
   /** earth bond of class I with its cord, Ω at most */
   earthBondOhm: ohm,
@@ -30,5 +33,8 @@ export const USUAL_LIMITS: ElectricalLimits = {
 };
 
 /** The tester as it stands on a sheet; null: none was named. */
-export const testerInWords = ({ tester, calibratedOn }: Pick<ElectricalLimits, "tester" | "calibratedOn">): string | null =>
+export const testerInWords = ({
+  tester,
+  calibratedOn,
+}: Pick<ElectricalLimits, "tester" | "calibratedOn">): string | null =>
   tester ? `${tester}${calibratedOn ? `, calibrated ${calibratedOn}` : ""}` : null;

@@ -3,8 +3,14 @@ import type { ElectricalLimits } from "./electrical-limits";
 import type { FinalCheck } from "./final-check";
 import { TESTER } from "./instruments";
 
-/** After work on a mains unit, in the order of the standard sequence: looked at, earth, insulation, current. A class that nobody named is tested as both would be. */
-export function electricalTests(protection: ProtectionClass | undefined, limits: ElectricalLimits): FinalCheck[] {
+/**
+ * After work on a mains unit, in the order of the standard sequence: looked at, earth, insulation, current. A
+ * class that nobody named is tested as both would be.
+ */
+export function electricalTests(
+  protection: ProtectionClass | undefined,
+  limits: ElectricalLimits,
+): FinalCheck[] {
   if (protection === "III") return [];
   const { source } = limits;
   const base = { why: "Always after work on a mains unit.", never: true } as const;
@@ -20,7 +26,19 @@ export function electricalTests(protection: ProtectionClass | undefined, limits:
       ...base,
       why: "Half of what fails a test is seen before it.",
     },
-    ...(earthed ? [{ check: "earth-bond", asks: "Earth bond, with its cord", instrument: TESTER, unit: "Ω", max: limits.earthBondOhm, source, ...base }] : []),
+    ...(earthed
+      ? [
+          {
+            check: "earth-bond",
+            asks: "Earth bond, with its cord",
+            instrument: TESTER,
+            unit: "Ω",
+            max: limits.earthBondOhm,
+            source,
+            ...base,
+          },
+        ]
+      : []),
     {
       check: "insulation",
       asks: "Insulation at 500 V DC",
@@ -30,6 +48,8 @@ export function electricalTests(protection: ProtectionClass | undefined, limits:
       source,
       ...base,
     },
-    earthed ? current("protective-current", "Protective conductor current", limits.protectiveMa) : current("touch-current", "Touch current", limits.touchMa),
+    earthed
+      ? current("protective-current", "Protective conductor current", limits.protectiveMa)
+      : current("touch-current", "Touch current", limits.touchMa),
   ];
 }

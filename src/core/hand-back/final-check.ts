@@ -31,8 +31,14 @@ export interface Choice {
 }
 
 /** @example limitInWords({ max: 0.3, unit: "Ω", source: "local code" }) // "at most 0.3 Ω, local code" */
-export function limitInWords({ min, max, unit, source }: Pick<FinalCheck, "min" | "max" | "unit" | "source">): string {
-  const range = max === undefined ? `at least ${min}` : min === undefined ? `at most ${max}` : `${min} to ${max}`;
+export function limitInWords({
+  min,
+  max,
+  unit,
+  source,
+}: Pick<FinalCheck, "min" | "max" | "unit" | "source">): string {
+  const range =
+    max === undefined ? `at least ${min}` : min === undefined ? `at most ${max}` : `${min} to ${max}`;
   return [`${range} ${unit}`, source].filter(Boolean).join(", ");
 }
 
@@ -41,9 +47,13 @@ const MOST_SHOWN = 1e6;
 /** Whether a measured figure passes, as a sentence; null if it does. */
 export function figureFault(check: FinalCheck, value: number): string | null {
   // only a temperature can be below nothing
-  if (!Number.isFinite(value) || (value < 0 && !check.unit?.startsWith("°"))) return "must be a figure of 0 or more";
-  if (value > MOST_SHOWN) return `${value} ${check.unit} is more than any instrument shows: read it once more`;
-  if (check.max !== undefined && value > check.max) return `${value} ${check.unit} is above the limit of ${check.max} ${check.unit}: it must not go out`;
-  if (check.min !== undefined && value < check.min) return `${value} ${check.unit} is below the limit of ${check.min} ${check.unit}: it must not go out`;
+  if (!Number.isFinite(value) || (value < 0 && !check.unit?.startsWith("°")))
+    return "must be a figure of 0 or more";
+  if (value > MOST_SHOWN)
+    return `${value} ${check.unit} is more than any instrument shows: read it once more`;
+  if (check.max !== undefined && value > check.max)
+    return `${value} ${check.unit} is above the limit of ${check.max} ${check.unit}: it must not go out`;
+  if (check.min !== undefined && value < check.min)
+    return `${value} ${check.unit} is below the limit of ${check.min} ${check.unit}: it must not go out`;
   return null;
 }

@@ -7,11 +7,14 @@ import { finalChecks } from "./final-checks";
 import { instrumentFor } from "./instruments";
 
 const names = (unit: Parameters<typeof finalChecks>[0]): string[] => finalChecks(unit).map((c) => c.check);
-const found = (unit: Parameters<typeof finalChecks>[0], check: string) => finalChecks(unit).find((c) => c.check === check);
+const found = (unit: Parameters<typeof finalChecks>[0], check: string) =>
+  finalChecks(unit).find((c) => c.check === check);
 
 describe("the last checks", () => {
   it("a mains unit is measured: insulation always, the earth bond where there is an earth", () => {
-    expect(names({ kind: "juicer", supplies: ["mains"], protectionClass: "I" })).toEqual(expect.arrayContaining(["earth-bond", "insulation"]));
+    expect(names({ kind: "juicer", supplies: ["mains"], protectionClass: "I" })).toEqual(
+      expect.arrayContaining(["earth-bond", "insulation"]),
+    );
     expect(names({ kind: "juicer", supplies: ["mains"], protectionClass: "II" })).not.toContain("earth-bond");
     expect(names({ kind: "shears", supplies: ["battery"] })).not.toContain("insulation");
   });
@@ -24,7 +27,9 @@ describe("the last checks", () => {
     const electrical = (protectionClass?: "I" | "II" | "III") =>
       names({ kind: "x", supplies: ["mains"], protectionClass })
         .slice(1)
-        .filter((c) => ["cord", "earth-bond", "insulation", "protective-current", "touch-current"].includes(c));
+        .filter((c) =>
+          ["cord", "earth-bond", "insulation", "protective-current", "touch-current"].includes(c),
+        );
     expect(electrical("I")).toEqual(["cord", "earth-bond", "insulation", "protective-current"]);
     expect(electrical("II")).toEqual(["cord", "insulation", "touch-current"]);
     expect(electrical("III")).toEqual([]);
@@ -46,7 +51,14 @@ describe("the last checks", () => {
   it("turn the train by hand until the same teeth meet, where that can be counted and done", () => {
     const pair = (z1: number, z2: number) => ({
       input: { shaft: "motor", rpm: 3000 },
-      meshes: [{ id: "m", kind: "spur" as const, driver: { shaft: "motor", teeth: z1 }, driven: { shaft: "drum", teeth: z2 } }],
+      meshes: [
+        {
+          id: "m",
+          kind: "spur" as const,
+          driver: { shaft: "motor", teeth: z1 },
+          driven: { shaft: "drum", teeth: z2 },
+        },
+      ],
     });
     const hand = (train?: ReturnType<typeof pair>) => finalChecks({ kind: "x", train })[0];
     expect(hand()?.asks).toContain("two full turns of the output");
@@ -66,7 +78,9 @@ describe("the last checks", () => {
     expect(bladed).toContain("guards");
     // a fan has a guard too, though nobody called it a blade; what is turned by hand has none that stops it
     expect(found({ kind: "fan", supplies: ["mains"], hazards: [] }, "guards")?.caution).toBeUndefined();
-    expect(found({ kind: "slicer", supplies: ["hand"], hazards: ["blade"] }, "guards")?.caution).toMatch(/hands away/);
+    expect(found({ kind: "slicer", supplies: ["hand"], hazards: ["blade"] }, "guards")?.caution).toMatch(
+      /hands away/,
+    );
     expect(names({ kind: "press", supplies: ["hand"] })).not.toContain("guards");
     expect(names({ kind: "fan", supplies: ["mains"] })).toContain("guards");
   });
@@ -83,15 +97,27 @@ describe("the last checks", () => {
     ];
     const ownTests = [{ asks: "It lifts its load" }, { asks: "Holds its pressure", unit: "bar", min: 2 }];
     const asked = finalChecks({ kind: "pump", steps, ownTests });
-    expect(asked.find((c) => c.check === "calibrated-s4-0")).toMatchObject({ asks: "Set and measured: 2.0 bar on the gauge?", may: expect.any(String) });
+    expect(asked.find((c) => c.check === "calibrated-s4-0")).toMatchObject({
+      asks: "Set and measured: 2.0 bar on the gauge?",
+      may: expect.any(String),
+    });
     expect(asked.map((c) => c.check)).toContain("snug");
     expect(asked.find((c) => c.check === "own-0")?.asks).toBe("It lifts its load?");
-    expect(asked.find((c) => c.check === "own-1")).toMatchObject({ unit: "bar", min: 2, source: "the shop's own" });
+    expect(asked.find((c) => c.check === "own-1")).toMatchObject({
+      unit: "bar",
+      min: 2,
+      source: "the shop's own",
+    });
     expect(names({ kind: "pump" })).not.toContain("snug");
   });
   it("hold the speed of the output against the train, where that tells it", () => {
     const train = { input: { shaft: "motor", rpm: 3000 }, meshes: [{ id: "m", kind: "spur" as const, driver: { shaft: "motor", teeth: 10 }, driven: { shaft: "drum", teeth: 50 } }] }; // biome-ignore format: one row
-    expect(found({ kind: "x", train }, "speed")).toMatchObject({ unit: "rpm", min: 480, max: 690, asks: "Speed of drum, idle, by a tachometer" });
+    expect(found({ kind: "x", train }, "speed")).toMatchObject({
+      unit: "rpm",
+      min: 480,
+      max: 690,
+      asks: "Speed of drum, idle, by a tachometer",
+    });
     expect(found({ kind: "x" }, "speed")).toBeUndefined();
     expect(found({ kind: "x", supplies: ["hand"], train }, "speed")).toBeUndefined();
   });
@@ -108,7 +134,8 @@ describe("the last checks", () => {
         expect(new Set(checks.map((c) => c.check)).size).toBe(checks.length);
         for (const c of checks) {
           expect(c.why).not.toBe("");
-          if (c.min !== undefined || c.max !== undefined) expect([c.unit, c.source, c.instrument]).not.toContain(undefined);
+          if (c.min !== undefined || c.max !== undefined)
+            expect([c.unit, c.source, c.instrument]).not.toContain(undefined);
         }
       }),
     );
@@ -116,19 +143,26 @@ describe("the last checks", () => {
 });
 
 it("a limit is said with both its ends", () => {
-  expect(limitInWords({ min: 78, max: 115, unit: "rpm", source: "the train" })).toBe("78 to 115 rpm, the train");
+  expect(limitInWords({ min: 78, max: 115, unit: "rpm", source: "the train" })).toBe(
+    "78 to 115 rpm, the train",
+  );
   expect(limitInWords({ min: 2, unit: "bar" })).toBe("at least 2 bar");
   expect(limitInWords({ max: 0.3, unit: "Ω", source: "" })).toBe("at most 0.3 Ω");
 });
 
 describe("old parts", () => {
   const asked = (renew: boolean, disposeConsent: boolean) =>
-    found({ kind: "pump", parts: [{ kind: "gear" }, { kind: "gear", renew }], disposeConsent }, "old-parts")?.choices?.map((c) => c.answer);
+    found(
+      { kind: "pump", parts: [{ kind: "gear" }, { kind: "gear", renew }], disposeConsent },
+      "old-parts",
+    )?.choices?.map((c) => c.answer);
   it("are asked for where something goes back new, what was agreed first", () => {
     expect(asked(false, true)).toBeUndefined();
     expect(asked(true, false)).toEqual(["returned", "disposed"]);
     expect(asked(true, true)).toEqual(["disposed", "returned"]);
-    expect(names({ kind: "pump", parts: [{ kind: "gear", renew: true }], ending: { how: "in-pieces" } })).not.toContain("old-parts");
+    expect(
+      names({ kind: "pump", parts: [{ kind: "gear", renew: true }], ending: { how: "in-pieces" } }),
+    ).not.toContain("old-parts");
   });
 });
 
@@ -164,13 +198,17 @@ describe("a figure", () => {
     expect(figureFault(cold, -12)).toMatch(/above the limit of -15 °C/);
   });
   it("that is none is refused", () => {
-    for (const value of [Number.NaN, Number.POSITIVE_INFINITY, -0.1]) expect(figureFault(earth, value)).toMatch(/0 or more/);
+    for (const value of [Number.NaN, Number.POSITIVE_INFINITY, -0.1])
+      expect(figureFault(earth, value)).toMatch(/0 or more/);
   });
 });
 
 describe("current against the plate", () => {
   const unit = { kind: "desk fan", supplies: ["mains"] as const };
-  const current = (plateA?: number) => finalChecks({ ...unit, ...(plateA === undefined ? {} : { home: { plateA } }) }).find((c) => c.check === "current");
+  const current = (plateA?: number) =>
+    finalChecks({ ...unit, ...(plateA === undefined ? {} : { home: { plateA } }) }).find(
+      (c) => c.check === "current",
+    );
   it("is a figure with a limit once the plate was read, and a yes where nobody can read it", () => {
     expect(current()).toMatchObject({ may: expect.stringContaining("Amperes") });
     expect(current()?.unit).toBeUndefined();
@@ -180,11 +218,15 @@ describe("current against the plate", () => {
   });
   it("allows more for a larger plate, and never less than the plate (law)", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 50, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (a, more) => {
-        const [small, large] = [current(a)?.max ?? 0, current(a + more)?.max ?? 0];
-        expect(small).toBeGreaterThanOrEqual(Math.round(100 * a) / 100);
-        expect(large).toBeGreaterThanOrEqual(small);
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (a, more) => {
+          const [small, large] = [current(a)?.max ?? 0, current(a + more)?.max ?? 0];
+          expect(small).toBeGreaterThanOrEqual(Math.round(100 * a) / 100);
+          expect(large).toBeGreaterThanOrEqual(small);
+        },
+      ),
     );
   });
 });

@@ -13,7 +13,10 @@ import { electricalTests } from "./electrical-tests";
 import type { FinalCheck } from "./final-check";
 import { oldParts } from "./old-parts";
 
-/** The last checks for a unit, in the order they are done. Electrical limits are the shop’s own; the local code decides. */
+/**
+ * The last checks for a unit, in the order they are done. Electrical limits are the shop’s own; the local
+ * code decides.
+ */
 export function finalChecks(
   unit: {
     readonly supplies?: readonly Supply[];
@@ -34,11 +37,17 @@ export function finalChecks(
     /** what was read on its plate */
     readonly home?: Pick<GoingHome, "plateA"> | undefined;
     /** its rooms: what was lubricated is wiped and topped up after the first run */
-    readonly chambers?: readonly { readonly name: string; readonly lubricant?: string | undefined }[] | undefined;
+    readonly chambers?:
+      | readonly { readonly name: string; readonly lubricant?: string | undefined }[]
+      | undefined;
   },
   limits: ElectricalLimits = USUAL_LIMITS,
 ): FinalCheck[] {
-  const looseItems = { check: "loose-items", asks: "All the customer’s loose items with the unit?", why: "A bowl left on the shelf means a second visit." };
+  const looseItems = {
+    check: "loose-items",
+    asks: "All the customer’s loose items with the unit?",
+    why: "A bowl left on the shelf means a second visit.",
+  };
   const ending = unit.ending && endingNamed(unit.ending.how);
   if (ending && !ending.leaves)
     return [
@@ -50,14 +59,28 @@ export function finalChecks(
     ];
   if (ending && !ending.together)
     return [
-      { check: "all-pieces", asks: "Every part and every bag of hardware in the box with it?", why: "What is missing from a box of parts is looked for here." },
-      { check: "marked", asks: "Marked on the unit: not repaired, not to be used?", why: "Somebody may put it together and plug it in." },
+      {
+        check: "all-pieces",
+        asks: "Every part and every bag of hardware in the box with it?",
+        why: "What is missing from a box of parts is looked for here.",
+      },
+      {
+        check: "marked",
+        asks: "Marked on the unit: not repaired, not to be used?",
+        why: "Somebody may put it together and plug it in.",
+      },
       looseItems,
     ];
   // what drives it is asked at Take in; where nobody said, it is thought to run
   const driven = !unit.supplies?.length || unit.supplies.some((s) => s !== "hand" && s !== "spring");
   const out: FinalCheck[] = ending
-    ? [{ check: "marked", asks: "Marked on the unit: not repaired?", why: "The next one who plugs it in should know." }]
+    ? [
+        {
+          check: "marked",
+          asks: "Marked on the unit: not repaired?",
+          why: "The next one who plugs it in should know.",
+        },
+      ]
     : [byHand(unit.train, driven)];
   if (ending && !unit.steps?.length) return [...out, looseItems];
   if (unit.supplies?.includes("mains")) out.push(...electricalTests(unit.protectionClass, limits));
@@ -69,7 +92,9 @@ export function finalChecks(
       check: "guards",
       asks: "Every guard and cover on, moving as it did; and whatever switch stops it when one is off, does?",
       why: "A guard that was left off is found by a hand.",
-      ...(blade ? { caution: "With the blade on from here: hands away from it, and nobody reaches over." } : {}),
+      ...(blade
+        ? { caution: "With the blade on from here: hands away from it, and nobody reaches over." }
+        : {}),
     });
   out.push(
     {
@@ -78,8 +103,11 @@ export function finalChecks(
         ? "Run in at the slowest speed for two minutes: no smell, no spark, no new noise?"
         : "Worked slowly for two minutes: no new noise, nothing rubs?",
       why: "Grease finds its place and the first crumb shows itself.",
-      listenFor: "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. What comes once a turn, and stays, is a tooth or a bearing.",
-      ...(driven ? { runs: true, caution: "Eye protection, loose sleeves and hair away, a hand at the switch." } : {}),
+      listenFor:
+        "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. What comes once a turn, and stays, is a tooth or a bearing.",
+      ...(driven
+        ? { runs: true, caution: "Eye protection, loose sleeves and hair away, a hand at the switch." }
+        : {}),
     },
     ...(driven
       ? ([
@@ -116,12 +144,17 @@ export function finalChecks(
           },
         ]
       : []),
-    { check: "listen", asks: "Listened at the case: no click once a turn?", why: "A click once a turn is a tooth, and comes back on the customer’s bench." },
+    {
+      check: "listen",
+      asks: "Listened at the case: no click once a turn?",
+      why: "A click once a turn is a tooth, and comes back on the customer’s bench.",
+    },
     {
       check: "seepage",
       asks: "Seepage looked for after the run, cold again, and wiped?",
       why: "What seeps now drips at home.",
-      listenFor: "A film at a parting line is what was packed too full: wipe it, and look once more. A drop that comes back is a seal.",
+      listenFor:
+        "A film at a parting line is what was packed too full: wipe it, and look once more. A drop that comes back is a seal.",
     },
   );
   if (sealed(unit))
@@ -155,7 +188,11 @@ export function finalChecks(
       ...(driven ? { runs: true as const } : {}),
     });
   if (unit.foodContact)
-    out.push({ check: "food-clean", asks: "Every surface that touches food washed and dry?", why: "Bench dirt and solvent must not reach food." });
+    out.push({
+      check: "food-clean",
+      asks: "Every surface that touches food washed and dry?",
+      why: "Bench dirt and solvent must not reach food.",
+    });
   return [...out, ...oldParts(unit), looseItems];
 }
 
@@ -169,11 +206,19 @@ function sealed({
 }): boolean {
   const pieces = steps.flatMap((s) => s.hardware ?? []);
   return (
-    pieces.some((h) => h.kind === "o-ring" || h.kind === "gasket" || (h.kind === "screw" && h.into !== undefined && isPlastic(h.into))) ||
-    parts.some((p) => p.kind === "gasket" || p.kind === "o-ring")
+    pieces.some(
+      (h) =>
+        h.kind === "o-ring" ||
+        h.kind === "gasket" ||
+        (h.kind === "screw" && h.into !== undefined && isPlastic(h.into)),
+    ) || parts.some((p) => p.kind === "gasket" || p.kind === "o-ring")
   );
 }
 
 /** What was said at the strip to be set and measured last. */
-const calibrations = (steps: readonly Pick<StripStep, "id" | "back">[]): { readonly step: string; readonly says: string; readonly n: number }[] =>
-  steps.flatMap((s) => (s.back ?? []).filter((b) => b.when === "calibrate").map(({ says }, n) => ({ step: s.id, says, n })));
+const calibrations = (
+  steps: readonly Pick<StripStep, "id" | "back">[],
+): { readonly step: string; readonly says: string; readonly n: number }[] =>
+  steps.flatMap((s) =>
+    (s.back ?? []).filter((b) => b.when === "calibrate").map(({ says }, n) => ({ step: s.id, says, n })),
+  );

@@ -43,7 +43,8 @@ export type MessageFacts = Pick<
 >;
 
 /**
- * A message to a customer, filled with the job's facts; what is not known is left out, and it can be changed before it goes.
+ * A message to a customer, filled with the job's facts; what is not known is left out, and it can be changed
+ * before it goes.
  *
  * @param day a moment as a day in words
  */
@@ -55,7 +56,13 @@ export function messageOf(
 ): Message {
   const unit = [`${job.maker} ${job.model}`.trim(), job.kind].filter(Boolean).join(" ") || "unit";
   const lines = (...said: (string | false | undefined)[]): string =>
-    [`Dear ${job.customerName || "customer"},`, "", ...said.filter((s): s is string => typeof s === "string"), "", shop.name].join("\n");
+    [
+      `Dear ${job.customerName || "customer"},`,
+      "",
+      ...said.filter((s): s is string => typeof s === "string"),
+      "",
+      shop.name,
+    ].join("\n");
   const about = `${job.number}: your ${unit}`;
   const failed = job.findings
     .filter((f) => isFailure(f.mode))
@@ -71,7 +78,8 @@ export function messageOf(
           job.complaint !== "" && `You said: “${job.complaint}”`,
           job.looseItems.length > 0 && `With it came: ${job.looseItems.join(", ")}.`,
           job.promised !== undefined && `We mean to have it ready by ${day(job.promised)}.`,
-          job.priceLimit !== undefined && `We ask you before it costs more than ${money(job.priceLimit, shop.currency)}.`,
+          job.priceLimit !== undefined &&
+            `We ask you before it costs more than ${money(job.priceLimit, shop.currency)}.`,
         ),
       };
     case "quote": {
@@ -111,14 +119,26 @@ export function messageOf(
             : `your ${unit} is repaired and tested, and can be fetched.`,
           !job.ending && failed.length > 0 && `What was wrong: ${failed.join("; ")}.`,
           job.warrantyOf !== undefined && "It came back within its warranty: nothing is due.",
-          !job.ending && job.warrantyOf === undefined && agreed && `Due as agreed: ${money(agreed.total, shop.currency)}.`,
-          job.ending?.amount !== undefined && job.ending.how !== "bought-out" && `Due: ${money(job.ending.amount, shop.currency)}.`,
-          !job.ending && shop.warrantyMonths > 0 && `We warrant our work for ${shop.warrantyMonths} months, beside your rights by law.`,
+          !job.ending &&
+            job.warrantyOf === undefined &&
+            agreed &&
+            `Due as agreed: ${money(agreed.total, shop.currency)}.`,
+          job.ending?.amount !== undefined &&
+            job.ending.how !== "bought-out" &&
+            `Due: ${money(job.ending.amount, shop.currency)}.`,
+          !job.ending &&
+            shop.warrantyMonths > 0 &&
+            `We warrant our work for ${shop.warrantyMonths} months, beside your rights by law.`,
         ),
       };
     }
   }
 }
 
-/** The mail address in what was written down as a contact; none in most. @example mailIn("tel. 0555 01, dora@finch.invalid") // "dora@finch.invalid" */
-export const mailIn = (contact: string): string | undefined => /[^\s,;<>()"]+@[^\s,;<>()"]+\.[^\s,;<>()".]+/.exec(contact)?.[0];
+/**
+ * The mail address in what was written down as a contact; none in most.
+ *
+ * @example mailIn("tel. 0555 01, dora@finch.invalid") // "dora@finch.invalid"
+ */
+export const mailIn = (contact: string): string | undefined =>
+  /[^\s,;<>()"]+@[^\s,;<>()"]+\.[^\s,;<>()".]+/.exec(contact)?.[0];

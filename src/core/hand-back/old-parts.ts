@@ -8,7 +8,9 @@ export const OLD_PARTS = {
   disposed: { answer: "disposed", says: "stay here and are disposed of" },
 } as const;
 
-/** Asked at the door where something came out for good: what was said at Take in may have been thought over. */
+/**
+ * Asked at the door where something came out for good: what was said at Take in may have been thought over.
+ */
 export function oldParts({
   parts = [],
   disposeConsent = false,

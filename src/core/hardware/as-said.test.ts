@@ -87,10 +87,13 @@ describe("a line as technicians say it", () => {
     ]);
     expect(stays("spring stays in the housing")).toEqual([[1, "spring", undefined, "in the housing"]]);
     // of these nothing was undone
-    for (const says of ["2 screws stay in place", "one clip stays", "two screws left in"]) expect([says, stays(says)]).toEqual([says, []]);
+    for (const says of ["2 screws stay in place", "one clip stays", "two screws left in"])
+      expect([says, stays(says)]).toEqual([says, []]);
   });
   it("takes a drive that comes along for the screw's own, and what is long for how long it is", () => {
-    expect(quickLine("four M5x20 with hex 4").hardware).toEqual([{ kind: "screw", qty: 4, thread: "M5", lengthMm: 20, drive: "hex 4" }]);
+    expect(quickLine("four M5x20 with hex 4").hardware).toEqual([
+      { kind: "screw", qty: 4, thread: "M5", lengthMm: 20, drive: "hex 4" },
+    ]);
     expect(quickLine("2 m4x12 ph").hardware[0]).toMatchObject({ qty: 2, drive: "PH" });
     expect(quickLine("four torx 15 screws 16 mm long at the corners").hardware[0]).toEqual({
       kind: "screw",
@@ -100,12 +103,22 @@ describe("a line as technicians say it", () => {
       at: "at the corners",
     });
     expect(quickLine("2 long screws").hardware[0]).toMatchObject({ finish: "long" });
-    expect(quickLine("one M5x20 at 3 Nm").hardware[0]).toEqual({ kind: "screw", qty: 1, thread: "M5", lengthMm: 20, tighten: { torqueNm: 3 } });
+    expect(quickLine("one M5x20 at 3 Nm").hardware[0]).toEqual({
+      kind: "screw",
+      qty: 1,
+      thread: "M5",
+      lengthMm: 20,
+      tighten: { torqueNm: 3 },
+    });
     expect(quickLine("plug j3 2-pole").hardware[0]).toMatchObject({ label: "J3" });
   });
   it("takes three sizes for those of a ring or a key, and for a count and two sizes of a screw", () => {
-    expect(quickLine("seal 20x32x7").hardware).toEqual([{ kind: "seal", qty: 1, thread: "20x32", lengthMm: 7 }]);
-    expect(quickLine("4x3.5x16 screws").hardware).toEqual([{ kind: "screw", qty: 4, thread: "3.5", lengthMm: 16 }]);
+    expect(quickLine("seal 20x32x7").hardware).toEqual([
+      { kind: "seal", qty: 1, thread: "20x32", lengthMm: 7 },
+    ]);
+    expect(quickLine("4x3.5x16 screws").hardware).toEqual([
+      { kind: "screw", qty: 4, thread: "3.5", lengthMm: 16 },
+    ]);
     expect(quickLine("8x7x20 key").doubts[0]?.says).toMatch(/three sizes, or 8 of 7 × 20/);
     expect(worthALook(quickLine("4x3.5x16"))).toHaveLength(1);
   });
@@ -119,20 +132,35 @@ describe("a line as technicians say it", () => {
     expect(size("screws 3/8 x4")).toEqual([[4, "screw", undefined, 9.525]]);
   });
   it("lets the piece before be measured and counted behind its comma", () => {
-    expect(quickLine("three torx 20, 25 long").hardware).toEqual([{ kind: "screw", qty: 3, drive: "TX20", lengthMm: 25 }]);
-    expect(quickLine("M4 x 10 mm, 3 off").hardware).toEqual([{ kind: "screw", qty: 3, thread: "M4", lengthMm: 10 }]);
+    expect(quickLine("three torx 20, 25 long").hardware).toEqual([
+      { kind: "screw", qty: 3, drive: "TX20", lengthMm: 25 },
+    ]);
+    expect(quickLine("M4 x 10 mm, 3 off").hardware).toEqual([
+      { kind: "screw", qty: 3, thread: "M4", lengthMm: 10 },
+    ]);
     expect(quickLine("2 M4, TX15, 1 nut").hardware).toEqual([
       { kind: "screw", qty: 2, thread: "M4", drive: "TX15" },
       { kind: "nut", qty: 1 },
     ]);
-    expect(quickLine("2x 12mm T8 security torx").hardware[0]).toMatchObject({ qty: 2, lengthMm: 12, drive: "TX8" });
-    expect(quickLine("nut M8 17mm spanner").hardware).toEqual([{ kind: "nut", qty: 1, thread: "M8", drive: "AF17" }]);
+    expect(quickLine("2x 12mm T8 security torx").hardware[0]).toMatchObject({
+      qty: 2,
+      lengthMm: 12,
+      drive: "TX8",
+    });
+    expect(quickLine("nut M8 17mm spanner").hardware).toEqual([
+      { kind: "nut", qty: 1, thread: "M8", drive: "AF17" },
+    ]);
     expect(quickLine("M4x10 4x, M5x12 2x").hardware.map((h) => [h.qty, h.at])).toEqual([
       [4, undefined],
       [2, undefined],
     ]);
-    expect(quickLine("seal, 20x32x7").hardware).toEqual([{ kind: "seal", qty: 1, thread: "20x32", lengthMm: 7 }]);
-    expect(quickLine("4x M4x16, with washers, 8 Nm").hardware.map((h) => h.tighten?.torqueNm)).toEqual([8, undefined]);
+    expect(quickLine("seal, 20x32x7").hardware).toEqual([
+      { kind: "seal", qty: 1, thread: "20x32", lengthMm: 7 },
+    ]);
+    expect(quickLine("4x M4x16, with washers, 8 Nm").hardware.map((h) => h.tighten?.torqueNm)).toEqual([
+      8,
+      undefined,
+    ]);
     expect(quickLine("nut & bolt M6").hardware.map((h) => h.kind)).toEqual(["nut", "screw"]);
     expect(quickLine("bearing 6202 2RS C3").hardware[0]).toMatchObject({ label: "6202-2RS" });
     expect(quickLine("needle bearing HK1012").hardware[0]).toMatchObject({ label: "HK1012" });
@@ -144,7 +172,9 @@ describe("a line as technicians say it", () => {
     const read = quickLine("M8 left, 6mm allen bolt, spring 30");
     expect(read.hardware.map((h) => h.kind)).toEqual(["screw", "screw", "spring"]);
     expect(read.doubts.map((d) => d.piece)).toEqual([0, 1]);
-    expect(quickLine("2 M6x16, hex 8").doubts).toEqual([{ piece: 0, says: expect.stringMatching(/a recess, or a head/) }]);
+    expect(quickLine("2 M6x16, hex 8").doubts).toEqual([
+      { piece: 0, says: expect.stringMatching(/a recess, or a head/) },
+    ]);
   });
   it.each([
     ["handful of washers", /how many/],
@@ -163,7 +193,9 @@ describe("a line as technicians say it", () => {
     expect(worthALook(quickLine(line)).join(" ")).toMatch(says);
   });
   it("counts debris as no piece of the machine", () => {
-    expect(quickLine("swarf in the grease").hardware).toEqual([{ kind: "debris", qty: 1, at: "in the grease" }]);
+    expect(quickLine("swarf in the grease").hardware).toEqual([
+      { kind: "debris", qty: 1, at: "in the grease" },
+    ]);
     expect(quickLine("3 broken teeth under the wheel").hardware[0]).toMatchObject({ kind: "debris", qty: 3 });
   });
   it("keeps a facing with the piece that it was said of, and the step has them all", () => {
@@ -173,8 +205,16 @@ describe("a line as technicians say it", () => {
   });
   it("reads how pieces lie on each other, from the top or from the bottom, with the part between them", () => {
     const flat = { kind: "washer", qty: 1 };
-    expect(quickLine("top: flat + wheel + flat")).toMatchObject({ hardware: [flat, flat], stack: [{ piece: 0 }, { part: "wheel" }, { piece: 1 }], unread: [] });
-    expect(quickLine("from the bottom up: circlip, drive wheel, wavy").stack).toEqual([{ piece: 1 }, { part: "drive wheel" }, { piece: 0 }]);
+    expect(quickLine("top: flat + wheel + flat")).toMatchObject({
+      hardware: [flat, flat],
+      stack: [{ piece: 0 }, { part: "wheel" }, { piece: 1 }],
+      unread: [],
+    });
+    expect(quickLine("from the bottom up: circlip, drive wheel, wavy").stack).toEqual([
+      { piece: 1 },
+      { part: "drive wheel" },
+      { piece: 0 },
+    ]);
     expect(quickLine("top: flat + wheel + flat, 2 M4x8").stack).toHaveLength(3);
     expect(quickLine("stack: 2 flat 10 + spring + 1 flat 12").stack).toHaveLength(3);
     // a place with a colon is none
@@ -182,7 +222,11 @@ describe("a line as technicians say it", () => {
   });
   it("keeps what stands in braces word for word, and reads nothing into it", () => {
     const read = quickLine("M8 {left}");
-    expect([read.hardware, read.unread.map((u) => u.text), read.doubts]).toEqual([[{ kind: "screw", qty: 1, thread: "M8" }], ["{left}"], []]);
+    expect([read.hardware, read.unread.map((u) => u.text), read.doubts]).toEqual([
+      [{ kind: "screw", qty: 1, thread: "M8" }],
+      ["{left}"],
+      [],
+    ]);
   });
   it("counts nothing that is not there, or stays", () => {
     for (const says of [
@@ -198,15 +242,28 @@ describe("a line as technicians say it", () => {
       expect(pieces(says)).toEqual([]);
       expect(said(says).note).toBe(says);
     }
-    expect(said("4 TX10 no washer")).toMatchObject({ pieces: [{ kind: "screw", qty: 4, drive: "TX10" }], note: "no washer" });
+    expect(said("4 TX10 no washer")).toMatchObject({
+      pieces: [{ kind: "screw", qty: 4, drive: "TX10" }],
+      note: "no washer",
+    });
   });
 
   it("keeps every facing, every mark and every way of freeing, and makes no screw of a mark", () => {
     expect(said("facing up, facing rear").facing).toEqual(["up", "rear"]);
-    expect(said("2 disc springs cup side down")).toMatchObject({ pieces: [{ kind: "disc-spring", qty: 2 }], facing: ["cup side down"] });
-    expect(said("mark on the rim, witness mark at the screw")).toMatchObject({ pieces: [], marks: ["on the rim", "at the screw"] });
+    expect(said("2 disc springs cup side down")).toMatchObject({
+      pieces: [{ kind: "disc-spring", qty: 2 }],
+      facing: ["cup side down"],
+    });
+    expect(said("mark on the rim, witness mark at the screw")).toMatchObject({
+      pieces: [],
+      marks: ["on the rim", "at the screw"],
+    });
     expect(said("heated, pulled")).toMatchObject({ freed: "heat", alsoFreed: ["pull"] });
-    expect(said("roll pin 4x20 driven out to the left")).toMatchObject({ freed: "drive", note: "to the left", pieces: [{ kind: "pin", qty: 1 }] });
+    expect(said("roll pin 4x20 driven out to the left")).toMatchObject({
+      freed: "drive",
+      note: "to the left",
+      pieces: [{ kind: "pin", qty: 1 }],
+    });
   });
 
   it("keeps the polarity of wires, and their terminals' words", () => {
@@ -218,7 +275,10 @@ describe("a line as technicians say it", () => {
   });
 
   it("refuses rather than misreads", () => {
-    expect(said("4 screws TX15, 2 long 2 short")).toMatchObject({ pieces: [{ qty: 4 }], note: "2 long 2 short" });
+    expect(said("4 screws TX15, 2 long 2 short")).toMatchObject({
+      pieces: [{ qty: 4 }],
+      note: "2 long 2 short",
+    });
     for (const says of ["M4 M5 screw", "4x M4 x3", "0x TX15"]) expect(pieces(says)).toEqual([]);
   });
 
@@ -231,9 +291,20 @@ describe("a line as technicians say it", () => {
     expect(look("M4 M5 screw")).toEqual(["“M4 M5 screw” was not read, and is counted nowhere"]);
     expect(look("4 screws, one longer")).toEqual(["1 of the 4, or besides?"]);
     expect(look("6 hex 10mm bolts")).toEqual(["“hex 10”: a recess, or a head that is so wide?"]);
-    expect(look("brush holder cap x2 slotted")).toEqual(["“SL”: carbon brushes have no drive", "“socket”: carbon brushes have no such head"]);
-    expect(pieces("screw from left side 20 long")).toEqual([{ kind: "screw", qty: 1, lengthMm: 20, finish: "long", at: "from left side" }]);
-    for (const says of ["4x TX15 16 corners", "no nut on front left", "funny bracket", "4x M5x25 with washer"]) expect(look(says)).toEqual([]);
+    expect(look("brush holder cap x2 slotted")).toEqual([
+      "“SL”: carbon brushes have no drive",
+      "“socket”: carbon brushes have no such head",
+    ]);
+    expect(pieces("screw from left side 20 long")).toEqual([
+      { kind: "screw", qty: 1, lengthMm: 20, finish: "long", at: "from left side" },
+    ]);
+    for (const says of [
+      "4x TX15 16 corners",
+      "no nut on front left",
+      "funny bracket",
+      "4x M5x25 with washer",
+    ])
+      expect(look(says)).toEqual([]);
   });
 
   it("tells what each stretch was taken for", () => {

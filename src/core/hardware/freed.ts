@@ -1,5 +1,16 @@
 /** How a thing that did not simply lift off was got free, and what to mind when it is. */
-export const FREEINGS = ["pull", "pry", "press", "drive", "tap", "heat", "jack", "slide", "twist", "cut"] as const;
+export const FREEINGS = [
+  "pull",
+  "pry",
+  "press",
+  "drive",
+  "tap",
+  "heat",
+  "jack",
+  "slide",
+  "twist",
+  "cut",
+] as const;
 export type Freeing = (typeof FREEINGS)[number];
 
 /** What held it besides its screws. */
@@ -37,7 +48,8 @@ export const FREEING_WORDS: Readonly<Record<Freeing, FreeingWords>> = {
   },
   drive: {
     says: "driven",
-    caution: "Support it underneath. Brass or a punch of the right size: hardened steel hit with steel throws splinters. Glasses on.",
+    caution:
+      "Support it underneath. Brass or a punch of the right size: hardened steel hit with steel throws splinters. Glasses on.",
     tool: "pin punch",
     standIn: { tool: "nail with its point ground flat", risk: "mushrooms the pin in its hole" },
   },
@@ -49,7 +61,8 @@ export const FREEING_WORDS: Readonly<Record<Freeing, FreeingWords>> = {
   },
   heat: {
     says: "freed with heat",
-    caution: "Hot: gloves, no solvent and nothing that burns nearby, let it cool before it is touched. Never heat near a battery.",
+    caution:
+      "Hot: gloves, no solvent and nothing that burns nearby, let it cool before it is touched. Never heat near a battery.",
     tool: "hot-air gun",
   },
   jack: {
@@ -58,7 +71,15 @@ export const FREEING_WORDS: Readonly<Record<Freeing, FreeingWords>> = {
     tool: "two jacking screws",
     standIn: { tool: "one of its own screws", risk: "strips the thread it will need again" },
   },
-  slide: { says: "slid out", caution: "Mind the edge it slides over: wires and seals are cut there.", tool: "hand" },
-  twist: { says: "twisted off", caution: "Bayonets and left-hand threads turn the other way: look before forcing.", tool: "hand" },
+  slide: {
+    says: "slid out",
+    caution: "Mind the edge it slides over: wires and seals are cut there.",
+    tool: "hand",
+  },
+  twist: {
+    says: "twisted off",
+    caution: "Bayonets and left-hand threads turn the other way: look before forcing.",
+    tool: "hand",
+  },
   cut: { says: "cut", caution: "Cut away from the hand. What is cut goes back new.", tool: "side cutters" },
 };

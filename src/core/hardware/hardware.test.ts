@@ -8,7 +8,14 @@ import { partKindFrom } from "./part-kind";
 import { type HardwareFacts, hardwareInWords } from "./piece";
 
 describe("look-alikes", () => {
-  const sixteen = { kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" } as const;
+  const sixteen = {
+    kind: "screw",
+    qty: 4,
+    thread: "ST3.5",
+    lengthMm: 16,
+    drive: "TX15",
+    at: "corners",
+  } as const;
   const at = (now: HardwareFacts[], ...laid: HardwareFacts[][]) =>
     lookAlikes(
       now,
@@ -16,14 +23,26 @@ describe("look-alikes", () => {
     );
 
   it("are named at the moment the second one is laid down, with the step of the first", () => {
-    expect(at([{ ...sixteen, qty: 2, lengthMm: 20 }], [sixteen])).toEqual([{ piece: 0, step: 3, close: false, says: "like the 4 of step 3, but 4 mm longer" }]);
-    expect(at([{ ...sixteen, lengthMm: 18 }], [{ ...sixteen, qty: 1 }])[0]).toMatchObject({ close: true, says: "like the one of step 3, but 2 mm longer" });
-    expect(at([{ ...sixteen, thread: "M3.5" }], [sixteen])[0]?.says).toBe("like the 4 of step 3, but with the thread M3.5, not ST3.5");
+    expect(at([{ ...sixteen, qty: 2, lengthMm: 20 }], [sixteen])).toEqual([
+      { piece: 0, step: 3, close: false, says: "like the 4 of step 3, but 4 mm longer" },
+    ]);
+    expect(at([{ ...sixteen, lengthMm: 18 }], [{ ...sixteen, qty: 1 }])[0]).toMatchObject({
+      close: true,
+      says: "like the one of step 3, but 2 mm longer",
+    });
+    expect(at([{ ...sixteen, thread: "M3.5" }], [sixteen])[0]?.says).toBe(
+      "like the 4 of step 3, but with the thread M3.5, not ST3.5",
+    );
     expect(at([{ ...sixteen, leftHand: true }], [sixteen])[0]?.says).toMatch(/with a left-hand thread/);
-    expect(at([{ kind: "circlip", qty: 1, lengthMm: 14 }], [{ kind: "circlip", qty: 1, lengthMm: 15 }])[0]?.says).toMatch(/1 mm smaller/);
+    expect(
+      at([{ kind: "circlip", qty: 1, lengthMm: 14 }], [{ kind: "circlip", qty: 1, lengthMm: 15 }])[0]?.says,
+    ).toMatch(/1 mm smaller/);
   });
   it("the nearest of several is named: what cannot be told by eye comes before what can", () => {
-    expect(at([{ ...sixteen, lengthMm: 18 }], [{ ...sixteen, lengthMm: 25 }], [sixteen])[0]).toMatchObject({ step: 4, close: true });
+    expect(at([{ ...sixteen, lengthMm: 18 }], [{ ...sixteen, lengthMm: 25 }], [sixteen])[0]).toMatchObject({
+      step: 4,
+      close: true,
+    });
   });
   it("one with a nut or a washer is told from one without", () => {
     const nut = { kind: "nut", qty: 2, thread: "M4" } as const;
@@ -37,14 +56,21 @@ describe("look-alikes", () => {
       close: true,
       says: "like the 2 of step 3, but a disc spring, which only looks flat",
     });
-    expect(at([flat], [{ kind: "thrust-washer", qty: 1 }])[0]?.says).toBe("like the one of step 3, but flat, a washer");
+    expect(at([flat], [{ kind: "thrust-washer", qty: 1 }])[0]?.says).toBe(
+      "like the one of step 3, but flat, a washer",
+    );
     expect(at([{ kind: "disc-spring", qty: 1, lengthMm: 12 }], [flat])).toEqual([]);
     expect(at([{ kind: "wavy-washer", qty: 1 }], [flat])).toEqual([]);
     const cross = { kind: "screw", qty: 4, lengthMm: 16, drive: "PH2" } as const;
-    expect(at([{ ...cross, drive: "PZ2" }], [cross])[0]).toMatchObject({ close: true, says: "like the 4 of step 3, but with PZ2, not PH2" });
+    expect(at([{ ...cross, drive: "PZ2" }], [cross])[0]).toMatchObject({
+      close: true,
+      says: "like the 4 of step 3, but with PZ2, not PH2",
+    });
     expect(at([{ ...cross, drive: "PZ3" }], [cross])).toEqual([]);
     const coarse = { kind: "screw", qty: 2, lengthMm: 8, drive: "PH", threadIs: "coarse" } as const;
-    expect(at([{ ...coarse, qty: 1, threadIs: "machine" }], [coarse])[0]?.says).toBe("like the 2 of step 3, but with a machine thread");
+    expect(at([{ ...coarse, qty: 1, threadIs: "machine" }], [coarse])[0]?.says).toBe(
+      "like the 2 of step 3, but with a machine thread",
+    );
   });
   it("of what lies there just so already are none: the screws of the other side", () => {
     expect(at([{ ...sixteen, lengthMm: 20 }], [sixteen], [{ ...sixteen, lengthMm: 20 }])).toEqual([]);
@@ -86,7 +112,9 @@ describe("look-alikes", () => {
     const long = { ...sixteen, lengthMm: 20, qty: 2, at: undefined };
     const short = { ...sixteen, at: undefined };
     expect(piecesWithoutPlace([short, long])).toEqual([0, 1]);
-    expect(placeFault([short, long])).toMatch(/4 screws ST3.5 × 16, TX15 and 2 screws ST3.5 × 20, TX15 differ, in one step: say where each sits/);
+    expect(placeFault([short, long])).toMatch(
+      /4 screws ST3.5 × 16, TX15 and 2 screws ST3.5 × 20, TX15 differ, in one step: say where each sits/,
+    );
     expect(placeFault([sixteen, long])).toBeNull();
     expect(placeFault([short, { ...short }])).toBeNull();
   });
@@ -99,24 +127,29 @@ describe("look-alikes", () => {
 
 describe("tables and names", () => {
   it("finds a bearing in a sentence, with its closure", () => {
-    expect(bearingNamed("lay shaft bearing 608-2RS")).toMatchObject({ designation: "608", outsideMm: 22, closure: "2RS" });
+    expect(bearingNamed("lay shaft bearing 608-2RS")).toMatchObject({
+      designation: "608",
+      outsideMm: 22,
+      closure: "2RS",
+    });
     expect(bearingNamed("6001 ZZ from the crown")).toMatchObject({ boreMm: 12, closure: "2Z" });
     expect(bearingNamed("bearing 9999")).toBeNull();
   });
   it("counts every kind in exactly one row of the ledger", () => {
-    for (const kind of HARDWARE_KINDS) expect(LEDGER_ROWS.filter((r) => r.kinds.includes(kind)).length).toBe(1);
+    for (const kind of HARDWARE_KINDS)
+      expect(LEDGER_ROWS.filter((r) => r.kinds.includes(kind)).length).toBe(1);
   });
   it("says hardware as at the bench", () => {
     expect(hardwareInWords({ kind: "screw", qty: 1, thread: "M4", lengthMm: 12 })).toBe("1 screw M4 × 12");
     expect(hardwareInWords({ kind: "circlip", qty: 2, lengthMm: 15 })).toBe("2 circlips 15 mm");
   });
   it("knows a part's kind by its name", () => {
-    expect([partKindFrom("second-stage wheel"), partKindFrom("gear case cover"), partKindFrom("lay shaft bearing"), partKindFrom("carriage")]).toEqual([
-      "gear",
-      "cover",
-      "bearing",
-      undefined,
-    ]);
+    expect([
+      partKindFrom("second-stage wheel"),
+      partKindFrom("gear case cover"),
+      partKindFrom("lay shaft bearing"),
+      partKindFrom("carriage"),
+    ]).toEqual(["gear", "cover", "bearing", undefined]);
   });
   it.each([
     ["motor gear", "gear"],
@@ -145,7 +178,9 @@ describe("tightening order", () => {
     fc.assert(
       fc.property(fc.integer({ min: 4, max: 12 }), (n) => {
         const screws = tighteningOrder(n);
-        expect(screws.map((s) => s.turn).sort((a, b) => a - b)).toEqual(Array.from({ length: n }, (_, i) => i + 1));
+        expect(screws.map((s) => s.turn).sort((a, b) => a - b)).toEqual(
+          Array.from({ length: n }, (_, i) => i + 1),
+        );
         const [first, second] = [1, 2].map((t) => screws.find((s) => s.turn === t));
         if (first && second) expect(Math.hypot(first.x - second.x, first.y - second.y)).toBeGreaterThan(0.9);
       }),

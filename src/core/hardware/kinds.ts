@@ -1,6 +1,8 @@
 import { z } from "zod";
 
-/** Everything that is counted: screws, nuts, washers, pins, clips, springs and what else is small and loose. */
+/**
+ * Everything that is counted: screws, nuts, washers, pins, clips, springs and what else is small and loose.
+ */
 export const HARDWARE_KINDS = [
   "screw",
   "nut",

@@ -8,7 +8,10 @@ const lineInput = z.strictObject({ says: z.string().max(2000, "is longer than 20
 
 /** A line as other programs are told it: `hardware line`. */
 export interface LineAnswer {
-  readonly pieces: readonly (Omit<HardwareFacts, "tighten"> & { readonly torqueNm?: number; readonly tightens?: string })[];
+  readonly pieces: readonly (Omit<HardwareFacts, "tighten"> & {
+    readonly torqueNm?: number;
+    readonly tightens?: string;
+  })[];
   /** what was found or loosened, and did not come off as a piece: it stays with its part, or is debris */
   readonly beside: readonly HardwareFacts[];
   readonly facing: readonly string[];
@@ -25,7 +28,9 @@ export interface LineAnswer {
 
 /** Reads a line for the command line. Throws a Fault where the input is none. */
 export function lineAnswer(input: unknown): LineAnswer {
-  const { hardware, freed, unread, facing, marks, wires, doubts, read } = quickLine(readWith(lineInput, input).says);
+  const { hardware, freed, unread, facing, marks, wires, doubts, read } = quickLine(
+    readWith(lineInput, input).says,
+  );
   return {
     beside: hardware.filter((h) => !isLoose(h)),
     pieces: hardware.filter(isLoose).map(({ tighten, uncounted: _, ...piece }) => ({
@@ -38,7 +43,10 @@ export function lineAnswer(input: unknown): LineAnswer {
     wires,
     freed: freed[0] ?? null,
     alsoFreed: freed.slice(1),
-    note: [...unread.map((u) => u.text), ...hardware.filter((h) => !isLoose(h)).map(hardwareInWords)].join("; ") || null,
+    note:
+      [...unread.map((u) => u.text), ...hardware.filter((h) => !isLoose(h)).map(hardwareInWords)].join(
+        "; ",
+      ) || null,
     doubts,
     read,
   };

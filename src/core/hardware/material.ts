@@ -12,11 +12,21 @@ const FAMILIES: readonly (readonly [family: string, named: RegExp])[] = [
   ["plastic", /^plastic\b/i],
 ];
 
-/** The family of a plastic; undefined: it is none, or not one that is known. @example plasticFamily("PA66-GF30") // "PA" */
-export const plasticFamily = (material: string | undefined): string | undefined => FAMILIES.find(([, named]) => named.test(material?.trim() ?? ""))?.[0];
+/**
+ * The family of a plastic; undefined: it is none, or not one that is known.
+ *
+ * @example plasticFamily("PA66-GF30") // "PA"
+ */
+export const plasticFamily = (material: string | undefined): string | undefined =>
+  FAMILIES.find(([, named]) => named.test(material?.trim() ?? ""))?.[0];
 
 /** Whether a material is a plastic. @example isPlastic("nylon") // true */
 export const isPlastic = (material: string | undefined): boolean => plasticFamily(material) !== undefined;
 
-/** Whether a material is a steel, as a technician or a table names it. @example isSteel("stainless") // true */
-export const isSteel = (material: string): boolean => /steel|stainless|hardened|^sintered$/i.test(material.trim());
+/**
+ * Whether a material is a steel, as a technician or a table names it.
+ *
+ * @example isSteel("stainless") // true
+ */
+export const isSteel = (material: string): boolean =>
+  /steel|stainless|hardened|^sintered$/i.test(material.trim());

@@ -1,6 +1,7 @@
 /** What a part can be. A gear is measured, a bearing has a size, a seal is renewed. */
 export const PART_KINDS = [
-  "cover", "housing", "gear", "shaft", "bearing", "bush", "seal", "o-ring", "gasket", "motor", "brush", "blade",
+  "cover", "housing", "gear", "shaft", "bearing", "bush", "seal", "o-ring", "gasket", "motor", "brush",
+  "blade",
   "belt", "chain", "spring", "pin", "switch", "wire", "bracket", "spline",
   "ratchet", "dog-clutch", "one-way-clutch", "other",
 ] as const; // biome-ignore format: a list
@@ -37,13 +38,16 @@ type PartKindName = (typeof PART_KINDS)[number];
 /** What a name is about stands before these: a "washer set of the lay shaft" is no shaft. */
 const ABOUT = /\b(of|for|from|with|on|in|under|behind|beside|to)\b/i;
 
-/** The kind that the last telling word names; of two that end together the longer: "sleeve bearing" is a bush. */
+/**
+ * The kind that the last telling word names; of two that end together the longer: "sleeve bearing" is a bush.
+ */
 function lastOf(name: string): PartKindName | undefined {
   let best: { readonly end: number; readonly length: number; readonly kind: PartKindName } | undefined;
   for (const [word, kind] of KINDS)
     for (const { 0: found, index } of name.matchAll(word)) {
       const end = index + found.length;
-      if (!best || end > best.end || (end === best.end && found.length > best.length)) best = { end, length: found.length, kind };
+      if (!best || end > best.end || (end === best.end && found.length > best.length))
+        best = { end, length: found.length, kind };
     }
   return best?.kind;
 }

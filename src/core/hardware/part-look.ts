@@ -1,4 +1,7 @@
-/** Outlines that a part is drawn with where it has no picture, besides those of its kind: told by its name, for the eye alone. Nothing is decided by it. */
+/**
+ * Outlines that a part is drawn with where it has no picture, besides those of its kind: told by its name,
+ * for the eye alone. Nothing is decided by it.
+ */
 const LOOKS: readonly (readonly [look: string, word: RegExp])[] = [
   ["pulley", /\bpulleys?\b/i],
   ["board", /\b(board|pcb|circuit|electronics|module)s?\b/i],

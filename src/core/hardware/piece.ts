@@ -7,7 +7,20 @@ const text = z.string().max(2000, "is longer than 2000 characters");
 const later = z.record(z.string(), z.unknown()).optional();
 
 /** Shapes of a screw's or nut's head that tell look-alikes apart. */
-export const FORMS = ["pan", "countersunk", "socket", "hex-head", "button", "grub", "dome", "self-locking", "wing", "flange", "round", "castle"] as const;
+export const FORMS = [
+  "pan",
+  "countersunk",
+  "socket",
+  "hex-head",
+  "button",
+  "grub",
+  "dome",
+  "self-locking",
+  "wing",
+  "flange",
+  "round",
+  "castle",
+] as const;
 export type HardwareForm = (typeof FORMS)[number];
 
 /** What became of a piece that did not come off whole. */
@@ -24,7 +37,9 @@ export const pieceFacts = z.strictObject({
   at: text.optional(),
   /** what it is screwed into: plastic, brass, an insert */
   into: text.optional(),
-  /** how its thread is cut, where only that was said: for plastic and sheet, or for a nut and a tapped hole */
+  /**
+   * how its thread is cut, where only that was said: for plastic and sheet, or for a nut and a tapped hole
+   */
   threadIs: z.enum(["coarse", "machine"]).optional(),
   form: z.enum(FORMS).optional(),
   /** what it looks like: black, brass, blued */
@@ -60,30 +75,54 @@ export type Hardware = Frozen<z.infer<typeof hardwareSchema>>;
 /** What {@link HardwareFacts.stays} says of a piece that was only loosened. */
 export const LOOSENED = "loosened";
 
-/** Whether it lies on the bench once its step is laid down: what was only loosened, or stays in its part, does not; nor is debris a piece of the machine. */
-export const isLoose = (h: Pick<HardwareFacts, "kind" | "stays">): boolean => h.stays === undefined && !NO_PIECE.includes(h.kind);
+/**
+ * Whether it lies on the bench once its step is laid down: what was only loosened, or stays in its part, does
+ * not; nor is debris a piece of the machine.
+ */
+export const isLoose = (h: Pick<HardwareFacts, "kind" | "stays">): boolean =>
+  h.stays === undefined && !NO_PIECE.includes(h.kind);
 
 /** Whether it is drawn with a driver or a spanner: a washer is not. */
-export const isDrawn = (h: Pick<HardwareFacts, "kind">): boolean => h.kind === "screw" || h.kind === "nut" || h.kind === "clamp";
+export const isDrawn = (h: Pick<HardwareFacts, "kind">): boolean =>
+  h.kind === "screw" || h.kind === "nut" || h.kind === "clamp";
 
 /** Whether it is screwed in but not drawn when its step goes back. */
-export const isLeftLoose = (h: Pick<HardwareFacts, "kind" | "tighten">): boolean => isDrawn(h) && h.tighten?.looseUntil !== undefined;
+export const isLeftLoose = (h: Pick<HardwareFacts, "kind" | "tighten">): boolean =>
+  isDrawn(h) && h.tighten?.looseUntil !== undefined;
 
 /** Whether residue of thread locker was seen on it. */
-export const wasLocked = (h: Pick<HardwareFacts, "locker">): boolean => h.locker !== undefined && h.locker !== "none";
+export const wasLocked = (h: Pick<HardwareFacts, "locker">): boolean =>
+  h.locker !== undefined && h.locker !== "none";
 
-const STATE_SAYS: Readonly<Record<PieceState, string>> = { lost: "LOST", broken: "broken", missing: "was missing already" };
+const STATE_SAYS: Readonly<Record<PieceState, string>> = {
+  lost: "LOST",
+  broken: "broken",
+  missing: "was missing already",
+};
 
 /**
  * A piece of hardware in words.
  *
- * @example hardwareInWords({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" }) // "4 screws ST3.5 × 16, TX15, corners"
+ * @example hardwareInWords({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at:
+ *   "corners" }) // "4 screws ST3.5 × 16, TX15, corners"
  */
 export function hardwareInWords(h: HardwareFacts): string {
   const [one, many] = HARDWARE_NAMES[h.kind];
-  const size = [h.thread, h.lengthMm === undefined ? undefined : `${h.thread ? "× " : ""}${h.lengthMm}${h.thread ? "" : " mm"}`].filter(Boolean).join(" ");
+  const size = [
+    h.thread,
+    h.lengthMm === undefined ? undefined : `${h.thread ? "× " : ""}${h.lengthMm}${h.thread ? "" : " mm"}`,
+  ]
+    .filter(Boolean)
+    .join(" ");
   const looks = [h.finish, h.form === "hex-head" ? "hex" : h.form].filter(Boolean).join(" ");
-  const name = [h.uncounted ? "uncounted" : h.qty, looks, h.qty === 1 && !h.uncounted ? one : many, h.label, h.poles && `${h.poles}-pole`, size]
+  const name = [
+    h.uncounted ? "uncounted" : h.qty,
+    looks,
+    h.qty === 1 && !h.uncounted ? one : many,
+    h.label,
+    h.poles && `${h.poles}-pole`,
+    size,
+  ]
     .filter(Boolean)
     .join(" ");
   const thread = h.threadIs && (h.threadIs === "coarse" ? "coarse thread" : "machine thread");
@@ -102,5 +141,11 @@ export function hardwareInWords(h: HardwareFacts): string {
   return said.join(", ");
 }
 
-/** The same with how tight it is. @example saidInWords({ kind: "screw", qty: 4, thread: "M4", tighten: { torqueNm: 1.2 } }) // "4 screws M4, 1.2 N·m" */
-export const saidInWords = (h: HardwareFacts): string => [hardwareInWords(h), h.tighten && tightInWords(h.tighten)].filter(Boolean).join(", ");
+/**
+ * The same with how tight it is.
+ *
+ * @example saidInWords({ kind: "screw", qty: 4, thread: "M4", tighten: { torqueNm: 1.2 } }) // "4 screws M4,
+ *   1.2 N·m"
+ */
+export const saidInWords = (h: HardwareFacts): string =>
+  [hardwareInWords(h), h.tighten && tightInWords(h.tighten)].filter(Boolean).join(", ");

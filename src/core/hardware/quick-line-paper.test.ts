@@ -5,7 +5,9 @@ import { saidInWords } from "./piece";
 import { quickLine } from "./quick-line";
 
 const paper = readFileSync(join(import.meta.dirname, "../../../docs/quick-line.md"), "utf8");
-const rows = [...paper.matchAll(/^\| `(.+?)` \| (.+?) \|$/gm)].map((m) => [m[1] as string, m[2] as string] as const);
+const rows = [...paper.matchAll(/^\| `(.+?)` \| (.+?) \|$/gm)].map(
+  (m) => [m[1] as string, m[2] as string] as const,
+);
 
 it("has its examples", () => {
   expect(rows.length).toBeGreaterThan(25);

@@ -129,7 +129,16 @@ const said = (text: string): Omit<QuickLine, "read" | "doubts"> => {
 
 describe("the quick line", () => {
   it.each(EXAMPLES)("reads %s", (text, understood) => {
-    expect(said(text)).toEqual({ hardware: [], wires: [], freed: [], facing: [], marks: [], stack: [], unread: [], ...understood });
+    expect(said(text)).toEqual({
+      hardware: [],
+      wires: [],
+      freed: [],
+      facing: [],
+      marks: [],
+      stack: [],
+      unread: [],
+      ...understood,
+    });
   });
 
   it.each(EXAMPLES)("writes %s so that it reads the same again", (text) => {
@@ -140,7 +149,10 @@ describe("the quick line", () => {
   it("takes any line without falling over, and keeps what it did not understand", () => {
     fc.assert(
       fc.property(
-        fc.oneof(fc.string({ maxLength: 80 }), fc.string({ maxLength: 60, unit: fc.constantFrom(..."4x TXM16,+;(\"'/>#-. andlhSTwavy") })),
+        fc.oneof(
+          fc.string({ maxLength: 80 }),
+          fc.string({ maxLength: 60, unit: fc.constantFrom(..."4x TXM16,+;(\"'/>#-. andlhSTwavy") }),
+        ),
         (text) => {
           const read = quickLine(text);
           for (const h of read.hardware) {
@@ -149,8 +161,10 @@ describe("the quick line", () => {
           }
           // every letter and figure lies in one stretch that was read, and in no other
           const times = new Uint8Array(text.length);
-          for (const span of read.read) for (let i = span.from; i < span.to; i++) times[i] = (times[i] ?? 0) + 1;
-          for (const word of text.matchAll(/[\p{L}\p{N}]+/gu)) for (let i = word.index; i < word.index + word[0].length; i++) expect(times[i]).toBe(1);
+          for (const span of read.read)
+            for (let i = span.from; i < span.to; i++) times[i] = (times[i] ?? 0) + 1;
+          for (const word of text.matchAll(/[\p{L}\p{N}]+/gu))
+            for (let i = word.index; i < word.index + word[0].length; i++) expect(times[i]).toBe(1);
           // a word that is in no fact stands in what was not read
           if (/[a-z]/i.test(text) && !/facing|face|mark|witness/i.test(text))
             expect(
@@ -201,8 +215,13 @@ const place = fc
   )
   .map((words) => words.join(" "));
 const lengthMm = fc.integer({ min: 1, max: LONGEST_MM * 20 }).map((n) => n / 20);
-const metric = fc.constantFrom(...Object.entries(METRIC_PITCHES).flatMap(([d, pitches]) => [`M${d}`, ...pitches.map((p) => `M${d}x${p}`)]));
-const thread = fc.oneof(metric, fc.constantFrom("ST2.9", "ST3.5", "ST4.2", "#4-40", "#10-32", "1/4-20", "3/8-16"));
+const metric = fc.constantFrom(
+  ...Object.entries(METRIC_PITCHES).flatMap(([d, pitches]) => [`M${d}`, ...pitches.map((p) => `M${d}x${p}`)]),
+);
+const thread = fc.oneof(
+  metric,
+  fc.constantFrom("ST2.9", "ST3.5", "ST4.2", "#4-40", "#10-32", "1/4-20", "3/8-16"),
+);
 const some = <T>(of: fc.Arbitrary<T>) => fc.option(of, { nil: undefined, freq: 2 });
 const facts: fc.Arbitrary<HardwareFacts> = fc
   .record({
@@ -225,12 +244,18 @@ const facts: fc.Arbitrary<HardwareFacts> = fc
     stays: some(fc.constantFrom("loosened", "with the cover", "in the housing")),
   })
   .map((f) => {
-    const known = Object.fromEntries(Object.entries(f).filter(([, v]) => v !== undefined)) as unknown as HardwareFacts;
+    const known = Object.fromEntries(
+      Object.entries(f).filter(([, v]) => v !== undefined),
+    ) as unknown as HardwareFacts;
     // plugs and bearings are told by what is printed on them, not by a thread
-    if (known.kind === "plug") return { kind: "plug", qty: known.qty, label: "J3", poles: 2, ...(known.at ? { at: known.at } : {}) };
-    if (known.kind === "bearing") return { kind: "bearing", qty: known.qty, label: "608-2RS", ...(known.at ? { at: known.at } : {}) };
+    if (known.kind === "plug")
+      return { kind: "plug", qty: known.qty, label: "J3", poles: 2, ...(known.at ? { at: known.at } : {}) };
+    if (known.kind === "bearing")
+      return { kind: "bearing", qty: known.qty, label: "608-2RS", ...(known.at ? { at: known.at } : {}) };
     // a length that is a standard pitch of its thread is read as the pitch, as it is at the bench
-    const pitch = known.lengthMm !== undefined && METRIC_PITCHES[known.thread?.replace(/^M/, "") ?? ""]?.includes(known.lengthMm);
+    const pitch =
+      known.lengthMm !== undefined &&
+      METRIC_PITCHES[known.thread?.replace(/^M/, "") ?? ""]?.includes(known.lengthMm);
     return pitch ? { ...known, lengthMm: 12 } : known;
   });
 
@@ -246,23 +271,36 @@ describe("writing and reading again", () => {
     const line = fc
       .record({
         hardware: fc.array(facts, { maxLength: 4 }),
-        wires: fc.array(fc.record({ colour: fc.constantFrom(...new Set(Object.values(WIRE_COLOURS))), to: fc.constantFrom("L", "N", "frame", "X1-2") }), {
-          maxLength: 3,
-        }),
+        wires: fc.array(
+          fc.record({
+            colour: fc.constantFrom(...new Set(Object.values(WIRE_COLOURS))),
+            to: fc.constantFrom("L", "N", "frame", "X1-2"),
+          }),
+          {
+            maxLength: 3,
+          },
+        ),
         freed: fc.array(fc.constantFrom(...FREEINGS.filter((f) => f !== "slide")), { maxLength: 2 }),
         facing: fc.array(words, { maxLength: 2 }),
         marks: fc.array(words, { maxLength: 2 }),
         stack: fc.constant([]),
         unread: fc.constant([]),
       })
-      .map((l) => ({ ...l, facing: [...l.hardware.flatMap((h) => h.facing ?? []), ...l.facing] }) as Omit<QuickLine, "read" | "doubts">);
+      .map(
+        (l) =>
+          ({ ...l, facing: [...l.hardware.flatMap((h) => h.facing ?? []), ...l.facing] }) as Omit<
+            QuickLine,
+            "read" | "doubts"
+          >,
+      );
     fc.assert(
       fc.property(line, (l) => void expect(said(writeQuickLine({ ...l, read: [], doubts: [] }))).toEqual(l)),
       { numRuns: 300 },
     );
   });
   it("knows every kind by its first word", () => {
-    for (const kind of HARDWARE_KINDS) expect(quickLine(`2x ${KIND_PHRASES[kind][0]}`).hardware).toEqual([{ kind, qty: 2 }]);
+    for (const kind of HARDWARE_KINDS)
+      expect(quickLine(`2x ${KIND_PHRASES[kind][0]}`).hardware).toEqual([{ kind, qty: 2 }]);
   });
 });
 
@@ -274,7 +312,9 @@ describe("what nobody counted", () => {
       { kind: "screw", qty: 2 },
     ]);
     expect(worthALook(read)).toEqual(["flat washers: how many?"]);
-    expect(hardwareInWords({ kind: "washer", qty: 1, uncounted: true, lengthMm: 12 })).toBe("uncounted flat washers 12 mm");
+    expect(hardwareInWords({ kind: "washer", qty: 1, uncounted: true, lengthMm: 12 })).toBe(
+      "uncounted flat washers 12 mm",
+    );
     expect(quickLine("a few balls").hardware).toMatchObject([{ kind: "ball", uncounted: true }]);
   });
 

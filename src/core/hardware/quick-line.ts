@@ -17,7 +17,10 @@ export interface Wire {
   readonly to: string;
 }
 
-/** A part of the line that could not be read: it is kept as a note, word for word, and says why where that is known. */
+/**
+ * A part of the line that could not be read: it is kept as a note, word for word, and says why where that is
+ * known.
+ */
 export interface Unread {
   readonly text: string;
   readonly says: string;
@@ -57,12 +60,18 @@ const NOT_READ = "not read, kept as a note";
 const NOT_THERE = "says what is not there, or stays: kept as a note";
 
 /**
- * Reads the bench's shorthand: `4x TX15 16 ST3.5 corners, pin 3x18 drive`. The grammar stands in docs/quick-line.md.
+ * Reads the bench's shorthand: `4x TX15 16 ST3.5 corners, pin 3x18 drive`. The grammar stands in
+ * docs/quick-line.md.
  *
- * Pieces stand apart by comma, "and", "with" or `+`. A count stands before its piece or behind it; kind, thread, drive, length, head, look, torque and state come in any order; other words say where. What belongs to the piece
- * before it may stand behind a comma: `M6 cap nut, once`. What cannot be read is kept word for word, with the reason where there is one, and what may have been meant otherwise is doubted: nothing that was typed is lost.
+ * Pieces stand apart by comma, "and", "with" or `+`. A count stands before its piece or behind it; kind,
+ * thread, drive, length, head, look, torque and state come in any order; other words say where. What belongs
+ * to the piece
+ * before it may stand behind a comma: `M6 cap nut, once`. What cannot be read is kept word for word, with the
+ * reason where there is one, and what may have been meant otherwise is doubted: nothing that was typed is
+ * lost.
  *
- * @example quickLine("4x TX15 16 ST3.5 corners").hardware[0] // { kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" }
+ * @example quickLine("4x TX15 16 ST3.5 corners").hardware[0] // { kind: "screw", qty: 4, thread: "ST3.5",
+ *   lengthMm: 16, drive: "TX15", at: "corners" }
  */
 export function quickLine(line: string): QuickLine {
   return new Line(line).read();
@@ -75,28 +84,39 @@ const namesHardware = (text: string): boolean => {
   const tokens = scan(text);
   return (
     tokens.some((t) => NAMES_HARDWARE.includes(t.t)) ||
-    (tokens.length > 1 && tokens[0] !== undefined && COUNTS.includes(tokens[0].t) && !/^an?$/i.test(tokens[0].text))
+    (tokens.length > 1 &&
+      tokens[0] !== undefined &&
+      COUNTS.includes(tokens[0].t) &&
+      !/^an?$/i.test(tokens[0].text))
   );
 };
 
 /**
- * What of a line should be looked at once before it is laid down: what may have been meant otherwise, and what names hardware and was not read.
+ * What of a line should be looked at once before it is laid down: what may have been meant otherwise, and
+ * what names hardware and was not read.
  *
  * @example worthALook(quickLine("M8 left")) // ["“left”: a left-hand thread, or where it sat?"]
  */
 export function worthALook({ doubts, unread }: Pick<QuickLine, "doubts" | "unread">): string[] {
   const lost = unread.filter(({ text, says }) => says !== NOT_THERE && namesHardware(text));
-  return [...doubts.map((d) => d.says), ...lost.map(({ text }) => `“${text}” was not read, and is counted nowhere`)];
+  return [
+    ...doubts.map((d) => d.says),
+    ...lost.map(({ text }) => `“${text}” was not read, and is counted nowhere`),
+  ];
 }
 
 /** What the name of a part is made of: "drive wheel", "big pinion". */
 const IN_NAME: readonly Token["t"][] = ["word", "empty", "look", "freed", "direction"];
 
 const ORDER: readonly (keyof HardwareFacts)[] = [
-  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker", "label", "poles", "into", "tighten", "state", "at", "facing", "stays", "uncounted",
+  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker",
+  "label", "poles", "into", "tighten", "state", "at", "facing", "stays", "uncounted",
 ]; // biome-ignore format: a short list reads better in rows
 /** The same facts always in the same order. */
-const inOrder = (f: Facts): HardwareFacts => Object.fromEntries(ORDER.flatMap((k) => (f[k] === undefined ? [] : [[k, f[k]]]))) as unknown as HardwareFacts;
+const inOrder = (f: Facts): HardwareFacts =>
+  Object.fromEntries(
+    ORDER.flatMap((k) => (f[k] === undefined ? [] : [[k, f[k]]])),
+  ) as unknown as HardwareFacts;
 
 class Line {
   private readonly line: string;
@@ -128,7 +148,10 @@ class Line {
   read(): QuickLine {
     for (const segment of segmentsOf(scan(this.line))) this.take(segment);
     const { wires, freed, facing, marks, unread } = this;
-    const doubts = [...this.doubts, ...[...this.plurals].flatMap(([piece, isBare]) => this.howMany(piece, isBare))].sort((a, b) => a.piece - b.piece);
+    const doubts = [
+      ...this.doubts,
+      ...[...this.plurals].flatMap(([piece, isBare]) => this.howMany(piece, isBare)),
+    ].sort((a, b) => a.piece - b.piece);
     return {
       hardware: this.hardware.map((h) => inOrder(h)),
       wires,
@@ -146,7 +169,12 @@ class Line {
   private howMany(piece: number, isBare: boolean): Doubt[] {
     const h = this.hardware[piece];
     if (!h?.uncounted || !h.kind) return [];
-    return [{ piece, says: `${HARDWARE_NAMES[h.kind][1]}: ${isBare ? `${h.lengthMm} of them, or ${h.lengthMm} mm?` : "how many?"}` }];
+    return [
+      {
+        piece,
+        says: `${HARDWARE_NAMES[h.kind][1]}: ${isBare ? `${h.lengthMm} of them, or ${h.lengthMm} mm?` : "how many?"}`,
+      },
+    ];
   }
 
   private take(segment: Segment): void {
@@ -179,7 +207,12 @@ class Line {
   /** More of the piece before, and nothing else: how long it is, how many there are. */
   private goesOn(segment: Segment, said: Said): boolean {
     const before = this.hardware.at(-1);
-    const more = before && !said.refused && !said.isNot && !this.outOfBounds(said) && measureOfBefore(before, this.wasCounted, segment, said);
+    const more =
+      before &&
+      !said.refused &&
+      !said.isNot &&
+      !this.outOfBounds(said) &&
+      measureOfBefore(before, this.wasCounted, segment, said);
     if (!more) return false;
     Object.assign(before, more.facts);
     this.wasCounted ||= more.facts.qty !== undefined;
@@ -218,14 +251,19 @@ class Line {
   private outOfBounds({ qty, facts, isNot }: Said): string | undefined {
     if (isNot) return undefined;
     if (qty !== undefined && qty < 1) return "none of something is nothing";
-    if (qty !== undefined && qty > MOST_PIECES) return `${qty} pieces cannot be: the maximum is ${MOST_PIECES}`;
+    if (qty !== undefined && qty > MOST_PIECES)
+      return `${qty} pieces cannot be: the maximum is ${MOST_PIECES}`;
     const { lengthMm } = facts;
     if (lengthMm !== undefined && lengthMm <= 0) return "a length of nothing";
-    if (lengthMm !== undefined && lengthMm > LONGEST_MM) return `${lengthMm} mm is longer than anything on this bench: the maximum is ${LONGEST_MM} mm`;
+    if (lengthMm !== undefined && lengthMm > LONGEST_MM)
+      return `${lengthMm} mm is longer than anything on this bench: the maximum is ${LONGEST_MM} mm`;
     return undefined;
   }
 
-  /** Whether a part without a kind says more of the piece before it, counts more of its kind, or speaks of the step alone. */
+  /**
+   * Whether a part without a kind says more of the piece before it, counts more of its kind, or speaks of the
+   * step alone.
+   */
   private belongsBefore({ joint }: Segment, said: Said): boolean {
     const before = this.hardware.at(-1);
     const { facts, qty } = said;
@@ -234,9 +272,14 @@ class Line {
     if (!before) return false;
     if (said.isOnlyMore)
       return Object.keys(facts).every(
-        (k) => k === "tighten" || k === "drive" || before[k as keyof Facts] === undefined || before[k as keyof Facts] === facts[k as keyof Facts],
+        (k) =>
+          k === "tighten" ||
+          k === "drive" ||
+          before[k as keyof Facts] === undefined ||
+          before[k as keyof Facts] === facts[k as keyof Facts],
       );
-    if (qty === undefined || joint === undefined || said.note.length || said.hasWords || said.isBare) return false;
+    if (qty === undefined || joint === undefined || said.note.length || said.hasWords || said.isBare)
+      return false;
     // "4 washers above, 2 below": the same again, elsewhere
     if (isOfStep && said.place) {
       const { qty: _qty, at: _at, uncounted: _uncounted, ...same } = before;
@@ -266,7 +309,8 @@ class Line {
       const { tighten, ...more } = facts;
       Object.assign(before, more);
       // a washer is not tightened: what is tightened lies before it
-      const turned = tighten && (this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind)) ?? before);
+      const turned =
+        tighten && (this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind)) ?? before);
       if (turned) turned.tighten = tighter(turned.tighten, tighten);
       for (const says of said.doubts) this.doubts.push({ piece: this.hardware.length - 1, says });
       return;
@@ -277,8 +321,18 @@ class Line {
     const isWith = (segment.joint === "with" || goesOn) && before !== undefined;
     this.comesAlong = isWith;
     // a screw with a washer: four of them have four
-    const count = qty === undefined || (isWith && qty === 1 && isArticle(segment)) ? (isWith ? (before.qty ?? 1) : 1) : qty;
-    const isUncounted = qty === undefined && !isWith && said.many !== undefined && !said.isNot && !NO_PIECE.includes(facts.kind);
+    const count =
+      qty === undefined || (isWith && qty === 1 && isArticle(segment))
+        ? isWith
+          ? (before.qty ?? 1)
+          : 1
+        : qty;
+    const isUncounted =
+      qty === undefined &&
+      !isWith &&
+      said.many !== undefined &&
+      !said.isNot &&
+      !NO_PIECE.includes(facts.kind);
     this.hardware.push({ ...facts, qty: count, ...(isUncounted && { uncounted: true }) });
     // one that was said vaguely is a doubt already
     if (isUncounted && said.many === "plural") this.plurals.set(this.hardware.length - 1, said.isBare);
@@ -291,7 +345,9 @@ class Line {
     this.sharePlace(segment, piece);
   }
 
-  /** Of pieces that lie on each other, a place said with the last holds for those before it that have none. */
+  /**
+   * Of pieces that lie on each other, a place said with the last holds for those before it that have none.
+   */
   private sharePlace({ joint }: Segment, piece: number): void {
     // of what is said from the top down each lies where it lies
     if (this.isStacking) return;
@@ -307,5 +363,6 @@ const tighter = (before: Facts["tighten"], more: NonNullable<Facts["tighten"]>):
   const feel = [before?.feel, more.feel].filter(Boolean).join(" plus ");
   return { ...before, ...more, ...(feel ? { feel } : {}) };
 };
-const isArticle = ({ tokens }: Segment): boolean => tokens.some((t) => t.t === "countWord" && /^an?$/i.test(t.text));
+const isArticle = ({ tokens }: Segment): boolean =>
+  tokens.some((t) => t.t === "countWord" && /^an?$/i.test(t.text));
 const joinedRuns = (words: readonly string[]): string[] => (words.length ? [words.join(" ")] : []);

@@ -18,9 +18,17 @@ export const tightenSchema = z.strictObject({
   /** by feel, as it was said: "snug", "finger tight plus 1/4 turn" */
   feel: text.optional(),
   /** so many degrees past the feel, or past the figure */
-  pastDeg: z.number("must be an angle in degrees").positive("an angle is above 0°").max(1080, "is more than three turns").optional(),
+  pastDeg: z
+    .number("must be an angle in degrees")
+    .positive("an angle is above 0°")
+    .max(1080, "is more than three turns")
+    .optional(),
   /** drawn in so many passes, each of all the screws */
-  passes: z.int("must be a whole number").min(2, "one pass is no passes").max(6, "are more than six").optional(),
+  passes: z
+    .int("must be a whole number")
+    .min(2, "one pass is no passes")
+    .max(6, "are more than six")
+    .optional(),
   /** all are started by hand before any is drawn */
   startAll: z.boolean().optional(),
   /** left loose until this step (its id) is on, or until the very end */
@@ -40,9 +48,19 @@ const TURNS: Readonly<Record<number, string>> = {
 /** An angle as a hand knows it. @example turnInWords(90) // "a quarter of a turn (90°)" */
 export const turnInWords = (deg: number): string => (TURNS[deg] ? `${TURNS[deg]} (${deg}°)` : `${deg}°`);
 
-/** How tight, in one breath, without its order. @example tightInWords({ feel: "snug", pastDeg: 45 }) // "snug, then an eighth of a turn (45°) past it" */
+/**
+ * How tight, in one breath, without its order.
+ *
+ * @example tightInWords({ feel: "snug", pastDeg: 45 }) // "snug, then an eighth of a turn (45°) past it"
+ */
 export const tightInWords = (t: Pick<Tighten, "torqueNm" | "feel" | "pastDeg">): string =>
-  [t.torqueNm === undefined ? undefined : `${t.torqueNm} N·m`, t.feel, t.pastDeg === undefined ? undefined : pastInWords(t.pastDeg)].filter(Boolean).join(", ");
+  [
+    t.torqueNm === undefined ? undefined : `${t.torqueNm} N·m`,
+    t.feel,
+    t.pastDeg === undefined ? undefined : pastInWords(t.pastDeg),
+  ]
+    .filter(Boolean)
+    .join(", ");
 
 const pastInWords = (deg: number): string => `then ${turnInWords(deg)} past it`;
 
@@ -52,5 +70,8 @@ export const STARTED = "Start all of them by hand before any is drawn.";
 /** How the screws of one line are drawn besides how tight: what holds for any of them, each once. */
 export function drawnInWords(all: readonly (Tighten | undefined)[]): string[] {
   const passes = Math.max(0, ...all.map((t) => t?.passes ?? 0));
-  return [...(all.some((t) => t?.startAll) ? [STARTED] : []), ...(passes ? [`Draw them in ${passes} passes, each time all of them.`] : [])];
+  return [
+    ...(all.some((t) => t?.startAll) ? [STARTED] : []),
+    ...(passes ? [`Draw them in ${passes} passes, each time all of them.`] : []),
+  ];
 }

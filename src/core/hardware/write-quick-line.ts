@@ -3,14 +3,26 @@ import { type HardwareFacts, type HardwareForm, LOOSENED } from "./piece";
 import { NUT_FORMS, type QuickLine, quickLine } from "./quick-line";
 
 /**
- * A piece of hardware in the bench's shorthand, as {@link quickLine} reads it. A place that would be misread stands in brackets.
+ * A piece of hardware in the bench's shorthand, as {@link quickLine} reads it. A place that would be misread
+ * stands in brackets.
  *
- * @example shorthandOf({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners" }) // "4x ST3.5x16 TX15 corners"
+ * @example shorthandOf({ kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "TX15", at: "corners"
+ *   }) // "4x ST3.5x16 TX15 corners"
  */
 export function shorthandOf(h: HardwareFacts): string {
-  const impliedScrew = !h.uncounted && h.kind === "screw" && (h.thread !== undefined || h.drive !== undefined) && !NUT_FORMS.includes(h.form as HardwareForm);
+  const impliedScrew =
+    !h.uncounted &&
+    h.kind === "screw" &&
+    (h.thread !== undefined || h.drive !== undefined) &&
+    !NUT_FORMS.includes(h.form as HardwareForm);
   const size =
-    h.thread === undefined ? (h.lengthMm === undefined ? undefined : `${h.lengthMm}mm`) : h.lengthMm === undefined ? h.thread : sized(h.thread, h.lengthMm);
+    h.thread === undefined
+      ? h.lengthMm === undefined
+        ? undefined
+        : `${h.lengthMm}mm`
+      : h.lengthMm === undefined
+        ? h.thread
+        : sized(h.thread, h.lengthMm);
   const words = [
     h.uncounted || (h.qty === 1 && !impliedScrew) ? undefined : `${h.qty}x`,
     h.finish,
@@ -31,7 +43,10 @@ export function shorthandOf(h: HardwareFacts): string {
     h.state,
   ].filter(Boolean);
   // what faces where, and what it stays with, is said to the end of its part
-  const last = [h.stays && (h.stays === LOOSENED ? "only loosened" : `stays ${h.stays}`), h.facing && `facing ${h.facing}`].filter(Boolean);
+  const last = [
+    h.stays && (h.stays === LOOSENED ? "only loosened" : `stays ${h.stays}`),
+    h.facing && `facing ${h.facing}`,
+  ].filter(Boolean);
   if (h.at === undefined) return [...words, ...last].join(" ");
   const bare = [...words, h.at, ...last].join(" ");
   if (sameFacts(quickLine(bare).hardware, h)) return bare;
@@ -41,7 +56,8 @@ export function shorthandOf(h: HardwareFacts): string {
 }
 
 /** `M4x12`; a length in mm stands apart behind a thread that is measured in inches. */
-const sized = (thread: string, lengthMm: number): string => (/^(M|ST|\d+(\.\d+)?$)/.test(thread) ? `${thread}x${lengthMm}` : `${thread} ${lengthMm}mm`);
+const sized = (thread: string, lengthMm: number): string =>
+  /^(M|ST|\d+(\.\d+)?$)/.test(thread) ? `${thread}x${lengthMm}` : `${thread} ${lengthMm}mm`;
 
 const sameFacts = (read: readonly HardwareFacts[], h: HardwareFacts): boolean => {
   const plain = (x: HardwareFacts | undefined): string =>
@@ -53,7 +69,10 @@ const sameFacts = (read: readonly HardwareFacts[], h: HardwareFacts): boolean =>
   return read.length === 1 && plain(read[0]) === plain(h);
 };
 
-/** Everything that a quick line can say, written so that reading it again gives the same. Unread pieces are written as they were typed. */
+/**
+ * Everything that a quick line can say, written so that reading it again gives the same. Unread pieces are
+ * written as they were typed.
+ */
 export function writeQuickLine(line: QuickLine): string {
   return [
     ...line.hardware.map(shorthandOf),

@@ -1,4 +1,7 @@
-/** Ids as they stand in an address. Files from elsewhere name their parts as they like: with blanks, umlauts, slashes, as "..". */
+/**
+ * Ids as they stand in an address. Files from elsewhere name their parts as they like: with blanks, umlauts,
+ * slashes, as "..".
+ */
 
 const PLAIN = /^[\w-]+$/;
 
@@ -22,6 +25,8 @@ export function fromAddress(said: string): string {
 }
 
 /** The gear bench of a part. */
-export const gearBenchOf = (number: string, part: string): string => `/jobs/${number}/judge/gear/${inAddress(part)}`;
+export const gearBenchOf = (number: string, part: string): string =>
+  `/jobs/${number}/judge/gear/${inAddress(part)}`;
 /** Where a gear is drawn to be made. */
-export const makingOf = (number: string, part: string): string => `/jobs/${number}/match/make/${inAddress(part)}`;
+export const makingOf = (number: string, part: string): string =>
+  `/jobs/${number}/match/make/${inAddress(part)}`;

@@ -24,7 +24,17 @@ export const supplierNews = z.strictObject({
   day,
   what: z.enum(["confirmed", "short", "shipped", "received"]),
   says: text,
-  parcel: z.array(z.strictObject({ number: text, sent: text, packs: z.int(), lot: text, swapped: z.record(z.string(), z.string()).optional() })).optional(),
+  parcel: z
+    .array(
+      z.strictObject({
+        number: text,
+        sent: text,
+        packs: z.int(),
+        lot: text,
+        swapped: z.record(z.string(), z.string()).optional(),
+      }),
+    )
+    .optional(),
 });
 export type StoredNews = Frozen<z.infer<typeof supplierNews>>;
 

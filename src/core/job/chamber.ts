@@ -16,10 +16,17 @@ export const CHAMBER_KINDS = [
 ] as const;
 export const chamberKind = z.enum(CHAMBER_KINDS.map((k) => k.kind));
 export type ChamberKind = z.infer<typeof chamberKind>;
-export const chamberKindSays = (kind: ChamberKind): string => CHAMBER_KINDS.find((k) => k.kind === kind)?.says ?? kind;
+export const chamberKindSays = (kind: ChamberKind): string =>
+  CHAMBER_KINDS.find((k) => k.kind === kind)?.says ?? kind;
 
-const side = z.number("must be a length in mm").positive("must be above 0 mm").max(2000, "is longer than 2 m");
-const ml = z.number("must be a volume in ml").positive("must be above 0 ml").max(100_000, "is more than a hundred litres");
+const side = z
+  .number("must be a length in mm")
+  .positive("must be above 0 mm")
+  .max(2000, "is longer than 2 m");
+const ml = z
+  .number("must be a volume in ml")
+  .positive("must be above 0 ml")
+  .max(100_000, "is more than a hundred litres");
 
 /** How the free volume is known: what was filled in, or the inside less what lies in it. */
 export const chamberVolume = z.discriminatedUnion("by", [
@@ -28,10 +35,17 @@ export const chamberVolume = z.discriminatedUnion("by", [
 ]);
 
 /** A place in or at a chamber that its lubricant must stay away from. */
-export const dryPlace = z.strictObject({ id: ref, says: words.trim().min(1, "say what stays dry"), spot: pictureSpot.optional() });
+export const dryPlace = z.strictObject({
+  id: ref,
+  says: words.trim().min(1, "say what stays dry"),
+  spot: pictureSpot.optional(),
+});
 export type DryPlace = Frozen<z.infer<typeof dryPlace>>;
 
-/** How a lubricant is got that the shelf does not have: from whom, what its pack costs the shop, on which day it was ordered. */
+/**
+ * How a lubricant is got that the shelf does not have: from whom, what its pack costs the shop, on which day
+ * it was ordered.
+ */
 export const gettingLubricant = z.strictObject({
   from: words.trim().optional(),
   price: z.number().min(0).max(1_000_000).optional(),

@@ -23,12 +23,23 @@ export const gearNotes = z.strictObject({
   /** the part it meshes with */
   mate: ref.optional(),
   /** sound teeth with so many pitches between them, where the count is broken off */
-  arcPitches: z.int("the number of pitches must be whole").min(1, "an arc is over 1 pitch or more").max(200).optional(),
+  arcPitches: z
+    .int("the number of pitches must be whole")
+    .min(1, "an arc is over 1 pitch or more")
+    .max(200)
+    .optional(),
   /** as the gear face is drawn */
   turning: z.enum(["clockwise", "counter-clockwise"]).optional(),
   drives: z.boolean().optional(),
-  /** of a helical gear whose shaft crosses its mate's: the angle between the two, degrees; left out: they are parallel */
-  shaftAngleDeg: z.number("that is no number").min(1, "shafts that cross stand at 1° or more").max(90, "an angle between shafts is 90° or less").optional(),
+  /**
+   * of a helical gear whose shaft crosses its mate's: the angle between the two, degrees; left out: they are
+   * parallel
+   */
+  shaftAngleDeg: z
+    .number("that is no number")
+    .min(1, "shafts that cross stand at 1° or more")
+    .max(90, "an angle between shafts is 90° or less")
+    .optional(),
   /** the picture its teeth were counted in, by its name in the job, and how sure that was, 0 to 1 */
   countedFrom: z.strictObject({ picture: text, certainty: z.number().min(0).max(1) }).optional(),
   /** for gears that are entered and not named: module, belt or chain pitch, mm */
@@ -57,17 +68,30 @@ const NOTE_LABELS: Readonly<Record<Exclude<keyof GearNotes, "countedFrom" | "loo
   pitchMm: "pitch in mm",
 };
 
-/** A note as the history tells it. @example noteSays("arcPitches", null) // "pitches in the arc: taken back" */
+/**
+ * A note as the history tells it.
+ *
+ * @example noteSays("arcPitches", null) // "pitches in the arc: taken back"
+ */
 export const noteSays = (note: string, value: unknown): string => {
   const label = Object.hasOwn(NOTE_LABELS, note) ? NOTE_LABELS[note as keyof typeof NOTE_LABELS] : note;
   return `${label}: ${value === true ? "yes" : value === false ? "no" : value === null || value === "" ? "taken back" : value}`;
 };
 
 /** Notes that do not bear on the gear's name: one of the others takes an accepted name back. */
-const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>(["boreForm", "mateTeeth", "mate", "turning", "drives", "shaftAngleDeg", "looks"]);
+const BESIDE_THE_NAME: ReadonlySet<string> = new Set<keyof GearNotes>([
+  "boreForm",
+  "mateTeeth",
+  "mate",
+  "turning",
+  "drives",
+  "shaftAngleDeg",
+  "looks",
+]);
 
 /** Whether a change of these notes asks for the gear to be named anew. */
-export const asksForNewName = (changed: Partial<Record<keyof GearNotes, unknown>>): boolean => Object.keys(changed).some((k) => !BESIDE_THE_NAME.has(k));
+export const asksForNewName = (changed: Partial<Record<keyof GearNotes, unknown>>): boolean =>
+  Object.keys(changed).some((k) => !BESIDE_THE_NAME.has(k));
 
 /** The name that was accepted for a gear: millimetres, degrees. */
 export const gearIdentity = z.strictObject({
@@ -110,7 +134,13 @@ export const photoCount = z.strictObject({
   picture: z.string().max(40),
   certainty: z.number().min(0).max(1),
   sizes: z
-    .array(z.strictObject({ what: z.enum(["tip circle", "root diameter", "bore"]), value: z.number().min(0.5).max(600), u: z.number().positive().max(60) }))
+    .array(
+      z.strictObject({
+        what: z.enum(["tip circle", "root diameter", "bore"]),
+        value: z.number().min(0.5).max(600),
+        u: z.number().positive().max(60),
+      }),
+    )
     .max(3),
   /** flanks that look worn, and the technician said so too */
   worn: z

@@ -22,10 +22,16 @@ export const companionSchema = z.strictObject({
 export type Companion = Frozen<z.infer<typeof companionSchema>>;
 
 /** A piece that came out and stays out, because what goes in does without it. */
-export const staysOutSchema = z.union([z.strictObject({ part: ref, why: words }), z.strictObject({ hardware: ref, why: words })]);
+export const staysOutSchema = z.union([
+  z.strictObject({ part: ref, why: words }),
+  z.strictObject({ hardware: ref, why: words }),
+]);
 export type StaysOut = Frozen<z.infer<typeof staysOutSchema>>;
 
-/** What goes in in a part's place, as far as it is made up otherwise than what came out. Kept as it was on the day it was chosen: a catalogue that changes later does not change a unit on the bench. */
+/**
+ * What goes in in a part's place, as far as it is made up otherwise than what came out. Kept as it was on the
+ * day it was chosen: a catalogue that changes later does not change a unit on the bench.
+ */
 export const goesInSchema = z.strictObject({
   number,
   name: text,
@@ -64,7 +70,10 @@ export const goesInChange = z.discriminatedUnion("what", [
   /** open again; one that was added by hand is struck */
   z.strictObject({ what: z.literal("open"), companion: text }),
   z.strictObject({ what: z.literal("stays-out"), piece: staysOutSchema }),
-  z.strictObject({ what: z.literal("goes-back"), piece: z.union([z.strictObject({ part: ref }), z.strictObject({ hardware: ref })]) }),
+  z.strictObject({
+    what: z.literal("goes-back"),
+    piece: z.union([z.strictObject({ part: ref }), z.strictObject({ hardware: ref })]),
+  }),
 ]);
 export type GoesInChange = Frozen<z.infer<typeof goesInChange>>;
 
@@ -78,11 +87,13 @@ function companionFrom(says: string): Companion {
 }
 
 /**
- * What goes in, after something more was said of it. Throws a Fault for a companion that is not there, one that is there already, and a reason that is left out.
+ * What goes in, after something more was said of it. Throws a Fault for a companion that is not there, one
+ * that is there already, and a reason that is left out.
  */
 export function changeGoesIn(was: GoesIn, said: GoesInChange): GoesIn {
   const toCompanion = (key: string, change: (c: Companion) => Companion | null): GoesIn => {
-    if (!was.with.some((c) => companionKey(c) === key)) throw new Fault("companion", `${key} does not go in with it any more`);
+    if (!was.with.some((c) => companionKey(c) === key))
+      throw new Fault("companion", `${key} does not go in with it any more`);
     return { ...was, with: was.with.flatMap((c) => (companionKey(c) === key ? (change(c) ?? []) : [c])) };
   };
   const because = (why: string): string => {
@@ -98,7 +109,8 @@ export function changeGoesIn(was: GoesIn, said: GoesInChange): GoesIn {
       return readWith(goesInSchema, { ...was, stack: said.says.split(";").map((s) => s.trim()).filter(Boolean) }); // biome-ignore format: one call
     case "also": {
       const more = companionFrom(said.says);
-      if (was.with.some((c) => companionKey(c) === companionKey(more))) throw new Fault("says", `${more.name} goes in with it already`);
+      if (was.with.some((c) => companionKey(c) === companionKey(more)))
+        throw new Fault("says", `${more.name} goes in with it already`);
       return readWith(goesInSchema, { ...was, with: [...was.with, more] });
     }
     case "companion":

@@ -26,7 +26,11 @@ export const goingHomeSchema = z.strictObject({
   /** when it should be looked at next, in the technician's own words: "in 100 hours: the brushes" */
   nextLook: note.optional(),
   /** current on the unit's plate, A */
-  plateA: z.number("must be a figure").positive("a plate says more than 0 A").max(100, "is more than a plug carries").optional(),
+  plateA: z
+    .number("must be a figure")
+    .positive("a plate says more than 0 A")
+    .max(100, "is more than a plug carries")
+    .optional(),
   /** it had gone home and was opened again */
   openedAgain: z
     .array(z.strictObject({ at: moment, wentHome: moment, why: note }))

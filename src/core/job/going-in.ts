@@ -13,18 +13,26 @@ interface Renewed {
   readonly findings: readonly Pick<Finding, "part" | "goesIn" | "chosen" | "got">[];
 }
 
-/** What goes in in the places of parts that go back new. What has a place of its own in the unit, like the mate of a wheel, is nobody's companion. */
+/**
+ * What goes in in the places of parts that go back new. What has a place of its own in the unit, like the
+ * mate of a wheel, is nobody's companion.
+ */
 export function goingInOf({ parts, findings }: Renewed): GoingIn[] {
   const renewed = findings.filter((f) => parts.find((p) => p.id === f.part)?.renew);
   return renewed.flatMap((f) => {
     if (!f.goesIn) return [];
-    const elsewhere = new Set(renewed.flatMap((o) => (o.part === f.part ? [] : [o.chosen ?? o.got?.number ?? ""])));
-    return [{ ...f.goesIn, part: f.part, with: f.goesIn.with.filter((c) => !c.number || !elsewhere.has(c.number)) }];
+    const elsewhere = new Set(
+      renewed.flatMap((o) => (o.part === f.part ? [] : [o.chosen ?? o.got?.number ?? ""])),
+    );
+    return [
+      { ...f.goesIn, part: f.part, with: f.goesIn.with.filter((c) => !c.number || !elsewhere.has(c.number)) },
+    ];
   });
 }
 
 /**
- * Companions of a part that nobody has said of where they come from: neither ordered with it, nor got otherwise, nor left out with a reason.
+ * Companions of a part that nobody has said of where they come from: neither ordered with it, nor got
+ * otherwise, nor left out with a reason.
  *
  * @param ordered numbers that were ordered, or taken out of the drawer, for this unit
  */
@@ -40,12 +48,19 @@ export interface GotPiece {
   readonly says?: string;
   readonly got: Got;
 }
-export const gotPieces = (job: { readonly parts: readonly Part[]; readonly findings: Renewed["findings"] }): GotPiece[] =>
+export const gotPieces = (job: {
+  readonly parts: readonly Part[];
+  readonly findings: Renewed["findings"];
+}): GotPiece[] =>
   job.findings.flatMap((f) => {
     const part = job.parts.find((p) => p.id === f.part);
     if (!part?.renew) return [];
     return [
       ...(f.got ? [{ key: part.id, for: partName(part), got: f.got }] : []),
-      ...(f.goesIn?.with ?? []).flatMap((c) => (c.got && !c.without ? [{ key: `${part.id} ${companionKey(c)}`, says: companionSays(c), got: c.got }] : [])),
+      ...(f.goesIn?.with ?? []).flatMap((c) =>
+        c.got && !c.without
+          ? [{ key: `${part.id} ${companionKey(c)}`, says: companionSays(c), got: c.got }]
+          : [],
+      ),
     ];
   });

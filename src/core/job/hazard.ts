@@ -1,6 +1,9 @@
 import { z } from "zod";
 
-/** What can hurt at a unit, as it is ticked when it is taken in. What the gate asks for each stands in core/safety/hazards.ts. */
+/**
+ * What can hurt at a unit, as it is ticked when it is taken in. What the gate asks for each stands in
+ * core/safety/hazards.ts.
+ */
 export const HAZARD_WORDS = [
   { hazard: "blade", says: "blade or disc" },
   { hazard: "spring", says: "loaded spring" },

@@ -1,6 +1,9 @@
 import { Fault } from "../fault";
 
-/** A job file of the longest strip that anybody wrote down has a hundredth of this. What is larger is no job, and reading it would keep every screen of the shop waiting. */
+/**
+ * A job file of the longest strip that anybody wrote down has a hundredth of this. What is larger is no job,
+ * and reading it would keep every screen of the shop waiting.
+ */
 export const MOST_JSON_BYTES = 16 * 2 ** 20;
 /** Records inside records: the format has eight levels, the rest is room for what others put under `x`. */
 const DEEPEST = 40;
@@ -8,10 +11,17 @@ const DEEPEST = 40;
 const MOST_VALUES = 500_000;
 
 /** What there may be all together in one job, over all its steps and findings. */
-const MOST_IN_ALL = { needs: 50_000, hardware: 10_000, parts: 10_000, pictures: 3000, readings: 5000 } as const;
+const MOST_IN_ALL = {
+  needs: 50_000,
+  hardware: 10_000,
+  parts: 10_000,
+  pictures: 3000,
+  readings: 5000,
+} as const;
 
 /**
- * Refuses what no program should read any further: too deep, or too much. Goes through it without calling itself, so that depth is no danger here.
+ * Refuses what no program should read any further: too deep, or too much. Goes through it without calling
+ * itself, so that depth is no danger here.
  *
  * Throws a Fault for the whole.
  */
@@ -20,16 +30,23 @@ export function refuseMonster(json: unknown): void {
   let values = 0;
   for (let next = open.pop(); next; next = open.pop()) {
     const { value, deep } = next;
-    if (++values > MOST_VALUES) throw new Fault("", `this file holds more than ${MOST_VALUES / 1000} thousand values: that is no job`);
+    if (++values > MOST_VALUES)
+      throw new Fault("", `this file holds more than ${MOST_VALUES / 1000} thousand values: that is no job`);
     if (typeof value !== "object" || value === null) continue;
-    if (deep >= DEEPEST) throw new Fault("", `records stand inside each other more than ${DEEPEST} deep in this file`);
+    if (deep >= DEEPEST)
+      throw new Fault("", `records stand inside each other more than ${DEEPEST} deep in this file`);
     for (const inside of Object.values(value)) open.push({ value: inside, deep: deep + 1 });
   }
 }
 
 type Some = readonly unknown[] | undefined;
 interface Counted {
-  readonly steps: readonly { readonly needs?: Some; readonly hardware?: Some; readonly parts?: Some; readonly pictures?: Some }[];
+  readonly steps: readonly {
+    readonly needs?: Some;
+    readonly hardware?: Some;
+    readonly parts?: Some;
+    readonly pictures?: Some;
+  }[];
   readonly findings?: readonly { readonly readings?: Some }[] | undefined;
 }
 
@@ -44,7 +61,11 @@ export function refuseTooMany(file: Counted): void {
   };
   for (const what of ["needs", "hardware", "parts", "pictures", "readings"] as const)
     if (inAll[what] > MOST_IN_ALL[what])
-      throw new Fault(what === "readings" ? "findings" : "steps", `${what} are ${inAll[what]} in all; one job may have ${MOST_IN_ALL[what]}`);
+      throw new Fault(
+        what === "readings" ? "findings" : "steps",
+        `${what} are ${inAll[what]} in all; one job may have ${MOST_IN_ALL[what]}`,
+      );
 }
 
-const count = <T>(things: readonly T[], of: (t: T) => Some): number => things.reduce((n, t) => n + (of(t)?.length ?? 0), 0);
+const count = <T>(things: readonly T[], of: (t: T) => Some): number =>
+  things.reduce((n, t) => n + (of(t)?.length ?? 0), 0);

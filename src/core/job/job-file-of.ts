@@ -3,7 +3,15 @@ import { pictureOf } from "../match/arrival/arrival-picture";
 import type { Answer } from "./answer";
 import type { Finding } from "./finding";
 import type { Job, JobHead } from "./job";
-import { CARRIED_HEAD, type Carried, carriedOf, carriedOfFinding, isRecord, type JobFile, jobFileSchema } from "./job-file";
+import {
+  CARRIED_HEAD,
+  type Carried,
+  carriedOf,
+  carriedOfFinding,
+  isRecord,
+  type JobFile,
+  jobFileSchema,
+} from "./job-file";
 import { finalKey, finalOf, greaseOf, serviceOf } from "./keys";
 import { partName } from "./part";
 import type { Reading } from "./reading";
@@ -21,7 +29,10 @@ const known = <T extends object>(o: T): Known<T> => {
   return out;
 };
 
-/** What is known of the bytes that go along: the hash of each picture as it lies in the file, and those that the shop has no more. */
+/**
+ * What is known of the bytes that go along: the hash of each picture as it lies in the file, and those that
+ * the shop has no more.
+ */
 export interface Carrying {
   readonly hashes?: ReadonlyMap<string, string>;
   readonly missing?: readonly string[];
@@ -30,7 +41,9 @@ export interface Carrying {
 /** A job as its open file. The customer's name and contact stay in the shop, wherever they were written. */
 export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile {
   const keys = Object.keys(CARRIED_HEAD);
-  const { home: _all, ...head }: NonNullable<Carried["job"]> = Object.fromEntries(Object.entries(known(job)).filter(([k]) => keys.includes(k)));
+  const { home: _all, ...head }: NonNullable<Carried["job"]> = Object.fromEntries(
+    Object.entries(known(job)).filter(([k]) => keys.includes(k)),
+  );
   // who signed stays at home, as a name and as a picture of it
   const { signature: _signed, ...home } = job.home ?? {};
   const carried: Carried = {
@@ -43,7 +56,9 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
       .map((p) => known({ name: p.name, role: p.role, part: p.part, sha256: hashes?.get(p.name) })),
     ...(missing?.length ? { missingPictures: missing } : {}),
     weighed: Object.fromEntries(
-      job.lubePoints.filter((g) => g.weighedGrams !== undefined).map((g) => [g.id, known({ grams: g.weighedGrams, at: g.weighedAt })]),
+      job.lubePoints
+        .filter((g) => g.weighedGrams !== undefined)
+        .map((g) => [g.id, known({ grams: g.weighedGrams, at: g.weighedAt })]),
     ),
     stepTimes: Object.fromEntries(job.steps.flatMap((s) => (s.at ? [[s.id, s.at] as const] : []))),
     ...(job.quotes.length || job.orders.length || job.arrivals.length ? { bought: boughtFor(job) } : {}),
@@ -89,17 +104,38 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
         teeth: f.teeth,
         readings: job.readings
           .filter((r) => r.part === f.part)
-          .map((r) => known({ what: r.what, value: r.value, u: r.u, teeth: r.teeth, source: r.source, x: { at: r.at } })),
+          .map((r) =>
+            known({
+              what: r.what,
+              value: r.value,
+              u: r.u,
+              teeth: r.teeth,
+              source: r.source,
+              x: { at: r.at },
+            }),
+          ),
         identity: f.identity,
         chosen: f.chosen,
-        x: known({ ...f.x, gear: f.gear, fate: f.fate, fateWhy: f.fateWhy, readNumber: f.readNumber, got: f.got, goesIn: f.goesIn }),
+        x: known({
+          ...f.x,
+          gear: f.gear,
+          fate: f.fate,
+          fateWhy: f.fateWhy,
+          readNumber: f.readNumber,
+          got: f.got,
+          goesIn: f.goesIn,
+        }),
       }),
     ),
     tests: job.answers.flatMap((a) => {
       const name = finalOf(a.question);
-      return name === undefined ? [] : [known({ name, answer: a.answer, value: a.value, unit: a.unit, note: a.note })];
+      return name === undefined
+        ? []
+        : [known({ name, answer: a.answer, value: a.value, unit: a.unit, note: a.note })];
     }),
-    ...(marked.length ? { pictureMarks: Object.fromEntries(marked.map((p) => [p.name, p.marks ?? []])) } : {}),
+    ...(marked.length
+      ? { pictureMarks: Object.fromEntries(marked.map((p) => [p.name, p.marks ?? []])) }
+      : {}),
     x: { ...fileX, demontage: carried },
   };
   return withoutCustomer(file, [job.customerName, job.customerContact]);
@@ -108,12 +144,16 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
 /** Shorter than this it may be any word. */
 const SHORTEST_NAME = 4;
 
-/** The file with the customer's name and contact put as "the customer" wherever somebody wrote them into a text. A first name alone, or one that is misspelt, cannot be known. */
+/**
+ * The file with the customer's name and contact put as "the customer" wherever somebody wrote them into a
+ * text. A first name alone, or one that is misspelt, cannot be known.
+ */
 function withoutCustomer(file: JobFile, names: readonly string[]): JobFile {
   const told = names.map((n) => n.trim()).filter((n) => n.length >= SHORTEST_NAME);
   if (!told.length) return file;
   const bare = (value: unknown): unknown => {
-    if (typeof value === "string") return told.reduce((text, name) => text.replaceAll(name, "the customer"), value);
+    if (typeof value === "string")
+      return told.reduce((text, name) => text.replaceAll(name, "the customer"), value);
     if (Array.isArray(value)) return value.map(bare);
     if (!isRecord(value)) return value;
     return Object.fromEntries(Object.entries(value).map(([key, inside]) => [key, bare(inside)]));
@@ -135,7 +175,8 @@ function boughtFor(job: Pick<Job, "quotes" | "orders" | "arrivals">): NonNullabl
 }
 
 /** A job as a file brings it: records without the numbers that only the shop gives. */
-export interface JobFromFile extends Omit<Job, keyof JobHead | "readings" | "pictures" | "quotes" | "orders" | "arrivals"> {
+export interface JobFromFile
+  extends Omit<Job, keyof JobHead | "readings" | "pictures" | "quotes" | "orders" | "arrivals"> {
   readonly head: Partial<JobHead>;
   readonly readings: readonly Omit<Reading, "id">[];
   readonly pictures: NonNullable<Carried["pictures"]>;
@@ -143,7 +184,8 @@ export interface JobFromFile extends Omit<Job, keyof JobHead | "readings" | "pic
 }
 
 /**
- * The inverse of {@link jobFileOf}. What is missing in a file of another program is left to the shop's own beginnings.
+ * The inverse of {@link jobFileOf}. What is missing in a file of another program is left to the shop's own
+ * beginnings.
  *
  * Throws a Fault where something under `x` is not as it should be.
  *
@@ -181,15 +223,31 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
     ),
     findings: (file.findings ?? []).map(({ readings: _r, x: fx, ...f }, i): Finding => {
       const { own, rest } = carriedOfFinding(fx, `findings[${i}].x`);
-      return { ...f, teeth: f.teeth ?? {}, ...own, gear: own.gear ?? {}, ...(Object.keys(rest).length ? { x: rest } : {}) };
+      return {
+        ...f,
+        teeth: f.teeth ?? {},
+        ...own,
+        gear: own.gear ?? {},
+        ...(Object.keys(rest).length ? { x: rest } : {}),
+      };
     }),
     readings: (file.findings ?? []).flatMap((f) =>
-      (f.readings ?? []).map(({ x: rx, ...r }) => ({ ...r, part: f.part, source: r.source ?? "job file", at: typeof rx?.at === "string" ? rx.at : now })),
+      (f.readings ?? []).map(({ x: rx, ...r }) => ({
+        ...r,
+        part: f.part,
+        source: r.source ?? "job file",
+        at: typeof rx?.at === "string" ? rx.at : now,
+      })),
     ),
     answers:
       carried.answers ??
       (file.tests ?? []).map(
-        (t): Answer => ({ question: finalKey(t.name), answer: t.answer ?? "yes", ...known({ value: t.value, unit: t.unit, note: t.note }), at: now }),
+        (t): Answer => ({
+          question: finalKey(t.name),
+          answer: t.answer ?? "yes",
+          ...known({ value: t.value, unit: t.unit, note: t.note }),
+          at: now,
+        }),
       ),
     linesDone: (carried.linesDone ?? []).filter(isOf(file)),
     linesAt: carried.linesAt,
@@ -199,13 +257,20 @@ export function jobFromFile(file: JobFile, now: string): JobFromFile {
 }
 
 /** Older files knew one case, and no point said that it lies in it: what was weighed does. */
-function inTheOneCase(file: JobFile, carried: Carried, g: LubePoint): Pick<LubePoint, "chamber" | "kind" | "lubricantId"> {
+function inTheOneCase(
+  file: JobFile,
+  carried: Carried,
+  g: LubePoint,
+): Pick<LubePoint, "chamber" | "kind" | "lubricantId"> {
   const [only, ...more] = carried.job?.chambers ?? [];
   if (!only || more.length || g.grams === undefined || file.lubePoints?.some((p) => p.chamber)) return {};
   return { chamber: only.id, kind: "gear-teeth", ...(only.lubricant && { lubricantId: only.lubricant }) };
 }
 
-/** Lines of services and grease points that are there no more are left behind: here, the next one may get that name, and would be done before anybody did it. */
+/**
+ * Lines of services and grease points that are there no more are left behind: here, the next one may get that
+ * name, and would be done before anybody did it.
+ */
 const isOf = (file: JobFile) => {
   const services = new Set(file.services?.map((v) => v.id));
   const points = new Set(file.lubePoints?.map((g) => g.id));
@@ -217,4 +282,6 @@ const isOf = (file: JobFile) => {
 
 /** What a picture of an arrival hangs on, as it was and as it is here. */
 export const arrivalHooks = (was: readonly number[], is: readonly number[]): ReadonlyMap<string, string> =>
-  new Map(was.flatMap((id, i) => (is[i] === undefined ? [] : [[pictureOf({ id }), pictureOf({ id: is[i] })]])));
+  new Map(
+    was.flatMap((id, i) => (is[i] === undefined ? [] : [[pictureOf({ id }), pictureOf({ id: is[i] })]])),
+  );

@@ -53,11 +53,18 @@ export const jobFileSchema = z.strictObject({
   findings: z
     .array(
       z.strictObject({
-        ...findingSchema.pick({ mode: true, extent: true, note: true, identity: true, chosen: true, x: true }).shape,
+        ...findingSchema.pick({ mode: true, extent: true, note: true, identity: true, chosen: true, x: true })
+          .shape,
         part: text,
         teeth: findingSchema.shape.teeth.unwrap().optional(),
         readings: z
-          .array(z.strictObject({ ...readingSchema.pick({ what: true, value: true, u: true, teeth: true }).shape, source: text.optional(), x: later }))
+          .array(
+            z.strictObject({
+              ...readingSchema.pick({ what: true, value: true, u: true, teeth: true }).shape,
+              source: text.optional(),
+              x: later,
+            }),
+          )
           .max(5000)
           .optional(),
       }),
@@ -65,7 +72,16 @@ export const jobFileSchema = z.strictObject({
     .max(5000)
     .optional(),
   tests: z
-    .array(z.strictObject({ name: text, answer: text.optional(), value: z.number().optional(), unit: text.optional(), note: text.optional(), x: later }))
+    .array(
+      z.strictObject({
+        name: text,
+        answer: text.optional(),
+        value: z.number().optional(),
+        unit: text.optional(),
+        note: text.optional(),
+        x: later,
+      }),
+    )
     .max(500)
     .optional(),
   pictureMarks: z.record(text, z.array(pictureMarkSchema).max(60)).optional(),
@@ -106,7 +122,10 @@ export const CARRIED_HEAD = {
   toFit: true,
 } as const;
 
-/** What stands under `x.demontage` (formerly `x.bench`): all that the file has no key for, so that nothing is lost between two shops with this program. Read by the same schemas as everything else. */
+/**
+ * What stands under `x.demontage` (formerly `x.bench`): all that the file has no key for, so that nothing is
+ * lost between two shops with this program. Read by the same schemas as everything else.
+ */
 export const carriedSchema = z.strictObject({
   job: jobHead.pick(CARRIED_HEAD).partial().optional(),
   answers: z.array(answerSchema).max(500).optional(),
@@ -115,12 +134,18 @@ export const carriedSchema = z.strictObject({
   linesAt: z.record(text, moment).optional(),
   /** every picture of the job, with the hash of its bytes as they lie in the file */
   pictures: z
-    .array(jobPicture.pick({ name: true, role: true, part: true }).extend({ sha256: jobPicture.shape.sha256.optional() }))
+    .array(
+      jobPicture
+        .pick({ name: true, role: true, part: true })
+        .extend({ sha256: jobPicture.shape.sha256.optional() }),
+    )
     .max(5000)
     .optional(),
   /** names of pictures that the shop it comes from had no more */
   missingPictures: z.array(text).max(5000).optional(),
-  weighed: z.record(z.string(), z.strictObject({ grams: z.number().optional(), at: moment.optional() })).optional(),
+  weighed: z
+    .record(z.string(), z.strictObject({ grams: z.number().optional(), at: moment.optional() }))
+    .optional(),
   stepTimes: z.record(z.string(), moment).optional(),
   /** orders by their place in the list */
   bought: z
@@ -128,7 +153,11 @@ export const carriedSchema = z.strictObject({
       quotes: z.array(storedQuote.omit({ id: true })).max(200),
       orders: z.array(orderSchema.omit({ id: true })).max(200),
       /** `was`: its number in the shop it comes from, by which pictures hang on it */
-      arrivals: z.array(arrivalSchema.omit({ id: true, orderId: true }).extend({ order: z.int().optional(), was: z.int() })).max(1000),
+      arrivals: z
+        .array(
+          arrivalSchema.omit({ id: true, orderId: true }).extend({ order: z.int().optional(), was: z.int() }),
+        )
+        .max(1000),
     })
     .optional(),
 });
@@ -142,7 +171,8 @@ export const carriedFinding = findingSchema
 
 /** Reads a job file's JSON, with what this program keeps under `x`. Throws a Fault that names the place. */
 export function readJobFile(json: unknown): JobFile {
-  if (typeof json !== "object" || json === null || Array.isArray(json)) throw new Fault("", "a job file is a JSON object");
+  if (typeof json !== "object" || json === null || Array.isArray(json))
+    throw new Fault("", "a job file is a JSON object");
   refuseMonster(json);
   const file = readWith(jobFileSchema, json);
   refuseTooMany(file);
@@ -161,14 +191,21 @@ export function carriedOf(file: Pick<JobFile, "x">): Carried {
 function oneGrease(carried: unknown): unknown {
   if (!isRecord(carried) || !isRecord(carried.job) || !("greaseState" in carried.job)) return carried;
   const { greaseState, ...job } = carried.job;
-  return { ...carried, job: { greaseStates: typeof greaseState === "string" && greaseState ? [greaseState] : [], ...job } };
+  return {
+    ...carried,
+    job: { greaseStates: typeof greaseState === "string" && greaseState ? [greaseState] : [], ...job },
+  };
 }
 
 /** Older files knew one case with one grease: it becomes the first chamber. */
 function oneCase(carried: unknown): unknown {
   if (!isRecord(carried) || !isRecord(carried.job)) return carried;
   const { caseInside, caseMaterials, lubricant, makersGrams, greaseOld: _nobodySaid, ...job } = carried.job;
-  if (job.chambers !== undefined || [caseInside, caseMaterials, lubricant, makersGrams].every((v) => v === undefined)) return { ...carried, job };
+  if (
+    job.chambers !== undefined ||
+    [caseInside, caseMaterials, lubricant, makersGrams].every((v) => v === undefined)
+  )
+    return { ...carried, job };
   const said = Array.isArray(caseMaterials) ? caseMaterials.filter((m) => typeof m === "string") : [];
   const chamber = {
     ...newChamber("c1", "gear-case"),
@@ -181,21 +218,33 @@ function oneCase(carried: unknown): unknown {
   };
   return { ...carried, job: { ...job, chambers: [chamber] } };
 }
-export const isRecord = (v: unknown): v is Record<string, unknown> => typeof v === "object" && v !== null && !Array.isArray(v);
+export const isRecord = (v: unknown): v is Record<string, unknown> =>
+  typeof v === "object" && v !== null && !Array.isArray(v);
 
 /** Older files wrote an open answer as null. */
 function withoutNulls(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(withoutNulls);
   if (typeof value !== "object" || value === null) return value;
-  return Object.fromEntries(Object.entries(value).flatMap(([k, v]) => (v === null && k !== "diametralPitch" ? [] : [[k, withoutNulls(v)]])));
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([k, v]) =>
+      v === null && k !== "diametralPitch" ? [] : [[k, withoutNulls(v)]],
+    ),
+  );
 }
 
 /** The facts of a finding that stand under its `x`, and the rest of it. */
-export function carriedOfFinding(x: JobFile["x"], at: string): { own: Frozen<z.infer<typeof carriedFinding>>; rest: Readonly<Record<string, unknown>> } {
+export function carriedOfFinding(
+  x: JobFile["x"],
+  at: string,
+): { own: Frozen<z.infer<typeof carriedFinding>>; rest: Readonly<Record<string, unknown>> } {
   const known = new Set(Object.keys(carriedFinding.shape));
   const entries = Object.entries(x ?? {});
   return {
-    own: readWith(carriedFinding, withoutNulls(Object.fromEntries(entries.filter(([k]) => known.has(k)))), at),
+    own: readWith(
+      carriedFinding,
+      withoutNulls(Object.fromEntries(entries.filter(([k]) => known.has(k)))),
+      at,
+    ),
     rest: Object.fromEntries(entries.filter(([k]) => !known.has(k))),
   };
 }
@@ -209,7 +258,11 @@ export const stripOf = (file: JobFile): Strip => ({
   ownOrder: carriedOf(file).job?.ownOrder,
   goingIn: goingInOf({
     parts: file.parts ?? [],
-    findings: (file.findings ?? []).map((f, i) => ({ ...carriedOfFinding(f.x, `findings[${i}].x`).own, part: f.part, chosen: f.chosen })),
+    findings: (file.findings ?? []).map((f, i) => ({
+      ...carriedOfFinding(f.x, `findings[${i}].x`).own,
+      part: f.part,
+      chosen: f.chosen,
+    })),
   }),
 });
 

@@ -1,6 +1,9 @@
 import type { JobFile } from "./job-file";
 
-/** A job with its pictures. They are read one by one when they are needed: a job with hundreds of them is larger than what a small computer holds at once. */
+/**
+ * A job with its pictures. They are read one by one when they are needed: a job with hundreds of them is
+ * larger than what a small computer holds at once.
+ */
 export interface JobParcel {
   readonly file: JobFile;
   /** name in the job file → how its bytes are read */

@@ -25,12 +25,18 @@ export const unitPast = z.strictObject({
   bought: z.enum(["new", "used", ""]).optional(),
   openedBefore: z.enum(["no", "shop", "owner", ""]).optional(),
   load: z.enum(["light", "daily", "hard", ""]).optional(),
-  years: z.number("must be a number of years").min(0, "must not be negative").max(150, "nothing on this bench is that old").optional(),
+  years: z
+    .number("must be a number of years")
+    .min(0, "must not be negative")
+    .max(150, "nothing on this bench is that old")
+    .optional(),
   lastService: text.optional(),
 });
 export type UnitPast = Frozen<z.infer<typeof unitPast>>;
 
-/** The unit and the customer's side of a job: what Take in writes down, and a few facts that later stages add. */
+/**
+ * The unit and the customer's side of a job: what Take in writes down, and a few facts that later stages add.
+ */
 export const jobHead = z.strictObject({
   id: z.int(),
   number: jobNumber,
@@ -59,7 +65,11 @@ export const jobHead = z.strictObject({
   past: unitPast,
   /** the customer agrees that old parts are disposed of */
   disposeConsent: z.boolean(),
-  priceLimit: z.number("must be an amount").min(0, "must not be negative").max(1e7, "is more than ten million").optional(),
+  priceLimit: z
+    .number("must be an amount")
+    .min(0, "must not be negative")
+    .max(1e7, "is more than ten million")
+    .optional(),
   consent: z.boolean(),
   takenIn: text,
   promised: text.optional(),

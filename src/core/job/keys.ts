@@ -1,5 +1,6 @@
 /**
- * The keys by which a job remembers what was finished and answered: lines of the rebuild plan, questions of the gates. They are made and taken apart here and nowhere else.
+ * The keys by which a job remembers what was finished and answered: lines of the rebuild plan, questions of
+ * the gates. They are made and taken apart here and nowhere else.
  */
 
 const PREFIX = {
@@ -23,8 +24,12 @@ const PREFIX = {
 export const undoKey = (step: string): string => PREFIX.undo + step;
 /** A line that leads up to undoing a step: what lies under its parts, or the parts before what holds them. */
 export const setKey = (step: string, what: "under" | "parts"): string => `${PREFIX.set}${step}:${what}`;
-/** Something of one’s own around the return of a step, by its words: what is said besides, or taken back, does not touch it. */
-export const mindKey = (step: string, when: string, says: string): string => `${PREFIX.mind}${step}:${when}:${says}`;
+/**
+ * Something of one’s own around the return of a step, by its words: what is said besides, or taken back, does
+ * not touch it.
+ */
+export const mindKey = (step: string, when: string, says: string): string =>
+  `${PREFIX.mind}${step}:${when}:${says}`;
 /** What was left loose at a step is drawn, once something else is on. */
 export const tightKey = (step: string, until: string): string => `${PREFIX.tight}${step}:${until}`;
 export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoint;
@@ -63,7 +68,8 @@ const within =
 export const serviceOf = within(PREFIX.service);
 export const greaseOf = within(PREFIX.grease);
 /** The step that a line of the plan puts back, or leads up to putting back; undefined: it is another line. */
-export const backOf = (key: string): string | undefined => within(PREFIX.undo)(key) ?? within(PREFIX.set)(key)?.replace(/:(under|parts)$/, "");
+export const backOf = (key: string): string | undefined =>
+  within(PREFIX.undo)(key) ?? within(PREFIX.set)(key)?.replace(/:(under|parts)$/, "");
 /** The question of the safety gate that a key stands for; undefined: it is no such key. */
 export const safetyOf = within(PREFIX.safety);
 /** The last check that a key stands for; undefined: it is no such key. */

@@ -1,5 +1,6 @@
 /**
- * Of one record, as long as it is held, something is worked out once. A job that is read again after a change is another record.
+ * Of one record, as long as it is held, something is worked out once. A job that is read again after a change
+ * is another record.
  *
  * @example const planOf = onceFor(rebuildPlan)
  */

@@ -13,10 +13,17 @@ describe("what a kind of unit has to do", () => {
     expect(testsOfKind("harmonium", said)).toEqual([]);
   });
   it("has a unit where it has a limit, and no least above its most", () => {
-    expect(ownTest.safeParse({ asks: "holds", min: 2 }).error?.issues[0]?.message).toBe("a limit needs its unit");
-    expect(ownTest.safeParse({ asks: "holds", unit: "bar", min: 3, max: 2 }).error?.issues[0]?.message).toBe("is above the most");
+    expect(ownTest.safeParse({ asks: "holds", min: 2 }).error?.issues[0]?.message).toBe(
+      "a limit needs its unit",
+    );
+    expect(ownTest.safeParse({ asks: "holds", unit: "bar", min: 3, max: 2 }).error?.issues[0]?.message).toBe(
+      "is above the most",
+    );
     expect(ownTest.safeParse({ asks: "freezes", unit: "°C", max: -15 }).success).toBe(true);
-    expect(ownTest.safeParse({ asks: "holds", unit: "bar", min: -2 }).error?.issues[0]?.message).toBe("must not be negative");
-    for (const [kind, tests] of Object.entries(USUAL_TESTS)) expect(ownTests.safeParse(tests).success, kind).toBe(true);
+    expect(ownTest.safeParse({ asks: "holds", unit: "bar", min: -2 }).error?.issues[0]?.message).toBe(
+      "must not be negative",
+    );
+    for (const [kind, tests] of Object.entries(USUAL_TESTS))
+      expect(ownTests.safeParse(tests).success, kind).toBe(true);
   });
 });

@@ -1,6 +1,9 @@
 import { MATERIALS } from "../train/materials";
 
-/** What a part can be made of, as it is chosen: plastics that a lubricant may attack, metals, rubbers. Gears have their strength beside it, in the train. */
+/**
+ * What a part can be made of, as it is chosen: plastics that a lubricant may attack, metals, rubbers. Gears
+ * have their strength beside it, in the train.
+ */
 export const PART_MATERIALS: readonly { readonly material: string; readonly says: string }[] = [
   ...MATERIALS.map(({ material, says }) => ({ material, says })),
   { material: "ABS", says: "ABS" },

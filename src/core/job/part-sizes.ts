@@ -1,4 +1,9 @@
-import { type PartKind, PART_KINDS as SOLD_KINDS, SPEC_FIELDS, type SpecField } from "../match/catalogue/part-spec";
+import {
+  type PartKind,
+  PART_KINDS as SOLD_KINDS,
+  SPEC_FIELDS,
+  type SpecField,
+} from "../match/catalogue/part-spec";
 
 /** A figure of a part as it is read at the bench. */
 export interface SizeAsked {
@@ -31,23 +36,41 @@ const READ_AS: Readonly<Record<string, string>> = {
   teeth: "count",
 };
 
-const isSold = (kind: string | undefined): kind is PartKind => (SOLD_KINDS as readonly string[]).includes(kind ?? "");
+const isSold = (kind: string | undefined): kind is PartKind =>
+  (SOLD_KINDS as readonly string[]).includes(kind ?? "");
 
-/** What is measured and seen on a part of this kind, so that it can be compared with what is sold; null: of such parts it is the number, or the name, that counts. Gears have a bench of their own. */
-export function sizesAsked(
-  kind: string | undefined,
-): { readonly kind: PartKind; readonly sizes: readonly SizeAsked[]; readonly looks: readonly LookAsked[] } | null {
+/**
+ * What is measured and seen on a part of this kind, so that it can be compared with what is sold; null: of
+ * such parts it is the number, or the name, that counts. Gears have a bench of their own.
+ */
+export function sizesAsked(kind: string | undefined): {
+  readonly kind: PartKind;
+  readonly sizes: readonly SizeAsked[];
+  readonly looks: readonly LookAsked[];
+} | null {
   if (!isSold(kind) || kind === "gear") return null;
   const fields: readonly SpecField[] = SPEC_FIELDS[kind];
   const sizes = fields.flatMap(({ key, label, unit, tolerance }): SizeAsked[] => {
     const what = kind === "bush" && key === "insideMm" ? "shaft" : READ_AS[key];
     return what && tolerance !== undefined
-      ? [{ key, label: kind === "bush" && key === "insideMm" ? "shaft" : label, what, unit: unit === "mm" ? "mm" : "" }]
+      ? [
+          {
+            key,
+            label: kind === "bush" && key === "insideMm" ? "shaft" : label,
+            what,
+            unit: unit === "mm" ? "mm" : "",
+          },
+        ]
       : [];
   });
   // material is said beside the part's kind
   const looks = fields
-    .filter((f) => f.tolerance === undefined && f.unit === undefined && !["material", "size", "amount", "unit"].includes(f.key))
+    .filter(
+      (f) =>
+        f.tolerance === undefined &&
+        f.unit === undefined &&
+        !["material", "size", "amount", "unit"].includes(f.key),
+    )
     .map(({ key, label, of }): LookAsked => ({ key, label, ...(of ? { of } : {}) }));
   return sizes.length ? { kind, sizes, looks } : null;
 }

@@ -18,8 +18,13 @@ export const partSchema = z.strictObject({
 });
 export type Part = Frozen<z.infer<typeof partSchema>>;
 
-/** What a part is called on a screen or a sheet: by its name, or, where nobody gave it one, by its kind. Never by its id. */
-export const partName = (part: Pick<Part, "name" | "kind"> | undefined): string => part?.name || `unnamed ${part?.kind ?? "part"}`;
+/**
+ * What a part is called on a screen or a sheet: by its name, or, where nobody gave it one, by its kind. Never
+ * by its id.
+ */
+export const partName = (part: Pick<Part, "name" | "kind"> | undefined): string =>
+  part?.name || `unnamed ${part?.kind ?? "part"}`;
 
 /** The same for a part of a job that is known by its id. */
-export const partNamed = (job: { readonly parts: readonly Part[] }, id: string): string => partName(job.parts.find((p) => p.id === id));
+export const partNamed = (job: { readonly parts: readonly Part[] }, id: string): string =>
+  partName(job.parts.find((p) => p.id === id));

@@ -19,8 +19,15 @@ export const recordedStep = z.strictObject({
   hardware: z
     .array(
       pieceFacts.extend({
-        qty: z.int("must be a whole number").min(1, "a count is 1 or more").max(MOST_PIECES, `maximum ${MOST_PIECES} pieces`),
-        lengthMm: z.number().positive("a length is above 0 mm").max(LONGEST_MM, `${LONGEST_MM} mm is the longest that is believed`).optional(),
+        qty: z
+          .int("must be a whole number")
+          .min(1, "a count is 1 or more")
+          .max(MOST_PIECES, `maximum ${MOST_PIECES} pieces`),
+        lengthMm: z
+          .number()
+          .positive("a length is above 0 mm")
+          .max(LONGEST_MM, `${LONGEST_MM} mm is the longest that is believed`)
+          .optional(),
       }),
     )
     .max(60, "maximum 60 kinds of hardware in one step"),
@@ -28,12 +35,17 @@ export const recordedStep = z.strictObject({
   needs: z.array(ref).max(500).nullable(),
   /** came out as one with the step before it */
   asOne: z.boolean(),
-  /** the pieces as they lay on each other, from the top: `h0` is the first piece of hardware, `p0` the first part */
+  /**
+   * the pieces as they lay on each other, from the top: `h0` is the first piece of hardware, `p0` the first
+   * part
+   */
   stack: z.array(z.string().regex(/^[hp]\d{1,3}$/, "is no piece of this step")).max(80, "are more than 80"),
   /** part names that were lost, broken or missing */
   partStates: z.record(z.string(), z.enum(PIECE_STATES)),
   /** what parts are known to be, by name: from an earlier unit of the model */
-  partFacts: z.record(z.string(), z.strictObject({ kind: partSchema.shape.kind, material: partSchema.shape.material })).optional(),
+  partFacts: z
+    .record(z.string(), z.strictObject({ kind: partSchema.shape.kind, material: partSchema.shape.material }))
+    .optional(),
   facts: stepFacts,
 });
 export type RecordedStep = Frozen<z.infer<typeof recordedStep>>;
@@ -53,10 +65,18 @@ export interface NewStep extends StepFacts {
 }
 
 /** What a step says of itself, without its pieces, its order and its pictures. */
-export const factsOfStep = (step: StripStep): StepFacts => Object.fromEntries(Object.entries(step).filter(([k]) => k in stepFacts.shape));
+export const factsOfStep = (step: StripStep): StepFacts =>
+  Object.fromEntries(Object.entries(step).filter(([k]) => k in stepFacts.shape));
 
-/** A step's pieces as they lay on each other, named as the recorder names them: `h0` its first hardware, `p0` its first part. */
-export const stackOfStep = ({ stack = [], hardware = [], parts = [] }: Pick<StripStep, "stack" | "hardware" | "parts">): string[] =>
+/**
+ * A step's pieces as they lay on each other, named as the recorder names them: `h0` its first hardware, `p0`
+ * its first part.
+ */
+export const stackOfStep = ({
+  stack = [],
+  hardware = [],
+  parts = [],
+}: Pick<StripStep, "stack" | "hardware" | "parts">): string[] =>
   stack.map((id) => {
     const h = hardware.findIndex((p) => p.id === id);
     return h >= 0 ? `h${h}` : `p${parts.indexOf(id)}`;
@@ -73,18 +93,30 @@ export const namesIn = (what: string): string[] =>
 export const factsWith = (facts: StepFacts, said: StepFacts): StepFacts =>
   Object.fromEntries(Object.entries({ ...facts, ...said }).filter(([, fact]) => isSaid(fact)));
 
-const isSaid = (fact: unknown): boolean => (typeof fact === "string" || Array.isArray(fact) ? fact.length > 0 : fact !== undefined && fact !== null);
+const isSaid = (fact: unknown): boolean =>
+  typeof fact === "string" || Array.isArray(fact) ? fact.length > 0 : fact !== undefined && fact !== null;
 
 /**
  * What is laid down of a recorded step. Empty facts are left out.
  *
  * Throws a Fault where nothing came off, or where pieces that look alike have no place.
  */
-export function newStepFrom({ what, needs, partStates, partFacts, facts, stack, ...step }: RecordedStep): NewStep {
+export function newStepFrom({
+  what,
+  needs,
+  partStates,
+  partFacts,
+  facts,
+  stack,
+  ...step
+}: RecordedStep): NewStep {
   const names = namesIn(what);
   const said = factsWith(facts, {});
-  if (!names.length && !step.hardware.length && !said.note && !said.wires) throw new Fault("what", "say what came off: a part, some hardware, or a note");
-  const none = stack.findIndex((s) => Number(s.slice(1)) >= (s.startsWith("h") ? step.hardware : names).length);
+  if (!names.length && !step.hardware.length && !said.note && !said.wires)
+    throw new Fault("what", "say what came off: a part, some hardware, or a note");
+  const none = stack.findIndex(
+    (s) => Number(s.slice(1)) >= (s.startsWith("h") ? step.hardware : names).length,
+  );
   if (none >= 0) throw new Fault(`stack[${none}]`, "is no piece of this step");
   const noPlace = placeFault(step.hardware);
   if (noPlace) throw new Fault("hardware", noPlace);
@@ -93,7 +125,14 @@ export function newStepFrom({ what, needs, partStates, partFacts, facts, stack, 
     ...step,
     ...said,
     ...(names.length ? { title: names.join(", ") } : {}),
-    parts: onlyNote ? [] : names.map((name) => ({ name, kind: partKindFrom(name), ...partFacts?.[name], state: partStates[name] })),
+    parts: onlyNote
+      ? []
+      : names.map((name) => ({
+          name,
+          kind: partKindFrom(name),
+          ...partFacts?.[name],
+          state: partStates[name],
+        })),
     needs: needs ?? undefined,
     ...(stack.length ? { stack } : {}),
   };

@@ -4,7 +4,10 @@ import { lubePlace } from "../grease/lube-ask";
 import { pictureSpot } from "./picture-spot";
 import { later, moment, ref, text, words } from "./written";
 
-/** What can be done to a part, and how the trade does it where that is easily done wrong. A bond waits until it has set; a day is what the usual ones ask for. */
+/**
+ * What can be done to a part, and how the trade does it where that is easily done wrong. A bond waits until
+ * it has set; a day is what the usual ones ask for.
+ */
 export const SERVICE_WORDS = [
   { do: "clean", says: "Clean" },
   { do: "inspect", says: "Inspect" },
@@ -14,8 +17,18 @@ export const SERVICE_WORDS = [
     says: "Pull the seal of",
     how: "Lift its edge with a thin blade on the side that faces the grease, away from balls and cage. The other side stays sealed.",
   },
-  { do: "ream", says: "Ream", mends: true, how: "Turn the reamer forwards only, also on the way out, with a drop of oil; measure, then take the next size." },
-  { do: "hone", says: "Hone", mends: true, how: "A few strokes crosswise with oil, wash it out, measure; what is taken off does not come back." },
+  {
+    do: "ream",
+    says: "Ream",
+    mends: true,
+    how: "Turn the reamer forwards only, also on the way out, with a drop of oil; measure, then take the next size.",
+  },
+  {
+    do: "hone",
+    says: "Hone",
+    mends: true,
+    how: "A few strokes crosswise with oil, wash it out, measure; what is taken off does not come back.",
+  },
   {
     do: "bond",
     says: "Bond",
@@ -33,31 +46,60 @@ export const SERVICE_WORDS = [
     caution: "Eye protection: a shaft that cracks under the press throws splinters.",
     how: "Find the high spot between centres, press a little at a time, and measure after each. A hardened shaft cracks: renew it.",
   },
-  { do: "polish", says: "Polish", mends: true, caution: "Nothing loose near what turns: no gloves, no sleeves; eye protection." },
-  { do: "solder", says: "Solder", mends: true, caution: "Unplugged and discharged first; fresh air, and eye protection when a lead is cut." },
+  {
+    do: "polish",
+    says: "Polish",
+    mends: true,
+    caution: "Nothing loose near what turns: no gloves, no sleeves; eye protection.",
+  },
+  {
+    do: "solder",
+    says: "Solder",
+    mends: true,
+    caution: "Unplugged and discharged first; fresh air, and eye protection when a lead is cut.",
+  },
   { do: "refit", says: "Refit and secure", mends: true },
   { do: "thread", says: "Cut or insert a thread in", mends: true },
-  { do: "sharpen", says: "Sharpen", mends: true, caution: "Held in a vice, never by hand; away from the edge, cut-proof gloves when it is put back." },
+  {
+    do: "sharpen",
+    says: "Sharpen",
+    mends: true,
+    caution: "Held in a vice, never by hand; away from the edge, cut-proof gloves when it is put back.",
+  },
   { do: "oil", says: "Oil", mends: true },
   {
     do: "dry-run",
     says: "Fit dry and try",
     how: "Without lubricant or sealant, turn it through by hand, look at how it meshes and closes, and take it out again.",
   },
-] as const satisfies readonly { do: string; says: string; mends?: true; waitMinutes?: number; how?: string; caution?: string }[];
+] as const satisfies readonly {
+  do: string;
+  says: string;
+  mends?: true;
+  waitMinutes?: number;
+  how?: string;
+  caution?: string;
+}[];
 export type ServiceName = (typeof SERVICE_WORDS)[number]["do"];
 export const SERVICES: readonly ServiceName[] = SERVICE_WORDS.map((s) => s.do);
 /** What mends a part, with cleaning, which often does. */
-export const MENDING: readonly { readonly do: ServiceName; readonly says: string; readonly waitMinutes?: number }[] = SERVICE_WORDS.filter(
-  (s) => s.do === "clean" || "mends" in s,
-);
+export const MENDING: readonly {
+  readonly do: ServiceName;
+  readonly says: string;
+  readonly waitMinutes?: number;
+}[] = SERVICE_WORDS.filter((s) => s.do === "clean" || "mends" in s);
 /** How it is done, in sentences; none where everybody knows. */
-export const serviceHow = (what: string | undefined): string[] => SERVICE_WORDS.flatMap((s) => (s.do === what && "how" in s ? [s.how] : []));
+export const serviceHow = (what: string | undefined): string[] =>
+  SERVICE_WORDS.flatMap((s) => (s.do === what && "how" in s ? [s.how] : []));
 /** What can hurt at it. */
-export const serviceCaution = (what: string | undefined): string[] => SERVICE_WORDS.flatMap((s) => (s.do === what && "caution" in s ? [s.caution] : []));
+export const serviceCaution = (what: string | undefined): string[] =>
+  SERVICE_WORDS.flatMap((s) => (s.do === what && "caution" in s ? [s.caution] : []));
 export const serviceSays = (what: string): string => SERVICE_WORDS.find((s) => s.do === what)?.says ?? what;
 
-/** What is done to a part before it is fitted, or to something that stayed in the machine while a step left it open. */
+/**
+ * What is done to a part before it is fitted, or to something that stayed in the machine while a step left it
+ * open.
+ */
 export const serviceSchema = z.strictObject({
   id: ref,
   part: ref.optional(),
@@ -73,7 +115,10 @@ export const serviceSchema = z.strictObject({
 });
 export type Service = Frozen<z.infer<typeof serviceSchema>>;
 
-/** What is known of a grease point besides its place in the plan: what kind of place it is, and what decides how much and which. */
+/**
+ * What is known of a grease point besides its place in the plan: what kind of place it is, and what decides
+ * how much and which.
+ */
 export const pointFacts = z.strictObject({
   /** the chamber it lies in */
   chamber: ref.optional(),
@@ -96,7 +141,14 @@ export const pointFacts = z.strictObject({
   lot: words.optional(),
   /** its amount was said, and is not worked out */
   gramsSaid: z.boolean().optional(),
-  ...lubePlace.pick({ pitchLineMPerS: true, materials: true, toothVolumeMl: true, bearing: true, rpm: true, load: true }).shape,
+  ...lubePlace.pick({
+    pitchLineMPerS: true,
+    materials: true,
+    toothVolumeMl: true,
+    bearing: true,
+    rpm: true,
+    load: true,
+  }).shape,
 });
 
 /** Where a lubricant goes, which, how much, and when. */
@@ -115,7 +167,11 @@ export type LubePoint = Frozen<z.infer<typeof lubePointSchema>>;
 
 /** A point that grease was weighed in at. */
 export const weighedPointSchema = lubePointSchema.extend({
-  weighedGrams: z.number("must be a weight in grams").min(0, "must not be negative").max(1_000_000, "is more than any case holds").optional(),
+  weighedGrams: z
+    .number("must be a weight in grams")
+    .min(0, "must not be negative")
+    .max(1_000_000, "is more than any case holds")
+    .optional(),
   weighedAt: moment.optional(),
 });
 export type WeighedPoint = Frozen<z.infer<typeof weighedPointSchema>>;

@@ -14,7 +14,12 @@ export type Action = (typeof ACTIONS)[number];
 export const action = z.enum(ACTIONS, { error: `is none of: ${ACTIONS.join(", ")}` });
 
 /** How a step's thing got free, and with what; `standIn` where the right tool was not at hand. */
-export const freedSchema = z.strictObject({ how: z.enum(FREEINGS), tool: text.optional(), standIn: z.boolean().optional(), x: later });
+export const freedSchema = z.strictObject({
+  how: z.enum(FREEINGS),
+  tool: text.optional(),
+  standIn: z.boolean().optional(),
+  x: later,
+});
 /** Which way round it stood: a tooth or a gap at the pin, turns to dead centre, a mark. */
 export const timingSchema = z.strictObject({
   pin: z.enum(["tooth", "gap"]).optional(),
@@ -25,14 +30,20 @@ export const timingSchema = z.strictObject({
 /** Moments around a step's return at which something of one's own is to be done or looked at. */
 export const BACK_MOMENTS = ["before", "after", "closing", "end", "calibrate"] as const;
 export type BackMoment = (typeof BACK_MOMENTS)[number];
-/** What must happen around a step's return: before it goes back, right after it, before something closes over it, when everything is on, or last of all, set and measured. */
+/**
+ * What must happen around a step's return: before it goes back, right after it, before something closes over
+ * it, when everything is on, or last of all, set and measured.
+ */
 export const goesBackWith = z.strictObject({
   when: z.enum(BACK_MOMENTS),
   says: z.string().trim().min(2, "say what is to be done").max(200, "is longer than 200 characters"),
   x: later,
 });
 export type GoesBackWith = Frozen<z.infer<typeof goesBackWith>>;
-/** Where the screws of a step sit, as they were pointed at in its picture: shares of its width, and of its width again downwards, so that both are one measure. */
+/**
+ * Where the screws of a step sit, as they were pointed at in its picture: shares of its width, and of its
+ * width again downwards, so that both are one measure.
+ */
 export const holesSchema = z.strictObject({
   /** left out: pointed at in an earlier unit of the model */
   picture: text.optional(),
@@ -43,10 +54,15 @@ export const holesSchema = z.strictObject({
   x: later,
 });
 export type Holes = Frozen<z.infer<typeof holesSchema>>;
-export const wireSchema = z.strictObject({ colour: text.min(1, "a wire needs its colour"), to: text.min(1, "say which terminal the wire goes to"), x: later });
+export const wireSchema = z.strictObject({
+  colour: text.min(1, "a wire needs its colour"),
+  to: text.min(1, "say which terminal the wire goes to"),
+  x: later,
+});
 
 /**
- * Everything a step can say of itself besides what came off. The recorder, the store, the job file and the plan all go by this list: a fact that is added here needs its panel
+ * Everything a step can say of itself besides what came off. The recorder, the store, the job file and the
+ * plan all go by this list: a fact that is added here needs its panel
  * (stages/strip/panels) and its words (step-words.ts), and nothing else.
  */
 export const stepFacts = z.strictObject({

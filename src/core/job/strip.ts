@@ -11,6 +11,9 @@ export interface Strip {
   readonly lubePoints: readonly LubePoint[];
   /** what goes in in a part's place, made up otherwise than what came out */
   readonly goingIn?: readonly GoingIn[];
-  /** steps in the order in which somebody wants them back, as far as the laws allow; left out: the reverse of the strip */
+  /**
+   * steps in the order in which somebody wants them back, as far as the laws allow; left out: the reverse of
+   * the strip
+   */
   readonly ownOrder?: readonly string[] | undefined;
 }

@@ -9,7 +9,11 @@ export const day = z.iso.date("is no day like 2026-11-02");
 /** A moment, or, where no more is known, its day. */
 export const moment = z
   .string()
-  .refine((said) => z.iso.datetime({ offset: true }).safeParse(said).success || z.iso.date().safeParse(said).success, "is no moment like 2026-11-02T10:00:00Z");
+  .refine(
+    (said) =>
+      z.iso.datetime({ offset: true }).safeParse(said).success || z.iso.date().safeParse(said).success,
+    "is no moment like 2026-11-02T10:00:00Z",
+  );
 /** What is written in a sentence or two. */
 export const note = z.string().trim().max(500, "is longer than 500 characters");
 /** What is written in a few words: a name, a place, a figure as it is typed. */

@@ -11,7 +11,8 @@ export interface BushVerdict {
 }
 
 /**
- * A plain bush judged by its play: a running fit of this size has 0.02 to about 0.05 + 0.002 d mm (ISO 286: H8/e8 at most); twice that is worn out. Ovality of more than 0.05 mm is
+ * A plain bush judged by its play: a running fit of this size has 0.02 to about 0.05 + 0.002 d mm (ISO 286:
+ * H8/e8 at most); twice that is worn out. Ovality of more than 0.05 mm is
  * wear from one side. A bore at or under its shaft has swollen, as nylon does in water and some greases.
  *
  * @returns null while bore or shaft is not measured
@@ -19,7 +20,11 @@ export interface BushVerdict {
  */
 export function bushVerdict({ boreMm, boreAcrossMm, shaftMm }: BushReadings): BushVerdict | null {
   const oval = boreMm !== undefined && boreAcrossMm !== undefined ? Math.abs(boreMm - boreAcrossMm) : 0;
-  if (oval > 0.05) return { mode: "ovalised", says: `${oval.toFixed(2)} mm out of round: worn from one side. Renew it, and look at what pulls that way` };
+  if (oval > 0.05)
+    return {
+      mode: "ovalised",
+      says: `${oval.toFixed(2)} mm out of round: worn from one side. Renew it, and look at what pulls that way`,
+    };
   if (boreMm === undefined || shaftMm === undefined) return null;
   const play = (boreAcrossMm === undefined ? boreMm : (boreMm + boreAcrossMm) / 2) - shaftMm;
   const usual = 0.05 + 0.002 * shaftMm;
@@ -29,6 +34,9 @@ export function bushVerdict({ boreMm, boreAcrossMm, shaftMm }: BushReadings): Bu
       says: `bore ${play < 0 ? `${(-play).toFixed(2)} mm under` : "as large as"} its shaft: swollen. Ream it to ${(shaftMm + 0.04).toFixed(2)} mm or renew it, and find what it soaked up`,
     };
   if (play > 2 * usual)
-    return { mode: "worn", says: `${play.toFixed(2)} mm of play, where ${usual.toFixed(2)} mm is usual: worn out. The gears on this shaft mesh askew` };
+    return {
+      mode: "worn",
+      says: `${play.toFixed(2)} mm of play, where ${usual.toFixed(2)} mm is usual: worn out. The gears on this shaft mesh askew`,
+    };
   return { mode: "sound", says: `${play.toFixed(2)} mm of play: within a running fit of this size` };
 }

@@ -1,8 +1,11 @@
 /**
- * Why gearboxes fail, as data: what speaks for and against each cause, what to look at to confirm it, and how far the work must go if it is so.
+ * Why gearboxes fail, as data: what speaks for and against each cause, what to look at to confirm it, and how
+ * far the work must go if it is so.
  *
- * Weights are in halves of a "clear sign": 2 is a clear sign, 1 speaks for it, −1 against, −2 clearly against. They were set from failure analysis as gear standards and bench practice describe it
- * (overload breaks neighbours at once, fatigue one root after another, wear is even all round, water shows in the grease), not fitted to any data.
+ * Weights are in halves of a "clear sign": 2 is a clear sign, 1 speaks for it, −1 against, −2 clearly
+ * against. They were set from failure analysis as gear standards and bench practice describe it
+ * (overload breaks neighbours at once, fatigue one root after another, wear is even all round, water shows in
+ * the grease), not fitted to any data.
  */
 export interface CauseRule {
   readonly cause: string;
@@ -18,7 +21,15 @@ export interface CauseRule {
 
 /** Said by several causes, and by crumbs alone. */
 export const WASH = "wash the whole case: crumbs are everywhere and eat the new gear";
-const BAD_TOOTH = ["teeth:cracked", "teeth:scattered", "teeth:one", "teeth:part-way", "teeth:run", "gear:missing-teeth", "gear:chipped"] as const;
+const BAD_TOOTH = [
+  "teeth:cracked",
+  "teeth:scattered",
+  "teeth:one",
+  "teeth:part-way",
+  "teeth:run",
+  "gear:missing-teeth",
+  "gear:chipped",
+] as const;
 const SAME_AGE = "look for a second part of the same make and age: it is as far gone";
 const PAIR = "measure the mate before only one gear is renewed";
 
@@ -28,7 +39,11 @@ export const CAUSE_RULES: readonly CauseRule[] = [
     says: "Something jammed, and the weakest tooth gave way",
     usual: -1,
     signs: [
-      { fact: "teeth:run", weight: 2, why: "teeth next to each other go in one blow; wear takes them all round" },
+      {
+        fact: "teeth:run",
+        weight: 2,
+        why: "teeth next to each other go in one blow; wear takes them all round",
+      },
       { fact: "teeth:part-way", weight: 1, why: "neighbours broken half-way are the edge of one blow" },
       { fact: "gear:chipped", weight: 1, why: "chips come from blows" },
       { fact: "gear:missing-teeth", weight: 1, why: "whole teeth go by force" },
@@ -43,7 +58,11 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       "look in the working end for what it caught",
       "ask what was in it when it stopped",
     ],
-    goTo: ["find what jammed before the new gear goes in", WASH, "look at the roots of the other gears in the train: the same blow went through them"],
+    goTo: [
+      "find what jammed before the new gear goes in",
+      WASH,
+      "look at the roots of the other gears in the train: the same blow went through them",
+    ],
   },
   {
     cause: "fatigue",
@@ -53,7 +72,11 @@ export const CAUSE_RULES: readonly CauseRule[] = [
     signs: [
       { fact: "teeth:cracked", weight: 2, why: "a crack at the root is a tooth that is about to go" },
       { fact: "teeth:scattered", weight: 1, why: "teeth in several places were not one blow" },
-      { fact: "symptom:clicks", weight: 1, why: "it clicked before it stopped: the first tooth was gone by then" },
+      {
+        fact: "symptom:clicks",
+        weight: 1,
+        why: "it clicked before it stopped: the first tooth was gone by then",
+      },
       { fact: "past:old", weight: 1, why: "years of load" },
       { fact: "past:hard", weight: 1, why: "hard work tires roots" },
       { fact: "gear:plastic", weight: 1, why: "plastic creeps and tires sooner when warm" },
@@ -84,7 +107,10 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "grease:good", weight: -2, why: "there is good grease in it" },
       { fact: "teeth:run", weight: -1, why: "a run of broken teeth is a blow, not wear" },
     ],
-    confirm: ["weigh what grease came out against what belongs in", "look for the way out: seal, cover, shaft"],
+    confirm: [
+      "weigh what grease came out against what belongs in",
+      "look for the way out: seal, cover, shaft",
+    ],
     goTo: ["find where the grease went before new goes in", PAIR, "fill by weight, and see it again early"],
   },
   {
@@ -116,8 +142,16 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "gasket:torn", weight: 1, why: "a torn gasket lets water by" },
       { fact: "bush:swollen", weight: 1, why: "nylon swells in water" },
     ],
-    confirm: ["look for the tide mark", "look at lip and shaft under each seal", "ask where it stands and how it is washed"],
-    goTo: ["find where water came in and close that first", "wash and dry all of it, bearings too", "renew seals on that side"],
+    confirm: [
+      "look for the tide mark",
+      "look at lip and shaft under each seal",
+      "ask where it stands and how it is washed",
+    ],
+    goTo: [
+      "find where water came in and close that first",
+      "wash and dry all of it, bearings too",
+      "renew seals on that side",
+    ],
   },
   {
     cause: "seal-between",
@@ -130,8 +164,14 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "shaft:scored", weight: 1, why: "a scored shaft eats any lip" },
       { fact: "symptom:leaks", weight: 1, why: "it shows outside" },
     ],
-    confirm: ["look for grease where none belongs: brushes, belt, bowl", "run a nail over the shaft where the lip runs"],
-    goTo: ["renew the seal, and the shaft or a sleeve where the lip has cut it", "clean the grease out of the other chamber: the motor stays dry"],
+    confirm: [
+      "look for grease where none belongs: brushes, belt, bowl",
+      "run a nail over the shaft where the lip runs",
+    ],
+    goTo: [
+      "renew the seal, and the shaft or a sleeve where the lip has cut it",
+      "clean the grease out of the other chamber: the motor stays dry",
+    ],
   },
   {
     cause: "hair",
@@ -155,7 +195,11 @@ export const CAUSE_RULES: readonly CauseRule[] = [
     usual: -2,
     signs: [
       { fact: "bearing:slack", weight: 3, why: "a slack bearing lets its gear lean" },
-      { fact: "bearing:stuck", weight: 2, why: "a bearing that does not turn holds the shaft or wears its seat" },
+      {
+        fact: "bearing:stuck",
+        weight: 2,
+        why: "a bearing that does not turn holds the shaft or wears its seat",
+      },
       { fact: "bush:split", weight: 2, why: "a split bush lets its shaft lean" },
       { fact: "housing:seat-worn", weight: 2, why: "a seat that is worn out lets its bearing wander" },
       { fact: "bearing:spins", weight: 2, why: "a bearing that spins has worn its seat" },
@@ -169,7 +213,11 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "symptom:play", weight: 1, why: "what has play is worn where it turns" },
       { fact: "symptom:vibrates", weight: 1, why: "a shaft that wanders shakes" },
     ],
-    confirm: ["rock each shaft: play at the gear?", "turn each bearing dry between two fingers", "measure bush against shaft"],
+    confirm: [
+      "rock each shaft: play at the gear?",
+      "turn each bearing dry between two fingers",
+      "measure bush against shaft",
+    ],
     goTo: ["renew bearings or bushes with the gear", "measure the centre distance with the new ones in"],
   },
   {
@@ -190,8 +238,14 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "symptom:slips", weight: 1, why: "slipping under load makes heat" },
       { fact: "past:light", weight: -1, why: "worked lightly" },
     ],
-    confirm: ["motor current, free and under its usual load, against the plate", "turn the motor by hand: rubs, smells, brushes?"],
-    goTo: ["measure the current before it goes out", "look at the motor before the new gear is asked to carry it"],
+    confirm: [
+      "motor current, free and under its usual load, against the plate",
+      "turn the motor by hand: rubs, smells, brushes?",
+    ],
+    goTo: [
+      "measure the current before it goes out",
+      "look at the motor before the new gear is asked to carry it",
+    ],
   },
   {
     cause: "wrong-part",
@@ -236,7 +290,10 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "gear:chipped", weight: 1, why: "crumbs chip" },
       { fact: "teeth:scattered", weight: 1, why: "damage in several places" },
     ],
-    confirm: ["are there crumbs of another colour than the gear that broke?", "look in the corners and under the bearings"],
+    confirm: [
+      "are there crumbs of another colour than the gear that broke?",
+      "look in the corners and under the bearings",
+    ],
     goTo: [WASH, "wash or renew the bearings: what is in them cannot be seen"],
   },
   {
@@ -285,7 +342,10 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "past:light", weight: -3, why: "it works lightly" },
     ],
     confirm: ["ask what it is used for, and for how long at a time", "compare with what its plate allows"],
-    goTo: ["tell the customer what it is made for: the new part goes the same way otherwise", "look at what else carried the same load"],
+    goTo: [
+      "tell the customer what it is made for: the new part goes the same way otherwise",
+      "look at what else carried the same load",
+    ],
   },
   {
     cause: "pin",
@@ -324,8 +384,14 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "gasket:torn", weight: 1, why: "it was trapped when it was closed" },
       { fact: "o-ring:torn", weight: 1, why: "it was trapped when it was closed" },
     ],
-    confirm: ["washers, springs and facing against a sound unit of the model, or its drawing", "marks of a screwdriver or pliers on what should have none"],
-    goTo: ["check every part for its place and facing: one mistake seldom comes alone", "ask who had it open, and what was done"],
+    confirm: [
+      "washers, springs and facing against a sound unit of the model, or its drawing",
+      "marks of a screwdriver or pliers on what should have none",
+    ],
+    goTo: [
+      "check every part for its place and facing: one mistake seldom comes alone",
+      "ask who had it open, and what was done",
+    ],
   },
   {
     cause: "age",
@@ -339,7 +405,11 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "gasket:hardened", weight: 1, why: "rubber hardens with the years" },
       { fact: "belt:torn", weight: 1, why: "old rubber cracks" },
       { fact: "gear:split", weight: 2, why: "plastic pressed on a shaft shrinks and splits with the years" },
-      { fact: "gear:cracked-hub", weight: 1, why: "plastic pressed on a shaft shrinks and splits with the years" },
+      {
+        fact: "gear:cracked-hub",
+        weight: 1,
+        why: "plastic pressed on a shaft shrinks and splits with the years",
+      },
       { fact: "spring:weak", weight: 1, why: "springs set" },
       { fact: "grease:separated", weight: 2, why: "oil and soap part with the years" },
       { fact: "grease:dry", weight: 1, why: "grease dries out with the years" },
@@ -365,8 +435,14 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "past:opened", weight: 1, why: "somebody had it open" },
       { fact: "past:used", weight: 1, why: "nobody knows what happened to it" },
     ],
-    confirm: ["marks on the outside at the same corner", "ask whether it fell, or stuck and was helped along"],
-    goTo: ["look along every shaft and at every seat: a blow goes through", "measure run-out before new gears go in"],
+    confirm: [
+      "marks on the outside at the same corner",
+      "ask whether it fell, or stuck and was helped along",
+    ],
+    goTo: [
+      "look along every shaft and at every seat: a blow goes through",
+      "measure run-out before new gears go in",
+    ],
   },
   {
     cause: "dirt",
@@ -381,7 +457,10 @@ export const CAUSE_RULES: readonly CauseRule[] = [
       { fact: "teeth:all-worn", weight: 1, why: "dirt in grease grinds all teeth alike" },
       { fact: "shaft:contaminated", weight: -2, why: "what is wound round a shaft is string or hair" },
     ],
-    confirm: ["where is it thickest: that is the way in", "rub the grease between two fingers: does it scratch?"],
+    confirm: [
+      "where is it thickest: that is the way in",
+      "rub the grease between two fingers: does it scratch?",
+    ],
     goTo: [WASH, "close the way in, or tell the customer how to keep it clean"],
   },
   {

@@ -9,13 +9,25 @@ import { FAILURE_MODES, GREASE_STATES, modesFor, SYMPTOMS } from "./failure-mode
 import { type FateFacts, fateOptions } from "./fate";
 import { runBetween, runsOf, TOOTH_MARKS, toothExtent } from "./tooth-marks";
 
-const marks = (entries: Record<number, string>): Record<string, string> => Object.fromEntries(Object.entries(entries));
+const marks = (entries: Record<number, string>): Record<string, string> =>
+  Object.fromEntries(Object.entries(entries));
 const job = (more: Partial<Evidence> = {}): Evidence => ({ symptoms: [], past: {}, parts: [], ...more });
 const wheel = { name: "second-stage wheel", kind: "gear", material: "PA", mode: "missing-teeth", teeth: 41 };
 
 describe("marks on teeth", () => {
   it("come to an extent in words", () => {
-    const x = toothExtent(marks({ 8: "broken", 9: "missing", 10: "missing", 11: "missing", 12: "missing", 13: "missing", 14: "broken" }), 41);
+    const x = toothExtent(
+      marks({
+        8: "broken",
+        9: "missing",
+        10: "missing",
+        11: "missing",
+        12: "missing",
+        13: "missing",
+        14: "broken",
+      }),
+      41,
+    );
     expect(x.says).toBe("5 missing in one run (teeth 10 to 14), 2 broken part-way");
     expect(x.goneRuns).toEqual([{ from: 8, length: 7 }]);
   });
@@ -30,12 +42,16 @@ describe("marks on teeth", () => {
   });
   it("runs hold every marked tooth once", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 5, max: 90 }), fc.array(fc.nat(89), { maxLength: 40 }), (teeth, picked) => {
-        const own = [...new Set(picked.filter((t) => t < teeth))];
-        const runs = runsOf(own, teeth);
-        const back = runs.flatMap((r) => Array.from({ length: r.length }, (_, i) => (r.from + i) % teeth));
-        expect(back.sort((a, b) => a - b)).toEqual(own.sort((a, b) => a - b));
-      }),
+      fc.property(
+        fc.integer({ min: 5, max: 90 }),
+        fc.array(fc.nat(89), { maxLength: 40 }),
+        (teeth, picked) => {
+          const own = [...new Set(picked.filter((t) => t < teeth))];
+          const runs = runsOf(own, teeth);
+          const back = runs.flatMap((r) => Array.from({ length: r.length }, (_, i) => (r.from + i) % teeth));
+          expect(back.sort((a, b) => a - b)).toEqual(own.sort((a, b) => a - b));
+        },
+      ),
     );
   });
   it("a run between two teeth goes to both of them, never past half", () => {
@@ -71,7 +87,15 @@ describe("causes", () => {
     parts: [
       {
         ...wheel,
-        marks: marks({ 8: "broken", 9: "missing", 10: "missing", 11: "missing", 12: "missing", 13: "missing", 14: "broken" }),
+        marks: marks({
+          8: "broken",
+          9: "missing",
+          10: "missing",
+          11: "missing",
+          12: "missing",
+          13: "missing",
+          14: "broken",
+        }),
         mateLossMm: 0.14,
         mateLimitMm: 0.05,
       },
@@ -82,7 +106,10 @@ describe("causes", () => {
     const [first, ...rest] = likelyCauses(juicer);
     expect(first?.cause).toBe("jam");
     expect(first?.how).toBe("likely");
-    expect(first?.because[0]).toMatchObject({ says: "second-stage wheel: 7 teeth gone next to each other", against: false });
+    expect(first?.because[0]).toMatchObject({
+      says: "second-stage wheel: 7 teeth gone next to each other",
+      against: false,
+    });
     expect(first?.confirm.length).toBeGreaterThan(1);
     expect(first?.goTo.join()).toMatch(/wash the whole case/);
     expect(rest.map((c) => c.cause)).toContain("worn-mate");
@@ -103,20 +130,50 @@ describe("causes", () => {
   });
   it("worn all round with the grease gone: it ran dry, and a run of broken teeth speaks against that", () => {
     const allRound = marks(Object.fromEntries(Array.from({ length: 40 }, (_, i) => [i, "knife"])));
-    const dry = likelyCauses(job({ symptoms: ["louder"], greaseStates: ["gone"], parts: [{ ...wheel, mode: "knife-edged", teeth: 40, marks: allRound }] }));
+    const dry = likelyCauses(
+      job({
+        symptoms: ["louder"],
+        greaseStates: ["gone"],
+        parts: [{ ...wheel, mode: "knife-edged", teeth: 40, marks: allRound }],
+      }),
+    );
     expect(dry[0]?.cause).toBe("dry");
     expect(likelyCauses(juicer).find((c) => c.cause === "dry")).toBeUndefined();
   });
   it.each([
-    ["bearing", job({ symptoms: ["grinds"], greaseStates: ["metal"], parts: [{ name: "lay bearing", kind: "bearing", mode: "slack" }] })],
+    [
+      "bearing",
+      job({
+        symptoms: ["grinds"],
+        greaseStates: ["metal"],
+        parts: [{ name: "lay bearing", kind: "bearing", mode: "slack" }],
+      }),
+    ],
     ["motor", job({ symptoms: ["hot"], greaseStates: ["dark"], parts: [{ ...wheel, mode: "melted" }] })],
     ["electrical", job({ symptoms: ["dead"] })],
     ["hub", job({ symptoms: ["slips"], parts: [{ ...wheel, mode: "cracked-hub" }] })],
-    ["seal-between", job({ greaseStates: ["gone"], symptoms: ["leaks"], parts: [{ name: "seal", kind: "seal", mode: "torn" }] })],
-    ["worn-mate", job({ past: { openedBefore: "shop" }, parts: [{ ...wheel, mode: "knife-edged", mateLossMm: 0.3, mateLimitMm: 0.05 }] })],
+    [
+      "seal-between",
+      job({
+        greaseStates: ["gone"],
+        symptoms: ["leaks"],
+        parts: [{ name: "seal", kind: "seal", mode: "torn" }],
+      }),
+    ],
+    [
+      "worn-mate",
+      job({
+        past: { openedBefore: "shop" },
+        parts: [{ ...wheel, mode: "knife-edged", mateLossMm: 0.3, mateLimitMm: 0.05 }],
+      }),
+    ],
     [
       "fatigue",
-      job({ symptoms: ["clicks"], past: { years: 12 }, parts: [{ ...wheel, mode: "chipped", marks: marks({ 3: "missing", 20: "missing", 30: "cracked" }) }] }),
+      job({
+        symptoms: ["clicks"],
+        past: { years: 12 },
+        parts: [{ ...wheel, mode: "chipped", marks: marks({ 3: "missing", 20: "missing", 30: "cracked" }) }],
+      }),
     ],
     [
       "wrong-part",
@@ -131,9 +188,12 @@ describe("causes", () => {
   });
   it("the mate measured sound takes the blame from the mate", () => {
     const with_ = (mateLossMm: number) =>
-      likelyCauses(job({ past: { openedBefore: "shop" }, parts: [{ ...wheel, mode: "knife-edged", mateLossMm, mateLimitMm: 0.05 }] })).find(
-        (c) => c.cause === "worn-mate",
-      );
+      likelyCauses(
+        job({
+          past: { openedBefore: "shop" },
+          parts: [{ ...wheel, mode: "knife-edged", mateLossMm, mateLimitMm: 0.05 }],
+        }),
+      ).find((c) => c.cause === "worn-mate");
     expect(with_(0.3)?.how).toBe("likely");
     expect(with_(0.01)).toBeUndefined();
   });
@@ -142,7 +202,17 @@ describe("causes", () => {
       ...SYMPTOMS.map((s) => `symptom:${s.symptom}`),
       ...GREASE_STATES.map((g) => `grease:${g.state}`),
       ...["opened", "used", "hard", "light", "old"].map((p) => `past:${p}`),
-      ...["run", "scattered", "one", "part-way", "cracked", "melted", "corroded", "all-worn", "part-worn"].map((t) => `teeth:${t}`),
+      ...[
+        "run",
+        "scattered",
+        "one",
+        "part-way",
+        "cracked",
+        "melted",
+        "corroded",
+        "all-worn",
+        "part-worn",
+      ].map((t) => `teeth:${t}`),
       ...["driving", "coasting", "both"].map((f) => `flank:${f}`),
       ...["worn", "sound"].map((m) => `mate:${m}`),
       "gear:plastic",
@@ -151,8 +221,10 @@ describe("causes", () => {
       ...PART_KINDS.flatMap((k) => modesFor(k).flatMap((m) => [`${k}:${m.mode}`, `any:${m.mode}`])),
     ]);
     for (const rule of CAUSE_RULES) {
-      for (const fact of rule.only ?? []) expect([rule.cause, fact, possible.has(fact)]).toEqual([rule.cause, fact, true]);
-      for (const s of rule.signs) expect([rule.cause, s.fact, possible.has(s.fact)]).toEqual([rule.cause, s.fact, true]);
+      for (const fact of rule.only ?? [])
+        expect([rule.cause, fact, possible.has(fact)]).toEqual([rule.cause, fact, true]);
+      for (const s of rule.signs)
+        expect([rule.cause, s.fact, possible.has(s.fact)]).toEqual([rule.cause, s.fact, true]);
       expect(rule.confirm.length).toBeGreaterThan(0);
       expect(rule.goTo.length).toBeGreaterThan(0);
       expect(rule.signs.every((s) => s.why.length > 5)).toBe(true);
@@ -161,23 +233,35 @@ describe("causes", () => {
   });
   it("one more sign for a cause never makes it less likely", () => {
     fc.assert(
-      fc.property(fc.subarray(SYMPTOMS.map((s) => s.symptom)), fc.constantFrom(...GREASE_STATES.map((g) => g.state)), (symptoms, greaseState) => {
-        for (const rule of CAUSE_RULES) {
-          const weight = (e: Evidence) => likelyCauses(e).find((c) => c.cause === rule.cause)?.weight ?? 0;
-          const forIt = rule.signs.find((s) => s.fact === `grease:${greaseState}` && s.weight > 0);
-          if (forIt) expect(weight(job({ symptoms, greaseStates: [greaseState] }))).toBeGreaterThanOrEqual(weight(job({ symptoms })));
-        }
-      }),
+      fc.property(
+        fc.subarray(SYMPTOMS.map((s) => s.symptom)),
+        fc.constantFrom(...GREASE_STATES.map((g) => g.state)),
+        (symptoms, greaseState) => {
+          for (const rule of CAUSE_RULES) {
+            const weight = (e: Evidence) => likelyCauses(e).find((c) => c.cause === rule.cause)?.weight ?? 0;
+            const forIt = rule.signs.find((s) => s.fact === `grease:${greaseState}` && s.weight > 0);
+            if (forIt)
+              expect(weight(job({ symptoms, greaseStates: [greaseState] }))).toBeGreaterThanOrEqual(
+                weight(job({ symptoms })),
+              );
+          }
+        },
+      ),
     );
   });
   it("how far the work must go: each demand once, of the likely causes or the chosen one", () => {
     const causes = likelyCauses(juicer);
     const far = howFar(causes, []);
-    expect(far.find((f) => /wash the whole case/.test(f.says))?.because).toContain("Something jammed, and the weakest tooth gave way");
+    expect(far.find((f) => /wash the whole case/.test(f.says))?.because).toContain(
+      "Something jammed, and the weakest tooth gave way",
+    );
     expect(new Set(far.map((f) => f.says)).size).toBe(far.length);
     expect(howFar(causes, ["worn-mate"]).map((f) => f.says)).toEqual(["renew both gears of the pair"]);
     // crumbs are washed out whatever the cause, and also where none is known
-    expect(howFar(causes, ["worn-mate"], ["plastic"]).map((f) => f.says)).toEqual([WASH, "renew both gears of the pair"]);
+    expect(howFar(causes, ["worn-mate"], ["plastic"]).map((f) => f.says)).toEqual([
+      WASH,
+      "renew both gears of the pair",
+    ]);
     expect(howFar([], [], ["metal"]).map((f) => f.says)).toEqual([WASH]);
   });
   it("facts are said in words, once", () => {
@@ -225,10 +309,14 @@ describe("repair, replace or make", () => {
   });
   it("no part available: made; and a cracked hub on a light drive may be bonded", () => {
     expect(advised(facts({ partToBeHad: false }))).toBe("make");
-    const bond = fateOptions(facts({ mode: "cracked-hub", partToBeHad: false, load: "light" })).find((o) => o.fate === "repair");
+    const bond = fateOptions(facts({ mode: "cracked-hub", partToBeHad: false, load: "light" })).find(
+      (o) => o.fate === "repair",
+    );
     expect(bond?.barred).toBe(false);
     expect(bond?.reasons.map((r) => r.says).join()).toMatch(/stopgap/);
-    expect(advised(facts({ mode: "cracked-hub", partToBeHad: false, load: "light", speedMs: 1 }))).toBe("repair");
+    expect(advised(facts({ mode: "cracked-hub", partToBeHad: false, load: "light", speedMs: 1 }))).toBe(
+      "repair",
+    );
   });
   it("where somebody can be hurt nothing is mended or made", () => {
     const options = fateOptions(facts({ safety: true, partToBeHad: false, mode: "cracked-hub" }));

@@ -16,11 +16,13 @@ export interface LikelyCause {
 /**
  * Likely causes from what was found, best first, each with what speaks for and against it.
  *
- * Signs add up as log odds (half a unit of weight each); several causes may hold at once. A cause with no sign for it is not shown. See {@link CAUSE_RULES}.
+ * Signs add up as log odds (half a unit of weight each); several causes may hold at once. A cause with no
+ * sign for it is not shown. See {@link CAUSE_RULES}.
  */
 export function likelyCauses(evidence: Evidence): LikelyCause[] {
   const facts = factsOf(evidence);
-  const thinkable = (rule: CauseRule): boolean => !rule.only || facts.some((f) => rule.only?.includes(f.fact));
+  const thinkable = (rule: CauseRule): boolean =>
+    !rule.only || facts.some((f) => rule.only?.includes(f.fact));
   return CAUSE_RULES.filter(thinkable)
     .map((rule) => judged(rule, facts))
     .filter((c) => c.because.some((b) => !b.against) && c.weight > 0.12)
@@ -35,7 +37,12 @@ function judged(rule: CauseRule, facts: readonly Fact[]): LikelyCause {
     const seen = facts.filter((f) => f.fact === sign.fact);
     if (!seen.length) continue;
     odds += sign.weight;
-    because.push({ says: seen.map((f) => f.says).join("; "), why: sign.why, against: sign.weight < 0, size: Math.abs(sign.weight) });
+    because.push({
+      says: seen.map((f) => f.says).join("; "),
+      why: sign.why,
+      against: sign.weight < 0,
+      size: Math.abs(sign.weight),
+    });
   }
   because.sort((a, b) => Number(a.against) - Number(b.against) || b.size - a.size);
   const weight = 1 / (1 + Math.exp(-odds * 0.8));
@@ -51,7 +58,8 @@ function judged(rule: CauseRule, facts: readonly Fact[]): LikelyCause {
 }
 
 /**
- * How far the work must go, over all causes that are likely or chosen, each demand once, with the causes that make it. Crumbs in the grease ask for the whole case to be washed, whatever the cause.
+ * How far the work must go, over all causes that are likely or chosen, each demand once, with the causes that
+ * make it. Crumbs in the grease ask for the whole case to be washed, whatever the cause.
  *
  * @param greaseStates of the old grease
  */
@@ -62,6 +70,7 @@ export function howFar(
 ): { readonly says: string; readonly because: readonly string[] }[] {
   const out = new Map<string, string[]>(hasCrumbs(greaseStates) ? [[WASH, ["crumbs in the grease"]]] : []);
   for (const c of causes)
-    if (chosen.includes(c.cause) || (chosen.length === 0 && c.how === "likely")) for (const says of c.goTo) out.set(says, [...(out.get(says) ?? []), c.says]);
+    if (chosen.includes(c.cause) || (chosen.length === 0 && c.how === "likely"))
+      for (const says of c.goTo) out.set(says, [...(out.get(says) ?? []), c.says]);
   return [...out].map(([says, because]) => ({ says, because }));
 }

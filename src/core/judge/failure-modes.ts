@@ -14,7 +14,12 @@ export interface FailureMode {
   readonly sound?: true;
 }
 
-const own = (kinds: string, mode: string, says: string, renew = true): FailureMode => ({ mode, says, kinds: kinds.split(" "), renew });
+const own = (kinds: string, mode: string, says: string, renew = true): FailureMode => ({
+  mode,
+  says,
+  kinds: kinds.split(" "),
+  renew,
+});
 const ofAny = (mode: string, says: string, renew = true): FailureMode => ({ mode, says, kinds: [], renew });
 
 /** The special ones of each kind first, then what happens to anything, "sound" last. */
@@ -75,30 +80,61 @@ const SAID_OTHERWISE: Readonly<Record<string, readonly string[]>> = {
 
 /** The modes to offer for a kind of part, the special ones first, "sound" last. */
 export const modesFor = (kind: string | undefined): FailureMode[] =>
-  FAILURE_MODES.filter((m) => (m.kinds.length === 0 ? !SAID_OTHERWISE[kind ?? ""]?.includes(m.mode) : kind !== undefined && m.kinds.includes(kind)));
+  FAILURE_MODES.filter((m) =>
+    m.kinds.length === 0
+      ? !SAID_OTHERWISE[kind ?? ""]?.includes(m.mode)
+      : kind !== undefined && m.kinds.includes(kind),
+  );
 
-export const modeNamed = (mode: string | undefined): FailureMode | undefined => FAILURE_MODES.find((m) => m.mode === mode);
-/** Whether what was found of a part is a failure: it goes back new, is mended, or goes back as it is with a reason. */
-export const isFailure = (mode: string | undefined): boolean => mode !== undefined && modeNamed(mode)?.sound !== true;
+export const modeNamed = (mode: string | undefined): FailureMode | undefined =>
+  FAILURE_MODES.find((m) => m.mode === mode);
+/**
+ * Whether what was found of a part is a failure: it goes back new, is mended, or goes back as it is with a
+ * reason.
+ */
+export const isFailure = (mode: string | undefined): boolean =>
+  mode !== undefined && modeNamed(mode)?.sound !== true;
 
 /** What the state of the old grease says, and how far the work must go. Several may hold at once. */
 export const GREASE_STATES = [
-  { state: "good", says: "as new", implies: "Nothing to read from it; top up only if the work stayed clean." },
+  {
+    state: "good",
+    says: "as new",
+    implies: "Nothing to read from it; top up only if the work stayed clean.",
+  },
   { state: "separated", says: "oil and soap apart", implies: "Overheated or old: renew all of it." },
-  { state: "dark", says: "dark, burnt smell", implies: "Overload or too little: look for what pulls too hard." },
-  { state: "metal", says: "metal glitter", implies: "A gear or bearing is breaking up: strip and wash all of it." },
-  { state: "plastic", says: "plastic crumbs", implies: "A plastic gear is failing: wash the whole case, the crumbs eat the new one." },
+  {
+    state: "dark",
+    says: "dark, burnt smell",
+    implies: "Overload or too little: look for what pulls too hard.",
+  },
+  {
+    state: "metal",
+    says: "metal glitter",
+    implies: "A gear or bearing is breaking up: strip and wash all of it.",
+  },
+  {
+    state: "plastic",
+    says: "plastic crumbs",
+    implies: "A plastic gear is failing: wash the whole case, the crumbs eat the new one.",
+  },
   { state: "wet", says: "milky or rusty", implies: "Water got in: find where before closing." },
   { state: "gone", says: "leaked next door", implies: "The seal between the chambers leaks: renew it." },
   { state: "dry", says: "dry cake", implies: "Age: wash it out and renew." },
-  { state: "dirt", says: "sand or dust in it", implies: "Dirt got in: wash all of it, and look for the way in." },
+  {
+    state: "dirt",
+    says: "sand or dust in it",
+    implies: "Dirt got in: wash all of it, and look for the way in.",
+  },
 ] as const;
 export const greaseState = z.enum(GREASE_STATES.map((g) => g.state));
 export type GreaseState = z.infer<typeof greaseState>;
 /** What was said of the old grease, in the order of the list. */
-export const greaseStatesIn = (states: readonly string[]): (typeof GREASE_STATES)[number][] => GREASE_STATES.filter((g) => states.includes(g.state));
+export const greaseStatesIn = (states: readonly string[]): (typeof GREASE_STATES)[number][] =>
+  GREASE_STATES.filter((g) => states.includes(g.state));
 /** Crumbs of metal or plastic: the whole case is washed, whatever the cause. */
-export const hasCrumbs = (states: readonly string[]): boolean => states.includes("metal") || states.includes("plastic");
+export const hasCrumbs = (states: readonly string[]): boolean =>
+  states.includes("metal") || states.includes("plastic");
 
 /** The states with one more, or one less; "as new" stands alone. */
 export function greaseStatesWith(states: readonly string[], pressed: GreaseState): GreaseState[] {
@@ -140,9 +176,12 @@ export interface PairRule {
 export const pairLimitMm = (moduleMm: number): number => Math.round(5 * moduleMm) / 100;
 
 /**
- * Whether the mate of a failed gear may stay. Up to a twentieth of a module less than a new one counts as sound (usual bench practice); what is more than that, and cannot be the spread of new gears and of the caliper, is worn.
+ * Whether the mate of a failed gear may stay. Up to a twentieth of a module less than a new one counts as
+ * sound (usual bench practice); what is more than that, and cannot be the spread of new gears and of the
+ * caliper, is worn.
  *
- * @param loss of the mate's spans against a new gear's, mm, with its spread; nothing where it was not measured
+ * @param loss of the mate's spans against a new gear's, mm, with its spread; nothing where it was not
+ *   measured
  */
 export function pairRule(loss: Measured | undefined, moduleMm: number): PairRule {
   const limit = pairLimitMm(moduleMm);

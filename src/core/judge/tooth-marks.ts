@@ -30,7 +30,10 @@ export interface ToothExtent {
   readonly goneRuns: readonly ToothRun[];
   /** share of all teeth that carries any mark */
   readonly share: number;
-  /** which flank is worn, by how the gear turns: the driving flank pushes (or is pushed) in the usual sense, the coasting one only when it is slowed */
+  /**
+   * which flank is worn, by how the gear turns: the driving flank pushes (or is pushed) in the usual sense,
+   * the coasting one only when it is slowed
+   */
   readonly flank: "driving" | "coasting" | "both" | "unknown" | null;
   /** "5 missing in one run (teeth 10 to 14), 2 chipped" */
   readonly says: string;
@@ -65,13 +68,19 @@ export function runsOf(teethMarked: readonly number[], teeth: number): ToothRun[
 /**
  * What the marks of a gear come to.
  *
- * Seen from the front with the gear turning clockwise, the right flank of a tooth at the top leads. A gear that drives pushes with its leading flank, one that is driven is
+ * Seen from the front with the gear turning clockwise, the right flank of a tooth at the top leads. A gear
+ * that drives pushes with its leading flank, one that is driven is
  * pushed on its trailing flank.
  *
  * @param turning as the gear face is drawn; left out: nobody said
  * @param drives true for a driver, false for a driven gear
  */
-export function toothExtent(marks: Readonly<Record<string, string>>, teeth: number, turning?: Turning, drives?: boolean): ToothExtent {
+export function toothExtent(
+  marks: Readonly<Record<string, string>>,
+  teeth: number,
+  turning?: Turning,
+  drives?: boolean,
+): ToothExtent {
   const counts: Record<string, number> = {};
   for (const mark of Object.values(marks)) counts[mark] = (counts[mark] ?? 0) + 1;
   const withMark = (wanted: (mark: string) => boolean): number[] =>
@@ -102,7 +111,13 @@ export function toothExtent(marks: Readonly<Record<string, string>>, teeth: numb
               : "";
       return [n, WORDS[mark] ?? mark, where].filter(Boolean).join(" ");
     });
-  return { counts, goneRuns: gone, share: teeth ? Object.keys(marks).length / teeth : 0, flank: flankOf(counts, turning, drives), says: says.join(", ") };
+  return {
+    counts,
+    goneRuns: gone,
+    share: teeth ? Object.keys(marks).length / teeth : 0,
+    flank: flankOf(counts, turning, drives),
+    says: says.join(", "),
+  };
 }
 
 const WORDS: Readonly<Record<string, string>> = {
@@ -118,7 +133,11 @@ const WORDS: Readonly<Record<string, string>> = {
   corroded: "corroded",
 };
 
-function flankOf(counts: Readonly<Record<string, number>>, turning: Turning | undefined, drives: boolean | undefined): ToothExtent["flank"] {
+function flankOf(
+  counts: Readonly<Record<string, number>>,
+  turning: Turning | undefined,
+  drives: boolean | undefined,
+): ToothExtent["flank"] {
   const right = counts["worn-right"] ?? 0;
   const left = counts["worn-left"] ?? 0;
   if (!right && !left) return counts.worn ? "unknown" : null;

@@ -5,10 +5,17 @@ import { LEAST_WEIGHED_G } from "./slips";
 /** A drop of oil, ml. */
 const DROP_ML = 0.03;
 
-/** An amount as the bench has it in hand: millilitres, ounces, strokes of the gun; of an oil drops. Under half a gram of grease is a film. */
+/**
+ * An amount as the bench has it in hand: millilitres, ounces, strokes of the gun; of an oil drops. Under half
+ * a gram of grease is a film.
+ */
 export function amountSays(
   grams: number,
-  of: { readonly oil: boolean; readonly densityGPerMl?: number | undefined; readonly gunGramsPerStroke: number },
+  of: {
+    readonly oil: boolean;
+    readonly densityGPerMl?: number | undefined;
+    readonly gunGramsPerStroke: number;
+  },
 ): string {
   const ml = grams / (of.densityGPerMl ?? DEFAULT_DENSITY);
   if (of.oil && ml < 1) {
@@ -16,7 +23,8 @@ export function amountSays(
     return drops === 1 ? "a drop" : `${drops} drops`;
   }
   if (grams < LEAST_WEIGHED_G) return "a film";
-  const strokes = of.gunGramsPerStroke > 0 && !of.oil ? Math.round((2 * grams) / of.gunGramsPerStroke) / 2 : 0;
+  const strokes =
+    of.gunGramsPerStroke > 0 && !of.oil ? Math.round((2 * grams) / of.gunGramsPerStroke) / 2 : 0;
   return [
     `${ml.toFixed(1)} ml`,
     `${(grams / GRAMS_PER_OUNCE).toFixed(2)} oz`,

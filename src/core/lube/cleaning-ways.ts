@@ -20,7 +20,14 @@ const AIR = "Ventilate; no flame, spark or hot air near; gloves; rags into a clo
 
 /** Source: the shop's lubrication reference; cautions are the usual ones. */
 export const CLEANING = [
-  { method: "brush", says: "Brush and rag, dry", line: "brushed and wiped out dry", wet: false, cautions: [], attacks: [] },
+  {
+    method: "brush",
+    says: "Brush and rag, dry",
+    line: "brushed and wiped out dry",
+    wet: false,
+    cautions: [],
+    attacks: [],
+  },
   {
     method: "degreaser",
     says: "Degreaser and warm water",
@@ -87,7 +94,12 @@ export type CleaningName = (typeof CLEANING)[number]["method"];
 export const CLEANING_NAMES = CLEANING.map((c) => c.method) as [CleaningName, ...CleaningName[]];
 
 /** Kinds of parts that must stay dry. */
-const DRY_KINDS: Readonly<Record<string, string>> = { motor: "windings", brush: "brushes", switch: "a switch", wire: "wires" };
+const DRY_KINDS: Readonly<Record<string, string>> = {
+  motor: "windings",
+  brush: "brushes",
+  switch: "a switch",
+  wire: "wires",
+};
 /** What is soaked with oil or soaks water up. */
 const ONLY_OIL = new Set(["phenolic", "fibre", "felt"]);
 
@@ -101,36 +113,66 @@ export interface CleaningVerdict {
   readonly waitMinutes?: number;
 }
 
-/** Why a part is not cleaned in a way; empty: it may be. What attacks anything is refused as long as nobody has said what the part is made of. */
-function whyNot({ material: said, kind }: { readonly material?: string; readonly kind?: string }, m: Method): string {
+/**
+ * Why a part is not cleaned in a way; empty: it may be. What attacks anything is refused as long as nobody
+ * has said what the part is made of.
+ */
+function whyNot(
+  { material: said, kind }: { readonly material?: string; readonly kind?: string },
+  m: Method,
+): string {
   const material = said && (plasticFamily(said) ?? said);
   const dryWay = m.method === "brush" || m.method === "oil";
   const dry = kind && DRY_KINDS[kind];
   if (dry && m.method !== "brush") return `nothing wet near ${dry}`;
   if (kind === "bearing" && m.wet) return "water stays between the balls; what is sealed is only wiped";
-  if (material && ONLY_OIL.has(material) && !dryWay) return `${material}: only oil, it soaks up anything else`;
+  if (material && ONLY_OIL.has(material) && !dryWay)
+    return `${material}: only oil, it soaks up anything else`;
   if (kind === "bush" && material === "sintered" && !dryWay) return "a sintered bush soaks it up: oil alone";
-  if (kind === "bush" && material === undefined && m.wet) return "a bush may be sintered, and holds water: say what it is made of";
+  if (kind === "bush" && material === undefined && m.wet)
+    return "a bush may be sintered, and holds water: say what it is made of";
   if (material && isRubber(material) && m.method === "rust") return "no acid on rubber";
-  if (material === undefined) return m.attacks.length ? `say first what it is made of: it attacks ${m.attacks.flatMap(([of]) => of).join(", ")}` : "";
+  if (material === undefined)
+    return m.attacks.length
+      ? `say first what it is made of: it attacks ${m.attacks.flatMap(([of]) => of).join(", ")}`
+      : "";
   const attacked = m.attacks.find(([of]) => of.includes(material));
   return attacked ? `${material}: ${attacked[1]}` : "";
 }
 
-/** Every way to clean a part, those that may be used first; rust remover comes first where water got in. Material and kind are what somebody said. */
-export function cleaningFor(part: { readonly material?: string; readonly kind?: string }, states: readonly string[] = []): CleaningVerdict[] {
+/**
+ * Every way to clean a part, those that may be used first; rust remover comes first where water got in.
+ * Material and kind are what somebody said.
+ */
+export function cleaningFor(
+  part: { readonly material?: string; readonly kind?: string },
+  states: readonly string[] = [],
+): CleaningVerdict[] {
   const first = (v: CleaningVerdict): number => Number(v.ok && v.method === "rust" && states.includes("wet"));
   return CLEANING.map(({ method, says, cautions, ...m }): CleaningVerdict => {
     const because = whyNot(part, { method, says, cautions, ...m });
-    return { method, says, ok: because === "", because, cautions, ...("waitMinutes" in m && { waitMinutes: m.waitMinutes }) };
+    return {
+      method,
+      says,
+      ok: because === "",
+      because,
+      cautions,
+      ...("waitMinutes" in m && { waitMinutes: m.waitMinutes }),
+    };
   }).sort((a, b) => Number(b.ok) - Number(a.ok) || first(b) - first(a));
 }
 
 /** What to mind when a part is cleaned in this way. */
-export const cleaningCautions = (method: string | undefined): readonly string[] => CLEANING.find((c) => c.method === method)?.cautions ?? [];
+export const cleaningCautions = (method: string | undefined): readonly string[] =>
+  CLEANING.find((c) => c.method === method)?.cautions ?? [];
 
 /** A cleaning of a part as a line of the plan. */
 export function cleaningLine(part: string, name: string, method: CleaningName): Omit<Service, "id" | "do"> {
   const m: Method | undefined = CLEANING.find((c) => c.method === method);
-  return { part, method, note: `${name}: ${m?.line ?? method}`, ...(m?.waitMinutes !== undefined && { waitMinutes: m.waitMinutes }) };
+  return {
+    part,
+    method,
+    note: `${name}: ${m?.line ?? method}`,
+    ...(m?.waitMinutes !== undefined && { waitMinutes: m.waitMinutes }),
+  };
 }

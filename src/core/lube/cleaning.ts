@@ -20,7 +20,8 @@ export function howFar(states: readonly string[]): { readonly all: boolean; read
       all: true,
       says: "Crumbs were found: everything is washed, every chamber, every part, and what flows off is looked at with a magnet at the last rinse.",
     };
-  if (found.some((g) => g.state !== "good")) return { all: true, says: "The old lubricant is spent: all of it comes out." };
+  if (found.some((g) => g.state !== "good"))
+    return { all: true, says: "The old lubricant is spent: all of it comes out." };
   return {
     all: false,
     says: found.length
@@ -30,10 +31,15 @@ export function howFar(states: readonly string[]): { readonly all: boolean; read
 }
 
 /**
- * The step before whose going back a chamber must be clean: the first that goes back into it. A case is cleaned while it is empty, not before its cover.
+ * The step before whose going back a chamber must be clean: the first that goes back into it. A case is
+ * cleaned while it is empty, not before its cover.
  * Undefined: nobody has said what opened it.
  */
-export function cleanBefore(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, "openedBy">): string | undefined {
+export function cleanBefore(
+  job: Job,
+  plan: RebuildPlan,
+  chamber: Pick<Chamber, "openedBy">,
+): string | undefined {
   const opened = job.steps.findIndex((s) => s.id === chamber.openedBy);
   if (opened < 0) return undefined;
   const needs = needsOfJob(job);
@@ -45,27 +51,46 @@ export function cleanBefore(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, 
       if (own.some((n) => within.has(n))) within.add(i);
     });
   }
-  const first = plan.steps.find((l) => (l.kind === "fit" || l.kind === "unblock") && within.has(job.steps.findIndex((s) => s.id === l.undoes)));
+  const first = plan.steps.find(
+    (l) =>
+      (l.kind === "fit" || l.kind === "unblock") && within.has(job.steps.findIndex((s) => s.id === l.undoes)),
+  );
   return first && "undoes" in first ? first.undoes : chamber.openedBy;
 }
 
-/** The moments at which a chamber can be cleaned: from the beginning until the first thing goes back into it. */
-export function cleaningMoments(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, "id" | "openedBy">): Moment[] {
+/**
+ * The moments at which a chamber can be cleaned: from the beginning until the first thing goes back into it.
+ */
+export function cleaningMoments(
+  job: Job,
+  plan: RebuildPlan,
+  chamber: Pick<Chamber, "id" | "openedBy">,
+): Moment[] {
   const last = cleanBefore(job, plan, chamber);
-  const moments = momentsFor(job, plan, { id: "new", chamber: chamber.id, ...(chamber.openedBy && { reachedBy: chamber.openedBy }) });
+  const moments = momentsFor(job, plan, {
+    id: "new",
+    chamber: chamber.id,
+    ...(chamber.openedBy && { reachedBy: chamber.openedBy }),
+  });
   return moments.slice(0, moments.findIndex((m) => m.step === last) + 1);
 }
 
 /** What closes over a chamber already, or over part of what lies in it; undefined: it can be cleaned. */
-export function closedForCleaning(job: Job, plan: RebuildPlan, chamber: Pick<Chamber, "id" | "openedBy">): string | undefined {
+export function closedForCleaning(
+  job: Job,
+  plan: RebuildPlan,
+  chamber: Pick<Chamber, "id" | "openedBy">,
+): string | undefined {
   const inside = cleanBefore(job, plan, chamber);
   if (!inside || cleaningMoments(job, plan, chamber).length) return undefined;
   return `${stepThing(job, inside)}, is in it again: take it off first`;
 }
 
 /**
- * What is to be cleaned and no line of the plan does yet: every chamber that somebody opened and that is still open, and, where crumbs were found, every part that lies on the
- * bench, and of which the way is plain. Of a bearing it is not: whether it is sealed decides, and nobody has said so here. A line of a chamber whose moment has passed is there
+ * What is to be cleaned and no line of the plan does yet: every chamber that somebody opened and that is
+ * still open, and, where crumbs were found, every part that lies on the
+ * bench, and of which the way is plain. Of a bearing it is not: whether it is sealed decides, and nobody has
+ * said so here. A line of a chamber whose moment has passed is there
  * again, with its new one.
  */
 export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | "do">[] {
@@ -73,10 +98,17 @@ export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | 
   const chambers = (job.chambers ?? []).flatMap((c) => {
     const moments = cleaningMoments(job, plan, c);
     const planned = job.services.find((v) => v.chamber === c.id);
-    // an opening that was blocked is opened again after the washing: the block is what the chamber is clean before
+    // an opening that was blocked is opened again after the washing: the block is what the chamber is clean
+    // before
     const reachedBy = moments.at(-1)?.step;
     return reachedBy && !moments.some((m) => m.step === planned?.reachedBy)
-      ? [{ reachedBy, chamber: c.id, note: `${c.name}: ${crumbs ? "washed out, no crumb must stay; a magnet at the last rinse" : "wiped out"}` }]
+      ? [
+          {
+            reachedBy,
+            chamber: c.id,
+            note: `${c.name}: ${crumbs ? "washed out, no crumb must stay; a magnet at the last rinse" : "wiped out"}`,
+          },
+        ]
       : [];
   });
   if (!crumbs) return chambers;
@@ -84,13 +116,17 @@ export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | 
   const parts = toClean(job).flatMap((p) => {
     const on = !job.steps.some((s) => off.has(s.id) && s.parts?.includes(p.id));
     if (on || isPlanned(job, p.id)) return [];
-    const best = p.material && p.kind !== "bearing" ? cleaningFor(p).find((m) => m.ok && m.method !== "brush" && m.method !== "acetone") : undefined;
+    const best =
+      p.material && p.kind !== "bearing"
+        ? cleaningFor(p).find((m) => m.ok && m.method !== "brush" && m.method !== "acetone")
+        : undefined;
     return best ? [cleaningLine(p.id, partName(p), best.method)] : [];
   });
   return [...chambers, ...parts];
 }
 
-const isPlanned = (job: Pick<Job, "services">, part: string): boolean => job.services.some((v) => v.do === "clean" && v.part === part);
+const isPlanned = (job: Pick<Job, "services">, part: string): boolean =>
+  job.services.some((v) => v.do === "clean" && v.part === part);
 
 /** Parts that go back as they are, and are washed where crumbs were found. */
 function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
@@ -98,7 +134,10 @@ function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
   return job.parts.filter((p) => off.has(p.id) && !p.renew);
 }
 
-/** What crumbs ask to be cleaned and no line of the plan does yet: parts of which nobody has said what they are, chambers of which nobody has said what opened them, or that are closed. */
+/**
+ * What crumbs ask to be cleaned and no line of the plan does yet: parts of which nobody has said what they
+ * are, chambers of which nobody has said what opened them, or that are closed.
+ */
 export function stillToClean(job: Job, plan: RebuildPlan): string[] {
   if (!hasCrumbs(job.greaseStates)) return [];
   return [
@@ -133,13 +172,20 @@ export interface KeptDry {
   readonly says: string;
 }
 
-/** Places of a job that a lubricant must stay away from: parts by what they were said to be, what the train drives by friction, and threads that get locker. */
+/**
+ * Places of a job that a lubricant must stay away from: parts by what they were said to be, what the train
+ * drives by friction, and threads that get locker.
+ */
 export function keepDry(job: Pick<Job, "parts" | "train" | "steps" | "chambers">): KeptDry[] {
-  const byKind = job.parts.flatMap((p): KeptDry[] => (p.kind && DRY_PARTS[p.kind] ? [{ part: p.id, says: `${partName(p)}: ${DRY_PARTS[p.kind]}` }] : []));
+  const byKind = job.parts.flatMap((p): KeptDry[] =>
+    p.kind && DRY_PARTS[p.kind] ? [{ part: p.id, says: `${partName(p)}: ${DRY_PARTS[p.kind]}` }] : [],
+  );
   const named = new Set(byKind.map((d) => d.part));
   // pulleys, rollers and the discs of clutches carry by friction
   const byTrain = (job.train?.meshes ?? []).filter((m) => isSmooth(m) || m.kind === "belt").flatMap(wheelsOf);
-  const clutches = (job.train?.clutches ?? []).map((c): KeptDry => ({ says: `slipping clutch on ${c.shaft}: its discs and linings` }));
+  const clutches = (job.train?.clutches ?? []).map(
+    (c): KeptDry => ({ says: `slipping clutch on ${c.shaft}: its discs and linings` }),
+  );
   const locked = job.steps.flatMap((s): KeptDry[] =>
     s.hardware?.some(wasLocked)
       ? [
@@ -154,12 +200,21 @@ export function keepDry(job: Pick<Job, "parts" | "train" | "steps" | "chambers">
       : [],
   );
   const pointedAt = (job.chambers ?? []).flatMap((c) =>
-    (c.dry ?? []).map((d): KeptDry => ({ chamber: c.id, ...(c.openedBy && { step: c.openedBy }), says: d.says, ...(d.spot && { spot: d.spot }) })),
+    (c.dry ?? []).map(
+      (d): KeptDry => ({
+        chamber: c.id,
+        ...(c.openedBy && { step: c.openedBy }),
+        says: d.says,
+        ...(d.spot && { spot: d.spot }),
+      }),
+    ),
   );
   return [
     ...byKind,
     ...byTrain.flatMap((w): KeptDry[] =>
-      w.part && named.has(w.part) ? [] : [{ ...(w.part && { part: w.part }), says: `${w.says}: where it runs by friction` }],
+      w.part && named.has(w.part)
+        ? []
+        : [{ ...(w.part && { part: w.part }), says: `${w.says}: where it runs by friction` }],
     ),
     ...clutches,
     ...locked,

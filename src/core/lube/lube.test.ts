@@ -7,7 +7,15 @@ import { jobFromFile } from "../job/job-file-of";
 import { rebuildPlan } from "../order/rebuild-plan";
 import type { TrainInput } from "../train/train";
 import { amountSays } from "./amount-says";
-import { cleanBefore, cleaningMoments, cleaningsFor, closedForCleaning, howFar, keepDry, stillToClean } from "./cleaning";
+import {
+  cleanBefore,
+  cleaningMoments,
+  cleaningsFor,
+  closedForCleaning,
+  howFar,
+  keepDry,
+  stillToClean,
+} from "./cleaning";
 import { CLEANING, cleaningCautions, cleaningFor } from "./cleaning-ways";
 import { lubePlan } from "./plan";
 import { openerBefore, pointOn, proposedChambers } from "./propose";
@@ -70,7 +78,16 @@ const winch = (more: Partial<Job> = {}): Job => {
     }),
     "2026-11-24T08:00:00.000Z",
   );
-  const rest = { id: 1, version: 1, stage: "lube", fillSchool: "measured", greaseStates: [], quotes: [], orders: [], arrivals: [] };
+  const rest = {
+    id: 1,
+    version: 1,
+    stage: "lube",
+    fillSchool: "measured",
+    greaseStates: [],
+    quotes: [],
+    orders: [],
+    arrivals: [],
+  };
   return { ...rest, ...head, ...read, ...more } as unknown as Job;
 };
 
@@ -82,7 +99,9 @@ describe("wheels", () => {
       materials: ["hardened", "PA66"],
     });
     // sun against its carrier: carrier = sun · 12/72, sun at 50 rpm, d = 12 mm
-    expect(wheelFacts(winch({ train }), { wheel: { mesh: "m3", role: "planet" } })?.pitchLineMPerS).toBeCloseTo((Math.PI * 12 * (50 - 50 / 6)) / 60_000, 6);
+    expect(
+      wheelFacts(winch({ train }), { wheel: { mesh: "m3", role: "planet" } })?.pitchLineMPerS,
+    ).toBeCloseTo((Math.PI * 12 * (50 - 50 / 6)) / 60_000, 6);
     // ½ (44² − 35²)/4 · π · 10 mm³; π/4 · 40² · 10 mm³
     const wheel = { teeth: 20, moduleMm: 2, faceWidthMm: 10, materials: [], isWorm: false };
     expect(toothVolumeMl(wheel)).toBeCloseTo((((44 ** 2 - 35 ** 2) / 8) * Math.PI * 10) / 1000, 9);
@@ -91,8 +110,13 @@ describe("wheels", () => {
     expect(wheelFacts(winch(), { part: "p3" })).toBeUndefined();
   });
   it("of a mesh whose counts nobody has looked at tell no speed", () => {
-    const assumed = { ...train, meshes: train.meshes.map((m) => (m.id === "m2" ? { ...m, assumed: true as const } : m)) };
-    expect(wheelFacts(winch({ train: assumed }), { wheel: { mesh: "m2", role: "driver" } })?.pitchLineMPerS).toBeUndefined();
+    const assumed = {
+      ...train,
+      meshes: train.meshes.map((m) => (m.id === "m2" ? { ...m, assumed: true as const } : m)),
+    };
+    expect(
+      wheelFacts(winch({ train: assumed }), { wheel: { mesh: "m2", role: "driver" } })?.pitchLineMPerS,
+    ).toBeUndefined();
   });
 });
 
@@ -117,20 +141,34 @@ describe("proposed chambers", () => {
       ["p4", "gear-teeth", "after-fit"],
       ["p5", "rolling-bearing", "after-fit"],
     ]);
-    const named = winch({ parts: winch().parts.map((p) => ({ ...p, name: "grease gear bearing", kind: "bracket" })) });
+    const named = winch({
+      parts: winch().parts.map((p) => ({ ...p, name: "grease gear bearing", kind: "bracket" })),
+    });
     expect(proposedChambers(named)).toEqual([]);
   });
   it("a bush is what it is made of: sintered takes oil; of one that nobody knows it is said", () => {
     const bush = (material?: string) =>
-      winch({ parts: winch().parts.map((p) => (p.id === "p5" ? { ...p, kind: "bush", ...(material && { material }) } : { ...p, kind: "bracket" })) });
+      winch({
+        parts: winch().parts.map((p) =>
+          p.id === "p5" ? { ...p, kind: "bush", ...(material && { material }) } : { ...p, kind: "bracket" },
+        ),
+      });
     expect(proposedChambers(bush("sintered"))[0]?.points[0]?.kind).toBe("sintered-bush");
     const [p] = proposedChambers(bush());
     expect(p?.points[0]?.kind).toBe("plain-bush");
-    const job = { ...bush(), chambers: [p?.chamber as ReturnType<typeof newChamber>], lubePoints: [{ id: "g1", ...p?.points[0] }] };
-    expect(roomsOf(job)[0]?.assumed.join()).toMatch(/drum bearing: taken for plain; a sintered bush takes oil alone/);
+    const job = {
+      ...bush(),
+      chambers: [p?.chamber as ReturnType<typeof newChamber>],
+      lubePoints: [{ id: "g1", ...p?.points[0] }],
+    };
+    expect(roomsOf(job)[0]?.assumed.join()).toMatch(
+      /drum bearing: taken for plain; a sintered bush takes oil alone/,
+    );
   });
   it("what has a point already is not proposed again", () => {
-    const job = winch({ lubePoints: ["p3", "p4", "p5"].map((part, i) => ({ id: `g${i}`, part, when: "after-fit" as const })) });
+    const job = winch({
+      lubePoints: ["p3", "p4", "p5"].map((part, i) => ({ id: `g${i}`, part, when: "after-fit" as const })),
+    });
     expect(proposedChambers(job)).toEqual([]);
   });
 });
@@ -157,13 +195,27 @@ describe("until when a place is reached", () => {
     expect(closersOf(winch({ chambers }), moved)).toEqual(["s3"]);
     const spot = { id: "g2", reachedBy: "s4", chamber: "c1" };
     expect(closersOf(winch({ chambers }), spot)).toEqual(["s2"]);
-    expect(momentsFor(winch({ chambers }), plan, spot).map((m) => m.step)).toEqual(["s6", "s5", "s4", "s3", "s2"]);
+    expect(momentsFor(winch({ chambers }), plan, spot).map((m) => m.step)).toEqual([
+      "s6",
+      "s5",
+      "s4",
+      "s3",
+      "s2",
+    ]);
     // an opener that was taken back opens nothing
-    expect(closersOf(winch({ chambers: [{ ...newChamber("c1", "other"), openedBy: "s99" }] }), spot)).toEqual(["s4"]);
+    expect(closersOf(winch({ chambers: [{ ...newChamber("c1", "other"), openedBy: "s99" }] }), spot)).toEqual(
+      ["s4"],
+    );
   });
   it("from outside it stays open to the end", () => {
     const chambers = [{ ...newChamber("c1", "other"), outside: true }];
-    const at = pointOn(winch({ chambers }), chambers[0] as (typeof chambers)[number], "clock-pivot", undefined, "hinge of the handle");
+    const at = pointOn(
+      winch({ chambers }),
+      chambers[0] as (typeof chambers)[number],
+      "clock-pivot",
+      undefined,
+      "hinge of the handle",
+    );
     expect(at).toMatchObject({ outside: true, chamber: "c1" });
     const job = winch({ chambers, lubePoints: [{ id: "g1", ...at }] });
     const plan = rebuildPlan(job);
@@ -174,14 +226,23 @@ describe("until when a place is reached", () => {
   });
   it("once it is closed over it says by what", () => {
     const closed = { ...job, linesDone: ["undo:s3"] };
-    expect(reachOf(closed, plan, "grease:g1", point).closed).toBe("step 3, the wheel, closes over it, and is on again: take it off first");
+    expect(reachOf(closed, plan, "grease:g1", point).closed).toBe(
+      "step 3, the wheel, closes over it, and is on again: take it off first",
+    );
     // one that was done before it closed is done
-    expect(reachOf({ ...closed, linesDone: ["undo:s3", "grease:g1"] }, plan, "grease:g1", point).closed).toBeUndefined();
+    expect(
+      reachOf({ ...closed, linesDone: ["undo:s3", "grease:g1"] }, plan, "grease:g1", point).closed,
+    ).toBeUndefined();
   });
   it("moving a point to any of its moments keeps the plan's laws, whatever the strip", () => {
     fc.assert(
       fc.property(fc.array(fc.nat({ max: 6 }), { minLength: 2, maxLength: 8 }), fc.nat(), (needs, which) => {
-        const steps = needs.map((n, i) => ({ id: `s${i + 1}`, action: "lift-off" as const, needs: i === 0 ? [] : [`s${1 + (n % i)}`], parts: [`p${i + 1}`] }));
+        const steps = needs.map((n, i) => ({
+          id: `s${i + 1}`,
+          action: "lift-off" as const,
+          needs: i === 0 ? [] : [`s${1 + (n % i)}`],
+          parts: [`p${i + 1}`],
+        }));
         const parts = steps.map((_, i) => ({ id: `p${i + 1}`, name: `part ${i + 1}` }));
         const g = { id: "g1", part: `p${1 + (which % steps.length)}`, when: "after-fit" as const };
         const any = winch({ steps, parts, lubePoints: [g] });
@@ -193,7 +254,8 @@ describe("until when a place is reached", () => {
           const grease = at((l) => l.kind === "grease");
           // after its part is on, and before anything that closes over it
           expect(grease).toBeGreaterThan(at((l) => l.kind === "fit" && l.parts.includes(g.part)));
-          for (const closer of closersOf(any, g)) expect(grease).toBeLessThan(at((l) => l.kind === "fit" && l.undoes === closer));
+          for (const closer of closersOf(any, g))
+            expect(grease).toBeLessThan(at((l) => l.kind === "fit" && l.undoes === closer));
         }
       }),
       { numRuns: 60 },
@@ -202,29 +264,53 @@ describe("until when a place is reached", () => {
 });
 
 describe("rooms", () => {
-  const chamber = { ...newChamber("c1", "gear-case"), volume: { by: "inside", lengthMm: 100, widthMm: 80, depthMm: 30 } as const };
-  const g = { id: "g1", part: "p4", when: "after-fit" as const, chamber: "c1", kind: "gear-teeth" as const, wheel: { mesh: "m2", role: "driven" } };
+  const chamber = {
+    ...newChamber("c1", "gear-case"),
+    volume: { by: "inside", lengthMm: 100, widthMm: 80, depthMm: 30 } as const,
+  };
+  const g = {
+    id: "g1",
+    part: "p4",
+    when: "after-fit" as const,
+    chamber: "c1",
+    kind: "gear-teeth" as const,
+    wheel: { mesh: "m2", role: "driven" },
+  };
   it("hold what their inside does, less their wheels", () => {
     // 240 ml less π/4 · 120² · 10 mm³
     expect(freeVolumeOf(winch({ train, lubePoints: [g] }), chamber)).toBeCloseTo(240 - 113.097, 2);
     // wheels that would fill the whole case: that is said, and not reckoned with
     const small = { ...chamber, volume: { ...chamber.volume, depthMm: 5 } };
     expect(freeVolumeOf(winch({ train, lubePoints: [g] }), small)).toBeNull();
-    expect(roomsOf(winch({ train, lubePoints: [g], chambers: [small] }))[0]?.assumed.join()).toMatch(/measure it again/);
+    expect(roomsOf(winch({ train, lubePoints: [g], chambers: [small] }))[0]?.assumed.join()).toMatch(
+      /measure it again/,
+    );
   });
   it("what nobody said of the old lubricant is unknown, and comes out", () => {
     const [room] = roomsOf(winch({ train, lubePoints: [g], chambers: [chamber] }));
     expect(room?.room.old).toEqual({ left: "all", thickener: "unknown", baseOil: "unknown" });
     expect(room?.assumed).toContain("the old lubricant is not known: all of it comes out");
-    expect(roomsOf(winch({ lubePoints: [g], chambers: [{ ...chamber, old: { left: "none" } }] }))[0]?.room.old).toBeNull();
+    expect(
+      roomsOf(winch({ lubePoints: [g], chambers: [{ ...chamber, old: { left: "none" } }] }))[0]?.room.old,
+    ).toBeNull();
   });
   it("what is said of a point stands above what its wheel tells; a bearing's size is what was measured", () => {
-    expect(placeOf(winch({ train }), { ...g, pitchLineMPerS: 4, materials: ["brass"] })).toMatchObject({ pitchLineMPerS: 4, materials: ["brass"] });
+    expect(placeOf(winch({ train }), { ...g, pitchLineMPerS: 4, materials: ["brass"] })).toMatchObject({
+      pitchLineMPerS: 4,
+      materials: ["brass"],
+    });
     const readings = [
       ["bore", 8],
       ["outside diameter", 22],
       ["width", 7],
-    ].map(([what, value], i) => ({ id: i, part: "p5", what: String(what), value: Number(value), source: "typed", at: "2026-11-24" }));
+    ].map(([what, value], i) => ({
+      id: i,
+      part: "p5",
+      what: String(what),
+      value: Number(value),
+      source: "typed",
+      at: "2026-11-24",
+    }));
     const bearing = { id: "g2", part: "p5", chamber: "c1", kind: "rolling-bearing" as const };
     expect(placeOf(winch({ readings }), bearing).bearing).toEqual({ bore: 8, outside: 22, width: 7 });
     expect(placeOf(winch({ readings: readings.slice(1) }), bearing).bearing).toBeUndefined();
@@ -234,9 +320,24 @@ describe("rooms", () => {
       { ...chamber, makersGrams: 9000 },
       { ...newChamber("c2", "other"), old: { left: "none" as const } },
     ];
-    const plans = lubePlan(winch({ chambers: two, lubePoints: [g, { ...g, id: "g2", chamber: "c2", wheel: undefined, kind: "slide" }] }), [
-      { id: "a", name: "A", thickener: "Li12", baseOil: "mineral", nlgi: 1, h1: true, leastC: -20, mostC: 120 },
-    ]);
+    const plans = lubePlan(
+      winch({
+        chambers: two,
+        lubePoints: [g, { ...g, id: "g2", chamber: "c2", wheel: undefined, kind: "slide" }],
+      }),
+      [
+        {
+          id: "a",
+          name: "A",
+          thickener: "Li12",
+          baseOil: "mineral",
+          nlgi: 1,
+          h1: true,
+          leastC: -20,
+          mostC: 120,
+        },
+      ],
+    );
     expect(plans.map((p) => [p.answer === null, p.fault !== undefined])).toEqual([
       [true, true],
       [false, false],
@@ -262,11 +363,16 @@ describe("cleaning", () => {
     expect(verdict?.because).toMatch(says);
   });
   it("PA and POM stand acetone; every part can be cleaned somehow; what burns says so", () => {
-    for (const material of ["PA66", "POM"]) expect(cleaningFor({ material }).find((m) => m.method === "acetone")?.ok).toBe(true);
+    for (const material of ["PA66", "POM"])
+      expect(cleaningFor({ material }).find((m) => m.method === "acetone")?.ok).toBe(true);
     for (const material of ["steel", "ABS", "phenolic", "felt", "sintered", undefined])
       for (const kind of ["gear", "bush", "motor", undefined])
-        expect(cleaningFor({ ...(material && { material }), ...(kind && { kind }) }).some((m) => m.ok)).toBe(true);
-    for (const m of CLEANING) if (/spirit|acetone|alcohol/.test(m.method)) expect(cleaningCautions(m.method).join()).toMatch(/no flame/);
+        expect(cleaningFor({ ...(material && { material }), ...(kind && { kind }) }).some((m) => m.ok)).toBe(
+          true,
+        );
+    for (const m of CLEANING)
+      if (/spirit|acetone|alcohol/.test(m.method))
+        expect(cleaningCautions(m.method).join()).toMatch(/no flame/);
     expect(cleaningFor({ material: "steel" }, ["wet"])[0]?.method).toBe("rust");
   });
   it("goes everywhere after crumbs, and a case is clean before anything goes into it", () => {
@@ -278,25 +384,46 @@ describe("cleaning", () => {
     expect(cleaningsFor(job, plan).map((c) => c.part ?? c.reachedBy)).toEqual(["s4", "p1", "p2", "p3", "p4"]);
     expect(cleaningsFor(winch({ chambers }), plan)).toHaveLength(1);
     // what somebody has planned for a part stays
-    expect(cleaningsFor({ ...job, services: [{ id: "v1", part: "p3", do: "clean", note: "paraffin" }] }, plan).map((c) => c.part)).not.toContain("p3");
+    expect(
+      cleaningsFor({ ...job, services: [{ id: "v1", part: "p3", do: "clean", note: "paraffin" }] }, plan).map(
+        (c) => c.part,
+      ),
+    ).not.toContain("p3");
     // of the bearing and the belt nobody has said what they are: that is not passed over
-    expect(stillToClean({ ...job, services: cleaningsFor(job, plan).map((c, i) => ({ ...c, id: `v${i}`, do: "clean" as const })) }, plan)).toEqual([
-      "drum bearing",
-      "drive belt",
-    ]);
+    expect(
+      stillToClean(
+        {
+          ...job,
+          services: cleaningsFor(job, plan).map((c, i) => ({ ...c, id: `v${i}`, do: "clean" as const })),
+        },
+        plan,
+      ),
+    ).toEqual(["drum bearing", "drive belt"]);
     expect(stillToClean(winch({ chambers }), plan)).toEqual([]);
-    // it may be cleaned earlier, and not once something is in it again; a part that is on again is washed by nobody
-    expect(cleaningMoments(job, plan, { id: "c1", openedBy: "s2" }).map((m) => m.step)).toEqual(["s6", "s5", "s4"]);
+    // it may be cleaned earlier, and not once something is in it again; a part that is on again is washed by
+    // nobody
+    expect(cleaningMoments(job, plan, { id: "c1", openedBy: "s2" }).map((m) => m.step)).toEqual([
+      "s6",
+      "s5",
+      "s4",
+    ]);
     const early = { ...job, services: [{ id: "v1", chamber: "c1", reachedBy: "s6", do: "clean" as const }] };
     expect(cleaningsFor(early, plan).some((c) => c.chamber)).toBe(false);
     const fitted = { ...job, linesDone: ["undo:s6", "undo:s5", "undo:s4"] };
-    expect(closedForCleaning(fitted, plan, { id: "c1", openedBy: "s2" })).toBe("step 4, the worm, is in it again: take it off first");
+    expect(closedForCleaning(fitted, plan, { id: "c1", openedBy: "s2" })).toBe(
+      "step 4, the worm, is in it again: take it off first",
+    );
     expect(cleaningsFor(fitted, plan).map((c) => c.part)).toEqual(["p1", "p2", "p3"]);
-    expect(stillToClean(fitted, plan)[0]).toBe("worm box (step 4, the worm, is in it again: take it off first)");
+    expect(stillToClean(fitted, plan)[0]).toBe(
+      "worm box (step 4, the worm, is in it again: take it off first)",
+    );
     expect(howFar(["plastic"]).all).toBe(true);
     expect(howFar(["good"]).all).toBe(false);
     // an opening that was blocked inside is opened after the washing
-    const blocked = { ...job, steps: [...job.steps, { id: "s7", action: "block" as const, title: "rag in the motor", needs: ["s2"] }] };
+    const blocked = {
+      ...job,
+      steps: [...job.steps, { id: "s7", action: "block" as const, title: "rag in the motor", needs: ["s2"] }],
+    };
     expect(cleanBefore(blocked, rebuildPlan(blocked), chambers[0] as (typeof chambers)[number])).toBe("s7");
   });
   it("names what stays dry by what parts are", () => {
@@ -315,7 +442,11 @@ describe("cleaning", () => {
     ]);
     // what somebody pointed at, with the chamber and the step that closes over it
     const spot = { picture: "a.jpg", x: 0.4, y: 0.5 };
-    const pointed = winch({ chambers: [{ ...newChamber("c1", "other"), openedBy: "s2", dry: [{ id: "d1", says: "slip ring", spot }] }] });
+    const pointed = winch({
+      chambers: [
+        { ...newChamber("c1", "other"), openedBy: "s2", dry: [{ id: "d1", says: "slip ring", spot }] },
+      ],
+    });
     expect(keepDry(pointed).at(-1)).toEqual({ chamber: "c1", step: "s2", says: "slip ring", spot });
   });
 });
@@ -328,18 +459,28 @@ describe("amounts", () => {
     expect(amountSays(0.26, { oil: true, densityGPerMl: 0.86, gunGramsPerStroke: 0 })).toBe("10 drops");
   });
   it("slips are asked about, and honest weights are not", () => {
-    expect(slipIn(28_000, { aim: 28 })).toEqual({ says: expect.stringMatching(/milligrams/), mayBeMeant: false });
+    expect(slipIn(28_000, { aim: 28 })).toEqual({
+      says: expect.stringMatching(/milligrams/),
+      mayBeMeant: false,
+    });
     expect(slipIn(1, { aim: 28.3 })?.says).toMatch(/ounces meant\? 1 oz is 28.3 g/);
     expect(slipIn(280, { aim: 28 })).toEqual({ says: expect.stringMatching(/dot/), mayBeMeant: true });
-    expect(slipIn(200, { freeVolumeMl: 100 })).toEqual({ says: expect.stringMatching(/whole room/), mayBeMeant: false });
+    expect(slipIn(200, { freeVolumeMl: 100 })).toEqual({
+      says: expect.stringMatching(/whole room/),
+      mayBeMeant: false,
+    });
     expect(slipIn(1, { before: 24 })).toEqual({ says: expect.stringMatching(/last job/), mayBeMeant: true });
     expect(makersSlip(200, 100)).toMatch(/hold/);
     expect(makersSlip(0.1, 100)).toMatch(/ounces/);
     expect(makersSlip(0.1, null)).toBeNull();
     fc.assert(
-      fc.property(fc.double({ min: 0.5, max: 500, noNaN: true }), fc.double({ min: 0.6, max: 1.6, noNaN: true }), (aim, off) => {
-        expect(slipIn(aim * off, { aim, freeVolumeMl: aim * 3 })).toBeNull();
-      }),
+      fc.property(
+        fc.double({ min: 0.5, max: 500, noNaN: true }),
+        fc.double({ min: 0.6, max: 1.6, noNaN: true }),
+        (aim, off) => {
+          expect(slipIn(aim * off, { aim, freeVolumeMl: aim * 3 })).toBeNull();
+        },
+      ),
     );
   });
   it("are summed by lubricant, with lots and places", () => {
@@ -367,10 +508,24 @@ describe("amounts", () => {
 describe("an older job file", () => {
   it("had one case with one grease: it becomes the first chamber", () => {
     const file = (job: object) =>
-      jobFromFile(readJobFile({ format: "demontage-job", version: 1, unit: { kind: "juicer" }, steps: [], x: { bench: { job } } }), "2026-11-24T08:00:00.000Z")
-        .head.chambers;
+      jobFromFile(
+        readJobFile({
+          format: "demontage-job",
+          version: 1,
+          unit: { kind: "juicer" },
+          steps: [],
+          x: { bench: { job } },
+        }),
+        "2026-11-24T08:00:00.000Z",
+      ).head.chambers;
     expect(
-      file({ caseInside: { lengthMm: 80, widthMm: 60, depthMm: 20 }, caseMaterials: ["ABS", "NBR"], lubricant: "a", greaseOld: "unknown", washed: true }),
+      file({
+        caseInside: { lengthMm: 80, widthMm: 60, depthMm: 20 },
+        caseMaterials: ["ABS", "NBR"],
+        lubricant: "a",
+        greaseOld: "unknown",
+        washed: true,
+      }),
     ).toEqual([
       {
         id: "c1",
@@ -389,7 +544,14 @@ describe("an older job file", () => {
       { id: "g2", reachedBy: "s1", where: "two drops" },
     ];
     const steps = [{ id: "s1", action: "lift-off" }];
-    const older = { format: "demontage-job", version: 1, unit: { kind: "juicer" }, steps, lubePoints: points, x: { bench: { job: { lubricant: "a" } } } };
+    const older = {
+      format: "demontage-job",
+      version: 1,
+      unit: { kind: "juicer" },
+      steps,
+      lubePoints: points,
+      x: { bench: { job: { lubricant: "a" } } },
+    };
     expect(jobFromFile(readJobFile(older), "2026-11-24T08:00:00.000Z").lubePoints).toMatchObject([
       { chamber: "c1", kind: "gear-teeth", lubricantId: "a" },
       { id: "g2", where: "two drops" },

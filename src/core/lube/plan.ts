@@ -12,14 +12,25 @@ export interface ChamberPlan extends RoomOfJob {
   readonly fault?: string;
 }
 
-/** Which lubricant goes into each chamber of a job that holds a point, and how much at each. One chamber that cannot be does not hide the others. */
+/**
+ * Which lubricant goes into each chamber of a job that holds a point, and how much at each. One chamber that
+ * cannot be does not hide the others.
+ */
 export function lubePlan(
-  job: Pick<Job, "chambers" | "lubePoints" | "train" | "parts" | "findings" | "readings" | "foodContact" | "fillSchool">,
+  job: Pick<
+    Job,
+    "chambers" | "lubePoints" | "train" | "parts" | "findings" | "readings" | "foodContact" | "fillSchool"
+  >,
   shelf: readonly Lubricant[],
 ): ChamberPlan[] {
   return roomsOf(job).map((r): ChamberPlan => {
     try {
-      const { chambers, missing } = specifyLube({ foodContact: job.foodContact, school: job.fillSchool, chambers: [r.room], shelf });
+      const { chambers, missing } = specifyLube({
+        foodContact: job.foodContact,
+        school: job.fillSchool,
+        chambers: [r.room],
+        shelf,
+      });
       return { ...r, answer: chambers[0] ?? null, missing };
     } catch (e) {
       if (!(e instanceof Fault)) throw e;

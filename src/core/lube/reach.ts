@@ -14,17 +14,23 @@ type Placed = Pick<LubePoint & Service, "id"> & Pick<LubePoint, "part" | "reache
 export interface Reach {
   /** the line of the rebuild plan that it is now; undefined: it is none */
   readonly line?: number;
-  /** the line before which it must be done at the latest, and what closes over it there; undefined: it stays open to the end */
+  /**
+   * the line before which it must be done at the latest, and what closes over it there; undefined: it stays
+   * open to the end
+   */
   readonly last?: { readonly line: number; readonly step: string; readonly says: string };
   /** it is closed already: what closed over it */
   readonly closed?: string;
 }
 
 /** What every step of a job needed, whatever is planned besides. */
-export const needsOfJob: (job: Job) => Needs = onceFor((job: Job) => needsOf(checkStrip({ ...job, lubePoints: [], services: [] })));
+export const needsOfJob: (job: Job) => Needs = onceFor((job: Job) =>
+  needsOf(checkStrip({ ...job, lubePoints: [], services: [] })),
+);
 
 /**
- * The steps whose going back closes over a place. A place on a part that came off is closed by whatever had to come off before it; one in a chamber by the step that
+ * The steps whose going back closes over a place. A place on a part that came off is closed by whatever had
+ * to come off before it; one in a chamber by the step that
  * opened the chamber; another by the step that reached it. To which moment it was moved is no matter.
  */
 export function closersOf(job: Job, place: Placed): string[] {
@@ -43,7 +49,10 @@ interface OnLine {
   readonly key: string;
 }
 
-/** For every step the line with which its parts are on: a cover closes when it is set on, not when its screws are drawn. */
+/**
+ * For every step the line with which its parts are on: a cover closes when it is set on, not when its screws
+ * are drawn.
+ */
 function onLines(plan: RebuildPlan): OnLine[] {
   const seen = new Set<string>();
   return plan.steps.flatMap((l): OnLine[] => {
@@ -64,8 +73,13 @@ export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed)
   const shut = [...closers].find((s) => done.has(undoKey(s)) || done.has(setKey(s, "parts")));
   return {
     ...(line !== undefined && { line }),
-    ...(first && { last: { line: first.n, step: first.step, says: `${stepThing(job, first.step)} closes over it` } }),
-    ...(shut !== undefined && !done.has(key) && { closed: `${stepThing(job, shut)}, closes over it, and is on again: take it off first` }),
+    ...(first && {
+      last: { line: first.n, step: first.step, says: `${stepThing(job, first.step)} closes over it` },
+    }),
+    ...(shut !== undefined &&
+      !done.has(key) && {
+        closed: `${stepThing(job, shut)}, closes over it, and is on again: take it off first`,
+      }),
   };
 }
 
@@ -76,7 +90,10 @@ export interface Moment {
   readonly says: string;
 }
 
-/** Steps before whose going back a place could be lubricated as well, earliest first: from where it is bare to where it is closed over. */
+/**
+ * Steps before whose going back a place could be lubricated as well, earliest first: from where it is bare to
+ * where it is closed over.
+ */
 export function momentsFor(job: Job, plan: RebuildPlan, place: Placed): Moment[] {
   const part = place.part ?? place.onPart;
   const closers = new Set(closersOf(job, place));

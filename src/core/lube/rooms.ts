@@ -18,11 +18,17 @@ export interface RoomOfJob {
 
 type JobFacts = Pick<Job, "chambers" | "lubePoints" | "train" | "parts" | "findings" | "readings">;
 
-/** The points of a chamber that its lubricant goes to: they say what they are, and nobody has named another for them. */
+/**
+ * The points of a chamber that its lubricant goes to: they say what they are, and nobody has named another
+ * for them.
+ */
 export const pointsIn = (job: Pick<Job, "lubePoints">, chamber: string): WeighedPoint[] =>
   job.lubePoints.filter((g) => g.chamber === chamber && g.kind && !g.lubricantSaid);
 
-/** A point with all that decides which and how much: what was said of it, else what its wheel or its part tells. */
+/**
+ * A point with all that decides which and how much: what was said of it, else what its wheel or its part
+ * tells.
+ */
 export function placeOf(job: JobFacts, g: WeighedPoint): LubePlace {
   const part = g.part ?? g.onPart;
   const kind = g.kind ?? "gear-teeth";
@@ -44,27 +50,39 @@ export function placeOf(job: JobFacts, g: WeighedPoint): LubePlace {
   };
 }
 
-/** A wheel of which only its own material is known runs on those beside it: what mates with what nobody has said, so each of them is reckoned with. */
+/**
+ * A wheel of which only its own material is known runs on those beside it: what mates with what nobody has
+ * said, so each of them is reckoned with.
+ */
 function withMates(places: LubePlace[]): LubePlace[] {
   const alone = places.filter((p) => isMeshing(p.kind) && p.materials?.length === 1);
   const all = [...new Set(alone.flatMap((p) => p.materials ?? []))];
-  return places.map((p) => (alone.includes(p) && alone.length > 1 ? { ...p, materials: all.length > 1 ? all : [...all, ...all] } : p));
+  return places.map((p) =>
+    alone.includes(p) && alone.length > 1 ? { ...p, materials: all.length > 1 ? all : [...all, ...all] } : p,
+  );
 }
 
 /** A bearing's size as it was measured at Judge; undefined where one of the three is lacking. */
 function bearingOf(job: Pick<Job, "readings">, part: string | undefined): LubePlace["bearing"] {
-  const of = (what: string): number | undefined => job.readings.findLast((r) => r.part === part && r.what === what)?.value;
+  const of = (what: string): number | undefined =>
+    job.readings.findLast((r) => r.part === part && r.what === what)?.value;
   const [bore, outside, width] = [of("bore"), of("outside diameter"), of("width")];
-  return bore !== undefined && outside !== undefined && width !== undefined && bore < outside ? { bore, outside, width } : undefined;
+  return bore !== undefined && outside !== undefined && width !== undefined && bore < outside
+    ? { bore, outside, width }
+    : undefined;
 }
 
-/** The free volume of a chamber, ml: as it was filled, or its inside less the wheels that lie in it; null where it is not known. */
+/**
+ * The free volume of a chamber, ml: as it was filled, or its inside less the wheels that lie in it; null
+ * where it is not known.
+ */
 export function freeVolumeOf(job: JobFacts, chamber: Chamber): number | null {
   const v = chamber.volume;
   if (!v) return null;
   if (v.by === "filling") return v.ml;
   const solid = pointsIn(job, chamber.id).reduce((sum, g) => {
-    const facts = g.kind && isMeshing(g.kind) ? wheelFacts(job, { wheel: g.wheel, part: g.part ?? g.onPart }) : undefined;
+    const facts =
+      g.kind && isMeshing(g.kind) ? wheelFacts(job, { wheel: g.wheel, part: g.part ?? g.onPart }) : undefined;
     return sum + ((facts && wheelVolumeMl(facts)) ?? 0);
   }, 0);
   const inside = (v.lengthMm * v.widthMm * v.depthMm) / 1000;
@@ -83,13 +101,20 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
       ...(chamber.coldestC === undefined ? [`coldest ${USUAL.coldestC} °C`] : []),
       ...(chamber.hottestC === undefined ? [`hottest part ${USUAL.hottestC} °C`] : []),
       ...(old === undefined ? ["the old lubricant is not known: all of it comes out"] : []),
-      ...(chamber.volume && free === null ? ["the wheels would fill the whole case: its inside is not reckoned with, measure it again"] : []),
+      ...(chamber.volume && free === null
+        ? ["the wheels would fill the whole case: its inside is not reckoned with, measure it again"]
+        : []),
       ...points.flatMap((g) =>
-        g.kind && isMeshing(g.kind) && placeOf(job, g).pitchLineMPerS === undefined ? [`${pointSays(job, g)}: speed not known, slow`] : [],
+        g.kind && isMeshing(g.kind) && placeOf(job, g).pitchLineMPerS === undefined
+          ? [`${pointSays(job, g)}: speed not known, slow`]
+          : [],
       ),
     ];
     const bushes = points.filter((g) => g.kind === "plain-bush" && !placeOf(job, g).materials?.length);
-    if (bushes.length) assumed.push(`${bushes.map((g) => pointSays(job, g)).join(", ")}: taken for plain; a sintered bush takes oil alone`);
+    if (bushes.length)
+      assumed.push(
+        `${bushes.map((g) => pointSays(job, g)).join(", ")}: taken for plain; a sintered bush takes oil alone`,
+      );
     const coldestC = chamber.coldestC ?? USUAL.coldestC;
     const room: LubeRoom = {
       id: chamber.id,
@@ -104,7 +129,12 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
       hottestC: Math.max(chamber.hottestC ?? USUAL.hottestC, coldestC + 1),
       seals: chamber.seals,
       materials: chamber.materials,
-      old: old === undefined ? { left: "all", thickener: "unknown", baseOil: "unknown" } : old.left === "none" ? null : old,
+      old:
+        old === undefined
+          ? { left: "all", thickener: "unknown", baseOil: "unknown" }
+          : old.left === "none"
+            ? null
+            : old,
       ...(chamber.leaks !== undefined && { leaks: chamber.leaks }),
       ...(chamber.water !== undefined && { water: chamber.water }),
       points: withMates(points.map((g) => placeOf(job, g))),
@@ -114,7 +144,10 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
 }
 
 /** What a point is called: where it is, else the part it is on. */
-export function pointSays(job: Pick<Job, "parts">, g: Pick<WeighedPoint, "where" | "part" | "onPart">): string {
+export function pointSays(
+  job: Pick<Job, "parts">,
+  g: Pick<WeighedPoint, "where" | "part" | "onPart">,
+): string {
   const part = g.part ?? g.onPart;
   return g.where || (part ? partNamed(job, part) : "a point");
 }

@@ -26,7 +26,8 @@ export interface Slip {
 const near = (a: number, b: number, share: number): boolean => Math.abs(a / b - 1) < share;
 
 /**
- * Catches a slip of units when a weight is entered: milligrams for grams, ounces for grams, a dot in the wrong place, more than the room holds, ten times what the
+ * Catches a slip of units when a weight is entered: milligrams for grams, ounces for grams, a dot in the
+ * wrong place, more than the room holds, ten times what the
  * model's last job took.
  *
  * @returns a question and whether the weight may be meant all the same; null: nothing is odd about it
@@ -38,11 +39,15 @@ export function slipIn(grams: number, ground: SlipGround): Slip | null {
   return doubt ? { says: doubt, mayBeMeant: true } : null;
 }
 
-function impossible(grams: number, { aim, freeVolumeMl, densityGPerMl = DEFAULT_DENSITY }: SlipGround): string | null {
+function impossible(
+  grams: number,
+  { aim, freeVolumeMl, densityGPerMl = DEFAULT_DENSITY }: SlipGround,
+): string | null {
   const full = freeVolumeMl ? freeVolumeMl * densityGPerMl : undefined;
   if (aim !== undefined && aim > 0 && near(grams / aim, 1000, 0.5))
     return `${grams} g is a thousand times the ${aim} g that are asked for. Were milligrams meant? Then it is ${grams / 1000} g.`;
-  if (full !== undefined && grams > 1.2 * full) return `${grams} g is more than the whole room holds (${full.toFixed(0)} g). Were milligrams meant?`;
+  if (full !== undefined && grams > 1.2 * full)
+    return `${grams} g is more than the whole room holds (${full.toFixed(0)} g). Were milligrams meant?`;
   return null;
 }
 
@@ -50,7 +55,8 @@ function unlikely(grams: number, { aim, before }: SlipGround): string | null {
   if (aim !== undefined && aim > 0 && grams > 0) {
     if (near(grams * GRAMS_PER_OUNCE, aim, 0.15) && grams < aim / 3)
       return `${grams} g for ${aim} g: were ounces meant? ${grams} oz is ${(grams * GRAMS_PER_OUNCE).toFixed(1)} g.`;
-    for (const by of [10, 100, 0.1, 0.01]) if (near(grams / aim, by, 0.15)) return `${grams} g for ${aim} g: is the dot in the wrong place?`;
+    for (const by of [10, 100, 0.1, 0.01])
+      if (near(grams / aim, by, 0.15)) return `${grams} g for ${aim} g: is the dot in the wrong place?`;
   }
   if (before !== undefined && before > 0 && (grams > 10 * before || grams < before / 10))
     return `${grams} g: the last job of this model took ${before} g here. Weigh it again, or look at the unit.`;
@@ -60,11 +66,16 @@ function unlikely(grams: number, { aim, before }: SlipGround): string | null {
 }
 
 /** A maker's figure that cannot be: more than the room holds, or next to nothing for it. */
-export function makersSlip(grams: number, freeVolumeMl: number | null, densityGPerMl = DEFAULT_DENSITY): string | null {
+export function makersSlip(
+  grams: number,
+  freeVolumeMl: number | null,
+  densityGPerMl = DEFAULT_DENSITY,
+): string | null {
   if (freeVolumeMl === null) return null;
   const full = freeVolumeMl * densityGPerMl;
   if (grams > full)
     return `${grams} g is more than the ${full.toFixed(0)} g that ${freeVolumeMl.toFixed(0)} ml hold. Were milligrams, or another model, meant?`;
-  if (grams < 0.002 * full) return `${grams} g is next to nothing for ${freeVolumeMl.toFixed(0)} ml. Were ounces meant, or is the dot in the wrong place?`;
+  if (grams < 0.002 * full)
+    return `${grams} g is next to nothing for ${freeVolumeMl.toFixed(0)} ml. Were ounces meant, or is the dot in the wrong place?`;
   return null;
 }

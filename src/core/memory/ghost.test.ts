@@ -21,7 +21,10 @@ describe("following the last unit of the model", () => {
   });
 
   it("law: a ghost that is followed from the first to the last step is found whole, in its order", () => {
-    const names = fc.array(fc.constantFrom("lid", "screw", "wheel", "washer"), { minLength: 1, maxLength: 12 });
+    const names = fc.array(fc.constantFrom("lid", "screw", "wheel", "washer"), {
+      minLength: 1,
+      maxLength: 12,
+    });
     fc.assert(
       fc.property(names, (titles) => {
         const laid: { title: string }[] = [];
@@ -40,11 +43,20 @@ describe("following the last unit of the model", () => {
 });
 
 describe("what differs from last time", () => {
-  const screws = (qty: number, lengthMm: number): HardwareFacts => ({ kind: "screw", qty, thread: "M4", lengthMm });
+  const screws = (qty: number, lengthMm: number): HardwareFacts => ({
+    kind: "screw",
+    qty,
+    thread: "M4",
+    lengthMm,
+  });
   it("is said: more, fewer, another size", () => {
-    expect(differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }])).toEqual(["1 flat washer more than last time"]);
+    expect(differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }])).toEqual([
+      "1 flat washer more than last time",
+    ]);
     expect(differences([screws(4, 12)], [screws(3, 12)])).toEqual(["1 screw M4 × 12 fewer than last time"]);
-    expect(differences([screws(4, 12)], [screws(4, 16)])).toEqual(["4 screws M4 × 16; last time 4 screws M4 × 12"]);
+    expect(differences([screws(4, 12)], [screws(4, 16)])).toEqual([
+      "4 screws M4 × 16; last time 4 screws M4 × 12",
+    ]);
     expect(differences([], [{ kind: "ball", qty: 1 }])).toEqual(["1 ball more than last time"]);
   });
 

@@ -7,7 +7,10 @@ import { partName } from "../job/part";
 import { factsOfStep, recordedStep, stackOfStep } from "../job/recorded-step";
 import { action, stepFacts } from "../job/step";
 
-/** A step of an earlier unit of the model, as the next one is held against it: with names where the job has ids. */
+/**
+ * A step of an earlier unit of the model, as the next one is held against it: with names where the job has
+ * ids.
+ */
 export const ghostStep = z.strictObject({
   id: z.string(),
   /** what it is called on the Mat: two steps that are called the same are taken for the same */
@@ -36,8 +39,16 @@ export const ghostSchema = z.strictObject({
 });
 export type Ghost = Frozen<z.infer<typeof ghostSchema>>;
 
-/** A strip as the next unit of the model is held against it. What became of single pieces of that unit, lost or broken, is its own. @param called what a step is called on the Mat */
-export function ghostOf(job: Pick<Job, "number" | "parts" | "steps" | "pictures">, called: (step: Job["steps"][number]) => string): Ghost {
+/**
+ * A strip as the next unit of the model is held against it. What became of single pieces of that unit, lost
+ * or broken, is its own.
+ *
+ * @param called what a step is called on the Mat
+ */
+export function ghostOf(
+  job: Pick<Job, "number" | "parts" | "steps" | "pictures">,
+  called: (step: Job["steps"][number]) => string,
+): Ghost {
   const parts = new Map(job.parts.map((p) => [p.id, p]));
   return {
     from: job.number,
@@ -57,7 +68,10 @@ export function ghostOf(job: Pick<Job, "number" | "parts" | "steps" | "pictures"
         partFacts: Object.fromEntries(
           own.flatMap((id) => {
             const { kind, material, name } = parts.get(id) ?? {};
-            const said = { ...(kind === undefined ? {} : { kind }), ...(material === undefined ? {} : { material }) };
+            const said = {
+              ...(kind === undefined ? {} : { kind }),
+              ...(material === undefined ? {} : { material }),
+            };
             return name && Object.keys(said).length ? [[name, said]] : [];
           }),
         ),
@@ -83,11 +97,18 @@ export interface Followed {
 /** What a step is called, however it was typed. */
 export const folded = (title: string): string => title.trim().toLowerCase().replace(/\s+/g, " ");
 
-/** Finds the steps that lie on the Mat again in the ghost, by what they are called or what came off in them, each once, in their order. */
-export function follow(ghost: readonly Pick<GhostStep, "title" | "what">[], laid: readonly { readonly title: string }[]): Followed {
+/**
+ * Finds the steps that lie on the Mat again in the ghost, by what they are called or what came off in them,
+ * each once, in their order.
+ */
+export function follow(
+  ghost: readonly Pick<GhostStep, "title" | "what">[],
+  laid: readonly { readonly title: string }[],
+): Followed {
   const open = new Map<string, number[]>();
   ghost.forEach((g, i) => {
-    for (const key of new Set([folded(g.title), folded(g.what)])) open.set(key, [...(open.get(key) ?? []), i]);
+    for (const key of new Set([folded(g.title), folded(g.what)]))
+      open.set(key, [...(open.get(key) ?? []), i]);
   });
   const found = new Map<number, number>();
   laid.forEach((s, at) => {
@@ -96,7 +117,11 @@ export function follow(ghost: readonly Pick<GhostStep, "title" | "what">[], laid
   });
   const last = Math.max(-1, ...found.keys());
   const next = ghost.findIndex((_, i) => i > last && !found.has(i));
-  return { found, next: next < 0 ? undefined : next, passed: ghost.flatMap((_, i) => (i < last && !found.has(i) ? [i] : [])) };
+  return {
+    found,
+    next: next < 0 ? undefined : next,
+    passed: ghost.flatMap((_, i) => (i < last && !found.has(i) ? [i] : [])),
+  };
 }
 
 /** What makes two pieces the same sort: not where they sat, and not how many. */
@@ -106,7 +131,8 @@ const sortOf = ({ kind, thread, lengthMm, drive, form, label, leftHand }: Hardwa
 /**
  * What differs in a step from the last time, in sentences.
  *
- * @example differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }]) // ["1 flat washer more than last time"]
+ * @example differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }]) // ["1 flat washer more
+ *   than last time"]
  */
 export function differences(was: readonly HardwareFacts[], is: readonly HardwareFacts[]): string[] {
   const count = new Map<string, { readonly like: HardwareFacts; was: number; is: number }>();
@@ -129,12 +155,23 @@ export function differences(was: readonly HardwareFacts[], is: readonly Hardware
       const other = r.is === 0 ? come.findIndex((o) => o.is === r.was && o.like.kind === r.like.kind) : -1;
       const [instead] = other < 0 ? [] : come.splice(other, 1);
       if (instead) return `${said(instead.like, instead.is)}; last time ${said(r.like, r.was)}`;
-      return r.is > r.was ? `${said(r.like, r.is - r.was)} more than last time` : `${said(r.like, r.was - r.is)} fewer than last time`;
+      return r.is > r.was
+        ? `${said(r.like, r.is - r.was)} more than last time`
+        : `${said(r.like, r.was - r.is)} fewer than last time`;
     });
   return [...out, ...come.map((r) => `${said(r.like, r.is)} more than last time`)];
 }
 
-const plain = ({ kind, qty, thread, lengthMm, drive, form, label, leftHand }: HardwareFacts): HardwareFacts => ({
+const plain = ({
+  kind,
+  qty,
+  thread,
+  lengthMm,
+  drive,
+  form,
+  label,
+  leftHand,
+}: HardwareFacts): HardwareFacts => ({
   kind,
   qty,
   thread,
@@ -145,9 +182,15 @@ const plain = ({ kind, qty, thread, lengthMm, drive, form, label, leftHand }: Ha
   leftHand,
 });
 
-/** Pieces of a strip as they are fetched ready: how many of each kind. @example hardwareTotals([{ kind: "screw", qty: 4 }]) // "4 screws" */
+/**
+ * Pieces of a strip as they are fetched ready: how many of each kind.
+ *
+ * @example hardwareTotals([{ kind: "screw", qty: 4 }]) // "4 screws"
+ */
 export function hardwareTotals(all: readonly HardwareFacts[]): string {
   const count = new Map<string, number>();
   for (const h of all.filter(isLoose)) count.set(h.kind, (count.get(h.kind) ?? 0) + h.qty);
-  return [...count].map(([kind, n]) => `${n} ${HARDWARE_NAMES[kind as HardwareFacts["kind"]][n === 1 ? 0 : 1]}`).join(", ");
+  return [...count]
+    .map(([kind, n]) => `${n} ${HARDWARE_NAMES[kind as HardwareFacts["kind"]][n === 1 ? 0 : 1]}`)
+    .join(", ");
 }

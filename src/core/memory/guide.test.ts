@@ -4,7 +4,8 @@ import type { Ghost, GhostStep } from "./ghost";
 import { guideOf } from "./guide";
 
 const step = (title: string, needs: string[] | undefined, more: Partial<GhostStep> = {}): GhostStep => ({
-  id: title, title, what: title, action: "pull", hardware: [], stack: [], partFacts: undefined, facts: {}, ...(needs ? { needs } : {}), ...more,
+  id: title, title, what: title, action: "pull", hardware: [], stack: [], partFacts: undefined, facts: {},
+  ...(needs ? { needs } : {}), ...more,
 }); // biome-ignore format: a short list
 const unit = (from: string, ...steps: GhostStep[]): Ghost => ({ from, steps });
 
@@ -12,8 +13,20 @@ describe("what the units of a model tell", () => {
   it("tells a forced order from a habit", () => {
     const guide = guideOf(
       [
-        unit("J-2", step("lid", []), step("left wheel", ["lid"]), step("right wheel", ["lid"]), step("handle", [])),
-        unit("J-1", step("handle", []), step("lid", []), step("left wheel", ["lid"]), step("right wheel", ["left wheel"])),
+        unit(
+          "J-2",
+          step("lid", []),
+          step("left wheel", ["lid"]),
+          step("right wheel", ["lid"]),
+          step("handle", []),
+        ),
+        unit(
+          "J-1",
+          step("handle", []),
+          step("lid", []),
+          step("left wheel", ["lid"]),
+          step("right wheel", ["left wheel"]),
+        ),
       ],
       [],
     );
@@ -24,7 +37,10 @@ describe("what the units of a model tell", () => {
     expect(of("right wheel")?.isHabit).toBe(false);
     // the handle came first once, and last once
     expect(of("handle")).toMatchObject({ after: [], isHabit: false, seen: 2 });
-    const same = guideOf([unit("J-2", step("lid", []), step("cap", [])), unit("J-1", step("lid", []), step("cap", ["lid"]))], []);
+    const same = guideOf(
+      [unit("J-2", step("lid", []), step("cap", [])), unit("J-1", step("lid", []), step("cap", ["lid"]))],
+      [],
+    );
     expect(same.steps[1]).toMatchObject({ title: "cap", after: [], isHabit: true });
   });
 
@@ -34,7 +50,11 @@ describe("what the units of a model tell", () => {
       [
         unit(
           "J-3",
-          step("lid", [], { minutes: 4, hardware: [screws], facts: { note: "clips break", back: [{ when: "after", says: "turn until it meshes" }] } }),
+          step("lid", [], {
+            minutes: 4,
+            hardware: [screws],
+            facts: { note: "clips break", back: [{ when: "after", says: "turn until it meshes" }] },
+          }),
         ),
         unit("J-2", step("Lid ", [], { minutes: 2, hardware: [screws], facts: { note: "clips break" } })),
         unit("J-1", step("lid", [], { minutes: 9 })),
@@ -67,21 +87,39 @@ describe("what the units of a model tell", () => {
   });
 
   it("is empty where there is nothing to learn from", () => {
-    expect(guideOf([], [])).toEqual({ from: [], steps: [], minutes: null, tools: [], hardware: "", fails: [] });
+    expect(guideOf([], [])).toEqual({
+      from: [],
+      steps: [],
+      minutes: null,
+      tools: [],
+      hardware: "",
+      fails: [],
+    });
     expect(guideOf([unit("J-1", step("look", [], { action: "note" }))], []).steps).toEqual([]);
   });
 
   const units = fc.array(
     fc
-      .array(fc.record({ name: fc.constantFrom("a", "b", "c", "d", "e", "f", "g", "h", "i"), needs: fc.array(fc.nat(6), { maxLength: 2 }) }), {
-        minLength: 1,
-        maxLength: 7,
-      })
-      .map((rows) => rows.map((r, i) => step(r.name, undefined, { id: `s${i}`, needs: r.needs.filter((n) => n < i).map((n) => `s${n}`) }))),
+      .array(
+        fc.record({
+          name: fc.constantFrom("a", "b", "c", "d", "e", "f", "g", "h", "i"),
+          needs: fc.array(fc.nat(6), { maxLength: 2 }),
+        }),
+        {
+          minLength: 1,
+          maxLength: 7,
+        },
+      )
+      .map((rows) =>
+        rows.map((r, i) =>
+          step(r.name, undefined, { id: `s${i}`, needs: r.needs.filter((n) => n < i).map((n) => `s${n}`) }),
+        ),
+      ),
     { minLength: 1, maxLength: 4 },
   );
   /** Names as the guide has them: what is called the same is told apart by its turn. */
-  const names = (steps: readonly GhostStep[]): string[] => steps.map((s, i) => `${s.title}${steps.slice(0, i).filter((x) => x.title === s.title).length}`);
+  const names = (steps: readonly GhostStep[]): string[] =>
+    steps.map((s, i) => `${s.title}${steps.slice(0, i).filter((x) => x.title === s.title).length}`);
 
   it("law: the order that was learnt never forbids what a recorded strip did", () => {
     let forced = 0;
@@ -97,7 +135,11 @@ describe("what the units of a model tell", () => {
         for (const steps of all) {
           const order = names(steps);
           for (const s of learnt) {
-            if (s.after.length !== 1 || learnt.filter((x) => x.title === s.after[0]).length !== 1 || learnt.filter((x) => x.title === s.title).length !== 1)
+            if (
+              s.after.length !== 1 ||
+              learnt.filter((x) => x.title === s.after[0]).length !== 1 ||
+              learnt.filter((x) => x.title === s.title).length !== 1
+            )
               continue;
             const [before, own] = [order.indexOf(`${s.after[0]}0`), order.indexOf(`${s.title}0`)];
             if (before < 0 || own < 0) continue;
@@ -112,7 +154,8 @@ describe("what the units of a model tell", () => {
   });
 
   it("what two units tell of each other's steps in a circle is not forced", () => {
-    const of = (id: string, title: string, ...needs: string[]): GhostStep => step(title, undefined, { id, needs });
+    const of = (id: string, title: string, ...needs: string[]): GhostStep =>
+      step(title, undefined, { id, needs });
     const first = unit("J-0", of("s0", "hood"), of("s1", "arm", "s0"), of("s2", "eccentric", "s1"));
     const second = unit("J-1", of("s0", "eccentric"), of("s1", "guide", "s0"), of("s2", "hood", "s1"));
     expect(guideOf([first, second], []).steps.map((s) => [s.title, s.after])).toEqual(expect.arrayContaining([["hood", []], ["eccentric", []]])); // biome-ignore format: two rows

@@ -18,7 +18,9 @@ export interface GuideStep {
   /** in how many of the units it was recorded */
   readonly seen: number;
   readonly minutes: Spread | null;
-  /** what had to be off before it in every unit that had both, as far as nothing between them says so already */
+  /**
+   * what had to be off before it in every unit that had both, as far as nothing between them says so already
+   */
   readonly after: readonly string[];
   /** every unit had it at this place, though nothing forced it there */
   readonly isHabit: boolean;
@@ -49,7 +51,8 @@ function spread(all: readonly number[]): Spread | null {
   const [least, most] = [sorted[0], sorted.at(-1)];
   if (least === undefined || most === undefined) return null;
   const half = sorted.length >> 1;
-  const usual = sorted.length % 2 ? (sorted[half] ?? least) : ((sorted[half - 1] ?? least) + (sorted[half] ?? most)) / 2;
+  const usual =
+    sorted.length % 2 ? (sorted[half] ?? least) : ((sorted[half - 1] ?? least) + (sorted[half] ?? most)) / 2;
   return { usual, least, most, count: sorted.length };
 }
 
@@ -62,9 +65,12 @@ export const saidAs = {
 
 /** What somebody said of a step that the next one should know. */
 function saidOf({ note, setting, doNotUndo, back }: StepFacts): string[] {
-  return [note && saidAs.note(note), setting && saidAs.setting(setting), doNotUndo && saidAs.doNotUndo(doNotUndo), ...(back ?? []).map((b) => b.says)].filter(
-    (s): s is string => Boolean(s),
-  );
+  return [
+    note && saidAs.note(note),
+    setting && saidAs.setting(setting),
+    doNotUndo && saidAs.doNotUndo(doNotUndo),
+    ...(back ?? []).map((b) => b.says),
+  ].filter((s): s is string => Boolean(s));
 }
 
 interface Aligned {
@@ -76,7 +82,9 @@ interface Aligned {
   readonly before: readonly ReadonlySet<string>[];
 }
 
-/** A unit's steps under names that hold across units: what it is called, and which of those called so it is. */
+/**
+ * A unit's steps under names that hold across units: what it is called, and which of those called so it is.
+ */
 function aligned(ghost: Ghost): Aligned {
   const count = new Map<string, number>();
   const keys = ghost.steps.map((s) => {
@@ -101,9 +109,11 @@ function aligned(ghost: Ghost): Aligned {
 }
 
 /**
- * What the units of a model tell of it: which order is forced and which is habit, how long each step takes, what fails, what is needed.
+ * What the units of a model tell of it: which order is forced and which is habit, how long each step takes,
+ * what fails, what is needed.
  *
- * One step is forced before another where in every unit that had both it had to be off first; so the order that is learnt never forbids what a recorded strip did.
+ * One step is forced before another where in every unit that had both it had to be off first; so the order
+ * that is learnt never forbids what a recorded strip did.
  *
  * @param ghosts the model's strips, the last first
  * @param failed what failed in each of the model's units, also in those that have no strip
@@ -121,7 +131,8 @@ export function guideOf(ghosts: readonly Ghost[], failed: readonly (readonly Fai
       const k = unit.at.get(a);
       return k === undefined ? [] : [{ unit, a: k, b: i }];
     });
-  // of two steps that no unit had both, other units may tell one order and its opposite, each through others: neither is forced then
+  // of two steps that no unit had both, other units may tell one order and its opposite, each through others:
+  // neither is forced then
   const forced = withoutCircles(
     new Map(
       keys.map((b) => {
@@ -163,17 +174,28 @@ export function guideOf(ghosts: readonly Ghost[], failed: readonly (readonly Fai
       const others = order.filter((o) => o !== key && both(o, key).length > 0);
       const free = others.filter((o) => !own.has(o) && !forced.get(o)?.has(key));
       const said = new Map<string, string>();
-      for (const { unit, i } of all) for (const says of saidOf(unit.ghost.steps[i]?.facts ?? {})) if (!said.has(says)) said.set(says, unit.ghost.from);
+      for (const { unit, i } of all)
+        for (const says of saidOf(unit.ghost.steps[i]?.facts ?? {}))
+          if (!said.has(says)) said.set(says, unit.ghost.from);
       return {
         title: title(key),
         seen: all.length,
         minutes: spread(all.flatMap(({ unit, i }) => unit.ghost.steps[i]?.minutes ?? [])),
         after: after.map(title),
-        isHabit: all.length > 1 && free.length > 0 && free.every((o) => new Set(both(o, key).map((p) => p.a < p.b)).size === 1),
+        isHabit:
+          all.length > 1 &&
+          free.length > 0 &&
+          free.every((o) => new Set(both(o, key).map((p) => p.a < p.b)).size === 1),
         said: [...said].map(([says, from]) => ({ from, says })),
       };
     }),
-    minutes: spread(strips.flatMap((g) => (g.steps.some((s) => s.minutes !== undefined) ? g.steps.reduce((sum, s) => sum + (s.minutes ?? 0), 0) : []))),
+    minutes: spread(
+      strips.flatMap((g) =>
+        g.steps.some((s) => s.minutes !== undefined)
+          ? g.steps.reduce((sum, s) => sum + (s.minutes ?? 0), 0)
+          : [],
+      ),
+    ),
     tools: toolsOfAll(strips),
     hardware: hardwareTotals(strips[0]?.steps.flatMap((s) => s.hardware) ?? []),
     fails: [...fails.values()].sort((a, b) => b.times - a.times || (a.part < b.part ? -1 : 1)),

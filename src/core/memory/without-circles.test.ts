@@ -31,7 +31,8 @@ describe("what comes before what", () => {
       fc.property(edges, (made) => {
         const before = asMap(made);
         const found = withoutCircles(before);
-        for (const [from, own] of before) for (const to of own) expect(found.get(from)?.has(to)).toBe(!reaches(before, to, from));
+        for (const [from, own] of before)
+          for (const to of own) expect(found.get(from)?.has(to)).toBe(!reaches(before, to, from));
         for (const key of found.keys()) expect(reaches(found, key, key)).toBe(false);
       }),
     );

@@ -1,16 +1,28 @@
 /**
- * What is asked for before each thing, without what asks in a circle: where a waits for b and b, through others, for a, none of what runs round is kept, because nothing
+ * What is asked for before each thing, without what asks in a circle: where a waits for b and b, through
+ * others, for a, none of what runs round is kept, because nothing
  * tells which of it is not so. What leads into a circle or out of it stays.
  *
  * @param before for each thing what comes before it
- * @example withoutCircles(new Map([["a", new Set(["b"])], ["b", new Set(["a"])], ["c", new Set(["a"])]])) // a: none, b: none, c: a
+ * @example withoutCircles(new Map([["a", new Set(["b"])], ["b", new Set(["a"])], ["c", new Set(["a"])]])) //
+ *   a: none, b: none, c: a
  */
-export function withoutCircles(before: ReadonlyMap<string, ReadonlySet<string>>): Map<string, ReadonlySet<string>> {
+export function withoutCircles(
+  before: ReadonlyMap<string, ReadonlySet<string>>,
+): Map<string, ReadonlySet<string>> {
   const circle = circlesOf(before);
-  return new Map([...before].map(([key, own]) => [key, new Set([...own].filter((o) => circle.get(o) !== circle.get(key)))]));
+  return new Map(
+    [...before].map(([key, own]) => [
+      key,
+      new Set([...own].filter((o) => circle.get(o) !== circle.get(key))),
+    ]),
+  );
 }
 
-/** Tarjan's strongly connected components: things that wait for each other, through whatever lies between, have the same number. */
+/**
+ * Tarjan's strongly connected components: things that wait for each other, through whatever lies between,
+ * have the same number.
+ */
 function circlesOf(before: ReadonlyMap<string, ReadonlySet<string>>): Map<string, number> {
   const circle = new Map<string, number>();
   const found = new Map<string, number>();

@@ -11,7 +11,11 @@ const step = (title: string, more: Partial<GhostStep> = {}): GhostStep => ({ id:
 const strip: Ghost = {
   from: "J-0007",
   steps: [
-    step("lid", { needs: [], facts: { note: "clips break", back: [{ when: "after", says: "press it flush" }] }, picture: "abc" }),
+    step("lid", {
+      needs: [],
+      facts: { note: "clips break", back: [{ when: "after", says: "press it flush" }] },
+      picture: "abc",
+    }),
     step("drum", { needs: ["lid"], facts: { setting: "two turns" }, minutes: 3 }),
   ],
 };
@@ -40,7 +44,10 @@ const fault = (json: unknown): string => {
 describe("what was written into a guide", () => {
   it("comes along with the ghost: what was written at its moment, without what was struck, free of what is habit", () => {
     expect(ghostWith(strip, written).steps.map(({ facts, needs }) => ({ facts, needs }))).toEqual([
-      { facts: { note: "clips break; warm it", back: [{ when: "before", says: "felt in first" }] }, needs: [] },
+      {
+        facts: { note: "clips break; warm it", back: [{ when: "before", says: "felt in first" }] },
+        needs: [],
+      },
       { facts: {}, needs: [] },
     ]);
     expect(ghostWith(strip, NOTHING_WRITTEN)).toEqual(strip);
@@ -73,30 +80,43 @@ describe("what was written into a guide", () => {
       notTools: fc.constant([]),
     }); // biome-ignore format: one record
     fc.assert(
-      fc.property(fc.array(fc.tuple(title, fc.option(fc.nat(5), { nil: undefined })), { minLength: 1, maxLength: 6 }), any, (rows, w) => {
-        const ghost: Ghost = {
-          from: "J-1",
-          steps: rows.map(([name, need], i) =>
-            step(name, { id: `s${i}`, ...(need === undefined || need >= i ? {} : { needs: [`s${need}`] }), facts: { note: "clips break" } }),
-          ),
-        };
-        const after = ghostWith(ghost, w as WrittenGuide);
-        after.steps.forEach((s, i) => {
-          const was = ghost.steps[i] as GhostStep;
-          // nothing, or what it was
-          expect([[], was.needs]).toContainEqual(s.needs);
-          expect({ ...s, facts: {}, needs: [] }).toEqual({ ...was, facts: {}, needs: [] });
-        });
-        const struck = guideWith(guideOf([ghost], []), w as WrittenGuide);
-        expect(struck.steps.map((s) => s.title)).toEqual(guideOf([ghost], []).steps.map((s) => s.title));
-      }),
+      fc.property(
+        fc.array(fc.tuple(title, fc.option(fc.nat(5), { nil: undefined })), { minLength: 1, maxLength: 6 }),
+        any,
+        (rows, w) => {
+          const ghost: Ghost = {
+            from: "J-1",
+            steps: rows.map(([name, need], i) =>
+              step(name, {
+                id: `s${i}`,
+                ...(need === undefined || need >= i ? {} : { needs: [`s${need}`] }),
+                facts: { note: "clips break" },
+              }),
+            ),
+          };
+          const after = ghostWith(ghost, w as WrittenGuide);
+          after.steps.forEach((s, i) => {
+            const was = ghost.steps[i] as GhostStep;
+            // nothing, or what it was
+            expect([[], was.needs]).toContainEqual(s.needs);
+            expect({ ...s, facts: {}, needs: [] }).toEqual({ ...was, facts: {}, needs: [] });
+          });
+          const struck = guideWith(guideOf([ghost], []), w as WrittenGuide);
+          expect(struck.steps.map((s) => s.title)).toEqual(guideOf([ghost], []).steps.map((s) => s.title));
+        },
+      ),
     );
   });
 });
 
 describe("a guide as a file", () => {
   const model = { kind: "bubble machine", maker: "Ullenby", model: "Froth 9" };
-  const file = writeGuideFile(model, [{ strip, failed: [{ part: "drum", how: "cracked" }] }], written, "Bench & Sons");
+  const file = writeGuideFile(
+    model,
+    [{ strip, failed: [{ part: "drum", how: "cracked" }] }],
+    written,
+    "Bench & Sons",
+  );
 
   it("is read back as it was written, without pictures, saying whose strip it is", () => {
     const back = readGuideFile(JSON.parse(JSON.stringify(file)));
@@ -105,12 +125,16 @@ describe("a guide as a file", () => {
     expect(JSON.stringify(back)).not.toContain("abc");
     expect(isSameStrip(back.units[0]?.strip as Ghost, strip)).toBe(true);
     // given on, it keeps its first owner
-    expect(writeGuideFile(model, back.units, written, "Another").units[0]?.strip.from).toBe("Bench & Sons J-0007");
+    expect(writeGuideFile(model, back.units, written, "Another").units[0]?.strip.from).toBe(
+      "Bench & Sons J-0007",
+    );
   });
 
   it("leaves out an order that points forward, as slid steps leave it", () => {
     const slid: Ghost = { ...strip, steps: [...strip.steps].reverse() };
-    const [unit] = readGuideFile(JSON.parse(JSON.stringify(writeGuideFile(model, [{ strip: slid, failed: [] }], NOTHING_WRITTEN, "")))).units;
+    const [unit] = readGuideFile(
+      JSON.parse(JSON.stringify(writeGuideFile(model, [{ strip: slid, failed: [] }], NOTHING_WRITTEN, ""))),
+    ).units;
     expect(unit?.strip.steps.map((s) => s.needs)).toEqual([[], []]);
   });
 
@@ -118,9 +142,13 @@ describe("a guide as a file", () => {
     expect(fault({ format: "demontage-job", version: 1 })).toMatch(/^format: is not "demontage-guide"/);
     expect(fault({ ...file, units: [] })).toMatch(/^units: holds no strip/);
     const twice = { ...strip, steps: [strip.steps[0], strip.steps[0]] };
-    expect(fault({ ...file, units: [{ strip: twice, failed: [] }] })).toBe("units[0].strip.steps[1].id: lid is there twice");
+    expect(fault({ ...file, units: [{ strip: twice, failed: [] }] })).toBe(
+      "units[0].strip.steps[1].id: lid is there twice",
+    );
     const early = { ...strip, steps: [{ ...strip.steps[0], needs: ["drum"] }] };
-    expect(fault({ ...file, units: [{ strip: early, failed: [] }] })).toBe("units[0].strip.steps[0].needs: drum is no step before it");
+    expect(fault({ ...file, units: [{ strip: early, failed: [] }] })).toBe(
+      "units[0].strip.steps[0].needs: drum is no step before it",
+    );
     expect(fault({ ...file, customer: "Ada" })).toMatch(/does not know the key/);
   });
 

@@ -8,7 +8,10 @@ import { needsOf, type StepCalled, undoOrder } from "./undo-order";
 
 /** The least that must come off for a part to come off. */
 export interface AccessPlan {
-  /** ids, in an order that can be followed: nothing before what it needs, what came out as one next to each other */
+  /**
+   * ids, in an order that can be followed: nothing before what it needs, what came out as one next to each
+   * other
+   */
   readonly steps: readonly string[];
   /** what they took when they were recorded; two where nobody looked at the clock */
   readonly minutes: number;
@@ -21,14 +24,21 @@ export interface AccessPlan {
 }
 
 /**
- * The way in to a part: the steps that had to be done before the one that takes it off, and that one. A bundle comes out whole. The set is the least because every step of it is
+ * The way in to a part: the steps that had to be done before the one that takes it off, and that one. A
+ * bundle comes out whole. The set is the least because every step of it is
  * needed by another of it or holds the part; so no other has less time.
  *
  * @param part which part is to come off
  * @param off steps that are off at this moment; left out, the machine is whole
- * @throws Fault for a part that is none of the strip or that no step takes off, a step in `off` that there is not, and what no plan can be made of (`checkStrip`, circles)
+ * @throws Fault for a part that is none of the strip or that no step takes off, a step in `off` that there is
+ *   not, and what no plan can be made of (`checkStrip`, circles)
  */
-export function accessPlan(strip: Strip, part: string, off: readonly string[] = [], called?: StepCalled): AccessPlan {
+export function accessPlan(
+  strip: Strip,
+  part: string,
+  off: readonly string[] = [],
+  called?: StepCalled,
+): AccessPlan {
   return waysInto(strip, called).toPart(part, off);
 }
 
@@ -38,7 +48,10 @@ export interface WaysIn {
   readonly toStep: (step: string, off?: readonly string[]) => AccessPlan;
 }
 
-/** The ways in to all parts of one strip, of which what is common is worked out once. Throws as `accessPlan` does. */
+/**
+ * The ways in to all parts of one strip, of which what is common is worked out once. Throws as `accessPlan`
+ * does.
+ */
 export function waysInto(strip: Strip, called?: StepCalled): WaysIn {
   const checked = checkStrip({ ...strip, services: [], lubePoints: [] });
   const needs = needsOf(checked, called);
@@ -77,7 +90,12 @@ export function waysInto(strip: Strip, called?: StepCalled): WaysIn {
     toPart: (part, off) => {
       const goal = checked.cameOffIn.get(part);
       if (goal === undefined)
-        throw new Fault("part", checked.partById.has(part) ? `${part} never came off: no step tells the way to it` : `there is no part ${part}`);
+        throw new Fault(
+          "part",
+          checked.partById.has(part)
+            ? `${part} never came off: no step tells the way to it`
+            : `there is no part ${part}`,
+        );
       return wayTo(goal, off);
     },
     toStep: (step, off) => {

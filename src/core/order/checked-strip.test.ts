@@ -39,8 +39,16 @@ describe("a strip's references", () => {
     ]);
   });
   it.each([
-    ["a step's name used twice", strip({ steps: [...steps, { id: "s1", action: "pull" }] }), "steps[4].id: s1 is used twice"],
-    ["a part that is not there", strip({ steps: [{ id: "s1", action: "pull", parts: ["p9"] }] }), "steps[0].parts[0]: there is no part p9"],
+    [
+      "a step's name used twice",
+      strip({ steps: [...steps, { id: "s1", action: "pull" }] }),
+      "steps[4].id: s1 is used twice",
+    ],
+    [
+      "a part that is not there",
+      strip({ steps: [{ id: "s1", action: "pull", parts: ["p9"] }] }),
+      "steps[0].parts[0]: there is no part p9",
+    ],
     [
       "a part that comes off twice",
       strip({ steps: [...steps, { id: "s5", action: "pull", parts: ["p1"] }] }),
@@ -48,12 +56,26 @@ describe("a strip's references", () => {
     ],
     [
       "hardware counted twice",
-      strip({ steps: [...steps, { id: "s5", action: "pull", hardware: [{ id: "h1", kind: "nut", qty: 1 }] }] }),
+      strip({
+        steps: [...steps, { id: "s5", action: "pull", hardware: [{ id: "h1", kind: "nut", qty: 1 }] }],
+      }),
       "steps[4].hardware[0].id: h1 is used twice",
     ],
-    ["a need of nothing", strip({ steps: [{ id: "s1", action: "pull", needs: ["s9"] }] }), "steps[0].needs[0]: there is no step s9"],
-    ["grease on nothing", strip({ lubePoints: [{ id: "g1" }] }), "lubePoints[0]: g1 needs either a part or reachedBy"],
-    ["grease that does not say when", strip({ lubePoints: [{ id: "g1", part: "p2" }] }), "lubePoints[0].when: must say before-fit or after-fit"],
+    [
+      "a need of nothing",
+      strip({ steps: [{ id: "s1", action: "pull", needs: ["s9"] }] }),
+      "steps[0].needs[0]: there is no step s9",
+    ],
+    [
+      "grease on nothing",
+      strip({ lubePoints: [{ id: "g1" }] }),
+      "lubePoints[0]: g1 needs either a part or reachedBy",
+    ],
+    [
+      "grease that does not say when",
+      strip({ lubePoints: [{ id: "g1", part: "p2" }] }),
+      "lubePoints[0].when: must say before-fit or after-fit",
+    ],
     [
       "a service reached by a note",
       strip({ services: [{ id: "v1", do: "clean", reachedBy: "s3" }] }),

@@ -30,25 +30,39 @@ export interface Ledger {
   readonly open: readonly OpenPiece[];
 }
 
-/** Whether a piece of a step has gone back, or is set aside for good; a number: so many of it went back, and the rest is open. */
+/**
+ * Whether a piece of a step has gone back, or is set aside for good; a number: so many of it went back, and
+ * the rest is open.
+ */
 export type IsBack = (step: StripStep, piece: PieceRef) => boolean | "aside" | number;
 
 /** Whether a piece that came out stays out, because what goes in does without it. */
 export const staysOut = (goingIn: Strip["goingIn"], piece: PieceRef): string | undefined =>
   goingIn?.flatMap((g) => g.staysOut).find((p) => samePiece(p, piece))?.why;
 
-/** The count while the work goes on: a step that is undone has put back its pieces, and set aside those that stay out. */
+/**
+ * The count while the work goes on: a step that is undone has put back its pieces, and set aside those that
+ * stay out.
+ */
 export const backOnce =
   (goingIn: Strip["goingIn"], undone: (step: StripStep) => boolean): IsBack =>
   (step, piece) =>
     undone(step) && (staysOut(goingIn, piece) === undefined || "aside");
 
-/** The pieces of a step that lie on the bench: what was only looked at, was only loosened, or stays in its part, is not among them. */
-const countedAt = (s: StripStep): readonly Hardware[] => (s.action === "note" ? [] : (s.hardware ?? []).filter(isLoose));
+/**
+ * The pieces of a step that lie on the bench: what was only looked at, was only loosened, or stays in its
+ * part, is not among them.
+ */
+const countedAt = (s: StripStep): readonly Hardware[] =>
+  s.action === "note" ? [] : (s.hardware ?? []).filter(isLoose);
 
-const howMany = (where: boolean | number, qty: number): number => (typeof where === "number" ? Math.min(qty, Math.max(0, where)) : where ? qty : 0);
+const howMany = (where: boolean | number, qty: number): number =>
+  typeof where === "number" ? Math.min(qty, Math.max(0, where)) : where ? qty : 0;
 
-/** Out and back: what came off, what of it has gone back, and where the rest lies. Out is the sum of back, aside and open. */
+/**
+ * Out and back: what came off, what of it has gone back, and where the rest lies. Out is the sum of back,
+ * aside and open.
+ */
 export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Ledger {
   let out = 0;
   let back = 0;
@@ -72,9 +86,15 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
   return { out, back, ...(aside ? { aside } : {}), open };
 }
 
-/** The same count by kind, as the two pencilled columns of the screen. Rows that never had anything are left out. */
+/**
+ * The same count by kind, as the two pencilled columns of the screen. Rows that never had anything are left
+ * out.
+ */
 export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerRow[] {
-  const rows = [...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0, aside: 0 })), { row: "parts", kinds: [], out: 0, back: 0, aside: 0 }];
+  const rows = [
+    ...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0, aside: 0 })),
+    { row: "parts", kinds: [], out: 0, back: 0, aside: 0 },
+  ];
   for (const s of strip.steps) {
     const add = (row: (typeof rows)[number] | undefined, qty: number, piece: PieceRef): void => {
       if (!row) return;
@@ -86,5 +106,7 @@ export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerR
     for (const h of countedAt(s)) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
     for (const part of s.parts ?? []) add(rows.at(-1), 1, { part });
   }
-  return rows.filter((r) => r.out > 0).map(({ row, out, back, aside }) => ({ row, out, back, ...(aside ? { aside } : {}) }));
+  return rows
+    .filter((r) => r.out > 0)
+    .map(({ row, out, back, aside }) => ({ row, out, back, ...(aside ? { aside } : {}) }));
 }

@@ -30,4 +30,7 @@ export const INVERSE_ACTION: Readonly<Record<Exclude<Action, "note">, Inverse>> 
 
 /** Whether the pins of a step were driven out, and are driven in again. */
 export const wasDriven = (s: Pick<StripStep, "action" | "freed">): boolean =>
-  s.action === "drive-out" || s.action === "press-out" || s.freed?.how === "drive" || s.freed?.how === "press";
+  s.action === "drive-out" ||
+  s.action === "press-out" ||
+  s.freed?.how === "drive" ||
+  s.freed?.how === "press";

@@ -10,9 +10,17 @@ import { ACTION_SAYS } from "./likely-action";
 import { lessMissing, missingOf } from "./missing";
 
 const strips = fc
-  .array(fc.record({ kind: fc.constantFrom(...HARDWARE_KINDS), qty: fc.integer({ min: 1, max: 9 }), part: fc.boolean(), back: fc.boolean() }), {
-    maxLength: 20,
-  })
+  .array(
+    fc.record({
+      kind: fc.constantFrom(...HARDWARE_KINDS),
+      qty: fc.integer({ min: 1, max: 9 }),
+      part: fc.boolean(),
+      back: fc.boolean(),
+    }),
+    {
+      maxLength: 20,
+    },
+  )
   .map((rows) => ({
     back: rows.map((r) => r.back),
     strip: checkStrip({
@@ -74,7 +82,9 @@ describe("what is missing", () => {
         const isBack = (s: StripStep): boolean => back[strip.steps.indexOf(s)] ?? false;
         const less = hardwareLedger(strip, lessMissing(isBack, missing));
         const all = hardwareLedger(strip, isBack);
-        const lost = missing.filter((m) => back[steps.findIndex((s) => s.id === m.step)]).reduce((sum, m) => sum + m.qty, 0);
+        const lost = missing
+          .filter((m) => back[steps.findIndex((s) => s.id === m.step)])
+          .reduce((sum, m) => sum + m.qty, 0);
         expect(less.back).toBe(all.back - lost);
         expect(less.back + less.open.reduce((sum, p) => sum + p.qty, 0)).toBe(less.out);
       }),

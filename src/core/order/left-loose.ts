@@ -18,15 +18,25 @@ export interface LeftLoose {
 }
 
 /**
- * Each group is drawn once its own step and the one that it waits for are on. What would wait for something that is on before it is drawn at once.
+ * Each group is drawn once its own step and the one that it waits for are on. What would wait for something
+ * that is on before it is drawn at once.
  *
  * @param order indices of steps, the first that goes back first
  */
-export function leftLoose(strip: CheckedStrip, going: readonly GoingIn[], order: readonly number[]): LeftLoose {
+export function leftLoose(
+  strip: CheckedStrip,
+  going: readonly GoingIn[],
+  order: readonly number[],
+): LeftLoose {
   const place = new Map(order.map((i, k) => [i, k]));
   const placeOf = (until: string): number | undefined => place.get(strip.indexOf.get(until) ?? -1);
   const all = strip.steps.flatMap((step, own) => {
-    const pieces = step.action === "note" ? [] : (step.hardware ?? []).filter((h) => isLeftLoose(h) && staysOut(going, { hardware: h.id }) === undefined);
+    const pieces =
+      step.action === "note"
+        ? []
+        : (step.hardware ?? []).filter(
+            (h) => isLeftLoose(h) && staysOut(going, { hardware: h.id }) === undefined,
+          );
     const untils = [...new Set(pieces.flatMap((h) => h.tighten?.looseUntil ?? []))];
     return untils.flatMap((until) => {
       const at = until === step.id ? undefined : placeOf(until);
@@ -51,12 +61,15 @@ export function leftLoose(strip: CheckedStrip, going: readonly GoingIn[], order:
       of: step.id,
       until,
       hardware,
-      because: [`it was left loose until ${waitsFor === undefined ? "everything" : stepName(strip, waitsFor)} is on`],
+      because: [
+        `it was left loose until ${waitsFor === undefined ? "everything" : stepName(strip, waitsFor)} is on`,
+      ],
     }));
   };
   return {
     at: (i) => all.flatMap((l) => (l.own === i ? l.hardware : [])),
-    drawnWith: (on) => (left.length ? take((l) => l.waitsFor !== undefined && on.has(l.own) && on.has(l.waitsFor)) : []),
+    drawnWith: (on) =>
+      left.length ? take((l) => l.waitsFor !== undefined && on.has(l.own) && on.has(l.waitsFor)) : [],
     rest: () => take(() => true),
   };
 }

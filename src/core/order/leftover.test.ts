@@ -13,7 +13,8 @@ const steps: StripStep[] = [
   { id: "s4", action: "note", hardware: [{ id: "h5", kind: "washer", qty: 1 }] },
   { id: "s5", action: "loosen", hardware: [{ id: "h6", kind: "screw", qty: 1, stays: "loosened" }] },
 ]; // biome-ignore format: a list
-const traced = (says: string) => traceLeftover(steps, quickLine(says).hardware[0] as Hardware).map((t) => [t.step, t.hardware.id, t.agrees]);
+const traced = (says: string) =>
+  traceLeftover(steps, quickLine(says).hardware[0] as Hardware).map((t) => [t.step, t.hardware.id, t.agrees]);
 
 describe("a piece that is left over", () => {
   it("is traced to where its like sat; what differs in thread, drive or length is not it", () => {
@@ -47,12 +48,20 @@ describe("a piece that is left over", () => {
     });
     fc.assert(
       fc.property(fc.array(piece, { minLength: 1, maxLength: 6 }), fc.nat(5), (all, pick) => {
-        const strip = all.map((p, i): StripStep => ({ id: `s${i}`, action: "unscrew", hardware: [{ id: `h${i}`, qty: 1, ...p }] }));
+        const strip = all.map(
+          (p, i): StripStep => ({
+            id: `s${i}`,
+            action: "unscrew",
+            hardware: [{ id: `h${i}`, qty: 1, ...p }],
+          }),
+        );
         const own = pick % all.length;
         const found = traceLeftover(strip, { qty: 1, ...(all[own] as (typeof all)[number]) });
         expect(found.filter((t) => t.agrees).map((t) => t.step)).toContain(`s${own}`);
         // the ones that agree come first
-        expect(found.map((t) => t.agrees)).toEqual(found.map((t) => t.agrees).sort((a, b) => Number(b) - Number(a)));
+        expect(found.map((t) => t.agrees)).toEqual(
+          found.map((t) => t.agrees).sort((a, b) => Number(b) - Number(a)),
+        );
       }),
     );
   });

@@ -23,8 +23,15 @@ export const ACTION_SAYS: Readonly<Record<Action, string>> = {
 
 const ONLY_LOOKED = /^\s*(look(ed)?|checked|inspected|noticed|measured|photographed|found)\b/i;
 
-/** How something most likely came off, from what it was: the recorder's first guess, which the technician can change. */
-export function likelyAction(what: string, hardware: readonly Pick<HardwareFacts, "kind" | "stays">[], wires = false): Action {
+/**
+ * How something most likely came off, from what it was: the recorder's first guess, which the technician can
+ * change.
+ */
+export function likelyAction(
+  what: string,
+  hardware: readonly Pick<HardwareFacts, "kind" | "stays">[],
+  wires = false,
+): Action {
   const has = (...kinds: string[]): boolean => hardware.some((h) => kinds.includes(h.kind));
   // words alone put nothing on the bench, and nothing has to go back
   if (!what.trim() && hardware.every((h) => NO_PIECE.includes(h.kind))) return wires ? "unplug" : "note";

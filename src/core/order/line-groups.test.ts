@@ -13,10 +13,20 @@ const said = (parts: { id: string; kind?: string }[], hardware: Hardware[], stac
 
 describe("a step's return, part for part", () => {
   it("a cover and its screws: set on, then screwed down", () => {
-    expect(said([{ id: "cover", kind: "cover" }], [h("screw"), h("gasket")])).toEqual([["gasket"], ["cover"], [], ["screw"]]);
+    expect(said([{ id: "cover", kind: "cover" }], [h("screw"), h("gasket")])).toEqual([
+      ["gasket"],
+      ["cover"],
+      [],
+      ["screw"],
+    ]);
   });
   it("a gear on a key, under washer and nut", () => {
-    expect(said([{ id: "gear", kind: "gear" }], [h("nut"), h("washer"), h("key")])).toEqual([["key"], ["gear"], [], ["nut", "washer"]]);
+    expect(said([{ id: "gear", kind: "gear" }], [h("nut"), h("washer"), h("key")])).toEqual([
+      ["key"],
+      ["gear"],
+      [],
+      ["nut", "washer"],
+    ]);
   });
   it("how they lay on each other stands above what they are", () => {
     const hardware = [h("circlip"), h("washer", "above"), h("washer", "below"), h("bearing")];
@@ -32,7 +42,12 @@ describe("a step's return, part for part", () => {
     expect(said([{ id: "lid", kind: "cover" }], [h("pin")])).toEqual([[], ["lid"], ["pin"], []]);
   });
   it("washers with nothing that holds, springs, balls: nobody knows, and nothing is made of it", () => {
-    expect(said([{ id: "pawl" }], [h("washer"), h("spring"), h("ball")])).toEqual([[], ["pawl"], ["washer", "spring", "ball"], []]);
+    expect(said([{ id: "pawl" }], [h("washer"), h("spring"), h("ball")])).toEqual([
+      [],
+      ["pawl"],
+      ["washer", "spring", "ball"],
+      [],
+    ]);
   });
   it("without a part, and of what was only loosened, nothing is taken apart", () => {
     expect(said([], [h("screw"), h("o-ring")])).toEqual([[], [], ["screw", "o-ring"], []]);
@@ -40,15 +55,23 @@ describe("a step's return, part for part", () => {
   });
   it("as a law: every piece is in one group, once", () => {
     fc.assert(
-      fc.property(fc.array(fc.constantFrom(...HARDWARE_KINDS), { maxLength: 8 }), fc.nat(2), fc.boolean(), fc.nat(), (all, parts, stacked, turn) => {
-        const hardware = all.map((kind, i) => h(kind, `h${i}`));
-        const own = Array.from({ length: parts }, (_, i) => ({ id: `p${i}` }));
-        const pieces = [...kinds(hardware), ...own.map((p) => p.id)];
-        const stack = pieces.slice(turn % (pieces.length + 1));
-        const g = lineGroups({ action: "lift-off", ...(stacked && { stack }) }, own, hardware);
-        expect([...kinds(g.under), ...kinds(g.beside), ...kinds(g.holds)].sort()).toEqual(kinds(hardware).sort());
-        expect(g.parts).toEqual(own.map((p) => p.id));
-      }),
+      fc.property(
+        fc.array(fc.constantFrom(...HARDWARE_KINDS), { maxLength: 8 }),
+        fc.nat(2),
+        fc.boolean(),
+        fc.nat(),
+        (all, parts, stacked, turn) => {
+          const hardware = all.map((kind, i) => h(kind, `h${i}`));
+          const own = Array.from({ length: parts }, (_, i) => ({ id: `p${i}` }));
+          const pieces = [...kinds(hardware), ...own.map((p) => p.id)];
+          const stack = pieces.slice(turn % (pieces.length + 1));
+          const g = lineGroups({ action: "lift-off", ...(stacked && { stack }) }, own, hardware);
+          expect([...kinds(g.under), ...kinds(g.beside), ...kinds(g.holds)].sort()).toEqual(
+            kinds(hardware).sort(),
+          );
+          expect(g.parts).toEqual(own.map((p) => p.id));
+        },
+      ),
     );
   });
 });

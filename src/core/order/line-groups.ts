@@ -6,7 +6,19 @@ import type { StripStep } from "../job/step";
 /** What lies in or under a part before it is set: in its slot, its groove, on its face. */
 const UNDER: readonly HardwareKind[] = ["key", "o-ring", "gasket"];
 /** What holds a part once it is set. */
-const HOLDS: readonly HardwareKind[] = ["screw", "nut", "circlip", "e-clip", "clip", "pin", "split-pin", "rivet", "clamp", "cable-tie", "plug"];
+const HOLDS: readonly HardwareKind[] = [
+  "screw",
+  "nut",
+  "circlip",
+  "e-clip",
+  "clip",
+  "pin",
+  "split-pin",
+  "rivet",
+  "clamp",
+  "cable-tie",
+  "plug",
+];
 /** What lies between a part and what holds it. */
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
 /** Parts that are located by pins rather than held by them. */
@@ -24,13 +36,18 @@ export interface LineGroups {
 }
 
 /**
- * Takes the return of a step apart: what lies under its parts, the parts, what holds them. How they lay on each other decides, where it was recorded; otherwise what they are. Of what
+ * Takes the return of a step apart: what lies under its parts, the parts, what holds them. How they lay on
+ * each other decides, where it was recorded; otherwise what they are. Of what
  * neither tells, nothing is made: it stays with the parts.
  *
  * @param parts what goes back of its parts
  * @param hardware what goes back of its hardware
  */
-export function lineGroups(step: Pick<StripStep, "action" | "stack">, parts: readonly Part[], hardware: readonly Hardware[]): LineGroups {
+export function lineGroups(
+  step: Pick<StripStep, "action" | "stack">,
+  parts: readonly Part[],
+  hardware: readonly Hardware[],
+): LineGroups {
   const ids = parts.map((p) => p.id);
   const together: LineGroups = { under: [], parts: ids, beside: hardware, holds: [] };
   if (!parts.length || step.action === "block" || step.action === "loosen") return together;
@@ -41,7 +58,8 @@ export function lineGroups(step: Pick<StripStep, "action" | "stack">, parts: rea
   const at = ids.map((id) => upwards.indexOf(id)).filter((i) => i >= 0);
   const placeOf = (h: Hardware): "under" | "beside" | "holds" => {
     const own = upwards.indexOf(h.id);
-    if (own >= 0 && at.length) return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
+    if (own >= 0 && at.length)
+      return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
     if (UNDER.includes(h.kind)) return "under";
     if (holdsIt(h)) return "holds";
     return BETWEEN.includes(h.kind) && anyHolds ? "holds" : "beside";

@@ -13,7 +13,9 @@ export interface Missing {
 
 /** What was not there when its step went back, and has neither been found nor renewed since. */
 export function missingOf({ steps, answers }: Pick<Job, "steps" | "answers">): Missing[] {
-  const said = new Map(answers.flatMap((a) => (a.answer === "missing" && a.value ? [[a.question, a.value] as const] : [])));
+  const said = new Map(
+    answers.flatMap((a) => (a.answer === "missing" && a.value ? [[a.question, a.value] as const] : [])),
+  );
   if (!said.size) return [];
   return steps.flatMap((s) =>
     (s.hardware ?? []).filter(isLoose).flatMap((piece) => {
@@ -24,8 +26,13 @@ export function missingOf({ steps, answers }: Pick<Job, "steps" | "answers">): M
 }
 
 /** What went in in the place of what was missing, and where it came from. */
-export function insteadOf({ steps, answers }: Pick<Job, "steps" | "answers">): (Missing & { readonly from: string })[] {
-  const said = new Map(answers.flatMap((a) => (a.answer === "renewed" && a.value ? [[a.question, a] as const] : [])));
+export function insteadOf({
+  steps,
+  answers,
+}: Pick<Job, "steps" | "answers">): (Missing & { readonly from: string })[] {
+  const said = new Map(
+    answers.flatMap((a) => (a.answer === "renewed" && a.value ? [[a.question, a] as const] : [])),
+  );
   if (!said.size) return [];
   return steps.flatMap((s) =>
     (s.hardware ?? []).flatMap((piece) => {
@@ -40,7 +47,10 @@ export function lessMissing(isBack: IsBack, missing: readonly Missing[]): IsBack
   if (!missing.length) return isBack;
   return (step, piece) => {
     const where = isBack(step, piece);
-    const lost = "hardware" in piece ? missing.find((m) => m.step === step.id && m.piece.id === piece.hardware) : undefined;
+    const lost =
+      "hardware" in piece
+        ? missing.find((m) => m.step === step.id && m.piece.id === piece.hardware)
+        : undefined;
     return where === true && lost ? lost.piece.qty - lost.qty : where;
   };
 }

@@ -5,22 +5,38 @@ import type { Strip } from "../job/strip";
 import { lineKey } from "./rebuild-line";
 import type { RebuildPlan } from "./rebuild-plan";
 
-/** Steps whose things are off at this moment: recorded, and not gone back. A cover that is set on and not screwed down is on. */
-export function offNow(steps: readonly Pick<StripStep, "id" | "action">[], linesDone: readonly string[]): string[] {
+/**
+ * Steps whose things are off at this moment: recorded, and not gone back. A cover that is set on and not
+ * screwed down is on.
+ */
+export function offNow(
+  steps: readonly Pick<StripStep, "id" | "action">[],
+  linesDone: readonly string[],
+): string[] {
   const done = new Set(linesDone);
-  return steps.filter((s) => s.action !== "note" && !done.has(undoKey(s.id)) && !done.has(setKey(s.id, "parts"))).map((s) => s.id);
+  return steps
+    .filter((s) => s.action !== "note" && !done.has(undoKey(s.id)) && !done.has(setKey(s.id, "parts")))
+    .map((s) => s.id);
 }
 
-/** Whether a unit is said to be together. Before, its lines may be gone through whatever stage it stands at: what is on can come off again. */
+/**
+ * Whether a unit is said to be together. Before, its lines may be gone through whatever stage it stands at:
+ * what is on can come off again.
+ */
 export const isTogether = (stage: Stage): boolean => stage === "hand-back";
 
 /**
- * The lines of a plan that are open again when these steps come off again: their own, what was laid ready and lubricated at their parts or in what they close over, and what was
+ * The lines of a plan that are open again when these steps come off again: their own, what was laid ready and
+ * lubricated at their parts or in what they close over, and what was
  * checked after them. A service stays done: what was washed is washed.
  *
  * @returns keys of lines, in the order of the plan
  */
-export function linesOpenedBy(plan: Pick<RebuildPlan, "steps">, strip: Pick<Strip, "steps" | "lubePoints">, steps: readonly string[]): string[] {
+export function linesOpenedBy(
+  plan: Pick<RebuildPlan, "steps">,
+  strip: Pick<Strip, "steps" | "lubePoints">,
+  steps: readonly string[],
+): string[] {
   const off = new Set(steps);
   const parts = new Set(strip.steps.flatMap((s) => (off.has(s.id) ? (s.parts ?? []) : [])));
   return plan.steps

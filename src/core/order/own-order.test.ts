@@ -4,7 +4,13 @@ import type { StripStep } from "../job/step";
 import { movesIn } from "./own-order";
 import { rebuildPlan } from "./rebuild-plan";
 
-const step = (id: string, needs: string[], more: Partial<StripStep> = {}): StripStep => ({ id, action: "pull", needs, parts: [`p-${id}`], ...more });
+const step = (id: string, needs: string[], more: Partial<StripStep> = {}): StripStep => ({
+  id,
+  action: "pull",
+  needs,
+  parts: [`p-${id}`],
+  ...more,
+});
 const strip = (steps: readonly StripStep[]) => ({
   parts: steps.flatMap((s) => (s.parts ?? []).map((id) => ({ id, name: id }))),
   steps,
@@ -16,7 +22,10 @@ const orderOf = (s: ReturnType<typeof strip>, ownOrder?: readonly string[]): str
 
 /** Strips whose needs point backwards, some steps in bundles of neighbours. */
 const strips = fc
-  .array(fc.record({ needs: fc.array(fc.nat(12), { maxLength: 2 }), bundled: fc.boolean() }), { minLength: 2, maxLength: 12 })
+  .array(fc.record({ needs: fc.array(fc.nat(12), { maxLength: 2 }), bundled: fc.boolean() }), {
+    minLength: 2,
+    maxLength: 12,
+  })
   .map((rows) =>
     strip(
       rows.map((r, i) =>
@@ -39,7 +48,12 @@ const strips = fc
 
 describe("one's own order", () => {
   // a cover over two wheels that have nothing to do with each other, and a handle
-  const unit = strip([step("cover", []), step("left wheel", ["cover"]), step("right wheel", ["cover"]), step("handle", [])]);
+  const unit = strip([
+    step("cover", []),
+    step("left wheel", ["cover"]),
+    step("right wheel", ["cover"]),
+    step("handle", []),
+  ]);
 
   it("is the reverse of the strip until something is moved", () => {
     expect(orderOf(unit)).toEqual(["handle", "right wheel", "left wheel", "cover"]);
@@ -58,7 +72,9 @@ describe("one's own order", () => {
     const later = movesIn(unit).meanwhile(orderOf(unit), new Set(), ["right wheel"]);
     expect(later.first).toEqual(["handle", "left wheel"]);
     expect(orderOf(unit, later.order)).toEqual(["handle", "left wheel", "right wheel", "cover"]);
-    expect(movesIn(unit).meanwhile(orderOf(unit), new Set(["handle"]), ["right wheel", "left wheel"]).first).toEqual([]);
+    expect(
+      movesIn(unit).meanwhile(orderOf(unit), new Set(["handle"]), ["right wheel", "left wheel"]).first,
+    ).toEqual([]);
   });
 
   it("takes a step that was recorded since where it would have been", () => {
@@ -72,7 +88,8 @@ describe("one's own order", () => {
       fc.property(strips, fc.array(fc.nat(14)), (s, wish) => {
         const order = orderOf(s, wish.map((n) => `s${n}`)); // biome-ignore format: one call
         expect([...order].sort()).toEqual(s.steps.map((x) => x.id).sort());
-        for (const x of s.steps) for (const n of x.needs ?? []) expect(order.indexOf(n)).toBeGreaterThan(order.indexOf(x.id));
+        for (const x of s.steps)
+          for (const n of x.needs ?? []) expect(order.indexOf(n)).toBeGreaterThan(order.indexOf(x.id));
       }),
       { numRuns: 300 },
     );

@@ -13,7 +13,8 @@ export interface Moved {
 /** The moves that one strip allows, of which what is common is worked out once. */
 export interface Moves {
   /**
-   * Moves a step as far forward as the laws allow: before all that is open, with what must be on before it, and what came out with it as one.
+   * Moves a step as far forward as the laws allow: before all that is open, with what must be on before it,
+   * and what came out with it as one.
    *
    * @param now the order as it is, ids of steps
    * @param done steps that are back
@@ -24,7 +25,11 @@ export interface Moves {
    *
    * @param waiting steps that cannot go back yet
    */
-  readonly meanwhile: (now: readonly string[], done: ReadonlySet<string>, waiting: readonly string[]) => Moved;
+  readonly meanwhile: (
+    now: readonly string[],
+    done: ReadonlySet<string>,
+    waiting: readonly string[],
+  ) => Moved;
 }
 
 /** Throws a Fault for what no plan can be made of (`checkStrip`, circles). */
@@ -38,7 +43,10 @@ export function movesIn({ parts, steps }: Pick<Strip, "parts" | "steps">): Moves
     for (const n of needs[i] ?? []) neededBy[n]?.push(i);
     if (bundle !== undefined) bundled.set(bundle, [...(bundled.get(bundle) ?? []), i]);
   });
-  /** All that must go back before some steps, or can only after them, with themselves and with what came out as one with any of it. */
+  /**
+   * All that must go back before some steps, or can only after them, with themselves and with what came out
+   * as one with any of it.
+   */
   const reach = (from: readonly string[], next: readonly (readonly number[])[]): Set<string> => {
     const found = new Set<number>();
     for (const open = from.flatMap((id) => checked.indexOf.get(id) ?? []); open.length; ) {
@@ -49,10 +57,17 @@ export function movesIn({ parts, steps }: Pick<Strip, "parts" | "steps">): Moves
     }
     return new Set([...found].flatMap((i) => steps[i]?.id ?? []));
   };
-  const moved = (now: readonly string[], done: ReadonlySet<string>, isFirst: (id: string) => boolean): Moved => {
+  const moved = (
+    now: readonly string[],
+    done: ReadonlySet<string>,
+    isFirst: (id: string) => boolean,
+  ): Moved => {
     const open = now.filter((id) => !done.has(id));
     const first = open.filter(isFirst);
-    return { order: [...now.filter((id) => done.has(id)), ...first, ...open.filter((id) => !isFirst(id))], first };
+    return {
+      order: [...now.filter((id) => done.has(id)), ...first, ...open.filter((id) => !isFirst(id))],
+      first,
+    };
   };
   return {
     sooner: (now, done, step) => {

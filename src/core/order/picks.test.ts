@@ -30,6 +30,8 @@ describe("what must be fetched new before beginning", () => {
     expect(plan.ledger).toEqual({ out: 5, back: 5, open: [] });
   });
   it("is said once for a part that is renewed and broken", () => {
-    expect(rebuildPlan(strip({}, { renew: true, state: "broken" })).pick).toEqual([{ part: "p1", why: "renewed: wheel" }]);
+    expect(rebuildPlan(strip({}, { renew: true, state: "broken" })).pick).toEqual([
+      { part: "p1", why: "renewed: wheel" },
+    ]);
   });
 });

@@ -1,7 +1,8 @@
 import type { StripStep } from "../job/step";
 
 /**
- * How early each step wants to go back, the highest first: as somebody ordered them, and where nobody did the latest of the strip first. A step that was recorded since stands behind the one
+ * How early each step wants to go back, the highest first: as somebody ordered them, and where nobody did the
+ * latest of the strip first. A step that was recorded since stands behind the one
  * that came off after it.
  *
  * @param own ids of steps, the first that goes back first; a name that leads nowhere is passed over

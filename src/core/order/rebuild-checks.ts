@@ -22,7 +22,8 @@ export interface RebuildCheck {
   /** what to do where the answer is no */
   readonly ifNot: string;
   /**
-   * When it can be judged: once the part lies in its place, before what holds it is drawn; once the step is done; or once what holds the part in later steps (its nut, washers,
+   * When it can be judged: once the part lies in its place, before what holds it is drawn; once the step is
+   * done; or once what holds the part in later steps (its nut, washers,
    * circlip) is on too.
    */
   readonly when: "set" | "done" | "held";
@@ -33,7 +34,20 @@ export interface RebuildCheck {
 const COVERS = ["cover", "housing"];
 /** What drives one way only. */
 const ONE_WAY = ["ratchet", "one-way-clutch", "dog-clutch"];
-const STILL = [...COVERS, "bearing", "bush", "seal", "o-ring", "gasket", "belt", "brush", "motor", "switch", "board", "spring"];
+const STILL = [
+  ...COVERS,
+  "bearing",
+  "bush",
+  "seal",
+  "o-ring",
+  "gasket",
+  "belt",
+  "brush",
+  "motor",
+  "switch",
+  "board",
+  "spring",
+];
 const turns = /\b(gear|wheel|pinion|shaft|spindle|worm|rotor|armature|roller|auger|crown|crank|eccentric)\b/i;
 /** named after a shaft, but turning with nothing yet */
 const still = /\b(bearing|seal|cover|o-?ring|gasket|circlip|bush)s?\b/i;
@@ -41,14 +55,19 @@ const cover = /\b(cover|lid|case half|housing half|front housing)\b/i;
 const guards = /\b(guard|interlock|safety switch|shield)s?\b/i;
 /** What wheels run on: until it is in they cannot be turned. */
 const shafts = /\b(shaft|spindle|axle|arbor)\b/i;
-export const isShaft = (p: Part): boolean => p.kind === "shaft" || (p.kind === undefined && shafts.test(p.name ?? "") && !still.test(p.name ?? ""));
+export const isShaft = (p: Part): boolean =>
+  p.kind === "shaft" || (p.kind === undefined && shafts.test(p.name ?? "") && !still.test(p.name ?? ""));
 /** A cover by what it was said to be; by its name where nobody said. */
-const isCover = (p: Part): boolean => (p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? ""));
+const isCover = (p: Part): boolean =>
+  p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? "");
 export const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
-export const isTurning = (p: Part): boolean => !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
-const has = (hardware: readonly Hardware[], ...kinds: HardwareKind[]): boolean => hardware.some((h) => kinds.includes(h.kind));
+export const isTurning = (p: Part): boolean =>
+  !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
+const has = (hardware: readonly Hardware[], ...kinds: HardwareKind[]): boolean =>
+  hardware.some((h) => kinds.includes(h.kind));
 /** One nut alone holds something along a shaft; several hold a flange. */
-export const isOneNut = (hardware: readonly Hardware[]): boolean => hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;
+export const isOneNut = (hardware: readonly Hardware[]): boolean =>
+  hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;
 const isA = (parts: readonly Part[], kind: string): boolean => parts.some((p) => p.kind === kind);
 const moves = (s: StripStep): boolean => s.action !== "note" && s.action !== "block" && s.action !== "loosen";
 
@@ -58,7 +77,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "ring-even",
     says: "Does the O-ring lie evenly in its groove all round, not twisted and nowhere out of it?",
     why: "a ring that is pinched is cut through when the screws are drawn",
-    ifNot: "Lift it out with something blunt, a film of the right grease, and lay it in anew from one point round both ways.",
+    ifNot:
+      "Lift it out with something blunt, a film of the right grease, and lay it in anew from one point round both ways.",
     when: "set",
     applies: ({ parts, hardware }) => has(hardware, "o-ring") || isA(parts, "o-ring"),
   },
@@ -76,7 +96,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "wires-clear",
     says: "Are all wires clear of the closing faces, in their guides, and none under a boss or at a wheel?",
     why: "a pinched wire is found by the insulation test at best, and by a hand at worst",
-    ifNot: "Open it again and lay the wire as its picture shows. A wire whose insulation is marked is renewed, not taped.",
+    ifNot:
+      "Open it again and lay the wire as its picture shows. A wire whose insulation is marked is renewed, not taped.",
     when: "set",
     applies: ({ parts, wired }) => wired && closes(parts),
   },
@@ -84,7 +105,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "timing-together",
     says: "Do the timing marks stand together as they did?",
     why: "one tooth off is found now by looking, and after closing by a bang",
-    ifNot: "Draw it back until it is out of mesh, turn it by the teeth that are missing, and push it home again.",
+    ifNot:
+      "Draw it back until it is out of mesh, turn it by the teeth that are missing, and push it home again.",
     when: "done",
     applies: ({ step }) => step.timing !== undefined && moves(step),
   },
@@ -92,7 +114,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "clip-seated",
     says: "Does the clip sit in its groove all round, and turn in it?",
     why: "a clip that only looks seated jumps off at the first load",
-    ifNot: "Push what lies under it further home until the whole groove is in sight. A clip that was spread too far is bent: take a new one.",
+    ifNot:
+      "Push what lies under it further home until the whole groove is in sight. A clip that was spread too far is bent: take a new one.",
     when: "done",
     applies: ({ hardware }) => has(hardware, "circlip", "e-clip"),
   },
@@ -100,25 +123,31 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "pin-equal",
     says: "Does the pin stand out equally on both sides, or lie flush on both?",
     why: "a pin that sticks out on one side saws at the case, and holds with half its length",
-    ifNot: "Drive it on with the punch, the part supported. One that goes in without a blow is worn: take a new one.",
+    ifNot:
+      "Drive it on with the punch, the part supported. One that goes in without a blow is worn: take a new one.",
     when: "done",
     // several that were slid in are axles of something, each to its own shoulder
     applies: ({ step, hardware, parts }) =>
-      has(hardware, "pin") && !closes(parts) && (wasDriven(step) || hardware.filter((h) => h.kind === "pin").reduce((n, h) => n + h.qty, 0) === 1),
+      has(hardware, "pin") &&
+      !closes(parts) &&
+      (wasDriven(step) || hardware.filter((h) => h.kind === "pin").reduce((n, h) => n + h.qty, 0) === 1),
   },
   {
     check: "bearing-home",
     says: "Is the bearing against its shoulder all round, or just past the groove of its clip?",
     why: "one that stands askew runs hot, and one that is not home eats up the end play",
-    ifNot: "Press it on further on the ring that is tight. Where it stands askew, take it out and begin anew: never straighten it by pressing the other side.",
+    ifNot:
+      "Press it on further on the ring that is tight. Where it stands askew, take it out and begin anew: never straighten it by pressing the other side.",
     when: "done",
-    applies: ({ step, parts }) => (step.action === "press-out" || step.action === "pull") && isA(parts, "bearing"),
+    applies: ({ step, parts }) =>
+      (step.action === "press-out" || step.action === "pull") && isA(parts, "bearing"),
   },
   {
     check: "belt-true",
     says: "Does the belt run untwisted, on the pulleys that it came from, and in one line?",
     why: "a belt that is turned over or a tooth aside climbs off at the first start",
-    ifNot: "Take it off again and lay it over the small pulley first; turn by hand and watch it through one round.",
+    ifNot:
+      "Take it off again and lay it over the small pulley first; turn by hand and watch it through one round.",
     when: "done",
     applies: ({ parts, hardware }) => isA(parts, "belt") || has(hardware, "belt"),
   },
@@ -126,7 +155,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "opening-clear",
     says: "Is everything out again that was put in for protection, and nothing left in the opening?",
     why: "a rag in a gear is the one fault that the strip made itself",
-    ifNot: "Take it out now, whole, and look into the opening with a lamp. Where a piece of it is torn off, find that piece first.",
+    ifNot:
+      "Take it out now, whole, and look into the opening with a lamp. Where a piece of it is torn off, find that piece first.",
     when: "done",
     applies: ({ step }) => step.action === "block",
   },
@@ -134,9 +164,11 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "stack-order",
     says: "Do the pieces lie on each other as they came out: what was below is below, what was above is above?",
     why: "two that are swapped between above and below fit as well, and change the end play and the mesh",
-    ifNot: "Take them off again and lay them down beside their picture, the lowest first; then put them on in that order.",
+    ifNot:
+      "Take them off again and lay them down beside their picture, the lowest first; then put them on in that order.",
     when: "done",
-    applies: ({ step, hardware }) => (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
+    applies: ({ step, hardware }) =>
+      (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
   },
   {
     check: "end-play",
@@ -145,13 +177,15 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     ifNot:
       "Turn the nut back an eighth at a time until it turns freely, then secure it. Where that leaves too much play, a washer is missing or in the wrong place.",
     when: "done",
-    applies: ({ step, parts, hardware }) => isOneNut(hardware) && !closes(parts) && (parts.some(isTurning) || onlyRetains(step)),
+    applies: ({ step, parts, hardware }) =>
+      isOneNut(hardware) && !closes(parts) && (parts.some(isTurning) || onlyRetains(step)),
   },
   {
     check: "wires-seated",
     says: "Does each wire sit at the terminal that was noted, and hold when it is pulled lightly?",
     why: "two that are swapped run it backwards, or do worse; one that only looks seated comes off in use",
-    ifNot: "Take it off and look at its picture and its mark. A terminal that no longer grips is renewed, not squeezed.",
+    ifNot:
+      "Take it off and look at its picture and its mark. A terminal that no longer grips is renewed, not squeezed.",
     when: "done",
     applies: ({ step }) => moves(step) && (step.wires?.length ?? 0) > 0,
   },
@@ -159,7 +193,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "spring-hooked",
     says: "Does the spring sit at both ends as in its picture, and does what it moves come back by itself?",
     why: "a spring that is hooked one hole further pulls half as much again",
-    ifNot: "With eye protection: take it out with pliers, look which hole it sat in, and hook the fixed end first.",
+    ifNot:
+      "With eye protection: take it out with pliers, look which hole it sat in, and hook the fixed end first.",
     when: "done",
     applies: ({ step, parts, hardware }) => moves(step) && (isA(parts, "spring") || has(hardware, "spring")),
   },
@@ -167,7 +202,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "brush-slides",
     says: "Does each brush slide freely in its holder, the right way round, its curve on the commutator?",
     why: "a brush that sticks sparks, and burns the commutator in an hour",
-    ifNot: "Take it out and clean the holder with a dry cloth. A new one that binds is dressed on fine paper, never forced.",
+    ifNot:
+      "Take it out and clean the holder with a dry cloth. A new one that binds is dressed on fine paper, never forced.",
     when: "done",
     applies: ({ step, parts, hardware }) => moves(step) && (isA(parts, "brush") || has(hardware, "brush")),
   },
@@ -175,7 +211,8 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "tabs-clicked",
     says: "Has every tab clicked, and does no edge stand off?",
     why: "one tab that did not catch lets the next knock open it",
-    ifNot: "Press at that tab, not in the middle. A tab that is broken is bonded, or the part is renewed: tape is no cover.",
+    ifNot:
+      "Press at that tab, not in the middle. A tab that is broken is bonded, or the part is renewed: tape is no cover.",
     when: "done",
     applies: ({ step }) => moves(step) && (step.held ?? []).includes("snap tabs"),
   },
@@ -183,15 +220,18 @@ export const REBUILD_CHECKS: readonly RebuildCheck[] = [
     check: "right-way",
     says: "Do pawls and teeth lean as in the picture, so that it drives one way and runs free the other?",
     why: "a pawl, a ratchet or a one-way clutch fits as well the wrong way round, and then holds where it should run",
-    ifNot: "Take it out, turn it over, and hold it beside its picture: which way the teeth lean, which end of the pawl points forwards.",
+    ifNot:
+      "Take it out, turn it over, and hold it beside its picture: which way the teeth lean, which end of the pawl points forwards.",
     when: "done",
-    applies: ({ step, parts, hardware }) => moves(step) && (parts.some((p) => ONE_WAY.includes(p.kind ?? "")) || has(hardware, "pawl")),
+    applies: ({ step, parts, hardware }) =>
+      moves(step) && (parts.some((p) => ONE_WAY.includes(p.kind ?? "")) || has(hardware, "pawl")),
   },
   {
     check: "guard-works",
     says: "Does the guard sit where it sat, move as it did, and does its switch stop the machine when it is off?",
     why: "a guard that is left off, or a switch that is held down, is found by a hand",
-    ifNot: "It does not go on to power like this: put the guard and its switch right first. A switch that was bridged is not bridged again.",
+    ifNot:
+      "It does not go on to power like this: put the guard and its switch right first. A switch that was bridged is not bridged again.",
     when: "done",
     applies: ({ step, parts }) => moves(step) && parts.some((p) => guards.test(p.name ?? "")),
   },
@@ -230,4 +270,6 @@ const RETAINS: readonly HardwareKind[] = [
 ];
 /** Whether a step does nothing but hold what is in already. */
 export const onlyRetains = (step: StripStep): boolean =>
-  !step.parts?.length && (step.hardware?.length ?? 0) > 0 && (step.hardware ?? []).every((h) => RETAINS.includes(h.kind));
+  !step.parts?.length &&
+  (step.hardware?.length ?? 0) > 0 &&
+  (step.hardware ?? []).every((h) => RETAINS.includes(h.kind));

@@ -20,7 +20,10 @@ export interface FitLine extends Line {
   readonly aside?: readonly PieceRef[];
   readonly cautions: readonly string[];
 }
-/** A part of a step's return that comes before its last movement: a key into its slot, a cover before its screws. The step is undone by the line after it. */
+/**
+ * A part of a step's return that comes before its last movement: a key into its slot, a cover before its
+ * screws. The step is undone by the line after it.
+ */
 export interface SetLine extends Line {
   readonly kind: "set";
   readonly of: string;
@@ -63,7 +66,15 @@ export interface CheckLine extends Line {
   readonly check: string;
   readonly after: string;
 }
-export type RebuildLine = FitLine | SetLine | WithLine | GreaseLine | ServiceLine | MindLine | TightenLine | CheckLine;
+export type RebuildLine =
+  | FitLine
+  | SetLine
+  | WithLine
+  | GreaseLine
+  | ServiceLine
+  | MindLine
+  | TightenLine
+  | CheckLine;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
@@ -92,7 +103,8 @@ export const stepBackIn = (line: RebuildLine): string | undefined =>
   line.kind === "fit" || line.kind === "unblock" ? line.undoes : line.kind === "set" ? line.of : undefined;
 
 /** The steps of a plan in the order in which they go back. */
-export const stepsBack = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
+export const stepsBack = (lines: readonly RebuildLine[]): string[] =>
+  lines.flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? [l.undoes] : []));
 
 /** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
 export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>

@@ -6,8 +6,10 @@ import type { Strip } from "../job/strip";
 import { lineKey, type RebuildLine } from "./rebuild-line";
 import { rebuildPlan } from "./rebuild-plan";
 
-const undone = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));
-const place = (lines: readonly RebuildLine[], key: string): number => lines.findIndex((l) => lineKey(l) === key);
+const undone = (lines: readonly RebuildLine[]): string[] =>
+  lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));
+const place = (lines: readonly RebuildLine[], key: string): number =>
+  lines.findIndex((l) => lineKey(l) === key);
 
 /** Any strip whose needs point backwards, with bundles of neighbours: what a true record looks like. */
 const strips = fc
@@ -41,8 +43,11 @@ const strips = fc
     return {
       steps,
       parts: works.map((s) => ({ id: (s.parts as string[])[0] as string, name: "wheel" })),
-      services: works.slice(0, 2).map((s, i) => ({ id: `v${i}`, part: (s.parts as string[])[0] as string, do: "clean" as const })),
-      // every third part goes back new and brings something; what it makes superfluous may have come out anywhere
+      services: works
+        .slice(0, 2)
+        .map((s, i) => ({ id: `v${i}`, part: (s.parts as string[])[0] as string, do: "clean" as const })),
+      // every third part goes back new and brings something; what it makes superfluous may have come out
+      // anywhere
       goingIn: works
         .filter((_, i) => i % 3 === 0)
         .map((s, i) => ({
@@ -68,7 +73,15 @@ const strips = fc
           }),
         })),
       lubePoints: works.flatMap((s, i) =>
-        rows[i]?.lube === 0 ? [{ id: `g${i}`, part: (s.parts as string[])[0] as string, when: i % 2 ? ("after-fit" as const) : ("before-fit" as const) }] : [],
+        rows[i]?.lube === 0
+          ? [
+              {
+                id: `g${i}`,
+                part: (s.parts as string[])[0] as string,
+                when: i % 2 ? ("after-fit" as const) : ("before-fit" as const),
+              },
+            ]
+          : [],
       ),
     };
   });
@@ -83,7 +96,10 @@ describe("laws", () => {
       return null;
     }
   };
-  /** Holds a law against strips, and says how many it was held against: a law that is only ever skipped holds for nothing. */
+  /**
+   * Holds a law against strips, and says how many it was held against: a law that is only ever skipped holds
+   * for nothing.
+   */
   const holds = (runs: number, law: (s: Strip, plan: ReturnType<typeof rebuildPlan>) => void): void => {
     let [held, skipped] = [0, 0];
     fc.assert(
@@ -98,7 +114,9 @@ describe("laws", () => {
       }),
       { numRuns: runs },
     );
-    expect(held, `held against ${held} strips, skipped ${skipped} that cannot be planned`).toBeGreaterThan(0.6 * runs);
+    expect(held, `held against ${held} strips, skipped ${skipped} that cannot be planned`).toBeGreaterThan(
+      0.6 * runs,
+    );
   };
   it("undoes every step but notes once, after all that needed it, bundles together, and closes the ledger", () => {
     holds(300, (s, plan) => {
@@ -110,7 +128,9 @@ describe("laws", () => {
           .sort(),
       );
       for (const x of s.steps)
-        for (const n of x.needs ?? []) if (order.includes(x.id) && order.includes(n)) expect(order.indexOf(n)).toBeGreaterThan(order.indexOf(x.id));
+        for (const n of x.needs ?? [])
+          if (order.includes(x.id) && order.includes(n))
+            expect(order.indexOf(n)).toBeGreaterThan(order.indexOf(x.id));
       const bundle = (id: string): string | undefined => s.steps.find((x) => x.id === id)?.bundle;
       for (const b of new Set(order.map(bundle).filter(Boolean))) {
         const at = order.flatMap((id, i) => (bundle(id) === b ? [i] : []));
@@ -125,13 +145,16 @@ describe("laws", () => {
     let [drawn, waited] = [0, 0];
     holds(300, (s, plan) => {
       const at = (key: string): number => place(plan.steps, key);
-      const out = new Set((s.goingIn ?? []).flatMap((g) => g.staysOut.map((p) => ("hardware" in p ? p.hardware : ""))));
+      const out = new Set(
+        (s.goingIn ?? []).flatMap((g) => g.staysOut.map((p) => ("hardware" in p ? p.hardware : ""))),
+      );
       for (const x of s.steps)
         for (const h of x.hardware ?? []) {
           const lines = plan.steps.filter((l) => l.kind === "tighten" && l.hardware.includes(h.id));
           const until = h.tighten?.looseUntil;
           // what it would wait for is on before it: it is drawn at once
-          const isBefore = until !== x.id && at(`undo:${until}`) >= 0 && at(`undo:${until}`) < at(`undo:${x.id}`);
+          const isBefore =
+            until !== x.id && at(`undo:${until}`) >= 0 && at(`undo:${until}`) < at(`undo:${x.id}`);
           expect(lines).toHaveLength(until === undefined || out.has(h.id) || isBefore ? 0 : 1);
           const line = lines[0];
           if (!line) continue;
@@ -140,11 +163,15 @@ describe("laws", () => {
           // a step that there is not, a note and the step itself are on when everything is
           const isOn = until !== x.id && at(`undo:${until}`) >= 0;
           if (isOn) waited++;
-          expect(at(lineKey(line))).toBeGreaterThan(isOn ? at(`undo:${until}`) : Math.max(...s.steps.map((y) => at(`undo:${y.id}`))));
+          expect(at(lineKey(line))).toBeGreaterThan(
+            isOn ? at(`undo:${until}`) : Math.max(...s.steps.map((y) => at(`undo:${y.id}`))),
+          );
         }
       plan.steps.forEach((l, i) => {
         if (l.kind !== "tighten") return;
-        const around = [plan.steps.slice(0, i), plan.steps.slice(i)].map((side) => undone(side).map((id) => s.steps.find((x) => x.id === id)?.bundle));
+        const around = [plan.steps.slice(0, i), plan.steps.slice(i)].map((side) =>
+          undone(side).map((id) => s.steps.find((x) => x.id === id)?.bundle),
+        );
         const [before, after] = [around[0]?.at(-1), around[1]?.[0]];
         expect(before !== undefined && before === after).toBe(false);
       });
@@ -165,7 +192,9 @@ describe("laws", () => {
           if (!c.without) expect(at(`with:${g.part}:${c.number}`)).toBeGreaterThanOrEqual(0);
         }
       const put = plan.steps.flatMap((l) => ("undoes" in l ? [...l.parts, ...l.hardware] : []));
-      const stay = (s.goingIn ?? []).flatMap((g) => g.staysOut.map((p) => ("part" in p ? p.part : p.hardware)));
+      const stay = (s.goingIn ?? []).flatMap((g) =>
+        g.staysOut.map((p) => ("part" in p ? p.part : p.hardware)),
+      );
       for (const id of stay) expect(put).not.toContain(id);
       const pieces = s.steps.flatMap((x) => [...(x.parts ?? []), ...(x.hardware ?? []).map((h) => h.id)]);
       expect([...put, ...stay].sort()).toEqual([...pieces].sort());
@@ -177,12 +206,14 @@ describe("laws", () => {
   it("greases before anything closes over the part, and serves before it is fitted", () => {
     holds(300, (s, plan) => {
       const at = (key: string): number => place(plan.steps, key);
-      const offIn = (part: string | undefined): StripStep => s.steps.find((x) => x.parts?.includes(part as string)) as StripStep;
+      const offIn = (part: string | undefined): StripStep =>
+        s.steps.find((x) => x.parts?.includes(part as string)) as StripStep;
       for (const g of s.lubePoints) {
         const step = offIn(g.part);
         if (g.when === "after-fit") expect(at(`grease:${g.id}`)).toBeGreaterThan(at(`undo:${step.id}`));
         else expect(at(`grease:${g.id}`)).toBeLessThan(at(`undo:${step.id}`));
-        for (const n of step.needs ?? []) if (at(`undo:${n}`) >= 0) expect(at(`grease:${g.id}`)).toBeLessThan(at(`undo:${n}`));
+        for (const n of step.needs ?? [])
+          if (at(`undo:${n}`) >= 0) expect(at(`grease:${g.id}`)).toBeLessThan(at(`undo:${n}`));
       }
       for (const v of s.services) expect(at(`service:${v.id}`)).toBeLessThan(at(`undo:${offIn(v.part).id}`));
     });
@@ -198,7 +229,9 @@ describe("laws", () => {
         const undo = rest.find((x) => "undoes" in x);
         expect(undo).toMatchObject({ undoes: l.of });
         for (const between of rest.slice(0, rest.indexOf(undo as RebuildLine)))
-          expect(between.kind === "set" ? between.of : between.kind === "check" ? between.after : between.kind).toBe(l.of);
+          expect(
+            between.kind === "set" ? between.of : between.kind === "check" ? between.after : between.kind,
+          ).toBe(l.of);
       });
       for (const x of s.steps) {
         const own = plan.steps.flatMap((l) => (l.kind === "set" && l.of === x.id ? [l] : []));

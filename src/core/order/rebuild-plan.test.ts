@@ -7,15 +7,28 @@ import { checkIfNot } from "./rebuild-checks";
 import { isLineDone, lineKey, type RebuildLine } from "./rebuild-line";
 import { ledgerAfter, rebuildPlan } from "./rebuild-plan";
 
-const strip = (steps: StripStep[], more: Partial<Strip> = {}): Strip => ({ parts: [], services: [], lubePoints: [], ...more, steps });
-const undone = (lines: readonly RebuildLine[]): string[] => lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));
-const place = (lines: readonly RebuildLine[], key: string): number => lines.findIndex((l) => lineKey(l) === key);
+const strip = (steps: StripStep[], more: Partial<Strip> = {}): Strip => ({
+  parts: [],
+  services: [],
+  lubePoints: [],
+  ...more,
+  steps,
+});
+const undone = (lines: readonly RebuildLine[]): string[] =>
+  lines.flatMap((l) => ("undoes" in l ? [l.undoes] : []));
+const place = (lines: readonly RebuildLine[], key: string): number =>
+  lines.findIndex((l) => lineKey(l) === key);
 
 /** A gear case: cover, rag in the motor opening, wheel on a shaft under it. */
 const gearCase = (more: Partial<Strip> = {}): Strip =>
   strip(
     [
-      { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5" }] },
+      {
+        id: "s1",
+        action: "unscrew",
+        needs: [],
+        hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3.5" }],
+      },
       { id: "s2", action: "lift-off", parts: ["p1"] },
       { id: "s3", action: "block", note: "rag" },
       { id: "s4", action: "unclip", hardware: [{ id: "h2", kind: "circlip", qty: 1, once: true }] },
@@ -57,13 +70,22 @@ describe("the rebuild plan", () => {
   });
   it("comes last to what is reached from outside, also where nothing was taken off at all", () => {
     const outside = { id: "g9", outside: true, grams: 0.1 };
-    expect(rebuildPlan(gearCase({ lubePoints: [outside, { id: "g1", part: "p2", when: "after-fit" }] })).steps.at(-1)).toMatchObject({
+    expect(
+      rebuildPlan(gearCase({ lubePoints: [outside, { id: "g1", part: "p2", when: "after-fit" }] })).steps.at(
+        -1,
+      ),
+    ).toMatchObject({
       kind: "grease",
       lubePoint: "g9",
     });
     expect(rebuildPlan(strip([], { lubePoints: [outside] })).steps.map(lineKey)).toEqual(["grease:g9"]);
     // what is on a part comes with it all the same
-    expect(place(rebuildPlan(gearCase({ lubePoints: [{ ...outside, part: "p2", when: "after-fit" }] })).steps, "grease:g9")).toBe(1);
+    expect(
+      place(
+        rebuildPlan(gearCase({ lubePoints: [{ ...outside, part: "p2", when: "after-fit" }] })).steps,
+        "grease:g9",
+      ),
+    ).toBe(1);
   });
 
   it("waits for thread locker that goes back on, longer in a passive metal, and for none in plastic", () => {
@@ -72,11 +94,20 @@ describe("the rebuild plan", () => {
       steps: gearCase().steps.map((s, i) => ({
         ...s,
         hardware: [
-          { id: `k${i}`, kind: "screw" as const, qty: 1, thread: "M4", locker: "blue", ...(i === 1 ? { into: "ABS" } : i === 3 ? { into: "aluminium" } : {}) },
+          {
+            id: `k${i}`,
+            kind: "screw" as const,
+            qty: 1,
+            thread: "M4",
+            locker: "blue",
+            ...(i === 1 ? { into: "ABS" } : i === 3 ? { into: "aluminium" } : {}),
+          },
         ],
       })),
     });
-    const steps = plan.waits.map((w) => plan.steps[w.after - 1]).map((l) => (l?.kind === "fit" ? l.undoes : ""));
+    const steps = plan.waits
+      .map((w) => plan.steps[w.after - 1])
+      .map((l) => (l?.kind === "fit" ? l.undoes : ""));
     expect(steps).not.toContain("s2");
     expect(steps.toSorted()).toEqual(gearCase().steps.map((s) => s.id).filter((s) => s !== "s2" && s !== "s3")); // biome-ignore format: short
     expect(plan.waits.map((w) => w.minutes)).toEqual(steps.map((s) => (s === "s4" ? 3 * 1440 : 1440)));
@@ -84,13 +115,24 @@ describe("the rebuild plan", () => {
   });
 
   it("does what has to cure first, and says how long it holds up what", () => {
-    const plan = rebuildPlan(gearCase({ services: [{ id: "v1", part: "p1", do: "bond", waitMinutes: 1440, note: "bush bonded" }] }));
+    const plan = rebuildPlan(
+      gearCase({ services: [{ id: "v1", part: "p1", do: "bond", waitMinutes: 1440, note: "bush bonded" }] }),
+    );
     expect(lineKey(plan.steps[0] as RebuildLine)).toBe("service:v1");
-    expect(plan.waits).toEqual([{ after: 1, minutes: 1440, why: "bush bonded: must be over before gear case cover goes in", holds: "s2" }]);
+    expect(plan.waits).toEqual([
+      {
+        after: 1,
+        minutes: 1440,
+        why: "bush bonded: must be over before gear case cover goes in",
+        holds: "s2",
+      },
+    ]);
   });
 
   it("asks for the checks of the trade", () => {
-    const checks = rebuildPlan(gearCase()).steps.flatMap((l) => (l.kind === "check" ? [`${l.check}@${l.after}`] : []));
+    const checks = rebuildPlan(gearCase()).steps.flatMap((l) =>
+      l.kind === "check" ? [`${l.check}@${l.after}`] : [],
+    );
     // what turns is felt once its clip is on
     expect(checks).toEqual(["clip-seated@s4", "turns-freely@s5", "opening-clear@s3", "lies-flat@s2"]);
   });
@@ -120,20 +162,36 @@ describe("the rebuild plan", () => {
       { id: "p1", name: "drive shaft", kind: "shaft" },
       { id: "p2", name: "blade guard" },
     ];
-    const plan = (more: object) => rebuildPlan({ parts, steps: [{ id: "s1", action: "pull", needs: [], ...more } as StripStep], services: [], lubePoints: [] });
+    const plan = (more: object) =>
+      rebuildPlan({
+        parts,
+        steps: [{ id: "s1", action: "pull", needs: [], ...more } as StripStep],
+        services: [],
+        lubePoints: [],
+      });
     const lines = plan(step).steps;
     const at = lines.findIndex((l) => l.kind === "check" && l.check === check);
     expect(at).toBeGreaterThan(lines.findIndex((l) => "undoes" in l));
     // each says why, and what to do where the answer is no
     expect(lines[at]?.because[0]).toBeTruthy();
     expect(checkIfNot(check)).toMatch(/\.$/);
-    expect(plan({ parts: ["p1"] }).steps.map((l) => (l.kind === "check" ? l.check : ""))).not.toContain(check);
+    expect(plan({ parts: ["p1"] }).steps.map((l) => (l.kind === "check" ? l.check : ""))).not.toContain(
+      check,
+    );
   });
   it("asks for no end play under four nuts of a flange, nor under a lid", () => {
     const asks = (parts: Part[], nuts: number): string[] =>
       rebuildPlan({
         parts,
-        steps: [{ id: "s1", action: "unscrew", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "nut", qty: nuts }] }],
+        steps: [
+          {
+            id: "s1",
+            action: "unscrew",
+            needs: [],
+            parts: ["p1"],
+            hardware: [{ id: "h1", kind: "nut", qty: nuts }],
+          },
+        ],
         services: [],
         lubePoints: [],
       }).steps.flatMap((l) => (l.kind === "check" ? [l.check] : []));
@@ -145,7 +203,10 @@ describe("the rebuild plan", () => {
   it("feels what turns after its washers and nut, once for several, and not only before the lid: a joint in between is no reason to wait", () => {
     const nut = { id: "h1", kind: "nut" as const, qty: 1 };
     const parts = ["wheel", "spindle", "lid"].map((name) => ({ id: name, name }));
-    const asked = (steps: StripStep[]) => rebuildPlan(strip(steps, { parts })).steps.map((l) => (l.kind === "check" ? `${l.check}@${l.after}` : lineKey(l)));
+    const asked = (steps: StripStep[]) =>
+      rebuildPlan(strip(steps, { parts })).steps.map((l) =>
+        l.kind === "check" ? `${l.check}@${l.after}` : lineKey(l),
+      );
     expect(
       asked([
         { id: "s1", action: "unscrew", needs: [], hardware: [nut] },
@@ -171,7 +232,11 @@ describe("the rebuild plan", () => {
     ];
     const said = gearCase();
     const steps = said.steps.map((s) =>
-      s.id === "s5" ? { ...s, back } : s.id === "s1" ? { ...s, back: [{ when: "closing" as const, says: "look once more" }] } : s,
+      s.id === "s5"
+        ? { ...s, back }
+        : s.id === "s1"
+          ? { ...s, back: [{ when: "closing" as const, says: "look once more" }] }
+          : s,
     );
     const plan = rebuildPlan({
       ...said,
@@ -219,27 +284,45 @@ describe("the rebuild plan", () => {
             ],
           },
         ],
-        { parts: [{ id: "p1", name: "cover", kind: "cover" }], services: [{ id: "v1", part: "p1", do: "clean" }] },
+        {
+          parts: [{ id: "p1", name: "cover", kind: "cover" }],
+          services: [{ id: "v1", part: "p1", do: "clean" }],
+        },
       ),
     );
-    expect(plan.steps.map(lineKey)).toEqual(["service:v1", "set:s1:under", "set:s1:parts", "check:lies-flat:s1", "undo:s1"]);
+    expect(plan.steps.map(lineKey)).toEqual([
+      "service:v1",
+      "set:s1:under",
+      "set:s1:parts",
+      "check:lies-flat:s1",
+      "undo:s1",
+    ]);
     expect(plan.steps.slice(1, 3)).toMatchObject([
       { parts: [], hardware: ["h2"] },
       { parts: ["p1"], hardware: [] },
     ]);
     // the line that undoes the step names all of it, as its law says, and what is left for it
-    expect(plan.steps.at(-1)).toMatchObject({ undoes: "s1", parts: ["p1"], hardware: ["h1", "h2"], left: { parts: [], hardware: ["h1"] } });
+    expect(plan.steps.at(-1)).toMatchObject({
+      undoes: "s1",
+      parts: ["p1"],
+      hardware: ["h1", "h2"],
+      left: { parts: [], hardware: ["h1"] },
+    });
     // the cover is not to be drawn down, the screws go into plastic
     expect(plan.steps[2]).toMatchObject({ cautions: [expect.stringMatching(/^Do not draw it down/)] });
     expect(plan.steps.at(-1)).toMatchObject({ cautions: [expect.stringMatching(/^Into plastic/)] });
     // a job of before knew only the last of these lines
     const done = new Set(["undo:s1"]);
-    expect(plan.steps.filter((l) => !isLineDone(l, done)).map(lineKey)).toEqual(["service:v1", "check:lies-flat:s1"]);
+    expect(plan.steps.filter((l) => !isLineDone(l, done)).map(lineKey)).toEqual([
+      "service:v1",
+      "check:lies-flat:s1",
+    ]);
   });
 
   it("stands the caution at the step", () => {
     const lines = rebuildPlan(gearCase()).steps;
-    const cautions = (id: string): string => lines.flatMap((l) => ("undoes" in l && l.undoes === id ? l.cautions : [])).join(" ");
+    const cautions = (id: string): string =>
+      lines.flatMap((l) => ("undoes" in l && l.undoes === id ? l.cautions : [])).join(" ");
     expect(cautions("s4")).toMatch(/clip jumps/);
     expect(cautions("s2")).toMatch(/Do not draw it down/);
     expect(cautions("s1")).toMatch(/Into plastic/);
@@ -342,8 +425,16 @@ describe("what is refused", () => {
       "steps[1].id",
     ],
     ["grease on nothing", { lubePoints: [{ id: "g" }] }, "lubePoints[0]"],
-    ["grease at a note", { steps: [{ id: "a", action: "note" }], lubePoints: [{ id: "g", reachedBy: "a" }] }, "lubePoints[0].reachedBy"],
-    ["a service on a part that stayed in", { parts: [{ id: "p" }], services: [{ id: "v", part: "p", do: "clean" }] }, "services[0].part"],
+    [
+      "grease at a note",
+      { steps: [{ id: "a", action: "note" }], lubePoints: [{ id: "g", reachedBy: "a" }] },
+      "lubePoints[0].reachedBy",
+    ],
+    [
+      "a service on a part that stayed in",
+      { parts: [{ id: "p" }], services: [{ id: "v", part: "p", do: "clean" }] },
+      "services[0].part",
+    ],
     ["a renewed part that stayed in", { parts: [{ id: "p", renew: true }] }, "parts[0].renew"],
   ])("%s", (_, wrong, path) => {
     expect(faultOf({ ...strip([]), ...wrong }).path).toBe(path);

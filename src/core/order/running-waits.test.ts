@@ -5,7 +5,13 @@ import { rebuildPlan } from "./rebuild-plan";
 import { minutesInWords, runningWaits } from "./running-waits";
 
 const steps: StripStep[] = [
-  { id: "s1", action: "unscrew", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M4", locker: "blue", into: "steel" }] },
+  {
+    id: "s1",
+    action: "unscrew",
+    needs: [],
+    parts: ["p1"],
+    hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M4", locker: "blue", into: "steel" }],
+  },
   { id: "s2", action: "pull", needs: ["s1"], parts: ["p2"] },
 ];
 const plan = rebuildPlan({
@@ -37,7 +43,9 @@ describe("what has to set", () => {
   });
 
   it("is over where somebody says that it has set, and where nobody knows when it began", () => {
-    expect(runningWaits(plan, { ...done, answers: [{ question: curedKey(serviceKey("v1")) }] }, at)).toEqual([]);
+    expect(runningWaits(plan, { ...done, answers: [{ question: curedKey(serviceKey("v1")) }] }, at)).toEqual(
+      [],
+    );
     expect(runningWaits(plan, { ...done, linesAt: undefined }, at)).toEqual([]);
   });
 
@@ -49,6 +57,12 @@ describe("what has to set", () => {
   });
 
   it("is said in days, hours and minutes", () => {
-    expect([1500, 200, 60, 45, 0].map(minutesInWords)).toEqual(["1 day 1 h", "3 h 20 min", "1 h", "45 min", "less than a minute"]);
+    expect([1500, 200, 60, 45, 0].map(minutesInWords)).toEqual([
+      "1 day 1 h",
+      "3 h 20 min",
+      "1 h",
+      "45 min",
+      "less than a minute",
+    ]);
   });
 });

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { followsSimply, slideStep } from "./slide-step";
 
-const chain = (n: number) => Array.from({ length: n }, (_, i) => ({ id: `s${i}`, needs: i ? [`s${i - 1}`] : [] }));
+const chain = (n: number) =>
+  Array.from({ length: n }, (_, i) => ({ id: `s${i}`, needs: i ? [`s${i - 1}`] : [] }));
 
 describe("a step that is slid to where it belonged", () => {
   it("takes its place in the chain, and the others close up behind it", () => {

@@ -28,7 +28,10 @@ describe("the facts of a step in words", () => {
     expect(factChips({})).toEqual([]);
   });
   it("bring back at the rebuild how it stood", () => {
-    expect(mindAtRebuild(all)).toEqual(["◷ Timing: a gap at the pin; 1.5 turns to dead centre", "⟂ Set it back to where it stood: 2½ turns in"]);
+    expect(mindAtRebuild(all)).toEqual([
+      "◷ Timing: a gap at the pin; 1.5 turns to dead centre",
+      "⟂ Set it back to where it stood: 2½ turns in",
+    ]);
     expect(mindAtRebuild({ note: "x" })).toEqual([]);
   });
 });

@@ -2,7 +2,10 @@ import { FREEING_WORDS } from "../hardware/freed";
 import type { BackMoment, StepFacts } from "../job/step";
 import { NAMED_HAZARDS } from "../safety/cautions";
 
-/** How a fact of a step is said: in the recorder as chips, and at the rebuild as what must be minded when the step is undone. */
+/**
+ * How a fact of a step is said: in the recorder as chips, and at the rebuild as what must be minded when the
+ * step is undone.
+ */
 export interface FactWords {
   readonly chips: readonly string[];
   /** left out: the rebuild has a place of its own for it, or nothing to say */
@@ -21,9 +24,14 @@ export const BACK_SAYS: Readonly<Record<BackMoment, string>> = {
 type FactMap = { readonly [K in keyof StepFacts]-?: NonNullable<StepFacts[K]> };
 
 const timing = (t: NonNullable<StepFacts["timing"]>): string =>
-  [t.pin && `a ${t.pin} at the pin`, t.turns !== undefined && `${t.turns} turns to dead centre`, t.says].filter(Boolean).join("; ");
+  [t.pin && `a ${t.pin} at the pin`, t.turns !== undefined && `${t.turns} turns to dead centre`, t.says]
+    .filter(Boolean)
+    .join("; ");
 
-/** The words of every fact, in the order in which they are looked for. A fact that is added to `stepFacts` is asked for here by the types. */
+/**
+ * The words of every fact, in the order in which they are looked for. A fact that is added to `stepFacts` is
+ * asked for here by the types.
+ */
 const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } = {
   freed: (f) => ({ chips: [`${FREEING_WORDS[f.how].says}${f.standIn ? ", with a stand-in" : ""}`] }),
   held: (held) => ({ chips: [`held by ${held.join(", ")}`] }),
@@ -40,12 +48,18 @@ const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } 
   tools: (tools) => ({ chips: [`with ${tools.join(", ")}`] }),
   tray: (place) => ({ chips: [`▦ ${place}`] }),
   note: (n) => ({ chips: [n] }),
-  cautions: (all) => ({ chips: all.map((c) => `⚠ ${NAMED_HAZARDS.find((h) => h.hazard === c)?.name ?? c}`), danger: true }),
+  cautions: (all) => ({
+    chips: all.map((c) => `⚠ ${NAMED_HAZARDS.find((h) => h.hazard === c)?.name ?? c}`),
+    danger: true,
+  }),
   minutes: (m) => ({ chips: [`${m} min`] }),
 };
 const FACTS = Object.keys(WORDS).filter((k): k is keyof StepFacts => k in WORDS);
 
-function wordsOf<K extends keyof FactMap>(facts: { readonly [P in keyof FactMap]?: FactMap[P] }, fact: K): FactWords | undefined {
+function wordsOf<K extends keyof FactMap>(
+  facts: { readonly [P in keyof FactMap]?: FactMap[P] },
+  fact: K,
+): FactWords | undefined {
   const value = facts[fact];
   return value === undefined ? undefined : WORDS[fact](value);
 }
@@ -56,15 +70,27 @@ export interface FactChip {
   readonly danger: boolean;
 }
 
-/** Everything a step says of itself, as short words. @example factChips({ tray: "B4" }) // [{ fact: "tray", says: "▦ B4", danger: false }] */
+/**
+ * Everything a step says of itself, as short words.
+ *
+ * @example factChips({ tray: "B4" }) // [{ fact: "tray", says: "▦ B4", danger: false }]
+ */
 export const factChips = (facts: StepFacts): FactChip[] =>
   FACTS.flatMap((fact) => {
     const words = wordsOf(facts, fact);
-    return (words?.chips ?? []).filter(Boolean).map((says) => ({ fact, says, danger: words?.danger ?? false }));
+    return (words?.chips ?? [])
+      .filter(Boolean)
+      .map((says) => ({ fact, says, danger: words?.danger ?? false }));
   });
 
 /** What must be minded when the step is undone. */
-export const mindAtRebuild = (facts: StepFacts): string[] => FACTS.flatMap((fact) => wordsOf(facts, fact)?.back ?? []);
+export const mindAtRebuild = (facts: StepFacts): string[] =>
+  FACTS.flatMap((fact) => wordsOf(facts, fact)?.back ?? []);
 
-/** A step where people read of it: what came off, and its place on the Mat, counted from 0 here. @example stepCalled(2, "drive wheel") // "drive wheel (step 3)" */
-export const stepCalled = (at: number, what: string | null | undefined): string => (what ? `${what} (step ${at + 1})` : `step ${at + 1}`);
+/**
+ * A step where people read of it: what came off, and its place on the Mat, counted from 0 here.
+ *
+ * @example stepCalled(2, "drive wheel") // "drive wheel (step 3)"
+ */
+export const stepCalled = (at: number, what: string | null | undefined): string =>
+  what ? `${what} (step ${at + 1})` : `step ${at + 1}`;

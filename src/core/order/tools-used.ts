@@ -13,12 +13,16 @@ export function punchFor(pinMm: number): string {
   return first ? `${first.says} punch${other && other !== first ? ` (${other.says})` : ""}` : "pin punch";
 }
 
-/** The tools that a step's own facts call for: drivers for its screws, a punch for its pins, pliers for its clips, and what freed it. */
+/**
+ * The tools that a step's own facts call for: drivers for its screws, a punch for its pins, pliers for its
+ * clips, and what freed it.
+ */
 export function toolsOf(step: Pick<StripStep, "hardware" | "freed" | "tools">): string[] {
   const out = new Set<string>(step.tools ?? []);
   for (const h of step.hardware ?? []) {
     if (h.drive) out.add(h.drive);
-    if (h.kind === "pin" && Number(h.thread) > 0.5 && step.freed?.how !== "pull") out.add(punchFor(Number(h.thread)));
+    if (h.kind === "pin" && Number(h.thread) > 0.5 && step.freed?.how !== "pull")
+      out.add(punchFor(Number(h.thread)));
     if (h.kind === "circlip") out.add("circlip pliers");
     if (h.kind === "cable-tie") out.add("side cutters");
     if (h.kind === "split-pin") out.add("pliers");
@@ -27,10 +31,15 @@ export function toolsOf(step: Pick<StripStep, "hardware" | "freed" | "tools">): 
   if (step.freed) {
     const { tool, standIn } = FREEING_WORDS[step.freed.how];
     const said = step.freed.tool ?? (step.freed.standIn && standIn ? standIn.tool : tool);
-    if (said !== "hand" && !(step.freed.how === "drive" && [...out].some((t) => t.includes("punch")))) out.add(said);
+    if (said !== "hand" && !(step.freed.how === "drive" && [...out].some((t) => t.includes("punch"))))
+      out.add(said);
   }
   return [...out];
 }
 
-/** What to lay out for the next unit of this model: every tool of a strip, in the order it was first needed. */
-export const toolsUsed = (steps: readonly StripStep[]): string[] => [...new Set(steps.flatMap((s) => toolsOf(s)))];
+/**
+ * What to lay out for the next unit of this model: every tool of a strip, in the order it was first needed.
+ */
+export const toolsUsed = (steps: readonly StripStep[]): string[] => [
+  ...new Set(steps.flatMap((s) => toolsOf(s))),
+];

@@ -2,7 +2,10 @@ import { Fault } from "../fault";
 import type { CheckedStrip } from "./checked-strip";
 import { ranksOf } from "./ranks";
 
-/** For every step the steps it needed directly, as indices; a note in between is looked through. Notes themselves have an entry too. */
+/**
+ * For every step the steps it needed directly, as indices; a note in between is looked through. Notes
+ * themselves have an entry too.
+ */
 export type Needs = readonly (readonly number[])[];
 
 /** How a refusal names a step, by its index; files know them by their ids. */
@@ -13,7 +16,8 @@ const byId =
     strip.steps[i]?.id ?? "";
 
 /**
- * What every step needed, with notes looked through: a note lays nothing down, so what needed it needed what it needed.
+ * What every step needed, with notes looked through: a note lays nothing down, so what needed it needed what
+ * it needed.
  * Refuses a circle and names the steps on it.
  */
 export function needsOf(strip: CheckedStrip, called: StepCalled = byId(strip)): Needs {
@@ -49,14 +53,19 @@ export function needsOf(strip: CheckedStrip, called: StepCalled = byId(strip)): 
 }
 
 function circle(names: readonly string[]): Fault {
-  return new Fault("steps", `these steps wait for each other in a circle: ${[...names, names[0]].join(" → ")}`);
+  return new Fault(
+    "steps",
+    `these steps wait for each other in a circle: ${[...names, names[0]].join(" → ")}`,
+  );
 }
 
 /**
  * The order in which the steps are undone, as step indices; notes have no inverse and are left out.
  *
- * A step is undone after every step that needed it. The steps of one bundle stand next to each other. Where that leaves a choice
- * the latest step of the strip goes first, so that a strip written down in its true order is undone in exactly the reverse; or the one that somebody ordered first.
+ * A step is undone after every step that needed it. The steps of one bundle stand next to each other. Where
+ * that leaves a choice
+ * the latest step of the strip goes first, so that a strip written down in its true order is undone in
+ * exactly the reverse; or the one that somebody ordered first.
  * It is Kahn's topological sort with the highest index taken first, run over bundles and then inside each.
  *
  * Refuses bundles that would have to stand inside each other, and names the steps.
@@ -81,25 +90,38 @@ export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled 
       const gv = groupOf.get(v);
       if (gv && gv !== gu) before.get(gv)?.add(gu);
     }
-  const order = latestFirst([...members.keys()], before, (g) => Math.max(...(members.get(g) as number[]).map(rank)));
+  const order = latestFirst([...members.keys()], before, (g) =>
+    Math.max(...(members.get(g) as number[]).map(rank)),
+  );
   if (order.length < members.size) {
     const stuck = [...members.keys()].filter((g) => !order.includes(g));
     const ring = ringAmong(stuck, before);
     const steps = ring.flatMap((g) => members.get(g) as number[]).map(called);
-    throw new Fault("steps", `the bundles stand in each other's way, so they cannot go back as one: ${steps.join(", ")}`);
+    throw new Fault(
+      "steps",
+      `the bundles stand in each other's way, so they cannot go back as one: ${steps.join(", ")}`,
+    );
   }
   return order.flatMap((g) => {
     const own = members.get(g) as number[];
     if (own.length === 1) return own;
     const inside = new Set(own);
     const waits = new Map(own.map((i) => [i, new Set<number>()]));
-    for (const u of own) for (const v of needs[u] as readonly number[]) if (inside.has(v)) waits.get(v)?.add(u);
+    for (const u of own)
+      for (const v of needs[u] as readonly number[]) if (inside.has(v)) waits.get(v)?.add(u);
     return latestFirst(own, waits, rank);
   });
 }
 
-/** Kahn's algorithm: of all that nothing stands before any more, the one of highest rank. Shorter than the input if a circle is left. */
-function latestFirst<T>(all: readonly T[], before: ReadonlyMap<T, ReadonlySet<T>>, rank: (t: T) => number): T[] {
+/**
+ * Kahn's algorithm: of all that nothing stands before any more, the one of highest rank. Shorter than the
+ * input if a circle is left.
+ */
+function latestFirst<T>(
+  all: readonly T[],
+  before: ReadonlyMap<T, ReadonlySet<T>>,
+  rank: (t: T) => number,
+): T[] {
   const open = new Map(all.map((t) => [t, before.get(t)?.size ?? 0]));
   const after = new Map<T, T[]>(all.map((t) => [t, []]));
   for (const t of all) for (const b of before.get(t) ?? []) after.get(b)?.push(t);

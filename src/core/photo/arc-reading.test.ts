@@ -14,7 +14,10 @@ const cloth =
   (px: number, py: number): readonly [number, number, number] | null =>
     (px - x) * Math.cos(direction) + (py - y) * Math.sin(direction) > along * radius ? [120, 60, 60] : null;
 
-/** How a pinhole camera with focal length f (pixels) and its axis through 0, 0 sees a unit circle at `centre` (pixels), `away` radii off, its normal along `n`. */
+/**
+ * How a pinhole camera with focal length f (pixels) and its axis through 0, 0 sees a unit circle at `centre`
+ * (pixels), `away` radii off, its normal along `n`.
+ */
 function pinhole(f: number, centre: Spot, away: number, lean: number, direction: number): FacePlane {
   // two unit vectors in the face, square on each other: one level, one leaning away
   const [c, s] = [Math.cos(direction), Math.sin(direction)];
@@ -25,7 +28,12 @@ function pinhole(f: number, centre: Spot, away: number, lean: number, direction:
   const v = (i: 0 | 1 | 2): number => e1[i] * s + e2[i] * c;
   const q: Spot = [u(2) / away, v(2) / away];
   const k = f / away;
-  const full = [k * u(0) - centre[0] * q[0], k * v(0) - centre[0] * q[1], k * u(1) - centre[1] * q[0], k * v(1) - centre[1] * q[1]] as const;
+  const full = [
+    k * u(0) - centre[0] * q[0],
+    k * v(0) - centre[0] * q[1],
+    k * u(1) - centre[1] * q[0],
+    k * v(1) - centre[1] * q[1],
+  ] as const;
   // the small turn that is left is the gear's own
   const t = Math.atan2(full[2] - full[1], full[0] + full[3]);
   const [ct, st] = [Math.cos(t), Math.sin(t)];
@@ -52,7 +60,10 @@ describe("a camera", () => {
           const usual = (Math.log(f / 1100) / 0.4) ** 2 / 2;
           // tenths of an e-fold is how finely focal lengths are tried
           expect(perspectiveMisfit(whole, plane)).toBeLessThan(usual + 1.5);
-          if (lean > 0.35) expect(perspectiveMisfit(whole, { ...plane, q: [0, 0] })).toBeGreaterThan(perspectiveMisfit(whole, plane) + 3);
+          if (lean > 0.35)
+            expect(perspectiveMisfit(whole, { ...plane, q: [0, 0] })).toBeGreaterThan(
+              perspectiveMisfit(whole, plane) + 3,
+            );
         },
       ),
       { seed: 5 },
@@ -68,7 +79,9 @@ describe("a camera", () => {
 describe("an arc of teeth", () => {
   it("a cloth over a quarter: the count is sure, and no tooth under the cloth is called gone", () => {
     const { answer, rings } = readGear(
-      drawnGears(640, 480, [{ teeth: 40, plane: tilted(320, 240, 190), missing: [30, 31] }], { cover: cloth(320, 240, 190, 0.6, 0.5) }),
+      drawnGears(640, 480, [{ teeth: 40, plane: tilted(320, 240, 190), missing: [30, 31] }], {
+        cover: cloth(320, 240, 190, 0.6, 0.5),
+      }),
     );
     expect(answer.teeth).toBe(40);
     expect(answer.missing).toMatchObject({ count: 2 });
@@ -83,7 +96,11 @@ describe("an arc of teeth", () => {
   });
 
   it("half of a gear gives no count, and says that it is the half that is lacking", () => {
-    const { answer } = readGear(drawnGears(640, 480, [{ teeth: 44, plane: tilted(330, 250, 190) }], { cover: cloth(330, 250, 190, 0.05, 1.2) }));
+    const { answer } = readGear(
+      drawnGears(640, 480, [{ teeth: 44, plane: tilted(330, 250, 190) }], {
+        cover: cloth(330, 250, 190, 0.05, 1.2),
+      }),
+    );
     expect(answer.teeth).toBeNull();
     expect(answer.says).toMatch(/^Only a part of the ring is in sight/);
     expect(answer.candidates.length).toBeGreaterThan(0);
@@ -92,22 +109,35 @@ describe("an arc of teeth", () => {
 
   it("tells a count from its neighbours the better, the more is seen, and leaves it where too little is", () => {
     const odds = [0.75, 0.45, 0.25].map((along) => {
-      const p = planesOf(drawnGears(640, 480, [{ teeth: 36, plane: tilted(320, 240, 190) }], { cover: cloth(320, 240, 190, along, 2) }));
+      const p = planesOf(
+        drawnGears(640, 480, [{ teeth: 36, plane: tilted(320, 240, 190) }], {
+          cover: cloth(320, 240, 190, along, 2),
+        }),
+      );
       const arc = arcReading(p, { teeth: 36, plane: tilted(323, 238, 188) });
       expect(arc?.teeth).toBe(36);
       return arc?.odds as number;
     });
     expect(odds[0]).toBeGreaterThan(odds[1] as number);
     expect(odds[1]).toBeGreaterThan(odds[2] as number);
-    const half = planesOf(drawnGears(640, 480, [{ teeth: 36, plane: tilted(320, 240, 190) }], { cover: cloth(320, 240, 190, -0.3, 2) }));
+    const half = planesOf(
+      drawnGears(640, 480, [{ teeth: 36, plane: tilted(320, 240, 190) }], {
+        cover: cloth(320, 240, 190, -0.3, 2),
+      }),
+    );
     expect(arcReading(half, { teeth: 36, plane: tilted(320, 240, 190) })?.odds).toBe(0);
     const open = planesOf(drawnGears(640, 480, [{ teeth: 36, plane: tilted(320, 240, 190) }]));
     expect(arcReading(open, { teeth: 36, plane: tilted(320, 240, 190) })).toBeNull();
   });
 
   it("finds the true count from a neighbour's", () => {
-    const p = planesOf(drawnGears(640, 480, [{ teeth: 52, plane: tilted(320, 240, 200) }], { cover: cloth(320, 240, 200, 0.6, 4) }));
-    for (const teeth of [51, 53]) expect(arcReading(p, { teeth, plane: tilted(322, 241, 199) })?.teeth).toBe(52);
+    const p = planesOf(
+      drawnGears(640, 480, [{ teeth: 52, plane: tilted(320, 240, 200) }], {
+        cover: cloth(320, 240, 200, 0.6, 4),
+      }),
+    );
+    for (const teeth of [51, 53])
+      expect(arcReading(p, { teeth, plane: tilted(322, 241, 199) })?.teeth).toBe(52);
   });
 
   it("whatever is hidden, the answer is the true count or none", () => {
@@ -119,7 +149,10 @@ describe("an arc of teeth", () => {
         fc.double({ min: 0, max: 6.28, noNaN: true }),
         (teeth, along, direction) => {
           const { answer } = readGear(
-            drawnGears(480, 360, [{ teeth, plane: tilted(240, 180, 150), turn: direction / 3 }], { cover: cloth(240, 180, 150, along, direction), noise: 5 }),
+            drawnGears(480, 360, [{ teeth, plane: tilted(240, 180, 150), turn: direction / 3 }], {
+              cover: cloth(240, 180, 150, along, direction),
+              noise: 5,
+            }),
           );
           if (answer.teeth === teeth) right++;
           expect([teeth, null]).toContain(answer.teeth);
@@ -132,7 +165,17 @@ describe("an arc of teeth", () => {
 
   it("its certainty asks for odds, for windows, and for more odds the less is seen", () => {
     const arc = { seen: 0.68, agreement: 0.999, odds: 14 };
-    const e: RingEvidence = { agreement: 1, score: 0.8, margin: 0, depth: 1, separation: 0.8, beyond: 0.1, seen: 0.7, standing: 1, arc };
+    const e: RingEvidence = {
+      agreement: 1,
+      score: 0.8,
+      margin: 0,
+      depth: 1,
+      separation: 0.8,
+      beyond: 0.1,
+      seen: 0.7,
+      standing: 1,
+      arc,
+    };
     expect(certaintyOf(e, 40)).toBe(1);
     expect(certaintyOf({ ...e, arc: { ...arc, odds: 3 } }, 40)).toBe(0);
     expect(certaintyOf({ ...e, arc: { ...arc, seen: 0.48 } }, 40)).toBeLessThan(0.5);

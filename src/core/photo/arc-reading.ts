@@ -40,11 +40,20 @@ const ROUNDS: readonly WindowSpread[] = [
   { phase: 0.15, root: 0.008 },
   { phase: 0.15, root: 0.008 },
 ];
-/** Nothing is measured better than this, whatever its scatter says: 1.3 % of a pitch, 0.3 % of the tip radius, a third of a pixel. */
+/**
+ * Nothing is measured better than this, whatever its scatter says: 1.3 % of a pitch, 0.3 % of the tip radius,
+ * a third of a pixel.
+ */
 const FLOOR = { phase: 0.08, radius: 0.003, pixels: 0.35 } as const;
-/** Of windows that are faint: the spread of a phase (radians of a tooth) at full strength, how many have none of the ring's, and the weight under which nothing is read. */
+/**
+ * Of windows that are faint: the spread of a phase (radians of a tooth) at full strength, how many have none
+ * of the ring's, and the weight under which nothing is read.
+ */
 const FAINT = { phase: 0.15, anywhere: 0.3, least: 0.12 } as const;
-/** With fewer teeth the next count is so far off that a ring hardly needs this, and so few windows speak that it can be led astray. */
+/**
+ * With fewer teeth the next count is so far off that a ring hardly needs this, and so few windows speak that
+ * it can be led astray.
+ */
 const FEWEST_ON_ARC = 10;
 /** Odds (natural logarithm) from which two counts are told apart at all. */
 export const TOLD_APART = 3;
@@ -54,7 +63,10 @@ export const AGREES = 0.96;
 const LEAST = 0.4;
 const MOST_SEEN = 0.95;
 
-/** The windows of a track that stand in runs of three or more, without those at a run's ends: they look over the edge of what hides the rest. */
+/**
+ * The windows of a track that stand in runs of three or more, without those at a run's ends: they look over
+ * the edge of what hides the rest.
+ */
 function plainWindows(track: PhaseTrack): boolean[] {
   const n = track.weights.length;
   const at = (k: number): boolean => (track.weights[(k + n) % n] as number) > 0.5;
@@ -68,7 +80,10 @@ const atAngle =
   };
 const shareOf = (windows: readonly boolean[]): number => windows.filter(Boolean).length / windows.length;
 
-/** Only the windows at these angles, all believed alike; of the two ways a root is seen only the commoner, as each has an error of its own. */
+/**
+ * Only the windows at these angles, all believed alike; of the two ways a root is seen only the commoner, as
+ * each has an error of its own.
+ */
 function onArc(track: PhaseTrack, visible: Visible): PhaseTrack {
   const on = Array.from(track.angles, visible);
   const edges = on.filter((o, k) => o && track.rootWeights[k] === 1).length;
@@ -92,7 +107,14 @@ function laid(p: Planes, start: FacePlane, teeth: number, visible?: Visible): La
     if (round === ROUNDS.length - 1) {
       const cosines = fit.strays.phases.filter((v) => !Number.isNaN(v)).map(Math.cos);
       const faint = faintMisfit(fit.strays.all, track.weights, arc.weights);
-      return { teeth, plane, strays: fit.strays, faint, own, agreement: cosines.reduce((a, b) => a + b, 0) / (cosines.length || 1) };
+      return {
+        teeth,
+        plane,
+        strays: fit.strays,
+        faint,
+        own,
+        agreement: cosines.reduce((a, b) => a + b, 0) / (cosines.length || 1),
+      };
     }
     plane = fit.plane;
   }
@@ -105,7 +127,8 @@ function scatter(x: Float64Array): number {
 }
 
 /**
- * Minus the logarithm of the likelihood of strays, but for a constant: Student's t with four degrees of freedom, as some windows are grease or
+ * Minus the logarithm of the likelihood of strays, but for a constant: Student's t with four degrees of
+ * freedom, as some windows are grease or
  * shadow. Windows overlap by two thirds, so that two say what one would alone.
  */
 function misfit(x: Float64Array, sigma: number): number {
@@ -115,8 +138,10 @@ function misfit(x: Float64Array, sigma: number): number {
 }
 
 /**
- * The same of the windows that were left out. Where the teeth are only faint (in shadow, on a bench of their own colour) their phases are where the right count says, if
- * roughly; what lies over a ring has any phase. So each is either near its place, the less so the fainter it is, or anywhere.
+ * The same of the windows that were left out. Where the teeth are only faint (in shadow, on a bench of their
+ * own colour) their phases are where the right count says, if
+ * roughly; what lies over a ring has any phase. So each is either near its place, the less so the fainter it
+ * is, or anywhere.
  */
 function faintMisfit(phases: Float64Array, weights: Float64Array, used: Float64Array): number {
   const n = phases.length;
@@ -139,7 +164,10 @@ interface Compared {
   readonly ranked: readonly { readonly laid: Laid; readonly loss: number }[];
 }
 
-/** Minus the logarithm of each count's likelihood; how finely anything can be measured here is taken from the count whose windows scatter least. */
+/**
+ * Minus the logarithm of each count's likelihood; how finely anything can be measured here is taken from the
+ * count whose windows scatter least.
+ */
 function ranked(p: Planes, tries: Iterable<Laid>): Compared["ranked"] {
   const all = [...tries];
   const pixel = FLOOR.pixels / sizeOf((all[0] as Laid).plane);
@@ -151,11 +179,17 @@ function ranked(p: Planes, tries: Iterable<Laid>): Compared["ranked"] {
     ["roots", sigma("roots", radius)],
     ["tips", sigma("tips", radius)],
   ] as const;
-  const loss = (t: Laid): number => perspectiveMisfit(p.whole, t.plane) + t.faint + sigmas.reduce((sum, [of, s]) => sum + misfit(t.strays[of], s), 0);
+  const loss = (t: Laid): number =>
+    perspectiveMisfit(p.whole, t.plane) +
+    t.faint +
+    sigmas.reduce((sum, [of, s]) => sum + misfit(t.strays[of], s), 0);
   return all.map((t) => ({ laid: t, loss: loss(t) })).sort((a, b) => a.loss - b.loss);
 }
 
-/** Lays a count and its neighbours on the windows that are plain from where it lies, and moves on to a neighbour that is likelier. */
+/**
+ * Lays a count and its neighbours on the windows that are plain from where it lies, and moves on to a
+ * neighbour that is likelier.
+ */
 function compared(p: Planes, from: Laying, turns: number): Compared {
   const first = laid(p, from.plane, from.teeth);
   const seen = shareOf(first.own);
@@ -169,12 +203,15 @@ function compared(p: Planes, from: Laying, turns: number): Compared {
     if (tries.has(best.teeth - 1) && tries.has(best.teeth + 1)) return { seen, visible, ranked: order };
     // from where another count lies, more or other windows may be plain
     if (best.teeth !== first.teeth && turns > 0) return compared(p, best, turns - 1);
-    if (Math.abs(best.teeth - first.teeth) > 2) return { seen, visible, ranked: [order[0] as (typeof order)[number]] };
+    if (Math.abs(best.teeth - first.teeth) > 2)
+      return { seen, visible, ranked: [order[0] as (typeof order)[number]] };
     const track = onArc(phaseTrack(p, best.plane, best.teeth), visible);
     for (const teeth of [best.teeth - 1, best.teeth + 1]) {
       if (tries.has(teeth)) continue;
       // where the neighbour lies, and where this count would move it: whichever rests better
-      const starts = [best.plane, trackFit(track, best.plane, teeth, ROUNDS[0]).plane].map((plane) => laid(p, plane, teeth, visible));
+      const starts = [best.plane, trackFit(track, best.plane, teeth, ROUNDS[0]).plane].map((plane) =>
+        laid(p, plane, teeth, visible),
+      );
       tries.set(
         teeth,
         starts.reduce((a, b) => (b.agreement > a.agreement ? b : a)),
@@ -185,11 +222,15 @@ function compared(p: Planes, from: Laying, turns: number): Compared {
 const oddsOf = ({ ranked: [best, next] }: Compared): number => (best && next ? next.loss - best.loss : 0);
 
 /**
- * Reads an arc of teeth: what is hidden is left out altogether, and each count near the one given is laid on the rest until it lies still, moving
- * centre, stretch and perspective as suits it best. What then tells them apart is that a wrong count needs teeth that stray from their places, a root
- * circle that is none, or a perspective no camera has; how plainly is the odds. They are 0 where too little is seen to say anything.
+ * Reads an arc of teeth: what is hidden is left out altogether, and each count near the one given is laid on
+ * the rest until it lies still, moving
+ * centre, stretch and perspective as suits it best. What then tells them apart is that a wrong count needs
+ * teeth that stray from their places, a root
+ * circle that is none, or a perspective no camera has; how plainly is the odds. They are 0 where too little
+ * is seen to say anything.
  *
- * A count that comes out well ahead has to come out ahead from where its neighbours lie, too: a fit may have been caught beside its place.
+ * A count that comes out well ahead has to come out ahead from where its neighbours lie, too: a fit may have
+ * been caught beside its place.
  * @returns null where all is in sight, or with so few teeth that this says nothing
  */
 export function arcReading(p: Planes, from: Laying): ArcReading | null {

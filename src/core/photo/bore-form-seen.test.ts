@@ -16,8 +16,16 @@ function within(line: readonly P[], [x, y]: P): boolean {
   return inside;
 }
 
-/** A plain disc of a face with a bore of some form, its walls in shadow on one side, a little noise over it. */
-function bored(form: BoreForm | null, share: number, turn: number, plane: FacePlane, bench: number): ReturnType<typeof planesOf> {
+/**
+ * A plain disc of a face with a bore of some form, its walls in shadow on one side, a little noise over it.
+ */
+function bored(
+  form: BoreForm | null,
+  share: number,
+  turn: number,
+  plane: FacePlane,
+  bench: number,
+): ReturnType<typeof planesOf> {
   const [width, height] = [480, 400];
   const data = new Uint8ClampedArray(width * height * 4);
   const line = form ? boreOutline(2 * share, form) : [];

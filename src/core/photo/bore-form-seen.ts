@@ -32,7 +32,10 @@ const STEP = 1.07;
 /** A hub stands up to so many tip radii over the face, or lies that much below it. */
 const HIGH = 0.7;
 const LOW = -0.1;
-/** Places on the way that a hub's bore may be seen at are this far apart, and so far to its sides, in tip radii. */
+/**
+ * Places on the way that a hub's bore may be seen at are this far apart, and so far to its sides, in tip
+ * radii.
+ */
 const APART = 0.03;
 const SIDES = [0, -0.04, 0.04] as const;
 /** Where so little of a circle lies on an edge, no other form lies on one. */
@@ -49,8 +52,12 @@ const PLAIN_PX = 30;
 const WEIGHT = 40;
 
 /**
- * Which form the bore has, the likeliest first. The face around a bore is of one colour, what is seen in the bore is of any other: each form is laid into the middle in every size, turn and place, and what counts is how much of its edge has the face's colour just outside and another just inside. So neither
- * a hub around the bore, which is of the face's colour inside too, nor what lies in the bore is taken for its edge. A hub that stands up is seen beside the middle, along the way in which the camera leans: there it is looked for.
+ * Which form the bore has, the likeliest first. The face around a bore is of one colour, what is seen in the
+ * bore is of any other: each form is laid into the middle in every size, turn and place, and what counts is
+ * how much of its edge has the face's colour just outside and another just inside. So neither
+ * a hub around the bore, which is of the face's colour inside too, nor what lies in the bore is taken for its
+ * edge. A hub that stands up is seen beside the middle, along the way in which the camera leans: there it is
+ * looked for.
  *
  * @returns empty where nothing in the middle looks like a bore
  */
@@ -58,15 +65,22 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
   const patch = patchOf(p, face);
   const places = placesOver(p, face);
   const pixel = 1 / sizeOf(face);
-  // at first far enough from the edge to find it from nearby; then close to it as well, so that its place is told
+  // at first far enough from the edge to find it from nearby; then close to it as well, so that its place is
+  // told
   const far = (share: number): number => Math.max(0.14 * share, 2.6 * pixel);
-  const near = (share: number): readonly number[] => [Math.max(0.045 * share, 1.3 * pixel), Math.max(0.1 * share, 2.6 * pixel)];
+  const near = (share: number): readonly number[] => [
+    Math.max(0.045 * share, 1.3 * pixel),
+    Math.max(0.1 * share, 2.6 * pixel),
+  ];
   const coarse = boreShapes(COARSE);
   const round = coarse[0] as Shape;
   /** of each form, at each size, where it fits best */
   const best = coarse.map((): { at: Laid; score: number }[] => []);
   for (let share = LEAST; share <= MOST; share *= STEP) {
-    const tops = coarse.map((): { at: Laid; score: number } => ({ at: { share, turn: 0, x: 0, y: 0 }, score: 0 }));
+    const tops = coarse.map((): { at: Laid; score: number } => ({
+      at: { share, turn: 0, x: 0, y: 0 },
+      score: 0,
+    }));
     for (const [x, y] of places) {
       const colour = faceColour(patch, round.edge, { share: share * 1.3, x, y });
       const circle = edgeShare(patch, round.edge, { share, turn: 0, x, y }, [far(share)], colour);
@@ -82,7 +96,9 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
     }
     for (const [f, top] of tops.entries()) best[f]?.push(top);
   }
-  const peaks = (best[0] as { score: number }[]).map((_, i) => Math.max(...best.map((b) => (b[i] as { score: number }).score)));
+  const peaks = (best[0] as { score: number }[]).map((_, i) =>
+    Math.max(...best.map((b) => (b[i] as { score: number }).score)),
+  );
   const highest = Math.max(...peaks);
   if (!(highest > SHAPE)) return [];
   // the innermost that is nearly as plain: a recess around the hub is no bore
@@ -102,7 +118,14 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
     // from where it was found by itself, and from the circle in any turn
     const turns = Math.max(4, Math.round(shape.turn / 5));
     const turned = SHRUNK.flatMap((k) =>
-      Array.from({ length: turns }, (_, i): Laid => ({ ...circle.at, share: circle.at.share * k, turn: (i * shape.turn * Math.PI) / 180 / turns })),
+      Array.from(
+        { length: turns },
+        (_, i): Laid => ({
+          ...circle.at,
+          share: circle.at.share * k,
+          turn: (i * shape.turn * Math.PI) / 180 / turns,
+        }),
+      ),
     );
     const fromCircle = turned.reduce(
       (a, l) => {
@@ -119,31 +142,49 @@ export function boreFormsOf(p: Planes, face: FacePlane): SeenBoreForm[] {
   const pixels = circle.at.share * sizeOf(face);
   const says = WEIGHT * Math.min(1, pixels / PLAIN_PX);
   const top = Math.max(...weighed.map((w) => w.score));
-  const odds = weighed.map((w) => ({ form: w.form, share: w.share, weight: w.often * Math.exp(says * (w.score - top)) }));
+  const odds = weighed.map((w) => ({
+    form: w.form,
+    share: w.share,
+    weight: w.often * Math.exp(says * (w.score - top)),
+  }));
   const all = odds.reduce((s, w) => s + w.weight, 0);
-  return odds.map(({ form, share, weight }) => ({ form, share, probability: weight / all })).sort((a, b) => b.probability - a.probability);
+  return odds
+    .map(({ form, share, weight }) => ({ form, share, probability: weight / all }))
+    .sort((a, b) => b.probability - a.probability);
 }
 
-/** Places of the face where the middle of a hub's bore may be seen: along the way in which a camera sees the face's normal, and a little to its sides. */
+/**
+ * Places of the face where the middle of a hub's bore may be seen: along the way in which a camera sees the
+ * face's normal, and a little to its sides.
+ */
 function placesOver(p: Planes, face: FacePlane): Spot[] {
   const over = seenOver(p.whole, face);
   const [u, v] = over(HIGH);
   const way = Math.hypot(u, v);
   const steps = Math.max(4, Math.ceil(way / APART));
   const side: Spot = way > 1e-6 ? [-v / way, u / way] : [1, 0];
-  return Array.from({ length: steps + 1 }, (_, i) => over(LOW + ((HIGH - LOW) * i) / steps)).flatMap(([x, y]) =>
-    SIDES.map((s): Spot => [x + s * side[0], y + s * side[1]]),
+  return Array.from({ length: steps + 1 }, (_, i) => over(LOW + ((HIGH - LOW) * i) / steps)).flatMap(
+    ([x, y]) => SIDES.map((s): Spot => [x + s * side[0], y + s * side[1]]),
   );
 }
 
 /** How much of a laid shape's edge has the face's colour outside and another inside: 1 all of it. */
-function edgeShare(patch: Patch, edge: Shape["edge"], at: Laid, offs: readonly number[], colour: FaceColour): number {
+function edgeShare(
+  patch: Patch,
+  edge: Shape["edge"],
+  at: Laid,
+  offs: readonly number[],
+  colour: FaceColour,
+): number {
   const [c, s] = [Math.cos(at.turn), Math.sin(at.turn)];
   let sum = 0;
   for (const [x, y, nx, ny] of edge) {
     const [u, v] = [at.x + (x * c - y * s) * at.share, at.y + (x * s + y * c) * at.share];
     const [du, dv] = [nx * c - ny * s, nx * s + ny * c];
-    for (const off of offs) sum += strange(patch, cellAt(u - du * off, v - dv * off), colour) - strange(patch, cellAt(u + du * off, v + dv * off), colour);
+    for (const off of offs)
+      sum +=
+        strange(patch, cellAt(u - du * off, v - dv * off), colour) -
+        strange(patch, cellAt(u + du * off, v + dv * off), colour);
   }
   return sum / edge.length / offs.length;
 }

@@ -1,7 +1,10 @@
 import { type BoreForm, boreOutline } from "../gear/bore-form";
 import type { Spot } from "./face-plane";
 
-/** Forms that can be told from the front, how often each is met, and after what turn it looks the same, degrees. */
+/**
+ * Forms that can be told from the front, how often each is met, and after what turn it looks the same,
+ * degrees.
+ */
 const FORMS: readonly (readonly [form: BoreForm, often: number, turn: number])[] = [
   ["round", 0.5, 0],
   ["keyway", 0.13, 360],
@@ -24,8 +27,18 @@ export interface Shape {
 
 /** Points evenly along a closed line, each with its outward normal. */
 function along(line: readonly (readonly [number, number])[], count: number): Shape["edge"] {
-  const clockwise = line.reduce((s, [x, y], i) => s + x * (line[(i + 1) % line.length] as Spot)[1] - (line[(i + 1) % line.length] as Spot)[0] * y, 0) < 0;
-  const lengths = line.map((p, i) => Math.hypot((line[(i + 1) % line.length] as Spot)[0] - p[0], (line[(i + 1) % line.length] as Spot)[1] - p[1]));
+  const clockwise =
+    line.reduce(
+      (s, [x, y], i) =>
+        s + x * (line[(i + 1) % line.length] as Spot)[1] - (line[(i + 1) % line.length] as Spot)[0] * y,
+      0,
+    ) < 0;
+  const lengths = line.map((p, i) =>
+    Math.hypot(
+      (line[(i + 1) % line.length] as Spot)[0] - p[0],
+      (line[(i + 1) % line.length] as Spot)[1] - p[1],
+    ),
+  );
   const step = lengths.reduce((a, b) => a + b, 0) / count;
   const out: [number, number, number, number][] = [];
   let want = step / 2;
@@ -43,4 +56,5 @@ function along(line: readonly (readonly [number, number])[], count: number): Sha
 }
 
 /** Every form with so many points along its edge; the first is round. */
-export const boreShapes = (count: number): Shape[] => FORMS.map(([form, often, turn]) => ({ form, often, turn, edge: along(boreOutline(2, form, 48), count) }));
+export const boreShapes = (count: number): Shape[] =>
+  FORMS.map(([form, often, turn]) => ({ form, often, turn, edge: along(boreOutline(2, form, 48), count) }));

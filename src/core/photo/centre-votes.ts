@@ -27,7 +27,10 @@ interface Edges {
   readonly count: number;
 }
 
-/** Edges of lightness or colour, each weighed against what is usual around it: an edge between two blacks counts like one between white and black. */
+/**
+ * Edges of lightness or colour, each weighed against what is usual around it: an edge between two blacks
+ * counts like one between white and black.
+ */
 function edgesOf(p: Planes): Edges {
   const { width: w, height: h } = p;
   const n = w * h;
@@ -55,7 +58,13 @@ function edgesOf(p: Planes): Edges {
   const usual = boxMean(size, w, h, Math.round(Math.max(w, h) / 14));
   const sorted = Float32Array.from(size).sort();
   const noise = 1.5 * (sorted[n >> 1] as number) + 0.5;
-  const e = { x: new Float32Array(n), y: new Float32Array(n), dx: new Float32Array(n), dy: new Float32Array(n), weight: new Float32Array(n) };
+  const e = {
+    x: new Float32Array(n),
+    y: new Float32Array(n),
+    dx: new Float32Array(n),
+    dy: new Float32Array(n),
+    weight: new Float32Array(n),
+  };
   let count = 0;
   for (let i = 0; i < n; i++) {
     const m = size[i] as number;
@@ -105,8 +114,10 @@ function boxMean(from: Float32Array, w: number, h: number, r: number): Float32Ar
 }
 
 /**
- * Where the centres of round things are: every edge votes along its own normal, since the normals of a circle meet in its centre (the Hough
- * transform for circles of unknown radius). A tilted circle is an ellipse, whose normals do not meet: so it is tried with a few tilts undone.
+ * Where the centres of round things are: every edge votes along its own normal, since the normals of a circle
+ * meet in its centre (the Hough
+ * transform for circles of unknown radius). A tilted circle is an ellipse, whose normals do not meet: so it
+ * is tried with a few tilts undone.
  * Bore, hub, web and the tips of a gear all vote for one place.
  *
  * @param p a small picture, 240 to 400 pixels on the longer side
@@ -123,7 +134,8 @@ export function centreVotes(p: Planes, max = 6): CentreVote[] {
       const [c, s] = [Math.cos(direction), Math.sin(direction)];
       const field = new Float32Array(w * h);
       for (let i = 0; i < e.count; i++) {
-        // in the face's own plane the short axis is stretched back; a normal changes by the inverse, and the walk is made in the picture
+        // in the face's own plane the short axis is stretched back; a normal changes by the inverse, and the
+        // walk is made in the picture
         const along = (e.dx[i] as number) * c + (e.dy[i] as number) * s;
         const across = ((e.dy[i] as number) * c - (e.dx[i] as number) * s) * share * share;
         const m = Math.sqrt(along * along + across * across);
@@ -148,9 +160,14 @@ export function centreVotes(p: Planes, max = 6): CentreVote[] {
       for (let i = 0; i < smooth.length; i++) smooth[i] = (smooth[i] as number) - (broad[i] as number);
       for (let peaks = 0; peaks < 3; peaks++) {
         let best = 0;
-        for (let i = 1; i < smooth.length; i++) if ((smooth[i] as number) > (smooth[best] as number)) best = i;
+        for (let i = 1; i < smooth.length; i++)
+          if ((smooth[i] as number) > (smooth[best] as number)) best = i;
         const [x, y] = [best % w, (best / w) | 0];
-        found.push({ plane: faceFromAxes([x, y], 1, share, direction), votes: smooth[best] as number, share });
+        found.push({
+          plane: faceFromAxes([x, y], 1, share, direction),
+          votes: smooth[best] as number,
+          share,
+        });
         for (let v = Math.max(0, y - 12); v < Math.min(h, y + 13); v++)
           smooth.fill(Number.NEGATIVE_INFINITY, v * w + Math.max(0, x - 12), v * w + Math.min(w, x + 13));
       }
@@ -158,7 +175,9 @@ export function centreVotes(p: Planes, max = 6): CentreVote[] {
   found.sort((a, b) => b.votes - a.votes);
   const kept: CentreVote[] = [];
   for (const f of found) {
-    const near = kept.filter((g) => Math.hypot(g.plane.centre[0] - f.plane.centre[0], g.plane.centre[1] - f.plane.centre[1]) < 14);
+    const near = kept.filter(
+      (g) => Math.hypot(g.plane.centre[0] - f.plane.centre[0], g.plane.centre[1] - f.plane.centre[1]) < 14,
+    );
     if (near.length < 2) kept.push({ plane: f.plane, votes: f.votes });
     if (kept.length === max) break;
   }

@@ -1,4 +1,7 @@
-/** What is the same for every call with one number, and made once for it: the numbers are those of columns and teeth, some hundreds at most. */
+/**
+ * What is the same for every call with one number, and made once for it: the numbers are those of columns and
+ * teeth, some hundreds at most.
+ */
 export function kept<T>(make: (n: number) => T): (n: number) => T {
   const all = new Map<number, T>();
   return (n) => {

@@ -3,7 +3,10 @@ import type { Spot } from "./face-plane";
 import { leastSquares } from "./least-squares";
 import type { Planes } from "./picture";
 
-/** A coin-like disc as it is seen: its centre and the half axes of its ellipse, pixels, and how far its edge strays from that. */
+/**
+ * A coin-like disc as it is seen: its centre and the half axes of its ellipse, pixels, and how far its edge
+ * strays from that.
+ */
 export interface SeenDisc {
   readonly centre: Spot;
   readonly longPx: number;
@@ -14,7 +17,9 @@ export interface SeenDisc {
 
 const RAYS = 120;
 
-/** Sharpness of the edge along a ray at each pixel of it: the greatest change of any plane over three pixels. */
+/**
+ * Sharpness of the edge along a ray at each pixel of it: the greatest change of any plane over three pixels.
+ */
 function sharpness(p: Planes, [x, y]: Spot, angle: number, reach: number): Float64Array {
   const out = new Float64Array(reach);
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
@@ -23,13 +28,17 @@ function sharpness(p: Planes, [x, y]: Spot, angle: number, reach: number): Float
     const v = Math.round(y + s * r);
     return u < 0 || v < 0 || u >= p.width || v >= p.height ? Number.NaN : (plane[v * p.width + u] as number);
   };
-  for (let r = 3; r < reach; r++) for (const plane of p.planes) out[r] = Math.max(out[r] as number, Math.abs(at(plane, r + 1.5) - at(plane, r - 1.5)) || 0);
+  for (let r = 3; r < reach; r++)
+    for (const plane of p.planes)
+      out[r] = Math.max(out[r] as number, Math.abs(at(plane, r + 1.5) - at(plane, r - 1.5)) || 0);
   return out;
 }
 
 /**
- * The disc that a spot lies on. Rays are cast from the spot; the radius at which most of them meet a sharp edge begins the search; then the
- * sharpest edge near the ellipse is taken on every ray and the ellipse fitted to them again, those far off left out.
+ * The disc that a spot lies on. Rays are cast from the spot; the radius at which most of them meet a sharp
+ * edge begins the search; then the
+ * sharpest edge near the ellipse is taken on every ray and the ellipse fitted to them again, those far off
+ * left out.
  *
  * @throws Fault where no round edge lies around the spot
  */
@@ -39,12 +48,15 @@ export function discAt(p: Planes, spot: Spot): SeenDisc {
   let fit: SeenDisc | null = null;
   for (let round = 0; round < 6; round++) {
     const reach = Math.round(Math.min(p.width, p.height) * 0.45);
-    const rays = Array.from({ length: RAYS }, (_, i) => sharpness(p, centre, (2 * Math.PI * i) / RAYS, reach));
+    const rays = Array.from({ length: RAYS }, (_, i) =>
+      sharpness(p, centre, (2 * Math.PI * i) / RAYS, reach),
+    );
     if (round === 0) {
       const sum = new Float64Array(reach);
       for (const ray of rays) {
         const max = Math.max(...ray) || 1;
-        for (let r = 0; r < reach; r++) sum[r] = (sum[r] as number) + Math.min(1, (2 * (ray[r] as number)) / max);
+        for (let r = 0; r < reach; r++)
+          sum[r] = (sum[r] as number) + Math.min(1, (2 * (ray[r] as number)) / max);
       }
       // the tap is a little off the middle: look for the ring in a band
       let best = 8;
@@ -64,7 +76,11 @@ export function discAt(p: Planes, spot: Spot): SeenDisc {
       const angle = (2 * Math.PI * i) / RAYS;
       const near = radiusAt(angle);
       let at = -1;
-      for (let r = Math.max(4, Math.floor(near * (1 - width))); r <= Math.min(reach - 2, Math.ceil(near * (1 + width))); r++)
+      for (
+        let r = Math.max(4, Math.floor(near * (1 - width)));
+        r <= Math.min(reach - 2, Math.ceil(near * (1 + width)));
+        r++
+      )
         if ((ray[r] as number) > (at < 0 ? 8 : (ray[at] as number))) at = r;
       if (at < 0) continue;
       // between pixels: the top of a parabola through the three around it
@@ -73,19 +89,30 @@ export function discAt(p: Planes, spot: Spot): SeenDisc {
       spots.push([centre[0] + r * Math.cos(angle), centre[1] + r * Math.sin(angle)]);
     }
     fit = spots.length > RAYS * 0.5 ? ellipseThrough(spots, centre) : null;
-    if (!fit) throw new Fault("disc", "there is no round edge around that place: tap the middle of the disc, and see that it stands out from what it lies on");
+    if (!fit)
+      throw new Fault(
+        "disc",
+        "there is no round edge around that place: tap the middle of the disc, and see that it stands out from what it lies on",
+      );
     centre = fit.centre;
     const { longPx: a, shortPx: b, direction } = fit;
-    radiusAt = (angle) => (a * b) / Math.hypot(b * Math.cos(angle - direction), a * Math.sin(angle - direction));
+    radiusAt = (angle) =>
+      (a * b) / Math.hypot(b * Math.cos(angle - direction), a * Math.sin(angle - direction));
   }
   const found = fit as SeenDisc;
-  if (found.spreadPx > Math.max(2.5, 0.04 * found.longPx)) throw new Fault("disc", "what lies there is not round enough to be a disc");
+  if (found.spreadPx > Math.max(2.5, 0.04 * found.longPx))
+    throw new Fault("disc", "what lies there is not round enough to be a disc");
   return found;
 }
 
-/** The ellipse through spots, by weighted least squares on the conic a x² + b xy + c y² + d x + e y = 1 about a place inside; far spots lose their say. */
+/**
+ * The ellipse through spots, by weighted least squares on the conic a x² + b xy + c y² + d x + e y = 1 about
+ * a place inside; far spots lose their say.
+ */
 function ellipseThrough(spots: readonly Spot[], about: Spot): SeenDisc | null {
-  const scale = Math.sqrt(spots.reduce((s, [x, y]) => s + (x - about[0]) ** 2 + (y - about[1]) ** 2, 0) / spots.length);
+  const scale = Math.sqrt(
+    spots.reduce((s, [x, y]) => s + (x - about[0]) ** 2 + (y - about[1]) ** 2, 0) / spots.length,
+  );
   const local = spots.map(([x, y]) => [(x - about[0]) / scale, (y - about[1]) / scale] as const);
   let weights = new Float64Array(spots.length).fill(1);
   let out: SeenDisc | null = null;
@@ -107,11 +134,20 @@ function ellipseThrough(spots: readonly Spot[], about: Spot): SeenDisc | null {
     const direction = Math.atan2(-b, c - a) / 2;
     const off = local.map(([x, y]) => {
       const angle = Math.atan2(y - y0, x - x0) - direction;
-      return Math.hypot(x - x0, y - y0) - (long * short) / Math.hypot(short * Math.cos(angle), long * Math.sin(angle));
+      return (
+        Math.hypot(x - x0, y - y0) -
+        (long * short) / Math.hypot(short * Math.cos(angle), long * Math.sin(angle))
+      );
     });
     const usual = 1.48 * (off.map(Math.abs).sort((p, q) => p - q)[off.length >> 1] as number) + 1e-4;
     weights = Float64Array.from(off, (o) => 1 / (1 + (o / (2 * usual)) ** 2) ** 2);
-    out = { centre: [about[0] + x0 * scale, about[1] + y0 * scale], longPx: long * scale, shortPx: short * scale, direction, spreadPx: usual * scale };
+    out = {
+      centre: [about[0] + x0 * scale, about[1] + y0 * scale],
+      longPx: long * scale,
+      shortPx: short * scale,
+      direction,
+      spreadPx: usual * scale,
+    };
   }
   return out;
 }

@@ -14,12 +14,19 @@ export interface DrawnGear {
 
 type Colour = readonly [number, number, number];
 
-/** A picture of drawn gears on a plain or striped bench, with a little noise that is the same every time: what the tests of this folder look at. */
+/**
+ * A picture of drawn gears on a plain or striped bench, with a little noise that is the same every time: what
+ * the tests of this folder look at.
+ */
 export function drawnGears(
   width: number,
   height: number,
   gears: readonly DrawnGear[],
-  { bench = [150, 140, 120], noise = 3, cover }: { bench?: Colour; noise?: number; cover?: (x: number, y: number) => Colour | null } = {},
+  {
+    bench = [150, 140, 120],
+    noise = 3,
+    cover,
+  }: { bench?: Colour; noise?: number; cover?: (x: number, y: number) => Colour | null } = {},
 ): Picture {
   const data = new Uint8ClampedArray(width * height * 4);
   let seed = 7;
@@ -41,7 +48,12 @@ export function drawnGears(
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       // four spots a pixel, so that edges are soft
-      const spots = [at(x + 0.25, y + 0.25), at(x + 0.75, y + 0.25), at(x + 0.25, y + 0.75), at(x + 0.75, y + 0.75)];
+      const spots = [
+        at(x + 0.25, y + 0.25),
+        at(x + 0.75, y + 0.25),
+        at(x + 0.25, y + 0.75),
+        at(x + 0.75, y + 0.75),
+      ];
       const i = (y * width + x) * 4;
       for (let c = 0; c < 3; c++) data[i + c] = spots.reduce((s, p) => s + (p[c] as number), 0) / 4 + grain();
       data[i + 3] = 255;
@@ -49,7 +61,10 @@ export function drawnGears(
   return { width, height, data };
 }
 
-/** Is a place of the face, in polar coordinates, in the gear's body? Teeth are trapezoids: 0.36 of a pitch to each side at the root, 0.16 at the tip. */
+/**
+ * Is a place of the face, in polar coordinates, in the gear's body? Teeth are trapezoids: 0.36 of a pitch to
+ * each side at the root, 0.16 at the tip.
+ */
 function inside(g: DrawnGear, r: number, angle: number): boolean {
   const depth = toothDepth(g.teeth);
   if (r < 1 - depth) return true;

@@ -17,11 +17,18 @@ const CELLS = 400;
 
 /** Cells are as bright as the picture between its pixels; NaN outside it. */
 export function patchOf(p: Planes, face: FacePlane): Patch {
-  const planes = [0, 1, 2].map(() => new Float32Array(CELLS * CELLS).fill(Number.NaN)) as [Float32Array, Float32Array, Float32Array];
+  const planes = [0, 1, 2].map(() => new Float32Array(CELLS * CELLS).fill(Number.NaN)) as [
+    Float32Array,
+    Float32Array,
+    Float32Array,
+  ];
   const { width: w, height: h } = p;
   for (let j = 0; j < CELLS; j++)
     for (let i = 0; i < CELLS; i++) {
-      const [px, py] = toPicture(face, [REACH * ((2 * i + 1) / CELLS - 1), REACH * ((2 * j + 1) / CELLS - 1)]);
+      const [px, py] = toPicture(face, [
+        REACH * ((2 * i + 1) / CELLS - 1),
+        REACH * ((2 * j + 1) / CELLS - 1),
+      ]);
       const [x, y] = [px - 0.5, py - 0.5];
       if (!(x >= 0 && y >= 0 && x < w - 1 && y < h - 1)) continue;
       const [x0, y0] = [x | 0, y | 0];
@@ -53,16 +60,29 @@ export interface FaceColour {
 }
 
 const apart = ({ planes }: Patch, cell: number, [l, a, b]: FaceColour["at"]): number =>
-  Math.abs((planes[0][cell] as number) - l) + Math.abs((planes[1][cell] as number) - a) + Math.abs((planes[2][cell] as number) - b);
+  Math.abs((planes[0][cell] as number) - l) +
+  Math.abs((planes[1][cell] as number) - a) +
+  Math.abs((planes[2][cell] as number) - b);
 
 /** What most of a circle is of: the median of each plane. */
-export function faceColour(patch: Patch, circle: Shape["edge"], at: { readonly x: number; readonly y: number; readonly share: number }): FaceColour {
-  const cells = circle.map(([x, y]) => cellAt(at.x + x * at.share, at.y + y * at.share)).filter((c) => c >= 0);
-  const colour = patch.planes.map((plane) => median(cells.map((c) => plane[c] as number))) as unknown as FaceColour["at"];
+export function faceColour(
+  patch: Patch,
+  circle: Shape["edge"],
+  at: { readonly x: number; readonly y: number; readonly share: number },
+): FaceColour {
+  const cells = circle
+    .map(([x, y]) => cellAt(at.x + x * at.share, at.y + y * at.share))
+    .filter((c) => c >= 0);
+  const colour = patch.planes.map((plane) =>
+    median(cells.map((c) => plane[c] as number)),
+  ) as unknown as FaceColour["at"];
   return { at: colour, spread: median(cells.map((c) => apart(patch, c, colour))) };
 }
 
-/** How far a cell's colour is from the face's, 0 to 1; what the face's own colour strays by counts for nothing. */
+/**
+ * How far a cell's colour is from the face's, 0 to 1; what the face's own colour strays by counts for
+ * nothing.
+ */
 export function strange(patch: Patch, cell: number, { at, spread }: FaceColour): number {
   if (cell < 0) return 0;
   const d = (apart(patch, cell, at) - spread) / Math.max(FULL, SPREADS * spread);

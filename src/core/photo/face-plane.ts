@@ -3,7 +3,8 @@ export type Spot = readonly [x: number, y: number];
 
 /**
  * How a gear's face lies in a picture: a spot w of the face is seen at `centre + A w / (1 + q·w)`.
- * `a` holds the symmetric matrix A = [[a0, a1], [a1, a2]] in pixels (the turn of the gear is not part of it), `q` the perspective.
+ * `a` holds the symmetric matrix A = [[a0, a1], [a1, a2]] in pixels (the turn of the gear is not part of it),
+ * `q` the perspective.
  * This is a plane homography with the turn left out: seven numbers.
  */
 export interface FacePlane {
@@ -27,7 +28,10 @@ export function toFace(f: FacePlane, [x, y]: Spot): [number, number] {
   return [u * k, v * k];
 }
 
-/** The axes of the tip circle as it is seen: half lengths in pixels, the direction of the long one in radians, and the tilt in degrees. */
+/**
+ * The axes of the tip circle as it is seen: half lengths in pixels, the direction of the long one in radians,
+ * and the tilt in degrees.
+ */
 export function axesOf(f: FacePlane): { long: number; short: number; direction: number; tiltDeg: number } {
   const mean = (f.a[0] + f.a[2]) / 2;
   const half = Math.hypot((f.a[0] - f.a[2]) / 2, f.a[1]);
@@ -45,16 +49,31 @@ export function axesOf(f: FacePlane): { long: number; short: number; direction: 
 export function faceFromAxes(centre: Spot, long: number, short: number, direction: number): FacePlane {
   const c = Math.cos(direction);
   const s = Math.sin(direction);
-  return { centre, a: [long * c * c + short * s * s, (long - short) * c * s, long * s * s + short * c * c], q: [0, 0] };
+  return {
+    centre,
+    a: [long * c * c + short * s * s, (long - short) * c * s, long * s * s + short * c * c],
+    q: [0, 0],
+  };
 }
 
 /** The same face in a picture that begins elsewhere. */
-export const moved = (f: FacePlane, x: number, y: number): FacePlane => ({ ...f, centre: [f.centre[0] + x, f.centre[1] + y] });
+export const moved = (f: FacePlane, x: number, y: number): FacePlane => ({
+  ...f,
+  centre: [f.centre[0] + x, f.centre[1] + y],
+});
 
-export const scaled = (f: FacePlane, k: number): FacePlane => ({ centre: [f.centre[0] * k, f.centre[1] * k], a: [f.a[0] * k, f.a[1] * k, f.a[2] * k], q: f.q });
+export const scaled = (f: FacePlane, k: number): FacePlane => ({
+  centre: [f.centre[0] * k, f.centre[1] * k],
+  a: [f.a[0] * k, f.a[1] * k, f.a[2] * k],
+  q: f.q,
+});
 
 /** The same plane with another radius called 1. */
-export const resized = (f: FacePlane, k: number): FacePlane => ({ ...f, a: [f.a[0] * k, f.a[1] * k, f.a[2] * k], q: [f.q[0] * k, f.q[1] * k] });
+export const resized = (f: FacePlane, k: number): FacePlane => ({
+  ...f,
+  a: [f.a[0] * k, f.a[1] * k, f.a[2] * k],
+  q: [f.q[0] * k, f.q[1] * k],
+});
 
 /** Mean radius of the circle of radius 1 as it is seen, pixels. */
 export const sizeOf = (f: FacePlane): number => Math.sqrt(f.a[0] * f.a[2] - f.a[1] ** 2);

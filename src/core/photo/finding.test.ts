@@ -13,7 +13,8 @@ import { silhouettes } from "./silhouettes";
 import { toothSlots } from "./tooth-slots";
 import { followed, trackFit } from "./track-fit";
 
-const off = (a: readonly number[], x: number, y: number): number => Math.hypot((a[0] as number) - x, (a[1] as number) - y);
+const off = (a: readonly number[], x: number, y: number): number =>
+  Math.hypot((a[0] as number) - x, (a[1] as number) - y);
 
 describe("finding a gear", () => {
   const picture = drawnGears(640, 480, [{ teeth: 36, plane: tilted(300, 260, 150, 25), missing: [3, 4] }]);
@@ -29,7 +30,12 @@ describe("finding a gear", () => {
 
   it("it stands out from the bench as a round thing of about its size", () => {
     const found = silhouettes(small).map((f) => scaled(f, k));
-    expect(found.some((f) => off(f.centre, 300, 260) < 12 && Math.abs(sizeOf(f) / sizeOf(tilted(300, 260, 150, 25)) - 1) < 0.12)).toBe(true);
+    expect(
+      found.some(
+        (f) =>
+          off(f.centre, 300, 260) < 12 && Math.abs(sizeOf(f) / sizeOf(tilted(300, 260, 150, 25)) - 1) < 0.12,
+      ),
+    ).toBe(true);
     expect(silhouettes(planesOf(drawnGears(240, 180, []), 240))).toEqual([]);
   });
 
@@ -64,7 +70,8 @@ describe("finding a gear", () => {
   it("on the right ring no other count fits as well", () => {
     const track = phaseTrack(planes, tilted(300, 260, 150, 25), 36);
     const right = trackFit(track, tilted(300, 260, 150, 25), 36).score;
-    for (const z of [34, 35, 37, 38]) expect(trackFit(track, tilted(300, 260, 150, 25), z).score, String(z)).toBeLessThan(right - 0.08);
+    for (const z of [34, 35, 37, 38])
+      expect(trackFit(track, tilted(300, 260, 150, 25), z).score, String(z)).toBeLessThan(right - 0.08);
   });
 
   it("each place is told: a tooth, or none; and the sizes are those that were drawn", () => {
@@ -77,7 +84,9 @@ describe("finding a gear", () => {
 
   it("something of another colour over the teeth hides them, and they are not called gone", () => {
     const greasy = planesOf(
-      drawnGears(640, 480, [{ teeth: 24, plane: tilted(320, 240, 180) }], { cover: (x, y) => (Math.hypot(x - 490, y - 240) < 34 ? [190, 30, 25] : null) }),
+      drawnGears(640, 480, [{ teeth: 24, plane: tilted(320, 240, 180) }], {
+        cover: (x, y) => (Math.hypot(x - 490, y - 240) < 34 ? [190, 30, 25] : null),
+      }),
       640,
     );
     const states = toothSlots(greasy, tilted(320, 240, 180), 24).slots.map((s) => s.state);
@@ -99,7 +108,10 @@ describe("how large it is", () => {
       // half a tip radius either side of the centre, 20 mm in all: a tip radius is 20 mm
       const at = (s: number): [number, number] => {
         const [u, v] = [0.5 * s * Math.cos(angle), 0.5 * s * Math.sin(angle)];
-        return [plane.centre[0] + plane.a[0] * u + plane.a[1] * v, plane.centre[1] + plane.a[1] * u + plane.a[2] * v];
+        return [
+          plane.centre[0] + plane.a[0] * u + plane.a[1] * v,
+          plane.centre[1] + plane.a[1] * u + plane.a[2] * v,
+        ];
       };
       expect(scaleFromPoints(plane, at(-1), at(1), 20).value).toBeCloseTo(20, 6);
     }
@@ -129,14 +141,23 @@ describe("how large it is", () => {
     ).toThrow(/does not lie flat/);
   });
   it("sizes carry the spread of the scale and of the ring", () => {
-    const slots = toothSlots(planesOf(drawnGears(640, 480, [{ teeth: 30, plane: tilted(320, 240, 200) }]), 640), tilted(320, 240, 200), 30);
+    const slots = toothSlots(
+      planesOf(drawnGears(640, 480, [{ teeth: 30, plane: tilted(320, 240, 200) }]), 640),
+      tilted(320, 240, 200),
+      30,
+    );
     const { tipDiameter, rootDiameter } = faceSizes({ slots }, { value: 16, u: 0.16 });
     expect(tipDiameter.value).toBe(32);
     expect(tipDiameter.u).toBeGreaterThan(0.32);
     expect(rootDiameter.value).toBeLessThan(29);
   });
   it("a coin is found from a place on it, and a tap on the bench is answered with a sentence", () => {
-    const coin = planesOf(drawnGears(640, 480, [], { cover: (x, y) => (Math.hypot((x - 420) / 1, (y - 200) / 0.9) < 60 ? [190, 150, 60] : null) }), 640);
+    const coin = planesOf(
+      drawnGears(640, 480, [], {
+        cover: (x, y) => (Math.hypot((x - 420) / 1, (y - 200) / 0.9) < 60 ? [190, 150, 60] : null),
+      }),
+      640,
+    );
     const seen = discAt(coin, [410, 207]);
     expect(off(seen.centre, 420, 200)).toBeLessThan(1);
     expect(seen.longPx).toBeCloseTo(60, 0);
@@ -146,7 +167,10 @@ describe("how large it is", () => {
   });
   it("the divisions of a rule are counted between two places on it", () => {
     const rule = planesOf(
-      drawnGears(640, 200, [], { bench: [230, 225, 210], cover: (x, y) => (y > 90 && y < 150 && (x - 100) % 7.5 < 2 ? [30, 30, 30] : null) }),
+      drawnGears(640, 200, [], {
+        bench: [230, 225, 210],
+        cover: (x, y) => (y > 90 && y < 150 && (x - 100) % 7.5 < 2 ? [30, 30, 30] : null),
+      }),
       640,
     );
     expect(ticksBetween(rule, [100, 120], [550, 120])).toBeCloseTo(60, 0);

@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { axesOf, type FacePlane, faceFromAxes, moved, resized, scaled, sizeOf, toFace, toPicture } from "./face-plane";
+import {
+  axesOf,
+  type FacePlane,
+  faceFromAxes,
+  moved,
+  resized,
+  scaled,
+  sizeOf,
+  toFace,
+  toPicture,
+} from "./face-plane";
 import { leastSquares, solved } from "./least-squares";
 import { checkPicture, cutOut, planesOf, reduced } from "./picture";
 import { cardText, sideOfCard } from "./scale-card";
@@ -15,8 +25,16 @@ const plane = fc
     direction: fc.double({ min: 0, max: 3, noNaN: true }),
     q: fc.double({ min: -0.15, max: 0.15, noNaN: true }),
   })
-  .map(({ x, y, long, share, direction, q }): FacePlane => ({ ...faceFromAxes([x, y], long, long * share, direction), q: [q, -q / 2] }));
-const spot = fc.tuple(fc.double({ min: -1.2, max: 1.2, noNaN: true }), fc.double({ min: -1.2, max: 1.2, noNaN: true }));
+  .map(
+    ({ x, y, long, share, direction, q }): FacePlane => ({
+      ...faceFromAxes([x, y], long, long * share, direction),
+      q: [q, -q / 2],
+    }),
+  );
+const spot = fc.tuple(
+  fc.double({ min: -1.2, max: 1.2, noNaN: true }),
+  fc.double({ min: -1.2, max: 1.2, noNaN: true }),
+);
 
 describe("a face in a picture", () => {
   it("is left and entered by the same way", () => {
@@ -61,7 +79,10 @@ describe("small linear systems", () => {
           // a strong diagonal keeps it solvable
           const a = Float64Array.from(m, (v, i) => v + (i % 4 === 0 ? 20 : 0));
           const x = solved(Float64Array.from(a), Float64Array.from(b));
-          for (let i = 0; i < 3; i++) expect([0, 1, 2].reduce((s, j) => s + (a[3 * i + j] as number) * (x[j] as number), 0)).toBeCloseTo(b[i] as number, 6);
+          for (let i = 0; i < 3; i++)
+            expect(
+              [0, 1, 2].reduce((s, j) => s + (a[3 * i + j] as number) * (x[j] as number), 0),
+            ).toBeCloseTo(b[i] as number, 6);
         },
       ),
     );
@@ -93,7 +114,9 @@ describe("a picture", () => {
     for (const longest of [1600, 100, 33]) {
       const p = planesOf(flat(200, 100, [200, 100, 50]), longest);
       expect(Math.max(p.width, p.height)).toBeLessThanOrEqual(longest);
-      expect([p.planes[0][5], p.planes[1][5], p.planes[2][5]].map((v) => Math.round(v as number))).toEqual([125, 100, 100]);
+      expect([p.planes[0][5], p.planes[1][5], p.planes[2][5]].map((v) => Math.round(v as number))).toEqual([
+        125, 100, 100,
+      ]);
     }
     expect(reduced(planesOf(flat(200, 100, [9, 9, 9])), 50)).toMatchObject({ width: 50, height: 25 });
   });
@@ -106,7 +129,9 @@ describe("a picture", () => {
   });
   it("is refused in a sentence where it is too small, or not what it says", () => {
     expect(() => checkPicture(flat(1, 1, [0, 0, 0]))).toThrow(/too few to see a tooth/);
-    expect(() => checkPicture({ width: 100, height: 100, data: new Uint8ClampedArray(12) })).toThrow(/it says 100 × 100 pixels/);
+    expect(() => checkPicture({ width: 100, height: 100, data: new Uint8ClampedArray(12) })).toThrow(
+      /it says 100 × 100 pixels/,
+    );
   });
 });
 
@@ -116,14 +141,28 @@ describe("a strip", () => {
     const data = new Uint8ClampedArray(width * width * 4);
     for (let y = 0; y < width; y++)
       for (let x = 0; x < width; x++)
-        data.fill(Math.cos(8 * Math.atan2(y + 0.5 - 200, x + 0.5 - 200)) > 0 ? 220 : 40, (y * width + x) * 4, (y * width + x) * 4 + 4);
-    const s = unrolled(planesOf({ width, height: width, data }), faceFromAxes([200, 200], 150, 150, 0), [0.6, 0.9], 320);
+        data.fill(
+          Math.cos(8 * Math.atan2(y + 0.5 - 200, x + 0.5 - 200)) > 0 ? 220 : 40,
+          (y * width + x) * 4,
+          (y * width + x) * 4 + 4,
+        );
+    const s = unrolled(
+      planesOf({ width, height: width, data }),
+      faceFromAxes([200, 200], 150, 150, 0),
+      [0.6, 0.9],
+      320,
+    );
     const bright = (row: number, j: number): boolean => (s.planes[0][row * 320 + j] as number) > 130;
     for (let spoke = 0; spoke < 8; spoke++) {
       expect(bright(0, spoke * 40 + 3) && bright(1, spoke * 40 + 3)).toBe(true);
       expect(bright(0, spoke * 40 + 20) || bright(1, spoke * 40 + 20)).toBe(false);
     }
-    expect(Number.isNaN(unrolled(planesOf({ width, height: width, data }), faceFromAxes([200, 200], 300, 300, 0), [1], 8).planes[0][0])).toBe(true);
+    expect(
+      Number.isNaN(
+        unrolled(planesOf({ width, height: width, data }), faceFromAxes([200, 200], 300, 300, 0), [1], 8)
+          .planes[0][0],
+      ),
+    ).toBe(true);
   });
 
   it("is levelled: a shadow over half of it leaves the wave about as high on both sides", () => {

@@ -1,5 +1,11 @@
-/** Weighted least squares for a few coefficients, by the normal equations. `rows` are the terms of each value. */
-export function leastSquares(rows: readonly (readonly number[])[], values: ArrayLike<number>, weights: ArrayLike<number>): number[] {
+/**
+ * Weighted least squares for a few coefficients, by the normal equations. `rows` are the terms of each value.
+ */
+export function leastSquares(
+  rows: readonly (readonly number[])[],
+  values: ArrayLike<number>,
+  weights: ArrayLike<number>,
+): number[] {
   const n = rows[0]?.length ?? 0;
   const m = new Float64Array(n * n);
   const b = new Float64Array(n);
@@ -19,14 +25,19 @@ export function leastSquares(rows: readonly (readonly number[])[], values: Array
   return [...solved(m, b)];
 }
 
-/** Solves a small system m x = b, rows of m one after the other (Gauss with pivots). Both are used up; x comes back in b. */
+/**
+ * Solves a small system m x = b, rows of m one after the other (Gauss with pivots). Both are used up; x comes
+ * back in b.
+ */
 export function solved(m: Float64Array, b: Float64Array): Float64Array {
   const n = b.length;
   for (let i = 0; i < n; i++) {
     let pivot = i;
-    for (let r = i + 1; r < n; r++) if (Math.abs(m[r * n + i] as number) > Math.abs(m[pivot * n + i] as number)) pivot = r;
+    for (let r = i + 1; r < n; r++)
+      if (Math.abs(m[r * n + i] as number) > Math.abs(m[pivot * n + i] as number)) pivot = r;
     if (pivot !== i) {
-      for (let c = 0; c < n; c++) [m[i * n + c], m[pivot * n + c]] = [m[pivot * n + c] as number, m[i * n + c] as number];
+      for (let c = 0; c < n; c++)
+        [m[i * n + c], m[pivot * n + c]] = [m[pivot * n + c] as number, m[i * n + c] as number];
       [b[i], b[pivot]] = [b[pivot] as number, b[i] as number];
     }
     for (let r = i + 1; r < n; r++) {

@@ -8,15 +8,26 @@ import { readGear } from "./read-gear";
 function outlined({ width, height, data }: Picture, thick: number): Picture {
   const out = new Uint8ClampedArray(data.length).fill(255);
   const dark = (x: number, y: number): boolean =>
-    (data[(Math.min(height - 1, Math.max(0, y)) * width + Math.min(width - 1, Math.max(0, x))) * 4] as number) < 128;
+    (data[
+      (Math.min(height - 1, Math.max(0, y)) * width + Math.min(width - 1, Math.max(0, x))) * 4
+    ] as number) < 128;
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++)
-      if (dark(x, y) && !(dark(x - thick, y) && dark(x + thick, y) && dark(x, y - thick) && dark(x, y + thick)))
+      if (
+        dark(x, y) &&
+        !(dark(x - thick, y) && dark(x + thick, y) && dark(x, y - thick) && dark(x, y + thick))
+      )
         for (let c = 0; c < 3; c++) out[(y * width + x) * 4 + c] = 30;
   return { width, height, data: out };
 }
 const sketch = (teeth: number, missing: readonly number[] = []): Picture =>
-  outlined(drawnGears(640, 480, [{ teeth, plane: tilted(310, 250, 190), missing, colour: [20, 20, 20] }], { bench: [255, 255, 255], noise: 0 }), 2);
+  outlined(
+    drawnGears(640, 480, [{ teeth, plane: tilted(310, 250, 190), missing, colour: [20, 20, 20] }], {
+      bench: [255, 255, 255],
+      noise: 0,
+    }),
+    2,
+  );
 
 describe("a drawing in lines", () => {
   it.each([11, 24, 47])("of a gear of %i teeth is read like a picture of one", (teeth) => {
@@ -33,7 +44,11 @@ describe("a drawing in lines", () => {
 
   it("is left as it is where its lines enclose nothing", () => {
     const lines = planesOf(
-      drawnGears(640, 480, [], { bench: [255, 255, 255], noise: 0, cover: (x, y) => (y % 60 < 3 && x > 40 && x < 600 ? [0, 0, 0] : null) }),
+      drawnGears(640, 480, [], {
+        bench: [255, 255, 255],
+        noise: 0,
+        cover: (x, y) => (y % 60 < 3 && x > 40 && x < 600 ? [0, 0, 0] : null),
+      }),
     );
     expect(filledDrawing(lines)).toBe(lines);
   });

@@ -4,7 +4,10 @@ import type { Planes } from "./picture";
 /** Of a drawing, so much is paper of one and the same shade, and no more than this is ink. */
 const PAPER = 0.8;
 const INK = 0.15;
-/** Lightness within which paper is of one shade; a photograph's light falls off by more. Further from it than the second is ink. */
+/**
+ * Lightness within which paper is of one shade; a photograph's light falls off by more. Further from it than
+ * the second is ink.
+ */
 const SHADE = 6;
 const DARK = 40;
 /** One pixel of so many is looked at for the paper's shade: a prime, so that they do not stand in columns. */
@@ -15,14 +18,18 @@ const UNLIKELY = 0.05;
 const LEAST = 0.02;
 
 /**
- * A drawing in lines, such as a scanned sketch or a part's drawing, with what the lines enclose filled in, since a tooth is known by looking like the face it stands on.
+ * A drawing in lines, such as a scanned sketch or a part's drawing, with what the lines enclose filled in,
+ * since a tooth is known by looking like the face it stands on.
  * What is no such drawing comes back as it is: a photograph's ground is never of one shade.
  */
 export function filledDrawing(p: Planes): Planes {
   const { width: w, height: h } = p;
   const light = p.planes[0];
   // some thousand pixels are enough to know the paper by, and to know most photographs from a drawing
-  const sample = Float32Array.from({ length: Math.ceil(light.length / SAMPLED) }, (_, i) => light[i * SAMPLED] as number);
+  const sample = Float32Array.from(
+    { length: Math.ceil(light.length / SAMPLED) },
+    (_, i) => light[i * SAMPLED] as number,
+  );
   const paper = median(sample);
   if (sample.filter((v) => Math.abs(v - paper) < SHADE).length < (PAPER - UNLIKELY) * sample.length) return p;
   let even = 0;

@@ -4,7 +4,10 @@ import type { Planes } from "./picture";
 import { toothDepth } from "./ring-rhythm";
 import { faceLikeness, levelling, unrolled } from "./strip";
 
-/** What the teeth's own rhythm tells about a ring: where along the ring it runs ahead or behind, window by window. */
+/**
+ * What the teeth's own rhythm tells about a ring: where along the ring it runs ahead or behind, window by
+ * window.
+ */
 export interface PhaseTrack {
   /** number of teeth the track was taken at */
   readonly at: number;
@@ -13,7 +16,10 @@ export interface PhaseTrack {
   readonly phases: Float64Array;
   /** how much of each window agrees with the ring's common wave, 0 to 1 */
   readonly weights: Float64Array;
-  /** where the teeth begin in each window, from the calm face outwards, in tip radii; and how far that can be believed, 0 to 1 */
+  /**
+   * where the teeth begin in each window, from the calm face outwards, in tip radii; and how far that can be
+   * believed, 0 to 1
+   */
   readonly roots: Float64Array;
   readonly rootWeights: Float64Array;
   /** where the teeth end in each window, NaN where that is not seen */
@@ -25,17 +31,32 @@ const bandRadii = (teeth: number): number[] => {
   const depth = Math.min(0.5, toothDepth(teeth));
   return Array.from({ length: 19 }, (_, i) => 1 + depth * (0.7 - 0.15 * i));
 };
-/** Where in the depth of a tooth, from its tip, half of the rhythm's strength is reached: the root's fillet has little. */
+/**
+ * Where in the depth of a tooth, from its tip, half of the rhythm's strength is reached: the root's fillet
+ * has little.
+ */
 export const ROOT_AT = 0.9;
 
-/** Pieces that a pitch is summed in before windows are laid over them. With four of them a ring of which a third is hidden was caught beside its place. */
+/**
+ * Pieces that a pitch is summed in before windows are laid over them. With four of them a ring of which a
+ * third is hidden was caught beside its place.
+ */
 const BOXES = 12;
 
 /**
- * The wave of period `per` in rows of `columns`, as a complex number for each window: what the row and the wave have in common in every box, then
- * the boxes under a window weighed by Hann's bell. A window is three pitches wide and stands at every pitch: box by box each column is looked at once.
+ * The wave of period `per` in rows of `columns`, as a complex number for each window: what the row and the
+ * wave have in common in every box, then
+ * the boxes under a window weighed by Hann's bell. A window is three pitches wide and stands at every pitch:
+ * box by box each column is looked at once.
  */
-function wavesInWindows(columns: number, per: number, middles: Int32Array, reach: number, re: Float64Array, im: Float64Array) {
+function wavesInWindows(
+  columns: number,
+  per: number,
+  middles: Int32Array,
+  reach: number,
+  re: Float64Array,
+  im: Float64Array,
+) {
   const wide = per / BOXES;
   const boxes = columns / wide;
   // the ends joined by a window on each side, so that it can be laid without asking where it is
@@ -73,11 +94,15 @@ function wavesInWindows(columns: number, per: number, middles: Int32Array, reach
   };
 }
 
-const bellOf = kept((n) => Float64Array.from({ length: n }, (_, j) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (j + 0.5)) / n)));
+const bellOf = kept((n) =>
+  Float64Array.from({ length: n }, (_, j) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (j + 0.5)) / n)),
+);
 
 /**
- * Takes the wave of `teeth` periods in short windows around the ring, in every row across the teeth and every plane of colour. Each row has a
- * phase of its own (a gap is dark here and bright there, a helix leans), but all run ahead or behind together: the first singular vector of
+ * Takes the wave of `teeth` periods in short windows around the ring, in every row across the teeth and every
+ * plane of colour. Each row has a
+ * phase of its own (a gap is dark here and bright there, a helix leans), but all run ahead or behind
+ * together: the first singular vector of
  * rows by windows is what they share.
  */
 export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTrack {
@@ -98,10 +123,17 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   for (const [c, wave] of waves.entries()) {
     const level = levelling(columns, per * 2, c === 3 ? 0.1 : 1.5);
     // what is like the face is a tooth, in light and in shadow: it leads where it speaks at all
-    for (let i = 0; i < radii.length; i++) waveOf(level(wave.subarray(i * columns, (i + 1) * columns)), c === 3 ? 1.3 : 1, (c * radii.length + i) * windows);
+    for (let i = 0; i < radii.length; i++)
+      waveOf(
+        level(wave.subarray(i * columns, (i + 1) * columns)),
+        c === 3 ? 1.3 : 1,
+        (c * radii.length + i) * windows,
+      );
   }
   const edgesAt = (share: number): Float64Array =>
-    Float64Array.from({ length: windows }, (_, k) => faceEdge(waves[3] as Float32Array, radii, columns, ((middles[k] as number) * per) / BOXES, half, share));
+    Float64Array.from({ length: windows }, (_, k) =>
+      faceEdge(waves[3] as Float32Array, radii, columns, ((middles[k] as number) * per) / BOXES, half, share),
+    );
   const edges = edgesAt(0.3);
   const tips = edgesAt(0.8);
   // power iteration from the strongest line
@@ -109,7 +141,8 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
   let max = -1;
   for (let l = 0; l < lines; l++) {
     let e = 0;
-    for (let k = 0; k < windows; k++) e += (re[l * windows + k] as number) ** 2 + (im[l * windows + k] as number) ** 2;
+    for (let k = 0; k < windows; k++)
+      e += (re[l * windows + k] as number) ** 2 + (im[l * windows + k] as number) ** 2;
     if (e > max) {
       max = e;
       strongest = l;
@@ -159,10 +192,19 @@ export function phaseTrack(p: Planes, plane: FacePlane, teeth: number): PhaseTra
 }
 
 /**
- * Where the face ends in a window, in tip radii: coming inwards, the radius from which on all but `share` of the columns are like it. With 0.3
- * that is the root, and where teeth are gone it still is; with 0.8 it is the tips. NaN where it ends nowhere plainly (the bench is like the face).
+ * Where the face ends in a window, in tip radii: coming inwards, the radius from which on all but `share` of
+ * the columns are like it. With 0.3
+ * that is the root, and where teeth are gone it still is; with 0.8 it is the tips. NaN where it ends nowhere
+ * plainly (the bench is like the face).
  */
-function faceEdge(like: Float32Array, radii: readonly number[], columns: number, centre: number, half: number, share: number): number {
+function faceEdge(
+  like: Float32Array,
+  radii: readonly number[],
+  columns: number,
+  centre: number,
+  half: number,
+  share: number,
+): number {
   let last = Number.NaN;
   for (let i = 0; i < radii.length; i++) {
     const bins = new Uint16Array(12);
@@ -180,13 +222,19 @@ function faceEdge(like: Float32Array, radii: readonly number[], columns: number,
     while (below + (bins[bin] as number) < share * n) below += bins[bin++] as number;
     const level = (bin + (share * n - below) / Math.max(1, bins[bin] as number)) / 11;
     if (level >= 0.5)
-      return last < 0.4 ? (radii[i - 1] as number) + ((0.5 - last) / (level - last)) * ((radii[i] as number) - (radii[i - 1] as number)) : Number.NaN;
+      return last < 0.4
+        ? (radii[i - 1] as number) +
+            ((0.5 - last) / (level - last)) * ((radii[i] as number) - (radii[i - 1] as number))
+        : Number.NaN;
     last = level;
   }
   return Number.NaN;
 }
 
-/** Where the teeth begin, window by window: where the face ends, or else where the rhythm rises to half its strength on the way out from the face. */
+/**
+ * Where the teeth begin, window by window: where the face ends, or else where the rhythm rises to half its
+ * strength on the way out from the face.
+ */
 function rootsSeen(
   radii: readonly number[],
   re: Float64Array,
@@ -218,7 +266,10 @@ function rootsSeen(
     while (i > 1 && !((strength[i] as number) > half && (strength[i - 1] as number) > half)) i--;
     const inner = strength[i + 1];
     const t = inner === undefined ? 0 : (half - inner) / ((strength[i] as number) - inner || 1);
-    roots[k] = inner === undefined ? (radii[i] as number) : (radii[i + 1] as number) + t * ((radii[i] as number) - (radii[i + 1] as number));
+    roots[k] =
+      inner === undefined
+        ? (radii[i] as number)
+        : (radii[i + 1] as number) + t * ((radii[i] as number) - (radii[i + 1] as number));
     rootWeights[k] = 0.7 * (weights[k] as number) * (inner === undefined ? 0.3 : 1);
   }
   return { roots, rootWeights };

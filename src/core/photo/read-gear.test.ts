@@ -8,7 +8,14 @@ describe("reading a gear", () => {
   it("counts, finds what is missing, and says where", () => {
     // the first tooth stands at twelve o'clock, the others follow clockwise
     const { answer } = readGear(
-      drawnGears(800, 600, [{ teeth: 41, plane: tilted(420, 300, 210, 18), turn: -Math.PI / 2 + 0.01, missing: [9, 10, 11, 12, 13, 30] }]),
+      drawnGears(800, 600, [
+        {
+          teeth: 41,
+          plane: tilted(420, 300, 210, 18),
+          turn: -Math.PI / 2 + 0.01,
+          missing: [9, 10, 11, 12, 13, 30],
+        },
+      ]),
       { mmPerPx: 0.1 },
     );
     expect(answer.teeth).toBe(41);
@@ -38,9 +45,22 @@ describe("reading a gear", () => {
         (teeth, tilt, turn, gone, dark) => {
           const missing = gone.map((g) => g % teeth);
           const { answer } = readGear(
-            drawnGears(640, 480, [{ teeth, plane: tilted(330, 235, 190, tilt, turn), turn, missing, colour: dark ? [52, 50, 55] : [220, 215, 200] }], {
-              noise: 5,
-            }),
+            drawnGears(
+              640,
+              480,
+              [
+                {
+                  teeth,
+                  plane: tilted(330, 235, 190, tilt, turn),
+                  turn,
+                  missing,
+                  colour: dark ? [52, 50, 55] : [220, 215, 200],
+                },
+              ],
+              {
+                noise: 5,
+              },
+            ),
           );
           all++;
           if (answer.teeth === teeth) right++;
@@ -53,7 +73,9 @@ describe("reading a gear", () => {
   });
 
   it("the way the gear lies turned does not change what is read", () => {
-    const read = (turn: number) => readGear(drawnGears(640, 480, [{ teeth: 28, plane: tilted(320, 240, 180, 12), turn, missing: [2, 3] }])).answer;
+    const read = (turn: number) =>
+      readGear(drawnGears(640, 480, [{ teeth: 28, plane: tilted(320, 240, 180, 12), turn, missing: [2, 3] }]))
+        .answer;
     for (const turn of [0.05, 1.3, 4]) {
       const answer = read(turn);
       expect([answer.teeth, answer.missing.count]).toEqual([28, 2]);
@@ -83,7 +105,9 @@ describe("reading a gear", () => {
 
   it("tells how far it is, never going back", () => {
     const shares: number[] = [];
-    readGear(drawnGears(480, 360, [{ teeth: 25, plane: tilted(240, 180, 130) }]), { tell: (share) => shares.push(share) });
+    readGear(drawnGears(480, 360, [{ teeth: 25, plane: tilted(240, 180, 130) }]), {
+      tell: (share) => shares.push(share),
+    });
     expect(shares.length).toBeGreaterThan(2);
     expect(shares.every((s, i) => s >= 0 && s <= 1 && s >= (shares[i - 1] ?? 0))).toBe(true);
   });
@@ -97,10 +121,25 @@ describe("reading a gear", () => {
 });
 
 describe("certainty", () => {
-  const good: RingEvidence = { agreement: 1, score: 0.98, margin: 0.2, depth: 1, separation: 0.8, beyond: 0.05, seen: 1, standing: 1 };
+  const good: RingEvidence = {
+    agreement: 1,
+    score: 0.98,
+    margin: 0.2,
+    depth: 1,
+    separation: 0.8,
+    beyond: 0.05,
+    seen: 1,
+    standing: 1,
+  };
   it("is full where everything speaks for a count, and every kind of doubt takes from it", () => {
     expect(certaintyOf(good, 30)).toBe(1);
-    for (const doubt of [{ score: 0.75 }, { margin: 0.04 }, { depth: 2.2 }, { seen: 0.6 }, { standing: 0.4 }] as const) {
+    for (const doubt of [
+      { score: 0.75 },
+      { margin: 0.04 },
+      { depth: 2.2 },
+      { seen: 0.6 },
+      { standing: 0.4 },
+    ] as const) {
       const now = certaintyOf({ ...good, ...doubt }, 30);
       expect(now, JSON.stringify(doubt)).toBeLessThan(0.9);
       expect(now).toBeGreaterThanOrEqual(0);
@@ -120,6 +159,11 @@ describe("certainty", () => {
     expect(certaintyOf({ ...good, beyond: 0.9 }, 20)).toBe(1);
   });
   it("no rings, no answer", () => {
-    expect(answerFrom([])).toMatchObject({ teeth: null, confidence: 0, centre: null, says: "There is no ring of teeth in this picture." });
+    expect(answerFrom([])).toMatchObject({
+      teeth: null,
+      confidence: 0,
+      centre: null,
+      says: "There is no ring of teeth in this picture.",
+    });
   });
 });

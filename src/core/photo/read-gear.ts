@@ -13,8 +13,14 @@ export interface GearReading {
   readonly confidence: number;
   readonly candidates: readonly { readonly teeth: number; readonly confidence: number }[];
   /** places without a tooth, counted clockwise from 0, the first tooth after twelve o'clock */
-  readonly missing: { readonly count: number; readonly runs: readonly { readonly from: number; readonly length: number }[] };
-  /** places that something lies over, or that are outside the picture: whether a tooth stands there is not known */
+  readonly missing: {
+    readonly count: number;
+    readonly runs: readonly { readonly from: number; readonly length: number }[];
+  };
+  /**
+   * places that something lies over, or that are outside the picture: whether a tooth stands there is not
+   * known
+   */
   readonly hidden: number;
   /** degrees between the camera's axis and the gear's */
   readonly tilt: number;
@@ -37,17 +43,24 @@ export interface PictureReading {
 export const SURE = 0.5;
 /** Longest side in which teeth are followed, pixels. */
 const MIDDLE = 800;
-/** A ring of few teeth that is this small a share of the picture may sit on a wheel that does not stand out: it is not believed before it is seen from nearer. */
+/**
+ * A ring of few teeth that is this small a share of the picture may sit on a wheel that does not stand out:
+ * it is not believed before it is seen from nearer.
+ */
 const FAR = 0.06;
 const PINION = 20;
 
 /**
- * Reads a gear from a photograph: finds its ring of teeth, undoes the tilt, counts, and judges every tooth and itself. How: docs/reading-a-gear.md.
+ * Reads a gear from a photograph: finds its ring of teeth, undoes the tilt, counts, and judges every tooth
+ * and itself. How: docs/reading-a-gear.md.
  *
  * @param picture decoded, upright; a longest side of 1600 pixels says all that is used of it
  * @throws Fault where the picture is too small to show a tooth
  */
-export function readGear(picture: Picture, options: { readonly mmPerPx?: number; readonly tell?: Progress } = {}): PictureReading {
+export function readGear(
+  picture: Picture,
+  options: { readonly mmPerPx?: number; readonly tell?: Progress } = {},
+): PictureReading {
   checkPicture(picture);
   const tell = options.tell ?? (() => undefined);
   tell(0, "looking at the whole picture");
@@ -61,32 +74,47 @@ export function readGear(picture: Picture, options: { readonly mmPerPx?: number;
     const side = Math.max(64, Math.round(reach));
     const x = Math.round(Math.max(0, Math.min(picture.width - side, first.plane.centre[0] - side / 2)));
     const y = Math.round(Math.max(0, Math.min(picture.height - side, first.plane.centre[1] - side / 2)));
-    const closer = closerLook(cutOut(picture, x, y, side, side), x, y, first, (share, says) => tell(0.8 + share * 0.2, says));
+    const closer = closerLook(cutOut(picture, x, y, side, side), x, y, first, (share, says) =>
+      tell(0.8 + share * 0.2, says),
+    );
     const best = closer[0];
-    if (best && best.certainty >= first.certainty) rings = [best, ...closer.slice(1), ...rings.filter((r) => !sameRing(r, best))];
+    if (best && best.certainty >= first.certainty)
+      rings = [best, ...closer.slice(1), ...rings.filter((r) => !sameRing(r, best))];
   }
   tell(1, "counted");
-  rings = rings.map((r) => (r.teeth <= PINION && axesOf(r.plane).long < FAR * longest ? { ...r, certainty: r.certainty * 0.45 } : r)).map(flanksOfSure);
+  rings = rings
+    .map((r) =>
+      r.teeth <= PINION && axesOf(r.plane).long < FAR * longest ? { ...r, certainty: r.certainty * 0.45 } : r,
+    )
+    .map(flanksOfSure);
   return { answer: answerFrom(rings, options.mmPerPx), rings };
 }
 
 const sameRing = (a: RingReading, b: RingReading): boolean =>
-  Math.hypot(a.plane.centre[0] - b.plane.centre[0], a.plane.centre[1] - b.plane.centre[1]) < 0.3 * sizeOf(b.plane);
+  Math.hypot(a.plane.centre[0] - b.plane.centre[0], a.plane.centre[1] - b.plane.centre[1]) <
+  0.3 * sizeOf(b.plane);
 
-/** A piece of the picture around a ring that was found: followed on from where it was, if it lay plainly there; otherwise searched like any picture. */
+/**
+ * A piece of the picture around a ring that was found: followed on from where it was, if it lay plainly
+ * there; otherwise searched like any picture.
+ */
 function closerLook(piece: Picture, x: number, y: number, found: RingReading, tell: Progress): RingReading[] {
   const middle = seenAt(piece);
   const k = piece.width / middle.width;
   const back = (r: RingReading): RingReading => ({ ...r, plane: moved(scaled(r.plane, k), x, y) });
   if (plain(found)) {
-    const again = ringReading(middle, followed(middle, scaled(moved(found.plane, -x, -y), 1 / k), found.teeth, 2));
+    const again = ringReading(
+      middle,
+      followed(middle, scaled(moved(found.plane, -x, -y), 1 / k), found.teeth, 2),
+    );
     if (plain(again) && again.teeth === found.teeth) return [back(again)];
   }
   return ringReadings(middle, tell).map(back);
 }
 
 /** Something is said of a ring's flanks only where it is the picture's first and its count is sure. */
-const flanksOfSure = (r: RingReading, i = 0): RingReading => (i === 0 && r.certainty >= SURE ? r : withoutFlanks(r));
+const flanksOfSure = (r: RingReading, i = 0): RingReading =>
+  i === 0 && r.certainty >= SURE ? r : withoutFlanks(r);
 
 /** A picture as its teeth are looked for: brought to size, a drawing filled in. */
 const seenAt = (picture: Picture): Planes => filledDrawing(planesOf(picture, MIDDLE));
@@ -98,19 +126,31 @@ function readWhole(picture: Picture, tell: Progress): RingReading[] {
   return ringReadings(middle, tell).map((r) => ({ ...r, plane: scaled(r.plane, k) }));
 }
 
-/** How a ring is laid: `exactly` keeps the count that is given; `settle` looks a little around the place, as after a hand has let go. */
+/**
+ * How a ring is laid: `exactly` keeps the count that is given; `settle` looks a little around the place, as
+ * after a hand has let go.
+ */
 export interface Laying {
   readonly exactly?: boolean;
   readonly settle?: boolean;
 }
 
-/** Lays rings under a picture by hand: followed from the place that is given, with a count near the one given. The picture is brought to size once. */
+/**
+ * Lays rings under a picture by hand: followed from the place that is given, with a count near the one given.
+ * The picture is brought to size once.
+ */
 export function ringLayer(picture: Picture): (plane: FacePlane, teeth: number, how?: Laying) => RingReading {
   checkPicture(picture);
   const middle = seenAt(picture);
   const k = picture.width / middle.width;
   return (plane, teeth, { exactly = false, settle = false } = {}) => {
-    const fit = followed(middle, scaled(plane, 1 / k), teeth, 3, exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)));
+    const fit = followed(
+      middle,
+      scaled(plane, 1 / k),
+      teeth,
+      3,
+      exactly ? 0 : Math.max(2, Math.round(teeth * 0.07)),
+    );
     const whole = ringReading(middle, settle && !exactly ? restless(middle, fit) : fit, exactly);
     const read = settle && !exactly && whole.certainty < SURE ? weighedByPart(middle, whole) : whole;
     return { ...(settle ? flanksOfSure(read) : withoutFlanks(read)), plane: scaled(read.plane, k) };
@@ -121,7 +161,8 @@ const round = (x: number, n: number): number => Math.round(x * 10 ** n) / 10 ** 
 
 /** Is it a gear for certain, whatever its count? */
 const isGear = ({ certainty, teeth, evidence: e }: RingReading): boolean =>
-  certainty > 0.6 || (teeth > 16 && e.score > 0.74 && e.seen > 0.9 && e.standing > 0.8 && e.separation > 0.15);
+  certainty > 0.6 ||
+  (teeth > 16 && e.score > 0.74 && e.seen > 0.9 && e.standing > 0.8 && e.separation > 0.15);
 
 /** The rings as an answer. */
 export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): GearReading {
@@ -138,13 +179,27 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
     tipDiameter: null,
   };
   if (!first) return { ...none, says: "There is no ring of teeth in this picture." };
-  const second = rings.find((r) => r !== first && r.teeth > 8 && isGear(r) && !inside(first.plane, r.plane) && sizeOf(r.plane) > ANOTHER * sizeOf(first.plane));
+  const second = rings.find(
+    (r) =>
+      r !== first &&
+      r.teeth > 8 &&
+      isGear(r) &&
+      !inside(first.plane, r.plane) &&
+      sizeOf(r.plane) > ANOTHER * sizeOf(first.plane),
+  );
   const candidates = rings
-    .filter((r, i) => (r.certainty > 0.02 || r.evidence.score > 0.7 || seenInPart(r)) && rings.findIndex((o) => o.teeth === r.teeth) === i)
+    .filter(
+      (r, i) =>
+        (r.certainty > 0.02 || r.evidence.score > 0.7 || seenInPart(r)) &&
+        rings.findIndex((o) => o.teeth === r.teeth) === i,
+    )
     .slice(0, 3)
     .map((r) => ({ teeth: r.teeth, confidence: round(r.certainty, 3) }));
   if (first.certainty <= 0.02 && first.evidence.score < 0.7 && !seenInPart(first))
-    return { ...none, says: "No ring of teeth stands out in this picture. Take it closer, from above, on a ground of another colour." };
+    return {
+      ...none,
+      says: "No ring of teeth stands out in this picture. Take it closer, from above, on a ground of another colour.",
+    };
   const sure = first.certainty >= SURE && !second;
   const axes = axesOf(first.plane);
   const gone = first.slots.slots.flatMap((t, i) => (t.state === "missing" ? [i] : []));
@@ -160,13 +215,17 @@ export function answerFrom(rings: readonly RingReading[], mmPerPx?: number): Gea
     tipDiameterPx: round(2 * axes.long, 1),
     tipDiameter: mmPerPx === undefined ? null : round(2 * axes.long * mmPerPx, 3),
     ...(second
-      ? { says: "Two gears of about one size are in this picture. Take one away, or cut the picture to the one that is meant." }
+      ? {
+          says: "Two gears of about one size are in this picture. Take one away, or cut the picture to the one that is meant.",
+        }
       : sure
         ? {}
         : seenInPart(first)
           ? {
               says: `Only a part of the ring is in sight, too little to tell ${first.teeth} teeth from one more or fewer. Uncover the rest, or lay the ring by hand.`,
             }
-          : { says: "Not sure enough to give a count. Turn the gear a little, clear its teeth, and take it again; or lay the ring by hand." }),
+          : {
+              says: "Not sure enough to give a count. Turn the gear a little, clear its teeth, and take it again; or lay the ring by hand.",
+            }),
   };
 }

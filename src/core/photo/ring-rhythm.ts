@@ -3,7 +3,10 @@ import { axesOf, type FacePlane, resized } from "./face-plane";
 import type { Planes } from "./picture";
 import { levelled, unrolled } from "./strip";
 
-/** A ring that repeats: about how many times around, its plane (radius 1 at the tips), and how plainly (0 to 1). */
+/**
+ * A ring that repeats: about how many times around, its plane (radius 1 at the tips), and how plainly (0 to
+ * 1).
+ */
 export interface RingRhythm {
   readonly plane: FacePlane;
   readonly teeth: number;
@@ -40,8 +43,10 @@ function addPower(power: Float64Array, a: Float32Array, b: Float32Array): void {
 }
 
 /**
- * How plainly a wave with this power repeats `z` times: its correlation with itself one, two and three pitches on, less that at half pitches
- * between. A wave of z periods gives 1 at z, less at 2z and at z/2. It does not matter that the centre is a little off: the pitch may change
+ * How plainly a wave with this power repeats `z` times: its correlation with itself one, two and three
+ * pitches on, less that at half pitches
+ * between. A wave of z periods gives 1 at z, less at 2z and at z/2. It does not matter that the centre is a
+ * little off: the pitch may change
  * around the ring, as long as it changes slowly.
  */
 function plainnessOf(power: Float64Array): (z: number) => number {
@@ -64,17 +69,32 @@ function plainnessOf(power: Float64Array): (z: number) => number {
 }
 
 /** Lightness, and both colour differences in one: enough to find a rhythm. */
-const twoWaves = (planes: readonly [Float32Array, Float32Array, Float32Array], i: number, window: number): [Float32Array, Float32Array] => {
+const twoWaves = (
+  planes: readonly [Float32Array, Float32Array, Float32Array],
+  i: number,
+  window: number,
+): [Float32Array, Float32Array] => {
   const colour = new Float32Array(COLUMNS);
-  for (let j = 0; j < COLUMNS; j++) colour[j] = (planes[1][i * COLUMNS + j] as number) + (planes[2][i * COLUMNS + j] as number);
-  return [levelled(planes[0].subarray(i * COLUMNS, (i + 1) * COLUMNS), window, 1.5), levelled(colour, window, 2.5)];
+  for (let j = 0; j < COLUMNS; j++)
+    colour[j] = (planes[1][i * COLUMNS + j] as number) + (planes[2][i * COLUMNS + j] as number);
+  return [
+    levelled(planes[0].subarray(i * COLUMNS, (i + 1) * COLUMNS), window, 1.5),
+    levelled(colour, window, 2.5),
+  ];
 };
 
 /**
- * The rings around a place that repeat most plainly, each as deep as teeth of that number are, and no two at about the same radius.
+ * The rings around a place that repeat most plainly, each as deep as teeth of that number are, and no two at
+ * about the same radius.
  * @param plane radius 1 is one unit of `from` and `to`
  */
-export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: number, max: number): RingRhythm[] {
+export function ringRhythms(
+  p: Planes,
+  plane: FacePlane,
+  from: number,
+  to: number,
+  max: number,
+): RingRhythm[] {
   const pixel = Math.sqrt(plane.a[0] * plane.a[2]);
   const radii: number[] = [];
   for (let r = from; r <= to; r += Math.max(2 / pixel, 0.014 * r)) radii.push(r);
@@ -115,13 +135,17 @@ export function ringRhythms(p: Planes, plane: FacePlane, from: number, to: numbe
   return kept.map((f) => ({ plane: resized(plane, f.radius), teeth: f.z, plainness: f.plainness }));
 }
 
-/** How plainly the band of teeth just inside radius 1 repeats, and about how often: the best number near `near`. */
+/**
+ * How plainly the band of teeth just inside radius 1 repeats, and about how often: the best number near
+ * `near`.
+ */
 function bandRhythm(p: Planes, plane: FacePlane, near: number): { teeth: number; plainness: number } {
   const depth = Math.min(0.5, toothDepth(near));
   const radii = [0.18, 0.36, 0.54, 0.72].map((t) => 1 - t * depth);
   const strip = unrolled(p, plane, radii, COLUMNS);
   const power = new Float64Array(COLUMNS / 2);
-  for (let i = 0; i < radii.length; i++) addPower(power, ...twoWaves(strip.planes, i, COLUMNS / Math.max(5, near / 4)));
+  for (let i = 0; i < radii.length; i++)
+    addPower(power, ...twoWaves(strip.planes, i, COLUMNS / Math.max(5, near / 4)));
   const plainness = plainnessOf(power);
   let best = { teeth: near, plainness: -1 };
   for (let z = Math.max(FEWEST, Math.floor(near * 0.8)); z <= Math.min(MOST, Math.ceil(near * 1.25)); z++) {
@@ -140,16 +164,30 @@ const MOVES = [
   [0, 0, 0, 1, 0],
 ] as const;
 
-/** Moves and stretches a ring until its teeth repeat as plainly as they can: a search along each of its five numbers with ever smaller steps. */
-export function centred(p: Planes, ring: RingRhythm, steps: readonly number[] = [0.06, 0.03, 0.015]): RingRhythm {
+/**
+ * Moves and stretches a ring until its teeth repeat as plainly as they can: a search along each of its five
+ * numbers with ever smaller steps.
+ */
+export function centred(
+  p: Planes,
+  ring: RingRhythm,
+  steps: readonly number[] = [0.06, 0.03, 0.015],
+): RingRhythm {
   const size = Math.sqrt(ring.plane.a[0] * ring.plane.a[2]);
   let best: RingRhythm = { ...ring, ...bandRhythm(p, ring.plane, ring.teeth) };
-  // a hub or pinion that stands up from the face is seen beside the face's centre, along the short axis: the centre that edges pointed at may be its
+  // a hub or pinion that stands up from the face is seen beside the face's centre, along the short axis: the
+  // centre that edges pointed at may be its
   const { direction, tiltDeg } = axesOf(ring.plane);
   if (tiltDeg > 8)
     for (const share of [-0.14, -0.07, 0.07, 0.14]) {
       const f = ring.plane;
-      const plane: FacePlane = { ...f, centre: [f.centre[0] - Math.sin(direction) * share * size, f.centre[1] + Math.cos(direction) * share * size] };
+      const plane: FacePlane = {
+        ...f,
+        centre: [
+          f.centre[0] - Math.sin(direction) * share * size,
+          f.centre[1] + Math.cos(direction) * share * size,
+        ],
+      };
       const r = bandRhythm(p, plane, ring.teeth);
       if (r.plainness > best.plainness) best = { ...r, plane };
     }

@@ -3,7 +3,8 @@ import type { Spot } from "./face-plane";
 import type { Planes } from "./picture";
 
 /**
- * How many divisions of a rule lie between two places: the light along a few lines side by side is compared with waves of every whole and broken
+ * How many divisions of a rule lie between two places: the light along a few lines side by side is compared
+ * with waves of every whole and broken
  * number of periods, and the plainest is taken.
  *
  * @returns the number of divisions, not rounded: a hand does not hit the marks exactly
@@ -11,7 +12,8 @@ import type { Planes } from "./picture";
  */
 export function ticksBetween(p: Planes, a: Spot, b: Spot): number {
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-  if (length < 40) throw new Fault("marks", "the two marks stand too close together: put them further apart along the rule");
+  if (length < 40)
+    throw new Fault("marks", "the two marks stand too close together: put them further apart along the rule");
   const [nx, ny] = [-(b[1] - a[1]) / length, (b[0] - a[0]) / length];
   const n = Math.round(length * 2);
   const lines: Float64Array[] = [];
@@ -53,7 +55,11 @@ export function ticksBetween(p: Planes, a: Spot, b: Spot): number {
   };
   look(5, length / 3.5, 0.5);
   look(best - 0.5, best + 0.5, 0.05);
-  if (share < 0.2) throw new Fault("rule", "no even division is seen between the two marks: lay them along the edge of the rule, where its lines are");
+  if (share < 0.2)
+    throw new Fault(
+      "rule",
+      "no even division is seen between the two marks: lay them along the edge of the rule, where its lines are",
+    );
   return best;
 }
 

@@ -1,6 +1,9 @@
 import { Fault } from "../fault";
 
-/** The printed scale card: a square code whose side is known, a line to check the print by, and what to do with it. Millimetres. */
+/**
+ * The printed scale card: a square code whose side is known, a line to check the print by, and what to do
+ * with it. Millimetres.
+ */
 export const CARD = {
   width: 85,
   height: 54,

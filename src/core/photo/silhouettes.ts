@@ -2,12 +2,17 @@ import { type FacePlane, faceFromAxes, sizeOf } from "./face-plane";
 import { leastSquares } from "./least-squares";
 import type { Planes } from "./picture";
 
-/** How strongly each pixel differs from the bench: the bench is taken to be what lies along the picture's edge, changing slowly across it. */
+/**
+ * How strongly each pixel differs from the bench: the bench is taken to be what lies along the picture's
+ * edge, changing slowly across it.
+ */
 function unlikeBench(p: Planes): { withLight: Float32Array; byColour: Float32Array } {
   const { width: w, height: h } = p;
   const border = Math.round(Math.min(w, h) * 0.08);
   const spots: number[] = [];
-  for (let y = 1; y < h; y += 3) for (let x = 1; x < w; x += 3) if (x < border || y < border || x >= w - border || y >= h - border) spots.push(y * w + x);
+  for (let y = 1; y < h; y += 3)
+    for (let x = 1; x < w; x += 3)
+      if (x < border || y < border || x >= w - border || y >= h - border) spots.push(y * w + x);
   const rows = spots.map((i) => surface((i % w) / w - 0.5, ((i / w) | 0) / h - 0.5));
   const withLight = new Float32Array(w * h);
   const byColour = new Float32Array(w * h);
@@ -18,7 +23,9 @@ function unlikeBench(p: Planes): { withLight: Float32Array; byColour: Float32Arr
     let spread = 1;
     for (let round = 0; round < 4; round++) {
       k = leastSquares(rows, values, weights);
-      const off = Float64Array.from(rows, (row, i) => Math.abs((values[i] as number) - row.reduce((s, v, j) => s + v * (k[j] as number), 0)));
+      const off = Float64Array.from(rows, (row, i) =>
+        Math.abs((values[i] as number) - row.reduce((s, v, j) => s + v * (k[j] as number), 0)),
+      );
       spread = 1.48 * (Float64Array.from(off).sort()[off.length >> 1] as number) + 1.2;
       weights = off.map((o) => 1 / (1 + (o / (2 * spread)) ** 2) ** 2);
     }
@@ -27,7 +34,8 @@ function unlikeBench(p: Planes): { withLight: Float32Array; byColour: Float32Arr
       const v = y / h - 0.5;
       for (let x = 0; x < w; x++, i++) {
         const u = x / w - 0.5;
-        const d = ((plane[i] as number) - (k0 + k1 * u + k2 * v + k3 * u * u + k4 * u * v + k5 * v * v)) / spread;
+        const d =
+          ((plane[i] as number) - (k0 + k1 * u + k2 * v + k3 * u * u + k4 * u * v + k5 * v * v)) / spread;
         withLight[i] = (withLight[i] as number) + d * d;
         if (c > 0) byColour[i] = (byColour[i] as number) + d * d;
       }
@@ -38,7 +46,10 @@ function unlikeBench(p: Planes): { withLight: Float32Array; byColour: Float32Arr
 
 const surface = (u: number, v: number): number[] => [1, u, v, u * u, u * v, v * v];
 
-/** Distance of every pixel of a mask to the nearest pixel outside it, in pixels (two passes with steps of 1 and √2). */
+/**
+ * Distance of every pixel of a mask to the nearest pixel outside it, in pixels (two passes with steps of 1
+ * and √2).
+ */
 function depthInside(mask: Uint8Array, w: number, h: number): Float32Array {
   // a frame as deep as can be stands around: the picture's edge is not an edge of the thing
   const wide = w + 2;
@@ -95,8 +106,10 @@ function filled(mask: Uint8Array, w: number, h: number): Uint8Array {
 }
 
 /**
- * Round things that stand out from the bench, as faces: the largest discs that fit into what differs from the bench's colour, each
- * with what hangs together around it after thin things (screws, shadows' ends) are worn away. By colour alone too, so that a shadow does not count.
+ * Round things that stand out from the bench, as faces: the largest discs that fit into what differs from the
+ * bench's colour, each
+ * with what hangs together around it after thin things (screws, shadows' ends) are worn away. By colour alone
+ * too, so that a shadow does not count.
  *
  * @param p a small picture
  * @returns those that were seen at several levels, and large ones, first
@@ -123,8 +136,13 @@ export function silhouettes(p: Planes): FacePlane[] {
         const deep = new Uint8Array(w * h);
         for (let i = 0; i < deep.length; i++) deep[i] = (depth[i] as number) > 0.5 * r ? 1 : 0;
         const core = connected(deep, 1, w, h, [best]);
-        out.push(momentEllipse(core, w, h, 0.5 * r), faceFromAxes([best % w, (best / w) | 0], r * 1.06, r * 1.06, 0));
-        for (let y = 0; y < h; y++) for (let x = 0; x < w; x++) if ((x - (best % w)) ** 2 + (y - ((best / w) | 0)) ** 2 < (1.5 * r) ** 2) mask[y * w + x] = 0;
+        out.push(
+          momentEllipse(core, w, h, 0.5 * r),
+          faceFromAxes([best % w, (best / w) | 0], r * 1.06, r * 1.06, 0),
+        );
+        for (let y = 0; y < h; y++)
+          for (let x = 0; x < w; x++)
+            if ((x - (best % w)) ** 2 + (y - ((best / w) | 0)) ** 2 < (1.5 * r) ** 2) mask[y * w + x] = 0;
       }
     }
   }
@@ -169,5 +187,10 @@ function momentEllipse(mask: Uint8Array, w: number, h: number, grow: number): Fa
     }
   const mean = (xx + yy) / 2 / n;
   const half = Math.hypot((xx - yy) / 2, xy) / n;
-  return faceFromAxes([cx, cy], 2 * Math.sqrt(mean + half) + grow, 2 * Math.sqrt(Math.max(0, mean - half)) + grow, Math.atan2(xy, (xx - yy) / 2) / 2);
+  return faceFromAxes(
+    [cx, cy],
+    2 * Math.sqrt(mean + half) + grow,
+    2 * Math.sqrt(Math.max(0, mean - half)) + grow,
+    Math.atan2(xy, (xx - yy) / 2) / 2,
+  );
 }

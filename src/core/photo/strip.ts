@@ -2,7 +2,10 @@ import { circleOf } from "./circle";
 import type { FacePlane } from "./face-plane";
 import type { Planes } from "./picture";
 
-/** A ring of a face unrolled: `rows` radii from the inside out, `columns` angles once around, for each plane; NaN outside the picture. */
+/**
+ * A ring of a face unrolled: `rows` radii from the inside out, `columns` angles once around, for each plane;
+ * NaN outside the picture.
+ */
 export interface Strip {
   readonly rows: number;
   readonly columns: number;
@@ -11,7 +14,8 @@ export interface Strip {
 }
 
 /**
- * Unrolls the picture around a face: column j looks along the angle 2πj / columns (from the face's x towards its y, that is clockwise on
+ * Unrolls the picture around a face: column j looks along the angle 2πj / columns (from the face's x towards
+ * its y, that is clockwise on
  * screen), row i at `radii[i]` tip radii. Values between pixels are bilinear.
  */
 export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, columns: number): Strip {
@@ -47,25 +51,40 @@ export function unrolled(p: Planes, f: FacePlane, radii: ArrayLike<number>, colu
       const w01 = fy - w11;
       const w10 = fx - w11;
       const w00 = 1 - fx - w01;
-      o0[at] = w00 * (p0[n] as number) + w10 * (p0[n + 1] as number) + w01 * (p0[n + w] as number) + w11 * (p0[n + w + 1] as number);
-      o1[at] = w00 * (p1[n] as number) + w10 * (p1[n + 1] as number) + w01 * (p1[n + w] as number) + w11 * (p1[n + w + 1] as number);
-      o2[at] = w00 * (p2[n] as number) + w10 * (p2[n + 1] as number) + w01 * (p2[n + w] as number) + w11 * (p2[n + w + 1] as number);
+      o0[at] =
+        w00 * (p0[n] as number) +
+        w10 * (p0[n + 1] as number) +
+        w01 * (p0[n + w] as number) +
+        w11 * (p0[n + w + 1] as number);
+      o1[at] =
+        w00 * (p1[n] as number) +
+        w10 * (p1[n + 1] as number) +
+        w01 * (p1[n + w] as number) +
+        w11 * (p1[n + w + 1] as number);
+      o2[at] =
+        w00 * (p2[n] as number) +
+        w10 * (p2[n + 1] as number) +
+        w01 * (p2[n + w] as number) +
+        w11 * (p2[n + w + 1] as number);
     }
   }
   return { rows, columns, radii: Float64Array.from(radii), planes: [o0, o1, o2] };
 }
 
 /**
- * A row as a wave about zero: its mean over `window` columns taken away, and its height brought to about 1 everywhere, so that a shadow on one
+ * A row as a wave about zero: its mean over `window` columns taken away, and its height brought to about 1
+ * everywhere, so that a shadow on one
  * side or a screw beside it count no more than the rest. What is outside the picture is 0.
  * @param noise heights below this are noise and are not raised
  */
-export const levelled = (row: Float32Array, window: number, noise: number): Float32Array => levelling(row.length, window, noise)(row);
+export const levelled = (row: Float32Array, window: number, noise: number): Float32Array =>
+  levelling(row.length, window, noise)(row);
 
 /** `levelled` for many rows of n columns, one after the other: what one call gives is used up by the next. */
 export function levelling(n: number, window: number, noise: number): (row: Float32Array) => Float32Array {
   const half = Math.max(1, Math.min(n >> 1, Math.round(window / 2)));
-  // the row with its ends joined, so that a window can run over [j - half, j + half) without asking where it is
+  // the row with its ends joined, so that a window can run over [j - half, j + half) without asking where it
+  // is
   const values = new Float32Array(n + 2 * half);
   const there = new Uint8Array(n + 2 * half);
   const out = new Float32Array(n);
@@ -94,7 +113,9 @@ export function levelling(n: number, window: number, noise: number): (row: Float
       let wave = 0;
       if (there[j + half] && count > half) {
         const mean = sum * share;
-        wave = ((values[j + half] as number) - mean) / (Math.sqrt(Math.max(0, squares * share - mean * mean)) + noise);
+        wave =
+          ((values[j + half] as number) - mean) /
+          (Math.sqrt(Math.max(0, squares * share - mean * mean)) + noise);
       }
       out[j] = Math.max(-2.5, Math.min(2.5, wave));
       const comes = values[j + 2 * half] as number;
@@ -112,8 +133,10 @@ export function levelling(n: number, window: number, noise: number): (row: Float
 }
 
 /**
- * How much each spot of a strip looks like the gear's own face just inside the root, seen along the same angle: 1 alike, towards 0 the more it
- * differs. A gap is unlike the face whether it shows the bench, a shadow or the gear's wall; where the light changes around the gear, the face
+ * How much each spot of a strip looks like the gear's own face just inside the root, seen along the same
+ * angle: 1 alike, towards 0 the more it
+ * differs. A gap is unlike the face whether it shows the bench, a shadow or the gear's wall; where the light
+ * changes around the gear, the face
  * it is compared with changes too.
  * @param depth depth of a tooth in tip radii
  * @param pitch columns of one tooth
@@ -123,7 +146,11 @@ export function faceLikeness(s: Strip, depth: number, pitch: number): Float32Arr
   const inner: number[] = [];
   // no further in than the rim: hub and web are another matter
   for (let i = 0; i < rows; i++)
-    if ((s.radii[i] as number) < 1 - 1.12 * depth && (s.radii[i] as number) > 1 - 1.12 * depth - Math.min(0.88 * depth, 0.13)) inner.push(i);
+    if (
+      (s.radii[i] as number) < 1 - 1.12 * depth &&
+      (s.radii[i] as number) > 1 - 1.12 * depth - Math.min(0.88 * depth, 0.13)
+    )
+      inner.push(i);
   const out = new Float32Array(rows * columns);
   const spread = new Float32Array(columns);
   const means: Float32Array[] = [];

@@ -14,7 +14,10 @@ export interface TrackFit {
   readonly plane: FacePlane;
 }
 
-/** What is left over in each window after a fit: of the phase in radians of a tooth, of root and tip in tip radii; NaN where nothing was seen. */
+/**
+ * What is left over in each window after a fit: of the phase in radians of a tooth, of root and tip in tip
+ * radii; NaN where nothing was seen.
+ */
 export interface Strays {
   readonly phases: Float64Array;
   /** the phases of all windows, also of those that had no say */
@@ -28,20 +31,30 @@ const wrapped = (x: number): number => x - 2 * Math.PI * Math.round(x / (2 * Mat
 /** Spreads, in tip radii and shares of it: the moves that are believed, and of the perspective. */
 const SPREAD = { centre: 0.08, stretch: 0.08, size: 0.15 } as const;
 
-/** How far the windows are believed: one standard deviation of a phase (radians of a tooth), and of where a root or a tip is seen (tip radii). */
+/**
+ * How far the windows are believed: one standard deviation of a phase (radians of a tooth), and of where a
+ * root or a tip is seen (tip radii).
+ */
 export interface WindowSpread {
   readonly phase: number;
   readonly root: number;
 }
 
 /** Of a ring that is not known yet: its windows may have anything lying over them. */
-const wideSpread = (teeth: number): WindowSpread => ({ phase: 0.6, root: 0.15 * Math.min(0.5, toothDepth(teeth)) + 0.006 });
+const wideSpread = (teeth: number): WindowSpread => ({
+  phase: 0.6,
+  root: 0.15 * Math.min(0.5, toothDepth(teeth)) + 0.006,
+});
 
 /**
- * How well a count fits a track. The rhythm at angle θ is ahead by (n − at)·θ, plus what a centre off by e (first harmonic) and a face that is
- * leaned or stretched by s (second harmonic) make of it: φ = c + (n − at) θ + n (e_x sin θ − e_y cos θ + s_1 sin 2θ − s_2 cos 2θ).
- * The roots are seen at ρ = ρ₀ + e·u + u·S u − q·u with u = (cos θ, sin θ) and the perspective q. Both are solved together by least squares: first
- * on the phases as they were unwrapped, then on what is left of them after wrapping, so that one wrong turn mends itself.
+ * How well a count fits a track. The rhythm at angle θ is ahead by (n − at)·θ, plus what a centre off by e
+ * (first harmonic) and a face that is
+ * leaned or stretched by s (second harmonic) make of it: φ = c + (n − at) θ + n (e_x sin θ − e_y cos θ + s_1
+ * sin 2θ − s_2 cos 2θ).
+ * The roots are seen at ρ = ρ₀ + e·u + u·S u − q·u with u = (cos θ, sin θ) and the perspective q. Both are
+ * solved together by least squares: first
+ * on the phases as they were unwrapped, then on what is left of them after wrapping, so that one wrong turn
+ * mends itself.
  */
 export function trackFit(
   track: PhaseTrack,
@@ -53,15 +66,31 @@ export function trackFit(
   const { angles, phases, weights, at, roots, rootWeights, tips } = track;
   const n = angles.length;
   const depth = Math.min(0.5, toothDepth(teeth));
-  // nine terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y, ρ₁; a phase has the first five, a root the next but one and all but the first, a tip has ρ₁ for ρ₀
-  const prior = [0, SPREAD.centre, SPREAD.centre, SPREAD.stretch, SPREAD.stretch, SPREAD.size, 0, 0, SPREAD.size].map((x) => (x ? 1 / x ** 2 : 0));
+  // nine terms: c, e_x, e_y, s_1, s_2, ρ₀, q_x, q_y, ρ₁; a phase has the first five, a root the next but one
+  // and all but the first, a tip has ρ₁ for ρ₀
+  const prior = [
+    0,
+    SPREAD.centre,
+    SPREAD.centre,
+    SPREAD.stretch,
+    SPREAD.stretch,
+    SPREAD.size,
+    0,
+    0,
+    SPREAD.size,
+  ].map((x) => (x ? 1 / x ** 2 : 0));
   const goal = [0, 0, 0, 0, 0, 1 - ROOT_AT * depth, -plane.q[0], -plane.q[1], 1];
   const sigma = spread.root;
-  // perspective goes with the tilt, along the short axis: how far is not known, a hand's breadth or an arm's length
+  // perspective goes with the tilt, along the short axis: how far is not known, a hand's breadth or an arm's
+  // length
   const axes = axesOf(plane);
   const [along, across] = [1 / 0.02 ** 2, 1 / (0.02 + 0.3 * Math.sin((axes.tiltDeg * Math.PI) / 180)) ** 2];
   const [dc, ds] = [Math.cos(axes.direction), Math.sin(axes.direction)];
-  const qq = [along * dc * dc + across * ds * ds, (along - across) * dc * ds, along * ds * ds + across * dc * dc] as const;
+  const qq = [
+    along * dc * dc + across * ds * ds,
+    (along - across) * dc * ds,
+    along * ds * ds + across * dc * dc,
+  ] as const;
   type Moves = ArrayLike<number>;
   const ahead = (x: Moves, k: number): number => {
     const t = 4 * k;
@@ -93,8 +122,12 @@ export function trackFit(
     for (let k = 0; k < n; k++) {
       sum += (weights[k] as number) * Math.cos((phases[k] as number) - ahead(x, k));
       const r = ((roots[k] as number) - circleAt(x, k, 5)) / sigma;
-      // a window without a rhythm is no proof of one, unless the face is seen to end at the root there: then teeth are gone
-      all += Math.max((rootWeights[k] as number) === 1 && Math.abs(r) < 1.5 ? 0.2 : 0.5, weights[k] as number);
+      // a window without a rhythm is no proof of one, unless the face is seen to end at the root there: then
+      // teeth are gone
+      all += Math.max(
+        (rootWeights[k] as number) === 1 && Math.abs(r) < 1.5 ? 0.2 : 0.5,
+        weights[k] as number,
+      );
       off += (rootWeights[k] as number) * Math.log1p(r * r);
       rootAll += rootWeights[k] as number;
       const tip = tips[k] as number;
@@ -107,7 +140,10 @@ export function trackFit(
     const [q0, q1] = [(x[6] as number) - (goal[6] as number), (x[7] as number) - (goal[7] as number)];
     let moves = qq[0] * q0 * q0 + 2 * qq[1] * q0 * q1 + qq[2] * q1 * q1;
     for (let i = 1; i < 6; i++) moves += (prior[i] as number) * ((x[i] as number) - (goal[i] as number)) ** 2;
-    return { agreement: sum / (all || 1), score: sum / (all || 1) - 0.15 * (off / (rootAll || 1)) - 0.008 * moves };
+    return {
+      agreement: sum / (all || 1),
+      score: sum / (all || 1) - 0.15 * (off / (rootAll || 1)) - 0.008 * moves,
+    };
   };
   const m = new Float64Array(81);
   const row = new Float64Array(9);
@@ -134,7 +170,12 @@ export function trackFit(
     };
     for (let k = 0; k < n; k++) {
       const t = 4 * k;
-      const [c1, s1, c2, s2] = [terms[t] as number, terms[t + 1] as number, terms[t + 2] as number, terms[t + 3] as number];
+      const [c1, s1, c2, s2] = [
+        terms[t] as number,
+        terms[t + 1] as number,
+        terms[t + 2] as number,
+        terms[t + 3] as number,
+      ];
       const r = residual(k);
       row[0] = 1;
       row[1] = teeth * s1;
@@ -174,7 +215,8 @@ export function trackFit(
     const step = solved(m, b);
     return step.map((v, i) => v + (from[i] as number));
   };
-  // unwrapped along the ring, the drift of this count taken out first; from several places, as it goes wrong where nothing is seen
+  // unwrapped along the ring, the drift of this count taken out first; from several places, as it goes wrong
+  // where nothing is seen
   let best: { x: Moves; agreement: number; score: number } | null = null;
   const unwrapped = new Float64Array(n);
   for (const zero of [0, n >> 1, ...afterLongestGap(weights)]) {
@@ -211,7 +253,10 @@ export function trackFit(
     teeth,
     ...rest,
     strays,
-    plane: resized({ ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] }, Math.max(0.85, Math.min(1.18, size))),
+    plane: resized(
+      { ...now, q: [now.q[0] + (x[6] as number), now.q[1] + (x[7] as number)] },
+      Math.max(0.85, Math.min(1.18, size)),
+    ),
   };
 }
 
@@ -243,7 +288,10 @@ function afterLongestGap(weights: Float64Array): number[] {
   return longest >= n / 10 ? [after] : [];
 }
 
-/** The plane with its centre moved by e (tip radii, in the face) and stretched by s; the turn that this gives is left out. */
+/**
+ * The plane with its centre moved by e (tip radii, in the face) and stretched by s; the turn that this gives
+ * is left out.
+ */
 export function shifted(f: FacePlane, e: readonly [number, number], s: readonly [number, number]): FacePlane {
   const [a0, a1, a2] = f.a;
   const b00 = a0 * (1 + s[0]) + a1 * s[1];
@@ -255,15 +303,30 @@ export function shifted(f: FacePlane, e: readonly [number, number], s: readonly 
   const [c, n] = [Math.cos(t), Math.sin(t)];
   // B = A' R with R a turn by t: A' = B Rᵀ
   const turned = [b00 * c - b01 * n, (b00 * n + b01 * c + b10 * c - b11 * n) / 2, b10 * n + b11 * c] as const;
-  return { ...f, centre: [f.centre[0] + a0 * e[0] + a1 * e[1], f.centre[1] + a1 * e[0] + a2 * e[1]], a: turned };
+  return {
+    ...f,
+    centre: [f.centre[0] + a0 * e[0] + a1 * e[1], f.centre[1] + a1 * e[0] + a2 * e[1]],
+    a: turned,
+  };
 }
 
 /** Follows the rhythm until the plane lies still: counts near `teeth` are tried at every round. */
-export function followed(p: Planes, plane: FacePlane, teeth: number, rounds = 4, reach = Math.max(2, Math.round(teeth * 0.07))): TrackFit {
+export function followed(
+  p: Planes,
+  plane: FacePlane,
+  teeth: number,
+  rounds = 4,
+  reach = Math.max(2, Math.round(teeth * 0.07)),
+): TrackFit {
   let now: TrackFit = { teeth, agreement: 0, score: 0, plane };
   for (let round = 0; round < rounds; round++) {
     const track = phaseTrack(p, now.plane, now.teeth);
-    now = fitsNear(track, now.plane, now.teeth, round < rounds - 1 ? reach : Math.min(2, reach))[0] as TrackFit;
+    now = fitsNear(
+      track,
+      now.plane,
+      now.teeth,
+      round < rounds - 1 ? reach : Math.min(2, reach),
+    )[0] as TrackFit;
   }
   return now;
 }
@@ -272,6 +335,7 @@ export function followed(p: Planes, plane: FacePlane, teeth: number, rounds = 4,
 export function fitsNear(track: PhaseTrack, plane: FacePlane, teeth: number, reach: number): TrackFit[] {
   const out: TrackFit[] = [];
   const terms = termsOf(track);
-  for (let z = Math.max(5, teeth - reach); z <= teeth + reach; z++) out.push(trackFit(track, plane, z, wideSpread(z), terms));
+  for (let z = Math.max(5, teeth - reach); z <= teeth + reach; z++)
+    out.push(trackFit(track, plane, z, wideSpread(z), terms));
   return out.sort((a, b) => b.score - a.score);
 }

@@ -5,7 +5,10 @@ import { wornFlanks } from "./worn-flanks";
 const PER = 24;
 const ROWS = 6;
 
-/** A ring of teeth unrolled: 1 on a tooth, 0 in a gap, edges soft over a column; flanks of some teeth stand further in by so many pitches, more at the tip. */
+/**
+ * A ring of teeth unrolled: 1 on a tooth, 0 in a gap, edges soft over a column; flanks of some teeth stand
+ * further in by so many pitches, more at the tip.
+ */
 function strip(
   teeth: number,
   worn: Readonly<Record<number, { readonly side: -1 | 1; readonly by: number }>>,
@@ -22,11 +25,13 @@ function strip(
     for (let i = 0; i < ROWS; i++) {
       const up = 1 - i / ROWS;
       const half = (0.16 + 0.12 * (i / ROWS) + light * Math.sin((2 * Math.PI * k) / teeth)) * PER;
-      const lost = (side: -1 | 1): number => (worn[k]?.side === side ? (worn[k]?.by ?? 0) * PER * (0.6 + 0.4 * up) : 0);
+      const lost = (side: -1 | 1): number =>
+        worn[k]?.side === side ? (worn[k]?.by ?? 0) * PER * (0.6 + 0.4 * up) : 0;
       for (let j = -PER / 2; j < PER / 2; j++) {
         const from = j - slant * PER * up;
         const edge = from < 0 ? half - lost(-1) + from : half - lost(1) - from;
-        like[i * columns + ((k * PER + j + columns) % columns)] = Math.min(1, Math.max(0, 0.5 + edge)) + grain();
+        like[i * columns + ((k * PER + j + columns) % columns)] =
+          Math.min(1, Math.max(0, 0.5 + edge)) + grain();
       }
     }
   return {
@@ -39,13 +44,18 @@ function strip(
     contrast: Array.from({ length: teeth }, () => 1),
   };
 }
-const found = (s: ReturnType<typeof strip>): Record<number, string> => Object.fromEntries(wornFlanks(s).flatMap((w, k) => (w ? [[k, w]] : [])));
+const found = (s: ReturnType<typeof strip>): Record<number, string> =>
+  Object.fromEntries(wornFlanks(s).flatMap((w, k) => (w ? [[k, w]] : [])));
 
 describe("flanks that have lost metal", () => {
   it("are named with their side, in the same light and in another all around", () => {
     const worn = { 5: { side: 1, by: 0.12 }, 6: { side: 1, by: 0.12 }, 20: { side: -1, by: 0.12 } } as const;
     expect(found(strip(30, worn))).toEqual({ 5: "right", 6: "right", 20: "left" });
-    expect(found(strip(30, worn, { light: 0.03, noise: 0.08 }))).toEqual({ 5: "right", 6: "right", 20: "left" });
+    expect(found(strip(30, worn, { light: 0.03, noise: 0.08 }))).toEqual({
+      5: "right",
+      6: "right",
+      20: "left",
+    });
   });
   it("a slant that all teeth have is no wear, and a place that is not in sight is not judged", () => {
     expect(found(strip(30, {}, { slant: 0.08 }))).toEqual({});

@@ -18,7 +18,9 @@ export interface LikenessStrip {
 
 export type WornFlank = "left" | "right" | "both";
 
-/** So much is called worn, in pitches: a tenth of a tooth's thickness. Less is light, grease and the mould. */
+/**
+ * So much is called worn, in pitches: a tenth of a tooth's thickness. Less is light, grease and the mould.
+ */
 const LEAST = 0.07;
 /** And so many times what whole teeth differ by among themselves. */
 const SPREADS = 6;
@@ -31,7 +33,9 @@ const ALL_ROWS = 0.8;
 const PLAIN = 0.25;
 
 /**
- * Teeth of which one flank, or both, has lost metal against the teeth beside it: worn thin, hooked, or pushed over. The gear's own teeth are the measure, as the light on a flank changes around the ring but slowly; what all teeth have lost alike shows in no picture, but in a span.
+ * Teeth of which one flank, or both, has lost metal against the teeth beside it: worn thin, hooked, or pushed
+ * over. The gear's own teeth are the measure, as the light on a flank changes around the ring but slowly;
+ * what all teeth have lost alike shows in no picture, but in a span.
  *
  * @returns for each tooth which flank it is, seen with the tooth upright; null: none, or it cannot be told
  */
@@ -40,15 +44,20 @@ export function wornFlanks(s: LikenessStrip): (WornFlank | null)[] {
   const none = s.whole.map(() => null);
   if (s.whole.filter(Boolean).length < FEWEST + 2) return none;
   const half = s.per / 2;
-  /** how far from its middle a tooth's flank stands in each row, in pitches: where what is seen turns from tooth to gap */
+  /**
+   * how far from its middle a tooth's flank stands in each row, in pitches: where what is seen turns from
+   * tooth to gap
+   */
   const reach = (k: number, side: -1 | 1): number[] => {
     const contrast = s.contrast[k] as number;
-    const at = (i: number, j: number): number => s.like[i * s.columns + ((k * s.per + s.shift + side * j + 2 * s.columns) % s.columns)] as number;
+    const at = (i: number, j: number): number =>
+      s.like[i * s.columns + ((k * s.per + s.shift + side * j + 2 * s.columns) % s.columns)] as number;
     return s.rows.map((i) => {
       const level = Math.max(at(i, 0), at(i, 1)) - contrast / 2;
       for (let j = 1; j <= half; j++) {
         const [before, here] = [at(i, j - 1), at(i, j)];
-        if (here < level) return (j - 1 + Math.min(1, Math.max(0, (before - level) / (before - here || 1)))) / s.per;
+        if (here < level)
+          return (j - 1 + Math.min(1, Math.max(0, (before - level) / (before - here || 1)))) / s.per;
       }
       return half / s.per;
     });
@@ -68,7 +77,9 @@ export function wornFlanks(s: LikenessStrip): (WornFlank | null)[] {
       // what the teeth beside it differ by among themselves
       const spread = median(near.map((r) => Math.abs(median(r.map((v, i) => v - (usual[i] as number))))));
       const by = median(lost);
-      return by > LEAST && by > SPREADS * spread && lost.filter((l) => l > by / 3).length >= ALL_ROWS * lost.length;
+      return (
+        by > LEAST && by > SPREADS * spread && lost.filter((l) => l > by / 3).length >= ALL_ROWS * lost.length
+      );
     });
   });
   return s.whole.map((_, k) => {

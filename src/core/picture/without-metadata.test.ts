@@ -5,11 +5,20 @@ import { withoutMetadata } from "./without-metadata";
 
 const SECRET = "Larkspur Lane 7";
 const picture = (width: number, height: number) =>
-  sharp({ create: { width, height, channels: 3, background: "#478", noise: { type: "gaussian", mean: 120, sigma: 50 } } }).withExif({
+  sharp({
+    create: {
+      width,
+      height,
+      channels: 3,
+      background: "#478",
+      noise: { type: "gaussian", mean: 120, sigma: 50 },
+    },
+  }).withExif({
     IFD0: { Artist: SECRET, Copyright: SECRET },
     IFD3: { GPSLatitudeRef: "N", GPSLatitude: "51/1 30/1 0/1" },
   });
-const pixels = async (bytes: Uint8Array): Promise<string> => (await sharp(bytes).raw().toBuffer()).toString("base64");
+const pixels = async (bytes: Uint8Array): Promise<string> =>
+  (await sharp(bytes).raw().toBuffer()).toString("base64");
 
 describe("a picture without its metadata", () => {
   it.each([
@@ -26,7 +35,12 @@ describe("a picture without its metadata", () => {
     expect(Buffer.from(bare).includes(SECRET)).toBe(false);
     expect(await pixels(bare)).toBe(await pixels(told));
     const [before, after] = [await sharp(told).metadata(), await sharp(bare).metadata()];
-    expect([after.exif, after.xmp, after.width, after.icc?.length]).toEqual([undefined, undefined, 64, before.icc?.length]);
+    expect([after.exif, after.xmp, after.width, after.icc?.length]).toEqual([
+      undefined,
+      undefined,
+      64,
+      before.icc?.length,
+    ]);
     expect(withoutMetadata(bare)).toBe(bare);
   });
 

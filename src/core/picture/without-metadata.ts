@@ -1,8 +1,10 @@
 /**
- * A picture without what does not belong to what is seen: where it was taken, when, with which camera and whose. Its pixels, colours and size stay byte for byte as they were; nothing is packed anew.
+ * A picture without what does not belong to what is seen: where it was taken, when, with which camera and
+ * whose. Its pixels, colours and size stay byte for byte as they were; nothing is packed anew.
  *
  * @param bytes a whole JPEG, PNG or WebP
- * @returns the bytes without it, the same array if there was nothing; null where the picture is not built as its format says
+ * @returns the bytes without it, the same array if there was nothing; null where the picture is not built as
+ *   its format says
  * @see ITU-T T.81 B.1 (JPEG markers), PNG 1.2 chapter 4, WebP container specification
  */
 export function withoutMetadata(bytes: Uint8Array): Uint8Array | null {
@@ -12,8 +14,10 @@ export function withoutMetadata(bytes: Uint8Array): Uint8Array | null {
   return null;
 }
 
-const startsWith = (bytes: Uint8Array, sign: readonly number[]): boolean => sign.every((b, i) => bytes[i] === b);
-const word = (bytes: Uint8Array, at: number, length = 4): string => String.fromCharCode(...bytes.subarray(at, at + length));
+const startsWith = (bytes: Uint8Array, sign: readonly number[]): boolean =>
+  sign.every((b, i) => bytes[i] === b);
+const word = (bytes: Uint8Array, at: number, length = 4): string =>
+  String.fromCharCode(...bytes.subarray(at, at + length));
 
 /** The pieces that stay, put together; the array itself where all of it does. */
 function joined(bytes: Uint8Array, kept: readonly (readonly [number, number])[]): Uint8Array {
@@ -28,7 +32,10 @@ function joined(bytes: Uint8Array, kept: readonly (readonly [number, number])[])
   return out;
 }
 
-/** Application segments that say how colours are meant: JFIF, a colour profile, and how Adobe's programs wrote them. */
+/**
+ * Application segments that say how colours are meant: JFIF, a colour profile, and how Adobe's programs wrote
+ * them.
+ */
 function belongsToColours(bytes: Uint8Array, marker: number, at: number): boolean {
   if (marker === 0xe0) return word(bytes, at + 4, 5) === "JFIF\0";
   if (marker === 0xe2) return word(bytes, at + 4, 12) === "ICC_PROFILE\0";
@@ -55,12 +62,18 @@ function withoutInJpeg(bytes: Uint8Array): Uint8Array | null {
     if (!application || belongsToColours(bytes, marker, at)) kept.push([at, end]);
     at = end;
   }
-  return at + 2 <= bytes.length && bytes[at] === 0xff && bytes[at + 1] === 0xd9 ? joined(bytes, [...kept, [at, at + 2]]) : null;
+  return at + 2 <= bytes.length && bytes[at] === 0xff && bytes[at + 1] === 0xd9
+    ? joined(bytes, [...kept, [at, at + 2]])
+    : null;
 }
 
 /** Where the packed pixels of a scan end: at the next marker that is neither a stuffed zero nor a restart. */
 function endOfScan(bytes: Uint8Array, from: number): number {
-  for (let at = bytes.indexOf(0xff, from); at >= 0 && at + 1 < bytes.length; at = bytes.indexOf(0xff, at + 1)) {
+  for (
+    let at = bytes.indexOf(0xff, from);
+    at >= 0 && at + 1 < bytes.length;
+    at = bytes.indexOf(0xff, at + 1)
+  ) {
     const next = bytes[at + 1] ?? 0;
     if (next !== 0 && next !== 0xff && !(next >= 0xd0 && next <= 0xd7)) return at;
   }

@@ -9,7 +9,9 @@ export interface Measured {
 /** As it comes in from outside: a bare number carries the instrument's own spread. */
 export type MeasuredInput = number | { value: number; u?: number };
 
-/** Reads `12.3` or `{ "value": 12.3, "u": 0.02 }`. Not a number, not finite or a negative spread is refused. */
+/**
+ * Reads `12.3` or `{ "value": 12.3, "u": 0.02 }`. Not a number, not finite or a negative spread is refused.
+ */
 export const measuredInput: z.ZodType<MeasuredInput> = z.union([
   z.number(),
   z.strictObject({ value: z.number(), u: z.number().positive("the spread u must be above 0").optional() }),
@@ -24,7 +26,8 @@ export function measured(input: MeasuredInput, instrumentU: number): Measured {
 /**
  * Several readings of one dimension as one: the mean, with the spread of the mean.
  *
- * What the readings show among themselves, s/√n, is added to the instrument's own spread, which does not shrink: a caliper whose zero or jaws are off is off in every reading, so that
+ * What the readings show among themselves, s/√n, is added to the instrument's own spread, which does not
+ * shrink: a caliper whose zero or jaws are off is off in every reading, so that
  * four equal readings are no better than the caliper. Source: GUM (JCGM 100) 4.2 (type A), 4.3 (type B), 5.1.
  *
  * @param values the readings, one unit; at least one

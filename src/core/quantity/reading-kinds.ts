@@ -14,10 +14,25 @@ export interface ReadingKind {
   readonly names: boolean;
 }
 
-const mm = (min: number, max: number, names = false, u = CALIPER_U_MM): ReadingKind => ({ min, max, unit: "mm", u, names });
-const degrees = (min: number, max: number, u: number, names: boolean): ReadingKind => ({ min, max, unit: "°", u, names });
+const mm = (min: number, max: number, names = false, u = CALIPER_U_MM): ReadingKind => ({
+  min,
+  max,
+  unit: "mm",
+  u,
+  names,
+});
+const degrees = (min: number, max: number, u: number, names: boolean): ReadingKind => ({
+  min,
+  max,
+  unit: "°",
+  u,
+  names,
+});
 
-/** What can be measured at the bench. Between jaws that touch two tips or a root by feel, a reading spreads wider than on a shaft. */
+/**
+ * What can be measured at the bench. Between jaws that touch two tips or a root by feel, a reading spreads
+ * wider than on a shaft.
+ */
 export const READING_KINDS: Readonly<Record<string, ReadingKind>> = {
   "tip diameter": mm(1, 600, true, 0.03),
   "tip circle": mm(1, 600, true),
@@ -54,7 +69,11 @@ const BETWEEN_PINS = /^between pins (\d+(?:\.\d+)?)$/;
 
 /** @example overPinsOf(1.7) // "over pins 1.7" */
 export const overPinsOf = (pinMm: number): string => `over pins ${pinMm}`;
-/** The pins' diameter, mm, of a reading over pins; undefined: it is another. @example pinOf("over pins 1.7") // 1.7 */
+/**
+ * The pins' diameter, mm, of a reading over pins; undefined: it is another.
+ *
+ * @example pinOf("over pins 1.7") // 1.7
+ */
 export function pinOf(what: string): number | undefined {
   const size = PINS.exec(what)?.[1];
   return size === undefined ? undefined : Number(size);
@@ -70,13 +89,18 @@ export function insidePinOf(what: string): number | undefined {
 
 /** What is known of a reading by its name; undefined: nobody reads such a thing. */
 export const readingKind = (what: string): ReadingKind | undefined =>
-  Object.hasOwn(READING_KINDS, what) ? READING_KINDS[what] : PINS.test(what) || BETWEEN_PINS.test(what) ? OVER_PINS : undefined;
+  Object.hasOwn(READING_KINDS, what)
+    ? READING_KINDS[what]
+    : PINS.test(what) || BETWEEN_PINS.test(what)
+      ? OVER_PINS
+      : undefined;
 
 /** Whether a gear's name rests on such a reading. */
 export const namesTheGear = (what: string): boolean => readingKind(what)?.names ?? false;
 
 /** The spread of one reading, in its unit: its own, or that of its kind. */
-export const spreadOf = (r: { readonly what: string; readonly u?: number }): number => r.u ?? readingKind(r.what)?.u ?? CALIPER_U_MM;
+export const spreadOf = (r: { readonly what: string; readonly u?: number }): number =>
+  r.u ?? readingKind(r.what)?.u ?? CALIPER_U_MM;
 
 /** A value that cannot be is refused with a sentence. */
 export function believedReading(what: string, value: number): ReadingKind {
@@ -88,6 +112,7 @@ export function believedReading(what: string, value: number): ReadingKind {
       "typed",
       `a ${what} of ${[Number(value.toFixed(3)), unit].join(" ").trim()} cannot be: it lies between ${min} and ${[max, unit].join(" ").trim()}`,
     );
-  if (!unit && !Number.isInteger(value)) throw new Fault("typed", `a ${what} is a whole number, not ${value}`);
+  if (!unit && !Number.isInteger(value))
+    throw new Fault("typed", `a ${what} is a whole number, not ${value}`);
   return kind;
 }

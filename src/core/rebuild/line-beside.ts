@@ -2,13 +2,19 @@ import { hardwareInWords } from "../hardware/piece";
 import { tightInWords } from "../hardware/tightening";
 import type { LineWords } from "./line-in-words";
 
-/** All that a line says besides its title, each in a sentence of its own: for paper, and to be read aloud. @param cautions what can hurt at it */
+/**
+ * All that a line says besides its title, each in a sentence of its own: for paper, and to be read aloud.
+ *
+ * @param cautions what can hurt at it
+ */
 export function besideLine(w: LineWords, cautions: readonly string[]): string[] {
   return [
     w.facing && `facing: ${w.facing}`,
     w.torqueNm !== undefined && `${w.torqueNm} N·m${w.pattern ? `, ${w.pattern}` : ""}`,
     ...w.hardware.flatMap((h) => {
-      const tight = h.tighten && tightInWords(w.torqueNm === undefined ? h.tighten : { ...h.tighten, torqueNm: undefined });
+      const tight =
+        h.tighten &&
+        tightInWords(w.torqueNm === undefined ? h.tighten : { ...h.tighten, torqueNm: undefined });
       const says = [h.at, tight].filter(Boolean).join("; ");
       return says ? [`${hardwareInWords({ ...h, at: undefined })}: ${says}`] : [];
     }),
@@ -41,8 +47,13 @@ const SPOKEN: readonly (readonly [RegExp, string])[] = [
   [/(\d) mm\b/g, "$1 millimetres"],
 ];
 
-/** A line as a voice reads it: its title, then what is beside it, what can hurt first. What to do on "no" is left for when it is needed. */
+/**
+ * A line as a voice reads it: its title, then what is beside it, what can hurt first. What to do on "no" is
+ * left for when it is needed.
+ */
 export function lineAloud(w: LineWords, cautions: readonly string[]): string {
-  const said = [w.title, ...cautions, ...besideLine({ ...w, ifNot: undefined }, [])].map((s) => s.trim().replace(/[.:]$/, ""));
+  const said = [w.title, ...cautions, ...besideLine({ ...w, ifNot: undefined }, [])].map((s) =>
+    s.trim().replace(/[.:]$/, ""),
+  );
   return SPOKEN.reduce((text, [sign, word]) => text.replace(sign, word), `${said.join(". ")}.`);
 }

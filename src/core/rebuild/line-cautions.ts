@@ -5,12 +5,21 @@ import { freeVolumeOf } from "../lube/rooms";
 import { slipIn } from "../lube/slips";
 import type { RebuildLine } from "../order/rebuild-line";
 
-/** What can hurt, or be a slip, at a line: of a step what its strip and its hazards say, of work what it is done with, of a lubricant an amount that cannot be. */
+/**
+ * What can hurt, or be a slip, at a line: of a step what its strip and its hazards say, of work what it is
+ * done with, of a lubricant an amount that cannot be.
+ */
 export function cautionsAt(job: Job, line: RebuildLine): readonly string[] {
   if (line.kind === "grease") {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
     const chamber = job.chambers?.find((c) => c.id === g?.chamber);
-    const slip = g?.grams === undefined ? null : slipIn(g.weighedGrams ?? g.grams, { aim: g.grams, freeVolumeMl: chamber && freeVolumeOf(job, chamber) });
+    const slip =
+      g?.grams === undefined
+        ? null
+        : slipIn(g.weighedGrams ?? g.grams, {
+            aim: g.grams,
+            freeVolumeMl: chamber && freeVolumeOf(job, chamber),
+          });
     return slip ? [slip.says] : [];
   }
   if (line.kind === "service") {

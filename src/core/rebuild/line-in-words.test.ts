@@ -24,7 +24,13 @@ function job(more: Partial<Job> = {}): Job {
         { id: "p2", name: "wheel", kind: "gear", renew: true },
       ],
       steps: [
-        { id: "s1", action: "unscrew", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "screw", qty: 3, thread: "M3", locker: "blue" }] },
+        {
+          id: "s1",
+          action: "unscrew",
+          needs: [],
+          parts: ["p1"],
+          hardware: [{ id: "h1", kind: "screw", qty: 3, thread: "M3", locker: "blue" }],
+        },
         {
           id: "s2",
           action: "pull",
@@ -40,7 +46,11 @@ function job(more: Partial<Job> = {}): Job {
     ...more,
   };
 }
-const planned = (of: Job) => rebuildPlan({ ...of, goingIn: of.findings.flatMap((f) => (f.goesIn ? [{ ...f.goesIn, part: f.part }] : [])) });
+const planned = (of: Job) =>
+  rebuildPlan({
+    ...of,
+    goingIn: of.findings.flatMap((f) => (f.goesIn ? [{ ...f.goesIn, part: f.part }] : [])),
+  });
 const words = (of: Job, key: string) => {
   const line = planned(of).steps.find((l) => lineKey(l) === key);
   if (!line) throw new Error(`no ${key}`);
@@ -49,10 +59,15 @@ const words = (of: Job, key: string) => {
 
 describe("the lines of one step", () => {
   it("say each what concerns it: the cover its face, the screws their dry threads", () => {
-    expect(words(job(), "set:s1:parts")).toMatchObject({ title: "Set on: case cover", mind: ["Stays dry: case cover: its mating face."] });
+    expect(words(job(), "set:s1:parts")).toMatchObject({
+      title: "Set on: case cover",
+      mind: ["Stays dry: case cover: its mating face."],
+    });
     const screws = words(job(), "undo:s1");
     expect(screws.title).toBe("Screw in: 3 screws M3, locker blue");
-    expect(screws.mind).toEqual([expect.stringMatching(/^Stays dry: 3 screws M3.*locker holds on a dry thread alone\.$/)]);
+    expect(screws.mind).toEqual([
+      expect.stringMatching(/^Stays dry: 3 screws M3.*locker holds on a dry thread alone\.$/),
+    ]);
   });
   it("name what goes in new: its number, its lot and the parcel that it came in", () => {
     const chosen = {
@@ -63,7 +78,9 @@ describe("the lines of one step", () => {
       "wheel: new, W-12, lot 7A, out of the parcel of 2026-11-20 from Nordic",
     ]);
     const returned = { ...chosen, arrivals: chosen.arrivals.map((a) => ({ ...a, decision: "sent-back" })) };
-    expect(words(job(returned as unknown as Partial<Job>), "set:s2:parts").renewed).toEqual(["wheel: new, W-12"]);
+    expect(words(job(returned as unknown as Partial<Job>), "set:s2:parts").renewed).toEqual([
+      "wheel: new, W-12",
+    ]);
   });
 
   it("show how the pieces lie, without what stays out", () => {
@@ -94,33 +111,55 @@ describe("a cover that is set on", () => {
     const open = job({ chambers, lubePoints: [point] });
     const plan = planned(open);
     const at = plan.steps.findIndex((l) => lineKey(l) === "set:s1:parts") + 1;
-    expect(reachOf(open, plan, "grease:g1", point).last).toEqual({ line: at, step: "s1", says: "step 1, the case cover closes over it" });
+    expect(reachOf(open, plan, "grease:g1", point).last).toEqual({
+      line: at,
+      step: "s1",
+      says: "step 1, the case cover closes over it",
+    });
     expect(reachOf(open, plan, "grease:g1", point).line).toBe(at - 1);
     const set = { ...open, linesDone: ["set:s1:parts"] };
-    expect(reachOf(set, plan, "grease:g1", point).closed).toMatch(/^step 1, the case cover, closes over it, and is on again/);
+    expect(reachOf(set, plan, "grease:g1", point).closed).toMatch(
+      /^step 1, the case cover, closes over it, and is on again/,
+    );
   });
 });
 
 describe("how tight", () => {
   const drawn = (tighten: object): Job => {
     const j = job();
-    const steps = j.steps.map((s) => ({ ...s, hardware: s.hardware?.map((h) => (h.id === "h2" ? { ...h, tighten } : h)) }));
+    const steps = j.steps.map((s) => ({
+      ...s,
+      hardware: s.hardware?.map((h) => (h.id === "h2" ? { ...h, tighten } : h)),
+    }));
     return { ...j, steps } as Job;
   };
 
   it("says by how much past the feel, in how many passes, and that all are started first", () => {
     const said = wordsOf(drawn({ feel: "snug", pastDeg: 45, passes: 2, startAll: true }), "undo:s2");
-    expect(said?.hardware.map(saidInWords)).toContain("1 nut M6, snug, then an eighth of a turn (45°) past it");
-    expect(said?.drawn).toEqual(["Start all of them by hand before any is drawn.", "Draw them in 2 passes, each time all of them."]);
+    expect(said?.hardware.map(saidInWords)).toContain(
+      "1 nut M6, snug, then an eighth of a turn (45°) past it",
+    );
+    expect(said?.drawn).toEqual([
+      "Start all of them by hand before any is drawn.",
+      "Draw them in 2 passes, each time all of them.",
+    ]);
   });
 
   it("leaves loose what is to be left loose, and draws it with its figure when what it waits for is on", () => {
     const j = drawn({ torqueNm: 2, looseUntil: "s1" });
     const now = wordsOf(j, "undo:s2");
     expect(now?.torqueNm).toBeUndefined();
-    expect(now?.mind).toContain("Leave loose: 1 nut M6. Start by hand only; drawn when step 1, the case cover, is on.");
+    expect(now?.mind).toContain(
+      "Leave loose: 1 nut M6. Start by hand only; drawn when step 1, the case cover, is on.",
+    );
     const later = wordsOf(j, "tight:s2:s1");
-    expect(later).toMatchObject({ title: "Draw now: 1 nut M6", torqueNm: 2, belongs: "at step 2, the wheel, left loose until now" });
-    expect(wordsOf(drawn({ looseUntil: "end" }), "undo:s2")?.mind).toContain("Leave loose: 1 nut M6. Start by hand only; drawn when everything is on.");
+    expect(later).toMatchObject({
+      title: "Draw now: 1 nut M6",
+      torqueNm: 2,
+      belongs: "at step 2, the wheel, left loose until now",
+    });
+    expect(wordsOf(drawn({ looseUntil: "end" }), "undo:s2")?.mind).toContain(
+      "Leave loose: 1 nut M6. Start by hand only; drawn when everything is on.",
+    );
   });
 });

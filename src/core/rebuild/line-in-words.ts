@@ -55,13 +55,19 @@ export interface LineWords {
   readonly note?: string;
 }
 
-/** What is to be minded of a part that is not as what came out: a kit's piece that differs, or one that goes back as it is although it was found bad. */
+/**
+ * What is to be minded of a part that is not as what came out: a kit's piece that differs, or one that goes
+ * back as it is although it was found bad.
+ */
 function differsAt(job: Job, part: string): string[] {
   const f = job.findings.find((x) => x.part === part);
   const renew = job.parts.find((p) => p.id === part)?.renew;
   if (job.ending) return [];
-  if (renew) return f?.got?.differs ? [`${partNamed(job, part)} differs from what came out: ${f.got.differs}`] : [];
-  return f?.fate === "keep" && isFailure(f.mode) ? [`${partNamed(job, part)} goes back as it is: ${f.fateWhy}`] : [];
+  if (renew)
+    return f?.got?.differs ? [`${partNamed(job, part)} differs from what came out: ${f.got.differs}`] : [];
+  return f?.fate === "keep" && isFailure(f.mode)
+    ? [`${partNamed(job, part)} goes back as it is: ${f.fateWhy}`]
+    : [];
 }
 
 /** What goes in new: its number, its lot, and from which parcel, or from where it was got. */
@@ -71,26 +77,44 @@ function newIn(job: Job, part: string): string {
   if (!f?.chosen) return "";
   // the last that came for this place and was not sent back
   const came = job.arrivals.findLast(
-    (a) => a.number === f.chosen && (a.part === undefined || a.part === part) && a.decision !== "sent-back" && a.decision !== "stock",
+    (a) =>
+      a.number === f.chosen &&
+      (a.part === undefined || a.part === part) &&
+      a.decision !== "sent-back" &&
+      a.decision !== "stock",
   );
-  return [`, ${f.chosen}`, came?.lot && `lot ${came.lot}`, came ? `out of the parcel of ${came.day} from ${came.supplier}` : undefined]
+  return [
+    `, ${f.chosen}`,
+    came?.lot && `lot ${came.lot}`,
+    came ? `out of the parcel of ${came.day} from ${came.supplier}` : undefined,
+  ]
     .filter(Boolean)
     .join(", ");
 }
 
-/** The screws of a joint with a gasket or an O-ring in it: one that came off with them, or in the two steps that they laid open. */
+/**
+ * The screws of a joint with a gasket or an O-ring in it: one that came off with them, or in the two steps
+ * that they laid open.
+ */
 function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): string | undefined {
-  const count = (step.hardware ?? []).filter((h) => h.kind === "screw" || h.kind === "nut").reduce((n, h) => n + h.qty, 0);
+  const count = (step.hardware ?? [])
+    .filter((h) => h.kind === "screw" || h.kind === "nut")
+    .reduce((n, h) => n + h.qty, 0);
   if (count < 3) return undefined;
   const at = job.steps.findIndex((s) => s.id === step.id);
   const isSeal = (kind: string | undefined): boolean => kind === "o-ring" || kind === "gasket";
   const found = job.steps
     .slice(at, at + 3)
-    .find((s) => s.hardware?.some((h) => isSeal(h.kind)) || s.parts?.some((p) => isSeal(job.parts.find((x) => x.id === p)?.kind)));
+    .find(
+      (s) =>
+        s.hardware?.some((h) => isSeal(h.kind)) ||
+        s.parts?.some((p) => isSeal(job.parts.find((x) => x.id === p)?.kind)),
+    );
   return found && `On the seal of step ${job.steps.indexOf(found) + 1}: ${passesInWords(torqueNm)}.`;
 }
 /** In a row rather than round a flange, as it was said where it sits. */
-const inARow = (hardware: readonly HardwareFacts[]): boolean => hardware.some((h) => /\b(row|line)\b/i.test(`${h.at ?? ""} ${h.tighten?.pattern ?? ""}`));
+const inARow = (hardware: readonly HardwareFacts[]): boolean =>
+  hardware.some((h) => /\b(row|line)\b/i.test(`${h.at ?? ""} ${h.tighten?.pattern ?? ""}`));
 
 /** The torque that all of a line's pieces have; undefined: none, or each its own, which stands beside it. */
 function oneTorque(hardware: readonly HardwareFacts[]): number | undefined {
@@ -104,7 +128,8 @@ const BARE = { marks: [], wires: [], hardware: [], renewed: [], stack: [], mind:
 export function lineInWords(job: Job, line: RebuildLine): LineWords {
   const number = (id: string): number => stepNumber(job, id);
   const name = (id: string): string => partNamed(job, id);
-  const stepOfPart = (id: string | undefined): string | undefined => job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
+  const stepOfPart = (id: string | undefined): string | undefined =>
+    job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
   if (line.kind === "grease") {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
     const dry = keepDry(job).filter((d) => d.chamber !== undefined && d.chamber === g?.chamber);
@@ -203,8 +228,18 @@ function settingInWords(job: Job, line: SetLine): LineWords {
   return { ...base, ...partsInWords(job, step, line.parts, hardware, true) };
 }
 
-/** What is said of a step's parts where they go back. @param isHeld what holds them goes back with a line of its own */
-function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside: readonly Hardware[], isHeld: boolean) {
+/**
+ * What is said of a step's parts where they go back.
+ *
+ * @param isHeld what holds them goes back with a line of its own
+ */
+function partsInWords(
+  job: Job,
+  step: StripStep,
+  ids: readonly string[],
+  beside: readonly Hardware[],
+  isHeld: boolean,
+) {
   const parts = ids.flatMap((id) => job.parts.find((p) => p.id === id) ?? []);
   const going = job.ending ? [] : goingInOf(job).filter((g) => ids.includes(g.part));
   const facing = going.find((g) => g.facing)?.facing;
@@ -213,7 +248,9 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
     title: partsBack(step, parts, ids.map(name), beside, isHeld),
     facing: facing ?? step.facing,
     marks: step.marks ?? [],
-    renewed: ids.filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew).map((p) => `${name(p)}: new${newIn(job, p)}`),
+    renewed: ids
+      .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
+      .map((p) => `${name(p)}: new${newIn(job, p)}`),
     // where nothing else goes on with it, the stack is told by the line that puts the rest on
     stack: isHeld && !beside.length ? [] : stackOf(job, step, ids),
     mind: [
@@ -221,7 +258,9 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
       ...mindByHold(step, parts),
       ...ids.flatMap((p) => differsAt(job, p)),
       // of a part, or of what its going back closes over
-      ...staysDry(job, (d) => (d.part ? ids.includes(d.part) : d.chamber !== undefined && d.step === step.id)),
+      ...staysDry(job, (d) =>
+        d.part ? ids.includes(d.part) : d.chamber !== undefined && d.step === step.id,
+      ),
       ...(facing && step.facing && facing !== step.facing ? [`The old one faced: ${step.facing}`] : []),
       ...going.flatMap((g) => besideNew(g, name(g.part))),
     ],
@@ -229,7 +268,9 @@ function partsInWords(job: Job, step: StripStep, ids: readonly string[], beside:
   };
 }
 
-/** The last movement of a step's return: all of it, or what is left of it once its parts lie in their place. */
+/**
+ * The last movement of a step's return: all of it, or what is left of it once its parts lie in their place.
+ */
 function undoingInWords(job: Job, line: FitLine): LineWords {
   const step = stepOf(job, line.undoes);
   const { parts, hardware: ids } = line.left ?? line;
@@ -249,7 +290,10 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     step: line.undoes,
   };
   if (!step) return { ...base, title: "" };
-  const aside = (line.aside ?? []).map((p) => ({ name: pieceNamed(job, p), why: staysOut(goingInOf(job), p) }));
+  const aside = (line.aside ?? []).map((p) => ({
+    name: pieceNamed(job, p),
+    why: staysOut(goingInOf(job), p),
+  }));
   // locker holds on a dry thread alone
   const mind = [
     ...leftLooseInWords(job, loose),
@@ -262,14 +306,21 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
   }
   const stack = stackOf(job, step, line.parts);
   if (line.left) return { ...base, title: piecesBack(hardware, step), stack, mind };
-  const nothing = aside.length ? `Leave out: ${aside.map((p) => p.name).join(", ")}` : nothingBack(step, stepNumber(job, step.id));
+  const nothing = aside.length
+    ? `Leave out: ${aside.map((p) => p.name).join(", ")}`
+    : nothingBack(step, stepNumber(job, step.id));
   return {
     ...base,
     title: hardware.length ? piecesBack(hardware, step) : nothing,
     facing: step.facing,
     marks: step.marks ?? [],
     stack,
-    mind: [...mindAtRebuild(step), ...mindByHold(step, []), ...staysDry(job, (d) => d.chamber !== undefined && d.step === step.id), ...mind],
+    mind: [
+      ...mindAtRebuild(step),
+      ...mindByHold(step, []),
+      ...staysDry(job, (d) => d.chamber !== undefined && d.step === step.id),
+      ...mind,
+    ],
     note: step.note,
   };
 }
@@ -289,20 +340,26 @@ function drawing(job: Job, step: StripStep | undefined, hardware: readonly Hardw
   };
 }
 
-const tightenTitle = (hardware: readonly Hardware[]): string => `Draw now: ${hardware.map((h) => hardwareInWords({ ...h, at: undefined })).join(", ")}`;
+const tightenTitle = (hardware: readonly Hardware[]): string =>
+  `Draw now: ${hardware.map((h) => hardwareInWords({ ...h, at: undefined })).join(", ")}`;
 
 /** What is screwed in here and not drawn. */
 function leftLooseInWords(job: Job, loose: readonly Hardware[]): string[] {
   const untils = [...new Set(loose.flatMap((h) => h.tighten?.looseUntil ?? []))];
   return untils.map((until) => {
-    const own = loose.filter((h) => h.tighten?.looseUntil === until).map((h) => hardwareInWords({ ...h, at: undefined }));
-    const waits = job.steps.some((s) => s.id === until) ? `${stepThing(job, until)}, is on` : "everything is on";
+    const own = loose
+      .filter((h) => h.tighten?.looseUntil === until)
+      .map((h) => hardwareInWords({ ...h, at: undefined }));
+    const waits = job.steps.some((s) => s.id === until)
+      ? `${stepThing(job, until)}, is on`
+      : "everything is on";
     return `Leave loose: ${own.join(", ")}. Start by hand only; drawn when ${waits}.`;
   });
 }
 
 const stepOf = (job: Job, id: string): StripStep | undefined => job.steps.find((s) => s.id === id);
-const hardwareOf = (step: StripStep | undefined, ids: readonly string[]): Hardware[] => (step?.hardware ?? []).filter((h) => ids.includes(h.id));
+const hardwareOf = (step: StripStep | undefined, ids: readonly string[]): Hardware[] =>
+  (step?.hardware ?? []).filter((h) => ids.includes(h.id));
 const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] =>
   keepDry(job)
     .filter(here)
@@ -314,11 +371,18 @@ function hasTwin({ hardware = [], stack = [] }: StripStep, id: string): boolean 
   return hardware.some((h) => h.id !== id && h.kind === kind && stack.includes(h.id));
 }
 
-/** A step's pieces as they go back on each other: as what goes in says it, or as they came out, without what stays out. */
+/**
+ * A step's pieces as they go back on each other: as what goes in says it, or as they came out, without what
+ * stays out.
+ */
 function stackOf(job: Job, step: StripStep, parts: readonly string[]): readonly string[] {
   const going = job.ending ? [] : goingInOf(job);
   const said = going.find((g) => parts.includes(g.part) && g.stack.length)?.stack;
   if (said) return said;
-  const pieces = [...(step.stack ?? [])].reverse().map((id): PieceRef => (step.parts?.includes(id) ? { part: id } : { hardware: id }));
-  return pieces.filter((p) => staysOut(going, p) === undefined).map((p) => pieceNamed(job, p, "hardware" in p && hasTwin(step, p.hardware)));
+  const pieces = [...(step.stack ?? [])]
+    .reverse()
+    .map((id): PieceRef => (step.parts?.includes(id) ? { part: id } : { hardware: id }));
+  return pieces
+    .filter((p) => staysOut(going, p) === undefined)
+    .map((p) => pieceNamed(job, p, "hardware" in p && hasTwin(step, p.hardware)));
 }

@@ -22,7 +22,8 @@ export interface ToothOff {
 }
 
 /**
- * What one tooth out at a step's wheels makes, out of the train. Empty where nobody said which wheel of the train its parts are, or none of it was counted.
+ * What one tooth out at a step's wheels makes, out of the train. Empty where nobody said which wheel of the
+ * train its parts are, or none of it was counted.
  *
  * @param parts of the step that goes back
  */
@@ -32,8 +33,11 @@ export function teethOff({ train }: Pick<Job, "train">, parts: readonly string[]
   const outputs = outputShafts(train);
   return train.meshes.flatMap((m, i) => {
     const answer = meshes[i];
-    const own = wheelsOf(m).flatMap((w) => (w.part !== undefined && w.teeth !== null && parts.includes(w.part) ? [{ ...w, part: w.part }] : []));
-    const at = (shaft: string): number | undefined => answer?.oneToothOff.find((o) => o.shaft === shaft)?.degrees;
+    const own = wheelsOf(m).flatMap((w) =>
+      w.part !== undefined && w.teeth !== null && parts.includes(w.part) ? [{ ...w, part: w.part }] : [],
+    );
+    const at = (shaft: string): number | undefined =>
+      answer?.oneToothOff.find((o) => o.shaft === shaft)?.degrees;
     const [wheel] = own;
     if (!answer || !wheel) return [];
     const degrees = at(wheel.shaft);
@@ -49,7 +53,14 @@ export function teethOff({ train }: Pick<Job, "train">, parts: readonly string[]
           const d = shaft === wheel.shaft ? undefined : at(shaft);
           return d === undefined ? [] : [{ shaft, degrees: d }];
         }),
-        ...(again ? { meetsAfter: { shaft: m.kind === "planetary" ? m.sun.shaft : m.driver.shaft, turns: again.driverTurns } } : {}),
+        ...(again
+          ? {
+              meetsAfter: {
+                shaft: m.kind === "planetary" ? m.sun.shaft : m.driver.shaft,
+                turns: again.driverTurns,
+              },
+            }
+          : {}),
       },
     ];
   });
@@ -58,11 +69,22 @@ export function teethOff({ train }: Pick<Job, "train">, parts: readonly string[]
 const wheelSays = (w: TrainWheel): string => `${w.says} on ${w.shaft}`;
 const deg = (d: number): string => `${d.toFixed(d < 10 ? 1 : 0)}°`;
 
-/** The same in sentences. @example "One tooth out at the 45-tooth gear on lay is 8.0° there, and 1.7° at spindle: hard to see there, trust the marks." */
+/**
+ * The same in sentences.
+ *
+ * @example "One tooth out at the 45-tooth gear on lay is 8.0° there, and 1.7° at spindle: hard to see there,
+ *   trust the marks."
+ */
 export const teethOffInWords = (off: readonly ToothOff[]): string[] =>
   off.map(({ says, degrees, atOutput, meetsAfter }) => {
     const out = atOutput.map((o) => `${deg(o.degrees)} at ${o.shaft}`).join(", ");
-    const hard = Math.max(degrees, ...atOutput.map((o) => o.degrees)) < HARD_TO_SEE_DEG ? ": hard to see, trust the marks" : "";
-    const meets = meetsAfter && meetsAfter.turns > 1 ? ` Its marks meet again only after ${meetsAfter.turns} turns of ${meetsAfter.shaft}.` : "";
+    const hard =
+      Math.max(degrees, ...atOutput.map((o) => o.degrees)) < HARD_TO_SEE_DEG
+        ? ": hard to see, trust the marks"
+        : "";
+    const meets =
+      meetsAfter && meetsAfter.turns > 1
+        ? ` Its marks meet again only after ${meetsAfter.turns} turns of ${meetsAfter.shaft}.`
+        : "";
     return `One tooth out at the ${says} is ${deg(degrees)} there${out && `, and ${out}`}${hard}.${meets}`;
   });

@@ -8,7 +8,14 @@ import { ACTION_SAYS } from "../order/likely-action";
 import { capital } from "../sentence";
 
 /** Kinds of parts that have a word of their own, however they came off. */
-const OF_KIND: Readonly<Record<string, string>> = { belt: "lay on", brush: "let in", gasket: "lay on", "o-ring": "lay in", wire: "lay in", plug: "plug in" };
+const OF_KIND: Readonly<Record<string, string>> = {
+  belt: "lay on",
+  brush: "let in",
+  gasket: "lay on",
+  "o-ring": "lay in",
+  wire: "lay in",
+  plug: "plug in",
+};
 
 /** What is done with a piece of hardware. */
 const PIECES: Readonly<Record<HardwareKind, string>> = {
@@ -50,10 +57,15 @@ const hasBeenPressed = (s: Pick<StripStep, "action" | "held" | "freed">): boolea
 /**
  * What brings a step's parts back.
  *
- * @param isHeld pieces of the same step hold them, by a line of their own: the part itself is neither screwed nor clipped
+ * @param isHeld pieces of the same step hold them, by a line of their own: the part itself is neither screwed
+ *   nor clipped
  * @example partVerb({ action: "pull", held: ["press fit"] }, [wheel], false) // "press on"
  */
-export function partVerb(step: Pick<StripStep, "action" | "held" | "freed">, parts: readonly Pick<Part, "kind">[], isHeld: boolean): string {
+export function partVerb(
+  step: Pick<StripStep, "action" | "held" | "freed">,
+  parts: readonly Pick<Part, "kind">[],
+  isHeld: boolean,
+): string {
   const [kind, ...others] = [...new Set(parts.map((p) => p.kind))];
   const own = others.length || kind === undefined ? undefined : OF_KIND[kind];
   if (own) return own;
@@ -63,7 +75,10 @@ export function partVerb(step: Pick<StripStep, "action" | "held" | "freed">, par
   return step.action === "note" ? "put back" : INVERSE_ACTION[step.action].part;
 }
 
-function pieceVerb({ kind, stays }: Pick<Hardware, "kind" | "stays">, step: Pick<StripStep, "action" | "freed">): string {
+function pieceVerb(
+  { kind, stays }: Pick<Hardware, "kind" | "stays">,
+  step: Pick<StripStep, "action" | "freed">,
+): string {
   if (stays === LOOSENED) return "tighten again";
   // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
   if (kind === "pin" && !wasDriven(step)) return step.freed ? "push in" : "put in";
@@ -83,15 +98,25 @@ const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
   "gasket",
 ]);
 
-const bare = (h: Hardware): string => hardwareInWords({ ...h, at: undefined, stays: h.stays === LOOSENED ? undefined : h.stays });
+const bare = (h: Hardware): string =>
+  hardwareInWords({ ...h, at: undefined, stays: h.stays === LOOSENED ? undefined : h.stays });
 
-/** Hardware with what is done with it, what is alike together. @example piecesBack([pin, circlip], step) // "Drive in: 1 pin 3 × 18; clip in: 1 circlip 12" */
-export function piecesBack(hardware: readonly Hardware[], step: Pick<StripStep, "action" | "freed" | "stack">): string {
+/**
+ * Hardware with what is done with it, what is alike together.
+ *
+ * @example piecesBack([pin, circlip], step) // "Drive in: 1 pin 3 × 18; clip in: 1 circlip 12"
+ */
+export function piecesBack(
+  hardware: readonly Hardware[],
+  step: Pick<StripStep, "action" | "freed" | "stack">,
+): string {
   const groups = new Map<string, Hardware[]>();
   // what lies under another comes first: as they were found to lie, or by what they are
   const stack = [...(step.stack ?? [])].reverse();
   const deep = (h: Hardware): number => (stack.includes(h.id) ? stack.indexOf(h.id) : -1);
-  const inOrder = [...hardware].sort((a, b) => Number(LIES_UNDER.has(b.kind)) - Number(LIES_UNDER.has(a.kind)) || deep(a) - deep(b));
+  const inOrder = [...hardware].sort(
+    (a, b) => Number(LIES_UNDER.has(b.kind)) - Number(LIES_UNDER.has(a.kind)) || deep(a) - deep(b),
+  );
   for (const h of inOrder) {
     const verb = pieceVerb(h, step);
     groups.set(verb, [...(groups.get(verb) ?? []), h]);
@@ -107,17 +132,24 @@ export function partsBack(
   beside: readonly Hardware[],
   isHeld: boolean,
 ): string {
-  return capital(`${partVerb(step, parts, isHeld)}: ${names.join(", ")}${beside.length ? `, with ${beside.map(bare).join(", ")}` : ""}`);
+  return capital(
+    `${partVerb(step, parts, isHeld)}: ${names.join(", ")}${beside.length ? `, with ${beside.map(bare).join(", ")}` : ""}`,
+  );
 }
 
-/** A step of which neither a part nor a piece goes back: by its own words, or by what was done. @param n its number on the Mat */
+/**
+ * A step of which neither a part nor a piece goes back: by its own words, or by what was done.
+ *
+ * @param n its number on the Mat
+ */
 export function nothingBack(step: Pick<StripStep, "action" | "title" | "note">, n: number): string {
   if (step.action === "note") return step.title ?? step.note ?? `step ${n}`;
   const said = step.title ?? step.note;
   const { again } = INVERSE_ACTION[step.action];
   // what ran out may have been water that does not belong there
   if (step.action === "drain" && said) return `Fill again, if it runs with it: ${said}`;
-  if (step.action === "block") return said ? `Take out: ${said}` : `Take out what step ${n} put in for protection`;
+  if (step.action === "block")
+    return said ? `Take out: ${said}` : `Take out what step ${n} put in for protection`;
   return capital(said ? `${again}: ${said}` : `${again} what step ${n} ${ACTION_SAYS[step.action]}`);
 }
 
@@ -155,13 +187,19 @@ const KIND_BACK: Readonly<Record<string, string>> = {
 };
 
 /** What to mind when parts go back that were held and freed like this. */
-export function mindByHold(step: Pick<StripStep, "held" | "freed" | "action">, parts: readonly Pick<Part, "kind">[]): string[] {
+export function mindByHold(
+  step: Pick<StripStep, "held" | "freed" | "action">,
+  parts: readonly Pick<Part, "kind">[],
+): string[] {
   if (step.action === "note" || step.action === "block") return [];
-  const held = (step.held ?? []).map((h) => HELD_BACK[h as Hold] ?? `It was held by ${h} besides: see that it holds again.`);
+  const held = (step.held ?? []).map(
+    (h) => HELD_BACK[h as Hold] ?? `It was held by ${h} besides: see that it holds again.`,
+  );
   // what was only laid in, or screwed, is not pressed in
   const isLaid = step.action === "peel" || step.action === "unscrew";
   const kinds = isLaid ? [] : [...new Set(parts.flatMap((p) => (p.kind && KIND_BACK[p.kind]) || []))];
   // how it is pressed, its kind says better
-  const freed = step.freed && !(step.freed.how === "press" && kinds.length) ? FREED_BACK[step.freed.how] : undefined;
+  const freed =
+    step.freed && !(step.freed.how === "press" && kinds.length) ? FREED_BACK[step.freed.how] : undefined;
   return [...held, ...kinds, ...(freed ? [freed] : [])];
 }

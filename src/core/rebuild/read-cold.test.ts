@@ -8,7 +8,8 @@ import { UNITS as FIRST } from "./read-cold/units";
 import { jobOf } from "./test-job";
 
 /**
- * Strips of machines that the demo does not have, printed as the bench says them. The files beside this test were read cold: where a line puzzles, the words are at fault, not
+ * Strips of machines that the demo does not have, printed as the bench says them. The files beside this test
+ * were read cold: where a line puzzles, the words are at fault, not
  * the reader. A changed word shows there.
  */
 const UNITS = { ...FIRST, ...MORE };
@@ -28,7 +29,8 @@ describe("read cold", () => {
   it.each(Object.keys(UNITS) as (keyof typeof UNITS)[])("%s", async (unit) => {
     const text = told(unit);
     // never an empty title, an id, or a word of the program
-    for (const line of text.split("\n")) expect(line).not.toMatch(/^\d+\. *$|: *$|\b[sphgv]\d+\b|undefined|null|lift-off|press-out|drive-out/);
+    for (const line of text.split("\n"))
+      expect(line).not.toMatch(/^\d+\. *$|: *$|\b[sphgv]\d+\b|undefined|null|lift-off|press-out|drive-out/);
     await expect(text).toMatchFileSnapshot(`./read-cold/${unit.replaceAll(" ", "-")}.txt`);
   });
 });

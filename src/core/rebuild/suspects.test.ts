@@ -14,11 +14,19 @@ import { jobOf } from "./test-job";
 const train: TrainInput = {
   input: { shaft: "crank", rpm: 60 },
   meshes: [
-    { id: "m1", kind: "spur", driver: { shaft: "crank", teeth: 40 }, driven: { shaft: "lay", teeth: 16, part: "p3" } },
+    {
+      id: "m1",
+      kind: "spur",
+      driver: { shaft: "crank", teeth: 40 },
+      driven: { shaft: "lay", teeth: 16, part: "p3" },
+    },
     { id: "m2", kind: "spur", driver: { shaft: "lay", teeth: 48 }, driven: { shaft: "fan", teeth: 12 } },
   ],
 };
-/** A hand-cranked forge blower: a lid on screws, a crank wheel under a nut with two washers, a timed lay wheel, a bearing. */
+/**
+ * A hand-cranked forge blower: a lid on screws, a crank wheel under a nut with two washers, a timed lay
+ * wheel, a bearing.
+ */
 const blower = (): Job => ({
   ...jobOf({
     kind: "forge blower",
@@ -29,7 +37,13 @@ const blower = (): Job => ({
       { id: "p4", name: "bearing", kind: "bearing" },
     ],
     steps: [
-      { id: "s1", action: "unscrew", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "screw", qty: 4, thread: "M5" }] },
+      {
+        id: "s1",
+        action: "unscrew",
+        needs: [],
+        parts: ["p1"],
+        hardware: [{ id: "h1", kind: "screw", qty: 4, thread: "M5" }],
+      },
       {
         id: "s2",
         action: "unscrew",
@@ -47,7 +61,10 @@ const blower = (): Job => ({
   train,
 });
 /** A job's check, where all before it is done. */
-function asked(job: Job, key: string): { line: CheckLine; done: ReadonlySet<string>; plan: ReturnType<typeof rebuildPlan> } {
+function asked(
+  job: Job,
+  key: string,
+): { line: CheckLine; done: ReadonlySet<string>; plan: ReturnType<typeof rebuildPlan> } {
   const plan = rebuildPlan(job);
   const at = plan.steps.findIndex((l) => lineKey(l) === key);
   const line = plan.steps[at];
@@ -71,7 +88,9 @@ describe("one tooth off", () => {
       carrier: { shaft: "drum" },
     };
     expect(outputShafts({ input: { shaft: "motor", rpm: 1000 }, meshes: [planets] })).toEqual(["drum"]);
-    expect(teethOff({ train }, ["p3"])).toMatchObject([{ mesh: "m1", degrees: 22.5, atOutput: [{ shaft: "fan", degrees: 90 }], meetsAfter: { turns: 2 } }]);
+    expect(teethOff({ train }, ["p3"])).toMatchObject([
+      { mesh: "m1", degrees: 22.5, atOutput: [{ shaft: "fan", degrees: 90 }], meetsAfter: { turns: 2 } },
+    ]);
     const { line } = asked(blower(), checkKey("timing-together", "s4"));
     expect(lineInWords(blower(), line).mind).toEqual([
       "One tooth out at the 16-tooth gear on lay is 23° there, and 90° at fan. Its marks meet again only after 2 turns of crank.",
@@ -81,7 +100,10 @@ describe("one tooth off", () => {
   it("is not told of wheels that nobody tied to a part, nor of a train that nobody counted", () => {
     expect(teethOff({ train }, ["p2"])).toEqual([]);
     expect(teethOff({}, ["p3"])).toEqual([]);
-    const uncounted: TrainInput = { ...train, meshes: train.meshes.map((m) => ({ ...m, assumed: true as const })) };
+    const uncounted: TrainInput = {
+      ...train,
+      meshes: train.meshes.map((m) => ({ ...m, assumed: true as const })),
+    };
     expect(teethOff({ train: uncounted }, ["p3"])).toEqual([]);
   });
 });
@@ -95,7 +117,9 @@ describe("what is behind a no", () => {
   it("says how it is told, with the train's own turns", () => {
     const found = suspects(blower(), checkKey("turns-freely", "s3"));
     const tell = (id: string) => found.find((s) => s.id === id)?.tell;
-    expect(tell("rhythm")).toMatch(/^Turn crank by hand .*1 turn: crank, its 40-tooth gear or its bearings\. 0\.4 turns: lay, .*0\.1 turns: fan,/);
+    expect(tell("rhythm")).toMatch(
+      /^Turn crank by hand .*1 turn: crank, its 40-tooth gear or its bearings\. 0\.4 turns: lay, .*0\.1 turns: fan,/,
+    );
     expect(tell("stack:s2")).toMatch(/2 came off/);
     expect(tell("half:s3")).toMatch(/open as far as step 3, the crank wheel, and ask the same there/);
   });
@@ -116,7 +140,13 @@ describe("what is behind a no", () => {
         { id: "p2", name: "hub", kind: "gear" },
       ],
       steps: [
-        { id: "s1", action: "lift-off", needs: [], parts: ["p1"], hardware: [{ id: "h1", kind: "o-ring", qty: 1 }] },
+        {
+          id: "s1",
+          action: "lift-off",
+          needs: [],
+          parts: ["p1"],
+          hardware: [{ id: "h1", kind: "o-ring", qty: 1 }],
+        },
         { id: "s2", action: "pull", parts: ["p2"] },
       ],
     });
@@ -126,7 +156,13 @@ describe("what is behind a no", () => {
   it("is a new part that differs, and one that went back although it was found bad", () => {
     const parts = blower().parts.map((p) => (p.id === "p2" ? { ...p, renew: true } : p));
     const findings = [
-      { part: "p2", mode: "worn", teeth: {}, gear: {}, got: { from: "counter", differs: "its boss is 1 mm longer" } },
+      {
+        part: "p2",
+        mode: "worn",
+        teeth: {},
+        gear: {},
+        got: { from: "counter", differs: "its boss is 1 mm longer" },
+      },
       { part: "p3", mode: "worn", teeth: {}, gear: {}, fate: "keep", fateWhy: "light work" },
     ];
     const job = { ...blower(), parts, findings } as unknown as Job;
@@ -138,9 +174,18 @@ describe("what is behind a no", () => {
   it("is asked of nothing that was right since", () => {
     const job = blower();
     const flat = suspects(job, checkKey("lies-flat", "s1"));
-    expect(flat.map((s) => s.id)).toEqual(["stack:s2", "bearing:s5", "mesh:s3", "mesh:s4", "packed", "half:s3"]);
+    expect(flat.map((s) => s.id)).toEqual([
+      "stack:s2",
+      "bearing:s5",
+      "mesh:s3",
+      "mesh:s4",
+      "packed",
+      "half:s3",
+    ]);
     // nothing went back yet but the thing itself
-    expect(suspectsOf(job, rebuildPlan(job), asked(job, checkKey("lies-flat", "s1")).line, new Set())).toEqual([]);
+    expect(
+      suspectsOf(job, rebuildPlan(job), asked(job, checkKey("lies-flat", "s1")).line, new Set()),
+    ).toEqual([]);
   });
 
   it("law: whatever was recorded, a suspect has a sentence, a way to tell, and names only what is back or asked about", () => {
@@ -151,7 +196,11 @@ describe("what is behind a no", () => {
       fc.property(fc.array(step, { minLength: 1, maxLength: 9 }), fc.nat(), (rows, pick) => {
         const job = jobOf({
           kind: "press",
-          parts: rows.map((r, i) => ({ id: `p${i}`, name: `${r.name} ${i}`, ...(r.kind ? { kind: r.kind } : {}) })),
+          parts: rows.map((r, i) => ({
+            id: `p${i}`,
+            name: `${r.name} ${i}`,
+            ...(r.kind ? { kind: r.kind } : {}),
+          })),
           steps: rows.map((r, i) => ({
             id: `s${i}`,
             action: "pull",

@@ -44,9 +44,13 @@ interface Rule {
 
 const STACKED = ["washer", "wavy-washer", "lock-washer", "disc-spring", "thrust-washer", "spacer"];
 const partsOf = (job: Job, s: StripStep) => job.parts.filter((p) => s.parts?.includes(p.id));
-const pieces = (s: StripStep, kinds: readonly string[]): number => (s.hardware ?? []).reduce((n, h) => n + (kinds.includes(h.kind) ? h.qty : 0), 0);
+const pieces = (s: StripStep, kinds: readonly string[]): number =>
+  (s.hardware ?? []).reduce((n, h) => n + (kinds.includes(h.kind) ? h.qty : 0), 0);
 
-/** What is usually behind a "no", what is tried without taking anything off first. Each comes out of what was recorded: kinds, pieces, findings, the train. */
+/**
+ * What is usually behind a "no", what is tried without taking anything off first. Each comes out of what was
+ * recorded: kinds, pieces, findings, the train.
+ */
 const RULES: readonly Rule[] = [
   {
     checks: ["turns-freely"],
@@ -109,7 +113,9 @@ const RULES: readonly Rule[] = [
       since
         .filter((s) => pieces(s, STACKED) > 1 || (s.stack?.length ?? 0) > 2)
         .map((s) => {
-          const stack = [...(s.stack ?? [])].reverse().map((id) => pieceNamed(job, s.parts?.includes(id) ? { part: id } : { hardware: id }));
+          const stack = [...(s.stack ?? [])]
+            .reverse()
+            .map((id) => pieceNamed(job, s.parts?.includes(id) ? { part: id } : { hardware: id }));
           return {
             id: `stack:${s.id}`,
             says: `At ${names(s)} a washer lies in the wrong place, or one too many does.`,
@@ -206,7 +212,15 @@ const RULES: readonly Rule[] = [
       ]),
   },
   {
-    checks: ["turns-freely", "timing-together", "lies-flat", "bearing-home", "brush-slides", "belt-true", "clip-seated"],
+    checks: [
+      "turns-freely",
+      "timing-together",
+      "lies-flat",
+      "bearing-home",
+      "brush-slides",
+      "belt-true",
+      "clip-seated",
+    ],
     of: ({ job, since }) => {
       const ids = new Set(since.flatMap((s) => s.parts ?? []));
       const going = job.ending ? [] : goingInOf(job);
@@ -245,36 +259,60 @@ const withComma = (thing: string): string => (thing.includes(",") ? `${thing},` 
 const turns = (n: number): string => (Math.abs(n - 1) < 1e-9 ? "1 turn" : `${Number(n.toFixed(2))} turns`);
 
 /** Steps that are back, from the line at which the same was last asked and answered yes. */
-function sinceRight(plan: Pick<RebuildPlan, "steps">, line: CheckLine, done: ReadonlySet<string>): readonly RebuildLine[] {
+function sinceRight(
+  plan: Pick<RebuildPlan, "steps">,
+  line: CheckLine,
+  done: ReadonlySet<string>,
+): readonly RebuildLine[] {
   const before = plan.steps.slice(0, line.n - 1).filter((l) => isLineDone(l, done));
   const right = before.findLastIndex((l) => l.kind === "check" && l.check === line.check);
   return before.slice(right + 1);
 }
 
 /**
- * What can be behind a "no" at a check, what is tried soonest first: out of what went back since the same was last right. The last of them halves what is left, where much went back:
+ * What can be behind a "no" at a check, what is tried soonest first: out of what went back since the same was
+ * last right. The last of them halves what is left, where much went back:
  * that finds it however little is known.
  *
  * @param done keys of finished lines
  * @returns steps named in it are back, and the one that is asked about
  */
-export function suspectsOf(job: Job, plan: Pick<RebuildPlan, "steps">, line: CheckLine, done: ReadonlySet<string>): Suspect[] {
+export function suspectsOf(
+  job: Job,
+  plan: Pick<RebuildPlan, "steps">,
+  line: CheckLine,
+  done: ReadonlySet<string>,
+): Suspect[] {
   const lines = sinceRight(plan, line, done);
   const stepOf = (id: string): StripStep[] => job.steps.filter((s) => s.id === id);
   const scene: Scene = {
     job,
     check: line.check,
     at: stepOf(line.after)[0],
-    since: [...lines].reverse().flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? stepOf(l.undoes) : [])),
-    greased: lines.flatMap((l) => (l.kind === "grease" ? job.lubePoints.filter((g) => g.id === l.lubePoint) : [])),
+    since: [...lines]
+      .reverse()
+      .flatMap((l) => (l.kind === "fit" || l.kind === "unblock" ? stepOf(l.undoes) : [])),
+    greased: lines.flatMap((l) =>
+      l.kind === "grease" ? job.lubePoints.filter((g) => g.id === l.lubePoint) : [],
+    ),
     names: (s) => withComma(stepThing(job, s.id)),
   };
   const found = RULES.filter((r) => r.checks.includes(line.check)).flatMap((r) => r.of(scene));
   return WORKS_TOGETHER.includes(line.check) ? [...found, ...halved(scene)] : found;
 }
 
-/** Checks of how things work together. How a ring or a clip lies is a matter of that ring, and nothing that went back before is behind it. */
-const WORKS_TOGETHER: readonly string[] = ["turns-freely", "lies-flat", "end-play", "timing-together", "belt-true", "wires-clear"];
+/**
+ * Checks of how things work together. How a ring or a clip lies is a matter of that ring, and nothing that
+ * went back before is behind it.
+ */
+const WORKS_TOGETHER: readonly string[] = [
+  "turns-freely",
+  "lies-flat",
+  "end-play",
+  "timing-together",
+  "belt-true",
+  "wires-clear",
+];
 
 /** Where it cannot be told: the last one alone, or of several the middle one. */
 function halved({ since, names }: Scene): Suspect[] {

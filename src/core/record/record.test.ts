@@ -22,12 +22,34 @@ describe("the record of what went home", () => {
   it("a comeback stands beside the job it came from: days at home, and whether it is the same part", () => {
     const jobs = [
       past("J-0001", { failed: [wheel] }),
-      past("J-0002", { warrantyOf: "J-0001", takenIn: "2026-03-28", complaint: "grinds", failed: [{ ...wheel, name: "crown wheel" }], causes: ["crumbs"] }),
+      past("J-0002", {
+        warrantyOf: "J-0001",
+        takenIn: "2026-03-28",
+        complaint: "grinds",
+        failed: [{ ...wheel, name: "crown wheel" }],
+        causes: ["crumbs"],
+      }),
       past("J-0003", { warrantyOf: "J-0900" }),
     ];
     expect(comebacks(jobs)).toEqual([
-      { number: "J-0002", of: "J-0001", unit: "Velbrant Mola", days: 20, complaint: "grinds", samePart: "crown wheel", causes: ["crumbs"] },
-      { number: "J-0003", of: "J-0900", unit: "Velbrant Mola", days: null, complaint: "", samePart: null, causes: [] },
+      {
+        number: "J-0002",
+        of: "J-0001",
+        unit: "Velbrant Mola",
+        days: 20,
+        complaint: "grinds",
+        samePart: "crown wheel",
+        causes: ["crumbs"],
+      },
+      {
+        number: "J-0003",
+        of: "J-0900",
+        unit: "Velbrant Mola",
+        days: null,
+        complaint: "",
+        samePart: null,
+        causes: [],
+      },
     ]);
   });
 
@@ -52,7 +74,10 @@ describe("the record of what went home", () => {
           { number: "B", supplier: "North", decision: "sent-back" },
         ],
       }),
-      past("J-0002", { warrantyOf: "J-0001", arrived: [{ number: "A", supplier: "South", decision: "rework" }] }),
+      past("J-0002", {
+        warrantyOf: "J-0001",
+        arrived: [{ number: "A", supplier: "South", decision: "rework" }],
+      }),
     ];
     expect(suppliersOf(jobs)).toEqual([
       { supplier: "North", pieces: 2, taken: 1, reworked: 0, sentBack: 1, cameBack: 1 },
@@ -73,16 +98,24 @@ describe("the record of what went home", () => {
   it("counts every failure once and nothing twice, whatever the jobs (law)", () => {
     const job = fc.record({
       model: fc.constantFrom("Mola", "Presto"),
-      failed: fc.array(fc.record({ name: fc.constantFrom("wheel", "Wheel", "shaft"), kind: fc.constant("gear"), mode: fc.constantFrom("worn", "cracked") }), {
-        maxLength: 4,
-      }),
+      failed: fc.array(
+        fc.record({
+          name: fc.constantFrom("wheel", "Wheel", "shaft"),
+          kind: fc.constant("gear"),
+          mode: fc.constantFrom("worn", "cracked"),
+        }),
+        {
+          maxLength: 4,
+        },
+      ),
     });
     fc.assert(
       fc.property(fc.array(job, { maxLength: 12 }), (made) => {
         const jobs = made.map((m, i) => past(`J-${i}`, m));
         const found = failures(jobs);
         expect(found.reduce((n, f) => n + f.times, 0)).toBe(jobs.reduce((n, j) => n + j.failed.length, 0));
-        for (const f of found) expect(f.units).toBe(jobs.filter((j) => `${j.maker} ${j.model}` === f.unit).length);
+        for (const f of found)
+          expect(f.units).toBe(jobs.filter((j) => `${j.maker} ${j.model}` === f.unit).length);
         expect(new Set(found.map((f) => `${f.unit} ${f.part.toLowerCase()}`)).size).toBe(found.length);
       }),
     );

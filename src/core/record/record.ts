@@ -15,21 +15,32 @@ export interface PastJob {
   readonly years?: number | undefined;
   readonly causes: readonly string[];
   /** parts that failed, with how and what went in */
-  readonly failed: readonly { readonly name: string; readonly kind: string; readonly mode: string; readonly chosen?: string | undefined }[];
-  readonly arrived: readonly { readonly number: string; readonly supplier: string; readonly decision: string }[];
+  readonly failed: readonly {
+    readonly name: string;
+    readonly kind: string;
+    readonly mode: string;
+    readonly chosen?: string | undefined;
+  }[];
+  readonly arrived: readonly {
+    readonly number: string;
+    readonly supplier: string;
+    readonly decision: string;
+  }[];
   /** minutes that the strip was timed at, and between the first and the last line of work */
   readonly planned: number;
   readonly real?: number | undefined;
 }
 
 const DAY_MS = 86_400_000;
-const daysBetween = (a: string, b: string): number => Math.max(0, Math.round((Date.parse(b) - Date.parse(a)) / DAY_MS));
+const daysBetween = (a: string, b: string): number =>
+  Math.max(0, Math.round((Date.parse(b) - Date.parse(a)) / DAY_MS));
 const median = (xs: readonly number[]): number | null => {
   const sorted = [...xs].sort((a, b) => a - b);
   const n = sorted.length;
   return n ? ((sorted[(n - 1) >> 1] as number) + (sorted[n >> 1] as number)) / 2 : null;
 };
-const modelOf = (j: Pick<PastJob, "maker" | "model" | "kind">): string => `${j.maker} ${j.model}`.trim() || j.kind;
+const modelOf = (j: Pick<PastJob, "maker" | "model" | "kind">): string =>
+  `${j.maker} ${j.model}`.trim() || j.kind;
 
 /** A job that came back within its warranty, beside the one it came back from. */
 export interface Comeback {
@@ -44,14 +55,19 @@ export interface Comeback {
   readonly causes: readonly string[];
 }
 
-/** What came back within its warranty, the quickest first: after how long, of what, and whether it was the same part. */
+/**
+ * What came back within its warranty, the quickest first: after how long, of what, and whether it was the
+ * same part.
+ */
 export function comebacks(jobs: readonly PastJob[]): Comeback[] {
   const byNumber = new Map(jobs.map((j) => [j.number, j]));
   return jobs
     .flatMap((j): Comeback[] => {
       if (!j.warrantyOf) return [];
       const first = byNumber.get(j.warrantyOf);
-      const same = j.failed.find((f) => first?.failed.some((x) => x.name.toLowerCase() === f.name.toLowerCase()));
+      const same = j.failed.find((f) =>
+        first?.failed.some((x) => x.name.toLowerCase() === f.name.toLowerCase()),
+      );
       return [
         {
           number: j.number,
@@ -93,7 +109,14 @@ export function failures(jobs: readonly PastJob[]): FailedPart[] {
       found.set(key, known);
     }
   return [...found.values()]
-    .map(({ unit, part, modes, years }) => ({ unit, part, times: modes.length, units: units.get(unit) ?? 0, mode: mostOf(modes), years: median(years) }))
+    .map(({ unit, part, modes, years }) => ({
+      unit,
+      part,
+      times: modes.length,
+      units: units.get(unit) ?? 0,
+      mode: mostOf(modes),
+      years: median(years),
+    }))
     .sort((a, b) => b.times - a.times || a.unit.localeCompare(b.unit) || a.part.localeCompare(b.part));
 }
 
@@ -114,7 +137,9 @@ export interface SupplierRecord {
   readonly cameBack: number;
 }
 
-/** How the parts of every supplier did: taken as they were, reworked, sent back, and in jobs that came back. */
+/**
+ * How the parts of every supplier did: taken as they were, reworked, sent back, and in jobs that came back.
+ */
 export function suppliersOf(jobs: readonly PastJob[]): SupplierRecord[] {
   const back = new Set(jobs.flatMap((j) => j.warrantyOf ?? []));
   const found = new Map<string, { decisions: string[]; cameBack: Set<string> }>();
@@ -122,7 +147,8 @@ export function suppliersOf(jobs: readonly PastJob[]): SupplierRecord[] {
     for (const a of j.arrived) {
       const known = found.get(a.supplier) ?? { decisions: [], cameBack: new Set() };
       known.decisions.push(a.decision);
-      if (back.has(j.number) && (a.decision === "accepted" || a.decision === "rework")) known.cameBack.add(j.number);
+      if (back.has(j.number) && (a.decision === "accepted" || a.decision === "rework"))
+        known.cameBack.add(j.number);
       found.set(a.supplier, known);
     }
   const of = (d: readonly string[], what: string): number => d.filter((x) => x === what).length;
@@ -157,6 +183,11 @@ export function times(jobs: readonly PastJob[]): TimeRecord[] {
     found.set(modelOf(j), known);
   }
   return [...found]
-    .map(([unit, { planned, real }]) => ({ unit, jobs: real.length, planned: median(planned) ?? 0, real: median(real) ?? 0 }))
+    .map(([unit, { planned, real }]) => ({
+      unit,
+      jobs: real.length,
+      planned: median(planned) ?? 0,
+      real: median(real) ?? 0,
+    }))
     .sort((a, b) => b.jobs - a.jobs || a.unit.localeCompare(b.unit));
 }

@@ -2,8 +2,10 @@ import { describe, expect, it } from "vitest";
 import type { StripStep } from "../job/step";
 import { CAUTIONS, cautionsFor, NAMED_HAZARDS } from "./cautions";
 
-const off = (step: Partial<StripStep>, ...names: string[]): string => cautionsFor({ id: "s", action: "pull", ...step }, names, "off").join(" ");
-const back = (step: Partial<StripStep>, ...names: string[]): string => cautionsFor({ id: "s", action: "pull", ...step }, names, "back").join(" ");
+const off = (step: Partial<StripStep>, ...names: string[]): string =>
+  cautionsFor({ id: "s", action: "pull", ...step }, names, "off").join(" ");
+const back = (step: Partial<StripStep>, ...names: string[]): string =>
+  cautionsFor({ id: "s", action: "pull", ...step }, names, "back").join(" ");
 
 describe("a caution stands at the step where the hazard is", () => {
   it.each([
@@ -14,7 +16,11 @@ describe("a caution stands at the step where the hazard is", () => {
     ["a blade", off({}, "lower blade"), /cut-proof gloves/],
     ["a keyway", off({ note: "the keyway is sharp" }), /lift by the rim/],
     ["driving out", off({ action: "drive-out" }), /punch just under the hole/],
-    ["driving a pin in", back({ action: "drive-out", hardware: [{ id: "h", kind: "pin", qty: 1 }] }), /Support the shaft/],
+    [
+      "driving a pin in",
+      back({ action: "drive-out", hardware: [{ id: "h", kind: "pin", qty: 1 }] }),
+      /Support the shaft/,
+    ],
     ["pressing a bearing in", back({ action: "press-out" }, "crown shaft bearing"), /ring that is tight/],
     ["a cover going on", back({ action: "lift-off" }, "gearbox cover"), /Do not draw it down/],
     [
@@ -23,14 +29,26 @@ describe("a caution stands at the step where the hazard is", () => {
       /turn backwards until the thread drops in/,
     ],
     ["a motor's plug", off({ action: "unplug", title: "motor plug" }), /capacitor/],
-    ["a left-hand thread", off({ hardware: [{ id: "h", kind: "nut", qty: 1, leftHand: true }] }), /loosens to the right/],
+    [
+      "a left-hand thread",
+      off({ hardware: [{ id: "h", kind: "nut", qty: 1, leftHand: true }] }),
+      /loosens to the right/,
+    ],
     [
       "a screw into plastic",
       back({ hardware: [{ id: "h", kind: "screw", qty: 6, drive: "TX10", into: "plastic" }] }),
       /turn backwards until the thread drops in/,
     ],
-    ["locker on a screw into plastic", back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue", into: "ABS" }] }), /none goes back/],
-    ["locker that was seen", back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue" }] }), /clean both threads/],
+    [
+      "locker on a screw into plastic",
+      back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue", into: "ABS" }] }),
+      /none goes back/,
+    ],
+    [
+      "locker that was seen",
+      back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue" }] }),
+      /clean both threads/,
+    ],
     ["something heavy", off({}, "carriage"), /both hands/],
   ])("%s", (_, says, expected) => {
     expect(says).toMatch(expected);
@@ -38,7 +56,9 @@ describe("a caution stands at the step where the hazard is", () => {
 
   it("and not where there is none", () => {
     expect(off({ action: "lift-off" }, "hopper")).toBe("");
-    expect(back({ action: "unscrew", hardware: [{ id: "h", kind: "screw", qty: 4, thread: "M4" }] })).toBe("");
+    expect(back({ action: "unscrew", hardware: [{ id: "h", kind: "screw", qty: 4, thread: "M4" }] })).toBe(
+      "",
+    );
     expect(back({ note: "the keyway is sharp" })).toBe("");
     expect(off({ action: "lift-off" }, "gearbox cover")).not.toMatch(/draw it down/);
   });
@@ -50,12 +70,19 @@ describe("a caution stands at the step where the hazard is", () => {
 });
 
 describe("a hazard that is named at a step", () => {
-  it.each(NAMED_HAZARDS.map((h) => [h.hazard, h.says] as const))("%s stands there off and back", (hazard, says) => {
-    expect(off({ cautions: [hazard] })).toContain(says);
-    expect(back({ cautions: [hazard] })).toContain(says);
-  });
+  it.each(NAMED_HAZARDS.map((h) => [h.hazard, h.says] as const))(
+    "%s stands there off and back",
+    (hazard, says) => {
+      expect(off({ cautions: [hazard] })).toContain(says);
+      expect(back({ cautions: [hazard] })).toContain(says);
+    },
+  );
   it("is said once, also where the hardware calls for it too", () => {
-    const says = cautionsFor({ id: "s", action: "unclip", cautions: ["clip"], hardware: [{ id: "h", kind: "circlip", qty: 1 }] }, [], "off");
+    const says = cautionsFor(
+      { id: "s", action: "unclip", cautions: ["clip"], hardware: [{ id: "h", kind: "circlip", qty: 1 }] },
+      [],
+      "off",
+    );
     expect(says.filter((c) => /clip jumps/.test(c))).toHaveLength(1);
   });
   it("of freeing it stands only where it comes off, and what must not be undone both ways", () => {

@@ -4,7 +4,9 @@ import { isPlastic } from "../hardware/material";
 import { wasLocked } from "../hardware/piece";
 import type { StripStep } from "../job/step";
 
-/** A hazard and the sentence that stands at the step where it is. Sentences are written here and nowhere else. */
+/**
+ * A hazard and the sentence that stands at the step where it is. Sentences are written here and nowhere else.
+ */
 export interface Caution {
   readonly hazard: string;
   readonly says: string;
@@ -13,15 +15,19 @@ export interface Caution {
   readonly applies: (step: StripStep, words: string) => boolean;
 }
 
-const has = (s: StripStep, ...kinds: string[]): boolean => (s.hardware ?? []).some((h) => kinds.includes(h.kind));
+const has = (s: StripStep, ...kinds: string[]): boolean =>
+  (s.hardware ?? []).some((h) => kinds.includes(h.kind));
 
-/** Sentences that stand both where hardware or words call for them and where a technician names the hazard. */
+/**
+ * Sentences that stand both where hardware or words call for them and where a technician names the hazard.
+ */
 const SAYS = {
   spring: "Spring under load: glasses on, hold it down with a hand over it while it is let go.",
   clip: "A clip jumps: glasses on, a hand or a rag over it.",
   blade: "Sharp: cut-proof gloves, blade guard or tape over the edge, never lift it by the edge.",
   keyway: "A keyway's edges cut: lift by the rim, not by the shaft.",
-  "stored-charge": "A capacitor may still hold charge: wait, measure, and leave the discharging to a competent person.",
+  "stored-charge":
+    "A capacitor may still hold charge: wait, measure, and leave the discharging to a competent person.",
   heavy: "Heavy or awkward: both hands, clear a place for it first.",
 } as const;
 
@@ -63,13 +69,17 @@ export const CAUTIONS: readonly Caution[] = [
     when: "back",
     says: "Do not draw it down with the screws. If it stands proud, turn the output by hand until the teeth fall in, then tap it down over its dowels.",
     applies: (s, w) =>
-      /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) && !["unscrew", "slide", "open", "unclip"].includes(s.action),
+      /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) &&
+      !["unscrew", "slide", "open", "unclip"].includes(s.action),
   },
   {
     hazard: "plastic-thread",
     when: "back",
     says: "Into plastic: turn backwards until the thread drops in, then snug and a little. It strips before it feels tight.",
-    applies: (s) => (s.hardware ?? []).some((h) => h.kind === "screw" && (/^(ST|plastic)/i.test(h.thread ?? "") || isPlastic(h.into))),
+    applies: (s) =>
+      (s.hardware ?? []).some(
+        (h) => h.kind === "screw" && (/^(ST|plastic)/i.test(h.thread ?? "") || isPlastic(h.into)),
+      ),
   },
   {
     hazard: "left-hand",
@@ -103,17 +113,31 @@ export const CAUTIONS: readonly Caution[] = [
   },
 ];
 
-/** Hazards a technician names at a step with one key; the sentence stands there from then on, off and back. */
-export const NAMED_HAZARDS: readonly { readonly hazard: string; readonly name: string; readonly says: string }[] = [
+/**
+ * Hazards a technician names at a step with one key; the sentence stands there from then on, off and back.
+ */
+export const NAMED_HAZARDS: readonly {
+  readonly hazard: string;
+  readonly name: string;
+  readonly says: string;
+}[] = [
   { hazard: "spring", name: "Spring under load", says: SAYS.spring },
   { hazard: "clip", name: "Circlip", says: SAYS.clip },
   { hazard: "keyway", name: "Sharp keyway", says: SAYS.keyway },
   { hazard: "blade", name: "Blade", says: SAYS.blade },
   { hazard: "hot", name: "Hot", says: "Hot: gloves, and let it cool before it is touched." },
-  { hazard: "solvent", name: "Solvent", says: "Solvent: open the window, no flame and no hot air near it, gloves on." },
+  {
+    hazard: "solvent",
+    name: "Solvent",
+    says: "Solvent: open the window, no flame and no hot air near it, gloves on.",
+  },
   { hazard: "heavy", name: "Heavy", says: SAYS.heavy },
   { hazard: "glass", name: "Glass", says: "Glass: wrap it before it is laid down, nothing on top of it." },
-  { hazard: "motor-dry", name: "Motor must stay dry", says: "The motor must stay dry: no solvent, no water, no grease past this point." },
+  {
+    hazard: "motor-dry",
+    name: "Motor must stay dry",
+    says: "The motor must stay dry: no solvent, no water, no grease past this point.",
+  },
   {
     hazard: "stored-charge",
     name: "Stored charge",
@@ -124,26 +148,65 @@ export const NAMED_HAZARDS: readonly { readonly hazard: string; readonly name: s
     name: "Brake cleaner",
     says: "Brake cleaner: outside or with the window open, no flame, no hot surface, no arc: its vapour burns, and near heat it is poison.",
   },
-  { hazard: "air-jet", name: "Air jet", says: "Air jet: glasses on, away from faces and hands, never into a bearing: it spins to pieces." },
-  { hazard: "oily-rags", name: "Oily rags", says: "Oily rags: flat to dry or into a lid tin; in a heap they take fire by themselves." },
+  {
+    hazard: "air-jet",
+    name: "Air jet",
+    says: "Air jet: glasses on, away from faces and hands, never into a bearing: it spins to pieces.",
+  },
+  {
+    hazard: "oily-rags",
+    name: "Oily rags",
+    says: "Oily rags: flat to dry or into a lid tin; in a heap they take fire by themselves.",
+  },
   {
     hazard: "friction-lining",
     name: "Old friction lining",
     says: "Old friction lining may hold asbestos: no air jet, no brush; wet wipe, mask, and into a closed bag.",
   },
-  { hazard: "lead-paint", name: "Lead paint", says: "Old paint may hold lead: no dry sanding, no hot air; mask, wet, and wash hands." },
-  { hazard: "magnetron", name: "Magnetron", says: "Magnetron: leave it whole, its insulator may hold beryllia; high voltage belongs to a competent person." },
+  {
+    hazard: "lead-paint",
+    name: "Lead paint",
+    says: "Old paint may hold lead: no dry sanding, no hot air; mask, wet, and wash hands.",
+  },
+  {
+    hazard: "magnetron",
+    name: "Magnetron",
+    says: "Magnetron: leave it whole, its insulator may hold beryllia; high voltage belongs to a competent person.",
+  },
   { hazard: "swarf", name: "Swarf", says: "Swarf: brush and pliers, never fingers, never air." },
-  { hazard: "hard-steel", name: "Hammer on hardened steel", says: "Hardened steel hit with steel throws splinters: brass or a soft drift, glasses on." },
-  { hazard: "solvent-heat", name: "Solvent near hot air", says: "No solvent where hot air or a flame was or will be used: dry and vented first." },
-  { hazard: "battery", name: "Lithium cells", says: "Lithium cells: no metal tool across them, no heat near them, out of the unit and off the bench." },
+  {
+    hazard: "hard-steel",
+    name: "Hammer on hardened steel",
+    says: "Hardened steel hit with steel throws splinters: brass or a soft drift, glasses on.",
+  },
+  {
+    hazard: "solvent-heat",
+    name: "Solvent near hot air",
+    says: "No solvent where hot air or a flame was or will be used: dry and vented first.",
+  },
+  {
+    hazard: "battery",
+    name: "Lithium cells",
+    says: "Lithium cells: no metal tool across them, no heat near them, out of the unit and off the bench.",
+  },
 ];
 
-/** The cautions for a step when it comes off, or when it goes back, as sentences: those named at it, those its hardware and words call for, that of how it was freed. */
-export function cautionsFor(step: StripStep, partNames: readonly string[], direction: "off" | "back"): string[] {
+/**
+ * The cautions for a step when it comes off, or when it goes back, as sentences: those named at it, those its
+ * hardware and words call for, that of how it was freed.
+ */
+export function cautionsFor(
+  step: StripStep,
+  partNames: readonly string[],
+  direction: "off" | "back",
+): string[] {
   const words = [step.title ?? "", step.note ?? "", step.facing ?? "", ...partNames].join(" ").toLowerCase();
-  const named = (step.cautions ?? []).map((hazard) => NAMED_HAZARDS.find((h) => h.hazard === hazard)?.says ?? hazard);
-  const called = CAUTIONS.filter((c) => (c.when === direction || c.when === "both") && c.applies(step, words)).map((c) => c.says);
+  const named = (step.cautions ?? []).map(
+    (hazard) => NAMED_HAZARDS.find((h) => h.hazard === hazard)?.says ?? hazard,
+  );
+  const called = CAUTIONS.filter(
+    (c) => (c.when === direction || c.when === "both") && c.applies(step, words),
+  ).map((c) => c.says);
   const freed = step.freed && direction === "off" ? [FREEING_WORDS[step.freed.how].caution] : [];
   const kept = step.doNotUndo ? [`Do not undo: ${step.doNotUndo}.`] : [];
   return [...new Set([...named, ...kept, ...called, ...freed])];

@@ -9,15 +9,24 @@ export const REFERS: readonly string[] = ["code", "pressure"];
 export const LIVE: readonly string[] = Object.values(SHUT_OFF).flatMap((q) => q?.gate ?? []);
 
 /**
- * The safety gate for a unit: what drives it is shut off, one question each; then what was ticked as its hazards; nothing is read out of its name. A unit of which nobody said what drives it is taken for one on the mains.
+ * The safety gate for a unit: what drives it is shut off, one question each; then what was ticked as its
+ * hazards; nothing is read out of its name. A unit of which nobody said what drives it is taken for one on
+ * the mains.
  *
- * Always at the end: fixed wiring, gas, pressure and refrigerant are for a licensed technician; the local code decides.
+ * Always at the end: fixed wiring, gas, pressure and refrigerant are for a licensed technician; the local
+ * code decides.
  */
-export function safetyGate(unit: { readonly supplies?: readonly Supply[]; readonly hazards?: readonly Hazard[] | undefined }): SafetyQuestion[] {
+export function safetyGate(unit: {
+  readonly supplies?: readonly Supply[];
+  readonly hazards?: readonly Hazard[] | undefined;
+}): SafetyQuestion[] {
   const supplies: readonly Supply[] = unit.supplies?.length ? unit.supplies : ["mains"];
   return [
     ...supplies.flatMap((s) => SHUT_OFF[s] ?? []),
-    ...HAZARD_NAMES.filter((h) => unit.hazards?.includes(h)).map((h) => ({ gate: h, ...HAZARD_QUESTIONS[h] })),
+    ...HAZARD_NAMES.filter((h) => unit.hazards?.includes(h)).map((h) => ({
+      gate: h,
+      ...HAZARD_QUESTIONS[h],
+    })),
     {
       gate: "code",
       asks: "Is all of this work for the bench?",

@@ -6,7 +6,10 @@ describe("what can hurt at a kind of unit", () => {
   it("is what was said of it, else what is usual for what its name ends in, else nothing is proposed", () => {
     expect(proposedHazards("Deli slicer", {})).toEqual(["blade"]);
     expect(proposedHazards("microwave oven", {})).toEqual(["stored-charge", "heat"]);
-    expect(proposedHazards("deli slicer ", { "deli slicer": ["blade", "heavy"] })).toEqual(["blade", "heavy"]);
+    expect(proposedHazards("deli slicer ", { "deli slicer": ["blade", "heavy"] })).toEqual([
+      "blade",
+      "heavy",
+    ]);
     // none is an answer, and no answer is none
     expect(proposedHazards("deli slicer", { "deli slicer": [] })).toEqual([]);
     expect(proposedHazards("hose reel", {})).toBeUndefined();
@@ -22,10 +25,20 @@ describe("what can hurt at a kind of unit", () => {
   });
   it("is listed by name, the shop's own above what is usual", () => {
     const kinds = kindsWithHazards({ slicer: ["blade", "heavy"], "hose reel": [] });
-    expect(kinds.map((k) => k.kind)).toEqual([...kinds.map((k) => k.kind)].sort((a, b) => a.localeCompare(b, "en")));
-    expect(kinds.find((k) => k.kind === "slicer")).toEqual({ kind: "slicer", hazards: ["blade", "heavy"], own: true });
+    expect(kinds.map((k) => k.kind)).toEqual(
+      [...kinds.map((k) => k.kind)].sort((a, b) => a.localeCompare(b, "en")),
+    );
+    expect(kinds.find((k) => k.kind === "slicer")).toEqual({
+      kind: "slicer",
+      hazards: ["blade", "heavy"],
+      own: true,
+    });
     expect(kinds.find((k) => k.kind === "hose reel")).toEqual({ kind: "hose reel", hazards: [], own: true });
-    expect(kinds.find((k) => k.kind === "toaster")).toEqual({ kind: "toaster", hazards: ["heat"], own: false });
+    expect(kinds.find((k) => k.kind === "toaster")).toEqual({
+      kind: "toaster",
+      hazards: ["heat"],
+      own: false,
+    });
     expect(kinds).toHaveLength(Object.keys(USUAL_HAZARDS).length + 1);
   });
   it("each has a question that can be answered with yes, and its reason", () => {

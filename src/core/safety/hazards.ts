@@ -45,25 +45,48 @@ export const HAZARD_QUESTIONS: Readonly<Record<Hazard, Omit<SafetyQuestion, "gat
 
 /** What must be shut off before the first screw, by what drives the unit. */
 export const SHUT_OFF: Readonly<Record<Supply, SafetyQuestion | null>> = {
-  mains: { gate: "unplugged", asks: "Unplugged, with the plug in sight?", why: "Somebody else will plug it in for you. The plug stays where you can see it." },
+  mains: {
+    gate: "unplugged",
+    asks: "Unplugged, with the plug in sight?",
+    why: "Somebody else will plug it in for you. The plug stays where you can see it.",
+  },
   battery: {
     gate: "battery-out",
     asks: "Battery out, and off the bench?",
     why: "A pack can start the drive, and burns when its cells are bridged by a tool.",
   },
-  petrol: { gate: "spark-off", asks: "Plug lead off, fuel tap shut, engine cold?", why: "An engine that is turned by hand can start." },
+  petrol: {
+    gate: "spark-off",
+    asks: "Plug lead off, fuel tap shut, engine cold?",
+    why: "An engine that is turned by hand can start.",
+  },
   spring: {
     gate: "spring-down",
     asks: "Spring let down all the way, slowly, with its own key or click?",
     why: "A wound spring that is let go strips the train and opens hands.",
   },
-  air: { gate: "air-off", asks: "Air line off, and vented at the trigger?", why: "What is left in it makes one more stroke." },
-  water: { gate: "water-off", asks: "Water shut off and let out?", why: "Fixed water and gas lines are for a licensed technician." },
+  air: {
+    gate: "air-off",
+    asks: "Air line off, and vented at the trigger?",
+    why: "What is left in it makes one more stroke.",
+  },
+  water: {
+    gate: "water-off",
+    asks: "Water shut off and let out?",
+    why: "Fixed water and gas lines are for a licensed technician.",
+  },
   hand: null,
-  other: { gate: "shut-off", asks: "Whatever drives it shut off, so that it cannot start?", why: "Nobody else in the shop knows what it runs on." },
+  other: {
+    gate: "shut-off",
+    asks: "Whatever drives it shut off, so that it cannot start?",
+    why: "Nobody else in the shop knows what it runs on.",
+  },
 };
 
-/** Kinds of units and what can hurt at them, as a shop finds the table when it starts. It is a proposal: each job says for itself, and what was said last of a kind is proposed next. */
+/**
+ * Kinds of units and what can hurt at them, as a shop finds the table when it starts. It is a proposal: each
+ * job says for itself, and what was said last of a kind is proposed next.
+ */
 export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   "microwave oven": ["stored-charge", "heat"],
   "flash unit": ["stored-charge"],
@@ -85,11 +108,15 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
 };
 
 /**
- * What is proposed for a kind of unit: what the shop said of this kind last, else what is usual for it, else nothing is proposed and the technician is asked.
+ * What is proposed for a kind of unit: what the shop said of this kind last, else what is usual for it, else
+ * nothing is proposed and the technician is asked.
  *
  * @param said kind in small letters → what was said of it
  */
-export function proposedHazards(kind: string, said: Readonly<Record<string, readonly Hazard[]>>): readonly Hazard[] | undefined {
+export function proposedHazards(
+  kind: string,
+  said: Readonly<Record<string, readonly Hazard[]>>,
+): readonly Hazard[] | undefined {
   const own = kindNamed(kind);
   if (!own) return undefined;
   if (said[own]) return said[own];
@@ -110,6 +137,12 @@ export function hazardsSaid(
 export function kindsWithHazards(
   said: Readonly<Record<string, readonly Hazard[]>>,
 ): { readonly kind: string; readonly hazards: readonly Hazard[]; readonly own: boolean }[] {
-  const kinds = [...new Set([...Object.keys(said), ...Object.keys(USUAL_HAZARDS)])].sort((a, b) => a.localeCompare(b, "en"));
-  return kinds.map((kind) => ({ kind, hazards: said[kind] ?? USUAL_HAZARDS[kind] ?? [], own: said[kind] !== undefined }));
+  const kinds = [...new Set([...Object.keys(said), ...Object.keys(USUAL_HAZARDS)])].sort((a, b) =>
+    a.localeCompare(b, "en"),
+  );
+  return kinds.map((kind) => ({
+    kind,
+    hazards: said[kind] ?? USUAL_HAZARDS[kind] ?? [],
+    own: said[kind] !== undefined,
+  }));
 }

@@ -5,7 +5,10 @@ import type { Recording } from "./wav";
 const FRAMES_HZ = 400;
 /** Periods of a click that are looked for, s. */
 const PERIODS = { least: 0.05, most: 3 };
-/** How much the loudness must look like itself one period later: of noise alone it seldom does by more than 5 over the root of the frames. */
+/**
+ * How much the loudness must look like itself one period later: of noise alone it seldom does by more than 5
+ * over the root of the frames.
+ */
 const SURE = 6;
 /** A shorter period counts where it is nearly as good as the best: every second click is a period too. */
 const NEARLY = 0.5;
@@ -21,10 +24,13 @@ export interface HeardClicks {
 }
 
 /**
- * Hears a steady click in a recording: a sudden rise of what is high in pitch, again and again at one distance.
+ * Hears a steady click in a recording: a sudden rise of what is high in pitch, again and again at one
+ * distance.
  *
- * The signal's differences (which take away hum and rumble) are summed up to a loudness of 400 frames a second; its sudden rises are compared with themselves at every distance from
- * 0.05 to 3 s. The shortest distance that is nearly as good as the best is the period; around each beat of it the strongest rise is a click.
+ * The signal's differences (which take away hum and rumble) are summed up to a loudness of 400 frames a
+ * second; its sudden rises are compared with themselves at every distance from
+ * 0.05 to 3 s. The shortest distance that is nearly as good as the best is the period; around each beat of it
+ * the strongest rise is a click.
  *
  * @throws Fault where there is no steady click in it
  */
@@ -36,20 +42,27 @@ export function clicksIn({ samples, rate }: Recording): HeardClicks {
   const most = Math.min(Math.floor(n / 3), Math.round(PERIODS.most * FRAMES_HZ));
   const least = Math.round(PERIODS.least * FRAMES_HZ);
   const power = rises.reduce((sum, r) => sum + r * r, 0);
-  if (most <= least || power === 0) throw new Fault("wav", "no steady click is heard in this recording: ten seconds near the case are good");
+  if (most <= least || power === 0)
+    throw new Fault("wav", "no steady click is heard in this recording: ten seconds near the case are good");
   const alike = new Float64Array(most + 2);
   for (let lag = least - 1; lag <= most + 1; lag++) {
     let sum = 0;
     for (let i = lag; i < n; i++) sum += (rises[i] as number) * (rises[i - lag] as number);
     alike[lag] = (sum / power) * (n / (n - lag));
   }
-  const isTop = (lag: number): boolean => (alike[lag] as number) >= (alike[lag - 1] as number) && (alike[lag] as number) >= (alike[lag + 1] as number);
+  const isTop = (lag: number): boolean =>
+    (alike[lag] as number) >= (alike[lag - 1] as number) &&
+    (alike[lag] as number) >= (alike[lag + 1] as number);
   let best = least;
-  for (let lag = least; lag <= most; lag++) if (isTop(lag) && (alike[lag] as number) > (alike[best] as number)) best = lag;
+  for (let lag = least; lag <= most; lag++)
+    if (isTop(lag) && (alike[lag] as number) > (alike[best] as number)) best = lag;
   const clear = (at: number): number => (alike[at] as number) * Math.sqrt(n / BLUR.length);
   const clarity = clear(best);
   if (!isTop(best) || clarity < SURE)
-    throw new Fault("wav", "no steady click is heard in this recording: hold the microphone at the case, and tap along instead");
+    throw new Fault(
+      "wav",
+      "no steady click is heard in this recording: hold the microphone at the case, and tap along instead",
+    );
   let lag = best;
   for (let l = least; l < best; l++)
     if (isTop(l) && clear(l) > SURE && (alike[l] as number) > NEARLY * (alike[best] as number)) {
@@ -63,7 +76,8 @@ export function clicksIn({ samples, rate }: Recording): HeardClicks {
 
 /** How a rise is spread over the frames beside it. */
 const BLUR = [1 / 9, 2 / 9, 3 / 9, 2 / 9, 1 / 9] as const;
-const blurred = (xs: Float64Array): Float64Array => xs.map((_, i) => BLUR.reduce((sum, w, k) => sum + w * (xs[i + k - 2] ?? 0), 0));
+const blurred = (xs: Float64Array): Float64Array =>
+  xs.map((_, i) => BLUR.reduce((sum, w, k) => sum + w * (xs[i + k - 2] ?? 0), 0));
 
 /** Sudden rises of the loudness of what is high in pitch, their mean taken away. */
 function risesOf(samples: Float32Array, rate: number): Float64Array {
@@ -85,7 +99,10 @@ function risesOf(samples: Float32Array, rate: number): Float64Array {
   return rises.map((r) => r - mean);
 }
 
-/** The strongest rise around each beat of a period, where there is one that stands out; the period is followed as it drifts. */
+/**
+ * The strongest rise around each beat of a period, where there is one that stands out; the period is followed
+ * as it drifts.
+ */
 function beats(rises: Float64Array, lag: number): number[] {
   const n = rises.length;
   let phase = 0;
@@ -100,7 +117,8 @@ function beats(rises: Float64Array, lag: number): number[] {
   const out: number[] = [];
   for (let at = phase; at < n; ) {
     let top = at;
-    for (let i = Math.max(0, at - reach); i <= Math.min(n - 1, at + reach); i++) if ((rises[i] as number) > (rises[top] as number)) top = i;
+    for (let i = Math.max(0, at - reach); i <= Math.min(n - 1, at + reach); i++)
+      if ((rises[i] as number) > (rises[top] as number)) top = i;
     const isHeard = (rises[top] as number) > strong;
     if (isHeard) out.push(top);
     at = (isHeard ? top : at) + lag;

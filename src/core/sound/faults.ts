@@ -6,9 +6,15 @@ import type { HeardGear, TrainLines } from "./train-lines";
 /** What one gear does to the sound. */
 export interface GearSigns {
   readonly gear: HeardGear;
-  /** by how much the mesh swells and ebbs with this gear, as a share of its loudness, and one standard deviation; null where it turns too slowly, or its mesh is not heard */
+  /**
+   * by how much the mesh swells and ebbs with this gear, as a share of its loudness, and one standard
+   * deviation; null where it turns too slowly, or its mesh is not heard
+   */
   readonly swell: { readonly depth: number; readonly u: number } | null;
-  /** a knock once a turn: how plainly (against what noise does), and how loud against what is heard between; null where it turns too slowly */
+  /**
+   * a knock once a turn: how plainly (against what noise does), and how loud against what is heard between;
+   * null where it turns too slowly
+   */
   readonly knock: { readonly plain: number; readonly loud: number } | null;
 }
 
@@ -18,8 +24,15 @@ export interface GearSigns {
  * @param spectrum of the recording by angle
  * @param hz turns of the motor a second
  */
-export function signsOf(spectrum: readonly number[], sound: ByAngle, hz: number, lines: TrainLines): GearSigns[] {
-  const swells = new Map(lines.meshes.flatMap((m) => swellsOf(spectrum, sound, hz, m)).map((s) => [s.gear, s]));
+export function signsOf(
+  spectrum: readonly number[],
+  sound: ByAngle,
+  hz: number,
+  lines: TrainLines,
+): GearSigns[] {
+  const swells = new Map(
+    lines.meshes.flatMap((m) => swellsOf(spectrum, sound, hz, m)).map((s) => [s.gear, s]),
+  );
   const knocks = knocksOf(spectrum, sound, hz, lines);
   return lines.meshes.flatMap((m) =>
     m.gears.map((gear) => {

@@ -24,15 +24,27 @@ interface Span {
 }
 
 /**
- * The way of the speed through time that makes the most of the lines it passes, and does not jump (Viterbi's).
+ * The way of the speed through time that makes the most of the lines it passes, and does not jump
+ * (Viterbi's).
  * @returns rpm at every hop, and its clarity
  */
-export function follow(samples: ArrayLike<number>, rate: number, orders: readonly Wave[], rpm: number, span: Span) {
+export function follow(
+  samples: ArrayLike<number>,
+  rate: number,
+  orders: readonly Wave[],
+  rpm: number,
+  span: Span,
+) {
   const hop = Math.round(rate * 0.04 * Math.sqrt(span.slower));
   const frames = Math.max(1, Math.floor(samples.length / hop));
-  const speeds = Array.from({ length: Math.round((span.most - span.least) / span.step) + 1 }, (_, s) => rpm * (span.least + s * span.step));
+  const speeds = Array.from(
+    { length: Math.round((span.most - span.least) / span.step) + 1 },
+    (_, s) => rpm * (span.least + s * span.step),
+  );
   // what is low in pitch changes little by a change of the speed, and is listened to for longer
-  const heard = WINDOWS.map((w) => whitened(samples, rate, powerOfTwo(w.seconds * span.slower * rate * 0.75), hop, frames, w.upTo));
+  const heard = WINDOWS.map((w) =>
+    whitened(samples, rate, powerOfTwo(w.seconds * span.slower * rate * 0.75), hop, frames, w.upTo),
+  );
   const fitAt = (frame: number, turnHz: number, of = orders): number => {
     let sum = 0;
     let weight = 0;
@@ -63,7 +75,13 @@ export function follow(samples: ArrayLike<number>, rate: number, orders: readonl
     const own = orders.filter((o) => o.mesh === mesh);
     return found.reduce((sum, r, t) => sum + fitAt(t, r / 60, own), 0) / frames;
   });
-  return { rpm: smoothed(found, 2), hop, meshes, height: of(1) - mean, clarity: (of(1) - mean) / Math.max(1e-6, spread) };
+  return {
+    rpm: smoothed(found, 2),
+    hop,
+    meshes,
+    height: of(1) - mean,
+    clarity: (of(1) - mean) / Math.max(1e-6, spread),
+  };
 }
 
 /** How long is listened for what lies below these, Hz. */
@@ -78,10 +96,22 @@ interface Whitened {
   readonly perHz: number;
 }
 
-/** Loudness of every frequency against its neighbourhood, in powers of e, held within what one line may count. */
-function whitened(samples: ArrayLike<number>, rate: number, size: number, hop: number, frames: number, upToHz: number): Whitened {
+/**
+ * Loudness of every frequency against its neighbourhood, in powers of e, held within what one line may count.
+ */
+function whitened(
+  samples: ArrayLike<number>,
+  rate: number,
+  size: number,
+  hop: number,
+  frames: number,
+  upToHz: number,
+): Whitened {
   const last = Math.min(size / 2, Math.ceil((upToHz * 1.3 * size) / rate) + 10);
-  const window = Float64Array.from({ length: size }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / size));
+  const window = Float64Array.from(
+    { length: size },
+    (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / size),
+  );
   const power = new Float64Array(size / 2 + 1);
   const part = new Float64Array(size);
   const log = new Float64Array(size / 2 + 1);

@@ -17,10 +17,17 @@ const FRAMES_HZ = 1200;
 const MOST_PARTS = 64;
 
 /**
- * Knocks once a turn, for every rate at which a tooth of some gear comes round. The lines of the meshes and of the motor are taken out; what is left is cut into bands, and the loudness of
- * each is laid over itself, turn by turn. What knocks stands at one place of the turn in several bands; a mere breathing (once a turn, smoothly) is taken away.
+ * Knocks once a turn, for every rate at which a tooth of some gear comes round. The lines of the meshes and
+ * of the motor are taken out; what is left is cut into bands, and the loudness of
+ * each is laid over itself, turn by turn. What knocks stands at one place of the turn in several bands; a
+ * mere breathing (once a turn, smoothly) is taken away.
  */
-export function knocksOf(spectrum: readonly number[], sound: ByAngle, hz: number, lines: TrainLines): Map<number, { plain: number; loud: number }> {
+export function knocksOf(
+  spectrum: readonly number[],
+  sound: ByAngle,
+  hz: number,
+  lines: TrainLines,
+): Map<number, { plain: number; loud: number }> {
   const orders = [...new Set(lines.meshes.flatMap((m) => m.gears.map((g) => g.knocks)))];
   const out = new Map<number, { plain: number; loud: number }>();
   const keep = withoutLines(spectrum, sound, lines);
@@ -28,7 +35,14 @@ export function knocksOf(spectrum: readonly number[], sound: ByAngle, hz: number
     const [middle, half] = [(low + high) / 2 / hz / sound.perTurn, (high - low) / 2 / hz / sound.perTurn];
     if (middle + half > 0.5) return [];
     const band = bandOf(spectrum, middle, half, sound.samples.length, keep);
-    return [loudness(band.re, band.im, Math.max(1, Math.round((hz * sound.perTurn) / band.step / FRAMES_HZ)), band.step)];
+    return [
+      loudness(
+        band.re,
+        band.im,
+        Math.max(1, Math.round((hz * sound.perTurn) / band.step / FRAMES_HZ)),
+        band.step,
+      ),
+    ];
   });
   for (const order of orders) {
     if (order * sound.turns < LEAST_TURNS) continue;
@@ -60,8 +74,15 @@ export function knocksOf(spectrum: readonly number[], sound: ByAngle, hz: number
   return out;
 }
 
-/** Bins that are no line of a mesh, of what its gears make beside it, nor of the motor where one stands out of its neighbours. */
-function withoutLines(spectrum: readonly number[], sound: ByAngle, lines: TrainLines): (bin: number) => boolean {
+/**
+ * Bins that are no line of a mesh, of what its gears make beside it, nor of the motor where one stands out of
+ * its neighbours.
+ */
+function withoutLines(
+  spectrum: readonly number[],
+  sound: ByAngle,
+  lines: TrainLines,
+): (bin: number) => boolean {
   const size = spectrum.length / 2;
   const perOrder = size / sound.perTurn;
   const out = new Uint8Array(size / 2 + 1);
@@ -85,7 +106,9 @@ function withoutLines(spectrum: readonly number[], sound: ByAngle, lines: TrainL
   // lines of the motor (commutator, fan) that stand out of those beside them: a knock is in all of them alike
   for (const { order } of lines.shafts) {
     if (order * sound.turns < 60) continue;
-    const all = Array.from({ length: Math.floor(sound.perTurn / 2 / order) }, (_, k) => power((k + 1) * order));
+    const all = Array.from({ length: Math.floor(sound.perTurn / 2 / order) }, (_, k) =>
+      power((k + 1) * order),
+    );
     all.forEach((p, k) => {
       const near = all.slice(Math.max(0, k - 5), k + 6).sort((a, b) => a - b);
       if (p > 6 * (near[near.length >> 1] as number)) strike((k + 1) * order, reach);
@@ -114,8 +137,15 @@ function loudness(re: Float64Array, im: Float64Array, each: number, step: number
   return { values, step: step * each };
 }
 
-/** The loudness laid over itself turn by turn: mean of every part of the turn against all, less what swells smoothly once a turn; and one standard deviation of such a mean. */
-function profileOf({ values, step }: Loudness, turnsPerSample: number, parts: number): { means: Float64Array; u: number } {
+/**
+ * The loudness laid over itself turn by turn: mean of every part of the turn against all, less what swells
+ * smoothly once a turn; and one standard deviation of such a mean.
+ */
+function profileOf(
+  { values, step }: Loudness,
+  turnsPerSample: number,
+  parts: number,
+): { means: Float64Array; u: number } {
   const sums = new Float64Array(parts);
   const counts = new Float64Array(parts);
   let mean = 0;
@@ -136,7 +166,9 @@ function profileOf({ values, step }: Loudness, turnsPerSample: number, parts: nu
   }
   const turns = values.length * step * turnsPerSample;
   // loudness rings on: neighbours are alike, and only turns are independent
-  const u = Math.sqrt(spread / Math.max(1, values.length) / Math.max(1, Math.min(turns, values.length / parts)));
+  const u = Math.sqrt(
+    spread / Math.max(1, values.length) / Math.max(1, Math.min(turns, values.length / parts)),
+  );
   let [c, s] = [0, 0];
   means.forEach((m, i) => {
     c += (2 / parts) * m * Math.cos((2 * Math.PI * (i + 0.5)) / parts);
@@ -144,6 +176,9 @@ function profileOf({ values, step }: Loudness, turnsPerSample: number, parts: nu
   });
   if (parts >= 8)
     for (let i = 0; i < parts; i++)
-      means[i] = (means[i] as number) - 0.5 * (c * Math.cos((2 * Math.PI * (i + 0.5)) / parts) + s * Math.sin((2 * Math.PI * (i + 0.5)) / parts));
+      means[i] =
+        (means[i] as number) -
+        0.5 *
+          (c * Math.cos((2 * Math.PI * (i + 0.5)) / parts) + s * Math.sin((2 * Math.PI * (i + 0.5)) / parts));
   return { means, u: Math.max(1e-6, u) };
 }

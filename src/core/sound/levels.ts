@@ -13,15 +13,28 @@ export interface MeshLevel {
 const OVERTONES = 4;
 const LOWEST_HZ = 50;
 
-/** Loudness of every mesh, as a share of the whole recording: two recordings compare by it, however near the microphone was. */
-export function levelsOf(spectrum: readonly number[], sound: ByAngle, hz: number, lines: TrainLines): MeshLevel[] {
+/**
+ * Loudness of every mesh, as a share of the whole recording: two recordings compare by it, however near the
+ * microphone was.
+ */
+export function levelsOf(
+  spectrum: readonly number[],
+  sound: ByAngle,
+  hz: number,
+  lines: TrainLines,
+): MeshLevel[] {
   const all = sound.samples.reduce((sum, x) => sum + x * x, 0) / sound.samples.length;
   return lines.meshes.map(({ mesh, order, gears }) => {
     const beside = Math.min(0.3 * order, 1.3 * Math.max(0.05 * order, ...gears.map((g) => g.swells)));
     let power = 0;
     for (let h = 1; h <= OVERTONES; h++) {
       if (h * order * hz < LOWEST_HZ || (h * order + beside) / sound.perTurn > 0.47) continue;
-      const { re, im } = bandOf(spectrum, (h * order) / sound.perTurn, beside / sound.perTurn, sound.samples.length);
+      const { re, im } = bandOf(
+        spectrum,
+        (h * order) / sound.perTurn,
+        beside / sound.perTurn,
+        sound.samples.length,
+      );
       // a band that was moved to zero has half the power of what it was
       power += re.reduce((sum, x, i) => sum + x * x + (im[i] as number) ** 2, 0) / Math.max(1, re.length) / 2;
     }

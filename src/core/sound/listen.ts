@@ -5,7 +5,9 @@ import { thinned } from "./resample";
 import { powerOf, powerOfTwo } from "./transform";
 import type { Recording } from "./wav";
 
-/** How loud it was at what pitch and when: rows from low to high in pitch, in equal steps of its logarithm. */
+/**
+ * How loud it was at what pitch and when: rows from low to high in pitch, in equal steps of its logarithm.
+ */
 export interface Waterfall {
   readonly columns: number;
   readonly rows: number;
@@ -41,7 +43,10 @@ const POINTS = 700;
 /** Loudness below the loudest that is still drawn, dB. */
 const DRAWN_DB = 60;
 
-/** Listens to a recording: its two pictures, and the train fitted to it where there is one. @throws Fault for what is too short to hear anything in */
+/**
+ * Listens to a recording: its two pictures, and the train fitted to it where there is one. @throws Fault for
+ * what is too short to hear anything in
+ */
 export function listen(recording: Pick<Recording, "samples" | "rate">, train: TrainInput | null): Listened {
   const sound = thinned(middleOf(recording));
   const range = [LOWEST_HZ, Math.min(HIGHEST_HZ, 0.47 * sound.rate)] as const;
@@ -51,7 +56,12 @@ export function listen(recording: Pick<Recording, "samples" | "rate">, train: Tr
     waterfall: waterfallOf(sound, range),
     spectrum: spectrumAlong(sound, [SLOWEST_HZ, range[1]]),
   };
-  if (!train) return { ...pictures, heard: null, says: "No gear train is written down for this unit: with one, its lines and what stands out would be shown." };
+  if (!train)
+    return {
+      ...pictures,
+      heard: null,
+      says: "No gear train is written down for this unit: with one, its lines and what stands out would be shown.",
+    };
   try {
     return { ...pictures, heard: matchSound(recording, train), says: null };
   } catch (e) {
@@ -60,9 +70,13 @@ export function listen(recording: Pick<Recording, "samples" | "rate">, train: Tr
   }
 }
 
-const pitchAt = ([low, high]: readonly [number, number], share: number): number => low * (high / low) ** share;
+const pitchAt = ([low, high]: readonly [number, number], share: number): number =>
+  low * (high / low) ** share;
 
-function waterfallOf({ samples, rate }: Pick<Recording, "samples" | "rate">, range: readonly [number, number]): Waterfall {
+function waterfallOf(
+  { samples, rate }: Pick<Recording, "samples" | "rate">,
+  range: readonly [number, number],
+): Waterfall {
   const size = powerOfTwo(0.07 * rate);
   const window = hann(size);
   const part = new Float64Array(size);
@@ -74,13 +88,28 @@ function waterfallOf({ samples, rate }: Pick<Recording, "samples" | "rate">, ran
     powerOf(part, size, power);
     for (let r = 0; r < ROWS; r++)
       db[r * COLUMNS + c] =
-        10 * Math.log10(1e-12 + meanBetween(power, (pitchAt(range, r / ROWS) * size) / rate, (pitchAt(range, (r + 1) / ROWS) * size) / rate));
+        10 *
+        Math.log10(
+          1e-12 +
+            meanBetween(
+              power,
+              (pitchAt(range, r / ROWS) * size) / rate,
+              (pitchAt(range, (r + 1) / ROWS) * size) / rate,
+            ),
+        );
   }
   const top = db.reduce((a, b) => Math.max(a, b), Number.NEGATIVE_INFINITY);
-  return { columns: COLUMNS, rows: ROWS, levels: Uint8Array.from(db, (x) => Math.round(255 * Math.max(0, Math.min(1, 1 + (x - top) / DRAWN_DB)))) };
+  return {
+    columns: COLUMNS,
+    rows: ROWS,
+    levels: Uint8Array.from(db, (x) => Math.round(255 * Math.max(0, Math.min(1, 1 + (x - top) / DRAWN_DB)))),
+  };
 }
 
-function spectrumAlong({ samples, rate }: Pick<Recording, "samples" | "rate">, range: readonly [number, number]): Spectrum {
+function spectrumAlong(
+  { samples, rate }: Pick<Recording, "samples" | "rate">,
+  range: readonly [number, number],
+): Spectrum {
   const size = powerOfTwo(0.7 * rate);
   const window = hann(size);
   const part = new Float64Array(size);
@@ -96,12 +125,23 @@ function spectrumAlong({ samples, rate }: Pick<Recording, "samples" | "rate">, r
   const db = new Float32Array(POINTS);
   for (let p = 0; p < POINTS; p++) {
     hz[p] = pitchAt(range, (p + 0.5) / POINTS);
-    db[p] = 10 * Math.log10(1e-9 + mostBetween(sum, (pitchAt(range, p / POINTS) * size) / rate, (pitchAt(range, (p + 1) / POINTS) * size) / rate) / all);
+    db[p] =
+      10 *
+      Math.log10(
+        1e-9 +
+          mostBetween(
+            sum,
+            (pitchAt(range, p / POINTS) * size) / rate,
+            (pitchAt(range, (p + 1) / POINTS) * size) / rate,
+          ) /
+            all,
+      );
   }
   return { hz, db };
 }
 
-const hann = (size: number): Float64Array => Float64Array.from({ length: size }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / size));
+const hann = (size: number): Float64Array =>
+  Float64Array.from({ length: size }, (_, i) => 0.5 - 0.5 * Math.cos((2 * Math.PI * (i + 0.5)) / size));
 
 /** Mean of a row between two places, the nearest where none lies between. */
 function meanBetween(row: Float64Array, from: number, to: number): number {
@@ -114,6 +154,7 @@ function meanBetween(row: Float64Array, from: number, to: number): number {
 /** Highest of a row between two places: a line must not be lost among what is quiet beside it. */
 function mostBetween(row: Float64Array, from: number, to: number): number {
   let most = 0;
-  for (let i = Math.round(from); i <= Math.max(Math.round(from), Math.floor(to)); i++) most = Math.max(most, row[i] ?? 0);
+  for (let i = Math.round(from); i <= Math.max(Math.round(from), Math.floor(to)); i++)
+    most = Math.max(most, row[i] ?? 0);
   return most;
 }

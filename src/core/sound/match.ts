@@ -37,7 +37,8 @@ export interface HeardTrain extends SoundAnswer {
 /**
  * Fits a train to a recording of it: how fast its motor turned, and which gear or shaft stands out.
  *
- * The speed is found by the whole pattern of mesh rates; then the recording is laid out by the angle of the motor, where a gear that is out of true makes its mesh swell once a turn, and a
+ * The speed is found by the whole pattern of mesh rates; then the recording is laid out by the angle of the
+ * motor, where a gear that is out of true makes its mesh swell once a turn, and a
  * damaged tooth knocks once a turn. What these are worth was learned from made recordings with a known truth.
  *
  * @throws Fault where the recording is too short, or nothing in it is this train
@@ -61,8 +62,12 @@ export function matchSound(recording: Pick<Recording, "samples" | "rate">, train
 }
 
 /** @throws Fault for what is over before anything can be heard in it */
-export function middleOf({ samples, rate }: Pick<Recording, "samples" | "rate">): Pick<Recording, "samples" | "rate"> {
-  if (samples.length < LEAST_S * rate) throw new Fault("wav", `the recording is shorter than ${LEAST_S} seconds: ten are good`);
+export function middleOf({
+  samples,
+  rate,
+}: Pick<Recording, "samples" | "rate">): Pick<Recording, "samples" | "rate"> {
+  if (samples.length < LEAST_S * rate)
+    throw new Fault("wav", `the recording is shorter than ${LEAST_S} seconds: ten are good`);
   const spare = Math.max(0, samples.length - LISTENED_S * rate);
   return { samples: samples.subarray(spare >> 1, (spare >> 1) + LISTENED_S * rate), rate };
 }

@@ -2,8 +2,16 @@ import { at, HIGHEST, LOWEST_HZ } from "./follow";
 import { byAngle } from "./resample";
 import { bandOf, envelopeOf, spectrumOf } from "./transform";
 
-/** Turns put right by how much faster the motor turned than was thought, told by the angle: `faster(k)` at sample k of the signal by angle. */
-export function corrected(turns: Float64Array, when: Float64Array, perTurn: number, faster: (k: number) => number): Float64Array {
+/**
+ * Turns put right by how much faster the motor turned than was thought, told by the angle: `faster(k)` at
+ * sample k of the signal by angle.
+ */
+export function corrected(
+  turns: Float64Array,
+  when: Float64Array,
+  perTurn: number,
+  faster: (k: number) => number,
+): Float64Array {
   const right = new Float64Array(when.length);
   let sum = 0;
   for (let k = 0; k < when.length; k++) {
@@ -27,8 +35,16 @@ function onTime(turns: Float64Array, perTurn: number, right: Float64Array): Floa
 /** Half of what is listened to around a line when its phase is followed, Hz. */
 const PHASE_HZ = 7;
 
-/** The last correction: the phase of every line that is plain tells how far ahead the motor is. Loud lines of high order tell most. */
-export function byPhase(samples: Float32Array, rate: number, turns: Float64Array, orders: readonly { order: number }[]): { turns: Float64Array; u: number } {
+/**
+ * The last correction: the phase of every line that is plain tells how far ahead the motor is. Loud lines of
+ * high order tell most.
+ */
+export function byPhase(
+  samples: Float32Array,
+  rate: number,
+  turns: Float64Array,
+  orders: readonly { order: number }[],
+): { turns: Float64Array; u: number } {
   const angle = byAngle(samples, turns);
   const hz = (angle.turns / samples.length) * rate;
   const spectrum = spectrumOf(angle.samples);
@@ -50,7 +66,12 @@ export function byPhase(samples: Float32Array, rate: number, turns: Float64Array
     let loud = 0;
     const n = band.re.length;
     for (let i = 1; i < n; i++) {
-      const [a, b, c, d] = [band.re[i] as number, band.im[i] as number, band.re[i - 1] as number, band.im[i - 1] as number];
+      const [a, b, c, d] = [
+        band.re[i] as number,
+        band.im[i] as number,
+        band.re[i - 1] as number,
+        band.im[i - 1] as number,
+      ];
       const step = Math.atan2(b * c - a * d, a * c + b * d) / (2 * Math.PI) / band.step - own;
       const power = Math.hypot(a, b) * Math.hypot(c, d);
       if (power < 4 * floor) continue;
@@ -68,8 +89,13 @@ export function byPhase(samples: Float32Array, rate: number, turns: Float64Array
   const faster = smoothedBy(sum, weights, reach);
   const weight = means.reduce((w, m) => w + m.weight, 0);
   const mean = means.reduce((s, m) => s + m.off * m.weight, 0) / Math.max(1e-12, weight);
-  const u = Math.sqrt(means.reduce((s, m) => s + m.weight * (m.off - mean) ** 2, 0) / Math.max(1e-12, weight));
-  return { turns: corrected(turns, angle.when, angle.perTurn, (k) => 1 + at(faster, (k / length) * count - 0.5)), u };
+  const u = Math.sqrt(
+    means.reduce((s, m) => s + m.weight * (m.off - mean) ** 2, 0) / Math.max(1e-12, weight),
+  );
+  return {
+    turns: corrected(turns, angle.when, angle.perTurn, (k) => 1 + at(faster, (k / length) * count - 0.5)),
+    u,
+  };
 }
 
 function smoothedBy(sum: Float64Array, weights: Float64Array, reach: number): Float64Array {

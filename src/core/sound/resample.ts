@@ -4,13 +4,19 @@ import type { Recording } from "./wav";
 export const HEARING_HZ = 24_000;
 
 /** The recording at no more samples a second than are listened to: a windowed sinc at a whole divisor. */
-export function thinned({ samples, rate }: Pick<Recording, "samples" | "rate">): { readonly samples: Float32Array; readonly rate: number } {
+export function thinned({ samples, rate }: Pick<Recording, "samples" | "rate">): {
+  readonly samples: Float32Array;
+  readonly rate: number;
+} {
   const by = Math.floor(rate / (HEARING_HZ * 0.9));
   if (by < 2) return { samples, rate };
   const reach = 8 * by;
   const taps = Float64Array.from({ length: 2 * reach + 1 }, (_, k) => {
     const x = ((k - reach) / by) * 0.92;
-    return (x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x)) * (0.5 + 0.5 * Math.cos((Math.PI * (k - reach)) / reach));
+    return (
+      (x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x)) *
+      (0.5 + 0.5 * Math.cos((Math.PI * (k - reach)) / reach))
+    );
   });
   const sum = taps.reduce((a, b) => a + b, 0);
   const out = new Float32Array(Math.floor(samples.length / by));
@@ -52,7 +58,13 @@ export function byAngle(samples: ArrayLike<number>, turns: Float64Array): ByAngl
     while (i < n - 2 && (turns[i + 1] as number) < at) i++;
     const [a, b] = [turns[i] as number, turns[i + 1] as number];
     const t = b > a ? (at - a) / (b - a) : 0;
-    out[k] = cubic(samples[i - 1] ?? (samples[i] as number), samples[i] as number, samples[i + 1] as number, samples[i + 2] ?? (samples[i + 1] as number), t);
+    out[k] = cubic(
+      samples[i - 1] ?? (samples[i] as number),
+      samples[i] as number,
+      samples[i + 1] as number,
+      samples[i + 2] ?? (samples[i + 1] as number),
+      t,
+    );
     when[k] = i + t;
   }
   return { samples: out, perTurn, turns: total, when };

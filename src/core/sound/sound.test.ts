@@ -18,7 +18,14 @@ function wav(
     channels = 1,
     extensible = false,
     size,
-  }: { bits?: number; kind?: number; rate?: number; channels?: number; extensible?: boolean; size?: number } = {},
+  }: {
+    bits?: number;
+    kind?: number;
+    rate?: number;
+    channels?: number;
+    extensible?: boolean;
+    size?: number;
+  } = {},
 ): Uint8Array {
   // biome-ignore format: one row
   const bytes = bits / 8;
@@ -52,7 +59,11 @@ function wav(
     ...chunk("fmt ", new Uint8Array(fmt.buffer)),
     ...chunk("data", new Uint8Array(data.buffer), size),
   ];
-  return Uint8Array.from([..."RIFF", ...[0, 0, 0, 0].map(String), ..."WAVE"].map((c) => (c.length && !/\d/.test(c) ? c.charCodeAt(0) : 0)).concat(body));
+  return Uint8Array.from(
+    [..."RIFF", ...[0, 0, 0, 0].map(String), ..."WAVE"]
+      .map((c) => (c.length && !/\d/.test(c) ? c.charCodeAt(0) : 0))
+      .concat(body),
+  );
 }
 const fault = (work: () => unknown): string => {
   try {
@@ -73,15 +84,18 @@ describe("a WAV file", () => {
     [32, 1, 1e-6],
     [32, 3, 1e-7],
     [64, 3, 1e-7],
-  ] as const)("of %i bit (format %i) is read, one channel or two, plain or extensible", (bits, kind, within) => {
-    // biome-ignore format: a table
-    for (const channels of [1, 2])
+  ] as const)(
+    "of %i bit (format %i) is read, one channel or two, plain or extensible",
+    (bits, kind, within) => {
+      // biome-ignore format: a table
+      for (const channels of [1, 2])
       for (const extensible of [false, true]) {
         const read = readWav(wav(tone, { bits, kind, channels, extensible, rate: 12_000 }));
         expect(read).toMatchObject({ rate: 12_000, channels, seconds: 0.2 });
         for (const [i, s] of tone.entries()) expect(Math.abs((read.samples[i] ?? 0) - s)).toBeLessThan(within);
       }
-  });
+    },
+  );
 
   it("that was broken off is read as far as it goes", () => {
     expect(readWav(wav(tone, { rate: 8000, size: 0xffffffff })).samples).toHaveLength(tone.length);
@@ -89,13 +103,17 @@ describe("a WAV file", () => {
   });
 
   it("is refused with a sentence where it is none, is packed, damaged, or too short", () => {
-    expect(fault(() => readWav(new TextEncoder().encode("ID3 something else entirely")))).toMatch(/no WAV file/);
+    expect(fault(() => readWav(new TextEncoder().encode("ID3 something else entirely")))).toMatch(
+      /no WAV file/,
+    );
     expect(fault(() => readWav(new Uint8Array(3)))).toMatch(/no WAV file/);
     expect(fault(() => readWav(wav(tone, { kind: 85 })))).toMatch(/packed \(MP3\)/);
     expect(fault(() => readWav(wav(tone, { bits: 12 })))).toMatch(/samples of 12 bit are not read/);
     expect(fault(() => readWav(wav(tone.slice(0, 100))))).toMatch(/shorter than a fifth of a second/);
     expect(fault(() => readWav(wav(tone, { rate: 100 })))).toMatch(/100 samples a second are not believed/);
-    expect(fault(() => readWav(wav([...tone.slice(0, 2399), Number.NaN], { bits: 32, kind: 3 })))).toMatch(/no numbers/);
+    expect(fault(() => readWav(wav([...tone.slice(0, 2399), Number.NaN], { bits: 32, kind: 3 })))).toMatch(
+      /no numbers/,
+    );
     expect(fault(() => readWav(wav(tone).subarray(0, 30)))).toMatch(/no sound/);
   });
 
@@ -140,21 +158,30 @@ function clicking({
     state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
     return state / 2 ** 32;
   };
-  const samples = Float32Array.from({ length: seconds * rate }, () => noise * (random() + random() + random() - 1.5));
+  const samples = Float32Array.from(
+    { length: seconds * rate },
+    () => noise * (random() + random() + random() - 1.5),
+  );
   for (let beat = 0; (beat + 0.4) * periodS < seconds; beat++) {
     if (random() < leaveOut) continue;
     const at = Math.round(((beat + 0.4) * periodS + jitterS * (random() - 0.5)) * rate);
-    for (let i = 0; i < 200 && at + i < samples.length; i++) samples[at + i] = (samples[at + i] ?? 0) + loud * Math.exp(-i / 40) * Math.sin(1.7 * i);
+    for (let i = 0; i < 200 && at + i < samples.length; i++)
+      samples[at + i] = (samples[at + i] ?? 0) + loud * Math.exp(-i / 40) * Math.sin(1.7 * i);
   }
   return { rate, samples, channels: 1, seconds };
 }
 
 describe("a click in a recording", () => {
   it("law: is heard at its period, whatever that is, with some left out and no even hand", () => {
-    const any = fc.record({ periodS: fc.double({ min: 0.12, max: 1.6, noNaN: true }), seed: fc.integer({ min: 1, max: 1e6 }) });
+    const any = fc.record({
+      periodS: fc.double({ min: 0.12, max: 1.6, noNaN: true }),
+      seed: fc.integer({ min: 1, max: 1e6 }),
+    });
     fc.assert(
       fc.property(any, ({ periodS, seed }) => {
-        const { clicksMs, periodMs } = clicksIn(clicking({ periodS, seed, jitterS: 0.006, leaveOut: 0.05, seconds: Math.max(6, 8 * periodS) }));
+        const { clicksMs, periodMs } = clicksIn(
+          clicking({ periodS, seed, jitterS: 0.006, leaveOut: 0.05, seconds: Math.max(6, 8 * periodS) }),
+        );
         expect(Math.abs(periodMs / 1000 / periodS - 1)).toBeLessThan(0.05);
         const slope = ((clicksMs.at(-1) ?? 0) - (clicksMs[0] ?? 0)) / 1000 / periodS;
         expect(Math.abs(slope - Math.round(slope))).toBeLessThan(0.15);
@@ -167,7 +194,12 @@ describe("a click in a recording", () => {
     const train: TrainInput = {
       input: { shaft: "motor", rpm: 3000 },
       meshes: [
-        { id: "m1", kind: "spur", driver: { shaft: "motor", teeth: 10 }, driven: { shaft: "lay", teeth: 53 } },
+        {
+          id: "m1",
+          kind: "spur",
+          driver: { shaft: "motor", teeth: 10 },
+          driven: { shaft: "lay", teeth: 53 },
+        },
         { id: "m2", kind: "spur", driver: { shaft: "lay", teeth: 13 }, driven: { shaft: "drum", teeth: 41 } },
       ],
     };
@@ -179,10 +211,14 @@ describe("a click in a recording", () => {
   });
 
   it("is not heard in noise, in silence, or in a hum", () => {
-    for (const seed of [1, 2, 3, 4, 5, 6]) expect(fault(() => clicksIn(clicking({ periodS: 1, loud: 0, seed })))).toMatch(/no steady click/);
+    for (const seed of [1, 2, 3, 4, 5, 6])
+      expect(fault(() => clicksIn(clicking({ periodS: 1, loud: 0, seed })))).toMatch(/no steady click/);
     expect(fault(() => clicksIn(clicking({ periodS: 1, loud: 0, noise: 0 })))).toMatch(/no steady click/);
     const hum = clicking({ periodS: 1, loud: 0 });
-    const humming = { ...hum, samples: hum.samples.map((s, i) => s + 0.6 * Math.sin((2 * Math.PI * 100 * i) / hum.rate)) };
+    const humming = {
+      ...hum,
+      samples: hum.samples.map((s, i) => s + 0.6 * Math.sin((2 * Math.PI * 100 * i) / hum.rate)),
+    };
     expect(fault(() => clicksIn(humming))).toMatch(/no steady click/);
   });
 });
@@ -191,15 +227,25 @@ describe("the lines of a train", () => {
   const teeth = (least: number) => fc.integer({ min: least, max: 60 });
   it("every gear of a pair comes round as often as its teeth say, whatever the train (law)", () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(teeth(4), teeth(4)), { minLength: 1, maxLength: 5 }), fc.integer({ min: 100, max: 20_000 }), (pairs, rpm) => {
-        const train: TrainInput = {
-          input: { shaft: "s0", rpm },
-          meshes: pairs.map(([a, b], i) => ({ id: `m${i}`, kind: "spur", driver: { shaft: `s${i}`, teeth: a }, driven: { shaft: `s${i + 1}`, teeth: b } })),
-        };
-        const lines = trainLines(train);
-        expect(lines.meshes).toHaveLength(pairs.length);
-        for (const m of lines.meshes) for (const g of m.gears) expect(g.swells * g.teeth).toBeCloseTo(m.order, 9);
-      }),
+      fc.property(
+        fc.array(fc.tuple(teeth(4), teeth(4)), { minLength: 1, maxLength: 5 }),
+        fc.integer({ min: 100, max: 20_000 }),
+        (pairs, rpm) => {
+          const train: TrainInput = {
+            input: { shaft: "s0", rpm },
+            meshes: pairs.map(([a, b], i) => ({
+              id: `m${i}`,
+              kind: "spur",
+              driver: { shaft: `s${i}`, teeth: a },
+              driven: { shaft: `s${i + 1}`, teeth: b },
+            })),
+          };
+          const lines = trainLines(train);
+          expect(lines.meshes).toHaveLength(pairs.length);
+          for (const m of lines.meshes)
+            for (const g of m.gears) expect(g.swells * g.teeth).toBeCloseTo(m.order, 9);
+        },
+      ),
     );
   });
   it("in a planetary set each planet meets a bad tooth, and the ring's teeth turn none", () => {
@@ -229,7 +275,14 @@ describe("the lines of a train", () => {
     expect(
       trainLines({
         input: { shaft: "a", rpm: 1 },
-        meshes: [{ id: "r", kind: "rollers", driver: { shaft: "a", diameterMm: 10 }, driven: { shaft: "b", diameterMm: 30 } }],
+        meshes: [
+          {
+            id: "r",
+            kind: "rollers",
+            driver: { shaft: "a", diameterMm: 10 },
+            driven: { shaft: "b", diameterMm: 30 },
+          },
+        ],
       }).meshes,
     ).toEqual([]);
   });
@@ -238,7 +291,9 @@ describe("the lines of a train", () => {
 it("the lines that are drawn: every turn, every mesh with its overtones, and sidebands only beside the gear that stands out", () => {
   const lines = trainLines({
     input: { shaft: "motor", rpm: 1200 },
-    meshes: [{ id: "m1", kind: "spur", driver: { shaft: "motor", teeth: 10 }, driven: { shaft: "out", teeth: 40 } }],
+    meshes: [
+      { id: "m1", kind: "spur", driver: { shaft: "motor", teeth: 10 }, driven: { shaft: "out", teeth: 40 } },
+    ],
   });
   const heard = { lines, rpm: { value: 1200, u: 1 } };
   const hz = (kind: string, out: Parameters<typeof drawnLines>[1]): number[] =>

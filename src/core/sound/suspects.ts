@@ -29,12 +29,15 @@ const SOUND = { mean: 0.05, spread: 0.04 };
 const BENT = { least: 0.2, most: 0.95 };
 
 /**
- * The clues for every fault that a train can have: of a gear that is out of true how much likelier its swelling is than that of a good one; of a tooth how plainly and how loudly it knocks, also against the
+ * The clues for every fault that a train can have: of a gear that is out of true how much likelier its
+ * swelling is than that of a good one; of a tooth how plainly and how loudly it knocks, also against the
  * plainest of the other shafts. A last clue of 1 says that nothing could be heard of it.
  */
 export function groundsOf(signs: readonly GearSigns[]): Ground[] {
   return signs.flatMap((sign): Ground[] => {
-    const others = signs.filter((s) => s.gear.knocks !== sign.gear.knocks && s.knock).map((s) => s.knock?.plain ?? 0);
+    const others = signs
+      .filter((s) => s.gear.knocks !== sign.gear.knocks && s.knock)
+      .map((s) => s.knock?.plain ?? 0);
     const { knock, swell } = sign;
     return [
       {
@@ -68,16 +71,19 @@ const normal = (z: number): number => Math.exp(-0.5 * z * z) / Math.sqrt(2 * Mat
 /** Normal distribution function, by the logistic curve that is nearest to it. */
 const phi = (z: number): number => 1 / (1 + Math.exp(-1.702 * z));
 
-const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, x, i) => sum + x * (b[i] ?? 0), 0);
+const dot = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((sum, x, i) => sum + x * (b[i] ?? 0), 0);
 
 /** How much speaks for a ground, by weights learned from recordings whose truth is known. */
-export const speaks = (g: Ground, w: Weights): number => dot(g.clues, g.kind === "tooth" ? w.tooth : w.eccentric);
+export const speaks = (g: Ground, w: Weights): number =>
+  dot(g.clues, g.kind === "tooth" ? w.tooth : w.eccentric);
 
 /** By how much less is believed what was heard of one mesh alone: its speed may be some other machine's. */
 const ONE_MESH = 0.6;
 
 /**
- * What a recording may come from, best first, summing to 1: nothing, or one fault of one shaft. Never quite sure: there are faults that nobody listened for.
+ * What a recording may come from, best first, summing to 1: nothing, or one fault of one shaft. Never quite
+ * sure: there are faults that nobody listened for.
  *
  * @param heard turns of the motor a second, and of how many meshes the teeth were heard
  */
@@ -91,17 +97,25 @@ export function suspectsOf(
   const share = Math.log(Math.max(1, signs.length));
   const raw = grounds.map((g) => Math.exp(Math.max(-30, Math.min(30, (speaks(g, w) - share) * trust))));
   const all = 1 + raw.reduce((a, b) => a + b, 0);
-  const byShaft = new Map<string, { kind: "tooth" | "eccentric"; sum: number; best: number; sign: GearSigns }>();
+  const byShaft = new Map<
+    string,
+    { kind: "tooth" | "eccentric"; sum: number; best: number; sign: GearSigns }
+  >();
   grounds.forEach((g, i) => {
     const { gear } = g.sign;
-    const key = JSON.stringify([g.kind, gear.shaft, (g.kind === "tooth" ? gear.knocks : gear.swells).toFixed(9)]);
+    const key = JSON.stringify([
+      g.kind,
+      gear.shaft,
+      (g.kind === "tooth" ? gear.knocks : gear.swells).toFixed(9),
+    ]);
     const p = (raw[i] as number) / all;
     // the gear that swells its mesh more is the likelier of two on one shaft
     const known = byShaft.get(key);
     if (!known) byShaft.set(key, { kind: g.kind, sum: p, best: p, sign: g.sign });
     else {
       known.sum += p;
-      if (p > known.best || (p === known.best && (g.sign.swell?.depth ?? 0) > (known.sign.swell?.depth ?? 0))) Object.assign(known, { best: p, sign: g.sign });
+      if (p > known.best || (p === known.best && (g.sign.swell?.depth ?? 0) > (known.sign.swell?.depth ?? 0)))
+        Object.assign(known, { best: p, sign: g.sign });
     }
   });
   const faults = [...byShaft.values()].map(
@@ -114,7 +128,8 @@ export function suspectsOf(
       onceHz: (kind === "tooth" ? sign.gear.knocks : sign.gear.swells) * hz,
     }),
   );
-  return [{ kind: "none" as const, mesh: null, shaft: null, probability: 1 / all, meshShare: null, onceHz: null }, ...faults].sort(
-    (a, b) => b.probability - a.probability,
-  );
+  return [
+    { kind: "none" as const, mesh: null, shaft: null, probability: 1 / all, meshShare: null, onceHz: null },
+    ...faults,
+  ].sort((a, b) => b.probability - a.probability);
 }

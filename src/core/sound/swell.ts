@@ -10,8 +10,10 @@ const UNCONFIRMED = 0.15;
 const OVERTONES = 4;
 
 /**
- * How deep a mesh is modulated by each of its gears. The loudness of the mesh rate and of each overtone, along the angle, is fitted by a constant, by the speed (a housing rings at some
- * speeds), and by cosines of every gear's turn and twice that. A true modulation is the same at all overtones, by size and by angle; what a housing or a chance neighbour makes is not:
+ * How deep a mesh is modulated by each of its gears. The loudness of the mesh rate and of each overtone,
+ * along the angle, is fitted by a constant, by the speed (a housing rings at some
+ * speeds), and by cosines of every gear's turn and twice that. A true modulation is the same at all
+ * overtones, by size and by angle; what a housing or a chance neighbour makes is not:
  * so the overtones are added up as vectors, each by its certainty.
  */
 export function swellsOf(spectrum: readonly number[], sound: ByAngle, hz: number, mesh: HeardMesh) {
@@ -44,12 +46,24 @@ export function swellsOf(spectrum: readonly number[], sound: ByAngle, hz: number
     const s = sums[i] as (typeof sums)[number];
     if (!s.each.length) return [];
     const [re, im] = [s.re / s.w, s.im / s.w];
-    const scatter = s.each.reduce((sum, e) => sum + e.w * ((e.re - re) ** 2 + (e.im - im) ** 2), 0) / s.w / Math.max(1, s.each.length - 1);
-    return [{ gear, depth: Math.hypot(re, im), u: Math.sqrt(1 / s.w + (s.each.length > 1 ? scatter : UNCONFIRMED ** 2)) }];
+    const scatter =
+      s.each.reduce((sum, e) => sum + e.w * ((e.re - re) ** 2 + (e.im - im) ** 2), 0) /
+      s.w /
+      Math.max(1, s.each.length - 1);
+    return [
+      {
+        gear,
+        depth: Math.hypot(re, im),
+        u: Math.sqrt(1 / s.w + (s.each.length > 1 ? scatter : UNCONFIRMED ** 2)),
+      },
+    ];
   });
 }
 
-/** Least squares of a loudness by a constant, the speed's change and its square, and cosines of some orders; as shares of the constant. */
+/**
+ * Least squares of a loudness by a constant, the speed's change and its square, and cosines of some orders;
+ * as shares of the constant.
+ */
 function fitted(
   loud: Float64Array,
   turnsEach: number,
@@ -99,12 +113,18 @@ function fitted(
   if (!(level > 0.05)) return null;
   // samples next to one another are not independent: a band has two numbers for each of its hertz
   return {
-    cosines: orders.map((_, k) => ({ re: (x[3 + 2 * k] as number) / level, im: (x[4 + 2 * k] as number) / level })),
+    cosines: orders.map((_, k) => ({
+      re: (x[3 + 2 * k] as number) / level,
+      im: (x[4 + 2 * k] as number) / level,
+    })),
     u: Math.sqrt((2 * left) / (n / 2.5)) / level,
   };
 }
 
-/** Change of the speed against its mean along the angle, scaled to a spread of 1; slow shafts can't be told from a slow change without it. */
+/**
+ * Change of the speed against its mean along the angle, scaled to a spread of 1; slow shafts can't be told
+ * from a slow change without it.
+ */
 function speedAlong(sound: ByAngle, step: number, n: number): Float64Array {
   const out = new Float64Array(n);
   for (let i = 0; i < n; i++) {
@@ -122,14 +142,19 @@ function solved(m: Float64Array[]): number[] | null {
   const n = m.length;
   for (let c = 0; c < n; c++) {
     let p = c;
-    for (let r = c + 1; r < n; r++) if (Math.abs((m[r] as Float64Array)[c] as number) > Math.abs((m[p] as Float64Array)[c] as number)) p = r;
+    for (let r = c + 1; r < n; r++)
+      if (Math.abs((m[r] as Float64Array)[c] as number) > Math.abs((m[p] as Float64Array)[c] as number))
+        p = r;
     [m[c], m[p]] = [m[p] as Float64Array, m[c] as Float64Array];
     const by = (m[c] as Float64Array)[c] as number;
     if (Math.abs(by) < 1e-12) return null;
     for (let r = 0; r < n; r++) {
       if (r === c) continue;
       const f = ((m[r] as Float64Array)[c] as number) / by;
-      if (f !== 0) for (let k = c; k <= n; k++) (m[r] as Float64Array)[k] = ((m[r] as Float64Array)[k] as number) - f * ((m[c] as Float64Array)[k] as number);
+      if (f !== 0)
+        for (let k = c; k <= n; k++)
+          (m[r] as Float64Array)[k] =
+            ((m[r] as Float64Array)[k] as number) - f * ((m[c] as Float64Array)[k] as number);
     }
   }
   return m.map((row, c) => (row[n] as number) / (row[c] as number));

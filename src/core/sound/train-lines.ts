@@ -27,13 +27,16 @@ export interface TrainLines {
 }
 
 /**
- * The orders (times in one turn of the motor) at which a train is heard: once a turn of every shaft, the mesh rates, and how often a single tooth of every gear comes round. Of a planetary
+ * The orders (times in one turn of the motor) at which a train is heard: once a turn of every shaft, the mesh
+ * rates, and how often a single tooth of every gear comes round. Of a planetary
  * set everything is met once by each planet. What has no teeth sings nothing.
  */
 export function trainLines(train: TrainInput): TrainLines {
   // at 60 rpm a rate in hertz is a number for each turn
   const solved = solveTrain({ ...train, input: { ...train.input, rpm: 60 } });
-  const shafts = solved.shafts.flatMap((s) => (s.turnsPerInputTurn ? [{ shaft: s.shaft, order: s.turnsPerInputTurn }] : []));
+  const shafts = solved.shafts.flatMap((s) =>
+    s.turnsPerInputTurn ? [{ shaft: s.shaft, order: s.turnsPerInputTurn }] : [],
+  );
   const turnOf = new Map(shafts.map((s) => [s.shaft, s.order]));
   const meshes = train.meshes.flatMap((m) => {
     const order = solved.meshes.find((a) => a.id === m.id)?.meshHz;
@@ -50,7 +53,14 @@ function gearsOf(m: Mesh, order: number, turnOf: ReadonlyMap<string, number>): H
     const ring = order / m.ring.teeth;
     const out: HeardGear[] = [
       { mesh: m.id, shaft: m.sun.shaft, role: "sun", teeth: m.sun.teeth, knocks: planets * sun, swells: sun },
-      { mesh: m.id, shaft: m.ring.shaft, role: "ring", teeth: m.ring.teeth, knocks: planets * ring, swells: ring },
+      {
+        mesh: m.id,
+        shaft: m.ring.shaft,
+        role: "ring",
+        teeth: m.ring.teeth,
+        knocks: planets * ring,
+        swells: ring,
+      },
     ];
     // a tooth of a planet meets the sun and the ring in one turn of it
     if (m.planetTeeth)
@@ -66,7 +76,9 @@ function gearsOf(m: Mesh, order: number, turnOf: ReadonlyMap<string, number>): H
   }
   return (["driver", "driven"] as const).flatMap((role) => {
     const turn = turnOf.get(m[role].shaft);
-    return turn ? [{ mesh: m.id, shaft: m[role].shaft, role, teeth: m[role].teeth, knocks: turn, swells: turn }] : [];
+    return turn
+      ? [{ mesh: m.id, shaft: m[role].shaft, role, teeth: m[role].teeth, knocks: turn, swells: turn }]
+      : [];
   });
 }
 
@@ -80,4 +92,10 @@ export interface Wave {
 
 /** The mesh rates and their overtones, as orders; an overtone counts less than what it stands on. */
 export const wavesOf = (lines: TrainLines, overtones: number): Wave[] =>
-  lines.meshes.flatMap((m) => Array.from({ length: overtones }, (_, h) => ({ mesh: m.mesh, order: m.order * (h + 1), weight: 1 / Math.sqrt(h + 1) })));
+  lines.meshes.flatMap((m) =>
+    Array.from({ length: overtones }, (_, h) => ({
+      mesh: m.mesh,
+      order: m.order * (h + 1),
+      weight: 1 / Math.sqrt(h + 1),
+    })),
+  );

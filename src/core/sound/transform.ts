@@ -18,7 +18,10 @@ const room = (size: number): number[] => {
   return known;
 };
 
-/** Complex spectrum of a real signal, padded with zeros to a power of two: real and imaginary parts one after the other, both halves. */
+/**
+ * Complex spectrum of a real signal, padded with zeros to a power of two: real and imaginary parts one after
+ * the other, both halves.
+ */
 export function spectrumOf(signal: ArrayLike<number>, size = powerOfTwo(signal.length)): number[] {
   const fft = plan(size);
   const input = new Array<number>(size).fill(0);
@@ -52,7 +55,13 @@ export interface Band {
  * @param half half its width, in cycles a sample; it falls off smoothly over the outer fifth
  * @param length samples of the signal that are no padding
  */
-export function bandOf(spectrum: readonly number[], middle: number, half: number, length: number, keep: (bin: number) => boolean = () => true): Band {
+export function bandOf(
+  spectrum: readonly number[],
+  middle: number,
+  half: number,
+  length: number,
+  keep: (bin: number) => boolean = () => true,
+): Band {
   const size = spectrum.length / 2;
   const centre = Math.round(middle * size);
   const reach = Math.max(2, Math.round(half * size));
@@ -83,4 +92,5 @@ export function bandOf(spectrum: readonly number[], middle: number, half: number
 }
 
 /** Loudness of a band, sample by sample. */
-export const envelopeOf = ({ re, im }: Band): Float64Array => re.map((x, i) => Math.hypot(x, im[i] as number));
+export const envelopeOf = ({ re, im }: Band): Float64Array =>
+  re.map((x, i) => Math.hypot(x, im[i] as number));

@@ -1,4 +1,7 @@
-/** What the clues of a fault weigh; learned by demo/sounds/learn.ts from made recordings of units that nobody has. */
+/**
+ * What the clues of a fault weigh; learned by demo/sounds/learn.ts from made recordings of units that nobody
+ * has.
+ */
 export interface Weights {
   readonly tooth: readonly number[];
   readonly eccentric: readonly number[];
@@ -6,4 +9,8 @@ export interface Weights {
   readonly trust: number;
 }
 
-export const WEIGHTS: Weights = { tooth: [1.9, 0.52, 2.66, 0.82, -0.44], eccentric: [2.38, 1, -1.81], trust: 0.7 };
+export const WEIGHTS: Weights = {
+  tooth: [1.9, 0.52, 2.66, 0.82, -0.44],
+  eccentric: [2.38, 1, -1.81],
+  trust: 0.7,
+};

@@ -23,11 +23,15 @@ export function writeWav({ samples, rate }: Pick<Recording, "samples" | "rate">)
   v.setUint16(34, 16, true);
   name(36, "data");
   v.setUint32(40, 2 * samples.length, true);
-  for (let i = 0; i < samples.length; i++) v.setInt16(HEAD + 2 * i, Math.round(Math.max(-1, Math.min(1, samples[i] as number)) * 32767), true);
+  for (let i = 0; i < samples.length; i++)
+    v.setInt16(HEAD + 2 * i, Math.round(Math.max(-1, Math.min(1, samples[i] as number)) * 32767), true);
   return bytes;
 }
 
-/** A recording as it is kept: the middle that is listened to, at no more samples than are listened to, brought to full loudness. */
+/**
+ * A recording as it is kept: the middle that is listened to, at no more samples than are listened to, brought
+ * to full loudness.
+ */
 export function keptWav(recording: Pick<Recording, "samples" | "rate">): Uint8Array {
   const { samples, rate } = thinned(middleOf(recording));
   const top = samples.reduce((most, x) => Math.max(most, Math.abs(x)), 0);

@@ -7,7 +7,9 @@ export type TableName = (typeof TABLE_NAMES)[number];
 /** A row of a table: what stands under each heading. */
 export type Cells = Readonly<Record<string, string>>;
 
-/** A table that can be read and written: its headings, which of them it cannot do without, and rows both ways. */
+/**
+ * A table that can be read and written: its headings, which of them it cannot do without, and rows both ways.
+ */
 export interface Table<T> {
   readonly name: TableName;
   readonly columns: readonly string[];

@@ -16,7 +16,8 @@ export interface Made {
 const FIELDS = ["year", "week", "month"] as const;
 
 /**
- * A maker's date code as the shop teaches it: `characters 2–3 year, 4–5 week`. Letters, digits and dashes of the serial count, spaces do not.
+ * A maker's date code as the shop teaches it: `characters 2–3 year, 4–5 week`. Letters, digits and dashes of
+ * the serial count, spaces do not.
  *
  * Throws a {@link Fault} with a sentence where a place or the year is missing.
  *
@@ -27,11 +28,16 @@ export function dateCodeFrom(text: string): DateCode {
   for (const piece of text.toLowerCase().replace(/\s+/g, " ").split(/[,;]/)) {
     const m = /(\d{1,2})\s*(?:(?:[-–]|to)\s*(\d{1,2}))?\s*(?:is\s+|=\s*)?(year|week|month)/.exec(piece);
     if (!m) {
-      if (piece.trim()) throw new Fault("dateCode", `“${piece.trim()}” is not read: say it like “characters 2–3 year, 4–5 week”`);
+      if (piece.trim())
+        throw new Fault(
+          "dateCode",
+          `“${piece.trim()}” is not read: say it like “characters 2–3 year, 4–5 week”`,
+        );
       continue;
     }
     const [from, to] = [Number(m[1]), Number(m[2] ?? m[1])];
-    if (from < 1 || to < from || to - from > 3) throw new Fault("dateCode", `characters ${from} to ${to} cannot hold a ${m[3]}`);
+    if (from < 1 || to < from || to - from > 3)
+      throw new Fault("dateCode", `characters ${from} to ${to} cannot hold a ${m[3]}`);
     out[m[3] as (typeof FIELDS)[number]] = [from, to];
   }
   if (!out.year) throw new Fault("dateCode", "say at least which characters are the year");
@@ -39,7 +45,8 @@ export function dateCodeFrom(text: string): DateCode {
 }
 
 /**
- * When a unit was made, by its serial number and its maker's date code; null where the serial does not carry one. A year of two digits is the latest that
+ * When a unit was made, by its serial number and its maker's date code; null where the serial does not carry
+ * one. A year of two digits is the latest that
  * is not in the future.
  *
  * @param thisYear the year that it is now
@@ -64,7 +71,11 @@ export function madeFrom(code: DateCode, serial: string, thisYear: number): Made
 
 /** @example madeInWords({ year: 2019, week: 14 }, 2026) // "made in week 14 of 2019, about 7 years old" */
 export function madeInWords(made: Made, thisYear: number): string {
-  const when = made.week ? `week ${made.week} of ${made.year}` : made.month ? `${String(made.month).padStart(2, "0")}/${made.year}` : String(made.year);
+  const when = made.week
+    ? `week ${made.week} of ${made.year}`
+    : made.month
+      ? `${String(made.month).padStart(2, "0")}/${made.year}`
+      : String(made.year);
   const years = thisYear - made.year;
   return `made in ${when}, ${years === 0 ? "this year" : years === 1 ? "about a year old" : `about ${years} years old`}`;
 }

@@ -16,13 +16,17 @@ const ALWAYS = ["cord", "case", "papers"];
 const MOST_OFFERED = 9;
 
 /**
- * What is offered to tick for a kind of unit: what the shop took in with such units before, then what is usual.
+ * What is offered to tick for a kind of unit: what the shop took in with such units before, then what is
+ * usual.
  *
  * @param known what came along before, the commonest first
  * @example looseItemsFor("paper shredder", ["oil"]) // ["oil", "bin", "key", "cord", "case", "papers"]
  */
 export const looseItemsFor = (kind: string, known: readonly string[] = []): string[] =>
-  [...new Set([...known, ...(BY_KIND.find(([re]) => re.test(kind))?.[1] ?? []), ...ALWAYS])].slice(0, MOST_OFFERED);
+  [...new Set([...known, ...(BY_KIND.find(([re]) => re.test(kind))?.[1] ?? []), ...ALWAYS])].slice(
+    0,
+    MOST_OFFERED,
+  );
 
 /** Letters for a tag that a stranger cannot read a name from: the first of each word, three at most. */
 export const initials = (name: string): string =>

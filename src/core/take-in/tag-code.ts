@@ -1,5 +1,6 @@
 /**
- * The job a tag, or whatever else was scanned or typed, speaks of: the address that the QR code holds, `J-0142`, `j142`, or just `142`.
+ * The job a tag, or whatever else was scanned or typed, speaks of: the address that the QR code holds,
+ * `J-0142`, `j142`, or just `142`.
  * Null where it is none.
  *
  * @example jobNumberFrom("http://shop.local:3000/jobs/J-0142") // "J-0142"

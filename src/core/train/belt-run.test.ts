@@ -102,17 +102,26 @@ describe("belts in a train", () => {
     expect(belt?.lengthMm).toBeCloseTo(300, 9);
     expect(belt?.teethInMesh).toBe(10);
     // and where only the belt was counted, from it the centres
-    expect(solveTrain(train(toothed(20, 20, { pitchMm: 5, beltTeeth: 60 }))).meshes[0]?.belt?.centreMm).toBeCloseTo(100, 6);
-    expect(ratesOf(train(toothed(20, 20, { pitchMm: 5, centreMm: 100 }))).find((r) => r.kind === "belt")?.perInputTurn).toBeCloseTo(20 / 60, 9);
+    expect(
+      solveTrain(train(toothed(20, 20, { pitchMm: 5, beltTeeth: 60 }))).meshes[0]?.belt?.centreMm,
+    ).toBeCloseTo(100, 6);
+    expect(
+      ratesOf(train(toothed(20, 20, { pitchMm: 5, centreMm: 100 }))).find((r) => r.kind === "belt")
+        ?.perInputTurn,
+    ).toBeCloseTo(20 / 60, 9);
   });
 
   it("says what does not fit", () => {
-    expect(beltSays(toothed(20, 20, { pitchMm: 5, centreMm: 100, beltTeeth: 63 }))[0]).toMatch(/a belt of 60 teeth, and 63 were counted/);
+    expect(beltSays(toothed(20, 20, { pitchMm: 5, centreMm: 100, beltTeeth: 63 }))[0]).toMatch(
+      /a belt of 60 teeth, and 63 were counted/,
+    );
     expect(beltSays(toothed(20, 20, { pitchMm: 5, centreMm: 100, beltTeeth: 61 }))).toEqual([]);
     expect(beltSays(toothed(10, 60, { pitchMm: 5, centreMm: 60 }))[0]).toMatch(/only 2 teeth .*ISO 5295/);
     expect(beltSays(smooth(20, 200, { centreMm: 120 }))[0]).toMatch(/lies only 8\d° round the smaller/);
     expect(beltSays(smooth(20, 200, { centreMm: 90 }))[0]).toMatch(/would touch/);
-    expect(beltSays(smooth(20, 20, { centreMm: 100, lengthMm: 300 }))[0]).toMatch(/a belt of 263 mm, and 300 mm were measured: it is stretched/);
+    expect(beltSays(smooth(20, 20, { centreMm: 100, lengthMm: 300 }))[0]).toMatch(
+      /a belt of 263 mm, and 300 mm were measured: it is stretched/,
+    );
     expect(beltSays(smooth(40, 40, { lengthMm: 90 }))[0]).toMatch(/does not go round/);
     expect(beltSays(toothed(20, 20, { beltTeeth: 60 }))).toEqual([]);
   });
@@ -129,7 +138,12 @@ describe("belts in a train", () => {
 
   it("rollers turn against each other; a spur pair behind them is timed all the same", () => {
     const t = train(
-      { id: "r", kind: "rollers", driver: { shaft: "motor", diameterMm: 10 }, driven: { shaft: "drum", diameterMm: 80 } },
+      {
+        id: "r",
+        kind: "rollers",
+        driver: { shaft: "motor", diameterMm: 10 },
+        driven: { shaft: "drum", diameterMm: 80 },
+      },
       { id: "g", kind: "spur", driver: { shaft: "drum", teeth: 10 }, driven: { shaft: "out", teeth: 40 } },
     );
     const { shafts, meshes } = solveTrain(t);

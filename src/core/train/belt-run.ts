@@ -21,24 +21,40 @@ const LEAST_WRAP = 120;
 const SLACK = 0.04;
 
 /**
- * Length and wrap of a belt over two pulleys: open L = 2 C cos α + π (d1 + d2)/2 + α (d2 − d1), sin α = (d2 − d1)/(2 C); crossed L = 2 C cos α + (π/2 + α)(d1 + d2),
+ * Length and wrap of a belt over two pulleys: open L = 2 C cos α + π (d1 + d2)/2 + α (d2 − d1), sin α = (d2 −
+ * d1)/(2 C); crossed L = 2 C cos α + (π/2 + α)(d1 + d2),
  * sin α = (d1 + d2)/(2 C).
  *
  * @param d1 pitch diameter of the driver, mm; @param d2 of the driven; @param centre between the shafts, mm
- * @returns null where the pulleys would touch. Source: Shigley, Mechanical Engineering Design, flat belts (open and crossed).
+ * @returns null where the pulleys would touch. Source: Shigley, Mechanical Engineering Design, flat belts
+ *   (open and crossed).
  * @example beltRun(50.8, 101.6, 2743.2)?.wrapDeg[0] // 178.94: 3.123 rad
  */
-export function beltRun(d1: number, d2: number, centre: number, crossed = false): Pick<BeltRun, "lengthMm" | "wrapDeg"> | null {
+export function beltRun(
+  d1: number,
+  d2: number,
+  centre: number,
+  crossed = false,
+): Pick<BeltRun, "lengthMm" | "wrapDeg"> | null {
   if (centre <= (d1 + d2) / 2) return null;
   const a = Math.asin((crossed ? d1 + d2 : d2 - d1) / (2 * centre));
   const straight = 2 * centre * Math.cos(a);
   const deg = (rad: number): number => (rad * 180) / Math.PI;
   return crossed
-    ? { lengthMm: straight + (Math.PI / 2 + a) * (d1 + d2), wrapDeg: [deg(Math.PI + 2 * a), deg(Math.PI + 2 * a)] }
-    : { lengthMm: straight + (Math.PI / 2) * (d1 + d2) + a * (d2 - d1), wrapDeg: [deg(Math.PI - 2 * a), deg(Math.PI + 2 * a)] };
+    ? {
+        lengthMm: straight + (Math.PI / 2 + a) * (d1 + d2),
+        wrapDeg: [deg(Math.PI + 2 * a), deg(Math.PI + 2 * a)],
+      }
+    : {
+        lengthMm: straight + (Math.PI / 2) * (d1 + d2) + a * (d2 - d1),
+        wrapDeg: [deg(Math.PI - 2 * a), deg(Math.PI + 2 * a)],
+      };
 }
 
-/** The centre distance at which a belt of this length is taut, mm; null where it is too short to go round. Length grows with the distance, so it is found by halving. */
+/**
+ * The centre distance at which a belt of this length is taut, mm; null where it is too short to go round.
+ * Length grows with the distance, so it is found by halving.
+ */
 export function centreFor(d1: number, d2: number, lengthMm: number, crossed = false): number | null {
   let [near, far] = [(d1 + d2) / 2, lengthMm / 2];
   const at = (c: number): number => beltRun(d1, d2, c, crossed)?.lengthMm ?? 0;
@@ -51,7 +67,9 @@ export function centreFor(d1: number, d2: number, lengthMm: number, crossed = fa
   return far;
 }
 
-/** Pitch diameters of a belt's pulleys, mm; null where a toothed belt's pitch is not known, or it is no belt. */
+/**
+ * Pitch diameters of a belt's pulleys, mm; null where a toothed belt's pitch is not known, or it is no belt.
+ */
 function pitchDiameters(m: PairMesh): readonly [number, number] | null {
   if (m.kind === "smooth-belt") return pairSizes(m);
   if (m.kind !== "belt" || !m.pitchMm) return null;
@@ -86,15 +104,28 @@ export function beltSays(m: Mesh): string[] {
   const run = beltRunOf(m);
   const counted = m.kind === "belt" ? (m.beltTeeth ?? 0) * (m.pitchMm as number) : (m.lengthMm ?? 0);
   if (!run) {
-    if (m.centreMm !== undefined) return [`at ${m.centreMm} mm apart the two pulleys would touch: measure from shaft to shaft again`];
-    return counted ? [`a belt of ${counted.toFixed(0)} mm does not go round these pulleys: measure it again`] : [];
+    if (m.centreMm !== undefined)
+      return [`at ${m.centreMm} mm apart the two pulleys would touch: measure from shaft to shaft again`];
+    return counted
+      ? [`a belt of ${counted.toFixed(0)} mm does not go round these pulleys: measure it again`]
+      : [];
   }
   const out: string[] = [];
-  if (m.centreMm !== undefined && m.kind === "belt" && m.beltTeeth && Math.abs(m.beltTeeth - run.lengthMm / (m.pitchMm as number)) > 1)
+  if (
+    m.centreMm !== undefined &&
+    m.kind === "belt" &&
+    m.beltTeeth &&
+    Math.abs(m.beltTeeth - run.lengthMm / (m.pitchMm as number)) > 1
+  )
     out.push(
       `round these pulleys at ${m.centreMm} mm lies a belt of ${run.beltTeeth} teeth, and ${m.beltTeeth} were counted: count again, or it is not the one that belongs there`,
     );
-  if (m.centreMm !== undefined && m.kind === "smooth-belt" && m.lengthMm && Math.abs(m.lengthMm / run.lengthMm - 1) > SLACK)
+  if (
+    m.centreMm !== undefined &&
+    m.kind === "smooth-belt" &&
+    m.lengthMm &&
+    Math.abs(m.lengthMm / run.lengthMm - 1) > SLACK
+  )
     out.push(
       `round these pulleys at ${m.centreMm} mm lies a belt of ${run.lengthMm.toFixed(0)} mm, and ${m.lengthMm} mm were measured: ${m.lengthMm > run.lengthMm ? "it is stretched, or not the one that belongs there" : "an elastic one is sold shorter than it lies; any other is too short"}`,
     );

@@ -19,7 +19,10 @@ function taps(periodMs: number, count: number, seed: number, noiseMs = 25): numb
     a = (Math.imul(a, 1664525) + 1013904223) >>> 0;
     return a / 2 ** 32;
   };
-  return Array.from({ length: count }, (_, i) => 500 + i * periodMs + (next() + next() + next() - 1.5) * 2 * noiseMs);
+  return Array.from(
+    { length: count },
+    (_, i) => 500 + i * periodMs + (next() + next() + next() - 1.5) * 2 * noiseMs,
+  );
 }
 
 describe("a tapped rhythm", () => {
@@ -44,14 +47,21 @@ describe("a tapped rhythm", () => {
   it("is refused where there is none", () => {
     expect(() => rhythm([0, 500])).toThrow(/at least three/);
     expect(() => rhythm([0, 500, 400])).toThrow(/order of time/);
-    expect(() => rhythm([0, 100, 250, 260, 700, 760, 1900, 2000, 2950, 3111, 4800])).toThrow(/no steady beat/);
+    expect(() => rhythm([0, 100, 250, 260, 700, 760, 1900, 2000, 2950, 3111, 4800])).toThrow(
+      /no steady beat/,
+    );
   });
   it("does not care when the clock started", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 200, max: 3000 }), fc.integer({ min: 3, max: 30 }), fc.integer({ min: 0, max: 1e6 }), (period, count, start) => {
-        const r = rhythm(Array.from({ length: count }, (_, i) => start + i * period));
-        expect(r.periodMs).toBeCloseTo(period, 4);
-      }),
+      fc.property(
+        fc.integer({ min: 200, max: 3000 }),
+        fc.integer({ min: 3, max: 30 }),
+        fc.integer({ min: 0, max: 1e6 }),
+        (period, count, start) => {
+          const r = rhythm(Array.from({ length: count }, (_, i) => start + i * period));
+          expect(r.periodMs).toBeCloseTo(period, 4);
+        },
+      ),
     );
   });
 });
@@ -59,9 +69,15 @@ describe("a tapped rhythm", () => {
 describe("where a click comes from", () => {
   it("by hand: a click once per turn of the lay shaft, while the output is watched", () => {
     const turn = 4000;
-    const found = findClick({ train, clicksMs: taps((turn * 11) / 38, 12, 5), turns: { shaft: "out", tapsMs: taps(turn, 5, 6) } });
+    const found = findClick({
+      train,
+      clicksMs: taps((turn * 11) / 38, 12, 5),
+      turns: { shaft: "out", tapsMs: taps(turn, 5, 6) },
+    });
     expect(found.suspects[0]?.rate).toMatchObject({ kind: "shaft", at: "lay" });
-    expect(found.suspects[0]?.says).toBe("once per turn of lay, so look at its 47-tooth gear, its 11-tooth gear or its bearings");
+    expect(found.suspects[0]?.says).toBe(
+      "once per turn of lay, so look at its 47-tooth gear, its 11-tooth gear or its bearings",
+    );
     expect(found.suspects[0]?.probability).toBeGreaterThan(0.6);
     expect(found.suspects[0]?.off).toBeCloseTo(1, 1);
   });
@@ -72,19 +88,35 @@ describe("where a click comes from", () => {
   });
   it("a slow knock is two teeth that meet now and then", () => {
     const turn = 1000;
-    const found = findClick({ train, clicksMs: taps(turn * 11, 6, 5), turns: { shaft: "out", tapsMs: taps(turn, 40, 6) } });
+    const found = findClick({
+      train,
+      clicksMs: taps(turn * 11, 6, 5),
+      turns: { shaft: "out", tapsMs: taps(turn, 40, 6) },
+    });
     expect(found.suspects[0]?.rate).toMatchObject({ kind: "hunting", at: "m2" });
-    expect(found.suspects[0]?.says).toMatch(/same two teeth of the mesh of lay and out meet, every 38 turns of lay/);
+    expect(found.suspects[0]?.says).toMatch(
+      /same two teeth of the mesh of lay and out meet, every 38 turns of lay/,
+    );
   });
   it("a beat that nothing in the train makes is said to be none of these", () => {
-    const found = findClick({ train, clicksMs: taps(4000 * 1.62, 12, 5), turns: { shaft: "out", tapsMs: taps(4000, 20, 6) } });
+    const found = findClick({
+      train,
+      clicksMs: taps(4000 * 1.62, 12, 5),
+      turns: { shaft: "out", tapsMs: taps(4000, 20, 6) },
+    });
     expect(found.none).toBeGreaterThan(0.9);
   });
   it("finds a planet, a ring tooth and a belt's own place", () => {
     const geared: TrainInput = {
       input: { shaft: "motor", rpm: 3000 },
       meshes: [
-        { id: "b", kind: "belt", driver: { shaft: "motor", teeth: 15 }, driven: { shaft: "sun", teeth: 60 }, beltTeeth: 110 },
+        {
+          id: "b",
+          kind: "belt",
+          driver: { shaft: "motor", teeth: 15 },
+          driven: { shaft: "sun", teeth: 60 },
+          beltTeeth: 110,
+        },
         {
           id: "p",
           kind: "planetary",
@@ -102,14 +134,22 @@ describe("where a click comes from", () => {
     expect(at("planet")).toBeCloseTo(2 * (1 / 4 - 1 / 24) * (12 / 24), 9);
     expect(at("belt")).toBeCloseTo(15 / 110, 9);
     const turn = 3000;
-    expect(findClick({ train: geared, clicksMs: taps(turn / 3, 15, 3), turns: { shaft: "out", tapsMs: taps(turn, 8, 4) } }).suspects[0]?.rate.kind).toBe(
-      "ring",
-    );
+    expect(
+      findClick({
+        train: geared,
+        clicksMs: taps(turn / 3, 15, 3),
+        turns: { shaft: "out", tapsMs: taps(turn, 8, 4) },
+      }).suspects[0]?.rate.kind,
+    ).toBe("ring");
   });
   it("refuses with the place what cannot be worked with", () => {
     expect(() => findClick({ train, clicksMs: [0, 1] })).toThrow(/clicksMs: tap at least three/);
-    expect(() => findClick({ train, clicksMs: [0, 500, 1000], turns: { shaft: "x", tapsMs: [0, 1, 2] } })).toThrow(/does not say how x turns/);
-    expect(() => findClick({ train: { ...train, input: { shaft: "motor", rpm: 0 } }, clicksMs: [0, 500, 1000] })).toThrow(/how fast the motor turns/);
+    expect(() =>
+      findClick({ train, clicksMs: [0, 500, 1000], turns: { shaft: "x", tapsMs: [0, 1, 2] } }),
+    ).toThrow(/does not say how x turns/);
+    expect(() =>
+      findClick({ train: { ...train, input: { shaft: "motor", rpm: 0 } }, clicksMs: [0, 500, 1000] }),
+    ).toThrow(/how fast the motor turns/);
   });
   it("names the shaft of a click it was made from, over trains and noise", () => {
     let right = 0;
@@ -118,7 +158,11 @@ describe("where a click comes from", () => {
       for (const shaft of ["lay", "out"] as const) {
         const turn = 3000;
         const per = shaft === "out" ? 1 : 38 / 11;
-        const found = findClick({ train, clicksMs: taps(turn / per, 10, seed), turns: { shaft: "out", tapsMs: taps(turn, 6, seed + 99) } });
+        const found = findClick({
+          train,
+          clicksMs: taps(turn / per, 10, seed),
+          turns: { shaft: "out", tapsMs: taps(turn, 6, seed + 99) },
+        });
         tries++;
         if (found.suspects[0]?.rate.kind === "shaft" && found.suspects[0].rate.at === shaft) right++;
       }

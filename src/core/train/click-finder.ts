@@ -47,8 +47,10 @@ const HAND_U = 0.015;
 /**
  * From the rhythm of a click, what in the train comes round just so.
  *
- * The rate of the clicks over the rate of the watched shaft (or of the motor, by its plate) is compared with every rate of the train; the logarithm of the ratio is taken
- * as normal with the spreads of both rhythms. Bayes over the rates, each with how usual such a fault is, against the chance that it is none of them,
+ * The rate of the clicks over the rate of the watched shaft (or of the motor, by its plate) is compared with
+ * every rate of the train; the logarithm of the ratio is taken
+ * as normal with the spreads of both rhythms. Bayes over the rates, each with how usual such a fault is,
+ * against the chance that it is none of them,
  * for which any rate over six powers of e is as likely.
  *
  * @throws Fault where too little was tapped, or the watched shaft does not turn
@@ -60,26 +62,42 @@ export function findClick(input: ClickInput): ClickAnswer {
   let u: number;
   if (input.turns) {
     const shaft = turns.get(input.turns.shaft);
-    if (shaft === undefined || Math.abs(shaft) < 1e-12) throw new Fault("turns.shaft", `the train does not say how ${input.turns.shaft} turns`);
+    if (shaft === undefined || Math.abs(shaft) < 1e-12)
+      throw new Fault("turns.shaft", `the train does not say how ${input.turns.shaft} turns`);
     const watched = tapped("turns.tapsMs", input.turns.tapsMs);
     perInputTurn = (watched.periodMs / clicks.periodMs) * Math.abs(shaft);
     u = Math.hypot(clicks.u / clicks.periodMs, watched.u / watched.periodMs, HAND_U);
   } else {
-    if (!input.train.input.rpm) throw new Fault("turns", "say how fast the motor turns, or tap along to a shaft that you watch");
+    if (!input.train.input.rpm)
+      throw new Fault("turns", "say how fast the motor turns, or tap along to a shaft that you watch");
     perInputTurn = clicks.hz / (input.train.input.rpm / 60);
     u = Math.hypot(clicks.u / clicks.periodMs, PLATE_U);
   }
   const weighed = ratesOf(input.train).map((rate) => {
     const off = perInputTurn / rate.perInputTurn;
-    return { rate, off, weight: (rate.usual * Math.exp(-0.5 * (Math.log(off) / u) ** 2)) / (u * Math.sqrt(2 * Math.PI)) };
+    return {
+      rate,
+      off,
+      weight: (rate.usual * Math.exp(-0.5 * (Math.log(off) / u) ** 2)) / (u * Math.sqrt(2 * Math.PI)),
+    };
   });
   const nothing = 0.3 / 6;
   const total = weighed.reduce((sum, w) => sum + w.weight, nothing);
   const suspects = weighed
-    .map(({ rate, off, weight }) => ({ rate, off, probability: weight / total, says: `${rate.says}, so look at ${rate.look}` }))
+    .map(({ rate, off, weight }) => ({
+      rate,
+      off,
+      probability: weight / total,
+      says: `${rate.says}, so look at ${rate.look}`,
+    }))
     .filter((s) => s.probability > 0.01)
     .sort((a, b) => b.probability - a.probability);
-  return { clicks, perInputTurn: { value: perInputTurn, u: u * perInputTurn }, suspects, none: nothing / total };
+  return {
+    clicks,
+    perInputTurn: { value: perInputTurn, u: u * perInputTurn },
+    suspects,
+    none: nothing / total,
+  };
 }
 
 function tapped(path: string, taps: readonly number[], spreadMs?: number): Rhythm {

@@ -43,7 +43,9 @@ describe("the diagram of a train", () => {
       fc.property(fc.integer({ min: 12, max: 80 }), fc.integer({ min: 12, max: 80 }), (a, b) => {
         const d = trainDiagram({
           input: { shaft: "i", rpm: 1 },
-          meshes: [{ id: "m", kind: "spur", driver: { shaft: "i", teeth: a }, driven: { shaft: "o", teeth: b } }],
+          meshes: [
+            { id: "m", kind: "spur", driver: { shaft: "i", teeth: a }, driven: { shaft: "o", teeth: b } },
+          ],
         });
         const [g, h] = d.wheels;
         expect(Math.abs((h?.y ?? 0) - (g?.y ?? 0))).toBeCloseTo((g?.r ?? 0) + (h?.r ?? 0), 9);

@@ -2,7 +2,12 @@ import { FRAME, isSmooth, type Mesh, type TrainInput, type TrainWheel, wheelsOf 
 
 /** A train seen from the side: shafts as lines, gears as bars across them, in a plane of its own units. */
 export interface TrainDiagram {
-  readonly shafts: readonly { readonly shaft: string; readonly y: number; readonly from: number; readonly to: number }[];
+  readonly shafts: readonly {
+    readonly shaft: string;
+    readonly y: number;
+    readonly from: number;
+    readonly to: number;
+  }[];
   readonly wheels: readonly DrawnWheel[];
   /** a belt's or chain's two strands */
   readonly strands: readonly {
@@ -38,8 +43,10 @@ const COLUMN = 100;
 const LEAST_R = 9;
 
 /**
- * Where everything of a train is drawn. Each mesh has a column; the driven shaft lies as far below or above the driver as their radii say, turn about, so that a long train stays low. Radii are
- * teeth times module (1 where it is not known), or what was measured of wheels without teeth, all on one scale.
+ * Where everything of a train is drawn. Each mesh has a column; the driven shaft lies as far below or above
+ * the driver as their radii say, turn about, so that a long train stays low. Radii are
+ * teeth times module (1 where it is not known), or what was measured of wheels without teeth, all on one
+ * scale.
  */
 export function trainDiagram(train: TrainInput): TrainDiagram {
   const y = new Map<string, number>([[train.input.shaft, 0]]);
@@ -57,7 +64,8 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
   };
   train.meshes.forEach((m, i) => {
     const x = (i + 0.5) * COLUMN;
-    const [first, second] = m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
+    const [first, second] =
+      m.kind === "planetary" ? [m.sun.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
     if (!y.has(first)) y.set(first, y.get(second) ?? 0);
     const own = wheelsOf(m);
     const at = y.get(first) as number;
@@ -66,7 +74,15 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
       const sun = radius(m, "sun");
       const ring = radius(m, "ring");
       for (const w of own) {
-        const base = { mesh: m.id, role: w.role, shaft: w.shaft, says: w.says, size: sizeOf(w), x, part: w.part };
+        const base = {
+          mesh: m.id,
+          role: w.role,
+          shaft: w.shaft,
+          says: w.says,
+          size: sizeOf(w),
+          x,
+          part: w.part,
+        };
         if (w.role === "sun") wheels.push({ ...base, shape: "bar", y: at, r: sun });
         else if (w.role === "ring") wheels.push({ ...base, shape: "ring", y: at, r: ring });
         else
@@ -116,9 +132,18 @@ export function trainDiagram(train: TrainInput): TrainDiagram {
     });
     if (loose) strands.push({ mesh: m.id, x, y1: at, r1, y2: to, r2 });
   });
-  const shafts = [...y].filter(([s]) => s !== FRAME).map(([shaft, at]) => ({ shaft, y: at, from: span.get(shaft)?.[0] ?? 0, to: span.get(shaft)?.[1] ?? 0 }));
+  const shafts = [...y]
+    .filter(([s]) => s !== FRAME)
+    .map(([shaft, at]) => ({ shaft, y: at, from: span.get(shaft)?.[0] ?? 0, to: span.get(shaft)?.[1] ?? 0 }));
   const edges = [...wheels.flatMap((w) => [w.y - w.r, w.y + w.r]), ...shafts.map((s) => s.y)];
-  return { shafts, wheels, strands, width: Math.max(1, train.meshes.length) * COLUMN, top: Math.min(0, ...edges) - 16, bottom: Math.max(0, ...edges) + 16 };
+  return {
+    shafts,
+    wheels,
+    strands,
+    width: Math.max(1, train.meshes.length) * COLUMN,
+    top: Math.min(0, ...edges) - 16,
+    bottom: Math.max(0, ...edges) + 16,
+  };
 }
 
 const sizeOf = (w: TrainWheel): string => (w.teeth === null ? w.says.replace(/ \w+$/, "") : String(w.teeth));
@@ -131,6 +156,7 @@ function diameterOf(m: Mesh, w: TrainWheel): number {
 
 function moduleOf(m: Mesh, role: string): number | undefined {
   if (isSmooth(m)) return undefined;
-  if (m.kind === "planetary") return role === "sun" ? m.sun.moduleMm : role === "ring" ? m.ring.moduleMm : m.planet?.moduleMm;
+  if (m.kind === "planetary")
+    return role === "sun" ? m.sun.moduleMm : role === "ring" ? m.ring.moduleMm : m.planet?.moduleMm;
   return role === "driver" ? m.driver.moduleMm : m.driven.moduleMm;
 }

@@ -6,7 +6,12 @@ import type { TrainInput } from "./train";
 
 const chain = (pairs: readonly (readonly [number, number])[]): TrainInput => ({
   input: { shaft: "s0", rpm: 100 },
-  meshes: pairs.map(([a, b], i) => ({ id: `m${i}`, kind: "spur" as const, driver: { shaft: `s${i}`, teeth: a }, driven: { shaft: `s${i + 1}`, teeth: b } })),
+  meshes: pairs.map(([a, b], i) => ({
+    id: `m${i}`,
+    kind: "spur" as const,
+    driver: { shaft: `s${i}`, teeth: a },
+    driven: { shaft: `s${i + 1}`, teeth: b },
+  })),
 });
 
 describe("the full cycle of a train", () => {
@@ -20,13 +25,21 @@ describe("the full cycle of a train", () => {
     const [m] = chain([[9, 12]]).meshes;
     if (!m) throw new Error("no mesh");
     expect(fullCycle({ ...chain([[9, 12]]), meshes: [{ ...m, assumed: true }] }, "s0")).toBeNull();
-    const belt = { id: "b", kind: "smooth-belt" as const, driver: { shaft: "s0", diameterMm: 20 }, driven: { shaft: "s1", diameterMm: 40 } };
+    const belt = {
+      id: "b",
+      kind: "smooth-belt" as const,
+      driver: { shaft: "s0", diameterMm: 20 },
+      driven: { shaft: "s1", diameterMm: 40 },
+    };
     expect(fullCycle({ input: { shaft: "s0", rpm: 1 }, meshes: [belt] }, "s0")).toBeNull();
     expect(fullCycle(chain([[9, 12]]), "elsewhere")).toBeNull();
   });
 
   it("law: after it every shaft has made whole turns, and after no smaller number", () => {
-    const pairs = fc.array(fc.tuple(fc.integer({ min: 6, max: 60 }), fc.integer({ min: 6, max: 60 })), { minLength: 1, maxLength: 3 });
+    const pairs = fc.array(fc.tuple(fc.integer({ min: 6, max: 60 }), fc.integer({ min: 6, max: 60 })), {
+      minLength: 1,
+      maxLength: 3,
+    });
     fc.assert(
       fc.property(pairs, (of) => {
         const train = chain(of);
@@ -34,7 +47,8 @@ describe("the full cycle of a train", () => {
         const turns = [...shaftSpeeds(train).turns.values()].map(Math.abs);
         const whole = (k: number): boolean => turns.every((t) => Math.abs(k * t - Math.round(k * t)) < 1e-6);
         expect(whole(n)).toBe(true);
-        for (const p of [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59]) if (n % p === 0) expect(whole(n / p)).toBe(false);
+        for (const p of [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59])
+          if (n % p === 0) expect(whole(n / p)).toBe(false);
       }),
     );
   });

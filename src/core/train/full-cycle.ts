@@ -14,11 +14,14 @@ const times = (r: Ratio, over: number, under: number): Ratio => {
 };
 
 /**
- * Turns of a shaft until every tooth of a train stands as it did at the beginning: the least number of whole turns after which all other shafts have made whole turns too.
+ * Turns of a shaft until every tooth of a train stands as it did at the beginning: the least number of whole
+ * turns after which all other shafts have made whole turns too.
  *
  * @param shaft the one that is turned
- * @returns null where something slips (belts without teeth, rollers), turns about another (planets), is not counted, or hangs on nothing
- * @example fullCycle({ input: { shaft: "a", rpm: 1 }, meshes: [{ id: "m", kind: "spur", driver: { shaft: "a", teeth: 9 }, driven: { shaft: "b", teeth: 12 } }] }, "a") // 4
+ * @returns null where something slips (belts without teeth, rollers), turns about another (planets), is not
+ *   counted, or hangs on nothing
+ * @example fullCycle({ input: { shaft: "a", rpm: 1 }, meshes: [{ id: "m", kind: "spur", driver: { shaft: "a",
+ *   teeth: 9 }, driven: { shaft: "b", teeth: 12 } }] }, "a") // 4
  */
 export function fullCycle(train: TrainInput, shaft: string): number | null {
   const of = new Map<string, Ratio>([[shaft, { over: 1n, under: 1n }]]);

@@ -6,13 +6,29 @@ import { capital } from "../sentence";
 import { type GearMaterial, MATERIALS, materialNamed } from "./materials";
 import { bevelRootStress, rootStress } from "./root-stress";
 import { shaftSpeeds } from "./shaft-speeds";
-import { FRAME, isSmooth, type Mesh, type PlanetaryMesh, type SmoothMesh, shaftsOf, type TrainInput, type TrainWheel, trainInput, wheelsOf } from "./train";
+import {
+  FRAME,
+  isSmooth,
+  type Mesh,
+  type PlanetaryMesh,
+  type SmoothMesh,
+  shaftsOf,
+  type TrainInput,
+  type TrainWheel,
+  trainInput,
+  wheelsOf,
+} from "./train";
 
 export const fuseInput = z.strictObject({
   train: trainInput,
   /** the same train with one gear of another material */
   swap: z
-    .strictObject({ mesh: z.string(), role: z.enum(["driver", "driven", "sun", "ring", "planet"]), material: z.string(), price: z.number().min(0).optional() })
+    .strictObject({
+      mesh: z.string(),
+      role: z.enum(["driver", "driven", "sun", "ring", "planet"]),
+      material: z.string(),
+      price: z.number().min(0).optional(),
+    })
     .optional(),
 });
 export type FuseInput = Frozen<z.infer<typeof fuseInput>>;
@@ -45,10 +61,17 @@ export interface FuseAnswer {
   /** "the 47-tooth nylon gear on lay breaks first …" */
   readonly says: string;
   /** after the swap */
-  readonly swapped?: { readonly gears: readonly StressedGear[]; readonly says: string; readonly warning: string | null };
+  readonly swapped?: {
+    readonly gears: readonly StressedGear[];
+    readonly says: string;
+    readonly warning: string | null;
+  };
 }
 
-/** Share of torque that a mesh hands on, at stall, where friction of rest helps nobody: textbook values for greased gears. */
+/**
+ * Share of torque that a mesh hands on, at stall, where friction of rest helps nobody: textbook values for
+ * greased gears.
+ */
 const EFFICIENCY: Readonly<Record<Mesh["kind"], number>> = {
   spur: 0.97,
   helical: 0.97,
@@ -64,9 +87,11 @@ const EFFICIENCY: Readonly<Record<Mesh["kind"], number>> = {
 };
 
 /**
- * Root stress along the train at motor stall as a share of each gear's strength: which gear is the fuse, and what becomes the fuse if one is swapped for another material.
+ * Root stress along the train at motor stall as a share of each gear's strength: which gear is the fuse, and
+ * what becomes the fuse if one is swapped for another material.
  *
- * Torque grows with the ratio and loses at each mesh; in a planetary set it is shared by the planets. See {@link rootStress}.
+ * Torque grows with the ratio and loses at each mesh; in a planetary set it is shared by the planets. See
+ * {@link rootStress}.
  *
  * @throws Fault without a stall torque, or with a material nobody knows
  */
@@ -90,19 +115,33 @@ function clutchSays(c: SlippingClutch, gears: readonly StressedGear[]): string {
 const torque = (nm: number): string => `${Number(nm.toPrecision(2))} N m`;
 
 /** The clutch that slips at the smallest share of the motor's stall torque; null where all stand it. */
-function slippingFirst(train: TrainInput, stallNm: number, turns: ReadonlyMap<string, number>, lost: ReadonlyMap<string, number>): SlippingClutch | null {
+function slippingFirst(
+  train: TrainInput,
+  stallNm: number,
+  turns: ReadonlyMap<string, number>,
+  lost: ReadonlyMap<string, number>,
+): SlippingClutch | null {
   const slipping = (train.clutches ?? []).flatMap((c): SlippingClutch[] => {
     const n = Math.abs(turns.get(c.shaft) ?? 0);
     const wouldBeNm = n < 1e-12 ? 0 : (stallNm / n) * (lost.get(c.shaft) ?? 1);
     return wouldBeNm > c.slipsNm ? [{ shaft: c.shaft, slipsNm: c.slipsNm, wouldBeNm }] : [];
   });
-  return slipping.reduce<SlippingClutch | null>((a, b) => (a && a.slipsNm / a.wouldBeNm <= b.slipsNm / b.wouldBeNm ? a : b), null);
+  return slipping.reduce<SlippingClutch | null>(
+    (a, b) => (a && a.slipsNm / a.wouldBeNm <= b.slipsNm / b.wouldBeNm ? a : b),
+    null,
+  );
 }
 
-/** A gear gives way at stall only if its root may carry all that its material stands, within two spreads of the grades sold. */
+/**
+ * A gear gives way at stall only if its root may carry all that its material stands, within two spreads of
+ * the grades sold.
+ */
 export const mayBreak = (g: StressedGear): boolean => g.share * (1 + 2 * g.material.spread) >= 1;
 
-/** How sure it is that one gear is weaker than another, as the spreads of their materials leave it: normal in the logarithm of the strengths. */
+/**
+ * How sure it is that one gear is weaker than another, as the spreads of their materials leave it: normal in
+ * the logarithm of the strengths.
+ */
 function weakerBy(a: StressedGear, b: StressedGear): number {
   const z = Math.log(a.share / b.share) / Math.hypot(a.material.spread, b.material.spread);
   // logistic for the normal distribution's integral, within 0.01
@@ -116,7 +155,8 @@ function weakestSays(gears: readonly StressedGear[]): string {
   if (!first) return "No gear of this train has module, face width and material written down.";
   const carries = `at stall its root carries ${percent(first.share)} of what its material stands`;
   const next = second ? `, the next, ${name(second)}, ${percent(second.share)}` : "";
-  if (!mayBreak(first)) return `No gear of this train breaks at stall: of ${name(first)}, the weakest, ${carries.replace("its root", "the root")}${next}.`;
+  if (!mayBreak(first))
+    return `No gear of this train breaks at stall: of ${name(first)}, the weakest, ${carries.replace("its root", "the root")}${next}.`;
   if (second && weakerBy(first, second) < SURE)
     return `${name(first)} or ${name(second)} breaks first: ${percent(first.share)} and ${percent(second.share)} of what their materials stand at stall, and grades differ by more than that.`;
   return `${name(first)} breaks first: ${carries}${next}.`;
@@ -125,7 +165,10 @@ function weakestSays(gears: readonly StressedGear[]): string {
 function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "clutch"> {
   const stall = train.input.stallTorqueNm;
   if (stall === undefined)
-    throw new Fault("train.input.stallTorqueNm", "the motor's stall torque is missing: read it off the plate, or take five to eight times the rated torque");
+    throw new Fault(
+      "train.input.stallTorqueNm",
+      "the motor's stall torque is missing: read it off the plate, or take five to eight times the rated torque",
+    );
   const { turns } = shaftSpeeds(train);
   const lost = efficiencies(train);
   const clutch = slippingFirst(train, measured(stall, 0).value, turns, lost);
@@ -142,7 +185,13 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "cl
       if (!spec?.material || !spec.moduleMm || !spec.faceWidthMm) {
         skipped.push({
           wheel,
-          says: [!spec?.moduleMm && "module", !spec?.faceWidthMm && "face width", !spec?.material && "material"].filter(Boolean).join(", "),
+          says: [
+            !spec?.moduleMm && "module",
+            !spec?.faceWidthMm && "face width",
+            !spec?.material && "material",
+          ]
+            .filter(Boolean)
+            .join(", "),
         });
         continue;
       }
@@ -158,7 +207,10 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "cl
         continue;
       }
       if (teeth < 6) {
-        skipped.push({ wheel, says: "a worm's thread is not reckoned by the tooth formula: its wheel gives way first" });
+        skipped.push({
+          wheel,
+          says: "a worm's thread is not reckoned by the tooth formula: its wheel gives way first",
+        });
         continue;
       }
       const loaded = {
@@ -169,8 +221,17 @@ function stressed(train: TrainInput): Pick<FuseAnswer, "gears" | "skipped" | "cl
         profileShift: spec.profileShift,
       };
       const stressMPa =
-        m.kind === "bevel" ? bevelRootStress(loaded, wheel.role === "driver" ? m.driven.teeth : m.driver.teeth, torqueNm) : rootStress(loaded, torqueNm);
-      gears.push({ wheel, material, torqueNm, stressMPa, share: stressMPa / material.strengthMPa, price: spec.price });
+        m.kind === "bevel"
+          ? bevelRootStress(loaded, wheel.role === "driver" ? m.driven.teeth : m.driver.teeth, torqueNm)
+          : rootStress(loaded, torqueNm);
+      gears.push({
+        wheel,
+        material,
+        torqueNm,
+        stressMPa,
+        share: stressMPa / material.strengthMPa,
+        price: spec.price,
+      });
     }
   }
   return { gears: gears.sort((a, b) => b.share - a.share), skipped, clutch };
@@ -204,7 +265,8 @@ function torqueAt(
   if (n < 1e-12) return null;
   const atDriver = (stallNm / n) * (lost.get(drives) ?? 1);
   if (m.kind === "planetary") {
-    // sun, ring and carrier stand in balance as z_s : z_r : z_s + z_r, whichever of them is held; one planet carries its share, and the same force stands at sun, planet and ring
+    // sun, ring and carrier stand in balance as z_s : z_r : z_s + z_r, whichever of them is held; one planet
+    // carries its share, and the same force stands at sun, planet and ring
     const weights = new Map([
       [m.sun.shaft, m.sun.teeth],
       [m.ring.shaft, m.ring.teeth],
@@ -216,7 +278,10 @@ function torqueAt(
   return wheel.role === "driver" ? atDriver : (atDriver * wheel.teeth * EFFICIENCY[m.kind]) / m.driver.teeth;
 }
 
-/** The shaft by which power comes into a planetary set: the first of sun, ring and carrier that the motor reaches. */
+/**
+ * The shaft by which power comes into a planetary set: the first of sun, ring and carrier that the motor
+ * reaches.
+ */
 const entersBy = (m: PlanetaryMesh, reached: ReadonlyMap<string, number>): string =>
   [m.sun.shaft, m.ring.shaft, m.carrier.shaft].find((s) => s !== FRAME && reached.has(s)) ?? m.sun.shaft;
 
@@ -240,13 +305,17 @@ function efficiencies(train: TrainInput): ReadonlyMap<string, number> {
 }
 
 function swappedTrain(train: TrainInput, swap: NonNullable<FuseInput["swap"]>): TrainInput {
-  if (!materialNamed(swap.material)) throw new Fault("swap.material", `nobody here knows the material “${swap.material}”`);
+  if (!materialNamed(swap.material))
+    throw new Fault("swap.material", `nobody here knows the material “${swap.material}”`);
   const mesh = train.meshes.find((m) => m.id === swap.mesh);
-  if (!mesh || !specOf(mesh, swap.role)) throw new Fault("swap.mesh", `the train has no ${swap.role} in a mesh ${swap.mesh}`);
+  if (!mesh || !specOf(mesh, swap.role))
+    throw new Fault("swap.mesh", `the train has no ${swap.role} in a mesh ${swap.mesh}`);
   const changed = { material: swap.material, ...(swap.price === undefined ? {} : { price: swap.price }) };
   return {
     ...train,
-    meshes: train.meshes.map((m) => (m === mesh ? ({ ...m, [swap.role]: { ...specOf(m, swap.role), ...changed } } as Mesh) : m)),
+    meshes: train.meshes.map((m) =>
+      m === mesh ? ({ ...m, [swap.role]: { ...specOf(m, swap.role), ...changed } } as Mesh) : m,
+    ),
   };
 }
 
@@ -259,7 +328,11 @@ function swapSays(
   if (!was || !will) return { says: "Nothing can be said before and after.", warning: null };
   const same = was.wheel.mesh === will.wheel.mesh && was.wheel.role === will.wheel.role;
   const material = materialNamed(swap.material)?.says ?? swap.material;
-  if (same) return { says: `With ${material} there, ${name(will)} still breaks first, at ${percent(will.share)} of its strength.`, warning: null };
+  if (same)
+    return {
+      says: `With ${material} there, ${name(will)} still breaks first, at ${percent(will.share)} of its strength.`,
+      warning: null,
+    };
   if (!mayBreak(will))
     return {
       says: `With ${material} there, no gear breaks at stall: the weakest is ${name(will)}, at ${percent(will.share)} of its strength. Something else gives way.`,

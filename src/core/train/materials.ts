@@ -1,7 +1,8 @@
 /**
  * What gears are made of, with the stress at which a tooth breaks, N/mm².
  *
- * Typical tensile strengths at room temperature as material data sheets and the named standards give them, not a maker's promise: the spread is how far grades differ. They serve to
+ * Typical tensile strengths at room temperature as material data sheets and the named standards give them,
+ * not a maker's promise: the spread is how far grades differ. They serve to
  * compare gears along one train, which is all the fuse asks.
  */
 export interface GearMaterial {
@@ -27,4 +28,5 @@ export const MATERIALS: readonly GearMaterial[] = [
   { material: "hardened", says: "case-hardened steel", strengthMPa: 1000, spread: 0.12, plastic: false },
 ];
 
-export const materialNamed = (key: string | undefined): GearMaterial | undefined => MATERIALS.find((m) => m.material === key);
+export const materialNamed = (key: string | undefined): GearMaterial | undefined =>
+  MATERIALS.find((m) => m.material === key);

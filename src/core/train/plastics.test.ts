@@ -12,7 +12,9 @@ describe("materials", () => {
     ["PC/ABS", "PC"],
     ["phenolic with cotton", "phenolic"],
   ])("%s is of the family %s", (said, family) => expect(plasticFamily(said)).toBe(family));
-  it.each(["steel", "brass", "PAINTED STEEL", "pewter", "", undefined])("%s is no plastic", (said) => expect(isPlastic(said)).toBe(false));
+  it.each(["steel", "brass", "PAINTED STEEL", "pewter", "", undefined])("%s is no plastic", (said) =>
+    expect(isPlastic(said)).toBe(false),
+  );
   it("agree with the table of strengths", () => {
     for (const m of MATERIALS) expect([m.material, isPlastic(m.material)]).toEqual([m.material, m.plastic]);
   });

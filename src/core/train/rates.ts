@@ -19,10 +19,13 @@ export interface Rate {
 }
 
 /**
- * Every rate of a train: once per turn of each shaft, planets against their carrier, belts, the meeting of the same two teeth, and the meshes themselves.
+ * Every rate of a train: once per turn of each shaft, planets against their carrier, belts, the meeting of
+ * the same two teeth, and the meshes themselves.
  *
- * In a planetary set with N planets a bad sun tooth meets N planets per turn against the carrier, a bad ring tooth likewise, and a bad planet tooth meets sun and ring
- * once each per turn of the planet. Two bad teeth that meet only now and then knock every lcm(z1, z2)/z1 turns.
+ * In a planetary set with N planets a bad sun tooth meets N planets per turn against the carrier, a bad ring
+ * tooth likewise, and a bad planet tooth meets sun and ring
+ * once each per turn of the planet. Two bad teeth that meet only now and then knock every lcm(z1, z2)/z1
+ * turns.
  */
 export function ratesOf(train: TrainInput): Rate[] {
   const { turns } = shaftSpeeds(train);
@@ -33,7 +36,14 @@ export function ratesOf(train: TrainInput): Rate[] {
     if (shaft === FRAME || n(shaft) < 1e-12) continue;
     const own = wheels.filter((w) => w.shaft === shaft && w.role !== "planet");
     const look = [...new Set(own.map((w) => `its ${w.says}`)), "its bearings"];
-    const once: Rate = { kind: "shaft", at: shaft, perInputTurn: n(shaft), usual: 1, says: `once per turn of ${shaft}`, look: inWords(look) };
+    const once: Rate = {
+      kind: "shaft",
+      at: shaft,
+      perInputTurn: n(shaft),
+      usual: 1,
+      says: `once per turn of ${shaft}`,
+      look: inWords(look),
+    };
     out.push(once, {
       ...once,
       kind: "twice",
@@ -137,7 +147,10 @@ const BAD_PLACE: Partial<Record<Mesh["kind"], string>> = {
   "smooth-belt": "the belt itself: its joint, a hard or a torn place",
 };
 
-/** How far it is once round a belt or chain, in the measure of its wheels: teeth, links, or millimetres over π; undefined where nobody knows. */
+/**
+ * How far it is once round a belt or chain, in the measure of its wheels: teeth, links, or millimetres over
+ * π; undefined where nobody knows.
+ */
 function roundOf(m: Mesh): number | undefined {
   if (m.kind === "chain") return m.links;
   if (m.kind === "belt") return m.beltTeeth ?? beltRunOf(m)?.beltTeeth;

@@ -19,8 +19,10 @@ const FINGER_MS = 30;
 /**
  * The period of a rhythm that was tapped along to.
  *
- * Taps closer than 0.45 of the median interval to the one before are doubles; intervals near two or three periods count as missed beats. The period is the slope of
- * tap time against beat number by least squares, so that every tap helps; its spread is the slope's, with at least a finger's 30 ms per tap.
+ * Taps closer than 0.45 of the median interval to the one before are doubles; intervals near two or three
+ * periods count as missed beats. The period is the slope of
+ * tap time against beat number by least squares, so that every tap helps; its spread is the slope's, with at
+ * least a finger's 30 ms per tap.
  *
  * @param tapsMs times of the taps, rising
  * @param spreadMs how far off each may be at least, ms: a finger's, unless they were heard by a microphone
@@ -29,7 +31,8 @@ const FINGER_MS = 30;
  */
 export function rhythm(tapsMs: readonly number[], spreadMs = FINGER_MS): Rhythm {
   if (tapsMs.length < 3) throw new Fault("taps", "tap at least three times, better eight or more");
-  if (tapsMs.some((t, i) => i > 0 && t < (tapsMs[i - 1] as number))) throw new Fault("taps", "the taps do not stand in the order of time");
+  if (tapsMs.some((t, i) => i > 0 && t < (tapsMs[i - 1] as number)))
+    throw new Fault("taps", "the taps do not stand in the order of time");
   const gaps = (ts: readonly number[]): number[] => ts.slice(1).map((t, i) => t - (ts[i] as number));
   const typical = median(gaps(tapsMs));
   const kept = tapsMs.filter((t, i) => i === 0 || t - (tapsMs[i - 1] as number) > 0.45 * typical);
@@ -39,12 +42,17 @@ export function rhythm(tapsMs: readonly number[], spreadMs = FINGER_MS): Rhythm 
   // the median is a first guess; with the slope known better, the gaps are counted again
   for (let i = 0; i < 3; i++) {
     beats = [0];
-    for (const gap of gaps(kept)) beats.push((beats.at(-1) as number) + Math.max(1, Math.round(gap / period)));
+    for (const gap of gaps(kept))
+      beats.push((beats.at(-1) as number) + Math.max(1, Math.round(gap / period)));
     period = slope(beats, kept).by;
   }
   const fit = slope(beats, kept);
-  const scatter = Math.sqrt(kept.reduce((sum, t, i) => sum + (t - fit.at0 - fit.by * (beats[i] as number)) ** 2, 0) / Math.max(1, kept.length - 2));
-  if (scatter > 0.25 * fit.by) throw new Fault("taps", "there is no steady beat in these taps: turn the output evenly and tap again");
+  const scatter = Math.sqrt(
+    kept.reduce((sum, t, i) => sum + (t - fit.at0 - fit.by * (beats[i] as number)) ** 2, 0) /
+      Math.max(1, kept.length - 2),
+  );
+  if (scatter > 0.25 * fit.by)
+    throw new Fault("taps", "there is no steady beat in these taps: turn the output evenly and tap again");
   const u = Math.max(scatter, spreadMs) / Math.sqrt(fit.spread);
   return {
     periodMs: fit.by,

@@ -19,17 +19,23 @@ export interface ShaftSpeeds {
 /**
  * How often every shaft turns for one turn of the input.
  *
- * A pair: n1 z1 = ∓ n2 z2 (minus for external gears and rollers, plus for internal gears, belts and chains; diameters in place of teeth where there are none). A planetary set (Willis):
- * (n_sun − n_carrier) z_sun = −(n_ring − n_carrier) z_ring. The frame stands still. That is a linear system; it is solved by elimination, mesh by mesh, so that the
- * mesh at which the train locks can be named. Bevels and worms turn the axis: their sign is a matter of the eye, so where a loop closes over them each sign is tried.
+ * A pair: n1 z1 = ∓ n2 z2 (minus for external gears and rollers, plus for internal gears, belts and chains;
+ * diameters in place of teeth where there are none). A planetary set (Willis):
+ * (n_sun − n_carrier) z_sun = −(n_ring − n_carrier) z_ring. The frame stands still. That is a linear system;
+ * it is solved by elimination, mesh by mesh, so that the
+ * mesh at which the train locks can be named. Bevels and worms turn the axis: their sign is a matter of the
+ * eye, so where a loop closes over them each sign is tried.
  */
 export function shaftSpeeds(train: TrainInput): ShaftSpeeds {
   return solved(train).speeds;
 }
 
 /**
- * By how much every shaft stands elsewhere if one mesh was put together one tooth out, the input held where it was: degrees, with sign. The same linear system, with one tooth (360° of tooth angle) on the right of that mesh. Where power comes by two ways and adds
- * up in a planetary set, each shaft moves by its own share. Null where the train would lock: its loop cannot be closed one tooth out.
+ * By how much every shaft stands elsewhere if one mesh was put together one tooth out, the input held where
+ * it was: degrees, with sign. The same linear system, with one tooth (360° of tooth angle) on the right of
+ * that mesh. Where power comes by two ways and adds
+ * up in a planetary set, each shaft moves by its own share. Null where the train would lock: its loop cannot
+ * be closed one tooth out.
  */
 export function oneToothOut(train: TrainInput, mesh: string): ReadonlyMap<string, number> | null {
   const { speeds, flipped } = solved(train);
@@ -72,10 +78,22 @@ function relationOf(m: Mesh, flipped: boolean): Relation {
   };
 }
 
-/** A ring and the gear in it, and what a belt or chain joins, turn the same way; a belt that is crossed over does not. */
-const turnsSameWay = (m: PairMesh): boolean => m.kind === "internal" || m.kind === "belt" || m.kind === "chain" || (m.kind === "smooth-belt" && !m.crossed);
+/**
+ * A ring and the gear in it, and what a belt or chain joins, turn the same way; a belt that is crossed over
+ * does not.
+ */
+const turnsSameWay = (m: PairMesh): boolean =>
+  m.kind === "internal" ||
+  m.kind === "belt" ||
+  m.kind === "chain" ||
+  (m.kind === "smooth-belt" && !m.crossed);
 
-function eliminate(train: TrainInput, flipped: ReadonlySet<string>, is: (mesh: string) => number = () => 0, input = 1): ShaftSpeeds {
+function eliminate(
+  train: TrainInput,
+  flipped: ReadonlySet<string>,
+  is: (mesh: string) => number = () => 0,
+  input = 1,
+): ShaftSpeeds {
   const names = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])];
   const column = new Map(names.map((s, i) => [s, i]));
   const width = names.length;
@@ -95,7 +113,11 @@ function eliminate(train: TrainInput, flipped: ReadonlySet<string>, is: (mesh: s
     for (const [pivot, done] of rows) subtract(row, done, row[pivot] as number);
     let pivot = -1;
     for (let c = 0; c < width; c++)
-      if (Math.abs(row[c] as number) > 1e-9 * size && (pivot < 0 || Math.abs(row[c] as number) > Math.abs(row[pivot] as number))) pivot = c;
+      if (
+        Math.abs(row[c] as number) > 1e-9 * size &&
+        (pivot < 0 || Math.abs(row[c] as number) > Math.abs(row[pivot] as number))
+      )
+        pivot = c;
     if (pivot < 0) {
       if (Math.abs(row[width] as number) > 1e-9 * size) locked.push(r.mesh);
       continue;

@@ -4,18 +4,34 @@ import { Fault, readWith } from "../fault";
 import { solveTrain } from "./solve";
 import { isSmooth, pairSizes, type TrainInput, trainInput, wheelsOf } from "./train";
 
-const spur = (id: string, a: string, za: number, b: string, zb: number, kind: "spur" | "internal" | "bevel" | "belt" | "worm" = "spur") =>
-  ({ id, kind, driver: { shaft: a, teeth: za }, driven: { shaft: b, teeth: zb } }) as const;
-const train = (rpm: number, ...meshes: TrainInput["meshes"]): TrainInput => ({ input: { shaft: "motor", rpm }, meshes });
-const rpmOf = (t: TrainInput, shaft: string): number | null | undefined => solveTrain(t).shafts.find((s) => s.shaft === shaft)?.rpm;
+const spur = (
+  id: string,
+  a: string,
+  za: number,
+  b: string,
+  zb: number,
+  kind: "spur" | "internal" | "bevel" | "belt" | "worm" = "spur",
+) => ({ id, kind, driver: { shaft: a, teeth: za }, driven: { shaft: b, teeth: zb } }) as const;
+const train = (rpm: number, ...meshes: TrainInput["meshes"]): TrainInput => ({
+  input: { shaft: "motor", rpm },
+  meshes,
+});
+const rpmOf = (t: TrainInput, shaft: string): number | null | undefined =>
+  solveTrain(t).shafts.find((s) => s.shaft === shaft)?.rpm;
 
 describe("one tooth out where two ways add up", () => {
   it("moves the carrier by its own share, and not by the ratio of the speeds", () => {
-    // sun 20 straight from the motor, ring 60 by a pair 30/60 of an inner and an outer rim: a tooth out at that pair is 6° at the ring, of which the carrier gets 60/80
+    // sun 20 straight from the motor, ring 60 by a pair 30/60 of an inner and an outer rim: a tooth out at
+    // that pair is 6° at the ring, of which the carrier gets 60/80
     const train: TrainInput = {
       input: { shaft: "motor", rpm: 1000 },
       meshes: [
-        { id: "side", kind: "spur", driver: { shaft: "motor", teeth: 30 }, driven: { shaft: "rim", teeth: 60 } },
+        {
+          id: "side",
+          kind: "spur",
+          driver: { shaft: "motor", teeth: 30 },
+          driven: { shaft: "rim", teeth: 60 },
+        },
         {
           id: "set",
           kind: "planetary",
@@ -27,7 +43,13 @@ describe("one tooth out where two ways add up", () => {
         },
       ],
     };
-    const off = (id: string) => Object.fromEntries((solveTrain(train).meshes.find((m) => m.id === id)?.oneToothOff ?? []).map((o) => [o.shaft, o.degrees]));
+    const off = (id: string) =>
+      Object.fromEntries(
+        (solveTrain(train).meshes.find((m) => m.id === id)?.oneToothOff ?? []).map((o) => [
+          o.shaft,
+          o.degrees,
+        ]),
+      );
     expect(off("side").rim).toBeCloseTo(6, 9);
     expect(off("side").out).toBeCloseTo((6 * 60) / 80, 9);
     // in the set itself: 360°/(z_s + z_r)
@@ -37,7 +59,12 @@ describe("one tooth out where two ways add up", () => {
 
 describe("planetary sets that are held elsewhere, or too full", () => {
   const set = (held: "sun" | "ring" | "carrier", more: object = {}): TrainInput => {
-    const shaft = (role: string): string => (role === held ? "frame" : role === (held === "ring" ? "sun" : held === "sun" ? "ring" : "sun") ? "motor" : "out");
+    const shaft = (role: string): string =>
+      role === held
+        ? "frame"
+        : role === (held === "ring" ? "sun" : held === "sun" ? "ring" : "sun")
+          ? "motor"
+          : "out";
     return {
       input: { shaft: "motor", rpm: 1000 },
       meshes: [
@@ -66,7 +93,12 @@ describe("planetary sets that are held elsewhere, or too full", () => {
   it("planets that would touch are named, with how many find room", () => {
     expect(solveTrain(set("ring")).problems).toEqual([]);
     // (12 + 24) sin 45° = 25.5 modules apart, 26 over the tips
-    const full = set("ring", { sun: { shaft: "motor", teeth: 12 }, ring: { shaft: "frame", teeth: 60 }, planetTeeth: 24, planets: 4 });
+    const full = set("ring", {
+      sun: { shaft: "motor", teeth: 12 },
+      ring: { shaft: "frame", teeth: 60 },
+      planetTeeth: 24,
+      planets: 4,
+    });
     expect(
       solveTrain(full)
         .problems.map((p) => p.says)
@@ -78,20 +110,38 @@ describe("planetary sets that are held elsewhere, or too full", () => {
 describe("speeds of a train", () => {
   it("are those of the description's example", () => {
     const t = solveTrain(train(18000, spur("m1", "motor", 9, "lay", 45)));
-    expect(t.shafts[1]).toEqual({ shaft: "lay", rpm: 3600, turnsPerInputTurn: 0.2, direction: -1, onceHz: 60 });
-    expect(t.meshes[0]).toMatchObject({ ratio: 5, meshHz: 2700, sameTeethEvery: { driverTurns: 5, drivenTurns: 1 } });
+    expect(t.shafts[1]).toEqual({
+      shaft: "lay",
+      rpm: 3600,
+      turnsPerInputTurn: 0.2,
+      direction: -1,
+      onceHz: 60,
+    });
+    expect(t.meshes[0]).toMatchObject({
+      ratio: 5,
+      meshHz: 2700,
+      sameTeethEvery: { driverTurns: 5, drivenTurns: 1 },
+    });
   });
 
   it("turn the other way at each pair of external gears, the same way in a ring, on a belt", () => {
     const t = solveTrain(
-      train(1000, spur("a", "motor", 10, "b", 20), spur("b", "b", 10, "c", 20), spur("c", "c", 10, "d", 40, "internal"), spur("d", "d", 20, "e", 20, "belt")),
+      train(
+        1000,
+        spur("a", "motor", 10, "b", 20),
+        spur("b", "b", 10, "c", 20),
+        spur("c", "c", 10, "d", 40, "internal"),
+        spur("d", "d", 20, "e", 20, "belt"),
+      ),
     );
     expect(t.shafts.map((s) => s.direction)).toEqual([1, -1, 1, 1, 1]);
     expect(t.problems).toEqual([]);
   });
 
   it("past a bevel or a worm the direction is not said, as the axis is another", () => {
-    const t = solveTrain(train(1200, spur("w", "motor", 2, "wheel", 40, "worm"), spur("s", "wheel", 12, "out", 36)));
+    const t = solveTrain(
+      train(1200, spur("w", "motor", 2, "wheel", 40, "worm"), spur("s", "wheel", 12, "out", 36)),
+    );
     expect(t.shafts.map((s) => [Math.round((s.rpm ?? 0) * 1e9) / 1e9, s.direction])).toEqual([
       [1200, 1],
       [60, null],
@@ -122,12 +172,26 @@ describe("speeds of a train", () => {
 
   it("two planetary sets one after the other multiply (a drill's gearbox: 10:1 and 6:1)", () => {
     const set = (id: string, sun: string, zs: number, zr: number, carrier: string) =>
-      ({ id, kind: "planetary", sun: { shaft: sun, teeth: zs }, ring: { shaft: "frame", teeth: zr }, carrier: { shaft: carrier } }) as const;
-    expect(rpmOf(train(18000, set("p1", "motor", 6, 54, "c1"), set("p2", "c1", 9, 45, "out")), "out")).toBeCloseTo(300, 6);
+      ({
+        id,
+        kind: "planetary",
+        sun: { shaft: sun, teeth: zs },
+        ring: { shaft: "frame", teeth: zr },
+        carrier: { shaft: carrier },
+      }) as const;
+    expect(
+      rpmOf(train(18000, set("p1", "motor", 6, 54, "c1"), set("p2", "c1", 9, 45, "out")), "out"),
+    ).toBeCloseTo(300, 6);
   });
 
   it("a planetary set with nothing held is free, with two inputs joined it is settled", () => {
-    const set = { id: "p", kind: "planetary", sun: { shaft: "motor", teeth: 20 }, ring: { shaft: "r", teeth: 40 }, carrier: { shaft: "c" } } as const;
+    const set = {
+      id: "p",
+      kind: "planetary",
+      sun: { shaft: "motor", teeth: 20 },
+      ring: { shaft: "r", teeth: 40 },
+      carrier: { shaft: "c" },
+    } as const;
     const free = solveTrain(train(100, set));
     expect(free.shafts.filter((s) => s.rpm === null).map((s) => s.shaft)).toEqual(["r", "c"]);
     expect(free.problems.map((p) => p.at).sort()).toEqual(["c", "r"]);
@@ -137,12 +201,21 @@ describe("speeds of a train", () => {
 
   it("a train that drives a shaft twice at speeds that do not agree locks, and the mesh is named", () => {
     const t = solveTrain(train(100, spur("a", "motor", 10, "out", 20), spur("b", "motor", 10, "out", 21)));
-    expect(t.problems).toEqual([{ at: "b", says: expect.stringMatching(/the train locks: .* are driven twice/) }]);
-    expect(solveTrain(train(100, spur("a", "motor", 10, "out", 20), spur("b", "motor", 11, "out", 22))).problems).toEqual([]);
+    expect(t.problems).toEqual([
+      { at: "b", says: expect.stringMatching(/the train locks: .* are driven twice/) },
+    ]);
+    expect(
+      solveTrain(train(100, spur("a", "motor", 10, "out", 20), spur("b", "motor", 11, "out", 22))).problems,
+    ).toEqual([]);
   });
 
   it("two bevel paths to one shaft agree whichever way the eye counts them", () => {
-    const t = train(100, spur("a", "motor", 10, "x", 20, "bevel"), spur("b", "x", 20, "y", 20, "bevel"), spur("c", "motor", 10, "y", 20));
+    const t = train(
+      100,
+      spur("a", "motor", 10, "x", 20, "bevel"),
+      spur("b", "x", 20, "y", 20, "bevel"),
+      spur("c", "motor", 10, "y", 20),
+    );
     expect(solveTrain(t).problems).toEqual([]);
     expect(rpmOf(t, "y")).toBeCloseTo(50, 9);
   });
@@ -170,7 +243,12 @@ describe("speeds of a train", () => {
 
   it("asks whether a worm is driven by its wheel, whether a shaft meets itself, whether two meshes share a name", () => {
     const says = solveTrain(
-      train(100, spur("m", "motor", 40, "worm", 1, "worm"), spur("m", "worm", 10, "worm", 10), spur("i", "worm", 30, "o", 30, "internal")),
+      train(
+        100,
+        spur("m", "motor", 40, "worm", 1, "worm"),
+        spur("m", "worm", 10, "worm", 10),
+        spur("i", "worm", 30, "o", 30, "internal"),
+      ),
     )
       .problems.map((p) => p.says)
       .join(" ");
@@ -183,17 +261,29 @@ describe("speeds of a train", () => {
 
 describe("laws of trains", () => {
   const chain = fc.array(
-    fc.tuple(fc.constantFrom("spur" as const, "internal" as const, "belt" as const), fc.integer({ min: 8, max: 40 }), fc.integer({ min: 8, max: 90 })),
+    fc.tuple(
+      fc.constantFrom("spur" as const, "internal" as const, "belt" as const),
+      fc.integer({ min: 8, max: 40 }),
+      fc.integer({ min: 8, max: 90 }),
+    ),
     { minLength: 1, maxLength: 8 },
   );
   const built = (steps: readonly (readonly ["spur" | "internal" | "belt", number, number])[]): TrainInput =>
-    train(1000, ...steps.map(([kind, a, b], i) => spur(`m${i}`, i ? `s${i}` : "motor", a, `s${i + 1}`, kind === "internal" ? b + 50 : b, kind)));
+    train(
+      1000,
+      ...steps.map(([kind, a, b], i) =>
+        spur(`m${i}`, i ? `s${i}` : "motor", a, `s${i + 1}`, kind === "internal" ? b + 50 : b, kind),
+      ),
+    );
 
   it("the last shaft turns by the product of the ratios, whatever the order of the list", () => {
     fc.assert(
       fc.property(chain, (steps) => {
         const t = built(steps);
-        const product = t.meshes.reduce((r, m) => (m.kind === "planetary" ? r : (r * pairSizes(m)[0]) / pairSizes(m)[1]), 1000);
+        const product = t.meshes.reduce(
+          (r, m) => (m.kind === "planetary" ? r : (r * pairSizes(m)[0]) / pairSizes(m)[1]),
+          1000,
+        );
         const last = `s${steps.length}`;
         expect(rpmOf(t, last)).toBeCloseTo(product, 6);
         expect(rpmOf({ ...t, meshes: [...t.meshes].reverse() }, last)).toBeCloseTo(product, 6);
@@ -219,11 +309,15 @@ describe("laws of trains", () => {
         const { shafts, meshes } = solveTrain(t);
         t.meshes.forEach((m, i) => {
           if (m.kind === "planetary" || isSmooth(m)) return;
-          const off = (s: string): number => meshes[i]?.oneToothOff.find((x) => x.shaft === s)?.degrees ?? Number.NaN;
+          const off = (s: string): number =>
+            meshes[i]?.oneToothOff.find((x) => x.shaft === s)?.degrees ?? Number.NaN;
           expect(off(m.driver.shaft)).toBeCloseTo(360 / m.driver.teeth, 9);
           expect(off(m.driven.shaft)).toBeCloseTo(360 / m.driven.teeth, 9);
           const last = shafts.at(-1);
-          expect(off(last?.shaft ?? "") / off(m.driven.shaft)).toBeCloseTo((last?.rpm ?? 0) / (shafts.find((s) => s.shaft === m.driven.shaft)?.rpm ?? 1), 6);
+          expect(off(last?.shaft ?? "") / off(m.driven.shaft)).toBeCloseTo(
+            (last?.rpm ?? 0) / (shafts.find((s) => s.shaft === m.driven.shaft)?.rpm ?? 1),
+            6,
+          );
         });
       }),
     );
@@ -240,11 +334,23 @@ describe("a mesh that nobody has counted yet", () => {
       ["lay", 500],
       ["out", null],
     ]);
-    expect(answer.meshes[1]).toEqual({ id: "b", ratio: null, meshHz: null, sameTeethEvery: null, oneToothOff: [] });
-    expect(answer.problems).toEqual([{ at: "b", says: "the counts of the mesh of lay and out are only a beginning: type what you counted" }]);
+    expect(answer.meshes[1]).toEqual({
+      id: "b",
+      ratio: null,
+      meshHz: null,
+      sameTeethEvery: null,
+      oneToothOff: [],
+    });
+    expect(answer.problems).toEqual([
+      { at: "b", says: "the counts of the mesh of lay and out are only a beginning: type what you counted" },
+    ]);
   });
   it("locks nothing, and a shaft that stands apart all the same is named", () => {
-    expect(solveTrain(train(1000, first, { ...spur("b", "motor", 10, "lay", 30), assumed: true })).problems.map((p) => p.at)).toEqual(["b"]);
+    expect(
+      solveTrain(train(1000, first, { ...spur("b", "motor", 10, "lay", 30), assumed: true })).problems.map(
+        (p) => p.at,
+      ),
+    ).toEqual(["b"]);
     expect(
       solveTrain(train(1000, first, open, spur("c", "x", 10, "y", 10)))
         .problems.map((p) => p.at)
@@ -257,8 +363,16 @@ describe("a train from outside", () => {
   it.each([
     [{ input: { shaft: "m", rpm: -1 }, meshes: [] }, "input.rpm", /not negative/],
     [{ input: { shaft: "m", rpm: 1 }, meshes: [{ id: "a", kind: "magic" }] }, "meshes[0].kind", /none of/],
-    [{ input: { shaft: "m", rpm: 1 }, meshes: [spur("a", "m", 2, "b", 20)] }, "meshes[0].driver.teeth", /4 or more/],
-    [{ input: { shaft: "m", rpm: 1 }, meshes: [spur("a", "m", 9.5, "b", 20)] }, "meshes[0].driver.teeth", /whole number/],
+    [
+      { input: { shaft: "m", rpm: 1 }, meshes: [spur("a", "m", 2, "b", 20)] },
+      "meshes[0].driver.teeth",
+      /4 or more/,
+    ],
+    [
+      { input: { shaft: "m", rpm: 1 }, meshes: [spur("a", "m", 9.5, "b", 20)] },
+      "meshes[0].driver.teeth",
+      /whole number/,
+    ],
     [{ input: { shaft: "", rpm: 1 }, meshes: [] }, "input.shaft", /needs a name/],
     [{ input: { shaft: "m", rpm: 1 }, meshes: [], colour: 1 }, "", /does not know the key "colour"/],
   ])("is refused with its place: %j", (input, path, says) => {
@@ -272,8 +386,17 @@ describe("a train from outside", () => {
   });
 
   it("names its wheels as a bench does", () => {
-    expect(wheelsOf(spur("w", "a", 1, "b", 30, "worm")).map((w) => w.says)).toEqual(["worm", "30-tooth worm wheel"]);
-    expect(wheelsOf(spur("i", "a", 60, "b", 15, "internal")).map((w) => w.says)).toEqual(["60-tooth ring", "15-tooth gear"]);
-    expect(wheelsOf(spur("b", "a", 20, "b", 30, "belt")).map((w) => w.says)).toEqual(["20-tooth pulley", "30-tooth pulley"]);
+    expect(wheelsOf(spur("w", "a", 1, "b", 30, "worm")).map((w) => w.says)).toEqual([
+      "worm",
+      "30-tooth worm wheel",
+    ]);
+    expect(wheelsOf(spur("i", "a", 60, "b", 15, "internal")).map((w) => w.says)).toEqual([
+      "60-tooth ring",
+      "15-tooth gear",
+    ]);
+    expect(wheelsOf(spur("b", "a", 20, "b", 30, "belt")).map((w) => w.says)).toEqual([
+      "20-tooth pulley",
+      "30-tooth pulley",
+    ]);
   });
 });

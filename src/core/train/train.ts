@@ -6,7 +6,11 @@ import { measuredInput } from "../quantity/measured";
 export const FRAME = "frame";
 
 const shaft = z.string("must be the name of a shaft").min(1, "a shaft needs a name").max(60);
-const teeth = (min: number, what: string) => z.int("must be a whole number of teeth").min(min, `${what} has ${min} or more`).max(2000, "more than 2000 teeth");
+const teeth = (min: number, what: string) =>
+  z
+    .int("must be a whole number of teeth")
+    .min(min, `${what} has ${min} or more`)
+    .max(2000, "more than 2000 teeth");
 
 /** What the fuse needs to know of a gear besides its teeth. */
 const strength = {
@@ -26,15 +30,23 @@ const strength = {
 
 const wheel = z.strictObject({ shaft, teeth: teeth(4, "a gear"), ...strength });
 const mm = (what: string, most: number) =>
-  z.number(`${what} is a number of millimetres`).positive(`${what} is above 0 mm`).max(most, `${what} is at most ${most} mm`);
+  z
+    .number(`${what} is a number of millimetres`)
+    .positive(`${what} is above 0 mm`)
+    .max(most, `${what} is at most ${most} mm`);
 /** A wheel without teeth: a roller, or the pulley of a smooth belt. */
-const smoothWheel = z.strictObject({ shaft, diameterMm: mm("a diameter", 5000), part: z.string().max(40).optional() });
+const smoothWheel = z.strictObject({
+  shaft,
+  diameterMm: mm("a diameter", 5000),
+  part: z.string().max(40).optional(),
+});
 const hand = z.enum(["right", "left"]);
 const meshId = z.string("must be a name").min(1, "a mesh needs a name").max(40);
 /** Its counts or diameters are a beginning that nobody has looked at: nothing is worked out by them. */
 const assumed = z.literal(true).optional();
 
-const pair = <K extends string>(kind: K) => z.strictObject({ id: meshId, assumed, kind: z.literal(kind), driver: wheel, driven: wheel });
+const pair = <K extends string>(kind: K) =>
+  z.strictObject({ id: meshId, assumed, kind: z.literal(kind), driver: wheel, driven: wheel });
 
 export const meshInput = z.discriminatedUnion(
   "kind",
@@ -75,7 +87,10 @@ export const meshInput = z.discriminatedUnion(
       kind: z.literal("smooth-belt"),
       driver: smoothWheel,
       driven: smoothWheel,
-      /** of a flat or round belt, whose middle runs that much further out than its pulleys; of a V or ribbed belt none, and the diameters are those at its cord */
+      /**
+       * of a flat or round belt, whose middle runs that much further out than its pulleys; of a V or ribbed
+       * belt none, and the diameters are those at its cord
+       */
       thicknessMm: mm("a thickness", 100).optional(),
       /** crossed over between its pulleys: the driven one turns the other way */
       crossed: z.boolean().optional(),
@@ -83,8 +98,21 @@ export const meshInput = z.discriminatedUnion(
       /** round the middle of its thickness, or its cord */
       lengthMm: mm("a length", 50_000).optional(),
     }),
-    z.strictObject({ id: meshId, assumed, kind: z.literal("rollers"), driver: smoothWheel, driven: smoothWheel }),
-    z.strictObject({ id: meshId, assumed, kind: z.literal("chain"), driver: wheel, driven: wheel, links: z.int().min(10).max(5000).optional() }),
+    z.strictObject({
+      id: meshId,
+      assumed,
+      kind: z.literal("rollers"),
+      driver: smoothWheel,
+      driven: smoothWheel,
+    }),
+    z.strictObject({
+      id: meshId,
+      assumed,
+      kind: z.literal("chain"),
+      driver: wheel,
+      driven: wheel,
+      links: z.int().min(10).max(5000).optional(),
+    }),
     z.strictObject({
       id: meshId,
       assumed,
@@ -98,13 +126,19 @@ export const meshInput = z.discriminatedUnion(
       planet: z.strictObject(strength).optional(),
     }),
   ],
-  { error: 'is none of "spur", "helical", "internal", "bevel", "worm", "crossed", "belt", "smooth-belt", "rollers", "chain", "planetary"' },
+  {
+    error:
+      'is none of "spur", "helical", "internal", "bevel", "worm", "crossed", "belt", "smooth-belt", "rollers", "chain", "planetary"',
+  },
 );
 
 export const trainInput = z.strictObject({
   input: z.strictObject({
     shaft,
-    rpm: z.number("a speed is a number").min(0, "a speed is not negative").max(200_000, "no motor of a workshop turns faster than 200 000 rpm"),
+    rpm: z
+      .number("a speed is a number")
+      .min(0, "a speed is not negative")
+      .max(200_000, "no motor of a workshop turns faster than 200 000 rpm"),
     /** torque of the motor held still, N m: for the fuse */
     stallTorqueNm: measuredInput.optional(),
     /** which way it turns, looked at from its free end along the shaft */
@@ -113,7 +147,12 @@ export const trainInput = z.strictObject({
   meshes: z.array(meshInput).max(60, "more than 60 meshes"),
   /** slipping clutches, shear pins, friction rings: no more torque than this passes their shaft, N m */
   clutches: z
-    .array(z.strictObject({ shaft, slipsNm: z.number("a torque is a number").positive("a torque is above 0 N m").max(1e5) }))
+    .array(
+      z.strictObject({
+        shaft,
+        slipsNm: z.number("a torque is a number").positive("a torque is above 0 N m").max(1e5),
+      }),
+    )
     .max(10, "more than 10 clutches")
     .optional(),
 });
@@ -127,7 +166,8 @@ export type PairMesh = Exclude<Mesh, PlanetaryMesh>;
 export type ToothedMesh = Exclude<PairMesh, SmoothMesh>;
 
 /** Its two shafts are not parallel: which way the second turns is a matter of where one stands. */
-export const turnsTheAxis = (m: Mesh): boolean => m.kind === "bevel" || m.kind === "worm" || m.kind === "crossed";
+export const turnsTheAxis = (m: Mesh): boolean =>
+  m.kind === "bevel" || m.kind === "worm" || m.kind === "crossed";
 
 /** The train as far as somebody counted it. */
 export const countedTrain = (train: TrainInput): TrainInput =>
@@ -135,17 +175,29 @@ export const countedTrain = (train: TrainInput): TrainInput =>
 
 export const isSmooth = (m: Mesh): m is SmoothMesh => m.kind === "smooth-belt" || m.kind === "rollers";
 
-/** What a mesh is called where people read: by the shafts that it joins. @example meshName(m) // "the mesh of motor and lay shaft" */
+/**
+ * What a mesh is called where people read: by the shafts that it joins.
+ *
+ * @example meshName(m) // "the mesh of motor and lay shaft"
+ */
 export const meshName = (m: Mesh): string =>
-  m.kind === "planetary" ? `the planetary set on ${m.sun.shaft}` : `the ${CALLED[m.kind] ?? "mesh"} of ${m.driver.shaft} and ${m.driven.shaft}`;
-const CALLED: Partial<Record<Mesh["kind"], string>> = { belt: "belt", "smooth-belt": "belt", chain: "chain", rollers: "rollers" };
+  m.kind === "planetary"
+    ? `the planetary set on ${m.sun.shaft}`
+    : `the ${CALLED[m.kind] ?? "mesh"} of ${m.driver.shaft} and ${m.driven.shaft}`;
+const CALLED: Partial<Record<Mesh["kind"], string>> = {
+  belt: "belt",
+  "smooth-belt": "belt",
+  chain: "chain",
+  rollers: "rollers",
+};
 
 /** Shafts of a mesh in the order power usually takes. */
 export const shaftsOf = (m: Mesh): readonly string[] =>
   m.kind === "planetary" ? [m.sun.shaft, m.ring.shaft, m.carrier.shaft] : [m.driver.shaft, m.driven.shaft];
 
 /**
- * How large the two wheels of a pair are, in a measure that both share: teeth, or millimetres where there are none. Of a flat or round belt what counts is the middle of its
+ * How large the two wheels of a pair are, in a measure that both share: teeth, or millimetres where there are
+ * none. Of a flat or round belt what counts is the middle of its
  * thickness.
  */
 export function pairSizes(m: PairMesh): readonly [driver: number, driven: number] {
@@ -176,13 +228,21 @@ const NAMES: Readonly<Record<ToothedMesh["kind"], readonly [driver: string, driv
   chain: ["sprocket", "sprocket"],
 };
 
-const wheelSays = (name: string, teeth: number): string => (name === "worm" ? (teeth === 1 ? "worm" : `${teeth}-start worm`) : `${teeth}-tooth ${name}`);
+const wheelSays = (name: string, teeth: number): string =>
+  name === "worm" ? (teeth === 1 ? "worm" : `${teeth}-start worm`) : `${teeth}-tooth ${name}`;
 
 /** Every wheel of a mesh, with its name at the bench: "47-tooth gear", "2-start worm", "32 mm roller". */
 export function wheelsOf(m: Mesh): TrainWheel[] {
   if (m.kind === "planetary")
     return [
-      { mesh: m.id, role: "sun", shaft: m.sun.shaft, teeth: m.sun.teeth, says: wheelSays("sun", m.sun.teeth), part: m.sun.part },
+      {
+        mesh: m.id,
+        role: "sun",
+        shaft: m.sun.shaft,
+        teeth: m.sun.teeth,
+        says: wheelSays("sun", m.sun.teeth),
+        part: m.sun.part,
+      },
       ...(m.planetTeeth
         ? [
             {
@@ -195,7 +255,14 @@ export function wheelsOf(m: Mesh): TrainWheel[] {
             },
           ]
         : []),
-      { mesh: m.id, role: "ring", shaft: m.ring.shaft, teeth: m.ring.teeth, says: wheelSays("ring", m.ring.teeth), part: m.ring.part },
+      {
+        mesh: m.id,
+        role: "ring",
+        shaft: m.ring.shaft,
+        teeth: m.ring.teeth,
+        says: wheelSays("ring", m.ring.teeth),
+        part: m.ring.part,
+      },
     ];
   if (isSmooth(m)) {
     const name = m.kind === "rollers" ? "roller" : "pulley";
@@ -209,9 +276,24 @@ export function wheelsOf(m: Mesh): TrainWheel[] {
     }));
   }
   // of two gears one inside the other the larger is the ring, whichever drives
-  const [driver, driven] = m.kind === "internal" && m.driver.teeth > m.driven.teeth ? (["ring", "gear"] as const) : NAMES[m.kind];
+  const [driver, driven] =
+    m.kind === "internal" && m.driver.teeth > m.driven.teeth ? (["ring", "gear"] as const) : NAMES[m.kind];
   return [
-    { mesh: m.id, role: "driver", shaft: m.driver.shaft, teeth: m.driver.teeth, says: wheelSays(driver, m.driver.teeth), part: m.driver.part },
-    { mesh: m.id, role: "driven", shaft: m.driven.shaft, teeth: m.driven.teeth, says: wheelSays(driven, m.driven.teeth), part: m.driven.part },
+    {
+      mesh: m.id,
+      role: "driver",
+      shaft: m.driver.shaft,
+      teeth: m.driver.teeth,
+      says: wheelSays(driver, m.driver.teeth),
+      part: m.driver.part,
+    },
+    {
+      mesh: m.id,
+      role: "driven",
+      shaft: m.driven.shaft,
+      teeth: m.driven.teeth,
+      says: wheelSays(driven, m.driven.teeth),
+      part: m.driven.part,
+    },
   ];
 }

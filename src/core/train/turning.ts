@@ -8,18 +8,29 @@ export interface Turning {
 }
 
 /**
- * Which way every shaft is seen to turn, as far as the motor's own way, the hand of each worm and the side from which each bevel is looked at were told.
+ * Which way every shaft is seen to turn, as far as the motor's own way, the hand of each worm and the side
+ * from which each bevel is looked at were told.
  *
- * Parallel shafts are seen from one place; a worm or a bevel leads to another. A right-hand worm, or helical gear on a shaft that crosses, that turns clockwise, looked at along itself, screws away from the eye; it cannot move, so it draws the rim of its wheel towards the eye. With the worm below the wheel and
- * the eye at the left, the lowest tooth moves left: clockwise. Two bevels, each seen from its back, turn opposite ways.
+ * Parallel shafts are seen from one place; a worm or a bevel leads to another. A right-hand worm, or helical
+ * gear on a shaft that crosses, that turns clockwise, looked at along itself, screws away from the eye; it
+ * cannot move, so it draws the rim of its wheel towards the eye. With the worm below the wheel and
+ * the eye at the left, the lowest tooth moves left: clockwise. Two bevels, each seen from its back, turn
+ * opposite ways.
  *
- * @param turns turns of each shaft for one of the input, with sign: the sign is used only between shafts that are parallel
+ * @param turns turns of each shaft for one of the input, with sign: the sign is used only between shafts that
+ *   are parallel
  * @returns nothing where the motor's own way was not told
  */
-export function turnings(train: TrainInput, turns: ReadonlyMap<string, number>): ReadonlyMap<string, Turning> {
+export function turnings(
+  train: TrainInput,
+  turns: ReadonlyMap<string, number>,
+): ReadonlyMap<string, Turning> {
   const out = new Map<string, Turning>();
   if (!train.input.turns) return out;
-  out.set(train.input.shaft, { clockwise: train.input.turns === "clockwise", seen: `seen from the free end of ${train.input.shaft}` });
+  out.set(train.input.shaft, {
+    clockwise: train.input.turns === "clockwise",
+    seen: `seen from the free end of ${train.input.shaft}`,
+  });
   for (let grew = true; grew; ) {
     grew = false;
     const put = (shaft: string, t: Turning): void => {
@@ -48,7 +59,10 @@ export function turnings(train: TrainInput, turns: ReadonlyMap<string, number>):
         const known = from === undefined ? undefined : out.get(from);
         if (!known || from === undefined) continue;
         for (const s of shaftsOf(m))
-          put(s, { clockwise: (turns.get(s) ?? 0) * (turns.get(from) ?? 0) > 0 ? known.clockwise : !known.clockwise, seen: known.seen });
+          put(s, {
+            clockwise: (turns.get(s) ?? 0) * (turns.get(from) ?? 0) > 0 ? known.clockwise : !known.clockwise,
+            seen: known.seen,
+          });
       }
     }
   }

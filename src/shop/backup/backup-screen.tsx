@@ -26,10 +26,15 @@ export function BackupScreen({ folder, data, sameDisk, values, last, backups }: 
       <main className="grid grid-cols-2 gap-10 p-5">
         <section aria-label="Now and every night">
           <p className="text-[26px]" role="status" aria-label="Last good back-up">
-            {last?.goodAt ? `Last good back-up: ${dayAs(last.goodAt, "EEEE d MMMM, HH:mm")}` : "The shop was never backed up."}
+            {last?.goodAt
+              ? `Last good back-up: ${dayAs(last.goodAt, "EEEE d MMMM, HH:mm")}`
+              : "The shop was never backed up."}
           </p>
           {last?.failed && (
-            <FaultLine says={`The try of ${dayAs(last.failed.at, "d MMMM, HH:mm")} failed. ${sentence(last.failed.says)}`} className="text-[20px]" />
+            <FaultLine
+              says={`The try of ${dayAs(last.failed.at, "d MMMM, HH:mm")} failed. ${sentence(last.failed.says)}`}
+              className="text-[20px]"
+            />
           )}
           <div className="flex items-center gap-4 py-4">
             <KeyButton keyName=" " look="main" onPress={() => void now()} disabled={busy !== null}>
@@ -43,7 +48,9 @@ export function BackupScreen({ folder, data, sameDisk, values, last, backups }: 
           ))}
           <p className={`pt-2 text-[19px] ${sameDisk ? "font-semibold text-error" : "hush"}`}>
             They lie in <span className="figures">{folder}</span>
-            {sameDisk && ", on the disk that the shop itself is on: that helps against a slip, not against a broken disk"}.
+            {sameDisk &&
+              ", on the disk that the shop itself is on: that helps against a slip, not against a broken disk"}
+            .
           </p>
         </section>
         <section aria-label="Back-ups">
@@ -51,7 +58,10 @@ export function BackupScreen({ folder, data, sameDisk, values, last, backups }: 
           {backups.length === 0 && <p className="py-2 text-[20px]">No back-up lies there.</p>}
           <ul className="max-h-[46dvh] overflow-y-auto">
             {backups.map((b) => (
-              <li key={b.name} className="flex items-baseline gap-4 border-b-2 border-base-300 py-2 text-[20px]">
+              <li
+                key={b.name}
+                className="flex items-baseline gap-4 border-b-2 border-base-300 py-2 text-[20px]"
+              >
                 <b className="w-[250px]">{dayAs(b.at, "EEE d MMM yyyy, HH:mm")}</b>
                 <span>
                   {b.jobs} jobs, {b.pictures} pictures{b.missing ? `, ${b.missing} were gone already` : ""}
@@ -62,10 +72,12 @@ export function BackupScreen({ folder, data, sameDisk, values, last, backups }: 
           <h2 className="pt-5 text-[24px]">To put one back</h2>
           <p className="text-[20px]">Stop the program; then, in its folder on the shop’s computer:</p>
           <p className="figures my-1 border-2 border-base-300 p-2 text-[17px] break-all">
-            DEMONTAGE_DATA={data} npm run -s cli -- restore {backups[0] ? `${folder}/${backups[0].name}` : folder}
+            DEMONTAGE_DATA={data} npm run -s cli -- restore{" "}
+            {backups[0] ? `${folder}/${backups[0].name}` : folder}
           </p>
           <p className="hush text-[19px]">
-            It is read and compared first. What was there is moved aside, and never thrown away. Every back-up was read again when it was made.
+            It is read and compared first. What was there is moved aside, and never thrown away. Every back-up
+            was read again when it was made.
           </p>
         </section>
       </main>
@@ -81,9 +93,15 @@ function useBackUp() {
     setFault(null);
     setBusy("Copying the database …");
     try {
-      await told(await fetch("/api/backup", { method: "POST" }), doneLine, (pictures) => setBusy(`${pictures} pictures …`));
+      await told(await fetch("/api/backup", { method: "POST" }), doneLine, (pictures) =>
+        setBusy(`${pictures} pictures …`),
+      );
     } catch (e) {
-      setFault(e instanceof Refused ? sentence(e.message) : whatFailed(e, "It is not known whether it was backed up", "Look at the list."));
+      setFault(
+        e instanceof Refused
+          ? sentence(e.message)
+          : whatFailed(e, "It is not known whether it was backed up", "Look at the list."),
+      );
     }
     setBusy(null);
     router.refresh();

@@ -8,9 +8,19 @@ export interface BackupView {
   readonly data: string;
   /** the back-ups lie on the disk that they are to save from */
   readonly sameDisk: boolean;
-  readonly values: { readonly "backup.folder": string; readonly "backup.nightlyAt": string; readonly "backup.keep": number };
+  readonly values: {
+    readonly "backup.folder": string;
+    readonly "backup.nightlyAt": string;
+    readonly "backup.keep": number;
+  };
   readonly last: LastBackup | null;
-  readonly backups: readonly { readonly name: string; readonly at: string; readonly jobs: number; readonly pictures: number; readonly missing: number }[];
+  readonly backups: readonly {
+    readonly name: string;
+    readonly at: string;
+    readonly jobs: number;
+    readonly pictures: number;
+    readonly missing: number;
+  }[];
 }
 
 const diskOf = (path: string): number | undefined => statSync(path, { throwIfNoEntry: false })?.dev;
@@ -23,7 +33,11 @@ export async function backupView(): Promise<BackupView> {
     folder,
     data: dataFolder(),
     sameDisk: (diskOf(folder) ?? diskOf(dataFolder())) === diskOf(dataFolder()),
-    values: { "backup.folder": settings.backup.folder, "backup.nightlyAt": String(settings.backup.nightlyAt ?? ""), "backup.keep": settings.backup.keep },
+    values: {
+      "backup.folder": settings.backup.folder,
+      "backup.nightlyAt": String(settings.backup.nightlyAt ?? ""),
+      "backup.keep": settings.backup.keep,
+    },
     last: settings.lastBackup,
     backups: (await backupsIn(folder)).slice(0, 40).map(({ name, manifest }) => ({
       name,

@@ -8,7 +8,10 @@ const LOOK_MS = 5 * 60_000;
 /** After one that failed, it is tried again so much later. */
 const AGAIN_MS = 60 * 60_000;
 
-/** Looks every few minutes whether a customer is to be forgotten and whether a nightly back-up is due, and does it. */
+/**
+ * Looks every few minutes whether a customer is to be forgotten and whether a nightly back-up is due, and
+ * does it.
+ */
 export function backUpNightly(): void {
   const timer = setInterval(() => void look(), LOOK_MS);
   timer.unref();

@@ -45,7 +45,9 @@ function BoardRow({ job: j, today }: { job: BoardRowJob; today: string }) {
 }
 
 function StageBar({ job }: { job: BoardRowJob }) {
-  const at: CSSProperties & Record<"--at", number> = { "--at": job.handedBackAt ? STAGES.length : STAGES.indexOf(job.stage) };
+  const at: CSSProperties & Record<"--at", number> = {
+    "--at": job.handedBackAt ? STAGES.length : STAGES.indexOf(job.stage),
+  };
   return (
     <span>
       <span className={`stage-bar ${job.handedBackAt ? "all" : ""}`} style={at} aria-hidden="true" />
@@ -66,10 +68,14 @@ function PromisedDay({ job, today }: { job: BoardRowJob; today: string }) {
   const days = differenceInCalendarDays(parseISO(job.promised), parseISO(today));
   const late = days < 0;
   return (
-    <span className={`flex items-center gap-2 text-[20px] ${late || days === 0 ? "font-bold text-error" : ""}`}>
+    <span
+      className={`flex items-center gap-2 text-[20px] ${late || days === 0 ? "font-bold text-error" : ""}`}
+    >
       <Flag size={22} fill={late || days === 0 ? "currentColor" : "none"} aria-hidden="true" />
       {dayAs(job.promised, "EEE d MMM")}
-      <span className="text-[18px]">{late ? "overdue" : days === 0 ? "today" : days === 1 ? "tomorrow" : `in ${days} d`}</span>
+      <span className="text-[18px]">
+        {late ? "overdue" : days === 0 ? "today" : days === 1 ? "tomorrow" : `in ${days} d`}
+      </span>
     </span>
   );
 }

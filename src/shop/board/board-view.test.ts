@@ -40,7 +40,11 @@ describe("a job that cannot be read", () => {
     await db("steps").insert({ job_id: id, ref: "s1", position: 0, action: "pull", facts: "{oops" });
     await db("jobs").where({ number: hung }).update({ version: 9 });
     const lines = new Map((await boardView(today)).jobs.map((j) => [j.number, j]));
-    expect([lines.get(own)?.damaged, lines.get(hung)?.damaged, lines.get(sound)?.damaged]).toEqual([true, true, undefined]);
+    expect([lines.get(own)?.damaged, lines.get(hung)?.damaged, lines.get(sound)?.damaged]).toEqual([
+      true,
+      true,
+      undefined,
+    ]);
     expect(lines.get(own)?.next).toMatch(/cannot be read/);
     expect(quiet).toHaveBeenCalledWith(expect.stringContaining(own));
     expect((await rawJob(own))?.jobs?.[0]).toMatchObject({ symptoms: "{oops" });

@@ -40,12 +40,25 @@ export interface BoardView {
 /** Lines as they were last shown, by the job's id. A line stands as long as its job's version does. */
 let lines: ReadonlyMap<number, BoardLine> = new Map();
 
-/** A job that cannot be read, on its line all the same: whoever looks for it must find out, and nobody else is kept from work. */
+/**
+ * A job that cannot be read, on its line all the same: whoever looks for it must find out, and nobody else is
+ * kept from work.
+ */
 function damagedLine(job: DamagedJob): BoardLine {
   console.error(`${job.number} is damaged: ${job.damage}`);
   const { id, number, version } = job;
   return {
-    ...{ id, number, version, stage: "take-in", kind: "Damaged", maker: "", model: "", complaint: "", customerName: "" },
+    ...{
+      id,
+      number,
+      version,
+      stage: "take-in",
+      kind: "Damaged",
+      maker: "",
+      model: "",
+      complaint: "",
+      customerName: "",
+    },
     next: "Its record cannot be read. Open it to see what is wrong and what can be done.",
     damaged: true,
   };
@@ -56,20 +69,35 @@ async function lineOf(job: BoardJob | DamagedJob): Promise<BoardLine> {
   try {
     return await readableLine(job);
   } catch (e) {
-    return { ...damagedLine({ ...job, damage: e instanceof Error ? e.message : "unknown" }), ...(job.handedBackAt ? { handedBackAt: job.handedBackAt } : {}) };
+    return {
+      ...damagedLine({ ...job, damage: e instanceof Error ? e.message : "unknown" }),
+      ...(job.handedBackAt ? { handedBackAt: job.handedBackAt } : {}),
+    };
   }
 }
 
 async function readableLine(job: BoardJob): Promise<BoardLine> {
-  if (job.handedBackAt) return { ...job, next: job.ending ? `Not repaired: ${endingNamed(job.ending.how).says.toLowerCase()}.` : "" };
-  if (job.waiting) return { ...job, next: `Waits for ${job.waiting.what}${job.waiting.until ? `, until ${dayAs(job.waiting.until, "d MMM")}` : ""}.` };
+  if (job.handedBackAt)
+    return {
+      ...job,
+      next: job.ending ? `Not repaired: ${endingNamed(job.ending.how).says.toLowerCase()}.` : "",
+    };
+  if (job.waiting)
+    return {
+      ...job,
+      next: `Waits for ${job.waiting.what}${job.waiting.until ? `, until ${dayAs(job.waiting.until, "d MMM")}` : ""}.`,
+    };
   const whole = await loadJob(job.number);
   const next = whole && (openGates(job.stage, factsOf(whole))[0]?.says ?? "Ready to go on.");
-  return { ...job, next: [job.ending && `${endingNamed(job.ending.how).says}.`, next].filter(Boolean).join(" ") };
+  return {
+    ...job,
+    next: [job.ending && `${endingNamed(job.ending.how).says}.`, next].filter(Boolean).join(" "),
+  };
 }
 
 /** It is not taken up before the day on which it is looked at again; where none was said, not by itself. */
-const stillWaits = ({ waiting }: BoardJob, today: string): boolean => waiting !== undefined && (waiting.until === undefined || waiting.until > today);
+const stillWaits = ({ waiting }: BoardJob, today: string): boolean =>
+  waiting !== undefined && (waiting.until === undefined || waiting.until > today);
 
 /** After so many days without one, a back-up is missed. */
 const LATE_DAYS = 7;
@@ -78,7 +106,10 @@ function backupSays(last: LastBackup | null, today: string, jobs: number): Board
   if (last?.failed) return { says: "The last back-up failed", late: true };
   if (!last?.goodAt) return { says: "Never backed up", late: jobs > 0 };
   const days = differenceInCalendarDays(parseISO(today), parseISO(last.goodAt));
-  return { says: `Backed up ${days <= 0 ? "today" : days === 1 ? "yesterday" : `${days} days ago`}`, late: days > LATE_DAYS };
+  return {
+    says: `Backed up ${days <= 0 ? "today" : days === 1 ? "yesterday" : `${days} days ago`}`,
+    late: days > LATE_DAYS,
+  };
 }
 
 /** Everything the board shows. A job is read only if it has moved since the board was last looked at. */
@@ -95,7 +126,11 @@ export async function boardView(today: string): Promise<BoardView> {
   // the earliest promise first; of two, the one that is further along
   const [due] = jobs
     .filter((j) => !j.handedBackAt && !j.damaged && !stillWaits(j, today))
-    .sort((a, b) => (a.promised ?? "9999").localeCompare(b.promised ?? "9999") || STAGES.indexOf(b.stage) - STAGES.indexOf(a.stage));
+    .sort(
+      (a, b) =>
+        (a.promised ?? "9999").localeCompare(b.promised ?? "9999") ||
+        STAGES.indexOf(b.stage) - STAGES.indexOf(a.stage),
+    );
   return {
     today,
     shopName,

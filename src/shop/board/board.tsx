@@ -11,7 +11,9 @@ import { type BoardRowJob, BoardRows } from "./board-row";
 import type { BoardLine, BoardView } from "./board-view";
 import { type TakeIn, TakeInButton } from "./take-in-button";
 
-/** The first screen: every job with its stage, what is next, and its promise; at the foot what to take up now. */
+/**
+ * The first screen: every job with its stage, what is next, and its promise; at the foot what to take up now.
+ */
 export function Board({
   jobs,
   today,
@@ -59,7 +61,9 @@ export function Board({
         <ul>
           <BoardRows jobs={pack(jobs.map(rowOf))} today={today} />
         </ul>
-        {jobs.length === 0 && !isNew && <p className="py-10 text-[24px]">No unit is in the shop. Press N to take one in.</p>}
+        {jobs.length === 0 && !isNew && (
+          <p className="py-10 text-[24px]">No unit is in the shop. Press N to take one in.</p>
+        )}
         {isNew && <FirstSteps empty={jobs.length === 0} />}
       </main>
       <section aria-label="Next for you" className="oilcloth h-[186px]">
@@ -69,7 +73,11 @@ export function Board({
             <div className="h-[158px] overflow-hidden border-2 border-[#6d8a89] bg-[#35575a]">
               {next.job.picture && (
                 // biome-ignore lint/performance/noImgElement: the thumbnail is made once, at the size it is shown
-                <img src={pictureUrl(next.job.picture, true)} alt={`${next.job.kind}, ${next.job.model}`} className="h-full w-full object-cover" />
+                <img
+                  src={pictureUrl(next.job.picture, true)}
+                  alt={`${next.job.kind}, ${next.job.model}`}
+                  className="h-full w-full object-cover"
+                />
               )}
             </div>
             <div>
@@ -81,7 +89,12 @@ export function Board({
               <p className="mt-1 line-clamp-2 text-[20px] text-[#d7ccb4]">“{next.job.complaint}”</p>
             </div>
             <div>
-              <KeyLink href={`/jobs/${next.job.number}`} keyName=" " look="main" className="on-mat h-[70px] w-full justify-center">
+              <KeyLink
+                href={`/jobs/${next.job.number}`}
+                keyName=" "
+                look="main"
+                className="on-mat h-[70px] w-full justify-center"
+              >
                 Open it
               </KeyLink>
               <BackedUp {...backup} />
@@ -105,7 +118,10 @@ export function Board({
 /** When the shop was last backed up, and the way there. */
 function BackedUp({ says, late }: BoardView["backup"]) {
   return (
-    <Way href="/backup" className={`mt-2 flex min-h-[48px] items-center justify-end gap-2 text-[19px] ${late ? "font-bold text-[#ecd094]" : "text-[#d7ccb4]"}`}>
+    <Way
+      href="/backup"
+      className={`mt-2 flex min-h-[48px] items-center justify-end gap-2 text-[19px] ${late ? "font-bold text-[#ecd094]" : "text-[#d7ccb4]"}`}
+    >
       {late && <TriangleAlert size={22} aria-hidden="true" />}
       {says}
     </Way>
@@ -122,7 +138,8 @@ function FirstSteps({ empty }: { empty: boolean }) {
           <b>The shop</b>: its name and address, currency and charges. They stand on every quote and sheet.
         </li>
         <li>
-          <b>Shelf of lubricants</b>: what stands there, with its data sheet. Lube chooses among these and no others.
+          <b>Shelf of lubricants</b>: what stands there, with its data sheet. Lube chooses among these and no
+          others.
         </li>
         <li>
           <b>Catalogue</b>: parts and offers, typed or as a table. A job can begin without.

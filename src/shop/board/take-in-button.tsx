@@ -20,7 +20,13 @@ export function TakeInButton({ takeIn }: { takeIn: TakeIn }) {
   };
   return (
     <div className="relative">
-      <KeyButton keyName="N" look="main" className="!min-h-[50px] !text-[22px]" disabled={busy} onPress={() => start(begin)}>
+      <KeyButton
+        keyName="N"
+        look="main"
+        className="!min-h-[50px] !text-[22px]"
+        disabled={busy}
+        onPress={() => start(begin)}
+      >
         Take in
       </KeyButton>
       {fault && (

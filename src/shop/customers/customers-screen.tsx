@@ -37,7 +37,14 @@ export function CustomersScreen({ q, customers, months, isOwner }: Shown) {
           >
             <label htmlFor={id} className="flex-1 text-[20px] font-semibold">
               Name or contact
-              <input id={id} className="field" autoComplete="off" maxLength={80} value={typed} onChange={(e) => setTyped(e.target.value)} />
+              <input
+                id={id}
+                className="field"
+                autoComplete="off"
+                maxLength={80}
+                value={typed}
+                onChange={(e) => setTyped(e.target.value)}
+              />
             </label>
             <button type="submit" className="key-button">
               Look
@@ -54,11 +61,12 @@ export function CustomersScreen({ q, customers, months, isOwner }: Shown) {
           <h2 className="border-b-2 border-base-content text-[24px]">Forgetting</h2>
           <FieldRow field={FORGET_FIELD} value={months} unit="mo." />
           <p className="py-3 text-[20px]">
-            Who is forgotten is taken out of the book and out of every job: name, contact, who agreed to a quote, and the name where it was written into a text.
-            The jobs themselves stay.
+            Who is forgotten is taken out of the book and out of every job: name, contact, who agreed to a
+            quote, and the name where it was written into a text. The jobs themselves stay.
           </p>
           <p className="hush text-[19px]">
-            Back-ups made before keep what they have, until they are thinned out. A first name alone, or one that is misspelt, cannot be found.
+            Back-ups made before keep what they have, until they are thinned out. A first name alone, or one
+            that is misspelt, cannot be found.
           </p>
         </section>
       </main>
@@ -72,7 +80,10 @@ function CustomerRow({ customer, isOwner }: { readonly customer: KnownCustomer; 
   const [fault, setFault] = useState<string | null>(null);
   const { name, contact, jobs } = customer;
   const go = async (): Promise<void> => {
-    const answer = await forget({ name, contact }).catch((e) => ({ ok: false as const, says: whatFailed(e, "Not forgotten", "Try again.") }));
+    const answer = await forget({ name, contact }).catch((e) => ({
+      ok: false as const,
+      says: whatFailed(e, "Not forgotten", "Try again."),
+    }));
     setFault(answer.ok ? null : answer.says);
     if (answer.ok) router.refresh();
   };

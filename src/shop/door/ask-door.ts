@@ -4,7 +4,11 @@ import { whatFailed } from "@/ui/ask-shop";
 const answered = z.object({ path: z.string().optional(), says: z.string().optional() });
 
 /** Says something at the shop's door. Answers the sentence with which it was refused; null: it was not. */
-export async function askDoor(path: string, method: "POST" | "DELETE", said?: unknown): Promise<string | null> {
+export async function askDoor(
+  path: string,
+  method: "POST" | "DELETE",
+  said?: unknown,
+): Promise<string | null> {
   try {
     const answer = await fetch(path, {
       method,

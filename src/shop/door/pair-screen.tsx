@@ -6,7 +6,10 @@ import { KeyButton } from "@/ui/key-button";
 import { PageTitle } from "@/ui/page-title";
 import { askDoor } from "./ask-door";
 
-/** What a device of the local net sees before it is paired: the code that stands on the shop's own screen, and what it is called. */
+/**
+ * What a device of the local net sees before it is paired: the code that stands on the shop's own screen, and
+ * what it is called.
+ */
 export function PairScreen({ code: begun }: { readonly code: string }) {
   const [code, setCode] = useState(begun);
   const [name, setName] = useState("");
@@ -25,7 +28,8 @@ export function PairScreen({ code: begun }: { readonly code: string }) {
       <PageTitle says="Pair this device" />
       <h1 className="border-b-4 border-secondary pb-3 text-[38px]">Pair this device with the shop</h1>
       <p className="text-[21px]">
-        On the shop’s own computer: The shop, People and devices, “Pair a device”. The code is good for ten minutes and for one device.
+        On the shop’s own computer: The shop, People and devices, “Pair a device”. The code is good for ten
+        minutes and for one device.
       </p>
       <label htmlFor={ids.code} className="text-[21px] font-semibold">
         Code

@@ -9,7 +9,13 @@ import { askDoor } from "./ask-door";
 import { PinField } from "./pin-field";
 
 /** Who works at this device now: a name and its PIN. */
-export function SignInScreen({ people, next }: { readonly people: readonly { readonly id: number; readonly name: string }[]; readonly next: string }) {
+export function SignInScreen({
+  people,
+  next,
+}: {
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly next: string;
+}) {
   const [who, setWho] = useState<number | null>(people.length === 1 ? (people[0]?.id ?? null) : null);
   const [pin, setPin] = useState("");
   const [fault, setFault] = useState<string | null>(null);
@@ -30,7 +36,11 @@ export function SignInScreen({ people, next }: { readonly people: readonly { rea
       <PageTitle says="Sign in" />
       <h1 className="border-b-4 border-secondary pb-3 text-[38px] md:col-span-2">Who is it?</h1>
       <section aria-label="Who works here">
-        {people.length === 0 && <p className="text-[21px]">Nobody is known yet. On the shop’s own computer: The shop, People and devices.</p>}
+        {people.length === 0 && (
+          <p className="text-[21px]">
+            Nobody is known yet. On the shop’s own computer: The shop, People and devices.
+          </p>
+        )}
         <ul>
           {people.map((p) => (
             <li key={p.id}>
@@ -49,14 +59,23 @@ export function SignInScreen({ people, next }: { readonly people: readonly { rea
         <FaultLine says={fault} className="text-[20px]" />
         <div className="grid grid-cols-3 gap-2">
           {["1", "2", "3", "4", "5", "6", "7", "8", "9"].map((n) => (
-            <button key={n} type="button" className="key-button figures h-[64px] justify-center text-[26px]" onClick={() => figure(n)}>
+            <button
+              key={n}
+              type="button"
+              className="key-button figures h-[64px] justify-center text-[26px]"
+              onClick={() => figure(n)}
+            >
               {n}
             </button>
           ))}
           <button type="button" className="key-button h-[64px] justify-center" onClick={() => setPin("")}>
             Clear
           </button>
-          <button type="button" className="key-button figures h-[64px] justify-center text-[26px]" onClick={() => figure("0")}>
+          <button
+            type="button"
+            className="key-button figures h-[64px] justify-center text-[26px]"
+            onClick={() => figure("0")}
+          >
             0
           </button>
         </div>

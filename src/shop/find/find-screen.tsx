@@ -31,7 +31,10 @@ const answer: z.ZodType<FoundJob[]> = z.array(
 /** A hand that types on is not asked for at each letter. */
 const PAUSE_MS = 120;
 
-/** One box for everything: what is typed is looked for in numbers, units, serial numbers, customers, parts and their numbers. */
+/**
+ * One box for everything: what is typed is looked for in numbers, units, serial numbers, customers, parts and
+ * their numbers.
+ */
 export function FindScreen({ typed, found: first }: { typed: string; found: readonly FoundJob[] }) {
   const router = useRouter();
   const [words, setWords] = useState(typed);
@@ -52,7 +55,8 @@ export function FindScreen({ typed, found: first }: { typed: string; found: read
           window.history.replaceState(null, "", `/find?q=${encodeURIComponent(words)}`);
         })
         .catch((e: unknown) => {
-          if (!stop.signal.aborted) setFault(whatFailed(e, "Not looked for", "What is shown is from before."));
+          if (!stop.signal.aborted)
+            setFault(whatFailed(e, "Not looked for", "What is shown is from before."));
         });
     }, PAUSE_MS);
     return () => {
@@ -98,14 +102,22 @@ export function FindScreen({ typed, found: first }: { typed: string; found: read
               </span>
               <span className="truncate">{j.customerName}</span>
               <span>
-                {j.handedBackAt ? `went home ${dayAs(j.handedBackAt, "d MMM yyyy")}` : `at ${STAGE_NAMES[j.stage]}, since ${dayAs(j.takenIn, "d MMM")}`}
-                {j.warrantyOf && <span className="block text-[17px] font-semibold text-error">came back from {j.warrantyOf}</span>}
+                {j.handedBackAt
+                  ? `went home ${dayAs(j.handedBackAt, "d MMM yyyy")}`
+                  : `at ${STAGE_NAMES[j.stage]}, since ${dayAs(j.takenIn, "d MMM")}`}
+                {j.warrantyOf && (
+                  <span className="block text-[17px] font-semibold text-error">
+                    came back from {j.warrantyOf}
+                  </span>
+                )}
               </span>
             </a>
           </li>
         ))}
       </ul>
-      {of.trim() !== "" && found.length === 0 && <p className="px-5 pb-10 text-[24px]">No job has all of “{of.trim()}”.</p>}
+      {of.trim() !== "" && found.length === 0 && (
+        <p className="px-5 pb-10 text-[24px]">No job has all of “{of.trim()}”.</p>
+      )}
     </main>
   );
 }

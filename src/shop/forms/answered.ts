@@ -6,9 +6,16 @@ import { asWhoMay } from "@/door/who";
 import { notDone, troubleIn } from "@/store/trouble";
 
 /** What the row is known by now that a form was taken; or where it was wrong, and what about it. */
-export type FormAnswer = { readonly ok: true; readonly key: string } | { readonly ok: false; readonly field: string; readonly says: string };
+export type FormAnswer =
+  | { readonly ok: true; readonly key: string }
+  | { readonly ok: false; readonly field: string; readonly says: string };
 
-/** The way of one thing that is set: do it, show it everywhere. Answers what was wrong with it; null: it is set. @param needs who may do it */
+/**
+ * The way of one thing that is set: do it, show it everywhere. Answers what was wrong with it; null: it is
+ * set.
+ *
+ * @param needs who may do it
+ */
 export async function setting(needs: Role, work: () => Promise<void>): Promise<string | null> {
   const answer = await answered(needs, async () => {
     await work();
@@ -17,7 +24,11 @@ export async function setting(needs: Role, work: () => Promise<void>): Promise<s
   return answer.ok ? null : answer.says;
 }
 
-/** The way of every form of the shop: do it, show it everywhere, say what was wrong. @param work answers what the row is known by */
+/**
+ * The way of every form of the shop: do it, show it everywhere, say what was wrong.
+ *
+ * @param work answers what the row is known by
+ */
 export async function answered(needs: Role, work: () => Promise<string>): Promise<FormAnswer> {
   try {
     const key = await asWhoMay(needs, work);

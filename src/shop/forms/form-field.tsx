@@ -19,7 +19,17 @@ export interface FieldOfForm {
   readonly wide?: boolean;
 }
 
-export function FormField({ field: f, value, fault, put }: { field: FieldOfForm; value: string; fault: string | null; put: (text: string) => void }) {
+export function FormField({
+  field: f,
+  value,
+  fault,
+  put,
+}: {
+  field: FieldOfForm;
+  value: string;
+  fault: string | null;
+  put: (text: string) => void;
+}) {
   const id = useId();
   if (f.flag) {
     const on = value === "yes";
@@ -38,7 +48,13 @@ export function FormField({ field: f, value, fault, put }: { field: FieldOfForm;
         {f.label}
       </label>
       {f.options ? (
-        <select id={id} className="field" value={value} aria-invalid={fault ? true : undefined} onChange={(e) => put(e.target.value)}>
+        <select
+          id={id}
+          className="field"
+          value={value}
+          aria-invalid={fault ? true : undefined}
+          onChange={(e) => put(e.target.value)}
+        >
           <option value="">choose …</option>
           {f.options.map(([option, says]) => (
             <option key={option} value={option}>

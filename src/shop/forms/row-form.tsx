@@ -9,7 +9,10 @@ import type { FormAnswer } from "./answered";
 import { type FieldOfForm, FormField } from "./form-field";
 import { useForm } from "./use-form";
 
-/** One row of what the shop keeps as a form: a new one, or one that is there, to be changed and retired. What is typed is kept in the browser until it is saved. */
+/**
+ * One row of what the shop keeps as a form: a new one, or one that is there, to be changed and retired. What
+ * is typed is kept in the browser until it is saved.
+ */
 export function RowForm({
   name,
   isNew,
@@ -43,7 +46,11 @@ export function RowForm({
   const { cells, changed, put, forget } = useForm(name, saved);
   const [fault, setFault] = useState<{ field: string; says: string } | null>(null);
   const ask = async (answer: Promise<FormAnswer>): Promise<void> => {
-    const got = await answer.catch((e) => ({ ok: false as const, field: "", says: whatFailed(e, "Not saved", "What you typed is kept here; try again.") }));
+    const got = await answer.catch((e) => ({
+      ok: false as const,
+      field: "",
+      says: whatFailed(e, "Not saved", "What you typed is kept here; try again."),
+    }));
     setFault(got.ok ? null : got);
     if (!got.ok) return;
     forget();
@@ -65,9 +72,18 @@ export function RowForm({
         ))}
       </div>
       {note && <p className="hush text-[18px]">{note}</p>}
-      <FaultLine says={fault && !fields.some((f) => f.column === fault.field) ? fault.says : null} className="text-[20px]" />
+      <FaultLine
+        says={fault && !fields.some((f) => f.column === fault.field) ? fault.says : null}
+        className="text-[20px]"
+      />
       <div className="flex gap-2 [&>:first-child]:flex-1">
-        <KeyButton keyName={mainKey} look="main" className="justify-center" disabled={!changed} onPress={() => void ask(save(cells))}>
+        <KeyButton
+          keyName={mainKey}
+          look="main"
+          className="justify-center"
+          disabled={!changed}
+          onPress={() => void ask(save(cells))}
+        >
           {isNew ? add : "Save the changes"}
         </KeyButton>
         {changed && (

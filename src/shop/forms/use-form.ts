@@ -8,7 +8,8 @@ import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/br
 const typedCells = z.record(z.string(), z.string());
 
 /**
- * What is typed into a form, kept in the browser until it is saved: a reload, or another row looked at meanwhile, loses nothing.
+ * What is typed into a form, kept in the browser until it is saved: a reload, or another row looked at
+ * meanwhile, loses nothing.
  *
  * @param name of the form and its row
  * @param saved what stands in the shop

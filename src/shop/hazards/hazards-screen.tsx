@@ -15,12 +15,16 @@ export interface KindHazards {
   readonly own: boolean;
 }
 
-/** What is proposed for each kind of unit when it is taken in. It counts at a job once somebody says so there. */
+/**
+ * What is proposed for each kind of unit when it is taken in. It counts at a job once somebody says so there.
+ */
 export function HazardsScreen({ kinds }: { kinds: readonly KindHazards[] }) {
   const [kind, setKind] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const set = async (of: string, hazards: readonly Hazard[] | null): Promise<void> => {
-    const says = await setKindHazards({ kind: of, hazards: hazards && [...hazards] }).catch((e) => whatFailed(e, "Not saved", "Press it again."));
+    const says = await setKindHazards({ kind: of, hazards: hazards && [...hazards] }).catch((e) =>
+      whatFailed(e, "Not saved", "Press it again."),
+    );
     setFault(says);
     if (says === null && of === kind) setKind("");
   };
@@ -29,7 +33,8 @@ export function HazardsScreen({ kinds }: { kinds: readonly KindHazards[] }) {
       <ShopHead title="What can hurt, by kind of unit" back={{ href: "/settings", says: "The shop" }} />
       <main className="flex flex-col gap-3 p-5">
         <p className="max-w-[80ch] text-[20px]">
-          Proposed when a unit of the kind is taken in, also where its name only ends so. What is said at a unit is kept for the next of its kind.
+          Proposed when a unit of the kind is taken in, also where its name only ends so. What is said at a
+          unit is kept for the next of its kind.
         </p>
         <div className="flex items-end gap-3">
           <label className="words w-[340px]">
@@ -49,7 +54,10 @@ export function HazardsScreen({ kinds }: { kinds: readonly KindHazards[] }) {
         <FaultLine says={fault} className="text-[20px]" />
         <ul aria-label="Kinds of units">
           {kinds.map((k) => (
-            <li key={k.kind} className="grid grid-cols-[170px_minmax(0,1fr)_124px] items-center gap-3 border-b-2 border-base-300 py-1.5">
+            <li
+              key={k.kind}
+              className="grid grid-cols-[170px_minmax(0,1fr)_124px] items-center gap-3 border-b-2 border-base-300 py-1.5"
+            >
               <span className="text-[20px] font-semibold first-letter:uppercase">{k.kind}</span>
               <fieldset className="grid grid-cols-9 gap-1.5" aria-label={k.kind}>
                 {HAZARD_WORDS.map(({ hazard, says }) => {
@@ -59,7 +67,9 @@ export function HazardsScreen({ kinds }: { kinds: readonly KindHazards[] }) {
                       key={hazard}
                       className="small justify-center !px-0.5 text-center !text-[17px] !leading-none"
                       pressed={on}
-                      onPress={() => void set(k.kind, on ? k.hazards.filter((h) => h !== hazard) : [...k.hazards, hazard])}
+                      onPress={() =>
+                        void set(k.kind, on ? k.hazards.filter((h) => h !== hazard) : [...k.hazards, hazard])
+                      }
                     >
                       {says}
                     </KeyButton>
@@ -67,7 +77,11 @@ export function HazardsScreen({ kinds }: { kinds: readonly KindHazards[] }) {
                 })}
               </fieldset>
               {k.own ? (
-                <KeyButton className="small justify-center" onPress={() => void set(k.kind, null)} label={`Forget what was said of: ${k.kind}`}>
+                <KeyButton
+                  className="small justify-center"
+                  onPress={() => void set(k.kind, null)}
+                  label={`Forget what was said of: ${k.kind}`}
+                >
                   Forget it
                 </KeyButton>
               ) : (

@@ -10,10 +10,16 @@ import { KeyButton } from "@/ui/key-button";
 import { Way } from "@/ui/way";
 import { ShopHead } from "../shop-head";
 
-const answered = z.union([z.object({ number: z.string(), missing: z.array(z.string()) }), z.object({ path: z.string().optional(), says: z.string() })]);
+const answered = z.union([
+  z.object({ number: z.string(), missing: z.array(z.string()) }),
+  z.object({ path: z.string().optional(), says: z.string() }),
+]);
 type Taken = { readonly number: string; readonly missing: readonly string[] };
 
-/** Jobs from elsewhere: a job file is read through, refused whole with the place where it is wrong, or taken in whole. */
+/**
+ * Jobs from elsewhere: a job file is read through, refused whole with the place where it is wrong, or taken
+ * in whole.
+ */
 export function JobFilesScreen() {
   const { take, busy, fault, taken, again } = useTakeIn();
   return (
@@ -23,7 +29,14 @@ export function JobFilesScreen() {
         <section aria-label="In">
           <h2 className="border-b-2 border-base-content text-[24px]">Take one in</h2>
           <div className="py-4">
-            <FilePick label="Job file" accept=".zip,.json" keyName=" " look="main" disabled={busy} onFile={(file) => void take(file, false)}>
+            <FilePick
+              label="Job file"
+              accept=".zip,.json"
+              keyName=" "
+              look="main"
+              disabled={busy}
+              onFile={(file) => void take(file, false)}
+            >
               {busy ? "Reading it …" : "Choose a job file"}
             </FilePick>
           </div>
@@ -54,10 +67,12 @@ export function JobFilesScreen() {
         <section aria-label="What a job file is">
           <h2 className="border-b-2 border-base-content text-[24px]">What it is</h2>
           <p className="py-2 text-[20px]">
-            One job with its strip, findings, orders and pictures, as NUMBER.demontage.zip, or its job.json alone. The customer’s name and contact are not in
-            it, nor where a picture was taken.
+            One job with its strip, findings, orders and pictures, as NUMBER.demontage.zip, or its job.json
+            alone. The customer’s name and contact are not in it, nor where a picture was taken.
           </p>
-          <p className="text-[20px]">It is taken in whole or not at all. A number that this shop has already is not written over.</p>
+          <p className="text-[20px]">
+            It is taken in whole or not at all. A number that this shop has already is not written over.
+          </p>
           <p className="hush pt-2 text-[19px]">To give one out: at the job’s history, “Save the job file”.</p>
         </section>
       </main>
@@ -79,11 +94,17 @@ function useTakeIn() {
       const form = new FormData();
       if (asNew) form.set("asNew", "yes");
       form.set("file", file);
-      const answer = answered.parse(await (await fetch("/api/jobs/from-file", { method: "POST", body: form })).json());
+      const answer = answered.parse(
+        await (await fetch("/api/jobs/from-file", { method: "POST", body: form })).json(),
+      );
       if ("number" in answer) setTaken(answer);
       else {
         const isThere = answer.path === "job.number" && !asNew;
-        setFault(isThere ? "This shop has a job of that number already." : sentence([answer.path, answer.says].filter(Boolean).join(": ")));
+        setFault(
+          isThere
+            ? "This shop has a job of that number already."
+            : sentence([answer.path, answer.says].filter(Boolean).join(": ")),
+        );
         if (isThere) setAgain(file);
       }
     } catch (e) {

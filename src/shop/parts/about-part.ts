@@ -10,7 +10,10 @@ export async function partNumbered(number: string): Promise<AboutPart | null> {
   return {
     part,
     offers: await offersFor([number]),
-    replacedBy: (await replacedBy(number)).map((p) => ({ ...brief(p), when: p.replaces.find((r) => r.number === number)?.when })),
+    replacedBy: (await replacedBy(number)).map((p) => ({
+      ...brief(p),
+      when: p.replaces.find((r) => r.number === number)?.when,
+    })),
     inKits: (await kitsWith([number])).map(brief),
   };
 }

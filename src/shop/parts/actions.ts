@@ -6,7 +6,9 @@ import { Fault, readWith } from "@/core/fault";
 import { asWhoMay } from "@/door/who";
 import { undoImport } from "@/store/imports";
 
-export type TakenBack = { readonly ok: true; readonly back: number; readonly stayed: number } | { readonly ok: false; readonly says: string };
+export type TakenBack =
+  | { readonly ok: true; readonly back: number; readonly stayed: number }
+  | { readonly ok: false; readonly says: string };
 
 /** Takes the last import back. */
 export async function takeImportBack(id: number): Promise<TakenBack> {

@@ -27,14 +27,25 @@ const file = (content: string | Uint8Array, name = "table.csv"): string => {
   writeFileSync(path, content);
   return path;
 };
-const part = (number: string, more: object = {}): CataloguePart => cataloguePart.parse({ number, name: `part ${number}`, spec: { kind: "kit" }, ...more });
-const numbers = async (): Promise<string[]> => (await db("catalogue").select("number").orderBy("number")).map((r) => r.number);
+const part = (number: string, more: object = {}): CataloguePart =>
+  cataloguePart.parse({ number, name: `part ${number}`, spec: { kind: "kit" }, ...more });
+const numbers = async (): Promise<string[]> =>
+  (await db("catalogue").select("number").orderBy("number")).map((r) => r.number);
 
 describe("a file of parts", () => {
   it("is looked through first, and changes nothing until it is taken in", async () => {
     await putRows(db, partRows, [part("A-1"), part("A-2")]);
-    const path = file("number,name,kind,price\nA-1,part A-1,kit,0\nA-2,another name,kit,\nA-3,a third,kit,2.5\n");
-    expect(await importPreview(path)).toMatchObject({ table: "parts", rows: 3, added: 1, changed: 1, same: 1, faulty: 0 });
+    const path = file(
+      "number,name,kind,price\nA-1,part A-1,kit,0\nA-2,another name,kit,\nA-3,a third,kit,2.5\n",
+    );
+    expect(await importPreview(path)).toMatchObject({
+      table: "parts",
+      rows: 3,
+      added: 1,
+      changed: 1,
+      same: 1,
+      faulty: 0,
+    });
     expect(await numbers()).toEqual(["A-1", "A-2"]);
     expect(await importFile(path, "table.csv")).toMatchObject({ added: 1, changed: 1, same: 1 });
     expect((await partsNumbered(["A-2", "A-3"])).map((p) => [p.name, p.price])).toEqual([
@@ -104,7 +115,9 @@ describe("a file of parts", () => {
     ["number,name,kind,kind\nA,b,kit,kit\n", /has two columns "kind"/],
     [Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0, 0, 0, 0]), /no table in text form/],
   ])("that is none is refused with a sentence: %j", async (content, says) => {
-    await expect(importFile(file(content), "table.csv")).rejects.toMatchObject({ says: expect.stringMatching(says) });
+    await expect(importFile(file(content), "table.csv")).rejects.toMatchObject({
+      says: expect.stringMatching(says),
+    });
     expect(await lastImports()).toEqual([]);
   });
   it("with a quotation mark that is never closed loses nothing but that row and what it swallowed, and says so", async () => {
@@ -133,7 +146,10 @@ describe("a file of parts", () => {
     expect(await partsNumbered(["W-1"])).toEqual([{ ...whole, price: 7.5, needsAlso: [], stock: 0 }]);
   });
   it("of offers goes to the offers", async () => {
-    await importFile(file('supplier,number,price,pack,lead_days\nNorth,A-1,"2,50",10,3\nNorth,A-1,0.4,1,3\n'), "offers.csv");
+    await importFile(
+      file('supplier,number,price,pack,lead_days\nNorth,A-1,"2,50",10,3\nNorth,A-1,0.4,1,3\n'),
+      "offers.csv",
+    );
     expect(await offersFor(["A-1"])).toEqual([
       { supplier: "North", number: "A-1", price: 0.4, pack: 1, minPacks: 1, leadDays: 3 },
       { supplier: "North", number: "A-1", price: 2.5, pack: 10, minPacks: 1, leadDays: 3 },
@@ -145,7 +161,10 @@ describe("an import that is taken back", () => {
   it("leaves everything as it was, but for what was changed again since", async () => {
     const before = [part("A-1"), part("A-2", { price: 5 })];
     await putRows(db, partRows, before);
-    await importFile(file("number,name,kind,price\nA-1,other,kit,1\nA-2,other,kit,1\nA-3,new,kit,1\nA-4,new,kit,1\n"), "table.csv");
+    await importFile(
+      file("number,name,kind,price\nA-1,other,kit,1\nA-2,other,kit,1\nA-3,new,kit,1\nA-4,new,kit,1\n"),
+      "table.csv",
+    );
     await putRows(db, partRows, [part("A-4", { stock: 7 })]);
     const [last] = await lastImports();
     expect(last).toMatchObject({ file: "table.csv", added: 2, changed: 2 });
@@ -192,14 +211,30 @@ describe("a file that is no table is refused before it is gone through", () => {
     expect([await numbers(), await lastImports()]).toEqual([[], []]);
   });
   it("and a cell of twenty thousand blanks is a fault of its row", async () => {
-    const report = await importPreview(file(`number,name,kind,needs_also\nA-1,wheel,gear,x${" ".repeat(19_000)}(\n`));
-    expect(report.faults[0]).toMatchObject({ row: 2, column: "needs_also", says: expect.stringContaining("is not read") });
+    const report = await importPreview(
+      file(`number,name,kind,needs_also\nA-1,wheel,gear,x${" ".repeat(19_000)}(\n`),
+    );
+    expect(report.faults[0]).toMatchObject({
+      row: 2,
+      column: "needs_also",
+      says: expect.stringContaining("is not read"),
+    });
   });
 });
 
 describe("the file that goes out", () => {
   it("holds nothing that a spreadsheet would execute, and comes back as it was", async () => {
-    const sly = ['=HYPERLINK("http://x")', "+1+1", "-2+3", "@SUM(A1)", "\tx", "'=quoted", "-5", "+49 30", "plain"];
+    const sly = [
+      '=HYPERLINK("http://x")',
+      "+1+1",
+      "-2+3",
+      "@SUM(A1)",
+      "\tx",
+      "'=quoted",
+      "-5",
+      "+49 30",
+      "plain",
+    ];
     for (const s of sly) {
       expect(guarded(s)).not.toMatch(/^[=@\t]/);
       expect(/^[+-]/.test(guarded(s))).toBe(s === "-5");

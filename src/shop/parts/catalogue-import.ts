@@ -11,7 +11,13 @@ const SAMPLE = 6;
 /** So much of a cell is shown before a table is taken in. */
 const SHOWN_SIGNS = 200;
 const MOST_ROWS = 1e6;
-const SEPARATORS: Readonly<Record<string, string>> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars", ":": "colons" };
+const SEPARATORS: Readonly<Record<string, string>> = {
+  ",": "commas",
+  ";": "semicolons",
+  "\t": "tabs",
+  "|": "bars",
+  ":": "colons",
+};
 export const separatorInWords = (d: string): string => SEPARATORS[d] ?? `"${d}"`;
 
 /** Which table a file holds, by its headings; a sentence where it is none. */
@@ -35,7 +41,8 @@ export interface HowToRead {
 }
 
 /**
- * Goes through a file and hands on what can be read, a few hundred rows at a time. A column that is not in the file leaves what stands there: a list of new prices takes nothing else away.
+ * Goes through a file and hands on what can be read, a few hundred rows at a time. A column that is not in
+ * the file leaves what stands there: a list of new prices takes nothing else away.
  */
 async function through(
   path: string,
@@ -49,21 +56,30 @@ async function through(
   const sample: Cells[] = [];
   const seen = new Map<string, number>();
   const count = { rows: 0, faulty: 0, added: 0, changed: 0, same: 0 };
-  const asNamed = (cells: readonly string[]): Record<string, string> => Object.fromEntries(headings.map((h, i) => [h, cells[i] ?? ""]));
+  const asNamed = (cells: readonly string[]): Record<string, string> =>
+    Object.fromEntries(headings.map((h, i) => [h, cells[i] ?? ""]));
   const fault = (row: number, column: string, says: string): void => {
     count.faulty++;
     if (faults.length < SHOWN_FAULTS) faults.push({ row, column, says });
   };
-  const read = (t: Table<unknown>, { row, cells, fault: says }: CsvRow, there: ReadonlyMap<string, unknown>): unknown => {
+  const read = (
+    t: Table<unknown>,
+    { row, cells, fault: says }: CsvRow,
+    there: ReadonlyMap<string, unknown>,
+  ): unknown => {
     count.rows++;
     const named = asNamed(cells);
-    if (sample.length < SAMPLE) sample.push(Object.fromEntries(Object.entries(named).map(([h, cell]) => [h, cell.slice(0, SHOWN_SIGNS)])));
+    if (sample.length < SAMPLE)
+      sample.push(
+        Object.fromEntries(Object.entries(named).map(([h, cell]) => [h, cell.slice(0, SHOWN_SIGNS)])),
+      );
     if (says) return fault(row, "", says);
     try {
       const old = there.get(t.keyIn(named));
       const value = t.read(old === undefined ? named : { ...t.write(old), ...named });
       const before = seen.get(t.keyOf(value));
-      if (before) return fault(row, t.must[0] as string, `stands in row ${before} already; this row is left out`);
+      if (before)
+        return fault(row, t.must[0] as string, `stands in row ${before} already; this row is left out`);
       seen.set(t.keyOf(value), row);
       return value;
     } catch (e) {
@@ -93,7 +109,14 @@ async function through(
   }
   if (!table) throw new Fault("file", "is empty");
   const known = table.columns;
-  return { table: table.name, manner, faults, sample, unknown: headings.filter((h) => h && !known.includes(h)), ...count };
+  return {
+    table: table.name,
+    manner,
+    faults,
+    sample,
+    unknown: headings.filter((h) => h && !known.includes(h)),
+    ...count,
+  };
 }
 
 /** What taking this file in would do; nothing is changed. */

@@ -7,7 +7,10 @@ const ENCODINGS: Readonly<Record<ImportReport["manner"]["encoding"], string>> = 
   "windows-1252": "an older Western alphabet (Windows-1252)",
 };
 
-/** What taking a table in would do: how many rows of which sort, which cannot be read and why, and the first of them as they were read. */
+/**
+ * What taking a table in would do: how many rows of which sort, which cannot be read and why, and the first
+ * of them as they were read.
+ */
 export function ImportPreview({ report }: { report: ImportReport }) {
   const n = (x: number): string => x.toLocaleString("en");
   const tiles = [
@@ -28,14 +31,18 @@ export function ImportPreview({ report }: { report: ImportReport }) {
       </dl>
       <p className="hush text-[18px]">
         {n(report.rows)} rows of {report.table}, written in {ENCODINGS[report.manner.encoding]}.
-        {report.unknown.length > 0 && ` Nothing is read from ${report.unknown.map((u) => `“${u}”`).join(", ")}.`}
+        {report.unknown.length > 0 &&
+          ` Nothing is read from ${report.unknown.map((u) => `“${u}”`).join(", ")}.`}
       </p>
       {report.faults.length > 0 && (
         <section aria-label="Left out">
           <h3 className="text-[21px] text-error">Left out, and why</h3>
           <ul className="max-h-[170px] overflow-y-auto border-y-2 border-error">
             {report.faults.map((f) => (
-              <li key={`${f.row} ${f.column}`} className="flex gap-3 border-b-2 border-base-300 py-0.5 text-[19px] last:border-b-0">
+              <li
+                key={`${f.row} ${f.column}`}
+                className="flex gap-3 border-b-2 border-base-300 py-0.5 text-[19px] last:border-b-0"
+              >
                 <span className="figures w-[100px] shrink-0 text-[17px]">row {n(f.row)}</span>
                 <span>
                   {f.column && <b>{f.column}: </b>}
@@ -44,7 +51,9 @@ export function ImportPreview({ report }: { report: ImportReport }) {
               </li>
             ))}
           </ul>
-          {report.faulty > report.faults.length && <p className="hush text-[18px]">and {n(report.faulty - report.faults.length)} more</p>}
+          {report.faulty > report.faults.length && (
+            <p className="hush text-[18px]">and {n(report.faulty - report.faults.length)} more</p>
+          )}
         </section>
       )}
     </>

@@ -10,7 +10,10 @@ export type RowFault = Frozen<z.infer<typeof rowFault>>;
 export const importReport = z.strictObject({
   table: z.enum(TABLE_NAMES),
   /** how the file is written */
-  manner: z.strictObject({ encoding: z.enum(["utf-8", "utf-16le", "utf-16be", "windows-1252"]), delimiter: z.string() }),
+  manner: z.strictObject({
+    encoding: z.enum(["utf-8", "utf-16le", "utf-16be", "windows-1252"]),
+    delimiter: z.string(),
+  }),
   rows: z.int(),
   added: z.int(),
   changed: z.int(),
@@ -27,5 +30,12 @@ export type ImportReport = Frozen<z.infer<typeof importReport>>;
 
 /** A line of an answer that is told as it comes: how far it is, what came of it, or what was wrong. */
 export const toldLine = <T extends z.ZodType>(done: T) =>
-  z.union([z.strictObject({ rows: z.int() }), z.strictObject({ done }), z.strictObject({ path: z.string(), says: z.string() })]);
-export type Told<T> = { readonly rows: number } | { readonly done: T } | { readonly path: string; readonly says: string };
+  z.union([
+    z.strictObject({ rows: z.int() }),
+    z.strictObject({ done }),
+    z.strictObject({ path: z.string(), says: z.string() }),
+  ]);
+export type Told<T> =
+  | { readonly rows: number }
+  | { readonly done: T }
+  | { readonly path: string; readonly says: string };

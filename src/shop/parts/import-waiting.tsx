@@ -12,8 +12,17 @@ const SEPARATORS = [
   { is: ":", says: "colons" },
 ] as const;
 
-/** A table that was looked through and waits for its word: how its cells are read, what it would change, and the key that takes it in. */
-export function ImportWaiting({ waiting, tables: { busy, lookThrough, takeIn, leave } }: { waiting: Waiting; tables: TableImport }) {
+/**
+ * A table that was looked through and waits for its word: how its cells are read, what it would change, and
+ * the key that takes it in.
+ */
+export function ImportWaiting({
+  waiting,
+  tables: { busy, lookThrough, takeIn, leave },
+}: {
+  waiting: Waiting;
+  tables: TableImport;
+}) {
   return (
     <>
       <div className="flex flex-wrap items-end gap-4">
@@ -41,7 +50,9 @@ export function ImportWaiting({ waiting, tables: { busy, lookThrough, takeIn, le
             Take {inFigures(waiting.report.added + waiting.report.changed)} rows in
           </KeyButton>
         )}
-        {waiting.report && waiting.report.added + waiting.report.changed === 0 && <p className="says flex items-center">There is nothing new in it.</p>}
+        {waiting.report && waiting.report.added + waiting.report.changed === 0 && (
+          <p className="says flex items-center">There is nothing new in it.</p>
+        )}
         <KeyButton keyName="Z" disabled={busy !== null} onPress={() => void leave(waiting)}>
           Leave it
         </KeyButton>

@@ -34,7 +34,12 @@ export function PartFormScreen({ number, cells, offers, suppliers, currency }: P
           save={(cells) => saveRow({ table: "parts", key: number, cells })}
           retire={{
             says: discontinued ? "Made again" : "Discontinued",
-            how: () => saveRow({ table: "parts", key: number, cells: { ...cells, discontinued: discontinued ? "" : "yes" } }),
+            how: () =>
+              saveRow({
+                table: "parts",
+                key: number,
+                cells: { ...cells, discontinued: discontinued ? "" : "yes" },
+              }),
           }}
           add="Put it in the catalogue"
           mainKey=" "
@@ -62,7 +67,8 @@ export function PartFormScreen({ number, cells, offers, suppliers, currency }: P
                         {o.cells.supplier}
                         <span className="block text-[17px]">
                           {o.cells.price} {currency}
-                          {o.cells.pack !== "1" && ` for ${o.cells.pack}`} · {o.cells.lead_days === "1" ? "1 day" : `${o.cells.lead_days} days`}
+                          {o.cells.pack !== "1" && ` for ${o.cells.pack}`} ·{" "}
+                          {o.cells.lead_days === "1" ? "1 day" : `${o.cells.lead_days} days`}
                         </span>
                       </PickRow>
                     </li>
@@ -76,7 +82,10 @@ export function PartFormScreen({ number, cells, offers, suppliers, currency }: P
                   saved={offer?.cells ?? { number }}
                   fieldsOf={offerFields(currency, suppliers, !offer)}
                   save={(cells) => saveRow({ table: "offers", key: offer?.key ?? null, cells })}
-                  retire={{ says: "Take it out", how: () => takeRowOut({ table: "offers", key: offer?.key ?? "" }) }}
+                  retire={{
+                    says: "Take it out",
+                    how: () => takeRowOut({ table: "offers", key: offer?.key ?? "" }),
+                  }}
                   add="Put the offer in"
                   onSaved={setPicked}
                 />

@@ -20,6 +20,9 @@ export async function partFormView(number: string | undefined): Promise<PartForm
   if (!number) return { number: null, cells: {}, offers: [], suppliers, currency };
   const [part] = await partsNumbered([number]);
   if (!part) return null;
-  const offers = (await offersFor([number])).map((o) => ({ key: offersTable.keyOf(o), cells: offersTable.write(o) }));
+  const offers = (await offersFor([number])).map((o) => ({
+    key: offersTable.keyOf(o),
+    cells: offersTable.write(o),
+  }));
   return { number, cells: partsTable.write(part), offers, suppliers, currency };
 }

@@ -14,8 +14,21 @@ import { PartSheet } from "./part-sheet";
 /** More than anybody scrolls through; another word finds better. */
 const MOST_SHOWN = 1000;
 
-/** The catalogue: type, and it is there; arrows go through what was found, the sheet beside it says everything about the one that is marked. */
-export function PartsScreen({ first, count, currency, asked }: { first: FoundParts; count: number; currency: string; asked: string }) {
+/**
+ * The catalogue: type, and it is there; arrows go through what was found, the sheet beside it says everything
+ * about the one that is marked.
+ */
+export function PartsScreen({
+  first,
+  count,
+  currency,
+  asked,
+}: {
+  first: FoundParts;
+  count: number;
+  currency: string;
+  asked: string;
+}) {
   const [typed, setTyped] = useState(asked);
   const [{ parts: found, total, more }, setFound] = useState(first);
   const [at, setAt] = useState(0);
@@ -37,7 +50,8 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
       setFault(null);
       window.history.replaceState(null, "", words ? `/parts?q=${encodeURIComponent(words)}` : "/parts");
     } catch (e) {
-      if (turn === looked.current) setFault(whatFailed(e, "Not looked up", "What is shown may be out of date."));
+      if (turn === looked.current)
+        setFault(whatFailed(e, "Not looked up", "What is shown may be out of date."));
     }
   };
   useEffect(() => {
@@ -90,7 +104,8 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
           )}
           {found.length === 0 && (
             <p className="p-5 text-[24px]">
-              Nothing matches. Try fewer characters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1.
+              Nothing matches. Try fewer characters, the size as three figures, or the unit; a number is also
+              found with O for 0 and I for 1.
             </p>
           )}
           <ul ref={list} aria-label="Parts found" className="min-h-0 flex-1 overflow-y-auto">
@@ -108,11 +123,15 @@ export function PartsScreen({ first, count, currency, asked }: { first: FoundPar
                       <span className="figures text-[18px] whitespace-nowrap">{p.number}</span>
                       <span className="truncate text-[20px] font-semibold">{p.name}</span>
                     </span>
-                    <span className="hush block truncate text-[18px]">{specInWords(p.spec) || p.spec.kind}</span>
+                    <span className="hush block truncate text-[18px]">
+                      {specInWords(p.spec) || p.spec.kind}
+                    </span>
                   </span>
                   <span className="text-right">
                     <span className="figures block text-[19px]">{money(p.price, currency)}</span>
-                    <span className={`block text-[17px] ${p.stock ? "" : p.discontinued ? "font-semibold text-error" : "hush"}`}>
+                    <span
+                      className={`block text-[17px] ${p.stock ? "" : p.discontinued ? "font-semibold text-error" : "hush"}`}
+                    >
                       {p.stock ? `${p.stock} in the drawer` : p.discontinued ? "✕ discontinued" : "to order"}
                     </span>
                   </span>

@@ -22,7 +22,11 @@ beforeAll(async () => {
 describe("everything about a part", () => {
   it("says what took its place, which kits it is in, and who sells it", async () => {
     expect((await partNumbered("VLB-40-241"))?.replacedBy).toEqual([
-      { number: "VLB-42-242", name: "Second-stage wheel 42 teeth", when: expect.stringMatching(/^together with pinion/) },
+      {
+        number: "VLB-42-242",
+        name: "Second-stage wheel 42 teeth",
+        when: expect.stringMatching(/^together with pinion/),
+      },
     ]);
     const wheel = await partNumbered("VLB-42-242");
     expect(wheel?.inKits.map((k) => k.number)).toEqual(["VLB-42-901"]);
@@ -55,12 +59,15 @@ describe("a table that is sent", () => {
     expect(existsSync(uploadedPath(next))).toBe(false);
   });
   it("is refused when it breaks off or is far too large, and leaves nothing behind", async () => {
-    await expect(keepUpload(stream(Buffer.from("a"), new Error("gone")))).rejects.toThrow(/broken off on its way/);
+    await expect(keepUpload(stream(Buffer.from("a"), new Error("gone")))).rejects.toThrow(
+      /broken off on its way/,
+    );
     const block = Buffer.alloc(MOST_BYTES / 4 + 1);
     await expect(keepUpload(stream(block, block, block, block))).rejects.toThrow(/larger than 200 MB/);
   });
   it("has no way out of its folder", () => {
-    for (const sly of ["../shop.sqlite", "..", "", "a/b", "%2e%2e"]) expect(() => uploadedPath(sly)).toThrow(Fault);
+    for (const sly of ["../shop.sqlite", "..", "", "a/b", "%2e%2e"])
+      expect(() => uploadedPath(sly)).toThrow(Fault);
   });
   it("is separated by something with a name", () => {
     expect([",", ";", "\t", "~"].map(separatorInWords)).toEqual(["commas", "semicolons", "tabs", '"~"']);

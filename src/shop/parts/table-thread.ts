@@ -12,7 +12,8 @@ export type TableTold = Told<ImportReport>;
 const MOST_MEMORY_MB = 512;
 
 /**
- * Looks a table through, or takes it in, in a thread of its own. Throws a Fault with what was wrong with the file. If the thread itself fails, what it had taken in is taken back.
+ * Looks a table through, or takes it in, in a thread of its own. Throws a Fault with what was wrong with the
+ * file. If the thread itself fails, what it had taken in is taken back.
  */
 export async function onTable(work: TableWork, tell: HowToRead["tell"]): Promise<ImportReport> {
   try {
@@ -20,7 +21,8 @@ export async function onTable(work: TableWork, tell: HowToRead["tell"]): Promise
   } catch (e) {
     if (e instanceof Fault) throw e;
     console.error(e);
-    if (work.what === "look") throw new Fault("file", "could not be gone through: it asks for more than a table needs");
+    if (work.what === "look")
+      throw new Fault("file", "could not be gone through: it asks for more than a table needs");
     const back = await database().then((db) => takeBackAbandoned(db)).then(() => true, () => false); // biome-ignore format: one question
     throw new Fault(
       "",

@@ -12,7 +12,9 @@ export function TablesOut() {
           </a>
         ))}
       </div>
-      <p className="hush pt-1 text-[18px]">Cells that a spreadsheet would take for a formula go out with an apostrophe before them.</p>
+      <p className="hush pt-1 text-[18px]">
+        Cells that a spreadsheet would take for a formula go out with an apostrophe before them.
+      </p>
     </section>
   );
 }

@@ -10,7 +10,10 @@ import { TablesOut } from "./tables-out";
 import { TakenInLately } from "./taken-in-lately";
 import { useTableImport } from "./use-table-import";
 
-/** Tables of parts, offers and suppliers: in with a look through first, out as they stand, the last ones taken back. */
+/**
+ * Tables of parts, offers and suppliers: in with a look through first, out as they stand, the last ones taken
+ * back.
+ */
 export function TablesScreen({ imports }: { imports: readonly Import[] }) {
   const choose = useRef<HTMLInputElement>(null);
   const tables = useTableImport();
@@ -37,8 +40,9 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
             <>
               <h2 className="text-[24px]">In</h2>
               <p className="max-w-[60ch] text-[20px]">
-                A table of parts, of offers, of suppliers or of greases, as CSV. It is checked first and shown; nothing changes until you say so. A row with the
-                number of a part that is here already takes its place.
+                A table of parts, of offers, of suppliers or of greases, as CSV. It is checked first and
+                shown; nothing changes until you say so. A row with the number of a part that is here already
+                takes its place.
               </p>
               <input
                 ref={choose}
@@ -52,14 +56,25 @@ export function TablesScreen({ imports }: { imports: readonly Import[] }) {
                   if (file) void tables.send(file);
                 }}
               />
-              <KeyButton keyName=" " look="main" disabled={busy !== null} onPress={() => choose.current?.click()}>
+              <KeyButton
+                keyName=" "
+                look="main"
+                disabled={busy !== null}
+                onPress={() => choose.current?.click()}
+              >
                 Choose a table
               </KeyButton>
               <p className="max-w-[60ch] pt-3 text-[20px]">
-                A shop that begins may take the standard set: bearings, circlips, spring pins and O-rings by their designation, without prices and without
-                anybody who sells them. It is looked through like any table, and can be taken back.
+                A shop that begins may take the standard set: bearings, circlips, spring pins and O-rings by
+                their designation, without prices and without anybody who sells them. It is looked through
+                like any table, and can be taken back.
               </p>
-              <KeyButton keyName="S" disabled={busy !== null} className="self-start" onPress={() => void tables.sendStandard()}>
+              <KeyButton
+                keyName="S"
+                disabled={busy !== null}
+                className="self-start"
+                onPress={() => void tables.sendStandard()}
+              >
                 Look at the standard set
               </KeyButton>
             </>

@@ -6,7 +6,15 @@ import { KeyButton } from "@/ui/key-button";
 import { inFigures } from "./use-table-import";
 
 /** The last tables that were taken in; the latest of them can be taken back. */
-export function TakenInLately({ imports, busy, onTakeBack }: { imports: readonly Import[]; busy: boolean; onTakeBack: (i: Import) => void }) {
+export function TakenInLately({
+  imports,
+  busy,
+  onTakeBack,
+}: {
+  imports: readonly Import[];
+  busy: boolean;
+  onTakeBack: (i: Import) => void;
+}) {
   const last = imports.find((i) => !i.undoneAt);
   return (
     <section aria-label="Taken in lately">
@@ -16,7 +24,8 @@ export function TakenInLately({ imports, busy, onTakeBack }: { imports: readonly
         {imports.map((i) => (
           <li key={i.id} className="border-b-2 border-base-300 py-2 text-[19px]">
             <b className="block truncate">{i.file}</b>
-            {dayAs(i.at, "d MMM, HH:mm")} · {i.table} · {inFigures(i.added)} new, {inFigures(i.changed)} changed
+            {dayAs(i.at, "d MMM, HH:mm")} · {i.table} · {inFigures(i.added)} new, {inFigures(i.changed)}{" "}
+            changed
             {i.undoneAt ? (
               <span className="hush block">taken back</span>
             ) : (

@@ -4,8 +4,15 @@ import type { Told } from "./import-report";
 /** A sentence for the screen, as against a failure of the program. */
 export class Refused extends Error {}
 
-/** Reads an answer that comes a line at a time: how far it is, then what came of it. Throws {@link Refused} with what was wrong. */
-export async function told<T>(answer: Response, line: z.ZodType<Told<T>>, rows: (n: number) => void): Promise<T> {
+/**
+ * Reads an answer that comes a line at a time: how far it is, then what came of it. Throws {@link Refused}
+ * with what was wrong.
+ */
+export async function told<T>(
+  answer: Response,
+  line: z.ZodType<Told<T>>,
+  rows: (n: number) => void,
+): Promise<T> {
   if (!answer.body || !answer.ok) throw new Refused(await refusal(answer));
   const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
   let rest = "";
@@ -26,5 +33,7 @@ export async function told<T>(answer: Response, line: z.ZodType<Told<T>>, rows: 
 
 const refusal = async (answer: Response): Promise<string> => {
   const body: unknown = await answer.json().catch(() => null);
-  return typeof body === "object" && body !== null && "says" in body ? String(body.says) : "No answer came. Try again.";
+  return typeof body === "object" && body !== null && "says" in body
+    ? String(body.says)
+    : "No answer came. Try again.";
 };

@@ -22,11 +22,16 @@ export function toldByLine<T>(work: (tell: (rows: number) => void) => Promise<T>
         line(
           e instanceof Fault
             ? { path: e.path, says: e.says }
-            : { path: "", says: "Something went wrong in the shop’s computer. Look at the list of what was taken in before you try again." },
+            : {
+                path: "",
+                says: "Something went wrong in the shop’s computer. Look at the list of what was taken in before you try again.",
+              },
         );
       }
       if (!gone) out.close();
     },
   });
-  return new Response(body, { headers: { "content-type": "application/x-ndjson", "cache-control": "no-store" } });
+  return new Response(body, {
+    headers: { "content-type": "application/x-ndjson", "cache-control": "no-store" },
+  });
 }

@@ -10,7 +10,8 @@ const folder = testShop();
 beforeAll(async () => {
   await database();
 });
-const body = (text: string): WebStream<Uint8Array> => new Blob([text]).stream() as unknown as WebStream<Uint8Array>;
+const body = (text: string): WebStream<Uint8Array> =>
+  new Blob([text]).stream() as unknown as WebStream<Uint8Array>;
 const waiting = (): string[] => readdirSync(join(folder, "imports"));
 
 describe("a table that is sent", () => {
@@ -19,7 +20,8 @@ describe("a table that is sent", () => {
     expect(waiting()).toEqual([id]);
     await forgetUpload(id);
     expect(waiting()).toEqual([]);
-    for (const name of ["../shop.sqlite", "", "x", "..%2f"]) expect(() => uploadedPath(name)).toThrow(/no such file/);
+    for (const name of ["../shop.sqlite", "", "x", "..%2f"])
+      expect(() => uploadedPath(name)).toThrow(/no such file/);
   });
   it("that ends before it said it would is refused, and nothing of it stays", async () => {
     expect(await faultOf(keepUpload(body("number,name"), 5000))).toMatch(/broken off on its way/);
@@ -30,7 +32,9 @@ describe("a table that is sent", () => {
         out.error(new Error("aborted"));
       },
     });
-    expect(await faultOf(keepUpload(torn as unknown as WebStream<Uint8Array>))).toMatch(/broken off on its way/);
+    expect(await faultOf(keepUpload(torn as unknown as WebStream<Uint8Array>))).toMatch(
+      /broken off on its way/,
+    );
     expect(waiting()).toEqual([]);
   });
   it("has to wait where too many were sent and neither taken in nor left; after a day they go", async () => {

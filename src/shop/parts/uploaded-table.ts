@@ -26,7 +26,10 @@ export function uploadedPath(name: string): string {
 /** What all that waits may have together. */
 const MOST_WAITING = 600e6;
 
-/** Makes room for another file: those that nobody came back for within a day go. Throws a Fault where too much is waiting all the same. */
+/**
+ * Makes room for another file: those that nobody came back for within a day go. Throws a Fault where too much
+ * is waiting all the same.
+ */
 async function makeRoom(): Promise<void> {
   await mkdir(folder(), { recursive: true, mode: 0o700 });
   let waiting = 0;
@@ -36,8 +39,12 @@ async function makeRoom(): Promise<void> {
     else waiting += size;
   }
   if (waiting + MOST_BYTES > MOST_WAITING)
-    throw new Fault("file", "cannot be taken yet: too many tables were sent and neither taken in nor left. They go after a day");
-  if ((await freeBytes(folder())) < NO_ROOM + MOST_BYTES) throw new Fault("file", "cannot be taken: the disk of the shop’s computer is nearly full");
+    throw new Fault(
+      "file",
+      "cannot be taken yet: too many tables were sent and neither taken in nor left. They go after a day",
+    );
+  if ((await freeBytes(folder())) < NO_ROOM + MOST_BYTES)
+    throw new Fault("file", "cannot be taken: the disk of the shop’s computer is nearly full");
 }
 
 /**
@@ -46,7 +53,8 @@ async function makeRoom(): Promise<void> {
  * @param said how many bytes the sender announced, if it did
  */
 export async function keepUpload(body: ReadableStream<Uint8Array>, said?: number): Promise<string> {
-  if (said !== undefined && said > MOST_BYTES) throw new Fault("file", `is larger than ${MOST_BYTES / 1e6} MB`);
+  if (said !== undefined && said > MOST_BYTES)
+    throw new Fault("file", `is larger than ${MOST_BYTES / 1e6} MB`);
   await makeRoom();
   const name = randomUUID();
   const path = uploadedPath(name);
@@ -63,7 +71,8 @@ export async function keepUpload(body: ReadableStream<Uint8Array>, said?: number
       },
       createWriteStream(path, { mode: 0o600 }),
     );
-    if (said !== undefined && bytes !== said) throw new Fault("file", "was broken off on its way. Send it again");
+    if (said !== undefined && bytes !== said)
+      throw new Fault("file", "was broken off on its way. Send it again");
     return name;
   } catch (e) {
     await rm(path, { force: true });

@@ -21,7 +21,10 @@ const reportLine = toldLine(importReport);
 const uploaded = z.union([z.strictObject({ id: z.string() }), z.strictObject({ says: z.string() })]);
 
 /** Where the answer to a change is missing, nobody here knows whether it was made. */
-const UNKNOWN = { done: "It is not known whether it was taken in", next: "Look at the list of what was taken in before you try again." };
+const UNKNOWN = {
+  done: "It is not known whether it was taken in",
+  next: "Look at the list of what was taken in before you try again.",
+};
 
 export const inFigures = (n: number): string => n.toLocaleString("en");
 
@@ -78,8 +81,15 @@ export function useTableImport() {
     during(
       "Taking it in",
       async (rows) => {
-        const query = new URLSearchParams({ name: w.name, ...(w.delimiter ? { delimiter: w.delimiter } : {}) });
-        const report = await told(await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }), reportLine, rows);
+        const query = new URLSearchParams({
+          name: w.name,
+          ...(w.delimiter ? { delimiter: w.delimiter } : {}),
+        });
+        const report = await told(
+          await fetch(`/api/parts/import/${w.id}?${query}`, { method: "POST" }),
+          reportLine,
+          rows,
+        );
         setWaiting(null);
         setDone(
           `${w.name} is in: ${inFigures(report.added)} new, ${inFigures(report.changed)} changed${report.faulty ? `, ${inFigures(report.faulty)} left out` : ""}.`,

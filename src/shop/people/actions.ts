@@ -62,7 +62,9 @@ export async function makePairing(): Promise<Pairing> {
   return asWhoMay("owner", async () => {
     const { code, until } = await newPairing();
     const address = process.env.DEMONTAGE_ADDRESS;
-    const qr = address?.startsWith("https://") ? await QRCode.toString(`${address}/pair?code=${code}`, { type: "svg", margin: 1 }) : null;
+    const qr = address?.startsWith("https://")
+      ? await QRCode.toString(`${address}/pair?code=${code}`, { type: "svg", margin: 1 })
+      : null;
     return { code, until, qr };
   });
 }

@@ -13,7 +13,9 @@ import { ShopHead } from "../shop-head";
 import { makePairing, type Pairing, setPerson, takeDeviceOut, takePersonIn, takePersonOut } from "./actions";
 import type { PeopleView } from "./people-view";
 
-/** Who works in the shop and what they may do, the devices of the local net that may come in, and who came. */
+/**
+ * Who works in the shop and what they may do, the devices of the local net that may come in, and who came.
+ */
 export function PeopleScreen({ shown }: PeopleView) {
   return (
     <div className="min-h-dvh min-w-[1000px]">
@@ -39,7 +41,9 @@ function useDoing() {
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
   const doing = async (work: () => Promise<FormAnswer>): Promise<boolean> => {
-    const answer = await work().catch((e): FormAnswer => ({ ok: false, field: "", says: whatFailed(e, "Not done", "Try again.") }));
+    const answer = await work().catch(
+      (e): FormAnswer => ({ ok: false, field: "", says: whatFailed(e, "Not done", "Try again.") }),
+    );
     setFault(answer.ok ? null : answer.says);
     if (answer.ok) router.refresh();
     return answer.ok;
@@ -61,7 +65,11 @@ function People({ people }: Pick<Shown, "people">) {
   return (
     <section aria-label="People">
       <h2 className="border-b-2 border-base-content text-[24px]">Who works here</h2>
-      {people.length === 0 && <p className="py-2 text-[20px]">Nobody yet. At this computer nothing is asked; on a tablet somebody must sign in.</p>}
+      {people.length === 0 && (
+        <p className="py-2 text-[20px]">
+          Nobody yet. At this computer nothing is asked; on a tablet somebody must sign in.
+        </p>
+      )}
       <ul>
         {people.map((p) => (
           <PersonRow key={p.id} person={p} />
@@ -73,7 +81,14 @@ function People({ people }: Pick<Shown, "people">) {
           <label htmlFor={ids.name} className="text-[20px] font-semibold">
             Name
           </label>
-          <input id={ids.name} className="field" autoComplete="off" maxLength={60} value={name} onChange={(e) => setName(e.target.value)} />
+          <input
+            id={ids.name}
+            className="field"
+            autoComplete="off"
+            maxLength={60}
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+          />
         </div>
         <div>
           <label htmlFor={ids.pin} className="text-[20px] font-semibold">
@@ -85,14 +100,21 @@ function People({ people }: Pick<Shown, "people">) {
           <label htmlFor={ids.role} className="text-[20px] font-semibold">
             May do
           </label>
-          <select id={ids.role} className="field" value={role} onChange={(e) => setRole(roleSchema.parse(e.target.value))}>
+          <select
+            id={ids.role}
+            className="field"
+            value={role}
+            onChange={(e) => setRole(roleSchema.parse(e.target.value))}
+          >
             {ROLES.map((r) => (
               <option key={r.role} value={r.role}>
                 {r.says}
               </option>
             ))}
           </select>
-          <p className="hush text-[18px] first-letter:uppercase">{ROLES.find((r) => r.role === role)?.may}.</p>
+          <p className="hush text-[18px] first-letter:uppercase">
+            {ROLES.find((r) => r.role === role)?.may}.
+          </p>
         </div>
       </div>
       <FaultLine says={fault} className="text-[20px]" />
@@ -118,7 +140,9 @@ function PersonRow({ person }: { readonly person: Shown["people"][number] }) {
           aria-label={`What ${person.name} may do`}
           className="field !w-[170px]"
           value={person.role}
-          onChange={(e) => void doing(() => setPerson({ id: person.id, role: roleSchema.parse(e.target.value) }))}
+          onChange={(e) =>
+            void doing(() => setPerson({ id: person.id, role: roleSchema.parse(e.target.value) }))
+          }
         >
           {ROLES.map((r) => (
             <option key={r.role} value={r.role}>
@@ -129,7 +153,11 @@ function PersonRow({ person }: { readonly person: Shown["people"][number] }) {
         <button type="button" className="key-button" onClick={() => setPin(pin === null ? "" : null)}>
           New PIN
         </button>
-        <button type="button" className="key-button warn" onClick={() => void doing(() => takePersonOut({ id: person.id }))}>
+        <button
+          type="button"
+          className="key-button warn"
+          onClick={() => void doing(() => takePersonOut({ id: person.id }))}
+        >
           Leaves
         </button>
       </div>
@@ -175,7 +203,8 @@ function Devices({ devices, address }: Pick<Shown, "devices" | "address">) {
       <h2 className="border-b-2 border-base-content text-[24px]">Devices on the shop’s net</h2>
       {address === null && (
         <p className="py-2 text-[20px]">
-          The shop listens to this computer only. To let tablets in, begin it with <span className="figures text-[17px]">npm start -- --host 0.0.0.0</span>
+          The shop listens to this computer only. To let tablets in, begin it with{" "}
+          <span className="figures text-[17px]">npm start -- --host 0.0.0.0</span>
         </p>
       )}
       <ul>
@@ -183,7 +212,11 @@ function Devices({ devices, address }: Pick<Shown, "devices" | "address">) {
           <li key={d.id} className="flex items-center gap-3 border-b-2 border-base-300 py-2 text-[20px]">
             <b className="min-w-0 flex-1 truncate">{d.name}</b>
             <span className="hush">last seen {dayAs(d.seenAt, "d MMM, HH:mm")}</span>
-            <button type="button" className="key-button warn" onClick={() => void doing(() => takeDeviceOut({ id: d.id }))}>
+            <button
+              type="button"
+              className="key-button warn"
+              onClick={() => void doing(() => takeDeviceOut({ id: d.id }))}
+            >
               Let go
             </button>
           </li>

@@ -10,13 +10,19 @@ import type { RecordTable } from "./record-tables";
 const KEYS = ["B", "F", "P", "M"] as const;
 const BAR_PX = 120;
 
-/** The record: what came back and why, what fails, whose parts do, and how long it takes; each table can be saved. */
+/**
+ * The record: what came back and why, what fails, whose parts do, and how long it takes; each table can be
+ * saved.
+ */
 export function RecordScreen({ tables, jobs }: { tables: readonly RecordTable[]; jobs: number }) {
   const [shown, setShown] = useState(tables[0]?.table);
   const t = tables.find((x) => x.table === shown);
   return (
     <main className="flex h-dvh flex-col">
-      <ShopHead title={`The record of ${jobs} ${jobs === 1 ? "job" : "jobs"} that went home`} back={{ href: "/", says: "The board" }}>
+      <ShopHead
+        title={`The record of ${jobs} ${jobs === 1 ? "job" : "jobs"} that went home`}
+        back={{ href: "/", says: "The board" }}
+      >
         <span className="ml-auto" />
         <KeyLink href="/find" keyName="/">
           Find a job
@@ -24,7 +30,12 @@ export function RecordScreen({ tables, jobs }: { tables: readonly RecordTable[];
       </ShopHead>
       <div className="flex flex-wrap gap-2 p-5 pb-3">
         {tables.map((x, i) => (
-          <KeyButton key={x.table} keyName={KEYS[i]} pressed={x.table === shown} onPress={() => setShown(x.table)}>
+          <KeyButton
+            key={x.table}
+            keyName={KEYS[i]}
+            pressed={x.table === shown}
+            onPress={() => setShown(x.table)}
+          >
             {x.title}
           </KeyButton>
         ))}

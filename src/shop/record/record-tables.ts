@@ -24,14 +24,29 @@ export function recordTables(jobs: readonly PastJob[]): RecordTable[] {
       title: "Came back within the warranty",
       none: "Nothing came back within its warranty.",
       head: ["Job", "of", "Unit", "days at home", "Complaint", "the same part", "Why"],
-      rows: comebacks(jobs).map((c) => [c.number, c.of, c.unit, figure(c.days), c.complaint, c.samePart ?? "", c.causes.map(causeSays).join("; ")]),
+      rows: comebacks(jobs).map((c) => [
+        c.number,
+        c.of,
+        c.unit,
+        figure(c.days),
+        c.complaint,
+        c.samePart ?? "",
+        c.causes.map(causeSays).join("; "),
+      ]),
     },
     {
       table: "failures",
       title: "What fails, of which model",
       none: "No part was judged to have failed in a job that went home.",
       head: ["Model", "Part", "times", "of so many units", "how", "middle age of the unit, years"],
-      rows: failures(jobs).map((f) => [f.unit, f.part, String(f.times), String(f.units), modeNamed(f.mode)?.says ?? f.mode, figure(f.years)]),
+      rows: failures(jobs).map((f) => [
+        f.unit,
+        f.part,
+        String(f.times),
+        String(f.units),
+        modeNamed(f.mode)?.says ?? f.mode,
+        figure(f.years),
+      ]),
       bars: 2,
     },
     {
@@ -39,7 +54,9 @@ export function recordTables(jobs: readonly PastJob[]): RecordTable[] {
       title: "Parts, supplier by supplier",
       none: "No part that came was compared yet.",
       head: ["Supplier", "pieces", "taken as they came", "reworked", "sent back", "jobs that came back"],
-      rows: suppliersOf(jobs).map((s) => [s.supplier, s.pieces, s.taken, s.reworked, s.sentBack, s.cameBack].map(String)),
+      rows: suppliersOf(jobs).map((s) =>
+        [s.supplier, s.pieces, s.taken, s.reworked, s.sentBack, s.cameBack].map(String),
+      ),
       bars: 1,
     },
     {
@@ -47,7 +64,13 @@ export function recordTables(jobs: readonly PastJob[]): RecordTable[] {
       title: "Minutes, by the plan and by the clock",
       none: "No job that went home was timed.",
       head: ["Model", "jobs", "planned, min", "real, min", "real for one planned"],
-      rows: times(jobs).map((t) => [t.unit, String(t.jobs), figure(t.planned), figure(t.real), figure(t.real / t.planned)]),
+      rows: times(jobs).map((t) => [
+        t.unit,
+        String(t.jobs),
+        figure(t.planned),
+        figure(t.real),
+        figure(t.real / t.planned),
+      ]),
       bars: 3,
     },
   ];

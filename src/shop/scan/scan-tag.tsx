@@ -12,7 +12,9 @@ import { useLatest } from "@/ui/use-latest";
 /** How often the camera's picture is searched for a code, ms. */
 const LOOK_MS = 200;
 
-/** Opens the job whose tag is held before the camera, read by a scanner that types, or whose number is typed. */
+/**
+ * Opens the job whose tag is held before the camera, read by a scanner that types, or whose number is typed.
+ */
 export function ScanTag() {
   const router = useRouter();
   const video = useRef<HTMLVideoElement>(null);
@@ -23,7 +25,9 @@ export function ScanTag() {
   const open = (text: string): boolean => {
     const number = jobNumberFrom(text);
     if (!number) {
-      setSays(`“${text.slice(0, 60)}” is no job of this shop: a tag's code leads to one, or type a number like 0142.`);
+      setSays(
+        `“${text.slice(0, 60)}” is no job of this shop: a tag's code leads to one, or type a number like 0142.`,
+      );
       return false;
     }
     void askShop(`/api/jobs/${number}/version`, z.object({ version: z.int() })).then(
@@ -44,7 +48,11 @@ export function ScanTag() {
       if (!el?.videoWidth || !pen) return;
       [canvas.width, canvas.height] = [640, Math.round((640 * el.videoHeight) / el.videoWidth)];
       pen.drawImage(el, 0, 0, canvas.width, canvas.height);
-      const found = jsQR(pen.getImageData(0, 0, canvas.width, canvas.height).data, canvas.width, canvas.height);
+      const found = jsQR(
+        pen.getImageData(0, 0, canvas.width, canvas.height).data,
+        canvas.width,
+        canvas.height,
+      );
       if (found && latest.current(found.data)) clearInterval(timer);
     };
     const asked = navigator.mediaDevices?.getUserMedia({ video: { facingMode: "environment" } });

@@ -26,7 +26,10 @@ function wordsFrom(text: string, min: number, max: number): string {
   return said;
 }
 
-function oneOf<T extends string>(of: readonly { readonly value: T; readonly says: string }[], text: string): T {
+function oneOf<T extends string>(
+  of: readonly { readonly value: T; readonly says: string }[],
+  text: string,
+): T {
   const found = of.find((o) => o.value === text);
   if (!found) throw new Fault("text", `This is one of: ${of.map((o) => o.says).join(", ")}.`);
   return found.value;
@@ -41,12 +44,16 @@ function electricalFrom(field: ShopField, text: string): string | number | null 
   return figureFrom(text, "max" in field ? field.max : 0, 3);
 }
 
-/** What a field of the back-up says. A folder must be there, or can be made, and must not be the shop's own. */
+/**
+ * What a field of the back-up says. A folder must be there, or can be made, and must not be the shop's own.
+ */
 function backupFrom(field: ShopField, text: string): Parameters<typeof changeBackup>[0] {
   if (field.key === "backup.keep") return { keep: figureFrom(text, field.max, 0) };
-  if (field.key === "backup.nightlyAt") return { nightlyAt: text === "" ? null : Number(oneOf(field.of, text)) };
+  if (field.key === "backup.nightlyAt")
+    return { nightlyAt: text === "" ? null : Number(oneOf(field.of, text)) };
   const folder = wordsFrom(text, 0, 500);
-  if (folder && !isAbsolute(folder)) throw new Fault("text", "Write the whole path, from the root of the disk: /media/disk/demontage");
+  if (folder && !isAbsolute(folder))
+    throw new Fault("text", "Write the whole path, from the root of the disk: /media/disk/demontage");
   return { folder };
 }
 
@@ -56,11 +63,14 @@ export async function setShopField(raw: z.infer<typeof input>): Promise<string |
     const { key, text } = readWith(input, raw);
     const field = ALL_FIELDS.find((f) => f.key === key);
     if (!field) throw new Fault("key", "There is no such setting.");
-    if (field.key.startsWith("electrical.")) await changeElectrical({ [field.key.slice("electrical.".length)]: electricalFrom(field, text) });
+    if (field.key.startsWith("electrical."))
+      await changeElectrical({ [field.key.slice("electrical.".length)]: electricalFrom(field, text) });
     else if (field.key.startsWith("backup.")) await changeBackup(backupFrom(field, text));
-    else if (field.key === "forgetAfterMonths" || field.key === "warrantyMonths") await setSetting(field.key, figureFrom(text, field.max, 0));
+    else if (field.key === "forgetAfterMonths" || field.key === "warrantyMonths")
+      await setSetting(field.key, figureFrom(text, field.max, 0));
     else if (field.key === "lengthUnit") await setSetting(field.key, oneOf(field.of, text));
-    else if (field.key === "shopName" || field.key === "town" || field.key === "currency") await setSetting(field.key, wordsFrom(text, field.min, field.max));
+    else if (field.key === "shopName" || field.key === "town" || field.key === "currency")
+      await setSetting(field.key, wordsFrom(text, field.min, field.max));
     else if (field.key === "testMinutes" || field.key === "cleaningCost" || field.key === "gunGramsPerStroke")
       await setSetting(field.key, figureFrom(text, field.max));
     else if ("max" in field) await changeRates({ [field.key]: figureFrom(text, field.max) });

@@ -9,7 +9,8 @@ import { setShopField } from "./actions";
 import type { ShopField } from "./shop-fields";
 
 /** Its field holds words, a day or a choice, and no figure with a unit behind it. */
-export const isWords = ({ unit }: ShopField): boolean => unit === "text" || unit === "day" || unit === "choice";
+export const isWords = ({ unit }: ShopField): boolean =>
+  unit === "text" || unit === "day" || unit === "choice";
 
 /** One thing of the shop, saved as it is typed. */
 export function FieldRow({ field, value, unit }: { field: ShopField; value: string | number; unit: string }) {
@@ -29,7 +30,9 @@ export function FieldRow({ field, value, unit }: { field: ShopField; value: stri
       forgetInBrowser(waiting);
       return setFault(null);
     }
-    const says = await setShopField({ key: field.key, text }).catch((e) => whatFailed(e, "Not saved", "Leave the field again to retry."));
+    const says = await setShopField({ key: field.key, text }).catch((e) =>
+      whatFailed(e, "Not saved", "Leave the field again to retry."),
+    );
     setFault(says);
     setSaved(says === null);
     if (says !== null) return;

@@ -25,9 +25,16 @@ export function SettingsScreen({
       <main className="grid grid-cols-2 gap-10 p-5">
         <section aria-label="Name and charges">
           {SHOP_FIELDS.map((f) => (
-            <FieldRow key={f.key} field={f} value={values[f.key] ?? ""} unit={f.unit === "money" ? currency : isWords(f) ? "" : f.unit} />
+            <FieldRow
+              key={f.key}
+              field={f}
+              value={values[f.key] ?? ""}
+              unit={f.unit === "money" ? currency : isWords(f) ? "" : f.unit}
+            />
           ))}
-          <p className="hush pt-2 text-[18px]">Every new quote uses these figures. Quotes already made do not change.</p>
+          <p className="hush pt-2 text-[18px]">
+            Every new quote uses these figures. Quotes already made do not change.
+          </p>
         </section>
         <div>
           <nav aria-label="What the shop keeps" className="grid grid-cols-2 gap-2 pb-4">
@@ -81,7 +88,8 @@ function Unreadable({ what }: { what: readonly string[] }) {
   return (
     <div role="alert" className="says danger mx-5 mt-4 flex items-center gap-5">
       <p>
-        Could not be read, and stands below as in a new shop: <b>{what.join(", ")}</b>. Nothing is priced until somebody has looked at it.
+        Could not be read, and stands below as in a new shop: <b>{what.join(", ")}</b>. Nothing is priced
+        until somebody has looked at it.
         {fault && <b className="block text-error">{fault}</b>}
       </p>
       <KeyButton keyName="R" look="main" onPress={() => void acceptShopSettings().then(setFault)}>

@@ -28,9 +28,19 @@ const all = (currency: string): readonly FieldOfForm[] => [
     options: GREASE_THICKENERS.map((t) => [t, thickenerName(t)]),
     hint: "decides what it mixes with",
   },
-  { column: "base_oil", label: "Base oil", options: BASE_OILS.map((o) => [o, o]), hint: "decides what it attacks" },
+  {
+    column: "base_oil",
+    label: "Base oil",
+    options: BASE_OILS.map((o) => [o, o]),
+    hint: "decides what it attacks",
+  },
   { column: "nlgi", label: "NLGI class", options: NLGI_NAMES.map((n) => [n, n]) },
-  { column: "viscosity_mm2_s", label: "Oil at 40 °C, mm²/s", figure: true, hint: "decides what speed it suits" },
+  {
+    column: "viscosity_mm2_s",
+    label: "Oil at 40 °C, mm²/s",
+    figure: true,
+    hint: "decides what speed it suits",
+  },
   {
     column: "ep",
     label: "EP additives",

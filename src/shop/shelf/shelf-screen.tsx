@@ -25,7 +25,11 @@ export function ShelfScreen({ greases, currency }: ShelfView) {
       </ShopHead>
       <main className="grid grid-cols-[minmax(0,4fr)_minmax(0,8fr)] gap-8 p-5">
         <section aria-label="On the shelf">
-          {greases.length === 0 && <p className="says text-[20px]">Nothing stands here yet. Fill the first one in, or take a table in.</p>}
+          {greases.length === 0 && (
+            <p className="says text-[20px]">
+              Nothing stands here yet. Fill the first one in, or take a table in.
+            </p>
+          )}
           <ul>
             {greases.map((g) => (
               <li key={g.id}>
@@ -50,7 +54,13 @@ export function ShelfScreen({ greases, currency }: ShelfView) {
             ))}
           </ul>
         </section>
-        <GreaseForm key={shown?.id ?? "new"} id={shown?.id ?? null} saved={shown?.cells ?? {}} currency={currency} onSaved={setPicked} />
+        <GreaseForm
+          key={shown?.id ?? "new"}
+          id={shown?.id ?? null}
+          saved={shown?.cells ?? {}}
+          currency={currency}
+          onSaved={setPicked}
+        />
       </main>
     </div>
   );

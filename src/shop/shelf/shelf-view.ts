@@ -12,5 +12,12 @@ export interface ShelfView {
 export async function shelfView(): Promise<ShelfView> {
   const { currency } = await shopSettings();
   const greases = await wholeShelf();
-  return { currency, greases: greases.map(({ id, ...grease }) => ({ id, retired: grease.retired === true, cells: greasesTable.write(grease) })) };
+  return {
+    currency,
+    greases: greases.map(({ id, ...grease }) => ({
+      id,
+      retired: grease.retired === true,
+      cells: greasesTable.write(grease),
+    })),
+  };
 }

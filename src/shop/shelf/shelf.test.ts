@@ -19,7 +19,15 @@ testShop();
 const folder = mkdtempSync(join(tmpdir(), "shelf-"));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const cells = { name: "Skarn B2", thickener: "LiX", base_oil: "mineral", nlgi: "2", from_c: "-20", to_c: "130", lot: "A1" };
+const cells = {
+  name: "Skarn B2",
+  thickener: "LiX",
+  base_oil: "mineral",
+  nlgi: "2",
+  from_c: "-20",
+  to_c: "130",
+  lot: "A1",
+};
 const saved = async (id: string | null, more: Record<string, string>): Promise<string> => {
   const answer = await saveGrease({ id, cells: { ...cells, ...more } });
   return answer.ok ? answer.key : `${answer.field}: ${answer.says}`;
@@ -30,7 +38,8 @@ describe("the shelf of a shop that starts empty", () => {
     const number = await pumpAt("lube");
     await press(makeChamber, number, { kind: "gear-case" });
     await press(addPoint, number, { chamber: "c1", kind: "gear-teeth", part: "p2" });
-    const verdicts = async () => (await lubeView(number))?.chambers[0]?.plan?.answer?.verdicts.map((v) => v.lubricant);
+    const verdicts = async () =>
+      (await lubeView(number))?.chambers[0]?.plan?.answer?.verdicts.map((v) => v.lubricant);
     expect(await verdicts()).toEqual([]);
     const id = await saved(null, {});
     expect(await verdicts()).toEqual([id]);
@@ -39,7 +48,9 @@ describe("the shelf of a shop that starts empty", () => {
   it("has each name once, and says where a form is wrong", async () => {
     expect(await saved(null, {})).toBe("name: Skarn B2 is on the shelf already.");
     expect(await saved(null, { name: "Skarn B0", nlgi: "" })).toBe("nlgi: Is missing.");
-    expect(await saved(null, { name: "Skarn B0", to_c: "-90" })).toBe("to_c: Must be above the lowest temperature.");
+    expect(await saved(null, { name: "Skarn B0", to_c: "-90" })).toBe(
+      "to_c: Must be above the lowest temperature.",
+    );
     expect(await saved("no such", { name: "Skarn B0" })).toBe(": That grease is not on the shelf any more.");
     expect(await wholeShelf()).toHaveLength(1);
   });
@@ -48,7 +59,17 @@ describe("the shelf of a shop that starts empty", () => {
     const id = grease?.id ?? "";
     expect(await saved(id, { name: "Skarn B-2", lot: "", stock_g: "380,5" })).toBe(id);
     expect(await wholeShelf()).toEqual([
-      { id, name: "Skarn B-2", thickener: "LiX", baseOil: "mineral", nlgi: 2, h1: false, leastC: -20, mostC: 130, stockG: 380.5 },
+      {
+        id,
+        name: "Skarn B-2",
+        thickener: "LiX",
+        baseOil: "mineral",
+        nlgi: 2,
+        h1: false,
+        leastC: -20,
+        mostC: 130,
+        stockG: 380.5,
+      },
     ]);
     await saved(id, { name: "Skarn B-2", retired: "yes" });
     expect(await greasesOnShelf()).toEqual([]);
@@ -68,7 +89,9 @@ describe("what the shelf says anew", () => {
       return number;
     };
     const [here, home] = [await taken(), await taken()];
-    await (await database())("jobs").where({ number: home }).update({ handed_back_at: "2026-11-24T08:00:00.000Z" });
+    await (await database())("jobs")
+      .where({ number: home })
+      .update({ handed_back_at: "2026-11-24T08:00:00.000Z" });
     const got = async (number: string) => {
       const { chambers, lubePoints } = await job(number);
       return [chambers?.[0]?.lubricant, lubePoints[0]?.lubricant];
@@ -79,7 +102,11 @@ describe("what the shelf says anew", () => {
     // 5 degrees are taken for granted as the coldest
     await saved(id, { name: "Skarn B2 new", from_c: "20" });
     expect(await got(here)).toEqual([undefined, undefined]);
-    expect((await jobHistory(here)).some((h) => h.what.includes("the shelf says anew what Skarn B2 new is; a hard rule forbids now"))).toBe(true);
+    expect(
+      (await jobHistory(here)).some((h) =>
+        h.what.includes("the shelf says anew what Skarn B2 new is; a hard rule forbids now"),
+      ),
+    ).toBe(true);
     expect(await got(home)).toEqual([id, "Skarn B2"]);
     await saved(id, {});
   });
@@ -97,7 +124,14 @@ describe("a table of greases", () => {
       "name;thickener;base_oil;nlgi;from_c;to_c;h1;lot\nSkarn B2;lithium complex;mineral;2;-20;130;;B7\nOlmen F0;AlX;PAO;0;-30;120;yes;\nBad one;soap;PAO;0;1;2;;\n",
     );
     const report = await importPreview(path);
-    expect(report).toMatchObject({ table: "greases", rows: 3, added: 1, changed: 1, faulty: 1, faults: [{ row: 4, column: "thickener" }] });
+    expect(report).toMatchObject({
+      table: "greases",
+      rows: 3,
+      added: 1,
+      changed: 1,
+      faulty: 1,
+      faults: [{ row: 4, column: "thickener" }],
+    });
     expect(await wholeShelf()).toHaveLength(1);
     await importFile(path, "greases.csv");
     const [olmen, skarn] = await wholeShelf();

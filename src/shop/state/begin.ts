@@ -11,7 +11,9 @@ export async function begin(): Promise<void> {
     backUpNightly();
   } catch (e) {
     if (!(e instanceof ShopTrouble)) throw e;
-    console.error(`\n  ${e.trouble.says.charAt(0).toUpperCase()}${e.trouble.says.slice(1)}. ${e.trouble.todo}\n`);
+    console.error(
+      `\n  ${e.trouble.says.charAt(0).toUpperCase()}${e.trouble.says.slice(1)}. ${e.trouble.todo}\n`,
+    );
     process.exit(1);
   }
 }

@@ -37,7 +37,10 @@ export function SuppliersScreen({ suppliers, currency }: SuppliersView) {
       <main className="grid grid-cols-[minmax(0,4fr)_minmax(0,8fr)] gap-8 p-5">
         <section aria-label="Suppliers">
           {suppliers.length === 0 && (
-            <p className="says text-[20px]">Nobody yet. A job can go on without: a part may come from the counter, the customer or another unit.</p>
+            <p className="says text-[20px]">
+              Nobody yet. A job can go on without: a part may come from the counter, the customer or another
+              unit.
+            </p>
           )}
           <ul>
             {suppliers.map((s) => (
@@ -61,7 +64,10 @@ export function SuppliersScreen({ suppliers, currency }: SuppliersView) {
           saved={shown?.cells ?? {}}
           fieldsOf={fields(currency, !shown)}
           save={(cells) => saveRow({ table: "suppliers", key: shown?.name ?? null, cells })}
-          retire={{ says: "Take it out, with all it offers", how: () => takeRowOut({ table: "suppliers", key: shown?.name ?? "" }) }}
+          retire={{
+            says: "Take it out, with all it offers",
+            how: () => takeRowOut({ table: "suppliers", key: shown?.name ?? "" }),
+          }}
           add="Put it in"
           mainKey=" "
           onSaved={setPicked}

@@ -5,5 +5,8 @@ import type { SuppliersView } from "./suppliers-screen";
 
 export async function suppliersView(): Promise<SuppliersView> {
   const { currency } = await shopSettings();
-  return { currency, suppliers: (await allSuppliers()).map((s) => ({ name: s.name, cells: suppliersTable.write(s) })) };
+  return {
+    currency,
+    suppliers: (await allSuppliers()).map((s) => ({ name: s.name, cells: suppliersTable.write(s) })),
+  };
 }

@@ -17,13 +17,23 @@ import { useFieldFault } from "../saving/use-field-fault";
 import { endJob, takeUpAgain, waitFor, waitNoMore } from "./actions";
 import type { EndingView } from "./ending-view";
 
-/** What becomes of a job when it does not simply go on: it waits, it came back, or it ends without its repair. */
-export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, draft }: Omit<EndingView, "frame">) {
+/**
+ * What becomes of a job when it does not simply go on: it waits, it came back, or it ends without its repair.
+ */
+export function EndingScreen({
+  job,
+  stripped,
+  earlier,
+  currency,
+  ifDeclined,
+  draft,
+}: Omit<EndingView, "frame">) {
   const { run, number } = useJob();
   const router = useRouter();
   const [typed, setTyped] = useDraft("ending", draft, typedFields, {});
   const fault = useFieldFault();
-  const put = (field: string) => (e: { target: { value: string } }) => setTyped((now) => ({ ...now, [field]: e.target.value }));
+  const put = (field: string) => (e: { target: { value: string } }) =>
+    setTyped((now) => ({ ...now, [field]: e.target.value }));
   const text = (field: string): string => typed[field] ?? "";
   const how = ENDINGS.find((e) => e.how === typed.how)?.how;
   const after = (result: ActionResult, ...clear: readonly string[]): boolean => {
@@ -53,7 +63,10 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
               For <b>{job.waiting.what}</b>, since {dayAs(job.waiting.since, "d MMM")}.
               {job.waiting.until && ` It is looked at again on ${dayAs(job.waiting.until, "EEE d MMM")}.`}
             </p>
-            <p className="says">Weeks later: grease that lay open is wiped off and put on anew, and what rusts is looked at again.</p>
+            <p className="says">
+              Weeks later: grease that lay open is wiped off and put on anew, and what rusts is looked at
+              again.
+            </p>
             <KeyButton keyName="W" onPress={() => void run(waitNoMore)}>
               It waits no more
             </KeyButton>
@@ -62,7 +75,12 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
           <>
             <label className="words">
               For what
-              <input className="field" value={text("what")} onChange={put("what")} placeholder="a pinion, three weeks" />
+              <input
+                className="field"
+                value={text("what")}
+                onChange={put("what")}
+                placeholder="a pinion, three weeks"
+              />
               <FaultLine says={fault.at("what")} />
             </label>
             <label className="words">
@@ -73,14 +91,21 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
             <KeyButton
               keyName="W"
               disabled={!text("what").trim() || !!job.handedBackAt}
-              onPress={() => void run(waitFor, { what: text("what"), until: text("until") }).then((r) => after(r, "what", "until"))}
+              onPress={() =>
+                void run(waitFor, { what: text("what"), until: text("until") }).then((r) =>
+                  after(r, "what", "until"),
+                )
+              }
             >
               It waits for that
             </KeyButton>
           </>
         )}
       </section>
-      <section aria-label="It ends without its repair" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
+      <section
+        aria-label="It ends without its repair"
+        className="flex min-h-0 flex-col gap-3 overflow-y-auto"
+      >
         <h2 className="text-[26px]">It ends without its repair</h2>
         {job.ending ? (
           <>
@@ -102,7 +127,13 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
           <>
             <div className="grid grid-cols-2 gap-2">
               {ENDINGS.map((e, i) => (
-                <KeyButton key={e.how} keyName={String(i + 1)} pressed={e.how === how} disabled={!!job.handedBackAt} onPress={() => pickHow(e.how)}>
+                <KeyButton
+                  key={e.how}
+                  keyName={String(i + 1)}
+                  pressed={e.how === how}
+                  disabled={!!job.handedBackAt}
+                  onPress={() => pickHow(e.how)}
+                >
                   {e.says}
                 </KeyButton>
               ))}
@@ -110,20 +141,41 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
             {how && (
               <>
                 <p className="says">
-                  {endingNamed(how).tells} {endingNamed(how).together && stripped ? "It is rebuilt without new parts, and the ledger closes as always." : ""}
-                  {how === "scrapped" && !job.disposeConsent ? "The customer has not agreed that it may go: ask first." : ""}
+                  {endingNamed(how).tells}{" "}
+                  {endingNamed(how).together && stripped
+                    ? "It is rebuilt without new parts, and the ledger closes as always."
+                    : ""}
+                  {how === "scrapped" && !job.disposeConsent
+                    ? "The customer has not agreed that it may go: ask first."
+                    : ""}
                 </p>
                 <label className="words">
                   Why
-                  <input className="field" value={text("why")} onChange={put("why")} placeholder="costs more than a new one" />
+                  <input
+                    className="field"
+                    value={text("why")}
+                    onChange={put("why")}
+                    placeholder="costs more than a new one"
+                  />
                   <FaultLine says={fault.at("why")} />
                 </label>
                 <label className="words">
                   {how === "bought-out" ? "What the customer is paid" : "What the customer pays"}, {currency}
-                  <input className="field figure" inputMode="decimal" value={text("amount")} onChange={put("amount")} />
+                  <input
+                    className="field figure"
+                    inputMode="decimal"
+                    value={text("amount")}
+                    onChange={put("amount")}
+                  />
                   <FaultLine says={fault.at("amount") ?? fault.at("how")} />
                 </label>
-                <KeyButton keyName=" " look="warn" className="justify-center" disabled={!text("why").trim()} onPress={() => void end()}>
+                <KeyButton
+                  keyName=" "
+                  look="warn"
+                  className="justify-center"
+                  disabled={!text("why").trim()}
+                  onPress={() => void end()}
+                >
                   End it so: {endingNamed(how).says.toLowerCase()}
                 </KeyButton>
               </>
@@ -136,15 +188,25 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
         {job.warrantyOf ? (
           <>
             <p className="says measured text-[21px]">
-              Within its warranty: the first job was {job.warrantyOf}. What is done again is not charged for its work.
+              Within its warranty: the first job was {job.warrantyOf}. What is done again is not charged for
+              its work.
             </p>
-            <KeyButton onPress={() => void run(comesBackFrom, { of: null })}>It is a job of its own</KeyButton>
+            <KeyButton onPress={() => void run(comesBackFrom, { of: null })}>
+              It is a job of its own
+            </KeyButton>
           </>
         ) : (
           <>
-            {earlier.length === 0 && <p className="says">No earlier job of this unit is known, by its serial number or by its model and customer.</p>}
+            {earlier.length === 0 && (
+              <p className="says">
+                No earlier job of this unit is known, by its serial number or by its model and customer.
+              </p>
+            )}
             {earlier.map((e) => (
-              <KeyButton key={e.number} onPress={() => void run(comesBackFrom, { of: e.number }).then((r) => after(r, "of"))}>
+              <KeyButton
+                key={e.number}
+                onPress={() => void run(comesBackFrom, { of: e.number }).then((r) => after(r, "of"))}
+              >
                 {e.number}, handed back {e.handedBackAt && dayAs(e.handedBackAt, "d MMM yyyy")}
               </KeyButton>
             ))}
@@ -155,7 +217,10 @@ export function EndingScreen({ job, stripped, earlier, currency, ifDeclined, dra
                 value={text("of")}
                 onChange={put("of")}
                 placeholder="J-0123"
-                onKeyDown={(e) => e.key === "Enter" && void run(comesBackFrom, { of: text("of").trim().toUpperCase() }).then((r) => after(r, "of"))}
+                onKeyDown={(e) =>
+                  e.key === "Enter" &&
+                  void run(comesBackFrom, { of: text("of").trim().toUpperCase() }).then((r) => after(r, "of"))
+                }
               />
               <FaultLine says={fault.at("of")} />
             </label>

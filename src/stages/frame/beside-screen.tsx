@@ -4,7 +4,15 @@ import type { FrameView } from "./frame-view";
 import { JobScreen } from "./job-screen";
 
 /** A screen of a job that belongs to no stage: one key leads back to where the job stands. */
-export const BesideScreen = ({ place, frame, children }: { place: string; frame: FrameView; children: ReactNode }) => (
+export const BesideScreen = ({
+  place,
+  frame,
+  children,
+}: {
+  place: string;
+  frame: FrameView;
+  children: ReactNode;
+}) => (
   <JobScreen
     place={place}
     frame={frame}

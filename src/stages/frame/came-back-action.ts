@@ -19,6 +19,11 @@ export async function comesBackFrom(raw: z.infer<typeof comebackInput>): Promise
       if (!first) throw new Fault("of", `there is no job ${of}`);
       if (!first.handedBackAt) throw new Fault("of", `${of} was not handed back yet: take that one up again`);
     }
-    return setHead(number, version, { warrantyOf: of ?? undefined }, of ? `came back within its warranty: ${of}` : "a job of its own, no comeback");
+    return setHead(
+      number,
+      version,
+      { warrantyOf: of ?? undefined },
+      of ? `came back within its warranty: ${of}` : "a job of its own, no comeback",
+    );
   });
 }

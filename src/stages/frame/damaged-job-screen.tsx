@@ -8,8 +8,8 @@ export function DamagedJobScreen({ number, damage }: { readonly number: string; 
       <PageTitle says={`${number}, damaged`} />
       <h1 className="text-[44px]">{number} cannot be read.</h1>
       <p className="text-[22px]">
-        A record of this job is not what it should be, so nothing is shown rather than something wrong. Every other job is as it was. The record says:{" "}
-        <b className="figures">{damage}.</b>
+        A record of this job is not what it should be, so nothing is shown rather than something wrong. Every
+        other job is as it was. The record says: <b className="figures">{damage}.</b>
       </p>
       <ol className="list-decimal pl-8 text-[22px] leading-[1.5]">
         <li>

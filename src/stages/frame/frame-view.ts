@@ -23,14 +23,22 @@ export interface FrameView {
   readonly skipped: readonly string[];
 }
 
-/** @example unitInWords({ kind: "juicer", maker: "Velbrant", model: "Pressa 40" }) // "juicer, Velbrant Pressa 40" */
+/**
+ * @example unitInWords({ kind: "juicer", maker: "Velbrant", model: "Pressa 40" }) // "juicer, Velbrant Pressa
+ *   40"
+ */
 export const unitInWords = (unit: Pick<Job, "kind" | "maker" | "model">): string =>
   [unit.kind, `${unit.maker} ${unit.model}`.trim()].filter(Boolean).join(", ") || "New unit";
 
-/** What was judged, chosen or lubricated anew behind the job's back: it has passed those stages, and goes on, but not unsaid. */
+/**
+ * What was judged, chosen or lubricated anew behind the job's back: it has passed those stages, and goes on,
+ * but not unsaid.
+ */
 function openBefore(job: Job): FrameView["openBefore"] {
   if (job.handedBackAt !== undefined) return {};
-  const passed = (["judge", "match", "lube"] as const).filter((s) => STAGES.indexOf(s) < STAGES.indexOf(job.stage));
+  const passed = (["judge", "match", "lube"] as const).filter(
+    (s) => STAGES.indexOf(s) < STAGES.indexOf(job.stage),
+  );
   return Object.fromEntries(
     passed.flatMap((s) =>
       gatesOf(job, s)
@@ -40,13 +48,21 @@ function openBefore(job: Job): FrameView["openBefore"] {
   );
 }
 
-export const standingOf = ({ waiting, ending, warrantyOf }: Pick<Job, "waiting" | "ending" | "warrantyOf">): string[] => [
+export const standingOf = ({
+  waiting,
+  ending,
+  warrantyOf,
+}: Pick<Job, "waiting" | "ending" | "warrantyOf">): string[] => [
   ...(waiting ? [`waits for ${waiting.what}`] : []),
   ...(ending ? [endingNamed(ending.how).says.toLowerCase()] : []),
   ...(warrantyOf ? [`back from ${warrantyOf}`] : []),
 ];
 
-export function frameOf(job: Job, title: string = unitInWords(job), words: string = job.symptoms.map(symptomSays).join(" · ")): FrameView {
+export function frameOf(
+  job: Job,
+  title: string = unitInWords(job),
+  words: string = job.symptoms.map(symptomSays).join(" · "),
+): FrameView {
   return {
     number: job.number,
     version: job.version,
@@ -57,6 +73,8 @@ export function frameOf(job: Job, title: string = unitInWords(job), words: strin
     openBefore: openBefore(job),
     handedBack: job.handedBackAt !== undefined,
     standing: standingOf(job),
-    skipped: job.answers.flatMap((a) => (safetyOf(a.question) !== undefined && a.answer === "skipped" ? [a.note ?? ""] : [])),
+    skipped: job.answers.flatMap((a) =>
+      safetyOf(a.question) !== undefined && a.answer === "skipped" ? [a.note ?? ""] : [],
+    ),
   };
 }

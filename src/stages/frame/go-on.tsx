@@ -8,7 +8,17 @@ import { useJob } from "../saving/job-context";
 import { goOn } from "./go-on-action";
 
 /** The main action at the end of a stage: on to the next, or what still stands in the way. */
-export function GoOn({ from, stage, gates, keyName = " " }: { from: Stage; stage: Stage; gates: readonly Gate[]; keyName?: string }) {
+export function GoOn({
+  from,
+  stage,
+  gates,
+  keyName = " ",
+}: {
+  from: Stage;
+  stage: Stage;
+  gates: readonly Gate[];
+  keyName?: string;
+}) {
   const { number, run } = useJob();
   const router = useRouter();
   const next = stageAfter(from);
@@ -28,7 +38,13 @@ export function GoOn({ from, stage, gates, keyName = " " }: { from: Stage; stage
           ))}
         </ul>
       )}
-      <KeyButton keyName={keyName} look="main" onPress={() => void go()} disabled={!passed && gates.length > 0} className="w-full justify-center">
+      <KeyButton
+        keyName={keyName}
+        look="main"
+        onPress={() => void go()}
+        disabled={!passed && gates.length > 0}
+        className="w-full justify-center"
+      >
         {passed ? `Back to ${STAGE_NAMES[stage]}` : `On to ${STAGE_NAMES[next]}`}
       </KeyButton>
     </div>

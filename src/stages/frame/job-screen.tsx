@@ -11,7 +11,10 @@ import type { FrameView } from "./frame-view";
 import { PictureQueueProvider } from "./picture-queue";
 import { SkippedGates } from "./skipped-gates";
 
-/** The frame around every stage: tag and unit, stage rule, the work, and the Mat at the foot. Without `mat` the children bring their own main and Mat. */
+/**
+ * The frame around every stage: tag and unit, stage rule, the work, and the Mat at the foot. Without `mat`
+ * the children bring their own main and Mat.
+ */
 export function JobScreen({
   frame,
   showing,
@@ -65,7 +68,10 @@ export function JobScreen({
   );
 }
 
-/** A stage that was passed and is open again, with what is missing there: said on every screen, before more work is done. */
+/**
+ * A stage that was passed and is open again, with what is missing there: said on every screen, before more
+ * work is done.
+ */
 function OpenAgain({ number, stages }: { number: string; stages: FrameView["openBefore"] }) {
   const first = STAGES.find((s) => stages[s]);
   if (!first) return null;
@@ -88,7 +94,9 @@ const JobTag = ({ number, standing }: { number: string; standing: readonly strin
       {number}
     </KeyLink>
     {standing.length > 0 && (
-      <span className="max-w-[260px] shrink-0 truncate border-2 border-error px-2 py-1 text-[18px] font-semibold text-error">{standing.join(" · ")}</span>
+      <span className="max-w-[260px] shrink-0 truncate border-2 border-error px-2 py-1 text-[18px] font-semibold text-error">
+        {standing.join(" · ")}
+      </span>
     )}
   </>
 );

@@ -2,7 +2,16 @@
 
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import { useRouter } from "next/navigation";
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { z } from "zod";
 import { jobPicture } from "@/core/job/picture";
 import { useJob } from "../saving/job-context";
@@ -16,7 +25,10 @@ export interface PicturePlace {
   readonly part?: string;
 }
 
-/** A picture that the shop does not have yet: it lies in the browser, outlives a reload, and is sent until it arrives or is refused. */
+/**
+ * A picture that the shop does not have yet: it lies in the browser, outlives a reload, and is sent until it
+ * arrives or is refused.
+ */
 export interface WaitingPicture {
   readonly key: string;
   readonly number: string;
@@ -72,7 +84,10 @@ export function usePictures(): PictureQueue {
   return context;
 }
 
-const sentPicture = z.union([z.object({ picture: jobPicture, version: z.int() }), z.object({ says: z.string() })]);
+const sentPicture = z.union([
+  z.object({ picture: jobPicture, version: z.int() }),
+  z.object({ says: z.string() }),
+]);
 type Sent = z.infer<typeof sentPicture>;
 
 /** A picture that the shop could not keep now, and why: it is tried again. */
@@ -86,10 +101,16 @@ async function send(p: WaitingPicture): Promise<Sent | Later> {
   form.set("picture", p.blob);
   form.set("key", p.key);
   for (const [name, value] of Object.entries(p.place)) if (value) form.set(name, value);
-  const answer = await fetch(`/api/jobs/${p.number}/pictures`, { method: "POST", body: form }).catch(() => null);
+  const answer = await fetch(`/api/jobs/${p.number}/pictures`, { method: "POST", body: form }).catch(
+    () => null,
+  );
   // the shop's own trouble is tried again; a refusal is not
   const read = answer && sentPicture.safeParse(await answer.json().catch(() => null));
-  if (answer && answer.status >= 500) return { later: read?.success && "says" in read.data ? read.data.says : "the program on the shop’s computer failed" };
+  if (answer && answer.status >= 500)
+    return {
+      later:
+        read?.success && "says" in read.data ? read.data.says : "the program on the shop’s computer failed",
+    };
   return read?.success ? read.data : { later: SILENT };
 }
 
@@ -124,7 +145,10 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
         const sent = await send(next);
         if ("later" in sent) {
           setCutOff(sent.later);
-          timer.current = setTimeout(() => void work(), PAUSES[Math.min(failures.current++, PAUSES.length - 1)]);
+          timer.current = setTimeout(
+            () => void work(),
+            PAUSES[Math.min(failures.current++, PAUSES.length - 1)],
+          );
           break;
         }
         failures.current = 0;
@@ -133,7 +157,10 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
         else {
           await (await queue()).delete("pictures", next.key);
           if (next.number === number) sawVersion(sent.version);
-          setArrived((before) => [...before, { ...next, url: urls.current.get(next.key) as string, kept: sent.picture }]);
+          setArrived((before) => [
+            ...before,
+            { ...next, url: urls.current.get(next.key) as string, kept: sent.picture },
+          ]);
           router.refresh();
           told.current.get(next.key)?.(sent.picture);
           told.current.delete(next.key);
@@ -184,7 +211,10 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
     },
     [show],
   );
-  const value = useMemo(() => ({ waiting: [...arrived, ...waiting], take, again, throwAway, cutOff }), [arrived, waiting, take, again, throwAway, cutOff]);
+  const value = useMemo(
+    () => ({ waiting: [...arrived, ...waiting], take, again, throwAway, cutOff }),
+    [arrived, waiting, take, again, throwAway, cutOff],
+  );
   return (
     <Context.Provider value={value}>
       {children}
@@ -196,7 +226,12 @@ export function PictureQueueProvider({ children }: { children: ReactNode }) {
 const sentenceEnd = (says: string): string => (/[.!?]$/.test(says) ? says : `${says}.`);
 
 /** Says plainly what the shop does not have yet. */
-function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "waiting" | "cutOff" | "again" | "throwAway">) {
+function Unsaved({
+  waiting,
+  cutOff,
+  again,
+  throwAway,
+}: Pick<PictureQueue, "waiting" | "cutOff" | "again" | "throwAway">) {
   const refused = waiting.filter((p) => p.refused);
   const open = waiting.length - refused.length;
   if (!refused.length && !(open && cutOff)) return null;
@@ -207,8 +242,10 @@ function Unsaved({ waiting, cutOff, again, throwAway }: Pick<PictureQueue, "wait
     >
       {open > 0 && cutOff && (
         <p>
-          <b className="text-error">{open === 1 ? "One picture is" : `${open} pictures are`} not saved yet:</b> {sentenceEnd(cutOff)} They are kept in this
-          browser and sent again automatically.
+          <b className="text-error">
+            {open === 1 ? "One picture is" : `${open} pictures are`} not saved yet:
+          </b>{" "}
+          {sentenceEnd(cutOff)} They are kept in this browser and sent again automatically.
         </p>
       )}
       {refused.map((p) => (

@@ -10,5 +10,7 @@ const read = z.object({ ...onJob, part: ref, read: words });
 
 /** Keeps the number that stands on a part: one whose number is known need not be measured. */
 export async function readNumber(raw: z.infer<typeof read>): Promise<ActionResult> {
-  return act(read, raw, ({ number, version, part, read: text }) => setReadNumber(number, version, part, text));
+  return act(read, raw, ({ number, version, part, read: text }) =>
+    setReadNumber(number, version, part, text),
+  );
 }

@@ -4,7 +4,10 @@ import { TriangleAlert } from "lucide-react";
 export function SkippedGates({ reasons }: { reasons: readonly string[] }) {
   if (!reasons.length) return null;
   return (
-    <span className="flex shrink-0 items-center gap-2 border-2 border-error px-2 py-1 text-[18px] font-semibold text-error" title={reasons.join("; ")}>
+    <span
+      className="flex shrink-0 items-center gap-2 border-2 border-error px-2 py-1 text-[18px] font-semibold text-error"
+      title={reasons.join("; ")}
+    >
       <TriangleAlert size={20} aria-hidden="true" /> safety skipped: {reasons.join("; ")}
     </span>
   );

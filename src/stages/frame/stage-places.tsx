@@ -25,7 +25,13 @@ export function StagePlaces({
   return (
     <nav aria-label={label} className="flex gap-1.5">
       {places.map((p) => (
-        <KeyLink key={p.place} keyName={p.keyName} href={`/jobs/${number}/${stage}${p.path}`} current={p.place === at} className="small">
+        <KeyLink
+          key={p.place}
+          keyName={p.keyName}
+          href={`/jobs/${number}/${stage}${p.path}`}
+          current={p.place === at}
+          className="small"
+        >
           {p.says}
         </KeyLink>
       ))}

@@ -8,7 +8,10 @@ import { useClose } from "@/ui/keys";
 import { useLatest } from "@/ui/use-latest";
 import { type KeptPicture, type PicturePlace, usePictures } from "./picture-queue";
 
-/** The camera over the bench: live, simulated, or a file that is picked, dropped or pasted. One key takes the picture. */
+/**
+ * The camera over the bench: live, simulated, or a file that is picked, dropped or pasted. One key takes the
+ * picture.
+ */
 export function TakePicture({
   where,
   onTaken,
@@ -33,7 +36,9 @@ export function TakePicture({
   // a hand that is quicker than the camera waits for it, and is not told that there is none
   const camera = useRef<Promise<Camera | null>>(Promise.resolve(null));
   const file = useRef<HTMLInputElement>(null);
-  const [kind, setKind] = useState<CameraKind>(() => cameraKind(typeof window === "undefined" ? null : keptInBrowser("camera")));
+  const [kind, setKind] = useState<CameraKind>(() =>
+    cameraKind(typeof window === "undefined" ? null : keptInBrowser("camera")),
+  );
   const [says, setSays] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [ghosting, setGhosting] = useState(false);
@@ -114,7 +119,13 @@ export function TakePicture({
         </p>
       )}
       <div className="flex flex-wrap items-center gap-1.5 bg-base-100 p-1.5">
-        <KeyButton keyName="P" onPress={() => void shoot()} disabled={busy} look="main" className="!min-h-[50px] !text-[21px]">
+        <KeyButton
+          keyName="P"
+          onPress={() => void shoot()}
+          disabled={busy}
+          look="main"
+          className="!min-h-[50px] !text-[21px]"
+        >
           {busy ? "Saving …" : "Take it"}
         </KeyButton>
         <KeyButton keyName="U" onPress={() => file.current?.click()}>

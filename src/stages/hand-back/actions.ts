@@ -36,40 +36,64 @@ const input = z.object({
 
 /** Answers one of the last checks; a measured one with its figure, which must keep its limit. */
 export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionResult> {
-  return actAtDesk(input, raw, async ({ number, version, check, value, note: measured, instrument, choice, back }) => {
-    const job = thereIs(await loadJob(number), number);
-    const { electrical, instruments } = await shopSettings();
-    const asked = finalChecks(job, electrical).find((c) => c.check === check);
-    if (!asked) throw new Fault("check", "this unit is not asked that");
-    if (job.handedBackAt !== undefined) throw new Fault("check", "the unit went home: open the job again first");
-    if (back) return setAnswer(number, version, finalKey(check), null, `final check reopened: ${asked.asks}`);
-    const [cure] = asked.runs ? beforeItRuns(job) : [];
-    if (cure) throw new Fault("check", `${cure.why}. ${minutesInWords(cure.minutesLeft)} are left: wait, or say that it has set`);
-    if (asked.unit) {
-      if (value === undefined) throw new Fault("value", `give the figure in ${asked.unit}`);
-      const fault = figureFault(asked, value);
-      if (fault) throw new Fault("value", fault);
-    }
-    const chosen = asked.choices?.find((c) => c.answer === choice);
-    if (asked.choices && !chosen) throw new Fault("choice", `say which: ${asked.choices.map((c) => c.says).join(", or ")}`);
-    // what was not measured had no instrument
-    const by = !asked.may || measured?.trim() ? (instrument ?? instrumentFor(asked, electrical, instruments)).trim() : "";
-    const of = instrumentKey(asked);
-    if (by && of && instrument !== undefined && instrument !== instruments[of]) await rememberInstrument(of, by);
-    return setAnswer(
-      number,
-      version,
-      finalKey(check),
-      // the limit that it was held against, and by what: both may change later
-      { answer: chosen?.answer ?? "yes", value, unit: asked.unit, ...noteOf(asked, measured), ...(by ? { instrument: by } : {}) },
-      `final check: ${asked.asks} ${chosen?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}${measured ? `: ${measured}` : ""}`,
-    );
-  });
+  return actAtDesk(
+    input,
+    raw,
+    async ({ number, version, check, value, note: measured, instrument, choice, back }) => {
+      const job = thereIs(await loadJob(number), number);
+      const { electrical, instruments } = await shopSettings();
+      const asked = finalChecks(job, electrical).find((c) => c.check === check);
+      if (!asked) throw new Fault("check", "this unit is not asked that");
+      if (job.handedBackAt !== undefined)
+        throw new Fault("check", "the unit went home: open the job again first");
+      if (back)
+        return setAnswer(number, version, finalKey(check), null, `final check reopened: ${asked.asks}`);
+      const [cure] = asked.runs ? beforeItRuns(job) : [];
+      if (cure)
+        throw new Fault(
+          "check",
+          `${cure.why}. ${minutesInWords(cure.minutesLeft)} are left: wait, or say that it has set`,
+        );
+      if (asked.unit) {
+        if (value === undefined) throw new Fault("value", `give the figure in ${asked.unit}`);
+        const fault = figureFault(asked, value);
+        if (fault) throw new Fault("value", fault);
+      }
+      const chosen = asked.choices?.find((c) => c.answer === choice);
+      if (asked.choices && !chosen)
+        throw new Fault("choice", `say which: ${asked.choices.map((c) => c.says).join(", or ")}`);
+      // what was not measured had no instrument
+      const by =
+        !asked.may || measured?.trim()
+          ? (instrument ?? instrumentFor(asked, electrical, instruments)).trim()
+          : "";
+      const of = instrumentKey(asked);
+      if (by && of && instrument !== undefined && instrument !== instruments[of])
+        await rememberInstrument(of, by);
+      return setAnswer(
+        number,
+        version,
+        finalKey(check),
+        // the limit that it was held against, and by what: both may change later
+        {
+          answer: chosen?.answer ?? "yes",
+          value,
+          unit: asked.unit,
+          ...noteOf(asked, measured),
+          ...(by ? { instrument: by } : {}),
+        },
+        `final check: ${asked.asks} ${chosen?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}${measured ? `: ${measured}` : ""}`,
+      );
+    },
+  );
 }
 
 /** The limit beside a figure, or what somebody measured besides a yes. */
 function noteOf(asked: FinalCheck, measured: string | undefined): { note?: string } {
-  const said = [asked.unit && (asked.min !== undefined || asked.max !== undefined) ? limitInWords(asked) : undefined, measured?.trim()].filter(Boolean);
+  const said = [
+    asked.unit && (asked.min !== undefined || asked.max !== undefined) ? limitInWords(asked) : undefined,
+    measured?.trim(),
+  ].filter(Boolean);
   return said.length ? { note: said.join("; ") } : {};
 }
 
@@ -80,8 +104,15 @@ export async function leaveOut(raw: z.infer<typeof leftOutInput>): Promise<Actio
     const job = thereIs(await loadJob(number), number);
     const asked = finalChecks(job, (await shopSettings()).electrical).find((c) => c.check === check);
     if (!asked) throw new Fault("check", "this unit is not asked that");
-    if (asked.never) throw new Fault("why", "an electrical test is not left out: without it the unit must not go out");
-    return setAnswer(number, version, finalKey(check), { answer: "left out", note: why }, `final check left out, ${asked.asks.replace(/[?:].*$/, "")}: ${why}`);
+    if (asked.never)
+      throw new Fault("why", "an electrical test is not left out: without it the unit must not go out");
+    return setAnswer(
+      number,
+      version,
+      finalKey(check),
+      { answer: "left out", note: why },
+      `final check left out, ${asked.asks.replace(/[?:].*$/, "")}: ${why}`,
+    );
   });
 }
 
@@ -92,7 +123,10 @@ const failedInput = z.object({
   /** where it leads back to; null: it is only written down, and the check stays open */
   to: z.enum(["rebuild", "judge"]).nullable(),
 });
-/** A last check is answered with no: written down, and the job goes back to where it is put right. What was tried before it was opened again is tried again. */
+/**
+ * A last check is answered with no: written down, and the job goes back to where it is put right. What was
+ * tried before it was opened again is tried again.
+ */
 export async function failCheck(raw: z.infer<typeof failedInput>): Promise<ActionResult> {
   return act(failedInput, raw, async ({ number, version, check, says, to }) => {
     const job = thereIs(await loadJob(number), number);
@@ -105,12 +139,20 @@ export async function failCheck(raw: z.infer<typeof failedInput>): Promise<Actio
 }
 
 const testsInput = z.object({ ...onJob, tests: ownTests });
-/** What this unit, and every next of its kind, has to do before it goes home. An answer to one that is changed is asked anew. */
+/**
+ * What this unit, and every next of its kind, has to do before it goes home. An answer to one that is changed
+ * is asked anew.
+ */
 export async function sayOwnTests(raw: z.infer<typeof testsInput>): Promise<ActionResult> {
   return act(testsInput, raw, async ({ number, version, tests }) => {
     const job = thereIs(await loadJob(number), number);
     await rememberTests(job.kind, tests);
-    return setOwnTests(number, version, tests, `what every ${job.kind} has to do: ${tests.map((t) => t.asks).join("; ") || "nothing of its own"}`);
+    return setOwnTests(
+      number,
+      version,
+      tests,
+      `what every ${job.kind} has to do: ${tests.map((t) => t.asks).join("; ") || "nothing of its own"}`,
+    );
   });
 }
 
@@ -122,7 +164,8 @@ export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult>
     const job = thereIs(await loadJob(number), number);
     const facts = factsOf(job);
     const open = [...openGates("rebuild", facts), ...openGates("hand-back", facts)];
-    if (job.handedBackAt !== undefined) throw new Fault("stage", `it went home on ${job.handedBackAt.slice(0, 10)}`);
+    if (job.handedBackAt !== undefined)
+      throw new Fault("stage", `it went home on ${job.handedBackAt.slice(0, 10)}`);
     if (job.stage !== "hand-back") throw new Fault("stage", "the job has not come to Hand back yet");
     if (open[0]) throw new Fault("stage", open[0].says);
     return setHead(number, version, { handedBackAt: new Date().toISOString() }, "handed back");
@@ -130,10 +173,17 @@ export async function handBack(raw: z.infer<typeof bare>): Promise<ActionResult>
 }
 
 const nextLookInput = z.object({ ...onJob, says: note });
-/** When it should be looked at next, in the technician's own words; empty: what the cause and the use suggest. */
+/**
+ * When it should be looked at next, in the technician's own words; empty: what the cause and the use suggest.
+ */
 export async function sayNextLook(raw: z.infer<typeof nextLookInput>): Promise<ActionResult> {
   return act(nextLookInput, raw, async ({ number, version, says }) =>
-    setGoingHome(number, version, { nextLook: says.trim() || undefined }, says.trim() ? `next look: ${says.trim()}` : "next look as suggested"),
+    setGoingHome(
+      number,
+      version,
+      { nextLook: says.trim() || undefined },
+      says.trim() ? `next look: ${says.trim()}` : "next look as suggested",
+    ),
   );
 }
 
@@ -141,7 +191,12 @@ const signInput = z.object({ ...onJob, signature: signatureSchema.omit({ at: tru
 /** The customer signs for the unit on the screen. */
 export async function sign(raw: z.infer<typeof signInput>): Promise<ActionResult> {
   return actAtDesk(signInput, raw, async ({ number, version, signature }) =>
-    setGoingHome(number, version, { signature: { ...signature, at: new Date().toISOString() }, notSigned: undefined }, "signed for"),
+    setGoingHome(
+      number,
+      version,
+      { signature: { ...signature, at: new Date().toISOString() }, notSigned: undefined },
+      "signed for",
+    ),
   );
 }
 
@@ -164,7 +219,8 @@ const plateInput = z.object({ ...onJob, amps: z.string() });
 export async function sayPlate(raw: z.infer<typeof plateInput>): Promise<ActionResult> {
   return act(plateInput, raw, async ({ number, version, amps }) => {
     const plateA = Number(amps.trim().replace(",", "."));
-    if (amps.trim() === "" || !Number.isFinite(plateA)) throw new Fault("amps", "write the amperes of the plate as a figure, 2.4");
+    if (amps.trim() === "" || !Number.isFinite(plateA))
+      throw new Fault("amps", "write the amperes of the plate as a figure, 2.4");
     const said = goingHomeSchema.shape.plateA.safeParse(plateA);
     if (!said.success) throw new Fault("amps", said.error.issues[0]?.message ?? "is no current of a plate");
     return setGoingHome(number, version, { plateA }, `the plate says ${plateA} A`);

@@ -11,7 +11,15 @@ import { useFieldFault } from "../saving/use-field-fault";
 import { failCheck, leaveOut } from "./actions";
 
 /** A last check is answered with no: what is wrong, and where it leads back to. */
-export function CheckFailed({ check, mayBeLeft, onClose }: { check: string; mayBeLeft: boolean; onClose: () => void }) {
+export function CheckFailed({
+  check,
+  mayBeLeft,
+  onClose,
+}: {
+  check: string;
+  mayBeLeft: boolean;
+  onClose: () => void;
+}) {
   const { run, number } = useJob();
   const router = useRouter();
   const fault = useFieldFault();
@@ -24,7 +32,10 @@ export function CheckFailed({ check, mayBeLeft, onClose }: { check: string; mayB
   };
   const ready = says.trim().length >= 3;
   return (
-    <section aria-label="It is not so" className="flex flex-col gap-2 border-l-[6px] border-error bg-base-200 p-3">
+    <section
+      aria-label="It is not so"
+      className="flex flex-col gap-2 border-l-[6px] border-error bg-base-200 p-3"
+    >
       <label className="words">
         What is wrong, or why it cannot be tried
         <input
@@ -53,7 +64,11 @@ export function CheckFailed({ check, mayBeLeft, onClose }: { check: string; mayB
           Write it down, and try again
         </KeyButton>
         {mayBeLeft && (
-          <KeyButton className="small" disabled={!ready} onPress={() => void run(leaveOut, { check, why: says }).then((r) => fault.took(r) && onClose())}>
+          <KeyButton
+            className="small"
+            disabled={!ready}
+            onPress={() => void run(leaveOut, { check, why: says }).then((r) => fault.took(r) && onClose())}
+          >
             Leave this test out, for that reason
           </KeyButton>
         )}
@@ -61,7 +76,9 @@ export function CheckFailed({ check, mayBeLeft, onClose }: { check: string; mayB
           Close
         </KeyButton>
       </div>
-      <p className="hush text-[18px]">What was tried so far is tried again once it has been open; its figures stay in the history.</p>
+      <p className="hush text-[18px]">
+        What was tried so far is tried again once it has been open; its figures stay in the history.
+      </p>
     </section>
   );
 }

@@ -18,9 +18,13 @@ import type { TypedAnswers } from "./use-typed-answers";
 const LOOSE = "loose-items";
 
 /** What is chosen of several answers: the first, which was agreed, until another is pressed. */
-const choiceOf = ({ choices }: FinalCheck, chosen: string | null): string | undefined => (choices?.find((c) => c.answer === chosen) ?? choices?.[0])?.answer;
+const choiceOf = ({ choices }: FinalCheck, chosen: string | null): string | undefined =>
+  (choices?.find((c) => c.answer === chosen) ?? choices?.[0])?.answer;
 
-/** The check that is asked now: why, its limit, what can hurt, its figure and its instrument; yes, or no and where that leads. */
+/**
+ * The check that is asked now: why, its limit, what can hurt, its figure and its instrument; yes, or no and
+ * where that leads.
+ */
 export function CheckNow({
   check,
   place,
@@ -62,13 +66,18 @@ export function CheckNow({
   const yes = async (figure = typed.figure): Promise<void> => {
     if (check.check === LOOSE && missing.length) return setFault(`Not ticked yet: ${missing.join(", ")}.`);
     const value = check.unit ? Number(figure.replace(",", ".")) : undefined;
-    if (check.unit && (figure.trim() === "" || !Number.isFinite(value))) return setFault(`Give the figure in ${check.unit}.`);
+    if (check.unit && (figure.trim() === "" || !Number.isFinite(value)))
+      return setFault(`Give the figure in ${check.unit}.`);
     const result = await run(answerCheck, {
       check: check.check,
       ...(value === undefined ? {} : { value }),
       ...(check.instrument && instrument !== null ? { instrument } : {}),
       ...(check.choices ? { choice: choiceOf(check, chosen) } : {}),
-      ...(check.may && note.trim() ? { note } : check.check === LOOSE && ticked.length ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) } : {}),
+      ...(check.may && note.trim()
+        ? { note }
+        : check.check === LOOSE && ticked.length
+          ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) }
+          : {}),
     });
     setFault(result.ok ? null : result.says);
     if (!result.ok) say(null);
@@ -89,7 +98,9 @@ export function CheckNow({
         <h2 className="text-[36px] leading-[1.1]">{check.asks}</h2>
         <p className={`says text-[22px] ${failing ? "hidden" : ""}`}>
           {check.why}
-          {check.source && (check.min !== undefined || check.max !== undefined) && ` Limit: ${limitInWords(check)}.`}
+          {check.source &&
+            (check.min !== undefined || check.max !== undefined) &&
+            ` Limit: ${limitInWords(check)}.`}
         </p>
         {check.caution && <p className="says danger text-[22px] font-semibold">{check.caution}</p>}
         {check.listenFor && <p className="says measured text-[22px]">{check.listenFor}</p>}
@@ -109,12 +120,22 @@ export function CheckNow({
           )}
           {check.may && (
             <Field label={check.may}>
-              <input className="field mt-1" value={note} maxLength={200} onChange={(e) => typed.setNote(e.target.value)} />
+              <input
+                className="field mt-1"
+                value={note}
+                maxLength={200}
+                onChange={(e) => typed.setNote(e.target.value)}
+              />
             </Field>
           )}
           {check.instrument && (
             <Field label={`${check.instrument}: which one`}>
-              <input className="field mt-1" value={instrument ?? proposed} maxLength={120} onChange={(e) => typed.setInstrument(e.target.value)} />
+              <input
+                className="field mt-1"
+                value={instrument ?? proposed}
+                maxLength={120}
+                onChange={(e) => typed.setInstrument(e.target.value)}
+              />
             </Field>
           )}
         </div>
@@ -122,25 +143,44 @@ export function CheckNow({
           <fieldset className="flex flex-wrap gap-2">
             <legend className="sr-only">{check.asks}</legend>
             {check.choices.map((c) => (
-              <KeyButton key={c.answer} pressed={c.answer === choiceOf(check, chosen)} onPress={() => setChosen(c.answer)}>
+              <KeyButton
+                key={c.answer}
+                pressed={c.answer === choiceOf(check, chosen)}
+                onPress={() => setChosen(c.answer)}
+              >
                 {c.answer === choiceOf(check, chosen) ? "✓ " : ""}
                 {c.says}
               </KeyButton>
             ))}
           </fieldset>
         )}
-        {check.check === LOOSE && looseItems.length > 0 && <LooseItems items={looseItems} ticked={ticked} onTick={typed.setTicked} />}
+        {check.check === LOOSE && looseItems.length > 0 && (
+          <LooseItems items={looseItems} ticked={ticked} onTick={typed.setTicked} />
+        )}
         {check.check === "current" && !check.unit && <PlateCurrent typed={typed} />}
         {fault && (
           <p role="alert" className="text-[22px] font-semibold text-error">
             {fault}
           </p>
         )}
-        {failing && <CheckFailed key={check.check} check={check.check} mayBeLeft={!check.never} onClose={() => onFailing(false)} />}
+        {failing && (
+          <CheckFailed
+            key={check.check}
+            check={check.check}
+            mayBeLeft={!check.never}
+            onClose={() => onFailing(false)}
+          />
+        )}
       </div>
       {!failing && (
         <div className="grid max-w-[640px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
-          <KeyButton keyName=" " look="main" onPress={() => void yes()} disabled={Boolean(waits)} className="justify-center">
+          <KeyButton
+            keyName=" "
+            look="main"
+            onPress={() => void yes()}
+            disabled={Boolean(waits)}
+            className="justify-center"
+          >
             {check.unit ? "Enter the figure" : "Yes, checked"}
           </KeyButton>
           <KeyButton keyName="R" look="warn" className="justify-center" onPress={() => onFailing(true)}>

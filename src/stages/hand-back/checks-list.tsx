@@ -8,7 +8,10 @@ import { answerCheck } from "./actions";
 
 const isLeftOut = (a: Answer): boolean => a.answer === "left out";
 
-/** All the last checks: what was answered, with its figure, its time, its limit and its instrument; what is open. */
+/**
+ * All the last checks: what was answered, with its figure, its time, its limit and its instrument; what is
+ * open.
+ */
 export function ChecksList({
   checks,
   answerOf,
@@ -28,8 +31,14 @@ export function ChecksList({
       {checks.map((c) => {
         const a = answerOf(c);
         return (
-          <li key={c.check} className="flex min-h-[54px] items-center gap-3 border-b-2 border-base-300 text-[20px] leading-tight">
-            <span aria-hidden="true" className={`w-6 text-[24px] ${a ? (isLeftOut(a) ? "text-error" : "text-success") : ""}`}>
+          <li
+            key={c.check}
+            className="flex min-h-[54px] items-center gap-3 border-b-2 border-base-300 text-[20px] leading-tight"
+          >
+            <span
+              aria-hidden="true"
+              className={`w-6 text-[24px] ${a ? (isLeftOut(a) ? "text-error" : "text-success") : ""}`}
+            >
               {a ? (isLeftOut(a) ? "–" : "✓") : c === now ? "▸" : "○"}
             </span>
             <span className="flex-1">
@@ -42,7 +51,14 @@ export function ChecksList({
               {a && (
                 <span className="hush block text-[17px]">
                   {isLeftOut(a) && "left out, "}
-                  {[c.choices?.find((x) => x.answer === a.answer)?.says, dayAs(a.at, "HH:mm"), a.note, a.instrument].filter(Boolean).join(" · ")}
+                  {[
+                    c.choices?.find((x) => x.answer === a.answer)?.says,
+                    dayAs(a.at, "HH:mm"),
+                    a.note,
+                    a.instrument,
+                  ]
+                    .filter(Boolean)
+                    .join(" · ")}
                 </span>
               )}
             </span>

@@ -20,7 +20,10 @@ import { SignaturePad } from "./signature-pad";
 /** Why nobody signs on the screen. */
 const WITHOUT = [ON_PAPER, "sent by parcel", "fetched by somebody else", "does not want to sign"] as const;
 
-/** Everything is answered: the same views once more, when it should be looked at next, the signature, and home. */
+/**
+ * Everything is answered: the same views once more, when it should be looked at next, the signature, and
+ * home.
+ */
 export function GoesHome({
   gates,
   home,
@@ -63,7 +66,13 @@ export function GoesHome({
       ) : (
         <>
           <div className="flex items-center gap-4">
-            <KeyButton keyName=" " look="main" disabled={gates.length > 0} onPress={() => void run(handBack)} className="w-[380px] shrink-0 justify-center">
+            <KeyButton
+              keyName=" "
+              look="main"
+              disabled={gates.length > 0}
+              onPress={() => void run(handBack)}
+              className="w-[380px] shrink-0 justify-center"
+            >
               Hand it back
             </KeyButton>
             {gates[0] && <p className="says danger text-[20px] leading-tight">{gates[0].says}</p>}
@@ -81,7 +90,11 @@ export function GoesHome({
                 <legend className="sr-only">Without a signature here</legend>
                 <span className="text-[20px]">or</span>
                 {WITHOUT.map((why) => (
-                  <SmallChoice key={why} pressed={home?.notSigned === why} onPress={() => void run(notSigned, { why }).then(fault.took)}>
+                  <SmallChoice
+                    key={why}
+                    pressed={home?.notSigned === why}
+                    onPress={() => void run(notSigned, { why }).then(fault.took)}
+                  >
                     {why}
                   </SmallChoice>
                 ))}
@@ -112,11 +125,20 @@ export function GoesHome({
                       onClick={() => setView(v)}
                       aria-label={`Picture of ${v.says} as it goes out`}
                     >
-                      {/* biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder */}
-                      <img src={pictureUrl(v.before, true)} alt="" className="h-[60px] w-[80px] object-cover" />
+                      {/* biome-ignore lint/performance/noImgElement: pictures come from the shop's own
+                          folder */}
+                      <img
+                        src={pictureUrl(v.before, true)}
+                        alt=""
+                        className="h-[60px] w-[80px] object-cover"
+                      />
                       {v.after ? (
                         // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
-                        <img src={pictureUrl(v.after, true)} alt="" className="h-[60px] w-[80px] object-cover" />
+                        <img
+                          src={pictureUrl(v.after, true)}
+                          alt=""
+                          className="h-[60px] w-[80px] object-cover"
+                        />
                       ) : (
                         <Camera size={26} aria-hidden="true" />
                       )}

@@ -34,7 +34,8 @@ export function HandBackScreen({
 }: Omit<HandBackView, "frame" | "pockets">) {
   const { number } = useJob();
   const typed = useTypedAnswers(drafts);
-  const answerOf = (c: FinalCheck): Answer | undefined => answers.find((a) => a.question === finalKey(c.check));
+  const answerOf = (c: FinalCheck): Answer | undefined =>
+    answers.find((a) => a.question === finalKey(c.check));
   const now = checks.find((c) => !answerOf(c));
   const [panel, setPanel] = useState<"no" | "own" | "again" | null>(null);
   return (
@@ -66,7 +67,14 @@ export function HandBackScreen({
             onFailing={(failing) => setPanel(failing ? "no" : null)}
           />
         ) : (
-          <GoesHome gates={gates} home={home} customerName={customerName} suggested={suggestedLook} views={views} lookDraft={drafts.look} />
+          <GoesHome
+            gates={gates}
+            home={home}
+            customerName={customerName}
+            suggested={suggestedLook}
+            views={views}
+            lookDraft={drafts.look}
+          />
         )}
         <div className="mt-auto flex shrink-0 gap-2">
           <KeyLink keyName="P" href={`/jobs/${number}/sheet`}>
@@ -79,7 +87,11 @@ export function HandBackScreen({
             Tell the customer
           </KeyLink>
           {!handedBackAt && (
-            <KeyButton keyName="O" pressed={panel === "own"} onPress={() => setPanel(panel === "own" ? null : "own")}>
+            <KeyButton
+              keyName="O"
+              pressed={panel === "own"}
+              onPress={() => setPanel(panel === "own" ? null : "own")}
+            >
               What it has to do …
             </KeyButton>
           )}

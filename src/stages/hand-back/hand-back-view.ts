@@ -72,7 +72,9 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     views: sameViews(job),
     answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
     checks,
-    instruments: Object.fromEntries(checks.flatMap((c) => (c.instrument ? [[c.check, instrumentFor(c, electrical, instruments)]] : []))),
+    instruments: Object.fromEntries(
+      checks.flatMap((c) => (c.instrument ? [[c.check, instrumentFor(c, electrical, instruments)]] : [])),
+    ),
     cures: beforeItRuns(job),
     kind: job.kind,
     ownTests: job.ownTests ?? [],

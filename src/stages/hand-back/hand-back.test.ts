@@ -15,15 +15,23 @@ import { returnSheet } from "./return-sheet-view";
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
 /** Together, and a class I mains unit if asked, so that figures are asked for. */
-const together = async ({ protectionClass = "II", ...unit }: { supply?: string; protectionClass?: string } = {}): Promise<string> => {
+const together = async ({
+  protectionClass = "II",
+  ...unit
+}: {
+  supply?: string;
+  protectionClass?: string;
+} = {}): Promise<string> => {
   const number = await pumpAt("hand-back", { unit, job: { protectionClass } });
-  for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
+  for (const line of planOf(await job(number)).steps.map(lineKey))
+    await setLine(number, (await job(number)).version, line, true, line);
   return number;
 };
 const classI = { supply: "mains", protectionClass: "I" };
 /** Which of several answers: a pump here has parts that were renewed. */
 const choiceFor = (check: string) => (check === "old-parts" ? { choice: "returned" } : {});
-const checks = async (number: string): Promise<string[]> => (await handBackView(number))?.checks.map((c) => c.check) ?? [];
+const checks = async (number: string): Promise<string[]> =>
+  (await handBackView(number))?.checks.map((c) => c.check) ?? [];
 
 describe("the last checks", () => {
   it("are those of the unit, and hold it here until each has its answer", async () => {
@@ -36,7 +44,9 @@ describe("the last checks", () => {
       expect(refusal(await press(handBack, number, {}))).toBe("stage: Answer the final checks.");
       expect(await press(answerCheck, number, { check, ...choiceFor(check) })).toMatchObject({ ok: true });
     }
-    expect(refusal(await press(handBack, number, {}))).toBe("stage: Sign for it, or say why it is not signed.");
+    expect(refusal(await press(handBack, number, {}))).toBe(
+      "stage: Sign for it, or say why it is not signed.",
+    );
     await press(notSigned, number, { why: ON_PAPER });
     expect(await handBackView(number)).toMatchObject({
       gates: [],
@@ -45,20 +55,34 @@ describe("the last checks", () => {
   });
   it("with a figure ask for it, keep its limit, and keep what was measured before a wrong one", async () => {
     const number = await together(classI);
-    expect(refusal(await press(answerCheck, number, { check: "earth-bond" }))).toBe("value: Give the figure in Ω");
-    expect(refusal(await press(answerCheck, number, { check: "earth-bond", value: 0.4 }))).toMatch(/^value: .*above the limit of 0.3 Ω/);
-    expect(await press(answerCheck, number, { check: "earth-bond", value: 0.12 })).toMatchObject({ ok: true });
+    expect(refusal(await press(answerCheck, number, { check: "earth-bond" }))).toBe(
+      "value: Give the figure in Ω",
+    );
+    expect(refusal(await press(answerCheck, number, { check: "earth-bond", value: 0.4 }))).toMatch(
+      /^value: .*above the limit of 0.3 Ω/,
+    );
+    expect(await press(answerCheck, number, { check: "earth-bond", value: 0.12 })).toMatchObject({
+      ok: true,
+    });
     await press(answerCheck, number, { check: "earth-bond", value: 3 });
-    expect((await job(number)).answers).toEqual([expect.objectContaining({ question: "final:earth-bond", value: 0.12, unit: "Ω" })]);
-    expect(refusal(await press(answerCheck, number, { check: "insulation", value: 0.4 }))).toMatch(/below the limit of 1 MΩ/);
-    expect(refusal(await press(answerCheck, number, { check: "insulation", value: "many" as never }))).toBe("value: Must be a figure");
+    expect((await job(number)).answers).toEqual([
+      expect.objectContaining({ question: "final:earth-bond", value: 0.12, unit: "Ω" }),
+    ]);
+    expect(refusal(await press(answerCheck, number, { check: "insulation", value: 0.4 }))).toMatch(
+      /below the limit of 1 MΩ/,
+    );
+    expect(refusal(await press(answerCheck, number, { check: "insulation", value: "many" as never }))).toBe(
+      "value: Must be a figure",
+    );
   });
   it("can be opened again, and what the unit is not asked is refused", async () => {
     const number = await together();
     await press(answerCheck, number, { check: "listen" });
     expect(await press(answerCheck, number, { check: "listen", back: true })).toMatchObject({ ok: true });
     expect((await job(number)).answers).toEqual([]);
-    expect(refusal(await press(answerCheck, number, { check: "earth-bond", value: 0.1 }))).toBe("check: This unit is not asked that");
+    expect(refusal(await press(answerCheck, number, { check: "earth-bond", value: 0.1 }))).toBe(
+      "check: This unit is not asked that",
+    );
   });
 });
 
@@ -67,10 +91,16 @@ describe("a last check that fails", () => {
     const number = await together(classI);
     await press(answerCheck, number, { check: "earth-bond", value: 0.12 });
     await press(answerCheck, number, { check: "loose-items" });
-    expect(refusal(await press(failCheck, number, { check: "listen", says: "no", to: "rebuild" }))).toMatch(/^says: Say in a few words/);
-    expect(await press(failCheck, number, { check: "listen", says: "clicks once a turn", to: null })).toMatchObject({ ok: true });
+    expect(refusal(await press(failCheck, number, { check: "listen", says: "no", to: "rebuild" }))).toMatch(
+      /^says: Say in a few words/,
+    );
+    expect(
+      await press(failCheck, number, { check: "listen", says: "clicks once a turn", to: null }),
+    ).toMatchObject({ ok: true });
     expect(await job(number)).toMatchObject({ stage: "hand-back", answers: { length: 2 } });
-    expect(await press(failCheck, number, { check: "listen", says: "clicks once a turn", to: "rebuild" })).toMatchObject({ ok: true });
+    expect(
+      await press(failCheck, number, { check: "listen", says: "clicks once a turn", to: "rebuild" }),
+    ).toMatchObject({ ok: true });
     const back = await job(number);
     expect(back).toMatchObject({ stage: "rebuild", trouble: expect.stringContaining("clicks once a turn") });
     // what was counted stays counted; the earth bond is measured again after it was open
@@ -79,7 +109,8 @@ describe("a last check that fails", () => {
     const last = planOf(back).steps.map(lineKey).at(-1) ?? "";
     await setLine(number, back.version, last, false, last);
     expect(refusal(await press(goOn, number, { from: "rebuild" }))).toMatch(/one line of the plan is open/i);
-    for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
+    for (const line of planOf(await job(number)).steps.map(lineKey))
+      await setLine(number, (await job(number)).version, line, true, line);
     expect(await press(goOn, number, { from: "rebuild" })).toMatchObject({ ok: true });
     expect((await handBackView(number))?.gates.map((g) => g.gate)).toContain("final:earth-bond");
   });
@@ -88,24 +119,43 @@ describe("a last check that fails", () => {
 describe("a last check that cannot be tried", () => {
   it("is left out with its reason, which the sheet tells; an electrical one never is", async () => {
     const number = await together(classI);
-    expect(refusal(await press(leaveOut, number, { check: "warm", why: "" }))).toMatch(/say why it is left out/i);
-    expect(await press(leaveOut, number, { check: "warm", why: "runs for a minute at a time" })).toMatchObject({ ok: true });
-    expect((await job(number)).answers[0]).toMatchObject({ question: "final:warm", answer: "left out", note: "runs for a minute at a time" });
-    expect(refusal(await press(leaveOut, number, { check: "insulation", why: "no tester" }))).toMatch(/must not go out/);
+    expect(refusal(await press(leaveOut, number, { check: "warm", why: "" }))).toMatch(
+      /say why it is left out/i,
+    );
+    expect(
+      await press(leaveOut, number, { check: "warm", why: "runs for a minute at a time" }),
+    ).toMatchObject({ ok: true });
+    expect((await job(number)).answers[0]).toMatchObject({
+      question: "final:warm",
+      answer: "left out",
+      note: "runs for a minute at a time",
+    });
+    expect(refusal(await press(leaveOut, number, { check: "insulation", why: "no tester" }))).toMatch(
+      /must not go out/,
+    );
     expect((await handBackView(number))?.gates.map((g) => g.gate)).not.toContain("final:warm");
   });
 });
 
 describe("an instrument", () => {
-  const tests = async (number: string) => (await returnSheet(number, { form: "short", units: "metric" }))?.sections.find((s) => s.title.startsWith("Tests"));
+  const tests = async (number: string) =>
+    (await returnSheet(number, { form: "short", units: "metric" }))?.sections.find((s) =>
+      s.title.startsWith("Tests"),
+    );
   it("is the shop's tester for an electrical figure, else what was taken last; it stands on the sheet with the time", async () => {
     const { electrical } = await shopSettings();
     await setSetting("electrical", { ...electrical, tester: "Green box", calibratedOn: "2026-03-01" });
     const number = await together(classI);
     const proposed = async (n: string) => (await handBackView(n))?.instruments ?? {};
-    expect(await proposed(number)).toMatchObject({ "earth-bond": "Green box, calibrated 2026-03-01", warm: "" });
+    expect(await proposed(number)).toMatchObject({
+      "earth-bond": "Green box, calibrated 2026-03-01",
+      warm: "",
+    });
     await press(answerCheck, number, { check: "earth-bond", value: 0.12 });
-    expect((await job(number)).answers[0]).toMatchObject({ note: expect.stringMatching(/^at most 0.3 Ω/), instrument: "Green box, calibrated 2026-03-01" });
+    expect((await job(number)).answers[0]).toMatchObject({
+      note: expect.stringMatching(/^at most 0.3 Ω/),
+      instrument: "Green box, calibrated 2026-03-01",
+    });
     await press(answerCheck, number, { check: "warm", note: "41 °C", instrument: "Thin probe 2" });
     expect((await proposed(number)).warm).toBe("Thin probe 2");
     const sheet = await tests(number);
@@ -122,10 +172,16 @@ describe("an instrument", () => {
     await press(answerCheck, number, { check: "current" });
     await press(answerCheck, number, { check: "insulation", value: 30, instrument: "" });
     const { answers } = await job(number);
-    expect(answers.filter((a) => a.instrument).map((a) => a.question)).toEqual(["final:earth-bond", "final:warm"]);
+    expect(answers.filter((a) => a.instrument).map((a) => a.question)).toEqual([
+      "final:earth-bond",
+      "final:warm",
+    ]);
     // a test by the tester's own programme has no figure, but it has a tester
     await press(answerCheck, number, { check: "protective-current" });
-    expect((await job(number)).answers.at(-1)).toMatchObject({ question: "final:protective-current", instrument: "Green box, calibrated 2026-03-01" });
+    expect((await job(number)).answers.at(-1)).toMatchObject({
+      question: "final:protective-current",
+      instrument: "Green box, calibrated 2026-03-01",
+    });
     // the next unit is proposed what the last was measured with
     expect((await proposed(await together(classI))).warm).toBe("Thin probe 2");
   });
@@ -133,7 +189,11 @@ describe("an instrument", () => {
 
 describe("old parts", () => {
   const handedOver = async (number: string): Promise<string> =>
-    JSON.stringify((await returnSheet(number, { form: "short", units: "metric" }))?.sections.find((s) => s.title === "Handed over"));
+    JSON.stringify(
+      (await returnSheet(number, { form: "short", units: "metric" }))?.sections.find(
+        (s) => s.title === "Handed over",
+      ),
+    );
   it("are asked for at the door, whatever was agreed before; the sheet says what became of them", async () => {
     const number = await together();
     expect(await checks(number)).toContain("old-parts");
@@ -155,28 +215,53 @@ describe("what a unit has to do", () => {
     const kind = "corn popper";
     const first = await together({ kind } as never);
     const tests = [{ asks: "Pops a cup in two minutes", unit: "min", max: 2 }];
-    expect(refusal(await press(sayOwnTests, first, { tests: [{ asks: "Pops", max: 2 }] }))).toMatch(/a limit needs its unit/i);
+    expect(refusal(await press(sayOwnTests, first, { tests: [{ asks: "Pops", max: 2 }] }))).toMatch(
+      /a limit needs its unit/i,
+    );
     expect(await press(sayOwnTests, first, { tests })).toMatchObject({ ok: true });
-    expect(refusal(await press(answerCheck, first, { check: "own-0", value: 2.4 }))).toMatch(/above the limit of 2 min/);
+    expect(refusal(await press(answerCheck, first, { check: "own-0", value: 2.4 }))).toMatch(
+      /above the limit of 2 min/,
+    );
     await press(answerCheck, first, { check: "own-0", value: 1.8 });
-    expect((await job(first)).answers[0]).toMatchObject({ value: 1.8, unit: "min", note: "at most 2 min, the shop's own" });
+    expect((await job(first)).answers[0]).toMatchObject({
+      value: 1.8,
+      unit: "min",
+      note: "at most 2 min, the shop's own",
+    });
     // changed, it is asked anew
     await press(sayOwnTests, first, { tests: [{ asks: "Pops two cups" }] });
     expect((await job(first)).answers).toEqual([]);
     const next = await pumpAt("rebuild", { unit: { kind } });
-    for (const line of planOf(await job(next)).steps.map(lineKey)) await setLine(next, (await job(next)).version, line, true, line);
+    for (const line of planOf(await job(next)).steps.map(lineKey))
+      await setLine(next, (await job(next)).version, line, true, line);
     expect(await press(goOn, next, { from: "rebuild" })).toMatchObject({ ok: true });
     expect((await handBackView(next))?.ownTests).toEqual([{ asks: "Pops two cups" }]);
   });
 
   it("waits for what has to cure before it runs", async () => {
     const locked = [
-      { id: "s1", action: "unscrew", title: "Cap", parts: [], needs: [], hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M4", locker: "blue" }] },
+      {
+        id: "s1",
+        action: "unscrew",
+        title: "Cap",
+        parts: [],
+        needs: [],
+        hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M4", locker: "blue" }],
+      },
     ];
-    const number = await pumpAt("hand-back", { unit: { kind: "fan", supply: "battery" }, parts: [], steps: locked, lubePoints: [], services: [] });
-    for (const line of planOf(await job(number)).steps.map(lineKey)) await setLine(number, (await job(number)).version, line, true, line);
+    const number = await pumpAt("hand-back", {
+      unit: { kind: "fan", supply: "battery" },
+      parts: [],
+      steps: locked,
+      lubePoints: [],
+      services: [],
+    });
+    for (const line of planOf(await job(number)).steps.map(lineKey))
+      await setLine(number, (await job(number)).version, line, true, line);
     expect(await press(answerCheck, number, { check: "by-hand" })).toMatchObject({ ok: true });
-    expect(refusal(await press(answerCheck, number, { check: "run-slow" }))).toMatch(/^check: Thread locker on 2 screws M4.* are left/i);
+    expect(refusal(await press(answerCheck, number, { check: "run-slow" }))).toMatch(
+      /^check: Thread locker on 2 screws M4.* are left/i,
+    );
     const [cure] = (await handBackView(number))?.cures ?? [];
     expect(await press(sayCured, number, { line: cure?.line ?? "" })).toMatchObject({ ok: true });
     expect(await press(answerCheck, number, { check: "run-slow" })).toMatchObject({ ok: true });
@@ -211,7 +296,9 @@ describe("handing back", () => {
         .at(-1) ?? "";
     await setLine(number, (await job(number)).version, last, false, last);
     expect(refusal(await press(handBack, number, {}))).toBe("stage: One line of the plan is open.");
-    expect(refusal(await press(handBack, await pumpAt("rebuild"), {}))).toMatch(/has not come to Hand back yet/);
+    expect(refusal(await press(handBack, await pumpAt("rebuild"), {}))).toMatch(
+      /has not come to Hand back yet/,
+    );
     expect((await job(number)).handedBackAt).toBeUndefined();
   });
 });
@@ -226,7 +313,9 @@ describe("the return sheet", () => {
     });
     // nobody signed on the screen, so paper has a line for it, until it is said why nobody does
     const lines = async (): Promise<number> =>
-      ((await returnSheet(number, { form: "short", units: "metric" }))?.sections ?? []).flatMap((s) => s.blocks).filter((b) => b.is === "signature").length;
+      ((await returnSheet(number, { form: "short", units: "metric" }))?.sections ?? [])
+        .flatMap((s) => s.blocks)
+        .filter((b) => b.is === "signature").length;
     expect(await lines()).toBe(1);
     await press(notSigned, number, { why: ON_PAPER });
     expect(await lines()).toBe(1);

@@ -18,17 +18,31 @@ type Typed = Readonly<Record<"asks" | (typeof FIELDS)[number]["field"], string>>
 const EMPTY: Typed = { asks: "", unit: "", min: "", max: "" };
 
 const limits = (t: OwnTest): string =>
-  [t.min !== undefined && `at least ${t.min}`, t.max !== undefined && `at most ${t.max}`, t.unit].filter(Boolean).join(" ");
+  [t.min !== undefined && `at least ${t.min}`, t.max !== undefined && `at most ${t.max}`, t.unit]
+    .filter(Boolean)
+    .join(" ");
 
-/** What every unit of the kind has to do before it goes home: the shop's own list, changed where it is used. */
-export function OwnTestsList({ kind, tests, onClose }: { kind: string; tests: readonly OwnTest[]; onClose: () => void }) {
+/**
+ * What every unit of the kind has to do before it goes home: the shop's own list, changed where it is used.
+ */
+export function OwnTestsList({
+  kind,
+  tests,
+  onClose,
+}: {
+  kind: string;
+  tests: readonly OwnTest[];
+  onClose: () => void;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   const [typed, setTyped] = useState<Typed>(EMPTY);
   useClose(onClose);
   const usual = usualTests(kind, tests);
-  const keep = async (next: readonly OwnTest[]): Promise<boolean> => fault.took(await run(sayOwnTests, { tests: [...next] }));
-  const figure = (text: string): number | undefined => (text.trim() ? Number(text.replace(",", ".")) : undefined);
+  const keep = async (next: readonly OwnTest[]): Promise<boolean> =>
+    fault.took(await run(sayOwnTests, { tests: [...next] }));
+  const figure = (text: string): number | undefined =>
+    text.trim() ? Number(text.replace(",", ".")) : undefined;
   const add = async (): Promise<void> => {
     const [min, max] = [figure(typed.min), figure(typed.max)];
     const test = {
@@ -40,11 +54,19 @@ export function OwnTestsList({ kind, tests, onClose }: { kind: string; tests: re
     if (await keep([...tests, test])) setTyped(EMPTY);
   };
   return (
-    <section aria-label="What it has to do" className="flex min-h-0 flex-1 flex-col gap-2 border-l-[6px] border-base-content bg-base-200 p-3">
-      <h2 className="text-[26px] leading-tight">What every {kind || "unit of this kind"} has to do before it goes home</h2>
+    <section
+      aria-label="What it has to do"
+      className="flex min-h-0 flex-1 flex-col gap-2 border-l-[6px] border-base-content bg-base-200 p-3"
+    >
+      <h2 className="text-[26px] leading-tight">
+        What every {kind || "unit of this kind"} has to do before it goes home
+      </h2>
       <ul aria-label="Own tests" className="min-h-0 flex-1 overflow-y-auto">
         {tests.map((t, i) => (
-          <li key={`${i} ${t.asks}`} className="flex items-center gap-2 border-b-2 border-base-300 text-[20px]">
+          <li
+            key={`${i} ${t.asks}`}
+            className="flex items-center gap-2 border-b-2 border-base-300 text-[20px]"
+          >
             <span className="flex-1">
               {t.asks}
               {t.unit && <b className="figures ml-2 text-[18px]">{limits(t)}</b>}
@@ -59,12 +81,21 @@ export function OwnTestsList({ kind, tests, onClose }: { kind: string; tests: re
             </button>
           </li>
         ))}
-        {!tests.length && <li className="hush text-[20px]">Nothing of its own yet. What is said here is asked at the next one of its kind too.</li>}
+        {!tests.length && (
+          <li className="hush text-[20px]">
+            Nothing of its own yet. What is said here is asked at the next one of its kind too.
+          </li>
+        )}
       </ul>
       {usual.length > 0 && (
         <div className="flex flex-wrap gap-2">
           {usual.map((t) => (
-            <KeyButton key={t.asks} className="small" label={`Usual for such units: ${t.asks}`} onPress={() => void keep([...tests, t])}>
+            <KeyButton
+              key={t.asks}
+              className="small"
+              label={`Usual for such units: ${t.asks}`}
+              onPress={() => void keep([...tests, t])}
+            >
               + {t.asks}
             </KeyButton>
           ))}

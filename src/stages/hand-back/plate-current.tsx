@@ -8,7 +8,11 @@ import { sayPlate } from "./actions";
 import type { TypedAnswers } from "./use-typed-answers";
 
 /** Where the plate can be read, the current is measured against it. */
-export function PlateCurrent({ typed: { plate: amps, setPlate: setAmps } }: { typed: Pick<TypedAnswers, "plate" | "setPlate"> }) {
+export function PlateCurrent({
+  typed: { plate: amps, setPlate: setAmps },
+}: {
+  typed: Pick<TypedAnswers, "plate" | "setPlate">;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   const say = async (): Promise<void> => {

@@ -14,10 +14,19 @@ export interface SheetForm {
   readonly units: UnitSystem;
 }
 
-/** What an address asks for; what it does not say is the long form, in metric units unless the shop reads inches. */
-export async function sheetForm(asked: { readonly form?: string | undefined; readonly units?: string | undefined }): Promise<SheetForm> {
+/**
+ * What an address asks for; what it does not say is the long form, in metric units unless the shop reads
+ * inches.
+ */
+export async function sheetForm(asked: {
+  readonly form?: string | undefined;
+  readonly units?: string | undefined;
+}): Promise<SheetForm> {
   const shops: UnitSystem = (await shopSettings()).lengthUnit === "in" ? "inch" : "metric";
-  return { form: asked.form === "short" ? "short" : "long", units: UNIT_SYSTEMS.find((u) => u === asked.units) ?? shops };
+  return {
+    form: asked.form === "short" ? "short" : "long",
+    units: UNIT_SYSTEMS.find((u) => u === asked.units) ?? shops,
+  };
 }
 
 /** The return sheet of a job, as the screen, the printed page and the PDF draw it. */

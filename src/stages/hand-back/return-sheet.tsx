@@ -89,7 +89,10 @@ function BlockView({ block: b }: { block: Block }) {
       return (
         <ul className="grid grid-cols-2 gap-x-6">
           {b.tests.map((t) => (
-            <li key={t.asks} className="grid break-inside-avoid grid-cols-[1fr_auto] content-start gap-x-3 border-b border-[#d7ccb4]">
+            <li
+              key={t.asks}
+              className="grid break-inside-avoid grid-cols-[1fr_auto] content-start gap-x-3 border-b border-[#d7ccb4]"
+            >
               <span>{t.asks}</span>
               <span className="whitespace-nowrap">
                 <b>{t.answer}</b> <span className="figures text-[14px]">{t.at}</span>
@@ -104,7 +107,11 @@ function BlockView({ block: b }: { block: Block }) {
         <div className="grid grid-cols-2 gap-3 pt-2">
           {b.pictures.map((p) => (
             <figure key={p.sha256 + p.says} className="break-inside-avoid">
-              <img src={pictureUrl(p.sha256)} alt={p.says} className="max-h-[260px] w-full border border-[#1d2a2c] object-contain" />
+              <img
+                src={pictureUrl(p.sha256)}
+                alt={p.says}
+                className="max-h-[260px] w-full border border-[#1d2a2c] object-contain"
+              />
               <figcaption className="text-[15px]">{p.says}</figcaption>
             </figure>
           ))}
@@ -117,7 +124,8 @@ function BlockView({ block: b }: { block: Block }) {
           <GearFace gear={gear} marks={marks} size={230} label={says} />
           <figcaption>
             <b className="block">{says}</b>
-            {gear.teeth} teeth, module {gear.moduleMm} mm, {gear.pressureAngleDeg}°{gear.helixAngleDeg ? `, helix ${gear.helixAngleDeg}°` : ""}
+            {gear.teeth} teeth, module {gear.moduleMm} mm, {gear.pressureAngleDeg}°
+            {gear.helixAngleDeg ? `, helix ${gear.helixAngleDeg}°` : ""}
           </figcaption>
         </figure>
       );

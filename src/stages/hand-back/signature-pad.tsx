@@ -59,7 +59,10 @@ export function SignaturePad({ name, onClose }: { name: string; onClose: () => v
     if (fault.took(await run(sign, { signature: { by, strokes } }))) onClose();
   };
   return (
-    <section aria-label="Signature" className="flex flex-col gap-2 border-l-[6px] border-primary bg-base-200 p-3">
+    <section
+      aria-label="Signature"
+      className="flex flex-col gap-2 border-l-[6px] border-primary bg-base-200 p-3"
+    >
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full touch-none border-2 border-base-content bg-base-100"
@@ -70,9 +73,24 @@ export function SignaturePad({ name, onClose }: { name: string; onClose: () => v
         onPointerUp={end}
         onPointerCancel={end}
       >
-        <line x1={30} x2={WIDTH - 30} y1={HEIGHT - 26} y2={HEIGHT - 26} className="stroke-base-300" strokeWidth={2} />
+        <line
+          x1={30}
+          x2={WIDTH - 30}
+          y1={HEIGHT - 26}
+          y2={HEIGHT - 26}
+          className="stroke-base-300"
+          strokeWidth={2}
+        />
         {strokes.map((s, i) => (
-          <path key={i} d={drawn([...s]) ?? ""} fill="none" className="stroke-base-content" strokeWidth={3} strokeLinecap="round" strokeLinejoin="round" />
+          <path
+            key={i}
+            d={drawn([...s]) ?? ""}
+            fill="none"
+            className="stroke-base-content"
+            strokeWidth={3}
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
         ))}
       </svg>
       <div className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-end gap-2">

@@ -10,7 +10,10 @@ const NOTHING_TICKED: string[] = [];
 /** null: as it is proposed */
 const typedOver = z.string().nullable();
 
-/** What is half typed and ticked at the last checks. It is held by the screen, so that a panel opened over a check takes none of it away. */
+/**
+ * What is half typed and ticked at the last checks. It is held by the screen, so that a panel opened over a
+ * check takes none of it away.
+ */
 export function useTypedAnswers(drafts: HandBackView["drafts"]) {
   const [figure, setFigure] = useDraft("hand-back.figure", drafts.figure, typedText, "");
   const [note, setNote] = useDraft("hand-back.note", drafts.note, typedText, "");
@@ -22,6 +25,18 @@ export function useTypedAnswers(drafts: HandBackView["drafts"]) {
     setNote("");
     setInstrument(null);
   }, [setFigure, setNote, setInstrument]);
-  return { forget, figure, setFigure, note, setNote, instrument, setInstrument, ticked, setTicked, plate, setPlate };
+  return {
+    forget,
+    figure,
+    setFigure,
+    note,
+    setNote,
+    instrument,
+    setInstrument,
+    ticked,
+    setTicked,
+    plate,
+    setPlate,
+  };
 }
 export type TypedAnswers = ReturnType<typeof useTypedAnswers>;

@@ -18,6 +18,12 @@ export async function sayCured(raw: z.infer<typeof curedInput>): Promise<ActionR
     const job = thereIs(await loadJob(number), number);
     const wait = waitsNow(job).find((w) => w.line === line);
     if (!wait) throw new Fault("line", "nothing is waited for there any more");
-    return setAnswer(number, version, curedKey(line), { answer: "yes" }, `said to have set, ${minutesInWords(wait.minutesLeft)} before its time: ${wait.why}`);
+    return setAnswer(
+      number,
+      version,
+      curedKey(line),
+      { answer: "yes" },
+      `said to have set, ${minutesInWords(wait.minutesLeft)} before its time: ${wait.why}`,
+    );
   });
 }

@@ -20,7 +20,8 @@ const input = z.object({
 /** How a lubricant is got that the shelf does not have: what is left out stays as it was said. */
 export async function saveGetting(raw: z.input<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, chamber, from, price, ordered }) => {
-    const before = thereIs(await loadJob(number), number).chambers?.find((c) => c.id === chamber)?.getting ?? {};
+    const before =
+      thereIs(await loadJob(number), number).chambers?.find((c) => c.id === chamber)?.getting ?? {};
     const getting = {
       ...before,
       ...(from !== undefined && { from: from || undefined }),

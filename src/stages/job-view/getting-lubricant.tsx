@@ -18,12 +18,16 @@ export interface GettingLubricantProps {
   currency: string;
 }
 
-/** What the shelf does not have for a chamber: what to ask for, from whom it comes, what it costs, whether it is on its way. Once it is on the shelf, the chamber takes it. */
+/**
+ * What the shelf does not have for a chamber: what to ask for, from whom it comes, what it costs, whether it
+ * is on its way. Once it is on the shelf, the chamber takes it.
+ */
 export function GettingLubricant({ chamber, says, currency }: GettingLubricantProps) {
   const { run } = useJob();
   const fault = useFieldFault();
   const { from, price, ordered } = chamber.getting ?? {};
-  const save = (facts: Omit<Parameters<typeof saveGetting>[0], "number" | "version" | "chamber">) => run(saveGetting, { chamber: chamber.id, ...facts });
+  const save = (facts: Omit<Parameters<typeof saveGetting>[0], "number" | "version" | "chamber">) =>
+    run(saveGetting, { chamber: chamber.id, ...facts });
   return (
     <section aria-label={`To get for the ${chamber.name}`} className="says danger mb-2">
       {says.map((m) => (
@@ -32,7 +36,12 @@ export function GettingLubricant({ chamber, says, currency }: GettingLubricantPr
         </p>
       ))}
       <div className="mt-1 grid grid-cols-[1.4fr_1fr] gap-2">
-        <SavedField label="From" name={`get-from-${chamber.id}`} value={from ?? ""} save={(t) => save({ from: t })} />
+        <SavedField
+          label="From"
+          name={`get-from-${chamber.id}`}
+          value={from ?? ""}
+          save={(t) => save({ from: t })}
+        />
         <SavedField
           label={`Its pack costs, ${currency}`}
           figure
@@ -45,7 +54,11 @@ export function GettingLubricant({ chamber, says, currency }: GettingLubricantPr
         <KeyButton
           className="small"
           pressed={ordered !== undefined}
-          onPress={() => void save({ ordered: ordered === undefined ? format(new Date(), "yyyy-MM-dd") : null }).then(fault.took)}
+          onPress={() =>
+            void save({ ordered: ordered === undefined ? format(new Date(), "yyyy-MM-dd") : null }).then(
+              fault.took,
+            )
+          }
         >
           {ordered === undefined ? "It is ordered" : `✓ Ordered on ${dayAs(ordered, "d MMM")}`}
         </KeyButton>

@@ -25,7 +25,10 @@ export interface PartCandidates {
   readonly offers: readonly SupplierOffer[];
 }
 
-/** Every part of a job that goes back new with its candidates, the gears with the tooth counts that were chosen for their mates. */
+/**
+ * Every part of a job that goes back new with its candidates, the gears with the tooth counts that were
+ * chosen for their mates.
+ */
 export async function candidatesOf(job: Job): Promise<PartCandidates[]> {
   const chosen = await partsNumbered(job.findings.flatMap((f) => f.chosen ?? []));
   const numbered = new Map(chosen.map((p) => [p.number, p]));

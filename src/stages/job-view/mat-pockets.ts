@@ -11,10 +11,12 @@ import type { Pocket } from "@/ui/pocket";
 import { pocketLook, titleOf } from "./pocket-look";
 
 /** What a set of hardware is, wherever it sat. */
-const sameSet = (hardware: readonly Hardware[]): string => JSON.stringify(hardware.map(({ id: _id, at: _at, ...h }) => h));
+const sameSet = (hardware: readonly Hardware[]): string =>
+  JSON.stringify(hardware.map(({ id: _id, at: _at, ...h }) => h));
 
 /**
- * The hardware of a strip, as it is compared with: of steps that laid down the same, the first two (one of them may be the one that is edited). A long strip repeats itself, and a piece is compared with few.
+ * The hardware of a strip, as it is compared with: of steps that laid down the same, the first two (one of
+ * them may be the one that is edited). A long strip repeats itself, and a piece is compared with few.
  */
 export const laidHardware = onceFor((job: Pick<Job, "steps">): readonly LaidHardware[] => {
   const seen = new Map<string, number>();
@@ -65,6 +67,10 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
 /** The same where the unit is lubricated: what must stay dry stands out. */
 export function pocketsToLubricate(job: Job): readonly Pocket[] {
   const dry = keepDry(job);
-  const steps = new Set(dry.flatMap((d) => d.step ?? job.steps.find((s) => d.part !== undefined && s.parts?.includes(d.part))?.id ?? []));
+  const steps = new Set(
+    dry.flatMap(
+      (d) => d.step ?? job.steps.find((s) => d.part !== undefined && s.parts?.includes(d.part))?.id ?? [],
+    ),
+  );
   return pocketsOf(job).map((p) => (steps.has(p.step) ? { ...p, dry: true } : p));
 }

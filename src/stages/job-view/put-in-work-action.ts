@@ -23,10 +23,15 @@ export async function putInWork(raw: z.infer<typeof workInput>): Promise<ActionR
   return act(workInput, raw, async ({ number, version, ...service }) => {
     const job = thereIs(await loadJob(number), number);
     const off = new Set(offNow(job.steps, job.linesDone));
-    const step = service.part === undefined ? service.reachedBy : job.steps.find((s) => s.parts?.includes(service.part ?? ""))?.id;
+    const step =
+      service.part === undefined
+        ? service.reachedBy
+        : job.steps.find((s) => s.parts?.includes(service.part ?? ""))?.id;
     if (step === undefined) throw new Fault("part", "say what it is done to");
-    const thing = service.part === undefined ? `what ${stepThing(job, step)}, laid open` : partNamed(job, service.part);
-    if (!off.has(step)) throw new Fault("part", `${thing} is closed over again: take it off first, at Way in`);
+    const thing =
+      service.part === undefined ? `what ${stepThing(job, step)}, laid open` : partNamed(job, service.part);
+    if (!off.has(step))
+      throw new Fault("part", `${thing} is closed over again: take it off first, at Way in`);
     return addService(number, version, service, `${serviceSays(service.do)} ${thing}`);
   });
 }

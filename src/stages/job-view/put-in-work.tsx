@@ -26,8 +26,19 @@ const WAITS = [
   [1440, "a day"],
 ] as const;
 
-/** Work that turns out to be needed while the unit goes together: put into the plan before what closes over it, with the time that it needs. */
-export function PutInWork({ places, first, onClose }: { places: readonly WorkPlace[]; first: string | undefined; onClose: () => void }) {
+/**
+ * Work that turns out to be needed while the unit goes together: put into the plan before what closes over
+ * it, with the time that it needs.
+ */
+export function PutInWork({
+  places,
+  first,
+  onClose,
+}: {
+  places: readonly WorkPlace[];
+  first: string | undefined;
+  onClose: () => void;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   const [place, setPlace] = useState(places.find((p) => p.key === first)?.key);
@@ -42,14 +53,33 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
     const at = places.find((p) => p.key === place)?.at;
     if (!at || !what) return;
     const said = note.trim();
-    if (fault.took(await run(putInWork, { ...at, do: what, ...(said && { note: said }), ...(minutes && { waitMinutes: minutes }) }))) onClose();
+    if (
+      fault.took(
+        await run(putInWork, {
+          ...at,
+          do: what,
+          ...(said && { note: said }),
+          ...(minutes && { waitMinutes: minutes }),
+        }),
+      )
+    )
+      onClose();
   };
   return (
-    <section aria-label="Put in work" className="flex min-h-0 flex-1 flex-col gap-1.5 border-l-[6px] border-base-content bg-base-200 p-2">
+    <section
+      aria-label="Put in work"
+      className="flex min-h-0 flex-1 flex-col gap-1.5 border-l-[6px] border-base-content bg-base-200 p-2"
+    >
       <h2 className="text-[24px] leading-none">Something is to be done first</h2>
       {places.length ? (
         <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
-          <Choose label="Done to" options={places.map((p) => [p.key, p.says] as const)} value={place} none="choose a part, or a place" onChoose={setPlace} />
+          <Choose
+            label="Done to"
+            options={places.map((p) => [p.key, p.says] as const)}
+            value={place}
+            none="choose a part, or a place"
+            onChoose={setPlace}
+          />
           <div className="grid grid-cols-5 gap-1.5">
             {SERVICE_WORDS.filter((s) => s.do !== "replace").map((s) => (
               <SmallChoice key={s.do} pressed={what === s.do} onPress={() => setWhat(s.do)}>
@@ -69,7 +99,12 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
           </label>
           <div className="grid grid-cols-5 gap-1.5">
             {WAITS.map(([m, says]) => (
-              <SmallChoice key={m} label={m ? `Then it rests ${says}` : "It needs no rest"} pressed={minutes === m} onPress={() => setWait(m)}>
+              <SmallChoice
+                key={m}
+                label={m ? `Then it rests ${says}` : "It needs no rest"}
+                pressed={minutes === m}
+                onPress={() => setWait(m)}
+              >
                 {says}
               </SmallChoice>
             ))}
@@ -80,7 +115,13 @@ export function PutInWork({ places, first, onClose }: { places: readonly WorkPla
       )}
       <FaultLine says={fault.elsewhere()} />
       <div className="mt-auto grid grid-cols-2 gap-1.5">
-        <KeyButton keyName=" " look="main" className="justify-center" disabled={!place || !what} onPress={() => void keep()}>
+        <KeyButton
+          keyName=" "
+          look="main"
+          className="justify-center"
+          disabled={!place || !what}
+          onPress={() => void keep()}
+        >
           Put it into the plan
         </KeyButton>
         <KeyButton keyName="X" className="small" onPress={onClose}>

@@ -34,7 +34,9 @@ describe("what was pointed at in a picture", () => {
     expect(spotsIn(job, undefined)).toEqual([]);
   });
   it("is drawn where it was pointed at, in three shapes, with its words towards the side that has room", () => {
-    const drawn = renderToStaticMarkup(<SpotsOverlay spots={spotsIn(job, "a", "g1")} width={800} height={600} />);
+    const drawn = renderToStaticMarkup(
+      <SpotsOverlay spots={spotsIn(job, "a", "g1")} width={800} height={600} />,
+    );
     expect(drawn).toContain('viewBox="0 0 1000 750"');
     expect(drawn).toContain('aria-label="gear case, stays dry: cover face, front bush"');
     expect(drawn).toMatch(/<rect x="866" y="341"[^>]*fill="url\(#/);
@@ -44,9 +46,11 @@ describe("what was pointed at in a picture", () => {
     expect(drawn).toContain("stroke-dasharray");
     // words that would meet stand under each other
     const close = [0.6, 0.7, 0.8].map((x) => ({ kind: "dry" as const, x, y: 0.5, says: "cover face" }));
-    const lines = [...renderToStaticMarkup(<SpotsOverlay spots={close} width={800} height={600} />).matchAll(/<text[^>]* y="([\d.]+)"/g)].map((m) =>
-      Number(m[1]),
-    );
+    const lines = [
+      ...renderToStaticMarkup(<SpotsOverlay spots={close} width={800} height={600} />).matchAll(
+        /<text[^>]* y="([\d.]+)"/g,
+      ),
+    ].map((m) => Number(m[1]));
     expect(lines).toHaveLength(3);
     lines.slice(1).forEach((y, i) => {
       expect(y - (lines[i] as number)).toBeGreaterThanOrEqual(40);

@@ -17,7 +17,10 @@ export function spotsIn(job: Shown, picture: string | undefined, here?: string):
   const at = (kind: Spotted["kind"], spot: PictureSpot | undefined, says: string): Spotted[] =>
     spot && spot.picture === picture ? [{ kind, x: spot.x, y: spot.y, says }] : [];
   return [
-    ...(job.chambers ?? []).flatMap((c) => [...at("room", c.spot, c.name), ...(c.dry ?? []).flatMap((d) => at("dry", d.spot, d.says))]),
+    ...(job.chambers ?? []).flatMap((c) => [
+      ...at("room", c.spot, c.name),
+      ...(c.dry ?? []).flatMap((d) => at("dry", d.spot, d.says)),
+    ]),
     ...job.points.flatMap((g) => at(g.id === here ? "here" : "goes", g.spot, g.where ?? "")),
   ];
 }

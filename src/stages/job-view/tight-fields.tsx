@@ -2,7 +2,14 @@
 
 import { useState } from "react";
 import { makersFigure } from "@/core/hardware/bench/makers-figure";
-import { AT_THE_END, FEELS, PAST_DEG, type Tighten, tightenSchema, turnInWords } from "@/core/hardware/tightening";
+import {
+  AT_THE_END,
+  FEELS,
+  PAST_DEG,
+  type Tighten,
+  tightenSchema,
+  turnInWords,
+} from "@/core/hardware/tightening";
 import { capital, sentence } from "@/core/sentence";
 import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
@@ -19,11 +26,16 @@ const PASSES = [2, 3] as const;
 
 /** What is said with some of it said anew; what is emptied goes, and nothing left is nothing said. */
 const withSaid = (tight: Tighten | undefined, said: Partial<Tighten>): Tighten | undefined => {
-  const left = Object.fromEntries(Object.entries({ ...tight, ...said }).filter(([, v]) => v !== undefined && v !== ""));
+  const left = Object.fromEntries(
+    Object.entries({ ...tight, ...said }).filter(([, v]) => v !== undefined && v !== ""),
+  );
   return Object.keys(left).length ? left : undefined;
 };
 
-/** How tight some pieces go back, by touch: feel, angle past it, figure, passes, whether all are started first, and what they are left loose for. */
+/**
+ * How tight some pieces go back, by touch: feel, angle past it, figure, passes, whether all are started
+ * first, and what they are left loose for.
+ */
 export function TightFields({
   tight,
   steps,
@@ -38,17 +50,27 @@ export function TightFields({
   const say = (said: Partial<Tighten>): void => onSay(withSaid(tight, said));
   const figure = (typed: string): void => {
     const said = makersFigure(typed);
-    const read = said && tightenSchema.safeParse({ torqueNm: said.makersNm, ...(said.makersAngleDeg !== undefined && { pastDeg: said.makersAngleDeg }) });
+    const read =
+      said &&
+      tightenSchema.safeParse({
+        torqueNm: said.makersNm,
+        ...(said.makersAngleDeg !== undefined && { pastDeg: said.makersAngleDeg }),
+      });
     const wrong = `“${typed.trim()}” is no torque and no angle: type it like 1.2, 15 in-lb, 120 N cm or 10 Nm + 90°.`;
     setFault(read?.success ? null : sentence(read?.error.issues[0]?.message ?? wrong));
     if (read?.success) say({ torqueNm: undefined, ...read.data });
   };
-  const otherFeel = tight?.feel !== undefined && !FEELS.some((f) => f === tight.feel) ? tight.feel : undefined;
+  const otherFeel =
+    tight?.feel !== undefined && !FEELS.some((f) => f === tight.feel) ? tight.feel : undefined;
   return (
     <div className="flex flex-col gap-1.5">
       <div className="grid grid-cols-[1fr_1fr_1fr_120px] items-end gap-1.5">
         {FEELS.map((f) => (
-          <SmallChoice key={f} pressed={tight?.feel === f} onPress={() => say({ feel: tight?.feel === f ? undefined : f })}>
+          <SmallChoice
+            key={f}
+            pressed={tight?.feel === f}
+            onPress={() => say({ feel: tight?.feel === f ? undefined : f })}
+          >
             {capital(f)}
           </SmallChoice>
         ))}
@@ -77,11 +99,18 @@ export function TightFields({
         ))}
       </div>
       <div className="grid grid-cols-3 gap-1.5">
-        <SmallChoice pressed={tight?.startAll === true} onPress={() => say({ startAll: tight?.startAll ? undefined : true })}>
+        <SmallChoice
+          pressed={tight?.startAll === true}
+          onPress={() => say({ startAll: tight?.startAll ? undefined : true })}
+        >
           Start all first
         </SmallChoice>
         {PASSES.map((n) => (
-          <SmallChoice key={n} pressed={tight?.passes === n} onPress={() => say({ passes: tight?.passes === n ? undefined : n })}>
+          <SmallChoice
+            key={n}
+            pressed={tight?.passes === n}
+            onPress={() => say({ passes: tight?.passes === n ? undefined : n })}
+          >
             In {n} passes
           </SmallChoice>
         ))}

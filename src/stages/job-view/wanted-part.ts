@@ -17,15 +17,25 @@ import { partMean, toldOf } from "./part-facts";
 /** The unit of a job, as parts are sold by it. */
 export function unitOf(job: Pick<Job, "maker" | "model" | "variant" | "serial">): UnitName | undefined {
   if (!job.maker || !job.model) return undefined;
-  return { maker: job.maker, model: job.model, ...(job.variant ? { variant: job.variant } : {}), ...(job.serial ? { serial: job.serial } : {}) };
+  return {
+    maker: job.maker,
+    model: job.model,
+    ...(job.variant ? { variant: job.variant } : {}),
+    ...(job.serial ? { serial: job.serial } : {}),
+  };
 }
 
 /**
  * What is looked for in place of a part, or the sentence that says what is missing first.
  *
- * @param chosenTeeth the tooth count of the catalogue part that was chosen in place of another part of the job, by that part's id
+ * @param chosenTeeth the tooth count of the catalogue part that was chosen in place of another part of the
+ *   job, by that part's id
  */
-export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>> = {}): Wanted | { readonly missing: string } {
+export function wantedFor(
+  job: Job,
+  id: string,
+  chosenTeeth: Readonly<Record<string, number>> = {},
+): Wanted | { readonly missing: string } {
   const part = job.parts.find((p) => p.id === id);
   if (!part) return { missing: "There is no such part." };
   const finding = job.findings.find((f) => f.part === id);
@@ -35,7 +45,11 @@ export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<str
   if (part.kind === "gear") {
     const gear = wantedGear(job, id, chosenTeeth);
     if (gear) return { ...common, kind: "gear", gear };
-    return number ? { ...common, kind: "gear" } : { missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks." };
+    return number
+      ? { ...common, kind: "gear" }
+      : {
+          missing: "Name it on the gear bench first, or read the number off it: measures decide, not looks.",
+        };
   }
   if (part.kind === "bearing") {
     const told = toldOf(job, id);
@@ -58,11 +72,22 @@ export function wantedFor(job: Job, id: string, chosenTeeth: Readonly<Record<str
   const sizes = wantedSizes(job, part);
   if (sizes?.ring) return { ...common, kind: sizes.ring.kind, ring: sizes.ring };
   const kind = PART_KINDS.find((k) => k === part.kind);
-  return { ...common, ...(kind ? { kind } : {}), ...(sizes?.sizes ? { sizes: sizes.sizes } : {}), name: part.name ?? part.kind ?? "" };
+  return {
+    ...common,
+    ...(kind ? { kind } : {}),
+    ...(sizes?.sizes ? { sizes: sizes.sizes } : {}),
+    name: part.name ?? part.kind ?? "",
+  };
 }
 
-/** What was measured and seen on a part that is no gear: of a bearing, bush or seal its ring, once all three are there. */
-function wantedSizes(job: Job, part: Job["parts"][number]): { readonly ring?: WantedRing; readonly sizes?: WantedSizes } | null {
+/**
+ * What was measured and seen on a part that is no gear: of a bearing, bush or seal its ring, once all three
+ * are there.
+ */
+function wantedSizes(
+  job: Job,
+  part: Job["parts"][number],
+): { readonly ring?: WantedRing; readonly sizes?: WantedSizes } | null {
   const asked = sizesAsked(part.kind);
   if (!asked) return null;
   const read = Object.fromEntries(
@@ -78,7 +103,15 @@ function wantedSizes(job: Job, part: Job["parts"][number]): { readonly ring?: Wa
     if (!insideMm || !outsideMm || !widthMm) return null;
     const facesGrease = asked.kind === "bearing" && sharesTheGrease(toldOf(job, part.id));
     return {
-      ring: { kind: asked.kind, insideMm, outsideMm, widthMm, ...(looks.closure ? { closure: looks.closure } : {}), facesGrease, material: part.material },
+      ring: {
+        kind: asked.kind,
+        insideMm,
+        outsideMm,
+        widthMm,
+        ...(looks.closure ? { closure: looks.closure } : {}),
+        facesGrease,
+        material: part.material,
+      },
     };
   }
   const sizes: WantedSizes = { kind: asked.kind, sizes: read, seen };
@@ -91,7 +124,8 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
   const identity = finding?.identity ?? (finding && enteredTooth(finding.gear));
   if (!finding || !identity) return null;
   const { gear } = finding;
-  // where shafts cross the mate has a slant of its own: another count never goes with it, and the distance says nothing of shifts
+  // where shafts cross the mate has a slant of its own: another count never goes with it, and the distance
+  // says nothing of shifts
   const parallel = gear.shaftAngleDeg === undefined;
   const mate = parallel ? mateOf(job, id, chosenTeeth) : undefined;
   const reading = (what: string): Measured | undefined => partMean(job, id, what);
@@ -100,11 +134,23 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
     teeth: identity.teeth,
     moduleMm: identity.moduleMm,
     pressureAngleDeg: identity.pressureAngleDeg,
-    helixAngleDeg: identity.helixU ? { value: identity.helixAngleDeg, u: identity.helixU } : identity.helixAngleDeg,
-    profileShift: identity.shiftU ? { value: identity.profileShift, u: identity.shiftU } : identity.profileShift,
+    helixAngleDeg: identity.helixU
+      ? { value: identity.helixAngleDeg, u: identity.helixU }
+      : identity.helixAngleDeg,
+    profileShift: identity.shiftU
+      ? { value: identity.profileShift, u: identity.shiftU }
+      : identity.profileShift,
     ...(identity.bevelTeeth === undefined ? {} : { bevelTeeth: identity.bevelTeeth }),
-    ...(identity.wormDiameterMm === undefined ? {} : { wormDiameterMm: { value: identity.wormDiameterMm, u: CALIPER_U_MM } }),
-    hand: identity.helixAngleDeg || gear.kind === "worm" || gear.kind === "worm-wheel" || identity.bevelTeeth === "spiral" ? gear.hand : undefined,
+    ...(identity.wormDiameterMm === undefined
+      ? {}
+      : { wormDiameterMm: { value: identity.wormDiameterMm, u: CALIPER_U_MM } }),
+    hand:
+      identity.helixAngleDeg ||
+      gear.kind === "worm" ||
+      gear.kind === "worm-wheel" ||
+      identity.bevelTeeth === "spiral"
+        ? gear.hand
+        : undefined,
     boreMm: reading("bore"),
     faceWidthMm: reading("face width"),
     boreForm: gear.boreForm,
@@ -120,7 +166,15 @@ function enteredTooth({ kind, teeth, moduleMm, pitchMm }: GearNotes): GearIdenti
   const entered = kind === "pulley" || kind === "sprocket" || kind === "rack" || kind === "internal";
   const module = moduleMm ?? (pitchMm === undefined ? undefined : pitchMm / Math.PI);
   if (!entered || teeth === undefined || module === undefined) return null;
-  return { teeth, moduleMm: module, diametralPitch: null, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0, probability: 1 };
+  return {
+    teeth,
+    moduleMm: module,
+    diametralPitch: null,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+    probability: 1,
+  };
 }
 
 /** The gear it runs with: as it was, and as it will be where another was chosen in its place. */
@@ -140,7 +194,10 @@ function mateOf(job: Job, id: string, chosenTeeth: Readonly<Record<string, numbe
   };
 }
 
-/** How fast the output turns, if the train is written down with this pair in it: a change of ratio anywhere changes it in the same share. */
+/**
+ * How fast the output turns, if the train is written down with this pair in it: a change of ratio anywhere
+ * changes it in the same share.
+ */
 function outputOf(job: Job, teeth: number, mate: WantedMate | undefined): Pick<WantedGear, "outputRpm"> {
   const inIt = job.train?.meshes.some((m) => {
     if (m.kind === "planetary" || isSmooth(m)) return false;
@@ -167,7 +224,14 @@ export function wantedInWords(wanted: Wanted): string {
       .filter(Boolean)
       .join(", ");
   }
-  if (ring) return [`${figure(ring.insideMm)} × ${figure(ring.outsideMm)} × ${figure(ring.widthMm)} mm`, ring.closure, asked].filter(Boolean).join(", ");
+  if (ring)
+    return [
+      `${figure(ring.insideMm)} × ${figure(ring.outsideMm)} × ${figure(ring.widthMm)} mm`,
+      ring.closure,
+      asked,
+    ]
+      .filter(Boolean)
+      .join(", ");
   if (sizes) {
     const told = SPEC_FIELDS[sizes.kind].flatMap((f) => {
       const size = sizes.sizes[f.key];

@@ -9,7 +9,13 @@ export function placesToWork(job: Job): WorkPlace[] {
   const off = new Set(offNow(job.steps, job.linesDone));
   const open = job.steps.filter((s) => off.has(s.id));
   return [
-    ...open.flatMap((s) => (s.parts ?? []).map((p) => ({ key: p, at: { part: p }, says: partNamed(job, p) }))),
-    ...open.map((s) => ({ key: s.id, at: { reachedBy: s.id }, says: `what ${stepThing(job, s.id)}, laid open` })),
+    ...open.flatMap((s) =>
+      (s.parts ?? []).map((p) => ({ key: p, at: { part: p }, says: partNamed(job, p) })),
+    ),
+    ...open.map((s) => ({
+      key: s.id,
+      at: { reachedBy: s.id },
+      says: `what ${stepThing(job, s.id)}, laid open`,
+    })),
   ];
 }

@@ -7,13 +7,27 @@ import { jobHistory } from "@/store/change";
 import { addPicture } from "@/store/pictures";
 import { grey, job, testShop } from "@/store/test-shop";
 import { press, pumpAt, refusal } from "../test-unit";
-import { acceptName, saveCauses, saveFinding, saveGearNotes, saveMarks, savePart, savePhotoCount, strikeReading, takeReading } from "./actions";
+import {
+  acceptName,
+  saveCauses,
+  saveFinding,
+  saveGearNotes,
+  saveMarks,
+  savePart,
+  savePhotoCount,
+  strikeReading,
+  takeReading,
+} from "./actions";
 import { judgeView } from "./judge-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
-const read = (number: string, what: string, typed: string, more: { unit?: "mm" | "in"; teeth?: number } = {}) =>
-  press(takeReading, number, { part: "p2", what, typed, unit: "mm", source: "typed", ...more });
+const read = (
+  number: string,
+  what: string,
+  typed: string,
+  more: { unit?: "mm" | "in"; teeth?: number } = {},
+) => press(takeReading, number, { part: "p2", what, typed, unit: "mm", source: "typed", ...more });
 const finding = async (number: string) => (await job(number)).findings.find((f) => f.part === "p2");
 
 describe("a reading as it is typed", () => {
@@ -25,7 +39,9 @@ describe("a reading as it is typed", () => {
   ])("%s “%s” is taken for what it is", async (what, typed, unit, value) => {
     const number = await pumpAt("judge");
     expect(await read(number, what, typed, { unit })).toMatchObject({ ok: true });
-    expect((await job(number)).readings).toMatchObject([{ part: "p2", what, value: expect.closeTo(value, 9) }]);
+    expect((await job(number)).readings).toMatchObject([
+      { part: "p2", what, value: expect.closeTo(value, 9) },
+    ]);
   });
   it.each([
     ["bore", "eight", /typed: “eight” is no length/],
@@ -52,11 +68,15 @@ describe("a gear that is named", () => {
   const gear = { teeth: 24, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
   it("by its readings: worked out again when it is accepted, gone when a tooth's reading changes", async () => {
     const number = await pumpAt("judge");
-    expect(refusal(await press(acceptName, number, { part: "p2", which: 0 }))).toMatch(/^readings: Not enough is measured to name it/);
+    expect(refusal(await press(acceptName, number, { part: "p2", which: 0 }))).toMatch(
+      /^readings: Not enough is measured to name it/,
+    );
     await press(saveGearNotes, number, { part: "p2", notes: { kind: "spur", teeth: 24 } });
     await read(number, "tip diameter", gearDimensions(gear).tipDiameterMm.toFixed(2));
     for (const teeth of [3, 4]) await read(number, "span", spanOver(gear, teeth).toFixed(2), { teeth });
-    expect(refusal(await press(acceptName, number, { part: "p2", which: 20 }))).toMatch(/^which: That name no longer fits/);
+    expect(refusal(await press(acceptName, number, { part: "p2", which: 20 }))).toMatch(
+      /^which: That name no longer fits/,
+    );
     expect(await press(acceptName, number, { part: "p2", which: 0 })).toMatchObject({ ok: true });
     expect((await finding(number))?.identity).toMatchObject({ teeth: 24, moduleMm: 1 });
     await read(number, "span", "12", { teeth: 5 });
@@ -67,12 +87,18 @@ describe("a gear that is named", () => {
     expect(refusal(await press(saveGearNotes, number, { part: "p2", notes: { teeth: 3 } }))).toBe(
       "notes.teeth: A gear has 4 teeth or more; only a worm has fewer",
     );
-    expect(await press(saveGearNotes, number, { part: "p2", notes: { teeth: 3, kind: "worm" } })).toMatchObject({ ok: true });
+    expect(
+      await press(saveGearNotes, number, { part: "p2", notes: { teeth: 3, kind: "worm" } }),
+    ).toMatchObject({ ok: true });
     expect((await finding(number))?.gear).toMatchObject({ teeth: 3, kind: "worm" });
     expect((await jobHistory(number))[0]?.what).toBe("drive wheel: kind: worm, teeth: 3");
     await press(saveGearNotes, number, { part: "p2", notes: { mate: "p3", arcPitches: null, drives: true } });
-    expect((await jobHistory(number))[0]?.what).toBe("drive wheel: mate: shaft seal, drives: yes, pitches in the arc: taken back");
-    expect(refusal(await press(saveGearNotes, number, { part: "p2", notes: { mate: "p77" } }))).toBe("part: Is not among the job’s parts any more");
+    expect((await jobHistory(number))[0]?.what).toBe(
+      "drive wheel: mate: shaft seal, drives: yes, pitches in the arc: taken back",
+    );
+    expect(refusal(await press(saveGearNotes, number, { part: "p2", notes: { mate: "p77" } }))).toBe(
+      "part: Is not among the job’s parts any more",
+    );
   });
 });
 
@@ -82,8 +108,18 @@ describe("what failed", () => {
     await press(saveFinding, number, { part: "p2", mode: "missing-teeth" });
     const view = await judgeView(number);
     const wheel = view?.parts.find((p) => p.id === "p2");
-    expect(wheel).toMatchObject({ name: "drive wheel", renew: true, step: 3, finding: { mode: "missing-teeth" }, pictureWords: "as it came off" });
-    expect(view?.parts[0]).toMatchObject({ name: "pump lid", step: 2, pictureWords: "facing: arrow to the outlet" });
+    expect(wheel).toMatchObject({
+      name: "drive wheel",
+      renew: true,
+      step: 3,
+      finding: { mode: "missing-teeth" },
+      pictureWords: "as it came off",
+    });
+    expect(view?.parts[0]).toMatchObject({
+      name: "pump lid",
+      step: 2,
+      pictureWords: "facing: arrow to the outlet",
+    });
     expect(Object.keys(view?.fates ?? {})).toEqual(["p2"]);
     expect(view?.fates.p2?.length).toBeGreaterThan(2);
     expect((await jobHistory(number))[0]?.what).toMatch(/^drive wheel: /);
@@ -100,11 +136,17 @@ describe("what failed", () => {
     expect((await of())?.picture?.url).toContain(step.sha256);
     await addPicture(number, await shot(3), { role: "finding", part: "p2" });
     const last = (await addPicture(number, await shot(4), { role: "finding", part: "p2" })).picture;
-    expect(await of()).toMatchObject({ pictureWords: "as it was found", picture: { url: expect.stringContaining(last.sha256) } });
+    expect(await of()).toMatchObject({
+      pictureWords: "as it was found",
+      picture: { url: expect.stringContaining(last.sha256) },
+    });
   });
   it("on a part that was taken back meanwhile is refused, and leaves nothing", async () => {
     const number = await pumpAt("judge");
-    for (const refused of [press(saveFinding, number, { part: "p77", mode: "worn" }), press(saveMarks, number, { part: "p77", teeth: [1], mark: "missing" })])
+    for (const refused of [
+      press(saveFinding, number, { part: "p77", mode: "worn" }),
+      press(saveMarks, number, { part: "p77", teeth: [1], mark: "missing" }),
+    ])
       expect(refusal(await refused)).toBe("part: Is not among the job’s parts any more");
     expect((await job(number)).findings).toEqual([]);
   });
@@ -116,8 +158,12 @@ describe("what else is said", () => {
     await press(saveMarks, number, { part: "p2", teeth: [3, 4], mark: "missing" });
     await press(saveMarks, number, { part: "p2", teeth: [3], mark: null });
     expect((await finding(number))?.teeth).toEqual({ 4: "missing" });
-    expect(refusal(await press(saveMarks, number, { part: "p2", teeth: [1], mark: "sad" }))).toMatch(/^mark: /);
-    expect(refusal(await press(saveMarks, number, { part: "p2", teeth: [-1], mark: "missing" }))).toMatch(/^teeth\[0\]: /);
+    expect(refusal(await press(saveMarks, number, { part: "p2", teeth: [1], mark: "sad" }))).toMatch(
+      /^mark: /,
+    );
+    expect(refusal(await press(saveMarks, number, { part: "p2", teeth: [-1], mark: "missing" }))).toMatch(
+      /^teeth\[0\]: /,
+    );
   });
   it("keeps the technician's own verdict, in words and by cause", async () => {
     const number = await pumpAt("judge");
@@ -128,7 +174,9 @@ describe("what else is said", () => {
   it("takes no count from a picture that the job does not have", async () => {
     const number = await pumpAt("judge");
     const count = { picture: "0009.jpg", teeth: 24, missing: [], broken: [], certainty: 0.9, sizes: [] };
-    expect(refusal(await press(savePhotoCount, number, { part: "p2", ...count }))).toBe("picture: That picture is not among the job's any more");
+    expect(refusal(await press(savePhotoCount, number, { part: "p2", ...count }))).toBe(
+      "picture: That picture is not among the job's any more",
+    );
     expect((await job(number)).findings).toEqual([]);
   });
 });
@@ -136,7 +184,9 @@ describe("what else is said", () => {
 describe("what a part is", () => {
   const part = async (number: string, id = "p2") => (await judgeView(number))?.parts.find((p) => p.id === id);
   it("is guessed from its name until somebody says it, and goes by its name again", async () => {
-    const number = await pumpAt("judge", { parts: [{ id: "p1" }, { id: "p2", name: "gear housing", kind: "gear" }, { id: "p3" }] });
+    const number = await pumpAt("judge", {
+      parts: [{ id: "p1" }, { id: "p2", name: "gear housing", kind: "gear" }, { id: "p3" }],
+    });
     expect(await part(number)).toMatchObject({ kind: "gear" });
     expect(await press(savePart, number, { part: "p2", kind: "housing" })).toMatchObject({ ok: true });
     expect(await part(number)).toMatchObject({ kind: "housing", kindSaid: true });
@@ -144,8 +194,12 @@ describe("what a part is", () => {
     await press(savePart, number, { part: "p2", kind: null });
     const back = await part(number);
     expect([back?.kind, back?.kindSaid]).toEqual(["housing", undefined]);
-    expect(refusal(await press(savePart, number, { part: "p2", kind: "teapot" as "gear" }))).toMatch(/^kind: /);
-    expect(refusal(await press(savePart, number, { part: "p9", kind: "gear" }))).toBe("part: Is not among the job’s parts any more");
+    expect(refusal(await press(savePart, number, { part: "p2", kind: "teapot" as "gear" }))).toMatch(
+      /^kind: /,
+    );
+    expect(refusal(await press(savePart, number, { part: "p9", kind: "gear" }))).toBe(
+      "part: Is not among the job’s parts any more",
+    );
   });
   it("and what it is made of", async () => {
     const number = await pumpAt("judge", {
@@ -166,7 +220,10 @@ describe("what a part is", () => {
     for (const { material } of PART_MATERIALS) {
       const rubber = ["NBR", "EPDM", "FKM", "silicone"].includes(material);
       const metal = MATERIALS.some((m) => m.material === material && !m.plastic) || material === "aluminium";
-      expect([material, isPlastic(material)]).toEqual([material, !rubber && !metal && material !== "felt" && material !== "paper"]);
+      expect([material, isPlastic(material)]).toEqual([
+        material,
+        !rubber && !metal && material !== "felt" && material !== "paper",
+      ]);
     }
   });
 });

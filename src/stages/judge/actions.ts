@@ -44,7 +44,10 @@ import { nameFrom } from "./gear/naming";
 
 const onPart = { ...onJob, part: ref };
 
-/** Lines of the rebuild that must be done again once a part that was fitted already has to come out: those of the least that must come off with it. */
+/**
+ * Lines of the rebuild that must be done again once a part that was fitted already has to come out: those of
+ * the least that must come off with it.
+ */
 function linesToOpen(job: Job, part: string): string[] {
   const own = job.steps.find((s) => s.parts?.includes(part));
   const off = offNow(job.steps, job.linesDone);
@@ -81,7 +84,9 @@ const partInput = z.object({
 });
 /** Says what a part is or what it is made of; null: it is not known, or goes by its name. */
 export async function savePart(raw: z.infer<typeof partInput>): Promise<ActionResult> {
-  return act(partInput, raw, ({ number, version, part, ...said }) => setPartFacts(number, version, part, said));
+  return act(partInput, raw, ({ number, version, part, ...said }) =>
+    setPartFacts(number, version, part, said),
+  );
 }
 
 const stateInput = z.object({ ...onJob, state: greaseState });
@@ -90,18 +95,32 @@ export async function saveGreaseState(raw: z.infer<typeof stateInput>): Promise<
   return act(stateInput, raw, async ({ number, version, state }) => {
     const greaseStates = greaseStatesWith(thereIs(await loadJob(number), number).greaseStates, state);
     const says = greaseStatesIn(greaseStates).map((g) => g.says);
-    return setHead(number, version, { greaseStates }, `state of the old grease: ${says.join(", ") || "open again"}`);
+    return setHead(
+      number,
+      version,
+      { greaseStates },
+      `state of the old grease: ${says.join(", ") || "open again"}`,
+    );
   });
 }
 
 const nothingInput = z.object({ ...onJob, nothing: jobHead.shape.nothingFailed.unwrap().nullable() });
-/** Says that no part failed: a service was asked for, or no fault was found. Refused while a part is judged bad. */
+/**
+ * Says that no part failed: a service was asked for, or no fault was found. Refused while a part is judged
+ * bad.
+ */
 export async function saveNothingFailed(raw: z.infer<typeof nothingInput>): Promise<ActionResult> {
   return act(nothingInput, raw, async ({ number, version, nothing }) => {
     const job = thereIs(await loadJob(number), number);
     const bad = job.findings.find((f) => isFailure(f.mode));
-    if (nothing && bad) throw new Fault("nothing", `the ${partNamed(job, bad.part)} was found bad: judge it sound first`);
-    const says = nothing === null ? "what was found is open again" : nothing === "service" ? "nothing failed: service only" : "no fault found";
+    if (nothing && bad)
+      throw new Fault("nothing", `the ${partNamed(job, bad.part)} was found bad: judge it sound first`);
+    const says =
+      nothing === null
+        ? "what was found is open again"
+        : nothing === "service"
+          ? "nothing failed: service only"
+          : "no fault found";
     return setHead(number, version, { nothingFailed: nothing ?? undefined }, says);
   });
 }
@@ -115,17 +134,26 @@ export async function savePartAdded(raw: z.infer<typeof addInput>): Promise<Acti
 const mendingInput = z.object({ ...onPart, services: z.array(serviceSchema.shape.do).max(MENDING.length) });
 /** What mends a part. Each is a line of the rebuild plan, before the part goes back. */
 export async function saveMending(raw: z.infer<typeof mendingInput>): Promise<ActionResult> {
-  return act(mendingInput, raw, ({ number, version, part, services }) => setMending(number, version, part, services));
+  return act(mendingInput, raw, ({ number, version, part, services }) =>
+    setMending(number, version, part, services),
+  );
 }
 
-const serviceInput = z.object({ ...onJob, service: ref, ...serviceSchema.pick({ note: true, waitMinutes: true }).shape });
+const serviceInput = z.object({
+  ...onJob,
+  service: ref,
+  ...serviceSchema.pick({ note: true, waitMinutes: true }).shape,
+});
 export async function saveService(raw: z.infer<typeof serviceInput>): Promise<ActionResult> {
-  return act(serviceInput, raw, ({ number, version, service, ...said }) => setServiceNote(number, version, service, said));
+  return act(serviceInput, raw, ({ number, version, service, ...said }) =>
+    setServiceNote(number, version, service, said),
+  );
 }
 
 /** Every note of a gear; null takes it back. */
 const nullable = <T extends z.ZodType>(schema: z.ZodOptional<T>) => schema.unwrap().nullable().optional();
-const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, shaftAngleDeg, ...others } = gearNotes.omit({ countedFrom: true, looks: true }).shape;
+const { teeth, mateTeeth, arcPitches, moduleMm, pitchMm, boreForm, shaftAngleDeg, ...others } =
+  gearNotes.omit({ countedFrom: true, looks: true }).shape;
 const notesInput = z.object({
   ...onPart,
   notes: z.strictObject({
@@ -144,7 +172,8 @@ export async function saveGearNotes(raw: z.infer<typeof notesInput>): Promise<Ac
     if (notes.teeth != null && notes.teeth < 4) {
       const job = thereIs(await loadJob(number), number);
       const kind = notes.kind ?? job.findings.find((f) => f.part === part)?.gear.kind ?? "spur";
-      if (kind !== "worm") throw new Fault("notes.teeth", "a gear has 4 teeth or more; only a worm has fewer");
+      if (kind !== "worm")
+        throw new Fault("notes.teeth", "a gear has 4 teeth or more; only a worm has fewer");
     }
     return setGearNotes(number, version, part, notes);
   });
@@ -159,16 +188,29 @@ const readingInput = z.object({
   source: text,
 });
 
-/** Takes a reading as it was typed: `45,11`, `1 3/16 in`. Refused with a sentence where it is no length, or one that cannot be. */
+/**
+ * Takes a reading as it was typed: `45,11`, `1 3/16 in`. Refused with a sentence where it is no length, or
+ * one that cannot be.
+ */
 export async function takeReading(raw: z.infer<typeof readingInput>): Promise<ActionResult> {
   return act(readingInput, raw, ({ number, version, part, what, teeth, typed, unit, source }) => {
     const kind = readingKind(what)?.unit;
     const angle = kind === "°";
     const value = lengthFrom(typed.trim().replace(/°$/, ""), kind === "mm" ? unit : "mm");
-    if (kind === "" && !/^\d+$/.test(typed.trim())) throw new Fault("typed", `“${typed}” is no count: type it like 24`);
-    if (value === null) throw new Fault("typed", `“${typed}” is no ${angle ? "angle" : "length"}: type it like ${angle ? "18" : "45.11 or 1 3/16 in"}`);
+    if (kind === "" && !/^\d+$/.test(typed.trim()))
+      throw new Fault("typed", `“${typed}” is no count: type it like 24`);
+    if (value === null)
+      throw new Fault(
+        "typed",
+        `“${typed}” is no ${angle ? "angle" : "length"}: type it like ${angle ? "18" : "45.11 or 1 3/16 in"}`,
+      );
     believedReading(what, value);
-    return addReading(number, version, part, { what, value, source, ...(teeth === undefined ? {} : { teeth }) });
+    return addReading(number, version, part, {
+      what,
+      value,
+      source,
+      ...(teeth === undefined ? {} : { teeth }),
+    });
   });
 }
 
@@ -176,16 +218,21 @@ const lookInput = z.object({ ...onPart, key: z.string().max(40), says: z.string(
 /** What was seen on a part that is sold by its sizes; empty takes it back. */
 export async function saveLook(raw: z.infer<typeof lookInput>): Promise<ActionResult> {
   return act(lookInput, raw, async ({ number, version, part, key, says }) => {
-    const asked = sizesAsked(thereIs(await loadJob(number), number).parts.find((p) => p.id === part)?.kind)?.looks.find((l) => l.key === key);
+    const asked = sizesAsked(
+      thereIs(await loadJob(number), number).parts.find((p) => p.id === part)?.kind,
+    )?.looks.find((l) => l.key === key);
     if (!asked) throw new Fault("key", "that is not told of a part of this kind");
-    if (says && asked.of && !asked.of.includes(says)) throw new Fault("says", `${asked.label} is one of ${asked.of.join(", ")}`);
+    if (says && asked.of && !asked.of.includes(says))
+      throw new Fault("says", `${asked.label} is one of ${asked.of.join(", ")}`);
     return setPartLook(number, version, part, key, asked.label, says);
   });
 }
 
 const strikeInput = z.object({ ...onPart, what: text, teeth: z.int().optional() });
 export async function strikeReading(raw: z.infer<typeof strikeInput>): Promise<ActionResult> {
-  return act(strikeInput, raw, ({ number, version, part, what, teeth }) => strikeReadings(number, version, part, what, teeth));
+  return act(strikeInput, raw, ({ number, version, part, what, teeth }) =>
+    strikeReadings(number, version, part, what, teeth),
+  );
 }
 
 const marksInput = z.object({
@@ -194,12 +241,17 @@ const marksInput = z.object({
   mark: z.enum([...TOOTH_MARKS.map((m) => m.mark as string), ...OLDER_MARKS]).nullable(),
 });
 export async function saveMarks(raw: z.infer<typeof marksInput>): Promise<ActionResult> {
-  return act(marksInput, raw, ({ number, version, part, teeth, mark }) => markTeeth(number, version, part, teeth, mark));
+  return act(marksInput, raw, ({ number, version, part, teeth, mark }) =>
+    markTeeth(number, version, part, teeth, mark),
+  );
 }
 
 const nameInput = z.object({ ...onPart, which: z.int() });
 
-/** Accepts one of the names that the readings allow. It is worked out again here: the screen only says which one. */
+/**
+ * Accepts one of the names that the readings allow. It is worked out again here: the screen only says which
+ * one.
+ */
 export async function acceptName(raw: z.infer<typeof nameInput>): Promise<ActionResult> {
   return act(nameInput, raw, async ({ number, version, part, which }) => {
     const naming = nameFrom(thereIs(await loadJob(number), number), part);
@@ -221,7 +273,12 @@ const causesInput = z.object({ ...onJob, ...chosenCauses.shape });
 export async function saveCauses(raw: z.infer<typeof causesInput>): Promise<ActionResult> {
   return act(causesInput, raw, ({ number, version, ...causes }) => {
     const said = causes.chosen?.map((c) => CAUSE_RULES.find((r) => r.cause === c)?.says.toLowerCase());
-    return setCauses(number, version, causes, said ? `cause: ${said.join(", ") || "taken back"}` : "cause, in words");
+    return setCauses(
+      number,
+      version,
+      causes,
+      said ? `cause: ${said.join(", ") || "taken back"}` : "cause, in words",
+    );
   });
 }
 
@@ -235,7 +292,8 @@ const photoInput = z.object({ ...onPart, ...photoCount.shape });
 export async function savePhotoCount(raw: z.infer<typeof photoInput>): Promise<ActionResult> {
   return act(photoInput, raw, async ({ number, version, part, ...count }) => {
     const job = thereIs(await loadJob(number), number);
-    if (!job.pictures.some((p) => p.name === count.picture)) throw new Fault("picture", "that picture is not among the job's any more");
+    if (!job.pictures.some((p) => p.name === count.picture))
+      throw new Fault("picture", "that picture is not among the job's any more");
     return takePhotoCount(number, version, part, count);
   });
 }

@@ -11,7 +11,10 @@ import { useFieldFault } from "../saving/use-field-fault";
 import { savePartAdded } from "./actions";
 import { type StepsToAddTo, stepsToAddTo } from "./steps-to-add-to";
 
-/** A part that did not come off as one: a piece of hardware that was found bad, or something that is not there. It goes back with a step. */
+/**
+ * A part that did not come off as one: a piece of hardware that was found bad, or something that is not
+ * there. It goes back with a step.
+ */
 export function AddPart({ onClose }: { onClose: () => void }) {
   const { run, say, number } = useJob();
   const [steps, setSteps] = useState<StepsToAddTo>([]);
@@ -21,7 +24,11 @@ export function AddPart({ onClose }: { onClose: () => void }) {
     const asked = new AbortController();
     askShop(`/api/jobs/${number}/steps-to-add-to`, stepsToAddTo, asked.signal)
       .then((found) => setSteps(found ?? []))
-      .catch((e) => asked.signal.aborted || say(whatFailed(e, "The steps could not be fetched", "Press “Add one” again.")));
+      .catch(
+        (e) =>
+          asked.signal.aborted ||
+          say(whatFailed(e, "The steps could not be fetched", "Press “Add one” again.")),
+      );
     return () => asked.abort();
   }, [number, say]);
   const step = picked ?? steps[0]?.step ?? "";
@@ -30,7 +37,11 @@ export function AddPart({ onClose }: { onClose: () => void }) {
   const fault = useFieldFault();
   const pieces = steps.find((s) => s.step === step)?.hardware ?? [];
   const add = async (): Promise<void> => {
-    const result = await run(savePartAdded, { step, ...(name.trim() ? { name } : {}), ...(hardware ? { hardware } : {}) });
+    const result = await run(savePartAdded, {
+      step,
+      ...(name.trim() ? { name } : {}),
+      ...(hardware ? { hardware } : {}),
+    });
     if (fault.took(result)) onClose();
   };
   return (
@@ -55,7 +66,11 @@ export function AddPart({ onClose }: { onClose: () => void }) {
       {pieces.length > 0 && (
         <label className="words">
           Which piece
-          <select className="field !text-[18px]" value={hardware} onChange={(e) => setHardware(e.target.value)}>
+          <select
+            className="field !text-[18px]"
+            value={hardware}
+            onChange={(e) => setHardware(e.target.value)}
+          >
             <option value="">none of its hardware</option>
             {pieces.map((h) => (
               <option key={h.id} value={h.id}>
@@ -77,7 +92,12 @@ export function AddPart({ onClose }: { onClose: () => void }) {
         />
       </label>
       <FaultLine says={fault.elsewhere()} />
-      <KeyButton look="main" className="justify-center" onPress={() => void add()} disabled={!step || (!name.trim() && !hardware)}>
+      <KeyButton
+        look="main"
+        className="justify-center"
+        onPress={() => void add()}
+        disabled={!step || (!name.trim() && !hardware)}
+      >
         Add it to the parts
       </KeyButton>
       <KeyButton keyName="Escape" onPress={onClose}>

@@ -16,14 +16,21 @@ const ASKED = [
   ["shaft", "Its shaft"],
 ] as const;
 
-/** A plain bush against its shaft: three readings, what they come to, and a key that takes the verdict as the finding. */
+/**
+ * A plain bush against its shaft: three readings, what they come to, and a key that takes the verdict as the
+ * finding.
+ */
 export function BushMeasures({ part, readings }: { part: string; readings: readonly Reading[] }) {
   const { run } = useJob();
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const fault = useFieldFault();
   const means = meanReadings(readings, part);
   const value = (what: string): number | undefined => means.find((m) => m.what === what)?.value;
-  const verdict = bushVerdict({ boreMm: value("bore"), boreAcrossMm: value("bore across"), shaftMm: value("shaft") });
+  const verdict = bushVerdict({
+    boreMm: value("bore"),
+    boreAcrossMm: value("bore across"),
+    shaftMm: value("shaft"),
+  });
   const take = async (what: string): Promise<void> => {
     const text = typed[what] ?? "";
     if (!text.trim()) return;
@@ -61,7 +68,10 @@ export function BushMeasures({ part, readings }: { part: string; readings: reado
       ))}
       <FaultLine says={fault.elsewhere()} />
       {verdict && (
-        <KeyButton keyName="E" onPress={() => void run(saveFinding, { part, mode: verdict.mode, extent: verdict.says })}>
+        <KeyButton
+          keyName="E"
+          onPress={() => void run(saveFinding, { part, mode: verdict.mode, extent: verdict.says })}
+        >
           {verdict.says}: take it as found
         </KeyButton>
       )}

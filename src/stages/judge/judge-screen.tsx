@@ -34,18 +34,39 @@ export function JudgeScreen({
   const part = parts.find((p) => p.id === picked) ?? first;
   return (
     <div className="grid h-full grid-cols-[minmax(0,0.85fr)_repeat(3,minmax(0,1fr))] gap-4">
-      <PartsColumn parts={parts} anyStep={anyStep} picked={part?.id} nothingFailed={job.nothingFailed} onPick={setPicked} />
+      <PartsColumn
+        parts={parts}
+        anyStep={anyStep}
+        picked={part?.id}
+        nothingFailed={job.nothingFailed}
+        onPick={setPicked}
+      />
       {part ? <ThePart key={part.id} part={part} /> : <section aria-label="No part" />}
       {part ? <WhatFailed part={part} /> : <section aria-label="No finding" />}
       <section aria-label="Grease, cause and what to do" className="flex min-h-0 flex-col gap-2">
         <div className="grid grid-cols-[1.25fr_1.35fr_1fr] gap-1.5">
-          <KeyButton keyName="L" className="small justify-center" pressed={beside === "grease"} onPress={() => setBeside("grease")}>
+          <KeyButton
+            keyName="L"
+            className="small justify-center"
+            pressed={beside === "grease"}
+            onPress={() => setBeside("grease")}
+          >
             Old grease
           </KeyButton>
-          <KeyButton keyName="B" className="small justify-center" pressed={beside === "fate"} onPress={() => setBeside("fate")}>
+          <KeyButton
+            keyName="B"
+            className="small justify-center"
+            pressed={beside === "fate"}
+            onPress={() => setBeside("fate")}
+          >
             What to do
           </KeyButton>
-          <KeyButton keyName="M" className="small justify-center" pressed={beside === "sizes"} onPress={() => setBeside("sizes")}>
+          <KeyButton
+            keyName="M"
+            className="small justify-center"
+            pressed={beside === "sizes"}
+            onPress={() => setBeside("sizes")}
+          >
             Sizes
           </KeyButton>
         </div>
@@ -67,8 +88,8 @@ export function JudgeScreen({
         {job.trouble && <p className="says danger !py-1 !text-[19px]">Found at the rebuild: {job.trouble}</p>}
         {cause && beside === "grease" && gates.length === 0 && (
           <p className="says measured !py-1 !text-[18px]">
-            <b>{job.causes.chosen?.includes(cause.cause) ? "Cause:" : `${cause.how}:`}</b> {cause.says.toLowerCase()}{" "}
-            <span className="hush">(Y tells why)</span>
+            <b>{job.causes.chosen?.includes(cause.cause) ? "Cause:" : `${cause.how}:`}</b>{" "}
+            {cause.says.toLowerCase()} <span className="hush">(Y tells why)</span>
           </p>
         )}
         <div>
@@ -91,11 +112,20 @@ function ThePart({ part }: { part: JudgedPart }) {
       </div>
       <WhatItIs part={part} />
       {camera ? (
-        <TakePicture where={{ role: "finding", part: part.id }} hint={part.name} onTaken={() => setCamera(false)} onClose={() => setCamera(false)} />
+        <TakePicture
+          where={{ role: "finding", part: part.id }}
+          hint={part.name}
+          onTaken={() => setCamera(false)}
+          onClose={() => setCamera(false)}
+        />
       ) : (
         <div className="relative flex min-h-0 flex-1">
           <PictureFrame picture={part.picture} words={part.pictureWords} className="w-full flex-1" />
-          <KeyButton keyName="I" onPress={() => setCamera(true)} className="small !absolute top-1.5 right-1.5 bg-base-100">
+          <KeyButton
+            keyName="I"
+            onPress={() => setCamera(true)}
+            className="small !absolute top-1.5 right-1.5 bg-base-100"
+          >
             Picture
           </KeyButton>
         </div>

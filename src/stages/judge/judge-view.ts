@@ -22,7 +22,9 @@ import { evidenceOf, fatesOf } from "./why/why-facts";
 export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "material" | "renew"> {
   readonly name: string;
   readonly finding:
-    | (Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> & { readonly looks?: Readonly<Record<string, string>> })
+    | (Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> & {
+        readonly looks?: Readonly<Record<string, string>>;
+      })
     | undefined;
   /** number of the step it came off in */
   readonly step: number | undefined;
@@ -66,7 +68,9 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
 
 const judgedParts = onceFor((job: Job): JudgedPart[] => {
   const findings = new Map(job.findings.map((f) => [f.part, f]));
-  const offIn = new Map(job.steps.flatMap((s, at) => (s.parts ?? []).map((p) => [p, at] as const)).toReversed());
+  const offIn = new Map(
+    job.steps.flatMap((s, at) => (s.parts ?? []).map((p) => [p, at] as const)).toReversed(),
+  );
   const own = new Map(job.pictures.map((x) => [x.part, x]));
   const ofStep = new Map(job.pictures.toReversed().map((x) => [x.step, x]));
   return job.parts.map((p) => {
@@ -84,7 +88,9 @@ const judgedParts = onceFor((job: Job): JudgedPart[] => {
       step: at === undefined ? undefined : at + 1,
       picture: framed(found ?? (step && ofStep.get(step.id))),
       pictureWords: found ? "as it was found" : step?.facing ? `facing: ${step.facing}` : "as it came off",
-      services: job.services.filter((v) => v.part === p.id).map((v) => only(v, ["id", "do", "note", "waitMinutes"])),
+      services: job.services
+        .filter((v) => v.part === p.id)
+        .map((v) => only(v, ["id", "do", "note", "waitMinutes"])),
       readings: sizesAsked(p.kind) ? job.readings.filter((r) => r.part === p.id) : [],
     };
   });

@@ -21,7 +21,12 @@ const reading = (part: string, what: string, value: number, teeth?: number): Rea
   at,
   ...(teeth === undefined ? {} : { teeth }),
 });
-const finding = (part: string, gear: GearNotes, more: Partial<Finding> = {}): Finding => ({ part, teeth: {}, gear, ...more });
+const finding = (part: string, gear: GearNotes, more: Partial<Finding> = {}): Finding => ({
+  part,
+  teeth: {},
+  gear,
+  ...more,
+});
 const wheelGear = { teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 18, profileShift: 0 };
 const pinionGear = { ...wheelGear, teeth: 9, profileShift: 0.4 };
 /** As much of a job as Judge looks at. */
@@ -43,31 +48,66 @@ const job = (more: Partial<Job>): Job =>
     ...more,
   }) as unknown as Job;
 
-const wheelReadings = [reading("p1", "tip diameter", 45.07), reading("p1", "span", 13.95, 5), reading("p1", "span", 16.9, 6)];
+const wheelReadings = [
+  reading("p1", "tip diameter", 45.07),
+  reading("p1", "span", 13.95, 5),
+  reading("p1", "span", 16.9, 6),
+];
 const identity = { ...wheelGear, diametralPitch: null, probability: 0.99 };
 
 describe("a part on the gear bench", () => {
   it("is named by its kind, from its own readings", () => {
-    const helical = nameFrom({ findings: [finding("p1", { teeth: 41, kind: "helical" })], readings: wheelReadings, parts: [] }, "p1");
+    const helical = nameFrom(
+      { findings: [finding("p1", { teeth: 41, kind: "helical" })], readings: wheelReadings, parts: [] },
+      "p1",
+    );
     expect(helical?.names[0]).toMatchObject({ teeth: 41, moduleMm: 1, words: "module 1 · 20° · helix 18°" });
     const bevel = nameFrom(
-      { findings: [finding("p1", { teeth: 20, kind: "bevel", mateTeeth: 40 })], readings: [reading("p1", "tip diameter", 32.68)], parts: [] },
+      {
+        findings: [finding("p1", { teeth: 20, kind: "bevel", mateTeeth: 40 })],
+        readings: [reading("p1", "tip diameter", 32.68)],
+        parts: [],
+      },
       "p1",
     );
     expect(bevel?.names[0]).toMatchObject({ moduleMm: 1.5, coneAngleDeg: 26.57 });
     const ring = { findings: [finding("p1", { teeth: 60, kind: "internal" as const })], parts: [] };
-    expect(nameFrom({ ...ring, readings: [reading("p1", "tip diameter", 58.04), reading("p1", "between pins 1.5", 58.5)] }, "p1")?.names[0]).toMatchObject({
+    expect(
+      nameFrom(
+        {
+          ...ring,
+          readings: [reading("p1", "tip diameter", 58.04), reading("p1", "between pins 1.5", 58.5)],
+        },
+        "p1",
+      )?.names[0],
+    ).toMatchObject({
       moduleMm: 1,
       teeth: 60,
     });
-    expect(gearView(job({ findings: ring.findings, readings: [reading("p1", "tip diameter", 58.04)] }), "p1", []).asked.map((a) => a.label)).toContain(
-      "Between Ø 1.5 pins",
-    );
-    expect(nameFrom({ findings: [finding("p1", { teeth: 20, kind: "pulley", pitchMm: 5 })], readings: [], parts: [] }, "p1")).toBeNull();
+    expect(
+      gearView(
+        job({ findings: ring.findings, readings: [reading("p1", "tip diameter", 58.04)] }),
+        "p1",
+        [],
+      ).asked.map((a) => a.label),
+    ).toContain("Between Ø 1.5 pins");
+    expect(
+      nameFrom(
+        { findings: [finding("p1", { teeth: 20, kind: "pulley", pitchMm: 5 })], readings: [], parts: [] },
+        "p1",
+      ),
+    ).toBeNull();
   });
   it("a worm and its wheel are named from what was measured on either", () => {
-    const findings = [finding("p1", { teeth: 52, kind: "worm-wheel", mate: "p2" }), finding("p2", { teeth: 1, kind: "worm", mate: "p1" })];
-    const readings = [reading("p1", "throat diameter", 67.5), reading("p2", "axial pitch", 15.71, 4), reading("p2", "tip diameter", 16.8)];
+    const findings = [
+      finding("p1", { teeth: 52, kind: "worm-wheel", mate: "p2" }),
+      finding("p2", { teeth: 1, kind: "worm", mate: "p1" }),
+    ];
+    const readings = [
+      reading("p1", "throat diameter", 67.5),
+      reading("p2", "axial pitch", 15.71, 4),
+      reading("p2", "tip diameter", 16.8),
+    ];
     for (const part of ["p1", "p2"])
       expect(nameFrom({ findings, readings, parts: [] }, part)?.names[0]).toMatchObject({
         moduleMm: 1.25,
@@ -76,7 +116,8 @@ describe("a part on the gear bench", () => {
       });
   });
   it("asks for what its kind needs, and for the arc where the count is broken off", () => {
-    const asks = (gear: GearNotes) => gearView(job({ findings: [finding("p1", gear)] }), "p1", []).asked.map((a) => a.what);
+    const asks = (gear: GearNotes) =>
+      gearView(job({ findings: [finding("p1", gear)] }), "p1", []).asked.map((a) => a.what);
     expect(asks({ kind: "bevel" })).toContain("tooth depth");
     expect(asks({ kind: "worm" })).toContain("axial pitch");
     expect(asks({ kind: "spur", arcPitches: 12 })).toEqual(expect.arrayContaining(["arc", "chord"]));
@@ -91,18 +132,26 @@ describe("a part on the gear bench", () => {
     expect(spans.length).toBeGreaterThanOrEqual(2);
   });
   it("what is entered and not named is drawn from its pitch", () => {
-    const view = gearView(job({ findings: [finding("p1", { kind: "pulley", teeth: 20, pitchMm: 5 })] }), "p1", []);
+    const view = gearView(
+      job({ findings: [finding("p1", { kind: "pulley", teeth: 20, pitchMm: 5 })] }),
+      "p1",
+      [],
+    );
     expect(view.gear?.moduleMm).toBeCloseTo(5 / Math.PI, 9);
     expect(view.sizes).toEqual([]);
   });
   it("lays over it what comes near in the catalogue, the chosen one first", () => {
     const part = (number: string, teeth: number) =>
-      cataloguePart.parse({ number, name: `wheel ${teeth}`, spec: { kind: "gear", teeth, moduleMm: 1, helixAngleDeg: 18 } });
-    const view = gearView(job({ findings: [finding("p1", { kind: "helical", teeth: 41 }, { identity, chosen: "B" })] }), "p1", [
-      part("A", 40),
-      part("B", 41),
-      part("C", 90),
-    ]);
+      cataloguePart.parse({
+        number,
+        name: `wheel ${teeth}`,
+        spec: { kind: "gear", teeth, moduleMm: 1, helixAngleDeg: 18 },
+      });
+    const view = gearView(
+      job({ findings: [finding("p1", { kind: "helical", teeth: 41 }, { identity, chosen: "B" })] }),
+      "p1",
+      [part("A", 40), part("B", 41), part("C", 90)],
+    );
     expect(view.over.map((o) => o.key)).toEqual(["B", "A"]);
   });
 });
@@ -111,7 +160,11 @@ describe("the mate", () => {
   const measured = (loss: number): Job =>
     job({
       findings: [
-        finding("p1", { kind: "helical", teeth: 41, hand: "right", mate: "p2" }, { identity, mode: "missing-teeth", teeth: { 1: "missing", 2: "missing" } }),
+        finding(
+          "p1",
+          { kind: "helical", teeth: 41, hand: "right", mate: "p2" },
+          { identity, mode: "missing-teeth", teeth: { 1: "missing", 2: "missing" } },
+        ),
         finding("p2", { kind: "helical", teeth: 9, hand: "left", mate: "p1" }),
       ],
       readings: [
@@ -130,7 +183,11 @@ describe("the mate", () => {
     expect(gearView(measured(0.01), "p1", []).mate.rule.renewBoth).toBe(false);
   });
   it("not measured, or not said, leaves the pair rule to say so", () => {
-    const view = gearView(job({ findings: [finding("p1", { kind: "helical", teeth: 41 }, { identity })] }), "p1", []);
+    const view = gearView(
+      job({ findings: [finding("p1", { kind: "helical", teeth: 41 }, { identity })] }),
+      "p1",
+      [],
+    );
     expect(view.mate.answer).toBeNull();
     expect(view.mate.rule.says).toMatch(/not measured/);
   });
@@ -147,17 +204,37 @@ describe("the mate", () => {
 });
 
 describe("meshes written down", () => {
-  const spur = { id: "m1", kind: "spur" as const, driver: { shaft: "motor", teeth: 9 }, driven: { shaft: "lay", teeth: 41 } };
+  const spur = {
+    id: "m1",
+    kind: "spur" as const,
+    driver: { shaft: "motor", teeth: 9 },
+    driven: { shaft: "lay", teeth: 41 },
+  };
   it("keep their shafts when they become another kind, and back", () => {
     const set = asKind(spur, "planetary");
-    expect(set).toMatchObject({ kind: "planetary", sun: { shaft: "motor" }, carrier: { shaft: "lay" }, ring: { shaft: "frame" } });
-    expect(asKind(set, "bevel")).toMatchObject({ kind: "bevel", driver: { shaft: "motor" }, driven: { shaft: "lay" } });
+    expect(set).toMatchObject({
+      kind: "planetary",
+      sun: { shaft: "motor" },
+      carrier: { shaft: "lay" },
+      ring: { shaft: "frame" },
+    });
+    expect(asKind(set, "bevel")).toMatchObject({
+      kind: "bevel",
+      driver: { shaft: "motor" },
+      driven: { shaft: "lay" },
+    });
     expect(asKind(spur, "worm")).toMatchObject({ driver: { teeth: 4 } });
     expect(asKind(asKind(spur, "worm"), "spur")).toMatchObject({ driver: { teeth: 4 } });
   });
   it("a shaft called by another name is called so everywhere", () => {
     const t = renamed(
-      { input: { shaft: "motor", rpm: 1 }, meshes: [spur, { ...spur, id: "m2", driver: { shaft: "lay", teeth: 9 }, driven: { shaft: "motor", teeth: 20 } }] },
+      {
+        input: { shaft: "motor", rpm: 1 },
+        meshes: [
+          spur,
+          { ...spur, id: "m2", driver: { shaft: "lay", teeth: 9 }, driven: { shaft: "motor", teeth: 20 } },
+        ],
+      },
       "motor",
       "armature",
     );

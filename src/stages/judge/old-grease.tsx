@@ -13,7 +13,11 @@ export function OldGrease({ states }: { states: Job["greaseStates"] }) {
     <>
       <div className="grid grid-cols-3 gap-1.5">
         {GREASE_STATES.map((g) => (
-          <SmallChoice key={g.state} pressed={states.includes(g.state)} onPress={() => void run(saveGreaseState, { state: g.state })}>
+          <SmallChoice
+            key={g.state}
+            pressed={states.includes(g.state)}
+            onPress={() => void run(saveGreaseState, { state: g.state })}
+          >
             {g.says}
           </SmallChoice>
         ))}

@@ -19,12 +19,18 @@ export function PartFate({ part, options }: { part: JudgedPart; options: readonl
   const { finding } = part;
   const [looked, setLooked] = useState<string>();
   const shown = options.find((o) => o.fate === (looked ?? finding?.fate)) ?? options[0];
-  if (!shown) return <p className="hush text-[18px]">Say how it failed first. The options are weighed here.</p>;
+  if (!shown)
+    return <p className="hush text-[18px]">Say how it failed first. The options are weighed here.</p>;
   const decide = (): void => {
     // a reason of one's own that stands there already is not written over
     const speaking = shown.reasons.filter((r) => !r.against).map((r) => r.says);
     const fateWhy = finding?.fateWhy?.trim() || speaking.join("; ");
-    void run(saveFinding, { part: part.id, fate: shown.fate, fateWhy, renew: GOES_BACK_NEW.includes(shown.fate) });
+    void run(saveFinding, {
+      part: part.id,
+      fate: shown.fate,
+      fateWhy,
+      renew: GOES_BACK_NEW.includes(shown.fate),
+    });
   };
   return (
     <div className="flex flex-col gap-1.5">

@@ -14,11 +14,19 @@ import { saveLook, strikeReading, takeReading } from "./actions";
 import { meanReadings } from "./gear/gear-readings";
 import type { JudgedPart } from "./judge-view";
 
-/** What is measured and seen on a part that is sold by its sizes: that is what the catalogue is compared by. */
+/**
+ * What is measured and seen on a part that is sold by its sizes: that is what the catalogue is compared by.
+ */
 export function PartSizes({ part }: { part: JudgedPart }) {
   const { run } = useJob();
   const asked = sizesAsked(part.kind);
-  if (!asked) return <p className="says">Parts of this kind are found by their number or name. Say beside the picture what it is, if it is something else.</p>;
+  if (!asked)
+    return (
+      <p className="says">
+        Parts of this kind are found by their number or name. Say beside the picture what it is, if it is
+        something else.
+      </p>
+    );
   const means = new Map(meanReadings(part.readings, part.id).map((m) => [m.what, m.value]));
   const looks = part.finding?.looks ?? {};
   return (
@@ -28,7 +36,12 @@ export function PartSizes({ part }: { part: JudgedPart }) {
       ))}
       {asked.looks.map((l) =>
         l.of ? (
-          <Choice key={l.key} asked={l} says={looks[l.key]} choose={(says) => void run(saveLook, { part: part.id, key: l.key, says })} />
+          <Choice
+            key={l.key}
+            asked={l}
+            says={looks[l.key]}
+            choose={(says) => void run(saveLook, { part: part.id, key: l.key, says })}
+          />
         ) : (
           <SavedField
             key={l.key}
@@ -66,7 +79,14 @@ function OneSize({ part, asked, value }: { part: string; asked: SizeAsked; value
         <output htmlFor={id} className="figures text-right text-[22px]">
           {value === undefined ? "–" : asked.unit ? value.toFixed(2) : value}
         </output>
-        <TypedReading id={id} typed={typed} onTyped={setTyped} enter={() => void take()} wrong={fault.elsewhere() !== null} onBlur={() => void take()} />
+        <TypedReading
+          id={id}
+          typed={typed}
+          onTyped={setTyped}
+          enter={() => void take()}
+          wrong={fault.elsewhere() !== null}
+          onBlur={() => void take()}
+        />
         <KeyButton
           className="small justify-center"
           label={`Strike ${asked.label}`}
@@ -81,7 +101,15 @@ function OneSize({ part, asked, value }: { part: string; asked: SizeAsked; value
   );
 }
 
-function Choice({ asked, says, choose }: { asked: LookAsked; says: string | undefined; choose: (says: string) => void }) {
+function Choice({
+  asked,
+  says,
+  choose,
+}: {
+  asked: LookAsked;
+  says: string | undefined;
+  choose: (says: string) => void;
+}) {
   return (
     <fieldset>
       <legend className="words">{capital(asked.label)}</legend>
@@ -96,13 +124,27 @@ function Choice({ asked, says, choose }: { asked: LookAsked; says: string | unde
   );
 }
 
-/** What follows from the sizes at once: which standard a spline may be of, what one click of a ratchet turns. */
-function Remark({ kind, means, form }: { kind: string | undefined; means: ReadonlyMap<string, number>; form: string | undefined }) {
+/**
+ * What follows from the sizes at once: which standard a spline may be of, what one click of a ratchet turns.
+ */
+function Remark({
+  kind,
+  means,
+  form,
+}: {
+  kind: string | undefined;
+  means: ReadonlyMap<string, number>;
+  form: string | undefined;
+}) {
   const teeth = means.get("count");
   if (!teeth) return null;
   if (kind === "ratchet") return <p className="says">One click is {Number((360 / teeth).toFixed(2))}°.</p>;
   if (kind !== "spline") return null;
-  const found = namedSplines({ teeth, outsideMm: means.get("outside diameter"), insideMm: means.get("inside diameter") });
+  const found = namedSplines({
+    teeth,
+    outsideMm: means.get("outside diameter"),
+    insideMm: means.get("inside diameter"),
+  });
   const fit = form ? found.filter((s) => s.form === form) : found;
   if (!means.has("outside diameter") && !means.has("inside diameter")) return null;
   return (

@@ -32,7 +32,8 @@ export function PartsColumn({
   const { run } = useJob();
   const shown = useRestLater(parts.length, 12);
   const [adding, setAdding] = useState(false);
-  const say = (nothing: NonNullable<Job["nothingFailed"]>) => () => void run(saveNothingFailed, { nothing: nothingFailed === nothing ? null : nothing });
+  const say = (nothing: NonNullable<Job["nothingFailed"]>) => () =>
+    void run(saveNothingFailed, { nothing: nothingFailed === nothing ? null : nothing });
   return (
     <section aria-label="Parts" className="flex min-h-0 flex-col gap-2">
       <div className="flex items-center justify-between gap-2">
@@ -52,7 +53,11 @@ export function PartsColumn({
         <AddPart onClose={() => setAdding(false)} />
       ) : (
         <>
-          {parts.length === 0 && <p className="says text-[18px]">Nothing has come off yet. What the strip lays down is judged here.</p>}
+          {parts.length === 0 && (
+            <p className="says text-[18px]">
+              Nothing has come off yet. What the strip lays down is judged here.
+            </p>
+          )}
           <ul className="min-h-0 flex-1 overflow-y-auto pr-1">
             {parts.slice(0, shown).map((p) => (
               <li key={p.id}>
@@ -66,7 +71,9 @@ export function PartsColumn({
                   <PartGlyph kind={partLook(p.name, p.kind)} size={34} />
                   <span className="name">
                     {p.name}
-                    {p.finding?.mode && <small className="mode">{modeNamed(p.finding.mode)?.says ?? p.finding.mode}</small>}
+                    {p.finding?.mode && (
+                      <small className="mode">{modeNamed(p.finding.mode)?.says ?? p.finding.mode}</small>
+                    )}
                   </span>
                   {p.renew && <b className="new">new</b>}
                 </button>
@@ -76,10 +83,22 @@ export function PartsColumn({
         </>
       )}
       <div className="grid grid-cols-2 gap-1.5">
-        <KeyButton keyName="S" className="small" pressed={nothingFailed === "service"} onPress={say("service")} label="Nothing failed: service only">
+        <KeyButton
+          keyName="S"
+          className="small"
+          pressed={nothingFailed === "service"}
+          onPress={say("service")}
+          label="Nothing failed: service only"
+        >
           Service only
         </KeyButton>
-        <KeyButton keyName="F" className="small" pressed={nothingFailed === "no-fault"} onPress={say("no-fault")} label="Nothing failed: no fault found">
+        <KeyButton
+          keyName="F"
+          className="small"
+          pressed={nothingFailed === "no-fault"}
+          onPress={say("no-fault")}
+          label="Nothing failed: no fault found"
+        >
           No fault
         </KeyButton>
       </div>

@@ -10,7 +10,9 @@ export async function stepsToAddToView(number: string): Promise<StepsToAddTo | n
     .flatMap((s, at) => {
       if (s.action === "note" || s.action === "block") return [];
       const hardware = (s.hardware ?? []).map((h) => ({ id: h.id, says: hardwareInWords(h) }));
-      const came = [...(s.parts ?? []).map((p) => partNamed(job, p)), ...hardware.map((h) => h.says)].join(", ");
+      const came = [...(s.parts ?? []).map((p) => partNamed(job, p)), ...hardware.map((h) => h.says)].join(
+        ", ",
+      );
       return [{ step: s.id, says: `step ${at + 1}: ${came || (s.title ?? "")}`, hardware }];
     })
     .reverse();

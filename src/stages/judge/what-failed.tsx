@@ -35,12 +35,24 @@ export function WhatFailed({ part }: { part: JudgedPart }) {
       </div>
       {part.kind === "bush" && <BushMeasures part={part.id} readings={part.readings} />}
       <div className={`grid gap-1.5 ${part.kind === "gear" ? "mt-auto grid-cols-2" : ""}`}>
-        <KeyButton keyName="R" pressed={part.renew === true} look="warn" onPress={() => void run(saveFinding, { part: part.id, renew: !part.renew })}>
+        <KeyButton
+          keyName="R"
+          pressed={part.renew === true}
+          look="warn"
+          onPress={() => void run(saveFinding, { part: part.id, renew: !part.renew })}
+        >
           {part.renew ? "✓ Goes back new" : "Goes back new"}
         </KeyButton>
         {part.kind === "gear" && (
-          <KeyButton keyName="G" look="main" className="!px-2 !text-[19px]" onPress={() => router.push(gearBenchOf(number, part.id))}>
-            {finding?.identity ? `Gear bench: ${finding.identity.teeth} teeth, ${sizeOf(finding.identity)}` : "Measure and name it"}
+          <KeyButton
+            keyName="G"
+            look="main"
+            className="!px-2 !text-[19px]"
+            onPress={() => router.push(gearBenchOf(number, part.id))}
+          >
+            {finding?.identity
+              ? `Gear bench: ${finding.identity.teeth} teeth, ${sizeOf(finding.identity)}`
+              : "Measure and name it"}
           </KeyButton>
         )}
       </div>

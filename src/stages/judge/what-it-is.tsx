@@ -6,7 +6,10 @@ import { useJob } from "../saving/job-context";
 import { savePart } from "./actions";
 import type { JudgedPart } from "./judge-view";
 
-/** What a part is and what it is made of. A kind that was only guessed says so; both decide what is asked of it, and which oil may touch it. */
+/**
+ * What a part is and what it is made of. A kind that was only guessed says so; both decide what is asked of
+ * it, and which oil may touch it.
+ */
 export function WhatItIs({ part }: { part: Pick<JudgedPart, "id" | "kind" | "kindSaid" | "material"> }) {
   const { run } = useJob();
   const materials =

@@ -9,7 +9,8 @@ const nameOf = (train: TrainInput, id: string | null): string => {
 };
 
 /** Rates as they are said: 3.4 Hz, 128 Hz. */
-export const hertz = (hz: number): string => `${Number.isInteger(hz) ? hz : hz < 10 ? hz.toFixed(2) : hz < 100 ? hz.toFixed(1) : Math.round(hz)} Hz`;
+export const hertz = (hz: number): string =>
+  `${Number.isInteger(hz) ? hz : hz < 10 ? hz.toFixed(2) : hz < 100 ? hz.toFixed(1) : Math.round(hz)} Hz`;
 
 /** Whether it can be told which of the shaft's gears it is. */
 export const isMeshTold = (s: Suspect): boolean => (s.meshShare ?? 0) >= 0.75;
@@ -25,7 +26,8 @@ export function suspectSays(train: TrainInput, s: Suspect): string {
 
 /** How to find out whether it is so. */
 export function suspectAsks(s: Suspect): string {
-  if (s.kind === "none") return "What it hums like now is as good as made: compare it with the same model that is known good.";
+  if (s.kind === "none")
+    return "What it hums like now is as good as made: compare it with the same model that is known good.";
   return s.kind === "tooth"
     ? `Turn ${s.shaft} by hand, unplugged: once in each turn it must catch or skip. Look at every tooth on it; a chip sounds like a hair or a seed between the teeth.`
     : `Turn ${s.shaft} by hand and feel for tight and loose once in each turn; hold a dial or a rule to the rim and watch it wander.`;

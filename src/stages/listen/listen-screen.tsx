@@ -25,27 +25,43 @@ const SURE = 0.8;
 /** What is less likely is not worth a line. */
 const WORTH_A_LINE = 0.03;
 
-/** Listening: a recording of the running unit, its two pictures with the lines of the train, what stands out, and before and after line by line. */
+/**
+ * Listening: a recording of the running unit, its two pictures with the lines of the train, what stands out,
+ * and before and after line by line.
+ */
 export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, "frame">) {
   const { run, number } = useJob();
   const [moment, setMoment] = useState<SoundMoment>(sounds[first] || !sounds.before ? first : "before");
-  const address = (s: KeptSound | undefined): string | null => (s ? `/api/jobs/${number}/sounds/${s.id}` : null);
+  const address = (s: KeptSound | undefined): string | null =>
+    s ? `/api/jobs/${number}/sounds/${s.id}` : null;
   const before = useListened(address(sounds.before), train);
   const after = useListened(address(sounds.after), train);
   const shown = moment === "before" ? before : after;
   const sound = sounds[moment];
   const best = shown.listened?.heard?.suspects[0];
   // what is still being listened to is not compared as if nothing were heard in it
-  const isHeard = (h: Hearing, s: KeptSound | undefined): boolean => !s || h.listened !== null || h.fault !== null;
-  const lines = isHeard(before, sounds.before) && isHeard(after, sounds.after) ? compared(before.listened?.heard ?? null, after.listened?.heard ?? null) : [];
+  const isHeard = (h: Hearing, s: KeptSound | undefined): boolean =>
+    !s || h.listened !== null || h.fault !== null;
+  const lines =
+    isHeard(before, sounds.before) && isHeard(after, sounds.after)
+      ? compared(before.listened?.heard ?? null, after.listened?.heard ?? null)
+      : [];
   return (
     <div className="grid h-full grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6">
       <section aria-label="What was recorded" className="flex min-h-0 flex-col gap-2">
         <div className="flex items-center gap-2">
           {MOMENTS.map((m) => (
-            <KeyButton key={m.moment} keyName={m.keyName} className="small" pressed={moment === m.moment} onPress={() => setMoment(m.moment)}>
+            <KeyButton
+              key={m.moment}
+              keyName={m.keyName}
+              className="small"
+              pressed={moment === m.moment}
+              onPress={() => setMoment(m.moment)}
+            >
               {m.says}
-              {sounds[m.moment] && <small className="figures pl-1">{dayAs(sounds[m.moment]?.at ?? "", "d MMM HH:mm")}</small>}
+              {sounds[m.moment] && (
+                <small className="figures pl-1">{dayAs(sounds[m.moment]?.at ?? "", "d MMM HH:mm")}</small>
+              )}
             </KeyButton>
           ))}
           {sound && <Player key={sound.id} number={number} sound={sound} />}
@@ -59,16 +75,27 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
           <WaterfallView listened={shown.listened} height={250} />
         ) : (
           <p className="flex h-[250px] items-center justify-center border-2 border-base-content p-4 text-center text-[24px]">
-            {sound ? (shown.fault ?? "Listening …") : "Nothing is recorded yet: let it run, and record ten seconds."}
+            {sound
+              ? (shown.fault ?? "Listening …")
+              : "Nothing is recorded yet: let it run, and record ten seconds."}
           </p>
         )}
         {(before.listened ?? after.listened) && (
           <>
-            <SpectrumView before={before.listened} after={after.listened} lit={best && isMeshTold(best) ? best : null} height={280} />
+            <SpectrumView
+              before={before.listened}
+              after={after.listened}
+              lit={best && isMeshTold(best) ? best : null}
+              height={280}
+            />
             <p className="flex gap-4 text-[16px] whitespace-nowrap">
               {before.listened && <span className="text-info">{after.listened ? "- - -" : "——"} before</span>}
               {after.listened && <span>—— after</span>}
-              {train && <span>1, 2: meshes from the motor on; 2 × overtones; dotted: sidebands; below: once a turn</span>}
+              {train && (
+                <span>
+                  1, 2: meshes from the motor on; 2 × overtones; dotted: sidebands; below: once a turn
+                </span>
+              )}
             </p>
           </>
         )}
@@ -90,12 +117,17 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
               {lines.map((l) => (
                 <tr key={`${l.what} ${l.mesh} ${l.shaft}`} className="border-b-2 border-base-300">
                   <th scope="row" className="py-0.5 text-left leading-tight font-normal">
-                    {comparedSays(train, l)} <small className="figures whitespace-nowrap">{hertz(l.hz)}</small>
+                    {comparedSays(train, l)}{" "}
+                    <small className="figures whitespace-nowrap">{hertz(l.hz)}</small>
                   </th>
-                  <td className="figures text-right whitespace-nowrap">{inUnit(l.before, comparedUnit(l))}</td>
+                  <td className="figures text-right whitespace-nowrap">
+                    {inUnit(l.before, comparedUnit(l))}
+                  </td>
                   <td className="figures text-right whitespace-nowrap">{inUnit(l.after, comparedUnit(l))}</td>
                   <td className="figures text-right whitespace-nowrap">
-                    {l.before === null || l.after === null ? "" : inUnit(l.after - l.before, comparedUnit(l), true)}
+                    {l.before === null || l.after === null
+                      ? ""
+                      : inUnit(l.after - l.before, comparedUnit(l), true)}
                   </td>
                 </tr>
               ))}
@@ -108,7 +140,9 @@ export function ListenScreen({ train, sounds, moment: first }: Omit<ListenView, 
 }
 
 const inUnit = (x: number | null, unit: string, signed = false): string =>
-  x === null ? "?" : `${signed && Math.round(x) > 0 ? "+" : ""}${Math.round(x).toString().replace("-", "−")} ${unit}`;
+  x === null
+    ? "?"
+    : `${signed && Math.round(x) > 0 ? "+" : ""}${Math.round(x).toString().replace("-", "−")} ${unit}`;
 
 /** Plays a recording, and stops it. */
 function Player({ number, sound }: { number: string; sound: KeptSound }) {
@@ -159,19 +193,30 @@ function WhatStandsOut({ hearing, train }: { hearing: Hearing; train: TrainInput
             : best.kind === "none"
               ? "Nothing stands out, as far as is heard"
               : `Perhaps: ${suspectSays(train, best)}`}
-          {best.onceHz !== null && <small className="figures whitespace-nowrap"> ({hertz(best.onceHz)})</small>}
+          {best.onceHz !== null && (
+            <small className="figures whitespace-nowrap"> ({hertz(best.onceHz)})</small>
+          )}
         </h2>
         <p className="says">{suspectAsks(best)}</p>
       </div>
       <ul aria-label="What it may come from">
         {[best, ...others.filter((s) => s.probability >= WORTH_A_LINE).slice(0, 4)].map((s, i) => (
-          <Odds key={`${s.kind} ${s.shaft} ${s.mesh} ${s.onceHz}`} probability={s.probability} first={i === 0}>
-            {s.kind === "none" ? "nothing of this kind" : s.kind === "tooth" ? `tooth, ${s.shaft}` : `out of true, ${s.shaft}`}
+          <Odds
+            key={`${s.kind} ${s.shaft} ${s.mesh} ${s.onceHz}`}
+            probability={s.probability}
+            first={i === 0}
+          >
+            {s.kind === "none"
+              ? "nothing of this kind"
+              : s.kind === "tooth"
+                ? `tooth, ${s.shaft}`
+                : `out of true, ${s.shaft}`}
           </Odds>
         ))}
       </ul>
       <p className="hush text-[17px]">
-        Learned from made recordings, and never quite sure: a bearing, a fan or a belt joint is not listened for. It tells where to look; what you find decides.
+        Learned from made recordings, and never quite sure: a bearing, a fan or a belt joint is not listened
+        for. It tells where to look; what you find decides.
       </p>
     </>
   );

@@ -39,7 +39,8 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
       form.set("wav", wav, "recording.wav");
       const answer = await fetch(`/api/jobs/${number}/sounds`, { method: "POST", body: form });
       const said = kept.parse(await answer.json().catch(() => ({})));
-      if (!answer.ok || said.version === undefined) throw new Error(said.says ?? "The shop did not keep the recording: try again.");
+      if (!answer.ok || said.version === undefined)
+        throw new Error(said.says ?? "The shop did not keep the recording: try again.");
       sawVersion(said.version);
       router.refresh();
       setFault(null);
@@ -88,13 +89,15 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
     return () => clearInterval(timer);
   }, [microphone]);
   const read = async (file: File): Promise<void> => {
-    if (file.size > MOST_BYTES) return setFault("this recording is larger than 250 MB: ten seconds are enough");
+    if (file.size > MOST_BYTES)
+      return setFault("this recording is larger than 250 MB: ten seconds are enough");
     await keep(await file.arrayBuffer());
   };
   return (
     <div className="flex flex-col gap-2">
       <p className="says danger">
-        Guards on, nothing loose near it, ears covered if it is loud. The microphone a hand's breadth from the gear case; keep still.
+        Guards on, nothing loose near it, ears covered if it is loud. The microphone a hand's breadth from the
+        gear case; keep still.
       </p>
       <div className="flex flex-wrap items-center gap-2">
         {microphone ? (
@@ -107,15 +110,28 @@ export function Record({ moment, onKept }: { moment: SoundMoment; onKept: () => 
           </KeyButton>
         )}
         {microphone ? (
-          <meter className="h-8 w-40" aria-label="Loudness" min={0} max={1} low={0.03} high={0.97} optimum={0.5} value={heard.level} />
+          <meter
+            className="h-8 w-40"
+            aria-label="Loudness"
+            min={0}
+            max={1}
+            low={0.03}
+            high={0.97}
+            optimum={0.5}
+            value={heard.level}
+          />
         ) : (
           <FilePick label="Recording" accept=".wav,audio/wav" keyName="W" onFile={(file) => void read(file)}>
             Read a WAV …
           </FilePick>
         )}
       </div>
-      {microphone && heard.seconds > 1 && heard.level < 0.01 && <p className="says danger">Next to nothing is heard: is this the right microphone?</p>}
-      {microphone && heard.level > 0.98 && <p className="says danger">It is too loud for the microphone: hold it further away.</p>}
+      {microphone && heard.seconds > 1 && heard.level < 0.01 && (
+        <p className="says danger">Next to nothing is heard: is this the right microphone?</p>
+      )}
+      {microphone && heard.level > 0.98 && (
+        <p className="says danger">It is too loud for the microphone: hold it further away.</p>
+      )}
       <FaultLine says={fault && sentence(fault)} />
       {unsent && (
         <KeyButton keyName="Y" disabled={busy} onPress={() => void keep(unsent)}>

@@ -12,7 +12,10 @@ const TICKS = [20, 50, 100, 200, 500, 1000, 2000, 5000];
 const LOUDEST_DB = -5;
 const QUIETEST_DB = -65;
 
-/** The spectra of both moments at equal loudness, with the lines of the train under them; what is suspected is drawn bold. */
+/**
+ * The spectra of both moments at equal loudness, with the lines of the train under them; what is suspected is
+ * drawn bold.
+ */
 export function SpectrumView({
   before,
   after,
@@ -71,13 +74,24 @@ export function SpectrumView({
           height={height}
         />
       ))}
-      {before && <path d={curve(before)} fill="none" className="stroke-info" strokeWidth={2} strokeDasharray={after ? "6 4" : undefined} />}
+      {before && (
+        <path
+          d={curve(before)}
+          fill="none"
+          className="stroke-info"
+          strokeWidth={2}
+          strokeDasharray={after ? "6 4" : undefined}
+        />
+      )}
       {after && <path d={curve(after)} fill="none" className="stroke-base-content" strokeWidth={2} />}
     </svg>
   );
 }
 
-/** One line of the train: a mesh by its number, an overtone dashed, a sideband dotted, a turn of a shaft from below. */
+/**
+ * One line of the train: a mesh by its number, an overtone dashed, a sideband dotted, a turn of a shaft from
+ * below.
+ */
 function TrainLine({
   line: { kind, n, shaft },
   at,
@@ -101,7 +115,18 @@ function TrainLine({
         </text>
       </g>
     );
-  if (kind === "sideband") return <line x1={at} x2={at} y1={70} y2={foot} className="stroke-error" strokeWidth={1} strokeDasharray="1 4" />;
+  if (kind === "sideband")
+    return (
+      <line
+        x1={at}
+        x2={at}
+        y1={70}
+        y2={foot}
+        className="stroke-error"
+        strokeWidth={1}
+        strokeDasharray="1 4"
+      />
+    );
   const top = kind === "overtone" ? 34 : 18;
   return (
     <g>
@@ -114,7 +139,11 @@ function TrainLine({
         strokeWidth={isLit ? 3 : 1.5}
         strokeDasharray={kind === "overtone" ? "3 4" : undefined}
       />
-      <text x={at + 3} y={top - 2} className={`text-[14px] font-semibold ${isLit ? "fill-error" : "fill-base-content"}`}>
+      <text
+        x={at + 3}
+        y={top - 2}
+        className={`text-[14px] font-semibold ${isLit ? "fill-error" : "fill-base-content"}`}
+      >
         {n ? `${n} × ` : ""}
         {number}
       </text>

@@ -27,7 +27,12 @@ export function useListened(address: string | null, train: TrainInput | null): H
         return listenTo(await answer.arrayBuffer(), train);
       })
       .then((listened) => tell({ listened, fault: null }))
-      .catch((e: unknown) => tell({ listened: null, fault: e instanceof Error ? e.message : "The recording could not be fetched." }));
+      .catch((e: unknown) =>
+        tell({
+          listened: null,
+          fault: e instanceof Error ? e.message : "The recording could not be fetched.",
+        }),
+      );
     return () => {
       wanted = false;
     };

@@ -28,7 +28,11 @@ export function WaterfallView({ listened, height }: { listened: Listened; height
     const { rows, columns, levels } = waterfall;
     const image = context.createImageData(columns, rows);
     for (let r = 0; r < rows; r++)
-      for (let c = 0; c < columns; c++) image.data.set([...(SCALE[levels[r * columns + c] as number] ?? [0, 0, 0]), 255], 4 * ((rows - 1 - r) * columns + c));
+      for (let c = 0; c < columns; c++)
+        image.data.set(
+          [...(SCALE[levels[r * columns + c] as number] ?? [0, 0, 0]), 255],
+          4 * ((rows - 1 - r) * columns + c),
+        );
     context.putImageData(image, 0, 0);
     if (axis.current)
       select(axis.current)
@@ -55,7 +59,12 @@ export function WaterfallView({ listened, height }: { listened: Listened; height
         style={{ left: LEFT, width: `calc(100% - ${LEFT}px)`, height }}
       />
       {heard && (
-        <svg width={46} height={height} className="pointer-events-none absolute top-0 right-0" aria-hidden="true">
+        <svg
+          width={46}
+          height={height}
+          className="pointer-events-none absolute top-0 right-0"
+          aria-hidden="true"
+        >
           {heard.lines.meshes.map((m, i) => {
             const hz = (m.order * heard.rpm.value) / 60;
             if (hz < range[0] || hz > range[1]) return null;

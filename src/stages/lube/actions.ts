@@ -40,7 +40,9 @@ import { MEANT } from "./meant";
 
 const schoolInput = z.object({ ...onJob, school: jobHead.shape.fillSchool });
 export async function saveSchool(raw: z.infer<typeof schoolInput>): Promise<ActionResult> {
-  return act(schoolInput, raw, ({ number, version, school }) => setHead(number, version, { fillSchool: school }, `grease charge: ${school} school`));
+  return act(schoolInput, raw, ({ number, version, school }) =>
+    setHead(number, version, { fillSchool: school }, `grease charge: ${school} school`),
+  );
 }
 
 const bareInput = z.object({ ...onJob });
@@ -50,10 +52,15 @@ export async function saveProposed(raw: z.infer<typeof bareInput>): Promise<Acti
 }
 
 const makeInput = z.union([
-  z.object({ ...onJob, kind: chamberKind, name: words.trim().optional(), spot: pictureSpot.optional() }).strict(),
+  z
+    .object({ ...onJob, kind: chamberKind, name: words.trim().optional(), spot: pictureSpot.optional() })
+    .strict(),
   z.object({ ...onJob, part: ref }).strict(),
 ]);
-/** A chamber, made by one press, or where a picture was pointed at; around a part that came off, of a kind that suits it and with a point on it. What opened it is proposed, and can be changed. */
+/**
+ * A chamber, made by one press, or where a picture was pointed at; around a part that came off, of a kind
+ * that suits it and with a point on it. What opened it is proposed, and can be changed.
+ */
 export async function makeChamber(raw: z.infer<typeof makeInput>): Promise<ActionResult> {
   return act(makeInput, raw, async ({ number, version, ...asked }) => {
     const job = thereIs(await loadJob(number), number);
@@ -68,15 +75,23 @@ export async function makeChamber(raw: z.infer<typeof makeInput>): Promise<Actio
       const name = asked.name || (alike ? `${called} ${alike + 1}` : called);
       // where nothing has come off, nothing closes over it
       const reached = openedBy ? { openedBy } : { outside: true };
-      return addChamber(number, version, asked.kind, { name, ...reached, ...(asked.spot && { spot: asked.spot }) });
+      return addChamber(number, version, asked.kind, {
+        name,
+        ...reached,
+        ...(asked.spot && { spot: asked.spot }),
+      });
     }
     const part = job.parts.find((x) => x.id === asked.part);
     if (!part) throw new Fault("part", "is not among the job’s parts any more");
     const openedBy = openerOf(job, part.id);
     const opened = openedBy ? { openedBy } : {};
     const place = placeKindOf(part.kind, part.material);
-    return addChamber(number, version, chamberKindAround(part.kind), { name: `around the ${partName(part)}`.slice(0, 80), ...opened }, (id) =>
-      place ? pointOn(job, { id, ...opened }, place, part.id, partName(part)) : null,
+    return addChamber(
+      number,
+      version,
+      chamberKindAround(part.kind),
+      { name: `around the ${partName(part)}`.slice(0, 80), ...opened },
+      (id) => (place ? pointOn(job, { id, ...opened }, place, part.id, partName(part)) : null),
     );
   });
 }
@@ -107,12 +122,23 @@ export async function saveChamber(raw: z.infer<typeof chamberInput>): Promise<Ac
     const job = thereIs(await loadJob(number), number);
     const before = job.chambers?.find((c) => c.id === chamber);
     if (!before) throw new Fault("chamber", "is not among the job’s chambers any more");
-    const reached = facts.outside ? { openedBy: undefined } : facts.openedBy !== undefined ? { outside: undefined } : {};
-    const said = { ...Object.fromEntries(Object.entries(facts).map(([k, v]) => [k, v ?? undefined])), ...reached };
-    if (facts.openedBy && !job.steps.some((x) => x.id === facts.openedBy && x.action !== "note")) throw new Fault("openedBy", "is not on the Mat any more");
+    const reached = facts.outside
+      ? { openedBy: undefined }
+      : facts.openedBy !== undefined
+        ? { outside: undefined }
+        : {};
+    const said = {
+      ...Object.fromEntries(Object.entries(facts).map(([k, v]) => [k, v ?? undefined])),
+      ...reached,
+    };
+    if (facts.openedBy && !job.steps.some((x) => x.id === facts.openedBy && x.action !== "note"))
+      throw new Fault("openedBy", "is not on the Mat any more");
     const now = chamberSchema.parse({ ...before, ...said });
     if (now.coldestC !== undefined && now.hottestC !== undefined && now.coldestC >= now.hottestC)
-      throw new Fault(facts.coldestC === undefined ? "hottestC" : "coldestC", "the coldest must lie below the hottest");
+      throw new Fault(
+        facts.coldestC === undefined ? "hottestC" : "coldestC",
+        "the coldest must lie below the hottest",
+      );
     const slip = now.makersGrams === undefined ? null : makersSlip(now.makersGrams, freeVolumeOf(job, now));
     if (slip) throw new Fault(facts.makersGrams === undefined ? "volume" : "makersGrams", slip);
     return changeChamber(number, version, chamber, said, `${Object.keys(facts).join(", ")} said`);
@@ -144,25 +170,39 @@ const takeInput = z.object({
   lubricant: words,
   override: note.min(8, "say in a sentence why it goes in all the same: it stands on the sheet").optional(),
 });
-/** Takes a lubricant for a chamber. What a hard rule forbids is refused; only for food is there an override, with its reason in writing. */
+/**
+ * Takes a lubricant for a chamber. What a hard rule forbids is refused; only for food is there an override,
+ * with its reason in writing.
+ */
 export async function takeLube(raw: z.infer<typeof takeInput>): Promise<ActionResult> {
   return act(takeInput, raw, async ({ number, version, chamber, lubricant, override }) => {
     const job = thereIs(await loadJob(number), number);
     const shelf = await greasesOnShelf();
     const chosen = shelf.find((l) => l.id === lubricant);
     if (!chosen) throw new Fault("lubricant", "is not on the shelf");
-    const as = { ...job, chambers: (job.chambers ?? []).map((c) => (c.id === chamber ? { ...c, lubricant, override } : c)) };
+    const as = {
+      ...job,
+      chambers: (job.chambers ?? []).map((c) => (c.id === chamber ? { ...c, lubricant, override } : c)),
+    };
     const plan = lubePlan(as, shelf).find((p) => p.chamber.id === chamber);
-    if (!plan) throw new Fault("points", "say first where in this chamber it goes: which places decide what may go there");
+    if (!plan)
+      throw new Fault(
+        "points",
+        "say first where in this chamber it goes: which places decide what may go there",
+      );
     if (plan.fault) throw new Fault("makersGrams", plan.fault);
     const verdict = plan.answer?.verdicts.find((v) => v.lubricant === lubricant);
     const against = verdict?.reasons.filter((r) => r.hard && r.against) ?? [];
-    if (against.length) throw new Fault("lubricant", `${chosen.name}: ${against.map((r) => r.says).join("; ")}`);
+    if (against.length)
+      throw new Fault("lubricant", `${chosen.name}: ${against.map((r) => r.says).join("; ")}`);
     return takeLubricant(number, version, chamber, chosen, override);
   });
 }
 
-const noGreaseInput = z.object({ ...onJob, why: jobHead.shape.noGrease.unwrap().min(3, "say in a few words why").nullable() });
+const noGreaseInput = z.object({
+  ...onJob,
+  why: jobHead.shape.noGrease.unwrap().min(3, "say in a few words why").nullable(),
+});
 /** Says why nothing in the unit is lubricated; null: that is open again. */
 export async function saveNoGrease(raw: z.infer<typeof noGreaseInput>): Promise<ActionResult> {
   return act(noGreaseInput, raw, ({ number, version, why }) => setNoGrease(number, version, why));
@@ -177,7 +217,10 @@ const addInput = z.object({
   spot: lubePointSchema.shape.spot,
   where: words.trim().optional(),
 });
-/** A point: on a part, on a wheel of the train, or where a picture was pointed at. One that is closed over already is refused. */
+/**
+ * A point: on a part, on a wheel of the train, or where a picture was pointed at. One that is closed over
+ * already is refused.
+ */
 export async function addPoint(raw: z.infer<typeof addInput>): Promise<ActionResult> {
   return act(addInput, raw, async ({ number, version, chamber, kind, part, wheel, spot, where }) => {
     const job = thereIs(await loadJob(number), number);
@@ -201,7 +244,9 @@ export async function addPoint(raw: z.infer<typeof addInput>): Promise<ActionRes
 const dryInput = z.object({ ...onJob, chamber: ref, says: dryPlace.shape.says, spot: dryPlace.shape.spot });
 /** A place that this chamber’s lubricant must stay away from. */
 export async function addDryPlace(raw: z.infer<typeof dryInput>): Promise<ActionResult> {
-  return act(dryInput, raw, ({ number, version, chamber, ...place }) => addDry(number, version, chamber, place));
+  return act(dryInput, raw, ({ number, version, chamber, ...place }) =>
+    addDry(number, version, chamber, place),
+  );
 }
 
 const oneDry = z.object({ ...onJob, chamber: ref, place: ref });
@@ -213,7 +258,16 @@ const pointInput = z.object({
   ...onJob,
   point: ref,
   facts: lubePointSchema
-    .pick({ kind: true, where: true, how: true, load: true, rpm: true, bearing: true, pitchLineMPerS: true, materials: true })
+    .pick({
+      kind: true,
+      where: true,
+      how: true,
+      load: true,
+      rpm: true,
+      bearing: true,
+      pitchLineMPerS: true,
+      materials: true,
+    })
     .partial()
     .extend({
       grams: weighedPointSchema.shape.grams.unwrap().nullable().optional(),
@@ -225,22 +279,47 @@ const pointInput = z.object({
 });
 /** What is said of a point. An amount that was said is not worked out any more; null: it is again. */
 export async function savePoint(raw: z.infer<typeof pointInput>): Promise<ActionResult> {
-  return act(pointInput, raw, async ({ number, version, point, facts: { grams, sure, lubricant, ...facts } }) => {
-    const job = thereIs(await loadJob(number), number);
-    const before = job.lubePoints.find((g) => g.id === point);
-    if (!before) throw new Fault("point", "is not among the points any more");
-    if (grams) refuseSlip(slipIn(grams, await groundOf(job, before)), sure);
-    if (lubricant && job.foodContact)
-      throw new Fault("lubricant", "this unit touches food: only what the shelf says is registered H1 goes in. Put it on the shelf first");
-    // what was worked out for the chamber's lubricant says nothing of another
-    const own = before.gramsSaid ? {} : { grams: null };
-    const named = lubricant === undefined ? {} : { lubricant, ...own, lubricantId: undefined, lubricantSaid: lubricant === null ? undefined : true };
-    const amount = grams === undefined ? {} : { grams, gramsSaid: grams === null ? undefined : true };
-    return changePoint(number, version, point, { ...facts, ...named, ...amount }, grams ? `${grams} g said` : (lubricant ?? "said anew"));
-  });
+  return act(
+    pointInput,
+    raw,
+    async ({ number, version, point, facts: { grams, sure, lubricant, ...facts } }) => {
+      const job = thereIs(await loadJob(number), number);
+      const before = job.lubePoints.find((g) => g.id === point);
+      if (!before) throw new Fault("point", "is not among the points any more");
+      if (grams) refuseSlip(slipIn(grams, await groundOf(job, before)), sure);
+      if (lubricant && job.foodContact)
+        throw new Fault(
+          "lubricant",
+          "this unit touches food: only what the shelf says is registered H1 goes in. Put it on the shelf first",
+        );
+      // what was worked out for the chamber's lubricant says nothing of another
+      const own = before.gramsSaid ? {} : { grams: null };
+      const named =
+        lubricant === undefined
+          ? {}
+          : {
+              lubricant,
+              ...own,
+              lubricantId: undefined,
+              lubricantSaid: lubricant === null ? undefined : true,
+            };
+      const amount = grams === undefined ? {} : { grams, gramsSaid: grams === null ? undefined : true };
+      return changePoint(
+        number,
+        version,
+        point,
+        { ...facts, ...named, ...amount },
+        grams ? `${grams} g said` : (lubricant ?? "said anew"),
+      );
+    },
+  );
 }
 
-const moveInput = z.object({ ...onJob, point: ref, before: z.union([z.enum(["before-fit", "after-fit"]), ref]) });
+const moveInput = z.object({
+  ...onJob,
+  point: ref,
+  before: z.union([z.enum(["before-fit", "after-fit"]), ref]),
+});
 /** Puts a point before another step's going back, or back to the fitting of its part. */
 export async function movePoint(raw: z.infer<typeof moveInput>): Promise<ActionResult> {
   return act(moveInput, raw, async ({ number, version, point, before }) => {
@@ -249,7 +328,8 @@ export async function movePoint(raw: z.infer<typeof moveInput>): Promise<ActionR
     if (!g) throw new Fault("point", "is not among the points any more");
     const part = g.part ?? g.onPart;
     if (before === "before-fit" || before === "after-fit") {
-      if (!part || !job.steps.some((s) => s.parts?.includes(part))) throw new Fault("before", "this point is on no part that came off");
+      if (!part || !job.steps.some((s) => s.parts?.includes(part)))
+        throw new Fault("before", "this point is on no part that came off");
       return changePoint(
         number,
         version,
@@ -261,9 +341,21 @@ export async function movePoint(raw: z.infer<typeof moveInput>): Promise<ActionR
     const moment = momentsFor(job, planOf(job), g).find((m) => m.step === before);
     if (!moment) {
       const { last, closed } = reachOf(job, planOf(job), greaseKey(point), g);
-      throw new Fault("before", closed ?? (last ? `it can be reached until line ${last.line}: ${last.says}` : "that step is not in the plan any more"));
+      throw new Fault(
+        "before",
+        closed ??
+          (last
+            ? `it can be reached until line ${last.line}: ${last.says}`
+            : "that step is not in the plan any more"),
+      );
     }
-    return changePoint(number, version, point, { reachedBy: before, part: null, when: null, onPart: part }, moment.says);
+    return changePoint(
+      number,
+      version,
+      point,
+      { reachedBy: before, part: null, when: null, onPart: part },
+      moment.says,
+    );
   });
 }
 
@@ -290,7 +382,12 @@ function refuseSlip(slip: Slip | null, sure: boolean | undefined): void {
   if (slip && !(slip.mayBeMeant && sure)) throw new Fault(slip.mayBeMeant ? MEANT : "grams", slip.says);
 }
 
-const weighInput = z.object({ ...onJob, point: ref, grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable(), sure: z.boolean().optional() });
+const weighInput = z.object({
+  ...onJob,
+  point: ref,
+  grams: weighedPointSchema.shape.weighedGrams.unwrap().nullable(),
+  sure: z.boolean().optional(),
+});
 /** Weighs a lubricant in. A slip of units is refused with a question; so is a place that is closed over. */
 export async function weigh(raw: z.infer<typeof weighInput>): Promise<ActionResult> {
   return act(weighInput, raw, async ({ number, version, point, grams, sure }) => {

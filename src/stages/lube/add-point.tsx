@@ -28,15 +28,28 @@ interface Place {
 /** What is pointed at. */
 type PointedAt = "picture" | "Mat" | "train";
 
-/** A point is put where it belongs, or a place is said to stay dry: pointed at in a picture of the opened chamber, on the Mat, or in the train. */
-export function AddPoint({ view, chamber, onAdded }: { view: Omit<LubeView, "frame">; chamber: Chamber; onAdded: () => void }) {
+/**
+ * A point is put where it belongs, or a place is said to stay dry: pointed at in a picture of the opened
+ * chamber, on the Mat, or in the train.
+ */
+export function AddPoint({
+  view,
+  chamber,
+  onAdded,
+}: {
+  view: Omit<LubeView, "frame">;
+  chamber: Chamber;
+  onAdded: () => void;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   const [kind, setKind] = useState<PointKindName>("gear-teeth");
   const [dry, setDry] = useState(false);
   // the picture that it was pointed at in, or the first in which it is open
   const own = view.pictures.findIndex((p) => p.name === chamber.spot?.picture);
-  const open = view.pictures.findIndex((p) => chamber.openedBy !== undefined && p.after.includes(chamber.openedBy));
+  const open = view.pictures.findIndex(
+    (p) => chamber.openedBy !== undefined && p.after.includes(chamber.openedBy),
+  );
   const [shown, setShown] = useState(own < 0 ? Math.max(0, open) : own);
   const [place, setPlace] = useState<Place>({ where: "" });
   const [pocket, setPocket] = useState<string>();
@@ -64,20 +77,35 @@ export function AddPoint({ view, chamber, onAdded }: { view: Omit<LubeView, "fra
     const w = view.wheels.find((x) => x.mesh === at.mesh && x.role === at.role);
     if (!w) return;
     setKind(w.worm ? "worm" : "gear-teeth");
-    setPlace((now) => ({ ...now, wheel: { mesh: w.mesh, role: w.role }, part: w.part, where: `teeth of the ${w.says}` }));
+    setPlace((now) => ({
+      ...now,
+      wheel: { mesh: w.mesh, role: w.role },
+      part: w.part,
+      where: `teeth of the ${w.says}`,
+    }));
   };
   const { where, part, spot, wheel } = place;
   const add = async (): Promise<void> => {
     const sent = dry
       ? run(addDryPlace, { chamber: chamber.id, says: where, ...(spot && { spot }) })
-      : run(addPoint, { chamber: chamber.id, kind, where, ...(part && { part }), ...(spot && { spot }), ...(wheel && { wheel }) });
+      : run(addPoint, {
+          chamber: chamber.id,
+          kind,
+          where,
+          ...(part && { part }),
+          ...(spot && { spot }),
+          ...(wheel && { wheel }),
+        });
     if (!fault.took(await sent)) return;
     setPlace({ where: "" });
     setPocket(undefined);
     if (!dry) onAdded();
   };
   const picture = view.pictures[shown]?.name;
-  const fresh = spot?.picture === picture && spot ? [{ kind: dry ? ("dry" as const) : ("here" as const), x: spot.x, y: spot.y, says: where || "here" }] : [];
+  const fresh =
+    spot?.picture === picture && spot
+      ? [{ kind: dry ? ("dry" as const) : ("here" as const), x: spot.x, y: spot.y, says: where || "here" }]
+      : [];
   const points = view.chambers.flatMap((c) => c.points);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
@@ -133,7 +161,13 @@ export function AddPoint({ view, chamber, onAdded }: { view: Omit<LubeView, "fra
           </div>
         )}
         {by === "Mat" ? (
-          <Mat pockets={view.pockets} hand={view.pockets.length} foot="press the pocket that it belongs to" onPick={pickPocket} picked={pocket} />
+          <Mat
+            pockets={view.pockets}
+            hand={view.pockets.length}
+            foot="press the pocket that it belongs to"
+            onPick={pickPocket}
+            picked={pocket}
+          />
         ) : by === "train" && view.train ? (
           <div className="flex h-[clamp(180px,26vh,420px)] items-center border-2 border-base-content bg-base-100 p-1">
             <TrainDiagram
@@ -155,7 +189,10 @@ export function AddPoint({ view, chamber, onAdded }: { view: Omit<LubeView, "fra
         {dry && (chamber.dry?.length ?? 0) > 0 && (
           <ul aria-label={`Stays dry at the ${chamber.name}`}>
             {chamber.dry?.map((d) => (
-              <li key={d.id} className="flex items-center gap-2 border-b-2 border-base-300 text-[18px] leading-tight">
+              <li
+                key={d.id}
+                className="flex items-center gap-2 border-b-2 border-base-300 text-[18px] leading-tight"
+              >
                 <span className="flex-1">▨ {capital(d.says)}</span>
                 <button
                   type="button"
@@ -179,4 +216,5 @@ export function AddPoint({ view, chamber, onAdded }: { view: Omit<LubeView, "fra
 }
 
 /** The wheel of the view that is meant: its role is one of those that a train has. */
-const wheelOf = (view: Pick<LubeView, "wheels">, at: Place["wheel"]) => view.wheels.find((w) => w.mesh === at?.mesh && w.role === at.role);
+const wheelOf = (view: Pick<LubeView, "wheels">, at: Place["wheel"]) =>
+  view.wheels.find((w) => w.mesh === at?.mesh && w.role === at.role);

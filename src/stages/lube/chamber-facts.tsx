@@ -17,18 +17,42 @@ import { Figure, figureFrom } from "./figure";
 import type { ChamberView, LubeView } from "./lube-view";
 
 const FROM_OUTSIDE = "from-outside";
-const MATERIALS = ["steel", "aluminium", "zinc", "bronze", "brass", "PA", "POM", "ABS", "PC", "PS", "PP"] as const;
+const MATERIALS = [
+  "steel",
+  "aluminium",
+  "zinc",
+  "bronze",
+  "brass",
+  "PA",
+  "POM",
+  "ABS",
+  "PC",
+  "PS",
+  "PP",
+] as const;
 const OLD_OILS = [...BASE_OILS, "unknown"] as const;
 const SEALS = ["NBR", "EPDM", "FKM", "silicone"] as const;
 
-/** All that is said of a chamber: what opened it, how much it holds, what it is of, how hot and cold, and what was in it. */
-export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "frame">; shown: ChamberView; onGone: () => void }) {
+/**
+ * All that is said of a chamber: what opened it, how much it holds, what it is of, how hot and cold, and what
+ * was in it.
+ */
+export function ChamberFacts({
+  view,
+  shown,
+  onGone,
+}: {
+  view: Omit<LubeView, "frame">;
+  shown: ChamberView;
+  onGone: () => void;
+}) {
   const { run } = useJob();
   const { chamber, freeMl } = shown;
   type Facts = Parameters<typeof saveChamber>[0]["facts"];
   const save = (facts: Facts) => run(saveChamber, { chamber: chamber.id, facts });
   const { volume, old } = chamber;
-  const without = (list: readonly string[], m: string): string[] => (list.includes(m) ? list.filter((x) => x !== m) : [...list, m]);
+  const without = (list: readonly string[], m: string): string[] =>
+    list.includes(m) ? list.filter((x) => x !== m) : [...list, m];
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
       {shown.lastTime && (
@@ -37,17 +61,32 @@ export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "fr
         </KeyButton>
       )}
       <div className="grid grid-cols-2 gap-2">
-        <SavedField label="Its name" name={`chamber-name-${chamber.id}`} value={chamber.name} save={(name) => save({ name })} />
+        <SavedField
+          label="Its name"
+          name={`chamber-name-${chamber.id}`}
+          value={chamber.name}
+          save={(name) => save({ name })}
+        />
         <Choose
           label="Laid open by"
-          options={[[FROM_OUTSIDE, "nothing: reached from outside"] as const, ...view.steps.map((x) => [x.id, x.says] as const)]}
+          options={[
+            [FROM_OUTSIDE, "nothing: reached from outside"] as const,
+            ...view.steps.map((x) => [x.id, x.says] as const),
+          ]}
           value={chamber.outside ? FROM_OUTSIDE : chamber.openedBy}
           none="nobody has said"
-          onChoose={(step) => void save(step === FROM_OUTSIDE ? { outside: true } : { openedBy: step ?? null, outside: false })}
+          onChoose={(step) =>
+            void save(step === FROM_OUTSIDE ? { outside: true } : { openedBy: step ?? null, outside: false })
+          }
         />
       </div>
       <fieldset>
-        <legend className="words">Free volume: {freeMl === null ? "not known, teeth and bearings alone are reckoned with" : `${freeMl.toFixed(0)} ml`}</legend>
+        <legend className="words">
+          Free volume:{" "}
+          {freeMl === null
+            ? "not known, teeth and bearings alone are reckoned with"
+            : `${freeMl.toFixed(0)} ml`}
+        </legend>
         <div className="grid grid-cols-4 items-end gap-2">
           <Figure
             label="Filled, ml"
@@ -59,7 +98,12 @@ export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "fr
         </div>
       </fieldset>
       <div className="grid grid-cols-4 items-end gap-2">
-        <Figure label="Maker’s figure, g" name={`makers-${chamber.id}`} value={chamber.makersGrams} save={(makersGrams) => save({ makersGrams })} />
+        <Figure
+          label="Maker’s figure, g"
+          name={`makers-${chamber.id}`}
+          value={chamber.makersGrams}
+          save={(makersGrams) => save({ makersGrams })}
+        />
         <Choose
           label="Maker names"
           options={view.shelf.map((l) => [l.id, l.name] as const)}
@@ -67,8 +111,18 @@ export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "fr
           none="none"
           onChoose={(id) => void save({ makersLubricant: id ?? null })}
         />
-        <Figure label="Coldest, °C" name={`cold-${chamber.id}`} value={chamber.coldestC} save={(coldestC) => save({ coldestC })} />
-        <Figure label="Hottest, °C" name={`hot-${chamber.id}`} value={chamber.hottestC} save={(hottestC) => save({ hottestC })} />
+        <Figure
+          label="Coldest, °C"
+          name={`cold-${chamber.id}`}
+          value={chamber.coldestC}
+          save={(coldestC) => save({ coldestC })}
+        />
+        <Figure
+          label="Hottest, °C"
+          name={`hot-${chamber.id}`}
+          value={chamber.hottestC}
+          save={(hottestC) => save({ hottestC })}
+        />
       </div>
       <Chips
         says="Case, and what lies in it, is of"
@@ -76,20 +130,37 @@ export function ChamberFacts({ view, shown, onGone }: { view: Omit<LubeView, "fr
         on={chamber.materials}
         press={(m) => void save({ materials: without(chamber.materials, m) })}
       />
-      <Chips says="Seals are of" of={SEALS} on={chamber.seals} press={(m) => void save({ seals: without(chamber.seals, m) })} />
+      <Chips
+        says="Seals are of"
+        of={SEALS}
+        on={chamber.seals}
+        press={(m) => void save({ seals: without(chamber.seals, m) })}
+      />
       <OldLubricant old={old} save={(o) => void save({ old: o })} />
       <div className="flex flex-wrap gap-1.5">
-        <SmallChoice pressed={chamber.leaks === true} onPress={() => void save({ leaks: chamber.leaks !== true })}>
+        <SmallChoice
+          pressed={chamber.leaks === true}
+          onPress={() => void save({ leaks: chamber.leaks !== true })}
+        >
           It leaks
         </SmallChoice>
-        <SmallChoice pressed={chamber.water === true} onPress={() => void save({ water: chamber.water !== true })}>
+        <SmallChoice
+          pressed={chamber.water === true}
+          onPress={() => void save({ water: chamber.water !== true })}
+        >
           Water gets in
         </SmallChoice>
-        <SmallChoice pressed={chamber.filling === "oil"} onPress={() => void save({ filling: chamber.filling === "oil" ? null : "oil" })}>
+        <SmallChoice
+          pressed={chamber.filling === "oil"}
+          onPress={() => void save({ filling: chamber.filling === "oil" ? null : "oil" })}
+        >
           Oil bath
         </SmallChoice>
         {chamber.filling === "oil" && (
-          <SmallChoice pressed={chamber.levelPlug === true} onPress={() => void save({ levelPlug: chamber.levelPlug !== true })}>
+          <SmallChoice
+            pressed={chamber.levelPlug === true}
+            onPress={() => void save({ levelPlug: chamber.levelPlug !== true })}
+          >
             Level plug
           </SmallChoice>
         )}
@@ -133,7 +204,9 @@ function Inside({
     if (!SIDES.every(([k]) => text(k).trim()) || !SIDES.some(([k]) => typed[name(k)] !== undefined)) return;
     const [lengthMm = 0, widthMm = 0, depthMm = 0] = SIDES.map(([k]) => Number(figureFrom(text(k))));
     if (fault.took(await save({ by: "inside", lengthMm, widthMm, depthMm })))
-      setTyped((now) => Object.fromEntries(Object.entries(now).filter(([k]) => !k.startsWith(`${chamber.id}.`))));
+      setTyped((now) =>
+        Object.fromEntries(Object.entries(now).filter(([k]) => !k.startsWith(`${chamber.id}.`))),
+      );
   };
   return (
     <>
@@ -158,7 +231,17 @@ function Inside({
   );
 }
 
-function Chips({ says, of, on, press }: { says: string; of: readonly string[]; on: readonly string[]; press: (m: string) => void }) {
+function Chips({
+  says,
+  of,
+  on,
+  press,
+}: {
+  says: string;
+  of: readonly string[];
+  on: readonly string[];
+  press: (m: string) => void;
+}) {
   // what somebody wrote that is no chip is one all the same
   const all = [...of, ...on.filter((m) => !of.includes(m))];
   return (
@@ -178,12 +261,18 @@ function Chips({ says, of, on, press }: { says: string; of: readonly string[]; o
 /** What was in it, and how much of it is left: what nobody knows is taken out. */
 function OldLubricant({ old, save }: { old: Chamber["old"]; save: (old: Chamber["old"] | null) => void }) {
   const known = old && old.left !== "none" ? old : undefined;
-  const left = (l: "traces" | "all") => save({ left: l, thickener: known?.thickener ?? "unknown", baseOil: known?.baseOil ?? "unknown" });
+  const left = (l: "traces" | "all") =>
+    save({ left: l, thickener: known?.thickener ?? "unknown", baseOil: known?.baseOil ?? "unknown" });
   return (
     <fieldset>
-      <legend className="words">Old lubricant{old === undefined && ": nobody has said, so all of it comes out"}</legend>
+      <legend className="words">
+        Old lubricant{old === undefined && ": nobody has said, so all of it comes out"}
+      </legend>
       <div className="grid grid-cols-[auto_auto_auto_1fr_1fr] items-center gap-1.5">
-        <SmallChoice pressed={old?.left === "none"} onPress={() => save(old?.left === "none" ? null : { left: "none" })}>
+        <SmallChoice
+          pressed={old?.left === "none"}
+          onPress={() => save(old?.left === "none" ? null : { left: "none" })}
+        >
           Washed out
         </SmallChoice>
         <SmallChoice pressed={old?.left === "traces"} onPress={() => left("traces")}>
@@ -195,7 +284,9 @@ function OldLubricant({ old, save }: { old: Chamber["old"]; save: (old: Chamber[
         <Choose
           label="Thickener of the old one"
           quiet
-          options={OLD_THICKENERS.map((t) => [t, t === "unknown" ? "soap not known" : oldThickenerName(t)] as const)}
+          options={OLD_THICKENERS.map(
+            (t) => [t, t === "unknown" ? "soap not known" : oldThickenerName(t)] as const,
+          )}
           disabled={!known}
           value={known?.thickener ?? "unknown"}
           onChoose={(thickener) => known && thickener && save({ ...known, thickener })}

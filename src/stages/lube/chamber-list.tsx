@@ -9,7 +9,11 @@ import { useJob } from "../saving/job-context";
 import { makeChamber, saveNoGrease, saveProposed } from "./actions";
 import type { ChamberView, LubeView } from "./lube-view";
 
-const WITHOUT = ["it runs dry by design", "sealed for life, and not opened", "its old lubricant is good and stays"] as const;
+const WITHOUT = [
+  "it runs dry by design",
+  "sealed for life, and not opened",
+  "its old lubricant is good and stays",
+] as const;
 
 /** What a chamber gets, in a line. */
 function state({ chamber, points }: ChamberView, shelf: LubeView["shelf"]): string {
@@ -27,7 +31,15 @@ const done = ({ chamber, points }: ChamberView): boolean =>
     points.every((g) => g.weighedGrams !== undefined || (g.lubricant !== undefined && (g.grams ?? 0) < 0.5)));
 
 /** The unit's chambers, cleaning first; more of them by one press. */
-export function ChamberList({ view, shown, pick }: { view: Omit<LubeView, "frame">; shown: string; pick: (id: string) => void }) {
+export function ChamberList({
+  view,
+  shown,
+  pick,
+}: {
+  view: Omit<LubeView, "frame">;
+  shown: string;
+  pick: (id: string) => void;
+}) {
   const { run } = useJob();
   const [said, setAdding] = useState<boolean>();
   const adding = said ?? (view.chambers.length === 0 && view.job.noGrease === undefined);
@@ -71,12 +83,21 @@ export function ChamberList({ view, shown, pick }: { view: Omit<LubeView, "frame
       {adding && (
         <div className="grid grid-cols-2 gap-1.5">
           {CHAMBER_KINDS.map((k) => (
-            <KeyButton key={k.kind} label={`Add a chamber: ${k.says}`} className="small justify-center" onPress={() => void run(makeChamber, { kind: k.kind })}>
+            <KeyButton
+              key={k.kind}
+              label={`Add a chamber: ${k.says}`}
+              className="small justify-center"
+              onPress={() => void run(makeChamber, { kind: k.kind })}
+            >
               {k.says}
             </KeyButton>
           ))}
           {view.pictures.length > 0 && (
-            <KeyButton className="small justify-center" pressed={shown === "picture"} onPress={() => pick("picture")}>
+            <KeyButton
+              className="small justify-center"
+              pressed={shown === "picture"}
+              onPress={() => pick("picture")}
+            >
               In a picture …
             </KeyButton>
           )}

@@ -28,10 +28,18 @@ export async function planCleaning(raw: z.infer<typeof bareInput>): Promise<Acti
     const plan = planOf(job);
     const lines = cleaningsFor(job, plan);
     if (!lines.length) {
-      const closed = (job.chambers ?? []).flatMap((c) => (job.services.some((v) => v.chamber === c.id) ? [] : (closedForCleaning(job, plan, c) ?? []))).at(0);
+      const closed = (job.chambers ?? [])
+        .flatMap((c) =>
+          job.services.some((v) => v.chamber === c.id) ? [] : (closedForCleaning(job, plan, c) ?? []),
+        )
+        .at(0);
       if (closed) throw new Fault("cleaning", closed);
-      if (job.services.some((v) => v.do === "clean")) throw new Fault("cleaning", "all that follows from it is in the plan");
-      throw new Fault("cleaning", "no chamber says which step opened it, and no part that came off says what it is made of: say one of them");
+      if (job.services.some((v) => v.do === "clean"))
+        throw new Fault("cleaning", "all that follows from it is in the plan");
+      throw new Fault(
+        "cleaning",
+        "no chamber says which step opened it, and no part that came off says what it is made of: say one of them",
+      );
     }
     return addCleanings(number, version, lines);
   });
@@ -46,21 +54,36 @@ export async function saveCleaning(raw: z.infer<typeof cleanInput>): Promise<Act
     if (!p) throw new Fault("part", "is not among the job’s parts any more");
     const own = job.steps.find((s) => s.parts?.includes(part));
     if (!own) throw new Fault("part", "did not come off: it is cleaned with the chamber that it lies in");
-    if (!offNow(job.steps, job.linesDone).includes(own.id)) throw new Fault("part", `${partNamed(job, part)} is on again: take it off first`);
+    if (!offNow(job.steps, job.linesDone).includes(own.id))
+      throw new Fault("part", `${partNamed(job, part)} is on again: take it off first`);
     const verdict = cleaningFor(p, job.greaseStates).find((m) => m.method === method);
-    if (!verdict?.ok) throw new Fault("method", `${partNamed(job, part)}: ${verdict?.because ?? "not that way"}`);
+    if (!verdict?.ok)
+      throw new Fault("method", `${partNamed(job, part)}: ${verdict?.because ?? "not that way"}`);
     return addCleanings(number, version, [cleaningLine(part, partNamed(job, part), method)]);
   });
 }
 
-const blockInput = z.object({ ...onJob, chamber: ref.nullable(), says: words.trim().min(3, "say what is blocked, and with what") });
-/** An opening is blocked before the washing: a step of its own, so that what was put in comes out again as a line of the plan, and after the washing if that is planned already. */
+const blockInput = z.object({
+  ...onJob,
+  chamber: ref.nullable(),
+  says: words.trim().min(3, "say what is blocked, and with what"),
+});
+/**
+ * An opening is blocked before the washing: a step of its own, so that what was put in comes out again as a
+ * line of the plan, and after the washing if that is planned already.
+ */
 export async function saveBlock(raw: z.infer<typeof blockInput>): Promise<ActionResult> {
   return act(blockInput, raw, async ({ number, version, chamber, says }) => {
     const job = thereIs(await loadJob(number), number);
     const within = job.chambers?.find((c) => c.id === chamber);
     if (chamber !== null && !within) throw new Fault("chamber", "is not among the job’s chambers any more");
-    const blocked = await layDown(number, version, { action: "block", title: says, parts: [], hardware: [], needs: within?.openedBy ? [within.openedBy] : [] });
+    const blocked = await layDown(number, version, {
+      action: "block",
+      title: says,
+      parts: [],
+      hardware: [],
+      needs: within?.openedBy ? [within.openedBy] : [],
+    });
     if (!job.services.some((v) => v.chamber !== undefined && v.chamber === chamber)) return blocked;
     const now = thereIs(await loadJob(number), number);
     return addCleanings(
@@ -81,11 +104,13 @@ export async function moveCleaning(raw: z.infer<typeof cleanMoveInput>): Promise
     if (!chamber) throw new Fault("service", "is no cleaning of a chamber any more");
     const moments = cleaningMoments(job, plan, chamber);
     const moment = moments.find((m) => m.step === before);
-    if (moment) return moveService(number, version, service, before, `${chamber.name} is cleaned ${moment.says}`);
+    if (moment)
+      return moveService(number, version, service, before, `${chamber.name} is cleaned ${moment.says}`);
     const last = moments.at(-1);
     throw new Fault(
       "before",
-      closedForCleaning(job, plan, chamber) ?? (last ? `it is cleaned at the latest ${last.says}` : "that step is not in the plan any more"),
+      closedForCleaning(job, plan, chamber) ??
+        (last ? `it is cleaned at the latest ${last.says}` : "that step is not in the plan any more"),
     );
   });
 }

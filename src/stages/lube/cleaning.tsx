@@ -7,10 +7,20 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { moveCleaning, planCleaning, saveBlock, saveCleaning, saveWashed, takeCleaningOut } from "./cleaning-actions";
+import {
+  moveCleaning,
+  planCleaning,
+  saveBlock,
+  saveCleaning,
+  saveWashed,
+  takeCleaningOut,
+} from "./cleaning-actions";
 import type { LubeView } from "./lube-view";
 
-/** How far the cleaning goes, how each part may be cleaned, and what of it stands in the plan, with the line by which it must be done. */
+/**
+ * How far the cleaning goes, how each part may be cleaned, and what of it stands in the plan, with the line
+ * by which it must be done.
+ */
 export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
   const { run } = useJob();
   const fault = useFieldFault();
@@ -54,13 +64,17 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
       <FaultLine says={fault.at("cleaning")} />
       {view.unclean.length > 0 && (
         <p className="says danger !py-1">
-          <b>In no line of the plan yet:</b> {view.unclean.join(", ")}. Say what a part is made of and choose its way below, or which step laid a chamber open.
+          <b>In no line of the plan yet:</b> {view.unclean.join(", ")}. Say what a part is made of and choose
+          its way below, or which step laid a chamber open.
         </p>
       )}
       {view.cleanings.length > 0 && (
         <ul aria-label="Cleaning in the plan">
           {view.cleanings.map((c) => (
-            <li key={c.id} className="flex items-center gap-2 border-b-2 border-base-300 text-[18px] leading-tight">
+            <li
+              key={c.id}
+              className="flex items-center gap-2 border-b-2 border-base-300 text-[18px] leading-tight"
+            >
               <span className="flex-1">
                 {c.says}
                 <span className="hush block text-[17px]">
@@ -73,7 +87,9 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
                     quiet
                     options={c.moments.map((m) => [m.step, m.says] as const)}
                     value={c.moments.find((m) => m.step === c.before)?.step}
-                    onChoose={(before) => before && void run(moveCleaning, { service: c.id, before }).then(fault.took)}
+                    onChoose={(before) =>
+                      before && void run(moveCleaning, { service: c.id, before }).then(fault.took)
+                    }
                   />
                 )}
               </span>
@@ -98,25 +114,45 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
       >
         <label className="words">
           Block an opening before the washing
-          <input className="field" value={opening} onChange={(e) => setOpening(e.target.value)} placeholder="rag in the motor opening" />
+          <input
+            className="field"
+            value={opening}
+            onChange={(e) => setOpening(e.target.value)}
+            placeholder="rag in the motor opening"
+          />
         </label>
         <KeyButton disabled={!opening.trim()} onPress={() => void block()}>
           It is in
         </KeyButton>
       </form>
-      {chambers.length > 1 && <Choose label="In which chamber" options={chambers} value={within} none="outside of all" onChoose={setAsked} />}
+      {chambers.length > 1 && (
+        <Choose
+          label="In which chamber"
+          options={chambers}
+          value={within}
+          none="outside of all"
+          onChoose={setAsked}
+        />
+      )}
       <FaultLine says={fault.at("says")} />
       {view.parts.length > 0 && (
         <fieldset>
           <Choose
             label="How a part is cleaned"
-            options={view.parts.map((p) => [p.id, `${p.name}, ${p.material ?? "nobody has said of what"}`] as const)}
+            options={view.parts.map(
+              (p) => [p.id, `${p.name}, ${p.material ?? "nobody has said of what"}`] as const,
+            )}
             value={part}
             onChoose={(id) => id && setPart(id)}
           />
           <div className="mt-1.5 grid grid-cols-2 gap-1.5">
             {ways.map((c) => (
-              <KeyButton key={c.method} className="small" disabled={!c.ok} onPress={() => void run(saveCleaning, { part, method: c.method }).then(fault.took)}>
+              <KeyButton
+                key={c.method}
+                className="small"
+                disabled={!c.ok}
+                onPress={() => void run(saveCleaning, { part, method: c.method }).then(fault.took)}
+              >
                 <span className="block text-left leading-tight">
                   {c.says}
                   {c.because && <span className="block text-[16px] font-normal">{c.because}</span>}

@@ -6,7 +6,10 @@ import { database } from "@/store/database";
 import type { Row } from "@/store/rows";
 import { records } from "@/store/tables";
 
-/** What a place of this kind took in the last job of the model, g; undefined: there was none, or nobody weighed it. Two chambers of one kind are told apart by their names. */
+/**
+ * What a place of this kind took in the last job of the model, g; undefined: there was none, or nobody
+ * weighed it. Two chambers of one kind are told apart by their names.
+ */
 export async function lastTime(
   job: Pick<Job, "id" | "maker" | "model" | "chambers">,
   g: Pick<WeighedPoint, "chamber" | "kind" | "where">,

@@ -22,7 +22,10 @@ const TABS = [
   ["add", "Add a point", "3"],
 ] as const;
 
-/** Lube: clean, then chamber by chamber which lubricant and why, where it goes and until when, how much, weighed in. */
+/**
+ * Lube: clean, then chamber by chamber which lubricant and why, where it goes and until when, how much,
+ * weighed in.
+ */
 export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">> }) {
   const view = usePacked(packed);
   const { run } = useJob();
@@ -32,39 +35,83 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
   const shown =
     picked === "clean" || picked === "picture"
       ? undefined
-      : (view.chambers.find((c) => c.chamber.id === picked) ?? (picked === undefined && view.job.washed ? view.chambers[0] : undefined));
-  const next = view.chambers.flatMap((c) => c.points).find((g) => g.weighedGrams === undefined && (g.grams ?? 0) >= 0.5);
+      : (view.chambers.find((c) => c.chamber.id === picked) ??
+        (picked === undefined && view.job.washed ? view.chambers[0] : undefined));
+  const next = view.chambers
+    .flatMap((c) => c.points)
+    .find((g) => g.weighedGrams === undefined && (g.grams ?? 0) >= 0.5);
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.1fr)_minmax(0,4.8fr)_minmax(0,4.1fr)] gap-5">
       <section aria-label="Chambers" className="flex min-h-0 flex-col gap-2">
-        <ChamberList view={view} shown={shown?.chamber.id ?? (picked === "picture" ? "picture" : "clean")} pick={setPicked} />
+        <ChamberList
+          view={view}
+          shown={shown?.chamber.id ?? (picked === "picture" ? "picture" : "clean")}
+          pick={setPicked}
+        />
         <div className="grid grid-cols-2 gap-x-2">
           <span className="words col-span-2">A case is filled</span>
-          <KeyButton keyName="M" className="small" pressed={view.job.fillSchool === "measured"} onPress={() => void run(saveSchool, { school: "measured" })}>
+          <KeyButton
+            keyName="M"
+            className="small"
+            pressed={view.job.fillSchool === "measured"}
+            onPress={() => void run(saveSchool, { school: "measured" })}
+          >
             Measured
           </KeyButton>
-          <KeyButton keyName="G" className="small" pressed={view.job.fillSchool === "packed"} onPress={() => void run(saveSchool, { school: "packed" })}>
+          <KeyButton
+            keyName="G"
+            className="small"
+            pressed={view.job.fillSchool === "packed"}
+            onPress={() => void run(saveSchool, { school: "packed" })}
+          >
             Packed
           </KeyButton>
         </div>
       </section>
-      <section aria-label={shown ? shown.chamber.name : picked === "picture" ? "A chamber in a picture" : "Clean"} className="flex min-h-0 flex-col gap-2">
+      <section
+        aria-label={shown ? shown.chamber.name : picked === "picture" ? "A chamber in a picture" : "Clean"}
+        className="flex min-h-0 flex-col gap-2"
+      >
         {shown ? (
           <>
             <div className="flex items-center gap-2">
-              <h2 className="min-w-0 flex-1 truncate text-[26px] max-xl:sr-only">{capital(shown.chamber.name)}</h2>
+              <h2 className="min-w-0 flex-1 truncate text-[26px] max-xl:sr-only">
+                {capital(shown.chamber.name)}
+              </h2>
               {TABS.map(([key, says, keyName]) => (
-                <KeyButton key={key} keyName={keyName} className="small" pressed={tab === key} onPress={() => setTab(key)}>
+                <KeyButton
+                  key={key}
+                  keyName={keyName}
+                  className="small"
+                  pressed={tab === key}
+                  onPress={() => setTab(key)}
+                >
                   {says}
                 </KeyButton>
               ))}
             </div>
             {tab === "which" ? (
-              <WhichLubricant key={shown.chamber.id} view={view} shown={shown} toFacts={() => setTab("facts")} toPoints={() => setTab("add")} />
+              <WhichLubricant
+                key={shown.chamber.id}
+                view={view}
+                shown={shown}
+                toFacts={() => setTab("facts")}
+                toPoints={() => setTab("add")}
+              />
             ) : tab === "facts" ? (
-              <ChamberFacts key={shown.chamber.id} view={view} shown={shown} onGone={() => setPicked(undefined)} />
+              <ChamberFacts
+                key={shown.chamber.id}
+                view={view}
+                shown={shown}
+                onGone={() => setPicked(undefined)}
+              />
             ) : (
-              <AddPoint key={shown.chamber.id} view={view} chamber={shown.chamber} onAdded={() => setTab("which")} />
+              <AddPoint
+                key={shown.chamber.id}
+                view={view}
+                chamber={shown.chamber}
+                onAdded={() => setTab("which")}
+              />
             )}
           </>
         ) : picked === "picture" ? (

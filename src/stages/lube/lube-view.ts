@@ -60,7 +60,10 @@ export interface PointView
 }
 
 /** A lubricant of the shelf as it is shown beside its verdict. */
-export type ShelfItem = Pick<Lubricant, "id" | "name" | "sort" | "nlgi" | "baseOil" | "viscosityMm2s" | "densityGPerMl" | "lot" | "pricePer100G">;
+export type ShelfItem = Pick<
+  Lubricant,
+  "id" | "name" | "sort" | "nlgi" | "baseOil" | "viscosityMm2s" | "densityGPerMl" | "lot" | "pricePer100G"
+>;
 
 export interface ChamberView {
   readonly chamber: Chamber;
@@ -68,7 +71,11 @@ export interface ChamberView {
   readonly freeMl: number | null;
   readonly points: readonly PointView[];
   /** what was said of the same chamber in the model's last job, as far as it is open here */
-  readonly lastTime?: { readonly number: string; readonly says: string; readonly facts: Pick<Chamber, "volume" | "makersGrams" | "coldestC" | "hottestC"> };
+  readonly lastTime?: {
+    readonly number: string;
+    readonly says: string;
+    readonly facts: Pick<Chamber, "volume" | "makersGrams" | "coldestC" | "hottestC">;
+  };
 }
 
 /** A part that can be pointed at or cleaned. */
@@ -109,12 +116,19 @@ export interface LubeView {
   readonly dry: readonly string[];
   readonly steps: readonly { readonly id: string; readonly says: string }[];
   readonly parts: readonly LubePart[];
-  readonly wheels: readonly (Pick<TrainWheel, "mesh" | "role" | "part"> & { readonly says: string; readonly worm: boolean })[];
+  readonly wheels: readonly (Pick<TrainWheel, "mesh" | "role" | "part"> & {
+    readonly says: string;
+    readonly worm: boolean;
+  })[];
   /** the train that the wheels are pressed in, and how its shafts turn */
   readonly train?: TrainInput;
   readonly shafts: TrainAnswer["shafts"];
   /** `after`: the steps that were done when it was taken */
-  readonly pictures: readonly (FramedPicture & { readonly name: string; readonly says: string; readonly after: readonly string[] })[];
+  readonly pictures: readonly (FramedPicture & {
+    readonly name: string;
+    readonly says: string;
+    readonly after: readonly string[];
+  })[];
   readonly gates: readonly Gate[];
   readonly draft: unknown;
   readonly gunGramsPerStroke: number;
@@ -123,7 +137,10 @@ export interface LubeView {
   readonly pockets: readonly Pocket[];
 }
 
-/** The moments that are offered: the last ones before it is closed over, and the one it has. A long strip has hundreds. */
+/**
+ * The moments that are offered: the last ones before it is closed over, and the one it has. A long strip has
+ * hundreds.
+ */
 function nearest<M extends { readonly step: string }>(moments: readonly M[], own: string | undefined): M[] {
   const from = Math.max(0, moments.length - MOMENTS);
   return moments.filter((m, i) => i >= from || m.step === own);
@@ -131,19 +148,30 @@ function nearest<M extends { readonly step: string }>(moments: readonly M[], own
 const MOMENTS = 15;
 
 /** What the model's last job says of the same chamber that nobody has said here. */
-function lastTimeOf(chamber: Chamber, before: Awaited<ReturnType<typeof modelsLastJob>>): Pick<ChamberView, "lastTime"> {
+function lastTimeOf(
+  chamber: Chamber,
+  before: Awaited<ReturnType<typeof modelsLastJob>>,
+): Pick<ChamberView, "lastTime"> {
   const same = before?.chambers.find((c) => c.kind === chamber.kind && c.name === chamber.name);
   if (!before || !same) return {};
-  const open = (["volume", "makersGrams", "coldestC", "hottestC"] as const).filter((k) => chamber[k] === undefined && same[k] !== undefined);
+  const open = (["volume", "makersGrams", "coldestC", "hottestC"] as const).filter(
+    (k) => chamber[k] === undefined && same[k] !== undefined,
+  );
   if (!open.length) return {};
   const { volume, makersGrams } = same;
   const says = [
-    open.includes("volume") && volume ? (volume.by === "filling" ? `${volume.ml} ml` : `${volume.lengthMm} × ${volume.widthMm} × ${volume.depthMm} mm`) : "",
+    open.includes("volume") && volume
+      ? volume.by === "filling"
+        ? `${volume.ml} ml`
+        : `${volume.lengthMm} × ${volume.widthMm} × ${volume.depthMm} mm`
+      : "",
     open.includes("makersGrams") && makersGrams !== undefined ? `maker’s ${makersGrams} g` : "",
     open.includes("coldestC") ? `from ${same.coldestC} °C` : "",
     open.includes("hottestC") ? `to ${same.hottestC} °C` : "",
   ];
-  return { lastTime: { number: before.number, says: says.filter(Boolean).join(", "), facts: only(same, open) } };
+  return {
+    lastTime: { number: before.number, says: says.filter(Boolean).join(", "), facts: only(same, open) },
+  };
 }
 
 export async function lubeView(number: string): Promise<LubeView | null> {
@@ -205,8 +233,22 @@ export async function lubeView(number: string): Promise<LubeView | null> {
       };
     }),
     loose: job.lubePoints.filter((g) => !job.chambers?.some((c) => c.id === g.chamber)).map(pointView),
-    shelf: shelf.map((l) => only(l, ["id", "name", "sort", "nlgi", "baseOil", "viscosityMm2s", "densityGPerMl", "lot", "pricePer100G"])),
-    proposed: proposedChambers(job).map((p) => `${p.chamber.name}, ${p.points.length === 1 ? "one point" : `${p.points.length} points`}`),
+    shelf: shelf.map((l) =>
+      only(l, [
+        "id",
+        "name",
+        "sort",
+        "nlgi",
+        "baseOil",
+        "viscosityMm2s",
+        "densityGPerMl",
+        "lot",
+        "pricePer100G",
+      ]),
+    ),
+    proposed: proposedChambers(job).map(
+      (p) => `${p.chamber.name}, ${p.points.length === 1 ? "one point" : `${p.points.length} points`}`,
+    ),
     states: greaseStatesIn(job.greaseStates),
     far: howFar(job.greaseStates),
     cleanings: job.services

@@ -49,7 +49,9 @@ const clay = {
 beforeAll(async () => {
   const db = await database();
   await db("lubricants").insert(shelf.write({ ...clay, id: "marsh" }));
-  await db("lubricants").insert(shelf.write({ ...clay, id: "forge", name: "Forge 2", thickener: "Li12", baseOil: "mineral", h1: false }));
+  await db("lubricants").insert(
+    shelf.write({ ...clay, id: "forge", name: "Forge 2", thickener: "Li12", baseOil: "mineral", h1: false }),
+  );
 });
 const inside = { by: "inside", lengthMm: 80, widthMm: 60, depthMm: 20 } as const;
 /** A pump with its case proposed from the strip, and measured. */
@@ -61,10 +63,12 @@ const cased = async (unit: object = {}, more: object = {}): Promise<string> => {
 };
 /** The first lines of the plan are done. */
 const finishAll = async (number: string, lines: number): Promise<void> => {
-  for (const l of planOf(await job(number)).steps.slice(0, lines)) await setLine(number, (await job(number)).version, lineKey(l), true, "done");
+  for (const l of planOf(await job(number)).steps.slice(0, lines))
+    await setLine(number, (await job(number)).version, lineKey(l), true, "done");
 };
 const points = async (number: string) => (await job(number)).lubePoints;
-const chamber = async (number: string, id = "c1") => (await lubeView(number))?.chambers.find((c) => c.chamber.id === id);
+const chamber = async (number: string, id = "c1") =>
+  (await lubeView(number))?.chambers.find((c) => c.chamber.id === id);
 
 describe("chambers", () => {
   it("are proposed from what came off, by what somebody said it is, each point where its part goes back", async () => {
@@ -91,7 +95,9 @@ describe("chambers", () => {
     expect(await points(number)).toEqual([]);
     await press(saveWashed, number, { washed: true });
     expect(gatesOf(await job(number), "lube")).toEqual([]);
-    expect(refusal(await press(takeChamberAway, number, { chamber: "c2" }))).toBe("chamber: Is not among the job’s chambers any more");
+    expect(refusal(await press(takeChamberAway, number, { chamber: "c2" }))).toBe(
+      "chamber: Is not among the job’s chambers any more",
+    );
   });
   it.each([
     [{ volume: { ...inside, widthMm: 0 } }, /^facts\.volume\.widthMm: Must be above 0 mm/],
@@ -107,9 +113,14 @@ describe("chambers", () => {
   });
   it("one that is pointed at in a picture was laid open by what had come off by then", async () => {
     const number = await pumpAt("lube");
-    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s3" });
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), {
+      role: "step",
+      step: "s3",
+    });
     const spot = { picture: picture.name, x: 0.4, y: 0.6 };
-    expect(await press(makeChamber, number, { kind: "other", name: "shaft tunnel", spot })).toMatchObject({ ok: true });
+    expect(await press(makeChamber, number, { kind: "other", name: "shaft tunnel", spot })).toMatchObject({
+      ok: true,
+    });
     expect((await job(number)).chambers).toMatchObject([{ name: "shaft tunnel", openedBy: "s2", spot }]);
     const gone = await press(makeChamber, number, { kind: "other", spot: { ...spot, picture: "none.jpg" } });
     expect(refusal(gone)).toBe("spot: That picture is not among the job’s any more");
@@ -141,9 +152,14 @@ describe("chambers", () => {
   });
   it("say what stays dry at them", async () => {
     const number = await cased();
-    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s3" });
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), {
+      role: "step",
+      step: "s3",
+    });
     const spot = { picture: picture.name, x: 0.7, y: 0.2 };
-    expect(refusal(await press(addDryPlace, number, { chamber: "c1", says: " " }))).toBe("says: Say what stays dry");
+    expect(refusal(await press(addDryPlace, number, { chamber: "c1", says: " " }))).toBe(
+      "says: Say what stays dry",
+    );
     await press(addDryPlace, number, { chamber: "c1", says: "face of the lid", spot });
     expect((await chamber(number))?.chamber.dry).toEqual([{ id: "d1", says: "face of the lid", spot }]);
     expect((await lubeView(number))?.dry).toContain("face of the lid");
@@ -173,9 +189,14 @@ describe("which lubricant", () => {
     expect(await against("marsh")).toEqual(["seals"]);
     await press(saveChamber, number, { chamber: "c1", facts: { seals: [], coldestC: -40 } });
     expect(await against("marsh")).toEqual(["cold"]);
-    await press(saveChamber, number, { chamber: "c1", facts: { coldestC: null, old: { left: "all", thickener: "Li12", baseOil: "mineral" } } });
+    await press(saveChamber, number, {
+      chamber: "c1",
+      facts: { coldestC: null, old: { left: "all", thickener: "Li12", baseOil: "mineral" } },
+    });
     expect([await against("marsh"), await against("forge")]).toEqual([["old grease"], []]);
-    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "marsh" }))).toMatch(/^lubricant: Marsh 2: .*soup/);
+    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "marsh" }))).toMatch(
+      /^lubricant: Marsh 2: .*soup/,
+    );
   });
   it("is taken with every point's grams, which follow when volume or school is said anew", async () => {
     const number = await cased();
@@ -183,27 +204,52 @@ describe("which lubricant", () => {
     const sum = async () => (await points(number)).reduce((s, g) => s + (g.grams ?? 0), 0);
     // 80 × 60 × 20 mm, 40 % of it, 0.9 g/ml
     expect(await sum()).toBeCloseTo(34.56, 2);
-    expect(await points(number)).toMatchObject([{ lubricant: "Marsh 2", lubricantId: "marsh" }, { lubricant: "Marsh 2" }]);
+    expect(await points(number)).toMatchObject([
+      { lubricant: "Marsh 2", lubricantId: "marsh" },
+      { lubricant: "Marsh 2" },
+    ]);
     await press(saveSchool, number, { school: "packed" });
     await press(saveChamber, number, { chamber: "c1", facts: { makersGrams: 22 } });
     expect(await sum()).toBeCloseTo(22, 2);
-    await press(saveChamber, number, { chamber: "c1", facts: { makersGrams: null, volume: { by: "filling", ml: 50 } } });
+    await press(saveChamber, number, {
+      chamber: "c1",
+      facts: { makersGrams: null, volume: { by: "filling", ml: 50 } },
+    });
     expect(await sum()).toBeCloseTo(50 * 0.7 * 0.9, 2);
   });
   it("that is not H1 stays out of what touches food, but for a reason in writing", async () => {
     const number = await cased({ foodContact: true });
-    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "forge" }))).toMatch(/not registered H1/);
-    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "forge", override: "so" }))).toMatch(/^override: Say in a sentence/);
-    expect(await press(takeLube, number, { chamber: "c1", lubricant: "forge", override: "sealed off below the drip tray" })).toMatchObject({ ok: true });
-    expect((await job(number)).chambers?.[0]).toMatchObject({ lubricant: "forge", override: "sealed off below the drip tray" });
+    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "forge" }))).toMatch(
+      /not registered H1/,
+    );
+    expect(
+      refusal(await press(takeLube, number, { chamber: "c1", lubricant: "forge", override: "so" })),
+    ).toMatch(/^override: Say in a sentence/);
+    expect(
+      await press(takeLube, number, {
+        chamber: "c1",
+        lubricant: "forge",
+        override: "sealed off below the drip tray",
+      }),
+    ).toMatchObject({ ok: true });
+    expect((await job(number)).chambers?.[0]).toMatchObject({
+      lubricant: "forge",
+      override: "sealed off below the drip tray",
+    });
     // and what is put on by hand at the end
-    expect(refusal(await press(savePoint, number, { point: "g1", facts: { lubricant: "tallow" } }))).toMatch(/^lubricant: This unit touches food/);
+    expect(refusal(await press(savePoint, number, { point: "g1", facts: { lubricant: "tallow" } }))).toMatch(
+      /^lubricant: This unit touches food/,
+    );
   });
   it("waits for a point, and must be on the shelf", async () => {
     const number = await pumpAt("lube");
     await press(makeChamber, number, { kind: "gear-case" });
-    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "marsh" }))).toMatch(/^points: Say first where/);
-    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "lard" }))).toBe("lubricant: Is not on the shelf");
+    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "marsh" }))).toMatch(
+      /^points: Say first where/,
+    );
+    expect(refusal(await press(takeLube, number, { chamber: "c1", lubricant: "lard" }))).toBe(
+      "lubricant: Is not on the shelf",
+    );
   });
 });
 
@@ -212,11 +258,16 @@ describe("a point", () => {
     const number = await cased();
     const teeth = async () => (await chamber(number))?.points[0];
     const lid = planOf(await job(number)).steps.find((l) => lineKey(l) === "undo:s2")?.n;
-    expect((await teeth())?.reach.last).toMatchObject({ line: lid, says: expect.stringMatching(/^step 2, the pump lid closes over it/) });
+    expect((await teeth())?.reach.last).toMatchObject({
+      line: lid,
+      says: expect.stringMatching(/^step 2, the pump lid closes over it/),
+    });
     expect((await teeth())?.moments.map((m) => m.step)).toEqual(["s2"]);
     await press(movePoint, number, { point: "g1", before: "s2" });
     expect((await points(number))[0]).toMatchObject({ reachedBy: "s2", onPart: "p2" });
-    expect(refusal(await press(movePoint, number, { point: "g1", before: "s4" }))).toMatch(/^before: It can be reached until line \d+: step 2/);
+    expect(refusal(await press(movePoint, number, { point: "g1", before: "s4" }))).toMatch(
+      /^before: It can be reached until line \d+: step 2/,
+    );
     await press(movePoint, number, { point: "g1", before: "before-fit" });
     expect((await points(number))[0]).toMatchObject({ part: "p2", when: "before-fit" });
     await press(movePoint, number, { point: "g1", before: "after-fit" });
@@ -232,7 +283,9 @@ describe("a point", () => {
   it("is put where a picture was pointed at, says where it is, and needs the step that laid its room open", async () => {
     const number = await cased();
     const spot = { picture: "0001.jpg", x: 0.4, y: 0.7 };
-    expect(refusal(await press(addPoint, number, { chamber: "c1", kind: "plain-bush", spot }))).toBe("where: Say where it is");
+    expect(refusal(await press(addPoint, number, { chamber: "c1", kind: "plain-bush", spot }))).toBe(
+      "where: Say where it is",
+    );
     await press(addPoint, number, { chamber: "c1", kind: "plain-bush", spot, where: "rear bush" });
     expect((await points(number)).at(-1)).toMatchObject({ reachedBy: "s2", spot, where: "rear bush" });
     await press(saveChamber, number, { chamber: "c1", facts: { openedBy: null } });
@@ -266,12 +319,23 @@ describe("what is said elsewhere", () => {
     await setHead(number, (await job(number)).version, { foodContact: true }, "it touches food");
     expect((await job(number)).chambers?.[0]?.lubricant).toBeUndefined();
     expect((await points(number)).map((g) => g.lubricant)).toEqual([undefined, undefined]);
-    expect((await jobHistory(number))[0]?.what).toBe("it touches food; a hard rule forbids now what was taken for: gear case");
+    expect((await jobHistory(number))[0]?.what).toBe(
+      "it touches food; a hard rule forbids now what was taken for: gear case",
+    );
     expect(gatesOf(await job(number), "lube").map((g) => g.gate)).toContain("lubricant:gear case");
   });
   it("a chamber's opener must lie on the Mat, and a point of no chamber is shown all the same", async () => {
-    const number = await cased({}, { lubePoints: [{ id: "g1", part: "p3", when: "after-fit", lubricant: "tallow", grams: 2, where: "lip" }] });
-    expect(refusal(await press(saveChamber, number, { chamber: "c1", facts: { openedBy: "s99" } }))).toBe("openedBy: Is not on the Mat any more");
+    const number = await cased(
+      {},
+      {
+        lubePoints: [
+          { id: "g1", part: "p3", when: "after-fit", lubricant: "tallow", grams: 2, where: "lip" },
+        ],
+      },
+    );
+    expect(refusal(await press(saveChamber, number, { chamber: "c1", facts: { openedBy: "s99" } }))).toBe(
+      "openedBy: Is not on the Mat any more",
+    );
     expect((await lubeView(number))?.loose).toMatchObject([{ id: "g1", lubricant: "tallow" }]);
   });
 });
@@ -292,7 +356,9 @@ describe("a weight", () => {
     ["below nothing", () => -1, /Must not be negative/],
   ])("%s is questioned and not kept", async (_, grams, says) => {
     const [number, point, aim] = await taken();
-    expect(refusal(await press(weigh, number, { point, grams: Math.round(grams(aim) * 1000) / 1000 }))).toMatch(says);
+    expect(
+      refusal(await press(weigh, number, { point, grams: Math.round(grams(aim) * 1000) / 1000 })),
+    ).toMatch(says);
     expect((await points(number))[0]?.weighedGrams).toBeUndefined();
   });
   it("that is only odd is taken when it is meant; what cannot be is not", async () => {
@@ -302,7 +368,9 @@ describe("a weight", () => {
     expect(await put(aim / 10, true)).toMatchObject({ ok: true });
     expect((await points(number))[0]?.weighedGrams).toBe(aim / 10);
     expect(refusal(await put(aim * 1000, true))).toMatch(/^grams: .*milligrams meant/);
-    expect(await press(savePoint, number, { point, facts: { grams: aim / 8, sure: true } })).toMatchObject({ ok: true });
+    expect(await press(savePoint, number, { point, facts: { grams: aim / 8, sure: true } })).toMatchObject({
+      ok: true,
+    });
     expect((await points(number))[0]).toMatchObject({ grams: aim / 8, gramsSaid: true });
   });
   it("is kept with its lot, comes off the stock, and goes back to it when struck", async () => {
@@ -323,11 +391,15 @@ describe("a weight", () => {
     await press(weigh, number, { point, grams: 30 });
     await press(saveChamber, number, { chamber: "c1", facts: { hottestC: 60 } });
     expect((await points(number))[0]?.weighedGrams).toBe(30);
-    expect(refusal(await press(takeChamberAway, number, { chamber: "c1" }))).toMatch(/weighed in there already/);
+    expect(refusal(await press(takeChamberAway, number, { chamber: "c1" }))).toMatch(
+      /weighed in there already/,
+    );
     await press(saveChamber, number, { chamber: "c1", facts: { old: { left: "none" } } });
     const stock = async () => (await wholeShelf()).find((l) => l.id === "marsh")?.stockG ?? 0;
     const left = await stock();
-    expect(refusal(await press(savePoint, number, { point, facts: { lubricant: "tallow" } }))).toMatch(/Strike the weights first/);
+    expect(refusal(await press(savePoint, number, { point, facts: { lubricant: "tallow" } }))).toMatch(
+      /Strike the weights first/,
+    );
     await press(takeLube, number, { chamber: "c1", lubricant: "forge" });
     // what was weighed in of the first goes back, as when it is struck
     expect(await stock()).toBe(left + 30);
@@ -340,7 +412,9 @@ describe("a weight", () => {
     await press(weigh, first, { point: "g1", grams: 12 });
     const number = await cased({ maker: "Odd", model: "One" });
     await press(takeLube, number, { chamber: "c1", lubricant: "marsh" });
-    expect(refusal(await press(savePoint, number, { point: "g1", facts: { grams: 1 } }))).toMatch(/the last job of this model took 12 g/);
+    expect(refusal(await press(savePoint, number, { point: "g1", facts: { grams: 1 } }))).toMatch(
+      /the last job of this model took 12 g/,
+    );
     expect(await press(savePoint, number, { point: "g1", facts: { grams: 14 } })).toMatchObject({ ok: true });
     expect((await points(number))[0]).toMatchObject({ grams: 14, gramsSaid: true });
     // two units of which nobody knows the model are not of one
@@ -387,24 +461,34 @@ describe("cleaning", () => {
       "before: It is cleaned at the latest before step 3, the drive wheel goes back",
     );
     expect(await press(moveCleaning, number, { service: id, before: "s4" })).toMatchObject({ ok: true });
-    expect(refusal(await press(planCleaning, number, {}))).toBe("cleaning: All that follows from it is in the plan");
+    expect(refusal(await press(planCleaning, number, {}))).toBe(
+      "cleaning: All that follows from it is in the plan",
+    );
     expect(await cleaning()).toMatchObject({ before: "s4" });
     const lines = planOf(await job(number)).steps.map(lineKey);
     expect(lines.indexOf("undo:s4")).toBeGreaterThan(lines.indexOf(`service:${id}`));
     await finishAll(number, lines.indexOf("undo:s4") + 1);
-    expect(refusal(await press(saveCleaning, number, { part: "p3", method: "brush" }))).toBe("part: Shaft seal is on again: take it off first");
+    expect(refusal(await press(saveCleaning, number, { part: "p3", method: "brush" }))).toBe(
+      "part: Shaft seal is on again: take it off first",
+    );
   });
   it("refuses what attacks a part, and what never came off", async () => {
     const number = await cased();
-    expect(refusal(await press(saveCleaning, number, { part: "p1", method: "acetone" }))).toBe("method: Pump lid: ABS: acetone softens it");
-    expect(refusal(await press(saveCleaning, number, { part: "p77", method: "brush" }))).toMatch(/not among the job’s parts/);
+    expect(refusal(await press(saveCleaning, number, { part: "p1", method: "acetone" }))).toBe(
+      "method: Pump lid: ABS: acetone softens it",
+    );
+    expect(refusal(await press(saveCleaning, number, { part: "p77", method: "brush" }))).toMatch(
+      /not among the job’s parts/,
+    );
     await press(saveCleaning, number, { part: "p1", method: "alcohol" });
     expect((await job(number)).services).toMatchObject([{ part: "p1", do: "clean", waitMinutes: 10 }]);
   });
   it("an opening that is blocked comes out again as a line, after the washing", async () => {
     const number = await cased({}, { job: { greaseStates: ["metal"] } });
     await press(planCleaning, number, {});
-    expect(refusal(await press(saveBlock, number, { says: " ", chamber: "c1" }))).toMatch(/^says: Say what is blocked/);
+    expect(refusal(await press(saveBlock, number, { says: " ", chamber: "c1" }))).toMatch(
+      /^says: Say what is blocked/,
+    );
     await press(saveBlock, number, { says: "rag in the motor opening", chamber: "c1" });
     const block = (await job(number)).steps.at(-1);
     expect(block).toMatchObject({ action: "block", needs: ["s2"] });
@@ -420,6 +504,9 @@ describe("cleaning", () => {
     const { version } = await job(number);
     expect(await press(saveWashed, number, { washed: true })).toEqual({ ok: true, version: version + 1 });
     await press(saveWashed, number, { washed: false });
-    expect((await jobHistory(number)).map((h) => h.what).slice(0, 2)).toEqual(["cleaning opened again", "parts and chambers are clean and dry"]);
+    expect((await jobHistory(number)).map((h) => h.what).slice(0, 2)).toEqual([
+      "cleaning opened again",
+      "parts and chambers are clean and dry",
+    ]);
   });
 });

@@ -13,7 +13,9 @@ import { makeChamber } from "./actions";
 import type { LubeView } from "./lube-view";
 import { PointAt } from "./point-at";
 
-/** A chamber is made by pointing at it: the picture tells what had come off by then, and so what laid it open. */
+/**
+ * A chamber is made by pointing at it: the picture tells what had come off by then, and so what laid it open.
+ */
 export function MakeInPicture({ view, onMade }: { view: Omit<LubeView, "frame">; onMade: () => void }) {
   const { run } = useJob();
   const fault = useFieldFault();
@@ -23,7 +25,8 @@ export function MakeInPicture({ view, onMade }: { view: Omit<LubeView, "frame">;
   const [spot, setSpot] = useState<PictureSpot>();
   const picture = view.pictures[shown]?.name;
   const make = async (): Promise<void> => {
-    if (fault.took(await run(makeChamber, { kind, ...(name.trim() && { name }), ...(spot && { spot }) }))) onMade();
+    if (fault.took(await run(makeChamber, { kind, ...(name.trim() && { name }), ...(spot && { spot }) })))
+      onMade();
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
@@ -55,14 +58,28 @@ export function MakeInPicture({ view, onMade }: { view: Omit<LubeView, "frame">;
           shown={shown}
           onShow={setShown}
           spots={[
-            ...spotsIn({ chambers: view.chambers.map((c) => c.chamber), points: view.chambers.flatMap((c) => c.points) }, picture),
-            ...(spot && spot.picture === picture ? [{ kind: "room" as const, x: spot.x, y: spot.y, says: name || "here" }] : []),
+            ...spotsIn(
+              {
+                chambers: view.chambers.map((c) => c.chamber),
+                points: view.chambers.flatMap((c) => c.points),
+              },
+              picture,
+            ),
+            ...(spot && spot.picture === picture
+              ? [{ kind: "room" as const, x: spot.x, y: spot.y, says: name || "here" }]
+              : []),
           ]}
           onPoint={setSpot}
         />
       </div>
       <FaultLine says={fault.elsewhere()} />
-      <KeyButton keyName="D" look="main" className="justify-center" disabled={!spot} onPress={() => void make()}>
+      <KeyButton
+        keyName="D"
+        look="main"
+        className="justify-center"
+        disabled={!spot}
+        onPress={() => void make()}
+      >
         {spot ? "Make it" : "Press the picture where it is"}
       </KeyButton>
     </div>

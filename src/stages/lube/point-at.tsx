@@ -20,13 +20,24 @@ export interface PointAtProps {
 /** A picture of the job that is pointed at; by the keyboard, at its middle. */
 export function PointAt({ pictures, shown, onShow, spots, onPoint }: PointAtProps) {
   const picture = pictures[shown];
-  if (!picture) return <p className="hush text-[18px]">No picture of this job shows an opened chamber: name the part, or say where it is.</p>;
-  const point = (x: number, y: number): void => onPoint({ picture: picture.name, x: Math.min(1, Math.max(0, x)), y: Math.min(1, Math.max(0, y)) });
+  if (!picture)
+    return (
+      <p className="hush text-[18px]">
+        No picture of this job shows an opened chamber: name the part, or say where it is.
+      </p>
+    );
+  const point = (x: number, y: number): void =>
+    onPoint({ picture: picture.name, x: Math.min(1, Math.max(0, x)), y: Math.min(1, Math.max(0, y)) });
   const { width = USUAL.width, height = USUAL.height } = picture;
   return (
     <figure>
       <div className="flex items-center justify-between gap-2">
-        <KeyButton className="small" disabled={shown === 0} onPress={() => onShow(shown - 1)} label="The picture before">
+        <KeyButton
+          className="small"
+          disabled={shown === 0}
+          onPress={() => onShow(shown - 1)}
+          label="The picture before"
+        >
           ‹
         </KeyButton>
         <div className="relative w-fit">
@@ -44,12 +55,20 @@ export function PointAt({ pictures, shown, onShow, spots, onPoint }: PointAtProp
             className="absolute inset-0 cursor-crosshair"
             onClick={(e) => {
               const box = e.currentTarget.getBoundingClientRect();
-              point(e.detail === 0 ? 0.5 : (e.clientX - box.left) / box.width, e.detail === 0 ? 0.5 : (e.clientY - box.top) / box.height);
+              point(
+                e.detail === 0 ? 0.5 : (e.clientX - box.left) / box.width,
+                e.detail === 0 ? 0.5 : (e.clientY - box.top) / box.height,
+              );
             }}
           />
           <SpotsOverlay spots={spots} width={width} height={height} fit="contain" />
         </div>
-        <KeyButton className="small" disabled={shown >= pictures.length - 1} onPress={() => onShow(shown + 1)} label="The next picture">
+        <KeyButton
+          className="small"
+          disabled={shown >= pictures.length - 1}
+          onPress={() => onShow(shown + 1)}
+          label="The next picture"
+        >
           ›
         </KeyButton>
       </div>

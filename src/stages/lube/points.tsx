@@ -24,8 +24,19 @@ const FITTING: readonly (readonly [string, string])[] = [
   ["after-fit", "after its part is fitted"],
 ];
 
-/** How much in all, and each point: how much, how, when at the latest, and what went in. Without a chamber the points of all. */
-export function Points({ view, shown, main }: { view: Omit<LubeView, "frame">; shown: ChamberView | undefined; main: string | undefined }) {
+/**
+ * How much in all, and each point: how much, how, when at the latest, and what went in. Without a chamber the
+ * points of all.
+ */
+export function Points({
+  view,
+  shown,
+  main,
+}: {
+  view: Omit<LubeView, "frame">;
+  shown: ChamberView | undefined;
+  main: string | undefined;
+}) {
   const points = shown ? shown.points : [...view.chambers.flatMap((c) => c.points), ...view.loose];
   const drawn = useRestLater(points.length);
   const answer = shown?.chamber.lubricant ? shown.plan?.answer : undefined;
@@ -33,7 +44,11 @@ export function Points({ view, shown, main }: { view: Omit<LubeView, "frame">; s
     const l = view.shelf.find((x) => x.id === g.lubricantId);
     return g.lubricant === undefined || g.grams === undefined
       ? ""
-      : amountSays(g.grams, { oil: l?.sort === "oil", densityGPerMl: l?.densityGPerMl, gunGramsPerStroke: view.gunGramsPerStroke });
+      : amountSays(g.grams, {
+          oil: l?.sort === "oil",
+          densityGPerMl: l?.densityGPerMl,
+          gunGramsPerStroke: view.gunGramsPerStroke,
+        });
   };
   const total = points.reduce((s, g) => s + (g.grams ?? 0), 0);
   return (
@@ -70,17 +85,24 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
   const aim = g.grams ?? 0;
   const weighed = g.weighedGrams;
   const drop = g.lubricant !== undefined && aim < LEAST_WEIGHED_G;
-  const put = (grams: number | null, sure?: true) => run(weigh, { point: g.id, grams, ...(sure && { sure }) });
+  const put = (grams: number | null, sure?: true) =>
+    run(weigh, { point: g.id, grams, ...(sure && { sure }) });
   const done = weighed !== undefined || drop;
   return (
-    <div className={`border-t-4 bg-base-200 px-2 py-1.5 ${g.reach.closed ? "border-error" : done ? "border-success" : "border-base-content"}`}>
+    <div
+      className={`border-t-4 bg-base-200 px-2 py-1.5 ${g.reach.closed ? "border-error" : done ? "border-success" : "border-base-content"}`}
+    >
       <div className="flex items-baseline justify-between gap-2 text-[19px] leading-tight font-semibold">
         <span>
           {weighed === undefined ? "" : "✓ "}
           {capital(g.where || g.part || "a point")}
         </span>
         <b className="figures text-[23px] whitespace-nowrap">
-          {g.lubricant === undefined ? "–" : drop ? says || "by the drop" : `${weighed === undefined ? "" : `${weighed} of `}${aim.toFixed(1)} g`}
+          {g.lubricant === undefined
+            ? "–"
+            : drop
+              ? says || "by the drop"
+              : `${weighed === undefined ? "" : `${weighed} of `}${aim.toFixed(1)} g`}
         </b>
       </div>
       <p className="text-[17px] leading-tight">
@@ -97,15 +119,32 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
       {!drop && g.lubricant && (
         <div className="grid grid-cols-[1fr_auto] gap-x-2">
           <div className="min-w-0">
-            <WeighIn point={g.id} where={g.where ?? "a point"} aim={aim} weighed={weighed} main={main} put={put} />
+            <WeighIn
+              point={g.id}
+              where={g.where ?? "a point"}
+              aim={aim}
+              weighed={weighed}
+              main={main}
+              put={put}
+            />
           </div>
-          <KeyButton onPress={() => setOpen(!open)} pressed={open} label={`When and how much: ${g.where ?? "a point"}`} className="!px-3 self-end">
+          <KeyButton
+            onPress={() => setOpen(!open)}
+            pressed={open}
+            label={`When and how much: ${g.where ?? "a point"}`}
+            className="!px-3 self-end"
+          >
             …
           </KeyButton>
         </div>
       )}
       {(drop || !g.lubricant) && (
-        <KeyButton className="small mt-1" onPress={() => setOpen(!open)} pressed={open} label={`When and how much: ${g.where ?? "a point"}`}>
+        <KeyButton
+          className="small mt-1"
+          onPress={() => setOpen(!open)}
+          pressed={open}
+          label={`When and how much: ${g.where ?? "a point"}`}
+        >
           When, how much …
         </KeyButton>
       )}
@@ -123,7 +162,9 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
             label="What kind of place"
             options={POINT_KIND_NAMES.map((k) => [k, pointKind(k).says] as const)}
             value={g.kind}
-            onChoose={(kind) => kind && void run(savePoint, { point: g.id, facts: { kind } }).then(fault.took)}
+            onChoose={(kind) =>
+              kind && void run(savePoint, { point: g.id, facts: { kind } }).then(fault.took)
+            }
           />
           <FaultLine says={fault.elsewhere("grams")} />
           <div className="grid grid-cols-2 gap-2">
@@ -153,7 +194,9 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
             <KeyButton
               className="small"
               pressed={g.load === "shock"}
-              onPress={() => void run(savePoint, { point: g.id, facts: { load: g.load === "shock" ? "usual" : "shock" } })}
+              onPress={() =>
+                void run(savePoint, { point: g.id, facts: { load: g.load === "shock" ? "usual" : "shock" } })
+              }
             >
               Blows
             </KeyButton>

@@ -24,7 +24,8 @@ export interface WeighInProps {
 }
 
 /**
- * Weighs in up to what is asked: the scale is followed while it counts, and what it stands at when it rests, or when it is stopped, is taken. A scale that types writes into
+ * Weighs in up to what is asked: the scale is followed while it counts, and what it stands at when it rests,
+ * or when it is stopped, is taken. A scale that types writes into
  * the field.
  */
 export function WeighIn({ point, where, aim, weighed, main, put }: WeighInProps) {
@@ -55,12 +56,20 @@ export function WeighIn({ point, where, aim, weighed, main, put }: WeighInProps)
       <CountUp aim={aim} stands={live ?? weighed ?? 0} where={where} />
       <div className="flex">
         <div className="min-w-0 flex-1">
-          <GramsField label="Weighed in, g" keyName={main ? "I" : undefined} name={`weigh-${point}`} value={weighed} save={put} />
+          <GramsField
+            label="Weighed in, g"
+            keyName={main ? "I" : undefined}
+            name={`weigh-${point}`}
+            value={weighed}
+            save={put}
+          />
         </div>
         <KeyButton
           keyName={main ? "W" : undefined}
           onPress={fill}
-          label={live === undefined ? `Practice scale for ${where}` : `Take what the scale shows for ${where}`}
+          label={
+            live === undefined ? `Practice scale for ${where}` : `Take what the scale shows for ${where}`
+          }
           pressed={live !== undefined}
           className="mt-[22px] ml-2 !px-3 self-start"
         >
@@ -71,17 +80,27 @@ export function WeighIn({ point, where, aim, weighed, main, put }: WeighInProps)
   );
 }
 
-/** How far it is: a bar that fills up to a mark, and what is still to go, in words. It keeps its place where nothing is on the scale: a key under a finger must not move. */
+/**
+ * How far it is: a bar that fills up to a mark, and what is still to go, in words. It keeps its place where
+ * nothing is on the scale: a key under a finger must not move.
+ */
 function CountUp({ aim, stands, where }: { aim: number; stands: number; where: string }) {
   const off = stands - aim;
   const close = Math.abs(off) <= Math.max(CLOSE.grams, CLOSE.share * aim);
   // the mark stands at four fifths, so that too much is seen too
   const share = aim > 0 ? Math.min(1, (0.8 * stands) / aim) : 0;
-  const says = close ? "that is it" : off < 0 ? `${(-off).toFixed(1)} g to go` : `${off.toFixed(1)} g too much`;
+  const says = close
+    ? "that is it"
+    : off < 0
+      ? `${(-off).toFixed(1)} g to go`
+      : `${off.toFixed(1)} g too much`;
   return (
     <div className="mt-1 flex items-center gap-2 text-[17px]">
       <div aria-hidden="true" className="relative h-[18px] flex-1 border-2 border-base-content bg-base-100">
-        <div className={`h-full ${close ? "bg-success" : off > 0 ? "bg-error" : "bg-info"}`} style={{ width: `${100 * share}%` }} />
+        <div
+          className={`h-full ${close ? "bg-success" : off > 0 ? "bg-error" : "bg-info"}`}
+          style={{ width: `${100 * share}%` }}
+        />
         <div className="absolute inset-y-[-6px] left-[80%] w-[3px] bg-base-content" />
       </div>
       <span

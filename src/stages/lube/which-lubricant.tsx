@@ -14,14 +14,21 @@ import { saveNone, takeLube } from "./actions";
 import type { ChamberView, LubeView } from "./lube-view";
 
 const FIRST = 5;
-const NONE = ["its old lubricant is good and stays", "it runs dry by design", "sealed, and not opened"] as const;
+const NONE = [
+  "its old lubricant is good and stays",
+  "it runs dry by design",
+  "sealed, and not opened",
+] as const;
 const TAKE_OUT = {
   all: "All of the old lubricant comes out first.",
   reach: "Take out what can be reached of the old one: the two are borderline.",
   nothing: "",
 } as const;
 
-/** The lubricants of the shelf for one chamber, best first, with what speaks for and against each; the one that is used. */
+/**
+ * The lubricants of the shelf for one chamber, best first, with what speaks for and against each; the one
+ * that is used.
+ */
 export function WhichLubricant({
   view,
   shown,
@@ -43,7 +50,10 @@ export function WhichLubricant({
   if (!shown.points.length)
     return (
       <div className="flex flex-col gap-2">
-        <p className="says">Where in this chamber does it go? Teeth, bearings, bushes, seals: the places decide what may go there.</p>
+        <p className="says">
+          Where in this chamber does it go? Teeth, bearings, bushes, seals: the places decide what may go
+          there.
+        </p>
         <KeyButton keyName=" " look="main" className="justify-center" onPress={toPoints}>
           Add the first point
         </KeyButton>
@@ -54,9 +64,20 @@ export function WhichLubricant({
   const verdicts = plan?.answer?.verdicts ?? [];
   const look = verdicts.find((v) => v.lubricant === (looked ?? chamber.lubricant)) ?? verdicts[0];
   const item = look && shelf.get(look.lubricant);
-  const onlyFood = look && !look.ok && look.reasons.filter((r) => r.hard && r.against).every((r) => r.rule === "food");
+  const onlyFood =
+    look && !look.ok && look.reasons.filter((r) => r.hard && r.against).every((r) => r.rule === "food");
   const take = async (override?: string): Promise<void> => {
-    if (look && fault.took(await run(takeLube, { chamber: chamber.id, lubricant: look.lubricant, ...(override && { override }) }))) setWhy("");
+    if (
+      look &&
+      fault.took(
+        await run(takeLube, {
+          chamber: chamber.id,
+          lubricant: look.lubricant,
+          ...(override && { override }),
+        }),
+      )
+    )
+      setWhy("");
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
@@ -68,7 +89,9 @@ export function WhichLubricant({
           </KeyLink>
         </div>
       )}
-      {plan && plan.missing.length > 0 && <GettingLubricant chamber={chamber} says={plan.missing} currency={view.currency} />}
+      {plan && plan.missing.length > 0 && (
+        <GettingLubricant chamber={chamber} says={plan.missing} currency={view.currency} />
+      )}
       <ul className="grid max-h-[38%] grid-cols-2 gap-1.5 overflow-y-auto" aria-label="The shelf, best first">
         {verdicts.slice(0, all ? undefined : FIRST).map((v) => (
           <li key={v.lubricant}>
@@ -114,7 +137,9 @@ export function WhichLubricant({
                   {r.says}
                 </Reason>
               ))}
-            {plan?.answer && TAKE_OUT[plan.answer.takeOut] && <li className="py-1 text-[18px] font-semibold">{TAKE_OUT[plan.answer.takeOut]}</li>}
+            {plan?.answer && TAKE_OUT[plan.answer.takeOut] && (
+              <li className="py-1 text-[18px] font-semibold">{TAKE_OUT[plan.answer.takeOut]}</li>
+            )}
             {plan && plan.assumed.length > 0 && (
               <li className="pt-1 text-[17px]">
                 <b>Taken for granted:</b> {plan.assumed.join("; ")}.{" "}
@@ -125,11 +150,20 @@ export function WhichLubricant({
             )}
           </ul>
           {chamber.lubricant === look.lubricant && !look.ok ? (
-            <p className="says danger">It was taken for this chamber, and a hard rule forbids it now: take another.</p>
+            <p className="says danger">
+              It was taken for this chamber, and a hard rule forbids it now: take another.
+            </p>
           ) : chamber.lubricant === look.lubricant ? (
-            <p className="says good text-[20px] font-semibold">✓ Used in this chamber{chamber.override && `, although not H1: ${chamber.override}`}</p>
+            <p className="says good text-[20px] font-semibold">
+              ✓ Used in this chamber{chamber.override && `, although not H1: ${chamber.override}`}
+            </p>
           ) : look.ok ? (
-            <KeyButton keyName="U" look={chamber.lubricant ? "plain" : "main"} className="justify-center" onPress={() => void take()}>
+            <KeyButton
+              keyName="U"
+              look={chamber.lubricant ? "plain" : "main"}
+              className="justify-center"
+              onPress={() => void take()}
+            >
               Use {item.name}
             </KeyButton>
           ) : onlyFood ? (
@@ -142,7 +176,12 @@ export function WhichLubricant({
             >
               <label className="words">
                 Use it all the same, because
-                <input className="field" value={why} onChange={(e) => setWhy(e.target.value)} placeholder="this chamber is sealed off below the food" />
+                <input
+                  className="field"
+                  value={why}
+                  onChange={(e) => setWhy(e.target.value)}
+                  placeholder="this chamber is sealed off below the food"
+                />
               </label>
               <KeyButton look="warn" disabled={why.trim().length < 8} onPress={() => void take(why)}>
                 Override
@@ -174,7 +213,12 @@ function NoneHere({ shown }: { shown: ChamberView }) {
       </KeyButton>
       {open &&
         NONE.map((why) => (
-          <KeyButton key={why} className="small" pressed={none === why} onPress={() => void run(saveNone, { chamber: id, why: none === why ? null : why })}>
+          <KeyButton
+            key={why}
+            className="small"
+            pressed={none === why}
+            onPress={() => void run(saveNone, { chamber: id, why: none === why ? null : why })}
+          >
             {why}
           </KeyButton>
         ))}

@@ -18,7 +18,14 @@ import { partsNumbered } from "@/store/catalogue";
 import { currentJob, thereIs } from "@/store/job";
 import { setFinding } from "@/store/judge";
 import { choosePart, sayOfWhatGoesIn, setGot } from "@/store/match";
-import { decideArrival, noteFound, placeBasket, takeNews, takeOrderBack, whatLiesThere } from "@/store/orders";
+import {
+  decideArrival,
+  noteFound,
+  placeBasket,
+  takeNews,
+  takeOrderBack,
+  whatLiesThere,
+} from "@/store/orders";
 import { answerQuote, makeQuote, setNewUnit } from "@/store/quotes";
 import { orderDay, shopSettings } from "@/store/settings";
 import { type ActionResult, act, actAtDesk } from "../saving/act";
@@ -38,22 +45,36 @@ export async function choose(raw: z.infer<typeof choice>): Promise<ActionResult>
     if (chosen !== null && !found) throw new Fault("chosen", `there is no part ${chosen} in the catalogue`);
     const job = await jobNumbered(number);
     if (job.orders.length || job.arrivals.length)
-      throw new Fault("chosen", "the parts are ordered: take the order back first, or send back what is not wanted");
+      throw new Fault(
+        "chosen",
+        "the parts are ordered: take the order back first, or send back what is not wanted",
+      );
     return choosePart(number, version, part, chosen, await mateWith(job, part, found));
   });
 }
 
-/** The mate's place, if a gear that comes with the chosen one goes there; or if one did, and the choice is taken back. */
-async function mateWith(job: Job, part: string, chosen: CataloguePart | undefined): Promise<{ part: string; chosen: string | null } | undefined> {
+/**
+ * The mate's place, if a gear that comes with the chosen one goes there; or if one did, and the choice is
+ * taken back.
+ */
+async function mateWith(
+  job: Job,
+  part: string,
+  chosen: CataloguePart | undefined,
+): Promise<{ part: string; chosen: string | null } | undefined> {
   const mate = job.findings.find((f) => f.part === part)?.gear.mate;
   if (!mate) return undefined;
   const gears = async (p: CataloguePart | undefined): Promise<string[]> =>
-    (await partsNumbered(p?.needsAlso.map((n) => n.number) ?? [])).filter((c) => c.spec.kind === "gear").map((c) => c.number);
+    (await partsNumbered(p?.needsAlso.map((n) => n.number) ?? []))
+      .filter((c) => c.spec.kind === "gear")
+      .map((c) => c.number);
   const [goes] = await gears(chosen);
   if (goes) return { part: mate, chosen: goes };
   const before = job.findings.find((f) => f.part === part)?.chosen;
   const [went] = before ? await gears((await partsNumbered([before]))[0]) : [];
-  return went && job.findings.find((f) => f.part === mate)?.chosen === went ? { part: mate, chosen: null } : undefined;
+  return went && job.findings.find((f) => f.part === mate)?.chosen === went
+    ? { part: mate, chosen: null }
+    : undefined;
 }
 
 const gotFields = z.object({ ...gotSchema.shape, says: words, number: words, price: words, differs: words });
@@ -71,9 +92,14 @@ function gotAsTyped({ from, says, number, price, differs }: z.infer<typeof gotFi
   };
 }
 
-/** Says where a part comes from that is not ordered out of the catalogue, as it is typed; null: that is open again. */
+/**
+ * Says where a part comes from that is not ordered out of the catalogue, as it is typed; null: that is open
+ * again.
+ */
 export async function takeGot(raw: z.infer<typeof getting>): Promise<ActionResult> {
-  return act(getting, raw, ({ number, version, part, got }) => setGot(number, version, part, got && gotAsTyped(got)));
+  return act(getting, raw, ({ number, version, part, got }) =>
+    setGot(number, version, part, got && gotAsTyped(got)),
+  );
 }
 
 const goingIn = z.object({ ...onJob, part: ref, said: goesInChange });
@@ -92,11 +118,18 @@ export async function sayGoesIn(raw: z.infer<typeof goingIn>): Promise<ActionRes
   return act(goingIn, raw, ({ number, version, part, said }) => sayOfWhatGoesIn(number, version, part, said));
 }
 
-const staying = z.object({ ...onJob, part: ref, fate: z.enum(STAYS.map((s) => s.fate)), says: note.min(3, "say in a few words why, or what is done to it") });
+const staying = z.object({
+  ...onJob,
+  part: ref,
+  fate: z.enum(STAYS.map((s) => s.fate)),
+  says: note.min(3, "say in a few words why, or what is done to it"),
+});
 
 /** Nothing new goes in: the part is mended, or left as it is with the reason. */
 export async function takeStaying(raw: z.infer<typeof staying>): Promise<ActionResult> {
-  return act(staying, raw, ({ number, version, part, fate, says }) => setFinding(number, version, part, { fate, fateWhy: says, renew: false, got: null }));
+  return act(staying, raw, ({ number, version, part, fate, says }) =>
+    setFinding(number, version, part, { fate, fateWhy: says, renew: false, got: null }),
+  );
 }
 
 const buying = z.object({ ...onJob, aim: basketInput.shape.aim.unwrap(), found: basketNumbers });
@@ -142,7 +175,10 @@ export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> 
     let settings = await shopSettings();
     if (dayPasses) {
       const today = parseISO(orderDay(settings));
-      settings = { ...settings, practiceDays: settings.practiceDays + differenceInCalendarDays(addBusinessDays(today, 1), today) };
+      settings = {
+        ...settings,
+        practiceDays: settings.practiceDays + differenceInCalendarDays(addBusinessDays(today, 1), today),
+      };
     }
     const day = orderDay(settings);
     const job = await jobNumbered(number);
@@ -155,7 +191,10 @@ export async function news(raw: z.infer<typeof looking>): Promise<ActionResult> 
       );
       told.push({
         reference: o.reference,
-        news: await link.follow({ reference: o.reference, placedOn: o.placedOn, lines: o.lines, replacement: o.replacement }, day),
+        news: await link.follow(
+          { reference: o.reference, placedOn: o.placedOn, lines: o.lines, replacement: o.replacement },
+          day,
+        ),
       });
     }
     return takeNews(number, version, told, dayPasses ? settings.practiceDays : undefined);
@@ -204,20 +243,32 @@ const found = z.object({
 
 /** What was measured or seen on a part that came. */
 export async function noteWhatCame(raw: z.infer<typeof found>): Promise<ActionResult> {
-  return act(found, raw, ({ number, version, arrival, key, value }) => noteFound(number, version, arrival, key, value));
+  return act(found, raw, ({ number, version, arrival, key, value }) =>
+    noteFound(number, version, arrival, key, value),
+  );
 }
 
 const measuring = z.object({ ...onJob, arrival: z.int(), key: ref });
 
-/** The practice instruments: what really lies in the practice supplier's parcel, counted or measured with a caliper's own noise. */
+/**
+ * The practice instruments: what really lies in the practice supplier's parcel, counted or measured with a
+ * caliper's own noise.
+ */
 export async function practiceMeasure(raw: z.infer<typeof measuring>): Promise<ActionResult> {
   return act(measuring, raw, async ({ number, version, arrival, key }) => {
     const job = await jobNumbered(number);
     const sent = await whatLiesThere(job.id, arrival);
     const [part] = sent ? await partsNumbered([sent]) : [];
     const size = part && whatToCompare(part.spec).find((i) => i.key === key)?.expected;
-    if (typeof size !== "number") throw new Fault("key", "the practice caliper cannot measure this: look at the part");
-    return noteFound(number, version, arrival, key, key === "teeth" ? size : practiceCaliper(Math.random).read(size));
+    if (typeof size !== "number")
+      throw new Fault("key", "the practice caliper cannot measure this: look at the part");
+    return noteFound(
+      number,
+      version,
+      arrival,
+      key,
+      key === "teeth" ? size : practiceCaliper(Math.random).read(size),
+    );
   });
 }
 
@@ -232,6 +283,10 @@ const decided = z.object({
 /** Decides about a part that came. */
 export async function decide(raw: z.infer<typeof decided>): Promise<ActionResult> {
   return act(decided, raw, async ({ number, version, arrival, decision, reason, rework }) =>
-    decideArrival(number, version, arrival, decision, { reason, rework, day: orderDay(await shopSettings()) }),
+    decideArrival(number, version, arrival, decision, {
+      reason,
+      rework,
+      day: orderDay(await shopSettings()),
+    }),
   );
 }

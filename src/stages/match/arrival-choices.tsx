@@ -35,8 +35,16 @@ export function ArrivalChoices({
             onChange={(e) => setReason(e.target.value)}
           />
         </label>
-        {!hasPicture && <p className="says">Take its picture first: it goes back with the reason and a picture.</p>}
-        <KeyButton keyName=" " look="warn" className="justify-center" disabled={!hasPicture} onPress={() => settle("sent-back")}>
+        {!hasPicture && (
+          <p className="says">Take its picture first: it goes back with the reason and a picture.</p>
+        )}
+        <KeyButton
+          keyName=" "
+          look="warn"
+          className="justify-center"
+          disabled={!hasPicture}
+          onPress={() => settle("sent-back")}
+        >
           Send it back, and order it again
         </KeyButton>
         <KeyButton keyName="G" onPress={() => settle(rework ? "rework" : "accepted")}>
@@ -47,7 +55,13 @@ export function ArrivalChoices({
   const ready = suggests === "accept" || suggests === "rework" || suggests === "doubt";
   return (
     <>
-      <KeyButton keyName=" " look="main" className="justify-center" disabled={!ready} onPress={() => settle(rework ? "rework" : "accepted")}>
+      <KeyButton
+        keyName=" "
+        look="main"
+        className="justify-center"
+        disabled={!ready}
+        onPress={() => settle(rework ? "rework" : "accepted")}
+      >
         {rework ? "Accept it, with the rework" : "Accept it"}
       </KeyButton>
       <KeyButton keyName="X" look="warn" onPress={() => setBack(true)}>

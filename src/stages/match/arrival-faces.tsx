@@ -7,13 +7,28 @@ import type { ArrivedPart } from "./arrival-facts";
 export const ArrivalPicture = ({ sha256, says }: { sha256: string; says: string }) => (
   <figure>
     {/* biome-ignore lint/performance/noImgElement: from the shop's own folder */}
-    <img src={pictureUrl(sha256, true)} alt={says} className="aspect-[4/3] w-full border-2 border-base-300 object-cover" />
+    <img
+      src={pictureUrl(sha256, true)}
+      alt={says}
+      className="aspect-[4/3] w-full border-2 border-base-300 object-cover"
+    />
     <figcaption className="hush text-[17px]">{says}</figcaption>
   </figure>
 );
 
-/** The old gear as it was measured with the new one laid over it: as it is sold, or with the teeth that were counted. */
-export function ArrivalFaces({ faces, teeth, boreMm }: { faces: NonNullable<ArrivedPart["faces"]>; teeth: number | undefined; boreMm: number | undefined }) {
+/**
+ * The old gear as it was measured with the new one laid over it: as it is sold, or with the teeth that were
+ * counted.
+ */
+export function ArrivalFaces({
+  faces,
+  teeth,
+  boreMm,
+}: {
+  faces: NonNullable<ArrivedPart["faces"]>;
+  teeth: number | undefined;
+  boreMm: number | undefined;
+}) {
   const wrong = teeth !== undefined && teeth >= 4 && Math.round(teeth) !== faces.sold.teeth;
   const came: Gear = wrong ? { ...faces.sold, teeth: Math.round(teeth) } : faces.sold;
   const [under, says] = wrong
@@ -23,7 +38,14 @@ export function ArrivalFaces({ faces, teeth, boreMm }: { faces: NonNullable<Arri
       : [came, `the new one, ${came.teeth} teeth`];
   return (
     <figure>
-      <GearFace gear={under} marks={{}} over={under === came ? undefined : came} boreMm={boreMm} size={250} label={says} />
+      <GearFace
+        gear={under}
+        marks={{}}
+        over={under === came ? undefined : came}
+        boreMm={boreMm}
+        size={250}
+        label={says}
+      />
       <figcaption className="text-[18px]">{says}</figcaption>
     </figure>
   );

@@ -49,14 +49,21 @@ export async function arrivedParts(job: Job): Promise<ArrivedPart[]> {
           : [],
       faces: part?.spec.kind === "gear" ? { old: oldGear(job, a.part), sold: soldGear(part.spec) } : null,
       oldPicture: a.part
-        ? job.pictures.find((p) => p.step !== undefined && job.steps.find((s) => s.id === p.step)?.parts?.includes(a.part as string))?.sha256
+        ? job.pictures.find(
+            (p) =>
+              p.step !== undefined &&
+              job.steps.find((s) => s.id === p.step)?.parts?.includes(a.part as string),
+          )?.sha256
         : undefined,
-      pictures: job.pictures.filter((p) => p.part === pictureOf(a)).map((p) => ({ sha256: p.sha256, name: p.name })),
+      pictures: job.pictures
+        .filter((p) => p.part === pictureOf(a))
+        .map((p) => ({ sha256: p.sha256, name: p.name })),
     };
   });
 }
 
-const oldGear = (job: Job, part: string | undefined): Gear | null => job.findings.find((f) => f.part === part)?.identity ?? null;
+const oldGear = (job: Job, part: string | undefined): Gear | null =>
+  job.findings.find((f) => f.part === part)?.identity ?? null;
 
 /** What was found on the old part, by the keys of a specification. */
 function oldFigures(job: Job, part: string): Record<string, string> {
@@ -74,7 +81,8 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   put("boreMm", reading("bore"));
   put("faceWidthMm", reading("face width"));
   for (const r of job.readings)
-    if (r.part === part && r.what === "span" && r.teeth) put(spanKey(r.teeth), partMean(job, part, "span", r.teeth)?.value.toFixed(2));
+    if (r.part === part && r.what === "span" && r.teeth)
+      put(spanKey(r.teeth), partMean(job, part, "span", r.teeth)?.value.toFixed(2));
   put("material", job.parts.find((p) => p.id === part)?.material);
   const own = job.parts.find((p) => p.id === part);
   const told = toldOf(job, part);
@@ -88,10 +96,16 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   return out;
 }
 
-const SERVICE_FOR: Readonly<Record<string, Rework["do"]>> = { bore: "ream", closure: "pull-seal", "face width": "deburr" };
+const SERVICE_FOR: Readonly<Record<string, Rework["do"]>> = {
+  bore: "ream",
+  closure: "pull-seal",
+  "face width": "deburr",
+};
 
 /** What the match said is to be done to it: a bore to ream, a seal to pull. */
 function plannedFor(part: CataloguePart, candidates: PartCandidates | undefined): Rework[] {
   const candidate = candidates?.candidates.find((c) => c.part.number === part.number);
-  return (candidate?.criteria ?? []).filter((c) => c.verdict === "rework").map((c) => ({ do: SERVICE_FOR[c.criterion] ?? "deburr", note: c.says }));
+  return (candidate?.criteria ?? [])
+    .filter((c) => c.verdict === "rework")
+    .map((c) => ({ do: SERVICE_FOR[c.criterion] ?? "deburr", note: c.says }));
 }

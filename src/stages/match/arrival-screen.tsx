@@ -17,7 +17,10 @@ import type { ArrivedPart } from "./arrival-facts";
 import { ArrivedList, DECISIONS } from "./arrived-list";
 import { CompareRow } from "./compare-row";
 
-/** Old and new side by side before anything is fitted: figure for figure, face over face, and then accepted, accepted with rework, or sent back. */
+/**
+ * Old and new side by side before anything is fitted: figure for figure, face over face, and then accepted,
+ * accepted with rework, or sent back.
+ */
 export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedPart[]; draft: unknown }) {
   const { run } = useJob();
   const [picked, setPicked] = useState<number>();
@@ -38,8 +41,14 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
 
   const put = async (item: CompareItem, text: string): Promise<string | null> => {
     if (!at) return null;
-    const value = item.unit === "mm" ? lengthFrom(text, "mm") : /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace(",", ".")) : null;
-    if (value === null || !(value >= 0)) return `“${text}” is not ${item.key === "teeth" ? "a count" : "a measure"}.`;
+    const value =
+      item.unit === "mm"
+        ? lengthFrom(text, "mm")
+        : /^\d+([.,]\d+)?$/.test(text.trim())
+          ? Number(text.trim().replace(",", "."))
+          : null;
+    if (value === null || !(value >= 0))
+      return `“${text}” is not ${item.key === "teeth" ? "a count" : "a measure"}.`;
     const result = await run(noteWhatCame, { arrival: at.id, key: item.key, value });
     return result.ok ? null : result.says;
   };
@@ -48,13 +57,18 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
     if (!next) return;
     return listenToTypedCaliper(window, (text) => void put(next, text).then(setFault));
   });
-  if (!at || !verdict) return <p className="text-[26px]">Nothing has arrived yet. Orders and their news are in the basket.</p>;
-  const rework = [...at.planned, ...verdict.rework].filter((r, i, all) => all.findIndex((o) => o.note === r.note) === i);
+  if (!at || !verdict)
+    return <p className="text-[26px]">Nothing has arrived yet. Orders and their news are in the basket.</p>;
+  const rework = [...at.planned, ...verdict.rework].filter(
+    (r, i, all) => all.findIndex((o) => o.note === r.note) === i,
+  );
   const settle = async (decision: "accepted" | "rework" | "sent-back" | null): Promise<void> => {
     const result = await run(decide, {
       arrival: at.id,
       decision,
-      ...(decision === "sent-back" ? { reason: reason.trim() || (verdict.suggests === "send back" ? verdict.says : "") } : {}),
+      ...(decision === "sent-back"
+        ? { reason: reason.trim() || (verdict.suggests === "send back" ? verdict.says : "") }
+        : {}),
       ...(decision === "rework" ? { rework } : {}),
     });
     setFault(result.ok ? null : result.says);
@@ -110,7 +124,11 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
           </table>
         </div>
         {!at.decision && next && (
-          <KeyButton keyName="C" className="mt-2" onPress={() => void run(practiceMeasure, { arrival: at.id, key: next.key })}>
+          <KeyButton
+            keyName="C"
+            className="mt-2"
+            onPress={() => void run(practiceMeasure, { arrival: at.id, key: next.key })}
+          >
             Practice caliper: {next.key === "teeth" ? "count the teeth" : `measure the ${next.label}`}
           </KeyButton>
         )}
@@ -126,9 +144,17 @@ export function ArrivalScreen({ arrivals, draft }: { arrivals: readonly ArrivedP
             />
           ) : (
             <>
-              {at.faces && <ArrivalFaces faces={at.faces} teeth={measured} boreMm={typeof at.found.boreMm === "number" ? at.found.boreMm : undefined} />}
+              {at.faces && (
+                <ArrivalFaces
+                  faces={at.faces}
+                  teeth={measured}
+                  boreMm={typeof at.found.boreMm === "number" ? at.found.boreMm : undefined}
+                />
+              )}
               <div className="grid grid-cols-2 gap-2 py-1">
-                {at.oldPicture && <ArrivalPicture sha256={at.oldPicture} says="the old one, as it came off" />}
+                {at.oldPicture && (
+                  <ArrivalPicture sha256={at.oldPicture} says="the old one, as it came off" />
+                )}
                 {at.pictures.map((p) => (
                   <ArrivalPicture key={p.sha256} sha256={p.sha256} says="the new one, as it came" />
                 ))}

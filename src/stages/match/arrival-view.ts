@@ -14,5 +14,10 @@ export interface ArrivalView {
 export async function arrivalView(number: string): Promise<ArrivalView | null> {
   const job = await pageJob(number);
   if (!job) return null;
-  return { frame: frameOf(job), places: matchHead(job), arrivals: await arrivedParts(job), draft: (await loadDrafts(job.id)).arrival };
+  return {
+    frame: frameOf(job),
+    places: matchHead(job),
+    arrivals: await arrivedParts(job),
+    draft: (await loadDrafts(job.id)).arrival,
+  };
 }

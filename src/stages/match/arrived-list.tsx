@@ -4,10 +4,23 @@ import { PickRow } from "@/ui/pick-row";
 import type { ArrivedPart } from "./arrival-facts";
 
 /** What was decided of a part that came, in words. */
-export const DECISIONS = { accepted: "✓ accepted", rework: "✓ accepted, with rework", "sent-back": "✕ sent back", stock: "to stock" } as const;
+export const DECISIONS = {
+  accepted: "✓ accepted",
+  rework: "✓ accepted, with rework",
+  "sent-back": "✕ sent back",
+  stock: "to stock",
+} as const;
 
 /** The parts that came, and what was decided of each. */
-export function ArrivedList({ arrivals, at, onPick }: { arrivals: readonly ArrivedPart[]; at: ArrivedPart; onPick: (id: number) => void }) {
+export function ArrivedList({
+  arrivals,
+  at,
+  onPick,
+}: {
+  arrivals: readonly ArrivedPart[];
+  at: ArrivedPart;
+  onPick: (id: number) => void;
+}) {
   return (
     <section aria-label="Arrived" className="min-h-0 overflow-y-auto">
       <h2 className="text-[24px]">Arrived</h2>

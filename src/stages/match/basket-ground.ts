@@ -16,8 +16,15 @@ import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import { only } from "../job-view/only";
 import type { BasketGround, Beside } from "./job-basket";
 
-/** The way to a supplier, for what concerns these parts. All of them are for practice until one of them has another. */
-export async function supplierLink(name: string, settings: Pick<ShopSettings, "practiceTempers">, numbers: readonly string[]): Promise<SupplierLink> {
+/**
+ * The way to a supplier, for what concerns these parts. All of them are for practice until one of them has
+ * another.
+ */
+export async function supplierLink(
+  name: string,
+  settings: Pick<ShopSettings, "practiceTempers">,
+  numbers: readonly string[],
+): Promise<SupplierLink> {
   return practiceSupplier(name, await offersOf(name, numbers), settings.practiceTempers[name] ?? EVEN_TEMPER);
 }
 
@@ -26,7 +33,10 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
   // what is got elsewhere is not bought
   const elsewhere = new Set(job.findings.filter((f) => f.got).map((f) => f.part));
   const places = (await candidatesOf(job)).filter((p) => !elsewhere.has(p.id)).map((p) => placeOf(job, p));
-  const mentioned = places.flatMap((p) => [...(p.chosen ? [p.chosen] : []), ...p.candidates.map((c) => c.part)]);
+  const mentioned = places.flatMap((p) => [
+    ...(p.chosen ? [p.chosen] : []),
+    ...p.candidates.map((c) => c.part),
+  ]);
   const companions = await partsNumbered(mentioned.flatMap((p) => p.needsAlso.map((n) => n.number)));
   const single = [...new Map([...mentioned, ...companions].map((p) => [p.number, p])).values()];
   const kits = await kitsWith(single.map((p) => p.number));
@@ -36,7 +46,9 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
   const sold = new Set((await offersFor(numbers)).map((o) => o.supplier));
   const day = orderDay(settings);
   const offers = [];
-  for (const s of suppliers) if (sold.has(s.name)) offers.push(...(await (await supplierLink(s.name, settings, numbers)).offers(numbers, day)));
+  for (const s of suppliers)
+    if (sold.has(s.name))
+      offers.push(...(await (await supplierLink(s.name, settings, numbers)).offers(numbers, day)));
   const { input, open, cut } = basketGround(places, known, offers, suppliers);
   const inKits = await partsNumbered(kits.flatMap((k) => k.contains.map((c) => c.number)));
   const toBuy = lubePlan(job, await greasesOnShelf()).filter((p) => p.missing.length > 0);
@@ -59,7 +71,11 @@ function placeOf(job: Job, p: PartCandidates): Place {
   const { gear, goesIn } = job.findings.find((f) => f.part === p.id) ?? {};
   const mate = gear?.mate;
   // what goes in with it and is got elsewhere, or left out, is not bought
-  const settled = new Set(goesIn?.number === p.chosen?.number ? goesIn?.with.flatMap((c) => (c.got || c.without ? [c.number] : [])) : []);
+  const settled = new Set(
+    goesIn?.number === p.chosen?.number
+      ? goesIn?.with.flatMap((c) => (c.got || c.without ? [c.number] : []))
+      : [],
+  );
   return {
     id: p.id,
     name: partNamed(job, p.id),
@@ -74,16 +90,32 @@ async function otherCosts(job: Job, settings: ShopSettings, toBuy: readonly Cham
   const shelf = await wholeShelf();
   const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
   return {
-    parts: gotPieces(job).map((g) => ({ says: `${g.for ?? g.says}, ${gotInWords(g.got)}`, qty: 1, price: g.got.price ?? 0 })),
+    parts: gotPieces(job).map((g) => ({
+      says: `${g.for ?? g.says}, ${gotInWords(g.got)}`,
+      qty: 1,
+      price: g.got.price ?? 0,
+    })),
     consumables: [
-      ...(settings.cleaningCost > 0 ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }] : []),
+      ...(settings.cleaningCost > 0
+        ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }]
+        : []),
       ...lubricantsUsed(job).flatMap((u) => {
         const price = shelf.find((l) => l.id === u.lubricantId)?.pricePer100G;
-        return price && u.grams > 0 ? [{ says: u.name, qty: `${u.grams.toFixed(1)} g`, cost: (u.grams * price) / 100 }] : [];
+        return price && u.grams > 0
+          ? [{ says: u.name, qty: `${u.grams.toFixed(1)} g`, cost: (u.grams * price) / 100 }]
+          : [];
       }),
       // what is got for this job alone is paid whole
       ...toBuy.flatMap(({ chamber: { name, getting } }) =>
-        getting?.price ? [{ says: `Lubricant for the ${name}${getting.from ? `, from ${getting.from}` : ""}`, qty: "1", cost: getting.price }] : [],
+        getting?.price
+          ? [
+              {
+                says: `Lubricant for the ${name}${getting.from ? `, from ${getting.from}` : ""}`,
+                qty: "1",
+                cost: getting.price,
+              },
+            ]
+          : [],
       ),
     ],
     work: [

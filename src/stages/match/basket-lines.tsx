@@ -1,9 +1,18 @@
 import type { Basket } from "@/core/match/basket/basket";
 
 /** What is bought where, supplier by supplier, with what comes from the drawer and what is left over. */
-export function BasketLines({ basket, names, money }: { basket: Basket; names: Readonly<Record<string, string>>; money: (n: number) => string }) {
+export function BasketLines({
+  basket,
+  names,
+  money,
+}: {
+  basket: Basket;
+  names: Readonly<Record<string, string>>;
+  money: (n: number) => string;
+}) {
   const suppliers = [...new Set(basket.lines.map((l) => l.supplier))];
-  const row = "grid grid-cols-[minmax(0,1fr)_auto_110px] items-baseline gap-3 border-b-2 border-base-300 py-1 text-[20px]";
+  const row =
+    "grid grid-cols-[minmax(0,1fr)_auto_110px] items-baseline gap-3 border-b-2 border-base-300 py-1 text-[20px]";
   return (
     <>
       {suppliers.map((s) => (
@@ -53,7 +62,10 @@ export function BasketLines({ basket, names, money }: { basket: Basket; names: R
         </section>
       )}
       {basket.leftOver.length > 0 && (
-        <p className="hush pt-2 text-[19px]">Left over for stock: {basket.leftOver.map((l) => `${l.qty} × ${names[l.part] ?? l.part}`).join(", ")}</p>
+        <p className="hush pt-2 text-[19px]">
+          Left over for stock:{" "}
+          {basket.leftOver.map((l) => `${l.qty} × ${names[l.part] ?? l.part}`).join(", ")}
+        </p>
       )}
     </>
   );

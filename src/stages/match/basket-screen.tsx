@@ -23,7 +23,10 @@ const AIMS = [
   { aim: "soonest within limit", keyName: "3", says: "Soonest within the limit" },
 ] as const;
 
-/** The basket: what is bought where so that the set is complete, why that and no other, and the order. It is searched for in a worker; the shop proves it again before it orders. */
+/**
+ * The basket: what is bought where so that the set is complete, why that and no other, and the order. It is
+ * searched for in a worker; the shop proves it again before it orders.
+ */
 export function BasketScreen({
   ground,
   aim,
@@ -66,7 +69,9 @@ export function BasketScreen({
           ))}
         </div>
         {set && !ground.input ? (
-          <p className="says text-[22px]">Nothing is to be bought: the parts come from elsewhere, or nothing goes back new.</p>
+          <p className="says text-[22px]">
+            Nothing is to be bought: the parts come from elsewhere, or nothing goes back new.
+          </p>
         ) : set ? (
           <>
             <div className="flex items-baseline gap-6 border-b-4 border-base-content pb-1">
@@ -75,18 +80,32 @@ export function BasketScreen({
               {quote && (
                 <span className="hush ml-auto text-right text-[18px] leading-tight">
                   for the customer, with work and tax
-                  <b className="figures block text-[24px] text-base-content">{money(quote.total, currency)}</b>
+                  <b className="figures block text-[24px] text-base-content">
+                    {money(quote.total, currency)}
+                  </b>
                 </span>
               )}
             </div>
-            {search?.state === "found" && search.again && <StoppedSet aim={aim} upTo={basket?.answer.upTo ?? 0} currency={currency} again={search.again} />}
+            {search?.state === "found" && search.again && (
+              <StoppedSet
+                aim={aim}
+                upTo={basket?.answer.upTo ?? 0}
+                currency={currency}
+                again={search.again}
+              />
+            )}
             <div className="min-h-0 flex-1 overflow-y-auto">
               <BasketLines basket={set} names={names} money={(n) => money(n, currency)} />
               <h3 className="pt-2 text-[20px]">What goes where</h3>
               <ul>
                 {basket?.toFit.map((t) => (
-                  <li key={`${t.part} ${t.number}`} className="flex items-baseline gap-3 border-b-2 border-base-300 py-0.5 text-[19px]">
-                    <span className="w-[200px] shrink-0 font-semibold">{t.part ? (partNames[t.part] ?? t.part) : "with it"}</span>
+                  <li
+                    key={`${t.part} ${t.number}`}
+                    className="flex items-baseline gap-3 border-b-2 border-base-300 py-0.5 text-[19px]"
+                  >
+                    <span className="w-[200px] shrink-0 font-semibold">
+                      {t.part ? (partNames[t.part] ?? t.part) : "with it"}
+                    </span>
                     <span className="figures text-[17px] whitespace-nowrap">
                       {t.qty > 1 && `${t.qty} × `}
                       {t.number}
@@ -120,7 +139,8 @@ export function BasketScreen({
           )}
           {ground.cut.map((c) => (
             <p key={c.name} className="says mb-2">
-              {c.of} parts fit for {c.name}: the best {c.weighed} are weighed. Choose one yourself at Match, if it is another.
+              {c.of} parts fit for {c.name}: the best {c.weighed} are weighed. Choose one yourself at Match,
+              if it is another.
             </p>
           ))}
           <BasketAlternatives runnersUp={basket?.answer.runnersUp ?? []} names={names} currency={currency} />
@@ -138,12 +158,23 @@ export function BasketScreen({
         {ask ? (
           <>
             <p className="says danger text-[20px]">{ask}</p>
-            <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/quote?aim=${encodeURIComponent(aim)}`} className="justify-center">
+            <KeyLink
+              keyName=" "
+              look="main"
+              href={`/jobs/${number}/match/quote?aim=${encodeURIComponent(aim)}`}
+              className="justify-center"
+            >
               To the quote
             </KeyLink>
           </>
         ) : (
-          <KeyButton keyName=" " look="main" className="justify-center" disabled={!set || !ground.input || open.length > 0} onPress={() => void place()}>
+          <KeyButton
+            keyName=" "
+            look="main"
+            className="justify-center"
+            disabled={!set || !ground.input || open.length > 0}
+            onPress={() => void place()}
+          >
             Order it
           </KeyButton>
         )}

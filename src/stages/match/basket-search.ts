@@ -10,21 +10,39 @@ export interface BasketQuestion {
   /** where the solver's WebAssembly is */
   readonly wasm: string;
 }
-export type BasketTold = { readonly says: string } | { readonly soFar: FoundBasket } | { readonly found: FoundBasket } | { readonly fault: string };
+export type BasketTold =
+  | { readonly says: string }
+  | { readonly soFar: FoundBasket }
+  | { readonly found: FoundBasket }
+  | { readonly fault: string };
 
 export type BasketSearch =
-  | { readonly state: "searching"; readonly says: string; readonly stop: () => void; readonly soFar?: FoundBasket }
+  | {
+      readonly state: "searching";
+      readonly says: string;
+      readonly stop: () => void;
+      readonly soFar?: FoundBasket;
+    }
   | { readonly state: "stopped"; readonly again: () => void }
   | { readonly state: "failed"; readonly says: string; readonly again: () => void }
   | { readonly state: "found"; readonly found: FoundBasket; readonly again?: () => void };
 
-/** What was found last, or was left when a search was stopped, so that going to the quote and back does not search again. */
+/**
+ * What was found last, or was left when a search was stopped, so that going to the quote and back does not
+ * search again.
+ */
 let last: { readonly key: string; readonly found: FoundBasket; readonly stopped?: true } | undefined;
 
-/** Searches for a basket in a worker; told what it is at, and stopped when it takes too long. Null: there is nothing to search for. */
+/**
+ * Searches for a basket in a worker; told what it is at, and stopped when it takes too long. Null: there is
+ * nothing to search for.
+ */
 export function useBasketSearch(input: BasketInput | null): BasketSearch | null {
   const key = input && JSON.stringify(input);
-  const [state, setState] = useState<{ readonly key: string | null; readonly told: BasketTold | "stopped" | null }>({ key: null, told: null });
+  const [state, setState] = useState<{
+    readonly key: string | null;
+    readonly told: BasketTold | "stopped" | null;
+  }>({ key: null, told: null });
   const [attempt, setAttempt] = useState(0);
   // a complete set that a long search had on its way: what is left when it is stopped
   const [had, setHad] = useState<{ readonly key: string; readonly found: FoundBasket } | null>(null);
@@ -51,7 +69,10 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
       setState({ key, told: data });
     };
     worker.onerror = () => failed("The basket could not be worked out: the search stopped.");
-    const question: BasketQuestion = { input: JSON.parse(key), wasm: new URL("/api/solver", location.href).href };
+    const question: BasketQuestion = {
+      input: JSON.parse(key),
+      wasm: new URL("/api/solver", location.href).href,
+    };
     worker.postMessage(question);
     return () => worker.terminate();
   }, [key, stopped, attempt]);
@@ -60,5 +81,10 @@ export function useBasketSearch(input: BasketInput | null): BasketSearch | null 
   if (stopped) return { state: "stopped", again };
   if (told && "fault" in told) return { state: "failed", says: told.fault, again };
   if (told && "found" in told) return { state: "found", found: told.found };
-  return { state: "searching", says: told && "says" in told ? `Looking for ${told.says}` : "Loading the solver", stop, ...(soFar && { soFar }) };
+  return {
+    state: "searching",
+    says: told && "says" in told ? `Looking for ${told.says}` : "Loading the solver",
+    stop,
+    ...(soFar && { soFar }),
+  };
 }

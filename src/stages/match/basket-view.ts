@@ -11,12 +11,19 @@ import type { BasketGround } from "./job-basket";
 import { type MatchHead, matchHead } from "./match-head";
 
 /** What is told of an order; what really lies in a parcel is found out by comparing, not on the way. */
-export interface ToldOrder extends Pick<Order, "id" | "supplier" | "reference" | "placedOn" | "replacement" | "lines" | "shipping"> {
-  readonly news: readonly (Pick<Order["news"][number], "day" | "what" | "says"> & { readonly numbers: readonly string[] })[];
+export interface ToldOrder
+  extends Pick<Order, "id" | "supplier" | "reference" | "placedOn" | "replacement" | "lines" | "shipping"> {
+  readonly news: readonly (Pick<Order["news"][number], "day" | "what" | "says"> & {
+    readonly numbers: readonly string[];
+  })[];
 }
 
 /** The basket while nothing is ordered, else what became of the orders. */
-export type BasketView = { readonly frame: FrameView; readonly places: MatchHead; readonly currency: string } & (
+export type BasketView = {
+  readonly frame: FrameView;
+  readonly places: MatchHead;
+  readonly currency: string;
+} & (
   | {
       readonly ground: BasketGround;
       readonly aim: BasketInput["aim"];
@@ -28,11 +35,17 @@ export type BasketView = { readonly frame: FrameView; readonly places: MatchHead
 
 const told = ({ news, ...o }: Order): ToldOrder => ({
   ...only(o, ["id", "supplier", "reference", "placedOn", "replacement", "lines", "shipping"]),
-  news: news.map((n) => ({ day: n.day, what: n.what, says: n.says, numbers: n.parcel?.map((p) => p.number) ?? [] })),
+  news: news.map((n) => ({
+    day: n.day,
+    what: n.what,
+    says: n.says,
+    numbers: n.parcel?.map((p) => p.number) ?? [],
+  })),
 });
 
 /** What is aimed at: as the address says, else as it was last. */
-export const aimFrom = (asked: string | undefined, last: BasketInput["aim"]): BasketInput["aim"] => AIMS.find((a) => a === asked) ?? last;
+export const aimFrom = (asked: string | undefined, last: BasketInput["aim"]): BasketInput["aim"] =>
+  AIMS.find((a) => a === asked) ?? last;
 const AIMS: readonly BasketInput["aim"][] = ["least cost", "soonest", "soonest within limit"];
 
 export async function basketView(number: string, aim: string | undefined): Promise<BasketView | null> {
@@ -40,7 +53,8 @@ export async function basketView(number: string, aim: string | undefined): Promi
   if (!job) return null;
   const settings = await shopSettings();
   const common = { frame: frameOf(job), places: matchHead(job), currency: settings.currency };
-  if (job.orders.length || job.arrivals.length) return { ...common, orders: job.orders.map(told), arrivals: job.arrivals, day: orderDay(settings) };
+  if (job.orders.length || job.arrivals.length)
+    return { ...common, orders: job.orders.map(told), arrivals: job.arrivals, day: orderDay(settings) };
   return {
     ...common,
     ground: await basketGroundOf(job, settings),

@@ -25,7 +25,8 @@ export function CandidateList({
   return (
     <ol className="min-h-0 flex-1 overflow-y-auto">
       {candidates.map((c) => {
-        const tone = c.verdict === "drop-in" ? "text-success" : c.verdict === "no" ? "text-error" : "text-info";
+        const tone =
+          c.verdict === "drop-in" ? "text-success" : c.verdict === "no" ? "text-error" : "text-info";
         const on = shown?.part.number === c.part.number;
         return (
           <li key={c.part.number}>

@@ -33,7 +33,10 @@ function InTheKit({ inside }: { inside: NonNullable<Candidate["inside"]> }) {
   return (
     <ul aria-label="In the kit" className="mb-1 text-[18px]">
       {inside.map((p) => (
-        <li key={p.number} className="grid grid-cols-[minmax(0,1fr)_auto] gap-3 border-b-2 border-base-300 py-0.5">
+        <li
+          key={p.number}
+          className="grid grid-cols-[minmax(0,1fr)_auto] gap-3 border-b-2 border-base-300 py-0.5"
+        >
           <span>
             {p.qty > 1 && `${p.qty} × `}
             {p.name} <span className="figures text-[16px]">{p.number === p.name ? "" : p.number}</span>
@@ -48,7 +51,17 @@ function InTheKit({ inside }: { inside: NonNullable<Candidate["inside"]> }) {
 }
 
 /** One candidate on every criterion, and the key that takes it. */
-export function CandidateVerdict({ part, shown, currency, onTake }: { part: MatchPart; shown: Candidate; currency: string; onTake: () => void }) {
+export function CandidateVerdict({
+  part,
+  shown,
+  currency,
+  onTake,
+}: {
+  part: MatchPart;
+  shown: Candidate;
+  currency: string;
+  onTake: () => void;
+}) {
   const { run } = useJob();
   const takes = takenFrom(shown);
   return (
@@ -68,8 +81,18 @@ export function CandidateVerdict({ part, shown, currency, onTake }: { part: Matc
         {part.chosen === takes ? (
           <p className="says good flex items-center text-[23px] font-semibold">✓ Chosen</p>
         ) : (
-          <KeyButton keyName=" " look={shown.verdict === "no" ? "warn" : "main"} onPress={onTake} disabled={shown.verdict === "no"} className="justify-center">
-            {shown.verdict === "no" ? "Does not fit" : takes === shown.part.number ? "Take this one" : `Take ${takes} out of it`}
+          <KeyButton
+            keyName=" "
+            look={shown.verdict === "no" ? "warn" : "main"}
+            onPress={onTake}
+            disabled={shown.verdict === "no"}
+            className="justify-center"
+          >
+            {shown.verdict === "no"
+              ? "Does not fit"
+              : takes === shown.part.number
+                ? "Take this one"
+                : `Take ${takes} out of it`}
           </KeyButton>
         )}
         {part.chosen && (

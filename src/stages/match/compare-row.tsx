@@ -7,14 +7,23 @@ import { FaultLine } from "@/ui/fault-line";
 import { letGo } from "@/ui/let-go";
 import { TypedReading } from "@/ui/typed-reading";
 
-const TONES = { same: "text-success", doubt: "text-info", rework: "text-info", no: "text-error", open: "" } as const;
+const TONES = {
+  same: "text-success",
+  doubt: "text-info",
+  rework: "text-info",
+  no: "text-error",
+  open: "",
+} as const;
 
 const ANSWERS = [
   { answer: "yes", icon: Check, on: "border-success bg-success text-success-content" },
   { answer: "no", icon: X, on: "border-error bg-error text-error-content" },
 ] as const;
 
-/** One thing to compare: the old part's figure, what it must be, and a place for what it is; or a yes and a no for what is looked at. */
+/**
+ * One thing to compare: the old part's figure, what it must be, and a place for what it is; or a yes and a no
+ * for what is looked at.
+ */
 export function CompareRow({
   item,
   value,
@@ -58,7 +67,9 @@ export function CompareRow({
       <td className="figures pr-4 text-[17px]">{item.old ?? "–"}</td>
       <td className="figures pr-2 text-[18px] whitespace-nowrap">
         {item.expected === "yes" ? "" : `${item.expected}${unit}`}
-        {item.tolerance ? <span className="hush block text-[16px]">± {Number(item.tolerance.toFixed(2))}</span> : null}
+        {item.tolerance ? (
+          <span className="hush block text-[16px]">± {Number(item.tolerance.toFixed(2))}</span>
+        ) : null}
       </td>
       <td className="w-[190px] py-1">
         {item.tolerance !== undefined ? (

@@ -9,7 +9,10 @@ import type { Job } from "@/core/job/job";
 import { canHurt, loadOf, partMean } from "../job-view/part-facts";
 
 /** A failed gear as it is to be made, out of what the gear bench knows; or what must be measured first. */
-export function gearToMake(job: Job, part: string): { readonly gear: ToMake | null; readonly missing: readonly string[] } {
+export function gearToMake(
+  job: Job,
+  part: string,
+): { readonly gear: ToMake | null; readonly missing: readonly string[] } {
   const f = job.findings.find((x) => x.part === part);
   const reading = (what: string): number | undefined => partMean(job, part, what)?.value;
   const id = f?.identity;
@@ -39,7 +42,11 @@ export function gearToMake(job: Job, part: string): { readonly gear: ToMake | nu
   return drawable(gear, "its bore");
 }
 
-function ringToMake(id: GearIdentity | undefined, outsideMm: number | undefined, faceWidthMm: number | undefined): ReturnType<typeof gearToMake> {
+function ringToMake(
+  id: GearIdentity | undefined,
+  outsideMm: number | undefined,
+  faceWidthMm: number | undefined,
+): ReturnType<typeof gearToMake> {
   const missing = [
     ...(id ? [] : ["its teeth, named on the gear bench"]),
     ...(outsideMm ? [] : ["its outside diameter"]),
@@ -83,6 +90,9 @@ export function waysFor(job: Job, part: string, donors: number): Way[] {
     safety: canHurt(job, own?.kind),
     hot: job.symptoms.includes("hot"),
     donors,
-    missing: own?.kind === "gear" ? gearToMake(job, part).missing : ["it from the old one, as a pattern: only gears are drawn here"],
+    missing:
+      own?.kind === "gear"
+        ? gearToMake(job, part).missing
+        : ["it from the old one, as a pattern: only gears are drawn here"],
   });
 }

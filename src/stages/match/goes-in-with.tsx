@@ -12,7 +12,10 @@ import type { CameOut } from "./match-view";
 import { OneCompanion } from "./one-companion";
 import { StaysOutList } from "./stays-out-list";
 
-/** What goes in beside a new part, where it is made up otherwise than the old one: its companions and where each comes from, how it faces and lies, and what stays out because of it. */
+/**
+ * What goes in beside a new part, where it is made up otherwise than the old one: its companions and where
+ * each comes from, how it faces and lies, and what stays out because of it.
+ */
 export function GoesInWith({
   part,
   name,
@@ -35,7 +38,8 @@ export function GoesInWith({
   const [typed, setTyped] = useDraft(`match.with.${part}`, draft, typedFields, {});
   const put = (field: string, text: string): void => setTyped((now) => ({ ...now, [field]: text }));
   const also = async (): Promise<void> => {
-    if (fault.took(await run(sayGoesIn, { part, said: { what: "also", says: typed.says ?? "" } }))) put("says", "");
+    if (fault.took(await run(sayGoesIn, { part, said: { what: "also", says: typed.says ?? "" } })))
+      put("says", "");
   };
   return (
     <section aria-label="What goes in with it" className="flex min-h-0 flex-col gap-3 overflow-y-auto pr-1">
@@ -91,7 +95,15 @@ export function GoesInWith({
           save={(says) => run(sayGoesIn, { part, said: { what: "stack", says } })}
         />
       </div>
-      <StaysOutList part={part} name={name} goesIn={goesIn} cameOut={cameOut} typed={typed} put={put} clear={() => setTyped({})} />
+      <StaysOutList
+        part={part}
+        name={name}
+        goesIn={goesIn}
+        cameOut={cameOut}
+        typed={typed}
+        put={put}
+        clear={() => setTyped({})}
+      />
     </section>
   );
 }

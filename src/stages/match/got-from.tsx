@@ -9,22 +9,41 @@ import { useFieldFault } from "../saving/use-field-fault";
 import { takeGot, takeStaying } from "./actions";
 import type { MatchPart } from "./match-part";
 
-const CHOICES: readonly { readonly from: Source | "repair" | "keep"; readonly says: string; readonly asks: string }[] = [
-  ...SOURCES,
-  ...STAYS.map((s) => ({ from: s.fate, says: s.says, asks: s.asks })),
-];
+const CHOICES: readonly {
+  readonly from: Source | "repair" | "keep";
+  readonly says: string;
+  readonly asks: string;
+}[] = [...SOURCES, ...STAYS.map((s) => ({ from: s.fate, says: s.says, asks: s.asks }))];
 
-/** Got it from …: where a part that goes in comes from when it is not ordered out of the catalogue; or that nothing new goes in. One line; number and price where there are any. */
-export function GotFrom({ part, currency, draft, onDone }: { part: MatchPart; currency: string; draft: unknown; onDone: () => void }) {
+/**
+ * Got it from …: where a part that goes in comes from when it is not ordered out of the catalogue; or that
+ * nothing new goes in. One line; number and price where there are any.
+ */
+export function GotFrom({
+  part,
+  currency,
+  draft,
+  onDone,
+}: {
+  part: MatchPart;
+  currency: string;
+  draft: unknown;
+  onDone: () => void;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   const [typed, setTyped] = useDraft(`match.got.${part.id}`, draft, typedFields, {});
   const { got } = part;
   // what was chosen and is now got elsewhere keeps its number, and by it what goes in with it
-  const was: Readonly<Record<string, string | undefined>> = { number: part.chosen, ...got, price: got?.price === undefined ? undefined : String(got.price) };
+  const was: Readonly<Record<string, string | undefined>> = {
+    number: part.chosen,
+    ...got,
+    price: got?.price === undefined ? undefined : String(got.price),
+  };
   const text = (field: string): string => typed[field] ?? was[field] ?? "";
   const from = CHOICES.find((c) => c.from === text("from"));
-  const put = (field: string) => (e: { target: { value: string } }) => setTyped((now) => ({ ...now, [field]: e.target.value }));
+  const put = (field: string) => (e: { target: { value: string } }) =>
+    setTyped((now) => ({ ...now, [field]: e.target.value }));
   const stays = from?.from === "repair" || from?.from === "keep" ? from.from : null;
   const take = async (): Promise<void> => {
     if (!from) return;
@@ -32,7 +51,13 @@ export function GotFrom({ part, currency, draft, onDone }: { part: MatchPart; cu
       stays === null
         ? await run(takeGot, {
             part: part.id,
-            got: { from: from.from, says: text("says"), number: text("number"), price: text("price"), differs: text("differs") },
+            got: {
+              from: from.from,
+              says: text("says"),
+              number: text("number"),
+              price: text("price"),
+              differs: text("differs"),
+            },
           })
         : await run(takeStaying, { part: part.id, fate: stays, says: text("says") });
     if (!fault.took(result)) return;
@@ -59,7 +84,13 @@ export function GotFrom({ part, currency, draft, onDone }: { part: MatchPart; cu
       <h2 className="text-[28px] first-letter:uppercase">{part.name}: got it from …</h2>
       <div className="grid grid-cols-4 gap-2">
         {CHOICES.map((c, i) => (
-          <KeyButton key={c.from} keyName={String(i + 1)} className="small" pressed={c === from} onPress={() => setTyped((now) => ({ ...now, from: c.from }))}>
+          <KeyButton
+            key={c.from}
+            keyName={String(i + 1)}
+            className="small"
+            pressed={c === from}
+            onPress={() => setTyped((now) => ({ ...now, from: c.from }))}
+          >
             {c.says}
           </KeyButton>
         ))}
@@ -78,7 +109,8 @@ export function GotFrom({ part, currency, draft, onDone }: { part: MatchPart; cu
           )}
           {stays === "repair" && (
             <p className="says">
-              What mends it (bond, ream, straighten …) is chosen at Judge, What to do, or here by “Work on it before it goes in”; each is a line of the rebuild.
+              What mends it (bond, ream, straighten …) is chosen at Judge, What to do, or here by “Work on it
+              before it goes in”; each is a line of the rebuild.
             </p>
           )}
           <KeyButton keyName=" " look="main" className="justify-center" onPress={() => void take()}>
@@ -112,7 +144,11 @@ export function GotShown({ got, currency, onChange }: { got: Got; currency: stri
           <span className="figures">{got.price.toFixed(2)}</span> {currency}, before tax
         </p>
       )}
-      {got.differs && <p className="says danger text-[20px]">It differs from what came out: {got.differs}. It stands at its line of the rebuild.</p>}
+      {got.differs && (
+        <p className="says danger text-[20px]">
+          It differs from what came out: {got.differs}. It stands at its line of the rebuild.
+        </p>
+      )}
       <KeyButton className="self-start" onPress={onChange}>
         Change it
       </KeyButton>

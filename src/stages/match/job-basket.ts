@@ -1,6 +1,12 @@
 import type { Chamber } from "@/core/job/chamber";
 import type { ToFit } from "@/core/match/arrival/parcel";
-import { type Basket, type BasketAnswer, type BasketNumbers, type FoundBasket, provenBasket } from "@/core/match/basket/basket";
+import {
+  type Basket,
+  type BasketAnswer,
+  type BasketNumbers,
+  type FoundBasket,
+  provenBasket,
+} from "@/core/match/basket/basket";
 import type { BasketInput } from "@/core/match/basket/basket-input";
 import { type Quote, quoteOf, type ShopRates } from "@/core/match/quote/quote";
 import { money } from "@/core/quantity/money";
@@ -26,7 +32,10 @@ export interface BasketGround {
   /** places into which more fits than is weighed */
   readonly cut: readonly { readonly name: string; readonly of: number; readonly weighed: number }[];
   /** chambers for which the shelf has nothing, or too little, with what to ask for over a counter */
-  readonly toBuy: readonly { readonly chamber: Pick<Chamber, "id" | "name" | "getting">; readonly says: readonly string[] }[];
+  readonly toBuy: readonly {
+    readonly chamber: Pick<Chamber, "id" | "name" | "getting">;
+    readonly says: readonly string[];
+  }[];
   /** names of everything that comes up */
   readonly names: Readonly<Record<string, string>>;
   readonly beside: Beside;
@@ -50,7 +59,8 @@ export interface JobBasket {
 }
 
 /** What is left for parts of the customer's limit, where the aim asks for it. */
-const budgetOf = (ground: BasketGround, aim: Aim): number | undefined => (aim === "soonest within limit" ? partsBudget(ground) : undefined);
+const budgetOf = (ground: BasketGround, aim: Aim): number | undefined =>
+  aim === "soonest within limit" ? partsBudget(ground) : undefined;
 
 /** What the solver is asked; null: nothing is to be bought. */
 export function basketQuestion(ground: BasketGround, aim: Aim): BasketInput | null {
@@ -67,7 +77,11 @@ export function basketQuestion(ground: BasketGround, aim: Aim): BasketInput | nu
 }
 
 /** The basket with what follows from it. */
-export function jobBasketFrom(ground: BasketGround, aim: Aim, { answer: bare, found }: FoundBasket): JobBasket {
+export function jobBasketFrom(
+  ground: BasketGround,
+  aim: Aim,
+  { answer: bare, found }: FoundBasket,
+): JobBasket {
   const budget = budgetOf(ground, aim);
   // the limit is for everything: what it leaves for parts is said with it
   const answer =
@@ -90,13 +104,18 @@ export function jobBasketFrom(ground: BasketGround, aim: Aim, { answer: bare, fo
 
 /** Nothing is to be bought, and nothing is open: what is left is work. */
 const NOTHING_TO_BUY: FoundBasket = {
-  answer: { basket: { cost: 0, days: 0, choices: [], lines: [], shipping: [], fromShelf: [], leftOver: [] }, runnersUp: [] },
+  answer: {
+    basket: { cost: 0, days: 0, choices: [], lines: [], shipping: [], fromShelf: [], leftOver: [] },
+    runnersUp: [],
+  },
   found: {},
 };
-export const foundWithoutSearch = (ground: BasketGround): FoundBasket | null => (ground.input === null && ground.open.length === 0 ? NOTHING_TO_BUY : null);
+export const foundWithoutSearch = (ground: BasketGround): FoundBasket | null =>
+  ground.input === null && ground.open.length === 0 ? NOTHING_TO_BUY : null;
 
 /**
- * The same basket made again by the shop, from numbers that a browser found: every law is looked at anew, with the offers of the day.
+ * The same basket made again by the shop, from numbers that a browser found: every law is looked at anew,
+ * with the offers of the day.
  *
  * Throws a Fault where it does not hold any more.
  */
@@ -108,7 +127,10 @@ export function jobBasketProven(ground: BasketGround, aim: Aim, found: BasketNum
   return jobBasketFrom(ground, aim, { answer: { basket, runnersUp: [] }, found });
 }
 
-function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">): ToFit[] {
+function toFitFrom(
+  basket: Basket,
+  input: Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">,
+): ToFit[] {
   const out: ToFit[] = [];
   const add = (number: string, qty: number): void => {
     const there = out.findIndex((t) => t.number === number && t.part === undefined);
@@ -118,7 +140,9 @@ function toFitFrom(basket: Basket, input: Omit<BasketInput, "aim" | "limit" | "r
   };
   for (const c of basket.choices) if (!c.keep) out.push({ number: c.part, qty: 1, part: c.need });
   for (const c of basket.choices)
-    for (const w of input.needs.find((n) => n.id === c.need)?.options.find((o) => o.part === c.part)?.with ?? []) add(w.part, w.qty);
+    for (const w of input.needs.find((n) => n.id === c.need)?.options.find((o) => o.part === c.part)?.with ??
+      [])
+      add(w.part, w.qty);
   return out;
 }
 
@@ -131,7 +155,14 @@ function ordersFrom(basket: Basket, offers: BasketInput["offers"]): OrderOut[] {
       .filter((l) => l.supplier === supplier)
       .map((l) => {
         const offer = offers.find((o) => o.id === l.offer);
-        return { number: l.part, packs: l.packs, pack: l.pack, price: l.price / l.packs, leadDays: offer?.leadDays ?? 0, had: offer?.stock };
+        return {
+          number: l.part,
+          packs: l.packs,
+          pack: l.pack,
+          price: l.price / l.packs,
+          leadDays: offer?.leadDays ?? 0,
+          had: offer?.stock,
+        };
       }),
   }));
 }
@@ -143,7 +174,10 @@ function partsBudget({ limit, beside, rates }: BasketGround): number | undefined
   return Math.max(0, Math.floor((100 * limit) / (1 + rates.taxPercent / 100) - 100 * without.net) / 100);
 }
 
-function quoteFor({ names, input, beside, rates, limit, newUnit, currency }: BasketGround, basket: Basket): Quote {
+function quoteFor(
+  { names, input, beside, rates, limit, newUnit, currency }: BasketGround,
+  basket: Basket,
+): Quote {
   const named = (number: string): string => `${names[number] ?? ""}, ${number}`;
   const price = (number: string): number => input?.shelf.find((s) => s.part === number)?.price ?? 0;
   return quoteOf({

@@ -20,7 +20,10 @@ const FILES = [
   { as: "3mf", says: "3MF, the same with its unit" },
 ] as const;
 
-/** Where no part is available: bond, donor, make, each with its reasons; and the gear in true size, with its notes, for whoever makes it. */
+/**
+ * Where no part is available: bond, donor, make, each with its reasons; and the gear in true size, with its
+ * notes, for whoever makes it.
+ */
 export function MakeScreen({
   number,
   part,
@@ -55,7 +58,11 @@ export function MakeScreen({
     <div className="grid h-full grid-cols-[minmax(0,5fr)_minmax(0,7fr)] gap-6">
       <section aria-label="Three ways" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
         {ways.map((w) => (
-          <article key={w.way} aria-label={w.says} className={`border-l-8 bg-base-200 px-4 py-2 ${w.barred ? "border-error" : "border-success"}`}>
+          <article
+            key={w.way}
+            aria-label={w.says}
+            className={`border-l-8 bg-base-200 px-4 py-2 ${w.barred ? "border-error" : "border-success"}`}
+          >
             <h2 className="text-[24px]">
               {w.says}
               {w.barred && <span className="text-[19px] text-error"> · not here</span>}
@@ -70,7 +77,10 @@ export function MakeScreen({
                     <KeyLink href={`/jobs/${d.number}`} className="small">
                       {d.number}: {d.says}
                     </KeyLink>
-                    <KeyButton className="small" onPress={() => void comesFrom("donor", `the unit of ${d.number}`)}>
+                    <KeyButton
+                      className="small"
+                      onPress={() => void comesFrom("donor", `the unit of ${d.number}`)}
+                    >
                       It comes from {d.number}
                     </KeyButton>
                   </li>
@@ -86,7 +96,10 @@ export function MakeScreen({
                 </KeyButton>
               ))}
             {w.way === "bond" && !w.barred && (
-              <p className="says danger mt-1">Gloves and fresh air: epoxy irritates skin, and what is used to degrease burns. No flame near it.</p>
+              <p className="says danger mt-1">
+                Gloves and fresh air: epoxy irritates skin, and what is used to degrease burns. No flame near
+                it.
+              </p>
             )}
           </article>
         ))}
@@ -111,7 +124,10 @@ export function MakeScreen({
               <dl className="min-h-0 overflow-y-auto">
                 {made &&
                   makingNotes(made, material).map((n) => (
-                    <div key={n.what} className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-3 border-b-2 border-base-300 py-1">
+                    <div
+                      key={n.what}
+                      className="grid grid-cols-[150px_minmax(0,1fr)] items-baseline gap-3 border-b-2 border-base-300 py-1"
+                    >
                       <dt className="text-[19px] font-semibold">{n.what}</dt>
                       <dd>
                         <span className="figures text-[20px]">{n.figure}</span>
@@ -134,12 +150,19 @@ export function MakeScreen({
               ))}
             </div>
             <div className="flex items-center gap-3">
-              <KeyButton keyName="B" className="small" label={`Backlash: ${backlash.says}`} onPress={() => setChoice((choice + 1) % choices.length)}>
-                {backlash.thinnedMm ? `${backlash.thinnedMm} mm off the span, ${backlash.says}` : backlash.says}
+              <KeyButton
+                keyName="B"
+                className="small"
+                label={`Backlash: ${backlash.says}`}
+                onPress={() => setChoice((choice + 1) % choices.length)}
+              >
+                {backlash.thinnedMm
+                  ? `${backlash.thinnedMm} mm off the span, ${backlash.says}`
+                  : backlash.says}
               </KeyButton>
               <p className="hush text-[18px] leading-tight">
-                In true size, millimetres. {backlash.thinnedMm ? "" : "A pair without backlash binds. "}Print the outline on paper at 100 % first and lay the
-                old gear on it.
+                In true size, millimetres. {backlash.thinnedMm ? "" : "A pair without backlash binds. "}Print
+                the outline on paper at 100 % first and lay the old gear on it.
               </p>
             </div>
           </>
@@ -147,7 +170,8 @@ export function MakeScreen({
           <div className="says danger text-[21px]">
             {isGear ? (
               <>
-                The gear cannot be drawn for making yet: {ways.find((w) => w.way === "make")?.reasons[0]?.says}.
+                The gear cannot be drawn for making yet:{" "}
+                {ways.find((w) => w.way === "make")?.reasons[0]?.says}.
                 <KeyLink keyName=" " look="main" href={gearBenchOf(number, part)} className="mt-2">
                   To the gear bench
                 </KeyLink>

@@ -9,7 +9,13 @@ const PLACES = [
 ] as const;
 
 /** The places of Match; how many parts wait to be compared stands at the last. */
-export function MatchPlaces({ number, toCompare, at }: MatchHead & { at?: (typeof PLACES)[number]["place"] }) {
-  const places = PLACES.map((p) => (p.place === "arrival" && toCompare ? { ...p, says: `${p.says} (${toCompare})` } : p));
+export function MatchPlaces({
+  number,
+  toCompare,
+  at,
+}: MatchHead & { at?: (typeof PLACES)[number]["place"] }) {
+  const places = PLACES.map((p) =>
+    p.place === "arrival" && toCompare ? { ...p, says: `${p.says} (${toCompare})` } : p,
+  );
   return <StagePlaces stage="match" label="Match" places={places} number={number} at={at} />;
 }

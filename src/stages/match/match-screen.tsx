@@ -42,7 +42,8 @@ export function MatchScreen({
   const [looked, setLooked] = useState<string>();
   const [panel, setPanel] = useState<"got" | "with" | "work" | null>(null);
   const now = useLatest({ part: part?.id, panel });
-  const shown = part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
+  const shown =
+    part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
   if (!part || ended) return <NothingToReplace stage={stage} gates={gates} ended={ended} />;
   const pick = (id: string): void => {
     setPicked(id);
@@ -97,18 +98,32 @@ export function MatchScreen({
           <CandidateList candidates={part.candidates} shown={shown} onLook={setLooked} />
         )}
         <div className="mt-2 grid grid-cols-2 gap-2">
-          <KeyButton keyName="F" pressed={shownPanel === "got"} onPress={() => setPanel(panel === "got" ? null : "got")}>
+          <KeyButton
+            keyName="F"
+            pressed={shownPanel === "got"}
+            onPress={() => setPanel(panel === "got" ? null : "got")}
+          >
             Got it from
           </KeyButton>
           <KeyLink keyName="M" href={makingOf(number, part.id)}>
             Make one
           </KeyLink>
           {part.goesIn && (
-            <KeyButton keyName="W" className="col-span-2" pressed={panel === "with"} onPress={() => setPanel(panel === "with" ? null : "with")}>
+            <KeyButton
+              keyName="W"
+              className="col-span-2"
+              pressed={panel === "with"}
+              onPress={() => setPanel(panel === "with" ? null : "with")}
+            >
               What goes in with it{open.length > 0 && `: ${open.length} open`}
             </KeyButton>
           )}
-          <KeyButton keyName="B" className="small col-span-2" pressed={panel === "work"} onPress={() => setPanel(panel === "work" ? null : "work")}>
+          <KeyButton
+            keyName="B"
+            className="small col-span-2"
+            pressed={panel === "work"}
+            onPress={() => setPanel(panel === "work" ? null : "work")}
+          >
             Work on it before it goes in
           </KeyButton>
         </div>
@@ -129,7 +144,13 @@ export function MatchScreen({
           draft={drafts[`match.with.${part.id}`]}
         />
       ) : shownPanel === "got" ? (
-        <GotFrom key={part.id} part={part} currency={currency} draft={drafts[`match.got.${part.id}`]} onDone={onToTheNext} />
+        <GotFrom
+          key={part.id}
+          part={part}
+          currency={currency}
+          draft={drafts[`match.got.${part.id}`]}
+          onDone={onToTheNext}
+        />
       ) : part.got ? (
         <GotShown got={part.got} currency={currency} onChange={() => setPanel("got")} />
       ) : shown && !part.missing ? (

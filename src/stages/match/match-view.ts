@@ -44,7 +44,10 @@ export interface CameOut {
 
 const cameOut = (job: Job): CameOut[] =>
   job.steps.flatMap((s, i) =>
-    [...(s.parts ?? []).map((part) => ({ part })), ...(s.hardware ?? []).map((h) => ({ hardware: h.id }))].map((piece) => ({
+    [
+      ...(s.parts ?? []).map((part) => ({ part })),
+      ...(s.hardware ?? []).map((h) => ({ hardware: h.id })),
+    ].map((piece) => ({
       piece,
       says: `step ${i + 1}: ${pieceNamed(job, piece)}`,
     })),
@@ -68,7 +71,8 @@ export async function matchView(number: string): Promise<MatchView | null> {
       readNumber: finding?.readNumber,
       got: finding?.got,
       goesIn: going.find((g) => g.part === id),
-      ordered: finding?.chosen !== undefined && job.toFit.some((t) => t.part === id && t.number === finding.chosen),
+      ordered:
+        finding?.chosen !== undefined && job.toFit.some((t) => t.part === id && t.number === finding.chosen),
       isGear: part?.kind === "gear",
     };
   });

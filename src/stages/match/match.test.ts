@@ -36,15 +36,23 @@ beforeAll(async () => {
   await putRows(db, offerRows, offers);
   await setSetting("practiceTempers", tempers);
 });
-/** The demo's juicer that waits for its parts, without its pictures: wheel p7, bearing p9, seal p10, pinion p11. */
-const juicer = async (): Promise<string> => (await takeInJobFile({ file: jobFileFrom(juicerAtMatch).file, pictures: new Map() }, true)).number;
+/**
+ * The demo's juicer that waits for its parts, without its pictures: wheel p7, bearing p9, seal p10, pinion
+ * p11.
+ */
+const juicer = async (): Promise<string> =>
+  (await takeInJobFile({ file: jobFileFrom(juicerAtMatch).file, pictures: new Map() }, true)).number;
 /** As a browser finds it, and as the shop makes it again from the numbers that the browser sends. */
 const basketOf = async (number: string, aim: JobBasket["aim"] = "least cost") => {
   const ground = await basketGroundOf(await job(number), await shopSettings());
   const question = basketQuestion(ground, aim);
   if (!question) throw new Error("nothing is to be bought");
   const basket = jobBasketFrom(ground, aim, findBasket(question, await solver()));
-  if (basket.answer.basket) expect(jobBasketProven(ground, aim, basket.found)).toEqual({ ...basket, answer: { basket: basket.answer.basket, runnersUp: [] } });
+  if (basket.answer.basket)
+    expect(jobBasketProven(ground, aim, basket.found)).toEqual({
+      ...basket,
+      answer: { basket: basket.answer.basket, runnersUp: [] },
+    });
   return { ...ground, ...basket };
 };
 const version = async (number: string): Promise<number> => (await job(number)).version;
@@ -54,12 +62,31 @@ describe("what is looked for in a job", () => {
     const whole = await job(await juicer());
     const wanted = wantedFor(whole, "p7");
     // a pulley is entered and not named: its count and pitch are what it is compared by
-    const pulley = wantedFor({ ...whole, findings: [{ part: "p7", teeth: {}, gear: { kind: "pulley", teeth: 20, pitchMm: 5 } }] }, "p7");
-    expect(pulley).toMatchObject({ kind: "gear", gear: { form: "pulley", teeth: 20, moduleMm: 5 / Math.PI } });
-    expect(wantedFor({ ...whole, findings: [{ part: "p7", teeth: {}, gear: { kind: "pulley", teeth: 20 } }] }, "p7")).toHaveProperty("missing");
+    const pulley = wantedFor(
+      { ...whole, findings: [{ part: "p7", teeth: {}, gear: { kind: "pulley", teeth: 20, pitchMm: 5 } }] },
+      "p7",
+    );
+    expect(pulley).toMatchObject({
+      kind: "gear",
+      gear: { form: "pulley", teeth: 20, moduleMm: 5 / Math.PI },
+    });
+    expect(
+      wantedFor(
+        { ...whole, findings: [{ part: "p7", teeth: {}, gear: { kind: "pulley", teeth: 20 } }] },
+        "p7",
+      ),
+    ).toHaveProperty("missing");
     expect(wanted).toMatchObject({
       unit: { maker: "Velbrant", model: "Pressa 40", variant: "four-rib", serial: "VP40-18-2204" },
-      gear: { form: "helical", teeth: 41, hand: "right", boreMm: { value: 8.01, u: 0.02 }, boreForm: "cross slot", material: "PA", mate: { teeth: 9 } },
+      gear: {
+        form: "helical",
+        teeth: 41,
+        hand: "right",
+        boreMm: { value: 8.01, u: 0.02 },
+        boreForm: "cross slot",
+        material: "PA",
+        mate: { teeth: 9 },
+      },
     });
     // 1380 rpm through 9 : 41 and 11 : 47
     expect("missing" in wanted ? 0 : wanted.gear?.outputRpm).toBeCloseTo((1380 * 9 * 11) / (41 * 47), 6);
@@ -80,7 +107,10 @@ describe("what is looked for in a job", () => {
     const number = await juicer();
     await setReadNumber(number, await version(number), "p7", "VLB-4O-241");
     const wheel = (await candidatesOf(await job(number))).find((c) => c.id === "p7");
-    expect(wheel?.candidates[0]).toMatchObject({ part: { number: "VLB-42-242" }, verdict: "with-companions" });
+    expect(wheel?.candidates[0]).toMatchObject({
+      part: { number: "VLB-42-242" },
+      verdict: "with-companions",
+    });
     expect(wheel?.candidates[0]?.criteria[0]?.says).toMatch(/^replaces VLB-40-241: together with/);
     expect((await catalogueFor(await job(number), ["p7"])).some((p) => p.number === "VLB-42-108")).toBe(true);
   });
@@ -136,12 +166,23 @@ describe("from the quote to the rebuild plan", () => {
     const number = await juicer();
     const { answer, quote, toFit, orders } = await basketOf(number);
     expect(orders).toEqual([
-      { supplier: "Nordhav Spares", shipping: 6.9, lines: [{ number: "VLB-42-901", packs: 1, pack: 1, price: 41.5, leadDays: 3, had: 4 }] },
+      {
+        supplier: "Nordhav Spares",
+        shipping: 6.9,
+        lines: [{ number: "VLB-42-901", packs: 1, pack: 1, price: 41.5, leadDays: 3, had: 4 }],
+      },
     ]);
     if (!answer.basket || !quote) throw new Error("no basket");
     expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toMatch(/Above the limit/);
     await makeQuote(number, await version(number), quote);
-    await answerQuote(number, await version(number), (await job(number)).quotes[0]?.id as number, "accepted", "Pia Wendell", "2026-11-25");
+    await answerQuote(
+      number,
+      await version(number),
+      (await job(number)).quotes[0]?.id as number,
+      "accepted",
+      "Pia Wendell",
+      "2026-11-25",
+    );
     expect(mustAskAgain(quote.total, (await job(number)).quotes, 180)).toBeNull();
     const day = "2026-11-25";
     await placeBasket(number, await version(number), {
@@ -159,27 +200,45 @@ describe("from the quote to the rebuild plan", () => {
         offers.map((o) => o.number),
       );
       const told = [];
-      for (const o of (await job(number)).orders) told.push({ reference: o.reference, news: await link.follow(o, until) });
+      for (const o of (await job(number)).orders)
+        told.push({ reference: o.reference, news: await link.follow(o, until) });
       await takeNews(number, await version(number), told);
     };
     await news("2026-11-30");
     const whole = await job(number);
     const views = await arrivedParts(whole);
-    expect(views.map((v) => v.number)).toEqual(["608-2RS", "SEAL-12-22-7", "VLB-42-242", "VLB-42-108", "VLB-42-018", "VLB-42-021"]);
+    expect(views.map((v) => v.number)).toEqual([
+      "608-2RS",
+      "SEAL-12-22-7",
+      "VLB-42-242",
+      "VLB-42-108",
+      "VLB-42-018",
+      "VLB-42-021",
+    ]);
     const pinion = views.find((v) => v.number === "VLB-42-108");
     if (!pinion) throw new Error("no pinion");
-    expect(pinion).toMatchObject({ inPlaceOf: "motor pinion", faces: { old: { teeth: 9 }, sold: { teeth: 8 } } });
+    expect(pinion).toMatchObject({
+      inPlaceOf: "motor pinion",
+      faces: { old: { teeth: 9 }, sold: { teeth: 8 } },
+    });
     expect(pinion.items.find((i) => i.key === "boreMm")).toMatchObject({ expected: 6, old: "6.01" });
     expect(await whatLiesThere(whole.id, pinion.id)).toBe("VLB-40-109");
     expect(arrivalVerdict(pinion.items, { teeth: 9 }).suggests).toBe("send back");
     await addPicture(number, await grey().jpeg().toBuffer(), { role: "finding", part: pictureOf(pinion) });
-    await decideArrival(number, await version(number), pinion.id, "sent-back", { reason: "nine teeth", day: "2026-11-30" });
-    expect(gatesOf(await job(number), "match").find((g) => g.gate === "awaited")?.says).toBe("Still on its way: VLB-42-108.");
+    await decideArrival(number, await version(number), pinion.id, "sent-back", {
+      reason: "nine teeth",
+      day: "2026-11-30",
+    });
+    expect(gatesOf(await job(number), "match").find((g) => g.gate === "awaited")?.says).toBe(
+      "Still on its way: VLB-42-108.",
+    );
     await news("2026-12-31");
     const again = (await arrivedParts(await job(number))).at(-1);
     expect(await whatLiesThere(whole.id, again?.id as number)).toBe("VLB-42-108");
     const bearing = views.find((v) => v.number === "608-2RS");
-    expect(bearing?.planned).toEqual([{ do: "pull-seal", note: expect.stringMatching(/^pull the seal that faces the case/) }]);
+    expect(bearing?.planned).toEqual([
+      { do: "pull-seal", note: expect.stringMatching(/^pull the seal that faces the case/) },
+    ]);
     for (const v of await arrivedParts(await job(number)))
       if (!v.decision)
         await decideArrival(number, await version(number), v.id, v.planned.length ? "rework" : "accepted", {
@@ -198,10 +257,24 @@ describe("a gear to be made", () => {
       missing: [],
       gear: { teeth: 41, hand: "right", boreMm: 8.01, faceWidthMm: 11.02, boreForm: "cross slot" },
     });
-    const less = { ...whole, readings: [], findings: whole.findings.map((f) => ({ ...f, gear: { ...f.gear, kind: "bevel" as const } })) };
-    expect(gearToMake(less, "p7").missing).toEqual(["its bore", "its face width", "a drawing by hand: a bevel is not drawn here"]);
-    const wide = { ...whole, readings: whole.readings.map((r) => (r.part === "p7" && r.what === "bore" ? { ...r, value: 40.2 } : r)) };
-    expect(gearToMake(wide, "p7")).toEqual({ gear: null, missing: [expect.stringMatching(/^its bore again: as measured it leaves/)] });
+    const less = {
+      ...whole,
+      readings: [],
+      findings: whole.findings.map((f) => ({ ...f, gear: { ...f.gear, kind: "bevel" as const } })),
+    };
+    expect(gearToMake(less, "p7").missing).toEqual([
+      "its bore",
+      "its face width",
+      "a drawing by hand: a bevel is not drawn here",
+    ]);
+    const wide = {
+      ...whole,
+      readings: whole.readings.map((r) => (r.part === "p7" && r.what === "bore" ? { ...r, value: 40.2 } : r)),
+    };
+    expect(gearToMake(wide, "p7")).toEqual({
+      gear: null,
+      missing: [expect.stringMatching(/^its bore again: as measured it leaves/)],
+    });
     expect(gearToMake(whole, "p9").missing[0]).toMatch(/named on the gear bench/);
   });
   it("teeth are not bonded; what is lacking for the files is said at once", async () => {
@@ -223,8 +296,18 @@ describe("a gear to be made", () => {
     const quote = (await basketOf(other)).quote;
     if (!quote) throw new Error("no quote");
     await makeQuote(other, await version(other), quote);
-    await answerQuote(other, await version(other), (await job(other)).quotes[0]?.id as number, "declined", "Pia Wendell", "2026-11-25");
-    expect(await donorsFor(await job(one))).toContainEqual({ number: other, says: "the customer declined, variant four-rib" });
+    await answerQuote(
+      other,
+      await version(other),
+      (await job(other)).quotes[0]?.id as number,
+      "declined",
+      "Pia Wendell",
+      "2026-11-25",
+    );
+    expect(await donorsFor(await job(one))).toContainEqual({
+      number: other,
+      says: "the customer declined, variant four-rib",
+    });
     expect(await donorsFor({ id: 1, maker: "Velbrant", model: "" })).toEqual([]);
   });
 });

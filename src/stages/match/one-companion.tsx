@@ -27,7 +27,13 @@ export function OneCompanion({
   const [saying, setSaying] = useState(typed.at === key);
   const from = typed.at === key ? typed.from : undefined;
   const source = SOURCES.find((s) => s.from === from);
-  const settled = c.got ? `✓ ${gotInWords(c.got)}` : c.without ? `✕ does not go in: ${c.without}` : ordered ? "✓ comes with the order" : null;
+  const settled = c.got
+    ? `✓ ${gotInWords(c.got)}`
+    : c.without
+      ? `✕ does not go in: ${c.without}`
+      : ordered
+        ? "✓ comes with the order"
+        : null;
   const choose = (says: Source | "without"): void => {
     put("at", key);
     put("from", says);
@@ -35,7 +41,11 @@ export function OneCompanion({
   const take = async (): Promise<void> => {
     const says = typed.why ?? "";
     const result = source
-      ? await run(takeCompanionGot, { part, companion: key, got: { from: source.from, says, number: c.number, price: typed.price ?? "", differs: "" } })
+      ? await run(takeCompanionGot, {
+          part,
+          companion: key,
+          got: { from: source.from, says, number: c.number, price: typed.price ?? "", differs: "" },
+        })
       : await run(sayGoesIn, { part, said: { what: "without", companion: key, why: says } });
     if (!fault.took(result)) return;
     clear();
@@ -47,7 +57,11 @@ export function OneCompanion({
         <div className="min-w-0 flex-1">
           <p className="text-[21px] font-semibold">{companionSays(c)}</p>
           {c.why && <p className="text-[18px] leading-tight">{c.why}</p>}
-          <p className={`text-[18px] ${settled ? (c.without ? "" : "text-success") : "font-semibold text-error"}`}>{settled ?? "○ not in hand"}</p>
+          <p
+            className={`text-[18px] ${settled ? (c.without ? "" : "text-success") : "font-semibold text-error"}`}
+          >
+            {settled ?? "○ not in hand"}
+          </p>
         </div>
         {settled && !ordered ? (
           <KeyButton
@@ -59,7 +73,12 @@ export function OneCompanion({
           </KeyButton>
         ) : (
           !ordered && (
-            <KeyButton className="small" pressed={saying} label={`Got it from: ${companionSays(c)}`} onPress={() => setSaying(!saying)}>
+            <KeyButton
+              className="small"
+              pressed={saying}
+              label={`Got it from: ${companionSays(c)}`}
+              onPress={() => setSaying(!saying)}
+            >
               Got it from
             </KeyButton>
           )

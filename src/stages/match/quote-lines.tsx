@@ -4,7 +4,15 @@ import { money } from "@/core/quantity/money";
 const HEADS = { part: "Parts", shipping: "Shipping", consumable: "Consumables", work: "Work" } as const;
 
 /** The lines of a quote with their sums: the same on screen and on paper. */
-export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; currency: string; taxPercent: number }) {
+export function QuoteLines({
+  quote,
+  currency,
+  taxPercent,
+}: {
+  quote: Quote;
+  currency: string;
+  taxPercent: number;
+}) {
   return (
     <table className="w-full text-left text-[19px]">
       <tbody>
@@ -17,7 +25,9 @@ export function QuoteLines({ quote, currency, taxPercent }: { quote: Quote; curr
               </th>
               <td className="py-1">{l.says}</td>
               <td className="figures px-3 text-right text-[17px] whitespace-nowrap">{l.qty}</td>
-              <td className="figures w-[130px] text-right text-[18px] whitespace-nowrap">{money(l.amount, currency)}</td>
+              <td className="figures w-[130px] text-right text-[18px] whitespace-nowrap">
+                {money(l.amount, currency)}
+              </td>
             </tr>
           ));
         })}

@@ -20,7 +20,17 @@ import { useJobBasket } from "./use-job-basket";
 const whoSchema = z.string().nullable();
 
 /** The quote: what it comes to now, what was asked and answered, and what follows from it. */
-export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitPrice, customer, draft }: Omit<QuoteView, "frame" | "places">) {
+export function QuoteScreen({
+  ground,
+  aim,
+  quotes,
+  rates,
+  currency,
+  limit,
+  unitPrice,
+  customer,
+  draft,
+}: Omit<QuoteView, "frame" | "places">) {
   const { run, number } = useJob();
   const [who, setByWhom] = useDraft("quote-by-whom", draft, whoSchema, null);
   const byWhom = who ?? customer;
@@ -41,7 +51,11 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
   return (
     <div className="grid h-full grid-cols-[minmax(0,7fr)_minmax(0,5fr)] gap-6">
       <section aria-label="Quote" className="min-h-0 overflow-y-auto">
-        {shown ? <QuoteLines quote={shown} currency={currency} taxPercent={rates.taxPercent} /> : <BasketState search={search} says={basket?.answer.says} />}
+        {shown ? (
+          <QuoteLines quote={shown} currency={currency} taxPercent={rates.taxPercent} />
+        ) : (
+          <BasketState search={search} says={basket?.answer.says} />
+        )}
         {shown && (
           <ul aria-label="Against the limit">
             {shown.reasons.map((r) => (
@@ -51,7 +65,10 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             ))}
             <li className="says">
               If it is declined, {money(shown.ifDeclined, currency)}{" "}
-              {shown.ifDeclined ? "is due for finding the fault and putting it back as it was" : "is due: the inspection was free"}.
+              {shown.ifDeclined
+                ? "is due for finding the fault and putting it back as it was"
+                : "is due: the inspection was free"}
+              .
             </li>
           </ul>
         )}
@@ -70,7 +87,9 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
               <li key={q.id} className="flex items-baseline gap-3 border-b-2 border-base-300 py-1">
                 <span className="figures text-[17px]">{dayAs(q.madeAt, "d MMM")}</span>
                 <span className="figures">{money(q.total, currency)}</span>
-                <span className={`ml-auto font-semibold ${q.answer === "accepted" ? "text-success" : q.answer === "declined" ? "text-error" : ""}`}>
+                <span
+                  className={`ml-auto font-semibold ${q.answer === "accepted" ? "text-success" : q.answer === "declined" ? "text-error" : ""}`}
+                >
                   {q.answer
                     ? `${q.answer === "accepted" ? "✓" : "✕"} ${q.answer} by ${q.byWhom ?? "the customer"}, ${q.answeredOn && dayAs(q.answeredOn, "d MMM")}`
                     : "asked, no answer yet"}
@@ -88,10 +107,20 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
               </label>
               <FaultLine says={fault} className="text-[19px]" />
               <div className="grid grid-cols-2 gap-2">
-                <KeyButton keyName="A" look="main" className="justify-center" onPress={() => void answered("accepted")}>
+                <KeyButton
+                  keyName="A"
+                  look="main"
+                  className="justify-center"
+                  onPress={() => void answered("accepted")}
+                >
                   Accepted
                 </KeyButton>
-                <KeyButton keyName="X" look="warn" className="justify-center" onPress={() => void answered("declined")}>
+                <KeyButton
+                  keyName="X"
+                  look="warn"
+                  className="justify-center"
+                  onPress={() => void answered("declined")}
+                >
                   Declined
                 </KeyButton>
               </div>
@@ -100,7 +129,8 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
             <>
               {stale && (
                 <p className="says danger">
-                  It now comes to {now && money(now.total, currency)}, and {money(open.total, currency)} was quoted: make a new quote.
+                  It now comes to {now && money(now.total, currency)}, and {money(open.total, currency)} was
+                  quoted: make a new quote.
                 </p>
               )}
               {ask && now && !stale && <p className="says danger">{ask}</p>}
@@ -110,7 +140,11 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
                 look={ask || stale ? "main" : "plain"}
                 className="justify-center"
                 disabled={!now}
-                onPress={() => void run(makeQuote, { aim, found: basket?.found }).then((r) => setFault(r.ok ? null : r.says))}
+                onPress={() =>
+                  void run(makeQuote, { aim, found: basket?.found }).then((r) =>
+                    setFault(r.ok ? null : r.says),
+                  )
+                }
               >
                 {quotes.length ? "Make a new quote" : "Make the quote"}
               </KeyButton>
@@ -135,7 +169,12 @@ export function QuoteScreen({ ground, aim, quotes, rates, currency, limit, unitP
                 Back to the parts
               </KeyLink>
             ) : (
-              <KeyLink keyName=" " look="main" href={`/jobs/${number}/match/basket`} className="justify-center">
+              <KeyLink
+                keyName=" "
+                look="main"
+                href={`/jobs/${number}/match/basket`}
+                className="justify-center"
+              >
                 To the basket
               </KeyLink>
             ))}

@@ -8,7 +8,10 @@ import { dayAs } from "@/ui/day";
 import { SheetHead } from "../frame/sheet-head";
 import { QuoteLines } from "./quote-lines";
 
-/** The quote on paper: what is wrong, what would be done, what it costs, what it costs if it is declined, and where to sign. One A4 page. */
+/**
+ * The quote on paper: what is wrong, what would be done, what it costs, what it costs if it is declined, and
+ * where to sign. One A4 page.
+ */
 export function QuoteSheet({
   job,
   quote,
@@ -27,7 +30,13 @@ export function QuoteSheet({
   const failed = job.findings.filter((f) => f.mode && f.mode !== "sound");
   return (
     <article className="mx-auto max-w-[820px] bg-white px-12 py-9 text-[17px] leading-snug text-[#1d2a2c] print:p-0">
-      <SheetHead title={`Quote for ${job.number}`} job={job} shopName={shopName} town={town} at={quote.madeAt} />
+      <SheetHead
+        title={`Quote for ${job.number}`}
+        job={job}
+        shopName={shopName}
+        town={town}
+        at={quote.madeAt}
+      />
       <section className="pt-4">
         {job.customerName && <p className="text-[19px]">For {job.customerName}</p>}
         <h2 className="pt-2 text-[22px]">What is wrong</h2>
@@ -52,7 +61,9 @@ export function QuoteSheet({
           ))}
         <p>
           If you decline, {money(quote.quote.ifDeclined, currency)} (with tax){" "}
-          {quote.quote.ifDeclined ? "is due for finding the fault and putting the unit back as it was." : "is due."}
+          {quote.quote.ifDeclined
+            ? "is due for finding the fault and putting the unit back as it was."
+            : "is due."}
         </p>
         <p>If it comes to more than this, we ask you again before doing anything.</p>
       </section>

@@ -29,7 +29,10 @@ export function StaysOutList({
   const why = typed.outWhy ?? (goesIn.leavesOut.length ? `the new ${name} does without it` : "");
   const take = async (): Promise<void> => {
     if (!chosen) return;
-    if (fault.took(await run(sayGoesIn, { part, said: { what: "stays-out", piece: { ...chosen.piece, why } } }))) clear();
+    if (
+      fault.took(await run(sayGoesIn, { part, said: { what: "stays-out", piece: { ...chosen.piece, why } } }))
+    )
+      clear();
   };
   return (
     <div className="flex flex-col gap-1">
@@ -39,7 +42,9 @@ export function StaysOutList({
         </p>
       ))}
       {goesIn.staysOut.map((p) => {
-        const says = cameOut.find((c) => pieceKey(c.piece) === pieceKey(bare(p)))?.says ?? "a piece that is not there any more";
+        const says =
+          cameOut.find((c) => pieceKey(c.piece) === pieceKey(bare(p)))?.says ??
+          "a piece that is not there any more";
         return (
           <div key={pieceKey(bare(p))} className="flex items-center gap-3 border-b-2 border-base-300 py-1">
             <p className="flex-1 text-[19px]">
@@ -72,7 +77,12 @@ export function StaysOutList({
         <div className="flex items-end gap-2">
           <label className="words flex-1">
             Because
-            <input className="field" value={why} onChange={(e) => put("outWhy", e.target.value)} onKeyDown={(e) => e.key === "Enter" && void take()} />
+            <input
+              className="field"
+              value={why}
+              onChange={(e) => put("outWhy", e.target.value)}
+              onKeyDown={(e) => e.key === "Enter" && void take()}
+            />
           </label>
           <KeyButton className="small" onPress={() => void take()}>
             It stays out

@@ -12,12 +12,26 @@ import { tellCustomer } from "./actions";
 import type { MessagesView } from "./messages-view";
 
 const KEYS: Readonly<Record<MessageKind, string>> = { "taken-in": "I", quote: "Q", delay: "D", ready: "R" };
-const draftSchema = z.object({ kind: z.enum(MESSAGES.map((m) => m.kind)).optional(), subject: z.string().optional(), text: z.string().optional() });
+const draftSchema = z.object({
+  kind: z.enum(MESSAGES.map((m) => m.kind)).optional(),
+  subject: z.string().optional(),
+  text: z.string().optional(),
+});
 type Draft = z.infer<typeof draftSchema>;
 const NOTHING: Draft = {};
 
-/** A message to the customer: proposed from the job's facts, changed by hand, put into the outbox; from there it is copied, or taken as a mail file. */
-export function MessagesScreen({ proposed, outbox, customer, contact, notReady, draft }: Omit<MessagesView, "frame">) {
+/**
+ * A message to the customer: proposed from the job's facts, changed by hand, put into the outbox; from there
+ * it is copied, or taken as a mail file.
+ */
+export function MessagesScreen({
+  proposed,
+  outbox,
+  customer,
+  contact,
+  notReady,
+  draft,
+}: Omit<MessagesView, "frame">) {
   const { run, number } = useJob();
   const fault = useFieldFault();
   const [written, setWritten] = useDraft<Draft>("message", draft, draftSchema, NOTHING);
@@ -25,14 +39,21 @@ export function MessagesScreen({ proposed, outbox, customer, contact, notReady, 
   const subject = written.subject ?? base?.subject ?? "";
   const text = written.text ?? base?.text ?? "";
   const put = async (): Promise<void> => {
-    if (written.kind && fault.took(await run(tellCustomer, { kind: written.kind, subject, text }))) setWritten(NOTHING);
+    if (written.kind && fault.took(await run(tellCustomer, { kind: written.kind, subject, text })))
+      setWritten(NOTHING);
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-6">
       <section aria-label="Message" className="flex min-h-0 flex-col gap-3">
         <div className="flex flex-wrap gap-2">
           {MESSAGES.map((m) => (
-            <KeyButton key={m.kind} keyName={KEYS[m.kind]} className="small" pressed={written.kind === m.kind} onPress={() => setWritten({ kind: m.kind })}>
+            <KeyButton
+              key={m.kind}
+              keyName={KEYS[m.kind]}
+              className="small"
+              pressed={written.kind === m.kind}
+              onPress={() => setWritten({ kind: m.kind })}
+            >
               {m.says}
             </KeyButton>
           ))}
@@ -43,10 +64,17 @@ export function MessagesScreen({ proposed, outbox, customer, contact, notReady, 
               To <b>{customer || "the customer"}</b>
               {contact && `, ${contact}`}
             </p>
-            {written.kind === "ready" && notReady && <p className="says danger">It is not ready yet: {notReady}</p>}
+            {written.kind === "ready" && notReady && (
+              <p className="says danger">It is not ready yet: {notReady}</p>
+            )}
             <label className="words">
               Subject
-              <input className="field" value={subject} maxLength={200} onChange={(e) => setWritten({ ...written, subject: e.target.value })} />
+              <input
+                className="field"
+                value={subject}
+                maxLength={200}
+                onChange={(e) => setWritten({ ...written, subject: e.target.value })}
+              />
             </label>
             <label className="words flex min-h-0 flex-1 flex-col">
               Text
@@ -66,12 +94,17 @@ export function MessagesScreen({ proposed, outbox, customer, contact, notReady, 
             </div>
           </>
         ) : (
-          <p className="text-[24px]">Choose what is to be told. It is filled with what this job knows, and can be changed before it goes.</p>
+          <p className="text-[24px]">
+            Choose what is to be told. It is filled with what this job knows, and can be changed before it
+            goes.
+          </p>
         )}
       </section>
       <section aria-label="Outbox" className="flex min-h-0 flex-col gap-2">
         <h2 className="text-[24px]">Outbox</h2>
-        <p className="hush text-[18px]">Nothing is sent from here: read it out, copy it, or open its mail file in a mail program.</p>
+        <p className="hush text-[18px]">
+          Nothing is sent from here: read it out, copy it, or open its mail file in a mail program.
+        </p>
         {outbox.length === 0 && <p className="text-[20px]">Nothing was told yet.</p>}
         <ul className="min-h-0 overflow-y-auto">
           {outbox.map((m) => (

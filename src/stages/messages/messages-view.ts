@@ -25,7 +25,9 @@ export async function messagesView(number: string): Promise<MessagesView | null>
   const { shopName, currency, warrantyMonths } = await shopSettings();
   return {
     frame: frameOf(job, "Messages", "to the customer"),
-    proposed: MESSAGES.map(({ kind }) => messageOf(kind, job, { name: shopName, currency, warrantyMonths }, (iso) => dayAs(iso, "d MMMM"))),
+    proposed: MESSAGES.map(({ kind }) =>
+      messageOf(kind, job, { name: shopName, currency, warrantyMonths }, (iso) => dayAs(iso, "d MMMM")),
+    ),
     outbox: await messagesOf(job.id),
     customer: job.customerName,
     contact: job.customerContact,

@@ -26,13 +26,17 @@ import { onJob } from "../saving/action-input";
 
 const input = z.object({ ...onJob, line: text, done: z.boolean() });
 
-/** Finishes a line of the plan, or opens it again. Only the first open line can be finished, and only the last finished one opened. */
+/**
+ * Finishes a line of the plan, or opens it again. Only the first open line can be finished, and only the last
+ * finished one opened.
+ */
 export async function finishLine(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, line, done }) => {
     const job = thereIs(await loadJob(number), number);
     if (done) return setLine(number, version, line, true, lineInWords(job, lineToFinish(job, line)).title);
     const { asked, first, last } = linesAround(job, line);
-    if (asked === first || !isLineDone(asked, new Set(job.linesDone))) throw new Fault("line", "is not done yet");
+    if (asked === first || !isLineDone(asked, new Set(job.linesDone)))
+      throw new Fault("line", "is not done yet");
     if (last && last !== asked) throw new Fault("line", `open line ${last.n} again first`);
     return setLine(number, version, line, false, lineInWords(job, asked).title);
   });
@@ -48,12 +52,20 @@ function linesAround(job: Job, key: string) {
   return { asked, first: steps[open], last: open < 0 ? steps.at(-1) : steps[open - 1] };
 }
 
-/** The line that is to be finished; refused where another comes first, or something it would close over has not set. */
+/**
+ * The line that is to be finished; refused where another comes first, or something it would close over has
+ * not set.
+ */
 function lineToFinish(job: Job, key: string): RebuildLine {
   const { asked, first } = linesAround(job, key);
-  if (first && first !== asked) throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
+  if (first && first !== asked)
+    throw new Fault("line", `line ${first.n} comes first: ${lineInWords(job, first).title}`);
   const held = heldUp(job, asked);
-  if (held) throw new Fault("line", `${held.why}. ${minutesInWords(held.minutesLeft)} are left; go on with something else, or say that it has set`);
+  if (held)
+    throw new Fault(
+      "line",
+      `${held.why}. ${minutesInWords(held.minutesLeft)} are left; go on with something else, or say that it has set`,
+    );
   return asked;
 }
 
@@ -65,7 +77,10 @@ const missingInput = z.object({
     .min(1)
     .max(60),
 });
-/** A step goes back without some of its pieces: they are looked for, and the ledger stays open until they are found or others went in. */
+/**
+ * A step goes back without some of its pieces: they are looked for, and the ledger stays open until they are
+ * found or others went in.
+ */
 export async function goOnWithout(raw: z.infer<typeof missingInput>): Promise<ActionResult> {
   return act(missingInput, raw, async ({ number, version, line, missing }) => {
     const job = thereIs(await loadJob(number), number);
@@ -78,11 +93,23 @@ export async function goOnWithout(raw: z.infer<typeof missingInput>): Promise<Ac
       if (qty > own.qty) throw new Fault("qty", `only ${own.qty} came off there`);
       return hardwareInWords({ ...own, qty, at: undefined });
     });
-    return setMissing(number, version, line, step.id, missing, `done without ${words.join(", ")}, missing: ${lineInWords(job, asked).title}`);
+    return setMissing(
+      number,
+      version,
+      line,
+      step.id,
+      missing,
+      `done without ${words.join(", ")}, missing: ${lineInWords(job, asked).title}`,
+    );
   });
 }
 
-const insteadInput = z.object({ ...onJob, step: ref, piece: ref, from: note.min(2, "say where it came from") });
+const insteadInput = z.object({
+  ...onJob,
+  step: ref,
+  piece: ref,
+  from: note.min(2, "say where it came from"),
+});
 /** Another went in in the place of what is missing. */
 export async function putInInstead(raw: z.infer<typeof insteadInput>): Promise<ActionResult> {
   return act(insteadInput, raw, async ({ number, version, step, piece, from }) => {
@@ -109,17 +136,28 @@ function heldUp(job: Job, line: RebuildLine): RunningWait | undefined {
 const returnInput = z.object({ ...onJob, step: ref, ...goesBackWith.pick({ when: true, says: true }).shape });
 /** What must happen around a step's return, said while it goes back: for this time and the next. */
 export async function sayForReturn(raw: z.infer<typeof returnInput>): Promise<ActionResult> {
-  return act(returnInput, raw, ({ number, version, step, ...said }) => addForReturn(number, version, step, said));
+  return act(returnInput, raw, ({ number, version, step, ...said }) =>
+    addForReturn(number, version, step, said),
+  );
 }
 
-const tightInput = z.object({ ...onJob, step: ref, pieces: z.array(ref).min(1).max(500), tighten: tightenSchema.nullable() });
+const tightInput = z.object({
+  ...onJob,
+  step: ref,
+  pieces: z.array(ref).min(1).max(500),
+  tighten: tightenSchema.nullable(),
+});
 /** How tight some pieces of a step go back. */
 export async function sayHowTight(raw: z.infer<typeof tightInput>): Promise<ActionResult> {
-  return act(tightInput, raw, ({ number, version, step, pieces, tighten }) => setTightening(number, version, step, pieces, tighten ?? undefined));
+  return act(tightInput, raw, ({ number, version, step, pieces, tighten }) =>
+    setTightening(number, version, step, pieces, tighten ?? undefined),
+  );
 }
 
 const holesInput = z.object({ ...onJob, step: ref, holes: holesSchema });
-/** Where the screws of a step sit in its picture: the order in which they are drawn is worked out from that. */
+/**
+ * Where the screws of a step sit in its picture: the order in which they are drawn is worked out from that.
+ */
 export async function sayHoles(raw: z.infer<typeof holesInput>): Promise<ActionResult> {
   return act(holesInput, raw, ({ number, version, step, holes }) => setHoles(number, version, step, holes));
 }
@@ -127,7 +165,9 @@ export async function sayHoles(raw: z.infer<typeof holesInput>): Promise<ActionR
 const countInput = z.object({ ...onJob, step: ref, piece: ref, qty: pieceFacts.shape.qty });
 /** How many there were of what nobody counted at the strip. */
 export async function sayHowMany(raw: z.infer<typeof countInput>): Promise<ActionResult> {
-  return act(countInput, raw, ({ number, version, step, piece, qty }) => setCount(number, version, step, piece, qty));
+  return act(countInput, raw, ({ number, version, step, piece, qty }) =>
+    setCount(number, version, step, piece, qty),
+  );
 }
 
 const suspectInput = z.object({ ...onJob, line: text, suspect: text });
@@ -136,7 +176,10 @@ async function suspected(number: string, key: string, id: string): Promise<Suspe
   const job = thereIs(await loadJob(number), number);
   const plan = planOf(job);
   const line = plan.steps.find((l) => lineKey(l) === key);
-  const found = line?.kind === "check" ? suspectsOf(job, plan, line, new Set(job.linesDone)).find((s) => s.id === id) : undefined;
+  const found =
+    line?.kind === "check"
+      ? suspectsOf(job, plan, line, new Set(job.linesDone)).find((s) => s.id === id)
+      : undefined;
   if (!found) throw new Fault("suspect", "the plan has changed; look at it as it is now");
   return found;
 }
@@ -146,7 +189,13 @@ const ruledOutInput = suspectInput.extend({ out: z.boolean() });
 export async function ruleOut(raw: z.infer<typeof ruledOutInput>): Promise<ActionResult> {
   return act(ruledOutInput, raw, async ({ number, version, line, suspect, out }) => {
     const { says } = await suspected(number, line, suspect);
-    return setAnswer(number, version, ruledOutKey(line, suspect), out ? { answer: "no" } : null, `${out ? "not the cause" : "in question again"}: ${says}`);
+    return setAnswer(
+      number,
+      version,
+      ruledOutKey(line, suspect),
+      out ? { answer: "no" } : null,
+      `${out ? "not the cause" : "in question again"}: ${says}`,
+    );
   });
 }
 
@@ -154,7 +203,13 @@ export async function ruleOut(raw: z.infer<typeof ruledOutInput>): Promise<Actio
 export async function causeFound(raw: z.infer<typeof suspectInput>): Promise<ActionResult> {
   return act(suspectInput, raw, async ({ number, version, line, suspect }) => {
     const { says } = await suspected(number, line, suspect);
-    return setAnswer(number, version, causeKey(line), { answer: suspect, note: says }, `cause found at the rebuild: ${says}`);
+    return setAnswer(
+      number,
+      version,
+      causeKey(line),
+      { answer: suspect, note: says },
+      `cause found at the rebuild: ${says}`,
+    );
   });
 }
 
@@ -162,10 +217,15 @@ const troubleInput = z.object({ ...onJob, says: note.min(3, "say in a few words 
 
 /** Writes what went wrong into the history; the line stays open. */
 export async function noteTrouble(raw: z.infer<typeof troubleInput>): Promise<ActionResult> {
-  return act(troubleInput, raw, ({ number, version, says }) => setHead(number, version, {}, `trouble at the rebuild: ${says}`));
+  return act(troubleInput, raw, ({ number, version, says }) =>
+    setHead(number, version, {}, `trouble at the rebuild: ${says}`),
+  );
 }
 
-/** A second fault found while it goes together: back to Judge with it. Lines that are done stay done, until the part that must come out is judged. */
+/**
+ * A second fault found while it goes together: back to Judge with it. Lines that are done stay done, until
+ * the part that must come out is judged.
+ */
 export async function secondFault(raw: z.infer<typeof troubleInput>): Promise<ActionResult> {
   return act(troubleInput, raw, ({ number, version, says }) => backToStage(number, version, "judge", says));
 }

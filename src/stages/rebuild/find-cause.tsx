@@ -21,8 +21,19 @@ export interface SuspectNow {
   readonly found: boolean;
 }
 
-/** What can be behind the "no", what is tried soonest first: each is ruled out, or it was that, and what has to come off for it comes off again. */
-export function FindCause({ line, suspects, onClose }: { line: string; suspects: readonly SuspectNow[]; onClose: () => void }) {
+/**
+ * What can be behind the "no", what is tried soonest first: each is ruled out, or it was that, and what has
+ * to come off for it comes off again.
+ */
+export function FindCause({
+  line,
+  suspects,
+  onClose,
+}: {
+  line: string;
+  suspects: readonly SuspectNow[];
+  onClose: () => void;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   useClose(onClose);
@@ -34,15 +45,29 @@ export function FindCause({ line, suspects, onClose }: { line: string; suspects:
       <h3 className="text-[21px] leading-none">What it can be, the soonest tried first</h3>
       <ol className="flex flex-col">
         {suspects.map((s) => (
-          <li key={s.id} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-2 border-b-2 border-base-300 py-1.5">
+          <li
+            key={s.id}
+            className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-2 border-b-2 border-base-300 py-1.5"
+          >
             <span className="leading-tight">
-              <span className={`block text-[20px] font-semibold ${s.out ? "line-through" : ""}`}>{s.says}</span>
+              <span className={`block text-[20px] font-semibold ${s.out ? "line-through" : ""}`}>
+                {s.says}
+              </span>
               {!s.out && <span className="block text-[19px]">{s.tell}</span>}
-              {s.found && <b className="block text-[19px] text-success">It was that: written down. Put it right, and ask again.</b>}
+              {s.found && (
+                <b className="block text-[19px] text-success">
+                  It was that: written down. Put it right, and ask again.
+                </b>
+              )}
             </span>
             <span className="flex w-[150px] flex-col gap-1">
               {s.found && s.off && (
-                <KeyButton className="small justify-center" look="warn" label={`Take off again: ${s.off.says}`} onPress={() => void off(s.off?.step ?? "")}>
+                <KeyButton
+                  className="small justify-center"
+                  look="warn"
+                  label={`Take off again: ${s.off.says}`}
+                  onPress={() => void off(s.off?.step ?? "")}
+                >
                   Take it off
                 </KeyButton>
               )}

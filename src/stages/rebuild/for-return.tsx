@@ -11,7 +11,10 @@ import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { sayForReturn } from "./actions";
 
-/** What was found out while a step goes back, said for the next time: it stands in the plan from now on, and in the strip that the next unit is compared with. */
+/**
+ * What was found out while a step goes back, said for the next time: it stands in the plan from now on, and
+ * in the strip that the next unit is compared with.
+ */
 export function ForReturn({ step }: { step: string }) {
   const { run } = useJob();
   const fault = useFieldFault();
@@ -46,7 +49,13 @@ export function ForReturn({ step }: { step: string }) {
       <div className="grid grid-cols-[1fr_auto] items-end gap-2">
         <label className="words">
           What must happen then, the next time too
-          <input className="field" value={typed} maxLength={200} onChange={(e) => setTyped(e.target.value)} placeholder="feel for the notch with a punch" />
+          <input
+            className="field"
+            value={typed}
+            maxLength={200}
+            onChange={(e) => setTyped(e.target.value)}
+            placeholder="feel for the notch with a punch"
+          />
         </label>
         <KeyButton disabled={typed.trim().length < 2} onPress={() => void add()}>
           Add it

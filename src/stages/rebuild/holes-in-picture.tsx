@@ -16,7 +16,12 @@ type Point = readonly [x: number, y: number];
 const R = 38;
 /** How far an arrow key moves a dot, as a share of the picture's width. */
 const NUDGE = 0.01;
-const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: [-NUDGE, 0], ArrowRight: [NUDGE, 0], ArrowUp: [0, -NUDGE], ArrowDown: [0, NUDGE] };
+const ARROWS: Readonly<Record<string, Point>> = {
+  ArrowLeft: [-NUDGE, 0],
+  ArrowRight: [NUDGE, 0],
+  ArrowUp: [0, -NUDGE],
+  ArrowDown: [0, NUDGE],
+};
 
 /** A hole with the turn of its screw. */
 function Dot({ at: [x, y], turn, held }: { at: Point; turn: number; held: boolean }) {
@@ -67,14 +72,20 @@ export function HolesOverlay({ at, width, height }: { at: readonly Point[]; widt
   );
 }
 
-/** As many dots as there are screws, round the middle of the picture: where they lie before somebody drags them. */
+/**
+ * As many dots as there are screws, round the middle of the picture: where they lie before somebody drags
+ * them.
+ */
 const roundTheMiddle = (count: number, tall: number): Point[] =>
   Array.from({ length: count }, (_, i) => {
     const turn = (2 * Math.PI * (i + 0.5)) / count - Math.PI / 2;
     return [0.5 + 0.32 * Math.cos(turn), tall / 2 + 0.32 * tall * Math.sin(turn)];
   });
 
-/** The screws of a flange are pointed at in its picture, once: a dot each is dragged to its hole, or moved with the arrow keys. The order in which they are drawn is worked out from that. */
+/**
+ * The screws of a flange are pointed at in its picture, once: a dot each is dragged to its hole, or moved
+ * with the arrow keys. The order in which they are drawn is worked out from that.
+ */
 export function PointAtHoles({
   step,
   count,
@@ -92,13 +103,20 @@ export function PointAtHoles({
   const fault = useFieldFault();
   const sheet = useRef<SVGSVGElement>(null);
   const tall = picture.height / picture.width;
-  const [at, setAt] = useState<readonly Point[]>(() => (said?.at.length === count ? said.at : roundTheMiddle(count, tall)));
+  const [at, setAt] = useState<readonly Point[]>(() =>
+    said?.at.length === count ? said.at : roundTheMiddle(count, tall),
+  );
   const [held, setHeld] = useState<number | null>(null);
   useClose(onClose);
   const { turns, inARow } = orderOfHoles(at.map(([x, y]) => ({ x, y })));
   const inside = ([x, y]: Point): Point => [Math.min(1, Math.max(0, x)), Math.min(tall, Math.max(0, y))];
   const keep = async (next: readonly Point[]): Promise<void> => {
-    fault.took(await run(sayHoles, { step, holes: { picture: picture.name, at: next.map(([x, y]): [number, number] => [x, y]) } }));
+    fault.took(
+      await run(sayHoles, {
+        step,
+        holes: { picture: picture.name, at: next.map(([x, y]): [number, number] => [x, y]) },
+      }),
+    );
   };
   const moved = (i: number, to: Point): readonly Point[] => at.map((p, k) => (k === i ? inside(to) : p));
   const under = (e: PointerEvent): Point => {
@@ -128,11 +146,18 @@ export function PointAtHoles({
   return (
     <section aria-label="Where the screws sit" className="flex min-h-0 flex-col gap-1.5">
       <p className="text-[19px] leading-tight">
-        Drag each dot to its hole. {inARow ? "They stand in a row: from the middle outwards." : "The numbers are the order, crosswise."}
+        Drag each dot to its hole.{" "}
+        {inARow ? "They stand in a row: from the middle outwards." : "The numbers are the order, crosswise."}
       </p>
       <div className="relative min-h-0 flex-1 border-2 border-base-content bg-[#10201f]">
-        {/* biome-ignore lint/performance/noImgElement: the picture lies in the shop's folder, in its full size */}
-        <img src={picture.url} alt="" className="absolute inset-0 h-full w-full object-contain" draggable={false} />
+        {/* biome-ignore lint/performance/noImgElement: the picture lies in the shop's folder, in its full
+            size */}
+        <img
+          src={picture.url}
+          alt=""
+          className="absolute inset-0 h-full w-full object-contain"
+          draggable={false}
+        />
         {/* biome-ignore lint/a11y/useSemanticElements: a drawing is no set of fields */}
         <svg
           ref={sheet}

@@ -23,7 +23,9 @@ export interface LaidStep extends Pick<StripStep, "id" | "action"> {
   readonly back: boolean;
 }
 
-/** Something is left over: what it is, where its like sat, with the picture of it, and its line open again. */
+/**
+ * Something is left over: what it is, where its like sat, with the picture of it, and its line open again.
+ */
 export function Leftover({ laid, onClose }: { laid: readonly LaidStep[]; onClose: () => void }) {
   const { run } = useJob();
   const fault = useFieldFault();
@@ -31,7 +33,12 @@ export function Leftover({ laid, onClose }: { laid: readonly LaidStep[]; onClose
   const piece = useMemo(() => quickLine(says).hardware[0], [says]);
   const found = useMemo(() => {
     const steps = laid.map(({ id, action, hardware }) => ({ id, action, hardware: [...hardware] }));
-    return piece ? traceLeftover(steps, piece).flatMap((t) => ({ ...t, at: laid.find((s) => s.id === t.step) as LaidStep })) : [];
+    return piece
+      ? traceLeftover(steps, piece).flatMap((t) => ({
+          ...t,
+          at: laid.find((s) => s.id === t.step) as LaidStep,
+        }))
+      : [];
   }, [piece, laid]);
   const open = async (step: string): Promise<void> => {
     if (fault.took(await run(takeOffAgain, { step }))) onClose();
@@ -46,7 +53,14 @@ export function Leftover({ laid, onClose }: { laid: readonly LaidStep[]; onClose
       </div>
       <label className="words">
         What is in your hand
-        <input className="field figure" value={says} maxLength={200} onChange={(e) => setSays(e.target.value)} placeholder="1 washer 12" ref={focusNow} />
+        <input
+          className="field figure"
+          value={says}
+          maxLength={200}
+          onChange={(e) => setSays(e.target.value)}
+          placeholder="1 washer 12"
+          ref={focusNow}
+        />
       </label>
       <p className="hush text-[18px]">
         {piece
@@ -57,11 +71,18 @@ export function Leftover({ laid, onClose }: { laid: readonly LaidStep[]; onClose
       </p>
       <ul className="min-h-0 flex-1 overflow-y-auto" aria-label="Where its like sat">
         {found.map((t) => (
-          <li key={`${t.step} ${t.hardware.id}`} className="flex items-center gap-3 border-b-2 border-base-300 py-1">
+          <li
+            key={`${t.step} ${t.hardware.id}`}
+            className="flex items-center gap-3 border-b-2 border-base-300 py-1"
+          >
             <span className="flex h-[84px] w-[112px] shrink-0 items-center justify-center bg-base-200">
               {t.at.thumb && (
                 // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
-                <img src={t.at.thumb} alt={`before step ${t.at.n} came off`} className="h-full w-full object-cover" />
+                <img
+                  src={t.at.thumb}
+                  alt={`before step ${t.at.n} came off`}
+                  className="h-full w-full object-cover"
+                />
               )}
             </span>
             <span className="flex-1 leading-tight">
@@ -71,11 +92,16 @@ export function Leftover({ laid, onClose }: { laid: readonly LaidStep[]; onClose
               </span>
               <span className="block text-[18px]">{hardwareInWords(t.hardware)}</span>
               <span className={`block text-[17px] ${t.agrees ? "font-semibold" : "hush"}`}>
-                {t.agrees ? "all that was said agrees" : "nothing speaks against it"} · {t.at.back ? "said to be back" : "lies in its pocket still"}
+                {t.agrees ? "all that was said agrees" : "nothing speaks against it"} ·{" "}
+                {t.at.back ? "said to be back" : "lies in its pocket still"}
               </span>
             </span>
             {t.at.back && (
-              <KeyButton className="small" label={`Open step ${t.at.n} again`} onPress={() => void open(t.step)}>
+              <KeyButton
+                className="small"
+                label={`Open step ${t.at.n} again`}
+                onPress={() => void open(t.step)}
+              >
                 Open it again
               </KeyButton>
             )}

@@ -16,10 +16,21 @@ export interface LinePicture {
 }
 
 /** The pictures of a line, one at a time, as large as their place; leafed through where there are several. */
-export function LinePictures({ pictures, none, holes }: { pictures: readonly LinePicture[]; none: string; holes?: Holes | undefined }) {
+export function LinePictures({
+  pictures,
+  none,
+  holes,
+}: {
+  pictures: readonly LinePicture[];
+  none: string;
+  holes?: Holes | undefined;
+}) {
   const [at, setAt] = useState(0);
   const shown = pictures[at] ?? pictures[0];
-  const size = shown?.picture.width && shown.picture.height ? { width: shown.picture.width, height: shown.picture.height } : undefined;
+  const size =
+    shown?.picture.width && shown.picture.height
+      ? { width: shown.picture.width, height: shown.picture.height }
+      : undefined;
   const several = pictures.length > 1;
   return (
     <div className="flex min-h-0 flex-col gap-1.5">
@@ -32,10 +43,20 @@ export function LinePictures({ pictures, none, holes }: { pictures: readonly Lin
       />
       {several && (
         <div className="grid grid-cols-2 gap-1.5">
-          <KeyButton keyName="ArrowLeft" className="small justify-center" disabled={at === 0} onPress={() => setAt(at - 1)}>
+          <KeyButton
+            keyName="ArrowLeft"
+            className="small justify-center"
+            disabled={at === 0}
+            onPress={() => setAt(at - 1)}
+          >
             The picture before
           </KeyButton>
-          <KeyButton keyName="ArrowRight" className="small justify-center" disabled={at >= pictures.length - 1} onPress={() => setAt(at + 1)}>
+          <KeyButton
+            keyName="ArrowRight"
+            className="small justify-center"
+            disabled={at >= pictures.length - 1}
+            onPress={() => setAt(at + 1)}
+          >
             The next picture
           </KeyButton>
         </div>

@@ -6,7 +6,8 @@ import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { TighteningOrder } from "./tightening-order";
 
 /** How many screws a line draws. */
-export const screwsOf = (words: LineWords): number => words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0);
+export const screwsOf = (words: LineWords): number =>
+  words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0);
 
 /** What a line says besides its title: how much, which pieces and how tight, what to mind, what can hurt. */
 export function LineSays({
@@ -23,7 +24,8 @@ export function LineSays({
     <>
       {words.grams !== undefined && (
         <p>
-          <span className="figures text-[48px] leading-none">{words.grams.toFixed(1)}</span> <span className="text-[24px]">g</span>
+          <span className="figures text-[48px] leading-none">{words.grams.toFixed(1)}</span>{" "}
+          <span className="text-[24px]">g</span>
         </p>
       )}
       {(words.hardware.length > 0 || words.torqueNm !== undefined) && (
@@ -32,14 +34,18 @@ export function LineSays({
           <div className="flex flex-1 flex-wrap items-center gap-2">
             {words.torqueNm !== undefined && (
               <p className="w-full">
-                <span className="figures text-[48px] leading-none">{words.torqueNm}</span> <span className="text-[24px]">N·m</span>
+                <span className="figures text-[48px] leading-none">{words.torqueNm}</span>{" "}
+                <span className="text-[24px]">N·m</span>
                 {words.pattern && <span className="block text-[20px]">{words.pattern}</span>}
               </p>
             )}
             {words.hardware.map((h) => (
               <span key={h.id} className="chip">
-                <HardwareGlyph kind={h.kind} drive={h.drive} /> {words.torqueNm === undefined ? saidInWords(h) : hardwareInWords(h)}
-                {words.torqueNm !== undefined && h.tighten && tightInWords({ ...h.tighten, torqueNm: undefined })}
+                <HardwareGlyph kind={h.kind} drive={h.drive} />{" "}
+                {words.torqueNm === undefined ? saidInWords(h) : hardwareInWords(h)}
+                {words.torqueNm !== undefined &&
+                  h.tighten &&
+                  tightInWords({ ...h.tighten, torqueNm: undefined })}
                 {h.once && <b className="text-error">new</b>}
               </span>
             ))}
@@ -63,7 +69,10 @@ export function LineSays({
         </p>
       ))}
       {words.stack.length > 1 && (
-        <ol className="says measured list-inside list-decimal text-[20px]" aria-label="Stack, the lowest first">
+        <ol
+          className="says measured list-inside list-decimal text-[20px]"
+          aria-label="Stack, the lowest first"
+        >
           {words.stack.map((piece, i) => (
             <li key={i}>{piece}</li>
           ))}
@@ -74,7 +83,9 @@ export function LineSays({
           ✎ Witness: {m}
         </p>
       ))}
-      {words.wires.length > 0 && <p className="says measured">Wires: {words.wires.map((w) => `${w.colour} → ${w.to}`).join(", ")}</p>}
+      {words.wires.length > 0 && (
+        <p className="says measured">Wires: {words.wires.map((w) => `${w.colour} → ${w.to}`).join(", ")}</p>
+      )}
       {words.renewed.map((r, i) => (
         <p key={i} className="says good">
           {r}

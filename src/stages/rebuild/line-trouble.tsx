@@ -43,7 +43,13 @@ export function LineTrouble({
       <button type="submit" className="key-button warn">
         Write it down
       </button>
-      <button type="button" className="key-button" onClick={() => void run(secondFault, { says }).then((r) => r.ok && router.push(`/jobs/${number}/judge`))}>
+      <button
+        type="button"
+        className="key-button"
+        onClick={() =>
+          void run(secondFault, { says }).then((r) => r.ok && router.push(`/jobs/${number}/judge`))
+        }
+      >
         Back to Judge with it
       </button>
     </form>

@@ -43,13 +43,17 @@ const rest = async (number: string): Promise<void> => {
 describe("a piece that is missing", () => {
   it("keeps the ledger and the rebuild open until it is found, and its step is opened again for it", async () => {
     const number = await crank();
-    expect(await press(goOnWithout, number, { line: await key(number), missing: [{ piece: "h2", qty: 1 }] })).toMatchObject({ ok: true });
+    expect(
+      await press(goOnWithout, number, { line: await key(number), missing: [{ piece: "h2", qty: 1 }] }),
+    ).toMatchObject({ ok: true });
     await rest(number);
     const { missing, rows, line } = await view(number);
     expect(line).toBeNull();
     expect(missing).toMatchObject([{ step: "s2", at: "step 2", qty: 1, piece: { id: "h2" } }]);
     expect(rows.find((r) => r.row === "washers")).toMatchObject({ out: 3, back: 2 });
-    expect(gatesOf(await job(number), "rebuild").map((g) => g.says)).toEqual(["Find what is missing, or say what went in instead: 1 flat washer 12 mm."]);
+    expect(gatesOf(await job(number), "rebuild").map((g) => g.says)).toEqual([
+      "Find what is missing, or say what went in instead: 1 flat washer 12 mm.",
+    ]);
     // found: the knob comes off for it, and nothing is missing any more
     expect(await press(takeOffAgain, number, { step: "s2" })).toMatchObject({ ok: true });
     expect(await view(number)).toMatchObject({ missing: [], line: { key: "undo:s2" } });
@@ -61,21 +65,32 @@ describe("a piece that is missing", () => {
     const number = await crank();
     await press(goOnWithout, number, { line: await key(number), missing: [{ piece: "h2", qty: 2 }] });
     await rest(number);
-    expect(refusal(await press(putInInstead, number, { step: "s2", piece: "h2", from: " " }))).toMatch(/^from: say where it came from/i);
-    expect(await press(putInInstead, number, { step: "s2", piece: "h2", from: "drawer 4" })).toMatchObject({ ok: true });
+    expect(refusal(await press(putInInstead, number, { step: "s2", piece: "h2", from: " " }))).toMatch(
+      /^from: say where it came from/i,
+    );
+    expect(await press(putInInstead, number, { step: "s2", piece: "h2", from: "drawer 4" })).toMatchObject({
+      ok: true,
+    });
     expect(await view(number)).toMatchObject({ missing: [] });
     expect(gatesOf(await job(number), "rebuild")).toEqual([]);
-    expect((await jobHistory(number))[0]?.what).toBe("2 flat washers 12 mm at step 2: drawer 4 went in instead");
-    expect(refusal(await press(putInInstead, number, { step: "s2", piece: "h2", from: "drawer 4" }))).toMatch(/is not missing any more/i);
+    expect((await jobHistory(number))[0]?.what).toBe(
+      "2 flat washers 12 mm at step 2: drawer 4 went in instead",
+    );
+    expect(refusal(await press(putInInstead, number, { step: "s2", piece: "h2", from: "drawer 4" }))).toMatch(
+      /is not missing any more/i,
+    );
   });
 
   it("is one of the line that comes now, and no more of them than came off", async () => {
     const number = await crank();
     const line = await key(number);
-    const missing = (piece: string, qty: number) => press(goOnWithout, number, { line, missing: [{ piece, qty }] });
+    const missing = (piece: string, qty: number) =>
+      press(goOnWithout, number, { line, missing: [{ piece, qty }] });
     expect(refusal(await missing("h2", 4))).toMatch(/only 3 came off there/i);
     expect(refusal(await missing("h9", 1))).toMatch(/does not lie with that step/i);
-    expect(refusal(await press(goOnWithout, number, { line: "undo:s1", missing: [{ piece: "h2", qty: 1 }] }))).toMatch(/line 1 comes first/i);
+    expect(
+      refusal(await press(goOnWithout, number, { line: "undo:s1", missing: [{ piece: "h2", qty: 1 }] })),
+    ).toMatch(/line 1 comes first/i);
     expect((await job(number)).linesDone).toEqual([]);
   });
 });

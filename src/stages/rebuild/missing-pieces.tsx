@@ -23,8 +23,19 @@ export interface MissingPiece {
   readonly picture?: { readonly name: string; readonly url: string };
 }
 
-/** At a line: not all that should go back lies in its pocket. So many of each are said to be missing, and the line is done without them. */
-export function NotAllThere({ line, hardware, onClose }: { line: string; hardware: readonly Hardware[]; onClose: () => void }) {
+/**
+ * At a line: not all that should go back lies in its pocket. So many of each are said to be missing, and the
+ * line is done without them.
+ */
+export function NotAllThere({
+  line,
+  hardware,
+  onClose,
+}: {
+  line: string;
+  hardware: readonly Hardware[];
+  onClose: () => void;
+}) {
   const { run } = useJob();
   const fault = useFieldFault();
   const [gone, setGone] = useState<Readonly<Record<string, number>>>({});
@@ -35,14 +46,20 @@ export function NotAllThere({ line, hardware, onClose }: { line: string; hardwar
     if (fault.took(await run(goOnWithout, { line, missing }))) onClose();
   };
   return (
-    <section aria-label="Not all of it is there" className="flex flex-col gap-1.5 border-l-[6px] border-error bg-base-200 p-2">
+    <section
+      aria-label="Not all of it is there"
+      className="flex flex-col gap-1.5 border-l-[6px] border-error bg-base-200 p-2"
+    >
       <h3 className="text-[20px] leading-none">Is one of them not in its pocket?</h3>
       <ul className="flex flex-col gap-1.5">
         {pieces.map((h) => {
           const n = gone[h.id] ?? 0;
           const [one] = HARDWARE_NAMES[h.kind];
           return (
-            <li key={h.id} className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-center gap-2 text-[19px]">
+            <li
+              key={h.id}
+              className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-center gap-2 text-[19px]"
+            >
               <span className="flex items-center gap-2 leading-tight">
                 <HardwareGlyph kind={h.kind} drive={h.drive} size={20} />
                 <span>
@@ -50,10 +67,20 @@ export function NotAllThere({ line, hardware, onClose }: { line: string; hardwar
                   {n > 0 && <b className="text-error">: {n} missing</b>}
                 </span>
               </span>
-              <KeyButton className="small" disabled={n >= h.qty} label={`One ${one} is missing`} onPress={() => setGone({ ...gone, [h.id]: n + 1 })}>
+              <KeyButton
+                className="small"
+                disabled={n >= h.qty}
+                label={`One ${one} is missing`}
+                onPress={() => setGone({ ...gone, [h.id]: n + 1 })}
+              >
                 One is missing
               </KeyButton>
-              <KeyButton className="small" disabled={n === 0} label={`One ${one} less is missing`} onPress={() => setGone({ ...gone, [h.id]: n - 1 })}>
+              <KeyButton
+                className="small"
+                disabled={n === 0}
+                label={`One ${one} less is missing`}
+                onPress={() => setGone({ ...gone, [h.id]: n - 1 })}
+              >
                 −
               </KeyButton>
             </li>
@@ -70,11 +97,17 @@ export function NotAllThere({ line, hardware, onClose }: { line: string; hardwar
   );
 }
 
-/** What is missing, each with the picture of where it sat: found, its step is opened again; or another went in. */
+/**
+ * What is missing, each with the picture of where it sat: found, its step is opened again; or another went
+ * in.
+ */
 export function MissingPieces({ pieces }: { pieces: readonly MissingPiece[] }) {
   if (!pieces.length) return null;
   return (
-    <section aria-label="Missing" className="flex flex-col gap-1.5 border-l-[6px] border-error bg-base-200 p-2">
+    <section
+      aria-label="Missing"
+      className="flex flex-col gap-1.5 border-l-[6px] border-error bg-base-200 p-2"
+    >
       <h2 className="text-[20px] leading-none">Missing</h2>
       {pieces.map((p) => (
         <Lost key={p.piece.id} of={p} />
@@ -93,7 +126,11 @@ function Lost({ of: { step, at, piece, qty, picture } }: { of: MissingPiece }) {
       <div className="flex items-start gap-2">
         {picture && (
           // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
-          <img src={picture.url} alt={`where it sat: ${at}`} className="h-[72px] w-[88px] shrink-0 object-cover" />
+          <img
+            src={picture.url}
+            alt={`where it sat: ${at}`}
+            className="h-[72px] w-[88px] shrink-0 object-cover"
+          />
         )}
         <span>
           <b>{capital(what)}</b>, of {at}
@@ -101,7 +138,11 @@ function Lost({ of: { step, at, piece, qty, picture } }: { of: MissingPiece }) {
         </span>
       </div>
       <div className="grid grid-cols-2 gap-1.5">
-        <KeyButton className="small justify-center" label={`Found: ${what}`} onPress={() => void run(takeOffAgain, { step }).then(fault.took)}>
+        <KeyButton
+          className="small justify-center"
+          label={`Found: ${what}`}
+          onPress={() => void run(takeOffAgain, { step }).then(fault.took)}
+        >
           Found
         </KeyButton>
         <KeyButton

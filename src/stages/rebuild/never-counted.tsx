@@ -21,7 +21,10 @@ export interface Uncounted {
 export function NeverCounted({ pieces }: { pieces: readonly Uncounted[] }) {
   if (!pieces.length) return null;
   return (
-    <section aria-label="Never counted" className="flex flex-col gap-1.5 border-l-[6px] border-error bg-base-200 p-2">
+    <section
+      aria-label="Never counted"
+      className="flex flex-col gap-1.5 border-l-[6px] border-error bg-base-200 p-2"
+    >
       <h2 className="text-[20px] leading-none">Never counted</h2>
       {pieces.map((p) => (
         <HowMany key={p.piece.id} of={p} />
@@ -56,7 +59,12 @@ function HowMany({ of: { step, at, piece } }: { of: Uncounted }) {
         value={typed}
         onChange={(e) => setTyped(e.target.value)}
       />
-      <KeyButton className="small" disabled={!typed.trim()} onPress={() => void keep()} label={`So many ${many}`}>
+      <KeyButton
+        className="small"
+        disabled={!typed.trim()}
+        onPress={() => void keep()}
+        label={`So many ${many}`}
+      >
         ✓
       </KeyButton>
       <span className="col-span-3">

@@ -11,14 +11,20 @@ const listens = (changed: () => void): (() => void) => {
   window.speechSynthesis.addEventListener("voiceschanged", changed);
   return () => window.speechSynthesis.removeEventListener("voiceschanged", changed);
 };
-/** A voice that this computer has itself: one from the network would be silent in a shop without it, and hears what is said. */
+/**
+ * A voice that this computer has itself: one from the network would be silent in a shop without it, and hears
+ * what is said.
+ */
 const ownVoice = (): SpeechSynthesisVoice | undefined => {
   if (!("speechSynthesis" in window)) return undefined;
   const own = window.speechSynthesis.getVoices().filter((v) => v.localService);
   return own.find((v) => v.lang.startsWith("en")) ?? own[0];
 };
 
-/** Reads each line aloud as it comes, for hands that are full. Where the browser has no voice of its own there is nothing to press. */
+/**
+ * Reads each line aloud as it comes, for hands that are full. Where the browser has no voice of its own there
+ * is nothing to press.
+ */
 export function ReadAloud({ text }: { text: string }) {
   const canSpeak = useSyncExternalStore(listens, () => ownVoice() !== undefined, () => false); // biome-ignore format: three small functions
   const [on, setOn] = useState(() => typeof window !== "undefined" && keptInBrowser(KEY) === "yes");

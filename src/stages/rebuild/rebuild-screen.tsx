@@ -60,12 +60,28 @@ type Sheet = "why" | "tight" | "holes" | "work" | "trouble" | "leftover" | null;
 
 /** Rebuild: one line at a time, large, with the picture taken at the strip, and the ledger beside it. */
 export function RebuildScreen(props: RebuildScreenProps) {
-  const { line, last, count, pictures, noPicture, rows, laid, waits, missing, uncounted, foot, stage, gates } = props;
+  const {
+    line,
+    last,
+    count,
+    pictures,
+    noPicture,
+    rows,
+    laid,
+    waits,
+    missing,
+    uncounted,
+    foot,
+    stage,
+    gates,
+  } = props;
   const { run } = useJob();
   const [sheet, setSheet] = useState<Sheet>(null);
   const toggle = (s: Sheet): void => setSheet(sheet === s ? null : s);
   const again = last && (() => void run(finishLine, { line: last.key, done: false }));
-  const pointAt = pictures.flatMap(({ name, picture: { url, width, height } }) => (width && height ? [{ name, url, width, height }] : []))[0];
+  const pointAt = pictures.flatMap(({ name, picture: { url, width, height } }) =>
+    width && height ? [{ name, url, width, height }] : [],
+  )[0];
   return (
     <div className="grid h-full grid-cols-[minmax(0,4fr)_minmax(0,5.4fr)_minmax(0,2.6fr)] gap-5">
       {sheet === "holes" && line?.words.step && pointAt ? (
@@ -78,7 +94,12 @@ export function RebuildScreen(props: RebuildScreenProps) {
           onClose={() => setSheet(null)}
         />
       ) : (
-        <LinePictures key={line?.key ?? "together"} pictures={pictures} none={noPicture} holes={line?.words.hardware.some(isDrawn) ? line.holes : undefined} />
+        <LinePictures
+          key={line?.key ?? "together"}
+          pictures={pictures}
+          none={noPicture}
+          holes={line?.words.hardware.some(isDrawn) ? line.holes : undefined}
+        />
       )}
       {sheet === "leftover" ? (
         <Leftover laid={laid} onClose={() => setSheet(null)} />
@@ -131,10 +152,20 @@ export function RebuildScreen(props: RebuildScreenProps) {
           <MissingPieces pieces={missing} />
           <NeverCounted pieces={uncounted} />
           <Waits waits={waits} />
-          <Ledger rows={rows} uncounted={uncounted.length} missing={missing.reduce((n, m) => n + m.qty, 0)} foot={foot} />
+          <Ledger
+            rows={rows}
+            uncounted={uncounted.length}
+            missing={missing.reduce((n, m) => n + m.qty, 0)}
+            foot={foot}
+          />
         </div>
         {line && <ReadAloud text={lineAloud(line.words, line.cautions)} />}
-        <KeyButton keyName="K" className="small" pressed={sheet === "leftover"} onPress={() => toggle("leftover")}>
+        <KeyButton
+          keyName="K"
+          className="small"
+          pressed={sheet === "leftover"}
+          onPress={() => toggle("leftover")}
+        >
           Something is left over
         </KeyButton>
       </div>
@@ -184,7 +215,13 @@ function OpenLine({
     return (
       <>
         {head}
-        <TightenPieces key={`tight ${line.key}`} step={words.step} hardware={words.hardware} steps={later} onClose={close} />
+        <TightenPieces
+          key={`tight ${line.key}`}
+          step={words.step}
+          hardware={words.hardware}
+          steps={later}
+          onClose={close}
+        />
       </>
     );
   if (sheet === "trouble" && line.suspects.length)
@@ -197,7 +234,13 @@ function OpenLine({
         </div>
         <LineTrouble key={`trouble ${line.key}`} begin={`No: ${words.title}`} later onClose={close} />
         <div className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_minmax(0,1fr)] gap-1.5">
-          <KeyButton keyName=" " look="main" className="justify-center" onPress={done} disabled={held !== null}>
+          <KeyButton
+            keyName=" "
+            look="main"
+            className="justify-center"
+            onPress={done}
+            disabled={held !== null}
+          >
             Yes, now it is
           </KeyButton>
           <KeyButton
@@ -220,7 +263,9 @@ function OpenLine({
     <>
       {head}
       <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
-        {!(sheet === "trouble" && line.suspects.length > 0) && <LineSays key={`says ${line.key}`} words={words} cautions={line.cautions} holes={line.holes} />}
+        {!(sheet === "trouble" && line.suspects.length > 0) && (
+          <LineSays key={`says ${line.key}`} words={words} cautions={line.cautions} holes={line.holes} />
+        )}
         {(sheet === "why" || line.kind !== "fit") && (
           <ul className="says measured" aria-label="Why here">
             {line.because.map((b, i) => (
@@ -235,15 +280,33 @@ function OpenLine({
         <NotAllThere key={`missing ${line.key}`} line={line.key} hardware={words.hardware} onClose={close} />
       )}
       {sheet === "trouble" && words.ifNot && <p className="says danger">{words.ifNot}</p>}
-      {sheet === "trouble" && <LineTrouble key={`trouble ${line.key}`} begin={words.ifNot ? `No: ${words.title}` : ""} onClose={close} />}
+      {sheet === "trouble" && (
+        <LineTrouble
+          key={`trouble ${line.key}`}
+          begin={words.ifNot ? `No: ${words.title}` : ""}
+          onClose={close}
+        />
+      )}
       <div className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_minmax(0,1fr)_minmax(0,1fr)] gap-1.5">
-        <KeyButton keyName=" " look="main" onPress={done} disabled={held !== null} className="row-span-2 justify-center">
+        <KeyButton
+          keyName=" "
+          look="main"
+          onPress={done}
+          disabled={held !== null}
+          className="row-span-2 justify-center"
+        >
           {line.kind === "check" ? "Yes" : "Done"}
         </KeyButton>
         <KeyButton className="small" keyName="Y" onPress={() => toggle("why")} pressed={sheet === "why"}>
           Why here
         </KeyButton>
-        <KeyButton className="small" keyName="R" look="warn" pressed={sheet === "trouble"} onPress={() => toggle("trouble")}>
+        <KeyButton
+          className="small"
+          keyName="R"
+          look="warn"
+          pressed={sheet === "trouble"}
+          onPress={() => toggle("trouble")}
+        >
           {words.ifNot ? "No" : "Trouble"}
         </KeyButton>
         <KeyButton

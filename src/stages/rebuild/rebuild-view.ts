@@ -81,15 +81,27 @@ export interface RebuildView {
   readonly gates: readonly Gate[];
 }
 
-const stepNumberOf = (job: Job, step: string | undefined): number => job.steps.findIndex((s) => s.id === step) + 1;
+const stepNumberOf = (job: Job, step: string | undefined): number =>
+  job.steps.findIndex((s) => s.id === step) + 1;
 
-/** The pictures of a line: of its step, or, where a lubricant goes in, the one in which its place was pointed at, with what stays dry. Together, it is shown as it came in. */
+/**
+ * The pictures of a line: of its step, or, where a lubricant goes in, the one in which its place was pointed
+ * at, with what stays dry. Together, it is shown as it came in.
+ */
 function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords | undefined): LinePicture[] {
   const shown = (p: JobPicture): LinePicture => {
     const n = stepNumberOf(job, p.step);
     // where the chamber is, is no matter any more
-    const spots = now?.kind === "grease" ? spotsIn({ ...job, points: job.lubePoints }, p.name, now.lubePoint).filter((s) => s.kind !== "room") : [];
-    return { name: p.name, picture: framed(p), spots, words: n ? `before step ${n} came off` : "as it came in" };
+    const spots =
+      now?.kind === "grease"
+        ? spotsIn({ ...job, points: job.lubePoints }, p.name, now.lubePoint).filter((s) => s.kind !== "room")
+        : [];
+    return {
+      name: p.name,
+      picture: framed(p),
+      spots,
+      words: n ? `before step ${n} came off` : "as it came in",
+    };
   };
   if (!now)
     return job.pictures
@@ -97,7 +109,9 @@ function linePictures(job: Job, now: RebuildLine | undefined, words: LineWords |
       .slice(0, 1)
       .map(shown);
   const first = job.pictures.filter((p) => words?.picture !== undefined && p.name === words.picture);
-  const others = job.pictures.filter((p) => words?.step !== undefined && p.step === words.step && !first.includes(p));
+  const others = job.pictures.filter(
+    (p) => words?.step !== undefined && p.step === words.step && !first.includes(p),
+  );
   return [...first, ...others].map(shown);
 }
 
@@ -141,7 +155,11 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     frame: frameOf(
       job,
       undefined,
-      now ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left` : plan.steps.length ? "back together" : "nothing stripped yet",
+      now
+        ? `line ${now.n} of ${plan.steps.length} · about ${minutesLeft} minutes left`
+        : plan.steps.length
+          ? "back together"
+          : "nothing stripped yet",
     ),
     pockets: pocketsToLubricate(job),
     line:
@@ -185,12 +203,22 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
     }),
     later: plan.steps
       .slice(at + 1)
-      .flatMap((l) => (at >= 0 && l.kind === "fit" && l.undoes !== words?.step ? [{ id: l.undoes, says: stepThing(job, l.undoes) }] : [])),
+      .flatMap((l) =>
+        at >= 0 && l.kind === "fit" && l.undoes !== words?.step
+          ? [{ id: l.undoes, says: stepThing(job, l.undoes) }]
+          : [],
+      ),
     waits,
     held: (step !== undefined && waits.find((w) => w.holds === step)) || null,
     missing: missing.map(({ step: at, piece, qty }) => {
       const picture = job.pictures.find((p) => p.step === at);
-      return { step: at, at: stepThing(job, at), piece, qty, ...(picture && { picture: { name: picture.name, url: pictureUrl(picture.sha256, true) } }) };
+      return {
+        step: at,
+        at: stepThing(job, at),
+        piece,
+        qty,
+        ...(picture && { picture: { name: picture.name, url: pictureUrl(picture.sha256, true) } }),
+      };
     }),
     uncounted: uncountedOf(job).map(({ step, piece }) => ({ step, at: stepThing(job, step), piece })),
     places: placesToWork(job),

@@ -25,7 +25,8 @@ describe("the plan at the bench", () => {
   it("is gone through from its first line to its last, the ledger emptying with it", async () => {
     const number = await pumpAt("rebuild");
     const lines = await keys(number);
-    const lying = async (): Promise<number> => (await view(number)).rows.reduce((n, r) => n + r.out - r.back, 0);
+    const lying = async (): Promise<number> =>
+      (await view(number)).rows.reduce((n, r) => n + r.out - r.back, 0);
     // four screws, lid, wheel and seal
     expect(await lying()).toBe(7);
     for (const [i, line] of lines.entries()) {
@@ -49,7 +50,14 @@ describe("the plan at the bench", () => {
     expect((await view(number)).pockets[3]?.emptied).toBe(true);
   });
   it("draws screws down in passes where they press a gasket, and a row from its middle", async () => {
-    const screws = (at: string) => ({ id: "h1", kind: "screw", qty: 6, thread: "M4", at, tighten: { torqueNm: 2 } });
+    const screws = (at: string) => ({
+      id: "h1",
+      kind: "screw",
+      qty: 6,
+      thread: "M4",
+      at,
+      tighten: { torqueNm: 2 },
+    });
     const lines = async (at: string, under: object) => {
       const number = await pumpAt("rebuild", {
         parts: [{ id: "p1", name: "pump lid", kind: "cover" }],
@@ -73,7 +81,10 @@ describe("the plan at the bench", () => {
   });
   it("shows at a lubricant's line where it goes and what stays dry, in the picture that was pointed at", async () => {
     const number = await pumpAt("rebuild");
-    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s3" });
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), {
+      role: "step",
+      step: "s3",
+    });
     const at = (x: number) => ({ picture: picture.name, x, y: 0.5 });
     const db = await database();
     const { id } = await db("jobs").where({ number }).first("id");
@@ -82,7 +93,14 @@ describe("the plan at the bench", () => {
     await db("jobs")
       .where({ id })
       .update(records.jobs.write({ chambers: [chamber] }));
-    const point = { id: "g1", part: "p2", when: "after-fit" as const, where: "teeth", chamber: "c1", spot: at(0.2) };
+    const point = {
+      id: "g1",
+      part: "p2",
+      when: "after-fit" as const,
+      where: "teeth",
+      chamber: "c1",
+      spot: at(0.2),
+    };
     await db("lube_points").insert({ job_id: id, position: 1, ...records.lube_points.write(point) });
     const shown: Record<string, Awaited<ReturnType<typeof view>>> = {};
     for (const key of await keys(number)) {
@@ -125,15 +143,22 @@ describe("a line", () => {
   });
   it("of another plan is told so", async () => {
     const number = await pumpAt("rebuild");
-    expect(refusal(await finish(number, "undo:s99"))).toBe("line: The plan has changed; look at it as it is now");
-    expect(refusal(await finishLine({ number: "J-9999", version: 1, line: "undo:s1", done: true }))).toMatch(/no job J-9999/);
+    expect(refusal(await finish(number, "undo:s99"))).toBe(
+      "line: The plan has changed; look at it as it is now",
+    );
+    expect(refusal(await finishLine({ number: "J-9999", version: 1, line: "undo:s1", done: true }))).toMatch(
+      /no job J-9999/,
+    );
   });
   it("from a screen that is behind is not written", async () => {
     const number = await pumpAt("rebuild");
     const [first = ""] = await keys(number);
     const { version } = await job(number);
     await finish(number, first);
-    expect(await finishLine({ number, version, line: first, done: false })).toMatchObject({ ok: false, stale: [{ what: expect.stringMatching(/^done: /) }] });
+    expect(await finishLine({ number, version, line: first, done: false })).toMatchObject({
+      ok: false,
+      stale: [{ what: expect.stringMatching(/^done: /) }],
+    });
     expect((await job(number)).linesDone).toEqual([first]);
   });
 });
@@ -141,7 +166,8 @@ describe("a line", () => {
 describe("what must happen around a step's return", () => {
   it("is said while it goes back, and is a line from then on; what was said before keeps its place and its done lines", async () => {
     const number = await pumpAt("rebuild");
-    const say = (when: "before" | "after" | "closing" | "end", says: string, step = "s4") => press(sayForReturn, number, { step, when, says });
+    const say = (when: "before" | "after" | "closing" | "end", says: string, step = "s4") =>
+      press(sayForReturn, number, { step, when, says });
     expect(await say("before", "warm the seat")).toMatchObject({ ok: true });
     expect((await view(number)).line).toMatchObject({
       key: "mind:s4:before:warm the seat",
@@ -153,7 +179,10 @@ describe("what must happen around a step's return", () => {
     expect(lines[0]).toBe("mind:s4:before:warm the seat");
     expect(lines.at(-1)).toBe("mind:s4:end:run it dry for a minute");
     expect((await view(number)).line?.key).toBe(lines[1]);
-    expect((await job(number)).steps.find((s) => s.id === "s4")).toMatchObject({ title: "Shaft seal", back: [{ says: "warm the seat" }, { when: "end" }] });
+    expect((await job(number)).steps.find((s) => s.id === "s4")).toMatchObject({
+      title: "Shaft seal",
+      back: [{ says: "warm the seat" }, { when: "end" }],
+    });
     expect(refusal(await say("after", " "))).toBe("says: Say what is to be done");
     expect(refusal(await say("after", "turn it", "s99"))).toMatch(/Mat/);
   });
@@ -162,9 +191,13 @@ describe("what must happen around a step's return", () => {
 describe("trouble", () => {
   it("goes into the history, and the line stays open", async () => {
     const number = await pumpAt("rebuild");
-    expect(await press(noteTrouble, number, { says: "  lid does not lie flat " })).toMatchObject({ ok: true });
+    expect(await press(noteTrouble, number, { says: "  lid does not lie flat " })).toMatchObject({
+      ok: true,
+    });
     expect((await jobHistory(number))[0]?.what).toBe("trouble at the rebuild: lid does not lie flat");
     expect((await job(number)).linesDone).toEqual([]);
-    expect(refusal(await press(noteTrouble, number, { says: " x " }))).toBe("says: Say in a few words what is wrong");
+    expect(refusal(await press(noteTrouble, number, { says: " x " }))).toBe(
+      "says: Say in a few words what is wrong",
+    );
   });
 });

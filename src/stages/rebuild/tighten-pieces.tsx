@@ -12,7 +12,10 @@ import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { sayHowTight } from "./actions";
 
-/** How tight the pieces of the line go, said where they are drawn; of pieces that differ, each for itself. It stands in the record from now on. */
+/**
+ * How tight the pieces of the line go, said where they are drawn; of pieces that differ, each for itself. It
+ * stands in the record from now on.
+ */
 export function TightenPieces({
   step,
   hardware,
@@ -37,11 +40,15 @@ export function TightenPieces({
     setTight((id === null ? first : pieces.find((h) => h.id === id))?.tighten);
   };
   const keep = async (): Promise<void> => {
-    if (fault.took(await run(sayHowTight, { step, pieces: asked.map((h) => h.id), tighten: tight ?? null }))) onClose();
+    if (fault.took(await run(sayHowTight, { step, pieces: asked.map((h) => h.id), tighten: tight ?? null })))
+      onClose();
   };
   useClose(onClose);
   return (
-    <section aria-label="How tight" className="flex flex-col gap-1.5 border-l-[6px] border-base-content bg-base-200 p-2">
+    <section
+      aria-label="How tight"
+      className="flex flex-col gap-1.5 border-l-[6px] border-base-content bg-base-200 p-2"
+    >
       {pieces.length > 1 && (
         <div className="flex flex-wrap gap-1.5">
           <SmallChoice pressed={one === null} onPress={() => pick(null)}>

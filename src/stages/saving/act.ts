@@ -9,10 +9,19 @@ import { asSent, DoneBefore } from "@/store/sending";
 import { notDone, troubleIn } from "@/store/trouble";
 import { sendingOf } from "./action-input";
 
-/** What every action answers: the job's new version, or a sentence with the place it belongs to, or what changed on another screen. */
+/**
+ * What every action answers: the job's new version, or a sentence with the place it belongs to, or what
+ * changed on another screen.
+ */
 export type ActionResult =
   | { readonly ok: true; readonly version: number }
-  | { readonly ok: false; readonly path: string; readonly says: string; readonly stale?: readonly HistoryLine[]; readonly again?: "when it answers" | "now" };
+  | {
+      readonly ok: false;
+      readonly path: string;
+      readonly says: string;
+      readonly stale?: readonly HistoryLine[];
+      readonly again?: "when it answers" | "now";
+    };
 
 /**
  * The way of every server action: see who it is, read the input, decide and write, say what came of it.
@@ -32,7 +41,13 @@ export async function act<T extends { number: string }>(
     revalidatePath(`/jobs/${read.number}`, "layout");
     return { ok: true, version };
   } catch (e) {
-    if (e instanceof StaleSave) return { ok: false, path: "", says: "This screen is out of date; nothing was overwritten.", stale: e.changes };
+    if (e instanceof StaleSave)
+      return {
+        ok: false,
+        path: "",
+        says: "This screen is out of date; nothing was overwritten.",
+        stale: e.changes,
+      };
     if (e instanceof Fault) return { ok: false, path: e.path, says: capital(e.says) };
     const trouble = troubleIn(e);
     if (trouble) return { ok: false, path: "", says: notDone("Not saved", trouble) };
@@ -47,5 +62,8 @@ const doneBefore = (e: unknown): number => {
 };
 
 /** The same for what the front desk may do too. */
-export const actAtDesk = <T extends { number: string }>(schema: z.ZodType<T>, input: unknown, work: (read: T) => Promise<number>): Promise<ActionResult> =>
-  act(schema, input, work, "desk");
+export const actAtDesk = <T extends { number: string }>(
+  schema: z.ZodType<T>,
+  input: unknown,
+  work: (read: T) => Promise<number>,
+): Promise<ActionResult> => act(schema, input, work, "desk");

@@ -1,7 +1,9 @@
 /**
- * A thing that is kept whole and changed bit by bit, each change built on the one before it although the shop has not answered yet.
+ * A thing that is kept whole and changed bit by bit, each change built on the one before it although the shop
+ * has not answered yet.
  *
- * A page that was made between two changes knows the first and not the second: while anything is on its way, what comes from the shop is not built on.
+ * A page that was made between two changes knows the first and not the second: while anything is on its way,
+ * what comes from the shop is not built on.
  */
 export class BuiltOn<T> {
   private latest: T;
@@ -22,11 +24,15 @@ export class BuiltOn<T> {
   }
 
   /**
-   * Changes it and keeps it. What is refused is no longer built on, unless something was built on it meanwhile.
+   * Changes it and keeps it. What is refused is no longer built on, unless something was built on it
+   * meanwhile.
    *
    * @param keep answers whether the shop has it
    */
-  async change<R extends { readonly ok: boolean }>(how: (now: T) => T, keep: (next: T) => Promise<R>): Promise<R> {
+  async change<R extends { readonly ok: boolean }>(
+    how: (now: T) => T,
+    keep: (next: T) => Promise<R>,
+  ): Promise<R> {
     const before = this.latest;
     const next = how(before);
     this.latest = next;

@@ -37,7 +37,10 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-/** A hand types; a draft is kept in the browser before it is carried. Each test has a field of its own: a way outlives its screen. */
+/**
+ * A hand types; a draft is kept in the browser before it is carried. Each test has a field of its own: a way
+ * outlives its screen.
+ */
 let fields = 0;
 function hand(): { key: string; type: (what: string) => void } {
   const at = { number: "J-0001", field: `field${++fields}` };

@@ -9,7 +9,10 @@ const AGAIN_MS = 4000;
 /** So long an answer is waited for, ms: a draft may be sent twice without harm. */
 const LOST_MS = 5000;
 
-/** What a page may still send while it is being left, bytes: the browsers' own limit is 64 KiB for all together. */
+/**
+ * What a page may still send while it is being left, bytes: the browsers' own limit is 64 KiB for all
+ * together.
+ */
 const SENT_ON_LEAVING = 30_000;
 
 /** A draft on its way: of which job and field, and where the browser keeps it meanwhile. */
@@ -34,8 +37,10 @@ interface Way {
 const ways = new Map<string, Way>();
 
 /**
- * Brings a draft to the shop by a request of its own, not by a server action: those stand in one line with the pages that are fetched, and are
- * lost when a screen is left. One at a time for each field, so that an earlier one never arrives behind a later one; what the shop did not
+ * Brings a draft to the shop by a request of its own, not by a server action: those stand in one line with
+ * the pages that are fetched, and are
+ * lost when a screen is left. One at a time for each field, so that an earlier one never arrives behind a
+ * later one; what the shop did not
  * take is sent again until it does.
  */
 export function carryDraft(draft: Draft, pause = PAUSE_MS): void {
@@ -60,7 +65,9 @@ async function go(key: string, way: Way): Promise<void> {
   else if (taken === "again" && keptInBrowser(key) === draft.text) carryDraft(draft, AGAIN_MS);
 }
 
-/** Whether the shop took it, may take it later, or does not take it from here: it then stays in the browser. */
+/**
+ * Whether the shop took it, may take it later, or does not take it from here: it then stays in the browser.
+ */
 async function send({ number, field, text, blank }: Draft): Promise<"taken" | "again" | "refused"> {
   const body = JSON.stringify({ field, value: blank ? null : jsonFrom(text) });
   try {

@@ -1,7 +1,17 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { createContext, type ReactNode, type RefObject, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
+import {
+  createContext,
+  type ReactNode,
+  type RefObject,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { z } from "zod";
 import { askShop, inTime, unreached, whatFailed } from "@/ui/ask-shop";
 import type { ActionResult } from "./act";
@@ -31,7 +41,10 @@ const versionSeen = z.object({ version: z.int() });
 /** How often a screen looks whether somebody else changed the job, ms. */
 const LOOK_MS = 1000;
 
-/** Follows what other screens do to the job: looks at its version once a second and fetches the page again when it has moved. */
+/**
+ * Follows what other screens do to the job: looks at its version once a second and fetches the page again
+ * when it has moved.
+ */
 function useFollow(number: string, seen: RefObject<number>, enabled: boolean): void {
   const router = useRouter();
   const fetched = useRef(0);
@@ -51,10 +64,22 @@ function useFollow(number: string, seen: RefObject<number>, enabled: boolean): v
 }
 
 /** Said where something is sent from a screen that had not heard that what it sent before was done. */
-const ARRIVED = "Not done yet: what was sent before did arrive, and is shown now. Press once more if this is still wanted.";
+const ARRIVED =
+  "Not done yet: what was sent before did arrive, and is shown now. Press once more if this is still wanted.";
 
-/** Holds the version a screen shows, sends its actions one after the other, and says so when the screen is behind. */
-export function JobProvider({ number, version, children }: { number: string; version: number; children: ReactNode }) {
+/**
+ * Holds the version a screen shows, sends its actions one after the other, and says so when the screen is
+ * behind.
+ */
+export function JobProvider({
+  number,
+  version,
+  children,
+}: {
+  number: string;
+  version: number;
+  children: ReactNode;
+}) {
   const router = useRouter();
   const seen = useRef(version);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -73,7 +98,9 @@ export function JobProvider({ number, version, children }: { number: string; ver
         const text = JSON.stringify(input);
         const name = unanswered.current.nameFor(action, text);
         try {
-          const result = await inTime(action({ number, version: seen.current, ...input, sending: name } as never));
+          const result = await inTime(
+            action({ number, version: seen.current, ...input, sending: name } as never),
+          );
           const last = !result.ok && result.stale?.at(-1);
           if (last && unanswered.current.explains(result.stale ?? [])) {
             seen.current = Math.max(seen.current, last.version);
@@ -99,7 +126,8 @@ export function JobProvider({ number, version, children }: { number: string; ver
     },
     [number, router],
   );
-  // a jump of more than one means that somebody else was here too: keep the old version, so that the next save is refused
+  // a jump of more than one means that somebody else was here too: keep the old version, so that the next
+  // save is refused
   const sawVersion = useCallback((v: number) => {
     if (v === seen.current + 1) seen.current = v;
   }, []);
@@ -108,7 +136,10 @@ export function JobProvider({ number, version, children }: { number: string; ver
   return (
     <Context.Provider value={context}>
       {(stale || fault) && (
-        <div role="alert" className="fixed inset-x-0 top-[118px] z-40 mx-auto max-w-[900px] border-2 border-error bg-base-100 p-4 text-[20px] shadow-lg">
+        <div
+          role="alert"
+          className="fixed inset-x-0 top-[118px] z-40 mx-auto max-w-[900px] border-2 border-error bg-base-100 p-4 text-[20px] shadow-lg"
+        >
           {stale ? (
             <>
               <p className="font-bold text-error">This screen is out of date; nothing was overwritten.</p>

@@ -27,7 +27,10 @@ export interface SavedFieldProps {
   className?: string;
 }
 
-/** What is kept of a field in the browser: what was typed, what the job said then, and what was sent and not answered. */
+/**
+ * What is kept of a field in the browser: what was typed, what the job said then, and what was sent and not
+ * answered.
+ */
 const keptField = z.object({ text: z.string(), base: z.string(), sent: z.array(z.string()).default([]) });
 
 const PAUSE_MS = 450;
@@ -35,10 +38,24 @@ const RETRY_MS = 4000;
 const MOST_SENT = 20;
 
 /**
- * A field that saves what is typed at once: each stroke is kept in the browser, and sent after a short pause or on leaving the field. After a
- * reload, what had not reached the shop is sent again; if somebody else changed the field meanwhile, both are shown.
+ * A field that saves what is typed at once: each stroke is kept in the browser, and sent after a short pause
+ * or on leaving the field. After a
+ * reload, what had not reached the shop is sent again; if somebody else changed the field meanwhile, both are
+ * shown.
  */
-export function SavedField({ label, name, value, save, rows, figure, type = "text", hint, known, keyName, className = "" }: SavedFieldProps) {
+export function SavedField({
+  label,
+  name,
+  value,
+  save,
+  rows,
+  figure,
+  type = "text",
+  hint,
+  known,
+  keyName,
+  className = "",
+}: SavedFieldProps) {
   const { number, say } = useJob();
   const id = useId();
   const key = `${number}:${name}`;
@@ -54,7 +71,11 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
   const refused = useRef(false);
   const shown = useRef(false);
 
-  const keep = useCallback((text: string): void => void keepInBrowser(key, JSON.stringify({ text, base: base.current, sent: sent.current })), [key]);
+  const keep = useCallback(
+    (text: string): void =>
+      void keepInBrowser(key, JSON.stringify({ text, base: base.current, sent: sent.current })),
+    [key],
+  );
   const send = useCallback(
     async (said: string) => {
       clearTimeout(timer.current);
@@ -176,7 +197,11 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
       <label className={keyName ? "words !inline" : "words"} htmlFor={id}>
         {label}
       </label>
-      {rows ? <textarea rows={rows} {...shared} /> : <input type={type} autoComplete="off" list={known ? `${id}-list` : undefined} {...shared} />}
+      {rows ? (
+        <textarea rows={rows} {...shared} />
+      ) : (
+        <input type={type} autoComplete="off" list={known ? `${id}-list` : undefined} {...shared} />
+      )}
       {known && (
         <datalist id={`${id}-list`}>
           {heard.words.map((word) => (
@@ -185,7 +210,11 @@ export function SavedField({ label, name, value, save, rows, figure, type = "tex
         </datalist>
       )}
       {(fault || hint) && (
-        <p id={`${id}-says`} role={fault ? "alert" : undefined} className={fault ? "text-[18px] font-semibold text-error" : "hush text-[17px]"}>
+        <p
+          id={`${id}-says`}
+          role={fault ? "alert" : undefined}
+          className={fault ? "text-[18px] font-semibold text-error" : "hush text-[17px]"}
+        >
           {fault ?? hint}
         </p>
       )}

@@ -6,11 +6,16 @@ interface Sent {
   readonly input: string;
 }
 
-/** So many unanswered sendings are remembered: a screen that types into a shop that is away sends one every few seconds. */
+/**
+ * So many unanswered sendings are remembered: a screen that types into a shop that is away sends one every
+ * few seconds.
+ */
 const MOST = 200;
 
 /**
- * What a screen sent and had no answer to. It may have been done or not; both are lived with: the same thing sent again bears the same name, so that it is done once, and a change of ours that the screen never heard of is not
+ * What a screen sent and had no answer to. It may have been done or not; both are lived with: the same thing
+ * sent again bears the same name, so that it is done once, and a change of ours that the screen never heard
+ * of is not
  * taken for somebody else's.
  */
 export class Unanswered {
@@ -30,7 +35,9 @@ export class Unanswered {
     this.sent = this.sent.filter((s) => s.name !== name);
   }
 
-  /** The screen shows the job anew: what was done of it is in sight now, and pressing the same means it anew. */
+  /**
+   * The screen shows the job anew: what was done of it is in sight now, and pressing the same means it anew.
+   */
   clear(): void {
     this.sent = [];
   }

@@ -6,7 +6,10 @@ import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/br
 import { carryDraft, draftKey } from "./draft-carrier";
 import { useJob } from "./job-context";
 
-/** So long a copy that the shop has is still looked at, ms: a page that was on its way while it was saved does not show it yet. */
+/**
+ * So long a copy that the shop has is still looked at, ms: a page that was on its way while it was saved does
+ * not show it yet.
+ */
 const ON_ITS_WAY_MS = 15_000;
 
 /** What was kept, read by its schema; undefined: nothing was kept, or it is not of this form. */
@@ -17,13 +20,19 @@ function readAs<T>(schema: z.ZodType<T>, kept: unknown): T | undefined {
 }
 
 /**
- * State that outlives the screen: kept in the browser at each change and in the shop a moment later, until it is set back to its empty value.
+ * State that outlives the screen: kept in the browser at each change and in the shop a moment later, until it
+ * is set back to its empty value.
  * What the browser still holds wins over what the shop had when the page was made.
  *
  * @param kept what the shop had
  * @param schema what a draft of this field is; the same object at each render
  */
-export function useDraft<T>(field: string, kept: unknown, schema: z.ZodType<T>, empty: T): [T, (next: T | ((now: T) => T)) => void] {
+export function useDraft<T>(
+  field: string,
+  kept: unknown,
+  schema: z.ZodType<T>,
+  empty: T,
+): [T, (next: T | ((now: T) => T)) => void] {
   const { number } = useJob();
   const key = draftKey(number, field);
   const emptyText = JSON.stringify(empty);
@@ -58,7 +67,10 @@ export const typedFields = z.record(z.string(), z.string());
 
 const savedCopy = z.object({ text: z.string(), at: z.number() });
 
-/** What the browser holds of a draft, and whether the shop has never had it; undefined: nothing that is still looked at. */
+/**
+ * What the browser holds of a draft, and whether the shop has never had it; undefined: nothing that is still
+ * looked at.
+ */
 function heldInBrowser(key: string): { readonly draft: unknown; readonly unsaved: boolean } | undefined {
   const unsaved = jsonFrom(keptInBrowser(key));
   if (unsaved !== undefined) return { draft: unsaved, unsaved: true };

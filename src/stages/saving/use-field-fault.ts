@@ -4,7 +4,10 @@ import { useEffect, useRef, useState } from "react";
 import type { ActionResult } from "./act";
 import { useJob } from "./job-context";
 
-/** What was wrong with a form of several fields, said at the field where it came in and not above the screen as well. */
+/**
+ * What was wrong with a form of several fields, said at the field where it came in and not above the screen
+ * as well.
+ */
 export function useFieldFault(): {
   /** what is wrong with a field; null: nothing */
   readonly at: (field: string) => string | null;
@@ -27,7 +30,8 @@ export function useFieldFault(): {
     elsewhere: (...fields) => (fault && !fields.includes(fault.field) ? fault.says : null),
     took: (result) => {
       setFault(result.ok ? null : { field: result.path, says: result.says });
-      // what is out of date is said above, with what changed; so is what has no field any more, because the form was left meanwhile
+      // what is out of date is said above, with what changed; so is what has no field any more, because the
+      // form was left meanwhile
       if (shown.current && !result.ok && !result.stale && !result.again) say(null);
       return result.ok;
     },

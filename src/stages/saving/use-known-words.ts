@@ -5,11 +5,15 @@ import { useCallback, useEffect, useRef, useState } from "react";
 const PAUSE_MS = 150;
 
 /**
- * What the shop has heard before, as somebody types: asked for when the field is entered and after each pause.
+ * What the shop has heard before, as somebody types: asked for when the field is entered and after each
+ * pause.
  *
  * @param from where to ask, `/api/known/maker`; undefined: nowhere
  */
-export function useKnownWords(from: string | undefined): { words: readonly string[]; ask: (typed: string) => void } {
+export function useKnownWords(from: string | undefined): {
+  words: readonly string[];
+  ask: (typed: string) => void;
+} {
   const [words, setWords] = useState<readonly string[]>([]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const asked = useRef(0);

@@ -7,7 +7,16 @@ import { grey, job, testShop } from "@/store/test-shop";
 import { unpack } from "@/ui/packed";
 import type { Pocket } from "@/ui/pocket";
 import { press, pumpAt, refusal } from "../test-unit";
-import { answerSafety, cameOutAsOne, layStepDown, saveMarks, setNeeds, setStripFinished, slideTo, takeBack } from "./actions";
+import {
+  answerSafety,
+  cameOutAsOne,
+  layStepDown,
+  saveMarks,
+  setNeeds,
+  setStripFinished,
+  slideTo,
+  takeBack,
+} from "./actions";
 import { laidWith, matWith, recordedOnItsWay } from "./laying";
 import { EMPTY, type OpenStep } from "./open-step";
 import { laidStepOf, stripView } from "./strip-view";
@@ -28,7 +37,8 @@ const recorded = (what: string, more: Partial<Step> = {}): Step => ({
   facts: {},
   ...more,
 });
-const lay = (number: string, step: Step, editing: string | null = null) => press(layStepDown, number, { editing, step });
+const lay = (number: string, step: Step, editing: string | null = null) =>
+  press(layStepDown, number, { editing, step });
 const clipper = async (): Promise<string> => {
   const number = await createJob({
     kind: "hair clipper",
@@ -39,38 +49,61 @@ const clipper = async (): Promise<string> => {
     consent: true,
     stage: "strip",
   });
-  for (const { gate } of gatesOf(await job(number), "strip")) if (gate.startsWith("safety:")) await press(answerSafety, number, { gate: gate.slice(7) });
+  for (const { gate } of gatesOf(await job(number), "strip"))
+    if (gate.startsWith("safety:")) await press(answerSafety, number, { gate: gate.slice(7) });
   return number;
 };
 const titles = async (number: string) => (await stripView(number))?.pockets.map((p) => p.title);
 
 describe("the safety gate", () => {
   it("stands before the recorder until each of its questions has an answer or a reason", async () => {
-    const number = await createJob({ kind: "hair clipper", supplies: ["battery"], hazards: ["blade"], stage: "strip" });
+    const number = await createJob({
+      kind: "hair clipper",
+      supplies: ["battery"],
+      hazards: ["blade"],
+      stage: "strip",
+    });
     const gate = async () => {
       const view = await stripView(number);
       return view && "gate" in view ? view.gate : undefined;
     };
     const asked = (await gate())?.questions.map((q) => q.gate) ?? [];
     expect(asked.length).toBeGreaterThan(1);
-    expect(refusal(await press(answerSafety, number, { gate: "vacuum" }))).toBe("gate: This unit is not asked that");
-    expect(refusal(await press(answerSafety, number, { gate: asked[0] ?? "", skipped: " x " }))).toBe("reason: Write down why it is skipped");
+    expect(refusal(await press(answerSafety, number, { gate: "vacuum" }))).toBe(
+      "gate: This unit is not asked that",
+    );
+    expect(refusal(await press(answerSafety, number, { gate: asked[0] ?? "", skipped: " x " }))).toBe(
+      "reason: Write down why it is skipped",
+    );
     for (const g of asked.slice(1)) await press(answerSafety, number, { gate: g });
     expect((await gate())?.answered).toEqual(asked.slice(1));
-    await press(answerSafety, number, { gate: asked[0] ?? "", skipped: "cells were taken out at the counter" });
+    await press(answerSafety, number, {
+      gate: asked[0] ?? "",
+      skipped: "cells were taken out at the counter",
+    });
     const view = await stripView(number);
     expect(view).toHaveProperty("recorder");
     expect(view?.frame.skipped).toEqual(["cells were taken out at the counter"]);
   });
   it("skipped for what drives the unit is working live: asked about at every step until it is shut off, and not on the customer’s sheet", async () => {
-    const number = await createJob({ kind: "trace heater", supplies: ["mains"], hazards: ["heat"], stage: "strip" });
-    await press(answerSafety, number, { gate: "unplugged", skipped: "fault shows only under current, second person at the switch" });
+    const number = await createJob({
+      kind: "trace heater",
+      supplies: ["mains"],
+      hazards: ["heat"],
+      stage: "strip",
+    });
+    await press(answerSafety, number, {
+      gate: "unplugged",
+      skipped: "fault shows only under current, second person at the switch",
+    });
     for (const g of ["heat", "code"]) await press(answerSafety, number, { gate: g });
     const live = async () => {
       const view = await stripView(number);
       return view && "recorder" in view ? view.recorder.live : undefined;
     };
-    expect(await live()).toEqual([{ gate: "unplugged", why: "fault shows only under current, second person at the switch" }]);
+    expect(await live()).toEqual([
+      { gate: "unplugged", why: "fault shows only under current, second person at the switch" },
+    ]);
     expect((await stripView(number))?.frame.skipped).toHaveLength(1);
     await press(answerSafety, number, { gate: "unplugged" });
     expect(await live()).toEqual([]);
@@ -117,11 +150,31 @@ describe("a strip", () => {
 
 describe("a step that cannot be", () => {
   it.each<[string, Partial<Step> & { what?: string }, RegExp]>([
-    ["with half a screw", { hardware: [{ kind: "screw", qty: 0.5 }] }, /hardware\[0\]\.qty: Must be a whole number/],
-    ["with a screw of four metres", { hardware: [{ kind: "screw", qty: 1, lengthMm: 4000 }] }, /longest that is believed/],
-    ["with more pieces than a bench holds", { hardware: [{ kind: "screw", qty: 99_999 }] }, /maximum \d+ pieces/i],
-    ["with a stack of what it does not have", { stack: ["p0", "h4"] }, /^stack\[1\]: Is no piece of this step/],
-    ["that needs a step that there is not", { needs: ["s44"] }, /^step: That step is not on the Mat any more/],
+    [
+      "with half a screw",
+      { hardware: [{ kind: "screw", qty: 0.5 }] },
+      /hardware\[0\]\.qty: Must be a whole number/,
+    ],
+    [
+      "with a screw of four metres",
+      { hardware: [{ kind: "screw", qty: 1, lengthMm: 4000 }] },
+      /longest that is believed/,
+    ],
+    [
+      "with more pieces than a bench holds",
+      { hardware: [{ kind: "screw", qty: 99_999 }] },
+      /maximum \d+ pieces/i,
+    ],
+    [
+      "with a stack of what it does not have",
+      { stack: ["p0", "h4"] },
+      /^stack\[1\]: Is no piece of this step/,
+    ],
+    [
+      "that needs a step that there is not",
+      { needs: ["s44"] },
+      /^step: That step is not on the Mat any more/,
+    ],
     ["with nothing in it", { what: " , " }, /^what: Say what came off/],
   ])("%s is refused with a sentence, and the Mat is as it was", async (_, wrong, says) => {
     const number = await clipper();
@@ -136,7 +189,9 @@ describe("a step that cannot be", () => {
     expect(refusal(await press(setNeeds, number, { step: "s1", needs: ["s4"] }))).toMatch(
       /wait for each other in a circle: .*lid screws \(step 1\).*Shaft seal \(step 4\)/,
     );
-    expect(refusal(await press(setNeeds, number, { step: "s9", needs: [] }))).toBe("step: That step is not on the Mat any more");
+    expect(refusal(await press(setNeeds, number, { step: "s9", needs: [] }))).toBe(
+      "step: That step is not on the Mat any more",
+    );
     expect((await job(number)).steps[0]?.needs).toEqual([]);
   });
   it("and what was done is told by the names of the steps too", async () => {
@@ -155,11 +210,23 @@ describe("a step that cannot be", () => {
   it("and marks on a picture that is not there", async () => {
     const number = await pumpAt("strip");
     const marks = [{ kind: "ring" as const, at: [0.5, 0.5] as [number, number], radius: 0.1 }];
-    expect(refusal(await press(saveMarks, number, { picture: "0007.jpg", marks }))).toBe("picture: There is no picture 0007.jpg");
-    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), { role: "step", step: "s2" });
+    expect(refusal(await press(saveMarks, number, { picture: "0007.jpg", marks }))).toBe(
+      "picture: There is no picture 0007.jpg",
+    );
+    const { picture } = await addPicture(number, await grey().jpeg().toBuffer(), {
+      role: "step",
+      step: "s2",
+    });
     expect(await press(saveMarks, number, { picture: picture.name, marks })).toMatchObject({ ok: true });
     expect((await job(number)).pictures[0]?.marks).toEqual(marks);
-    expect(refusal(await press(saveMarks, number, { picture: picture.name, marks: [{ ...marks[0], radius: 0 }] as never }))).toMatch(/^marks\[0\]/);
+    expect(
+      refusal(
+        await press(saveMarks, number, {
+          picture: picture.name,
+          marks: [{ ...marks[0], radius: 0 }] as never,
+        }),
+      ),
+    ).toMatch(/^marks\[0\]/);
   });
 });
 
@@ -172,7 +239,10 @@ describe("what lies on the Mat before the shop has it", () => {
   /** As the shop shows it, without the names that only it gives. */
   const looks = (pockets: readonly Pocket[]) => {
     const bundles = [...new Set(pockets.map((p) => p.bundle))];
-    return pockets.map(({ step: _s, onItsWay: _o, lookAlike: _l, bundle, ...p }) => ({ ...p, bundle: bundle && bundles.indexOf(bundle) }));
+    return pockets.map(({ step: _s, onItsWay: _o, lookAlike: _l, bundle, ...p }) => ({
+      ...p,
+      bundle: bundle && bundles.indexOf(bundle),
+    }));
   };
   it("looks as it will once the shop has it", async () => {
     const number = await clipper();
@@ -191,12 +261,20 @@ describe("what lies on the Mat before the shop has it", () => {
     const shown = matWith(then.pockets, onTheWay, () => undefined);
     expect(shown.slice(1).every((p) => p.onItsWay)).toBe(true);
     expect(shown.map((p) => p.step).slice(1)).toEqual(onTheWay.map((s) => s.open.key));
-    const hardware = laidWith(then.laid, onTheWay, then.pockets.length).flatMap((l) => (l.hardware.length ? [[l.step, l.hardware]] : []));
-    for (const step of onTheWay) expect(await lay(number, recordedOnItsWay(step) as Step)).toMatchObject({ ok: true });
+    const hardware = laidWith(then.laid, onTheWay, then.pockets.length).flatMap((l) =>
+      l.hardware.length ? [[l.step, l.hardware]] : [],
+    );
+    for (const step of onTheWay)
+      expect(await lay(number, recordedOnItsWay(step) as Step)).toMatchObject({ ok: true });
     const now = await mat(number);
     expect(now.pockets).toHaveLength(8);
     expect(looks(shown)).toEqual(looks(now.pockets));
-    expect(hardware).toEqual(now.laid.map((l) => [l.step, l.hardware.map(({ id: _id, ...h }: { id?: string } & (typeof l.hardware)[number]) => h)]));
+    expect(hardware).toEqual(
+      now.laid.map((l) => [
+        l.step,
+        l.hardware.map(({ id: _id, ...h }: { id?: string } & (typeof l.hardware)[number]) => h),
+      ]),
+    );
   });
   it("is what the shop has where nothing is on its way", async () => {
     const number = await clipper();
@@ -207,8 +285,18 @@ describe("what lies on the Mat before the shop has it", () => {
   });
   it("has the picture that was taken for it", async () => {
     const number = await clipper();
-    const [shown] = matWith([], [{ open: { ...EMPTY, key: "k", what: "output wheel" }, at: 0 }], (key) => `picture of ${key}`);
-    expect(shown).toEqual({ step: "k", title: "output wheel", thumb: "picture of k", onItsWay: true, partKind: "gear" });
+    const [shown] = matWith(
+      [],
+      [{ open: { ...EMPTY, key: "k", what: "output wheel" }, at: 0 }],
+      (key) => `picture of ${key}`,
+    );
+    expect(shown).toEqual({
+      step: "k",
+      title: "output wheel",
+      thumb: "picture of k",
+      onItsWay: true,
+      partKind: "gear",
+    });
     expect(await mat(number)).toEqual({ pockets: [], laid: [] });
   });
 });

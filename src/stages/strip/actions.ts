@@ -15,8 +15,16 @@ import { undoLast } from "@/store/undo";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
 
-/** The step that is changed, null: a new one; and whether it is sent again by itself, as nobody knows whether it arrived. */
-const stepInput = z.object({ ...onJob, editing: ref.nullable(), again: z.boolean().optional(), step: recordedStep });
+/**
+ * The step that is changed, null: a new one; and whether it is sent again by itself, as nobody knows whether
+ * it arrived.
+ */
+const stepInput = z.object({
+  ...onJob,
+  editing: ref.nullable(),
+  again: z.boolean().optional(),
+  step: recordedStep,
+});
 
 /** Lays a step down on the Mat, or changes one that lies there. */
 export async function layStepDown(raw: z.input<typeof stepInput>): Promise<ActionResult> {
@@ -40,17 +48,23 @@ export async function slideTo(raw: z.infer<typeof slideInput>): Promise<ActionRe
 const needsInput = z.object({ ...onJob, step: ref, needs: z.array(ref) });
 /** What a step that lies on the Mat needed: only these. */
 export async function setNeeds(raw: z.infer<typeof needsInput>): Promise<ActionResult> {
-  return act(needsInput, raw, ({ number, version, step, needs }) => setOrder(number, version, step, { needs }));
+  return act(needsInput, raw, ({ number, version, step, needs }) =>
+    setOrder(number, version, step, { needs }),
+  );
 }
 
 const bundleInput = z.object({ ...onJob, step: ref, other: ref });
 export async function cameOutAsOne(raw: z.infer<typeof bundleInput>): Promise<ActionResult> {
-  return act(bundleInput, raw, ({ number, version, step, other }) => toggleBundle(number, version, step, other));
+  return act(bundleInput, raw, ({ number, version, step, other }) =>
+    toggleBundle(number, version, step, other),
+  );
 }
 
 const marksInput = z.object({ ...onJob, picture: text, marks: jobPicture.shape.marks.unwrap() });
 export async function saveMarks(raw: z.infer<typeof marksInput>): Promise<ActionResult> {
-  return act(marksInput, raw, ({ number, version, picture, marks }) => markPicture(number, version, picture, marks));
+  return act(marksInput, raw, ({ number, version, picture, marks }) =>
+    markPicture(number, version, picture, marks),
+  );
 }
 
 const finishInput = z.object({ ...onJob, finished: z.boolean() });
@@ -68,8 +82,15 @@ export async function answerSafety(raw: z.infer<typeof safetyInput>): Promise<Ac
     const job = thereIs(await loadJob(number), number);
     const asked = safetyGate(job).find((q) => q.gate === gate);
     if (!asked) throw new Fault("gate", "this unit is not asked that");
-    if (skipped !== undefined && skipped.trim().length < 4) throw new Fault("reason", "write down why it is skipped");
+    if (skipped !== undefined && skipped.trim().length < 4)
+      throw new Fault("reason", "write down why it is skipped");
     const answer = skipped === undefined ? { answer: "yes" } : { answer: "skipped", note: skipped.trim() };
-    return setAnswer(number, version, safetyKey(gate), answer, `safety gate: ${asked.asks} ${skipped === undefined ? "yes" : `SKIPPED: ${skipped.trim()}`}`);
+    return setAnswer(
+      number,
+      version,
+      safetyKey(gate),
+      answer,
+      `safety gate: ${asked.asks} ${skipped === undefined ? "yes" : `SKIPPED: ${skipped.trim()}`}`,
+    );
   });
 }

@@ -9,16 +9,34 @@ import { pictureUrl } from "@/ui/picture-frame";
 import { useJob } from "../saving/job-context";
 import type { AsLastTime } from "./use-ghost";
 
-/** What came off next of the last unit of this model: it is confirmed with one key, or taken over to be changed. */
-export function LastTime({ last, onChange, onWithout }: { last: AsLastTime; onChange: () => void; onWithout: () => void }) {
+/**
+ * What came off next of the last unit of this model: it is confirmed with one key, or taken over to be
+ * changed.
+ */
+export function LastTime({
+  last,
+  onChange,
+  onWithout,
+}: {
+  last: AsLastTime;
+  onChange: () => void;
+  onWithout: () => void;
+}) {
   const { number } = useJob();
   const { next } = last;
   return (
-    <section aria-label="As last time" className="flex flex-col gap-1.5 border-l-[6px] border-info bg-base-200 p-2">
+    <section
+      aria-label="As last time"
+      className="flex flex-col gap-1.5 border-l-[6px] border-info bg-base-200 p-2"
+    >
       <div className="flex items-start gap-3">
         {next.picture && (
           // biome-ignore lint/performance/noImgElement: pictures come from the shop's own folder
-          <img src={pictureUrl(next.picture, true)} alt={`as it was in ${last.from}`} className="h-[96px] w-[128px] shrink-0 object-cover" />
+          <img
+            src={pictureUrl(next.picture, true)}
+            alt={`as it was in ${last.from}`}
+            className="h-[96px] w-[128px] shrink-0 object-cover"
+          />
         )}
         <div className="min-w-0 flex-1">
           <p className="hush text-[17px] leading-tight">
@@ -45,7 +63,9 @@ export function LastTime({ last, onChange, onWithout }: { last: AsLastTime; onCh
           The step before: {d}.
         </p>
       ))}
-      {last.passed.length > 0 && <p className="says measured text-[18px]">Passed over: {last.passed.join("; ")}.</p>}
+      {last.passed.length > 0 && (
+        <p className="says measured text-[18px]">Passed over: {last.passed.join("; ")}.</p>
+      )}
       <div className="grid grid-cols-3 gap-1.5">
         <KeyButton keyName="Y" className="small" onPress={onChange}>
           Something differs

@@ -11,19 +11,40 @@ import type { Recording } from "./use-open-step";
 type Asked = "facing" | "marks" | "note";
 /** Facts that are one line of words. Several witness marks have a semicolon between them. */
 const ASKS: Readonly<
-  Record<Asked, { readonly label: string; readonly example: string; readonly said: (facts: StepFacts) => string; readonly as: (typed: string) => StepFacts }>
+  Record<
+    Asked,
+    {
+      readonly label: string;
+      readonly example: string;
+      readonly said: (facts: StepFacts) => string;
+      readonly as: (typed: string) => StepFacts;
+    }
+  >
 > = {
-  facing: { label: "Facing", example: "flange to the rear", said: (f) => f.facing ?? "", as: (facing) => ({ facing }) },
+  facing: {
+    label: "Facing",
+    example: "flange to the rear",
+    said: (f) => f.facing ?? "",
+    as: (facing) => ({ facing }),
+  },
   marks: {
     label: "Witness mark",
     example: "paint dot on cover and case",
     said: (f) => f.marks?.join("; ") ?? "",
     as: (typed) => ({ marks: typed ? [typed] : [] }),
   },
-  note: { label: "Note", example: "what must not be forgotten", said: (f) => f.note ?? "", as: (note) => ({ note }) },
+  note: {
+    label: "Note",
+    example: "what must not be forgotten",
+    said: (f) => f.note ?? "",
+    as: (note) => ({ note }),
+  },
 };
 
-/** One key for each fact of a step: a line of words that opens above the keys, a switch, or a sheet. A key that holds something stays down. */
+/**
+ * One key for each fact of a step: a line of words that opens above the keys, a switch, or a sheet. A key
+ * that holds something stays down.
+ */
 export function FactKeys({
   recording: { open, set, say },
   first,
@@ -63,7 +84,12 @@ export function FactKeys({
     </KeyButton>
   );
   const ask = (name: string, says: string, field: Asked) => (
-    <KeyButton keyName={name} className="small" onPress={() => setAsking(asking === field ? null : field)} pressed={ASKS[field].said(facts) !== ""}>
+    <KeyButton
+      keyName={name}
+      className="small"
+      onPress={() => setAsking(asking === field ? null : field)}
+      pressed={ASKS[field].said(facts) !== ""}
+    >
       {words(says)}
     </KeyButton>
   );
@@ -97,7 +123,11 @@ export function FactKeys({
         <KeyButton
           keyName="B"
           className="small"
-          onPress={() => (first ? tell("There is no step before this one to come out as one with.") : set({ asOne: !open.asOne }))}
+          onPress={() =>
+            first
+              ? tell("There is no step before this one to come out as one with.")
+              : set({ asOne: !open.asOne })
+          }
           pressed={open.asOne}
           disabled={open.editing !== null}
           label="Came out as one with the step before"
@@ -121,7 +151,12 @@ export function FactKeys({
         {opens("D", "Freed", "freed", Boolean(facts.freed ?? facts.held))}
         {opens("J", "Timing", "timing", Boolean(facts.timing ?? facts.setting))}
         {opens("R", "Goes back", "back", Boolean(facts.back))}
-        {opens("V", "State", "state", Boolean(facts.doNotUndo ?? facts.tray ?? facts.minutes) || Object.keys(open.partStates).length > 0)}
+        {opens(
+          "V",
+          "State",
+          "state",
+          Boolean(facts.doNotUndo ?? facts.tray ?? facts.minutes) || Object.keys(open.partStates).length > 0,
+        )}
       </div>
     </>
   );

@@ -31,11 +31,14 @@ const machine = async (model = `Froth ${nth}`): Promise<string> => {
     consent: true,
     stage: "strip",
   });
-  for (const { gate } of gatesOf(await job(number), "strip")) if (gate.startsWith("safety:")) await press(answerSafety, number, { gate: gate.slice(7) });
+  for (const { gate } of gatesOf(await job(number), "strip"))
+    if (gate.startsWith("safety:")) await press(answerSafety, number, { gate: gate.slice(7) });
   return number;
 };
 const lay = async (number: string, open: OpenStep): Promise<void> => {
-  expect(await press(layStepDown, number, { editing: null, step: recordedOnItsWay({ open, at: 0 }) as Step })).toMatchObject({ ok: true });
+  expect(
+    await press(layStepDown, number, { editing: null, step: recordedOnItsWay({ open, at: 0 }) as Step }),
+  ).toMatchObject({ ok: true });
 };
 const strip = async (number: string, said: readonly Partial<OpenStep>[]): Promise<void> => {
   for (const s of said) await lay(number, { ...EMPTY, key: `k${++nth}`, ...s });
@@ -67,14 +70,22 @@ describe("a second unit of a model", () => {
     const model = "Froth 9";
     const first = await machine(model);
     await strip(first, [
-      { what: "wand cover", line: "3x PH1 8 ST2.9 corners", facts: { facing: "vents up", back: [{ when: "before", says: "felt in first" }] } },
+      {
+        what: "wand cover",
+        line: "3x PH1 8 ST2.9 corners",
+        facts: { facing: "vents up", back: [{ when: "before", says: "felt in first" }] },
+      },
       { what: "wand, felt", line: "1 washer 6" },
     ]);
     // however it is written
     const second = await machine("froth 9 ");
     expect((await view(second)).recorder.ghostFrom).toBe(first);
     expect((await ghostFor(second))?.steps).toMatchObject([
-      { title: "wand cover", hardware: [{ kind: "screw", qty: 3, at: "corners" }], facts: { facing: "vents up", back: [{ says: "felt in first" }] } },
+      {
+        title: "wand cover",
+        hardware: [{ kind: "screw", qty: 3, at: "corners" }],
+        facts: { facing: "vents up", back: [{ says: "felt in first" }] },
+      },
       { title: "wand, felt", what: "wand, felt", needs: ["s1"] },
     ]);
     await confirmed(second);
@@ -86,7 +97,10 @@ describe("a second unit of a model", () => {
     const model = "Froth 11";
     const first = await machine(model);
     expect((await modelView(first))?.guide).toMatchObject({ from: [], steps: [] });
-    await strip(first, [{ what: "lid", line: "2x PH1 8 ST2.9", facts: { note: "clips break" } }, { what: "fan" }]);
+    await strip(first, [
+      { what: "lid", line: "2x PH1 8 ST2.9", facts: { note: "clips break" } },
+      { what: "fan" },
+    ]);
     await setFinding(first, (await job(first)).version, "p2", { mode: "cracked" });
     const second = await machine(model);
     const view = await modelView(second);
@@ -113,10 +127,20 @@ describe("a second unit of a model", () => {
   it("law: confirmed throughout, it has the strip that it came from", async () => {
     const says: fc.Arbitrary<Partial<OpenStep>> = fc.record({
       what: fc.constantFrom("lid", "fan", "fan wheel, shim", "gear", ""),
-      line: fc.constantFrom("2x PH1 8 ST2.9", "1 wavy 20, circlip 12", "o-ring 20, 4 screws left, 1 screw 30 right", "nut + washer + disc spring"),
+      line: fc.constantFrom(
+        "2x PH1 8 ST2.9",
+        "1 wavy 20, circlip 12",
+        "o-ring 20, 4 screws left, 1 screw 30 right",
+        "nut + washer + disc spring",
+      ),
       asOne: fc.boolean(),
       needs: fc.constantFrom(null, null, null, [], ["s1"]),
-      facts: fc.constantFrom({}, { facing: "hub up" }, { held: ["dowels"], tray: "B2" }, { marks: ["dot"], note: "mind the spring", tools: ["PH1"] }),
+      facts: fc.constantFrom(
+        {},
+        { facing: "hub up" },
+        { held: ["dowels"], tray: "B2" },
+        { marks: ["dot"], note: "mind the spring", tools: ["PH1"] },
+      ),
     });
     await fc.assert(
       fc.asyncProperty(fc.array(says, { minLength: 1, maxLength: 6 }), async (steps) => {

@@ -40,7 +40,13 @@ export function LayKeys({
       {empty && finished ? (
         <GoOn from="strip" stage={stage} gates={gates} />
       ) : last && empty ? (
-        <KeyButton keyName=" " look="main" onPress={last.lay} className="justify-center" label={`As last time: ${last.title}`}>
+        <KeyButton
+          keyName=" "
+          look="main"
+          onPress={last.lay}
+          className="justify-center"
+          label={`As last time: ${last.title}`}
+        >
           As last time
         </KeyButton>
       ) : (
@@ -50,10 +56,19 @@ export function LayKeys({
       )}
       {empty && any && (
         <div className="flex gap-2">
-          <KeyButton keyName="E" onPress={() => void run(setStripFinished, { finished: !finished })} pressed={finished}>
+          <KeyButton
+            keyName="E"
+            onPress={() => void run(setStripFinished, { finished: !finished })}
+            pressed={finished}
+          >
             {finished ? "Strip complete ✓" : "Strip complete"}
           </KeyButton>
-          <KeyButton keyName="Z" onPress={takeBack} disabled={undo === null} label={undo === null ? "Nothing to take back" : `Take back: ${undo}`}>
+          <KeyButton
+            keyName="Z"
+            onPress={takeBack}
+            disabled={undo === null}
+            label={undo === null ? "Nothing to take back" : `Take back: ${undo}`}
+          >
             Take back
           </KeyButton>
         </div>

@@ -19,14 +19,19 @@ export type StepOnItsWay = Frozen<z.infer<typeof stepOnItsWay>>;
 /** Reads what the browser kept of them. */
 export const stepsOnTheirWay = z.array(stepOnItsWay);
 
-export const recordedOnItsWay = ({ open, at }: StepOnItsWay): ReturnType<typeof asRecorded> => asRecorded(open, understood(open), at);
+export const recordedOnItsWay = ({ open, at }: StepOnItsWay): ReturnType<typeof asRecorded> =>
+  asRecorded(open, understood(open), at);
 
 /**
  * The Mat as the hand left it: what the shop has, and behind it what is on its way there.
  *
  * @param thumbOf first picture of a step that is on its way, by the recorder's own name for it
  */
-export function matWith(pockets: readonly Pocket[], onTheWay: readonly StepOnItsWay[], thumbOf: (key: string) => string | undefined): readonly Pocket[] {
+export function matWith(
+  pockets: readonly Pocket[],
+  onTheWay: readonly StepOnItsWay[],
+  thumbOf: (key: string) => string | undefined,
+): readonly Pocket[] {
   if (!onTheWay.length) return pockets;
   const out = [...pockets];
   for (const step of onTheWay) {
@@ -34,7 +39,10 @@ export function matWith(pockets: readonly Pocket[], onTheWay: readonly StepOnIts
     const { action, hardware, facts } = recordedOnItsWay(step);
     const names = namesIn(step.open.what);
     const title = titleOf({ action, hardware, parts: names, note: facts.note }, (name) => name);
-    const kind = names[0] && action !== "note" && action !== "block" ? partLook(names[0], partKindFrom(names[0])) : undefined;
+    const kind =
+      names[0] && action !== "note" && action !== "block"
+        ? partLook(names[0], partKindFrom(names[0]))
+        : undefined;
     const thumb = thumbOf(key);
     const before = out.at(-1);
     const bundle = asOne && before ? (before.bundle ?? key) : undefined;
@@ -45,12 +53,23 @@ export function matWith(pockets: readonly Pocket[], onTheWay: readonly StepOnIts
       onItsWay: true,
       ...(thumb ? { thumb } : {}),
       ...(bundle ? { bundle } : {}),
-      ...(needs ? { needs: needs.map((s) => pockets.findIndex((p) => p.step === s)).filter((i) => i >= 0) } : {}),
+      ...(needs
+        ? { needs: needs.map((s) => pockets.findIndex((p) => p.step === s)).filter((i) => i >= 0) }
+        : {}),
     });
   }
   return out;
 }
 
 /** The hardware that lies there, with what is on its way. @param before steps that the shop has */
-export const laidWith = (laid: readonly LaidHardware[], onTheWay: readonly StepOnItsWay[], before: number): readonly LaidHardware[] =>
-  onTheWay.length ? [...laid, ...onTheWay.map((step, i) => ({ step: before + i + 1, hardware: recordedOnItsWay(step).hardware }))] : laid;
+export const laidWith = (
+  laid: readonly LaidHardware[],
+  onTheWay: readonly StepOnItsWay[],
+  before: number,
+): readonly LaidHardware[] =>
+  onTheWay.length
+    ? [
+        ...laid,
+        ...onTheWay.map((step, i) => ({ step: before + i + 1, hardware: recordedOnItsWay(step).hardware })),
+      ]
+    : laid;

@@ -19,7 +19,10 @@ interface InHand {
   readonly was: PictureMark;
 }
 
-/** Marks on a picture: each appears in the middle with one key, and is dragged, or moved with the arrow keys, to where it belongs. */
+/**
+ * Marks on a picture: each appears in the middle with one key, and is dragged, or moved with the arrow keys,
+ * to where it belongs.
+ */
 export function MarkPicture({
   url,
   marks: kept,
@@ -94,9 +97,13 @@ export function MarkPicture({
     if (to[0] !== inHand.taken[0] || to[1] !== inHand.taken[1]) replace(inHand.mark, carried(inHand, to));
   };
   return (
-    <section aria-label="Marks on the picture" className="flex h-full min-h-0 flex-col border-2 border-base-content bg-[#10201f]">
+    <section
+      aria-label="Marks on the picture"
+      className="flex h-full min-h-0 flex-col border-2 border-base-content bg-[#10201f]"
+    >
       <div className="relative min-h-0 flex-1 overflow-hidden">
-        {/* biome-ignore lint/performance/noImgElement: the picture lies in the shop's folder, in its full size */}
+        {/* biome-ignore lint/performance/noImgElement: the picture lies in the shop's folder, in its full
+            size */}
         <img
           src={url}
           alt=""
@@ -109,7 +116,9 @@ export function MarkPicture({
           viewBox={`0 0 ${w} ${h}`}
           role="img"
           aria-label={marks.length === 1 ? "one mark" : `${marks.length} marks`}
-          onPointerMove={(e) => inHand && setMarks(marks.map((m, i) => (i === inHand.mark ? carried(inHand, under(e)) : m)))}
+          onPointerMove={(e) =>
+            inHand && setMarks(marks.map((m, i) => (i === inHand.mark ? carried(inHand, under(e)) : m)))
+          }
           onPointerUp={letGo}
           onPointerCancel={letGo}
         >
@@ -118,7 +127,13 @@ export function MarkPicture({
               key={i}
               className="cursor-grab"
               onPointerDown={(e) => take(e, i)}
-              onWheel={(e) => m.kind === "ring" && replace(i, { ...m, radius: Math.min(0.45, Math.max(0.02, m.radius * (e.deltaY > 0 ? 0.9 : 1.1))) })}
+              onWheel={(e) =>
+                m.kind === "ring" &&
+                replace(i, {
+                  ...m,
+                  radius: Math.min(0.45, Math.max(0.02, m.radius * (e.deltaY > 0 ? 0.9 : 1.1))),
+                })
+              }
             >
               <Mark mark={m} w={w} h={h} picked={i === picked} />
               {m.kind === "arrow" &&
@@ -158,13 +173,25 @@ export function MarkPicture({
         />
       )}
       <div className="flex flex-wrap gap-1.5 bg-base-100 p-1.5">
-        <KeyButton keyName="1" className="small" onPress={() => add({ kind: "arrow", from: [0.25, 0.25], to: [0.5, 0.5] })}>
+        <KeyButton
+          keyName="1"
+          className="small"
+          onPress={() => add({ kind: "arrow", from: [0.25, 0.25], to: [0.5, 0.5] })}
+        >
           Arrow
         </KeyButton>
-        <KeyButton keyName="2" className="small" onPress={() => add({ kind: "ring", at: [0.5, 0.5], radius: 0.09 })}>
+        <KeyButton
+          keyName="2"
+          className="small"
+          onPress={() => add({ kind: "ring", at: [0.5, 0.5], radius: 0.09 })}
+        >
           Ring
         </KeyButton>
-        <KeyButton keyName="3" className="small" onPress={() => add({ kind: "number", at: [0.5, 0.5], n: nextNumber(marks) })}>
+        <KeyButton
+          keyName="3"
+          className="small"
+          onPress={() => add({ kind: "number", at: [0.5, 0.5], n: nextNumber(marks) })}
+        >
           Number
         </KeyButton>
         <KeyButton keyName="4" className="small" onPress={() => setWord("")}>

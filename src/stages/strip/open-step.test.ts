@@ -4,7 +4,18 @@ import { FREEINGS, HOLDS } from "@/core/hardware/freed";
 import type { StepFacts, StripStep } from "@/core/job/step";
 import { TRAY_PLACES } from "@/core/job/tray";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
-import { actionAfter, asRecorded, EMPTY, isEmpty, lineTaken, type OpenStep, opened, openStep, pieceName, understood } from "./open-step";
+import {
+  actionAfter,
+  asRecorded,
+  EMPTY,
+  isEmpty,
+  lineTaken,
+  type OpenStep,
+  opened,
+  openStep,
+  pieceName,
+  understood,
+} from "./open-step";
 
 const open = (more: Partial<OpenStep>): OpenStep => ({ ...EMPTY, key: "k", ...more });
 const said = (more: Partial<OpenStep>) => {
@@ -37,19 +48,32 @@ describe("what is understood of an open step", () => {
     expect(said({ line: "grease black and thin" }).action).toBe("note");
     expect(said({ what: "looked at the brushes" }).action).toBe("note");
     expect(said({ line: "brown>L" }).action).toBe("unplug");
-    expect(said({ line: "2 screws M4 only loosened" })).toMatchObject({ action: "loosen", hardware: [{ qty: 2, stays: "loosened" }] });
+    expect(said({ line: "2 screws M4 only loosened" })).toMatchObject({
+      action: "loosen",
+      hardware: [{ qty: 2, stays: "loosened" }],
+    });
     const chosen = said({ line: "2 screws M4, 1 screw stays with the cover", action: "loosen" });
     expect(chosen.hardware.map((h) => h.stays)).toEqual(["loosened", "with the cover"]);
-    expect([null, "loosen", "note", "pull"].map((a) => actionAfter(a as OpenStep["action"]))).toEqual(["loosen", "note", null, null]);
+    expect([null, "loosen", "note", "pull"].map((a) => actionAfter(a as OpenStep["action"]))).toEqual([
+      "loosen",
+      "note",
+      null,
+      null,
+    ]);
   });
   it("reads a stack from the line, about the part that came off, and asks for one that is not named", () => {
     expect(said({ what: "drive wheel", line: "top: flat + wheel + wavy" }).stack).toEqual(["h0", "p0", "h1"]);
     expect(said({ what: "wheel", line: "4 washers above, 2 below" }).stack).toEqual(["h0", "p0", "h1"]);
     expect(said({ what: "wheel", line: "4 washers above the motor, 2 below" }).stack).toEqual([]);
-    expect(said({ what: "wheel", hardware: [{ kind: "pin", qty: 1 }], line: "top: flat + wheel" }).stack).toEqual(["h1", "p0"]);
+    expect(
+      said({ what: "wheel", hardware: [{ kind: "pin", qty: 1 }], line: "top: flat + wheel" }).stack,
+    ).toEqual(["h1", "p0"]);
     const lost = understood(open({ what: "wheel", line: "top: flat + rotor" }));
     expect([lost.stack, lost.unread.map((u) => u.text)]).toEqual([["h0"], ["rotor"]]);
-    const taken = lineTaken(open({ what: "wheel", line: "top: flat + wheel" }), understood(open({ what: "wheel", line: "top: flat + wheel" })));
+    const taken = lineTaken(
+      open({ what: "wheel", line: "top: flat + wheel" }),
+      understood(open({ what: "wheel", line: "top: flat + wheel" })),
+    );
     expect([taken.stack, taken.line]).toEqual([["h0", "p0"], ""]);
   });
   it("keeps what faces where with its piece", () => {
@@ -57,8 +81,18 @@ describe("what is understood of an open step", () => {
     expect([step.hardware[0]?.facing, step.facts.facing]).toEqual(["chamfer down", "up"]);
   });
   it("lets what was chosen stand above what the line says", () => {
-    const read = understood(open({ line: "heat, facing up", facts: { freed: { how: "press", standIn: true }, facing: "down" }, action: "slide" }));
-    expect([read.facts.freed, read.facts.facing, read.action]).toEqual([{ how: "press", standIn: true }, "down", "slide"]);
+    const read = understood(
+      open({
+        line: "heat, facing up",
+        facts: { freed: { how: "press", standIn: true }, facing: "down" },
+        action: "slide",
+      }),
+    );
+    expect([read.facts.freed, read.facts.facing, read.action]).toEqual([
+      { how: "press", standIn: true },
+      "down",
+      "slide",
+    ]);
   });
   it.each([
     ["nothing", {}, true],
@@ -77,11 +111,14 @@ describe("what is understood of an open step", () => {
 
 describe("the step as it is laid down", () => {
   it("keeps what could not be read in the note, behind what was noted", () => {
-    expect(said({ facts: { note: "mind the rag" }, line: "that funny bracket, nut M4" }).facts.note).toBe("mind the rag; that funny bracket");
+    expect(said({ facts: { note: "mind the rag" }, line: "that funny bracket, nut M4" }).facts.note).toBe(
+      "mind the rag; that funny bracket",
+    );
   });
   it("takes its minutes by the clock, in tenths, unless they were corrected", () => {
     const read = understood(open({}));
-    const at = (ms: number): number | undefined => asRecorded(open({ since: 1000 }), read, 1000 + ms).facts.minutes;
+    const at = (ms: number): number | undefined =>
+      asRecorded(open({ since: 1000 }), read, 1000 + ms).facts.minutes;
     expect([at(90_000), at(100), at(5 * 3_600_000)]).toEqual([1.5, 0.1, 60]);
     expect(said({ since: null }).facts.minutes).toBe(1);
     expect(said({ since: 1, facts: { minutes: 12 } }).facts.minutes).toBe(12);
@@ -106,21 +143,33 @@ describe("a draft", () => {
       held: ["dowels"],
       freed: null,
     };
-    expect(openStep.parse(older)).toEqual(open({ what: "cover", facts: { facing: "up", marks: ["dot"], held: ["dowels"] } }));
+    expect(openStep.parse(older)).toEqual(
+      open({ what: "cover", facts: { facing: "up", marks: ["dot"], held: ["dowels"] } }),
+    );
   });
   it("that is something else is not taken for a step", () => {
     expect(openStep.safeParse({ what: 7 }).success).toBe(false);
     expect(openStep.safeParse("cover").success).toBe(false);
   });
   it("keeps several witness marks apart once it is laid down", () => {
-    expect(said({ facts: { marks: ["dot; scratch at the rib"] } }).facts.marks).toEqual(["dot", "scratch at the rib"]);
+    expect(said({ facts: { marks: ["dot; scratch at the rib"] } }).facts.marks).toEqual([
+      "dot",
+      "scratch at the rib",
+    ]);
   });
 });
 
 /** Any step that could lie on the Mat. */
 const words = fc.stringMatching(/^[a-z][a-z ]{0,12}[a-z]$/);
 const pieces = fc.array(
-  fc.record({ kind: fc.constantFrom("screw" as const, "nut" as const), qty: fc.integer({ min: 1, max: 9 }), at: words }, { requiredKeys: ["kind", "qty"] }),
+  fc.record(
+    {
+      kind: fc.constantFrom("screw" as const, "nut" as const),
+      qty: fc.integer({ min: 1, max: 9 }),
+      at: words,
+    },
+    { requiredKeys: ["kind", "qty"] },
+  ),
   { maxLength: 3 },
 );
 const facts: fc.Arbitrary<StepFacts> = fc.record(
@@ -134,9 +183,18 @@ const facts: fc.Arbitrary<StepFacts> = fc.record(
     minutes: fc.integer({ min: 0, max: 600 }),
     held: fc.uniqueArray(fc.constantFrom(...HOLDS), { minLength: 1, maxLength: 2 }),
     freed: fc.record({ how: fc.constantFrom(...FREEINGS) }),
-    timing: fc.record({ pin: fc.constantFrom("tooth" as const, "gap" as const), turns: fc.integer({ min: 0, max: 9 }) }),
-    cautions: fc.uniqueArray(fc.constantFrom(...NAMED_HAZARDS.map((h) => h.hazard)), { minLength: 1, maxLength: 3 }),
-    wires: fc.array(fc.record({ colour: fc.constantFrom("brown", "blue"), to: fc.constantFrom("L", "N") }), { minLength: 1, maxLength: 2 }),
+    timing: fc.record({
+      pin: fc.constantFrom("tooth" as const, "gap" as const),
+      turns: fc.integer({ min: 0, max: 9 }),
+    }),
+    cautions: fc.uniqueArray(fc.constantFrom(...NAMED_HAZARDS.map((h) => h.hazard)), {
+      minLength: 1,
+      maxLength: 3,
+    }),
+    wires: fc.array(fc.record({ colour: fc.constantFrom("brown", "blue"), to: fc.constantFrom("L", "N") }), {
+      minLength: 1,
+      maxLength: 2,
+    }),
     tools: fc.array(words, { minLength: 1, maxLength: 2 }),
   },
   { requiredKeys: [] },
@@ -151,7 +209,14 @@ const step: fc.Arbitrary<StripStep> = fc
   })
   .map(({ pieces: bare, facts: f, needs, ...s }): StripStep => {
     const hardware = bare.map((h, i) => ({ ...h, id: `h${i + 4}` }));
-    return { id: "s3", ...s, ...(needs ? { needs } : {}), ...f, hardware, stack: [...s.parts, ...hardware.map((h) => h.id)].reverse() };
+    return {
+      id: "s3",
+      ...s,
+      ...(needs ? { needs } : {}),
+      ...f,
+      hardware,
+      stack: [...s.parts, ...hardware.map((h) => h.id)].reverse(),
+    };
   });
 
 describe("a step that is edited", () => {
@@ -162,7 +227,12 @@ describe("a step that is edited", () => {
         expect(up.editing).toBe("s3");
         const down = asRecorded(up, understood(up), 0);
         const { id: _, parts = [], hardware = [], needs, stack = [], action, ...own } = { ...s, ...f };
-        expect(down).toMatchObject({ key: "new", action, what: parts.map((p) => `part ${p}`).join(", "), needs: needs ?? null });
+        expect(down).toMatchObject({
+          key: "new",
+          action,
+          what: parts.map((p) => `part ${p}`).join(", "),
+          needs: needs ?? null,
+        });
         expect(down.hardware).toEqual(hardware.map(({ id: _id, ...h }) => h));
         // every fact there is, whatever is added to the schema
         expect(down.facts).toEqual({ ...own, minutes: own.minutes ?? 1 });
@@ -177,6 +247,8 @@ describe("a step that is edited", () => {
     );
   });
   it("names a piece without its place", () => {
-    expect(pieceName({ kind: "wavy-washer", qty: 2, lengthMm: 20, at: "above" })).toBe("2 wavy washers 20 mm");
+    expect(pieceName({ kind: "wavy-washer", qty: 2, lengthMm: 20, at: "above" })).toBe(
+      "2 wavy washers 20 mm",
+    );
   });
 });

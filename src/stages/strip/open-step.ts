@@ -3,7 +3,14 @@ import type { Frozen } from "@/core/frozen";
 import { FREEING_WORDS } from "@/core/hardware/freed";
 import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "@/core/hardware/piece";
 import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
-import { factsOfStep, factsWith, namesIn, type RecordedStep, recordedStep, stackOfStep } from "@/core/job/recorded-step";
+import {
+  factsOfStep,
+  factsWith,
+  namesIn,
+  type RecordedStep,
+  recordedStep,
+  stackOfStep,
+} from "@/core/job/recorded-step";
 import { type Action, action, type StepFacts, type StripStep, stepFacts } from "@/core/job/step";
 import { likelyAction } from "@/core/order/likely-action";
 
@@ -34,17 +41,27 @@ const openShape = z.strictObject({
 export type OpenStep = Frozen<z.infer<typeof openShape>>;
 
 export const EMPTY: OpenStep = {
-  key: "", editing: null, what: "", line: "", hardware: [], action: null, asOne: false, needs: null, stack: [], partStates: {}, looks: [], facts: {}, since: null,
+  key: "", editing: null, what: "", line: "", hardware: [], action: null, asOne: false, needs: null,
+  stack: [], partStates: {}, looks: [], facts: {}, since: null,
 }; // biome-ignore format: every field is empty
 
-/** A draft of an older day had its facts beside the rest, the witness marks as one text, and lacked what a step can carry since. */
+/**
+ * A draft of an older day had its facts beside the rest, the witness marks as one text, and lacked what a
+ * step can carry since.
+ */
 function ofToday(draft: unknown): unknown {
   if (typeof draft !== "object" || draft === null) return draft;
   const said = new Map<string, unknown>(Object.entries(draft));
   if (said.has("mark")) said.set("marks", [String(said.get("mark"))]);
-  const older = stepFacts.keyof().options.flatMap((f) => (said.has(f) && said.get(f) !== null ? [[f, said.get(f)] as const] : []));
+  const older = stepFacts
+    .keyof()
+    .options.flatMap((f) => (said.has(f) && said.get(f) !== null ? [[f, said.get(f)] as const] : []));
   const own = Object.keys(openShape.shape).flatMap((k) => (said.has(k) ? [[k, said.get(k)] as const] : []));
-  return { ...EMPTY, ...Object.fromEntries(own), facts: factsWith({ ...Object.fromEntries(older), ...Object(said.get("facts") ?? {}) }, {}) };
+  return {
+    ...EMPTY,
+    ...Object.fromEntries(own),
+    facts: factsWith({ ...Object.fromEntries(older), ...Object(said.get("facts") ?? {}) }, {}),
+  };
 }
 
 /** Reads a draft as it was kept in the browser or in the shop. */
@@ -75,7 +92,10 @@ export function understood(open: OpenStep): Understood {
   const read = quickLine(open.line);
   const said = [...open.hardware, ...read.hardware];
   // a screw that was only loosened is still in its hole
-  const hardware = open.action === "loosen" ? said.map((h) => (h.stays || !isLoose(h) ? h : { ...h, stays: LOOSENED })) : said;
+  const hardware =
+    open.action === "loosen"
+      ? said.map((h) => (h.stays || !isLoose(h) ? h : { ...h, stays: LOOSENED }))
+      : said;
   const { facts } = open;
   const wires = [...(facts.wires ?? []), ...read.wires];
   const [how, ...more] = read.freed;
@@ -90,7 +110,10 @@ export function understood(open: OpenStep): Understood {
     hardware,
     stack,
     spans: read.read,
-    unread: [...read.unread, ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" }))],
+    unread: [
+      ...read.unread,
+      ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" })),
+    ],
     doubts: read.doubts.map((d) => ({ ...d, piece: d.piece + open.hardware.length })),
     action: open.action ?? likelyAction(open.what, hardware, wires.length > 0),
     names,
@@ -113,19 +136,25 @@ const partAt = (names: readonly string[], part: string): number => {
 const ABOVE = /^(above|over|on top|on top of it|top)$/i;
 const BELOW = /^(below|under|underneath|beneath|bottom)( it)?$/i;
 
-/** The stack that a line says: from the top down, or as what lies above and below the one part that came off. */
+/**
+ * The stack that a line says: from the top down, or as what lies above and below the one part that came off.
+ */
 function stackIn(read: QuickLine, before: number, names: readonly string[]): string[] {
   if (read.stack.length) {
     const ids = read.stack.map((s) => ("piece" in s ? `h${before + s.piece}` : `p${partAt(names, s.part)}`));
     return ids.filter((id) => id !== "p-1");
   }
   if (names.length !== 1) return [];
-  const where = (said: RegExp): string[] => read.hardware.flatMap((h, i) => (said.test(h.at ?? "") ? [`h${before + i}`] : []));
+  const where = (said: RegExp): string[] =>
+    read.hardware.flatMap((h, i) => (said.test(h.at ?? "") ? [`h${before + i}`] : []));
   const [above, below] = [where(ABOVE), where(BELOW)];
   return above.length && below.length ? [...above, "p0", ...below] : [];
 }
 
-/** What a step may be besides what it most likely is: a thing was only loosened, or only looked at. One press goes on to the next, and back. */
+/**
+ * What a step may be besides what it most likely is: a thing was only loosened, or only looked at. One press
+ * goes on to the next, and back.
+ */
 const OTHERWISE: readonly (Action | null)[] = [null, "loosen", "note"];
 export function actionAfter(now: Action | null): Action | null {
   const at = OTHERWISE.indexOf(now);
@@ -136,7 +165,10 @@ export function actionAfter(now: Action | null): Action | null {
 const joined = (...sayings: readonly (string | undefined)[]): string => sayings.filter(Boolean).join("; ");
 
 export const isEmpty = (open: OpenStep, read: Understood): boolean =>
-  !open.what.trim() && !read.hardware.length && !read.unread.length && Object.keys(read.facts).every((f) => f === "minutes");
+  !open.what.trim() &&
+  !read.hardware.length &&
+  !read.unread.length &&
+  Object.keys(read.facts).every((f) => f === "minutes");
 
 /** Minutes since it was begun, as they are kept. */
 export const minutesByClock = (open: OpenStep, now: number): number =>
@@ -144,7 +176,9 @@ export const minutesByClock = (open: OpenStep, now: number): number =>
 
 /** The step as it is laid down. What could not be read is kept in the note. */
 export function asRecorded(open: OpenStep, read: Understood, now: number): RecordedStep {
-  const note = [read.facts.note, ...read.unread.map((u) => u.text.replace(/[{}]/g, ""))].filter(Boolean).join("; ");
+  const note = [read.facts.note, ...read.unread.map((u) => u.text.replace(/[{}]/g, ""))]
+    .filter(Boolean)
+    .join("; ");
   const marks = read.facts.marks?.flatMap(marksIn) ?? [];
   return {
     key: open.key,
@@ -156,7 +190,12 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
     stack: read.stack,
     partStates: open.partStates,
     ...(open.partFacts ? { partFacts: open.partFacts } : {}),
-    facts: { ...read.facts, ...(note ? { note } : {}), ...(marks.length ? { marks } : {}), minutes: read.facts.minutes ?? minutesByClock(open, now) },
+    facts: {
+      ...read.facts,
+      ...(note ? { note } : {}),
+      ...(marks.length ? { marks } : {}),
+      minutes: read.facts.minutes ?? minutesByClock(open, now),
+    },
   };
 }
 
@@ -174,7 +213,11 @@ export function lineTaken(open: OpenStep, read: Understood): OpenStep {
 }
 
 /** A step that lies on the Mat, opened again. */
-export function opened(step: StripStep, part: (id: string) => { readonly name: string; readonly state?: HardwareFacts["state"] }, key: string): OpenStep {
+export function opened(
+  step: StripStep,
+  part: (id: string) => { readonly name: string; readonly state?: HardwareFacts["state"] },
+  key: string,
+): OpenStep {
   const parts = step.parts ?? [];
   return {
     ...EMPTY,

@@ -17,7 +17,10 @@ import type { OpenStep } from "./open-step";
 const MarkPicture = dynamic(() => import("./mark-picture").then((m) => m.MarkPicture), { ssr: false });
 
 /** A picture of the job, as the recorder shows it. */
-export type StepPicture = Pick<JobPicture, "sha256" | "name" | "role" | "step" | "stepKey" | "marks" | "width" | "height">;
+export type StepPicture = Pick<
+  JobPicture,
+  "sha256" | "name" | "role" | "step" | "stepKey" | "marks" | "width" | "height"
+>;
 
 interface Shown extends FramedPicture {
   readonly id: string;
@@ -26,7 +29,9 @@ interface Shown extends FramedPicture {
   readonly waiting?: boolean;
 }
 
-/** The pictures of the step that is open, or the last thing off; the camera; marks; two pictures side by side. */
+/**
+ * The pictures of the step that is open, or the last thing off; the camera; marks; two pictures side by side.
+ */
 export function PictureArea({
   open,
   n,
@@ -49,9 +54,21 @@ export function PictureArea({
   const [picked, setPicked] = useState<string | null>(null);
   const asShown = (p: StepPicture): Shown => ({ ...framed(p), id: p.sha256, name: p.name });
   const own: Shown[] = [
-    ...pictures.filter((p) => (open.key !== "" && p.stepKey === open.key && !p.step) || (open.editing !== null && p.step === open.editing)).map(asShown),
+    ...pictures
+      .filter(
+        (p) =>
+          (open.key !== "" && p.stepKey === open.key && !p.step) ||
+          (open.editing !== null && p.step === open.editing),
+      )
+      .map(asShown),
     ...waiting
-      .filter((p) => open.key !== "" && p.place.stepKey === open.key && !p.refused && !pictures.some((kept) => kept.name === p.kept?.name))
+      .filter(
+        (p) =>
+          open.key !== "" &&
+          p.place.stepKey === open.key &&
+          !p.refused &&
+          !pictures.some((kept) => kept.name === p.kept?.name),
+      )
       .map((p) => ({ id: p.key, url: p.url, ...(p.kept ? { name: p.kept.name } : { waiting: true }) })),
   ];
   const lastStep = pockets.at(-1)?.step;
@@ -96,12 +113,18 @@ export function PictureArea({
         ? `as it came in (step ${pockets.length} has no picture)`
         : "as it came in";
   const others: ComparedPicture[] = [
-    ...[...own].reverse().map((p, i) => ({ id: p.id, url: p.url, words: `step ${n}, picture ${own.length - i}` })),
+    ...[...own]
+      .reverse()
+      .map((p, i) => ({ id: p.id, url: p.url, words: `step ${n}, picture ${own.length - i}` })),
     ...pockets.toReversed().flatMap((p) => {
       const at = pockets.indexOf(p) + 1;
-      return p.thumb && p.step !== open.editing ? [{ id: p.thumb, url: pictureUrl(p.thumb), words: `step ${at}, ${p.title}` }] : [];
+      return p.thumb && p.step !== open.editing
+        ? [{ id: p.thumb, url: pictureUrl(p.thumb), words: `step ${at}, ${p.title}` }]
+        : [];
     }),
-    ...pictures.filter((p) => p.role === "intake").map((p) => ({ id: p.sha256, url: pictureUrl(p.sha256), words: "as it came in" })),
+    ...pictures
+      .filter((p) => p.role === "intake")
+      .map((p) => ({ id: p.sha256, url: pictureUrl(p.sha256), words: "as it came in" })),
   ].filter((p) => p.id !== lying?.id);
   return (
     <div className="relative flex h-full min-h-0 flex-col">
@@ -128,14 +151,26 @@ export function PictureArea({
         <KeyButton keyName="P" className="small justify-center" onPress={camera}>
           {own.length ? "Another picture" : "Picture"}
         </KeyButton>
-        <KeyButton keyName="A" className="small justify-center" onPress={() => setMode("marks")} disabled={!marked}>
+        <KeyButton
+          keyName="A"
+          className="small justify-center"
+          onPress={() => setMode("marks")}
+          disabled={!marked}
+        >
           Arrow, ring, word
         </KeyButton>
-        <KeyButton keyName="X" className="small justify-center" onPress={() => setMode("compare")} disabled={!lying || !others.length || mode === "compare"}>
+        <KeyButton
+          keyName="X"
+          className="small justify-center"
+          onPress={() => setMode("compare")}
+          disabled={!lying || !others.length || mode === "compare"}
+        >
           Side by side
         </KeyButton>
       </div>
-      {mode === "compare" && lying && others.length > 0 && <ComparePictures others={others} right={{ url: lying.url, words }} onClose={() => setMode(null)} />}
+      {mode === "compare" && lying && others.length > 0 && (
+        <ComparePictures others={others} right={{ url: lying.url, words }} onClose={() => setMode(null)} />
+      )}
     </div>
   );
 }

@@ -78,15 +78,24 @@ export function Recorder({
     return empty;
   });
   const { onTheWay } = laying;
-  const pockets = useMemo(() => matWith(inShop, onTheWay, (key) => pictures.find((p) => p.stepKey === key && !p.step)?.sha256), [inShop, onTheWay, pictures]);
-  const laid = useMemo(() => laidWith(laidInShop, onTheWay, inShop.length), [laidInShop, onTheWay, inShop.length]);
+  const pockets = useMemo(
+    () => matWith(inShop, onTheWay, (key) => pictures.find((p) => p.stepKey === key && !p.step)?.sha256),
+    [inShop, onTheWay, pictures],
+  );
+  const laid = useMemo(
+    () => laidWith(laidInShop, onTheWay, inShop.length),
+    [laidInShop, onTheWay, inShop.length],
+  );
 
   const inHand = inShop.findIndex((p) => p.step === taken);
   const inHandStep = useLaidStep(taken ?? open.editing, pictures);
   const editing = open.editing ? inShop.findIndex((p) => p.step === open.editing) : -1;
   const n = editing >= 0 ? editing + 1 : pockets.length + 1;
   const alike = useMemo(
-    () => (read.hardware.length ? lookAlikes(read.hardware, editing >= 0 ? laid.filter((b) => b.step !== n) : laid) : []),
+    () =>
+      read.hardware.length
+        ? lookAlikes(read.hardware, editing >= 0 ? laid.filter((b) => b.step !== n) : laid)
+        : [],
     [read.hardware, laid, editing, n],
   );
   const [without, setWithout] = useState(false);
@@ -94,7 +103,10 @@ export function Recorder({
   const last = without || finished ? undefined : ghost;
   const noPlace = placeFault(read.hardware);
   const said = useMemo(
-    () => ({ parts: sayingsOf(pockets.map((p) => p.title)), places: sayingsOf(laid.flatMap((l) => l.hardware.map((h) => h.at))) }),
+    () => ({
+      parts: sayingsOf(pockets.map((p) => p.title)),
+      places: sayingsOf(laid.flatMap((l) => l.hardware.map((h) => h.at))),
+    }),
     [pockets, laid],
   );
 
@@ -132,7 +144,10 @@ export function Recorder({
     } else if ((await run(layStepDown, { editing: open.editing, step })).ok) done();
   };
   /** pictures that were taken already belong to it */
-  const asLast = (l: AsLastTime): OpenStep => ({ ...l.open(), ...(open.key && { key: open.key, since: open.since }) });
+  const asLast = (l: AsLastTime): OpenStep => ({
+    ...l.open(),
+    ...(open.key && { key: open.key, since: open.since }),
+  });
   const layAsLast = (l: AsLastTime): void => {
     laying.lay(asLast(l));
     done();
@@ -150,14 +165,20 @@ export function Recorder({
     if (d.what === "one") return void run(cameOutAsOne, { step: d.step, other: d.other });
     const at = pockets.findIndex((p) => p.step === d.step);
     const needs = needsOfPocket(pockets, at).flatMap((i) => pockets[i]?.step ?? []);
-    void run(setNeeds, { step: d.step, needs: needs.includes(d.other) ? needs.filter((s) => s !== d.other) : [...needs, d.other] });
+    void run(setNeeds, {
+      step: d.step,
+      needs: needs.includes(d.other) ? needs.filter((s) => s !== d.other) : [...needs, d.other],
+    });
   };
   const takeInHand = (step: string | undefined): void => {
     setInHand(step ?? null);
     setSheet("pocket");
   };
   const pick = (step: string): void => {
-    if (open.needs !== null && open.editing === null) set({ needs: open.needs.includes(step) ? open.needs.filter((s) => s !== step) : [...open.needs, step] });
+    if (open.needs !== null && open.editing === null)
+      set({
+        needs: open.needs.includes(step) ? open.needs.filter((s) => s !== step) : [...open.needs, step],
+      });
     else takeInHand(step);
   };
   // what was laid down last can be taken in hand once the shop has it, which gives it its name
@@ -176,23 +197,46 @@ export function Recorder({
               open={open}
               n={n}
               pockets={pockets}
-              pictures={open.editing !== null && inHandStep ? [...inHandStep.pictures, ...pictures.filter((p) => p.step !== open.editing)] : pictures}
+              pictures={
+                open.editing !== null && inHandStep
+                  ? [...inHandStep.pictures, ...pictures.filter((p) => p.step !== open.editing)]
+                  : pictures
+              }
               hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
               begin={() => set({})}
             />
           )}
           {sheet !== null && sheet !== "pocket" && (
-            <StepSheet sheet={sheet} recording={recording} laid={laid} steps={stepsBefore(inShop, editing)} onClose={close} />
+            <StepSheet
+              sheet={sheet}
+              recording={recording}
+              laid={laid}
+              steps={stepsBefore(inShop, editing)}
+              onClose={close}
+            />
           )}
           {sheet === "pocket" && inHand >= 0 && (
-            <PocketInHand pockets={inShop} at={inHand} laid={inHandStep} onMove={takeInHand} onEdit={edit} onClose={close} />
+            <PocketInHand
+              pockets={inShop}
+              at={inHand}
+              laid={inHandStep}
+              onMove={takeInHand}
+              onEdit={edit}
+              onClose={close}
+            />
           )}
         </div>
         <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">
           <StepFields n={n} recording={recording} said={said} lay={() => void lay()} />
           {/* what can hurt is whole; what was understood scrolls under it */}
           <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
-            {empty && last && <LastTime last={last} onChange={() => replace(asLast(last))} onWithout={() => setWithout(true)} />}
+            {empty && last && (
+              <LastTime
+                last={last}
+                onChange={() => replace(asLast(last))}
+                onWithout={() => setWithout(true)}
+              />
+            )}
             <StepSays
               n={n}
               recording={recording}
@@ -203,7 +247,11 @@ export function Recorder({
               live={live}
               refused={laying.refused}
               lookAgain={lookAgain}
-              onPickUp={(step) => (empty ? laying.pickUp(step) : say(`Step ${n} is still open here: lay it down first, then pick the other up.`))}
+              onPickUp={(step) =>
+                empty
+                  ? laying.pickUp(step)
+                  : say(`Step ${n} is still open here: lay it down first, then pick the other up.`)
+              }
               onLeave={done}
             >
               <UnderstoodChips open={open} read={read} alike={alike} set={set} />
@@ -243,11 +291,14 @@ export function Recorder({
 }
 
 /** What may have been meant otherwise, in one saying; empty: nothing. */
-const lookOf = (open: OpenStep, read: Understood): string => [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
+const lookOf = (open: OpenStep, read: Understood): string =>
+  [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
 
 /** What lies on the Mat before a step, as it is named where something waits for it. */
 const stepsBefore = (pockets: readonly Pocket[], editing: number): StepNamed[] =>
-  pockets.flatMap((p, i) => (editing < 0 || i < editing ? [{ id: p.step, says: `step ${i + 1}, ${p.title},` }] : []));
+  pockets.flatMap((p, i) =>
+    editing < 0 || i < editing ? [{ id: p.step, says: `step ${i + 1}, ${p.title},` }] : [],
+  );
 
 function footOf(pockets: readonly Pocket[]): string {
   const pieces = pockets.reduce((sum, p) => sum + (p.pieces ?? 0), 0);

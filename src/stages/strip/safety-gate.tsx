@@ -34,7 +34,8 @@ export function SafetyGate({
     <section aria-label="Safety gate" className="grid h-full grid-cols-[1fr_340px] gap-8">
       <div className="flex max-w-[760px] flex-col gap-4">
         <p className="flex items-center gap-2 text-[22px] font-semibold text-error">
-          <ShieldAlert size={28} aria-hidden="true" /> Before the first screw: {questions.indexOf(now) + 1} of {questions.length}
+          <ShieldAlert size={28} aria-hidden="true" /> Before the first screw: {questions.indexOf(now) + 1} of{" "}
+          {questions.length}
         </p>
         <h2 className="text-[44px]">{now.asks}</h2>
         <p className="says danger text-[22px]">{now.why}</p>
@@ -65,7 +66,13 @@ export function SafetyGate({
                 ? "Working live is an exception: why, and who stands by? It is asked again at every step, and stays in the shop."
                 : "Why is it skipped? It stays visible on the job."}
             </label>
-            <input id="skip-reason" className="field" value={reason} onChange={(e) => setReason(e.target.value)} ref={focusNow} />
+            <input
+              id="skip-reason"
+              className="field"
+              value={reason}
+              onChange={(e) => setReason(e.target.value)}
+              ref={focusNow}
+            />
             <div className="flex gap-3">
               <button type="submit" className="key-button warn">
                 Skip it

@@ -9,7 +9,10 @@ import { useTypedEarly } from "../saving/use-typed-early";
 import { TakenWords } from "./taken-words";
 import type { Recording } from "./use-open-step";
 
-/** The two lines that a step is typed into: what came off, and its hardware in shorthand. Ctrl with Enter lays it down from either. */
+/**
+ * The two lines that a step is typed into: what came off, and its hardware in shorthand. Ctrl with Enter lays
+ * it down from either.
+ */
 export function StepFields({
   n,
   recording: { open, read, set, takeLine },
@@ -118,7 +121,13 @@ function TypedLine({
               return onDigit(Number(e.code.slice(5)));
             }
             const { selectionStart, selectionEnd } = e.currentTarget;
-            if (e.key === "ArrowRight" && rest && !e.shiftKey && selectionStart === value.length && selectionEnd === value.length) {
+            if (
+              e.key === "ArrowRight" &&
+              rest &&
+              !e.shiftKey &&
+              selectionStart === value.length &&
+              selectionEnd === value.length
+            ) {
               e.preventDefault();
               return put(value + rest);
             }

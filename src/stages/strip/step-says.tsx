@@ -18,7 +18,10 @@ export interface LiveWork {
   readonly why: string;
 }
 
-/** What there is to say of the open step: what came back from the shop, what can hurt, what was understood, what it is mistaken for, what it needs, and the tools so far. */
+/**
+ * What there is to say of the open step: what came back from the shop, what can hurt, what was understood,
+ * what it is mistaken for, what it needs, and the tools so far.
+ */
 export function StepSays({
   n,
   recording: { open, read, empty },
@@ -50,7 +53,13 @@ export function StepSays({
 }) {
   const { run } = useJob();
   const cautions = cautionsFor(
-    { id: "now", action: read.action, title: open.what, hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })), ...read.facts },
+    {
+      id: "now",
+      action: read.action,
+      title: open.what,
+      hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })),
+      ...read.facts,
+    },
     read.names,
     "off",
   );
@@ -58,7 +67,8 @@ export function StepSays({
     <>
       {lookAgain && (
         <p className="says danger" role="alert">
-          <b>Look once more at what is red.</b> Space again lays it down as the chips say. <span className="sr-only">{lookAgain}</span>
+          <b>Look once more at what is red.</b> Space again lays it down as the chips say.{" "}
+          <span className="sr-only">{lookAgain}</span>
         </p>
       )}
       {live.map((l) => (
@@ -67,7 +77,11 @@ export function StepSays({
             Working live at step {n}: {l.why}.
           </b>{" "}
           Is it still needed?{" "}
-          <button type="button" className="min-h-[48px] font-bold underline" onClick={() => void run(answerSafety, { gate: l.gate })}>
+          <button
+            type="button"
+            className="min-h-[48px] font-bold underline"
+            onClick={() => void run(answerSafety, { gate: l.gate })}
+          >
             No: it is shut off now
           </button>
         </p>
@@ -101,8 +115,10 @@ export function StepSays({
       {open.needs !== null && open.editing === null && (
         <p className="says measured">
           Order does not matter here: it needs{" "}
-          {open.needs.length ? `only ${open.needs.map((s) => `step ${pockets.findIndex((p) => p.step === s) + 1}`).join(", ")}` : "nothing"}. Press a pocket on
-          the Mat to name one.
+          {open.needs.length
+            ? `only ${open.needs.map((s) => `step ${pockets.findIndex((p) => p.step === s) + 1}`).join(", ")}`
+            : "nothing"}
+          . Press a pocket on the Mat to name one.
         </p>
       )}
       {empty && tools.length > 0 && (

@@ -45,7 +45,15 @@ export function StepSheet({
         />
       );
     case "stack":
-      return <StackPanel stack={open.stack} hardware={open.hardware} names={read.names} onChange={(stack) => set({ stack })} onClose={onClose} />;
+      return (
+        <StackPanel
+          stack={open.stack}
+          hardware={open.hardware}
+          names={read.names}
+          onChange={(stack) => set({ stack })}
+          onClose={onClose}
+        />
+      );
     case "wires":
       return <WiresPanel {...facts} />;
     case "freed":
@@ -57,6 +65,14 @@ export function StepSheet({
     case "back":
       return <GoesBackPanel {...facts} />;
     case "state":
-      return <StatePanel {...facts} set={set} open={open} names={read.names} minutes={minutesByClock(open, Date.now())} />;
+      return (
+        <StatePanel
+          {...facts}
+          set={set}
+          open={open}
+          names={read.names}
+          minutes={minutesByClock(open, Date.now())}
+        />
+      );
   }
 }

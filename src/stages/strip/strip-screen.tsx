@@ -14,7 +14,13 @@ export function StripScreen({ view }: { view: StripView }) {
         place="Strip"
         frame={frame}
         showing="strip"
-        mat={<LyingMat pockets={pack(pockets)} hand={pockets.length} foot="The Mat opens once the safety gate is answered." />}
+        mat={
+          <LyingMat
+            pockets={pack(pockets)}
+            hand={pockets.length}
+            foot="The Mat opens once the safety gate is answered."
+          />
+        }
       >
         <SafetyGate {...view.gate} />
       </JobScreen>

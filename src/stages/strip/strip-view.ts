@@ -20,7 +20,13 @@ import type { RecorderProps } from "./recorder";
 
 /** The safety gate while a question of it is open, else the recorder. */
 export type StripView = { readonly frame: FrameView; readonly pockets: readonly Pocket[] } & (
-  | { readonly gate: { readonly questions: readonly SafetyQuestion[]; readonly answered: readonly string[]; readonly picture: FramedPicture | undefined } }
+  | {
+      readonly gate: {
+        readonly questions: readonly SafetyQuestion[];
+        readonly answered: readonly string[];
+        readonly picture: FramedPicture | undefined;
+      };
+    }
   | { readonly recorder: Omit<RecorderProps, "pockets"> }
 );
 
@@ -32,15 +38,22 @@ export async function stripView(number: string): Promise<StripView | null> {
   const pockets = pocketsOf(job);
   const frame = frameOf(job);
   if (questions.some((q) => !answered.includes(q.gate)))
-    return { frame, pockets, gate: { questions, answered, picture: framed(job.pictures.find((p) => p.role === "intake")) } };
+    return {
+      frame,
+      pockets,
+      gate: { questions, answered, picture: framed(job.pictures.find((p) => p.role === "intake")) },
+    };
   const { stage, kind, stripFinished } = job;
-  const ghostFrom = stripFinished ? undefined : ((await stripsOfModel(job))[0] ?? (await keptGuide(job)).units[0]?.strip.from);
+  const ghostFrom = stripFinished
+    ? undefined
+    : ((await stripsOfModel(job))[0] ?? (await keptGuide(job)).units[0]?.strip.from);
   return {
     frame,
     pockets,
     recorder: {
       laid: pack(laidHardware(job)),
-      // those of the open step, the last thing off, and the unit as it came in; the others are named by their pockets
+      // those of the open step, the last thing off, and the unit as it came in; the others are named by their
+      // pockets
       pictures: job.pictures
         .filter((p) => !p.step || p.step === job.steps.at(-1)?.id || p.role === "intake")
         .map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
@@ -54,7 +67,9 @@ export async function stripView(number: string): Promise<StripView | null> {
       ...(ghostFrom === undefined ? {} : { ghostFrom }),
       live: job.answers.flatMap((a) => {
         const gate = safetyOf(a.question);
-        return gate !== undefined && a.answer === "skipped" && LIVE.includes(gate) ? [{ gate, why: a.note ?? "" }] : [];
+        return gate !== undefined && a.answer === "skipped" && LIVE.includes(gate)
+          ? [{ gate, why: a.note ?? "" }]
+          : [];
       }),
     },
   };
@@ -73,6 +88,8 @@ export async function laidStepOf(number: string, id: string): Promise<LaidStep |
   return {
     step,
     parts,
-    pictures: job.pictures.filter((p) => p.step === id).map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
+    pictures: job.pictures
+      .filter((p) => p.step === id)
+      .map((p) => only(p, ["sha256", "name", "role", "step", "stepKey", "marks", "width", "height"])),
   };
 }

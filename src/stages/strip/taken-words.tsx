@@ -5,11 +5,25 @@ import type { Span } from "@/core/hardware/quick-line";
 import { useKey } from "@/ui/keys";
 import { letGo } from "@/ui/let-go";
 
-/** Each word of the shorthand with what it was taken for. One key takes it for something else: where it sat, a note, or what it was. */
-export function TakenWords({ line, spans, put }: { line: string; spans: readonly Span[]; put: (line: string) => void }) {
+/**
+ * Each word of the shorthand with what it was taken for. One key takes it for something else: where it sat, a
+ * note, or what it was.
+ */
+export function TakenWords({
+  line,
+  spans,
+  put,
+}: {
+  line: string;
+  spans: readonly Span[];
+  put: (line: string) => void;
+}) {
   const words = takenFor(line, spans);
   return (
-    <ul aria-label="Each word, and what it was taken for" className="flex shrink-0 gap-1 overflow-x-auto pb-1 pl-11">
+    <ul
+      aria-label="Each word, and what it was taken for"
+      className="flex shrink-0 gap-1 overflow-x-auto pb-1 pl-11"
+    >
       {words.map((w, i) => (
         <li key={`${i} ${w.text}`} className="shrink-0">
           <TakenWord at={i} says={TAKEN_SAYS[w.as]} text={w.text} press={() => put(retaken(line, w))} />

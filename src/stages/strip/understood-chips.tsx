@@ -21,7 +21,12 @@ export function UnderstoodChips({
   set: (fields: Partial<OpenStep>) => void;
 }) {
   const close = (label: string, press: () => void) => (
-    <button type="button" className="-my-1 -mr-2 min-h-[44px] min-w-[40px] text-[22px] leading-none font-bold" aria-label={label} onClick={press}>
+    <button
+      type="button"
+      className="-my-1 -mr-2 min-h-[44px] min-w-[40px] text-[22px] leading-none font-bold"
+      aria-label={label}
+      onClick={press}
+    >
       ×
     </button>
   );
@@ -47,12 +52,19 @@ export function UnderstoodChips({
             onPress={() => set({ action: actionAfter(open.action) })}
             label={`It was ${ACTION_SAYS[read.action]}. Say it was only loosened, or only looked at`}
           >
-            {open.action === "loosen" ? "only loosened" : open.action === "note" ? "only a look" : ACTION_SAYS[read.action]}
+            {open.action === "loosen"
+              ? "only loosened"
+              : open.action === "note"
+                ? "only a look"
+                : ACTION_SAYS[read.action]}
           </KeyButton>
         </li>
       )}
       {read.hardware.map((h, i) => (
-        <li key={i} className={`chip small ${alike.some((a) => a.piece === i) || read.doubts.some((d) => d.piece === i) ? "danger" : ""}`}>
+        <li
+          key={i}
+          className={`chip small ${alike.some((a) => a.piece === i) || read.doubts.some((d) => d.piece === i) ? "danger" : ""}`}
+        >
           <HardwareGlyph kind={h.kind} drive={h.drive} /> {saidInWords(h)}
           {h.once && <b>new</b>}
           {read.doubts
@@ -62,7 +74,10 @@ export function UnderstoodChips({
                 {d.says}
               </span>
             ))}
-          {i < open.hardware.length && close(`Strike ${saidInWords(h)}`, () => set({ hardware: open.hardware.filter((_, k) => k !== i) }))}
+          {i < open.hardware.length &&
+            close(`Strike ${saidInWords(h)}`, () =>
+              set({ hardware: open.hardware.filter((_, k) => k !== i) }),
+            )}
         </li>
       ))}
       {read.stack.length > 0 && <li className="chip small">stack of {read.stack.length}, from the top</li>}

@@ -23,8 +23,17 @@ export interface AsLastTime {
   readonly open: () => OpenStep;
 }
 
-/** The last unit of this model beside this one, step by step; undefined: there is none, or all of it has been followed. @param from the job that it is of */
-export function useGhost(from: string | undefined, pockets: readonly Pocket[], laid: readonly LaidHardware[]): AsLastTime | undefined {
+/**
+ * The last unit of this model beside this one, step by step; undefined: there is none, or all of it has been
+ * followed.
+ *
+ * @param from the job that it is of
+ */
+export function useGhost(
+  from: string | undefined,
+  pockets: readonly Pocket[],
+  laid: readonly LaidHardware[],
+): AsLastTime | undefined {
   const { number } = useJob();
   const [ghost, setGhost] = useState<Ghost>();
   useEffect(() => {
@@ -49,7 +58,9 @@ export function useGhost(from: string | undefined, pockets: readonly Pocket[], l
       n: next + 1,
       count: ghost.steps.length,
       passed: passed.flatMap((i) => ghost.steps[i]?.title ?? []),
-      differs: was ? differences(was.hardware, laid.find((l) => l.step === pockets.length)?.hardware ?? []) : [],
+      differs: was
+        ? differences(was.hardware, laid.find((l) => l.step === pockets.length)?.hardware ?? [])
+        : [],
       open: () => asLastTime(g, ghost, found, pockets),
     };
   }, [ghost, pockets, laid]);

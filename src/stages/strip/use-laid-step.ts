@@ -7,9 +7,11 @@ import { useJob } from "../saving/job-context";
 import { type LaidStep, laidStep } from "./laid-step";
 
 /**
- * The step of the pocket that is in hand, as it lies in the shop; undefined while it is on its way, or where none is in hand.
+ * The step of the pocket that is in hand, as it lies in the shop; undefined while it is on its way, or where
+ * none is in hand.
  *
- * @param page something of the page that is another after each change of the job: a picture that was just taken of the step belongs to it
+ * @param page something of the page that is another after each change of the job: a picture that was just
+ *   taken of the step belongs to it
  */
 export function useLaidStep(step: string | null, page: unknown): LaidStep | undefined {
   const { number, say } = useJob();
@@ -20,7 +22,10 @@ export function useLaidStep(step: string | null, page: unknown): LaidStep | unde
     const asked = new AbortController();
     askShop(`/api/jobs/${number}/steps/${inAddress(step)}`, laidStep, asked.signal)
       .then((found) => (found ? setLaid(found) : say("That step is not there any more.")))
-      .catch((e) => asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Pick it up again.")));
+      .catch(
+        (e) =>
+          asked.signal.aborted || say(whatFailed(e, "The step could not be fetched", "Pick it up again.")),
+      );
     return () => asked.abort();
   }, [number, page, step, say]);
   return laid?.step.id === step ? laid : undefined;

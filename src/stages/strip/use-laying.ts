@@ -23,32 +23,47 @@ export interface Laying {
   readonly refused: readonly RefusedStep[];
   /** takes a refused one out of the list, into the recorder */
   readonly pickUp: (step: RefusedStep) => void;
-  /** takes back what was done last: also a step that is on its way, which the shop is let have first. One that it refuses has come back by itself, and nothing else is taken back for it */
+  /**
+   * takes back what was done last: also a step that is on its way, which the shop is let have first. One that
+   * it refuses has come back by itself, and nothing else is taken back for it
+   */
   readonly takeBackLast: () => void;
 }
 
 /** Steps on their way, by job, as long as the shop has not said that it has them. */
 function atHome(number: string) {
   const key = `${number}:laying`;
-  const all = (): readonly StepOnItsWay[] => stepsOnTheirWay.safeParse(jsonFrom(keptInBrowser(key))).data ?? [];
+  const all = (): readonly StepOnItsWay[] =>
+    stepsOnTheirWay.safeParse(jsonFrom(keptInBrowser(key))).data ?? [];
   const keep = (steps: readonly StepOnItsWay[]): void => {
     if (steps.length) keepInBrowser(key, JSON.stringify(steps));
     else forgetInBrowser(key);
   };
-  const without = (step: StepOnItsWay): readonly StepOnItsWay[] => all().filter((s) => s.open.key !== step.open.key);
-  return { all, add: (step: StepOnItsWay) => keep([...without(step), step]), forget: (step: StepOnItsWay) => keep(without(step)) };
+  const without = (step: StepOnItsWay): readonly StepOnItsWay[] =>
+    all().filter((s) => s.open.key !== step.open.key);
+  return {
+    all,
+    add: (step: StepOnItsWay) => keep([...without(step), step]),
+    forget: (step: StepOnItsWay) => keep(without(step)),
+  };
 }
 
 /**
- * Lays steps down without waiting for the shop: a hand that has the next screw in it should not. A step lies on the Mat at once, and in the browser until the shop has it;
- * what was left behind by a screen that was closed too early is sent again, under its own key, which lays it down once. One that is refused comes back: also one that
- * the shop has under its key already, but otherwise than it is sent again; it was changed meanwhile, or another screen laid another down, and only a person can tell which.
+ * Lays steps down without waiting for the shop: a hand that has the next screw in it should not. A step lies
+ * on the Mat at once, and in the browser until the shop has it;
+ * what was left behind by a screen that was closed too early is sent again, under its own key, which lays it
+ * down once. One that is refused comes back: also one that
+ * the shop has under its key already, but otherwise than it is sent again; it was changed meanwhile, or
+ * another screen laid another down, and only a person can tell which.
  *
  * @param back gives a refused step back to the recorder; false: another is open there
  */
 export function useLaying(back: (open: OpenStep) => boolean): Laying {
   const { number, run } = useJob();
-  const [onTheWay, showOnTheWay] = useOptimistic<readonly StepOnItsWay[], StepOnItsWay>([], (now, step) => [...now, step]);
+  const [onTheWay, showOnTheWay] = useOptimistic<readonly StepOnItsWay[], StepOnItsWay>([], (now, step) => [
+    ...now,
+    step,
+  ]);
   // what came back lies on the Mat no more, whatever else the shop is still being asked
   const [cameBack, setCameBack] = useState<readonly RefusedStep[]>([]);
   const giveBack = useLatest(back);

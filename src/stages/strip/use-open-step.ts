@@ -7,7 +7,9 @@ import { newKey } from "../saving/new-key";
 import { useDraft } from "../saving/use-draft";
 import { EMPTY, isEmpty, lineTaken, type OpenStep, openStep, type Understood, understood } from "./open-step";
 
-/** The step that is open in the recorder, what was understood of it, and the ways in which a hand changes it. */
+/**
+ * The step that is open in the recorder, what was understood of it, and the ways in which a hand changes it.
+ */
 export interface Recording {
   readonly open: OpenStep;
   readonly read: Understood;
@@ -22,8 +24,15 @@ export interface Recording {
   readonly replace: (step: OpenStep) => void;
 }
 
-/** Whatever is said or taken of it first begins a step: its clock runs, and it has a name, by which its pictures go. */
-const begun = (now: OpenStep): OpenStep => ({ ...now, key: now.key || newKey(), since: now.since ?? Date.now() });
+/**
+ * Whatever is said or taken of it first begins a step: its clock runs, and it has a name, by which its
+ * pictures go.
+ */
+const begun = (now: OpenStep): OpenStep => ({
+  ...now,
+  key: now.key || newKey(),
+  since: now.since ?? Date.now(),
+});
 
 export function useOpenStep(draft: unknown): Recording {
   const [open, setOpen] = useDraft<OpenStep>("strip.step", draft, openStep, EMPTY);

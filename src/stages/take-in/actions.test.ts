@@ -9,7 +9,8 @@ import { takeInView } from "./take-in-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
-const save = (number: string, fields: Parameters<typeof saveTakeIn>[0]["fields"]) => press(saveTakeIn, number, { fields });
+const save = (number: string, fields: Parameters<typeof saveTakeIn>[0]["fields"]) =>
+  press(saveTakeIn, number, { fields });
 
 describe("a unit over the counter of an empty shop", () => {
   it("is asked for what it needs to go on, and for nothing more", async () => {
@@ -25,12 +26,21 @@ describe("a unit over the counter of an empty shop", () => {
     await save(number, { consent: true });
     expect(await open()).toEqual([]);
     // what was said last of a kind is proposed at the next of it; saving something else takes nothing back
-    expect(await job(number)).toMatchObject({ supplies: ["battery", "mains"], protectionClass: "II", hazards: [] });
+    expect(await job(number)).toMatchObject({
+      supplies: ["battery", "mains"],
+      protectionClass: "II",
+      hazards: [],
+    });
     await save(number, { hazards: ["blade"] });
     const next = await createJob({ kind: "Hair clipper" });
     expect((await takeInView(next))?.proposed).toEqual(["blade"]);
     expect((await job(next)).hazards).toBeUndefined();
-    expect(await takeInView(number)).toMatchObject({ gates: [], currency: "€", counter: { variants: [] }, job: { pictures: [] } });
+    expect(await takeInView(number)).toMatchObject({
+      gates: [],
+      currency: "€",
+      counter: { variants: [] },
+      job: { pictures: [] },
+    });
   });
   it("keeps what is said of its past beside what was said before", async () => {
     const number = await createJob();
@@ -42,7 +52,8 @@ describe("a unit over the counter of an empty shop", () => {
   });
   it("ticks and unticks one thing of a list, and leaves the others", async () => {
     const number = await createJob();
-    const tick = (item: string, on: boolean) => press(saveTakeIn, number, { fields: {}, tick: { list: "looseItems", item, on } });
+    const tick = (item: string, on: boolean) =>
+      press(saveTakeIn, number, { fields: {}, tick: { list: "looseItems", item, on } });
     for (const item of ["comb", "oil", "comb"]) await tick(item, true);
     expect((await job(number)).looseItems).toEqual(["oil", "comb"]);
     await tick("oil", false);
@@ -86,12 +97,16 @@ describe("what the shop learns over the counter", () => {
   it("a variant needs maker and model; then every unit of the model is asked by its mark", async () => {
     const number = await createJob();
     const taught = { variant: "B", mark: "two ribs under the lid" };
-    expect(refusal(await press(learnVariant, number, taught))).toMatch(/^variant: Say first which maker and model/);
+    expect(refusal(await press(learnVariant, number, taught))).toMatch(
+      /^variant: Say first which maker and model/,
+    );
     await save(number, { maker: "Tarnholt", model: "Clip 3" });
     expect(await press(learnVariant, number, taught)).toMatchObject({ ok: true });
     const next = await createJob({ maker: "TARNHOLT", model: "clip 3" });
     expect((await takeInView(next))?.counter.variants).toEqual([taught]);
-    expect(refusal(await press(learnVariant, number, { variant: "", mark: "x" }))).toMatch(/^variant: Give the variant a name/);
+    expect(refusal(await press(learnVariant, number, { variant: "", mark: "x" }))).toMatch(
+      /^variant: Give the variant a name/,
+    );
   });
   it("a maker's date code, unless it is no rule at all", async () => {
     const number = await createJob({ maker: "Tarnholt" });

@@ -45,7 +45,13 @@ const input = z.object({
   ...onJob,
   fields,
   /** one item of a list ticked or unticked; the others stay as they are by then */
-  tick: z.object({ list: z.enum(["symptoms", "looseItems"]), item: text.trim().min(1, "say what it is"), on: z.boolean() }).optional(),
+  tick: z
+    .object({
+      list: z.enum(["symptoms", "looseItems"]),
+      item: text.trim().min(1, "say what it is"),
+      on: z.boolean(),
+    })
+    .optional(),
 });
 
 const NAMES: Readonly<Record<string, string>> = {
@@ -60,16 +66,29 @@ const NAMES: Readonly<Record<string, string>> = {
   hazards: "what can hurt at it",
 };
 
-/** Saves one or more fields of Take in. What is a part of a whole (history, a tick, a picture of a loose item) is put to what is there. */
+/**
+ * Saves one or more fields of Take in. What is a part of a whole (history, a tick, a picture of a loose item)
+ * is put to what is there.
+ */
 export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResult> {
   return actAtDesk(input, raw, async ({ number, version, fields: f, tick }) => {
     const { promised, priceLimit, past, loosePictures, ...rest } = f;
     const job = thereIs(await loadHead(number), number);
-    const ticked = tick && { [tick.list]: [...job[tick.list].filter((x) => x !== tick.item), ...(tick.on ? [tick.item] : [])] };
+    const ticked = tick && {
+      [tick.list]: [...job[tick.list].filter((x) => x !== tick.item), ...(tick.on ? [tick.item] : [])],
+    };
     const set = {
       ...rest,
       ...ticked,
-      ...(past === undefined ? {} : { past: { ...job.past, ...past, years: past.years === null ? undefined : (past.years ?? job.past.years) } }),
+      ...(past === undefined
+        ? {}
+        : {
+            past: {
+              ...job.past,
+              ...past,
+              years: past.years === null ? undefined : (past.years ?? job.past.years),
+            },
+          }),
       ...(loosePictures === undefined ? {} : { loosePictures: { ...job.loosePictures, ...loosePictures } }),
       ...(promised === undefined ? {} : { promised: promised || undefined }),
       ...(priceLimit === undefined ? {} : { priceLimit: priceLimit ?? undefined }),
@@ -93,19 +112,27 @@ export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResu
   });
 }
 
-const customerInput = z.object({ ...onJob, name: jobHead.shape.customerName.optional(), contact: jobHead.shape.customerContact.optional() });
+const customerInput = z.object({
+  ...onJob,
+  name: jobHead.shape.customerName.optional(),
+  contact: jobHead.shape.customerContact.optional(),
+});
 export async function saveCustomer(raw: z.infer<typeof customerInput>): Promise<ActionResult> {
   return actAtDesk(customerInput, raw, ({ number, version, ...said }) => setCustomer(number, version, said));
 }
 
 const variantInput = z.object({ ...onJob, ...variantSchema.shape });
 export async function learnVariant(raw: z.infer<typeof variantInput>): Promise<ActionResult> {
-  return actAtDesk(variantInput, raw, ({ number, version, ...taught }) => teachVariant(number, version, taught));
+  return actAtDesk(variantInput, raw, ({ number, version, ...taught }) =>
+    teachVariant(number, version, taught),
+  );
 }
 
 const dateCodeInput = z.object({ ...onJob, text });
 export async function learnDateCode(raw: z.infer<typeof dateCodeInput>): Promise<ActionResult> {
-  return actAtDesk(dateCodeInput, raw, ({ number, version, text: said }) => teachDateCode(number, version, said));
+  return actAtDesk(dateCodeInput, raw, ({ number, version, text: said }) =>
+    teachDateCode(number, version, said),
+  );
 }
 
 /** A new job at once, so that nothing typed has no place to go. */

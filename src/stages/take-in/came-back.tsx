@@ -11,12 +11,20 @@ export function CameBack({ of, earlier }: { of: string | undefined; earlier: Tak
   const { run } = useJob();
   if (of)
     return (
-      <KeyButton className="small !justify-start" pressed onPress={() => void run(comesBackFrom, { of: null })}>
+      <KeyButton
+        className="small !justify-start"
+        pressed
+        onPress={() => void run(comesBackFrom, { of: null })}
+      >
         ✓ Came back within its warranty: {of}
       </KeyButton>
     );
   return earlier.map((e) => (
-    <KeyButton key={e.number} className="small !justify-start" onPress={() => void run(comesBackFrom, { of: e.number })}>
+    <KeyButton
+      key={e.number}
+      className="small !justify-start"
+      onPress={() => void run(comesBackFrom, { of: e.number })}
+    >
       Back within its warranty? {e.number}, home since {e.handedBackAt && dayAs(e.handedBackAt, "d MMM yyyy")}
     </KeyButton>
   ));

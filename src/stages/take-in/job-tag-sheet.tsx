@@ -8,7 +8,8 @@ import { dayAs } from "@/ui/day";
 function qrPath(address: string): { d: string; size: number } {
   const { modules } = QRCode.create(address, { errorCorrectionLevel: "M" });
   const rows: string[] = [];
-  for (let y = 0; y < modules.size; y++) for (let x = 0; x < modules.size; x++) if (modules.get(y, x)) rows.push(`M${x} ${y}h1v1h-1z`);
+  for (let y = 0; y < modules.size; y++)
+    for (let x = 0; x < modules.size; x++) if (modules.get(y, x)) rows.push(`M${x} ${y}h1v1h-1z`);
   return { d: rows.join(""), size: modules.size };
 }
 
@@ -27,7 +28,10 @@ function Code({ address, mm }: { address: string; mm: number }) {
   );
 }
 
-/** What is printed for a unit: a label of 62 × 29 mm to tie to it, and a sheet to lie beside it. No name on either: a tag hangs where everybody sees it. */
+/**
+ * What is printed for a unit: a label of 62 × 29 mm to tie to it, and a sheet to lie beside it. No name on
+ * either: a tag hangs where everybody sees it.
+ */
 export function JobTagSheet({ job, address }: { job: Job; address: string }) {
   const unit = [job.kind, `${job.maker} ${job.model}`.trim(), job.variant].filter(Boolean).join(", ");
   return (
@@ -42,10 +46,15 @@ export function JobTagSheet({ job, address }: { job: Job; address: string }) {
           <p className="figures text-[6mm] font-semibold">{job.number}</p>
           <p className="text-[4.6mm] font-bold">{initials(job.customerName) || "–"}</p>
           <p className="line-clamp-2 text-[3mm] first-letter:uppercase">{unit}</p>
-          <p className="line-clamp-2 text-[2.8mm]">{job.looseItems.length ? `+ ${job.looseItems.join(", ")}` : "nothing loose"}</p>
+          <p className="line-clamp-2 text-[2.8mm]">
+            {job.looseItems.length ? `+ ${job.looseItems.join(", ")}` : "nothing loose"}
+          </p>
         </div>
       </section>
-      <article aria-label="Sheet" className="flex w-[186mm] flex-col gap-[5mm] bg-white p-[12mm] text-[5mm] print:p-0">
+      <article
+        aria-label="Sheet"
+        className="flex w-[186mm] flex-col gap-[5mm] bg-white p-[12mm] text-[5mm] print:p-0"
+      >
         <header className="flex items-start justify-between border-b-4 border-[#1d2a2c] pb-[4mm]">
           <div>
             <h1 className="figures text-[22mm] leading-none">{job.number}</h1>
@@ -90,7 +99,8 @@ export function JobTagSheet({ job, address }: { job: Job; address: string }) {
         </section>
         <p>
           {job.priceLimit !== undefined && `Limit ${job.priceLimit.toFixed(2)}. `}
-          {job.consent ? "Opening agreed." : "Opening NOT agreed yet."} {job.disposeConsent ? "Old parts may go." : "Old parts go back to the customer."}
+          {job.consent ? "Opening agreed." : "Opening NOT agreed yet."}{" "}
+          {job.disposeConsent ? "Old parts may go." : "Old parts go back to the customer."}
         </p>
       </article>
     </div>

@@ -8,7 +8,10 @@ import { pictureUrl } from "@/ui/picture-frame";
 import type { ActionResult } from "../saving/act";
 import type { TakeInJob } from "./take-in-view";
 
-/** What the customer brought along: a tick for each, a picture of those that are ticked, and a place to name others. */
+/**
+ * What the customer brought along: a tick for each, a picture of those that are ticked, and a place to name
+ * others.
+ */
 export function LooseItems({
   job,
   known,
@@ -39,7 +42,12 @@ export function LooseItems({
           const picture = job.pictures.find((p) => p.name === job.loosePictures[item]);
           return (
             <li key={item} className="flex">
-              <button type="button" aria-pressed={on} className="key-button small" onClick={() => void tick(item, !on)}>
+              <button
+                type="button"
+                aria-pressed={on}
+                className="key-button small"
+                onClick={() => void tick(item, !on)}
+              >
                 {on ? "✓ " : ""}
                 {item}
               </button>

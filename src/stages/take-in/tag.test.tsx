@@ -27,7 +27,9 @@ describe("the printed tag", () => {
     const codes = printed.match(/<svg role="img".*?<\/svg>/gs) ?? [];
     expect(codes).toHaveLength(2);
     for (const code of codes) {
-      const svg = code.replace("<svg", '<svg xmlns="http://www.w3.org/2000/svg"').replace(/style="[^"]*"/, 'width="170" height="170"');
+      const svg = code
+        .replace("<svg", '<svg xmlns="http://www.w3.org/2000/svg"')
+        .replace(/style="[^"]*"/, 'width="170" height="170"');
       const { data, info } = await sharp(Buffer.from(svg))
         .flatten({ background: "#ddd8cc" })
         .blur(0.8)

@@ -11,13 +11,17 @@ import { only } from "../job-view/only";
 import { pageJob } from "../job-view/page-job";
 
 const SHOWN = [
-  "stage", "kind", "maker", "model", "variant", "serial", "supplies", "protectionClass", "hazards", "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
+  "stage", "kind", "maker", "model", "variant", "serial", "supplies", "protectionClass", "hazards",
+  "foodContact", "complaint", "symptoms", "customerName", "customerContact", "condition", "looseItems",
   "loosePictures", "warrantyOf", "past", "disposeConsent", "priceLimit", "consent", "promised",
 ] as const; // biome-ignore format: a short list reads better in rows
 
 /** What Take in shows of a job. */
 export interface TakeInJob extends Pick<Job, (typeof SHOWN)[number]> {
-  readonly pictures: readonly Pick<Job["pictures"][number], "sha256" | "name" | "role" | "width" | "height" | "marks">[];
+  readonly pictures: readonly Pick<
+    Job["pictures"][number],
+    "sha256" | "name" | "role" | "width" | "height" | "marks"
+  >[];
 }
 
 export interface TakeInView {
@@ -43,7 +47,9 @@ export async function takeInView(number: string): Promise<TakeInView | null> {
     frame: frameOf(job),
     job: {
       ...only(job, SHOWN),
-      pictures: job.pictures.filter((p) => p.role !== "step").map((p) => only(p, ["sha256", "name", "role", "width", "height", "marks"])),
+      pictures: job.pictures
+        .filter((p) => p.role !== "step")
+        .map((p) => only(p, ["sha256", "name", "role", "width", "height", "marks"])),
     },
     gates: gatesOf(job, "take-in"),
     currency,

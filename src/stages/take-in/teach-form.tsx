@@ -11,7 +11,10 @@ export interface TaughtField {
   readonly value?: string;
 }
 
-/** A line in which the shop is taught something: what is wrong with it is said under it, and it closes once it is learnt. */
+/**
+ * A line in which the shop is taught something: what is wrong with it is said under it, and it closes once it
+ * is learnt.
+ */
 export function TeachForm({
   fields,
   teach,
@@ -25,7 +28,9 @@ export function TeachForm({
   const send = async (e: SubmitEvent<HTMLFormElement>): Promise<void> => {
     e.preventDefault();
     const said = new FormData(e.currentTarget);
-    const result = await teach(Object.fromEntries(fields.map((f) => [f.name, String(said.get(f.name) ?? "")])));
+    const result = await teach(
+      Object.fromEntries(fields.map((f) => [f.name, String(said.get(f.name) ?? "")])),
+    );
     if (result.ok) onLearnt();
     else setFault(result);
   };

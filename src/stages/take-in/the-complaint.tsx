@@ -8,12 +8,27 @@ import { ItsHistory } from "./its-history";
 import type { SetTakeIn } from "./set-take-in";
 import type { TakeInView } from "./take-in-view";
 
-/** What the customer says is wrong, what the counter sees and hears, its history, and the state it came in. */
-export function TheComplaint({ job, set, save, tick, onPicture }: Pick<TakeInView, "job"> & SetTakeIn & { onPicture: () => void }) {
+/**
+ * What the customer says is wrong, what the counter sees and hears, its history, and the state it came in.
+ */
+export function TheComplaint({
+  job,
+  set,
+  save,
+  tick,
+  onPicture,
+}: Pick<TakeInView, "job"> & SetTakeIn & { onPicture: () => void }) {
   const condition = job.pictures.filter((p) => p.role === "condition");
   return (
     <section aria-label="The complaint" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
-      <SavedField label="In the customer’s words" name="complaint" value={job.complaint} save={save("complaint")} rows={2} keyName="W" />
+      <SavedField
+        label="In the customer’s words"
+        name="complaint"
+        value={job.complaint}
+        save={save("complaint")}
+        rows={2}
+        keyName="W"
+      />
       <fieldset>
         <legend className="words">Symptoms</legend>
         <div className="grid grid-cols-4 gap-1">
@@ -35,7 +50,14 @@ export function TheComplaint({ job, set, save, tick, onPicture }: Pick<TakeInVie
       </fieldset>
       <ItsHistory job={job} set={set} />
       <div className="grid grid-cols-[1fr_auto] items-end gap-2">
-        <SavedField label="Condition on arrival: cracks, missing screws" name="condition" value={job.condition} save={save("condition")} rows={2} keyName="H" />
+        <SavedField
+          label="Condition on arrival: cracks, missing screws"
+          name="condition"
+          value={job.condition}
+          save={save("condition")}
+          rows={2}
+          keyName="H"
+        />
         <KeyButton keyName="D" className="small" onPress={onPicture} label="Picture of the condition">
           Picture {condition.length > 0 && <b>{condition.length}</b>}
         </KeyButton>
@@ -44,8 +66,13 @@ export function TheComplaint({ job, set, save, tick, onPicture }: Pick<TakeInVie
         <ul aria-label="Pictures of the condition" className="flex gap-1.5">
           {condition.map((p) => (
             <li key={p.name} className="size-[52px] overflow-hidden border-2 border-base-content">
-              {/* biome-ignore lint/performance/noImgElement: the thumbnail is made once, at the size it is shown */}
-              <img src={pictureUrl(p.sha256, true)} alt={`condition, ${p.name}`} className="h-full w-full object-cover" />
+              {/* biome-ignore lint/performance/noImgElement: the thumbnail is made once, at the size it
+                  is shown */}
+              <img
+                src={pictureUrl(p.sha256, true)}
+                alt={`condition, ${p.name}`}
+                className="h-full w-full object-cover"
+              />
             </li>
           ))}
         </ul>

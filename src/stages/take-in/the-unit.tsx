@@ -20,8 +20,22 @@ export function TheUnit({
   return (
     <section aria-label="The unit" className="flex min-h-0 flex-col gap-1 overflow-y-auto">
       <div className="grid grid-cols-2 gap-2.5">
-        <SavedField label="Kind of unit" name="kind" value={job.kind} save={save("kind")} known="/api/known/kind" keyName="K" />
-        <SavedField label="Maker" name="maker" value={job.maker} save={save("maker")} known="/api/known/maker" keyName="M" />
+        <SavedField
+          label="Kind of unit"
+          name="kind"
+          value={job.kind}
+          save={save("kind")}
+          known="/api/known/kind"
+          keyName="K"
+        />
+        <SavedField
+          label="Maker"
+          name="maker"
+          value={job.maker}
+          save={save("maker")}
+          known="/api/known/maker"
+          keyName="M"
+        />
         <SavedField
           label="Model"
           name="model"
@@ -30,7 +44,14 @@ export function TheUnit({
           known={`/api/known/model?maker=${encodeURIComponent(job.maker)}`}
           keyName="L"
         />
-        <SavedField label="Serial number" name="serial" value={job.serial} save={save("serial")} figure keyName="S" />
+        <SavedField
+          label="Serial number"
+          name="serial"
+          value={job.serial}
+          save={save("serial")}
+          figure
+          keyName="S"
+        />
       </div>
       <CameBack of={job.warrantyOf} earlier={earlier} />
       <SerialDate job={job} taught={counter.dateCode} thisYear={thisYear} />

@@ -8,7 +8,10 @@ import type { TakeInView } from "./take-in-view";
 
 const CHIP = "small justify-center !px-0.5 !text-[16px] !leading-none";
 
-/** What drives it, several at once and none assumed; its protection class by its mark, where it hangs on the mains. */
+/**
+ * What drives it, several at once and none assumed; its protection class by its mark, where it hangs on the
+ * mains.
+ */
 export function WhatItRunsOn({ job, set }: Pick<TakeInView, "job"> & Pick<SetTakeIn, "set">) {
   const mains = job.supplies.includes("mains");
   return (
@@ -22,7 +25,11 @@ export function WhatItRunsOn({ job, set }: Pick<TakeInView, "job"> & Pick<SetTak
               key={supply}
               className={CHIP}
               pressed={on}
-              onPress={() => void set({ supplies: on ? job.supplies.filter((s) => s !== supply) : [...job.supplies, supply] })}
+              onPress={() =>
+                void set({
+                  supplies: on ? job.supplies.filter((s) => s !== supply) : [...job.supplies, supply],
+                })
+              }
             >
               {says}
             </KeyButton>
@@ -48,7 +55,12 @@ export function WhatItRunsOn({ job, set }: Pick<TakeInView, "job"> & Pick<SetTak
             ))}
           </fieldset>
         )}
-        <KeyButton keyName="F" className="small" onPress={() => void set({ foodContact: !job.foodContact })} pressed={job.foodContact}>
+        <KeyButton
+          keyName="F"
+          className="small"
+          onPress={() => void set({ foodContact: !job.foodContact })}
+          pressed={job.foodContact}
+        >
           {job.foodContact ? "✓ Touches food" : "Touches food"}
         </KeyButton>
       </div>
@@ -59,7 +71,15 @@ export function WhatItRunsOn({ job, set }: Pick<TakeInView, "job"> & Pick<SetTak
 /** The marks as they stand on a rating plate: earth in a circle, a square in a square, III in a diamond. */
 function ClassMark({ of }: { of: (typeof PROTECTION_CLASSES)[number]["class"] }) {
   return (
-    <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="2">
+    <svg
+      width="30"
+      height="30"
+      viewBox="0 0 30 30"
+      aria-hidden="true"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2"
+    >
       {of === "I" && (
         <>
           <circle cx="15" cy="15" r="13" />
@@ -82,8 +102,15 @@ function ClassMark({ of }: { of: (typeof PROTECTION_CLASSES)[number]["class"] })
   );
 }
 
-/** What can hurt at it: chips to tick or take off. What is usual for its kind is proposed, and counts once somebody says so. */
-export function WhatCanHurt({ job, proposed, set }: Pick<TakeInView, "job" | "proposed"> & Pick<SetTakeIn, "set">) {
+/**
+ * What can hurt at it: chips to tick or take off. What is usual for its kind is proposed, and counts once
+ * somebody says so.
+ */
+export function WhatCanHurt({
+  job,
+  proposed,
+  set,
+}: Pick<TakeInView, "job" | "proposed"> & Pick<SetTakeIn, "set">) {
   const said = job.hazards;
   const shown: readonly Hazard[] = said ?? proposed ?? [];
   const say = (hazards: readonly Hazard[]): void => void set({ hazards: [...hazards] });
@@ -97,7 +124,13 @@ export function WhatCanHurt({ job, proposed, set }: Pick<TakeInView, "job" | "pr
             key={hazard}
             className={`${CHIP} ${on && !said ? "border-dashed" : ""}`}
             pressed={said ? on : undefined}
-            onPress={() => say(on && said ? shown.filter((h) => h !== hazard) : [...shown.filter((h) => h !== hazard), hazard])}
+            onPress={() =>
+              say(
+                on && said
+                  ? shown.filter((h) => h !== hazard)
+                  : [...shown.filter((h) => h !== hazard), hazard],
+              )
+            }
           >
             {on && !said ? `${says}?` : says}
           </KeyButton>
@@ -107,7 +140,11 @@ export function WhatCanHurt({ job, proposed, set }: Pick<TakeInView, "job" | "pr
         keyName="Z"
         className={CHIP}
         pressed={said?.length === 0}
-        label={said || !shown.length ? "Nothing of these can hurt" : `So it is: ${shown.map(hazardSays).join(", ")}`}
+        label={
+          said || !shown.length
+            ? "Nothing of these can hurt"
+            : `So it is: ${shown.map(hazardSays).join(", ")}`
+        }
         onPress={() => say(said ? [] : shown)}
       >
         {said || !shown.length ? "none" : "yes"}

@@ -1,6 +1,8 @@
 import type { Knex } from "knex";
 
-/** Jobs with everything that hangs on one, pictures, and what the shop holds: catalogue, lubricants, settings. */
+/**
+ * Jobs with everything that hangs on one, pictures, and what the shop holds: catalogue, lubricants, settings.
+ */
 export const theBench = {
   name: "0001-the-bench",
 
@@ -10,7 +12,17 @@ export const theBench = {
       t.text("number").notNullable().unique();
       t.integer("version").notNullable().defaultTo(1);
       t.text("stage").notNullable().defaultTo("take-in");
-      for (const column of ["kind", "maker", "model", "variant", "serial", "complaint", "customer_name", "customer_contact", "condition"])
+      for (const column of [
+        "kind",
+        "maker",
+        "model",
+        "variant",
+        "serial",
+        "complaint",
+        "customer_name",
+        "customer_contact",
+        "condition",
+      ])
         t.text(column).notNullable().defaultTo("");
       t.text("supply").notNullable().defaultTo("mains");
       t.text("protection_class").notNullable().defaultTo("II");

@@ -1,7 +1,8 @@
 import type { Knex } from "knex";
 
 /**
- * What the recorder and the counter came to know: facts of a step, marks on pictures, undo; models with their variants, makers' date codes,
+ * What the recorder and the counter came to know: facts of a step, marks on pictures, undo; models with their
+ * variants, makers' date codes,
  * customers; the unit's history and its loose items with pictures.
  */
 export const theRecorder = {
@@ -66,6 +67,7 @@ export const theRecorder = {
     const named: { customer_name: string; customer_contact: string }[] = await k("jobs")
       .distinct("customer_name", "customer_contact")
       .whereNot("customer_name", "");
-    if (named.length) await k("customers").insert(named.map((c) => ({ name: c.customer_name, contact: c.customer_contact })));
+    if (named.length)
+      await k("customers").insert(named.map((c) => ({ name: c.customer_name, contact: c.customer_contact })));
   },
 };

@@ -1,6 +1,9 @@
 import type { Knex } from "knex";
 
-/** What Judge came to know: the train, the causes chosen, what the hardware bench named, and what is to be done about each part and why. */
+/**
+ * What Judge came to know: the train, the causes chosen, what the hardware bench named, and what is to be
+ * done about each part and why.
+ */
 export const theJudgement = {
   name: "0003-the-judgement",
 

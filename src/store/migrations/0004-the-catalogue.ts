@@ -1,7 +1,8 @@
 import type { Knex } from "knex";
 
 /**
- * The catalogue by kind, with what it fits, what it replaces, what comes with it and what is in a kit; suppliers and what they ask; a full-text index
+ * The catalogue by kind, with what it fits, what it replaces, what comes with it and what is in a kit;
+ * suppliers and what they ask; a full-text index
  * for the search; what an import changed, so that it can be taken back.
  */
 export const theCatalogue = {
@@ -26,7 +27,8 @@ export const theCatalogue = {
       t.float("price").notNullable().defaultTo(0);
       t.integer("stock").notNullable().defaultTo(0);
       t.boolean("discontinued").notNullable().defaultTo(false);
-      for (const column of ["fits", "replaces", "needs_also", "spoils", "contains"]) t.json(column).notNullable().defaultTo("[]");
+      for (const column of ["fits", "replaces", "needs_also", "spoils", "contains"])
+        t.json(column).notNullable().defaultTo("[]");
       t.text("note");
       t.index(["kind", "teeth"]);
       t.index(["kind", "inside_mm", "outside_mm"]);
@@ -94,7 +96,10 @@ export const theCatalogue = {
         const [maker, ...model] = f.split(" ");
         return { maker, model: model.join(" ") || maker, variants: [] };
       });
-      const needs = (JSON.parse(p.needs_also) as { number: string; why: string }[]).map((n) => ({ ...n, qty: 1 }));
+      const needs = (JSON.parse(p.needs_also) as { number: string; why: string }[]).map((n) => ({
+        ...n,
+        qty: 1,
+      }));
       await k("catalogue").insert({
         number: p.number,
         bare: "",

@@ -1,6 +1,9 @@
 import type { Knex } from "knex";
 
-/** Quotes with their answers, orders with what became of them, and the parts that came: compared, and what was decided. */
+/**
+ * Quotes with their answers, orders with what became of them, and the parts that came: compared, and what was
+ * decided.
+ */
 export const theOrders = {
   name: "0005-the-orders",
 

@@ -2,16 +2,48 @@ import type { Knex } from "knex";
 
 type Row = Record<string, unknown>;
 
-const STEP_FACTS = ["facing", "marks", "wires", "minutes", "note", "held", "freed", "timing", "cautions", "tools", "do_not_undo", "tray"];
+const STEP_FACTS = [
+  "facing",
+  "marks",
+  "wires",
+  "minutes",
+  "note",
+  "held",
+  "freed",
+  "timing",
+  "cautions",
+  "tools",
+  "do_not_undo",
+  "tray",
+];
 const STEP_JSON = ["marks", "wires", "held", "freed", "timing", "cautions", "tools"];
-const PIECE_FACTS = ["thread", "length_mm", "drive", "once", "locker", "tighten", "form", "finish", "label", "state", "left_hand", "poles"];
+const PIECE_FACTS = [
+  "thread",
+  "length_mm",
+  "drive",
+  "once",
+  "locker",
+  "tighten",
+  "form",
+  "finish",
+  "label",
+  "state",
+  "left_hand",
+  "poles",
+];
 const PIECE_JSON = ["tighten"];
 const PIECE_FLAGS = ["once", "left_hand"];
 
 const camel = (column: string): string => column.replace(/_([a-z])/g, (_, c: string) => c.toUpperCase());
 
 /** Columns of their own become fields of one column that holds them all. */
-async function fold(k: Knex, table: string, columns: readonly string[], json: readonly string[], flags: readonly string[]): Promise<void> {
+async function fold(
+  k: Knex,
+  table: string,
+  columns: readonly string[],
+  json: readonly string[],
+  flags: readonly string[],
+): Promise<void> {
   await k.schema.alterTable(table, (t) => {
     t.json("facts").notNullable().defaultTo("{}");
   });
@@ -21,7 +53,11 @@ async function fold(k: Knex, table: string, columns: readonly string[], json: re
     for (const column of columns) {
       const value = row[column];
       if (value === null || value === undefined) continue;
-      facts[camel(column)] = json.includes(column) ? JSON.parse(String(value)) : flags.includes(column) ? Boolean(value) : value;
+      facts[camel(column)] = json.includes(column)
+        ? JSON.parse(String(value))
+        : flags.includes(column)
+          ? Boolean(value)
+          : value;
     }
     if (Object.keys(facts).length)
       await k(table)
@@ -32,7 +68,8 @@ async function fold(k: Knex, table: string, columns: readonly string[], json: re
 }
 
 /**
- * The facts of a step and of a piece in one column each; ids that are given once; the shop's own count of job numbers; indexes for what is asked by job, by day
+ * The facts of a step and of a piece in one column each; ids that are given once; the shop's own count of job
+ * numbers; indexes for what is asked by job, by day
  * and by model.
  */
 export const oneRoom = {
@@ -59,7 +96,9 @@ export const oneRoom = {
       t.text("name").primary();
       t.integer("value").notNullable();
     });
-    await k.raw("insert into counters (name, value) select 'job', coalesce(max(cast(substr(number, 3) as integer)), 0) from jobs");
+    await k.raw(
+      "insert into counters (name, value) select 'job', coalesce(max(cast(substr(number, 3) as integer)), 0) from jobs",
+    );
     // gears are looked up by their tooth as well as by its count
     await k.schema.alterTable("catalogue", (t) => {
       t.float("module_mm");

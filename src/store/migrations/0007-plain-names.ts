@@ -1,6 +1,9 @@
 import type { Knex } from "knex";
 
-/** Three names that said less than they meant: what a part cannot stand beside, the fewest packs sold, the shortest time charged. */
+/**
+ * Three names that said less than they meant: what a part cannot stand beside, the fewest packs sold, the
+ * shortest time charged.
+ */
 export const plainNames = {
   name: "0007-plain-names",
 
@@ -23,6 +26,8 @@ export const plainNames = {
     const { leastMinutes, ...rest } = JSON.parse(rates.value);
     await k("settings")
       .where({ name: "rates" })
-      .update({ value: JSON.stringify(leastMinutes === undefined ? rest : { ...rest, minMinutes: leastMinutes }) });
+      .update({
+        value: JSON.stringify(leastMinutes === undefined ? rest : { ...rest, minMinutes: leastMinutes }),
+      });
   },
 };

@@ -2,7 +2,10 @@ import type { Knex } from "knex";
 
 const NUMBERS = ["density_g_per_ml", "least_c", "most_c", "stock_g", "price_per100_g"] as const;
 
-/** The shelf of greases as a table of its own columns: the shop writes it now, with lot, day of opening, stock and price. And whether the kind of a part was said or guessed. */
+/**
+ * The shelf of greases as a table of its own columns: the shop writes it now, with lot, day of opening, stock
+ * and price. And whether the kind of a part was said or guessed.
+ */
 export const theShelf = {
   name: "0008-the-shelf",
 

@@ -2,7 +2,10 @@ import type { Knex } from "knex";
 
 const RUBBERS = ["NBR", "EPDM", "FKM", "silicone"];
 
-/** A unit has chambers, each with its own lubricant, where it had one case; points say what they are; the shelf holds oils, and what decides between greases. */
+/**
+ * A unit has chambers, each with its own lubricant, where it had one case; points say what they are; the
+ * shelf holds oils, and what decides between greases.
+ */
 export const chambers = {
   name: "0012-chambers",
 
@@ -24,7 +27,14 @@ export const chambers = {
       case_materials: string | null;
       makers_grams: number | null;
       washed: number;
-    }[] = await k("jobs").select("id", "case_inside", "lubricant", "case_materials", "makers_grams", "washed");
+    }[] = await k("jobs").select(
+      "id",
+      "case_inside",
+      "lubricant",
+      "case_materials",
+      "makers_grams",
+      "washed",
+    );
     for (const j of jobs) {
       if (!j.case_inside && !j.lubricant && !j.case_materials && !j.makers_grams) continue;
       const said: string[] = JSON.parse(j.case_materials ?? "[]");
@@ -46,9 +56,16 @@ export const chambers = {
       await k("lube_points")
         .where({ job_id: j.id })
         .whereNotNull("grams")
-        .update({ facts: JSON.stringify({ chamber: "c1", kind: "gear-teeth", ...(j.lubricant && { lubricantId: j.lubricant }) }) });
+        .update({
+          facts: JSON.stringify({
+            chamber: "c1",
+            kind: "gear-teeth",
+            ...(j.lubricant && { lubricantId: j.lubricant }),
+          }),
+        });
     }
-    for (const column of ["case_inside", "lubricant", "case_materials", "makers_grams", "grease_old"]) await k.raw("alter table jobs drop column ??", [column]);
+    for (const column of ["case_inside", "lubricant", "case_materials", "makers_grams", "grease_old"])
+      await k.raw("alter table jobs drop column ??", [column]);
     await k.schema.alterTable("lubricants", (t) => {
       t.text("sort");
       t.float("viscosity_mm2s");

@@ -1,6 +1,9 @@
 import type { Knex } from "knex";
 
-/** Recordings of a unit that runs, before and after its repair: short, mono, and kept in the database, so that whatever is kept, moved or backed up has them with it. */
+/**
+ * Recordings of a unit that runs, before and after its repair: short, mono, and kept in the database, so that
+ * whatever is kept, moved or backed up has them with it.
+ */
 export const soundsOfJobs = {
   name: "0017-sounds",
 

@@ -1,6 +1,9 @@
 import type { Knex } from "knex";
 
-/** What is written down as a unit goes home: who signed, when it should be looked at next, and when it was opened again. */
+/**
+ * What is written down as a unit goes home: who signed, when it should be looked at next, and when it was
+ * opened again.
+ */
 export const goingHome = {
   name: "0018-going-home",
 

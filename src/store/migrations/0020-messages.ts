@@ -1,6 +1,9 @@
 import type { Knex } from "knex";
 
-/** What was told to customers: the outbox. Nothing is sent from here; a message is copied, or taken as a mail file. */
+/**
+ * What was told to customers: the outbox. Nothing is sent from here; a message is copied, or taken as a mail
+ * file.
+ */
 export const messagesOfJobs = {
   name: "0020-messages",
 

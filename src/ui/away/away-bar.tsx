@@ -7,7 +7,10 @@ import { keepAsking, onPulse, pulseNow, type Told, troubleNow } from "./shop-pul
 
 const held = globalThis as { demontagePatient?: boolean };
 
-/** Stands over the foot of every screen while the shop's computer does not answer, or something is wrong with it: seen before anything is tried. */
+/**
+ * Stands over the foot of every screen while the shop's computer does not answer, or something is wrong with
+ * it: seen before anything is tried.
+ */
 export function AwayBar({
   trouble,
   asks,
@@ -22,7 +25,8 @@ export function AwayBar({
       held.demontagePatient = true;
       window.fetch = patientFetch(window.fetch.bind(window));
     }
-    if ("serviceWorker" in navigator && window.isSecureContext) navigator.serviceWorker.register("/away-worker.js").catch(() => undefined);
+    if ("serviceWorker" in navigator && window.isSecureContext)
+      navigator.serviceWorker.register("/away-worker.js").catch(() => undefined);
     return asks ? keepAsking() : undefined;
   }, [asks]);
   const wrong = told ?? trouble;
@@ -41,7 +45,9 @@ function Bar({ says, todo }: { readonly says: string; readonly todo: string }) {
   // screens end above it: it may stand there for days, and the main key is at their foot
   useEffect(() => {
     const root = document.documentElement;
-    const watch = new ResizeObserver(() => root.style.setProperty("--foot", `${bar.current?.offsetHeight ?? 0}px`));
+    const watch = new ResizeObserver(() =>
+      root.style.setProperty("--foot", `${bar.current?.offsetHeight ?? 0}px`),
+    );
     if (bar.current) watch.observe(bar.current);
     return () => {
       watch.disconnect();

@@ -9,7 +9,9 @@ let state: object | null = null;
 beforeEach(() => {
   state = { trouble: null, signedIn: true };
   vi.stubGlobal("document", { hidden: false });
-  vi.stubGlobal("fetch", () => (state ? Promise.resolve(Response.json(state)) : Promise.reject(new TypeError("Failed to fetch"))));
+  vi.stubGlobal("fetch", () =>
+    state ? Promise.resolve(Response.json(state)) : Promise.reject(new TypeError("Failed to fetch")),
+  );
   sawPulse("here");
 });
 afterEach(() => void vi.unstubAllGlobals());
@@ -23,12 +25,19 @@ describe("asking a shop that is away", () => {
       setTimeout(() => end.abort(new DOMException("", "TimeoutError")), ms / 1000);
       return end.signal;
     });
-    const silent: typeof fetch = (_, init) => new Promise((_done, failed) => init?.signal?.addEventListener("abort", () => failed(init.signal?.reason)));
+    const silent: typeof fetch = (_, init) =>
+      new Promise((_done, failed) =>
+        init?.signal?.addEventListener("abort", () => failed(init.signal?.reason)),
+      );
     state = null;
     const from = performance.now();
-    const e = await patientFetch(silent)("/jobs/J-0001/judge", { headers: { "next-action": "x" } }).catch((x) => x);
+    const e = await patientFetch(silent)("/jobs/J-0001/judge", { headers: { "next-action": "x" } }).catch(
+      (x) => x,
+    );
     expect(performance.now() - from).toBeGreaterThanOrEqual(GIVE_UP_MS / 1000 - 1);
-    expect(whatFailed(e, "Not saved", "Try again.")).toMatch(/^Not saved, as far as is known: the shop’s computer did not answer in ten seconds/);
+    expect(whatFailed(e, "Not saved", "Try again.")).toMatch(
+      /^Not saved, as far as is known: the shop’s computer did not answer in ten seconds/,
+    );
     await vi.waitFor(() => expect(pulseNow()).toBe("away"));
     vi.restoreAllMocks();
   });
@@ -44,17 +53,24 @@ describe("asking a shop that is away", () => {
         }),
       );
     let tries = 0;
-    const page = await patientFetch(async () => (++tries < 3 ? half() : new Response("0:whole")))("/jobs/J-0001/judge", { headers: { rsc: "1" } });
+    const page = await patientFetch(async () => (++tries < 3 ? half() : new Response("0:whole")))(
+      "/jobs/J-0001/judge",
+      { headers: { rsc: "1" } },
+    );
     expect(await page.text()).toBe("0:whole");
     expect(tries).toBe(3);
     const saved = patientFetch(async () => half())("/jobs/J-0001/judge", { headers: { "next-action": "x" } });
-    expect(whatFailed(await saved.catch((x) => x), "Not saved", "Try again.")).toBe("Not saved: the shop’s computer does not answer. Try again.");
+    expect(whatFailed(await saved.catch((x) => x), "Not saved", "Try again.")).toBe(
+      "Not saved: the shop’s computer does not answer. Try again.",
+    );
   });
 
   it("lets a page that is fetched anew wait until it answers, so that the one in hand stays", async () => {
     let tries = 0;
     state = null;
-    const page = patientFetch(() => (++tries < 3 ? lost() : Promise.resolve(answer)))("/jobs/J-0001/judge", { headers: { rsc: "1" } });
+    const page = patientFetch(() => (++tries < 3 ? lost() : Promise.resolve(answer)))("/jobs/J-0001/judge", {
+      headers: { rsc: "1" },
+    });
     for (let i = 0; i < 2; i++) {
       await vi.waitFor(() => expect(pulseNow()).toBe("away"));
       await new Promise((done) => setTimeout(done, 20));
@@ -66,7 +82,11 @@ describe("asking a shop that is away", () => {
 
   it("asks again at once where only one question was lost, and not without end", async () => {
     let tries = 0;
-    expect(await patientFetch(() => (++tries < 2 ? lost() : Promise.resolve(answer)))("/x", { headers: { rsc: "1" } })).toBe(answer);
+    expect(
+      await patientFetch(() => (++tries < 2 ? lost() : Promise.resolve(answer)))("/x", {
+        headers: { rsc: "1" },
+      }),
+    ).toBe(answer);
     expect(pulseNow()).toBe("here");
     tries = 0;
     await expect(
@@ -79,8 +99,12 @@ describe("asking a shop that is away", () => {
   });
 
   it("says of a save that somebody has to sign in", async () => {
-    const e = await patientFetch(() => Promise.resolve(new Response("{}", { status: 401 })))("/x", { headers: { "next-action": "x" } }).catch((x) => x);
-    expect(whatFailed(e, "Not saved", "What you typed is kept.")).toMatch(/^Not saved: nobody is signed in on this screen any more/);
+    const e = await patientFetch(() => Promise.resolve(new Response("{}", { status: 401 })))("/x", {
+      headers: { "next-action": "x" },
+    }).catch((x) => x);
+    expect(whatFailed(e, "Not saved", "What you typed is kept.")).toMatch(
+      /^Not saved: nobody is signed in on this screen any more/,
+    );
   });
 
   it("asks for all else as it is asked, once", async () => {
@@ -92,6 +116,11 @@ describe("asking a shop that is away", () => {
   it("leaves a page that nobody waits for any more", async () => {
     const given = new DOMException("", "AbortError");
     for (const signal of [AbortSignal.abort(given), undefined])
-      await expect(patientFetch(() => Promise.reject(given))("/x", { headers: { rsc: "1" }, ...(signal ? { signal } : {}) })).rejects.toThrow();
+      await expect(
+        patientFetch(() => Promise.reject(given))("/x", {
+          headers: { rsc: "1" },
+          ...(signal ? { signal } : {}),
+        }),
+      ).rejects.toThrow();
   });
 });

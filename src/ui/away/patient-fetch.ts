@@ -8,9 +8,13 @@ const headerOf = (input: RequestInfo | URL, init: RequestInit | undefined, name:
   new Headers(init?.headers ?? (input instanceof Request ? input.headers : undefined)).get(name);
 
 /** Whether an error says that nobody answered, as against one that was given up by whoever asked. */
-const nobodyAnswered = (e: unknown): boolean => e instanceof TypeError || (e instanceof DOMException && e.name === "TimeoutError");
+const nobodyAnswered = (e: unknown): boolean =>
+  e instanceof TypeError || (e instanceof DOMException && e.name === "TimeoutError");
 
-/** Resolves when the shop answers: at once, if it does and only one question was lost. Answers whether it was away. */
+/**
+ * Resolves when the shop answers: at once, if it does and only one question was lost. Answers whether it was
+ * away.
+ */
 export async function whenHere(): Promise<boolean> {
   await askPulse();
   if (pulseNow() === "here") return false;
@@ -24,7 +28,10 @@ export async function whenHere(): Promise<boolean> {
   return true;
 }
 
-/** The answer, once it has come to its end: one that breaks off half-way would be taken for a screen that cannot be shown. */
+/**
+ * The answer, once it has come to its end: one that breaks off half-way would be taken for a screen that
+ * cannot be shown.
+ */
 async function toItsEnd(answer: Response): Promise<Response> {
   await answer.clone().arrayBuffer();
   return answer;
@@ -34,13 +41,19 @@ async function toItsEnd(answer: Response): Promise<Response> {
 const MOST_TRIES = 3;
 
 /**
- * The browser's way of asking, for a shop that may be away for a while. A save that is not answered in ten seconds is given up and says so. A page that is fetched anew waits until the shop answers again, and the one in
- * hand stays: left to itself, the framework would open the address instead, which shows the browser's own error page.
+ * The browser's way of asking, for a shop that may be away for a while. A save that is not answered in ten
+ * seconds is given up and says so. A page that is fetched anew waits until the shop answers again, and the
+ * one in
+ * hand stays: left to itself, the framework would open the address instead, which shows the browser's own
+ * error page.
  */
 export function patientFetch(ask: typeof fetch): typeof fetch {
   return async (input, init) => {
     if (headerOf(input, init, "next-action")) {
-      const signal = AbortSignal.any([AbortSignal.timeout(GIVE_UP_MS), ...(init?.signal ? [init.signal] : [])]);
+      const signal = AbortSignal.any([
+        AbortSignal.timeout(GIVE_UP_MS),
+        ...(init?.signal ? [init.signal] : []),
+      ]);
       const answer = await ask(input, { ...init, signal })
         .then(toItsEnd)
         .catch((e) => {

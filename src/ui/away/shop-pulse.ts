@@ -3,7 +3,10 @@ import { z } from "zod";
 /** Whether the shop's computer answers, as this browser knows it; whoever asks the shop tells it. */
 export type Pulse = "here" | "away";
 
-const state = z.object({ signedIn: z.boolean(), trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable() });
+const state = z.object({
+  signedIn: z.boolean(),
+  trouble: z.object({ says: z.string(), todo: z.string(), reading: z.boolean() }).nullable(),
+});
 export type Told = NonNullable<z.infer<typeof state>["trouble"]>;
 
 /** What was typed waits until somebody is signed in again. */
@@ -45,7 +48,13 @@ export async function askPulse(): Promise<void> {
     const answer = await fetch("/api/state", { cache: "no-store", signal: AbortSignal.timeout(PATIENCE_MS) });
     // it answers, whatever it says
     const read = state.safeParse(await answer.json().catch(() => null));
-    const next = !read.success ? (answer.status === 401 ? SIGNED_OUT : null) : read.data.signedIn ? read.data.trouble : SIGNED_OUT;
+    const next = !read.success
+      ? answer.status === 401
+        ? SIGNED_OUT
+        : null
+      : read.data.signedIn
+        ? read.data.trouble
+        : SIGNED_OUT;
     const changed = JSON.stringify(next) !== JSON.stringify(trouble);
     trouble = next;
     if (changed) tell();

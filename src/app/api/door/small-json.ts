@@ -3,7 +3,10 @@ import { Fault } from "@/core/fault";
 /** More than any form at the door has. */
 const MOST_BYTES = 4096;
 
-/** The JSON of a small form, from somebody who may be anybody: no more of it is read than there can be. Throws a Fault for more, and for what is no JSON. */
+/**
+ * The JSON of a small form, from somebody who may be anybody: no more of it is read than there can be. Throws
+ * a Fault for more, and for what is no JSON.
+ */
 export async function smallJson(request: Request): Promise<unknown> {
   let text = "";
   const decoder = new TextDecoder();

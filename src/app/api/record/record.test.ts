@@ -27,16 +27,27 @@ it("an empty shop has an empty record, and says so", async () => {
 
 it("what went home is in the record, and in its tables as CSV that no spreadsheet executes; what is at work is not", async () => {
   const first = await wentHome({ past: { years: 5 } }, "2026-03-08T10:00:00.000Z");
-  const back = await wentHome({ warrantyOf: first, takenIn: "2026-04-01", complaint: "grinds again", past: { years: 5 } }, "2026-04-03T10:00:00.000Z");
+  const back = await wentHome(
+    { warrantyOf: first, takenIn: "2026-04-01", complaint: "grinds again", past: { years: 5 } },
+    "2026-04-03T10:00:00.000Z",
+  );
   await createJob({ kind: "flour mill" });
   const jobs = await pastJobs();
   expect(jobs.map((j) => j.number)).toEqual([first, back]);
   expect(jobs[0]).toMatchObject({ planned: 12, failed: [{ name: "=crown wheel", mode: "worn" }], years: 5 });
-  const get = async (table: string): Promise<Response> => csvOf(new Request("http://x/"), { params: Promise.resolve({ table }) });
-  expect(await (await get("comebacks")).text()).toContain(`${back},${first},Velbrant Mola,24,grinds again,'=crown wheel,`);
-  expect((await (await get("failures")).text()).split("\r\n")[1]).toBe("Velbrant Mola,'=crown wheel,2,2,worn,5");
+  const get = async (table: string): Promise<Response> =>
+    csvOf(new Request("http://x/"), { params: Promise.resolve({ table }) });
+  expect(await (await get("comebacks")).text()).toContain(
+    `${back},${first},Velbrant Mola,24,grinds again,'=crown wheel,`,
+  );
+  expect((await (await get("failures")).text()).split("\r\n")[1]).toBe(
+    "Velbrant Mola,'=crown wheel,2,2,worn,5",
+  );
   expect((await get("nothing")).status).toBe(404);
-  const answer = (await (await find(new Request("http://x/api/find?q=mola"))).json()) as { number: string; warrantyOf?: string }[];
+  const answer = (await (await find(new Request("http://x/api/find?q=mola"))).json()) as {
+    number: string;
+    warrantyOf?: string;
+  }[];
   expect(answer.map((j) => [j.number, j.warrantyOf])).toEqual([
     [back, first],
     [first, undefined],

@@ -20,7 +20,13 @@ export interface WayInAddress extends JobAddress {
 }
 
 /** The part that an address speaks of, by its id. */
-export const partAddress = ({ number, part }: { readonly number: string; readonly part: string }): { number: string; part: string } => ({
+export const partAddress = ({
+  number,
+  part,
+}: {
+  readonly number: string;
+  readonly part: string;
+}): { number: string; part: string } => ({
   number,
   part: fromAddress(part),
 });

@@ -5,8 +5,14 @@ import { pageJob } from "@/stages/job-view/page-job";
 import { DamagedRow } from "@/store/rows";
 import type { JobAddress } from "./address";
 
-/** Stands above the pages' loading state: an address of no job is answered as one before anything of a page is sent, and a job that cannot be read as that. */
-export default async function JobLayout({ children, params }: JobAddress & { readonly children: ReactNode }): Promise<ReactNode> {
+/**
+ * Stands above the pages' loading state: an address of no job is answered as one before anything of a page is
+ * sent, and a job that cannot be read as that.
+ */
+export default async function JobLayout({
+  children,
+  params,
+}: JobAddress & { readonly children: ReactNode }): Promise<ReactNode> {
   const { number } = await params;
   try {
     return (await pageJob(number)) ? children : notFound();

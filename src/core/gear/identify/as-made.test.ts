@@ -38,7 +38,10 @@ describe("gears as they are really made", () => {
   });
   it("other pressure angles and stubs are found when two spans lie far enough apart, at module 2", () => {
     for (const pressureAngleDeg of [14.5, 17.5, 25])
-      expect(first(made(gear(44, 2, { pressureAngleDeg })))).toMatchObject({ module: 2, pressureAngle: pressureAngleDeg });
+      expect(first(made(gear(44, 2, { pressureAngleDeg })))).toMatchObject({
+        module: 2,
+        pressureAngle: pressureAngleDeg,
+      });
     expect(first(made(gear(44, 2, { addendum: 0.8 })))).toMatchObject({ module: 2, addendum: 0.8 });
   });
   it("of a moulded gear the sizes may be off together by three in a thousand; of a cut one not", () => {
@@ -51,7 +54,9 @@ describe("gears as they are really made", () => {
     const moulded = identifyGear({ ...shrunk(made(g)), making: "moulded" });
     expect(moulded.hypotheses[0]).toMatchObject({ module: 1, pressureAngle: 20, profileShift: 0 });
     const cut = identifyGear({ ...shrunk(made(g)), making: "cut" }).hypotheses;
-    expect(cut.find((h) => h.module === 1 && h.profileShift === 0)?.probability ?? 0).toBeLessThan(moulded.hypotheses[0]?.probability ?? 0);
+    expect(cut.find((h) => h.module === 1 && h.profileShift === 0)?.probability ?? 0).toBeLessThan(
+      moulded.hypotheses[0]?.probability ?? 0,
+    );
   });
   it("over pins a thinned tooth reads low as well", () => {
     const g = gear(32, 1.5);
@@ -88,10 +93,14 @@ describe("a module of no standard", () => {
   });
   it("one diameter alone never makes it sure", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 90 }), fc.double({ min: 6, max: 200, noNaN: true }), (teeth, tip) => {
-        const h = first({ kind: "spur", teeth, tipDiameter: tip });
-        expect(h === undefined || h.system !== "free" || h.probability < 0.98).toBe(true);
-      }),
+      fc.property(
+        fc.integer({ min: 10, max: 90 }),
+        fc.double({ min: 6, max: 200, noNaN: true }),
+        (teeth, tip) => {
+          const h = first({ kind: "spur", teeth, tipDiameter: tip });
+          expect(h === undefined || h.system !== "free" || h.probability < 0.98).toBe(true);
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -108,7 +117,9 @@ describe("slips of the hand", () => {
   it("a tip diameter that is misread is named, with what the others want", () => {
     const wrong = { ...sound, tipDiameter: { value: 39.33, u: 0.03 } };
     expect(doubtsOf(wrong)).toEqual(["tipDiameter"]);
-    expect(why(wrong)).toMatch(/tip diameter reads 39.33 mm; the other readings want 41.96 mm, which is 2.63 mm more/);
+    expect(why(wrong)).toMatch(
+      /tip diameter reads 39.33 mm; the other readings want 41.96 mm, which is 2.63 mm more/,
+    );
     expect(first(wrong)).toMatchObject({ module: 1, pressureAngle: 20 });
   });
   it("one tooth more between the jaws than was written down", () => {
@@ -122,7 +133,11 @@ describe("slips of the hand", () => {
     expect(doubtsOf(one)).toEqual(["tipDiameter"]);
     expect(why(one)).toMatch(/fits as inches: that is 41.96 mm/);
     const inch = (v: number) => ({ value: v / 25.4, u: 0.001 });
-    const all = { ...sound, tipDiameter: inch(41.96), spans: (sound.spans ?? []).map((s) => ({ teeth: s.teeth, ...inch(s.value) })) };
+    const all = {
+      ...sound,
+      tipDiameter: inch(41.96),
+      spans: (sound.spans ?? []).map((s) => ({ teeth: s.teeth, ...inch(s.value) })),
+    };
     // readings in inches are a gear of a module of 0.04: there is none such
     expect(doubtsOf(all)).toEqual(["units"]);
     expect(first(all)).toMatchObject({ module: 1 });
@@ -131,7 +146,9 @@ describe("slips of the hand", () => {
     const miscounted = { ...sound, teeth: 41 };
     expect(doubtsOf(miscounted)).toContain("teeth");
     expect(first(miscounted)).toMatchObject({ module: 1, teeth: 40 });
-    expect(identifyGear(miscounted).doubts.find((d) => d.reading === "teeth")?.why).toMatch(/41 teeth do not go with the readings: with 40 they would all fit/);
+    expect(identifyGear(miscounted).doubts.find((d) => d.reading === "teeth")?.why).toMatch(
+      /41 teeth do not go with the readings: with 40 they would all fit/,
+    );
   });
   it("slanted teeth that were taken for straight ones", () => {
     const { helixAngle: _, ...slanted } = made(gear(41, 1, { helixAngleDeg: 20 }));
@@ -172,7 +189,8 @@ describe("slips of the hand", () => {
           ...(helix === undefined ? {} : { helixAngle: helix }),
         });
         const [h] = hypotheses;
-        if (h && h.probability > 0.9 && h.residuals.some((r) => Math.abs(r.sigmas) > 4)) expect(doubts.length).toBeGreaterThan(0);
+        if (h && h.probability > 0.9 && h.residuals.some((r) => Math.abs(r.sigmas) > 4))
+          expect(doubts.length).toBeGreaterThan(0);
       }),
       { numRuns: 60 },
     );

@@ -13,28 +13,46 @@ const spur = plainGear;
 
 describe("naming a gear", () => {
   it("names the example of its description", () => {
-    const { hypotheses } = identifyGear({ kind: "spur", teeth: 20, tipDiameter: 22.01, spans: [{ teeth: 3, value: 7.66 }] });
+    const { hypotheses } = identifyGear({
+      kind: "spur",
+      teeth: 20,
+      tipDiameter: 22.01,
+      spans: [{ teeth: 3, value: 7.66 }],
+    });
     expect(hypotheses[0]).toMatchObject({ module: 1, pressureAngle: 20, system: "module", profileShift: 0 });
   });
 
   it("finds a standard module again from exact readings, and is sure", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 24, max: 80 }), fc.constantFrom(0.5, 0.8, 1, 1.25, 1.5, 2, 2.5), (z, m) => {
-        const [first] = identifyGear(readingsOf(spur(z, m))).hypotheses;
-        expect(first).toMatchObject({ module: m, pressureAngle: 20 });
-        expect(first?.probability).toBeGreaterThan(0.8);
-      }),
+      fc.property(
+        fc.integer({ min: 24, max: 80 }),
+        fc.constantFrom(0.5, 0.8, 1, 1.25, 1.5, 2, 2.5),
+        (z, m) => {
+          const [first] = identifyGear(readingsOf(spur(z, m))).hypotheses;
+          expect(first).toMatchObject({ module: m, pressureAngle: 20 });
+          expect(first?.probability).toBeGreaterThan(0.8);
+        },
+      ),
       { numRuns: 60 },
     );
   });
 
   it("tells 24 DP from module 1, and 14.5° from 20°", () => {
-    expect(identifyGear(readingsOf(spur(40, 25.4 / 24))).hypotheses[0]).toMatchObject({ system: "diametral-pitch", diametralPitch: 24, pressureAngle: 20 });
-    expect(identifyGear(readingsOf(spur(40, 25.4 / 24, { pressureAngleDeg: 14.5 }))).hypotheses[0]).toMatchObject({ diametralPitch: 24, pressureAngle: 14.5 });
+    expect(identifyGear(readingsOf(spur(40, 25.4 / 24))).hypotheses[0]).toMatchObject({
+      system: "diametral-pitch",
+      diametralPitch: 24,
+      pressureAngle: 20,
+    });
+    expect(
+      identifyGear(readingsOf(spur(40, 25.4 / 24, { pressureAngleDeg: 14.5 }))).hypotheses[0],
+    ).toMatchObject({ diametralPitch: 24, pressureAngle: 14.5 });
   });
 
   it("finds shift and helix as well", () => {
-    expect(identifyGear(made(spur(13, 1, { profileShift: 0.3 }))).hypotheses[0]).toMatchObject({ module: 1, profileShift: 0.3 });
+    expect(identifyGear(made(spur(13, 1, { profileShift: 0.3 }))).hypotheses[0]).toMatchObject({
+      module: 1,
+      profileShift: 0.3,
+    });
     const [helical] = identifyGear(readingsOf(spur(41, 1, { helixAngleDeg: 18 }))).hypotheses;
     expect(helical?.module).toBe(1);
     expect(helical?.helixAngle).toBeCloseTo(18, 0);
@@ -42,7 +60,11 @@ describe("naming a gear", () => {
 
   it("is not fooled by worn tips when told of them", () => {
     const worn = readingsOf(spur(40, 1));
-    const [first] = identifyGear({ ...worn, tipDiameter: { value: 42 - 0.35, u: 0.03 }, tipsWorn: true }).hypotheses;
+    const [first] = identifyGear({
+      ...worn,
+      tipDiameter: { value: 42 - 0.35, u: 0.03 },
+      tipsWorn: true,
+    }).hypotheses;
     expect(first?.module).toBe(1);
   });
 
@@ -57,18 +79,25 @@ describe("naming a gear", () => {
     expect(pins.hypotheses[0]?.module).toBe(1.5);
     const blurred = { kind: "spur", teeth: 32, tipDiameter: { value: 50.6, u: 4 } } as const;
     const alone = identifyGear(blurred).hypotheses.find((h) => h.module === 1.5)?.probability ?? 0;
-    const mated = identifyGear({ ...blurred, mate: { teeth: 12, centreDistance: 33 } }).hypotheses.find((h) => h.module === 1.5)?.probability ?? 0;
+    const mated =
+      identifyGear({ ...blurred, mate: { teeth: 12, centreDistance: 33 } }).hypotheses.find(
+        (h) => h.module === 1.5,
+      )?.probability ?? 0;
     expect(mated).toBeGreaterThan(alone + 0.1);
   });
 
   it("gives probabilities that never pass one, best first", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 10, max: 90 }), fc.double({ min: 6, max: 200, noNaN: true }), (teeth, tip) => {
-        const { hypotheses } = identifyGear({ kind: "spur", teeth, tipDiameter: tip });
-        const p = hypotheses.map((h) => h.probability);
-        expect(p.reduce((a, b) => a + b, 0)).toBeLessThanOrEqual(1 + 1e-9);
-        expect([...p].sort((a, b) => b - a)).toEqual(p);
-      }),
+      fc.property(
+        fc.integer({ min: 10, max: 90 }),
+        fc.double({ min: 6, max: 200, noNaN: true }),
+        (teeth, tip) => {
+          const { hypotheses } = identifyGear({ kind: "spur", teeth, tipDiameter: tip });
+          const p = hypotheses.map((h) => h.probability);
+          expect(p.reduce((a, b) => a + b, 0)).toBeLessThanOrEqual(1 + 1e-9);
+          expect([...p].sort((a, b) => b - a)).toEqual(p);
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -83,7 +112,11 @@ describe("naming a gear", () => {
 
   it("says by how much each reading is off what such a gear shows as it is made: tips a little low", () => {
     const [first] = identifyGear({ ...made(spur(30, 1)), tipDiameter: { value: 32.0, u: 0.03 } }).hypotheses;
-    expect(first?.residuals.find((r) => r.what === "tip diameter")).toMatchObject({ measured: 32, expected: 31.96, sigmas: 0.9 });
+    expect(first?.residuals.find((r) => r.what === "tip diameter")).toMatchObject({
+      measured: 32,
+      expected: 31.96,
+      sigmas: 0.9,
+    });
   });
   it("tells everything that was used: the helix, the arc and the mate's distance too", () => {
     const g = spur(41, 1, { helixAngleDeg: 18 });

@@ -22,11 +22,17 @@ export interface AsItIs {
 /** A gear as it is drawn: without backlash, its tips full. */
 export const AS_DRAWN: AsItIs = { thinned: 0, low: 0 };
 
-/** What a perfect caliper reads of a gear as it is made: its tips and two spans, and a helix angle told by eye. For tests. */
+/**
+ * What a perfect caliper reads of a gear as it is made: its tips and two spans, and a helix angle told by
+ * eye. For tests.
+ */
 export function madeGear(
   g: Gear,
   { thinned = thinnedBy(g.moduleMm).value, low = 0.04, apart = 1 }: AsItIs = {},
-): IdentifyInput & { readonly tipDiameter: { readonly value: number; readonly u: number }; readonly spans: NonNullable<IdentifyInput["spans"]> } {
+): IdentifyInput & {
+  readonly tipDiameter: { readonly value: number; readonly u: number };
+  readonly spans: NonNullable<IdentifyInput["spans"]>;
+} {
   const k = bestSpanTeeth(g);
   return {
     kind: g.helixAngleDeg ? "helical" : "spur",

@@ -30,10 +30,18 @@ interface Candidate extends Omit<NextReading, "why"> {
 const SURE = 0.985;
 
 /**
- * The reading to take next. Where readings contradict each other, the one that is likeliest to be the slip, again. Else the one that would settle most: for each that could be taken, how sure the first answer would be on average after it,
- * if each hypothesis in turn were the truth. Null when the first answer is sure already, or nothing would lift it by a hundredth. Nothing is asked for that was taken already and is not doubted, nor what cannot be measured of a fragment.
+ * The reading to take next. Where readings contradict each other, the one that is likeliest to be the slip,
+ * again. Else the one that would settle most: for each that could be taken, how sure the first answer would
+ * be on average after it,
+ * if each hypothesis in turn were the truth. Null when the first answer is sure already, or nothing would
+ * lift it by a hundredth. Nothing is asked for that was taken already and is not doubted, nor what cannot be
+ * measured of a fragment.
  */
-export function nextReading(input: IdentifyInput, hypotheses: readonly Hypothesis[], doubts: readonly Doubt[] = []): NextReading | null {
+export function nextReading(
+  input: IdentifyInput,
+  hypotheses: readonly Hypothesis[],
+  doubts: readonly Doubt[] = [],
+): NextReading | null {
   const first = hypotheses[0];
   if (!first) return null;
   const [doubted] = doubts;
@@ -46,7 +54,9 @@ export function nextReading(input: IdentifyInput, hypotheses: readonly Hypothesi
     if (shows.some((s) => !Number.isFinite(s))) continue;
     let sure = 0;
     hypotheses.forEach((truth, i) => {
-      const weights = hypotheses.map((h, j) => h.probability * Math.exp(-0.5 * (((shows[i] as number) - (shows[j] as number)) / c.u) ** 2));
+      const weights = hypotheses.map(
+        (h, j) => h.probability * Math.exp(-0.5 * (((shows[i] as number) - (shows[j] as number)) / c.u) ** 2),
+      );
       sure += (truth.probability * Math.max(...weights)) / weights.reduce((a, b) => a + b, 0);
     });
     // those that come first are the easier ones to take: a later one must settle clearly more
@@ -62,30 +72,55 @@ export function nextReading(input: IdentifyInput, hypotheses: readonly Hypothesi
 
 const ROCK = (n: number, kind: IdentifyInput["kind"]): string =>
   `Flat jaws over ${n} teeth, square to the teeth${kind === "helical" ? ", not to the face" : ""}: rock to the smallest reading. Sound teeth only.`;
-const COUNT = "Mark one tooth with a pen and count round; of a broken gear, an arc between two sound teeth will do.";
-const ROLL = "Ink the teeth, roll the gear along a straight edge over paper, and measure the lines against square.";
+const COUNT =
+  "Mark one tooth with a pen and count round; of a broken gear, an arc between two sound teeth will do.";
+const ROLL =
+  "Ink the teeth, roll the gear along a straight edge over paper, and measure the lines against square.";
 const ACROSS = "Across the tips. With an odd count flat jaws read short; say so and it is put right.";
 
-/** The doubted reading once more. Null where taking it again is not a matter of one reading: all in inches. */
+/**
+ * The doubted reading once more. Null where taking it again is not a matter of one reading: all in inches.
+ */
 function takenAgain(input: IdentifyInput, { reading, why }: Doubt, g: Gear): NextReading | null {
   const span = /^spans\[(\d+)\]$/.exec(reading);
   const teeth = span ? input.spans?.[Number(span[1])]?.teeth : undefined;
-  if (teeth !== undefined) return { take: `span over ${teeth} teeth again`, why, how: ROCK(teeth, input.kind), drawing: "span", teeth };
+  if (teeth !== undefined)
+    return {
+      take: `span over ${teeth} teeth again`,
+      why,
+      how: ROCK(teeth, input.kind),
+      drawing: "span",
+      teeth,
+    };
   if (reading === "tipDiameter") return { take: "tip diameter again", why, how: ACROSS, drawing: "tip" };
-  if (reading === "teeth" || reading === "arc") return { take: "tooth count again", why, how: COUNT, drawing: "count" };
+  if (reading === "teeth" || reading === "arc")
+    return { take: "tooth count again", why, how: COUNT, drawing: "count" };
   if (reading === "kind") return { take: "slant of the teeth", why, how: ROLL, drawing: "helix" };
   if (reading === "helixAngle") return { take: "helix angle again", why, how: ROLL, drawing: "helix" };
   if (reading === "overPins" && input.overPins)
-    return { take: "size over the pins again", why, how: pinWords(g, input.overPins.pin), drawing: "pins", pinMm: input.overPins.pin };
-  if (reading === "mate.centreDistance") return { take: "centre distance again", why, how: SHAFTS, drawing: "centre" };
+    return {
+      take: "size over the pins again",
+      why,
+      how: pinWords(g, input.overPins.pin),
+      drawing: "pins",
+      pinMm: input.overPins.pin,
+    };
+  if (reading === "mate.centreDistance")
+    return { take: "centre distance again", why, how: SHAFTS, drawing: "centre" };
   if (reading === "rootDiameter")
-    return { take: "root diameter again", why, how: "Narrow jaws down in two opposite gaps; with an odd count it reads short.", drawing: "tip" };
+    return {
+      take: "root diameter again",
+      why,
+      how: "Narrow jaws down in two opposite gaps; with an odd count it reads short.",
+      drawing: "tip",
+    };
   return null;
 }
 
 const pinWords = (g: Gear, pin: number): string =>
   `Two plain ${pin.toFixed(1)} mm shanks in opposite gaps${g.teeth % 2 ? " (nearly: the count is odd)" : ""}, and the caliper over both.`;
-const SHAFTS = "From shaft to shaft in the case: across both, less half of each shaft. Count the mate's teeth too.";
+const SHAFTS =
+  "From shaft to shaft in the case: across both, less half of each shaft. Count the mate's teeth too.";
 
 function candidates(input: IdentifyInput, g: Gear): Candidate[] {
   const out: Candidate[] = [];
@@ -95,7 +130,8 @@ function candidates(input: IdentifyInput, g: Gear): Candidate[] {
   const counts = spanTeeth(g)
     .filter((n) => n >= 2 && !taken.has(n))
     .sort((a, b) => Math.abs(a - best) - Math.abs(b - best) || a - b);
-  // what thinning, wear and shift add is the same in every span: beside one that was taken, another tells the base pitch alone
+  // what thinning, wear and shift add is the same in every span: beside one that was taken, another tells the
+  // base pitch alone
   const beside = [...taken][0];
   for (const n of counts)
     out.push({
@@ -103,18 +139,41 @@ function candidates(input: IdentifyInput, g: Gear): Candidate[] {
       teeth: n,
       drawing: "span",
       how: ROCK(n, input.kind),
-      u: Math.hypot(CALIPER_U_MM, beside === undefined ? thinnedBy(g.moduleMm, input.making).u : CALIPER_U_MM),
+      u: Math.hypot(
+        CALIPER_U_MM,
+        beside === undefined ? thinnedBy(g.moduleMm, input.making).u : CALIPER_U_MM,
+      ),
       of: (x) => spanOver(x, n) - (beside === undefined ? 0 : spanOver(x, beside)),
     });
   // what is left of a broken gear has no opposite tips
   if (input.tipDiameter === undefined && !input.arc)
-    out.push({ take: "tip diameter", drawing: "tip", how: ACROSS, u: spreadOf({ what: "tip diameter" }), of: (x) => gearDimensions(x).tipDiameterMm });
-  if (input.teeth == null) out.push({ take: "tooth count", drawing: "count", how: COUNT, u: 0.3, of: (x) => x.teeth });
+    out.push({
+      take: "tip diameter",
+      drawing: "tip",
+      how: ACROSS,
+      u: spreadOf({ what: "tip diameter" }),
+      of: (x) => gearDimensions(x).tipDiameterMm,
+    });
+  if (input.teeth == null)
+    out.push({ take: "tooth count", drawing: "count", how: COUNT, u: 0.3, of: (x) => x.teeth });
   if (input.kind === "helical")
-    out.push({ take: "helix angle: roll the gear over paper and measure the lines", drawing: "helix", how: ROLL, u: 0.5, of: (x) => x.helixAngleDeg });
+    out.push({
+      take: "helix angle: roll the gear over paper and measure the lines",
+      drawing: "helix",
+      how: ROLL,
+      u: 0.5,
+      of: (x) => x.helixAngleDeg,
+    });
   const pin = measuringPin(g);
   if (pin !== null && !input.overPins && input.kind === "spur" && !input.arc)
-    out.push({ take: `over two ${pin.toFixed(1)} mm pins`, pinMm: pin, drawing: "pins", how: pinWords(g, pin), u: CALIPER_U_MM, of: (x) => overPins(x, pin) });
+    out.push({
+      take: `over two ${pin.toFixed(1)} mm pins`,
+      pinMm: pin,
+      drawing: "pins",
+      how: pinWords(g, pin),
+      u: CALIPER_U_MM,
+      of: (x) => overPins(x, pin),
+    });
   if (!input.mate)
     out.push({
       take: "centre distance to the mate",

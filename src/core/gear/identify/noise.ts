@@ -1,8 +1,21 @@
 import type { Measured } from "../../quantity/measured";
-import { AS_MADE, type Making, TOPPED, thinnedBy, toppedShare, UNTHINNED, WORN_FLANKS, WORN_SHARE, WORN_TIPS } from "../as-made";
+import {
+  AS_MADE,
+  type Making,
+  TOPPED,
+  thinnedBy,
+  toppedShare,
+  UNTHINNED,
+  WORN_FLANKS,
+  WORN_SHARE,
+  WORN_TIPS,
+} from "../as-made";
 import type { Reading, ToothAt } from "./readings";
 
-/** What has become of the tips and flanks: how usual it is, by how much tip diameter and spans are low, mm, and how much of the shift the tips follow. */
+/**
+ * What has become of the tips and flanks: how usual it is, by how much tip diameter and spans are low, mm,
+ * and how much of the shift the tips follow.
+ */
 export interface ToothState extends TipState {
   readonly flanks: "as made" | "worn";
   /** by how much a span is low, mm */
@@ -19,7 +32,10 @@ interface TipState {
 /** The shift that a topped pinion is taken to have where only the spread is asked for. */
 const USUAL_SHIFT = 0.35;
 
-/** The states that a new gear of so many teeth may be in: its tips as made, topped or worn, its flanks thinned, not thinned, or worn. One each, where no reading touches them. */
+/**
+ * The states that a new gear of so many teeth may be in: its tips as made, topped or worn, its flanks
+ * thinned, not thinned, or worn. One each, where no reading touches them.
+ */
 export function toothStates(
   t: { readonly teeth: number; readonly moduleMm: number },
   how: Making,
@@ -34,20 +50,36 @@ export function toothStates(
   const not = { flanks: "as made", thinned: { value: 0, u: UNTHINNED.u * Math.sqrt(t.moduleMm) } } as const;
   const worn = {
     flanks: "worn",
-    thinned: { value: thinned.value + WORN_FLANKS.value * t.moduleMm, u: Math.hypot(thinned.u, WORN_FLANKS.u * t.moduleMm) },
+    thinned: {
+      value: thinned.value + WORN_FLANKS.value * t.moduleMm,
+      u: Math.hypot(thinned.u, WORN_FLANKS.u * t.moduleMm),
+    },
   } as const;
   return tips.flatMap((s) => [
     { ...s, ...made, log: s.log + Math.log(sound * (1 - UNTHINNED.share)) },
-    ...(s.says === "worn" && !saidWorn ? [] : [{ ...s, ...not, log: s.log + Math.log(sound * UNTHINNED.share) }]),
+    ...(s.says === "worn" && !saidWorn
+      ? []
+      : [{ ...s, ...not, log: s.log + Math.log(sound * UNTHINNED.share) }]),
     { ...s, ...worn, log: s.log + Math.log(WORN_FLANKS.share) },
   ]);
 }
 
-function tipStates(t: { readonly teeth: number; readonly moduleMm: number }, how: Making, readings: readonly Reading[], saidWorn: boolean): TipState[] {
+function tipStates(
+  t: { readonly teeth: number; readonly moduleMm: number },
+  how: Making,
+  readings: readonly Reading[],
+  saidWorn: boolean,
+): TipState[] {
   const { tipLow } = AS_MADE[how];
   const made = { says: "as made", log: 0, low: tipLow.value, u: tipLow.u, follow: 1 } as const;
   if (!readings.some((r) => r.atTips)) return [made];
-  const worn = { says: "worn", log: 0, low: WORN_TIPS.value * t.moduleMm, u: WORN_TIPS.u * t.moduleMm, follow: 1 } as const;
+  const worn = {
+    says: "worn",
+    log: 0,
+    low: WORN_TIPS.value * t.moduleMm,
+    u: WORN_TIPS.u * t.moduleMm,
+    follow: 1,
+  } as const;
   if (saidWorn) return [worn];
   const topped = toppedShare(t.teeth);
   return [
@@ -68,7 +100,8 @@ function tipStates(t: { readonly teeth: number; readonly moduleMm: number }, how
 }
 
 /**
- * How the readings of one gear spread together. They do not spread each by itself: all spans are thinned by the same cutter, all tips are low by the same turning, all sizes have shrunk in the same mould.
+ * How the readings of one gear spread together. They do not spread each by itself: all spans are thinned by
+ * the same cutter, all tips are low by the same turning, all sizes have shrunk in the same mould.
  * C_ij = δ_ij u_i² + σ_τ² c_i c_j + σ_δ² p_i p_j + σ_s² seen_i seen_j, kept as its Cholesky factor.
  */
 export interface Noise {
@@ -103,7 +136,10 @@ export function noiseOf(readings: readonly Reading[], t: ToothAt, state: ToothSt
     follow[i] = tipsA ? state.follow : 1;
     for (let j = 0; j <= i; j++) {
       const b = readings[j] as Reading;
-      let sum = thinned.u ** 2 * thinA * (thin[j] as number) + state.u ** 2 * tipsA * (atTips[j] as number) + share ** 2 * a.seen.value * b.seen.value;
+      let sum =
+        thinned.u ** 2 * thinA * (thin[j] as number) +
+        state.u ** 2 * tipsA * (atTips[j] as number) +
+        share ** 2 * a.seen.value * b.seen.value;
       if (i === j) {
         sum += a.seen.u ** 2 + (a.loose * t.moduleMm) ** 2;
         u[i] = Math.sqrt(sum);

@@ -14,6 +14,10 @@ export function normalBetween(a: number, b: number): number {
 /** Error function, Abramowitz and Stegun 7.1.26, error below 1.5e-7. */
 function erf(x: number): number {
   const t = 1 / (1 + 0.3275911 * Math.abs(x));
-  const y = 1 - ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t * Math.exp(-x * x);
+  const y =
+    1 -
+    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) *
+      t *
+      Math.exp(-x * x);
   return x < 0 ? -y : y;
 }

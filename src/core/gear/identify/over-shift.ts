@@ -14,13 +14,23 @@ const TENTHS = [-0.4, -0.3, -0.2, -0.1, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7] as co
 /** Of the shifted, so many at a whole tenth, the others anywhere. */
 const AT_TENTHS = 0.6;
 
-/** @param none share without shift; the others lie around `around`, normally by u, and rather at whole tenths */
+/**
+ * @param none share without shift; the others lie around `around`, normally by u, and rather at whole tenths
+ */
 export function shiftPrior(none: number, around: number, u: number): ShiftPrior {
   const weights = TENTHS.map((x) => Math.exp(-0.5 * ((x - around) / u) ** 2));
   const sum = weights.reduce((a, b) => a + b, 0);
-  return { none, around, u, tenths: TENTHS.map((x, i) => ({ x, share: ((1 - none) * AT_TENTHS * (weights[i] as number)) / sum })) };
+  return {
+    none,
+    around,
+    u,
+    tenths: TENTHS.map((x, i) => ({ x, share: ((1 - none) * AT_TENTHS * (weights[i] as number)) / sum })),
+  };
 }
-/** Small pinions are shifted against undercut and for strength, nearly always outwards; large gears seldom, and then a little to meet a centre distance. */
+/**
+ * Small pinions are shifted against undercut and for strength, nearly always outwards; large gears seldom,
+ * and then a little to meet a centre distance.
+ */
 const PINION = shiftPrior(0.5, 0.25, 0.25);
 const WHEEL = shiftPrior(0.93, 0, 0.2);
 export const shiftsOf = (teeth: number): ShiftPrior => (teeth < 24 ? PINION : WHEEL);
@@ -44,12 +54,18 @@ export interface ShiftAnswer {
 }
 
 /**
- * log ∫ p(readings | x) p(x) dx, and the likeliest x. The readings are normal and linear in x, so that the integral is in closed form: the sum of the point masses at zero and
+ * log ∫ p(readings | x) p(x) dx, and the likeliest x. The readings are normal and linear in x, so that the
+ * integral is in closed form: the sum of the point masses at zero and
  * at whole tenths, and a normal over the range for the rest.
  *
- * @param hopeless where even the best x gives a log below this, that bound is returned and the sum is not formed
+ * @param hopeless where even the best x gives a log below this, that bound is returned and the sum is not
+ *   formed
  */
-export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, hopeless = Number.NEGATIVE_INFINITY): ShiftAnswer {
+export function overShift(
+  { A, B, C, scale }: ShiftParabola,
+  prior: ShiftPrior,
+  hopeless = Number.NEGATIVE_INFINITY,
+): ShiftAnswer {
   if (A < 1e-12) return { log: scale - 0.5 * C, x: 0, u: prior.u, share: prior.none };
   const mean = B / A;
   const bound = scale - 0.5 * (C - B * mean);
@@ -70,7 +86,11 @@ export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, 
   // the product of two normals
   const w = 1 / (prior.u * prior.u);
   const [a, b] = [A + w, B + w * prior.around];
-  const smooth = ((1 - prior.none) * (1 - AT_TENTHS) * Math.exp(-0.5 * (C + w * prior.around * prior.around - (b * b) / a) - top)) / (prior.u * Math.sqrt(a));
+  const smooth =
+    ((1 - prior.none) *
+      (1 - AT_TENTHS) *
+      Math.exp(-0.5 * (C + w * prior.around * prior.around - (b * b) / a) - top)) /
+    (prior.u * Math.sqrt(a));
   sum += smooth;
   if (smooth > best) {
     bestX = clampShift(b / a);
@@ -78,7 +98,10 @@ export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, 
   }
   // far outside the range nothing is left of the sum: the log stays finite, and as bad as it is
   return {
-    log: sum > 0 ? scale + top + Math.log(sum) : scale + Math.max(exponent(SHIFT_RANGE[0]), exponent(SHIFT_RANGE[1])) - 20,
+    log:
+      sum > 0
+        ? scale + top + Math.log(sum)
+        : scale + Math.max(exponent(SHIFT_RANGE[0]), exponent(SHIFT_RANGE[1])) - 20,
     x: Math.round(bestX * 100) / 100,
     u: 1 / Math.sqrt(a),
     share: sum > 0 ? best / sum : 0,
@@ -86,14 +109,22 @@ export function overShift({ A, B, C, scale }: ShiftParabola, prior: ShiftPrior, 
 }
 
 /** The same prior as points, for what has no closed form: zero, the tenths, and a fine row for the rest. */
-export function shiftPoints({ none, around, u, tenths }: ShiftPrior): { readonly x: number; readonly share: number }[] {
+export function shiftPoints({
+  none,
+  around,
+  u,
+  tenths,
+}: ShiftPrior): { readonly x: number; readonly share: number }[] {
   const step = 0.1;
   const row: { x: number; share: number }[] = [];
-  for (let x = SHIFT_RANGE[0] + step / 2; x < SHIFT_RANGE[1]; x += step) row.push({ x, share: Math.exp(-0.5 * ((x - around) / u) ** 2) });
+  for (let x = SHIFT_RANGE[0] + step / 2; x < SHIFT_RANGE[1]; x += step)
+    row.push({ x, share: Math.exp(-0.5 * ((x - around) / u) ** 2) });
   const sum = row.reduce((a, r) => a + r.share, 0);
-  return [{ x: 0, share: none }, ...tenths, ...row.map((r) => ({ x: r.x, share: ((1 - none) * (1 - AT_TENTHS) * r.share) / sum }))].filter(
-    (p) => p.share > 1e-6,
-  );
+  return [
+    { x: 0, share: none },
+    ...tenths,
+    ...row.map((r) => ({ x: r.x, share: ((1 - none) * (1 - AT_TENTHS) * r.share) / sum })),
+  ].filter((p) => p.share > 1e-6);
 }
 
 export const clampShift = (x: number): number => Math.min(SHIFT_RANGE[1], Math.max(SHIFT_RANGE[0], x));

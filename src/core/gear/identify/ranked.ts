@@ -10,7 +10,14 @@ export interface Residual {
 /** How far a reading lies from what was expected, mm and in spreads; nothing where it was not taken. */
 export function residual(what: string, seen: Measured | undefined, expected: number): Residual[] {
   if (!seen) return [];
-  return [{ what, measured: seen.value, expected: Math.round(expected * 1000) / 1000, sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10 }];
+  return [
+    {
+      what,
+      measured: seen.value,
+      expected: Math.round(expected * 1000) / 1000,
+      sigmas: Math.round(((seen.value - expected) / seen.u) * 10) / 10,
+    },
+  ];
 }
 
 /** Of the gears that come to a bench, so many are of no size in the list. */
@@ -25,7 +32,8 @@ export const FAR_OFF = 4;
 /**
  * Weights in log as probabilities: the likeliest first, at most eight, none below one in ten thousand.
  *
- * @param blunt an exponent up to 1 that takes the edge off: how usual each thing is, and how far a caliper spreads, is itself known only about, and a weight worked out from such figures is surer than it should be
+ * @param blunt an exponent up to 1 that takes the edge off: how usual each thing is, and how far a caliper
+ *   spreads, is itself known only about, and a weight worked out from such figures is surer than it should be
  * @param outside what weighs that it is none of them, in log; see {@link noneOfThem}
  */
 export function ranked<T extends { readonly log: number }>(

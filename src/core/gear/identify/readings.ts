@@ -21,7 +21,11 @@ export interface ToothAt {
   readonly invAlphaT: number;
 }
 
-export function toothAt(form: Pick<ToothAt, "moduleMm" | "pressureAngleDeg" | "addendum">, teeth: number, helixAngleDeg: number): ToothAt {
+export function toothAt(
+  form: Pick<ToothAt, "moduleMm" | "pressureAngleDeg" | "addendum">,
+  teeth: number,
+  helixAngleDeg: number,
+): ToothAt {
   const alpha = radians(form.pressureAngleDeg);
   const cosBeta = Math.cos(radians(helixAngleDeg));
   return {
@@ -43,11 +47,16 @@ export interface Reading {
   readonly key: string;
   readonly what: string;
   readonly seen: Measured;
-  /** what it shows without shift, mm, and how much a shift of 1 adds; exact but for pins, which are linearised near what was seen */
+  /**
+   * what it shows without shift, mm, and how much a shift of 1 adds; exact but for pins, which are linearised
+   * near what was seen
+   */
   readonly line: (t: ToothAt) => readonly [at0: number, slope: number];
   /** what it shows of the nominal gear, mm */
   readonly of: (g: Gear) => number;
-  /** how much of a millimetre by which the tip diameter is low it shows; null where it does not touch the tips */
+  /**
+   * how much of a millimetre by which the tip diameter is low it shows; null where it does not touch the tips
+   */
   readonly atTips: ((teeth: number) => number) | null;
   /** how much of a millimetre by which spans are thinned it shows, downwards */
   readonly thin: (t: ToothAt) => number;
@@ -130,7 +139,9 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
       key: "mate.centreDistance",
       what: "centre distance",
       seen: measured(centreDistance, spreadOf({ what: "centre distance" })),
-      of: (g) => (g.moduleMm * (g.teeth + teeth)) / (2 * Math.cos(radians(g.helixAngleDeg))) + MATE_SHIFT * g.profileShift * g.moduleMm,
+      of: (g) =>
+        (g.moduleMm * (g.teeth + teeth)) / (2 * Math.cos(radians(g.helixAngleDeg))) +
+        MATE_SHIFT * g.profileShift * g.moduleMm,
       line: (t) => [(t.moduleMm * (t.teeth + teeth)) / (2 * t.cosBeta), MATE_SHIFT * t.moduleMm],
       atTips: null,
       thin: none,
@@ -141,7 +152,10 @@ export function readingsFrom(input: IdentifyInput): Reading[] {
   return out;
 }
 
-/** How much of a gear's shift the centre distance follows: all of it where the mate is not shifted, none where the mate is shifted by as much the other way. The half, and loose by as much. */
+/**
+ * How much of a gear's shift the centre distance follows: all of it where the mate is not shifted, none where
+ * the mate is shifted by as much the other way. The half, and loose by as much.
+ */
 const MATE_SHIFT = 0.45;
 
 export const spanReading = (key: string, teeth: number, seen: Measured): Reading => ({
@@ -149,7 +163,10 @@ export const spanReading = (key: string, teeth: number, seen: Measured): Reading
   what: `span over ${teeth}`,
   seen,
   of: (g) => spanOver(g, teeth),
-  line: (t) => [t.moduleMm * t.cosAlpha * ((teeth - 0.5) * Math.PI + t.teeth * t.invAlphaT), 2 * t.moduleMm * t.sinAlpha],
+  line: (t) => [
+    t.moduleMm * t.cosAlpha * ((teeth - 0.5) * Math.PI + t.teeth * t.invAlphaT),
+    2 * t.moduleMm * t.sinAlpha,
+  ],
   atTips: null,
   thin: () => 1,
   atFlanks: true,

@@ -6,7 +6,12 @@ import { toothFlank } from "../outline";
 import { doubtsAmong } from "./doubts";
 import { identifyRing } from "./ring";
 
-const ring = (teeth: number, moduleMm: number, profileShift = 0, pressureAngleDeg = 20): Ring => ({ teeth, moduleMm, pressureAngleDeg, profileShift });
+const ring = (teeth: number, moduleMm: number, profileShift = 0, pressureAngleDeg = 20): Ring => ({
+  teeth,
+  moduleMm,
+  pressureAngleDeg,
+  profileShift,
+});
 
 describe("between pins", () => {
   it("lets the pin touch both flanks of the gap, which is the tooth of an external gear", () => {
@@ -22,7 +27,9 @@ describe("between pins", () => {
     }
   });
   it("an odd count reads less, and a thicker pin less than a thinner", () => {
-    expect(betweenPins(ring(61, 1), 1.6)).toBeLessThan((betweenPins(ring(60, 1), 1.6) + betweenPins(ring(62, 1), 1.6)) / 2);
+    expect(betweenPins(ring(61, 1), 1.6)).toBeLessThan(
+      (betweenPins(ring(60, 1), 1.6) + betweenPins(ring(62, 1), 1.6)) / 2,
+    );
     expect(betweenPins(ring(60, 1), 1.7)).toBeLessThan(betweenPins(ring(60, 1), 1.5));
     expect(betweenPins(ring(30, 1), 40)).toBeNaN();
   });
@@ -41,20 +48,33 @@ describe("internal rings", () => {
   };
   it("are named from tips and pins, shift and all", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 36, max: 90 }), fc.constantFrom(0.6, 0.8, 1, 1.25, 1.5), fc.constantFrom(0, 0, 0.3), (teeth, m, x) => {
-        const pin = Math.round(15 * m) / 10;
-        const found = identifyRing(made(ring(teeth, m, x), pin));
-        expect(found.slice(0, 3).map((h) => h.module)).toContain(m);
-        if (x === 0) expect(found[0]).toMatchObject({ module: m });
-      }),
+      fc.property(
+        fc.integer({ min: 36, max: 90 }),
+        fc.constantFrom(0.6, 0.8, 1, 1.25, 1.5),
+        fc.constantFrom(0, 0, 0.3),
+        (teeth, m, x) => {
+          const pin = Math.round(15 * m) / 10;
+          const found = identifyRing(made(ring(teeth, m, x), pin));
+          expect(found.slice(0, 3).map((h) => h.module)).toContain(m);
+          if (x === 0) expect(found[0]).toMatchObject({ module: m });
+        },
+      ),
       { numRuns: 60 },
     );
   });
   it("are no external gear: the tips stand inside", () => {
-    expect(identifyRing({ kind: "internal", teeth: 60, tipDiameter: 58.04 })[0]).toMatchObject({ module: 1, profileShift: 0 });
+    expect(identifyRing({ kind: "internal", teeth: 60, tipDiameter: 58.04 })[0]).toMatchObject({
+      module: 1,
+      profileShift: 0,
+    });
   });
   it("what no standard ring shows is said, and what is missing is asked for", () => {
-    const odd = identifyRing({ kind: "internal", teeth: 60, tipDiameter: 66.1, betweenPins: { pin: 1.7, value: 40 } });
+    const odd = identifyRing({
+      kind: "internal",
+      teeth: 60,
+      tipDiameter: 66.1,
+      betweenPins: { pin: 1.7, value: 40 },
+    });
     expect((odd[0]?.probability ?? 0) < 0.9 || doubtsAmong(odd).length > 0).toBe(true);
     expect(() => identifyRing({ kind: "internal", teeth: 60 })).toThrow(/across the tips inside/);
   });

@@ -39,18 +39,26 @@ const RING_SHIFTS = shiftPrior(0.65, 0.1, 0.25);
 /**
  * Names a straight internal ring: standard module or diametral pitch, pressure angle and shift.
  *
- * Tips inside at d − 2 m (1 − x), as made a little wider; between pins see {@link betweenPins}, wider too, as its teeth are thinned. The shift is free.
+ * Tips inside at d − 2 m (1 − x), as made a little wider; between pins see {@link betweenPins}, wider too, as
+ * its teeth are thinned. The shift is free.
  *
  * @throws Fault with neither reading
- * @example identifyRing({ kind: "internal", teeth: 60, tipDiameter: 58.03, betweenPins: { pin: 1.7, value: 57.69 } })[0].module // 1
+ * @example identifyRing({ kind: "internal", teeth: 60, tipDiameter: 58.03, betweenPins: { pin: 1.7, value:
+ *   57.69 } })[0].module // 1
  */
 export function identifyRing(input: RingInput): RingHypothesis[] {
   const { teeth, betweenPins: pins, making: how = "unknown" } = input;
   const tip = input.tipDiameter === undefined ? undefined : measured(input.tipDiameter, U.tip);
   const over = pins && measured(pins, U.pins);
-  if (!tip && !over) throw new Fault("", "there is too little to go on: measure across the tips inside, or between two pins");
+  if (!tip && !over)
+    throw new Fault("", "there is too little to go on: measure across the tips inside, or between two pins");
   const { tipLow } = AS_MADE[how];
-  const at = (size: ToothSize, x: number) => ({ teeth, moduleMm: size.moduleMm, pressureAngleDeg: size.pressureAngleDeg, profileShift: x });
+  const at = (size: ToothSize, x: number) => ({
+    teeth,
+    moduleMm: size.moduleMm,
+    pressureAngleDeg: size.pressureAngleDeg,
+    profileShift: x,
+  });
   const sizes = TOOTH_SIZES.filter((s) => s.addendum === FULL_DEPTH);
   const weighed = sizes.map((size) => {
     const m = size.moduleMm;
@@ -71,7 +79,8 @@ export function identifyRing(input: RingInput): RingHypothesis[] {
       const thinned = thinnedBy(m, how);
       const perSpan = slope / (2 * m * Math.sin((size.pressureAngleDeg * Math.PI) / 180));
       const at0 = show(0) + thinned.value * perSpan;
-      if (!Number.isFinite(at0) || !Number.isFinite(slope)) return { size, rows, x: 0, log: Number.NEGATIVE_INFINITY };
+      if (!Number.isFinite(at0) || !Number.isFinite(slope))
+        return { size, rows, x: 0, log: Number.NEGATIVE_INFINITY };
       rows.push({
         what: betweenPinsOf(pins.pin),
         read: over,

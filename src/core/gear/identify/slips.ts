@@ -31,7 +31,10 @@ export interface Taken {
   readonly withoutArc: boolean;
 }
 
-/** How often each happens at a bench, by experience of any that measures by hand: about one gear in fifteen has one. */
+/**
+ * How often each happens at a bench, by experience of any that measures by hand: about one gear in fifteen
+ * has one.
+ */
 const OFTEN = {
   misread: 0.01,
   jaws: 0.005,
@@ -47,11 +50,16 @@ const OFTEN = {
 } as const;
 
 /** A reading that is wrong may show anything near: a tenth of it, and a millimetre at least. */
-const astray = (r: Reading): Reading => ({ ...r, seen: { value: r.seen.value, u: Math.hypot(r.seen.u, Math.max(1, 0.1 * r.seen.value)) } });
+const astray = (r: Reading): Reading => ({
+  ...r,
+  seen: { value: r.seen.value, u: Math.hypot(r.seen.u, Math.max(1, 0.1 * r.seen.value)) },
+});
 const LEAST_LENGTH_MM = 600;
 
 const inMillimetres = (r: Reading): Reading | null =>
-  r.seen.value * MM_PER_INCH > LEAST_LENGTH_MM ? null : { ...r, seen: { value: r.seen.value * MM_PER_INCH, u: Math.max(r.seen.u, 0.0005 * MM_PER_INCH) } };
+  r.seen.value * MM_PER_INCH > LEAST_LENGTH_MM
+    ? null
+    : { ...r, seen: { value: r.seen.value * MM_PER_INCH, u: Math.max(r.seen.u, 0.0005 * MM_PER_INCH) } };
 
 /** Every way in which one thing about these readings may be a slip. */
 export function slipsIn(input: IdentifyInput, given: Taken): Taken[] {
@@ -63,22 +71,28 @@ export function slipsIn(input: IdentifyInput, given: Taken): Taken[] {
   given.readings.forEach((r, i) => {
     but({ sort: "misread", key: r.key }, OFTEN.misread, { readings: instead(i, astray(r)) });
     const inch = inMillimetres(r);
-    if (inch && given.readings.length > 1) but({ sort: "inches", key: r.key }, OFTEN.inches, { readings: instead(i, inch) });
+    if (inch && given.readings.length > 1)
+      but({ sort: "inches", key: r.key }, OFTEN.inches, { readings: instead(i, inch) });
   });
   input.spans?.forEach((s, i) => {
     const at = given.readings.findIndex((r) => r.key === `spans[${i}]`);
     const { seen } = given.readings[at] as Reading;
     for (const by of [-1, 1])
       if (s.teeth + by >= 1)
-        but({ sort: "jaws", key: `spans[${i}]`, teeth: s.teeth + by }, OFTEN.jaws, { readings: instead(at, spanReading(`spans[${i}]`, s.teeth + by, seen)) });
+        but({ sort: "jaws", key: `spans[${i}]`, teeth: s.teeth + by }, OFTEN.jaws, {
+          readings: instead(at, spanReading(`spans[${i}]`, s.teeth + by, seen)),
+        });
   });
   const all = given.readings.map(inMillimetres);
   if (all.every((r) => r !== null)) but({ sort: "inches", key: "units" }, OFTEN.allInches, { readings: all });
   if (input.teeth != null)
     for (const [by, often] of OFTEN.count)
-      for (const more of [by, -by]) if (input.teeth + more >= 4) but({ sort: "count", key: "teeth", by: more }, often, { more });
+      for (const more of [by, -by])
+        if (input.teeth + more >= 4) but({ sort: "count", key: "teeth", by: more }, often, { more });
   if (given.helix === null) but({ sort: "slanted", key: "kind" }, OFTEN.slanted, { helix: UNTOLD_HELIX });
-  else if (input.helixAngle !== undefined) but({ sort: "misread", key: "helixAngle" }, OFTEN.misread, { helix: UNTOLD_HELIX });
-  if (input.arc && input.teeth != null) but({ sort: "misread", key: "arc" }, OFTEN.misread, { withoutArc: true });
+  else if (input.helixAngle !== undefined)
+    but({ sort: "misread", key: "helixAngle" }, OFTEN.misread, { helix: UNTOLD_HELIX });
+  if (input.arc && input.teeth != null)
+    but({ sort: "misread", key: "arc" }, OFTEN.misread, { withoutArc: true });
   return out;
 }

@@ -67,7 +67,10 @@ describe("helical pairs of which both were named", () => {
     let both = 0;
     let refused = 0;
     for (const { form, z1, z2, beta } of pairs.slice(0, 30)) {
-      const [a, b] = [named(form(z1), "left", r), named(form(z2, beta > 20 ? beta - 6 : beta + 6), "right", r)];
+      const [a, b] = [
+        named(form(z1), "left", r),
+        named(form(z2, beta > 20 ? beta - 6 : beta + 6), "right", r),
+      ];
       if (!a || !b) continue;
       both++;
       if (!pairOf(a, b).meshes) refused++;

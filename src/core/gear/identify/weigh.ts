@@ -24,12 +24,17 @@ export interface Weighed {
   readonly noise: Noise;
 }
 
-/** Of the gears that come to a bench, so many are of no standard size: small moulded ones are drawn to a centre distance rather than to a series. */
+/**
+ * Of the gears that come to a bench, so many are of no standard size: small moulded ones are drawn to a
+ * centre distance rather than to a series.
+ */
 const FREE_SHARE = 0.1;
 const FREE_RANGE_MM = [0.15, 10] as const;
 const FREE_LOG_RANGE = Math.log(FREE_RANGE_MM[1] / FREE_RANGE_MM[0]);
 /** A free module is free in its size; its form is one of those in use. */
-export const FREE_FORMS: readonly ToothForm[] = METRIC_FORMS.filter((f) => f.addendum === FULL_DEPTH && f.pressureAngleDeg !== 15);
+export const FREE_FORMS: readonly ToothForm[] = METRIC_FORMS.filter(
+  (f) => f.addendum === FULL_DEPTH && f.pressureAngleDeg !== 15,
+);
 
 const log0 = Number.NEGATIVE_INFINITY;
 
@@ -45,20 +50,34 @@ export interface Question {
 }
 
 export function questionOf(input: IdentifyInput, taken: Taken): Question {
-  return { input, how: input.making ?? "unknown", taken, bestFit: bestFit(taken.readings), basePitch: basePitchOf(taken.readings) };
+  return {
+    input,
+    how: input.making ?? "unknown",
+    taken,
+    bestFit: bestFit(taken.readings),
+    basePitch: basePitchOf(taken.readings),
+  };
 }
 
 /**
- * Weighs a standard tooth at one count: the shift is integrated in closed form, the state of the tips summed over, the helix angle scanned.
+ * Weighs a standard tooth at one count: the shift is integrated in closed form, the state of the tips summed
+ * over, the helix angle scanned.
  *
- * @param hopeless a log weight below which the answer needs not be exact; null comes back where a bound lies below it
+ * @param hopeless a log weight below which the answer needs not be exact; null comes back where a bound lies
+ *   below it
  */
 export function weighStandard(q: Question, size: ToothSize, teeth: number, hopeless: number): Weighed | null {
   const { taken } = q;
-  const prior = taken.log + Math.log(((1 - FREE_SHARE) * size.prior) / STANDARD_WEIGHT) + arcLog(q.input, teeth, taken) + partnerLog(q.input, size);
+  const prior =
+    taken.log +
+    Math.log(((1 - FREE_SHARE) * size.prior) / STANDARD_WEIGHT) +
+    arcLog(q.input, teeth, taken) +
+    partnerLog(q.input, size);
   if (prior + basePitchLog(q, size) < hopeless || outOfReach(taken, size, teeth)) return null;
   const start = toothAt(size, teeth, taken.helix?.value ?? 0);
-  const noises = toothStates(start, q.how, taken.readings, q.input.tipsWorn ?? false).map((state) => noiseOf(taken.readings, start, state, q.how));
+  const noises = toothStates(start, q.how, taken.readings, q.input.tipsWorn ?? false).map((state) =>
+    noiseOf(taken.readings, start, state, q.how),
+  );
   const shifts = shiftsOf(teeth);
   const n = taken.readings.length;
   const d = new Float64Array(n);
@@ -68,7 +87,8 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
   let shift = { x: 0, u: shifts.u, share: 0 };
   let noise = noises[0] as Noise;
   const at = (tooth: ToothAt): number => {
-    for (let i = 0; i < n; i++) [at0[i], slope[i]] = (taken.readings[i] as Reading).line(tooth) as [number, number];
+    for (let i = 0; i < n; i++)
+      [at0[i], slope[i]] = (taken.readings[i] as Reading).line(tooth) as [number, number];
     let sum = log0;
     let best = log0;
     for (const state of noises) {
@@ -90,27 +110,40 @@ export function weighStandard(q: Question, size: ToothSize, teeth: number, hopel
   const straight = taken.helix === null;
   const { log, beta, u } = straight
     ? { log: at(start), beta: 0, u: 0 }
-    : overHelix(taken.helix as NonNullable<Taken["helix"]>, (b) => at(toothAt(size, teeth, b)), hopeless - prior);
+    : overHelix(
+        taken.helix as NonNullable<Taken["helix"]>,
+        (b) => at(toothAt(size, teeth, b)),
+        hopeless - prior,
+      );
   if (!straight) at(toothAt(size, teeth, beta));
   const spread = openOf(teeth, beta, u, shift);
   return { size, teeth, helixAngleDeg: beta, profileShift: shift.x, spread, log: prior + log, taken, noise };
 }
 
 /**
- * Weighs a tooth of no standard size at one count. All readings are linear in the module, for one shift: so for each shift the module is integrated in closed form, with all sizes from 0.15 to 10 mm as usual, by their
+ * Weighs a tooth of no standard size at one count. All readings are linear in the module, for one shift: so
+ * for each shift the module is integrated in closed form, with all sizes from 0.15 to 10 mm as usual, by
+ * their
  * logarithm. The answer's module is the likeliest.
  */
 export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless: number): Weighed | null {
   const { taken } = q;
   const rough = roughModule(q, form, teeth);
   if (rough === null || !inFreeRange(rough)) return null;
-  const prior = taken.log + Math.log(FREE_SHARE * form.prior) + arcLog(q.input, teeth, taken) + (q.input.meshesWith ? Math.log(MISFIT / 20) : 0);
+  const prior =
+    taken.log +
+    Math.log(FREE_SHARE * form.prior) +
+    arcLog(q.input, teeth, taken) +
+    (q.input.meshesWith ? Math.log(MISFIT / 20) : 0);
   if (prior + q.bestFit + narrowest(taken.readings) < hopeless) return null;
   const start = toothAt({ ...form, moduleMm: rough }, teeth, taken.helix?.value ?? 0);
-  const noises = toothStates(start, q.how, taken.readings, q.input.tipsWorn ?? false).map((state) => noiseOf(taken.readings, start, state, q.how));
+  const noises = toothStates(start, q.how, taken.readings, q.input.tipsWorn ?? false).map((state) =>
+    noiseOf(taken.readings, start, state, q.how),
+  );
   const points = shiftPoints(shiftsOf(teeth));
   const n = taken.readings.length;
-  // d − x s is what is left of the readings at the rough module, g + x h what a millimetre of module more adds
+  // d − x s is what is left of the readings at the rough module, g + x h what a millimetre of module more
+  // adds
   const [d, s, g, h] = [new Float64Array(n), new Float64Array(n), new Float64Array(n), new Float64Array(n)];
   const step = rough * 0.002;
   let best = { log: log0, module: rough, shift: 0, noise: noises[0] as Noise };
@@ -159,11 +192,18 @@ export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless:
     }
     return Math.max(sum, hopeless - prior - 20);
   };
-  const { log, beta, u } = taken.helix === null ? { log: at(0), beta: 0, u: 0 } : overHelix(taken.helix, at, hopeless - prior);
+  const { log, beta, u } =
+    taken.helix === null ? { log: at(0), beta: 0, u: 0 } : overHelix(taken.helix, at, hopeless - prior);
   if (prior + log < hopeless) return null;
   at(beta);
   return {
-    size: { system: "free", moduleMm: best.module, diametralPitch: null, pressureAngleDeg: form.pressureAngleDeg, addendum: form.addendum },
+    size: {
+      system: "free",
+      moduleMm: best.module,
+      diametralPitch: null,
+      pressureAngleDeg: form.pressureAngleDeg,
+      addendum: form.addendum,
+    },
     teeth,
     helixAngleDeg: beta,
     profileShift: Math.round(best.shift * 100) / 100,
@@ -174,8 +214,16 @@ export function weighFree(q: Question, form: ToothForm, teeth: number, hopeless:
   };
 }
 
-/** A steeper helix makes the same tips with less shift: d x/d β = −z tan β/(2 cos β). What is open of one is open of the other. */
-function openOf(teeth: number, betaDeg: number, helixU: number, shift: { readonly u: number; readonly share: number }): Weighed["spread"] {
+/**
+ * A steeper helix makes the same tips with less shift: d x/d β = −z tan β/(2 cos β). What is open of one is
+ * open of the other.
+ */
+function openOf(
+  teeth: number,
+  betaDeg: number,
+  helixU: number,
+  shift: { readonly u: number; readonly share: number },
+): Weighed["spread"] {
   const beta = radians(betaDeg);
   const byReadings = Math.hypot(shift.u, (teeth * Math.tan(beta) * radians(helixU)) / (2 * Math.cos(beta)));
   // as far as it is sure to be just this one (none, or a whole tenth), nothing is open
@@ -183,9 +231,14 @@ function openOf(teeth: number, betaDeg: number, helixU: number, shift: { readonl
 }
 
 const inFreeRange = (module: number): boolean => module > FREE_RANGE_MM[0] && module < FREE_RANGE_MM[1];
-/** The most that a free module can keep of its prior: as narrow as the sharpest reading, thrice blunted by the making. */
+/**
+ * The most that a free module can keep of its prior: as narrow as the sharpest reading, thrice blunted by the
+ * making.
+ */
 const narrowest = (readings: readonly Reading[]): number =>
-  Math.log((3 * Math.sqrt(2 * Math.PI) * Math.min(...readings.map((r) => r.seen.u / r.seen.value))) / FREE_LOG_RANGE);
+  Math.log(
+    (3 * Math.sqrt(2 * Math.PI) * Math.min(...readings.map((r) => r.seen.u / r.seen.value))) / FREE_LOG_RANGE,
+  );
 
 /** The parabola of whitened differences and slopes; both are used up. */
 function parabola(noise: Noise, d: Float64Array, s: Float64Array): ShiftParabola {
@@ -202,7 +255,9 @@ function parabola(noise: Noise, d: Float64Array, s: Float64Array): ShiftParabola
 }
 
 function basePitchOf(readings: readonly Reading[]): Measured | null {
-  const spans = readings.filter((r) => r.over !== undefined).sort((a, b) => (a.over as number) - (b.over as number));
+  const spans = readings
+    .filter((r) => r.over !== undefined)
+    .sort((a, b) => (a.over as number) - (b.over as number));
   const [a, b] = [spans[0], spans.at(-1)];
   const pitches = a && b ? (b.over as number) - (a.over as number) : 0;
   if (!a || !b || !pitches) return null;
@@ -210,25 +265,43 @@ function basePitchOf(readings: readonly Reading[]): Measured | null {
   return { value: gap / pitches, u: Math.hypot(a.seen.u, b.seen.u, 0.003 * gap) / pitches };
 }
 
-/** Two spans differ by the normal base pitch, whatever the count, the shift, the helix and the thinning are: an upper bound of what the readings allow, as a log. */
-function basePitchLog({ basePitch, bestFit: met }: Question, size: Pick<ToothSize, "moduleMm" | "pressureAngleDeg">): number {
+/**
+ * Two spans differ by the normal base pitch, whatever the count, the shift, the helix and the thinning are:
+ * an upper bound of what the readings allow, as a log.
+ */
+function basePitchLog(
+  { basePitch, bestFit: met }: Question,
+  size: Pick<ToothSize, "moduleMm" | "pressureAngleDeg">,
+): number {
   if (!basePitch) return met;
-  const off = (basePitch.value - Math.PI * size.moduleMm * Math.cos(radians(size.pressureAngleDeg))) / basePitch.u;
+  const off =
+    (basePitch.value - Math.PI * size.moduleMm * Math.cos(radians(size.pressureAngleDeg))) / basePitch.u;
   return met - 0.5 * off * off;
 }
 
 /** The most that readings can weigh: each of them met. */
-export const bestFit = (readings: readonly Reading[]): number => readings.reduce((sum, r) => sum - Math.log(r.seen.u), 0);
+export const bestFit = (readings: readonly Reading[]): number =>
+  readings.reduce((sum, r) => sum - Math.log(r.seen.u), 0);
 
-/** Whether a reading lies outside all that a tooth could show at any shift and helix angle, by more than its spread and any wear could make up. */
+/**
+ * Whether a reading lies outside all that a tooth could show at any shift and helix angle, by more than its
+ * spread and any wear could make up.
+ */
 function outOfReach({ readings, helix }: Taken, size: ToothSize, teeth: number): boolean {
   const [least, most] = helix === null ? [0, 0] : helixRange(helix);
   const [a, b] = [toothAt(size, teeth, least), toothAt(size, teeth, most)];
   return readings.some((r) => {
     if (r.key === "overPins") return false;
     const [[at, slope], [other]] = [r.line(a), r.line(b)];
-    const slack = 6 * Math.hypot(r.seen.u, r.loose * size.moduleMm) + 0.3 * Math.sqrt(size.moduleMm) + 0.002 * r.seen.value + (r.atTips ? size.moduleMm : 0);
-    return r.seen.value < Math.min(at, other) + SHIFT_RANGE[0] * slope - slack || r.seen.value > Math.max(at, other) + SHIFT_RANGE[1] * slope + slack;
+    const slack =
+      6 * Math.hypot(r.seen.u, r.loose * size.moduleMm) +
+      0.3 * Math.sqrt(size.moduleMm) +
+      0.002 * r.seen.value +
+      (r.atTips ? size.moduleMm : 0);
+    return (
+      r.seen.value < Math.min(at, other) + SHIFT_RANGE[0] * slope - slack ||
+      r.seen.value > Math.max(at, other) + SHIFT_RANGE[1] * slope + slack
+    );
   });
 }
 
@@ -245,7 +318,9 @@ function roughModule({ basePitch, taken }: Question, form: ToothForm, teeth: num
 const MISFIT = 0.02;
 function partnerLog({ meshesWith }: IdentifyInput, size: ToothSize): number {
   if (!meshesWith) return 0;
-  const same = Math.abs(size.moduleMm / meshesWith.module - 1) < 0.004 && Math.abs(size.pressureAngleDeg - meshesWith.pressureAngle) < 0.3;
+  const same =
+    Math.abs(size.moduleMm / meshesWith.module - 1) < 0.004 &&
+    Math.abs(size.pressureAngleDeg - meshesWith.pressureAngle) < 0.3;
   return Math.log(same ? 1 - MISFIT : MISFIT / 20);
 }
 

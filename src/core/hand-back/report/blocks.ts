@@ -1,4 +1,7 @@
-/** A sheet as it is thought, before it is drawn: the screen, the printed page and the PDF say the same because they are drawn from this. */
+/**
+ * A sheet as it is thought, before it is drawn: the screen, the printed page and the PDF say the same because
+ * they are drawn from this.
+ */
 export type Block =
   | { readonly is: "words"; readonly says: string; readonly strong?: boolean; readonly small?: boolean }
   | { readonly is: "list"; readonly items: readonly ListItem[] }

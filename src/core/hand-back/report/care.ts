@@ -1,7 +1,10 @@
 import type { Hazard } from "../../job/hazard";
 import type { Job } from "../../job/job";
 
-/** What the customer can do so that it does not fail of the same again, by cause; and after how long, or at what sign, it should be looked at. */
+/**
+ * What the customer can do so that it does not fail of the same again, by cause; and after how long, or at
+ * what sign, it should be looked at.
+ */
 export interface Care {
   readonly says: string;
   readonly look: { readonly months: number; readonly why: string };
@@ -10,7 +13,10 @@ export interface Care {
 const YEAR = 12;
 const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate shows whether it wears" };
 
-/** Keyed by the causes of core/judge/cause-rules. Intervals are the bench's rules of thumb for a household unit in daily use; hard use halves them. */
+/**
+ * Keyed by the causes of core/judge/cause-rules. Intervals are the bench's rules of thumb for a household
+ * unit in daily use; hard use halves them.
+ */
 export const CARE: Readonly<Record<string, Care>> = {
   jam: {
     says: "Take stones, bones, strings and metal out of what goes in, and cut hard things small. When it strains, switch off at once: a stalled motor breaks teeth.",
@@ -40,13 +46,22 @@ export const CARE: Readonly<Record<string, Care>> = {
     says: "Unplug it after each use and clean string, hair and fibre off its shafts before they wind themselves in.",
     look: { months: 6, why: "fibre winds itself in unseen" },
   },
-  bearing: { says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before the gears run apart.", look: WEAR },
+  bearing: {
+    says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before the gears run apart.",
+    look: WEAR,
+  },
   motor: {
     says: "Let it cool when the case is hot to the hand, and do not hold it while it runs. Keep its vents clear.",
     look: { months: YEAR, why: "brushes and commutator are looked at while it is cheap" },
   },
-  "wrong-part": { says: "Keep this sheet: it says which part belongs in it, for whoever opens it next.", look: WEAR },
-  hub: { says: "Do not start it under full load: a hub lets go by blows.", look: { months: 6, why: "a hub that begins to slip shows a bright line" } },
+  "wrong-part": {
+    says: "Keep this sheet: it says which part belongs in it, for whoever opens it next.",
+    look: WEAR,
+  },
+  hub: {
+    says: "Do not start it under full load: a hub lets go by blows.",
+    look: { months: 6, why: "a hub that begins to slip shows a bright line" },
+  },
   crumbs: {
     says: "A new grinding noise in the first weeks means that a crumb was still in hiding: bring it back, do not wait.",
     look: { months: 3, why: "what was washed out is known then to have been all" },
@@ -76,7 +91,10 @@ export const CARE: Readonly<Record<string, Care>> = {
     says: "Brush or blow it clean after dusty work, vents first, and keep it covered.",
     look: { months: 6, why: "dust grinds, and is in again before it shows" },
   },
-  spring: { says: "Do not let it snap back empty: springs tire by blows.", look: { months: YEAR, why: "a tired spring shows by its length" } },
+  spring: {
+    says: "Do not let it snap back empty: springs tire by blows.",
+    look: { months: YEAR, why: "a tired spring shows by its length" },
+  },
   "worn-out": {
     says: "It has done its work and may go on for a while: other parts of it are as old.",
     look: { months: 6, why: "what is worn next is found before it breaks" },
@@ -92,13 +110,20 @@ const USUAL: Care = {
 const HARD = 0.5;
 
 /** Care by the causes that somebody confirmed, the next look the soonest of theirs. */
-export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): { readonly says: readonly string[]; readonly months: number; readonly why: string } {
+export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): {
+  readonly says: readonly string[];
+  readonly months: number;
+  readonly why: string;
+} {
   const chosen = (job.causes.chosen ?? []).flatMap((c) => CARE[c] ?? []);
   const care = chosen.length ? chosen : [USUAL];
   const soonest = care.reduce((a, b) => (b.look.months < a.look.months ? b : a));
   const hard = job.past?.load === "hard";
   return {
-    says: [...new Set(care.map((c) => c.says)), ...(job.foodContact ? ["Wash what touches food at once after use, and let it dry."] : [])],
+    says: [
+      ...new Set(care.map((c) => c.says)),
+      ...(job.foodContact ? ["Wash what touches food at once after use, and let it dry."] : []),
+    ],
     months: Math.max(1, Math.round(soonest.look.months * (hard ? HARD : 1))),
     why: hard ? `${soonest.look.why}; in hard use twice as soon` : soonest.look.why,
   };
@@ -116,7 +141,8 @@ export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
   pressure: "It works under pressure or with refrigerant: only licensed hands go inside.",
   heat: "It gets hot where it works: let it cool before it is cleaned or put away.",
   fuel: "Fuel it cold and outdoors, and never run it in a closed room.",
-  lithium: "Charge it with its own charger, not below freezing, and bring it in if a cell swells, smells or gets hot.",
+  lithium:
+    "Charge it with its own charger, not below freezing, and bring it in if a cell swells, smells or gets hot.",
   heavy: "It is heavy: lift it by two, and stand it where it cannot tip.",
   glass: "Glass breaks without warning once it is chipped: do not use it with a chip.",
 };

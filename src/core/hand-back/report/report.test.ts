@@ -20,7 +20,10 @@ describe("care by cause", () => {
   it("the soonest look of several causes counts, twice as soon in hard use; without a cause there is the usual one", () => {
     const job = { causes: { chosen: ["jam", "crumbs"] }, past: {}, foodContact: false } as const;
     expect(careOf({ ...job, causes: { chosen: ["jam", "crumbs"] } }).months).toBe(3);
-    expect(careOf({ ...job, causes: { chosen: ["jam"] }, past: { load: "hard" } })).toMatchObject({ months: 6, why: expect.stringContaining("hard use") });
+    expect(careOf({ ...job, causes: { chosen: ["jam"] }, past: { load: "hard" } })).toMatchObject({
+      months: 6,
+      why: expect.stringContaining("hard use"),
+    });
     const none = careOf({ causes: {}, past: {}, foodContact: true });
     expect(none.says).toHaveLength(2);
     expect(nextLookSays(none)).toMatch(/^in 12 months of the same use: /);
@@ -42,7 +45,13 @@ describe("the bill", () => {
         fc.integer({ min: 0, max: 900 }),
         fc.integer({ min: 0, max: 30 }),
         (cents, minutes, taxPercent) => {
-          const bill = billOf({ parts: cents.map((c) => part(c / 100)), agreed: undefined, minutes, rates: { ...RATES, taxPercent }, free: false });
+          const bill = billOf({
+            parts: cents.map((c) => part(c / 100)),
+            agreed: undefined,
+            minutes,
+            rates: { ...RATES, taxPercent },
+            free: false,
+          });
           const sum = bill.lines.reduce((s, l) => s + Math.round(l.amount * 100), 0);
           expect(Math.round(bill.net * 100)).toBe(sum);
           expect(Math.round(bill.total * 100)).toBe(sum + Math.round(bill.tax * 100));
@@ -52,8 +61,15 @@ describe("the bill", () => {
     );
   });
   it("charges the minutes, and never less than the shop's least", () => {
-    expect(billOf({ parts: [], agreed: undefined, minutes: 30, rates: RATES, free: false })).toMatchObject({ net: 30, tax: 6, total: 36 });
-    expect(billOf({ parts: [], agreed: undefined, minutes: 2, rates: RATES, free: false })).toMatchObject({ net: 15, total: 18 });
+    expect(billOf({ parts: [], agreed: undefined, minutes: 30, rates: RATES, free: false })).toMatchObject({
+      net: 30,
+      tax: 6,
+      total: 36,
+    });
+    expect(billOf({ parts: [], agreed: undefined, minutes: 2, rates: RATES, free: false })).toMatchObject({
+      net: 15,
+      total: 18,
+    });
   });
   it("takes work as it was agreed, and parts as they went in; what was agreed stands beside it", () => {
     const quote = {
@@ -78,7 +94,9 @@ describe("the bill", () => {
     expect(bill).toMatchObject({ net: 67, tax: 13.4, total: 80.4, quoted: 78 });
   });
   it("nothing is charged for what came back within its warranty", () => {
-    expect(billOf({ parts: [part(22)], agreed: undefined, minutes: 90, rates: RATES, free: true })).toMatchObject({ net: 0, tax: 0, total: 0 });
+    expect(
+      billOf({ parts: [part(22)], agreed: undefined, minutes: 90, rates: RATES, free: true }),
+    ).toMatchObject({ net: 0, tax: 0, total: 0 });
   });
 });
 

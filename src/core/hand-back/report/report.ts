@@ -23,21 +23,36 @@ import type { ReportInput } from "./report-input";
 import { lubricantRows, partRows, partsCharged } from "./rows-of-parts";
 import { sameViews } from "./same-views";
 
-/** The return sheet of a job: what was wrong and why, what was done, what went in, how it was tested, how it lasts, what it costs; with its annex. Plain words for the customer, figures for the next shop. */
+/**
+ * The return sheet of a job: what was wrong and why, what was done, what went in, how it was tested, how it
+ * lasts, what it costs; with its annex. Plain words for the customer, figures for the next shop.
+ */
 export function reportOf(input: ReportInput): Report {
   const { job, shop, day } = input;
   const repaired = !job.ending;
   const { kind, maker, model, serial } = job;
   return {
     title: `Return sheet ${job.number}`,
-    unit: [capital(kind), [`${maker} ${model}`.trim(), serial && `serial ${serial}`].filter(Boolean).join(" · ")].filter(Boolean).join(", "),
+    unit: [
+      capital(kind),
+      [`${maker} ${model}`.trim(), serial && `serial ${serial}`].filter(Boolean).join(" · "),
+    ]
+      .filter(Boolean)
+      .join(", "),
     shop,
     day: day(job.handedBackAt ?? input.now),
     sections: [
       broughtIn(input),
       whatWasWrong(job),
       whatWasDone(input),
-      ...(repaired ? [{ title: "Parts and lubricants", blocks: [{ is: "rows", rows: [...partRows(input), ...lubricantRows(input)] } as const] }] : []),
+      ...(repaired
+        ? [
+            {
+              title: "Parts and lubricants",
+              blocks: [{ is: "rows", rows: [...partRows(input), ...lubricantRows(input)] } as const],
+            },
+          ]
+        : []),
       testsOf(input),
       ...(repaired ? [soThatItLasts(input)] : []),
       ...(repaired ? [theBill(input)] : []),
@@ -47,7 +62,8 @@ export function reportOf(input: ReportInput): Report {
   };
 }
 
-const words = (says: string | undefined, more: { strong?: boolean; small?: boolean } = {}): Block[] => (says ? [{ is: "words", says, ...more }] : []);
+const words = (says: string | undefined, more: { strong?: boolean; small?: boolean } = {}): Block[] =>
+  says ? [{ is: "words", says, ...more }] : [];
 
 function broughtIn({ job, day }: ReportInput): Section {
   const by = job.customerName ? `${job.customerName}, taken in` : "Taken in";
@@ -67,7 +83,10 @@ function whatWasWrong(job: Job): Section {
   const failed = failedOf(job);
   const looked = job.findings.filter((f) => f.mode && !isFailure(f.mode));
   const states = greaseStatesIn(job.greaseStates).filter((g) => g.state !== "good");
-  const causes = [...(job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []), job.causes.words].filter(Boolean);
+  const causes = [
+    ...(job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []),
+    job.causes.words,
+  ].filter(Boolean);
   const items: ListItem[] = [
     ...failed.map((f) => ({
       lead: capital(partNamed(job, f.part)),
@@ -82,22 +101,34 @@ function whatWasWrong(job: Job): Section {
         .filter(Boolean)
         .join(""),
     })),
-    ...(job.nothingFailed ? [{ says: job.nothingFailed === "service" ? "Nothing failed: a service." : "No fault was found." }] : []),
+    ...(job.nothingFailed
+      ? [{ says: job.nothingFailed === "service" ? "Nothing failed: a service." : "No fault was found." }]
+      : []),
     ...(looked.length
-      ? [{ says: `Looked at: ${looked.map((f) => `${partNamed(job, f.part)}, ${modeNamed(f.mode)?.says}${f.extent ? ` (${f.extent})` : ""}`).join("; ")}.` }]
+      ? [
+          {
+            says: `Looked at: ${looked.map((f) => `${partNamed(job, f.part)}, ${modeNamed(f.mode)?.says}${f.extent ? ` (${f.extent})` : ""}`).join("; ")}.`,
+          },
+        ]
       : []),
     ...states.map((g) => ({ says: `Old grease: ${g.says}. ${g.implies}` })),
-    ...(failed.length + looked.length + states.length === 0 && !job.nothingFailed ? [{ says: "It was not examined." }] : []),
+    ...(failed.length + looked.length + states.length === 0 && !job.nothingFailed
+      ? [{ says: "It was not examined." }]
+      : []),
     ...(causes.length ? [{ lead: "Why", says: causes.join(". ") }] : []),
   ];
   return { title: failed.length ? "What was wrong" : "What was found", blocks: [{ is: "list", items }] };
 }
 
-/** A bond is said with its limits: it is the one mending that a customer can undo by washing or heating it. */
-const BOND_LIMITS = "It is not as strong as the part was when it was new: no blows, no hot water, no solvent.";
+/**
+ * A bond is said with its limits: it is the one mending that a customer can undo by washing or heating it.
+ */
+const BOND_LIMITS =
+  "It is not as strong as the part was when it was new: no blows, no hot water, no solvent.";
 
 const serviceDone = (job: Job, { do: what, part, note }: Service): string =>
-  sentence(`${serviceSays(what)} ${part ? partNamed(job, part) : "the case"}${note ? `: ${note}` : ""}`) + (what === "bond" ? ` ${BOND_LIMITS}` : "");
+  sentence(`${serviceSays(what)} ${part ? partNamed(job, part) : "the case"}${note ? `: ${note}` : ""}`) +
+  (what === "bond" ? ` ${BOND_LIMITS}` : "");
 
 function whatWasDone({ job, shop }: ReportInput): Section {
   const ending = job.ending && endingNamed(job.ending.how);
@@ -108,10 +139,15 @@ function whatWasDone({ job, shop }: ReportInput): Section {
     ...(together && !ending ? job.services.map((v) => serviceDone(job, v)) : []),
     ...(together
       ? insteadOf(job).map(
-          ({ piece, qty, from }) => `${capital(hardwareInWords({ ...piece, qty, at: undefined }))} went in for what was lost on the bench, from: ${from}.`,
+          ({ piece, qty, from }) =>
+            `${capital(hardwareInWords({ ...piece, qty, at: undefined }))} went in for what was lost on the bench, from: ${from}.`,
         )
       : []),
-    ...(together && !ending ? goingInOf(job).flatMap((g) => g.staysOut.map((p) => `Left out: ${pieceNamed(job, p)}, because ${p.why}.`)) : []),
+    ...(together && !ending
+      ? goingInOf(job).flatMap((g) =>
+          g.staysOut.map((p) => `Left out: ${pieceNamed(job, p)}, because ${p.why}.`),
+        )
+      : []),
     job.steps.length === 0 && "It was not taken apart.",
   ].filter(Boolean);
   return {
@@ -130,7 +166,11 @@ function whatWasDone({ job, shop }: ReportInput): Section {
             { strong: true },
           )
         : []),
-      ...words(job.warrantyOf ? `Came back within the warranty of ${job.warrantyOf}: the work is not charged.` : undefined),
+      ...words(
+        job.warrantyOf
+          ? `Came back within the warranty of ${job.warrantyOf}: the work is not charged.`
+          : undefined,
+      ),
       ...words(done.join(" ") || undefined),
       ...advisedAgainst(job),
     ],
@@ -141,10 +181,24 @@ function whatWasDone({ job, shop }: ReportInput): Section {
 function advisedAgainst(job: Job): Block[] {
   const items: ListItem[] = [
     ...job.findings.flatMap((f) =>
-      f.fate === "decline" ? [{ lead: capital(partNamed(job, f.part)), says: `not worth it${f.fateWhy ? `: ${f.fateWhy}` : ""}` }] : [],
+      f.fate === "decline"
+        ? [
+            {
+              lead: capital(partNamed(job, f.part)),
+              says: `not worth it${f.fateWhy ? `: ${f.fateWhy}` : ""}`,
+            },
+          ]
+        : [],
     ),
     ...(job.chambers ?? []).flatMap((c) =>
-      c.override !== undefined ? [{ lead: capital(c.name), says: `not a lubricant registered for food contact, by decision: ${c.override}` }] : [],
+      c.override !== undefined
+        ? [
+            {
+              lead: capital(c.name),
+              says: `not a lubricant registered for food contact, by decision: ${c.override}`,
+            },
+          ]
+        : [],
     ),
   ];
   return items.length
@@ -155,16 +209,32 @@ function advisedAgainst(job: Job): Block[] {
     : [];
 }
 
-/** Each with its figure, its limit, its instrument and when it was answered. What became of old parts is said below. */
+/**
+ * Each with its figure, its limit, its instrument and when it was answered. What became of old parts is said
+ * below.
+ */
 function testsOf({ job, shop, units, day, time }: ReportInput): Section {
   const asked = finalChecks(job, shop.limits)
     .filter((c) => !c.choices)
     .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }));
   const days = new Set(asked.flatMap(({ a }) => (a ? [day(a.at)] : [])));
   const tests = asked.map(({ c, a }) => {
-    const answer = !a ? "open" : a.value !== undefined ? inUnits(a.value, a.unit ?? "", units) : a.answer === "yes" ? "✓ yes" : "left out";
-    const under = [a?.note && (a.value === undefined ? a.note : `Limit: ${a.note}`), a?.instrument].filter(Boolean).join("; ");
-    return { asks: c.asks.replace(/\?$/, ""), answer, ...(a ? { at: time(a.at, days.size > 1) } : {}), ...(under ? { under } : {}) };
+    const answer = !a
+      ? "open"
+      : a.value !== undefined
+        ? inUnits(a.value, a.unit ?? "", units)
+        : a.answer === "yes"
+          ? "✓ yes"
+          : "left out";
+    const under = [a?.note && (a.value === undefined ? a.note : `Limit: ${a.note}`), a?.instrument]
+      .filter(Boolean)
+      .join("; ");
+    return {
+      asks: c.asks.replace(/\?$/, ""),
+      answer,
+      ...(a ? { at: time(a.at, days.size > 1) } : {}),
+      ...(under ? { under } : {}),
+    };
   });
   const [only] = days;
   return { title: days.size === 1 ? `Tests, ${only}` : "Tests", blocks: [{ is: "tests", tests }] };
@@ -177,9 +247,14 @@ function soThatItLasts({ job, shop }: ReportInput): Section {
     blocks: [
       {
         is: "list",
-        items: [...care.says.map((says) => ({ says })), ...(job.hazards ?? []).map((h) => ({ lead: "Caution", says: CUSTOMER_CAUTIONS[h] }))],
+        items: [
+          ...care.says.map((says) => ({ says })),
+          ...(job.hazards ?? []).map((h) => ({ lead: "Caution", says: CUSTOMER_CAUTIONS[h] })),
+        ],
       },
-      ...words(`Next look ${(job.home?.nextLook ?? nextLookSays(care)).replace(/\.$/, "")}. Sooner at the first click or new noise.`),
+      ...words(
+        `Next look ${(job.home?.nextLook ?? nextLookSays(care)).replace(/\.$/, "")}. Sooner at the first click or new noise.`,
+      ),
       ...words(
         shop.warrantyMonths > 0
           ? `Warranty of the shop: ${shop.warrantyMonths} months on the work and on the parts named here, not on what wears, nor on what was advised against. Your rights by law stand beside it.`
@@ -192,15 +267,27 @@ function soThatItLasts({ job, shop }: ReportInput): Section {
 function theBill(input: ReportInput): Section {
   const { job, shop, day } = input;
   const agreed = job.quotes.filter((q) => q.answer === "accepted").at(-1);
-  const bill = billOf({ parts: partsCharged(input), agreed, minutes: input.minutes, rates: shop.rates, free: job.warrantyOf !== undefined });
-  const of = (what: "part" | "work" | "other"): number => bill.lines.filter((l) => l.what === what).reduce((sum, l) => sum + l.amount, 0);
+  const bill = billOf({
+    parts: partsCharged(input),
+    agreed,
+    minutes: input.minutes,
+    rates: shop.rates,
+    free: job.warrantyOf !== undefined,
+  });
+  const of = (what: "part" | "work" | "other"): number =>
+    bill.lines.filter((l) => l.what === what).reduce((sum, l) => sum + l.amount, 0);
   const amount = (x: number): string => money(x, shop.currency);
-  const line = (what: string, x: number, says = ""): Row[] => (x > 0 ? [{ what, says, amount: amount(x) }] : []);
+  const line = (what: string, x: number, says = ""): Row[] =>
+    x > 0 ? [{ what, says, amount: amount(x) }] : [];
   const more = bill.quoted === undefined ? 0 : Math.round((bill.total - bill.quoted) * 100) / 100;
   const rows: Row[] = [
     ...line("Parts", of("part")),
     // nobody agreed to it: by what it was worked out is said
-    ...line("Work", of("work"), agreed ? "" : `${Math.round(Math.max(input.minutes, shop.rates.minMinutes))} min, by the plan`),
+    ...line(
+      "Work",
+      of("work"),
+      agreed ? "" : `${Math.round(Math.max(input.minutes, shop.rates.minMinutes))} min, by the plan`,
+    ),
     ...line("Shipping and consumables", of("other")),
     ...line("Tax", bill.tax, `${shop.rates.taxPercent} %`),
     {
@@ -218,9 +305,16 @@ function theBill(input: ReportInput): Section {
     title: "What it costs",
     blocks: [
       { is: "rows", rows },
-      ...words(more > 0 ? `${amount(more)} more than was agreed.` : more < 0 && !job.warrantyOf ? `${amount(-more)} less than was agreed.` : undefined, {
-        small: true,
-      }),
+      ...words(
+        more > 0
+          ? `${amount(more)} more than was agreed.`
+          : more < 0 && !job.warrantyOf
+            ? `${amount(-more)} less than was agreed.`
+            : undefined,
+        {
+          small: true,
+        },
+      ),
     ],
   };
 }
@@ -232,14 +326,26 @@ function signed({ job, day }: ReportInput): Section[] {
   const old = oldParts(job);
   const blocks: Block[] = [
     ...words(old),
-    ...(signature ? [{ is: "signature" as const, signature: { says: `${signature.by}, ${day(signature.at)}`, strokes: signature.strokes } }] : []),
+    ...(signature
+      ? [
+          {
+            is: "signature" as const,
+            signature: { says: `${signature.by}, ${day(signature.at)}`, strokes: signature.strokes },
+          },
+        ]
+      : []),
     ...(leaves && !signature && (without ?? ON_PAPER) === ON_PAPER
       ? [{ is: "signature" as const, signature: { says: "Received: day, name", strokes: [] } }]
       : []),
     ...words(without && without !== ON_PAPER ? `Not signed: ${without}.` : undefined),
-    ...words((job.home?.openedAgain ?? []).map((o) => `Went home on ${day(o.wentHome)}, opened again on ${day(o.at)}: ${o.why}.`).join(" ") || undefined, {
-      small: true,
-    }),
+    ...words(
+      (job.home?.openedAgain ?? [])
+        .map((o) => `Went home on ${day(o.wentHome)}, opened again on ${day(o.at)}: ${o.why}.`)
+        .join(" ") || undefined,
+      {
+        small: true,
+      },
+    ),
   ];
   return [{ title: "Handed over", blocks }];
 }
@@ -252,9 +358,12 @@ function oldParts(job: Job): string | undefined {
   const a = job.answers.find((x) => x.question === finalKey(check));
   const which = out.join(", ");
   if (a?.answer === returned.answer) return `Old parts were ${returned.says}: ${which}.`;
-  if (a?.answer === disposed.answer) return `Old parts ${disposed.says}${job.disposeConsent ? ", as agreed" : ""}: ${which}.`;
+  if (a?.answer === disposed.answer)
+    return `Old parts ${disposed.says}${job.disposeConsent ? ", as agreed" : ""}: ${which}.`;
   if (a) return `Old parts (${which}): ${a.note ?? "nothing was said"}.`;
-  return job.disposeConsent ? `Old parts stay here and are disposed of, as agreed: ${which}.` : `Old parts go back to the customer: ${which}.`;
+  return job.disposeConsent
+    ? `Old parts stay here and are disposed of, as agreed: ${which}.`
+    : `Old parts go back to the customer: ${which}.`;
 }
 
 /** Gear faces with their marks, pictures before and after of the same view, pictures of what came with it. */
@@ -290,6 +399,13 @@ function annexOf({ job }: ReportInput): Section[] {
   return [
     ...(pictures.length ? [{ title: "Pictures", blocks: [{ is: "pictures" as const, pictures }] }] : []),
     ...(gears.length ? [{ title: "Gears, drawn from their numbers", blocks: gears }] : []),
-    ...(loose.length ? [{ title: "Came with it, and went back with it", blocks: [{ is: "pictures" as const, pictures: loose }] }] : []),
+    ...(loose.length
+      ? [
+          {
+            title: "Came with it, and went back with it",
+            blocks: [{ is: "pictures" as const, pictures: loose }],
+          },
+        ]
+      : []),
   ];
 }

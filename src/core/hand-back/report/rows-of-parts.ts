@@ -18,13 +18,17 @@ interface Fitted {
 
 type Facts = Pick<ReportInput, "job" | "catalogue" | "shop" | "units" | "lubricants">;
 
-/** What was compared and taken, with where it came from; where nothing was ordered here, what was chosen; and what was got otherwise. */
+/**
+ * What was compared and taken, with where it came from; where nothing was ordered here, what was chosen; and
+ * what was got otherwise.
+ */
 function fittedOf({ job, catalogue, shop }: Facts): Fitted[] {
   const amount = (x: number): string => money(x, shop.currency);
   const arrived = job.arrivals
     .filter((a) => a.decision === "accepted" || a.decision === "rework")
     .map((a): Fitted => {
-      const charged = (a.price ?? 0) * a.qty * (a.orderId === undefined ? 1 : 1 + shop.rates.markupPercent / 100);
+      const charged =
+        (a.price ?? 0) * a.qty * (a.orderId === undefined ? 1 : 1 + shop.rates.markupPercent / 100);
       const name = catalogue.find((p) => p.number === a.number)?.name ?? a.number;
       return {
         amount: charged,
@@ -41,7 +45,17 @@ function fittedOf({ job, catalogue, shop }: Facts): Fitted[] {
     const part = catalogue.find((p) => p.number === f.chosen);
     // what was chosen and then mended, or left as it was, did not go in
     if (!part || !job.parts.find((p) => p.id === f.part)?.renew) return [];
-    return [{ amount: part.price, row: { what: capital(partNamed(job, f.part)), says: part.name, number: part.number, amount: amount(part.price) } }];
+    return [
+      {
+        amount: part.price,
+        row: {
+          what: capital(partNamed(job, f.part)),
+          says: part.name,
+          number: part.number,
+          amount: amount(part.price),
+        },
+      },
+    ];
   });
   const got = gotPieces(job).map(
     ({ for: place, says, got }): Fitted => ({
@@ -82,7 +96,8 @@ export function partRows(facts: Facts): Row[] {
 
 /** Lubricants by name and lot, with what went to each place; what stays dry by decision. */
 export function lubricantRows({ job, lubricants, units }: Facts): Row[] {
-  const grams = (g: number | undefined): string => ((g ?? 0) >= LEAST_WEIGHED_G ? ` ${inUnits(g ?? 0, "g", units, 1)}` : "");
+  const grams = (g: number | undefined): string =>
+    (g ?? 0) >= LEAST_WEIGHED_G ? ` ${inUnits(g ?? 0, "g", units, 1)}` : "";
   return [
     ...lubricantsUsed(job).map((u) => ({
       what: "Lubricant",
@@ -91,7 +106,9 @@ export function lubricantRows({ job, lubricants, units }: Facts): Row[] {
       ...(u.lots.length ? { number: `lot ${u.lots.join(", ")}` } : {}),
       amount: grams(u.grams).trim() || "drops",
     })),
-    ...(job.chambers ?? []).flatMap((c) => (c.none !== undefined ? [{ what: capital(c.name), says: `not lubricated: ${c.none}` }] : [])),
+    ...(job.chambers ?? []).flatMap((c) =>
+      c.none !== undefined ? [{ what: capital(c.name), says: `not lubricated: ${c.none}` }] : [],
+    ),
     ...(job.noGrease ? [{ what: "Not lubricated", says: job.noGrease }] : []),
   ];
 }

@@ -13,7 +13,9 @@ export interface SameView {
   readonly part?: string;
 }
 
-/** What a customer sees before and after: the unit, and every part that failed and whose picture was taken. */
+/**
+ * What a customer sees before and after: the unit, and every part that failed and whose picture was taken.
+ */
 export function sameViews(job: Pick<Job, "pictures" | "findings" | "steps" | "parts">): SameView[] {
   const view = (says: string, before: string | undefined, part?: string): SameView[] => {
     if (!before) return [];
@@ -21,9 +23,13 @@ export function sameViews(job: Pick<Job, "pictures" | "findings" | "steps" | "pa
     return [{ says, before, ...(after ? { after } : {}), ...(part ? { part } : {}) }];
   };
   const cameOff = (part: string): string | undefined =>
-    job.pictures.find((p) => p.step && p.role !== "after" && job.steps.find((s) => s.id === p.step)?.parts?.includes(part))?.sha256;
+    job.pictures.find(
+      (p) => p.step && p.role !== "after" && job.steps.find((s) => s.id === p.step)?.parts?.includes(part),
+    )?.sha256;
   return [
     ...view("The unit", job.pictures.find((p) => p.role === "intake")?.sha256),
-    ...job.findings.filter((f) => isFailure(f.mode)).flatMap((f) => view(capital(partNamed(job, f.part)), cameOff(f.part), f.part)),
+    ...job.findings
+      .filter((f) => isFailure(f.mode))
+      .flatMap((f) => view(capital(partNamed(job, f.part)), cameOff(f.part), f.part)),
   ];
 }

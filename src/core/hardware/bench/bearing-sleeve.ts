@@ -10,19 +10,26 @@ export interface SleeveLimits {
   readonly says: string;
 }
 
-/** How far from the mean circle a ring's free face begins, as a share of D − d: past the cage of an open bearing, past the shield or seal of a closed one. */
+/**
+ * How far from the mean circle a ring's free face begins, as a share of D − d: past the cage of an open
+ * bearing, past the shield or seal of a closed one.
+ */
 const LAND = { open: 0.21, closed: 0.32 } as const;
 
 /**
- * The sleeve that bears on one ring of a deep-groove bearing alone: on the inner where that is tight on its shaft, on the outer where that is tight in its seat. Force through the
+ * The sleeve that bears on one ring of a deep-groove bearing alone: on the inner where that is tight on its
+ * shaft, on the outer where that is tight in its seat. Force through the
  * balls dents the tracks.
  *
- * The bore d and outside D are the standard's; the lands between are not standardised. Balls are about 0.29 (D − d) across on the mean circle (d + D)/2, and the
- * lands lie about 0.65 of a ball either side: the inner ring ends near the mean less 0.19 (D − d), the outer begins near the mean plus 0.19. A shield or seal sits in a recess that leaves less: 0.30. The limits keep
+ * The bore d and outside D are the standard's; the lands between are not standardised. Balls are about 0.29
+ * (D − d) across on the mean circle (d + D)/2, and the
+ * lands lie about 0.65 of a ball either side: the inner ring ends near the mean less 0.19 (D − d), the outer
+ * begins near the mean plus 0.19. A shield or seal sits in a recess that leaves less: 0.30. The limits keep
  * 0.02 (D − d) more away from seal and balls. Look at the ring all the same.
  *
  * @param closed with shields or seals: the sleeve clears them too
- * @example bearingSleeve({ designation: "608", boreMm: 8, outsideMm: 22, widthMm: 7, … }, "inner").outsideMm[1] // 12.05; closed: 10.5
+ * @example bearingSleeve({ designation: "608", boreMm: 8, outsideMm: 22, widthMm: 7, … },
+ *   "inner").outsideMm[1] // 12.05; closed: 10.5
  */
 export function bearingSleeve(b: BearingSize, ring: "inner" | "outer", closed = false): SleeveLimits {
   const mean = (b.boreMm + b.outsideMm) / 2;
@@ -52,8 +59,10 @@ export function bearingSleeve(b: BearingSize, ring: "inner" | "outer", closed = 
 }
 
 /**
- * Which ring is tight: the one that turns under a load that stands still. It is the one to press on, and the one to pull by.
+ * Which ring is tight: the one that turns under a load that stands still. It is the one to press on, and the
+ * one to pull by.
  *
  * @param turns what turned where the bearing came from
  */
-export const tightRing = (turns: "shaft" | "wheel"): "inner" | "outer" => (turns === "shaft" ? "inner" : "outer");
+export const tightRing = (turns: "shaft" | "wheel"): "inner" | "outer" =>
+  turns === "shaft" ? "inner" : "outer";

@@ -14,7 +14,10 @@ export interface BearingSize {
   readonly closedWidthMm?: number;
 }
 
-/** Deep-groove ball bearings: boundary dimensions of ISO 15, by dimension series. `B/C`: the width open and closed, where they differ. */
+/**
+ * Deep-groove ball bearings: boundary dimensions of ISO 15, by dimension series. `B/C`: the width open and
+ * closed, where they differ.
+ */
 const BALL = `
 681 1 3 1;682 2 5 1.5/2.3;683 3 7 2/3;684 4 9 2.5/4;685 5 11 3/5;686 6 13 3.5/5;687 7 14 3.5/5;688 8 16 4/5;689 9 17 4/5;
 6800 10 19 5;6801 12 21 5;6802 15 24 5;6803 17 26 5;6804 20 32 7;6805 25 37 7;
@@ -34,7 +37,8 @@ const NEEDLE =
 const THRUST =
   "51100 10 24 9;51101 12 26 9;51102 15 28 9;51103 17 30 9;51104 20 35 10;51105 25 42 11;51200 10 26 11;51201 12 28 11;51202 15 32 12;51203 17 35 12;51204 20 40 14";
 /** Needle cages between two flat faces (ISO 3031), 2 mm high without their washers. */
-const AXIAL = "AXK1024 10 24 2;AXK1226 12 26 2;AXK1528 15 28 2;AXK1730 17 30 2;AXK2035 20 35 2;AXK2542 25 42 2";
+const AXIAL =
+  "AXK1024 10 24 2;AXK1226 12 26 2;AXK1528 15 28 2;AXK1730 17 30 2;AXK2035 20 35 2;AXK2542 25 42 2";
 
 const sizes = (type: BearingType, rows: string): BearingSize[] =>
   rows
@@ -43,7 +47,13 @@ const sizes = (type: BearingType, rows: string): BearingSize[] =>
     .map((row) => {
       const [designation = "", bore, outside, width = ""] = row.split(" ");
       const [open, closed] = width.split("/").map(Number);
-      const size = { designation, type, boreMm: Number(bore), outsideMm: Number(outside), widthMm: open as number };
+      const size = {
+        designation,
+        type,
+        boreMm: Number(bore),
+        outsideMm: Number(outside),
+        widthMm: open as number,
+      };
       return closed === undefined ? size : { ...size, closedWidthMm: closed };
     });
 export const BEARINGS: readonly BearingSize[] = [
@@ -54,16 +64,25 @@ export const BEARINGS: readonly BearingSize[] = [
 ];
 const BY_NUMBER = new Map(BEARINGS.map((b) => [b.designation, b]));
 
-/** A number and the letters and figures that hang on it: a clearance, a cage and a grease come after the closure and change nothing here. */
-const NAMED = /(?<![\p{L}\p{N}])((?:hk|axk)?\d{3,5})(?:[\s-]?(open|(?:2|d|l|v)?[a-z]{1,4}\d?))?(?![\p{L}\p{N}])/giu;
+/**
+ * A number and the letters and figures that hang on it: a clearance, a cage and a grease come after the
+ * closure and change nothing here.
+ */
+const NAMED =
+  /(?<![\p{L}\p{N}])((?:hk|axk)?\d{3,5})(?:[\s-]?(open|(?:2|d|l|v)?[a-z]{1,4}\d?))?(?![\p{L}\p{N}])/giu;
 
 /**
- * The bearing named in a text, with its closure where one is given: `608-2RS`, `6001 ZZ`, `6201 LLU`, "608, seal pulled". The closure is given as the class it is of: 2RS, RS, 2RZ, RZ, 2Z, Z or open.
- * Of the thin series the width is that of the closed form, unless it is said to be open: those are the ones that machines have.
+ * The bearing named in a text, with its closure where one is given: `608-2RS`, `6001 ZZ`, `6201 LLU`, "608,
+ * seal pulled". The closure is given as the class it is of: 2RS, RS, 2RZ, RZ, 2Z, Z or open.
+ * Of the thin series the width is that of the closed form, unless it is said to be open: those are the ones
+ * that machines have.
  *
- * @example bearingNamed("lay shaft bearing 608-2RS") // { designation: "608", boreMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" }
+ * @example bearingNamed("lay shaft bearing 608-2RS") // { designation: "608", boreMm: 8, outsideMm: 22,
+ *   widthMm: 7, closure: "2RS" }
  */
-export function bearingNamed(text: string): (BearingSize & { readonly openWidthMm: number; readonly closure?: string }) | null {
+export function bearingNamed(
+  text: string,
+): (BearingSize & { readonly openWidthMm: number; readonly closure?: string }) | null {
   for (const [, number = "", suffix] of text.matchAll(NAMED)) {
     const size = BY_NUMBER.get(number.toUpperCase());
     if (!size) continue;
@@ -74,5 +93,9 @@ export function bearingNamed(text: string): (BearingSize & { readonly openWidthM
   return null;
 }
 
-/** Whether somebody wrote down that a bearing had a seal pulled, or stood open towards the case: it shares the case's grease. */
-export const sharesTheGrease = (text: string): boolean => /seal\S* (?:\S+ ){0,6}pulled|open towards|one seal/i.test(text);
+/**
+ * Whether somebody wrote down that a bearing had a seal pulled, or stood open towards the case: it shares the
+ * case's grease.
+ */
+export const sharesTheGrease = (text: string): boolean =>
+  /seal\S* (?:\S+ ){0,6}pulled|open towards|one seal/i.test(text);

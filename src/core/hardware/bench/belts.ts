@@ -22,7 +22,14 @@ export interface BeltProfile {
 const toothed = (flank: Flank, standard: string, rows: string): BeltProfile[] =>
   rows.split(";").map((row) => {
     const [name = "", pitchMm, toothHeightMm] = row.split(" ");
-    return { name, shape: "toothed", standard, flank, pitchMm: Number(pitchMm), toothHeightMm: Number(toothHeightMm) };
+    return {
+      name,
+      shape: "toothed",
+      standard,
+      flank,
+      pitchMm: Number(pitchMm),
+      toothHeightMm: Number(toothHeightMm),
+    };
   });
 const ribbed = (rows: string): BeltProfile[] =>
   rows.split(";").map((row) => {
@@ -36,7 +43,9 @@ const vee = (standard: string, rows: string): BeltProfile[] =>
   });
 
 /**
- * Profiles: toothed belts with straight flanks by the inch (ISO 5296) and metric (ISO 17396), with round flanks (ISO 13050, by their pitch); ribbed belts (ISO 9982); V-belts (ISO 4184 and the small ones of DIN 2215).
+ * Profiles: toothed belts with straight flanks by the inch (ISO 5296) and metric (ISO 17396), with round
+ * flanks (ISO 13050, by their pitch); ribbed belts (ISO 9982); V-belts (ISO 4184 and the small ones of DIN
+ * 2215).
  */
 export const BELTS: readonly BeltProfile[] = [
   ...toothed("straight", "ISO 5296", "MXL 2.032 0.51;XL 5.08 1.27;L 9.525 1.91;H 12.7 2.29"),
@@ -48,12 +57,16 @@ export const BELTS: readonly BeltProfile[] = [
 ];
 
 /**
- * How a belt is ordered, from what was counted and measured of it: pitch length and teeth, or ribs and length.
+ * How a belt is ordered, from what was counted and measured of it: pitch length and teeth, or ribs and
+ * length.
  *
  * @param teeth of a toothed belt: its pitch length is teeth × pitch
  * @param widthMm of a ribbed one: ribs are width / pitch
  */
-export function beltOrdered(p: BeltProfile, { teeth, widthMm }: { readonly teeth?: number; readonly widthMm?: number }): string[] {
+export function beltOrdered(
+  p: BeltProfile,
+  { teeth, widthMm }: { readonly teeth?: number; readonly widthMm?: number },
+): string[] {
   const out: string[] = [];
   if (p.shape === "toothed" && p.pitchMm)
     out.push(
@@ -67,6 +80,7 @@ export function beltOrdered(p: BeltProfile, { teeth, widthMm }: { readonly teeth
         ? `About ${Math.max(1, Math.round(widthMm / p.pitchMm))} ribs. Ordered by ribs, profile and effective length.`
         : "Count its ribs: ordered by ribs, profile and effective length.",
     );
-  if (p.shape === "V") out.push("Ordered by profile and length; makers print inside, datum or outside length: read which.");
+  if (p.shape === "V")
+    out.push("Ordered by profile and length; makers print inside, datum or outside length: read which.");
   return out;
 }

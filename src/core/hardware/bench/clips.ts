@@ -1,4 +1,7 @@
-/** Retaining rings: DIN 471 for shafts, DIN 472 for bores, DIN 6799 (E-rings, pushed on from the side). Sizes in mm. */
+/**
+ * Retaining rings: DIN 471 for shafts, DIN 472 for bores, DIN 6799 (E-rings, pushed on from the side). Sizes
+ * in mm.
+ */
 export interface Circlip {
   readonly standard: "DIN 471" | "DIN 472" | "DIN 6799";
   /** shaft or bore; of an E-ring the groove, which it is named by */
@@ -24,22 +27,46 @@ const BORE =
 const E_RING =
   "0.8 1 1.4 0.2 2.25;1.2 1.4 2 0.3 3.25;1.5 2 2.5 0.4 4.25;1.9 2.5 3 0.5 4.8;2.3 3 4 0.6 6.3;3.2 4 5 0.6 7.3;4 5 7 0.7 9.3;5 6 8 0.7 11.3;6 7 9 0.7 12.3;7 8 11 0.9 14.3;8 9 12 1 16.3;9 10 14 1.1 18.8;10 11 15 1.2 20.4;12 13 18 1.3 23.4;15 16 24 1.5 29.4";
 const eRings: Circlip[] = E_RING.split(";").map((row) => {
-  const [nominalMm, least, most, thicknessMm, outsideMm] = row.split(" ").map(Number) as [number, number, number, number, number];
-  return { standard: "DIN 6799", nominalMm, grooveMm: nominalMm, thicknessMm, shaftMm: [least, most], outsideMm };
+  const [nominalMm, least, most, thicknessMm, outsideMm] = row.split(" ").map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  return {
+    standard: "DIN 6799",
+    nominalMm,
+    grooveMm: nominalMm,
+    thicknessMm,
+    shaftMm: [least, most],
+    outsideMm,
+  };
 });
-export const CIRCLIPS: readonly Circlip[] = [...rings("DIN 471", SHAFT), ...rings("DIN 472", BORE), ...eRings];
+export const CIRCLIPS: readonly Circlip[] = [
+  ...rings("DIN 471", SHAFT),
+  ...rings("DIN 472", BORE),
+  ...eRings,
+];
 
-/** Pliers for circlips: what they reach (shaft of DIN 5254, bore of DIN 5256), and the tips that fit the ring's eyes, mm. */
+/**
+ * Pliers for circlips: what they reach (shaft of DIN 5254, bore of DIN 5256), and the tips that fit the
+ * ring's eyes, mm.
+ */
 const TIPS = { "DIN 471": [[3, 10, 0.9], [10, 25, 1.3], [19, 60, 1.8], [40, 100, 2.3]], "DIN 472": [[8, 13, 0.9], [12, 25, 1.3], [19, 60, 1.8], [40, 100, 2.3]] } as const; // biome-ignore format: two short rows
 
 /**
  * What spreads or closes a ring: the smallest pliers that reach it.
  *
- * @example pliersFor({ standard: "DIN 471", nominalMm: 15, … }) // "outside pliers for shafts 10 to 25 mm, tips 1.3 mm"
+ * @example pliersFor({ standard: "DIN 471", nominalMm: 15, … }) // "outside pliers for shafts 10 to 25 mm,
+ *   tips 1.3 mm"
  */
 export function pliersFor(c: Pick<Circlip, "standard" | "nominalMm">): string {
-  if (c.standard === "DIN 6799") return "pushed off from behind with a small screwdriver, pushed on with pliers or a slotted tool";
+  if (c.standard === "DIN 6799")
+    return "pushed off from behind with a small screwdriver, pushed on with pliers or a slotted tool";
   const fit = TIPS[c.standard].find(([from, to]) => c.nominalMm >= from && c.nominalMm <= to);
   const [which, what] = c.standard === "DIN 471" ? ["outside", "shafts"] : ["inside", "bores"];
-  return fit ? `${which} pliers for ${what} ${fit[0]} to ${fit[1]} mm, tips ${fit[2]} mm` : `${which} pliers for ${what} of ${c.nominalMm} mm`;
+  return fit
+    ? `${which} pliers for ${what} ${fit[0]} to ${fit[1]} mm, tips ${fit[2]} mm`
+    : `${which} pliers for ${what} of ${c.nominalMm} mm`;
 }

@@ -32,7 +32,8 @@ describe("tables against their standards", () => {
       "M12×1.25": 92.1,
       "M12×1.5": 88.1,
     };
-    for (const [name, area] of Object.entries(printed)) expect(Math.abs(stressArea(threadNamed(name) ?? expect.fail(name)) / area - 1)).toBeLessThan(0.006);
+    for (const [name, area] of Object.entries(printed))
+      expect(Math.abs(stressArea(threadNamed(name) ?? expect.fail(name)) / area - 1)).toBeLessThan(0.006);
   });
   it("unified: a numbered screw is 0.060 + 0.013 n inch; #10 is 4.826 mm", () => {
     expect(threadNamed("#10-24")?.diameterMm).toBeCloseTo(4.826, 3);
@@ -51,11 +52,18 @@ describe("tables against their standards", () => {
       "#2-56": 0.0037,
     };
     for (const [name, area] of Object.entries(printed))
-      expect(Math.abs(stressArea(threadNamed(name) ?? expect.fail(name)) / 25.4 ** 2 / area - 1)).toBeLessThan(0.006);
+      expect(
+        Math.abs(stressArea(threadNamed(name) ?? expect.fail(name)) / 25.4 ** 2 / area - 1),
+      ).toBeLessThan(0.006);
     expect(stressArea(threadNamed("M14") ?? expect.fail("M14"))).toBeCloseTo(115.4, 0);
   });
   it("tapping: the pitches of ISO 1478, rounded as it prints them", () => {
-    expect(THREADS.filter((t) => t.system === "tapping").map((t) => [t.designation, Math.round(t.pitchMm * 10) / 10])).toEqual([
+    expect(
+      THREADS.filter((t) => t.system === "tapping").map((t) => [
+        t.designation,
+        Math.round(t.pitchMm * 10) / 10,
+      ]),
+    ).toEqual([
       ["ST2.2", 0.8],
       ["ST2.9", 1.1],
       ["ST3.5", 1.3],
@@ -85,7 +93,10 @@ describe("tables against their standards", () => {
     };
     const coarse = THREADS.filter((t) => t.system === "metric");
     expect(coarse.map((t) => t.designation)).toEqual(Object.keys(drills));
-    for (const t of coarse) expect(Math.abs(t.diameterMm - t.pitchMm - drills[t.designation as keyof typeof drills])).toBeLessThan(0.051);
+    for (const t of coarse)
+      expect(Math.abs(t.diameterMm - t.pitchMm - drills[t.designation as keyof typeof drills])).toBeLessThan(
+        0.051,
+      );
   });
   it("spring pins stand over their hole, and no two free sizes of one form overlap; a coiled one stands less proud than a slotted one", () => {
     for (const standard of ["ISO 8752", "ISO 8750", "ASME B18.8.2"]) {
@@ -107,7 +118,12 @@ describe("tables against their standards", () => {
       const [over, under] = (/(\d+)\/(\d+)/.exec(p.name) ?? []).slice(1).map(Number) as [number, number];
       expect(Math.abs(p.nominalMm / 25.4 - over / under)).toBeLessThan(0.001);
     }
-    expect(PINS.filter((p) => p.form === "solid" && [3, 6, 10].includes(p.nominalMm)).map((p) => [p.freeLeastMm, p.freeMostMm])).toEqual([
+    expect(
+      PINS.filter((p) => p.form === "solid" && [3, 6, 10].includes(p.nominalMm)).map((p) => [
+        p.freeLeastMm,
+        p.freeMostMm,
+      ]),
+    ).toEqual([
       [3.002, 3.008],
       [6.004, 6.012],
       [10.006, 10.015],
@@ -117,7 +133,10 @@ describe("tables against their standards", () => {
     const coded = [10, 12, 15, 17];
     for (const b of BEARINGS.filter((x) => x.type === "deep-groove ball")) {
       const last = Number(b.designation.slice(-2));
-      expect([b.designation, b.boreMm]).toEqual([b.designation, b.designation.length === 3 ? last % 10 : (coded[last] ?? 5 * last)]);
+      expect([b.designation, b.boreMm]).toEqual([
+        b.designation,
+        b.designation.length === 3 ? last % 10 : (coded[last] ?? 5 * last),
+      ]);
       expect((b.outsideMm - b.boreMm) / 2).toBeGreaterThan(b.widthMm / 2);
     }
     for (const b of BEARINGS.filter((x) => /^51\d/.test(x.designation)))
@@ -129,7 +148,11 @@ describe("tables against their standards", () => {
   });
   it("within a dimension series a larger bore has a larger outside, and never a smaller width", () => {
     for (const series of ["68", "69", "60", "62", "63"]) {
-      const own = BEARINGS.filter((b) => b.type === "deep-groove ball" && (b.designation.length === 4 ? b.designation.slice(0, 2) === series : false));
+      const own = BEARINGS.filter(
+        (b) =>
+          b.type === "deep-groove ball" &&
+          (b.designation.length === 4 ? b.designation.slice(0, 2) === series : false),
+      );
       expect(own.length).toBeGreaterThan(4);
       own.slice(1).forEach((b, i) => {
         expect(b.outsideMm).toBeGreaterThan(own[i]?.outsideMm ?? 99);
@@ -151,7 +174,9 @@ describe("tables against their standards", () => {
   });
   it("toothed belts: inch pitches are 0.080, 1/5, 3/8 and 1/2 inch; teeth are higher as the pitch grows, and round ones higher than straight ones", () => {
     const pitch = (name: string) => BELTS.find((b) => b.name === name)?.pitchMm;
-    expect(["MXL", "XL", "L", "H"].map((n) => Math.round(((pitch(n) ?? 0) / 25.4) * 1000) / 1000)).toEqual([0.08, 0.2, 0.375, 0.5]);
+    expect(["MXL", "XL", "L", "H"].map((n) => Math.round(((pitch(n) ?? 0) / 25.4) * 1000) / 1000)).toEqual([
+      0.08, 0.2, 0.375, 0.5,
+    ]);
     const height = (name: string) => BELTS.find((b) => b.name === name)?.toothHeightMm ?? 0;
     expect(height("5M")).toBeGreaterThan(1.5 * height("T5"));
   });
@@ -167,10 +192,13 @@ describe("tables against their standards", () => {
   it("O-rings: the numbers of ISO 3601 whose inside diameters every list prints", () => {
     const inside = (n: string) => O_RINGS.find((o) => o.designation === n)?.insideMm;
     const printed = { "005": 2.57, "010": 6.07, "040": 72.75, "206": 12.29, "230": 63.09, "312": 15.24, "325": 37.47, "P10": 9.8, "011": 7.65, "016": 15.6, "028": 34.65, "112": 12.37, "130": 40.94, "214": 24.99, "222": 37.69 }; // biome-ignore format: a table
-    for (const [number, mm] of Object.entries(printed)) expect([number, Math.abs((inside(number) ?? 0) - mm) < 0.05]).toEqual([number, true]);
-    expect([...new Set(O_RINGS.filter((o) => o.series === "ISO 3601").map((o) => Math.round(o.sectionMm * 100) / 100))]).toEqual([
-      1.02, 1.27, 1.52, 1.78, 2.62, 3.53, 5.33,
-    ]);
+    for (const [number, mm] of Object.entries(printed))
+      expect([number, Math.abs((inside(number) ?? 0) - mm) < 0.05]).toEqual([number, true]);
+    expect([
+      ...new Set(
+        O_RINGS.filter((o) => o.series === "ISO 3601").map((o) => Math.round(o.sectionMm * 100) / 100),
+      ),
+    ]).toEqual([1.02, 1.27, 1.52, 1.78, 2.62, 3.53, 5.33]);
   });
   it("a thread is found by the ways it is written", () => {
     expect(threadNamed("m4x0.7")?.designation).toBe("M4");
@@ -184,11 +212,21 @@ describe("tables against their standards", () => {
 describe("naming hardware", () => {
   it("every bearing is named again from its three sizes, and from readings a few hundredths off", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...BEARINGS), fc.integer({ min: -4, max: 4 }), fc.integer({ min: -4, max: 4 }), (b, x, y) => {
-        const best = first({ kind: "bearing", bore: b.boreMm + x / 100, outside: b.outsideMm + y / 100, width: b.widthMm });
-        expect(best?.name).toBe(`${b.designation}${b.closedWidthMm ? ", open" : ""}`);
-        expect(best?.probability).toBeGreaterThan(0.9);
-      }),
+      fc.property(
+        fc.constantFrom(...BEARINGS),
+        fc.integer({ min: -4, max: 4 }),
+        fc.integer({ min: -4, max: 4 }),
+        (b, x, y) => {
+          const best = first({
+            kind: "bearing",
+            bore: b.boreMm + x / 100,
+            outside: b.outsideMm + y / 100,
+            width: b.widthMm,
+          });
+          expect(best?.name).toBe(`${b.designation}${b.closedWidthMm ? ", open" : ""}`);
+          expect(best?.probability).toBeGreaterThan(0.9);
+        },
+      ),
     );
   });
   it("two sizes may leave it open, and then it says so", () => {
@@ -197,21 +235,31 @@ describe("naming hardware", () => {
     expect(open[0]?.probability).toBeLessThan(0.5);
   });
   it("what is no standard size is said to be none", () => {
-    expect(identifyHardware({ kind: "bearing", bore: 9.4, outside: 23.1, width: 6.4 }).none).toBeGreaterThan(0.95);
+    expect(identifyHardware({ kind: "bearing", bore: 9.4, outside: 23.1, width: 6.4 }).none).toBeGreaterThan(
+      0.95,
+    );
   });
   it("a worn screw is named by its pitch: 3.87 mm at 0.7 is M4, at 0.794 it is #8-32", () => {
-    expect(first({ kind: "thread", diameter: 3.87, pitchOver: { threads: 10, value: 7.02 } })?.name).toBe("M4");
-    expect(first({ kind: "thread", diameter: 4.07, pitchOver: { threads: 10, value: 7.95 } })?.name).toBe("#8-32");
+    expect(first({ kind: "thread", diameter: 3.87, pitchOver: { threads: 10, value: 7.02 } })?.name).toBe(
+      "M4",
+    );
+    expect(first({ kind: "thread", diameter: 4.07, pitchOver: { threads: 10, value: 7.95 } })?.name).toBe(
+      "#8-32",
+    );
     expect(first({ kind: "thread", diameter: 3.42, pitch: 1.27, pointed: true })?.name).toBe("ST3.5");
     // M3.5 and ST3.5 share the diameter: the pitch decides
     expect(first({ kind: "thread", diameter: 3.41, pitch: 0.6 })?.name).toBe("M3.5");
   });
   it("every thread is named from a sound screw's diameter and ten pitches", () => {
     for (const t of THREADS)
-      expect([t.designation, first({ kind: "thread", diameter: t.diameterMm - 0.08, pitchOver: { threads: 10, value: 10 * t.pitchMm } })?.name]).toEqual([
+      expect([
         t.designation,
-        t.designation,
-      ]);
+        first({
+          kind: "thread",
+          diameter: t.diameterMm - 0.08,
+          pitchOver: { threads: 10, value: 10 * t.pitchMm },
+        })?.name,
+      ]).toEqual([t.designation, t.designation]);
   });
   it("a spring pin is named from the pin or from its hole, with its punch", () => {
     const pin = first({ kind: "pin", diameter: 3.36 });
@@ -231,7 +279,9 @@ describe("naming hardware", () => {
     expect(first({ kind: "pin", diameter: 4.01 })?.name).toBe("dowel pin 4 m6");
     expect(first({ kind: "pin", diameter: 4.3, form: "coiled" })?.name).toBe("coiled spring pin 4");
     expect(first({ kind: "pin", diameter: 4.5 })?.name).toBe("spring pin 4");
-    expect(first({ kind: "pin", hole: 6.35, diameter: 6.63, form: "slotted" })?.name).toBe("spring pin 1/4 in");
+    expect(first({ kind: "pin", hole: 6.35, diameter: 6.63, form: "slotted" })?.name).toBe(
+      "spring pin 1/4 in",
+    );
     expect(first({ kind: "pin", diameter: 4.01 })?.notes.join(" ")).toMatch(/no spring pin in its stead/);
   });
   it("an E-ring by its groove, with the way it comes off", () => {
@@ -242,7 +292,9 @@ describe("naming hardware", () => {
   });
   it("a belt by its pitch and the height of its teeth; where two profiles share a pitch the flank is what tells them", () => {
     expect(first({ kind: "belt", pitchOverTen: 50.1, toothHeight: 2.05 })?.name).toBe("toothed belt 5M");
-    expect(first({ kind: "belt", pitchOverTen: 50.1, flank: "straight", toothHeight: 1.2 })?.name).toBe("toothed belt T5");
+    expect(first({ kind: "belt", pitchOverTen: 50.1, flank: "straight", toothHeight: 1.2 })?.name).toBe(
+      "toothed belt T5",
+    );
     const both = identifyHardware({ kind: "belt", pitchOverTen: 50 }).hypotheses;
     expect(
       both
@@ -251,14 +303,22 @@ describe("naming hardware", () => {
         .sort(),
     ).toEqual(["toothed belt 5M", "toothed belt T5"]);
     expect(both[0]?.probability).toBeLessThan(0.7);
-    expect(first({ kind: "belt", shape: "ribbed", pitchOverTen: 23.5, width: 14.1 })?.notes[0]).toMatch(/About 6 ribs/);
-    expect(first({ kind: "belt", shape: "toothed", pitchOverTen: 30, teeth: 112 })?.notes[0]).toMatch(/pitch length 336 mm/);
+    expect(first({ kind: "belt", shape: "ribbed", pitchOverTen: 23.5, width: 14.1 })?.notes[0]).toMatch(
+      /About 6 ribs/,
+    );
+    expect(first({ kind: "belt", shape: "toothed", pitchOverTen: 30, teeth: 112 })?.notes[0]).toMatch(
+      /pitch length 336 mm/,
+    );
     expect(first({ kind: "belt", top: 10.1, height: 5.9 })?.name).toBe("V-belt Z");
   });
   it("a bearing that turned with its shaft is pressed on its inner ring, one in a wheel on its outer; a needle cup has no sleeve", () => {
     expect([tightRing("shaft"), tightRing("wheel")]).toEqual(["inner", "outer"]);
-    const of = (turns: "shaft" | "wheel") => first({ kind: "bearing", bore: 8, outside: 22, width: 7, turns });
-    expect([of("shaft")?.sleeves?.map((s) => s.ring), of("wheel")?.sleeves?.map((s) => s.ring)]).toEqual([["inner"], ["outer"]]);
+    const of = (turns: "shaft" | "wheel") =>
+      first({ kind: "bearing", bore: 8, outside: 22, width: 7, turns });
+    expect([of("shaft")?.sleeves?.map((s) => s.ring), of("wheel")?.sleeves?.map((s) => s.ring)]).toEqual([
+      ["inner"],
+      ["outer"],
+    ]);
     expect(of("wheel")?.notes.join(" ")).toMatch(/turns on a fixed axle/);
     const cup = first({ kind: "bearing", bore: 10, outside: 14, width: 12 });
     expect([cup?.name, cup?.sleeves]).toEqual(["HK1012", undefined]);
@@ -302,7 +362,9 @@ describe("naming hardware", () => {
 
 describe("a sleeve for a bearing", () => {
   it("608 on its inner ring: at most 12 mm outside, and less where a seal is in the way", () => {
-    expect(bearingSleeve(BEARINGS.find((b) => b.designation === "608") ?? expect.fail(), "inner").outsideMm[1]).toBe(12.05);
+    expect(
+      bearingSleeve(BEARINGS.find((b) => b.designation === "608") ?? expect.fail(), "inner").outsideMm[1],
+    ).toBe(12.05);
   });
   it("clears the seal of a closed one: what a 608's and a 6001's seal leave free is less than what the open ones show", () => {
     // faces left free as data sheets print them, mm: 608 10.5 to 19.2, 6001 16 to 24.7, 6203 22.4 to 35
@@ -332,14 +394,24 @@ describe("a sleeve for a bearing", () => {
 describe("tightening", () => {
   it("M6 8.8 into steel, dry: 10.5 N m, which is what tables print", () => {
     expect(tighteningTorque({ thread: "M6", grade: "8.8", into: "steel" }).torqueNm).toBeCloseTo(10.5, 1);
-    expect(tighteningTorque({ thread: "M6", grade: "8.8", into: "steel", oiled: true }).torqueNm).toBeCloseTo(10.5 * 0.8, 1);
+    expect(tighteningTorque({ thread: "M6", grade: "8.8", into: "steel", oiled: true }).torqueNm).toBeCloseTo(
+      10.5 * 0.8,
+      1,
+    );
   });
   it("into plastic or an insert the boss decides", () => {
-    expect(tighteningTorque({ thread: "M4", grade: "8.8", into: "brass-insert" })).toMatchObject({ torqueNm: 1.2, school: "capped" });
-    expect(tighteningTorque({ thread: "ST3.5", into: "plastic" })).toMatchObject({ torqueNm: 1, school: "capped" });
+    expect(tighteningTorque({ thread: "M4", grade: "8.8", into: "brass-insert" })).toMatchObject({
+      torqueNm: 1.2,
+      school: "capped",
+    });
+    expect(tighteningTorque({ thread: "ST3.5", into: "plastic" })).toMatchObject({
+      torqueNm: 1,
+      school: "capped",
+    });
   });
   it("a machine thread cut straight into plastic stands less than an insert; a soft metal less than steel, magnesium least", () => {
-    const nm = (into: Parameters<typeof tighteningTorque>[0]["into"]) => tighteningTorque({ thread: "M4", grade: "8.8", into }).torqueNm ?? 0;
+    const nm = (into: Parameters<typeof tighteningTorque>[0]["into"]) =>
+      tighteningTorque({ thread: "M4", grade: "8.8", into }).torqueNm ?? 0;
     expect(nm("plastic")).toBe(0.6);
     expect(nm("plastic")).toBeLessThan(nm("brass-insert"));
     expect(nm("magnesium")).toBeLessThan(nm("zinc"));
@@ -347,13 +419,25 @@ describe("tightening", () => {
     expect(nm("aluminium")).toBeLessThan(nm("steel"));
   });
   it("grades stand in the order of their proof stress", () => {
-    const nm = (grade: (typeof GRADES)[number]) => tighteningTorque({ thread: "M6", grade, into: "steel" }).torqueNm ?? 0;
-    expect([...GRADES].sort((a, b) => nm(a) - nm(b))).toEqual(["4.8", "SAE 2", "A2-70", "8.8", "SAE 5", "A4-80", "SAE 8", "10.9", "12.9"]);
+    const nm = (grade: (typeof GRADES)[number]) =>
+      tighteningTorque({ thread: "M6", grade, into: "steel" }).torqueNm ?? 0;
+    expect([...GRADES].sort((a, b) => nm(a) - nm(b))).toEqual([
+      "4.8",
+      "SAE 2",
+      "A2-70",
+      "8.8",
+      "SAE 5",
+      "A4-80",
+      "SAE 8",
+      "10.9",
+      "12.9",
+    ]);
     // printed for M6 10.9 and 12.9 at a friction like ours: about 15 and 18 N m
     expect([nm("10.9"), nm("12.9")].map(Math.round)).toEqual([15, 18]);
   });
   it("a maker's figure far from what the thread stands is asked about, with the unit it may have been meant in", () => {
-    const doubt = (makersNm: number, thread = "M4", into: "steel" | "plastic" = "steel") => tighteningTorque({ thread, into, makersNm }).doubt;
+    const doubt = (makersNm: number, thread = "M4", into: "steel" | "plastic" = "steel") =>
+      tighteningTorque({ thread, into, makersNm }).doubt;
     expect(doubt(1.5)).toBeUndefined();
     expect(doubt(15)).toMatch(/times what M4 stands.*15 in-lb, which is 1\.69 N m/);
     expect(doubt(150)).toMatch(/150 N cm, which is 1\.50 N m/);
@@ -361,18 +445,34 @@ describe("tightening", () => {
     expect(tighteningTorque({ thread: "M4", into: "steel", makersNm: 15 }).torqueNm).toBe(15);
   });
   it("by angle: to snug or to the maker's figure, then so far", () => {
-    expect(tighteningTorque({ thread: "M8", grade: "10.9", into: "steel", makersNm: 10, makersAngleDeg: 90 })).toMatchObject({ torqueNm: 10, school: "angle" });
+    expect(
+      tighteningTorque({ thread: "M8", grade: "10.9", into: "steel", makersNm: 10, makersAngleDeg: 90 }),
+    ).toMatchObject({ torqueNm: 10, school: "angle" });
     const snug = tighteningTorque({ thread: "M8", grade: "10.9", into: "steel", makersAngleDeg: 60 });
-    expect([snug.torqueNm, snug.reasons[0]?.says]).toEqual([null, expect.stringMatching(/bring it to snug \(about .*turn 60° more \(1\/6 turn\)/)]);
+    expect([snug.torqueNm, snug.reasons[0]?.says]).toEqual([
+      null,
+      expect.stringMatching(/bring it to snug \(about .*turn 60° more \(1\/6 turn\)/),
+    ]);
     expect(inOtherUnits(1.2)).toBe("120 N cm · 10.6 in-lb");
   });
   it("where no figure is known it says feel, not a number", () => {
-    expect(tighteningTorque({ thread: "ST2.2", into: "plastic" })).toMatchObject({ torqueNm: null, school: "feel" });
-    expect(tighteningTorque({ thread: "M8", grade: "8.8", into: "plastic" })).toMatchObject({ torqueNm: null, school: "feel" });
+    expect(tighteningTorque({ thread: "ST2.2", into: "plastic" })).toMatchObject({
+      torqueNm: null,
+      school: "feel",
+    });
+    expect(tighteningTorque({ thread: "M8", grade: "8.8", into: "plastic" })).toMatchObject({
+      torqueNm: null,
+      school: "feel",
+    });
   });
   it("the maker's figure stands above the formula; an unknown grade is taken as the weakest", () => {
-    expect(tighteningTorque({ thread: "M5", into: "steel", makersNm: 4 })).toMatchObject({ torqueNm: 4, school: "maker" });
-    expect(tighteningTorque({ thread: "M5", into: "steel" }).torqueNm).toBe(tighteningTorque({ thread: "M5", grade: "4.8", into: "steel" }).torqueNm);
+    expect(tighteningTorque({ thread: "M5", into: "steel", makersNm: 4 })).toMatchObject({
+      torqueNm: 4,
+      school: "maker",
+    });
+    expect(tighteningTorque({ thread: "M5", into: "steel" }).torqueNm).toBe(
+      tighteningTorque({ thread: "M5", grade: "4.8", into: "steel" }).torqueNm,
+    );
     expect(tighteningTorque({ thread: "M5", into: "aluminium", grade: "8.8" }).torqueNm ?? 0).toBeLessThan(
       tighteningTorque({ thread: "M5", into: "steel", grade: "8.8" }).torqueNm ?? 0,
     );
@@ -384,7 +484,8 @@ describe("tightening", () => {
     const metric = THREADS.filter((t) => t.system === "metric");
     fc.assert(
       fc.property(fc.integer({ min: 0, max: metric.length - 2 }), (i) => {
-        const at = (k: number, grade: "4.8" | "8.8") => tighteningTorque({ thread: metric[k]?.designation ?? "", grade, into: "steel" }).torqueNm ?? 0;
+        const at = (k: number, grade: "4.8" | "8.8") =>
+          tighteningTorque({ thread: metric[k]?.designation ?? "", grade, into: "steel" }).torqueNm ?? 0;
         return at(i + 1, "8.8") > at(i, "8.8") && at(i, "8.8") >= at(i, "4.8");
       }),
     );

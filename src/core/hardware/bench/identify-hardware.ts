@@ -5,9 +5,18 @@ import { type Measured, measured, measuredInput } from "../../quantity/measured"
 import type { SleeveLimits } from "./bearing-sleeve";
 import { BELT_SHAPES, FLANKS } from "./belts";
 import { PIN_FORMS } from "./pins";
-import { bearingRows, beltRows, circlipRows, oRingRows, pinRows, type SizeRow, threadRows } from "./size-rows";
+import {
+  bearingRows,
+  beltRows,
+  circlipRows,
+  oRingRows,
+  pinRows,
+  type SizeRow,
+  threadRows,
+} from "./size-rows";
 
-const mm = (what: string) => measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
+const mm = (what: string) =>
+  measuredInput.refine((v) => (typeof v === "number" ? v : v.value) > 0, `${what} must be above 0 mm`);
 
 export const hardwareInput = z.discriminatedUnion(
   "kind",
@@ -26,7 +35,11 @@ export const hardwareInput = z.discriminatedUnion(
       /** one pitch; better over several threads */
       pitch: mm("a pitch").optional(),
       pitchOver: z
-        .strictObject({ threads: z.int().min(1).max(60), value: z.number().positive("must be above 0 mm"), u: z.number().positive().optional() })
+        .strictObject({
+          threads: z.int().min(1).max(60),
+          value: z.number().positive("must be above 0 mm"),
+          u: z.number().positive().optional(),
+        })
         .optional(),
       /** coarse, cuts or forms its own thread in plastic or sheet */
       pointed: z.boolean().optional(),
@@ -63,7 +76,11 @@ export const hardwareInput = z.discriminatedUnion(
       top: mm("a width").optional(),
       height: mm("a height").optional(),
       /** counted all round */
-      teeth: z.int("must be a whole number").min(5, "are fewer than any belt has").max(2000, "are more than any belt has").optional(),
+      teeth: z
+        .int("must be a whole number")
+        .min(5, "are fewer than any belt has")
+        .max(2000, "are more than any belt has")
+        .optional(),
       width: mm("a width").optional(),
     }),
   ],
@@ -76,7 +93,12 @@ export interface HardwareHypothesis {
   readonly probability: number;
   /** nominal sizes, mm */
   readonly sizes: Readonly<Record<string, number>>;
-  readonly residuals: readonly { readonly what: string; readonly measured: number; readonly expected: number; readonly sigmas: number }[];
+  readonly residuals: readonly {
+    readonly what: string;
+    readonly measured: number;
+    readonly expected: number;
+    readonly sigmas: number;
+  }[];
   /** of a bearing: what to press it with */
   readonly sleeves?: readonly SleeveLimits[];
   /** what to know when buying, driving or fitting it */
@@ -93,14 +115,18 @@ export interface HardwareAnswer {
 const CALIPER = 0.03;
 
 /**
- * Names a piece of hardware from caliper readings: a rolling bearing (ISO 15, 104, 3245), a thread (ISO 261, unified, ISO 1478), a pin and its punch (ISO 8752, 8750, 2338, 8739), a circlip or E-ring (DIN 471, 472,
+ * Names a piece of hardware from caliper readings: a rolling bearing (ISO 15, 104, 3245), a thread (ISO 261,
+ * unified, ISO 1478), a pin and its punch (ISO 8752, 8750, 2338, 8739), a circlip or E-ring (DIN 471, 472,
  * 6799), an O-ring (ISO 3601, JIS B 2401 and metric), a belt's profile (ISO 5296, 17396, 13050, 9982, 4184).
  *
- * Bayes over the rows of each table; readings are normal about the nominal size with the caliper's spread and how far pieces of that kind lie off: a worn thread measures 0.05 to 0.2 mm under, a spring pin
- * stands 0.2 to 0.6 mm over its hole until it is driven in, rubber swells and is measured soft. Against them stands that it is no size known here fits.
+ * Bayes over the rows of each table; readings are normal about the nominal size with the caliper's spread and
+ * how far pieces of that kind lie off: a worn thread measures 0.05 to 0.2 mm under, a spring pin
+ * stands 0.2 to 0.6 mm over its hole until it is driven in, rubber swells and is measured soft. Against them
+ * stands that it is no size known here fits.
  *
  * @throws Fault where nothing was measured that tells the sizes of its kind apart
- * @example identifyHardware({ kind: "bearing", bore: 8.01, outside: 21.98, width: 7.02 }).hypotheses[0].name // "608"
+ * @example identifyHardware({ kind: "bearing", bore: 8.01, outside: 21.98, width: 7.02 }).hypotheses[0].name
+ *   // "608"
  */
 export function identifyHardware(input: HardwareInput): HardwareAnswer {
   const { rows, readings } = asked(input);
@@ -179,7 +205,10 @@ function asked(input: HardwareInput): { rows: readonly SizeRow[]; readings: Reco
   if (input.kind === "circlip") {
     for (const what of ["shaft", "bore", "groove", "thickness", "outside"] as const) read(what, input[what]);
     if (Object.keys(readings).length === 1 && readings.thickness)
-      throw new Fault("thickness", "many rings share one thickness: measure the shaft, the bore or the groove as well");
+      throw new Fault(
+        "thickness",
+        "many rings share one thickness: measure the shaft, the bore or the groove as well",
+      );
     return { readings, rows: circlipRows() };
   }
   if (input.kind === "belt") {

@@ -19,22 +19,36 @@ describe("thread locker", () => {
     expect(lockerCure().says).toMatch(/own sheet stands above/);
   });
   it("takes its class for how soon it can be handled, and says what it comes off with; on ABS it is no answer but a refusal", () => {
-    expect(lockerCure({ class: "low" }).handleMinutes).toBeGreaterThan(lockerCure({ class: "medium" }).handleMinutes);
-    expect(lockerAnswer({ class: "high", metals: ["steel"] })).toMatchObject({ fullMinutes: 1440, holds: expect.stringMatching(/heat only/) });
+    expect(lockerCure({ class: "low" }).handleMinutes).toBeGreaterThan(
+      lockerCure({ class: "medium" }).handleMinutes,
+    );
+    expect(lockerAnswer({ class: "high", metals: ["steel"] })).toMatchObject({
+      fullMinutes: 1440,
+      holds: expect.stringMatching(/heat only/),
+    });
     expect(() => lockerAnswer({ class: "medium", into: "ABS" })).toThrow(/cracks ABS/);
     expect(() => readWith(cureInput, { class: "blue" })).toThrow(/none of low, medium/);
     const oiled = (into: "aluminium" | "plastic") =>
-      tighteningTorque({ thread: "M4", into, oiled: true }).reasons.find((r) => r.rule === "if it is locker")?.says;
+      tighteningTorque({ thread: "M4", into, oiled: true }).reasons.find((r) => r.rule === "if it is locker")
+        ?.says;
     expect(oiled("aluminium")).toMatch(/fully after 72 h.*passive/);
     expect(oiled("plastic")).toMatch(/does not set between plastic/);
   });
   it("never holds fully before it can be handled, and the warmer the sooner", () => {
     fc.assert(
-      fc.property(fc.double({ min: -20, max: 80, noNaN: true }), fc.double({ min: 0, max: 30, noNaN: true }), fc.boolean(), (t, more, activated) => {
-        const metals = ["stainless"];
-        const [cold, warm] = [lockerCure({ metals, celsius: t, activated }), lockerCure({ metals, celsius: t + more, activated })];
-        return cold.handleMinutes < cold.fullMinutes && warm.fullMinutes <= cold.fullMinutes;
-      }),
+      fc.property(
+        fc.double({ min: -20, max: 80, noNaN: true }),
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.boolean(),
+        (t, more, activated) => {
+          const metals = ["stainless"];
+          const [cold, warm] = [
+            lockerCure({ metals, celsius: t, activated }),
+            lockerCure({ metals, celsius: t + more, activated }),
+          ];
+          return cold.handleMinutes < cold.fullMinutes && warm.fullMinutes <= cold.fullMinutes;
+        },
+      ),
     );
   });
   it("is refused on plastics it cracks, and said to do nothing on the others; metal is no reason", () => {
@@ -42,7 +56,11 @@ describe("thread locker", () => {
     expect(lockerRefused("polycarbonate")).toMatch(/cracks PC/);
     expect(lockerRefused("PA66-GF30")).toMatch(/does not set between plastic/);
     expect(lockerRefused("plastic")).toMatch(/ABS and PC split/);
-    expect([lockerRefused("steel"), lockerRefused("brass insert"), lockerRefused(undefined)]).toEqual([undefined, undefined, undefined]);
+    expect([lockerRefused("steel"), lockerRefused("brass insert"), lockerRefused(undefined)]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
   });
 });
 
@@ -61,7 +79,9 @@ describe("what is printed on a capacitor", () => {
     expect(capacitorMarked(text)).toMatchObject(wanted);
   });
   it("its class must come back, it is discharged first, and a look clears nothing", () => {
-    expect(capacitorMarked("0.1µF X2 275V~").notes.join(" ")).toMatch(/Discharge it.*class X2 or better.*clears nothing/);
+    expect(capacitorMarked("0.1µF X2 275V~").notes.join(" ")).toMatch(
+      /Discharge it.*class X2 or better.*clears nothing/,
+    );
     expect(capacitorMarked("100nF 250V").notes.join(" ")).toMatch(/only class X/);
   });
   it.each(["", "X2", "red", "275V", "0 nF"])("refuses what has no value: “%s”", (text) => {
@@ -82,15 +102,21 @@ describe("a maker's figure", () => {
   ])("%s", (text, wanted) => {
     expect(makersFigure(text)).toEqual(wanted);
   });
-  it.each(["tight", "0", "0 Nm", "1.2 Nm blue", "400°", "M4", "1.2 Nm or 3 Nm", "-2 Nm"])("refuses “%s”", (text) => {
-    expect(makersFigure(text)).toBeNull();
-  });
+  it.each(["tight", "0", "0 Nm", "1.2 Nm blue", "400°", "M4", "1.2 Nm or 3 Nm", "-2 Nm"])(
+    "refuses “%s”",
+    (text) => {
+      expect(makersFigure(text)).toBeNull();
+    },
+  );
 });
 
 describe("a carbon brush", () => {
   const size = { thickness: 12.5, width: 6.3, length: 9 };
   it("is named by its sizes, the smaller first, and does not pretend to know whether it is worn", () => {
-    expect(brushMeasured(size)).toMatchObject({ name: "carbon brush 6.3 × 12.5 × 9.0 mm", worn: "not known" });
+    expect(brushMeasured(size)).toMatchObject({
+      name: "carbon brush 6.3 × 12.5 × 9.0 mm",
+      worn: "not known",
+    });
   });
   it("is worn past its mark, at a third of a new one, or below 6 mm; the mark stands above the rest", () => {
     expect(brushMeasured({ ...size, newLength: 28 }).worn).toBe("yes");
@@ -109,7 +135,9 @@ describe("screws in a row, and on a seal", () => {
       fc.property(fc.integer({ min: 3, max: 12 }), (n) => {
         const row = rowOrder(n);
         const apart = [...row].sort((a, b) => a.turn - b.turn).map((s) => Math.abs(s.x - 0.5));
-        expect(row.map((s) => s.turn).sort((a, b) => a - b)).toEqual(Array.from({ length: n }, (_, i) => i + 1));
+        expect(row.map((s) => s.turn).sort((a, b) => a - b)).toEqual(
+          Array.from({ length: n }, (_, i) => i + 1),
+        );
         expect(apart.every((d, i) => i === 0 || d >= (apart[i - 1] as number) - 1e-9)).toBe(true);
       }),
     );

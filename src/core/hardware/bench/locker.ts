@@ -13,14 +13,22 @@ export const LOCKER_SAYS: Readonly<Record<LockerClass, string>> = {
   wicking: "wicking (often green): runs into a thread that is together already",
 };
 
-/** A passive skin slows it; iron and copper set it going. A metal that is not among these is taken for one that does. */
-const PASSIVE = /\b(stainless|a2|a4|zinc|plated|galvani[sz]ed|anodi[sz]ed|alumini?um|magnesium|titanium|chrome)/i;
+/**
+ * A passive skin slows it; iron and copper set it going. A metal that is not among these is taken for one
+ * that does.
+ */
+const PASSIVE =
+  /\b(stainless|a2|a4|zinc|plated|galvani[sz]ed|anodi[sz]ed|alumini?um|magnesium|titanium|chrome)/i;
 
 export const cureInput = z.strictObject({
   class: z.enum(LOCKER_CLASSES, { error: `is none of ${LOCKER_CLASSES.join(", ")}` }),
   /** what screw and hole are of, as far as it is known; the slower one decides */
   metals: z.array(z.string().max(60)).max(10).optional(),
-  celsius: z.number().min(-60, "is colder than any bench").max(150, "is hotter than the locker stands").optional(),
+  celsius: z
+    .number()
+    .min(-60, "is colder than any bench")
+    .max(150, "is hotter than the locker stands")
+    .optional(),
   /** an activator on one side */
   activated: z.boolean().optional(),
   /** what the screw goes into, where that is a plastic */
@@ -34,28 +42,49 @@ export interface LockerCure {
   readonly says: string;
 }
 
-/** Until it holds when it is handled, on steel at 22 °C, minutes: the slow end of what data sheets of each class print. */
+/**
+ * Until it holds when it is handled, on steel at 22 °C, minutes: the slow end of what data sheets of each
+ * class print.
+ */
 const HANDLE_MINUTES: Readonly<Record<LockerClass, number>> = { low: 30, medium: 20, high: 20, wicking: 30 };
 const FULL_MINUTES = 24 * 60;
 /** A passive surface triples it; an activator makes one active. */
 const PASSIVE_FACTOR = 3;
-/** A reaction halves its rate for ten degrees less. Below 5 °C it hardly goes on; above 40 °C nothing is gained that is known here. */
+/**
+ * A reaction halves its rate for ten degrees less. Below 5 °C it hardly goes on; above 40 °C nothing is
+ * gained that is known here.
+ */
 const COLDEST = 5;
 const WARMEST = 40;
 
 /**
- * How long an anaerobic locker takes. The figures are for planning and on the safe side; the product's own sheet stands above them.
+ * How long an anaerobic locker takes. The figures are for planning and on the safe side; the product's own
+ * sheet stands above them.
  *
  * @example lockerCure({ metals: ["steel"] }).fullMinutes // 1440
  */
-export function lockerCure({ class: kind = "medium", metals = [], celsius = 22, activated = false }: Partial<Omit<CureInput, "into">> = {}): LockerCure {
+export function lockerCure({
+  class: kind = "medium",
+  metals = [],
+  celsius = 22,
+  activated = false,
+}: Partial<Omit<CureInput, "into">> = {}): LockerCure {
   const passive = metals.filter((m) => PASSIVE.test(m));
   const slow = passive.length > 0 && !activated;
-  const factor = (slow ? PASSIVE_FACTOR : 1) * 2 ** ((22 - Math.min(WARMEST, Math.max(COLDEST, celsius))) / 10);
-  const [handleMinutes, fullMinutes] = [HANDLE_MINUTES[kind], FULL_MINUTES].map((m) => Math.ceil((m * factor) / 5) * 5) as [number, number];
+  const factor =
+    (slow ? PASSIVE_FACTOR : 1) * 2 ** ((22 - Math.min(WARMEST, Math.max(COLDEST, celsius))) / 10);
+  const [handleMinutes, fullMinutes] = [HANDLE_MINUTES[kind], FULL_MINUTES].map(
+    (m) => Math.ceil((m * factor) / 5) * 5,
+  ) as [number, number];
   const why = [
-    slow ? `${passive.join(" and ")} ${passive.length > 1 ? "are" : "is"} passive: an activator brings it down to a third` : undefined,
-    celsius < COLDEST ? `below ${COLDEST} °C it hardly sets: warm the joint` : celsius < 18 ? `${celsius} °C is cold for it` : undefined,
+    slow
+      ? `${passive.join(" and ")} ${passive.length > 1 ? "are" : "is"} passive: an activator brings it down to a third`
+      : undefined,
+    celsius < COLDEST
+      ? `below ${COLDEST} °C it hardly sets: warm the joint`
+      : celsius < 18
+        ? `${celsius} °C is cold for it`
+        : undefined,
   ].filter((w) => w !== undefined);
   return {
     handleMinutes,
@@ -63,7 +92,8 @@ export function lockerCure({ class: kind = "medium", metals = [], celsius = 22, 
     says: `holds after ${inHours(handleMinutes)}, fully after ${inHours(fullMinutes)}${why.length ? ` (${why.join("; ")})` : ""}; the product's own sheet stands above this`,
   };
 }
-const inHours = (minutes: number): string => (minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 60)} h`);
+const inHours = (minutes: number): string =>
+  minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 60)} h`;
 
 /** Plastics that anaerobic lockers crack under stress, where the moulding pulls at itself. */
 const CRACKS = new Set(["ABS", "PC", "PS"]);

@@ -8,7 +8,8 @@ const ANGLE = /(?<!\d)(\d{1,3}(?:[.,]\d{1,3})?)\s{0,2}(?:°|deg(?:rees?)?)(?![\p
 const BARE = /^\s*(\d+(?:[.,]\d+)?)\s*$/;
 
 /**
- * A maker's figure as it is written: `1.2 Nm`, `15 in-lb`, `120 N cm`, `10 Nm + 90°`, `60 deg`; a bare number is N m.
+ * A maker's figure as it is written: `1.2 Nm`, `15 in-lb`, `120 N cm`, `10 Nm + 90°`, `60 deg`; a bare number
+ * is N m.
  *
  * @returns null where it is none; `{}` where nothing is written
  * @example makersFigure("15 in-lb") // { makersNm: 1.69 }
@@ -29,5 +30,8 @@ export function makersFigure(text: string): MakersFigure | null {
   const deg = angle ? number(angle[1]) : undefined;
   if (nm === undefined && deg === undefined) return null;
   if ((nm !== undefined && !(nm > 0)) || (deg !== undefined && !(deg > 0 && deg <= 360))) return null;
-  return { ...(nm === undefined ? {} : { makersNm: nm }), ...(deg === undefined ? {} : { makersAngleDeg: deg }) };
+  return {
+    ...(nm === undefined ? {} : { makersNm: nm }),
+    ...(deg === undefined ? {} : { makersAngleDeg: deg }),
+  };
 }

@@ -31,11 +31,20 @@ const RUNS = [
   [325, 334, 1.475, 0.21, 1 / 8],
 ] as const;
 
-/** JIS B 2401, series P (moving) and G (still): inside diameters under their section, mm. The name is about the rod or bore. */
+/**
+ * JIS B 2401, series P (moving) and G (still): inside diameters under their section, mm. The name is about
+ * the rod or bore.
+ */
 const JIS: readonly (readonly [section: number, rings: string])[] = [
   [1.9, "P3 2.8 P4 3.8 P5 4.8 P6 5.8 P7 6.8 P8 7.8 P9 8.8 P10 9.8"],
-  [2.4, "P10A 9.8 P11 10.8 P11.2 11 P12 11.8 P12.5 12.3 P14 13.8 P15 14.8 P16 15.8 P18 17.8 P20 19.8 P21 20.8 P22 21.8"],
-  [3.5, "P22A 21.7 P22.4 22.1 P24 23.7 P25 24.7 P25.5 25.2 P26 25.7 P28 27.7 P29 28.7 P29.5 29.2 P30 29.7 P31 30.7 P31.5 31.2 P32 31.7 P34 33.7 P35 34.7"],
+  [
+    2.4,
+    "P10A 9.8 P11 10.8 P11.2 11 P12 11.8 P12.5 12.3 P14 13.8 P15 14.8 P16 15.8 P18 17.8 P20 19.8 P21 20.8 P22 21.8",
+  ],
+  [
+    3.5,
+    "P22A 21.7 P22.4 22.1 P24 23.7 P25 24.7 P25.5 25.2 P26 25.7 P28 27.7 P29 28.7 P29.5 29.2 P30 29.7 P31 30.7 P31.5 31.2 P32 31.7 P34 33.7 P35 34.7",
+  ],
   [3.1, "G25 24.4 G30 29.4 G35 34.4 G40 39.4"],
 ];
 
@@ -43,7 +52,9 @@ const METRIC_SECTIONS = [1, 1.5, 2, 2.5, 3] as const;
 
 const inchRings: readonly ORing[] = [
   ...SMALL.split(";").map((row) => inch(...(row.split(" ").map(Number) as [number, number, number]))),
-  ...RUNS.flatMap(([first, last, inside, section, step]) => Array.from({ length: last - first + 1 }, (_, i) => inch(first + i, inside + i * step, section))),
+  ...RUNS.flatMap(([first, last, inside, section, step]) =>
+    Array.from({ length: last - first + 1 }, (_, i) => inch(first + i, inside + i * step, section)),
+  ),
 ];
 const jisRings: readonly ORing[] = JIS.flatMap(([sectionMm, rings]) =>
   [...rings.matchAll(/(\S+) (\S+)/g)].map(([, designation = "", inside]) => ({
@@ -65,15 +76,24 @@ const metricRings: readonly ORing[] = METRIC_SECTIONS.flatMap((sectionMm) =>
 export const O_RINGS: readonly ORing[] = [...inchRings, ...jisRings, ...metricRings];
 
 /**
- * How far a groove squeezes a ring, as a share of its section, with the verdict for a static seal: 15 to 30 %.
+ * How far a groove squeezes a ring, as a share of its section, with the verdict for a static seal: 15 to 30
+ * %.
  *
  * @example squeeze(1.78, 1.4) // { share: 0.213, says: "21 % squeeze: right for a static seal" }
  */
-export function squeeze(sectionMm: number, grooveDepthMm: number): { readonly share: number; readonly says: string } {
+export function squeeze(
+  sectionMm: number,
+  grooveDepthMm: number,
+): { readonly share: number; readonly says: string } {
   const share = (sectionMm - grooveDepthMm) / sectionMm;
   const percent = `${Math.round(share * 100)} % squeeze`;
   if (share <= 0) return { share, says: "the groove is as deep as the ring is thick: it does not seal" };
-  if (share < 0.15) return { share, says: `${percent}: too little for a static seal, which wants 15 to 30 %` };
-  if (share > 0.3) return { share, says: `${percent}: too much, it tears or keeps the cover from closing; 15 to 30 % is wanted` };
+  if (share < 0.15)
+    return { share, says: `${percent}: too little for a static seal, which wants 15 to 30 %` };
+  if (share > 0.3)
+    return {
+      share,
+      says: `${percent}: too much, it tears or keeps the cover from closing; 15 to 30 % is wanted`,
+    };
   return { share, says: `${percent}: right for a static seal` };
 }

@@ -22,7 +22,10 @@ export interface SizeRow {
 
 const round = (mm: number, to = 100): number => Math.round(mm * to) / to;
 
-/** The thin series have a row for each width; a needle bearing's cup is pressed on its marked end, a thrust bearing is held by what lies on it. */
+/**
+ * The thin series have a row for each width; a needle bearing's cup is pressed on its marked end, a thrust
+ * bearing is held by what lies on it.
+ */
 export function bearingRows(turns?: "shaft" | "wheel"): SizeRow[] {
   return BEARINGS.flatMap((b) =>
     b.closedWidthMm === undefined
@@ -35,10 +38,17 @@ const BEARING_NOTES: Readonly<Record<BearingSize["type"], string>> = {
     "Any maker's bearing of this number fits. Read the suffix: open, shield, or a seal that rubs or does not. Buy the closure the place wants, not the one on the shelf.",
   "drawn-cup needle":
     "Press on the end that is marked, with a mandrel that fits its bore: the cup is thin and takes its roundness from its seat. The shaft is the track.",
-  "thrust ball": "One washer is bored to the shaft, the other clears it: the tight one turns, the loose one stands in the housing.",
-  "thrust needle": "Runs between two hard, flat faces; 2 mm without its washers. A face with a worn ring goes with it.",
+  "thrust ball":
+    "One washer is bored to the shaft, the other clears it: the tight one turns, the loose one stands in the housing.",
+  "thrust needle":
+    "Runs between two hard, flat faces; 2 mm without its washers. A face with a worn ring goes with it.",
 };
-function bearingRow(b: BearingSize, widthMm: number, closed: string, turns: "shaft" | "wheel" | undefined): SizeRow {
+function bearingRow(
+  b: BearingSize,
+  widthMm: number,
+  closed: string,
+  turns: "shaft" | "wheel" | undefined,
+): SizeRow {
   const isBall = b.type === "deep-groove ball";
   const isClosed = closed !== ", open";
   const press =
@@ -47,7 +57,12 @@ function bearingRow(b: BearingSize, widthMm: number, closed: string, turns: "sha
       : turns === "wheel"
         ? "It sat in a wheel that turns on a fixed axle: its outer ring is the tight one. Press on that ring, and drive it out by it."
         : undefined;
-  const rings = turns === "shaft" ? (["inner"] as const) : turns === "wheel" ? (["outer"] as const) : (["inner", "outer"] as const);
+  const rings =
+    turns === "shaft"
+      ? (["inner"] as const)
+      : turns === "wheel"
+        ? (["outer"] as const)
+        : (["inner", "outer"] as const);
   return {
     name: `${b.designation}${closed}`,
     sizes: { bore: b.boreMm, outside: b.outsideMm, width: widthMm },
@@ -58,7 +73,13 @@ function bearingRow(b: BearingSize, widthMm: number, closed: string, turns: "sha
   };
 }
 
-const THREAD_USUAL: Readonly<Record<Thread["system"], number>> = { metric: 1, tapping: 1, "for plastic": 0.6, unified: 0.3, "metric fine": 0.15 };
+const THREAD_USUAL: Readonly<Record<Thread["system"], number>> = {
+  metric: 1,
+  tapping: 1,
+  "for plastic": 0.6,
+  unified: 0.3,
+  "metric fine": 0.15,
+};
 /** Pieces measure under nominal, more so when worn: 0.05 to 0.2 mm. */
 function threadRow(t: Thread): SizeRow {
   const cuts = t.system === "tapping" || t.system === "for plastic";
@@ -76,17 +97,29 @@ function threadRow(t: Thread): SizeRow {
   };
 }
 export const threadRows = (cuts?: boolean): SizeRow[] =>
-  THREADS.filter((t) => cuts === undefined || (t.system === "tapping" || t.system === "for plastic") === cuts).map(threadRow);
+  THREADS.filter(
+    (t) => cuts === undefined || (t.system === "tapping" || t.system === "for plastic") === cuts,
+  ).map(threadRow);
 
-const PIN_USUAL: Readonly<Record<Pin["form"], number>> = { slotted: 1, solid: 0.5, coiled: 0.2, grooved: 0.2 };
-export const pinRows = (form?: Pin["form"]): SizeRow[] => PINS.filter((p) => form === undefined || p.form === form).map(pinRow);
+const PIN_USUAL: Readonly<Record<Pin["form"], number>> = {
+  slotted: 1,
+  solid: 0.5,
+  coiled: 0.2,
+  grooved: 0.2,
+};
+export const pinRows = (form?: Pin["form"]): SizeRow[] =>
+  PINS.filter((p) => form === undefined || p.form === form).map(pinRow);
 function pinRow(p: Pin): SizeRow {
   const isSpring = p.form === "slotted" || p.form === "coiled";
   const middle = (p.freeLeastMm + p.freeMostMm) / 2;
   const punches = punchesFor(p.nominalMm).map((x) => x.says);
   return {
     name: p.name,
-    sizes: { hole: round(p.nominalMm), "free, least": round(p.freeLeastMm, 1000), "free, most": round(p.freeMostMm, 1000) },
+    sizes: {
+      hole: round(p.nominalMm),
+      "free, least": round(p.freeLeastMm, 1000),
+      "free, most": round(p.freeMostMm, 1000),
+    },
     // a spring pin that was driven before stands less proud than a new one
     shows: { diameter: isSpring ? [middle - 0.05, 0.09] : [middle, 0.02], hole: [p.nominalMm, 0.05] },
     usual: PIN_USUAL[p.form] * (p.inch ? 0.3 : 1),
@@ -100,12 +133,19 @@ function pinRow(p: Pin): SizeRow {
 
 export const circlipRows = (): SizeRow[] => CIRCLIPS.map(circlipRow);
 function circlipRow(c: Circlip): SizeRow {
-  const over = "Spread past the shaft's end it stays wide: one that gapes or turns loose in its groove goes back new.";
+  const over =
+    "Spread past the shaft's end it stays wide: one that gapes or turns loose in its groove goes back new.";
   if (c.shaftMm && c.outsideMm) {
     const [least, most] = c.shaftMm;
     return {
       name: `E-ring ${c.nominalMm}, DIN 6799`,
-      sizes: { groove: c.grooveMm, thickness: c.thicknessMm, outside: c.outsideMm, "shaft, least": least, "shaft, most": most },
+      sizes: {
+        groove: c.grooveMm,
+        thickness: c.thicknessMm,
+        outside: c.outsideMm,
+        "shaft, least": least,
+        "shaft, most": most,
+      },
       shows: {
         shaft: [(least + most) / 2, (most - least) / 3],
         groove: [c.grooveMm, 0.06],
@@ -135,7 +175,10 @@ function circlipRow(c: Circlip): SizeRow {
 export const oRingRows = (grooveDepth?: number): SizeRow[] => O_RINGS.map((o) => oRingRow(o, grooveDepth));
 function oRingRow(o: ORing, grooveDepth: number | undefined): SizeRow {
   return {
-    name: o.series === "metric" ? `O-ring ${o.designation}` : `O-ring ${o.series} ${o.designation} (${o.insideMm.toFixed(2)} × ${o.sectionMm.toFixed(2)})`,
+    name:
+      o.series === "metric"
+        ? `O-ring ${o.designation}`
+        : `O-ring ${o.series} ${o.designation} (${o.insideMm.toFixed(2)} × ${o.sectionMm.toFixed(2)})`,
     sizes: { inside: round(o.insideMm), section: round(o.sectionMm) },
     // an old ring has set flat and swollen
     shows: { inside: [o.insideMm, 0.12 + 0.006 * o.insideMm], section: [o.sectionMm, 0.06] },
@@ -158,30 +201,36 @@ export function beltRows({
   teeth?: number;
   widthMm?: number;
 }): SizeRow[] {
-  return BELTS.filter((b) => (!shape || b.shape === shape) && (!flank || !b.flank || b.flank === flank)).map((b) => ({
-    name: `${b.shape === "V" ? "V-belt" : `${b.shape} belt`} ${b.name}`,
-    sizes: Object.fromEntries(
-      (
-        [
-          ["pitch", b.pitchMm],
-          ["tooth height", b.toothHeightMm],
-          ["top", b.topMm],
-          ["height", b.heightMm],
-        ] as const
-      ).filter((s): s is readonly [(typeof s)[0], number] => s[1] !== undefined),
-    ),
-    // belts stretch and wear; the pitch is taken over ten
-    shows: {
-      ...(b.pitchMm ? { pitch: [b.pitchMm, 0.004 * b.pitchMm] as const } : {}),
-      ...(b.toothHeightMm ? { toothHeight: [b.toothHeightMm, 0.12] as const } : {}),
-      ...(b.topMm ? { top: [b.topMm, 0.3] as const } : {}),
-      ...(b.heightMm ? { height: [b.heightMm, 0.4] as const } : {}),
-    },
-    usual: 1,
-    notes: [
-      ...beltOrdered(b, { ...(teeth ? { teeth } : {}), ...(widthMm ? { widthMm } : {}) }),
-      ...(b.flank ? [`Flanks ${b.flank}, teeth ${b.toothHeightMm} mm high. A belt of another profile and the same pitch climbs and jumps.`] : []),
-      `${b.standard}. Guard or cord off before a finger comes near it.`,
-    ],
-  }));
+  return BELTS.filter((b) => (!shape || b.shape === shape) && (!flank || !b.flank || b.flank === flank)).map(
+    (b) => ({
+      name: `${b.shape === "V" ? "V-belt" : `${b.shape} belt`} ${b.name}`,
+      sizes: Object.fromEntries(
+        (
+          [
+            ["pitch", b.pitchMm],
+            ["tooth height", b.toothHeightMm],
+            ["top", b.topMm],
+            ["height", b.heightMm],
+          ] as const
+        ).filter((s): s is readonly [(typeof s)[0], number] => s[1] !== undefined),
+      ),
+      // belts stretch and wear; the pitch is taken over ten
+      shows: {
+        ...(b.pitchMm ? { pitch: [b.pitchMm, 0.004 * b.pitchMm] as const } : {}),
+        ...(b.toothHeightMm ? { toothHeight: [b.toothHeightMm, 0.12] as const } : {}),
+        ...(b.topMm ? { top: [b.topMm, 0.3] as const } : {}),
+        ...(b.heightMm ? { height: [b.heightMm, 0.4] as const } : {}),
+      },
+      usual: 1,
+      notes: [
+        ...beltOrdered(b, { ...(teeth ? { teeth } : {}), ...(widthMm ? { widthMm } : {}) }),
+        ...(b.flank
+          ? [
+              `Flanks ${b.flank}, teeth ${b.toothHeightMm} mm high. A belt of another profile and the same pitch climbs and jumps.`,
+            ]
+          : []),
+        `${b.standard}. Guard or cord off before a finger comes near it.`,
+      ],
+    }),
+  );
 }

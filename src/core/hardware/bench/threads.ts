@@ -27,7 +27,13 @@ const unified = (designation: string, inch: number, perInch: number): Thread => 
   pitchMm: MM_PER_INCH / perInch,
   perInch,
 });
-const tapping = (d: number, perInch: number): Thread => ({ designation: `ST${d}`, system: "tapping", diameterMm: d, pitchMm: MM_PER_INCH / perInch, perInch });
+const tapping = (d: number, perInch: number): Thread => ({
+  designation: `ST${d}`,
+  system: "tapping",
+  diameterMm: d,
+  pitchMm: MM_PER_INCH / perInch,
+  perInch,
+});
 
 /** Pan-head screws for plastic, flanks of 30°: their pitches follow d / 2.235, as sold. */
 const forPlastic = (rows: string): Thread[] =>
@@ -36,9 +42,15 @@ const forPlastic = (rows: string): Thread[] =>
     return { designation: `plastic ${d}`, system: "for plastic", diameterMm: d, pitchMm: p };
   });
 
-/** ISO 261 coarse and a few fine, unified (ASME B1.1), tapping screws (ISO 1478, whose pitches are those of whole threads per inch, rounded), and screws for plastic. */
+/**
+ * ISO 261 coarse and a few fine, unified (ASME B1.1), tapping screws (ISO 1478, whose pitches are those of
+ * whole threads per inch, rounded), and screws for plastic.
+ */
 export const THREADS: readonly Thread[] = [
-  ...metric("1.4x0.3 1.6x0.35 2x0.4 2.5x0.45 2.6x0.45 3x0.5 3.5x0.6 4x0.7 5x0.8 6x1 8x1.25 10x1.5 12x1.75 14x2", "metric"),
+  ...metric(
+    "1.4x0.3 1.6x0.35 2x0.4 2.5x0.45 2.6x0.45 3x0.5 3.5x0.6 4x0.7 5x0.8 6x1 8x1.25 10x1.5 12x1.75 14x2",
+    "metric",
+  ),
   ...metric("6x0.75 8x1 10x1 10x1.25 12x1.25 12x1.5 14x1.5", "metric fine"),
   unified("#2-56", numbered(2), 56),
   unified("#4-40", numbered(4), 40),
@@ -74,9 +86,18 @@ export const THREADS: readonly Thread[] = [
  * @example threadNamed("M8x1").pitchMm // 1
  */
 export function threadNamed(text: string): Thread | undefined {
-  const t = text.trim().toUpperCase().replace("×", "X").replace("1/4", "¼").replace(",", ".").replace(/\s+/g, "");
+  const t = text
+    .trim()
+    .toUpperCase()
+    .replace("×", "X")
+    .replace("1/4", "¼")
+    .replace(",", ".")
+    .replace(/\s+/g, "");
   const named = (d: string): string => d.toUpperCase().replace("×", "X");
-  return THREADS.find((x) => named(x.designation) === t || (x.system === "metric" && `${named(x.designation)}X${x.pitchMm}` === t));
+  return THREADS.find(
+    (x) =>
+      named(x.designation) === t || (x.system === "metric" && `${named(x.designation)}X${x.pitchMm}` === t),
+  );
 }
 
 /**
@@ -84,4 +105,5 @@ export function threadNamed(text: string): Thread | undefined {
  *
  * @example stressArea(threadNamed("M6")) // 20.1
  */
-export const stressArea = (t: Thread): number => (Math.PI / 4) * (t.diameterMm - (t.system === "unified" ? 0.9743 : 0.9382) * t.pitchMm) ** 2;
+export const stressArea = (t: Thread): number =>
+  (Math.PI / 4) * (t.diameterMm - (t.system === "unified" ? 0.9743 : 0.9382) * t.pitchMm) ** 2;

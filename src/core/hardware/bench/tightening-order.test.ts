@@ -3,7 +3,10 @@ import { describe, expect, it } from "vitest";
 import { orderOfHoles, tighteningOrder } from "./tightening-order";
 
 const ring = (n: number, from = 0.3, squash = 1) =>
-  Array.from({ length: n }, (_, i) => ({ x: Math.cos(from + (2 * Math.PI * i) / n), y: squash * Math.sin(from + (2 * Math.PI * i) / n) }));
+  Array.from({ length: n }, (_, i) => ({
+    x: Math.cos(from + (2 * Math.PI * i) / n),
+    y: squash * Math.sin(from + (2 * Math.PI * i) / n),
+  }));
 /** Holes in the order in which they are drawn. */
 const drawn = (turns: readonly number[]): number[] => turns.map((_, k) => turns.indexOf(k + 1));
 
@@ -31,7 +34,10 @@ describe("the order of holes as they lie", () => {
   });
 
   it("law: each hole has its turn once, wherever they lie", () => {
-    const hole = fc.record({ x: fc.double({ min: 0, max: 1, noNaN: true }), y: fc.double({ min: 0, max: 1, noNaN: true }) });
+    const hole = fc.record({
+      x: fc.double({ min: 0, max: 1, noNaN: true }),
+      y: fc.double({ min: 0, max: 1, noNaN: true }),
+    });
     fc.assert(
       fc.property(fc.array(hole, { minLength: 3, maxLength: 24 }), (holes) => {
         const { turns } = orderOfHoles(holes);
@@ -45,7 +51,10 @@ describe("the order of holes as they lie", () => {
     fc.assert(
       fc.property(pointed, ({ half, from, aside }) => {
         const n = 2 * half;
-        const holes = ring(n, from).map((p, i) => ({ x: p.x + (aside[i] ?? 0), y: p.y + (aside[n + i] ?? 0) }));
+        const holes = ring(n, from).map((p, i) => ({
+          x: p.x + (aside[i] ?? 0),
+          y: p.y + (aside[n + i] ?? 0),
+        }));
         const order = drawn(orderOfHoles(holes).turns);
         for (let k = 0; k < n; k += 2) expect(Math.abs((order[k + 1] ?? 0) - (order[k] ?? 0))).toBe(half);
       }),

@@ -5,8 +5,20 @@ import { NM_PER } from "../../quantity/units";
 import { lockerCure, lockerRefused } from "./locker";
 import { stressArea, type Thread, threadNamed } from "./threads";
 
-/** Proof stress σ_p, MPa: ISO 898-1 (8.8 up to M16), ISO 3506-1 (A2, A4: R_p0.2), SAE J429 for inch screws. */
-const PROOF = { "4.8": 310, "8.8": 580, "10.9": 830, "12.9": 970, "A2-70": 450, "A4-80": 600, "SAE 2": 379, "SAE 5": 586, "SAE 8": 827 } as const;
+/**
+ * Proof stress σ_p, MPa: ISO 898-1 (8.8 up to M16), ISO 3506-1 (A2, A4: R_p0.2), SAE J429 for inch screws.
+ */
+const PROOF = {
+  "4.8": 310,
+  "8.8": 580,
+  "10.9": 830,
+  "12.9": 970,
+  "A2-70": 450,
+  "A4-80": 600,
+  "SAE 2": 379,
+  "SAE 5": 586,
+  "SAE 8": 827,
+} as const;
 export type Grade = keyof typeof PROOF;
 export const GRADES = Object.keys(PROOF) as [Grade, ...Grade[]];
 
@@ -31,7 +43,11 @@ export const torqueInput = z.strictObject({
   oiled: z.boolean().optional(),
   makersNm: z.number().positive("a torque is above 0").optional(),
   /** by angle: so many degrees past snug, or past the maker's figure */
-  makersAngleDeg: z.number().positive("an angle is above 0°").max(360, "is more than a whole turn").optional(),
+  makersAngleDeg: z
+    .number()
+    .positive("an angle is above 0°")
+    .max(360, "is more than a whole turn")
+    .optional(),
 });
 export type TorqueInput = Frozen<z.infer<typeof torqueInput>>;
 
@@ -45,32 +61,59 @@ export interface TorqueAnswer {
 }
 
 /** What a boss or an insert stands, N m: the weaker side decides. */
-const BOSS: Readonly<Record<string, number>> = { "M2.5": 0.3, M3: 0.5, M4: 1.2, M5: 2, "ST2.9": 0.6, "ST3.5": 1, "ST4.2": 1.6 };
+const BOSS: Readonly<Record<string, number>> = {
+  "M2.5": 0.3,
+  M3: 0.5,
+  M4: 1.2,
+  M5: 2,
+  "ST2.9": 0.6,
+  "ST3.5": 1,
+  "ST4.2": 1.6,
+};
 
-/** A machine thread cut straight into plastic has the plastic's shear strength where an insert spreads the pull over its knurl: about half. */
+/**
+ * A machine thread cut straight into plastic has the plastic's shear strength where an insert spreads the
+ * pull over its knurl: about half.
+ */
 const BARE_PLASTIC_SHARE = 0.5;
 
 /**
- * A soft thread strips before a strong screw yields. Usual practice takes four fifths in aluminium; zinc die castings are as strong in shear (about 200 MPa) but creep, magnesium (AZ91: 140 MPa) has seven tenths of
+ * A soft thread strips before a strong screw yields. Usual practice takes four fifths in aluminium; zinc die
+ * castings are as strong in shear (about 200 MPa) but creep, magnesium (AZ91: 140 MPa) has seven tenths of
  * it.
  */
 const SOFT_METAL: Partial<Record<ScrewInto, { readonly share: number; readonly says: string }>> = {
   aluminium: { share: 0.8, says: "four fifths of it" },
   zinc: { share: 0.8, says: "four fifths of it, and it creeps: what was tight is looser next year" },
-  magnesium: { share: 0.56, says: "a little over half of it; a bare steel screw corrodes there: plated, or with an aluminium washer" },
+  magnesium: {
+    share: 0.56,
+    says: "a little over half of it; a bare steel screw corrodes there: plated, or with an aluminium washer",
+  },
 };
 
-/** A maker's figure so many times what the thread itself stands, or so small a part of it, is asked about: it may be of another unit. */
+/**
+ * A maker's figure so many times what the thread itself stands, or so small a part of it, is asked about: it
+ * may be of another unit.
+ */
 const ODD_ABOVE = 3;
 const ODD_BELOW = 0.1;
 /** What a figure may have been meant in, the likeliest first. */
 const MEANT_IN = ["in-lb", "N cm", "kgf cm"] as const;
 
-/** A torque in the other units that stand on drivers. @example inOtherUnits(1.2) // "120 N cm · 10.6 in-lb" */
-export const inOtherUnits = (nm: number): string => `${Math.round(nm / NM_PER["N cm"])} N cm · ${(nm / NM_PER["in-lb"]).toFixed(1)} in-lb`;
+/**
+ * A torque in the other units that stand on drivers.
+ *
+ * @example inOtherUnits(1.2) // "120 N cm · 10.6 in-lb"
+ */
+export const inOtherUnits = (nm: number): string =>
+  `${Math.round(nm / NM_PER["N cm"])} N cm · ${(nm / NM_PER["in-lb"]).toFixed(1)} in-lb`;
 
 /** T = K d F with F = 0.75 σ_p A_s, N m; K 0.20 dry, 0.16 oiled or with locker. */
-function byFormula(thread: Thread, grade: Grade, oiled: boolean): { readonly nm: number; readonly says: string } {
+function byFormula(
+  thread: Thread,
+  grade: Grade,
+  oiled: boolean,
+): { readonly nm: number; readonly says: string } {
   const k = oiled ? 0.16 : 0.2;
   const clampN = 0.75 * PROOF[grade] * stressArea(thread);
   const nm = (k * thread.diameterMm * clampN) / 1000;
@@ -84,7 +127,8 @@ function byFormula(thread: Thread, grade: Grade, oiled: boolean): { readonly nm:
 const FEEL = "snug, then a little; with the short end of the key, and stop when the head is down";
 
 /**
- * Tightening torque of a screw, N m: T = K d F with F = 0.75 σ_p A_s; K 0.20 dry, 0.16 oiled or with locker. Into plastic or a brass insert the boss decides, and the maker's figure
+ * Tightening torque of a screw, N m: T = K d F with F = 0.75 σ_p A_s; K 0.20 dry, 0.16 oiled or with locker.
+ * Into plastic or a brass insert the boss decides, and the maker's figure
  * stands above all; where it is far from what the thread stands, a doubt says so.
  *
  * @throws Fault for a thread nobody knows
@@ -92,13 +136,25 @@ const FEEL = "snug, then a little; with the short end of the key, and stop when 
  */
 export function tighteningTorque(input: TorqueInput): TorqueAnswer {
   const thread = threadNamed(input.thread);
-  if (!thread) throw new Fault("thread", `no thread here is called “${input.thread}”: write it like M4, M8×1, ST3.5 or #8-32`);
+  if (!thread)
+    throw new Fault(
+      "thread",
+      `no thread here is called “${input.thread}”: write it like M4, M8×1, ST3.5 or #8-32`,
+    );
   const own = ofItself(thread, input);
   if (input.makersNm === undefined && input.makersAngleDeg === undefined) return own;
-  const doubt = input.makersNm === undefined ? undefined : oddFigure(input.makersNm, thread, own.torqueNm, input.grade);
+  const doubt =
+    input.makersNm === undefined ? undefined : oddFigure(input.makersNm, thread, own.torqueNm, input.grade);
   const angle = input.makersAngleDeg;
   const reasons = [
-    ...(input.makersNm === undefined ? [] : [{ rule: "maker's figure", says: `the maker says ${input.makersNm} N m: that stands above any formula` }]),
+    ...(input.makersNm === undefined
+      ? []
+      : [
+          {
+            rule: "maker's figure",
+            says: `the maker says ${input.makersNm} N m: that stands above any formula`,
+          },
+        ]),
     ...(angle === undefined
       ? []
       : [
@@ -108,21 +164,42 @@ export function tighteningTorque(input: TorqueInput): TorqueAnswer {
           },
         ]),
   ];
-  return { torqueNm: input.makersNm ?? null, school: angle === undefined ? "maker" : "angle", reasons, ...(doubt ? { doubt } : {}) };
+  return {
+    torqueNm: input.makersNm ?? null,
+    school: angle === undefined ? "maker" : "angle",
+    reasons,
+    ...(doubt ? { doubt } : {}),
+  };
 }
 
 const turnInWords = (deg: number): string => {
   const of = Math.round((360 / deg) * 10) / 10;
-  return of === 1 ? "one turn" : Number.isInteger(of) ? `1/${of} turn` : `${(deg / 360).toFixed(2)} of a turn`;
+  return of === 1
+    ? "one turn"
+    : Number.isInteger(of)
+      ? `1/${of} turn`
+      : `${(deg / 360).toFixed(2)} of a turn`;
 };
 
-/** A figure that its thread cannot stand, or that would not hold it: with the unit it may have been meant in. */
-function oddFigure(nm: number, thread: Thread, own: number | null, grade: Grade | undefined): string | undefined {
+/**
+ * A figure that its thread cannot stand, or that would not hold it: with the unit it may have been meant in.
+ */
+function oddFigure(
+  nm: number,
+  thread: Thread,
+  own: number | null,
+  grade: Grade | undefined,
+): string | undefined {
   const stands = own ?? byFormula(thread, grade ?? "8.8", false).nm;
   const ratio = nm / stands;
   if (ratio <= ODD_ABOVE && ratio >= ODD_BELOW) return undefined;
-  const meant = MEANT_IN.find((unit) => (nm * NM_PER[unit]) / stands < 1.6 && (nm * NM_PER[unit]) / stands > 0.3);
-  const how = ratio > 1 ? `${ratio >= 10 ? Math.round(ratio) : ratio.toFixed(1)} times` : `only ${Math.round(ratio * 100)} % of`;
+  const meant = MEANT_IN.find(
+    (unit) => (nm * NM_PER[unit]) / stands < 1.6 && (nm * NM_PER[unit]) / stands > 0.3,
+  );
+  const how =
+    ratio > 1
+      ? `${ratio >= 10 ? Math.round(ratio) : ratio.toFixed(1)} times`
+      : `only ${Math.round(ratio * 100)} % of`;
   const unit = meant ? ` Was it ${nm} ${meant}, which is ${(nm * NM_PER[meant]).toFixed(2)} N m?` : "";
   return `${nm} N m is ${how} what ${thread.designation} stands here (about ${stands.toFixed(stands < 3 ? 2 : 1)} N m).${unit} Read the figure and its unit again before you go by it.`;
 }
@@ -133,22 +210,34 @@ function ofItself(thread: Thread, input: TorqueInput): TorqueAnswer {
   const feel = (says: string, before: TorqueAnswer["reasons"] = []): TorqueAnswer => ({
     torqueNm: null,
     school: "feel",
-    reasons: [...before, { rule: says.startsWith("for ") ? "no figure" : "boss decides", says: `${says}: ${FEEL}` }],
+    reasons: [
+      ...before,
+      { rule: says.startsWith("for ") ? "no figure" : "boss decides", says: `${says}: ${FEEL}` },
+    ],
   });
   if (thread.system === "tapping" || thread.system === "for plastic") {
     const boss = into === "plastic" ? BOSS[thread.designation] : undefined;
-    if (boss === undefined) return feel(`for ${thread.designation} into ${INTO[into]} there is no general figure`);
+    if (boss === undefined)
+      return feel(`for ${thread.designation} into ${INTO[into]} there is no general figure`);
     return {
       torqueNm: boss,
       school: "capped",
       reasons: [
-        { rule: "boss decides", says: `${thread.designation} into plastic stands about ${boss} N m; more strips the boss` },
+        {
+          rule: "boss decides",
+          says: `${thread.designation} into plastic stands about ${boss} N m; more strips the boss`,
+        },
         { rule: "old thread", says: "turn it backwards until it drops into its old thread first" },
       ],
     };
   }
   const locker = input.oiled
-    ? [{ rule: "if it is locker", says: lockerRefused(INTO[into].replace(/^a /, "")) ?? lockerCure({ metals: [INTO[into]] }).says }]
+    ? [
+        {
+          rule: "if it is locker",
+          says: lockerRefused(INTO[into].replace(/^a /, "")) ?? lockerCure({ metals: [INTO[into]] }).says,
+        },
+      ]
     : [];
   const weakest = thread.system === "unified" ? "SAE 2" : "4.8";
   const { nm, says } = byFormula(thread, input.grade ?? weakest, input.oiled === true);
@@ -160,7 +249,8 @@ function ofItself(thread: Thread, input: TorqueInput): TorqueAnswer {
     });
   if (into === "plastic" || into === "brass-insert") {
     const insert = BOSS[thread.designation];
-    if (insert === undefined) return feel(`what ${thread.designation} in ${INTO[into]} stands is not known here`, reasons);
+    if (insert === undefined)
+      return feel(`what ${thread.designation} in ${INTO[into]} stands is not known here`, reasons);
     const boss = into === "plastic" ? insert * BARE_PLASTIC_SHARE : insert;
     if (into === "plastic")
       reasons.push({
@@ -168,7 +258,10 @@ function ofItself(thread: Thread, input: TorqueInput): TorqueAnswer {
         says: "a machine thread cut straight into plastic stands about half of what a brass insert does, and less each time it is opened",
       });
     if (boss < nm) {
-      reasons.push({ rule: "boss decides", says: `${INTO[into]} stands about ${boss} N m with ${thread.designation}: capped there` });
+      reasons.push({
+        rule: "boss decides",
+        says: `${INTO[into]} stands about ${boss} N m with ${thread.designation}: capped there`,
+      });
       return { torqueNm: boss, school: "capped", reasons };
     }
   }

@@ -9,7 +9,8 @@ describe("the rest of a word", () => {
     expect(completionOf("2 wa", [])).toBe("sher");
     expect(completionOf("1 cable t", [])).toBe("ie");
     expect(completionOf("3 screws only l", [])).toBe("oosened");
-    for (const none of ["", "4x ", "M4", "4x TX15", "2 w", "zzq"]) expect([none, completionOf(none, [])]).toEqual([none, ""]);
+    for (const none of ["", "4x ", "M4", "4x TX15", "2 w", "zzq"])
+      expect([none, completionOf(none, [])]).toEqual([none, ""]);
   });
   it("comes first from what this job said before", () => {
     const said = sayingsOf(["corners", undefined, "rear bearing plate", "collar"]);
@@ -19,14 +20,21 @@ describe("the rest of a word", () => {
   });
   it("never changes what stands there, and is read as one word of the line", () => {
     fc.assert(
-      fc.property(fc.constantFrom("2 ", "4x TX15 16 ", "M4x12, ", ""), fc.stringMatching(/^[a-z]{2,5}$/), (before, fragment) => {
-        const rest = completionOf(before + fragment, []);
-        if (!rest) return;
-        const line = before + fragment + rest;
-        const spans = quickLine(line).read;
-        const seen = new Set(spans.flatMap((s) => Array.from({ length: s.to - s.from }, (_, i) => s.from + i)));
-        for (const [i, c] of [...line].entries()) if (/[\p{L}\p{N}]/u.test(c)) expect(seen.has(i)).toBe(true);
-      }),
+      fc.property(
+        fc.constantFrom("2 ", "4x TX15 16 ", "M4x12, ", ""),
+        fc.stringMatching(/^[a-z]{2,5}$/),
+        (before, fragment) => {
+          const rest = completionOf(before + fragment, []);
+          if (!rest) return;
+          const line = before + fragment + rest;
+          const spans = quickLine(line).read;
+          const seen = new Set(
+            spans.flatMap((s) => Array.from({ length: s.to - s.from }, (_, i) => s.from + i)),
+          );
+          for (const [i, c] of [...line].entries())
+            if (/[\p{L}\p{N}]/u.test(c)) expect(seen.has(i)).toBe(true);
+        },
+      ),
     );
   });
 });

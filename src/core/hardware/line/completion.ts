@@ -14,9 +14,12 @@ import {
 
 /** Words that end most lines, the commonest first: they are offered before the rest of the lexicon. */
 const COMMON = [
-  "corners", "front", "rear", "left", "right", "top", "bottom", "middle", "under", "above", "below", "behind", "inside", "outside", "between", "washer", "screw", "circlip", "spring",
-  "bearing", "countersunk", "gasket", "cover", "motor", "gear", "wheel", "handle", "housing", "switch", "phillips", "torx", "pozi", "slotted", "allen", "facing", "mark", "only loosened",
-  "stays with the cover", "left hand", "once", "locker", "plastic", "drive", "pulled", "pressed", "connector", "cable tie",
+  "corners", "front", "rear", "left", "right", "top", "bottom", "middle", "under", "above", "below", "behind",
+  "inside", "outside", "between", "washer", "screw", "circlip", "spring",
+  "bearing", "countersunk", "gasket", "cover", "motor", "gear", "wheel", "handle", "housing", "switch",
+  "phillips", "torx", "pozi", "slotted", "allen", "facing", "mark", "only loosened",
+  "stays with the cover", "left hand", "once", "locker", "plastic", "drive", "pulled", "pressed", "connector",
+  "cable tie",
 ] as const; // biome-ignore format: a list
 const LEXICON: readonly string[] = [
   ...new Set([
@@ -41,7 +44,8 @@ const LEAST = 2;
 const MOST_WORDS = 3;
 
 /**
- * What is offered behind the word that is being typed: its rest, by what this job said before, then by the trade's words. Empty: nothing is.
+ * What is offered behind the word that is being typed: its rest, by what this job said before, then by the
+ * trade's words. Empty: nothing is.
  *
  * @param said words and sayings of this job, the latest first
  * @example completionOf("4x TX15 16 co", []) // "rners"
@@ -57,7 +61,10 @@ export function completionOf(line: string, said: readonly string[]): string {
   return "";
 }
 
-/** The word at the end of the line, with the words before it: the longest first, for "cable t" is more than "t". */
+/**
+ * The word at the end of the line, with the words before it: the longest first, for "cable t" is more than
+ * "t".
+ */
 function endsOf(line: string): string[] {
   const words = /(?:[\p{L}][\p{L}-]*\s)*[\p{L}][\p{L}-]*$/u.exec(line.slice(-60))?.[0].split(/\s/) ?? [];
   const out: string[] = [];
@@ -68,7 +75,10 @@ function endsOf(line: string): string[] {
   return out;
 }
 
-/** The sayings of a job that are worth offering again: where pieces sat, whole and word by word, the latest first. */
+/**
+ * The sayings of a job that are worth offering again: where pieces sat, whole and word by word, the latest
+ * first.
+ */
 export function sayingsOf(places: readonly (string | undefined)[]): string[] {
   const whole = places.flatMap((p) => (p ? [p] : [])).toReversed();
   return [...new Set([...whole, ...whole.flatMap((p) => p.split(/\s+/))])].filter((w) => w.length > LEAST);

@@ -8,15 +8,26 @@ const HEADED: readonly HardwareKind[] = ["screw", "nut", "rivet", "insert", "was
 const LARGE_HEX_MM = 7;
 
 /**
- * What of a piece may have been meant otherwise, once all of it was read: a recess on what has none, a hexagon so large that its head may have been meant, a size that may be a count.
+ * What of a piece may have been meant otherwise, once all of it was read: a recess on what has none, a
+ * hexagon so large that its head may have been meant, a size that may be a count.
  *
  * @param qty said as a count
- * @param spaced a size that was typed with blanks around its cross: "2 x 12 mm" is written of a size, and said of a count
+ * @param spaced a size that was typed with blanks around its cross: "2 x 12 mm" is written of a size, and
+ *   said of a count
  */
-export function doubtsOf({ kind, drive, form, thread, lengthMm }: Facts, qty: number | undefined, spaced: string | undefined): string[] {
+export function doubtsOf(
+  { kind, drive, form, thread, lengthMm }: Facts,
+  qty: number | undefined,
+  spaced: string | undefined,
+): string[] {
   if (kind === undefined) return [];
   const name = HARDWARE_NAMES[kind][1];
-  const isOdd = spaced !== undefined && kind === "screw" && qty === undefined && Number.isInteger(Number(thread)) && Number(thread) <= FEW;
+  const isOdd =
+    spaced !== undefined &&
+    kind === "screw" &&
+    qty === undefined &&
+    Number.isInteger(Number(thread)) &&
+    Number(thread) <= FEW;
   const isWide = kind === "screw" && Number(/^hex (\d+)/.exec(drive ?? "")?.[1]) >= LARGE_HEX_MM;
   return [
     ...(isOdd ? [`“${spaced}”: a size, or ${thread} of ${lengthMm} mm?`] : []),

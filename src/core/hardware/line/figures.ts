@@ -44,13 +44,18 @@ function inchAt(line: string, from: number): Found | undefined {
   const mixed = at(MIXED_INCH, line, from);
   const fraction = mixed ?? at(FRACTION_INCH, line, from);
   if (fraction) {
-    const [whole, over = "", under = ""] = mixed ? [mixed[1], mixed[2], mixed[3]] : [undefined, fraction[1], fraction[2]];
+    const [whole, over = "", under = ""] = mixed
+      ? [mixed[1], mixed[2], mixed[3]]
+      : [undefined, fraction[1], fraction[2]];
     const mm = inches(whole, over, under);
     return mm === undefined ? undefined : { to: from + fraction[0].length, means: { t: "length", mm } };
   }
   const marked = at(MARKED_INCH, line, from);
   if (!marked) return undefined;
-  return { to: from + marked[0].length, means: { t: "length", mm: round(value((marked[1] ?? marked[2]) as string) * MM_PER_INCH) } };
+  return {
+    to: from + marked[0].length,
+    means: { t: "length", mm: round(value((marked[1] ?? marked[2]) as string) * MM_PER_INCH) },
+  };
 }
 
 export interface Found {
@@ -62,8 +67,12 @@ function at(pattern: RegExp, line: string, from: number): RegExpExecArray | null
   return pattern.exec(line);
 }
 
-/** `16 in`: inches where nothing follows that it could lie in, or what follows is the piece itself; no screw of this bench is longer than twelve. */
-const AFTER_INCH = /^\s*(?:$|[,;+)]|(?:and|plus|with|long|tx|t\d|ph|pz|sl|hex|torx|phillips|slotted|screws?|bolts?|m\d|st\d)(?![\p{L}]))/iu;
+/**
+ * `16 in`: inches where nothing follows that it could lie in, or what follows is the piece itself; no screw
+ * of this bench is longer than twelve.
+ */
+const AFTER_INCH =
+  /^\s*(?:$|[,;+)]|(?:and|plus|with|long|tx|t\d|ph|pz|sl|hex|torx|phillips|slotted|screws?|bolts?|m\d|st\d)(?![\p{L}]))/iu;
 function wordInchAt(line: string, from: number): Found | undefined {
   const found = at(WORD_INCH, line, from);
   if (!found) return undefined;
@@ -75,20 +84,30 @@ function wordInchAt(line: string, from: number): Found | undefined {
   return { to, means: { t: "length", mm: round(inch * MM_PER_INCH) } };
 }
 
-const M_THREAD = sticky(String.raw`m(\d{1,2}(?:[.,]\d{1,2})?)(?:${BY}(${NUM}))?(?:${BY}(${NUM}))?\s*(?:mm)?${END}`);
-/** A pitch in the second place is one; else it is the length. `M4 x4`, with a blank before it alone, may be a count as well: below five it is. */
+const M_THREAD = sticky(
+  String.raw`m(\d{1,2}(?:[.,]\d{1,2})?)(?:${BY}(${NUM}))?(?:${BY}(${NUM}))?\s*(?:mm)?${END}`,
+);
+/**
+ * A pitch in the second place is one; else it is the length. `M4 x4`, with a blank before it alone, may be a
+ * count as well: below five it is.
+ */
 function metricThreadAt(line: string, from: number): Found | undefined {
   const found = at(M_THREAD, line, from);
   if (!found) return undefined;
   const [whole, d = "", second, third] = found;
   const size = plain(d);
-  const pitch = second !== undefined && METRIC_PITCHES[size]?.includes(value(second)) ? plain(second) : undefined;
+  const pitch =
+    second !== undefined && METRIC_PITCHES[size]?.includes(value(second)) ? plain(second) : undefined;
   if (third !== undefined && pitch === undefined) return undefined;
   const length = pitch === undefined ? second : third;
   const apart = /^m\d{1,2}(?:[.,]\d{1,2})?(?=\s+[x×]\d)/i.exec(whole)?.[0];
-  if (apart && pitch === undefined && Number(second) < 5) return { to: from + apart.length, means: { t: "thread", thread: `M${size}` } };
+  if (apart && pitch === undefined && Number(second) < 5)
+    return { to: from + apart.length, means: { t: "thread", thread: `M${size}` } };
   const thread = `M${size}${pitch === undefined ? "" : `x${pitch}`}`;
-  return { to: from + whole.length, means: { t: "thread", thread, ...(length === undefined ? {} : { lengthMm: value(length) }) } };
+  return {
+    to: from + whole.length,
+    means: { t: "thread", thread, ...(length === undefined ? {} : { lengthMm: value(length) }) },
+  };
 }
 
 const ST_THREAD = sticky(String.raw`st(\d(?:[.,]\d)?)(?:${BY}(${NUM}))?\s*(?:mm)?${END}`);
@@ -111,13 +130,22 @@ function unifiedThreadAt(line: string, from: number): Found | undefined {
   if (!by) return { to, means: { t: "thread", thread } };
   const behind = to + by[0].length;
   const mixed = at(MIXED, line, behind);
-  if (mixed) return { to: behind + mixed[0].length, means: { t: "thread", thread, lengthMm: inches(mixed[1], mixed[2] as string, mixed[3] as string) } };
-  const length = at(METRIC, line, behind) ? metricAt(line, behind) : (inchAt(line, behind) ?? wordInchAt(line, behind) ?? bareInchAt(line, behind));
+  if (mixed)
+    return {
+      to: behind + mixed[0].length,
+      means: { t: "thread", thread, lengthMm: inches(mixed[1], mixed[2] as string, mixed[3] as string) },
+    };
+  const length = at(METRIC, line, behind)
+    ? metricAt(line, behind)
+    : (inchAt(line, behind) ?? wordInchAt(line, behind) ?? bareInchAt(line, behind));
   if (length?.means.t !== "length") return { to, means: { t: "thread", thread } };
   return { to: length.to, means: { t: "thread", thread, lengthMm: length.means.mm } };
 }
 const INCH_FIRST = sticky(String.raw`(?:(\d+)\/(\d+)|(\.\d+))${INCH_MARK}?(?:\s*[x×]|\s+[x×]\s)\s*(?=[\d.])`);
-/** `1/8 x 1"`, `.125 x 1 inch`, `3/16 x 3/4`: two sizes in inches. `3/8 x4` is a count: its cross stands against the figure. */
+/**
+ * `1/8 x 1"`, `.125 x 1 inch`, `3/16 x 3/4`: two sizes in inches. `3/8 x4` is a count: its cross stands
+ * against the figure.
+ */
 function inchSizeAt(line: string, from: number): Found | undefined {
   const first = at(INCH_FIRST, line, from);
   if (!first) return undefined;
@@ -126,25 +154,52 @@ function inchSizeAt(line: string, from: number): Found | undefined {
   const begins = from + whole.length;
   const mixed = at(MIXED, line, begins);
   const second: Found | undefined = mixed
-    ? { to: begins + mixed[0].length, means: { t: "length", mm: inches(mixed[1], mixed[2] as string, mixed[3] as string) ?? 0 } }
+    ? {
+        to: begins + mixed[0].length,
+        means: { t: "length", mm: inches(mixed[1], mixed[2] as string, mixed[3] as string) ?? 0 },
+      }
     : (inchAt(line, begins) ?? wordInchAt(line, begins) ?? bareInchAt(line, begins));
-  const isCount = /\s[x×]$/.test(whole) && second?.to !== undefined && /^\d+$/.test(line.slice(begins, second.to));
+  const isCount =
+    /\s[x×]$/.test(whole) && second?.to !== undefined && /^\d+$/.test(line.slice(begins, second.to));
   if (across === undefined || second?.means.t !== "length" || !second.means.mm || isCount) return undefined;
   return { to: second.to, means: { t: "size", thread: String(across), lengthMm: second.means.mm } };
 }
 const BARE = sticky(`(${NUM})${END}`);
 function bareInchAt(line: string, from: number): Found | undefined {
   const found = at(BARE, line, from);
-  return found ? { to: from + found[0].length, means: { t: "length", mm: round(value(found[1] as string) * MM_PER_INCH) } } : undefined;
+  return found
+    ? {
+        to: from + found[0].length,
+        means: { t: "length", mm: round(value(found[1] as string) * MM_PER_INCH) },
+      }
+    : undefined;
 }
 function metricAt(line: string, from: number): Found | undefined {
   const found = at(METRIC, line, from);
   const [whole = "", n = "", unit] = found ?? [];
-  return found ? { to: from + whole.length, means: { t: "length", mm: value(n) * (unit?.toLowerCase() === "cm" ? 10 : 1) } } : undefined;
+  return found
+    ? {
+        to: from + whole.length,
+        means: { t: "length", mm: value(n) * (unit?.toLowerCase() === "cm" ? 10 : 1) },
+      }
+    : undefined;
 }
 
-const DRIVE = sticky(String.raw`(tx|t|ph|pz|sl|slot|sq|hx|hex|af)[\s-]?(\d{1,2}(?:[.,]\d)?)(h)?\s*(?:mm)?${END}`);
-const DRIVES: Readonly<Record<string, string>> = { tx: "TX", t: "TX", ph: "PH", pz: "PZ", sl: "SL", slot: "SL", sq: "SQ", hx: "hex ", hex: "hex ", af: "AF" };
+const DRIVE = sticky(
+  String.raw`(tx|t|ph|pz|sl|slot|sq|hx|hex|af)[\s-]?(\d{1,2}(?:[.,]\d)?)(h)?\s*(?:mm)?${END}`,
+);
+const DRIVES: Readonly<Record<string, string>> = {
+  tx: "TX",
+  t: "TX",
+  ph: "PH",
+  pz: "PZ",
+  sl: "SL",
+  slot: "SL",
+  sq: "SQ",
+  hx: "hex ",
+  hex: "hex ",
+  af: "AF",
+};
 /** `TX15`, `T15`, `PH2`, `hex 4`, `TX20H` (with a pin in it), `AF10` (hexagon across its flats). */
 function driveAt(line: string, from: number): Found | undefined {
   const found = at(DRIVE, line, from);
@@ -153,15 +208,24 @@ function driveAt(line: string, from: number): Found | undefined {
   const family = said.toLowerCase();
   const isTorx = family === "tx" || family === "t";
   if ((pinned && !isTorx) || (family === "t" && (Number(size) < 3 || /^t\s/i.test(whole)))) return undefined;
-  return { to: from + whole.length, means: { t: "drive", drive: `${DRIVES[family]}${plain(size)}${pinned ? "H" : ""}` } };
+  return {
+    to: from + whole.length,
+    means: { t: "drive", drive: `${DRIVES[family]}${plain(size)}${pinned ? "H" : ""}` },
+  };
 }
 /** `17mm spanner`, `10 mm wrench`, `13 mm across flats`: a hexagon turned from outside. */
-const SPANNER = sticky(String.raw`(\d{1,2}(?:[.,]\d)?)\s*(?:mm)?\s*(?:spanner|wrench|a\/?f|across\s+flats)${END}`);
+const SPANNER = sticky(
+  String.raw`(\d{1,2}(?:[.,]\d)?)\s*(?:mm)?\s*(?:spanner|wrench|a\/?f|across\s+flats)${END}`,
+);
 function spannerAt(line: string, from: number): Found | undefined {
   const found = at(SPANNER, line, from);
-  return found ? { to: from + found[0].length, means: { t: "drive", drive: `AF${plain(found[1] as string)}` } } : undefined;
+  return found
+    ? { to: from + found[0].length, means: { t: "drive", drive: `AF${plain(found[1] as string)}` } }
+    : undefined;
 }
-const DRIVE_SIZE = sticky(String.raw`\s*(?:#|no\.?\s?)?(\d{1,2}(?:[.,]\d)?)(?![\d.,]*\s*(?:mm|cm|[x×"/]|in${END}))${END}`);
+const DRIVE_SIZE = sticky(
+  String.raw`\s*(?:#|no\.?\s?)?(\d{1,2}(?:[.,]\d)?)(?![\d.,]*\s*(?:mm|cm|[x×"/]|in${END}))${END}`,
+);
 /** A size behind a drive that was said as a word: `torx 15`, `phillips #2`. */
 export function sizedDrive(drive: string, line: string, to: number): Found {
   const isHex = drive === "hex";
@@ -185,7 +249,9 @@ const COUNTED_BEHIND = sticky(String.raw`[x×]\s?(\d+)(?![\p{L}\p{N}.,/]|\s*[x×
 const IN_PIECES = sticky(String.raw`(\d+|\p{L}+)[\s-](?:piece|part)(?![\p{L}\p{N}])`);
 const SOME_OF = sticky(String.raw`(\d{1,3})\s+of\s+(?:the\s+)?(\d{1,3})(?=\s+\p{L})`);
 const POLES = sticky(String.raw`(\d{1,2})[\s-]?(pole|pin|way)s?${END}`);
-const CODE = sticky(String.raw`(?:hk|axk)\d{3,5}${END}|\d{3,5}(?:[\s-]?(?:2rs1?|rs1?|2rz|2z|zz|z|llu|ddu|vv|open))+${END}`);
+const CODE = sticky(
+  String.raw`(?:hk|axk)\d{3,5}${END}|\d{3,5}(?:[\s-]?(?:2rs1?|rs1?|2rz|2z|zz|z|llu|ddu|vv|open))+${END}`,
+);
 const PRINTED = sticky(String.raw`[a-z]{1,3}\d{1,3}[a-z]?${END}`);
 const NUMBER = sticky(String.raw`(${NUM})(?![\p{L}])`);
 const NEGATIVE = sticky(String.raw`[-−]\d`);
@@ -199,13 +265,20 @@ export function figureAt(line: string, from: number): Found | undefined {
   if (torque) {
     const factor = TORQUE_UNITS.find(([unit]) => unit.test(torque[2] as string))?.[1] ?? 1;
     const nm = value(torque[1] as string) * factor;
-    return { to: from + torque[0].length, means: { t: "torque", nm: factor === 1 ? nm : Math.round(nm * 100) / 100 } };
+    return {
+      to: from + torque[0].length,
+      means: { t: "torque", nm: factor === 1 ? nm : Math.round(nm * 100) / 100 },
+    };
   }
   const turn = at(TURN, line, from);
   if (turn) return { to: from + turn[0].length, means: { t: "tight" } };
   const pieces = at(IN_PIECES, line, from);
   const inPieces = pieces && (Number(pieces[1]) || COUNT_WORDS[(pieces[1] as string).toLowerCase()]);
-  if (pieces && inPieces && /^\s*\p{L}/u.test(line.slice(from + pieces[0].length, from + pieces[0].length + 3)))
+  if (
+    pieces &&
+    inPieces &&
+    /^\s*\p{L}/u.test(line.slice(from + pieces[0].length, from + pieces[0].length + 3))
+  )
     return { to: from + pieces[0].length, means: { t: "count", n: inPieces } };
   const thread = metricThreadAt(line, from) ?? tappingAt(line, from) ?? unifiedThreadAt(line, from);
   if (thread) return thread;
@@ -217,28 +290,49 @@ export function figureAt(line: string, from: number): Found | undefined {
   if (drive) return drive;
   if (at(NEGATIVE, line, from)) return { to: from + 1, means: { t: "negative" } };
   const code = at(CODE, line, from);
-  if (code) return { to: from + code[0].length, means: { t: "code", code: code[0].toUpperCase().trim().replace(/\s+/g, "-") } };
+  if (code)
+    return {
+      to: from + code[0].length,
+      means: { t: "code", code: code[0].toUpperCase().trim().replace(/\s+/g, "-") },
+    };
   const poles = at(POLES, line, from);
-  if (poles) return { to: from + poles[0].length, means: { t: "poles", n: Number(poles[1]), isPin: /pin/i.test(poles[2] as string) } };
+  if (poles)
+    return {
+      to: from + poles[0].length,
+      means: { t: "poles", n: Number(poles[1]), isPin: /pin/i.test(poles[2] as string) },
+    };
   // a large X stands on plugs
   const some = at(SOME_OF, line, from);
-  if (some && Number(some[1]) <= Number(some[2])) return { to: from + some[0].length, means: { t: "count", n: Number(some[1]), of: Number(some[2]) } };
+  if (some && Number(some[1]) <= Number(some[2]))
+    return { to: from + some[0].length, means: { t: "count", n: Number(some[1]), of: Number(some[2]) } };
   const dozens = at(DOZENS, line, from);
   if (dozens) return { to: from + dozens[0].length, means: { t: "count", n: Number(dozens[1]) * 12 } };
   const three = at(THREE, line, from);
   if (three) {
-    const [first, second, third] = [three[1], three[2], three[3]].map((n) => value(n as string)) as [number, number, number];
+    const [first, second, third] = [three[1], three[2], three[3]].map((n) => value(n as string)) as [
+      number,
+      number,
+      number,
+    ];
     return { to: from + three[0].length, means: { t: "three", sizes: [first, second, third] } };
   }
   const counted = at(COUNTED, line, from) ?? (line[from] === "X" ? null : at(COUNTED_BEHIND, line, from));
   const size = at(SIZE, line, from);
   if (size && !(counted && counted[0].length >= size[0].length))
-    return { to: from + size[0].length, means: { t: "size", thread: plain(size[1] as string), lengthMm: value(size[2] as string) } };
-  if (counted) return { to: from + counted[0].length, means: { t: "count", n: Number(counted[1] ?? counted[2]) } };
+    return {
+      to: from + size[0].length,
+      means: { t: "size", thread: plain(size[1] as string), lengthMm: value(size[2] as string) },
+    };
+  if (counted)
+    return { to: from + counted[0].length, means: { t: "count", n: Number(counted[1] ?? counted[2]) } };
   const length = metricAt(line, from) ?? inchAt(line, from) ?? wordInchAt(line, from);
   if (length) return length;
   const number = at(NUMBER, line, from);
-  if (number) return { to: from + number[0].length, means: { t: "number", n: value(number[1] as string), isWhole: /^\d+$/.test(number[1] as string) } };
+  if (number)
+    return {
+      to: from + number[0].length,
+      means: { t: "number", n: value(number[1] as string), isWhole: /^\d+$/.test(number[1] as string) },
+    };
   const printed = at(PRINTED, line, from);
   return printed ? { to: from + printed[0].length, means: { t: "code", code: printed[0] } } : undefined;
 }
@@ -246,5 +340,12 @@ function tappingAt(line: string, from: number): Found | undefined {
   const found = at(ST_THREAD, line, from);
   if (!found) return undefined;
   const [whole, d = "", length] = found;
-  return { to: from + whole.length, means: { t: "thread", thread: `ST${plain(d)}`, ...(length === undefined ? {} : { lengthMm: value(length) }) } };
+  return {
+    to: from + whole.length,
+    means: {
+      t: "thread",
+      thread: `ST${plain(d)}`,
+      ...(length === undefined ? {} : { lengthMm: value(length) }),
+    },
+  };
 }

@@ -28,7 +28,9 @@ import type { Meaning } from "./tokens";
 /** What has several words counts before what has one; of the same length, what stands first here. */
 const entries: readonly (readonly [phrase: string, means: Meaning])[] = [
   ...NOT_PHRASES.map((p) => [p, { t: "not" }] as const),
-  ...NAMED_PIECES.flatMap(({ phrases, ...piece }) => phrases.map((p) => [p, { t: "kind", ...piece }] as const)),
+  ...NAMED_PIECES.flatMap(({ phrases, ...piece }) =>
+    phrases.map((p) => [p, { t: "kind", ...piece }] as const),
+  ),
   ...of(KIND_PHRASES, (kind: HardwareKind) => ({ t: "kind", kind })),
   ...LEFT_HAND.map((p) => [p, { t: "hand" }] as const),
   ...ONCE_WORDS.map((p) => [p, { t: "once" }] as const),
@@ -62,22 +64,30 @@ const entries: readonly (readonly [phrase: string, means: Meaning])[] = [
   ["has", { t: "empty", hasA: true }],
   ["have", { t: "empty", hasA: true }],
   ["each", { t: "empty", isEach: true }],
-  ...["the", "all", "all of", "these", "those", "other", "more", "another"].map((p) => [p, { t: "empty" }] as const),
+  ...["the", "all", "all of", "these", "those", "other", "more", "another"].map(
+    (p) => [p, { t: "empty" }] as const,
+  ),
   ["its", { t: "empty" }],
   ...VAGUE_COUNTS.map((p) => [p, { t: "vague" }] as const),
   ...CONDITIONS.map((p) => [p, { t: "word", isCondition: true }] as const),
   ...PART_WORDS.map((p) => [p, { t: "word", isPart: true }] as const),
 ];
 
-function of<K extends string>(table: Readonly<Record<K, readonly string[]>>, means: (key: K) => Meaning): (readonly [string, Meaning])[] {
-  return (Object.entries(table) as [K, readonly string[]][]).flatMap(([key, phrases]) => phrases.map((p) => [p, means(key)] as const));
+function of<K extends string>(
+  table: Readonly<Record<K, readonly string[]>>,
+  means: (key: K) => Meaning,
+): (readonly [string, Meaning])[] {
+  return (Object.entries(table) as [K, readonly string[]][]).flatMap(([key, phrases]) =>
+    phrases.map((p) => [p, means(key)] as const),
+  );
 }
 
 /** Blank and hyphen are one between the words of a phrase. */
 const folded = (phrase: string): string => phrase.toLowerCase().replace(/[-\s]+/g, " ");
 
 const BY_PHRASE = new Map<string, Meaning>();
-for (const [phrase, means] of entries) if (!BY_PHRASE.has(folded(phrase))) BY_PHRASE.set(folded(phrase), means);
+for (const [phrase, means] of entries)
+  if (!BY_PHRASE.has(folded(phrase))) BY_PHRASE.set(folded(phrase), means);
 const MOST_WORDS = Math.max(...[...BY_PHRASE.keys()].map((p) => p.split(" ").length));
 
 /** What is said in the singular is read in the plural too, where it names something. */
@@ -97,7 +107,10 @@ function meaningOf(phrase: string): Meaning | undefined {
  *
  * @returns what it means, and where it ends; undefined: none begins here
  */
-export function phraseAt(line: string, from: number): { readonly to: number; readonly means: Meaning } | undefined {
+export function phraseAt(
+  line: string,
+  from: number,
+): { readonly to: number; readonly means: Meaning } | undefined {
   const word = /[\p{L}\p{N}'’/]+/uy;
   const gap = /[-\s]+/uy;
   let said = "";

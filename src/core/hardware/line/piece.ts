@@ -1,10 +1,23 @@
 import { doubtsOf } from "./doubts";
 import { NUT_FORMS, SCREW_FORMS } from "./lexicon";
-import { BEHIND_COMMAND, COUNTABLE, ENDS_PLACE, FEW, IN_PLACE, isTold, MEASURES, SIZED, THREE_SIZES } from "./neighbours";
+import {
+  BEHIND_COMMAND,
+  COUNTABLE,
+  ENDS_PLACE,
+  FEW,
+  IN_PLACE,
+  isTold,
+  MEASURES,
+  SIZED,
+  THREE_SIZES,
+} from "./neighbours";
 import { type Said, Saying } from "./saying";
 import type { Token } from "./tokens";
 
-/** Reads one part of the line. Neighbouring words decide what each means: "bearing" behind "between" is a place, before a number it is a piece. */
+/**
+ * Reads one part of the line. Neighbouring words decide what each means: "bearing" behind "between" is a
+ * place, before a number it is a piece.
+ */
 export function readSegment(tokens: readonly Token[]): Said {
   return new Reader(tokens).read();
 }
@@ -96,14 +109,19 @@ class Reader {
     form: (t) => this.say.set(t, "head", "form", t.form),
     threadIs: (t) => this.say.set(t, "thread", "threadIs", t.threadIs),
     // "16 mm long" is how long it is, and no look
-    look: (t, i) => (t.look === "long" && this.tokens[i - 1]?.t === "length" ? this.say.span(t, "length") : this.say.look(t, t.look)),
+    look: (t, i) =>
+      t.look === "long" && this.tokens[i - 1]?.t === "length"
+        ? this.say.span(t, "length")
+        : this.say.look(t, t.look),
     hand: (t) => this.say.set(t, "hand", "leftHand", true),
     once: (t) => this.say.set(t, "once", "once", true),
     locker: (t) => this.say.set(t, "locker", "locker", t.colour),
     state: (t) => {
       this.say.set(t, "state", "state", t.state);
       // "6 screws but one missing"
-      const another = this.tokens.find((x) => x.t === "countWord" && x.n < (this.say.qty ?? 1) && this.say.isWord(x));
+      const another = this.tokens.find(
+        (x) => x.t === "countWord" && x.n < (this.say.qty ?? 1) && this.say.isWord(x),
+      );
       if (another) this.say.doubts.push(`“${t.text}”: all ${this.say.qty}, or ${another.text} of them?`);
     },
     torque: (t) => this.say.torque(t, t.nm),
@@ -168,7 +186,10 @@ class Reader {
     else this.say.place(token, says);
   }
 
-  /** Behind a preposition numbers, names of pieces, and threads of what it lies at belong to the place. Answers whether it did. */
+  /**
+   * Behind a preposition numbers, names of pieces, and threads of what it lies at belong to the place.
+   * Answers whether it did.
+   */
   private takeInPlace(token: Token, i: number): boolean {
     const { facts, isNamed } = this.say;
     const behind = this.next(i)?.t;
@@ -177,7 +198,9 @@ class Reader {
     const isPlace =
       IN_PLACE.includes(token.t) ||
       ((token.t === "kind" || token.t === "form") && isNamed) ||
-      (token.t === "thread" && facts.kind !== undefined && (facts.thread !== undefined || behind === "kind" || behind === "word"));
+      (token.t === "thread" &&
+        facts.kind !== undefined &&
+        (facts.thread !== undefined || behind === "kind" || behind === "word"));
     this.where = isPlace && !isCount;
     if (this.where) this.toPlace(token, token.t === "place" ? token.says : token.text);
     return this.where;
@@ -191,14 +214,16 @@ class Reader {
 
   private countWord(token: Of<"countWord">, i: number): void {
     const isArticle = /^an?$/i.test(token.text);
-    if (this.mayCount && (isArticle ? this.next(i) !== undefined : this.tokens.length > 1)) this.say.count(token, token.n);
+    if (this.mayCount && (isArticle ? this.next(i) !== undefined : this.tokens.length > 1))
+      this.say.count(token, token.n);
     else if (isArticle) this.say.span(token, "joins");
     else this.word(token);
   }
   /** A bare number: a count at the head of its part, a bearing's designation, else a length. */
   private number(token: Of<"number">, i: number): void {
     const { n, isWhole } = token;
-    if (this.isBearing && isWhole && n >= 600 && n < 100_000) this.say.set(token, "label", "label", String(n));
+    if (this.isBearing && isWhole && n >= 600 && n < 100_000)
+      this.say.set(token, "label", "label", String(n));
     else if (isWhole && this.mayCount && this.isHead(i)) this.say.count(token, n);
     else {
       this.say.isBare = true;
@@ -208,11 +233,16 @@ class Reader {
       this.say.set(token, "length", "lengthMm", n);
     }
   }
-  /** Whether a number here stands before its piece: first of all, or behind a place and right before what it counts. */
+  /**
+   * Whether a number here stands before its piece: first of all, or behind a place and right before what it
+   * counts.
+   */
   private isHead(i: number): boolean {
     const behind = this.next(i);
     if (i <= this.firstSaid) return behind !== undefined;
-    return behind !== undefined && COUNTABLE.includes(behind.t) && (this.firstSized < 0 || this.firstSized > i);
+    return (
+      behind !== undefined && COUNTABLE.includes(behind.t) && (this.firstSized < 0 || this.firstSized > i)
+    );
   }
   /** Rings, keys and sleeves have three sizes; of a screw the first of three counts. */
   private three(token: Of<"three">): void {
@@ -229,7 +259,8 @@ class Reader {
     }
     this.say.set(token, "length", "thread", `${first}x${second}`);
     this.say.more("lengthMm", third);
-    if (isCount && first <= FEW) this.say.doubts.push(`“${token.text}”: three sizes, or ${first} of ${second} × ${third}?`);
+    if (isCount && first <= FEW)
+      this.say.doubts.push(`“${token.text}”: three sizes, or ${first} of ${second} × ${third}?`);
   }
   private poles(token: Of<"poles">): void {
     if (this.isPlug) this.say.set(token, "poles", "poles", token.n);
@@ -245,17 +276,24 @@ class Reader {
     const isAlone = /^6\d{2,4}.*(RS|Z|LLU|DDU)/.test(code) && this.say.facts.kind === undefined;
     if (isAlone) this.say.facts.kind = "bearing";
     const isFigure = /^(?:\d|HK|AXK)/.test(code);
-    if (isAlone || (this.isBearing && isFigure) || (this.isPlug && !isFigure)) this.say.set(token, "label", "label", this.isPlug ? code.toUpperCase() : code);
+    if (isAlone || (this.isBearing && isFigure) || (this.isPlug && !isFigure))
+      this.say.set(token, "label", "label", this.isPlug ? code.toUpperCase() : code);
     else this.word(token);
   }
 
   private kind(token: Of<"kind">, i: number): void {
-    const other = (...of: readonly Token["t"][]): boolean => this.tokens.some((t, k) => k !== i && of.includes(t.t));
+    const other = (...of: readonly Token["t"][]): boolean =>
+      this.tokens.some((t, k) => k !== i && of.includes(t.t));
     const behind = this.tokens[i + 1];
     // "carbon brush spring", "belt clip": the last name is the thing, the one before tells it apart
-    const isBefore = behind?.t === "kind" && behind.kind !== token.kind && behind.kind !== "other" && this.say.facts.kind === undefined;
+    const isBefore =
+      behind?.t === "kind" &&
+      behind.kind !== token.kind &&
+      behind.kind !== "other" &&
+      this.say.facts.kind === undefined;
     // "piece" counts where nothing else is named
-    if (token.kind === "other" && (other("kind") || (/s$/i.test(token.text) && other("thread", "drive")))) this.say.span(token, "kind");
+    if (token.kind === "other" && (other("kind") || (/s$/i.test(token.text) && other("thread", "drive"))))
+      this.say.span(token, "kind");
     else if (isBefore && isTold(token.text, behind.text)) this.say.look(token, token.text);
     else {
       if (/^allen/i.test(token.text)) this.keyWidth(token, i);
@@ -271,7 +309,8 @@ class Reader {
     const before = this.tokens[i - 1];
     const isBehindThread = before?.t === "thread" || (before?.t === "kind" && before.kind === "nut");
     const isHand = /^left$/i.test(token.text) && !this.next(i) && (this.say.qty ?? 1) === 1 && isBehindThread;
-    if (!isHand || this.tokens.some((t) => t.t === "drive" || t.t === "number" || t.t === "length")) this.say.place(token);
+    if (!isHand || this.tokens.some((t) => t.t === "drive" || t.t === "number" || t.t === "length"))
+      this.say.place(token);
     else {
       this.say.doubts.push("“left”: a left-hand thread, or where it sat?");
       this.say.set(token, "hand", "leftHand", true);
@@ -284,7 +323,8 @@ class Reader {
     if (said?.startsWith(token.drive)) this.say.span(token, "drive");
     else {
       if (said && token.drive.startsWith(said)) this.say.facts.drive = token.drive;
-      if (token.drive !== "hex" || !this.keyWidth(token, i)) this.say.set(token, "drive", "drive", token.drive);
+      if (token.drive !== "hex" || !this.keyWidth(token, i))
+        this.say.set(token, "drive", "drive", token.drive);
     }
   }
   /** "6 mm allen" is mostly how wide its key is. Answers whether a width stood there. */
@@ -318,10 +358,12 @@ class Reader {
     if (this.taken.has(token)) return;
     this.say.hasWords = true;
     if (/^or$/i.test(token.text)) this.say.doubts.push("“or”: which of the two?");
-    const { isCondition, isPart } = token.t === "word" ? token : { isCondition: undefined, isPart: undefined };
+    const { isCondition, isPart } =
+      token.t === "word" ? token : { isCondition: undefined, isPart: undefined };
     if (isCondition) this.say.toNote(token);
     else {
-      if (isPart && this.say.isNamed && !this.afterFreed) this.say.doubts.push(`“${token.text}” is counted nowhere`);
+      if (isPart && this.say.isNamed && !this.afterFreed)
+        this.say.doubts.push(`“${token.text}” is counted nowhere`);
       this.toPlace(token);
     }
   }
@@ -332,6 +374,11 @@ class Reader {
     if (facts.kind !== undefined) return;
     const isBySize = facts.thread !== undefined && /^(M|ST|#|\d+\/)/.test(facts.thread);
     if (facts.form !== undefined && NUT_FORMS.includes(facts.form)) facts.kind = "nut";
-    else if (isBySize || facts.drive !== undefined || (facts.form !== undefined && SCREW_FORMS.includes(facts.form))) facts.kind = "screw";
+    else if (
+      isBySize ||
+      facts.drive !== undefined ||
+      (facts.form !== undefined && SCREW_FORMS.includes(facts.form))
+    )
+      facts.kind = "screw";
   }
 }

@@ -22,11 +22,16 @@ describe("what each word was taken for", () => {
     const place = press("M8 left", "left");
     expect(quickLine(place)).toMatchObject({ hardware: [{ thread: "M8", at: "left" }], doubts: [] });
     const note = press(place, "(left)");
-    expect(quickLine(note)).toMatchObject({ hardware: [{ kind: "screw", qty: 1, thread: "M8" }], unread: [{ text: "{left}" }] });
+    expect(quickLine(note)).toMatchObject({
+      hardware: [{ kind: "screw", qty: 1, thread: "M8" }],
+      unread: [{ text: "{left}" }],
+    });
     expect(press(note, "{left}")).toBe("M8 left");
     expect(quickLine(press("2x M8 left", "left")).hardware[0]).toMatchObject({ qty: 2, leftHand: true });
     // a word that was taken for a kind of piece, and is where the others sit
-    expect(quickLine(press("2 screws bearing", "bearing")).hardware).toEqual([{ kind: "screw", qty: 2, at: "bearing" }]);
+    expect(quickLine(press("2 screws bearing", "bearing")).hardware).toEqual([
+      { kind: "screw", qty: 2, at: "bearing" },
+    ]);
   });
   it("loses no letter and no figure, however often it is pressed", () => {
     const bare = (s: string): string => s.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
@@ -50,17 +55,21 @@ describe("what each word was taken for", () => {
       "pull",
     );
     fc.assert(
-      fc.property(fc.array(word, { minLength: 1, maxLength: 7 }), fc.array(fc.nat(20), { maxLength: 6 }), (said, presses) => {
-        let line = said.join(" ");
-        for (const n of presses) {
-          const all = takenFor(line, quickLine(line).read);
-          const at = all[n % Math.max(1, all.length)];
-          if (!at) return;
-          const next = retaken(line, at);
-          expect(bare(next).replaceAll("lh", "left")).toBe(bare(line).replaceAll("lh", "left"));
-          line = next;
-        }
-      }),
+      fc.property(
+        fc.array(word, { minLength: 1, maxLength: 7 }),
+        fc.array(fc.nat(20), { maxLength: 6 }),
+        (said, presses) => {
+          let line = said.join(" ");
+          for (const n of presses) {
+            const all = takenFor(line, quickLine(line).read);
+            const at = all[n % Math.max(1, all.length)];
+            if (!at) return;
+            const next = retaken(line, at);
+            expect(bare(next).replaceAll("lh", "left")).toBe(bare(line).replaceAll("lh", "left"));
+            line = next;
+          }
+        },
+      ),
       { numRuns: 300 },
     );
   });

@@ -38,17 +38,29 @@ export const TAKEN_SAYS: Readonly<Record<ReadAs, string>> = {
 /** Sayings that lie side by side and are one. */
 const RUNS: readonly ReadAs[] = ["place", "look", "stack", "freed"];
 
-/** The words of a line with what each was taken for, the joints left out. What was not read stands word for word: one of them may be what stood in the way. */
+/**
+ * The words of a line with what each was taken for, the joints left out. What was not read stands word for
+ * word: one of them may be what stood in the way.
+ */
 export function takenFor(line: string, read: readonly Span[]): TakenFor[] {
   const out: TakenFor[] = [];
   const apart = read.flatMap((s): readonly Span[] =>
     s.as === "note" && !line.slice(s.from, s.to).startsWith("{")
-      ? scan(line.slice(s.from, s.to)).map((t) => ({ from: s.from + t.from, to: s.from + t.to, as: "note" as const }))
+      ? scan(line.slice(s.from, s.to)).map((t) => ({
+          from: s.from + t.from,
+          to: s.from + t.to,
+          as: "note" as const,
+        }))
       : [s],
   );
   for (const span of apart) {
     const last = out.at(-1);
-    const isOn = last && last.as === span.as && RUNS.includes(span.as) && /^[\s.-]*$/.test(line.slice(last.to, span.from)) && !/[({]$/.test(last.text);
+    const isOn =
+      last &&
+      last.as === span.as &&
+      RUNS.includes(span.as) &&
+      /^[\s.-]*$/.test(line.slice(last.to, span.from)) &&
+      !/[({]$/.test(last.text);
     if (span.as === "joins") continue;
     if (isOn) out[out.length - 1] = { ...last, to: span.to, text: line.slice(last.from, span.to) };
     else out.push({ ...span, text: line.slice(span.from, span.to) });
@@ -57,7 +69,9 @@ export function takenFor(line: string, read: readonly Span[]): TakenFor[] {
 }
 
 /**
- * The line with one of its stretches taken for the next thing it may be: as it was read, then where it sat (in brackets), then a note (in braces), then as it was read again. "Left" beside a thread may be its hand as well.
+ * The line with one of its stretches taken for the next thing it may be: as it was read, then where it sat
+ * (in brackets), then a note (in braces), then as it was read again. "Left" beside a thread may be its hand
+ * as well.
  *
  * @example retaken("M8 left", { from: 3, to: 7, as: "hand" }) // "M8 (left)"
  */

@@ -35,12 +35,18 @@ export interface Said {
 }
 
 const CALLED: Readonly<Partial<Record<keyof Facts, string>>> = {
-  kind: "kinds of piece", thread: "threads", drive: "drives", lengthMm: "lengths", form: "heads", locker: "kinds of locker", state: "states", into: "materials that it goes into", threadIs: "kinds of thread",
+  kind: "kinds of piece", thread: "threads", drive: "drives", lengthMm: "lengths", form: "heads",
+  locker: "kinds of locker", state: "states", into: "materials that it goes into",
+  threadIs: "kinds of thread",
 }; // biome-ignore format: a short list reads better in rows
 
-const twoOf = (what: string, one: unknown, other: unknown): string => `two ${what} in one piece, ${String(one)} and ${String(other)}; part them with a comma`;
+const twoOf = (what: string, one: unknown, other: unknown): string =>
+  `two ${what} in one piece, ${String(one)} and ${String(other)}; part them with a comma`;
 
-/** What has been said of one piece so far: facts that agree, a second that does not is why the piece is refused. Whatever is taken, its stretch of the line is marked. */
+/**
+ * What has been said of one piece so far: facts that agree, a second that does not is why the piece is
+ * refused. Whatever is taken, its stretch of the line is marked.
+ */
 export class Saying {
   readonly facts: Facts = {};
   readonly wires: { colour: string; to: string }[] = [];
@@ -92,7 +98,8 @@ export class Saying {
   torque(token: Token, nm: number): void {
     this.span(token, "torque");
     const before = this.facts.tighten?.torqueNm;
-    if (before !== undefined && before !== nm) this.refused ??= twoOf("torques", `${before} N·m`, `${nm} N·m`);
+    if (before !== undefined && before !== nm)
+      this.refused ??= twoOf("torques", `${before} N·m`, `${nm} N·m`);
     this.facts.tighten = { ...this.facts.tighten, torqueNm: nm };
   }
   feel(token: Token): void {
@@ -114,7 +121,8 @@ export class Saying {
 
   /** All of it; without a kind its place is told apart, for it may be the place of the same again. */
   said(isNot = false): Said {
-    const { facts, note, spans, wires, freed, facing, marks, doubts, qty, refused, isBare, many, hasWords } = this;
+    const { facts, note, spans, wires, freed, facing, marks, doubts, qty, refused, isBare, many, hasWords } =
+      this;
     if (this.tight.length) facts.tighten = { ...facts.tighten, feel: this.tight.join(" ") };
     const where = this.at.join(" ").replace(/\s+/g, " ").trim();
     const named = facts.kind !== undefined;
@@ -123,6 +131,23 @@ export class Saying {
     if (named && facing.length) facts.facing = facing.join("; ");
     const place = named ? undefined : where || undefined;
     const isOnlyMore = !isNot && !named && qty === undefined && !note.length && !place;
-    return { facts, qty, place, note, spans, wires, freed, facing, marks, doubts, refused, isNot, isOnlyMore, isBare, many, hasWords };
+    return {
+      facts,
+      qty,
+      place,
+      note,
+      spans,
+      wires,
+      freed,
+      facing,
+      marks,
+      doubts,
+      refused,
+      isNot,
+      isOnlyMore,
+      isBare,
+      many,
+      hasWords,
+    };
   }
 }

@@ -11,19 +11,32 @@ const WIRE = sticky(/([a-z]+(?:[/-][a-z]+)?)\s?(?:->|>|→)\s?/);
 const TERMINAL_ENDS = /[,;]|\band\b|\s[a-z/-]{1,24}\s?(?:->|>|→)/gi;
 const BRACKET = sticky(/\(([^()]*)\)/);
 const SAYS_FACING = sticky(/(?:facing|faces|face)(?:\s*:\s*|\s+)(?=[^\s,;])/);
-const SIDE_FACING = sticky(/(?:the\s+)?[\p{L}-]{1,24}\s+side\s+(?:up|down|out|in|first|outwards?|inwards?|upwards?|downwards?)(?![\p{L}])/u);
-const SAYS_MARK = sticky(/(?:(?:witness|paint|punch|scribe[d]?)\s+)?(?:marks?|marked|witness|line)(?:\s*:\s*|\s+)(?=[^\s,;])/);
+const SIDE_FACING = sticky(
+  /(?:the\s+)?[\p{L}-]{1,24}\s+side\s+(?:up|down|out|in|first|outwards?|inwards?|upwards?|downwards?)(?![\p{L}])/u,
+);
+const SAYS_MARK = sticky(
+  /(?:(?:witness|paint|punch|scribe[d]?)\s+)?(?:marks?|marked|witness|line)(?:\s*:\s*|\s+)(?=[^\s,;])/,
+);
 /** What faces where, of one piece: "chamfer down", "lip in", "flat side to the gear". */
 const PIECE_FACING = sticky(
   /(?:chamfer(?:ed side)?|lip|flange|hub|shoulder|boss|dish(?:ed side)?|cup|concave|convex|flat side|round(?:ed)? side|number|numbers|writing|marking|open side|sealed side|seal|shield|arrow|slot|point|hook|tang|collar|groove|bevel)s?\s+(?:(?:facing|faces|to|towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|up|down|in|out|inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front)(?![\p{L}])/u,
 );
-/** It did not come away. "Stays in place" says that nothing was done with it, and is told by the words that turn a line round. */
-const LOOSE_ONLY = sticky(/(?:(?:only|just)\s+loosened|loosened(?:\s+only)?|slackened(?:\s+off)?)(?![\p{L}])/u);
+/**
+ * It did not come away. "Stays in place" says that nothing was done with it, and is told by the words that
+ * turn a line round.
+ */
+const LOOSE_ONLY = sticky(
+  /(?:(?:only|just)\s+loosened|loosened(?:\s+only)?|slackened(?:\s+off)?)(?![\p{L}])/u,
+);
 const STAYS_WITH = sticky(
   /(?:stays?|stayed|remains?|left|comes?|came)\s+((?:with|in|on)\s+(?:the\s+|its\s+)?(?!place\b|it\b|there\b)[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
 );
-const CAPTIVE_IN = sticky(/captive\s+((?:in|on|with)\s+(?:the\s+|its\s+)?[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u);
-const STACK = sticky(/(?:stack(?:ed)?\s*(?:from\s+(?:the\s+)?)?(top|bottom)?(?:\s+down|\s+up)?|(?:from\s+(?:the\s+)?)?(top|bottom)(?:\s+(?:down|up))?)\s*:/u);
+const CAPTIVE_IN = sticky(
+  /captive\s+((?:in|on|with)\s+(?:the\s+|its\s+)?[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
+);
+const STACK = sticky(
+  /(?:stack(?:ed)?\s*(?:from\s+(?:the\s+)?)?(top|bottom)?(?:\s+down|\s+up)?|(?:from\s+(?:the\s+)?)?(top|bottom)(?:\s+(?:down|up))?)\s*:/u,
+);
 const KEPT = sticky(/\{([^{}]*)\}/);
 const INTO = sticky(/into\s+(?:the\s+)?/);
 const COLOUR = sticky(new RegExp(`(${LOCKER_COLOURS.join("|")})(?![\\p{L}])`));
@@ -36,7 +49,10 @@ function match(pattern: RegExp, line: string, from: number): RegExpExecArray | n
   return pattern.exec(line);
 }
 
-/** Where a saying ends that goes to the end of its part of the line: at the next comma or semicolon outside brackets. */
+/**
+ * Where a saying ends that goes to the end of its part of the line: at the next comma or semicolon outside
+ * brackets.
+ */
 function saidTo(line: string, from: number): number {
   let depth = 0;
   for (let i = from; i < line.length; i++) {
@@ -49,7 +65,8 @@ function saidTo(line: string, from: number): number {
 }
 
 /**
- * The line in tokens: every letter and figure of it lies in one. What a token means its neighbours may still change.
+ * The line in tokens: every letter and figure of it lies in one. What a token means its neighbours may still
+ * change.
  */
 export function scan(line: string): Token[] {
   const tokens: Token[] = [];
@@ -70,7 +87,12 @@ export function scan(line: string): Token[] {
 }
 
 /** Reads one token, and answers where the next begins. */
-function one(line: string, i: number, put: (from: number, to: number, means: Meaning) => number, before: Token | undefined): number {
+function one(
+  line: string,
+  i: number,
+  put: (from: number, to: number, means: Meaning) => number,
+  before: Token | undefined,
+): number {
   const c = line[i] as string;
   if (c === "," || c === ";") return put(i, i + 1, { t: "joint", how: "comma" });
   if (c === "&") return put(i, i + 1, { t: "joint", how: "and" });
@@ -85,7 +107,8 @@ function one(line: string, i: number, put: (from: number, to: number, means: Mea
   if (wire) return put(i, wire.to, wire.means);
   const begins = !before || before.t === "joint";
   const stack = begins ? match(STACK, line, i) : null;
-  if (stack) return put(i, i + stack[0].length, { t: "stack", begins: /bottom/i.test(stack[0]) ? "bottom" : "top" });
+  if (stack)
+    return put(i, i + stack[0].length, { t: "stack", begins: /bottom/i.test(stack[0]) ? "bottom" : "top" });
   const stays = staysAt(line, i);
   if (stays) return put(i, stays.to, stays.means);
   const faces = match(SAYS_FACING, line, i);
@@ -97,7 +120,9 @@ function one(line: string, i: number, put: (from: number, to: number, means: Mea
   if (said) {
     const to = saidTo(line, i + said[0].length);
     // what a mark is goes with it, "paint mark on the rim"; the bare word does not
-    const words = /^(?:facing|faces|face|mark|witness)[\s:]/i.test(said[0]) ? line.slice(i + said[0].length, to) : line.slice(i, to);
+    const words = /^(?:facing|faces|face|mark|witness)[\s:]/i.test(said[0])
+      ? line.slice(i + said[0].length, to)
+      : line.slice(i, to);
     return put(i, to, { t: facing ? "facing" : "mark", says: bare(words.trim()) });
   }
   const figure = figureAt(line, i);
@@ -116,7 +141,10 @@ function one(line: string, i: number, put: (from: number, to: number, means: Mea
   return word ? put(i, i + word[0].length, { t: "word" }) : i + 1;
 }
 
-/** `only loosened`, `stays with the cover`. "Left in" is a place where a thing can be: of what was left nothing is said but that. */
+/**
+ * `only loosened`, `stays with the cover`. "Left in" is a place where a thing can be: of what was left
+ * nothing is said but that.
+ */
 function staysAt(line: string, from: number): { to: number; means: Meaning } | undefined {
   const loosened = match(LOOSE_ONLY, line, from);
   if (loosened) return { to: from + loosened[0].length, means: { t: "stays", says: LOOSENED } };
@@ -125,7 +153,9 @@ function staysAt(line: string, from: number): { to: number; means: Meaning } | u
   return { to: from + found[0].length, means: { t: "stays", says: (found[1] ?? "").trim() } };
 }
 
-/** `brown>L`, `bn→L1`, `white>M+`, `brown > motor +`: the terminal's words go to the end, or to the next wire. */
+/**
+ * `brown>L`, `bn→L1`, `white>M+`, `brown > motor +`: the terminal's words go to the end, or to the next wire.
+ */
 function wireAt(line: string, from: number): { to: number; means: Meaning } | undefined {
   const head = match(WIRE, line, from);
   if (!head) return undefined;
@@ -135,7 +165,14 @@ function wireAt(line: string, from: number): { to: number; means: Meaning } | un
   const end = TERMINAL_ENDS.exec(line)?.index ?? line.length;
   const terminal = line.slice(begins, end).trim();
   if (!terminal) return undefined;
-  return { to: end, means: { t: "wire", colour: Object.hasOwn(WIRE_COLOURS, said) ? (WIRE_COLOURS[said] as string) : said, terminal } };
+  return {
+    to: end,
+    means: {
+      t: "wire",
+      colour: Object.hasOwn(WIRE_COLOURS, said) ? (WIRE_COLOURS[said] as string) : said,
+      terminal,
+    },
+  };
 }
 
 /** `into plastic`. Another word behind "into" is a place. */
@@ -144,14 +181,20 @@ function intoAt(line: string, from: number): { to: number; means: Meaning } | un
   if (!head) return undefined;
   const begins = from + head[0].length;
   const rest = line.slice(begins, begins + 40).toLowerCase();
-  const into = INTO_WORDS.filter((w) => rest.startsWith(w) && !/^\p{L}/u.test(rest.slice(w.length))).sort((a, b) => b.length - a.length)[0];
-  return into ? { to: begins + into.length, means: { t: "into", into: into.replace(/^an? /, "") } } : undefined;
+  const into = INTO_WORDS.filter((w) => rest.startsWith(w) && !/^\p{L}/u.test(rest.slice(w.length))).sort(
+    (a, b) => b.length - a.length,
+  )[0];
+  return into
+    ? { to: begins + into.length, means: { t: "into", into: into.replace(/^an? /, "") } }
+    : undefined;
 }
 
 /** `blue locker`, `threadlock blue`, `locker`. */
 function lockerAt(line: string, from: number): { to: number; means: Meaning } | undefined {
   const colour = match(COLOUR, line, from);
-  const gap = colour ? /^[\s-]+/.exec(line.slice(from + colour[0].length, from + colour[0].length + 8))?.[0] : "";
+  const gap = colour
+    ? /^[\s-]+/.exec(line.slice(from + colour[0].length, from + colour[0].length + 8))?.[0]
+    : "";
   if (colour && !gap) return undefined;
   const begins = from + (colour?.[0].length ?? 0) + (gap?.length ?? 0);
   const words = phraseAt(line, begins);
@@ -160,6 +203,9 @@ function lockerAt(line: string, from: number): { to: number; means: Meaning } | 
   const between = /^[\s-]+/.exec(line.slice(words.to, words.to + 8))?.[0] ?? "";
   const behind = between ? match(COLOUR, line, words.to + between.length) : null;
   return behind
-    ? { to: words.to + between.length + behind[0].length, means: { t: "locker", colour: (behind[1] as string).toLowerCase() } }
+    ? {
+        to: words.to + between.length + behind[0].length,
+        means: { t: "locker", colour: (behind[1] as string).toLowerCase() },
+      }
     : { to: words.to, means: { t: "locker", colour: "seen" } };
 }

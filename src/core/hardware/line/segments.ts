@@ -26,12 +26,16 @@ export function segmentsOf(tokens: readonly Token[]): Segment[] {
   };
   for (const [i, token] of tokens.entries()) {
     // "4 TX10, no washer", said without its comma
-    const isAnother = token.t === "not" && /^(no|without)$/i.test(token.text) && part.some((t) => t.t === "kind" || t.t === "thread" || t.t === "drive");
+    const isAnother =
+      token.t === "not" &&
+      /^(no|without)$/i.test(token.text) &&
+      part.some((t) => t.t === "kind" || t.t === "thread" || t.t === "drive");
     if (isAnother) {
       close();
       [joint, joined, part] = ["comma", undefined, [token]];
     } else if (token.t !== "joint") part.push(token);
-    else if (token.how === "and" && isInPlace(tokens, i, part)) part.push({ from: token.from, to: token.to, text: token.text, t: "word" });
+    else if (token.how === "and" && isInPlace(tokens, i, part))
+      part.push({ from: token.from, to: token.to, text: token.text, t: "word" });
     else {
       close();
       [joint, joined, part] = [token.how, token, []];

@@ -4,7 +4,8 @@ import type { HardwareForm, PieceState } from "../piece";
 
 /** What a stretch of the line was taken for. */
 export const READ_AS = [
-  "count", "kind", "thread", "length", "drive", "head", "look", "hand", "once", "locker", "state", "torque", "tightening", "into", "label", "poles",
+  "count", "kind", "thread", "length", "drive", "head", "look", "hand", "once", "locker", "state", "torque",
+  "tightening", "into", "label", "poles",
   "place", "stays", "stack", "freed", "wire", "facing", "mark", "joins", "note",
 ] as const; // biome-ignore format: a short list reads better in rows
 export type ReadAs = (typeof READ_AS)[number];
@@ -34,7 +35,13 @@ export type Meaning =
   | { readonly t: "size"; readonly thread: string; readonly lengthMm: number }
   | { readonly t: "thread"; readonly thread: string; readonly lengthMm?: number }
   | { readonly t: "drive"; readonly drive: string }
-  | { readonly t: "kind"; readonly kind: HardwareKind; readonly form?: HardwareForm; readonly threadIs?: "coarse" | "machine"; readonly isMany?: true }
+  | {
+      readonly t: "kind";
+      readonly kind: HardwareKind;
+      readonly form?: HardwareForm;
+      readonly threadIs?: "coarse" | "machine";
+      readonly isMany?: true;
+    }
   | { readonly t: "form"; readonly form: HardwareForm }
   | { readonly t: "look"; readonly look: string }
   | { readonly t: "threadIs"; readonly threadIs: "coarse" | "machine" }

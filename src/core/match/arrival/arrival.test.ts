@@ -5,7 +5,17 @@ import { PART_KINDS, type PartSpec } from "../catalogue/part-spec";
 import { arrivalVerdict, type Compared, whatToCompare } from "./arrival";
 
 const spec = (s: object): PartSpec => cataloguePart.parse({ number: "N", name: "n", spec: s }).spec;
-const pinion = spec({ kind: "gear", teeth: 8, moduleMm: 1, helixAngleDeg: 18, hand: "left", profileShift: 0.4, boreMm: 6, boreForm: "D", faceWidthMm: 14 });
+const pinion = spec({
+  kind: "gear",
+  teeth: 8,
+  moduleMm: 1,
+  helixAngleDeg: 18,
+  hand: "left",
+  profileShift: 0.4,
+  boreMm: 6,
+  boreForm: "D",
+  faceWidthMm: 14,
+});
 const items = whatToCompare(pinion, { teeth: "9" });
 const right: Compared = {
   teeth: 8,
@@ -21,21 +31,40 @@ const right: Compared = {
 
 describe("a part that has come", () => {
   it("is compared in what decides, the old one's figures beside it", () => {
-    expect(items.map((i) => i.key)).toEqual(["teeth", "tipDiameterMm", "helixAngleDeg", "hand", "faceWidthMm", "boreMm", "boreForm", "span2", "mesh", "edges"]);
+    expect(items.map((i) => i.key)).toEqual([
+      "teeth",
+      "tipDiameterMm",
+      "helixAngleDeg",
+      "hand",
+      "faceWidthMm",
+      "boreMm",
+      "boreForm",
+      "span2",
+      "mesh",
+      "edges",
+    ]);
     // d_a = 8/cos 18° + 2 (1 + 0.4), less the 0.04 that tips are low
     expect(items[1]?.expected).toBeCloseTo(8 / Math.cos(Math.PI / 10) + 2.8 - 0.04, 2);
     expect(items[0]).toMatchObject({ expected: 8, old: "9", tolerance: 0 });
   });
   it("is asked about before anything is said", () => {
-    expect(arrivalVerdict(items, {})).toMatchObject({ suggests: "compare", says: "Still to be measured: teeth, tip diameter, face width, bore." });
+    expect(arrivalVerdict(items, {})).toMatchObject({
+      suggests: "compare",
+      says: "Still to be measured: teeth, tip diameter, face width, bore.",
+    });
   });
   it("is accepted when everything is as it should be", () => {
     expect(arrivalVerdict(items, right)).toMatchObject({ suggests: "accept", says: "It is the part." });
     const { mesh: _, ...rest } = right;
-    expect(arrivalVerdict(items, rest).says).toBe("The figures are as they should be. Look at the rest: meshes by hand.");
+    expect(arrivalVerdict(items, rest).says).toBe(
+      "The figures are as they should be. Look at the rest: meshes by hand.",
+    );
   });
   it("is sent back for one wrong figure, although the rest is not measured yet: nine teeth for eight", () => {
-    expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({ suggests: "send back", says: "It is not the part: teeth 9 instead of 8: 1 too many." });
+    expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({
+      suggests: "send back",
+      says: "It is not the part: teeth 9 instead of 8: 1 too many.",
+    });
     expect(arrivalVerdict(items, { ...right, hand: "no" }).says).toMatch(/hand not as it should be/);
     expect(arrivalVerdict(items, { ...right, boreMm: 6.2 }).suggests).toBe("send back");
   });
@@ -55,7 +84,9 @@ describe("a part that has come", () => {
     ]);
   });
   it("as flat jaws show it, where the count is odd", () => {
-    const odd = whatToCompare(spec({ kind: "gear", teeth: 9, moduleMm: 1 })).find((i) => i.key === "tipDiameterMm");
+    const odd = whatToCompare(spec({ kind: "gear", teeth: 9, moduleMm: 1 })).find(
+      (i) => i.key === "tipDiameterMm",
+    );
     expect(odd?.expected).toBeLessThan(11);
     expect(odd?.how).toMatch(/flat jaws/);
   });
@@ -68,11 +99,18 @@ describe("a part that has come", () => {
     expect(moulded?.tolerance).toBeGreaterThan(span?.tolerance ?? Number.NaN);
     // without it everything is answered; one of 14½° is found out by it alone: 14.0 instead
     const items = whatToCompare(spec(wheel));
-    const found: Compared = { teeth: 41, tipDiameterMm: items.find((i) => i.key === "tipDiameterMm")?.expected as number, mesh: "yes", edges: "yes" };
+    const found: Compared = {
+      teeth: 41,
+      tipDiameterMm: items.find((i) => i.key === "tipDiameterMm")?.expected as number,
+      mesh: "yes",
+      edges: "yes",
+    };
     expect(arrivalVerdict(items, found).suggests).toBe("accept");
     expect(arrivalVerdict(items, { ...found, span5: 14.05 })).toMatchObject({ suggests: "send back" });
     // a narrow helical one is not asked for a span that jaws cannot reach
-    expect(whatToCompare(spec({ ...wheel, helixAngleDeg: 30, hand: "left", faceWidthMm: 3 })).some((i) => i.extra)).toBe(false);
+    expect(
+      whatToCompare(spec({ ...wheel, helixAngleDeg: 30, hand: "left", faceWidthMm: 3 })).some((i) => i.extra),
+    ).toBe(false);
   });
   it("every kind has something to compare or to look at", () => {
     const min: Record<string, object> = {
@@ -94,22 +132,29 @@ describe("a part that has come", () => {
       hardware: { size: "M4" },
       other: { size: "x" },
     };
-    for (const kind of PART_KINDS) expect(whatToCompare(spec({ kind, ...min[kind] })).length, kind).toBeGreaterThan(0);
+    for (const kind of PART_KINDS)
+      expect(whatToCompare(spec({ kind, ...min[kind] })).length, kind).toBeGreaterThan(0);
   });
   it("as a law: within every tolerance it is accepted; one figure off by more is never", () => {
     const measured = items.filter((i) => i.tolerance !== undefined);
     fc.assert(
       fc.property(
-        fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: measured.length, maxLength: measured.length }),
+        fc.array(fc.double({ min: -1, max: 1, noNaN: true }), {
+          minLength: measured.length,
+          maxLength: measured.length,
+        }),
         fc.nat(),
         fc.double({ min: 1.01, max: 30, noNaN: true }),
         fc.boolean(),
         (shares, which, far, up) => {
           const found: Record<string, number | "yes" | "no"> = { ...right };
-          for (const [k, i] of measured.entries()) found[i.key] = (i.expected as number) + (shares[k] as number) * (i.tolerance as number) * 0.999;
+          for (const [k, i] of measured.entries())
+            found[i.key] = (i.expected as number) + (shares[k] as number) * (i.tolerance as number) * 0.999;
           expect(arrivalVerdict(items, found).suggests).toBe("accept");
           const off = measured[which % measured.length] as (typeof measured)[number];
-          found[off.key] = (off.expected as number) + (up ? 1 : -1) * Math.max(far * (off.tolerance as number), (off.tolerance as number) + 0.05);
+          found[off.key] =
+            (off.expected as number) +
+            (up ? 1 : -1) * Math.max(far * (off.tolerance as number), (off.tolerance as number) + 0.05);
           expect(["send back", "rework"]).toContain(arrivalVerdict(items, found).suggests);
         },
       ),

@@ -6,7 +6,15 @@ import { flatJawsShare } from "../../gear/jaws-across";
 import { bestSpanTeeth, faceWideEnough, spanTeeth } from "../../gear/span-measurement";
 import { isPlastic } from "../../hardware/material";
 import { radians } from "../../quantity/units";
-import { type GearSpec, gearForm, type PartSpec, SPEC_FIELDS, type SpecField, soldGear, specValue } from "../catalogue/part-spec";
+import {
+  type GearSpec,
+  gearForm,
+  type PartSpec,
+  SPEC_FIELDS,
+  type SpecField,
+  soldGear,
+  specValue,
+} from "../catalogue/part-spec";
 
 /** One thing to compare on a part that has come, before it is fitted. */
 export interface CompareItem {
@@ -25,7 +33,10 @@ export interface CompareItem {
 }
 
 /** What was measured or seen on it. */
-export const comparedValue = z.union([z.number().min(0, "must not be negative").max(100_000, "is more than any part measures"), z.enum(["yes", "no"])]);
+export const comparedValue = z.union([
+  z.number().min(0, "must not be negative").max(100_000, "is more than any part measures"),
+  z.enum(["yes", "no"]),
+]);
 export const comparedSchema = z.record(z.string(), comparedValue);
 export type Compared = Frozen<z.infer<typeof comparedSchema>>;
 
@@ -61,10 +72,25 @@ const HOW: Readonly<Record<string, string>> = {
 };
 
 /** What is looked at besides its figures, by kind. */
-const LOOKS: Readonly<Partial<Record<PartSpec["kind"], readonly { readonly key: string; readonly label: string; readonly how: string }[]>>> = {
+const LOOKS: Readonly<
+  Partial<
+    Record<
+      PartSpec["kind"],
+      readonly { readonly key: string; readonly label: string; readonly how: string }[]
+    >
+  >
+> = {
   gear: [
-    { key: "mesh", label: "meshes by hand", how: "roll it once round against its mate: free all round, no tight place" },
-    { key: "edges", label: "teeth whole, no flash", how: "with a loupe: no chip, no moulding seam on a flank" },
+    {
+      key: "mesh",
+      label: "meshes by hand",
+      how: "roll it once round against its mate: free all round, no tight place",
+    },
+    {
+      key: "edges",
+      label: "teeth whole, no flash",
+      how: "with a loupe: no chip, no moulding seam on a flank",
+    },
   ],
   bearing: [{ key: "turns", label: "turns smooth", how: "between two fingers: no grit, no play" }],
   bush: [{ key: "slides", label: "slides on its shaft", how: "by hand, dry: no shake, no force" }],
@@ -72,21 +98,58 @@ const LOOKS: Readonly<Partial<Record<PartSpec["kind"], readonly { readonly key: 
   "o-ring": [{ key: "whole", label: "no nick, no flat", how: "between two fingers, all round" }],
   gasket: [{ key: "holes", label: "every hole over its hole", how: "lay it on the case" }],
   belt: [{ key: "lies", label: "teeth fall into the pulley", how: "lay it round the larger pulley" }],
-  spline: [{ key: "slides", label: "slides into the other", how: "by hand, in three places: no shake, no force" }],
+  spline: [
+    { key: "slides", label: "slides into the other", how: "by hand, in three places: no shake, no force" },
+  ],
   ratchet: [{ key: "pawl", label: "its pawl holds and lets go", how: "both ways by hand, at every tooth" }],
-  "dog-clutch": [{ key: "engages", label: "dogs fall in to the bottom", how: "against the other half, in each place" }],
-  "one-way-clutch": [{ key: "turns", label: "holds one way, free the other", how: "on its shaft, by hand: the way as the old one" }],
+  "dog-clutch": [
+    { key: "engages", label: "dogs fall in to the bottom", how: "against the other half, in each place" },
+  ],
+  "one-way-clutch": [
+    {
+      key: "turns",
+      label: "holds one way, free the other",
+      how: "on its shaft, by hand: the way as the old one",
+    },
+  ],
   brush: [{ key: "slidesIn", label: "slides in its holder", how: "it must drop by itself" }],
-  switch: [{ key: "terminals", label: "terminals where the leads are", how: "compare with the picture of the strip" }],
+  switch: [
+    {
+      key: "terminals",
+      label: "terminals where the leads are",
+      how: "compare with the picture of the strip",
+    },
+  ],
   housing: [{ key: "dowels", label: "dowel holes take the dowels", how: "try each dowel by hand" }],
   kit: [{ key: "complete", label: "everything on the list is in it", how: "lay it out and count" }],
 };
 
 /** Sizes that can be made to fit: a bore may be reamed, a face taken off. */
-const REWORK: Readonly<Record<string, { readonly smaller: boolean; readonly do: Rework["do"]; readonly note: (is: number, must: number) => string }>> = {
-  boreMm: { smaller: true, do: "ream", note: (is, must) => `ream the bore from ${is} to ${must} mm, square to the face, and wash the swarf out` },
-  faceWidthMm: { smaller: false, do: "deburr", note: (is, must) => `take ${round(is - must)} mm off the face, on the side without the hub` },
-  lengthMm: { smaller: false, do: "deburr", note: (is, must) => `shorten it from ${is} to ${must} mm and break the edge` },
+const REWORK: Readonly<
+  Record<
+    string,
+    {
+      readonly smaller: boolean;
+      readonly do: Rework["do"];
+      readonly note: (is: number, must: number) => string;
+    }
+  >
+> = {
+  boreMm: {
+    smaller: true,
+    do: "ream",
+    note: (is, must) => `ream the bore from ${is} to ${must} mm, square to the face, and wash the swarf out`,
+  },
+  faceWidthMm: {
+    smaller: false,
+    do: "deburr",
+    note: (is, must) => `take ${round(is - must)} mm off the face, on the side without the hub`,
+  },
+  lengthMm: {
+    smaller: false,
+    do: "deburr",
+    note: (is, must) => `shorten it from ${is} to ${must} mm and break the edge`,
+  },
 };
 
 const round = (x: number): number => Number(x.toFixed(3));
@@ -98,7 +161,9 @@ const CALIPER_MM = 0.04;
 const UNTOLD_SHIFT = 0.2;
 
 /**
- * What to compare on a part of this kind, the decisive first. Figures a caliper reaches are measured; the rest is looked at. A gear's tip diameter is worked out from its numbers (with flat jaws on an odd count, as the
+ * What to compare on a part of this kind, the decisive first. Figures a caliper reaches are measured; the
+ * rest is looked at. A gear's tip diameter is worked out from its numbers (with flat jaws on an odd count, as
+ * the
  * jaws show it).
  *
  * @param old what was found on the old part, by key
@@ -110,9 +175,13 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
     label: f.label,
     unit: f.unit ?? "",
     expected,
-    ...(f.tolerance === undefined || typeof expected === "string" || f.key === "helixAngleDeg" ? {} : { tolerance: f.tolerance }),
+    ...(f.tolerance === undefined || typeof expected === "string" || f.key === "helixAngleDeg"
+      ? {}
+      : { tolerance: f.tolerance }),
     ...(old[f.key] === undefined ? {} : { old: old[f.key] }),
-    how: HOW[f.key] ?? (typeof expected === "number" && f.tolerance !== undefined ? "caliper" : "look, beside the old one"),
+    how:
+      HOW[f.key] ??
+      (typeof expected === "number" && f.tolerance !== undefined ? "caliper" : "look, beside the old one"),
   });
   const out = SPEC_FIELDS[spec.kind].flatMap((f) => {
     const value = specValue(spec, f.key);
@@ -136,9 +205,12 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
       unit: "mm",
       expected: Number((tip.value * share).toFixed(2)),
       // two spreads of new gears of this making; of a shift that is not told nothing is expected
-      tolerance: Number((2 * tip.u + (spec.profileShift === undefined ? UNTOLD_SHIFT * spec.moduleMm : 0)).toFixed(3)),
+      tolerance: Number(
+        (2 * tip.u + (spec.profileShift === undefined ? UNTOLD_SHIFT * spec.moduleMm : 0)).toFixed(3),
+      ),
       ...(old.tipDiameterMm === undefined ? {} : { old: old.tipDiameterMm }),
-      how: spec.teeth % 2 ? "caliper across, as flat jaws show an odd count" : "caliper over two opposite teeth",
+      how:
+        spec.teeth % 2 ? "caliper across, as flat jaws show an odd count" : "caliper over two opposite teeth",
     });
   }
   if (spec.kind === "gear") out.push(...spanItem(spec, how, old));
@@ -146,16 +218,23 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
   return out;
 }
 
-/** The span that tells most of a new gear's teeth: module, pressure angle and shift at once. Not where flat jaws do not reach it. */
+/**
+ * The span that tells most of a new gear's teeth: module, pressure angle and shift at once. Not where flat
+ * jaws do not reach it.
+ */
 function spanItem(spec: GearSpec, how: Making, old: Readonly<Record<string, string>>): CompareItem[] {
   const form = gearForm(spec);
   if (form !== "spur" && form !== "helical") return [];
   const sold = soldGear(spec);
   const k = bestSpanTeeth(sold);
-  const reached = form === "spur" || (spec.faceWidthMm !== undefined && faceWideEnough(sold, k, spec.faceWidthMm));
+  const reached =
+    form === "spur" || (spec.faceWidthMm !== undefined && faceWideEnough(sold, k, spec.faceWidthMm));
   if (!reached || !spanTeeth(sold).includes(k)) return [];
   const span = spanWhenNew(sold, k, how);
-  const untold = spec.profileShift === undefined ? 2 * UNTOLD_SHIFT * spec.moduleMm * Math.sin(radians(spec.pressureAngleDeg)) : 0;
+  const untold =
+    spec.profileShift === undefined
+      ? 2 * UNTOLD_SHIFT * spec.moduleMm * Math.sin(radians(spec.pressureAngleDeg))
+      : 0;
   const key = spanKey(k);
   return [
     {
@@ -175,7 +254,9 @@ function spanItem(spec: GearSpec, how: Making, old: Readonly<Record<string, stri
 export const spanKey = (k: number): string => `span${k}`;
 
 /**
- * What a comparison comes to. A figure within its tolerance is the same, one beyond it by no more than a caliper may be off is in doubt; a bore too small or a face too wide can be worked on; anything else is not the part. Nothing is suggested until the decisive items (those that are measured) are
+ * What a comparison comes to. A figure within its tolerance is the same, one beyond it by no more than a
+ * caliper may be off is in doubt; a bore too small or a face too wide can be worked on; anything else is not
+ * the part. Nothing is suggested until the decisive items (those that are measured) are
  * answered, but one that is wrong is enough to send it back.
  */
 export function arrivalVerdict(items: readonly CompareItem[], found: Compared): ArrivalVerdict {
@@ -189,7 +270,8 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
         : { key: i.key, verdict: "no", says: `not as it should be: ${i.label}` };
     const expected = i.expected as number;
     const off = value - expected;
-    if (Math.abs(off) <= (i.tolerance ?? 0) + 1e-9) return { key: i.key, verdict: "same", says: "as it should be" };
+    if (Math.abs(off) <= (i.tolerance ?? 0) + 1e-9)
+      return { key: i.key, verdict: "same", says: "as it should be" };
     if (i.unit === "mm" && Math.abs(off) <= (i.tolerance ?? 0) + CALIPER_MM)
       return { key: i.key, verdict: "doubt", says: `${round(value)} instead of ${expected} mm` };
     const way = REWORK[i.key];
@@ -212,7 +294,13 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
       says: `It is not the part: ${wrong.map((v) => `${items.find((i) => i.key === v.key)?.label} ${v.says}`).join("; ")}.`,
       rework,
     };
-  if (open.length) return { items: verdicts, suggests: "compare", says: `Still to be measured: ${open.map((i) => i.label).join(", ")}.`, rework };
+  if (open.length)
+    return {
+      items: verdicts,
+      suggests: "compare",
+      says: `Still to be measured: ${open.map((i) => i.label).join(", ")}.`,
+      rework,
+    };
   const doubt = verdicts.filter((v) => v.verdict === "doubt");
   if (doubt.length)
     return {
@@ -221,12 +309,20 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
       says: `${doubt.map((v) => `${items.find((x) => x.key === v.key)?.label} ${v.says}`).join("; ")}: hardly more than the caliper may be off. Measure again, or decide.`,
       rework,
     };
-  if (rework.length) return { items: verdicts, suggests: "rework", says: `It goes in after rework: ${rework.map((r) => r.note).join("; ")}.`, rework };
+  if (rework.length)
+    return {
+      items: verdicts,
+      suggests: "rework",
+      says: `It goes in after rework: ${rework.map((r) => r.note).join("; ")}.`,
+      rework,
+    };
   const looked = items.filter((i) => i.tolerance === undefined && found[i.key] === undefined);
   return {
     items: verdicts,
     suggests: "accept",
-    says: looked.length ? `The figures are as they should be. Look at the rest: ${looked.map((i) => i.label).join(", ")}.` : "It is the part.",
+    says: looked.length
+      ? `The figures are as they should be. Look at the rest: ${looked.map((i) => i.label).join(", ")}.`
+      : "It is the part.",
     rework,
   };
 }

@@ -34,19 +34,31 @@ it("two places of the same number are told apart, and what is sent back is wante
     ["p2", 1, false],
     [undefined, 8, true],
   ]);
-  expect(stillWanted(toFit, [{ number: "608", qty: 1, part: "p1" }])).toEqual([{ number: "608", qty: 1, part: "p2" }]);
+  expect(stillWanted(toFit, [{ number: "608", qty: 1, part: "p1" }])).toEqual([
+    { number: "608", qty: 1, part: "p2" },
+  ]);
   expect(stillWanted(toFit, [])).toEqual(toFit);
 });
 it("as a law: nothing is lost on the way, and nothing goes in that is not wanted", () => {
   const number = fc.constantFrom("W", "BUSH", "DOWEL", "X");
-  const pieces = fc.array(fc.record({ number: fc.constantFrom("W", "BUSH", "X", "KIT"), qty: fc.integer({ min: 1, max: 5 }) }), { maxLength: 4 });
-  const fit = fc.uniqueArray(fc.record({ number, qty: fc.integer({ min: 1, max: 4 }) }), { selector: (f) => f.number, maxLength: 4 });
+  const pieces = fc.array(
+    fc.record({ number: fc.constantFrom("W", "BUSH", "X", "KIT"), qty: fc.integer({ min: 1, max: 5 }) }),
+    { maxLength: 4 },
+  );
+  const fit = fc.uniqueArray(fc.record({ number, qty: fc.integer({ min: 1, max: 4 }) }), {
+    selector: (f) => f.number,
+    maxLength: 4,
+  });
   fc.assert(
     fc.property(pieces, fit, (ps, toFit) => {
       const came = cameFor(ps, kits, toFit);
-      const sum = (rows: readonly { number: string; qty: number }[], n: string): number => rows.filter((r) => r.number === n).reduce((t, r) => t + r.qty, 0);
+      const sum = (rows: readonly { number: string; qty: number }[], n: string): number =>
+        rows.filter((r) => r.number === n).reduce((t, r) => t + r.qty, 0);
       for (const n of ["W", "BUSH", "DOWEL", "X"]) {
-        const whole = ps.reduce((t, p) => t + p.qty * sum(kits.get(p.number) ?? [{ number: p.number, qty: 1 }], n), 0);
+        const whole = ps.reduce(
+          (t, p) => t + p.qty * sum(kits.get(p.number) ?? [{ number: p.number, qty: 1 }], n),
+          0,
+        );
         expect(sum(came, n)).toBe(whole);
         const fitted = sum(
           came.filter((c) => !c.spare),

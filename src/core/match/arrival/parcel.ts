@@ -20,11 +20,13 @@ export interface Came {
 }
 
 /**
- * What came, sorted by where it goes: for the places of the unit first, then what is bought with them, the rest to stock. A kit is its contents.
+ * What came, sorted by where it goes: for the places of the unit first, then what is bought with them, the
+ * rest to stock. A kit is its contents.
  *
  * @param pieces what the slip names
  * @param toFit what the unit still waits for
- * @example cameFor([{ number: "BUSH", qty: 10 }], new Map(), [{ number: "BUSH", qty: 2 }]) // 2 to fit, 8 spare
+ * @example cameFor([{ number: "BUSH", qty: 10 }], new Map(), [{ number: "BUSH", qty: 2 }]) // 2 to fit, 8
+ *   spare
  */
 export function cameFor(
   pieces: readonly { readonly number: string; readonly qty: number }[],
@@ -32,7 +34,9 @@ export function cameFor(
   toFit: readonly ToFit[],
 ): Came[] {
   const came = new Map<string, number>();
-  for (const p of pieces) for (const c of kits.get(p.number) ?? [{ number: p.number, qty: 1 }]) came.set(c.number, (came.get(c.number) ?? 0) + c.qty * p.qty);
+  for (const p of pieces)
+    for (const c of kits.get(p.number) ?? [{ number: p.number, qty: 1 }])
+      came.set(c.number, (came.get(c.number) ?? 0) + c.qty * p.qty);
   const out: Came[] = [];
   for (const [number, qty] of came) {
     let left = qty;
@@ -47,7 +51,10 @@ export function cameFor(
 }
 
 /** What the unit still waits for: what is to go in, less what came and was not sent back. */
-export function stillWanted(toFit: readonly ToFit[], here: readonly { readonly number: string; readonly qty: number; readonly part?: string }[]): ToFit[] {
+export function stillWanted(
+  toFit: readonly ToFit[],
+  here: readonly { readonly number: string; readonly qty: number; readonly part?: string }[],
+): ToFit[] {
   const have = here.map((h) => ({ ...h }));
   return toFit.flatMap((f) => {
     let open = f.qty;
@@ -61,10 +68,18 @@ export function stillWanted(toFit: readonly ToFit[], here: readonly { readonly n
   });
 }
 
-/** What has not come yet: nothing of it lies here, accepted or to be compared. What was sent back, or went to stock, is not here for the unit. */
+/**
+ * What has not come yet: nothing of it lies here, accepted or to be compared. What was sent back, or went to
+ * stock, is not here for the unit.
+ */
 export const notHereYet = (
   toFit: readonly ToFit[],
-  arrivals: readonly { readonly number: string; readonly qty: number; readonly part?: string; readonly decision?: string }[],
+  arrivals: readonly {
+    readonly number: string;
+    readonly qty: number;
+    readonly part?: string;
+    readonly decision?: string;
+  }[],
 ): ToFit[] =>
   stillWanted(
     toFit,

@@ -55,10 +55,22 @@ export const basketInput = z.strictObject({
     )
     .max(5000),
   kits: z.array(z.strictObject({ number: id, contains: z.array(pieces).min(1) })).default([]),
-  suppliers: z.array(z.strictObject({ name: id, shipping: money.default(0), freeFrom: money.optional(), minimumOrder: money.default(0) })).default([]),
+  suppliers: z
+    .array(
+      z.strictObject({
+        name: id,
+        shipping: money.default(0),
+        freeFrom: money.optional(),
+        minimumOrder: money.default(0),
+      }),
+    )
+    .default([]),
   /** what the shop has already, and what the customer pays for one of it */
   shelf: z.array(z.strictObject({ ...pieces.shape, price: money.default(0) })).default([]),
-  /** what the customer pays on top of what is bought; with the shelf's prices it counts for the limit, not for the cost */
+  /**
+   * what the customer pays on top of what is bought; with the shelf's prices it counts for the limit, not for
+   * the cost
+   */
   markupPercent: z.number().min(0).max(1000).default(0),
   aim: z.enum(["least cost", "soonest", "soonest within limit"]).default("least cost"),
   limit: money.optional(),
@@ -73,12 +85,16 @@ export type BasketOffer = BasketInput["offers"][number];
 export const cents = (x: number): number => Math.round(x * 100);
 
 /**
- * A wheel of 41 teeth that is no more to be had: the one of 43 needs another pinion and two longer pins, and the old pinion must go. The kit costs more than the wheel
+ * A wheel of 41 teeth that is no more to be had: the one of 43 needs another pinion and two longer pins, and
+ * the old pinion must go. The kit costs more than the wheel
  * and comes later, and is the cheapest all the same.
  */
 export const EXAMPLE_BASKET: z.input<typeof basketInput> = {
   needs: [
-    { id: "second-stage wheel", options: [{ part: "W-41" }, { part: "W-43", with: [{ part: "PIN-3", qty: 2 }], without: ["P-11"] }] },
+    {
+      id: "second-stage wheel",
+      options: [{ part: "W-41" }, { part: "W-43", with: [{ part: "PIN-3", qty: 2 }], without: ["P-11"] }],
+    },
     {
       id: "motor pinion",
       options: [
@@ -93,7 +109,12 @@ export const EXAMPLE_BASKET: z.input<typeof basketInput> = {
     { id: "pins", supplier: "Canal Parts", part: "PIN-3", price: 1.1, pack: 10, leadDays: 3 },
     { id: "kit", supplier: "North Depot", part: "KIT-43", price: 24, leadDays: 4 },
   ],
-  kits: [{ number: "KIT-43", contains: [{ part: "W-43" }, { part: "P-13" }, { part: "PIN-3", qty: 2 }, { part: "SEAL-8" }] }],
+  kits: [
+    {
+      number: "KIT-43",
+      contains: [{ part: "W-43" }, { part: "P-13" }, { part: "PIN-3", qty: 2 }, { part: "SEAL-8" }],
+    },
+  ],
   suppliers: [
     { name: "North Depot", shipping: 6 },
     { name: "Canal Parts", shipping: 4.5 },
@@ -105,7 +126,8 @@ export function piecesIn(input: BasketInput): (offer: BasketOffer) => ReadonlyMa
   const kits = new Map(input.kits.map((k) => [k.number, k.contains]));
   return (offer) => {
     const out = new Map<string, number>();
-    for (const { part, qty } of kits.get(offer.part) ?? [{ part: offer.part, qty: 1 }]) out.set(part, (out.get(part) ?? 0) + qty * offer.pack);
+    for (const { part, qty } of kits.get(offer.part) ?? [{ part: offer.part, qty: 1 }])
+      out.set(part, (out.get(part) ?? 0) + qty * offer.pack);
     return out;
   };
 }

@@ -1,6 +1,12 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import type { PartVerdict } from "../candidates/verdict";
-import { type CataloguePart, type CataloguePartInput, cataloguePart, type SupplierOffer, supplierOffer } from "../catalogue/catalogue-part";
+import {
+  type CataloguePart,
+  type CataloguePartInput,
+  cataloguePart,
+  type SupplierOffer,
+  supplierOffer,
+} from "../catalogue/catalogue-part";
 import { cheapestBasket } from "./basket";
 import { basketGround, type Place } from "./basket-needs";
 import type { Solve } from "./linear-program";
@@ -18,17 +24,30 @@ const offer = (number: string, price: number, more: Partial<SupplierOffer> = {})
   supplierOffer.parse({ supplier: "North", number, price, leadDays: 2, ...more });
 
 const wheel41 = gear("W-41", 41);
-const wheel42 = gear("W-42", 42, { needsAlso: [{ number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }], incompatibleWith: [{ number: "P-9" }] });
+const wheel42 = gear("W-42", 42, {
+  needsAlso: [{ number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }],
+  incompatibleWith: [{ number: "P-9" }],
+});
 const [pinion9, pinion8] = [gear("P-9", 9), gear("P-8", 8)];
 const [pin, felt] = [other("PIN"), other("FELT")];
 const kit = cataloguePart.parse({
   number: "KIT",
   name: "kit",
   spec: { kind: "kit" },
-  contains: [{ number: "W-42" }, { number: "P-8" }, { number: "PIN", qty: 2 }, { number: "FELT" }, { number: "DOWEL-A", qty: 2, variant: "A" }],
+  contains: [
+    { number: "W-42" },
+    { number: "P-8" },
+    { number: "PIN", qty: 2 },
+    { number: "FELT" },
+    { number: "DOWEL-A", qty: 2, variant: "A" },
+  ],
 });
 const known = [wheel41, wheel42, pinion9, pinion8, pin, felt, kit];
-const place = (id: string, verdicts: readonly [CataloguePart, PartVerdict][], more: Partial<Place> = {}): Place => ({
+const place = (
+  id: string,
+  verdicts: readonly [CataloguePart, PartVerdict][],
+  more: Partial<Place> = {},
+): Place => ({
   id,
   name: id,
   candidates: verdicts.map(([part, verdict]) => ({ part, verdict, criteria: [] })),
@@ -43,8 +62,16 @@ const wheel = (more: Partial<Place> = {}): Place =>
     ],
     { mate: "pinion", ...more },
   );
-const pinion = (more: Partial<Place> = {}): Place => place("pinion", [[pinion9, "drop-in"]], { mate: "wheel", ...more });
-const singles = [offer("W-42", 17), offer("P-8", 21), offer("PIN", 3), offer("FELT", 4), offer("P-9", 5), offer("W-41", 12)];
+const pinion = (more: Partial<Place> = {}): Place =>
+  place("pinion", [[pinion9, "drop-in"]], { mate: "wheel", ...more });
+const singles = [
+  offer("W-42", 17),
+  offer("P-8", 21),
+  offer("PIN", 3),
+  offer("FELT", 4),
+  offer("P-9", 5),
+  offer("W-41", 12),
+];
 const buy = (
   places: readonly Place[],
   offers: readonly SupplierOffer[],
@@ -94,17 +121,30 @@ describe("the needs of a job", () => {
   });
   it("what lies in the drawer costs nothing and is here today", () => {
     const stocked = known.map((p) => ({ ...p, stock: 2 }));
-    const { basket } = buy([place("wheel", [[stocked[1] as CataloguePart, "with-companions"]])], [], [], stocked);
+    const { basket } = buy(
+      [place("wheel", [[stocked[1] as CataloguePart, "with-companions"]])],
+      [],
+      [],
+      stocked,
+    );
     expect(basket).toMatchObject({ cost: 0, days: 0 });
     expect(basket?.fromShelf.map((s) => s.part).sort()).toEqual(["FELT", "P-8", "PIN", "W-42"]);
   });
   it("the technician's own choice stands, and what contradicts it is said", () => {
-    expect(buy([wheel(), pinion({ chosen: pinion9 })], singles)).toMatchObject({ basket: null, says: expect.stringMatching(/do not go together/) });
+    expect(buy([wheel(), pinion({ chosen: pinion9 })], singles)).toMatchObject({
+      basket: null,
+      says: expect.stringMatching(/do not go together/),
+    });
     expect(buy([wheel({ chosen: wheel41 })], singles).basket?.choices[0]?.part).toBe("W-41");
   });
   it("a place that nothing fits for certain stays open, the rest is worked out", () => {
     const { open, basket } = buy(
-      [place("gasket", [[other("GK"), "possible"]]), place("belt", []), place("worm", [], { missing: "name it first" }), place("pin", [[pin, "drop-in"]])],
+      [
+        place("gasket", [[other("GK"), "possible"]]),
+        place("belt", []),
+        place("worm", [], { missing: "name it first" }),
+        place("pin", [[pin, "drop-in"]]),
+      ],
       singles,
     );
     expect(open.map((o) => [o.id, o.why])).toEqual([
@@ -116,7 +156,9 @@ describe("the needs of a job", () => {
   });
   it("of many that drop in, none is hidden: the cheapest offer is taken wherever it stands in the list, and what is not weighed is said", () => {
     const many = Array.from({ length: 60 }, (_, i) => other(`B-${i}`));
-    const offers = many.map((p, i) => offer(p.number, i === 57 ? 2 : 9 - i / 100, { supplier: i % 2 ? "North" : "South" }));
+    const offers = many.map((p, i) =>
+      offer(p.number, i === 57 ? 2 : 9 - i / 100, { supplier: i % 2 ? "North" : "South" }),
+    );
     const bearing = place(
       "bearing",
       many.map((p) => [p, "drop-in"]),
@@ -126,6 +168,8 @@ describe("the needs of a job", () => {
     expect(basketGround([bearing], many, offers, houses).cut).toEqual([]);
     // where each of them could lift an order over a limit, none can be left out
     const limits = houses.map((h) => ({ ...h, minimumOrder: 50 }));
-    expect(basketGround([bearing], many, offers, limits).cut).toEqual([{ id: "bearing", name: "bearing", of: 60, weighed: 40 }]);
+    expect(basketGround([bearing], many, offers, limits).cut).toEqual([
+      { id: "bearing", name: "bearing", of: 60, weighed: 40 },
+    ]);
   });
 });

@@ -22,30 +22,44 @@ export interface BasketGround {
   /** places that nothing fits for certain: they must be settled first */
   readonly open: readonly { readonly id: string; readonly name: string; readonly why: string }[];
   /** places into which more fits than is weighed */
-  readonly cut: readonly { readonly id: string; readonly name: string; readonly of: number; readonly weighed: number }[];
+  readonly cut: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly of: number;
+    readonly weighed: number;
+  }[];
 }
 
 type Option = BasketInput["needs"][number]["options"][number];
 
-/** So many of a place are weighed against each other, after those that another is as good as in all were left out. */
+/**
+ * So many of a place are weighed against each other, after those that another is as good as in all were left
+ * out.
+ */
 const MOST_OPTIONS = 40;
 
-export const offerId = (o: Pick<SupplierOffer, "supplier" | "number" | "pack">): string => `${o.supplier} · ${o.number}${o.pack > 1 ? ` · ${o.pack}` : ""}`;
+export const offerId = (o: Pick<SupplierOffer, "supplier" | "number" | "pack">): string =>
+  `${o.supplier} · ${o.number}${o.pack > 1 ? ` · ${o.pack}` : ""}`;
 
 /** What could go into each place: what was chosen, else everything that fits for certain. */
 function fitting(place: Place): readonly CataloguePart[] {
   if (place.chosen) return [place.chosen];
-  return place.candidates.filter((c) => c.verdict === "drop-in" || c.verdict === "with-companions" || c.verdict === "with-rework").map((c) => c.part);
+  return place.candidates
+    .filter((c) => c.verdict === "drop-in" || c.verdict === "with-companions" || c.verdict === "with-rework")
+    .map((c) => c.part);
 }
 
 /** Numbers that fit a place in the same way: one that drops in is never left out for one that wants work. */
 const alike = (place: Place): string[][] => {
   if (place.chosen) return [[place.chosen.number]];
-  return (["drop-in", "with-companions", "with-rework"] as const).map((v) => place.candidates.filter((c) => c.verdict === v).map((c) => c.part.number));
+  return (["drop-in", "with-companions", "with-rework"] as const).map((v) =>
+    place.candidates.filter((c) => c.verdict === v).map((c) => c.part.number),
+  );
 };
 
 /**
- * The needs of a job as `match basket` takes them: a need for each place, with what fits into it; companions that belong into another place become that place's choice, the rest is bought with it; what a part
+ * The needs of a job as `match basket` takes them: a need for each place, with what fits into it; companions
+ * that belong into another place become that place's choice, the rest is bought with it; what a part
  * is incompatible with stay out. Kits, offers and the drawer are those that hold anything of it.
  *
  * @param known every part that can come up: companions, what is in kits
@@ -62,7 +76,8 @@ export function basketGround(
   const options = new Map(
     places.map((p) => {
       const fit = fitting(p).filter((part) => !out.has(part.number));
-      if (fit.length > MOST_OPTIONS) left.push({ id: p.id, name: p.name, of: fit.length, weighed: MOST_OPTIONS });
+      if (fit.length > MOST_OPTIONS)
+        left.push({ id: p.id, name: p.name, of: fit.length, weighed: MOST_OPTIONS });
       return [p.id, fit.slice(0, MOST_OPTIONS)];
     }),
   );
@@ -76,7 +91,8 @@ export function basketGround(
         if (companion?.spec.kind === "gear" && there && !there.includes(companion)) there.push(companion);
       }
   const placed = new Map<string, string>();
-  for (const [place, list] of options) for (const p of list) if (!placed.has(p.number)) placed.set(p.number, place);
+  for (const [place, list] of options)
+    for (const p of list) if (!placed.has(p.number)) placed.set(p.number, place);
 
   const open: BasketGround["open"][number][] = [];
   const needs: BasketInput["needs"][number][] = [];
@@ -87,13 +103,24 @@ export function basketGround(
       open.push({
         id: place.id,
         name: place.name,
-        why: place.missing ?? (possible ? "something must be settled first, or choose one yourself" : "nothing in the catalogue fits"),
+        why:
+          place.missing ??
+          (possible
+            ? "something must be settled first, or choose one yourself"
+            : "nothing in the catalogue fits"),
       });
       continue;
     }
-    needs.push({ id: place.id, says: place.name, qty: 1, options: list.map((p) => optionOf(place.id, p, options, placed)) });
+    needs.push({
+      id: place.id,
+      says: place.name,
+      qty: 1,
+      options: list.map((p) => optionOf(place.id, p, options, placed)),
+    });
   }
-  const wanted = new Set(needs.flatMap((n) => n.options.flatMap((o) => [o.part, ...o.with.map((w) => w.part)])));
+  const wanted = new Set(
+    needs.flatMap((n) => n.options.flatMap((o) => [o.part, ...o.with.map((w) => w.part)])),
+  );
   const kits = known.filter((k) => k.contains.some((c) => wanted.has(c.number)));
   const sold = new Set([...wanted, ...kits.map((k) => k.number)]);
   return {
@@ -113,8 +140,16 @@ export function basketGround(
           minPacks: o.minPacks,
           leadDays: o.leadDays,
         })),
-      kits: kits.map((k) => ({ number: k.number, contains: k.contains.map((c) => ({ part: c.number, qty: c.qty })) })),
-      suppliers: suppliers.map((s) => ({ name: s.name, shipping: s.shipping, freeFrom: s.freeFrom, minimumOrder: s.minimumOrder })),
+      kits: kits.map((k) => ({
+        number: k.number,
+        contains: k.contains.map((c) => ({ part: c.number, qty: c.qty })),
+      })),
+      suppliers: suppliers.map((s) => ({
+        name: s.name,
+        shipping: s.shipping,
+        freeFrom: s.freeFrom,
+        minimumOrder: s.minimumOrder,
+      })),
       shelf: [...wanted].flatMap((n) => {
         const stock = parts.get(n)?.stock ?? 0;
         return stock > 0 ? [{ part: n, qty: stock, price: parts.get(n)?.price ?? 0 }] : [];
@@ -123,7 +158,12 @@ export function basketGround(
   };
 }
 
-function optionOf(place: string, part: CataloguePart, options: ReadonlyMap<string, readonly CataloguePart[]>, placed: ReadonlyMap<string, string>): Option {
+function optionOf(
+  place: string,
+  part: CataloguePart,
+  options: ReadonlyMap<string, readonly CataloguePart[]>,
+  placed: ReadonlyMap<string, string>,
+): Option {
   const without = new Set(part.incompatibleWith.map((s) => s.number));
   const bought: Option["with"][number][] = [];
   for (const n of part.needsAlso) {
@@ -131,7 +171,8 @@ function optionOf(place: string, part: CataloguePart, options: ReadonlyMap<strin
     if (elsewhere === undefined || elsewhere === place) bought.push({ part: n.number, qty: n.qty });
     else {
       // the other place takes exactly this one; more than one of it is bought besides
-      for (const other of options.get(elsewhere) ?? []) if (other.number !== n.number) without.add(other.number);
+      for (const other of options.get(elsewhere) ?? [])
+        if (other.number !== n.number) without.add(other.number);
       if (n.qty > 1) bought.push({ part: n.number, qty: n.qty - 1 });
     }
   }

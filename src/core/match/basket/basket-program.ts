@@ -1,7 +1,10 @@
 import { type BasketInput, cents, piecesIn } from "./basket-input";
 import type { Law, Program, Unknown } from "./linear-program";
 
-/** Names of the unknowns: is this option chosen; how many packs; how many from the shelf; is the offer used; is there a parcel; is its shipping free. */
+/**
+ * Names of the unknowns: is this option chosen; how many packs; how many from the shelf; is the offer used;
+ * is there a parcel; is its shipping free.
+ */
 export const choiceName = (need: number, option: number): string => `y${need}_${option}`;
 export const packsName = (offer: number): string => `x${offer}`;
 /** more packs than are put to use: for the order's sake */
@@ -26,7 +29,10 @@ export interface BasketBounds {
 type Supplier = BasketInput["suppliers"][number];
 type Term = readonly [factor: number, name: string];
 
-/** A program while it is written. `balance` has, for every part that anything here needs, what comes in less what goes out. */
+/**
+ * A program while it is written. `balance` has, for every part that anything here needs, what comes in less
+ * what goes out.
+ */
 class Draft {
   readonly goal: Term[] = [];
   readonly unknowns: Unknown[] = [];
@@ -54,13 +60,17 @@ class Draft {
 
 /** One option for every need, and no two that do not go together. */
 function needs(d: Draft, input: BasketInput): void {
-  const options = input.needs.flatMap((need, n) => need.options.map((o, i) => ({ ...o, n, name: choiceName(n, i), qty: need.qty })));
-  for (const [n, need] of input.needs.entries()) d.laws.push({ terms: need.options.map((_, i) => [1, choiceName(n, i)]), is: "=", value: 1 });
+  const options = input.needs.flatMap((need, n) =>
+    need.options.map((o, i) => ({ ...o, n, name: choiceName(n, i), qty: need.qty })),
+  );
+  for (const [n, need] of input.needs.entries())
+    d.laws.push({ terms: need.options.map((_, i) => [1, choiceName(n, i)]), is: "=", value: 1 });
   for (const o of options) {
     d.unknown(o.name, 1);
     if (!o.keep) d.takes(o.part, o.qty, o.name);
     for (const w of o.with) d.takes(w.part, w.qty * o.qty, o.name);
-    for (const other of options) if (other.n !== o.n && o.without.includes(other.part)) d.atMost(1, [1, o.name], [1, other.name]);
+    for (const other of options)
+      if (other.n !== o.n && o.without.includes(other.part)) d.atMost(1, [1, o.name], [1, other.name]);
   }
 }
 
@@ -71,7 +81,8 @@ function demand(input: BasketInput): ReadonlyMap<string, number> {
     const max = new Map<string, number>();
     for (const o of options) {
       const takes = new Map<string, number>();
-      for (const t of [...(o.keep ? [] : [{ part: o.part, qty: 1 }]), ...o.with]) takes.set(t.part, (takes.get(t.part) ?? 0) + t.qty * qty);
+      for (const t of [...(o.keep ? [] : [{ part: o.part, qty: 1 }]), ...o.with])
+        takes.set(t.part, (takes.get(t.part) ?? 0) + t.qty * qty);
       for (const [part, n] of takes) max.set(part, Math.max(max.get(part) ?? 0, n));
     }
     for (const [part, n] of max) all.set(part, (all.get(part) ?? 0) + n);
@@ -80,10 +91,16 @@ function demand(input: BasketInput): ReadonlyMap<string, number> {
 }
 
 /**
- * Packs of every offer that comes in time: as many as can be put to use, and extra ones where the supplier has a minimum order or ships free from an amount
+ * Packs of every offer that comes in time: as many as can be put to use, and extra ones where the supplier
+ * has a minimum order or ships free from an amount
  * on. The narrower these bounds, the shorter the proof.
  */
-function offers(d: Draft, input: BasketInput, suppliers: readonly Supplier[], { by, without }: BasketBounds): void {
+function offers(
+  d: Draft,
+  input: BasketInput,
+  suppliers: readonly Supplier[],
+  { by, without }: BasketBounds,
+): void {
   const pieces = piecesIn(input);
   const wanted = demand(input);
   for (const [k, o] of input.offers.entries()) {
@@ -94,8 +111,15 @@ function offers(d: Draft, input: BasketInput, suppliers: readonly Supplier[], { 
     const holds = [...pieces(o)];
     const useful = Math.max(0, ...holds.map(([part, qty]) => Math.ceil((wanted.get(part) ?? 0) / qty)));
     const max = Math.min(stock, Math.max(useful, o.minPacks));
-    // as many as fill a minimum order by themselves; beyond that none that costs more than the shipping it saves
-    const extra = o.price > 0 ? Math.min(stock, Math.ceil(minimumOrder / o.price) + (freeFrom === undefined ? 0 : Math.floor(shipping / o.price))) : 0;
+    // as many as fill a minimum order by themselves; beyond that none that costs more than the shipping it
+    // saves
+    const extra =
+      o.price > 0
+        ? Math.min(
+            stock,
+            Math.ceil(minimumOrder / o.price) + (freeFrom === undefined ? 0 : Math.floor(shipping / o.price)),
+          )
+        : 0;
     const bought: Term[] = [[1, packsName(k)]];
     d.unknown(packsName(k), max, cents(o.price));
     // "is it used" is asked only where it matters: fewer questions, a quicker answer
@@ -117,12 +141,19 @@ function offers(d: Draft, input: BasketInput, suppliers: readonly Supplier[], { 
   }
 }
 
-/** A parcel from every supplier that is bought from, its minimum order met, its shipping free from an amount on. */
+/**
+ * A parcel from every supplier that is bought from, its minimum order met, its shipping free from an amount
+ * on.
+ */
 function parcels(d: Draft, input: BasketInput, suppliers: readonly Supplier[]): void {
   const had = new Set(d.unknowns.map((u) => u.name));
   for (const [s, supplier] of suppliers.entries()) {
     const sum = input.offers.flatMap((o, k) =>
-      o.supplier === supplier.name ? [packsName(k), extraName(k)].filter((name) => had.has(name)).map((name): Term => [cents(o.price), name]) : [],
+      o.supplier === supplier.name
+        ? [packsName(k), extraName(k)]
+            .filter((name) => had.has(name))
+            .map((name): Term => [cents(o.price), name])
+        : [],
     );
     d.unknown(parcelName(s), 1, cents(supplier.shipping));
     if (supplier.minimumOrder > 0) d.atLeast(0, ...sum, [-cents(supplier.minimumOrder), parcelName(s)]);
@@ -133,21 +164,32 @@ function parcels(d: Draft, input: BasketInput, suppliers: readonly Supplier[]): 
   }
 }
 
-/** What the customer pays for a set: what is bought with the mark-up, the parcels as they are, the shelf at its own prices. */
+/**
+ * What the customer pays for a set: what is bought with the mark-up, the parcels as they are, the shelf at
+ * its own prices.
+ */
 function paid(d: Draft, input: BasketInput): Term[] {
   const goods = (name: string): boolean => name.startsWith("x") || name.startsWith("e");
   const known = new Set(d.unknowns.map((u) => u.name));
   return [
-    ...d.goal.map(([factor, name]): Term => [goods(name) ? factor * (1 + input.markupPercent / 100) : factor, name]),
-    ...input.shelf.flatMap((s, i): Term[] => (s.price && known.has(shelfName(i)) ? [[cents(s.price), shelfName(i)]] : [])),
+    ...d.goal.map(
+      ([factor, name]): Term => [goods(name) ? factor * (1 + input.markupPercent / 100) : factor, name],
+    ),
+    ...input.shelf.flatMap((s, i): Term[] =>
+      s.price && known.has(shelfName(i)) ? [[cents(s.price), shelfName(i)]] : [],
+    ),
   ];
 }
 
-/** The choice of a basket as an integer program, in cents: of every part at least as many pieces come in as the chosen options take. */
+/**
+ * The choice of a basket as an integer program, in cents: of every part at least as many pieces come in as
+ * the chosen options take.
+ */
 export function basketProgram(input: BasketInput, bounds: BasketBounds): Program {
   const d = new Draft();
   const suppliers = [...new Set(input.offers.map((o) => o.supplier))].map(
-    (name): Supplier => input.suppliers.find((s) => s.name === name) ?? { name, shipping: 0, minimumOrder: 0 },
+    (name): Supplier =>
+      input.suppliers.find((s) => s.name === name) ?? { name, shipping: 0, minimumOrder: 0 },
   );
   needs(d, input);
   offers(d, input, suppliers, bounds);

@@ -31,7 +31,10 @@ export interface BasketAnswer {
   readonly runnersUp: readonly (Basket & { readonly why: string })[];
   /** why there is none */
   readonly says?: string;
-  /** it comes from a search that was not finished: a complete set may cost so much less and no more, or be had sooner */
+  /**
+   * it comes from a search that was not finished: a complete set may cost so much less and no more, or be had
+   * sooner
+   */
   readonly upTo?: number;
 }
 
@@ -41,7 +44,10 @@ const SOON = 2;
 /** Sets of offers (their places in the input), of each of which one at least is left out. */
 type Without = readonly (readonly number[])[];
 
-/** An answer with the solver's own numbers for its basket, by which `provenBasket` makes the same one again without a search. */
+/**
+ * An answer with the solver's own numbers for its basket, by which `provenBasket` makes the same one again
+ * without a search.
+ */
 export interface FoundBasket {
   readonly answer: BasketAnswer;
   readonly found: BasketNumbers;
@@ -54,16 +60,25 @@ export type BasketNumbers = Readonly<z.infer<typeof basketNumbers>>;
 export const cheapestBasket = (raw: unknown, solve: Solve): BasketAnswer => findBasket(raw, solve).answer;
 
 /**
- * The set of offers and kits that meets every need, with everything that must come with what is chosen and nothing that does not go with it: at the least
- * cost (among those the soonest), the soonest (among those the cheapest), or the soonest that costs no more than the limit. A proven optimum (integer
- * program); shipping, free shipping from an amount on, minimum orders, packs, stock and the shop's own shelf count.
+ * The set of offers and kits that meets every need, with everything that must come with what is chosen and
+ * nothing that does not go with it: at the least
+ * cost (among those the soonest), the soonest (among those the cheapest), or the soonest that costs no more
+ * than the limit. A proven optimum (integer
+ * program); shipping, free shipping from an amount on, minimum orders, packs, stock and the shop's own shelf
+ * count.
  *
  * @param solve see `solver()`
  * @param tell is told what is looked for before each search: the whole may take seconds
- * @param soFar is given what the first search comes to, and what it has after two seconds if it takes longer: a complete set, if not the soonest
+ * @param soFar is given what the first search comes to, and what it has after two seconds if it takes longer:
+ *   a complete set, if not the soonest
  * @throws Fault where the input contradicts itself
  */
-export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => void = () => undefined, soFar?: (found: FoundBasket) => void): FoundBasket {
+export function findBasket(
+  raw: unknown,
+  solve: Solve,
+  tell: (says: string) => void = () => undefined,
+  soFar?: (found: FoundBasket) => void,
+): FoundBasket {
   const input = readWith(basketInput, raw);
   check(input);
   const days = [...new Set([0, ...input.offers.map((o) => o.leadDays)])].sort((a, b) => a - b);
@@ -71,7 +86,10 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
   const none = Number.POSITIVE_INFINITY;
   const numbers = new Map<Basket, BasketNumbers>();
   let waiting = soFar;
-  /** The first search is stopped after a while for what it has by then, and begins anew; the ones after it have a proven set behind them. */
+  /**
+   * The first search is stopped after a while for what it has by then, and begins anew; the ones after it
+   * have a proven set behind them.
+   */
   const solved = (program: Program): ReturnType<Solve> => {
     const tellSoFar = waiting;
     waiting = undefined;
@@ -105,7 +123,11 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
     return basket;
   };
   /** the first day by which it can be done at no more than `most`, and the cheapest way then */
-  const soonest = (max: number, without: Without, { known, limit = none }: { known?: Basket; limit?: number } = {}): Basket | null => {
+  const soonest = (
+    max: number,
+    without: Without,
+    { known, limit = none }: { known?: Basket; limit?: number } = {},
+  ): Basket | null => {
     const fine = (day: number): Basket | null => within(day, without, max, limit);
     let best = known ?? fine(last);
     let [from, to] = [0, best ? days.indexOf(best.days) : 0];
@@ -125,13 +147,21 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
   };
   const best = (without: Without): Basket | null => {
     if (input.aim === "soonest") return soonest(none, without);
-    if (input.aim === "soonest within limit") return soonest(none, without, { limit: cents(input.limit as number) });
+    if (input.aim === "soonest within limit")
+      return soonest(none, without, { limit: cents(input.limit as number) });
     const cheapest = within(last, without);
     return cheapest && soonest(cents(cheapest.cost), without, { known: cheapest });
   };
   const first = best([]);
   if (!first)
-    return { answer: { basket: null, runnersUp: [], says: whyNone(input, input.aim === "soonest within limit" ? within(last, []) : null) }, found: {} };
+    return {
+      answer: {
+        basket: null,
+        runnersUp: [],
+        says: whyNone(input, input.aim === "soonest within limit" ? within(last, []) : null),
+      },
+      found: {},
+    };
   const runnersUp: BasketAnswer["runnersUp"][number][] = [];
   const others: number[][] = [];
   for (let before = first; runnersUp.length < input.runnersUp; ) {
@@ -147,7 +177,8 @@ export function findBasket(raw: unknown, solve: Solve, tell: (says: string) => v
 }
 
 /**
- * A basket out of numbers that were found elsewhere, if they keep every law of the program as it is now: complete, consistent, in stock, within minimum orders. Whether it is the cheapest is not looked at.
+ * A basket out of numbers that were found elsewhere, if they keep every law of the program as it is now:
+ * complete, consistent, in stock, within minimum orders. Whether it is the cheapest is not looked at.
  *
  * Throws a Fault where a law does not hold: the offers, or what is needed, are not what they were.
  */
@@ -158,7 +189,8 @@ export function provenBasket(raw: unknown, found: BasketNumbers): Basket {
   const program = basketProgram(input, { by: none, without: [], max: none, limit: none });
   const known = new Map(program.unknowns.map((u) => [u.name, u.max]));
   const counted = Object.entries(found).every(([name, n]) => n <= (known.get(name) ?? 0));
-  if (!counted || !holds(program, (name) => found[name] ?? 0)) throw new Fault("basket", "what is offered or needed has changed: look at the basket again");
+  if (!counted || !holds(program, (name) => found[name] ?? 0))
+    throw new Fault("basket", "what is offered or needed has changed: look at the basket again");
   return basketOf(input, new Map(Object.entries(found)));
 }
 
@@ -175,13 +207,16 @@ function check(input: BasketInput): void {
   twice(input.offers.map((o) => o.id), "offers"); // biome-ignore format: one line each
   twice(input.kits.map((k) => k.number), "kits"); // biome-ignore format: one line each
   twice(input.suppliers.map((s) => s.name), "suppliers"); // biome-ignore format: one line each
-  if (input.aim === "soonest within limit" && input.limit === undefined) throw new Fault("limit", "is missing: within which limit?");
+  if (input.aim === "soonest within limit" && input.limit === undefined)
+    throw new Fault("limit", "is missing: within which limit?");
 }
 
 /** A basket out of the solver's numbers; money is added up here, in cents. */
 function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Basket {
   const pieces = piecesIn(input);
-  const bought = input.offers.map((offer, k) => ({ offer, packs: (found.get(packsName(k)) ?? 0) + (found.get(extraName(k)) ?? 0) })).filter((l) => l.packs > 0);
+  const bought = input.offers
+    .map((offer, k) => ({ offer, packs: (found.get(packsName(k)) ?? 0) + (found.get(extraName(k)) ?? 0) }))
+    .filter((l) => l.packs > 0);
   const choices = input.needs.map((need, n) => {
     const o = need.options.find((_, i) => found.get(choiceName(n, i)) === 1) as (typeof need.options)[number];
     return { need, option: o };
@@ -195,15 +230,25 @@ function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Baske
   for (const { offer, packs } of bought) for (const [part, qty] of pieces(offer)) add(part, qty * packs);
   // what is taken off the shelf costs the program nothing; no more of it is taken than is lacking
   const fromShelf = input.shelf
-    .map((s, i) => ({ part: s.part, qty: Math.min(found.get(shelfName(i)) ?? 0, Math.max(0, -(open.get(s.part) ?? 0))) }))
+    .map((s, i) => ({
+      part: s.part,
+      qty: Math.min(found.get(shelfName(i)) ?? 0, Math.max(0, -(open.get(s.part) ?? 0))),
+    }))
     .filter((s) => s.qty > 0);
   for (const s of fromShelf) add(s.part, s.qty);
   const shipping = suppliersOf(bought.map((l) => l.offer)).map((name) => {
     const s = input.suppliers.find((x) => x.name === name);
-    const sum = bought.filter((l) => l.offer.supplier === name).reduce((t, l) => t + l.packs * cents(l.offer.price), 0);
-    return { supplier: name, cost: !s || (s.freeFrom !== undefined && sum >= cents(s.freeFrom)) ? 0 : s.shipping };
+    const sum = bought
+      .filter((l) => l.offer.supplier === name)
+      .reduce((t, l) => t + l.packs * cents(l.offer.price), 0);
+    return {
+      supplier: name,
+      cost: !s || (s.freeFrom !== undefined && sum >= cents(s.freeFrom)) ? 0 : s.shipping,
+    };
   });
-  const sum = bought.reduce((t, l) => t + l.packs * cents(l.offer.price), 0) + shipping.reduce((t, s) => t + cents(s.cost), 0);
+  const sum =
+    bought.reduce((t, l) => t + l.packs * cents(l.offer.price), 0) +
+    shipping.reduce((t, s) => t + cents(s.cost), 0);
   return {
     cost: sum / 100,
     days: Math.max(0, ...bought.map((l) => l.offer.leadDays)),
@@ -221,12 +266,16 @@ function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Baske
     leftOver: [...open].filter(([, qty]) => qty > 0).map(([part, qty]) => ({ part, qty })),
   };
 }
-const suppliersOf = (offers: readonly BasketOffer[]): string[] => [...new Set(offers.map((o) => o.supplier))].sort();
+const suppliersOf = (offers: readonly BasketOffer[]): string[] =>
+  [...new Set(offers.map((o) => o.supplier))].sort();
 
 /** What the customer pays for a basket, before tax. */
 function paidFor(input: BasketInput, b: Basket): number {
   const goods = b.lines.reduce((t, l) => t + cents(l.price), 0) * (1 + input.markupPercent / 100);
-  const drawer = b.fromShelf.reduce((t, f) => t + f.qty * cents(input.shelf.find((s) => s.part === f.part)?.price ?? 0), 0);
+  const drawer = b.fromShelf.reduce(
+    (t, f) => t + f.qty * cents(input.shelf.find((s) => s.part === f.part)?.price ?? 0),
+    0,
+  );
   return (Math.round(goods) + b.shipping.reduce((t, s) => t + cents(s.cost), 0) + drawer) / 100;
 }
 
@@ -237,11 +286,16 @@ function whyNone(input: BasketInput, atAnyPrice: Basket | null): string {
   const pieces = piecesIn(input);
   const had = new Set([
     ...input.shelf.map((s) => s.part),
-    ...input.offers.filter((o) => o.stock === undefined || o.stock >= o.minPacks).flatMap((o) => [...pieces(o).keys()]),
+    ...input.offers
+      .filter((o) => o.stock === undefined || o.stock >= o.minPacks)
+      .flatMap((o) => [...pieces(o).keys()]),
   ]);
   for (const need of input.needs) {
-    const lacks = need.options.map((o) => [...(o.keep ? [] : [o.part]), ...o.with.map((w) => w.part)].filter((p) => !had.has(p)));
-    if (lacks.every((l) => l.length)) return `Nobody offers what "${need.says ?? need.id}" needs: ${[...new Set(lacks.flat())].join(", ")}.`;
+    const lacks = need.options.map((o) =>
+      [...(o.keep ? [] : [o.part]), ...o.with.map((w) => w.part)].filter((p) => !had.has(p)),
+    );
+    if (lacks.every((l) => l.length))
+      return `Nobody offers what "${need.says ?? need.id}" needs: ${[...new Set(lacks.flat())].join(", ")}.`;
   }
   return "Each part is available, but no set is complete: what is left in stock, the minimum orders, or parts that do not go together stand in the way.";
 }
@@ -250,13 +304,25 @@ function whyItLoses({ needs, currency }: BasketInput, best: Basket, next: Basket
   const dearer = (cents(next.cost) - cents(best.cost)) / 100;
   const time = next.days - best.days;
   const says = [
-    dearer > 0 ? `${money(dearer, currency)} dearer` : dearer < 0 ? `${money(-dearer, currency)} cheaper` : "the same cost",
-    time > 0 ? `${time} day${time === 1 ? "" : "s"} later` : time < 0 ? `${-time} day${time === -1 ? "" : "s"} sooner` : "the same day",
+    dearer > 0
+      ? `${money(dearer, currency)} dearer`
+      : dearer < 0
+        ? `${money(-dearer, currency)} cheaper`
+        : "the same cost",
+    time > 0
+      ? `${time} day${time === 1 ? "" : "s"} later`
+      : time < 0
+        ? `${-time} day${time === -1 ? "" : "s"} sooner`
+        : "the same day",
   ];
   const parcels = next.shipping.length - best.shipping.length;
   if (parcels > 0) says.push(`${next.shipping.length} parcels instead of ${best.shipping.length}`);
-  const other = next.choices.filter((c, i) => c.part !== best.choices[i]?.part || c.keep !== best.choices[i]?.keep);
+  const other = next.choices.filter(
+    (c, i) => c.part !== best.choices[i]?.part || c.keep !== best.choices[i]?.keep,
+  );
   if (other.length)
-    says.push(`with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} as the ${needs.find((n) => n.id === c.need)?.says ?? c.need}`).join(", ")}`);
+    says.push(
+      `with ${other.map((c) => `${c.part}${c.keep ? " kept" : ""} as the ${needs.find((n) => n.id === c.need)?.says ?? c.need}`).join(", ")}`,
+    );
   return says.join(", ");
 }

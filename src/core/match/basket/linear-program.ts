@@ -34,7 +34,10 @@ export const holds = ({ laws }: Program, value: (name: string) => number): boole
  */
 export type Solve = (program: Program, seconds?: number) => ReadonlyMap<string, number> | null;
 
-/** The time was up before anything was proven: the best values until then, if there were any, and what the goal cannot be less than. */
+/**
+ * The time was up before anything was proven: the best values until then, if there were any, and what the
+ * goal cannot be less than.
+ */
 export class TimeUp extends Error {
   constructor(
     readonly values: ReadonlyMap<string, number> | null,
@@ -45,7 +48,9 @@ export class TimeUp extends Error {
 }
 
 const line = (terms: Terms): string => {
-  const words = terms.filter(([k]) => k !== 0).map(([k, name]) => `${k < 0 ? "-" : "+"} ${Math.abs(k)} ${name}`);
+  const words = terms
+    .filter(([k]) => k !== 0)
+    .map(([k, name]) => `${k < 0 ? "-" : "+"} ${Math.abs(k)} ${name}`);
   // readers of the format stop at long lines
   const rows: string[] = [];
   for (let i = 0; i < words.length; i += 12) rows.push(words.slice(i, i + 12).join(" "));
@@ -54,12 +59,19 @@ const line = (terms: Terms): string => {
 
 /**
  * A program in the CPLEX LP text format, which every solver reads.
- * @param numbers whether the unknowns are whole numbers, or may be fractions (then the least is a bound for that of whole ones)
- * @example programText({ goal: [[3, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{ name: "x", max: 5 }] })
+ * @param numbers whether the unknowns are whole numbers, or may be fractions (then the least is a bound for
+ *   that of whole ones)
+ * @example programText({ goal: [[3, "x"]], laws: [{ terms: [[1, "x"]], is: ">=", value: 2 }], unknowns: [{
+ *   name: "x", max: 5 }] })
  */
-export function programText({ goal, laws, unknowns }: Program, numbers: "whole" | "fractions" = "whole"): string {
+export function programText(
+  { goal, laws, unknowns }: Program,
+  numbers: "whole" | "fractions" = "whole",
+): string {
   const first = unknowns[0]?.name ?? "none";
-  const rows = laws.map(({ terms, is, value }, i) => ` c${i}: ${line(terms) || `+ 0 ${first}`} ${is} ${value}`);
+  const rows = laws.map(
+    ({ terms, is, value }, i) => ` c${i}: ${line(terms) || `+ 0 ${first}`} ${is} ${value}`,
+  );
   return [
     "Minimize",
     ` goal: ${line(goal) || `+ 0 ${first}`}`,

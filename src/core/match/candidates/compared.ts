@@ -27,16 +27,24 @@ const BLUNT = 3;
 const round = (x: number): string => String(Number(x.toFixed(3)));
 
 /**
- * A measured figure against an offered one. Within the tolerance it is the same; beyond it, but within two spreads of it, the reading cannot tell: possible, with what to measure; else it
- * differs. A reading too blunt to tell neighbours apart does not say "the same" either. What was not measured, or is not told, is to be settled.
+ * A measured figure against an offered one. Within the tolerance it is the same; beyond it, but within two
+ * spreads of it, the reading cannot tell: possible, with what to measure; else it
+ * differs. A reading too blunt to tell neighbours apart does not say "the same" either. What was not
+ * measured, or is not told, is to be settled.
  *
  * @param wanted as measured; a bare number has the instrument's spread
  */
-export function compared(wanted: MeasuredInput | undefined, offered: number | undefined, how: Comparison): Criterion {
+export function compared(
+  wanted: MeasuredInput | undefined,
+  offered: number | undefined,
+  how: Comparison,
+): Criterion {
   const unit = how.unit === undefined || how.unit === "" ? "" : how.unit === "°" ? "°" : ` ${how.unit}`;
   const reading: Measured | undefined = wanted === undefined ? undefined : measured(wanted, how.instrumentU);
   const shown =
-    reading === undefined ? "not measured" : `${round(reading.value)}${unit}${typeof wanted === "object" ? ` ±\u00a0${round(SPREADS * reading.u)}` : ""}`;
+    reading === undefined
+      ? "not measured"
+      : `${round(reading.value)}${unit}${typeof wanted === "object" ? ` ±\u00a0${round(SPREADS * reading.u)}` : ""}`;
   const said = (verdict: CriterionVerdict, says: string): Criterion =>
     criterion(
       how.name,
@@ -56,12 +64,19 @@ export function compared(wanted: MeasuredInput | undefined, offered: number | un
     return said("same", how.sameSays ?? "within tolerance");
   }
   if (off <= how.tolerance + slack && typeof wanted === "object")
-    return said("settle", `${round(off)}${unit} apart, within the spread of the reading: ${how.ask} again to settle it`);
+    return said(
+      "settle",
+      `${round(off)}${unit} apart, within the spread of the reading: ${how.ask} again to settle it`,
+    );
   return said(...how.otherwise(offered, reading.value));
 }
 
 /** Another material is never refused, but its consequence is said; null where one of the two is not known. */
-export function materialCriterion(wanted: string | undefined, offered: string | undefined, says: string): Criterion | null {
+export function materialCriterion(
+  wanted: string | undefined,
+  offered: string | undefined,
+  says: string,
+): Criterion | null {
   if (!wanted || !offered) return null;
   return criterion(
     "material",

@@ -12,16 +12,31 @@ import type { WantedGear } from "./wanted-gear";
 /**
  * A catalogue gear against the gear that is wanted, criterion by criterion.
  *
- * Form, teeth, module, pressure angle, helix, hand and shift decide whether it meshes at all (ISO 21771); of a worm its diameter, of a pulley its profile; see {@link meshCriteria} for tooth counts and centre distance. Face and bore can be made to fit: wider is faced off, a smaller bore
+ * Form, teeth, module, pressure angle, helix, hand and shift decide whether it meshes at all (ISO 21771); of
+ * a worm its diameter, of a pulley its profile; see {@link meshCriteria} for tooth counts and centre
+ * distance. Face and bore can be made to fit: wider is faced off, a smaller bore
  * reamed.
  *
  * @param companions the gears that are sold with it
  */
-export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: readonly CompanionGear[]): Criterion[] {
+export function gearVerdict(
+  wanted: WantedGear,
+  offered: GearSpec,
+  companions: readonly CompanionGear[],
+): Criterion[] {
   const out: Criterion[] = [];
   const form = wanted.form ?? (value(wanted.helixAngleDeg) ? "helical" : "spur");
   if (wanted.form && wanted.form !== gearForm(offered))
-    out.push(criterion("form", wanted.form, gearForm(offered), "exact", "no", `a ${gearForm(offered)} gear does not run where a ${wanted.form} one did`));
+    out.push(
+      criterion(
+        "form",
+        wanted.form,
+        gearForm(offered),
+        "exact",
+        "no",
+        `a ${gearForm(offered)} gear does not run where a ${wanted.form} one did`,
+      ),
+    );
   out.push(...meshCriteria(wanted, offered, companions));
   const belted = form === "pulley" || form === "sprocket";
   out.push(sizeCriterion(wanted, offered, belted));
@@ -30,10 +45,12 @@ export function gearVerdict(wanted: WantedGear, offered: GearSpec, companions: r
   else {
     if (!belted && form !== "bevel") out.push(helixCriterion(wanted, offered));
     if (form === "bevel") out.push(...bevelCriteria(wanted, offered));
-    else if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0) out.push(handCriterion(wanted.hand, offered.hand));
+    else if (value(wanted.helixAngleDeg) !== 0 || offered.helixAngleDeg !== 0)
+      out.push(handCriterion(wanted.hand, offered.hand));
     if (form === "spur" || form === "helical") out.push(shiftCriterion(wanted, offered));
   }
-  if (belted && (wanted.profile || offered.profile)) out.push(profileCriterion(wanted.profile, offered.profile));
+  if (belted && (wanted.profile || offered.profile))
+    out.push(profileCriterion(wanted.profile, offered.profile));
   out.push(faceCriterion(wanted, offered), boreCriterion(wanted, offered));
   if (wanted.boreForm || offered.boreForm) out.push(boreFormCriterion(wanted.boreForm, offered.boreForm));
   const material = toothMaterial(wanted.material, offered.material);
@@ -52,7 +69,10 @@ function sizeCriterion(wanted: WantedGear, offered: GearSpec, belted: boolean): 
     instrumentU: 0,
     ask: belted ? "measure the pitch over ten teeth" : "measure another span",
     sameSays: belted ? "the belt's teeth fall into its gaps" : "the teeth have the same size",
-    otherwise: () => ["no", belted ? "another pitch climbs out of the belt" : "teeth of another size ride up on each other"],
+    otherwise: () => [
+      "no",
+      belted ? "another pitch climbs out of the belt" : "teeth of another size ride up on each other",
+    ],
   });
 }
 
@@ -68,15 +88,22 @@ function pressureCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
   );
 }
 
-/** At the end of the face two helices may be apart by this much, mm: what crowning and give of the shafts take up. */
+/**
+ * At the end of the face two helices may be apart by this much, mm: what crowning and give of the shafts take
+ * up.
+ */
 const END_GAP_MM = 0.04;
 
-/** How far two helix angles may differ, degrees: b tan Δβ is what the flanks stand apart at the end of the face. A wide face allows less than a narrow one. */
+/**
+ * How far two helix angles may differ, degrees: b tan Δβ is what the flanks stand apart at the end of the
+ * face. A wide face allows less than a narrow one.
+ */
 const helixTolerance = (faceMm: number): number => Math.min(1, degrees(Math.atan(END_GAP_MM / faceMm)));
 const USUAL_FACE_MM = 8;
 
 function helixCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
-  const face = offered.faceWidthMm ?? (wanted.faceWidthMm === undefined ? USUAL_FACE_MM : value(wanted.faceWidthMm));
+  const face =
+    offered.faceWidthMm ?? (wanted.faceWidthMm === undefined ? USUAL_FACE_MM : value(wanted.faceWidthMm));
   return compared(wanted.helixAngleDeg, offered.helixAngleDeg, {
     name: "helix angle",
     unit: "°",
@@ -84,11 +111,17 @@ function helixCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
     instrumentU: 0.5,
     ask: "measure the helix",
     sameSays: "lies along the same line as its mate",
-    otherwise: (o, w) => ["no", `touches its mate only at a corner: ${round(face * Math.tan(radians(Math.abs(o - w))))} mm off at the end of its face`],
+    otherwise: (o, w) => [
+      "no",
+      `touches its mate only at a corner: ${round(face * Math.tan(radians(Math.abs(o - w))))} mm off at the end of its face`,
+    ],
   });
 }
 
-/** A tenth of a module of shift is two hundredths of a module in backlash's worth of tooth: less than that is the same gear. */
+/**
+ * A tenth of a module of shift is two hundredths of a module in backlash's worth of tooth: less than that is
+ * the same gear.
+ */
 const SHIFT_TOLERANCE = 0.05;
 
 function shiftCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
@@ -97,13 +130,22 @@ function shiftCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
     tolerance: SHIFT_TOLERANCE,
     instrumentU: SHIFT_TOLERANCE,
     ask: "measure its tip diameter and a span",
-    unknownSays: "ask the seller for its profile shift or its tip diameter: with another, the pair binds or knocks",
+    unknownSays:
+      "ask the seller for its profile shift or its tip diameter: with another, the pair binds or knocks",
     sameSays: "as tall and as thick as it was",
-    otherwise: (o, w) => ["no", o > w ? "its teeth are thicker: the pair binds on the old shafts" : "its teeth are thinner: the pair knocks on the old shafts"],
+    otherwise: (o, w) => [
+      "no",
+      o > w
+        ? "its teeth are thicker: the pair binds on the old shafts"
+        : "its teeth are thinner: the pair knocks on the old shafts",
+    ],
   });
 }
 
-/** A worm and its wheel are one pair: the lead follows from starts, module and diameter, so the diameter must be the same; both lean the same way. */
+/**
+ * A worm and its wheel are one pair: the lead follows from starts, module and diameter, so the diameter must
+ * be the same; both lean the same way.
+ */
 function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: GearSpec): Criterion[] {
   const diameter = compared(wanted.wormDiameterMm, offered.wormDiameterMm, {
     name: "worm diameter",
@@ -111,17 +153,24 @@ function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: 
     tolerance: 0.1,
     instrumentU: CALIPER_U_MM,
     ask: "measure the worm over its threads",
-    unknownSays: form === "worm" ? "ask the seller for its outside diameter" : "ask the seller for which worm it is cut: its diameter",
+    unknownSays:
+      form === "worm"
+        ? "ask the seller for its outside diameter"
+        : "ask the seller for which worm it is cut: its diameter",
     sameSays: "the threads lie at the same lead",
     otherwise: () => [
       "no",
-      form === "worm" ? "another diameter is another lead: it runs on the wheel's edges" : "cut for a worm of another diameter: it bears at its edges",
+      form === "worm"
+        ? "another diameter is another lead: it runs on the wheel's edges"
+        : "cut for a worm of another diameter: it bears at its edges",
     ],
   });
   return [diameter, handCriterion(wanted.hand, offered.hand)];
 }
 
-/** What is told in a word must be the same word; where one of the two is not known it is settled by looking. */
+/**
+ * What is told in a word must be the same word; where one of the two is not known it is settled by looking.
+ */
 function toldAlike<T extends string>(
   name: string,
   wanted: T | undefined,
@@ -131,10 +180,20 @@ function toldAlike<T extends string>(
 ): Criterion {
   const known = wanted !== undefined && offered !== undefined;
   const verdict = known ? (alike ? "same" : "no") : "settle";
-  return criterion(name, wanted ?? "not noted", offered ?? "not told", "exact", verdict, known ? (alike ? says.same : says.other) : says.look);
+  return criterion(
+    name,
+    wanted ?? "not noted",
+    offered ?? "not told",
+    "exact",
+    verdict,
+    known ? (alike ? says.same : says.other) : says.look,
+  );
 }
 
-/** Straight, spiral and Zerol teeth do not run with one another, and a spiral one only with its hand; any of them belongs to its set. */
+/**
+ * Straight, spiral and Zerol teeth do not run with one another, and a spiral one only with its hand; any of
+ * them belongs to its set.
+ */
 function bevelCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
   const [was, is] = [wanted.bevelTeeth, offered.bevelTeeth];
   const teeth = toldAlike("bevel teeth", was, is, {
@@ -167,7 +226,10 @@ function faceCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
       const less = Math.round((1 - o / w) * 100);
       return less <= 10
         ? ["fits", `a little narrower: its teeth carry ${less} % less`]
-        : ["settle", `narrower by ${round(w - o)} mm: its teeth carry ${less} % less. Did the old one fail by overload? Then it is too weak`];
+        : [
+            "settle",
+            `narrower by ${round(w - o)} mm: its teeth carry ${less} % less. Did the old one fail by overload? Then it is too weak`,
+          ];
     },
   });
 }
@@ -179,12 +241,19 @@ function boreCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
     tolerance: 0.03,
     instrumentU: CALIPER_U_MM,
     ask: "measure the bore",
-    otherwise: (o, w) => (o < w ? ["rework", `ream the bore from ${round(o)} to ${round(w)} mm`] : ["no", "the bore is too wide for the shaft"]),
+    otherwise: (o, w) =>
+      o < w
+        ? ["rework", `ream the bore from ${round(o)} to ${round(w)} mm`]
+        : ["no", "the bore is too wide for the shaft"],
   });
 }
 
 const boreFormCriterion = (wanted: string | undefined, offered: string | undefined): Criterion =>
-  toldAlike("bore form", wanted, offered, { same: "it drives as before", other: "it cannot be driven by this shaft", look: "look at the bore to settle it" });
+  toldAlike("bore form", wanted, offered, {
+    same: "it drives as before",
+    other: "it cannot be driven by this shaft",
+    look: "look at the bore to settle it",
+  });
 
 const handCriterion = (wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion =>
   toldAlike("hand", wanted, offered, {

@@ -16,7 +16,8 @@ export interface InKit {
 const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companions", "possible", "no"];
 
 /**
- * A kit opened: each of its pieces that is of the wanted kind is compared as it would be by itself. Of what has to be bought with a piece it is said where it is in the kit as well.
+ * A kit opened: each of its pieces that is of the wanted kind is compared as it would be by itself. Of what
+ * has to be bought with a piece it is said where it is in the kit as well.
  *
  * @param measures compares one catalogue part; null where it is of another kind
  * @param variant of the unit: pieces for another variant are left in the box
@@ -32,7 +33,8 @@ export function openKit(
     .filter((c) => !c.variant || !variant || c.variant === variant)
     .map((c) => {
       const part = byNumber.get(c.number);
-      const criteria = (part && measures(part))?.map((k) => (k.verdict === "companion" ? included(k, within) : k)) ?? [];
+      const criteria =
+        (part && measures(part))?.map((k) => (k.verdict === "companion" ? included(k, within) : k)) ?? [];
       return {
         number: c.number,
         name: part?.name ?? c.number,
@@ -50,12 +52,15 @@ const included = (k: Criterion, within: ReadonlySet<string>): Criterion =>
 
 /** The piece of a kit that is likeliest to take the place of the old part; undefined: none is of its kind. */
 export const bestInKit = (inside: readonly InKit[]): InKit | undefined =>
-  [...inside].filter((p) => p.verdict !== null).sort((a, b) => ORDER.indexOf(a.verdict as PartVerdict) - ORDER.indexOf(b.verdict as PartVerdict))[0];
+  [...inside]
+    .filter((p) => p.verdict !== null)
+    .sort((a, b) => ORDER.indexOf(a.verdict as PartVerdict) - ORDER.indexOf(b.verdict as PartVerdict))[0];
 
 /** What a kit comes to, as one criterion. Nothing is refused only because it comes in a box. */
 export function kitCriterion(kit: CataloguePart, inside: readonly InKit[], wanted: string): Criterion {
   const best = bestInKit(inside);
-  const said = (verdict: Criterion["verdict"], offered: string, says: string): Criterion => criterion("in the kit", wanted, offered, "–", verdict, says);
+  const said = (verdict: Criterion["verdict"], offered: string, says: string): Criterion =>
+    criterion("in the kit", wanted, offered, "–", verdict, says);
   if (!best)
     return kit.contains.length && inside.every((p) => p.known)
       ? said("no", kit.number, `none of its ${kit.contains.length} pieces is such a ${wanted}`)
@@ -69,7 +74,17 @@ export function kitCriterion(kit: CataloguePart, inside: readonly InKit[], wante
     const open = best.criteria.find((k) => k.verdict === "settle");
     return said("settle", best.number, `${says}${open ? `, ${open.criterion}: ${open.says}` : ""}`);
   }
-  if (best.verdict === "with-companions") return said("companion", best.number, `${says}: ${best.criteria.find((k) => k.verdict === "companion")?.says ?? ""}`);
-  if (best.verdict === "with-rework") return said("rework", best.number, `${says}: ${best.criteria.find((k) => k.verdict === "rework")?.says ?? ""}`);
+  if (best.verdict === "with-companions")
+    return said(
+      "companion",
+      best.number,
+      `${says}: ${best.criteria.find((k) => k.verdict === "companion")?.says ?? ""}`,
+    );
+  if (best.verdict === "with-rework")
+    return said(
+      "rework",
+      best.number,
+      `${says}: ${best.criteria.find((k) => k.verdict === "rework")?.says ?? ""}`,
+    );
   return said("same", best.number, says);
 }

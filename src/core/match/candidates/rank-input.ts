@@ -15,7 +15,9 @@ const input = z.strictObject({
   wanted: z
     .strictObject({
       number: text.optional(),
-      unit: z.strictObject({ maker: text, model: text, variant: text.optional(), serial: text.optional() }).optional(),
+      unit: z
+        .strictObject({ maker: text, model: text, variant: text.optional(), serial: text.optional() })
+        .optional(),
       kind: z.enum(PART_KINDS).optional(),
       name: text.optional(),
       gear: z
@@ -99,7 +101,13 @@ export function rankAnswer(raw: unknown): RankAnswer {
   return {
     candidates: rankCandidates(input.wanted, input.parts)
       .slice(0, input.max)
-      .map(({ part, verdict, criteria }) => ({ number: part.number, name: part.name, verdict, says: VERDICT_SAYS[verdict], criteria })),
+      .map(({ part, verdict, criteria }) => ({
+        number: part.number,
+        name: part.name,
+        verdict,
+        says: VERDICT_SAYS[verdict],
+        criteria,
+      })),
   };
 }
 
@@ -123,13 +131,31 @@ export const EXAMPLE_RANK: z.input<typeof rankInput> = {
     {
       number: "W-41",
       name: "Second-stage wheel",
-      spec: { kind: "gear", teeth: 41, moduleMm: 1, profileShift: 0, helixAngleDeg: 18, hand: "right", boreMm: 8, faceWidthMm: 11 },
+      spec: {
+        kind: "gear",
+        teeth: 41,
+        moduleMm: 1,
+        profileShift: 0,
+        helixAngleDeg: 18,
+        hand: "right",
+        boreMm: 8,
+        faceWidthMm: 11,
+      },
       discontinued: true,
     },
     {
       number: "W-43",
       name: "Second-stage wheel, 43 teeth",
-      spec: { kind: "gear", teeth: 43, moduleMm: 1, profileShift: 0, helixAngleDeg: 18, hand: "right", boreMm: 8, faceWidthMm: 11 },
+      spec: {
+        kind: "gear",
+        teeth: 43,
+        moduleMm: 1,
+        profileShift: 0,
+        helixAngleDeg: 18,
+        hand: "right",
+        boreMm: 8,
+        faceWidthMm: 11,
+      },
       fits: [{ maker: "Example", model: "Press" }],
       replaces: [{ number: "W-41", when: "together with pinion P-7" }],
       needsAlso: [{ number: "P-7", why: "the tooth sum must stay 50" }],
@@ -138,7 +164,15 @@ export const EXAMPLE_RANK: z.input<typeof rankInput> = {
     {
       number: "P-7",
       name: "Motor pinion, 7 teeth",
-      spec: { kind: "gear", teeth: 7, moduleMm: 1, helixAngleDeg: 18, hand: "left", boreMm: 6, faceWidthMm: 14 },
+      spec: {
+        kind: "gear",
+        teeth: 7,
+        moduleMm: 1,
+        helixAngleDeg: 18,
+        hand: "left",
+        boreMm: 6,
+        faceWidthMm: 14,
+      },
     },
   ],
 };

@@ -11,7 +11,10 @@ import { isMeasured, isNearInSize, sizesVerdict, type WantedSizes } from "./size
 import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
-/** What is looked for: by its number, by the unit it is in, by a gear's identity, by a bearing's size, by its name, or by all at once. */
+/**
+ * What is looked for: by its number, by the unit it is in, by a gear's identity, by a bearing's size, by its
+ * name, or by all at once.
+ */
 export interface Wanted {
   /** as it stands on the part, in an old list, or as somebody said it */
   readonly number?: string;
@@ -32,8 +35,12 @@ export interface Candidate {
   readonly inside?: readonly InKit[];
 }
 
-/** The number that goes in if a candidate is taken: its own, or that of the piece of a kit that takes the old part's place. */
-export const takenFrom = (c: Pick<Candidate, "part" | "inside">): string => bestInKit(c.inside ?? [])?.number ?? c.part.number;
+/**
+ * The number that goes in if a candidate is taken: its own, or that of the piece of a kit that takes the old
+ * part's place.
+ */
+export const takenFrom = (c: Pick<Candidate, "part" | "inside">): string =>
+  bestInKit(c.inside ?? [])?.number ?? c.part.number;
 
 /** Tooth counts this far apart, as a share, are not looked at. */
 const MOST_APART = 0.15;
@@ -41,29 +48,53 @@ const MOST_APART = 0.15;
 const ORDER: readonly PartVerdict[] = ["drop-in", "with-rework", "with-companions", "possible", "no"];
 
 /**
- * Every part that has anything to do with what is wanted, with a verdict on each criterion and on the whole; the best first. Among equals: a part before a kit, the number that was asked for, the one sold for this unit, the one that differs
+ * Every part that has anything to do with what is wanted, with a verdict on each criterion and on the whole;
+ * the best first. Among equals: a part before a kit, the number that was asked for, the one sold for this
+ * unit, the one that differs
  * least, what lies in the drawer, the cheaper.
  *
- * A part takes part when its number is the one asked for (written otherwise, misread, one sign off) or takes its place; when it is a gear and a gear is wanted, a bearing of the kind wanted; when it is sold for the unit and is of the
+ * A part takes part when its number is the one asked for (written otherwise, misread, one sign off) or takes
+ * its place; when it is a gear and a gear is wanted, a bearing of the kind wanted; when it is sold for the
+ * unit and is of the
  * kind or bears its whole name; a kit that is sold for the unit is opened, and each of its pieces compared.
  *
  * @param offered numbers that suppliers still have
  */
-export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart[], offered: ReadonlySet<string> = new Set()): Candidate[] {
+export function rankCandidates(
+  wanted: Wanted,
+  catalogue: readonly CataloguePart[],
+  offered: ReadonlySet<string> = new Set(),
+): Candidate[] {
   const successors = new Map<string, Successor<CataloguePart>>();
   if (wanted.number) {
     const asked = wanted.number;
     const old = catalogue.filter((p) => numberMatch(asked, p.number)).map((p) => p.number);
-    for (const number of [asked, ...old]) for (const s of successorsOf(number, catalogue)) if (!successors.has(s.part.number)) successors.set(s.part.number, s);
+    for (const number of [asked, ...old])
+      for (const s of successorsOf(number, catalogue))
+        if (!successors.has(s.part.number)) successors.set(s.part.number, s);
   }
   const byNumber = new Map(catalogue.map((p) => [p.number, p]));
   const out = catalogue.flatMap((part): Candidate[] => {
     const opened =
       part.spec.kind === "kit"
-        ? openKit(part, byNumber, (p) => (isOther(wanted, p) ? null : measuresOf(wanted, p, byNumber)), wanted.unit?.variant)
+        ? openKit(
+            part,
+            byNumber,
+            (p) => (isOther(wanted, p) ? null : measuresOf(wanted, p, byNumber)),
+            wanted.unit?.variant,
+          )
         : undefined;
-    const criteria = criteriaFor(wanted, part, successors.get(part.number), byNumber, offered.has(part.number), opened);
-    return criteria ? [{ part, criteria, verdict: wholeVerdict(criteria), ...(opened?.length ? { inside: opened } : {}) }] : [];
+    const criteria = criteriaFor(
+      wanted,
+      part,
+      successors.get(part.number),
+      byNumber,
+      offered.has(part.number),
+      opened,
+    );
+    return criteria
+      ? [{ part, criteria, verdict: wholeVerdict(criteria), ...(opened?.length ? { inside: opened } : {}) }]
+      : [];
   });
   return out
     .map((candidate) => ({ candidate, place: placeOf(candidate) }))
@@ -71,13 +102,17 @@ export function rankCandidates(wanted: Wanted, catalogue: readonly CataloguePart
     .map(({ candidate }) => candidate);
 }
 
-/** Where a candidate stands among others, the figure that decides first standing first; worked out once for each. */
+/**
+ * Where a candidate stands among others, the figure that decides first standing first; worked out once for
+ * each.
+ */
 function placeOf({ part, verdict, criteria }: Candidate): readonly number[] {
   const said = (name: string): number => {
     const k = criteria.find((x) => x.criterion === name);
     return k?.verdict === "same" ? 0 : k ? 2 : 1;
   };
-  const count = (which: (k: Criterion) => boolean): number => criteria.reduce((n, k) => (which(k) ? n + 1 : n), 0);
+  const count = (which: (k: Criterion) => boolean): number =>
+    criteria.reduce((n, k) => (which(k) ? n + 1 : n), 0);
   return [
     ORDER.indexOf(verdict),
     part.spec.kind === "kit" ? 1 : 0,
@@ -113,8 +148,13 @@ function criteriaFor(
   const named = wanted.name !== undefined && isNamed(wanted.name, part.name);
   const listed = fit?.verdict === "same" || fit?.verdict === "settle";
   // what is sold as a kit, or as one with more on it, for this unit may well hold what is wanted
-  const boxed = (spec.kind === "kit" || spec.kind === "other") && (wanted.gear !== undefined || wanted.ring !== undefined);
-  const byUnit = wanted.unit !== undefined && listed && (named || boxed || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
+  const boxed =
+    (spec.kind === "kit" || spec.kind === "other") &&
+    (wanted.gear !== undefined || wanted.ring !== undefined);
+  const byUnit =
+    wanted.unit !== undefined &&
+    listed &&
+    (named || boxed || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
   const byName = named && kindSame && !wanted.gear && !wanted.ring;
   if (!number && !measures && !byUnit && !byName) return null;
   const out = [...(number ? [number] : [])];
@@ -123,7 +163,16 @@ function criteriaFor(
     const kind = wanted.gear ? "gear" : (wanted.ring?.kind as string);
     if (opened) out.push(kitCriterion(part, opened, kind));
     else if (boxed)
-      out.push(criterion("kind", kind, spec.kind, "exact", "settle", `ask whether it comes with the ${kind}: the catalogue does not say what it is made of`));
+      out.push(
+        criterion(
+          "kind",
+          kind,
+          spec.kind,
+          "exact",
+          "settle",
+          `ask whether it comes with the ${kind}: the catalogue does not say what it is made of`,
+        ),
+      );
     else out.push(criterion("kind", kind, spec.kind, "exact", "no", `a ${spec.kind} is no ${kind}`));
   } else if (!number && !measures)
     out.push(
@@ -138,9 +187,27 @@ function criteriaFor(
     );
   if (fit) out.push(fit);
   for (const n of part.needsAlso)
-    out.push(criterion("comes with", "nothing else", `${n.qty > 1 ? `${n.qty} × ` : ""}${n.number}`, "–", "companion", n.why || `only with ${n.number}`));
+    out.push(
+      criterion(
+        "comes with",
+        "nothing else",
+        `${n.qty > 1 ? `${n.qty} × ` : ""}${n.number}`,
+        "–",
+        "companion",
+        n.why || `only with ${n.number}`,
+      ),
+    );
   for (const s of part.incompatibleWith)
-    out.push(criterion("goes with it", s.number, "–", "–", "companion", `${s.number} cannot stay: ${s.why || "it does not go with this part"}`));
+    out.push(
+      criterion(
+        "goes with it",
+        s.number,
+        "–",
+        "–",
+        "companion",
+        `${s.number} cannot stay: ${s.why || "it does not go with this part"}`,
+      ),
+    );
   if (part.discontinued) out.push(lastOnes(part, offered));
   return out;
 }
@@ -148,11 +215,25 @@ function criteriaFor(
 /** What is no more made can be had as long as some are left, here or at a supplier's. */
 function lastOnes(part: CataloguePart, offered: boolean): Criterion {
   const says =
-    part.stock > 0 ? "discontinued: these are the last" : offered ? "discontinued: what suppliers have is the last" : "discontinued, and none is left";
-  return criterion("availability", "1", `${part.stock} in the drawer`, "–", part.stock > 0 || offered ? "fits" : "no", says);
+    part.stock > 0
+      ? "discontinued: these are the last"
+      : offered
+        ? "discontinued: what suppliers have is the last"
+        : "discontinued, and none is left";
+  return criterion(
+    "availability",
+    "1",
+    `${part.stock} in the drawer`,
+    "–",
+    part.stock > 0 || offered ? "fits" : "no",
+    says,
+  );
 }
 
-/** A gear of quite another tooth count, or of another sort, is not what anybody means. Spur and helical are told apart by their verdict. */
+/**
+ * A gear of quite another tooth count, or of another sort, is not what anybody means. Spur and helical are
+ * told apart by their verdict.
+ */
 function isNear(wanted: WantedGear, offered: GearSpec): boolean {
   const sort = (form: string): string => (form === "helical" ? "spur" : form);
   const sameSort = !wanted.form || sort(wanted.form) === sort(gearForm(offered));
@@ -165,7 +246,11 @@ const isOther = (wanted: Wanted, { spec }: CataloguePart): boolean =>
   (wanted.sizes !== undefined && spec.kind === wanted.sizes.kind && !isNearInSize(wanted.sizes, spec));
 
 /** What the measures say; null where this part is of another kind or nothing was measured. */
-function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<string, CataloguePart>): Criterion[] | null {
+function measuresOf(
+  wanted: Wanted,
+  part: CataloguePart,
+  byNumber: ReadonlyMap<string, CataloguePart>,
+): Criterion[] | null {
   const { spec } = part;
   if (wanted.gear && spec.kind === "gear") {
     const companions = part.needsAlso.flatMap((n) => {
@@ -174,16 +259,26 @@ function measuresOf(wanted: Wanted, part: CataloguePart, byNumber: ReadonlyMap<s
     });
     return gearVerdict(wanted.gear, spec, companions);
   }
-  if (wanted.ring && spec.kind === wanted.ring.kind && (spec.kind === "bearing" || spec.kind === "bush" || spec.kind === "seal"))
+  if (
+    wanted.ring &&
+    spec.kind === wanted.ring.kind &&
+    (spec.kind === "bearing" || spec.kind === "bush" || spec.kind === "seal")
+  )
     return ringVerdict(wanted.ring, spec);
-  if (wanted.sizes && spec.kind === wanted.sizes.kind && isMeasured(wanted.sizes)) return sizesVerdict(wanted.sizes, spec);
+  if (wanted.sizes && spec.kind === wanted.sizes.kind && isMeasured(wanted.sizes))
+    return sizesVerdict(wanted.sizes, spec);
   return null;
 }
 
 /** By its number: the one that was asked for, the one that takes its place, or the same standard part. */
-function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Successor<CataloguePart> | undefined): Criterion | null {
+function numberCriterion(
+  wanted: Wanted,
+  part: CataloguePart,
+  successor: Successor<CataloguePart> | undefined,
+): Criterion | null {
   const asked = (wanted.number as string).trim();
-  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("part number", asked, part.number, "–", verdict, says);
+  const said = (verdict: Criterion["verdict"], says: string): Criterion =>
+    criterion("part number", asked, part.number, "–", verdict, says);
   const match = numberMatch(asked, part.number);
   if (match?.how === "exact" || match?.how === "written") return said("same", match.says);
   const standard = bearingNamed(asked);
@@ -193,11 +288,15 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
     part.spec.insideMm === standard.boreMm &&
     part.spec.outsideMm === standard.outsideMm &&
     // asked for without its closure, a thin one may be either width
-    (part.spec.widthMm === standard.widthMm || (!standard.closure && part.spec.widthMm === standard.openWidthMm))
+    (part.spec.widthMm === standard.widthMm ||
+      (!standard.closure && part.spec.widthMm === standard.openWidthMm))
   ) {
     const closure = standard.closure;
     if (closure && part.spec.closure && closure !== part.spec.closure)
-      return said("settle", `a ${standard.designation}, closed otherwise: ${part.spec.closure} instead of ${closure}`);
+      return said(
+        "settle",
+        `a ${standard.designation}, closed otherwise: ${part.spec.closure} instead of ${closure}`,
+      );
     return said("same", `a ${standard.designation} is a ${standard.designation}, whoever makes it`);
   }
   if (successor) {
@@ -206,7 +305,10 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
     if (successor.variants.length && variant && !successor.variants.includes(variant))
       return said("no", `replaces ${successor.chain[0]} in variant ${successor.variants.join(", ")} only`);
     if (successor.variants.length && !variant)
-      return said("settle", `replaces ${successor.chain[0]} in variant ${successor.variants.join(", ")} only: which variant is it?`);
+      return said(
+        "settle",
+        `replaces ${successor.chain[0]} in variant ${successor.variants.join(", ")} only: which variant is it?`,
+      );
     return said(
       successor.conditions.length ? "companion" : "fits",
       `replaces ${successor.chain[0]}${way}${successor.conditions.length ? `: ${successor.conditions.join("; ")}` : ""}`,
@@ -216,7 +318,10 @@ function numberCriterion(wanted: Wanted, part: CataloguePart, successor: Success
 }
 
 const words = (s: string): string[] => s.toLowerCase().match(/\p{L}{3,}/gu) ?? [];
-/** Every word of the wanted name stands in the part's: one that they share is not enough, as a motor gear is no motor. */
+/**
+ * Every word of the wanted name stands in the part's: one that they share is not enough, as a motor gear is
+ * no motor.
+ */
 const isNamed = (wanted: string, part: string): boolean => {
   const there = new Set(words(part));
   const asked = words(wanted);

@@ -18,27 +18,41 @@ export interface WantedRing {
 }
 
 /**
- * A catalogue bearing, bush or seal against the one that is wanted. Sizes are standard: another one is another part. A sealed bearing where the case's grease is meant to reach the balls has one seal pulled.
+ * A catalogue bearing, bush or seal against the one that is wanted. Sizes are standard: another one is
+ * another part. A sealed bearing where the case's grease is meant to reach the balls has one seal pulled.
  *
- * @example ringVerdict({ kind: "bearing", …608, closure: "RS" }, { kind: "bearing", …608, closure: "2RS" }) // closure: rework, pull the seal that faces the case
+ * @example ringVerdict({ kind: "bearing", …608, closure: "RS" }, { kind: "bearing", …608, closure: "2RS" })
+ *   // closure: rework, pull the seal that faces the case
  */
 export function ringVerdict(wanted: WantedRing, offered: RingSpec): Criterion[] {
   const size = (name: string, w: MeasuredInput, o: number, tolerance: number): Criterion =>
-    compared(w, o, { name, unit: "mm", tolerance, instrumentU: CALIPER_U_MM, ask: `measure the ${name}`, otherwise: () => ["no", "another size"] });
+    compared(w, o, {
+      name,
+      unit: "mm",
+      tolerance,
+      instrumentU: CALIPER_U_MM,
+      ask: `measure the ${name}`,
+      otherwise: () => ["no", "another size"],
+    });
   const out = [
     size("bore", wanted.insideMm, offered.insideMm, 0.05),
     size("outside", wanted.outsideMm, offered.outsideMm, 0.05),
     size("width", wanted.widthMm, offered.widthMm, 0.1),
   ];
-  if (offered.kind === "bearing" && (wanted.closure || wanted.facesGrease)) out.push(closureCriterion(wanted, offered.closure));
-  const material = offered.kind === "bearing" ? null : materialCriterion(wanted.material, offered.material, "ask whether it stands the grease and the heat");
+  if (offered.kind === "bearing" && (wanted.closure || wanted.facesGrease))
+    out.push(closureCriterion(wanted, offered.closure));
+  const material =
+    offered.kind === "bearing"
+      ? null
+      : materialCriterion(wanted.material, offered.material, "ask whether it stands the grease and the heat");
   return material ? [...out, material] : out;
 }
 
 /** Open, or one seal pulled: a seal that faces a greased case keeps the case's grease out of the bearing. */
 function closureCriterion(wanted: WantedRing, offered: string | undefined): Criterion {
   const was = wanted.closure ?? "not noted";
-  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("closure", was, offered ?? "not told", "–", verdict, says);
+  const said = (verdict: Criterion["verdict"], says: string): Criterion =>
+    criterion("closure", was, offered ?? "not told", "–", verdict, says);
   if (offered === undefined) return said("settle", "ask the seller whether it is open, shielded or sealed");
   const closedBothSides = offered === "2RS" || offered === "2Z";
   if (wanted.facesGrease || wanted.closure === "open" || wanted.closure === "RS" || wanted.closure === "Z") {
@@ -51,8 +65,13 @@ function closureCriterion(wanted: WantedRing, offered: string | undefined): Crit
       return wanted.closure === "open" || (wanted.facesGrease && wanted.closure === undefined)
         ? said("same", "open as it was: the case's grease enters")
         : said("fits", "open on both sides: dirt can come in where it was closed");
-    return said(offered === wanted.closure ? "same" : "fits", "the closed side faces outwards, the open one faces the case's grease");
+    return said(
+      offered === wanted.closure ? "same" : "fits",
+      "the closed side faces outwards, the open one faces the case's grease",
+    );
   }
   if (wanted.closure === offered) return said("same", "closed as it was");
-  return offered === "2RS" ? said("fits", "sealed instead of shielded: it keeps its grease better") : said("no", "open where it was closed: dirt gets in");
+  return offered === "2RS"
+    ? said("fits", "sealed instead of shielded: it keeps its grease better")
+    : said("no", "open where it was closed: dirt gets in");
 }

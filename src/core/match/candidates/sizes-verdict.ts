@@ -19,7 +19,8 @@ const MOST_APART = 0.15;
 const isFigure = (f: SpecField): boolean => f.tolerance !== undefined;
 
 /** Whether anything of it was measured at all. */
-export const isMeasured = (w: WantedSizes): boolean => SPEC_FIELDS[w.kind].some((f) => isFigure(f) && w.sizes[f.key] !== undefined);
+export const isMeasured = (w: WantedSizes): boolean =>
+  SPEC_FIELDS[w.kind].some((f) => isFigure(f) && w.sizes[f.key] !== undefined);
 
 /** A size that was measured, and how far an offered one may be from it to be looked at at all. */
 export function looked(f: SpecField, size: MeasuredInput): { readonly value: number; readonly most: number } {
@@ -39,10 +40,13 @@ export function isNearInSize(wanted: WantedSizes, spec: PartSpec): boolean {
 }
 
 /**
- * A part of the catalogue against what was measured and seen on the old one, size by size. A count is exact; a length may be off by what the kind allows and the reading leaves open. What was seen to be otherwise is refused where it decides how the part works (which way it holds,
+ * A part of the catalogue against what was measured and seen on the old one, size by size. A count is exact;
+ * a length may be off by what the kind allows and the reading leaves open. What was seen to be otherwise is
+ * refused where it decides how the part works (which way it holds,
  * what its teeth look like), and asked about where the catalogue does not tell.
  *
- * @example sizesVerdict({ kind: "belt", sizes: { teeth: 87, widthMm: 6 }, seen: { profile: "T5" } }, spec) // a belt of 88 teeth: no
+ * @example sizesVerdict({ kind: "belt", sizes: { teeth: 87, widthMm: 6 }, seen: { profile: "T5" } }, spec) //
+ *   a belt of 88 teeth: no
  */
 export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
   return SPEC_FIELDS[wanted.kind].flatMap((f): Criterion[] => {
@@ -59,19 +63,28 @@ export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
           instrumentU: f.tolerance ? CALIPER_U_MM : 0,
           ask: f.tolerance ? `measure the ${f.label}` : `count the ${f.label}`,
           otherwise: (is, must) =>
-            f.tolerance === 0 ? ["no", `${is} ${f.label} instead of ${must}`] : ["no", is > must ? "larger: another size" : "smaller: another size"],
+            f.tolerance === 0
+              ? ["no", `${is} ${f.label} instead of ${must}`]
+              : ["no", is > must ? "larger: another size" : "smaller: another size"],
         }),
       ];
     }
     const seen = wanted.seen[f.key];
     if (f.key === "material")
-      return [materialCriterion(seen, offered as string | undefined, "ask whether it stands the load, the grease and the heat") ?? []].flat();
+      return [
+        materialCriterion(
+          seen,
+          offered as string | undefined,
+          "ask whether it stands the load, the grease and the heat",
+        ) ?? [],
+      ].flat();
     if (seen === undefined) return [];
     const said = (verdict: Criterion["verdict"], says: string): Criterion =>
       criterion(f.label, seen, offered === undefined ? "not told" : String(offered), "–", verdict, says);
     if (offered === undefined) return [said("settle", `ask the seller: ${f.label} ${seen}?`)];
     if (same(seen, String(offered))) return [said("same", "as it was")];
-    if (offered === "both" || offered === "either way round") return [said("fits", `${offered}, so also ${seen}`)];
+    if (offered === "both" || offered === "either way round")
+      return [said("fits", `${offered}, so also ${seen}`)];
     return [said("no", `${f.label} ${offered} instead of ${seen}`)];
   });
 }

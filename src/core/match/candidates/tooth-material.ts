@@ -1,7 +1,9 @@
 import { isPlastic, plasticFamily } from "../../hardware/material";
 import { type Criterion, criterion } from "./verdict";
 
-/** How hard teeth of a material are against each other: what is softer wears, what is harder wears the other. */
+/**
+ * How hard teeth of a material are against each other: what is softer wears, what is harder wears the other.
+ */
 const HARDNESS: readonly (readonly [RegExp, number])[] = [
   [/hardened|\b(?:HRC|case)/i, 5],
   [/steel|stainless/i, 4],
@@ -19,16 +21,23 @@ function hardness(material: string): number | undefined {
 }
 
 /**
- * A gear of another material: never refused, never let through without a question. Harder teeth move the break to what is next in the train and wear the mate; softer ones wear and break sooner. Null where one of the two is not known.
+ * A gear of another material: never refused, never let through without a question. Harder teeth move the
+ * break to what is next in the train and wear the mate; softer ones wear and break sooner. Null where one of
+ * the two is not known.
  */
 export function toothMaterial(wanted: string | undefined, offered: string | undefined): Criterion | null {
   if (!wanted || !offered) return null;
-  const said = (verdict: Criterion["verdict"], says: string): Criterion => criterion("material", wanted, offered, "–", verdict, says);
+  const said = (verdict: Criterion["verdict"], says: string): Criterion =>
+    criterion("material", wanted, offered, "–", verdict, says);
   if (wanted.trim().toLowerCase() === offered.trim().toLowerCase()) return said("same", "as it was");
-  if (plasticFamily(wanted) !== undefined && plasticFamily(wanted) === plasticFamily(offered)) return said("same", `${offered} is ${wanted}`);
+  if (plasticFamily(wanted) !== undefined && plasticFamily(wanted) === plasticFamily(offered))
+    return said("same", `${offered} is ${wanted}`);
   const [was, is] = [hardness(wanted), hardness(offered)];
   if (was === undefined || is === undefined || was === is)
-    return said("settle", `${offered} instead of ${wanted}: ask whether it stands the load, the grease and the heat`);
+    return said(
+      "settle",
+      `${offered} instead of ${wanted}: ask whether it stands the load, the grease and the heat`,
+    );
   if (is > was)
     return said(
       "settle",

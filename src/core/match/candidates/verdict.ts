@@ -10,7 +10,14 @@ export interface Criterion {
   readonly says: string;
 }
 
-export const criterion = (name: string, wanted: string, offered: string, tolerance: string, verdict: CriterionVerdict, says: string): Criterion => ({
+export const criterion = (
+  name: string,
+  wanted: string,
+  offered: string,
+  tolerance: string,
+  verdict: CriterionVerdict,
+  says: string,
+): Criterion => ({
   criterion: name,
   wanted,
   offered,
@@ -31,7 +38,10 @@ export const VERDICT_SAYS: Readonly<Record<PartVerdict, string>> = {
   no: "Does not fit",
 };
 
-/** The verdict of a whole is that of its worst criterion: no; to be settled, since it may still turn out no; companions; rework; drop-in. */
+/**
+ * The verdict of a whole is that of its worst criterion: no; to be settled, since it may still turn out no;
+ * companions; rework; drop-in.
+ */
 export function wholeVerdict(criteria: readonly Criterion[]): PartVerdict {
   const any = (v: CriterionVerdict): boolean => criteria.some((c) => c.verdict === v);
   if (any("no")) return "no";

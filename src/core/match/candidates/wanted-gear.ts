@@ -13,7 +13,10 @@ export interface WantedMate {
   readonly drives?: boolean;
 }
 
-/** The gear that is looked for. Figures may carry their spread. What was not measured is left out, and shows as "measure it". */
+/**
+ * The gear that is looked for. Figures may carry their spread. What was not measured is left out, and shows
+ * as "measure it".
+ */
 export interface WantedGear {
   readonly form?: GearKind;
   readonly teeth: MeasuredInput;

@@ -31,14 +31,22 @@ export const cataloguePart = z.strictObject({
   fits: z.array(partFit).default([]),
   /** numbers that it replaces, and under which condition */
   replaces: z
-    .array(z.strictObject({ number: partNumber, when: words.optional(), variants: z.array(z.string().trim().min(1).max(40)).default([]) }))
+    .array(
+      z.strictObject({
+        number: partNumber,
+        when: words.optional(),
+        variants: z.array(z.string().trim().min(1).max(40)).default([]),
+      }),
+    )
     .default([]),
   /** what must be bought with it */
   needsAlso: z.array(z.strictObject({ ...piecesOf.shape, why: words.default("") })).default([]),
   /** what cannot stay with it */
   incompatibleWith: z.array(z.strictObject({ number: partNumber, why: words.default("") })).default([]),
   /** of a kit; a part with a variant is for that one only */
-  contains: z.array(z.strictObject({ ...piecesOf.shape, variant: z.string().trim().min(1).max(40).optional() })).default([]),
+  contains: z
+    .array(z.strictObject({ ...piecesOf.shape, variant: z.string().trim().min(1).max(40).optional() }))
+    .default([]),
   note: words.optional(),
   /** how it faces in the unit, where that is not plain */
   facing: z.string().trim().max(80).optional(),

@@ -22,11 +22,24 @@ const spec = fc.oneof(
     helixAngleDeg: fc.integer({ min: 0, max: 30 }),
     boreMm: mm,
   }),
-  fc.record({ kind: fc.constant("bearing" as const), insideMm: mm, outsideMm: mm, widthMm: mm, closure: fc.constantFrom("open" as const, "2RS" as const) }),
+  fc.record({
+    kind: fc.constant("bearing" as const),
+    insideMm: mm,
+    outsideMm: mm,
+    widthMm: mm,
+    closure: fc.constantFrom("open" as const, "2RS" as const),
+  }),
   fc.record({ kind: fc.constant("hardware" as const), size: words }),
-  fc.record({ kind: fc.constant("consumable" as const), amount: mm, unit: fc.constantFrom("g" as const, "pieces" as const) }),
+  fc.record({
+    kind: fc.constant("consumable" as const),
+    amount: mm,
+    unit: fc.constantFrom("g" as const, "pieces" as const),
+  }),
 );
-const fit = fc.record({ maker: words, model: words, variants: some(words), fromSerial: id, toSerial: id }, { requiredKeys: ["maker", "model", "variants"] });
+const fit = fc.record(
+  { maker: words, model: words, variants: some(words), fromSerial: id, toSerial: id },
+  { requiredKeys: ["maker", "model", "variants"] },
+);
 const part: fc.Arbitrary<CataloguePart> = fc
   .record({
     number: id,
@@ -36,7 +49,9 @@ const part: fc.Arbitrary<CataloguePart> = fc
     stock: qty,
     discontinued: fc.boolean(),
     fits: some(fit),
-    replaces: some(fc.record({ number: id, when: words, variants: some(words) }, { requiredKeys: ["number", "variants"] })),
+    replaces: some(
+      fc.record({ number: id, when: words, variants: some(words) }, { requiredKeys: ["number", "variants"] }),
+    ),
     needsAlso: some(fc.record({ number: id, qty, why: words })),
     incompatibleWith: some(fc.record({ number: id, why: words })),
     contains: some(fc.record({ number: id, qty, variant: words }, { requiredKeys: ["number", "qty"] })),
@@ -70,7 +85,8 @@ describe("a part in a row of a table", () => {
   });
   it("has a heading for everything that any kind knows", () => {
     for (const o of partSpec.options)
-      for (const key of Object.keys(o.shape)) expect(partsTable.columns).toContain(key.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`));
+      for (const key of Object.keys(o.shape))
+        expect(partsTable.columns).toContain(key.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`));
     expect(PART_KINDS).toHaveLength(partSpec.options.length);
   });
   it("is read as people write it", () => {

@@ -1,6 +1,23 @@
 import { Fault, readWith } from "../../fault";
-import { type Cells, flagFrom, heading, numberFrom, optional, required, type Table, under } from "../../table/cells";
-import { type CataloguePart, cataloguePart, type PartFit, type Supplier, type SupplierOffer, supplier, supplierOffer } from "./catalogue-part";
+import {
+  type Cells,
+  flagFrom,
+  heading,
+  numberFrom,
+  optional,
+  required,
+  type Table,
+  under,
+} from "../../table/cells";
+import {
+  type CataloguePart,
+  cataloguePart,
+  type PartFit,
+  type Supplier,
+  type SupplierOffer,
+  supplier,
+  supplierOffer,
+} from "./catalogue-part";
 import { PART_KINDS, type PartKind, SPEC_FIELDS, specValue } from "./part-spec";
 
 const SPEC_KEYS = [...new Set(PART_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
@@ -51,15 +68,25 @@ function reach(text: string, from: number, signs: string): number {
   return text.length;
 }
 
-/** `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. Read once from left to right: a cell may be as long as it likes. */
-function entry(text: string, column: string): { number: string; qty: number; variants: string[]; words: string | undefined } {
+/**
+ * `2 x NUMBER (variant): words`: a count, a number, what is in brackets, what comes after the colon. Read
+ * once from left to right: a cell may be as long as it likes.
+ */
+function entry(
+  text: string,
+  column: string,
+): { number: string; qty: number; variants: string[]; words: string | undefined } {
   const [counted, qty] = /^(\d{1,6})\s*[x×]\s+/i.exec(text) ?? ["", "1"];
   const opens = reach(text, counted.length, ":()");
   const closes = text[opens] === "(" ? reach(text, opens + 1, ")") : -1;
   const number = plain(text.slice(counted.length, opens).trim());
   const after = closes < 0 ? text.slice(opens) : text.slice(closes + 1).trimStart();
   const isRead = number && closes < text.length && (after === "" || after.startsWith(":"));
-  if (!isRead) throw new Fault(column, `"${text.length > 60 ? `${text.slice(0, 60)}…` : text}" is not read: write it as 2 x NUMBER: why`);
+  if (!isRead)
+    throw new Fault(
+      column,
+      `"${text.length > 60 ? `${text.slice(0, 60)}…` : text}" is not read: write it as 2 x NUMBER: why`,
+    );
   return {
     number,
     qty: Number(qty),
@@ -67,19 +94,26 @@ function entry(text: string, column: string): { number: string; qty: number; var
     words: plain(after.slice(1).trim()) || undefined,
   };
 }
-const entryText = (e: { number: string; qty?: number; variants?: readonly string[]; words?: string }): string =>
+const entryText = (e: {
+  number: string;
+  qty?: number;
+  variants?: readonly string[];
+  words?: string;
+}): string =>
   [
     e.qty && e.qty > 1 ? `${e.qty} x ` : "",
     guard(e.number),
     e.variants?.length ? ` (${e.variants.map(guard).join(", ")})` : "",
     e.words ? `: ${guard(e.words)}` : "",
   ].join("");
-const entries = (cells: Cells, column: string): ReturnType<typeof entry>[] => split(cells[column] ?? "", ";").map((t) => entry(t, column));
+const entries = (cells: Cells, column: string): ReturnType<typeof entry>[] =>
+  split(cells[column] ?? "", ";").map((t) => entry(t, column));
 
 /** `maker / model / variant, variant / 1000 to 1999`. */
 function fitFrom(text: string): PartFit {
   const [maker, model, ...rest] = split(text, "/");
-  if (!maker || !model) throw new Fault("fits", `"${text}" is not read: write it as maker / model / variants / 1000 to 1999`);
+  if (!maker || !model)
+    throw new Fault("fits", `"${text}" is not read: write it as maker / model / variants / 1000 to 1999`);
   const out: { variants: string[]; fromSerial?: string; toSerial?: string } = { variants: [] };
   for (const part of rest) {
     const serial = /^(?:from\s+(\S.*)|to\s+(\S.*)|(\S+)\s+to\s+(\S+))$/is.exec(part);
@@ -111,7 +145,8 @@ function specFrom(cells: Cells, kind: PartKind): Record<string, unknown> {
     const column = heading(f.key);
     const text = cells[column];
     if (text === undefined || text === "") continue;
-    const isNumber = f.unit !== undefined || f.tolerance !== undefined || f.key === "profileShift" || f.key === "amount";
+    const isNumber =
+      f.unit !== undefined || f.tolerance !== undefined || f.key === "profileShift" || f.key === "amount";
     spec[f.key] = isNumber ? numberFrom(text, column) : text;
   }
   return spec;
@@ -136,10 +171,25 @@ export const partsTable: Table<CataloguePart> = {
       ...(cells.stock ? { stock: numberFrom(cells.stock, "stock") } : {}),
       discontinued: flagFrom(cells.discontinued ?? "", "discontinued"),
       fits: split(cells.fits ?? "", ";").map(fitFrom),
-      replaces: entries(cells, "replaces").map((e) => ({ number: e.number, variants: e.variants, ...(e.words ? { when: e.words } : {}) })),
-      needsAlso: entries(cells, "needs_also").map((e) => ({ number: e.number, qty: e.qty, why: e.words ?? "" })),
-      incompatibleWith: entries(cells, "incompatible_with").map((e) => ({ number: e.number, why: e.words ?? "" })),
-      contains: entries(cells, "contains").map((e) => ({ number: e.number, qty: e.qty, ...(e.variants[0] ? { variant: e.variants[0] } : {}) })),
+      replaces: entries(cells, "replaces").map((e) => ({
+        number: e.number,
+        variants: e.variants,
+        ...(e.words ? { when: e.words } : {}),
+      })),
+      needsAlso: entries(cells, "needs_also").map((e) => ({
+        number: e.number,
+        qty: e.qty,
+        why: e.words ?? "",
+      })),
+      incompatibleWith: entries(cells, "incompatible_with").map((e) => ({
+        number: e.number,
+        why: e.words ?? "",
+      })),
+      contains: entries(cells, "contains").map((e) => ({
+        number: e.number,
+        qty: e.qty,
+        ...(e.variants[0] ? { variant: e.variants[0] } : {}),
+      })),
       ...(cells.note ? { note: cells.note } : {}),
       ...(cells.facing ? { facing: cells.facing } : {}),
       stack: split(cells.stack ?? "", ";").map(plain),
@@ -162,10 +212,18 @@ export const partsTable: Table<CataloguePart> = {
       stock: String(p.stock),
       discontinued: p.discontinued ? "yes" : "",
       fits: p.fits.map(fitText).join("; "),
-      replaces: p.replaces.map((r) => entryText({ number: r.number, variants: r.variants, words: r.when })).join("; "),
-      needs_also: p.needsAlso.map((n) => entryText({ number: n.number, qty: n.qty, words: n.why })).join("; "),
-      incompatible_with: p.incompatibleWith.map((n) => entryText({ number: n.number, words: n.why })).join("; "),
-      contains: p.contains.map((c) => entryText({ number: c.number, qty: c.qty, variants: c.variant ? [c.variant] : [] })).join("; "),
+      replaces: p.replaces
+        .map((r) => entryText({ number: r.number, variants: r.variants, words: r.when }))
+        .join("; "),
+      needs_also: p.needsAlso
+        .map((n) => entryText({ number: n.number, qty: n.qty, words: n.why }))
+        .join("; "),
+      incompatible_with: p.incompatibleWith
+        .map((n) => entryText({ number: n.number, words: n.why }))
+        .join("; "),
+      contains: p.contains
+        .map((c) => entryText({ number: c.number, qty: c.qty, variants: c.variant ? [c.variant] : [] }))
+        .join("; "),
       note: p.note ?? "",
       facing: p.facing ?? "",
       stack: p.stack.map(guardEntry).join("; "),

@@ -2,8 +2,15 @@ import { z } from "zod";
 import type { Frozen } from "../../frozen";
 import { cataloguePart, supplierOffer } from "./catalogue-part";
 
-/** The best of what was found in the catalogue, and how many there are in all; `more`: more than that, and not counted. */
-export const foundParts = z.strictObject({ parts: z.array(cataloguePart), total: z.int(), more: z.boolean() });
+/**
+ * The best of what was found in the catalogue, and how many there are in all; `more`: more than that, and not
+ * counted.
+ */
+export const foundParts = z.strictObject({
+  parts: z.array(cataloguePart),
+  total: z.int(),
+  more: z.boolean(),
+});
 export type FoundParts = Frozen<z.infer<typeof foundParts>>;
 
 const brief = z.strictObject({ number: cataloguePart.shape.number, name: cataloguePart.shape.name });

@@ -21,7 +21,9 @@ describe("a number that was read", () => {
     expect(numberMatch(asked, "VLB-40-241")?.how ?? null).toBe(how);
   });
   it("says which signs were misread", () => {
-    expect(numberMatch("VLB-4O-24I", "VLB-40-241")?.says).toBe("O instead of 0, I instead of 1: easily misread, look again");
+    expect(numberMatch("VLB-4O-24I", "VLB-40-241")?.says).toBe(
+      "O instead of 0, I instead of 1: easily misread, look again",
+    );
   });
   it("a short number is never one sign off: that is the next size", () => {
     expect(numberMatch("608", "609")).toBeNull();
@@ -29,11 +31,15 @@ describe("a number that was read", () => {
   });
   it("as a law: however it is spaced and dashed, it is the same number", () => {
     fc.assert(
-      fc.property(number, fc.array(fc.constantFrom("", " ", "-", ".", "/"), { minLength: 20, maxLength: 20 }), (n, gaps) => {
-        const spaced = [...bareNumber(n).toLowerCase()].map((c, i) => c + gaps[i]).join("");
-        expect(["exact", "written"]).toContain(numberMatch(spaced, n)?.how);
-        expect(foldedNumber(spaced)).toBe(foldedNumber(n));
-      }),
+      fc.property(
+        number,
+        fc.array(fc.constantFrom("", " ", "-", ".", "/"), { minLength: 20, maxLength: 20 }),
+        (n, gaps) => {
+          const spaced = [...bareNumber(n).toLowerCase()].map((c, i) => c + gaps[i]).join("");
+          expect(["exact", "written"]).toContain(numberMatch(spaced, n)?.how);
+          expect(foldedNumber(spaced)).toBe(foldedNumber(n));
+        },
+      ),
     );
   });
   it("as a law: one sign changed is found, two different ones in different places are not", () => {
@@ -52,7 +58,10 @@ describe("a number that was read", () => {
 });
 
 describe("what replaces a number", () => {
-  const part = (number: string, ...olds: string[]) => ({ number, replaces: olds.map((o) => ({ number: o, variants: [] as string[] })) });
+  const part = (number: string, ...olds: string[]) => ({
+    number,
+    replaces: olds.map((o) => ({ number: o, variants: [] as string[] })),
+  });
   it("is found by way of others, the nearest first", () => {
     const found = successorsOf("a 1", [part("A-3", "A-2"), part("A-2", "A-1"), part("B-1", "B-0")]);
     expect(found.map((s) => s.chain)).toEqual([
@@ -65,11 +74,16 @@ describe("what replaces a number", () => {
       { number: "A-2", replaces: [{ number: "A-1", when: "with the long bush", variants: ["B", "C"] }] },
       { number: "A-3", replaces: [{ number: "A-2", when: "and the new seal", variants: ["C", "D"] }] },
     ];
-    expect(successorsOf("A-1", parts)[1]).toMatchObject({ conditions: ["with the long bush", "and the new seal"], variants: ["C"] });
+    expect(successorsOf("A-1", parts)[1]).toMatchObject({
+      conditions: ["with the long bush", "and the new seal"],
+      variants: ["C"],
+    });
   });
   it("as a law: ends, and names each number once, also where numbers go round in circles", () => {
     const numbers = ["N0", "N1", "N2", "N3", "N4"];
-    const edges = fc.array(fc.tuple(fc.constantFrom(...numbers), fc.constantFrom(...numbers)), { maxLength: 12 });
+    const edges = fc.array(fc.tuple(fc.constantFrom(...numbers), fc.constantFrom(...numbers)), {
+      maxLength: 12,
+    });
     fc.assert(
       fc.property(edges, (es) => {
         const parts = numbers.map((n) => part(n, ...es.filter(([p]) => p === n).map(([, old]) => old)));

@@ -8,23 +8,41 @@ export interface NumberMatch {
 export const bareNumber = (number: string): string => number.toUpperCase().replace(/[^\p{L}\p{N}]/gu, "");
 
 /** Letters that are taken for a figure on a worn mould or a label under grease. */
-const LOOK_ALIKES: Readonly<Record<string, string>> = { O: "0", Q: "0", D: "0", I: "1", L: "1", S: "5", B: "8", Z: "2", G: "6" };
+const LOOK_ALIKES: Readonly<Record<string, string>> = {
+  O: "0",
+  Q: "0",
+  D: "0",
+  I: "1",
+  L: "1",
+  S: "5",
+  B: "8",
+  Z: "2",
+  G: "6",
+};
 
 /**
- * A number as a blurred eye sees it: what is easily taken for each other is one sign. Two parts may share it, so it finds, and does not decide.
+ * A number as a blurred eye sees it: what is easily taken for each other is one sign. Two parts may share it,
+ * so it finds, and does not decide.
  *
  * @example foldedNumber("VL8-4O-24l") === foldedNumber("VLB-40-241") // true
  */
-export const foldedNumber = (number: string): string => [...bareNumber(number)].map((c) => LOOK_ALIKES[c] ?? c).join("");
+export const foldedNumber = (number: string): string =>
+  [...bareNumber(number)].map((c) => LOOK_ALIKES[c] ?? c).join("");
 
-/** No maker's number is longer. What is, is a sentence that came in at the wrong place: it is looked up as it stands, and not compared sign by sign. */
+/**
+ * No maker's number is longer. What is, is a sentence that came in at the wrong place: it is looked up as it
+ * stands, and not compared sign by sign.
+ */
 export const LONGEST_NUMBER = 60;
 
-/** Shorter numbers differ from their neighbours by one sign: a slip in them cannot be told from another part. */
+/**
+ * Shorter numbers differ from their neighbours by one sign: a slip in them cannot be told from another part.
+ */
 const LEAST_FOR_A_SLIP = 6;
 
 /**
- * How a number that was asked for agrees with a catalogue number: the same; written otherwise (spaces, dashes, small letters); misread (0 and O, 1 and I, 5 and S, 8 and B, 2 and Z, 6 and G);
+ * How a number that was asked for agrees with a catalogue number: the same; written otherwise (spaces,
+ * dashes, small letters); misread (0 and O, 1 and I, 5 and S, 8 and B, 2 and Z, 6 and G);
  * or one sign off (left out, put in, wrong, or two changed about), from six signs on. Null: not this one.
  *
  * @example numberMatch("vlb 40 241", "VLB-40-241")?.how // "written"
@@ -40,7 +58,8 @@ export function numberMatch(asked: string, number: string): NumberMatch | null {
     const signs = [...a].flatMap((c, i) => (c === there[i] ? [] : [`${c} instead of ${there[i]}`]));
     return { how: "misread", says: `${signs.join(", ")}: easily misread, look again` };
   }
-  if (Math.min(a.length, b.length) >= LEAST_FOR_A_SLIP && isOneSlip(a, b)) return { how: "one off", says: `one sign differs from ${asked.trim()}: look again` };
+  if (Math.min(a.length, b.length) >= LEAST_FOR_A_SLIP && isOneSlip(a, b))
+    return { how: "one off", says: `one sign differs from ${asked.trim()}: look again` };
   return null;
 }
 
@@ -58,7 +77,11 @@ function isOneSlip(a: string, b: string): boolean {
 /** A part, as far as it replaces others. */
 interface Replaces {
   readonly number: string;
-  readonly replaces: readonly { readonly number: string; readonly when?: string; readonly variants: readonly string[] }[];
+  readonly replaces: readonly {
+    readonly number: string;
+    readonly when?: string;
+    readonly variants: readonly string[];
+  }[];
 }
 
 /** One that replaces a number, and by which way. */
@@ -72,13 +95,16 @@ export interface Successor<P> {
 }
 
 /**
- * Everything that replaces a number, directly or by way of others, the nearest first. Circles end where they began.
+ * Everything that replaces a number, directly or by way of others, the nearest first. Circles end where they
+ * began.
  *
  * @example successorsOf("A-1", [{ number: "A-2", replaces: [{ number: "A-1" }] }])[0].chain // ["A-1", "A-2"]
  */
 export function successorsOf<P extends Replaces>(number: string, parts: readonly P[]): Successor<P>[] {
   const byOld = new Map<string, P[]>();
-  for (const p of parts) for (const r of p.replaces) byOld.set(bareNumber(r.number), [...(byOld.get(bareNumber(r.number)) ?? []), p]);
+  for (const p of parts)
+    for (const r of p.replaces)
+      byOld.set(bareNumber(r.number), [...(byOld.get(bareNumber(r.number)) ?? []), p]);
   const out: Successor<P>[] = [];
   const seen = new Set([bareNumber(number)]);
   let edge: Omit<Successor<P>, "part">[] = [{ chain: [number], conditions: [], variants: [] }];
@@ -93,7 +119,11 @@ export function successorsOf<P extends Replaces>(number: string, parts: readonly
         const here = {
           chain: [...chain, part.number],
           conditions: said?.when ? [...conditions, said.when] : conditions,
-          variants: !said?.variants.length ? variants : variants.length ? variants.filter((v) => said.variants.includes(v)) : said.variants,
+          variants: !said?.variants.length
+            ? variants
+            : variants.length
+              ? variants.filter((v) => said.variants.includes(v))
+              : said.variants,
         };
         out.push({ part, ...here });
         next.push(here);

@@ -17,7 +17,10 @@ export const gearSpec = z.strictObject({
   pressureAngleDeg: z.number().min(10).max(35).default(20),
   helixAngleDeg: z.number().min(0).max(89).default(0),
   hand: z.enum(["left", "right"]).optional(),
-  /** left out: not told. Two gears of one count and module differ by it in their tips and in how far apart they run */
+  /**
+   * left out: not told. Two gears of one count and module differ by it in their tips and in how far apart
+   * they run
+   */
   profileShift: z.number().min(-2).max(2).optional(),
   /** of a bevel: how its teeth run */
   bevelTeeth: z.enum(BEVEL_TEETH).optional(),
@@ -37,12 +40,22 @@ export const SPLINE_FORMS = ["straight-sided", "involute", "serration"] as const
 const count = z.int("must be a whole number").min(1).max(400);
 const ring = { insideMm: mm, outsideMm: mm, widthMm: mm };
 
-export const bearingSpec = z.strictObject({ kind: z.literal("bearing"), ...ring, closure: z.enum(["open", "Z", "2Z", "RS", "2RS"]).optional() });
-export const bushSpec = z.strictObject({ kind: z.literal("bush"), ...ring, flangeMm: mm.optional(), material: text.optional() });
+export const bearingSpec = z.strictObject({
+  kind: z.literal("bearing"),
+  ...ring,
+  closure: z.enum(["open", "Z", "2Z", "RS", "2RS"]).optional(),
+});
+export const bushSpec = z.strictObject({
+  kind: z.literal("bush"),
+  ...ring,
+  flangeMm: mm.optional(),
+  material: text.optional(),
+});
 export const sealSpec = z.strictObject({ kind: z.literal("seal"), ...ring, material: text.optional() });
 
 /** What is told apart by one size in words, or by hardly anything. */
-const loose = <K extends string>(kind: K) => z.strictObject({ kind: z.literal(kind), size: text.optional(), material: text.optional() });
+const loose = <K extends string>(kind: K) =>
+  z.strictObject({ kind: z.literal(kind), size: text.optional(), material: text.optional() });
 
 export const partSpec = z.discriminatedUnion("kind", [
   gearSpec,
@@ -50,11 +63,38 @@ export const partSpec = z.discriminatedUnion("kind", [
   bushSpec,
   sealSpec,
   z.strictObject({ kind: z.literal("o-ring"), insideMm: mm, sectionMm: mm, material: text.optional() }),
-  z.strictObject({ kind: z.literal("gasket"), thicknessMm: mm.optional(), size: text.optional(), material: text.optional() }),
-  z.strictObject({ kind: z.literal("pin"), form: z.enum(["dowel", "spring", "cotter", "cross"]).optional(), diameterMm: mm, lengthMm: mm }),
-  z.strictObject({ kind: z.literal("circlip"), seat: z.enum(["shaft", "bore"]), diameterMm: mm, thicknessMm: mm.optional() }),
-  z.strictObject({ kind: z.literal("belt"), profile: text.optional(), lengthMm: mm, widthMm: mm.optional(), teeth: z.int().min(1).optional() }),
-  z.strictObject({ kind: z.literal("brush"), lengthMm: mm, widthMm: mm, thicknessMm: mm, lead: text.optional() }),
+  z.strictObject({
+    kind: z.literal("gasket"),
+    thicknessMm: mm.optional(),
+    size: text.optional(),
+    material: text.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("pin"),
+    form: z.enum(["dowel", "spring", "cotter", "cross"]).optional(),
+    diameterMm: mm,
+    lengthMm: mm,
+  }),
+  z.strictObject({
+    kind: z.literal("circlip"),
+    seat: z.enum(["shaft", "bore"]),
+    diameterMm: mm,
+    thicknessMm: mm.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("belt"),
+    profile: text.optional(),
+    lengthMm: mm,
+    widthMm: mm.optional(),
+    teeth: z.int().min(1).optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("brush"),
+    lengthMm: mm,
+    widthMm: mm,
+    thicknessMm: mm,
+    lead: text.optional(),
+  }),
   z.strictObject({
     kind: z.literal("switch"),
     volts: z.number().positive(),
@@ -101,20 +141,31 @@ export const partSpec = z.discriminatedUnion("kind", [
     ...ring,
     /** what its rollers run on */
     runsOn: z.enum(["the shaft", "its own inner ring"]).optional(),
-    /** the way in which the shaft takes the outer ring with it, seen on the side with the name; a plain one can be turned round */
+    /**
+     * the way in which the shaft takes the outer ring with it, seen on the side with the name; a plain one
+     * can be turned round
+     */
     holds: z.enum(["clockwise", "anticlockwise", "either way round"]).optional(),
   }),
   loose("housing"),
   loose("kit"),
   loose("hardware"),
-  z.strictObject({ kind: z.literal("consumable"), amount: z.number().positive(), unit: z.enum(["g", "ml", "m", "pieces"]), size: text.optional() }),
+  z.strictObject({
+    kind: z.literal("consumable"),
+    amount: z.number().positive(),
+    unit: z.enum(["g", "ml", "m", "pieces"]),
+    size: text.optional(),
+  }),
   loose("other"),
 ]);
 export type PartSpec = Frozen<z.infer<typeof partSpec>>;
 export type PartKind = PartSpec["kind"];
 export type RingSpec = Extract<PartSpec, { kind: "bearing" | "bush" | "seal" }>;
 
-/** One thing that is known of a kind of part: how it is called, in which unit, and how far it may be off and still be the same. */
+/**
+ * One thing that is known of a kind of part: how it is called, in which unit, and how far it may be off and
+ * still be the same.
+ */
 export interface SpecField {
   readonly key: string;
   readonly label: string;
@@ -125,16 +176,27 @@ export interface SpecField {
   readonly of?: readonly string[];
 }
 
-const size = (key: string, label: string, tolerance: number): SpecField => ({ key, label, unit: "mm", tolerance });
+const size = (key: string, label: string, tolerance: number): SpecField => ({
+  key,
+  label,
+  unit: "mm",
+  tolerance,
+});
 const oneOf = (key: string, label: string, of: readonly string[]): SpecField => ({ key, label, of });
 const counted = (label: string): SpecField => ({ key: "teeth", label, tolerance: 0 });
 const MATERIAL: SpecField = { key: "material", label: "material" };
 const SIZE: SpecField = { key: "size", label: "size" };
-const RING = [size("insideMm", "bore", 0.03), size("outsideMm", "outside", 0.05), size("widthMm", "width", 0.1)] as const;
+const RING = [
+  size("insideMm", "bore", 0.03),
+  size("outsideMm", "outside", 0.05),
+  size("widthMm", "width", 0.1),
+] as const;
 
 /**
- * Every kind with what tells one part of it from another, in the order in which it is looked at. Tolerances are those of a caliper against a part that is
- * sold by this figure: a bore is felt at three hundredths, a pressed part's outside at five, a face's width hardly matters.
+ * Every kind with what tells one part of it from another, in the order in which it is looked at. Tolerances
+ * are those of a caliper against a part that is
+ * sold by this figure: a bore is felt at three hundredths, a pressed part's outside at five, a face's width
+ * hardly matters.
  */
 export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
   gear: [
@@ -158,10 +220,28 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
   seal: [...RING, MATERIAL],
   "o-ring": [size("insideMm", "inside", 0.3), size("sectionMm", "section", 0.1), MATERIAL],
   gasket: [size("thicknessMm", "thickness", 0.1), SIZE, MATERIAL],
-  pin: [oneOf("form", "form", ["dowel", "spring", "cotter", "cross"]), size("diameterMm", "diameter", 0.05), size("lengthMm", "length", 0.3)],
-  circlip: [oneOf("seat", "sits on", ["shaft", "bore"]), size("diameterMm", "for diameter", 0.3), size("thicknessMm", "thickness", 0.06)],
-  belt: [{ key: "profile", label: "profile" }, size("lengthMm", "length", 2), size("widthMm", "width", 0.5), { key: "teeth", label: "teeth", tolerance: 0 }],
-  brush: [size("lengthMm", "length", 0.5), size("widthMm", "width", 0.1), size("thicknessMm", "thickness", 0.1), { key: "lead", label: "lead" }],
+  pin: [
+    oneOf("form", "form", ["dowel", "spring", "cotter", "cross"]),
+    size("diameterMm", "diameter", 0.05),
+    size("lengthMm", "length", 0.3),
+  ],
+  circlip: [
+    oneOf("seat", "sits on", ["shaft", "bore"]),
+    size("diameterMm", "for diameter", 0.3),
+    size("thicknessMm", "thickness", 0.06),
+  ],
+  belt: [
+    { key: "profile", label: "profile" },
+    size("lengthMm", "length", 2),
+    size("widthMm", "width", 0.5),
+    { key: "teeth", label: "teeth", tolerance: 0 },
+  ],
+  brush: [
+    size("lengthMm", "length", 0.5),
+    size("widthMm", "width", 0.1),
+    size("thicknessMm", "thickness", 0.1),
+    { key: "lead", label: "lead" },
+  ],
   switch: [
     { key: "volts", label: "voltage", unit: "V" },
     { key: "amps", label: "current", unit: "A" },
@@ -212,25 +292,34 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
 export const PART_KINDS = Object.keys(SPEC_FIELDS) as PartKind[];
 
 /** What a specification says of one field; undefined where it says nothing. */
-export const specValue = (spec: PartSpec, key: string): string | number | undefined => (spec as Record<string, string | number | undefined>)[key];
+export const specValue = (spec: PartSpec, key: string): string | number | undefined =>
+  (spec as Record<string, string | number | undefined>)[key];
 
-/** A gear that is sold, by its numbers; a shift that is not told is taken as none, for drawing and reckoning. */
+/**
+ * A gear that is sold, by its numbers; a shift that is not told is taken as none, for drawing and reckoning.
+ */
 export const soldGear = (g: GearSpec): Gear => ({ ...g, profileShift: g.profileShift ?? 0 });
 
 /** The form of a gear: as told, or spur and helical by the helix angle. */
-export const gearForm = (g: GearSpec): (typeof GEAR_KINDS)[number] => g.form ?? (g.helixAngleDeg ? "helical" : "spur");
+export const gearForm = (g: GearSpec): (typeof GEAR_KINDS)[number] =>
+  g.form ?? (g.helixAngleDeg ? "helical" : "spur");
 
 const bored = (s: { readonly boreMm?: number; readonly boreForm?: string }): string | undefined =>
-  s.boreMm === undefined ? undefined : `bore ${s.boreMm}${s.boreForm && s.boreForm !== "round" ? `, ${s.boreForm}` : ""}`;
-const across = (s: { readonly outsideMm?: number }): string | undefined => (s.outsideMm === undefined ? undefined : `${s.outsideMm} mm outside`);
+  s.boreMm === undefined
+    ? undefined
+    : `bore ${s.boreMm}${s.boreForm && s.boreForm !== "round" ? `, ${s.boreForm}` : ""}`;
+const across = (s: { readonly outsideMm?: number }): string | undefined =>
+  s.outsideMm === undefined ? undefined : `${s.outsideMm} mm outside`;
 
 /**
  * A part in one line, as it would be asked for over the counter.
  *
- * @example specInWords({ kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" }) // "8 × 22 × 7 mm · 2RS"
+ * @example specInWords({ kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" }) // "8 ×
+ *   22 × 7 mm · 2RS"
  */
 export function specInWords(spec: PartSpec): string {
-  const list = (...words: (string | number | undefined | false)[]): string => words.filter((w) => w !== undefined && w !== "" && w !== false).join(" · ");
+  const list = (...words: (string | number | undefined | false)[]): string =>
+    words.filter((w) => w !== undefined && w !== "" && w !== false).join(" · ");
   switch (spec.kind) {
     case "gear":
       return list(
@@ -244,7 +333,11 @@ export function specInWords(spec: PartSpec): string {
     case "bearing":
       return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.closure);
     case "bush":
-      return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.flangeMm !== undefined && `flange ${spec.flangeMm}`, spec.material);
+      return list(
+        `${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`,
+        spec.flangeMm !== undefined && `flange ${spec.flangeMm}`,
+        spec.material,
+      );
     case "seal":
       return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.material);
     case "o-ring":
@@ -252,7 +345,10 @@ export function specInWords(spec: PartSpec): string {
     case "pin":
       return list(`${spec.diameterMm} × ${spec.lengthMm} mm`, spec.form);
     case "circlip":
-      return list(`for a ${spec.seat} of ${spec.diameterMm} mm`, spec.thicknessMm !== undefined && `${spec.thicknessMm} thick`);
+      return list(
+        `for a ${spec.seat} of ${spec.diameterMm} mm`,
+        spec.thicknessMm !== undefined && `${spec.thicknessMm} thick`,
+      );
     case "belt":
       return list(
         spec.profile,
@@ -263,21 +359,39 @@ export function specInWords(spec: PartSpec): string {
     case "brush":
       return list(`${spec.lengthMm} × ${spec.widthMm} × ${spec.thicknessMm} mm`, spec.lead);
     case "switch":
-      return list(`${spec.volts} V`, `${spec.amps} A`, spec.poles !== undefined && `${spec.poles}-pole`, spec.form);
+      return list(
+        `${spec.volts} V`,
+        `${spec.amps} A`,
+        spec.poles !== undefined && `${spec.poles}-pole`,
+        spec.form,
+      );
     case "spline":
       return list(
         `${spec.teeth} teeth`,
         spec.form,
-        spec.insideMm !== undefined && spec.outsideMm !== undefined ? `${spec.insideMm} × ${spec.outsideMm} mm` : across(spec),
+        spec.insideMm !== undefined && spec.outsideMm !== undefined
+          ? `${spec.insideMm} × ${spec.outsideMm} mm`
+          : across(spec),
         spec.on,
         spec.material,
       );
     case "ratchet":
-      return list(`${spec.teeth} teeth`, spec.toothed, across(spec), bored(spec), spec.holds && `holds ${spec.holds}`, spec.material);
+      return list(
+        `${spec.teeth} teeth`,
+        spec.toothed,
+        across(spec),
+        bored(spec),
+        spec.holds && `holds ${spec.holds}`,
+        spec.material,
+      );
     case "dog-clutch":
       return list(`${spec.teeth} dogs`, spec.flanks, across(spec), bored(spec), spec.material);
     case "one-way-clutch":
-      return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.runsOn && `on ${spec.runsOn}`, spec.holds && `holds ${spec.holds}`);
+      return list(
+        `${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`,
+        spec.runsOn && `on ${spec.runsOn}`,
+        spec.holds && `holds ${spec.holds}`,
+      );
     case "consumable":
       return list(`${spec.amount} ${spec.unit}`, spec.size);
     case "gasket":

@@ -7,7 +7,13 @@ describe("the standard set", () => {
   it("names each part once, by its designation", () => {
     expect(new Set(set.map((p) => p.number)).size).toBe(set.length);
     const named = (number: string) => set.find((p) => p.number === number)?.spec;
-    expect(named("608-2RS")).toEqual({ kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7, closure: "2RS" });
+    expect(named("608-2RS")).toEqual({
+      kind: "bearing",
+      insideMm: 8,
+      outsideMm: 22,
+      widthMm: 7,
+      closure: "2RS",
+    });
     expect(named("DIN 471-15")).toEqual({ kind: "circlip", seat: "shaft", diameterMm: 15, thicknessMm: 1 });
     expect(named("ISO 8752-3×18")).toEqual({ kind: "pin", form: "spring", diameterMm: 3, lengthMm: 18 });
     // ISO 3601-012: 9.25 × 1.78

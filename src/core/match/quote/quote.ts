@@ -19,7 +19,12 @@ export const shopRates = z.strictObject({
 export type ShopRates = Frozen<z.infer<typeof shopRates>>;
 
 /** A line of a quote before tax. */
-const quoteLine = z.strictObject({ what: z.enum(["part", "shipping", "consumable", "work"]), says: z.string(), qty: z.string(), amount: z.number() });
+const quoteLine = z.strictObject({
+  what: z.enum(["part", "shipping", "consumable", "work"]),
+  says: z.string(),
+  qty: z.string(),
+  amount: z.number(),
+});
 export type QuoteLine = Frozen<z.infer<typeof quoteLine>>;
 
 export interface QuoteInput {
@@ -48,19 +53,27 @@ export const quoteSchema = z.strictObject({
   tax: z.number(),
   total: z.number(),
   ifDeclined: z.number(),
-  reasons: z.array(z.strictObject({ rule: z.string(), says: z.string(), tone: z.enum(["good", "danger", "plain"]) })),
+  reasons: z.array(
+    z.strictObject({ rule: z.string(), says: z.string(), tone: z.enum(["good", "danger", "plain"]) }),
+  ),
 });
 export type Quote = Frozen<z.infer<typeof quoteSchema>>;
 
-/** From this share of a new unit's price on, a repair is asked about before it is offered: a rule of thumb of the trade. */
+/**
+ * From this share of a new unit's price on, a repair is asked about before it is offered: a rule of thumb of
+ * the trade.
+ */
 const HALF_OF_NEW = 0.5;
 
 const fromCents = (c: number): number => c / 100;
 
 /**
- * What a repair will cost: parts at what they cost the shop with its mark-up (or at the shop's own price where they come from its drawer), what they cost to send, consumables, work by the minutes of the plan, tax. Everything is added up in cents.
+ * What a repair will cost: parts at what they cost the shop with its mark-up (or at the shop's own price
+ * where they come from its drawer), what they cost to send, consumables, work by the minutes of the plan,
+ * tax. Everything is added up in cents.
  *
- * Against the customer's limit and the price of a new unit, with the reasons. What is due if the customer declines is the shop's own rule.
+ * Against the customer's limit and the price of a new unit, with the reasons. What is due if the customer
+ * declines is the shop's own rule.
  */
 export function quoteOf(input: QuoteInput): Quote {
   const { rates } = input;
@@ -69,23 +82,46 @@ export function quoteOf(input: QuoteInput): Quote {
     lines.push({ what, says, qty, amount: fromCents(c) });
   };
   for (const p of input.parts)
-    add("part", p.says, `${p.qty}`, p.price !== undefined ? cents(p.price) : Math.round(cents(p.cost ?? 0) * (1 + rates.markupPercent / 100)));
-  for (const s of input.shipping) if (s.cost > 0) add("shipping", `Shipping, ${s.supplier}`, "1", cents(s.cost));
-  for (const c of input.consumables) add("consumable", c.says, c.qty, Math.round(cents(c.cost) * (1 + rates.markupPercent / 100)));
+    add(
+      "part",
+      p.says,
+      `${p.qty}`,
+      p.price !== undefined
+        ? cents(p.price)
+        : Math.round(cents(p.cost ?? 0) * (1 + rates.markupPercent / 100)),
+    );
+  for (const s of input.shipping)
+    if (s.cost > 0) add("shipping", `Shipping, ${s.supplier}`, "1", cents(s.cost));
+  for (const c of input.consumables)
+    add("consumable", c.says, c.qty, Math.round(cents(c.cost) * (1 + rates.markupPercent / 100)));
   const minutes = input.work.reduce((t, w) => t + w.minutes, 0);
-  for (const w of input.work) add("work", w.says, `${Math.round(w.minutes)} min`, Math.round((w.minutes / 60) * rates.perHour * 100));
+  for (const w of input.work)
+    add("work", w.says, `${Math.round(w.minutes)} min`, Math.round((w.minutes / 60) * rates.perHour * 100));
   if (minutes < rates.minMinutes)
-    add("work", "Minimum charge", `${Math.round(rates.minMinutes - minutes)} min`, Math.round(((rates.minMinutes - minutes) / 60) * rates.perHour * 100));
+    add(
+      "work",
+      "Minimum charge",
+      `${Math.round(rates.minMinutes - minutes)} min`,
+      Math.round(((rates.minMinutes - minutes) / 60) * rates.perHour * 100),
+    );
   const net = lines.reduce((t, l) => t + cents(l.amount), 0);
   const tax = Math.round((net * rates.taxPercent) / 100);
   const total = net + tax;
   const declined = Math.round(cents(rates.ifDeclined) * (1 + rates.taxPercent / 100));
-  return { lines, net: fromCents(net), tax: fromCents(tax), total: fromCents(total), ifDeclined: fromCents(declined), reasons: reasonsFor(total, input) };
+  return {
+    lines,
+    net: fromCents(net),
+    tax: fromCents(tax),
+    total: fromCents(total),
+    ifDeclined: fromCents(declined),
+    reasons: reasonsFor(total, input),
+  };
 }
 
 function reasonsFor(total: number, { limit, newUnit, currency }: QuoteInput): Quote["reasons"] {
   const out: Quote["reasons"][number][] = [];
-  if (limit === undefined) out.push({ rule: "limit", says: "No limit was agreed: ask before anything is ordered.", tone: "danger" });
+  if (limit === undefined)
+    out.push({ rule: "limit", says: "No limit was agreed: ask before anything is ordered.", tone: "danger" });
   else if (total > cents(limit))
     out.push({
       rule: "limit",
@@ -115,8 +151,16 @@ export interface AnsweredQuote {
   readonly answer?: "accepted" | "declined";
 }
 
-/** Whether what it costs now must be asked again: nothing was accepted, or it costs more than was, and more than the customer's limit. Null: go on. */
-export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], limit: number | undefined, currency = ""): string | null {
+/**
+ * Whether what it costs now must be asked again: nothing was accepted, or it costs more than was, and more
+ * than the customer's limit. Null: go on.
+ */
+export function mustAskAgain(
+  now: number,
+  answered: readonly AnsweredQuote[],
+  limit: number | undefined,
+  currency = "",
+): string | null {
   const last = answered.filter((q) => q.answer !== undefined).at(-1);
   if (last?.answer === "declined") return "The customer declined. Nothing is ordered.";
   if (!last)
@@ -126,5 +170,7 @@ export function mustAskAgain(now: number, answered: readonly AnsweredQuote[], li
         ? "No limit was agreed and nothing was accepted yet: ask first."
         : "Above the limit: ask the customer first.";
   const agreed = Math.max(last.total, limit ?? 0);
-  return cents(now) <= cents(agreed) ? null : `It now comes to ${money(now, currency)}; ${money(agreed, currency)} was agreed: ask again.`;
+  return cents(now) <= cents(agreed)
+    ? null
+    : `It now comes to ${money(now, currency)}; ${money(agreed, currency)} was agreed: ask again.`;
 }

@@ -1,4 +1,7 @@
-/** Six more: with planets and loose balls, a drag stack, a friction drive, a piston, limit switches, a bonded post. */
+/**
+ * Six more: with planets and loose balls, a drag stack, a friction drive, a piston, limit switches, a bonded
+ * post.
+ */
 export const MORE_UNITS = {
   "bicycle hub gear": {
     parts: [
@@ -11,7 +14,12 @@ export const MORE_UNITS = {
       { id: "sun", name: "sun on the axle", kind: "shaft" },
     ],
     steps: [
-      { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "nut", qty: 2, thread: "M10", tighten: { torqueNm: 30 } }] },
+      {
+        id: "s1",
+        action: "unscrew",
+        needs: [],
+        hardware: [{ id: "h1", kind: "nut", qty: 2, thread: "M10", tighten: { torqueNm: 30 } }],
+      },
       {
         id: "s2",
         action: "unscrew",
@@ -44,10 +52,22 @@ export const MORE_UNITS = {
         hardware: [{ id: "h5", kind: "pin", qty: 3, thread: "4", lengthMm: 12 }],
         timing: { says: "all three dots outwards" },
       },
-      { id: "s7", action: "pull", parts: ["ring"], hardware: [{ id: "h6", kind: "circlip", qty: 1, thread: "36" }] },
+      {
+        id: "s7",
+        action: "pull",
+        parts: ["ring"],
+        hardware: [{ id: "h6", kind: "circlip", qty: 1, thread: "36" }],
+      },
     ],
     lubePoints: [
-      { id: "g1", part: "planets", when: "after-fit", lubricant: "Skarn H-1", grams: 2, where: "planets and their pins" },
+      {
+        id: "g1",
+        part: "planets",
+        when: "after-fit",
+        lubricant: "Skarn H-1",
+        grams: 2,
+        where: "planets and their pins",
+      },
       { id: "g2", reachedBy: "s3", lubricant: "Skarn H-1", grams: 3, where: "ball races" },
     ],
   },
@@ -61,7 +81,13 @@ export const MORE_UNITS = {
       { id: "rotor", name: "rotor" },
     ],
     steps: [
-      { id: "s1", action: "unscrew", needs: [], parts: ["handle"], hardware: [{ id: "h1", kind: "screw", qty: 1, thread: "M4", leftHand: true }] },
+      {
+        id: "s1",
+        action: "unscrew",
+        needs: [],
+        parts: ["handle"],
+        hardware: [{ id: "h1", kind: "screw", qty: 1, thread: "M4", leftHand: true }],
+      },
       {
         id: "s2",
         action: "lift-off",
@@ -74,13 +100,29 @@ export const MORE_UNITS = {
         stack: ["h2", "h3", "h4", "spool"],
         back: [{ when: "before", says: "a drop of drag grease on each felt" }],
       },
-      { id: "s3", action: "unscrew", parts: ["rotor"], hardware: [{ id: "h5", kind: "nut", qty: 1, thread: "M7", locker: "blue", into: "brass" }] },
+      {
+        id: "s3",
+        action: "unscrew",
+        parts: ["rotor"],
+        hardware: [{ id: "h5", kind: "nut", qty: 1, thread: "M7", locker: "blue", into: "brass" }],
+      },
       {
         id: "s4",
         action: "unscrew",
         needs: ["s1"],
         parts: ["side"],
-        hardware: [{ id: "h6", kind: "screw", qty: 3, thread: "ST2.5", lengthMm: 10, drive: "PH1", into: "PA66-GF", at: "the long one behind" }],
+        hardware: [
+          {
+            id: "h6",
+            kind: "screw",
+            qty: 3,
+            thread: "ST2.5",
+            lengthMm: 10,
+            drive: "PH1",
+            into: "PA66-GF",
+            at: "the long one behind",
+          },
+        ],
       },
       {
         id: "s5",
@@ -100,7 +142,16 @@ export const MORE_UNITS = {
         ],
       },
     ],
-    lubePoints: [{ id: "g1", part: "drive", when: "after-fit", lubricant: "Olmen MR", grams: 1.5, where: "face of the drive wheel" }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "drive",
+        when: "after-fit",
+        lubricant: "Olmen MR",
+        grams: 1.5,
+        where: "face of the drive wheel",
+      },
+    ],
     services: [{ id: "v1", part: "pinion", do: "deburr", note: "the tip of one tooth" }],
   },
   "tyre inflator": {
@@ -120,7 +171,18 @@ export const MORE_UNITS = {
         needs: [],
         parts: ["shell"],
         held: ["snap tabs"],
-        hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST3", lengthMm: 12, drive: "TX10", into: "ABS", tighten: { feel: "snug" } }],
+        hardware: [
+          {
+            id: "h1",
+            kind: "screw",
+            qty: 6,
+            thread: "ST3",
+            lengthMm: 12,
+            drive: "TX10",
+            into: "ABS",
+            tighten: { feel: "snug" },
+          },
+        ],
       },
       {
         id: "s2",
@@ -134,7 +196,17 @@ export const MORE_UNITS = {
         id: "s3",
         action: "unscrew",
         parts: ["head"],
-        hardware: [{ id: "h2", kind: "screw", qty: 4, thread: "M4", lengthMm: 20, drive: "hex 3", tighten: { torqueNm: 2.2, pattern: "cross", passes: 3 } }],
+        hardware: [
+          {
+            id: "h2",
+            kind: "screw",
+            qty: 4,
+            thread: "M4",
+            lengthMm: 20,
+            drive: "hex 3",
+            tighten: { torqueNm: 2.2, pattern: "cross", passes: 3 },
+          },
+        ],
       },
       { id: "s4", action: "peel", parts: ["gasket"] },
       {
@@ -147,7 +219,13 @@ export const MORE_UNITS = {
           { id: "h4", kind: "washer", qty: 1, lengthMm: 8 },
         ],
       },
-      { id: "s6", action: "pull", parts: ["crank"], held: ["press fit"], freed: { how: "pull", tool: "two-arm puller" } },
+      {
+        id: "s6",
+        action: "pull",
+        parts: ["crank"],
+        held: ["press fit"],
+        freed: { how: "pull", tool: "two-arm puller" },
+      },
       {
         id: "s7",
         action: "unsolder",
@@ -158,9 +236,25 @@ export const MORE_UNITS = {
           { colour: "black", to: "−" },
         ],
       },
-      { id: "s8", action: "slide", needs: ["s6", "s7"], parts: ["motor"], cautions: ["hot"], doNotUndo: "the brush cap" },
+      {
+        id: "s8",
+        action: "slide",
+        needs: ["s6", "s7"],
+        parts: ["motor"],
+        cautions: ["hot"],
+        doNotUndo: "the brush cap",
+      },
     ],
-    lubePoints: [{ id: "g1", part: "crank", when: "after-fit", lubricant: "Olmen GX-2", grams: 3, where: "crank wheel and pinion" }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "crank",
+        when: "after-fit",
+        lubricant: "Olmen GX-2",
+        grams: 3,
+        where: "crank wheel and pinion",
+      },
+    ],
     services: [{ id: "v1", part: "piston", do: "oil", note: "one drop on the ring, no more" }],
   },
   "projector screen motor": {
@@ -172,13 +266,29 @@ export const MORE_UNITS = {
       { id: "brake", name: "brake disc" },
     ],
     steps: [
-      { id: "s1", action: "loosen", needs: [], title: "Cable clamp", hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M3", stays: "loosened" }] },
+      {
+        id: "s1",
+        action: "loosen",
+        needs: [],
+        title: "Cable clamp",
+        hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M3", stays: "loosened" }],
+      },
       {
         id: "s2",
         action: "unscrew",
         parts: ["cap"],
         marks: ["arrow up"],
-        hardware: [{ id: "h2", kind: "screw", qty: 3, thread: "M3", lengthMm: 8, drive: "PH1", tighten: { looseUntil: "end", feel: "snug" } }],
+        hardware: [
+          {
+            id: "h2",
+            kind: "screw",
+            qty: 3,
+            thread: "M3",
+            lengthMm: 8,
+            drive: "PH1",
+            tighten: { looseUntil: "end", feel: "snug" },
+          },
+        ],
       },
       {
         id: "s3",
@@ -204,7 +314,13 @@ export const MORE_UNITS = {
         held: ["grub screw"],
         hardware: [{ id: "h3", kind: "pin", qty: 1, thread: "4", lengthMm: 24 }],
       },
-      { id: "s6", action: "lift-off", parts: ["brake"], hardware: [{ id: "h4", kind: "spring", qty: 1 }], facing: "lining to the motor" },
+      {
+        id: "s6",
+        action: "lift-off",
+        parts: ["brake"],
+        hardware: [{ id: "h4", kind: "spring", qty: 1 }],
+        facing: "lining to the motor",
+      },
     ],
   },
   "card shuffler": {
@@ -220,7 +336,13 @@ export const MORE_UNITS = {
       { id: "s2", action: "open", parts: ["lid"], held: ["snap tabs"] },
       { id: "s3", action: "unclip", parts: ["left"] },
       { id: "s4", action: "slide", parts: ["belt"], note: "crossed once, the short way round" },
-      { id: "s5", action: "pull", needs: ["s2"], parts: ["wheel"], hardware: [{ id: "h1", kind: "washer", qty: 1, lengthMm: 5 }] },
+      {
+        id: "s5",
+        action: "pull",
+        needs: ["s2"],
+        parts: ["wheel"],
+        hardware: [{ id: "h1", kind: "washer", qty: 1, lengthMm: 5 }],
+      },
       { id: "s6", action: "lift-off", needs: ["s5"], parts: ["post"], note: "cracked off its base" },
     ],
     services: [
@@ -261,12 +383,41 @@ export const MORE_UNITS = {
         hardware: [{ id: "h3", kind: "screw", qty: 4, thread: "ST3.5", lengthMm: 16, drive: "PH2" }],
       },
       { id: "s4", action: "block", title: "paper in the motor opening" },
-      { id: "s5", action: "press-out", needs: ["s3"], parts: ["spindle"], freed: { how: "press" }, held: ["press fit"] },
+      {
+        id: "s5",
+        action: "press-out",
+        needs: ["s3"],
+        parts: ["spindle"],
+        freed: { how: "press" },
+        held: ["press fit"],
+      },
       { id: "s6", action: "peel", parts: ["seal"] },
-      { id: "s7", action: "lift-off", needs: ["s5"], parts: ["big"], hardware: [{ id: "h4", kind: "key", qty: 1, thread: "2 × 2" }] },
-      { id: "s8", action: "slide", needs: ["s3"], parts: ["cord"], held: ["strain relief"], title: "Cord out of its clamp" },
+      {
+        id: "s7",
+        action: "lift-off",
+        needs: ["s5"],
+        parts: ["big"],
+        hardware: [{ id: "h4", kind: "key", qty: 1, thread: "2 × 2" }],
+      },
+      {
+        id: "s8",
+        action: "slide",
+        needs: ["s3"],
+        parts: ["cord"],
+        held: ["strain relief"],
+        title: "Cord out of its clamp",
+      },
       { id: "s9", action: "note", title: "guard switch: works when the lever is down" },
     ],
-    lubePoints: [{ id: "g1", part: "big", when: "after-fit", lubricant: "Olmen FG-1", grams: 3, where: "teeth of the big wheel" }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "big",
+        when: "after-fit",
+        lubricant: "Olmen FG-1",
+        grams: 3,
+        where: "teeth of the big wheel",
+      },
+    ],
   },
 } as const;

@@ -17,7 +17,9 @@ export const UNITS = {
         needs: [],
         parts: ["back"],
         held: ["snap tabs"],
-        hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "ST3", lengthMm: 10, drive: "PH1", into: "ABS" }],
+        hardware: [
+          { id: "h1", kind: "screw", qty: 2, thread: "ST3", lengthMm: 10, drive: "PH1", into: "ABS" },
+        ],
       },
       {
         id: "s3",
@@ -47,11 +49,25 @@ export const UNITS = {
           { id: "h4", kind: "thrust-washer", qty: 1, lengthMm: 8 },
         ],
       },
-      { id: "s6", action: "pull", needs: ["s5"], parts: ["ring"], held: ["press fit"], freed: { how: "pull" } },
+      {
+        id: "s6",
+        action: "pull",
+        needs: ["s5"],
+        parts: ["ring"],
+        held: ["press fit"],
+        freed: { how: "pull" },
+      },
       { id: "s7", action: "press-out", needs: ["s5"], parts: ["bush"], freed: { how: "press" } },
     ],
     lubePoints: [
-      { id: "g1", part: "ring", when: "after-fit", lubricant: "Skarn 1", grams: 1.5, where: "teeth of the ring gear" },
+      {
+        id: "g1",
+        part: "ring",
+        when: "after-fit",
+        lubricant: "Skarn 1",
+        grams: 1.5,
+        where: "teeth of the ring gear",
+      },
       { id: "g2", part: "bush", when: "after-fit", lubricant: "turbine oil", where: "front bush, two drops" },
     ],
     services: [{ id: "v1", part: "cutter", do: "clean", note: "dry brush, no water" }],
@@ -74,7 +90,15 @@ export const UNITS = {
         parts: ["cap"],
         marks: ["dot to the bow"],
         hardware: [
-          { id: "h1", kind: "screw", qty: 4, thread: "M5", lengthMm: 12, drive: "hex 4", tighten: { torqueNm: 3, pattern: "cross" } },
+          {
+            id: "h1",
+            kind: "screw",
+            qty: 4,
+            thread: "M5",
+            lengthMm: 12,
+            drive: "hex 4",
+            tighten: { torqueNm: 3, pattern: "cross" },
+          },
           { id: "h2", kind: "o-ring", qty: 1, lengthMm: 60 },
         ],
       },
@@ -89,7 +113,13 @@ export const UNITS = {
         ],
         facing: "hooks against the clock",
       },
-      { id: "s4", action: "drive-out", parts: ["lay"], freed: { how: "drive" }, timing: { pin: "gap", says: "flat to the pinion" } },
+      {
+        id: "s4",
+        action: "drive-out",
+        parts: ["lay"],
+        freed: { how: "drive" },
+        timing: { pin: "gap", says: "flat to the pinion" },
+      },
       {
         id: "s5",
         action: "pull",
@@ -100,12 +130,28 @@ export const UNITS = {
         ],
         stack: ["h6", "pinion", "h5"],
       },
-      { id: "s6", action: "press-out", needs: ["s2"], parts: ["bearing"], held: ["press fit"], freed: { how: "heat" } },
+      {
+        id: "s6",
+        action: "press-out",
+        needs: ["s2"],
+        parts: ["bearing"],
+        held: ["press fit"],
+        freed: { how: "heat" },
+      },
       { id: "s7", action: "peel", needs: ["s2"], parts: ["seal"] },
       { id: "s8", action: "loosen", needs: [], title: "", parts: [] },
       { id: "s9", action: "drain", needs: ["s8"], parts: [], title: "Sea water out of the base" },
     ],
-    lubePoints: [{ id: "g1", part: "pinion", when: "after-fit", lubricant: "Marine 2", grams: 4, where: "teeth of the pinion" }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "pinion",
+        when: "after-fit",
+        lubricant: "Marine 2",
+        grams: 4,
+        where: "teeth of the pinion",
+      },
+    ],
   },
   "ice shaver": {
     parts: [
@@ -120,17 +166,54 @@ export const UNITS = {
     steps: [
       { id: "s1", action: "open", needs: [], title: "", parts: [] },
       { id: "s2", action: "lift-off", parts: ["hopper"], held: ["hook"] },
-      { id: "s3", action: "unscrew", parts: ["disc"], cautions: ["blade"], hardware: [{ id: "h1", kind: "nut", qty: 1, thread: "M8", leftHand: true }] },
-      { id: "s4", action: "pull", needs: ["s1"], parts: ["brush"], hardware: [{ id: "h2", kind: "spring", qty: 1 }] },
+      {
+        id: "s3",
+        action: "unscrew",
+        parts: ["disc"],
+        cautions: ["blade"],
+        hardware: [{ id: "h1", kind: "nut", qty: 1, thread: "M8", leftHand: true }],
+      },
+      {
+        id: "s4",
+        action: "pull",
+        needs: ["s1"],
+        parts: ["brush"],
+        hardware: [{ id: "h2", kind: "spring", qty: 1 }],
+      },
       { id: "s5", action: "slide", needs: ["s3"], parts: ["belt"] },
       { id: "s6", action: "block", needs: ["s3"], title: "rag in the chute" },
-      { id: "s7", action: "unscrew", needs: ["s5"], hardware: [{ id: "h3", kind: "screw", qty: 6, thread: "M4", lengthMm: 16, drive: "TX20" }] },
+      {
+        id: "s7",
+        action: "unscrew",
+        needs: ["s5"],
+        hardware: [{ id: "h3", kind: "screw", qty: 6, thread: "M4", lengthMm: 16, drive: "TX20" }],
+      },
       { id: "s8", action: "pull", parts: ["lid"], held: ["dowels"], freed: { how: "jack" } },
       { id: "s9", action: "peel", parts: ["gasket"] },
-      { id: "s10", action: "unclip", needs: ["s8"], hardware: [{ id: "h4", kind: "circlip", qty: 1, thread: "10" }] },
-      { id: "s11", action: "pull", parts: ["worm"], held: ["taper"], hardware: [{ id: "h5", kind: "pin", qty: 1, thread: "3", lengthMm: 18 }] },
+      {
+        id: "s10",
+        action: "unclip",
+        needs: ["s8"],
+        hardware: [{ id: "h4", kind: "circlip", qty: 1, thread: "10" }],
+      },
+      {
+        id: "s11",
+        action: "pull",
+        parts: ["worm"],
+        held: ["taper"],
+        hardware: [{ id: "h5", kind: "pin", qty: 1, thread: "3", lengthMm: 18 }],
+      },
     ],
-    lubePoints: [{ id: "g1", part: "worm", when: "after-fit", lubricant: "Olmen FG-1", grams: 12, where: "worm and wheel" }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "worm",
+        when: "after-fit",
+        lubricant: "Olmen FG-1",
+        grams: 12,
+        where: "worm and wheel",
+      },
+    ],
   },
   "paper shredder": {
     parts: [
@@ -151,14 +234,36 @@ export const UNITS = {
         action: "unscrew",
         parts: ["head"],
         held: ["hook"],
-        hardware: [{ id: "h1", kind: "screw", qty: 6, thread: "ST4", lengthMm: 16, drive: "PH2", into: "ABS", at: "3 in a row each side" }],
+        hardware: [
+          {
+            id: "h1",
+            kind: "screw",
+            qty: 6,
+            thread: "ST4",
+            lengthMm: 16,
+            drive: "PH2",
+            into: "ABS",
+            at: "3 in a row each side",
+          },
+        ],
       },
       {
         id: "s3",
         action: "unscrew",
         needs: ["s2"],
         parts: ["guard"],
-        hardware: [{ id: "h2", kind: "screw", qty: 2, thread: "M3", lengthMm: 6, drive: "PH1", locker: "blue", into: "steel" }],
+        hardware: [
+          {
+            id: "h2",
+            kind: "screw",
+            qty: 2,
+            thread: "M3",
+            lengthMm: 6,
+            drive: "PH1",
+            locker: "blue",
+            into: "steel",
+          },
+        ],
       },
       {
         id: "s4",
@@ -194,7 +299,17 @@ export const UNITS = {
         needs: ["s6"],
         parts: ["side"],
         held: ["dowels"],
-        hardware: [{ id: "h5", kind: "screw", qty: 4, thread: "M5", lengthMm: 12, drive: "hex 4", tighten: { torqueNm: 4, pattern: "cross" } }],
+        hardware: [
+          {
+            id: "h5",
+            kind: "screw",
+            qty: 4,
+            thread: "M5",
+            lengthMm: 12,
+            drive: "hex 4",
+            tighten: { torqueNm: 4, pattern: "cross" },
+          },
+        ],
       },
       {
         id: "s8",
@@ -218,7 +333,16 @@ export const UNITS = {
       { id: "s10", action: "pull", needs: ["s9"], parts: ["lower"], bundle: "b1", cautions: ["blade"] },
     ],
     services: [{ id: "v1", reachedBy: "s10", do: "clean", note: "paper dust out, dry brush" }],
-    lubePoints: [{ id: "g1", part: "big", when: "after-fit", lubricant: "Olmen GX-2", grams: 4, where: "teeth of the big gear" }],
+    lubePoints: [
+      {
+        id: "g1",
+        part: "big",
+        when: "after-fit",
+        lubricant: "Olmen GX-2",
+        grams: 4,
+        where: "teeth of the big gear",
+      },
+    ],
   },
   "clockwork metronome": {
     parts: [
@@ -231,13 +355,26 @@ export const UNITS = {
     ],
     steps: [
       { id: "s1", action: "lift-off", needs: [], parts: ["door"], held: ["hook"] },
-      { id: "s2", action: "note", title: "let the spring down with the key before anything else", doNotUndo: "the click, while the spring is wound" },
+      {
+        id: "s2",
+        action: "note",
+        title: "let the spring down with the key before anything else",
+        doNotUndo: "the click, while the spring is wound",
+      },
       { id: "s3", action: "slide", parts: ["rod"], setting: "weight at 120" },
       {
         id: "s4",
         action: "unscrew",
         parts: ["plate"],
-        hardware: [{ id: "h1", kind: "nut", qty: 4, thread: "M2.5", tighten: { feel: "finger tight", startAll: true, passes: 2 } }],
+        hardware: [
+          {
+            id: "h1",
+            kind: "nut",
+            qty: 4,
+            thread: "M2.5",
+            tighten: { feel: "finger tight", startAll: true, passes: 2 },
+          },
+        ],
       },
       {
         id: "s5",
@@ -250,7 +387,9 @@ export const UNITS = {
       { id: "s7", action: "lift-off", needs: ["s4"], parts: ["barrel"], cautions: ["spring"] },
     ],
     services: [{ id: "v1", part: "escape", do: "clean", note: "peg the holes" }],
-    lubePoints: [{ id: "g1", reachedBy: "s4", lubricant: "Skarn clock oil", where: "pivots of the front plate" }],
+    lubePoints: [
+      { id: "g1", reachedBy: "s4", lubricant: "Skarn clock oil", where: "pivots of the front plate" },
+    ],
   },
   "aquarium pump": {
     parts: [
@@ -264,12 +403,32 @@ export const UNITS = {
     steps: [
       { id: "s1", action: "unplug", needs: [], title: "mains plug out, pump out of the water" },
       { id: "s2", action: "unclip", parts: ["basket"], held: ["snap tabs"] },
-      { id: "s3", action: "pull", parts: ["cap"], freed: { how: "twist" }, hardware: [{ id: "h1", kind: "o-ring", qty: 1, lengthMm: 40, once: true }] },
+      {
+        id: "s3",
+        action: "pull",
+        parts: ["cap"],
+        freed: { how: "twist" },
+        hardware: [{ id: "h1", kind: "o-ring", qty: 1, lengthMm: 40, once: true }],
+      },
       { id: "s4", action: "peel", needs: ["s3"], parts: ["ring"] },
-      { id: "s5", action: "pull", needs: ["s3"], parts: ["rotor"], held: ["vacuum"], facing: "impeller outwards" },
-      { id: "s6", action: "pull", parts: ["shaft"], doNotUndo: "never pull with steel pliers: it is glass-hard and breaks" },
+      {
+        id: "s5",
+        action: "pull",
+        needs: ["s3"],
+        parts: ["rotor"],
+        held: ["vacuum"],
+        facing: "impeller outwards",
+      },
+      {
+        id: "s6",
+        action: "pull",
+        parts: ["shaft"],
+        doNotUndo: "never pull with steel pliers: it is glass-hard and breaks",
+      },
       { id: "s7", action: "pull", parts: ["rubber"] },
     ],
-    services: [{ id: "v1", part: "rotor", do: "clean", note: "lime off in citric acid, rinsed", waitMinutes: 30 }],
+    services: [
+      { id: "v1", part: "rotor", do: "clean", note: "lime off in citric acid, rinsed", waitMinutes: 30 },
+    ],
   },
 } as const;

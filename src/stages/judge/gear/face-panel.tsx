@@ -21,7 +21,15 @@ const FIRST: Partial<Record<GearView["kind"], string>> = {
 };
 
 /** The face on the left: marked by press or drag, closer at a key, another gear laid over it. */
-export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: LengthUnit; flipUnit: () => void }) {
+export function FacePanel({
+  view,
+  unit,
+  flipUnit,
+}: {
+  view: GearView;
+  unit: LengthUnit;
+  flipUnit: () => void;
+}) {
   const { gear, marks, notes, over, part, kind, means } = view;
   const [mark, setMark] = useState<ToothMark>("missing");
   const [zoom, setZoom] = useState(1);
@@ -29,20 +37,40 @@ export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: Leng
   const { shown, markTeeth } = useToothMarks(part, marks, mark);
   const count = (m: string): number => Object.values(shown).filter((x) => x === m).length;
   return (
-    <section aria-label="Gear face" className="flex min-h-0 flex-col items-center border-2 border-base-content bg-base-100 p-2.5">
+    <section
+      aria-label="Gear face"
+      className="flex min-h-0 flex-col items-center border-2 border-base-content bg-base-100 p-2.5"
+    >
       {gear ? (
         <>
           <div className="relative flex min-h-0 w-full flex-1 items-center justify-center">
             <div className="absolute top-0 left-0 flex gap-1.5">
-              <KeyButton keyName="-" className="small" label="Zoom out" disabled={zoom === 1} onPress={() => setZoom(Math.max(1, zoom / 2))}>
+              <KeyButton
+                keyName="-"
+                className="small"
+                label="Zoom out"
+                disabled={zoom === 1}
+                onPress={() => setZoom(Math.max(1, zoom / 2))}
+              >
                 −
               </KeyButton>
-              <KeyButton keyName="+" className="small" label="Zoom in" disabled={zoom === 8} onPress={() => setZoom(Math.min(8, zoom * 2))}>
+              <KeyButton
+                keyName="+"
+                className="small"
+                label="Zoom in"
+                disabled={zoom === 8}
+                onPress={() => setZoom(Math.min(8, zoom * 2))}
+              >
                 {zoom}×
               </KeyButton>
             </div>
             <div className="absolute top-0 right-0">
-              <KeyButton keyName="U" className="small" onPress={flipUnit} label={`Readings in ${unit}; press for ${unit === "mm" ? "inches" : "millimetres"}`}>
+              <KeyButton
+                keyName="U"
+                className="small"
+                onPress={flipUnit}
+                label={`Readings in ${unit}; press for ${unit === "mm" ? "inches" : "millimetres"}`}
+              >
                 {unit === "mm" ? "→ in" : "→ mm"}
               </KeyButton>
             </div>
@@ -60,7 +88,11 @@ export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: Leng
               onMark={(teeth) => void markTeeth(teeth)}
             />
           </div>
-          <p className="min-h-[24px] w-full text-center text-[18px] leading-tight" role="status" aria-label="Extent">
+          <p
+            className="min-h-[24px] w-full text-center text-[18px] leading-tight"
+            role="status"
+            aria-label="Extent"
+          >
             {view.extent ? (
               <>
                 {view.extent.says}
@@ -73,7 +105,12 @@ export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: Leng
             )}
           </p>
           <div className="flex w-full items-center gap-1.5 py-1">
-            <select aria-label="Overlay another gear" className="field min-w-0 flex-1 !text-[18px]" value={laid} onChange={(e) => setLaid(e.target.value)}>
+            <select
+              aria-label="Overlay another gear"
+              className="field min-w-0 flex-1 !text-[18px]"
+              value={laid}
+              onChange={(e) => setLaid(e.target.value)}
+            >
               <option value="">overlay another …</option>
               {over.map((o) => (
                 <option key={o.key} value={o.key}>
@@ -85,13 +122,20 @@ export function FacePanel({ view, unit, flipUnit }: { view: GearView; unit: Leng
         </>
       ) : (
         <p className="m-auto max-w-[380px] text-center text-[24px]">
-          {FIRST[kind] ?? "Count the teeth and measure the tip diameter and a span."} It is drawn here in its true shape.
+          {FIRST[kind] ?? "Count the teeth and measure the tip diameter and a span."} It is drawn here in its
+          true shape.
         </p>
       )}
       <fieldset className="grid w-full grid-cols-3 gap-1.5">
         <legend className="sr-only">Mark teeth as</legend>
         {TOOTH_MARKS.map((m) => (
-          <KeyButton key={m.mark} keyName={m.key} className="small !min-h-[50px] !px-1.5" pressed={mark === m.mark} onPress={() => setMark(m.mark)}>
+          <KeyButton
+            key={m.mark}
+            keyName={m.key}
+            className="small !min-h-[50px] !px-1.5"
+            pressed={mark === m.mark}
+            onPress={() => setMark(m.mark)}
+          >
             {m.says}
             {count(m.mark) > 0 && <b> {count(m.mark)}</b>}
           </KeyButton>

@@ -21,6 +21,13 @@ export async function gearBenchView(number: string, id: string): Promise<GearBen
   const part = job?.parts.find((p) => p.id === id);
   if (!job || !part) return null;
   const view = gearView(job, id, await catalogueFor(job, [id]));
-  const words = ["gear bench", part.material, view.kind, view.notes.hand && `${view.notes.hand} hand`].filter(Boolean).join(" · ");
-  return { frame: frameOf(job, partName(part), words), view, draft: (await loadDrafts(job.id))[`gear.${id}`], unitFirst: (await shopSettings()).lengthUnit };
+  const words = ["gear bench", part.material, view.kind, view.notes.hand && `${view.notes.hand} hand`]
+    .filter(Boolean)
+    .join(" · ");
+  return {
+    frame: frameOf(job, partName(part), words),
+    view,
+    draft: (await loadDrafts(job.id))[`gear.${id}`],
+    unitFirst: (await shopSettings()).lengthUnit,
+  };
 }

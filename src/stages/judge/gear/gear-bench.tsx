@@ -29,8 +29,18 @@ type Place = (typeof PLACES)[number]["place"];
 
 const nextMaking = (m: Making): Making => MAKINGS[(MAKINGS.indexOf(m) + 1) % MAKINGS.length] as Making;
 
-/** The gear bench: readings, what the gear is, its sizes, its mate, and its face with the bad teeth marked. */
-export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: unknown; unitFirst: LengthUnit }) {
+/**
+ * The gear bench: readings, what the gear is, its sizes, its mate, and its face with the bad teeth marked.
+ */
+export function GearBench({
+  view,
+  draft,
+  unitFirst,
+}: {
+  view: GearView;
+  draft: unknown;
+  unitFirst: LengthUnit;
+}) {
   const { run, number } = useJob();
   const { part, notes, kind } = view;
   const [place, setPlace] = useState<Place>("readings");
@@ -38,7 +48,12 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
   const [caliper, setCaliper] = useState(false);
   const made = view.making.making;
   const noted: NoteGear = (notes) => run(saveGearNotes, { part, notes });
-  const { tile, goesTo, arrive } = useGearReadings(view, draft, place === "mate" ? [CENTRE] : view.asked, unit);
+  const { tile, goesTo, arrive } = useGearReadings(
+    view,
+    draft,
+    place === "mate" ? [CENTRE] : view.asked,
+    unit,
+  );
   return (
     <div className="grid h-full grid-cols-[minmax(0,5fr)_minmax(0,7.4fr)] gap-5">
       <FacePanel view={view} unit={unit} flipUnit={() => setUnit(unit === "mm" ? "in" : "mm")} />
@@ -46,16 +61,31 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
         <GearFacts view={view} noted={noted} />
         <div className="flex gap-2">
           {PLACES.map((p) => (
-            <KeyButton key={p.place} keyName={p.keyName} className="small" pressed={place === p.place} onPress={() => setPlace(p.place)}>
+            <KeyButton
+              key={p.place}
+              keyName={p.keyName}
+              className="small"
+              pressed={place === p.place}
+              onPress={() => setPlace(p.place)}
+            >
               {p.says}
             </KeyButton>
           ))}
           {(kind === "spur" || kind === "helical") && (
-            <KeyButton keyName="H" className="small ml-auto" label={`Made: ${AS_MADE[made].says}`} onPress={() => void noted({ making: nextMaking(made) })}>
+            <KeyButton
+              keyName="H"
+              className="small ml-auto"
+              label={`Made: ${AS_MADE[made].says}`}
+              onPress={() => void noted({ making: nextMaking(made) })}
+            >
               {AS_MADE[made].says}
             </KeyButton>
           )}
-          <KeyLink keyName="P" href={`${gearBenchOf(number, part)}/picture`} className={`small ${kind === "spur" || kind === "helical" ? "" : "ml-auto"}`}>
+          <KeyLink
+            keyName="P"
+            href={`${gearBenchOf(number, part)}/picture`}
+            className={`small ${kind === "spur" || kind === "helical" ? "" : "ml-auto"}`}
+          >
             Count in a picture
           </KeyLink>
           <KeyButton keyName="C" className="small" pressed={caliper} onPress={() => setCaliper(!caliper)}>
@@ -63,7 +93,9 @@ export function GearBench({ view, draft, unitFirst }: { view: GearView; draft: u
           </KeyButton>
         </div>
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
-          {caliper && goesTo && <CaliperPanel goesTo={goesTo.label} send={(text) => arrive(text, "practice caliper")} />}
+          {caliper && goesTo && (
+            <CaliperPanel goesTo={goesTo.label} send={(text) => arrive(text, "practice caliper")} />
+          )}
           {place === "readings" && (
             <>
               <div className="grid grid-cols-3 gap-2.5">

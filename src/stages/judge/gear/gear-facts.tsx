@@ -23,7 +23,8 @@ const ENTERED: readonly GearKind[] = ["rack", "pulley", "sprocket"];
 /** Kinds whose pitch is entered and not worked out from readings. */
 export const isEntered = (kind: GearKind): boolean => ENTERED.includes(kind);
 
-const nextOf = (now: BevelTeeth | undefined): BevelTeeth => BEVEL_TEETH[(now ? BEVEL_TEETH.indexOf(now) + 1 : 0) % BEVEL_TEETH.length] as BevelTeeth;
+const nextOf = (now: BevelTeeth | undefined): BevelTeeth =>
+  BEVEL_TEETH[(now ? BEVEL_TEETH.indexOf(now) + 1 : 0) % BEVEL_TEETH.length] as BevelTeeth;
 
 /** What is counted and seen of the gear, before anything is measured. */
 export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearView; noted: NoteGear }) {
@@ -41,7 +42,12 @@ export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearVi
         <label className="words" htmlFor="gear-kind">
           Kind
         </label>
-        <select id="gear-kind" className="field" value={kind} onChange={(e) => void noted({ kind: GEAR_KINDS.find((k) => k === e.target.value) })}>
+        <select
+          id="gear-kind"
+          className="field"
+          value={kind}
+          onChange={(e) => void noted({ kind: GEAR_KINDS.find((k) => k === e.target.value) })}
+        >
           {GEAR_KINDS.map((k) => (
             <option key={k} value={k}>
               {KIND_SAYS[k]}
@@ -58,13 +64,24 @@ export function GearFacts({ view: { part, notes, kind }, noted }: { view: GearVi
           <BevelTeethDrawing teeth={notes.bevelTeeth} /> {notes.bevelTeeth ?? "teeth run?"}
         </KeyButton>
       )}
-      {(kind === "helical" || kind === "worm" || kind === "worm-wheel" || (kind === "bevel" && notes.bevelTeeth === "spiral")) && (
-        <KeyButton keyName="D" onPress={() => void noted({ hand: notes.hand === "right" ? "left" : "right" })} label={`Hand: ${notes.hand ?? "not noted"}`}>
+      {(kind === "helical" ||
+        kind === "worm" ||
+        kind === "worm-wheel" ||
+        (kind === "bevel" && notes.bevelTeeth === "spiral")) && (
+        <KeyButton
+          keyName="D"
+          onPress={() => void noted({ hand: notes.hand === "right" ? "left" : "right" })}
+          label={`Hand: ${notes.hand ?? "not noted"}`}
+        >
           {notes.hand === "left" ? "◂ left hand" : notes.hand === "right" ? "right hand ▸" : "which hand?"}
         </KeyButton>
       )}
       {(kind === "spur" || kind === "helical") && (
-        <KeyButton keyName="W" pressed={notes.tipsWorn === true} onPress={() => void noted({ tipsWorn: !notes.tipsWorn })}>
+        <KeyButton
+          keyName="W"
+          pressed={notes.tipsWorn === true}
+          onPress={() => void noted({ tipsWorn: !notes.tipsWorn })}
+        >
           Tips worn
         </KeyButton>
       )}

@@ -35,7 +35,12 @@ export function GearMate({
           <label className="words" htmlFor="mate">
             It meshes with
           </label>
-          <select id="mate" className="field" value={notes.mate ?? ""} onChange={(e) => void noted({ mate: e.target.value })}>
+          <select
+            id="mate"
+            className="field"
+            value={notes.mate ?? ""}
+            onChange={(e) => void noted({ mate: e.target.value })}
+          >
             <option value="">not noted</option>
             {others.map((o) => (
               <option key={o.id} value={o.id}>
@@ -52,20 +57,37 @@ export function GearMate({
           figure
           save={(t) => noted({ mateTeeth: t.trim() ? Number(t) : null })}
         />
-        <KeyButton keyName="B" pressed={notes.drives !== undefined} onPress={() => void noted({ drives: !notes.drives })}>
-          {notes.drives === undefined ? "drives or driven?" : notes.drives ? "this one drives" : "this one is driven"}
+        <KeyButton
+          keyName="B"
+          pressed={notes.drives !== undefined}
+          onPress={() => void noted({ drives: !notes.drives })}
+        >
+          {notes.drives === undefined
+            ? "drives or driven?"
+            : notes.drives
+              ? "this one drives"
+              : "this one is driven"}
         </KeyButton>
         <KeyButton
           keyName="V"
           pressed={notes.turning !== undefined}
-          onPress={() => void noted({ turning: notes.turning === "clockwise" ? "counter-clockwise" : "clockwise" })}
+          onPress={() =>
+            void noted({ turning: notes.turning === "clockwise" ? "counter-clockwise" : "clockwise" })
+          }
         >
-          {notes.turning === undefined ? "turns which way?" : notes.turning === "clockwise" ? "clockwise ↻" : "counter ↺"}
+          {notes.turning === undefined
+            ? "turns which way?"
+            : notes.turning === "clockwise"
+              ? "clockwise ↻"
+              : "counter ↺"}
         </KeyButton>
       </div>
       {view.kind === "helical" && (
         <div className="grid grid-cols-[auto_150px_minmax(0,1fr)] items-end gap-2">
-          <KeyButton pressed={notes.shaftAngleDeg !== undefined} onPress={() => void noted({ shaftAngleDeg: notes.shaftAngleDeg === undefined ? 90 : null })}>
+          <KeyButton
+            pressed={notes.shaftAngleDeg !== undefined}
+            onPress={() => void noted({ shaftAngleDeg: notes.shaftAngleDeg === undefined ? 90 : null })}
+          >
             {notes.shaftAngleDeg === undefined ? "shafts parallel" : "shafts cross"}
           </KeyButton>
           {notes.shaftAngleDeg !== undefined && (
@@ -84,7 +106,11 @@ export function GearMate({
           To the {mate.name} on the gear bench
         </KeyButton>
       )}
-      <p className={`says text-[20px] ${mate.rule.renewBoth ? "danger" : "good"}`} role="status" aria-label="The pair">
+      <p
+        className={`says text-[20px] ${mate.rule.renewBoth ? "danger" : "good"}`}
+        role="status"
+        aria-label="The pair"
+      >
         {mate.rule.says}
       </p>
       {mate.loss && (

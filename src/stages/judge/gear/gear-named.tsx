@@ -15,14 +15,18 @@ export function GearNamed({ view }: { view: GearView }) {
   const doubted = view.doubts.length > 0 && view.names.length > 0;
   return view.identity ? (
     <p className="says good flex min-h-[52px] items-center text-[22px]">
-      Named: {view.identity.teeth} {kind === "worm" ? "starts" : "teeth"}, {sizeOf(view.identity)}, {view.identity.pressureAngleDeg}°
-      {view.identity.addendum ? ", stub" : ""}
-      {view.identity.helixAngleDeg ? `, ${kind === "worm" || kind === "worm-wheel" ? "lead" : "helix"} ${Number(view.identity.helixAngleDeg.toFixed(1))}°` : ""}
+      Named: {view.identity.teeth} {kind === "worm" ? "starts" : "teeth"}, {sizeOf(view.identity)},{" "}
+      {view.identity.pressureAngleDeg}°{view.identity.addendum ? ", stub" : ""}
+      {view.identity.helixAngleDeg
+        ? `, ${kind === "worm" || kind === "worm-wheel" ? "lead" : "helix"} ${Number(view.identity.helixAngleDeg.toFixed(1))}°`
+        : ""}
       , {percent(view.identity.probability)} sure
     </p>
   ) : isEntered(kind) || (kind === "internal" && view.notes.moduleMm !== undefined && !view.names.length) ? (
     <p className={`says flex min-h-[52px] items-center text-[22px] ${gear ? "good" : ""}`}>
-      {gear ? "Entered: enough for the drawing and the train." : "Enter its teeth and its pitch: then it is drawn, and the train can use it."}
+      {gear
+        ? "Entered: enough for the drawing and the train."
+        : "Enter its teeth and its pitch: then it is drawn, and the train can use it."}
     </p>
   ) : (
     <KeyButton

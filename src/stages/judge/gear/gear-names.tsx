@@ -3,7 +3,10 @@ import { Odds } from "@/ui/odds";
 import { ReadingDrawing } from "@/ui/reading-drawing";
 import type { GearView } from "./gear-view";
 
-/** What the gear may be, with how sure; which readings contradict each other; and the reading that would settle it, with its drawing. */
+/**
+ * What the gear may be, with how sure; which readings contradict each other; and the reading that would
+ * settle it, with its drawing.
+ */
 export function GearNames({ view, entered }: { view: GearView; entered: boolean }) {
   const { names, doubts, next, gear } = view;
   if (entered) return null;
@@ -37,7 +40,8 @@ export function GearNames({ view, entered }: { view: GearView; entered: boolean 
       {next && gear && doubts.length === 0 && (
         <div className="says measured grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3">
           <p>
-            <b>To be sure, measure the {next.take}:</b> {next.why}. <span className="block pt-1">{next.how}</span>
+            <b>To be sure, measure the {next.take}:</b> {next.why}.{" "}
+            <span className="block pt-1">{next.how}</span>
           </p>
           <ReadingDrawing next={next} gear={gear} size={104} />
         </div>
@@ -49,8 +53,11 @@ export function GearNames({ view, entered }: { view: GearView; entered: boolean 
 function missing(kind: GearView["kind"]): string {
   if (kind === "bevel")
     return "Not enough is measured: the count, the mate's count (or the face angle), and the tip diameter or the tooth depth at the large end.";
-  if (kind === "internal") return "Not enough is measured: the count, with across the tips inside or between two pins; or enter its module.";
-  if (kind === "worm") return "Not enough is measured: the starts and the pitch along the worm over several threads.";
-  if (kind === "worm-wheel") return "Not enough is measured: the count and the throat diameter, or the pitch of its worm; tie the two together under Mate.";
+  if (kind === "internal")
+    return "Not enough is measured: the count, with across the tips inside or between two pins; or enter its module.";
+  if (kind === "worm")
+    return "Not enough is measured: the starts and the pitch along the worm over several threads.";
+  if (kind === "worm-wheel")
+    return "Not enough is measured: the count and the throat diameter, or the pitch of its worm; tie the two together under Mate.";
   return "Not enough is measured: the tooth count with a tip diameter or a span, or two readings.";
 }

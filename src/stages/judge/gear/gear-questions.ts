@@ -6,13 +6,18 @@ import { type JudgedJob, type MeanReading, makingOf, meanReadings, notesOf } fro
 const plain = (m: Measured): Measured => ({ value: m.value, u: m.u });
 
 /** The first reading over or between pins, with the pins' size. */
-const withPins = (means: readonly MeanReading[], pinOfThis: (what: string) => number | undefined): (Measured & { readonly pin: number }) | undefined =>
+const withPins = (
+  means: readonly MeanReading[],
+  pinOfThis: (what: string) => number | undefined,
+): (Measured & { readonly pin: number }) | undefined =>
   means.flatMap((m) => {
     const pin = pinOfThis(m.what);
     return pin === undefined ? [] : [{ pin, ...plain(m) }];
   })[0];
 
-/** A part's readings as the question to `identifyGear` (spur and helical), or null while there is too little. */
+/**
+ * A part's readings as the question to `identifyGear` (spur and helical), or null while there is too little.
+ */
 export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | null {
   const notes = notesOf(job, part);
   const kind = notes.kind ?? "spur";
@@ -41,11 +46,15 @@ export function identifyInputOf(job: JudgedJob, part: string): IdentifyInput | n
     ...(root ? { rootDiameter: plain(root) } : {}),
     spans,
     ...(chords.length ? { chords } : {}),
-    ...(arc?.teeth !== undefined ? { arc: { pitches: arc.teeth, angle: { value: arc.value, u: Math.max(arc.u, 0.5) } } } : {}),
+    ...(arc?.teeth !== undefined
+      ? { arc: { pitches: arc.teeth, angle: { value: arc.value, u: Math.max(arc.u, 0.5) } } }
+      : {}),
     ...(pins ? { overPins: pins } : {}),
     ...(helix ? { helixAngle: plain(helix) } : {}),
     ...(notes.hand ? { hand: notes.hand } : {}),
-    ...(mateTeeth && mateTeeth >= 4 && centre ? { mate: { teeth: mateTeeth, centreDistance: plain(centre) } } : {}),
+    ...(mateTeeth && mateTeeth >= 4 && centre
+      ? { mate: { teeth: mateTeeth, centreDistance: plain(centre) } }
+      : {}),
     ...partner(job, notes.mate),
     ...(notes.tipsWorn ? { tipsWorn: true } : {}),
     making: makingOf(job, part).making,
@@ -57,7 +66,13 @@ function partner(job: JudgedJob, mate: string | undefined): Pick<IdentifyInput, 
   const named = job.findings.find((f) => f.part === mate)?.identity;
   const kind = mate ? notesOf(job, mate).kind : undefined;
   return named && (kind === undefined || kind === "spur" || kind === "helical")
-    ? { meshesWith: { module: named.moduleMm, pressureAngle: named.pressureAngleDeg, helixAngle: named.helixAngleDeg } }
+    ? {
+        meshesWith: {
+          module: named.moduleMm,
+          pressureAngle: named.pressureAngleDeg,
+          helixAngle: named.helixAngleDeg,
+        },
+      }
     : {};
 }
 
@@ -66,7 +81,12 @@ export function bevelInputOf(job: JudgedJob, part: string): BevelInput | null {
   const notes = notesOf(job, part);
   const means = meanReadings(job.readings, part);
   const one = (what: string): Measured | undefined => means.find((m) => m.what === what);
-  const [tip, depth, face, spiral] = [one("tip diameter"), one("tooth depth"), one("face angle"), one("spiral angle")];
+  const [tip, depth, face, spiral] = [
+    one("tip diameter"),
+    one("tooth depth"),
+    one("face angle"),
+    one("spiral angle"),
+  ];
   const mateTeeth = notes.mateTeeth ?? (notes.mate ? notesOf(job, notes.mate).teeth : undefined) ?? null;
   if (notes.teeth === undefined || !(tip || depth) || (mateTeeth === null && !face)) return null;
   return {
@@ -104,9 +124,14 @@ export function wormInputOf(job: JudgedJob, part: string): WormInput | null {
   const notes = notesOf(job, part);
   const isWorm = notes.kind === "worm";
   const [worm, wheel] = isWorm ? [part, notes.mate] : [notes.mate, part];
-  const of = (id: string | undefined, what: string): MeanReading | undefined => (id ? meanReadings(job.readings, id).find((m) => m.what === what) : undefined);
-  const starts = isWorm ? notes.teeth : (notes.mateTeeth ?? (worm ? notesOf(job, worm).teeth : undefined) ?? 1);
-  const wheelTeeth = isWorm ? (notes.mateTeeth ?? (wheel ? notesOf(job, wheel).teeth : undefined) ?? null) : (notes.teeth ?? null);
+  const of = (id: string | undefined, what: string): MeanReading | undefined =>
+    id ? meanReadings(job.readings, id).find((m) => m.what === what) : undefined;
+  const starts = isWorm
+    ? notes.teeth
+    : (notes.mateTeeth ?? (worm ? notesOf(job, worm).teeth : undefined) ?? 1);
+  const wheelTeeth = isWorm
+    ? (notes.mateTeeth ?? (wheel ? notesOf(job, wheel).teeth : undefined) ?? null)
+    : (notes.teeth ?? null);
   const pitch = of(worm, "axial pitch");
   const tip = of(worm, "tip diameter");
   const throat = of(wheel, "throat diameter");

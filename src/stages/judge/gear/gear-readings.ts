@@ -18,7 +18,9 @@ export interface MeanReading extends Measured {
 /** The readings of a part, those of one dimension averaged. */
 export function meanReadings(readings: readonly Reading[], part: string): MeanReading[] {
   const groups = new Map<string, Reading[]>();
-  for (const r of readings) if (r.part === part) groups.set(`${r.what}|${r.teeth ?? ""}`, [...(groups.get(`${r.what}|${r.teeth ?? ""}`) ?? []), r]);
+  for (const r of readings)
+    if (r.part === part)
+      groups.set(`${r.what}|${r.teeth ?? ""}`, [...(groups.get(`${r.what}|${r.teeth ?? ""}`) ?? []), r]);
   return [...groups.values()].map((group) => {
     const first = group[0] as Reading;
     return {
@@ -42,8 +44,14 @@ export function notesOf(job: Pick<Job, "findings">, part: string): GearNotes {
   return teeth === undefined || (teeth < 4 && notes.kind !== "worm") ? notes : { teeth, ...notes };
 }
 /** How a part was made: as it was said, or as its material tells. */
-export function makingOf(job: Pick<Job, "findings" | "parts">, part: string): { readonly making: Making; readonly said: boolean } {
+export function makingOf(
+  job: Pick<Job, "findings" | "parts">,
+  part: string,
+): { readonly making: Making; readonly said: boolean } {
   const said = notesOf(job, part).making;
   if (said) return { making: said, said: true };
-  return { making: isPlastic(job.parts.find((p) => p.id === part)?.material) ? "moulded" : "unknown", said: false };
+  return {
+    making: isPlastic(job.parts.find((p) => p.id === part)?.material) ? "moulded" : "unknown",
+    said: false,
+  };
 }

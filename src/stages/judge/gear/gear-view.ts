@@ -61,7 +61,9 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
   const identity = finding?.identity ?? null;
   const gear = drawn(kind, identity ?? naming?.names[0] ?? null, notes);
   const marks = finding?.teeth ?? {};
-  const others = job.parts.filter((p) => p.kind === "gear" && p.id !== id).map((p) => ({ id: p.id, name: partName(p) }));
+  const others = job.parts
+    .filter((p) => p.kind === "gear" && p.id !== id)
+    .map((p) => ({ id: p.id, name: partName(p) }));
   const meshing = kind === "spur" || kind === "helical";
   const making = makingOf(job, id);
   return {
@@ -71,7 +73,8 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
     means,
     asked: askedReadings(kind, notes, gear, naming?.next ?? null, means),
     marks,
-    extent: gear && Object.keys(marks).length ? toothExtent(marks, gear.teeth, notes.turning, notes.drives) : null,
+    extent:
+      gear && Object.keys(marks).length ? toothExtent(marks, gear.teeth, notes.turning, notes.drives) : null,
     identity,
     names: naming?.names ?? [],
     doubts: naming?.doubts ?? [],
@@ -86,7 +89,11 @@ export function gearView(job: Job, id: string, catalogue: readonly CataloguePart
 }
 
 /** The numbers a face is drawn from. Kinds without an involute face are drawn from what was entered. */
-function drawn(kind: GearKind, name: Omit<GearIdentity, "probability"> | null, notes: GearNotes): Gear | null {
+function drawn(
+  kind: GearKind,
+  name: Omit<GearIdentity, "probability"> | null,
+  notes: GearNotes,
+): Gear | null {
   if (name && kind !== "worm")
     return {
       teeth: name.teeth,
@@ -96,7 +103,14 @@ function drawn(kind: GearKind, name: Omit<GearIdentity, "probability"> | null, n
       profileShift: name.profileShift,
       ...(name.addendum === undefined ? {} : { addendum: name.addendum }),
     };
-  if (name) return { teeth: Math.max(4, name.teeth), moduleMm: name.moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
+  if (name)
+    return {
+      teeth: Math.max(4, name.teeth),
+      moduleMm: name.moduleMm,
+      pressureAngleDeg: 20,
+      helixAngleDeg: 0,
+      profileShift: 0,
+    };
   const moduleMm = notes.moduleMm ?? (notes.pitchMm ? notes.pitchMm / Math.PI : undefined);
   if (!moduleMm || !notes.teeth || notes.teeth < 4) return null;
   return { teeth: notes.teeth, moduleMm, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
@@ -105,9 +119,25 @@ function drawn(kind: GearKind, name: Omit<GearIdentity, "probability"> | null, n
 /** Asked for where the mate is looked at. */
 export const CENTRE: AskedReading = { what: "centre distance", label: "Centre distance", unit: "mm" };
 
-function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next: NextReading | null, means: readonly MeanReading[]): AskedReading[] {
-  const mm = (what: string, label: string, teeth?: number): AskedReading => ({ what, label, unit: "mm", ...(teeth === undefined ? {} : { teeth }) });
-  const deg = (what: string, label: string, teeth?: number): AskedReading => ({ what, label, unit: "°", ...(teeth === undefined ? {} : { teeth }) });
+function askedReadings(
+  kind: GearKind,
+  notes: GearNotes,
+  gear: Gear | null,
+  next: NextReading | null,
+  means: readonly MeanReading[],
+): AskedReading[] {
+  const mm = (what: string, label: string, teeth?: number): AskedReading => ({
+    what,
+    label,
+    unit: "mm",
+    ...(teeth === undefined ? {} : { teeth }),
+  });
+  const deg = (what: string, label: string, teeth?: number): AskedReading => ({
+    what,
+    label,
+    unit: "°",
+    ...(teeth === undefined ? {} : { teeth }),
+  });
   const taken = (what: string): number[] =>
     means
       .filter((m) => m.what === what && m.teeth !== undefined)
@@ -124,9 +154,15 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
     ];
   if (kind === "worm") {
     const [threads = 4] = taken("axial pitch");
-    return [mm("tip diameter", "Outside diameter"), mm("axial pitch", `Along ${threads} threads`, threads), mm("centre distance", "Centre distance"), ...ends];
+    return [
+      mm("tip diameter", "Outside diameter"),
+      mm("axial pitch", `Along ${threads} threads`, threads),
+      mm("centre distance", "Centre distance"),
+      ...ends,
+    ];
   }
-  if (kind === "worm-wheel") return [mm("throat diameter", "Throat diameter"), mm("centre distance", "Centre distance"), ...ends];
+  if (kind === "worm-wheel")
+    return [mm("throat diameter", "Throat diameter"), mm("centre distance", "Centre distance"), ...ends];
   if (kind === "internal") {
     const taken = means.map((m) => insidePinOf(m.what)).find((p) => p !== undefined);
     const across = means.find((m) => m.what === "tip diameter")?.value;
@@ -142,35 +178,69 @@ function askedReadings(kind: GearKind, notes: GearNotes, gear: Gear | null, next
   if (kind !== "spur" && kind !== "helical") return [mm("tip diameter", "Over the tips"), ...ends];
   const teeth = gear?.teeth ?? notes.teeth ?? 30;
   // a helix adds to the count between the jaws: guess 15° until it is known
-  const form = gear ?? { teeth, pressureAngleDeg: 20, helixAngleDeg: kind === "helical" ? 15 : 0, profileShift: 0 };
+  const form = gear ?? {
+    teeth,
+    pressureAngleDeg: 20,
+    helixAngleDeg: kind === "helical" ? 15 : 0,
+    profileShift: 0,
+  };
   const best = bestSpanTeeth(form);
   // those that were taken and the one worth taking next; two places at least, each once
-  const wanted = new Set([...taken("span"), ...(next?.drawing === "span" && next.teeth !== undefined ? [next.teeth] : [])]);
-  for (const k of [best, ...spanTeeth(form).sort((a, b) => Math.abs(a - best) - Math.abs(b - best)), best + 1]) if (wanted.size < 2 && k >= 2) wanted.add(k);
+  const wanted = new Set([
+    ...taken("span"),
+    ...(next?.drawing === "span" && next.teeth !== undefined ? [next.teeth] : []),
+  ]);
+  for (const k of [
+    best,
+    ...spanTeeth(form).sort((a, b) => Math.abs(a - best) - Math.abs(b - best)),
+    best + 1,
+  ])
+    if (wanted.size < 2 && k >= 2) wanted.add(k);
   const spans = [...wanted].sort((a, b) => a - b);
   // of what is left of a broken gear nothing is measured across
-  const fragment = notes.teeth === undefined && notes.arcPitches !== undefined && !means.some((m) => m.what === "tip diameter");
-  const out = [...(fragment ? [] : [mm("tip diameter", "Tip diameter")]), ...spans.map((n) => mm("span", `Span over ${n}`, n)), ...ends];
+  const fragment =
+    notes.teeth === undefined &&
+    notes.arcPitches !== undefined &&
+    !means.some((m) => m.what === "tip diameter");
+  const out = [
+    ...(fragment ? [] : [mm("tip diameter", "Tip diameter")]),
+    ...spans.map((n) => mm("span", `Span over ${n}`, n)),
+    ...ends,
+  ];
   out.push(kind === "helical" ? deg("helix angle", "Helix angle") : mm("root diameter", "Root diameter"));
   if (notes.teeth === undefined && notes.arcPitches) {
     out.push(deg("arc", `Arc of ${notes.arcPitches} pitches`, notes.arcPitches));
     out.push(mm("chord", `Tip to tip, ${notes.arcPitches} on`, notes.arcPitches));
   }
   if (means.some((m) => m.what === "tip circle")) out.push(mm("tip circle", "Tip circle, seen"));
-  const pin = means.map((m) => pinOf(m.what)).find((p) => p !== undefined) ?? (next?.drawing === "pins" ? next.pinMm : undefined);
+  const pin =
+    means.map((m) => pinOf(m.what)).find((p) => p !== undefined) ??
+    (next?.drawing === "pins" ? next.pinMm : undefined);
   if (pin) out.push(mm(overPinsOf(pin), `Over Ø ${pin} pins`));
   if (next?.drawing === "centre") out.push(CENTRE);
   return out;
 }
 
 /** Gears worth laying over this one: the other possible names, and those of the catalogue that come near. */
-function laidOver(gear: Gear, names: readonly PossibleName[], catalogue: readonly CataloguePart[], chosen: string | undefined): LaidOver[] {
-  const out: LaidOver[] = names.slice(1, 3).map((n, i) => ({ key: `name-${i + 1}`, says: `if it were ${n.words}`, gear: n }));
+function laidOver(
+  gear: Gear,
+  names: readonly PossibleName[],
+  catalogue: readonly CataloguePart[],
+  chosen: string | undefined,
+): LaidOver[] {
+  const out: LaidOver[] = names
+    .slice(1, 3)
+    .map((n, i) => ({ key: `name-${i + 1}`, says: `if it were ${n.words}`, gear: n }));
   const tip = (g: Gear): number => (g.teeth * g.moduleMm) / Math.cos((g.helixAngleDeg * Math.PI) / 180);
   const near = catalogue
     .filter((p) => p.spec.kind === "gear" && Math.abs(tip(soldGear(p.spec)) / tip(gear) - 1) < 0.12)
     .sort((a, b) => Number(b.number === chosen) - Number(a.number === chosen));
   for (const p of near.slice(0, 8))
-    if (p.spec.kind === "gear") out.push({ key: p.number, says: `${p.number === chosen ? "chosen: " : ""}${p.number} ${p.name}`, gear: soldGear(p.spec) });
+    if (p.spec.kind === "gear")
+      out.push({
+        key: p.number,
+        says: `${p.number === chosen ? "chosen: " : ""}${p.number} ${p.name}`,
+        gear: soldGear(p.spec),
+      });
   return out;
 }

@@ -32,12 +32,16 @@ export interface Naming {
   readonly next: NextReading | null;
 }
 
-const size = (h: { module: number; diametralPitch: number | null }): string => (h.diametralPitch ? `${h.diametralPitch} DP` : `module ${h.module}`);
+const size = (h: { module: number; diametralPitch: number | null }): string =>
+  h.diametralPitch ? `${h.diametralPitch} DP` : `module ${h.module}`;
 const one = (x: number): string => String(Number(x.toFixed(1)));
 
 /** What every name has, straight teeth until it says otherwise. */
 const toothOf = (
-  h: Pick<Hypothesis, "teeth" | "module" | "diametralPitch" | "pressureAngle" | "profileShift" | "probability">,
+  h: Pick<
+    Hypothesis,
+    "teeth" | "module" | "diametralPitch" | "pressureAngle" | "profileShift" | "probability"
+  >,
 ): Omit<GearIdentity, "helixU" | "shiftU" | "addendum" | "free"> => ({
   teeth: h.teeth,
   moduleMm: h.module,
@@ -52,7 +56,10 @@ const shiftWords = (x: number): string => (x ? `shift ${x > 0 ? "+" : ""}${x}` :
 /** A gear is named anew when a reading of it is another, not with every press at Judge. */
 const identified = remembered(identifyGear);
 
-/** What a part is, as far as its readings tell: by its kind. Null while there is too little, or where the kind is entered and not named. */
+/**
+ * What a part is, as far as its readings tell: by its kind. Null while there is too little, or where the kind
+ * is entered and not named.
+ */
 export function nameFrom(job: JudgedJob, part: string): Naming | null {
   const kind: GearKind = notesOf(job, part).kind ?? "spur";
   if (kind === "bevel") {
@@ -74,7 +81,9 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
     const names = found.map((h) => ({
       ...toothOf({ ...h, teeth: kind === "worm" ? h.starts : (h.wheelTeeth as number), pressureAngle: 20 }),
       helixAngleDeg: h.leadAngle === null ? 0 : Math.round(h.leadAngle * 100) / 100,
-      ...(h.referenceDiameter === null ? {} : { wormDiameterMm: Math.round(h.referenceDiameter * 100) / 100 }),
+      ...(h.referenceDiameter === null
+        ? {}
+        : { wormDiameterMm: Math.round(h.referenceDiameter * 100) / 100 }),
       words: [
         h.standard === "axial"
           ? size(h)
@@ -109,7 +118,11 @@ export function nameFrom(job: JudgedJob, part: string): Naming | null {
     ...(h.system === "free" ? { free: true } : {}),
     words: wordsOf(h, input),
   }));
-  return { names, doubts: doubts.map((d) => ({ reading: doubtedReading(d.reading, input), says: d.why })), next };
+  return {
+    names,
+    doubts: doubts.map((d) => ({ reading: doubtedReading(d.reading, input), says: d.why })),
+    next,
+  };
 }
 
 /** What does not go with the likeliest name of a bevel, a worm or a ring. */
@@ -120,7 +133,9 @@ const unexplainedBy = (found: Parameters<typeof doubtsAmong>[0]): DoubtedReading
 function wordsOf(h: Hypothesis, input: IdentifyInput): string {
   const fine = FINE_MODULES_ROW_II.find((m) => Math.abs(h.module / m - 1) < 0.006);
   return [
-    h.system === "free" ? `no standard module: about ${h.module}${fine ? ` (${fine} is in the second row of DIN 780)` : ""}` : size(h),
+    h.system === "free"
+      ? `no standard module: about ${h.module}${fine ? ` (${fine} is in the second row of DIN 780)` : ""}`
+      : size(h),
     `${h.pressureAngle}°`,
     h.addendum === 1 ? "" : `stub, ${h.addendum} high`,
     h.helixAngle ? `helix ${one(h.helixAngle)}°` : "",

@@ -6,7 +6,10 @@ import { FaultLine } from "@/ui/fault-line";
 import { TypedReading } from "@/ui/typed-reading";
 import type { MeanReading } from "./gear-readings";
 
-/** One dimension: the mean as on a caliper, and a place to type the next reading (a caliper that types ends with Enter). */
+/**
+ * One dimension: the mean as on a caliper, and a place to type the next reading (a caliper that types ends
+ * with Enter).
+ */
 export function ReadingTile({
   label,
   mean,
@@ -42,9 +45,12 @@ export function ReadingTile({
     if (!typed.trim()) return;
     if ((await take(typed)) === null) onTyped("");
   };
-  const shown = (v: number): string => (unit === "in" ? (v / MM_PER_INCH).toFixed(4) : v.toFixed(unit === "°" ? 1 : 2));
+  const shown = (v: number): string =>
+    unit === "in" ? (v / MM_PER_INCH).toFixed(4) : v.toFixed(unit === "°" ? 1 : 2);
   return (
-    <div className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${doubted ? "border-error" : mean ? "border-info" : "border-base-content"}`}>
+    <div
+      className={`border-t-4 bg-base-200 px-2.5 pt-0.5 pb-1.5 ${doubted ? "border-error" : mean ? "border-info" : "border-base-content"}`}
+    >
       <div className="flex h-[28px] items-start justify-between">
         {armed && (
           <b role="img" aria-label="the caliper’s reading goes here" className="pr-1 text-[18px]">
@@ -78,10 +84,22 @@ export function ReadingTile({
         )}
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_96px] items-center gap-2 max-[1100px]:grid-cols-[minmax(0,1fr)_58px] max-[1100px]:gap-1">
-        <output className="figures text-[28px] leading-none whitespace-nowrap max-[1100px]:text-[24px]" htmlFor={id} aria-label={`${label}, reading`}>
+        <output
+          className="figures text-[28px] leading-none whitespace-nowrap max-[1100px]:text-[24px]"
+          htmlFor={id}
+          aria-label={`${label}, reading`}
+        >
           {mean ? shown(mean.value) : "–"}
         </output>
-        <TypedReading id={id} className="!bg-base-100" typed={typed} onTyped={onTyped} enter={() => void enter()} wrong={fault !== null} onFocus={onArm} />
+        <TypedReading
+          id={id}
+          className="!bg-base-100"
+          typed={typed}
+          onTyped={onTyped}
+          enter={() => void enter()}
+          wrong={fault !== null}
+          onFocus={onArm}
+        />
       </div>
       <div className={`h-[20px] truncate text-[16px] ${doubted ? "font-bold text-error" : "hush"}`}>
         {doubted

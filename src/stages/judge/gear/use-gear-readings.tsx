@@ -18,7 +18,9 @@ const spanOver = (teeth: number): string => `Span over ${teeth}`;
 export interface GearReadings {
   /** the tile of a reading that is asked for: its mean, its field, its fault */
   readonly tile: (asked: AskedReading) => ReactNode;
-  /** where a reading goes that comes by itself: where it was last asked for, or to the first that is missing */
+  /**
+   * where a reading goes that comes by itself: where it was last asked for, or to the first that is missing
+   */
   readonly goesTo: AskedReading | undefined;
   readonly arrive: (text: string, source: string) => void;
 }
@@ -28,17 +30,26 @@ export interface GearReadings {
  *
  * @param asked those that are open on the screen
  */
-export function useGearReadings({ part, means, doubts }: GearView, draft: unknown, asked: readonly AskedReading[], unit: LengthUnit): GearReadings {
+export function useGearReadings(
+  { part, means, doubts }: GearView,
+  draft: unknown,
+  asked: readonly AskedReading[],
+  unit: LengthUnit,
+): GearReadings {
   const { run } = useJob();
   const [armed, setArmed] = useState<string | null>(null);
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
   const [typed, setTyped] = useDraft(`gear.${part}`, draft, typedFields, {});
-  // jaws reach over another count than the one that is asked for: it is changed at the tile, as long as nothing was read there
+  // jaws reach over another count than the one that is asked for: it is changed at the tile, as long as
+  // nothing was read there
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({});
-  const isTaken = (a: Pick<AskedReading, "what" | "teeth">): boolean => means.some((m) => keyOf(m) === keyOf(a));
+  const isTaken = (a: Pick<AskedReading, "what" | "teeth">): boolean =>
+    means.some((m) => keyOf(m) === keyOf(a));
   const asIs = (a: AskedReading): AskedReading => {
     const teeth = counts[keyOf(a)];
-    return a.what !== "span" || teeth === undefined || isTaken(a) ? a : { ...a, teeth, label: spanOver(teeth) };
+    return a.what !== "span" || teeth === undefined || isTaken(a)
+      ? a
+      : { ...a, teeth, label: spanOver(teeth) };
   };
   const now = asked.map(asIs);
   const goesTo = now.find((a) => keyOf(a) === armed) ?? now.find((a) => !isTaken(a)) ?? now[0];
@@ -51,7 +62,14 @@ export function useGearReadings({ part, means, doubts }: GearView, draft: unknow
     setArmed(keyOf({ what: a.what, teeth }));
   };
   const take = async (a: AskedReading, text: string, source: string): Promise<string | null> => {
-    const result = await run(takeReading, { part, what: a.what, typed: text, unit, source, ...(a.teeth === undefined ? {} : { teeth: a.teeth }) });
+    const result = await run(takeReading, {
+      part,
+      what: a.what,
+      typed: text,
+      unit,
+      source,
+      ...(a.teeth === undefined ? {} : { teeth: a.teeth }),
+    });
     setFault(result.ok ? null : { key: keyOf(a), says: result.says });
     return result.ok ? null : result.says;
   };
@@ -77,7 +95,13 @@ export function useGearReadings({ part, means, doubts }: GearView, draft: unknow
         onTyped={(text) => setTyped((now) => ({ ...now, [key]: text }))}
         take={(text) => take(a, text, "typed")}
         fault={fault?.key === key ? fault.says : null}
-        strike={() => void run(strikeReading, { part, what: a.what, ...(a.teeth === undefined ? {} : { teeth: a.teeth }) })}
+        strike={() =>
+          void run(strikeReading, {
+            part,
+            what: a.what,
+            ...(a.teeth === undefined ? {} : { teeth: a.teeth }),
+          })
+        }
       />
     );
   };

@@ -11,11 +11,23 @@ import { saveHardwareFind } from "../actions";
 import { CaliperPanel } from "../gear/caliper-panel";
 import { HowTight } from "./how-tight";
 import { NotedFinds } from "./noted-finds";
-import { type AskedLook, answerOf, EMPTY, isAsked, KINDS, type OnTheBench, onTheBench, SMALL_THING_U } from "./on-the-bench";
+import {
+  type AskedLook,
+  answerOf,
+  EMPTY,
+  isAsked,
+  KINDS,
+  type OnTheBench,
+  onTheBench,
+  SMALL_THING_U,
+} from "./on-the-bench";
 import { useBenchReadings } from "./use-bench-readings";
 import { WhatItMayBe } from "./what-it-may-be";
 
-/** The hardware bench: what a bearing, thread, pin, clip, O-ring, belt, brush or capacitor is, by caliper and by what is printed on it; how tight a screw goes; with what to press. */
+/**
+ * The hardware bench: what a bearing, thread, pin, clip, O-ring, belt, brush or capacitor is, by caliper and
+ * by what is printed on it; how tight a screw goes; with what to press.
+ */
 export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[]; draft: unknown }) {
   const { run } = useJob();
   const [bench, setBench] = useDraft<OnTheBench>("hardware.bench", draft, onTheBench, EMPTY);
@@ -31,13 +43,20 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
     const set = (value: string | undefined): void =>
       setBench(({ looks, ...now }) => ({
         ...now,
-        looks: Object.fromEntries([...Object.entries(looks ?? {}).filter(([k]) => k !== at), ...(value ? [[at, value]] : [])]),
+        looks: Object.fromEntries([
+          ...Object.entries(looks ?? {}).filter(([k]) => k !== at),
+          ...(value ? [[at, value]] : []),
+        ]),
       }));
     return (
       <fieldset key={at} className="flex flex-wrap items-center gap-2">
         <legend className="words float-left mr-1">{l.label}</legend>
         {l.options.map(([value, says]) => (
-          <SmallChoice key={value} pressed={seen === value} onPress={() => set(seen === value ? undefined : value)}>
+          <SmallChoice
+            key={value}
+            pressed={seen === value}
+            onPress={() => set(seen === value ? undefined : value)}
+          >
             {says}
           </SmallChoice>
         ))}
@@ -47,7 +66,12 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
   const note = (): void => {
     if (!first) return;
     const sizes = asked.filter(([w]) => readings(w).length).map(([w, label]) => `${label.toLowerCase()} ${meanOf(readings(w).map((r) => r.value), SMALL_THING_U).value.toFixed(2)}`); // biome-ignore format: one line of words
-    const from = [sizes.length ? `${sizes.join(", ")} mm` : "", printed && typed ? `${typed.label.toLowerCase()}: ${printed}` : ""].filter(Boolean).join("; ");
+    const from = [
+      sizes.length ? `${sizes.join(", ")} mm` : "",
+      printed && typed ? `${typed.label.toLowerCase()}: ${printed}` : "",
+    ]
+      .filter(Boolean)
+      .join("; ");
     const sources = new Set(asked.flatMap(([w]) => readings(w).map((r) => r.source)));
     if (printed) sources.add("typed");
     void run(saveHardwareFind, {
@@ -76,7 +100,12 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
           ))}
         </div>
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
-          {caliper && goesTo && <CaliperPanel goesTo={goesTo[1]} send={(text) => void take(goesTo[0], text, "practice caliper")} />}
+          {caliper && goesTo && (
+            <CaliperPanel
+              goesTo={goesTo[1]}
+              send={(text) => void take(goesTo[0], text, "practice caliper")}
+            />
+          )}
           {kind.looks?.filter((l) => isAsked(bench, l.of)).map(look)}
           <div className="grid grid-cols-3 gap-2.5">{asked.map(tile)}</div>
           {typed && (
@@ -104,7 +133,13 @@ export function HardwareScreen({ finds, draft }: { finds: readonly HardwareFind[
           <KeyButton keyName="C" pressed={caliper} onPress={() => setCaliper(!caliper)} disabled={!goesTo}>
             Practice caliper
           </KeyButton>
-          <KeyButton keyName=" " look="main" disabled={!first} onPress={note} className="flex-1 justify-center">
+          <KeyButton
+            keyName=" "
+            look="main"
+            disabled={!first}
+            onPress={note}
+            className="flex-1 justify-center"
+          >
             {first ? `Note it: ${first.name}` : "Note it"}
           </KeyButton>
         </div>

@@ -11,5 +11,11 @@ export interface HardwareView {
 
 export async function hardwareView(number: string): Promise<HardwareView | null> {
   const job = await pageJob(number);
-  return job && { frame: frameOf(job, "Hardware bench", "by the caliper"), finds: job.benchFinds, draft: (await loadDrafts(job.id))["hardware.bench"] };
+  return (
+    job && {
+      frame: frameOf(job, "Hardware bench", "by the caliper"),
+      finds: job.benchFinds,
+      draft: (await loadDrafts(job.id))["hardware.bench"],
+    }
+  );
 }

@@ -2,7 +2,12 @@
 
 import { Fault } from "@/core/fault";
 import { makersFigure } from "@/core/hardware/bench/makers-figure";
-import { GRADES, inOtherUnits, type TorqueInput, tighteningTorque } from "@/core/hardware/bench/tightening-torque";
+import {
+  GRADES,
+  inOtherUnits,
+  type TorqueInput,
+  tighteningTorque,
+} from "@/core/hardware/bench/tightening-torque";
 import { KeyButton } from "@/ui/key-button";
 import { Readout } from "@/ui/readout";
 
@@ -14,7 +19,9 @@ const FROM = {
   figure: "by formula",
 } as const;
 
-/** How tight a screw goes, by its thread, by what it goes into, and by the maker's figure where there is one. */
+/**
+ * How tight a screw goes, by its thread, by what it goes into, and by the maker's figure where there is one.
+ */
 export function HowTight({
   input,
   maker,
@@ -29,7 +36,8 @@ export function HowTight({
 }) {
   const answer = ((): ReturnType<typeof tighteningTorque> | string => {
     const figure = makersFigure(maker);
-    if (!figure) return `“${maker}” is no torque and no angle: type it like 1.2 Nm, 15 in-lb, 120 N cm or 10 Nm + 90°`;
+    if (!figure)
+      return `“${maker}” is no torque and no angle: type it like 1.2 Nm, 15 in-lb, 120 N cm or 10 Nm + 90°`;
     try {
       return tighteningTorque({ ...input, ...figure });
     } catch (e) {
@@ -37,7 +45,11 @@ export function HowTight({
       throw e;
     }
   })();
-  const pick = <K extends "into" | "grade">(key: K, says: string, options: readonly (readonly [string, string])[]) => (
+  const pick = <K extends "into" | "grade">(
+    key: K,
+    says: string,
+    options: readonly (readonly [string, string])[],
+  ) => (
     <div>
       <label className="words" htmlFor={`torque-${key}`}>
         {says}
@@ -80,7 +92,12 @@ export function HowTight({
           ["steel", "steel"],
         ])}
         {pick("grade", "Grade on the head", [["", "none to be read"], ...GRADES.map((g) => [g, g] as const)])}
-        <KeyButton keyName="O" className="self-end" pressed={input.oiled === true} onPress={() => change({ ...input, oiled: !input.oiled })}>
+        <KeyButton
+          keyName="O"
+          className="self-end"
+          pressed={input.oiled === true}
+          onPress={() => change({ ...input, oiled: !input.oiled })}
+        >
           {input.oiled ? "✓ oiled or locker" : "oiled or locker"}
         </KeyButton>
         <div className="col-span-2">
@@ -106,9 +123,17 @@ export function HowTight({
         <>
           <Readout
             label="Tightening torque"
-            value={answer.torqueNm === null ? (answer.school === "angle" ? "by angle" : "by feel") : answer.torqueNm.toFixed(answer.torqueNm < 3 ? 2 : 1)}
+            value={
+              answer.torqueNm === null
+                ? answer.school === "angle"
+                  ? "by angle"
+                  : "by feel"
+                : answer.torqueNm.toFixed(answer.torqueNm < 3 ? 2 : 1)
+            }
             unit={answer.torqueNm === null ? "" : "N m"}
-            from={[FROM[answer.school], answer.torqueNm !== null && inOtherUnits(answer.torqueNm)].filter(Boolean).join(" · ")}
+            from={[FROM[answer.school], answer.torqueNm !== null && inOtherUnits(answer.torqueNm)]
+              .filter(Boolean)
+              .join(" · ")}
           />
           {answer.doubt && (
             <p role="alert" className="says danger">

@@ -8,15 +8,22 @@ import { useLatest } from "@/ui/use-latest";
 import { ReadingTile } from "../gear/reading-tile";
 import { type AskedSize, benchKind, isAsked, type OnTheBench, SMALL_THING_U } from "./on-the-bench";
 
-/** Readings of what lies on the bench: typed into a tile, or sent by a caliper that types. They stay in the browser until what it is was noted. */
-export function useBenchReadings(bench: OnTheBench, setBench: (change: (now: OnTheBench) => OnTheBench) => void) {
+/**
+ * Readings of what lies on the bench: typed into a tile, or sent by a caliper that types. They stay in the
+ * browser until what it is was noted.
+ */
+export function useBenchReadings(
+  bench: OnTheBench,
+  setBench: (change: (now: OnTheBench) => OnTheBench) => void,
+) {
   const [fault, setFault] = useState<{ key: string; says: string } | null>(null);
   const [armed, setArmed] = useState<string>();
   const kind = benchKind(bench.kind);
   const sizes = kind.sizes.filter(([, , of]) => isAsked(bench, of));
   const keyOf = (what: string): string => `${kind.kind}.${what}`;
   const readings = (what: string) => bench.readings[keyOf(what)] ?? [];
-  const goesTo = sizes.find(([what]) => what === armed) ?? sizes.find(([what]) => !readings(what).length) ?? sizes[0];
+  const goesTo =
+    sizes.find(([what]) => what === armed) ?? sizes.find(([what]) => !readings(what).length) ?? sizes[0];
   const take = (what: string, text: string, source: string): string | null => {
     const mm = lengthFrom(text, "mm");
     const says =

@@ -23,7 +23,10 @@ interface PartPicture {
   readonly sha256: string;
 }
 
-/** Counts the teeth of a part in one of its pictures: read by itself, checked by eye along the unrolled ring, mended by hand, accepted. */
+/**
+ * Counts the teeth of a part in one of its pictures: read by itself, checked by eye along the unrolled ring,
+ * mended by hand, accepted.
+ */
 export function PhotoBench({
   part,
   partName,
@@ -50,7 +53,21 @@ export function PhotoBench({
   const photo = usePhoto(url);
   const { picture, reader, reading, ring, progress, fault } = photo;
   const count = useToothCount(photo, url, noted);
-  const { hand, says, chosen, setChosen, sizing, spots, setSpots, sizes, handCount, missing, broken, sure, tooth } = count;
+  const {
+    hand,
+    says,
+    chosen,
+    setChosen,
+    sizing,
+    spots,
+    setSpots,
+    sizes,
+    handCount,
+    missing,
+    broken,
+    sure,
+    tooth,
+  } = count;
   const accept = async (): Promise<void> => {
     if (!ring || !chosenPicture) return;
     const result = await run(savePhotoCount, {
@@ -61,7 +78,11 @@ export function PhotoBench({
       ...(count.takeWorn ? { worn: count.worn } : {}),
       picture: chosenPicture.name,
       certainty: handCount ? 1 : Math.max(0, Math.min(1, ring.certainty)),
-      sizes: sizes.map(({ what, value, u }) => ({ what, value: Number(value.toFixed(3)), u: Number(u.toFixed(3)) })),
+      sizes: sizes.map(({ what, value, u }) => ({
+        what,
+        value: Number(value.toFixed(3)),
+        u: Number(u.toFixed(3)),
+      })),
       ...(count.boreForm ? { boreForm: count.boreForm } : {}),
     });
     if (result.ok) router.push(gearBenchOf(number, part));
@@ -84,9 +105,15 @@ export function PhotoBench({
     );
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] grid-rows-[minmax(0,1fr)_auto] gap-x-4 gap-y-2">
-      <section aria-label="Picture" className="relative flex min-h-0 items-center justify-center overflow-hidden border-2 border-base-content bg-[#10201f]">
+      <section
+        aria-label="Picture"
+        className="relative flex min-h-0 items-center justify-center overflow-hidden border-2 border-base-content bg-[#10201f]"
+      >
         {url && picture && (
-          <div className="relative h-full max-w-full" style={{ aspectRatio: `${picture.width} / ${picture.height}` }}>
+          <div
+            className="relative h-full max-w-full"
+            style={{ aspectRatio: `${picture.width} / ${picture.height}` }}
+          >
             {/* biome-ignore lint/performance/noImgElement: the shop's own picture, in size */}
             <img src={url} alt={`${partName}, as it is read`} className="h-full w-full" draggable={false} />
             <PhotoOverlay
@@ -101,16 +128,29 @@ export function PhotoBench({
               onLaid={count.letGo}
               marks={spots}
               onSpot={
-                sizing && spotsFor(sizing) ? (s) => setSpots((now) => [...now.slice(-(spotsFor(sizing) - 1) || now.length), s].slice(-spotsFor(sizing))) : null
+                sizing && spotsFor(sizing)
+                  ? (s) =>
+                      setSpots((now) =>
+                        [...now.slice(-(spotsFor(sizing) - 1) || now.length), s].slice(-spotsFor(sizing)),
+                      )
+                  : null
               }
             />
           </div>
         )}
         {progress && (
-          <div className="absolute inset-x-4 bottom-4 flex items-center gap-3 border-2 border-base-content bg-base-100 p-2" role="status">
+          <div
+            className="absolute inset-x-4 bottom-4 flex items-center gap-3 border-2 border-base-content bg-base-100 p-2"
+            role="status"
+          >
             <div className="flex-1">
               <p className="text-[20px]">Counting: {progress.says} …</p>
-              <progress className="h-[12px] w-full accent-[var(--color-info)]" value={progress.share} max={1} aria-label="Progress" />
+              <progress
+                className="h-[12px] w-full accent-[var(--color-info)]"
+                value={progress.share}
+                max={1}
+                aria-label="Progress"
+              />
             </div>
             <KeyButton keyName="X" onPress={photo.cancel}>
               Stop
@@ -126,7 +166,10 @@ export function PhotoBench({
           ) : (
             !progress && (
               <p className="says text-[20px]">
-                {reading?.answer.says ?? (picture || fault ? "Not counted: read it, or lay the ring by hand." : "Opening the picture …")}
+                {reading?.answer.says ??
+                  (picture || fault
+                    ? "Not counted: read it, or lay the ring by hand."
+                    : "Opening the picture …")}
               </p>
             )
           )}
@@ -136,7 +179,12 @@ export function PhotoBench({
             onCamera={() => setCamera(true)}
             onOther={
               pictures.length > 1
-                ? () => setShown(pictures[(pictures.findIndex((p) => p.name === chosenPicture?.name) + 1) % pictures.length]?.name)
+                ? () =>
+                    setShown(
+                      pictures[
+                        (pictures.findIndex((p) => p.name === chosenPicture?.name) + 1) % pictures.length
+                      ]?.name,
+                    )
                 : undefined
             }
           />
@@ -160,7 +208,13 @@ export function PhotoBench({
           )}
         </div>
         {/* a count that the reader is not sure of is taken only after the technician has said which it is */}
-        <KeyButton keyName=" " look="main" className="justify-center" disabled={!sure || hand !== null} onPress={() => void accept()}>
+        <KeyButton
+          keyName=" "
+          look="main"
+          className="justify-center"
+          disabled={!sure || hand !== null}
+          onPress={() => void accept()}
+        >
           {sure
             ? `${ring?.teeth} teeth${missing.length ? `, ${missing.length} missing` : ""}: take it`
             : ring
@@ -171,12 +225,22 @@ export function PhotoBench({
       <div className="col-span-2 min-h-[148px]">
         {ring && picture ? (
           <>
-            <PhotoStrip picture={picture} plane={hand ?? ring.plane} ring={ring} says={says} chosen={chosen} onTooth={tooth} />
+            <PhotoStrip
+              picture={picture}
+              plane={hand ?? ring.plane}
+              ring={ring}
+              says={says}
+              chosen={chosen}
+              onTooth={tooth}
+            />
             <div className="sr-only">
               <KeyButton keyName="ArrowRight" onPress={() => setChosen((chosen + 1) % ring.teeth)}>
                 Next tooth
               </KeyButton>
-              <KeyButton keyName="ArrowLeft" onPress={() => setChosen((chosen - 1 + ring.teeth) % ring.teeth)}>
+              <KeyButton
+                keyName="ArrowLeft"
+                onPress={() => setChosen((chosen - 1 + ring.teeth) % ring.teeth)}
+              >
                 Previous tooth
               </KeyButton>
               <KeyButton keyName="M" onPress={() => tooth(chosen)}>
@@ -185,7 +249,9 @@ export function PhotoBench({
             </div>
           </>
         ) : (
-          <p className="hush flex h-full items-center justify-center border-2 border-base-300 text-[20px]">The ring unrolled is shown here, tooth by tooth.</p>
+          <p className="hush flex h-full items-center justify-center border-2 border-base-300 text-[20px]">
+            The ring unrolled is shown here, tooth by tooth.
+          </p>
         )}
       </div>
     </div>

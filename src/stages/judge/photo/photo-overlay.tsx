@@ -1,7 +1,14 @@
 "use client";
 
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
-import { axesOf, type FacePlane, faceFromAxes, type RingReading, type Spot, toPicture } from "@/core/photo/index";
+import {
+  axesOf,
+  type FacePlane,
+  faceFromAxes,
+  type RingReading,
+  type Spot,
+  toPicture,
+} from "@/core/photo/index";
 
 /** Where a tooth stands as the technician says, over what was read: slot → there or not. */
 export type ToothSays = Readonly<Record<number, "there" | "missing">>;
@@ -12,15 +19,19 @@ const PAPER = "#f4efe4";
 const INK = "#1d2a2c";
 const VERMILION = "#e2492b";
 
-const on = (f: FacePlane, angle: number, r: number): [number, number] => toPicture(f, [r * Math.cos(angle), r * Math.sin(angle)]);
-const path = (spots: readonly Spot[], closed = true): string => `M${spots.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join("L")}${closed ? "Z" : ""}`;
-const circle = (f: FacePlane, r: number): string => path(Array.from({ length: 120 }, (_, i) => on(f, (2 * Math.PI * i) / 120, r)));
+const on = (f: FacePlane, angle: number, r: number): [number, number] =>
+  toPicture(f, [r * Math.cos(angle), r * Math.sin(angle)]);
+const path = (spots: readonly Spot[], closed = true): string =>
+  `M${spots.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join("L")}${closed ? "Z" : ""}`;
+const circle = (f: FacePlane, r: number): string =>
+  path(Array.from({ length: 120 }, (_, i) => on(f, (2 * Math.PI * i) / 120, r)));
 
 /** Every number while there is room, else every fifth. */
 export const numbered = (i: number, teeth: number): boolean => teeth <= 48 || (i + 1) % 5 === 0 || i === 0;
 
 /**
- * The ring over its picture: a tick with its number at each tooth, vermilion where one is gone; handles at the centre and on the ring that a
+ * The ring over its picture: a tick with its number at each tooth, vermilion where one is gone; handles at
+ * the centre and on the ring that a
  * hand or the arrow keys can move.
  */
 export function PhotoOverlay({
@@ -74,7 +85,11 @@ export function PhotoOverlay({
       return;
     }
     const r = Math.max(20, Math.hypot(x - plane.centre[0], y - plane.centre[1]));
-    move(handle % 2 ? faceFromAxes(plane.centre, r, short, direction) : faceFromAxes(plane.centre, long, r, direction));
+    move(
+      handle % 2
+        ? faceFromAxes(plane.centre, r, short, direction)
+        : faceFromAxes(plane.centre, long, r, direction),
+    );
   };
   const keyed = (handle: number) => (e: KeyboardEvent) => {
     const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
@@ -91,12 +106,23 @@ export function PhotoOverlay({
     plane && axes
       ? [
           plane.centre,
-          ...[0, 1, 2, 3].map((q): Spot => toPicture(plane, [Math.cos(axes.direction + (q * Math.PI) / 2), Math.sin(axes.direction + (q * Math.PI) / 2)])),
+          ...[0, 1, 2, 3].map(
+            (q): Spot =>
+              toPicture(plane, [
+                Math.cos(axes.direction + (q * Math.PI) / 2),
+                Math.sin(axes.direction + (q * Math.PI) / 2),
+              ]),
+          ),
         ]
       : [];
   const size = width / 100;
   const teeth = ring?.teeth ?? 0;
-  const letters = axes ? Math.max(size * 1.3, Math.min(size * 2.2, (axes.short * 3.4) / Math.max(12, teeth <= 48 ? teeth : teeth / 3))) : size;
+  const letters = axes
+    ? Math.max(
+        size * 1.3,
+        Math.min(size * 2.2, (axes.short * 3.4) / Math.max(12, teeth <= 48 ? teeth : teeth / 3)),
+      )
+    : size;
   return (
     <svg
       ref={svg}
@@ -115,7 +141,13 @@ export function PhotoOverlay({
       {plane && (
         <>
           <path d={circle(plane, 1)} fill="none" stroke={INK} strokeWidth={size * 0.34} opacity={0.6} />
-          <path d={circle(plane, 1)} fill="none" stroke={PAPER} strokeWidth={size * 0.16} strokeDasharray={hand ? `${size} ${size * 0.7}` : undefined} />
+          <path
+            d={circle(plane, 1)}
+            fill="none"
+            stroke={PAPER}
+            strokeWidth={size * 0.16}
+            strokeDasharray={hand ? `${size} ${size * 0.7}` : undefined}
+          />
         </>
       )}
       {ring &&
@@ -142,8 +174,17 @@ export function PhotoOverlay({
               }}
             >
               <circle cx={(a[0] + b[0]) / 2} cy={(a[1] + b[1]) / 2} r={letters * 0.9} fill="transparent" />
-              <path d={path([a, b], false)} stroke={INK} strokeWidth={size * (gone ? 0.95 : 0.5)} opacity={0.75} />
-              <path d={path([a, b], false)} stroke={gone ? VERMILION : PAPER} strokeWidth={size * (gone ? 0.65 : 0.26)} />
+              <path
+                d={path([a, b], false)}
+                stroke={INK}
+                strokeWidth={size * (gone ? 0.95 : 0.5)}
+                opacity={0.75}
+              />
+              <path
+                d={path([a, b], false)}
+                stroke={gone ? VERMILION : PAPER}
+                strokeWidth={size * (gone ? 0.65 : 0.26)}
+              />
               {(gone || i === chosen || numbered(i, teeth)) && (
                 <text
                   x={n[0]}
@@ -171,7 +212,11 @@ export function PhotoOverlay({
             key={handle}
             role="button"
             tabIndex={0}
-            aria-label={handle === 0 ? "Centre of the gear; arrow keys move it" : `Ring, handle ${handle} of 4; arrow keys move it`}
+            aria-label={
+              handle === 0
+                ? "Centre of the gear; arrow keys move it"
+                : `Ring, handle ${handle} of 4; arrow keys move it`
+            }
             className="cursor-grab outline-none focus-visible:[&>circle:last-of-type]:stroke-[#e0a93c]"
             onPointerDown={(e) => {
               e.stopPropagation();
@@ -181,18 +226,42 @@ export function PhotoOverlay({
             onKeyDown={keyed(handle)}
           >
             <circle cx={x} cy={y} r={size * 3.4} fill="transparent" />
-            <circle cx={x} cy={y} r={size * (handle ? 0.95 : 1.25)} fill={handle ? PAPER : "transparent"} stroke={INK} strokeWidth={size * 0.42} />
-            {handle === 0 && <path d={`M${x - size * 2},${y}h${size * 4}M${x},${y - size * 2}v${size * 4}`} stroke={PAPER} strokeWidth={size * 0.2} />}
+            <circle
+              cx={x}
+              cy={y}
+              r={size * (handle ? 0.95 : 1.25)}
+              fill={handle ? PAPER : "transparent"}
+              stroke={INK}
+              strokeWidth={size * 0.42}
+            />
+            {handle === 0 && (
+              <path
+                d={`M${x - size * 2},${y}h${size * 4}M${x},${y - size * 2}v${size * 4}`}
+                stroke={PAPER}
+                strokeWidth={size * 0.2}
+              />
+            )}
           </g>
         ))}
       {marks.map(([x, y], i) => (
         <g key={i}>
           <circle cx={x} cy={y} r={size * 1.2} fill="none" stroke={INK} strokeWidth={size * 0.6} />
           <circle cx={x} cy={y} r={size * 1.2} fill="none" stroke="#7fb4de" strokeWidth={size * 0.3} />
-          <path d={`M${x - size * 1.9},${y}h${size * 3.8}M${x},${y - size * 1.9}v${size * 3.8}`} stroke="#7fb4de" strokeWidth={size * 0.16} />
+          <path
+            d={`M${x - size * 1.9},${y}h${size * 3.8}M${x},${y - size * 1.9}v${size * 3.8}`}
+            stroke="#7fb4de"
+            strokeWidth={size * 0.16}
+          />
         </g>
       ))}
-      {marks.length === 2 && <path d={path(marks, false)} stroke="#7fb4de" strokeWidth={size * 0.25} strokeDasharray={`${size} ${size * 0.5}`} />}
+      {marks.length === 2 && (
+        <path
+          d={path(marks, false)}
+          stroke="#7fb4de"
+          strokeWidth={size * 0.25}
+          strokeDasharray={`${size} ${size * 0.5}`}
+        />
+      )}
     </svg>
   );
 }

@@ -30,9 +30,16 @@ const WAYS = [
     says: "A rule",
     needs: 2,
     asks: "One division, mm",
-    tells: "Press two points along the rule’s edge, across its lines: the divisions between them are counted.",
+    tells:
+      "Press two points along the rule’s edge, across its lines: the divisions between them are counted.",
   },
-  { way: "disc", says: "A coin or washer", needs: 1, asks: "Its diameter, mm", tells: "Press the middle of a disc that lies level with the face." },
+  {
+    way: "disc",
+    says: "A coin or washer",
+    needs: 1,
+    asks: "Its diameter, mm",
+    tells: "Press the middle of a disc that lies level with the face.",
+  },
 ] as const;
 export type SizeWay = (typeof WAYS)[number]["way"];
 export const spotsFor = (way: SizeWay): number => WAYS.find((w) => w.way === way)?.needs ?? 0;
@@ -44,9 +51,13 @@ export interface PhotoSize {
   readonly u: number;
 }
 
-const figure = (m: Measured): string => `${m.value.toFixed(m.u > 0.5 ? 1 : 2)} ± ${m.u.toFixed(m.u > 0.5 ? 1 : 2)}`;
+const figure = (m: Measured): string =>
+  `${m.value.toFixed(m.u > 0.5 ? 1 : 2)} ± ${m.u.toFixed(m.u > 0.5 ? 1 : 2)}`;
 
-/** How large it is: one thing of known length in the picture gives tip and root diameter, and the bore where its edge is plain. */
+/**
+ * How large it is: one thing of known length in the picture gives tip and root diameter, and the bore where
+ * its edge is plain.
+ */
 export function PhotoSizes({
   reader,
   ring,
@@ -85,8 +96,10 @@ export function PhotoSizes({
     setSays(null);
     // what was measured before was measured otherwise
     onSizes([]);
-    if (spots.length < chosen.needs) return setFault(`Press ${chosen.needs === 2 ? "two points" : "the disc"} in the picture first.`);
-    if (chosen.asks && !(mm > 0 && mm < 1000)) return setFault(`“${typed[way] ?? ""}” is no length: type millimetres, like 10 or 23.25.`);
+    if (spots.length < chosen.needs)
+      return setFault(`Press ${chosen.needs === 2 ? "two points" : "the disc"} in the picture first.`);
+    if (chosen.asks && !(mm > 0 && mm < 1000))
+      return setFault(`“${typed[way] ?? ""}” is no length: type millimetres, like 10 or 23.25.`);
     const plane = ring.plane;
     const [a, b] = spots as [Spot, Spot];
     try {
@@ -98,7 +111,9 @@ export function PhotoSizes({
             ? reader.ask<FaceScale & { divisions: number }>({ ask: "rule", plane, a, b, divisionMm: mm })
             : reader.ask<FaceScale>({ ask: "points", plane, a, b, mm }));
       const { tipDiameter, rootDiameter } = faceSizes(ring, scale);
-      const bore = (await reader.ask<{ share: number; u: number } | null>({ ask: "bore", plane })) ?? boreByItsForm(await forms);
+      const bore =
+        (await reader.ask<{ share: number; u: number } | null>({ ask: "bore", plane })) ??
+        boreByItsForm(await forms);
       onSizes([
         { what: "tip circle", says: "Tip circle", ...tipDiameter },
         { what: "root diameter", says: "Root", ...rootDiameter },
@@ -113,7 +128,8 @@ export function PhotoSizes({
             ]
           : []),
       ]);
-      if ("divisions" in scale) setSays(`${(scale.divisions as number).toFixed(1)} divisions between the marks`);
+      if ("divisions" in scale)
+        setSays(`${(scale.divisions as number).toFixed(1)} divisions between the marks`);
     } catch (e) {
       setFault(sentence(saidBy(e)));
     }
@@ -129,7 +145,10 @@ export function PhotoSizes({
       {/* what came out, or what was wrong, stands first, so that it is seen without scrolling */}
       <FaultLine says={fault} />
       {sizes.length > 0 && (
-        <dl aria-label="Sizes from the picture" className="grid grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-3">
+        <dl
+          aria-label="Sizes from the picture"
+          className="grid grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-3"
+        >
           {sizes.map((s) => (
             <div key={s.what} className="contents">
               <dt className="text-[18px]">{s.says}</dt>
@@ -143,7 +162,13 @@ export function PhotoSizes({
       <BoreFormOffer seen={seen} noted={notedBore} form={boreForm} onForm={onBoreForm} />
       <div className="grid grid-cols-2 gap-1.5">
         {WAYS.map((w, i) => (
-          <KeyButton key={w.way} keyName={String(i + 5)} className="small" pressed={way === w.way} onPress={() => setWay(w.way)}>
+          <KeyButton
+            key={w.way}
+            keyName={String(i + 5)}
+            className="small"
+            pressed={way === w.way}
+            onPress={() => setWay(w.way)}
+          >
             {w.says}
           </KeyButton>
         ))}

@@ -33,7 +33,10 @@ function draw(canvas: HTMLCanvasElement, picture: Picture, plane: FacePlane, rin
   canvas.getContext("2d")?.putImageData(out, 0, 0);
 }
 
-/** The ring along a straight line, so that an eye can check the count; pressing a place says whether a tooth stands there. */
+/**
+ * The ring along a straight line, so that an eye can check the count; pressing a place says whether a tooth
+ * stands there.
+ */
 export function PhotoStrip({
   picture,
   plane,
@@ -80,7 +83,9 @@ export function PhotoStrip({
               ) : (
                 <span className="absolute inset-x-0 top-[6px]">·</span>
               )}
-              <span className="absolute inset-x-[-12px] bottom-[6px] text-[16px]">{gone ? "×" : hidden ? "?" : ""}</span>
+              <span className="absolute inset-x-[-12px] bottom-[6px] text-[16px]">
+                {gone ? "×" : hidden ? "?" : ""}
+              </span>
             </button>
           );
         })}

@@ -23,7 +23,10 @@ export async function photoView(number: string, id: string): Promise<PhotoView |
   if (!job || !part) return null;
   const step = job.steps.find((s) => s.parts?.includes(id));
   const gear = job.findings.find((f) => f.part === id)?.gear;
-  const pictures = [...job.pictures.filter((p) => p.step !== undefined && p.step === step?.id && p.part !== id), ...job.pictures.filter((p) => p.part === id)];
+  const pictures = [
+    ...job.pictures.filter((p) => p.step !== undefined && p.step === step?.id && p.part !== id),
+    ...job.pictures.filter((p) => p.part === id),
+  ];
   return {
     frame: frameOf(job, partName(part), "its teeth, counted in a picture"),
     partName: partName(part),

@@ -77,7 +77,10 @@ export function usePhoto(url: string | undefined) {
 }
 export type Photo = ReturnType<typeof usePhoto>;
 
-/** Runs one at a time; while it runs, `soon` keeps only the latest that was asked. What is asked for at once leaves nothing behind it that was asked before. */
+/**
+ * Runs one at a time; while it runs, `soon` keeps only the latest that was asked. What is asked for at once
+ * leaves nothing behind it that was asked before.
+ */
 export function useOneAtATime<A extends readonly unknown[]>(
   work: (...args: A) => Promise<void>,
 ): ((...args: A) => Promise<void>) & { soon: (...args: A) => void } {

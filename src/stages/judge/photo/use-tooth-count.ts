@@ -7,16 +7,24 @@ import { isGone, type ToothSays } from "./photo-overlay";
 import type { PhotoSize, SizeWay } from "./photo-size";
 import { type Photo, useOneAtATime } from "./use-photo";
 
-/** A flank that looks worn, as it is marked on the gear face; worn from both sides a tooth comes to a knife's edge. */
+/**
+ * A flank that looks worn, as it is marked on the gear face; worn from both sides a tooth comes to a knife's
+ * edge.
+ */
 const WORN = { left: "worn-left", right: "worn-right", both: "knife" } as const;
 
 /**
- * The count of one picture as it is checked by eye: the reader's ring or one that a hand has laid, what was said of single teeth, and sizes taken from it.
+ * The count of one picture as it is checked by eye: the reader's ring or one that a hand has laid, what was
+ * said of single teeth, and sizes taken from it.
  *
  * @param url of the picture
  * @param noted teeth that are noted of the part already: where a hand's first ring begins
  */
-export function useToothCount({ picture, reader, reading, ring, setRing }: Photo, url: string | undefined, noted: number | null) {
+export function useToothCount(
+  { picture, reader, reading, ring, setRing }: Photo,
+  url: string | undefined,
+  noted: number | null,
+) {
   const [hand, setHand] = useState<FacePlane | null>(null);
   const [says, setSays] = useState<ToothSays>({});
   const [chosen, setChosen] = useState(0);
@@ -64,13 +72,35 @@ export function useToothCount({ picture, reader, reading, ring, setRing }: Photo
     setSays({ ...says, [i]: isGone(ring, says, i) ? "there" : "missing" });
   };
   const missing = ring ? ring.slots.slots.flatMap((_, i) => (isGone(ring, says, i) ? [i] : [])) : [];
-  const hidden = ring ? ring.slots.slots.filter((t, i) => t.state === "hidden" && says[i] === undefined).length : 0;
-  const broken = ring ? ring.slots.slots.flatMap((t, i) => (t.state === "short" && !missing.includes(i) ? [i] : [])) : [];
-  const worn = ring ? ring.slots.slots.flatMap((t, i) => (t.worn && !missing.includes(i) ? [{ tooth: i, mark: WORN[t.worn] }] : [])) : [];
-  // the reader's own ring is as sure as its answer (two gears in a picture: no count); one that a hand has laid, as its evidence
-  const sure = ring !== null && (handCount || (ring === reading?.rings[0] ? reading.answer.teeth !== null : ring.certainty >= SURE));
+  const hidden = ring
+    ? ring.slots.slots.filter((t, i) => t.state === "hidden" && says[i] === undefined).length
+    : 0;
+  const broken = ring
+    ? ring.slots.slots.flatMap((t, i) => (t.state === "short" && !missing.includes(i) ? [i] : []))
+    : [];
+  const worn = ring
+    ? ring.slots.slots.flatMap((t, i) =>
+        t.worn && !missing.includes(i) ? [{ tooth: i, mark: WORN[t.worn] }] : [],
+      )
+    : [];
+  // the reader's own ring is as sure as its answer (two gears in a picture: no count); one that a hand has
+  // laid, as its evidence
+  const sure =
+    ring !== null &&
+    (handCount || (ring === reading?.rings[0] ? reading.answer.teeth !== null : ring.certainty >= SURE));
   const byHand = (): void => {
-    if (picture) void lay(faceFromAxes([picture.width / 2, picture.height / 2], picture.height * 0.35, picture.height * 0.35, 0), count, false, true);
+    if (picture)
+      void lay(
+        faceFromAxes(
+          [picture.width / 2, picture.height / 2],
+          picture.height * 0.35,
+          picture.height * 0.35,
+          0,
+        ),
+        count,
+        false,
+        true,
+      );
   };
   /** the technician says which of the counts it is */
   const isIt = (r: RingReading): void => {

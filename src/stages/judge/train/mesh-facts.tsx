@@ -8,8 +8,21 @@ import type { ActionResult } from "../../saving/act";
 import { SavedField } from "../../saving/saved-field";
 import { figure } from "./in-figures";
 
-/** What a mesh of its kind has besides two wheels: a belt its length and centre distance, a worm and a bevel what tells which way they turn. */
-export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; belt?: BeltRun; put: (fields: object) => Promise<ActionResult> }) {
+/**
+ * What a mesh of its kind has besides two wheels: a belt its length and centre distance, a worm and a bevel
+ * what tells which way they turn.
+ */
+export function MeshFacts({
+  mesh: m,
+  n,
+  belt,
+  put,
+}: {
+  mesh: Mesh;
+  n: number;
+  belt?: BeltRun;
+  put: (fields: object) => Promise<ActionResult>;
+}) {
   const number = (field: string, label: string, value: number | undefined) => (
     <SavedField
       label={label}
@@ -19,10 +32,19 @@ export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; be
       save={(t) => put({ [field]: t.trim() ? Number(t.replace(",", ".")) : undefined })}
     />
   );
-  const choice = (field: string, label: string, value: unknown, of: readonly (readonly [unknown, string])[]) => (
+  const choice = (
+    field: string,
+    label: string,
+    value: unknown,
+    of: readonly (readonly [unknown, string])[],
+  ) => (
     <Choices label={`${label}, mesh ${n}`} says={label}>
       {of.map(([v, says]) => (
-        <SmallChoice key={says} pressed={value === v} onPress={() => void put({ [field]: value === v ? undefined : v })}>
+        <SmallChoice
+          key={says}
+          pressed={value === v}
+          onPress={() => void put({ [field]: value === v ? undefined : v })}
+        >
           {says}
         </SmallChoice>
       ))}
@@ -35,10 +57,17 @@ export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; be
           ["right", "right-hand"],
           ["left", "left-hand"],
         ])}
-        {choice("endAt", m.kind === "worm" ? "Worm under its wheel, its end seen from the" : "Driver below, its end seen from the", m.endAt, [
-          ["left", "left"],
-          ["right", "right"],
-        ])}
+        {choice(
+          "endAt",
+          m.kind === "worm"
+            ? "Worm under its wheel, its end seen from the"
+            : "Driver below, its end seen from the",
+          m.endAt,
+          [
+            ["left", "left"],
+            ["right", "right"],
+          ],
+        )}
       </div>
     );
   if (m.kind === "bevel")
@@ -46,7 +75,8 @@ export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; be
       ["back", "back"],
       ["teeth", "teeth"],
     ]);
-  if (m.kind === "chain") return <div className="grid grid-cols-3 gap-2">{number("links", "Links of the chain", m.links)}</div>;
+  if (m.kind === "chain")
+    return <div className="grid grid-cols-3 gap-2">{number("links", "Links of the chain", m.links)}</div>;
   if (m.kind === "belt")
     return (
       <>
@@ -67,18 +97,26 @@ export function MeshFacts({ mesh: m, n, belt, put }: { mesh: Mesh; n: number; be
           {number("lengthMm", "Belt length, mm", m.lengthMm)}
         </div>
         <div className="pt-1">
-          <SmallChoice pressed={m.crossed === true} onPress={() => void put({ crossed: m.crossed ? undefined : true })}>
+          <SmallChoice
+            pressed={m.crossed === true}
+            onPress={() => void put({ crossed: m.crossed ? undefined : true })}
+          >
             crossed over
           </SmallChoice>
         </div>
         <Run belt={belt} centreTold={m.centreMm !== undefined} />
         <p className="hush text-[17px] leading-tight">
-          V and ribbed belts: the diameters at their cord. A smooth belt creeps: what it drives turns 1 to 2 % slower than reckoned.
+          V and ribbed belts: the diameters at their cord. A smooth belt creeps: what it drives turns 1 to 2 %
+          slower than reckoned.
         </p>
       </>
     );
   if (m.kind === "rollers")
-    return <p className="hush text-[17px] leading-tight">Rollers slip a little under load: what is driven turns some percent slower than reckoned.</p>;
+    return (
+      <p className="hush text-[17px] leading-tight">
+        Rollers slip a little under load: what is driven turns some percent slower than reckoned.
+      </p>
+    );
   return null;
 }
 
@@ -96,7 +134,9 @@ function Choices({ label, says, children }: { label: string; says: string; child
 
 function Run({ belt, centreTold }: { belt?: BeltRun; centreTold: boolean }) {
   if (!belt) return null;
-  const length = belt.beltTeeth ? `${belt.beltTeeth} teeth, ${figure(belt.lengthMm)} mm` : `${figure(belt.lengthMm)} mm`;
+  const length = belt.beltTeeth
+    ? `${belt.beltTeeth} teeth, ${figure(belt.lengthMm)} mm`
+    : `${figure(belt.lengthMm)} mm`;
   return (
     <p role="status" aria-label="How the belt lies" className="figures py-1 text-[19px]">
       {centreTold ? `Belt: ${length} round.` : `Taut at ${figure(belt.centreMm)} mm between the shafts.`} Wrap{" "}

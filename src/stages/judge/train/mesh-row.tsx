@@ -42,9 +42,13 @@ export function MeshRow({
   parts: readonly TrainPart[];
   light: (at: string | undefined) => void;
 }) {
-  const put = (next: (now: Mesh) => Mesh) => change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? next(x) : x)) }));
+  const put = (next: (now: Mesh) => Mesh) =>
+    change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? next(x) : x)) }));
   const patch = (role: string, fields: object) =>
-    put((now) => ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh);
+    put(
+      (now) =>
+        ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh,
+    );
   /** what was counted or measured: from then on the mesh counts */
   const told = (how: (now: Mesh) => Mesh) =>
     put((now) => {
@@ -52,12 +56,26 @@ export function MeshRow({
       return next as Mesh;
     });
   const counted = (role: string, fields: object) =>
-    told((now) => ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh);
+    told(
+      (now) =>
+        ({ ...now, [role]: { ...(now as unknown as Record<string, object>)[role], ...fields } }) as Mesh,
+    );
   const text = (role: string, label: string, shaft: string) => (
-    <SavedField label={label} name={`${m.id}-${role}-shaft`} value={shaft} save={(t) => patch(role, { shaft: t.trim() })} />
+    <SavedField
+      label={label}
+      name={`${m.id}-${role}-shaft`}
+      value={shaft}
+      save={(t) => patch(role, { shaft: t.trim() })}
+    />
   );
   const teeth = (role: string, label: string, value: number) => (
-    <SavedField label={label} name={`${m.id}-${role}-teeth`} value={String(value)} figure save={(t) => counted(role, { teeth: whole(t) })} />
+    <SavedField
+      label={label}
+      name={`${m.id}-${role}-teeth`}
+      value={String(value)}
+      figure
+      save={(t) => counted(role, { teeth: whole(t) })}
+    />
   );
   const across = (role: string, value: number) => (
     <SavedField
@@ -97,7 +115,11 @@ export function MeshRow({
     </select>
   );
   return (
-    <fieldset className="border-t-4 border-base-content bg-base-200 px-2.5 pb-2" onFocus={() => light(m.id)} onBlur={() => light(undefined)}>
+    <fieldset
+      className="border-t-4 border-base-content bg-base-200 px-2.5 pb-2"
+      onFocus={() => light(m.id)}
+      onBlur={() => light(undefined)}
+    >
       <legend className="sr-only">Mesh {n}</legend>
       <div className="flex items-center gap-2 py-1">
         <b className="figures text-[20px]">{n}</b>
@@ -105,7 +127,9 @@ export function MeshRow({
           aria-label={`Kind of mesh ${n}`}
           className="field !min-h-[48px] !bg-base-100 flex-1"
           value={m.kind}
-          onChange={(e) => void put((now) => asKind(now, KINDS.find(([kind]) => kind === e.target.value)?.[0] ?? now.kind))}
+          onChange={(e) =>
+            void put((now) => asKind(now, KINDS.find(([kind]) => kind === e.target.value)?.[0] ?? now.kind))
+          }
         >
           {KINDS.map(([kind, says]) => (
             <option key={kind} value={kind}>
@@ -113,13 +137,19 @@ export function MeshRow({
             </option>
           ))}
         </select>
-        <KeyButton className="small" label={`Take mesh ${n} out`} onPress={() => void change((t) => ({ ...t, meshes: t.meshes.filter((x) => x.id !== m.id) }))}>
+        <KeyButton
+          className="small"
+          label={`Take mesh ${n} out`}
+          onPress={() => void change((t) => ({ ...t, meshes: t.meshes.filter((x) => x.id !== m.id) }))}
+        >
           ×
         </KeyButton>
       </div>
       {m.assumed && (
         <div className="flex items-center gap-2 pb-1">
-          <p className="flex-1 text-[18px] leading-tight font-semibold text-error">Only a beginning: type the counts. Nothing is worked out by them yet.</p>
+          <p className="flex-1 text-[18px] leading-tight font-semibold text-error">
+            Only a beginning: type the counts. Nothing is worked out by them yet.
+          </p>
           <KeyButton className="small" onPress={() => void told((now) => now)}>
             So they are
           </KeyButton>
@@ -138,7 +168,9 @@ export function MeshRow({
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)_84px_minmax(0,1fr)_84px] gap-2">
           {text("driver", m.kind === "worm" ? "Worm on" : "Driver on", m.driver.shaft)}
-          {isSmooth(m) ? across("driver", m.driver.diameterMm) : teeth("driver", m.kind === "worm" ? "starts" : "teeth", m.driver.teeth)}
+          {isSmooth(m)
+            ? across("driver", m.driver.diameterMm)
+            : teeth("driver", m.kind === "worm" ? "starts" : "teeth", m.driver.teeth)}
           {text("driven", m.kind === "worm" ? "Wheel on" : "Driven on", m.driven.shaft)}
           {isSmooth(m) ? across("driven", m.driven.diameterMm) : teeth("driven", "teeth", m.driven.teeth)}
           <div className="col-span-2">{isIt("driver", m.driver.part)}</div>

@@ -32,8 +32,19 @@ const MOST_BYTES = 250e6;
 /** A pause after which a new series begins, ms. */
 const NEW_SERIES_MS = 15_000;
 
-/** Tap along to the click, and to a shaft that is watched; what in the train comes round just so is named, best first. */
-export function TrainClick({ train, light, kept }: { train: TrainInput; light: (at: string | undefined) => void; kept: unknown }) {
+/**
+ * Tap along to the click, and to a shaft that is watched; what in the train comes round just so is named,
+ * best first.
+ */
+export function TrainClick({
+  train,
+  light,
+  kept,
+}: {
+  train: TrainInput;
+  light: (at: string | undefined) => void;
+  kept: unknown;
+}) {
   const [taps, setTaps] = useDraft<Taps>("train.clicks", kept, tapsSchema, NONE);
   const shafts = useMemo(() => solveTrain(train).shafts.filter((s) => s.turnsPerInputTurn !== null), [train]);
   const watched = taps.watched ?? shafts.at(-1)?.shaft ?? "";
@@ -42,19 +53,29 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
     // one clock for both series, on from what was kept before a reload
     const last = Math.max(0, ...taps.clicks, ...taps.turns);
     const now = performance.now();
-    if (!began.current || (last === 0 && !taps.clicks.length && !taps.turns.length)) began.current = now - last - (last ? NEW_SERIES_MS : 0);
+    if (!began.current || (last === 0 && !taps.clicks.length && !taps.turns.length))
+      began.current = now - last - (last ? NEW_SERIES_MS : 0);
     const t = Math.round(now - began.current);
     const own = taps[which];
     const fresh = own.length && t - (own.at(-1) as number) > NEW_SERIES_MS ? [] : own;
-    setTaps({ ...(taps.heardS === undefined ? taps : { ...NONE, watched: taps.watched }), [which]: [...(taps.heardS === undefined ? fresh : []), t] });
+    setTaps({
+      ...(taps.heardS === undefined ? taps : { ...NONE, watched: taps.watched }),
+      [which]: [...(taps.heardS === undefined ? fresh : []), t],
+    });
   };
   const [unread, setUnread] = useState<string | null>(null);
   const listen = async (file: File): Promise<void> => {
-    if (file.size > MOST_BYTES) return setUnread("this recording is larger than 250 MB: ten seconds are enough");
+    if (file.size > MOST_BYTES)
+      return setUnread("this recording is larger than 250 MB: ten seconds are enough");
     try {
       const recording = readWav(new Uint8Array(await file.arrayBuffer()));
       // a microphone does not see a shaft: it ran at the motor's speed
-      setTaps({ clicks: clicksIn(recording).clicksMs.map((t) => Math.round(t * 10) / 10), turns: [], watched: "", heardS: recording.seconds });
+      setTaps({
+        clicks: clicksIn(recording).clicksMs.map((t) => Math.round(t * 10) / 10),
+        turns: [],
+        watched: "",
+        heardS: recording.seconds,
+      });
       setUnread(null);
     } catch (e) {
       if (!(e instanceof Fault)) throw e;
@@ -82,16 +103,24 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
     light(at);
     return () => light(undefined);
   }, [at, light]);
-  if (!train.meshes.length) return <p className="says">Add the meshes first: a click is matched against what turns.</p>;
+  if (!train.meshes.length)
+    return <p className="says">Add the meshes first: a click is matched against what turns.</p>;
   return (
     <>
-      <p className="says danger">Turn it by hand, unplugged. Under power keep fingers, hair and sleeves out: listen, do not touch.</p>
+      <p className="says danger">
+        Turn it by hand, unplugged. Under power keep fingers, hair and sleeves out: listen, do not touch.
+      </p>
       <div className="grid grid-cols-2 gap-2">
         <div>
           <label className="words" htmlFor="watched">
             Turning
           </label>
-          <select id="watched" className="field" value={watched} onChange={(e) => setTaps({ ...taps, watched: e.target.value })}>
+          <select
+            id="watched"
+            className="field"
+            value={watched}
+            onChange={(e) => setTaps({ ...taps, watched: e.target.value })}
+          >
             {shafts.map((s) => (
               <option key={s.shaft} value={s.shaft}>
                 by hand, I watch {s.shaft}
@@ -100,7 +129,11 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
             <option value="">under power, {train.input.rpm} rpm</option>
           </select>
         </div>
-        <KeyButton keyName="Backspace" className="self-end" onPress={() => setTaps({ ...NONE, watched: taps.watched })}>
+        <KeyButton
+          keyName="Backspace"
+          className="self-end"
+          onPress={() => setTaps({ ...NONE, watched: taps.watched })}
+        >
           Tap again from the start
         </KeyButton>
       </div>
@@ -115,7 +148,13 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
         )}
       </div>
       <div className="flex items-center gap-3">
-        <FilePick label="Recording" accept=".wav,audio/wav" keyName="R" className="small" onFile={(file) => void listen(file)}>
+        <FilePick
+          label="Recording"
+          accept=".wav,audio/wav"
+          keyName="R"
+          className="small"
+          onFile={(file) => void listen(file)}
+        >
           Hear it in a recording …
         </FilePick>
         {taps.heardS !== undefined && (
@@ -132,20 +171,25 @@ export function TrainClick({ train, light, kept }: { train: TrainInput; light: (
       )}
       {!found && (
         <p className="hush text-[19px]">
-          Tap X at every click{watched ? `, B each time a mark on ${watched} comes round` : ""}: at least three, eight is better. A missed one does no harm.
+          Tap X at every click{watched ? `, B each time a mark on ${watched} comes round` : ""}: at least
+          three, eight is better. A missed one does no harm.
         </p>
       )}
       {found && typeof found !== "string" && (
         <>
           <p className="says measured">
-            A click every <b className="figures">{(found.clicks.periodMs / 1000).toFixed(2)} s</b> ± {(found.clicks.u / 1000).toFixed(2)}:{" "}
-            {figure(found.perInputTurn.value)} for one turn of {train.input.shaft}
+            A click every <b className="figures">{(found.clicks.periodMs / 1000).toFixed(2)} s</b> ±{" "}
+            {(found.clicks.u / 1000).toFixed(2)}: {figure(found.perInputTurn.value)} for one turn of{" "}
+            {train.input.shaft}
             {found.clicks.missed ? `, ${found.clicks.missed} missed` : ""}
             {found.clicks.dropped ? `, ${found.clicks.dropped} struck twice` : ""}.
           </p>
           <ol aria-label="Where the click comes from">
             {found.suspects.slice(0, 5).map((s, i) => (
-              <li key={s.rate.kind + s.rate.at + s.rate.perInputTurn} className="grid grid-cols-[minmax(0,1fr)_80px] gap-3 border-b-2 border-base-300 py-1.5">
+              <li
+                key={s.rate.kind + s.rate.at + s.rate.perInputTurn}
+                className="grid grid-cols-[minmax(0,1fr)_80px] gap-3 border-b-2 border-base-300 py-1.5"
+              >
                 <span className={i === 0 ? "text-[22px] font-semibold" : "text-[19px]"}>{s.says}</span>
                 <span className="figures text-right text-[24px]">{percent(s.probability)}</span>
               </li>

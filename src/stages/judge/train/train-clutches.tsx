@@ -9,7 +9,9 @@ const MOST = 10;
 
 /** What slips, or shears, before anything breaks: on which shaft, and at how much. */
 export function TrainClutches({ train, change }: { train: TrainInput; change: ChangeTrain }) {
-  const shafts = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])].filter((s) => s !== FRAME);
+  const shafts = [...new Set([train.input.shaft, ...train.meshes.flatMap(shaftsOf)])].filter(
+    (s) => s !== FRAME,
+  );
   const clutches = train.clutches ?? [];
   const put = (how: (now: readonly Clutch[]) => readonly Clutch[]) =>
     change(({ clutches: now = [], ...t }) => {
@@ -25,14 +27,26 @@ export function TrainClutches({ train, change }: { train: TrainInput; change: Ch
         name={`train-clutch${i || ""}`}
         value={c ? String(c.slipsNm) : ""}
         figure
-        save={(t) => put((now) => withAt(now, i, t.trim() ? { shaft: now[i]?.shaft ?? shafts[0] ?? "", slipsNm: Number(t.replace(",", ".")) } : undefined))}
+        save={(t) =>
+          put((now) =>
+            withAt(
+              now,
+              i,
+              t.trim()
+                ? { shaft: now[i]?.shaft ?? shafts[0] ?? "", slipsNm: Number(t.replace(",", ".")) }
+                : undefined,
+            ),
+          )
+        }
       />
       <select
         aria-label={`${i ? "The other clutch" : "The clutch"} is on`}
         className="field"
         value={c?.shaft ?? ""}
         disabled={!c}
-        onChange={(e) => void put((now) => now.map((x, k) => (k === i ? { ...x, shaft: e.target.value } : x)))}
+        onChange={(e) =>
+          void put((now) => now.map((x, k) => (k === i ? { ...x, shaft: e.target.value } : x)))
+        }
       >
         {!c && <option value="">{i ? "no other" : "no clutch, shear pin or friction ring"}</option>}
         {shafts.map((s) => (
@@ -42,7 +56,11 @@ export function TrainClutches({ train, change }: { train: TrainInput; change: Ch
         ))}
       </select>
       {c && (
-        <KeyButton className="small" label={`Take the clutch on ${c.shaft} out`} onPress={() => void put((now) => withAt(now, i, undefined))}>
+        <KeyButton
+          className="small"
+          label={`Take the clutch on ${c.shaft} out`}
+          onPress={() => void put((now) => withAt(now, i, undefined))}
+        >
           ×
         </KeyButton>
       )}
@@ -53,4 +71,8 @@ export function TrainClutches({ train, change }: { train: TrainInput; change: Ch
 type Clutch = NonNullable<TrainInput["clutches"]>[number];
 
 /** The clutches with the i-th one put in place, or taken out. */
-const withAt = (now: readonly Clutch[], i: number, by: Clutch | undefined): readonly Clutch[] => [...now.slice(0, i), ...(by ? [by] : []), ...now.slice(i + 1)];
+const withAt = (now: readonly Clutch[], i: number, by: Clutch | undefined): readonly Clutch[] => [
+  ...now.slice(0, i),
+  ...(by ? [by] : []),
+  ...now.slice(i + 1),
+];

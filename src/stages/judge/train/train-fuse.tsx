@@ -5,7 +5,14 @@ import { Fault } from "@/core/fault";
 import { measured } from "@/core/quantity/measured";
 import { findFuse, mayBreak } from "@/core/train/fuse";
 import { MATERIALS } from "@/core/train/materials";
-import { countedTrain, isSmooth, type Mesh, type TrainInput, type TrainWheel, wheelsOf } from "@/core/train/train";
+import {
+  countedTrain,
+  isSmooth,
+  type Mesh,
+  type TrainInput,
+  type TrainWheel,
+  wheelsOf,
+} from "@/core/train/train";
 import { SavedField } from "../../saving/saved-field";
 import { TrainClutches } from "./train-clutches";
 import type { ChangeTrain } from "./train-part";
@@ -19,10 +26,31 @@ interface GearSpec {
 }
 const keyOf = (w: Pick<TrainWheel, "mesh" | "role">): string => `${w.mesh}|${w.role}`;
 const specOf = (m: Mesh, role: Role): GearSpec =>
-  m.kind === "planetary" ? (role === "sun" ? m.sun : role === "ring" ? m.ring : (m.planet ?? {})) : isSmooth(m) ? {} : role === "driver" ? m.driver : m.driven;
+  m.kind === "planetary"
+    ? role === "sun"
+      ? m.sun
+      : role === "ring"
+        ? m.ring
+        : (m.planet ?? {})
+    : isSmooth(m)
+      ? {}
+      : role === "driver"
+        ? m.driver
+        : m.driven;
 
-/** Which gear breaks first at motor stall, by design, and what breaks next if it is swapped for another material. */
-export function TrainFuse({ train, change, light }: { train: TrainInput; change: ChangeTrain; light: (at: string | undefined) => void }) {
+/**
+ * Which gear breaks first at motor stall, by design, and what breaks next if it is swapped for another
+ * material.
+ */
+export function TrainFuse({
+  train,
+  change,
+  light,
+}: {
+  train: TrainInput;
+  change: ChangeTrain;
+  light: (at: string | undefined) => void;
+}) {
   const [swapped, setSwapped] = useState("");
   const [material, setMaterial] = useState("steel");
   const stall = train.input.stallTorqueNm;
@@ -39,8 +67,14 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
     }
   })();
   const put = (m: Mesh, r: Role, fields: object) =>
-    change((t) => ({ ...t, meshes: t.meshes.map((x) => (x.id === m.id ? ({ ...x, [r]: { ...specOf(x, r), ...fields } } as Mesh) : x)) }));
-  const number = (text: string): number | undefined => (text.trim() ? Number(text.replace(",", ".")) : undefined);
+    change((t) => ({
+      ...t,
+      meshes: t.meshes.map((x) =>
+        x.id === m.id ? ({ ...x, [r]: { ...specOf(x, r), ...fields } } as Mesh) : x,
+      ),
+    }));
+  const number = (text: string): number | undefined =>
+    text.trim() ? Number(text.replace(",", ".")) : undefined;
   return (
     <>
       <div className="grid grid-cols-[190px_minmax(0,1fr)] items-end gap-3">
@@ -51,7 +85,10 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
           figure
           save={(t) => change((now) => ({ ...now, input: { ...now.input, stallTorqueNm: number(t) } }))}
         />
-        <p className="hush text-[17px] leading-tight">Off the plate or the data sheet; where there is none, five to eight times the rated torque, P/(2π n).</p>
+        <p className="hush text-[17px] leading-tight">
+          Off the plate or the data sheet; where there is none, five to eight times the rated torque, P/(2π
+          n).
+        </p>
       </div>
       <TrainClutches train={train} change={change} />
       {typeof answer === "string" ? (
@@ -86,7 +123,12 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
             ))}
           </ol>
           <div className="grid grid-cols-2 gap-2">
-            <select aria-label="Swap which gear" className="field" value={swapped} onChange={(e) => setSwapped(e.target.value)}>
+            <select
+              aria-label="Swap which gear"
+              className="field"
+              value={swapped}
+              onChange={(e) => setSwapped(e.target.value)}
+            >
               <option value="">swap a gear for another material …</option>
               {answer.gears.map((g) => (
                 <option key={keyOf(g.wheel)} value={keyOf(g.wheel)}>
@@ -94,7 +136,12 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
                 </option>
               ))}
             </select>
-            <select aria-label="For which material" className="field" value={material} onChange={(e) => setMaterial(e.target.value)}>
+            <select
+              aria-label="For which material"
+              className="field"
+              value={material}
+              onChange={(e) => setMaterial(e.target.value)}
+            >
               {MATERIALS.map((m) => (
                 <option key={m.material} value={m.material}>
                   {m.says}
@@ -103,7 +150,11 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
             </select>
           </div>
           {answer.swapped && (
-            <p role="status" aria-label="After the swap" className={`says ${answer.swapped.warning ? "danger" : "good"}`}>
+            <p
+              role="status"
+              aria-label="After the swap"
+              className={`says ${answer.swapped.warning ? "danger" : "good"}`}
+            >
               {answer.swapped.says} {answer.swapped.warning && <b>▲ {answer.swapped.warning}</b>}
             </p>
           )}
@@ -150,7 +201,8 @@ export function TrainFuse({ train, change, light }: { train: TrainInput; change:
         );
       })}
       <p className="hush text-[17px]">
-        Root stress after Lewis, one tooth carrying all, nothing turning; strengths are those of usual grades, so compare, do not add decimals.
+        Root stress after Lewis, one tooth carrying all, nothing turning; strengths are those of usual grades,
+        so compare, do not add decimals.
       </p>
     </>
   );

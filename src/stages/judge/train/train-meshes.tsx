@@ -23,15 +23,29 @@ export function TrainMeshes({
   parts: readonly TrainPart[];
   light: (at: string | undefined) => void;
 }) {
-  const setInput = (fields: Partial<TrainInput["input"]>) => change((t) => ({ ...t, input: { ...t.input, ...fields } }));
+  const setInput = (fields: Partial<TrainInput["input"]>) =>
+    change((t) => ({ ...t, input: { ...t.input, ...fields } }));
   const add = (): void => {
     void change((t) => {
       const last = t.meshes.at(-1);
-      const from = last ? (last.kind === "planetary" ? last.carrier.shaft : last.driven.shaft) : t.input.shaft;
+      const from = last
+        ? last.kind === "planetary"
+          ? last.carrier.shaft
+          : last.driven.shaft
+        : t.input.shaft;
       const n = nextNumber(t);
       return {
         ...t,
-        meshes: [...t.meshes, { id: `m${n}`, assumed: true, kind: "spur", driver: { shaft: from, teeth: 12 }, driven: { shaft: `shaft ${n + 1}`, teeth: 36 } }],
+        meshes: [
+          ...t.meshes,
+          {
+            id: `m${n}`,
+            assumed: true,
+            kind: "spur",
+            driver: { shaft: from, teeth: 12 },
+            driven: { shaft: `shaft ${n + 1}`, teeth: 36 },
+          },
+        ],
       };
     });
   };
@@ -71,9 +85,22 @@ export function TrainMeshes({
         </fieldset>
       </div>
       {train.meshes.map((m, i) => (
-        <MeshRow key={m.id} mesh={m} n={i + 1} belt={answer.meshes[i]?.belt} change={change} parts={parts} light={light} />
+        <MeshRow
+          key={m.id}
+          mesh={m}
+          n={i + 1}
+          belt={answer.meshes[i]?.belt}
+          change={change}
+          parts={parts}
+          light={light}
+        />
       ))}
-      <KeyButton keyName="A" look={train.meshes.length ? "plain" : "main"} onPress={add} className="justify-center">
+      <KeyButton
+        keyName="A"
+        look={train.meshes.length ? "plain" : "main"}
+        onPress={add}
+        className="justify-center"
+      >
         Add a mesh
       </KeyButton>
     </>

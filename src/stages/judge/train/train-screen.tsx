@@ -23,8 +23,19 @@ const PLACES = [
 ] as const;
 type Place = (typeof PLACES)[number]["place"];
 
-/** The train from motor to output: its diagram, speeds and rates; where a click comes from; which gear is the fuse; what one tooth off makes. */
-export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput; parts: readonly TrainPart[]; clicks: unknown }) {
+/**
+ * The train from motor to output: its diagram, speeds and rates; where a click comes from; which gear is the
+ * fuse; what one tooth off makes.
+ */
+export function TrainScreen({
+  train: kept,
+  parts,
+  clicks,
+}: {
+  train: TrainInput;
+  parts: readonly TrainPart[];
+  clicks: unknown;
+}) {
   const { run } = useJob();
   const [place, setPlace] = useState<Place>("meshes");
   const [lit, setLit] = useState<string>();
@@ -50,7 +61,9 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
           {shown.meshes.length ? (
             <TrainDiagram train={shown} answer={answer} lit={lit} />
           ) : (
-            <p className="m-auto max-w-[420px] text-center text-[24px]">Add the meshes from the motor on: then speeds and rates are worked out here.</p>
+            <p className="m-auto max-w-[420px] text-center text-[24px]">
+              Add the meshes from the motor on: then speeds and rates are worked out here.
+            </p>
           )}
         </div>
         {answer.problems.length > 0 && (
@@ -81,9 +94,15 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                       </small>
                     )}
                   </th>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{s.rpm === null || !told ? "?" : `${figure(s.rpm)} rpm`}</td>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{s.turnsPerInputTurn === null ? "?" : figure(s.turnsPerInputTurn)}</td>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{s.onceHz === null || !told ? "?" : `${figure(s.onceHz)} Hz`}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">
+                    {s.rpm === null || !told ? "?" : `${figure(s.rpm)} rpm`}
+                  </td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">
+                    {s.turnsPerInputTurn === null ? "?" : figure(s.turnsPerInputTurn)}
+                  </td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">
+                    {s.onceHz === null || !told ? "?" : `${figure(s.onceHz)} Hz`}
+                  </td>
                 </tr>
               ))}
               {answer.meshes.map((m, i) => (
@@ -91,8 +110,12 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
                   <th scope="row" className="hush py-0.5 text-left font-semibold">
                     mesh {i + 1}
                   </th>
-                  <td className="figures pl-3 text-right whitespace-nowrap">{m.ratio === null ? "" : `${figure(m.ratio)} : 1`}</td>
-                  <td className="text-right text-[17px]">{m.sameTeethEvery ? `same teeth each ${m.sameTeethEvery.driverTurns} turns` : ""}</td>
+                  <td className="figures pl-3 text-right whitespace-nowrap">
+                    {m.ratio === null ? "" : `${figure(m.ratio)} : 1`}
+                  </td>
+                  <td className="text-right text-[17px]">
+                    {m.sameTeethEvery ? `same teeth each ${m.sameTeethEvery.driverTurns} turns` : ""}
+                  </td>
                   <td className="figures pl-3 text-right whitespace-nowrap">
                     {m.meshHz === null || !told ? (m.sameTeethEvery ? "?" : "") : `${figure(m.meshHz)} Hz`}
                   </td>
@@ -102,16 +125,27 @@ export function TrainScreen({ train: kept, parts, clicks }: { train: TrainInput;
           </table>
         </div>
       </section>
-      <section aria-label={PLACES.find((p) => p.place === place)?.says} className="flex min-h-0 flex-col gap-2">
+      <section
+        aria-label={PLACES.find((p) => p.place === place)?.says}
+        className="flex min-h-0 flex-col gap-2"
+      >
         <div className="flex gap-2">
           {PLACES.map((p) => (
-            <KeyButton key={p.place} keyName={p.keyName} className="small" pressed={place === p.place} onPress={() => setPlace(p.place)}>
+            <KeyButton
+              key={p.place}
+              keyName={p.keyName}
+              className="small"
+              pressed={place === p.place}
+              onPress={() => setPlace(p.place)}
+            >
               {p.says}
             </KeyButton>
           ))}
         </div>
         <div key={place} className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
-          {place === "meshes" && <TrainMeshes train={shown} answer={answer} change={change} parts={parts} light={setLit} />}
+          {place === "meshes" && (
+            <TrainMeshes train={shown} answer={answer} change={change} parts={parts} light={setLit} />
+          )}
           {place === "click" && <TrainClick train={countedTrain(shown)} light={setLit} kept={clicks} />}
           {place === "fuse" && <TrainFuse train={shown} change={change} light={setLit} />}
           {place === "timing" && <TrainTiming train={shown} answer={answer} light={setLit} />}

@@ -5,12 +5,28 @@ import type { TrainAnswer } from "@/core/train/solve";
 import type { TrainInput } from "@/core/train/train";
 
 /** What one tooth off at a mesh makes at every shaft, in degrees. */
-export function TrainTiming({ train, answer, light }: { train: TrainInput; answer: TrainAnswer; light: (at: string | undefined) => void }) {
+export function TrainTiming({
+  train,
+  answer,
+  light,
+}: {
+  train: TrainInput;
+  answer: TrainAnswer;
+  light: (at: string | undefined) => void;
+}) {
   const [picked, setPicked] = useState<string>();
-  const timed = answer.meshes.map((m, i) => ({ ...m, n: i + 1 })).filter((m) => m.sameTeethEvery || m.oneToothOff.length);
+  const timed = answer.meshes
+    .map((m, i) => ({ ...m, n: i + 1 }))
+    .filter((m) => m.sameTeethEvery || m.oneToothOff.length);
   const mesh = timed.find((m) => m.id === picked) ?? timed[0];
   if (!mesh)
-    return <p className="says">{answer.meshes.length ? "Nothing here has teeth: what turns by friction cannot be a tooth out." : "Add the meshes first."}</p>;
+    return (
+      <p className="says">
+        {answer.meshes.length
+          ? "Nothing here has teeth: what turns by friction cannot be a tooth out."
+          : "Add the meshes first."}
+      </p>
+    );
   return (
     <>
       <label className="words" htmlFor="mesh-off">
@@ -40,7 +56,11 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
               </th>
               <td className="figures text-right text-[28px]">{o.degrees.toFixed(o.degrees < 10 ? 2 : 1)}°</td>
               <td className="hush w-[44%] pl-4 text-[18px]">
-                {o.degrees >= 360 ? "more than a whole turn" : o.degrees < 3 ? "hard to see: trust the marks" : "visible by eye"}
+                {o.degrees >= 360
+                  ? "more than a whole turn"
+                  : o.degrees < 3
+                    ? "hard to see: trust the marks"
+                    : "visible by eye"}
               </td>
             </tr>
           ))}
@@ -49,8 +69,10 @@ export function TrainTiming({ train, answer, light }: { train: TrainInput; answe
       {mesh.sameTeethEvery && (
         <p className="says">
           Marks on two teeth of mesh {mesh.n} meet again after {mesh.sameTeethEvery.driverTurns} turns of{" "}
-          {train.meshes.filter((m) => m.id === mesh.id).map((m) => (m.kind === "planetary" ? `${m.sun.shaft} against the carrier` : m.driver.shaft))}: turn that
-          far before calling the marks wrong.
+          {train.meshes
+            .filter((m) => m.id === mesh.id)
+            .map((m) => (m.kind === "planetary" ? `${m.sun.shaft} against the carrier` : m.driver.shaft))}
+          : turn that far before calling the marks wrong.
         </p>
       )}
     </>

@@ -19,7 +19,9 @@ export interface TrainView {
 /** A part's material as the fuse knows it: by its own name, or by its family. */
 const materialOf = (said: string | undefined): string | undefined =>
   MATERIALS.find((m) => m.material.toLowerCase() === said?.toLowerCase())?.material ??
-  MATERIALS.find((m) => plasticFamily(said) !== undefined && plasticFamily(m.material) === plasticFamily(said))?.material;
+  MATERIALS.find(
+    (m) => plasticFamily(said) !== undefined && plasticFamily(m.material) === plasticFamily(said),
+  )?.material;
 
 export async function trainView(number: string): Promise<TrainView | null> {
   const job = await pageJob(number);

@@ -13,7 +13,9 @@ import { gearView } from "../gear/gear-view";
 /** Whether a motor drives it; undefined: nobody has said what does. */
 function hasMotor(job: Pick<Job, "supplies" | "parts">): boolean | undefined {
   if (job.parts.some((p) => p.kind === "motor")) return true;
-  return job.supplies.length ? job.supplies.some((s) => s !== "hand" && s !== "spring" && s !== "water") : undefined;
+  return job.supplies.length
+    ? job.supplies.some((s) => s !== "hand" && s !== "spring" && s !== "water")
+    : undefined;
 }
 
 /** What the causes are reasoned from, out of a whole job. */
@@ -51,7 +53,8 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
   const f = job.findings.find((x) => x.part === partId);
   if (!part || !f?.mode) return [];
   const wanted = wantedFor(job, partId);
-  const offers = "missing" in wanted ? null : rankCandidates(wanted, catalogue).filter((c) => c.verdict !== "no");
+  const offers =
+    "missing" in wanted ? null : rankCandidates(wanted, catalogue).filter((c) => c.verdict !== "no");
   const view = part.kind === "gear" ? gearView(job, partId, []) : null;
   const facts: FateFacts = {
     kind: part.kind,
@@ -61,7 +64,11 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
     safety: canHurt(job, part.kind),
     hot: job.symptoms.includes("hot") || job.greaseStates.includes("dark"),
     // a search by name alone that finds nothing does not mean that there is none
-    partToBeHad: offers?.length ? true : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring) ? undefined : false,
+    partToBeHad: offers?.length
+      ? true
+      : offers === null || (!("missing" in wanted) && !wanted.gear && !wanted.ring)
+        ? undefined
+        : false,
     ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
     ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
     mateWorn: view?.mate.rule.mate === "worn" ? true : view?.mate.rule.mate === "sound" ? false : undefined,

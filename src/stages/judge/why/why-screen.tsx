@@ -9,9 +9,16 @@ import { SavedField } from "../../saving/saved-field";
 import { saveCauses } from "../actions";
 import type { WhyView } from "./why-view";
 
-const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = { likely: "border-error", possible: "border-secondary", "less likely": "border-base-300" };
+const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = {
+  likely: "border-error",
+  possible: "border-secondary",
+  "less likely": "border-base-300",
+};
 
-/** Why it failed: likely causes with what speaks for and against each, what to look at, how far the work must go; the technician's verdict above all. */
+/**
+ * Why it failed: likely causes with what speaks for and against each, what to look at, how far the work must
+ * go; the technician's verdict above all.
+ */
 export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
   const { run } = useJob();
   const [picked, setPicked] = useState<string>();
@@ -40,8 +47,11 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
                   {c.says}
                 </span>
                 <span className="text-[18px]">
-                  {c.how}, {c.because.filter((b) => !b.against).length} {c.because.filter((b) => !b.against).length === 1 ? "sign" : "signs"} for it
-                  {c.because.some((b) => b.against) ? `, ${c.because.filter((b) => b.against).length} against` : ""}
+                  {c.how}, {c.because.filter((b) => !b.against).length}{" "}
+                  {c.because.filter((b) => !b.against).length === 1 ? "sign" : "signs"} for it
+                  {c.because.some((b) => b.against)
+                    ? `, ${c.because.filter((b) => b.against).length} against`
+                    : ""}
                 </span>
               </button>
             </li>
@@ -49,7 +59,8 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
         </ol>
         {causes.length === 0 && (
           <p className="says">
-            Nothing to go on yet: judge a part, or note the state of the old grease. {facts.length ? `Known so far: ${facts.join("; ")}.` : ""}
+            Nothing to go on yet: judge a part, or note the state of the old grease.{" "}
+            {facts.length ? `Known so far: ${facts.join("; ")}.` : ""}
           </p>
         )}
       </section>
@@ -60,7 +71,12 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
             <div className="min-h-0 flex-1 overflow-y-auto pr-1">
               <ul aria-label="What speaks for and against it">
                 {shown.because.map((b) => (
-                  <Reason key={b.says + b.why} speaks={b.against ? "against" : "for"} about={b.says} className="border-b-2 border-base-300 py-1.5 text-[20px]">
+                  <Reason
+                    key={b.says + b.why}
+                    speaks={b.against ? "against" : "for"}
+                    about={b.says}
+                    className="border-b-2 border-base-300 py-1.5 text-[20px]"
+                  >
                     {b.why}
                   </Reason>
                 ))}
@@ -101,7 +117,9 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
               <span className="hush text-[17px]">{f.because.join(" · ").toLowerCase()}</span>
             </li>
           ))}
-          {far.length === 0 && <li className="hush text-[19px]">Choose a cause, or find more signs: then it is said here.</li>}
+          {far.length === 0 && (
+            <li className="hush text-[19px]">Choose a cause, or find more signs: then it is said here.</li>
+          )}
         </ul>
       </section>
     </div>

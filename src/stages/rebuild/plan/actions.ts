@@ -43,12 +43,20 @@ export async function goOnMeanwhile(raw: z.infer<typeof onlyJob>): Promise<Actio
     const held = waitsNow(job).flatMap((w) => w.holds ?? []);
     if (!held.length) throw new Fault("line", "nothing is waited for any more");
     const { order, first } = movesIn(job).meanwhile(now, done, held);
-    if (!first.length) throw new Fault("line", `all that is left closes over ${named(job, held)}: it has to wait too`);
-    return setHead(number, version, { ownOrder: [...order] }, `goes on meanwhile with ${named(job, first.slice(0, 3))}`);
+    if (!first.length)
+      throw new Fault("line", `all that is left closes over ${named(job, held)}: it has to wait too`);
+    return setHead(
+      number,
+      version,
+      { ownOrder: [...order] },
+      `goes on meanwhile with ${named(job, first.slice(0, 3))}`,
+    );
   });
 }
 
 /** The order is the reverse of the strip again. */
 export async function asTheStripWas(raw: z.infer<typeof onlyJob>): Promise<ActionResult> {
-  return act(onlyJob, raw, ({ number, version }) => setHead(number, version, { ownOrder: undefined }, "the order is the reverse of the strip again"));
+  return act(onlyJob, raw, ({ number, version }) =>
+    setHead(number, version, { ownOrder: undefined }, "the order is the reverse of the strip again"),
+  );
 }

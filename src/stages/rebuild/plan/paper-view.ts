@@ -50,7 +50,9 @@ export async function paperView(number: string): Promise<PaperView | null> {
     at: new Date().toISOString(),
     lines: plan.steps.map((l) => {
       const words = lineInWords(job, l);
-      const picture = job.pictures.find((p) => (words.picture ? p.name === words.picture : words.step !== undefined && p.step === words.step));
+      const picture = job.pictures.find((p) =>
+        words.picture ? p.name === words.picture : words.step !== undefined && p.step === words.step,
+      );
       // once on a sheet is enough: the lines of one step follow each other
       const isNew = picture !== undefined && !shown.has(picture.name);
       if (picture) shown.add(picture.name);

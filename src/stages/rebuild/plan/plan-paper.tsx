@@ -17,7 +17,10 @@ export function PlanPaper({ job, shopName, town, lines, fetch, rows, minutes, at
       </p>
       <ol className="mt-3 flex flex-col" aria-label="Lines of the plan">
         {lines.map((l) => (
-          <li key={l.key} className="grid break-inside-avoid grid-cols-[22px_3ch_1fr_112px] gap-3 border-t border-[#9aa3a3] py-1.5">
+          <li
+            key={l.key}
+            className="grid break-inside-avoid grid-cols-[22px_3ch_1fr_112px] gap-3 border-t border-[#9aa3a3] py-1.5"
+          >
             <span
               className="mt-0.5 h-[20px] w-[20px] border-2 border-[#1d2a2c] text-center text-[15px] leading-[17px]"
               role="img"
@@ -35,13 +38,18 @@ export function PlanPaper({ job, shopName, town, lines, fetch, rows, minutes, at
                 </span>
               ))}
             </span>
-            <span>{l.picture && <img src={l.picture} alt={l.belongs} className="h-[84px] w-[112px] object-cover" />}</span>
+            <span>
+              {l.picture && (
+                <img src={l.picture} alt={l.belongs} className="h-[84px] w-[112px] object-cover" />
+              )}
+            </span>
           </li>
         ))}
       </ol>
       {rows.length > 0 && (
         <p className="mt-3 break-inside-avoid border-t-2 border-[#1d2a2c] pt-2">
-          Out: {rows.map((r) => `${r.out} ${r.row}`).join(", ")}. Back: {rows.map((r) => `____ ${r.row}`).join(", ")}.
+          Out: {rows.map((r) => `${r.out} ${r.row}`).join(", ")}. Back:{" "}
+          {rows.map((r) => `____ ${r.row}`).join(", ")}.
         </p>
       )}
     </article>

@@ -13,7 +13,9 @@ import { Waits } from "../waits";
 import { asTheStripWas, bringForward, goOnMeanwhile } from "./actions";
 import type { PlanRow, PlanView } from "./plan-view";
 
-/** The whole plan: what is done, what comes, and why; a step is brought forward as far as the laws allow it. */
+/**
+ * The whole plan: what is done, what comes, and why; a step is brought forward as far as the laws allow it.
+ */
 export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "frame">) {
   const { run, number } = useJob();
   const router = useRouter();
@@ -37,7 +39,12 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
       <ol aria-label="Lines of the plan" className="min-h-0 overflow-y-auto">
         {rows.map((r) => (
           <li key={r.key} className="mb-1">
-            <KeyButton className="small w-full [&>span]:w-full" pressed={r.key === picked} label={`Line ${r.n}: ${r.title}`} onPress={() => setPicked(r.key)}>
+            <KeyButton
+              className="small w-full [&>span]:w-full"
+              pressed={r.key === picked}
+              label={`Line ${r.n}: ${r.title}`}
+              onPress={() => setPicked(r.key)}
+            >
               <Row row={r} isNext={r === next} />
             </KeyButton>
           </li>
@@ -61,16 +68,25 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
                     ? `Before it must go back: ${row.before.join("; ")}. They come forward with it.`
                     : "Nothing must be on before it: it can go back next."}
                 </p>
-                <KeyButton keyName=" " look="main" className="self-start" onPress={() => void forward(row.step ?? "")}>
+                <KeyButton
+                  keyName=" "
+                  look="main"
+                  className="self-start"
+                  onPress={() => void forward(row.step ?? "")}
+                >
                   {row.before.length ? "These next, then it" : "It goes back next"}
                 </KeyButton>
               </>
             )}
             {row.step !== undefined && !row.done && !row.before && (
-              <p className="hush text-[19px]">Its turn comes as early as it can: all that stands before it must be on first.</p>
+              <p className="hush text-[19px]">
+                Its turn comes as early as it can: all that stands before it must be on first.
+              </p>
             )}
             {row.step === undefined && !row.done && (
-              <p className="hush text-[19px]">It has no place of its own: it stands with what it belongs to, and comes forward with that.</p>
+              <p className="hush text-[19px]">
+                It has no place of its own: it stands with what it belongs to, and comes forward with that.
+              </p>
             )}
             <FaultLine says={fault.elsewhere()} />
           </>
@@ -81,7 +97,9 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
             <KeyButton
               keyName="O"
               className="small"
-              onPress={() => void run(goOnMeanwhile).then((r) => fault.took(r) && router.push(`/jobs/${number}/rebuild`))}
+              onPress={() =>
+                void run(goOnMeanwhile).then((r) => fault.took(r) && router.push(`/jobs/${number}/rebuild`))
+              }
             >
               Go on with what need not wait
             </KeyButton>
@@ -103,9 +121,13 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
 
 function Row({ row: r, isNext }: { row: PlanRow; isNext: boolean }) {
   return (
-    <span className={`grid grid-cols-[3ch_1fr_auto] items-baseline gap-2 text-left font-normal ${r.done ? "hush" : ""}`}>
+    <span
+      className={`grid grid-cols-[3ch_1fr_auto] items-baseline gap-2 text-left font-normal ${r.done ? "hush" : ""}`}
+    >
       <span className="figures text-[17px]">{r.n}</span>
-      <span className={`text-[19px] leading-tight ${r.step !== undefined ? "font-semibold" : "pl-3"}`}>{r.title}</span>
+      <span className={`text-[19px] leading-tight ${r.step !== undefined ? "font-semibold" : "pl-3"}`}>
+        {r.title}
+      </span>
       <span className="text-[17px]">{r.done ? "✓ done" : isNext ? "next" : ""}</span>
     </span>
   );

@@ -69,7 +69,11 @@ export async function planView(number: string): Promise<PlanView | null> {
   });
   const linesOpen = rows.filter((r) => !r.done).length;
   return {
-    frame: frameOf(job, undefined, rows.length ? `${linesOpen} of ${rows.length} lines are open` : "nothing stripped yet"),
+    frame: frameOf(
+      job,
+      undefined,
+      rows.length ? `${linesOpen} of ${rows.length} lines are open` : "nothing stripped yet",
+    ),
     rows,
     minutes: plan.minutes,
     waits: waitsNow(job),

@@ -13,14 +13,21 @@ import { openLines } from "@/store/rebuild";
 import { type ActionResult, act } from "../../saving/act";
 import { onJob } from "../../saving/action-input";
 
-const input = z.union([z.object({ ...onJob, part: ref }).strict(), z.object({ ...onJob, step: ref }).strict()]);
+const input = z.union([
+  z.object({ ...onJob, part: ref }).strict(),
+  z.object({ ...onJob, step: ref }).strict(),
+]);
 
-/** A part, or what a step took off, comes off again while the unit goes together: the least that must come off with it lies on the Mat again, and its lines are open. */
+/**
+ * A part, or what a step took off, comes off again while the unit goes together: the least that must come off
+ * with it lies on the Mat again, and its lines are open.
+ */
 export async function takeOffAgain(raw: z.infer<typeof input>): Promise<ActionResult> {
   return act(input, raw, async ({ number, version, ...asked }) => {
     const job = thereIs(await loadJob(number), number);
     const field = "part" in asked ? "part" : "step";
-    if (isTogether(job.stage)) throw new Fault(field, "the unit stands at Hand back: take it back to Rebuild first, and say why");
+    if (isTogether(job.stage))
+      throw new Fault(field, "the unit stands at Hand back: take it back to Rebuild first, and say why");
     const off = offNow(job.steps, job.linesDone);
     const ways = waysInto(job);
     const { steps } = "part" in asked ? ways.toPart(asked.part, off) : ways.toStep(asked.step, off);

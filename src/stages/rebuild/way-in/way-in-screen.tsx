@@ -13,13 +13,19 @@ import type { WayInView } from "./way-in-view";
 
 const minutesSay = (m: number): string => (m >= 10 ? String(Math.round(m)) : String(Number(m.toFixed(1))));
 
-/** The way in: a part is picked on the Mat or in the list, and what must come off for it is seen before anything is touched. */
+/**
+ * The way in: a part is picked on the Mat or in the list, and what must come off for it is seen before
+ * anything is touched.
+ */
 export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayInView, "frame">) {
   const { run, number } = useJob();
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
   const show = (to: { from?: string; part?: string | undefined }): void => {
-    const at = new URLSearchParams({ from: to.from ?? from, ...(to.part !== undefined && { part: to.part }) });
+    const at = new URLSearchParams({
+      from: to.from ?? from,
+      ...(to.part !== undefined && { part: to.part }),
+    });
     router.replace(`/jobs/${number}/rebuild/way-in?${at}`, { scroll: false });
   };
   const again = async (part: string): Promise<void> => {
@@ -31,7 +37,8 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
     return (
       <main className="work">
         <p className="m-auto max-w-[620px] text-center text-[24px]">
-          Nothing has come off this unit yet, and no other of its model was taken apart here. Once one is, the way to each of its parts is told here.
+          Nothing has come off this unit yet, and no other of its model was taken apart here. Once one is, the
+          way to each of its parts is told here.
         </p>
       </main>
     );
@@ -40,7 +47,13 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
       <main className="work grid h-full grid-cols-[minmax(0,3.4fr)_minmax(0,5.4fr)_minmax(0,3.2fr)] gap-5">
         <section aria-label="Parts" className="flex min-h-0 flex-col gap-1.5">
           {sources.map((s, i) => (
-            <KeyButton key={s.from} keyName={String(i + 1)} className="small w-full" pressed={s.from === from} onPress={() => show({ from: s.from })}>
+            <KeyButton
+              key={s.from}
+              keyName={String(i + 1)}
+              className="small w-full"
+              pressed={s.from === from}
+              onPress={() => show({ from: s.from })}
+            >
               {s.says}
             </KeyButton>
           ))}
@@ -56,7 +69,9 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
                 >
                   <span className="flex items-baseline justify-between gap-2 text-left">
                     <span>{capital(p.name)}</span>
-                    <span className="figures text-[17px] font-normal whitespace-nowrap">{p.count ? `${minutesSay(p.minutes)} min` : "lies open"}</span>
+                    <span className="figures text-[17px] font-normal whitespace-nowrap">
+                      {p.count ? `${minutesSay(p.minutes)} min` : "lies open"}
+                    </span>
                   </span>
                 </KeyButton>
               </li>
@@ -67,7 +82,9 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
           {shown ? (
             <>
               <h2 className="text-[28px] leading-tight">
-                {shown.steps.length ? `To reach the ${shown.name}` : `The ${shown.name} lies open: nothing has to come off for it`}
+                {shown.steps.length
+                  ? `To reach the ${shown.name}`
+                  : `The ${shown.name} lies open: nothing has to come off for it`}
               </h2>
               <ol className="min-h-0 flex-1 overflow-y-auto">
                 {shown.steps.map((s) => (
@@ -107,12 +124,22 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
                 label="Until it is off"
                 value={minutesSay(shown.minutes)}
                 unit="min"
-                from={shown.steps.some((s) => s.untimed) ? "as recorded; ~ two minutes where nobody looked at the clock" : "as it took when it was recorded"}
+                from={
+                  shown.steps.some((s) => s.untimed)
+                    ? "as recorded; ~ two minutes where nobody looked at the clock"
+                    : "as it took when it was recorded"
+                }
               />
               <Readout
                 label="Pieces that come loose"
                 value={String(shown.hardware)}
-                from={shown.bundles ? (shown.bundles === 1 ? "something comes out as one" : `${shown.bundles} things come out as one`) : ""}
+                from={
+                  shown.bundles
+                    ? shown.bundles === 1
+                      ? "something comes out as one"
+                      : `${shown.bundles} things come out as one`
+                    : ""
+                }
               />
               {shown.tools.length > 0 && (
                 <div className="says">
@@ -123,8 +150,14 @@ export function WayInScreen({ sources, from, parts, shown, pockets }: Omit<WayIn
           )}
           <FaultLine says={fault} />
           {shown && shown.reopens > 0 && (
-            <KeyButton keyName="Enter" look="main" className="mt-auto justify-center" onPress={() => void again(shown.part)}>
-              Take it off again: {shown.reopens === 1 ? "one line is" : `${shown.reopens} lines are`} open again
+            <KeyButton
+              keyName="Enter"
+              look="main"
+              className="mt-auto justify-center"
+              onPress={() => void again(shown.part)}
+            >
+              Take it off again: {shown.reopens === 1 ? "one line is" : `${shown.reopens} lines are`} open
+              again
             </KeyButton>
           )}
         </section>

@@ -14,7 +14,10 @@ import { pocketsOf } from "../../job-view/mat-pockets";
 import { pageJob } from "../../job-view/page-job";
 import { titleOf } from "../../job-view/pocket-look";
 
-/** A strip that tells the way in: this job's as the machine stands, this job's as a whole machine, or an earlier job's of the model. */
+/**
+ * A strip that tells the way in: this job's as the machine stands, this job's as a whole machine, or an
+ * earlier job's of the model.
+ */
 export interface WaySource {
   readonly from: string;
   readonly says: string;
@@ -35,7 +38,13 @@ export interface WayInView {
   readonly frame: FrameView;
   readonly sources: readonly WaySource[];
   readonly from: string;
-  readonly parts: readonly { readonly id: string; readonly name: string; readonly step: string; readonly minutes: number; readonly count: number }[];
+  readonly parts: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly step: string;
+    readonly minutes: number;
+    readonly count: number;
+  }[];
   /** the part that is asked for, and the way to it */
   readonly shown?: {
     readonly part: string;
@@ -45,7 +54,9 @@ export interface WayInView {
     readonly hardware: number;
     readonly tools: readonly string[];
     readonly bundles: number;
-    /** lines of the rebuild that are open again when it is taken; 0: they are none, or it is another job's way */
+    /**
+     * lines of the rebuild that are open again when it is taken; 0: they are none, or it is another job's way
+     */
     readonly reopens: number;
   };
   readonly pockets: readonly Pocket[];
@@ -55,7 +66,10 @@ export const AS_IT_STANDS = "now";
 const WHOLE = "whole";
 
 /** The way in to each part of a job, and to the one that is asked for step by step. */
-export async function wayInView(number: string, asked: { readonly from?: string; readonly part?: string }): Promise<WayInView | null> {
+export async function wayInView(
+  number: string,
+  asked: { readonly from?: string; readonly part?: string },
+): Promise<WayInView | null> {
   const job = await pageJob(number);
   if (!job) return null;
   const others = await stripsOfModel(job);
@@ -110,6 +124,9 @@ function shown(job: Job, source: Job, part: string, way: AccessPlan, from: strin
     hardware: way.hardware,
     tools: way.tools,
     bundles: way.bundlesOpened.length,
-    reopens: from === AS_IT_STANDS && !isTogether(job.stage) ? linesOpenedBy(planOf(job), job, way.steps).filter((k) => done.has(k)).length : 0,
+    reopens:
+      from === AS_IT_STANDS && !isTogether(job.stage)
+        ? linesOpenedBy(planOf(job), job, way.steps).filter((k) => done.has(k)).length
+        : 0,
   };
 }

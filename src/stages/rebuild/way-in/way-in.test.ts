@@ -14,7 +14,10 @@ testShop();
 
 /** A pump of which so many lines of the plan are done. */
 async function together(lines: number, more: object = {}): Promise<string> {
-  const number = await pumpAt("rebuild", { lubePoints: [{ id: "g1", part: "p2", when: "after-fit", lubricant: "tallow", grams: 0.2 }], ...more });
+  const number = await pumpAt("rebuild", {
+    lubePoints: [{ id: "g1", part: "p2", when: "after-fit", lubricant: "tallow", grams: 0.2 }],
+    ...more,
+  });
   for (const l of planOf(await job(number)).steps.slice(0, lines)) {
     const { version } = await job(number);
     await setLine(number, version, lineKey(l), true, "done");
@@ -56,7 +59,9 @@ describe("the way in", () => {
     expect((await view(first, { from: "whole", part: "p2" })).shown?.steps).toHaveLength(3);
     const unknown = { maker: "Tarnholt", model: "unknown" };
     await together(0, { unit: unknown });
-    expect((await view(await pumpAt("take-in", { unit: unknown, steps: [], parts: [] }))).sources).toEqual([]);
+    expect((await view(await pumpAt("take-in", { unit: unknown, steps: [], parts: [] }))).sources).toEqual(
+      [],
+    );
   });
   it("of a part that there is not, shows none", async () => {
     expect((await view(await together(0), { part: "p99", from: "J-9999" })).shown).toBeUndefined();
@@ -76,19 +81,31 @@ describe("a part that comes off again", () => {
     expect(now.linesDone).not.toContain("grease:g1");
     // what was not touched is still on
     expect(now.linesDone).toContain("undo:s4");
-    expect((await jobHistory(number)).some((h) => h.what.includes("off again, to reach the drive wheel: 3 steps"))).toBe(true);
-    expect(refusal(await press(takeOffAgain, number, { part: "p2" }))).toBe("part: Drive wheel lies on the Mat already");
+    expect(
+      (await jobHistory(number)).some((h) => h.what.includes("off again, to reach the drive wheel: 3 steps")),
+    ).toBe(true);
+    expect(refusal(await press(takeOffAgain, number, { part: "p2" }))).toBe(
+      "part: Drive wheel lies on the Mat already",
+    );
   });
   it("is reached by a step that took off no part, too", async () => {
     const number = await together(all);
     expect(await press(takeOffAgain, number, { step: "s1" })).toMatchObject({ ok: true });
     const now = await job(number);
     expect(offNow(now.steps, now.linesDone)).toEqual(["s1"]);
-    expect((await jobHistory(number)).some((h) => h.what.includes("off again, to reach step 1, lid screws: one step"))).toBe(true);
+    expect(
+      (await jobHistory(number)).some((h) =>
+        h.what.includes("off again, to reach step 1, lid screws: one step"),
+      ),
+    ).toBe(true);
     expect(refusal(await press(takeOffAgain, number, { step: "s99" }))).toBe("step: There is no step s99");
   });
   it("is refused where it lies on the Mat, and for a part that never came off", async () => {
-    expect(refusal(await press(takeOffAgain, await pumpAt("judge"), { part: "p2" }))).toMatch(/^part: Drive wheel lies on the Mat already/);
-    expect(refusal(await press(takeOffAgain, await together(1), { part: "p99" }))).toBe("part: There is no part p99");
+    expect(refusal(await press(takeOffAgain, await pumpAt("judge"), { part: "p2" }))).toMatch(
+      /^part: Drive wheel lies on the Mat already/,
+    );
+    expect(refusal(await press(takeOffAgain, await together(1), { part: "p99" }))).toBe(
+      "part: There is no part p99",
+    );
   });
 });

@@ -16,6 +16,10 @@ const input = z.object({
 });
 
 /** What was written by hand into the guide of a job's model. */
-export async function sayInGuide(raw: Omit<z.infer<typeof input>, "written"> & { readonly written: WrittenGuide }): Promise<ActionResult> {
-  return act(input, raw, ({ number, version, guide, written, says }) => writeGuide(number, version, guide, written, says));
+export async function sayInGuide(
+  raw: Omit<z.infer<typeof input>, "written"> & { readonly written: WrittenGuide },
+): Promise<ActionResult> {
+  return act(input, raw, ({ number, version, guide, written, says }) =>
+    writeGuide(number, version, guide, written, says),
+  );
 }

@@ -3,11 +3,16 @@ import { loadJob, thereIs } from "@/store/job";
 import { shopSettings } from "@/store/settings";
 import { unitOf, unitsOfModel } from "./units-of-model";
 
-/** The guide of a job's model as a file: this unit's own strip, those of the model's other units, and what was written. Throws a Fault where there is no job, or nothing to learn from. */
+/**
+ * The guide of a job's model as a file: this unit's own strip, those of the model's other units, and what was
+ * written. Throws a Fault where there is no job, or nothing to learn from.
+ */
 export async function guideOfModel(number: string): Promise<GuideFile | null> {
   const job = thereIs(await loadJob(number), number);
   const { units, kept } = await unitsOfModel(job);
   const all = [...(job.steps.length ? [unitOf(job)] : []), ...units];
   const { kind, maker, model } = job;
-  return all.length ? writeGuideFile({ kind, maker, model }, all, kept.written, (await shopSettings()).shopName) : null;
+  return all.length
+    ? writeGuideFile({ kind, maker, model }, all, kept.written, (await shopSettings()).shopName)
+    : null;
 }

@@ -23,7 +23,15 @@ const embosser = (model: string, steps: readonly object[] = []) =>
     services: [],
   });
 const STEPS = [
-  { id: "s1", action: "unscrew", title: "Lid", parts: [], needs: [], hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M3" }], tools: ["PH1"] },
+  {
+    id: "s1",
+    action: "unscrew",
+    title: "Lid",
+    parts: [],
+    needs: [],
+    hardware: [{ id: "h1", kind: "screw", qty: 2, thread: "M3" }],
+    tools: ["PH1"],
+  },
   { id: "s2", action: "pull", parts: ["p1"], needs: ["s1"], note: "sits tight" },
 ];
 const guide = async (number: string) => {
@@ -37,28 +45,45 @@ describe("the guide of a model", () => {
     const first = await embosser("Dial 1", STEPS);
     expect(await guide(first)).toMatchObject({ alone: true, version: 0 });
     const said = [{ step: "wheel", when: "after" as const, says: "turn it until it meshes" }];
-    expect(await press(sayInGuide, first, { guide: 0, written: { ...NOTHING_WRITTEN, said }, says: "at wheel" })).toMatchObject({ ok: true });
-    expect(refusal(await press(sayInGuide, first, { guide: 0, written: NOTHING_WRITTEN, says: "nothing" }))).toMatch(
-      /somebody wrote into this guide meanwhile/i,
-    );
+    expect(
+      await press(sayInGuide, first, { guide: 0, written: { ...NOTHING_WRITTEN, said }, says: "at wheel" }),
+    ).toMatchObject({ ok: true });
+    expect(
+      refusal(await press(sayInGuide, first, { guide: 0, written: NOTHING_WRITTEN, says: "nothing" })),
+    ).toMatch(/somebody wrote into this guide meanwhile/i);
     expect((await jobHistory(first))[0]?.what).toBe("the model's guide: at wheel");
     const second = await embosser(" dial 1");
-    expect((await ghostFor(second))?.steps[1]?.facts.back).toEqual([{ when: "after", says: "turn it until it meshes" }]);
-    expect((await guide(second)).guide.steps[1]?.said.map((s) => s.says)).toEqual(["sits tight", "turn it until it meshes"]);
+    expect((await ghostFor(second))?.steps[1]?.facts.back).toEqual([
+      { when: "after", says: "turn it until it meshes" },
+    ]);
+    expect((await guide(second)).guide.steps[1]?.said.map((s) => s.says)).toEqual([
+      "sits tight",
+      "turn it until it meshes",
+    ]);
   });
 
   it("goes to another shop as a file, and the first unit there is held against it", async () => {
     const from = await embosser("Dial 2", STEPS);
-    await press(sayInGuide, from, { guide: 0, written: { ...NOTHING_WRITTEN, tools: ["wedge"] }, says: "wedge" });
+    await press(sayInGuide, from, {
+      guide: 0,
+      written: { ...NOTHING_WRITTEN, tools: ["wedge"] },
+      says: "wedge",
+    });
     const file = readGuideFile(JSON.parse(JSON.stringify(await guideOfModel(from))));
-    expect(file).toMatchObject({ model: { maker: "Tivven", model: "Dial 2" }, units: [{ strip: { from: `The shop ${from}` } }] });
+    expect(file).toMatchObject({
+      model: { maker: "Tivven", model: "Dial 2" },
+      units: [{ strip: { from: `The shop ${from}` } }],
+    });
     // as the other shop, which never had one: another model stands for it here
     const there = await embosser("Dial 2 export");
     expect(await ghostFor(there)).toBeNull();
     await takeInGuide(there, file);
     await takeInGuide(there, file);
     expect((await ghostFor(there))?.steps.map((s) => s.title)).toEqual(["Lid", "wheel"]);
-    expect(await guide(there)).toMatchObject({ alone: false, guide: { from: [`The shop ${from}`], tools: [{ tool: "PH1" }, { tool: "wedge" }] } });
+    expect(await guide(there)).toMatchObject({
+      alone: false,
+      guide: { from: [`The shop ${from}`], tools: [{ tool: "PH1" }, { tool: "wedge" }] },
+    });
     // at home it brings nothing new
     await takeInGuide(from, file);
     expect((await guide(from)).guide.from).toEqual([from]);
@@ -66,6 +91,8 @@ describe("the guide of a model", () => {
 
   it("is of a model that somebody knows", async () => {
     const nobody = await embosser("unknown", STEPS);
-    expect(refusal(await press(sayInGuide, nobody, { guide: 0, written: NOTHING_WRITTEN, says: "nothing" }))).toMatch(/say at Take in which one it is/i);
+    expect(
+      refusal(await press(sayInGuide, nobody, { guide: 0, written: NOTHING_WRITTEN, says: "nothing" })),
+    ).toMatch(/say at Take in which one it is/i);
   });
 });

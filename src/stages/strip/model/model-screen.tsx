@@ -13,17 +13,28 @@ import type { ModelView } from "./model-view";
 import { StepOfGuide, useWriteGuide, type WriteGuide } from "./write-in-guide";
 
 const minutes = (m: number): string => String(Number(m.toFixed(1)));
-const within = ({ least, most, count }: Spread): string => (count > 1 ? `${minutes(least)} to ${minutes(most)} min, ${count} units` : "one unit");
+const within = ({ least, most, count }: Spread): string =>
+  count > 1 ? `${minutes(least)} to ${minutes(most)} min, ${count} units` : "one unit";
 
 /** One unit tells how it was done once; several, what was always so. */
 function placeSays({ after, isHabit, seen }: GuideStep, units: number): string {
-  if (units === 1 || seen === 1) return after.length ? `came off after ${after.join(", ")}` : "needed nothing off before it";
+  if (units === 1 || seen === 1)
+    return after.length ? `came off after ${after.join(", ")}` : "needed nothing off before it";
   if (after.length) return `only after ${after.join(", ")}, in every unit`;
   return isHabit ? "here by habit: nothing forces it" : "nothing has to be off before it";
 }
 
-/** What the shop knows of the model before it begins: how long, with what, what fails, and which order is forced. */
-export function ModelScreen({ number, guide, written, version, alone }: Omit<ModelView, "frame" | "unit"> & { number: string }) {
+/**
+ * What the shop knows of the model before it begins: how long, with what, what fails, and which order is
+ * forced.
+ */
+export function ModelScreen({
+  number,
+  guide,
+  written,
+  version,
+  alone,
+}: Omit<ModelView, "frame" | "unit"> & { number: string }) {
   const [open, setOpen] = useState<string>();
   const { write, fault } = useWriteGuide(version);
   const shown = guide.steps.find((s) => s.title === open);
@@ -36,7 +47,9 @@ export function ModelScreen({ number, guide, written, version, alone }: Omit<Mod
     return (
       <main className="work grid place-items-center">
         <div className="flex max-w-[640px] flex-col gap-4 text-center text-[24px]">
-          <p>No other unit of this model was taken apart here. What this one teaches stands here for the next.</p>
+          <p>
+            No other unit of this model was taken apart here. What this one teaches stands here for the next.
+          </p>
           <GuideFiles number={number} hasGuide={false} />
           <div className="mx-auto">{back}</div>
         </div>
@@ -46,7 +59,10 @@ export function ModelScreen({ number, guide, written, version, alone }: Omit<Mod
     <main className="work grid h-full grid-cols-[minmax(0,7fr)_minmax(0,5fr)] gap-5">
       <ol aria-label="Steps of this model" className="min-h-0 overflow-y-auto">
         {guide.steps.map((s, i) => (
-          <li key={`${s.title}${i}`} className="grid grid-cols-[3ch_1fr_auto_auto] gap-3 border-b-2 border-base-300 py-2">
+          <li
+            key={`${s.title}${i}`}
+            className="grid grid-cols-[3ch_1fr_auto_auto] gap-3 border-b-2 border-base-300 py-2"
+          >
             <span className="figures text-[20px]">{i + 1}</span>
             <span className="leading-tight">
               <b className="text-[21px]">{capital(s.title)}</b>
@@ -84,12 +100,26 @@ export function ModelScreen({ number, guide, written, version, alone }: Omit<Mod
         ))}
       </ol>
       {shown ? (
-        <StepOfGuide key={shown.title} step={shown} written={written} write={write} fault={fault} onClose={() => setOpen(undefined)} />
+        <StepOfGuide
+          key={shown.title}
+          step={shown}
+          written={written}
+          write={write}
+          fault={fault}
+          onClose={() => setOpen(undefined)}
+        />
       ) : (
         <section aria-label="Before you begin" className="flex min-h-0 flex-col gap-2">
           <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto">
             <h2 className="text-[26px]">Before you begin</h2>
-            {guide.minutes && <Readout label="To take it apart, usually" value={minutes(guide.minutes.usual)} unit="min" from={within(guide.minutes)} />}
+            {guide.minutes && (
+              <Readout
+                label="To take it apart, usually"
+                value={minutes(guide.minutes.usual)}
+                unit="min"
+                from={within(guide.minutes)}
+              />
+            )}
             <ToolsOfGuide guide={guide} written={written} write={write} />
             <p className="text-[20px]">
               <b>It holds:</b> {guide.hardware || "no hardware was noted"}.
@@ -108,7 +138,9 @@ export function ModelScreen({ number, guide, written, version, alone }: Omit<Mod
               <p className="hush text-[19px]">Nothing was found bad in the units that were here.</p>
             )}
             <p className="hush text-[18px]">
-              {alone ? "Learnt from this unit alone: the next one is held against it." : `Learnt from ${guide.from.join(", ")}.`}
+              {alone
+                ? "Learnt from this unit alone: the next one is held against it."
+                : `Learnt from ${guide.from.join(", ")}.`}
             </p>
             <FaultLine says={fault} />
           </div>
@@ -127,11 +159,22 @@ function ToolsOfGuide({ guide, written, write }: { guide: Guide; written: Writte
   const [typed, setTyped] = useState("");
   const strike = (tool: string): void => {
     const own = written.tools.filter((t) => t !== tool);
-    void write(own.length < written.tools.length ? { ...written, tools: own } : { ...written, notTools: [...written.notTools, tool] }, `without ${tool}`);
+    void write(
+      own.length < written.tools.length
+        ? { ...written, tools: own }
+        : { ...written, notTools: [...written.notTools, tool] },
+      `without ${tool}`,
+    );
   };
   const add = async (): Promise<void> => {
     const tool = typed.trim();
-    if (await write({ ...written, tools: [...written.tools, tool], notTools: written.notTools.filter((t) => t !== tool) }, `lay out ${tool}`)) setTyped("");
+    if (
+      await write(
+        { ...written, tools: [...written.tools, tool], notTools: written.notTools.filter((t) => t !== tool) },
+        `lay out ${tool}`,
+      )
+    )
+      setTyped("");
   };
   return (
     <div className="flex flex-col gap-1.5">
@@ -141,7 +184,12 @@ function ToolsOfGuide({ guide, written, write }: { guide: Guide; written: Writte
           <li key={t.tool} className="chip small !pr-0">
             {t.tool}
             {t.times < guide.from.length && ` (in ${t.times} of ${guide.from.length} units)`}
-            <button type="button" className="min-h-[44px] min-w-[44px] font-bold" aria-label={`Not needed: ${t.tool}`} onClick={() => strike(t.tool)}>
+            <button
+              type="button"
+              className="min-h-[44px] min-w-[44px] font-bold"
+              aria-label={`Not needed: ${t.tool}`}
+              onClick={() => strike(t.tool)}
+            >
               ×
             </button>
           </li>

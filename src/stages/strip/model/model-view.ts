@@ -15,7 +15,10 @@ export interface ModelView {
   readonly unit: { readonly kind: string; readonly maker: string; readonly model: string };
 }
 
-/** What the model's other units tell of it, taken apart here or elsewhere; where there are none, what this one does. */
+/**
+ * What the model's other units tell of it, taken apart here or elsewhere; where there are none, what this one
+ * does.
+ */
 export async function modelView(number: string): Promise<ModelView | null> {
   const job = await pageJob(number);
   if (!job) return null;
@@ -24,7 +27,11 @@ export async function modelView(number: string): Promise<ModelView | null> {
   const units = alone && job.steps.length ? [unitOf(job)] : others;
   const { kind, maker, model } = job;
   return {
-    frame: frameOf(job, undefined, others.length === 1 ? "one other unit is known" : `${others.length} other units are known`),
+    frame: frameOf(
+      job,
+      undefined,
+      others.length === 1 ? "one other unit is known" : `${others.length} other units are known`,
+    ),
     guide: guideWith(
       guideOf(
         units.map((u) => u.strip),

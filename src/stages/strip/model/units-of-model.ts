@@ -17,15 +17,30 @@ export interface ModelUnit {
 
 const failedIn = (job: Job): Failed[] =>
   job.findings.flatMap((f) =>
-    isFailure(f.mode) && job.parts.some((p) => p.id === f.part) ? [{ part: partNamed(job, f.part), how: modeNamed(f.mode)?.says ?? f.mode ?? "" }] : [],
+    isFailure(f.mode) && job.parts.some((p) => p.id === f.part)
+      ? [{ part: partNamed(job, f.part), how: modeNamed(f.mode)?.says ?? f.mode ?? "" }]
+      : [],
   );
-export const unitOf = (job: Job): ModelUnit => ({ strip: ghostOf(job, (s) => titleOf(s, (id) => partNamed(job, id))), failed: failedIn(job) });
+export const unitOf = (job: Job): ModelUnit => ({
+  strip: ghostOf(job, (s) => titleOf(s, (id) => partNamed(job, id))),
+  failed: failedIn(job),
+});
 
-/** The other units of a job's model, the last first: those of this shop, then those of guides that were taken in; and what was written of it. */
-export async function unitsOfModel(job: Job): Promise<{ readonly units: readonly ModelUnit[]; readonly kept: KeptGuide }> {
+/**
+ * The other units of a job's model, the last first: those of this shop, then those of guides that were taken
+ * in; and what was written of it.
+ */
+export async function unitsOfModel(
+  job: Job,
+): Promise<{ readonly units: readonly ModelUnit[]; readonly kept: KeptGuide }> {
   const kept = await keptGuide(job);
-  const own = (await Promise.all((await stripsOfModel(job)).map((n) => loadJob(n)))).filter((j) => j !== null);
+  const own = (await Promise.all((await stripsOfModel(job)).map((n) => loadJob(n)))).filter(
+    (j) => j !== null,
+  );
   const units = own.map(unitOf);
   const known = [...units, ...(job.steps.length ? [unitOf(job)] : [])];
-  return { units: [...units, ...kept.units.filter((u) => !known.some((k) => isSameStrip(k.strip, u.strip)))], kept };
+  return {
+    units: [...units, ...kept.units.filter((u) => !known.some((k) => isSameStrip(k.strip, u.strip)))],
+    kept,
+  };
 }

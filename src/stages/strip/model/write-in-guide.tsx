@@ -20,12 +20,18 @@ export type WriteGuide = (written: WrittenGuide, says: string) => Promise<boolea
 export function useWriteGuide(guide: number): { readonly write: WriteGuide; readonly fault: string | null } {
   const { run } = useJob();
   const fault = useFieldFault();
-  return { write: async (written, says) => fault.took(await run(sayInGuide, { guide, written, says })), fault: fault.elsewhere() };
+  return {
+    write: async (written, says) => fault.took(await run(sayInGuide, { guide, written, says })),
+    fault: fault.elsewhere(),
+  };
 }
 
 const NOTE = "note";
 
-/** One step of the guide: what the next unit is told at it, what does not hold any more, and whether its place is forced. */
+/**
+ * One step of the guide: what the next unit is told at it, what does not hold any more, and whether its place
+ * is forced.
+ */
 export function StepOfGuide({
   step,
   written,
@@ -50,11 +56,17 @@ export function StepOfGuide({
   };
   const strike = (x: GuideStep["said"][number]): void => {
     const own = written.said.filter((s) => !(s.step === step.title && s.says === x.says));
-    const next = x.from === WRITTEN_HERE ? { ...written, said: own } : { ...written, dropped: [...written.dropped, { step: step.title, says: x.says }] };
+    const next =
+      x.from === WRITTEN_HERE
+        ? { ...written, said: own }
+        : { ...written, dropped: [...written.dropped, { step: step.title, says: x.says }] };
     void write(next, `struck at ${step.title}: ${x.says}`.slice(0, 300));
   };
   return (
-    <section aria-label="This step of the guide" className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
+    <section
+      aria-label="This step of the guide"
+      className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto"
+    >
       <div className="flex items-start justify-between gap-2">
         <h2 className="text-[25px] leading-tight">{capital(step.title)}</h2>
         <KeyButton keyName="X" className="small" onPress={onClose}>
@@ -64,7 +76,10 @@ export function StepOfGuide({
       {step.said.length > 0 && (
         <ul aria-label="Said of it">
           {step.said.map((x) => (
-            <li key={`${x.from} ${x.says}`} className="flex items-center gap-2 border-b-2 border-base-300 text-[19px] leading-tight">
+            <li
+              key={`${x.from} ${x.says}`}
+              className="flex items-center gap-2 border-b-2 border-base-300 text-[19px] leading-tight"
+            >
               <span className="flex-1">
                 {capital(x.says)}
                 <span className="hush block text-[17px]">
@@ -72,7 +87,12 @@ export function StepOfGuide({
                   {x.when && `, ${BACK_SAYS[x.when]}`}
                 </span>
               </span>
-              <button type="button" className="min-h-[48px] min-w-[48px] text-[24px] font-bold" aria-label={`Strike: ${x.says}`} onClick={() => strike(x)}>
+              <button
+                type="button"
+                className="min-h-[48px] min-w-[48px] text-[24px] font-bold"
+                aria-label={`Strike: ${x.says}`}
+                onClick={() => strike(x)}
+              >
                 ×
               </button>
             </li>
@@ -98,9 +118,19 @@ export function StepOfGuide({
         </div>
         <label className="words">
           What the next unit is told
-          <input className="field" value={typed} maxLength={200} onChange={(e) => setTyped(e.target.value)} placeholder="turn it until it meshes" />
+          <input
+            className="field"
+            value={typed}
+            maxLength={200}
+            onChange={(e) => setTyped(e.target.value)}
+            placeholder="turn it until it meshes"
+          />
         </label>
-        <KeyButton className="small justify-center" disabled={typed.trim().length < 2} onPress={() => void add()}>
+        <KeyButton
+          className="small justify-center"
+          disabled={typed.trim().length < 2}
+          onPress={() => void add()}
+        >
           Write it in
         </KeyButton>
       </form>
@@ -110,8 +140,13 @@ export function StepOfGuide({
           pressed={isFree}
           onPress={() =>
             void write(
-              { ...written, free: isFree ? written.free.filter((f) => f !== step.title) : [...written.free, step.title] },
-              isFree ? `the place of ${step.title} is forced, as the strips say` : `the place of ${step.title} is habit`,
+              {
+                ...written,
+                free: isFree ? written.free.filter((f) => f !== step.title) : [...written.free, step.title],
+              },
+              isFree
+                ? `the place of ${step.title} is forced, as the strips say`
+                : `the place of ${step.title} is habit`,
             )
           }
         >

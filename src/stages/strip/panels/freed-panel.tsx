@@ -7,7 +7,13 @@ import type { FactPanelProps, WholeStep } from "./fact-panel";
 import { Choices, Panel, toggled } from "./panel";
 
 /** How it came off, what held it, how it was freed and with what. */
-export function FreedPanel({ facts, say, set, onClose, action }: FactPanelProps & Pick<WholeStep, "set"> & { action: Action }) {
+export function FreedPanel({
+  facts,
+  say,
+  set,
+  onClose,
+  action,
+}: FactPanelProps & Pick<WholeStep, "set"> & { action: Action }) {
   const { freed, held = [] } = facts;
   const words = freed && FREEING_WORDS[freed.how];
   return (
@@ -25,7 +31,12 @@ export function FreedPanel({ facts, say, set, onClose, action }: FactPanelProps 
         <>
           <p className="says danger">{words.caution}</p>
           <div className="grid grid-cols-2 gap-1.5">
-            <button type="button" className="key-button small" aria-pressed={!freed.standIn} onClick={() => say({ freed: { how: freed.how } })}>
+            <button
+              type="button"
+              className="key-button small"
+              aria-pressed={!freed.standIn}
+              onClick={() => say({ freed: { how: freed.how } })}
+            >
               {words.tool}
             </button>
             {words.standIn && (
@@ -42,8 +53,20 @@ export function FreedPanel({ facts, say, set, onClose, action }: FactPanelProps 
           {freed.standIn && words.standIn && <p className="says">The stand-in {words.standIn.risk}.</p>}
         </>
       )}
-      <Choices label="What held it" of={HOLDS} holds={(h) => held.includes(h)} onPick={(h) => say({ held: toggled(held, h) })} />
-      <Choices label="It was" of={ACTIONS} columns={5} says={(a) => ACTION_SAYS[a]} holds={(a) => a === action} onPick={(a) => set({ action: a })} />
+      <Choices
+        label="What held it"
+        of={HOLDS}
+        holds={(h) => held.includes(h)}
+        onPick={(h) => say({ held: toggled(held, h) })}
+      />
+      <Choices
+        label="It was"
+        of={ACTIONS}
+        columns={5}
+        says={(a) => ACTION_SAYS[a]}
+        holds={(a) => a === action}
+        onPick={(a) => set({ action: a })}
+      />
     </Panel>
   );
 }

@@ -9,7 +9,10 @@ import { KeyButton } from "@/ui/key-button";
 import type { FactPanelProps } from "./fact-panel";
 import { Choices, Panel } from "./panel";
 
-/** What must happen around the return of this step: lines of the rebuild plan of one's own, each at its moment. */
+/**
+ * What must happen around the return of this step: lines of the rebuild plan of one's own, each at its
+ * moment.
+ */
 export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelProps) {
   const [when, setWhen] = useState<BackMoment>("before");
   const [typed, setTyped] = useState("");
@@ -24,7 +27,15 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
   };
   return (
     <Panel title="Goes back with …" onClose={onClose}>
-      <Choices label="When" of={BACK_MOMENTS} columns={5} keys says={(w) => capital(BACK_SAYS[w])} holds={(w) => when === w} onPick={setWhen} />
+      <Choices
+        label="When"
+        of={BACK_MOMENTS}
+        columns={5}
+        keys
+        says={(w) => capital(BACK_SAYS[w])}
+        holds={(w) => when === w}
+        onPick={setWhen}
+      />
       <form
         className="grid grid-cols-[1fr_auto] items-end gap-2"
         onSubmit={(e) => {
@@ -34,7 +45,13 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
       >
         <label className="words">
           What is to be done, or looked at
-          <input className="field" value={typed} maxLength={200} onChange={(e) => setTyped(e.target.value)} placeholder="feel for the notch with a punch" />
+          <input
+            className="field"
+            value={typed}
+            maxLength={200}
+            onChange={(e) => setTyped(e.target.value)}
+            placeholder="feel for the notch with a punch"
+          />
         </label>
         <KeyButton disabled={typed.trim().length < 2} onPress={() => add(typed, when)}>
           Add it
@@ -43,12 +60,20 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
       {back.length > 0 && (
         <ul aria-label="Said for its return">
           {back.map((b, i) => (
-            <li key={`${b.when} ${b.says}`} className="flex items-center gap-2 border-b-2 border-base-300 text-[19px] leading-tight">
+            <li
+              key={`${b.when} ${b.says}`}
+              className="flex items-center gap-2 border-b-2 border-base-300 text-[19px] leading-tight"
+            >
               <span className="flex-1">
                 {capital(b.says)}
                 <span className="hush block text-[17px]">{BACK_SAYS[b.when]}</span>
               </span>
-              <button type="button" className="min-h-[48px] min-w-[48px] text-[24px] font-bold" aria-label={`Take away: ${b.says}`} onClick={() => drop(i)}>
+              <button
+                type="button"
+                className="min-h-[48px] min-w-[48px] text-[24px] font-bold"
+                aria-label={`Take away: ${b.says}`}
+                onClick={() => drop(i)}
+              >
                 ×
               </button>
             </li>

@@ -14,8 +14,25 @@ import { Panel } from "./panel";
 const COMMON_THREADS = ["ST2.9", "ST3.5", "ST4.2", "M3", "M4", "M5", "M6"];
 const COMMON_LENGTHS = [8, 10, 12, 16, 20, 25, 30, 40];
 const COMMON_DRIVES = ["TX10", "TX15", "TX20", "PH1", "PH2", "hex 3", "hex 4", "SL6"];
-const PLACES = ["corners", "front left", "front right", "rear left", "rear right", "above", "below", "middle"];
-const THREADED: readonly HardwareKind[] = ["screw", "nut", "washer", "lock-washer", "wavy-washer", "clamp", "insert"];
+const PLACES = [
+  "corners",
+  "front left",
+  "front right",
+  "rear left",
+  "rear right",
+  "above",
+  "below",
+  "middle",
+];
+const THREADED: readonly HardwareKind[] = [
+  "screw",
+  "nut",
+  "washer",
+  "lock-washer",
+  "wavy-washer",
+  "clamp",
+  "insert",
+];
 const DRIVEN: readonly HardwareKind[] = ["screw", "clamp"];
 
 /** What this job used so far comes first, then what is common, each once. */
@@ -43,12 +60,23 @@ export function HardwarePanel({
   const set = (facts: Partial<HardwareFacts>): void => setNow((n) => ({ ...n, ...facts }));
   const newest = [...used].reverse();
   const add = (): void => {
-    onChange([...pieces, Object.fromEntries(Object.entries(now).filter(([, v]) => v !== undefined)) as unknown as HardwareFacts]);
+    onChange([
+      ...pieces,
+      Object.fromEntries(Object.entries(now).filter(([, v]) => v !== undefined)) as unknown as HardwareFacts,
+    ]);
     setNow({ kind: now.kind, qty: 1 });
   };
-  const replace = (i: number, facts: Partial<HardwareFacts>): void => onChange(pieces.map((p, k) => (k === i ? { ...p, ...facts } : p)));
+  const replace = (i: number, facts: Partial<HardwareFacts>): void =>
+    onChange(pieces.map((p, k) => (k === i ? { ...p, ...facts } : p)));
   const button = (on: boolean, says: string, press: () => void, label?: string) => (
-    <button type="button" key={says} aria-pressed={on} aria-label={label} className="key-button small justify-center" onClick={press}>
+    <button
+      type="button"
+      key={says}
+      aria-pressed={on}
+      aria-label={label}
+      className="key-button small justify-center"
+      onClick={press}
+    >
       {says}
     </button>
   );
@@ -57,7 +85,11 @@ export function HardwarePanel({
   if (tightening !== null && tightened)
     return (
       <Panel title={`How tight: ${hardwareInWords(tightened)}`} onClose={() => setTightening(null)}>
-        <TightFields tight={tightened.tighten} steps={steps} onSay={(tighten) => replace(tightening, { tighten })} />
+        <TightFields
+          tight={tightened.tighten}
+          steps={steps}
+          onSay={(tighten) => replace(tightening, { tighten })}
+        />
       </Panel>
     );
   return (
@@ -71,7 +103,12 @@ export function HardwarePanel({
             {now.qty}
           </output>
           {button(false, "+", () => set({ qty: Math.min(MOST_PIECES, now.qty + 1) }), "One more")}
-          <KeyButton keyName="Enter" look="main" className="!min-h-[50px] justify-center !text-[21px]" onPress={add}>
+          <KeyButton
+            keyName="Enter"
+            look="main"
+            className="!min-h-[50px] justify-center !text-[21px]"
+            onPress={add}
+          >
             Add {hardwareInWords(now)}
           </KeyButton>
         </div>
@@ -106,7 +143,14 @@ export function HardwarePanel({
             sameKind.map((h) => h.lengthMm),
             COMMON_LENGTHS,
             7,
-          ).map((l) => button(now.lengthMm === l, `${l}`, () => set({ lengthMm: now.lengthMm === l ? undefined : l }), `${l} mm`))}
+          ).map((l) =>
+            button(
+              now.lengthMm === l,
+              `${l}`,
+              () => set({ lengthMm: now.lengthMm === l ? undefined : l }),
+              `${l} mm`,
+            ),
+          )}
           <input
             aria-label="Another length, mm"
             className="field figure !min-h-[48px] !px-1 !text-[18px]"
@@ -135,21 +179,41 @@ export function HardwarePanel({
           ).map((d) => button(now.drive === d, d, () => set({ drive: now.drive === d ? undefined : d })))}
         </div>
       )}
-      <div className="grid grid-cols-4 gap-1.5">{PLACES.map((p) => button(now.at === p, p, () => set({ at: now.at === p ? undefined : p })))}</div>
+      <div className="grid grid-cols-4 gap-1.5">
+        {PLACES.map((p) => button(now.at === p, p, () => set({ at: now.at === p ? undefined : p })))}
+      </div>
       {pieces.length > 0 && (
         <ul aria-label="Pieces of this step" className="flex flex-col">
           {pieces.map((p, i) => (
-            <li key={`${hardwareInWords(p)}${i}`} className="flex items-center gap-1.5 border-b-2 border-base-300 pb-1">
+            <li
+              key={`${hardwareInWords(p)}${i}`}
+              className="flex items-center gap-1.5 border-b-2 border-base-300 pb-1"
+            >
               <HardwareGlyph kind={p.kind} drive={p.drive} />
               <span className="flex-1 text-[18px] leading-tight">
                 {saidInWords(p)}
                 {!p.once && onceHint(p) && <span className="hush block text-[16px]">{onceHint(p)}</span>}
               </span>
-              {button(p.once === true, "new", () => replace(i, { once: p.once ? undefined : true }), `${hardwareInWords(p)}: goes back new`)}
+              {button(
+                p.once === true,
+                "new",
+                () => replace(i, { once: p.once ? undefined : true }),
+                `${hardwareInWords(p)}: goes back new`,
+              )}
               {THREADED.includes(p.kind) &&
-                button(p.leftHand === true, "LH", () => replace(i, { leftHand: p.leftHand ? undefined : true }), `${hardwareInWords(p)}: left-hand thread`)}
+                button(
+                  p.leftHand === true,
+                  "LH",
+                  () => replace(i, { leftHand: p.leftHand ? undefined : true }),
+                  `${hardwareInWords(p)}: left-hand thread`,
+                )}
               {THREADED.includes(p.kind) &&
-                button(p.locker !== undefined, "locker", () => replace(i, { locker: p.locker ? undefined : "seen" }), `${hardwareInWords(p)}: locker seen`)}
+                button(
+                  p.locker !== undefined,
+                  "locker",
+                  () => replace(i, { locker: p.locker ? undefined : "seen" }),
+                  `${hardwareInWords(p)}: locker seen`,
+                )}
               {isDrawn(p) &&
                 button(
                   tightening === i || p.tighten !== undefined,
@@ -157,7 +221,12 @@ export function HardwarePanel({
                   () => setTightening(tightening === i ? null : i),
                   `${hardwareInWords(p)}: how tight`,
                 )}
-              {button(false, "×", () => onChange(pieces.filter((_, k) => k !== i)), `Strike ${hardwareInWords(p)}`)}
+              {button(
+                false,
+                "×",
+                () => onChange(pieces.filter((_, k) => k !== i)),
+                `Strike ${hardwareInWords(p)}`,
+              )}
             </li>
           ))}
         </ul>

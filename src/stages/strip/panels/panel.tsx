@@ -5,10 +5,23 @@ import { KeyButton } from "@/ui/key-button";
 import { useClose } from "@/ui/keys";
 
 /** A sheet that lies over the picture while one kind of fact is given by touch. */
-export function Panel({ title, onClose, children, foot }: { title: string; onClose: () => void; children: ReactNode; foot?: ReactNode }) {
+export function Panel({
+  title,
+  onClose,
+  children,
+  foot,
+}: {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+  foot?: ReactNode;
+}) {
   useClose(onClose);
   return (
-    <section aria-label={title} className="flex h-full min-h-0 flex-col gap-2 border-2 border-base-content bg-base-100 p-2.5">
+    <section
+      aria-label={title}
+      className="flex h-full min-h-0 flex-col gap-2 border-2 border-base-content bg-base-100 p-2.5"
+    >
       <div className="flex items-center justify-between gap-3">
         <h2 className="text-[23px]">{title}</h2>
         <KeyButton keyName="X" onPress={onClose} className="small">
@@ -60,4 +73,5 @@ export function Choices<T extends string>({
   );
 }
 
-export const toggled = <T,>(list: readonly T[], t: T): T[] => (list.includes(t) ? list.filter((x) => x !== t) : [...list, t]);
+export const toggled = <T,>(list: readonly T[], t: T): T[] =>
+  list.includes(t) ? list.filter((x) => x !== t) : [...list, t];

@@ -40,16 +40,28 @@ export function PocketPanel({
   return (
     <Panel title={`Pocket ${at + 1}: ${pocket.title}`} onClose={onClose}>
       <p className="hush text-[18px]">
-        ← → pick up the next pocket. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to bundle, on the lower half to tie.
+        ← → pick up the next pocket. Or drag a pocket on the Mat: to an edge to slide it, on the upper half to
+        bundle, on the lower half to tie.
       </p>
-      <KeyButton keyName="Enter" look="main" className="!min-h-[52px] justify-center !text-[21px]" disabled={!onTakeUp} onPress={() => onTakeUp?.()}>
+      <KeyButton
+        keyName="Enter"
+        look="main"
+        className="!min-h-[52px] justify-center !text-[21px]"
+        disabled={!onTakeUp}
+        onPress={() => onTakeUp?.()}
+      >
         Edit this step
       </KeyButton>
       <div className="grid grid-cols-2 gap-1.5">
         <KeyButton keyName="[" className="small" disabled={at === 0} onPress={() => onSlide(at - 1)}>
           Slide left, it came off earlier
         </KeyButton>
-        <KeyButton keyName="]" className="small" disabled={at === pockets.length - 1} onPress={() => onSlide(at + 1)}>
+        <KeyButton
+          keyName="]"
+          className="small"
+          disabled={at === pockets.length - 1}
+          onPress={() => onSlide(at + 1)}
+        >
           Slide right, it came off later
         </KeyButton>
         <KeyButton

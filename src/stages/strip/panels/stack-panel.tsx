@@ -1,7 +1,20 @@
 "use client";
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
 import { partKindFrom } from "@/core/hardware/part-kind";
@@ -12,7 +25,10 @@ import { PartGlyph } from "@/ui/part-glyph";
 import { pieceName } from "../open-step";
 import { Panel } from "./panel";
 
-/** The pieces of a step as they lay on each other, from the top down: dragged into order, or moved with the arrows. */
+/**
+ * The pieces of a step as they lay on each other, from the top down: dragged into order, or moved with the
+ * arrows.
+ */
 export function StackPanel({
   stack,
   hardware,
@@ -33,7 +49,10 @@ export function StackPanel({
   const all = [...hardware.map((_, i) => `h${i}`), ...names.map((_, i) => `p${i}`)];
   const lying = stack.filter((s) => all.includes(s));
   const rest = all.filter((s) => !lying.includes(s));
-  const name = (s: string): string => (s.startsWith("h") ? pieceName(hardware[Number(s.slice(1))] as HardwareFacts) : (names[Number(s.slice(1))] as string));
+  const name = (s: string): string =>
+    s.startsWith("h")
+      ? pieceName(hardware[Number(s.slice(1))] as HardwareFacts)
+      : (names[Number(s.slice(1))] as string);
   const move = (s: string, by: number): void => {
     const at = lying.indexOf(s);
     if (at + by >= 0 && at + by < lying.length) onChange(arrayMove([...lying], at, at + by));
@@ -44,7 +63,10 @@ export function StackPanel({
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
-        onDragEnd={({ active, over }) => over && onChange(arrayMove([...lying], lying.indexOf(String(active.id)), lying.indexOf(String(over.id))))}
+        onDragEnd={({ active, over }) =>
+          over &&
+          onChange(arrayMove([...lying], lying.indexOf(String(active.id)), lying.indexOf(String(over.id))))
+        }
       >
         <SortableContext items={lying} strategy={verticalListSortingStrategy}>
           <ol aria-label="Stack" className="flex flex-col gap-1">
@@ -63,9 +85,16 @@ export function StackPanel({
       </DndContext>
       {rest.length > 0 && (
         <div className="flex flex-wrap gap-1.5">
-          <span className="words w-full">{lying.length ? "Below these lies" : "Press what lies on top first, then what lies below it"}</span>
+          <span className="words w-full">
+            {lying.length ? "Below these lies" : "Press what lies on top first, then what lies below it"}
+          </span>
           {rest.map((s) => (
-            <button type="button" key={s} className="key-button small" onClick={() => onChange([...lying, s])}>
+            <button
+              type="button"
+              key={s}
+              className="key-button small"
+              onClick={() => onChange([...lying, s])}
+            >
               {name(s)}
             </button>
           ))}
@@ -103,7 +132,11 @@ function StackRow({
         aria-label={`${name}, drag`}
       >
         <GripVertical size={24} aria-hidden="true" />
-        {hardware ? <HardwareGlyph kind={hardware.kind} drive={hardware.drive} /> : <PartGlyph kind={partLook(name, partKindFrom(name))} size={28} />}
+        {hardware ? (
+          <HardwareGlyph kind={hardware.kind} drive={hardware.drive} />
+        ) : (
+          <PartGlyph kind={partLook(name, partKindFrom(name))} size={28} />
+        )}
         {name}
       </button>
       {(
@@ -112,11 +145,22 @@ function StackRow({
           ["▼", 1, "down"],
         ] as const
       ).map(([says, by, way]) => (
-        <button type="button" key={way} className="min-h-[48px] min-w-[48px] text-[22px]" aria-label={`${name}: ${way}`} onClick={() => move(by)}>
+        <button
+          type="button"
+          key={way}
+          className="min-h-[48px] min-w-[48px] text-[22px]"
+          aria-label={`${name}: ${way}`}
+          onClick={() => move(by)}
+        >
           {says}
         </button>
       ))}
-      <button type="button" className="min-h-[48px] min-w-[48px] text-[22px] font-bold" aria-label={`${name}: not in the stack`} onClick={strike}>
+      <button
+        type="button"
+        className="min-h-[48px] min-w-[48px] text-[22px] font-bold"
+        aria-label={`${name}: not in the stack`}
+        onClick={strike}
+      >
         ×
       </button>
     </li>

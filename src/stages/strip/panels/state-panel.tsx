@@ -8,17 +8,34 @@ import type { FactPanelProps, WholeStep } from "./fact-panel";
 import { FigureWithin } from "./figure-within";
 import { Choices, Panel } from "./panel";
 
-const STATE_SAYS: Readonly<Record<PieceState, string>> = { lost: "lost", broken: "broke", missing: "was missing" };
+const STATE_SAYS: Readonly<Record<PieceState, string>> = {
+  lost: "lost",
+  broken: "broke",
+  missing: "was missing",
+};
 
 /** What must not be undone, what was lost or broke, where it lies in the tray, how long it took. */
-export function StatePanel({ facts, say, open, set, onClose, names, minutes }: FactPanelProps & WholeStep & { names: readonly string[]; minutes: number }) {
+export function StatePanel({
+  facts,
+  say,
+  open,
+  set,
+  onClose,
+  names,
+  minutes,
+}: FactPanelProps & WholeStep & { names: readonly string[]; minutes: number }) {
   const { tray = "", doNotUndo = "" } = facts;
   const [fault, setFault] = useState<string | null>(null);
   return (
     <Panel title="Lost, broken, leave alone; tray and minutes" onClose={onClose}>
       <label className="words">
         Do not undo this
-        <input className="field" placeholder="the lock nut of the worm" value={doNotUndo} onChange={(e) => say({ doNotUndo: e.target.value })} />
+        <input
+          className="field"
+          placeholder="the lock nut of the worm"
+          value={doNotUndo}
+          onChange={(e) => say({ doNotUndo: e.target.value })}
+        />
       </label>
       {names.map((name) => (
         <Choices

@@ -13,12 +13,17 @@ type Timing = NonNullable<StepFacts["timing"]>;
 export function TimingPanel({ facts: { timing = {}, setting = "" }, say, onClose }: FactPanelProps) {
   const [fault, setFault] = useState<string | null>(null);
   const change = (said: Timing): void => {
-    const known: Timing = Object.fromEntries(Object.entries({ ...timing, ...said }).filter(([, v]) => v !== undefined && v !== ""));
+    const known: Timing = Object.fromEntries(
+      Object.entries({ ...timing, ...said }).filter(([, v]) => v !== undefined && v !== ""),
+    );
     say({ timing: Object.keys(known).length ? known : undefined });
   };
   return (
     <Panel title="Timing and setting" onClose={onClose}>
-      <p className="says">With a cross pin and an odd number of teeth the two ways round differ by half a tooth. Say which one it was.</p>
+      <p className="says">
+        With a cross pin and an odd number of teeth the two ways round differ by half a tooth. Say which one
+        it was.
+      </p>
       <Choices
         label="At the pin"
         of={["tooth", "gap"] as const}
@@ -51,7 +56,12 @@ export function TimingPanel({ facts: { timing = {}, setting = "" }, say, onClose
       <FaultLine says={fault} />
       <label className="words">
         How it was set, before it was touched
-        <input className="field" placeholder="2½ turns in from flush" defaultValue={setting} onChange={(e) => say({ setting: e.target.value })} />
+        <input
+          className="field"
+          placeholder="2½ turns in from flush"
+          defaultValue={setting}
+          onChange={(e) => say({ setting: e.target.value })}
+        />
       </label>
     </Panel>
   );

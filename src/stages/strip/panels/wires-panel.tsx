@@ -28,8 +28,18 @@ export function WiresPanel({ facts: { wires = [] }, say, onClose }: FactPanelPro
     <Panel title="Wires: colour, and the terminal it goes to" onClose={onClose}>
       <div className="grid grid-cols-4 gap-1.5">
         {COLOURS.map((c) => (
-          <button type="button" key={c} className="key-button small" aria-pressed={c === colour} onClick={() => setColour(c)}>
-            <span className="size-[22px] shrink-0 rounded-full border-2 border-base-content" style={{ background: SWATCHES[c] ?? c }} aria-hidden="true" />
+          <button
+            type="button"
+            key={c}
+            className="key-button small"
+            aria-pressed={c === colour}
+            onClick={() => setColour(c)}
+          >
+            <span
+              className="size-[22px] shrink-0 rounded-full border-2 border-base-content"
+              style={{ background: SWATCHES[c] ?? c }}
+              aria-hidden="true"
+            />
             {c}
           </button>
         ))}
@@ -58,7 +68,12 @@ export function WiresPanel({ facts: { wires = [] }, say, onClose }: FactPanelPro
         {wires.map((w) => (
           <li key={`${w.colour}${w.to}`} className="chip">
             {w.colour} → {w.to}
-            <button type="button" className="min-h-[44px] px-2 text-[22px] font-bold" aria-label={`Strike ${w.colour} to ${w.to}`} onClick={() => strike(w)}>
+            <button
+              type="button"
+              className="min-h-[44px] px-2 text-[22px] font-bold"
+              aria-label={`Strike ${w.colour} to ${w.to}`}
+              onClick={() => strike(w)}
+            >
               ×
             </button>
           </li>

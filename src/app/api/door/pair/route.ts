@@ -16,7 +16,8 @@ export async function POST(request: Request): Promise<Response> {
   const refused = fromElsewhere(request);
   if (refused) return refused;
   try {
-    if ((await whoAsks()).here) throw new Fault("", "this is the shop’s own computer: nothing is asked of it");
+    if ((await whoAsks()).here)
+      throw new Fault("", "this is the shop’s own computer: nothing is asked of it");
     const { token, device } = await pairDevice(readWith(asked, await smallJson(request)));
     await logDoor({ what: "paired", device: device.name });
     return Response.json({}, { headers: { "set-cookie": cookieFor(DEVICE_COOKIE, token, A_YEAR) } });

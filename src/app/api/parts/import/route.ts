@@ -9,7 +9,12 @@ export async function POST(request: Request): Promise<Response> {
     try {
       const length = request.headers.get("content-length");
       if (!request.body) throw new Fault("file", "is empty");
-      return Response.json({ id: await keepUpload(request.body as unknown as ReadableStream<Uint8Array>, length === null ? undefined : Number(length)) });
+      return Response.json({
+        id: await keepUpload(
+          request.body as unknown as ReadableStream<Uint8Array>,
+          length === null ? undefined : Number(length),
+        ),
+      });
     } catch (e) {
       if (e instanceof Fault) return Response.json({ says: `The file ${e.says}.` }, { status: 422 });
       throw e;

@@ -8,6 +8,9 @@ export async function GET(_: Request, { params }: { params: Promise<{ table: str
   const found = recordTables(await pastJobs()).find((t) => t.table === table);
   if (!found) return Response.json({ says: "There is no such table." }, { status: 404 });
   return new Response(cellLines([found.head, ...found.rows]), {
-    headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${table}.csv"` },
+    headers: {
+      "content-type": "text/csv; charset=utf-8",
+      "content-disposition": `attachment; filename="${table}.csv"`,
+    },
   });
 }

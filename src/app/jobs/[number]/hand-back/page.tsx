@@ -7,13 +7,17 @@ import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { frame, pockets, ...view } = await found(handBackView((await params).number));
-  const foot = pockets.every((p) => p.emptied) ? "The Mat is empty: everything is back in the machine." : "Something still lies on the Mat.";
+  const foot = pockets.every((p) => p.emptied)
+    ? "The Mat is empty: everything is back in the machine."
+    : "Something still lies on the Mat.";
   return (
     <JobScreen
       place="Hand back"
       frame={frame}
       showing="hand-back"
-      mat={<LyingMat pockets={pack(pockets)} hand={pockets.findLastIndex((p) => !p.emptied) + 1} foot={foot} />}
+      mat={
+        <LyingMat pockets={pack(pockets)} hand={pockets.findLastIndex((p) => !p.emptied) + 1} foot={foot} />
+      }
     >
       <HandBackScreen {...view} />
     </JobScreen>

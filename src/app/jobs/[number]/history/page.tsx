@@ -27,11 +27,16 @@ export default async function Page({ params }: JobAddress) {
       {isOwner && job.customerName && <ForgetHere number={job.number} name={job.customerName} />}
       <ol>
         {lines.map((l) => (
-          <li key={l.version} className="grid grid-cols-[190px_1fr] border-b-2 border-base-300 py-1.5 text-[19px]">
+          <li
+            key={l.version}
+            className="grid grid-cols-[190px_1fr] border-b-2 border-base-300 py-1.5 text-[19px]"
+          >
             <time className="figures text-[17px]">{dayAs(l.at, "d MMM HH:mm:ss")}</time>
             <span>
               {l.what}
-              {(l.who || l.device) && <span className="hush"> · {[l.who, l.device].filter(Boolean).join(", ")}</span>}
+              {(l.who || l.device) && (
+                <span className="hush"> · {[l.who, l.device].filter(Boolean).join(", ")}</span>
+              )}
             </span>
           </li>
         ))}

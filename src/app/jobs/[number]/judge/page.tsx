@@ -14,7 +14,13 @@ export default async function Page({ params }: JobAddress) {
       frame={frame}
       showing="judge"
       head={<JudgePlaces number={frame.number} at="parts" />}
-      mat={<LyingMat pockets={pack(pockets)} hand={pockets.length} foot={`${pockets.length} laid down, left to right in the order they came off`} />}
+      mat={
+        <LyingMat
+          pockets={pack(pockets)}
+          hand={pockets.length}
+          foot={`${pockets.length} laid down, left to right in the order they came off`}
+        />
+      }
     >
       <JudgeScreen parts={pack(parts)} {...view} />
     </JobScreen>

@@ -8,7 +8,13 @@ import { found, type JobAddress } from "../address";
 export default async function Page({ params }: JobAddress) {
   const { frame, places, parts, ...view } = await found(matchView((await params).number));
   return (
-    <JobScreen place="Match" frame={frame} showing="match" head={<MatchPlaces {...places} at="parts" />} mat={null}>
+    <JobScreen
+      place="Match"
+      frame={frame}
+      showing="match"
+      head={<MatchPlaces {...places} at="parts" />}
+      mat={null}
+    >
       <MatchScreen parts={pack(parts)} {...view} />
     </JobScreen>
   );

@@ -10,7 +10,10 @@ export default async function Page({ params }: JobAddress) {
   const { frame, pockets, ...view } = await found(rebuildView((await params).number));
   const lastLaid = pockets.findLastIndex((p) => !p.emptied);
   const dry = pockets.some((p) => p.dry && !p.emptied) ? " · striped: stays dry" : "";
-  const foot = lastLaid >= 0 ? `The Mat empties from right to left · outlined pockets are back in the machine${dry}` : "The Mat is empty.";
+  const foot =
+    lastLaid >= 0
+      ? `The Mat empties from right to left · outlined pockets are back in the machine${dry}`
+      : "The Mat is empty.";
   return (
     <JobScreen
       place="Rebuild"

@@ -21,10 +21,16 @@ export default async function Page({ params, searchParams }: SheetAddress) {
       <a className="key-button" href={`/api/jobs/${number}/sheet${at({})}`} download>
         Save as PDF
       </a>
-      <KeyLink href={`/jobs/${number}/sheet${at({ form: wanted.form === "long" ? "short" : "long" })}`} keyName="S">
+      <KeyLink
+        href={`/jobs/${number}/sheet${at({ form: wanted.form === "long" ? "short" : "long" })}`}
+        keyName="S"
+      >
         {wanted.form === "long" ? "Short, without its annex" : "Whole, with its annex"}
       </KeyLink>
-      <KeyLink href={`/jobs/${number}/sheet${at({ units: wanted.units === "metric" ? "inch" : "metric" })}`} keyName="U">
+      <KeyLink
+        href={`/jobs/${number}/sheet${at({ units: wanted.units === "metric" ? "inch" : "metric" })}`}
+        keyName="U"
+      >
         {wanted.units === "metric" ? "Ounces, inches, °F" : "Grams, millimetres, °C"}
       </KeyLink>
       <a className="key-button" href={`/api/jobs/${number}/file`}>

@@ -16,7 +16,11 @@ export default async function Page({ params }: JobAddress) {
     </KeyLink>
   );
   return (
-    <PrintPage title={`${number} · Tag`} keys={keys} says={`First the label, 62 × 29 mm, then the sheet. The code opens ${number} in this shop.`}>
+    <PrintPage
+      title={`${number} · Tag`}
+      keys={keys}
+      says={`First the label, 62 × 29 mm, then the sheet. The code opens ${number} in this shop.`}
+    >
       <JobTagSheet job={job} address={`${origin}/jobs/${number}`} />
     </PrintPage>
   );

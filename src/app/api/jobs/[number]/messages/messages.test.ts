@@ -38,27 +38,45 @@ it("a message says what the job knows, and nothing that it does not", async () =
   expect(messageOf("taken-in", full, SHOP, day).text).toContain(
     "With it came: hopper, lid.\nWe mean to have it ready by 2026-12-04.\nWe ask you before it costs more than 90.00 €.",
   );
-  expect(messageOf("delay", full, SHOP, day).text).toContain("It waits for the crown wheel.\nWe look at it again on 2026-12-09.");
+  expect(messageOf("delay", full, SHOP, day).text).toContain(
+    "It waits for the crown wheel.\nWe look at it again on 2026-12-09.",
+  );
   expect(messageOf("ready", full, SHOP, day).text).toContain("We warrant our work for 6 months");
   expect(messageOf("ready", { ...full, warrantyOf: "J-0001" }, SHOP, day).text).toContain("nothing is due");
 });
 
 it("it goes into the outbox as it was written, is a mail file from there, and is gone with a customer who is forgotten", async () => {
-  const number = await createJob({ kind: "flour mill", customerName: "Zoë Łukasz", customerContact: "tel. 0555 01, zoe@finch.invalid" });
+  const number = await createJob({
+    kind: "flour mill",
+    customerName: "Zoë Łukasz",
+    customerContact: "tel. 0555 01, zoe@finch.invalid",
+  });
   const version = async (): Promise<number> => (await jobVersion(number)) ?? 0;
-  expect(await tellCustomer({ number, version: await version(), kind: "ready", subject: "", text: "x" })).toMatchObject({
+  expect(
+    await tellCustomer({ number, version: await version(), kind: "ready", subject: "", text: "x" }),
+  ).toMatchObject({
     ok: false,
     says: expect.stringContaining("subject"),
   });
   expect(
-    await tellCustomer({ number, version: await version(), kind: "ready", subject: "Fertig – your mill", text: "Dear Zoë,\n\nit is ready: 20 €." }),
+    await tellCustomer({
+      number,
+      version: await version(),
+      kind: "ready",
+      subject: "Fertig – your mill",
+      text: "Dear Zoë,\n\nit is ready: 20 €.",
+    }),
   ).toMatchObject({ ok: true });
   // what is called ready while something is open is said to be open
   expect((await messagesView(number))?.notReady).toBeTruthy();
   const [kept] = (await messagesView(number))?.outbox ?? [];
-  expect(kept).toMatchObject({ subject: "Fertig – your mill", receiver: "Zoë Łukasz, tel. 0555 01, zoe@finch.invalid" });
+  expect(kept).toMatchObject({
+    subject: "Fertig – your mill",
+    receiver: "Zoë Łukasz, tel. 0555 01, zoe@finch.invalid",
+  });
   expect((await jobHistory(number))[0]?.what).toBe("told the customer: it is ready");
-  const ask = (id: string, of = number) => GET(new Request("http://x/"), { params: Promise.resolve({ number: of, id }) });
+  const ask = (id: string, of = number) =>
+    GET(new Request("http://x/"), { params: Promise.resolve({ number: of, id }) });
   const mail = await (await ask(String(kept?.id))).text();
   expect(mail).toMatch(/^To: .*<zoe@finch\.invalid>/m);
   expect(mail).toMatch(/^X-Unsent: 1/m);

@@ -15,14 +15,19 @@ const belongs = z.preprocess(
 );
 
 /** A picture for a job: a form with `picture`, `role` and where it belongs. */
-export async function POST(request: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ number: string }> },
+): Promise<Response> {
   const { number } = await params;
   return changing(request, "desk", async () => {
     if (Number(request.headers.get("content-length") ?? 0) > MOST_BYTES + 100_000)
       return Response.json({ says: "The picture is larger than 25 MB." }, { status: 413 });
     try {
-      const added = await withUploadedForm(request, { folder: arrivingFolder(), file: "picture", most: MOST_BYTES }, ({ fields, path }) =>
-        addPicture(number, path, readWith(belongs, fields)),
+      const added = await withUploadedForm(
+        request,
+        { folder: arrivingFolder(), file: "picture", most: MOST_BYTES },
+        ({ fields, path }) => addPicture(number, path, readWith(belongs, fields)),
       );
       revalidatePath(`/jobs/${number}`, "layout");
       return Response.json(added);

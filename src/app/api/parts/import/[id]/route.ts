@@ -21,7 +21,10 @@ export async function POST(request: Request, { params }: Address): Promise<Respo
     const asked = new URL(request.url).searchParams;
     return toldByLine(async (tell) => {
       const name = asked.get("name")?.slice(0, 120) ?? "table.csv";
-      const done = await onTable({ what: "take in", path: uploadedPath(id), name, delimiter: asked.get("delimiter") ?? undefined }, tell);
+      const done = await onTable(
+        { what: "take in", path: uploadedPath(id), name, delimiter: asked.get("delimiter") ?? undefined },
+        tell,
+      );
       await forgetUpload(id);
       return done;
     });

@@ -20,14 +20,24 @@ const LINES: Readonly<Record<TableName, () => Promise<AsyncIterable<string> | It
     ),
 };
 
-/** A whole table as CSV: parts, offers, suppliers or greases; or the standard set, which is a table of parts that a shop may take in. */
+/**
+ * A whole table as CSV: parts, offers, suppliers or greases; or the standard set, which is a table of parts
+ * that a shop may take in.
+ */
 export async function GET(_: Request, { params }: { params: Promise<{ table: string }> }): Promise<Response> {
   const { table } = await params;
   const known = TABLE_NAMES.find((t) => t === table);
-  const lines = known ? await LINES[known]() : table === "standard" ? csvLines(partsTable, standardSet()) : undefined;
+  const lines = known
+    ? await LINES[known]()
+    : table === "standard"
+      ? csvLines(partsTable, standardSet())
+      : undefined;
   if (!lines) return Response.json({ says: "There is no such table." }, { status: 404 });
   const text = Readable.toWeb(Readable.from(inPieces(lines))) as ReadableStream<string>;
   return new Response(text.pipeThrough(new TextEncoderStream()), {
-    headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${table}.csv"` },
+    headers: {
+      "content-type": "text/csv; charset=utf-8",
+      "content-disposition": `attachment; filename="${table}.csv"`,
+    },
   });
 }

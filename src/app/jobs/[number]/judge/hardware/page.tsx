@@ -7,7 +7,13 @@ import { found, type JobAddress } from "../../address";
 export default async function Page({ params }: JobAddress) {
   const { frame, ...view } = await found(hardwareView((await params).number));
   return (
-    <JobScreen place="Hardware bench" frame={frame} showing="judge" head={<JudgePlaces number={frame.number} at="hardware" />} mat={null}>
+    <JobScreen
+      place="Hardware bench"
+      frame={frame}
+      showing="judge"
+      head={<JudgePlaces number={frame.number} at="hardware" />}
+      mat={null}
+    >
       <HardwareScreen {...view} />
     </JobScreen>
   );

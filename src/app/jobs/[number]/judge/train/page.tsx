@@ -7,7 +7,13 @@ import { found, type JobAddress } from "../../address";
 export default async function Page({ params }: JobAddress) {
   const { frame, ...view } = await found(trainView((await params).number));
   return (
-    <JobScreen place="Train" frame={frame} showing="judge" head={<JudgePlaces number={frame.number} at="train" />} mat={null}>
+    <JobScreen
+      place="Train"
+      frame={frame}
+      showing="judge"
+      head={<JudgePlaces number={frame.number} at="train" />}
+      mat={null}
+    >
       <TrainScreen {...view} />
     </JobScreen>
   );

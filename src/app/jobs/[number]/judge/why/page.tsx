@@ -7,7 +7,13 @@ import { found, type JobAddress } from "../../address";
 export default async function Page({ params }: JobAddress) {
   const { frame, ...view } = await found(whyView((await params).number));
   return (
-    <JobScreen place="Why it failed" frame={frame} showing="judge" head={<JudgePlaces number={frame.number} at="why" />} mat={null}>
+    <JobScreen
+      place="Why it failed"
+      frame={frame}
+      showing="judge"
+      head={<JudgePlaces number={frame.number} at="why" />}
+      mat={null}
+    >
       <WhyScreen {...view} />
     </JobScreen>
   );

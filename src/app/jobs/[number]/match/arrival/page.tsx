@@ -7,7 +7,13 @@ import { found, type JobAddress } from "../../address";
 export default async function Page({ params }: JobAddress) {
   const { frame, places, ...view } = await found(arrivalView((await params).number));
   return (
-    <JobScreen place="Arrived" frame={frame} showing="match" head={<MatchPlaces {...places} at="arrival" />} mat={null}>
+    <JobScreen
+      place="Arrived"
+      frame={frame}
+      showing="match"
+      head={<MatchPlaces {...places} at="arrival" />}
+      mat={null}
+    >
       <ArrivalScreen {...view} />
     </JobScreen>
   );

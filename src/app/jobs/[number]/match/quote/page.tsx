@@ -7,7 +7,13 @@ import { type AimAddress, found } from "../../address";
 export default async function Page({ params, searchParams }: AimAddress) {
   const { frame, places, ...view } = await found(quoteView((await params).number, (await searchParams).aim));
   return (
-    <JobScreen place="Quote" frame={frame} showing="match" head={<MatchPlaces {...places} at="quote" />} mat={null}>
+    <JobScreen
+      place="Quote"
+      frame={frame}
+      showing="match"
+      head={<MatchPlaces {...places} at="quote" />}
+      mat={null}
+    >
       <QuoteScreen {...view} />
     </JobScreen>
   );

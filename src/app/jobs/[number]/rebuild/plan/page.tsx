@@ -7,7 +7,12 @@ import { found, type JobAddress } from "../../address";
 export default async function Page({ params }: JobAddress) {
   const { frame, ...view } = await found(planView((await params).number));
   return (
-    <JobScreen place="The plan" frame={frame} showing="rebuild" head={<RebuildPlaces number={frame.number} at="plan" />}>
+    <JobScreen
+      place="The plan"
+      frame={frame}
+      showing="rebuild"
+      head={<RebuildPlaces number={frame.number} at="plan" />}
+    >
       <PlanScreen {...view} />
     </JobScreen>
   );

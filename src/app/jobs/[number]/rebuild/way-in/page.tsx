@@ -7,7 +7,12 @@ import { found, type WayInAddress } from "../../address";
 export default async function Page({ params, searchParams }: WayInAddress) {
   const { frame, ...view } = await found(wayInView((await params).number, await searchParams));
   return (
-    <JobScreen place="Way in" frame={frame} showing="rebuild" head={<RebuildPlaces number={frame.number} at="way-in" />}>
+    <JobScreen
+      place="Way in"
+      frame={frame}
+      showing="rebuild"
+      head={<RebuildPlaces number={frame.number} at="way-in" />}
+    >
       <WayInScreen {...view} />
     </JobScreen>
   );

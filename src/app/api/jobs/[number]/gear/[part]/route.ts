@@ -14,8 +14,14 @@ const FILES = {
 } as const;
 const fileKind = z.enum(["svg", "dxf", "stl", "3mf"] satisfies (keyof typeof FILES)[]);
 
-/** A gear of a job in true size, to be made: `?as=svg`, `dxf`, `stl` or `3mf`; `&thinned=0.15` for backlash, mm on the span. */
-export async function GET(request: Request, { params }: { params: Promise<{ number: string; part: string }> }): Promise<Response> {
+/**
+ * A gear of a job in true size, to be made: `?as=svg`, `dxf`, `stl` or `3mf`; `&thinned=0.15` for backlash,
+ * mm on the span.
+ */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ number: string; part: string }> },
+): Promise<Response> {
   const { number, part: said } = await params;
   const part = fromAddress(said);
   const { data: as } = fileKind.safeParse(new URL(request.url).searchParams.get("as"));
@@ -27,7 +33,10 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   if (!gear) return Response.json({ says: `Measure first: ${missing.join(", ")}.` }, { status: 422 });
   const thinned = new URL(request.url).searchParams.get("thinned");
   if (thinned !== null && !/^[01](\.\d{1,3})?$/.test(thinned))
-    return Response.json({ says: "Teeth are thinned by 0 to 1 mm: type it like thinned=0.15." }, { status: 400 });
+    return Response.json(
+      { says: "Teeth are thinned by 0 to 1 mm: type it like thinned=0.15." },
+      { status: 400 },
+    );
   const made = thinned === null ? gear : { ...gear, thinnedMm: Number(thinned) };
   try {
     // a header carries plain letters only

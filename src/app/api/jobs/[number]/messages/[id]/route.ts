@@ -5,7 +5,10 @@ import { messageOfJob } from "@/store/messages";
 import { shopSettings } from "@/store/settings";
 
 /** A message of the outbox as a mail file. */
-export async function GET(_: Request, { params }: { params: Promise<{ number: string; id: string }> }): Promise<Response> {
+export async function GET(
+  _: Request,
+  { params }: { params: Promise<{ number: string; id: string }> },
+): Promise<Response> {
   const { number, id } = await params;
   const message = /^\d{1,15}$/.test(id) ? await messageOfJob(number, Number(id)) : null;
   const job = message && (await loadHead(number));

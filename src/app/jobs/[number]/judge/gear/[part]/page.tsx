@@ -8,7 +8,13 @@ export default async function Page({ params }: PartAddress) {
   const { number, part } = partAddress(await params);
   const { frame, ...view } = await found(gearBenchView(number, part));
   return (
-    <JobScreen place="Gear bench" frame={frame} showing="judge" head={<JudgePlaces number={number} />} mat={null}>
+    <JobScreen
+      place="Gear bench"
+      frame={frame}
+      showing="judge"
+      head={<JudgePlaces number={number} />}
+      mat={null}
+    >
       <GearBench key={part} {...view} />
     </JobScreen>
   );

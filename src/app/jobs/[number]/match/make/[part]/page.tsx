@@ -8,7 +8,13 @@ export default async function Page({ params }: PartAddress) {
   const { number, part } = partAddress(await params);
   const { frame, places, ...view } = await found(makeView(number, part));
   return (
-    <JobScreen place="No part available" frame={frame} showing="match" head={<MatchPlaces {...places} />} mat={null}>
+    <JobScreen
+      place="No part available"
+      frame={frame}
+      showing="match"
+      head={<MatchPlaces {...places} />}
+      mat={null}
+    >
       <MakeScreen number={number} part={part} {...view} />
     </JobScreen>
   );
