@@ -261,7 +261,7 @@ describe("a line as technicians say it", () => {
     expect(said("heated, pulled")).toMatchObject({ freed: "heat", alsoFreed: ["pull"] });
     expect(said("roll pin 4x20 driven out to the left")).toMatchObject({
       freed: "drive",
-      note: "to the left",
+      asides: [{ about: "way", says: "driven out to the left" }],
       pieces: [{ kind: "pin", qty: 1 }],
     });
   });
@@ -292,8 +292,7 @@ describe("a line as technicians say it", () => {
     expect(look("4 screws, one longer")).toEqual(["1 of the 4, or besides?"]);
     expect(look("6 hex 10mm bolts")).toEqual(["“hex 10”: a recess, or a head that is so wide?"]);
     expect(look("brush holder cap x2 slotted")).toEqual([
-      "“SL”: carbon brushes have no drive",
-      "“socket”: carbon brushes have no such head",
+      "“brush holder cap x2 slotted” is a part, and no piece is counted of it",
     ]);
     expect(pieces("screw from left side 20 long")).toEqual([
       { kind: "screw", qty: 1, lengthMm: 20, finish: "long", at: "from left side" },

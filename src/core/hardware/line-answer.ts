@@ -22,15 +22,22 @@ export interface LineAnswer {
   readonly alsoFreed: readonly Freeing[];
   /** what was not read, word for word */
   readonly note: string | null;
+  /** tools that were said, with their sizes */
+  readonly tools: readonly string[];
+  /** what was said beside the pieces, word for word */
+  readonly asides: readonly { readonly about: string; readonly says: string }[];
+  /** parts that were named among the pieces */
+  readonly parts: readonly string[];
+  /** a left-hand thread that belongs to no piece */
+  readonly leftHand: boolean;
   readonly doubts: readonly Doubt[];
   readonly read: readonly Span[];
 }
 
 /** Reads a line for the command line. Throws a Fault where the input is none. */
 export function lineAnswer(input: unknown): LineAnswer {
-  const { hardware, freed, unread, facing, marks, wires, doubts, read } = quickLine(
-    readWith(lineInput, input).says,
-  );
+  const said = quickLine(readWith(lineInput, input).says);
+  const { hardware, freed, unread, facing, marks, wires, doubts, read, asides, parts, leftHand } = said;
   return {
     beside: hardware.filter((h) => !isLoose(h)),
     pieces: hardware.filter(isLoose).map(({ tighten, uncounted: _, ...piece }) => ({
@@ -44,9 +51,15 @@ export function lineAnswer(input: unknown): LineAnswer {
     freed: freed[0] ?? null,
     alsoFreed: freed.slice(1),
     note:
-      [...unread.map((u) => u.text), ...hardware.filter((h) => !isLoose(h)).map(hardwareInWords)].join(
-        "; ",
-      ) || null,
+      [
+        ...unread.map((u) => u.text),
+        ...parts,
+        ...hardware.filter((h) => !isLoose(h)).map(hardwareInWords),
+      ].join("; ") || null,
+    tools: [...new Set(asides.flatMap((a) => a.tools ?? []))],
+    asides: asides.map(({ about, says }) => ({ about, says })),
+    parts,
+    leftHand,
     doubts,
     read,
   };

@@ -3,9 +3,10 @@ import { HARDWARE_NAMES, NO_PIECE } from "./kinds";
 import { driveOfBefore, measureOfBefore } from "./line/goes-on";
 import { DRIVEN } from "./line/neighbours";
 import { readSegment } from "./line/piece";
-import type { Facts, Said } from "./line/saying";
+import type { AsideSaid, Facts, Said } from "./line/saying";
 import { scan } from "./line/scan";
 import { type Segment, segmentsOf } from "./line/segments";
+import { isToldApart, placesIn, sharesIn } from "./line/shares";
 import type { Span, Token } from "./line/tokens";
 import type { HardwareFacts } from "./piece";
 
@@ -29,10 +30,16 @@ export interface Unread {
 /** What lies in a stack: a piece of the line, counted from 0, or a part by its name. */
 export type StackedSaid = { readonly piece: number } | { readonly part: string };
 
+/** What of a piece was not said and is taken for granted until somebody lays the step down. */
+export interface Inferred {
+  readonly piece: number;
+  readonly what: "kind" | "count" | "hand";
+}
+
 /** Something that was read, and may have been meant otherwise. */
 export interface Doubt {
-  /** which piece, counted from 0 */
-  readonly piece: number;
+  /** which piece, counted from 0; null: none of those that were read */
+  readonly piece: number | null;
   readonly says: string;
 }
 
@@ -47,6 +54,14 @@ export interface QuickLine {
   /** how pieces, and parts that are named, lie on each other, from the top; empty: not said */
   readonly stack: readonly StackedSaid[];
   readonly unread: readonly Unread[];
+  /** what was said beside the pieces: tools, ways, what stays, conditions of its return */
+  readonly asides: readonly AsideSaid[];
+  /** names of parts that stand among the pieces: "end cap, snap ring" */
+  readonly parts: readonly string[];
+  /** a left-hand thread that belongs to no piece: of a hub, a head */
+  readonly leftHand: boolean;
+  /** pieces of which something was taken for granted, by index: their kind, or how many there are */
+  readonly inferred: readonly Inferred[];
   readonly doubts: readonly Doubt[];
   /** what each stretch of the line was taken for; every letter and figure lies in one */
   readonly read: readonly Span[];
@@ -82,13 +97,9 @@ const NAMES_HARDWARE: readonly Token["t"][] = ["kind", "thread", "drive", "count
 const COUNTS: readonly Token["t"][] = ["number", "length", "countWord", "vague"];
 const namesHardware = (text: string): boolean => {
   const tokens = scan(text);
-  return (
-    tokens.some((t) => NAMES_HARDWARE.includes(t.t)) ||
-    (tokens.length > 1 &&
-      tokens[0] !== undefined &&
-      COUNTS.includes(tokens[0].t) &&
-      !/^an?$/i.test(tokens[0].text))
-  );
+  const counted = tokens.some((t) => COUNTS.includes(t.t) && !/^an?$/i.test(t.text));
+  const isLook = tokens.length > 0 && tokens.every((t) => t.t === "look");
+  return isLook || tokens.some((t) => NAMES_HARDWARE.includes(t.t)) || (tokens.length > 1 && counted);
 };
 
 /**
@@ -97,13 +108,9 @@ const namesHardware = (text: string): boolean => {
  *
  * @example worthALook(quickLine("M8 left")) // ["“left”: a left-hand thread, or where it sat?"]
  */
-export function worthALook({ doubts, unread }: Pick<QuickLine, "doubts" | "unread">): string[] {
-  const lost = unread.filter(({ text, says }) => says !== NOT_THERE && namesHardware(text));
-  return [
-    ...doubts.map((d) => d.says),
-    ...lost.map(({ text }) => `“${text}” was not read, and is counted nowhere`),
-  ];
-}
+export const worthALook = ({ doubts }: Pick<QuickLine, "doubts">): string[] => [
+  ...new Set(doubts.map((d) => d.says)),
+];
 
 /** What the name of a part is made of: "drive wheel", "big pinion". */
 const IN_NAME: readonly Token["t"][] = ["word", "empty", "look", "freed", "direction"];
@@ -130,6 +137,14 @@ class Line {
   private isStacking = false;
   private stackHasPlus = false;
   private readonly unread: Unread[] = [];
+  private readonly asides: AsideSaid[] = [];
+  private readonly parts: string[] = [];
+  private readonly inferred: Inferred[] = [];
+  private leftHand = false;
+  /** so many of the piece before were spoken of last: what comes along is theirs */
+  private share: number | undefined;
+  /** how wide a head is, of a screw that follows */
+  private pendingDrive: string | undefined;
   private readonly doubts: Doubt[] = [];
   private readonly spans: Span[] = [];
   /** pieces that lie on each other, from the first of them on */
@@ -146,12 +161,21 @@ class Line {
   }
 
   read(): QuickLine {
-    for (const segment of segmentsOf(scan(this.line))) this.take(segment);
-    const { wires, freed, facing, marks, unread } = this;
+    const segments = segmentsOf(scan(this.line));
+    for (let i = 0; i < segments.length; ) {
+      const shares = this.takeShares(segments.slice(i));
+      if (!shares) this.take(segments[i] as Segment);
+      i += Math.max(1, shares);
+    }
+    const { wires, freed, facing, marks, unread, asides, parts, leftHand, inferred } = this;
+    const lost = unread
+      .filter(({ text, says }) => says !== NOT_THERE && namesHardware(text))
+      .map(({ text }) => ({ piece: null, says: `“${text}” was not read, and is counted nowhere` }));
     const doubts = [
       ...this.doubts,
       ...[...this.plurals].flatMap(([piece, isBare]) => this.howMany(piece, isBare)),
-    ].sort((a, b) => a.piece - b.piece);
+      ...lost,
+    ].sort((a, b) => (a.piece ?? MOST_PIECES) - (b.piece ?? MOST_PIECES));
     return {
       hardware: this.hardware.map((h) => inOrder(h)),
       wires,
@@ -160,6 +184,10 @@ class Line {
       marks,
       stack: this.stackSaidFrom === "bottom" ? this.stack.toReversed() : this.stack,
       unread,
+      asides,
+      parts: [...new Set(parts)],
+      leftHand,
+      inferred,
       doubts,
       read: this.spans.sort((a, b) => a.from - b.from),
     };
@@ -175,6 +203,55 @@ class Line {
         says: `${HARDWARE_NAMES[h.kind][1]}: ${isBare ? `${h.lengthMm} of them, or ${h.lengthMm} mm?` : "how many?"}`,
       },
     ];
+  }
+
+  private textOf({ tokens }: Segment): string {
+    return this.line.slice(tokens[0]?.from ?? 0, tokens.at(-1)?.to ?? 0);
+  }
+
+  /**
+   * "5 screws, one of them longer", "four short one long", "three each side": what is said of some of those just
+   * counted counts nothing more. Answers how many segments it took.
+   */
+  private takeShares(segments: readonly Segment[]): number {
+    const before = this.hardware.at(-1);
+    if (!before?.kind || this.isStacking) return 0;
+    const shares = sharesIn(before, segments, (s) => this.textOf(s), this.wasCounted);
+    if (!shares) return 0;
+    if (shares.counts !== undefined) {
+      before.qty = shares.counts;
+      delete before.uncounted;
+    }
+    const { all, isDoubtful } = shares;
+    const isApart = isToldApart(shares);
+    const piece = this.hardware.length - 1;
+    if (isApart) {
+      this.hardware.pop();
+      for (const { said, qty } of all)
+        this.hardware.push({
+          ...before,
+          ...said.facts,
+          kind: before.kind,
+          qty,
+          ...(said.place && { at: said.place }),
+        });
+    }
+    for (const { said, segment, qty } of all) {
+      const { joined } = segment;
+      if (joined) this.spans.push({ from: joined.from, to: joined.to, as: "joins" });
+      for (const t of segment.tokens) {
+        const own = said.spans.filter((s) => s.from === t.from && s.as !== "note" && s.as !== "place");
+        this.spans.push(...(own.length ? own : [{ from: t.from, to: t.to, as: "share" as const }]));
+      }
+      this.asides.push(...said.asides);
+      if (!isApart) this.asides.push({ about: "share", says: this.textOf(segment) });
+      for (const says of said.asides.flatMap((a) => a.doubt ?? [])) this.doubts.push({ piece, says });
+      this.share = qty;
+    }
+    if (isDoubtful && all[0])
+      this.doubts.push({ piece, says: `“${this.textOf(all[0].segment)}”: ${before.qty} in all?` });
+    this.wasCounted = true;
+    return all.length;
   }
 
   private take(segment: Segment): void {
@@ -195,13 +272,74 @@ class Line {
     const refused = said.refused ?? this.outOfBounds(said);
     if (refused || said.isNot) {
       this.refuse(segment, refused ?? NOT_THERE);
+      this.doubtStays(segment, said);
       return;
     }
+    if (said.facts.kind === undefined && said.part !== undefined) {
+      this.parts.push(said.part);
+      this.alsoSaid(said);
+      if ((said.qty ?? 1) > 1 || Object.keys(said.facts).some((k) => k !== "finish"))
+        this.doubts.push({
+          piece: null,
+          says: `“${this.textOf(segment)}” is a part, and no piece is counted of it`,
+        });
+      return;
+    }
+    if (this.headWidth(segment, said) || this.handOfStep(said)) return;
     if (said.facts.kind === undefined && !this.belongsBefore(segment, said)) {
       this.refuse(segment, NOT_READ);
+      this.asides.push(...said.asides);
+      if (said.facts.leftHand)
+        this.doubts.push({ piece: null, says: `“${this.textOf(segment)}”: of which piece?` });
       return;
     }
     this.keep(segment, said);
+  }
+
+  /** "Two balls in the hub, they stay": what is turned round without a name of its own may be the piece before. */
+  private doubtStays(segment: Segment, said: Said): void {
+    const piece = this.hardware.length - 1;
+    const before = this.hardware[piece];
+    if (!said.isNot || !before?.kind || segment.tokens.some((t) => t.t === "kind" || t.t === "thread"))
+      return;
+    if (segment.joint !== "comma" && segment.joint !== "and") return;
+    const [one, many] = HARDWARE_NAMES[before.kind];
+    const name = (before.qty ?? 1) > 1 ? many : one;
+    this.doubts.push({ piece, says: `“${this.textOf(segment)}”: did the ${name} come off?` });
+  }
+
+  /** What a part of the line says of the step, whatever piece it names. */
+  private alsoSaid(said: Said): void {
+    this.spans.push(...said.spans);
+    this.wires.push(...said.wires);
+    this.freed.push(...said.freed);
+    this.facing.push(...said.facing);
+    this.marks.push(...said.marks);
+    this.asides.push(...said.asides);
+    for (const text of joinedRuns(said.note)) this.unread.push({ text, says: NOT_READ });
+  }
+
+  /** "8 mm bolt head, one bolt": how wide the head is of a screw that follows. */
+  private headWidth({ tokens }: Segment, said: Said): boolean {
+    const isAlone = tokens.some((t) => t.t === "drive" && t.isHead) && said.facts.kind === undefined;
+    if (!isAlone || said.qty !== undefined) return false;
+    const turned = this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind));
+    if (turned) turned.drive ??= said.facts.drive;
+    else this.pendingDrive = said.facts.drive;
+    this.alsoSaid(said);
+    return true;
+  }
+
+  /** A left-hand thread of what is no piece: a hub that is screwed on. */
+  private handOfStep(said: Said): boolean {
+    const { facts } = said;
+    const isOnlyHand = facts.leftHand === true && Object.keys(facts).length === 1 && said.qty === undefined;
+    if (!isOnlyHand || this.hardware.some((h) => h.kind !== undefined && DRIVEN.includes(h.kind)))
+      return false;
+    this.leftHand = true;
+    this.alsoSaid(said);
+    for (const says of said.doubts) this.doubts.push({ piece: null, says });
+    return true;
   }
 
   /** More of the piece before, and nothing else: how long it is, how many there are. */
@@ -282,6 +420,8 @@ class Line {
       return false;
     // "4 washers above, 2 below": the same again, elsewhere
     if (isOfStep && said.place) {
+      if (before.at === undefined && qty < (before.qty ?? 1))
+        said.doubts.push(`“${qty} ${said.place}”: ${qty} of the ${before.qty}, or besides?`);
       const { qty: _qty, at: _at, uncounted: _uncounted, ...same } = before;
       Object.assign(facts, same, { at: said.place });
       return true;
@@ -297,52 +437,87 @@ class Line {
 
   private keep(segment: Segment, said: Said): void {
     const { facts, qty } = said;
-    this.spans.push(...said.spans);
-    this.wires.push(...said.wires);
-    this.freed.push(...said.freed);
-    this.facing.push(...said.facing);
-    this.marks.push(...said.marks);
-    for (const text of joinedRuns(said.note)) this.unread.push({ text, says: NOT_READ });
+    this.alsoSaid(said);
+    const before = this.hardware.at(-1);
     if (facts.kind === undefined) {
-      const before = this.hardware.at(-1);
-      if (!before) return;
-      const { tighten, ...more } = facts;
-      Object.assign(before, more);
-      // a washer is not tightened: what is tightened lies before it
-      const turned =
-        tighten && (this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind)) ?? before);
-      if (turned) turned.tighten = tighter(turned.tighten, tighten);
-      for (const says of said.doubts) this.doubts.push({ piece: this.hardware.length - 1, says });
+      const piece = before === undefined ? null : this.hardware.length - 1;
+      for (const says of said.doubts) this.doubts.push({ piece, says });
+      if (before) this.addTo(before, facts);
       return;
     }
-    const before = this.hardware.at(-1);
     // "with washer and lock washer": what comes along goes on until something is counted again
-    const goesOn = segment.joint === "and" && this.comesAlong && qty === undefined;
+    const goesOn = segment.joint === "and" && this.comesAlong && (qty === undefined || isArticle(segment));
     const isWith = (segment.joint === "with" || goesOn) && before !== undefined;
     this.comesAlong = isWith;
-    // a screw with a washer: four of them have four
-    const count =
-      qty === undefined || (isWith && qty === 1 && isArticle(segment))
-        ? isWith
-          ? (before.qty ?? 1)
-          : 1
-        : qty;
+    const { count, isDoubtful } = this.countOf(segment, said, isWith);
+    if (!isWith) this.share = undefined;
     const isUncounted =
       qty === undefined &&
+      count === 1 &&
       !isWith &&
       said.many !== undefined &&
-      !said.isNot &&
       !NO_PIECE.includes(facts.kind);
-    this.hardware.push({ ...facts, qty: count, ...(isUncounted && { uncounted: true }) });
-    // one that was said vaguely is a doubt already
-    if (isUncounted && said.many === "plural") this.plurals.set(this.hardware.length - 1, said.isBare);
-    this.wasCounted = qty !== undefined;
+    const isTurned = facts.kind === "screw" || facts.kind === "nut";
+    const drive = facts.drive ?? (isTurned ? this.pendingDrive : undefined);
+    if (isTurned) this.pendingDrive = undefined;
+    this.hardware.push({
+      ...facts,
+      ...(drive && { drive }),
+      qty: count,
+      ...(isUncounted && { uncounted: true }),
+    });
     const piece = this.hardware.length - 1;
+    // one that was said vaguely is a doubt already
+    if (isUncounted && said.many === "plural") this.plurals.set(piece, said.isBare);
+    this.wasCounted = qty !== undefined;
+    if (!segment.tokens.some((t) => t.t === "kind")) this.inferred.push({ piece, what: "kind" });
+    if (qty === undefined && count > 1) this.inferred.push({ piece, what: "count" });
     if (this.isStacking) this.stack.push({ piece });
-    if (isWith && (before.qty ?? 1) > 1 && count !== before.qty)
-      this.doubts.push({ piece, says: `“with”: ${count} in all, or for each of the ${before.qty}?` });
+    const each = isWith ? `“with”: ${count} in all, or for each of the ${before?.qty}?` : undefined;
+    const isLoneEach = /each/i.test(segment.joined?.text ?? "") && before === undefined;
+    if (isDoubtful || isLoneEach)
+      this.doubts.push({ piece, says: each ?? `“${this.textOf(segment)}”: ${count} in all, or how many?` });
+    // "two washers, wavy one on top": one of those, or another
+    const isPronoun =
+      /\bones?\b/i.test(this.textOf(segment)) && !isWith && (before?.qty ?? 1) > 1 && !said.doubts.length;
+    if (isPronoun)
+      this.doubts.push({ piece, says: `“${this.textOf(segment)}”: of the ${before?.qty}, or besides?` });
+    const isLoneFlat = segment.tokens.length === 1 && /^flat$/i.test(segment.tokens[0]?.text ?? "");
+    if (isLoneFlat && segment.joint === "comma" && !this.isStacking)
+      this.doubts.push({ piece, says: "“flat”: a flat washer, or how it lies?" });
     for (const says of said.doubts) this.doubts.push({ piece, says });
     this.sharePlace(segment, piece);
+  }
+
+  /**
+   * How many there are of a piece. What comes along with another is as many as that, or as those of it that were
+   * spoken of: "four screws with washers", "two of them with nuts", "a washer each". One "each side" is two.
+   */
+  private countOf(
+    segment: Segment,
+    { qty, isEach }: Said,
+    isWith: boolean,
+  ): { count: number; isDoubtful: boolean } {
+    const before = this.hardware.at(-1);
+    const own = qty === undefined || isArticle(segment) ? 1 : qty;
+    if (isWith) {
+      const among = this.share ?? before?.qty ?? 1;
+      if (isEach) return { count: among * own, isDoubtful: false };
+      const count = qty === undefined || (qty === 1 && isArticle(segment)) ? among : qty;
+      return { count, isDoubtful: among > 1 && count !== among && !this.share };
+    }
+    const places = placesIn(this.textOf(segment));
+    if (places === undefined) return { count: own === 1 ? (qty ?? 1) : own, isDoubtful: isEach };
+    return own === 1 && !isEach ? { count: places, isDoubtful: false } : { count: own, isDoubtful: true };
+  }
+
+  /** More of a piece: what is turned, and its hand, belong to what is screwed and not to its washer. */
+  private addTo(before: Facts, { tighten, leftHand, ...more }: Facts): void {
+    Object.assign(before, more);
+    if (!tighten && !leftHand) return;
+    const turned = this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind)) ?? before;
+    if (tighten) turned.tighten = tighter(turned.tighten, tighten);
+    if (leftHand) turned.leftHand = true;
   }
 
   /**

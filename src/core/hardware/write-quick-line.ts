@@ -69,11 +69,17 @@ const sameFacts = (read: readonly HardwareFacts[], h: HardwareFacts): boolean =>
   return read.length === 1 && plain(read[0]) === plain(h);
 };
 
+/** What a line says of its pieces and its step. */
+export type LineFacts = Pick<
+  QuickLine,
+  "hardware" | "wires" | "freed" | "facing" | "marks" | "stack" | "unread"
+>;
+
 /**
  * Everything that a quick line can say, written so that reading it again gives the same. Unread pieces are
  * written as they were typed.
  */
-export function writeQuickLine(line: QuickLine): string {
+export function writeQuickLine(line: LineFacts): string {
   return [
     ...line.hardware.map(shorthandOf),
     ...line.wires.map((w) => `${w.colour}>${w.to}`),

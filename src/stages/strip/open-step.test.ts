@@ -99,7 +99,7 @@ describe("what is understood of an open step", () => {
     ["blanks", { what: "  " }, true],
     ["a part", { what: "cover" }, false],
     ["hardware", { line: "nut" }, false],
-    ["what is not read", { line: "odd bracket" }, false],
+    ["what is not read", { line: "odd thing" }, false],
     ["a wire", { line: "bn>L" }, false],
     ["a caution alone", { facts: { cautions: ["hot"] } }, false],
     ["minutes alone", { facts: { minutes: 3 } }, true],
@@ -111,8 +111,8 @@ describe("what is understood of an open step", () => {
 
 describe("the step as it is laid down", () => {
   it("keeps what could not be read in the note, behind what was noted", () => {
-    expect(said({ facts: { note: "mind the rag" }, line: "that funny bracket, nut M4" }).facts.note).toBe(
-      "mind the rag; that funny bracket",
+    expect(said({ facts: { note: "mind the rag" }, line: "that funny thing, nut M4" }).facts.note).toBe(
+      "mind the rag; that funny thing",
     );
   });
   it("takes its minutes by the clock, in tenths, unless they were corrected", () => {

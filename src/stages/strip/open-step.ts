@@ -114,7 +114,10 @@ export function understood(open: OpenStep): Understood {
       ...read.unread,
       ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" })),
     ],
-    doubts: read.doubts.map((d) => ({ ...d, piece: d.piece + open.hardware.length })),
+    doubts: read.doubts.map((d) => ({
+      ...d,
+      piece: d.piece === null ? null : d.piece + open.hardware.length,
+    })),
     action: open.action ?? likelyAction(open.what, hardware, wires.length > 0),
     names,
     facts: {

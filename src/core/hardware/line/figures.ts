@@ -5,7 +5,7 @@ import type { Meaning } from "./tokens";
 /** A decimal number; its comma is none where a count follows it: `1,5` and `3,5x16`, but `16,2x M4`. */
 const NUM = String.raw`\d+(?:\.\d+|,\d+(?!\d*\s*[x×](?!\s*\d)))?`;
 const END = String.raw`(?![\p{L}\p{N}])`;
-const BY = String.raw`\s*[x×]\s*`;
+const BY = String.raw`(?:\s*[x×]\s*|\s+by\s+(?=\d))`;
 const sticky = (source: string): RegExp => new RegExp(source, "iuy");
 
 const value = (said: string): number => Number(said.replace(",", "."));
@@ -217,7 +217,17 @@ function driveAt(line: string, from: number): Found | undefined {
 const SPANNER = sticky(
   String.raw`(\d{1,2}(?:[.,]\d)?)\s*(?:mm)?\s*(?:spanner|wrench|a\/?f|across\s+flats)${END}`,
 );
+/** `8 mm bolt head`, `10 mm heads`: a hexagon told by its width. */
+const HEAD_WIDTH = sticky(
+  String.raw`(\d{1,2}(?:[.,]\d)?)\s*(?:mm)?\s+(?:(?:bolt|screw|nut|hex(?:agon)?)\s+)?heads?(?!\s+(?:screws?|bolts?))${END}`,
+);
 function spannerAt(line: string, from: number): Found | undefined {
+  const head = at(HEAD_WIDTH, line, from);
+  if (head)
+    return {
+      to: from + head[0].length,
+      means: { t: "drive", drive: `AF${plain(head[1] as string)}`, isHead: true },
+    };
   const found = at(SPANNER, line, from);
   return found
     ? { to: from + found[0].length, means: { t: "drive", drive: `AF${plain(found[1] as string)}` } }
@@ -238,7 +248,7 @@ export function sizedDrive(drive: string, line: string, to: number): Found {
 }
 
 /** `4x 16` is four of 16 mm, `4x16` and `4 x 16` are sizes. */
-const SIZE = sticky(String.raw`(${NUM})(?:[x×]|\s+[x×]\s*)(${NUM})\s*(?:mm)?(?!\s*[x×\d])${END}`);
+const SIZE = sticky(String.raw`(${NUM})(?:[x×]|\s+[x×]\s*|\s+by\s+)(${NUM})\s*(?:mm)?(?!\s*[x×\d])${END}`);
 const DOZENS = sticky(String.raw`(\d{1,2})\s+dozen${END}`);
 /** `20x32x7`: the three sizes of a ring or a key, or a count before two. */
 const THREE = sticky(String.raw`(${NUM})[x×](${NUM})[x×](${NUM})\s*(?:mm)?${END}`);

@@ -18,6 +18,7 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
     "self tapping screw",
     "tapping screw",
     "tapper",
+    "self tapping",
     "carriage bolt",
   ],
   nut: ["nut", "t nut", "jam nut", "square nut", "speed nut"],
@@ -41,6 +42,10 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
     "toothed washer",
     "tooth washer",
     "serrated washer",
+    "tab washer",
+    "shakeproof washer",
+    "shakeproof",
+    "star lock washer",
   ],
   "disc-spring": [
     "disc spring",
@@ -66,6 +71,9 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
     "tension pin",
     "coiled pin",
     "grooved pin",
+    "cross pin",
+    "drive pin",
+    "locating pin",
   ],
   "split-pin": ["split pin", "cotter pin", "cotter", "hairpin cotter"],
   key: ["key", "woodruff key", "woodruff", "half moon key", "feather key", "parallel key"],
@@ -89,9 +97,19 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
   seal: ["seal", "oil seal", "shaft seal", "lip seal"],
   gasket: ["gasket"],
   plug: ["plug", "connector", "spade connector", "spade terminal"],
-  clamp: ["clamp", "cord clamp", "cable clamp", "hose clamp"],
+  clamp: ["clamp", "cord clamp", "cable clamp", "hose clamp", "hose clip", "jubilee clip"],
   "cable-tie": ["cable tie", "zip tie", "tie wrap"],
-  spacer: ["spacer", "stand off", "standoff", "distance sleeve", "distance piece"],
+  spacer: [
+    "spacer",
+    "stand off",
+    "standoff",
+    "distance sleeve",
+    "distance piece",
+    "spacer washer",
+    "spacing washer",
+    "distance washer",
+    "spacer ring",
+  ],
   insert: ["insert", "threaded insert", "heat set insert", "rivet nut"],
   brush: ["brush", "carbon brush", "carbon", "motor brush"],
   belt: ["belt", "drive belt", "flat belt", "toothed belt", "timing belt", "v belt", "ribbed belt"],
@@ -150,12 +168,12 @@ export const NAMED_PIECES: readonly {
 export const FORM_PHRASES: Readonly<Record<HardwareForm, readonly string[]>> = {
   pan: ["pan", "pan head"],
   countersunk: ["csk", "countersunk", "flat head", "flathead", "countersunk head"],
-  socket: ["socket", "cap", "socket head", "cap head", "cylinder head"],
+  socket: ["socket", "socket head", "cap head", "cylinder head"],
   "hex-head": ["hexhead", "hex head", "hexagon head"],
   button: ["button", "button head"],
   grub: ["grub"],
   dome: ["dome", "domed", "acorn"],
-  "self-locking": ["self-locking", "self locking", "selflocking", "locking"],
+  "self-locking": ["self-locking", "self locking", "selflocking"],
   wing: ["wing"],
   flange: ["flange", "flanged", "flange head", "washer head"],
   round: ["round head", "roundhead", "cheese head"],
@@ -302,7 +320,7 @@ export const INTO_WORDS: readonly string[] = [
 /** Words that turn a line round: what stands beside them did not come off, or is not there. */
 export const NOT_PHRASES: readonly string[] = [
   "no", "not", "none", "never", "without", "left in", "left on", "left in place", "still in", "still on",
-  "stays", "stays in", "stayed", "stay in", "not removed", "leave", "kept in", "remains", "only a look",
+  "stays", "stays in", "stay", "stay put", "stayed", "stay in", "not removed", "leave", "kept in", "remains", "only a look",
   "just a look", "only looked at", "just looked at", "looked at only", "isn't", "isn’t", "wasn't", "wasn’t",
   "doesn't", "doesn’t", "didn't", "didn’t",
 ]; // biome-ignore format: a short list reads better in rows
@@ -316,10 +334,17 @@ export const CONDITIONS: readonly string[] = [
 
 /** Names of parts that the line counts nowhere: beside a piece, they make it doubtful. */
 export const PART_WORDS: readonly string[] = [
-  "pulley", "gear", "wheel", "pinion", "bush", "bushing", "sleeve", "collar", "grommet", "foot", "feet",
-  "bracket", "cover", "lever", "knob", "stud", "switch", "board", "housing", "shaft", "rotor", "magnet",
-  "cap", "boot", "ring",
-]; // biome-ignore format: a short list reads better in rows
+  "pulley", "gear", "wheel", "pinion", "bush", "bushing", "sleeve", "collar", "grommet", "foot", "feet", "bracket",
+  "cover", "lever", "knob", "stud", "switch", "board", "housing", "shaft", "rotor", "magnet", "cap", "boot", "ring",
+  "holder", "guard", "plate", "carrier", "tensioner", "cup", "cage", "retainer", "seat", "arm", "case", "frame",
+  "mount", "tube", "pad", "tray", "panel", "door", "handle", "hub", "drum", "disc", "disk", "roller", "barrel", "lid",
+  "unit", "assembly", "spindle", "axle", "worm", "sprocket", "motor", "armature", "coupling", "clutch", "fan",
+  "impeller", "blade", "knife", "nozzle", "hose", "filter", "lamp", "heater", "element", "thermostat", "capacitor",
+  "label", "badge", "trigger", "button", "slider", "joint", "half", "halves", "case half", "race", "strap", "hood",
+  "shell", "deck", "base", "bezel", "window", "chain", "cord", "lead", "cable", "body", "head", "tab", "locking tab",
+  "tongue", "float", "valve", "piston", "conrod", "connecting rod", "crank", "cam", "rocker", "yoke", "fork", "rack",
+  "needle roller",
+]; // biome-ignore format: a short list reads better in rows // biome-ignore format: a short list reads better in rows
 
 /** Pitches of metric threads, mm: coarse (ISO 261), then the fine ones met on small machines. */
 export const METRIC_PITCHES: Readonly<Record<string, readonly number[]>> = {

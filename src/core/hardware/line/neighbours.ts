@@ -7,6 +7,7 @@ type Kinds = readonly Token["t"][];
 export const ENDS_PLACE: Kinds = [
   "drive", "length", "torque", "tight", "once", "locker", "state", "hand", "into", "wire", "facing", "mark",
   "freed", "bracket", "size", "stays", "kept",
+  "aside",
 ]; // biome-ignore format: a short list reads better in rows
 
 /** What may stand behind a command of freeing. */

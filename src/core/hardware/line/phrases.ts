@@ -132,3 +132,20 @@ export function phraseAt(
   }
   return longest;
 }
+
+const escaped = (phrase: string): string =>
+  phrase.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/ /g, "[- ]");
+/** Every word that names a kind of piece, as one alternative of a pattern, the longest first. */
+export const KIND_WORDS = [
+  ...new Set([...Object.values(KIND_PHRASES).flat(), ...NAMED_PIECES.flatMap((n) => n.phrases), "split pin"]),
+]
+  .filter((w) => !["flat", "piece", "wavy", "wave", "carbon", "shaving", "filings"].includes(w))
+  .sort((a, b) => b.length - a.length)
+  .map(escaped)
+  .join("|");
+
+/** What can hold a part so that it must come off before it: said as what holds it, it came off. */
+export const HOLDING_KINDS = [
+  "screw", "bolt", "nut", "circlip", "snap ring", "e[- ]clip", "split pin", "cotter", "rivet", "cable tie",
+  "hose clamp", "roll pin", "grub",
+] as const; // biome-ignore format: a short list reads better in rows

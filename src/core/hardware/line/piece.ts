@@ -1,3 +1,4 @@
+import { HARDWARE_NAMES } from "../kinds";
 import { doubtsOf } from "./doubts";
 import { NUT_FORMS, SCREW_FORMS } from "./lexicon";
 import {
@@ -22,6 +23,56 @@ export function readSegment(tokens: readonly Token[]): Said {
   return new Reader(tokens).read();
 }
 
+/** Sizes of spanners, mm: a nut that is told by one of them is told by its width across flats. */
+const WRENCH_SIZES: readonly number[] = [
+  7, 8, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 22, 24, 27, 30, 32, 36,
+];
+const HEXAGONS: readonly string[] = ["nut", "screw"];
+const NAMES_OTHERS: readonly string[] = ["socket", "button", "round"];
+
+const textOf = (tokens: readonly Token[]): string => tokens.map((t) => t.text).join(" ");
+/** What stands before a name and belongs to it. */
+const QUALIFIES: readonly Token["t"][] = ["look", "form", "direction", "word", "kind", "freed"];
+
+/**
+ * The tokens that name a part: a run of names of which the last is a part's, "brush holder", "end cap". Not where a
+ * piece is told first by its count or sizes, nor where a "side" follows, which is a place.
+ */
+function partNameIn(tokens: readonly Token[]): ReadonlySet<Token> {
+  const none = new Set<Token>();
+  const last = tokens.findLastIndex((t) => t.t === "word" && t.isPart);
+  if (last < 0) return none;
+  const after = tokens[last + 1];
+  if (after && (after.t === "word" || after.t === "kind" || after.t === "direction")) return none;
+  let first = last;
+  while (first > 0 && QUALIFIES.includes((tokens[first - 1] as Token).t)) first--;
+  const before = tokens.slice(0, first);
+  const run = tokens.slice(first, last + 1);
+  const isBehind = before.some((t) =>
+    ["preposition", "kind", "thread", "drive", "size", "length"].includes(t.t),
+  );
+  const plural = run.find((t) => t.t === "kind" && (t.isMany || t.kind === "screw" || t.kind === "nut"));
+  const isCounted = before.some(
+    (t) => t.t === "count" || t.t === "number" || (t.t === "countWord" && t.n > 1),
+  );
+  // "4 screws gear case" is terse for where they sat
+  if (isBehind || (plural && plural !== run.at(-1)) || (isCounted && run.some((t) => t.t === "kind")))
+    return none;
+  return new Set(run);
+}
+
+/** Words of a whole sentence: it may tell of a piece that is still in its place. */
+const SENTENCE =
+  /(?<![\p{L}])(?:is|was|were|are|been|be|which|that|who|there|do|did|can|could|will|would|must|might|shows?|needs?|looks?|seems?|says?|wants?|makes?|gets?|got|lets?|belongs?|keeps?|kept|loaded|stuck|faces|points?|lies|stands?|meets?|goes|comes|moves|hides?|sticks?|they|now|had)(?![\p{L}])/iu;
+/** One of several: "the fifth screw", "2 of the screws", "screw number five". */
+const ORDINAL =
+  /(?<![\p{L}])(?:second|third|fourth|fifth|sixth|seventh|eighth|last|number|no\.|(?:\d+|one|two|three|four|five|six|some|most|none|half) of (?:the|its|those|these|all|them))(?![\p{L}])/iu;
+const COMPARES =
+  /(?<![\p{L}])(?:less|fewer|extra|spare|too many|too few|than|instead|like|same as)(?![\p{L}])/iu;
+/** Words that say nothing that could be meant otherwise. */
+const HARMLESS =
+  /^(?:side|end|ends|sides|off|out|away|back|only|too|again|also|here|all|same|it|its|and|or|loose|each|way|up|down|type|kind|size|sort|head|heads|thread|mm|please|pieces?|them|this|just|with|underneath|above|below|outside|inside|round|together|apart|order|pairs?|rows?|total)$/i;
+
 /** A token of one kind. */
 type Of<K extends Token["t"]> = Token & { readonly t: K };
 type Takes = { readonly [K in Token["t"]]: (token: Of<K>, i: number) => void };
@@ -33,6 +84,8 @@ class Reader {
   private where = false;
   /** behind a word of freeing: "driven out to the left" */
   private afterFreed = false;
+  /** how wide a head is was said, and of which screw follows: "8 mm bolt head" */
+  private headWidth = false;
   /** a size that was typed with blanks around its cross */
   private spaced: Token | undefined;
   /** tokens that went with the one before them */
@@ -43,6 +96,8 @@ class Reader {
   private readonly isPlug: boolean;
   private readonly isBearing: boolean;
   private readonly hasThreeSizes: boolean;
+  /** tokens that name a part: "brush holder" is no brush */
+  private readonly partNames: ReadonlySet<Token>;
 
   constructor(tokens: readonly Token[]) {
     this.tokens = tokens;
@@ -54,6 +109,7 @@ class Reader {
     this.isPlug = names("plug");
     this.isBearing = names("bearing");
     this.hasThreeSizes = tokens.some((t) => t.t === "kind" && THREE_SIZES.includes(t.kind));
+    this.partNames = partNameIn(tokens);
   }
 
   read(): Said {
@@ -64,14 +120,33 @@ class Reader {
     }
     for (const [i, token] of tokens.entries()) this.take(token, i);
     this.implyKind();
+    if (this.say.facts.kind === undefined && this.partNames.size) say.part = textOf([...this.partNames]);
+    this.doubtWords();
     say.doubts.push(...doubtsOf(say.facts, say.qty, this.spaced?.text));
     return say.said();
+  }
+
+  /** What a sentence says of a piece may mean that it did not come off, or that it is another. */
+  private doubtWords(): void {
+    const { say, tokens } = this;
+    if (say.facts.kind === undefined) return;
+    const text = textOf(tokens.filter((t) => t.t !== "aside"));
+    const verb = SENTENCE.exec(text)?.[0] ?? ORDINAL.exec(text)?.[0] ?? COMPARES.exec(text)?.[0];
+    const one = HARDWARE_NAMES[say.facts.kind][(say.qty ?? 1) > 1 ? 1 : 0];
+    if (verb)
+      say.doubts.push(`“${text}”: did the ${one} come off, and ${(say.qty ?? 1) > 1 ? "so many" : "one"}?`);
+    const isLoneFlat = tokens.some((t) => t.t === "kind" && t.text.toLowerCase() === "flat");
+    const isSingle =
+      say.qty === undefined || tokens.some((t) => t.t === "countWord" && /^an?$/i.test(t.text));
+    if (isLoneFlat && isSingle && tokens.some((t) => t.t === "word" || t.t === "preposition"))
+      say.doubts.push("“flat”: a flat washer, or a flat on something?");
   }
 
   private take<K extends Token["t"]>(token: Of<K>, i: number): void {
     if (ENDS_PLACE.includes(token.t)) this.where = false;
     if (this.where && this.takeInPlace(token, i)) return;
-    this.takes[token.t as K](token, i);
+    if (this.partNames.has(token)) this.say.span(token, "part");
+    else this.takes[token.t as K](token, i);
   }
 
   /** What each kind of token says. */
@@ -104,7 +179,11 @@ class Reader {
       this.say.set(t, "thread", "thread", t.thread);
       if (t.lengthMm !== undefined) this.say.more("lengthMm", t.lengthMm);
     },
-    drive: (t, i) => this.drive(t, i),
+    drive: (t, i) => {
+      this.headWidth ||=
+        t.isHead === true && this.tokens.every((x) => x === t || x.t === "empty" || x.t === "aside");
+      this.drive(t, i);
+    },
     kind: (t, i) => this.kind(t, i),
     form: (t) => this.say.set(t, "head", "form", t.form),
     threadIs: (t) => this.say.set(t, "thread", "threadIs", t.threadIs),
@@ -152,7 +231,7 @@ class Reader {
       else this.say.place(t, t.inner);
     },
     empty: (t) => {
-      if (t.isEach) this.say.doubts.push("“each”: of how many?");
+      if (t.isEach) this.say.isEach = true;
       if (t.hasA) this.say.doubts.push("“has”: which piece has it?");
       this.say.span(t, "joins");
     },
@@ -166,6 +245,7 @@ class Reader {
     place: (t) => this.say.place(t, t.says),
     direction: (t, i) => this.direction(t, i),
     word: (t) => this.word(t),
+    aside: (t) => this.say.aside(t, t.aside),
     // cut away before (segments.ts), or read as a whole
     joint: (t) => this.say.span(t, "joins"),
     not: (t) => this.say.span(t, "note"),
@@ -195,15 +275,29 @@ class Reader {
     const behind = this.next(i)?.t;
     // "in rear cover 4 TX15": what is counted comes next
     const isCount = token.t === "number" && ((!isNamed && this.isHead(i)) || this.isMeasured(i));
+    // "between the two bearings", "on a pin": a thing that is known, or the one that it lies at
+    const isAt = this.isNamedAt(token, i);
     const isPlace =
+      isAt ||
       IN_PLACE.includes(token.t) ||
       ((token.t === "kind" || token.t === "form") && isNamed) ||
       (token.t === "thread" &&
         facts.kind !== undefined &&
         (facts.thread !== undefined || behind === "kind" || behind === "word"));
     this.where = isPlace && !isCount;
+    if (this.where && token.t === "empty" && token.isEach) this.say.isEach = true;
     if (this.where) this.toPlace(token, token.t === "place" ? token.says : token.text);
     return this.where;
+  }
+
+  /** Whether a piece is named right behind a preposition: what it lies at is not on the bench. */
+  private isNamedAt(token: Token, i: number): boolean {
+    if (token.t !== "kind") return false;
+    const before = this.tokens.slice(0, i);
+    const at = before.findLastIndex((t) => t.t === "preposition");
+    const between = before.slice(at + 1);
+    const isDefinite = between.some((t) => t.t === "empty" || (t.t === "countWord" && /^an?$/i.test(t.text)));
+    return at >= 0 && !between.some((t) => t.t === "word") && (between.length === 0 || isDefinite);
   }
 
   /** "from the left side 20 long" */
@@ -214,7 +308,13 @@ class Reader {
 
   private countWord(token: Of<"countWord">, i: number): void {
     const isArticle = /^an?$/i.test(token.text);
-    if (this.mayCount && (isArticle ? this.next(i) !== undefined : this.tokens.length > 1))
+    // "a thick one above": the same again
+    const before = this.tokens[i - 1]?.t;
+    const isPronoun = token.text.toLowerCase() === "one" && (before === "look" || before === "direction");
+    if (isPronoun && (this.say.qty !== undefined || before === "direction")) {
+      if (this.say.qty === undefined) this.say.count(token, 1);
+      else this.say.span(token, "joins");
+    } else if (this.mayCount && (isArticle ? this.next(i) !== undefined : this.tokens.length > 1))
       this.say.count(token, token.n);
     else if (isArticle) this.say.span(token, "joins");
     else this.word(token);
@@ -222,7 +322,16 @@ class Reader {
   /** A bare number: a count at the head of its part, a bearing's designation, else a length. */
   private number(token: Of<"number">, i: number): void {
     const { n, isWhole } = token;
-    if (this.isBearing && isWhole && n >= 600 && n < 100_000)
+    const named = this.tokens[i + 1];
+    // "10 nut" is one, as wide as that across its flats
+    const isAcross =
+      isWhole &&
+      WRENCH_SIZES.includes(n) &&
+      named?.t === "kind" &&
+      !named.isMany &&
+      HEXAGONS.includes(named.kind);
+    if (isAcross && this.mayCount) this.say.set(token, "drive", "drive", `AF${n}`);
+    else if (this.isBearing && isWhole && n >= 600 && n < 100_000)
       this.say.set(token, "label", "label", String(n));
     else if (isWhole && this.mayCount && this.isHead(i)) this.say.count(token, n);
     else {
@@ -362,7 +471,9 @@ class Reader {
       token.t === "word" ? token : { isCondition: undefined, isPart: undefined };
     if (isCondition) this.say.toNote(token);
     else {
-      if (isPart && this.say.isNamed && !this.afterFreed)
+      const isOdd = isPart || (this.say.facts.kind !== undefined && !HARMLESS.test(token.text));
+      const isSide = /^(?:side|end)$/i.test(this.next(this.tokens.indexOf(token))?.text ?? "");
+      if (isOdd && this.say.isNamed && !this.afterFreed && !isSide)
         this.say.doubts.push(`“${token.text}” is counted nowhere`);
       this.toPlace(token);
     }
@@ -372,13 +483,18 @@ class Reader {
   private implyKind(): void {
     const { facts } = this.say;
     if (facts.kind !== undefined) return;
+    // a head alone is the name of many things: "button", "socket"
+    const isSaid = this.say.qty !== undefined || facts.lengthMm !== undefined || facts.thread !== undefined;
+    const isHead =
+      facts.form !== undefined &&
+      SCREW_FORMS.includes(facts.form) &&
+      (isSaid || !NAMES_OTHERS.includes(facts.form));
+    // "flat blade" alone may be what it was done with
+    const isDrive = facts.drive !== undefined && !this.headWidth;
+    if (isDrive && !isSaid && !/\d/.test(facts.drive ?? ""))
+      this.say.doubts.push(`“${facts.drive}”: a screw, or the tool?`);
     const isBySize = facts.thread !== undefined && /^(M|ST|#|\d+\/)/.test(facts.thread);
     if (facts.form !== undefined && NUT_FORMS.includes(facts.form)) facts.kind = "nut";
-    else if (
-      isBySize ||
-      facts.drive !== undefined ||
-      (facts.form !== undefined && SCREW_FORMS.includes(facts.form))
-    )
-      facts.kind = "screw";
+    else if (isBySize || isDrive || isHead) facts.kind = "screw";
   }
 }

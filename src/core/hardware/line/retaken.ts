@@ -33,6 +33,14 @@ export const TAKEN_SAYS: Readonly<Record<ReadAs, string>> = {
   mark: "witness mark",
   joins: "joins",
   note: "note",
+  part: "part",
+  tool: "tool",
+  way: "how it came off",
+  seat: "stays",
+  variant: "other units",
+  meanwhile: "for a while",
+  return: "when it goes back",
+  share: "some of them",
 };
 
 /** Sayings that lie side by side and are one. */

@@ -1,8 +1,12 @@
 import type { Freeing } from "../freed";
 import type { HardwareFacts } from "../piece";
+import type { Aside } from "./asides";
 import type { ReadAs, Span, Token } from "./tokens";
 
 export type Facts = { -readonly [K in keyof HardwareFacts]?: HardwareFacts[K] };
+
+/** Something said beside the pieces, in its own words. */
+export type AsideSaid = Omit<Aside, "from" | "to"> & { readonly says: string };
 
 /** What one part of the line says: of a piece, and of the step. */
 export interface Said {
@@ -30,6 +34,12 @@ export interface Said {
   readonly refused: string | undefined;
   /** it says what is not there, or stays */
   readonly isNot: boolean;
+  /** what it says beside the piece */
+  readonly asides: readonly AsideSaid[];
+  /** the name of a part, where it names no piece */
+  readonly part: string | undefined;
+  /** "a washer each": each of those before has its own */
+  readonly isEach: boolean;
   /** nothing but facts that belong to the piece before it, or to the step */
   readonly isOnlyMore: boolean;
 }
@@ -54,6 +64,9 @@ export class Saying {
   readonly facing: string[] = [];
   readonly marks: string[] = [];
   readonly doubts: string[] = [];
+  readonly asides: AsideSaid[] = [];
+  part: string | undefined;
+  isEach = false;
   qty: number | undefined;
   refused: string | undefined;
   /** a number without a unit was taken for a length */
@@ -119,10 +132,20 @@ export class Saying {
     this.note.push(token.text);
   }
 
+  aside(token: Token, { from: _from, to: _to, ...aside }: Aside): void {
+    this.span(token, aside.about);
+    this.asides.push({ ...aside, says: token.text });
+    if (aside.hand === "left") this.facts.leftHand = true;
+    if (aside.once) this.facts.once = true;
+    if (aside.how) this.freed.push(aside.how);
+    if (aside.doubt) this.doubts.push(aside.doubt);
+  }
+
   /** All of it; without a kind its place is told apart, for it may be the place of the same again. */
   said(isNot = false): Said {
     const { facts, note, spans, wires, freed, facing, marks, doubts, qty, refused, isBare, many, hasWords } =
       this;
+    const { asides, part, isEach } = this;
     if (this.tight.length) facts.tighten = { ...facts.tighten, feel: this.tight.join(" ") };
     const where = this.at.join(" ").replace(/\s+/g, " ").trim();
     const named = facts.kind !== undefined;
@@ -148,6 +171,9 @@ export class Saying {
       isBare,
       many,
       hasWords,
+      asides,
+      part,
+      isEach,
     };
   }
 }

@@ -1,4 +1,5 @@
 import { LOOSENED } from "../piece";
+import { type Aside, asidesIn } from "./asides";
 import { figureAt, sizedDrive } from "./figures";
 import { INTO_WORDS, LOCKER_COLOURS, WIRE_COLOURS } from "./lexicon";
 import { phraseAt } from "./phrases";
@@ -8,18 +9,37 @@ const bare = (text: string): string => text.replace(/^\((.*)\)$/s, "$1").trim();
 const sticky = (source: RegExp): RegExp => new RegExp(source.source, "iuy");
 
 const WIRE = sticky(/([a-z]+(?:[/-][a-z]+)?)\s?(?:->|>|→)\s?/);
+/** `blue to 1`, `brown on L2`: a colour, and the terminal that it goes to. */
+const COLOURS = [
+  ...new Set([...Object.values(WIRE_COLOURS), "gray", "purple", "brown", "black", "red"]),
+].join("|");
+const WIRE_TO = sticky(
+  new RegExp(
+    String.raw`(${COLOURS})(?:\s+(?:wire|lead|core|cable))?\s+(?:goes\s+|went\s+)?(to|on|at)\s+(?:the\s+)?(?:terminal\s+|pin\s+|clamp\s+)?`,
+  ),
+);
+const TERMINAL_SHORT = /^[\p{L}\p{N}+~-]{1,4}$/u;
+const WIRE_ENDS = new RegExp(
+  String.raw`[,;]|\sand\s|\s(?:${COLOURS})\s+(?:wire\s+|lead\s+)?(?:goes\s+)?(?:to|on|at)\s|$`,
+  "giu",
+);
 const TERMINAL_ENDS = /[,;]|\band\b|\s[a-z/-]{1,24}\s?(?:->|>|→)/gi;
 const BRACKET = sticky(/\(([^()]*)\)/);
 const SAYS_FACING = sticky(/(?:facing|faces|face)(?:\s*:\s*|\s+)(?=[^\s,;])/);
+const WAY_OUT =
+  "(?:up|down|out|in|first|outwards?|inwards?|upwards?|downwards?|uppermost|outermost|innermost)";
+const TO_WHAT = String.raw`(?:facing|faces|looking|to|towards?|at|against|on|next to|away from)\s+(?:the\s+|its\s+)?[\p{L}-]{2,24}`;
 const SIDE_FACING = sticky(
-  /(?:the\s+)?[\p{L}-]{1,24}\s+side\s+(?:up|down|out|in|first|outwards?|inwards?|upwards?|downwards?)(?![\p{L}])/u,
+  new RegExp(
+    String.raw`(?:the\s+|its\s+)?[\p{L}-]{1,24}\s+(?:side|face|end|edge)\s+(?:of\s+(?:the\s+)?[\p{L}-]{1,24}\s+)?(?:${WAY_OUT}|${TO_WHAT})(?![\p{L}])`,
+  ),
 );
 const SAYS_MARK = sticky(
   /(?:(?:witness|paint|punch|scribe[d]?)\s+)?(?:marks?|marked|witness|line)(?:\s*:\s*|\s+)(?=[^\s,;])/,
 );
 /** What faces where, of one piece: "chamfer down", "lip in", "flat side to the gear". */
 const PIECE_FACING = sticky(
-  /(?:chamfer(?:ed side)?|lip|flange|hub|shoulder|boss|dish(?:ed side)?|cup|concave|convex|flat side|round(?:ed)? side|number|numbers|writing|marking|open side|sealed side|seal|shield|arrow|slot|point|hook|tang|collar|groove|bevel)s?\s+(?:(?:facing|faces|to|towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|up|down|in|out|inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front)(?![\p{L}])/u,
+  /(?:the\s+|its\s+)?(?:chamfer(?:ed side)?|lip|flange|hub|shoulder|boss|dish(?:ed side)?|cup|concave|convex|(?:flat|round(?:ed)?|raised|hollow|thick|thin|smooth|rough|shiny|dull) side|numbers?|writing|printing|lettering|marking|label|sealed side|seal|shield|arrow|slot|point|hook|tang|collar|groove|bevel|recess|step|ridge|ears?|tab|notch|opening|teeth|keyway|leg|loop|bend|tail|coil|flat|bulge|hump|dot|nose|taper|cone|skirt|cut-?out|hollow|bulge)s?\s+(?:(?:facing|faces|to|towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|(?:(?:facing|faces|pointing)\s+)?(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front))(?![\p{L}])/u,
 );
 /**
  * It did not come away. "Stays in place" says that nothing was done with it, and is told by the words that
@@ -42,7 +62,11 @@ const INTO = sticky(/into\s+(?:the\s+)?/);
 const COLOUR = sticky(new RegExp(`(${LOCKER_COLOURS.join("|")})(?![\\p{L}])`));
 const WORD = sticky(/[^\s,;()+&]+/);
 /** What says nothing between words. */
-const SKIPPED = sticky(/(?:[\s:!?"'“”’)]|\.(?!\d)|[-–](?=\s|$))+/u);
+const SKIPPED = sticky(/(?:[\s!?"'“”’)]|\.(?!\d)|[-–](?=\s|$))+/u);
+/** What ends a piece as a comma does: a full stop, a dash, "then". */
+const ENDS_PIECE = sticky(/(?:\.(?=\s+[\p{L}\p{N}])|[-–—](?=\s+\p{N})|(?:and\s+)?then(?![\p{L}\p{N}]))/u);
+/** What says that some of those just counted are meant. */
+const OPENS = sticky(/(?::(?=\s*[\p{L}\p{N}])|(?:of\s+which|of\s+those|including|among\s+them)(?![\p{L}]))/u);
 
 function match(pattern: RegExp, line: string, from: number): RegExpExecArray | null {
   pattern.lastIndex = from;
@@ -74,14 +98,20 @@ export function scan(line: string): Token[] {
     tokens.push({ from, to, text: line.slice(from, to).trim(), ...means });
     return to;
   };
+  const asides = new Map<number, Aside>(asidesIn(line).map((a) => [a.from, a]));
   let i = 0;
   while (i < line.length) {
+    const ends = tokens.length ? match(ENDS_PIECE, line, i) : null;
+    if (ends) {
+      i = put(i, i + ends[0].length, { t: "joint", how: "comma" });
+      continue;
+    }
     const skipped: RegExpExecArray | null = match(SKIPPED, line, i);
     if (skipped) {
       i += skipped[0].length;
       continue;
     }
-    i = one(line, i, put, tokens.at(-1));
+    i = one(line, i, put, tokens.at(-1), asides.get(i));
   }
   return tokens;
 }
@@ -92,6 +122,7 @@ function one(
   i: number,
   put: (from: number, to: number, means: Meaning) => number,
   before: Token | undefined,
+  aside: Aside | undefined,
 ): number {
   const c = line[i] as string;
   if (c === "," || c === ";") return put(i, i + 1, { t: "joint", how: "comma" });
@@ -103,7 +134,8 @@ function one(
   if (kept) return put(i, i + kept[0].length, { t: "kept" });
   // a lone bracket is nothing
   if (c === "(") return i + 1;
-  const wire = wireAt(line, i);
+  const isFirst = !before || before.t === "joint" || before.t === "wire";
+  const wire = wireAt(line, i) ?? (isFirst ? wireToAt(line, i) : undefined);
   if (wire) return put(i, wire.to, wire.means);
   const begins = !before || before.t === "joint";
   const stack = begins ? match(STACK, line, i) : null;
@@ -112,7 +144,12 @@ function one(
   const stays = staysAt(line, i);
   if (stays) return put(i, stays.to, stays.means);
   const faces = match(SAYS_FACING, line, i);
+  const opens = before ? match(OPENS, line, i) : null;
+  if (opens) return put(i, i + opens[0].length, { t: "joint", how: "colon" });
+  if (c === ":") return i + 1;
   const facing = faces && (begins || /^facing/i.test(faces[0])) ? faces : null;
+  const isKeyed = /^(?:facing|witness|mark|marks|marked)[\s:]/i.test(line.slice(i, i + 8));
+  if (aside && !(facing && isKeyed) && !(begins && isKeyed)) return put(i, aside.to, { t: "aside", aside });
   const side = facing ? null : (match(SIDE_FACING, line, i) ?? match(PIECE_FACING, line, i));
   if (side) return put(i, i + side[0].length, { t: "facing", says: side[0].trim() });
   const mark = facing || before?.t === "preposition" ? null : match(SAYS_MARK, line, i);
@@ -173,6 +210,21 @@ function wireAt(line: string, from: number): { to: number; means: Meaning } | un
       terminal,
     },
   };
+}
+
+/** A wire said in words. "On" and "at" may be where a piece sat: behind them a terminal is short. */
+function wireToAt(line: string, from: number): { to: number; means: Meaning } | undefined {
+  const head = match(WIRE_TO, line, from);
+  if (!head) return undefined;
+  const [said = "", colour = "", by = ""] = head;
+  const begins = from + said.length;
+  WIRE_ENDS.lastIndex = begins;
+  const end = WIRE_ENDS.exec(line)?.index ?? line.length;
+  const terminal = line.slice(begins, end).trim();
+  if (!terminal || (by.toLowerCase() !== "to" && !TERMINAL_SHORT.test(terminal))) return undefined;
+  const low = colour.toLowerCase();
+  const called = Object.hasOwn(WIRE_COLOURS, low) ? (WIRE_COLOURS[low] as string) : low;
+  return { to: end, means: { t: "wire", colour: called, terminal } };
 }
 
 /** `into plastic`. Another word behind "into" is a place. */

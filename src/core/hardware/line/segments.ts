@@ -17,6 +17,55 @@ function isInPlace(tokens: readonly Token[], i: number, part: readonly Token[]):
   return between >= 0 && !part.slice(between).some((t) => t.t === "word" && t.text.toLowerCase() === "and");
 }
 
+const COUNTS: readonly Token["t"][] = ["count", "countWord", "number"];
+const NAMES: readonly Token["t"][] = ["kind", "thread", "drive"];
+const ENDS_NAME: readonly Token["t"][] = ["direction", "place", "word", "look", "kind", "form"];
+const BEGINS: readonly Token["t"][] = [
+  "direction",
+  "preposition",
+  "look",
+  "kind",
+  "thread",
+  "drive",
+  "place",
+];
+
+/**
+ * Whether another piece is counted here without a comma: "2 washers below the wheel 3 above", "two left two right".
+ * A figure may measure what it stands behind; behind a place it counts.
+ */
+function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]): boolean {
+  const token = tokens[i] as Token;
+  const [before, behind] = [part.at(-1), tokens[i + 1]];
+  if (!COUNTS.includes(token.t) || !before || !behind) return false;
+  const wasCounted = part.some((t) => COUNTS.includes(t.t));
+  const isNamed = part.some((t) => NAMES.includes(t.t) || t.t === "look" || t.t === "direction");
+  if (!wasCounted || !isNamed || !ENDS_NAME.includes(before.t)) return false;
+  if (token.t === "countWord" && /^an?$/i.test(token.text)) return false;
+  // "a thick one above" is one
+  const isArticle = part[0]?.t === "countWord" && /^an?$/i.test(part[0].text);
+  if (token.text.toLowerCase() === "one" && isArticle && before.t === "look") return false;
+  if (behind.t === "look" && behind.look === "long" && token.t === "number") return false;
+  if (behind.t === "joint") return behind.how === "with" && token.t === "countWord" && isPlaced(part);
+  if (!BEGINS.includes(behind.t)) return false;
+  if (token.t !== "number") return token.t === "countWord" ? !isAtThing(part) || behind.t !== "kind" : false;
+  return isPlaced(part) && (behind.t === "direction" || behind.t === "preposition" || behind.t === "look");
+}
+/** Whether where it sits has been said to its end. */
+const isPlaced = (part: readonly Token[]): boolean => {
+  const last = part.at(-1)?.t;
+  return (
+    last === "direction" ||
+    last === "place" ||
+    ((last === "word" || last === "kind") && part.some((t) => t.t === "preposition"))
+  );
+};
+/** "Between the two bearings": behind a preposition and its article nothing is counted. */
+const isAtThing = (part: readonly Token[]): boolean => {
+  const at = part.findLastIndex((t) => t.t === "preposition");
+  return at >= 0 && part.slice(at + 1).every((t) => t.t === "empty");
+};
+
 /** Cuts the line where one piece ends and another is spoken of. */
 export function segmentsOf(tokens: readonly Token[]): Segment[] {
   const out: Segment[] = [];
@@ -30,7 +79,10 @@ export function segmentsOf(tokens: readonly Token[]): Segment[] {
       token.t === "not" &&
       /^(no|without)$/i.test(token.text) &&
       part.some((t) => t.t === "kind" || t.t === "thread" || t.t === "drive");
-    if (isAnother) {
+    if (countsAgain(tokens, i, part)) {
+      close();
+      [joint, joined, part] = ["comma", undefined, [token]];
+    } else if (isAnother) {
       close();
       [joint, joined, part] = ["comma", undefined, [token]];
     } else if (token.t !== "joint") part.push(token);

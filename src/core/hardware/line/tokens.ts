@@ -1,12 +1,14 @@
 import type { Freeing } from "../freed";
 import type { HardwareKind } from "../kinds";
 import type { HardwareForm, PieceState } from "../piece";
+import type { Aside } from "./asides";
 
 /** What a stretch of the line was taken for. */
 export const READ_AS = [
   "count", "kind", "thread", "length", "drive", "head", "look", "hand", "once", "locker", "state", "torque",
   "tightening", "into", "label", "poles",
-  "place", "stays", "stack", "freed", "wire", "facing", "mark", "joins", "note",
+  "place", "stays", "stack", "freed", "wire", "facing", "mark", "joins", "note", "part",
+  "tool", "way", "seat", "variant", "meanwhile", "return", "share",
 ] as const; // biome-ignore format: a short list reads better in rows
 export type ReadAs = (typeof READ_AS)[number];
 
@@ -17,7 +19,7 @@ export interface Span {
   readonly as: ReadAs;
 }
 
-export type Joint = "comma" | "and" | "plus" | "with";
+export type Joint = "comma" | "and" | "plus" | "with" | "colon";
 
 /** What one token of the line may mean, before its neighbours have been asked. */
 export type Meaning =
@@ -34,7 +36,7 @@ export type Meaning =
   | { readonly t: "three"; readonly sizes: readonly [number, number, number] }
   | { readonly t: "size"; readonly thread: string; readonly lengthMm: number }
   | { readonly t: "thread"; readonly thread: string; readonly lengthMm?: number }
-  | { readonly t: "drive"; readonly drive: string }
+  | { readonly t: "drive"; readonly drive: string; readonly isHead?: true }
   | {
       readonly t: "kind";
       readonly kind: HardwareKind;
@@ -69,6 +71,8 @@ export type Meaning =
   /** what is to be kept as it stands, in braces */
   | { readonly t: "kept" }
   | { readonly t: "not" }
+  /** something beside the pieces: a tool, a way, what stays, another unit's make-up, a condition of its return */
+  | { readonly t: "aside"; readonly aside: Aside }
   /** has, each, the: says nothing of its own */
   | { readonly t: "empty"; readonly isEach?: true; readonly hasA?: true }
   /** a handful of, several: how many is not said */
