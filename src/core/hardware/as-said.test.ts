@@ -292,7 +292,7 @@ describe("a line as technicians say it", () => {
     expect(look("4 screws, one longer")).toEqual(["1 of the 4, or besides?"]);
     expect(look("6 hex 10mm bolts")).toEqual(["“hex 10”: a recess, or a head that is so wide?"]);
     expect(look("brush holder cap x2 slotted")).toEqual([
-      "“brush holder cap x2 slotted” is a part, and no piece is counted of it",
+      "“brush holder cap x2 slotted”: a part, and 2 screws?",
     ]);
     expect(pieces("screw from left side 20 long")).toEqual([
       { kind: "screw", qty: 1, lengthMm: 20, finish: "long", at: "from left side" },

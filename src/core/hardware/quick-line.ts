@@ -467,6 +467,11 @@ class Line {
       ...(isUncounted && { uncounted: true }),
     });
     const piece = this.hardware.length - 1;
+    if (said.part !== undefined) {
+      this.parts.push(said.part);
+      const name = HARDWARE_NAMES[facts.kind][count > 1 ? 1 : 0];
+      this.doubts.push({ piece, says: `“${this.textOf(segment)}”: a part, and ${count} ${name}?` });
+    }
     // one that was said vaguely is a doubt already
     if (isUncounted && said.many === "plural") this.plurals.set(piece, said.isBare);
     this.wasCounted = qty !== undefined;

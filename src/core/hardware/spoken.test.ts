@@ -400,11 +400,11 @@ function wrongWith(says: string, cameOff: string): string | undefined {
     }
   }
   const more = pieces.filter((p) => !known.has(p) && !spare.split(" ").includes(p.kind));
-  return more.length ? `${more.length} too many: ${more[0]?.kind}` : undefined;
+  return more.length ? `${more.length} too many` : undefined;
 }
 
 describe("a line as it is spoken", () => {
-  it.each(SPOKEN)("“%s” is read, or asked about: never silently wrong", (says, cameOff) => {
+  it.each(SPOKEN)("“%s” is read, or asked about: never silently wrong", (says, cameOff = "") => {
     const wrong = wrongWith(says, cameOff);
     if (lineAnswer({ says }).doubts.length === 0) expect(wrong).toBeUndefined();
   });
@@ -417,7 +417,7 @@ describe("a line as it is spoken", () => {
   });
 
   it("has all its words in what was read", () => {
-    for (const [says] of SPOKEN) {
+    for (const [says = ""] of SPOKEN) {
       const seen = new Set(
         lineAnswer({ says }).read.flatMap((s) => Array.from({ length: s.to - s.from }, (_, i) => s.from + i)),
       );

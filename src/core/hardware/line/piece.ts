@@ -120,7 +120,7 @@ class Reader {
     }
     for (const [i, token] of tokens.entries()) this.take(token, i);
     this.implyKind();
-    if (this.say.facts.kind === undefined && this.partNames.size) say.part = textOf([...this.partNames]);
+    if (this.partNames.size) say.part = textOf([...this.partNames]);
     this.doubtWords();
     say.doubts.push(...doubtsOf(say.facts, say.qty, this.spaced?.text));
     return say.said();
