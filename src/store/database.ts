@@ -26,6 +26,7 @@ import { goingHome } from "./migrations/0018-going-home";
 import { findAJob } from "./migrations/0019-find-a-job";
 import { messagesOfJobs } from "./migrations/0020-messages";
 import { instrumentsOfAnswers } from "./migrations/0021-instruments";
+import { knownKindsOfNames } from "./migrations/0022-known-kinds";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -52,6 +53,7 @@ export const MIGRATIONS = [
   findAJob,
   messagesOfJobs,
   instrumentsOfAnswers,
+  knownKindsOfNames,
 ].map((m) => ({ ...m, down: notUndone }));
 
 /** A shop's rows that only the newer form can hold would be lost. */

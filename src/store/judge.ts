@@ -1,4 +1,4 @@
-import { partKindFrom } from "@/core/hardware/part-kind";
+import { saidKind } from "@/core/hardware/part-kind";
 import type { ChosenCauses, Finding } from "@/core/job/finding";
 import {
   asksForNewName,
@@ -17,6 +17,7 @@ import type { TrainInput } from "@/core/train/train";
 import { type Change, changeJob } from "./change";
 import { findingOf, nameOf, renewPart, writeFinding } from "./findings";
 import { setHead } from "./jobs";
+import { rememberKind } from "./known-kinds";
 import { records } from "./tables";
 
 async function addReadings(
@@ -29,8 +30,7 @@ async function addReadings(
 }
 
 /**
- * Says what a part is, which is guessed from its name until somebody does, or what it is made of; null: it is
- * not known.
+ * Says what a part is, which is remembered for its name, or what it is made of; null: it is not known.
  */
 export async function setPartFacts(
   number: string,
@@ -44,7 +44,8 @@ export async function setPartFacts(
     const kind =
       said.kind === undefined
         ? {}
-        : { kind: said.kind ?? partKindFrom(name), kindSaid: said.kind === null ? null : true };
+        : { kind: said.kind ?? saidKind(name) ?? null, kindSaid: said.kind === null ? null : true };
+    if (said.kind) await rememberKind(trx, name, said.kind);
     await trx("parts")
       .where({ job_id: job.id, ref: part })
       .update(

@@ -1,11 +1,12 @@
 import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
-import { partKindFrom } from "@/core/hardware/part-kind";
+import { saidKind } from "@/core/hardware/part-kind";
 import { hardwareInWords } from "@/core/hardware/piece";
 import { partName } from "@/core/job/part";
 import { MENDING, type Service, type ServiceName, serviceSays } from "@/core/job/service";
 import { changeJob } from "./change";
 import { newRef } from "./ids";
+import { knownKind } from "./known-kinds";
 import type { Row } from "./rows";
 import { records } from "./tables";
 
@@ -42,7 +43,7 @@ export async function addPart(
     const kind =
       laid?.kind === "pin" || laid?.kind === "spring" || laid?.kind === "bearing"
         ? laid.kind
-        : partKindFrom(called);
+        : (saidKind(called) ?? (await knownKind(trx, called)));
     await trx("parts").insert({
       job_id: job.id,
       position,

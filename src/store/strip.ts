@@ -12,6 +12,7 @@ import { needsOf, undoOrder } from "@/core/order/undo-order";
 import { type Change, changeJob } from "./change";
 import { newBundle, newRef, newRefs } from "./ids";
 import { loadJob } from "./job";
+import { knownKind, rememberKind } from "./known-kinds";
 import type { Row } from "./rows";
 import { NO_FACTS, records } from "./tables";
 import { remember } from "./undo";
@@ -159,22 +160,25 @@ async function insertPieces(
   const fresh = await newRefs(trx, "parts", job.id, parts.filter((_, i) => kept[i] === undefined).length);
   let next = 0;
   const partIds: string[] = [];
-  for (const [i, { name, kind, material, state }] of parts.entries()) {
+  for (const [i, { name, kind: said, kindSaid, material, state }] of parts.entries()) {
     const old = kept[i];
+    const kind = said ?? (await knownKind(trx, name));
+    if (said && kindSaid) await rememberKind(trx, name, said);
     if (old === undefined) {
       const id = fresh.refs[next] ?? "";
       await trx("parts").insert({
         job_id: job.id,
         position: fresh.position + next,
-        ...records.parts.write({ id, name, kind, material, state }),
+        ...records.parts.write({ id, name, kind, kindSaid, material, state }),
       });
       next++;
       partIds.push(id);
     } else {
       const own = () => trx("parts").where({ job_id: job.id, ref: old });
       // what somebody said it is stands, whatever it is called now
-      const said = await own().where({ kind_said: true }).first("ref");
-      await own().update(records.parts.write({ name, state, ...(said ? {} : { kind }) }));
+      const wasSaid = await own().where({ kind_said: true }).first("ref");
+      const now = kindSaid || !wasSaid ? { kind: kind ?? null, kindSaid } : {};
+      await own().update(records.parts.write({ name, state, ...now }));
       partIds.push(old);
     }
   }

@@ -404,7 +404,7 @@ function wrongWith(says: string, cameOff: string): string | undefined {
 }
 
 describe("a line as it is spoken", () => {
-  it.each(SPOKEN)("“%s” is read, or asked about: never silently wrong", (says, cameOff = "") => {
+  it.each(SPOKEN)("“%s” is read, or asked about: never silently wrong", (says = "", cameOff = "") => {
     const wrong = wrongWith(says, cameOff);
     if (lineAnswer({ says }).doubts.length === 0) expect(wrong).toBeUndefined();
   });

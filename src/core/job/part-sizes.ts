@@ -1,9 +1,4 @@
-import {
-  type PartKind,
-  PART_KINDS as SOLD_KINDS,
-  SPEC_FIELDS,
-  type SpecField,
-} from "../match/catalogue/part-spec";
+import { SOLD_KINDS, type SoldKind, SPEC_FIELDS, type SpecField } from "../match/catalogue/part-spec";
 
 /** A figure of a part as it is read at the bench. */
 export interface SizeAsked {
@@ -36,7 +31,7 @@ const READ_AS: Readonly<Record<string, string>> = {
   teeth: "count",
 };
 
-const isSold = (kind: string | undefined): kind is PartKind =>
+const isSold = (kind: string | undefined): kind is SoldKind =>
   (SOLD_KINDS as readonly string[]).includes(kind ?? "");
 
 /**
@@ -44,7 +39,7 @@ const isSold = (kind: string | undefined): kind is PartKind =>
  * such parts it is the number, or the name, that counts. Gears have a bench of their own.
  */
 export function sizesAsked(kind: string | undefined): {
-  readonly kind: PartKind;
+  readonly kind: SoldKind;
   readonly sizes: readonly SizeAsked[];
   readonly looks: readonly LookAsked[];
 } | null {

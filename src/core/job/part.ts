@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
+import { saidKind } from "../hardware/part-kind";
 import { PIECE_STATES } from "../hardware/piece";
 import { later, ref, text } from "./written";
 
@@ -8,7 +9,7 @@ export const partSchema = z.strictObject({
   id: ref,
   name: text.optional(),
   kind: text.optional(),
-  /** somebody said what it is; until then it is guessed from its name */
+  /** somebody said what it is, besides its name */
   kindSaid: z.boolean().optional(),
   material: text.optional(),
   /** goes back new: it failed, or it is used once */
@@ -28,3 +29,13 @@ export const partName = (part: Pick<Part, "name" | "kind"> | undefined): string 
 /** The same for a part of a job that is known by its id. */
 export const partNamed = (job: { readonly parts: readonly Part[] }, id: string): string =>
   partName(job.parts.find((p) => p.id === id));
+
+/**
+ * What a part is, where that was said: by somebody, or by a name that ends in the kind's own word. What a name only
+ * hints at decides nothing.
+ *
+ * @example kindOf({ name: "drive belt" }) // "belt"
+ * @example kindOf({ name: "gear head" }) // undefined
+ */
+export const kindOf = (part: Pick<Part, "name" | "kind">): string | undefined =>
+  part.kind ?? (part.name ? saidKind(part.name) : undefined);

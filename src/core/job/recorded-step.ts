@@ -2,7 +2,7 @@ import { z } from "zod";
 import { Fault } from "../fault";
 import type { Frozen } from "../frozen";
 import { placeFault } from "../hardware/look-alikes";
-import { partKindFrom } from "../hardware/part-kind";
+import { saidKind } from "../hardware/part-kind";
 import { type HardwareFacts, PIECE_STATES, pieceFacts } from "../hardware/piece";
 import { LONGEST_MM, MOST_PIECES } from "../hardware/quick-line";
 import { type Part, partSchema } from "./part";
@@ -54,7 +54,9 @@ export type RecordedStep = Frozen<z.infer<typeof recordedStep>>;
 export interface NewStep extends StepFacts {
   readonly action: Action;
   readonly title?: string;
-  readonly parts: readonly (Pick<Part, "kind" | "material" | "state"> & { readonly name: string })[];
+  readonly parts: readonly (Pick<Part, "kind" | "kindSaid" | "material" | "state"> & {
+    readonly name: string;
+  })[];
   readonly hardware: readonly HardwareFacts[];
   /** what it needs; left out: the step that lies last */
   readonly needs?: readonly string[];
@@ -96,6 +98,10 @@ export const factsWith = (facts: StepFacts, said: StepFacts): StepFacts =>
 const isSaid = (fact: unknown): boolean =>
   typeof fact === "string" || Array.isArray(fact) ? fact.length > 0 : fact !== undefined && fact !== null;
 
+/** Whether a kind was said by somebody, and not by the name alone. */
+const isConfirmed = (name: string, kind: string | undefined): boolean =>
+  kind !== undefined && kind !== saidKind(name);
+
 /**
  * What is laid down of a recorded step. Empty facts are left out.
  *
@@ -129,7 +135,8 @@ export function newStepFrom({
       ? []
       : names.map((name) => ({
           name,
-          kind: partKindFrom(name),
+          kind: saidKind(name),
+          ...(isConfirmed(name, partFacts?.[name]?.kind) && { kindSaid: true }),
           ...partFacts?.[name],
           state: partStates[name],
         })),

@@ -1,6 +1,6 @@
 import type { HardwareKind } from "../hardware/kinds";
 import type { Hardware } from "../hardware/piece";
-import type { Part } from "../job/part";
+import { kindOf, type Part } from "../job/part";
 import type { StripStep } from "../job/step";
 import { wasDriven } from "./inverse-action";
 
@@ -30,45 +30,34 @@ export interface RebuildCheck {
   readonly applies: (back: GoesBack) => boolean;
 }
 
-/** Kinds that, once somebody said them, settle what a name only hints at. */
+/** What closes something. */
 const COVERS = ["cover", "housing"];
 /** What drives one way only. */
 const ONE_WAY = ["ratchet", "one-way-clutch", "dog-clutch"];
-const STILL = [
-  ...COVERS,
-  "bearing",
-  "bush",
-  "seal",
-  "o-ring",
-  "gasket",
-  "belt",
-  "brush",
-  "motor",
-  "switch",
-  "board",
-  "spring",
+/** What turns with the train once it runs in something. */
+const TURNS = [
+  "gear",
+  "shaft",
+  "pulley",
+  "toothed-pulley",
+  "roller",
+  "brush-roll",
+  "fan",
+  "spline",
+  "ratchet",
 ];
-const turns = /\b(gear|wheel|pinion|shaft|spindle|worm|rotor|armature|roller|auger|crown|crank|eccentric)\b/i;
-/** named after a shaft, but turning with nothing yet */
-const still = /\b(bearing|seal|cover|o-?ring|gasket|circlip|bush)s?\b/i;
-const cover = /\b(cover|lid|case half|housing half|front housing)\b/i;
+const isOf = (kinds: readonly string[], p: Part): boolean => kinds.includes(kindOf(p) ?? "");
 const guards = /\b(guard|interlock|safety switch|shield)s?\b/i;
 /** What wheels run on: until it is in they cannot be turned. */
-const shafts = /\b(shaft|spindle|axle|arbor)\b/i;
-export const isShaft = (p: Part): boolean =>
-  p.kind === "shaft" || (p.kind === undefined && shafts.test(p.name ?? "") && !still.test(p.name ?? ""));
-/** A cover by what it was said to be; by its name where nobody said. */
-const isCover = (p: Part): boolean =>
-  p.kind !== undefined && STILL.includes(p.kind) ? COVERS.includes(p.kind) : cover.test(p.name ?? "");
-export const closes = (parts: readonly Part[]): boolean => parts.some(isCover);
-export const isTurning = (p: Part): boolean =>
-  !(p.kind !== undefined && STILL.includes(p.kind)) && turns.test(p.name ?? "") && !still.test(p.name ?? "");
+export const isShaft = (p: Part): boolean => isOf(["shaft"], p);
+export const closes = (parts: readonly Part[]): boolean => parts.some((p) => isOf(COVERS, p));
+export const isTurning = (p: Part): boolean => isOf(TURNS, p);
 const has = (hardware: readonly Hardware[], ...kinds: HardwareKind[]): boolean =>
   hardware.some((h) => kinds.includes(h.kind));
 /** One nut alone holds something along a shaft; several hold a flange. */
 export const isOneNut = (hardware: readonly Hardware[]): boolean =>
   hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;
-const isA = (parts: readonly Part[], kind: string): boolean => parts.some((p) => p.kind === kind);
+const isA = (parts: readonly Part[], kind: string): boolean => parts.some((p) => isOf([kind], p));
 const moves = (s: StripStep): boolean => s.action !== "note" && s.action !== "block" && s.action !== "loosen";
 
 /** The checks of the trade, in the order in which they are asked where several come together. */

@@ -36,8 +36,8 @@ const gearCase = (more: Partial<Strip> = {}): Strip =>
     ],
     {
       parts: [
-        { id: "p1", name: "gear case cover" },
-        { id: "p2", name: "wheel", renew: true },
+        { id: "p1", name: "gear case cover", kind: "cover" },
+        { id: "p2", name: "wheel", kind: "gear", renew: true },
       ],
       ...more,
     },
@@ -202,7 +202,7 @@ describe("the rebuild plan", () => {
 
   it("feels what turns after its washers and nut, once for several, and not only before the lid: a joint in between is no reason to wait", () => {
     const nut = { id: "h1", kind: "nut" as const, qty: 1 };
-    const parts = ["wheel", "spindle", "lid"].map((name) => ({ id: name, name }));
+    const parts = ["gear wheel", "spindle", "lid"].map((name) => ({ id: name, name }));
     const asked = (steps: StripStep[]) =>
       rebuildPlan(strip(steps, { parts })).steps.map((l) =>
         l.kind === "check" ? `${l.check}@${l.after}` : lineKey(l),
@@ -210,14 +210,14 @@ describe("the rebuild plan", () => {
     expect(
       asked([
         { id: "s1", action: "unscrew", needs: [], hardware: [nut] },
-        { id: "s2", action: "pull", parts: ["wheel"] },
+        { id: "s2", action: "pull", parts: ["gear wheel"] },
         { id: "s3", action: "pull", parts: ["spindle"] },
       ]),
     ).toEqual(["undo:s3", "undo:s2", "undo:s1", "end-play@s1", "turns-freely@s2"]);
     expect(
       asked([
         { id: "s1", action: "unscrew", needs: [], hardware: [nut] },
-        { id: "s2", action: "pull", needs: [], parts: ["wheel"] },
+        { id: "s2", action: "pull", needs: [], parts: ["gear wheel"] },
       ]),
     ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1", "end-play@s1"]);
   });

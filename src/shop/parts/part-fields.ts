@@ -1,8 +1,8 @@
-import { PART_KINDS, type PartKind, SPEC_FIELDS, type SpecField } from "@/core/match/catalogue/part-spec";
+import { SOLD_KINDS, type SoldKind, SPEC_FIELDS, type SpecField } from "@/core/match/catalogue/part-spec";
 import { type Cells, heading } from "@/core/table/cells";
 import type { FieldOfForm } from "../forms/form-field";
 
-const isKind = (kind: string | undefined): kind is PartKind => PART_KINDS.some((k) => k === kind);
+const isKind = (kind: string | undefined): kind is SoldKind => SOLD_KINDS.some((k) => k === kind);
 const isFigure = (f: SpecField): boolean =>
   f.unit !== undefined || f.tolerance !== undefined || f.key === "profileShift" || f.key === "amount";
 
@@ -16,7 +16,7 @@ export const partFields =
   (cells: Cells): readonly FieldOfForm[] => [
     ...(isNew ? [{ column: "number", label: "Number" }] : []),
     { column: "name", label: "Name" },
-    { column: "kind", label: "Kind", options: PART_KINDS.map((k) => [k, k] as const) },
+    { column: "kind", label: "Kind", options: SOLD_KINDS.map((k) => [k, k] as const) },
     ...(isKind(cells.kind)
       ? SPEC_FIELDS[cells.kind].map((f) => ({
           column: heading(f.key),

@@ -1,4 +1,5 @@
 import { type LaidHardware, lookAlikes } from "@/core/hardware/look-alikes";
+import { partKindFrom } from "@/core/hardware/part-kind";
 import { partLook } from "@/core/hardware/part-look";
 import { type Hardware, hardwareInWords } from "@/core/hardware/piece";
 import type { Job } from "@/core/job/job";
@@ -29,7 +30,9 @@ export const laidHardware = onceFor((job: Pick<Job, "steps">): readonly LaidHard
   });
 });
 
-const lookOf = (part: Part | undefined): string | undefined => part && partLook(partName(part), part.kind);
+/** For the eye alone: a name that only hints draws an outline, and decides nothing. */
+const lookOf = (part: Part | undefined): string | undefined =>
+  part && partLook(partName(part), part.kind ?? partKindFrom(partName(part)));
 
 /** The job's steps as pockets on the Mat. */
 export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {

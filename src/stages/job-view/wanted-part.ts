@@ -7,7 +7,7 @@ import type { WantedRing } from "@/core/match/candidates/ring-verdict";
 import { isMeasured, type WantedSizes } from "@/core/match/candidates/sizes-verdict";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
 import type { UnitName } from "@/core/match/catalogue/catalogue-part";
-import { PART_KINDS, SPEC_FIELDS } from "@/core/match/catalogue/part-spec";
+import { SOLD_KINDS, SPEC_FIELDS } from "@/core/match/catalogue/part-spec";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";
@@ -71,7 +71,7 @@ export function wantedFor(
   }
   const sizes = wantedSizes(job, part);
   if (sizes?.ring) return { ...common, kind: sizes.ring.kind, ring: sizes.ring };
-  const kind = PART_KINDS.find((k) => k === part.kind);
+  const kind = SOLD_KINDS.find((k) => k === part.kind);
   return {
     ...common,
     ...(kind ? { kind } : {}),

@@ -90,7 +90,7 @@ const NOUNS =
 const OFF = String.raw`(?:out|off|up|back|apart|away|loose|free|down|through|open|over|sideways|straight|easily|by hand|
   forwards?|upwards?|clear|askew)`;
 const WAY = all(
-  `${START}(?:(?:then|it|they|just|was|were|is|are|has to be|had to be|be|must be|to be|all)\\s+)*(${COMES}|${DONE})${END}((?:\\s+${OFF}${END})*)`,
+  `${START}(?:(?:then|it|they|just|was|were|is|are|has to be|had to be|be|must be|to be|all)\\s+){0,4}(${COMES}|${DONE})${END}((?:\\s+${OFF}${END})*)`,
 );
 const TURN_AND_OFF = of(
   String.raw`^\s*(?:an?\s+)?(?:quarter|half|eighth|1\/4|1\/2|1\/8)[- ]turn${END}(?!\s*(?:past|more|further|after|behind)).*
@@ -129,7 +129,7 @@ const DOES_UP = String.raw`(?:tightens?|tightened|does up|do up|done up|(?:screw
 const CLOCKWISE = String.raw`(?:(?<!anti)(?<!anti-)(?<!counter)(?<!counter-)(?<!anti )(?<!counter )clockwise|to the right|rightwards?)`;
 const ANTI = String.raw`(?:(?:anti|counter)[- ]?clockwise|anticlock|to the left|leftwards?)`;
 const OTHER_WAY = String.raw`(?:in\s+|round\s+|it\s+)?(?:the\s+)?(?:other|wrong|opposite|reverse|unusual)\s+(?:way|direction)(?:\s+(?:round|around|about))?`;
-const IT = String.raw`(?:(?:with|an?|its|the|it|them|that|which|turn|turns|turned|you)\s+)*`;
+const IT = String.raw`(?:(?:with|an?|its|the|it|them|that|which|turn|turns|turned|you)\s+){0,5}`;
 const LEFT = of(
   String.raw`${START}${IT}(?:(?:is\s+|has\s+)?(?:an?\s+|its\s+)?left[- ]?hand(?:ed)?(?:[- ]thread(?:ed)?)?${END}|${UNDOES}\s+${CLOCKWISE}|${DOES_UP}\s+${ANTI}|
   ${CLOCKWISE}\s+(?:is\s+)?(?:to\s+)?(?:undo|loosen|open|unscrew|remove|release|off|loose)${END}|${ANTI}\s+(?:is\s+)?(?:to\s+)?(?:tighten|tight|do up|close)${END}|
@@ -149,7 +149,7 @@ const UNSURE_HAND = of(
 /** What a thing does in its place: what is named behind it is a part of the machine, and not on the bench. */
 const SEATED = String.raw`(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hung|pivots?|spins?|rotates?|bears?|
   butts?|locates?|located|engages?|engaged|meshes|mesh|mates?|lines?|aligns?|fits?|goes|go|drops?|slots?|slides?|
-  passes|pass|reaches|touches|rubs?|clears?|catches|grips?|lies|lie|leads?|keys?|is keyed|is located|is guided|guided|
+  passes|pass|reaches|touches|rubs?|clears?|catches|grips?|lies|lie|leads?|is keyed|is located|is guided|guided|
   nests?|stops?|follows?|drives|seals?|registers?|centres|centers|overlaps?|abuts?)`;
 const PREPOSITION = String.raw`(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|around|round|
   with|up with|up to|across|along|to|at|beside|next to|from|by|above|below|off)`;

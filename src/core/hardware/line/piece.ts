@@ -472,11 +472,15 @@ class Reader {
     if (isCondition) this.say.toNote(token);
     else {
       const isOdd = isPart || (this.say.facts.kind !== undefined && !HARMLESS.test(token.text));
-      const isSide = /^(?:side|end)$/i.test(this.next(this.tokens.indexOf(token))?.text ?? "");
-      if (isOdd && this.say.isNamed && !this.afterFreed && !isSide)
+      if (isOdd && this.say.isNamed && !this.afterFreed && !this.isSide(token))
         this.say.doubts.push(`“${token.text}” is counted nowhere`);
       this.toPlace(token);
     }
+  }
+
+  /** "Motor side" is a place. */
+  private isSide(token: Token): boolean {
+    return /^(?:side|end)$/i.test(this.next(this.tokens.indexOf(token))?.text ?? "");
   }
 
   /** A screw is meant where only a thread, a drive or its head is named, a nut where its shape says so. */

@@ -38,9 +38,11 @@ function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]
   const token = tokens[i] as Token;
   const [before, behind] = [part.at(-1), tokens[i + 1]];
   if (!COUNTS.includes(token.t) || !before || !behind) return false;
+  const isWith = behind.t === "joint" && behind.how === "with";
+  if (!ENDS_NAME.includes(before.t) || (!isWith && !BEGINS.includes(behind.t))) return false;
   const wasCounted = part.some((t) => COUNTS.includes(t.t));
   const isNamed = part.some((t) => NAMES.includes(t.t) || t.t === "look" || t.t === "direction");
-  if (!wasCounted || !isNamed || !ENDS_NAME.includes(before.t)) return false;
+  if (!wasCounted || !isNamed) return false;
   if (token.t === "countWord" && /^an?$/i.test(token.text)) return false;
   // "a thick one above" is one
   const isArticle = part[0]?.t === "countWord" && /^an?$/i.test(part[0].text);

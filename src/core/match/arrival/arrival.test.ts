@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { cataloguePart } from "../catalogue/catalogue-part";
-import { PART_KINDS, type PartSpec } from "../catalogue/part-spec";
+import { type PartSpec, SOLD_KINDS } from "../catalogue/part-spec";
 import { arrivalVerdict, type Compared, whatToCompare } from "./arrival";
 
 const spec = (s: object): PartSpec => cataloguePart.parse({ number: "N", name: "n", spec: s }).spec;
@@ -132,7 +132,7 @@ describe("a part that has come", () => {
       hardware: { size: "M4" },
       other: { size: "x" },
     };
-    for (const kind of PART_KINDS)
+    for (const kind of SOLD_KINDS)
       expect(whatToCompare(spec({ kind, ...min[kind] })).length, kind).toBeGreaterThan(0);
   });
   it("as a law: within every tolerance it is accepted; one figure off by more is never", () => {

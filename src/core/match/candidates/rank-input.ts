@@ -4,7 +4,7 @@ import { BEVEL_TEETH, GEAR_KINDS } from "../../gear/gear-kind";
 import { measuredInput } from "../../quantity/measured";
 import { renamed } from "../../renamed";
 import { cataloguePart } from "../catalogue/catalogue-part";
-import { PART_KINDS } from "../catalogue/part-spec";
+import { SOLD_KINDS } from "../catalogue/part-spec";
 import { rankCandidates } from "./rank";
 import { type PartVerdict, VERDICT_SAYS } from "./verdict";
 
@@ -18,7 +18,7 @@ const input = z.strictObject({
       unit: z
         .strictObject({ maker: text, model: text, variant: text.optional(), serial: text.optional() })
         .optional(),
-      kind: z.enum(PART_KINDS).optional(),
+      kind: z.enum(SOLD_KINDS).optional(),
       name: text.optional(),
       gear: z
         .strictObject({
@@ -62,7 +62,7 @@ const input = z.strictObject({
         .optional(),
       sizes: z
         .strictObject({
-          kind: z.enum(PART_KINDS),
+          kind: z.enum(SOLD_KINDS),
           sizes: z.record(z.string().max(40), measuredInput),
           seen: z.record(z.string().max(40), text).default({}),
         })

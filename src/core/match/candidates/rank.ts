@@ -1,6 +1,6 @@
 import { bearingNamed } from "../../hardware/bench/bearings";
 import { measured } from "../../quantity/measured";
-import type { CataloguePart, GearSpec, PartKind, UnitName } from "../catalogue/catalogue-part";
+import type { CataloguePart, GearSpec, SoldKind, UnitName } from "../catalogue/catalogue-part";
 import { numberMatch, type Successor, successorsOf } from "../catalogue/part-number";
 import { gearForm } from "../catalogue/part-spec";
 import { fitCriterion } from "./fits-unit";
@@ -19,7 +19,7 @@ export interface Wanted {
   /** as it stands on the part, in an old list, or as somebody said it */
   readonly number?: string;
   readonly unit?: UnitName;
-  readonly kind?: PartKind;
+  readonly kind?: SoldKind;
   readonly gear?: WantedGear;
   readonly ring?: WantedRing;
   /** of any other kind: what was measured and seen on it */

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type CataloguePart, type CataloguePartInput, cataloguePart } from "../catalogue/catalogue-part";
 import { partsTable } from "../catalogue/catalogue-row";
-import { type PartKind, SPEC_FIELDS, specValue } from "../catalogue/part-spec";
+import { type SoldKind, SPEC_FIELDS, specValue } from "../catalogue/part-spec";
 import { rankCandidates } from "./rank";
 import { isNearInSize, sizesVerdict, type WantedSizes } from "./sizes-verdict";
 import { wholeVerdict } from "./verdict";
@@ -99,7 +99,7 @@ describe("a part that is sold by its sizes", () => {
     }
   });
 
-  const KINDS: readonly PartKind[] = [
+  const KINDS: readonly SoldKind[] = [
     "spline",
     "ratchet",
     "dog-clutch",

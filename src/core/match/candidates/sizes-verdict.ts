@@ -1,12 +1,12 @@
 import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
-import { type PartKind, type PartSpec, SPEC_FIELDS, type SpecField, specValue } from "../catalogue/part-spec";
+import { type PartSpec, type SoldKind, SPEC_FIELDS, type SpecField, specValue } from "../catalogue/part-spec";
 import { compared, materialCriterion } from "./compared";
 import { type Criterion, criterion } from "./verdict";
 
 /** A part that is looked for by what was measured and seen on it: a belt, a spline, a ratchet, an O-ring. */
 export interface WantedSizes {
-  readonly kind: PartKind;
+  readonly kind: SoldKind;
   /** by the keys of its specification: lengths in mm, counts */
   readonly sizes: Readonly<Record<string, MeasuredInput>>;
   /** what it was seen to be, by the same keys */

@@ -92,4 +92,4 @@ export interface UnitName {
   readonly serial?: string;
 }
 
-export type { GearSpec, PartKind, PartSpec } from "./part-spec";
+export type { GearSpec, PartSpec, SoldKind } from "./part-spec";

@@ -18,9 +18,9 @@ import {
   supplier,
   supplierOffer,
 } from "./catalogue-part";
-import { PART_KINDS, type PartKind, SPEC_FIELDS, specValue } from "./part-spec";
+import { SOLD_KINDS, type SoldKind, SPEC_FIELDS, specValue } from "./part-spec";
 
-const SPEC_KEYS = [...new Set(PART_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
+const SPEC_KEYS = [...new Set(SOLD_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
 const OWN = [
   "number",
   "name",
@@ -139,7 +139,7 @@ function fitText(f: PartFit): string {
     .join(" / ");
 }
 
-function specFrom(cells: Cells, kind: PartKind): Record<string, unknown> {
+function specFrom(cells: Cells, kind: SoldKind): Record<string, unknown> {
   const spec: Record<string, unknown> = { kind };
   for (const f of SPEC_FIELDS[kind]) {
     const column = heading(f.key);
@@ -160,8 +160,8 @@ export const partsTable: Table<CataloguePart> = {
   keyOf: (p) => p.number,
   keyIn: (cells) => cells.number ?? "",
   read(cells) {
-    const kind = PART_KINDS.find((k) => k === (cells.kind ?? "").toLowerCase());
-    if (!kind) throw new Fault("kind", `"${cells.kind ?? ""}" is no kind of part: ${PART_KINDS.join(", ")}`);
+    const kind = SOLD_KINDS.find((k) => k === (cells.kind ?? "").toLowerCase());
+    if (!kind) throw new Fault("kind", `"${cells.kind ?? ""}" is no kind of part: ${SOLD_KINDS.join(", ")}`);
     const spec = specFrom(cells, kind);
     const raw = {
       number: cells.number ?? "",

@@ -159,7 +159,7 @@ export const partSpec = z.discriminatedUnion("kind", [
   loose("other"),
 ]);
 export type PartSpec = Frozen<z.infer<typeof partSpec>>;
-export type PartKind = PartSpec["kind"];
+export type SoldKind = PartSpec["kind"];
 export type RingSpec = Extract<PartSpec, { kind: "bearing" | "bush" | "seal" }>;
 
 /**
@@ -198,7 +198,7 @@ const RING = [
  * sold by this figure: a bore is felt at three hundredths, a pressed part's outside at five, a face's width
  * hardly matters.
  */
-export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
+export const SPEC_FIELDS: Readonly<Record<SoldKind, readonly SpecField[]>> = {
   gear: [
     { key: "form", label: "form" },
     { key: "teeth", label: "teeth", tolerance: 0 },
@@ -289,7 +289,7 @@ export const SPEC_FIELDS: Readonly<Record<PartKind, readonly SpecField[]>> = {
   other: [SIZE, MATERIAL],
 };
 
-export const PART_KINDS = Object.keys(SPEC_FIELDS) as PartKind[];
+export const SOLD_KINDS = Object.keys(SPEC_FIELDS) as SoldKind[];
 
 /** What a specification says of one field; undefined where it says nothing. */
 export const specValue = (spec: PartSpec, key: string): string | number | undefined =>
