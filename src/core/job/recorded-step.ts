@@ -118,7 +118,7 @@ export function newStepFrom({
 }: RecordedStep): NewStep {
   const names = namesIn(what);
   const said = factsWith(facts, {});
-  if (!names.length && !step.hardware.length && !said.note && !said.wires)
+  if (!names.length && !step.hardware.length && !said.note && !said.wires && !said.said)
     throw new Fault("what", "say what came off: a part, some hardware, or a note");
   const none = stack.findIndex(
     (s) => Number(s.slice(1)) >= (s.startsWith("h") ? step.hardware : names).length,

@@ -16,6 +16,8 @@ export const action = z.enum(ACTIONS, { error: `is none of: ${ACTIONS.join(", ")
 /** How a step's thing got free, and with what; `standIn` where the right tool was not at hand. */
 export const freedSchema = z.strictObject({
   how: z.enum(FREEINGS),
+  /** word for word, where it was said in words */
+  says: text.optional(),
   tool: text.optional(),
   standIn: z.boolean().optional(),
   x: later,
@@ -40,6 +42,15 @@ export const goesBackWith = z.strictObject({
   x: later,
 });
 export type GoesBackWith = Frozen<z.infer<typeof goesBackWith>>;
+/** What something that was said beside the pieces is about. */
+export const REMARKS = ["way", "seat", "variant", "meanwhile", "return", "share"] as const;
+export type RemarkAbout = (typeof REMARKS)[number];
+/**
+ * Something said beside what came off, word for word: how it came off, what it sits on or what stays, how other
+ * units are made, what was put on for a while, a condition of its return, what some of the pieces are like.
+ */
+export const remarkSchema = z.strictObject({ about: z.enum(REMARKS), says: text, x: later });
+export type Remark = Frozen<z.infer<typeof remarkSchema>>;
 /**
  * Where the screws of a step sit, as they were pointed at in its picture: shares of its width, and of its
  * width again downwards, so that both are one measure.
@@ -84,6 +95,12 @@ export const stepFacts = z.strictObject({
   /** what must happen around its return */
   back: z.array(goesBackWith).max(20, "are more than 20").optional(),
   tray: text.optional(),
+  /** what it is screwed on with has a left-hand thread, where that is no piece of hardware: a hub, a head */
+  leftHand: z.boolean().optional(),
+  /** what was said beside the pieces */
+  remarks: z.array(remarkSchema).max(60, "are more than 60").optional(),
+  /** the line as it was typed, letter by letter */
+  said: text.optional(),
   tools: z.array(text).max(40, "are more than 40").optional(),
   minutes: z.number().min(0, "must not be negative").max(10_000, "are more than a week").optional(),
   note: text.optional(),

@@ -18,19 +18,30 @@ const all = stepFacts.required().parse({
   tools: ["TX15"],
   minutes: 3,
   note: "mind the rag",
+  leftHand: true,
+  remarks: [
+    { about: "seat", says: "rests on 2 dowels" },
+    { about: "way", says: "tilts off" },
+    { about: "return", says: "finger tight first" },
+  ],
+  said: "2 dowels, tilts off",
 });
 
 describe("the facts of a step in words", () => {
   it("say every fact that there is", () => {
     const said = new Set(factChips(all).map((c) => c.fact));
-    expect([...said].sort()).toEqual(stepFacts.keyof().options.toSorted());
-    expect(factChips(all).filter((c) => c.danger).map((c) => c.says)).toEqual(["⚠ Hot"]); // biome-ignore format: one line
+    // the line as it was typed stands over the chips
+    expect([...said, "said"].sort()).toEqual(stepFacts.keyof().options.toSorted());
+    expect(factChips(all).filter((c) => c.danger).map((c) => c.says)).toEqual(["LEFT-HAND thread", "⚠ Hot"]); // biome-ignore format: one line
     expect(factChips({})).toEqual([]);
   });
   it("bring back at the rebuild how it stood", () => {
     expect(mindAtRebuild(all)).toEqual([
       "◷ Timing: a gap at the pin; 1.5 turns to dead centre",
       "⟂ Set it back to where it stood: 2½ turns in",
+      "Left-hand thread: it tightens anticlockwise",
+      // how it came off is no instruction
+      "How it sits: rests on 2 dowels; For its return: finger tight first",
     ]);
     expect(mindAtRebuild({ note: "x" })).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import { FREEING_WORDS } from "../hardware/freed";
-import type { BackMoment, StepFacts } from "../job/step";
+import type { BackMoment, Remark, RemarkAbout, StepFacts } from "../job/step";
 import { NAMED_HAZARDS } from "../safety/cautions";
 
 /**
@@ -21,6 +21,20 @@ export const BACK_SAYS: Readonly<Record<BackMoment, string>> = {
   calibrate: "set and measured last",
 };
 
+/** How a remark is introduced on a chip; at the rebuild, where it is of use there. */
+const REMARK_SAYS: Readonly<Record<RemarkAbout, { readonly chip: string; readonly back?: string }>> = {
+  way: { chip: "came off" },
+  seat: { chip: "in place", back: "How it sits" },
+  variant: { chip: "other units" },
+  meanwhile: { chip: "for a while", back: "Was put on for a while" },
+  return: { chip: "↩", back: "For its return" },
+  share: { chip: "some of them", back: "Of these" },
+};
+const remarkBack = (all: readonly Remark[]): string | undefined =>
+  all
+    .flatMap(({ about, says }) => (REMARK_SAYS[about].back ? [`${REMARK_SAYS[about].back}: ${says}`] : []))
+    .join("; ") || undefined;
+
 type FactMap = { readonly [K in keyof StepFacts]-?: NonNullable<StepFacts[K]> };
 
 const timing = (t: NonNullable<StepFacts["timing"]>): string =>
@@ -33,7 +47,9 @@ const timing = (t: NonNullable<StepFacts["timing"]>): string =>
  * asked for here by the types.
  */
 const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } = {
-  freed: (f) => ({ chips: [`${FREEING_WORDS[f.how].says}${f.standIn ? ", with a stand-in" : ""}`] }),
+  freed: (f) => ({
+    chips: f.says ? [] : [`${FREEING_WORDS[f.how].says}${f.standIn ? ", with a stand-in" : ""}`],
+  }),
   held: (held) => ({ chips: [`held by ${held.join(", ")}`] }),
   facing: (f) => ({ chips: [`▼ ${f}`] }),
   marks: (marks) => ({ chips: marks.map((m) => `✎ ${m}`) }),
@@ -46,6 +62,17 @@ const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } 
   back: (all) => ({ chips: all.map((b) => `↩ ${BACK_SAYS[b.when]}: ${b.says}`) }),
   doNotUndo: (what) => ({ chips: [`⊘ do not undo: ${what}`] }),
   tools: (tools) => ({ chips: [`with ${tools.join(", ")}`] }),
+  leftHand: () => ({
+    chips: ["LEFT-HAND thread"],
+    back: "Left-hand thread: it tightens anticlockwise",
+    danger: true,
+  }),
+  remarks: (all) => {
+    const back = remarkBack(all);
+    return { chips: all.map((r) => `${REMARK_SAYS[r.about].chip}: ${r.says}`), ...(back && { back }) };
+  },
+  // it stands over its chips, as it was typed
+  said: () => ({ chips: [] }),
   tray: (place) => ({ chips: [`▦ ${place}`] }),
   note: (n) => ({ chips: [n] }),
   cautions: (all) => ({
@@ -68,19 +95,21 @@ export interface FactChip {
   readonly fact: keyof StepFacts;
   readonly says: string;
   readonly danger: boolean;
+  /** which of several sayings of the fact it is */
+  readonly at: number;
 }
 
 /**
  * Everything a step says of itself, as short words.
  *
- * @example factChips({ tray: "B4" }) // [{ fact: "tray", says: "▦ B4", danger: false }]
+ * @example factChips({ tray: "B4" }) // [{ fact: "tray", says: "▦ B4", danger: false, at: 0 }]
  */
 export const factChips = (facts: StepFacts): FactChip[] =>
   FACTS.flatMap((fact) => {
     const words = wordsOf(facts, fact);
-    return (words?.chips ?? [])
-      .filter(Boolean)
-      .map((says) => ({ fact, says, danger: words?.danger ?? false }));
+    return (words?.chips ?? []).flatMap((says, at) =>
+      says ? [{ fact, says, danger: words?.danger ?? false, at }] : [],
+    );
   });
 
 /** What must be minded when the step is undone. */

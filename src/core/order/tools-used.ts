@@ -13,6 +13,13 @@ export function punchFor(pinMm: number): string {
   return first ? `${first.says} punch${other && other !== first ? ` (${other.says})` : ""}` : "pin punch";
 }
 
+/** The spanner or key of a drive, as it is asked for. @example toolOfDrive("AF10") // "10 mm spanner" */
+export const toolOfDrive = (drive: string): string => {
+  const [, across] = /^AF\s?([\d.]+)$/.exec(drive) ?? [];
+  const [, key] = /^hex\s?([\d.]+)$/.exec(drive) ?? [];
+  return across ? `${across} mm spanner` : key ? `${key} mm hex key` : drive;
+};
+
 /**
  * The tools that a step's own facts call for: drivers for its screws, a punch for its pins, pliers for its
  * clips, and what freed it.
@@ -20,7 +27,9 @@ export function punchFor(pinMm: number): string {
 export function toolsOf(step: Pick<StripStep, "hardware" | "freed" | "tools">): string[] {
   const out = new Set<string>(step.tools ?? []);
   for (const h of step.hardware ?? []) {
-    if (h.drive) out.add(h.drive);
+    if (h.drive) out.add(toolOfDrive(h.drive));
+    // a nut that is told by a width alone is turned by that
+    else if (h.kind === "nut" && !h.thread && (h.lengthMm ?? 0) >= 5) out.add(`${h.lengthMm} mm spanner`);
     if (h.kind === "pin" && Number(h.thread) > 0.5 && step.freed?.how !== "pull")
       out.add(punchFor(Number(h.thread)));
     if (h.kind === "circlip") out.add("circlip pliers");
@@ -28,12 +37,10 @@ export function toolsOf(step: Pick<StripStep, "hardware" | "freed" | "tools">): 
     if (h.kind === "split-pin") out.add("pliers");
     if (h.kind === "rivet") out.add("drill");
   }
-  if (step.freed) {
-    const { tool, standIn } = FREEING_WORDS[step.freed.how];
-    const said = step.freed.tool ?? (step.freed.standIn && standIn ? standIn.tool : tool);
-    if (said !== "hand" && !(step.freed.how === "drive" && [...out].some((t) => t.includes("punch"))))
-      out.add(said);
-  }
+  // because it was said, never because of the verb
+  const { how, tool, standIn } = step.freed ?? {};
+  const said = tool ?? (how && standIn ? FREEING_WORDS[how].standIn?.tool : undefined);
+  if (said && said !== "hand") out.add(said);
   return [...out];
 }
 

@@ -1,5 +1,5 @@
 import { lockerCure } from "../hardware/bench/locker";
-import { FREEING_WORDS } from "../hardware/freed";
+import { FREEING_WORDS, type Freeing } from "../hardware/freed";
 import { isPlastic } from "../hardware/material";
 import { wasLocked } from "../hardware/piece";
 import type { StripStep } from "../job/step";
@@ -85,7 +85,7 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "left-hand",
     when: "both",
     says: "Left-hand thread: it loosens to the right and tightens to the left. Do not force it the other way.",
-    applies: (s) => (s.hardware ?? []).some((h) => h.leftHand === true),
+    applies: (s) => s.leftHand === true || (s.hardware ?? []).some((h) => h.leftHand === true),
   },
   {
     hazard: "locker",
@@ -191,6 +191,9 @@ export const NAMED_HAZARDS: readonly {
   },
 ];
 
+/** Ways of freeing that can hurt with whatever tool. */
+const HURTS_ALWAYS: readonly Freeing[] = ["heat", "cut", "jack"];
+
 /**
  * The cautions for a step when it comes off, or when it goes back, as sentences: those named at it, those its
  * hardware and words call for, that of how it was freed.
@@ -207,7 +210,10 @@ export function cautionsFor(
   const called = CAUTIONS.filter(
     (c) => (c.when === direction || c.when === "both") && c.applies(step, words),
   ).map((c) => c.says);
-  const freed = step.freed && direction === "off" ? [FREEING_WORDS[step.freed.how].caution] : [];
+  // a verb alone names no danger: what was pulled by hand needs no word about pullers
+  const { how, tool, standIn } = step.freed ?? {};
+  const isGrave = how !== undefined && (tool || standIn || HURTS_ALWAYS.includes(how));
+  const freed = isGrave && direction === "off" ? [FREEING_WORDS[how].caution] : [];
   const kept = step.doNotUndo ? [`Do not undo: ${step.doNotUndo}.`] : [];
   return [...new Set([...named, ...kept, ...called, ...freed])];
 }

@@ -3,7 +3,7 @@ import type { StepFacts, StripStep } from "@/core/job/step";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import type { Pocket } from "@/ui/pocket";
 
-type Titled = Pick<StripStep, "action" | "title" | "note" | "parts"> & {
+type Titled = Pick<StripStep, "action" | "title" | "note" | "said" | "parts"> & {
   readonly hardware?: readonly HardwareFacts[] | undefined;
 };
 
@@ -11,9 +11,8 @@ type Titled = Pick<StripStep, "action" | "title" | "note" | "parts"> & {
 export function titleOf(s: Titled, named: (id: string) => string): string {
   if (s.title) return s.title;
   const parts = (s.parts ?? []).map(named);
-  return (
-    parts.join(", ") || (s.hardware ?? []).map(hardwareInWords).join("; ") || s.note || ACTION_SAYS[s.action]
-  );
+  const pieces = (s.hardware ?? []).map(hardwareInWords).join("; ");
+  return parts.join(", ") || pieces || s.note || s.said || ACTION_SAYS[s.action];
 }
 
 /**

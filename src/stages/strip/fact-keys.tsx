@@ -5,6 +5,7 @@ import type { StepFacts } from "@/core/job/step";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
+import { sentences } from "./open-step";
 import type { Sheet } from "./step-sheet";
 import type { Recording } from "./use-open-step";
 
@@ -62,6 +63,9 @@ export function FactKeys({
 }) {
   const { say: tell } = useJob();
   const [asking, setAsking] = useState<Asked | null>(null);
+  // what is typed stands beside what is there, and never behind its last letter
+  const [base, setBase] = useState("");
+  const [typed, setTyped] = useState("");
   // what is asked belongs to the step that is open
   const [askedOf, setAskedOf] = useState(open.key);
   if (askedOf !== open.key) {
@@ -87,7 +91,11 @@ export function FactKeys({
     <KeyButton
       keyName={name}
       className="small"
-      onPress={() => setAsking(asking === field ? null : field)}
+      onPress={() => {
+        setBase(ASKS[field].said(facts));
+        setTyped("");
+        setAsking(asking === field ? null : field);
+      }}
       pressed={ASKS[field].said(facts) !== ""}
     >
       {words(says)}
@@ -96,19 +104,30 @@ export function FactKeys({
   return (
     <>
       {asking && (
-        <input
-          className="field"
-          aria-label={ASKS[asking].label}
-          placeholder={ASKS[asking].example}
-          value={ASKS[asking].said(facts)}
-          onChange={(e) => say(ASKS[asking].as(e.target.value))}
-          onKeyDown={(e) => {
-            if (e.key !== "Enter" && e.key !== "Escape") return;
-            e.preventDefault();
-            setAsking(null);
-          }}
-          ref={focusNow}
-        />
+        <label className="flex shrink-0 items-center gap-2">
+          {base && <span className="chip small max-w-[45%] truncate">{base}</span>}
+          <input
+            className="field min-w-0 flex-1"
+            aria-label={ASKS[asking].label}
+            placeholder={ASKS[asking].example}
+            value={typed}
+            onChange={(e) => {
+              const { value } = e.target;
+              setTyped(value);
+              say(
+                ASKS[asking].as(
+                  asking === "note" ? sentences(base, value) : [base, value].filter(Boolean).join("; "),
+                ),
+              );
+            }}
+            onKeyDown={(e) => {
+              if (e.key !== "Enter" && e.key !== "Escape") return;
+              e.preventDefault();
+              setAsking(null);
+            }}
+            ref={focusNow}
+          />
+        </label>
       )}
       <div
         className={

@@ -36,9 +36,12 @@ export function matWith(
   const out = [...pockets];
   for (const step of onTheWay) {
     const { key, asOne, needs } = step.open;
-    const { action, hardware, facts } = recordedOnItsWay(step);
-    const names = namesIn(step.open.what);
-    const title = titleOf({ action, hardware, parts: names, note: facts.note }, (name) => name);
+    const { action, hardware, facts, what } = recordedOnItsWay(step);
+    const names = namesIn(what);
+    const title = titleOf(
+      { action, hardware, parts: names, note: facts.note, said: facts.said },
+      (name) => name,
+    );
     const kind =
       names[0] && action !== "note" && action !== "block"
         ? partLook(names[0], partKindFrom(names[0]))

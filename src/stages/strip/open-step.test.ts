@@ -5,17 +5,16 @@ import type { StepFacts, StripStep } from "@/core/job/step";
 import { TRAY_PLACES } from "@/core/job/tray";
 import { NAMED_HAZARDS } from "@/core/safety/cautions";
 import {
-  actionAfter,
   asRecorded,
   EMPTY,
   isEmpty,
   lineTaken,
   type OpenStep,
-  opened,
   openStep,
   pieceName,
   understood,
 } from "./open-step";
+import { opened } from "./opened-again";
 
 const open = (more: Partial<OpenStep>): OpenStep => ({ ...EMPTY, key: "k", ...more });
 const said = (more: Partial<OpenStep>) => {
@@ -54,12 +53,6 @@ describe("what is understood of an open step", () => {
     });
     const chosen = said({ line: "2 screws M4, 1 screw stays with the cover", action: "loosen" });
     expect(chosen.hardware.map((h) => h.stays)).toEqual(["loosened", "with the cover"]);
-    expect([null, "loosen", "note", "pull"].map((a) => actionAfter(a as OpenStep["action"]))).toEqual([
-      "loosen",
-      "note",
-      null,
-      null,
-    ]);
   });
   it("reads a stack from the line, about the part that came off, and asks for one that is not named", () => {
     expect(said({ what: "drive wheel", line: "top: flat + wheel + wavy" }).stack).toEqual(["h0", "p0", "h1"]);
@@ -90,7 +83,7 @@ describe("what is understood of an open step", () => {
     );
     expect([read.facts.freed, read.facts.facing, read.action]).toEqual([
       { how: "press", standIn: true },
-      "down",
+      "down; up",
       "slide",
     ]);
   });
@@ -112,7 +105,7 @@ describe("what is understood of an open step", () => {
 describe("the step as it is laid down", () => {
   it("keeps what could not be read in the note, behind what was noted", () => {
     expect(said({ facts: { note: "mind the rag" }, line: "that funny thing, nut M4" }).facts.note).toBe(
-      "mind the rag; that funny thing",
+      "mind the rag. that funny thing",
     );
   });
   it("takes its minutes by the clock, in tenths, unless they were corrected", () => {

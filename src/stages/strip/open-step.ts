@@ -3,15 +3,8 @@ import type { Frozen } from "@/core/frozen";
 import { FREEING_WORDS } from "@/core/hardware/freed";
 import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "@/core/hardware/piece";
 import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
-import {
-  factsOfStep,
-  factsWith,
-  namesIn,
-  type RecordedStep,
-  recordedStep,
-  stackOfStep,
-} from "@/core/job/recorded-step";
-import { type Action, action, type StepFacts, type StripStep, stepFacts } from "@/core/job/step";
+import { factsWith, namesIn, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
+import { type Action, action, REMARKS, type RemarkAbout, type StepFacts, stepFacts } from "@/core/job/step";
 import { likelyAction } from "@/core/order/likely-action";
 
 const openShape = z.strictObject({
@@ -21,6 +14,8 @@ const openShape = z.strictObject({
   editing: z.string().nullable(),
   what: z.string(),
   line: z.string(),
+  /** lines that were taken already, as they were typed */
+  said: z.string(),
   hardware: z.array(pieceFacts),
   action: action.nullable(),
   asOne: z.boolean(),
@@ -28,9 +23,13 @@ const openShape = z.strictObject({
   needs: z.array(z.string()).nullable(),
   stack: z.array(z.string()),
   partStates: recordedStep.shape.partStates,
+  /** what was typed for the next step while this one was stopped at a doubt */
+  next: z.strictObject({ what: z.string(), line: z.string() }),
   partFacts: recordedStep.shape.partFacts,
   /** what of a line that was taken may have been meant otherwise: said once more before it is laid down */
   looks: z.array(z.string()),
+  /** pieces of `hardware` of which something was taken for granted */
+  inferred: z.array(z.int()),
   /** what was put in by touch */
   facts: stepFacts,
   /** when it was begun, ms */
@@ -41,8 +40,8 @@ const openShape = z.strictObject({
 export type OpenStep = Frozen<z.infer<typeof openShape>>;
 
 export const EMPTY: OpenStep = {
-  key: "", editing: null, what: "", line: "", hardware: [], action: null, asOne: false, needs: null,
-  stack: [], partStates: {}, looks: [], facts: {}, since: null,
+  key: "", editing: null, what: "", line: "", said: "", hardware: [], action: null, asOne: false, needs: null,
+  stack: [], partStates: {}, looks: [], inferred: [], facts: {}, since: null, next: { what: "", line: "" },
 }; // biome-ignore format: every field is empty
 
 /**
@@ -77,11 +76,19 @@ export const marksIn = (typed: string): string[] =>
 /** All that is said of the step so far: what was put in by touch, and what the quick line reads. */
 export interface Understood {
   readonly action: Action;
+  /** nobody said what was done: it is told from what it was */
+  readonly isActionGuessed: boolean;
   readonly names: readonly string[];
+  /** names that stood among the pieces of the line, and not in what came off */
+  readonly namesInLine: readonly string[];
   readonly hardware: readonly HardwareFacts[];
+  /** pieces of which something was not said and is taken for granted: their kind, how many there are */
+  readonly inferred: readonly number[];
   readonly facts: StepFacts;
   /** as they lie on each other, from the top: `h0` a piece, `p0` a part */
   readonly stack: readonly string[];
+  /** that they lie so was told from "above" and "below" */
+  readonly isStackGuessed: boolean;
   readonly unread: QuickLine["unread"];
   readonly doubts: QuickLine["doubts"];
   /** what each stretch of the line was taken for */
@@ -91,45 +98,72 @@ export interface Understood {
 export function understood(open: OpenStep): Understood {
   const read = quickLine(open.line);
   const said = [...open.hardware, ...read.hardware];
+  const before = open.hardware.length;
   // a screw that was only loosened is still in its hole
   const hardware =
     open.action === "loosen"
       ? said.map((h) => (h.stays || !isLoose(h) ? h : { ...h, stays: LOOSENED }))
       : said;
-  const { facts } = open;
-  const wires = [...(facts.wires ?? []), ...read.wires];
-  const [how, ...more] = read.freed;
-  // a step has one way of getting free; what was done besides is said in words
-  const note = joined(facts.note, ...more.map((m) => `also ${FREEING_WORDS[m].says}`));
-  const names = namesIn(open.what);
-  const stack = open.stack.length ? open.stack : stackIn(read, open.hardware.length, names);
-  // what faces where of one piece stays with that piece
-  const facing = read.facing.filter((f) => !read.hardware.some((h) => h.facing === f));
+  const named = namesIn(open.what);
+  const namesInLine = read.parts.filter((p) => !named.some((n) => n.toLowerCase() === p.toLowerCase()));
+  const names = [...named, ...namesInLine];
+  const stack = open.stack.length ? open.stack : stackIn(read, before, names);
+  const facts = factsIn(open.facts, read);
   const notNamed = read.stack.flatMap((s) => ("part" in s && partAt(names, s.part) < 0 ? [s.part] : []));
   return {
     hardware,
+    inferred: [...open.inferred, ...new Set(read.inferred.map((i) => i.piece + before))],
     stack,
+    isStackGuessed: !open.stack.length && !read.stack.length && stack.length > 0,
     spans: read.read,
     unread: [
       ...read.unread,
       ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" })),
     ],
-    doubts: read.doubts.map((d) => ({
-      ...d,
-      piece: d.piece === null ? null : d.piece + open.hardware.length,
-    })),
-    action: open.action ?? likelyAction(open.what, hardware, wires.length > 0),
+    doubts: read.doubts.map((d) => ({ ...d, piece: d.piece === null ? null : d.piece + before })),
+    action: open.action ?? likelyAction(names.join(", "), hardware, facts.wires !== undefined),
+    isActionGuessed: open.action === null,
     names,
-    facts: {
-      ...(how ? { freed: { how } } : {}),
-      ...(facing.length ? { facing: joined(...facing) } : {}),
-      ...(read.marks.length ? { marks: read.marks } : {}),
-      ...facts,
-      ...(note ? { note } : {}),
-      ...(wires.length ? { wires } : {}),
-    },
+    namesInLine,
+    facts,
   };
 }
+
+/** Facts of the step: those that were put in by touch, and behind them what the line says. */
+function factsIn(facts: StepFacts, read: QuickLine): StepFacts {
+  const [how, ...more] = read.freed;
+  const way = read.asides.find((a) => a.about === "way" && a.how === how);
+  const tool = way?.tools?.join(", ");
+  const remarks = read.asides.flatMap(({ about, says }) => (isRemark(about) ? [{ about, says }] : []));
+  const used = [...new Set(read.asides.flatMap((a) => a.tools ?? []))];
+  // a way that was said in words stands there word for word
+  const also = more.filter((m) => !read.asides.some((a) => a.how === m));
+  const note = sentences(facts.note, ...also.map((m) => `also ${FREEING_WORDS[m].says}`));
+  const wires = [...(facts.wires ?? []), ...read.wires];
+  // what faces where of one piece stays with that piece
+  const facing = read.facing.filter((f) => !read.hardware.some((h) => h.facing === f));
+  return {
+    ...(how ? { freed: { how, ...(way && { says: way.says }), ...(tool && { tool }) } } : {}),
+    ...(read.leftHand ? { leftHand: true } : {}),
+    ...facts,
+    ...(facing.length ? { facing: joined(facts.facing, ...facing) } : {}),
+    ...(read.marks.length ? { marks: [...(facts.marks ?? []), ...read.marks] } : {}),
+    ...(note ? { note } : {}),
+    ...(wires.length ? { wires } : {}),
+    ...(used.length ? { tools: [...new Set([...(facts.tools ?? []), ...used])] } : {}),
+    ...(remarks.length ? { remarks: [...(facts.remarks ?? []), ...remarks] } : {}),
+  };
+}
+const isRemark = (about: string): about is RemarkAbout => REMARKS.some((r) => r === about);
+
+/** Sentences one after the other, each word for word; what has no stop at its end gets one before the next begins. */
+export const sentences = (...all: readonly (string | undefined)[]): string =>
+  all
+    .filter((s) => s !== undefined && s.trim() !== "")
+    .reduce<string>(
+      (told, s) => (told ? `${told}${/[.!?…;:]\s*$/.test(told) ? " " : ". "}${s}` : (s ?? "")),
+      "",
+    );
 
 const partAt = (names: readonly string[], part: string): number => {
   const [said, ...all] = [part, ...names].map((n) => n.toLowerCase());
@@ -154,20 +188,16 @@ function stackIn(read: QuickLine, before: number, names: readonly string[]): str
   return above.length && below.length ? [...above, "p0", ...below] : [];
 }
 
-/**
- * What a step may be besides what it most likely is: a thing was only loosened, or only looked at. One press
- * goes on to the next, and back.
- */
-const OTHERWISE: readonly (Action | null)[] = [null, "loosen", "note"];
-export function actionAfter(now: Action | null): Action | null {
-  const at = OTHERWISE.indexOf(now);
-  return at < 0 ? null : (OTHERWISE[(at + 1) % OTHERWISE.length] ?? null);
-}
+/** What can have been done, the likeliest first: each is one press away, and the first is the way back. */
+export const DONE_WITH_IT: readonly Action[] = [
+  "lift-off", "unscrew", "pull", "unclip", "unplug", "slide", "press-out", "drive-out", "loosen", "note",
+]; // biome-ignore format: a short list reads better in rows
 
 /** Sayings one after the other, told apart. */
 const joined = (...sayings: readonly (string | undefined)[]): string => sayings.filter(Boolean).join("; ");
 
 export const isEmpty = (open: OpenStep, read: Understood): boolean =>
+  !read.names.length &&
   !open.what.trim() &&
   !read.hardware.length &&
   !read.unread.length &&
@@ -177,16 +207,15 @@ export const isEmpty = (open: OpenStep, read: Understood): boolean =>
 export const minutesByClock = (open: OpenStep, now: number): number =>
   open.since ? Math.min(60, Math.max(0.1, Math.round((now - open.since) / 6000) / 10)) : 1;
 
-/** The step as it is laid down. What could not be read is kept in the note. */
+/** The step as it is laid down. What could not be read is kept in the note, and the line as it was typed. */
 export function asRecorded(open: OpenStep, read: Understood, now: number): RecordedStep {
-  const note = [read.facts.note, ...read.unread.map((u) => u.text.replace(/[{}]/g, ""))]
-    .filter(Boolean)
-    .join("; ");
+  const note = sentences(read.facts.note, ...read.unread.map((u) => u.text.replace(/[{}]/g, "")));
   const marks = read.facts.marks?.flatMap(marksIn) ?? [];
+  const said = saidIn(open);
   return {
     key: open.key,
     action: read.action,
-    what: open.what,
+    what: read.namesInLine.length ? read.names.join(", ") : open.what,
     hardware: read.hardware,
     needs: open.needs,
     asOne: open.asOne,
@@ -197,47 +226,29 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
       ...read.facts,
       ...(note ? { note } : {}),
       ...(marks.length ? { marks } : {}),
+      ...(said ? { said } : {}),
       minutes: read.facts.minutes ?? minutesByClock(open, now),
     },
   };
 }
 
+/** All that was typed into the line, letter by letter, one line behind the other. */
+const saidIn = (open: OpenStep): string => [open.said, open.line].filter((l) => l.trim()).join("; ");
+
 /** What the line says becomes facts that can be changed by touch. */
 export function lineTaken(open: OpenStep, read: Understood): OpenStep {
-  const { note } = asRecorded(open, read, 0).facts;
+  const { facts, what } = asRecorded(open, read, 0);
+  const { note } = facts;
   return {
     ...open,
+    what,
     line: "",
+    said: saidIn(open),
     hardware: read.hardware,
     stack: read.stack,
     looks: [...open.looks, ...worthALook(read)],
+    inferred: [...read.inferred],
     facts: { ...read.facts, ...(note ? { note } : {}) },
-  };
-}
-
-/** A step that lies on the Mat, opened again. */
-export function opened(
-  step: StripStep,
-  part: (id: string) => { readonly name: string; readonly state?: HardwareFacts["state"] },
-  key: string,
-): OpenStep {
-  const parts = step.parts ?? [];
-  return {
-    ...EMPTY,
-    key,
-    editing: step.id,
-    what: parts.length ? parts.map((p) => part(p).name).join(", ") : (step.title ?? ""),
-    hardware: (step.hardware ?? []).map(({ id: _id, x: _x, ...h }) => h),
-    action: step.action,
-    needs: step.needs ?? null,
-    stack: stackOfStep(step),
-    partStates: Object.fromEntries(
-      parts.flatMap((p) => {
-        const { name, state } = part(p);
-        return state ? [[name, state]] : [];
-      }),
-    ),
-    facts: factsOfStep(step),
   };
 }
 

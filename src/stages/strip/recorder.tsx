@@ -19,10 +19,12 @@ import { newKey } from "../saving/new-key";
 import { cameOutAsOne, layStepDown, setNeeds, slideTo } from "./actions";
 import { LastTime } from "./as-last-time";
 import { FactKeys } from "./fact-keys";
+import { HeldNext } from "./held-next";
 import type { LaidStep } from "./laid-step";
 import { LayKeys } from "./lay-keys";
 import { laidWith, matWith } from "./laying";
-import { asRecorded, EMPTY, type OpenStep, opened, type Understood } from "./open-step";
+import { asRecorded, EMPTY, type OpenStep, type Understood } from "./open-step";
+import { opened } from "./opened-again";
 import { PictureArea, type StepPicture } from "./picture-area";
 import { PocketInHand } from "./pocket-in-hand";
 import { StepFields } from "./step-fields";
@@ -47,6 +49,8 @@ export interface RecorderProps {
   undo: readonly string[];
   tools: readonly string[];
   live: readonly LiveWork[];
+  /** what this shop said parts are, by their names in small letters */
+  known: Readonly<Record<string, string>>;
   /** the job of the last other unit of this model */
   ghostFrom?: string;
 }
@@ -64,6 +68,7 @@ export function Recorder({
   undo,
   tools,
   live,
+  known,
   ghostFrom,
 }: RecorderProps) {
   const { run, say } = useJob();
@@ -119,7 +124,8 @@ export function Recorder({
     setSheet(sheet === next ? null : next);
   };
   const done = (): void => {
-    replace(EMPTY);
+    const { what, line } = open.next;
+    replace(what || line ? { ...EMPTY, key: newKey(), since: Date.now(), what, line } : EMPTY);
     setSheet(null);
     setInHand(null);
     setLooked("");
@@ -254,9 +260,10 @@ export function Recorder({
               }
               onLeave={done}
             >
-              <UnderstoodChips open={open} read={read} alike={alike} set={set} />
+              <UnderstoodChips recording={recording} alike={alike} known={known} />
             </StepSays>
           </div>
+          {lookAgain && <HeldNext n={n} recording={recording} />}
           <FactKeys
             recording={recording}
             first={pockets.length === 0}
@@ -292,7 +299,15 @@ export function Recorder({
 
 /** What may have been meant otherwise, in one saying; empty: nothing. */
 const lookOf = (open: OpenStep, read: Understood): string =>
-  [...open.looks, ...worthALook(read)].map((l) => (/\?$/.test(l) ? l : `${l}.`)).join(" ");
+  [...open.looks, ...worthALook(read), ...whatStays(open, read)]
+    .map((l) => (/\?$/.test(l) ? l : `${l}.`))
+    .join(" ");
+
+/** A step that is only a look lays no part on the bench: what is named there is asked for. */
+const whatStays = (open: OpenStep, read: Understood): string[] =>
+  open.action === "note" && read.names.length
+    ? [`Only a look: does ${read.names.join(", ")} stay in the machine?`]
+    : [];
 
 /** What lies on the Mat before a step, as it is named where something waits for it. */
 const stepsBefore = (pockets: readonly Pocket[], editing: number): StepNamed[] =>

@@ -102,6 +102,11 @@ export function StepSays({
           </button>
         </p>
       )}
+      {open.said && (
+        <p className="hush shrink-0 text-[18px]">
+          As typed: <q className="figure">{open.said}</q>
+        </p>
+      )}
       {noPlace && <p className="says danger">{noPlace}.</p>}
       {cautions.map((c, i) => (
         <p key={i} className="says">

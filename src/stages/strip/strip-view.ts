@@ -6,6 +6,7 @@ import { LIVE, safetyGate } from "@/core/safety/gate";
 import type { SafetyQuestion } from "@/core/safety/question";
 import { loadDrafts } from "@/store/drafts";
 import { keptGuide } from "@/store/guides";
+import { knownKinds } from "@/store/known-kinds";
 import { stripsOfModel } from "@/store/same-model";
 import { undoable } from "@/store/undo";
 import { pack } from "@/ui/packed";
@@ -64,6 +65,7 @@ export async function stripView(number: string): Promise<StripView | null> {
       unit: kind,
       undo: await undoable(job.id),
       tools: toolsUsed(job.steps),
+      known: await knownKinds(),
       ...(ghostFrom === undefined ? {} : { ghostFrom }),
       live: job.answers.flatMap((a) => {
         const gate = safetyOf(a.question);

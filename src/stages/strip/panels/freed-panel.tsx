@@ -34,8 +34,8 @@ export function FreedPanel({
             <button
               type="button"
               className="key-button small"
-              aria-pressed={!freed.standIn}
-              onClick={() => say({ freed: { how: freed.how } })}
+              aria-pressed={freed.tool === words.tool}
+              onClick={() => say({ freed: { how: freed.how, tool: words.tool } })}
             >
               {words.tool}
             </button>
