@@ -175,7 +175,7 @@ test("a sheared pin, got at the counter: from Take in to the return sheet, in a 
   await hand.button(/Add it to the parts/).click();
   const parts = page.getByRole("region", { name: "Parts" });
   await parts.getByRole("button", { name: /^pin/ }).click();
-  await expect(page.getByLabel("What it is").locator("option:checked")).toHaveText("pin, by its name");
+  await expect(page.getByLabel("What it is").locator("option:checked")).toHaveText("pin");
   await hand.button(/sheared off/).click();
   await expect(hand.button(/✓ Goes back new/)).toBeVisible();
   await hand.button(/On to Match/).click();

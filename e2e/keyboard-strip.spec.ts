@@ -28,10 +28,10 @@ test("a strip is recorded by keyboard alone, safety gate and pictures included",
   await keys.press("Enter");
   await keys.press("Space");
   await expect(mat.getByLabel("Step 1: blade cover")).toBeVisible();
-  // two: hardware in shorthand, a word that cannot be read is kept as a note
+  // two: hardware in shorthand; a part that stands among it is one of the step's parts
   await keys.press("q");
   await keys.type("4x TX15 16 ST3.5 corners, odd bracket");
-  await expect(page.getByText("odd bracket")).toBeVisible();
+  await expect(page.getByText("part: odd bracket")).toBeVisible();
   await keys.press("Enter");
   await keys.press("Space");
   await expect(mat.getByLabel("Step 2:")).toBeVisible();

@@ -18,6 +18,8 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
     await page.getByLabel("What came off").fill(what);
     if (line) await page.getByLabel("Hardware, in shorthand").fill(line);
     await page.getByLabel("Hardware, in shorthand").blur();
+    // "wheel" only hints at what it is
+    if (what === "drum wheel") await hand.button("drum wheel is: gear").click();
     if (picture) {
       await page.keyboard.press("p");
       await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();

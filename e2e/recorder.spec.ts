@@ -23,6 +23,7 @@ const pockets = (page: Page): Promise<string[]> =>
 test("every fact of a step is given by touch, and stands at its line of the rebuild", async ({ page }) => {
   const hand = await stripped(page);
   await page.getByLabel("What came off").fill("drive wheel");
+  await hand.button("drive wheel is: gear").click();
   await hand.button(/Pieces$/).click();
   const pieces = page.getByRole("region", { name: "Pieces" });
   await pieces.getByRole("button", { name: "wavy washer" }).click();
@@ -63,6 +64,7 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await expect(
     page.getByRole("region", { name: "How it came off" }).getByText(/Never heat near a battery/),
   ).toBeVisible();
+  await page.getByRole("button", { name: "hot-air gun", exact: true }).click();
   await hand.button(/Caution$/).click();
   await page.getByRole("button", { name: /Sharp keyway/ }).click();
   await hand.button(/Timing$/).click();
@@ -83,6 +85,8 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await expect(back.getByRole("list", { name: "Said for its return" })).toContainText("Listen for the click");
   await hand.saved();
   await hand.reload();
+  // what does not fit is folded, and said to be
+  await page.getByRole("button", { name: /^and \d+ more/ }).click();
   await expect(page.getByRole("list", { name: "Understood" })).toContainText(
     "a tooth at the pin; 1.5 turns to dead centre",
   );
@@ -521,11 +525,12 @@ test("a word is taken for something else by one key; what was only loosened, or 
   await expect(chips).toContainText("1 screw M8, left");
   await expect(chips).not.toContainText("or where it sat?");
   await words.getByRole("button", { name: /^“\(left\)”/ }).click();
-  await expect(chips).toContainText("not read, kept as a note");
+  await expect(chips).toContainText("note: left");
   await page.getByLabel("Hardware, in shorthand").fill("2 screws M4 front, 1 clip stays with the lid");
   await page.keyboard.press("Enter");
   await expect(chips).toContainText("1 clip, stays with the lid");
   await page.keyboard.press("k");
+  await page.keyboard.press("9");
   await expect(chips).toContainText("only loosened");
   await expect(chips).toContainText("2 screws M4, front, only loosened");
   await page.keyboard.press("Space");
@@ -535,8 +540,13 @@ test("a word is taken for something else by one key; what was only loosened, or 
   await page.keyboard.type("paper tray rollers");
   await page.keyboard.press("Enter");
   await page.keyboard.press("k");
-  await page.keyboard.press("k");
+  await page.keyboard.press("0");
   await expect(chips.getByRole("button", { name: /only a note/ })).toContainText("only a look");
+  // what becomes of the part is asked once
+  await page.keyboard.press("Space");
+  await expect(
+    page.getByRole("alert").getByText(/does paper tray rollers stay in the machine/),
+  ).toBeAttached();
   await page.keyboard.press("Space");
   await expect(mat.getByLabel("Step 2:")).toBeVisible();
   await page.keyboard.press("n");

@@ -70,6 +70,10 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       .getByRole("region", { name: "Parts" })
       .getByRole("button", { name: "second-stage wheel" })
       .click();
+    // "wheel" only hints at it: a press says what it is
+    const asked = page.getByRole("group", { name: "What is the second-stage wheel?" });
+    await asked.getByRole("button", { name: "gear" }).click();
+    await expect(asked).toBeHidden();
     await hand.button(/teeth missing/).click();
     await expect(hand.button(/✓ Goes back new/)).toBeVisible();
     await hand.button(/plastic crumbs/).click();

@@ -1,33 +1,54 @@
 "use client";
 
-import { PART_KINDS } from "@/core/hardware/part-kind";
+import { kindCalled, kindsFrom, PART_KINDS } from "@/core/hardware/part-kind";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import { useJob } from "../saving/job-context";
 import { savePart } from "./actions";
 import type { JudgedPart } from "./judge-view";
 
 /**
- * What a part is and what it is made of. A kind that was only guessed says so; both decide what is asked of
- * it, and which oil may touch it.
+ * What a part is and what it is made of; both decide what is asked of it, and which oil may touch it. A kind that its
+ * name only hints at is asked for once, with the three likeliest: until then it decides nothing.
  */
-export function WhatItIs({ part }: { part: Pick<JudgedPart, "id" | "kind" | "kindSaid" | "material"> }) {
+export function WhatItIs({
+  part,
+}: {
+  part: Pick<JudgedPart, "id" | "name" | "kind" | "kindSaid" | "material">;
+}) {
   const { run } = useJob();
   const materials =
     PART_MATERIALS.some((m) => m.material === part.material) || !part.material
       ? PART_MATERIALS
       : [{ material: part.material, says: part.material }, ...PART_MATERIALS];
+  const likely = part.kind ? [] : kindsFrom(part.name).slice(0, 3);
   return (
     <div className="grid grid-cols-2 gap-1.5">
+      {likely.length > 0 && (
+        <fieldset className="col-span-2 flex flex-wrap items-center gap-1.5 text-[18px]">
+          <legend className="sr-only">What is the {part.name}?</legend>
+          <span>It is a</span>
+          {likely.map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="key-button small inferred"
+              onClick={() => void run(savePart, { part: part.id, kind })}
+            >
+              {kindCalled(kind)}
+            </button>
+          ))}
+        </fieldset>
+      )}
       <select
         aria-label="What it is"
         className="field !min-h-[48px] !text-[18px]"
-        value={part.kindSaid ? part.kind : ""}
+        value={part.kind ?? ""}
         onChange={(e) => void run(savePart, { part: part.id, kind: e.target.value || null })}
       >
-        <option value="">{part.kind ? `${part.kind}, by its name` : "what is it?"}</option>
+        <option value="">{part.kindSaid ? "take that back" : "what is it?"}</option>
         {PART_KINDS.map((k) => (
           <option key={k} value={k}>
-            {k}
+            {kindCalled(k)}
           </option>
         ))}
       </select>

@@ -8,9 +8,9 @@ import { newStepFrom, recordedStep } from "@/core/job/recorded-step";
 import { ref, text } from "@/core/job/written";
 import { safetyGate } from "@/core/safety/gate";
 import { loadJob, thereIs } from "@/store/job";
-import { setHead } from "@/store/jobs";
 import { setAnswer } from "@/store/rebuild";
 import { changeStep, layDown, markPicture, setOrder, slide, toggleBundle } from "@/store/strip";
+import { completeStrip } from "@/store/strip-complete";
 import { undoLast } from "@/store/undo";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
@@ -69,9 +69,7 @@ export async function saveMarks(raw: z.infer<typeof marksInput>): Promise<Action
 
 const finishInput = z.object({ ...onJob, finished: z.boolean() });
 export async function setStripFinished(raw: z.infer<typeof finishInput>): Promise<ActionResult> {
-  return act(finishInput, raw, ({ number, version, finished }) =>
-    setHead(number, version, { stripFinished: finished }, finished ? "strip complete" : "stripping goes on"),
-  );
+  return act(finishInput, raw, ({ number, version, finished }) => completeStrip(number, version, finished));
 }
 
 const safetyInput = z.object({ ...onJob, gate: text, skipped: text.optional() });

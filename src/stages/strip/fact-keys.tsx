@@ -57,7 +57,7 @@ export function FactKeys({
   /** nothing lies on the Mat yet */
   first: boolean;
   sheet: Sheet | null;
-  /** their caps alone, in one row: something else has to be seen */
+  /** in one row, the words small under their caps: something else has to be seen */
   compact: boolean;
   onSheet: (sheet: Sheet) => void;
 }) {
@@ -73,7 +73,8 @@ export function FactKeys({
     setAsking(null);
   }
   const { facts } = open;
-  const words = (says: string) => (compact ? <span className="sr-only">{says}</span> : says);
+  const words = (says: string) =>
+    compact ? <span className="block text-[13px] leading-none">{says}</span> : says;
   const opens = (name: string, says: string, target: Sheet, holds: boolean) => (
     <KeyButton
       keyName={name}
@@ -132,7 +133,7 @@ export function FactKeys({
       <div
         className={
           compact
-            ? "grid grid-cols-[repeat(13,minmax(0,1fr))] gap-1 [&>*]:!min-w-0 [&>*]:justify-center [&>*]:!px-0"
+            ? "grid grid-cols-[repeat(13,minmax(0,1fr))] gap-1 [&>*]:!min-w-0 [&>*]:!flex-col [&>*]:!justify-center [&>*]:!gap-0.5 [&>*]:!px-0 [&>*]:!py-1"
             : "grid grid-cols-7 gap-1 [&>*]:!px-1 [&>*]:!text-[17px] max-xl:[&>*]:flex-col max-xl:[&>*]:!justify-center max-xl:[&>*]:!gap-0 max-xl:[&>*]:leading-none"
         }
       >
@@ -161,7 +162,7 @@ export function FactKeys({
           disabled={open.editing !== null}
           label="Order does not matter here"
         >
-          {words("Any order")}
+          {words(compact ? "Order" : "Any order")}
         </KeyButton>
         {opens("C", "Caution", "cautions", Boolean(facts.cautions))}
         {opens("H", "Pieces", "pieces", open.hardware.length > 0)}
@@ -169,7 +170,7 @@ export function FactKeys({
         {opens("I", "Wires", "wires", Boolean(facts.wires))}
         {opens("D", "Freed", "freed", Boolean(facts.freed ?? facts.held))}
         {opens("J", "Timing", "timing", Boolean(facts.timing ?? facts.setting))}
-        {opens("R", "Goes back", "back", Boolean(facts.back))}
+        {opens("R", compact ? "Back" : "Goes back", "back", Boolean(facts.back))}
         {opens(
           "V",
           "State",

@@ -1,6 +1,5 @@
 "use client";
 
-import { useState } from "react";
 import { focusNow } from "@/ui/focus-now";
 import { KeyCap } from "@/ui/key-button";
 import { useKey } from "@/ui/keys";
@@ -10,11 +9,20 @@ import type { Recording } from "./use-open-step";
  * What is typed while a step is stopped at a doubt belongs to the next one: it is held until this one is laid down.
  * The doubt can be overlooked, and nothing is lost or mixed.
  */
-export function HeldNext({ n, recording: { open, set } }: { n: number; recording: Recording }) {
-  const [isTyping, setTyping] = useState(false);
+export function HeldNext({
+  n,
+  recording: { open, set },
+  isTyping,
+  onType,
+}: {
+  n: number;
+  recording: Recording;
+  isTyping: boolean;
+  onType: () => void;
+}) {
   const { what, line } = open.next;
-  useKey("N", () => setTyping(true), true, "What came off next, held until this step is down");
-  if (!isTyping && !what && !line) return null;
+  useKey("N", onType, true, "What came off next, held until this step is down");
+  if (!isTyping) return null;
   const put = (more: Partial<typeof open.next>): void => set({ next: { ...open.next, ...more } });
   return (
     <fieldset
@@ -24,7 +32,7 @@ export function HeldNext({ n, recording: { open, set } }: { n: number; recording
       <span className="figures text-[26px]">{n + 1}</span>
       <KeyCap of="N" />
       <input
-        ref={isTyping ? focusNow : undefined}
+        ref={focusNow}
         className="field min-w-0 flex-1"
         aria-label="What comes off next"
         placeholder="next step, held here"

@@ -20,6 +20,7 @@ import { cameOutAsOne, layStepDown, setNeeds, slideTo } from "./actions";
 import { LastTime } from "./as-last-time";
 import { FactKeys } from "./fact-keys";
 import { HeldNext } from "./held-next";
+import { KindQuestion } from "./kind-question";
 import type { LaidStep } from "./laid-step";
 import { LayKeys } from "./lay-keys";
 import { laidWith, matWith } from "./laying";
@@ -28,13 +29,14 @@ import { opened } from "./opened-again";
 import { PictureArea, type StepPicture } from "./picture-area";
 import { PocketInHand } from "./pocket-in-hand";
 import { StepFields } from "./step-fields";
-import { type LiveWork, StepSays } from "./step-says";
+import { type LiveWork, StepCautions, StepSays } from "./step-says";
 import { type Sheet, StepSheet } from "./step-sheet";
 import { UnderstoodChips } from "./understood-chips";
 import { type AsLastTime, useGhost } from "./use-ghost";
 import { useLaidStep } from "./use-laid-step";
 import { useLaying } from "./use-laying";
 import { useOpenStep } from "./use-open-step";
+import { WhatWasDone } from "./what-was-done";
 
 export interface RecorderProps {
   pockets: Packed<readonly Pocket[]>;
@@ -118,6 +120,10 @@ export function Recorder({
   /** what was doubtful and has been shown once */
   const [looked, setLooked] = useState("");
   const lookAgain = looked && looked === lookOf(open, read) ? looked : "";
+  /** what was done is being picked; what comes next is being typed while this step is stopped */
+  const [isAsking, setAsking] = useState(false);
+  const [typingNext, setTypingNext] = useState(false);
+  const isHolding = lookAgain !== "" && (typingNext || open.next.what !== "" || open.next.line !== "");
   const close = (): void => setSheet(null);
   const toSheet = (next: Sheet): void => {
     if (open.line) recording.takeLine();
@@ -129,6 +135,8 @@ export function Recorder({
     setSheet(null);
     setInHand(null);
     setLooked("");
+    setAsking(false);
+    setTypingNext(false);
   };
   const lay = async (): Promise<void> => {
     if (empty) return;
@@ -197,44 +205,48 @@ export function Recorder({
   return (
     <>
       <main className="work grid grid-cols-[minmax(430px,600px)_minmax(500px,1fr)] gap-5">
-        <div className="min-h-0">
-          {sheet === null && (
-            <PictureArea
-              open={open}
-              n={n}
-              pockets={pockets}
-              pictures={
-                open.editing !== null && inHandStep
-                  ? [...inHandStep.pictures, ...pictures.filter((p) => p.step !== open.editing)]
-                  : pictures
-              }
-              hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
-              begin={() => set({})}
-            />
-          )}
-          {sheet !== null && sheet !== "pocket" && (
-            <StepSheet
-              sheet={sheet}
-              recording={recording}
-              laid={laid}
-              steps={stepsBefore(inShop, editing)}
-              onClose={close}
-            />
-          )}
-          {sheet === "pocket" && inHand >= 0 && (
-            <PocketInHand
-              pockets={inShop}
-              at={inHand}
-              laid={inHandStep}
-              onMove={takeInHand}
-              onEdit={edit}
-              onClose={close}
-            />
-          )}
+        <div className="flex min-h-0 flex-col">
+          <div className="min-h-0 flex-1">
+            {sheet === null && (
+              <PictureArea
+                open={open}
+                n={n}
+                pockets={pockets}
+                pictures={
+                  open.editing !== null && inHandStep
+                    ? [...inHandStep.pictures, ...pictures.filter((p) => p.step !== open.editing)]
+                    : pictures
+                }
+                hint={`${unit} ${open.what} ${read.hardware.map((h) => h.kind).join(" ")}`}
+                begin={() => set({})}
+              />
+            )}
+            {sheet !== null && sheet !== "pocket" && (
+              <StepSheet
+                sheet={sheet}
+                recording={recording}
+                laid={laid}
+                steps={stepsBefore(inShop, editing)}
+                onClose={close}
+              />
+            )}
+            {sheet === "pocket" && inHand >= 0 && (
+              <PocketInHand
+                pockets={inShop}
+                at={inHand}
+                laid={inHandStep}
+                onMove={takeInHand}
+                onEdit={edit}
+                onClose={close}
+              />
+            )}
+          </div>
+          <StepCautions recording={recording} />
+          <KindQuestion recording={recording} known={known} />
         </div>
         <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">
           <StepFields n={n} recording={recording} said={said} lay={() => void lay()} />
-          {/* what can hurt is whole; what was understood scrolls under it */}
+          {/* what was understood stands first: no chip is out of sight unseen */}
           <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
             {empty && last && (
               <LastTime
@@ -260,17 +272,35 @@ export function Recorder({
               }
               onLeave={done}
             >
-              <UnderstoodChips recording={recording} alike={alike} known={known} />
+              <UnderstoodChips
+                recording={recording}
+                alike={alike}
+                isShort={lookAgain !== "" || isAsking}
+                isAsking={isAsking}
+                onAsk={() => setAsking(!isAsking)}
+              />
             </StepSays>
           </div>
-          {lookAgain && <HeldNext n={n} recording={recording} />}
-          <FactKeys
-            recording={recording}
-            first={pockets.length === 0}
-            sheet={sheet === "pocket" ? null : sheet}
-            compact={lookAgain !== "" || (empty && last !== undefined)}
-            onSheet={toSheet}
-          />
+          {lookAgain && (
+            <HeldNext n={n} recording={recording} isTyping={isHolding} onType={() => setTypingNext(true)} />
+          )}
+          {isAsking ? (
+            <WhatWasDone
+              now={read.action}
+              pick={(action) => {
+                set({ action });
+                setAsking(false);
+              }}
+            />
+          ) : isHolding ? null : (
+            <FactKeys
+              recording={recording}
+              first={pockets.length === 0}
+              sheet={sheet === "pocket" ? null : sheet}
+              compact={!empty || last !== undefined}
+              onSheet={toSheet}
+            />
+          )}
           <LayKeys
             empty={empty}
             last={last && { title: last.next.title, lay: () => layAsLast(last) }}

@@ -18,8 +18,36 @@ export interface LiveWork {
   readonly why: string;
 }
 
+/** What can hurt at the open step: it stands under the picture, whole, whatever else there is to say. */
+export function StepCautions({ recording: { open, read } }: { recording: Recording }) {
+  const cautions = cautionsFor(
+    {
+      id: "now",
+      action: read.action,
+      title: open.what,
+      hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })),
+      ...read.facts,
+    },
+    read.names,
+    "off",
+  );
+  return cautions.length ? (
+    <div
+      role="note"
+      aria-label="What can hurt"
+      className="flex max-h-[45%] shrink-0 flex-col gap-1 overflow-y-auto pt-1.5"
+    >
+      {cautions.map((c) => (
+        <p key={c} className="says !py-1">
+          {c}
+        </p>
+      ))}
+    </div>
+  ) : null;
+}
+
 /**
- * What there is to say of the open step: what came back from the shop, what can hurt, what was understood,
+ * What there is to say of the open step: what came back from the shop, what was understood,
  * what it is mistaken for, what it needs, and the tools so far.
  */
 export function StepSays({
@@ -48,21 +76,10 @@ export function StepSays({
   lookAgain: string;
   onPickUp: (step: RefusedStep) => void;
   onLeave: () => void;
-  /** what was understood: it stands below what can hurt, and above what the pieces are mistaken for */
+  /** what was understood: it stands above what the pieces are mistaken for */
   children: ReactNode;
 }) {
   const { run } = useJob();
-  const cautions = cautionsFor(
-    {
-      id: "now",
-      action: read.action,
-      title: open.what,
-      hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })),
-      ...read.facts,
-    },
-    read.names,
-    "off",
-  );
   return (
     <>
       {lookAgain && (
@@ -102,18 +119,13 @@ export function StepSays({
           </button>
         </p>
       )}
+      {children}
+      {noPlace && <p className="says danger">{noPlace}.</p>}
       {open.said && (
         <p className="hush shrink-0 text-[18px]">
           As typed: <q className="figure">{open.said}</q>
         </p>
       )}
-      {noPlace && <p className="says danger">{noPlace}.</p>}
-      {cautions.map((c, i) => (
-        <p key={i} className="says">
-          {c}
-        </p>
-      ))}
-      {children}
       {alike.map((a) => (
         <LookAlikeSays key={a.piece} alike={a} piece={read.hardware[a.piece]} />
       ))}

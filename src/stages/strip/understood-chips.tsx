@@ -2,18 +2,18 @@
 
 import { type ReactNode, useState } from "react";
 import type { LookAlike } from "@/core/hardware/look-alikes";
-import { kindCalled, kindsFrom, saidKind } from "@/core/hardware/part-kind";
 import { saidInWords } from "@/core/hardware/piece";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import { factChips } from "@/core/order/step-words";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
-import { DONE_WITH_IT, isEmpty, type OpenStep, type Understood } from "./open-step";
+import { isEmpty, type OpenStep, type Understood } from "./open-step";
 import { withoutFact, withoutName, withoutPiece, withoutStack } from "./struck";
 import type { Recording } from "./use-open-step";
 
 /** So many chips are seen at once: what is doubtful stands first, and the rest is folded. */
-const IN_SIGHT = 9;
+const IN_SIGHT = 8;
+const IN_SIGHT_BESIDE = 5;
 
 interface Chip {
   readonly key: string;
@@ -29,17 +29,22 @@ const LOOK = ["danger", "inferred", ""] as const;
 export function UnderstoodChips({
   recording: { open, read, set, replace },
   alike,
-  known,
+  isShort,
+  isAsking,
+  onAsk,
 }: {
   recording: Recording;
   alike: readonly LookAlike[];
-  /** what this shop said parts of a name are */
-  known: Readonly<Record<string, string>>;
+  /** something else takes room as well */
+  isShort: boolean;
+  /** what was done is being picked */
+  isAsking: boolean;
+  onAsk: () => void;
 }) {
   const [isOpen, setOpen] = useState(false);
-  const [isAsking, setAsking] = useState(false);
   const chips = chipsOf(open, read, alike, set, replace);
-  const shown = isOpen ? chips : chips.slice(0, IN_SIGHT);
+  const most = isShort ? IN_SIGHT_BESIDE : IN_SIGHT;
+  const shown = isOpen ? chips : chips.slice(0, most);
   const rest = chips.length - shown.length;
   const doubts = chips.slice(shown.length).filter((c) => c.rank === 0).length;
   return (
@@ -51,7 +56,7 @@ export function UnderstoodChips({
               keyName="K"
               className={`small !min-h-[44px] ${read.isActionGuessed ? "inferred" : ""}`}
               pressed={isAsking}
-              onPress={() => setAsking(!isAsking)}
+              onPress={onAsk}
               label={`It was ${ACTION_SAYS[read.action]}${read.isActionGuessed ? ", as it seems" : ""}. Say what was done`}
             >
               {doneSays(read.action)}
@@ -86,94 +91,12 @@ export function UnderstoodChips({
           </li>
         )}
       </ul>
-      {isAsking && (
-        <WhatWasDone
-          now={read.action}
-          pick={(action) => {
-            set({ action });
-            setAsking(false);
-          }}
-        />
-      )}
-      <KindQuestions open={open} read={read} known={known} set={set} />
     </>
   );
 }
 
-const doneSays = (action: Understood["action"]): string =>
+export const doneSays = (action: Understood["action"]): string =>
   action === "loosen" ? "only loosened" : action === "note" ? "only a look" : ACTION_SAYS[action];
-
-/** What was done, each with a figure: the first is always the way back to "lifted off". */
-function WhatWasDone({
-  now,
-  pick,
-}: {
-  now: Understood["action"];
-  pick: (action: Understood["action"]) => void;
-}) {
-  return (
-    <fieldset className="flex shrink-0 flex-wrap gap-1">
-      <legend className="sr-only">What was done</legend>
-      {DONE_WITH_IT.map((action, i) => (
-        <KeyButton
-          key={action}
-          keyName={String((i + 1) % 10)}
-          className="small !min-h-[48px]"
-          pressed={action === now}
-          onPress={() => pick(action)}
-        >
-          {doneSays(action)}
-        </KeyButton>
-      ))}
-    </fieldset>
-  );
-}
-
-/** Kinds that names only hint at: each wants a press of its own, and decides nothing until then. */
-function KindQuestions({
-  open,
-  read,
-  known,
-  set,
-}: {
-  open: OpenStep;
-  read: Understood;
-  known: Readonly<Record<string, string>>;
-  set: Recording["set"];
-}) {
-  if (read.action === "note" || read.action === "block") return null;
-  const asked = read.names.flatMap((name) => {
-    const isSaid = saidKind(name) ?? open.partFacts?.[name] ?? known[name.trim().toLowerCase()];
-    const kinds = kindsFrom(name).slice(0, 3);
-    return isSaid || !kinds.length ? [] : [{ name, kinds }];
-  });
-  const say = (name: string, kind: string | undefined): void =>
-    set({ partFacts: { ...open.partFacts, [name]: kind ? { kind } : {} } });
-  return asked.slice(0, 2).map(({ name, kinds }, i) => (
-    <p key={name} className="flex shrink-0 flex-wrap items-center gap-1.5 text-[18px]">
-      <span className="chip small inferred">{name}</span> is a
-      {kinds.map((kind, k) => (
-        <KeyButton
-          key={kind}
-          {...(i === 0 && k === 0 && { keyName: "Y" })}
-          className="small !min-h-[44px] inferred"
-          onPress={() => say(name, kind)}
-          label={`${name} is a ${kindCalled(kind)}`}
-        >
-          {kindCalled(kind)}
-        </KeyButton>
-      ))}
-      <button
-        type="button"
-        className="min-h-[44px] px-2 underline"
-        aria-label={`${name} is none of these`}
-        onClick={() => say(name, undefined)}
-      >
-        none of these
-      </button>
-    </p>
-  ));
-}
 
 /** The chips of a step, what is doubtful first. */
 function chipsOf(
@@ -202,7 +125,7 @@ function chipsOf(
     return {
       key: `unread ${u.text}`,
       rank: isLost ? 0 : 2,
-      says: isLost ? `? ${u.text} (${u.says})` : `note: ${u.text}`,
+      says: isLost ? `? ${u.text} (${u.says})` : `note: ${u.text.replace(/[{}]/g, "")}`,
     };
   });
   const pieces = read.hardware.map((h, i): Chip => {

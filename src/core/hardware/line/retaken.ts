@@ -44,7 +44,7 @@ export const TAKEN_SAYS: Readonly<Record<ReadAs, string>> = {
 };
 
 /** Sayings that lie side by side and are one. */
-const RUNS: readonly ReadAs[] = ["place", "look", "stack", "freed"];
+const RUNS: readonly ReadAs[] = ["place", "look", "stack", "freed", "share", "part"];
 
 /**
  * The words of a line with what each was taken for, the joints left out. What was not read stands word for
