@@ -522,7 +522,12 @@ class Line {
     if (!tighten && !leftHand) return;
     const turned = this.hardware.findLast((h) => h.kind !== undefined && DRIVEN.includes(h.kind)) ?? before;
     if (tighten) turned.tighten = tighter(turned.tighten, tighten);
-    if (leftHand) turned.leftHand = true;
+    if (!leftHand) return;
+    turned.leftHand = true;
+    const piece = this.hardware.indexOf(turned);
+    this.inferred.push({ piece, what: "hand" });
+    if ((turned.qty ?? 1) > 1)
+      this.doubts.push({ piece, says: `a left-hand thread: all ${turned.qty} of them?` });
   }
 
   /**

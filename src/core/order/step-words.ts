@@ -28,7 +28,7 @@ const REMARK_SAYS: Readonly<Record<RemarkAbout, { readonly chip: string; readonl
   variant: { chip: "other units" },
   meanwhile: { chip: "for a while", back: "Was put on for a while" },
   return: { chip: "↩", back: "For its return" },
-  share: { chip: "some of them", back: "Of these" },
+  share: { chip: "of them", back: "Of these" },
 };
 const remarkBack = (all: readonly Remark[]): string | undefined =>
   all

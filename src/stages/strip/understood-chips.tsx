@@ -63,6 +63,18 @@ export function UnderstoodChips({
             </KeyButton>
           </li>
         )}
+        {(rest > 0 || isOpen) && (
+          <li>
+            <button
+              type="button"
+              className="chip small min-h-[44px]"
+              aria-expanded={isOpen}
+              onClick={() => setOpen(!isOpen)}
+            >
+              {isOpen ? "fewer" : `and ${rest} more${doubts ? `, ${doubts} doubtful` : ""}`}
+            </button>
+          </li>
+        )}
         {shown.map(({ key, rank, says, strike }) => (
           <li key={key} className={`chip small ${LOOK[rank]}`}>
             {says}
@@ -78,18 +90,6 @@ export function UnderstoodChips({
             )}
           </li>
         ))}
-        {(rest > 0 || isOpen) && (
-          <li>
-            <button
-              type="button"
-              className="chip small min-h-[44px]"
-              aria-expanded={isOpen}
-              onClick={() => setOpen(!isOpen)}
-            >
-              {isOpen ? "fewer" : `and ${rest} more${doubts ? `, ${doubts} doubtful` : ""}`}
-            </button>
-          </li>
-        )}
       </ul>
     </>
   );

@@ -6,7 +6,7 @@ export interface Clause {
 
 /** Where one clause ends and the next begins: a decimal comma is none, nor what stands in brackets or braces. */
 const ENDS =
-  /;|\n|,(?!\d)|,(?=\d+\s*[x×](?!\s*\d))|(?<=[\p{L}\p{N}"”)])\.(?=\s|$)|\s[-–—]\s|\s(?=(?:then|but|because|where|which|while)\s)/giu;
+  /;|\n|,(?!\d)|,(?=\d+\s*[x×](?!\s*\d))|(?<=[\p{L}\p{N}"”)])\.(?=\s|$)|\s[-–—]\s|\s(?=(?:then|but|because|where|while)\s)/giu;
 
 /**
  * The clauses of a line.
