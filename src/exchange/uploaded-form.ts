@@ -63,6 +63,7 @@ async function received(
   const fields: Record<string, string> = {};
   const parser = parserFor(request, wanted, most);
   let kept: Promise<void> | undefined;
+  let closed: Promise<void> | undefined;
   let refused: Fault | undefined;
   let disk: Error | undefined;
   const body = Readable.fromWeb(request.body as ReadableStream<Uint8Array>);
@@ -75,7 +76,9 @@ async function received(
     stream.once("limit", () =>
       refuse(new Fault(wanted, `The ${wanted} is larger than ${Math.floor(most / 2 ** 20)} MB.`)),
     );
-    kept = pipeline(stream, createWriteStream(path, { flags: "wx", mode: 0o600 }));
+    const out = createWriteStream(path, { flags: "wx", mode: 0o600 });
+    closed = new Promise((done) => out.once("close", () => done()));
+    kept = pipeline(stream, out);
     kept.catch((e) => {
       disk = diskFault(e) ?? disk;
       body.destroy(e);
@@ -103,8 +106,10 @@ async function received(
     throw refused ?? disk ?? diskFault(e) ?? cutOff;
   } finally {
     clearInterval(listening);
-    // a file that is still being opened would come to stand after it was taken away
+    // a file that is still being opened would come to stand after it was taken away: the pipeline may have given
+    // up by then, its file closes only once it was opened
     await kept?.catch(() => undefined);
+    await closed;
   }
   if (refused) throw refused;
   if (!kept) throw new Fault(wanted, `No ${wanted} came with this.`);

@@ -102,14 +102,15 @@ export async function setGot(
  * Another part is to go in: what was laid ready for the one before it was not laid ready for this one, though
  * it may be called the same.
  */
-async function openCompanions({ trx, job }: Change, part: string): Promise<void> {
+export async function openCompanions({ trx, job }: Change, part: string): Promise<void> {
   const begins = withKeysOf(part);
   await trx("lines_done")
     .where({ job_id: job.id })
     .whereRaw("substr(line, 1, ?) = ?", [begins.length, begins])
     .delete();
 }
-const NOTHING_SAID: Omit<GoesIn, "number"> = {
+/** What goes in is made up as what came out: nothing was said of it. */
+export const NOTHING_SAID: Omit<GoesIn, "number"> = {
   name: "",
   stack: [],
   with: [],

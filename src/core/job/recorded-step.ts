@@ -3,7 +3,7 @@ import { Fault } from "../fault";
 import type { Frozen } from "../frozen";
 import { placeFault } from "../hardware/look-alikes";
 import { saidKind } from "../hardware/part-kind";
-import { type HardwareFacts, PIECE_STATES, pieceFacts } from "../hardware/piece";
+import { type HardwareFacts, PIECE_STATES, type PieceState, pieceFacts } from "../hardware/piece";
 import { LONGEST_MM, MOST_PIECES } from "../hardware/quick-line";
 import { type Part, partSchema } from "./part";
 import { type Action, action, type StepFacts, type StripStep, stepFacts } from "./step";
@@ -90,6 +90,44 @@ export const namesIn = (what: string): string[] =>
     .split(",")
     .map((n) => n.trim())
     .filter(Boolean);
+
+/** What is said of a part behind its name, and is no part: "fan, broken". */
+const STATE_SAID: readonly (readonly [PieceState, RegExp])[] = [
+  [
+    "broken",
+    /^(?:is |was |it(?:'s|’s| is) )?(?:broken|broke|cracked|snapped|split|smashed|torn|sheared(?: off)?|in (?:two|pieces))$/i,
+  ],
+  ["lost", /^(?:is |was )?(?:lost|flew off|gone)$/i],
+  ["missing", /^(?:is |was )?(?:missing|not there|was missing)$/i],
+];
+const HAND_SAID = /^(?:(?:has )?an? )?(?:left[- ]?hand(?:ed)?(?:[- ]thread(?:ed)?)?|reverse(?:d)? thread)$/i;
+
+/** What came off, as it is typed in one line. */
+export interface CameOff {
+  readonly names: readonly string[];
+  /** parts that were said behind their names to be broken, lost or missing */
+  readonly states: Readonly<Record<string, PieceState>>;
+  readonly leftHand: boolean;
+}
+
+/**
+ * Names with commas between them; a state or a hand that is said behind a name is the part's, and no part.
+ *
+ * @example cameOff("fan, broken, shroud") // names ["fan", "shroud"], states { fan: "broken" }
+ */
+export function cameOff(what: string): CameOff {
+  const names: string[] = [];
+  const states: Record<string, PieceState> = {};
+  let leftHand = false;
+  for (const said of namesIn(what)) {
+    const state = STATE_SAID.find(([, word]) => word.test(said))?.[0];
+    const last = names.at(-1);
+    if (state && last !== undefined) states[last] = state;
+    else if (HAND_SAID.test(said) && last !== undefined) leftHand = true;
+    else names.push(said);
+  }
+  return { names, states, leftHand };
+}
 
 /** Facts of a step with some of them said anew; what is emptied goes. */
 export const factsWith = (facts: StepFacts, said: StepFacts): StepFacts =>

@@ -17,6 +17,7 @@ import { mustAskAgain } from "@/core/match/quote/quote";
 import { partsNumbered } from "@/store/catalogue";
 import { currentJob, thereIs } from "@/store/job";
 import { setFinding } from "@/store/judge";
+import { takeKit } from "@/store/kit";
 import { choosePart, sayOfWhatGoesIn, setGot } from "@/store/match";
 import {
   decideArrival,
@@ -100,6 +101,28 @@ export async function takeGot(raw: z.infer<typeof getting>): Promise<ActionResul
   return act(getting, raw, ({ number, version, part, got }) =>
     setGot(number, version, part, got && gotAsTyped(got)),
   );
+}
+
+const kitInput = z.object({
+  ...onJob,
+  says: words,
+  kitNumber: words,
+  price: words,
+  renews: z.array(ref).max(200),
+  staysOut: z.array(ref).max(200),
+});
+/** Says what a kit in hand renews, and what it does without. */
+export async function takeKitInHand(raw: z.infer<typeof kitInput>): Promise<ActionResult> {
+  return act(kitInput, raw, ({ number, version, says, kitNumber, price, renews, staysOut }) => {
+    const amount = amountFrom("price", price);
+    return takeKit(number, version, {
+      says,
+      ...(kitNumber.trim() && { number: kitNumber.trim() }),
+      ...(amount !== null && { price: amount }),
+      renews,
+      staysOut,
+    });
+  });
 }
 
 const goingIn = z.object({ ...onJob, part: ref, said: goesInChange });

@@ -1,6 +1,7 @@
 "use client";
 
 import { type Got, gotInWords, SOURCES, type Source, STAYS } from "@/core/job/got";
+import { gotFromLine } from "@/core/job/got-line";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
@@ -82,6 +83,21 @@ export function GotFrom({
   return (
     <section aria-label="Got it from" className="flex min-h-0 flex-col gap-3 overflow-y-auto">
       <h2 className="text-[28px] first-letter:uppercase">{part.name}: got it from …</h2>
+      {!got && (
+        <label className="words">
+          In one line
+          <input
+            className="field"
+            value={typed.line ?? ""}
+            placeholder="counter, whose and what it says on it, no. 4711-B, 12.50"
+            onChange={(e) => {
+              const { value } = e.target;
+              setTyped((now) => ({ ...now, ...gotFromLine(value), line: value }));
+            }}
+            onKeyDown={(e) => e.key === "Enter" && void take()}
+          />
+        </label>
+      )}
       <div className="grid grid-cols-4 gap-2">
         {CHOICES.map((c, i) => (
           <KeyButton

@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { gearBenchOf, makingOf } from "@/core/job/address";
 import { companionsOpen } from "@/core/job/going-in";
 import { takenFrom } from "@/core/match/candidates/rank";
@@ -19,6 +19,7 @@ import { CandidateList } from "./candidate-list";
 import { CandidateVerdict } from "./candidate-verdict";
 import { GoesInWith } from "./goes-in-with";
 import { GotFrom, GotShown } from "./got-from";
+import { KitInHand } from "./kit-in-hand";
 import type { MatchPart } from "./match-part";
 import type { MatchView } from "./match-view";
 import { PartsToReplace } from "./parts-to-replace";
@@ -34,17 +35,29 @@ export function MatchScreen({
   ordered,
   cameOut,
   work,
+  kitParts,
 }: Omit<MatchView, "frame" | "places" | "parts"> & { parts: Packed<readonly MatchPart[]> }) {
   const parts = usePacked(packed);
   const { run, number } = useJob();
   const [picked, setPicked] = useState(parts.find((p) => !p.chosen && !p.got)?.id ?? parts[0]?.id);
   const part = parts.find((p) => p.id === picked) ?? parts[0];
   const [looked, setLooked] = useState<string>();
-  const [panel, setPanel] = useState<"got" | "with" | "work" | null>(null);
+  const [panel, setPanel] = useState<"got" | "with" | "work" | "kit" | null>(null);
   const now = useLatest({ part: part?.id, panel });
   const shown =
     part?.candidates.find((c) => c.part.number === (looked ?? part.chosen)) ?? part?.candidates[0];
-  if (!part || ended) return <NothingToReplace stage={stage} gates={gates} ended={ended} />;
+  const kit = (onDone: () => void) => (
+    <KitInHand parts={kitParts} currency={currency} draft={drafts["match.kit"]} onDone={onDone} />
+  );
+  if (!part || ended)
+    return (
+      <NothingToReplace
+        stage={stage}
+        gates={gates}
+        ended={ended}
+        kit={!ended && kitParts.length > 0 ? kit(() => undefined) : null}
+      />
+    );
   const pick = (id: string): void => {
     setPicked(id);
     setLooked(undefined);
@@ -119,16 +132,27 @@ export function MatchScreen({
             </KeyButton>
           )}
           <KeyButton
+            keyName="K"
+            className="small"
+            pressed={panel === "kit"}
+            onPress={() => setPanel(panel === "kit" ? null : "kit")}
+          >
+            Kit in hand
+          </KeyButton>
+          <KeyButton
             keyName="B"
-            className="small col-span-2"
+            className="small"
+            label="Work on it before it goes in"
             pressed={panel === "work"}
             onPress={() => setPanel(panel === "work" ? null : "work")}
           >
-            Work on it before it goes in
+            Work on it first
           </KeyButton>
         </div>
       </section>
-      {shownPanel === "work" ? (
+      {shownPanel === "kit" ? (
+        kit(() => setPanel(null))
+      ) : shownPanel === "work" ? (
         <div className="flex min-h-0 flex-col">
           <PutInWork key={part.id} places={work} first={part.id} onClose={() => setPanel(null)} />
         </div>
@@ -163,24 +187,41 @@ export function MatchScreen({
 }
 
 /** Nothing goes back new: the job goes on, and what it costs can be quoted. */
-function NothingToReplace({ stage, gates, ended }: Pick<MatchView, "stage" | "gates" | "ended">) {
+function NothingToReplace({
+  stage,
+  gates,
+  ended,
+  kit,
+}: Pick<MatchView, "stage" | "gates" | "ended"> & {
+  /** a kit can renew what nobody judged */
+  kit: ReactNode;
+}) {
   const { number } = useJob();
+  const [isKit, setKit] = useState(false);
   return (
-    <section aria-label="Nothing to replace" className="flex h-full max-w-[760px] flex-col gap-4">
-      <h2 className="text-[34px]">Nothing goes back new.</h2>
-      <p className="text-[22px]">
-        {ended
-          ? "The job ends without its repair: nothing is bought for it."
-          : "No part was judged to be renewed. If one is, say so at Judge; it is matched here."}
-      </p>
-      <div className="mt-auto flex flex-col gap-2">
-        {!ended && (
-          <KeyLink keyName="Y" href={`/jobs/${number}/match/quote`}>
-            Quote the work
-          </KeyLink>
-        )}
-        <GoOn from="match" stage={stage} gates={gates} />
-      </div>
-    </section>
+    <div className="grid h-full grid-cols-2 gap-6">
+      <section aria-label="Nothing to replace" className="flex min-h-0 max-w-[760px] flex-col gap-4">
+        <h2 className="text-[34px]">Nothing goes back new.</h2>
+        <p className="text-[22px]">
+          {ended
+            ? "The job ends without its repair: nothing is bought for it."
+            : "No part was judged to be renewed. If one is, say so at Judge; it is matched here."}
+        </p>
+        <div className="mt-auto flex flex-col gap-2">
+          {!ended && (
+            <KeyLink keyName="Y" href={`/jobs/${number}/match/quote`}>
+              Quote the work
+            </KeyLink>
+          )}
+          {kit && (
+            <KeyButton keyName="K" pressed={isKit} onPress={() => setKit(!isKit)}>
+              Kit in hand
+            </KeyButton>
+          )}
+          <GoOn from="match" stage={stage} gates={gates} />
+        </div>
+      </section>
+      {isKit && kit}
+    </div>
   );
 }

@@ -34,6 +34,15 @@ export interface MatchView {
   readonly cameOut: readonly CameOut[];
   /** what something can be done to before it goes in */
   readonly work: readonly WorkPlace[];
+  /** what came off, for a kit in hand */
+  readonly kitParts: readonly KitPart[];
+}
+
+/** A part that came off, as a kit may renew it. */
+export interface KitPart {
+  readonly id: string;
+  readonly name: string;
+  readonly renew: boolean;
 }
 
 /** A piece that came out, by its name and the step that took it off. */
@@ -88,5 +97,8 @@ export async function matchView(number: string): Promise<MatchView | null> {
     ordered: job.toFit.map((t) => t.number),
     cameOut: going.length ? cameOut(job) : [],
     work: placesToWork(job),
+    kitParts: job.parts
+      .filter((p) => job.steps.some((s) => s.parts?.includes(p.id)))
+      .map((p) => ({ id: p.id, name: partName(p), renew: p.renew === true })),
   };
 }

@@ -9,6 +9,7 @@ import { partRows } from "@/store/catalogue-index";
 import { database } from "@/store/database";
 import { donorsFor } from "@/store/donors";
 import { takeInJobFile } from "@/store/job-file";
+import { takeKit } from "@/store/kit";
 import { setReadNumber } from "@/store/match";
 import { offerRows, supplierRows } from "@/store/offer-rows";
 import { decideArrival, placeBasket, takeNews, whatLiesThere } from "@/store/orders";
@@ -316,4 +317,44 @@ it("the day that orders go by runs ahead of the calendar in practice only", () =
   const now = new Date("2026-11-25T12:00:00");
   expect(orderDay({ practiceDays: 0 }, now)).toBe("2026-11-25");
   expect(orderDay({ practiceDays: 6 }, now)).toBe("2026-12-01");
+});
+
+describe("a kit in hand", () => {
+  it("is one thing: said once, priced once, with ticks for what goes in and what stays out", async () => {
+    const number = await juicer();
+    const before = await job(number);
+    const [first, second, third] = before.parts.filter((p) =>
+      before.steps.some((s) => s.parts?.includes(p.id)),
+    );
+    if (!first || !second || !third) throw new Error("three parts came off the juicer");
+    const kit = { says: "Ombray service kit", number: "SK-40", price: 38.5 };
+    await takeKit(number, await version(number), {
+      ...kit,
+      renews: [first.id, second.id],
+      staysOut: [third.id],
+    });
+    const now = await job(number);
+    const of = (id: string) => now.findings.find((f) => f.part === id);
+    expect(of(first.id)?.got).toEqual({ from: "kit", says: kit.says, number: kit.number, price: 38.5 });
+    expect(of(second.id)?.got).toEqual({ from: "kit", says: kit.says, number: kit.number });
+    expect(now.findings.reduce((sum, f) => sum + (f.got?.price ?? 0), 0)).toBe(38.5);
+    expect(of(first.id)?.goesIn?.staysOut).toEqual([{ part: third.id, why: "the kit does without it" }]);
+    expect([first, second, third].map((p) => now.parts.find((q) => q.id === p.id)?.renew ?? false)).toEqual([
+      true,
+      true,
+      false,
+    ]);
+  });
+  it("refuses a kit that nobody named, one that renews nothing, and a part that goes in and stays out", async () => {
+    const number = await juicer();
+    const at = await version(number);
+    const part = (await job(number)).parts[0]?.id ?? "";
+    const kit = { says: "Ombray kit", renews: [part], staysOut: [] };
+    await expect(takeKit(number, at, { ...kit, says: " " })).rejects.toThrow(/which kit/);
+    await expect(takeKit(number, at, { ...kit, renews: [] })).rejects.toThrow(/tick what goes in/);
+    await expect(takeKit(number, at, { ...kit, staysOut: [part] })).rejects.toThrow(
+      /cannot stay out as well/,
+    );
+    expect(await version(number)).toBe(at);
+  });
 });

@@ -3,7 +3,7 @@ import type { Frozen } from "@/core/frozen";
 import { FREEING_WORDS } from "@/core/hardware/freed";
 import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "@/core/hardware/piece";
 import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
-import { factsWith, namesIn, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
+import { cameOff, factsWith, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
 import { type Action, action, REMARKS, type RemarkAbout, type StepFacts, stepFacts } from "@/core/job/step";
 import { likelyAction } from "@/core/order/likely-action";
 
@@ -81,6 +81,8 @@ export interface Understood {
   readonly names: readonly string[];
   /** names that stood among the pieces of the line, and not in what came off */
   readonly namesInLine: readonly string[];
+  /** parts that are broken, lost or missing, by name */
+  readonly partStates: OpenStep["partStates"];
   readonly hardware: readonly HardwareFacts[];
   /** pieces of which something was not said and is taken for granted: their kind, how many there are */
   readonly inferred: readonly number[];
@@ -104,11 +106,11 @@ export function understood(open: OpenStep): Understood {
     open.action === "loosen"
       ? said.map((h) => (h.stays || !isLoose(h) ? h : { ...h, stays: LOOSENED }))
       : said;
-  const named = namesIn(open.what);
+  const { names: named, states, leftHand } = cameOff(open.what);
   const namesInLine = read.parts.filter((p) => !named.some((n) => n.toLowerCase() === p.toLowerCase()));
   const names = [...named, ...namesInLine];
   const stack = open.stack.length ? open.stack : stackIn(read, before, names);
-  const facts = factsIn(open.facts, read);
+  const facts = factsIn({ ...(leftHand && { leftHand }), ...open.facts }, read);
   const notNamed = read.stack.flatMap((s) => ("part" in s && partAt(names, s.part) < 0 ? [s.part] : []));
   return {
     hardware,
@@ -125,6 +127,7 @@ export function understood(open: OpenStep): Understood {
     isActionGuessed: open.action === null,
     names,
     namesInLine,
+    partStates: { ...states, ...open.partStates },
     facts,
   };
 }
@@ -215,12 +218,12 @@ export function asRecorded(open: OpenStep, read: Understood, now: number): Recor
   return {
     key: open.key,
     action: read.action,
-    what: read.namesInLine.length ? read.names.join(", ") : open.what,
+    what: read.names.join(", "),
     hardware: read.hardware,
     needs: open.needs,
     asOne: open.asOne,
     stack: read.stack,
-    partStates: open.partStates,
+    partStates: read.partStates,
     ...(open.partFacts ? { partFacts: open.partFacts } : {}),
     facts: {
       ...read.facts,
@@ -242,6 +245,7 @@ export function lineTaken(open: OpenStep, read: Understood): OpenStep {
   return {
     ...open,
     what,
+    partStates: read.partStates,
     line: "",
     said: saidIn(open),
     hardware: read.hardware,

@@ -175,3 +175,21 @@ describe("what was not said", () => {
     expect(sentences("done!", undefined, "hold gear")).toBe("done! hold gear");
   });
 });
+
+describe("what is said behind a part's name", () => {
+  it("is its state or its hand, and no part", () => {
+    const step = laid(open({ what: "fan, broken, blade head, left-hand thread, shroud" }));
+    expect(step).toMatchObject({
+      what: "fan, blade head, shroud",
+      partStates: { fan: "broken" },
+      facts: { leftHand: true },
+    });
+    expect(newStepFrom(step).parts.map((p) => [p.name, p.state])).toEqual([
+      ["fan", "broken"],
+      ["blade head", undefined],
+      ["shroud", undefined],
+    ]);
+    // with nothing before it, it is a name
+    expect(laid(open({ what: "broken" })).what).toBe("broken");
+  });
+});

@@ -48,50 +48,48 @@ export function UnderstoodChips({
   const rest = chips.length - shown.length;
   const doubts = chips.slice(shown.length).filter((c) => c.rank === 0).length;
   return (
-    <>
-      <ul aria-label="Understood" className="flex min-h-[44px] shrink-0 flex-wrap gap-1.5">
-        {!isEmpty(open, read) && (
-          <li>
-            <KeyButton
-              keyName="K"
-              className={`small !min-h-[44px] ${read.isActionGuessed ? "inferred" : ""}`}
-              pressed={isAsking}
-              onPress={onAsk}
-              label={`It was ${ACTION_SAYS[read.action]}${read.isActionGuessed ? ", as it seems" : ""}. Say what was done`}
-            >
-              {doneSays(read.action)}
-            </KeyButton>
-          </li>
-        )}
-        {(rest > 0 || isOpen) && (
-          <li>
+    <ul aria-label="Understood" className="flex min-h-[44px] shrink-0 flex-wrap gap-1.5">
+      {!isEmpty(open, read) && (
+        <li>
+          <KeyButton
+            keyName="K"
+            className={`small !min-h-[44px] ${read.isActionGuessed ? "inferred" : ""}`}
+            pressed={isAsking}
+            onPress={onAsk}
+            label={`It was ${ACTION_SAYS[read.action]}${read.isActionGuessed ? ", as it seems" : ""}. Say what was done`}
+          >
+            {doneSays(read.action)}
+          </KeyButton>
+        </li>
+      )}
+      {(rest > 0 || isOpen) && (
+        <li>
+          <button
+            type="button"
+            className="chip small min-h-[44px]"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+          >
+            {isOpen ? "fewer" : `and ${rest} more${doubts ? `, ${doubts} doubtful` : ""}`}
+          </button>
+        </li>
+      )}
+      {shown.map(({ key, rank, says, strike }) => (
+        <li key={key} className={`chip small ${LOOK[rank]}`}>
+          {says}
+          {strike && (
             <button
               type="button"
-              className="chip small min-h-[44px]"
-              aria-expanded={isOpen}
-              onClick={() => setOpen(!isOpen)}
+              className="-my-1 -mr-2 min-h-[44px] min-w-[40px] text-[22px] leading-none font-bold"
+              aria-label={strike.label}
+              onClick={strike.press}
             >
-              {isOpen ? "fewer" : `and ${rest} more${doubts ? `, ${doubts} doubtful` : ""}`}
+              ×
             </button>
-          </li>
-        )}
-        {shown.map(({ key, rank, says, strike }) => (
-          <li key={key} className={`chip small ${LOOK[rank]}`}>
-            {says}
-            {strike && (
-              <button
-                type="button"
-                className="-my-1 -mr-2 min-h-[44px] min-w-[40px] text-[22px] leading-none font-bold"
-                aria-label={strike.label}
-                onClick={strike.press}
-              >
-                ×
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
-    </>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -174,7 +172,7 @@ function chipsOf(
       strike: { label: `Strike ${f.says}`, press: () => replace(withoutFact(open, read, f)) },
     }),
   );
-  const states = Object.entries(open.partStates).map(
+  const states = Object.entries(read.partStates).map(
     ([name, state]): Chip => ({
       key: `state ${name}`,
       rank: 2,
@@ -182,8 +180,8 @@ function chipsOf(
       strike: {
         label: `Strike ${name}: ${state}`,
         press: () => {
-          const { [name]: _gone, ...rest } = open.partStates;
-          set({ partStates: rest });
+          const { [name]: _gone, ...rest } = read.partStates;
+          set({ partStates: rest, what: read.names.join(", ") });
         },
       },
     }),

@@ -32,7 +32,7 @@ const START = String.raw`(?<![\p{L}\p{N}])`;
 const END = String.raw`(?![\p{L}\p{N}])`;
 const COUNT = String.raw`(?:\d{1,2}|an?|one|two|three|four|five|six|both|some)`;
 
-const TOOL_ADJECTIVE = String.raw`(?:long|short|small|big|large|thin|flat|wide|narrow|blunt|stubby|plastic|wooden|
+const TOOL_ADJECTIVE = `(?:long|short|small|big|large|thin|flat|wide|narrow|blunt|stubby|plastic|wooden|
   brass|nylon|soft|rubber|copper|bent|magnetic|magnet|stiff|sharp|broad|fine|proper|special|home-?made|internal|
   external|angled|straight|needle[- ]?nosed?|long[- ]?nosed?|(?:two|three|twin|[23])[- ](?:leg|jaw|arm)(?:ged|ed)?|
   impact|torque|ring|open|open[- ]?ended|adjustable|strap|chain|circlip|snap[- ]ring|combination|hook|ball|pin|nut|
@@ -75,11 +75,11 @@ const HAS_SCREW = of(
 );
 
 /** Verbs by which a thing comes free of itself: what comes "with" it came off as well. */
-const COMES = String.raw`(?:comes?|came|pops?|popped|lifts?|lifted|slides?|slid|pulls|falls?|fell|drops?|dropped|hinges?|hinged|
+const COMES = `(?:comes?|came|pops?|popped|lifts?|lifted|slides?|slid|pulls|falls?|fell|drops?|dropped|hinges?|hinged|
   unclips|unclipped|unhooks?|unhooked|swings?|swung|tilts?|tilted|twists?|flips?|folds?|wiggles?|wiggled|rocks?|draws?|
   peels?|jumps?|jumped|fly|flies|flew|springs?|unscrews|unwinds|snaps?|turns?)`;
 /** Verbs of what was done to it: what it was done "with" is a tool. */
-const DONE = String.raw`(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|punched|punch|pressed|press|presses|pulled|
+const DONE = `(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|punched|punch|pressed|press|presses|pulled|
   pull|pried|pry|prised|prise|prized|levered|lever|levers|pushed|push|pushes|jacked|jack|heated|heat|heats|warmed|
   twisted|unscrewed|unscrew|unbolted|unplugged|unplug|eased|ease|worked|rolled|drilled|drill|unsoldered|desoldered|
   drew|drawn|withdrew|withdrawn|clamped|gripped|squeezed|squeeze|pinched|bent|split|cut|sawn|ground|chiselled|scraped|
@@ -87,7 +87,7 @@ const DONE = String.raw`(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|
 /** Verbs that are nouns, or names of pieces, as well: they count with a word of direction behind them. */
 const NOUNS =
   /^(?:drives?|taps?|press|presses|pull|pulls|lever|levers|push|punch|jack|heat|drill|lift|lifts|slide|slides|split|cut|ground|spring|springs|snap|snaps|hinge|hinges|turn|turns|drop|drops|draws?|fold|folds|flip|rock|rocks|twist|twists|peel|peels|pop|pops|falls?|swings?|tilts?|bent|squeeze|ease|prise|pry)$/i;
-const OFF = String.raw`(?:out|off|up|back|apart|away|loose|free|down|through|open|over|sideways|straight|easily|by hand|
+const OFF = `(?:out|off|up|back|apart|away|loose|free|down|through|open|over|sideways|straight|easily|by hand|
   forwards?|upwards?|clear|askew)`;
 const WAY = all(
   `${START}(?:(?:then|it|they|just|was|were|is|are|has to be|had to be|be|must be|to be|all)\\s+){0,4}(${COMES}|${DONE})${END}((?:\\s+${OFF}${END})*)`,
@@ -124,10 +124,10 @@ const HOW: readonly (readonly [RegExp, Freeing])[] = [
   [/^(cut|sawn)$/i, "cut"],
 ];
 
-const UNDOES = String.raw`(?:undoes|undo|undone|unscrews?|unscrewed|loosens?|loosened|(?:comes?|came|turns?|turned|spins?|winds?|screws?|goes) (?:off|out|undone|loose)|opens?|opened|releases?|slackens?|unwinds?)`;
-const DOES_UP = String.raw`(?:tightens?|tightened|does up|do up|done up|(?:screws?|goes?|winds?|turns?|spins?) (?:in|on|up|tight)|closes?|locks?)`;
-const CLOCKWISE = String.raw`(?:(?<!anti)(?<!anti-)(?<!counter)(?<!counter-)(?<!anti )(?<!counter )clockwise|to the right|rightwards?)`;
-const ANTI = String.raw`(?:(?:anti|counter)[- ]?clockwise|anticlock|to the left|leftwards?)`;
+const UNDOES = `(?:undoes|undo|undone|unscrews?|unscrewed|loosens?|loosened|(?:comes?|came|turns?|turned|spins?|winds?|screws?|goes) (?:off|out|undone|loose)|opens?|opened|releases?|slackens?|unwinds?)`;
+const DOES_UP = `(?:tightens?|tightened|does up|do up|done up|(?:screws?|goes?|winds?|turns?|spins?) (?:in|on|up|tight)|closes?|locks?)`;
+const CLOCKWISE = `(?:(?<!anti)(?<!anti-)(?<!counter)(?<!counter-)(?<!anti )(?<!counter )clockwise|to the right|rightwards?)`;
+const ANTI = `(?:(?:anti|counter)[- ]?clockwise|anticlock|to the left|leftwards?)`;
 const OTHER_WAY = String.raw`(?:in\s+|round\s+|it\s+)?(?:the\s+)?(?:other|wrong|opposite|reverse|unusual)\s+(?:way|direction)(?:\s+(?:round|around|about))?`;
 const IT = String.raw`(?:(?:with|an?|its|the|it|them|that|which|turn|turns|turned|you)\s+){0,5}`;
 const LEFT = of(
@@ -147,11 +147,11 @@ const UNSURE_HAND = of(
 );
 
 /** What a thing does in its place: what is named behind it is a part of the machine, and not on the bench. */
-const SEATED = String.raw`(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hung|pivots?|spins?|rotates?|bears?|
+const SEATED = `(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hung|pivots?|spins?|rotates?|bears?|
   butts?|locates?|located|engages?|engaged|meshes|mesh|mates?|lines?|aligns?|fits?|goes|go|drops?|slots?|slides?|
   passes|pass|reaches|touches|rubs?|clears?|catches|grips?|lies|lie|leads?|is keyed|is located|is guided|guided|
   nests?|stops?|follows?|drives|seals?|registers?|centres|centers|overlaps?|abuts?)`;
-const PREPOSITION = String.raw`(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|around|round|
+const PREPOSITION = `(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|around|round|
   with|up with|up to|across|along|to|at|beside|next to|from|by|above|below|off)`;
 const SEAT = of(
   String.raw`${START}(?:${SEATED}\s+(?:\p{L}+ly\s+|right\s+|just\s+|all\s+|flush\s+|flat\s+|up\s+)?${PREPOSITION}|
@@ -172,7 +172,7 @@ const AS_NOUNS = of(
   String.raw`${START}(?!\d|${COUNT}\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|snaps|locks|plugs)|s\s+(?:hook|clip|snap|lock|plug)))\s+(?:on|onto|over|in|into|under|behind|round|around|through|between)${END}`,
 );
 /** What belongs to a part and comes off with it. */
-const FEATURE = String.raw`(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|boss(?:es)?|shoulders?|
+const FEATURE = `(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|boss(?:es)?|shoulders?|
   catch(?:es)?|noses?|feet|legs?|pegs?|spigots?|recess(?:es)?|pips?|nibs?|keyways?|cut-?outs?|openings?)`;
 const FEATURED = of(
   String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?${FEATURE}\s+(?:on|onto|over|in|into|at|of|through|under|behind|between|against|goes?|snaps?|hooks?|fits?|sits?|drops?|engages?|to)${END}`,
@@ -181,7 +181,7 @@ const FACES = of(
   String.raw`(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|first|rear|front)\s*$|${START}(?:facing|faces|towards?|to)\s+(?:the\s+)?[\p{L}-]+\s*$`,
 );
 /** A thing told by what it holds in its hand: "two flats", of a spindle. */
-const NO_PIECE = of(String.raw`${START}(?:flats?|tangs?|ends?|key of|slot|its|the|teeth|tooth)${END}`);
+const NO_PIECE = of(`${START}(?:flats?|tangs?|ends?|key of|slot|its|the|teeth|tooth)${END}`);
 
 const OTHER_UNITS = of(
   String.raw`${START}(?:(?:on|in|with|for|of)\s+)?(?:the\s+|some\s+|most\s+|all\s+)?(?:later|latest|older|newer|earlier|early|old|new|previous|next|first|other|recent|second|some|most|many)\s+
@@ -191,9 +191,7 @@ const OTHER_UNITS = of(
 );
 /** "Other ones" may lie on the bench as well. */
 const ONLY_OTHER = of(String.raw`${START}(?:the\s+)?(?:other|second|first|next|new|old)\s+ones?${END}`);
-const INSTEAD = of(
-  String.raw`${START}(?:instead of|rather than|in place of|where there (?:was|is))${END}.*$`,
-);
+const INSTEAD = of(`${START}(?:instead of|rather than|in place of|where there (?:was|is))${END}.*$`);
 const FOR_A_WHILE = of(
   String.raw`${START}(?:back|on again|in again)\s+(?:on|in|into|onto)(?!\s+(?:the\s+)?(?:left|right))${END}|
   ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|placed)\s+(?:\p{L}+\s+){0,3}back${END}|
@@ -219,7 +217,7 @@ const NEW = of(
 const COUNTED_PIECE = of(
   String.raw`${START}(?:(?:\d{1,3}\s*[x×]?|two|three|four|five|six|seven|eight|nine|ten)\s+(?:\p{L}[\p{L}-]*\s+)?(?:${KIND_WORDS})s?${END}|m\d{1,2}\s?[x×]\s?\d)`,
 );
-const KIND_NAMED = of(String.raw`${START}(?:${KIND_WORDS})(?:e?s)?${END}`);
+const KIND_NAMED = of(`${START}(?:${KIND_WORDS})(?:e?s)?${END}`);
 
 /** The tools named in a stretch of a line, with their sizes, in the order in which they were said. */
 const toolsIn = (text: string): string[] => [...text.matchAll(NAMED_TOOL)].map((m) => m[0].trim());
