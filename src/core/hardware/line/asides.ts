@@ -1,5 +1,7 @@
 import type { Freeing } from "../freed";
 import { clausesOf } from "./clauses";
+import { LEFT, RIGHT, UNSURE_HAND } from "./hand";
+import { END, patternOf, START } from "./pattern";
 import { HOLDING_KINDS, KIND_WORDS } from "./phrases";
 
 /**
@@ -26,40 +28,52 @@ export interface Aside {
   readonly doubt?: string;
 }
 
-const of = (source: string): RegExp => new RegExp(source.replace(/\s*\n\s*/g, ""), "iu");
-const all = (source: string): RegExp => new RegExp(source.replace(/\s*\n\s*/g, ""), "giu");
-const START = String.raw`(?<![\p{L}\p{N}])`;
-const END = String.raw`(?![\p{L}\p{N}])`;
+const of = patternOf;
+const all = (source: string): RegExp => new RegExp(of(source).source, "giu");
 const COUNT = String.raw`(?:\d{1,2}|an?|one|two|three|four|five|six|both|some)`;
 
 const TOOL_ADJECTIVE = `(?:long|short|small|big|large|thin|flat|wide|narrow|blunt|stubby|plastic|wooden|
-  brass|nylon|soft|rubber|copper|bent|magnetic|magnet|stiff|sharp|broad|fine|proper|special|home-?made|internal|
-  external|angled|straight|needle[- ]?nosed?|long[- ]?nosed?|(?:two|three|twin|[23])[- ](?:leg|jaw|arm)(?:ged|ed)?|
-  impact|torque|ring|open|open[- ]?ended|adjustable|strap|chain|circlip|snap[- ]ring|combination|hook|ball|pin|nut|
-  bearing|gear|pulley|hub|flywheel|slide|allen|hex|torx|phillips|pozi|slotted|security|cross(?:[- ]?head)?|arbor|
-  dead[- ]blow|claw|roll[- ]pin|parallel|centre|center|craft|putty|utility|deep|thin-walled|pair of|couple of|good|
+  brass|nylon|soft|rubber|copper|bent|magnetic|magnet|stiff|sharp|broad|fine|proper|special|home-?made|
+  internal|
+  external|angled|straight|needle[- ]?nosed?|long[- ]?nosed?|(?:two|three|twin|[23])[- ](?:leg|jaw|
+  arm)(?:ged|ed)?|
+  impact|torque|ring|open|open[- ]?ended|adjustable|strap|chain|circlip|snap[- ]ring|combination|hook|
+  ball|pin|nut|
+  bearing|gear|pulley|hub|flywheel|slide|allen|hex|torx|phillips|pozi|slotted|security|
+  cross(?:[- ]?head)?|arbor|
+  dead[- ]blow|claw|roll[- ]pin|parallel|centre|center|craft|putty|utility|deep|thin-walled|pair of|
+  couple of|good|
   old|same|right|left|other)`;
 /** What is a tool whatever stands beside it. */
-const SURE_TOOL = String.raw`(?:(?:screw|nut) ?drivers?|spanners?|wrench(?:es)?|pliers|pincers|nippers|snips|
-  punch(?:es)?|drifts?|pullers?|mallets?|hammers?|spudgers?|(?:pry|crow|tommy|breaker) ?bars?|tweezers|vices?|vises?|
+const SURE_TOOL = String.raw`(?:(?:screw|nut) ?drivers?|spanners?|wrench(?:es)?|pliers|pincers|nippers|
+  snips|
+  punch(?:es)?|drifts?|pullers?|mallets?|hammers?|spudgers?|(?:pry|crow|tommy|breaker) ?bars?|tweezers|
+  vices?|vises?|
   chisels?|soldering ?irons?|(?:heat|hot[- ]?air) ?guns?|hair ?dr[yi]ers?|blow ?torch(?:es)?|hack ?saws?|
   (?:side|wire|flush|end) ?cutters?|jacking (?:screws?|bolts?)|feeler gauges?|calipers?|
-  (?:arbor|bench|hydraulic) press|t-?handles?|l-?keys?|open[- ]end(?:ed|ers?)|ring[- ]enders?|scrapers?|spatulas?|
+  (?:arbor|bench|hydraulic) press|t-?handles?|l-?keys?|open[- ]end(?:ed|ers?)|ring[- ]enders?|scrapers?|
+  spatulas?|
   (?:block|piece|bit|lump|scrap|strip) of (?:wood|tube|pipe|rod)|wooden block|extractors?|(?:hot )?air gun|
   (?:magnet|torx|hex|driver|security|t[zx]?\d{1,2}|ph\d|pz\d) bits?|screwdriver blades?)`;
 /** What is a tool where it has a size, or was held, used, or taken "with". */
-const SIZED_TOOL = String.raw`(?:sockets?(?!\s*(?:head|screw|cap|bolt|button|set|m\d|st\d|#))|drivers?|allen keys?|hex(?:agon)? keys?|
+const SIZED_TOOL = String.raw`(?:sockets?(?!\s*(?:head|screw|cap|bolt|button|set|m\d|st\d|#))|drivers?|
+  allen keys?|hex(?:agon)? keys?|
   torx keys?)`;
-const LENGTH = String.raw`(?:\d{1,3}(?:[.,]\d{1,2})?(?:\/\d{1,2})?\s*(?:mm|inch|in|"|″)?|(?:tx|t|ph|pz|sl|torx|phillips|pozi)\s?#?\d{1,2}h?)`;
+const LENGTH = String.raw`(?:\d{1,3}(?:[.,]\d{1,2})?(?:\/\d{1,2})?\s*(?:mm|inch|in|"|″)?|(?:tx|t|ph|pz|
+  sl|torx|phillips|pozi)\s?#?\d{1,2}h?)`;
 const TAKEN = String.raw`(?:(?:with|using|used?|via|needs?|needed|takes?|took|wants?|requires?)\s+)`;
-const SIZE_BEHIND = String.raw`(?:\s+\d{1,2}(?:[.,]\d)?(?:\s*mm)?(?!\s*(?:[x×]|(?:${KIND_WORDS})s?${END}))${END})?`;
+const SIZE_BEHIND = String.raw`(?:\s+\d{1,2}(?:[.,]\d)?(?:\s*mm)?(?!\s*(?:[x×]|
+  (?:${KIND_WORDS})s?${END}))${END})?`;
 /** What is said of a tool behind it: where it was set, what for. */
-const TOOL_TAIL = String.raw`(?:\s+(?:behind|under|underneath|against|on|onto|in|into|through|from|between|round|
-  around|for|as|at|to|so|with|until|till|over|across|is|was|does|works|needed|only|will|(?:and|or) (?:a |the )?
+const TOOL_TAIL = String.raw`(?:\s+(?:behind|under|underneath|against|on|onto|in|into|through|from|
+  between|round|
+  around|for|as|at|to|so|with|until|till|over|across|is|was|does|works|needed|only|will|(?:and|
+  or) (?:a |the )?
   (?:magnet|vice|block|rag|torch))${END}[^,;]*)?`;
 const TOOL = all(
   `${START}${TAKEN}?(?:${COUNT}\\s+|the\\s+|my\\s+)?(?:${TOOL_ADJECTIVE}\\s+){0,4}
-  (?:(?:${LENGTH}\\s*)?(?:${TOOL_ADJECTIVE}\\s+){0,4}${SURE_TOOL}${END}${SIZE_BEHIND}|${LENGTH}\\s*(?:${TOOL_ADJECTIVE}\\s+){0,4}${SIZED_TOOL}${END}|
+  (?:(?:${LENGTH}\\s*)?(?:${TOOL_ADJECTIVE}\\s+){0,4}${SURE_TOOL}${END}${SIZE_BEHIND}|
+  ${LENGTH}\\s*(?:${TOOL_ADJECTIVE}\\s+){0,4}${SIZED_TOOL}${END}|
   ${SIZED_TOOL}\\s+\\d{1,2}(?:\\s*mm)?${END}(?![\\/.x×-]))${TOOL_TAIL}`,
 );
 /** A tool inside what was used, without what leads up to it. */
@@ -75,41 +89,54 @@ const HAS_SCREW = of(
 );
 
 /** Verbs by which a thing comes free of itself: what comes "with" it came off as well. */
-const COMES = `(?:comes?|came|pops?|popped|lifts?|lifted|slides?|slid|pulls|falls?|fell|drops?|dropped|hinges?|hinged|
-  unclips|unclipped|unhooks?|unhooked|swings?|swung|tilts?|tilted|twists?|flips?|folds?|wiggles?|wiggled|rocks?|draws?|
+const COMES = `(?:comes?|came|pops?|popped|lifts?|lifted|slides?|slid|pulls|falls?|fell|drops?|dropped|
+  hinges?|hinged|
+  unclips|unclipped|unhooks?|unhooked|swings?|swung|tilts?|tilted|twists?|flips?|folds?|wiggles?|
+  wiggled|rocks?|draws?|
   peels?|jumps?|jumped|fly|flies|flew|springs?|unscrews|unwinds|snaps?|turns?)`;
 /** Verbs of what was done to it: what it was done "with" is a tool. */
-const DONE = `(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|punched|punch|pressed|press|presses|pulled|
-  pull|pried|pry|prised|prise|prized|levered|lever|levers|pushed|push|pushes|jacked|jack|heated|heat|heats|warmed|
-  twisted|unscrewed|unscrew|unbolted|unplugged|unplug|eased|ease|worked|rolled|drilled|drill|unsoldered|desoldered|
-  drew|drawn|withdrew|withdrawn|clamped|gripped|squeezed|squeeze|pinched|bent|split|cut|sawn|ground|chiselled|scraped|
+const DONE = `(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|punched|punch|pressed|press|
+  presses|pulled|
+  pull|pried|pry|prised|prise|prized|levered|lever|levers|pushed|push|pushes|jacked|jack|heated|heat|
+  heats|warmed|
+  twisted|unscrewed|unscrew|unbolted|unplugged|unplug|eased|ease|worked|rolled|drilled|drill|unsoldered|
+  desoldered|
+  drew|drawn|withdrew|withdrawn|clamped|gripped|squeezed|squeeze|pinched|bent|split|cut|sawn|ground|
+  chiselled|scraped|
   peeled|turned|spun|freed|shaken|shook|tilt|lift|slide|twist|unclip|unhook|rock|wiggle|pop)`;
 /** Verbs that are nouns, or names of pieces, as well: they count with a word of direction behind them. */
 const NOUNS =
   /^(?:drives?|taps?|press|presses|pull|pulls|lever|levers|push|punch|jack|heat|drill|lift|lifts|slide|slides|split|cut|ground|spring|springs|snap|snaps|hinge|hinges|turn|turns|drop|drops|draws?|fold|folds|flip|rock|rocks|twist|twists|peel|peels|pop|pops|falls?|swings?|tilts?|bent|squeeze|ease|prise|pry)$/i;
-const OFF = `(?:out|off|up|back|apart|away|loose|free|down|through|open|over|sideways|straight|easily|by hand|
+const OFF = `(?:out|off|up|back|apart|away|loose|free|down|through|open|over|sideways|straight|easily|
+  by hand|
   forwards?|upwards?|clear|askew)`;
 const WAY = all(
-  `${START}(?:(?:then|it|they|just|was|were|is|are|has to be|had to be|be|must be|to be|all)\\s+){0,4}(${COMES}|${DONE})${END}((?:\\s+${OFF}${END})*)`,
+  `${START}(?:(?:then|it|they|just|was|were|is|are|has to be|had to be|be|must be|to be|
+  all)\\s+){0,4}(${COMES}|${DONE})${END}((?:\\s+${OFF}${END})*)`,
 );
 const TURN_AND_OFF = of(
-  String.raw`^\s*(?:an?\s+)?(?:quarter|half|eighth|1\/4|1\/2|1\/8)[- ]turn${END}(?!\s*(?:past|more|further|after|behind)).*
+  String.raw`^\s*(?:an?\s+)?(?:quarter|half|eighth|1\/4|1\/2|1\/8)[- ]turn${END}(?!\s*(?:past|more|
+  further|after|behind)).*
   (?:off|out|lift|pull|stops?|free|release|left|right|clockwise)${END}.*$`,
 );
 /** Nothing but verbs: "tilt and lift". */
 const BARE_WAYS = of(
-  String.raw`^\s*(?:${COMES}|${DONE})(?:\s+(?:it|them))?(?:\s+${OFF})*(?:\s*(?:and|then|to)\s+(?:${COMES}|${DONE})(?:\s+(?:it|them))?(?:\s+${OFF})*)+\s*$`,
+  String.raw`^\s*(?:${COMES}|${DONE})(?:\s+(?:it|them))?(?:\s+${OFF})*(?:\s*(?:and|then|
+  to)\s+(?:${COMES}|${DONE})(?:\s+(?:it|them))?(?:\s+${OFF})*)+\s*$`,
 );
 const WAY_TAIL = of(
-  String.raw`^\s+(?:using|by|to|towards?|until|till|from|through|on|onto|in|into|after|before|when|while|as|so|over|along|
+  String.raw`^\s+(?:using|by|to|towards?|until|till|from|through|on|onto|in|into|after|before|when|
+  while|as|so|over|along|
   past|at|against|like|quite|very|once|about|round|around|behind|under)${END}(?:(?!\sand\s)[^,;])*`,
 );
 const INSTRUMENT = of(String.raw`^\s+with${END}(?:(?!\sand\s+${COUNT}\s)[^,;])*`);
 /** In "with its shaft", what comes along is part of it. */
 const ITS_OWN = of(String.raw`^\s+(?:together\s+|along\s+)?with\s+(?:its|the|their|all its)${END}[^,;]*`);
 const HELD = of(
-  String.raw`^\s*(?:i\s+)?(?:(?:held|holding|gripped|gripping|clamped|clamping|wedged|blocked|stopped|stopping|jammed|steadied|supported)\s+(?!by|on|in|with${END})|
-  (?:hold|lock|locked|block|stop|jam|support|steady|clamp|wedge|grip)\s+(?:the|it|its|them|a|one)${END}|\p{L}+\s+(?:held|locked|stopped|blocked)\s+with${END}).*$`,
+  String.raw`^\s*(?:i\s+)?(?:(?:held|holding|gripped|gripping|clamped|clamping|wedged|blocked|stopped|
+  stopping|jammed|steadied|supported)\s+(?!by|on|in|with${END})|
+  (?:hold|lock|locked|block|stop|jam|support|steady|clamp|wedge|grip)\s+(?:the|it|its|them|a|one)${END}|
+  \p{L}+\s+(?:held|locked|stopped|blocked)\s+with${END}).*$`,
 );
 const HOW: readonly (readonly [RegExp, Freeing])[] = [
   [/^(driven|drove|drives?|knock\w*|punch\w*)$/i, "drive"],
@@ -124,70 +151,67 @@ const HOW: readonly (readonly [RegExp, Freeing])[] = [
   [/^(cut|sawn)$/i, "cut"],
 ];
 
-const UNDOES = `(?:undoes|undo|undone|unscrews?|unscrewed|loosens?|loosened|(?:comes?|came|turns?|turned|spins?|winds?|screws?|goes) (?:off|out|undone|loose)|opens?|opened|releases?|slackens?|unwinds?)`;
-const DOES_UP = `(?:tightens?|tightened|does up|do up|done up|(?:screws?|goes?|winds?|turns?|spins?) (?:in|on|up|tight)|closes?|locks?)`;
-const CLOCKWISE = `(?:(?<!anti)(?<!anti-)(?<!counter)(?<!counter-)(?<!anti )(?<!counter )clockwise|to the right|rightwards?)`;
-const ANTI = `(?:(?:anti|counter)[- ]?clockwise|anticlock|to the left|leftwards?)`;
-const OTHER_WAY = String.raw`(?:in\s+|round\s+|it\s+)?(?:the\s+)?(?:other|wrong|opposite|reverse|unusual)\s+(?:way|direction)(?:\s+(?:round|around|about))?`;
-const IT = String.raw`(?:(?:with|an?|its|the|it|them|that|which|turn|turns|turned|you)\s+){0,5}`;
-const LEFT = of(
-  String.raw`${START}${IT}(?:(?:is\s+|has\s+)?(?:an?\s+|its\s+)?left[- ]?hand(?:ed)?(?:[- ]thread(?:ed)?)?${END}|${UNDOES}\s+${CLOCKWISE}|${DOES_UP}\s+${ANTI}|
-  ${CLOCKWISE}\s+(?:is\s+)?(?:to\s+)?(?:undo|loosen|open|unscrew|remove|release|off|loose)${END}|${ANTI}\s+(?:is\s+)?(?:to\s+)?(?:tighten|tight|do up|close)${END}|
-  (?:right(?:y)? (?:is )?loose(?:y|ns)?|left(?:y)? (?:is )?tight(?:y|ens)?)|
-  (?:${UNDOES}|${DOES_UP}|turns?|screws?|threads?|goes|winds?|works?|is)\s+(?:off\s+|out\s+)?${OTHER_WAY}|
-  (?:${UNDOES}|${DOES_UP}|turns?|screws?)\s+(?:backwards?|in reverse)|(?:backwards?|reversed?|opposite|contrary)[- ]thread(?:ed)?|thread(?:ed|s)?\s+(?:is\s+)?(?:backwards?|reversed?|${OTHER_WAY}))`,
-);
-const RIGHT = of(
-  String.raw`${START}${IT}(?:${UNDOES}\s+${ANTI}|${DOES_UP}\s+${CLOCKWISE}|${ANTI}\s+(?:is\s+)?(?:to\s+)?(?:undo|loosen|open|unscrew|remove|release)${END}|
-  (?:an?\s+)?(?:normal|ordinary|standard|usual|right[- ]hand(?:ed)?)[- ](?:thread(?:ed)?|way round))`,
-);
-/** A turn that may be the hand of a thread, or how a thing runs. */
-const UNSURE_HAND = of(
-  String.raw`^\s*(?:reversed?|backwards?|clockwise|(?:anti|counter)[- ]?clockwise|${OTHER_WAY})\s*$`,
-);
-
 /** What a thing does in its place: what is named behind it is a part of the machine, and not on the bench. */
-const SEATED = `(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hung|pivots?|spins?|rotates?|bears?|
-  butts?|locates?|located|engages?|engaged|meshes|mesh|mates?|lines?|aligns?|fits?|goes|go|drops?|slots?|slides?|
-  passes|pass|reaches|touches|rubs?|clears?|catches|grips?|lies|lie|leads?|is keyed|is located|is guided|guided|
+const SEATED = `(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hung|pivots?|spins?|
+  rotates?|bears?|
+  butts?|locates?|located|engages?|engaged|meshes|mesh|mates?|lines?|aligns?|fits?|goes|go|drops?|
+  slots?|slides?|
+  passes|pass|reaches|touches|rubs?|clears?|catches|grips?|lies|lie|leads?|is keyed|is located|
+  is guided|guided|
   nests?|stops?|follows?|drives|seals?|registers?|centres|centers|overlaps?|abuts?)`;
-const PREPOSITION = `(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|around|round|
+const PREPOSITION = `(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|
+  around|round|
   with|up with|up to|across|along|to|at|beside|next to|from|by|above|below|off)`;
 const SEAT = of(
-  String.raw`${START}(?:${SEATED}\s+(?:\p{L}+ly\s+|right\s+|just\s+|all\s+|flush\s+|flat\s+|up\s+)?${PREPOSITION}|
-  (?:is|are|was|were)\s+(?:pressed|glued|moulded|molded|cast|riveted|welded|crimped|soldered|screwed|bonded|staked|shrunk)\s+(?:in|on|into|onto|to))${END}`,
+  String.raw`${START}(?:${SEATED}\s+(?:\p{L}+ly\s+|right\s+|just\s+|all\s+|flush\s+|flat\s+|
+  up\s+)?${PREPOSITION}|
+  (?:is|are|was|were)\s+(?:pressed|glued|moulded|molded|cast|riveted|welded|crimped|soldered|screwed|
+  bonded|staked|shrunk)\s+(?:in|on|into|onto|to))${END}`,
 );
 /** These take what they touch without a word between. */
 const TOUCHES = of(
-  String.raw`${START}(?:engages|touches|clears|catches|grips|drives|follows|overlaps|abuts|covers|holds)\s+(?:the|its|a|an|both|with)${END}`,
+  String.raw`${START}(?:engages|touches|clears|catches|grips|drives|follows|overlaps|abuts|covers|
+  holds)\s+(?:the|its|a|an|both|with)${END}`,
 );
 const HOLDS_IT = of(
-  String.raw`${START}(?:hold|holds|held|keep|keeps|kept|retain|retains|secure|secures)\s+(?:it|them|the|its|this|that|everything|on|in|down|up)(?!\s*(?:by|with))${END}`,
+  String.raw`${START}(?:hold|holds|held|keep|keeps|kept|retain|retains|secure|secures)\s+(?:it|them|the|
+  its|this|that|everything|on|in|down|up)(?!\s*(?:by|with))${END}`,
 );
 const HELD_BY = of(
-  String.raw`${START}(?:is\s+|are\s+)?(?:held|retained|secured|guided|located|kept|fixed|fastened|locked|driven|closed|clipped|hung)(?:\s+(?:on|in|down|up|together|there|by itself))?\s+(?:by|with)${END}`,
+  String.raw`${START}(?:is\s+|are\s+)?(?:held|retained|secured|guided|located|kept|fixed|fastened|
+  locked|driven|closed|clipped|hung)(?:\s+(?:on|in|down|up|together|there|by itself))?\s+(?:by|
+  with)${END}`,
 );
 /** Nouns that do these things as verbs too: they are verbs behind another noun. */
 const AS_NOUNS = of(
-  String.raw`${START}(?!\d|${COUNT}\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|snaps|locks|plugs)|s\s+(?:hook|clip|snap|lock|plug)))\s+(?:on|onto|over|in|into|under|behind|round|around|through|between)${END}`,
+  String.raw`${START}(?!\d|${COUNT}\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|snaps|locks|plugs)|
+  s\s+(?:hook|clip|snap|lock|plug)))\s+(?:on|onto|over|in|into|under|behind|round|around|through|
+  between)${END}`,
 );
 /** What belongs to a part and comes off with it. */
-const FEATURE = `(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|boss(?:es)?|shoulders?|
+const FEATURE = `(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|
+  boss(?:es)?|shoulders?|
   catch(?:es)?|noses?|feet|legs?|pegs?|spigots?|recess(?:es)?|pips?|nibs?|keyways?|cut-?outs?|openings?)`;
 const FEATURED = of(
-  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?${FEATURE}\s+(?:on|onto|over|in|into|at|of|through|under|behind|between|against|goes?|snaps?|hooks?|fits?|sits?|drops?|engages?|to)${END}`,
+  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?${FEATURE}\s+(?:on|onto|
+  over|in|into|at|of|through|under|behind|between|against|goes?|snaps?|hooks?|fits?|sits?|drops?|
+  engages?|to)${END}`,
 );
 const FACES = of(
-  String.raw`(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|first|rear|front)\s*$|${START}(?:facing|faces|towards?|to)\s+(?:the\s+)?[\p{L}-]+\s*$`,
+  String.raw`(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|first|rear|front)\s*$|
+  ${START}(?:facing|faces|towards?|to)\s+(?:the\s+)?[\p{L}-]+\s*$`,
 );
 /** A thing told by what it holds in its hand: "two flats", of a spindle. */
 const NO_PIECE = of(`${START}(?:flats?|tangs?|ends?|key of|slot|its|the|teeth|tooth)${END}`);
 
 const OTHER_UNITS = of(
-  String.raw`${START}(?:(?:on|in|with|for|of)\s+)?(?:the\s+|some\s+|most\s+|all\s+)?(?:later|latest|older|newer|earlier|early|old|new|previous|next|first|other|recent|second|some|most|many)\s+
-  (?:(?:ones?(?!\s*(?:was|is|out|off|first|last)))|models?|units?|versions?|types?|series|batch(?:es)?|machines?|variants?|production|examples|years)${END}|
+  String.raw`${START}(?:(?:on|in|with|for|of)\s+)?(?:the\s+|some\s+|most\s+|all\s+)?(?:later|latest|
+  older|newer|earlier|early|old|new|previous|next|first|other|recent|second|some|most|many)\s+
+  (?:(?:ones?(?!\s*(?:was|is|out|off|first|last)))|models?|units?|versions?|types?|series|batch(?:es)?|
+  machines?|variants?|production|examples|years)${END}|
   ${START}(?:some|others)\s+(?:have|has|had|use|come with|are|got)${END}|${START}mk\s?[\divx]+${END}|
-  ${START}(?:sometimes|usually|normally|often|supposed to|should (?:be|have)|may have|might have|if (?:fitted|there|present))${END}`,
+  ${START}(?:sometimes|usually|normally|often|supposed to|should (?:be|have)|may have|might have|
+  if (?:fitted|there|present))${END}`,
 );
 /** "Other ones" may lie on the bench as well. */
 const ONLY_OTHER = of(String.raw`${START}(?:the\s+)?(?:other|second|first|next|new|old)\s+ones?${END}`);
@@ -195,27 +219,41 @@ const INSTEAD = of(`${START}(?:instead of|rather than|in place of|where there (?
 const FOR_A_WHILE = of(
   String.raw`${START}(?:back|on again|in again)\s+(?:on|in|into|onto)(?!\s+(?:the\s+)?(?:left|right))${END}|
   ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|placed)\s+(?:\p{L}+\s+){0,3}back${END}|
-  ${START}(?:for now|for the time being|for transport|temporar\p{L}+|meanwhile|to save the thread|(?:so as )?not to lose|
-  to not lose|so (?:that )?(?:it|they|nothing|none|i)|to keep (?:it|them|the)|taped|tied|until it goes)${END}`,
+  ${START}(?:for now|for the time being|for transport|temporar\p{L}+|meanwhile|to save the thread|
+  (?:so as )?not to lose|
+  to not lose|so (?:that )?(?:it|they|nothing|none|i)|to keep (?:it|them|the)|taped|tied|
+  until it goes)${END}`,
 );
-const GOES_BACK = of(String.raw`${START}(?:goes?|going|put|fit|fitted|screw)\s+(?:\p{L}+\s+){0,2}back${END}`);
+const GOES_BACK = of(String.raw`${START}(?:goes?|going|put|fit|fitted|
+  screw)\s+(?:\p{L}+\s+){0,2}back${END}`);
 const RETURNS = of(
-  String.raw`^\s*(?:please\s+|and\s+|but\s+)?(?:(?:renew|replace|mind|remember|don['’]?t|do not|never|always|make sure|be careful|
-  careful|tighten|retighten|beware|watch)${END}|(?:grease|oil|lubricate|check|clean|torque|align|adjust|smear|grip|degrease|wipe|count|test|note|fit|
+  String.raw`^\s*(?:please\s+|and\s+|but\s+)?(?:(?:renew|replace|mind|remember|don['’]?t|do not|never|
+  always|make sure|be careful|
+  careful|tighten|retighten|beware|watch)${END}|(?:grease|oil|lubricate|check|clean|torque|align|adjust|
+  smear|grip|degrease|wipe|count|test|note|fit|
   put|set|turn|press|push|hold|keep|start|look|see|measure|mark|do|line|draw|nip|screw|tap|glue)
-  (?:\s+(?:the|it|them|this|that|these|those|both|all|up|down|each|a|at|for|out|on|before|after|while|how|your|well|lightly|with|everything)${END})|(?:grease|oil|lubricate|check|clean|degrease|wipe)\s*$)`,
+  (?:\s+(?:the|it|them|this|that|these|those|both|all|up|down|each|a|at|for|out|on|before|after|while|
+  how|your|well|lightly|with|everything)${END})|(?:grease|oil|lubricate|check|clean|degrease|
+  wipe)\s*$)`,
 );
 const ON_RETURN = of(
-  String.raw`${START}(?:(?:when|before|after|once|as|while|until)\s+(?:it|they|this|that|the \p{L}+|you)\s+(?:goes?|comes?|is|are|go)|on (?:the way back|reassembly|refitting|return)|
-  when refitt\p{L}+|(?:must|has to|have to|needs? to|should)\s+(?:be|go|come|sit|not)|(?:every|each) time|past snug|not too tight|
-  crosswise|criss-?cross|in turns?|(?:left|right|front|rear|top|bottom|long|short|big|small|inner|outer|upper|lower)(?:er)? ones? (?:first|last))${END}`,
+  String.raw`${START}(?:(?:when|before|after|once|as|while|until)\s+(?:it|they|this|that|the \p{L}+|
+  you)\s+(?:goes?|comes?|is|are|go)|on (?:the way back|reassembly|refitting|return)|
+  when refitt\p{L}+|(?:must|has to|have to|needs? to|should)\s+(?:be|go|come|sit|not)|(?:every|
+  each) time|past snug|not too tight|
+  crosswise|criss-?cross|in turns?|(?:left|right|front|rear|top|bottom|long|short|big|small|inner|outer|
+  upper|lower)(?:er)? ones? (?:first|last))${END}`,
 );
 const NEW = of(
-  String.raw`^\s*(?:always\s+|best\s+)?(?:renew|replace|renewed|replaced|use (?:a )?new(?: ones?)?|goes back new|go back new|needs? (?:a )?new(?: ones?)?|new (?:one|ones)|fit (?:a )?new(?: ones?)?|(?:must|has to|have to|should|to)\s+be\s+(?:renewed|replaced)|single use|use(?:d)? once)
-  (?:\s+(?:it|them|this|these|that|each|every|always|time|on|reassembly|please|when|goes|back|once|off|only))*\s*$`,
+  String.raw`^\s*(?:always\s+|best\s+)?(?:renew|replace|renewed|replaced|use (?:a )?new(?: ones?)?|
+  goes back new|go back new|needs? (?:a )?new(?: ones?)?|new (?:one|ones)|fit (?:a )?new(?: ones?)?|
+  (?:must|has to|have to|should|to)\s+be\s+(?:renewed|replaced)|single use|use(?:d)? once)
+  (?:\s+(?:it|them|this|these|that|each|every|always|time|on|reassembly|please|when|goes|back|once|off|
+  only))*\s*$`,
 );
 const COUNTED_PIECE = of(
-  String.raw`${START}(?:(?:\d{1,3}\s*[x×]?|two|three|four|five|six|seven|eight|nine|ten)\s+(?:\p{L}[\p{L}-]*\s+)?(?:${KIND_WORDS})s?${END}|m\d{1,2}\s?[x×]\s?\d)`,
+  String.raw`${START}(?:(?:\d{1,3}\s*[x×]?|two|three|four|five|six|seven|eight|nine|
+  ten)\s+(?:\p{L}[\p{L}-]*\s+)?(?:${KIND_WORDS})s?${END}|m\d{1,2}\s?[x×]\s?\d)`,
 );
 const KIND_NAMED = of(`${START}(?:${KIND_WORDS})(?:e?s)?${END}`);
 

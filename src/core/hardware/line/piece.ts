@@ -12,6 +12,7 @@ import {
   SIZED,
   THREE_SIZES,
 } from "./neighbours";
+import { patternOf } from "./pattern";
 import { type Said, Saying } from "./saying";
 import type { Token } from "./tokens";
 
@@ -62,16 +63,25 @@ function partNameIn(tokens: readonly Token[]): ReadonlySet<Token> {
 }
 
 /** Words of a whole sentence: it may tell of a piece that is still in its place. */
-const SENTENCE =
-  /(?<![\p{L}])(?:is|was|were|are|been|be|which|that|who|there|do|did|can|could|will|would|must|might|shows?|needs?|looks?|seems?|says?|wants?|makes?|gets?|got|lets?|belongs?|keeps?|kept|loaded|stuck|faces|points?|lies|stands?|meets?|goes|comes|moves|hides?|sticks?|they|now|had)(?![\p{L}])/iu;
+const SENTENCE = patternOf(
+  String.raw`(?<![\p{L}])(?:is|was|were|are|been|be|which|that|who|there|do|did|can|could|will|
+  would|must|might|shows?|needs?|looks?|seems?|says?|wants?|makes?|gets?|got|lets?|belongs?|keeps?|
+  kept|loaded|stuck|faces|points?|lies|stands?|meets?|goes|comes|moves|hides?|sticks?|they|now|
+  had)(?![\p{L}])`,
+);
 /** One of several: "the fifth screw", "2 of the screws", "screw number five". */
-const ORDINAL =
-  /(?<![\p{L}])(?:second|third|fourth|fifth|sixth|seventh|eighth|last|number|no\.|(?:\d+|one|two|three|four|five|six|some|most|none|half) of (?:the|its|those|these|all|them))(?![\p{L}])/iu;
+const ORDINAL = patternOf(
+  String.raw`(?<![\p{L}])(?:second|third|fourth|fifth|sixth|seventh|eighth|last|number|no\.|(?:\d+|
+  one|two|three|four|five|six|some|most|none|half) of (?:the|its|those|these|all|them))(?![\p{L}])`,
+);
 const COMPARES =
   /(?<![\p{L}])(?:less|fewer|extra|spare|too many|too few|than|instead|like|same as)(?![\p{L}])/iu;
 /** Words that say nothing that could be meant otherwise. */
-const HARMLESS =
-  /^(?:side|end|ends|sides|off|out|away|back|only|too|again|also|here|all|same|it|its|and|or|loose|each|way|up|down|type|kind|size|sort|head|heads|thread|mm|please|pieces?|them|this|just|with|underneath|above|below|outside|inside|round|together|apart|order|pairs?|rows?|total)$/i;
+const HARMLESS = patternOf(
+  `^(?:side|end|ends|sides|off|out|away|back|only|too|again|also|here|all|same|it|its|and|
+  or|loose|each|way|up|down|type|kind|size|sort|head|heads|thread|mm|please|pieces?|them|this|just|
+  with|underneath|above|below|outside|inside|round|together|apart|order|pairs?|rows?|total)$`,
+);
 
 /** A token of one kind. */
 type Of<K extends Token["t"]> = Token & { readonly t: K };

@@ -2,6 +2,7 @@ import { LOOSENED } from "../piece";
 import { type Aside, asidesIn } from "./asides";
 import { figureAt, sizedDrive } from "./figures";
 import { INTO_WORDS, LOCKER_COLOURS, WIRE_COLOURS } from "./lexicon";
+import { patternOf } from "./pattern";
 import { phraseAt } from "./phrases";
 import type { Meaning, Token } from "./tokens";
 
@@ -39,7 +40,16 @@ const SAYS_MARK = sticky(
 );
 /** What faces where, of one piece: "chamfer down", "lip in", "flat side to the gear". */
 const PIECE_FACING = sticky(
-  /(?:the\s+|its\s+)?(?:chamfer(?:ed side)?|lip|flange|hub|shoulder|boss|dish(?:ed side)?|cup|concave|convex|(?:flat|round(?:ed)?|raised|hollow|thick|thin|smooth|rough|shiny|dull) side|numbers?|writing|printing|lettering|marking|label|sealed side|seal(?!s?\s+(?:facing|faces|to))|shield|arrow|slot|point|hook|tang|collar|groove|bevel|recess|step|ridge|ears?|tab|notch|opening|teeth|keyway|leg|loop|bend|tail|coil|flat|bulge|hump|dot|nose|taper|cone|skirt|cut-?out|hollow|bulge)s?\s+(?:(?:facing|faces|to|towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|(?:(?:facing|faces|pointing)\s+)?(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front))(?![\p{L}])/u,
+  patternOf(
+    String.raw`(?:the\s+|its\s+)?(?:chamfer(?:ed side)?|lip|flange|hub|shoulder|boss|
+    dish(?:ed side)?|cup|concave|convex|(?:flat|round(?:ed)?|raised|hollow|thick|thin|smooth|rough|
+    shiny|dull) side|numbers?|writing|printing|lettering|marking|label|sealed side|
+    seal(?!s?\s+(?:facing|faces|to))|shield|arrow|slot|point|hook|tang|collar|groove|bevel|recess|
+    step|ridge|ears?|tab|notch|opening|teeth|keyway|leg|loop|bend|tail|coil|flat|bulge|hump|dot|
+    nose|taper|cone|skirt|cut-?out|hollow|bulge)s?\s+(?:(?:facing|faces|to|
+    towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|(?:(?:facing|faces|pointing)\s+)?(?:up|down|in|out|
+    inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front))(?![\p{L}])`,
+  ),
 );
 /**
  * It did not come away. "Stays in place" says that nothing was done with it, and is told by the words that

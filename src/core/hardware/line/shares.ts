@@ -1,3 +1,4 @@
+import { patternOf } from "./pattern";
 import { readSegment } from "./piece";
 import type { Facts, Said } from "./saying";
 import type { Segment } from "./segments";
@@ -21,10 +22,15 @@ export interface Shares {
   readonly counts?: number;
 }
 
-const SOME_OF_THEM =
-  /\b(?:of (?:them|these|those|which)|the (?:(?:last|first|other|remaining|rear|front|back|left|right|top|bottom|upper|lower|inner|outer|long|short|longer|shorter|middle|outside|inside) )?(?:one|two|three|four|five|six|others?|\d{1,2})(?! (?:mm|m\d)))\b/i;
-const PER_TWO =
-  /\b(?:(?:each|either|per|every) (?:side|end|half)|(?:both|two) (?:sides|ends|halves)|(?:left and right|front and (?:back|rear)))\b/i;
+const SOME_OF_THEM = patternOf(
+  String.raw`\b(?:of (?:them|these|those|which)|the (?:(?:last|first|other|remaining|rear|front|
+  back|left|right|top|bottom|upper|lower|inner|outer|long|short|longer|shorter|middle|outside|
+  inside) )?(?:one|two|three|four|five|six|others?|\d{1,2})(?! (?:mm|m\d)))\b`,
+);
+const PER_TWO = patternOf(
+  String.raw`\b(?:(?:each|either|per|every) (?:side|end|half)|(?:both|two) (?:sides|ends|halves)|
+  (?:left and right|front and (?:back|rear)))\b`,
+);
 const PER_CORNER = /\b(?:each|every|per) corner\b/i;
 
 /** In how many places a saying puts each of its pieces: "each side" is two; undefined: it names one place. */
