@@ -26,7 +26,7 @@ const COLUMNS = pastHead.keyof().options.map((f) => heads.column(f));
 const PAUSE_MIN = 30;
 
 const ofJob = { job_id: z.int() };
-const partRow = z.object({ ...ofJob, ref: z.string(), name: z.string(), kind: z.string() });
+const partRow = z.object({ ...ofJob, ref: z.string(), name: z.string(), kind: z.string().nullable() });
 const findingRow = z.object({
   ...ofJob,
   part: z.string(),
@@ -87,7 +87,14 @@ export async function pastJobs(at?: Knex): Promise<PastJob[]> {
       failed: (findings.get(j.id) ?? []).flatMap((f) => {
         const part = named.get(f.part);
         return part && f.mode && isFailure(f.mode)
-          ? [{ name: part.name, kind: part.kind, mode: f.mode, ...(f.chosen ? { chosen: f.chosen } : {}) }]
+          ? [
+              {
+                name: part.name,
+                ...(part.kind && { kind: part.kind }),
+                mode: f.mode,
+                ...(f.chosen ? { chosen: f.chosen } : {}),
+              },
+            ]
           : [];
       }),
       arrived: (arrivals.get(j.id) ?? []).flatMap((a) =>

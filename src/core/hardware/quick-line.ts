@@ -285,7 +285,7 @@ class Line {
         });
       return;
     }
-    if (this.headWidth(segment, said) || this.handOfStep(said)) return;
+    if (this.headWidth(segment, said) || this.ofStep(said)) return;
     if (said.facts.kind === undefined && !this.belongsBefore(segment, said)) {
       this.refuse(segment, NOT_READ);
       this.asides.push(...said.asides);
@@ -330,13 +330,20 @@ class Line {
     return true;
   }
 
-  /** A left-hand thread of what is no piece: a hub that is screwed on. */
-  private handOfStep(said: Said): boolean {
+  /**
+   * What is said of the step where no piece is named that it could belong to: the left hand of a hub that is screwed
+   * on, that what came off is renewed.
+   */
+  private ofStep(said: Said): boolean {
     const { facts } = said;
-    const isOnlyHand = facts.leftHand === true && Object.keys(facts).length === 1 && said.qty === undefined;
-    if (!isOnlyHand || this.hardware.some((h) => h.kind !== undefined && DRIVEN.includes(h.kind)))
+    const keys = Object.keys(facts);
+    const isAside = said.asides.length > 0 && keys.every((k) => k === "leftHand" || k === "once");
+    const isNone = facts.leftHand
+      ? !this.hardware.some((h) => h.kind !== undefined && DRIVEN.includes(h.kind))
+      : this.hardware.length === 0;
+    if (!isAside || !keys.length || !isNone || said.qty !== undefined || said.place || said.note.length)
       return false;
-    this.leftHand = true;
+    this.leftHand ||= facts.leftHand === true;
     this.alsoSaid(said);
     for (const says of said.doubts) this.doubts.push({ piece: null, says });
     return true;

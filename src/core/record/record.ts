@@ -17,7 +17,8 @@ export interface PastJob {
   /** parts that failed, with how and what went in */
   readonly failed: readonly {
     readonly name: string;
-    readonly kind: string;
+    /** what it was said to be */
+    readonly kind?: string;
     readonly mode: string;
     readonly chosen?: string | undefined;
   }[];

@@ -31,12 +31,15 @@ const SAYS = {
   heavy: "Heavy or awkward: both hands, clear a place for it first.",
 } as const;
 
+/** A spring by its name, and not what is called after one. */
+const SPRINGS = /\bspring\b(?![- ](?:side|washer|clip|pin|cup|plate|seat|steel))/;
+
 export const CAUTIONS: readonly Caution[] = [
   {
     hazard: "spring",
     when: "both",
     says: SAYS.spring,
-    applies: (s, w) => has(s, "spring", "ball") || /\bspring\b/.test(w),
+    applies: (s, w) => has(s, "spring", "ball") || SPRINGS.test(w),
   },
   { hazard: "clip", when: "both", says: SAYS.clip, applies: (s) => has(s, "circlip", "e-clip") },
   {
@@ -203,7 +206,8 @@ export function cautionsFor(
   partNames: readonly string[],
   direction: "off" | "back",
 ): string[] {
-  const words = [step.title ?? "", step.note ?? "", step.facing ?? "", ...partNames].join(" ").toLowerCase();
+  // which way something faces names no danger: the spring side of a seal is no spring
+  const words = [step.title ?? "", step.note ?? "", ...partNames].join(" ").toLowerCase();
   const named = (step.cautions ?? []).map(
     (hazard) => NAMED_HAZARDS.find((h) => h.hazard === hazard)?.says ?? hazard,
   );

@@ -110,6 +110,7 @@ export function understood(open: OpenStep): Understood {
   const namesInLine = read.parts.filter((p) => !named.some((n) => n.toLowerCase() === p.toLowerCase()));
   const names = [...named, ...namesInLine];
   const stack = open.stack.length ? open.stack : stackIn(read, before, names);
+  const saidDone = doneIn(read, hardware);
   const facts = factsIn({ ...(leftHand && { leftHand }), ...open.facts }, read);
   const notNamed = read.stack.flatMap((s) => ("part" in s && partAt(names, s.part) < 0 ? [s.part] : []));
   return {
@@ -123,13 +124,31 @@ export function understood(open: OpenStep): Understood {
       ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" })),
     ],
     doubts: read.doubts.map((d) => ({ ...d, piece: d.piece === null ? null : d.piece + before })),
-    action: open.action ?? likelyAction(names.join(", "), hardware, facts.wires !== undefined),
-    isActionGuessed: open.action === null,
+    action: open.action ?? saidDone ?? likelyAction(names.join(", "), hardware, facts.wires !== undefined),
+    isActionGuessed: open.action === null && saidDone === undefined,
     names,
     namesInLine,
     partStates: { ...states, ...open.partStates },
     facts,
   };
+}
+
+/** Verbs that say what was done, where no piece had to be undone for it. */
+const DONE_SAID: readonly (readonly [Action, RegExp])[] = [
+  ["unclip", /^(?:unclip|unhook|pops? off|popped)/i],
+  ["unscrew", /^(?:unscrew|unbolt)/i],
+  ["slide", /^slid/i],
+  ["unplug", /^unplug/i],
+  ["press-out", /^press/i],
+  ["drive-out", /^(?:driven|drove|knock|punch)/i],
+  ["pull", /^(?:pull|drew|drawn|withdr)/i],
+  ["peel", /^peel/i],
+  ["lift-off", /^(?:lift|tilt|comes? (?:away|off)|came (?:away|off))/i],
+];
+function doneIn(read: QuickLine, hardware: readonly HardwareFacts[]): Action | undefined {
+  if (hardware.some(isLoose)) return undefined;
+  const said = read.asides.find((a) => a.about === "way")?.says ?? read.asides.find((a) => a.hand)?.says;
+  return said === undefined ? undefined : DONE_SAID.find(([, verb]) => verb.test(said))?.[0];
 }
 
 /** Facts of the step: those that were put in by touch, and behind them what the line says. */

@@ -116,7 +116,7 @@ function chipsOf(
     }),
   );
   const asked = read.doubts
-    .filter((d) => d.piece === null)
+    .filter((d) => d.piece === null && !read.unread.some((u) => d.says.includes(`“${u.text}”`)))
     .map((d): Chip => ({ key: `doubt ${d.says}`, rank: 0, says: `? ${d.says}` }));
   const unread = read.unread.map((u): Chip => {
     const isLost = read.doubts.some((d) => d.says.includes(`“${u.text}”`));

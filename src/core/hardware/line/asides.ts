@@ -197,6 +197,11 @@ const FEATURED = of(
   over|in|into|at|of|through|under|behind|between|against|goes?|snaps?|hooks?|fits?|sits?|drops?|
   engages?|to)${END}`,
 );
+/** Features that are named and no more: "two catches". */
+const FEATURE_ALONE = of(
+  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?(?:tabs?|catch(?:es)?|lugs?|ears?|slots?|grooves?|
+  notch(?:es)?|ribs?|tongues?|holes?|noses?|spigots?|recess(?:es)?)\s*$`,
+);
 const FACES = of(
   String.raw`(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|first|rear|front)\s*$|
   ${START}(?:facing|faces|towards?|to)\s+(?:the\s+)?[\p{L}-]+\s*$`,
@@ -214,7 +219,7 @@ const OTHER_UNITS = of(
   if (?:fitted|there|present))${END}`,
 );
 /** "Other ones" may lie on the bench as well. */
-const ONLY_OTHER = of(String.raw`${START}(?:the\s+)?(?:other|second|first|next|new|old)\s+ones?${END}`);
+const ONLY_OTHER = of(String.raw`^\s*(?:the\s+)?(?:other|second|first|next|new|old)\s+ones?${END}`);
 const INSTEAD = of(`${START}(?:instead of|rather than|in place of|where there (?:was|is))${END}.*$`);
 const FOR_A_WHILE = of(
   String.raw`${START}(?:back|on again|in again)\s+(?:on|in|into|onto)(?!\s+(?:the\s+)?(?:left|right))${END}|
@@ -362,7 +367,8 @@ function seat(text: string, hadScrew: boolean): Found[] | undefined {
       { from: by.index, to: text.length, about: "seat", ...doubt },
     ];
   }
-  if (FEATURED.test(text) && !FACES.test(text)) return [{ from: 0, to: text.length, about: "seat" }];
+  if (FEATURE_ALONE.test(text) || (FEATURED.test(text) && !FACES.test(text)))
+    return [{ from: 0, to: text.length, about: "seat" }];
   const found = [SEAT, TOUCHES, HOLDS_IT, AS_NOUNS]
     .map((p) => p.exec(text))
     .filter((m) => m !== null)
