@@ -10,6 +10,9 @@ import type { Sheet } from "./step-sheet";
 import type { Recording } from "./use-open-step";
 
 type Asked = "facing" | "marks" | "note";
+/** What a key is called where it has little room. */
+const SHORT: Readonly<Record<string, string>> = { "Goes back": "Back" };
+
 /** Facts that are one line of words. Several witness marks have a semicolon between them. */
 const ASKS: Readonly<
   Record<
@@ -84,8 +87,9 @@ export function FactKeys({
         onSheet(target);
       }}
       pressed={sheet === target || holds}
+      label={says}
     >
-      {words(says)}
+      {words(compact ? (SHORT[says] ?? says) : says)}
     </KeyButton>
   );
   const ask = (name: string, says: string, field: Asked) => (
@@ -170,7 +174,7 @@ export function FactKeys({
         {opens("I", "Wires", "wires", Boolean(facts.wires))}
         {opens("D", "Freed", "freed", Boolean(facts.freed ?? facts.held))}
         {opens("J", "Timing", "timing", Boolean(facts.timing ?? facts.setting))}
-        {opens("R", compact ? "Back" : "Goes back", "back", Boolean(facts.back))}
+        {opens("R", "Goes back", "back", Boolean(facts.back))}
         {opens(
           "V",
           "State",
