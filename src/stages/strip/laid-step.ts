@@ -10,7 +10,14 @@ import { stepSchema } from "@/core/job/step";
  */
 export const laidStep = z.object({
   step: stepSchema,
-  parts: z.array(z.object({ id: z.string(), name: z.string(), state: partSchema.shape.state })),
+  parts: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      state: partSchema.shape.state,
+      kind: partSchema.shape.kind,
+    }),
+  ),
   pictures: z.array(jobPicture),
 });
 export type LaidStep = Frozen<z.infer<typeof laidStep>>;

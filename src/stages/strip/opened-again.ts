@@ -6,13 +6,23 @@ import { asRecorded, EMPTY, type OpenStep, understood } from "./open-step";
 /** A step that lies on the Mat, opened again: with its line as it was typed, where that still says the same. */
 export function opened(
   step: StripStep,
-  part: (id: string) => { readonly name: string; readonly state?: HardwareFacts["state"] },
+  part: (id: string) => {
+    readonly name: string;
+    readonly state?: HardwareFacts["state"];
+    readonly kind?: string | undefined;
+  },
   key: string,
 ): OpenStep {
   const parts = step.parts ?? [];
   const { said = "", ...facts } = factsOfStep(step);
+  // what a part was said to be is not asked again
+  const kinds = parts.flatMap((p) => {
+    const { name, kind } = part(p);
+    return kind ? [[name, { kind }] as const] : [];
+  });
   const laid: OpenStep = {
     ...EMPTY,
+    ...(kinds.length && { partFacts: Object.fromEntries(kinds) }),
     key,
     editing: step.id,
     what: parts.length ? parts.map((p) => part(p).name).join(", ") : (step.title ?? ""),

@@ -85,7 +85,7 @@ export async function laidStepOf(number: string, id: string): Promise<LaidStep |
   const { at: _at, ...step } = found;
   const parts = (step.parts ?? []).map((id) => {
     const part = job.parts.find((p) => p.id === id);
-    return { id, name: partName(part), state: part?.state };
+    return { id, name: partName(part), state: part?.state, ...(part?.kind && { kind: part.kind }) };
   });
   return {
     step,
