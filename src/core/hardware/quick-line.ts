@@ -205,6 +205,11 @@ class Line {
     ];
   }
 
+  /** The words of a segment without what stands in brackets, which is a place, or in braces, which is a note. */
+  private spokenOf(segment: Segment): string {
+    return this.textOf(segment).replace(/\([^()]*\)|\{[^{}]*\}/g, " ");
+  }
+
   private textOf({ tokens }: Segment): string {
     return this.line.slice(tokens[0]?.from ?? 0, tokens.at(-1)?.to ?? 0);
   }
@@ -216,7 +221,7 @@ class Line {
   private takeShares(segments: readonly Segment[]): number {
     const before = this.hardware.at(-1);
     if (!before?.kind || this.isStacking) return 0;
-    const shares = sharesIn(before, segments, (s) => this.textOf(s), this.wasCounted);
+    const shares = sharesIn(before, segments, (s) => this.spokenOf(s), this.wasCounted);
     if (!shares) return 0;
     if (shares.counts !== undefined) {
       before.qty = shares.counts;
@@ -491,7 +496,7 @@ class Line {
       this.doubts.push({ piece, says: each ?? `“${this.textOf(segment)}”: ${count} in all, or how many?` });
     // "two washers, wavy one on top": one of those, or another
     const isPronoun =
-      /\bones?\b/i.test(this.textOf(segment)) && !isWith && (before?.qty ?? 1) > 1 && !said.doubts.length;
+      /\bones?\b/i.test(this.spokenOf(segment)) && !isWith && (before?.qty ?? 1) > 1 && !said.doubts.length;
     if (isPronoun)
       this.doubts.push({ piece, says: `“${this.textOf(segment)}”: of the ${before?.qty}, or besides?` });
     const isLoneFlat = segment.tokens.length === 1 && /^flat$/i.test(segment.tokens[0]?.text ?? "");
@@ -518,7 +523,7 @@ class Line {
       const count = qty === undefined || (qty === 1 && isArticle(segment)) ? among : qty;
       return { count, isDoubtful: among > 1 && count !== among && !this.share };
     }
-    const places = placesIn(this.textOf(segment));
+    const places = placesIn(this.spokenOf(segment));
     if (places === undefined) return { count: own === 1 ? (qty ?? 1) : own, isDoubtful: isEach };
     return own === 1 && !isEach ? { count: places, isDoubtful: false } : { count: own, isDoubtful: true };
   }

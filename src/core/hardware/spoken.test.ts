@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { KIND_PHRASES } from "./line/lexicon";
 import { lineAnswer } from "./line-answer";
 
 /**
@@ -534,5 +535,19 @@ describe("what stands beside the pieces", () => {
     expect(of("10 nut").pieces).toEqual([{ kind: "nut", qty: 1, drive: "AF10" }]);
     expect(of("10 nuts").pieces).toEqual([{ kind: "nut", qty: 10 }]);
     expect(of("8 mm bolt head, one bolt").pieces).toEqual([{ kind: "screw", qty: 1, drive: "AF8" }]);
+  });
+});
+
+describe("a piece and where it sat", () => {
+  const PLACES = ["", "on the left", "at the back", "in the cover", "under the gear", "through the hub", "behind it", "of the motor", "with a washer", "from the handle"]; // biome-ignore format: a row
+  it("as a law: of every kind, by each of its words, it is counted or asked about, wherever it is said to have sat", () => {
+    for (const [kind, phrases] of Object.entries(KIND_PHRASES))
+      for (const phrase of phrases.filter((p) => p !== "flat"))
+        for (const said of [phrase, `2 ${phrase}s`, `a ${phrase}`, `the ${phrase}`])
+          for (const place of PLACES) {
+            const { pieces, beside, doubts } = lineAnswer({ says: `${said} ${place}` });
+            const isThere = [...pieces, ...beside].some((p) => p.kind === kind) || doubts.length > 0;
+            expect([said, place, isThere]).toEqual([said, place, true]);
+          }
   });
 });

@@ -1,6 +1,7 @@
 import type { Freeing } from "../freed";
 import { clausesOf } from "./clauses";
 import { LEFT, RIGHT, UNSURE_HAND } from "./hand";
+import { LOOKS } from "./lexicon";
 import { END, patternOf, START } from "./pattern";
 import { HOLDING_KINDS, KIND_WORDS } from "./phrases";
 
@@ -93,7 +94,7 @@ const COMES = `(?:comes?|came|pops?|popped|lifts?|lifted|slides?|slid|pulls|fall
   hinges?|hinged|
   unclips|unclipped|unhooks?|unhooked|swings?|swung|tilts?|tilted|twists?|flips?|folds?|wiggles?|
   wiggled|rocks?|draws?|
-  peels?|jumps?|jumped|fly|flies|flew|springs?|unscrews|unwinds|snaps?|turns?)`;
+  peels?|jumps?|jumped|fly|flies|flew|unscrews|unwinds|snaps?|turns?)`;
 /** Verbs of what was done to it: what it was done "with" is a tool. */
 const DONE = `(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|punched|punch|pressed|press|
   presses|pulled|
@@ -158,7 +159,7 @@ const SEATED = `(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hun
   slots?|slides?|
   passes|pass|reaches|touches|rubs?|clears?|catches|grips?|lies|lie|leads?|is keyed|is located|
   is guided|guided|
-  nests?|stops?|follows?|drives|seals?|registers?|centres|centers|overlaps?|abuts?)`;
+  nests?|stops?|follows?|drives|registers?|centres|centers|overlaps?|abuts?)`;
 const PREPOSITION = `(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|
   around|round|
   with|up with|up to|across|along|to|at|beside|next to|from|by|above|below|off)`;
@@ -184,7 +185,7 @@ const HELD_BY = of(
 );
 /** Nouns that do these things as verbs too: they are verbs behind another noun. */
 const AS_NOUNS = of(
-  String.raw`${START}(?!\d|${COUNT}\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|snaps|locks|plugs)|
+  String.raw`${START}(?!\d|${COUNT}\s|(?:${LOOKS.join("|")})\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|snaps|locks|plugs)|
   s\s+(?:hook|clip|snap|lock|plug)))\s+(?:on|onto|over|in|into|under|behind|round|around|through|
   between)${END}`,
 );
@@ -223,7 +224,7 @@ const ONLY_OTHER = of(String.raw`^\s*(?:the\s+)?(?:other|second|first|next|new|o
 const INSTEAD = of(`${START}(?:instead of|rather than|in place of|where there (?:was|is))${END}.*$`);
 const FOR_A_WHILE = of(
   String.raw`${START}(?:back|on again|in again)\s+(?:on|in|into|onto)(?!\s+(?:the\s+)?(?:left|right))${END}|
-  ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|placed)\s+(?:\p{L}+\s+){0,3}back${END}|
+  ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|placed)\s+(?:\p{L}+\s+){0,3}(?<!the\s)back${END}|
   ${START}(?:for now|for the time being|for transport|temporar\p{L}+|meanwhile|to save the thread|
   (?:so as )?not to lose|
   to not lose|so (?:that )?(?:it|they|nothing|none|i)|to keep (?:it|them|the)|taped|tied|
@@ -236,7 +237,7 @@ const RETURNS = of(
   always|make sure|be careful|
   careful|tighten|retighten|beware|watch)${END}|(?:grease|oil|lubricate|check|clean|torque|align|adjust|
   smear|grip|degrease|wipe|count|test|note|fit|
-  put|set|turn|press|push|hold|keep|start|look|see|measure|mark|do|line|draw|nip|screw|tap|glue)
+  put|set|turn|press|push|hold|keep|start|look|see|measure|mark|do|line|draw|nip|tap|glue)
   (?:\s+(?:the|it|them|this|that|these|those|both|all|up|down|each|a|at|for|out|on|before|after|while|
   how|your|well|lightly|with|everything)${END})|(?:grease|oil|lubricate|check|clean|degrease|
   wipe)\s*$)`,
@@ -376,6 +377,8 @@ function seat(text: string, hadScrew: boolean): Found[] | undefined {
   if (!found) return undefined;
   // the subject of these stands in what was found
   const noun = found[1] ? found[1].split(/\s/)[0] : undefined;
+  // "retaining clips in the cover" are pieces
+  if (found[1] && of(`^(?:${KIND_WORDS})s?$`).test(found[1])) return undefined;
   const verb = found.index + (noun ? noun.length + 1 : 0);
   const subject = text.slice(0, verb);
   const isPiece = KIND_NAMED.test(subject) || /(^|\s)\d+\s*x\s|m\d/i.test(subject);
@@ -403,9 +406,6 @@ function plain(text: string, hadScrew: boolean): Found[] {
     const takesIt = /^\s+(?:the|it|them|this|both|a|an|its|all)(?![\p{L}])/iu.test(rest);
     const isFirst = /^\s*$/.test(text.slice(0, start)) || /\band\s*$/i.test(text.slice(0, start));
     if (isNoun && !off && !(isFirst && takesIt)) continue;
-    // a word of direction behind a name that is a verb too: "2 springs out" came out
-    if (/^springs?$/i.test(verb) && (/\b(\d+|two|three)\s*$/i.test(text.slice(0, start)) || isFirst))
-      continue;
     if (isAlone && !off && HOW.some(([w]) => w.test(verb))) continue;
     const own = ITS_OWN.exec(rest);
     const tool = isDone ? INSTRUMENT.exec(rest) : null;

@@ -140,7 +140,7 @@ class Reader {
   private doubtWords(): void {
     const { say, tokens } = this;
     if (say.facts.kind === undefined) return;
-    const text = textOf(tokens.filter((t) => t.t !== "aside"));
+    const text = textOf(tokens.filter((t) => t.t !== "aside" && t.t !== "bracket" && t.t !== "kept"));
     const verb = SENTENCE.exec(text)?.[0] ?? ORDINAL.exec(text)?.[0] ?? COMPARES.exec(text)?.[0];
     const one = HARDWARE_NAMES[say.facts.kind][(say.qty ?? 1) > 1 ? 1 : 0];
     if (verb)

@@ -48,7 +48,7 @@ const PIECE_FACING = sticky(
     step|ridge|ears?|tab|notch|opening|teeth|keyway|leg|loop|bend|tail|coil|flat|bulge|hump|dot|
     nose|taper|cone|skirt|cut-?out|hollow|bulge)s?\s+(?:(?:facing|faces|to|
     towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|(?:(?:facing|faces|pointing)\s+)?(?:up|down|in|out|
-    inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front))(?![\p{L}])`,
+    inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front))(?![\p{L}])(?!\s+(?:the|an?|its|one)\s)`,
   ),
 );
 /**
