@@ -1,6 +1,6 @@
 import type { Freeing } from "../freed";
 import type { HardwareFacts } from "../piece";
-import type { Aside } from "./asides";
+import type { Aside } from "./aside";
 import type { ReadAs, Span, Token } from "./tokens";
 
 export type Facts = { -readonly [K in keyof HardwareFacts]?: HardwareFacts[K] };

@@ -1,5 +1,6 @@
 import { LOOSENED } from "../piece";
-import { type Aside, asidesIn } from "./asides";
+import type { Aside } from "./aside";
+import { asidesIn } from "./asides";
 import { figureAt, sizedDrive } from "./figures";
 import { INTO_WORDS, LOCKER_COLOURS, WIRE_COLOURS } from "./lexicon";
 import { patternOf } from "./pattern";

@@ -1,7 +1,7 @@
 import type { Freeing } from "../freed";
 import type { HardwareKind } from "../kinds";
 import type { HardwareForm, PieceState } from "../piece";
-import type { Aside } from "./asides";
+import type { Aside } from "./aside";
 
 /** What a stretch of the line was taken for. */
 export const READ_AS = [
