@@ -40,7 +40,7 @@ export function KindQuestion({
     set({ partFacts: { ...open.partFacts, [name]: kind ? { kind } : {} } });
   return (
     <p className="flex shrink-0 items-center gap-1.5 pt-1.5 text-[18px]">
-      <b className="max-w-[40%] truncate">{name}</b> is
+      <b className="max-w-[40%] truncate">{name}</b> is:
       {kinds.map((kind, k) => (
         <KeyButton
           key={kind}
