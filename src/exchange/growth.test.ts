@@ -55,7 +55,7 @@ const READERS: Readonly<Record<string, (text: string) => unknown>> = {
   "a seal that was pulled": sharesTheGrease,
   "a thread": threadNamed,
   "what is likely done": (t) => likelyAction(t, []),
-  "what to beware of": (t) => cautionsFor({ id: "s1", action: "pull", title: t }, [t], "off"),
+  "what to beware of": (t) => cautionsFor({ id: "s1", action: "pull", title: t }, [{ name: t }], "off"),
   "what can hurt": (t) => proposedHazards(t, {}),
   "loose items": looseItemsFor,
   initials,

@@ -6,66 +6,14 @@ import { readSegment } from "./line/piece";
 import type { AsideSaid, Facts, Said } from "./line/saying";
 import { scan } from "./line/scan";
 import { type Segment, segmentsOf } from "./line/segments";
-import { isToldApart, placesIn, sharesIn } from "./line/shares";
+import { countOf, isToldApart, sharesIn } from "./line/shares";
 import type { Span, Token } from "./line/tokens";
+import type { Doubt, Inferred, QuickLine, StackedSaid, Unread, Wire } from "./line/understood";
 import type { HardwareFacts } from "./piece";
 
 export { NUT_FORMS } from "./line/lexicon";
 export type { ReadAs, Span } from "./line/tokens";
-
-export interface Wire {
-  readonly colour: string;
-  readonly to: string;
-}
-
-/**
- * A part of the line that could not be read: it is kept as a note, word for word, and says why where that is
- * known.
- */
-export interface Unread {
-  readonly text: string;
-  readonly says: string;
-}
-
-/** What lies in a stack: a piece of the line, counted from 0, or a part by its name. */
-export type StackedSaid = { readonly piece: number } | { readonly part: string };
-
-/** What of a piece was not said and is taken for granted until somebody lays the step down. */
-export interface Inferred {
-  readonly piece: number;
-  readonly what: "kind" | "count" | "hand";
-}
-
-/** Something that was read, and may have been meant otherwise. */
-export interface Doubt {
-  /** which piece, counted from 0; null: none of those that were read */
-  readonly piece: number | null;
-  readonly says: string;
-}
-
-/** What the quick line understood. */
-export interface QuickLine {
-  readonly hardware: readonly HardwareFacts[];
-  readonly wires: readonly Wire[];
-  /** how it was got free, in the order in which it was said */
-  readonly freed: readonly Freeing[];
-  readonly facing: readonly string[];
-  readonly marks: readonly string[];
-  /** how pieces, and parts that are named, lie on each other, from the top; empty: not said */
-  readonly stack: readonly StackedSaid[];
-  readonly unread: readonly Unread[];
-  /** what was said beside the pieces: tools, ways, what stays, conditions of its return */
-  readonly asides: readonly AsideSaid[];
-  /** names of parts that stand among the pieces: "end cap, snap ring" */
-  readonly parts: readonly string[];
-  /** a left-hand thread that belongs to no piece: of a hub, a head */
-  readonly leftHand: boolean;
-  /** pieces of which something was taken for granted, by index: their kind, or how many there are */
-  readonly inferred: readonly Inferred[];
-  readonly doubts: readonly Doubt[];
-  /** what each stretch of the line was taken for; every letter and figure lies in one */
-  readonly read: readonly Span[];
-}
+export type { Doubt, Inferred, QuickLine, StackedSaid, Unread, Wire } from "./line/understood";
 
 /** The most of one kind that a step counts, and the longest piece believed, mm. */
 export const MOST_PIECES = 200;
@@ -461,7 +409,13 @@ class Line {
     const goesOn = segment.joint === "and" && this.comesAlong && (qty === undefined || isArticle(segment));
     const isWith = (segment.joint === "with" || goesOn) && before !== undefined;
     this.comesAlong = isWith;
-    const { count, isDoubtful } = this.countOf(segment, said, isWith);
+    const { count, isDoubtful } = countOf(
+      said,
+      this.spokenOf(segment),
+      isArticle(segment),
+      isWith ? (this.share ?? before.qty ?? 1) : undefined,
+      this.share !== undefined,
+    );
     if (!isWith) this.share = undefined;
     const isUncounted =
       qty === undefined &&
@@ -504,28 +458,6 @@ class Line {
       this.doubts.push({ piece, says: "“flat”: a flat washer, or how it lies?" });
     for (const says of said.doubts) this.doubts.push({ piece, says });
     this.sharePlace(segment, piece);
-  }
-
-  /**
-   * How many there are of a piece. What comes along with another is as many as that, or as those of it that were
-   * spoken of: "four screws with washers", "two of them with nuts", "a washer each". One "each side" is two.
-   */
-  private countOf(
-    segment: Segment,
-    { qty, isEach }: Said,
-    isWith: boolean,
-  ): { count: number; isDoubtful: boolean } {
-    const before = this.hardware.at(-1);
-    const own = qty === undefined || isArticle(segment) ? 1 : qty;
-    if (isWith) {
-      const among = this.share ?? before?.qty ?? 1;
-      if (isEach) return { count: among * own, isDoubtful: false };
-      const count = qty === undefined || (qty === 1 && isArticle(segment)) ? among : qty;
-      return { count, isDoubtful: among > 1 && count !== among && !this.share };
-    }
-    const places = placesIn(this.spokenOf(segment));
-    if (places === undefined) return { count: own === 1 ? (qty ?? 1) : own, isDoubtful: isEach };
-    return own === 1 && !isEach ? { count: places, isDoubtful: false } : { count: own, isDoubtful: true };
   }
 
   /** More of a piece: what is turned, and its hand, belong to what is screwed and not to its washer. */

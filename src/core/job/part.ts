@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { saidKind } from "../hardware/part-kind";
+import { kindsFrom, type PartKindName, saidKind } from "../hardware/part-kind";
 import { PIECE_STATES } from "../hardware/piece";
 import { later, ref, text } from "./written";
 
@@ -39,3 +39,7 @@ export const partNamed = (job: { readonly parts: readonly Part[] }, id: string):
  */
 export const kindOf = (part: Pick<Part, "name" | "kind">): string | undefined =>
   part.kind ?? (part.name ? saidKind(part.name) : undefined);
+
+/** The likeliest kinds of a part whose name only hints at one, at most three: somebody has to say which. */
+export const askedKinds = (part: Pick<Part, "name" | "kind">): PartKindName[] =>
+  kindOf(part) === undefined ? kindsFrom(part.name ?? "").slice(0, 3) : [];

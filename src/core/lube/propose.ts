@@ -1,7 +1,7 @@
 import type { PointKindName } from "../grease/point-kinds";
 import { type Chamber, type ChamberKind, newChamber, nextChamberId } from "../job/chamber";
 import type { Job } from "../job/job";
-import { partName, partNamed } from "../job/part";
+import { askedKinds, kindOf, type Part, partName, partNamed } from "../job/part";
 import type { LubePoint } from "../job/service";
 import { lubricatedWheels } from "./wheels";
 
@@ -32,6 +32,10 @@ export const placeKindOf = (partKind: string | undefined, material?: string): Po
       ? undefined
       : PLACES[partKind];
 
+/** Parts that would take a lubricant by one of the kinds that their names hint at, and nobody said which. */
+export const askedBeforeLube = (parts: readonly Part[]): Part[] =>
+  parts.filter((p) => askedKinds(p).some((kind) => PLACES[kind] !== undefined));
+
 type JobFacts = Pick<Job, "train" | "parts" | "steps" | "chambers" | "lubePoints" | "findings">;
 
 /**
@@ -47,7 +51,7 @@ export function openerOf(job: Pick<Job, "steps" | "parts">, part: string | undef
 export function openerBefore(job: Pick<Job, "steps" | "parts">, done: number): string | undefined {
   const before = job.steps.slice(0, done).filter((s) => s.action !== "note" && s.action !== "block");
   const covers = new Set(
-    job.parts.filter((p) => p.kind === "cover" || p.kind === "housing").map((p) => p.id),
+    job.parts.filter((p) => ["cover", "housing"].includes(kindOf(p) ?? "")).map((p) => p.id),
   );
   return (before.findLast((s) => s.parts?.some((p) => covers.has(p))) ?? before.at(-1))?.id;
 }

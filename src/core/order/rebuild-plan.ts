@@ -303,8 +303,7 @@ function undoing(
   const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
   const because = reasons(strip, neededBy, i);
   const { under, holds, beside, parts: own } = lineGroups(step, parts, hardware);
-  const names = parts.map((p) => partName(p));
-  const cautions = (pieces: readonly Hardware[], named: readonly string[]): string[] =>
+  const cautions = (pieces: readonly Hardware[], named: readonly Part[]): string[] =>
     cautionsFor({ ...step, hardware: pieces }, named, "back");
   // a ring in its groove is looked at before the cover lies on it
   const ring = under.some((h) => h.kind === "o-ring")
@@ -328,7 +327,7 @@ function undoing(
             what: "parts",
             parts: own,
             hardware: ids(beside),
-            cautions: cautions(beside, names),
+            cautions: cautions(beside, parts),
           } as const,
           ...flat,
         ]
@@ -347,7 +346,7 @@ function undoing(
       ...(loose.length ? { loose } : {}),
       ...(aside.length ? { aside } : {}),
       because,
-      cautions: holds.length ? cautions(holds, []) : cautions(hardware, names),
+      cautions: holds.length ? cautions(holds, []) : cautions(hardware, parts),
     },
     ...(holds.length ? [] : flat),
   ];

@@ -2,10 +2,11 @@ import { describe, expect, it } from "vitest";
 import type { StripStep } from "../job/step";
 import { CAUTIONS, cautionsFor, NAMED_HAZARDS } from "./cautions";
 
+const called = (names: readonly string[]) => names.map((name) => ({ name }));
 const off = (step: Partial<StripStep>, ...names: string[]): string =>
-  cautionsFor({ id: "s", action: "pull", ...step }, names, "off").join(" ");
+  cautionsFor({ id: "s", action: "pull", ...step }, called(names), "off").join(" ");
 const back = (step: Partial<StripStep>, ...names: string[]): string =>
-  cautionsFor({ id: "s", action: "pull", ...step }, names, "back").join(" ");
+  cautionsFor({ id: "s", action: "pull", ...step }, called(names), "back").join(" ");
 
 describe("a caution stands at the step where the hazard is", () => {
   it.each([
@@ -14,21 +15,21 @@ describe("a caution stands at the step where the hazard is", () => {
     ["a circlip, off", off({ hardware: [{ id: "h", kind: "circlip", qty: 1 }] }), /clip jumps/],
     ["a circlip, back", back({ hardware: [{ id: "h", kind: "circlip", qty: 1 }] }), /clip jumps/],
     ["a blade", off({}, "lower blade"), /cut-proof gloves/],
-    ["a keyway", off({ note: "the keyway is sharp" }), /lift by the rim/],
+    ["a keyway", off({ note: "the keyway is sharp" }), /fingers off the slot/],
     ["driving out", off({ action: "drive-out" }), /punch just under the hole/],
     [
       "driving a pin in",
       back({ action: "drive-out", hardware: [{ id: "h", kind: "pin", qty: 1 }] }),
       /Support the shaft/,
     ],
-    ["pressing a bearing in", back({ action: "press-out" }, "crown shaft bearing"), /ring that is tight/],
+    ["pressing a bearing in", back({ action: "press-out" }, "rear bearing"), /ring that is tight/],
     ["a cover going on", back({ action: "lift-off" }, "gearbox cover"), /Do not draw it down/],
     [
       "a tapping screw",
       back({ action: "unscrew", hardware: [{ id: "h", kind: "screw", qty: 4, thread: "ST4.2" }] }),
       /turn backwards until the thread drops in/,
     ],
-    ["a motor's plug", off({ action: "unplug", title: "motor plug" }), /capacitor/],
+    ["a capacitor's plug", off({ action: "unplug" }, "start capacitor"), /still hold charge/],
     [
       "a left-hand thread",
       off({ hardware: [{ id: "h", kind: "nut", qty: 1, leftHand: true }] }),
@@ -49,13 +50,25 @@ describe("a caution stands at the step where the hazard is", () => {
       back({ hardware: [{ id: "h", kind: "screw", qty: 1, locker: "blue" }] }),
       /clean both threads/,
     ],
-    ["something heavy", off({}, "carriage"), /both hands/],
+    ["a spring that a note speaks of", off({ note: "mind the spring under it" }), /glasses on/],
   ])("%s", (_, says, expected) => {
     expect(says).toMatch(expected);
   });
 
   it("and not where there is none", () => {
     expect(off({ action: "lift-off" }, "hopper")).toBe("");
+    // words of a name are no danger: what a guard guards, what a plate holds, what nobody weighed
+    for (const name of [
+      "blade guard",
+      "spring cover",
+      "motor unit",
+      "carriage",
+      "cutter bar cap",
+      "blade box",
+    ])
+      expect(off({}, name)).toBe("");
+    expect(off({ note: "spring side out" })).toBe("");
+    expect(off({ action: "unplug" }, "motor")).toBe("");
     expect(back({ action: "unscrew", hardware: [{ id: "h", kind: "screw", qty: 4, thread: "M4" }] })).toBe(
       "",
     );

@@ -2,6 +2,7 @@ import { lockerCure } from "../hardware/bench/locker";
 import { FREEING_WORDS, type Freeing } from "../hardware/freed";
 import { isPlastic } from "../hardware/material";
 import { wasLocked } from "../hardware/piece";
+import { kindOf, type Part } from "../job/part";
 import type { StripStep } from "../job/step";
 
 /**
@@ -12,7 +13,8 @@ export interface Caution {
   readonly says: string;
   /** applies when the step comes off, when it goes back, or both */
   readonly when: "off" | "back" | "both";
-  readonly applies: (step: StripStep, words: string) => boolean;
+  /** `kinds`: what the step's parts were said to be; `words`: its title, its note and the names of its parts */
+  readonly applies: (step: StripStep, kinds: readonly string[], words: string) => boolean;
 }
 
 const has = (s: StripStep, ...kinds: string[]): boolean =>
@@ -25,30 +27,31 @@ const SAYS = {
   spring: "Spring under load: glasses on, hold it down with a hand over it while it is let go.",
   clip: "A clip jumps: glasses on, a hand or a rag over it.",
   blade: "Sharp: cut-proof gloves, blade guard or tape over the edge, never lift it by the edge.",
-  keyway: "A keyway's edges cut: lift by the rim, not by the shaft.",
+  keyway: "A keyway's edges cut: keep fingers off the slot, never run them along the shaft.",
   "stored-charge":
     "A capacitor may still hold charge: wait, measure, and leave the discharging to a competent person.",
   heavy: "Heavy or awkward: both hands, clear a place for it first.",
 } as const;
 
-/** A spring by its name, and not what is called after one. */
-const SPRINGS = /\bspring\b(?![- ](?:side|washer|clip|pin|cup|plate|seat|steel))/;
+/** What is said of a spring that is under load, or flies. */
+const UNDER_LOAD =
+  /\bspring[- ]?loaded\b|\bsprings?\b.*\b(?:load(?:ed)?|tension|flies|jumps?|pre-?load|compressed|under|mind|hold)\b|\b(?:mind|hold|compress|catch)\b.*\bsprings?\b/;
 
 export const CAUTIONS: readonly Caution[] = [
   {
     hazard: "spring",
     when: "both",
     says: SAYS.spring,
-    applies: (s, w) => has(s, "spring", "ball") || SPRINGS.test(w),
+    applies: (s, kinds, w) => has(s, "spring", "ball") || kinds.includes("spring") || UNDER_LOAD.test(w),
   },
   { hazard: "clip", when: "both", says: SAYS.clip, applies: (s) => has(s, "circlip", "e-clip") },
   {
     hazard: "blade",
     when: "both",
     says: SAYS.blade,
-    applies: (_, w) => /\b(blade|knife|knives|cutter)\b/.test(w),
+    applies: (_, kinds) => kinds.includes("blade"),
   },
-  { hazard: "keyway", when: "off", says: SAYS.keyway, applies: (_, w) => /\bkeyway\b/.test(w) },
+  { hazard: "keyway", when: "off", says: SAYS.keyway, applies: (_, _kinds, w) => /\bkeyway\b/.test(w) },
   {
     hazard: "drive-back",
     when: "back",
@@ -65,13 +68,13 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "press-bearing",
     when: "back",
     says: "Press on the ring that is tight, with a sleeve that bears on that ring alone.",
-    applies: (s, w) => s.action === "press-out" && (has(s, "bearing") || /\bbearing\b/.test(w)),
+    applies: (s, kinds) => s.action === "press-out" && (has(s, "bearing") || kinds.includes("bearing")),
   },
   {
     hazard: "draw-down",
     when: "back",
     says: "Do not draw it down with the screws. If it stands proud, turn the output by hand until the teeth fall in, then tap it down over its dowels.",
-    applies: (s, w) =>
+    applies: (s, _kinds, w) =>
       /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) &&
       !["unscrew", "slide", "open", "unclip"].includes(s.action),
   },
@@ -106,13 +109,7 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "stored-charge",
     when: "off",
     says: SAYS["stored-charge"],
-    applies: (s, w) => s.action === "unplug" && /\b(board|motor|capacitor)\b/.test(w),
-  },
-  {
-    hazard: "heavy",
-    when: "both",
-    says: SAYS.heavy,
-    applies: (_, w) => /\b(motor unit|carriage|gear motor)\b/.test(w),
+    applies: (s, kinds) => s.action === "unplug" && kinds.some((k) => k === "board" || k === "capacitor"),
   },
 ];
 
@@ -203,16 +200,19 @@ const HURTS_ALWAYS: readonly Freeing[] = ["heat", "cut", "jack"];
  */
 export function cautionsFor(
   step: StripStep,
-  partNames: readonly string[],
+  parts: readonly Pick<Part, "name" | "kind">[],
   direction: "off" | "back",
 ): string[] {
   // which way something faces names no danger: the spring side of a seal is no spring
-  const words = [step.title ?? "", step.note ?? "", ...partNames].join(" ").toLowerCase();
+  const words = [step.title ?? "", step.note ?? "", ...parts.map((p) => p.name ?? "")]
+    .join(" ")
+    .toLowerCase();
+  const kinds = parts.flatMap((p) => kindOf(p) ?? []);
   const named = (step.cautions ?? []).map(
     (hazard) => NAMED_HAZARDS.find((h) => h.hazard === hazard)?.says ?? hazard,
   );
   const called = CAUTIONS.filter(
-    (c) => (c.when === direction || c.when === "both") && c.applies(step, words),
+    (c) => (c.when === direction || c.when === "both") && c.applies(step, kinds, words),
   ).map((c) => c.says);
   // a verb alone names no danger: what was pulled by hand needs no word about pullers
   const { how, tool, standIn } = step.freed ?? {};

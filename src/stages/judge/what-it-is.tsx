@@ -1,10 +1,11 @@
 "use client";
 
-import { kindCalled, kindsFrom, PART_KINDS } from "@/core/hardware/part-kind";
+import { kindCalled, PART_KINDS } from "@/core/hardware/part-kind";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import { useJob } from "../saving/job-context";
 import { savePart } from "./actions";
 import type { JudgedPart } from "./judge-view";
+import { KindAsked } from "./kind-asked";
 
 /**
  * What a part is and what it is made of; both decide what is asked of it, and which oil may touch it. A kind that its
@@ -20,25 +21,9 @@ export function WhatItIs({
     PART_MATERIALS.some((m) => m.material === part.material) || !part.material
       ? PART_MATERIALS
       : [{ material: part.material, says: part.material }, ...PART_MATERIALS];
-  const likely = part.kind ? [] : kindsFrom(part.name).slice(0, 3);
   return (
     <div className="grid grid-cols-2 gap-1.5">
-      {likely.length > 0 && (
-        <fieldset className="col-span-2 flex flex-wrap items-center gap-1.5 text-[18px]">
-          <legend className="sr-only">What is the {part.name}?</legend>
-          <span>It is a</span>
-          {likely.map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              className="key-button small inferred"
-              onClick={() => void run(savePart, { part: part.id, kind })}
-            >
-              {kindCalled(kind)}
-            </button>
-          ))}
-        </fieldset>
-      )}
+      <KindAsked part={part} className="col-span-2" />
       <select
         aria-label="What it is"
         className="field !min-h-[48px] !text-[18px]"

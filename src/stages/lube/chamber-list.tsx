@@ -5,6 +5,7 @@ import { CHAMBER_KINDS } from "@/core/job/chamber";
 import { capital } from "@/core/sentence";
 import { Choose } from "@/ui/choose";
 import { KeyButton } from "@/ui/key-button";
+import { KindAsked } from "../judge/kind-asked";
 import { useJob } from "../saving/job-context";
 import { makeChamber, saveNoGrease, saveProposed } from "./actions";
 import type { ChamberView, LubeView } from "./lube-view";
@@ -72,6 +73,7 @@ export function ChamberList({
           <b>Nothing is lubricated:</b> {noGrease}
         </p>
       )}
+      {noGrease === undefined && view.asked[0] && <KindAsked key={view.asked[0].id} part={view.asked[0]} />}
       {view.proposed.length > 0 && noGrease === undefined && (
         <KeyButton keyName="P" className="w-full" onPress={() => void run(saveProposed, {})}>
           Take over from train and strip: {view.proposed.join("; ")}

@@ -5,13 +5,13 @@ import { howAt, type PointKindName, pointKind } from "@/core/grease/point-kinds"
 import type { Chamber } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import { greaseKey, serviceKey } from "@/core/job/keys";
-import { partName, partNamed } from "@/core/job/part";
+import { type Part, partName, partNamed } from "@/core/job/part";
 import type { WeighedPoint } from "@/core/job/service";
 import { stepThing } from "@/core/job/step-named";
 import { greaseStatesIn } from "@/core/judge/failure-modes";
 import { cleaningMoments, howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
 import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
-import { placeKindOf, proposedChambers } from "@/core/lube/propose";
+import { askedBeforeLube, placeKindOf, proposedChambers } from "@/core/lube/propose";
 import { type Moment, momentsFor, type Reach, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { lubricatedWheels } from "@/core/lube/wheels";
@@ -100,6 +100,8 @@ export interface LubeView {
   readonly shelf: readonly ShelfItem[];
   /** chambers that could be taken over from train and strip */
   readonly proposed: readonly string[];
+  /** parts that may take a lubricant, once it is said what they are */
+  readonly asked: readonly Pick<Part, "id" | "name">[];
   readonly states: readonly { readonly state: string; readonly says: string; readonly implies: string }[];
   readonly far: { readonly all: boolean; readonly says: string };
   readonly cleanings: readonly {
@@ -249,6 +251,7 @@ export async function lubeView(number: string): Promise<LubeView | null> {
     proposed: proposedChambers(job).map(
       (p) => `${p.chamber.name}, ${p.points.length === 1 ? "one point" : `${p.points.length} points`}`,
     ),
+    asked: askedBeforeLube(job.parts.filter((p) => off.has(p.id))).map((p) => only(p, ["id", "name"])),
     states: greaseStatesIn(job.greaseStates),
     far: howFar(job.greaseStates),
     cleanings: job.services

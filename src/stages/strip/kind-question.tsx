@@ -1,6 +1,7 @@
 "use client";
 
-import { kindCalled, kindsFrom, saidKind } from "@/core/hardware/part-kind";
+import { kindCalled } from "@/core/hardware/part-kind";
+import { askedKinds } from "@/core/job/part";
 import { KeyButton } from "@/ui/key-button";
 import type { Understood } from "./open-step";
 import type { Recording } from "./use-open-step";
@@ -18,9 +19,9 @@ function kindsAsked(
 ): KindAsked[] {
   if (read.action === "note" || read.action === "block") return [];
   return read.names.flatMap((name) => {
-    const isSaid = saidKind(name) ?? open.partFacts?.[name] ?? known[name.trim().toLowerCase()];
-    const kinds = kindsFrom(name).slice(0, 3);
-    return isSaid || !kinds.length ? [] : [{ name, kinds }];
+    const isSaid = open.partFacts?.[name] ?? known[name.trim().toLowerCase()];
+    const kinds = isSaid ? [] : askedKinds({ name });
+    return kinds.length ? [{ name, kinds }] : [];
   });
 }
 

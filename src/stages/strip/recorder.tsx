@@ -241,7 +241,7 @@ export function Recorder({
               />
             )}
           </div>
-          <StepCautions recording={recording} />
+          <StepCautions recording={recording} known={known} />
           <KindQuestion recording={recording} known={known} />
         </div>
         <section aria-label={`Step ${n}`} className="flex min-h-0 flex-col gap-1.5">

@@ -19,7 +19,14 @@ export interface LiveWork {
 }
 
 /** What can hurt at the open step: it stands under the picture, whole, whatever else there is to say. */
-export function StepCautions({ recording: { open, read } }: { recording: Recording }) {
+export function StepCautions({
+  recording: { open, read },
+  known,
+}: {
+  recording: Recording;
+  /** what this shop said parts are, by their names in small letters */
+  known: Readonly<Record<string, string>>;
+}) {
   const cautions = cautionsFor(
     {
       id: "now",
@@ -28,7 +35,11 @@ export function StepCautions({ recording: { open, read } }: { recording: Recordi
       hardware: read.hardware.map((h, i) => ({ id: String(i), ...h })),
       ...read.facts,
     },
-    read.names,
+    // what this shop said a part is counts here as it will once the step lies
+    read.names.map((name) => ({
+      name,
+      kind: open.partFacts?.[name]?.kind ?? known[name.trim().toLowerCase()],
+    })),
     "off",
   );
   return cautions.length ? (

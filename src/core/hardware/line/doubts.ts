@@ -1,6 +1,8 @@
 import { HARDWARE_NAMES, type HardwareKind } from "../kinds";
 import { DRIVEN, FEW } from "./neighbours";
+import { patternOf } from "./pattern";
 import type { Facts } from "./saying";
+import { type Token, wordsOf } from "./tokens";
 
 /** What has a head or a shape that is told. */
 const HEADED: readonly HardwareKind[] = ["screw", "nut", "rivet", "insert", "washer", "other"];
@@ -34,5 +36,42 @@ export function doubtsOf(
     ...(drive !== undefined && !DRIVEN.includes(kind) ? [`“${drive}”: ${name} have no drive`] : []),
     ...(form !== undefined && !HEADED.includes(kind) ? [`“${form}”: ${name} have no such head`] : []),
     ...(isWide ? [`“${drive}”: a recess, or a head that is so wide?`] : []),
+  ];
+}
+
+/** Words of a whole sentence: it may tell of a piece that is still in its place. */
+const SENTENCE = patternOf(
+  String.raw`(?<![\p{L}])(?:is|was|were|are|been|be|which|that|who|there|do|did|can|could|will|
+  would|must|might|shows?|needs?|looks?|seems?|says?|wants?|makes?|gets?|got|lets?|belongs?|keeps?|
+  kept|loaded|stuck|faces|points?|lies|stands?|meets?|goes|comes|moves|hides?|sticks?|they|now|
+  had)(?![\p{L}])`,
+);
+/** One of several: "the fifth screw", "2 of the screws", "screw number five". */
+const ORDINAL = patternOf(
+  String.raw`(?<![\p{L}])(?:second|third|fourth|fifth|sixth|seventh|eighth|last|number|no\.|(?:\d+|
+  one|two|three|four|five|six|some|most|none|half) of (?:the|its|those|these|all|them))(?![\p{L}])`,
+);
+const COMPARES =
+  /(?<![\p{L}])(?:less|fewer|extra|spare|too many|too few|than|instead|like|same as)(?![\p{L}])/iu;
+/** Words that say nothing that could be meant otherwise. */
+export const HARMLESS = patternOf(
+  `^(?:side|end|ends|sides|off|out|away|back|only|too|again|also|here|all|same|it|its|and|
+  or|loose|each|way|up|down|type|kind|size|sort|head|heads|thread|mm|please|pieces?|them|this|just|
+  with|underneath|above|below|outside|inside|round|together|apart|order|pairs?|rows?|total)$`,
+);
+
+/** What the words of a piece may mean besides: that it did not come off, or that it is another. */
+export function doubtsOfWords(tokens: readonly Token[], { kind }: Facts, qty: number | undefined): string[] {
+  if (kind === undefined) return [];
+  const text = wordsOf(tokens.filter((t) => t.t !== "aside" && t.t !== "bracket" && t.t !== "kept"));
+  const isOdd = SENTENCE.test(text) || ORDINAL.test(text) || COMPARES.test(text);
+  const isSeveral = (qty ?? 1) > 1;
+  const name = HARDWARE_NAMES[kind][isSeveral ? 1 : 0];
+  const isFlat = tokens.some((t) => t.t === "kind" && t.text.toLowerCase() === "flat");
+  const isSingle = qty === undefined || tokens.some((t) => t.t === "countWord" && /^an?$/i.test(t.text));
+  const isLoneFlat = isFlat && isSingle && tokens.some((t) => t.t === "word" || t.t === "preposition");
+  return [
+    ...(isOdd ? [`“${text}”: did the ${name} come off, and ${isSeveral ? "so many" : "one"}?`] : []),
+    ...(isLoneFlat ? ["“flat”: a flat washer, or a flat on something?"] : []),
   ];
 }

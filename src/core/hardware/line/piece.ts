@@ -1,5 +1,4 @@
-import { HARDWARE_NAMES } from "../kinds";
-import { doubtsOf } from "./doubts";
+import { doubtsOf, doubtsOfWords, HARMLESS } from "./doubts";
 import { NUT_FORMS, SCREW_FORMS } from "./lexicon";
 import {
   BEHIND_COMMAND,
@@ -12,9 +11,9 @@ import {
   SIZED,
   THREE_SIZES,
 } from "./neighbours";
-import { patternOf } from "./pattern";
+import { partNameIn } from "./part-name";
 import { type Said, Saying } from "./saying";
-import type { Token } from "./tokens";
+import { type Token, wordsOf } from "./tokens";
 
 /**
  * Reads one part of the line. Neighbouring words decide what each means: "bearing" behind "between" is a
@@ -30,58 +29,6 @@ const WRENCH_SIZES: readonly number[] = [
 ];
 const HEXAGONS: readonly string[] = ["nut", "screw"];
 const NAMES_OTHERS: readonly string[] = ["socket", "button", "round"];
-
-const textOf = (tokens: readonly Token[]): string => tokens.map((t) => t.text).join(" ");
-/** What stands before a name and belongs to it. */
-const QUALIFIES: readonly Token["t"][] = ["look", "form", "direction", "word", "kind", "freed"];
-
-/**
- * The tokens that name a part: a run of names of which the last is a part's, "brush holder", "end cap". Not where a
- * piece is told first by its count or sizes, nor where a "side" follows, which is a place.
- */
-function partNameIn(tokens: readonly Token[]): ReadonlySet<Token> {
-  const none = new Set<Token>();
-  const last = tokens.findLastIndex((t) => t.t === "word" && t.isPart);
-  if (last < 0) return none;
-  const after = tokens[last + 1];
-  if (after && (after.t === "word" || after.t === "kind" || after.t === "direction")) return none;
-  let first = last;
-  while (first > 0 && QUALIFIES.includes((tokens[first - 1] as Token).t)) first--;
-  const before = tokens.slice(0, first);
-  const run = tokens.slice(first, last + 1);
-  const isBehind = before.some((t) =>
-    ["preposition", "kind", "thread", "drive", "size", "length"].includes(t.t),
-  );
-  const plural = run.find((t) => t.t === "kind" && (t.isMany || t.kind === "screw" || t.kind === "nut"));
-  const isCounted = before.some(
-    (t) => t.t === "count" || t.t === "number" || (t.t === "countWord" && t.n > 1),
-  );
-  // "4 screws gear case" is terse for where they sat
-  if (isBehind || (plural && plural !== run.at(-1)) || (isCounted && run.some((t) => t.t === "kind")))
-    return none;
-  return new Set(run);
-}
-
-/** Words of a whole sentence: it may tell of a piece that is still in its place. */
-const SENTENCE = patternOf(
-  String.raw`(?<![\p{L}])(?:is|was|were|are|been|be|which|that|who|there|do|did|can|could|will|
-  would|must|might|shows?|needs?|looks?|seems?|says?|wants?|makes?|gets?|got|lets?|belongs?|keeps?|
-  kept|loaded|stuck|faces|points?|lies|stands?|meets?|goes|comes|moves|hides?|sticks?|they|now|
-  had)(?![\p{L}])`,
-);
-/** One of several: "the fifth screw", "2 of the screws", "screw number five". */
-const ORDINAL = patternOf(
-  String.raw`(?<![\p{L}])(?:second|third|fourth|fifth|sixth|seventh|eighth|last|number|no\.|(?:\d+|
-  one|two|three|four|five|six|some|most|none|half) of (?:the|its|those|these|all|them))(?![\p{L}])`,
-);
-const COMPARES =
-  /(?<![\p{L}])(?:less|fewer|extra|spare|too many|too few|than|instead|like|same as)(?![\p{L}])/iu;
-/** Words that say nothing that could be meant otherwise. */
-const HARMLESS = patternOf(
-  `^(?:side|end|ends|sides|off|out|away|back|only|too|again|also|here|all|same|it|its|and|
-  or|loose|each|way|up|down|type|kind|size|sort|head|heads|thread|mm|please|pieces?|them|this|just|
-  with|underneath|above|below|outside|inside|round|together|apart|order|pairs?|rows?|total)$`,
-);
 
 /** A token of one kind. */
 type Of<K extends Token["t"]> = Token & { readonly t: K };
@@ -130,26 +77,12 @@ class Reader {
     }
     for (const [i, token] of tokens.entries()) this.take(token, i);
     this.implyKind();
-    if (this.partNames.size) say.part = textOf([...this.partNames]);
-    this.doubtWords();
-    say.doubts.push(...doubtsOf(say.facts, say.qty, this.spaced?.text));
+    if (this.partNames.size) say.part = wordsOf([...this.partNames]);
+    say.doubts.push(
+      ...doubtsOfWords(tokens, say.facts, say.qty),
+      ...doubtsOf(say.facts, say.qty, this.spaced?.text),
+    );
     return say.said();
-  }
-
-  /** What a sentence says of a piece may mean that it did not come off, or that it is another. */
-  private doubtWords(): void {
-    const { say, tokens } = this;
-    if (say.facts.kind === undefined) return;
-    const text = textOf(tokens.filter((t) => t.t !== "aside" && t.t !== "bracket" && t.t !== "kept"));
-    const verb = SENTENCE.exec(text)?.[0] ?? ORDINAL.exec(text)?.[0] ?? COMPARES.exec(text)?.[0];
-    const one = HARDWARE_NAMES[say.facts.kind][(say.qty ?? 1) > 1 ? 1 : 0];
-    if (verb)
-      say.doubts.push(`“${text}”: did the ${one} come off, and ${(say.qty ?? 1) > 1 ? "so many" : "one"}?`);
-    const isLoneFlat = tokens.some((t) => t.t === "kind" && t.text.toLowerCase() === "flat");
-    const isSingle =
-      say.qty === undefined || tokens.some((t) => t.t === "countWord" && /^an?$/i.test(t.text));
-    if (isLoneFlat && isSingle && tokens.some((t) => t.t === "word" || t.t === "preposition"))
-      say.doubts.push("“flat”: a flat washer, or a flat on something?");
   }
 
   private take<K extends Token["t"]>(token: Of<K>, i: number): void {

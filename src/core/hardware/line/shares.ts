@@ -34,7 +34,7 @@ const PER_TWO = patternOf(
 const PER_CORNER = /\b(?:each|every|per) corner\b/i;
 
 /** In how many places a saying puts each of its pieces: "each side" is two; undefined: it names one place. */
-export const placesIn = (text: string): number | undefined =>
+const placesIn = (text: string): number | undefined =>
   PER_TWO.test(text) ? 2 : PER_CORNER.test(text) ? 4 : undefined;
 
 /** Facts by which pieces of one kind are told apart. */
@@ -102,4 +102,31 @@ export function sharesIn(
   return sum === total && all.length > 1 && before.at === undefined
     ? { all, isWhole: true, isDoubtful: false }
     : undefined;
+}
+
+/**
+ * How many there are of a piece. What comes along with another is as many as that, or as those of it that were
+ * spoken of: "four screws with washers", "two of them with nuts", "a washer each". One "each side" is two.
+ *
+ * @param text words of its segment
+ * @param hasArticle it is counted by "a"
+ * @param among how many it comes along with; undefined: it stands by itself
+ * @param isShare those were some of a larger count
+ */
+export function countOf(
+  { qty, isEach }: Said,
+  text: string,
+  hasArticle: boolean,
+  among: number | undefined,
+  isShare: boolean,
+): { readonly count: number; readonly isDoubtful: boolean } {
+  const own = qty === undefined || hasArticle ? 1 : qty;
+  if (among !== undefined) {
+    if (isEach) return { count: among * own, isDoubtful: false };
+    const count = qty === undefined || (qty === 1 && hasArticle) ? among : qty;
+    return { count, isDoubtful: among > 1 && count !== among && !isShare };
+  }
+  const places = placesIn(text);
+  if (places === undefined) return { count: own === 1 ? (qty ?? 1) : own, isDoubtful: isEach };
+  return own === 1 && !isEach ? { count: places, isDoubtful: false } : { count: own, isDoubtful: true };
 }

@@ -80,3 +80,6 @@ export type Meaning =
   | { readonly t: "word"; readonly isPart?: true; readonly isCondition?: true };
 
 export type Token = { readonly from: number; readonly to: number; readonly text: string } & Meaning;
+
+/** The words of tokens, as they were typed. */
+export const wordsOf = (tokens: readonly Token[]): string => tokens.map((t) => t.text).join(" ");
