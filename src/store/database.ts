@@ -27,6 +27,7 @@ import { findAJob } from "./migrations/0019-find-a-job";
 import { messagesOfJobs } from "./migrations/0020-messages";
 import { instrumentsOfAnswers } from "./migrations/0021-instruments";
 import { knownKindsOfNames } from "./migrations/0022-known-kinds";
+import { judgedPieces } from "./migrations/0023-judged-pieces";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -54,6 +55,7 @@ export const MIGRATIONS = [
   messagesOfJobs,
   instrumentsOfAnswers,
   knownKindsOfNames,
+  judgedPieces,
 ].map((m) => ({ ...m, down: notUndone }));
 
 /** A shop's rows that only the newer form can hold would be lost. */

@@ -4,7 +4,7 @@ import { saidKind } from "@/core/hardware/part-kind";
 import { hardwareInWords } from "@/core/hardware/piece";
 import { partName } from "@/core/job/part";
 import { MENDING, type Service, type ServiceName, serviceSays } from "@/core/job/service";
-import { changeJob } from "./change";
+import { type Change, changeJob } from "./change";
 import { newRef } from "./ids";
 import { knownKind } from "./known-kinds";
 import type { Row } from "./rows";
@@ -28,31 +28,42 @@ export async function addPart(
   version: number,
   { name, step, hardware }: NewPart,
 ): Promise<number> {
-  return changeJob(number, version, async ({ trx, job }) => {
-    const own = () => trx("steps").where({ job_id: job.id, ref: step });
-    const row: Row | undefined = await own().first();
-    if (!row) throw new Fault("step", "is not on the Mat any more");
-    const piece: Row | undefined = hardware
-      ? await trx("hardware").where({ job_id: job.id, step, ref: hardware }).first()
-      : undefined;
-    if (hardware && !piece) throw new Fault("hardware", "does not lie with that step any more");
-    const laid = piece && records.hardware.read(piece);
-    const called = name?.trim() || (laid && hardwareInWords({ ...laid, qty: 1 }).replace(/^1 /, ""));
-    if (!called) throw new Fault("name", "say what it is");
-    const { ref, position } = await newRef(trx, "parts", job.id);
-    const kind =
-      laid?.kind === "pin" || laid?.kind === "spring" || laid?.kind === "bearing"
-        ? laid.kind
-        : (saidKind(called) ?? (await knownKind(trx, called)));
-    await trx("parts").insert({
-      job_id: job.id,
-      position,
-      ...records.parts.write({ id: ref, name: called, kind }),
-    });
-    const parts = [...(records.steps.read(row).parts ?? []), ref];
-    await own().update(records.steps.write({ parts }));
+  return changeJob(number, version, async (c) => {
+    const { called } = await insertPart(c, { name, step, hardware });
     return `${called}: among the parts`;
   });
+}
+
+/** Inserts that part; answers its id, and what it is called. */
+export async function insertPart(
+  { trx, job }: Change,
+  { name, step, hardware }: NewPart,
+): Promise<{ readonly part: string; readonly called: string }> {
+  const own = () => trx("steps").where({ job_id: job.id, ref: step });
+  const row: Row | undefined = await own().first();
+  if (!row) throw new Fault("step", "is not on the Mat any more");
+  const piece: Row | undefined = hardware
+    ? await trx("hardware").where({ job_id: job.id, step, ref: hardware }).first()
+    : undefined;
+  if (hardware && !piece) throw new Fault("hardware", "does not lie with that step any more");
+  const laid = piece && records.hardware.read(piece);
+  const called =
+    name?.trim() ||
+    (laid && hardwareInWords({ ...laid, qty: 1, at: undefined, state: undefined }).replace(/^1 /, ""));
+  if (!called) throw new Fault("name", "say what it is");
+  const { ref, position } = await newRef(trx, "parts", job.id);
+  const kind =
+    laid?.kind === "pin" || laid?.kind === "spring" || laid?.kind === "bearing"
+      ? laid.kind
+      : (saidKind(called) ?? (await knownKind(trx, called)));
+  await trx("parts").insert({
+    job_id: job.id,
+    position,
+    ...records.parts.write({ id: ref, name: called, kind, piece: laid?.id }),
+  });
+  const parts = [...(records.steps.read(row).parts ?? []), ref];
+  await own().update(records.steps.write({ parts }));
+  return { part: ref, called };
 }
 
 /** Something is done to a part before it goes back: with what never came off the plan could not say when. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
-import { type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
+import { type Hardware, type HardwareFacts, hardwareInWords } from "@/core/hardware/piece";
 import { type Tighten, tightInWords } from "@/core/hardware/tightening";
 import type { PictureMark } from "@/core/job/picture-mark";
 import { factsOfStep, type NewStep } from "@/core/job/recorded-step";
@@ -234,8 +234,10 @@ export async function changeStep(
       .where({ job_id: job.id })
       .whereIn("ref", [...free])
       .delete();
+    const before = await piecesOf(c, ref);
     await trx("hardware").where({ job_id: job.id, step: ref }).delete();
     const ids = await insertPieces(c, ref, step, kept);
+    await followPieces(c, before, await piecesOf(c, ref));
     const { key, needs, bundle, title, ...rest } = ownFacts(step);
     await trx("steps")
       .where({ id: row.id })
@@ -255,6 +257,25 @@ export async function changeStep(
     await forgetDraft(c, step.key);
     return `changed ${place}`;
   });
+}
+
+const piecesOf = async ({ trx, job }: Change, step: string): Promise<Hardware[]> =>
+  (await trx("hardware").where({ job_id: job.id, step }).orderBy("position")).map(records.hardware.read);
+
+/** Pieces that are judged like parts keep their judgement when their step is changed: by kind, each in turn. */
+async function followPieces(
+  { trx, job }: Change,
+  before: readonly Hardware[],
+  after: readonly Hardware[],
+): Promise<void> {
+  const free = [...after];
+  for (const old of before) {
+    const at = free.findIndex((h) => h.kind === old.kind);
+    const [now] = at < 0 ? [] : free.splice(at, 1);
+    await trx("parts")
+      .where({ job_id: job.id, piece: old.id })
+      .update({ piece: now?.id ?? null });
+  }
 }
 
 /** Something more that must happen around a step's return. What is said already is not said twice. */

@@ -12,6 +12,8 @@ export const partSchema = z.strictObject({
   /** somebody said what it is, besides its name */
   kindSaid: z.boolean().optional(),
   material: text.optional(),
+  /** the piece of hardware that it is, where that is judged like a part */
+  piece: ref.optional(),
   /** goes back new: it failed, or it is used once */
   renew: z.boolean().optional(),
   state: z.enum(PIECE_STATES).optional(),

@@ -14,8 +14,11 @@ export type Pick =
 export function picksOf(strip: CheckedStrip, going: readonly GoingIn[]): Pick[] {
   const whyNew = (once: boolean | undefined, state: string | undefined, first: string): string | undefined =>
     once ? first : state;
+  const judged = new Set(strip.parts.filter((p) => p.renew).map((p) => p.piece));
   const hardware = strip.steps.flatMap((s) =>
     (s.hardware ?? []).flatMap((h) => {
+      // one that is judged like a part is fetched as that
+      if (judged.has(h.id)) return [];
       const why = whyNew(h.once, h.state, "used once");
       return why && staysOut(going, { hardware: h.id }) === undefined
         ? [{ hardware: h.id, qty: h.qty, why: `${why}: ${hardwareInWords({ ...h, state: undefined })}` }]
