@@ -256,7 +256,7 @@ describe("a line as technicians say it", () => {
     });
     expect(said("mark on the rim, witness mark at the screw")).toMatchObject({
       pieces: [],
-      marks: ["on the rim", "at the screw"],
+      marks: ["mark on the rim", "at the screw"],
     });
     expect(said("heated, pulled")).toMatchObject({ freed: "heat", alsoFreed: ["pull"] });
     expect(said("roll pin 4x20 driven out to the left")).toMatchObject({

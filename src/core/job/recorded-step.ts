@@ -145,7 +145,15 @@ const isConfirmed = (name: string, kind: string | undefined): boolean =>
  *
  * Throws a Fault where nothing came off, or where pieces that look alike have no place.
  */
-export function newStepFrom({
+export function newStepFrom(step: RecordedStep): NewStep {
+  const laid = stepAsSaid(step);
+  const noPlace = placeFault(step.hardware);
+  if (noPlace) throw new Fault("hardware", noPlace);
+  return laid;
+}
+
+/** The same where pieces that look alike may lie without a place. */
+export function stepAsSaid({
   what,
   needs,
   partStates,
@@ -162,8 +170,6 @@ export function newStepFrom({
     (s) => Number(s.slice(1)) >= (s.startsWith("h") ? step.hardware : names).length,
   );
   if (none >= 0) throw new Fault(`stack[${none}]`, "is no piece of this step");
-  const noPlace = placeFault(step.hardware);
-  if (noPlace) throw new Fault("hardware", noPlace);
   const onlyNote = step.action === "note" || step.action === "block";
   return {
     ...step,

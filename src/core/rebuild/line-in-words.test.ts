@@ -5,8 +5,8 @@ import type { Job } from "../job/job";
 import { reachOf } from "../lube/reach";
 import { lineKey } from "../order/rebuild-line";
 import { rebuildPlan } from "../order/rebuild-plan";
+import { jobOf } from "./job-at-rebuild";
 import { lineInWords } from "./line-in-words";
-import { jobOf } from "./test-job";
 
 /** The words of a job's line by its key. */
 const wordsOf = (j: Job, key: string) => {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { rebuildPlan } from "../order/rebuild-plan";
+import { jobOf } from "./job-at-rebuild";
 import { besideLine, lineAloud } from "./line-beside";
 import { cautionsAt } from "./line-cautions";
 import { lineInWords } from "./line-in-words";
 import { MORE_UNITS as MORE } from "./read-cold/more-units";
 import { UNITS as FIRST } from "./read-cold/units";
-import { jobOf } from "./test-job";
 
 /**
  * Strips of machines that the demo does not have, printed as the bench says them. The files beside this test

@@ -6,10 +6,10 @@ import { type CheckLine, lineKey } from "../order/rebuild-line";
 import { rebuildPlan } from "../order/rebuild-plan";
 import { outputShafts } from "../train/outputs";
 import type { TrainInput } from "../train/train";
+import { jobOf } from "./job-at-rebuild";
 import { lineInWords } from "./line-in-words";
 import { teethOff } from "./one-tooth-off";
 import { suspectsOf } from "./suspects";
-import { jobOf } from "./test-job";
 
 const train: TrainInput = {
   input: { shaft: "crank", rpm: 60 },

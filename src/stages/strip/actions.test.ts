@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from "vitest";
 import { gatesOf } from "@/core/gates/job-facts";
+import { EMPTY, type OpenStep } from "@/core/recorder/open-step";
 import { jobHistory } from "@/store/change";
 import { createJob } from "@/store/jobs";
 import { addPicture } from "@/store/pictures";
@@ -18,7 +19,6 @@ import {
   takeBack,
 } from "./actions";
 import { laidWith, matWith, recordedOnItsWay } from "./laying";
-import { EMPTY, type OpenStep } from "./open-step";
 import { laidStepOf, stripView } from "./strip-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));

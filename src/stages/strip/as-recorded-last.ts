@@ -1,7 +1,7 @@
 import type { Ghost, GhostStep } from "@/core/memory/ghost";
+import { EMPTY, type OpenStep } from "@/core/recorder/open-step";
 import type { Pocket } from "@/ui/pocket";
 import { newKey } from "../saving/new-key";
-import { EMPTY, type OpenStep } from "./open-step";
 
 /**
  * The ghost's next step, as it would be recorded here: what it needed is named by the pockets that lie here.

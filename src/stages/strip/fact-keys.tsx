@@ -2,10 +2,10 @@
 
 import { useState } from "react";
 import type { StepFacts } from "@/core/job/step";
+import { sentences } from "@/core/recorder/open-step";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
-import { sentences } from "./open-step";
 import type { Sheet } from "./step-sheet";
 import type { Recording } from "./use-open-step";
 

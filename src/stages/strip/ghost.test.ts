@@ -3,6 +3,7 @@ import { describe, expect, it, vi } from "vitest";
 import { gatesOf } from "@/core/gates/job-facts";
 import { jobFileOf } from "@/core/job/job-file-of";
 import { follow, type Ghost } from "@/core/memory/ghost";
+import { EMPTY, type OpenStep } from "@/core/recorder/open-step";
 import { createJob } from "@/store/jobs";
 import { setFinding } from "@/store/judge";
 import { job, testShop } from "@/store/test-shop";
@@ -12,7 +13,6 @@ import { asLastTime } from "./as-recorded-last";
 import { ghostFor } from "./ghost-for";
 import { recordedOnItsWay } from "./laying";
 import { modelView } from "./model/model-view";
-import { EMPTY, type OpenStep } from "./open-step";
 import { stripView } from "./strip-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));

@@ -2,8 +2,8 @@
 
 import { kindCalled } from "@/core/hardware/part-kind";
 import { askedKinds } from "@/core/job/part";
+import type { Understood } from "@/core/recorder/open-step";
 import { KeyButton } from "@/ui/key-button";
-import type { Understood } from "./open-step";
 import type { Recording } from "./use-open-step";
 
 interface KindAsked {

@@ -4,9 +4,9 @@ import type { LaidHardware } from "@/core/hardware/look-alikes";
 import { partKindFrom } from "@/core/hardware/part-kind";
 import { partLook } from "@/core/hardware/part-look";
 import { namesIn } from "@/core/job/recorded-step";
+import { asRecorded, openStep, understood } from "@/core/recorder/open-step";
 import type { Pocket } from "@/ui/pocket";
 import { pocketLook, titleOf } from "../job-view/pocket-look";
-import { asRecorded, openStep, understood } from "./open-step";
 
 const stepOnItsWay = z.object({
   open: openStep,

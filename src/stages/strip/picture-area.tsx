@@ -3,6 +3,7 @@
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { JobPicture } from "@/core/job/picture";
+import type { OpenStep } from "@/core/recorder/open-step";
 import { KeyButton } from "@/ui/key-button";
 import { type FramedPicture, framed, PictureFrame, pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
@@ -11,7 +12,6 @@ import { TakePicture } from "../frame/take-picture";
 import { useJob } from "../saving/job-context";
 import { saveMarks } from "./actions";
 import { type ComparedPicture, ComparePictures } from "./compare-pictures";
-import type { OpenStep } from "./open-step";
 
 // the drawing library draws on a canvas, which only a browser has
 const MarkPicture = dynamic(() => import("./mark-picture").then((m) => m.MarkPicture), { ssr: false });

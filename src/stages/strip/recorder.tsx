@@ -8,6 +8,8 @@ import { type LaidHardware, lookAlikes, placeFault } from "@/core/hardware/look-
 import { worthALook } from "@/core/hardware/quick-line";
 import { newStepFrom } from "@/core/job/recorded-step";
 import type { Stage } from "@/core/job/stages";
+import { asRecorded, EMPTY, type OpenStep, type Understood } from "@/core/recorder/open-step";
+import { opened } from "@/core/recorder/opened-again";
 import { sentence } from "@/core/sentence";
 import { useKey } from "@/ui/keys";
 import { Mat, type MatDrop } from "@/ui/mat";
@@ -24,8 +26,6 @@ import { KindQuestion } from "./kind-question";
 import type { LaidStep } from "./laid-step";
 import { LayKeys } from "./lay-keys";
 import { laidWith, matWith } from "./laying";
-import { asRecorded, EMPTY, type OpenStep, type Understood } from "./open-step";
-import { opened } from "./opened-again";
 import { PictureArea, type StepPicture } from "./picture-area";
 import { PocketInHand } from "./pocket-in-hand";
 import { StepFields } from "./step-fields";

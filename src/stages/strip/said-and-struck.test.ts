@@ -4,8 +4,15 @@ import { newStepFrom } from "@/core/job/recorded-step";
 import type { StripStep } from "@/core/job/step";
 import { factChips } from "@/core/order/step-words";
 import { toolsOf } from "@/core/order/tools-used";
-import { asRecorded, EMPTY, lineTaken, type OpenStep, sentences, understood } from "./open-step";
-import { opened } from "./opened-again";
+import {
+  asRecorded,
+  EMPTY,
+  lineTaken,
+  type OpenStep,
+  sentences,
+  understood,
+} from "@/core/recorder/open-step";
+import { opened } from "@/core/recorder/opened-again";
 import { withoutFact, withoutName, withoutPiece } from "./struck";
 
 const open = (more: Partial<OpenStep>): OpenStep => ({ ...EMPTY, key: "k", ...more });

@@ -3,12 +3,12 @@
 import type { ReactNode } from "react";
 import type { LookAlike } from "@/core/hardware/look-alikes";
 import type { HardwareFacts } from "@/core/hardware/piece";
+import { pieceName } from "@/core/recorder/open-step";
 import { cautionsFor } from "@/core/safety/cautions";
 import { sentence } from "@/core/sentence";
 import type { Pocket } from "@/ui/pocket";
 import { useJob } from "../saving/job-context";
 import { answerSafety } from "./actions";
-import { pieceName } from "./open-step";
 import type { RefusedStep } from "./use-laying";
 import type { Recording } from "./use-open-step";
 

@@ -1,8 +1,8 @@
 "use client";
 
 import type { LaidHardware } from "@/core/hardware/look-alikes";
+import { minutesByClock } from "@/core/recorder/open-step";
 import type { StepNamed } from "../job-view/tight-fields";
-import { minutesByClock } from "./open-step";
 import { CautionsPanel } from "./panels/cautions-panel";
 import { FreedPanel } from "./panels/freed-panel";
 import { GoesBackPanel } from "./panels/goes-back-panel";

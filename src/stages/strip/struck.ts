@@ -1,7 +1,7 @@
 import { factsWith, namesIn } from "@/core/job/recorded-step";
 import type { StepFacts } from "@/core/job/step";
 import type { FactChip } from "@/core/order/step-words";
-import { lineTaken, type OpenStep, type Understood } from "./open-step";
+import { lineTaken, type OpenStep, type Understood } from "@/core/recorder/open-step";
 
 /** A step without one of its pieces: it leaves the stack too, and the others keep their places in it. */
 export function withoutPiece(open: OpenStep, read: Understood, at: number): OpenStep {

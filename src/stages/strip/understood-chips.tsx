@@ -5,9 +5,9 @@ import type { LookAlike } from "@/core/hardware/look-alikes";
 import { saidInWords } from "@/core/hardware/piece";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import { factChips } from "@/core/order/step-words";
+import { isEmpty, type OpenStep, type Understood } from "@/core/recorder/open-step";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { KeyButton } from "@/ui/key-button";
-import { isEmpty, type OpenStep, type Understood } from "./open-step";
 import { withoutFact, withoutName, withoutPiece, withoutStack } from "./struck";
 import type { Recording } from "./use-open-step";
 

@@ -3,11 +3,11 @@
 import { useEffect, useMemo, useState } from "react";
 import type { LaidHardware } from "@/core/hardware/look-alikes";
 import { differences, follow, type Ghost, type GhostStep, ghostSchema } from "@/core/memory/ghost";
+import type { OpenStep } from "@/core/recorder/open-step";
 import { askShop } from "@/ui/ask-shop";
 import type { Pocket } from "@/ui/pocket";
 import { useJob } from "../saving/job-context";
 import { asLastTime } from "./as-recorded-last";
-import type { OpenStep } from "./open-step";
 
 /** What the last unit of the model says to the step that is recorded now. */
 export interface AsLastTime {

@@ -1,13 +1,13 @@
 "use client";
 
 import { startTransition, useCallback, useEffect, useOptimistic, useRef, useState } from "react";
+import type { OpenStep } from "@/core/recorder/open-step";
 import { forgetInBrowser, jsonFrom, keepInBrowser, keptInBrowser } from "@/ui/browser-store";
 import { useLatest } from "@/ui/use-latest";
 import type { ActionResult } from "../saving/act";
 import { useJob } from "../saving/job-context";
 import { layStepDown, takeBack } from "./actions";
 import { recordedOnItsWay, type StepOnItsWay, stepsOnTheirWay } from "./laying";
-import type { OpenStep } from "./open-step";
 
 /** A step that the shop did not take, and why. */
 export interface RefusedStep extends StepOnItsWay {

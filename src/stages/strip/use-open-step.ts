@@ -3,9 +3,17 @@
 import { useMemo } from "react";
 import { factsWith } from "@/core/job/recorded-step";
 import type { StepFacts } from "@/core/job/step";
+import {
+  EMPTY,
+  isEmpty,
+  lineTaken,
+  type OpenStep,
+  openStep,
+  type Understood,
+  understood,
+} from "@/core/recorder/open-step";
 import { newKey } from "../saving/new-key";
 import { useDraft } from "../saving/use-draft";
-import { EMPTY, isEmpty, lineTaken, type OpenStep, openStep, type Understood, understood } from "./open-step";
 
 /**
  * The step that is open in the recorder, what was understood of it, and the ways in which a hand changes it.

@@ -1,7 +1,7 @@
 "use client";
 
+import { DONE_WITH_IT, type Understood } from "@/core/recorder/open-step";
 import { KeyButton } from "@/ui/key-button";
-import { DONE_WITH_IT, type Understood } from "./open-step";
 import { doneSays } from "./understood-chips";
 
 /** What was done, each with a figure: the first is always the way back to "lifted off". */

@@ -104,7 +104,7 @@ const BARE_WAYS = of(
 );
 const WAY_TAIL = of(
   String.raw`^\s+(?:using|by|to|towards?|until|till|from|through|on|onto|in|into|after|before|when|
-  while|as|so|over|along|
+  while|as|so|over|along|its|their|
   past|at|against|like|quite|very|once|about|round|around|behind|under)${END}(?:(?!\sand\s)[^,;])*`,
 );
 const INSTRUMENT = of(String.raw`^\s+with${END}(?:(?!\sand\s+${COUNT}\s)[^,;])*`);
@@ -166,6 +166,19 @@ const AS_NOUNS = of(
   s\s+(?:hook|clip|snap|lock|plug)))\s+(?:on|onto|over|in|into|under|behind|round|around|through|
   between)${END}`,
 );
+/** Flats by which a shaft drives, or is driven. */
+const ITS_FLATS = of(
+  String.raw`^\s*(?:has\s+|the\s+|its\s+|both\s+)?(?:a|one|two|2|three|3)?\s*flats?\s+(?:on|of|at)\s+(?:the\s+|its\s+)?
+  (?:\p{L}+\s+)?(?:shaft|spindle|axle|arbou?r|stub|roll|end)${END}`,
+);
+/** A piece that was only moved aside: "springs lifted, brushes pulled back". */
+const MOVED_ASIDE = of(
+  String.raw`^\s*(?:the\s+|its\s+|both\s+|all\s+)?(?:springs?\s+(?:lifted|held(?:\s+back)?)|
+  (?:${KIND_WORDS})(?:e?s)?\s+(?:lifted|pushed|pulled|held|swung|moved|bent|tucked|folded|turned|slid)\s+
+  (?:up|back|aside|away|clear|to (?:the|one) side|out of the way))(?:\s+and held)?\s*$`,
+);
+/** What screws is the part: "screws off, left-hand thread". */
+const IT_SCREWS = of(String.raw`^\s*(?:it\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|\s+easily)?\s*$`);
 /** What belongs to a part and comes off with it. */
 const FEATURE = `(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|
   boss(?:es)?|shoulders?|
@@ -294,7 +307,8 @@ function inClause(text: string, hadScrew: boolean): Found[] {
       hand: "left",
       doubt: `“${text.trim()}”: a left-hand thread? Which way does it loosen?`,
     });
-  if (BARE_WAYS.test(text)) return whole("way");
+  if (BARE_WAYS.test(text) || IT_SCREWS.test(text) || MOVED_ASIDE.test(text)) return whole("way");
+  if (ITS_FLATS.test(text)) return whole("seat");
   const other = OTHER_UNITS.exec(text);
   if (other && !ONLY_OTHER.test(other[0])) {
     const isHead = other.index <= 12 && !COUNTED_PIECE.test(text.slice(0, other.index));
@@ -337,6 +351,8 @@ function seat(text: string, hadScrew: boolean): Found[] | undefined {
     const holds =
       HOLDING_KINDS.some((k) => of(`${START}${k}s?${END}`).test(rest)) ||
       /\b(torx|phillips|m\d|tx?\d|pozi|ph\d)/i.test(rest);
+    if (toolsIn(rest).length && /with\s*$/i.test(by[0]) && !text.slice(0, by.index).trim())
+      return [{ from: by.index, to: text.length, about: "tool", tools: toolsIn(rest) }];
     if (holds && !toolsIn(rest).length) return [{ from: 0, to: by.index + by[0].length, about: "seat" }];
     const doubt =
       KIND_NAMED.test(rest) && !/\b(dowel|tab|hook|rib)/i.test(rest) ? { doubt: notCounted(rest) } : {};
@@ -351,7 +367,12 @@ function seat(text: string, hadScrew: boolean): Found[] | undefined {
     .map((p) => p.exec(text))
     .filter((m) => m !== null)
     .sort((a, b) => a.index - b.index)[0];
-  if (!found) return undefined;
+  // "slides off" sits on nothing
+  if (
+    !found ||
+    /\boff\s*$/i.test(text.slice(0, found.index + found[0].length).trimEnd() === text.trimEnd() ? text : "")
+  )
+    return undefined;
   // the subject of these stands in what was found
   const noun = found[1] ? found[1].split(/\s/)[0] : undefined;
   // "retaining clips in the cover" are pieces

@@ -168,7 +168,9 @@ function one(
   if (said) {
     const to = saidTo(line, i + said[0].length);
     // what a mark is goes with it, "paint mark on the rim"; the bare word does not
-    const words = /^(?:facing|faces|face|mark|witness)[\s:]/i.test(said[0])
+    const words = /^(?:facing|faces|face|witness|mark(?!\s+(?:on|at|in|between|of)\s))[\s:]/i.test(
+      line.slice(i),
+    )
       ? line.slice(i + said[0].length, to)
       : line.slice(i, to);
     return put(i, to, { t: facing ? "facing" : "mark", says: bare(words.trim()) });

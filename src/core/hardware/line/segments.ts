@@ -38,6 +38,9 @@ function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]
   const token = tokens[i] as Token;
   const [before, behind] = [part.at(-1), tokens[i + 1]];
   if (!COUNTS.includes(token.t) || !before || !behind) return false;
+  // "one washer above one below": where each lies, and nothing that it lies at
+  if (UP_OR_DOWN.test(before.text) && UP_OR_DOWN.test(behind.text) && part.some((t) => NAMES.includes(t.t)))
+    return true;
   const isWith = behind.t === "joint" && behind.how === "with";
   if (!ENDS_NAME.includes(before.t) || (!isWith && !BEGINS.includes(behind.t))) return false;
   const wasCounted = part.some((t) => COUNTS.includes(t.t));
@@ -53,6 +56,8 @@ function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]
   if (token.t !== "number") return token.t === "countWord" ? !isAtThing(part) || behind.t !== "kind" : false;
   return isPlaced(part) && (behind.t === "direction" || behind.t === "preposition" || behind.t === "look");
 }
+const UP_OR_DOWN = /^(?:above|below|over|under|underneath|beneath|in front|behind|inside|outside)$/i;
+
 /** Whether where it sits has been said to its end. */
 const isPlaced = (part: readonly Token[]): boolean => {
   const last = part.at(-1)?.t;

@@ -1,5 +1,5 @@
 import type { StepFacts } from "@/core/job/step";
-import type { OpenStep } from "../open-step";
+import type { OpenStep } from "@/core/recorder/open-step";
 
 /** What each sheet of facts is given. */
 export interface FactPanelProps {

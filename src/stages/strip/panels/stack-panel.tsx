@@ -20,9 +20,9 @@ import { GripVertical } from "lucide-react";
 import { partKindFrom } from "@/core/hardware/part-kind";
 import { partLook } from "@/core/hardware/part-look";
 import type { HardwareFacts } from "@/core/hardware/piece";
+import { pieceName } from "@/core/recorder/open-step";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { PartGlyph } from "@/ui/part-glyph";
-import { pieceName } from "../open-step";
 import { Panel } from "./panel";
 
 /**

@@ -1,6 +1,6 @@
-import type { HardwareFacts } from "@/core/hardware/piece";
-import { factsOfStep, stackOfStep } from "@/core/job/recorded-step";
-import type { StepFacts, StripStep } from "@/core/job/step";
+import type { HardwareFacts } from "../hardware/piece";
+import { factsOfStep, stackOfStep } from "../job/recorded-step";
+import type { StepFacts, StripStep } from "../job/step";
 import { asRecorded, EMPTY, type OpenStep, understood } from "./open-step";
 
 /** A step that lies on the Mat, opened again: with its line as it was typed, where that still says the same. */

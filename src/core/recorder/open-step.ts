@@ -1,11 +1,11 @@
 import { z } from "zod";
-import type { Frozen } from "@/core/frozen";
-import { FREEING_WORDS } from "@/core/hardware/freed";
-import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "@/core/hardware/piece";
-import { type QuickLine, quickLine, worthALook } from "@/core/hardware/quick-line";
-import { cameOff, factsWith, type RecordedStep, recordedStep } from "@/core/job/recorded-step";
-import { type Action, action, REMARKS, type RemarkAbout, type StepFacts, stepFacts } from "@/core/job/step";
-import { likelyAction } from "@/core/order/likely-action";
+import type { Frozen } from "../frozen";
+import { FREEING_WORDS } from "../hardware/freed";
+import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "../hardware/piece";
+import { type QuickLine, quickLine, worthALook } from "../hardware/quick-line";
+import { cameOff, factsWith, type RecordedStep, recordedStep } from "../job/recorded-step";
+import { type Action, action, REMARKS, type RemarkAbout, type StepFacts, stepFacts } from "../job/step";
+import { likelyAction } from "../order/likely-action";
 
 const openShape = z.strictObject({
   /** its own name until it has a number: pictures and retries go by it */
@@ -107,7 +107,7 @@ export function understood(open: OpenStep): Understood {
       ? said.map((h) => (h.stays || !isLoose(h) ? h : { ...h, stays: LOOSENED }))
       : said;
   const { names: named, states, leftHand } = cameOff(open.what);
-  const namesInLine = read.parts.filter((p) => !named.some((n) => n.toLowerCase() === p.toLowerCase()));
+  const namesInLine = read.parts.filter((p) => !named.some((n) => isSameName(n, p)));
   const names = [...named, ...namesInLine];
   const stack = open.stack.length ? open.stack : stackIn(read, before, names);
   const saidDone = doneIn(read, hardware);
@@ -133,10 +133,16 @@ export function understood(open: OpenStep): Understood {
   };
 }
 
+/** "Caps" behind "brush caps" are those. */
+function isSameName(a: string, b: string): boolean {
+  const [x, y] = [a, b].map((n) => ` ${n.toLowerCase()}`) as [string, string];
+  return x.endsWith(y) || y.endsWith(x);
+}
+
 /** Verbs that say what was done, where no piece had to be undone for it. */
 const DONE_SAID: readonly (readonly [Action, RegExp])[] = [
   ["unclip", /^(?:unclip|unhook|pops? off|popped)/i],
-  ["unscrew", /^(?:unscrew|unbolt)/i],
+  ["unscrew", /^(?:it )?(?:unscrew|unbolt|screws off|screws out)/i],
   ["slide", /^slid/i],
   ["unplug", /^unplug/i],
   ["press-out", /^press/i],

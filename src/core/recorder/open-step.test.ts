@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { FREEINGS, HOLDS } from "@/core/hardware/freed";
-import type { StepFacts, StripStep } from "@/core/job/step";
-import { TRAY_PLACES } from "@/core/job/tray";
-import { NAMED_HAZARDS } from "@/core/safety/cautions";
+import { FREEINGS, HOLDS } from "../hardware/freed";
+import type { StepFacts, StripStep } from "../job/step";
+import { TRAY_PLACES } from "../job/tray";
+import { NAMED_HAZARDS } from "../safety/cautions";
 import {
   asRecorded,
   EMPTY,
