@@ -26,6 +26,7 @@ import { EXAMPLE_RANK, rankAnswer } from "@/core/match/candidates/rank-input";
 import { accessPlan } from "@/core/order/access-plan";
 import { lineKey } from "@/core/order/rebuild-line";
 import { ledgerAfter, rebuildPlan } from "@/core/order/rebuild-plan";
+import { rebuildSaid } from "@/core/rebuild/said";
 import { matchSound, soundInput } from "@/core/sound/match";
 import { readWav } from "@/core/sound/wav";
 import { clickInput, findClick } from "@/core/train/click-finder";
@@ -207,6 +208,18 @@ export const commands: Readonly<Record<string, Verb>> = {
         ledger: ledgerAfter(strip, new Set(plan.steps.filter((l) => numbers.has(l.n)).map(lineKey))),
       };
     },
+  },
+  "rebuild said": {
+    help: "a strip as it is typed into the recorder, and what goes in new, in; the way back in words out",
+    example: {
+      unit: "rag shredder",
+      steps: [
+        { what: "worm wheel cover", line: "4 screws, sits on 2 dowels" },
+        { what: "worm wheel", line: "1 washer above, 1 below" },
+      ],
+      new: [{ part: "worm wheel", name: "worm wheel 60", with: [{ name: "worm", replaces: "worm" }] }],
+    },
+    answer: rebuildSaid,
   },
   "access plan": {
     help: "a job file with --part ID, or { job, part, off } with the steps that are off now, in; the least that must come off to reach the part out",

@@ -235,6 +235,7 @@ class Line {
         this.doubts.push({
           piece: null,
           says: `“${this.textOf(segment)}” is a part, and no piece is counted of it`,
+          part: said.part,
         });
       return;
     }

@@ -14,6 +14,8 @@ export const companionSchema = z.strictObject({
   name: text,
   qty: z.int("must be a whole number").min(1, "must be 1 or more").max(500, "is more than 500"),
   why: text.optional(),
+  /** the name of what it takes the place of, that is in the unit or came off it; empty: of nothing */
+  replaces: words.optional(),
   /** where it comes from, if it is not ordered with the part */
   got: gotSchema.optional(),
   /** why it does not go in after all */
@@ -57,6 +59,13 @@ export const companionKey = (c: Pick<Companion, "number" | "name">): string => c
 /** @example companionSays({ qty: 2, name: "Cross pin", number: "P-3" }) // "2 × Cross pin, P-3" */
 export const companionSays = (c: Pick<Companion, "qty" | "name" | "number">): string =>
   `${c.qty > 1 ? `${c.qty} × ` : ""}${[c.name, c.number].filter(Boolean).join(", ")}`;
+
+/** Whether a companion takes the place of a part that came off. */
+export const takesThePlaceOf = (
+  { replaces }: Pick<Companion, "replaces">,
+  part: { readonly name?: string | undefined },
+): boolean =>
+  replaces !== undefined && replaces.trim().toLowerCase() === (part.name ?? "").trim().toLowerCase();
 
 /** One thing that is said of what goes in. */
 export const goesInChange = z.discriminatedUnion("what", [

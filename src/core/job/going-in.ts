@@ -1,5 +1,5 @@
 import type { Finding } from "./finding";
-import { type Companion, companionKey, companionSays, type GoesIn } from "./goes-in";
+import { type Companion, companionKey, companionSays, type GoesIn, takesThePlaceOf } from "./goes-in";
 import type { Got } from "./got";
 import { type Part, partName } from "./part";
 
@@ -9,7 +9,11 @@ export interface GoingIn extends GoesIn {
 }
 
 interface Renewed {
-  readonly parts: readonly { readonly id: string; readonly renew?: boolean | undefined }[];
+  readonly parts: readonly {
+    readonly id: string;
+    readonly name?: string | undefined;
+    readonly renew?: boolean | undefined;
+  }[];
   readonly findings: readonly Pick<Finding, "part" | "goesIn" | "chosen" | "got">[];
 }
 
@@ -24,9 +28,13 @@ export function goingInOf({ parts, findings }: Renewed): GoingIn[] {
     const elsewhere = new Set(
       renewed.flatMap((o) => (o.part === f.part ? [] : [o.chosen ?? o.got?.number ?? ""])),
     );
-    return [
-      { ...f.goesIn, part: f.part, with: f.goesIn.with.filter((c) => !c.number || !elsewhere.has(c.number)) },
-    ];
+    const comes = f.goesIn.with.filter((c) => !c.number || !elsewhere.has(c.number));
+    // the old one that a companion takes the place of stays out
+    const old = parts.flatMap((p) => {
+      const by = p.id === f.part ? undefined : comes.find((c) => !c.without && takesThePlaceOf(c, p));
+      return by ? [{ part: p.id, why: `${by.name} goes in in its place` }] : [];
+    });
+    return [{ ...f.goesIn, part: f.part, with: comes, staysOut: [...f.goesIn.staysOut, ...old] }];
   });
 }
 

@@ -11,6 +11,7 @@ const PREFIX = {
   grease: "grease:",
   service: "service:",
   with: "with:",
+  takeOut: "take-out:",
   check: "check:",
   safety: "safety:",
   final: "final:",
@@ -36,6 +37,9 @@ export const greaseKey = (lubePoint: string): string => PREFIX.grease + lubePoin
 export const serviceKey = (service: string): string => PREFIX.service + service;
 /** A companion that goes in with a new part. */
 export const withKey = (part: string, companion: string): string => `${PREFIX.with}${part}:${companion}`;
+/** Something old comes out for a companion. */
+export const takeOutKey = (part: string, companion: string): string =>
+  `${PREFIX.takeOut}${part}:${companion}`;
 export const checkKey = (check: string, afterStep: string): string => `${PREFIX.check}${check}:${afterStep}`;
 /** How the keys of all companions of a part begin. */
 export const withKeysOf = (part: string): string => `${PREFIX.with}${part}:`;

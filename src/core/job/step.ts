@@ -30,11 +30,11 @@ export const timingSchema = z.strictObject({
   x: later,
 });
 /** Moments around a step's return at which something of one's own is to be done or looked at. */
-export const BACK_MOMENTS = ["before", "after", "closing", "end", "calibrate"] as const;
+export const BACK_MOMENTS = ["before", "while", "final", "after", "closing", "end", "calibrate"] as const;
 export type BackMoment = (typeof BACK_MOMENTS)[number];
 /**
- * What must happen around a step's return: before it goes back, right after it, before something closes over
- * it, when everything is on, or last of all, set and measured.
+ * What must happen around a step's return: before it goes back, while it goes on, before what makes it final is driven
+ * or drawn, right after it, before something closes over it, when everything is on, or last of all, set and measured.
  */
 export const goesBackWith = z.strictObject({
   when: z.enum(BACK_MOMENTS),

@@ -21,6 +21,8 @@ const HOLDS: readonly HardwareKind[] = [
 ];
 /** What lies between a part and what holds it. */
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
+/** Said of a piece that lies under or behind its part. */
+const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
 /** Parts that are located by pins rather than held by them. */
 const LOCATED = ["cover", "housing"];
 
@@ -42,11 +44,13 @@ export interface LineGroups {
  *
  * @param parts what goes back of its parts
  * @param hardware what goes back of its hardware
+ * @param first kinds of pieces that go in before the parts, by how they are assembled
  */
 export function lineGroups(
   step: Pick<StripStep, "action" | "stack">,
   parts: readonly Part[],
   hardware: readonly Hardware[],
+  first: readonly HardwareKind[] = [],
 ): LineGroups {
   const ids = parts.map((p) => p.id);
   const together: LineGroups = { under: [], parts: ids, beside: hardware, holds: [] };
@@ -60,7 +64,7 @@ export function lineGroups(
     const own = upwards.indexOf(h.id);
     if (own >= 0 && at.length)
       return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
-    if (UNDER.includes(h.kind)) return "under";
+    if (UNDER.includes(h.kind) || first.includes(h.kind) || LIES_UNDER.test(h.at ?? "")) return "under";
     if (holdsIt(h)) return "holds";
     return BETWEEN.includes(h.kind) && anyHolds ? "holds" : "beside";
   };

@@ -1,7 +1,22 @@
-import { checkKey, greaseKey, mindKey, serviceKey, setKey, tightKey, undoKey, withKey } from "../job/keys";
+import {
+  checkKey,
+  greaseKey,
+  mindKey,
+  serviceKey,
+  setKey,
+  takeOutKey,
+  tightKey,
+  undoKey,
+  withKey,
+} from "../job/keys";
 import type { PieceRef } from "../job/piece-ref";
 import type { BackMoment } from "../job/step";
 
+/** Something to mind at a line, and the assembly that says so. */
+export interface Minded {
+  readonly assembly: string;
+  readonly says: string;
+}
 interface Line {
   readonly n: number;
   readonly because: readonly string[];
@@ -18,6 +33,7 @@ export interface FitLine extends Line {
   readonly loose?: readonly string[];
   /** pieces of the step that stay out, because what goes in does without them */
   readonly aside?: readonly PieceRef[];
+  readonly minds?: readonly Minded[];
   readonly cautions: readonly string[];
 }
 /**
@@ -30,6 +46,7 @@ export interface SetLine extends Line {
   readonly what: "under" | "parts";
   readonly parts: readonly string[];
   readonly hardware: readonly string[];
+  readonly minds?: readonly Minded[];
   readonly cautions: readonly string[];
 }
 export interface GreaseLine extends Line {
@@ -39,6 +56,12 @@ export interface GreaseLine extends Line {
 export interface ServiceLine extends Line {
   readonly kind: "service";
   readonly service: string;
+}
+/** Something old that no step took off comes out, for what goes in in its place. */
+export interface TakeOutLine extends Line {
+  readonly kind: "take-out";
+  readonly part: string;
+  readonly companion: string;
 }
 /** Something goes in with a new part that did not come out with the old one. */
 export interface WithLine extends Line {
@@ -65,16 +88,22 @@ export interface CheckLine extends Line {
   readonly kind: "check";
   readonly check: string;
   readonly after: string;
+  /** the assembly that asks */
+  readonly assembly?: string;
 }
 export type RebuildLine =
   | FitLine
   | SetLine
+  | TakeOutLine
   | WithLine
   | GreaseLine
   | ServiceLine
   | MindLine
   | TightenLine
   | CheckLine;
+
+/** A line that has no number yet. */
+export type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
 
 /** Lets a finished line be remembered although the plan's numbers may change. */
 export function lineKey(line: RebuildLine): string {
@@ -85,6 +114,8 @@ export function lineKey(line: RebuildLine): string {
       return greaseKey(line.lubePoint);
     case "service":
       return serviceKey(line.service);
+    case "take-out":
+      return takeOutKey(line.part, line.companion);
     case "with":
       return withKey(line.part, line.companion);
     case "mind":

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { lookIfNot as checkIfNot } from "../assemblies/match";
 import { Fault } from "../fault";
 import type { Part } from "../job/part";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
-import { checkIfNot } from "./rebuild-checks";
 import { isLineDone, lineKey, type RebuildLine } from "./rebuild-line";
 import { ledgerAfter, rebuildPlan } from "./rebuild-plan";
 

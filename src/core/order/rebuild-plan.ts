@@ -1,32 +1,21 @@
+import type { Assembly } from "../assemblies/assembly";
+import { closes, type GoesBack, isShaft, isTurning, onlyRetains } from "../assemblies/goes-back";
+import { assembliesAt, type LookHere, looksOf } from "../assemblies/match";
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
-import { NO_PIECE } from "../hardware/kinds";
 import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
-import { companionKey } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import { undoKey } from "../job/keys";
-import { type Part, partName } from "../job/part";
-import { type PieceRef, samePiece } from "../job/piece-ref";
+import type { Part } from "../job/part";
+import { samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
-import { type BackMoment, type StripStep, UNTIMED_MINUTES } from "../job/step";
+import { type StripStep, UNTIMED_MINUTES } from "../job/step";
 import type { Strip } from "../job/strip";
-import { cautionsFor } from "../safety/cautions";
 import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
-import { INVERSE_ACTION } from "./inverse-action";
 import { leftLoose } from "./left-loose";
-import { lineGroups } from "./line-groups";
 import { type Pick, picksOf } from "./picks";
-import {
-  closes,
-  type GoesBack,
-  isShaft,
-  isTurning,
-  onlyRetains,
-  REBUILD_CHECKS,
-  type RebuildCheck,
-} from "./rebuild-checks";
-import type { RebuildLine } from "./rebuild-line";
-import { BACK_SAYS } from "./step-words";
+import type { Draft, RebuildLine } from "./rebuild-line";
+import { companionsAt, goesBackOf, lookLine, minds, reasons, returnOf } from "./step-return";
 import { nameOf, reachedName, stepName } from "./strip-names";
 import { needsOf, undoOrder } from "./undo-order";
 
@@ -49,6 +38,14 @@ export interface RebuildPlan {
   readonly minutes: number;
 }
 
+/** What a shop knows of how things go together. */
+export interface Knowledge {
+  /** assemblies that were struck out, at a step or everywhere (`struckKey`) */
+  readonly struck?: readonly string[];
+  /** the shop's own, besides the usual ones */
+  readonly own?: readonly Assembly[];
+}
+
 /**
  * Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off;
  * untimed, two minutes.
@@ -59,12 +56,11 @@ const MINUTES = {
   grease: 2,
   service: 3,
   with: 1,
+  "take-out": 2,
   check: 0.5,
   mind: 0.5,
   tighten: 0.5,
 } as const;
-
-type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n"> : never) : never;
 
 /**
  * The order in which a unit goes back together, with grease, services, checks and unblocking where they
@@ -82,7 +78,7 @@ type Draft = RebuildLine extends infer L ? (L extends RebuildLine ? Omit<L, "n">
  *
  * Throws a Fault for references to nothing, a circle of needs, and bundles that stand inside each other.
  */
-export function rebuildPlan(strip: Strip): RebuildPlan {
+export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): RebuildPlan {
   const checked = checkStrip(strip);
   const order = undoOrder(checked, needsOf(checked));
   const going = strip.goingIn ?? [];
@@ -108,10 +104,12 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
   const closing = beforeClosing(checked, order);
   const loose = leftLoose(checked, going, order);
   const on = new Set<number>();
+  const backs = (i: number): GoesBack => goesBackOf(checked, i, going, wired);
+  const out = new Set(struck);
+  const known = (back: GoesBack): Assembly[] => assembliesAt(back, own, out);
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
-    const own = step.parts ?? [];
     const points = pointsAt.get(i) ?? [];
     for (const v of servicesAt.get(i) ?? [])
       if (!v.waitMinutes)
@@ -122,28 +120,32 @@ export function rebuildPlan(strip: Strip): RebuildPlan {
             : `while ${reachedName(checked, v)} still leaves the place open`,
         );
     for (const g of points) if (g.reachedBy || g.when === "before-fit") drafts.push(grease(checked, g, i));
-    for (const g of going) if (own.includes(g.part)) drafts.push(...companions(checked, g));
     for (const m of closing.get(i) ?? []) drafts.push(m);
-    drafts.push(...minds(step, "before"));
-    const back = goesBack(checked, i, own, going, wired);
-    const asked = REBUILD_CHECKS.filter((c) => c.applies(back));
-    const ask = (when: RebuildCheck["when"]): Draft[] =>
-      asked.filter((c) => c.when === when).map((c) => checkLine(c, step));
-    drafts.push(...undoing(checked, neededBy, i, back, going, ask("set"), loose.at(i)));
-    drafts.push(...minds(step, "after"));
+    const back = backs(i);
+    const assemblies = known(back);
+    drafts.push(
+      ...companionsAt(checked, going, i),
+      ...returnOf(checked, {
+        back,
+        assemblies,
+        going,
+        because: reasons(checked, neededBy, i),
+        loose: loose.at(i),
+      }),
+    );
     for (const g of points) if (g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
-    drafts.push(...ask("done"));
+    drafts.push(...looksOf(assemblies, "on").map((look) => lookLine(look, step)));
     // what turns is felt once, after the last of several, and after what holds it
-    const anew = asked.filter((c) => c.when === "held");
+    const anew = looksOf(assemblies, "held");
     waiting = [
-      ...waiting.filter((w) => !anew.some((c) => c.check === w.check)),
-      ...anew.map((c) => ({ check: c.check, draft: checkLine(c, step) })),
+      ...waiting.filter((w) => !anew.some((c) => c.key === w.check)),
+      ...anew.map((c) => ({ check: c.key, draft: lookLine(c, step) })),
     ];
     const next = order[k + 1];
     if (
       next === undefined ||
       !(
-        goesOn(checked, next, waiting, wired) ||
+        goesOn(checked, next, waiting, (n) => looksOf(known(backs(n)), "held")) ||
         waiting.every((w) => shaftComes(checked, order, k + 1, w.draft))
       )
     ) {
@@ -233,17 +235,6 @@ export function ledgerAfter(strip: Strip, done: ReadonlySet<string>): Ledger {
   );
 }
 
-/** What goes in with a new part, laid ready before it. What is left out with a reason has no line. */
-const companions = (strip: CheckedStrip, g: GoingIn): Draft[] =>
-  g.with
-    .filter((c) => !c.without)
-    .map((c) => ({
-      kind: "with",
-      part: g.part,
-      companion: companionKey(c),
-      because: [c.why || `it goes in with the new ${nameOf(strip, g.part)}`],
-    }));
-
 /**
  * Services or points by the step with which they come: the one that took their part off, or that reached
  * their place.
@@ -260,118 +251,6 @@ function byStep<T extends { readonly part?: string; readonly reachedBy?: string 
   return out;
 }
 
-/** What goes back of a step: without what stays out. */
-function goesBack(
-  strip: CheckedStrip,
-  i: number,
-  own: readonly string[],
-  going: readonly GoingIn[],
-  wired: boolean,
-): GoesBack {
-  const step = strip.steps[i] as StripStep;
-  return {
-    step,
-    parts: own
-      .filter((part) => staysOut(going, { part }) === undefined)
-      .map((p) => strip.partById.get(p) as Part),
-    hardware: (step.hardware ?? []).filter(
-      (h) => !NO_PIECE.includes(h.kind) && staysOut(going, { hardware: h.id }) === undefined,
-    ),
-    wired,
-  };
-}
-
-/**
- * The lines that undo a step: what lies under its parts, the parts, what holds them; one, where it is one
- * movement.
- *
- * @param set what is asked once the parts lie in their place
- */
-function undoing(
-  strip: CheckedStrip,
-  neededBy: readonly (readonly number[])[],
-  i: number,
-  { step, parts, hardware }: GoesBack,
-  going: readonly GoingIn[],
-  set: readonly Draft[],
-  loose: readonly string[],
-): Draft[] {
-  const pieces: PieceRef[] = [
-    ...(step.parts ?? []).map((part) => ({ part })),
-    ...(step.hardware ?? []).map((h) => ({ hardware: h.id })),
-  ];
-  const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
-  const because = reasons(strip, neededBy, i);
-  const { under, holds, beside, parts: own } = lineGroups(step, parts, hardware);
-  const cautions = (pieces: readonly Hardware[], named: readonly Part[]): string[] =>
-    cautionsFor({ ...step, hardware: pieces }, named, "back");
-  // a ring in its groove is looked at before the cover lies on it
-  const ring = under.some((h) => h.kind === "o-ring")
-    ? set.filter((d) => d.kind === "check" && d.check === "ring-even")
-    : [];
-  const flat = set.filter((d) => !ring.includes(d));
-  const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
-  const line = { of: step.id, because } as const;
-  return [
-    ...(under.length
-      ? [
-          { ...line, kind: "set", what: "under", parts: [], hardware: ids(under), cautions: [] } as const,
-          ...ring,
-        ]
-      : []),
-    ...(holds.length
-      ? [
-          {
-            ...line,
-            kind: "set",
-            what: "parts",
-            parts: own,
-            hardware: ids(beside),
-            cautions: cautions(beside, parts),
-          } as const,
-          ...flat,
-        ]
-      : []),
-    {
-      kind: step.action === "block" ? "unblock" : "fit",
-      undoes: step.id,
-      action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
-      parts: parts.map((p) => p.id),
-      hardware: ids(hardware),
-      ...(holds.length
-        ? { left: { parts: [], hardware: ids(holds) } }
-        : under.length
-          ? { left: { parts: own, hardware: ids(beside) } }
-          : {}),
-      ...(loose.length ? { loose } : {}),
-      ...(aside.length ? { aside } : {}),
-      because,
-      cautions: holds.length ? cautions(holds, []) : cautions(hardware, parts),
-    },
-    ...(holds.length ? [] : flat),
-  ];
-}
-
-function reasons(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number): string[] {
-  const out: string[] = [];
-  const needs = (strip.needs[i] ?? []).filter((n) => strip.steps[n]?.action !== "note");
-  for (const n of needs.slice(0, 2))
-    out.push(`${stepName(strip, n)} had to be off before this could come out, so this goes back first`);
-  for (const n of neededBy[i]?.slice(0, 1) ?? [])
-    out.push(`${stepName(strip, n)} lay under it and is back already`);
-  const bundle = strip.steps[i]?.bundle;
-  const others = bundle ? strip.steps.flatMap((s, k) => (s.bundle === bundle && k !== i ? [k] : [])) : [];
-  if (others.length)
-    out.push(
-      `it came out as one with ${others.map((k) => stepName(strip, k)).join(", ")} and goes back with ${others.length === 1 ? "it" : "them"}`,
-    );
-  if (!out.length)
-    out.push(
-      needs.length ? "reverse of the strip" : "nothing forces its place: it is the reverse of the strip",
-    );
-  return out;
-}
-
 function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
   const closers = (strip.needs[i] ?? [])
     .filter((n) => strip.steps[n]?.action !== "note")
@@ -383,18 +262,6 @@ function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
       : `${g.when === "before-fit" ? "before" : "after"} ${nameOf(strip, g.part as string)} goes in`;
   return { kind: "grease", lubePoint: g.id, because: [why] };
 }
-
-/** What was said at a step for one moment. */
-const minds = (step: StripStep, when: BackMoment): Draft[] =>
-  (step.back ?? [])
-    .filter((b) => b.when === when)
-    .map(({ says }) => ({
-      kind: "mind",
-      of: step.id,
-      when,
-      says,
-      because: [`it was said at the strip: ${BACK_SAYS[when]}`],
-    }));
 
 const sameBundle = (strip: CheckedStrip, i: number, next: number | undefined): boolean => {
   const bundle = strip.steps[i]?.bundle;
@@ -418,13 +285,6 @@ function beforeClosing(strip: CheckedStrip, order: readonly number[]): Map<numbe
   return out;
 }
 
-const checkLine = (c: RebuildCheck, step: StripStep): Draft => ({
-  kind: "check",
-  check: c.check,
-  after: step.id,
-  because: [c.why],
-});
-
 /**
  * Whether a step only holds what a waiting check asks of, or is itself asked the same: the check then comes
  * after it.
@@ -433,7 +293,7 @@ function goesOn(
   strip: CheckedStrip,
   next: number,
   waiting: readonly { readonly check: string; readonly draft: Draft }[],
-  wired: boolean,
+  heldAt: (step: number) => readonly LookHere[],
 ): boolean {
   if (!waiting.length) return true;
   const step = strip.steps[next] as StripStep;
@@ -443,8 +303,8 @@ function goesOn(
         w.draft.kind === "check" &&
         (strip.needs[strip.indexOf.get(w.draft.after) ?? -1] ?? []).includes(next),
     );
-  const back = goesBack(strip, next, step.parts ?? [], [], wired);
-  return waiting.every((w) => REBUILD_CHECKS.find((c) => c.check === w.check)?.applies(back));
+  const same = heldAt(next);
+  return waiting.every((w) => same.some((c) => c.key === w.check));
 }
 
 /**

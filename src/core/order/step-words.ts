@@ -15,6 +15,8 @@ export interface FactWords {
 /** When something of one's own comes, around the return of a step. */
 export const BACK_SAYS: Readonly<Record<BackMoment, string>> = {
   before: "before it goes back",
+  while: "while it goes on",
+  final: "before it is made final",
   after: "once it is on",
   closing: "before it is closed over",
   end: "at the very end",
@@ -64,7 +66,6 @@ const WORDS: { readonly [K in keyof FactMap]: (fact: FactMap[K]) => FactWords } 
   tools: (tools) => ({ chips: [`with ${tools.join(", ")}`] }),
   leftHand: () => ({
     chips: ["LEFT-HAND thread"],
-    back: "Left-hand thread: it tightens anticlockwise",
     danger: true,
   }),
   remarks: (all) => {

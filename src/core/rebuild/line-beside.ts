@@ -26,8 +26,10 @@ export function besideLine(w: LineWords, cautions: readonly string[]): string[] 
     w.stack.length > 1 && `stack: ${w.stack.join(" / ")}`,
     w.grams !== undefined && `${w.grams} g`,
     ...w.mind,
+    ...(w.known ?? []).map((k) => k.says),
     ...cautions.map((c) => `▲ ${c}`),
     w.note,
+    w.off?.length ? `at the strip: ${w.off.join("; ")}` : undefined,
     w.ifNot && `if not: ${w.ifNot}`,
   ].filter((x): x is string => typeof x === "string" && x !== "");
 }
@@ -52,7 +54,7 @@ const SPOKEN: readonly (readonly [RegExp, string])[] = [
  * left for when it is needed.
  */
 export function lineAloud(w: LineWords, cautions: readonly string[]): string {
-  const said = [w.title, ...cautions, ...besideLine({ ...w, ifNot: undefined }, [])].map((s) =>
+  const said = [w.title, ...cautions, ...besideLine({ ...w, ifNot: undefined, off: [] }, [])].map((s) =>
     s.trim().replace(/[.:]$/, ""),
   );
   return SPOKEN.reduce((text, [sign, word]) => text.replace(sign, word), `${said.join(". ")}.`);

@@ -1,9 +1,10 @@
+import { lookAsks, lookIfNot } from "../assemblies/match";
 import { howAt } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
 import { type Hardware, type HardwareFacts, hardwareInWords } from "../hardware/piece";
 import { drawnInWords, STARTED } from "../hardware/tightening";
 import { besideNew } from "../job/beside-new";
-import { companionKey, companionSays } from "../job/goes-in";
+import { companionKey, companionSays, takesThePlaceOf } from "../job/goes-in";
 import { goingInOf } from "../job/going-in";
 import { gotInWords } from "../job/got";
 import type { Job } from "../job/job";
@@ -16,8 +17,7 @@ import { stepThing } from "../job/step-named";
 import { isFailure } from "../judge/failure-modes";
 import { type KeptDry, keepDry } from "../lube/cleaning";
 import { staysOut } from "../order/hardware-ledger";
-import { checkIfNot, checkSays } from "../order/rebuild-checks";
-import type { FitLine, RebuildLine, SetLine } from "../order/rebuild-line";
+import type { FitLine, Minded, RebuildLine, SetLine } from "../order/rebuild-line";
 import { mindAtRebuild } from "../order/step-words";
 import { capital } from "../sentence";
 import { teethOff, teethOffInWords } from "./one-tooth-off";
@@ -44,6 +44,10 @@ export interface LineWords {
   readonly stack: readonly string[];
   /** what else must be minded: timing, how it was set */
   readonly mind: readonly string[];
+  /** what is usually minded where something goes together like this: struck by one press */
+  readonly known?: readonly Minded[];
+  /** how it came off, word for word: no instruction */
+  readonly off?: readonly string[];
   /** where in the tray it lies */
   readonly tray?: string;
   /** the step whose picture is shown, unless a picture was pointed at */
@@ -166,6 +170,8 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     const thing = stepThing(job, line.of);
     const when = {
       before: `before ${thing}, goes back`,
+      while: `while ${thing}, goes on`,
+      final: `before ${thing}, is made final`,
       after: `now that ${thing}, is on`,
       closing: `before anything closes over ${thing}`,
       end: "at the very end",
@@ -190,23 +196,43 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     return {
       ...BARE,
       belongs: `at ${stepThing(job, line.after)}`,
-      title: checkSays(line.check),
+      title: lookAsks(line.check),
       mind: line.check === "timing-together" ? teethOffInWords(teethOff(job, parts)) : [],
-      ifNot: checkIfNot(line.check),
+      ifNot: lookIfNot(line.check),
       step: line.after,
     };
   }
-  if (line.kind === "with") {
+  if (line.kind === "with" || line.kind === "take-out") {
     const c = goingInOf(job)
       .find((g) => g.part === line.part)
       ?.with.find((w) => companionKey(w) === line.companion);
-    return {
+    const base = {
       ...BARE,
       belongs: `goes in with the new ${name(line.part)}`,
-      title: c ? `Lay ready: ${companionSays(c)}` : "",
-      mind: c?.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : [],
-      note: c?.got && gotInWords(c.got),
-      step: stepOfPart(line.part),
+      step:
+        job.steps.find((s) => s.parts?.some((p) => c && takesThePlaceOf(c, { name: name(p) })))?.id ??
+        stepOfPart(line.part),
+    };
+    if (!c) return { ...base, title: "" };
+    const old = c.replaces?.trim();
+    if (line.kind === "take-out")
+      return {
+        ...base,
+        title: `Take out the old ${old}: the ${c.name} goes in in its place`,
+        mind: [
+          `No step of the strip took the ${old} off: look first what holds and connects it, and lay down what comes off with it as steps of its own.`,
+        ],
+      };
+    return {
+      ...base,
+      title: old
+        ? `Put in, in place of the old ${old}: ${companionSays(c)}`
+        : `Put in with the new ${name(line.part)}: ${companionSays(c)}`,
+      mind: [
+        ...(old ? [`Fasten and connect it as the ${old} was; what is new about it says its maker.`] : []),
+        ...(c.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : []),
+      ],
+      note: c.got && gotInWords(c.got),
     };
   }
   return line.kind === "set" ? settingInWords(job, line) : undoingInWords(job, line);
@@ -225,7 +251,7 @@ function settingInWords(job: Job, line: SetLine): LineWords {
   const base = { ...BARE, belongs: putsBack(job, line.of), hardware, tray: step?.tray, step: line.of };
   if (!step) return { ...base, title: "" };
   if (line.what === "under") return { ...base, title: piecesBack(hardware, step) };
-  return { ...base, ...partsInWords(job, step, line.parts, hardware, true) };
+  return { ...base, known: line.minds, ...partsInWords(job, step, line.parts, hardware, true) };
 }
 
 /**
@@ -255,7 +281,7 @@ function partsInWords(
     stack: isHeld && !beside.length ? [] : stackOf(job, step, ids),
     mind: [
       ...mindAtRebuild(step),
-      ...mindByHold(step, parts),
+      ...mindByHold(step),
       ...ids.flatMap((p) => differsAt(job, p)),
       // of a part, or of what its going back closes over
       ...staysDry(job, (d) =>
@@ -264,7 +290,7 @@ function partsInWords(
       ...(facing && step.facing && facing !== step.facing ? [`The old one faced: ${step.facing}`] : []),
       ...going.flatMap((g) => besideNew(g, name(g.part))),
     ],
-    note: step.note,
+    off: offOf(step),
   };
 }
 
@@ -288,6 +314,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     wires: step?.wires ?? [],
     tray: step?.tray,
     step: line.undoes,
+    known: line.minds,
   };
   if (!step) return { ...base, title: "" };
   const aside = (line.aside ?? []).map((p) => ({
@@ -317,12 +344,20 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     stack,
     mind: [
       ...mindAtRebuild(step),
-      ...mindByHold(step, []),
+      ...mindByHold(step),
       ...staysDry(job, (d) => d.chamber !== undefined && d.step === step.id),
       ...mind,
     ],
-    note: step.note,
+    off: offOf(step),
   };
+}
+
+/** How a step came off, and what was noted of it then: word for word, and no instruction. */
+function offOf(step: StripStep): string[] {
+  const ways = (step.remarks ?? []).filter((r) => r.about === "way").map((r) => r.says);
+  return [
+    ...new Set([...ways, ...(step.freed?.says ? [step.freed.says] : []), ...(step.note ? [step.note] : [])]),
+  ];
 }
 
 /** How screws are drawn: the figure that all of them have, their order, their passes. */

@@ -1,7 +1,9 @@
+import { isOf } from "../assemblies/goes-back";
+import { jointsOf } from "../assemblies/joints";
 import type { Freeing, Hold } from "../hardware/freed";
 import type { HardwareKind } from "../hardware/kinds";
 import { type Hardware, hardwareInWords, LOOSENED } from "../hardware/piece";
-import type { Part } from "../job/part";
+import { kindOf, type Part } from "../job/part";
 import type { StripStep } from "../job/step";
 import { INVERSE_ACTION, wasDriven } from "../order/inverse-action";
 import { ACTION_SAYS } from "../order/likely-action";
@@ -51,38 +53,54 @@ const PIECES: Readonly<Record<HardwareKind, string>> = {
   other: "put back",
 };
 
-const hasBeenPressed = (s: Pick<StripStep, "action" | "held" | "freed">): boolean =>
-  s.action === "press-out" || (s.held ?? []).includes("press fit") || s.freed?.how === "press";
+/** What is pressed into something; the rest is pressed onto it. */
+const PRESSED_IN: readonly string[] = ["bearing", "bush", "seal", "shaft", "pin"];
+/** What is set on from outside and closes or covers. */
+const SET_ON: readonly string[] = ["cover", "housing", "guard", "cap", "label"];
 
 /**
- * What brings a step's parts back.
+ * What brings a step's parts back: the inverse of how they came off where that is known to be its inverse, else the
+ * plainest that is true.
  *
  * @param isHeld pieces of the same step hold them, by a line of their own: the part itself is neither screwed
  *   nor clipped
- * @example partVerb({ action: "pull", held: ["press fit"] }, [wheel], false) // "press on"
+ * @example partVerb({ action: "pull", held: ["press fit"] }, [bearing], false) // "press in"
  */
-export function partVerb(
-  step: Pick<StripStep, "action" | "held" | "freed">,
-  parts: readonly Pick<Part, "kind">[],
-  isHeld: boolean,
-): string {
-  const [kind, ...others] = [...new Set(parts.map((p) => p.kind))];
+export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolean): string {
+  const [kind, ...others] = [...new Set(parts.map((p) => kindOf(p)))];
   const own = others.length || kind === undefined ? undefined : OF_KIND[kind];
   if (own) return own;
-  if (step.action === "pull" && hasBeenPressed(step)) return "press on";
-  if (isHeld && step.action === "unscrew") return "set on";
-  if (isHeld && step.action === "unclip") return "push on";
-  return step.action === "note" ? "put back" : INVERSE_ACTION[step.action].part;
+  const joints = jointsOf({ step, parts, hardware: step.hardware ?? [], behind: [], wired: false });
+  const { action } = step;
+  if (action === "block") return INVERSE_ACTION.block.part;
+  if (joints.has("press-fit"))
+    return kind !== undefined && PRESSED_IN.includes(kind) ? "press in" : "press on";
+  if (joints.has("glue")) return "bond in";
+  if (joints.has("hooks")) return "hook in";
+  if (joints.has("turned-on")) return "turn home";
+  if (joints.has("threaded") && !isHeld) return "screw on";
+  if (step.freed?.how === "slide" || action === "slide") return "slide back";
+  if (action === "unclip" && !isHeld) return joints.has("circlip") ? "put back" : "clip in";
+  if (
+    action === "unplug" ||
+    action === "unsolder" ||
+    action === "drain" ||
+    action === "peel" ||
+    action === "open" ||
+    action === "loosen"
+  )
+    return INVERSE_ACTION[action].part;
+  return parts.length > 0 && parts.every((p) => isOf(SET_ON, p)) ? "set on" : "put back";
 }
 
 function pieceVerb(
-  { kind, stays }: Pick<Hardware, "kind" | "stays">,
+  { kind, stays, state, once }: Pick<Hardware, "kind" | "stays" | "state" | "once">,
   step: Pick<StripStep, "action" | "freed">,
 ): string {
   if (stays === LOOSENED) return "tighten again";
   // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
-  if (kind === "pin" && !wasDriven(step)) return step.freed ? "push in" : "put in";
-  return PIECES[kind];
+  const verb = kind === "pin" && !wasDriven(step) ? (step.freed ? "push in" : "put in") : PIECES[kind];
+  return state !== undefined || once ? `new, ${verb}` : verb;
 }
 
 /** What a screw, a nut or a clip is put on over. */
@@ -98,8 +116,28 @@ const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
   "gasket",
 ]);
 
+/** What goes on first of what holds: what lies under, then pins, then what is screwed, then what secures it. */
+const turnOf = ({ kind }: Hardware): number =>
+  LIES_UNDER.has(kind)
+    ? 0
+    : kind === "spring" || kind === "ball"
+      ? 1
+      : kind === "pin"
+        ? 2
+        : SECURES.has(kind)
+          ? 4
+          : 3;
+const SECURES: ReadonlySet<HardwareKind> = new Set(["circlip", "e-clip", "clip", "split-pin", "cable-tie"]);
+
 const bare = (h: Hardware): string =>
-  hardwareInWords({ ...h, at: undefined, stays: h.stays === LOOSENED ? undefined : h.stays });
+  hardwareInWords({
+    ...h,
+    at: undefined,
+    state: undefined,
+    stays: h.stays === LOOSENED ? undefined : h.stays,
+  }) + (h.state ? ` (the old one ${INSTEAD_OF[h.state]})` : "");
+/** What became of a piece that a new one goes in for. */
+const INSTEAD_OF = { missing: "was missing already", lost: "was lost", broken: "was broken" } as const;
 
 /**
  * Hardware with what is done with it, what is alike together.
@@ -114,8 +152,9 @@ export function piecesBack(
   // what lies under another comes first: as they were found to lie, or by what they are
   const stack = [...(step.stack ?? [])].reverse();
   const deep = (h: Hardware): number => (stack.includes(h.id) ? stack.indexOf(h.id) : -1);
-  const inOrder = [...hardware].sort(
-    (a, b) => Number(LIES_UNDER.has(b.kind)) - Number(LIES_UNDER.has(a.kind)) || deep(a) - deep(b),
+  const isStacked = hardware.every((h) => stack.includes(h.id));
+  const inOrder = [...hardware].sort((a, b) =>
+    isStacked ? deep(a) - deep(b) : turnOf(a) - turnOf(b) || deep(a) - deep(b),
   );
   for (const h of inOrder) {
     const verb = pieceVerb(h, step);
@@ -126,16 +165,20 @@ export function piecesBack(
 
 /** Parts with what brings them back, and what goes with them as one. */
 export function partsBack(
-  step: Pick<StripStep, "action" | "held" | "freed">,
+  step: StripStep,
   parts: readonly Part[],
   names: readonly string[],
   beside: readonly Hardware[],
   isHeld: boolean,
 ): string {
+  if (step.action === "loosen" && beside.length)
+    return `Tighten again: ${beside.map(bare).join(", ")}, at ${names.join(", ")}`;
   return capital(
     `${partVerb(step, parts, isHeld)}: ${names.join(", ")}${beside.length ? `, with ${beside.map(bare).join(", ")}` : ""}`,
   );
 }
+
+const REMOVAL = /\b(?:off|out|away|apart|undone|removed|unplugged|taken|pulled|lifted)\b/i;
 
 /**
  * A step of which neither a part nor a piece goes back: by its own words, or by what was done.
@@ -150,56 +193,34 @@ export function nothingBack(step: Pick<StripStep, "action" | "title" | "note">, 
   if (step.action === "drain" && said) return `Fill again, if it runs with it: ${said}`;
   if (step.action === "block")
     return said ? `Take out: ${said}` : `Take out what step ${n} put in for protection`;
-  return capital(said ? `${again}: ${said}` : `${again} what step ${n} ${ACTION_SAYS[step.action]}`);
+  // "battery cover off and cells out" tells how it came off
+  const isRemoval = said !== undefined && REMOVAL.test(said);
+  return capital(
+    said && !isRemoval ? `${again}: ${said}` : `${again} what step ${n} ${ACTION_SAYS[step.action]}`,
+  );
 }
 
-/** What to mind of what held it besides its screws. */
-const HELD_BACK: Readonly<Record<Hold, string>> = {
-  dowels: "Over its dowels: by hand until it lies down, then a tap with a soft mallet all round.",
-  hook: "Hook first, then swing it down.",
-  "snap tabs": "Tabs in: press until each one clicks, and look at every one of them.",
-  "press fit": "A press fit: clean seat, a film of oil, straight, and stop at the shoulder.",
-  glue: "It was glued: the old glue off, both faces degreased, bonded anew, and given its time.",
+/** What to mind of what held it besides its screws, where no assembly says it. */
+const HELD_BACK: Readonly<Partial<Record<Hold, string>>> = {
   rust: "It had rusted in: seat bright, and a film of grease so that it comes off next time.",
-  taper: "Both tapers clean and dry: on by hand, then drawn up. No oil on a taper.",
   vacuum: "It sat by the air under it: press it out from one side.",
 };
+/** What assemblies know of. */
+const KNOWN: readonly string[] = ["dowels", "hook", "snap tabs", "press fit", "glue", "taper"];
 
-/** What to mind of how it came free. */
+/** What to mind of how it came free, where no assembly says it. */
 const FREED_BACK: Readonly<Partial<Record<Freeing, string>>> = {
-  pull: "Straight, on its hub: never on the teeth or the rim.",
   pry: "Look first at the edge where it was pried: a dent there lifts it.",
-  press: "On the ring or hub that is tight, straight, with a sleeve that bears on that alone.",
-  drive: "Supported from below; a soft drift, or a punch of its own size.",
-  tap: "A soft face only, a little all round.",
-  heat: "It came off warm and goes on warm: heat what is outside, not the shaft, and it drops on. Gloves, and nothing near that burns.",
-  jack: "Take the jacking screws out again before it is set on.",
   twist: "Turn it as it goes on: it came off with a twist.",
   cut: "It was cut free: what was cut goes in new.",
 };
 
-/** What part kinds ask for, however they came off. */
-const KIND_BACK: Readonly<Record<string, string>> = {
-  seal: "With a sleeve that bears on its outer edge; a film of grease on the lip, the lip over a key or a thread with a bit of tape.",
-  bush: "On an arbor of its own bore, so that it does not close up; then the shaft through it, by hand.",
-  brush: "Lift its spring, let it slide in, let the spring down: never let it snap.",
-  bearing: "By hand until it stands straight, then on the ring that is tight: never through what rolls.",
-};
-
 /** What to mind when parts go back that were held and freed like this. */
-export function mindByHold(
-  step: Pick<StripStep, "held" | "freed" | "action">,
-  parts: readonly Pick<Part, "kind">[],
-): string[] {
+export function mindByHold(step: Pick<StripStep, "held" | "freed" | "action">): string[] {
   if (step.action === "note" || step.action === "block") return [];
-  const held = (step.held ?? []).map(
-    (h) => HELD_BACK[h as Hold] ?? `It was held by ${h} besides: see that it holds again.`,
-  );
-  // what was only laid in, or screwed, is not pressed in
-  const isLaid = step.action === "peel" || step.action === "unscrew";
-  const kinds = isLaid ? [] : [...new Set(parts.flatMap((p) => (p.kind && KIND_BACK[p.kind]) || []))];
-  // how it is pressed, its kind says better
-  const freed =
-    step.freed && !(step.freed.how === "press" && kinds.length) ? FREED_BACK[step.freed.how] : undefined;
-  return [...held, ...kinds, ...(freed ? [freed] : [])];
+  const held = (step.held ?? [])
+    .filter((h) => !KNOWN.includes(h))
+    .map((h) => HELD_BACK[h as Hold] ?? `It was held by ${h} besides: see that it holds again.`);
+  const freed = step.freed && FREED_BACK[step.freed.how];
+  return [...held, ...(freed ? [freed] : [])];
 }

@@ -3,6 +3,7 @@ import { Fault, readWith } from "../fault";
 import { placeFault } from "../hardware/look-alikes";
 import { isLoose } from "../hardware/piece";
 import { worthALook } from "../hardware/quick-line";
+import { goingInOf } from "../job/going-in";
 import type { Job } from "../job/job";
 import { askedKinds } from "../job/part";
 import { type NewStep, stepAsSaid } from "../job/recorded-step";
@@ -10,6 +11,7 @@ import { text } from "../job/written";
 import { rebuildPlan } from "../order/rebuild-plan";
 import { asRecorded, EMPTY, understood } from "../recorder/open-step";
 import { jobOf } from "./job-at-rebuild";
+import { besideLine } from "./line-beside";
 import { cautionsAt } from "./line-cautions";
 import { type LineWords, lineInWords } from "./line-in-words";
 
@@ -72,7 +74,7 @@ export function rebuildSaid(input: unknown): SaidPlan {
     const kinds = askedKinds(p);
     if (kinds.length) asks.push(`${p.name}: ${kinds.join(", ")} or something else?`);
   }
-  const lines = rebuildPlan(job).steps.map((l): SaidLine => {
+  const lines = rebuildPlan({ ...job, goingIn: goingInOf(job) }).steps.map((l): SaidLine => {
     const w = lineInWords(job, l);
     const beside = [
       ...besideSaid(w),
@@ -137,5 +139,12 @@ function jobSaid({ unit, new: fresh }: z.infer<typeof saidInput>, steps: readonl
 
 /** What stands beside a line, by what it is. */
 function besideSaid(w: LineWords): BesideSaid[] {
-  return [];
+  const { off = [], ifNot, ...rest } = w;
+  return [
+    ...besideLine({ ...rest, ifNot: undefined, off: [] }, []).map(
+      (says): BesideSaid => ({ as: "mind", says }),
+    ),
+    ...off.map((says): BesideSaid => ({ as: "off", says })),
+    ...(ifNot ? [{ as: "if not", says: ifNot } as const] : []),
+  ];
 }

@@ -1,3 +1,4 @@
+import { closes, isOneNut, isTurning } from "../assemblies/goes-back";
 import { isDrawn } from "../hardware/piece";
 import { goingInOf } from "../job/going-in";
 import type { Job } from "../job/job";
@@ -6,7 +7,6 @@ import { pieceNamed } from "../job/piece-named";
 import type { StripStep } from "../job/step";
 import { stepThing } from "../job/step-named";
 import { isFailure, modeNamed } from "../judge/failure-modes";
-import { closes, isOneNut, isTurning } from "../order/rebuild-checks";
 import { type CheckLine, isLineDone, type RebuildLine } from "../order/rebuild-line";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { ratesOf } from "../train/rates";

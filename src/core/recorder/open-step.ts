@@ -123,7 +123,10 @@ export function understood(open: OpenStep): Understood {
       ...read.unread,
       ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" })),
     ],
-    doubts: read.doubts.map((d) => ({ ...d, piece: d.piece === null ? null : d.piece + before })),
+    // a part that was named as what came off needs no asking
+    doubts: read.doubts
+      .filter((d) => d.part === undefined || namesInLine.includes(d.part))
+      .map((d) => ({ ...d, piece: d.piece === null ? null : d.piece + before })),
     action: open.action ?? saidDone ?? likelyAction(names.join(", "), hardware, facts.wires !== undefined),
     isActionGuessed: open.action === null && saidDone === undefined,
     names,

@@ -55,7 +55,7 @@ export const CAUTIONS: readonly Caution[] = [
   {
     hazard: "drive-back",
     when: "back",
-    says: "Support the shaft from below before driving the pin in; brass or a punch of the right size, never the hammer's face.",
+    says: "Support what it goes through before driving the pin in; brass or a punch of the right size, never the hammer's face.",
     applies: (s) => s.action === "drive-out" && has(s, "pin"),
   },
   {
@@ -63,29 +63,6 @@ export const CAUTIONS: readonly Caution[] = [
     when: "off",
     says: "Drive with a punch just under the hole, the part supported: hardened steel hit with steel throws splinters. Glasses on.",
     applies: (s) => s.action === "drive-out",
-  },
-  {
-    hazard: "press-bearing",
-    when: "back",
-    says: "Press on the ring that is tight, with a sleeve that bears on that ring alone.",
-    applies: (s, kinds) => s.action === "press-out" && (has(s, "bearing") || kinds.includes("bearing")),
-  },
-  {
-    hazard: "draw-down",
-    when: "back",
-    says: "Do not draw it down with the screws. If it stands proud, turn the output by hand until the teeth fall in, then tap it down over its dowels.",
-    applies: (s, _kinds, w) =>
-      /\b(gear case cover|gearbox cover|case cover|cover|front housing)\b/.test(w) &&
-      !["unscrew", "slide", "open", "unclip"].includes(s.action),
-  },
-  {
-    hazard: "plastic-thread",
-    when: "back",
-    says: "Into plastic: turn backwards until the thread drops in, then snug and a little. It strips before it feels tight.",
-    applies: (s) =>
-      (s.hardware ?? []).some(
-        (h) => h.kind === "screw" && (/^(ST|plastic)/i.test(h.thread ?? "") || isPlastic(h.into)),
-      ),
   },
   {
     hazard: "left-hand",

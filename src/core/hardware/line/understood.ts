@@ -31,6 +31,8 @@ export interface Doubt {
   /** which piece, counted from 0; null: none of those that were read */
   readonly piece: number | null;
   readonly says: string;
+  /** the part that it asks of */
+  readonly part?: string;
 }
 
 /** What the quick line understood. */

@@ -1,0 +1,194 @@
+import type { HardwareKind } from "../hardware/kinds";
+import { isPlastic } from "../hardware/material";
+import { kindOf } from "../job/part";
+import type { StripStep } from "../job/step";
+import type { Joint } from "./assembly";
+import {
+  closes,
+  type GoesBack,
+  isLoosened,
+  isOf,
+  isOneNut,
+  isTurning,
+  moves,
+  onlyRetains,
+} from "./goes-back";
+
+/**
+ * What was said at a step besides its pieces, in small letters: how it came off, what it sits on, where its pieces
+ * sat. Words of a name are left out: a part is what it was said to be.
+ */
+export const saidAt = (step: StripStep): string =>
+  [
+    step.note,
+    step.facing,
+    step.setting,
+    step.freed?.says,
+    step.timing?.says,
+    ...(step.marks ?? []),
+    ...(step.held ?? []),
+    ...(step.remarks ?? [])
+      .filter((r) => r.about !== "variant" && r.about !== "meanwhile")
+      .map((r) => r.says),
+    ...(step.hardware ?? []).map((h) => h.at),
+  ]
+    .filter(Boolean)
+    .join("; ")
+    .toLowerCase();
+
+/** What drives one way only. */
+const ONE_WAY = ["ratchet", "one-way-clutch", "dog-clutch"];
+const GEARED = ["gear", "spline"];
+const WASHERS: readonly HardwareKind[] = [
+  "washer", "wavy-washer", "lock-washer", "disc-spring", "thrust-washer", "spacer",
+]; // biome-ignore format: a list
+/** Parts that a pin hinges, or locates, and does not drive. */
+const NO_HUB = [
+  "cover",
+  "housing",
+  "lever",
+  "handle",
+  "guard",
+  "bracket",
+  "foot",
+  "board",
+  "label",
+  "switch",
+  "cap",
+];
+const PUSHED = /\b(?:puller|press|arbor)\b/;
+const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|cross|shear|grooved|drive) ?pins?\b/;
+const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
+
+/** One pin that came off with a wheel goes through it, mostly: it is asked about. */
+const isOnePinOfAWheel = (b: GoesBack): boolean =>
+  is(b, "gear", "pulley", "toothed-pulley", "fan", "roller", "spline") &&
+  b.hardware.filter((h) => h.kind === "pin").reduce((n, h) => n + h.qty, 0) === 1;
+type Evidence = (b: GoesBack, said: string, title: string) => boolean;
+
+const has = ({ hardware }: GoesBack, ...kinds: HardwareKind[]): boolean =>
+  hardware.some((h) => kinds.includes(h.kind));
+const is = ({ parts }: GoesBack, ...kinds: string[]): boolean => parts.some((p) => isOf(kinds, p));
+const held = ({ step }: GoesBack, by: string): boolean => (step.held ?? []).includes(by);
+const isThroughHub: Evidence = (b, said, title) =>
+  has(b, "pin") &&
+  !is(b, ...NO_HUB) &&
+  !HINGE.test(said) &&
+  !HINGE.test(title) &&
+  (isOnePinOfAWheel(b) ||
+    b.step.action === "drive-out" ||
+    b.step.freed?.how === "drive" ||
+    DRIVEN_PIN.test(`${b.step.said ?? ""}`.toLowerCase()));
+
+/** What tells each joint: the pieces that came off, what parts were said to be, and what was said of them. */
+const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
+  belt: (b) => is(b, "belt") || has(b, "belt"),
+  "toothed-belt": (b, said, title) =>
+    (is(b, "belt") || has(b, "belt")) && /\b(?:tooth(?:ed)?|timing|cogged)\b/.test(`${said} ${title}`),
+  blocked: ({ step }) => step.action === "block",
+  brush: (b) => moves(b.step) && (is(b, "brush") || has(b, "brush")),
+  bush: (b) => is(b, "bush"),
+  bearing: (b) => is(b, "bearing") || has(b, "bearing"),
+  balls: (b) => has(b, "ball"),
+  circlip: (b) => has(b, "circlip", "e-clip"),
+  "cross-pin": isThroughHub,
+  "hinge-pin": (b, said, title) =>
+    has(b, "pin") &&
+    !isThroughHub(b, said, title) &&
+    (is(b, "lever", "handle") || HINGE.test(said) || HINGE.test(title)),
+  dowels: (b, said) =>
+    held(b, "dowels") || /\b(?:dowels?|locating pins?)\b/.test(said) || (has(b, "pin") && closes(b.parts)),
+  hooks: (b, said) => held(b, "hook") || (/\bhooks?\b/.test(said) && !has(b, "spring") && !is(b, "spring")),
+  tabs: (b, said) =>
+    moves(b.step) &&
+    (held(b, "snap tabs") ||
+      /\b(?:tabs?|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
+      (b.step.action === "unclip" && b.parts.length > 0 && !has(b, "circlip", "e-clip", "clip"))),
+  "turned-on": (_, said) => /\b(?:bayonet|(?:quarter|half|eighth)[- ]turn)\b/.test(said),
+  flats: (_, said) =>
+    /\b(?:flats (?:on|of|at|line|in|face|to)|(?:two|2|both) flats|d[- ]?(?:shaped|shaft|hole)|square (?:shaft|end|hole))\b/.test(
+      said,
+    ),
+  key: (b, said) => has(b, "key") || /\bkeyways?\b/.test(said),
+  spline: (b, said) => is(b, "spline") || /\bsplines?\b/.test(said),
+  "press-fit": (b) =>
+    held(b, "press fit") ||
+    b.step.action === "press-out" ||
+    b.step.freed?.how === "press" ||
+    (b.step.action === "pull" && PUSHED.test([b.step.freed?.tool, ...(b.step.tools ?? [])].join(" "))),
+  shrunk: (b) => b.step.freed?.how === "heat",
+  jacked: (b) => b.step.freed?.how === "jack",
+  taper: (b) => held(b, "taper"),
+  glue: (b) => held(b, "glue"),
+  soldered: ({ step }) => step.action === "unsolder",
+  drain: ({ step }) => step.action === "drain",
+  screws: ({ hardware }) => hardware.some((h) => h.kind === "screw" && !isLoosened(h)),
+  "plastic-screws": ({ hardware }) =>
+    hardware.some(
+      (h) => h.kind === "screw" && (/^(?:ST|plastic)/i.test(h.thread ?? "") || isPlastic(h.into)),
+    ),
+  inserts: ({ hardware }, said) =>
+    hardware.some((h) => /insert/i.test(h.into ?? "")) || /\b(?:brass|threaded) inserts?\b/.test(said),
+  "grub-screw": ({ hardware }) => hardware.some((h) => h.form === "grub"),
+  loosened: ({ step, hardware }) => step.action === "loosen" || hardware.some(isLoosened),
+  // a nut that clamps a pulley or a flange asks for no play
+  "one-nut": (b) =>
+    isOneNut(b.hardware) && (onlyRetains(b.step) || is(b, "gear", "shaft", "bearing", "roller", "spline")),
+  "left-hand": ({ step, hardware }) => step.leftHand === true || hardware.some((h) => h.leftHand === true),
+  threaded: (b) =>
+    b.step.action === "unscrew" &&
+    b.parts.length > 0 &&
+    !b.hardware.some((h) => (h.kind === "screw" || h.kind === "nut") && !isLoosened(h)),
+  "o-ring": (b) => has(b, "o-ring") || is(b, "o-ring"),
+  gasket: (b) => has(b, "gasket") || is(b, "gasket"),
+  seal: (b) => has(b, "seal") || is(b, "seal"),
+  stack: ({ step, hardware }) =>
+    (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
+  washers: ({ hardware }) =>
+    hardware.filter((h) => WASHERS.includes(h.kind)).reduce((n, h) => n + h.qty, 0) > 1,
+  meets: (b, _, title) =>
+    closes(b.parts) &&
+    b.behind.some((p) => isOf(GEARED, p)) &&
+    (is(b, "housing", ...GEARED) || /\b(?:gear|half|halves)/.test(title)),
+  stood: ({ step }) => step.setting !== undefined,
+  locked: (b, said) => b.hardware.some((h) => h.form === "grub" || h.kind === "nut") || /\block/.test(said),
+  "disc-springs": (b) => has(b, "disc-spring"),
+  spring: (b) => moves(b.step) && (is(b, "spring") || has(b, "spring")),
+  "one-way": (b) => moves(b.step) && (is(b, ...ONE_WAY) || has(b, "pawl")),
+  marks: ({ step }, said) =>
+    moves(step) &&
+    (step.timing !== undefined ||
+      /\b(?:marks?|dots?|pips?|arrows?|notch(?:es)?)\b.{0,50}\b(?:lines? up|lined up|in line|align\w*|match\w*|meets?|facing|faces|opposite|together|to the (?:mark|dot|notch|arrow))\b|\btiming (?:marks?|dots?)\b/.test(
+        said,
+      )),
+  setting: ({ step }, said, title) =>
+    step.setting !== undefined || /\badjust(?:er|ers|ing|ment|able)?\b/.test(`${said} ${title}`),
+  "switch-cam": (b, said, title) =>
+    (is(b, "switch") || /\bswitch(?:es)?\b/.test(title)) &&
+    /\b(?:limit|mode|cam|follower|end stop)\b/.test(`${said} ${title}`),
+  wires: ({ step }) => moves(step) && (step.wires?.length ?? 0) > 0,
+  wired: ({ wired }) => wired,
+  earth: ({ step }, said) =>
+    (step.wires ?? []).some(
+      (w) => /green|earth|ground|^pe$|^e$/i.test(`${w.colour} ${w.to}`.trim()) || /^(?:pe|e)$/i.test(w.to),
+    ) || /\bearth(?:ing)? (?:wire|lead|tag|strap|screw)\b/.test(said),
+  "cord-grip": (_, said, title) =>
+    /\b(?:cord|cable) (?:grip|clamp)s?\b|\bstrain relief\b/.test(`${said} ${title}`),
+  halves: ({ parts }, _, title) => closes(parts) && /\b(?:half|halves|shells?)\b/.test(title),
+  closes: ({ parts }) => closes(parts),
+  teeth: (b) => is(b, ...GEARED),
+  turns: ({ step, parts }) => moves(step) && parts.some(isTurning) && !closes(parts),
+  hose: (b) => is(b, "hose"),
+};
+const ALL = Object.entries(EVIDENCE) as unknown as readonly (readonly [Joint, Evidence])[];
+
+/** How a step's parts are joined, by what came off with them and what was said. */
+export function jointsOf(back: GoesBack): ReadonlySet<Joint> {
+  const said = saidAt(back.step);
+  const title = (back.step.title ?? "").toLowerCase();
+  return new Set(ALL.flatMap(([joint, tells]) => (tells(back, said, title) ? [joint] : [])));
+}
+
+/** What parts of a step were said to be. */
+export const kindsOf = ({ parts }: Pick<GoesBack, "parts">): ReadonlySet<string> =>
+  new Set(parts.flatMap((p) => kindOf(p) ?? []));

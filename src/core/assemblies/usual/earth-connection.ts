@@ -1,0 +1,16 @@
+import type { Assembly } from "../assembly";
+
+/** An earth connection. */
+export const earthConnection: Assembly = {
+  id: "earth-connection",
+  says: "an earth connection",
+  when: { joints: ["earth"] },
+  adds: [
+    {
+      act: "mind",
+      moment: "while",
+      says: "The earth goes on first and came off last: bare metal, its washer under it, and drawn tight.",
+    },
+  ],
+  source: "usual practice",
+};

@@ -1,0 +1,16 @@
+import type { Assembly } from "../assembly";
+
+/** A part that goes over dowels. */
+export const partOverDowels: Assembly = {
+  id: "part-over-dowels",
+  says: "a part that goes over dowels",
+  when: { joints: ["dowels"], notKinds: ["cover", "housing"] },
+  adds: [
+    {
+      act: "mind",
+      moment: "while",
+      says: "Over its dowels by hand until it lies down; only then what holds it.",
+    },
+  ],
+  source: "usual practice",
+};

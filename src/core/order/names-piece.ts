@@ -1,0 +1,20 @@
+import type { Hardware } from "../hardware/piece";
+import { quickLine } from "../hardware/quick-line";
+import { onceFor } from "../job/once-for";
+import type { Part } from "../job/part";
+
+/** Kinds of hardware that a name alone says: "clip", "carbon brushes". */
+const kindsIn = (name: string): readonly string[] => quickLine(name).hardware.map((h) => h.kind);
+
+/**
+ * Whether a part is no other thing than a piece that was counted with it: a step called "clip" with "1 circlip" in
+ * its line, "carbon brushes" with "2 brushes".
+ *
+ * @example namesPiece({ name: "clip" }, { kind: "circlip", qty: 1 }) // true
+ */
+export function namesPiece(part: Pick<Part, "name">, piece: Pick<Hardware, "kind">): boolean {
+  const named = kindsIn(part.name ?? "");
+  return named.length === 1 && (named[0] === piece.kind || (isClip(named[0]) && isClip(piece.kind)));
+}
+const isClip = (kind: string | undefined): boolean =>
+  kind === "clip" || kind === "circlip" || kind === "e-clip";

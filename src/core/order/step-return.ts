@@ -1,0 +1,232 @@
+import type { Assembly } from "../assemblies/assembly";
+import type { GoesBack } from "../assemblies/goes-back";
+import { type LookHere, looksOf, type MindHere, mindsOf } from "../assemblies/match";
+import { type HardwareKind, NO_PIECE } from "../hardware/kinds";
+import type { Hardware } from "../hardware/piece";
+import { companionKey, takesThePlaceOf } from "../job/goes-in";
+import type { GoingIn } from "../job/going-in";
+import type { Part } from "../job/part";
+import type { PieceRef } from "../job/piece-ref";
+import type { BackMoment, StripStep } from "../job/step";
+import { cautionsFor } from "../safety/cautions";
+import type { CheckedStrip } from "./checked-strip";
+import { staysOut } from "./hardware-ledger";
+import { INVERSE_ACTION } from "./inverse-action";
+import { lineGroups } from "./line-groups";
+import { namesPiece } from "./names-piece";
+import type { Draft, Minded } from "./rebuild-line";
+import { BACK_SAYS } from "./step-words";
+import { nameOf, stepName } from "./strip-names";
+
+/**
+ * What goes back of a step: without what stays out, and without a part that is one of the step's own pieces.
+ *
+ * @param wired wires or plugs were recorded in this unit
+ */
+export function goesBackOf(
+  strip: CheckedStrip,
+  i: number,
+  going: readonly GoingIn[],
+  wired: boolean,
+): GoesBack {
+  const step = strip.steps[i] as StripStep;
+  const hardware = (step.hardware ?? []).filter(
+    (h) => !NO_PIECE.includes(h.kind) && staysOut(going, { hardware: h.id }) === undefined,
+  );
+  const partsOf = (own: readonly string[] | undefined): Part[] =>
+    (own ?? [])
+      .filter((part) => staysOut(going, { part }) === undefined)
+      .map((p) => strip.partById.get(p) as Part);
+  return {
+    step,
+    parts: partsOf(step.parts).filter((p) => !hardware.some((h) => p.piece === h.id || namesPiece(p, h))),
+    hardware,
+    behind: strip.steps.flatMap((s, k) => ((strip.needs[k] ?? []).includes(i) ? partsOf(s.parts) : [])),
+    wired,
+  };
+}
+
+/** What was said at a step for one moment. */
+export const minds = (step: StripStep, when: BackMoment): Draft[] =>
+  (step.back ?? [])
+    .filter((b) => b.when === when)
+    .map(({ says }) => ({
+      kind: "mind",
+      of: step.id,
+      when,
+      says,
+      because: [`it was said at the strip: ${BACK_SAYS[when]}`],
+    }));
+
+export const lookLine = (look: LookHere, step: Pick<StripStep, "id">): Draft => ({
+  kind: "check",
+  check: look.key,
+  after: step.id,
+  assembly: look.assembly,
+  because: [look.because],
+});
+
+/** What is to be known of a step before its return is written down. */
+interface Returning {
+  readonly back: GoesBack;
+  readonly assemblies: readonly Assembly[];
+  readonly going: readonly GoingIn[];
+  readonly because: readonly string[];
+  /** pieces that are started here and drawn later */
+  readonly loose: readonly string[];
+}
+
+/** Kinds of pieces that go in before the part: themselves before it, or before one that is. */
+function beforePart(assemblies: readonly Assembly[]): HardwareKind[] {
+  const orders = assemblies.flatMap((a) => a.orders ?? []);
+  const found = new Set<HardwareKind | "part">(["part"]);
+  for (let size = 0; size < found.size; ) {
+    size = found.size;
+    for (const [x, , y] of orders) if (found.has(y)) found.add(x);
+  }
+  return [...found].filter((k) => k !== "part");
+}
+
+const minded = (all: readonly MindHere[]): { minds?: readonly Minded[] } =>
+  all.length ? { minds: all.map(({ assembly, says }) => ({ assembly, says })) } : {};
+
+/**
+ * The return of a step, act by act as a hand does it: what is looked at before it goes on; what lies under its parts;
+ * the parts; what is looked at before it is made final; what holds them. One line where it is one movement.
+ */
+export function returnOf(
+  strip: CheckedStrip,
+  { back, assemblies, going, because, loose }: Returning,
+): Draft[] {
+  const { step, parts, hardware } = back;
+  const pieces: PieceRef[] = [
+    ...(step.parts ?? []).map((part) => ({ part })),
+    ...(step.hardware ?? []).map((h) => ({ hardware: h.id })),
+  ];
+  const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
+  const first = beforePart(assemblies);
+  const { under, holds, beside, parts: own } = lineGroups(step, parts, hardware, first);
+  const cautions = (pieces: readonly Hardware[], named: readonly Part[]): string[] =>
+    cautionsFor({ ...step, hardware: pieces }, named, "back");
+  const look = (all: readonly LookHere[]): Draft[] => all.map((l) => lookLine(l, step));
+  // a ring in its groove, a key in its way is looked at before the part lies over it
+  const isOfUnder = ({ assembly }: LookHere): boolean => {
+    const orders = assemblies.find((a) => a.id === assembly)?.orders ?? [];
+    return orders.some(([x, , y]) => y === "part" && under.some((h) => h.kind === x));
+  };
+  const placing = looksOf(assemblies, "while");
+  // what is only drawn, or driven, has nothing that is placed before it
+  const isDrawn = holds.length === 0 && (step.action === "loosen" || (!parts.length && hardware.length > 0));
+  const final = [
+    ...look(placing.filter((l) => !isOfUnder(l))),
+    ...minds(step, "while"),
+    ...look(looksOf(assemblies, "final")),
+    ...minds(step, "final"),
+  ];
+  const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
+  const line = { of: step.id, because } as const;
+  const atPlace = mindsOf(assemblies, "before", "while");
+  const atJoin = mindsOf(assemblies, "final", "on", "held");
+  return [
+    ...look(looksOf(assemblies, "before")),
+    ...minds(step, "before"),
+    ...(under.length
+      ? [
+          {
+            ...line,
+            kind: "set",
+            what: "under",
+            parts: [],
+            hardware: ids(under),
+            cautions: cautions(under, []),
+          } as const,
+        ]
+      : []),
+    ...look(placing.filter(isOfUnder)),
+    ...(holds.length
+      ? [
+          {
+            ...line,
+            kind: "set",
+            what: "parts",
+            parts: own,
+            hardware: ids(beside),
+            ...minded(atPlace),
+            cautions: cautions(beside, parts),
+          } as const,
+          ...final,
+        ]
+      : []),
+    ...(isDrawn ? final : []),
+    {
+      kind: step.action === "block" ? "unblock" : "fit",
+      undoes: step.id,
+      action: INVERSE_ACTION[step.action as keyof typeof INVERSE_ACTION].name,
+      parts: (step.parts ?? []).filter((part) => staysOut(going, { part }) === undefined),
+      hardware: ids(hardware),
+      ...(holds.length
+        ? { left: { parts: [], hardware: ids(holds) } }
+        : under.length || parts.length < (step.parts ?? []).length
+          ? { left: { parts: own, hardware: ids(beside) } }
+          : {}),
+      ...(loose.length ? { loose } : {}),
+      ...(aside.length ? { aside } : {}),
+      ...minded(holds.length ? atJoin : [...atPlace, ...atJoin]),
+      because,
+      cautions: holds.length ? cautions(holds, []) : cautions(hardware, parts),
+    },
+    ...(holds.length || isDrawn ? [] : final),
+    ...minds(step, "after"),
+  ];
+}
+
+/**
+ * What goes in with new parts at a step: what it takes the place of comes out first, where no step took that off. It
+ * stands at the step of the part whose place it takes, else at that of the part that brought it. What is left out with
+ * a reason has no line.
+ */
+export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: number): Draft[] {
+  const own = strip.steps[i]?.parts ?? [];
+  return going.flatMap((g) =>
+    g.with
+      .filter((c) => !c.without)
+      .flatMap((c): Draft[] => {
+        const old = strip.parts.find((p) => strip.cameOffIn.has(p.id) && takesThePlaceOf(c, p));
+        if (!own.includes(old?.id ?? g.part)) return [];
+        const companion = companionKey(c);
+        const because = [c.why || `it goes in with the new ${nameOf(strip, g.part)}`];
+        const at = { part: g.part, companion, because } as const;
+        const isInside = c.replaces !== undefined && !old;
+        return [...(isInside ? [{ kind: "take-out", ...at } as const] : []), { kind: "with", ...at }];
+      }),
+  );
+}
+
+/** What was there before a step by a need that somebody set: the one before it is no more than the strip's order. */
+const isSet = (strip: CheckedStrip, i: number): boolean => {
+  const own = strip.steps[i]?.needs;
+  const before = strip.steps.findLastIndex((s, k) => k < i && s.action !== "note");
+  return own !== undefined && !(own.length === 1 && strip.indexOf.get(own[0] as string) === before);
+};
+
+/** Why a step goes back where it does. What nobody set is no more than the reverse of the strip. */
+export function reasons(strip: CheckedStrip, neededBy: readonly (readonly number[])[], i: number): string[] {
+  const out: string[] = [];
+  const needs = (strip.needs[i] ?? []).filter((n) => strip.steps[n]?.action !== "note");
+  if (isSet(strip, i))
+    for (const n of needs.slice(0, 2))
+      out.push(`${stepName(strip, n)} had to be off before this could come out, so this goes back first`);
+  for (const n of (neededBy[i] ?? []).filter((n) => isSet(strip, n)).slice(0, 1))
+    out.push(`${stepName(strip, n)} lay under it and is back already`);
+  const bundle = strip.steps[i]?.bundle;
+  const others = bundle ? strip.steps.flatMap((s, k) => (s.bundle === bundle && k !== i ? [k] : [])) : [];
+  if (others.length)
+    out.push(
+      `it came out as one with ${others.map((k) => stepName(strip, k)).join(", ")} and goes back with ${others.length === 1 ? "it" : "them"}`,
+    );
+  if (!out.length)
+    out.push(
+      needs.length ? "reverse of the strip" : "nothing forces its place: it is the reverse of the strip",
+    );
+  return out;
+}
