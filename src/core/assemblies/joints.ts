@@ -58,6 +58,7 @@ const NO_HUB = [
 ];
 const PUSHED = /\b(?:puller|press|arbor)\b/;
 const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|cross|shear|grooved|drive) ?pins?\b/;
+const UNSCREWS = /\b(?:unscrews|unscrewed|screws (?:off|out)|screwed (?:on|off))\b/;
 const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
 
 /** One pin that came off with a wheel goes through it, mostly: it is asked about. */
@@ -102,7 +103,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   tabs: (b, said) =>
     moves(b.step) &&
     (held(b, "snap tabs") ||
-      /\b(?:tabs?|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
+      /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
       (b.step.action === "unclip" && b.parts.length > 0 && !has(b, "circlip", "e-clip", "clip"))),
   "turned-on": (_, said) => /\b(?:bayonet|(?:quarter|half|eighth)[- ]turn)\b/.test(said),
   flats: (_, said) =>
@@ -135,13 +136,16 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   "one-nut": (b) =>
     isOneNut(b.hardware) && (onlyRetains(b.step) || is(b, "gear", "shaft", "bearing", "roller", "spline")),
   "left-hand": ({ step, hardware }) => step.leftHand === true || hardware.some((h) => h.leftHand === true),
-  threaded: (b) =>
-    b.step.action === "unscrew" &&
+  threaded: (b, said) =>
     b.parts.length > 0 &&
-    !b.hardware.some((h) => (h.kind === "screw" || h.kind === "nut") && !isLoosened(h)),
+    (UNSCREWS.test(said) ||
+      (b.step.action === "unscrew" &&
+        !b.hardware.some((h) => (h.kind === "screw" || h.kind === "nut") && !isLoosened(h)))),
   "o-ring": (b) => has(b, "o-ring") || is(b, "o-ring"),
   gasket: (b) => has(b, "gasket") || is(b, "gasket"),
-  seal: (b) => has(b, "seal") || is(b, "seal"),
+  // a seal that lies under a foot has no lip
+  seal: (b, said, title) =>
+    (has(b, "seal") || is(b, "seal")) && /\b(?:lip|shaft|oil|spindle|dust)\b/.test(`${said} ${title}`),
   stack: ({ step, hardware }) =>
     (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
   washers: ({ hardware }) =>

@@ -41,12 +41,12 @@ export function likelyAction(
   if (has("screw", "nut")) return "unscrew";
   if (has("circlip", "e-clip", "clip")) return "unclip";
   if (has("plug")) return "unplug";
-  if (has("pin", "rivet")) return "drive-out";
-  if (has("split-pin", "key", "insert")) return "pull";
+  if (has("rivet")) return "drive-out";
+  // that a pin was driven, or a bearing pressed, is said or not so
+  if (has("pin", "split-pin", "key", "insert", "bearing")) return "pull";
   if (has("belt")) return "slide";
   if (has("cable-tie")) return "open";
-  if (/\bbearings?\b/i.test(what) || has("bearing")) return "press-out";
   if (/\b(seal|gasket|o-?ring)\b/i.test(what) || has("seal", "gasket", "o-ring")) return "peel";
-  if (/\b(gear|wheel|pinion|worm|pulley)\b/i.test(what)) return "pull";
+  if (/\b(gear|wheel|pinion|worm|pulley|bearing)\b/i.test(what)) return "pull";
   return "lift-off";
 }

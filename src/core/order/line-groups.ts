@@ -23,6 +23,8 @@ const HOLDS: readonly HardwareKind[] = [
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
 /** Said of a piece that lies under or behind its part. */
 const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
+/** What came off first of a step goes on last. */
+const CAME_FIRST = /^first$/i;
 /** Parts that are located by pins rather than held by them. */
 const LOCATED = ["cover", "housing"];
 
@@ -64,6 +66,7 @@ export function lineGroups(
     const own = upwards.indexOf(h.id);
     if (own >= 0 && at.length)
       return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
+    if (CAME_FIRST.test(h.at ?? "")) return "holds";
     if (UNDER.includes(h.kind) || first.includes(h.kind) || LIES_UNDER.test(h.at ?? "")) return "under";
     if (holdsIt(h)) return "holds";
     return BETWEEN.includes(h.kind) && anyHolds ? "holds" : "beside";

@@ -160,7 +160,7 @@ describe("the rebuild plan", () => {
   ])("asks where it can be judged: %s", (_, step, check) => {
     const parts = [
       { id: "p1", name: "drive shaft", kind: "shaft" },
-      { id: "p2", name: "blade guard" },
+      { id: "p2", name: "blade guard", kind: "guard" },
     ];
     const plan = (more: object) =>
       rebuildPlan({
@@ -292,12 +292,13 @@ describe("the rebuild plan", () => {
     );
     expect(plan.steps.map(lineKey)).toEqual([
       "service:v1",
+      "check:gasket-faces:s1",
       "set:s1:under",
       "set:s1:parts",
       "check:lies-flat:s1",
       "undo:s1",
     ]);
-    expect(plan.steps.slice(1, 3)).toMatchObject([
+    expect(plan.steps.slice(2, 4)).toMatchObject([
       { parts: [], hardware: ["h2"] },
       { parts: ["p1"], hardware: [] },
     ]);
@@ -308,9 +309,8 @@ describe("the rebuild plan", () => {
       hardware: ["h1", "h2"],
       left: { parts: [], hardware: ["h1"] },
     });
-    // the cover is not to be drawn down, the screws go into plastic
-    expect(plan.steps[2]).toMatchObject({ cautions: [expect.stringMatching(/^Do not draw it down/)] });
-    expect(plan.steps.at(-1)).toMatchObject({ cautions: [expect.stringMatching(/^Into plastic/)] });
+    // the screws go into plastic: that is minded at them
+    expect(plan.steps.at(-1)).toMatchObject({ minds: [{ assembly: "self-tapping-screws" }] });
     // a job of before knew only the last of these lines
     const done = new Set(["undo:s1"]);
     expect(plan.steps.filter((l) => !isLineDone(l, done)).map(lineKey)).toEqual([
@@ -324,8 +324,9 @@ describe("the rebuild plan", () => {
     const cautions = (id: string): string =>
       lines.flatMap((l) => ("undoes" in l && l.undoes === id ? l.cautions : [])).join(" ");
     expect(cautions("s4")).toMatch(/clip jumps/);
-    expect(cautions("s2")).toMatch(/Do not draw it down/);
-    expect(cautions("s1")).toMatch(/Into plastic/);
+    // what is no danger is minded, and can be struck
+    const minds = lines.flatMap((l) => (l.kind === "fit" && l.undoes === "s1" ? (l.minds ?? []) : []));
+    expect(minds.map((m) => m.says).join(" ")).toMatch(/backwards until it drops into its old thread/);
   });
 
   it("picks what goes back new", () => {

@@ -1,8 +1,8 @@
 import type { Assembly } from "../assemblies/assembly";
-import type { GoesBack } from "../assemblies/goes-back";
+import { type GoesBack, isLoosened } from "../assemblies/goes-back";
 import { type LookHere, looksOf, type MindHere, mindsOf } from "../assemblies/match";
 import { type HardwareKind, NO_PIECE } from "../hardware/kinds";
-import type { Hardware } from "../hardware/piece";
+import { type Hardware, isLoose } from "../hardware/piece";
 import { companionKey, takesThePlaceOf } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import type { Part } from "../job/part";
@@ -105,7 +105,9 @@ export function returnOf(
   ];
   const aside = pieces.filter((piece) => staysOut(going, piece) !== undefined);
   const first = beforePart(assemblies);
-  const { under, holds, beside, parts: own } = lineGroups(step, parts, hardware, first);
+  // what stays in its part, or in the case, was never out
+  const loosePieces = hardware.filter((h) => isLoose(h) || isLoosened(h));
+  const { under, holds, beside, parts: own } = lineGroups(step, parts, loosePieces, first);
   const cautions = (pieces: readonly Hardware[], named: readonly Part[]): string[] =>
     cautionsFor({ ...step, hardware: pieces }, named, "back");
   const look = (all: readonly LookHere[]): Draft[] => all.map((l) => lookLine(l, step));
@@ -166,7 +168,9 @@ export function returnOf(
       hardware: ids(hardware),
       ...(holds.length
         ? { left: { parts: [], hardware: ids(holds) } }
-        : under.length || parts.length < (step.parts ?? []).length
+        : under.length ||
+            loosePieces.length < hardware.length ||
+            (loosePieces.length > 0 && parts.length < (step.parts ?? []).length)
           ? { left: { parts: own, hardware: ids(beside) } }
           : {}),
       ...(loose.length ? { loose } : {}),

@@ -39,7 +39,6 @@ describe("the facts of a step in words", () => {
     expect(mindAtRebuild(all)).toEqual([
       "◷ Timing: a gap at the pin; 1.5 turns to dead centre",
       "⟂ Set it back to where it stood: 2½ turns in",
-      "Left-hand thread: it tightens anticlockwise",
       // how it came off is no instruction
       "How it sits: rests on 2 dowels; For its return: finger tight first",
     ]);

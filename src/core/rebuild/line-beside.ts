@@ -15,7 +15,7 @@ export function besideLine(w: LineWords, cautions: readonly string[]): string[] 
       const tight =
         h.tighten &&
         tightInWords(w.torqueNm === undefined ? h.tighten : { ...h.tighten, torqueNm: undefined });
-      const says = [h.at, tight].filter(Boolean).join("; ");
+      const says = [h.at === "first" ? undefined : h.at, tight].filter(Boolean).join("; ");
       return says ? [`${hardwareInWords({ ...h, at: undefined })}: ${says}`] : [];
     }),
     ...(w.drawn ?? []),

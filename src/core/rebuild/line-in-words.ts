@@ -1,7 +1,7 @@
 import { lookAsks, lookIfNot } from "../assemblies/match";
 import { howAt } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
-import { type Hardware, type HardwareFacts, hardwareInWords } from "../hardware/piece";
+import { type Hardware, type HardwareFacts, hardwareInWords, LOOSENED } from "../hardware/piece";
 import { drawnInWords, STARTED } from "../hardware/tightening";
 import { besideNew } from "../job/beside-new";
 import { companionKey, companionSays, takesThePlaceOf } from "../job/goes-in";
@@ -282,6 +282,7 @@ function partsInWords(
     mind: [
       ...mindAtRebuild(step),
       ...mindByHold(step),
+      ...staysInWords(step),
       ...ids.flatMap((p) => differsAt(job, p)),
       // of a part, or of what its going back closes over
       ...staysDry(job, (d) =>
@@ -352,12 +353,19 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
   };
 }
 
+/** What of a step never came out: it stays in its part, or in the case. */
+const staysInWords = ({ hardware = [] }: StripStep): string[] =>
+  hardware
+    .filter((h) => h.stays !== undefined && h.stays !== LOOSENED)
+    .map(
+      (h) => `Stays where it is: ${hardwareInWords({ ...h, at: undefined, stays: undefined })}, ${h.stays}`,
+    );
+
 /** How a step came off, and what was noted of it then: word for word, and no instruction. */
 function offOf(step: StripStep): string[] {
   const ways = (step.remarks ?? []).filter((r) => r.about === "way").map((r) => r.says);
-  return [
-    ...new Set([...ways, ...(step.freed?.says ? [step.freed.says] : []), ...(step.note ? [step.note] : [])]),
-  ];
+  const all = [...new Set([...ways, step.freed?.says ?? "", step.note ?? ""])].filter(Boolean);
+  return all.filter((says) => !all.some((other) => other !== says && other.includes(says)));
 }
 
 /** How screws are drawn: the figure that all of them have, their order, their passes. */

@@ -37,9 +37,9 @@ const PIECES: Readonly<Record<HardwareKind, string>> = {
   clip: "clip on",
   spring: "put in",
   ball: "put in",
-  bearing: "press in",
+  bearing: "put in",
   "o-ring": "lay in",
-  seal: "press in",
+  seal: "put in",
   gasket: "lay on",
   plug: "plug in",
   clamp: "clamp",
@@ -73,14 +73,20 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
   const joints = jointsOf({ step, parts, hardware: step.hardware ?? [], behind: [], wired: false });
   const { action } = step;
   if (action === "block") return INVERSE_ACTION.block.part;
+  // "pressed out" goes in, "pulled off" goes on; where neither was said, its kind tells
+  const way = step.freed?.says ?? "";
   if (joints.has("press-fit"))
-    return kind !== undefined && PRESSED_IN.includes(kind) ? "press in" : "press on";
+    return /out/.test(way) || (!/off/.test(way) && kind !== undefined && PRESSED_IN.includes(kind))
+      ? "press in"
+      : "press on";
   if (joints.has("glue")) return "bond in";
   if (joints.has("hooks")) return "hook in";
   if (joints.has("turned-on")) return "turn home";
-  if (joints.has("threaded") && !isHeld) return "screw on";
+  if (joints.has("threaded")) return "screw on";
   if (step.freed?.how === "slide" || action === "slide") return "slide back";
   if (action === "unclip" && !isHeld) return joints.has("circlip") ? "put back" : "clip in";
+  // its terminals, or its catch, are a line of their own
+  if (isHeld && (action === "unplug" || action === "open")) return "put back";
   if (
     action === "unplug" ||
     action === "unsolder" ||
@@ -95,11 +101,13 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
 
 function pieceVerb(
   { kind, stays, state, once }: Pick<Hardware, "kind" | "stays" | "state" | "once">,
-  step: Pick<StripStep, "action" | "freed">,
+  step: Pick<StripStep, "action" | "freed" | "said">,
 ): string {
   if (stays === LOOSENED) return "tighten again";
   // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
-  const verb = kind === "pin" && !wasDriven(step) ? (step.freed ? "push in" : "put in") : PIECES[kind];
+  const isDriven =
+    wasDriven(step) || /\b(?:roll|spring|taper(?:ed)?|grooved) ?pins?\b/i.test(step.said ?? "");
+  const verb = kind === "pin" && !isDriven ? (step.freed ? "push in" : "put in") : PIECES[kind];
   return state !== undefined || once ? `new, ${verb}` : verb;
 }
 
@@ -117,16 +125,18 @@ const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
 ]);
 
 /** What goes on first of what holds: what lies under, then pins, then what is screwed, then what secures it. */
-const turnOf = ({ kind }: Hardware): number =>
-  LIES_UNDER.has(kind)
-    ? 0
-    : kind === "spring" || kind === "ball"
-      ? 1
-      : kind === "pin"
-        ? 2
-        : SECURES.has(kind)
-          ? 4
-          : 3;
+const turnOf = ({ kind, at }: Hardware): number =>
+  at === "first"
+    ? 5
+    : LIES_UNDER.has(kind)
+      ? 0
+      : kind === "spring" || kind === "ball"
+        ? 1
+        : kind === "pin"
+          ? 2
+          : SECURES.has(kind)
+            ? 4
+            : 3;
 const SECURES: ReadonlySet<HardwareKind> = new Set(["circlip", "e-clip", "clip", "split-pin", "cable-tie"]);
 
 const bare = (h: Hardware): string =>
@@ -146,7 +156,7 @@ const INSTEAD_OF = { missing: "was missing already", lost: "was lost", broken: "
  */
 export function piecesBack(
   hardware: readonly Hardware[],
-  step: Pick<StripStep, "action" | "freed" | "stack">,
+  step: Pick<StripStep, "action" | "freed" | "stack" | "said">,
 ): string {
   const groups = new Map<string, Hardware[]>();
   // what lies under another comes first: as they were found to lie, or by what they are

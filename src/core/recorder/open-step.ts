@@ -155,7 +155,9 @@ const DONE_SAID: readonly (readonly [Action, RegExp])[] = [
   ["lift-off", /^(?:lift|tilt|comes? (?:away|off)|came (?:away|off))/i],
 ];
 function doneIn(read: QuickLine, hardware: readonly HardwareFacts[]): Action | undefined {
-  if (hardware.some(isLoose)) return undefined;
+  const loose = hardware.filter(isLoose);
+  if (loose.length)
+    return read.freed[0] === "drive" && loose.every((h) => h.kind === "pin") ? "drive-out" : undefined;
   const said = read.asides.find((a) => a.about === "way")?.says ?? read.asides.find((a) => a.hand)?.says;
   return said === undefined ? undefined : DONE_SAID.find(([, verb]) => verb.test(said))?.[0];
 }

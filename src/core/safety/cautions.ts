@@ -33,6 +33,8 @@ const SAYS = {
   heavy: "Heavy or awkward: both hands, clear a place for it first.",
 } as const;
 
+const wasDriven = (s: StripStep): boolean => s.action === "drive-out" || s.freed?.how === "drive";
+
 /** What is said of a spring that is under load, or flies. */
 const UNDER_LOAD =
   /\bspring[- ]?loaded\b|\bsprings?\b.*\b(?:load(?:ed)?|tension|flies|jumps?|pre-?load|compressed|under|mind|hold)\b|\b(?:mind|hold|compress|catch)\b.*\bsprings?\b/;
@@ -56,13 +58,13 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "drive-back",
     when: "back",
     says: "Support what it goes through before driving the pin in; brass or a punch of the right size, never the hammer's face.",
-    applies: (s) => s.action === "drive-out" && has(s, "pin"),
+    applies: (s) => wasDriven(s) && has(s, "pin"),
   },
   {
     hazard: "drive-off",
     when: "off",
     says: "Drive with a punch just under the hole, the part supported: hardened steel hit with steel throws splinters. Glasses on.",
-    applies: (s) => s.action === "drive-out",
+    applies: wasDriven,
   },
   {
     hazard: "left-hand",

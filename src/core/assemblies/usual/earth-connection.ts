@@ -9,7 +9,7 @@ export const earthConnection: Assembly = {
     {
       act: "mind",
       moment: "while",
-      says: "The earth goes on first and came off last: bare metal, its washer under it, and drawn tight.",
+      says: "The earth goes on first: bare metal, its washer under it, and drawn tight.",
     },
   ],
   source: "usual practice",

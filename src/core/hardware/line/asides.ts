@@ -81,7 +81,7 @@ const DONE = `(?:driven|drove|drives?|knocked|knocks?|tapped|tap|taps|punched|pu
   desoldered|
   drew|drawn|withdrew|withdrawn|clamped|gripped|squeezed|squeeze|pinched|bent|split|cut|sawn|ground|
   chiselled|scraped|
-  peeled|turned|spun|freed|shaken|shook|tilt|lift|slide|twist|unclip|unhook|rock|wiggle|pop)`;
+  peeled|turned|spun|freed|walked|walk|rolled|shaken|shook|tilt|lift|slide|twist|unclip|unhook|rock|wiggle|pop)`;
 /** Verbs that are nouns, or names of pieces, as well: they count with a word of direction behind them. */
 const NOUNS =
   /^(?:drives?|taps?|press|presses|pull|pulls|lever|levers|push|punch|jack|heat|drill|lift|lifts|slide|slides|split|cut|ground|spring|springs|snap|snaps|hinge|hinges|turn|turns|drop|drops|draws?|fold|folds|flip|rock|rocks|twist|twists|peel|peels|pop|pops|falls?|swings?|tilts?|bent|squeeze|ease|prise|pry)$/i;
@@ -169,7 +169,8 @@ const AS_NOUNS = of(
 /** Flats by which a shaft drives, or is driven. */
 const ITS_FLATS = of(
   String.raw`^\s*(?:has\s+|the\s+|its\s+|both\s+)?(?:a|one|two|2|three|3)?\s*flats?\s+(?:on|of|at)\s+(?:the\s+|its\s+)?
-  (?:\p{L}+\s+)?(?:shaft|spindle|axle|arbou?r|stub|roll|end)${END}`,
+  (?:\p{L}+\s+)?(?:shaft|spindle|axle|arbou?r|stub|roll|end)${END}|
+  ^\s*(?:on\s+)?(?:an?\s+|its\s+|the\s+)?(?:d[- ]?(?:shaft|shaped (?:shaft|hole|end))|square (?:shaft|end|hole)|hex shaft|splined (?:shaft|end))\s*$`,
 );
 /** A piece that was only moved aside: "springs lifted, brushes pulled back". */
 const MOVED_ASIDE = of(

@@ -206,7 +206,7 @@ export const LOOKS: readonly string[] = [
   "black", "zinc", "brass", "blued", "yellow", "stainless", "bronze", "copper", "steel", "plastic", "nylon",
   "fibre", "felt", "silver", "rubber", "paper", "aluminium",
   "big", "bigger", "large", "larger", "small", "smaller", "thick", "thicker", "thin", "thinner", "internal",
-  "external", "captive", "long", "longer", "short", "shorter",
+  "external", "captive", "tiny", "little", "thumb", "fixing", "mounting", "long", "longer", "short", "shorter",
 ]; // biome-ignore format: a short list reads better in rows
 
 export const LOCKER_COLOURS = ["blue", "red", "green", "purple", "white"] as const;

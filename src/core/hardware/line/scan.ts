@@ -12,9 +12,10 @@ const sticky = (source: RegExp): RegExp => new RegExp(source.source, "iuy");
 
 const WIRE = sticky(/([a-z]+(?:[/-][a-z]+)?)\s?(?:->|>|→)\s?/);
 /** `blue to 1`, `brown on L2`: a colour, and the terminal that it goes to. */
-const COLOURS = [
+const ONE_COLOUR = [
   ...new Set([...Object.values(WIRE_COLOURS), "gray", "purple", "brown", "black", "red"]),
 ].join("|");
+const COLOURS = `(?:${ONE_COLOUR})(?:[/-](?:${ONE_COLOUR}))?`;
 const WIRE_TO = sticky(
   new RegExp(
     String.raw`(${COLOURS})(?:\s+(?:wire|lead|core|cable))?\s+(?:goes\s+|went\s+)?(to|on|at)\s+(?:the\s+)?(?:terminal\s+|pin\s+|clamp\s+)?`,
