@@ -65,6 +65,10 @@ const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
 const isOnePinOfAWheel = (b: GoesBack): boolean =>
   is(b, "gear", "pulley", "toothed-pulley", "fan", "roller", "spline") &&
   b.hardware.filter((h) => h.kind === "pin").reduce((n, h) => n + h.qty, 0) === 1;
+const HALVES = /\b(?:half|halves|shells?)\b/;
+/** What closes: a cover, a housing, or a half with the screws that draw it. */
+const isShut = (b: GoesBack, title: string): boolean =>
+  closes(b.parts) || (HALVES.test(title) && has(b, "screw"));
 type Evidence = (b: GoesBack, said: string, title: string) => boolean;
 
 const has = ({ hardware }: GoesBack, ...kinds: HardwareKind[]): boolean =>
@@ -104,7 +108,11 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     moves(b.step) &&
     (held(b, "snap tabs") ||
       /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
-      (b.step.action === "unclip" && b.parts.length > 0 && !has(b, "circlip", "e-clip", "clip"))),
+      (b.step.action === "unclip" &&
+        b.parts.length > 0 &&
+        !is(b, "spring") &&
+        !/\bunhook/.test(said) &&
+        !has(b, "circlip", "e-clip", "clip"))),
   "turned-on": (_, said) => /\b(?:bayonet|(?:quarter|half|eighth)[- ]turn)\b/.test(said),
   flats: (_, said) =>
     /\b(?:flats (?:on|of|at|line|in|face|to)|(?:two|2|both) flats|d[- ]?(?:shaped|shaft|hole)|square (?:shaft|end|hole))\b/.test(
@@ -120,7 +128,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   shrunk: (b) => b.step.freed?.how === "heat",
   jacked: (b) => b.step.freed?.how === "jack",
   taper: (b) => held(b, "taper"),
-  glue: (b) => held(b, "glue"),
+  glue: (b, said) => held(b, "glue") || /\b(?:glued|bonded)\b/.test(said),
   soldered: ({ step }) => step.action === "unsolder",
   drain: ({ step }) => step.action === "drain",
   screws: ({ hardware }) => hardware.some((h) => h.kind === "screw" && !isLoosened(h)),
@@ -150,10 +158,11 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
   washers: ({ hardware }) =>
     hardware.filter((h) => WASHERS.includes(h.kind)).reduce((n, h) => n + h.qty, 0) > 1,
-  meets: (b, _, title) =>
-    closes(b.parts) &&
-    b.behind.some((p) => isOf(GEARED, p)) &&
-    (is(b, "housing", ...GEARED) || /\b(?:gear|half|halves)/.test(title)),
+  meets: (b, said, title) =>
+    /\b(?:gears?|bevels?|teeth|pinions?)\b.{0,20}\b(?:meets?|mesh(?:es)?|inside)\b/.test(said) ||
+    (isShut(b, title) &&
+      b.behind.some((p) => isOf(GEARED, p)) &&
+      (is(b, "housing", ...GEARED) || /\b(?:gear|half|halves)/.test(title))),
   stood: ({ step }) => step.setting !== undefined,
   locked: (b, said) => b.hardware.some((h) => h.form === "grub" || h.kind === "nut") || /\block/.test(said),
   "disc-springs": (b) => has(b, "disc-spring"),
@@ -162,7 +171,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   marks: ({ step }, said) =>
     moves(step) &&
     (step.timing !== undefined ||
-      /\b(?:marks?|dots?|pips?|arrows?|notch(?:es)?)\b.{0,50}\b(?:lines? up|lined up|in line|align\w*|match\w*|meets?|facing|faces|opposite|together|to the (?:mark|dot|notch|arrow))\b|\btiming (?:marks?|dots?)\b/.test(
+      /\b(?:marks?|dots?|pips?|arrows?|notch(?:es)?)\b.{0,50}\b(?:lines? up|lined up|in line|align\w*|match\w*|meets?|facing|faces|opposite|together|to the (?:mark|dot|notch|arrow))\b|\b(?:dot to dot|mark to mark|line to line)\b|\btiming (?:marks?|dots?)\b/.test(
         said,
       )),
   setting: ({ step }, said, title) =>
@@ -178,8 +187,8 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     ) || /\bearth(?:ing)? (?:wire|lead|tag|strap|screw)\b/.test(said),
   "cord-grip": (_, said, title) =>
     /\b(?:cord|cable) (?:grip|clamp)s?\b|\bstrain relief\b/.test(`${said} ${title}`),
-  halves: ({ parts }, _, title) => closes(parts) && /\b(?:half|halves|shells?)\b/.test(title),
-  closes: ({ parts }) => closes(parts),
+  halves: (b, _, title) => isShut(b, title) && HALVES.test(title),
+  closes: (b, _, title) => isShut(b, title),
   teeth: (b) => is(b, ...GEARED),
   turns: ({ step, parts }) => moves(step) && parts.some(isTurning) && !closes(parts),
   hose: (b) => is(b, "hose"),

@@ -136,6 +136,7 @@ export const partKindFrom = (name: string): PartKindName | undefined => kindsFro
 /** A kind whose longer word holds another's: "toothed pulley". */
 const HOLDS: Readonly<Partial<Record<PartKindName, readonly PartKindName[]>>> = {
   "toothed-pulley": ["pulley"],
+  seal: ["shaft"],
   "one-way-clutch": ["bearing", "roller"],
   spline: ["shaft"],
 };
@@ -148,7 +149,8 @@ const HOLDS: Readonly<Partial<Record<PartKindName, readonly PartKindName[]>>> = 
  * @example saidKind("brush roll") // undefined: a carbon brush has the word too
  */
 export function saidKind(name: string): PartKindName | undefined {
-  const head = name.trim();
+  // a number behind it names which: "bearing 6001"
+  const head = name.trim().replace(/(?:\s+(?:no\.?\s*)?[a-z]{0,2}\d[\w-]*)+$/i, "");
   if (ABOUT.test(head)) return undefined;
   const told = toldBy(head);
   const last = told[0];

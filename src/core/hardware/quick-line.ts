@@ -454,6 +454,9 @@ class Line {
       /\bones?\b/i.test(this.spokenOf(segment)) && !isWith && (before?.qty ?? 1) > 1 && !said.doubts.length;
     if (isPronoun)
       this.doubts.push({ piece, says: `“${this.textOf(segment)}”: of the ${before?.qty}, or besides?` });
+    const isFlats = segment.tokens.some((t) => t.t === "kind" && /^flats$/i.test(t.text));
+    if (isFlats && segment.tokens.every((t) => t.t === "kind" || t.t === "countWord" || t.t === "number"))
+      this.doubts.push({ piece, says: `“${this.textOf(segment)}”: flat washers, or flats on the shaft?` });
     const isLoneFlat = segment.tokens.length === 1 && /^flat$/i.test(segment.tokens[0]?.text ?? "");
     if (isLoneFlat && segment.joint === "comma" && !this.isStacking)
       this.doubts.push({ piece, says: "“flat”: a flat washer, or how it lies?" });

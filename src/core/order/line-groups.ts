@@ -23,6 +23,9 @@ const HOLDS: readonly HardwareKind[] = [
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
 /** Said of a piece that lies under or behind its part. */
 const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
+const DOWELS = /\bdowels?\b/i;
+/** A pin that is driven holds a lid as well. */
+const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|grooved) ?pins?\b/i;
 /** What came off first of a step goes on last. */
 const CAME_FIRST = /^first$/i;
 /** Parts that are located by pins rather than held by them. */
@@ -49,7 +52,7 @@ export interface LineGroups {
  * @param first kinds of pieces that go in before the parts, by how they are assembled
  */
 export function lineGroups(
-  step: Pick<StripStep, "action" | "stack">,
+  step: Pick<StripStep, "action" | "stack" | "said">,
   parts: readonly Part[],
   hardware: readonly Hardware[],
   first: readonly HardwareKind[] = [],
@@ -58,7 +61,8 @@ export function lineGroups(
   const together: LineGroups = { under: [], parts: ids, beside: hardware, holds: [] };
   if (!parts.length || step.action === "block" || step.action === "loosen") return together;
   const located = parts.some((p) => p.kind !== undefined && LOCATED.includes(p.kind));
-  const holdsIt = (h: Hardware): boolean => HOLDS.includes(h.kind) && !(h.kind === "pin" && located);
+  const holdsIt = (h: Hardware): boolean =>
+    HOLDS.includes(h.kind) && !(h.kind === "pin" && located && !DRIVEN_PIN.test(step.said ?? ""));
   const anyHolds = hardware.some(holdsIt);
   const upwards = [...(step.stack ?? [])].reverse();
   const at = ids.map((id) => upwards.indexOf(id)).filter((i) => i >= 0);
@@ -66,6 +70,8 @@ export function lineGroups(
     const own = upwards.indexOf(h.id);
     if (own >= 0 && at.length)
       return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
+    // dowels lie in their holes before anything goes over them
+    if (h.kind === "pin" && DOWELS.test(step.said ?? "")) return "under";
     if (CAME_FIRST.test(h.at ?? "")) return "holds";
     if (UNDER.includes(h.kind) || first.includes(h.kind) || LIES_UNDER.test(h.at ?? "")) return "under";
     if (holdsIt(h)) return "holds";

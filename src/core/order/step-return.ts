@@ -3,7 +3,7 @@ import { type GoesBack, isLoosened } from "../assemblies/goes-back";
 import { type LookHere, looksOf, type MindHere, mindsOf } from "../assemblies/match";
 import { type HardwareKind, NO_PIECE } from "../hardware/kinds";
 import { type Hardware, isLoose } from "../hardware/piece";
-import { companionKey, takesThePlaceOf } from "../job/goes-in";
+import { type Companion, companionKey, takesThePlaceOf, takesThePlaceOfPiece } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import type { Part } from "../job/part";
 import type { PieceRef } from "../job/piece-ref";
@@ -196,6 +196,8 @@ export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: 
       .filter((c) => !c.without)
       .flatMap((c): Draft[] => {
         const old = strip.parts.find((p) => strip.cameOffIn.has(p.id) && takesThePlaceOf(c, p));
+        // a piece of hardware that it replaces is renewed where that goes in
+        if (!old && renewsPiece(strip.steps, g.part, c)) return [];
         if (!own.includes(old?.id ?? g.part)) return [];
         const companion = companionKey(c);
         const because = [c.why || `it goes in with the new ${nameOf(strip, g.part)}`];
@@ -204,6 +206,22 @@ export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: 
         return [...(isInside ? [{ kind: "take-out", ...at } as const] : []), { kind: "with", ...at }];
       }),
   );
+}
+
+/**
+ * The piece of hardware that a companion takes the place of: at its part's own step, or the only one of its kind.
+ * Undefined: none, or which one is not known.
+ */
+export function renewsPiece(
+  steps: readonly Pick<StripStep, "parts" | "hardware">[],
+  part: string,
+  companion: Companion,
+): string | undefined {
+  const at = (s: Pick<StripStep, "hardware">): Hardware[] =>
+    (s.hardware ?? []).filter((h) => takesThePlaceOfPiece(companion, h));
+  const own = steps.filter((s) => s.parts?.includes(part)).flatMap(at);
+  const all = own.length ? own : steps.flatMap(at);
+  return all.length === 1 ? all[0]?.id : undefined;
 }
 
 /** What was there before a step by a need that somebody set: the one before it is no more than the strip's order. */

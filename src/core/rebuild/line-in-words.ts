@@ -18,6 +18,7 @@ import { isFailure } from "../judge/failure-modes";
 import { type KeptDry, keepDry } from "../lube/cleaning";
 import { staysOut } from "../order/hardware-ledger";
 import type { FitLine, Minded, RebuildLine, SetLine } from "../order/rebuild-line";
+import { renewsPiece } from "../order/step-return";
 import { mindAtRebuild } from "../order/step-words";
 import { capital } from "../sentence";
 import { teethOff, teethOffInWords } from "./one-tooth-off";
@@ -248,11 +249,32 @@ const putsBack = (job: Job, id: string): string => {
 function settingInWords(job: Job, line: SetLine): LineWords {
   const step = stepOf(job, line.of);
   const hardware = hardwareOf(step, line.hardware);
-  const base = { ...BARE, belongs: putsBack(job, line.of), hardware, tray: step?.tray, step: line.of };
+  const renewed = renewedPieces(job, hardware);
+  const base = {
+    ...BARE,
+    belongs: putsBack(job, line.of),
+    hardware,
+    renewed,
+    tray: step?.tray,
+    step: line.of,
+  };
   if (!step) return { ...base, title: "" };
   if (line.what === "under") return { ...base, title: piecesBack(hardware, step) };
   return { ...base, known: line.minds, ...partsInWords(job, step, line.parts, hardware, true) };
 }
+
+/** Pieces of hardware in whose place something goes in that came with a new part. */
+const renewedPieces = (job: Job, hardware: readonly Hardware[]): string[] =>
+  job.ending
+    ? []
+    : goingInOf(job).flatMap((g) =>
+        g.with
+          .filter((c) => !c.without)
+          .flatMap((c) => {
+            const old = hardware.find((h) => h.id === renewsPiece(job.steps, g.part, c));
+            return old ? [`${hardwareInWords({ ...old, at: undefined })}: new, ${companionSays(c)}`] : [];
+          }),
+      );
 
 /**
  * What is said of a step's parts where they go back.
@@ -274,9 +296,12 @@ function partsInWords(
     title: partsBack(step, parts, ids.map(name), beside, isHeld),
     facing: facing ?? step.facing,
     marks: step.marks ?? [],
-    renewed: ids
-      .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
-      .map((p) => `${name(p)}: new${newIn(job, p)}`),
+    renewed: [
+      ...renewedPieces(job, beside),
+      ...ids
+        .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
+        .map((p) => `${name(p)}: new${newIn(job, p)}`),
+    ],
     // where nothing else goes on with it, the stack is told by the line that puts the rest on
     stack: isHeld && !beside.length ? [] : stackOf(job, step, ids),
     mind: [
@@ -312,6 +337,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
       hardware.filter((h) => !loose.includes(h)),
     ),
     hardware,
+    renewed: renewedPieces(job, hardware),
     wires: step?.wires ?? [],
     tray: step?.tray,
     step: line.undoes,

@@ -1,5 +1,5 @@
 import { isOf } from "../assemblies/goes-back";
-import { jointsOf } from "../assemblies/joints";
+import { jointsOf, saidAt } from "../assemblies/joints";
 import type { Freeing, Hold } from "../hardware/freed";
 import type { HardwareKind } from "../hardware/kinds";
 import { type Hardware, hardwareInWords, LOOSENED } from "../hardware/piece";
@@ -72,19 +72,23 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
   if (own) return own;
   const joints = jointsOf({ step, parts, hardware: step.hardware ?? [], behind: [], wired: false });
   const { action } = step;
+  const said = saidAt(step);
   if (action === "block") return INVERSE_ACTION.block.part;
-  // "pressed out" goes in, "pulled off" goes on; where neither was said, its kind tells
-  const way = step.freed?.says ?? "";
-  if (joints.has("press-fit"))
-    return /out/.test(way) || (!/off/.test(way) && kind !== undefined && PRESSED_IN.includes(kind))
-      ? "press in"
-      : "press on";
-  if (joints.has("glue")) return "bond in";
+  if (others.length) return "put back";
+  if (kind === "spring" && /\b(?:un)?hook/.test(said)) return "hook in";
+  // what was pressed off goes on, what was pressed out goes in; where neither was said, its kind tells
+  if (joints.has("press-fit") && !/\bpress(?:ed)? (?:in|into|on|onto)\b/.test(said)) {
+    const isOff = /\b(?:pressed|pulled|drawn) off\b/.test(said);
+    const isIn = step.action === "press-out" || (kind !== undefined && PRESSED_IN.includes(kind));
+    return isIn && !isOff ? "press in" : "press on";
+  }
+  if (joints.has("glue")) return "bond in place";
   if (joints.has("hooks")) return "hook in";
   if (joints.has("turned-on")) return "turn home";
   if (joints.has("threaded")) return "screw on";
   if (step.freed?.how === "slide" || action === "slide") return "slide back";
   if (action === "unclip" && !isHeld) return joints.has("circlip") ? "put back" : "clip in";
+  if (kind === "seal" || kind === "bearing") return "put in";
   // its terminals, or its catch, are a line of their own
   if (isHeld && (action === "unplug" || action === "open")) return "put back";
   if (
@@ -226,11 +230,13 @@ const FREED_BACK: Readonly<Partial<Record<Freeing, string>>> = {
 };
 
 /** What to mind when parts go back that were held and freed like this. */
-export function mindByHold(step: Pick<StripStep, "held" | "freed" | "action">): string[] {
+export function mindByHold(step: StripStep): string[] {
   if (step.action === "note" || step.action === "block") return [];
   const held = (step.held ?? [])
     .filter((h) => !KNOWN.includes(h))
     .map((h) => HELD_BACK[h as Hold] ?? `It was held by ${h} besides: see that it holds again.`);
-  const freed = step.freed && FREED_BACK[step.freed.how];
+  const isTurned = /\b(?:bayonet|turn)\b/.test(saidAt(step));
+  const freed =
+    step.freed && !(step.freed.how === "twist" && isTurned) ? FREED_BACK[step.freed.how] : undefined;
   return [...held, ...(freed ? [freed] : [])];
 }

@@ -8,7 +8,7 @@ export const adjuster: Assembly = {
   adds: [
     {
       act: "mind",
-      moment: "on",
+      moment: "final",
       says: "Set first, then locked, then looked at again: a lock takes the setting with it.",
     },
   ],

@@ -104,9 +104,10 @@ const BARE_WAYS = of(
 );
 const WAY_TAIL = of(
   String.raw`^\s+(?:using|by|to|towards?|until|till|from|through|on|onto|in|into|after|before|when|
-  while|as|so|over|along|its|their|
+  while|as|so|over|along|its|their|of (?:its|the|their)|
   past|at|against|like|quite|very|once|about|round|around|behind|under)${END}(?:(?!\sand\s)[^,;])*`,
 );
+const OFF_WHAT = of(String.raw`^\s+(?:the|a|an)\s+[^,;]*`);
 const INSTRUMENT = of(String.raw`^\s+with${END}(?:(?!\sand\s+${COUNT}\s)[^,;])*`);
 /** In "with its shaft", what comes along is part of it. */
 const ITS_OWN = of(String.raw`^\s+(?:together\s+|along\s+)?with\s+(?:its|the|their|all its)${END}[^,;]*`);
@@ -177,6 +178,15 @@ const MOVED_ASIDE = of(
   String.raw`^\s*(?:the\s+|its\s+|both\s+|all\s+)?(?:springs?\s+(?:lifted|held(?:\s+back)?)|
   (?:${KIND_WORDS})(?:e?s)?\s+(?:lifted|pushed|pulled|held|swung|moved|bent|tucked|folded|turned|slid)\s+
   (?:up|back|aside|away|clear|to (?:the|one) side|out of the way))(?:\s+and held)?\s*$`,
+);
+/** "Oil seal pressed in it stays" */
+const PRESSED_AND_STAYS = of(
+  String.raw`${START}(?:pressed|glued|moulded|staked|screwed|fixed)\s+(?:in|into|on|onto)${END}.*\bstays?\b.{0,12}$`,
+);
+/** How something adjustable stood: "adjusting screw stood three threads out". */
+const STOOD = of(
+  String.raw`${START}(?:stood|stands|sat|stuck|sticks)\s+(?:out\s+|up\s+|about\s+)*(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s*
+  (?:threads?|turns?|mm|notches|clicks)${END}`,
 );
 /** What screws is the part: "screws off, left-hand thread". */
 const IT_SCREWS = of(String.raw`^\s*(?:it\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|\s+easily)?\s*$`);
@@ -310,6 +320,12 @@ function inClause(text: string, hadScrew: boolean): Found[] {
     });
   if (BARE_WAYS.test(text) || IT_SCREWS.test(text) || MOVED_ASIDE.test(text)) return whole("way");
   if (ITS_FLATS.test(text)) return whole("seat");
+  if (PRESSED_AND_STAYS.test(text)) return whole("seat");
+  if (STOOD.test(text))
+    return whole(
+      "seat",
+      KIND_NAMED.test(text) ? { doubt: `“${text.trim()}”: did it come off as well?` } : {},
+    );
   const other = OTHER_UNITS.exec(text);
   if (other && !ONLY_OTHER.test(other[0])) {
     const isHead = other.index <= 12 && !COUNTED_PIECE.test(text.slice(0, other.index));
@@ -408,7 +424,10 @@ function plain(text: string, hadScrew: boolean): Found[] {
     if (isAlone && !off && HOW.some(([w]) => w.test(verb))) continue;
     const own = ITS_OWN.exec(rest);
     const tool = isDone ? INSTRUMENT.exec(rest) : null;
-    const tail = (own ?? tool ?? WAY_TAIL.exec(rest))?.[0] ?? "";
+    // "slid off the square shaft", and not "prised off the circlip"
+    const at = /\boff\s*$/i.test(whole) ? OFF_WHAT.exec(rest) : null;
+    const offWhat = at && !KIND_NAMED.test(at[0]) ? at : null;
+    const tail = (own ?? tool ?? offWhat ?? WAY_TAIL.exec(rest))?.[0] ?? "";
     const tools = tool && !own ? instrumentIn(tail) : toolsIn(tail);
     const how = HOW.find(([w]) => w.test(verb))?.[1];
     const doubted =

@@ -314,7 +314,7 @@ export const TIGHT_PHRASES: readonly string[] = [
 /** What a thread is cut into. */
 export const INTO_WORDS: readonly string[] = [
   "plastic", "abs", "nylon", "wood", "metal", "steel", "sheet metal", "brass", "aluminium", "aluminum",
-  "alloy", "zinc", "magnesium", "die cast", "die casting", "casting", "cast iron", "insert", "a brass insert",
+  "alloy", "zinc", "magnesium", "die cast", "die casting", "casting", "cast iron", "insert", "a brass insert", "brass inserts", "inserts", "threaded inserts",
 ]; // biome-ignore format: a short list reads better in rows
 
 /** Words that turn a line round: what stands beside them did not come off, or is not there. */

@@ -13,12 +13,12 @@ const sticky = (source: RegExp): RegExp => new RegExp(source.source, "iuy");
 const WIRE = sticky(/([a-z]+(?:[/-][a-z]+)?)\s?(?:->|>|→)\s?/);
 /** `blue to 1`, `brown on L2`: a colour, and the terminal that it goes to. */
 const ONE_COLOUR = [
-  ...new Set([...Object.values(WIRE_COLOURS), "gray", "purple", "brown", "black", "red"]),
+  ...new Set([...Object.values(WIRE_COLOURS), "gray", "purple", "brown", "black", "red", "earth"]),
 ].join("|");
 const COLOURS = `(?:${ONE_COLOUR})(?:[/-](?:${ONE_COLOUR}))?`;
 const WIRE_TO = sticky(
   new RegExp(
-    String.raw`(${COLOURS})(?:\s+(?:wire|lead|core|cable))?\s+(?:goes\s+|went\s+)?(to|on|at)\s+(?:the\s+)?(?:terminal\s+|pin\s+|clamp\s+)?`,
+    String.raw`(?:(?:\d{1,2}|two|three|four|five|both|its)\s+(?:leads?|wires?|cables?)\s*:?\s+)?(${COLOURS})(?:\s+(?:wire|lead|core|cable))?\s+(?:goes\s+|went\s+)?(to|on|at)\s+(?:the\s+)?(?:terminal\s+|pin\s+|clamp\s+)?`,
   ),
 );
 const TERMINAL_SHORT = /^[\p{L}\p{N}+~-]{1,4}$/u;
@@ -146,7 +146,11 @@ function one(
   if (kept) return put(i, i + kept[0].length, { t: "kept" });
   // a lone bracket is nothing
   if (c === "(") return i + 1;
-  const isFirst = !before || before.t === "joint" || before.t === "wire";
+  const isFirst =
+    !before ||
+    before.t === "joint" ||
+    before.t === "wire" ||
+    /^(?:leads?|wires?|cables?)$/i.test(before.text);
   const wire = wireAt(line, i) ?? (isFirst ? wireToAt(line, i) : undefined);
   if (wire) return put(i, wire.to, wire.means);
   const begins = !before || before.t === "joint";
