@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { jointsOf } from "@/core/assemblies/joints";
 import { Fault } from "@/core/fault";
 import { greasesTable } from "@/core/grease/grease-row";
 import { bearingClosure } from "@/core/hardware/bench/bearing-closure";
@@ -56,6 +57,14 @@ const READERS: Readonly<Record<string, (text: string) => unknown>> = {
   "a thread": threadNamed,
   "what is likely done": (t) => likelyAction(t, []),
   "what to beware of": (t) => cautionsFor({ id: "s1", action: "pull", title: t }, [{ name: t }], "off"),
+  "how a part is joined": (t) =>
+    jointsOf({
+      step: { id: "s1", action: "pull", title: t, note: t, said: t },
+      parts: [{ id: "p1", name: t }],
+      hardware: [{ id: "h1", kind: "pin", qty: 1, at: t }],
+      behind: [],
+      wired: false,
+    }),
   "what can hurt": (t) => proposedHazards(t, {}),
   "loose items": looseItemsFor,
   initials,

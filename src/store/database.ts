@@ -28,6 +28,7 @@ import { messagesOfJobs } from "./migrations/0020-messages";
 import { instrumentsOfAnswers } from "./migrations/0021-instruments";
 import { knownKindsOfNames } from "./migrations/0022-known-kinds";
 import { judgedPieces } from "./migrations/0023-judged-pieces";
+import { doesNotApply } from "./migrations/0024-does-not-apply";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -56,6 +57,7 @@ export const MIGRATIONS = [
   instrumentsOfAnswers,
   knownKindsOfNames,
   judgedPieces,
+  doesNotApply,
 ].map((m) => ({ ...m, down: notUndone }));
 
 /** A shop's rows that only the newer form can hold would be lost. */

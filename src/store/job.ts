@@ -2,6 +2,7 @@ import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import type { Hardware } from "@/core/hardware/piece";
 import type { Job, JobHead } from "@/core/job/job";
+import { notAskedOf, ownAssemblies } from "./assemblies";
 import { database } from "./database";
 import type { Row } from "./rows";
 import { records } from "./tables";
@@ -127,5 +128,7 @@ async function readJob(db: Knex, number: string, held: Held): Promise<Job | null
     quotes: await of("quotes", "id", records.quotes.read),
     orders: await of("orders", "id", records.orders.read),
     arrivals: await of("arrivals", "id", records.arrivals.read),
+    notAsked: await notAskedOf(db, head.kind ?? "", head.id),
+    ownAssemblies: await ownAssemblies(db),
   };
 }

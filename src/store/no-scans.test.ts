@@ -25,6 +25,7 @@ const SMALL = [
   "knex_migrations",
   "knex_migrations_lock",
   "catalogue_words",
+  "own_assemblies",
 ];
 
 /** What SQLite says of how it goes through tables for everything that `work` asks. */

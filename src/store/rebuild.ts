@@ -16,7 +16,8 @@ const forgetFrom = (trx: Knex.Transaction, job: number, begins: string): Promise
  */
 async function forgetAt(trx: Knex.Transaction, job: number, line: string): Promise<void> {
   await trx("answers")
-    .where({ job_id: job, question: curedKey(line) })
+    .where({ job_id: job })
+    .whereIn("question", [line, curedKey(line)])
     .delete();
   const step = backOf(line);
   if (step !== undefined) await forgetFrom(trx, job, missingAt(step));
@@ -29,10 +30,17 @@ export async function setLine(
   line: string,
   done: boolean,
   says: string,
+  /** how it was answered, where that is no plain yes */
+  answer?: string,
 ): Promise<number> {
   return changeJob(number, version, async ({ trx, job, at }) => {
     if (done) {
       await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
+      if (answer)
+        await trx("answers")
+          .insert({ job_id: job.id, question: line, answer, at })
+          .onConflict(["job_id", "question"])
+          .merge();
       // it is right now: what was looked for and not found is asked anew another time
       await forgetFrom(trx, job.id, ruledOutAt(line));
     } else {

@@ -1,8 +1,8 @@
 import type { HardwareKind } from "../hardware/kinds";
 import { isPlastic } from "../hardware/material";
+import type { Joint } from "../job/assembly";
 import { kindOf } from "../job/part";
 import type { StripStep } from "../job/step";
-import type { Joint } from "./assembly";
 import {
   closes,
   type GoesBack,

@@ -1,4 +1,4 @@
-import type { Assembly, AssemblyMoment, Look, Mind } from "./assembly";
+import type { Assembly, AssemblyMoment, Look, Mind } from "../job/assembly";
 import type { GoesBack } from "./goes-back";
 import { jointsOf, kindsOf } from "./joints";
 import { USUAL } from "./usual";
@@ -6,6 +6,9 @@ import { USUAL } from "./usual";
 /** What was struck out: an assembly at one step, or everywhere. @example struckKey("hooks", "s3") // "hooks@s3" */
 export const struckKey = (assembly: string, step?: string): string =>
   step === undefined ? assembly : `${assembly}@${step}`;
+
+/** A check that is asked nowhere. */
+export const notAskedKey = (look: string): string => `look:${look}`;
 
 /** A look of an assembly, where it applies. */
 export interface LookHere extends Look {
@@ -28,7 +31,7 @@ export function assembliesAt(
 ): Assembly[] {
   const joints = jointsOf(back);
   const kinds = kindsOf(back);
-  return [...USUAL, ...own].filter(({ id, when }) => {
+  const here = [...USUAL, ...own].filter(({ id, when }) => {
     if (struck.has(struckKey(id)) || struck.has(struckKey(id, back.step.id))) return false;
     return (
       (when.joints ?? []).every((j) => joints.has(j)) &&
@@ -40,6 +43,9 @@ export function assembliesAt(
       !(when.freed && !back.step.freed)
     );
   });
+  const isAsked = (x: Assembly["adds"][number]): boolean =>
+    x.act !== "look" || !struck.has(notAskedKey(x.key));
+  return here.map((a) => (a.adds.every(isAsked) ? a : { ...a, adds: a.adds.filter(isAsked) }));
 }
 
 /** What is looked at of these, moment by moment. */

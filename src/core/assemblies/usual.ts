@@ -1,4 +1,4 @@
-import type { Assembly } from "./assembly";
+import type { Assembly } from "../job/assembly";
 import { adjuster } from "./usual/adjuster";
 import { bearingInItsSeat } from "./usual/bearing-in-its-seat";
 import { beltOnPulleys } from "./usual/belt-on-pulleys";

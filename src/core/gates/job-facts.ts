@@ -1,10 +1,11 @@
+import { notAskedKey } from "../assemblies/match";
 import { finalChecks } from "../hand-back/final-checks";
 import { type Hardware, hardwareInWords, isLoose } from "../hardware/piece";
 import { endingNamed } from "../job/ending";
 import { companionSays } from "../job/goes-in";
 import { companionsOpen, type GoingIn, goingInOf } from "../job/going-in";
 import type { Job } from "../job/job";
-import { finalKey, safetyKey, undoKey } from "../job/keys";
+import { finalKey, safetyKey, struckOf, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
 import type { Stage } from "../job/stages";
@@ -64,7 +65,13 @@ export const uncountedOf = (job: Pick<Job, "steps">): { readonly step: string; r
 
 /** The job's rebuild plan. */
 export const planOf: (job: Job) => RebuildPlan = onceFor((job: Job) =>
-  rebuildPlan(job.ending ? asItWas(job) : { ...job, goingIn: goingInOf(job) }),
+  rebuildPlan(job.ending ? asItWas(job) : { ...job, goingIn: goingInOf(job) }, {
+    struck: [
+      ...job.answers.flatMap((a) => struckOf(a.question) ?? []),
+      ...(job.notAsked ?? []).map((look) => notAskedKey(look)),
+    ],
+    ...(job.ownAssemblies && { own: job.ownAssemblies }),
+  }),
 );
 
 /**

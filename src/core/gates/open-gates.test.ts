@@ -147,7 +147,8 @@ describe("judging", () => {
   it("guesses how a thing came off", () => {
     expect(likelyAction("base plate", [])).toBe("lift-off");
     expect(likelyAction("", [{ kind: "screw" }])).toBe("unscrew");
-    expect(likelyAction("lay shaft bearing", [])).toBe("press-out");
+    // that it was pressed is said, or not so
+    expect(likelyAction("lay shaft bearing", [])).toBe("pull");
     expect(likelyAction("rag into the opening", [])).toBe("block");
     expect(likelyAction("worm wheel", [])).toBe("pull");
   });

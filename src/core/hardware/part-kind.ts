@@ -141,6 +141,13 @@ const HOLDS: Readonly<Partial<Record<PartKindName, readonly PartKindName[]>>> = 
   spline: ["shaft"],
 };
 
+/** A name without the number that stands behind it. @example withoutNumber("bearing 6001") // "bearing" */
+function withoutNumber(name: string): string {
+  const words = name.trim().split(/\s/);
+  const last = words.findLastIndex((w) => w !== "" && !/^[a-z]{0,2}\d/i.test(w));
+  return words.slice(0, last + 1).join(" ");
+}
+
 /**
  * The kind that a name says: it ends in that kind's own word, and no other kind shares it. Anything else is a
  * guess, and wants to be confirmed.
@@ -150,7 +157,7 @@ const HOLDS: Readonly<Partial<Record<PartKindName, readonly PartKindName[]>>> = 
  */
 export function saidKind(name: string): PartKindName | undefined {
   // a number behind it names which: "bearing 6001"
-  const head = name.trim().replace(/(?:\s+(?:no\.?\s*)?[a-z]{0,2}\d[\w-]*)+$/i, "");
+  const head = withoutNumber(name);
   if (ABOUT.test(head)) return undefined;
   const told = toldBy(head);
   const last = told[0];

@@ -4,6 +4,7 @@ import { toFitSchema } from "../match/arrival/parcel";
 import { basketInput } from "../match/basket/basket-input";
 import { trainInput } from "../train/train";
 import type { Answer } from "./answer";
+import type { Assembly } from "./assembly";
 import type { Arrival, Order, StoredQuote } from "./bought";
 import { chamberSchema } from "./chamber";
 import { endingSchema, waitingSchema } from "./ending";
@@ -124,4 +125,8 @@ export interface Job extends JobHead, Strip {
   readonly quotes: readonly StoredQuote[];
   readonly orders: readonly Order[];
   readonly arrivals: readonly Arrival[];
+  /** checks that were found not to apply to its kind of unit, and are asked no more */
+  readonly notAsked?: readonly string[];
+  /** the shop's own knowledge of how things go together */
+  readonly ownAssemblies?: readonly Assembly[];
 }

@@ -13,6 +13,7 @@ const PREFIX = {
   with: "with:",
   takeOut: "take-out:",
   check: "check:",
+  struck: "struck:",
   safety: "safety:",
   final: "final:",
   cured: "cured:",
@@ -41,6 +42,10 @@ export const withKey = (part: string, companion: string): string => `${PREFIX.wi
 export const takeOutKey = (part: string, companion: string): string =>
   `${PREFIX.takeOut}${part}:${companion}`;
 export const checkKey = (check: string, afterStep: string): string => `${PREFIX.check}${check}:${afterStep}`;
+/** An answer to a check: there is nothing here that it asks of. */
+export const DOES_NOT_APPLY = "does-not-apply";
+/** What is usually minded or asked was struck out at a step. */
+export const struckKeyAt = (assembly: string, step: string): string => `${PREFIX.struck}${assembly}@${step}`;
 /** How the keys of all companions of a part begin. */
 export const withKeysOf = (part: string): string => `${PREFIX.with}${part}:`;
 /** A question of the safety gate. */
@@ -68,6 +73,10 @@ const within =
   (prefix: string) =>
   (key: string): string | undefined =>
     key.startsWith(prefix) ? key.slice(prefix.length) : undefined;
+/** What was struck out, as the plan knows it; undefined: it is another key. @example "hooks@s3" */
+export const struckOf = within(PREFIX.struck);
+/** The check that a line's key asks; undefined: it is another line. */
+export const lookAskedIn = (key: string): string | undefined => within(PREFIX.check)(key)?.split(":")[0];
 /** The service or grease point that a line of the plan is; undefined: it is another line. */
 export const serviceOf = within(PREFIX.service);
 export const greaseOf = within(PREFIX.grease);

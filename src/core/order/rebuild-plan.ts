@@ -1,8 +1,8 @@
-import type { Assembly } from "../assemblies/assembly";
 import { closes, type GoesBack, isShaft, isTurning, onlyRetains } from "../assemblies/goes-back";
 import { assembliesAt, type LookHere, looksOf } from "../assemblies/match";
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
 import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
+import type { Assembly } from "../job/assembly";
 import type { GoingIn } from "../job/going-in";
 import { undoKey } from "../job/keys";
 import type { Part } from "../job/part";

@@ -1,8 +1,8 @@
-import type { Assembly } from "../assemblies/assembly";
 import { type GoesBack, isLoosened } from "../assemblies/goes-back";
 import { type LookHere, looksOf, type MindHere, mindsOf } from "../assemblies/match";
 import { type HardwareKind, NO_PIECE } from "../hardware/kinds";
 import { type Hardware, isLoose } from "../hardware/piece";
+import type { Assembly } from "../job/assembly";
 import { type Companion, companionKey, takesThePlaceOf, takesThePlaceOfPiece } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import type { Part } from "../job/part";

@@ -197,9 +197,9 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     return {
       ...BARE,
       belongs: `at ${stepThing(job, line.after)}`,
-      title: lookAsks(line.check),
+      title: lookAsks(line.check, job.ownAssemblies),
       mind: line.check === "timing-together" ? teethOffInWords(teethOff(job, parts)) : [],
-      ifNot: lookIfNot(line.check),
+      ifNot: lookIfNot(line.check, job.ownAssemblies),
       step: line.after,
     };
   }

@@ -37,7 +37,7 @@ const wasDriven = (s: StripStep): boolean => s.action === "drive-out" || s.freed
 
 /** What is said of a spring that is under load, or flies. */
 const UNDER_LOAD =
-  /\bspring[- ]?loaded\b|\bsprings?\b.*\b(?:load(?:ed)?|tension|flies|jumps?|pre-?load|compressed|under|mind|hold)\b|\b(?:mind|hold|compress|catch)\b.*\bsprings?\b/;
+  /\bspring[- ]?loaded\b|\bsprings?\b.{0,60}\b(?:load(?:ed)?|tension|flies|jumps?|pre-?load|compressed|under|mind|hold)\b|\b(?:mind|hold|compress|catch)\b.{0,60}\bsprings?\b/;
 
 export const CAUTIONS: readonly Caution[] = [
   {

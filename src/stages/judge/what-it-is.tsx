@@ -2,10 +2,10 @@
 
 import { kindCalled, PART_KINDS } from "@/core/hardware/part-kind";
 import { PART_MATERIALS } from "@/core/job/part-material";
+import { KindAsked } from "../job-view/kind-asked";
 import { useJob } from "../saving/job-context";
 import { savePart } from "./actions";
 import type { JudgedPart } from "./judge-view";
-import { KindAsked } from "./kind-asked";
 
 /**
  * What a part is and what it is made of; both decide what is asked of it, and which oil may touch it. A kind that its

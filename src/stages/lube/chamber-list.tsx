@@ -5,7 +5,7 @@ import { CHAMBER_KINDS } from "@/core/job/chamber";
 import { capital } from "@/core/sentence";
 import { Choose } from "@/ui/choose";
 import { KeyButton } from "@/ui/key-button";
-import { KindAsked } from "../judge/kind-asked";
+import { KindAsked } from "../job-view/kind-asked";
 import { useJob } from "../saving/job-context";
 import { makeChamber, saveNoGrease, saveProposed } from "./actions";
 import type { ChamberView, LubeView } from "./lube-view";

@@ -1,12 +1,13 @@
 "use server";
 
 import { z } from "zod";
+import { USUAL } from "@/core/assemblies/usual";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
 import { hardwareInWords, isLoose, pieceFacts } from "@/core/hardware/piece";
 import { tightenSchema } from "@/core/hardware/tightening";
 import type { Job } from "@/core/job/job";
-import { causeKey, missingKey, ruledOutKey } from "@/core/job/keys";
+import { causeKey, DOES_NOT_APPLY, missingKey, ruledOutKey, struckKeyAt } from "@/core/job/keys";
 import { goesBackWith, holesSchema } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
 import { note, ref, text } from "@/core/job/written";
@@ -67,6 +68,40 @@ function lineToFinish(job: Job, key: string): RebuildLine {
       `${held.why}. ${minutesInWords(held.minutesLeft)} are left; go on with something else, or say that it has set`,
     );
   return asked;
+}
+
+const notHereInput = z.object({ ...onJob, line: text });
+/** A check asks of something that is not there: it is done, and was answered so. */
+export async function doesNotApply(raw: z.infer<typeof notHereInput>): Promise<ActionResult> {
+  return act(notHereInput, raw, async ({ number, version, line }) => {
+    const job = thereIs(await loadJob(number), number);
+    const asked = lineToFinish(job, line);
+    if (asked.kind !== "check") throw new Fault("line", "asks nothing");
+    return setLine(
+      number,
+      version,
+      line,
+      true,
+      `does not apply: ${lineInWords(job, asked).title}`,
+      DOES_NOT_APPLY,
+    );
+  });
+}
+
+const strikeInput = z.object({ ...onJob, assembly: text, step: ref });
+/** What is usually minded or asked where something goes together like this is not so here. */
+export async function strikeAssembly(raw: z.infer<typeof strikeInput>): Promise<ActionResult> {
+  return act(strikeInput, raw, async ({ number, version, assembly, step }) => {
+    const job = thereIs(await loadJob(number), number);
+    const says = [...USUAL, ...(job.ownAssemblies ?? [])].find((a) => a.id === assembly)?.says ?? assembly;
+    return setAnswer(
+      number,
+      version,
+      struckKeyAt(assembly, step),
+      { answer: "struck" },
+      `struck out at ${stepThing(job, step)}: ${says}`,
+    );
+  });
 }
 
 const missingInput = z.object({

@@ -14,11 +14,14 @@ export function LineSays({
   words,
   cautions,
   holes,
+  onStrike,
 }: {
   words: LineWords;
   cautions: readonly string[];
   /** where its screws sit in the picture */
   holes?: Holes | undefined;
+  /** strikes out what is usually minded, and is not so here */
+  onStrike: (assembly: string) => void;
 }) {
   return (
     <>
@@ -68,6 +71,19 @@ export function LineSays({
           {m}
         </p>
       ))}
+      {words.known?.map((k) => (
+        <p key={k.says} className="says measured inferred flex items-start gap-2 text-[22px]">
+          <span className="flex-1">{k.says}</span>
+          <button
+            type="button"
+            className="-my-1 min-h-[44px] min-w-[44px] text-[26px] leading-none"
+            aria-label={`Not so here: ${k.says}`}
+            onClick={() => onStrike(k.assembly)}
+          >
+            ×
+          </button>
+        </p>
+      ))}
       {words.stack.length > 1 && (
         <ol
           className="says measured list-inside list-decimal text-[20px]"
@@ -97,6 +113,9 @@ export function LineSays({
         </p>
       ))}
       {words.note && <p className="says">{words.note}</p>}
+      {words.off && words.off.length > 0 && (
+        <p className="hush measured text-[18px]">At the strip: {words.off.join("; ")}</p>
+      )}
     </>
   );
 }

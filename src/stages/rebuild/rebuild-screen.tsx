@@ -13,7 +13,7 @@ import { GoOn } from "../frame/go-on";
 import { PutInWork, type WorkPlace } from "../job-view/put-in-work";
 import type { StepNamed } from "../job-view/tight-fields";
 import { useJob } from "../saving/job-context";
-import { finishLine } from "./actions";
+import { doesNotApply, finishLine, strikeAssembly } from "./actions";
 import { FindCause } from "./find-cause";
 import { ForReturn } from "./for-return";
 import { HeldUp } from "./held-up";
@@ -264,7 +264,13 @@ function OpenLine({
       {head}
       <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
         {!(sheet === "trouble" && line.suspects.length > 0) && (
-          <LineSays key={`says ${line.key}`} words={words} cautions={line.cautions} holes={line.holes} />
+          <LineSays
+            key={`says ${line.key}`}
+            words={words}
+            cautions={line.cautions}
+            holes={line.holes}
+            onStrike={(assembly) => words.step && void run(strikeAssembly, { assembly, step: words.step })}
+          />
         )}
         {(sheet === "why" || line.kind !== "fit") && (
           <ul className="says measured" aria-label="Why here">
@@ -324,16 +330,30 @@ function OpenLine({
         <KeyButton className="small" keyName="B" onPress={() => toggle("work")}>
           Put in work
         </KeyButton>
-        <KeyButton
-          className="small"
-          keyName="D"
-          disabled={!onPoint || !words.step || screwsOf(words) < 3 || screwsOf(words) > 24}
-          pressed={sheet === "holes"}
-          onPress={() => onPoint?.()}
-          label="Point at the holes in the picture"
-        >
-          Their holes
-        </KeyButton>
+        {line.kind === "check" && (
+          <KeyButton
+            className="small"
+            keyName="N"
+            onPress={() => {
+              close();
+              void run(doesNotApply, { line: line.key });
+            }}
+          >
+            Does not apply
+          </KeyButton>
+        )}
+        {line.kind !== "check" && (
+          <KeyButton
+            className="small"
+            keyName="D"
+            disabled={!onPoint || !words.step || screwsOf(words) < 3 || screwsOf(words) > 24}
+            pressed={sheet === "holes"}
+            onPress={() => onPoint?.()}
+            label="Point at the holes in the picture"
+          >
+            Their holes
+          </KeyButton>
+        )}
       </div>
     </>
   );

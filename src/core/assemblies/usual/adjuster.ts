@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Something that is set, then locked. */
 export const adjuster: Assembly = {

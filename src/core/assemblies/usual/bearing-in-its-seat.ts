@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A bearing in its seat. */
 export const bearingInItsSeat: Assembly = {

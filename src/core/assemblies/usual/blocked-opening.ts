@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** An opening that was blocked. */
 export const blockedOpening: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Carbon brushes and their springs. */
 export const carbonBrushes: Assembly = {

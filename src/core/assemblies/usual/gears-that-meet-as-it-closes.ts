@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Gears that meet as a half closes. */
 export const gearsThatMeetAsItCloses: Assembly = {

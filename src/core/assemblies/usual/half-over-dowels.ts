@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A half that goes over dowels. */
 export const halfOverDowels: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A hose on its spigot. */
 export const hoseOnItsSpigot: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A hub or coupling that is turned until it meshes. */
 export const hubTurnedToMesh: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A nut that holds along a shaft. */
 export const nutOnAShaft: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A pawl, a ratchet or a one-way clutch. */
 export const oneWayDrive: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A part that goes over dowels. */
 export const partOverDowels: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Screws that go into plastic. */
 export const selfTappingScrews: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Something adjustable that is set back to where it stood. */
 export const setAsItStood: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A spring that is hooked in. */
 export const springHooked: Assembly = {

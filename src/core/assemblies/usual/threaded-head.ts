@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** A part that is screwed on. */
 export const threadedHead: Assembly = {

@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Washers that lie on each other. */
 export const washerStack: Assembly = {

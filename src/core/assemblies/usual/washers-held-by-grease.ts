@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Washers that fall out of their order while it is turned over. */
 export const washersHeldByGrease: Assembly = {

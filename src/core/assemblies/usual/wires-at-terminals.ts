@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Wires at their terminals. */
 export const wiresAtTerminals: Assembly = {

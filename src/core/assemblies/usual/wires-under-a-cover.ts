@@ -1,4 +1,4 @@
-import type { Assembly } from "../assembly";
+import type { Assembly } from "../../job/assembly";
 
 /** Wires under what closes. */
 export const wiresUnderACover: Assembly = {

@@ -107,7 +107,7 @@ const WAY_TAIL = of(
   while|as|so|over|along|its|their|of (?:its|the|their)|
   past|at|against|like|quite|very|once|about|round|around|behind|under)${END}(?:(?!\sand\s)[^,;])*`,
 );
-const OFF_WHAT = of(String.raw`^\s+(?:the|a|an)\s+[^,;]*`);
+const OFF_WHAT = of(String.raw`^\s+(?:the|a|an)\s+[^,;]{1,60}`);
 const INSTRUMENT = of(String.raw`^\s+with${END}(?:(?!\sand\s+${COUNT}\s)[^,;])*`);
 /** In "with its shaft", what comes along is part of it. */
 const ITS_OWN = of(String.raw`^\s+(?:together\s+|along\s+)?with\s+(?:its|the|their|all its)${END}[^,;]*`);
@@ -169,7 +169,7 @@ const AS_NOUNS = of(
 );
 /** Flats by which a shaft drives, or is driven. */
 const ITS_FLATS = of(
-  String.raw`^\s*(?:has\s+|the\s+|its\s+|both\s+)?(?:a|one|two|2|three|3)?\s*flats?\s+(?:on|of|at)\s+(?:the\s+|its\s+)?
+  String.raw`^\s*(?:has\s+|the\s+|its\s+|both\s+)?(?:(?:a|one|two|2|three|3)\s+)?flats?\s+(?:on|of|at)\s+(?:the\s+|its\s+)?
   (?:\p{L}+\s+)?(?:shaft|spindle|axle|arbou?r|stub|roll|end)${END}|
   ^\s*(?:on\s+)?(?:an?\s+|its\s+|the\s+)?(?:d[- ]?(?:shaft|shaped (?:shaft|hole|end))|square (?:shaft|end|hole)|hex shaft|splined (?:shaft|end))\s*$`,
 );
@@ -181,7 +181,7 @@ const MOVED_ASIDE = of(
 );
 /** "Oil seal pressed in it stays" */
 const PRESSED_AND_STAYS = of(
-  String.raw`${START}(?:pressed|glued|moulded|staked|screwed|fixed)\s+(?:in|into|on|onto)${END}.*\bstays?\b.{0,12}$`,
+  String.raw`${START}(?:pressed|glued|moulded|staked|screwed|fixed)\s+(?:in|into|on|onto)${END}.{0,60}\bstays?\b.{0,12}$`,
 );
 /** How something adjustable stood: "adjusting screw stood three threads out". */
 const STOOD = of(

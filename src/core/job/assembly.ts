@@ -3,7 +3,7 @@ import type { Frozen } from "../frozen";
 import { FREEINGS } from "../hardware/freed";
 import { hardwareKind } from "../hardware/kinds";
 import { PART_KINDS } from "../hardware/part-kind";
-import { text } from "../job/written";
+import { text } from "./written";
 
 /** Moments around a step's return at which something is looked at or minded. */
 export const ASSEMBLY_MOMENTS = ["before", "while", "final", "on", "held"] as const;

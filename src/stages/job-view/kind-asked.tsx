@@ -3,7 +3,7 @@
 import { kindCalled } from "@/core/hardware/part-kind";
 import { askedKinds, type Part } from "@/core/job/part";
 import { useJob } from "../saving/job-context";
-import { savePart } from "./actions";
+import { sayKind } from "./say-kind-action";
 
 /** Asks once what a part is whose name only hints at it; nothing where that was said. */
 export function KindAsked({
@@ -27,7 +27,7 @@ export function KindAsked({
           key={kind}
           type="button"
           className="key-button small inferred"
-          onClick={() => void run(savePart, { part: part.id, kind })}
+          onClick={() => void run(sayKind, { part: part.id, kind })}
         >
           {kindCalled(kind)}
         </button>
@@ -36,7 +36,7 @@ export function KindAsked({
         type="button"
         className="min-h-[44px] px-2 underline"
         aria-label={`${part.name} is none of these`}
-        onClick={() => void run(savePart, { part: part.id, kind: "other" })}
+        onClick={() => void run(sayKind, { part: part.id, kind: "other" })}
       >
         none
       </button>

@@ -1,0 +1,57 @@
+import type { Knex } from "knex";
+import { z } from "zod";
+import { USUAL } from "@/core/assemblies/usual";
+import { Fault } from "@/core/fault";
+import { type Assembly, assemblySchema } from "@/core/job/assembly";
+import { DOES_NOT_APPLY, lookAskedIn } from "@/core/job/keys";
+import { database } from "./database";
+
+/** A look that was answered so in this many jobs of a kind is asked no more of that kind. */
+const ENOUGH = 2;
+
+const stored = z.object({ assembly: z.string() });
+const answered = z.object({ job_id: z.number(), question: z.string() });
+
+/** The shop's own assemblies, in the order in which they were written. */
+export async function ownAssemblies(at?: Knex): Promise<readonly Assembly[]> {
+  const rows: unknown[] = await (at ?? (await database()))("own_assemblies").orderBy("at").select("assembly");
+  return rows.map((r) => assemblySchema.parse(JSON.parse(stored.parse(r).assembly)));
+}
+
+/**
+ * Writes an assembly of the shop's own; one of that name is written over. Throws a Fault where a usual one has the
+ * name, or a look of that key is another's.
+ */
+export async function saveOwnAssembly(own: Assembly): Promise<void> {
+  if (USUAL.some((a) => a.id === own.id)) throw new Fault("id", `${own.id} is one of the usual ones`);
+  const others = [...USUAL, ...(await ownAssemblies()).filter((a) => a.id !== own.id)];
+  const keys = new Set(others.flatMap((a) => a.adds.flatMap((x) => (x.act === "look" ? [x.key] : []))));
+  own.adds.forEach((x, i) => {
+    if (x.act === "look" && keys.has(x.key)) throw new Fault(`adds[${i}].key`, `${x.key} is asked already`);
+  });
+  const db = await database();
+  await db("own_assemblies")
+    .insert({ id: own.id, assembly: JSON.stringify(own), at: new Date().toISOString() })
+    .onConflict("id")
+    .merge(["assembly"]);
+}
+
+export async function strikeOwnAssembly(id: string): Promise<void> {
+  await (await database())("own_assemblies").where({ id }).delete();
+}
+
+/** Looks that were answered "does not apply" in two other jobs of a kind of unit: they are asked of it no more. */
+export async function notAskedOf(db: Knex, kind: string, job: number): Promise<string[]> {
+  if (!kind.trim()) return [];
+  const rows: unknown[] = await db("answers")
+    .join("jobs", "jobs.id", "answers.job_id")
+    .where({ "answers.answer": DOES_NOT_APPLY, "jobs.kind": kind })
+    .select("answers.job_id", "answers.question");
+  const jobs = new Map<string, Set<number>>();
+  for (const { job_id, question } of rows.map((r) => answered.parse(r))) {
+    const look = lookAskedIn(question);
+    if (look === undefined || job_id === job) continue;
+    jobs.set(look, (jobs.get(look) ?? new Set()).add(job_id));
+  }
+  return [...jobs].flatMap(([look, at]) => (at.size >= ENOUGH ? [look] : []));
+}
