@@ -90,6 +90,8 @@ export interface CheckLine extends Line {
   readonly after: string;
   /** the assembly that asks */
   readonly assembly?: string;
+  /** it stands ahead of the line that undoes its step: once that is done, it can be looked at no more */
+  readonly ahead?: true;
 }
 export type RebuildLine =
   | FitLine
@@ -139,4 +141,6 @@ export const stepsBack = (lines: readonly RebuildLine[]): string[] =>
 
 /** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
 export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>
-  done.has(lineKey(line)) || (line.kind === "set" && done.has(undoKey(line.of)));
+  done.has(lineKey(line)) ||
+  (line.kind === "set" && done.has(undoKey(line.of))) ||
+  (line.kind === "check" && line.ahead === true && done.has(undoKey(line.after)));

@@ -110,7 +110,8 @@ export function returnOf(
   const { under, holds, beside, parts: own } = lineGroups(step, parts, loosePieces, first);
   const cautions = (pieces: readonly Hardware[], named: readonly Part[]): string[] =>
     cautionsFor({ ...step, hardware: pieces }, named, "back");
-  const look = (all: readonly LookHere[]): Draft[] => all.map((l) => lookLine(l, step));
+  const look = (all: readonly LookHere[], isAhead = true): Draft[] =>
+    all.map((l) => ({ ...lookLine(l, step), ...(isAhead && { ahead: true as const }) }));
   // a ring in its groove, a key in its way is looked at before the part lies over it
   const isOfUnder = ({ assembly }: LookHere): boolean => {
     const orders = assemblies.find((a) => a.id === assembly)?.orders ?? [];
@@ -119,10 +120,14 @@ export function returnOf(
   const placing = looksOf(assemblies, "while");
   // what is only drawn, or driven, has nothing that is placed before it
   const isDrawn = holds.length === 0 && (step.action === "loosen" || (!parts.length && hardware.length > 0));
+  const isAhead = holds.length > 0 || isDrawn;
   const final = [
-    ...look(placing.filter((l) => !isOfUnder(l))),
+    ...look(
+      placing.filter((l) => !isOfUnder(l)),
+      isAhead,
+    ),
     ...minds(step, "while"),
-    ...look(looksOf(assemblies, "final")),
+    ...look(looksOf(assemblies, "final"), isAhead),
     ...minds(step, "final"),
   ];
   const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
