@@ -28,7 +28,9 @@ test("stripped hedge shears go back together with an empty ledger", async ({ pag
   const at = (re: RegExp): number => said.findIndex((s) => re.test(s));
   expect(at(/Skarn GB-0: gearbox/)).toBeGreaterThan(-1);
   expect(at(/Skarn GB-0: gearbox/)).toBeLessThan(at(/Set on: gearbox cover/));
-  expect(said[at(/Set on: gearbox cover/)]).toContain("Do not draw it down with the screws");
+  expect(said[at(/Set on: gearbox cover/) + 1]).toContain(
+    "Does it lie down all round by hand, before anything draws it?",
+  );
   // the last line can be opened again, and the ledger counts back with it
   await page.keyboard.press("z");
   await expect(ledger.getByRole("status")).toContainText("still on the Mat");

@@ -103,7 +103,7 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await told(
     "drive wheel",
     "a tooth at the pin; 1.5 turns to dead centre",
-    "lift by the rim, not by the shaft",
+    "keep fingers off the slot",
     "Do not undo: the worm's lock nut.",
   );
   await told("Over its dowels", "It came off warm and goes on warm");

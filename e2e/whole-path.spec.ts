@@ -250,7 +250,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await expect(ledger.getByRole("status")).toHaveText("The ledger balances: nothing left over");
     await expect(ledger).toContainText("1 stays out");
     const all = told.join("\n");
-    expect(all).toContain("Lay ready: 2 × Cross pin 3 × 22");
+    expect(all).toContain("2 × Cross pin 3 × 22");
     expect(all).toContain("Facing: cross slot up, step of the hub down");
     expect(all).toContain("Stays out: 1 pin 3 × 18");
     await hand.button(/On to Hand back/).click();

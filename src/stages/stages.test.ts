@@ -237,7 +237,7 @@ describe("a line of the plan in words", () => {
   it("says grease by what was weighed in, services by their place, checks as a question", () => {
     expect(words("grease:g1")).toMatchObject({ title: "Food 1: teeth", grams: 3.1, step: "s3" });
     expect(words("service:v1")).toMatchObject({ title: "Clean what step 2 laid open", note: "crumbs" });
-    expect(words("check:lies-flat:s2").title).toMatch(/before anything draws it down\?$/);
+    expect(words("check:lies-flat:s2").title).toMatch(/before anything draws it\?$/);
   });
   it("says what the recorder knew: how it stood, how it lay, where it lies, what it must not lose", () => {
     const known = job({
@@ -265,14 +265,14 @@ describe("a line of the plan in words", () => {
     const line = lines.find((l) => lineKey(l) === "set:s1:parts");
     if (line?.kind !== "set") throw new Error("no line");
     expect(lineInWords(known, line)).toMatchObject({
-      title: "Set on: wheel",
+      title: "Put back: wheel",
       stack: [],
       mind: ["◷ Timing: a gap at the pin; 1.5 turns to dead centre; dot at the rib"],
       tray: "B3",
     });
     expect(line.cautions).toEqual(
       expect.arrayContaining([
-        "A keyway's edges cut: lift by the rim, not by the shaft.",
+        "A keyway's edges cut: keep fingers off the slot, never run them along the shaft.",
         "Do not undo: the lock nut.",
       ]),
     );

@@ -201,13 +201,13 @@ describe("what goes in, where it is made up otherwise than what came out", () =>
       await press(finishLine, number, { line: view.line.key, done: true });
     }
     expect(told).toContain("Leave out: shaft seal | Stays out: shaft seal: its lip is moulded on");
-    expect(told).toContain("Lay ready: 2 × Cross pin 3 × 22, DP-9");
+    expect(told).toContain("Put in with the new drive wheel: 2 × Cross pin 3 × 22, DP-9");
     expect(told.join()).not.toContain("Shim 0.3, DS-4");
-    expect(told.find((t) => t.includes("drive wheel"))).toBe(
-      "Push on: drive wheel | ▼ step to the motor | Not beside the new drive wheel: Felt ring, DF-1: the felt would rub | The new drive wheel does without: the shaft seal: its lip is moulded on | The new drive wheel: wash the preservative off",
+    expect(told.find((t) => t.includes("back: drive wheel"))).toBe(
+      "Put back: drive wheel | ▼ step to the motor | Not beside the new drive wheel: Felt ring, DF-1: the felt would rub | The new drive wheel does without: the shaft seal: its lip is moulded on | The new drive wheel: wash the preservative off",
     );
     expect(stacks).toContainEqual(["thrust washer", "wheel", "shim 0.3"]);
-    expect(told.findIndex((t) => t.startsWith("Lay ready"))).toBeLessThan(
+    expect(told.findIndex((t) => t.startsWith("Put in with"))).toBeLessThan(
       told.findIndex((t) => t.includes("▼ step")),
     );
     const view = await rebuildView(number);

@@ -1,6 +1,6 @@
 import { Fault } from "@/core/fault";
 import { type Ending, endingNamed, type Waiting } from "@/core/job/ending";
-import { finalKey } from "@/core/job/keys";
+import { failedRunKey, failedRunOf, finalKey } from "@/core/job/keys";
 import { STAGE_NAMES, STAGES, type Stage } from "@/core/job/stages";
 import { changeJob } from "./change";
 import { records } from "./tables";
@@ -42,11 +42,20 @@ export async function backToStage(
   stage: Stage,
   trouble: string,
 ): Promise<number> {
-  return changeJob(number, version, async ({ trx, job }) => {
+  return changeJob(number, version, async ({ trx, job, at }) => {
     const now = STAGES.indexOf(records.jobs.read(await trx("jobs").where({ id: job.id }).first()).stage);
     if (STAGES.indexOf(stage) >= now)
       throw new Fault("stage", `the job has not come past ${STAGE_NAMES[stage]} yet`);
     await trx("jobs").where({ id: job.id }).update(records.jobs.write({ stage, trouble }));
+    const asked: string[] = await trx("answers").where({ job_id: job.id }).pluck("question");
+    const failed = asked.filter((q) => failedRunOf(q) !== undefined).length;
+    await trx("answers").insert({
+      job_id: job.id,
+      question: failedRunKey(failed + 1),
+      answer: job.stage,
+      note: trouble,
+      at,
+    });
     // what is opened again is tried again: of the last checks only what was counted stays said, their figures
     // stand in the history
     if (job.stage === "hand-back")

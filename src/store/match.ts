@@ -165,6 +165,10 @@ function saidInWords(said: GoesInChange): string {
       return `with it goes ${said.says.trim()}`;
     case "companion":
       return `${said.companion} goes in with it, ${gotInWords(said.got)}`;
+    case "replaces":
+      return said.old.trim()
+        ? `${said.companion} goes in in place of the old ${said.old.trim()}`
+        : `${said.companion} goes in besides`;
     case "without":
       return `${said.companion} does not go in: ${said.why.trim()}`;
     case "open":

@@ -6,6 +6,7 @@ import type { PictureMark } from "@/core/job/picture-mark";
 import { factsOfStep, type NewStep } from "@/core/job/recorded-step";
 import type { GoesBackWith, Holes, StripStep } from "@/core/job/step";
 import { checkStrip } from "@/core/order/checked-strip";
+import { needsNow } from "@/core/order/off-again";
 import { slideStep } from "@/core/order/slide-step";
 import { BACK_SAYS, stepCalled } from "@/core/order/step-words";
 import { needsOf, undoOrder } from "@/core/order/undo-order";
@@ -55,7 +56,7 @@ export async function layDown(
     const bundle = step.asOne && last ? (last.bundle ?? (await newBundle(trx, job.id))) : step.bundle;
     if (bundle && last && !last.bundle && step.asOne)
       await trx("steps").where({ job_id: job.id, ref: last.ref }).update({ bundle });
-    const needs = step.needs ?? (last ? [last.ref] : []);
+    const needs = step.needs ?? (await needsOfNext(c, last?.ref));
     await refuseUnknown(c, needs);
     // two screens may have begun with one draft: what differs is another step, and has no claim to the
     // draft's name
@@ -70,6 +71,17 @@ export async function layDown(
     await forgetDraft(c, step.key);
     return `laid down step ${position + 1}: ${what}`;
   });
+}
+
+/**
+ * What the next step needed, where nobody says: the step that lies last; once something went back, the last that is off.
+ */
+async function needsOfNext({ trx, job }: Change, last: string | undefined): Promise<string[]> {
+  if (last === undefined) return [];
+  const done: string[] = await trx("lines_done").where({ job_id: job.id }).pluck("line");
+  if (!done.length) return [last];
+  const steps = (await trx("steps").where({ job_id: job.id }).orderBy("position")).map(records.steps.read);
+  return needsNow(steps, done);
 }
 
 const draftOfStep = z.object({ key: z.string().min(1) });

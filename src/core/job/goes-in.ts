@@ -86,6 +86,8 @@ export const goesInChange = z.discriminatedUnion("what", [
   /** `2 x washer 8 mm` */
   z.strictObject({ what: z.literal("also"), says: words }),
   z.strictObject({ what: z.literal("companion"), companion: text, got: gotSchema }),
+  /** what it takes the place of; empty: of nothing */
+  z.strictObject({ what: z.literal("replaces"), companion: text, old: words }),
   z.strictObject({ what: z.literal("without"), companion: text, why: words }),
   /** open again; one that was added by hand is struck */
   z.strictObject({ what: z.literal("open"), companion: text }),
@@ -135,6 +137,8 @@ export function changeGoesIn(was: GoesIn, said: GoesInChange): GoesIn {
     }
     case "companion":
       return toCompanion(said.companion, ({ without: _, ...c }) => ({ ...c, got: said.got }));
+    case "replaces":
+      return toCompanion(said.companion, (c) => ({ ...c, replaces: said.old.trim() }));
     case "without":
       return toCompanion(said.companion, ({ got: _, ...c }) => ({ ...c, without: because(said.why) }));
     case "open":

@@ -14,6 +14,7 @@ const PREFIX = {
   takeOut: "take-out:",
   check: "check:",
   struck: "struck:",
+  failedRun: "failed-run:",
   safety: "safety:",
   final: "final:",
   cured: "cured:",
@@ -46,6 +47,8 @@ export const checkKey = (check: string, afterStep: string): string => `${PREFIX.
 export const DOES_NOT_APPLY = "does-not-apply";
 /** What is usually minded or asked was struck out at a step. */
 export const struckKeyAt = (assembly: string, step: string): string => `${PREFIX.struck}${assembly}@${step}`;
+/** A run or a rebuild that failed, counted from 1: what was wrong stands in its note. */
+export const failedRunKey = (n: number): string => `${PREFIX.failedRun}${n}`;
 /** How the keys of all companions of a part begin. */
 export const withKeysOf = (part: string): string => `${PREFIX.with}${part}:`;
 /** A question of the safety gate. */
@@ -75,6 +78,8 @@ const within =
     key.startsWith(prefix) ? key.slice(prefix.length) : undefined;
 /** What was struck out, as the plan knows it; undefined: it is another key. @example "hooks@s3" */
 export const struckOf = within(PREFIX.struck);
+/** Which failed run a key stands for; undefined: it is another key. */
+export const failedRunOf = within(PREFIX.failedRun);
 /** The check that a line's key asks; undefined: it is another line. */
 export const lookAskedIn = (key: string): string | undefined => within(PREFIX.check)(key)?.split(":")[0];
 /** The service or grease point that a line of the plan is; undefined: it is another line. */

@@ -19,6 +19,24 @@ export function offNow(
     .map((s) => s.id);
 }
 
+/** Steps whose things are back in the machine at this moment, the last laid down first. */
+export function backNow(
+  steps: readonly Pick<StripStep, "id" | "action">[],
+  linesDone: readonly string[],
+): string[] {
+  const off = new Set(offNow(steps, linesDone));
+  return steps.flatMap((s) => (s.action === "note" || off.has(s.id) ? [] : [s.id])).toReversed();
+}
+
+/**
+ * What a step that is laid down now needed, where nobody says: the last that is off. What is back in the machine was
+ * not in its way, or it would be off.
+ */
+export const needsNow = (
+  steps: readonly Pick<StripStep, "id" | "action">[],
+  linesDone: readonly string[],
+): string[] => offNow(steps, linesDone).slice(-1);
+
 /**
  * Whether a unit is said to be together. Before, its lines may be gone through whatever stage it stands at:
  * what is on can come off again.

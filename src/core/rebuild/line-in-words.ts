@@ -1,6 +1,7 @@
 import { lookAsks, lookIfNot } from "../assemblies/match";
 import { howAt } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
+import { kindsFrom } from "../hardware/part-kind";
 import { type Hardware, type HardwareFacts, hardwareInWords, LOOSENED } from "../hardware/piece";
 import { drawnInWords, STARTED } from "../hardware/tightening";
 import { besideNew } from "../job/beside-new";
@@ -8,7 +9,7 @@ import { companionKey, companionSays, takesThePlaceOf } from "../job/goes-in";
 import { goingInOf } from "../job/going-in";
 import { gotInWords } from "../job/got";
 import type { Job } from "../job/job";
-import { partNamed } from "../job/part";
+import { partName, partNamed } from "../job/part";
 import { pieceNamed } from "../job/piece-named";
 import type { PieceRef } from "../job/piece-ref";
 import { serviceHow, serviceSays } from "../job/service";
@@ -17,6 +18,7 @@ import { stepThing } from "../job/step-named";
 import { isFailure } from "../judge/failure-modes";
 import { type KeptDry, keepDry } from "../lube/cleaning";
 import { staysOut } from "../order/hardware-ledger";
+import { namesPiece } from "../order/names-piece";
 import type { FitLine, Minded, RebuildLine, SetLine } from "../order/rebuild-line";
 import { renewsPiece } from "../order/step-return";
 import { mindAtRebuild } from "../order/step-words";
@@ -230,6 +232,11 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
         ? `Put in, in place of the old ${old}: ${companionSays(c)}`
         : `Put in with the new ${name(line.part)}: ${companionSays(c)}`,
       mind: [
+        ...(c.replaces === undefined && mayReplace(c.name)
+          ? [
+              `Does the ${c.name} take the place of something that is in the unit? Then say so at Match: that comes out first.`,
+            ]
+          : []),
         ...(old ? [`Fasten and connect it as the ${old} was; what is new about it says its maker.`] : []),
         ...(c.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : []),
       ],
@@ -249,7 +256,7 @@ const putsBack = (job: Job, id: string): string => {
 function settingInWords(job: Job, line: SetLine): LineWords {
   const step = stepOf(job, line.of);
   const hardware = hardwareOf(step, line.hardware);
-  const renewed = renewedPieces(job, hardware);
+  const renewed = renewedPieces(job, hardware, step);
   const base = {
     ...BARE,
     belongs: putsBack(job, line.of),
@@ -263,18 +270,29 @@ function settingInWords(job: Job, line: SetLine): LineWords {
   return { ...base, known: line.minds, ...partsInWords(job, step, line.parts, hardware, true) };
 }
 
-/** Pieces of hardware in whose place something goes in that came with a new part. */
-const renewedPieces = (job: Job, hardware: readonly Hardware[]): string[] =>
-  job.ending
-    ? []
-    : goingInOf(job).flatMap((g) =>
-        g.with
-          .filter((c) => !c.without)
-          .flatMap((c) => {
-            const old = hardware.find((h) => h.id === renewsPiece(job.steps, g.part, c));
-            return old ? [`${hardwareInWords({ ...old, at: undefined })}: new, ${companionSays(c)}`] : [];
-          }),
-      );
+/** Parts of which a unit has one: a new one that comes along mostly takes the place of the old. */
+const ONE_OF: readonly string[] = [
+  "motor", "gear", "shaft", "housing", "cover", "board", "switch", "fan", "pulley", "belt", "bearing", "assembly",
+]; // biome-ignore format: a list
+const mayReplace = (name: string): boolean => ONE_OF.includes(kindsFrom(name)[0] ?? "");
+
+/** What goes in new of a line's pieces: in their place, or because they were judged, like parts. */
+function renewedPieces(job: Job, hardware: readonly Hardware[], step: StripStep | undefined): string[] {
+  if (job.ending) return [];
+  const byKit = goingInOf(job).flatMap((g) =>
+    g.with
+      .filter((c) => !c.without)
+      .flatMap((c) => {
+        const old = hardware.find((h) => h.id === renewsPiece(job.steps, g.part, c));
+        return old ? [`${hardwareInWords({ ...old, at: undefined })}: new, ${companionSays(c)}`] : [];
+      }),
+  );
+  const judged = job.parts.filter(
+    (p) =>
+      p.renew && step?.parts?.includes(p.id) && hardware.some((h) => p.piece === h.id || namesPiece(p, h)),
+  );
+  return [...byKit, ...judged.map((p) => `${partName(p)}: new${newIn(job, p.id)}`)];
+}
 
 /**
  * What is said of a step's parts where they go back.
@@ -297,7 +315,7 @@ function partsInWords(
     facing: facing ?? step.facing,
     marks: step.marks ?? [],
     renewed: [
-      ...renewedPieces(job, beside),
+      ...renewedPieces(job, beside, step),
       ...ids
         .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
         .map((p) => `${name(p)}: new${newIn(job, p)}`),
@@ -337,7 +355,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
       hardware.filter((h) => !loose.includes(h)),
     ),
     hardware,
-    renewed: renewedPieces(job, hardware),
+    renewed: renewedPieces(job, hardware, step),
     wires: step?.wires ?? [],
     tray: step?.tray,
     step: line.undoes,

@@ -74,6 +74,9 @@ export function rebuildSaid(input: unknown): SaidPlan {
     const kinds = askedKinds(p);
     if (kinds.length) asks.push(`${p.name}: ${kinds.join(", ")} or something else?`);
   }
+  for (const c of said.new.flatMap((n) => n.with))
+    if (c.replaces === undefined)
+      asks.push(`${c.name}: in place of something that is in the unit, or besides?`);
   const lines = rebuildPlan({ ...job, goingIn: goingInOf(job) }).steps.map((l): SaidLine => {
     const w = lineInWords(job, l);
     const beside = [

@@ -7,6 +7,7 @@ import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { SmallChoice } from "@/ui/small-choice";
 import { useJob } from "../saving/job-context";
+import { SavedField } from "../saving/saved-field";
 import { useFieldFault } from "../saving/use-field-fault";
 import { sayGoesIn, takeCompanionGot } from "./actions";
 import type { Typing } from "./typing";
@@ -93,6 +94,24 @@ export function OneCompanion({
           </KeyButton>
         )}
       </div>
+      {!c.without && (
+        <SavedField
+          label="In place of what, in the unit"
+          name={`goes-in.replaces.${part}.${key}`}
+          value={c.replaces ?? ""}
+          hint={c.replaces === "" ? "of nothing: it comes besides" : "motor; or press: besides"}
+          save={(old) => run(sayGoesIn, { part, said: { what: "replaces", companion: key, old } })}
+        />
+      )}
+      {!c.without && c.replaces === undefined && (
+        <KeyButton
+          className="small mt-1"
+          label={`Besides, in place of nothing: ${companionSays(c)}`}
+          onPress={() => void run(sayGoesIn, { part, said: { what: "replaces", companion: key, old: "" } })}
+        >
+          Besides, in place of nothing
+        </KeyButton>
+      )}
       {saying && !settled && (
         <div className="flex flex-col gap-2 pt-2">
           <div className="grid grid-cols-3 gap-1.5">

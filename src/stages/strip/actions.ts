@@ -2,13 +2,17 @@
 
 import { z } from "zod";
 import { Fault } from "@/core/fault";
+import { planOf } from "@/core/gates/job-facts";
 import { safetyKey } from "@/core/job/keys";
 import { jobPicture } from "@/core/job/picture";
 import { newStepFrom, recordedStep } from "@/core/job/recorded-step";
+import { stepThing } from "@/core/job/step-named";
 import { ref, text } from "@/core/job/written";
+import { waysInto } from "@/core/order/access-plan";
+import { linesOpenedBy, offNow } from "@/core/order/off-again";
 import { safetyGate } from "@/core/safety/gate";
 import { loadJob, thereIs } from "@/store/job";
-import { setAnswer } from "@/store/rebuild";
+import { openLines, setAnswer } from "@/store/rebuild";
 import { changeStep, layDown, markPicture, setOrder, slide, toggleBundle } from "@/store/strip";
 import { completeStrip } from "@/store/strip-complete";
 import { undoLast } from "@/store/undo";
@@ -31,6 +35,24 @@ export async function layStepDown(raw: z.input<typeof stepInput>): Promise<Actio
   return act(stepInput, raw, ({ number, version, editing, again, step }) => {
     const laid = newStepFrom(step);
     return editing ? changeStep(number, version, editing, laid) : layDown(number, "any", laid, { again });
+  });
+}
+
+const againInput = z.object({ ...onJob, steps: z.array(ref).min(1).max(500) });
+/**
+ * What had to come off again before more is laid down: these steps, and whatever must be off for them. Their lines of
+ * the rebuild are open again.
+ */
+export async function cameOffAgain(raw: z.infer<typeof againInput>): Promise<ActionResult> {
+  return act(againInput, raw, async ({ number, version, steps }) => {
+    const job = thereIs(await loadJob(number), number);
+    const off = offNow(job.steps, job.linesDone);
+    const ways = waysInto(job);
+    const all = [...new Set(steps.flatMap((s) => ways.toStep(s, off).steps))];
+    const done = new Set(job.linesDone);
+    const lines = linesOpenedBy(planOf(job), job, all).filter((k) => done.has(k));
+    if (!lines.length) throw new Fault("steps", "they lie on the Mat already");
+    return openLines(number, version, lines, `off again: ${all.map((s) => stepThing(job, s)).join("; ")}`);
   });
 }
 

@@ -20,6 +20,7 @@ import { useJob } from "../saving/job-context";
 import { newKey } from "../saving/new-key";
 import { cameOutAsOne, layStepDown, setNeeds, slideTo } from "./actions";
 import { LastTime } from "./as-last-time";
+import { BackAgain, type BackStep } from "./back-again";
 import { FactKeys } from "./fact-keys";
 import { HeldNext } from "./held-next";
 import { KindQuestion } from "./kind-question";
@@ -53,6 +54,8 @@ export interface RecorderProps {
   live: readonly LiveWork[];
   /** what this shop said parts are, by their names in small letters */
   known: Readonly<Record<string, string>>;
+  /** what is back in the machine, and may have come off again */
+  back: readonly BackStep[];
   /** the job of the last other unit of this model */
   ghostFrom?: string;
 }
@@ -71,6 +74,7 @@ export function Recorder({
   tools,
   live,
   known,
+  back,
   ghostFrom,
 }: RecorderProps) {
   const { run, say } = useJob();
@@ -138,8 +142,13 @@ export function Recorder({
     setAsking(false);
     setTypingNext(false);
   };
+  /** it was said that what is back stayed on: until something more goes back, or comes off */
+  const [stayedOn, setStayedOn] = useState("");
+  const backSays = back.map((b) => b.step).join();
+  const isBackAsked = back.length > 0 && stayedOn !== backSays && open.editing === null;
   const lay = async (): Promise<void> => {
     if (empty) return;
+    if (isBackAsked) return say("Say first what came off again of what is back in the machine, above.");
     const look = lookOf(open, read);
     if (look && look !== looked) {
       setLooked(look);
@@ -163,6 +172,10 @@ export function Recorder({
     ...(open.key && { key: open.key, since: open.since }),
   });
   const layAsLast = (l: AsLastTime): void => {
+    if (isBackAsked) {
+      replace(asLast(l));
+      return;
+    }
     laying.lay(asLast(l));
     done();
   };
@@ -248,6 +261,9 @@ export function Recorder({
           <StepFields n={n} recording={recording} said={said} lay={() => void lay()} />
           {/* what was understood stands first: no chip is out of sight unseen */}
           <div className="flex min-h-0 flex-1 flex-col gap-1.5 overflow-y-auto">
+            {isBackAsked && !empty && (
+              <BackAgain key={backSays} back={back} onStayed={() => setStayedOn(backSays)} />
+            )}
             {empty && last && (
               <LastTime
                 last={last}

@@ -1,6 +1,10 @@
 import { gatesOf } from "@/core/gates/job-facts";
+import type { Job } from "@/core/job/job";
 import { safetyOf } from "@/core/job/keys";
 import { partName } from "@/core/job/part";
+import { stepThing } from "@/core/job/step-named";
+import { waysInto } from "@/core/order/access-plan";
+import { backNow, offNow } from "@/core/order/off-again";
 import { toolsUsed } from "@/core/order/tools-used";
 import { LIVE, safetyGate } from "@/core/safety/gate";
 import type { SafetyQuestion } from "@/core/safety/question";
@@ -16,6 +20,7 @@ import { type FrameView, frameOf } from "../frame/frame-view";
 import { laidHardware, pocketsOf } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
 import { pageJob } from "../job-view/page-job";
+import type { BackStep } from "./back-again";
 import type { LaidStep } from "./laid-step";
 import type { RecorderProps } from "./recorder";
 
@@ -66,6 +71,7 @@ export async function stripView(number: string): Promise<StripView | null> {
       undo: await undoable(job.id),
       tools: toolsUsed(job.steps),
       known: await knownKinds(),
+      back: backSteps(job),
       ...(ghostFrom === undefined ? {} : { ghostFrom }),
       live: job.answers.flatMap((a) => {
         const gate = safetyOf(a.question);
@@ -75,6 +81,16 @@ export async function stripView(number: string): Promise<StripView | null> {
       }),
     },
   };
+}
+
+/** What is back in the machine, and of it what has to be off to come where the strip ended. */
+function backSteps(job: Job): BackStep[] {
+  if (!job.linesDone.length) return [];
+  const back = backNow(job.steps, job.linesDone);
+  const last = job.steps.findLast((s) => s.action !== "note")?.id;
+  if (!back.length || last === undefined) return [];
+  const inTheWay = new Set(waysInto(job).toStep(last, offNow(job.steps, job.linesDone)).steps);
+  return back.map((step) => ({ step, says: stepThing(job, step), inTheWay: inTheWay.has(step) }));
 }
 
 /** One step of a job as it lies; null: there is none. */

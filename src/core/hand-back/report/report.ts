@@ -4,7 +4,7 @@ import { sizeOf } from "../../job/gear-notes";
 import { ON_PAPER } from "../../job/going-home";
 import { goingInOf } from "../../job/going-in";
 import type { Job } from "../../job/job";
-import { finalKey } from "../../job/keys";
+import { failedRunOf, finalKey } from "../../job/keys";
 import { partNamed } from "../../job/part";
 import { pieceNamed } from "../../job/piece-named";
 import { type Service, serviceSays } from "../../job/service";
@@ -148,6 +148,10 @@ function whatWasDone({ job, shop }: ReportInput): Section {
           g.staysOut.map((p) => `Left out: ${pieceNamed(job, p)}, because ${p.why}.`),
         )
       : []),
+    ...job.answers.flatMap((a) => {
+      const n = failedRunOf(a.question);
+      return n === undefined ? [] : [`Opened again${n === "1" ? "" : ` (${n})`}: ${sentence(a.note ?? "")}`];
+    }),
     job.steps.length === 0 && "It was not taken apart.",
   ].filter(Boolean);
   return {
