@@ -11,11 +11,14 @@ export function Ledger({
   rows,
   uncounted = 0,
   missing = 0,
+  fresh,
   foot,
 }: {
   rows: readonly LedgerRow[];
   uncounted?: number;
   missing?: number;
+  /** what goes in new, and never came off */
+  fresh?: { readonly of: number; readonly in: number } | undefined;
   foot?: string;
 }) {
   const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0) - missing;
@@ -43,6 +46,15 @@ export function Ledger({
           </li>
         ))}
       </ul>
+      {fresh && fresh.of > 0 && (
+        <p className="flex items-baseline gap-3 border-t-2 border-base-content py-1 text-[19px]">
+          <span className="figures w-[2.4ch] text-[22px]">{fresh.of}</span>
+          <span className="flex-1">new, goes in</span>
+          <span className={`figures text-[22px] ${fresh.in < fresh.of ? "text-error" : "text-success"}`}>
+            {fresh.in}
+          </span>
+        </p>
+      )}
       <p
         className={`mt-2 text-[20px] font-bold ${open || missing || uncounted ? "text-error" : "text-success"}`}
         role="status"

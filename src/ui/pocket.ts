@@ -20,6 +20,8 @@ export interface Pocket {
   readonly needs?: readonly number[];
   /** what lies in it must stay dry when the unit is lubricated */
   readonly dry?: boolean;
+  /** it is a note: nothing of it lies anywhere */
+  readonly isNote?: true;
   readonly emptied?: boolean;
   readonly lookAlike?: string;
   /** laid down at this screen; the shop has not said yet that it has it */

@@ -82,6 +82,10 @@ export const LOOSENED = "loosened";
 export const isLoose = (h: Pick<HardwareFacts, "kind" | "stays">): boolean =>
   h.stays === undefined && !NO_PIECE.includes(h.kind);
 
+/** Whether it came off, and lies on the bench: not what stays in its part, nor what was missing already. */
+export const isOut = (h: Pick<HardwareFacts, "kind" | "stays" | "state">): boolean =>
+  isLoose(h) && h.state !== "missing";
+
 /** Whether it is drawn with a driver or a spanner: a washer is not. */
 export const isDrawn = (h: Pick<HardwareFacts, "kind">): boolean =>
   h.kind === "screw" || h.kind === "nut" || h.kind === "clamp";

@@ -1,5 +1,6 @@
 import { LEDGER_ROWS } from "../hardware/kinds";
-import { type Hardware, isLoose } from "../hardware/piece";
+import { type Hardware, isOut } from "../hardware/piece";
+import type { Part } from "../job/part";
 import { type PieceRef, samePiece } from "../job/piece-ref";
 import type { StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
@@ -50,11 +51,20 @@ export const backOnce =
     undone(step) && (staysOut(goingIn, piece) === undefined || "aside");
 
 /**
- * The pieces of a step that lie on the bench: what was only looked at, was only loosened, or stays in its
- * part, is not among them.
+ * The pieces of a step that lie on the bench: what was only looked at, was only loosened, stays in its part, or was
+ * missing already, is not among them.
  */
 const countedAt = (s: StripStep): readonly Hardware[] =>
-  s.action === "note" ? [] : (s.hardware ?? []).filter(isLoose);
+  s.action === "note" ? [] : (s.hardware ?? []).filter(isOut);
+
+/** Steps, and the parts they name: a part that is one of the pieces, or was missing already, is not counted. */
+type Counted = Pick<Strip, "steps"> & { readonly parts?: readonly Part[] };
+function partsAt({ parts = [] }: Counted, s: StripStep): readonly string[] {
+  const own = s.parts ?? [];
+  if (!own.length) return own;
+  const none = new Set(parts.flatMap((p) => (p.piece !== undefined || p.state === "missing" ? [p.id] : [])));
+  return none.size ? own.filter((p) => !none.has(p)) : own;
+}
 
 const howMany = (where: boolean | number, qty: number): number =>
   typeof where === "number" ? Math.min(qty, Math.max(0, where)) : where ? qty : 0;
@@ -63,7 +73,7 @@ const howMany = (where: boolean | number, qty: number): number =>
  * Out and back: what came off, what of it has gone back, and where the rest lies. Out is the sum of back,
  * aside and open.
  */
-export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Ledger {
+export function hardwareLedger(strip: Counted, isBack: IsBack): Ledger {
   let out = 0;
   let back = 0;
   let aside = 0;
@@ -81,7 +91,7 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
       if (own < qty) open.push({ step: s.id, pocket: i + 1, ...piece, qty: qty - own });
     };
     for (const h of countedAt(s)) count(h.qty, { hardware: h.id });
-    for (const p of s.parts ?? []) count(1, { part: p });
+    for (const p of partsAt(strip, s)) count(1, { part: p });
   });
   return { out, back, ...(aside ? { aside } : {}), open };
 }
@@ -90,7 +100,7 @@ export function hardwareLedger(strip: Pick<Strip, "steps">, isBack: IsBack): Led
  * The same count by kind, as the two pencilled columns of the screen. Rows that never had anything are left
  * out.
  */
-export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerRow[] {
+export function ledgerRows(strip: Counted, isBack: IsBack): LedgerRow[] {
   const rows = [
     ...LEDGER_ROWS.map((r) => ({ row: r.row, kinds: r.kinds, out: 0, back: 0, aside: 0 })),
     { row: "parts", kinds: [], out: 0, back: 0, aside: 0 },
@@ -104,7 +114,7 @@ export function ledgerRows(strip: Pick<Strip, "steps">, isBack: IsBack): LedgerR
       else row.back += howMany(where, qty);
     };
     for (const h of countedAt(s)) add(rows.find((r) => r.kinds.some((k) => k === h.kind)), h.qty, { hardware: h.id }); // biome-ignore format: one call
-    for (const part of s.parts ?? []) add(rows.at(-1), 1, { part });
+    for (const part of partsAt(strip, s)) add(rows.at(-1), 1, { part });
   }
   return rows
     .filter((r) => r.out > 0)

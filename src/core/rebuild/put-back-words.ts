@@ -112,7 +112,7 @@ function pieceVerb(
   const isDriven =
     wasDriven(step) || /\b(?:roll|spring|taper(?:ed)?|grooved) ?pins?\b/i.test(step.said ?? "");
   const verb = kind === "pin" && !isDriven ? (step.freed ? "push in" : "put in") : PIECES[kind];
-  return state !== undefined || once ? `new, ${verb}` : verb;
+  return state !== undefined || once ? `${verb}, new` : verb;
 }
 
 /** What a screw, a nut or a clip is put on over. */

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { Fault, readWith } from "../fault";
 import { placeFault } from "../hardware/look-alikes";
-import { isLoose } from "../hardware/piece";
+import { isOut } from "../hardware/piece";
 import { worthALook } from "../hardware/quick-line";
 import { goingInOf } from "../job/going-in";
 import type { Job } from "../job/job";
@@ -88,7 +88,7 @@ export function rebuildSaid(input: unknown): SaidPlan {
   });
   const out = job.steps
     .filter((s) => s.action !== "note")
-    .flatMap((s) => (s.hardware ?? []).filter(isLoose))
+    .flatMap((s) => (s.hardware ?? []).filter(isOut))
     .reduce((n, h) => n + h.qty, 0);
   return { lines, out, asks: [...new Set(asks)] };
 }

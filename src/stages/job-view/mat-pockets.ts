@@ -62,6 +62,7 @@ export const pocketsOf = onceFor((job: Job): readonly Pocket[] => {
       ...(s.bundle ? { bundle: s.bundle } : {}),
       ...(inOrder ? {} : { needs: needed }),
       ...(done.has(undoKey(s.id)) ? { emptied: true } : {}),
+      ...(s.action === "note" ? { isNote: true as const } : {}),
       ...(piece ? { lookAlike: `${hardwareInWords({ ...piece, at: undefined })} ${like.says}` } : {}),
     };
   });

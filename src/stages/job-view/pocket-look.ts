@@ -1,4 +1,4 @@
-import { type HardwareFacts, hardwareInWords, isLoose } from "@/core/hardware/piece";
+import { type HardwareFacts, hardwareInWords, isOut } from "@/core/hardware/piece";
 import type { StepFacts, StripStep } from "@/core/job/step";
 import { ACTION_SAYS } from "@/core/order/likely-action";
 import type { Pocket } from "@/ui/pocket";
@@ -28,7 +28,7 @@ export function pocketLook(
   partKind: string | undefined,
 ): Pick<Pocket, "title"> & Partial<Pick<Pocket, "main" | "pieces" | "uncounted" | "partKind" | "facing">> {
   const [main] = hardware;
-  const pieces = hardware.filter(isLoose).reduce((sum, h) => sum + h.qty, 0);
+  const pieces = hardware.filter(isOut).reduce((sum, h) => sum + h.qty, 0);
   return {
     title,
     ...(main

@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Gate } from "@/core/gates/open-gates";
 import { isDrawn } from "@/core/hardware/piece";
 import type { Stage } from "@/core/job/stages";
+import type { FreshPieces } from "@/core/order/fresh-pieces";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 import type { RunningWait } from "@/core/order/running-waits";
 import { lineAloud } from "@/core/rebuild/line-beside";
@@ -36,6 +37,7 @@ export interface RebuildScreenProps {
   pictures: readonly LinePicture[];
   noPicture: string;
   rows: readonly LedgerRow[];
+  fresh: FreshPieces;
   /** what a piece that is left over is held against */
   laid: readonly LaidStep[];
   /** what goes back later: a screw may be left loose for it */
@@ -67,6 +69,7 @@ export function RebuildScreen(props: RebuildScreenProps) {
     pictures,
     noPicture,
     rows,
+    fresh,
     laid,
     waits,
     missing,
@@ -154,6 +157,7 @@ export function RebuildScreen(props: RebuildScreenProps) {
           <Waits waits={waits} />
           <Ledger
             rows={rows}
+            fresh={fresh}
             uncounted={uncounted.length}
             missing={missing.reduce((n, m) => n + m.qty, 0)}
             foot={foot}

@@ -8,6 +8,7 @@ import type { JobPicture } from "@/core/job/picture";
 import type { Stage } from "@/core/job/stages";
 import type { Holes } from "@/core/job/step";
 import { stepThing } from "@/core/job/step-named";
+import { type FreshPieces, freshPieces } from "@/core/order/fresh-pieces";
 import { backOnce, type LedgerRow, ledgerRows } from "@/core/order/hardware-ledger";
 import { lessMissing, missingOf } from "@/core/order/missing";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
@@ -62,6 +63,8 @@ export interface RebuildView {
   /** what would be shown, where no picture was taken */
   readonly noPicture: string;
   readonly rows: readonly LedgerRow[];
+  /** what goes in new, and never came off */
+  readonly fresh: FreshPieces;
   /** what a piece that is left over is held against */
   readonly laid: readonly LaidStep[];
   /** what goes back later: a screw may be left loose for it */
@@ -186,6 +189,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
         missing,
       ),
     ),
+    fresh: freshPieces(job.steps, job.ending ? [] : goingInOf(job), done),
     laid: job.steps.flatMap((s, i): LaidStep[] => {
       if (!s.hardware?.length) return [];
       const picture = job.pictures.find((p) => p.step === s.id);

@@ -46,6 +46,7 @@ export function matWith(
       names[0] && action !== "note" && action !== "block"
         ? partLook(names[0], partKindFrom(names[0]))
         : undefined;
+    const isNote = action === "note";
     const thumb = thumbOf(key);
     const before = out.at(-1);
     const bundle = asOne && before ? (before.bundle ?? key) : undefined;
@@ -54,6 +55,7 @@ export function matWith(
       step: key,
       ...pocketLook(title, { hardware, facing: facts.facing }, kind),
       onItsWay: true,
+      ...(isNote ? { isNote: true as const } : {}),
       ...(thumb ? { thumb } : {}),
       ...(bundle ? { bundle } : {}),
       ...(needs

@@ -148,7 +148,8 @@ export function Recorder({
   const isBackAsked = back.length > 0 && stayedOn !== backSays && open.editing === null;
   const lay = async (): Promise<void> => {
     if (empty) return;
-    if (isBackAsked) return say("Say first what came off again of what is back in the machine, above.");
+    if (isBackAsked)
+      return say("Some of it is back in the machine: say first, in the red field, what came off again.");
     const look = lookOf(open, read);
     if (look && look !== looked) {
       setLooked(look);

@@ -4,7 +4,7 @@ import type { Assembly } from "../../job/assembly";
 export const partOverDowels: Assembly = {
   id: "part-over-dowels",
   says: "a part that goes over dowels",
-  when: { joints: ["dowels"], notKinds: ["cover", "housing"] },
+  when: { joints: ["dowels"], without: ["closes"] },
   adds: [
     {
       act: "mind",

@@ -7,7 +7,7 @@ import { found, type JobAddress } from "../address";
 
 export default async function Page({ params }: JobAddress) {
   const { frame, pockets, ...view } = await found(handBackView((await params).number));
-  const foot = pockets.every((p) => p.emptied)
+  const foot = pockets.every((p) => p.emptied || p.isNote)
     ? "The Mat is empty: everything is back in the machine."
     : "Something still lies on the Mat.";
   return (
@@ -16,7 +16,11 @@ export default async function Page({ params }: JobAddress) {
       frame={frame}
       showing="hand-back"
       mat={
-        <LyingMat pockets={pack(pockets)} hand={pockets.findLastIndex((p) => !p.emptied) + 1} foot={foot} />
+        <LyingMat
+          pockets={pack(pockets)}
+          hand={pockets.findLastIndex((p) => !p.emptied && !p.isNote) + 1}
+          foot={foot}
+        />
       }
     >
       <HandBackScreen {...view} />
