@@ -30,10 +30,19 @@ export const timingSchema = z.strictObject({
   x: later,
 });
 /** Moments around a step's return at which something of one's own is to be done or looked at. */
-export const BACK_MOMENTS = ["before", "while", "final", "after", "closing", "end", "calibrate"] as const;
+export const BACK_MOMENTS = [
+  "instead",
+  "before",
+  "while",
+  "final",
+  "after",
+  "closing",
+  "end",
+  "calibrate",
+] as const;
 export type BackMoment = (typeof BACK_MOMENTS)[number];
 /**
- * What must happen around a step's return: before it goes back, while it goes on, before what makes it final is driven
+ * What is said of a step's return: how it goes on, in place of what is proposed; what must happen before it goes back, while it goes on, before what makes it final is driven
  * or drawn, right after it, before something closes over it, when everything is on, or last of all, set and measured.
  */
 export const goesBackWith = z.strictObject({

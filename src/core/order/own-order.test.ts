@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { StripStep } from "../job/step";
 import { movesIn } from "./own-order";
+import { lineKey } from "./rebuild-line";
 import { rebuildPlan } from "./rebuild-plan";
 
 const step = (id: string, needs: string[], more: Partial<StripStep> = {}): StripStep => ({
@@ -121,5 +122,51 @@ describe("one's own order", () => {
       { numRuns: 400 },
     );
     expect(moved).toBeGreaterThan(40);
+  });
+});
+
+describe("the last lines, when everything is on", () => {
+  const job = {
+    parts: [],
+    services: [],
+    lubePoints: [{ id: "g1", outside: true, lubricant: "oil" }],
+    steps: [
+      {
+        id: "s1",
+        action: "lift-off" as const,
+        needs: [],
+        back: [{ when: "end" as const, says: "press the button" }],
+      },
+      {
+        id: "s2",
+        action: "lift-off" as const,
+        back: [
+          { when: "calibrate" as const, says: "set the zero" },
+          { when: "end" as const, says: "close the vent" },
+        ],
+      },
+    ],
+  };
+  const last = (ownOrder?: readonly string[]): string[] =>
+    rebuildPlan({ ...job, ...(ownOrder && { ownOrder }) })
+      .steps.slice(2)
+      .map(lineKey);
+  it("stand as they were said, what is set and measured last of all, until somebody orders them", () => {
+    const usual = [
+      "mind:s2:end:close the vent",
+      "mind:s1:end:press the button",
+      "grease:g1",
+      "mind:s2:calibrate:set the zero",
+    ];
+    expect(last()).toEqual(usual);
+    expect(last([...usual].reverse())).toEqual([...usual].reverse());
+    // a key that leads nowhere moves nothing, and steps keep their order beside it
+    expect(last(["mind:s9:end:gone", "s1", "s2"])).toEqual(usual);
+    expect(last(["grease:g1", "mind:s1:end:press the button"])).toEqual([
+      usual[0],
+      "grease:g1",
+      usual[1],
+      usual[3],
+    ]);
   });
 });

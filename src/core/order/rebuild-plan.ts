@@ -14,7 +14,7 @@ import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
 import { leftLoose } from "./left-loose";
 import { type Pick, picksOf } from "./picks";
-import type { Draft, RebuildLine } from "./rebuild-line";
+import { type Draft, lineKey, type RebuildLine } from "./rebuild-line";
 import { companionsAt, goesBackOf, lookLine, minds, reasons, returnOf } from "./step-return";
 import { nameOf, reachedName, stepName } from "./strip-names";
 import { needsOf, undoOrder } from "./undo-order";
@@ -158,16 +158,12 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
 
   drafts.push(...loose.rest());
   for (const m of closing.get(undefined) ?? []) drafts.push(m);
-  for (const i of order) drafts.push(...minds(checked.steps[i] as StripStep, "end"));
-  for (const g of strip.lubePoints)
-    if (isOutside(g))
-      drafts.push({
-        kind: "grease",
-        lubePoint: g.id,
-        because: ["it is reached from outside, when everything is on"],
-      });
-  // what is set is set on the finished unit: whatever is drawn or greased after it would move it again
-  for (const i of order) drafts.push(...minds(checked.steps[i] as StripStep, "calibrate"));
+  drafts.push(
+    ...atTheEnd(
+      strip,
+      order.map((i) => checked.steps[i] as StripStep),
+    ),
+  );
 
   const lines = drafts.map((d, i): RebuildLine => ({ n: i + 1, ...d }));
   return {
@@ -190,6 +186,39 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     minutes: Math.round(minutesOf(checked, order, drafts)),
   };
 }
+
+/**
+ * What comes last of all, when everything is on: what was said for the end, what is lubricated from outside, and what
+ * is set and measured, because whatever is drawn or greased after it would move it again. In somebody's own order, where
+ * there is one: by the keys of these lines among the steps of `ownOrder`.
+ */
+function atTheEnd(strip: Strip, back: readonly StripStep[]): Draft[] {
+  const outside = strip.lubePoints.filter(isOutside).map(
+    (g): Draft => ({
+      kind: "grease",
+      lubePoint: g.id,
+      because: ["it is reached from outside, when everything is on"],
+    }),
+  );
+  const all = [
+    ...back.flatMap((s) => minds(s, "end")),
+    ...outside,
+    ...back.flatMap((s) => minds(s, "calibrate")),
+  ];
+  const own = new Map((strip.ownOrder ?? []).map((key, k) => [key, k]));
+  const rank = (d: Draft): number => own.get(lineKey({ ...d, n: 0 })) ?? -1;
+  const ordered = all.filter((d) => rank(d) >= 0).sort((a, b) => rank(a) - rank(b));
+  // those that somebody ordered change places among themselves
+  return all.map((d) => (rank(d) >= 0 ? (ordered.shift() ?? d) : d));
+}
+
+/** Whether a line is one of the last, which can be ordered among each other. */
+export const isAtTheEnd = (
+  line: RebuildLine,
+  { lubePoints }: { readonly lubePoints: Strip["lubePoints"] },
+): boolean =>
+  (line.kind === "mind" && (line.when === "end" || line.when === "calibrate")) ||
+  (line.kind === "grease" && lubePoints.some((g) => g.id === line.lubePoint && isOutside(g)));
 
 /** Thread locker that goes back on cures before the unit runs: so long after the line that puts it on. */
 function lockerCures(strip: CheckedStrip, lines: readonly RebuildLine[]): RebuildPlan["waits"] {

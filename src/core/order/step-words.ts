@@ -14,6 +14,7 @@ export interface FactWords {
 }
 /** When something of one's own comes, around the return of a step. */
 export const BACK_SAYS: Readonly<Record<BackMoment, string>> = {
+  instead: "how it goes on",
   before: "before it goes back",
   while: "while it goes on",
   final: "before it is made final",

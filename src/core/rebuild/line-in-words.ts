@@ -172,6 +172,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
   if (line.kind === "mind") {
     const thing = stepThing(job, line.of);
     const when = {
+      instead: `how ${thing}, goes on`,
       before: `before ${thing}, goes back`,
       while: `while ${thing}, goes on`,
       final: `before ${thing}, is made final`,
@@ -311,7 +312,7 @@ function partsInWords(
   const facing = going.find((g) => g.facing)?.facing;
   const name = (id: string): string => partNamed(job, id);
   return {
-    title: partsBack(step, parts, ids.map(name), beside, isHeld),
+    title: ownWay(step) ?? partsBack(step, parts, ids.map(name), beside, isHeld),
     facing: facing ?? step.facing,
     marks: step.marks ?? [],
     renewed: [
@@ -383,7 +384,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     : nothingBack(step, stepNumber(job, step.id));
   return {
     ...base,
-    title: hardware.length ? piecesBack(hardware, step) : nothing,
+    title: ownWay(step) ?? (hardware.length ? piecesBack(hardware, step) : nothing),
     facing: step.facing,
     marks: step.marks ?? [],
     stack,
@@ -396,6 +397,12 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     off: offOf(step),
   };
 }
+
+/** How a step goes on in somebody's own words, in place of what would be proposed. */
+const ownWay = (step: StripStep): string | undefined => {
+  const says = (step.back ?? []).filter((b) => b.when === "instead").map((b) => b.says);
+  return says.length ? capital(says.join("; ")) : undefined;
+};
 
 /** What of a step never came out: it stays in its part, or in the case. */
 const staysInWords = ({ hardware = [] }: StripStep): string[] =>

@@ -39,7 +39,7 @@ export function ForReturn({ step }: { step: string }) {
         void add();
       }}
     >
-      <div className="grid grid-cols-5 gap-1.5">
+      <div className="grid grid-cols-4 gap-1.5">
         {BACK_MOMENTS.map((m) => (
           <SmallChoice key={m} pressed={when === m} onPress={() => setWhen(m)}>
             {capital(BACK_SAYS[m])}

@@ -10,7 +10,7 @@ import { Readout } from "@/ui/readout";
 import { useJob } from "../../saving/job-context";
 import { useFieldFault } from "../../saving/use-field-fault";
 import { Waits } from "../waits";
-import { asTheStripWas, bringForward, goOnMeanwhile } from "./actions";
+import { asTheStripWas, bringForward, goOnMeanwhile, moveAmongLast } from "./actions";
 import type { PlanRow, PlanView } from "./plan-view";
 
 /**
@@ -83,7 +83,25 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
                 Its turn comes as early as it can: all that stands before it must be on first.
               </p>
             )}
-            {row.step === undefined && !row.done && (
+            {row.last && (
+              <div className="flex gap-2">
+                <KeyButton
+                  className="small"
+                  disabled={!row.last.sooner}
+                  onPress={() => void run(moveAmongLast, { line: row.key, by: -1 }).then(fault.took)}
+                >
+                  Earlier among the last
+                </KeyButton>
+                <KeyButton
+                  className="small"
+                  disabled={!row.last.later}
+                  onPress={() => void run(moveAmongLast, { line: row.key, by: 1 }).then(fault.took)}
+                >
+                  Later
+                </KeyButton>
+              </div>
+            )}
+            {row.step === undefined && !row.done && !row.last && (
               <p className="hush text-[19px]">
                 It has no place of its own: it stands with what it belongs to, and comes forward with that.
               </p>

@@ -4,6 +4,7 @@ import type { Job } from "@/core/job/job";
 import { stepThing } from "@/core/job/step-named";
 import { movesIn } from "@/core/order/own-order";
 import { isLineDone, lineKey, type RebuildLine, stepBackIn } from "@/core/order/rebuild-line";
+import { isAtTheEnd } from "@/core/order/rebuild-plan";
 import type { RunningWait } from "@/core/order/running-waits";
 import { lineInWords } from "@/core/rebuild/line-in-words";
 import { type FrameView, frameOf } from "../../frame/frame-view";
@@ -20,6 +21,8 @@ export interface PlanRow {
   /** the step that goes back with it; left out: it comes with another line */
   readonly step?: string;
   readonly because: readonly string[];
+  /** it is one of the last lines, and can change places with those beside it */
+  readonly last?: { readonly sooner: boolean; readonly later: boolean };
   /** what must be on before it, in words; left out: nothing stands before it that could stand behind */
   readonly before?: readonly string[];
 }
@@ -48,6 +51,11 @@ export async function planView(number: string): Promise<PlanView | null> {
   const { now, done: back } = orderNow(job);
   const moves = movesIn(job);
   const open = now.filter((s) => !back.has(s));
+  const last = plan.steps.filter((l) => isAtTheEnd(l, job) && !isLineDone(l, finished));
+  const placesAmong = (line: RebuildLine) => ({
+    sooner: last.indexOf(line) > 0,
+    later: last.indexOf(line) < last.length - 1,
+  });
   const rows = plan.steps.map((line): PlanRow => {
     const step = stepBackIn(line);
     const done = isLineDone(line, finished);
@@ -61,6 +69,7 @@ export async function planView(number: string): Promise<PlanView | null> {
       title: titleIn(job, line),
       done,
       because: line.because,
+      ...(!done && isAtTheEnd(line, job) && { last: placesAmong(line) }),
       ...(step !== undefined && {
         step,
         ...(!isNext && { before: first.filter((s) => s !== step).map((s) => stepThing(job, s)) }),

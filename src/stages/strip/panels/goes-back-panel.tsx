@@ -30,7 +30,7 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
       <Choices
         label="When"
         of={BACK_MOMENTS}
-        columns={5}
+        columns={4}
         keys
         says={(w) => capital(BACK_SAYS[w])}
         holds={(w) => when === w}
