@@ -1,3 +1,3 @@
-import { test } from "@playwright/test";
 import { mkdtempSync } from "node:fs";
+import { test } from "@playwright/test";
 import { serveBuilt } from "../scripts/serve-built";

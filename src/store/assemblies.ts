@@ -12,6 +12,10 @@ const ENOUGH = 2;
 const stored = z.object({ assembly: z.string() });
 const answered = z.object({ job_id: z.number(), question: z.string() });
 
+let changes = 0;
+/** How often the shop's own were changed since the program began: what was read before is read anew. */
+export const assembliesChanged = (): number => changes;
+
 /** The shop's own assemblies, in the order in which they were written. */
 export async function ownAssemblies(at?: Knex): Promise<readonly Assembly[]> {
   const rows: unknown[] = await (at ?? (await database()))("own_assemblies").orderBy("at").select("assembly");
@@ -34,10 +38,12 @@ export async function saveOwnAssembly(own: Assembly): Promise<void> {
     .insert({ id: own.id, assembly: JSON.stringify(own), at: new Date().toISOString() })
     .onConflict("id")
     .merge(["assembly"]);
+  changes++;
 }
 
 export async function strikeOwnAssembly(id: string): Promise<void> {
   await (await database())("own_assemblies").where({ id }).delete();
+  changes++;
 }
 
 /** Looks that were answered "does not apply" in two other jobs of a kind of unit: they are asked of it no more. */

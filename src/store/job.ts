@@ -2,7 +2,7 @@ import type { Knex } from "knex";
 import { Fault } from "@/core/fault";
 import type { Hardware } from "@/core/hardware/piece";
 import type { Job, JobHead } from "@/core/job/job";
-import { notAskedOf, ownAssemblies } from "./assemblies";
+import { assembliesChanged, notAskedOf, ownAssemblies } from "./assemblies";
 import { database } from "./database";
 import type { Row } from "./rows";
 import { records } from "./tables";
@@ -50,7 +50,7 @@ function throughHeld(held: Held): <T>(table: string, row: Row, read: (row: Row) 
 }
 
 /** Jobs as pages last saw them, the least lately seen first. */
-const seen = new Map<string, { readonly job: Job; readonly held: Held }>();
+const seen = new Map<string, { readonly job: Job; readonly held: Held; readonly changes: number }>();
 const MOST_SEEN = 40;
 
 /**
@@ -70,8 +70,11 @@ export async function currentJob(number: string, at?: Knex): Promise<Job | null>
   seen.delete(number);
   const ours = before?.job.id === row.id ? before : undefined;
   const held: Held = ours?.held ?? new Map();
-  const job = ours?.job.version === row.version ? ours.job : await readJob(db, number, held);
-  if (job) seen.set(number, { job, held });
+  const job =
+    ours?.job.version === row.version && ours.changes === assembliesChanged()
+      ? ours.job
+      : await readJob(db, number, held);
+  if (job) seen.set(number, { job, held, changes: assembliesChanged() });
   const [oldest] = seen.keys();
   if (seen.size > MOST_SEEN && oldest !== undefined) seen.delete(oldest);
   return job;

@@ -53,6 +53,9 @@ export function SettingsScreen({
             <KeyLink keyName="W" href="/hazards">
               What can hurt, by kind
             </KeyLink>
+            <KeyLink keyName="K" href="/assemblies">
+              How things go together
+            </KeyLink>
             <KeyLink keyName="Y" href="/tray">
               Tray mat, to print
             </KeyLink>
