@@ -120,14 +120,15 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     ),
   key: (b, said) => has(b, "key") || /\bkeyways?\b/.test(said),
   spline: (b, said) => is(b, "spline") || /\bsplines?\b/.test(said),
-  "press-fit": (b) =>
+  "press-fit": (b, said) =>
     held(b, "press fit") ||
+    /\bpress(?:ed)? fit\b/.test(said) ||
     b.step.action === "press-out" ||
     b.step.freed?.how === "press" ||
     (b.step.action === "pull" && PUSHED.test([b.step.freed?.tool, ...(b.step.tools ?? [])].join(" "))),
   shrunk: (b) => b.step.freed?.how === "heat",
   jacked: (b) => b.step.freed?.how === "jack",
-  taper: (b) => held(b, "taper"),
+  taper: (b, said) => held(b, "taper") || /\b(?:on|has) (?:a|its) taper\b|^taper$|; taper(?:;|$)/.test(said),
   glue: (b, said) => held(b, "glue") || /\b(?:glued|bonded)\b/.test(said),
   soldered: ({ step }) => step.action === "unsolder",
   drain: ({ step }) => step.action === "drain",
@@ -147,7 +148,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   threaded: (b, said) =>
     b.parts.length > 0 &&
     (UNSCREWS.test(said) ||
-      (b.step.action === "unscrew" &&
+      ((b.step.action === "unscrew" || b.step.leftHand === true) &&
         !b.hardware.some((h) => (h.kind === "screw" || h.kind === "nut") && !isLoosened(h)))),
   "o-ring": (b) => has(b, "o-ring") || is(b, "o-ring"),
   gasket: (b) => has(b, "gasket") || is(b, "gasket"),

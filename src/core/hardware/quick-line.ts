@@ -1,5 +1,5 @@
 import type { Freeing } from "./freed";
-import { HARDWARE_NAMES, NO_PIECE } from "./kinds";
+import { HARDWARE_NAMES, type HardwareKind, NO_PIECE } from "./kinds";
 import { driveOfBefore, measureOfBefore } from "./line/goes-on";
 import { DRIVEN } from "./line/neighbours";
 import { readSegment } from "./line/piece";
@@ -60,6 +60,8 @@ export const worthALook = ({ doubts }: Pick<QuickLine, "doubts">): string[] => [
   ...new Set(doubts.map((d) => d.says)),
 ];
 
+/** What comes once with several screws. */
+const ONE_FOR_ALL: readonly HardwareKind[] = ["o-ring", "gasket", "seal"];
 /** What the name of a part is made of: "drive wheel", "big pinion". */
 const IN_NAME: readonly Token["t"][] = ["word", "empty", "look", "freed", "direction"];
 
@@ -410,13 +412,18 @@ class Line {
     const goesOn = segment.joint === "and" && this.comesAlong && (qty === undefined || isArticle(segment));
     const isWith = (segment.joint === "with" || goesOn) && before !== undefined;
     this.comesAlong = isWith;
-    const { count, isDoubtful } = countOf(
-      said,
-      this.spokenOf(segment),
-      isArticle(segment),
-      isWith ? (this.share ?? before.qty ?? 1) : undefined,
-      this.share !== undefined,
-    );
+    // one ring or gasket lies under all of them, mostly
+    const isOneForAll =
+      isWith && qty === undefined && said.many === undefined && ONE_FOR_ALL.includes(facts.kind);
+    const { count, isDoubtful } = isOneForAll
+      ? { count: 1, isDoubtful: (before.qty ?? 1) > 1 }
+      : countOf(
+          said,
+          this.spokenOf(segment),
+          isArticle(segment),
+          isWith ? (this.share ?? before.qty ?? 1) : undefined,
+          this.share !== undefined,
+        );
     if (!isWith) this.share = undefined;
     const isUncounted =
       qty === undefined &&

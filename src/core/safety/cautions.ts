@@ -44,14 +44,16 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: "spring",
     when: "both",
     says: SAYS.spring,
-    applies: (s, kinds, w) => has(s, "spring", "ball") || kinds.includes("spring") || UNDER_LOAD.test(w),
+    // a ball that no spring holds lies still
+    applies: (s, kinds, w) => has(s, "spring") || kinds.includes("spring") || UNDER_LOAD.test(w),
   },
   { hazard: "clip", when: "both", says: SAYS.clip, applies: (s) => has(s, "circlip", "e-clip") },
   {
     hazard: "blade",
     when: "both",
     says: SAYS.blade,
-    applies: (_, kinds) => kinds.includes("blade"),
+    applies: (_, kinds, w) =>
+      kinds.includes("blade") || (/\bsharp\b(?! side)/.test(w) && !/\bkeyway\b/.test(w)),
   },
   { hazard: "keyway", when: "off", says: SAYS.keyway, applies: (_, _kinds, w) => /\bkeyway\b/.test(w) },
   {

@@ -30,7 +30,8 @@ export function AssembliesScreen({ own, usual }: { own: readonly Assembly[]; usu
         <section aria-label="What is known" className="flex flex-col gap-3">
           <p className="text-[19px]">
             Proposed at the rebuild where the pieces and the words of a step tell that it is so. One press
-            strikes it there; a check that does not apply to a kind of unit twice is asked of it no more.
+            strikes it there; a check that was found twice not to apply to a kind of unit is asked of it no
+            more.
           </p>
           <FaultLine says={fault} className="text-[20px]" />
           {own.map((a) => (

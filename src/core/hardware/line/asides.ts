@@ -183,6 +183,10 @@ const MOVED_ASIDE = of(
 const PRESSED_AND_STAYS = of(
   String.raw`${START}(?:pressed|glued|moulded|staked|screwed|fixed)\s+(?:in|into|on|onto)${END}.{0,60}\bstays?\b.{0,12}$`,
 );
+/** What seals a joint and is no piece. */
+const SEALANT = of(
+  String.raw`^\s*(?:sealed with\s+|on\s+)?(?:liquid gasket|gasket (?:maker|sealant|goo)|silicone|sealant|sealing compound)\s*$`,
+);
 /** How something adjustable stood: "adjusting screw stood three threads out". */
 const STOOD = of(
   String.raw`${START}(?:stood|stands|sat|stuck|sticks)\s+(?:out\s+|up\s+|about\s+)*(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s*
@@ -205,7 +209,7 @@ const FEATURE_ALONE = of(
   notch(?:es)?|ribs?|tongues?|holes?|noses?|spigots?|recess(?:es)?)\s*$`,
 );
 const FACES = of(
-  String.raw`(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|first|rear|front)\s*$|
+  String.raw`(?<!\bthe\s)(?:up|down|in|out|inwards?|outwards?|upwards?|downwards?|first|rear|front)\s*$|
   ${START}(?:facing|faces|towards?|to)\s+(?:the\s+)?[\p{L}-]+\s*$`,
 );
 /** A thing told by what it holds in its hand: "two flats", of a spindle. */
@@ -320,7 +324,7 @@ function inClause(text: string, hadScrew: boolean): Found[] {
     });
   if (BARE_WAYS.test(text) || IT_SCREWS.test(text) || MOVED_ASIDE.test(text)) return whole("way");
   if (ITS_FLATS.test(text)) return whole("seat");
-  if (PRESSED_AND_STAYS.test(text)) return whole("seat");
+  if (PRESSED_AND_STAYS.test(text) || SEALANT.test(text)) return whole("seat");
   if (STOOD.test(text))
     return whole(
       "seat",

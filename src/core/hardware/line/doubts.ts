@@ -31,7 +31,10 @@ export function doubtsOf(
     Number.isInteger(Number(thread)) &&
     Number(thread) <= FEW;
   const isWide = kind === "screw" && Number(/^hex (\d+)/.exec(drive ?? "")?.[1]) >= LARGE_HEX_MM;
+  const isScrewed =
+    kind === "plug" && (lengthMm !== undefined || thread !== undefined || drive !== undefined);
   return [
+    ...(isScrewed ? ["“plug”: of wires, or one that is screwed in?"] : []),
     ...(isOdd ? [`“${spaced}”: a size, or ${thread} of ${lengthMm} mm?`] : []),
     ...(drive !== undefined && !DRIVEN.includes(kind) ? [`“${drive}”: ${name} have no drive`] : []),
     ...(form !== undefined && !HEADED.includes(kind) ? [`“${form}”: ${name} have no such head`] : []),

@@ -501,4 +501,259 @@ export const SAID_UNITS = [
       },
     ],
   },
+  {
+    unit: "meat mincer",
+    steps: [
+      {
+        what: "ring nut",
+        line: "hand tight, unscrews",
+      },
+      {
+        what: "plate and knife",
+        line: "slot sits on the peg, knife flat to the plate",
+      },
+      {
+        what: "scroll",
+        line: "pulls out, square end",
+      },
+      {
+        what: "gear box",
+        line: "3 M6 bolts from the back, paper gasket torn",
+      },
+    ],
+  },
+  {
+    unit: "sewing table lift",
+    steps: [
+      {
+        what: "cover",
+        line: "6 PH2 into wood",
+      },
+      {
+        what: "crank handle",
+        line: "split pin, bent, and a washer",
+      },
+      {
+        what: "worm",
+        line: "2 grub screws loosened a turn, slides out",
+      },
+      {
+        what: "worm gear",
+        line: "woodruff key, tapped off with a brass drift",
+      },
+    ],
+  },
+  {
+    unit: "aquarium blower",
+    steps: [
+      {
+        what: "top shell",
+        line: "4 screws at the corners, one longer rear left",
+      },
+      {
+        what: "diaphragm",
+        line: "1 nut 7 mm and a dished washer both sides",
+      },
+      {
+        what: "valve block",
+        line: "2 screws, flap valves stay in, arrow to the outlet",
+      },
+      {
+        what: "coil",
+        line: "2 spades brown blue, desoldered",
+      },
+    ],
+  },
+  {
+    unit: "dough divider",
+    steps: [
+      {
+        what: "guard",
+        line: "2 knobs, switch under it",
+      },
+      {
+        what: "knife bar",
+        line: "4 hex 5 with spring washers, sharp",
+      },
+      {
+        what: "cam",
+        line: "key, grub screw, mark faces up",
+      },
+      {
+        what: "limit switch",
+        line: "2 M3 and nuts, roller follows the cam",
+      },
+    ],
+  },
+  {
+    unit: "desk elevator",
+    steps: [
+      {
+        what: "end cap",
+        line: "snaps off",
+      },
+      {
+        what: "motor",
+        line: "3 screws, plug with 4 wires",
+      },
+      {
+        what: "coupler",
+        line: "pulled off the D shaft",
+      },
+      {
+        what: "spindle nut",
+        line: "left hand thread, turns off",
+      },
+    ],
+    "new": [
+      {
+        part: "spindle nut",
+        name: "nut bronze",
+        with: [
+          {
+            name: "spindle",
+            replaces: "spindle",
+          },
+        ],
+      },
+    ],
+  },
+  {
+    unit: "hand blender",
+    steps: [
+      {
+        what: "shaft housing",
+        line: "quarter turn bayonet",
+      },
+      {
+        what: "half shells",
+        line: "8 T8 security into plastic, 2 tabs at the front",
+      },
+      {
+        what: "coupling",
+        line: "left hand, hold the motor fan with pliers",
+      },
+      {
+        what: "motor",
+        line: "rubber rings both ends, 2 leads blue to N brown to L",
+      },
+    ],
+  },
+  {
+    unit: "paper cutter clamp",
+    steps: [
+      {
+        what: "hand wheel",
+        line: "1 dome nut, washer, taper",
+      },
+      {
+        what: "spindle",
+        line: "unscrews downwards",
+      },
+      {
+        what: "thrust bearing",
+        line: "between two washers",
+      },
+      {
+        what: "clamp bar",
+        line: "2 springs hooked each side, slides out",
+      },
+    ],
+  },
+  {
+    unit: "air brush compressor",
+    steps: [
+      {
+        what: "cylinder head",
+        line: "4 M5 with o-ring, crosswise",
+      },
+      {
+        what: "piston",
+        line: "connecting rod bolt hex 4, rod mark to the fan",
+      },
+      {
+        what: "fan",
+        line: "press fit on the shaft, two screwdrivers",
+      },
+      {
+        what: "crank",
+        line: "bearing stays on it",
+      },
+    ],
+  },
+  {
+    unit: "turntable",
+    steps: [
+      {
+        what: "platter",
+        line: "lifts off",
+      },
+      {
+        what: "belt",
+      },
+      {
+        what: "motor pulley",
+        line: "1 grub screw 1.5 mm allen",
+      },
+      {
+        what: "bearing spindle",
+        line: "ball under it, oil in the well",
+      },
+    ],
+  },
+  {
+    unit: "pipe threader",
+    steps: [
+      {
+        what: "die head",
+        line: "spring pin lifts, pulls out",
+      },
+      {
+        what: "ratchet ring",
+        line: "circlip 52 external, pawl and spring jump",
+      },
+      {
+        what: "gear cover",
+        line: "7 bolts, 1 dowel stuck in the cover, liquid gasket",
+      },
+      {
+        what: "pinion",
+        line: "shaft bolt M8 left hand, lock washer, key",
+      },
+    ],
+  },
+  {
+    unit: "juggling machine",
+    steps: [
+      {
+        what: "lower case half",
+        line: "6 bolts, worm meshes with the wheel as it comes down",
+      },
+      {
+        what: "worm",
+        line: "2 bearings slide off, shim each end",
+      },
+      {
+        what: "wheel",
+        line: "roll pin through the hub, driven out from the small side",
+      },
+    ],
+  },
+  {
+    unit: "shop press pump",
+    steps: [
+      {
+        what: "handle",
+        line: "clevis pin with r-clip",
+      },
+      {
+        what: "ram",
+        line: "unscrew gland nut 36, seals renew",
+      },
+      {
+        what: "check valve",
+        line: "plug 14 mm, spring, ball, order ball first",
+      },
+    ],
+  },
 ] as const;
