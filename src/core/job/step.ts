@@ -48,6 +48,8 @@ export type BackMoment = (typeof BACK_MOMENTS)[number];
 export const goesBackWith = z.strictObject({
   when: z.enum(BACK_MOMENTS),
   says: z.string().trim().min(2, "say what is to be done").max(200, "is longer than 200 characters"),
+  /** of what comes once it is on: not before this step is back, too */
+  step: ref.optional(),
   x: later,
 });
 export type GoesBackWith = Frozen<z.infer<typeof goesBackWith>>;

@@ -170,3 +170,21 @@ describe("the last lines, when everything is on", () => {
     ]);
   });
 });
+
+it("what was said for a moment after another step comes with the later of the two, and a step that is gone holds nothing up", () => {
+  const lines = (waitsFor: string): string[] =>
+    rebuildPlan({
+      parts: [],
+      services: [],
+      lubePoints: [],
+      steps: [
+        { id: "s1", action: "lift-off", needs: [] },
+        { id: "s2", action: "lift-off" },
+        { id: "s3", action: "lift-off", back: [{ when: "after", says: "feel the click", step: waitsFor }] },
+      ],
+    }).steps.map(lineKey);
+  const mind = "mind:s3:after:feel the click";
+  expect(lines("s2")).toEqual(["undo:s3", "undo:s2", mind, "undo:s1"]);
+  expect(lines("s1").at(-1)).toBe(mind);
+  expect(lines("s9")).toEqual(["undo:s3", mind, "undo:s2", "undo:s1"]);
+});

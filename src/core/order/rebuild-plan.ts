@@ -15,7 +15,7 @@ import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./
 import { leftLoose } from "./left-loose";
 import { type Pick, picksOf } from "./picks";
 import { type Draft, lineKey, type RebuildLine } from "./rebuild-line";
-import { companionsAt, goesBackOf, lookLine, minds, reasons, returnOf } from "./step-return";
+import { companionsAt, goesBackOf, lookLine, minds, mindsAfter, reasons, returnOf } from "./step-return";
 import { nameOf, reachedName, stepName } from "./strip-names";
 import { needsOf, undoOrder } from "./undo-order";
 
@@ -103,6 +103,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
   const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
   const closing = beforeClosing(checked, order);
   const loose = leftLoose(checked, going, order);
+  const after = mindsAfter(checked, order);
   const on = new Set<number>();
   const backs = (i: number): GoesBack => goesBackOf(checked, i, going, wired);
   const out = new Set(struck);
@@ -134,6 +135,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
       }),
     );
     for (const g of points) if (g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
+    drafts.push(...(after.get(i) ?? []));
     drafts.push(...looksOf(assemblies, "on").map((look) => lookLine(look, step)));
     // what turns is felt once, after the last of several, and after what holds it
     const anew = looksOf(assemblies, "held");

@@ -49,7 +49,7 @@ export function goesBackOf(
 /** What was said at a step for one moment. */
 export const minds = (step: StripStep, when: BackMoment): Draft[] =>
   (step.back ?? [])
-    .filter((b) => b.when === when)
+    .filter((b) => b.when === when && b.step === undefined)
     .map(({ says }) => ({
       kind: "mind",
       of: step.id,
@@ -57,6 +57,36 @@ export const minds = (step: StripStep, when: BackMoment): Draft[] =>
       says,
       because: [`it was said at the strip: ${BACK_SAYS[when]}`],
     }));
+
+/**
+ * What waits for another step: by the step (index) with whose return it comes, its own or the later of the two. A step
+ * that is not there any more is waited for by nothing.
+ */
+export function mindsAfter(strip: CheckedStrip, order: readonly number[]): ReadonlyMap<number, Draft[]> {
+  const place = new Map(order.map((i, k) => [i, k]));
+  const out = new Map<number, Draft[]>();
+  for (const own of order) {
+    const step = strip.steps[own] as StripStep;
+    for (const b of step.back ?? []) {
+      if (b.step === undefined) continue;
+      const other = strip.indexOf.get(b.step);
+      const at = other !== undefined && (place.get(other) ?? -1) > (place.get(own) ?? 0) ? other : own;
+      out.set(at, [
+        ...(out.get(at) ?? []),
+        {
+          kind: "mind",
+          of: step.id,
+          when: b.when,
+          says: b.says,
+          because: [
+            `it was said at the strip: ${other === undefined ? BACK_SAYS[b.when] : `once ${stepName(strip, other)} is back`}`,
+          ],
+        },
+      ]);
+    }
+  }
+  return out;
+}
 
 export const lookLine = (look: LookHere, step: Pick<StripStep, "id">): Draft => ({
   kind: "check",

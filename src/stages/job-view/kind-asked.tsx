@@ -35,7 +35,7 @@ export function KindAsked({
       <button
         type="button"
         className="min-h-[44px] px-2 underline"
-        aria-label={`${part.name} is none of these`}
+        aria-label={`None of these: ${part.name}`}
         onClick={() => void run(sayKind, { part: part.id, kind: "other" })}
       >
         none

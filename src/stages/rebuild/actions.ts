@@ -168,11 +168,16 @@ function heldUp(job: Job, line: RebuildLine): RunningWait | undefined {
   return step === undefined ? undefined : waitsNow(job).find((w) => w.holds === step);
 }
 
-const returnInput = z.object({ ...onJob, step: ref, ...goesBackWith.pick({ when: true, says: true }).shape });
+const returnInput = z.object({
+  ...onJob,
+  step: ref,
+  after: ref.optional(),
+  ...goesBackWith.pick({ when: true, says: true }).shape,
+});
 /** What must happen around a step's return, said while it goes back: for this time and the next. */
 export async function sayForReturn(raw: z.infer<typeof returnInput>): Promise<ActionResult> {
-  return act(returnInput, raw, ({ number, version, step, ...said }) =>
-    addForReturn(number, version, step, said),
+  return act(returnInput, raw, ({ number, version, step, after, ...said }) =>
+    addForReturn(number, version, step, { ...said, ...(after && { step: after }) }),
   );
 }
 

@@ -4,9 +4,11 @@ import { useState } from "react";
 import { BACK_MOMENTS, type BackMoment } from "@/core/job/step";
 import { BACK_SAYS } from "@/core/order/step-words";
 import { capital } from "@/core/sentence";
+import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { SmallChoice } from "@/ui/small-choice";
+import type { StepNamed } from "../job-view/tight-fields";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { sayForReturn } from "./actions";
@@ -15,14 +17,16 @@ import { sayForReturn } from "./actions";
  * What was found out while a step goes back, said for the next time: it stands in the plan from now on, and
  * in the strip that the next unit is compared with.
  */
-export function ForReturn({ step }: { step: string }) {
+export function ForReturn({ step, later }: { step: string; later: readonly StepNamed[] }) {
   const { run } = useJob();
   const fault = useFieldFault();
   const [when, setWhen] = useState<BackMoment>("before");
+  const [until, setUntil] = useState("");
   const [typed, setTyped] = useState("");
   const [open, setOpen] = useState(false);
   const add = async (): Promise<void> => {
-    if (fault.took(await run(sayForReturn, { step, when, says: typed }))) setTyped("");
+    const after = when === "after" && until ? { after: until } : {};
+    if (fault.took(await run(sayForReturn, { step, when, says: typed, ...after }))) setTyped("");
   };
   if (!open)
     return (
@@ -46,6 +50,15 @@ export function ForReturn({ step }: { step: string }) {
           </SmallChoice>
         ))}
       </div>
+      {when === "after" && later.length > 0 && (
+        <Choose
+          label="And not before this is back, too"
+          options={later.map((s) => [s.id, s.says] as const)}
+          value={until || undefined}
+          none="as soon as it is on itself"
+          onChoose={(id) => setUntil(id ?? "")}
+        />
+      )}
       <div className="grid grid-cols-[1fr_auto] items-end gap-2">
         <label className="words">
           What must happen then, the next time too

@@ -285,7 +285,9 @@ function OpenLine({
         )}
       </div>
       {held && <HeldUp wait={held} />}
-      {sheet === "why" && words.step && <ForReturn key={`return ${words.step}`} step={words.step} />}
+      {sheet === "why" && words.step && (
+        <ForReturn key={`return ${words.step}`} step={words.step} later={later} />
+      )}
       {sheet === "trouble" && (line.kind === "fit" || line.kind === "set") && (
         <NotAllThere key={`missing ${line.key}`} line={line.key} hardware={words.hardware} onClose={close} />
       )}

@@ -63,7 +63,7 @@ export function StepSheet({
     case "timing":
       return <TimingPanel {...facts} />;
     case "back":
-      return <GoesBackPanel {...facts} />;
+      return <GoesBackPanel {...facts} steps={steps} />;
     case "state":
       return (
         <StatePanel

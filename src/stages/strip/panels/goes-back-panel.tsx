@@ -5,7 +5,9 @@ import { BACK_MOMENTS, type BackMoment } from "@/core/job/step";
 import { OFTEN_SAID } from "@/core/order/often-said";
 import { BACK_SAYS } from "@/core/order/step-words";
 import { capital } from "@/core/sentence";
+import { Choose } from "@/ui/choose";
 import { KeyButton } from "@/ui/key-button";
+import type { StepNamed } from "../../job-view/tight-fields";
 import type { FactPanelProps } from "./fact-panel";
 import { Choices, Panel } from "./panel";
 
@@ -13,12 +15,22 @@ import { Choices, Panel } from "./panel";
  * What must happen around the return of this step: lines of the rebuild plan of one's own, each at its
  * moment.
  */
-export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelProps) {
+export function GoesBackPanel({
+  facts: { back = [] },
+  say,
+  onClose,
+  steps,
+}: FactPanelProps & {
+  /** what goes back later than this step, and may be waited for */
+  steps: readonly StepNamed[];
+}) {
+  const [until, setUntil] = useState("");
   const [when, setWhen] = useState<BackMoment>("before");
   const [typed, setTyped] = useState("");
   const add = (says: string, at: BackMoment): void => {
     if (says.trim().length < 2 || back.some((b) => b.when === at && b.says === says.trim())) return;
-    say({ back: [...back, { when: at, says: says.trim() }] });
+    const step = at === "after" && until ? { step: until } : {};
+    say({ back: [...back, { when: at, says: says.trim(), ...step }] });
     setTyped("");
   };
   const drop = (i: number): void => {
@@ -36,6 +48,15 @@ export function GoesBackPanel({ facts: { back = [] }, say, onClose }: FactPanelP
         holds={(w) => when === w}
         onPick={setWhen}
       />
+      {when === "after" && steps.length > 0 && (
+        <Choose
+          label="And not before this is back, too"
+          options={steps.map((s) => [s.id, s.says] as const)}
+          value={until || undefined}
+          none="as soon as it is on itself"
+          onChoose={(id) => setUntil(id ?? "")}
+        />
+      )}
       <form
         className="grid grid-cols-[1fr_auto] items-end gap-2"
         onSubmit={(e) => {
