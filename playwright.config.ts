@@ -6,7 +6,7 @@ import { CHROMIUM } from "./scripts/serve-built";
  * Two hands at two benches: each worker has a demo shop of its own, so that nothing one does is in the
  * other's way.
  */
-const BENCHES = Number(process.env.DEMONTAGE_BENCHES ?? 2);
+const BENCHES = 2;
 const first = Number(process.env.DEMONTAGE_PORT ?? 4321);
 // a worker reads this file too, and knows there which of them it is
 const mine = Number(process.env.TEST_PARALLEL_INDEX ?? 0);

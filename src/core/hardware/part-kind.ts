@@ -1,3 +1,5 @@
+import { remembered } from "../remembered";
+
 /**
  * What a part can be: the one list of kinds. A gear is measured, a bearing has a size, a seal is renewed. What a
  * catalogue can sell is a part of it (`SOLD_KINDS`).
@@ -155,13 +157,15 @@ function withoutNumber(name: string): string {
  * @example saidKind("drive belt") // "belt"
  * @example saidKind("brush roll") // undefined: a carbon brush has the word too
  */
-export function saidKind(name: string): PartKindName | undefined {
+export const saidKind: (name: string) => PartKindName | undefined = remembered(told, 2000);
+
+function told(name: string): PartKindName | undefined {
   // a number behind it names which: "bearing 6001"
   const head = withoutNumber(name);
   if (ABOUT.test(head)) return undefined;
-  const told = toldBy(head);
-  const last = told[0];
+  const all = toldBy(head);
+  const last = all[0];
   if (!last?.isOwn || last.to < head.length) return undefined;
-  const isShared = told.some((t) => t.kind !== last.kind && !HOLDS[last.kind]?.includes(t.kind));
+  const isShared = all.some((t) => t.kind !== last.kind && !HOLDS[last.kind]?.includes(t.kind));
   return isShared ? undefined : last.kind;
 }

@@ -1,10 +1,13 @@
 import type { Hardware } from "../hardware/piece";
 import { quickLine } from "../hardware/quick-line";
-import { onceFor } from "../job/once-for";
 import type { Part } from "../job/part";
+import { remembered } from "../remembered";
 
-/** Kinds of hardware that a name alone says: "clip", "carbon brushes". */
-const kindsIn = (name: string): readonly string[] => quickLine(name).hardware.map((h) => h.kind);
+/** Kinds of hardware that a name alone says: "clip", "carbon brushes". A plan asks for the same names again and again. */
+const kindsIn = remembered(
+  (name: string): readonly string[] => quickLine(name).hardware.map((h) => h.kind),
+  2000,
+);
 
 /**
  * Whether a part is no other thing than a piece that was counted with it: a step called "clip" with "1 circlip" in

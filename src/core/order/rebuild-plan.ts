@@ -105,9 +105,16 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
   const loose = leftLoose(checked, going, order);
   const after = mindsAfter(checked, order);
   const on = new Set<number>();
-  const backs = (i: number): GoesBack => goesBackOf(checked, i, going, wired);
   const out = new Set(struck);
-  const known = (back: GoesBack): Assembly[] => assembliesAt(back, own, out);
+  const seen = new Map<number, { readonly back: GoesBack; readonly assemblies: readonly Assembly[] }>();
+  const known = (i: number): { readonly back: GoesBack; readonly assemblies: readonly Assembly[] } => {
+    const found = seen.get(i);
+    if (found) return found;
+    const back = goesBackOf(checked, neededBy[i] ?? [], i, going, wired);
+    const now = { back, assemblies: assembliesAt(back, own, out) };
+    seen.set(i, now);
+    return now;
+  };
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
     const step = checked.steps[i] as StripStep;
@@ -122,8 +129,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
         );
     for (const g of points) if (g.reachedBy || g.when === "before-fit") drafts.push(grease(checked, g, i));
     for (const m of closing.get(i) ?? []) drafts.push(m);
-    const back = backs(i);
-    const assemblies = known(back);
+    const { back, assemblies } = known(i);
     drafts.push(
       ...companionsAt(checked, going, i),
       ...returnOf(checked, {
@@ -147,7 +153,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     if (
       next === undefined ||
       !(
-        goesOn(checked, next, waiting, (n) => looksOf(known(backs(n)), "held")) ||
+        goesOn(checked, next, waiting, (n) => looksOf(known(n).assemblies, "held")) ||
         waiting.every((w) => shaftComes(checked, order, k + 1, w.draft))
       )
     ) {

@@ -21,10 +21,12 @@ import { nameOf, stepName } from "./strip-names";
 /**
  * What goes back of a step: without what stays out, and without a part that is one of the step's own pieces.
  *
+ * @param openedBy steps (by their index) that needed it: what it laid open
  * @param wired wires or plugs were recorded in this unit
  */
 export function goesBackOf(
   strip: CheckedStrip,
+  openedBy: readonly number[],
   i: number,
   going: readonly GoingIn[],
   wired: boolean,
@@ -41,7 +43,7 @@ export function goesBackOf(
     step,
     parts: partsOf(step.parts).filter((p) => !hardware.some((h) => p.piece === h.id || namesPiece(p, h))),
     hardware,
-    behind: strip.steps.flatMap((s, k) => ((strip.needs[k] ?? []).includes(i) ? partsOf(s.parts) : [])),
+    behind: openedBy.flatMap((k) => partsOf(strip.steps[k]?.parts)),
     wired,
   };
 }
