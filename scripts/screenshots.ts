@@ -60,7 +60,7 @@ const shots: Shot[] = [
   { name: "lube", path: "/jobs/J-0135/lube" },
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
   { name: "return-sheet", path: "/jobs/J-0135/hand-back", before: async (page) => tested(page) },
-  { name: "rebuild", path: "/jobs/J-0135/rebuild", night: true, before: async (page) => halfWay(page, 9) },
+  { name: "rebuild", path: "/jobs/J-0135/rebuild", night: true, before: async (page) => halfWay(page, 10) },
   // after it: what went back is taken off again, and lies on the Mat as it came off
   { name: "strip", path: "/jobs/J-0135/rebuild", before: async (page) => asItCameOff(page, 5) },
   { name: "catalogue", path: "/parts?q=wheel+42" },

@@ -339,7 +339,7 @@ function OpenLine({
         {line.kind === "check" && (
           <KeyButton
             className="small"
-            keyName="N"
+            keyName="A"
             onPress={() => {
               close();
               void run(doesNotApply, { line: line.key });
