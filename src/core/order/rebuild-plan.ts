@@ -1,9 +1,8 @@
 import { closes, type GoesBack, isShaft, isTurning, onlyRetains } from "../assemblies/goes-back";
 import { assembliesAt, type LookHere, looksOf } from "../assemblies/match";
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
-import { type Hardware, hardwareInWords, wasLocked } from "../hardware/piece";
+import { hardwareInWords, wasLocked } from "../hardware/piece";
 import type { Assembly } from "../job/assembly";
-import type { GoingIn } from "../job/going-in";
 import { undoKey } from "../job/keys";
 import type { Part } from "../job/part";
 import { samePiece } from "../job/piece-ref";
@@ -11,7 +10,7 @@ import type { LubePoint, Service } from "../job/service";
 import { type StripStep, UNTIMED_MINUTES } from "../job/step";
 import type { Strip } from "../job/strip";
 import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
-import { backOnce, hardwareLedger, type IsBack, type Ledger, staysOut } from "./hardware-ledger";
+import { backOnce, hardwareLedger, type IsBack, type Ledger } from "./hardware-ledger";
 import { leftLoose } from "./left-loose";
 import { type Pick, picksOf } from "./picks";
 import { type Draft, lineKey, type RebuildLine } from "./rebuild-line";
@@ -132,7 +131,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     const { back, assemblies } = known(i);
     drafts.push(
       ...companionsAt(checked, going, i),
-      ...returnOf(checked, {
+      ...returnOf({
         back,
         assemblies,
         going,

@@ -126,10 +126,7 @@ const minded = (all: readonly MindHere[]): { minds?: readonly Minded[] } =>
  * The return of a step, act by act as a hand does it: what is looked at before it goes on; what lies under its parts;
  * the parts; what is looked at before it is made final; what holds them. One line where it is one movement.
  */
-export function returnOf(
-  strip: CheckedStrip,
-  { back, assemblies, going, because, loose }: Returning,
-): Draft[] {
+export function returnOf({ back, assemblies, going, because, loose }: Returning): Draft[] {
   const { step, parts, hardware } = back;
   const pieces: PieceRef[] = [
     ...(step.parts ?? []).map((part) => ({ part })),
