@@ -28,6 +28,10 @@ export const isShaft = (p: Part): boolean => isOf(["shaft"], p);
 export const closes = (parts: readonly Part[]): boolean => parts.some((p) => isOf(COVERS, p));
 export const isTurning = (p: Part): boolean => isOf(TURNS, p);
 
+const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|cross|shear|grooved|drive) ?pins?\b/i;
+/** Whether the line of a step names a pin that is driven, whatever was said of how it came out. */
+export const namesDrivenPin = ({ said = "" }: Pick<StripStep, "said">): boolean => DRIVEN_PIN.test(said);
+
 /** One nut alone holds something along a shaft; several hold a flange. */
 export const isOneNut = (hardware: readonly Hardware[]): boolean =>
   hardware.filter((h) => h.kind === "nut").reduce((n, h) => n + h.qty, 0) === 1;

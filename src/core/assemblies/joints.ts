@@ -11,6 +11,7 @@ import {
   isOneNut,
   isTurning,
   moves,
+  namesDrivenPin,
   onlyRetains,
 } from "./goes-back";
 
@@ -57,7 +58,6 @@ const NO_HUB = [
   "cap",
 ];
 const PUSHED = /\b(?:puller|press|arbor)\b/;
-const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|cross|shear|grooved|drive) ?pins?\b/;
 const UNSCREWS = /\b(?:unscrews|unscrewed|screws (?:off|out)|screwed (?:on|off))\b/;
 const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
 
@@ -83,7 +83,7 @@ const isThroughHub: Evidence = (b, said, title) =>
   (isOnePinOfAWheel(b) ||
     b.step.action === "drive-out" ||
     b.step.freed?.how === "drive" ||
-    DRIVEN_PIN.test(`${b.step.said ?? ""}`.toLowerCase()));
+    namesDrivenPin(b.step));
 
 /** What tells each joint: the pieces that came off, what parts were said to be, and what was said of them. */
 const EVIDENCE: Readonly<Record<Joint, Evidence>> = {

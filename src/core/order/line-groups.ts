@@ -1,3 +1,4 @@
+import { namesDrivenPin } from "../assemblies/goes-back";
 import type { HardwareKind } from "../hardware/kinds";
 import type { Hardware } from "../hardware/piece";
 import type { Part } from "../job/part";
@@ -24,8 +25,6 @@ const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer"
 /** Said of a piece that lies under or behind its part. */
 const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
 const DOWELS = /\bdowels?\b/i;
-/** A pin that is driven holds a lid as well. */
-const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|grooved) ?pins?\b/i;
 /** What came off first of a step goes on last. */
 const CAME_FIRST = /^first$/i;
 /** Parts that are located by pins rather than held by them. */
@@ -62,7 +61,7 @@ export function lineGroups(
   if (!parts.length || step.action === "block" || step.action === "loosen") return together;
   const located = parts.some((p) => p.kind !== undefined && LOCATED.includes(p.kind));
   const holdsIt = (h: Hardware): boolean =>
-    HOLDS.includes(h.kind) && !(h.kind === "pin" && located && !DRIVEN_PIN.test(step.said ?? ""));
+    HOLDS.includes(h.kind) && !(h.kind === "pin" && located && !namesDrivenPin(step));
   const anyHolds = hardware.some(holdsIt);
   const upwards = [...(step.stack ?? [])].reverse();
   const at = ids.map((id) => upwards.indexOf(id)).filter((i) => i >= 0);

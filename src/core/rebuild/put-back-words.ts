@@ -1,4 +1,4 @@
-import { isOf } from "../assemblies/goes-back";
+import { isOf, namesDrivenPin } from "../assemblies/goes-back";
 import { jointsOf, saidAt } from "../assemblies/joints";
 import type { Freeing, Hold } from "../hardware/freed";
 import type { HardwareKind } from "../hardware/kinds";
@@ -109,8 +109,7 @@ function pieceVerb(
 ): string {
   if (stays === LOOSENED) return "tighten again";
   // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
-  const isDriven =
-    wasDriven(step) || /\b(?:roll|spring|taper(?:ed)?|grooved) ?pins?\b/i.test(step.said ?? "");
+  const isDriven = wasDriven(step) || namesDrivenPin(step);
   const verb = kind === "pin" && !isDriven ? (step.freed ? "push in" : "put in") : PIECES[kind];
   return state !== undefined || once ? `${verb}, new` : verb;
 }
