@@ -172,7 +172,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   marks: ({ step }, said) =>
     moves(step) &&
     (step.timing !== undefined ||
-      /\b(?:marks?|dots?|pips?|arrows?|notch(?:es)?)\b.{0,50}\b(?:lines? up|lined up|in line|align\w*|match\w*|meets?|facing|faces|opposite|together|to the (?:mark|dot|notch|arrow))\b|\b(?:dot to dot|mark to mark|line to line)\b|\btiming (?:marks?|dots?)\b/.test(
+      /\b(?:marks?|dots?|pips?|arrows?|notch(?:es)?)\b.{0,50}\b(?:lines? up|lined up|in line|align\w*|match\w*|meets?|facing|faces|opposite|together|to the (?:mark|dot|notch|arrow))\b|\b(?:dot to dot|mark to mark|line to line)\b|\b(?:lines? up|lined up|aligned?|in line) with (?:the |a |its )?(?:marks?|dots?|pips?|arrows?|notch)\b|\btiming (?:marks?|dots?)\b/.test(
         said,
       )),
   setting: ({ step }, said, title) =>
