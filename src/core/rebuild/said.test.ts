@@ -16,6 +16,16 @@ describe("the way back of a strip that is typed as it is spoken", () => {
     await expect(`${text}\n`).toMatchFileSnapshot(`./said/${unit.replaceAll(" ", "-")}.txt`);
   });
 
+  it("cautions of what goes in new as of what came out", () => {
+    const { lines } = rebuildSaid({
+      unit: "x",
+      steps: [{ what: "pawl" }],
+      new: [{ part: "pawl", with: [{ name: "torsion spring", replaces: "" }] }],
+    });
+    const line = lines.find((l) => /torsion spring/.test(l.says));
+    expect(line?.beside.find((b) => b.as === "caution")?.says).toMatch(/glasses on/);
+  });
+
   it("refuses what names nothing, and what goes in for a part that never came off", () => {
     expect(() => rebuildSaid({ unit: "x", steps: [{ what: "", line: "" }] })).toThrow(
       /steps\[0\].*what came off/,
