@@ -67,7 +67,7 @@ export const takesThePlaceOf = (
   { replaces }: Pick<Companion, "replaces">,
   part: { readonly name?: string | undefined },
 ): boolean =>
-  replaces !== undefined && replaces.trim().toLowerCase() === (part.name ?? "").trim().toLowerCase();
+  Boolean(replaces?.trim()) && replaces?.trim().toLowerCase() === (part.name ?? "").trim().toLowerCase();
 
 /** Whether a companion takes the place of a piece of hardware: "o-ring", "gasket". */
 export const takesThePlaceOfPiece = (

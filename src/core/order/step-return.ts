@@ -236,7 +236,8 @@ export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: 
         const companion = companionKey(c);
         const because = [c.why || `it goes in with the new ${nameOf(strip, g.part)}`];
         const at = { part: g.part, companion, because } as const;
-        const isInside = c.replaces !== undefined && !old;
+        // in place of nothing: it comes besides
+        const isInside = Boolean(c.replaces?.trim()) && !old;
         return [...(isInside ? [{ kind: "take-out", ...at } as const] : []), { kind: "with", ...at }];
       }),
   );

@@ -22,6 +22,8 @@ describe("the way back of a strip that is typed as it is spoken", () => {
       steps: [{ what: "pawl" }],
       new: [{ part: "pawl", with: [{ name: "torsion spring", replaces: "" }] }],
     });
+    // in place of nothing: nothing comes out for it
+    expect(lines.map((l) => l.kind)).toEqual(["with", "fit"]);
     const line = lines.find((l) => /torsion spring/.test(l.says));
     expect(line?.beside.find((b) => b.as === "caution")?.says).toMatch(/glasses on/);
   });
