@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { assembliesAt, lookAsks, lookIfNot, struckKey } from "../assemblies/match";
+import { USUAL } from "../assemblies/usual";
 import { assemblySchema } from "../job/assembly";
 import { stepAsSaid } from "../job/recorded-step";
 import type { StripStep } from "../job/step";
 import { asRecorded, EMPTY, understood } from "../recorder/open-step";
-import { assembliesAt, lookAsks, lookIfNot, struckKey } from "./match";
-import { USUAL } from "./usual";
 
 /** The assemblies that a step is told by, typed as it is spoken; `behind` is what it laid open. */
 function toldBy(
