@@ -73,7 +73,7 @@ test("the second unit of a model is stripped along the first: one key a step, an
   await expect(page.getByLabel("What came off")).toHaveValue("stirrer");
   await page.getByLabel("Hardware, in shorthand").fill("1 washer 12");
   await hand.button(/Lay it down/).click();
-  await expect(last).toContainText("The step before: 1 flat washer 12 mm more than last time.");
+  await expect(last).toContainText("The step before: 1 washer 12 mm more than last time.");
   await expect(last.getByRole("heading")).toHaveText("heater plate");
   await expect(last).toContainText("3 screws M4 × 10, PH2");
   await expect(last).toContainText("once it is on: feel that it lies flat");

@@ -50,7 +50,7 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
   await until(/nut M8/);
   await hand.button("R Trouble").click();
   const there = page.getByRole("region", { name: "Not all of it is there" });
-  await there.getByRole("button", { name: "One flat washer is missing" }).click();
+  await there.getByRole("button", { name: "One washer is missing" }).click();
   await expect(there).toContainText("1 missing");
   await there.getByRole("button", { name: /Go on without/ }).click();
   await expect(heading).not.toContainText("nut M8");
@@ -102,7 +102,7 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
   await expect(hand.button(/On to Hand back/)).toHaveCount(0);
   const missing = page.getByRole("region", { name: "Missing" });
   await expect(missing.getByRole("img", { name: "where it sat: step 2" })).toBeVisible();
-  await expect(missing).toContainText("1 flat washer 16 mm");
+  await expect(missing).toContainText("1 washer 16 mm");
   // two lines are undone by hand, then all that still lies over it at once
   for (const _ of [1, 2]) {
     const before = (await line.textContent()) ?? "";

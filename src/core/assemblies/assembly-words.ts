@@ -27,6 +27,8 @@ export const JOINT_SAYS: Readonly<Record<Joint, string>> = {
   soldered: "soldered",
   drain: "drained",
   screws: "screws",
+  caught: "held by its tabs alone",
+  valve: "a valve",
   "plastic-screws": "screws into plastic",
   inserts: "brass inserts",
   "grub-screw": "a grub screw",
@@ -62,6 +64,7 @@ export const JOINT_SAYS: Readonly<Record<Joint, string>> = {
 /** When something of an assembly comes. */
 export const MOMENT_SAYS: Readonly<Record<AssemblyMoment, string>> = {
   before: "before it goes on",
+  laid: "once what lies on it lies there, before it is drawn",
   while: "while it goes on",
   final: "before it is made final",
   on: "once it is on",

@@ -1,5 +1,6 @@
 import type { HardwareKind } from "../hardware/kinds";
 import { isPlastic } from "../hardware/material";
+import { isDrawn } from "../hardware/piece";
 import type { Joint } from "../job/assembly";
 import { kindOf } from "../job/part";
 import type { StripStep } from "../job/step";
@@ -85,6 +86,19 @@ const isThroughHub: Evidence = (b, said, title) =>
     b.step.freed?.how === "drive" ||
     namesDrivenPin(b.step));
 
+function hasTabs(b: GoesBack, said: string): boolean {
+  return (
+    moves(b.step) &&
+    (held(b, "snap tabs") ||
+      /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
+      (b.step.action === "unclip" &&
+        b.parts.length > 0 &&
+        !is(b, "spring") &&
+        !/\bunhook/.test(said) &&
+        !has(b, "circlip", "e-clip", "clip")))
+  );
+}
+
 /** What tells each joint: the pieces that came off, what parts were said to be, and what was said of them. */
 const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   belt: (b) => is(b, "belt") || has(b, "belt"),
@@ -104,15 +118,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   dowels: (b, said) =>
     held(b, "dowels") || /\b(?:dowels?|locating pins?)\b/.test(said) || (has(b, "pin") && closes(b.parts)),
   hooks: (b, said) => held(b, "hook") || (/\bhooks?\b/.test(said) && !has(b, "spring") && !is(b, "spring")),
-  tabs: (b, said) =>
-    moves(b.step) &&
-    (held(b, "snap tabs") ||
-      /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
-      (b.step.action === "unclip" &&
-        b.parts.length > 0 &&
-        !is(b, "spring") &&
-        !/\bunhook/.test(said) &&
-        !has(b, "circlip", "e-clip", "clip"))),
+  tabs: hasTabs,
   "turned-on": (_, said) => /\b(?:bayonet|(?:quarter|half|eighth)[- ]turn)\b/.test(said),
   flats: (_, said) =>
     /\b(?:flats (?:on|of|at|line|in|face|to)|(?:two|2|both) flats|d[- ]?(?:shaped|shaft|hole)|square (?:shaft|end|hole))\b/.test(
@@ -133,6 +139,8 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   soldered: ({ step }) => step.action === "unsolder",
   drain: ({ step }) => step.action === "drain",
   screws: ({ hardware }) => hardware.some((h) => h.kind === "screw" && !isLoosened(h)),
+  caught: (b, said) => hasTabs(b, said) && !b.hardware.some((h) => isDrawn(h) && !isLoosened(h)),
+  valve: (_, said, title) => /\bvalves?\b/.test(`${said} ${title}`),
   "plastic-screws": ({ hardware }) =>
     hardware.some(
       (h) => h.kind === "screw" && (/^(?:ST|plastic)/i.test(h.thread ?? "") || isPlastic(h.into)),
@@ -156,7 +164,9 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   seal: (b, said, title) =>
     (has(b, "seal") || is(b, "seal")) && /\b(?:lip|shaft|oil|spindle|dust)\b/.test(`${said} ${title}`),
   stack: ({ step, hardware }) =>
-    (step.stack?.length ?? 0) > 2 && hardware.filter((h) => step.stack?.includes(h.id)).length > 1,
+    (step.stack?.length ?? 0) > 2 &&
+    hardware.filter((h) => step.stack?.includes(h.id)).length > 1 &&
+    hardware.some((h) => WASHERS.includes(h.kind) && step.stack?.includes(h.id)),
   washers: ({ hardware }) =>
     hardware.filter((h) => WASHERS.includes(h.kind)).reduce((n, h) => n + h.qty, 0) > 1,
   meets: (b, said, title) =>

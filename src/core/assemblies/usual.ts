@@ -1,5 +1,6 @@
 import type { Assembly } from "../job/assembly";
 import { adjuster } from "./usual/adjuster";
+import { ballValve } from "./usual/ball-valve";
 import { bearingInItsSeat } from "./usual/bearing-in-its-seat";
 import { beltOnPulleys } from "./usual/belt-on-pulleys";
 import { blockedOpening } from "./usual/blocked-opening";
@@ -51,5 +52,5 @@ import { wiresUnderACover } from "./usual/wires-under-a-cover";
 
 /** What is known of how things go together, in the order in which it is looked at where several apply. */
 export const USUAL: readonly Assembly[] = [
-  pinThroughHub, gearsThatMeetAsItCloses, hubTurnedToMesh, splinedHub, halfOverDowels, partOverDowels, closingFace, wiresUnderACover, flangeWithORing, gasketJoint, shaftSeal, washersHeldByGrease, washerStack, discSprings, springHooked, springAndBall, oneWayDrive, carbonBrushes, beltOnPulleys, toothedBelt, timing, threadedHead, circlip, pressFit, bearingInItsSeat, warmFit, bush, keyInItsWay, taperFit, selfTappingScrews, brassInserts, wiresAtTerminals, earthConnection, cordGrip, hooks, snapTabs, turnedOn, bonded, jackedOff, limitSwitch, setAsItStood, adjuster, nutOnAShaft, blockedOpening, guard, hoseOnItsSpigot, grubScrew, pivotPin, whatTurns,
+  pinThroughHub, gearsThatMeetAsItCloses, hubTurnedToMesh, splinedHub, halfOverDowels, partOverDowels, closingFace, wiresUnderACover, flangeWithORing, gasketJoint, shaftSeal, washersHeldByGrease, washerStack, discSprings, springHooked, springAndBall, ballValve, oneWayDrive, carbonBrushes, beltOnPulleys, toothedBelt, timing, threadedHead, circlip, pressFit, bearingInItsSeat, warmFit, bush, keyInItsWay, taperFit, selfTappingScrews, brassInserts, wiresAtTerminals, earthConnection, cordGrip, hooks, snapTabs, turnedOn, bonded, jackedOff, limitSwitch, setAsItStood, adjuster, nutOnAShaft, blockedOpening, guard, hoseOnItsSpigot, grubScrew, pivotPin, whatTurns,
 ]; // biome-ignore format: a list

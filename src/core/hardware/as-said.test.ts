@@ -42,7 +42,7 @@ const SAID: readonly (readonly [string, Answer["pieces"]])[] = [
   ["M8 left", [{kind: "screw", qty: 1, thread: "M8", leftHand: true}]],
   ["4x M4 left", [{kind: "screw", qty: 4, thread: "M4", at: "left"}]],
   ["cap nut M6, use once", [{kind: "nut", qty: 1, thread: "M6", form: "dome", once: true}]],
-  ["locknut M5", [{kind: "nut", qty: 1, thread: "M5", form: "self-locking"}]],
+  ["locknut M5", [{kind: "nut", qty: 1, thread: "M5", finish: "lock"}]],
   ["4 flat heads M4x10", [{kind: "screw", qty: 4, thread: "M4", lengthMm: 10, form: "countersunk"}]],
   ["flat head M5x10 pozi 2", [{kind: "screw", qty: 1, thread: "M5", lengthMm: 10, drive: "PZ2", form: "countersunk"}]],
   ["608 bearing", [{kind: "bearing", qty: 1, label: "608"}]],

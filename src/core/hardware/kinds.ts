@@ -43,7 +43,7 @@ export const hardwareKind = z.enum(HARDWARE_KINDS, { error: `is none of: ${HARDW
 export const HARDWARE_NAMES: Readonly<Record<HardwareKind, readonly [one: string, many: string]>> = {
   screw: ["screw", "screws"],
   nut: ["nut", "nuts"],
-  washer: ["flat washer", "flat washers"],
+  washer: ["washer", "washers"],
   "wavy-washer": ["wavy washer", "wavy washers"],
   "lock-washer": ["lock washer", "lock washers"],
   "disc-spring": ["disc spring", "disc springs"],

@@ -45,7 +45,7 @@ const EXAMPLES: readonly (readonly [string, Partial<LineFacts>])[] = [
   ["1 spring washer M6", {hardware: [{kind: "lock-washer", qty: 1, thread: "M6"}]}],
   ["3 spring washers", {hardware: [{kind: "lock-washer", qty: 3}]}],
   ["2 flat washers 20", {hardware: [{kind: "washer", qty: 2, lengthMm: 20}]}],
-  ["1 shim 0.2", {hardware: [{kind: "washer", qty: 1, lengthMm: 0.2}]}],
+  ["1 shim 0.2", {hardware: [{kind: "washer", qty: 1, finish: "shim", lengthMm: 0.2}]}],
   ["circlip 15", {hardware: [{kind: "circlip", qty: 1, lengthMm: 15}]}],
   ["2 circlips 12", {hardware: [{kind: "circlip", qty: 2, lengthMm: 12}]}],
   ["1 e-clip 6", {hardware: [{kind: "e-clip", qty: 1, lengthMm: 6}]}],
@@ -306,9 +306,9 @@ describe("what nobody counted", () => {
       { kind: "washer", qty: 1, uncounted: true },
       { kind: "screw", qty: 2 },
     ]);
-    expect(worthALook(read)).toEqual(["flat washers: how many?"]);
+    expect(worthALook(read)).toEqual(["washers: how many?"]);
     expect(hardwareInWords({ kind: "washer", qty: 1, uncounted: true, lengthMm: 12 })).toBe(
-      "uncounted flat washers 12 mm",
+      "uncounted washers 12 mm",
     );
     expect(quickLine("a few balls").hardware).toMatchObject([{ kind: "ball", uncounted: true }]);
   });
@@ -322,7 +322,7 @@ describe("what nobody counted", () => {
     expect(quickLine("balls, 12 of them").hardware).toEqual([{ kind: "ball", qty: 12 }]);
     expect(quickLine("balls 12 of them").hardware).toEqual([{ kind: "ball", qty: 12 }]);
     expect(worthALook(quickLine("screws, 4 of them"))).toEqual([]);
-    expect(worthALook(quickLine("washers 3"))).toEqual(["flat washers: 3 of them, or 3 mm?"]);
+    expect(worthALook(quickLine("washers 3"))).toEqual(["washers: 3 of them, or 3 mm?"]);
   });
 
   it("screws without a size are told by what follows the comma, and are not joined by one more", () => {

@@ -224,6 +224,7 @@ class Line {
     if (this.isStacking && this.partOfStack(segment)) return;
     const said = driveOfBefore(this.hardware.at(-1), segment, readSegment(segment.tokens));
     if (this.goesOn(segment, said)) return;
+    if (this.flatsOfShaft(segment)) return;
     const refused = said.refused ?? this.outOfBounds(said);
     if (refused || said.isNot) {
       this.refuse(segment, refused ?? NOT_THERE);
@@ -231,6 +232,7 @@ class Line {
       return;
     }
     if (said.facts.kind === undefined && said.part !== undefined) {
+      if (this.tellsOfPart(segment, said)) return;
       this.parts.push(said.part);
       this.alsoSaid(said);
       if ((said.qty ?? 1) > 1 || Object.keys(said.facts).some((k) => k !== "finish"))
@@ -264,6 +266,30 @@ class Line {
     this.doubts.push({ piece, says: `“${this.textOf(segment)}”: did the ${name} come off?` });
   }
 
+  /**
+   * A part that stands in a sentence of its own may be a landmark: "switch under it", "cam mark faces the roller". It
+   * is kept as it was said, and asked about; only one that is named and no more came off.
+   */
+  private tellsOfPart(segment: Segment, said: Said): boolean {
+    const text = this.textOf(segment);
+    if (said.marks.length || said.facing.length) {
+      const [from, to] = [segment.tokens[0]?.from ?? 0, segment.tokens.at(-1)?.to ?? 0];
+      this.spans.push({ from, to, as: said.marks.length ? "mark" : "facing" });
+      (said.marks.length ? this.marks : this.facing).push(text);
+      return true;
+    }
+    if (!said.place || said.qty !== undefined || Object.keys(said.facts).some((k) => k !== "finish"))
+      return false;
+    this.refuse(segment, NOT_READ);
+    this.asides.push(...said.asides);
+    this.doubts.push({
+      piece: null,
+      says: `“${text}”: did the ${said.part} come off as well?`,
+      part: said.part,
+    });
+    return true;
+  }
+
   /** What a part of the line says of the step, whatever piece it names. */
   private alsoSaid(said: Said): void {
     this.spans.push(...said.spans);
@@ -273,6 +299,18 @@ class Line {
     this.marks.push(...said.marks);
     this.asides.push(...said.asides);
     for (const text of joinedRuns(said.note)) this.unread.push({ text, says: NOT_READ });
+  }
+
+  /** "Two flats" where nothing is screwed are those of a shaft, mostly: they are asked about, and not counted. */
+  private flatsOfShaft(segment: Segment): boolean {
+    const isScrewed = this.hardware.some((h) => h.kind !== undefined && DRIVEN.includes(h.kind));
+    if (!isBareFlats(segment) || isScrewed || this.isStacking) return false;
+    const says = this.textOf(segment);
+    const [from, to] = [segment.tokens[0]?.from ?? 0, segment.tokens.at(-1)?.to ?? 0];
+    this.spans.push({ from, to, as: "seat" });
+    this.asides.push({ about: "seat", says });
+    this.doubts.push({ piece: null, says: `“${says}”: flat washers, or flats on the shaft?` });
+    return true;
   }
 
   /** "8 mm bolt head, one bolt": how wide the head is of a screw that follows. */
@@ -461,8 +499,7 @@ class Line {
       /\bones?\b/i.test(this.spokenOf(segment)) && !isWith && (before?.qty ?? 1) > 1 && !said.doubts.length;
     if (isPronoun)
       this.doubts.push({ piece, says: `“${this.textOf(segment)}”: of the ${before?.qty}, or besides?` });
-    const isFlats = segment.tokens.some((t) => t.t === "kind" && /^flats$/i.test(t.text));
-    if (isFlats && segment.tokens.every((t) => t.t === "kind" || t.t === "countWord" || t.t === "number"))
+    if (isBareFlats(segment))
       this.doubts.push({ piece, says: `“${this.textOf(segment)}”: flat washers, or flats on the shaft?` });
     const isLoneFlat = segment.tokens.length === 1 && /^flat$/i.test(segment.tokens[0]?.text ?? "");
     if (isLoneFlat && segment.joint === "comma" && !this.isStacking)
@@ -503,6 +540,10 @@ const tighter = (before: Facts["tighten"], more: NonNullable<Facts["tighten"]>):
   const feel = [before?.feel, more.feel].filter(Boolean).join(" plus ");
   return { ...before, ...more, ...(feel ? { feel } : {}) };
 };
+/** "2 flats", and no more. */
+const isBareFlats = ({ tokens }: Segment): boolean =>
+  tokens.some((t) => t.t === "kind" && /^flats$/i.test(t.text)) &&
+  tokens.every((t) => t.t === "kind" || t.t === "countWord" || t.t === "number");
 const isArticle = ({ tokens }: Segment): boolean =>
   tokens.some((t) => t.t === "countWord" && /^an?$/i.test(t.text));
 const joinedRuns = (words: readonly string[]): string[] => (words.length ? [words.join(" ")] : []);

@@ -49,7 +49,9 @@ export function shorthandOf(h: HardwareFacts): string {
   ].filter(Boolean);
   if (h.at === undefined) return [...words, ...last].join(" ");
   const bare = [...words, h.at, ...last].join(" ");
-  if (sameFacts(quickLine(bare).hardware, h)) return bare;
+  const again = quickLine(bare);
+  // a place that would be asked about when it is read again stands in brackets as well
+  if (sameFacts(again.hardware, h) && !again.doubts.length) return bare;
   // a bare number in brackets is a count where none is said
   const count = /^\d+$/.test(h.at) && h.qty === 1 && !impliedScrew ? ["1x"] : [];
   return [...count, ...words, `(${h.at})`, ...last].join(" ");

@@ -6,10 +6,10 @@ import { PART_KINDS } from "../hardware/part-kind";
 import { text } from "./written";
 
 /** Moments around a step's return at which something is looked at or minded. */
-export const ASSEMBLY_MOMENTS = ["before", "while", "final", "on", "held"] as const;
+export const ASSEMBLY_MOMENTS = ["before", "while", "laid", "final", "on", "held"] as const;
 /**
- * `before`: before it goes on. `while`: while it goes on. `final`: before it is made final, by its pin, its screws, its
- * clip. `on`: once it is on. `held`: once what holds it in later steps is on too.
+ * `before`: before it goes on. `while`: while it goes on. `laid`: once what lies on it lies there, and nothing draws it
+ * yet. `final`: before it is made final, by its pin, its screws, its clip. `on`: once it is on. `held`: once what holds it in later steps is on too.
  */
 export type AssemblyMoment = (typeof ASSEMBLY_MOMENTS)[number];
 
@@ -18,7 +18,7 @@ export const JOINTS = [
   "belt", "blocked", "brush", "bush", "circlip", "cross-pin", "disc-springs", "dowels", "drain", "flats", "gasket",
   "glue", "grub-screw", "halves", "hinge-pin", "hooks", "inserts", "jacked", "key", "left-hand", "loosened", "marks",
   "o-ring", "one-nut", "one-way", "plastic-screws", "press-fit", "screws", "seal", "setting", "shrunk", "soldered",
-  "spline", "spring", "stack", "switch-cam", "tabs", "taper", "threaded", "toothed-belt", "turned-on", "wires", "wired",
+  "spline", "spring", "stack", "caught", "valve", "switch-cam", "tabs", "taper", "threaded", "toothed-belt", "turned-on", "wires", "wired",
   "earth", "cord-grip", "teeth", "meets", "washers", "stood", "locked", "turns", "closes", "bearing", "balls", "hose",
 ] as const; // biome-ignore format: a list
 export type Joint = (typeof JOINTS)[number];
@@ -34,6 +34,8 @@ const look = z.strictObject({
   /** what is done where the answer is no */
   ifNot: sentence,
   because: sentence,
+  /** words of a part that has to be back before it can be looked at: the cam of a switch */
+  waitsFor: z.array(text.min(2)).optional(),
 });
 /** Something to mind, which asks nothing. */
 const mind = z.strictObject({

@@ -51,7 +51,7 @@ describe("what differs from last time", () => {
   });
   it("is said: more, fewer, another size", () => {
     expect(differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }])).toEqual([
-      "1 flat washer more than last time",
+      "1 washer more than last time",
     ]);
     expect(differences([screws(4, 12)], [screws(3, 12)])).toEqual(["1 screw M4 × 12 fewer than last time"]);
     expect(differences([screws(4, 12)], [screws(4, 16)])).toEqual([

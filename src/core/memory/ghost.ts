@@ -131,7 +131,7 @@ const sortOf = ({ kind, thread, lengthMm, drive, form, label, leftHand }: Hardwa
 /**
  * What differs in a step from the last time, in sentences.
  *
- * @example differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }]) // ["1 flat washer more
+ * @example differences([{ kind: "washer", qty: 2 }], [{ kind: "washer", qty: 3 }]) // ["1 washer more
  *   than last time"]
  */
 export function differences(was: readonly HardwareFacts[], is: readonly HardwareFacts[]): string[] {

@@ -7,7 +7,7 @@ import type { StripStep } from "../job/step";
 /** What lies in or under a part before it is set: in its slot, its groove, on its face. */
 const UNDER: readonly HardwareKind[] = ["key", "o-ring", "gasket"];
 /** What holds a part once it is set. */
-const HOLDS: readonly HardwareKind[] = [
+export const HOLDS: readonly HardwareKind[] = [
   "screw",
   "nut",
   "circlip",

@@ -43,7 +43,7 @@ export interface FitLine extends Line {
 export interface SetLine extends Line {
   readonly kind: "set";
   readonly of: string;
-  readonly what: "under" | "parts";
+  readonly what: "under" | "parts" | "over";
   readonly parts: readonly string[];
   readonly hardware: readonly string[];
   readonly minds?: readonly Minded[];

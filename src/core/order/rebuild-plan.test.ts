@@ -222,6 +222,37 @@ describe("the rebuild plan", () => {
     ).toEqual(["undo:s2", "turns-freely@s2", "undo:s1", "end-play@s1"]);
   });
 
+  it("looks at a stack before it is drawn, and at a switch once its cam is on", () => {
+    const keys = rebuildPlan({
+      parts: [
+        { id: "p1", name: "cam" },
+        { id: "p2", name: "brake" },
+        { id: "p3", name: "limit switch" },
+      ],
+      steps: [
+        { id: "s1", action: "pull", needs: [], parts: ["p1"] },
+        {
+          id: "s2",
+          action: "pull",
+          parts: ["p2"],
+          hardware: [
+            { id: "h1", kind: "disc-spring", qty: 3 },
+            { id: "h2", kind: "nut", qty: 1 },
+          ],
+        },
+        { id: "s3", action: "unscrew", title: "limit switch", parts: ["p3"] },
+      ] as StripStep[],
+      services: [],
+      lubePoints: [],
+    }).steps.map(lineKey);
+    expect(keys.indexOf("check:switch-in-step:s3")).toBeGreaterThan(keys.indexOf("undo:s1"));
+    const at = ["set:s2:parts", "set:s2:over", "check:disc-springs-way:s2", "undo:s2"].map((k) =>
+      keys.indexOf(k),
+    );
+    expect(at).not.toContain(-1);
+    expect([...at].sort((a, b) => a - b)).toEqual(at);
+  });
+
   it("brings what was said for a step's return at its moment: before, after, before something closes over it, at the end, and what is set and measured last of all", () => {
     const back = [
       { when: "calibrate" as const, says: "pressure at 2 bar" },

@@ -2,7 +2,7 @@ import { closes, type GoesBack, isShaft, isTurning, onlyRetains } from "../assem
 import { assembliesAt, type LookHere, looksOf } from "../assemblies/match";
 import { lockerCure, lockerRefused } from "../hardware/bench/locker";
 import { hardwareInWords, wasLocked } from "../hardware/piece";
-import type { Assembly } from "../job/assembly";
+import { ASSEMBLY_MOMENTS, type Assembly } from "../job/assembly";
 import { undoKey } from "../job/keys";
 import type { Part } from "../job/part";
 import { samePiece } from "../job/piece-ref";
@@ -102,7 +102,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
   const wired = checked.steps.some((s) => s.wires?.length || s.hardware?.some((h) => h.kind === "plug"));
   const closing = beforeClosing(checked, order);
   const loose = leftLoose(checked, going, order);
-  const after = mindsAfter(checked, order);
+  const after = new Map(mindsAfter(checked, order));
   const on = new Set<number>();
   const out = new Set(struck);
   const seen = new Map<number, { readonly back: GoesBack; readonly assemblies: readonly Assembly[] }>();
@@ -110,7 +110,22 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     const found = seen.get(i);
     if (found) return found;
     const back = goesBackOf(checked, neededBy[i] ?? [], i, going, wired);
-    const now = { back, assemblies: assembliesAt(back, own, out) };
+    const here = assembliesAt(back, own, out);
+    const step = checked.steps[i] as StripStep;
+    const later = looksOf(here, ...ASSEMBLY_MOMENTS).flatMap((look) => {
+      const until = lastBackOf(checked, order, i, look.waitsFor ?? []);
+      return until === undefined ? [] : [{ look, until }];
+    });
+    for (const { look, until } of later)
+      after.set(until, [lookLine(look, step), ...(after.get(until) ?? [])]);
+    const waits = new Set(later.map(({ look }) => look.key));
+    const now = {
+      back,
+      assemblies: here.map((a) => ({
+        ...a,
+        adds: a.adds.filter((x) => x.act !== "look" || !waits.has(x.key)),
+      })),
+    };
     seen.set(i, now);
     return now;
   };
@@ -192,6 +207,23 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     ],
     minutes: Math.round(minutesOf(checked, order, drafts)),
   };
+}
+
+/**
+ * The last step to go back, after step `i`, that brings back a part whose name holds one of these words. Undefined:
+ * none does.
+ */
+function lastBackOf(
+  strip: CheckedStrip,
+  order: readonly number[],
+  i: number,
+  words: readonly string[],
+): number | undefined {
+  const namesOne = (part: string): boolean => {
+    const name = ` ${nameOf(strip, part).toLowerCase()} `;
+    return words.some((w) => name.includes(` ${w} `));
+  };
+  return order.slice(order.indexOf(i) + 1).findLast((k) => (strip.steps[k]?.parts ?? []).some(namesOne));
 }
 
 /**

@@ -12,9 +12,9 @@ import { cautionsFor } from "../safety/cautions";
 import type { CheckedStrip } from "./checked-strip";
 import { staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
-import { lineGroups } from "./line-groups";
+import { HOLDS, lineGroups } from "./line-groups";
 import { namesPiece } from "./names-piece";
-import type { Draft, Minded } from "./rebuild-line";
+import type { Draft, Minded, SetLine } from "./rebuild-line";
 import { BACK_SAYS } from "./step-words";
 import { nameOf, stepName } from "./strip-names";
 
@@ -136,15 +136,35 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
   const first = beforePart(assemblies);
   // what stays in its part, or in the case, was never out
   const loosePieces = hardware.filter((h) => isLoose(h) || isLoosened(h));
-  const { under, holds, beside, parts: own } = lineGroups(step, parts, loosePieces, first);
+  const { under, holds: holding, beside, parts: own } = lineGroups(step, parts, loosePieces, first);
+  // what lies on each other is looked at before it is drawn
+  const laid = looksOf(assemblies, "laid");
+  const lies = laid.length ? holding.filter((h) => !HOLDS.includes(h.kind)) : [];
+  const isDrawnOver = lies.length < holding.length;
+  const over = isDrawnOver ? lies : [];
+  const holds = holding.filter((h) => !over.includes(h));
   const cautions = (pieces: readonly Hardware[], named: readonly Part[]): string[] =>
     cautionsFor({ ...step, hardware: pieces }, named, "back");
+  const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
+  const lead = (what: SetLine["what"], laidDown: readonly Hardware[]) => ({
+    kind: "set" as const,
+    of: step.id,
+    what,
+    parts: [] as readonly string[],
+    hardware: ids(laidDown),
+    because,
+    cautions: cautions(laidDown, what === "parts" ? parts : []),
+  });
+  const set = (what: SetLine["what"], laidDown: readonly Hardware[]): Draft[] =>
+    laidDown.length ? [lead(what, laidDown)] : [];
   const look = (all: readonly LookHere[], isAhead = true): Draft[] =>
     all.map((l) => ({ ...lookLine(l, step), ...(isAhead && { ahead: true as const }) }));
+  // what stayed in its place lies there as well
+  const liesUnder = [...under, ...hardware.filter((h) => !loosePieces.includes(h))];
   // a ring in its groove, a key in its way is looked at before the part lies over it
   const isOfUnder = ({ assembly }: LookHere): boolean => {
     const orders = assemblies.find((a) => a.id === assembly)?.orders ?? [];
-    return orders.some(([x, , y]) => y === "part" && under.some((h) => h.kind === x));
+    return orders.some(([x, , y]) => y === "part" && liesUnder.some((h) => h.kind === x));
   };
   const placing = looksOf(assemblies, "while");
   // what is only drawn, or driven, has nothing that is placed before it
@@ -156,43 +176,19 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
       isAhead,
     ),
     ...minds(step, "while"),
+    ...set("over", over),
+    ...(isDrawnOver ? look(laid, isAhead) : []),
     ...look(looksOf(assemblies, "final"), isAhead),
     ...minds(step, "final"),
   ];
-  const ids = (all: readonly Hardware[]): string[] => all.map((h) => h.id);
-  const line = { of: step.id, because } as const;
   const atPlace = mindsOf(assemblies, "before", "while");
   const atJoin = mindsOf(assemblies, "final", "on", "held");
   return [
     ...look(looksOf(assemblies, "before")),
     ...minds(step, "before"),
-    ...(under.length
-      ? [
-          {
-            ...line,
-            kind: "set",
-            what: "under",
-            parts: [],
-            hardware: ids(under),
-            cautions: cautions(under, []),
-          } as const,
-        ]
-      : []),
+    ...set("under", under),
     ...look(placing.filter(isOfUnder)),
-    ...(holds.length
-      ? [
-          {
-            ...line,
-            kind: "set",
-            what: "parts",
-            parts: own,
-            hardware: ids(beside),
-            ...minded(atPlace),
-            cautions: cautions(beside, parts),
-          } as const,
-          ...final,
-        ]
-      : []),
+    ...(holds.length ? [{ ...lead("parts", beside), parts: own, ...minded(atPlace) }, ...final] : []),
     ...(isDrawn ? final : []),
     {
       kind: step.action === "block" ? "unblock" : "fit",
@@ -214,6 +210,7 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
       cautions: holds.length ? cautions(holds, []) : cautions(hardware, parts),
     },
     ...(holds.length || isDrawn ? [] : final),
+    ...(isDrawnOver ? [] : look(laid, false)),
     ...minds(step, "after"),
   ];
 }

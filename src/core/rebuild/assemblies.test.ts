@@ -60,6 +60,7 @@ const EXAMPLES: Readonly<Record<string, readonly [is: string[], isNot: string[]]
   "disc-springs": [toldBy("brake", "2 disc springs"), toldBy("brake", "2 wavy washers")],
   "spring-hooked": [toldBy("lever", "1 spring"), toldBy("lever", "1 clip")],
   "spring-and-ball": [toldBy("selector", "1 spring and 1 ball"), toldBy("spindle", "1 ball")],
+  "ball-valve": [toldBy("check valve", "1 spring, 1 ball"), toldBy("selector", "1 spring and 1 ball")],
   "one-way-drive": [toldBy("ring", "2 pawls"), toldBy("ring", "2 clips")],
   "carbon-brushes": [toldBy("carbon brushes", "2 brushes"), toldBy("brush roll", "")],
   "belt-on-pulleys": [toldBy("drive belt", ""), toldBy("belt guard", "")],

@@ -59,10 +59,13 @@ const words = (of: Job, key: string) => {
 
 describe("the lines of one step", () => {
   it("say each what concerns it: the cover its face, the screws their dry threads", () => {
-    expect(words(job(), "set:s1:parts")).toMatchObject({
+    const greased = job({ lubePoints: [{ id: "g1", part: "p2", when: "after-fit" }] });
+    expect(words(greased, "set:s1:parts")).toMatchObject({
       title: "Set on: case cover",
       mind: ["Stays dry: case cover: its mating face."],
     });
+    // where nothing is lubricated, nothing has to stay away from it
+    expect(words(job(), "set:s1:parts").mind).toEqual([]);
     const screws = words(job(), "undo:s1");
     expect(screws.title).toBe("Screw in: 3 screws M3, locker blue");
     expect(screws.mind).toEqual([
@@ -84,7 +87,7 @@ describe("the lines of one step", () => {
   });
 
   it("show how the pieces lie, without what stays out", () => {
-    expect(words(job(), "undo:s2").stack).toEqual(["wheel", "1 flat washer 12 mm", "1 nut M6"]);
+    expect(words(job(), "undo:s2").stack).toEqual(["wheel", "1 washer 12 mm", "1 nut M6"]);
     const goesIn = {
       number: "K-1",
       name: "wheel",
@@ -99,7 +102,7 @@ describe("the lines of one step", () => {
     expect(words(other, "undo:s2")).toMatchObject({
       title: "Screw on: 1 nut M6",
       stack: ["wheel", "1 nut M6"],
-      mind: ["Stays out: 1 flat washer 12 mm: its hub is longer"],
+      mind: ["Stays out: 1 washer 12 mm: its hub is longer"],
     });
   });
 });

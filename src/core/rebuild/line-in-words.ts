@@ -267,7 +267,7 @@ function settingInWords(job: Job, line: SetLine): LineWords {
     step: line.of,
   };
   if (!step) return { ...base, title: "" };
-  if (line.what === "under") return { ...base, title: piecesBack(hardware, step) };
+  if (line.what !== "parts") return { ...base, title: piecesBack(hardware, step) };
   return { ...base, known: line.minds, ...partsInWords(job, step, line.parts, hardware, true) };
 }
 
@@ -454,10 +454,13 @@ function leftLooseInWords(job: Job, loose: readonly Hardware[]): string[] {
 const stepOf = (job: Job, id: string): StripStep | undefined => job.steps.find((s) => s.id === id);
 const hardwareOf = (step: StripStep | undefined, ids: readonly string[]): Hardware[] =>
   (step?.hardware ?? []).filter((h) => ids.includes(h.id));
-const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] =>
-  keepDry(job)
-    .filter(here)
+/** What stays dry here. Of a part it is said where something is lubricated at all; a thread with locker is always dry. */
+const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] => {
+  const isLubricated = job.lubePoints.length > 0 || Boolean(job.chambers?.length);
+  return keepDry(job)
+    .filter((d) => here(d) && (isLubricated || !d.part))
     .map((d) => `Stays dry: ${d.says}.`);
+};
 
 /** Whether another of its kind lies in the same stack: then it is told apart by where it sat. */
 function hasTwin({ hardware = [], stack = [] }: StripStep, id: string): boolean {

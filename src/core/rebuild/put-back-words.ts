@@ -83,6 +83,7 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
     return isIn && !isOff ? "press in" : "press on";
   }
   if (joints.has("glue")) return "bond in place";
+  if (HINGED.test(said)) return "swing shut";
   if (joints.has("hooks")) return "hook in";
   if (joints.has("turned-on")) return "turn home";
   if (joints.has("threaded")) return "screw on";
@@ -103,14 +104,20 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
   return parts.length > 0 && parts.every((p) => isOf(SET_ON, p)) ? "set on" : "put back";
 }
 
+/** It stayed on its hinges. */
+const HINGED = /\b(?:hinges?|hinged|folds?|folded|swings?|swung) (?:down|up|open|aside)\b/;
+
 function pieceVerb(
-  { kind, stays, state, once }: Pick<Hardware, "kind" | "stays" | "state" | "once">,
+  { kind, stays, state, once, ...h }: Hardware,
   step: Pick<StripStep, "action" | "freed" | "said">,
 ): string {
   if (stays === LOOSENED) return "tighten again";
   // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
   const isDriven = wasDriven(step) || namesDrivenPin(step);
-  const verb = kind === "pin" && !isDriven ? (step.freed ? "push in" : "put in") : PIECES[kind];
+  // a plug that has a size is screwed into a hole
+  const isScrewed = kind === "plug" && (h.thread ?? h.lengthMm ?? h.drive) !== undefined;
+  const usual = isScrewed ? "screw in" : PIECES[kind];
+  const verb = kind === "pin" && !isDriven ? (step.freed ? "push in" : "put in") : usual;
   return state !== undefined || once ? `${verb}, new` : verb;
 }
 
@@ -159,15 +166,18 @@ const INSTEAD_OF = { missing: "was missing already", lost: "was lost", broken: "
  */
 export function piecesBack(
   hardware: readonly Hardware[],
-  step: Pick<StripStep, "action" | "freed" | "stack" | "said">,
+  step: Pick<StripStep, "action" | "freed" | "stack" | "said" | "title">,
 ): string {
   const groups = new Map<string, Hardware[]>();
   // what lies under another comes first: as they were found to lie, or by what they are
   const stack = [...(step.stack ?? [])].reverse();
   const deep = (h: Hardware): number => (stack.includes(h.id) ? stack.indexOf(h.id) : -1);
+  // a ball goes on its seat before its spring, where it is a valve's
+  const isValve = /\bvalves?\b/i.test(`${step.title ?? ""} ${step.said ?? ""}`);
+  const turn = (h: Hardware): number => (isValve && h.kind === "ball" ? 0.5 : turnOf(h));
   const isStacked = hardware.every((h) => stack.includes(h.id));
   const inOrder = [...hardware].sort((a, b) =>
-    isStacked ? deep(a) - deep(b) : turnOf(a) - turnOf(b) || deep(a) - deep(b),
+    isStacked ? deep(a) - deep(b) : turn(a) - turn(b) || deep(a) - deep(b),
   );
   for (const h of inOrder) {
     const verb = pieceVerb(h, step);
@@ -228,6 +238,26 @@ const FREED_BACK: Readonly<Partial<Record<Freeing, string>>> = {
   cut: "It was cut free: what was cut goes in new.",
 };
 
+/** What was parted from it besides, and has no piece of its own: it goes back as well. */
+function partedFrom(step: StripStep): string[] {
+  const said = saidAt(step);
+  const pulled =
+    /\b(ribbon|cable|lead|wire|connector|hose|flex)s? (?:was |were )?(?:pulled|slid|drawn|came) (?:out|off)\b/.exec(
+      said,
+    );
+  return [
+    ...(/\bunplugged\b/.test(said) &&
+    step.action !== "unplug" &&
+    !step.hardware?.some((h) => h.kind === "plug")
+      ? ["Plug it in again: it was unplugged."]
+      : []),
+    ...(/\b(?:un|de)soldered\b/.test(said) && step.action !== "unsolder"
+      ? ["Solder it again where it was unsoldered."]
+      : []),
+    ...(pulled ? [`The ${pulled[1]} back in its place as well, before anything closes over it.`] : []),
+  ];
+}
+
 /** What to mind when parts go back that were held and freed like this. */
 export function mindByHold(step: StripStep): string[] {
   if (step.action === "note" || step.action === "block") return [];
@@ -237,5 +267,5 @@ export function mindByHold(step: StripStep): string[] {
   const isTurned = /\b(?:bayonet|turn)\b/.test(saidAt(step));
   const freed =
     step.freed && !(step.freed.how === "twist" && isTurned) ? FREED_BACK[step.freed.how] : undefined;
-  return [...held, ...(freed ? [freed] : [])];
+  return [...held, ...(freed ? [freed] : []), ...partedFrom(step)];
 }

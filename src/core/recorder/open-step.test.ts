@@ -43,6 +43,25 @@ describe("what is understood of an open step", () => {
     ]);
     expect([read.facts.freed, read.facts.facing, read.action]).toEqual([{ how: "heat" }, "up", "unscrew"]);
   });
+  it("asks whether what was named came off, where it is said to stay or its screw was only loosened", () => {
+    const asks = (what: string, line: string): string[] =>
+      understood({ ...EMPTY, what, line }).doubts.map((d) => d.says);
+    expect(said({ what: "bearing", line: "6201 stays on the shaft" })).toMatchObject({ action: "note" });
+    expect(asks("bearing", "6201 stays on the shaft")).toEqual([
+      "“6201 stays on the shaft”: did the bearing come off, or did it stay?",
+    ]);
+    expect(asks("cam pulley", "1 grub screw loosened")).toEqual([
+      "“1 grub screw loosened”: did the cam pulley come off, or was it only loosened?",
+    ]);
+    // loosened so that it came off, or only that
+    expect(said({ what: "cam pulley", line: "1 grub screw loosened" }).action).toBe("pull");
+    expect(said({ what: "motor plate", line: "2 screws only loosened" }).action).toBe("loosen");
+    expect(asks("worm", "2 grub screws loosened a turn, slides out")).toEqual([]);
+    expect(asks("guard", "2 screws, switch under it")).toEqual([
+      "“switch under it”: did the switch come off as well?",
+    ]);
+    expect(asks("guard, switch", "2 screws, switch under it")).toEqual([]);
+  });
   it("puts nothing on the bench of words alone, of a look, or of what was only loosened", () => {
     expect(said({ line: "grease black and thin" }).action).toBe("note");
     expect(said({ what: "looked at the brushes" }).action).toBe("note");

@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { FREEING_WORDS } from "../hardware/freed";
 import { type HardwareFacts, hardwareInWords, isLoose, LOOSENED, pieceFacts } from "../hardware/piece";
-import { type QuickLine, quickLine, worthALook } from "../hardware/quick-line";
+import { type Doubt, type QuickLine, quickLine, worthALook } from "../hardware/quick-line";
 import { cameOff, factsWith, type RecordedStep, recordedStep } from "../job/recorded-step";
 import { type Action, action, REMARKS, type RemarkAbout, type StepFacts, stepFacts } from "../job/step";
 import { likelyAction } from "../order/likely-action";
@@ -112,6 +112,7 @@ export function understood(open: OpenStep): Understood {
   const stack = open.stack.length ? open.stack : stackIn(read, before, names);
   const saidDone = doneIn(read, hardware);
   const facts = factsIn({ ...(leftHand && { leftHand }), ...open.facts }, read);
+  const doubts = didItComeOff(open.line, named, read, hardware);
   const notNamed = read.stack.flatMap((s) => ("part" in s && partAt(names, s.part) < 0 ? [s.part] : []));
   return {
     hardware,
@@ -124,10 +125,23 @@ export function understood(open: OpenStep): Understood {
       ...notNamed.map((text) => ({ text, says: "is in the stack, and not named as what came off" })),
     ],
     // a part that was named as what came off needs no asking
-    doubts: read.doubts
-      .filter((d) => d.part === undefined || namesInLine.includes(d.part))
+    doubts: [
+      ...doubts,
+      ...read.doubts.filter((d) => !doubts.some((o) => o.stays && d.says.includes(`“${o.stays}”`))),
+    ]
+      .filter(({ part }) => part === undefined || !named.some((n) => isSameName(n, part)))
       .map((d) => ({ ...d, piece: d.piece === null ? null : d.piece + before })),
-    action: open.action ?? saidDone ?? likelyAction(names.join(", "), hardware, facts.wires !== undefined),
+    action:
+      open.action ??
+      saidDone ??
+      (doubts.some((d) => d.stays)
+        ? "note"
+        : likelyAction(
+            names.join(", "),
+            // "loosened" beside the name of a part is how that came off, unless it was only that
+            doubts.length && !/\b(?:only|just)\b/i.test(open.line) ? [] : hardware,
+            facts.wires !== undefined,
+          )),
     isActionGuessed: open.action === null && saidDone === undefined,
     names,
     namesInLine,
@@ -140,6 +154,36 @@ export function understood(open: OpenStep): Understood {
 function isSameName(a: string, b: string): boolean {
   const [x, y] = [a, b].map((n) => ` ${n.toLowerCase()}`) as [string, string];
   return x.endsWith(y) || y.endsWith(x);
+}
+
+/** "Stays on the shaft", of what was typed as what came off. */
+const IT_STAYS =
+  /^(?:(?:it|they)\s+|\d{2,5}[a-z0-9-]*\s+)?(?:stays?|stayed|remains?|left)\s+(?:on|in|with|where)\b/i;
+
+/**
+ * What was typed as what came off, and may never have: its pieces were only loosened, or it is said to stay.
+ */
+function didItComeOff(
+  line: string,
+  names: readonly string[],
+  read: QuickLine,
+  hardware: readonly HardwareFacts[],
+): (Doubt & { readonly stays?: string })[] {
+  const [name] = names;
+  if (name === undefined) return [];
+  const stays = hardware.length ? undefined : read.unread.find((u) => IT_STAYS.test(u.text));
+  if (stays)
+    return [
+      {
+        piece: null,
+        says: `“${stays.text}”: did the ${name} come off, or did it stay?`,
+        stays: stays.text,
+      },
+    ];
+  const isLoosened = hardware.length > 0 && hardware.every((h) => h.stays === LOOSENED);
+  if (!isLoosened || read.asides.some((a) => a.about === "way") || read.freed.length) return [];
+  const says = `“${line.trim()}”: did the ${name} come off, or was it only loosened?`;
+  return [{ piece: null, says }];
 }
 
 /** Verbs that say what was done, where no piece had to be undone for it. */

@@ -52,7 +52,7 @@ describe("a piece that is missing", () => {
     expect(missing).toMatchObject([{ step: "s2", at: "step 2", qty: 1, piece: { id: "h2" } }]);
     expect(rows.find((r) => r.row === "washers")).toMatchObject({ out: 3, back: 2 });
     expect(gatesOf(await job(number), "rebuild").map((g) => g.says)).toEqual([
-      "Find what is missing, or say what went in instead: 1 flat washer 12 mm.",
+      "Find what is missing, or say what went in instead: 1 washer 12 mm.",
     ]);
     // found: the knob comes off for it, and nothing is missing any more
     expect(await press(takeOffAgain, number, { step: "s2" })).toMatchObject({ ok: true });
@@ -74,7 +74,7 @@ describe("a piece that is missing", () => {
     expect(await view(number)).toMatchObject({ missing: [] });
     expect(gatesOf(await job(number), "rebuild")).toEqual([]);
     expect((await jobHistory(number))[0]?.what).toBe(
-      "2 flat washers 12 mm at step 2: drawer 4 went in instead",
+      "2 washers 12 mm at step 2: drawer 4 went in instead",
     );
     expect(refusal(await press(putInInstead, number, { step: "s2", piece: "h2", from: "drawer 4" }))).toMatch(
       /is not missing any more/i,

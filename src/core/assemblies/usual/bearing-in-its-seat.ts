@@ -13,7 +13,7 @@ export const bearingInItsSeat: Assembly = {
     },
     {
       act: "look",
-      moment: "on",
+      moment: "final",
       key: "bearing-home",
       asks: "Is the bearing against its shoulder all round, or just past the groove of its clip?",
       ifNot:

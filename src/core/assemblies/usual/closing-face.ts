@@ -4,7 +4,7 @@ import type { Assembly } from "../../job/assembly";
 export const closingFace: Assembly = {
   id: "closing-face",
   says: "a face that closes",
-  when: { joints: ["closes"], without: ["turned-on", "threaded"] },
+  when: { joints: ["closes"], without: ["turned-on", "threaded", "caught"] },
   adds: [
     {
       act: "look",

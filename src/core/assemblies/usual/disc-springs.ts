@@ -8,7 +8,7 @@ export const discSprings: Assembly = {
   adds: [
     {
       act: "look",
-      moment: "on",
+      moment: "laid",
       key: "disc-springs-way",
       asks: "Do the disc springs lie the way they came out, cup to cup or cup in cup?",
       ifNot:

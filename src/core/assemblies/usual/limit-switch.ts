@@ -13,6 +13,7 @@ export const limitSwitch: Assembly = {
       asks: "Does the cam stand to the switch as it did, and does it click where it should by hand?",
       ifNot: "Turn the cam back to its mark before the switch is drawn down.",
       because: "a switch that is out of step stops it too late",
+      waitsFor: ["cam"],
     },
   ],
   source: "usual practice",

@@ -8,9 +8,9 @@ export const snapTabs: Assembly = {
   adds: [
     {
       act: "look",
-      moment: "on",
+      moment: "final",
       key: "tabs-clicked",
-      asks: "Has every tab clicked, and does no edge stand off?",
+      asks: "Has every tab caught, and does no edge stand off?",
       ifNot:
         "Press at that tab, not in the middle. A tab that is broken is bonded, or the part is renewed: tape is no cover.",
       because: "one tab that did not catch lets the next knock open it",

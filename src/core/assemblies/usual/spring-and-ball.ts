@@ -4,7 +4,7 @@ import type { Assembly } from "../../job/assembly";
 export const springAndBall: Assembly = {
   id: "spring-and-ball",
   says: "a spring and ball",
-  when: { joints: ["spring", "balls"] },
+  when: { joints: ["spring", "balls"], without: ["valve"] },
   adds: [
     {
       act: "mind",

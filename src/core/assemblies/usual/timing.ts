@@ -12,8 +12,8 @@ export const timing: Assembly = {
       key: "timing-together",
       asks: "Do the marks stand together as they did?",
       ifNot:
-        "Draw it back until it is out of mesh, turn it by the teeth that are missing, and push it home again.",
-      because: "one tooth off is found now by looking, and after closing by a bang",
+        "Take it back until it turns free of the other, set the marks together, and bring it home again.",
+      because: "what is out is found now by looking, and after closing only by how it runs",
     },
   ],
   source: "usual practice",

@@ -8,7 +8,7 @@ export const washerStack: Assembly = {
   adds: [
     {
       act: "look",
-      moment: "on",
+      moment: "laid",
       key: "stack-order",
       asks: "Do the pieces lie on each other as they came out: what was below is below, what was above is above?",
       ifNot:

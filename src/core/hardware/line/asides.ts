@@ -192,6 +192,16 @@ const STOOD = of(
   String.raw`${START}(?:stood|stands|sat|stuck|sticks)\s+(?:out\s+|up\s+|about\s+)*(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s*
   (?:threads?|turns?|mm|notches|clicks)${END}`,
 );
+/** How far it was turned back: "two turns back". */
+const TURNED_BACK = of(
+  String.raw`${START}(?:stood\s+)?(?:about\s+)?(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s+(?:threads?|turns?|notches|clicks)\s+
+  (?:back|out|open|proud)${END}`,
+);
+/** A pin on a spring is lifted out of its hole, and stays in its place. */
+const PLUNGER = of(
+  String.raw`^\s*(?:the\s+|its\s+)?(?:spring(?:[- ]loaded)?|detent|plunger|index|locking|latch) pin\s+(?:is\s+)?
+  (?:lifts?|lifted|pulls?|pulled|springs?|pops?|pushe[sd])(?:\s+(?:up|out|back|in|aside))?\s*$`,
+);
 /** What screws is the part: "screws off, left-hand thread". */
 const IT_SCREWS = of(String.raw`^\s*(?:it\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|\s+easily)?\s*$`);
 /** What belongs to a part and comes off with it. */
@@ -252,7 +262,7 @@ const ON_RETURN = of(
   you)\s+(?:goes?|comes?|is|are|go)|on (?:the way back|reassembly|refitting|return)|
   when refitt\p{L}+|(?:must|has to|have to|needs? to|should)\s+(?:be|go|come|sit|not)|(?:every|
   each) time|past snug|not too tight|
-  crosswise|criss-?cross|in turns?|(?:left|right|front|rear|top|bottom|long|short|big|small|inner|outer|
+  crosswise|criss-?cross|in turns?|order \p{L}+ first|\p{L}+ goes first|(?:left|right|front|rear|top|bottom|long|short|big|small|inner|outer|
   upper|lower)(?:er)? ones? (?:first|last))${END}`,
 );
 const NEW = of(
@@ -322,14 +332,20 @@ function inClause(text: string, hadScrew: boolean): Found[] {
       hand: "left",
       doubt: `“${text.trim()}”: a left-hand thread? Which way does it loosen?`,
     });
-  if (BARE_WAYS.test(text) || IT_SCREWS.test(text) || MOVED_ASIDE.test(text)) return whole("way");
+  if ([BARE_WAYS, IT_SCREWS, MOVED_ASIDE, PLUNGER].some((way) => way.test(text))) return whole("way");
   if (ITS_FLATS.test(text)) return whole("seat");
   if (PRESSED_AND_STAYS.test(text) || SEALANT.test(text)) return whole("seat");
-  if (STOOD.test(text))
-    return whole(
-      "seat",
-      KIND_NAMED.test(text) ? { doubt: `“${text.trim()}”: did it come off as well?` } : {},
-    );
+  const alsoOff = KIND_NAMED.test(text) ? { doubt: `“${text.trim()}”: did it come off as well?` } : {};
+  if (STOOD.test(text)) return whole("seat", alsoOff);
+  const turned = TURNED_BACK.exec(text)?.index;
+  if (turned !== undefined) {
+    const [what, how] = [text.slice(0, turned), text.slice(turned)];
+    const doubt = KIND_NAMED.test(how) ? { doubt: `“${how.trim()}”: did it come off as well?` } : {};
+    return [
+      ...(what.trim() ? inClause(what, hadScrew) : []),
+      { from: turned, to: text.length, about: "seat", ...doubt },
+    ];
+  }
   const other = OTHER_UNITS.exec(text);
   if (other && !ONLY_OTHER.test(other[0])) {
     const isHead = other.index <= 12 && !COUNTED_PIECE.test(text.slice(0, other.index));

@@ -22,16 +22,7 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
     "carriage bolt",
   ],
   nut: ["nut", "t nut", "jam nut", "square nut", "speed nut"],
-  washer: [
-    "flat",
-    "washer",
-    "shim",
-    "flat washer",
-    "plain washer",
-    "shim washer",
-    "penny washer",
-    "fender washer",
-  ],
+  washer: ["flat", "washer", "flat washer", "plain washer", "penny washer", "fender washer"],
   "wavy-washer": ["wavy", "wave", "wavy washer", "wave washer", "wave spring"],
   "lock-washer": [
     "lock washer",
@@ -80,7 +71,7 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
   rivet: ["rivet", "pop rivet", "blind rivet"],
   circlip: ["circlip", "snap ring", "snapring", "c clip", "retaining ring"],
   "e-clip": ["e clip", "eclip", "e ring"],
-  clip: ["clip", "retaining clip", "spring clip", "wire clip"],
+  clip: ["clip", "retaining clip", "spring clip", "wire clip", "hairpin", "hairpin clip"],
   spring: [
     "spring",
     "coil spring",
@@ -136,19 +127,16 @@ export const NAMED_PIECES: readonly {
   readonly kind: HardwareKind;
   readonly form?: HardwareForm;
   readonly threadIs?: "coarse" | "machine";
+  /** what it was called, where its kind alone would say another thing */
+  readonly finish?: string;
 }[] = [
+  { phrases: ["shim", "shim washer", "shim ring"], kind: "washer", finish: "shim" },
+  { phrases: ["r clip"], kind: "clip", finish: "R" },
+  // a nut that locks another, or one that holds by itself: the word says neither
+  { phrases: ["lock nut", "locknut", "locking nut"], kind: "nut", finish: "lock" },
   { phrases: ["cap nut", "dome nut", "domed nut", "acorn nut"], kind: "nut", form: "dome" },
   {
-    phrases: [
-      "nyloc",
-      "nylock",
-      "nyloc nut",
-      "nylock nut",
-      "lock nut",
-      "locknut",
-      "stop nut",
-      "self locking nut",
-    ],
+    phrases: ["nyloc", "nylock", "nyloc nut", "nylock nut", "stop nut", "self locking nut"],
     kind: "nut",
     form: "self-locking",
   },

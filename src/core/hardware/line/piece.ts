@@ -173,10 +173,12 @@ class Reader {
       if (/^\d{1,3}$/.test(t.inner) && (this.mayCount || isTwice)) this.say.count(t, Number(t.inner));
       else this.say.place(t, t.inner);
     },
-    empty: (t) => {
+    empty: (t, i) => {
       if (t.isEach) this.say.isEach = true;
       if (t.hasA) this.say.doubts.push("“has”: which piece has it?");
-      this.say.span(t, "joins");
+      // "each side" is a place to its first word
+      if (t.isEach && this.say.isNamed && this.isOfSides(i)) this.say.place(t);
+      else this.say.span(t, "joins");
     },
     preposition: (t, i) => {
       // "at 3 Nm", "of 16 mm"
@@ -194,6 +196,10 @@ class Reader {
     not: (t) => this.say.span(t, "note"),
   };
 
+  /** Whether a side or an end follows: "each end", "both sides". */
+  private isOfSides(i: number): boolean {
+    return /^(?:sides?|ends?|halves|half|corners?|faces?)$/i.test(this.next(i)?.text ?? "");
+  }
   /** Nothing has counted yet, and nothing will that is plainly a count. */
   private get mayCount(): boolean {
     return this.say.qty === undefined && this.counts === 0;
@@ -251,6 +257,7 @@ class Reader {
 
   private countWord(token: Of<"countWord">, i: number): void {
     const isArticle = /^an?$/i.test(token.text);
+    if (/^both$/i.test(token.text) && this.say.isNamed && this.isOfSides(i)) return this.say.place(token);
     // "a thick one above": the same again
     const before = this.tokens[i - 1]?.t;
     const isPronoun = token.text.toLowerCase() === "one" && (before === "look" || before === "direction");
@@ -353,6 +360,7 @@ class Reader {
       if (token.isMany) this.say.many ??= "plural";
       if (token.form) this.say.more("form", token.form);
       if (token.threadIs) this.say.more("threadIs", token.threadIs);
+      if (token.finish) this.say.called(token.finish);
     }
   }
 

@@ -121,7 +121,12 @@ export class Saying {
   }
   look(token: Token, look: string): void {
     this.span(token, "look");
-    this.facts.finish = this.facts.finish ? `${this.facts.finish} ${look}` : look;
+    this.called(look);
+  }
+  /** One more word for what it looks like, or is called. */
+  called(word: string): void {
+    const before = this.facts.finish?.split(" ") ?? [];
+    if (!before.includes(word)) this.facts.finish = [...before, word].join(" ");
   }
   place(token: Token, says = token.text): void {
     this.span(token, "place");

@@ -21,6 +21,10 @@ const WIRE_TO = sticky(
     String.raw`(?:(?:\d{1,2}|two|three|four|five|both|its)\s+(?:leads?|wires?|cables?)\s*:?\s+)?(${COLOURS})(?:\s+(?:wire|lead|core|cable))?\s+(?:goes\s+|went\s+)?(to|on|at)\s+(?:the\s+)?(?:terminal\s+|pin\s+|clamp\s+)?`,
   ),
 );
+/** Colours of several wires, at the end of what is said of them: "red and white". */
+const SEVERAL_COLOURS = sticky(
+  new RegExp(String.raw`(?:${COLOURS})(?:\s*(?:,|and|&)\s*(?:${COLOURS}))+(?=\s*(?:[,;]|$))`),
+);
 const TERMINAL_SHORT = /^[\p{L}\p{N}+~-]{1,4}$/u;
 const WIRE_ENDS = new RegExp(
   String.raw`[,;]|\sand\s|\s(?:${COLOURS})\s+(?:wire\s+|lead\s+)?(?:goes\s+)?(?:to|on|at)\s|$`,
@@ -61,7 +65,7 @@ const LOOSE_ONLY = sticky(
   /(?:(?:only|just)\s+loosened|loosened(?:\s+only)?|slackened(?:\s+off)?)(?![\p{L}])/u,
 );
 const STAYS_WITH = sticky(
-  /(?:stays?|stayed|remains?|left|comes?|came)\s+((?:with|in|on)\s+(?:the\s+|its\s+)?(?!place\b|it\b|there\b)[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
+  /(?:stays?|stayed|remains?|left|comes?|came|stuck)\s+((?:with|in|on|to)\s+(?:the\s+|its\s+)?(?!place\b|it\b|there\b)[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
 );
 const CAPTIVE_IN = sticky(
   /captive\s+((?:in|on|with)\s+(?:the\s+|its\s+)?[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
@@ -153,6 +157,8 @@ function one(
     /^(?:leads?|wires?|cables?)$/i.test(before.text);
   const wire = wireAt(line, i) ?? (isFirst ? wireToAt(line, i) : undefined);
   if (wire) return put(i, wire.to, wire.means);
+  const colours = before?.t === "kind" && before.kind === "plug" ? match(SEVERAL_COLOURS, line, i) : null;
+  if (colours) return put(i, i + colours[0].length, { t: "place", says: colours[0].trim() });
   const begins = !before || before.t === "joint";
   const stack = begins ? match(STACK, line, i) : null;
   if (stack)
@@ -205,6 +211,8 @@ function staysAt(line: string, from: number): { to: number; means: Meaning } | u
   if (loosened) return { to: from + loosened[0].length, means: { t: "stays", says: LOOSENED } };
   const found = match(STAYS_WITH, line, from) ?? match(CAPTIVE_IN, line, from);
   if (!found || (/^(?:left|comes?|came)/i.test(found[0]) && !/^with/i.test(found[1] ?? ""))) return undefined;
+  // "stays to the left" is a side; what is stuck to the cover stays with it
+  if (/^to\b/i.test(found[1] ?? "") && !/^stuck/i.test(found[0])) return undefined;
   return { to: from + found[0].length, means: { t: "stays", says: (found[1] ?? "").trim() } };
 }
 

@@ -42,6 +42,7 @@ export type Meaning =
       readonly kind: HardwareKind;
       readonly form?: HardwareForm;
       readonly threadIs?: "coarse" | "machine";
+      readonly finish?: string;
       readonly isMany?: true;
     }
   | { readonly t: "form"; readonly form: HardwareForm }
