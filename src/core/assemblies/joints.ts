@@ -59,17 +59,22 @@ const NO_HUB = [
   "cap",
 ];
 const PUSHED = /\b(?:puller|press|arbor)\b/;
-const UNSCREWS = /\b(?:unscrews|unscrewed|screws (?:off|out)|screwed (?:on|off))\b/;
+const UNSCREWS =
+  /\b(?:unscrews|unscrewed|(?:screws|winds|wound|spins|spun) (?:off|out|up)|screwed (?:on|off))\b/;
 const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
 
 /** One pin that came off with a wheel goes through it, mostly: it is asked about. */
 const isOnePinOfAWheel = (b: GoesBack): boolean =>
   is(b, "gear", "pulley", "toothed-pulley", "fan", "roller", "spline") &&
   b.hardware.filter((h) => h.kind === "pin").reduce((n, h) => n + h.qty, 0) === 1;
-const HALVES = /\b(?:half|halves|shells?)\b/;
+/** "Lower half", "half shells", and not "half collars". */
+const HALVES = /\b(?:half|halves|shells?)(?=$|[,;]| (?:housing|case|cover|shell))/;
 /** What closes: a cover, a housing, or a half with the screws that draw it. */
 const isShut = (b: GoesBack, title: string): boolean =>
   closes(b.parts) || (HALVES.test(title) && has(b, "screw"));
+/** A pin that it swings on. */
+const isHinged = (b: GoesBack, said: string, title: string): boolean =>
+  HINGE.test(said) || HINGE.test(title) || /\b(?:hinge|pivot|clevis) pins?\b/i.test(b.step.said ?? "");
 type Evidence = (b: GoesBack, said: string, title: string) => boolean;
 
 const has = ({ hardware }: GoesBack, ...kinds: HardwareKind[]): boolean =>
@@ -106,18 +111,23 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     (is(b, "belt") || has(b, "belt")) && /\b(?:tooth(?:ed)?|timing|cogged)\b/.test(`${said} ${title}`),
   blocked: ({ step }) => step.action === "block",
   brush: (b) => moves(b.step) && (is(b, "brush") || has(b, "brush")),
-  bush: (b) => is(b, "bush"),
+  // a bush that clamps on a taper, or gives way, is no bearing
+  bush: (b, said, title) => is(b, "bush") && !/\b(?:taper|clamp\w*|rubber|lock)\b/.test(`${said} ${title}`),
   bearing: (b) => is(b, "bearing") || has(b, "bearing"),
   balls: (b) => has(b, "ball"),
   circlip: (b) => has(b, "circlip", "e-clip"),
   "cross-pin": isThroughHub,
   "hinge-pin": (b, said, title) =>
-    has(b, "pin") &&
-    !isThroughHub(b, said, title) &&
-    (is(b, "lever", "handle") || HINGE.test(said) || HINGE.test(title)),
-  dowels: (b, said) =>
-    held(b, "dowels") || /\b(?:dowels?|locating pins?)\b/.test(said) || (has(b, "pin") && closes(b.parts)),
-  hooks: (b, said) => held(b, "hook") || (/\bhooks?\b/.test(said) && !has(b, "spring") && !is(b, "spring")),
+    has(b, "pin") && !isThroughHub(b, said, title) && (is(b, "lever", "handle") || isHinged(b, said, title)),
+  dowels: (b, said, title) =>
+    held(b, "dowels") ||
+    /\b(?:dowels?|locating pins?)\b/.test(said) ||
+    (has(b, "pin") && closes(b.parts) && !isHinged(b, said, title)),
+  hooks: (b, said) =>
+    held(b, "hook") ||
+    (/\bhooks?\b(?! (?:on|onto|over|into) (?:the |its )?(?:drive|shaft|spindle|axle|dog))/.test(said) &&
+      !has(b, "spring") &&
+      !is(b, "spring")),
   tabs: hasTabs,
   "turned-on": (_, said) => /\b(?:bayonet|(?:quarter|half|eighth)[- ]turn)\b/.test(said),
   flats: (_, said) =>
@@ -125,7 +135,7 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
       said,
     ),
   key: (b, said) => has(b, "key") || /\bkeyways?\b/.test(said),
-  spline: (b, said) => is(b, "spline") || /\bsplines?\b/.test(said),
+  spline: (b, said) => is(b, "spline") || /\bsplined?s?\b/.test(said),
   "press-fit": (b, said) =>
     held(b, "press fit") ||
     /\bpress(?:ed)? fit\b/.test(said) ||
@@ -156,13 +166,15 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   threaded: (b, said) =>
     b.parts.length > 0 &&
     (UNSCREWS.test(said) ||
-      ((b.step.action === "unscrew" || b.step.leftHand === true) &&
-        !b.hardware.some((h) => (h.kind === "screw" || h.kind === "nut") && !isLoosened(h)))),
+      ((b.step.action === "unscrew" || b.step.leftHand === true) && !has(b, "screw", "nut"))),
   "o-ring": (b) => has(b, "o-ring") || is(b, "o-ring"),
   gasket: (b) => has(b, "gasket") || is(b, "gasket"),
   // a seal that lies under a foot has no lip
   seal: (b, said, title) =>
-    (has(b, "seal") || is(b, "seal")) && /\b(?:lip|shaft|oil|spindle|dust)\b/.test(`${said} ${title}`),
+    (has(b, "seal") || is(b, "seal")) &&
+    /\b(?:lip|garter)\b|\b(?:lip|shaft|oil|spindle|dust|rotary) seals?\b/.test(
+      `${said} ${title} ${b.step.said ?? ""}`.toLowerCase(),
+    ),
   stack: ({ step, hardware }) =>
     (step.stack?.length ?? 0) > 2 &&
     hardware.filter((h) => step.stack?.includes(h.id)).length > 1 &&
@@ -176,7 +188,9 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
       (is(b, "housing", ...GEARED) || /\b(?:gear|half|halves)/.test(title))),
   stood: ({ step }) => step.setting !== undefined,
   locked: (b, said) => b.hardware.some((h) => h.form === "grub" || h.kind === "nut") || /\block/.test(said),
-  "disc-springs": (b) => has(b, "disc-spring"),
+  // one alone lies one way or the other, and not on another
+  "disc-springs": ({ hardware }) =>
+    hardware.filter((h) => h.kind === "disc-spring").reduce((n, h) => n + h.qty, 0) > 1,
   spring: (b) => moves(b.step) && (is(b, "spring") || has(b, "spring")),
   "one-way": (b) => moves(b.step) && (is(b, ...ONE_WAY) || has(b, "pawl")),
   marks: ({ step }, said) =>

@@ -117,6 +117,7 @@ class Line {
       if (!shares) this.take(segments[i] as Segment);
       i += Math.max(1, shares);
     }
+    this.askWhatHolds();
     const { wires, freed, facing, marks, unread, asides, parts, leftHand, inferred } = this;
     const lost = unread
       .filter(({ text, says }) => says !== NOT_THERE && namesHardware(text))
@@ -141,6 +142,19 @@ class Line {
       doubts,
       read: this.spans.sort((a, b) => a.from - b.from),
     };
+  }
+
+  /** "Washers under a nut", and no nut was counted: it came off as well, or the washers did not. */
+  private askWhatHolds(): void {
+    for (const [piece, { at }] of this.hardware.entries()) {
+      const [, by] =
+        /\b(?:under|behind|below|beneath|held by) (?:a|an|the|its|one) (?:\p{L}+ )?(nut|bolt|screw|circlip|clip)\b/iu.exec(
+          at ?? "",
+        ) ?? [];
+      const kind = by === "bolt" ? "screw" : by;
+      if (kind !== undefined && !this.hardware.some((h) => h.kind === kind))
+        this.doubts.push({ piece, says: `“${at}”: did the ${by} come off as well?` });
+    }
   }
 
   /** Asks how many there are of what is still uncounted at the end of the line. */

@@ -1,8 +1,6 @@
 import { z } from "zod";
 import { Fault, readWith } from "../fault";
 import type { Frozen } from "../frozen";
-import { HARDWARE_NAMES } from "../hardware/kinds";
-import type { HardwareFacts } from "../hardware/piece";
 import { gotSchema } from "./got";
 import { samePiece } from "./piece-ref";
 import { ref, text, words } from "./written";
@@ -68,15 +66,6 @@ export const takesThePlaceOf = (
   part: { readonly name?: string | undefined },
 ): boolean =>
   Boolean(replaces?.trim()) && replaces?.trim().toLowerCase() === (part.name ?? "").trim().toLowerCase();
-
-/** Whether a companion takes the place of a piece of hardware: "o-ring", "gasket". */
-export const takesThePlaceOfPiece = (
-  { replaces }: Pick<Companion, "replaces">,
-  piece: Pick<HardwareFacts, "kind">,
-): boolean => {
-  const said = replaces?.trim().toLowerCase();
-  return said !== undefined && HARDWARE_NAMES[piece.kind].some((name) => name.toLowerCase() === said);
-};
 
 /** One thing that is said of what goes in. */
 export const goesInChange = z.discriminatedUnion("what", [

@@ -46,7 +46,8 @@ export function likelyAction(
   if (has("pin", "split-pin", "key", "insert", "bearing")) return "pull";
   if (has("belt")) return "slide";
   if (has("cable-tie")) return "open";
-  if (/\b(seal|gasket|o-?ring)\b/i.test(what) || has("seal", "gasket", "o-ring")) return "peel";
+  if (/\b(seal|gasket|o-?ring)\b/i.test(what) || (!what.trim() && has("seal", "gasket", "o-ring")))
+    return "peel";
   if (/\b(gear|wheel|pinion|worm|pulley|bearing)\b/i.test(what)) return "pull";
   return "lift-off";
 }

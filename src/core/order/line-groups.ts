@@ -24,9 +24,13 @@ export const HOLDS: readonly HardwareKind[] = [
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
 /** Said of a piece that lies under or behind its part. */
 const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
-const DOWELS = /\bdowels?\b/i;
+const DOWELS = /\b(?:dowels?|locating pins?)\b/i;
+/** Washers of which some lie under the part and some over it. */
+const BOTH_SIDES = /\b(?:both|each) (?:sides?|faces?)\b/i;
+/** Pins that hold what swings on them. */
+const HINGES = /\b(?:hinge|pivot|clevis) pins?\b/i;
 /** What came off first of a step goes on last. */
-const CAME_FIRST = /^first$/i;
+const CAME_FIRST = /^(?:off )?first$/i;
 /** Parts that are located by pins rather than held by them. */
 const LOCATED = ["cover", "housing"];
 
@@ -61,7 +65,8 @@ export function lineGroups(
   if (!parts.length || step.action === "block" || step.action === "loosen") return together;
   const located = parts.some((p) => p.kind !== undefined && LOCATED.includes(p.kind));
   const holdsIt = (h: Hardware): boolean =>
-    HOLDS.includes(h.kind) && !(h.kind === "pin" && located && !namesDrivenPin(step));
+    HOLDS.includes(h.kind) &&
+    !(h.kind === "pin" && located && !namesDrivenPin(step) && !HINGES.test(step.said ?? ""));
   const anyHolds = hardware.some(holdsIt);
   const upwards = [...(step.stack ?? [])].reverse();
   const at = ids.map((id) => upwards.indexOf(id)).filter((i) => i >= 0);
@@ -74,6 +79,7 @@ export function lineGroups(
     if (CAME_FIRST.test(h.at ?? "")) return "holds";
     if (UNDER.includes(h.kind) || first.includes(h.kind) || LIES_UNDER.test(h.at ?? "")) return "under";
     if (holdsIt(h)) return "holds";
+    if (BETWEEN.includes(h.kind) && BOTH_SIDES.test(h.at ?? "")) return "beside";
     return BETWEEN.includes(h.kind) && anyHolds ? "holds" : "beside";
   };
   const of = (where: ReturnType<typeof placeOf>): Hardware[] => hardware.filter((h) => placeOf(h) === where);

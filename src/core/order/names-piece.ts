@@ -19,5 +19,23 @@ export function namesPiece(part: Pick<Part, "name">, piece: Pick<Hardware, "kind
   const named = kindsIn(part.name ?? "");
   return named.length === 1 && (named[0] === piece.kind || (isClip(named[0]) && isClip(piece.kind)));
 }
+
+/**
+ * Which of several pieces a name means: those of its kind, and of these the ones of which more of its words were said.
+ *
+ * @example piecesNamed("big o-ring", [{ kind: "o-ring", finish: "big" }, { kind: "o-ring", finish: "small" }]) // the first
+ */
+export function piecesNamed<P extends Pick<Hardware, "kind" | "finish" | "at" | "label">>(
+  name: string,
+  pieces: readonly P[],
+): P[] {
+  const named = kindsIn(name);
+  const words = name.toLowerCase().split(/[^\p{L}\p{N}]+/u);
+  const own = pieces.filter((p) => named.length === 1 && named[0] === p.kind);
+  const said = ({ finish, at, label }: P): number =>
+    words.filter((w) => w && ` ${[finish, at, label].join(" ").toLowerCase()} `.includes(` ${w} `)).length;
+  const most = Math.max(0, ...own.map(said));
+  return own.filter((p) => said(p) === most);
+}
 const isClip = (kind: string | undefined): boolean =>
   kind === "clip" || kind === "circlip" || kind === "e-clip";

@@ -3,7 +3,7 @@ import { type LookHere, looksOf, type MindHere, mindsOf } from "../assemblies/ma
 import { type HardwareKind, NO_PIECE } from "../hardware/kinds";
 import { type Hardware, isLoose } from "../hardware/piece";
 import type { Assembly } from "../job/assembly";
-import { type Companion, companionKey, takesThePlaceOf, takesThePlaceOfPiece } from "../job/goes-in";
+import { type Companion, companionKey, takesThePlaceOf } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
 import type { Part } from "../job/part";
 import type { PieceRef } from "../job/piece-ref";
@@ -13,7 +13,7 @@ import type { CheckedStrip } from "./checked-strip";
 import { staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { HOLDS, lineGroups } from "./line-groups";
-import { namesPiece } from "./names-piece";
+import { namesPiece, piecesNamed } from "./names-piece";
 import type { Draft, Minded, SetLine } from "./rebuild-line";
 import { BACK_SAYS } from "./step-words";
 import { nameOf, stepName } from "./strip-names";
@@ -234,25 +234,37 @@ export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: 
         const because = [c.why || `it goes in with the new ${nameOf(strip, g.part)}`];
         const at = { part: g.part, companion, because } as const;
         // in place of nothing: it comes besides
-        const isInside = Boolean(c.replaces?.trim()) && !old;
+        const isInside = Boolean(c.replaces?.trim()) && !old && mayRenew(strip.steps, g.part, c).length === 0;
         return [...(isInside ? [{ kind: "take-out", ...at } as const] : []), { kind: "with", ...at }];
       }),
   );
 }
 
-/**
- * The piece of hardware that a companion takes the place of: at its part's own step, or the only one of its kind.
- * Undefined: none, or which one is not known.
- */
+/** The pieces of hardware that a companion may take the place of: those at its part's own step, or all of its kind. */
+function mayRenew(
+  steps: readonly Pick<StripStep, "parts" | "hardware">[],
+  part: string,
+  { replaces = "", name }: Companion,
+): Hardware[] {
+  if (!replaces.trim()) return [];
+  const at = (of: typeof steps): Hardware[] => {
+    const all = of.flatMap((s) => s.hardware ?? []);
+    const old = piecesNamed(replaces, all);
+    // "o-ring big" in place of "o-ring": which one its own name tells
+    const told = old.length > 1 ? piecesNamed(name, old) : [];
+    return told.length ? told : old;
+  };
+  const own = at(steps.filter((s) => s.parts?.includes(part)));
+  return own.length ? own : at(steps);
+}
+
+/** The piece of hardware that a companion takes the place of. Undefined: none, or which one is not known. */
 export function renewsPiece(
   steps: readonly Pick<StripStep, "parts" | "hardware">[],
   part: string,
   companion: Companion,
 ): string | undefined {
-  const at = (s: Pick<StripStep, "hardware">): Hardware[] =>
-    (s.hardware ?? []).filter((h) => takesThePlaceOfPiece(companion, h));
-  const own = steps.filter((s) => s.parts?.includes(part)).flatMap(at);
-  const all = own.length ? own : steps.flatMap(at);
+  const all = mayRenew(steps, part, companion);
   return all.length === 1 ? all[0]?.id : undefined;
 }
 

@@ -105,7 +105,7 @@ function newIn(job: Job, part: string): string {
  */
 function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): string | undefined {
   const count = (step.hardware ?? [])
-    .filter((h) => h.kind === "screw" || h.kind === "nut")
+    .filter((h) => (h.kind === "screw" || h.kind === "nut") && !BY_HAND.test(`${h.form} ${h.finish} ${h.at}`))
     .reduce((n, h) => n + h.qty, 0);
   if (count < 3) return undefined;
   const at = job.steps.findIndex((s) => s.id === step.id);
@@ -119,6 +119,8 @@ function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): st
     );
   return found && `On the seal of step ${job.steps.indexOf(found) + 1}: ${passesInWords(torqueNm)}.`;
 }
+/** Drawn by hand, and by no figure. */
+const BY_HAND = /\b(?:wing|hand|thumb|knurled)\b/i;
 /** In a row rather than round a flange, as it was said where it sits. */
 const inARow = (hardware: readonly HardwareFacts[]): boolean =>
   hardware.some((h) => /\b(row|line)\b/i.test(`${h.at ?? ""} ${h.tighten?.pattern ?? ""}`));

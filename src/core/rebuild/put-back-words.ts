@@ -86,7 +86,8 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
   if (HINGED.test(said)) return "swing shut";
   if (joints.has("hooks")) return "hook in";
   if (joints.has("turned-on")) return "turn home";
-  if (joints.has("threaded")) return "screw on";
+  if (joints.has("threaded"))
+    return /\b(?:unscrews|unscrewed|winds|wound|screws) out\b/.test(said) ? "screw in" : "screw on";
   if (step.freed?.how === "slide" || action === "slide") return "slide back";
   if (action === "unclip" && !isHeld) return joints.has("circlip") ? "put back" : "clip in";
   if (kind === "seal" || kind === "bearing") return "put in";
@@ -104,6 +105,8 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
   return parts.length > 0 && parts.every((p) => isOf(SET_ON, p)) ? "set on" : "put back";
 }
 
+/** A pin that locates, and holds nothing. */
+const LOCATES = /\b(?:dowels?|locating pins?)\b/i;
 /** It stayed on its hinges. */
 const HINGED = /\b(?:hinges?|hinged|folds?|folded|swings?|swung) (?:down|up|open|aside)\b/;
 
@@ -115,6 +118,9 @@ function pieceVerb(
   // what came out by hand, or with pliers, is not beaten in; of what nobody said nothing is claimed
   const isDriven = wasDriven(step) || namesDrivenPin(step);
   // a plug that has a size is screwed into a hole
+  // dowels are only put in; a rivet that was drilled out is none any more
+  if (kind === "pin" && LOCATES.test(step.said ?? "")) return "put in";
+  if (kind === "rivet") return "rivet, new";
   const isScrewed = kind === "plug" && (h.thread ?? h.lengthMm ?? h.drive) !== undefined;
   const usual = isScrewed ? "screw in" : PIECES[kind];
   const verb = kind === "pin" && !isDriven ? (step.freed ? "push in" : "put in") : usual;
@@ -136,7 +142,7 @@ const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
 
 /** What goes on first of what holds: what lies under, then pins, then what is screwed, then what secures it. */
 const turnOf = ({ kind, at }: Hardware): number =>
-  at === "first"
+  /^(?:off )?first$/.test(at ?? "")
     ? 5
     : LIES_UNDER.has(kind)
       ? 0

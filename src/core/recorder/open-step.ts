@@ -211,7 +211,9 @@ function factsIn(facts: StepFacts, read: QuickLine): StepFacts {
   const [how, ...more] = read.freed;
   const way = read.asides.find((a) => a.about === "way" && a.how === how);
   const tool = way?.tools?.join(", ");
-  const remarks = read.asides.flatMap(({ about, says }) => (isRemark(about) ? [{ about, says }] : []));
+  const remarks = read.asides.flatMap(({ about, says }) =>
+    isRemark(about) && !/\b(?:by|with)$/.test(says) ? [{ about, says }] : [],
+  );
   const used = [...new Set(read.asides.flatMap((a) => a.tools ?? []))];
   // a way that was said in words stands there word for word
   const also = more.filter((m) => !read.asides.some((a) => a.how === m));

@@ -9,7 +9,7 @@ export const pressFit: Assembly = {
     {
       act: "mind",
       moment: "while",
-      says: "Clean seat, a film of oil, straight, with a sleeve on the ring or hub that is tight; stop at the shoulder.",
+      says: "Clean seat, a film of oil, straight, with a sleeve on the ring or hub that is tight; stop at the shoulder, or where it stood.",
     },
   ],
   source: "usual practice",

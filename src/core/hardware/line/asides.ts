@@ -140,7 +140,7 @@ const SEATED = `(?:sits?|sat|rests?|rested|lands?|landed|runs?|rides?|hangs?|hun
   nests?|stops?|follows?|drives|registers?|centres|centers|overlaps?|abuts?)`;
 const PREPOSITION = `(?:on|onto|over|in|into|inside|through|under|underneath|behind|between|against|
   around|round|
-  with|up with|up to|across|along|to|at|beside|next to|from|by|above|below|off)`;
+  with|up with|up to|across|along|to|at|beside|next to|from|by|above|below)`;
 const SEAT = of(
   String.raw`${START}(?:${SEATED}\s+(?:\p{L}+ly\s+|right\s+|just\s+|all\s+|flush\s+|flat\s+|
   up\s+)?${PREPOSITION}|
@@ -190,7 +190,8 @@ const SEALANT = of(
 /** How something adjustable stood: "adjusting screw stood three threads out". */
 const STOOD = of(
   String.raw`${START}(?:stood|stands|sat|stuck|sticks)\s+(?:out\s+|up\s+|about\s+)*(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s*
-  (?:threads?|turns?|mm|notches|clicks)${END}`,
+  (?:threads?|turns?|mm|notches|clicks)${END}|
+  ^\s*(?:about\s+)?\d+(?:[.,]\d+)?\s*mm\s+(?:off|from|above|below|clear of|proud of|away from|short of)\s+(?:the|its)${END}`,
 );
 /** How far it was turned back: "two turns back". */
 const TURNED_BACK = of(
@@ -212,6 +213,11 @@ const FEATURED = of(
   String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?${FEATURE}\s+(?:on|onto|
   over|in|into|at|of|through|under|behind|between|against|goes?|snaps?|hooks?|fits?|sits?|drops?|
   engages?|to)${END}`,
+);
+const FEATURE_NAMED = of(`${START}(?:${FEATURE}|dowels?)${END}`);
+/** A thing that clips on to others: the word is a verb. */
+const CLIPS_ON = of(
+  String.raw`^\s*(?:clips|hooks|snaps|plugs|locks)\s+(?:on|onto|over|in|into|to)\s+(?:${COUNT}\s+|the\s+|its\s+)?(?:\p{L}+\s+)?${FEATURE}${END}`,
 );
 /** Features that are named and no more: "two catches". */
 const FEATURE_ALONE = of(
@@ -242,14 +248,14 @@ const FOR_A_WHILE = of(
   ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|placed)\s+(?:\p{L}+\s+){0,3}(?<!the\s)back${END}|
   ${START}(?:for now|for the time being|for transport|temporar\p{L}+|meanwhile|to save the thread|
   (?:so as )?not to lose|
-  to not lose|so (?:that )?(?:it|they|nothing|none|i)|to keep (?:it|them|the)|taped|tied|
+  to not lose|so (?:that )?(?:it|they|nothing|none|i)|to keep (?:it|them|the)|taped|tied(?!\s+to)|
   until it goes)${END}`,
 );
 const GOES_BACK = of(String.raw`${START}(?:goes?|going|put|fit|fitted|
   screw)\s+(?:\p{L}+\s+){0,2}back${END}`);
 const RETURNS = of(
   String.raw`^\s*(?:please\s+|and\s+|but\s+)?(?:(?:renew|replace|mind|remember|don['’]?t|do not|never|
-  always|make sure|be careful|
+  always|make sure|be careful|(?:air\s+)?gap\s+\d|set\s+(?:to|at)\s|
   careful|tighten|retighten|beware|watch)${END}|(?:grease|oil|lubricate|check|clean|torque|align|adjust|
   smear|grip|degrease|wipe|count|test|note|fit|
   put|set|turn|press|push|hold|keep|start|look|see|measure|mark|do|line|draw|nip|tap|glue)
@@ -390,14 +396,18 @@ function seat(text: string, hadScrew: boolean): Found[] | undefined {
       /\b(torx|phillips|m\d|tx?\d|pozi|ph\d)/i.test(rest);
     if (toolsIn(rest).length && /with\s*$/i.test(by[0]) && !text.slice(0, by.index).trim())
       return [{ from: by.index, to: text.length, about: "tool", tools: toolsIn(rest) }];
-    if (holds && !toolsIn(rest).length) return [{ from: 0, to: by.index + by[0].length, about: "seat" }];
+    // what holds it is counted; that it does is no more than that
+    if (holds && !toolsIn(rest).length) return [{ from: 0, to: by.index + by[0].length, about: "share" }];
     const doubt =
       KIND_NAMED.test(rest) && !/\b(dowel|tab|hook|rib)/i.test(rest) ? { doubt: notCounted(rest) } : {};
+    // "held with a bar through the disc": while it was undone, or always?
+    const isWith = /held\s+with\s*$/i.test(by[0]) && !FEATURE_NAMED.test(rest);
     return [
       ...plain(text.slice(0, by.index), hadScrew),
-      { from: by.index, to: text.length, about: "seat", ...doubt },
+      { from: by.index, to: text.length, about: isWith ? "way" : "seat", ...doubt },
     ];
   }
+  if (CLIPS_ON.test(text)) return [{ from: 0, to: text.length, about: "seat" }];
   if (FEATURE_ALONE.test(text) || (FEATURED.test(text) && !FACES.test(text)))
     return [{ from: 0, to: text.length, about: "seat" }];
   const found = [SEAT, TOUCHES, HOLDS_IT, AS_NOUNS]
@@ -446,7 +456,8 @@ function plain(text: string, hadScrew: boolean): Found[] {
     const tool = isDone ? INSTRUMENT.exec(rest) : null;
     // "slid off the square shaft", and not "prised off the circlip"
     const at = /\boff\s*$/i.test(whole) ? OFF_WHAT.exec(rest) : null;
-    const offWhat = at && !KIND_NAMED.test(at[0]) ? at : null;
+    // and what lifts off its drive pins is not them
+    const offWhat = at && !(isDone && KIND_NAMED.test(at[0])) ? at : null;
     const tail = (own ?? tool ?? offWhat ?? WAY_TAIL.exec(rest))?.[0] ?? "";
     const tools = tool && !own ? instrumentIn(tail) : toolsIn(tail);
     const how = HOW.find(([w]) => w.test(verb))?.[1];

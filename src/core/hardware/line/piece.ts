@@ -27,6 +27,9 @@ export function readSegment(tokens: readonly Token[]): Said {
 const WRENCH_SIZES: readonly number[] = [
   7, 8, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 22, 24, 27, 30, 32, 36,
 ];
+/** Words before a piece that do not say which one it is. */
+const NO_NAME =
+  /^(?:and|or|then|also|only|just|again|more|last|first|second|third|fourth|fifth|other|another|next|same|of|was|were|had|has|have|is|are|that|this|its|off|out|loose|free|what|which|new|old|spare|extra|every|single)$/i;
 const HEXAGONS: readonly string[] = ["nut", "screw"];
 const NAMES_OTHERS: readonly string[] = ["socket", "button", "round"];
 
@@ -98,7 +101,8 @@ class Reader {
       this.say.span(t, "count");
       this.say.refused ??= "a count or a length is never below nothing";
     },
-    count: (t) => {
+    count: (t, i) => {
+      if (/^both$/i.test(t.text) && this.say.isNamed && this.isOfSides(i)) return this.say.place(t);
       if (t.of !== undefined && t.of !== t.n) this.say.doubts.push(`${t.n} of ${t.of}: where is the rest?`);
       this.say.count(t, t.n);
     },
@@ -189,7 +193,7 @@ class Reader {
     },
     place: (t) => this.say.place(t, t.says),
     direction: (t, i) => this.direction(t, i),
-    word: (t) => this.word(t),
+    word: (t, i) => (this.tellsApart(t, i) ? this.say.look(t, t.text.toLowerCase()) : this.word(t)),
     aside: (t) => this.say.aside(t, t.aside),
     // cut away before (segments.ts), or read as a whole
     joint: (t) => this.say.span(t, "joins"),
@@ -257,7 +261,6 @@ class Reader {
 
   private countWord(token: Of<"countWord">, i: number): void {
     const isArticle = /^an?$/i.test(token.text);
-    if (/^both$/i.test(token.text) && this.say.isNamed && this.isOfSides(i)) return this.say.place(token);
     // "a thick one above": the same again
     const before = this.tokens[i - 1]?.t;
     const isPronoun = token.text.toLowerCase() === "one" && (before === "look" || before === "direction");
@@ -273,7 +276,21 @@ class Reader {
   private number(token: Of<"number">, i: number): void {
     const { n, isWhole } = token;
     const named = this.tokens[i + 1];
-    // "10 nut" is one, as wide as that across its flats
+    // "10 nut", "nut 17" is one, as wide as that across its flats; of a bolt it may be how long it is
+    const before = this.tokens[i - 1];
+    const isBehindHexagon =
+      isWhole && WRENCH_SIZES.includes(n) && before?.t === "kind" && this.say.facts.drive === undefined;
+    if (isBehindHexagon && before.kind === "nut" && !before.isMany) {
+      this.say.set(token, "drive", "drive", `AF${n}`);
+      return;
+    }
+    if (
+      isBehindHexagon &&
+      /^bolts?$/i.test(before.text) &&
+      this.say.facts.thread === undefined &&
+      this.say.facts.form === undefined
+    )
+      this.say.doubts.push(`“${before.text} ${token.text}”: how wide its head is, or how long it is?`);
     const isAcross =
       isWhole &&
       WRENCH_SIZES.includes(n) &&
@@ -427,6 +444,16 @@ class Reader {
         this.say.doubts.push(`“${token.text}” is counted nowhere`);
       this.toPlace(token);
     }
+  }
+
+  /** "Bell seal", "hand nuts": a word right before a piece tells which one it is. */
+  private tellsApart(token: Token, i: number): boolean {
+    const behind = this.tokens[i + 1];
+    const isWord =
+      token.t === "word" && !token.isPart && !token.isCondition && /^\p{L}[\p{L}-]{2,}$/u.test(token.text);
+    return (
+      isWord && behind?.t === "kind" && !this.say.isNamed && !this.afterFreed && !NO_NAME.test(token.text)
+    );
   }
 
   /** "Motor side" is a place. */

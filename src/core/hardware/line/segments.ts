@@ -43,8 +43,18 @@ function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]
     return true;
   const isWith = behind.t === "joint" && behind.how === "with";
   if (!ENDS_NAME.includes(before.t) || (!isWith && !BEGINS.includes(behind.t))) return false;
+  // "2 half collars 2 M5": a part, and its screws
+  if (
+    before.t === "word" &&
+    before.isPart &&
+    (behind.t === "thread" || behind.t === "drive") &&
+    part.some((t) => COUNTS.includes(t.t))
+  )
+    return true;
   const wasCounted = part.some((t) => COUNTS.includes(t.t));
-  const isNamed = part.some((t) => NAMES.includes(t.t) || t.t === "look" || t.t === "direction");
+  const isNamed = part.some(
+    (t) => NAMES.includes(t.t) || t.t === "look" || t.t === "direction" || (t.t === "word" && t.isPart),
+  );
   if (!wasCounted || !isNamed) return false;
   if (token.t === "countWord" && /^an?$/i.test(token.text)) return false;
   // "a thick one above" is one
