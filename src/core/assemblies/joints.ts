@@ -95,7 +95,7 @@ function hasTabs(b: GoesBack, said: string): boolean {
   return (
     moves(b.step) &&
     (held(b, "snap tabs") ||
-      /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|latch(?:es)?)\b/.test(said) ||
+      /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|(?<!the |its )latch(?:es)?)\b/.test(said) ||
       (b.step.action === "unclip" &&
         b.parts.length > 0 &&
         !is(b, "spring") &&
@@ -175,10 +175,12 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     /\b(?:lip|garter)\b|\b(?:lip|shaft|oil|spindle|dust|rotary) seals?\b/.test(
       `${said} ${title} ${b.step.said ?? ""}`.toLowerCase(),
     ),
+  // one washer under its nut can lie in one order only
   stack: ({ step, hardware }) =>
     (step.stack?.length ?? 0) > 2 &&
-    hardware.filter((h) => step.stack?.includes(h.id)).length > 1 &&
-    hardware.some((h) => WASHERS.includes(h.kind) && step.stack?.includes(h.id)),
+    hardware
+      .filter((h) => WASHERS.includes(h.kind) && step.stack?.includes(h.id))
+      .reduce((n, h) => n + h.qty, 0) > 1,
   washers: ({ hardware }) =>
     hardware.filter((h) => WASHERS.includes(h.kind)).reduce((n, h) => n + h.qty, 0) > 1,
   meets: (b, said, title) =>

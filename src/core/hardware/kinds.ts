@@ -59,7 +59,7 @@ export const HARDWARE_NAMES: Readonly<Record<HardwareKind, readonly [one: string
   ball: ["ball", "balls"],
   bearing: ["bearing", "bearings"],
   "o-ring": ["O-ring", "O-rings"],
-  seal: ["shaft seal", "shaft seals"],
+  seal: ["seal", "seals"],
   gasket: ["gasket", "gaskets"],
   plug: ["plug", "plugs"],
   clamp: ["clamp", "clamps"],

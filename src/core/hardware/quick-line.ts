@@ -257,7 +257,7 @@ class Line {
         });
       return;
     }
-    if (this.headWidth(segment, said) || this.ofStep(said)) return;
+    if (this.headWidth(segment, said) || this.ofStep(said) || this.ofAnother(segment, said)) return;
     if (said.facts.kind === undefined && !this.belongsBefore(segment, said)) {
       this.refuse(segment, NOT_READ);
       this.asides.push(...said.asides);
@@ -317,7 +317,9 @@ class Line {
 
   /** "Two flats" where nothing is screwed are those of a shaft, mostly: they are asked about, and not counted. */
   private flatsOfShaft(segment: Segment): boolean {
-    const isScrewed = this.hardware.some((h) => h.kind !== undefined && DRIVEN.includes(h.kind));
+    const isScrewed = this.hardware.some(
+      (h) => h.kind !== undefined && DRIVEN.includes(h.kind) && h.form !== "grub",
+    );
     if (!isBareFlats(segment) || isScrewed || this.isStacking) return false;
     const says = this.textOf(segment);
     const [from, to] = [segment.tokens[0]?.from ?? 0, segment.tokens.at(-1)?.to ?? 0];
@@ -354,6 +356,16 @@ class Line {
     this.leftHand ||= facts.leftHand === true;
     this.alsoSaid(said);
     for (const says of said.doubts) this.doubts.push({ piece: null, says });
+    return true;
+  }
+
+  /** "Nut, rubber": soft stuff behind a comma is no look of what is screwed. It is kept, and asked about. */
+  private ofAnother(segment: Segment, said: Said): boolean {
+    const before = this.hardware.at(-1);
+    const isSoft = said.isOnlyMore && SOFT.test(said.facts.finish ?? "") && segment.joint === "comma";
+    if (!isSoft || before?.kind === undefined || !DRIVEN.includes(before.kind)) return false;
+    this.refuse(segment, NOT_READ);
+    this.doubts.push({ piece: null, says: `“${this.textOf(segment)}”: a piece of its own?` });
     return true;
   }
 
@@ -493,6 +505,7 @@ class Line {
       ...(isUncounted && { uncounted: true }),
     });
     const piece = this.hardware.length - 1;
+    this.wayOf(piece);
     if (said.part !== undefined) {
       this.parts.push(said.part);
       const name = HARDWARE_NAMES[facts.kind][count > 1 ? 1 : 0];
@@ -520,6 +533,15 @@ class Line {
       this.doubts.push({ piece, says: "“flat”: a flat washer, or how it lies?" });
     for (const says of said.doubts) this.doubts.push({ piece, says });
     this.sharePlace(segment, piece);
+  }
+
+  /** "Belt off to the left" tells how it came off, and no place. */
+  private wayOf(piece: number): void {
+    const h = this.hardware[piece];
+    const isWay = /^(?:off|out|away)\b(?! first)/i.test(h?.at ?? "");
+    if (!h?.kind || !isWay) return;
+    this.asides.push({ about: "way", says: `${HARDWARE_NAMES[h.kind][(h.qty ?? 1) > 1 ? 1 : 0]} ${h.at}` });
+    delete h.at;
   }
 
   /** More of a piece: what is turned, and its hand, belong to what is screwed and not to its washer. */
@@ -554,6 +576,8 @@ const tighter = (before: Facts["tighten"], more: NonNullable<Facts["tighten"]>):
   const feel = [before?.feel, more.feel].filter(Boolean).join(" plus ");
   return { ...before, ...more, ...(feel ? { feel } : {}) };
 };
+/** Stuff that no screw or nut is made of. */
+const SOFT = /^(?:rubber|felt|paper|fibre)$/;
 /** "2 flats", and no more. */
 const isBareFlats = ({ tokens }: Segment): boolean =>
   tokens.some((t) => t.t === "kind" && /^flats$/i.test(t.text)) &&

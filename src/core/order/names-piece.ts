@@ -1,13 +1,10 @@
-import type { Hardware } from "../hardware/piece";
+import type { Hardware, HardwareFacts } from "../hardware/piece";
 import { quickLine } from "../hardware/quick-line";
 import type { Part } from "../job/part";
 import { remembered } from "../remembered";
 
-/** Kinds of hardware that a name alone says: "clip", "carbon brushes". A plan asks for the same names again and again. */
-const kindsIn = remembered(
-  (name: string): readonly string[] => quickLine(name).hardware.map((h) => h.kind),
-  2000,
-);
+/** Pieces of hardware that a name alone says: "clip", "carbon brushes". A plan asks for the same names again and again. */
+const piecesIn = remembered((name: string): readonly HardwareFacts[] => quickLine(name).hardware, 2000);
 
 /**
  * Whether a part is no other thing than a piece that was counted with it: a step called "clip" with "1 circlip" in
@@ -15,10 +12,17 @@ const kindsIn = remembered(
  *
  * @example namesPiece({ name: "clip" }, { kind: "circlip", qty: 1 }) // true
  */
-export function namesPiece(part: Pick<Part, "name">, piece: Pick<Hardware, "kind">): boolean {
-  const named = kindsIn(part.name ?? "");
-  return named.length === 1 && (named[0] === piece.kind || (isClip(named[0]) && isClip(piece.kind)));
+export function namesPiece(
+  part: Pick<Part, "name">,
+  piece: Pick<Hardware, "kind"> & { readonly finish?: string | undefined },
+): boolean {
+  const [named, ...others] = piecesIn(part.name ?? "");
+  if (named === undefined || others.length) return false;
+  // "height screw" beside a grub screw is another
+  const isSameName = !isTurned(named.kind) || (named.finish ?? "") === (piece.finish ?? "");
+  return (named.kind === piece.kind && isSameName) || (isClip(named.kind) && isClip(piece.kind));
 }
+const isTurned = (kind: string): boolean => kind === "screw" || kind === "nut";
 
 /**
  * Which of several pieces a name means: those of its kind, and of these the ones of which more of its words were said.
@@ -29,9 +33,9 @@ export function piecesNamed<P extends Pick<Hardware, "kind" | "finish" | "at" | 
   name: string,
   pieces: readonly P[],
 ): P[] {
-  const named = kindsIn(name);
+  const named = piecesIn(name);
   const words = name.toLowerCase().split(/[^\p{L}\p{N}]+/u);
-  const own = pieces.filter((p) => named.length === 1 && named[0] === p.kind);
+  const own = pieces.filter((p) => named.length === 1 && named[0]?.kind === p.kind);
   const said = ({ finish, at, label }: P): number =>
     words.filter((w) => w && ` ${[finish, at, label].join(" ").toLowerCase()} `.includes(` ${w} `)).length;
   const most = Math.max(0, ...own.map(said));

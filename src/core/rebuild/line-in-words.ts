@@ -380,7 +380,13 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     return { ...base, ...said, mind: [...said.mind, ...mind] };
   }
   const stack = stackOf(job, step, line.parts);
-  if (line.left) return { ...base, title: piecesBack(hardware, step), stack, mind };
+  // what was said of the step stands at the line of its parts, where they have one of their own
+  const isOnePiece = (id: string): boolean =>
+    job.parts.some(
+      (p) => p.id === id && (step.hardware ?? []).some((h) => p.piece === h.id || namesPiece(p, h)),
+    );
+  if (line.left && line.parts.some((p) => !isOnePiece(p)))
+    return { ...base, title: piecesBack(hardware, step), stack, mind };
   const nothing = aside.length
     ? `Leave out: ${aside.map((p) => p.name).join(", ")}`
     : nothingBack(step, stepNumber(job, step.id));
@@ -393,6 +399,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     mind: [
       ...mindAtRebuild(step),
       ...mindByHold(step),
+      ...staysInWords(step),
       ...staysDry(job, (d) => d.chamber !== undefined && d.step === step.id),
       ...mind,
     ],

@@ -10,7 +10,7 @@ export const hoseOnItsSpigot: Assembly = {
       act: "look",
       moment: "on",
       key: "hose-home",
-      asks: "Is the hose pushed home, without a kink, and its clamp behind the bead?",
+      asks: "Is the hose pushed home, without a kink, and where a clamp holds it, that behind the bead?",
       ifNot: "Off again, the end cut back if it is hard, wetted, and pushed home.",
       because: "a hose that is half on comes off under pressure",
     },

@@ -193,10 +193,14 @@ const STOOD = of(
   (?:threads?|turns?|mm|notches|clicks)${END}|
   ^\s*(?:about\s+)?\d+(?:[.,]\d+)?\s*mm\s+(?:off|from|above|below|clear of|proud of|away from|short of)\s+(?:the|its)${END}`,
 );
+/** A thing that was backed off, or walked off, by how far or to where. */
+const BACKED_OFF = of(
+  String.raw`^\s*(?:the\s+|its\s+)?(?:\p{L}[\p{L}-]*\s+){1,2}(?:backed|walked|rolled|eased|slipped|wound)\s+(?:off|out|down|back)${END}`,
+);
 /** How far it was turned back: "two turns back". */
 const TURNED_BACK = of(
   String.raw`${START}(?:stood\s+)?(?:about\s+)?(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s+(?:threads?|turns?|notches|clicks)\s+
-  (?:back|out|open|proud)${END}`,
+  (?:back|out|open|proud|in(?=\s*$))${END}`,
 );
 /** A pin on a spring is lifted out of its hole, and stays in its place. */
 const PLUNGER = of(
@@ -338,7 +342,8 @@ function inClause(text: string, hadScrew: boolean): Found[] {
       hand: "left",
       doubt: `“${text.trim()}”: a left-hand thread? Which way does it loosen?`,
     });
-  if ([BARE_WAYS, IT_SCREWS, MOVED_ASIDE, PLUNGER].some((way) => way.test(text))) return whole("way");
+  if ([BARE_WAYS, IT_SCREWS, MOVED_ASIDE, PLUNGER, BACKED_OFF].some((way) => way.test(text)))
+    return whole("way");
   if (ITS_FLATS.test(text)) return whole("seat");
   if (PRESSED_AND_STAYS.test(text) || SEALANT.test(text)) return whole("seat");
   const alsoOff = KIND_NAMED.test(text) ? { doubt: `“${text.trim()}”: did it come off as well?` } : {};

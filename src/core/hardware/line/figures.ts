@@ -266,7 +266,7 @@ const PRINTED = sticky(String.raw`[a-z]{1,3}\d{1,3}[a-z]?${END}`);
 const NUMBER = sticky(String.raw`(${NUM})(?![\p{L}])`);
 const NEGATIVE = sticky(String.raw`[-−]\d`);
 const TURN = sticky(
-  String.raw`(?:(?:an?|one|two|three|half|quarter|eighth|1\/\d{1,2}|\d+|\d*[.,]\d+|½|¼|⅛|¾)\s+){1,2}(?:of\s+a\s+)?turns?(?!\s+(?:(?:in\s+)?the\s+(?:other|wrong|opposite)|backwards?|back${END}|out${END}|open${END}|proud${END}|anti-?clockwise|clockwise|freely|on${END}))(?:\s+(?:past|more|further)(?:\s+snug)?)?${END}|an?\s+(?:half|quarter|eighth)\s+past${END}|(\d+)\s*(?:°|deg(?:rees)?)(?:\s+past(?:\s+snug)?)?(?![\p{L}\p{N}])`,
+  String.raw`(?:(?:an?|one|two|three|half|quarter|eighth|1\/\d{1,2}|\d+|\d*[.,]\d+|½|¼|⅛|¾)\s+){1,2}(?:of\s+a\s+)?turns?(?!\s+(?:(?:in\s+)?the\s+(?:other|wrong|opposite)|backwards?|back${END}|in\s*(?:$|[,;])|out${END}|open${END}|proud${END}|anti-?clockwise|clockwise|freely|on${END}))(?:\s+(?:past|more|further)(?:\s+snug)?)?${END}|an?\s+(?:half|quarter|eighth)\s+past${END}|(\d+)\s*(?:°|deg(?:rees)?)(?:\s+past(?:\s+snug)?)?(?![\p{L}\p{N}])`,
 );
 
 /** What figures can mean at a place of the line, the surest first; undefined: no figure begins here. */

@@ -87,7 +87,7 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
   "o-ring": ["o ring", "oring"],
   seal: ["seal", "oil seal", "shaft seal", "lip seal"],
   gasket: ["gasket"],
-  plug: ["plug", "connector", "spade connector", "spade terminal"],
+  plug: ["plug", "connector", "spade connector", "spade terminal", "spade"],
   clamp: ["clamp", "cord clamp", "cable clamp", "hose clamp", "hose clip", "jubilee clip"],
   "cable-tie": ["cable tie", "zip tie", "tie wrap"],
   spacer: [
@@ -131,6 +131,8 @@ export const NAMED_PIECES: readonly {
   readonly finish?: string;
 }[] = [
   { phrases: ["shim", "shim washer", "shim ring"], kind: "washer", finish: "shim" },
+  { phrases: ["thumbscrew", "thumb screw"], kind: "screw", finish: "thumb" },
+  { phrases: ["spring link", "master link", "split link"], kind: "clip", finish: "chain" },
   { phrases: ["r clip"], kind: "clip", finish: "R" },
   // a nut that locks another, or one that holds by itself: the word says neither
   { phrases: ["lock nut", "locknut", "locking nut"], kind: "nut", finish: "lock" },
@@ -331,7 +333,7 @@ export const PART_WORDS: readonly string[] = [
   "label", "badge", "trigger", "button", "slider", "joint", "half", "halves", "case half", "race", "strap", "hood",
   "shell", "deck", "base", "bezel", "window", "chain", "cord", "lead", "cable", "body", "head", "tab", "locking tab",
   "tongue", "float", "valve", "piston", "conrod", "connecting rod", "crank", "cam", "rocker", "yoke", "fork", "rack",
-  "needle roller",
+  "needle roller", "cone", "ferrule", "spider", "buffer", "damper", "pillow block", "link", "leaf", "leaves",
 ]; // biome-ignore format: a short list reads better in rows // biome-ignore format: a short list reads better in rows
 
 /** Pitches of metric threads, mm: coarse (ISO 261), then the fine ones met on small machines. */

@@ -438,6 +438,7 @@ class Reader {
     const { isCondition, isPart } =
       token.t === "word" ? token : { isCondition: undefined, isPart: undefined };
     if (isCondition) this.say.toNote(token);
+    else if (/^(?:is|are|was|were)$/i.test(token.text)) this.say.span(token, "joins");
     else {
       const isOdd = isPart || (this.say.facts.kind !== undefined && !HARMLESS.test(token.text));
       if (isOdd && this.say.isNamed && !this.afterFreed && !this.isSide(token))

@@ -55,6 +55,16 @@ function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]
   const isNamed = part.some(
     (t) => NAMES.includes(t.t) || t.t === "look" || t.t === "direction" || (t.t === "word" && t.isPart),
   );
+  // "2 pillow blocks 4 bolts"
+  if (
+    wasCounted &&
+    before.t === "word" &&
+    !/^(?:or|to)$/i.test(before.text) &&
+    behind.t === "kind" &&
+    behind.isMany &&
+    !part.some((t) => t.t === "preposition")
+  )
+    return true;
   if (!wasCounted || !isNamed) return false;
   if (token.t === "countWord" && /^an?$/i.test(token.text)) return false;
   // "a thick one above" is one
