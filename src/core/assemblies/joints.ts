@@ -60,7 +60,13 @@ const NO_HUB = [
 ];
 const PUSHED = /\b(?:puller|press|arbor)\b/;
 const UNSCREWS =
-  /\b(?:unscrews|unscrewed|(?:screws|winds|wound|spins|spun) (?:off|out|up)|screwed (?:on|off))\b/;
+  /\b(?:unscrews|unscrewed|(?:screws|winds|wound|spins|spun) (?:off|out|up)|screwed (?:on|off)|(?:threads|threaded|screws|screwed) into)\b/;
+/** Whether the part itself is screwed on: "gland screws out" tells of another thing than a ram. */
+function unscrewsItself(said: string, title: string): boolean {
+  const found = UNSCREWS.exec(said);
+  const subject = found && /([\p{L}-]{3,}) $/u.exec(said.slice(0, found.index))?.[1];
+  return found !== null && (!subject || /^(?:then|that|and)$/.test(subject) || title.includes(subject));
+}
 const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
 
 /** One pin that came off with a wheel goes through it, mostly: it is asked about. */
@@ -95,7 +101,9 @@ function hasTabs(b: GoesBack, said: string): boolean {
   return (
     moves(b.step) &&
     (held(b, "snap tabs") ||
-      /\b(?:tabs?(?! washer)|snaps?|catch(?:es)?|(?<!the |its )latch(?:es)?)\b/.test(said) ||
+      /\b(?:tabs?(?! washer)|snaps?)\b|\b(?:\d+|two|three|four|both|side|plastic|by) (?:catch(?:es)?|latch(?:es)?)\b/.test(
+        said,
+      ) ||
       (b.step.action === "unclip" &&
         b.parts.length > 0 &&
         !is(b, "spring") &&
@@ -163,9 +171,9 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   "one-nut": (b) =>
     isOneNut(b.hardware) && (onlyRetains(b.step) || is(b, "gear", "shaft", "bearing", "roller", "spline")),
   "left-hand": ({ step, hardware }) => step.leftHand === true || hardware.some((h) => h.leftHand === true),
-  threaded: (b, said) =>
+  threaded: (b, said, title) =>
     b.parts.length > 0 &&
-    (UNSCREWS.test(said) ||
+    (unscrewsItself(said, title) ||
       ((b.step.action === "unscrew" || b.step.leftHand === true) && !has(b, "screw", "nut"))),
   "o-ring": (b) => has(b, "o-ring") || is(b, "o-ring"),
   gasket: (b) => has(b, "gasket") || is(b, "gasket"),

@@ -258,6 +258,17 @@ class Line {
       return;
     }
     if (this.headWidth(segment, said) || this.ofStep(said) || this.ofAnother(segment, said)) return;
+    if (
+      this.hardware.length === 0 &&
+      said.isOnlyMore &&
+      said.facts.tighten &&
+      Object.keys(said.facts).length === 1
+    ) {
+      // how tight it is, of what is screwed on itself
+      this.alsoSaid(said);
+      this.asides.push({ about: "return", says: this.textOf(segment) });
+      return;
+    }
     if (said.facts.kind === undefined && !this.belongsBefore(segment, said)) {
       this.refuse(segment, NOT_READ);
       this.asides.push(...said.asides);

@@ -14,6 +14,7 @@ import { backOnce, hardwareLedger, type IsBack, type Ledger } from "./hardware-l
 import { leftLoose } from "./left-loose";
 import { type Pick, picksOf } from "./picks";
 import { type Draft, lineKey, type RebuildLine } from "./rebuild-line";
+import { saidWaits } from "./said-waits";
 import { companionsAt, goesBackOf, lookLine, minds, mindsAfter, reasons, returnOf } from "./step-return";
 import { nameOf, reachedName, stepName } from "./strip-names";
 import { needsOf, undoOrder } from "./undo-order";
@@ -113,7 +114,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     const here = assembliesAt(back, own, out);
     const step = checked.steps[i] as StripStep;
     const later = looksOf(here, ...ASSEMBLY_MOMENTS).flatMap((look) => {
-      const until = lastBackOf(checked, order, i, look.waitsFor ?? []);
+      const until = look.waitsFor && lastBackOf(checked, order, i, look.waitsFor);
       return until === undefined ? [] : [{ look, until }];
     });
     for (const { look, until } of later)
@@ -203,6 +204,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
               -1
           ]?.id ?? "",
       })),
+      ...saidWaits(checked.steps, lines),
       ...lockerCures(checked, lines),
     ],
     minutes: Math.round(minutesOf(checked, order, drafts)),
@@ -219,9 +221,11 @@ function lastBackOf(
   i: number,
   words: readonly string[],
 ): number | undefined {
+  const said = (strip.steps[i]?.said ?? "").toLowerCase();
+  // "cam on the crank" is back with the crank
   const namesOne = (part: string): boolean => {
-    const name = ` ${nameOf(strip, part).toLowerCase()} `;
-    return words.some((w) => name.includes(` ${w} `));
+    const name = nameOf(strip, part).toLowerCase();
+    return words.some((w) => ` ${name} `.includes(` ${w} `) || said.includes(`${w} on the ${name}`));
   };
   return order.slice(order.indexOf(i) + 1).findLast((k) => (strip.steps[k]?.parts ?? []).some(namesOne));
 }

@@ -110,8 +110,9 @@ function passesOver(job: Job, step: StripStep, torqueNm: number | undefined): st
   if (count < 3) return undefined;
   const at = job.steps.findIndex((s) => s.id === step.id);
   const isSeal = (kind: string | undefined): boolean => kind === "o-ring" || kind === "gasket";
+  // screws that came off with a part of their own draw that one
   const found = job.steps
-    .slice(at, at + 3)
+    .slice(at, step.parts?.length ? at + 1 : at + 3)
     .find(
       (s) =>
         s.hardware?.some((h) => isSeal(h.kind)) ||
@@ -224,7 +225,7 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     if (line.kind === "take-out")
       return {
         ...base,
-        title: `Take out the old ${old}: the ${c.name} goes in in its place`,
+        title: `Take out the old ${old}: ${c.name} instead`,
         mind: [
           `No step of the strip took the ${old} off: look first what holds and connects it, and lay down what comes off with it as steps of its own.`,
         ],
@@ -240,7 +241,9 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
               `Does the ${c.name} take the place of something that is in the unit? Then say so at Match: that comes out first.`,
             ]
           : []),
-        ...(old ? [`Fasten and connect it as the ${old} was; what is new about it says its maker.`] : []),
+        ...(old
+          ? ["Fastened and connected as the old one was; where it differs, by its maker’s sheet."]
+          : []),
         ...(c.got?.differs ? [`It differs from what came out: ${c.got.differs}`] : []),
       ],
       note: c.got && gotInWords(c.got),

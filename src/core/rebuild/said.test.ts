@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type BesideSaid, rebuildSaid, type SaidLine } from "./said";
+import { MORE_UNITS } from "./said/more-units";
 import { SAID_UNITS } from "./said/units";
 
 const told = (l: SaidLine): string[] => [
@@ -9,7 +10,7 @@ const told = (l: SaidLine): string[] => [
 ];
 
 describe("the way back of a strip that is typed as it is spoken", () => {
-  it.each(SAID_UNITS.map((u) => [u.unit, u] as const))("%s", async (unit, input) => {
+  it.each([...SAID_UNITS, ...MORE_UNITS].map((u) => [u.unit, u] as const))("%s", async (unit, input) => {
     const { lines, out, asks } = rebuildSaid(input);
     const text = [...lines.flatMap(told), `pieces: ${out}`, ...asks.map((a) => `asks: ${a}`)].join("\n");
     expect(text).not.toMatch(/^\d+\. *$|: *$|\b[sphgv]\d+\b|undefined|null|lift-off|press-out/m);

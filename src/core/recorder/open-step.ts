@@ -138,8 +138,7 @@ export function understood(open: OpenStep): Understood {
         ? "note"
         : likelyAction(
             names.join(", "),
-            // "loosened" beside the name of a part is how that came off, unless it was only that
-            doubts.length && !/\b(?:only|just)\b/i.test(open.line) ? [] : hardware,
+            isLoosenedOff(open.line, named, hardware) ? [] : hardware,
             facts.wires !== undefined,
           )),
     isActionGuessed: open.action === null && saidDone === undefined,
@@ -155,6 +154,10 @@ function isSameName(a: string, b: string): boolean {
   const [x, y] = [a, b].map((n) => ` ${n.toLowerCase()}`) as [string, string];
   return x.endsWith(y) || y.endsWith(x);
 }
+
+/** "Loosened" beside the name of a part is how that came off, unless it was only that. */
+const isLoosenedOff = (line: string, names: readonly string[], hardware: readonly HardwareFacts[]): boolean =>
+  names.length > 0 && hardware.every((h) => h.stays === LOOSENED) && !/\b(?:only|just)\b/i.test(line);
 
 /** "Stays on the shaft", of what was typed as what came off. */
 const IT_STAYS =

@@ -207,8 +207,23 @@ const PLUNGER = of(
   String.raw`^\s*(?:the\s+|its\s+)?(?:spring(?:[- ]loaded)?|detent|plunger|index|locking|latch) pin\s+(?:is\s+)?
   (?:lifts?|lifted|pulls?|pulled|springs?|pops?|pushe[sd])(?:\s+(?:up|out|back|in|aside))?\s*$`,
 );
+/** "Crank pin in the slot": what a pin that stays on its part goes into. */
+const PIN_IN = of(
+  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:\p{L}[\p{L}-]*\s+)?pins?\s+in(?:to)?\s+(?:the\s+|its\s+|an?\s+)?(?:slots?|forks?|grooves?|
+  tracks?|yokes?)\s*$`,
+);
+/** "2 bearings pressed on": so they came, and so they may have stayed. */
+const PRESSED_ON = of(
+  String.raw`^\s*(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?(?:${KIND_WORDS})(?:e?s)?\s+(?:is\s+|are\s+)?(?:still\s+)?pressed (?:on|in)\s*$`,
+);
+/** A piece that nobody touched: "jam nut left alone". */
+const LEFT_ALONE = of(
+  String.raw`${START}(?:left|leave|let)\s+(?:alone|as (?:it|they) (?:is|was|are|were)|untouched|well alone)\s*$`,
+);
 /** What screws is the part: "screws off, left-hand thread". */
-const IT_SCREWS = of(String.raw`^\s*(?:it\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|\s+easily)?\s*$`);
+const IT_SCREWS = of(
+  String.raw`^\s*(?:it\s+|(?:the\s+)?\p{L}[\p{L}-]*[^s\d\s]\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|\s+easily)?\s*$`,
+);
 /** What belongs to a part and comes off with it. */
 const FEATURE = `(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|
   boss(?:es)?|shoulders?|
@@ -257,6 +272,10 @@ const FOR_A_WHILE = of(
 );
 const GOES_BACK = of(String.raw`${START}(?:goes?|going|put|fit|fitted|
   screw)\s+(?:\p{L}+\s+){0,2}back${END}`);
+/** "Let it set 10 minutes" */
+const TAKES_TIME = of(
+  String.raw`^\s*(?:then\s+)?(?:let|leave|wait|give)${END}.{0,50}\s(?:\d+|an?|one|two|half an?)\s*(?:minutes?|mins?|hours?|hrs?|h|days?)${END}`,
+);
 const RETURNS = of(
   String.raw`^\s*(?:please\s+|and\s+|but\s+)?(?:(?:renew|replace|mind|remember|don['’]?t|do not|never|
   always|make sure|be careful|(?:air\s+)?gap\s+\d|set\s+(?:to|at)\s|
@@ -344,7 +363,10 @@ function inClause(text: string, hadScrew: boolean): Found[] {
     });
   if ([BARE_WAYS, IT_SCREWS, MOVED_ASIDE, PLUNGER, BACKED_OFF].some((way) => way.test(text)))
     return whole("way");
-  if (ITS_FLATS.test(text)) return whole("seat");
+  if (/^\s*let (?:down|off)\b/i.test(text)) return whole("way");
+  if (ITS_FLATS.test(text) || LEFT_ALONE.test(text)) return whole("seat");
+  if (PIN_IN.test(text) || PRESSED_ON.test(text))
+    return whole("seat", { doubt: `“${text.trim()}”: did it come off as well?` });
   if (PRESSED_AND_STAYS.test(text) || SEALANT.test(text)) return whole("seat");
   const alsoOff = KIND_NAMED.test(text) ? { doubt: `“${text.trim()}”: did it come off as well?` } : {};
   if (STOOD.test(text)) return whole("seat", alsoOff);
@@ -375,6 +397,7 @@ function inClause(text: string, hadScrew: boolean): Found[] {
     ];
   if (/\bas an? (?:\p{L}+ )?(?:puller|drift|punch|lever|jack|tool)\b/iu.test(text))
     return whole("tool", { tools: [text.trim()] });
+  if (TAKES_TIME.test(text)) return whole("return");
   if (RETURNS.test(text)) {
     const isNamed = KIND_NAMED.test(text) && !/\b(?:the|its|it|them|this|these|both|all)\b/i.test(text);
     return whole("return", isNamed || isUnsure(text) ? { doubt: notCounted(text) } : {});
@@ -456,6 +479,8 @@ function plain(text: string, hadScrew: boolean): Found[] {
     const takesIt = /^\s+(?:the|it|them|this|both|a|an|its|all)(?![\p{L}])/iu.test(rest);
     const isFirst = /^\s*$/.test(text.slice(0, start)) || /\band\s*$/i.test(text.slice(0, start));
     if (isNoun && !off && !(isFirst && takesIt)) continue;
+    // "lever out at 2 o'clock" is where it stands
+    if (/^lever$/i.test(verb) && /^\s+at\b/i.test(rest)) continue;
     if (isAlone && !off && HOW.some(([w]) => w.test(verb))) continue;
     const own = ITS_OWN.exec(rest);
     const tool = isDone ? INSTRUMENT.exec(rest) : null;

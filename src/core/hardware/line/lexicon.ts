@@ -19,6 +19,8 @@ export const KIND_PHRASES: Readonly<Record<HardwareKind, readonly string[]>> = {
     "tapping screw",
     "tapper",
     "self tapping",
+    "self driller",
+    "self drilling screw",
     "carriage bolt",
   ],
   nut: ["nut", "t nut", "jam nut", "square nut", "speed nut"],

@@ -62,7 +62,7 @@ const PIECE_FACING = sticky(
  * turn a line round.
  */
 const LOOSE_ONLY = sticky(
-  /(?:(?:only|just)\s+loosened|loosened(?:\s+only)?|slackened(?:\s+off)?)(?![\p{L}])/u,
+  /(?:(?:(?:an?\s+)?(?:\d+(?:[.,/]\d+)?|half|quarter|one|two|three)(?:\s+an?)?\s+turns?\s+loose)|(?:only|just)\s+loosened|loosened(?:\s+only)?|slackened(?:\s+off)?)(?![\p{L}])/u,
 );
 const STAYS_WITH = sticky(
   /(?:stays?|stayed|remains?|left|comes?|came|stuck)\s+((?:with|in|on|to)\s+(?:the\s+|its\s+)?(?!place\b|it\b|there\b)[\p{L}](?:(?!\sfac(?:es|ing)\s)[^,;+])*)/u,
