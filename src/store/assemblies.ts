@@ -10,7 +10,7 @@ import { database } from "./database";
 const ENOUGH = 2;
 
 const stored = z.object({ assembly: z.string() });
-const answered = z.object({ job_id: z.number(), question: z.string() });
+const answered = z.object({ job_id: z.number(), question: z.string(), kind: z.string() });
 
 let changes = 0;
 /** How often the shop's own were changed since the program began: what was read before is read anew. */
@@ -41,22 +41,52 @@ export async function saveOwnAssembly(own: Assembly): Promise<void> {
   changes++;
 }
 
+/**
+ * Another shop's assemblies, taken in with a guide. What this shop has under that name, or asks by that key, stays as it
+ * is here.
+ *
+ * @returns what is new, as it is called
+ */
+export async function takeInAssemblies(
+  trx: Knex,
+  from: readonly Assembly[],
+  at: string,
+): Promise<readonly string[]> {
+  const known = [...USUAL, ...(await ownAssemblies(trx))];
+  const ids = new Set(known.map((a) => a.id));
+  const keys = new Set(known.flatMap((a) => a.adds.flatMap((x) => (x.act === "look" ? [x.key] : []))));
+  const fresh = from.filter(
+    (a) => !ids.has(a.id) && !a.adds.some((x) => x.act === "look" && keys.has(x.key)),
+  );
+  for (const a of fresh) await trx("own_assemblies").insert({ id: a.id, assembly: JSON.stringify(a), at });
+  if (fresh.length) changes++;
+  return fresh.map((a) => a.says);
+}
+
 export async function strikeOwnAssembly(id: string): Promise<void> {
   await (await database())("own_assemblies").where({ id }).delete();
   changes++;
 }
+
+/** A kind of unit however it is written: "Ice crusher", "ice-crusher ", "ice crushers". */
+const plainKind = (kind: string): string =>
+  kind
+    .toLowerCase()
+    .replace(/[\s-]+/g, " ")
+    .trim()
+    .replace(/(?<=[^s])s$/, "");
 
 /** Looks that were answered "does not apply" in two other jobs of a kind of unit: they are asked of it no more. */
 export async function notAskedOf(db: Knex, kind: string, job: number): Promise<string[]> {
   if (!kind.trim()) return [];
   const rows: unknown[] = await db("answers")
     .join("jobs", "jobs.id", "answers.job_id")
-    .where({ "answers.answer": DOES_NOT_APPLY, "jobs.kind": kind })
-    .select("answers.job_id", "answers.question");
+    .where({ "answers.answer": DOES_NOT_APPLY })
+    .select("answers.job_id", "answers.question", "jobs.kind");
   const jobs = new Map<string, Set<number>>();
-  for (const { job_id, question } of rows.map((r) => answered.parse(r))) {
+  for (const { job_id, question, kind: its } of rows.map((r) => answered.parse(r))) {
     const look = lookAskedIn(question);
-    if (look === undefined || job_id === job) continue;
+    if (look === undefined || job_id === job || plainKind(its) !== plainKind(kind)) continue;
     jobs.set(look, (jobs.get(look) ?? new Set()).add(job_id));
   }
   return [...jobs].flatMap(([look, at]) => (at.size >= ENOUGH ? [look] : []));

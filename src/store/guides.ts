@@ -4,6 +4,7 @@ import { Fault } from "@/core/fault";
 import { modelNamed } from "@/core/job/model-named";
 import { type GuideFile, type GuideUnit, guideUnit, isSameStrip } from "@/core/memory/guide-file";
 import { NOTHING_WRITTEN, type WrittenGuide, writtenGuide } from "@/core/memory/written-guide";
+import { takeInAssemblies } from "./assemblies";
 import { changeJob } from "./change";
 import { database } from "./database";
 
@@ -99,7 +100,12 @@ export async function takeInGuide(number: string, file: GuideFile): Promise<numb
       ].slice(0, MOST_UNITS),
       written: together(written, file.written),
     }));
-    return `took in a guide of ${[file.model.maker, file.model.model].filter(Boolean).join(" ")}: ${file.units.length === 1 ? "one strip" : `${file.units.length} strips`}`;
+    const ways = await takeInAssemblies(trx, file.assemblies ?? [], at);
+    const says = [
+      file.units.length === 1 ? "one strip" : `${file.units.length} strips`,
+      ...(ways.length ? [`how it goes together: ${ways.join(", ")}`] : []),
+    ];
+    return `took in a guide of ${[file.model.maker, file.model.model].filter(Boolean).join(" ")}: ${says.join("; ")}`;
   });
 }
 

@@ -1,5 +1,8 @@
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 
+/** So many of what was replaced are told without a press. */
+const SHOWN = 2;
+
 /**
  * Out and back, like two columns of a pencilled count; what is open stands in vermilion, with a word.
  *
@@ -12,6 +15,7 @@ export function Ledger({
   uncounted = 0,
   missing = 0,
   fresh,
+  replaced = [],
   foot,
 }: {
   rows: readonly LedgerRow[];
@@ -19,6 +23,8 @@ export function Ledger({
   missing?: number;
   /** what goes in new, and never came off */
   fresh?: { readonly of: number; readonly in: number } | undefined;
+  /** what did not go back, and what went in instead */
+  replaced?: readonly { readonly old: string; readonly how: string }[];
   foot?: string;
 }) {
   const open = rows.reduce((sum, r) => sum + r.out - r.back - (r.aside ?? 0), 0) - missing;
@@ -54,6 +60,18 @@ export function Ledger({
             {fresh.in}
           </span>
         </p>
+      )}
+      {replaced.length > 0 && (
+        <details className="border-t-2 border-base-content py-1 text-[18px]" open={replaced.length <= SHOWN}>
+          <summary className="cursor-pointer">{replaced.length} replaced</summary>
+          <ul aria-label="Replaced" className="max-h-[7.5em] overflow-y-auto">
+            {replaced.map((r) => (
+              <li key={`${r.old} ${r.how}`} className="leading-tight">
+                <b>{r.old}</b>: {r.how}
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       <p
         className={`mt-2 text-[20px] font-bold ${open || missing || uncounted ? "text-error" : "text-success"}`}

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Fault, readWith } from "../fault";
 import type { Frozen } from "../frozen";
+import { type Assembly, assemblySchema } from "../job/assembly";
 import { refuseMonster } from "../job/job-file-limits";
 import { later } from "../job/written";
 import { type Ghost, ghostSchema } from "./ghost";
@@ -36,6 +37,8 @@ export const guideFile = z.strictObject({
     .min(1, "holds no strip: a guide is learnt from one")
     .max(MOST_UNITS, `are more than ${MOST_UNITS}`),
   written: writtenGuide,
+  /** the shop's own ways of going together that its units of the model call for */
+  assemblies: z.array(assemblySchema).max(50, "are more than 50").optional(),
   x: later,
 });
 export type GuideFile = Frozen<z.infer<typeof guideFile>>;
@@ -60,6 +63,7 @@ export function writeGuideFile(
   units: readonly { readonly strip: Ghost; readonly failed: readonly Failed[] }[],
   written: WrittenGuide,
   shop: string,
+  assemblies: readonly Assembly[] = [],
 ): GuideFile {
   return {
     format: "demontage-guide",
@@ -70,6 +74,7 @@ export function writeGuideFile(
       failed: [...failed],
     })),
     written,
+    ...(assemblies.length && { assemblies: [...assemblies] }),
   };
 }
 

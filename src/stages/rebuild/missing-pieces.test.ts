@@ -73,9 +73,7 @@ describe("a piece that is missing", () => {
     });
     expect(await view(number)).toMatchObject({ missing: [] });
     expect(gatesOf(await job(number), "rebuild")).toEqual([]);
-    expect((await jobHistory(number))[0]?.what).toBe(
-      "2 washers 12 mm at step 2: drawer 4 went in instead",
-    );
+    expect((await jobHistory(number))[0]?.what).toBe("2 washers 12 mm at step 2: drawer 4 went in instead");
     expect(refusal(await press(putInInstead, number, { step: "s2", piece: "h2", from: "drawer 4" }))).toMatch(
       /is not missing any more/i,
     );

@@ -8,6 +8,7 @@ import type { FreshPieces } from "@/core/order/fresh-pieces";
 import type { LedgerRow } from "@/core/order/hardware-ledger";
 import type { RunningWait } from "@/core/order/running-waits";
 import { lineAloud } from "@/core/rebuild/line-beside";
+import type { Replaced } from "@/core/rebuild/replaced";
 import { KeyButton } from "@/ui/key-button";
 import { Ledger } from "@/ui/ledger";
 import { GoOn } from "../frame/go-on";
@@ -38,6 +39,7 @@ export interface RebuildScreenProps {
   noPicture: string;
   rows: readonly LedgerRow[];
   fresh: FreshPieces;
+  replaced: readonly Replaced[];
   /** what a piece that is left over is held against */
   laid: readonly LaidStep[];
   /** what goes back later: a screw may be left loose for it */
@@ -70,6 +72,7 @@ export function RebuildScreen(props: RebuildScreenProps) {
     noPicture,
     rows,
     fresh,
+    replaced,
     laid,
     waits,
     missing,
@@ -158,6 +161,7 @@ export function RebuildScreen(props: RebuildScreenProps) {
           <Ledger
             rows={rows}
             fresh={fresh}
+            replaced={replaced}
             uncounted={uncounted.length}
             missing={missing.reduce((n, m) => n + m.qty, 0)}
             foot={foot}

@@ -16,6 +16,7 @@ import type { RebuildPlan } from "@/core/order/rebuild-plan";
 import type { RunningWait } from "@/core/order/running-waits";
 import { cautionsAt } from "@/core/rebuild/line-cautions";
 import { type LineWords, lineInWords } from "@/core/rebuild/line-in-words";
+import { type Replaced, replacedSoFar } from "@/core/rebuild/replaced";
 import { suspectsOf } from "@/core/rebuild/suspects";
 import { framed, pictureUrl } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
@@ -65,6 +66,7 @@ export interface RebuildView {
   readonly rows: readonly LedgerRow[];
   /** what goes in new, and never came off */
   readonly fresh: FreshPieces;
+  readonly replaced: readonly Replaced[];
   /** what a piece that is left over is held against */
   readonly laid: readonly LaidStep[];
   /** what goes back later: a screw may be left loose for it */
@@ -190,6 +192,7 @@ export async function rebuildView(number: string): Promise<RebuildView | null> {
       ),
     ),
     fresh: freshPieces(job.steps, job.ending ? [] : goingInOf(job), done),
+    replaced: replacedSoFar(job),
     laid: job.steps.flatMap((s, i): LaidStep[] => {
       if (!s.hardware?.length) return [];
       const picture = job.pictures.find((p) => p.step === s.id);

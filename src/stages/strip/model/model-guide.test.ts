@@ -1,6 +1,7 @@
 import { describe, expect, it, vi } from "vitest";
 import { readGuideFile } from "@/core/memory/guide-file";
 import { NOTHING_WRITTEN } from "@/core/memory/written-guide";
+import { ownAssemblies, saveOwnAssembly, strikeOwnAssembly } from "@/store/assemblies";
 import { jobHistory } from "@/store/change";
 import { takeInGuide } from "@/store/guides";
 import { testShop } from "@/store/test-shop";
@@ -87,6 +88,32 @@ describe("the guide of a model", () => {
     // at home it brings nothing new
     await takeInGuide(from, file);
     expect((await guide(from)).guide.from).toEqual([from]);
+  });
+
+  it("takes along what the shop wrote of how it goes together, and lays it beside what is there", async () => {
+    const own = {
+      id: "shop-wheel",
+      says: "an embossing wheel",
+      when: { kinds: ["gear" as const] },
+      adds: [{ act: "mind" as const, moment: "while" as const, says: "Letters to the window." }],
+      source: "this shop",
+    };
+    await saveOwnAssembly(own);
+    await saveOwnAssembly({ ...own, id: "shop-belt", when: { kinds: ["belt"] } });
+    const from = await embosser("Dial 3", STEPS);
+    const file = readGuideFile(JSON.parse(JSON.stringify(await guideOfModel(from))));
+    // only what this unit calls for
+    expect(file.assemblies).toEqual([own]);
+    await strikeOwnAssembly(own.id);
+    const there = await embosser("Dial 3 export");
+    await takeInGuide(there, file);
+    expect((await jobHistory(there))[0]?.what).toMatch(
+      /one strip; how it goes together: an embossing wheel$/,
+    );
+    expect((await ownAssemblies()).map((a) => a.id)).toEqual(["shop-belt", "shop-wheel"]);
+    // what is there already stays as it is
+    await takeInGuide(there, { ...file, assemblies: [{ ...own, says: "another" }] });
+    expect((await ownAssemblies()).map((a) => a.says)).not.toContain("another");
   });
 
   it("is of a model that somebody knows", async () => {
