@@ -1,6 +1,9 @@
 import type { Freeing } from "./freed";
 import { HARDWARE_NAMES, type HardwareKind, NO_PIECE } from "./kinds";
+import { MOST_PIECES, outOfBounds } from "./line/bounds";
+import { askWhatHolds } from "./line/doubts";
 import { driveOfBefore, measureOfBefore } from "./line/goes-on";
+import { inOrder } from "./line/in-order";
 import { DRIVEN } from "./line/neighbours";
 import { readSegment } from "./line/piece";
 import type { AsideSaid, Facts, Said } from "./line/saying";
@@ -9,15 +12,11 @@ import { type Segment, segmentsOf } from "./line/segments";
 import { countOf, isToldApart, sharesIn } from "./line/shares";
 import type { Span, Token } from "./line/tokens";
 import type { Doubt, Inferred, QuickLine, StackedSaid, Unread, Wire } from "./line/understood";
-import type { HardwareFacts } from "./piece";
 
+export { LONGEST_MM, MOST_PIECES } from "./line/bounds";
 export { NUT_FORMS } from "./line/lexicon";
 export type { ReadAs, Span } from "./line/tokens";
 export type { Doubt, Inferred, QuickLine, StackedSaid, Unread, Wire } from "./line/understood";
-
-/** The most of one kind that a step counts, and the longest piece believed, mm. */
-export const MOST_PIECES = 200;
-export const LONGEST_MM = 500;
 
 const NOT_READ = "not read, kept as a note";
 const NOT_THERE = "says what is not there, or stays: kept as a note";
@@ -65,16 +64,6 @@ const ONE_FOR_ALL: readonly HardwareKind[] = ["o-ring", "gasket", "seal"];
 /** What the name of a part is made of: "drive wheel", "big pinion". */
 const IN_NAME: readonly Token["t"][] = ["word", "empty", "look", "freed", "direction"];
 
-const ORDER: readonly (keyof HardwareFacts)[] = [
-  "kind", "qty", "thread", "threadIs", "lengthMm", "drive", "form", "finish", "leftHand", "once", "locker",
-  "label", "poles", "into", "tighten", "state", "at", "facing", "stays", "uncounted",
-]; // biome-ignore format: a short list reads better in rows
-/** The same facts always in the same order. */
-const inOrder = (f: Facts): HardwareFacts =>
-  Object.fromEntries(
-    ORDER.flatMap((k) => (f[k] === undefined ? [] : [[k, f[k]]])),
-  ) as unknown as HardwareFacts;
-
 class Line {
   private readonly line: string;
   private readonly hardware: Facts[] = [];
@@ -117,13 +106,13 @@ class Line {
       if (!shares) this.take(segments[i] as Segment);
       i += Math.max(1, shares);
     }
-    this.askWhatHolds();
     const { wires, freed, facing, marks, unread, asides, parts, leftHand, inferred } = this;
     const lost = unread
       .filter(({ text, says }) => says !== NOT_THERE && namesHardware(text))
       .map(({ text }) => ({ piece: null, says: `“${text}” was not read, and is counted nowhere` }));
     const doubts = [
       ...this.doubts,
+      ...askWhatHolds(this.hardware),
       ...[...this.plurals].flatMap(([piece, isBare]) => this.howMany(piece, isBare)),
       ...lost,
     ].sort((a, b) => (a.piece ?? MOST_PIECES) - (b.piece ?? MOST_PIECES));
@@ -142,19 +131,6 @@ class Line {
       doubts,
       read: this.spans.sort((a, b) => a.from - b.from),
     };
-  }
-
-  /** "Washers under a nut", and no nut was counted: it came off as well, or the washers did not. */
-  private askWhatHolds(): void {
-    for (const [piece, { at }] of this.hardware.entries()) {
-      const [, by] =
-        /\b(?:under|behind|below|beneath|held by) (?:a|an|the|its|one) (?:\p{L}+ )?(nut|bolt|screw|circlip|clip)\b/iu.exec(
-          at ?? "",
-        ) ?? [];
-      const kind = by === "bolt" ? "screw" : by;
-      if (kind !== undefined && !this.hardware.some((h) => h.kind === kind))
-        this.doubts.push({ piece, says: `“${at}”: did the ${by} come off as well?` });
-    }
   }
 
   /** Asks how many there are of what is still uncounted at the end of the line. */
@@ -239,7 +215,7 @@ class Line {
     const said = driveOfBefore(this.hardware.at(-1), segment, readSegment(segment.tokens));
     if (this.goesOn(segment, said)) return;
     if (this.flatsOfShaft(segment)) return;
-    const refused = said.refused ?? this.outOfBounds(said);
+    const refused = said.refused ?? outOfBounds(said);
     if (refused || said.isNot) {
       this.refuse(segment, refused ?? NOT_THERE);
       this.doubtStays(segment, said);
@@ -387,7 +363,7 @@ class Line {
       before &&
       !said.refused &&
       !said.isNot &&
-      !this.outOfBounds(said) &&
+      !outOfBounds(said) &&
       measureOfBefore(before, this.wasCounted, segment, said);
     if (!more) return false;
     Object.assign(before, more.facts);
@@ -422,18 +398,6 @@ class Line {
     const [from, to] = [tokens[0]?.from ?? 0, tokens.at(-1)?.to ?? 0];
     this.unread.push({ text: this.line.slice(from, to).trim(), says });
     this.spans.push({ from, to, as: "note" });
-  }
-
-  private outOfBounds({ qty, facts, isNot }: Said): string | undefined {
-    if (isNot) return undefined;
-    if (qty !== undefined && qty < 1) return "none of something is nothing";
-    if (qty !== undefined && qty > MOST_PIECES)
-      return `${qty} pieces cannot be: the maximum is ${MOST_PIECES}`;
-    const { lengthMm } = facts;
-    if (lengthMm !== undefined && lengthMm <= 0) return "a length of nothing";
-    if (lengthMm !== undefined && lengthMm > LONGEST_MM)
-      return `${lengthMm} mm is longer than anything on this bench: the maximum is ${LONGEST_MM} mm`;
-    return undefined;
   }
 
   /**

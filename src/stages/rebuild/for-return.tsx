@@ -4,10 +4,10 @@ import { useState } from "react";
 import { BACK_MOMENTS, type BackMoment } from "@/core/job/step";
 import { BACK_SAYS } from "@/core/order/step-words";
 import { capital } from "@/core/sentence";
-import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { SmallChoice } from "@/ui/small-choice";
+import { NotBefore } from "../job-view/not-before";
 import type { StepNamed } from "../job-view/tight-fields";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
@@ -50,15 +50,7 @@ export function ForReturn({ step, later }: { step: string; later: readonly StepN
           </SmallChoice>
         ))}
       </div>
-      {when === "after" && later.length > 0 && (
-        <Choose
-          label="And not before this is back, too"
-          options={later.map((s) => [s.id, s.says] as const)}
-          value={until || undefined}
-          none="as soon as it is on itself"
-          onChoose={(id) => setUntil(id ?? "")}
-        />
-      )}
+      {when === "after" && <NotBefore steps={later} until={until} onChoose={setUntil} />}
       <div className="grid grid-cols-[1fr_auto] items-end gap-2">
         <label className="words">
           What must happen then, the next time too

@@ -3,6 +3,7 @@ import { DRIVEN, FEW } from "./neighbours";
 import { patternOf } from "./pattern";
 import type { Facts } from "./saying";
 import { type Token, wordsOf } from "./tokens";
+import type { Doubt } from "./understood";
 
 /** What has a head or a shape that is told. */
 const HEADED: readonly HardwareKind[] = ["screw", "nut", "rivet", "insert", "washer", "other"];
@@ -78,3 +79,15 @@ export function doubtsOfWords(tokens: readonly Token[], { kind }: Facts, qty: nu
     ...(isLoneFlat ? ["“flat”: a flat washer, or a flat on something?"] : []),
   ];
 }
+
+/** "Washers under a nut", and no nut was counted: it came off as well, or the washers did not. */
+export const askWhatHolds = (hardware: readonly Facts[]): Doubt[] =>
+  hardware.flatMap(({ at }, piece) => {
+    const by = UNDER_ONE.exec(at ?? "")?.[1];
+    const kind = by === "bolt" ? "screw" : by;
+    return kind === undefined || hardware.some((h) => h.kind === kind)
+      ? []
+      : [{ piece, says: `“${at}”: did the ${by} come off as well?` }];
+  });
+const UNDER_ONE =
+  /\b(?:under|behind|below|beneath|held by) (?:a|an|the|its|one) (?:\p{L}+ )?(nut|bolt|screw|circlip|clip)\b/iu;

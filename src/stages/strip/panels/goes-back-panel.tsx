@@ -5,8 +5,8 @@ import { BACK_MOMENTS, type BackMoment } from "@/core/job/step";
 import { OFTEN_SAID } from "@/core/order/often-said";
 import { BACK_SAYS } from "@/core/order/step-words";
 import { capital } from "@/core/sentence";
-import { Choose } from "@/ui/choose";
 import { KeyButton } from "@/ui/key-button";
+import { NotBefore } from "../../job-view/not-before";
 import type { StepNamed } from "../../job-view/tight-fields";
 import type { FactPanelProps } from "./fact-panel";
 import { Choices, Panel } from "./panel";
@@ -37,6 +37,13 @@ export function GoesBackPanel({
     const left = back.filter((_, k) => k !== i);
     say({ back: left.length ? left : undefined });
   };
+  /** The one before it of the same moment: what is said for one moment comes in the order of the list. */
+  const before = (i: number): number => back.findLastIndex((b, k) => k < i && b.when === back[i]?.when);
+  const earlier = (i: number): void => {
+    const at = before(i);
+    const [own, other] = [back[i], back[at]];
+    if (own && other) say({ back: back.map((b, k) => (k === at ? own : k === i ? other : b)) });
+  };
   return (
     <Panel title="Goes back with …" onClose={onClose}>
       <Choices
@@ -48,15 +55,7 @@ export function GoesBackPanel({
         holds={(w) => when === w}
         onPick={setWhen}
       />
-      {when === "after" && steps.length > 0 && (
-        <Choose
-          label="And not before this is back, too"
-          options={steps.map((s) => [s.id, s.says] as const)}
-          value={until || undefined}
-          none="as soon as it is on itself"
-          onChoose={(id) => setUntil(id ?? "")}
-        />
-      )}
+      {when === "after" && <NotBefore steps={steps} until={until} onChoose={setUntil} />}
       <form
         className="grid grid-cols-[1fr_auto] items-end gap-2"
         onSubmit={(e) => {
@@ -89,6 +88,16 @@ export function GoesBackPanel({
                 {capital(b.says)}
                 <span className="hush block text-[17px]">{BACK_SAYS[b.when]}</span>
               </span>
+              {before(i) >= 0 && (
+                <button
+                  type="button"
+                  className="min-h-[48px] min-w-[48px] text-[24px] font-bold"
+                  aria-label={`Earlier: ${b.says}`}
+                  onClick={() => earlier(i)}
+                >
+                  ↑
+                </button>
+              )}
               <button
                 type="button"
                 className="min-h-[48px] min-w-[48px] text-[24px] font-bold"
