@@ -1,4 +1,5 @@
 import type { Assembly, AssemblyMoment, Look, Mind } from "../job/assembly";
+import { fittedBy } from "./fitted";
 import type { GoesBack } from "./goes-back";
 import { jointsOf, kindsOf } from "./joints";
 import { USUAL } from "./usual";
@@ -63,7 +64,9 @@ const looks = new Map(
   USUAL.flatMap((a) => a.adds).flatMap((x) => (x.act === "look" ? [[x.key, x] as const] : [])),
 );
 const lookOf = (key: string, own: readonly Assembly[]): Look | undefined =>
-  looks.get(key) ?? own.flatMap((a) => a.adds).find((x): x is Look => x.act === "look" && x.key === key);
+  looks.get(key) ??
+  fittedBy(key) ??
+  own.flatMap((a) => a.adds).find((x): x is Look => x.act === "look" && x.key === key);
 
 /** The question of a look, for screens and sheets. */
 export const lookAsks = (key: string, own: readonly Assembly[] = []): string => lookOf(key, own)?.asks ?? key;

@@ -15,7 +15,7 @@ import { leftLoose } from "./left-loose";
 import { type Pick, picksOf } from "./picks";
 import { type Draft, lineKey, type RebuildLine } from "./rebuild-line";
 import { saidWaits } from "./said-waits";
-import { companionsAt, goesBackOf, lookLine, minds, mindsAfter, reasons, returnOf } from "./step-return";
+import { companionsIn, goesBackOf, lookLine, minds, mindsAfter, reasons, returnOf } from "./step-return";
 import { nameOf, reachedName, stepName } from "./strip-names";
 import { needsOf, undoOrder } from "./undo-order";
 
@@ -145,8 +145,9 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     for (const g of points) if (g.reachedBy || g.when === "before-fit") drafts.push(grease(checked, g, i));
     for (const m of closing.get(i) ?? []) drafts.push(m);
     const { back, assemblies } = known(i);
+    const fitted = companionsIn(checked, going, i, out);
     drafts.push(
-      ...companionsAt(checked, going, i),
+      ...fitted.before,
       ...returnOf({
         back,
         assemblies,
@@ -156,6 +157,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
       }),
     );
     for (const g of points) if (g.part && g.when === "after-fit") drafts.push(grease(checked, g, i));
+    drafts.push(...fitted.after);
     drafts.push(...(after.get(i) ?? []));
     drafts.push(...looksOf(assemblies, "on").map((look) => lookLine(look, step)));
     // what turns is felt once, after the last of several, and after what holds it

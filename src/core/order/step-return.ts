@@ -1,5 +1,6 @@
+import { fittedLook } from "../assemblies/fitted";
 import { type GoesBack, isLoosened } from "../assemblies/goes-back";
-import { type LookHere, looksOf, type MindHere, mindsOf } from "../assemblies/match";
+import { type LookHere, looksOf, type MindHere, mindsOf, notAskedKey } from "../assemblies/match";
 import { type HardwareKind, NO_PIECE } from "../hardware/kinds";
 import { type Hardware, isLoose } from "../hardware/piece";
 import type { Assembly } from "../job/assembly";
@@ -94,7 +95,7 @@ export const lookLine = (look: LookHere, step: Pick<StripStep, "id">): Draft => 
   kind: "check",
   check: look.key,
   after: step.id,
-  assembly: look.assembly,
+  ...(look.assembly && { assembly: look.assembly }),
   because: [look.because],
 });
 
@@ -238,6 +239,38 @@ export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: 
         return [...(isInside ? [{ kind: "take-out", ...at } as const] : []), { kind: "with", ...at }];
       }),
   );
+}
+
+/**
+ * The companions of a step, and what is asked of those that take the place of a part: whether they are fastened and
+ * connected. Of what came out by a line of its own it is asked at once, of what a step took off after that step's pieces.
+ *
+ * @param struck looks that are not asked (`notAskedKey`)
+ */
+export function companionsIn(
+  strip: CheckedStrip,
+  going: readonly GoingIn[],
+  i: number,
+  struck: ReadonlySet<string>,
+): { readonly before: Draft[]; readonly after: Draft[] } {
+  const lines = companionsAt(strip, going, i);
+  const isInside = (key: string): boolean => lines.some((l) => l.kind === "take-out" && l.companion === key);
+  const asked = (part: string, key: string): Draft[] => {
+    const c = going.find((g) => g.part === part)?.with.find((x) => companionKey(x) === key);
+    if (!c?.replaces?.trim() || mayRenew(strip.steps, part, c).length) return [];
+    const look = fittedLook(c.name);
+    const step = strip.steps[i] as StripStep;
+    return struck.has(notAskedKey(look.key)) ? [] : [lookLine({ ...look, assembly: "" }, step)];
+  };
+  const all = lines.map((line) => ({
+    line,
+    asks: line.kind === "with" ? asked(line.part, line.companion) : [],
+    isInside: line.kind === "with" && isInside(line.companion),
+  }));
+  return {
+    before: all.flatMap(({ line, asks, isInside: now }) => (now ? [line, ...asks] : [line])),
+    after: all.flatMap(({ asks, isInside: now }) => (now ? [] : asks)),
+  };
 }
 
 /** The pieces of hardware that a companion may take the place of: those at its part's own step, or all of its kind. */
