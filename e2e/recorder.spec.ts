@@ -114,7 +114,7 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   // before the nut is drawn, the marks are looked at; a "no" says what to do
   await told("Do the marks stand together");
   await hand.button(/No$/).click();
-  await told("Draw it back until it is out of mesh");
+  await told("Take it back until it turns free of the other");
   await page.keyboard.press("Escape");
   await hand.button(/Yes$/).click();
   await told("Lay on: 2 wavy washers 20 mm; screw on, new: 1 nut M6, LEFT-HAND", "blue → X2-1");
