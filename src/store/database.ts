@@ -29,6 +29,7 @@ import { instrumentsOfAnswers } from "./migrations/0021-instruments";
 import { knownKindsOfNames } from "./migrations/0022-known-kinds";
 import { judgedPieces } from "./migrations/0023-judged-pieces";
 import { doesNotApply } from "./migrations/0024-does-not-apply";
+import { activeSulphur } from "./migrations/0025-active-sulphur";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -58,6 +59,7 @@ export const MIGRATIONS = [
   knownKindsOfNames,
   judgedPieces,
   doesNotApply,
+  activeSulphur,
 ].map((m) => ({ ...m, down: notUndone }));
 
 /** A shop's rows that only the newer form can hold would be lost. */

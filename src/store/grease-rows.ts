@@ -13,6 +13,7 @@ export const NOTHING_SAID: Partial<Lubricant> = {
   viscosityMm2s: undefined,
   solids: undefined,
   ep: undefined,
+  activeSulphur: undefined,
   densityGPerMl: undefined,
   lot: undefined,
   openedOn: undefined,

@@ -19,13 +19,27 @@ const ATTACKS: readonly {
   readonly materials: readonly string[];
   readonly says: string;
 }[] = [
-  { oils: ["ester"], materials: ["ABS", "PC", "PS"], says: "ester oil cracks it" },
-  { oils: ["mineral", "PAO"], materials: ["EPDM"], says: "it swells in mineral oil and PAO" },
+  { oils: ["ester"], materials: ["ABS", "PC", "PS", "PMMA", "PVC", "PPO"], says: "ester oil cracks it" },
+  { oils: ["ester"], materials: ["CR"], says: "ester oil swells it" },
+  { oils: ["mineral", "PAO", "ester"], materials: ["EPDM"], says: "it swells in mineral oil, PAO and ester" },
+  {
+    oils: ["mineral", "PAO", "ester"],
+    materials: ["NR"],
+    says: "it swells and rots in mineral oil, PAO and ester",
+  },
   { oils: ["silicone"], materials: ["VMQ"], says: "silicone oil swells silicone rubber" },
 ];
 
-/** Names that a rubber goes by. */
-const RUBBERS: Readonly<Record<string, string>> = { silicone: "VMQ", "silicone rubber": "VMQ" };
+/** Names that a rubber, or a clear plastic, goes by besides its letters. */
+const RUBBERS: Readonly<Record<string, string>> = {
+  silicone: "VMQ",
+  "silicone rubber": "VMQ",
+  "natural rubber": "NR",
+  neoprene: "CR",
+  chloroprene: "CR",
+  acrylic: "PMMA",
+  "acrylic glass": "PMMA",
+};
 const ELASTOMERS = new Set(["NBR", "HNBR", "EPDM", "FKM", "VMQ", "NR", "CR"]);
 /** A rubber, of which seals are. */
 export const isRubber = (material: string): boolean =>
@@ -38,11 +52,15 @@ const called = (material: string): string =>
 /** Why an oil must not touch a material; null: it may. @example attacked("ester", "PC") */
 export function attacked(oil: BaseOil, material: string): string | null {
   const name = called(material);
-  return ATTACKS.find((a) => a.oils.includes(oil) && a.materials.includes(name))?.says ?? null;
+  const same = (m: string): boolean => m === name || m === name.toUpperCase();
+  return ATTACKS.find((a) => a.oils.includes(oil) && a.materials.some(same))?.says ?? null;
 }
 
 /** Copper alloys, which sulphur in EP additives stains and eats when it is warm. */
-export const isYellowMetal = (material: string): boolean => /^(bronze|brass|copper)\b/i.test(material.trim());
+export const isYellowMetal = (material: string): boolean =>
+  /^(?:(?:sintered|phosphor|tin|leaded|cast|aluminium)[\s-]+)?(?:bronze|brass|copper|gun ?metal)\b/i.test(
+    material.trim(),
+  );
 
 /**
  * Slopes m of log₁₀ log₁₀ (ν + 0.7) = A − m log₁₀ T (ASTM D341), from a usual viscosity index of each: 95,

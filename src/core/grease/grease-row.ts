@@ -22,6 +22,7 @@ const COLUMNS = {
   viscosityMm2s: "viscosity_mm2_s",
   solids: "solids",
   ep: "ep",
+  activeSulphur: "active_sulphur",
   h1: "h1",
   leastC: "from_c",
   mostC: "to_c",
@@ -78,6 +79,9 @@ export const greasesTable: Table<GreaseOnShelf> = {
           }
         : {}),
       ...(cells.ep?.trim() ? { ep: flagFrom(cells.ep, "ep") } : {}),
+      ...(cells.active_sulphur?.trim()
+        ? { activeSulphur: flagFrom(cells.active_sulphur, "active_sulphur") }
+        : {}),
       h1: flagFrom(cells.h1 ?? "", "h1"),
       ...(flagFrom(cells.retired ?? "", "retired") ? { retired: true } : {}),
       ...Object.fromEntries(
@@ -106,6 +110,7 @@ export const greasesTable: Table<GreaseOnShelf> = {
       viscosity_mm2_s: figure(g.viscosityMm2s),
       solids: (g.solids ?? []).join(", "),
       ep: g.ep === undefined ? "" : g.ep ? "yes" : "no",
+      active_sulphur: g.activeSulphur === undefined ? "" : g.activeSulphur ? "yes" : "no",
       h1: g.h1 ? "yes" : "",
       from_c: String(g.leastC),
       to_c: String(g.mostC),

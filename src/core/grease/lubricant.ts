@@ -34,6 +34,8 @@ export const greaseOnShelf = z
     solids: z.array(z.enum(SOLIDS)).max(3).optional(),
     /** additives against seizing under pressure; left out: its sheet does not say */
     ep: z.boolean().optional(),
+    /** its EP additives hold sulphur that eats copper alloys even cold; left out: its sheet does not say */
+    activeSulphur: z.boolean().optional(),
     densityGPerMl: z
       .number()
       .min(0.5, "no grease is lighter than 0.5 g/ml")

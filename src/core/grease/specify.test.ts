@@ -79,14 +79,26 @@ describe("a hard rule", () => {
     [
       "EP on copper",
       { ep: true },
-      { points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"] }] },
+      { hottestC: 80, points: [{ id: "w", kind: "worm", materials: ["steel", "sintered bronze"] }] },
       {},
-      /eat bronze/,
+      /active is not said.*eats sintered bronze/,
     ],
     [
       "EP on copper",
+      { ep: true, activeSulphur: true },
+      { hottestC: 40, points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"] }] },
+      {},
+      /eats bronze even cold/,
+    ],
+    ["plastics", { baseOil: "ester" }, { materials: ["steel", "acrylic"] }, {}, /cracks/],
+    ["plastics", { baseOil: "ester" }, { materials: ["steel", "PPO"] }, {}, /cracks/],
+    ["seals", { baseOil: "ester" }, { seals: ["EPDM"] }, {}, /swells/],
+    ["seals", { baseOil: "ester" }, { seals: ["neoprene"] }, {}, /swells/],
+    ["seals", { baseOil: "mineral" }, { seals: ["natural rubber"] }, {}, /swells/],
+    [
+      "EP on copper",
       { ep: undefined },
-      { points: [{ id: "w", kind: "worm", materials: ["steel", "brass"] }] },
+      { hottestC: 80, points: [{ id: "w", kind: "worm", materials: ["steel", "brass"] }] },
       {},
       /not said/,
     ],
@@ -131,9 +143,12 @@ describe("a hard rule", () => {
     // EP below the warmth at which it eats copper
     const worm = {
       points: [{ id: "w", kind: "worm" as const, materials: ["steel", "bronze"] }],
-      hottestC: 59,
+      hottestC: 79,
     };
     expect(answered(room(worm), [grease("it", { ep: true })]).choice).toBe("it");
+    // and where its sheet says that the sulphur is not active, warm as well
+    const mild = grease("it", { ep: true, activeSulphur: false });
+    expect(answered(room({ ...worm, hottestC: 90 }), [mild]).choice).toBe("it");
   });
   it("beats all that is soft: nobody's word, price or open tube makes a forbidden one right", () => {
     const a = answered(
@@ -184,14 +199,17 @@ describe("what is missing", () => {
     });
     const { missing } = specifyLube(ask(r, [], { foodContact: true }));
     expect(missing).toEqual([
-      "For gear case: a grease, NLGI 00 to 1, registered H1, silicone or PFPE oil, good from -15 to 80 °C, without EP additives.",
+      "For gear case: a grease, NLGI 00 to 1, registered H1, silicone or PFPE oil, good from -15 to 80 °C, without active sulphur.",
     ]);
   });
   it("one of which only the EP is not said is asked about before anything is bought; of an old one of which the oil is unknown nothing is asked", () => {
-    const worm = { points: [{ id: "w", kind: "worm" as const, materials: ["steel", "brass"] }] };
+    const worm = {
+      hottestC: 80,
+      points: [{ id: "w", kind: "worm" as const, materials: ["steel", "brass"] }],
+    };
     const old = { left: "traces" as const, thickener: "Na" as const, baseOil: "unknown" as const };
     expect(specifyLube(ask(room({ ...worm, old }), [grease("Sea", { ep: undefined })])).missing).toEqual([
-      "gear case: Sea would do if the sheet says that it holds no EP additives: say so on the shelf. Otherwise buy a grease, NLGI 00 to 1, good from 5 to 90 °C, without EP additives.",
+      "gear case: Sea would do if the sheet says that it holds no EP additives, or none with active sulphur: say so on the shelf. Otherwise buy a grease, NLGI 00 to 1, good from 5 to 100 °C, without active sulphur.",
     ]);
   });
   it("a point that the chamber's lubricant does not suit gets another, or is named", () => {
@@ -349,7 +367,7 @@ describe("a sensible pick", () => {
   });
   it("slicer with a worm wheel of bronze: H1, and no EP that eats it", () => {
     const slicer = {
-      hottestC: 60,
+      hottestC: 80,
       points: [{ id: "w", kind: "worm", materials: ["steel", "bronze"], pitchLineMPerS: 0.8 }],
     } satisfies Partial<LubeRoom>;
     expect(taken(slicer, { foodContact: true })).toEqual([

@@ -189,10 +189,14 @@ function takeOutOf({ old }: LubeRoom, choice: Lubricant | null): TakeOut {
 /** What would have to be bought, done or said, so that something suits. */
 function whatIsMissing(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): string[] {
   const judged = judging(ask, room, points);
-  const unsaid = ask.shelf.filter((l) => l.ep === undefined && judged.allowed({ ...l, ep: false }));
+  const unsaid = ask.shelf.filter(
+    (l) =>
+      (l.ep === undefined && judged.allowed({ ...l, ep: false })) ||
+      (l.ep === true && l.activeSulphur === undefined && judged.allowed({ ...l, activeSulphur: false })),
+  );
   if (unsaid.length)
     return [
-      `${room.name}: ${unsaid.map((l) => l.name).join(", ")} would do if the sheet says that it holds no EP additives: say so on the shelf. Otherwise buy ${asked(ask, room, points)}.`,
+      `${room.name}: ${unsaid.map((l) => l.name).join(", ")} would do if the sheet says that it holds no EP additives, or none with active sulphur: say so on the shelf. Otherwise buy ${asked(ask, room, points)}.`,
     ];
   const washed = oldIsKnown(room.old) ? { ...room, old: null } : null;
   const then = washed && ask.shelf.filter(judging(ask, washed, points).allowed);
@@ -235,7 +239,7 @@ function asked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): stri
     // where every oil will do none is named
     oils.length && oils.length < BASE_OILS.length ? `${oils.join(" or ")} oil` : "",
     `good from ${room.coldestC} to ${room.hottestC + 20} °C`,
-    room.hottestC >= 60 && materials.some(isYellowMetal) ? "without EP additives" : "",
+    materials.some(isYellowMetal) ? "without active sulphur" : "",
     points.some((p) => p.kind === "rolling-bearing") ? "without graphite" : "",
     oldIsKnown(room.old) && !oil ? `that goes together with ${oldThickenerName(room.old.thickener)}` : "",
   ];

@@ -16,8 +16,8 @@ export interface LubeReason {
   readonly weight: number;
 }
 
-/** Above this, EP additives eat copper alloys, °C. */
-const EP_WARM_C = 60;
+/** From here on sulphur in EP additives eats copper alloys, °C, unless its sheet says that it is not active. */
+const EP_WARM_C = 80;
 /** So much more than the hottest part a lubricant must stand, K. */
 const SPARE_K = 20;
 
@@ -122,15 +122,19 @@ function hardReasons(
       : null,
     `from ${l.leastC} to ${l.mostC} °C: ${spare} K above the hottest part`,
   );
-  if (yellow.length && room.hottestC >= EP_WARM_C)
+  if (yellow.length && l.ep && l.activeSulphur)
+    rule("EP on copper", `its EP additives hold active sulphur, which eats ${yellow.join(", ")} even cold`);
+  else if (yellow.length && room.hottestC >= EP_WARM_C)
     rule(
       "EP on copper",
       l.ep === undefined
-        ? `whether it holds EP additives is not said: warm, they eat ${yellow.join(", ")}. Look at its sheet and say so on the shelf`
-        : l.ep
-          ? `its EP additives eat ${yellow.join(", ")} from ${EP_WARM_C} °C on`
+        ? `whether it holds EP additives is not said: from ${EP_WARM_C} °C on they eat ${yellow.join(", ")}. Look at its sheet and say so on the shelf`
+        : l.ep && l.activeSulphur === undefined
+          ? `whether the sulphur of its EP additives is active is not said: from ${EP_WARM_C} °C on that eats ${yellow.join(", ")}. Look at its sheet and say so on the shelf`
           : null,
-      `no EP additives that would eat ${yellow.join(", ")}`,
+      l.ep
+        ? `its EP additives hold no active sulphur that would eat ${yellow.join(", ")}`
+        : `no EP additives that would eat ${yellow.join(", ")}`,
     );
   if (points.some((p) => p.kind === "rolling-bearing"))
     rule(

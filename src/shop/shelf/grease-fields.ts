@@ -50,6 +50,15 @@ const all = (currency: string): readonly FieldOfForm[] => [
     ],
     hint: "warm, they eat bronze; empty: not known",
   },
+  {
+    column: "active_sulphur",
+    label: "Active sulphur",
+    options: [
+      ["yes", "yes"],
+      ["no", "no"],
+    ],
+    hint: "eats bronze even cold; empty: not known",
+  },
   { column: "solids", label: "Solids in it", hint: "MoS2, graphite, PTFE" },
   { column: "from_c", label: "From, °C", figure: true },
   { column: "to_c", label: "To, °C", figure: true },
