@@ -10,6 +10,7 @@ import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
 import type { Stage } from "../job/stages";
 import { isFailure } from "../judge/failure-modes";
+import { isAmountOpen } from "../lube/amount-open";
 import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
@@ -153,7 +154,15 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     }),
     // what is put in by the drop is not weighed
     pointsUnweighed: job.lubePoints
-      .filter((g) => g.weighedGrams === undefined && isWeighed(g))
+      .filter(
+        (g) =>
+          g.weighedGrams === undefined &&
+          (isWeighed(g) ||
+            isAmountOpen(
+              job.chambers?.find((c) => c.id === g.chamber),
+              g,
+            )),
+      )
       .map((g) => g.where ?? "a point"),
     washed: job.washed,
     get linesOpen(): number {

@@ -166,7 +166,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
           );
       }
       for (const p of f.pointsUnweighed)
-        out.push({ gate: `weigh:${p}`, says: `Weigh in the grease for: ${p}.` });
+        out.push({ gate: `weigh:${p}`, says: `Weigh in what goes to: ${p}.` });
       break;
     case "rebuild":
       unless(

@@ -4,11 +4,12 @@ import type { LubeAsk, LubePlace, LubeRoom } from "./lube-ask";
 import { isMeshing, pointKind } from "./point-kinds";
 
 export interface RoomAmounts {
-  readonly grams: number;
-  readonly leastGrams: number;
-  readonly mostGrams: number;
-  /** by point, summing up to `grams` */
-  readonly at: ReadonlyMap<string, number>;
+  /** what the chamber is to hold; null: nothing tells it */
+  readonly grams: number | null;
+  readonly leastGrams: number | null;
+  readonly mostGrams: number | null;
+  /** by point, summing up to `grams`; null: nothing tells it */
+  readonly at: ReadonlyMap<string, number | null>;
   /** where the figure comes from */
   readonly by: { readonly rule: string; readonly says: string };
 }
@@ -25,11 +26,16 @@ export function ownGrams(p: LubePlace, density: number): number {
   return pointKind(p.kind).ml * density;
 }
 
+/** Places that take what their room holds, or what their size tells: without either there is no figure for them. */
+const isUntold = (p: LubePlace): boolean =>
+  isMeshing(p.kind) || p.kind === "striker" || (p.kind === "rolling-bearing" && !p.bearing);
+
 /**
  * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where the
  * room's free volume is known and teeth
- * mesh in it, a share of it by the school; otherwise what its places take by themselves. What is more than
- * the places hold lies round the teeth.
+ * mesh in it, a share of it by the school; what came out of it, weighed; otherwise what its places take by themselves.
+ * What is more than the places hold lies round the teeth. Where teeth mesh, oil stands or a bearing of unknown size
+ * runs and none of these is known, there is no figure: a case of 20 ml and one of 400 look alike in a list of teeth.
  *
  * Throws a Fault where the maker's figure is more than the room holds.
  */
@@ -41,6 +47,7 @@ export function roomAmounts(
 ): RoomAmounts {
   const full =
     room.freeVolumeMl === null ? Number.POSITIVE_INFINITY : Math.floor(room.freeVolumeMl * density * HUNDRED);
+  if (isUnknown(room, points)) return unknownAmounts(room, points, density);
   const own = points.map((p) => ownGrams(p, density) * HUNDRED);
   const sum = own.reduce((a, b) => a + b, 0);
   const meshing = points.filter((p) => isMeshing(p.kind));
@@ -66,10 +73,15 @@ export function roomAmounts(
       const says = `${room.freeVolumeMl.toFixed(0)} ml free × ${Math.round(low * 100)} to ${Math.round(high * 100)} % × ${density} g/ml, ${ask.school} school`;
       return [at(low), at((low + high) / 2), at(high), { rule: "free volume × fill × density", says }];
     }
+    if (room.oldGrams !== undefined) {
+      const said = Math.min(Math.round(room.oldGrams * HUNDRED), full);
+      const says = `${room.oldGrams} g came out of it, weighed`;
+      return [0.9 * said, said, Math.min(1.1 * said, full), { rule: "weighed old charge", says }];
+    }
     const total = Math.min(sum, 0.8 * full);
     const why =
       room.freeVolumeMl === null
-        ? "the free volume is not known: what teeth, bearings and places take by themselves"
+        ? "nothing fills it: what its places take by themselves"
         : "nothing meshes in it: what its places take by themselves";
     return [0.7 * total, total, Math.min(1.5 * total, full), { rule: "place by place", says: why }];
   })();
@@ -89,6 +101,30 @@ export function roomAmounts(
     mostGrams: grams(Math.max(whole, Math.floor(most))),
     at: new Map(points.map((p, i) => [p.id, grams(given[i] as number)])),
     by,
+  };
+}
+
+/** Whether nothing tells how much a room is to hold. */
+const isUnknown = (room: LubeRoom, points: readonly LubePlace[]): boolean =>
+  room.makersGrams === null &&
+  room.oldGrams === undefined &&
+  (room.filling === "oil" || (room.freeVolumeMl === null && points.some(isUntold)));
+
+/** Films keep their figure where the rest has none. */
+function unknownAmounts(room: LubeRoom, points: readonly LubePlace[], density: number): RoomAmounts {
+  const film = (p: LubePlace): number => Math.round(ownGrams(p, density) * HUNDRED) / HUNDRED;
+  const bath = room.filling === "oil";
+  return {
+    grams: null,
+    leastGrams: null,
+    mostGrams: null,
+    at: new Map(points.map((p) => [p.id, bath || isUntold(p) ? null : film(p)])),
+    by: {
+      rule: "not known",
+      says: bath
+        ? "an oil bath is filled to its level, or with what the maker names: say which"
+        : "say the maker’s figure, how much it holds free, or what came out of it, weighed",
+    },
   };
 }
 

@@ -49,9 +49,11 @@ export const lubeRoom = z
     name: z.string().trim().min(1).max(80),
     /** an oil bath takes oil where a greased one takes grease */
     filling: z.enum(["grease", "oil"]).default("grease"),
-    /** null: not known; then teeth and bearings alone are reckoned with */
+    /** null: not known; then no figure is given for teeth, unless something else tells it */
     freeVolumeMl: ml.nullable(),
     makersGrams: z.number().positive("must be above 0 g").max(100_000).nullable().default(null),
+    /** what came out of it, weighed, where it was full as it should be */
+    oldGrams: z.number().positive("must be above 0 g").max(100_000).optional(),
     /** the lubricant of the shelf that the maker names for the model */
     makersLubricant: id.optional(),
     /** the lubricant that somebody has decided for; it stays the choice as long as no hard rule forbids it */

@@ -23,17 +23,19 @@ export interface PointAnswer {
   readonly id: string;
   /** null: nothing on the shelf may go there */
   readonly lubricant: string | null;
-  readonly grams: number;
-  readonly ml: number;
+  /** null: nothing tells it */
+  readonly grams: number | null;
+  readonly ml: number | null;
   readonly how: string;
 }
 
 export interface RoomAnswer {
   readonly id: string;
   readonly choice: string | null;
-  readonly grams: number;
-  readonly leastGrams: number;
-  readonly mostGrams: number;
+  /** what the chamber is to hold; null: nothing tells it */
+  readonly grams: number | null;
+  readonly leastGrams: number | null;
+  readonly mostGrams: number | null;
   readonly takeOut: TakeOut;
   /** why so much */
   readonly by: { readonly rule: string; readonly says: string } | null;
@@ -85,9 +87,10 @@ function ranked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): Lub
 }
 const broken = (v: LubeVerdict): number => v.reasons.filter((r) => r.hard && r.against).length;
 
-/** About what is needed, to see whether a tube holds it. */
+/** About what is needed, to see whether a tube holds it; of what nothing tells, nothing is held against a tube. */
 const grams = (room: LubeRoom, points: readonly LubePlace[]): number =>
   room.makersGrams ??
+  room.oldGrams ??
   (room.freeVolumeMl === null ? 0 : room.freeVolumeMl * 0.3 * DEFAULT_DENSITY) +
     points.reduce((s, p) => s + ownGrams(p, DEFAULT_DENSITY) * 0.1, 0);
 
@@ -132,8 +135,9 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
     const points = room.points.map((p): PointAnswer => {
       const how = howAt(p.kind, room);
       if (choice && amounts && suits(p)) {
-        const g = amounts.at.get(p.id) ?? 0;
-        return { id: p.id, lubricant: choice.id, grams: g, ml: Math.round((g / density) * 100) / 100, how };
+        const g = amounts.at.get(p.id) ?? null;
+        const volume = g === null ? null : Math.round((g / density) * 100) / 100;
+        return { id: p.id, lubricant: choice.id, grams: g, ml: volume, how };
       }
       // of greases that meet in one room each must go together with the others
       const here = judging(ask, room, [p]);
@@ -159,14 +163,14 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
         how,
       };
     });
-    if (choice?.stockG !== undefined && amounts && choice.stockG < amounts.grams)
+    if (choice?.stockG !== undefined && amounts?.grams && choice.stockG < amounts.grams)
       missing.push(`${choice.name}: ${amounts.grams.toFixed(1)} g are needed, ${choice.stockG} g are left.`);
     return {
       id: room.id,
       choice: choice?.id ?? null,
-      grams: amounts?.grams ?? 0,
-      leastGrams: amounts?.leastGrams ?? 0,
-      mostGrams: amounts?.mostGrams ?? 0,
+      grams: amounts ? amounts.grams : 0,
+      leastGrams: amounts ? amounts.leastGrams : 0,
+      mostGrams: amounts ? amounts.mostGrams : 0,
       takeOut,
       by: amounts?.by ?? null,
       verdicts,

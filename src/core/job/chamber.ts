@@ -73,6 +73,8 @@ export const chamberSchema = z.strictObject({
   dry: z.array(dryPlace).max(30).optional(),
   volume: chamberVolume.optional(),
   makersGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
+  /** what came out of it, weighed */
+  oldGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
   /** the lubricant of the shelf that the maker names */
   makersLubricant: text.optional(),
   coldestC: lubeRoom.shape.coldestC.optional(),

@@ -122,6 +122,7 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
       filling: chamber.filling ?? "grease",
       freeVolumeMl: free,
       makersGrams: chamber.makersGrams ?? null,
+      ...(chamber.oldGrams !== undefined && { oldGrams: chamber.oldGrams }),
       ...(chamber.lubricant && { taken: chamber.lubricant }),
       ...(chamber.override && { override: true }),
       ...(chamber.makersLubricant && { makersLubricant: chamber.makersLubricant }),

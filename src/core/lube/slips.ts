@@ -4,6 +4,9 @@ import { GRAMS_PER_OUNCE } from "../quantity/units";
 /** From here on an amount is weighed, g; less is a film or a drop. */
 export const LEAST_WEIGHED_G = 0.5;
 
+/** The least that a bench scale shows, g: no maker's figure is smaller. */
+const LEAST_SHOWN_G = 0.1;
+
 /** What a weight is held against. */
 export interface SlipGround {
   /** what was worked out for the point, g */
@@ -71,7 +74,10 @@ export function makersSlip(
   freeVolumeMl: number | null,
   densityGPerMl = DEFAULT_DENSITY,
 ): string | null {
-  if (freeVolumeMl === null) return null;
+  if (freeVolumeMl === null)
+    return grams < LEAST_SHOWN_G
+      ? `${grams} g is less than can be weighed in: were milligrams read for grams, or is the dot in the wrong place?`
+      : null;
   const full = freeVolumeMl * densityGPerMl;
   if (grams > full)
     return `${grams} g is more than the ${full.toFixed(0)} g that ${freeVolumeMl.toFixed(0)} ml hold. Were milligrams, or another model, meant?`;

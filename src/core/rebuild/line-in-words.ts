@@ -16,6 +16,7 @@ import { serviceHow, serviceSays } from "../job/service";
 import type { StripStep } from "../job/step";
 import { stepThing } from "../job/step-named";
 import { isFailure } from "../judge/failure-modes";
+import { isAmountOpen } from "../lube/amount-open";
 import { type KeptDry, keepDry } from "../lube/cleaning";
 import { staysOut } from "../order/hardware-ledger";
 import { namesPiece } from "../order/names-piece";
@@ -142,20 +143,22 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
     job.steps.find((s) => id !== undefined && s.parts?.includes(id))?.id;
   if (line.kind === "grease") {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
+    const chamber = job.chambers?.find((c) => c.id === g?.chamber);
     const dry = keepDry(job).filter((d) => d.chamber !== undefined && d.chamber === g?.chamber);
     return {
       ...BARE,
       belongs: "lubricate",
       title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
       grams: g?.weighedGrams ?? g?.grams,
-      note:
-        g?.how ??
-        (g?.kind &&
-          howAt(
-            g.kind,
-            job.chambers?.find((c) => c.id === g.chamber),
-          )),
-      mind: dry.map((d) => `Stays dry: ${d.says}${d.spot ? ", hatched in the picture" : ""}.`),
+      note: g?.how ?? (g?.kind && howAt(g.kind, chamber)),
+      mind: [
+        ...(g && isAmountOpen(chamber, g)
+          ? [
+              "How much goes in is not known yet: say at Lube what the maker names, what it holds, or what came out.",
+            ]
+          : []),
+        ...dry.map((d) => `Stays dry: ${d.says}${d.spot ? ", hatched in the picture" : ""}.`),
+      ],
       step: g?.reachedBy ?? stepOfPart(g?.part),
       picture: (g?.spot ?? dry.find((d) => d.spot)?.spot)?.picture,
     };

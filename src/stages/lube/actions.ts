@@ -106,6 +106,7 @@ const facts = z
     outside: z.boolean(),
     volume: chamberSchema.shape.volume.nullable(),
     makersGrams: chamberSchema.shape.makersGrams.nullable(),
+    oldGrams: chamberSchema.shape.oldGrams.nullable(),
     makersLubricant: z.string().max(80).nullable(),
     coldestC: chamberSchema.shape.coldestC.nullable(),
     hottestC: chamberSchema.shape.hottestC.nullable(),

@@ -82,10 +82,7 @@ export function ChamberFacts({
       </div>
       <fieldset>
         <legend className="words">
-          Free volume:{" "}
-          {freeMl === null
-            ? "not known, teeth and bearings alone are reckoned with"
-            : `${freeMl.toFixed(0)} ml`}
+          Free volume: {freeMl === null ? "not known" : `${freeMl.toFixed(0)} ml`}
         </legend>
         <div className="grid grid-cols-4 items-end gap-2">
           <Figure
@@ -137,6 +134,14 @@ export function ChamberFacts({
         press={(m) => void save({ seals: without(chamber.seals, m) })}
       />
       <OldLubricant old={old} save={(o) => void save({ old: o })} />
+      <div className="grid grid-cols-2 gap-2">
+        <Figure
+          label="What came out, weighed, g"
+          name={`old-${chamber.id}`}
+          value={chamber.oldGrams}
+          save={(oldGrams) => save({ oldGrams })}
+        />
+      </div>
       <div className="flex flex-wrap gap-1.5">
         <SmallChoice
           pressed={chamber.leaks === true}

@@ -2,6 +2,8 @@
 
 import { useState } from "react";
 import { CHAMBER_KINDS } from "@/core/job/chamber";
+import { isAmountOpen } from "@/core/lube/amount-open";
+import { LEAST_WEIGHED_G } from "@/core/lube/slips";
 import { capital } from "@/core/sentence";
 import { Choose } from "@/ui/choose";
 import { KeyButton } from "@/ui/key-button";
@@ -22,6 +24,7 @@ function state({ chamber, points }: ChamberView, shelf: LubeView["shelf"]): stri
   if (points.length === 0) return "no point yet";
   const name = shelf.find((l) => l.id === chamber.lubricant)?.name;
   if (!name) return "lubricant open";
+  if (points.some((g) => isAmountOpen(chamber, g))) return `${name}, how much is open`;
   return `${name}, ${points.reduce((s, g) => s + (g.grams ?? 0), 0).toFixed(1)} g`;
 }
 
@@ -29,7 +32,11 @@ const done = ({ chamber, points }: ChamberView): boolean =>
   chamber.none !== undefined ||
   (points.length > 0 &&
     chamber.lubricant !== undefined &&
-    points.every((g) => g.weighedGrams !== undefined || (g.lubricant !== undefined && (g.grams ?? 0) < 0.5)));
+    points.every(
+      (g) =>
+        g.weighedGrams !== undefined ||
+        (g.lubricant !== undefined && !isAmountOpen(chamber, g) && (g.grams ?? 0) < LEAST_WEIGHED_G),
+    ));
 
 /** The unit's chambers, cleaning first; more of them by one press. */
 export function ChamberList({

@@ -2,6 +2,8 @@
 
 import { useState } from "react";
 import { POINT_KIND_NAMES, pointKind } from "@/core/grease/point-kinds";
+import type { Chamber } from "@/core/job/chamber";
+import { isAmountOpen } from "@/core/lube/amount-open";
 import { amountSays } from "@/core/lube/amount-says";
 import { LEAST_WEIGHED_G } from "@/core/lube/slips";
 import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
@@ -16,6 +18,7 @@ import { SavedField } from "../saving/saved-field";
 import { useFieldFault } from "../saving/use-field-fault";
 import { movePoint, savePoint, takePointOff, weigh } from "./actions";
 import { GramsField } from "./grams-field";
+import { HowMuch } from "./how-much";
 import type { ChamberView, LubeView, PointView } from "./lube-view";
 import { WeighIn } from "./weigh-in";
 
@@ -50,41 +53,62 @@ export function Points({
           gunGramsPerStroke: view.gunGramsPerStroke,
         });
   };
+  const chamberOf = (g: PointView): Chamber | undefined =>
+    (shown ?? view.chambers.find((c) => c.points.includes(g)))?.chamber;
   const total = points.reduce((s, g) => s + (g.grams ?? 0), 0);
+  const isOpen = shown !== undefined && answer?.grams === null && !shown.chamber.levelPlug;
+  const [least, most] = [answer?.leastGrams ?? null, answer?.mostGrams ?? null];
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
       <Readout
         label={shown ? `In the ${shown.chamber.name}` : "In all"}
-        value={total > 0 ? total.toFixed(1) : "–"}
+        value={isOpen ? "?" : total > 0 ? total.toFixed(1) : "–"}
         unit="g"
-        measured={total > 0}
+        measured={total > 0 && !isOpen}
         from={
           answer
-            ? `${(total / GRAMS_PER_OUNCE).toFixed(2)} oz · from ${answer.leastGrams.toFixed(1)} to ${answer.mostGrams.toFixed(1)} g`
+            ? least === null || most === null
+              ? shown?.chamber.levelPlug
+                ? "up to the level plug"
+                : "how much it takes is not known"
+              : `${(total / GRAMS_PER_OUNCE).toFixed(2)} oz · from ${least.toFixed(1)} to ${most.toFixed(1)} g`
             : shown
               ? "choose the lubricant first"
               : `${points.length} points`
         }
       />
-      {answer?.by && (
+      {isOpen && shown && <HowMuch chamber={shown.chamber} />}
+      {answer?.by && !isOpen && answer.grams !== null && (
         <p className="text-[17px] leading-tight">
           <b>{answer.by.rule}:</b> {answer.by.says}
         </p>
       )}
       {points.slice(0, drawn).map((g) => (
-        <Point key={g.id} point={g} main={g.id === main} says={amountOf(g)} />
+        <Point key={g.id} point={g} chamber={chamberOf(g)} main={g.id === main} says={amountOf(g)} />
       ))}
     </div>
   );
 }
 
-function Point({ point: g, main, says }: { point: PointView; main: boolean; says: string }) {
+function Point({
+  point: g,
+  chamber,
+  main,
+  says,
+}: {
+  point: PointView;
+  chamber: Chamber | undefined;
+  main: boolean;
+  says: string;
+}) {
   const { run } = useJob();
   const [open, setOpen] = useState(false);
   const fault = useFieldFault();
   const aim = g.grams ?? 0;
   const weighed = g.weighedGrams;
-  const drop = g.lubricant !== undefined && aim < LEAST_WEIGHED_G;
+  // weighed in without a figure before it, it has none still
+  const isUnknown = isAmountOpen(chamber, { ...g, weighedGrams: undefined });
+  const drop = g.lubricant !== undefined && !isUnknown && aim < LEAST_WEIGHED_G;
   const put = (grams: number | null, sure?: true) =>
     run(weigh, { point: g.id, grams, ...(sure && { sure }) });
   const done = weighed !== undefined || drop;
@@ -102,7 +126,11 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
             ? "–"
             : drop
               ? says || "by the drop"
-              : `${weighed === undefined ? "" : `${weighed} of `}${aim.toFixed(1)} g`}
+              : isUnknown
+                ? weighed === undefined
+                  ? "how much?"
+                  : `${weighed} g`
+                : `${weighed === undefined ? "" : `${weighed} of `}${aim.toFixed(1)} g`}
         </b>
       </div>
       <p className="text-[17px] leading-tight">
@@ -119,14 +147,18 @@ function Point({ point: g, main, says }: { point: PointView; main: boolean; says
       {!drop && g.lubricant && (
         <div className="grid grid-cols-[1fr_auto] gap-x-2">
           <div className="min-w-0">
-            <WeighIn
-              point={g.id}
-              where={g.where ?? "a point"}
-              aim={aim}
-              weighed={weighed}
-              main={main}
-              put={put}
-            />
+            {isUnknown ? (
+              <GramsField label="Weighed in, g" name={`weigh-${g.id}`} value={weighed} save={put} />
+            ) : (
+              <WeighIn
+                point={g.id}
+                where={g.where ?? "a point"}
+                aim={aim}
+                weighed={weighed}
+                main={main}
+                put={put}
+              />
+            )}
           </div>
           <KeyButton
             onPress={() => setOpen(!open)}

@@ -1,0 +1,51 @@
+"use client";
+
+import type { Chamber } from "@/core/job/chamber";
+import { useJob } from "../saving/job-context";
+import { saveChamber } from "./actions";
+import { Figure } from "./figure";
+
+/**
+ * Stands in the place of a figure that nobody can give yet: how much a chamber takes, by whichever of three is quickest
+ * to find.
+ */
+export function HowMuch({ chamber }: { chamber: Chamber }) {
+  const { run } = useJob();
+  type Facts = Parameters<typeof saveChamber>[0]["facts"];
+  const save = (facts: Facts) => run(saveChamber, { chamber: chamber.id, facts });
+  const bath = chamber.filling === "oil";
+  return (
+    <section aria-label="How much goes in" className="border-l-[6px] border-error bg-base-200 p-2">
+      <h3 className="text-[20px] leading-tight">
+        How much goes into the {chamber.name}? One of these tells it.
+      </h3>
+      <div className="mt-1 grid grid-cols-3 items-end gap-2">
+        <Figure
+          label="The maker names, g"
+          name={`how-makers-${chamber.id}`}
+          value={chamber.makersGrams}
+          save={(makersGrams) => save({ makersGrams })}
+        />
+        {!bath && (
+          <Figure
+            label="Holds free, ml"
+            name={`how-ml-${chamber.id}`}
+            value={chamber.volume?.by === "filling" ? chamber.volume.ml : undefined}
+            save={(ml) => save({ volume: ml === null ? null : { by: "filling", ml } })}
+          />
+        )}
+        <Figure
+          label="Came out, weighed, g"
+          name={`how-old-${chamber.id}`}
+          value={chamber.oldGrams}
+          save={(oldGrams) => save({ oldGrams })}
+        />
+      </div>
+      <p className="hush mt-1 text-[17px] leading-tight">
+        {bath
+          ? "A bath with a level plug needs none of these: say at “Chamber” that it has one."
+          : "Free is what water or rice fills with the gears in it. Its inside in mm can be said at “Chamber”."}
+      </p>
+    </section>
+  );
+}
