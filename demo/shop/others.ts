@@ -774,7 +774,7 @@ export const extruder: Recipe = {
       consent: true,
       greaseStates: ["plastic"],
       washed: true,
-      chambers: [oneCase("gear case", "olmen-fg1", "s5", 110, 90, 25)],
+      chambers: [oneCase("gear case", "olmen-fg1", "s5", 75, 52, 20)],
       protectionClass: "I",
       hazards: ["blade", "heat"],
     },

@@ -198,7 +198,7 @@ function Inside({
 }: {
   chamber: Chamber;
   draft: unknown;
-  save: (inside: Extract<Chamber["volume"], { by: "inside" }>) => Promise<ActionResult>;
+  save: (inside: Extract<Chamber["volume"], { by: "inside" }> | null) => Promise<ActionResult>;
 }) {
   const [typed, setTyped] = useDraft("lube.facts", draft, typedFields, {});
   const fault = useFieldFault();
@@ -206,6 +206,11 @@ function Inside({
   const name = (k: string): string => `${chamber.id}.${k}`;
   const text = (k: (typeof SIDES)[number][0]): string => typed[name(k)] ?? (known ? String(known[k]) : "");
   const measure = async (): Promise<void> => {
+    // all three taken away again
+    if (known && SIDES.every(([k]) => !text(k).trim())) {
+      if (fault.took(await save(null))) setTyped({});
+      return;
+    }
     if (!SIDES.every(([k]) => text(k).trim()) || !SIDES.some(([k]) => typed[name(k)] !== undefined)) return;
     const [lengthMm = 0, widthMm = 0, depthMm = 0] = SIDES.map(([k]) => Number(figureFrom(text(k))));
     if (fault.took(await save({ by: "inside", lengthMm, widthMm, depthMm })))

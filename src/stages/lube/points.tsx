@@ -56,28 +56,34 @@ export function Points({
   const chamberOf = (g: PointView): Chamber | undefined =>
     (shown ?? view.chambers.find((c) => c.points.includes(g)))?.chamber;
   const total = points.reduce((s, g) => s + (g.grams ?? 0), 0);
+  const weighed = points.filter((g) => g.weighedGrams !== undefined);
+  // once it is in, what went in is the figure, beside what is asked for
+  const isIn =
+    weighed.length > 0 &&
+    points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
+  const amount = isIn ? weighed.reduce((s, g) => s + (g.weighedGrams ?? 0), 0) : total;
   const isOpen = shown !== undefined && answer?.grams === null && !shown.chamber.levelPlug;
   const [least, most] = [answer?.leastGrams ?? null, answer?.mostGrams ?? null];
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
       <Readout
         label={shown ? `In the ${shown.chamber.name}` : "In all"}
-        value={isOpen ? "?" : total > 0 ? total.toFixed(1) : "–"}
+        value={isOpen && !isIn ? "?" : amount > 0 ? amount.toFixed(1) : "–"}
         unit="g"
-        measured={total > 0 && !isOpen}
+        measured={amount > 0 && !(isOpen && !isIn)}
         from={
           answer
             ? least === null || most === null
               ? shown?.chamber.levelPlug
                 ? "up to the level plug"
                 : "how much it takes is not known"
-              : `${(total / GRAMS_PER_OUNCE).toFixed(2)} oz · from ${least.toFixed(1)} to ${most.toFixed(1)} g`
+              : `${(amount / GRAMS_PER_OUNCE).toFixed(2)} oz${isIn ? " went in" : ""} · ${isIn ? "it takes " : "from "}${least.toFixed(1)} to ${most.toFixed(1)} g`
             : shown
               ? "choose the lubricant first"
               : `${points.length} points`
         }
       />
-      {isOpen && shown && <HowMuch chamber={shown.chamber} />}
+      {isOpen && !isIn && shown && <HowMuch chamber={shown.chamber} />}
       {answer?.by && !isOpen && answer.grams !== null && (
         <p className="text-[17px] leading-tight">
           <b>{answer.by.rule}:</b> {answer.by.says}
