@@ -117,7 +117,12 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await told("Take it back until it turns free of the other");
   await page.keyboard.press("Escape");
   await hand.button(/Yes$/).click();
-  await told("Lay on: 2 wavy washers 20 mm; screw on, new: 1 nut M6, LEFT-HAND", "blue → X2-1");
+  // what lies on each other is looked at before the nut hides it
+  await told("Lay on: 2 wavy washers 20 mm");
+  await hand.button(/Done$/).click();
+  await told("what was below is below");
+  await hand.button(/Yes$/).click();
+  await told("Screw on, new: 1 nut M6, LEFT-HAND", "blue → X2-1");
   await expect(line.getByRole("list", { name: "Stack, the lowest first" }).getByRole("listitem")).toHaveText([
     "drive wheel",
     "2 wavy washers 20 mm",
@@ -126,8 +131,6 @@ test("every fact of a step is given by touch, and stands at its line of the rebu
   await hand.button(/Done$/).click();
   await told("Turn it until the teeth fall in");
   await hand.button(/Done$/).click();
-  await told("what was below is below");
-  await hand.button(/Yes$/).click();
   await told("sit at the terminal that was noted");
   await hand.button(/Yes$/).click();
   await told("the play along the shaft what belongs there");

@@ -62,7 +62,7 @@ export function Points({
     weighed.length > 0 &&
     points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
   const amount = isIn ? weighed.reduce((s, g) => s + (g.weighedGrams ?? 0), 0) : total;
-  const isOpen = shown !== undefined && answer?.grams === null && !shown.chamber.levelPlug;
+  const isOpen = shown !== undefined && points.some((g) => isAmountOpen(shown.chamber, g));
   const [least, most] = [answer?.leastGrams ?? null, answer?.mostGrams ?? null];
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
