@@ -25,7 +25,7 @@ function state({ chamber, points }: ChamberView, shelf: LubeView["shelf"]): stri
   const name = shelf.find((l) => l.id === chamber.lubricant)?.name;
   if (!name) return "lubricant open";
   if (points.some((g) => isAmountOpen(chamber, g))) return `${name}, how much is open`;
-  return `${name}, ${points.reduce((s, g) => s + (g.grams ?? 0), 0).toFixed(1)} g`;
+  return `${name}, ${points.reduce((s, g) => s + (g.weighedGrams ?? g.grams ?? 0), 0).toFixed(1)} g`;
 }
 
 const done = ({ chamber, points }: ChamberView): boolean =>
