@@ -177,13 +177,13 @@ test("a wheel is pressed in its train, a chamber in a picture; what stays dry is
   // nothing tells how much the case takes: it is asked, and no figure stands there
   const howMuch = page.getByRole("region", { name: "How much goes in" });
   await expect(howMuch).toContainText("How much goes into the wheel case?");
-  await howMuch.getByLabel("The maker names, g").fill("0.05");
-  await howMuch.getByLabel("The maker names, g").press("Tab");
+  await howMuch.getByLabel("Maker’s figure, g").fill("0.05");
+  await howMuch.getByLabel("Maker’s figure, g").press("Tab");
   await expect(howMuch).toContainText(
     "0.05 g is less than can be weighed in: were milligrams read for grams",
   );
-  await howMuch.getByLabel("The maker names, g").fill("3");
-  await howMuch.getByLabel("The maker names, g").press("Tab");
+  await howMuch.getByLabel("Maker’s figure, g").fill("3");
+  await howMuch.getByLabel("Maker’s figure, g").press("Tab");
   await expect(howMuch).toHaveCount(0);
   await page.getByRole("button", { name: "When and how much: teeth of the 9-tooth gear" }).click();
   await page.getByLabel("Own amount, g").fill("12");

@@ -23,8 +23,8 @@ export async function ownAssemblies(at?: Knex): Promise<readonly Assembly[]> {
 }
 
 /**
- * Writes an assembly of the shop's own; one of that name is written over. Throws a Fault where a usual one has the
- * name, or a look of that key is another's.
+ * Writes an assembly of the shop's own; one of that name is written over. Throws a Fault where a usual one
+ * has the name, or a look of that key is another's.
  */
 export async function saveOwnAssembly(own: Assembly): Promise<void> {
   if (USUAL.some((a) => a.id === own.id)) throw new Fault("id", `${own.id} is one of the usual ones`);
@@ -42,8 +42,8 @@ export async function saveOwnAssembly(own: Assembly): Promise<void> {
 }
 
 /**
- * Another shop's assemblies, taken in with a guide. What this shop has under that name, or asks by that key, stays as it
- * is here.
+ * Another shop's assemblies, taken in with a guide. What this shop has under that name, or asks by that key,
+ * stays as it is here.
  *
  * @returns what is new, as it is called
  */
@@ -76,7 +76,10 @@ const plainKind = (kind: string): string =>
     .trim()
     .replace(/(?<=[^s])s$/, "");
 
-/** Looks that were answered "does not apply" in two other jobs of a kind of unit: they are asked of it no more. */
+/**
+ * Looks that were answered "does not apply" in two other jobs of a kind of unit: they are asked of it no
+ * more.
+ */
 export async function notAskedOf(db: Knex, kind: string, job: number): Promise<string[]> {
   if (!kind.trim()) return [];
   const rows: unknown[] = await db("answers")

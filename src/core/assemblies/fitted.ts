@@ -3,8 +3,8 @@ import type { Look } from "../job/assembly";
 const PREFIX = "fitted ";
 
 /**
- * What is looked at once something new is in that took the place of an old one: its own fastening, wires, grease and
- * setting, of which the strip says nothing.
+ * What is looked at once something new is in that took the place of an old one: its own fastening, wires,
+ * grease and setting, of which the strip says nothing.
  */
 export const fittedLook = (name: string): Look => ({
   act: "look",

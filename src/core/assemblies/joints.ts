@@ -1,4 +1,5 @@
 import type { HardwareKind } from "../hardware/kinds";
+import { patternOf } from "../hardware/line/pattern";
 import { isPlastic } from "../hardware/material";
 import { isDrawn } from "../hardware/piece";
 import type { Joint } from "../job/assembly";
@@ -17,8 +18,8 @@ import {
 } from "./goes-back";
 
 /**
- * What was said at a step besides its pieces, in small letters: how it came off, what it sits on, where its pieces
- * sat. Words of a name are left out: a part is what it was said to be.
+ * What was said at a step besides its pieces, in small letters: how it came off, what it sits on, where its
+ * pieces sat. Words of a name are left out: a part is what it was said to be.
  */
 export const saidAt = (step: StripStep): string =>
   [
@@ -59,8 +60,10 @@ const NO_HUB = [
   "cap",
 ];
 const PUSHED = /\b(?:puller|press|arbor)\b/;
-const UNSCREWS =
-  /\b(?:unscrews|unscrewed|(?:screws|winds|wound|spins|spun) (?:off|out|up)|screwed (?:on|off)|(?:threads|threaded|screws|screwed) into)\b/;
+const UNSCREWS = patternOf(
+  String.raw`\b(?:unscrews|unscrewed|(?:screws|winds|wound|spins|spun) (?:off|out|up)|
+  screwed (?:on|off)|(?:threads|threaded|screws|screwed) into)\b`,
+);
 /** Whether the part itself is screwed on: "gland screws out" tells of another thing than a ram. */
 function unscrewsItself(said: string, title: string): boolean {
   const found = UNSCREWS.exec(said);
@@ -97,13 +100,15 @@ const isThroughHub: Evidence = (b, said, title) =>
     b.step.freed?.how === "drive" ||
     namesDrivenPin(b.step));
 
+const TABS = patternOf(
+  String.raw`\b(?:tabs?(?! washer)|snaps?)\b|
+  \b(?:\d+|two|three|four|both|side|plastic|by) (?:catch(?:es)?|latch(?:es)?)\b`,
+);
 function hasTabs(b: GoesBack, said: string): boolean {
   return (
     moves(b.step) &&
     (held(b, "snap tabs") ||
-      /\b(?:tabs?(?! washer)|snaps?)\b|\b(?:\d+|two|three|four|both|side|plastic|by) (?:catch(?:es)?|latch(?:es)?)\b/.test(
-        said,
-      ) ||
+      TABS.test(said) ||
       (b.step.action === "unclip" &&
         b.parts.length > 0 &&
         !is(b, "spring") &&

@@ -4,7 +4,10 @@ import type { GoesBack } from "./goes-back";
 import { jointsOf, kindsOf } from "./joints";
 import { USUAL } from "./usual";
 
-/** What was struck out: an assembly at one step, or everywhere. @example struckKey("hooks", "s3") // "hooks@s3" */
+/**
+ * What was struck out: an assembly at one step, or everywhere. @example struckKey("hooks", "s3") //
+ * "hooks@s3"
+ */
 export const struckKey = (assembly: string, step?: string): string =>
   step === undefined ? assembly : `${assembly}@${step}`;
 
@@ -20,7 +23,8 @@ export interface MindHere extends Mind {
 }
 
 /**
- * The assemblies that a step's return is one of: by its joints, by what its parts were said to be, by its pieces.
+ * The assemblies that a step's return is one of: by its joints, by what its parts were said to be, by its
+ * pieces.
  *
  * @param own the shop's own, looked at after ours
  * @param struck keys of what was struck out (`struckKey`)

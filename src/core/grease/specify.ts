@@ -87,7 +87,10 @@ function ranked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): Lub
 }
 const broken = (v: LubeVerdict): number => v.reasons.filter((r) => r.hard && r.against).length;
 
-/** About what is needed, to see whether a tube holds it; of what nothing tells, nothing is held against a tube. */
+/**
+ * About what is needed, to see whether a tube holds it; of what nothing tells, nothing is held against a
+ * tube.
+ */
 const grams = (room: LubeRoom, points: readonly LubePlace[]): number =>
   room.makersGrams ??
   room.oldGrams ??

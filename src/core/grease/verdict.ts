@@ -16,7 +16,9 @@ export interface LubeReason {
   readonly weight: number;
 }
 
-/** From here on sulphur in EP additives eats copper alloys, °C, unless its sheet says that it is not active. */
+/**
+ * From here on sulphur in EP additives eats copper alloys, °C, unless its sheet says that it is not active.
+ */
 const EP_WARM_C = 80;
 /** So much more than the hottest part a lubricant must stand, K. */
 const SPARE_K = 20;

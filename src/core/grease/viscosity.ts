@@ -27,12 +27,14 @@ const meanDiameter = (b: BearingSize): number => (b.bore + b.outside) / 2;
  */
 export const bearingSpeed = (b: BearingSize, rpm: number): number => rpm * meanDiameter(b);
 
-/** The oil that stands the fastest bearings of this bench, mm²/s at 40 °C, and what n·dm it stands, mm/min. */
+/**
+ * The oil that stands the fastest bearings of this bench, mm²/s at 40 °C, and what n·dm it stands, mm/min.
+ */
 const [THIN, FASTEST] = [32, 1_000_000];
 /**
- * What n·dm a grease of such an oil stands, mm/min: thin oils run fast. Through the usual figures of data sheets for
- * ball bearings (VG 32: 1 000 000, VG 100: 600 000, VG 220: 400 000, VG 460: 250 000) runs n·dm ∝ 1/√ν, without a
- * step between two oils that are nearly the same.
+ * What n·dm a grease of such an oil stands, mm/min: thin oils run fast. Through the usual figures of data
+ * sheets for ball bearings (VG 32: 1 000 000, VG 100: 600 000, VG 220: 400 000, VG 460: 250 000) runs n·dm ∝
+ * 1/√ν, without a step between two oils that are nearly the same.
  *
  * @example speedLimit(128) // 500 000
  */

@@ -1,8 +1,8 @@
 import { remembered } from "../remembered";
 
 /**
- * What a part can be: the one list of kinds. A gear is measured, a bearing has a size, a seal is renewed. What a
- * catalogue can sell is a part of it (`SOLD_KINDS`).
+ * What a part can be: the one list of kinds. A gear is measured, a bearing has a size, a seal is renewed.
+ * What a catalogue can sell is a part of it (`SOLD_KINDS`).
  */
 export const PART_KINDS = [
   "cover", "housing", "gear", "shaft", "bearing", "bush", "seal", "o-ring", "gasket", "motor", "brush", "blade",
@@ -121,8 +121,8 @@ function toldBy(name: string): Told[] {
 }
 
 /**
- * The kinds that a part may be by its name, the likeliest first: what English puts last, it is. Guesses all, until
- * somebody says so.
+ * The kinds that a part may be by its name, the likeliest first: what English puts last, it is. Guesses all,
+ * until somebody says so.
  *
  * @example kindsFrom("gear case cover") // ["cover", "housing", "gear"]
  */

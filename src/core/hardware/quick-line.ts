@@ -145,7 +145,9 @@ class Line {
     ];
   }
 
-  /** The words of a segment without what stands in brackets, which is a place, or in braces, which is a note. */
+  /**
+   * The words of a segment without what stands in brackets, which is a place, or in braces, which is a note.
+   */
   private spokenOf(segment: Segment): string {
     return this.textOf(segment).replace(/\([^()]*\)|\{[^{}]*\}/g, " ");
   }
@@ -155,8 +157,8 @@ class Line {
   }
 
   /**
-   * "5 screws, one of them longer", "four short one long", "three each side": what is said of some of those just
-   * counted counts nothing more. Answers how many segments it took.
+   * "5 screws, one of them longer", "four short one long", "three each side": what is said of some of those
+   * just counted counts nothing more. Answers how many segments it took.
    */
   private takeShares(segments: readonly Segment[]): number {
     const before = this.hardware.at(-1);
@@ -255,7 +257,10 @@ class Line {
     this.keep(segment, said);
   }
 
-  /** "Two balls in the hub, they stay": what is turned round without a name of its own may be the piece before. */
+  /**
+   * "Two balls in the hub, they stay": what is turned round without a name of its own may be the piece
+   * before.
+   */
   private doubtStays(segment: Segment, said: Said): void {
     const piece = this.hardware.length - 1;
     const before = this.hardware[piece];
@@ -268,8 +273,8 @@ class Line {
   }
 
   /**
-   * A part that stands in a sentence of its own may be a landmark: "switch under it", "cam mark faces the roller". It
-   * is kept as it was said, and asked about; only one that is named and no more came off.
+   * A part that stands in a sentence of its own may be a landmark: "switch under it", "cam mark faces the
+   * roller". It is kept as it was said, and asked about; only one that is named and no more came off.
    */
   private tellsOfPart(segment: Segment, said: Said): boolean {
     const text = this.textOf(segment);
@@ -302,7 +307,9 @@ class Line {
     for (const text of joinedRuns(said.note)) this.unread.push({ text, says: NOT_READ });
   }
 
-  /** "Two flats" where nothing is screwed are those of a shaft, mostly: they are asked about, and not counted. */
+  /**
+   * "Two flats" where nothing is screwed are those of a shaft, mostly: they are asked about, and not counted.
+   */
   private flatsOfShaft(segment: Segment): boolean {
     const isScrewed = this.hardware.some(
       (h) => h.kind !== undefined && DRIVEN.includes(h.kind) && h.form !== "grub",
@@ -328,8 +335,8 @@ class Line {
   }
 
   /**
-   * What is said of the step where no piece is named that it could belong to: the left hand of a hub that is screwed
-   * on, that what came off is renewed.
+   * What is said of the step where no piece is named that it could belong to: the left hand of a hub that is
+   * screwed on, that what came off is renewed.
    */
   private ofStep(said: Said): boolean {
     const { facts } = said;

@@ -3,9 +3,10 @@ import { KIND_PHRASES } from "./line/lexicon";
 import { lineAnswer } from "./line-answer";
 
 /**
- * Lines as they are said at the bench, and what came off: how many of each kind, with what is told of them; behind
- * a bar, kinds that may be counted or not. "?" where a doubt is as right as an answer. Everything else is tools,
- * ways, what stays, other units, what was put on for a while and conditions of its return: none of it counts.
+ * Lines as they are said at the bench, and what came off: how many of each kind, with what is told of them;
+ * behind a bar, kinds that may be counted or not. "?" where a doubt is as right as an answer. Everything else
+ * is tools, ways, what stays, other units, what was put on for a while and conditions of its return: none of
+ * it counts.
  */
 const SPOKEN: readonly (readonly [says: string, cameOff: string, may?: "?"])[] = [
   ["prised off with a plastic spudger", ""],

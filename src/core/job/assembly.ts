@@ -8,8 +8,9 @@ import { text } from "./written";
 /** Moments around a step's return at which something is looked at or minded. */
 export const ASSEMBLY_MOMENTS = ["before", "while", "laid", "final", "on", "held"] as const;
 /**
- * `before`: before it goes on. `while`: while it goes on. `laid`: once what lies on it lies there, and nothing draws it
- * yet. `final`: before it is made final, by its pin, its screws, its clip. `on`: once it is on. `held`: once what holds it in later steps is on too.
+ * `before`: before it goes on. `while`: while it goes on. `laid`: once what lies on it lies there, and
+ * nothing draws it yet. `final`: before it is made final, by its pin, its screws, its clip. `on`: once it is
+ * on. `held`: once what holds it in later steps is on too.
  */
 export type AssemblyMoment = (typeof ASSEMBLY_MOMENTS)[number];
 
@@ -46,8 +47,8 @@ const mind = z.strictObject({
 });
 
 /**
- * What a good technician knows of how something goes together: where it applies, what is looked at and minded and when,
- * what goes on before what. Data: a shop writes its own in the same form.
+ * What a good technician knows of how something goes together: where it applies, what is looked at and minded
+ * and when, what goes on before what. Data: a shop writes its own in the same form.
  */
 export const assemblySchema = z.strictObject({
   id: z.string().regex(/^[a-z0-9-]{2,60}$/, "is small letters, figures and hyphens"),

@@ -26,8 +26,8 @@ const PREFIX = {
 /** A line of the plan that undoes a step. */
 export const undoKey = (step: string): string => PREFIX.undo + step;
 /**
- * A line that leads up to undoing a step: what lies under its parts, the parts before what holds them, what lies over
- * them before it is drawn.
+ * A line that leads up to undoing a step: what lies under its parts, the parts before what holds them, what
+ * lies over them before it is drawn.
  */
 export const setKey = (step: string, what: "under" | "parts" | "over"): string =>
   `${PREFIX.set}${step}:${what}`;

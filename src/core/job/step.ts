@@ -42,8 +42,9 @@ export const BACK_MOMENTS = [
 ] as const;
 export type BackMoment = (typeof BACK_MOMENTS)[number];
 /**
- * What is said of a step's return: how it goes on, in place of what is proposed; what must happen before it goes back, while it goes on, before what makes it final is driven
- * or drawn, right after it, before something closes over it, when everything is on, or last of all, set and measured.
+ * What is said of a step's return: how it goes on, in place of what is proposed; what must happen before it
+ * goes back, while it goes on, before what makes it final is driven or drawn, right after it, before
+ * something closes over it, when everything is on, or last of all, set and measured.
  */
 export const goesBackWith = z.strictObject({
   when: z.enum(BACK_MOMENTS),
@@ -57,8 +58,9 @@ export type GoesBackWith = Frozen<z.infer<typeof goesBackWith>>;
 export const REMARKS = ["way", "seat", "variant", "meanwhile", "return", "share"] as const;
 export type RemarkAbout = (typeof REMARKS)[number];
 /**
- * Something said beside what came off, word for word: how it came off, what it sits on or what stays, how other
- * units are made, what was put on for a while, a condition of its return, what some of the pieces are like.
+ * Something said beside what came off, word for word: how it came off, what it sits on or what stays, how
+ * other units are made, what was put on for a while, a condition of its return, what some of the pieces are
+ * like.
  */
 export const remarkSchema = z.strictObject({ about: z.enum(REMARKS), says: text, x: later });
 export type Remark = Frozen<z.infer<typeof remarkSchema>>;

@@ -114,3 +114,10 @@ export function checkStrip(strip: Strip): CheckedStrip {
   });
   return { ...strip, indexOf, needs, partById, cameOffIn };
 }
+
+/** A step by its index, which comes from the strip itself. */
+export function stepAt({ steps }: Pick<CheckedStrip, "steps">, i: number): StripStep {
+  const step = steps[i];
+  if (!step) throw new RangeError(`the strip has no step of index ${i}`);
+  return step;
+}

@@ -3,12 +3,15 @@ import { quickLine } from "../hardware/quick-line";
 import type { Part } from "../job/part";
 import { remembered } from "../remembered";
 
-/** Pieces of hardware that a name alone says: "clip", "carbon brushes". A plan asks for the same names again and again. */
+/**
+ * Pieces of hardware that a name alone says: "clip", "carbon brushes". A plan asks for the same names again
+ * and again.
+ */
 const piecesIn = remembered((name: string): readonly HardwareFacts[] => quickLine(name).hardware, 2000);
 
 /**
- * Whether a part is no other thing than a piece that was counted with it: a step called "clip" with "1 circlip" in
- * its line, "carbon brushes" with "2 brushes".
+ * Whether a part is no other thing than a piece that was counted with it: a step called "clip" with "1
+ * circlip" in its line, "carbon brushes" with "2 brushes".
  *
  * @example namesPiece({ name: "clip" }, { kind: "circlip", qty: 1 }) // true
  */
@@ -25,9 +28,10 @@ export function namesPiece(
 const isTurned = (kind: string): boolean => kind === "screw" || kind === "nut";
 
 /**
- * Which of several pieces a name means: those of its kind, and of these the ones of which more of its words were said.
+ * Which of several pieces a name means: those of its kind, and of these the ones of which more of its words
+ * were said.
  *
- * @example piecesNamed("big o-ring", [{ kind: "o-ring", finish: "big" }, { kind: "o-ring", finish: "small" }]) // the first
+ * @example piecesNamed("big o-ring", [{ kind: "o-ring", finish: "big" }, { kind: "o-ring" }]) // the first
  */
 export function piecesNamed<P extends Pick<Hardware, "kind" | "finish" | "at" | "label">>(
   name: string,

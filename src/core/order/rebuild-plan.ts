@@ -9,7 +9,7 @@ import { samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
 import { type StripStep, UNTIMED_MINUTES } from "../job/step";
 import type { Strip } from "../job/strip";
-import { type CheckedStrip, checkStrip, isOutside } from "./checked-strip";
+import { type CheckedStrip, checkStrip, isOutside, stepAt } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger } from "./hardware-ledger";
 import { leftLoose } from "./left-loose";
 import { type Pick, picksOf } from "./picks";
@@ -112,7 +112,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
     if (found) return found;
     const back = goesBackOf(checked, neededBy[i] ?? [], i, going, wired);
     const here = assembliesAt(back, own, out);
-    const step = checked.steps[i] as StripStep;
+    const step = stepAt(checked, i);
     const later = looksOf(here, ...ASSEMBLY_MOMENTS).flatMap((look) => {
       const until = look.waitsFor && lastBackOf(checked, order, i, look.waitsFor);
       return until === undefined ? [] : [{ look, until }];
@@ -132,7 +132,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
   };
   let waiting: { readonly check: string; readonly draft: Draft }[] = [];
   order.forEach((i, k) => {
-    const step = checked.steps[i] as StripStep;
+    const step = stepAt(checked, i);
     const points = pointsAt.get(i) ?? [];
     for (const v of servicesAt.get(i) ?? [])
       if (!v.waitMinutes)
@@ -186,7 +186,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
   drafts.push(
     ...atTheEnd(
       strip,
-      order.map((i) => checked.steps[i] as StripStep),
+      order.map((i) => stepAt(checked, i)),
     ),
   );
 
@@ -214,8 +214,8 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
 }
 
 /**
- * The last step to go back, after step `i`, that brings back a part whose name holds one of these words. Undefined:
- * none does.
+ * The last step to go back, after step `i`, that brings back a part whose name holds one of these words.
+ * Undefined: none does.
  */
 function lastBackOf(
   strip: CheckedStrip,
@@ -233,9 +233,9 @@ function lastBackOf(
 }
 
 /**
- * What comes last of all, when everything is on: what was said for the end, what is lubricated from outside, and what
- * is set and measured, because whatever is drawn or greased after it would move it again. In somebody's own order, where
- * there is one: by the keys of these lines among the steps of `ownOrder`.
+ * What comes last of all, when everything is on: what was said for the end, what is lubricated from outside,
+ * and what is set and measured, because whatever is drawn or greased after it would move it again. In
+ * somebody's own order, where there is one: by the keys of these lines among the steps of `ownOrder`.
  */
 function atTheEnd(strip: Strip, back: readonly StripStep[]): Draft[] {
   const outside = strip.lubePoints.filter(isOutside).map(
@@ -351,7 +351,7 @@ function beforeClosing(strip: CheckedStrip, order: readonly number[]): Map<numbe
   const needs = needsOf(strip);
   const out = new Map<number | undefined, Draft[]>();
   for (const i of order) {
-    const own = minds(strip.steps[i] as StripStep, "closing");
+    const own = minds(stepAt(strip, i), "closing");
     if (!own.length) continue;
     const first = [...(needs[i] ?? [])].sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0))[0];
     out.set(first, [...(out.get(first) ?? []), ...own]);
@@ -370,7 +370,7 @@ function goesOn(
   heldAt: (step: number) => readonly LookHere[],
 ): boolean {
   if (!waiting.length) return true;
-  const step = strip.steps[next] as StripStep;
+  const step = stepAt(strip, next);
   if (onlyRetains(step))
     return waiting.some(
       (w) =>

@@ -3,8 +3,8 @@ import { type RebuildLine, stepBackIn } from "./rebuild-line";
 
 /** Numbers as they are said before a span of time. */
 const SPOKEN: Readonly<Record<string, number>> = {
-  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, eight: 8, ten: 10, twelve: 12, fifteen: 15, twenty: 20,
-  thirty: 30, "half an": 0.5, "half a": 0.5,
+  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, eight: 8, ten: 10, twelve: 12,
+  fifteen: 15, twenty: 20, thirty: 30, "half an": 0.5, "half a": 0.5,
 }; // biome-ignore format: a short list reads better in rows
 const UNIT: readonly (readonly [RegExp, number])[] = [
   [/^min/, 1],
@@ -19,13 +19,15 @@ const SPAN = new RegExp(
 );
 /** Words that make a span of time one that passes before something else is done. */
 const PASSES =
-  /\b(?:wait|let|leave|left|set|sets|cure|cures|soak|soaks|dry|dries|harden|hardens|rest|cool|cools|warm|heat|stand)\b/i;
+  /\b(?:wait|let|leave|left|sets?|cures?|soaks?|dry|dries|hardens?|rest|cools?|warm|heat|stand)\b/i;
 
 /**
- * How long has to be waited, where somebody said so; undefined: nobody did, or the time is one that a thing runs for.
+ * How long has to be waited, where somebody said so; undefined: nobody did, or the time is one that a thing
+ * runs for.
  *
  * @returns minutes
- * @example minutesSaid("let the glue set 10 minutes") // 10; minutesSaid("run it for 10 minutes") // undefined
+ * @example minutesSaid("let the glue set 10 minutes") // 10
+ * @example minutesSaid("run it for 10 minutes") // undefined
  */
 export function minutesSaid(says: string): number | undefined {
   const found = PASSES.test(says) ? SPAN.exec(says) : null;
@@ -44,8 +46,8 @@ export interface SaidWait {
 }
 
 /**
- * The waits that were said at the strip: each begins with its own line, or with the return of the step it was said of,
- * and is over before the next step goes back. What is said for the end is over before the unit runs.
+ * The waits that were said at the strip: each begins with its own line, or with the return of the step it was
+ * said of, and is over before the next step goes back. What is said for the end is over before the unit runs.
  */
 export function saidWaits(steps: readonly StripStep[], lines: readonly RebuildLine[]): SaidWait[] {
   const next = (n: number): { readonly holds?: string } => {

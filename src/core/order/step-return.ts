@@ -10,7 +10,7 @@ import type { Part } from "../job/part";
 import type { PieceRef } from "../job/piece-ref";
 import type { BackMoment, StripStep } from "../job/step";
 import { cautionsFor } from "../safety/cautions";
-import type { CheckedStrip } from "./checked-strip";
+import { type CheckedStrip, stepAt } from "./checked-strip";
 import { staysOut } from "./hardware-ledger";
 import { INVERSE_ACTION } from "./inverse-action";
 import { HOLDS, lineGroups } from "./line-groups";
@@ -32,7 +32,7 @@ export function goesBackOf(
   going: readonly GoingIn[],
   wired: boolean,
 ): GoesBack {
-  const step = strip.steps[i] as StripStep;
+  const step = stepAt(strip, i);
   const hardware = (step.hardware ?? []).filter(
     (h) => !NO_PIECE.includes(h.kind) && staysOut(going, { hardware: h.id }) === undefined,
   );
@@ -62,14 +62,14 @@ export const minds = (step: StripStep, when: BackMoment): Draft[] =>
     }));
 
 /**
- * What waits for another step: by the step (index) with whose return it comes, its own or the later of the two. A step
- * that is not there any more is waited for by nothing.
+ * What waits for another step: by the step (index) with whose return it comes, its own or the later of the
+ * two. A step that is not there any more is waited for by nothing.
  */
 export function mindsAfter(strip: CheckedStrip, order: readonly number[]): ReadonlyMap<number, Draft[]> {
   const place = new Map(order.map((i, k) => [i, k]));
   const out = new Map<number, Draft[]>();
   for (const own of order) {
-    const step = strip.steps[own] as StripStep;
+    const step = stepAt(strip, own);
     for (const b of step.back ?? []) {
       if (b.step === undefined) continue;
       const other = strip.indexOf.get(b.step);
@@ -124,8 +124,9 @@ const minded = (all: readonly MindHere[]): { minds?: readonly Minded[] } =>
   all.length ? { minds: all.map(({ assembly, says }) => ({ assembly, says })) } : {};
 
 /**
- * The return of a step, act by act as a hand does it: what is looked at before it goes on; what lies under its parts;
- * the parts; what is looked at before it is made final; what holds them. One line where it is one movement.
+ * The return of a step, act by act as a hand does it: what is looked at before it goes on; what lies under
+ * its parts; the parts; what is looked at before it is made final; what holds them. One line where it is one
+ * movement.
  */
 export function returnOf({ back, assemblies, going, because, loose }: Returning): Draft[] {
   const { step, parts, hardware } = back;
@@ -217,9 +218,9 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
 }
 
 /**
- * What goes in with new parts at a step: what it takes the place of comes out first, where no step took that off. It
- * stands at the step of the part whose place it takes, else at that of the part that brought it. What is left out with
- * a reason has no line.
+ * What goes in with new parts at a step: what it takes the place of comes out first, where no step took that
+ * off. It stands at the step of the part whose place it takes, else at that of the part that brought it. What
+ * is left out with a reason has no line.
  */
 export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: number): Draft[] {
   const own = strip.steps[i]?.parts ?? [];
@@ -242,8 +243,9 @@ export function companionsAt(strip: CheckedStrip, going: readonly GoingIn[], i: 
 }
 
 /**
- * The companions of a step, and what is asked of those that take the place of a part: whether they are fastened and
- * connected. Of what came out by a line of its own it is asked at once, of what a step took off after that step's pieces.
+ * The companions of a step, and what is asked of those that take the place of a part: whether they are
+ * fastened and connected. Of what came out by a line of its own it is asked at once, of what a step took off
+ * after that step's pieces.
  *
  * @param struck looks that are not asked (`notAskedKey`)
  */
@@ -259,7 +261,7 @@ export function companionsIn(
     const c = going.find((g) => g.part === part)?.with.find((x) => companionKey(x) === key);
     if (!c?.replaces?.trim() || mayRenew(strip.steps, part, c).length) return [];
     const look = fittedLook(c.name);
-    const step = strip.steps[i] as StripStep;
+    const step = stepAt(strip, i);
     return struck.has(notAskedKey(look.key)) ? [] : [lookLine({ ...look, assembly: "" }, step)];
   };
   const all = lines.map((line) => ({
@@ -273,7 +275,10 @@ export function companionsIn(
   };
 }
 
-/** The pieces of hardware that a companion may take the place of: those at its part's own step, or all of its kind. */
+/**
+ * The pieces of hardware that a companion may take the place of: those at its part's own step, or all of its
+ * kind.
+ */
 function mayRenew(
   steps: readonly Pick<StripStep, "parts" | "hardware">[],
   part: string,
@@ -301,7 +306,10 @@ export function renewsPiece(
   return all.length === 1 ? all[0]?.id : undefined;
 }
 
-/** What was there before a step by a need that somebody set: the one before it is no more than the strip's order. */
+/**
+ * What was there before a step by a need that somebody set: the one before it is no more than the strip's
+ * order.
+ */
 const isSet = (strip: CheckedStrip, i: number): boolean => {
   const own = strip.steps[i]?.needs;
   const before = strip.steps.findLastIndex((s, k) => k < i && s.action !== "note");

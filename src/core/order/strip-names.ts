@@ -1,6 +1,5 @@
 import { partName } from "../job/part";
-import type { StripStep } from "../job/step";
-import type { CheckedStrip } from "./checked-strip";
+import { type CheckedStrip, stepAt } from "./checked-strip";
 import { stepCalled } from "./step-words";
 
 /** What laid a place open, by name. */
@@ -12,7 +11,7 @@ export const reachedName = (strip: CheckedStrip, t: { readonly reachedBy?: strin
 export const nameOf = (strip: CheckedStrip, part: string): string => partName(strip.partById.get(part));
 
 export function stepName(strip: CheckedStrip, i: number): string {
-  const s = strip.steps[i] as StripStep;
+  const s = stepAt(strip, i);
   const what = s.title ?? (s.parts?.length ? s.parts.map((p) => nameOf(strip, p)).join(", ") : undefined);
   return stepCalled(i, what);
 }

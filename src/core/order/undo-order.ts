@@ -27,15 +27,14 @@ export function needsOf(strip: CheckedStrip, called: StepCalled = byId(strip)): 
   for (let start = 0; start < strip.steps.length; start++) {
     const stack: { step: number; next: number }[] = seen[start] ? [] : [{ step: start, next: 0 }];
     if (stack.length) onPath.add(start);
-    while (stack.length) {
-      const top = stack[stack.length - 1] as { step: number; next: number };
-      const needs = strip.needs[top.step] as readonly number[];
+    for (let top = stack.at(-1); top; top = stack.at(-1)) {
+      const needs = strip.needs[top.step] ?? [];
       const need = needs[top.next++];
       if (need === undefined) {
         const direct = new Set<number>();
         for (const n of needs) {
           if (strip.steps[n]?.action !== "note") direct.add(n);
-          else for (const further of seen[n] as number[]) direct.add(further);
+          else for (const further of seen[n] ?? []) direct.add(further);
         }
         seen[top.step] = [...direct];
         onPath.delete(top.step);
@@ -49,7 +48,7 @@ export function needsOf(strip: CheckedStrip, called: StepCalled = byId(strip)): 
       }
     }
   }
-  return seen as number[][];
+  return seen.map((own) => own ?? []);
 }
 
 function circle(names: readonly string[]): Fault {
@@ -82,33 +81,30 @@ export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled 
     groupOf.set(i, group);
     members.set(group, [...(members.get(group) ?? []), i]);
   }
+  const membersOf = (group: string): readonly number[] => members.get(group) ?? [];
   // an edge u → v: u is undone before v, because u needed v
   const before = new Map<string, Set<string>>([...members.keys()].map((g) => [g, new Set<string>()]));
   for (const u of undone)
-    for (const v of needs[u] as readonly number[]) {
-      const gu = groupOf.get(u) as string;
-      const gv = groupOf.get(v);
-      if (gv && gv !== gu) before.get(gv)?.add(gu);
+    for (const v of needs[u] ?? []) {
+      const [gu, gv] = [groupOf.get(u), groupOf.get(v)];
+      if (gu && gv && gv !== gu) before.get(gv)?.add(gu);
     }
-  const order = latestFirst([...members.keys()], before, (g) =>
-    Math.max(...(members.get(g) as number[]).map(rank)),
-  );
+  const order = latestFirst([...members.keys()], before, (g) => Math.max(...membersOf(g).map(rank)));
   if (order.length < members.size) {
     const stuck = [...members.keys()].filter((g) => !order.includes(g));
     const ring = ringAmong(stuck, before);
-    const steps = ring.flatMap((g) => members.get(g) as number[]).map(called);
+    const steps = ring.flatMap(membersOf).map(called);
     throw new Fault(
       "steps",
       `the bundles stand in each other's way, so they cannot go back as one: ${steps.join(", ")}`,
     );
   }
   return order.flatMap((g) => {
-    const own = members.get(g) as number[];
+    const own = membersOf(g);
     if (own.length === 1) return own;
     const inside = new Set(own);
     const waits = new Map(own.map((i) => [i, new Set<number>()]));
-    for (const u of own)
-      for (const v of needs[u] as readonly number[]) if (inside.has(v)) waits.get(v)?.add(u);
+    for (const u of own) for (const v of needs[u] ?? []) if (inside.has(v)) waits.get(v)?.add(u);
     return latestFirst(own, waits, rank);
   });
 }
@@ -117,7 +113,7 @@ export function undoOrder(strip: CheckedStrip, needs: Needs, called: StepCalled 
  * Kahn's algorithm: of all that nothing stands before any more, the one of highest rank. Shorter than the
  * input if a circle is left.
  */
-function latestFirst<T>(
+function latestFirst<T extends string | number>(
   all: readonly T[],
   before: ReadonlyMap<T, ReadonlySet<T>>,
   rank: (t: T) => number,
@@ -127,18 +123,18 @@ function latestFirst<T>(
   for (const t of all) for (const b of before.get(t) ?? []) after.get(b)?.push(t);
   const ready = all.filter((t) => open.get(t) === 0).sort((a, b) => rank(a) - rank(b));
   const order: T[] = [];
-  while (ready.length) {
-    const t = ready.pop() as T;
+  for (let t = ready.pop(); t !== undefined; t = ready.pop()) {
     order.push(t);
     for (const next of after.get(t) ?? []) {
-      const left = (open.get(next) as number) - 1;
+      const left = (open.get(next) ?? 0) - 1;
       open.set(next, left);
       if (left > 0) continue;
       let low = 0;
       let high = ready.length;
       while (low < high) {
         const mid = (low + high) >> 1;
-        if (rank(ready[mid] as T) < rank(next)) low = mid + 1;
+        const there = ready[mid];
+        if (there !== undefined && rank(there) < rank(next)) low = mid + 1;
         else high = mid;
       }
       ready.splice(low, 0, next);
@@ -149,10 +145,10 @@ function latestFirst<T>(
 
 function ringAmong(stuck: readonly string[], before: ReadonlyMap<string, ReadonlySet<string>>): string[] {
   const seen: string[] = [];
-  let at = stuck[0] as string;
-  while (!seen.includes(at)) {
+  let at = stuck[0];
+  while (at !== undefined && !seen.includes(at)) {
     seen.push(at);
-    at = [...(before.get(at) ?? [])].find((g) => stuck.includes(g)) as string;
+    at = [...(before.get(at) ?? [])].find((g) => stuck.includes(g));
   }
-  return seen.slice(seen.indexOf(at));
+  return at === undefined ? seen : seen.slice(seen.indexOf(at));
 }

@@ -469,7 +469,10 @@ function leftLooseInWords(job: Job, loose: readonly Hardware[]): string[] {
 const stepOf = (job: Job, id: string): StripStep | undefined => job.steps.find((s) => s.id === id);
 const hardwareOf = (step: StripStep | undefined, ids: readonly string[]): Hardware[] =>
   (step?.hardware ?? []).filter((h) => ids.includes(h.id));
-/** What stays dry here. Of a part it is said where something is lubricated at all; a thread with locker is always dry. */
+/**
+ * What stays dry here. Of a part it is said where something is lubricated at all; a thread with locker is
+ * always dry.
+ */
 const staysDry = (job: Job, here: (d: KeptDry) => boolean): string[] => {
   const isLubricated = job.lubePoints.length > 0 || Boolean(job.chambers?.length);
   return keepDry(job)

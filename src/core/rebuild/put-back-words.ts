@@ -59,8 +59,8 @@ const PRESSED_IN: readonly string[] = ["bearing", "bush", "seal", "shaft", "pin"
 const SET_ON: readonly string[] = ["cover", "housing", "guard", "cap", "label"];
 
 /**
- * What brings a step's parts back: the inverse of how they came off where that is known to be its inverse, else the
- * plainest that is true.
+ * What brings a step's parts back: the inverse of how they came off where that is known to be its inverse,
+ * else the plainest that is true.
  *
  * @param isHeld pieces of the same step hold them, by a line of their own: the part itself is neither screwed
  *   nor clipped
@@ -140,7 +140,9 @@ const LIES_UNDER: ReadonlySet<HardwareKind> = new Set([
   "gasket",
 ]);
 
-/** What goes on first of what holds: what lies under, then pins, then what is screwed, then what secures it. */
+/**
+ * What goes on first of what holds: what lies under, then pins, then what is screwed, then what secures it.
+ */
 const turnOf = ({ kind, at }: Hardware): number =>
   /^(?:off )?first$/.test(at ?? "")
     ? 5

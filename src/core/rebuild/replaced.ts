@@ -13,8 +13,8 @@ export interface Replaced {
 }
 
 /**
- * What was replaced so far, by which: parts that go back new, old ones that a companion takes the place of, pieces that
- * are used once, lost or broken. Each stands here once its step is back.
+ * What was replaced so far, by which: parts that go back new, old ones that a companion takes the place of,
+ * pieces that are used once, lost or broken. Each stands here once its step is back.
  */
 export function replacedSoFar(job: Job): Replaced[] {
   if (job.ending) return [];

@@ -238,7 +238,10 @@ function factsIn(facts: StepFacts, read: QuickLine): StepFacts {
 }
 const isRemark = (about: string): about is RemarkAbout => REMARKS.some((r) => r === about);
 
-/** Sentences one after the other, each word for word; what has no stop at its end gets one before the next begins. */
+/**
+ * Sentences one after the other, each word for word; what has no stop at its end gets one before the next
+ * begins.
+ */
 export const sentences = (...all: readonly (string | undefined)[]): string =>
   all
     .filter((s) => s !== undefined && s.trim() !== "")

@@ -13,6 +13,7 @@ import { SavedField } from "../saving/saved-field";
 import { typedFields, useDraft } from "../saving/use-draft";
 import { useFieldFault } from "../saving/use-field-fault";
 import { saveChamber, takeChamberAway } from "./actions";
+import { CameOutFigure, FilledFigure, MakersFigure } from "./charge-figures";
 import { Figure, figureFrom } from "./figure";
 import type { ChamberView, LubeView } from "./lube-view";
 
@@ -50,7 +51,7 @@ export function ChamberFacts({
   const { chamber, freeMl } = shown;
   type Facts = Parameters<typeof saveChamber>[0]["facts"];
   const save = (facts: Facts) => run(saveChamber, { chamber: chamber.id, facts });
-  const { volume, old } = chamber;
+  const { old } = chamber;
   const without = (list: readonly string[], m: string): string[] =>
     list.includes(m) ? list.filter((x) => x !== m) : [...list, m];
   return (
@@ -85,22 +86,12 @@ export function ChamberFacts({
           Free volume: {freeMl === null ? "not known" : `${freeMl.toFixed(0)} ml`}
         </legend>
         <div className="grid grid-cols-4 items-end gap-2">
-          <Figure
-            label="Filled, ml"
-            name={`ml-${chamber.id}`}
-            value={volume?.by === "filling" ? volume.ml : undefined}
-            save={(ml) => save({ volume: ml === null ? null : { by: "filling", ml } })}
-          />
+          <FilledFigure chamber={chamber} at="facts" save={save} />
           <Inside chamber={chamber} draft={view.draft} save={(volume) => save({ volume })} />
         </div>
       </fieldset>
       <div className="grid grid-cols-4 items-end gap-2">
-        <Figure
-          label="Maker’s figure, g"
-          name={`makers-${chamber.id}`}
-          value={chamber.makersGrams}
-          save={(makersGrams) => save({ makersGrams })}
-        />
+        <MakersFigure chamber={chamber} at="facts" save={save} />
         <Choose
           label="Maker names"
           options={view.shelf.map((l) => [l.id, l.name] as const)}
@@ -135,12 +126,7 @@ export function ChamberFacts({
       />
       <OldLubricant old={old} save={(o) => void save({ old: o })} />
       <div className="grid grid-cols-2 gap-2">
-        <Figure
-          label="What came out, weighed, g"
-          name={`old-${chamber.id}`}
-          value={chamber.oldGrams}
-          save={(oldGrams) => save({ oldGrams })}
-        />
+        <CameOutFigure chamber={chamber} at="facts" save={save} />
       </div>
       <div className="flex flex-wrap gap-1.5">
         <SmallChoice

@@ -3,11 +3,11 @@
 import type { Chamber } from "@/core/job/chamber";
 import { useJob } from "../saving/job-context";
 import { saveChamber } from "./actions";
-import { Figure } from "./figure";
+import { CameOutFigure, FilledFigure, MakersFigure } from "./charge-figures";
 
 /**
- * Stands in the place of a figure that nobody can give yet: how much a chamber takes, by whichever of three is quickest
- * to find.
+ * Stands in the place of a figure that nobody can give yet: how much a chamber takes, by whichever of three
+ * is quickest to find.
  */
 export function HowMuch({ chamber }: { chamber: Chamber }) {
   const { run } = useJob();
@@ -20,31 +20,14 @@ export function HowMuch({ chamber }: { chamber: Chamber }) {
         How much goes into the {chamber.name}? One of these tells it.
       </h3>
       <div className="mt-1 grid grid-cols-3 items-end gap-2">
-        <Figure
-          label="The maker names, g"
-          name={`how-makers-${chamber.id}`}
-          value={chamber.makersGrams}
-          save={(makersGrams) => save({ makersGrams })}
-        />
-        {!bath && (
-          <Figure
-            label="Holds free, ml"
-            name={`how-ml-${chamber.id}`}
-            value={chamber.volume?.by === "filling" ? chamber.volume.ml : undefined}
-            save={(ml) => save({ volume: ml === null ? null : { by: "filling", ml } })}
-          />
-        )}
-        <Figure
-          label="Came out, weighed, g"
-          name={`how-old-${chamber.id}`}
-          value={chamber.oldGrams}
-          save={(oldGrams) => save({ oldGrams })}
-        />
+        <MakersFigure chamber={chamber} at="how" save={save} />
+        {!bath && <FilledFigure chamber={chamber} at="how" save={save} />}
+        <CameOutFigure chamber={chamber} at="how" save={save} />
       </div>
       <p className="hush mt-1 text-[17px] leading-tight">
         {bath
-          ? "A bath with a level plug needs none of these: say at “Chamber” that it has one."
-          : "Free is what water or rice fills with the gears in it. Its inside in mm can be said at “Chamber”."}
+          ? "A bath with a level plug needs none of these: say at “What it is” that it has one."
+          : "Filled: with water or rice, the gears in it. Its inside in mm can be said at “What it is”."}
       </p>
     </section>
   );

@@ -45,7 +45,8 @@ const ONLY_OTHER = of(String.raw`^\s*(?:the\s+)?(?:other|second|first|next|new|o
 const INSTEAD = of(`${START}(?:instead of|rather than|in place of|where there (?:was|is))${END}.*$`);
 const FOR_A_WHILE = of(
   String.raw`${START}(?:back|on again|in again)\s+(?:on|in|into|onto)(?!\s+(?:the\s+)?(?:left|right))${END}|
-  ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|placed)\s+(?:\p{L}+\s+){0,3}(?<!the\s)back${END}|
+  ${START}(?:put|run|ran|screwed|wound|spun|threaded|slipped|fitted|
+  placed)\s+(?:\p{L}+\s+){0,3}(?<!the\s)back${END}|
   ${START}(?:for now|for the time being|for transport|temporar\p{L}+|meanwhile|to save the thread|
   (?:so as )?not to lose|
   to not lose|so (?:that )?(?:it|they|nothing|none|i)|to keep (?:it|them|the)|taped|tied(?!\s+to)|
@@ -55,7 +56,8 @@ const GOES_BACK = of(String.raw`${START}(?:goes?|going|put|fit|fitted|
   screw)\s+(?:\p{L}+\s+){0,2}back${END}`);
 /** "Let it set 10 minutes" */
 const TAKES_TIME = of(
-  String.raw`^\s*(?:then\s+)?(?:let|leave|wait|give)${END}.{0,50}\s(?:\d+|an?|one|two|half an?)\s*(?:minutes?|mins?|hours?|hrs?|h|days?)${END}`,
+  String.raw`^\s*(?:then\s+)?(?:let|leave|wait|give)${END}.{0,50}\s(?:\d+|an?|one|two|
+  half an?)\s*(?:minutes?|mins?|hours?|hrs?|h|days?)${END}`,
 );
 const RETURNS = of(
   String.raw`^\s*(?:please\s+|and\s+|but\s+)?(?:(?:renew|replace|mind|remember|don['’]?t|do not|never|
@@ -72,7 +74,8 @@ const ON_RETURN = of(
   you)\s+(?:goes?|comes?|is|are|go)|on (?:the way back|reassembly|refitting|return)|
   when refitt\p{L}+|(?:must|has to|have to|needs? to|should)\s+(?:be|go|come|sit|not)|(?:every|
   each) time|past snug|not too tight|
-  crosswise|criss-?cross|in turns?|order \p{L}+ first|\p{L}+ goes first|(?:left|right|front|rear|top|bottom|long|short|big|small|inner|outer|
+  crosswise|criss-?cross|in turns?|order \p{L}+ first|\p{L}+ goes first|(?:left|right|front|rear|top|
+  bottom|long|short|big|small|inner|outer|
   upper|lower)(?:er)? ones? (?:first|last))${END}`,
 );
 const NEW = of(
@@ -83,8 +86,8 @@ const NEW = of(
   only))*\s*$`,
 );
 /**
- * The stretches of a line that hold no piece, in their order. What they swallow is kept as it was said; where a
- * counted piece stands in one, a doubt asks for it.
+ * The stretches of a line that hold no piece, in their order. What they swallow is kept as it was said; where
+ * a counted piece stands in one, a doubt asks for it.
  *
  * @example asidesIn("2 nuts, levered off with two screwdrivers")[0] // about "way", tools ["screwdrivers"], how "pry"
  */

@@ -89,5 +89,7 @@ export const askWhatHolds = (hardware: readonly Facts[]): Doubt[] =>
       ? []
       : [{ piece, says: `“${at}”: did the ${by} come off as well?` }];
   });
-const UNDER_ONE =
-  /\b(?:under|behind|below|beneath|held by) (?:a|an|the|its|one) (?:\p{L}+ )?(nut|bolt|screw|circlip|clip)\b/iu;
+const UNDER_ONE = patternOf(
+  String.raw`\b(?:under|behind|below|beneath|held by) (?:a|an|the|its|one) (?:\p{L}+ )?(nut|bolt|screw|
+  circlip|clip)\b`,
+);

@@ -8,8 +8,9 @@ const END = String.raw`(?![\p{L}\p{N}])`;
 const BY = String.raw`(?:\s*[x×]\s*|\s+by\s+(?=\d))`;
 const sticky = (source: string): RegExp => new RegExp(source, "iuy");
 
-const value = (said: string): number => Number(said.replace(",", "."));
-const plain = (said: string): string => String(value(said));
+/** A figure as it was said; of a group that did not match there is none. */
+const value = (said: string | undefined): number => Number((said ?? "").replace(",", "."));
+const plain = (said: string | undefined): string => String(value(said));
 const round = (mm: number): number => Math.round(mm * 1000) / 1000;
 
 /** How each unit of torque is written. */
@@ -54,7 +55,7 @@ function inchAt(line: string, from: number): Found | undefined {
   if (!marked) return undefined;
   return {
     to: from + marked[0].length,
-    means: { t: "length", mm: round(value((marked[1] ?? marked[2]) as string) * MM_PER_INCH) },
+    means: { t: "length", mm: round(value(marked[1] ?? marked[2]) * MM_PER_INCH) },
   };
 }
 
@@ -76,10 +77,10 @@ const AFTER_INCH =
 function wordInchAt(line: string, from: number): Found | undefined {
   const found = at(WORD_INCH, line, from);
   if (!found) return undefined;
-  const inch = value(found[1] as string);
+  const inch = value(found[1]);
   const to = from + found[0].length;
   const isClose = found[2] === "";
-  const isOdd = !/^\d+$/.test(found[1] as string);
+  const isOdd = !/^\d+$/.test(found[1] ?? "");
   if (!isClose && !isOdd && (inch > 12 || !AFTER_INCH.test(line.slice(to, to + 24)))) return undefined;
   return { to, means: { t: "length", mm: round(inch * MM_PER_INCH) } };
 }
@@ -133,7 +134,7 @@ function unifiedThreadAt(line: string, from: number): Found | undefined {
   if (mixed)
     return {
       to: behind + mixed[0].length,
-      means: { t: "thread", thread, lengthMm: inches(mixed[1], mixed[2] as string, mixed[3] as string) },
+      means: { t: "thread", thread, lengthMm: inches(mixed[1], mixed[2] ?? "", mixed[3] ?? "") },
     };
   const length = at(METRIC, line, behind)
     ? metricAt(line, behind)
@@ -156,7 +157,7 @@ function inchSizeAt(line: string, from: number): Found | undefined {
   const second: Found | undefined = mixed
     ? {
         to: begins + mixed[0].length,
-        means: { t: "length", mm: inches(mixed[1], mixed[2] as string, mixed[3] as string) ?? 0 },
+        means: { t: "length", mm: inches(mixed[1], mixed[2] ?? "", mixed[3] ?? "") ?? 0 },
       }
     : (inchAt(line, begins) ?? wordInchAt(line, begins) ?? bareInchAt(line, begins));
   const isCount =
@@ -170,7 +171,7 @@ function bareInchAt(line: string, from: number): Found | undefined {
   return found
     ? {
         to: from + found[0].length,
-        means: { t: "length", mm: round(value(found[1] as string) * MM_PER_INCH) },
+        means: { t: "length", mm: round(value(found[1]) * MM_PER_INCH) },
       }
     : undefined;
 }
@@ -226,11 +227,11 @@ function spannerAt(line: string, from: number): Found | undefined {
   if (head)
     return {
       to: from + head[0].length,
-      means: { t: "drive", drive: `AF${plain(head[1] as string)}`, isHead: true },
+      means: { t: "drive", drive: `AF${plain(head[1])}`, isHead: true },
     };
   const found = at(SPANNER, line, from);
   return found
-    ? { to: from + found[0].length, means: { t: "drive", drive: `AF${plain(found[1] as string)}` } }
+    ? { to: from + found[0].length, means: { t: "drive", drive: `AF${plain(found[1])}` } }
     : undefined;
 }
 const DRIVE_SIZE = sticky(
@@ -241,7 +242,7 @@ export function sizedDrive(drive: string, line: string, to: number): Found {
   const isHex = drive === "hex";
   const mm = isHex ? at(sticky(String.raw`\s*(\d{1,2}(?:[.,]\d)?)\s*mm${END}`), line, to) : null;
   const found = mm ?? at(DRIVE_SIZE, line, to);
-  const size = found ? value(found[1] as string) : undefined;
+  const size = found ? value(found[1]) : undefined;
   const most = drive === "TX" ? 60 : isHex ? 14 : drive === "SL" ? 12 : 4;
   if (!found || size === undefined || size > most) return { to, means: { t: "drive", drive } };
   return { to: to + found[0].length, means: { t: "drive", drive: `${drive}${isHex ? " " : ""}${size}` } };
@@ -273,8 +274,8 @@ const TURN = sticky(
 export function figureAt(line: string, from: number): Found | undefined {
   const torque = at(TORQUE, line, from);
   if (torque) {
-    const factor = TORQUE_UNITS.find(([unit]) => unit.test(torque[2] as string))?.[1] ?? 1;
-    const nm = value(torque[1] as string) * factor;
+    const factor = TORQUE_UNITS.find(([unit]) => unit.test(torque[2] ?? ""))?.[1] ?? 1;
+    const nm = value(torque[1]) * factor;
     return {
       to: from + torque[0].length,
       means: { t: "torque", nm: factor === 1 ? nm : Math.round(nm * 100) / 100 },
@@ -283,7 +284,7 @@ export function figureAt(line: string, from: number): Found | undefined {
   const turn = at(TURN, line, from);
   if (turn) return { to: from + turn[0].length, means: { t: "tight" } };
   const pieces = at(IN_PIECES, line, from);
-  const inPieces = pieces && (Number(pieces[1]) || COUNT_WORDS[(pieces[1] as string).toLowerCase()]);
+  const inPieces = pieces && (Number(pieces[1]) || COUNT_WORDS[(pieces[1] ?? "").toLowerCase()]);
   if (
     pieces &&
     inPieces &&
@@ -309,7 +310,7 @@ export function figureAt(line: string, from: number): Found | undefined {
   if (poles)
     return {
       to: from + poles[0].length,
-      means: { t: "poles", n: Number(poles[1]), isPin: /pin/i.test(poles[2] as string) },
+      means: { t: "poles", n: Number(poles[1]), isPin: /pin/i.test(poles[2] ?? "") },
     };
   // a large X stands on plugs
   const some = at(SOME_OF, line, from);
@@ -319,19 +320,15 @@ export function figureAt(line: string, from: number): Found | undefined {
   if (dozens) return { to: from + dozens[0].length, means: { t: "count", n: Number(dozens[1]) * 12 } };
   const three = at(THREE, line, from);
   if (three) {
-    const [first, second, third] = [three[1], three[2], three[3]].map((n) => value(n as string)) as [
-      number,
-      number,
-      number,
-    ];
-    return { to: from + three[0].length, means: { t: "three", sizes: [first, second, third] } };
+    const sizes = [value(three[1]), value(three[2]), value(three[3])] as const;
+    return { to: from + three[0].length, means: { t: "three", sizes } };
   }
   const counted = at(COUNTED, line, from) ?? (line[from] === "X" ? null : at(COUNTED_BEHIND, line, from));
   const size = at(SIZE, line, from);
   if (size && !(counted && counted[0].length >= size[0].length))
     return {
       to: from + size[0].length,
-      means: { t: "size", thread: plain(size[1] as string), lengthMm: value(size[2] as string) },
+      means: { t: "size", thread: plain(size[1]), lengthMm: value(size[2]) },
     };
   if (counted)
     return { to: from + counted[0].length, means: { t: "count", n: Number(counted[1] ?? counted[2]) } };
@@ -341,7 +338,7 @@ export function figureAt(line: string, from: number): Found | undefined {
   if (number)
     return {
       to: from + number[0].length,
-      means: { t: "number", n: value(number[1] as string), isWhole: /^\d+$/.test(number[1] as string) },
+      means: { t: "number", n: value(number[1]), isWhole: /^\d+$/.test(number[1] ?? "") },
     };
   const printed = at(PRINTED, line, from);
   return printed ? { to: from + printed[0].length, means: { t: "code", code: printed[0] } } : undefined;

@@ -21,7 +21,8 @@ export const LEFT = of(
   (?:right(?:y)? (?:is )?loose(?:y|ns)?|left(?:y)? (?:is )?tight(?:y|ens)?)|
   (?:${UNDOES}|${DOES_UP}|turns?|screws?|threads?|goes|winds?|works?|is)\s+(?:off\s+|out\s+)?${OTHER_WAY}|
   (?:${UNDOES}|${DOES_UP}|turns?|screws?)\s+(?:backwards?|in reverse)|(?:backwards?|reversed?|opposite|
-  contrary)[- ]thread(?:ed)?|reversed?(?=\s+(?:nuts?|screws?|bolts?)${END})|thread(?:ed|s)?\s+(?:is\s+)?(?:backwards?|reversed?|${OTHER_WAY}))`,
+  contrary)[- ]thread(?:ed)?|reversed?(?=\s+(?:nuts?|screws?|bolts?)${END})|thread(?:ed|
+  s)?\s+(?:is\s+)?(?:backwards?|reversed?|${OTHER_WAY}))`,
 );
 /** What says that a thread is as usual. */
 export const RIGHT = of(

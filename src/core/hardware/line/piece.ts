@@ -28,8 +28,12 @@ const WRENCH_SIZES: readonly number[] = [
   7, 8, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 22, 24, 27, 30, 32, 36,
 ];
 /** Words before a piece that do not say which one it is. */
-const NO_NAME =
-  /^(?:and|or|then|also|only|just|again|more|last|first|second|third|fourth|fifth|other|another|next|same|of|was|were|had|has|have|is|are|that|this|its|off|out|loose|free|what|which|new|old|spare|extra|every|single)$/i;
+const NO_NAME: ReadonlySet<string> = new Set([
+  "and", "or", "then", "also", "only", "just", "again", "more", "last", "first", "second", "third",
+  "fourth", "fifth", "other", "another", "next", "same", "of", "was", "were", "had", "has", "have", "is",
+  "are", "that", "this", "its", "off", "out", "loose", "free", "what", "which", "new", "old", "spare",
+  "extra", "every", "single",
+]); // biome-ignore format: a list
 const HEXAGONS: readonly string[] = ["nut", "screw"];
 const NAMES_OTHERS: readonly string[] = ["socket", "button", "round"];
 
@@ -453,7 +457,11 @@ class Reader {
     const isWord =
       token.t === "word" && !token.isPart && !token.isCondition && /^\p{L}[\p{L}-]{2,}$/u.test(token.text);
     return (
-      isWord && behind?.t === "kind" && !this.say.isNamed && !this.afterFreed && !NO_NAME.test(token.text)
+      isWord &&
+      behind?.t === "kind" &&
+      !this.say.isNamed &&
+      !this.afterFreed &&
+      !NO_NAME.has(token.text.toLowerCase())
     );
   }
 

@@ -36,47 +36,58 @@ const HELD_BY = of(
 );
 /** Nouns that do these things as verbs too: they are verbs behind another noun. */
 const AS_NOUNS = of(
-  String.raw`${START}(?!\d|${COUNT}\s|(?:${LOOKS.join("|")})\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|snaps|locks|plugs)|
+  String.raw`${START}(?!\d|${COUNT}\s|(?:${LOOKS.join("|")})\s)(\p{L}[\p{L}-]*(?:[^s\s]\s+(?:hooks|clips|
+  snaps|locks|plugs)|
   s\s+(?:hook|clip|snap|lock|plug)))\s+(?:on|onto|over|in|into|under|behind|round|around|through|
   between)${END}`,
 );
 /** Flats by which a shaft drives, or is driven. */
 export const ITS_FLATS = of(
-  String.raw`^\s*(?:has\s+|the\s+|its\s+|both\s+)?(?:(?:a|one|two|2|three|3)\s+)?flats?\s+(?:on|of|at)\s+(?:the\s+|its\s+)?
+  String.raw`^\s*(?:has\s+|the\s+|its\s+|both\s+)?(?:(?:a|one|two|2|three|3)\s+)?flats?\s+(?:on|of|
+  at)\s+(?:the\s+|its\s+)?
   (?:\p{L}+\s+)?(?:shaft|spindle|axle|arbou?r|stub|roll|end)${END}|
-  ^\s*(?:on\s+)?(?:an?\s+|its\s+|the\s+)?(?:d[- ]?(?:shaft|shaped (?:shaft|hole|end))|square (?:shaft|end|hole)|hex shaft|splined (?:shaft|end))\s*$`,
+  ^\s*(?:on\s+)?(?:an?\s+|its\s+|the\s+)?(?:d[- ]?(?:shaft|shaped (?:shaft|hole|end))|square (?:shaft|end|
+  hole)|hex shaft|splined (?:shaft|end))\s*$`,
 );
 /** "Oil seal pressed in it stays" */
 export const PRESSED_AND_STAYS = of(
-  String.raw`${START}(?:pressed|glued|moulded|staked|screwed|fixed)\s+(?:in|into|on|onto)${END}.{0,60}\bstays?\b.{0,12}$`,
+  String.raw`${START}(?:pressed|glued|moulded|staked|screwed|fixed)\s+(?:in|into|on|
+  onto)${END}.{0,60}\bstays?\b.{0,12}$`,
 );
 /** What seals a joint and is no piece. */
 export const SEALANT = of(
-  String.raw`^\s*(?:sealed with\s+|on\s+)?(?:liquid gasket|gasket (?:maker|sealant|goo)|silicone|sealant|sealing compound)\s*$`,
+  String.raw`^\s*(?:sealed with\s+|on\s+)?(?:liquid gasket|gasket (?:maker|sealant|goo)|silicone|sealant|
+  sealing compound)\s*$`,
 );
 /** How something adjustable stood: "adjusting screw stood three threads out". */
 export const STOOD = of(
-  String.raw`${START}(?:stood|stands|sat|stuck|sticks)\s+(?:out\s+|up\s+|about\s+)*(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s*
+  String.raw`${START}(?:stood|stands|sat|stuck|sticks)\s+(?:out\s+|up\s+|about\s+)*(?:${COUNT}|
+  \d+(?:[.,]\d+)?)(?:\s+and a half)?\s*
   (?:threads?|turns?|mm|notches|clicks)${END}|
-  ^\s*(?:about\s+)?\d+(?:[.,]\d+)?\s*mm\s+(?:off|from|above|below|clear of|proud of|away from|short of)\s+(?:the|its)${END}`,
+  ^\s*(?:about\s+)?\d+(?:[.,]\d+)?\s*mm\s+(?:off|from|above|below|clear of|proud of|away from|
+  short of)\s+(?:the|its)${END}`,
 );
 /** How far it was turned back: "two turns back". */
 export const TURNED_BACK = of(
-  String.raw`${START}(?:stood\s+)?(?:about\s+)?(?:${COUNT}|\d+(?:[.,]\d+)?)(?:\s+and a half)?\s+(?:threads?|turns?|notches|clicks)\s+
+  String.raw`${START}(?:stood\s+)?(?:about\s+)?(?:${COUNT}|
+  \d+(?:[.,]\d+)?)(?:\s+and a half)?\s+(?:threads?|turns?|notches|clicks)\s+
   (?:back|out|open|proud|in(?=\s*$))${END}`,
 );
 /** "Crank pin in the slot": what a pin that stays on its part goes into. */
 export const PIN_IN = of(
-  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:\p{L}[\p{L}-]*\s+)?pins?\s+in(?:to)?\s+(?:the\s+|its\s+|an?\s+)?(?:slots?|forks?|grooves?|
+  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:\p{L}[\p{L}-]*\s+)?pins?\s+in(?:to)?\s+(?:the\s+|its\s+|
+  an?\s+)?(?:slots?|forks?|grooves?|
   tracks?|yokes?)\s*$`,
 );
 /** "2 bearings pressed on": so they came, and so they may have stayed. */
 export const PRESSED_ON = of(
-  String.raw`^\s*(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?(?:${KIND_WORDS})(?:e?s)?\s+(?:is\s+|are\s+)?(?:still\s+)?pressed (?:on|in)\s*$`,
+  String.raw`^\s*(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?(?:${KIND_WORDS})(?:e?s)?\s+(?:is\s+|
+  are\s+)?(?:still\s+)?pressed (?:on|in)\s*$`,
 );
 /** A piece that nobody touched: "jam nut left alone". */
 export const LEFT_ALONE = of(
-  String.raw`${START}(?:left|leave|let)\s+(?:alone|as (?:it|they) (?:is|was|are|were)|untouched|well alone)\s*$`,
+  String.raw`${START}(?:left|leave|let)\s+(?:alone|as (?:it|they) (?:is|was|are|were)|untouched|
+  well alone)\s*$`,
 );
 /** What belongs to a part and comes off with it. */
 const FEATURE = `(?:slots?|grooves?|tongues?|tabs?|lugs?|hooks?|ears?|holes?|notch(?:es)?|ribs?|
@@ -90,11 +101,13 @@ const FEATURED = of(
 const FEATURE_NAMED = of(`${START}(?:${FEATURE}|dowels?)${END}`);
 /** A thing that clips on to others: the word is a verb. */
 const CLIPS_ON = of(
-  String.raw`^\s*(?:clips|hooks|snaps|plugs|locks)\s+(?:on|onto|over|in|into|to)\s+(?:${COUNT}\s+|the\s+|its\s+)?(?:\p{L}+\s+)?${FEATURE}${END}`,
+  String.raw`^\s*(?:clips|hooks|snaps|plugs|locks)\s+(?:on|onto|over|in|into|to)\s+(?:${COUNT}\s+|the\s+|
+  its\s+)?(?:\p{L}+\s+)?${FEATURE}${END}`,
 );
 /** Features that are named and no more: "two catches". */
 const FEATURE_ALONE = of(
-  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?(?:tabs?|catch(?:es)?|lugs?|ears?|slots?|grooves?|
+  String.raw`^\s*(?:the\s+|its\s+|an?\s+)?(?:${COUNT}\s+)?(?:\p{L}[\p{L}-]*\s+)?(?:tabs?|catch(?:es)?|
+  lugs?|ears?|slots?|grooves?|
   notch(?:es)?|ribs?|tongues?|holes?|noses?|spigots?|recess(?:es)?)\s*$`,
 );
 const FACES = of(

@@ -31,8 +31,8 @@ const BEGINS: readonly Token["t"][] = [
 ];
 
 /**
- * Whether another piece is counted here without a comma: "2 washers below the wheel 3 above", "two left two right".
- * A figure may measure what it stands behind; behind a place it counts.
+ * Whether another piece is counted here without a comma: "2 washers below the wheel 3 above", "two left two
+ * right". A figure may measure what it stands behind; behind a place it counts.
  */
 function countsAgain(tokens: readonly Token[], i: number, part: readonly Token[]): boolean {
   const token = tokens[i] as Token;

@@ -72,7 +72,9 @@ export type Meaning =
   /** what is to be kept as it stands, in braces */
   | { readonly t: "kept" }
   | { readonly t: "not" }
-  /** something beside the pieces: a tool, a way, what stays, another unit's make-up, a condition of its return */
+  /**
+   * something beside the pieces: a tool, a way, what stays, another unit's make-up, a condition of its return
+   */
   | { readonly t: "aside"; readonly aside: Aside }
   /** has, each, the: says nothing of its own */
   | { readonly t: "empty"; readonly isEach?: true; readonly hasA?: true }

@@ -137,16 +137,19 @@ export const MOVED_ASIDE = of(
 );
 /** A thing that was backed off, or walked off, by how far or to where. */
 export const BACKED_OFF = of(
-  String.raw`^\s*(?:the\s+|its\s+)?(?:\p{L}[\p{L}-]*\s+){1,2}(?:backed|walked|rolled|eased|slipped|wound)\s+(?:off|out|down|back)${END}`,
+  String.raw`^\s*(?:the\s+|its\s+)?(?:\p{L}[\p{L}-]*\s+){1,2}(?:backed|walked|rolled|eased|slipped|
+  wound)\s+(?:off|out|down|back)${END}`,
 );
 /** A pin on a spring is lifted out of its hole, and stays in its place. */
 export const PLUNGER = of(
-  String.raw`^\s*(?:the\s+|its\s+)?(?:spring(?:[- ]loaded)?|detent|plunger|index|locking|latch) pin\s+(?:is\s+)?
+  String.raw`^\s*(?:the\s+|its\s+)?(?:spring(?:[- ]loaded)?|detent|plunger|index|locking|
+  latch) pin\s+(?:is\s+)?
   (?:lifts?|lifted|pulls?|pulled|springs?|pops?|pushe[sd])(?:\s+(?:up|out|back|in|aside))?\s*$`,
 );
 /** What screws is the part: "screws off, left-hand thread". */
 export const IT_SCREWS = of(
-  String.raw`^\s*(?:it\s+|(?:the\s+)?\p{L}[\p{L}-]*[^s\d\s]\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|\s+easily)?\s*$`,
+  String.raw`^\s*(?:it\s+|(?:the\s+)?\p{L}[\p{L}-]*[^s\d\s]\s+)?screws\s+(?:off|out|apart)(?:\s+by hand|
+  \s+easily)?\s*$`,
 );
 export const COUNTED_PIECE = of(
   String.raw`${START}(?:(?:\d{1,3}\s*[x×]?|two|three|four|five|six|seven|eight|nine|
