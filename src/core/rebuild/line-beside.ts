@@ -16,7 +16,7 @@ export function besideLine(w: LineWords, cautions: readonly string[]): string[] 
         h.tighten &&
         tightInWords(w.torqueNm === undefined ? h.tighten : { ...h.tighten, torqueNm: undefined });
       const says = [h.at === "first" ? undefined : h.at, tight].filter(Boolean).join("; ");
-      return says ? [`${hardwareInWords({ ...h, at: undefined })}: ${says}`] : [];
+      return says ? [`${hardwareInWords({ ...h, at: undefined, state: undefined })}: ${says}`] : [];
     }),
     ...(w.drawn ?? []),
     w.passes,

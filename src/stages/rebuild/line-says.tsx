@@ -5,6 +5,9 @@ import type { LineWords } from "@/core/rebuild/line-in-words";
 import { HardwareGlyph } from "@/ui/hardware-glyph";
 import { TighteningOrder } from "./tightening-order";
 
+/** A piece as it goes in: what became of the old one is no word of the new. */
+const asFitted = <P extends { readonly state?: unknown }>(piece: P): P => ({ ...piece, state: undefined });
+
 /** How many screws a line draws. */
 export const screwsOf = (words: LineWords): number =>
   words.hardware.filter((h) => h.kind === "screw").reduce((n, h) => n + h.qty, 0);
@@ -45,11 +48,11 @@ export function LineSays({
             {words.hardware.map((h) => (
               <span key={h.id} className="chip">
                 <HardwareGlyph kind={h.kind} drive={h.drive} />{" "}
-                {words.torqueNm === undefined ? saidInWords(h) : hardwareInWords(h)}
+                {words.torqueNm === undefined ? saidInWords(asFitted(h)) : hardwareInWords(asFitted(h))}
                 {words.torqueNm !== undefined &&
                   h.tighten &&
                   tightInWords({ ...h.tighten, torqueNm: undefined })}
-                {h.once && <b className="text-error">new</b>}
+                {(h.once || h.state) && <b className="text-error">new</b>}
               </span>
             ))}
           </div>
