@@ -299,6 +299,16 @@ describe("writing and reading again", () => {
   });
 });
 
+describe("what is not read", () => {
+  it("is kept as it was said, a saying that goes on behind a with as one", () => {
+    expect(quickLine("2 screws, worn with age and grime").unread.map((u) => u.text)).toEqual([
+      "worn with age and grime",
+    ]);
+    expect(quickLine("belt, arrow with travel").hardware[0]).toMatchObject({ kind: "belt" });
+    expect(quickLine("belt, arrow with travel").facing).toEqual(["arrow with travel"]);
+  });
+});
+
 describe("what nobody counted", () => {
   it("is not taken for one: how many is asked, and it stays uncounted until somebody counts", () => {
     const read = quickLine("washers above, 2 screws");

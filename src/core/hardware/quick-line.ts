@@ -92,6 +92,10 @@ class Line {
   private wasCounted = false;
   /** pieces of which several were spoken of, and whether a bare number was taken for their length */
   private readonly plurals = new Map<number, boolean>();
+  /** what was kept word for word last: which it is, and where it stands */
+  private refused:
+    | { readonly at: number; readonly from: number; readonly to: number; readonly says: string }
+    | undefined;
   /** the piece before came along with another */
   private comesAlong = false;
 
@@ -401,10 +405,22 @@ class Line {
   }
 
   /** Kept word for word, as one: a count without what it counts is none. */
-  private refuse({ tokens }: Segment, says: string): void {
+  private refuse({ tokens, joined, joint }: Segment, says: string): void {
     const [from, to] = [tokens[0]?.from ?? 0, tokens.at(-1)?.to ?? 0];
-    this.unread.push({ text: this.line.slice(from, to).trim(), says });
     this.spans.push({ from, to, as: "note" });
+    const before = this.refused;
+    // "arrow with travel" is one saying, although "with" parts pieces elsewhere
+    const isOn = joint !== undefined && joint !== "comma" && before?.says === says && joined !== undefined;
+    const hasWords = [this.line.slice(before?.from, before?.to), this.line.slice(from, to)].every((t) =>
+      /\p{L}/u.test(t),
+    );
+    if (isOn && hasWords && before.at === this.unread.length - 1 && before.to <= joined.from) {
+      this.unread[before.at] = { text: this.line.slice(before.from, to).trim(), says };
+      this.refused = { ...before, to };
+      return;
+    }
+    this.unread.push({ text: this.line.slice(from, to).trim(), says });
+    this.refused = { at: this.unread.length - 1, from, to, says };
   }
 
   /**

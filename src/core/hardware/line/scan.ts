@@ -52,7 +52,7 @@ const PIECE_FACING = sticky(
     shiny|dull) side|numbers?|writing|printing|lettering|marking|label|sealed side|
     seal(?!s?\s+(?:facing|faces|to))|shield|arrow|slot|point|hook|tang|collar|groove|bevel|recess|
     step|ridge|ears?|tab|notch|opening|teeth|keyway|leg|loop|bend|tail|coil|flat|bulge|hump|dot|garter(?: spring)?|
-    nose|taper|cone|skirt|cut-?out|hollow|bulge)s?\s+(?:(?:on|at|to)\s+[+−-](?!\w)|(?:facing|faces|to|
+    nose|taper|cone|skirt|cut-?out|hollow|bulge)s?\s+(?:(?:on|at|to)\s+[+−-](?!\w)|with (?:the )?(?:travel|rotation|run)|(?:facing|faces|to|
     towards?)\s+(?:the\s+)?[\p{L}-]{2,24}|(?:(?:facing|faces|pointing)\s+)?(?:up|down|in|out|
     inwards?|outwards?|upwards?|downwards?|inside|outside|first|rear|front))(?![\p{L}])(?!\s+(?:the|an?|its|one)\s)`,
   ),
