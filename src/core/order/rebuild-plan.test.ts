@@ -253,6 +253,35 @@ describe("the rebuild plan", () => {
     expect([...at].sort((a, b) => a - b)).toEqual(at);
   });
 
+  it("looks at rings once they lie in, at a key before what is pressed over it, and turns after the last clip", () => {
+    const parts = [{ id: "p1", name: "wheel", kind: "gear" }];
+    const planned = (steps: object[]): string[] =>
+      rebuildPlan({ parts, steps: steps as StripStep[], services: [], lubePoints: [] }).steps.map(lineKey);
+    expect(
+      planned([{ id: "s1", action: "peel", needs: [], hardware: [{ id: "h1", kind: "o-ring", qty: 3 }] }]),
+    ).toEqual(["undo:s1", "check:ring-even:s1"]);
+    // the key stayed on its shaft, and nobody counted it
+    const pressed = {
+      id: "s1",
+      action: "pull",
+      needs: [],
+      parts: ["p1"],
+      held: ["press fit"],
+      note: "keyway",
+    };
+    expect(planned([pressed]).slice(0, 2)).toEqual(["check:key-lies:s1", "undo:s1"]);
+    const clip = { id: "s1", action: "unclip", needs: [], hardware: [{ id: "h1", kind: "circlip", qty: 1 }] };
+    const washers = {
+      id: "s2",
+      action: "lift-off",
+      needs: ["s1"],
+      hardware: [{ id: "h2", kind: "washer", qty: 2 }],
+    };
+    const wheel = { id: "s3", action: "pull", needs: ["s2"], parts: ["p1"] };
+    const keys = planned([clip, washers, wheel]);
+    expect(keys.indexOf("check:turns-freely:s3")).toBeGreaterThan(keys.indexOf("undo:s1"));
+  });
+
   it("brings what was said for a step's return at its moment: before, after, before something closes over it, at the end, and what is set and measured last of all", () => {
     const back = [
       { when: "calibrate" as const, says: "pressure at 2 bar" },

@@ -373,9 +373,7 @@ function goesOn(
   const step = stepAt(strip, next);
   if (onlyRetains(step))
     return waiting.some(
-      (w) =>
-        w.draft.kind === "check" &&
-        (strip.needs[strip.indexOf.get(w.draft.after) ?? -1] ?? []).includes(next),
+      (w) => w.draft.kind === "check" && hadToBeOff(strip, next, strip.indexOf.get(w.draft.after) ?? -1),
     );
   const same = heldAt(next);
   return waiting.every((w) => same.some((c) => c.key === w.check));
@@ -393,11 +391,16 @@ function shaftComes(strip: CheckedStrip, order: readonly number[], from: number,
   const i = asked.kind === "check" ? strip.indexOf.get(asked.after) : undefined;
   const next = order.find((s, k) => k >= from && !isQuiet(s));
   if (i === undefined || next === undefined || !partsAt(next).some(isShaft)) return false;
+  return hadToBeOff(strip, next, i);
+}
+
+/** Whether one step had to be off before another could come off, however many lie between. */
+function hadToBeOff(strip: CheckedStrip, first: number, before: number): boolean {
   const seen = new Set<number>();
-  for (const open = [...(strip.needs[i] ?? [])]; open.length; ) {
-    const n = open.pop() as number;
-    if (n === next) return true;
-    if (seen.has(n)) continue;
+  for (const open = [...(strip.needs[before] ?? [])]; open.length; ) {
+    const n = open.pop();
+    if (n === first) return true;
+    if (n === undefined || seen.has(n)) continue;
     seen.add(n);
     open.push(...(strip.needs[n] ?? []));
   }

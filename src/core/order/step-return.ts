@@ -6,7 +6,7 @@ import { type Hardware, isLoose } from "../hardware/piece";
 import type { Assembly } from "../job/assembly";
 import { type Companion, companionKey, takesThePlaceOf } from "../job/goes-in";
 import type { GoingIn } from "../job/going-in";
-import type { Part } from "../job/part";
+import { kindOf, type Part } from "../job/part";
 import type { PieceRef } from "../job/piece-ref";
 import type { BackMoment, StripStep } from "../job/step";
 import { cautionsFor } from "../safety/cautions";
@@ -161,16 +161,21 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
     laidDown.length ? [lead(what, laidDown)] : [];
   const look = (all: readonly LookHere[], isAhead = true): Draft[] =>
     all.map((l) => ({ ...lookLine(l, step), ...(isAhead && { ahead: true as const }) }));
-  // what stayed in its place lies there as well
-  const liesUnder = [...under, ...hardware.filter((h) => !loosePieces.includes(h))];
+  // what stayed in its place lies there as well, counted or not
+  const staysThere = (kind: string): boolean =>
+    !loosePieces.some((h) => h.kind === kind) && !parts.some((p) => kindOf(p) === kind);
   // a ring in its groove, a key in its way is looked at before the part lies over it
   const isOfUnder = ({ assembly }: LookHere): boolean => {
     const orders = assemblies.find((a) => a.id === assembly)?.orders ?? [];
-    return orders.some(([x, , y]) => y === "part" && liesUnder.some((h) => h.kind === x));
+    return orders.some(
+      ([x, , y]) => y === "part" && parts.length > 0 && (under.some((h) => h.kind === x) || staysThere(x)),
+    );
   };
   const placing = looksOf(assemblies, "while");
   // what is only drawn, or driven, has nothing that is placed before it
-  const isDrawn = holds.length === 0 && (step.action === "loosen" || (!parts.length && hardware.length > 0));
+  const isDrawn =
+    holds.length === 0 &&
+    (step.action === "loosen" || (!parts.length && hardware.some((h) => HOLDS.includes(h.kind))));
   const isAhead = holds.length > 0 || isDrawn;
   const final = [
     ...look(

@@ -37,7 +37,7 @@ export const FilledFigure = ({ chamber, at, save }: ChargeFigureProps) => (
 
 export const CameOutFigure = ({ chamber, at, save }: ChargeFigureProps) => (
   <Figure
-    label="Came out, weighed, g"
+    label="Came out of it, g"
     name={`${at}-old-${chamber.id}`}
     value={chamber.oldGrams}
     save={(oldGrams) => save({ oldGrams })}

@@ -15,7 +15,7 @@ export function HowMuch({ chamber }: { chamber: Chamber }) {
   const save = (facts: Facts) => run(saveChamber, { chamber: chamber.id, facts });
   const bath = chamber.filling === "oil";
   return (
-    <section aria-label="How much goes in" className="border-l-[6px] border-error bg-base-200 p-2">
+    <section aria-label="How much goes in" className="border-l-[6px] border-error p-2">
       <h3 className="text-[20px] leading-tight">
         How much goes into the {chamber.name}? One of these tells it.
       </h3>
