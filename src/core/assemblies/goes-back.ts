@@ -29,6 +29,12 @@ export const closes = (parts: readonly Part[]): boolean => parts.some((p) => isO
 export const isTurning = (p: Part): boolean => isOf(TURNS, p);
 
 const DRIVEN_PIN = /\b(?:roll|spring|taper(?:ed)?|cross|shear|grooved|drive) ?pins?\b/i;
+const HINGE_PIN = /\b(?:hinge|pivot|clevis) pins?\b/i;
+const LOCATING_PIN = /\b(?:dowels?|locating pins?)\b/i;
+/** Whether the line of a step names a pin that something swings on. */
+export const namesHingePin = ({ said = "" }: Pick<StripStep, "said">): boolean => HINGE_PIN.test(said);
+/** Whether the line of a step names a pin that locates, and holds nothing. */
+export const namesLocatingPin = ({ said = "" }: Pick<StripStep, "said">): boolean => LOCATING_PIN.test(said);
 /** Whether the line of a step names a pin that is driven, whatever was said of how it came out. */
 export const namesDrivenPin = ({ said = "" }: Pick<StripStep, "said">): boolean => DRIVEN_PIN.test(said);
 

@@ -14,6 +14,7 @@ import {
   isTurning,
   moves,
   namesDrivenPin,
+  namesHingePin,
   onlyRetains,
 } from "./goes-back";
 
@@ -83,7 +84,7 @@ const isShut = (b: GoesBack, title: string): boolean =>
   closes(b.parts) || (HALVES.test(title) && has(b, "screw"));
 /** A pin that it swings on. */
 const isHinged = (b: GoesBack, said: string, title: string): boolean =>
-  HINGE.test(said) || HINGE.test(title) || /\b(?:hinge|pivot|clevis) pins?\b/i.test(b.step.said ?? "");
+  HINGE.test(said) || HINGE.test(title) || namesHingePin(b.step);
 type Evidence = (b: GoesBack, said: string, title: string) => boolean;
 
 const has = ({ hardware }: GoesBack, ...kinds: HardwareKind[]): boolean =>

@@ -5,8 +5,9 @@ import { jointsOf, kindsOf } from "./joints";
 import { USUAL } from "./usual";
 
 /**
- * What was struck out: an assembly at one step, or everywhere. @example struckKey("hooks", "s3") //
- * "hooks@s3"
+ * What was struck out: an assembly at one step, or everywhere.
+ *
+ * @example struckKey("hooks", "s3") // "hooks@s3"
  */
 export const struckKey = (assembly: string, step?: string): string =>
   step === undefined ? assembly : `${assembly}@${step}`;

@@ -1,4 +1,4 @@
-import { namesDrivenPin } from "../assemblies/goes-back";
+import { namesDrivenPin, namesHingePin, namesLocatingPin } from "../assemblies/goes-back";
 import type { HardwareKind } from "../hardware/kinds";
 import type { Hardware } from "../hardware/piece";
 import type { Part } from "../job/part";
@@ -24,11 +24,8 @@ export const HOLDS: readonly HardwareKind[] = [
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
 /** Said of a piece that lies under or behind its part. */
 const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
-const DOWELS = /\b(?:dowels?|locating pins?)\b/i;
 /** Washers of which some lie under the part and some over it. */
 const BOTH_SIDES = /\b(?:both|each) (?:sides?|faces?)\b/i;
-/** Pins that hold what swings on them. */
-const HINGES = /\b(?:hinge|pivot|clevis) pins?\b/i;
 /** What came off first of a step goes on last. */
 const CAME_FIRST = /^(?:off )?first$/i;
 /** Parts that are located by pins rather than held by them. */
@@ -65,8 +62,7 @@ export function lineGroups(
   if (!parts.length || step.action === "block" || step.action === "loosen") return together;
   const located = parts.some((p) => p.kind !== undefined && LOCATED.includes(p.kind));
   const holdsIt = (h: Hardware): boolean =>
-    HOLDS.includes(h.kind) &&
-    !(h.kind === "pin" && located && !namesDrivenPin(step) && !HINGES.test(step.said ?? ""));
+    HOLDS.includes(h.kind) && !(h.kind === "pin" && located && !namesDrivenPin(step) && !namesHingePin(step));
   const anyHolds = hardware.some(holdsIt);
   const upwards = [...(step.stack ?? [])].reverse();
   const at = ids.map((id) => upwards.indexOf(id)).filter((i) => i >= 0);
@@ -75,7 +71,7 @@ export function lineGroups(
     if (own >= 0 && at.length)
       return own < Math.min(...at) ? "under" : own > Math.max(...at) ? "holds" : "beside";
     // dowels lie in their holes before anything goes over them
-    if (h.kind === "pin" && DOWELS.test(step.said ?? "")) return "under";
+    if (h.kind === "pin" && namesLocatingPin(step)) return "under";
     if (CAME_FIRST.test(h.at ?? "")) return "holds";
     if (UNDER.includes(h.kind) || first.includes(h.kind) || LIES_UNDER.test(h.at ?? "")) return "under";
     if (holdsIt(h)) return "holds";

@@ -1,4 +1,4 @@
-import { isOf, namesDrivenPin } from "../assemblies/goes-back";
+import { isOf, namesDrivenPin, namesLocatingPin } from "../assemblies/goes-back";
 import { jointsOf, saidAt } from "../assemblies/joints";
 import type { Freeing, Hold } from "../hardware/freed";
 import type { HardwareKind } from "../hardware/kinds";
@@ -105,8 +105,6 @@ export function partVerb(step: StripStep, parts: readonly Part[], isHeld: boolea
   return parts.length > 0 && parts.every((p) => isOf(SET_ON, p)) ? "set on" : "put back";
 }
 
-/** A pin that locates, and holds nothing. */
-const LOCATES = /\b(?:dowels?|locating pins?)\b/i;
 /** It stayed on its hinges. */
 const HINGED = /\b(?:hinges?|hinged|folds?|folded|swings?|swung) (?:down|up|open|aside)\b/;
 
@@ -119,7 +117,7 @@ function pieceVerb(
   const isDriven = wasDriven(step) || namesDrivenPin(step);
   // a plug that has a size is screwed into a hole
   // dowels are only put in; a rivet that was drilled out is none any more
-  if (kind === "pin" && LOCATES.test(step.said ?? "")) return "put in";
+  if (kind === "pin" && namesLocatingPin(step)) return "put in";
   if (kind === "rivet") return "rivet, new";
   const isScrewed = kind === "plug" && (h.thread ?? h.lengthMm ?? h.drive) !== undefined;
   const usual = isScrewed ? "screw in" : PIECES[kind];
