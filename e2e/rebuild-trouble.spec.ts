@@ -3,23 +3,25 @@ import { BenchHand } from "./bench-hand";
 
 test("a rebuild in which a washer is lost, a wheel does not turn and a flange has its own order comes to its end", async ({
   page,
-}) => {
+}, { retry, repeatEachIndex }) => {
   test.setTimeout(180_000);
   const hand = new BenchHand(page);
+  // a second attempt names what the shop has not learnt from the first
+  const wheel = `${["drum", "sieve", "crank", "hopper", "paddle", "chain", "grate", "flue"][retry + repeatEachIndex]} wheel`;
   await hand.strip({ kind: "chestnut roaster", maker: "Vellen", model: "Drum 6", complaint: "scrapes" });
   const mat = page.getByRole("region", { name: "The Mat" });
   for (const [i, [what, line, picture]] of (
     [
       ["end flange", "5x TX20 12 M4", true],
       ["", "1 nut M8, 3 washers 16", true],
-      ["drum wheel", "", false],
+      [wheel, "", false],
     ] as const
   ).entries()) {
     await page.getByLabel("What came off").fill(what);
     if (line) await page.getByLabel("Hardware, in shorthand").fill(line);
     await page.getByLabel("Hardware, in shorthand").blur();
     // "wheel" only hints at what it is
-    if (what === "drum wheel") await hand.button("drum wheel is: gear").click();
+    if (what === wheel) await hand.button(`${wheel} is: gear`).click();
     if (picture) {
       await page.keyboard.press("p");
       await expect(page.getByRole("img", { name: "practice camera" })).toBeVisible();
@@ -40,8 +42,11 @@ test("a rebuild in which a washer is lost, a wheel does not turn and a flange ha
       if (done.length > 30) throw new Error(`never came: ${called}`);
       const before = (await line.textContent()) ?? "";
       done.push((await heading.textContent()) ?? "");
-      await page.keyboard.press("Space");
-      await expect.poll(() => line.textContent()).not.toBe(before);
+      // a hand presses again where nothing happens
+      await expect(async () => {
+        if ((await line.textContent()) === before) await page.keyboard.press("Space");
+        await expect.poll(() => line.textContent(), { timeout: 6000 }).not.toBe(before);
+      }).toPass({ timeout: 20_000 });
     }
     return done;
   };
