@@ -85,6 +85,7 @@ const isShut = (b: GoesBack, title: string): boolean =>
 /** A pin that it swings on. */
 const isHinged = (b: GoesBack, said: string, title: string): boolean =>
   HINGE.test(said) || HINGE.test(title) || namesHingePin(b.step);
+const TAPER_LOCK = /\btaper[- ]?lock\b/;
 type Evidence = (b: GoesBack, said: string, title: string) => boolean;
 
 const has = ({ hardware }: GoesBack, ...kinds: HardwareKind[]): boolean =>
@@ -171,7 +172,9 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
     ),
   inserts: ({ hardware }, said) =>
     hardware.some((h) => /insert/i.test(h.into ?? "")) || /\b(?:brass|threaded) inserts?\b/.test(said),
-  "grub-screw": ({ hardware }) => hardware.some((h) => h.form === "grub"),
+  // the screws of a taper lock draw it tight, and stand over no flat
+  "grub-screw": ({ hardware }, said, title) =>
+    hardware.some((h) => h.form === "grub") && !TAPER_LOCK.test(`${said} ${title}`),
   loosened: ({ step, hardware }) => step.action === "loosen" || hardware.some(isLoosened),
   // a nut that clamps a pulley or a flange asks for no play
   "one-nut": (b) =>

@@ -10,7 +10,7 @@ export const bush: Assembly = {
       act: "look",
       moment: "on",
       key: "bush-fits",
-      asks: "Does the shaft turn in the bush by hand, without play that is felt?",
+      asks: "Does what runs in the bush move in it by hand, without play that is felt?",
       ifNot:
         "A pressed bush closes up: ream it, or take one that is right. One that slides in by hand is not pressed.",
       because: "a bush that binds is burnt in a minute",
