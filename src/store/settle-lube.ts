@@ -64,7 +64,7 @@ export async function settleLube(trx: Knex, number: string): Promise<string | nu
     const taken = plan?.chamber.lubricant !== undefined && !forbidden.includes(plan.chamber);
     const at = taken ? plan.answer?.points.find((p) => p.id === g.id) : undefined;
     const lubricant = all.find((l) => l.id === at?.lubricant);
-    const grams = g.gramsSaid ? g.grams : lubricant ? (at?.grams ?? undefined) : undefined;
+    const grams = g.gramsSaid ? g.grams : lubricant ? (at?.addGrams ?? undefined) : undefined;
     if (g.lubricantId === lubricant?.id && g.lubricant === lubricant?.name && g.grams === grams) continue;
     await trx("lube_points")
       .where({ job_id: job.id, ref: g.id })

@@ -1,6 +1,6 @@
 import { Fault } from "../fault";
 import { bearingRefillGrams, DEFAULT_DENSITY, fillShare } from "./charge";
-import type { LubeAsk, LubePlace, LubeRoom } from "./lube-ask";
+import { type LubeAsk, type LubePlace, type LubeRoom, speedOf } from "./lube-ask";
 import { isMeshing, pointKind } from "./point-kinds";
 
 export interface RoomAmounts {
@@ -30,14 +30,13 @@ export function ownGrams(p: LubePlace, density: number): number {
  * Places that take what their room holds, or what their size tells: without either there is no figure for
  * them.
  */
-const isUntold = (p: LubePlace): boolean =>
-  isMeshing(p.kind) || p.kind === "striker" || (p.kind === "rolling-bearing" && !p.bearing);
+const isUntold = (p: LubePlace): boolean => isMeshing(p.kind) || (p.kind === "rolling-bearing" && !p.bearing);
 
 /**
  * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where the
  * room's free volume is known and teeth
- * mesh in it, a share of it by the school; what came out of it, weighed; otherwise what its places take by
- * themselves. What is more than the places hold lies round the teeth. Where teeth mesh, oil stands or a
+ * mesh in it, a share of it by the school; what came out of it, weighed; what the last unit of the model took;
+ * otherwise what its places take by themselves. What is more than the places hold lies round the teeth. Where teeth mesh, oil stands or a
  * bearing of unknown size runs and none of these is known, there is no figure: a case of 20 ml and one of 400
  * look alike in a list of teeth.
  *
@@ -64,15 +63,17 @@ export function roomAmounts(
           "makersGrams",
           `${makersGrams} g is more than the ${grams(full).toFixed(0)} g that the free volume holds: look at the maker’s unit`,
         );
+      const [low, high] = room.makersSpread ?? [0.9 * makersGrams, 1.1 * makersGrams];
+      const named = room.makersSpread ? `${low} to ${high} g` : `${makersGrams} g`;
       return [
-        0.9 * said,
+        low * HUNDRED,
         said,
-        Math.min(1.1 * said, full),
-        { rule: "maker’s figure", says: `the maker names ${makersGrams} g; that stands above any rule` },
+        Math.min(high * HUNDRED, full),
+        { rule: "maker’s figure", says: `the maker names ${named}; that stands above any rule` },
       ];
     }
     if (room.freeVolumeMl !== null && meshing.length) {
-      const [low, high] = fillShare(ask.school, Math.max(0, ...meshing.map((p) => p.pitchLineMPerS ?? 0)));
+      const [low, high] = shareOf(ask.school, meshing);
       const at = (share: number): number => (room.freeVolumeMl as number) * share * density * HUNDRED;
       const says = `${room.freeVolumeMl.toFixed(0)} ml free × ${Math.round(low * 100)} to ${Math.round(high * 100)} % × ${density} g/ml, ${ask.school} school`;
       return [at(low), at((low + high) / 2), at(high), { rule: "free volume × fill × density", says }];
@@ -82,12 +83,19 @@ export function roomAmounts(
       const says = `${room.oldGrams} g came out of it, weighed`;
       return [0.9 * said, said, Math.min(1.1 * said, full), { rule: "weighed old charge", says }];
     }
+    if (room.lastUnit) {
+      const said = Math.min(Math.round(room.lastUnit.grams * HUNDRED), full);
+      const says = `${room.lastUnit.grams} g went into ${room.lastUnit.number}, the same model`;
+      return [0.9 * said, said, Math.min(1.1 * said, full), { rule: "the last unit of the model", says }];
+    }
     const total = Math.min(sum, 0.8 * full);
+    const ends = points.map((p, i) => spreadOf(p, own[i] as number));
     const why =
       room.freeVolumeMl === null
         ? "nothing fills it: what its places take by themselves"
         : "nothing meshes in it: what its places take by themselves";
-    return [0.7 * total, total, Math.min(1.5 * total, full), { rule: "place by place", says: why }];
+    const end = (at: 0 | 1): number => ends.reduce((n, e) => n + e[at], 0);
+    return [Math.min(end(0), total), total, Math.min(end(1), full), { rule: "place by place", says: why }];
   })();
   const whole = Math.max(0, Math.round(total));
   // what is more than the places take lies round the teeth; what is less, all of them share
@@ -108,10 +116,28 @@ export function roomAmounts(
   };
 }
 
+/** What a place may take less or more than `usual`: what its kind names, else as films differ. */
+function spreadOf(p: LubePlace, usual: number): readonly [number, number] {
+  const { ml, spreadMl } = pointKind(p.kind);
+  return spreadMl
+    ? [(usual * spreadMl[0]) / ml, (usual * spreadMl[1]) / ml]
+    : [FILM_SPREAD[0] * usual, FILM_SPREAD[1] * usual];
+}
+const FILM_SPREAD = [0.7, 1.5] as const;
+
+/** The share that is filled, by the fastest of the teeth; where nobody has said how fast, of both. */
+function shareOf(school: LubeAsk["school"], meshing: readonly LubePlace[]): readonly [number, number] {
+  const speeds = meshing.flatMap((p) => speedOf(p)?.[1] ?? []);
+  if (speeds.length) return fillShare(school, Math.max(...speeds));
+  const [slow, fast] = [fillShare(school, 0), fillShare(school, Number.POSITIVE_INFINITY)];
+  return [Math.min(slow[0], fast[0]), Math.max(slow[1], fast[1])];
+}
+
 /** Whether nothing tells how much a room is to hold. */
 const isUnknown = (room: LubeRoom, points: readonly LubePlace[]): boolean =>
   room.makersGrams === null &&
   room.oldGrams === undefined &&
+  room.lastUnit === undefined &&
   (room.filling === "oil" || (room.freeVolumeMl === null && points.some(isUntold)));
 
 /** Films keep their figure where the rest has none. */

@@ -11,12 +11,19 @@ const mm = z.number().positive("must be above 0 mm").max(2000, "is more than 2 m
 const celsius = z.number().min(-100, "is below -100 °C").max(400, "is above 400 °C");
 const material = z.string().trim().min(1).max(60);
 
+/** Speeds of teeth as they are said, m/s at the pitch line: [least, most]. */
+export const SPEEDS = { slow: [0.05, 1], medium: [1, 5], fast: [5, 15] } as const;
+export type SpeedName = keyof typeof SPEEDS;
+export const SPEED_NAMES = Object.keys(SPEEDS) as [SpeedName, ...SpeedName[]];
+
 /** A place in a chamber that takes a lubricant. */
 export const lubePlace = z.strictObject({
   id,
   kind: z.enum(POINT_KIND_NAMES),
   /** speed of the teeth at the pitch line */
   pitchLineMPerS: z.number().min(0).max(200, "is faster than any gear in grease").optional(),
+  /** how fast they run, where nobody measured it: under 1 m/s, 1 to 5 m/s, faster */
+  speed: z.enum(SPEED_NAMES).optional(),
   /** what rubs on what */
   materials: z.array(material).max(6).optional(),
   /** what the spaces between its teeth hold, ml */
@@ -30,6 +37,20 @@ export const lubePlace = z.strictObject({
   load: z.enum(["light", "usual", "shock"]).optional(),
 });
 export type LubePlace = Frozen<z.infer<typeof lubePlace>>;
+
+/** How fast teeth run, m/s: [least, most]; undefined: nobody has said. */
+export const speedOf = (
+  p: Pick<LubePlace, "pitchLineMPerS" | "speed">,
+): readonly [number, number] | undefined =>
+  p.pitchLineMPerS !== undefined ? [p.pitchLineMPerS, p.pitchLineMPerS] : p.speed && SPEEDS[p.speed];
+
+const weight = z.number("must be a weight in grams").positive("must be above 0 g").max(100_000);
+/** A spread of the maker's, g. */
+export const gramsSpread = z
+  .tuple([weight, weight])
+  .refine(([least, most]) => least <= most, { message: "the smaller figure comes first" });
+/** What went into the same chamber of the shop's last unit of the model. */
+export const lastUnit = z.strictObject({ number: z.string().max(40), grams: weight });
 
 /** What is left of the lubricant that was in it. */
 export const oldLubricant = z.strictObject({
@@ -52,8 +73,13 @@ export const lubeRoom = z
     /** null: not known; then no figure is given for teeth, unless something else tells it */
     freeVolumeMl: ml.nullable(),
     makersGrams: z.number().positive("must be above 0 g").max(100_000).nullable().default(null),
+    /** where the maker names a spread */
+    makersSpread: gramsSpread.optional(),
     /** what came out of it, weighed, where it was full as it should be */
-    oldGrams: z.number().positive("must be above 0 g").max(100_000).optional(),
+    oldGrams: weight.optional(),
+    lastUnit: lastUnit.optional(),
+    /** what of the old lubricant stays in it, g; left out: where any stays, nobody has said how much */
+    staysGrams: z.number().min(0, "must not be negative").max(100_000).optional(),
     /** the lubricant of the shelf that the maker names for the model */
     makersLubricant: id.optional(),
     /** the lubricant that somebody has decided for; it stays the choice as long as no hard rule forbids it */

@@ -10,6 +10,8 @@ interface PointKind {
   };
   /** what such a place takes where nothing else tells it, ml; a drop of oil is 0.03 ml */
   readonly ml: number;
+  /** where it takes more or less than the usual, ml: [least, most] */
+  readonly spreadMl?: readonly [number, number];
   /** how it is put there */
   readonly how: string;
 }
@@ -68,7 +70,9 @@ export const POINT_KINDS = {
     says: "Striker",
     oil: "never",
     classes: both(0, 1),
-    ml: 2,
+    // 10 to 20 g at the density of most greases
+    ml: 16.7,
+    spreadMl: [11.2, 22.2],
     how: "into the bore around the piston, not on its face: it must not be driven before it",
   },
   "seal-lip": {
@@ -92,6 +96,48 @@ export const POINT_KINDS = {
     classes: both(1, 2),
     ml: 0.03,
     how: "one drop, that fills the hole and does not run",
+  },
+  "clock-teeth": {
+    says: "Teeth of a clock train",
+    oil: "only",
+    classes: both(1, 2),
+    ml: 0.03,
+    how: "dry where brass runs on steel; where one is of fibre, a trace of oil, wiped off again",
+  },
+  mainspring: {
+    says: "Mainspring",
+    oil: "may",
+    classes: both(1, 2),
+    ml: 0.5,
+    how: "a film over its whole length while it is wound in: oil for a clock, grease with graphite or a soft one for a strong motor",
+  },
+  "governor-pad": {
+    says: "Governor pad",
+    oil: "only",
+    ml: 0.03,
+    classes: both(1, 2),
+    how: "one drop on the felt or leather, so that it is damp and nothing is flung off",
+  },
+  "felt-wick": {
+    says: "Felt or wick",
+    oil: "only",
+    classes: both(1, 2),
+    ml: 1,
+    how: "oil until it takes no more by itself; what stands on it is wiped off",
+  },
+  "hook-race": {
+    says: "Hook race",
+    oil: "only",
+    classes: both(1, 2),
+    ml: 0.06,
+    how: "a drop or two in the track, turned in by hand, and the thread wiped",
+  },
+  "lead-screw": {
+    says: "Lead screw",
+    oil: "may",
+    classes: both(1, 2),
+    ml: 1,
+    how: "a film in the whole thread, run from end to end, the roll at its ends wiped off",
   },
 } as const satisfies Readonly<Record<string, PointKind>>;
 

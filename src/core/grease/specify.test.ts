@@ -41,7 +41,7 @@ const room = (more: Partial<LubeRoom> = {}): LubeRoom => ({
   seals: ["NBR"],
   materials: ["steel"],
   old: null,
-  points: [{ id: "teeth", kind: "gear-teeth", materials: ["steel", "steel"] }],
+  points: [{ id: "teeth", kind: "gear-teeth", speed: "slow", materials: ["steel", "steel"] }],
   ...more,
 });
 const ask = (chambers: LubeRoom | LubeRoom[], shelf: Lubricant[], more: Partial<LubeAsk> = {}): LubeAsk => ({
@@ -236,6 +236,7 @@ describe("how much", () => {
   const teeth = (id: string, toothVolumeMl?: number): LubePlace => ({
     id,
     kind: "gear-teeth",
+    speed: "slow",
     ...(toothVolumeMl && { toothVolumeMl }),
   });
   it("is free volume × fill × density, in the middle; teeth and bearing have theirs, the rest lies round the teeth", () => {
@@ -255,6 +256,42 @@ describe("how much", () => {
     const fast = room({ points: [{ ...teeth("t"), pitchLineMPerS: 6 }] });
     expect(answered(fast, [grease("it")]).grams).toBe(27);
     expect(answered(room(), [grease("it")], { school: "packed" }).grams).toBe(63);
+  });
+  it("of teeth whose speed nobody has said, both shares are reckoned with", () => {
+    const unsaid = room({ points: [{ id: "t", kind: "gear-teeth" }] });
+    // 25 to 50 % of 100 ml
+    expect(answered(unsaid, [grease("it")])).toMatchObject({ leastGrams: 22.5, grams: 33.75, mostGrams: 45 });
+  });
+  it("the maker's spread stands as it is named", () => {
+    const named = room({ makersGrams: 120, makersSpread: [110, 130], freeVolumeMl: null });
+    expect(answered(named, [grease("it")])).toMatchObject({ leastGrams: 110, grams: 120, mostGrams: 130 });
+    expect(answered(named, [grease("it")]).by?.says).toMatch(/110 to 130 g/);
+  });
+  it("an impact mechanism takes 10 to 20 g where no maker names another", () => {
+    const hammer = room({ freeVolumeMl: null, points: [{ id: "s", kind: "striker" }] });
+    const { grams, leastGrams, mostGrams } = answered(hammer, [grease("it", { ep: true, nlgi: 0 })]);
+    expect([leastGrams, grams, mostGrams].map((g) => Math.round(g ?? 0))).toEqual([10, 15, 20]);
+  });
+  it("what the last unit of the model took is a ground", () => {
+    const again = room({ freeVolumeMl: null, lastUnit: { number: "J-0007", grams: 118 } });
+    expect(answered(again, [grease("it")])).toMatchObject({
+      grams: 118,
+      by: { rule: "the last unit of the model", says: "118 g went into J-0007, the same model" },
+    });
+  });
+  it("what stays in counts: the chamber holds all of it, and the rest is added", () => {
+    const old = { left: "all", thickener: "Li12", baseOil: "mineral" } as const;
+    const topped = answered(room({ old, staysGrams: 20 }), [grease("it")]);
+    expect(topped).toMatchObject({ grams: 36, addGrams: 16, takeOut: "nothing" });
+    expect(topped.points[0]).toMatchObject({ grams: 36, addGrams: 16 });
+    // some of it stays, and nobody has said how much
+    expect(answered(room({ old }), [grease("it")])).toMatchObject({ grams: 36, addGrams: null });
+    // all of it comes out first: nothing stays, whatever was said
+    const unknown = { ...old, thickener: "unknown" } as const;
+    expect(answered(room({ old: unknown, staysGrams: 20 }), [grease("it")])).toMatchObject({
+      takeOut: "all",
+      addGrams: 36,
+    });
   });
   it("the maker's figure stands, unless it cannot be", () => {
     expect(answered(room({ makersGrams: 22 }), [grease("it")])).toMatchObject({
@@ -317,6 +354,41 @@ describe("viscosity", () => {
     // ν₁ = 4500 / √1000 / √100
     expect(bearingKappa(14.23, { bore: 80, outside: 120 }, 1000)).toBeCloseTo(1, 3);
     expect(bearingSpeed({ bore: 8, outside: 22 }, 10_000)).toBe(150_000);
+  });
+});
+
+describe("of equal marks", () => {
+  const alike = (id: string, more: Partial<Lubricant> = {}): Lubricant =>
+    grease(id, { nlgi: 0, viscosityMm2s: 320, ...more });
+  it("the one nearer to what is asked for comes first, and not the alphabet", () => {
+    const first = answered(room(), [alike("a", { viscosityMm2s: 100 }), alike("z")]);
+    expect(first.choice).toBe("z");
+  });
+  it("of two that are as good the cheaper comes first, and only it says so", () => {
+    const [v, w] = answered(room(), [
+      alike("a", { pricePer100G: 9 }),
+      alike("b", { pricePer100G: 4 }),
+    ]).verdicts;
+    expect(v?.lubricant).toBe("b");
+    expect(v?.reasons.find((r) => r.rule === "price")?.says).toBe("cheaper than a, which would do as well");
+    expect(w?.reasons.find((r) => r.rule === "price")).toBeUndefined();
+  });
+  it("small fast steel gears get EP of 00 or 0 without a word of blows, and not a grease for plastic", () => {
+    const head = room({
+      hottestC: 90,
+      points: [{ id: "t", kind: "gear-teeth", speed: "fast", materials: ["steel", "steel"] }],
+    });
+    const shelf = [
+      grease("ep-0", { nlgi: 0, ep: true, viscosityMm2s: 150 }),
+      grease("plastic-1", {
+        nlgi: 1,
+        baseOil: "PAO",
+        solids: ["PTFE"],
+        viscosityMm2s: 100,
+        openedOn: "2026-01-02",
+      }),
+    ];
+    expect(answered(head, shelf).choice).toBe("ep-0");
   });
 });
 

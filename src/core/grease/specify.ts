@@ -12,6 +12,8 @@ export type TakeOut = "all" | "reach" | "nothing";
 
 export interface LubeVerdict {
   readonly lubricant: string;
+  /** how near it lies to the middle of what is asked for, where nothing else tells two apart: the less, the nearer */
+  readonly fit: number;
   /** no hard rule forbids it at the chamber's greased points */
   readonly ok: boolean;
   readonly reasons: readonly LubeReason[];
@@ -26,6 +28,8 @@ export interface PointAnswer {
   /** null: nothing tells it */
   readonly grams: number | null;
   readonly ml: number | null;
+  /** what is still to be put there, where some stays; null: nothing tells it */
+  readonly addGrams: number | null;
   readonly how: string;
 }
 
@@ -36,6 +40,8 @@ export interface RoomAnswer {
   readonly grams: number | null;
   readonly leastGrams: number | null;
   readonly mostGrams: number | null;
+  /** what is still to be added; null: nobody has said how much stays in it */
+  readonly addGrams: number | null;
   readonly takeOut: TakeOut;
   /** why so much */
   readonly by: { readonly rule: string; readonly says: string } | null;
@@ -57,33 +63,57 @@ export function mainPoints(room: LubeRoom): readonly LubePlace[] {
 
 const codePoints = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
+/** Marks that differ by less are equal: no technician would choose by them. */
+const EQUAL = 20;
+const marks = (v: LubeVerdict): number => Math.round(v.weight * EQUAL);
+const fits = (v: LubeVerdict): number => Math.round(v.fit * EQUAL);
+
 /**
  * Every lubricant of the shelf at some points of a chamber, those that are allowed first, the best of them
- * first. The shelf's order has no say.
+ * first; of equal marks the one that lies nearer to what is asked for, then the cheaper. The shelf's order has
+ * no say.
  */
 function ranked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): LubeVerdict[] {
   const about = grams(room, points);
   const judged = judging(ask, room, points);
-  return ask.shelf
-    .map((l): LubeVerdict & { name: string } => {
+  const all = ask.shelf
+    .map((l): LubeVerdict & Pick<Lubricant, "name" | "pricePer100G"> => {
       const reasons = [...judged.reasons(l), ...enoughOf(l, about)];
       return {
         lubricant: l.id,
         name: l.name,
+        ...(l.pricePer100G !== undefined && { pricePer100G: l.pricePer100G }),
         ok: reasons.every((r) => !(r.hard && r.against)),
         reasons,
         weight: reasons.reduce((s, r) => s + r.weight, 0),
+        fit: judged.fit(l),
       };
     })
     .sort(
       (a, b) =>
         Number(b.ok) - Number(a.ok) ||
         broken(a) - broken(b) ||
-        a.weight - b.weight ||
+        marks(a) - marks(b) ||
+        fits(a) - fits(b) ||
+        (a.pricePer100G ?? Number.MAX_VALUE) - (b.pricePer100G ?? Number.MAX_VALUE) ||
         codePoints(a.name, b.name) ||
         codePoints(a.lubricant, b.lubricant),
-    )
-    .map(({ name: _, ...v }) => v);
+    );
+  return all.map(({ name: _, pricePer100G, ...v }) => {
+    const dearer =
+      pricePer100G !== undefined && v.ok
+        ? all.find(
+            (o) =>
+              o.ok &&
+              marks(o) === marks(v) &&
+              fits(o) === fits(v) &&
+              (o.pricePer100G ?? pricePer100G) > pricePer100G,
+          )
+        : undefined;
+    if (!dearer) return v;
+    const says = `cheaper than ${dearer.name}, which would do as well`;
+    return { ...v, reasons: [...v.reasons, { rule: "price", says, against: false, hard: false, weight: 0 }] };
+  });
 }
 const broken = (v: LubeVerdict): number => v.reasons.filter((r) => r.hard && r.against).length;
 
@@ -134,13 +164,18 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
     const suits = (p: LubePlace): boolean => choice !== null && judging(ask, room, [p]).allowed(choice);
     const own = room.points.filter(suits);
     const amounts = choice ? roomAmounts(ask, room, own, density) : null;
+    const staying = stays(room, takeOut);
+    const whole = amounts?.grams ?? null;
+    const add = whole === null || staying === null ? null : Math.max(0, hundredths(whole - staying));
     const others = new Map(choice ? [["", choice]] : []);
     const points = room.points.map((p): PointAnswer => {
       const how = howAt(p.kind, room);
       if (choice && amounts && suits(p)) {
         const g = amounts.at.get(p.id) ?? null;
-        const volume = g === null ? null : Math.round((g / density) * 100) / 100;
-        return { id: p.id, lubricant: choice.id, grams: g, ml: volume, how };
+        const volume = g === null ? null : hundredths(g / density);
+        const share = g === null || add === null || !whole ? null : hundredths((g * add) / whole);
+        const addGrams = whole === null && staying === 0 ? g : share;
+        return { id: p.id, lubricant: choice.id, grams: g, ml: volume, addGrams, how };
       }
       // of greases that meet in one room each must go together with the others
       const here = judging(ask, room, [p]);
@@ -154,26 +189,28 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
           missing.push(
             `For ${pointKind(p.kind).says.toLowerCase()} in ${room.name}: ${asked(ask, room, [p])}.`,
           );
-        return { id: p.id, lubricant: null, grams: 0, ml: 0, how };
+        return { id: p.id, lubricant: null, grams: 0, ml: 0, addGrams: 0, how };
       }
       others.set(l.id, l);
-      const g = Math.round(ownGrams(p, l.densityGPerMl ?? DEFAULT_DENSITY) * 100) / 100;
+      const g = hundredths(ownGrams(p, l.densityGPerMl ?? DEFAULT_DENSITY));
       return {
         id: p.id,
         lubricant: l.id,
         grams: g,
-        ml: Math.round((g / (l.densityGPerMl ?? DEFAULT_DENSITY)) * 100) / 100,
+        ml: hundredths(g / (l.densityGPerMl ?? DEFAULT_DENSITY)),
+        addGrams: g,
         how,
       };
     });
-    if (choice?.stockG !== undefined && amounts?.grams && choice.stockG < amounts.grams)
-      missing.push(`${choice.name}: ${amounts.grams.toFixed(1)} g are needed, ${choice.stockG} g are left.`);
+    if (choice?.stockG !== undefined && add && choice.stockG < add)
+      missing.push(`${choice.name}: ${add.toFixed(1)} g are needed, ${choice.stockG} g are left.`);
     return {
       id: room.id,
       choice: choice?.id ?? null,
       grams: amounts ? amounts.grams : 0,
       leastGrams: amounts ? amounts.leastGrams : 0,
       mostGrams: amounts ? amounts.mostGrams : 0,
+      addGrams: amounts ? add : 0,
       takeOut,
       by: amounts?.by ?? null,
       verdicts,
@@ -182,6 +219,12 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
   });
   return { chambers, missing: [...new Set(missing)] };
 }
+
+const hundredths = (n: number): number => Math.round(n * 100) / 100;
+
+/** What of the old lubricant stays in a room, g; null: some does, and nobody has said how much. */
+const stays = ({ old, staysGrams }: LubeRoom, takeOut: TakeOut): number | null =>
+  takeOut === "all" || !old || old.left === "traces" ? 0 : (staysGrams ?? null);
 
 /** Whether two lubricants may meet. An oil by the drop does little to a grease. */
 const together = (a: Lubricant, b: Lubricant): boolean =>

@@ -1,6 +1,6 @@
 import { isPlastic, isSteel } from "../hardware/material";
 import { attacked, BASE_OILS, type BaseOil, isYellowMetal, oilsMix, viscosityAt } from "./base-oils";
-import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown } from "./lube-ask";
+import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown, speedOf } from "./lube-ask";
 import { isOil, type Lubricant, nlgiName, thickenerName } from "./lubricant";
 import { isMeshing, pointKind } from "./point-kinds";
 import { type Mixing, mixingOfAny, oldThickenerName } from "./thickeners";
@@ -70,6 +70,7 @@ export function judging(ask: Asked, room: LubeRoom, points: readonly LubePlace[]
   return {
     reasons: (l: Lubricant): LubeReason[] => [...hardReasons(ground, l), ...softReasons(ground, l)],
     allowed: (l: Lubricant): boolean => hardReasons(ground, l).every((r) => !(r.hard && r.against)),
+    fit: (l: Lubricant): number => fitOf(ground, l),
   };
 }
 
@@ -200,12 +201,14 @@ function meetsOld(
 const W = {
   class: 3,
   viscosity: 2,
-  ep: 2,
+  ep: 1,
+  sliding: 2,
+  blows: 3,
+  stains: 1,
   leak: 2,
   water: 2,
   borderline: 3,
   stock: 5,
-  price: 0.5,
   open: 0.4,
   speed: 4,
   noViscosity: 1,
@@ -215,23 +218,19 @@ const W = {
 const STANDS_WATER = new Set(["CaS", "CaX", "AlX", "Ca12", "Ca", "PUs"]);
 
 /** What ranks those that are allowed. */
-function softReasons({ ask, room, points, yellow, plasticTeeth }: Ground, l: Lubricant): LubeReason[] {
+function softReasons(
+  { ask, room, points, yellow, plasticTeeth, steelOnSteel }: Ground,
+  l: Lubricant,
+): LubeReason[] {
   const out: LubeReason[] = [];
   const soft = (rule: string, says: string, weight: number): void =>
     void out.push({ rule, says, against: weight > 0, hard: false, weight });
   if (room.makersLubricant === l.id) soft("maker’s word", "the maker names it for this model", -W.makers);
   consistency(ask.school, l, points, soft);
   viscosity(room, l, points, soft);
-  const shock = points.some((p) => p.load === "shock" || p.kind === "striker");
-  const carries = l.ep === true || (l.solids ?? []).some((s) => s !== "PTFE");
-  if (shock)
-    soft(
-      "load",
-      carries ? "EP or solids carry it through the blows" : "neither EP nor solids: blows press the oil out",
-      carries ? -0.5 : W.ep,
-    );
+  underLoad(points, steelOnSteel, l, soft);
   if (yellow.length && l.ep && room.hottestC < EP_WARM_C)
-    soft("EP on copper", `EP buys nothing on ${yellow.join(", ")}, and stains it once it is warm`, W.ep / 2);
+    soft("EP on copper", `EP buys nothing on ${yellow.join(", ")}, and stains it once it is warm`, W.stains);
   if (plasticTeeth) {
     const spares = l.baseOil === "PAO" || l.baseOil === "silicone";
     soft(
@@ -243,7 +242,7 @@ function softReasons({ ask, room, points, yellow, plasticTeeth }: Ground, l: Lub
     );
     if (l.solids?.includes("PTFE"))
       soft("plastic teeth", "its PTFE lets plastic slide where the oil is pressed out", -0.5);
-    if (l.ep) soft("plastic teeth", "EP additives do nothing between plastic and steel", W.ep / 2);
+    if (l.ep) soft("plastic teeth", "EP additives do nothing between plastic and steel", W.stains);
   }
   if (room.leaks)
     soft(
@@ -265,18 +264,51 @@ function softReasons({ ask, room, points, yellow, plasticTeeth }: Ground, l: Lub
   }
   const meets = meetsOld(room, l);
   if (meets?.how === "borderline") soft("old grease", meets.says, W.borderline);
-  // a price speaks against nothing: of two that are as good the cheaper is taken
-  if (l.pricePer100G !== undefined)
-    out.push({
-      rule: "price",
-      says: "of two that are as good the cheaper comes first",
-      against: false,
-      hard: false,
-      weight: Math.min(1, l.pricePer100G / 20) * W.price,
-    });
   if (l.openedOn) soft("open tube", "a tube of it is open", -W.open);
   return out;
 }
+
+/**
+ * What carries where the oil is pressed out. Between steel teeth EP or solids count even where nobody said
+ * that it takes blows; where they slide along each other, more.
+ */
+function underLoad(points: readonly LubePlace[], steelOnSteel: boolean, l: Lubricant, soft: Soft): void {
+  const steel = points.filter((p) => isMeshing(p.kind) && p.materials?.length && p.materials.every(isSteel));
+  const shock = points.some((p) => p.load === "shock" || p.kind === "striker");
+  if (!shock && (!steelOnSteel || steel.every((p) => p.load === "light"))) return;
+  const slides = steel.some((p) => p.kind === "worm");
+  const carries = l.ep === true || (l.solids ?? []).some((s) => s !== "PTFE");
+  const [under, weight] = shock
+    ? (["the blows", W.blows] as const)
+    : slides
+      ? (["the sliding of steel on steel", W.sliding] as const)
+      : (["the load of steel on steel", W.ep] as const);
+  soft(
+    "load",
+    carries
+      ? `EP or solids carry it through ${under}`
+      : `neither EP nor solids: ${under} presses the oil out`,
+    carries ? 0 : weight,
+  );
+}
+
+/**
+ * How far a lubricant lies from the middle of what is asked for, in classes and in doublings of the
+ * viscosity: of two that are as good, the one nearer to the middle has more to spare both ways.
+ */
+function fitOf({ ask, points }: Ground, l: Lubricant): number {
+  const teeth = points.filter((p) => isMeshing(p.kind));
+  const [first] = teeth.length ? teeth : points;
+  if (!first) return 0;
+  const [low, high] = pointKind(first.kind).classes[ask.school];
+  const ofClass = l.nlgi === undefined ? 0 : Math.abs(l.nlgi - (low + high) / 2);
+  const speed = speedOf(first);
+  if (l.viscosityMm2s === undefined || !speed || !isMeshing(first.kind)) return ofClass;
+  const [least, most] = toothViscosity(middle(speed), first.kind === "worm");
+  return ofClass + Math.abs(Math.log2(l.viscosityMm2s / Math.sqrt(least * most)));
+}
+/** The geometric middle of a spread of speeds. */
+const middle = ([low, high]: readonly [number, number]): number => Math.sqrt(low * high);
 
 type Soft = (rule: string, says: string, weight: number) => void;
 
@@ -322,30 +354,35 @@ function consistency(
   );
 }
 
+/** Rounded to two figures: 151.3 is 150, 1207 is 1200. */
+const twoFigures = (n: number): number => Number(n.toPrecision(2));
+
 /** The base oil against the speed of teeth and bearings. */
 function viscosity(room: LubeRoom, l: Lubricant, points: readonly LubePlace[], soft: Soft): void {
-  const asking = points.filter(
-    (p) =>
-      (isMeshing(p.kind) && p.pitchLineMPerS !== undefined) ||
-      (p.kind === "rolling-bearing" && p.bearing && p.rpm),
-  );
+  const meshing = points.filter((p) => isMeshing(p.kind) && speedOf(p));
+  const asking = [...meshing, ...points.filter((p) => p.kind === "rolling-bearing" && p.bearing && p.rpm)];
   if (!asking.length) return;
   const v40 = l.viscosityMm2s;
   if (v40 === undefined) {
     soft("viscosity", "the viscosity of its oil is not on the shelf: look at its sheet", W.noViscosity);
     return;
   }
-  const fast = Math.max(
-    -1,
-    ...points.flatMap((p) => (isMeshing(p.kind) && p.pitchLineMPerS !== undefined ? [p.pitchLineMPerS] : [])),
-  );
-  if (fast >= 0) {
+  const speeds = meshing.flatMap((p) => speedOf(p) ?? []);
+  if (speeds.length) {
+    const fast: readonly [number, number] = [
+      Math.max(...meshing.map((p) => speedOf(p)?.[0] ?? 0)),
+      Math.max(...speeds),
+    ];
     const worm = points.some((p) => p.kind === "worm");
-    const [least, most] = toothViscosity(fast, worm);
-    const off = v40 < least ? Math.log2(least / v40) : v40 > most ? Math.log2(v40 / most) : 0;
+    const [least, most] = toothViscosity(middle(fast), worm);
+    const by = v40 < least ? Math.log2(least / v40) : v40 > most ? Math.log2(v40 / most) : 0;
+    // an oil is known to a tenth, and so is what teeth ask for
+    const off = by < 0.15 ? 0 : by;
+    const between = `${twoFigures(least)} to ${twoFigures(most)}`;
+    const at = fast[0] === fast[1] ? fast[0].toFixed(1) : `${fast[0]} to ${fast[1]}`;
     soft(
       "speed",
-      `${v40} mm²/s at ${fast.toFixed(1)} m/s: ${off === 0 ? `within the ${least.toFixed(0)} to ${most.toFixed(0)} that teeth of this speed like` : v40 < least ? `thinner than the ${least.toFixed(0)} to ${most.toFixed(0)} that keep teeth apart` : `thicker than the ${least.toFixed(0)} to ${most.toFixed(0)}: it drags and warms`}`,
+      `${v40} mm²/s at ${at} m/s: ${off === 0 ? `within the ${between} that teeth of this speed like` : v40 < least ? `thinner than the ${between} that keep teeth apart` : `thicker than the ${between}: it drags and warms`}`,
       off * W.viscosity,
     );
   }
@@ -357,13 +394,13 @@ function viscosity(room: LubeRoom, l: Lubricant, points: readonly LubePlace[], s
     if (speed > limit)
       soft(
         "bearing speed",
-        `n·dm of ${Math.round(speed / 1000)} thousand is above the ${limit / 1000} thousand that such an oil stands: it is thrown out and warms`,
+        `n·dm of ${Math.round(speed / 1000)} thousand is above the ${Math.round(limit / 1000)} thousand that such an oil stands: it is thrown out and warms`,
         W.speed,
       );
     else
       soft(
         "bearing speed",
-        `n·dm of ${Math.round(speed / 1000)} thousand, of ${limit / 1000} thousand; κ ${kappa.toFixed(1)}${kappa < 1 ? ": too thin when warm to part the balls from the track" : ""}`,
+        `n·dm of ${Math.round(speed / 1000)} thousand, of ${Math.round(limit / 1000)} thousand; κ ${kappa.toFixed(1)}${kappa < 1 ? ": too thin when warm to part the balls from the track" : ""}`,
         kappa < 1 ? W.viscosity * Math.min(3, -Math.log2(kappa)) : 0,
       );
   }

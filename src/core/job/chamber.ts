@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { lubeRoom, oldLubricant } from "../grease/lube-ask";
+import { gramsSpread, lastUnit, lubeRoom, oldLubricant } from "../grease/lube-ask";
 import { pictureSpot } from "./picture-spot";
 import { day, later, note, ref, text, words } from "./written";
 
@@ -73,6 +73,14 @@ export const chamberSchema = z.strictObject({
   dry: z.array(dryPlace).max(30).optional(),
   volume: chamberVolume.optional(),
   makersGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
+  /** where the maker names a spread: both ends, g */
+  makersSpread: gramsSpread.optional(),
+  /** the maker's figure as it was typed: "4 oz" */
+  makersSaid: words.optional(),
+  /** what went into the same chamber of the model's last unit, where somebody took it for this one */
+  lastUnit: lastUnit.optional(),
+  /** what of the old lubricant stays in it, g */
+  staysGrams: z.number("must be a weight in grams").min(0, "must not be negative").max(100_000).optional(),
   /** what came out of it, weighed */
   oldGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
   /** the lubricant of the shelf that the maker names */

@@ -143,6 +143,7 @@ export const pointFacts = z.strictObject({
   gramsSaid: z.boolean().optional(),
   ...lubePlace.pick({
     pitchLineMPerS: true,
+    speed: true,
     materials: true,
     toothVolumeMl: true,
     bearing: true,

@@ -3,6 +3,7 @@
 import { BASE_OILS } from "@/core/grease/base-oils";
 import { OLD_THICKENERS, oldThickenerName } from "@/core/grease/thickeners";
 import type { Chamber } from "@/core/job/chamber";
+import { typedFigure } from "@/core/quantity/typed-figure";
 import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
@@ -14,7 +15,7 @@ import { typedFields, useDraft } from "../saving/use-draft";
 import { useFieldFault } from "../saving/use-field-fault";
 import { saveChamber, takeChamberAway } from "./actions";
 import { CameOutFigure, FilledFigure, MakersFigure } from "./charge-figures";
-import { Figure, figureFrom } from "./figure";
+import { Figure } from "./figure";
 import type { ChamberView, LubeView } from "./lube-view";
 
 const FROM_OUTSIDE = "from-outside";
@@ -100,13 +101,15 @@ export function ChamberFacts({
           onChoose={(id) => void save({ makersLubricant: id ?? null })}
         />
         <Figure
-          label="Coldest, °C"
+          label="Coldest"
+          of="temperature"
           name={`cold-${chamber.id}`}
           value={chamber.coldestC}
           save={(coldestC) => save({ coldestC })}
         />
         <Figure
-          label="Hottest, °C"
+          label="Hottest"
+          of="temperature"
           name={`hot-${chamber.id}`}
           value={chamber.hottestC}
           save={(hottestC) => save({ hottestC })}
@@ -198,7 +201,10 @@ function Inside({
       return;
     }
     if (!SIDES.every(([k]) => text(k).trim()) || !SIDES.some(([k]) => typed[name(k)] !== undefined)) return;
-    const [lengthMm = 0, widthMm = 0, depthMm = 0] = SIDES.map(([k]) => Number(figureFrom(text(k))));
+    const read = SIDES.map(([k]) => typedFigure(text(k), "length"));
+    const wrong = read.find((r) => typeof r === "string");
+    if (wrong) return void fault.took({ ok: false, path: "volume", says: wrong });
+    const [lengthMm = 0, widthMm = 0, depthMm = 0] = read.map((r) => (typeof r === "string" ? 0 : r.value));
     if (fault.took(await save({ by: "inside", lengthMm, widthMm, depthMm })))
       setTyped((now) =>
         Object.fromEntries(Object.entries(now).filter(([k]) => !k.startsWith(`${chamber.id}.`))),

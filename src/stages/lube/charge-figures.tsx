@@ -19,7 +19,8 @@ interface ChargeFigureProps {
 
 export const MakersFigure = ({ chamber, at, save }: ChargeFigureProps) => (
   <Figure
-    label="Maker’s figure, g"
+    label="Maker’s figure"
+    of="mass"
     name={`${at}-makers-${chamber.id}`}
     value={chamber.makersGrams}
     save={(makersGrams) => save({ makersGrams })}
@@ -28,7 +29,8 @@ export const MakersFigure = ({ chamber, at, save }: ChargeFigureProps) => (
 
 export const FilledFigure = ({ chamber, at, save }: ChargeFigureProps) => (
   <Figure
-    label="Filled, ml"
+    label="Filled"
+    of="volume"
     name={`${at}-ml-${chamber.id}`}
     value={chamber.volume?.by === "filling" ? chamber.volume.ml : undefined}
     save={(ml) => save({ volume: ml === null ? null : { by: "filling", ml } })}
@@ -37,7 +39,8 @@ export const FilledFigure = ({ chamber, at, save }: ChargeFigureProps) => (
 
 export const CameOutFigure = ({ chamber, at, save }: ChargeFigureProps) => (
   <Figure
-    label="Came out of it, g"
+    label="Came out of it"
+    of="mass"
     name={`${at}-old-${chamber.id}`}
     value={chamber.oldGrams}
     save={(oldGrams) => save({ oldGrams })}

@@ -1,28 +1,49 @@
 "use client";
 
+import {
+  FIGURE_UNITS,
+  type FigureGround,
+  type FigureOf,
+  type TypedFigure,
+  typedOrEmpty,
+} from "@/core/quantity/typed-figure";
 import type { ActionResult } from "../saving/act";
 import { SavedField } from "../saving/saved-field";
 
-/** A figure as it is typed; null: the field is empty. What is no number is said by the action. */
-export const figureFrom = (text: string): number | null =>
-  text.trim() ? Number(text.trim().replace(",", ".")) : null;
-
 export interface FigureProps {
+  /** without its unit, which follows from what it is of */
   label: string;
+  of: FigureOf;
   name: string;
   value: number | undefined;
   /** null: nothing is said any more */
-  save: (value: number | null) => Promise<ActionResult>;
+  save: (value: number | null, figure: TypedFigure | null) => Promise<ActionResult>;
+  ground?: FigureGround | undefined;
   hint?: string;
   keyName?: string;
 }
 
-/** A field for one figure that saves itself. */
-export const Figure = ({ value, save, ...field }: FigureProps) => (
-  <SavedField
-    {...field}
-    figure
-    value={value === undefined ? "" : String(value)}
-    save={(text) => save(figureFrom(text))}
-  />
-);
+/** As fine as a bench scale or a caliper reads. */
+const hundredths = (n: number): number => Math.round(n * 100) / 100;
+
+/** A field for one figure that saves itself, in whatever unit it is typed. */
+export function Figure({ value, save, of, ground, label, ...field }: FigureProps) {
+  const reads = (text: string): string | null => {
+    const read = typedOrEmpty(text, of, ground);
+    return read === null ? "" : typeof read === "string" ? null : String(hundredths(read.value));
+  };
+  return (
+    <SavedField
+      {...field}
+      label={`${label}, ${FIGURE_UNITS[of]}`}
+      figure
+      reads={reads}
+      value={value === undefined ? "" : String(value)}
+      save={async (text) => {
+        const read = typedOrEmpty(text, of, ground);
+        if (typeof read === "string") return { ok: false, path: field.name, says: read };
+        return save(read && hundredths(read.value), read);
+      }}
+    />
+  );
+}

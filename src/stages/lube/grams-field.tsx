@@ -6,7 +6,7 @@ import type { ActionResult } from "../saving/act";
 import { Figure, type FigureProps } from "./figure";
 import { MEANT } from "./meant";
 
-export interface GramsFieldProps extends Omit<FigureProps, "save"> {
+export interface GramsFieldProps extends Omit<FigureProps, "save" | "of"> {
   /** `sure`: it is meant, although it seems a slip */
   save: (grams: number | null, sure?: true) => Promise<ActionResult>;
 }
@@ -18,6 +18,7 @@ export function GramsField({ save, ...field }: GramsFieldProps) {
     <>
       <Figure
         {...field}
+        of="mass"
         save={async (grams) => {
           const result = await save(grams);
           setAsked(!result.ok && result.path === MEANT && grams !== null ? grams : undefined);

@@ -202,8 +202,8 @@ describe("which lubricant", () => {
     const number = await cased();
     expect(await press(takeLube, number, { chamber: "c1", lubricant: "marsh" })).toMatchObject({ ok: true });
     const sum = async () => (await points(number)).reduce((s, g) => s + (g.grams ?? 0), 0);
-    // 80 × 60 × 20 mm, 40 % of it, 0.9 g/ml
-    expect(await sum()).toBeCloseTo(34.56, 2);
+    // 80 × 60 × 20 mm, 25 to 50 % of it as nobody has said how fast it runs, 0.9 g/ml
+    expect(await sum()).toBeCloseTo(32.4, 2);
     expect(await points(number)).toMatchObject([
       { lubricant: "Marsh 2", lubricantId: "marsh" },
       { lubricant: "Marsh 2" },
@@ -304,14 +304,14 @@ describe("what is said elsewhere", () => {
     await press(takeLube, number, { chamber: "c1", lubricant: "marsh" });
     const before = await sum(number);
     await press(saveSchool, number, { school: "packed" });
-    expect(await sum(number)).toBeCloseTo((before * 70) / 40, 1);
+    expect(await sum(number)).toBeCloseTo((before * 70) / 37.5, 1);
     // one point gets something else by hand: the chamber's grease goes to the others, all of it
     await press(savePoint, number, { point: "g2", facts: { lubricant: "silicone paste" } });
     expect((await points(number)).map((g) => [g.lubricant, g.grams !== undefined])).toEqual([
       ["Marsh 2", true],
       ["silicone paste", false],
     ]);
-    expect(await sum(number)).toBeCloseTo((before * 70) / 40, 1);
+    expect(await sum(number)).toBeCloseTo((before * 70) / 37.5, 1);
   });
   it("that forbids what was taken takes it back, with a word in the history, and the gate is open again", async () => {
     const number = await cased();
@@ -412,7 +412,7 @@ describe("a weight", () => {
     await press(weigh, first, { point: "g1", grams: 12 });
     const number = await cased({ maker: "Odd", model: "One" });
     await press(takeLube, number, { chamber: "c1", lubricant: "marsh" });
-    expect(refusal(await press(savePoint, number, { point: "g1", facts: { grams: 1 } }))).toMatch(
+    expect(refusal(await press(savePoint, number, { point: "g1", facts: { grams: 0.5 } }))).toMatch(
       /the last job of this model took 12 g/,
     );
     expect(await press(savePoint, number, { point: "g1", facts: { grams: 14 } })).toMatchObject({ ok: true });

@@ -154,7 +154,7 @@ function Point({
         <div className="grid grid-cols-[1fr_auto] gap-x-2">
           <div className="min-w-0">
             {isUnknown ? (
-              <GramsField label="Weighed in, g" name={`weigh-${g.id}`} value={weighed} save={put} />
+              <GramsField label="Weighed in" name={`weigh-${g.id}`} value={weighed} save={put} />
             ) : (
               <WeighIn
                 point={g.id}
@@ -207,7 +207,7 @@ function Point({
           <FaultLine says={fault.elsewhere("grams")} />
           <div className="grid grid-cols-2 gap-2">
             <GramsField
-              label="Own amount, g"
+              label="Own amount"
               hint={g.gramsSaid ? "said; empty: worked out" : "empty: worked out"}
               name={`grams-${g.id}`}
               value={g.gramsSaid ? g.grams : undefined}

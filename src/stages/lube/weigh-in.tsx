@@ -57,7 +57,7 @@ export function WeighIn({ point, where, aim, weighed, main, put }: WeighInProps)
       <div className="flex">
         <div className="min-w-0 flex-1">
           <GramsField
-            label="Weighed in, g"
+            label="Weighed in"
             keyName={main ? "I" : undefined}
             name={`weigh-${point}`}
             value={weighed}

@@ -18,6 +18,8 @@ export interface SavedFieldProps {
   save: (text: string) => Promise<ActionResult>;
   rows?: number;
   figure?: boolean;
+  /** what the job says once a text is saved, where that is not the text itself; null: nothing can be read */
+  reads?: (text: string) => string | null;
   type?: "text" | "date" | "number";
   hint?: string;
   /** where the shop is asked what it has heard before, `/api/known/maker` */
@@ -50,6 +52,7 @@ export function SavedField({
   save,
   rows,
   figure,
+  reads,
   type = "text",
   hint,
   known,
@@ -141,9 +144,20 @@ export function SavedField({
     else setTheirs(value);
   }, [key, send, value]);
 
+  const latestReads = useRef(reads);
+  useEffect(() => {
+    latestReads.current = reads;
+  });
   // another screen, or another field, changed the job: follow it unless something is being typed here
   useEffect(() => {
     if (value === base.current) return;
+    // "6 oz" stands in the field, and the job says its grams
+    if (latestReads.current?.(current.current) === value) {
+      sent.current = [];
+      base.current = current.current;
+      setFault(null);
+      return forgetInBrowser(key);
+    }
     // our own save came back before its answer did, or without one
     if (sent.current.includes(value)) {
       base.current = value;
@@ -172,13 +186,16 @@ export function SavedField({
   useTypedEarly(field, text, typed);
   useKey(keyName, () => field.current?.focus(), keyName !== undefined, label);
   const heard = useKnownWords(known);
+  const read = reads?.(text) ?? null;
+  const means = read !== null && Number(read) !== Number(text.replace(",", ".")) ? `= ${read}` : undefined;
+  const under = fault ?? [means, hint].filter(Boolean).join(" · ");
   const shared = {
     id,
     ref: field,
     value: text,
     "aria-keyshortcuts": keyName,
     "aria-invalid": fault ? true : undefined,
-    "aria-describedby": fault || hint ? `${id}-says` : undefined,
+    "aria-describedby": under ? `${id}-says` : undefined,
     className: `field ${figure ? "figure" : ""}`,
     onChange: (e: { target: { value: string } }) => {
       typed(e.target.value);
@@ -209,13 +226,13 @@ export function SavedField({
           ))}
         </datalist>
       )}
-      {(fault || hint) && (
+      {under && (
         <p
           id={`${id}-says`}
           role={fault ? "alert" : undefined}
           className={fault ? "text-[18px] font-semibold text-error" : "hush text-[17px]"}
         >
-          {fault ?? hint}
+          {under}
         </p>
       )}
       {theirs !== null && theirs !== text && (
