@@ -12,6 +12,7 @@ export const CHAMBER_KINDS = [
   { kind: "ratchet-head", says: "Ratchet head" },
   { kind: "bearing-seat", says: "Bearing seat" },
   { kind: "striker", says: "Striker" },
+  { kind: "clockwork", says: "Clockwork" },
   { kind: "other", says: "Another place" },
 ] as const;
 export const chamberKind = z.enum(CHAMBER_KINDS.map((k) => k.kind));
@@ -38,6 +39,8 @@ export const chamberVolume = z.discriminatedUnion("by", [
 export const dryPlace = z.strictObject({
   id: ref,
   says: words.trim().min(1, "say what stays dry"),
+  /** the part that gets none: a sealed bearing */
+  part: ref.optional(),
   spot: pictureSpot.optional(),
 });
 export type DryPlace = Frozen<z.infer<typeof dryPlace>>;

@@ -18,7 +18,7 @@ import {
 } from "./cleaning";
 import { CLEANING, cleaningCautions, cleaningFor } from "./cleaning-ways";
 import { lubePlan } from "./plan";
-import { openerBefore, pointOn, proposedChambers } from "./propose";
+import { bearingsAsked, openerBefore, pointOn, proposedChambers } from "./propose";
 import { closersOf, momentsFor, reachOf } from "./reach";
 import { freeVolumeOf, placeOf, roomsOf } from "./rooms";
 import { makersSlip, slipIn } from "./slips";
@@ -136,15 +136,83 @@ describe("proposed chambers", () => {
   it("without a train follow what parts are said to be, and never their names", () => {
     const [only, ...more] = proposedChambers(winch());
     expect(more).toEqual([]);
-    expect(only?.points.map((g) => [g.part, g.kind, g.when])).toEqual([
-      ["p3", "gear-teeth", "after-fit"],
-      ["p4", "gear-teeth", "after-fit"],
-      ["p5", "rolling-bearing", "after-fit"],
+    // a lone wheel beside a worm runs on it
+    expect([only?.chamber.kind, only?.points.map((g) => [g.part, g.kind, g.when])]).toEqual([
+      "worm-box",
+      [
+        ["p3", "worm", "after-fit"],
+        ["p4", "worm", "after-fit"],
+      ],
     ]);
     const named = winch({
       parts: winch().parts.map((p) => ({ ...p, name: "grease gear bearing", kind: "bracket" })),
     });
     expect(proposedChambers(named)).toEqual([]);
+  });
+  it("a bearing is asked about, greased where it is open, and left alone where it is sealed", () => {
+    const named = (name: string) =>
+      winch({ parts: winch().parts.map((p) => (p.id === "p5" ? { ...p, name } : p)) });
+    const onBearing = (job: Job) =>
+      proposedChambers(job).flatMap((c) => c.points.filter((g) => g.part === "p5").map((g) => g.when));
+    expect(onBearing(named("drum bearing"))).toEqual([]);
+    expect(bearingsAsked(named("drum bearing")).map((p) => p.id)).toEqual(["p5"]);
+    // pressed in, its closed side is out of reach
+    expect(onBearing(named("open bearing 6001"))).toEqual(["before-fit"]);
+    expect(onBearing(named("drum bearing 6001-Z"))).toEqual(["before-fit"]);
+    for (const name of ["bearing 6001-2RS", "bearing 608 ZZ", "sealed bearing"]) {
+      expect(onBearing(named(name))).toEqual([]);
+      expect(bearingsAsked(named(name))).toEqual([]);
+    }
+  });
+  it("a wheel of the train that names no part is not proposed beside the gears that came off", () => {
+    const unnamed: TrainInput = {
+      ...train,
+      meshes: [
+        {
+          id: "m1",
+          kind: "spur",
+          driver: { shaft: "motor", teeth: 9 },
+          driven: { shaft: "out", teeth: 40 },
+        },
+      ],
+    };
+    expect(proposedChambers(winch({ train: unnamed })).flatMap((c) => c.points.map((g) => g.where))).toEqual([
+      "teeth of the wheel",
+      "teeth of the worm",
+    ]);
+  });
+  it("a clockwork gets oil at its pivots from outside, on its spring and governor, and none on its teeth", () => {
+    const box = winch({
+      kind: "musical box",
+      parts: [
+        { id: "p1", name: "lid", kind: "cover" },
+        { id: "p2", name: "top plate", kind: "cover" },
+        { id: "p3", name: "first wheel", kind: "gear" },
+        { id: "p4", name: "mainspring", kind: "spring" },
+        { id: "p5", name: "governor pad" },
+        { id: "p6", name: "drive belt", kind: "belt" },
+      ],
+    });
+    const [only, ...more] = proposedChambers(box);
+    expect([only?.chamber.kind, more.length]).toEqual(["clockwork", 0]);
+    expect(only?.points.map((g) => [g.kind, g.where, g.when ?? (g.outside && "outside")])).toEqual([
+      ["mainspring", "mainspring", "before-fit"],
+      ["governor-pad", "governor pad", "after-fit"],
+      ["clock-pivot", "pivots of the first wheel", "outside"],
+    ]);
+  });
+  it("what is only guessed is not proposed, and what a name says outright is", () => {
+    const called = (name: string) => {
+      const bare = winch({ parts: [{ id: "p3", name }] });
+      return proposedChambers(bare).flatMap((c) => c.points.map((g) => g.kind));
+    };
+    for (const name of ["optical wheel", "gear head", "gear change", "head", "chain guard"])
+      expect(called(name)).toEqual([]);
+    expect(called("lead screw")).toEqual(["lead-screw"]);
+    expect(called("hook race")).toEqual(["hook-race"]);
+    expect(called("oil wick")).toEqual(["felt-wick"]);
+    expect(called("impact mechanism")).toEqual(["striker"]);
+    expect(called("plunger pinion")).toEqual(["gear-teeth"]);
   });
   it("a bush is what it is made of: sintered takes oil; of one that nobody knows it is said", () => {
     const bush = (material?: string) =>
@@ -178,12 +246,19 @@ describe("until when a place is reached", () => {
   const job = winch({ lubePoints: [point] });
   const plan = rebuildPlan(job);
   it("is before what had to come off before its part goes back", () => {
-    expect(closersOf(job, point)).toEqual(["s3"]);
+    // the wheel goes on after it, and does not close over it: the case cover does
+    expect(closersOf(job, point)).toEqual(["s2", "s1"]);
     const reach = reachOf(job, plan, "grease:g1", point);
-    expect(reach.last?.says).toBe("step 3, the wheel closes over it");
+    expect(reach.last?.says).toBe("step 2, the case cover closes over it");
     expect(reach.line).toBeLessThan(reach.last?.line ?? 0);
-    expect(momentsFor(job, plan, point).map((m) => m.step)).toEqual(["s3"]);
+    expect(momentsFor(job, plan, point).map((m) => m.step)).toEqual(["s3", "s2"]);
     expect(reach.closed).toBeUndefined();
+    // where no cover came off, it is not claimed that anything closes
+    const open = winch({
+      parts: winch().parts.map((p) => (p.kind === "cover" ? { ...p, kind: "bracket" } : p)),
+    });
+    expect(closersOf(open, point)).toEqual(["s3"]);
+    expect(reachOf(open, plan, "grease:g1", point).last?.says).toBe("step 3, the wheel goes on after it");
   });
   it("a place that a step laid open may be done at any time until that step goes back", () => {
     const open = { id: "g2", reachedBy: "s1" };
@@ -192,7 +267,7 @@ describe("until when a place is reached", () => {
   it("to which moment it was moved is no matter: its last one stays, and it can go later again", () => {
     const chambers = [{ ...newChamber("c1", "worm-box"), openedBy: "s2" }];
     const moved = { id: "g1", onPart: "p4", reachedBy: "s3", chamber: "c1" };
-    expect(closersOf(winch({ chambers }), moved)).toEqual(["s3"]);
+    expect(closersOf(winch({ chambers }), moved)).toEqual(["s2"]);
     const spot = { id: "g2", reachedBy: "s4", chamber: "c1" };
     expect(closersOf(winch({ chambers }), spot)).toEqual(["s2"]);
     expect(momentsFor(winch({ chambers }), plan, spot).map((m) => m.step)).toEqual([
@@ -225,13 +300,13 @@ describe("until when a place is reached", () => {
     expect([0, 1, 2, 6].map((done) => openerBefore(winch(), done))).toEqual([undefined, "s1", "s2", "s2"]);
   });
   it("once it is closed over it says by what", () => {
-    const closed = { ...job, linesDone: ["undo:s3"] };
+    const closed = { ...job, linesDone: ["undo:s2"] };
     expect(reachOf(closed, plan, "grease:g1", point).closed).toBe(
-      "step 3, the wheel, closes over it, and is on again: take it off first",
+      "step 2, the case cover, closes over it, and is on again: take it off first",
     );
     // one that was done before it closed is done
     expect(
-      reachOf({ ...closed, linesDone: ["undo:s3", "grease:g1"] }, plan, "grease:g1", point).closed,
+      reachOf({ ...closed, linesDone: ["undo:s2", "grease:g1"] }, plan, "grease:g1", point).closed,
     ).toBeUndefined();
   });
   it("moving a point to any of its moments keeps the plan's laws, whatever the strip", () => {

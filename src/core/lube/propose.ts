@@ -1,8 +1,9 @@
 import type { PointKindName } from "../grease/point-kinds";
 import { type Chamber, type ChamberKind, newChamber, nextChamberId } from "../job/chamber";
 import type { Job } from "../job/job";
-import { askedKinds, kindOf, type Part, partName, partNamed } from "../job/part";
+import { kindOf, type Part, partName, partNamed } from "../job/part";
 import type { LubePoint } from "../job/service";
+import { bearingClosure, isClockwork, isWormByName, placeKindOf } from "./places";
 import { lubricatedWheels } from "./wheels";
 
 export interface Proposal {
@@ -10,33 +11,8 @@ export interface Proposal {
   readonly points: readonly Omit<LubePoint, "id">[];
 }
 
-/**
- * Kinds of parts that take a lubricant, and what kind of place they are. Said kinds of parts, not words of
- * their names.
- */
-const PLACES: Readonly<Record<string, PointKindName>> = {
-  gear: "gear-teeth",
-  bearing: "rolling-bearing",
-  bush: "plain-bush",
-  seal: "seal-lip",
-  "o-ring": "o-ring",
-  ratchet: "ratchet",
-  spline: "spline",
-  "dog-clutch": "spline",
-};
-/** What kind of place a part would be: by its kind, and a bush by what it is made of. */
-export const placeKindOf = (partKind: string | undefined, material?: string): PointKindName | undefined =>
-  partKind === "bush" && material !== undefined && /^sinter/i.test(material)
-    ? "sintered-bush"
-    : partKind === undefined
-      ? undefined
-      : PLACES[partKind];
-
-/** Parts that would take a lubricant by one of the kinds that their names hint at, and nobody said which. */
-export const askedBeforeLube = (parts: readonly Part[]): Part[] =>
-  parts.filter((p) => askedKinds(p).some((kind) => PLACES[kind] !== undefined));
-
-type JobFacts = Pick<Job, "train" | "parts" | "steps" | "chambers" | "lubePoints" | "findings">;
+type JobFacts = Pick<Job, "train" | "parts" | "steps" | "chambers" | "lubePoints" | "findings"> &
+  Partial<Pick<Job, "kind">>;
 
 /**
  * The step that laid a part's room open: the last one before it came off that is no note and no block, and
@@ -57,10 +33,11 @@ export function openerBefore(job: Pick<Job, "steps" | "parts">, done: number): s
 }
 
 /** What a room around a part is, as it begins. */
-export function chamberKindAround(partKind: string | undefined): ChamberKind {
-  const place = placeKindOf(partKind);
+export function chamberKindAround(part: Pick<Part, "kind" | "name" | "material">): ChamberKind {
+  const place = placeKindOf(part);
   if (place === "gear-teeth") return "gear-case";
   if (place === "rolling-bearing" || place === "plain-bush") return "bearing-seat";
+  if (place === "striker") return "striker";
   return place === "ratchet" ? "ratchet-head" : "other";
 }
 
@@ -70,6 +47,11 @@ export function chamberKindAround(partKind: string | undefined): ChamberKind {
  */
 const cameOff = (job: Pick<Job, "steps">, part: string | undefined): boolean =>
   part !== undefined && job.steps.some((s) => s.parts?.includes(part));
+
+/** Places that are out of reach, or half shut, once their part is on. */
+const BEFORE_FIT: ReadonlySet<PointKindName> = new Set([
+  "seal-lip", "o-ring", "spline", "rolling-bearing", "plain-bush", "sintered-bush", "mainspring", "felt-wick",
+]); // biome-ignore format: a list
 
 /**
  * A point on a part, as it begins: after it is fitted where it came off, while the room is open where it did
@@ -86,7 +68,7 @@ export function pointOn(
   if (cameOff(job, part))
     return {
       part,
-      when: kind === "seal-lip" || kind === "o-ring" || kind === "spline" ? "before-fit" : "after-fit",
+      when: BEFORE_FIT.has(kind) ? "before-fit" : "after-fit",
       ...facts,
     };
   if (chamber.outside) return { outside: true, ...(part && { onPart: part }), ...facts };
@@ -97,9 +79,9 @@ export function pointOn(
 
 /**
  * Chambers that the train and the strip speak of and that nobody has made yet: a planetary set, a worm box, a
- * case for the other meshes; and a seat for
- * bearings and bushes that came off without any gear. Each with its points. It is a proposal: everything in
- * it can be changed or struck.
+ * case for the other meshes, a clockwork; and a seat for what else came off and takes a lubricant. Each with
+ * its points. It is a proposal: everything in it can be changed or struck. A bearing of which nobody has said
+ * whether it is sealed is asked about and not proposed.
  */
 export function proposedChambers(job: JobFacts): Proposal[] {
   const out: Proposal[] = [];
@@ -121,11 +103,26 @@ export function proposedChambers(job: JobFacts): Proposal[] {
     chambers.push(chamber);
     out.push({ chamber, points: found });
   };
-  // a gear that meshes twice is one place
+  const cameLoose = (p: Part): boolean => cameOff(job, p.id) && !taken.has(p.id);
+  const others = (): Part[] =>
+    job.parts.filter((p) => kindOf(p) !== "gear" && cameLoose(p) && takesSome(job, p));
+  const onPart = (c: Chamber, p: Part) => pointOn(job, c, placeKindOf(p) as PointKindName, p.id, partName(p));
+  if (isClockwork(job)) {
+    const gears = job.parts.filter((p) => kindOf(p) === "gear" && cameLoose(p));
+    propose("clockwork", [...others(), ...gears][0]?.id, (c) => [
+      ...others().map((p) => onPart(c, p)),
+      ...gears.map((p) => pivotsOf(p, c)),
+    ]);
+    return out;
+  }
+  const inTrain = new Set(lubricatedWheels(job.train).flatMap((w) => w.part ?? []));
+  // gears that came off and that the train does not know
+  const loose = job.parts.filter((p) => kindOf(p) === "gear" && cameLoose(p) && !inTrain.has(p.id));
+  // a gear that meshes twice is one place; a wheel that names no part may be one of the loose ones
   const wheels = lubricatedWheels(job.train).filter(
     (w, i, all) =>
       !taken.has(`${w.mesh}:${w.role}`) &&
-      !(w.part && (taken.has(w.part) || all.findIndex((o) => o.part === w.part) < i)),
+      (w.part ? !taken.has(w.part) && all.findIndex((o) => o.part === w.part) === i : loose.length === 0),
   );
   const meshOf = (id: string) => job.train?.meshes.find((m) => m.id === id);
   const groups: readonly (readonly [ChamberKind, (kind: string | undefined) => boolean])[] = [
@@ -133,63 +130,76 @@ export function proposedChambers(job: JobFacts): Proposal[] {
     ["worm-box", (k) => k === "worm"],
     ["gear-case", (k) => k !== "planetary" && k !== "worm"],
   ];
-  const inTrain = new Set(lubricatedWheels(job.train).flatMap((w) => w.part ?? []));
   for (const [kind, is] of groups) {
+    const place = kind === "worm-box" ? "worm" : "gear-teeth";
     const own = wheels.filter((w) => is(meshOf(w.mesh)?.kind));
-    // gears that came off and that the train does not know: worms and their wheels by what was said of them
-    // at Judge, the others in the common case
-    const loose = job.parts.filter(
-      (p) =>
-        p.kind === "gear" &&
-        cameOff(job, p.id) &&
-        !inTrain.has(p.id) &&
-        !taken.has(p.id) &&
-        isLooseIn(job, kind, p.id),
-    );
-    if (!own.length && !loose.length) continue;
-    propose(kind, own.find((w) => w.part)?.part ?? loose[0]?.id, (c) => [
+    const here = loose.filter((p) => isLooseIn(job, kind, p, loose));
+    if (!own.length && !here.length) continue;
+    propose(kind, own.find((w) => w.part)?.part ?? here[0]?.id, (c) => [
       ...own.map((w) => {
-        const at = pointOn(
-          job,
-          c,
-          kind === "worm-box" ? "worm" : "gear-teeth",
-          w.part,
-          w.part ? `teeth of the ${partNamed(job, w.part)}` : w.says,
-        );
+        const where = w.part ? `teeth of the ${partNamed(job, w.part)}` : w.says;
+        const at = pointOn(job, c, place, w.part, where);
         return at && { ...at, wheel: { mesh: w.mesh, role: w.role } };
       }),
-      ...loose.map((p) =>
-        pointOn(job, c, kind === "worm-box" ? "worm" : "gear-teeth", p.id, `teeth of the ${partName(p)}`),
-      ),
-      ...seats(job, taken, out.length === 0).map((p) =>
-        pointOn(job, c, placeKindOf(p.kind, p.material) as PointKindName, p.id, partName(p)),
-      ),
+      ...here.map((p) => pointOn(job, c, place, p.id, `teeth of the ${partName(p)}`)),
+      ...(out.length === 0 ? others() : []).map((p) => onPart(c, p)),
     ]);
   }
-  if (!out.length) {
-    const others = seats(job, taken, true);
-    const kind = others.some((p) => p.kind === "ratchet") ? "ratchet-head" : "bearing-seat";
-    propose(kind, others[0]?.id, (c) =>
-      others.map((p) => pointOn(job, c, placeKindOf(p.kind, p.material) as PointKindName, p.id, partName(p))),
-    );
-  }
+  if (out.length) return out;
+  const rest = others();
+  const [first] = rest;
+  if (first) propose(roomOf(rest), first.id, (c) => rest.map((p) => onPart(c, p)));
   return out;
 }
 
-/** Whether a gear that no train names belongs into a chamber of this kind. */
-function isLooseIn(job: Pick<Job, "findings">, kind: ChamberKind, part: string): boolean {
-  const said = job.findings.find((f) => f.part === part)?.gear.kind;
-  const worm = said === "worm" || said === "worm-wheel";
-  return kind === "worm-box" ? worm : kind === "gear-case" && !worm;
-}
+/** What a room is around parts none of which is a gear. */
+const roomOf = (parts: readonly Part[]): ChamberKind => {
+  const kinds = parts.map(chamberKindAround);
+  return (
+    kinds.find((k) => k === "striker" || k === "ratchet-head") ?? kinds.find((k) => k !== "other") ?? "other"
+  );
+};
+
+/** The pivots of a wheel of a clock train: oiled from outside once its plates are on; its teeth stay dry. */
+const pivotsOf = (p: Part, c: Chamber): Omit<LubePoint, "id"> => ({
+  chamber: c.id,
+  kind: "clock-pivot",
+  where: `pivots of the ${partName(p)}`,
+  onPart: p.id,
+  outside: true,
+});
+
+/** Whether a part takes a lubricant of its own: a sealed bearing, or one that nobody knows, does not. */
+const takesSome = (job: JobFacts, p: Part): boolean => {
+  const place = placeKindOf(p);
+  return place !== undefined && (place !== "rolling-bearing" || bearingClosure(job, p.id) === "open");
+};
+
+/** Bearings that came off, of which nobody has said whether they are sealed, and that have no point yet. */
+export const bearingsAsked = (job: JobFacts): Part[] =>
+  job.parts.filter(
+    (p) =>
+      placeKindOf(p) === "rolling-bearing" &&
+      cameOff(job, p.id) &&
+      bearingClosure(job, p.id) === "unknown" &&
+      !job.lubePoints.some((g) => g.part === p.id || g.onPart === p.id) &&
+      !job.chambers?.some((c) => c.dry?.some((d) => d.part === p.id)),
+  );
 
 /**
- * Bearings, bushes, seals, ratchets and splines that came off: they go into the first chamber that is
- * proposed.
+ * Whether a gear that no train names belongs into a chamber of this kind: a worm and its wheel by what was
+ * said of them at Judge, or by their names; a plain "wheel" beside a lone worm is the one that runs on it.
  */
-const seats = (job: JobFacts, taken: ReadonlySet<string | undefined>, first: boolean) =>
-  first
-    ? job.parts.filter(
-        (p) => p.kind !== "gear" && placeKindOf(p.kind) && cameOff(job, p.id) && !taken.has(p.id),
-      )
-    : [];
+function isLooseIn(
+  job: Pick<Job, "findings">,
+  kind: ChamberKind,
+  part: Part,
+  loose: readonly Part[],
+): boolean {
+  const isWorm = (p: Part): boolean => {
+    const said = job.findings.find((f) => f.part === p.id)?.gear.kind;
+    return said ? said === "worm" || said === "worm-wheel" : isWormByName(p);
+  };
+  const worm = isWorm(part) || (loose.length === 2 && loose.some(isWorm));
+  return kind === "worm-box" ? worm : kind === "gear-case" && !worm;
+}

@@ -1,3 +1,4 @@
+import { closes } from "../assemblies/goes-back";
 import type { Job } from "../job/job";
 import { setKey, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
@@ -29,18 +30,36 @@ export const needsOfJob: (job: Job) => Needs = onceFor((job: Job) =>
 );
 
 /**
- * The steps whose going back closes over a place. A place on a part that came off is closed by whatever had
- * to come off before it; one in a chamber by the step that
- * opened the chamber; another by the step that reached it. To which moment it was moved is no matter.
+ * The steps after whose going back a place is out of reach. What opened its chamber closes over it; where
+ * nobody has said what did, the covers and housings that had to come off before its part; where there is none,
+ * whatever had to come off before it: it goes on later, and how far it is in the way nobody knows. To which
+ * moment a point was moved is no matter.
  */
 export function closersOf(job: Job, place: Placed): string[] {
+  const opener = job.chambers?.find((c) => c.id === place.chamber)?.openedBy;
+  if (opener !== undefined && job.steps.some((s) => s.id === opener)) return [opener];
   const part = place.part ?? place.onPart;
   const at = job.steps.findIndex((s) => part !== undefined && s.parts?.includes(part));
-  if (at >= 0) return (needsOfJob(job)[at] ?? []).flatMap((i) => job.steps[i]?.id ?? []);
-  const opener = job.chambers?.find((c) => c.id === place.chamber)?.openedBy;
-  const known = opener !== undefined && job.steps.some((s) => s.id === opener);
-  return known ? [opener] : place.reachedBy ? [place.reachedBy] : [];
+  if (at < 0) return place.reachedBy ? [place.reachedBy] : [];
+  const needs = needsOfJob(job);
+  const before = new Set<number>(needs[at]);
+  for (const i of before) for (const n of needs[i] ?? []) before.add(n);
+  const ids = (of: Iterable<number>): string[] => [...of].flatMap((i) => job.steps[i]?.id ?? []);
+  const closing = ids(before).filter((s) => isClosing(job, s));
+  return closing.length ? closing : ids(needs[at] ?? []);
 }
+
+/** Whether a step took off what closes a room: a cover, a housing. */
+function isClosing(job: Pick<Job, "steps" | "parts">, step: string): boolean {
+  const parts = job.steps.find((s) => s.id === step)?.parts ?? [];
+  return closes(job.parts.filter((p) => parts.includes(p.id)));
+}
+
+/** What a step's going back does to a place, in words that are true of it. */
+const shuts = (job: Job, place: Placed, step: string): string =>
+  isClosing(job, step) || job.chambers?.some((c) => c.id === place.chamber && c.openedBy === step)
+    ? "closes over it"
+    : "goes on after it";
 
 interface OnLine {
   readonly n: number;
@@ -74,11 +93,15 @@ export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed)
   return {
     ...(line !== undefined && { line }),
     ...(first && {
-      last: { line: first.n, step: first.step, says: `${stepThing(job, first.step)} closes over it` },
+      last: {
+        line: first.n,
+        step: first.step,
+        says: `${stepThing(job, first.step)} ${shuts(job, place, first.step)}`,
+      },
     }),
     ...(shut !== undefined &&
       !done.has(key) && {
-        closed: `${stepThing(job, shut)}, closes over it, and is on again: take it off first`,
+        closed: `${stepThing(job, shut)}, ${shuts(job, place, shut)}, and is on again: take it off first`,
       }),
   };
 }

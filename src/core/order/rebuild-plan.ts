@@ -330,9 +330,9 @@ function grease(strip: CheckedStrip, g: LubePoint, i: number): Draft {
     .filter((n) => strip.steps[n]?.action !== "note")
     .map((n) => stepName(strip, n));
   const why = g.reachedBy
-    ? `last chance: ${reachedName(strip, g)} closes over it`
+    ? `before ${reachedName(strip, g)} goes back`
     : closers.length
-      ? `closes over it: ${closers.join(", ")}`
+      ? `before what goes on over it or after it: ${closers.join(", ")}`
       : `${g.when === "before-fit" ? "before" : "after"} ${nameOf(strip, g.part as string)} goes in`;
   return { kind: "grease", lubePoint: g.id, because: [why] };
 }

@@ -11,8 +11,9 @@ import { partName, partNamed } from "@/core/job/part";
 import { pictureSpot } from "@/core/job/picture-spot";
 import { lubePointSchema, weighedPointSchema } from "@/core/job/service";
 import { note, ref, words } from "@/core/job/written";
+import { placeKindOf } from "@/core/lube/places";
 import { lubePlan } from "@/core/lube/plan";
-import { chamberKindAround, openerBefore, openerOf, placeKindOf, pointOn } from "@/core/lube/propose";
+import { chamberKindAround, openerBefore, openerOf, pointOn } from "@/core/lube/propose";
 import { momentsFor, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { makersSlip, type Slip, slipIn } from "@/core/lube/slips";
@@ -85,11 +86,11 @@ export async function makeChamber(raw: z.infer<typeof makeInput>): Promise<Actio
     if (!part) throw new Fault("part", "is not among the job’s parts any more");
     const openedBy = openerOf(job, part.id);
     const opened = openedBy ? { openedBy } : {};
-    const place = placeKindOf(part.kind, part.material);
+    const place = placeKindOf(part);
     return addChamber(
       number,
       version,
-      chamberKindAround(part.kind),
+      chamberKindAround(part),
       { name: `around the ${partName(part)}`.slice(0, 80), ...opened },
       (id) => (place ? pointOn(job, { id, ...opened }, place, part.id, partName(part)) : null),
     );

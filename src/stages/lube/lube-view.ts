@@ -10,8 +10,9 @@ import type { WeighedPoint } from "@/core/job/service";
 import { stepThing } from "@/core/job/step-named";
 import { greaseStatesIn } from "@/core/judge/failure-modes";
 import { cleaningMoments, howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
+import { askedBeforeLube, placeKindOf } from "@/core/lube/places";
 import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
-import { askedBeforeLube, placeKindOf, proposedChambers } from "@/core/lube/propose";
+import { proposedChambers } from "@/core/lube/propose";
 import { type Moment, momentsFor, type Reach, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
 import { lubricatedWheels } from "@/core/lube/wheels";
@@ -277,7 +278,7 @@ export async function lubeView(number: string): Promise<LubeView | null> {
         ...only(p, ["id", "material", "kind"]),
         name: partName(p),
         step: job.steps.find((s) => s.parts?.includes(p.id))?.id,
-        ...(placeKindOf(p.kind, p.material) && { place: placeKindOf(p.kind, p.material) }),
+        ...(placeKindOf(p) && { place: placeKindOf(p) }),
       })),
     wheels: lubricatedWheels(job.train).map((w) => ({
       mesh: w.mesh,
