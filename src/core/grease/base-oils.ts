@@ -45,13 +45,13 @@ const ELASTOMERS = new Set(["NBR", "HNBR", "EPDM", "FKM", "VMQ", "NR", "CR"]);
 export const isRubber = (material: string): boolean =>
   ELASTOMERS.has(RUBBERS[material.toLowerCase()] ?? material.toUpperCase());
 
-/** A material as the tables call it. */
-const called = (material: string): string =>
+/** A material as the tables call it. @example materialCalled("acrylic") // "PMMA" */
+export const materialCalled = (material: string): string =>
   plasticFamily(material) ?? RUBBERS[material.toLowerCase()] ?? material;
 
 /** Why an oil must not touch a material; null: it may. @example attacked("ester", "PC") */
 export function attacked(oil: BaseOil, material: string): string | null {
-  const name = called(material);
+  const name = materialCalled(material);
   const same = (m: string): boolean => m === name || m === name.toUpperCase();
   return ATTACKS.find((a) => a.oils.includes(oil) && a.materials.some(same))?.says ?? null;
 }

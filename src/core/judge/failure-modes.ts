@@ -136,6 +136,16 @@ export const greaseStatesIn = (states: readonly string[]): (typeof GREASE_STATES
 export const hasCrumbs = (states: readonly string[]): boolean =>
   states.includes("metal") || states.includes("plastic");
 
+/**
+ * How what flows off is looked at after a washing; empty: no crumbs were found. A magnet finds steel and no
+ * plastic.
+ */
+export function crumbCheck(states: readonly string[]): string {
+  const [metal, plastic] = [states.includes("metal"), states.includes("plastic")];
+  if (metal && plastic) return "a magnet and a white cloth at the last rinse";
+  return metal ? "a magnet at the last rinse" : plastic ? "a white cloth at the last rinse" : "";
+}
+
 /** The states with one more, or one less; "as new" stands alone. */
 export function greaseStatesWith(states: readonly string[], pressed: GreaseState): GreaseState[] {
   const next = states.includes(pressed)

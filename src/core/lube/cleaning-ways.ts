@@ -1,5 +1,4 @@
-import { isRubber } from "../grease/base-oils";
-import { plasticFamily } from "../hardware/material";
+import { isRubber, materialCalled } from "../grease/base-oils";
 import type { Service } from "../job/service";
 
 /** A way to clean. */
@@ -46,7 +45,7 @@ export const CLEANING = [
     cautions: [AIR],
     attacks: [
       [["PS", "ABS"], "white spirit cracks it under stress"],
-      [["EPDM"], "it swells in white spirit"],
+      [["EPDM", "NR"], "it swells in white spirit"],
     ],
   },
   {
@@ -56,7 +55,10 @@ export const CLEANING = [
     waitMinutes: 10,
     wet: false,
     cautions: [AIR],
-    attacks: [[["phenolic", "shellac"], "alcohol softens it"]],
+    attacks: [
+      [["phenolic", "shellac"], "alcohol softens it"],
+      [["PMMA"], "alcohol crazes it where it is under stress"],
+    ],
   },
   {
     method: "acetone",
@@ -66,7 +68,7 @@ export const CLEANING = [
     wet: false,
     cautions: [AIR, "Eye protection. Off painted faces and labels."],
     attacks: [
-      [["ABS", "PC", "PS", "paint"], "acetone softens it"],
+      [["ABS", "PC", "PS", "PMMA", "PVC", "PPO", "paint"], "acetone softens it"],
       [["NBR", "FKM"], "it swells in acetone"],
     ],
   },
@@ -77,7 +79,7 @@ export const CLEANING = [
     waitMinutes: 90,
     wet: true,
     cautions: ["No hand in the bath while it runs; no solvent that burns in it."],
-    attacks: [[["felt", "paper"], "the bath takes it apart"]],
+    attacks: [[["felt", "paper", "leather", "wood"], "the bath takes it apart"]],
   },
   {
     method: "rust",
@@ -86,7 +88,11 @@ export const CLEANING = [
     waitMinutes: 480,
     wet: true,
     cautions: ["Gloves and eye protection; never together with bleach."],
-    attacks: [[["zinc", "aluminium"], "acid eats castings of it"]],
+    attacks: [
+      [["zinc", "aluminium", "magnesium"], "acid eats castings of it"],
+      [["PA", "POM"], "acid eats into it"],
+      [["brass"], "acid takes the zinc out of it"],
+    ],
   },
   { method: "oil", says: "Oil alone", line: "wiped with oil alone", wet: false, cautions: [], attacks: [] },
 ] as const satisfies readonly Method[];
@@ -99,9 +105,28 @@ const DRY_KINDS: Readonly<Record<string, string>> = {
   brush: "brushes",
   switch: "a switch",
   wire: "wires",
+  board: "a board",
+  capacitor: "a capacitor",
+  heater: "a heater",
 };
+/** Names of what holds electronics, a switch or a motor, where nobody said another kind. */
+const HOLDS_ELECTRICS =
+  /\b(?:gear ?motor|motor|armature|stator|switch|board|sensor|solenoid|coil|display|battery|electronics|timer|thermostat|transformer)s?(?: (?:unit|block|assembly|module|pack))?$/i;
 /** What is soaked with oil or soaks water up. */
 const ONLY_OIL = new Set(["phenolic", "fibre", "felt"]);
+/** Other names of the metals that cleaning asks about. */
+const METALS: readonly (readonly [RegExp, string])[] = [
+  [/\b(?:die[- ]?cast(?:ing)?|zamak|pot metal)\b/i, "zinc"],
+  [/\balumini?um\b|\balu\b/i, "aluminium"],
+  [/\bmagnesium\b/i, "magnesium"],
+  [/\bzinc\b/i, "zinc"],
+  [/\bbrass\b/i, "brass"],
+  [/\bsinter/i, "sintered"],
+  [/\bfib(?:re|er)\b/i, "fibre"],
+];
+/** A material as the table of what is attacked calls it. */
+const inTable = (said: string): string =>
+  METALS.find(([word]) => word.test(said))?.[1] ?? materialCalled(said);
 
 export interface CleaningVerdict {
   readonly method: CleaningName;
@@ -117,37 +142,51 @@ export interface CleaningVerdict {
  * Why a part is not cleaned in a way; empty: it may be. What attacks anything is refused as long as nobody
  * has said what the part is made of.
  */
-function whyNot(
-  { material: said, kind }: { readonly material?: string; readonly kind?: string },
-  m: Method,
-): string {
-  const material = said && (plasticFamily(said) ?? said);
+function whyNot(part: CleanedPart, m: Method): string {
+  const { kind } = part;
+  const material = part.material && inTable(part.material);
   const dryWay = m.method === "brush" || m.method === "oil";
-  const dry = kind && DRY_KINDS[kind];
+  const dry = staysDry(part);
   if (dry && m.method !== "brush") return `nothing wet near ${dry}`;
+  if (kind === "assembly" && !dryWay)
+    return "what is in it nobody has said: nothing is washed that may hold a switch, a board or a motor";
   if (kind === "bearing" && m.wet) return "water stays between the balls; what is sealed is only wiped";
   if (material && ONLY_OIL.has(material) && !dryWay)
     return `${material}: only oil, it soaks up anything else`;
   if (kind === "bush" && material === "sintered" && !dryWay) return "a sintered bush soaks it up: oil alone";
   if (kind === "bush" && material === undefined && m.wet)
     return "a bush may be sintered, and holds water: say what it is made of";
+  if (m.method === "rust" && (kind === "spring" || /\bspring\b/i.test(part.material ?? "")))
+    return "acid makes springs brittle";
   if (material && isRubber(material) && m.method === "rust") return "no acid on rubber";
   if (material === undefined)
     return m.attacks.length
       ? `say first what it is made of: it attacks ${m.attacks.flatMap(([of]) => of).join(", ")}`
       : "";
-  const attacked = m.attacks.find(([of]) => of.includes(material));
-  return attacked ? `${material}: ${attacked[1]}` : "";
+  const attacked = m.attacks.find(([of]) => of.some((name) => name === material));
+  return attacked ? `${part.material}: ${attacked[1]}` : "";
 }
+
+/** A part as it is asked about. */
+export interface CleanedPart {
+  readonly material?: string | undefined;
+  readonly kind?: string | undefined;
+  readonly name?: string | undefined;
+}
+
+/** What in a part must stay dry; undefined: nothing that is known. @example staysDry({ kind: "motor" }) // "windings" */
+export const staysDry = ({ kind, name = "" }: CleanedPart): string | undefined =>
+  kind !== undefined && kind !== "assembly"
+    ? DRY_KINDS[kind]
+    : HOLDS_ELECTRICS.test(name)
+      ? "a motor, a switch or a board"
+      : undefined;
 
 /**
  * Every way to clean a part, those that may be used first; rust remover comes first where water got in.
  * Material and kind are what somebody said.
  */
-export function cleaningFor(
-  part: { readonly material?: string; readonly kind?: string },
-  states: readonly string[] = [],
-): CleaningVerdict[] {
+export function cleaningFor(part: CleanedPart, states: readonly string[] = []): CleaningVerdict[] {
   const first = (v: CleaningVerdict): number => Number(v.ok && v.method === "rust" && states.includes("wet"));
   return CLEANING.map(({ method, says, cautions, ...m }): CleaningVerdict => {
     const because = whyNot(part, { method, says, cautions, ...m });

@@ -5,11 +5,11 @@ import { type Part, partName } from "../job/part";
 import type { PictureSpot } from "../job/picture-spot";
 import type { Service } from "../job/service";
 import { stepThing } from "../job/step-named";
-import { greaseStatesIn, hasCrumbs } from "../judge/failure-modes";
+import { crumbCheck, greaseStatesIn, hasCrumbs } from "../judge/failure-modes";
 import { offNow } from "../order/off-again";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { isSmooth, wheelsOf } from "../train/train";
-import { cleaningFor, cleaningLine } from "./cleaning-ways";
+import { cleaningFor, cleaningLine, staysDry } from "./cleaning-ways";
 import { type Moment, momentsFor, needsOfJob } from "./reach";
 
 /** How far the cleaning must go, from what was found in the old lubricant. */
@@ -18,7 +18,7 @@ export function howFar(states: readonly string[]): { readonly all: boolean; read
   if (hasCrumbs(states))
     return {
       all: true,
-      says: "Crumbs were found: everything is washed, every chamber, every part, and what flows off is looked at with a magnet at the last rinse.",
+      says: `Crumbs were found: every chamber, and every part that ran in one, is washed, with ${crumbCheck(states)}.`,
     };
   if (found.some((g) => g.state !== "good"))
     return { all: true, says: "The old lubricant is spent: all of it comes out." };
@@ -42,15 +42,7 @@ export function cleanBefore(
 ): string | undefined {
   const opened = job.steps.findIndex((s) => s.id === chamber.openedBy);
   if (opened < 0) return undefined;
-  const needs = needsOfJob(job);
-  const within = new Set([opened]);
-  // a step stands behind those it needed, or is looked at again until nothing more is found
-  for (let before = 0; before !== within.size; ) {
-    before = within.size;
-    needs.forEach((own, i) => {
-      if (own.some((n) => within.has(n))) within.add(i);
-    });
-  }
+  const within = stepsBehind(job, opened);
   const first = plan.steps.find(
     (l) =>
       (l.kind === "fit" || l.kind === "unblock") && within.has(job.steps.findIndex((s) => s.id === l.undoes)),
@@ -106,14 +98,16 @@ export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | 
           {
             reachedBy,
             chamber: c.id,
-            note: `${c.name}: ${crumbs ? "washed out, no crumb must stay; a magnet at the last rinse" : "wiped out"}`,
+            note: `${c.name}: ${crumbs ? `washed out, no crumb must stay; ${crumbCheck(job.greaseStates)}` : "wiped out"}`,
           },
         ]
       : [];
   });
   if (!crumbs) return chambers;
   const off = new Set(offNow(job.steps, job.linesDone));
+  const inside = partsInChambers(job);
   const parts = toClean(job).flatMap((p) => {
+    if (!inside.has(p.id)) return [];
     const on = !job.steps.some((s) => off.has(s.id) && s.parts?.includes(p.id));
     if (on || isPlanned(job, p.id)) return [];
     const best =
@@ -128,10 +122,33 @@ export function cleaningsFor(job: Job, plan: RebuildPlan): Omit<Service, "id" | 
 const isPlanned = (job: Pick<Job, "services">, part: string): boolean =>
   job.services.some((v) => v.do === "clean" && v.part === part);
 
-/** Parts that go back as they are, and are washed where crumbs were found. */
-function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
+/** Parts that came off and go back as they are. */
+export function toClean(job: Pick<Job, "steps" | "parts">): Part[] {
   const off = new Set(job.steps.flatMap((s) => s.parts ?? []));
   return job.parts.filter((p) => off.has(p.id) && !p.renew);
+}
+
+/** Steps that a step laid the way open for, and itself. */
+function stepsBehind(job: Job, opened: number): Set<number> {
+  const needs = needsOfJob(job);
+  const within = new Set([opened]);
+  // a step stands behind those it needed, or is looked at again until nothing more is found
+  for (let before = 0; before !== within.size; ) {
+    before = within.size;
+    needs.forEach((own, i) => {
+      if (own.some((n) => within.has(n))) within.add(i);
+    });
+  }
+  return within;
+}
+
+/** Parts that lie in a chamber, or close one: old grease and crumbs are on them. */
+export function partsInChambers(job: Job): ReadonlySet<string> {
+  const opened = (job.chambers ?? []).flatMap((c) => {
+    const at = job.steps.findIndex((s) => s.id === c.openedBy);
+    return at < 0 ? [] : [...stepsBehind(job, at)];
+  });
+  return new Set(opened.flatMap((i) => job.steps[i]?.parts ?? []));
 }
 
 /**
@@ -147,7 +164,9 @@ export function stillToClean(job: Job, plan: RebuildPlan): string[] {
         const closed = closedForCleaning(job, plan, c);
         return closed ? `${c.name} (${closed})` : c.name;
       }),
-    ...toClean(job).flatMap((p) => (isPlanned(job, p.id) ? [] : [partName(p)])),
+    ...toClean(job).flatMap((p) =>
+      isPlanned(job, p.id) || !partsInChambers(job).has(p.id) || staysDry(p) ? [] : [partName(p)],
+    ),
   ];
 }
 

@@ -16,6 +16,7 @@ import {
   keepDry,
   stillToClean,
 } from "./cleaning";
+import { cleaningList, cleaningsLeft } from "./cleaning-list";
 import { CLEANING, cleaningCautions, cleaningFor } from "./cleaning-ways";
 import { lubePlan } from "./plan";
 import { bearingsAsked, openerBefore, pointOn, proposedChambers } from "./propose";
@@ -432,6 +433,17 @@ describe("cleaning", () => {
     [{ material: "EPDM" }, "spirit", /swells/],
     [{ material: "steel", kind: "bearing" }, "degreaser", /between the balls/],
     [{}, "acetone", /say first what it is made of: it attacks ABS, PC, PS/],
+    [{ material: "acrylic" }, "acetone", /softens/],
+    [{ material: "nylon 66" }, "rust", /eats into/],
+    [{ material: "acetal" }, "rust", /eats into/],
+    [{ material: "Brass" }, "rust", /takes the zinc out/],
+    [{ material: "die-cast zinc alloy" }, "rust", /castings/],
+    [{ material: "magnesium" }, "rust", /castings/],
+    [{ material: "steel", kind: "spring" }, "rust", /brittle/],
+    [{ material: "fibre" }, "degreaser", /only oil/],
+    [{ material: "steel", kind: "board" }, "degreaser", /a board/],
+    [{ kind: "assembly", material: "steel" }, "ultrasonic", /nobody has said/],
+    [{ name: "motor unit", material: "ABS" }, "degreaser", /a motor, a switch or a board/],
   ])("%j is not cleaned with %s", (part, method, says) => {
     const verdict = cleaningFor(part).find((m) => m.method === method);
     expect(verdict?.ok).toBe(false);
@@ -450,13 +462,13 @@ describe("cleaning", () => {
         expect(cleaningCautions(m.method).join()).toMatch(/no flame/);
     expect(cleaningFor({ material: "steel" }, ["wet"])[0]?.method).toBe("rust");
   });
-  it("goes everywhere after crumbs, and a case is clean before anything goes into it", () => {
+  it("goes into every chamber after crumbs, and a case is clean before anything goes into it", () => {
     const chambers = [{ ...newChamber("c1", "worm-box"), openedBy: "s2" }];
     const job = winch({ chambers, greaseStates: ["metal"] });
     const plan = rebuildPlan(job);
     // the worm goes in first
     expect(cleanBefore(job, plan, chambers[0] as (typeof chambers)[number])).toBe("s4");
-    expect(cleaningsFor(job, plan).map((c) => c.part ?? c.reachedBy)).toEqual(["s4", "p1", "p2", "p3", "p4"]);
+    expect(cleaningsFor(job, plan).map((c) => c.part ?? c.reachedBy)).toEqual(["s4", "p2", "p3", "p4"]);
     expect(cleaningsFor(winch({ chambers }), plan)).toHaveLength(1);
     // what somebody has planned for a part stays
     expect(
@@ -464,16 +476,20 @@ describe("cleaning", () => {
         (c) => c.part,
       ),
     ).not.toContain("p3");
-    // of the bearing and the belt nobody has said what they are: that is not passed over
-    expect(
-      stillToClean(
-        {
-          ...job,
-          services: cleaningsFor(job, plan).map((c, i) => ({ ...c, id: `v${i}`, do: "clean" as const })),
-        },
-        plan,
-      ),
-    ).toEqual(["drum bearing", "drive belt"]);
+    // lid, drum bearing and belt lie outside of it; of a part inside that nobody has said what it is of, it is
+    // not passed over
+    const unsaid = job.parts.map((p) => (p.id === "p4" ? { ...p, material: undefined } : p));
+    const planned = cleaningsFor({ ...job, parts: unsaid }, plan).map((c, i) => ({
+      ...c,
+      id: `v${i}`,
+      do: "clean" as const,
+    }));
+    expect(stillToClean({ ...job, parts: unsaid, services: planned }, plan)).toEqual(["worm"]);
+    expect(planned.find((c) => c.chamber)?.note).toMatch(/a magnet at the last rinse/);
+    // a magnet finds no plastic
+    const plastic = cleaningsFor({ ...job, greaseStates: ["plastic"] }, plan);
+    expect(plastic.find((c) => c.chamber)?.note).toMatch(/a white cloth/);
+    expect(plastic.find((c) => c.chamber)?.note).not.toMatch(/magnet/);
     expect(stillToClean(winch({ chambers }), plan)).toEqual([]);
     // it may be cleaned earlier, and not once something is in it again; a part that is on again is washed by
     // nobody
@@ -488,7 +504,7 @@ describe("cleaning", () => {
     expect(closedForCleaning(fitted, plan, { id: "c1", openedBy: "s2" })).toBe(
       "step 4, the worm, is in it again: take it off first",
     );
-    expect(cleaningsFor(fitted, plan).map((c) => c.part)).toEqual(["p1", "p2", "p3"]);
+    expect(cleaningsFor(fitted, plan).map((c) => c.part)).toEqual(["p2", "p3"]);
     expect(stillToClean(fitted, plan)[0]).toBe(
       "worm box (step 4, the worm, is in it again: take it off first)",
     );
@@ -500,6 +516,31 @@ describe("cleaning", () => {
       steps: [...job.steps, { id: "s7", action: "block" as const, title: "rag in the motor", needs: ["s2"] }],
     };
     expect(cleanBefore(blocked, rebuildPlan(blocked), chambers[0] as (typeof chambers)[number])).toBe("s7");
+  });
+  it("is a list of this unit's own parts, each with what it is cleaned of, its way and its line", () => {
+    const chambers = [{ ...newChamber("c1", "worm-box"), openedBy: "s2" }];
+    const parts = [
+      ...winch().parts.filter((p) => p.id !== "p6"),
+      { id: "p6", name: "limit switch", kind: "switch" },
+    ];
+    const job = winch({ chambers, parts, greaseStates: ["plastic"] });
+    const rows = cleaningList(job, rebuildPlan(job));
+    expect(rows.map((r) => [r.name, r.what, r.proposed?.method ?? r.dry])).toEqual([
+      ["worm box", "old grease and crumbs", undefined],
+      ["lid", "dust", "brush"],
+      ["case cover", "old grease and crumbs", "degreaser"],
+      ["wheel", "old grease and crumbs", "degreaser"],
+      ["worm", "old grease and crumbs", "degreaser"],
+      ["drum bearing", "dust", "brush"],
+      ["limit switch", "dust", "brush"],
+    ]);
+    expect(rows.at(-1)?.dry).toBe("a switch");
+    const v = { id: "v1", do: "clean" as const, part: "p3", note: "wheel: wiped" };
+    const planned = { ...job, services: [v] };
+    const plan = rebuildPlan(planned);
+    expect(cleaningsLeft(planned, plan)).toEqual(["wheel"]);
+    expect(cleaningsLeft({ ...planned, linesDone: ["service:v1"] }, plan)).toEqual([]);
+    expect(cleaningList(planned, plan).find((r) => r.id === "p3")?.planned?.line).toBeGreaterThan(0);
   });
   it("names what stays dry by what parts are", () => {
     expect(keepDry(winch()).map((d) => d.part)).toEqual(["p1", "p2", "p6"]);

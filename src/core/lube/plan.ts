@@ -2,6 +2,7 @@ import { Fault } from "../fault";
 import type { Lubricant } from "../grease/lubricant";
 import { type RoomAnswer, specifyLube } from "../grease/specify";
 import type { Job } from "../job/job";
+import { goesByFood } from "./food";
 import { type RoomOfJob, roomsOf } from "./rooms";
 
 /** What a chamber gets. */
@@ -20,13 +21,14 @@ export function lubePlan(
   job: Pick<
     Job,
     "chambers" | "lubePoints" | "train" | "parts" | "findings" | "readings" | "foodContact" | "fillSchool"
-  >,
+  > &
+    Partial<Pick<Job, "kind" | "answers">>,
   shelf: readonly Lubricant[],
 ): ChamberPlan[] {
   return roomsOf(job).map((r): ChamberPlan => {
     try {
       const { chambers, missing } = specifyLube({
-        foodContact: job.foodContact,
+        foodContact: goesByFood(job),
         school: job.fillSchool,
         chambers: [r.room],
         shelf,
