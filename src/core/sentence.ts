@@ -6,3 +6,7 @@ export const sentence = (says: string): string => `${capital(says)}${/[.!?]$/.te
 
 /** What went wrong, in the words of whatever was thrown. */
 export const saidBy = (e: unknown): string => (e instanceof Error ? e.message : String(e));
+
+/** Things as one lists them. @example listed(["a", "b", "c"]) // "a, b and c" */
+export const listed = (things: readonly string[]): string =>
+  things.length < 2 ? things.join("") : `${things.slice(0, -1).join(", ")} and ${things.at(-1)}`;

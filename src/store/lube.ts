@@ -287,6 +287,21 @@ export async function changePoint(
   });
 }
 
+/** The same said of several points of a chamber. */
+export async function changePoints(
+  number: string,
+  version: number,
+  points: readonly string[],
+  facts: { readonly [K in keyof LubePoint]?: LubePoint[K] | null | undefined },
+  what: string,
+): Promise<number> {
+  return changeLube(number, version, async ({ trx, job, whole }) => {
+    for (const g of whole.lubePoints.filter((p) => points.includes(p.id)))
+      await pointRow(trx, job.id, g.id).update(records.lube_points.write({ ...foldedFacts(g), ...facts }));
+    return what;
+  });
+}
+
 export async function dropPoint(number: string, version: number, point: string): Promise<number> {
   return changeLube(number, version, async ({ trx, job, whole }) => {
     const before = whole.lubePoints.find((g) => g.id === point);

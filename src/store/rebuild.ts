@@ -51,6 +51,23 @@ export async function setLine(
   });
 }
 
+/** Lines that are done, or open again, several in one go. */
+export async function setLines(
+  number: string,
+  version: number,
+  lines: readonly string[],
+  done: boolean,
+  says: string,
+): Promise<number> {
+  return changeJob(number, version, async ({ trx, job, at }) => {
+    for (const line of lines)
+      if (done)
+        await trx("lines_done").insert({ job_id: job.id, line, at }).onConflict(["job_id", "line"]).ignore();
+      else await trx("lines_done").where({ job_id: job.id, line }).delete();
+    return done ? `done: ${says}` : `opened again: ${says}`;
+  });
+}
+
 /** Answers a question of the safety gate or of the last checks; null takes the answer back. */
 export async function setAnswer(
   number: string,

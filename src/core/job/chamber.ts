@@ -78,8 +78,6 @@ export const chamberSchema = z.strictObject({
   makersGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
   /** where the maker names a spread: both ends, g */
   makersSpread: gramsSpread.optional(),
-  /** the maker's figure as it was typed: "4 oz" */
-  makersSaid: words.optional(),
   /** what went into the same chamber of the model's last unit, where somebody took it for this one */
   lastUnit: lastUnit.optional(),
   /** what of the old lubricant stays in it, g */

@@ -1,9 +1,7 @@
 import { DEFAULT_DENSITY } from "../grease/charge";
+import { DROP_ML } from "../quantity/typed-figure";
 import { GRAMS_PER_OUNCE } from "../quantity/units";
 import { LEAST_WEIGHED_G } from "./slips";
-
-/** A drop of oil, ml. */
-const DROP_ML = 0.03;
 
 /**
  * An amount as the bench has it in hand: millilitres, ounces, strokes of the gun; of an oil drops. Under half

@@ -113,7 +113,8 @@ export function proposedChambers(job: JobFacts): Proposal[] {
       ...others().map((p) => onPart(c, p)),
       ...gears.map((p) => pivotsOf(p, c)),
     ]);
-    return out;
+    const dry = gears.length ? [{ id: "d1", says: "teeth of the train" }] : [];
+    return out.map((made) => ({ ...made, chamber: { ...made.chamber, dry } }));
   }
   const inTrain = new Set(lubricatedWheels(job.train).flatMap((w) => w.part ?? []));
   // gears that came off and that the train does not know

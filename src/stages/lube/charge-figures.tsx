@@ -7,6 +7,7 @@ import { Figure } from "./figure";
 /** What tells how much a chamber takes; null takes it away. */
 interface Charge {
   readonly makersGrams?: number | null;
+  readonly makersSpread?: [number, number] | null;
   readonly volume?: Extract<Chamber["volume"], { by: "filling" }> | null;
   readonly oldGrams?: number | null;
 }
@@ -22,8 +23,11 @@ export const MakersFigure = ({ chamber, at, save }: ChargeFigureProps) => (
     label="Maker’s figure"
     of="mass"
     name={`${at}-makers-${chamber.id}`}
+    hint={chamber.makersSpread ? `${chamber.makersSpread.join(" to ")} g` : undefined}
     value={chamber.makersGrams}
-    save={(makersGrams) => save({ makersGrams })}
+    save={(makersGrams, typed) =>
+      save({ makersGrams, makersSpread: typed?.spread ? [...typed.spread] : null })
+    }
   />
 );
 

@@ -3,21 +3,51 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
+import { serviceKey } from "@/core/job/keys";
 import { partNamed } from "@/core/job/part";
 import { ref, words } from "@/core/job/written";
 import { cleaningMoments, cleaningsFor, closedForCleaning } from "@/core/lube/cleaning";
+import { cleaningsLeft } from "@/core/lube/cleaning-list";
 import { CLEANING_NAMES, cleaningFor, cleaningLine } from "@/core/lube/cleaning-ways";
 import { offNow } from "@/core/order/off-again";
 import { loadJob, thereIs } from "@/store/job";
 import { addCleanings, dropService, moveService, setWashed } from "@/store/lube";
+import { setLines } from "@/store/rebuild";
 import { layDown } from "@/store/strip";
 import { type ActionResult, act } from "../saving/act";
 import { onJob } from "../saving/action-input";
+import { LEFT } from "./meant";
 
 const washedInput = z.object({ ...onJob, washed: z.boolean() });
-/** Clean and dry, or not yet. */
+/** Clean and dry, or not yet. What stands in the plan to be cleaned is done first. */
 export async function saveWashed(raw: z.infer<typeof washedInput>): Promise<ActionResult> {
-  return act(washedInput, raw, ({ number, version, washed }) => setWashed(number, version, washed));
+  return act(washedInput, raw, async ({ number, version, washed }) => {
+    const job = thereIs(await loadJob(number), number);
+    const left = washed ? cleaningsLeft(job, planOf(job)) : [];
+    if (left.length)
+      throw new Fault(
+        LEFT,
+        `${left.length === 1 ? "One is" : `${left.length} are`} not ticked yet: ${left.join(", ")}. Tick what is done, or take it out.`,
+      );
+    return setWashed(number, version, washed);
+  });
+}
+
+const tickInput = z.object({ ...onJob, services: z.array(ref).min(1).max(300), done: z.boolean() });
+/** Cleanings that are done, or open again: their lines in the plan are as well. */
+export async function tickCleaning(raw: z.infer<typeof tickInput>): Promise<ActionResult> {
+  return act(tickInput, raw, async ({ number, version, services, done }) => {
+    const job = thereIs(await loadJob(number), number);
+    const own = job.services.filter((v) => v.do === "clean" && services.includes(v.id));
+    if (own.length < services.length) throw new Fault("services", "is not in the plan any more");
+    return setLines(
+      number,
+      version,
+      own.map((v) => serviceKey(v.id)),
+      done,
+      own.map((v) => v.note ?? "cleaned").join("; "),
+    );
+  });
 }
 
 const bareInput = z.object({ ...onJob });

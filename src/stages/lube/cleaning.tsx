@@ -1,54 +1,22 @@
 "use client";
 
-import { useMemo, useState } from "react";
-import { cleaningFor } from "@/core/lube/cleaning-ways";
+import { useState } from "react";
 import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import {
-  moveCleaning,
-  planCleaning,
-  saveBlock,
-  saveCleaning,
-  saveWashed,
-  takeCleaningOut,
-} from "./cleaning-actions";
+import { planCleaning, saveBlock, saveWashed, tickCleaning } from "./cleaning-actions";
+import { CleaningRowLine } from "./cleaning-row";
 import type { LubeView } from "./lube-view";
+import { LEFT } from "./meant";
 
-/**
- * How far the cleaning goes, how each part may be cleaned, and what of it stands in the plan, with the line
- * by which it must be done.
- */
+/** How far the cleaning goes, and the unit's own chambers and parts, each with its way and its line. */
 export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
   const { run } = useJob();
   const fault = useFieldFault();
-  const [part, setPart] = useState(view.parts[0]?.id ?? "");
-  const [opening, setOpening] = useState("");
-  const chambers = view.chambers.map((c) => [c.chamber.id, c.chamber.name] as const);
-  const [asked, setAsked] = useState<string>();
-  // of one chamber nobody is asked
-  const within = asked ?? (chambers.length === 1 ? chambers[0]?.[0] : undefined);
-  const block = async (): Promise<void> => {
-    if (fault.took(await run(saveBlock, { says: opening, chamber: within ?? null }))) setOpening("");
-  };
-  const shown = view.parts.find((p) => p.id === part);
-  const ways = useMemo(
-    () =>
-      shown
-        ? cleaningFor(
-            shown,
-            view.states.map((s) => s.state),
-          )
-        : [],
-    [shown, view.states],
-  );
-  const allowed = ways.filter((c) => c.ok);
-  const cautions = [...new Set(allowed.flatMap((c) => c.cautions))].map((says) => ({
-    says,
-    by: allowed.filter((c) => c.cautions.includes(says)).map((c) => c.says),
-  }));
+  const left = view.cleaning.flatMap((r) => (r.planned && !r.planned.done ? [r.planned.service] : []));
+  const stays = fault.at(LEFT);
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
       <h2 className="text-[26px]">Clean</h2>
@@ -65,46 +33,58 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
       {view.unclean.length > 0 && (
         <p className="says danger !py-1">
           <b>In no line of the plan yet:</b> {view.unclean.join(", ")}. Say what a part is made of and choose
-          its way below, or which step laid a chamber open.
+          its way, or which step laid a chamber open.
         </p>
       )}
-      {view.cleanings.length > 0 && (
-        <ul aria-label="Cleaning in the plan">
-          {view.cleanings.map((c) => (
-            <li
-              key={c.id}
-              className="flex items-center gap-2 border-b-2 border-base-300 text-[18px] leading-tight"
-            >
-              <span className="flex-1">
-                {c.says}
-                <span className="hush block text-[17px]">
-                  {c.line === undefined ? "in no plan" : `line ${c.line} of the rebuild`}
-                  {c.last && `, at the latest before ${c.last}`}
-                </span>
-                {c.moments.length > 1 && (
-                  <Choose
-                    label={`When: ${c.says}`}
-                    quiet
-                    options={c.moments.map((m) => [m.step, m.says] as const)}
-                    value={c.moments.find((m) => m.step === c.before)?.step}
-                    onChoose={(before) =>
-                      before && void run(moveCleaning, { service: c.id, before }).then(fault.took)
-                    }
-                  />
-                )}
-              </span>
-              <button
-                type="button"
-                className="min-h-[48px] min-w-[48px] text-[24px] font-bold"
-                aria-label={`Take out: ${c.says}`}
-                onClick={() => void run(takeCleaningOut, { service: c.id })}
-              >
-                ×
-              </button>
-            </li>
+      {view.cleaning.length > 0 && (
+        <ul aria-label="Parts to clean">
+          {view.cleaning.map((row) => (
+            <CleaningRowLine key={row.id} row={row} view={view} took={fault.took} />
           ))}
         </ul>
       )}
+      <FaultLine says={fault.elsewhere("cleaning", "says", LEFT)} />
+      <Block view={view} fault={fault} />
+      {view.dry.length > 0 && (
+        <p className="says !py-1">
+          <b>Stays dry:</b> {view.dry.join("; ")}.
+        </p>
+      )}
+      <FaultLine says={stays} />
+      {stays && left.length > 0 && (
+        <KeyButton
+          className="small self-start"
+          onPress={() => void run(tickCleaning, { services: left, done: true }).then(fault.took)}
+        >
+          {left.length === 1 ? "It is done" : `All ${left.length} are done`}
+        </KeyButton>
+      )}
+      <KeyButton
+        keyName="K"
+        look={view.job.washed ? "plain" : "main"}
+        pressed={view.job.washed}
+        className="justify-center"
+        onPress={() => void run(saveWashed, { washed: !view.job.washed }).then(fault.took)}
+      >
+        {view.job.washed ? "✓ All is clean and dry" : "All is clean and dry"}
+      </KeyButton>
+    </div>
+  );
+}
+
+/** An opening that is blocked before the washing, and comes open again as a line of the plan. */
+function Block({ view, fault }: { view: Omit<LubeView, "frame">; fault: ReturnType<typeof useFieldFault> }) {
+  const { run } = useJob();
+  const [opening, setOpening] = useState("");
+  const [asked, setAsked] = useState<string>();
+  const chambers = view.chambers.map((c) => [c.chamber.id, c.chamber.name] as const);
+  // of one chamber nobody is asked
+  const within = asked ?? (chambers.length === 1 ? chambers[0]?.[0] : undefined);
+  const block = async (): Promise<void> => {
+    if (fault.took(await run(saveBlock, { says: opening, chamber: within ?? null }))) setOpening("");
+  };
+  return (
+    <>
       <form
         className="grid grid-cols-[1fr_auto] items-end gap-2"
         onSubmit={(e) => {
@@ -135,53 +115,6 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
         />
       )}
       <FaultLine says={fault.at("says")} />
-      {view.parts.length > 0 && (
-        <fieldset>
-          <Choose
-            label="How a part is cleaned"
-            options={view.parts.map(
-              (p) => [p.id, `${p.name}, ${p.material ?? "nobody has said of what"}`] as const,
-            )}
-            value={part}
-            onChoose={(id) => id && setPart(id)}
-          />
-          <div className="mt-1.5 grid grid-cols-2 gap-1.5">
-            {ways.map((c) => (
-              <KeyButton
-                key={c.method}
-                className="small"
-                disabled={!c.ok}
-                onPress={() => void run(saveCleaning, { part, method: c.method }).then(fault.took)}
-              >
-                <span className="block text-left leading-tight">
-                  {c.says}
-                  {c.because && <span className="block text-[16px] font-normal">{c.because}</span>}
-                </span>
-              </KeyButton>
-            ))}
-          </div>
-          <FaultLine says={fault.elsewhere("cleaning", "says")} />
-          {cautions.map((c) => (
-            <p key={c.says} className="says mt-1.5 !py-1 !text-[17px]">
-              <b>{c.by.join(", ")}:</b> {c.says}
-            </p>
-          ))}
-        </fieldset>
-      )}
-      {view.dry.length > 0 && (
-        <p className="says !py-1">
-          <b>Stays dry:</b> {view.dry.join("; ")}.
-        </p>
-      )}
-      <KeyButton
-        keyName="K"
-        look={view.job.washed ? "plain" : "main"}
-        pressed={view.job.washed}
-        className="justify-center"
-        onPress={() => void run(saveWashed, { washed: !view.job.washed })}
-      >
-        {view.job.washed ? "✓ All is clean and dry" : "All is clean and dry"}
-      </KeyButton>
-    </div>
+    </>
   );
 }

@@ -19,7 +19,7 @@ export interface FigureProps {
   /** null: nothing is said any more */
   save: (value: number | null, figure: TypedFigure | null) => Promise<ActionResult>;
   ground?: FigureGround | undefined;
-  hint?: string;
+  hint?: string | undefined;
   keyName?: string;
 }
 
@@ -27,7 +27,7 @@ export interface FigureProps {
 const hundredths = (n: number): number => Math.round(n * 100) / 100;
 
 /** A field for one figure that saves itself, in whatever unit it is typed. */
-export function Figure({ value, save, of, ground, label, ...field }: FigureProps) {
+export function Figure({ value, save, of, ground, label, hint, ...field }: FigureProps) {
   const reads = (text: string): string | null => {
     const read = typedOrEmpty(text, of, ground);
     return read === null ? "" : typeof read === "string" ? null : String(hundredths(read.value));
@@ -35,6 +35,7 @@ export function Figure({ value, save, of, ground, label, ...field }: FigureProps
   return (
     <SavedField
       {...field}
+      {...(hint !== undefined && { hint })}
       label={`${label}, ${FIGURE_UNITS[of]}`}
       figure
       reads={reads}

@@ -1,33 +1,66 @@
 "use client";
 
-import type { Chamber } from "@/core/job/chamber";
+import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { saveChamber } from "./actions";
 import { CameOutFigure, FilledFigure, MakersFigure } from "./charge-figures";
+import { Figure } from "./figure";
+import type { ChamberView } from "./lube-view";
+
+type Facts = Parameters<typeof saveChamber>[0]["facts"];
 
 /**
- * Stands in the place of a figure that nobody can give yet: how much a chamber takes, by whichever of three
- * is quickest to find.
+ * Stands in the place of a figure that nobody can give yet: how much a chamber takes, by whichever of these
+ * is quickest to find; or, where some of the old stays, how much that is.
  */
-export function HowMuch({ chamber }: { chamber: Chamber }) {
+export function HowMuch({ of }: { of: ChamberView }) {
   const { run } = useJob();
-  type Facts = Parameters<typeof saveChamber>[0]["facts"];
+  const { chamber, lastUnit, plan } = of;
   const save = (facts: Facts) => run(saveChamber, { chamber: chamber.id, facts });
   const bath = chamber.filling === "oil";
+  if (of.stayAsked)
+    return (
+      <section aria-label={`How much stays in the ${chamber.name}`} className="mt-1">
+        <div className="grid grid-cols-2 items-end gap-2">
+          <Figure
+            label="Stays in it"
+            of="mass"
+            name={`stays-${chamber.id}`}
+            value={chamber.staysGrams}
+            save={(staysGrams) => save({ staysGrams })}
+          />
+          <KeyButton className="small" onPress={() => void save({ old: { left: "none" } })}>
+            None: all of it comes out
+          </KeyButton>
+        </div>
+        <p className="hush mt-1 text-[17px] leading-tight">
+          It holds {plan?.answer?.grams?.toFixed(0)} g in all. Weigh the case before and after, or what was
+          taken out, or wash it and begin anew.
+        </p>
+      </section>
+    );
   return (
-    <section aria-label="How much goes in" className="border-l-[6px] border-error p-2">
-      <h3 className="text-[20px] leading-tight">
-        How much goes into the {chamber.name}? One of these tells it.
-      </h3>
-      <div className="mt-1 grid grid-cols-3 items-end gap-2">
+    <section aria-label={`How much goes into the ${chamber.name}`} className="mt-1">
+      <p className="text-[18px] leading-tight">One of these tells it:</p>
+      {lastUnit && (
+        <KeyButton keyName="J" className="small my-1" onPress={() => void save({ lastUnit })}>
+          {lastUnit.grams} g went into {lastUnit.number}, the same model: as much here
+        </KeyButton>
+      )}
+      <div className="grid grid-cols-3 items-end gap-2">
         <MakersFigure chamber={chamber} at="how" save={save} />
         {!bath && <FilledFigure chamber={chamber} at="how" save={save} />}
         <CameOutFigure chamber={chamber} at="how" save={save} />
       </div>
+      {bath && (
+        <KeyButton className="small mt-1" onPress={() => void save({ levelPlug: true })}>
+          It has a level plug
+        </KeyButton>
+      )}
       <p className="hush mt-1 text-[17px] leading-tight">
         {bath
-          ? "A bath with a level plug needs none of these: say at “What it is” that it has one."
-          : "Filled: with water or rice, the gears in it. Its inside in mm can be said at “What it is”."}
+          ? "Up to the height at which the old one stood: fill it with a measure, and write down how much went in."
+          : "Filled: water or rice out of a measure, with the gears in it. Its inside in mm, less its gears, is under How much. As high as the old one stood does too, if it was never short: weigh what came out."}
       </p>
     </section>
   );

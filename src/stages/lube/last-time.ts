@@ -2,6 +2,7 @@ import type { Chamber } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import { modelNamed } from "@/core/job/model-named";
 import type { WeighedPoint } from "@/core/job/service";
+import { LEAST_WEIGHED_G } from "@/core/lube/slips";
 import { database } from "@/store/database";
 import type { Row } from "@/store/rows";
 import { records } from "@/store/tables";
@@ -27,10 +28,17 @@ export async function lastTime(
   return rows[0] ? records.lube_points.read(rows[0]).weighedGrams : undefined;
 }
 
-/** The model's last job that had chambers, with what was said of them; undefined: there was none. */
-export async function modelsLastJob(
-  job: Pick<Job, "id" | "maker" | "model">,
-): Promise<{ readonly number: string; readonly chambers: readonly Chamber[] } | undefined> {
+/** The model's last job that had chambers. */
+export interface LastJob {
+  readonly number: string;
+  /** with what was said of them */
+  readonly chambers: readonly Chamber[];
+  /** what went into a chamber where all of it was weighed in, g, by its id */
+  readonly wentIn: ReadonlyMap<string, number>;
+}
+
+/** The model's last job that had chambers, with what was said of them and went in; undefined: there was none. */
+export async function modelsLastJob(job: Pick<Job, "id" | "maker" | "model">): Promise<LastJob | undefined> {
   if (!modelNamed(job.model)) return undefined;
   const db = await database();
   const row: Row | undefined = await db("jobs")
@@ -42,5 +50,15 @@ export async function modelsLastJob(
     .first();
   if (!row) return undefined;
   const { number, chambers = [] } = records.jobs.read(row);
-  return { number, chambers };
+  const points = (await db("lube_points").where({ job_id: row.id })).map((r: Row) =>
+    records.lube_points.read(r),
+  );
+  const wentIn = chambers.flatMap((c): [string, number][] => {
+    const own = points.filter(
+      (g) => g.chamber === c.id && (g.grams === undefined || g.grams >= LEAST_WEIGHED_G),
+    );
+    const sum = own.reduce((n, g) => n + (g.weighedGrams ?? Number.NaN), 0);
+    return own.length && sum > 0 ? [[c.id, Math.round(sum * 100) / 100]] : [];
+  });
+  return { number, chambers, wentIn: new Map(wentIn) };
 }

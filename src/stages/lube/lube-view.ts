@@ -1,7 +1,9 @@
 import { gatesOf, planOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
-import type { Lubricant } from "@/core/grease/lubricant";
-import { howAt, type PointKindName, pointKind } from "@/core/grease/point-kinds";
+import { speedOf } from "@/core/grease/lube-ask";
+import { isOil, type Lubricant } from "@/core/grease/lubricant";
+import { howAt, isMeshing, type PointKindName, pointKind } from "@/core/grease/point-kinds";
+import type { RoomAnswer } from "@/core/grease/specify";
 import type { Chamber } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import { greaseKey, serviceKey } from "@/core/job/keys";
@@ -9,12 +11,16 @@ import { type Part, partName, partNamed } from "@/core/job/part";
 import type { WeighedPoint } from "@/core/job/service";
 import { stepThing } from "@/core/job/step-named";
 import { greaseStatesIn } from "@/core/judge/failure-modes";
+import { answerSays } from "@/core/lube/answer-says";
 import { cleaningMoments, howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
+import { type CleaningRow, cleaningList } from "@/core/lube/cleaning-list";
+import { isFoodAsked } from "@/core/lube/food";
 import { askedBeforeLube, placeKindOf } from "@/core/lube/places";
 import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
-import { proposedChambers } from "@/core/lube/propose";
+import { bearingsAsked, proposedChambers } from "@/core/lube/propose";
 import { type Moment, momentsFor, type Reach, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
+import { LEAST_WEIGHED_G } from "@/core/lube/slips";
 import { lubricatedWheels } from "@/core/lube/wheels";
 import { solveTrain, type TrainAnswer } from "@/core/train/solve";
 import type { TrainInput, TrainWheel } from "@/core/train/train";
@@ -28,7 +34,7 @@ import { type FrameView, frameOf } from "../frame/frame-view";
 import { pocketsToLubricate } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
 import { pageJob } from "../job-view/page-job";
-import { modelsLastJob } from "./last-time";
+import { type LastJob, modelsLastJob } from "./last-time";
 
 const SHOWN = ["stage", "foodContact", "washed", "fillSchool", "noGrease"] as const;
 
@@ -71,6 +77,14 @@ export interface ChamberView {
   readonly plan: Pick<ChamberPlan, "answer" | "assumed" | "missing" | "fault"> | null;
   readonly freeMl: number | null;
   readonly points: readonly PointView[];
+  /** the answer in a sentence; left out: something is asked first */
+  readonly says?: string;
+  /** its teeth run and nobody has said how fast */
+  readonly speedAsked: boolean;
+  /** some of the old lubricant stays, and nobody has said how much */
+  readonly stayAsked: boolean;
+  /** what went into the same chamber of the model's last unit */
+  readonly lastUnit?: NonNullable<Chamber["lastUnit"]>;
   /** what was said of the same chamber in the model's last job, as far as it is open here */
   readonly lastTime?: {
     readonly number: string;
@@ -103,17 +117,21 @@ export interface LubeView {
   readonly proposed: readonly string[];
   /** parts that may take a lubricant, once it is said what they are */
   readonly asked: readonly Pick<Part, "id" | "name">[];
+  /** bearings of which nobody has said whether they are sealed */
+  readonly bearings: readonly { readonly id: string; readonly name: string }[];
+  /** its kind mostly touches food, and nobody has said whether it does */
+  readonly foodAsked: boolean;
+  readonly kind: string;
   readonly states: readonly { readonly state: string; readonly says: string; readonly implies: string }[];
   readonly far: { readonly all: boolean; readonly says: string };
-  readonly cleanings: readonly {
-    readonly id: string;
-    readonly says: string;
-    readonly line?: number;
+  /** the unit's own chambers and parts, with how each is cleaned */
+  readonly cleaning: readonly (CleaningRow & {
+    /** at the latest before this */
     readonly last?: string;
     /** of a chamber: when it can be cleaned as well, and when it is */
     readonly moments: readonly Moment[];
     readonly before?: string;
-  }[];
+  })[];
   /** what crumbs ask to be cleaned and no line does yet */
   readonly unclean: readonly string[];
   readonly dry: readonly string[];
@@ -151,10 +169,7 @@ function nearest<M extends { readonly step: string }>(moments: readonly M[], own
 const MOMENTS = 15;
 
 /** What the model's last job says of the same chamber that nobody has said here. */
-function lastTimeOf(
-  chamber: Chamber,
-  before: Awaited<ReturnType<typeof modelsLastJob>>,
-): Pick<ChamberView, "lastTime"> {
+function lastTimeOf(chamber: Chamber, before: LastJob | undefined): Pick<ChamberView, "lastTime"> {
   const same = before?.chambers.find((c) => c.kind === chamber.kind && c.name === chamber.name);
   if (!before || !same) return {};
   const open = (["volume", "makersGrams", "coldestC", "hottestC"] as const).filter(
@@ -175,6 +190,41 @@ function lastTimeOf(
   return {
     lastTime: { number: before.number, says: says.filter(Boolean).join(", "), facts: only(same, open) },
   };
+}
+
+/** What went into the same chamber of the model's last unit, where all of it was weighed in. */
+function lastUnitOf(chamber: Chamber, before: LastJob | undefined): Pick<ChamberView, "lastUnit"> {
+  const same = before?.chambers.find((c) => c.kind === chamber.kind && c.name === chamber.name);
+  const grams = same && before?.wentIn.get(same.id);
+  return before && grams ? { lastUnit: { number: before.number, grams } } : {};
+}
+
+/** The answer for a chamber in a sentence; null: a lubricant, or how much, is asked first. */
+function saysOf(
+  chamber: Chamber,
+  answer: RoomAnswer,
+  points: readonly PointView[],
+  shelf: readonly Lubricant[],
+): string | null {
+  const lubricant = shelf.find((l) => l.id === chamber.lubricant);
+  if (!lubricant || !points.length) return null;
+  const weighed = points.filter((g) => g.weighedGrams !== undefined);
+  const isIn =
+    weighed.length > 0 &&
+    points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
+  const lasts = points.flatMap((g) => g.reach.last ?? []).sort((a, b) => a.line - b.line);
+  const [last] = lasts;
+  return answerSays({
+    name: chamber.name,
+    lubricant: lubricant.name,
+    isOil: isOil(lubricant),
+    ...only(lubricant, ["densityGPerMl"]),
+    levelPlug: chamber.levelPlug,
+    ...only(answer, ["grams", "leastGrams", "mostGrams", "addGrams"]),
+    ...(isIn && { weighedGrams: weighed.reduce((s, g) => s + (g.weighedGrams ?? 0), 0) }),
+    points: points.map((g) => ({ kind: g.kind, where: g.where || g.part || "a point" })),
+    ...(last && { last: { line: last.line, closes: last.says.endsWith("closes over it") } }),
+  });
 }
 
 export async function lubeView(number: string): Promise<LubeView | null> {
@@ -225,14 +275,21 @@ export async function lubeView(number: string): Promise<LubeView | null> {
   return {
     frame: frameOf(job),
     job: only(job, SHOWN),
-    chambers: (job.chambers ?? []).map((chamber) => {
-      const plan = plans.get(chamber.id);
+    chambers: (job.chambers ?? []).map((chamber): ChamberView => {
+      const plan = plans.get(chamber.id) ?? null;
+      const points = job.lubePoints.filter((g) => g.chamber === chamber.id).map(pointView);
+      const answer = plan?.answer;
+      const says = answer && saysOf(chamber, answer, points, shelf);
       return {
         chamber,
-        plan: plan ? only(plan, ["answer", "assumed", "missing", "fault"]) : null,
+        plan: plan && only(plan, ["answer", "assumed", "missing", "fault"]),
         freeMl: freeVolumeOf(job, chamber),
-        points: job.lubePoints.filter((g) => g.chamber === chamber.id).map(pointView),
+        points,
+        ...(says && { says }),
+        speedAsked: (plan?.room.points ?? []).some((p) => isMeshing(p.kind) && !speedOf(p)),
+        stayAsked: answer !== undefined && answer?.grams !== null && answer?.addGrams === null,
         ...lastTimeOf(chamber, before),
+        ...lastUnitOf(chamber, before),
       };
     }),
     loose: job.lubePoints.filter((g) => !job.chambers?.some((c) => c.id === g.chamber)).map(pointView),
@@ -252,23 +309,23 @@ export async function lubeView(number: string): Promise<LubeView | null> {
     proposed: proposedChambers(job).map(
       (p) => `${p.chamber.name}, ${p.points.length === 1 ? "one point" : `${p.points.length} points`}`,
     ),
+    bearings: bearingsAsked(job).map((p) => ({ id: p.id, name: partName(p) })),
+    foodAsked: isFoodAsked(job),
+    kind: job.kind,
     asked: askedBeforeLube(job.parts.filter((p) => off.has(p.id))).map((p) => only(p, ["id", "name"])),
     states: greaseStatesIn(job.greaseStates),
     far: howFar(job.greaseStates),
-    cleanings: job.services
-      .filter((v) => v.do === "clean")
-      .map((v) => {
-        const reach = reachOf(job, rebuild, serviceKey(v.id), v);
-        const chamber = job.chambers?.find((c) => c.id === v.chamber);
-        return {
-          id: v.id,
-          says: v.note ?? (v.part ? partNamed(job, v.part) : "cleaned"),
-          ...(reach.line !== undefined && { line: reach.line }),
-          ...(reach.last && { last: `line ${reach.last.line}: ${reach.last.says}` }),
-          moments: chamber ? nearest(cleaningMoments(job, rebuild, chamber), v.reachedBy) : [],
-          ...(v.reachedBy && { before: v.reachedBy }),
-        };
-      }),
+    cleaning: cleaningList(job, rebuild).map((row) => {
+      const v = job.services.find((x) => x.id === row.planned?.service);
+      const reach = v && reachOf(job, rebuild, serviceKey(v.id), v);
+      const chamber = job.chambers?.find((c) => c.id === v?.chamber);
+      return {
+        ...row,
+        ...(reach?.last && { last: `line ${reach.last.line}: ${reach.last.says}` }),
+        moments: v && chamber ? nearest(cleaningMoments(job, rebuild, chamber), v.reachedBy) : [],
+        ...(v?.reachedBy && { before: v.reachedBy }),
+      };
+    }),
     unclean: stillToClean(job, rebuild),
     dry: keepDry(job).map((d) => d.says),
     steps: stepsOf.map((s) => ({ id: s.id, says: stepThing(job, s.id) })),

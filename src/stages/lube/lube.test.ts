@@ -27,7 +27,14 @@ import {
   takePointOff,
   weigh,
 } from "./actions";
-import { moveCleaning, planCleaning, saveBlock, saveCleaning, saveWashed } from "./cleaning-actions";
+import {
+  moveCleaning,
+  planCleaning,
+  saveBlock,
+  saveCleaning,
+  saveWashed,
+  tickCleaning,
+} from "./cleaning-actions";
 import { lubeView } from "./lube-view";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
@@ -446,6 +453,18 @@ describe("cleaning", () => {
     await press(planCleaning, number, {});
     expect((await job(number)).services).toHaveLength(cleanings.length);
   });
+  it("is ticked part by part, and all is clean only once what was planned is", async () => {
+    const number = await cased({}, { job: { greaseStates: ["metal"] } });
+    await press(planCleaning, number, {});
+    const services = (await job(number)).services.map((v) => v.id);
+    expect(refusal(await press(saveWashed, number, { washed: true }))).toMatch(/not ticked yet: .*gear case/);
+    expect((await job(number)).washed).toBe(false);
+    await press(tickCleaning, number, { services, done: true });
+    expect((await job(number)).linesDone).toEqual(services.map((id) => `service:${id}`));
+    expect(await press(saveWashed, number, { washed: true })).toMatchObject({ ok: true });
+    await press(tickCleaning, number, { services: services.slice(0, 1), done: false });
+    expect((await lubeView(number))?.cleaning.filter((r) => r.planned && !r.planned.done)).toHaveLength(1);
+  });
   it("of a chamber can be moved earlier, not later than the first thing that goes into it, and stays there", async () => {
     const number = await cased({}, { job: { greaseStates: ["metal"] }, steps: [
       { id: "s1", action: "unscrew", needs: [], hardware: [{ id: "h1", kind: "screw", qty: 4 }] },
@@ -454,9 +473,9 @@ describe("cleaning", () => {
       { id: "s4", action: "peel", parts: ["p3"], needs: ["s1"] },
     ] }); // biome-ignore format: a strip
     await press(planCleaning, number, {});
-    const cleaning = async () => (await lubeView(number))?.cleanings.find((c) => c.moments.length);
+    const cleaning = async () => (await lubeView(number))?.cleaning.find((c) => c.moments.length);
     expect(await cleaning()).toMatchObject({ before: "s3", moments: [{ step: "s4" }, { step: "s3" }] });
-    const { id = "" } = (await cleaning()) ?? {};
+    const { service: id = "" } = (await cleaning())?.planned ?? {};
     expect(refusal(await press(moveCleaning, number, { service: id, before: "s2" }))).toBe(
       "before: It is cleaned at the latest before step 3, the drive wheel goes back",
     );

@@ -1,24 +1,22 @@
 "use client";
 
 import { useState } from "react";
+import { DEFAULT_DENSITY } from "@/core/grease/charge";
 import { POINT_KIND_NAMES, pointKind } from "@/core/grease/point-kinds";
 import type { Chamber } from "@/core/job/chamber";
 import { isAmountOpen } from "@/core/lube/amount-open";
 import { amountSays } from "@/core/lube/amount-says";
 import { LEAST_WEIGHED_G } from "@/core/lube/slips";
-import { GRAMS_PER_OUNCE } from "@/core/quantity/units";
 import { capital } from "@/core/sentence";
 import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
-import { Readout } from "@/ui/readout";
 import { useRestLater } from "@/ui/use-rest-later";
 import { useJob } from "../saving/job-context";
 import { SavedField } from "../saving/saved-field";
 import { useFieldFault } from "../saving/use-field-fault";
 import { movePoint, savePoint, takePointOff, weigh } from "./actions";
 import { GramsField } from "./grams-field";
-import { HowMuch } from "./how-much";
 import type { ChamberView, LubeView, PointView } from "./lube-view";
 import { WeighIn } from "./weigh-in";
 
@@ -27,22 +25,20 @@ const FITTING: readonly (readonly [string, string])[] = [
   ["after-fit", "after its part is fitted"],
 ];
 
-/**
- * How much in all, and each point: how much, how, when at the latest, and what went in. Without a chamber the
- * points of all.
- */
+/** Each point of a chamber: how much, how, when at the latest, and what went in. */
 export function Points({
   view,
   shown,
   main,
+  toAdd,
 }: {
   view: Omit<LubeView, "frame">;
-  shown: ChamberView | undefined;
+  shown: ChamberView;
   main: string | undefined;
+  toAdd: () => void;
 }) {
-  const points = shown ? shown.points : [...view.chambers.flatMap((c) => c.points), ...view.loose];
+  const points = [...shown.points, ...view.loose];
   const drawn = useRestLater(points.length);
-  const answer = shown?.chamber.lubricant ? shown.plan?.answer : undefined;
   const amountOf = (g: PointView): string => {
     const l = view.shelf.find((x) => x.id === g.lubricantId);
     return g.lubricant === undefined || g.grams === undefined
@@ -53,45 +49,22 @@ export function Points({
           gunGramsPerStroke: view.gunGramsPerStroke,
         });
   };
-  const chamberOf = (g: PointView): Chamber | undefined =>
-    (shown ?? view.chambers.find((c) => c.points.includes(g)))?.chamber;
-  const total = points.reduce((s, g) => s + (g.grams ?? 0), 0);
-  const weighed = points.filter((g) => g.weighedGrams !== undefined);
-  // once it is in, what went in is the figure, beside what is asked for
-  const isIn =
-    weighed.length > 0 &&
-    points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
-  const amount = isIn ? weighed.reduce((s, g) => s + (g.weighedGrams ?? 0), 0) : total;
-  const isOpen = shown !== undefined && points.some((g) => isAmountOpen(shown.chamber, g));
-  const [least, most] = [answer?.leastGrams ?? null, answer?.mostGrams ?? null];
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
-      <Readout
-        label={shown ? `In the ${shown.chamber.name}` : "In all"}
-        value={isOpen && !isIn ? "?" : amount > 0 ? amount.toFixed(1) : "–"}
-        unit="g"
-        measured={amount > 0 && !(isOpen && !isIn)}
-        from={
-          answer
-            ? least === null || most === null
-              ? shown?.chamber.levelPlug
-                ? "up to the level plug"
-                : "how much it takes is not known"
-              : `${(amount / GRAMS_PER_OUNCE).toFixed(2)} oz${isIn ? " went in" : ""} · ${isIn ? "it takes " : "from "}${least.toFixed(1)} to ${most.toFixed(1)} g`
-            : shown
-              ? "choose the lubricant first"
-              : `${points.length} points`
-        }
-      />
-      {isOpen && !isIn && shown && <HowMuch chamber={shown.chamber} />}
-      {answer?.by && !isOpen && answer.grams !== null && (
-        <p className="text-[17px] leading-tight">
-          <b>{answer.by.rule}:</b> {answer.by.says}
-        </p>
-      )}
       {points.slice(0, drawn).map((g) => (
-        <Point key={g.id} point={g} chamber={chamberOf(g)} main={g.id === main} says={amountOf(g)} />
+        <Point
+          key={g.id}
+          point={g}
+          chamber={shown.points.includes(g) ? shown.chamber : undefined}
+          lubricant={view.shelf.find((x) => x.id === g.lubricantId)}
+          gunGramsPerStroke={view.gunGramsPerStroke}
+          main={g.id === main}
+          says={amountOf(g)}
+        />
       ))}
+      <KeyButton keyName="D" className="small self-start" onPress={toAdd}>
+        Add a point, or what stays dry
+      </KeyButton>
     </div>
   );
 }
@@ -99,11 +72,15 @@ export function Points({
 function Point({
   point: g,
   chamber,
+  lubricant,
+  gunGramsPerStroke,
   main,
   says,
 }: {
   point: PointView;
   chamber: Chamber | undefined;
+  lubricant: LubeView["shelf"][number] | undefined;
+  gunGramsPerStroke: number;
   main: boolean;
   says: string;
 }) {
@@ -118,6 +95,9 @@ function Point({
   const put = (grams: number | null, sure?: true) =>
     run(weigh, { point: g.id, grams, ...(sure && { sure }) });
   const done = weighed !== undefined || drop;
+  // an oil is measured in, a grease weighed
+  const label = lubricant?.sort === "oil" ? "Filled in" : "Weighed in";
+  const ground = { densityGPerMl: lubricant?.densityGPerMl ?? DEFAULT_DENSITY, gunGramsPerStroke };
   return (
     <div
       className={`border-t-4 bg-base-200 px-2 py-1.5 ${g.reach.closed ? "border-error" : done ? "border-success" : "border-base-content"}`}
@@ -131,7 +111,7 @@ function Point({
           {g.lubricant === undefined
             ? "–"
             : drop
-              ? says || "by the drop"
+              ? says || "not said"
               : isUnknown
                 ? weighed === undefined
                   ? "how much?"
@@ -154,7 +134,7 @@ function Point({
         <div className="grid grid-cols-[1fr_auto] gap-x-2">
           <div className="min-w-0">
             {isUnknown ? (
-              <GramsField label="Weighed in" name={`weigh-${g.id}`} value={weighed} save={put} />
+              <GramsField label={label} ground={ground} name={`weigh-${g.id}`} value={weighed} save={put} />
             ) : (
               <WeighIn
                 point={g.id}
@@ -162,6 +142,8 @@ function Point({
                 aim={aim}
                 weighed={weighed}
                 main={main}
+                label={label}
+                ground={ground}
                 put={put}
               />
             )}
@@ -208,6 +190,7 @@ function Point({
           <div className="grid grid-cols-2 gap-2">
             <GramsField
               label="Own amount"
+              ground={ground}
               hint={g.gramsSaid ? "said; empty: worked out" : "empty: worked out"}
               name={`grams-${g.id}`}
               value={g.gramsSaid ? g.grams : undefined}

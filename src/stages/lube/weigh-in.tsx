@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import { practiceScale } from "@/bench/scale";
+import type { FigureGround } from "@/core/quantity/typed-figure";
 import { KeyButton } from "@/ui/key-button";
 import type { ActionResult } from "../saving/act";
 import { GramsField } from "./grams-field";
@@ -20,6 +21,9 @@ export interface WeighInProps {
   weighed: number | undefined;
   /** it is the point that is next: it has the keys */
   main: boolean;
+  /** what the field is called */
+  label: string;
+  ground: FigureGround;
   put: (grams: number | null, sure?: true) => Promise<ActionResult>;
 }
 
@@ -28,7 +32,7 @@ export interface WeighInProps {
  * or when it is stopped, is taken. A scale that types writes into
  * the field.
  */
-export function WeighIn({ point, where, aim, weighed, main, put }: WeighInProps) {
+export function WeighIn({ point, where, aim, weighed, main, label, ground, put }: WeighInProps) {
   const [live, setLive] = useState<number>();
   const timer = useRef<ReturnType<typeof setInterval>>(undefined);
   useEffect(() => () => clearInterval(timer.current), []);
@@ -57,7 +61,8 @@ export function WeighIn({ point, where, aim, weighed, main, put }: WeighInProps)
       <div className="flex">
         <div className="min-w-0 flex-1">
           <GramsField
-            label="Weighed in"
+            label={label}
+            ground={ground}
             keyName={main ? "I" : undefined}
             name={`weigh-${point}`}
             value={weighed}

@@ -11,14 +11,10 @@ import { GettingLubricant } from "../job-view/getting-lubricant";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { saveNone, takeLube } from "./actions";
+import { NONE } from "./answer-card";
 import type { ChamberView, LubeView } from "./lube-view";
 
 const FIRST = 5;
-const NONE = [
-  "its old lubricant is good and stays",
-  "it runs dry by design",
-  "sealed, and not opened",
-] as const;
 const TAKE_OUT = {
   all: "All of the old lubricant comes out first.",
   reach: "Take out what can be reached of the old one: the two are borderline.",

@@ -1,0 +1,165 @@
+"use client";
+
+import { isAmountOpen } from "@/core/lube/amount-open";
+import { LEAST_WEIGHED_G } from "@/core/lube/slips";
+import { capital } from "@/core/sentence";
+import { KeyButton } from "@/ui/key-button";
+import { useJob } from "../saving/job-context";
+import { saveNone, takeLube } from "./actions";
+import { saySpeed } from "./asked-actions";
+import { HowMuch } from "./how-much";
+import type { ChamberView, LubeView } from "./lube-view";
+
+/** What can be looked at of a chamber, besides its answer. */
+export type AnswerTab = "which" | "much" | "where";
+const TABS: readonly (readonly [tab: AnswerTab, says: string, keyName: string])[] = [
+  ["which", "Why this one", "1"],
+  ["much", "How much", "2"],
+  ["where", "Where and when", "3"],
+];
+const SPEEDS = [
+  ["slow", "under 1 m/s", "by hand, or a slow output"],
+  ["medium", "1 to 5 m/s", "behind a first reduction"],
+  ["fast", "faster", "straight on the motor"],
+] as const;
+/** Why a chamber gets none. */
+export const NONE = [
+  "a new assembly, ready greased",
+  "its old lubricant is good and stays",
+  "it runs dry by design",
+  "sealed, and not opened",
+] as const;
+
+const isDone = ({ chamber, points }: ChamberView): boolean =>
+  chamber.none !== undefined ||
+  (points.length > 0 &&
+    chamber.lubricant !== undefined &&
+    points.every(
+      (g) =>
+        g.weighedGrams !== undefined ||
+        (g.lubricant !== undefined && !isAmountOpen(chamber, g) && (g.grams ?? 0) < LEAST_WEIGHED_G),
+    ));
+
+/**
+ * The answer for one chamber: a sentence, what it rests on, and three presses that lead behind it. What is
+ * not known stands as one question in the sentence's place.
+ */
+export function AnswerCard({
+  view,
+  of,
+  tab,
+  pick,
+}: {
+  view: Omit<LubeView, "frame">;
+  of: ChamberView;
+  /** what is looked at of it; undefined: another chamber is */
+  tab: AnswerTab | undefined;
+  pick: (tab: AnswerTab) => void;
+}) {
+  const { run } = useJob();
+  const { chamber, plan, points } = of;
+  const done = isDone(of);
+  const best = plan?.answer?.verdicts[0];
+  const bestName = best?.ok ? view.shelf.find((l) => l.id === best.lubricant)?.name : undefined;
+  const name = capital(chamber.name);
+  const says =
+    chamber.none !== undefined
+      ? `${name}: none, ${chamber.none}.`
+      : !points.length
+        ? `${name}: where in it does it go?`
+        : !chamber.lubricant
+          ? bestName
+            ? `${name}: ${bestName}?`
+            : `${name}: nothing on the shelf may go in.`
+          : (of.says ?? (of.stayAsked ? `${name}: how much of the old stays in it?` : `${name}: how much?`));
+  const isAsked = chamber.none === undefined && of.says === undefined;
+  const rests = plan?.answer?.by && plan.answer.grams !== null ? plan.answer.by : undefined;
+  return (
+    <section
+      aria-label={chamber.name}
+      className={`border-l-[8px] bg-base-200 px-3 py-2 ${done ? "border-success" : isAsked ? "border-error" : "border-base-content"}`}
+    >
+      <h3 className="text-[25px] leading-tight">
+        {done ? "✓ " : ""}
+        {says}
+      </h3>
+      {chamber.none === undefined && (
+        <>
+          {rests && chamber.lubricant && (
+            <p className="hush text-[17px] leading-tight">
+              {capital(rests.rule)}: {rests.says}.
+            </p>
+          )}
+          {plan?.fault && <p className="says danger !py-1">{plan.fault}</p>}
+          {plan && plan.assumed.length > 0 && chamber.lubricant && (
+            <p className="hush text-[17px] leading-tight">Not said: {plan.assumed.join("; ")}.</p>
+          )}
+          {!chamber.lubricant && bestName && best && (
+            <div className="mt-1 flex flex-wrap items-center gap-2">
+              <KeyButton
+                keyName="U"
+                look="main"
+                onPress={() => void run(takeLube, { chamber: chamber.id, lubricant: best.lubricant })}
+              >
+                Use {bestName}
+              </KeyButton>
+              <span className="hush text-[17px]">first of {plan?.answer?.verdicts.length} on the shelf</span>
+            </div>
+          )}
+          {chamber.lubricant && isAsked && !plan?.fault && <HowMuch of={of} />}
+          {of.speedAsked && chamber.lubricant && (
+            <fieldset className="mt-1 flex flex-wrap items-center gap-1.5 text-[18px]">
+              <legend className="sr-only">How fast the teeth of the {chamber.name} run</legend>
+              <span>Its teeth run</span>
+              {SPEEDS.map(([speed, words, where]) => (
+                <button
+                  key={speed}
+                  type="button"
+                  title={where}
+                  className="key-button small"
+                  onClick={() => void run(saySpeed, { chamber: chamber.id, speed })}
+                >
+                  {words}
+                </button>
+              ))}
+            </fieldset>
+          )}
+        </>
+      )}
+      <div className="mt-1.5 flex flex-wrap gap-1.5">
+        {chamber.none === undefined &&
+          TABS.map(([key, words, keyName]) => (
+            <KeyButton
+              key={key}
+              keyName={tab ? keyName : undefined}
+              className="small"
+              pressed={tab === key}
+              label={`${words}: ${chamber.name}`}
+              onPress={() => pick(key)}
+            >
+              {words}
+            </KeyButton>
+          ))}
+        {chamber.none !== undefined ? (
+          <KeyButton
+            className="small"
+            label={`It gets one after all: ${chamber.name}`}
+            onPress={() => void run(saveNone, { chamber: chamber.id, why: null })}
+          >
+            It gets one after all
+          </KeyButton>
+        ) : (
+          !done && (
+            <KeyButton
+              className="small"
+              label={`${capital(NONE[0])}: ${chamber.name}`}
+              onPress={() => void run(saveNone, { chamber: chamber.id, why: NONE[0] })}
+            >
+              New, ready greased
+            </KeyButton>
+          )
+        )}
+      </div>
+    </section>
+  );
+}
