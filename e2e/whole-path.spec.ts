@@ -200,8 +200,7 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
     await hand.button(/All is clean and dry/).click();
     await expect(hand.button(/✓ Clean and dry/)).toBeVisible();
     await hand.button(/Take over from train and strip/).click();
-    await hand.button(/^gear case/).click();
-    await hand.button(/What it is/).click();
+    await hand.button("How much: gear case").click();
     for (const [label, value] of [
       ["or length, mm", "104"],
       ["width, mm", "84"],
@@ -210,15 +209,19 @@ test("a juicer is taken in, stripped, judged, matched, lubricated, rebuilt and h
       await page.getByLabel(label, { exact: true }).fill(value);
     await page.getByLabel("depth, mm", { exact: true }).press("Enter");
     await expect(page.getByText(/^Free volume: \d+ ml/)).toBeVisible();
-    await hand.button(/Which$/).click();
+    await hand.button("Why this one: gear case").click();
     await hand.button(/forbidden: Skarn GB-0/).click();
     await expect(page.getByRole("list", { name: "Why" })).toContainText(
       "not registered H1: it must not go into a machine that touches food",
     );
     await expect(hand.button(/Override/)).toBeDisabled();
     await hand.button(/may be used: Olmen FG-00/).click();
-    await hand.button(/Use Olmen FG-00/).click();
+    await hand
+      .button(/Use Olmen FG-00/)
+      .last()
+      .click();
     await expect(page.getByText("✓ Used in this chamber")).toBeVisible();
+    await hand.button("Where and when: gear case").click();
     const weights = page.getByLabel("Weighed in, g");
     await weights.first().fill("24000");
     await weights.first().blur();

@@ -115,7 +115,10 @@ export async function takeProposed(number: string, version: number): Promise<num
         "chambers",
         "neither the train nor what came off speaks of another chamber: make it yourself",
       );
-    await writeChambers(trx, job.id, [...(whole.chambers ?? []), ...proposed.map((p) => p.chamber)]);
+    await writeChambers(trx, job.id, [
+      ...(whole.chambers ?? []),
+      ...proposed.flatMap((p) => (p.isThere ? [] : [p.chamber])),
+    ]);
     for (const p of proposed) await insertPoints(trx, job.id, p.points);
     return `chambers: ${proposed.map((p) => p.chamber.name).join(", ")}`;
   });

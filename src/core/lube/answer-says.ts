@@ -72,7 +72,7 @@ export function answerSays(a: AnswerFacts): string | null {
     a.addGrams !== null && a.grams !== null && a.addGrams < a.grams && a.weighedGrams === undefined
       ? `, ${figure(a.grams)} g with what stays`
       : "";
-  if (a.weighedGrams !== undefined) return `${capital(a.name)}: ${what}, in it.`;
+  if (a.weighedGrams !== undefined) return `${capital(a.name)}: ${what} went in.`;
   const when = a.last ? `, before line ${a.last.line}${a.last.closes ? " closes it" : ""}` : "";
   return `${capital(a.name)}: ${what}${whole}, ${placesOf(a)}${when}.`;
 }

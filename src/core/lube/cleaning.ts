@@ -10,6 +10,7 @@ import { offNow } from "../order/off-again";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { isSmooth, wheelsOf } from "../train/train";
 import { cleaningFor, cleaningLine, staysDry } from "./cleaning-ways";
+import { proposedChambers } from "./propose";
 import { type Moment, momentsFor, needsOfJob } from "./reach";
 
 /** How far the cleaning must go, from what was found in the old lubricant. */
@@ -142,9 +143,13 @@ function stepsBehind(job: Job, opened: number): Set<number> {
   return within;
 }
 
-/** Parts that lie in a chamber, or close one: old grease and crumbs are on them. */
+/**
+ * Parts that lie in a chamber, or close one: old grease and crumbs are on them. As long as nobody has made a
+ * chamber, those count that train and strip speak of.
+ */
 export function partsInChambers(job: Job): ReadonlySet<string> {
-  const opened = (job.chambers ?? []).flatMap((c) => {
+  const chambers = job.chambers?.length ? job.chambers : proposedChambers(job).map((p) => p.chamber);
+  const opened = chambers.flatMap((c) => {
     const at = job.steps.findIndex((s) => s.id === c.openedBy);
     return at < 0 ? [] : [...stepsBehind(job, at)];
   });

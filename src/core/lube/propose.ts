@@ -8,6 +8,8 @@ import { lubricatedWheels } from "./wheels";
 
 export interface Proposal {
   readonly chamber: Chamber;
+  /** the chamber is there already: only points are added to it */
+  readonly isThere?: boolean;
   readonly points: readonly Omit<LubePoint, "id">[];
 }
 
@@ -96,6 +98,16 @@ export function proposedChambers(job: JobFacts): Proposal[] {
     first: string | undefined,
     points: (c: Chamber) => (Omit<LubePoint, "id"> | null)[],
   ): void => {
+    const own = job.chambers?.find((c) => c.kind === kind);
+    if (own) {
+      // what is said to get none, or is filled already, is not begun anew
+      const isShut =
+        own.none !== undefined ||
+        job.lubePoints.some((g) => g.chamber === own.id && g.weighedGrams !== undefined);
+      const more = isShut ? [] : points(own).filter((p) => p !== null);
+      if (more.length) out.push({ chamber: own, isThere: true, points: more });
+      return;
+    }
     const openedBy = openerOf(job, first);
     const chamber = { ...newChamber(nextChamberId(chambers), kind), ...(openedBy && { openedBy }) };
     const found = points(chamber).filter((p) => p !== null);
@@ -114,11 +126,12 @@ export function proposedChambers(job: JobFacts): Proposal[] {
       ...gears.map((p) => pivotsOf(p, c)),
     ]);
     const dry = gears.length ? [{ id: "d1", says: "teeth of the train" }] : [];
-    return out.map((made) => ({ ...made, chamber: { ...made.chamber, dry } }));
+    return out.map((made) => (made.isThere ? made : { ...made, chamber: { ...made.chamber, dry } }));
   }
   const inTrain = new Set(lubricatedWheels(job.train).flatMap((w) => w.part ?? []));
   // gears that came off and that the train does not know
-  const loose = job.parts.filter((p) => kindOf(p) === "gear" && cameLoose(p) && !inTrain.has(p.id));
+  const strange = job.parts.filter((p) => kindOf(p) === "gear" && cameOff(job, p.id) && !inTrain.has(p.id));
+  const loose = strange.filter(cameLoose);
   // a gear that meshes twice is one place; a wheel that names no part may be one of the loose ones
   const wheels = lubricatedWheels(job.train).filter(
     (w, i, all) =>
@@ -146,12 +159,15 @@ export function proposedChambers(job: JobFacts): Proposal[] {
       ...(out.length === 0 ? others() : []).map((p) => onPart(c, p)),
     ]);
   }
-  if (out.length) return out;
+  // what lies in a chamber of gears goes into it, once it is there
+  if (out.length || job.chambers?.some((c) => GEARED.has(c.kind))) return out;
   const rest = others();
   const [first] = rest;
   if (first) propose(roomOf(rest), first.id, (c) => rest.map((p) => onPart(c, p)));
   return out;
 }
+
+const GEARED: ReadonlySet<ChamberKind> = new Set(["gear-case", "worm-box", "planetary"]);
 
 /** What a room is around parts none of which is a gear. */
 const roomOf = (parts: readonly Part[]): ChamberKind => {

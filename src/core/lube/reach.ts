@@ -9,7 +9,10 @@ import { lineKey, stepBackIn } from "../order/rebuild-line";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { type Needs, needsOf } from "../order/undo-order";
 
-type Placed = Pick<LubePoint & Service, "id"> & Pick<LubePoint, "part" | "reachedBy" | "onPart" | "chamber">;
+type Placed = Pick<LubePoint & Service, "id"> &
+  Pick<LubePoint, "part" | "reachedBy" | "onPart" | "chamber"> & {
+    readonly when?: LubePoint["when"] | undefined;
+  };
 
 /** Until when a place can still be reached. */
 export interface Reach {
@@ -89,7 +92,13 @@ export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed)
   const closers = new Set(closersOf(job, place));
   const first = onLines(plan).find((l) => closers.has(l.step));
   const done = new Set(job.linesDone);
-  const shut = [...closers].find((s) => done.has(undoKey(s)) || done.has(setKey(s, "parts")));
+  const isOn = (s: string): boolean => done.has(undoKey(s)) || done.has(setKey(s, "parts"));
+  const shut = [...closers].find(isOn);
+  // what goes on before its part is fitted is out of reach once that is on
+  const own =
+    place.when === "before-fit" && job.steps.find((s) => place.part && s.parts?.includes(place.part));
+  if (own && isOn(own.id) && !done.has(key))
+    return { closed: `${stepThing(job, own.id)}, is on again: take it off first` };
   return {
     ...(line !== undefined && { line }),
     ...(first && {

@@ -104,11 +104,6 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
       ...(chamber.volume && free === null
         ? ["the wheels would fill the whole case: its inside is not reckoned with, measure it again"]
         : []),
-      ...points.flatMap((g) =>
-        g.kind && isMeshing(g.kind) && placeOf(job, g).pitchLineMPerS === undefined
-          ? [`${pointSays(job, g)}: speed not known, slow`]
-          : [],
-      ),
     ];
     const bushes = points.filter((g) => g.kind === "plain-bush" && !placeOf(job, g).materials?.length);
     if (bushes.length)

@@ -2,7 +2,7 @@
 
 import { isAmountOpen } from "@/core/lube/amount-open";
 import { LEAST_WEIGHED_G } from "@/core/lube/slips";
-import { capital } from "@/core/sentence";
+import { capital, listed } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { saveNone, takeLube } from "./actions";
@@ -30,10 +30,14 @@ export const NONE = [
   "sealed, and not opened",
 ] as const;
 
+/** All of its points were given a lubricant by hand, and none of the shelf. */
+const isByHand = (points: ChamberView["points"]): boolean =>
+  points.length > 0 && points.every((g) => g.lubricantSaid && g.lubricant);
+
 const isDone = ({ chamber, points }: ChamberView): boolean =>
   chamber.none !== undefined ||
   (points.length > 0 &&
-    chamber.lubricant !== undefined &&
+    (chamber.lubricant !== undefined || isByHand(points)) &&
     points.every(
       (g) =>
         g.weighedGrams !== undefined ||
@@ -47,11 +51,14 @@ const isDone = ({ chamber, points }: ChamberView): boolean =>
 export function AnswerCard({
   view,
   of,
+  isNext,
   tab,
   pick,
 }: {
   view: Omit<LubeView, "frame">;
   of: ChamberView;
+  /** it is the first that waits for its lubricant: it has the key */
+  isNext: boolean;
   /** what is looked at of it; undefined: another chamber is */
   tab: AnswerTab | undefined;
   pick: (tab: AnswerTab) => void;
@@ -62,17 +69,21 @@ export function AnswerCard({
   const best = plan?.answer?.verdicts[0];
   const bestName = best?.ok ? view.shelf.find((l) => l.id === best.lubricant)?.name : undefined;
   const name = capital(chamber.name);
+  const byHand = !chamber.lubricant && isByHand(points);
   const says =
     chamber.none !== undefined
       ? `${name}: none, ${chamber.none}.`
       : !points.length
         ? `${name}: where in it does it go?`
-        : !chamber.lubricant
-          ? bestName
-            ? `${name}: ${bestName}?`
-            : `${name}: nothing on the shelf may go in.`
-          : (of.says ?? (of.stayAsked ? `${name}: how much of the old stays in it?` : `${name}: how much?`));
-  const isAsked = chamber.none === undefined && of.says === undefined;
+        : byHand
+          ? `${name}: ${listed([...new Set(points.map((g) => g.lubricant ?? ""))])}, at ${points.length === 1 ? "one place" : `${points.length} places`}.`
+          : !chamber.lubricant
+            ? bestName
+              ? `${name}: ${bestName}?`
+              : `${name}: nothing on the shelf may go in.`
+            : (of.says ??
+              (of.stayAsked ? `${name}: how much of the old stays in it?` : `${name}: how much?`));
+  const isAsked = chamber.none === undefined && of.says === undefined && !byHand;
   const rests = plan?.answer?.by && plan.answer.grams !== null ? plan.answer.by : undefined;
   return (
     <section
@@ -92,13 +103,13 @@ export function AnswerCard({
           )}
           {plan?.fault && <p className="says danger !py-1">{plan.fault}</p>}
           {plan && plan.assumed.length > 0 && chamber.lubricant && (
-            <p className="hush text-[17px] leading-tight">Not said: {plan.assumed.join("; ")}.</p>
+            <p className="hush text-[17px] leading-tight">Taken for granted: {plan.assumed.join("; ")}.</p>
           )}
-          {!chamber.lubricant && bestName && best && (
+          {!chamber.lubricant && !byHand && bestName && best && (
             <div className="mt-1 flex flex-wrap items-center gap-2">
               <KeyButton
-                keyName="U"
-                look="main"
+                keyName={isNext ? "U" : undefined}
+                look={isNext ? "main" : "plain"}
                 onPress={() => void run(takeLube, { chamber: chamber.id, lubricant: best.lubricant })}
               >
                 Use {bestName}
@@ -107,7 +118,7 @@ export function AnswerCard({
             </div>
           )}
           {chamber.lubricant && isAsked && !plan?.fault && <HowMuch of={of} />}
-          {of.speedAsked && chamber.lubricant && (
+          {of.speedAsked && chamber.lubricant && !done && (
             <fieldset className="mt-1 flex flex-wrap items-center gap-1.5 text-[18px]">
               <legend className="sr-only">How fast the teeth of the {chamber.name} run</legend>
               <span>Its teeth run</span>

@@ -37,6 +37,9 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
       : { at: "clean" });
   const shown = "chamber" in beside ? view.chambers.find((c) => c.chamber.id === beside.chamber) : undefined;
   const at = "chamber" in beside && !shown ? "clean" : beside.at;
+  const open = view.chambers.find(
+    (c) => c.chamber.none === undefined && c.points.length > 0 && !c.chamber.lubricant,
+  );
   const next = view.chambers
     .flatMap((c) => c.points)
     .find((g) => g.weighedGrams === undefined && (g.grams ?? 0) >= 0.5);
@@ -61,6 +64,7 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
               key={c.chamber.id}
               view={view}
               of={c}
+              isNext={c === open}
               tab={
                 c === shown && at !== "clean" && at !== "picture" ? (at === "add" ? "where" : at) : undefined
               }
@@ -72,6 +76,10 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
             inPicture={at === "picture"}
             toPicture={() => setPicked({ at: "picture" })}
           />
+        </div>
+        {/* its height stays when something is open again: a key under a finger must not move away */}
+        <div className="flex min-h-[152px] flex-col justify-end">
+          <GoOn from="lube" stage={view.job.stage} gates={view.gates} keyName={next ? "Enter" : " "} />
         </div>
       </section>
       <section
@@ -125,10 +133,6 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
             </>
           )
         )}
-        {/* its height stays when something is open again: a key under a finger must not move away */}
-        <div className="flex min-h-[152px] flex-col justify-end">
-          <GoOn from="lube" stage={view.job.stage} gates={view.gates} keyName={next ? "Enter" : " "} />
-        </div>
       </section>
     </div>
   );

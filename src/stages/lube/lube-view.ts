@@ -307,7 +307,8 @@ export async function lubeView(number: string): Promise<LubeView | null> {
       ]),
     ),
     proposed: proposedChambers(job).map(
-      (p) => `${p.chamber.name}, ${p.points.length === 1 ? "one point" : `${p.points.length} points`}`,
+      (p) =>
+        `${p.isThere ? "more in the " : ""}${p.chamber.name}, ${p.points.length === 1 ? "one point" : `${p.points.length} points`}`,
     ),
     bearings: bearingsAsked(job).map((p) => ({ id: p.id, name: partName(p) })),
     foodAsked: isFoodAsked(job),

@@ -48,9 +48,10 @@ export function MoreChambers({
         <KeyButton keyName="A" className="small" pressed={adding} onPress={() => setAdding(!adding)}>
           Another chamber, or no lubricant here
         </KeyButton>
+        <span className="hush ml-auto self-center text-[17px]">Cases are filled</span>
         <KeyButton
           keyName="M"
-          className="small ml-auto"
+          className="small"
           pressed={fillSchool === "measured"}
           onPress={() => void run(saveSchool, { school: "measured" })}
         >

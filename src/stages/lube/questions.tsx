@@ -1,5 +1,6 @@
 "use client";
 
+import { capital } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import { KindAsked } from "../job-view/kind-asked";
 import { useJob } from "../saving/job-context";
@@ -34,7 +35,7 @@ export function Questions({ view }: { view: Omit<LubeView, "frame"> }) {
       <fieldset className="says flex flex-wrap items-center gap-2 !py-1.5">
         <legend className="sr-only">Is the {bearing.name} open or sealed?</legend>
         <span>
-          <b>{bearing.name}:</b> open, or sealed?
+          <b>{capital(bearing.name)}:</b> open, or sealed?
         </span>
         {(["open", "sealed"] as const).map((closure) => (
           <KeyButton
