@@ -1,4 +1,5 @@
 import type { JobHead } from "@/core/job/job";
+import { modelNamed } from "@/core/job/model-named";
 import { database } from "./database";
 import { readable } from "./rows";
 import { records } from "./tables";
@@ -43,4 +44,16 @@ export async function earlierJobs({
       customerName,
       handedBackAt,
     }));
+}
+
+/** The model's last job, where that unit was said to touch food: its number. */
+export async function lastTouchedFood(
+  jobId: number,
+  { maker, model }: Pick<JobHead, "maker" | "model">,
+): Promise<string | undefined> {
+  if (!modelNamed(model)) return undefined;
+  const db = await database();
+  const row = await db("jobs").where({ maker, model }).whereNot({ id: jobId }).orderBy("id", "desc").first();
+  const last = row && readable(records.jobs)(row)[0];
+  return last?.foodContact ? last.number : undefined;
 }

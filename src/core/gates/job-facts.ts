@@ -8,9 +8,11 @@ import type { Job } from "../job/job";
 import { finalKey, safetyKey, struckOf, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
+import type { WeighedPoint } from "../job/service";
 import type { Stage } from "../job/stages";
 import { isFailure } from "../judge/failure-modes";
 import { isAmountOpen } from "../lube/amount-open";
+import { isFoodAsked } from "../lube/food";
 import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
@@ -84,6 +86,12 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
   const going = goingInOf(job);
   const missing = missingOf(job);
   const ordered = new Set(job.toFit.map((t) => t.number));
+  const chamberOf = (g: WeighedPoint) => job.chambers?.find((c) => c.id === g.chamber);
+  // what is put in by the drop is not weighed
+  const unweighed = job.lubePoints.filter(
+    (g) => g.weighedGrams === undefined && (isWeighed(g) || isAmountOpen(chamberOf(g), g)),
+  );
+  const isBath = (g: WeighedPoint): boolean => chamberOf(g)?.filling === "oil";
   return {
     kind: job.kind,
     model: job.model,
@@ -152,18 +160,9 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
         },
       ];
     }),
-    // what is put in by the drop is not weighed
-    pointsUnweighed: job.lubePoints
-      .filter(
-        (g) =>
-          g.weighedGrams === undefined &&
-          (isWeighed(g) ||
-            isAmountOpen(
-              job.chambers?.find((c) => c.id === g.chamber),
-              g,
-            )),
-      )
-      .map((g) => g.where ?? "a point"),
+    pointsUnweighed: unweighed.filter((g) => !isBath(g)).map((g) => g.where ?? "a point"),
+    pointsUnfilled: unweighed.filter(isBath).map((g) => g.where ?? "a point"),
+    foodAsked: isFoodAsked(job) && (job.chambers ?? []).some((c) => c.none === undefined),
     washed: job.washed,
     get linesOpen(): number {
       return planOf(job).steps.filter((l) => !isLineDone(l, done)).length;

@@ -54,6 +54,10 @@ export interface JobFacts {
     readonly lacks: boolean;
   }[];
   readonly pointsUnweighed: readonly string[];
+  /** the same of oil, which is measured in */
+  readonly pointsUnfilled: readonly string[];
+  /** its kind mostly touches food, a lubricant goes in, and nobody has said whether it does */
+  readonly foodAsked: boolean;
   readonly washed: boolean;
   readonly linesOpen: number;
   readonly piecesOpen: number;
@@ -146,6 +150,7 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       break;
     case "lube":
       unless(f.washed, "washed", "Say that the parts are clean and dry.");
+      unless(!f.foodAsked, "food", "Say whether it touches food: then only H1 goes in.");
       unless(f.lubeSaid, "grease", "Say which places take a lubricant, or why none does.");
       for (const c of f.chambersOpen) {
         if (c.points === 0)
@@ -167,6 +172,8 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
       }
       for (const p of f.pointsUnweighed)
         out.push({ gate: `weigh:${p}`, says: `Weigh in what goes to: ${p}.` });
+      for (const p of f.pointsUnfilled)
+        out.push({ gate: `weigh:${p}`, says: `Fill in and write down what goes to: ${p}.` });
       break;
     case "rebuild":
       unless(

@@ -86,7 +86,7 @@ describe("a grease as a row", () => {
     [{ base_oil: "olive" }, 'base_oil: "olive" is none of: mineral, PAO, ester, silicone, PFPE'],
     [{ nlgi: "" }, "nlgi: is missing"],
     [{ nlgi: "4.5" }, 'nlgi: "4.5" is none of: 000, 00, 0, 1, 2, 3'],
-    [{ from_c: "cold" }, 'from_c: "cold" is not a number'],
+    [{ from_c: "cold" }, "from_c: “cold” is not a temperature"],
     [{ to_c: "-40" }, "to_c: must be above the lowest temperature"],
     [{ to_c: "4000" }, "to_c: is above 400 °C"],
     [{ density_g_per_ml: "9" }, "density_g_per_ml: no grease is heavier than 2.5 g/ml"],

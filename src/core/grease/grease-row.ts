@@ -1,5 +1,7 @@
 import { Fault, readWith } from "../fault";
+import { type FigureOf, typedFigure } from "../quantity/typed-figure";
 import { type Cells, flagFrom, numberFrom, type Table, under } from "../table/cells";
+import { DEFAULT_DENSITY } from "./charge";
 import {
   BASE_OILS,
   GREASE_THICKENERS,
@@ -11,6 +13,7 @@ import {
   SOLIDS,
   thickenerName,
 } from "./lubricant";
+import { oilClass } from "./oil-class";
 
 /** Each field of a grease that is a number or a text, and the heading it stands under. */
 const COLUMNS = {
@@ -35,6 +38,24 @@ const COLUMNS = {
 } as const satisfies Readonly<Record<keyof GreaseOnShelf, string>>;
 const columnOf = (field: string): string =>
   new Map<string, string>(Object.entries(COLUMNS)).get(field) ?? "name";
+
+/** How a figure of a grease is read: in whatever unit it is typed; of an oil's thickness its class too. */
+const FIGURE_OF: Readonly<Partial<Record<(typeof FIGURES)[number], FigureOf>>> = {
+  leastC: "temperature",
+  mostC: "temperature",
+  stockG: "mass",
+};
+function figureFrom(cells: Cells, f: (typeof FIGURES)[number]): number {
+  const typed = cells[COLUMNS[f]] ?? "";
+  const of = FIGURE_OF[f];
+  if (of) {
+    const read = typedFigure(typed, of, { densityGPerMl: Number(cells.density_g_per_ml) || DEFAULT_DENSITY });
+    if (typeof read === "string") throw new Fault(COLUMNS[f], read);
+    return Math.round(read.value * 100) / 100;
+  }
+  const told = f === "viscosityMm2s" ? oilClass(typed).viscosityMm2s : undefined;
+  return told ?? numberFrom(typed, COLUMNS[f]);
+}
 
 const FIGURES = ["viscosityMm2s", "leastC", "mostC", "densityGPerMl", "stockG", "pricePer100G"] as const;
 
@@ -85,9 +106,7 @@ export const greasesTable: Table<GreaseOnShelf> = {
       h1: flagFrom(cells.h1 ?? "", "h1"),
       ...(flagFrom(cells.retired ?? "", "retired") ? { retired: true } : {}),
       ...Object.fromEntries(
-        FIGURES.flatMap((f) =>
-          cells[COLUMNS[f]]?.trim() ? [[f, numberFrom(cells[COLUMNS[f]] ?? "", COLUMNS[f])]] : [],
-        ),
+        FIGURES.flatMap((f) => (cells[COLUMNS[f]]?.trim() ? [[f, figureFrom(cells, f)]] : [])),
       ),
       ...(cells.lot?.trim() ? { lot: cells.lot.trim() } : {}),
       ...(cells.opened_on?.trim() ? { openedOn: cells.opened_on.trim() } : {}),

@@ -3,6 +3,7 @@ import { BASE_OILS, isYellowMetal } from "./base-oils";
 import { DEFAULT_DENSITY } from "./charge";
 import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown } from "./lube-ask";
 import { isOil, type Lubricant, nlgiName } from "./lubricant";
+import { oilClass } from "./oil-class";
 import { howAt, isMeshing, pointKind } from "./point-kinds";
 import { mixingOfAny, oldThickenerName } from "./thickeners";
 import { judging, type LubeReason } from "./verdict";
@@ -149,7 +150,8 @@ function enoughOf(l: Lubricant, about: number): LubeReason[] {
  * materials, fill, classes), AGMA 9005 for
  * teeth and ISO 281 for bearings (see viscosity.ts). Throws a Fault where a maker's figure cannot be.
  */
-export function specifyLube(ask: LubeAsk): LubeAnswer {
+export function specifyLube({ shelf, ...asked }: LubeAsk): LubeAnswer {
+  const ask: LubeAsk = { ...asked, shelf: shelf.map(withItsClass) };
   const missing: string[] = [];
   const byId = new Map(ask.shelf.map((l) => [l.id, l]));
   const chambers = ask.chambers.map((room): RoomAnswer => {
@@ -187,7 +189,7 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
       if (!l) {
         if (choice || pointKind(p.kind).oil === "only")
           missing.push(
-            `For ${pointKind(p.kind).says.toLowerCase()} in ${room.name}: ${asked(ask, room, [p])}.`,
+            `For ${pointKind(p.kind).says.toLowerCase()} in ${room.name}: ${askedFor(ask, room, [p])}.`,
           );
         return { id: p.id, lubricant: null, grams: 0, ml: 0, addGrams: 0, how };
       }
@@ -220,6 +222,9 @@ export function specifyLube(ask: LubeAsk): LubeAnswer {
   return { chambers, missing: [...new Set(missing)] };
 }
 
+/** An oil with what the class in its name tells, where its sheet was not typed in. */
+const withItsClass = (l: Lubricant): Lubricant => (isOil(l) ? { ...oilClass(l.name), ...l } : l);
+
 const hundredths = (n: number): number => Math.round(n * 100) / 100;
 
 /** What of the old lubricant stays in a room, g; null: some does, and nobody has said how much. */
@@ -246,7 +251,7 @@ function whatIsMissing(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[
   );
   if (unsaid.length)
     return [
-      `${room.name}: ${unsaid.map((l) => l.name).join(", ")} would do if the sheet says that it holds no EP additives, or none with active sulphur: say so on the shelf. Otherwise buy ${asked(ask, room, points)}.`,
+      `${room.name}: ${unsaid.map((l) => l.name).join(", ")} would do if the sheet says that it holds no EP additives, or none with active sulphur: say so on the shelf. Otherwise buy ${askedFor(ask, room, points)}.`,
     ];
   const washed = oldIsKnown(room.old) ? { ...room, old: null } : null;
   const then = washed && ask.shelf.filter(judging(ask, washed, points).allowed);
@@ -254,14 +259,14 @@ function whatIsMissing(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[
     const best = ranked({ ...ask, shelf: then }, washed as LubeRoom, points)[0];
     const name = ask.shelf.find((l) => l.id === best?.lubricant)?.name;
     return [
-      `${room.name}: with all of the old ${oldThickenerName(room.old.thickener)} grease washed out, ${name} would do. Otherwise buy ${asked(ask, room, points)}.`,
+      `${room.name}: with all of the old ${oldThickenerName(room.old.thickener)} grease washed out, ${name} would do. Otherwise buy ${askedFor(ask, room, points)}.`,
     ];
   }
-  return [`For ${room.name}: ${asked(ask, room, points)}.`];
+  return [`For ${room.name}: ${askedFor(ask, room, points)}.`];
 }
 
 /** What is asked of a lubricant, as one would ask for it over a counter. */
-function asked(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): string {
+function askedFor(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[]): string {
   const oil = room.filling === "oil" || points.every((p) => pointKind(p.kind).oil === "only");
   const teeth = points.find((p) => isMeshing(p.kind)) ?? points[0];
   const [low, high] = pointKind((teeth as LubePlace).kind).classes[ask.school];

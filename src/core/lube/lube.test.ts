@@ -586,9 +586,9 @@ describe("amounts", () => {
       mayBeMeant: false,
     });
     expect(slipIn(1, { before: 24 })).toEqual({ says: expect.stringMatching(/last job/), mayBeMeant: true });
-    expect(makersSlip(200, 100)).toMatch(/hold/);
-    expect(makersSlip(0.1, 100)).toMatch(/ounces/);
-    expect(makersSlip(0.1, null)).toBeNull();
+    expect(makersSlip(200, { freeVolumeMl: 100 })).toMatch(/hold/);
+    expect(makersSlip(0.1, { freeVolumeMl: 100 })).toMatch(/ounces/);
+    expect(makersSlip(0.1, { freeVolumeMl: null })).toBeNull();
     fc.assert(
       fc.property(
         fc.double({ min: 0.5, max: 500, noNaN: true }),

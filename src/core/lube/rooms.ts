@@ -4,10 +4,21 @@ import type { Chamber } from "../job/chamber";
 import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
 import type { WeighedPoint } from "../job/service";
+import type { MakersGround } from "./slips";
 import { toothVolumeMl, wheelFacts, wheelVolumeMl } from "./wheels";
 
 /** What is reckoned with where nobody has said: a heated room, and a case too hot to hold for long. */
 export const USUAL = { coldestC: 5, hottestC: 70 } as const;
+/** Kinds of unit that stand in a garden, a garage or a car, and are started there in winter. */
+const OUTSIDE =
+  /\b(?:garden|hedge|lawn|mowers?|chain ?saws?|leaf|shredders?|chippers?|snow|log splitters?|tillers?|augers?|gate|garage|barrier|awnings?|parasol|winch(?:es)?|trailer|tractor|scooters?|bicycles?|e-?bikes?|wheelchairs?|pond|pool|post drivers?|strimmers?|brush ?cutters?|pressure washers?|stump|sprayers?)\b/i;
+const OUTSIDE_C = -20;
+
+/** The coldest that a kind of unit is reckoned with, °C, and why. @example coldestOf("log splitter").celsius // -20 */
+export const coldestOf = (kind: string | undefined): { readonly celsius: number; readonly where: string } =>
+  OUTSIDE.test(kind ?? "")
+    ? { celsius: OUTSIDE_C, where: "a garden or a garage in winter" }
+    : { celsius: USUAL.coldestC, where: "a heated room" };
 
 /** A chamber as it is asked about, and what was taken for granted in it. */
 export interface RoomOfJob {
@@ -16,7 +27,8 @@ export interface RoomOfJob {
   readonly assumed: readonly string[];
 }
 
-type JobFacts = Pick<Job, "chambers" | "lubePoints" | "train" | "parts" | "findings" | "readings">;
+type JobFacts = Pick<Job, "chambers" | "lubePoints" | "train" | "parts" | "findings" | "readings"> &
+  Partial<Pick<Job, "kind">>;
 
 /**
  * The points of a chamber that its lubricant goes to: they say what they are, and nobody has named another
@@ -90,15 +102,23 @@ export function freeVolumeOf(job: JobFacts, chamber: Chamber): number | null {
   return inside > solid ? inside - solid : null;
 }
 
+/** What a maker's figure for a chamber is held against. */
+export const makersGroundOf = (job: JobFacts, chamber: Chamber): MakersGround => ({
+  freeVolumeMl: freeVolumeOf(job, chamber),
+  teethMl: pointsIn(job, chamber.id).reduce((sum, g) => sum + (placeOf(job, g).toothVolumeMl ?? 0), 0),
+  before: chamber.oldGrams ?? chamber.lastUnit?.grams,
+});
+
 /** The chambers of a job that hold a point, as they are asked about. */
 export function roomsOf(job: JobFacts): RoomOfJob[] {
+  const usual = coldestOf(job.kind);
   return (job.chambers ?? []).flatMap((chamber): RoomOfJob[] => {
     const points = pointsIn(job, chamber.id);
     if (!points.length || chamber.none !== undefined) return [];
     const free = freeVolumeOf(job, chamber);
     const { old } = chamber;
     const assumed = [
-      ...(chamber.coldestC === undefined ? [`coldest ${USUAL.coldestC} °C`] : []),
+      ...(chamber.coldestC === undefined ? [`coldest ${usual.celsius} °C, ${usual.where}`] : []),
       ...(chamber.hottestC === undefined ? [`hottest part ${USUAL.hottestC} °C`] : []),
       ...(old === undefined ? ["the old lubricant is not known: all of it comes out"] : []),
       ...(chamber.volume && free === null
@@ -110,7 +130,7 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
       assumed.push(
         `${bushes.map((g) => pointSays(job, g)).join(", ")}: taken for plain; a sintered bush takes oil alone`,
       );
-    const coldestC = chamber.coldestC ?? USUAL.coldestC;
+    const coldestC = chamber.coldestC ?? usual.celsius;
     const room: LubeRoom = {
       id: chamber.id,
       name: chamber.name,

@@ -68,20 +68,32 @@ function unlikely(grams: number, { aim, before }: SlipGround): string | null {
   return null;
 }
 
-/** A maker's figure that cannot be: more than the room holds, or next to nothing for it. */
-export function makersSlip(
-  grams: number,
-  freeVolumeMl: number | null,
-  densityGPerMl = DEFAULT_DENSITY,
-): string | null {
-  if (freeVolumeMl === null)
-    return grams < LEAST_SHOWN_G
-      ? `${grams} g is less than can be weighed in: were milligrams read for grams, or is the dot in the wrong place?`
-      : null;
-  const full = freeVolumeMl * densityGPerMl;
-  if (grams > full)
-    return `${grams} g is more than the ${full.toFixed(0)} g that ${freeVolumeMl.toFixed(0)} ml hold. Were milligrams, or another model, meant?`;
-  if (grams < 0.002 * full)
-    return `${grams} g is next to nothing for ${freeVolumeMl.toFixed(0)} ml. Were ounces meant, or is the dot in the wrong place?`;
+/** What a maker's figure is held against, as far as it is known. */
+export interface MakersGround {
+  readonly freeVolumeMl?: number | null | undefined;
+  readonly densityGPerMl?: number | undefined;
+  /** what the spaces between the teeth of its wheels take, ml */
+  readonly teethMl?: number | undefined;
+  /** what came out of it, or went into the model's last unit, g */
+  readonly before?: number | undefined;
+}
+
+/** A maker's figure that cannot be: more than the room holds, or next to nothing for it; else null. */
+export function makersSlip(grams: number, ground: MakersGround): string | null {
+  const { freeVolumeMl, densityGPerMl = DEFAULT_DENSITY, teethMl, before } = ground;
+  if (freeVolumeMl) {
+    const full = freeVolumeMl * densityGPerMl;
+    if (grams > full)
+      return `${grams} g is more than the ${full.toFixed(0)} g that ${freeVolumeMl.toFixed(0)} ml hold. Were milligrams, or another model, meant?`;
+    if (grams < 0.002 * full)
+      return `${grams} g is next to nothing for ${freeVolumeMl.toFixed(0)} ml. Were ounces meant, or is the dot in the wrong place?`;
+  }
+  if (grams < LEAST_SHOWN_G)
+    return `${grams} g is less than can be weighed in: were milligrams read for grams, or is the dot in the wrong place?`;
+  const teeth = (teethMl ?? 0) * densityGPerMl;
+  if (grams < teeth / 10)
+    return `${grams} g is next to nothing: the teeth alone take about ${teeth.toFixed(1)} g. Were ounces meant, or is the dot in the wrong place?`;
+  if (before !== undefined && (grams > 3 * before || grams < before / 3))
+    return `${grams} g, and ${before} g came out of it or went into the last one: out by a factor of three or more. Were ounces meant, or another model?`;
   return null;
 }

@@ -39,7 +39,7 @@ const all = (currency: string): readonly FieldOfForm[] => [
     column: "viscosity_mm2_s",
     label: "Oil at 40 °C, mm²/s",
     figure: true,
-    hint: "decides what speed it suits",
+    hint: "decides what speed it suits; of an oil its class does: VG 220, SAE 30",
   },
   {
     column: "ep",
@@ -65,7 +65,7 @@ const all = (currency: string): readonly FieldOfForm[] => [
   { column: "density_g_per_ml", label: "Density, g/ml", figure: true, hint: "empty: 0.9 is reckoned with" },
   { column: "lot", label: "Lot" },
   { column: "opened_on", label: "Opened on", type: "date" },
-  { column: "stock_g", label: "In stock, g", figure: true },
+  { column: "stock_g", label: "In stock, g", figure: true, hint: "or in oz, kg, ml" },
   { column: "price_per_100_g", label: `Price of 100 g, ${currency}`, figure: true },
   { column: "h1", label: "H1, food contact", flag: "F" },
 ];

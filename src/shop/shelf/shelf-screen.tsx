@@ -11,6 +11,8 @@ import type { ShelfView } from "./shelf-view";
 /** The shelf: every grease the shop has, and its form. */
 export function ShelfScreen({ greases, currency }: ShelfView) {
   const [picked, setPicked] = useState<string | null>(greases[0]?.id ?? null);
+  // one that was put on the shelf leaves an empty form behind: what is typed next is another one
+  const [put, setPut] = useState<readonly string[]>([]);
   const shown = greases.find((g) => g.id === picked);
   return (
     <div className="min-h-dvh min-w-[1000px]">
@@ -42,6 +44,7 @@ export function ShelfScreen({ greases, currency }: ShelfView) {
                   }}
                   className={`min-h-[60px] w-full border-b-2 border-base-300 px-2 py-1 text-left text-[20px] leading-tight ${g.id === shown?.id ? "bg-primary text-primary-content" : ""} ${g.retired ? "line-through" : ""}`}
                 >
+                  {put.includes(g.id) ? "✓ " : ""}
                   {g.cells.name}
                   <span className="block text-[17px]">
                     {g.cells.sort === "oil" ? "oil" : `NLGI ${g.cells.nlgi}`} · {g.cells.base_oil}
@@ -55,11 +58,14 @@ export function ShelfScreen({ greases, currency }: ShelfView) {
           </ul>
         </section>
         <GreaseForm
-          key={shown?.id ?? "new"}
+          key={shown?.id ?? `new ${put.length}`}
           id={shown?.id ?? null}
           saved={shown?.cells ?? {}}
           currency={currency}
-          onSaved={setPicked}
+          onSaved={(id) => {
+            if (shown) setPicked(id);
+            else setPut((before) => [...before, id]);
+          }}
         />
       </main>
     </div>

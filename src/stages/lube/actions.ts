@@ -15,7 +15,7 @@ import { placeKindOf } from "@/core/lube/places";
 import { lubePlan } from "@/core/lube/plan";
 import { chamberKindAround, openerBefore, openerOf, pointOn } from "@/core/lube/propose";
 import { momentsFor, reachOf } from "@/core/lube/reach";
-import { freeVolumeOf } from "@/core/lube/rooms";
+import { freeVolumeOf, makersGroundOf } from "@/core/lube/rooms";
 import { makersSlip, type Slip, slipIn } from "@/core/lube/slips";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
@@ -144,7 +144,7 @@ export async function saveChamber(raw: z.infer<typeof chamberInput>): Promise<Ac
         facts.coldestC === undefined ? "hottestC" : "coldestC",
         "the coldest must lie below the hottest",
       );
-    const slip = now.makersGrams === undefined ? null : makersSlip(now.makersGrams, freeVolumeOf(job, now));
+    const slip = now.makersGrams === undefined ? null : makersSlip(now.makersGrams, makersGroundOf(job, now));
     if (slip) throw new Fault(facts.makersGrams === undefined ? "volume" : "makersGrams", slip);
     return changeChamber(number, version, chamber, said, `${Object.keys(facts).join(", ")} said`);
   });

@@ -7,6 +7,7 @@ import { day, text } from "@/core/job/written";
 import { sentence } from "@/core/sentence";
 import { variantSchema } from "@/core/take-in/variant";
 import { asWhoMay } from "@/door/who";
+import { lastTouchedFood } from "@/store/comebacks";
 import { setCustomer, teachDateCode, teachVariant } from "@/store/counter";
 import { loadHead, thereIs } from "@/store/job";
 import { createJob, setHead } from "@/store/jobs";
@@ -103,8 +104,16 @@ export async function saveTakeIn(raw: z.infer<typeof input>): Promise<ActionResu
             : v !== null && typeof v === "object"
               ? Object.values(v).filter(Boolean).join(", ")
               : String(v ?? "none");
+    // what touched food at the last unit of the model does at this one, until somebody strikes it
+    const model = { maker: f.maker ?? job.maker, model: f.model ?? job.model };
+    const before =
+      f.model !== undefined && f.model !== job.model && !job.foodContact
+        ? await lastTouchedFood(job.id, model)
+        : undefined;
+    if (before) Object.assign(set, { foodContact: true });
     const what = Object.entries(f).map(([k, v]) => `${NAMES[k] ?? k}: ${says(v)}`);
     if (tick) what.push(`${NAMES[tick.list] ?? tick.list}: ${tick.item} ${tick.on ? "yes" : "no"}`);
+    if (before) what.push(`${NAMES.foodContact}: yes, as at ${before}`);
     const saved = await setHead(number, version, set, what.join("; "));
     // the next unit of this kind is proposed the same
     if (f.hazards) await rememberHazards(f.kind ?? job.kind, f.hazards);
