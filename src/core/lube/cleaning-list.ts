@@ -51,7 +51,7 @@ function plannedIn(job: Job, plan: RebuildPlan, is: (v: Service) => boolean): Pl
  * which way, in which line, and what stays dry. What goes back new is not cleaned.
  */
 export function cleaningList(job: Job, plan: RebuildPlan): CleaningRow[] {
-  const { all } = howFar(job.greaseStates);
+  const { all } = howFar(job.greaseStates, job.chambers);
   const crumbs = hasCrumbs(job.greaseStates);
   const inside = partsInChambers(job);
   const chambers = (job.chambers ?? [])

@@ -1,3 +1,4 @@
+import { oldIsKnown } from "../grease/lube-ask";
 import { hardwareInWords, wasLocked } from "../hardware/piece";
 import type { Chamber } from "../job/chamber";
 import type { Job } from "../job/job";
@@ -13,8 +14,14 @@ import { cleaningFor, cleaningLine, staysDry } from "./cleaning-ways";
 import { proposedChambers } from "./propose";
 import { type Moment, momentsFor, needsOfJob } from "./reach";
 
-/** How far the cleaning must go, from what was found in the old lubricant. */
-export function howFar(states: readonly string[]): { readonly all: boolean; readonly says: string } {
+/**
+ * How far the cleaning must go, from what was found in the old lubricant. A good one stays only where it is
+ * known which it is.
+ */
+export function howFar(
+  states: readonly string[],
+  chambers: readonly Pick<Chamber, "old" | "none">[] = [],
+): { readonly all: boolean; readonly says: string } {
   const found = greaseStatesIn(states);
   if (hasCrumbs(states))
     return {
@@ -23,13 +30,23 @@ export function howFar(states: readonly string[]): { readonly all: boolean; read
     };
   if (found.some((g) => g.state !== "good"))
     return { all: true, says: "The old lubricant is spent: all of it comes out." };
-  return {
-    all: false,
-    says: found.length
-      ? "The old lubricant was found good: what is opened is wiped."
-      : "Nothing was said of the old lubricant at Judge: what is opened is wiped, and what is unknown comes out.",
-  };
+  if (!found.length)
+    return {
+      all: false,
+      says: "Nothing was said of the old lubricant at Judge: what is opened is wiped, and what is unknown comes out.",
+    };
+  const unknown = chambers.some((c) => c.none === undefined && !isOldKnown(c));
+  return unknown
+    ? {
+        all: true,
+        says: "The old lubricant was found good. Which it is nobody has said: until then all of it comes out.",
+      }
+    : { all: false, says: "The old lubricant was found good: what is opened is wiped." };
 }
+
+/** Whether it is known what is left in a chamber, or that nothing is. */
+export const isOldKnown = ({ old }: Pick<Chamber, "old">): boolean =>
+  old !== undefined && (old.left === "none" || oldIsKnown(old));
 
 /**
  * The step before whose going back a chamber must be clean: the first that goes back into it. A case is

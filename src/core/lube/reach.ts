@@ -22,7 +22,13 @@ export interface Reach {
    * the line before which it must be done at the latest, and what closes over it there; undefined: it stays
    * open to the end
    */
-  readonly last?: { readonly line: number; readonly step: string; readonly says: string };
+  readonly last?: {
+    readonly line: number;
+    readonly step: string;
+    /** it closes over the place; else it only goes on later */
+    readonly closes: boolean;
+    readonly says: string;
+  };
   /** it is closed already: what closed over it */
   readonly closed?: string;
 }
@@ -58,10 +64,11 @@ function isClosing(job: Pick<Job, "steps" | "parts">, step: string): boolean {
   return closes(job.parts.filter((p) => parts.includes(p.id)));
 }
 
+const CLOSES = "closes over it";
 /** What a step's going back does to a place, in words that are true of it. */
 const shuts = (job: Job, place: Placed, step: string): string =>
   isClosing(job, step) || job.chambers?.some((c) => c.id === place.chamber && c.openedBy === step)
-    ? "closes over it"
+    ? CLOSES
     : "goes on after it";
 
 interface OnLine {
@@ -105,6 +112,7 @@ export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed)
       last: {
         line: first.n,
         step: first.step,
+        closes: shuts(job, place, first.step) === CLOSES,
         says: `${stepThing(job, first.step)} ${shuts(job, place, first.step)}`,
       },
     }),

@@ -82,7 +82,7 @@ export function AnswerCard({
               ? `${name}: ${bestName}?`
               : `${name}: nothing on the shelf may go in.`
             : (of.says ??
-              (of.stayAsked ? `${name}: how much of the old stays in it?` : `${name}: how much?`));
+              (of.isStayAsked ? `${name}: how much of the old stays in it?` : `${name}: how much?`));
   const isAsked = chamber.none === undefined && of.says === undefined && !byHand;
   const rests = plan?.answer?.by && plan.answer.grams !== null ? plan.answer.by : undefined;
   return (
@@ -118,7 +118,7 @@ export function AnswerCard({
             </div>
           )}
           {chamber.lubricant && isAsked && !plan?.fault && <HowMuch of={of} />}
-          {of.speedAsked && chamber.lubricant && !done && (
+          {of.isSpeedAsked && chamber.lubricant && !done && (
             <fieldset className="mt-1 flex flex-wrap items-center gap-1.5 text-[18px]">
               <legend className="sr-only">How fast the teeth of the {chamber.name} run</legend>
               <span>Its teeth run</span>

@@ -1,11 +1,13 @@
 "use client";
 
 import { useState } from "react";
+import type { Chamber } from "@/core/job/chamber";
 import { Choose } from "@/ui/choose";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
+import { saveChamber } from "./actions";
 import { planCleaning, saveBlock, saveWashed, tickCleaning } from "./cleaning-actions";
 import { CleaningRowLine } from "./cleaning-row";
 import type { LubeView } from "./lube-view";
@@ -26,6 +28,10 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
         </p>
       ))}
       <p className="says !py-1">{view.far.says}</p>
+      {view.states.some((s) => s.state === "good") &&
+        view.chambers
+          .filter((c) => c.chamber.none === undefined && c.chamber.old === undefined)
+          .map((c) => <WhichIsIn key={c.chamber.id} view={view} chamber={c.chamber} />)}
       <KeyButton keyName="L" onPress={() => void run(planCleaning, {}).then(fault.took)}>
         Put the cleaning that follows from it into the plan
       </KeyButton>
@@ -69,6 +75,31 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
         {view.job.washed ? "✓ All is clean and dry" : "All is clean and dry"}
       </KeyButton>
     </div>
+  );
+}
+
+const NOT_KNOWN = "not-known";
+/** Which lubricant was found good in a chamber: one of the shelf, or not known, and then it comes out. */
+function WhichIsIn({ view, chamber }: { view: Omit<LubeView, "frame">; chamber: Chamber }) {
+  const { run } = useJob();
+  const greases = view.shelf.filter((l) => l.thickener);
+  return (
+    <Choose
+      label={`Which one is in the ${chamber.name}`}
+      options={[
+        ...greases.map((l) => [l.id, l.name] as const),
+        [NOT_KNOWN, "not known: it comes out"] as const,
+      ]}
+      value={undefined}
+      none="nobody has said"
+      onChoose={(id) => {
+        const known = greases.find((l) => l.id === id);
+        const old = known?.thickener
+          ? { left: "all" as const, thickener: known.thickener, baseOil: known.baseOil }
+          : { left: "all" as const, thickener: "unknown" as const, baseOil: "unknown" as const };
+        void run(saveChamber, { chamber: chamber.id, facts: { old } });
+      }}
+    />
   );
 }
 

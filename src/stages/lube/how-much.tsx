@@ -18,7 +18,7 @@ export function HowMuch({ of }: { of: ChamberView }) {
   const { chamber, lastUnit, plan } = of;
   const save = (facts: Facts) => run(saveChamber, { chamber: chamber.id, facts });
   const bath = chamber.filling === "oil";
-  if (of.stayAsked)
+  if (of.isStayAsked)
     return (
       <section aria-label={`How much stays in the ${chamber.name}`} className="mt-1">
         <div className="grid grid-cols-2 items-end gap-2">

@@ -1,9 +1,7 @@
 import { gatesOf, planOf } from "@/core/gates/job-facts";
 import type { Gate } from "@/core/gates/open-gates";
-import { speedOf } from "@/core/grease/lube-ask";
-import { isOil, type Lubricant } from "@/core/grease/lubricant";
-import { howAt, isMeshing, type PointKindName, pointKind } from "@/core/grease/point-kinds";
-import type { RoomAnswer } from "@/core/grease/specify";
+import type { Lubricant } from "@/core/grease/lubricant";
+import { howAt, type PointKindName, pointKind } from "@/core/grease/point-kinds";
 import type { Chamber } from "@/core/job/chamber";
 import type { Job } from "@/core/job/job";
 import { greaseKey, serviceKey } from "@/core/job/keys";
@@ -11,16 +9,15 @@ import { type Part, partName, partNamed } from "@/core/job/part";
 import type { WeighedPoint } from "@/core/job/service";
 import { stepThing } from "@/core/job/step-named";
 import { greaseStatesIn } from "@/core/judge/failure-modes";
-import { answerSays } from "@/core/lube/answer-says";
+import { answersOf } from "@/core/lube/answers";
 import { cleaningMoments, howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
 import { type CleaningRow, cleaningList } from "@/core/lube/cleaning-list";
 import { isFoodAsked } from "@/core/lube/food";
 import { askedBeforeLube, placeKindOf } from "@/core/lube/places";
-import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
+import type { ChamberPlan } from "@/core/lube/plan";
 import { bearingsAsked, proposedChambers } from "@/core/lube/propose";
 import { type Moment, momentsFor, type Reach, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf } from "@/core/lube/rooms";
-import { LEAST_WEIGHED_G } from "@/core/lube/slips";
 import { lubricatedWheels } from "@/core/lube/wheels";
 import { solveTrain, type TrainAnswer } from "@/core/train/solve";
 import type { TrainInput, TrainWheel } from "@/core/train/train";
@@ -69,7 +66,16 @@ export interface PointView
 /** A lubricant of the shelf as it is shown beside its verdict. */
 export type ShelfItem = Pick<
   Lubricant,
-  "id" | "name" | "sort" | "nlgi" | "baseOil" | "viscosityMm2s" | "densityGPerMl" | "lot" | "pricePer100G"
+  | "id"
+  | "name"
+  | "sort"
+  | "thickener"
+  | "nlgi"
+  | "baseOil"
+  | "viscosityMm2s"
+  | "densityGPerMl"
+  | "lot"
+  | "pricePer100G"
 >;
 
 export interface ChamberView {
@@ -80,9 +86,9 @@ export interface ChamberView {
   /** the answer in a sentence; left out: something is asked first */
   readonly says?: string;
   /** its teeth run and nobody has said how fast */
-  readonly speedAsked: boolean;
+  readonly isSpeedAsked: boolean;
   /** some of the old lubricant stays, and nobody has said how much */
-  readonly stayAsked: boolean;
+  readonly isStayAsked: boolean;
   /** what went into the same chamber of the model's last unit */
   readonly lastUnit?: NonNullable<Chamber["lastUnit"]>;
   /** what was said of the same chamber in the model's last job, as far as it is open here */
@@ -199,39 +205,10 @@ function lastUnitOf(chamber: Chamber, before: LastJob | undefined): Pick<Chamber
   return before && grams ? { lastUnit: { number: before.number, grams } } : {};
 }
 
-/** The answer for a chamber in a sentence; null: a lubricant, or how much, is asked first. */
-function saysOf(
-  chamber: Chamber,
-  answer: RoomAnswer,
-  points: readonly PointView[],
-  shelf: readonly Lubricant[],
-): string | null {
-  const lubricant = shelf.find((l) => l.id === chamber.lubricant);
-  if (!lubricant || !points.length) return null;
-  const weighed = points.filter((g) => g.weighedGrams !== undefined);
-  const isIn =
-    weighed.length > 0 &&
-    points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
-  const lasts = points.flatMap((g) => g.reach.last ?? []).sort((a, b) => a.line - b.line);
-  const [last] = lasts;
-  return answerSays({
-    name: chamber.name,
-    lubricant: lubricant.name,
-    isOil: isOil(lubricant),
-    ...only(lubricant, ["densityGPerMl"]),
-    levelPlug: chamber.levelPlug,
-    ...only(answer, ["grams", "leastGrams", "mostGrams", "addGrams"]),
-    ...(isIn && { weighedGrams: weighed.reduce((s, g) => s + (g.weighedGrams ?? 0), 0) }),
-    points: points.map((g) => ({ kind: g.kind, where: g.where || g.part || "a point" })),
-    ...(last && { last: { line: last.line, closes: last.says.endsWith("closes over it") } }),
-  });
-}
-
 export async function lubeView(number: string): Promise<LubeView | null> {
   const job = await pageJob(number);
   if (!job) return null;
   const shelf = offered(await wholeShelf(), job);
-  const plans = new Map(lubePlan(job, shelf).map((p) => [p.chamber.id, p]));
   const rebuild = planOf(job);
   const off = new Set(job.steps.flatMap((s) => s.parts ?? []));
   const stepsOf = job.steps.filter((s) => s.action !== "note" && s.action !== "block");
@@ -275,29 +252,26 @@ export async function lubeView(number: string): Promise<LubeView | null> {
   return {
     frame: frameOf(job),
     job: only(job, SHOWN),
-    chambers: (job.chambers ?? []).map((chamber): ChamberView => {
-      const plan = plans.get(chamber.id) ?? null;
-      const points = job.lubePoints.filter((g) => g.chamber === chamber.id).map(pointView);
-      const answer = plan?.answer;
-      const says = answer && saysOf(chamber, answer, points, shelf);
-      return {
+    chambers: answersOf(job, shelf, rebuild).map(
+      ({ chamber, plan, says, isSpeedAsked, isStayAsked }): ChamberView => ({
         chamber,
         plan: plan && only(plan, ["answer", "assumed", "missing", "fault"]),
         freeMl: freeVolumeOf(job, chamber),
-        points,
+        points: job.lubePoints.filter((g) => g.chamber === chamber.id).map(pointView),
         ...(says && { says }),
-        speedAsked: (plan?.room.points ?? []).some((p) => isMeshing(p.kind) && !speedOf(p)),
-        stayAsked: answer !== undefined && answer?.grams !== null && answer?.addGrams === null,
+        isSpeedAsked,
+        isStayAsked,
         ...lastTimeOf(chamber, before),
         ...lastUnitOf(chamber, before),
-      };
-    }),
+      }),
+    ),
     loose: job.lubePoints.filter((g) => !job.chambers?.some((c) => c.id === g.chamber)).map(pointView),
     shelf: shelf.map((l) =>
       only(l, [
         "id",
         "name",
         "sort",
+        "thickener",
         "nlgi",
         "baseOil",
         "viscosityMm2s",
@@ -315,7 +289,7 @@ export async function lubeView(number: string): Promise<LubeView | null> {
     kind: job.kind,
     asked: askedBeforeLube(job.parts.filter((p) => off.has(p.id))).map((p) => only(p, ["id", "name"])),
     states: greaseStatesIn(job.greaseStates),
-    far: howFar(job.greaseStates),
+    far: howFar(job.greaseStates, job.chambers),
     cleaning: cleaningList(job, rebuild).map((row) => {
       const v = job.services.find((x) => x.id === row.planned?.service);
       const reach = v && reachOf(job, rebuild, serviceKey(v.id), v);
