@@ -10,3 +10,6 @@ export const saidBy = (e: unknown): string => (e instanceof Error ? e.message : 
 /** Things as one lists them. @example listed(["a", "b", "c"]) // "a, b and c" */
 export const listed = (things: readonly string[]): string =>
   things.length < 2 ? things.join("") : `${things.slice(0, -1).join(", ")} and ${things.at(-1)}`;
+
+/** A thing with its article. @example aOrAn("ice-cream maker") // "an ice-cream maker" */
+export const aOrAn = (thing: string): string => `${/^[aeiou](?!ni|u)/i.test(thing) ? "an" : "a"} ${thing}`;

@@ -12,6 +12,10 @@ interface PointKind {
   readonly ml: number;
   /** where it takes more or less than the usual, ml: [least, most] */
   readonly spreadMl?: readonly [number, number];
+  /** of an oil that goes there by the drop, mm²/s at 40 °C: [least, most] */
+  readonly oilMm2s?: readonly [number, number];
+  /** where both do, oil is what is usual */
+  readonly ratherOil?: boolean;
   /** how it is put there */
   readonly how: string;
 }
@@ -49,6 +53,7 @@ export const POINT_KINDS = {
     oil: "may",
     classes: both(1, 2),
     ml: 0.2,
+    oilMm2s: [32, 220],
     how: "a film on the shaft, turned in",
   },
   "sintered-bush": {
@@ -56,6 +61,7 @@ export const POINT_KINDS = {
     oil: "only",
     classes: both(1, 2),
     ml: 0.1,
+    oilMm2s: [32, 150],
     how: "oil until the bush takes no more, then wiped: grease closes its pores",
   },
   ratchet: {
@@ -95,6 +101,7 @@ export const POINT_KINDS = {
     oil: "only",
     classes: both(1, 2),
     ml: 0.03,
+    oilMm2s: [15, 100],
     how: "one drop, that fills the hole and does not run",
   },
   "clock-teeth": {
@@ -102,6 +109,7 @@ export const POINT_KINDS = {
     oil: "only",
     classes: both(1, 2),
     ml: 0.03,
+    oilMm2s: [15, 100],
     how: "dry where brass runs on steel; where one is of fibre, a trace of oil, wiped off again",
   },
   mainspring: {
@@ -109,6 +117,8 @@ export const POINT_KINDS = {
     oil: "may",
     classes: both(1, 2),
     ml: 0.5,
+    oilMm2s: [32, 150],
+    ratherOil: true,
     how: "a film over its whole length while it is wound in: oil for a clock, grease with graphite or a soft one for a strong motor",
   },
   "governor-pad": {
@@ -116,6 +126,7 @@ export const POINT_KINDS = {
     oil: "only",
     ml: 0.03,
     classes: both(1, 2),
+    oilMm2s: [15, 68],
     how: "one drop on the felt or leather, so that it is damp and nothing is flung off",
   },
   "felt-wick": {
@@ -123,6 +134,7 @@ export const POINT_KINDS = {
     oil: "only",
     classes: both(1, 2),
     ml: 1,
+    oilMm2s: [22, 100],
     how: "oil until it takes no more by itself; what stands on it is wiped off",
   },
   "hook-race": {
@@ -130,6 +142,7 @@ export const POINT_KINDS = {
     oil: "only",
     classes: both(1, 2),
     ml: 0.06,
+    oilMm2s: [7, 32],
     how: "a drop or two in the track, turned in by hand, and the thread wiped",
   },
   "lead-screw": {
@@ -137,6 +150,7 @@ export const POINT_KINDS = {
     oil: "may",
     classes: both(1, 2),
     ml: 1,
+    oilMm2s: [32, 220],
     how: "a film in the whole thread, run from end to end, the roll at its ends wiped off",
   },
 } as const satisfies Readonly<Record<string, PointKind>>;

@@ -56,10 +56,14 @@ export interface LubeAnswer {
   readonly missing: readonly string[];
 }
 
-/** The points that decide a chamber's lubricant: those that take grease; where there are none, all. */
+/**
+ * The points that decide a chamber's lubricant: those that take grease; where there are none, those of the first
+ * kind. Of oils by the drop each kind of place gets its own.
+ */
 export function mainPoints(room: LubeRoom): readonly LubePlace[] {
   const greased = room.points.filter((p) => pointKind(p.kind).oil !== "only");
-  return greased.length ? greased : room.points;
+  if (greased.length || room.filling === "oil") return greased.length ? greased : room.points;
+  return room.points.filter((p) => p.kind === room.points[0]?.kind);
 }
 
 const codePoints = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
@@ -163,7 +167,11 @@ export function specifyLube({ shelf, ...asked }: LubeAsk): LubeAnswer {
     const takeOut = takeOutOf(room, choice);
     if (!choice) missing.push(...whatIsMissing(ask, room, main));
     const density = choice?.densityGPerMl ?? DEFAULT_DENSITY;
-    const suits = (p: LubePlace): boolean => choice !== null && judging(ask, room, [p]).allowed(choice);
+    const byDrop = room.filling !== "oil" && main.every((p) => pointKind(p.kind).oil === "only");
+    const suits = (p: LubePlace): boolean =>
+      choice !== null &&
+      judging(ask, room, [p]).allowed(choice) &&
+      (!byDrop || main.includes(p) || ranked(ask, room, [p])[0]?.lubricant === choice.id);
     const own = room.points.filter(suits);
     const amounts = choice ? roomAmounts(ask, room, own, density) : null;
     const staying = stays(room, takeOut);
@@ -223,7 +231,17 @@ export function specifyLube({ shelf, ...asked }: LubeAsk): LubeAnswer {
 }
 
 /** An oil with what the class in its name tells, where its sheet was not typed in. */
-const withItsClass = (l: Lubricant): Lubricant => (isOil(l) ? { ...oilClass(l.name), ...l } : l);
+function withItsClass(l: Lubricant): Lubricant {
+  if (!isOil(l)) return l;
+  const told = oilClass(l.name);
+  return {
+    ...l,
+    ...(l.viscosityMm2s === undefined &&
+      told.viscosityMm2s !== undefined && { viscosityMm2s: told.viscosityMm2s }),
+    ...(l.ep === undefined && told.ep !== undefined && { ep: told.ep }),
+    ...(l.activeSulphur === undefined && told.activeSulphur && { activeSulphur: true }),
+  };
+}
 
 const hundredths = (n: number): number => Math.round(n * 100) / 100;
 

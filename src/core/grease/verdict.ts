@@ -206,7 +206,8 @@ const W = {
   blows: 3,
   stains: 1,
   leak: 2,
-  water: 2,
+  water: 3.5,
+  oil: 1,
   borderline: 3,
   stock: 5,
   open: 0.4,
@@ -215,7 +216,7 @@ const W = {
   makers: 1000,
 } as const;
 /** Soaps that stand water. */
-const STANDS_WATER = new Set(["CaS", "CaX", "AlX", "Ca12", "Ca", "PUs"]);
+const STANDS_WATER = new Set(["CaS", "CaX", "AlX", "Ca12", "Ca", "PUs", "silica", "PTFE"]);
 
 /** What ranks those that are allowed. */
 function softReasons(
@@ -228,8 +229,9 @@ function softReasons(
   if (room.makersLubricant === l.id) soft("maker’s word", "the maker names it for this model", -W.makers);
   consistency(ask.school, l, points, soft);
   viscosity(room, l, points, soft);
+  dropOfOil(room, l, points, soft);
   underLoad(points, steelOnSteel, l, soft);
-  if (yellow.length && l.ep && room.hottestC < EP_WARM_C)
+  if (yellow.length && l.ep && l.activeSulphur !== false && !steelOnSteel && room.hottestC < EP_WARM_C)
     soft("EP on copper", `EP buys nothing on ${yellow.join(", ")}, and stains it once it is warm`, W.stains);
   if (plasticTeeth) {
     const spares = l.baseOil === "PAO" || l.baseOil === "silicone";
@@ -257,7 +259,7 @@ function softReasons(
     soft(
       "water",
       stands
-        ? `${thickenerName(l.thickener as "CaS")} soap stands water`
+        ? `${thickenerName(l.thickener as "CaS")} stands water`
         : `${l.thickener ? thickenerName(l.thickener) : "it"} is washed out by water sooner than calcium sulfonate`,
       stands ? 0 : W.water,
     );
@@ -290,6 +292,8 @@ function underLoad(points: readonly LubePlace[], steelOnSteel: boolean, l: Lubri
       : `neither EP nor solids: ${under} presses the oil out`,
     carries ? 0 : weight,
   );
+  if (points.some((p) => p.kind === "striker") && l.ep && l.solids?.some((s) => s !== "PTFE"))
+    soft("load", "made for blows: EP, and solids for where the piston wipes it off", -0.5);
 }
 
 /**
@@ -302,9 +306,13 @@ function fitOf({ ask, points }: Ground, l: Lubricant): number {
   if (!first) return 0;
   const [low, high] = pointKind(first.kind).classes[ask.school];
   const ofClass = l.nlgi === undefined ? 0 : Math.abs(l.nlgi - (low + high) / 2);
+  const { oilMm2s } = pointKind(first.kind);
+  if (isOil(l) && oilMm2s)
+    return l.viscosityMm2s === undefined ? 0 : Math.abs(Math.log2(l.viscosityMm2s / middle(oilMm2s)));
   const speed = speedOf(first);
   if (l.viscosityMm2s === undefined || !speed || !isMeshing(first.kind)) return ofClass;
-  const [least, most] = toothViscosity(middle(speed), first.kind === "worm");
+  const plastic = first.materials?.some(isPlastic) ?? false;
+  const [least, most] = toothViscosity(middle(speed), first.kind === "worm" && !plastic);
   return ofClass + Math.abs(Math.log2(l.viscosityMm2s / Math.sqrt(least * most)));
 }
 /** The geometric middle of a spread of speeds. */
@@ -354,6 +362,40 @@ function consistency(
   );
 }
 
+/** An oil by the drop against what its places like; a grease where oil is what is usual. */
+function dropOfOil(room: LubeRoom, l: Lubricant, points: readonly LubePlace[], soft: Soft): void {
+  if (room.filling === "oil") return;
+  if (!isOil(l)) {
+    const oiled = points.find((p) => pointKind(p.kind).ratherOil);
+    if (oiled)
+      soft(
+        "oil or grease",
+        `${pointKind(oiled.kind).says.toLowerCase()}: oil is usual, grease for a strong one`,
+        W.oil,
+      );
+    return;
+  }
+  const v40 = l.viscosityMm2s;
+  if (l.activeSulphur && points.some((p) => pointKind(p.kind).oilMm2s))
+    soft("oil or grease", "an axle oil: it smells, and stains brass", W.stains * 3);
+  for (const p of points) {
+    const { oilMm2s, says } = pointKind(p.kind);
+    if (!oilMm2s) continue;
+    if (v40 === undefined) {
+      soft("viscosity", "how thick it is stands nowhere: look at its tin", W.noViscosity);
+      return;
+    }
+    const [least, most] = oilMm2s;
+    const off = v40 < least ? Math.log2(least / v40) : v40 > most ? Math.log2(v40 / most) : 0;
+    if (off > 0)
+      soft(
+        "viscosity",
+        `${v40} mm²/s is ${v40 > most ? "thicker" : "thinner"} than the ${least} to ${most} that ${says.toLowerCase()} asks for`,
+        (off + 1) * W.viscosity,
+      );
+  }
+}
+
 /** Rounded to two figures: 151.3 is 150, 1207 is 1200. */
 const twoFigures = (n: number): number => Number(n.toPrecision(2));
 
@@ -373,8 +415,10 @@ function viscosity(room: LubeRoom, l: Lubricant, points: readonly LubePlace[], s
       Math.max(...meshing.map((p) => speedOf(p)?.[0] ?? 0)),
       Math.max(...speeds),
     ];
-    const worm = points.some((p) => p.kind === "worm");
-    const [least, most] = toothViscosity(middle(fast), worm);
+    // plastic carries less, and lives with a thinner oil than bronze on a worm
+    const plastic = meshing.some((p) => p.materials?.some(isPlastic));
+    const [low, most] = toothViscosity(middle(fast), !plastic && points.some((p) => p.kind === "worm"));
+    const least = plastic ? low / 2 : low;
     const by = v40 < least ? Math.log2(least / v40) : v40 > most ? Math.log2(v40 / most) : 0;
     // an oil is known to a tenth, and so is what teeth ask for
     const off = by < 0.15 ? 0 : by;

@@ -61,6 +61,23 @@ describe("the answer for a chamber", () => {
       "Clockwork: 2 drops of Wren 32, at the pivots of the first wheel and pivots of the fly.",
     ],
     [
+      {
+        name: "clockwork",
+        lubricant: "Wren 32",
+        isOil: true,
+        grams: 0.5,
+        leastGrams: 0.4,
+        mostGrams: 0.8,
+        addGrams: 0.5,
+        points: [
+          { kind: "mainspring", where: "mainspring" },
+          { kind: "clock-pivot", where: "pivots of the fly", outside: true },
+        ],
+        besides: [{ lubricant: "Merrow 2", at: ["crown wheel"] }],
+      },
+      "Clockwork: 0.4 to 0.9 ml of Wren 32, at the mainspring, before line 9 closes it, and from outside at the pivots of the fly. Merrow 2 at the crown wheel.",
+    ],
+    [
       { isOil: true, lubricant: "Wren 220", levelPlug: true, grams: null, last: undefined },
       "Gear case: Wren 220 up to the level plug, round the gears.",
     ],

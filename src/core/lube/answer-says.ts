@@ -19,7 +19,14 @@ export interface AnswerFacts {
   readonly addGrams: number | null;
   /** what went in, once all of it is in */
   readonly weighedGrams?: number | undefined;
-  readonly points: readonly { readonly kind?: PointKindName | undefined; readonly where: string }[];
+  readonly points: readonly {
+    readonly kind?: PointKindName | undefined;
+    readonly where: string;
+    /** it is reached from outside, once all is together */
+    readonly outside?: boolean | undefined;
+  }[];
+  /** what goes to places of it that take another: by name, and where */
+  readonly besides?: readonly { readonly lubricant: string; readonly at: readonly string[] }[];
   /** the first line after which one of them is out of reach */
   readonly last?: { readonly line: number; readonly closes: boolean } | undefined;
 }
@@ -29,6 +36,8 @@ const figure = (n: number): string => (n >= 20 ? n.toFixed(0) : n.toFixed(1));
 const spread = (low: number, high: number, unit: string): string =>
   figure(low) === figure(high) ? `${figure(low)} ${unit}` : `${figure(low)} to ${figure(high)} ${unit}`;
 
+/** So many are counted as drops; more is measured. */
+const FEW_DROPS = 8;
 /** How much goes in, in words; null: nothing tells it. @example amountOf(…) // "110 to 130 g" */
 function amountOf(a: AnswerFacts): string | null {
   const density = a.densityGPerMl ?? DEFAULT_DENSITY;
@@ -36,7 +45,7 @@ function amountOf(a: AnswerFacts): string | null {
   if (a.weighedGrams !== undefined) return `${figure(a.weighedGrams / per)} ${unit}`;
   if (a.levelPlug) return "up to the level plug";
   if (a.grams === null || a.leastGrams === null || a.mostGrams === null || a.addGrams === null) return null;
-  if (a.isOil && a.grams / density < 1) {
+  if (a.isOil && a.grams / density <= FEW_DROPS * DROP_ML) {
     const drops = Math.max(1, Math.round(a.grams / density / DROP_ML));
     return drops === 1 ? "a drop" : `${drops} drops`;
   }
@@ -46,7 +55,7 @@ function amountOf(a: AnswerFacts): string | null {
 }
 
 /** The places of a chamber as one says them. */
-function placesOf({ points }: AnswerFacts): string {
+function placesOf(points: AnswerFacts["points"]): string {
   const teeth = points.filter((p) => p.kind && isMeshing(p.kind));
   const others = points.filter((p) => !teeth.includes(p));
   const named = others.length > 2 ? [`${others.length} more places`] : others.map((p) => p.where);
@@ -74,5 +83,15 @@ export function answerSays(a: AnswerFacts): string | null {
       : "";
   if (a.weighedGrams !== undefined) return `${capital(a.name)}: ${what} went in.`;
   const when = a.last ? `, before line ${a.last.line}${a.last.closes ? " closes it" : ""}` : "";
-  return `${capital(a.name)}: ${what}${whole}, ${placesOf(a)}${when}.`;
+  const within = a.points.filter((p) => !p.outside);
+  const outside = a.points.filter((p) => p.outside);
+  const places = [
+    ...(within.length ? [`${placesOf(within)}${when}`] : []),
+    ...(outside.length ? [`${within.length ? "and " : ""}from outside ${placesOf(outside)}`] : []),
+  ];
+  const besides = (a.besides ?? []).map(
+    (b) =>
+      ` ${capital(b.lubricant)} at ${b.at.length > 3 ? `${b.at.length} places` : `the ${listed(b.at)}`}.`,
+  );
+  return `${capital(a.name)}: ${what}${whole}, ${places.join(", ")}.${besides.join("")}`;
 }

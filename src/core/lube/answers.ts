@@ -49,6 +49,12 @@ function says(
   const lubricant = shelf.find((l) => l.id === chamber.lubricant);
   const points = job.lubePoints.filter((g) => g.chamber === chamber.id);
   if (!answer || !lubricant || !points.length) return null;
+  const goesTo = (g: { readonly id: string }) => answer.points.find((p) => p.id === g.id)?.lubricant;
+  const own = points.filter((g) => !g.lubricantSaid && goesTo(g) === lubricant.id);
+  const others = points.flatMap((g) => {
+    const other = g.lubricantSaid ? g.lubricant : goesTo(g);
+    return other && other !== lubricant.id ? [{ lubricant: other, where: pointSays(job, g) }] : [];
+  });
   const weighed = points.filter((g) => g.weighedGrams !== undefined);
   const isIn =
     weighed.length > 0 &&
@@ -67,7 +73,11 @@ function says(
     mostGrams: answer.mostGrams,
     addGrams: answer.addGrams,
     ...(isIn && { weighedGrams: weighed.reduce((s, g) => s + (g.weighedGrams ?? 0), 0) }),
-    points: points.map((g) => ({ kind: g.kind, where: pointSays(job, g) })),
+    points: own.map((g) => ({ kind: g.kind, where: pointSays(job, g), outside: g.outside })),
+    besides: [...new Set(others.map((g) => g.lubricant))].map((id) => ({
+      lubricant: shelf.find((l) => l.id === id)?.name ?? id ?? "",
+      at: others.filter((g) => g.lubricant === id).map((g) => g.where),
+    })),
     ...(last && { last: { line: last.line, closes: last.closes } }),
   });
 }

@@ -42,15 +42,32 @@ export function placeKindOf(part: Facing): PointKindName | undefined {
 export const isWormByName = ({ name = "" }: Pick<Part, "name">): boolean =>
   /\bworms?\b(?: (?:shafts?|wheels?|gears?))?$/i.test(name);
 
-/** Parts that would take a lubricant by one of the kinds that their names hint at, and nobody said which. */
-export const askedBeforeLube = (parts: readonly Part[]): Part[] =>
-  parts.filter((p) => !placeKindOf(p) && askedKinds(p).some((kind) => BY_KIND[kind] !== undefined));
+/** What closes a room: a cover or a housing, or what its name says may be one: "gear cover". */
+export const mayClose = (part: Pick<Part, "kind" | "name">): boolean =>
+  [kindOf(part), ...askedKinds(part)].some((kind) => kind === "cover" || kind === "housing");
+
+type Told = Pick<Job, "parts" | "findings" | "steps">;
+
+/**
+ * Parts that came off and would take a lubricant by one of the kinds that their names hint at, and nobody said
+ * which. A bearing whose number says that it is sealed takes none, whatever else it may be.
+ */
+export function askedBeforeLube(job: Told): Part[] {
+  const off = new Set(job.steps.flatMap((s) => s.parts ?? []));
+  return job.parts.filter(
+    (p) =>
+      off.has(p.id) &&
+      !placeKindOf(p) &&
+      askedKinds(p).some((kind) => BY_KIND[kind] !== undefined) &&
+      !(askedKinds(p).includes("bearing") && bearingClosure(job, p.id) === "sealed"),
+  );
+}
 
 /** How a bearing takes grease: sealed for life, open to a packing or to the case's grease, or not known. */
 export type BearingClosure = "sealed" | "open" | "unknown";
 
 /** What was written of a part: its name, its finding, the line of the step it came off in, what goes in. */
-function toldOf(job: Pick<Job, "parts" | "findings" | "steps">, part: string): string {
+function toldOf(job: Told, part: string): string {
   const step = job.steps.find((s) => s.parts?.includes(part));
   const finding = job.findings.find((f) => f.part === part);
   return [

@@ -3,7 +3,7 @@ import { type Chamber, type ChamberKind, newChamber, nextChamberId } from "../jo
 import type { Job } from "../job/job";
 import { kindOf, type Part, partName, partNamed } from "../job/part";
 import type { LubePoint } from "../job/service";
-import { bearingClosure, isClockwork, isWormByName, placeKindOf } from "./places";
+import { bearingClosure, isClockwork, isWormByName, mayClose, placeKindOf } from "./places";
 import { lubricatedWheels } from "./wheels";
 
 export interface Proposal {
@@ -28,9 +28,7 @@ export function openerOf(job: Pick<Job, "steps" | "parts">, part: string | undef
 /** The step that laid open what is seen when so many steps are done. */
 export function openerBefore(job: Pick<Job, "steps" | "parts">, done: number): string | undefined {
   const before = job.steps.slice(0, done).filter((s) => s.action !== "note" && s.action !== "block");
-  const covers = new Set(
-    job.parts.filter((p) => ["cover", "housing"].includes(kindOf(p) ?? "")).map((p) => p.id),
-  );
+  const covers = new Set(job.parts.filter(mayClose).map((p) => p.id));
   return (before.findLast((s) => s.parts?.some((p) => covers.has(p))) ?? before.at(-1))?.id;
 }
 
@@ -156,18 +154,27 @@ export function proposedChambers(job: JobFacts): Proposal[] {
         return at && { ...at, wheel: { mesh: w.mesh, role: w.role } };
       }),
       ...here.map((p) => pointOn(job, c, place, p.id, `teeth of the ${partName(p)}`)),
-      ...(out.length === 0 ? others() : []).map((p) => onPart(c, p)),
+      ...(out.length === 0 ? others().filter(liesInACase) : []).map((p) => onPart(c, p)),
     ]);
   }
-  // what lies in a chamber of gears goes into it, once it is there
-  if (out.length || job.chambers?.some((c) => GEARED.has(c.kind))) return out;
-  const rest = others();
-  const [first] = rest;
-  if (first) propose(roomOf(rest), first.id, (c) => rest.map((p) => onPart(c, p)));
+  const geared = out.length > 0 || job.chambers?.some((c) => GEARED.has(c.kind));
+  // what lies in a chamber of gears goes into it; a striker, a screw, a slide are places of their own
+  const rest = others().filter((p) => !geared || !liesInACase(p));
+  const strikers = rest.filter((p) => placeKindOf(p) === "striker");
+  for (const group of [strikers, rest.filter((p) => !strikers.includes(p))]) {
+    const [first] = group;
+    if (first) propose(roomOf(group), first.id, (c) => group.map((p) => onPart(c, p)));
+  }
   return out;
 }
 
 const GEARED: ReadonlySet<ChamberKind> = new Set(["gear-case", "worm-box", "planetary"]);
+
+/** Places that lie in the same case as the gears beside them. */
+const IN_A_CASE: ReadonlySet<PointKindName | undefined> = new Set([
+  "rolling-bearing", "plain-bush", "sintered-bush", "seal-lip", "o-ring", "ratchet", "spline",
+]); // biome-ignore format: a list
+const liesInACase = (p: Part): boolean => IN_A_CASE.has(placeKindOf(p));
 
 /** What a room is around parts none of which is a gear. */
 const roomOf = (parts: readonly Part[]): ChamberKind => {

@@ -1,4 +1,3 @@
-import { closes } from "../assemblies/goes-back";
 import type { Job } from "../job/job";
 import { setKey, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
@@ -8,10 +7,12 @@ import { checkStrip } from "../order/checked-strip";
 import { lineKey, stepBackIn } from "../order/rebuild-line";
 import type { RebuildPlan } from "../order/rebuild-plan";
 import { type Needs, needsOf } from "../order/undo-order";
+import { mayClose } from "./places";
 
 type Placed = Pick<LubePoint & Service, "id"> &
   Pick<LubePoint, "part" | "reachedBy" | "onPart" | "chamber"> & {
     readonly when?: LubePoint["when"] | undefined;
+    readonly outside?: boolean | undefined;
   };
 
 /** Until when a place can still be reached. */
@@ -45,6 +46,7 @@ export const needsOfJob: (job: Job) => Needs = onceFor((job: Job) =>
  * moment a point was moved is no matter.
  */
 export function closersOf(job: Job, place: Placed): string[] {
+  if (place.outside) return [];
   const opener = job.chambers?.find((c) => c.id === place.chamber)?.openedBy;
   if (opener !== undefined && job.steps.some((s) => s.id === opener)) return [opener];
   const part = place.part ?? place.onPart;
@@ -61,15 +63,12 @@ export function closersOf(job: Job, place: Placed): string[] {
 /** Whether a step took off what closes a room: a cover, a housing. */
 function isClosing(job: Pick<Job, "steps" | "parts">, step: string): boolean {
   const parts = job.steps.find((s) => s.id === step)?.parts ?? [];
-  return closes(job.parts.filter((p) => parts.includes(p.id)));
+  return job.parts.some((p) => parts.includes(p.id) && mayClose(p));
 }
 
-const CLOSES = "closes over it";
 /** What a step's going back does to a place, in words that are true of it. */
-const shuts = (job: Job, place: Placed, step: string): string =>
-  isClosing(job, step) || job.chambers?.some((c) => c.id === place.chamber && c.openedBy === step)
-    ? CLOSES
-    : "goes on after it";
+const CLOSES = "closes over it";
+const shuts = (job: Job, step: string): string => (isClosing(job, step) ? CLOSES : "goes on after it");
 
 interface OnLine {
   readonly n: number;
@@ -112,13 +111,13 @@ export function reachOf(job: Job, plan: RebuildPlan, key: string, place: Placed)
       last: {
         line: first.n,
         step: first.step,
-        closes: shuts(job, place, first.step) === CLOSES,
-        says: `${stepThing(job, first.step)} ${shuts(job, place, first.step)}`,
+        closes: shuts(job, first.step) === CLOSES,
+        says: `${stepThing(job, first.step)} ${shuts(job, first.step)}`,
       },
     }),
     ...(shut !== undefined &&
       !done.has(key) && {
-        closed: `${stepThing(job, shut)}, ${shuts(job, place, shut)}, and is on again: take it off first`,
+        closed: `${stepThing(job, shut)}, ${shuts(job, shut)}, and is on again: take it off first`,
       }),
   };
 }

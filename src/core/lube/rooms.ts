@@ -11,7 +11,7 @@ import { toothVolumeMl, wheelFacts, wheelVolumeMl } from "./wheels";
 export const USUAL = { coldestC: 5, hottestC: 70 } as const;
 /** Kinds of unit that stand in a garden, a garage or a car, and are started there in winter. */
 const OUTSIDE =
-  /\b(?:garden|hedge|lawn|mowers?|chain ?saws?|leaf|shredders?|chippers?|snow|log splitters?|tillers?|augers?|gate|garage|barrier|awnings?|parasol|winch(?:es)?|trailer|tractor|scooters?|bicycles?|e-?bikes?|wheelchairs?|pond|pool|post drivers?|strimmers?|brush ?cutters?|pressure washers?|stump|sprayers?)\b/i;
+  /\b(?:garden|hedges?|lawn|mowers?|chain ?saws?|leaf|chippers?|snow|log splitters?|tillers?|augers?|gate|garage|barrier|awnings?|parasol|winch(?:es)?|trailer|tractor|scooters?|bicycles?|e-?bikes?|wheelchairs?|pond|pool|post drivers?|strimmers?|brush ?cutters?|pressure washers?|stump|sprayers?)\b/i;
 const OUTSIDE_C = -20;
 
 /** The coldest that a kind of unit is reckoned with, °C, and why. @example coldestOf("log splitter").celsius // -20 */

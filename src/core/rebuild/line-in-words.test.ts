@@ -117,6 +117,7 @@ describe("a cover that is set on", () => {
     expect(reachOf(open, plan, "grease:g1", point).last).toEqual({
       line: at,
       step: "s1",
+      closes: true,
       says: "step 1, the case cover closes over it",
     });
     expect(reachOf(open, plan, "grease:g1", point).line).toBe(at - 1);

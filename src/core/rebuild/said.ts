@@ -55,21 +55,7 @@ export interface SaidPlan {
  */
 export function rebuildSaid(input: unknown): SaidPlan {
   const said = readWith(saidInput, input);
-  const asks: string[] = [];
-  const steps = said.steps.map(({ what, line }, i): NewStep => {
-    const open = { ...EMPTY, key: `said-${i}`, what, line };
-    const read = understood(open);
-    asks.push(...worthALook(read));
-    const step = asRecorded(open, read, 0);
-    const noPlace = placeFault(step.hardware);
-    if (noPlace) asks.push(noPlace);
-    try {
-      return stepAsSaid(step);
-    } catch (e) {
-      throw e instanceof Fault ? new Fault(`steps[${i}].${e.path}`, e.says) : e;
-    }
-  });
-  const job = jobSaid(said, steps);
+  const { job, asks } = stripSaid(said);
   for (const p of job.parts) {
     const kinds = askedKinds(p);
     if (kinds.length) asks.push(`${p.name}: ${kinds.join(", ")} or something else?`);
@@ -93,7 +79,29 @@ export function rebuildSaid(input: unknown): SaidPlan {
   return { lines, out, asks: [...new Set(asks)] };
 }
 
-/** The job that a strip makes when nobody said more than that. */
+/** The job that a strip makes, out of nothing but what was typed at it. Throws a Fault as `rebuildSaid` does. */
+export const jobAsSaid = (input: unknown): Job => stripSaid(readWith(saidInput, input)).job;
+
+/** A strip as it is understood, and what is asked of it. */
+function stripSaid(said: z.infer<typeof saidInput>): { readonly job: Job; readonly asks: string[] } {
+  const asks: string[] = [];
+  const steps = said.steps.map(({ what, line }, i): NewStep => {
+    const open = { ...EMPTY, key: `said-${i}`, what, line };
+    const read = understood(open);
+    asks.push(...worthALook(read));
+    const step = asRecorded(open, read, 0);
+    const noPlace = placeFault(step.hardware);
+    if (noPlace) asks.push(noPlace);
+    try {
+      return stepAsSaid(step);
+    } catch (e) {
+      throw e instanceof Fault ? new Fault(`steps[${i}].${e.path}`, e.says) : e;
+    }
+  });
+  return { job: jobSaid(said, steps), asks };
+}
+
+/** The job of a strip when nobody said more than that. */
 function jobSaid({ unit, new: fresh }: z.infer<typeof saidInput>, steps: readonly NewStep[]): Job {
   let [pieces, parts] = [0, 0];
   const laid = steps.map(({ parts: own, hardware, stack, needs: _n, key: _k, asOne: _a, ...facts }, i) => {

@@ -287,7 +287,7 @@ export async function lubeView(number: string): Promise<LubeView | null> {
     bearings: bearingsAsked(job).map((p) => ({ id: p.id, name: partName(p) })),
     foodAsked: isFoodAsked(job),
     kind: job.kind,
-    asked: askedBeforeLube(job.parts.filter((p) => off.has(p.id))).map((p) => only(p, ["id", "name"])),
+    asked: askedBeforeLube(job).map((p) => only(p, ["id", "name"])),
     states: greaseStatesIn(job.greaseStates),
     far: howFar(job.greaseStates, job.chambers),
     cleaning: cleaningList(job, rebuild).map((row) => {

@@ -1,6 +1,6 @@
 "use client";
 
-import { capital } from "@/core/sentence";
+import { aOrAn, capital } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import { KindAsked } from "../job-view/kind-asked";
 import { useJob } from "../saving/job-context";
@@ -19,7 +19,8 @@ export function Questions({ view }: { view: Omit<LubeView, "frame"> }) {
       <fieldset className="says flex flex-wrap items-center gap-2 !py-1.5">
         <legend className="sr-only">Does it touch food?</legend>
         <span>
-          <b>Does it touch food?</b> A {view.kind} mostly does; until you say, only H1 counts as right.
+          <b>Does it touch food?</b> {capital(aOrAn(view.kind))} mostly does; until you say, only H1 counts as
+          right.
         </span>
         <KeyButton keyName="Y" className="small" onPress={() => void run(sayFood, { touches: true })}>
           It touches food
