@@ -176,3 +176,7 @@ export const howAt = (
 /** Teeth that mesh: they fill a case, and what else lies in it takes what they take. */
 export const isMeshing = (kind: PointKindName): kind is "gear-teeth" | "worm" =>
   kind === "gear-teeth" || kind === "worm";
+
+/** Whether oil goes to a place: a bath, or a kind that takes nothing else. */
+export const isOiled = (kind: PointKindName | undefined, filling: "grease" | "oil" | undefined): boolean =>
+  filling === "oil" || (kind !== undefined && pointKind(kind).oil === "only");

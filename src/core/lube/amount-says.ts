@@ -29,3 +29,26 @@ export function amountSays(
     ...(strokes > 0 ? [`${strokes} ${strokes === 1 ? "stroke" : "strokes"}`] : []),
   ].join(" · ");
 }
+
+/**
+ * What goes to one place, as a figure with its unit: of an oil drops or millilitres, of a grease grams, or a
+ * film.
+ *
+ * @example amountAt(0.054, { oil: true }) // { figure: "2", unit: "drops" }
+ */
+export function amountAt(
+  grams: number,
+  of: { readonly oil: boolean; readonly densityGPerMl?: number | undefined },
+): { readonly figure: string; readonly unit: string } {
+  const ml = grams / (of.densityGPerMl ?? DEFAULT_DENSITY);
+  if (of.oil) {
+    const drops = Math.max(1, Math.round(ml / DROP_ML));
+    if (drops > FEW_DROPS) return { figure: ml.toFixed(1), unit: "ml" };
+    return { figure: String(drops), unit: drops === 1 ? "drop" : "drops" };
+  }
+  return grams < LEAST_WEIGHED_G
+    ? { figure: "", unit: "a film" }
+    : { figure: String(Number(grams.toFixed(1))), unit: "g" };
+}
+/** So many are counted as drops; more is measured. */
+export const FEW_DROPS = 8;

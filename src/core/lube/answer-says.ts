@@ -2,6 +2,7 @@ import { DEFAULT_DENSITY } from "../grease/charge";
 import { isMeshing, type PointKindName } from "../grease/point-kinds";
 import { DROP_ML } from "../quantity/typed-figure";
 import { capital, listed } from "../sentence";
+import { FEW_DROPS } from "./amount-says";
 import { LEAST_WEIGHED_G } from "./slips";
 
 /** What is known of a chamber's answer, as far as a sentence tells it. */
@@ -36,8 +37,6 @@ const figure = (n: number): string => (n >= 20 ? n.toFixed(0) : n.toFixed(1));
 const spread = (low: number, high: number, unit: string): string =>
   figure(low) === figure(high) ? `${figure(low)} ${unit}` : `${figure(low)} to ${figure(high)} ${unit}`;
 
-/** So many are counted as drops; more is measured. */
-const FEW_DROPS = 8;
 /** How much goes in, in words; null: nothing tells it. @example amountOf(…) // "110 to 130 g" */
 function amountOf(a: AnswerFacts): string | null {
   const density = a.densityGPerMl ?? DEFAULT_DENSITY;

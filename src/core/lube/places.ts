@@ -46,6 +46,9 @@ export const isWormByName = ({ name = "" }: Pick<Part, "name">): boolean =>
 export const mayClose = (part: Pick<Part, "kind" | "name">): boolean =>
   [kindOf(part), ...askedKinds(part)].some((kind) => kind === "cover" || kind === "housing");
 
+/** Whatever else stands in such a name, it closes something and is not greased itself. */
+const CLOSES_BY_NAME = /\b(?:covers?|lids?|housings?|casings?|cases?|plates?|guards?)$/i;
+
 type Told = Pick<Job, "parts" | "findings" | "steps">;
 
 /**
@@ -58,6 +61,7 @@ export function askedBeforeLube(job: Told): Part[] {
     (p) =>
       off.has(p.id) &&
       !placeKindOf(p) &&
+      !CLOSES_BY_NAME.test(p.name ?? "") &&
       askedKinds(p).some((kind) => BY_KIND[kind] !== undefined) &&
       !(askedKinds(p).includes("bearing") && bearingClosure(job, p.id) === "sealed"),
   );

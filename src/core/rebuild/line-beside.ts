@@ -24,7 +24,7 @@ export function besideLine(w: LineWords, cautions: readonly string[]): string[] 
     w.wires.length > 0 && `wires: ${w.wires.map((x) => `${x.colour} → ${x.to}`).join(", ")}`,
     ...w.renewed,
     w.stack.length > 1 && `stack: ${w.stack.join(" / ")}`,
-    w.grams !== undefined && `${w.grams} g`,
+    w.amount && `${w.amount.figure} ${w.amount.unit}`.trim(),
     ...w.mind,
     ...(w.known ?? []).map((k) => k.says),
     ...cautions.map((c) => `▲ ${c}`),

@@ -1,5 +1,5 @@
 import { lookAsks, lookIfNot } from "../assemblies/match";
-import { howAt } from "../grease/point-kinds";
+import { howAt, isOiled } from "../grease/point-kinds";
 import { passesInWords } from "../hardware/bench/tightening-order";
 import { kindsFrom } from "../hardware/part-kind";
 import { type Hardware, type HardwareFacts, hardwareInWords, LOOSENED } from "../hardware/piece";
@@ -17,6 +17,7 @@ import type { StripStep } from "../job/step";
 import { stepThing } from "../job/step-named";
 import { isFailure } from "../judge/failure-modes";
 import { isAmountOpen } from "../lube/amount-open";
+import { amountAt } from "../lube/amount-says";
 import { type KeptDry, keepDry } from "../lube/cleaning";
 import { staysOut } from "../order/hardware-ledger";
 import { namesPiece } from "../order/names-piece";
@@ -57,7 +58,7 @@ export interface LineWords {
   /** the step whose picture is shown, unless a picture was pointed at */
   readonly step?: string;
   readonly picture?: string;
-  readonly grams?: number;
+  readonly amount?: ReturnType<typeof amountAt>;
   /** of a check: what to do where the answer is no */
   readonly ifNot?: string;
   readonly note?: string;
@@ -144,12 +145,13 @@ export function lineInWords(job: Job, line: RebuildLine): LineWords {
   if (line.kind === "grease") {
     const g = job.lubePoints.find((x) => x.id === line.lubePoint);
     const chamber = job.chambers?.find((c) => c.id === g?.chamber);
+    const inIt = g?.weighedGrams ?? g?.grams;
     const dry = keepDry(job).filter((d) => d.chamber !== undefined && d.chamber === g?.chamber);
     return {
       ...BARE,
       belongs: "lubricate",
       title: `${g?.lubricant ?? "Grease"}: ${g?.where ?? (g?.part ? name(g.part) : "")}`,
-      grams: g?.weighedGrams ?? g?.grams,
+      ...(inIt !== undefined && { amount: amountAt(inIt, { oil: isOiled(g?.kind, chamber?.filling) }) }),
       note: g?.how ?? (g?.kind && howAt(g.kind, chamber)),
       mind: [
         ...(g && isAmountOpen(chamber, g)

@@ -28,10 +28,10 @@ export function LineSays({
 }) {
   return (
     <>
-      {words.grams !== undefined && (
+      {words.amount && (
         <p>
-          <span className="figures text-[48px] leading-none">{words.grams.toFixed(1)}</span>{" "}
-          <span className="text-[24px]">g</span>
+          <span className="figures text-[48px] leading-none">{words.amount.figure}</span>{" "}
+          <span className="text-[24px]">{words.amount.unit}</span>
         </p>
       )}
       {(words.hardware.length > 0 || words.torqueNm !== undefined) && (

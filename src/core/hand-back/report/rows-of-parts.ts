@@ -1,9 +1,10 @@
+import { isOil } from "../../grease/lubricant";
 import { hardwareInWords } from "../../hardware/piece";
 import { gotPieces } from "../../job/going-in";
 import { gotInWords } from "../../job/got";
 import { partNamed } from "../../job/part";
 import { LEAST_WEIGHED_G } from "../../lube/slips";
-import { lubricantsUsed } from "../../lube/used";
+import { type LubricantUsed, lubricantsUsed } from "../../lube/used";
 import { money } from "../../quantity/money";
 import { capital } from "../../sentence";
 import type { Row } from "./blocks";
@@ -98,13 +99,18 @@ export function partRows(facts: Facts): Row[] {
 export function lubricantRows({ job, lubricants, units }: Facts): Row[] {
   const grams = (g: number | undefined): string =>
     (g ?? 0) >= LEAST_WEIGHED_G ? ` ${inUnits(g ?? 0, "g", units, 1)}` : "";
+  // what no shelf holds is called by what it does: oil runs, and nobody calls grease so
+  const isDrops = (u: LubricantUsed): boolean => {
+    const known = lubricants.find((l) => l.id === u.lubricantId);
+    return known ? isOil(known) : /\boils?\b/i.test(u.name);
+  };
   return [
     ...lubricantsUsed(job).map((u) => ({
       what: "Lubricant",
       says: `${u.name}${lubricants.find((l) => l.id === u.lubricantId)?.h1 ? ", registered H1" : ""}`,
       under: u.places.map((p) => `${p.says}${grams(p.grams)}`).join("; "),
       ...(u.lots.length ? { number: `lot ${u.lots.join(", ")}` } : {}),
-      amount: grams(u.grams).trim() || "drops",
+      amount: grams(u.grams).trim() || (isDrops(u) ? "drops" : "a film"),
     })),
     ...(job.chambers ?? []).flatMap((c) =>
       c.none !== undefined ? [{ what: capital(c.name), says: `not lubricated: ${c.none}` }] : [],
