@@ -95,7 +95,7 @@ export function roomAmounts(
         ? "nothing fills it: what its places take by themselves"
         : "nothing meshes in it: what its places take by themselves";
     const end = (at: 0 | 1): number => ends.reduce((n, e) => n + e[at], 0);
-    return [Math.min(end(0), total), total, Math.min(end(1), full), { rule: "place by place", says: why }];
+    return [Math.min(end(0), total), total, Math.min(end(1), full), bySize(points, density, why)];
   })();
   const whole = Math.max(0, Math.round(total));
   // what is more than the places take lies round the teeth; what is less, all of them share
@@ -114,6 +114,18 @@ export function roomAmounts(
     at: new Map(points.map((p, i) => [p.id, grams(given[i] as number)])),
     by,
   };
+}
+
+/** The ground of a figure that is put together of its places: what is usual for a kind, or their sizes. */
+function bySize(points: readonly LubePlace[], density: number, why: string): RoomAmounts["by"] {
+  const usual = [...new Set(points.map((p) => p.kind))].flatMap((kind) => {
+    const { says, spreadMl } = pointKind(kind);
+    const grams = spreadMl?.map((ml) => (ml * density).toFixed(0)).join(" to ");
+    return grams ? [`a ${says.toLowerCase()} takes ${grams} g`] : [];
+  });
+  return usual.length
+    ? { rule: "usual for its kind", says: `${usual.join(", ")}, where no maker names another` }
+    : { rule: "place by place", says: why };
 }
 
 /** What a place may take less or more than `usual`: what its kind names, else as films differ. */

@@ -34,6 +34,9 @@ export const NONE = [
 const isByHand = (points: ChamberView["points"]): boolean =>
   points.length > 0 && points.every((g) => g.lubricantSaid && g.lubricant);
 
+/** Why a chamber gets none, as long as nobody gave a reason. */
+const SAID = "so it was said at the bench";
+
 const isDone = ({ chamber, points }: ChamberView): boolean =>
   chamber.none !== undefined ||
   (points.length > 0 &&
@@ -152,22 +155,42 @@ export function AnswerCard({
             </KeyButton>
           ))}
         {chamber.none !== undefined ? (
-          <KeyButton
-            className="small"
-            label={`It gets one after all: ${chamber.name}`}
-            onPress={() => void run(saveNone, { chamber: chamber.id, why: null })}
-          >
-            It gets one after all
-          </KeyButton>
-        ) : (
-          !done && (
+          <>
             <KeyButton
               className="small"
-              label={`${capital(NONE[0])}: ${chamber.name}`}
-              onPress={() => void run(saveNone, { chamber: chamber.id, why: NONE[0] })}
+              label={`It gets one after all: ${chamber.name}`}
+              onPress={() => void run(saveNone, { chamber: chamber.id, why: null })}
             >
-              New, ready greased
+              It gets one after all
             </KeyButton>
+            {NONE.filter((why) => why !== chamber.none).map((why) => (
+              <KeyButton
+                key={why}
+                className="small"
+                onPress={() => void run(saveNone, { chamber: chamber.id, why })}
+              >
+                {capital(why)}
+              </KeyButton>
+            ))}
+          </>
+        ) : (
+          !done && (
+            <>
+              <KeyButton
+                className="small"
+                label={`${capital(NONE[0])}: ${chamber.name}`}
+                onPress={() => void run(saveNone, { chamber: chamber.id, why: NONE[0] })}
+              >
+                New, ready greased
+              </KeyButton>
+              <KeyButton
+                className="small"
+                label={`No lubricant here: ${chamber.name}`}
+                onPress={() => void run(saveNone, { chamber: chamber.id, why: SAID })}
+              >
+                None here
+              </KeyButton>
+            </>
           )
         )}
       </div>

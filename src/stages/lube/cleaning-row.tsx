@@ -40,7 +40,7 @@ export function CleaningRowLine({
           </button>
         ) : (
           <span aria-hidden="true" className="hush min-w-[48px] text-center text-[22px]">
-            {row.dry ? "▨" : "·"}
+            {row.dry ? "▨" : ""}
           </span>
         )}
         <span className="min-w-0 flex-1 text-[18px] leading-tight">

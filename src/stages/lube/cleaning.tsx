@@ -20,42 +20,44 @@ export function Cleaning({ view }: { view: Omit<LubeView, "frame"> }) {
   const left = view.cleaning.flatMap((r) => (r.planned && !r.planned.done ? [r.planned.service] : []));
   const stays = fault.at(LEFT);
   return (
-    <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
+    <div className="flex min-h-0 flex-1 flex-col gap-2">
       <h2 className="text-[26px]">Clean</h2>
-      {view.states.map((s) => (
-        <p key={s.says} className="says danger !py-1">
-          <b>Old lubricant: {s.says}.</b> {s.implies}
-        </p>
-      ))}
-      <p className="says !py-1">{view.far.says}</p>
-      {view.states.some((s) => s.state === "good") &&
-        view.chambers
-          .filter((c) => c.chamber.none === undefined && c.chamber.old === undefined)
-          .map((c) => <WhichIsIn key={c.chamber.id} view={view} chamber={c.chamber} />)}
-      <KeyButton keyName="L" onPress={() => void run(planCleaning, {}).then(fault.took)}>
-        Put the cleaning that follows from it into the plan
-      </KeyButton>
-      <FaultLine says={fault.at("cleaning")} />
-      {view.unclean.length > 0 && (
-        <p className="says danger !py-1">
-          <b>In no line of the plan yet:</b> {view.unclean.join(", ")}. Say what a part is made of and choose
-          its way, or which step laid a chamber open.
-        </p>
-      )}
-      {view.cleaning.length > 0 && (
-        <ul aria-label="Parts to clean">
-          {view.cleaning.map((row) => (
-            <CleaningRowLine key={row.id} row={row} view={view} took={fault.took} />
-          ))}
-        </ul>
-      )}
-      <FaultLine says={fault.elsewhere("cleaning", "says", LEFT)} />
-      <Block view={view} fault={fault} />
-      {view.dry.length > 0 && (
-        <p className="says !py-1">
-          <b>Stays dry:</b> {view.dry.join("; ")}.
-        </p>
-      )}
+      <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">
+        {view.states.map((s) => (
+          <p key={s.says} className="says danger !py-1">
+            <b>Old lubricant: {s.says}.</b> {s.implies}
+          </p>
+        ))}
+        <p className="says !py-1">{view.far.says}</p>
+        {view.states.some((s) => s.state === "good") &&
+          view.chambers
+            .filter((c) => c.chamber.none === undefined && c.chamber.old === undefined)
+            .map((c) => <WhichIsIn key={c.chamber.id} view={view} chamber={c.chamber} />)}
+        <KeyButton keyName="L" onPress={() => void run(planCleaning, {}).then(fault.took)}>
+          Put the cleaning that follows from it into the plan
+        </KeyButton>
+        <FaultLine says={fault.at("cleaning")} />
+        {view.unclean.length > 0 && (
+          <p className="says danger !py-1">
+            <b>In no line of the plan yet:</b> {view.unclean.join(", ")}. Say what a part is made of and
+            choose its way, or which step laid a chamber open.
+          </p>
+        )}
+        {view.cleaning.length > 0 && (
+          <ul aria-label="Parts to clean">
+            {view.cleaning.map((row) => (
+              <CleaningRowLine key={row.id} row={row} view={view} took={fault.took} />
+            ))}
+          </ul>
+        )}
+        <FaultLine says={fault.elsewhere("cleaning", "says", LEFT)} />
+        <Block view={view} fault={fault} />
+        {view.dry.length > 0 && (
+          <p className="says !py-1">
+            <b>Stays dry:</b> {view.dry.join("; ")}.
+          </p>
+        )}
+      </div>
       <FaultLine says={stays} />
       {stays && left.length > 0 && (
         <KeyButton
@@ -107,6 +109,7 @@ function WhichIsIn({ view, chamber }: { view: Omit<LubeView, "frame">; chamber: 
 function Block({ view, fault }: { view: Omit<LubeView, "frame">; fault: ReturnType<typeof useFieldFault> }) {
   const { run } = useJob();
   const [opening, setOpening] = useState("");
+  const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState<string>();
   const chambers = view.chambers.map((c) => [c.chamber.id, c.chamber.name] as const);
   // of one chamber nobody is asked
@@ -114,6 +117,12 @@ function Block({ view, fault }: { view: Omit<LubeView, "frame">; fault: ReturnTy
   const block = async (): Promise<void> => {
     if (fault.took(await run(saveBlock, { says: opening, chamber: within ?? null }))) setOpening("");
   };
+  if (!open)
+    return (
+      <KeyButton keyName="B" className="small self-start" onPress={() => setOpen(true)}>
+        Block an opening before the washing
+      </KeyButton>
+    );
   return (
     <>
       <form
@@ -124,7 +133,7 @@ function Block({ view, fault }: { view: Omit<LubeView, "frame">; fault: ReturnTy
         }}
       >
         <label className="words">
-          Block an opening before the washing
+          What blocks which opening
           <input
             className="field"
             value={opening}

@@ -10,8 +10,7 @@ import { Reason } from "@/ui/reasons";
 import { GettingLubricant } from "../job-view/getting-lubricant";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
-import { saveNone, takeLube } from "./actions";
-import { NONE } from "./answer-card";
+import { takeLube } from "./actions";
 import type { ChamberView, LubeView } from "./lube-view";
 
 const FIRST = 5;
@@ -53,7 +52,6 @@ export function WhichLubricant({
         <KeyButton keyName=" " look="main" className="justify-center" onPress={toPoints}>
           Add the first point
         </KeyButton>
-        <NoneHere shown={shown} />
       </div>
     );
   if (plan?.fault) return <p className="says danger">{plan.fault}</p>;
@@ -192,32 +190,6 @@ export function WhichLubricant({
           <FaultLine says={fault.elsewhere()} />
         </>
       )}
-      <NoneHere shown={shown} />
-    </div>
-  );
-}
-
-/** This chamber gets none, and why. */
-function NoneHere({ shown }: { shown: ChamberView }) {
-  const { run } = useJob();
-  const { none, id } = shown.chamber;
-  const [open, setOpen] = useState(none !== undefined);
-  return (
-    <div className="flex flex-wrap gap-1.5">
-      <KeyButton className="small" pressed={open} onPress={() => setOpen(!open)}>
-        None here
-      </KeyButton>
-      {open &&
-        NONE.map((why) => (
-          <KeyButton
-            key={why}
-            className="small"
-            pressed={none === why}
-            onPress={() => void run(saveNone, { chamber: id, why: none === why ? null : why })}
-          >
-            {why}
-          </KeyButton>
-        ))}
     </div>
   );
 }
