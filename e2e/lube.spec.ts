@@ -141,6 +141,7 @@ test("a wheel is pressed in its train, a chamber in a picture; what stays dry is
   const hand = new BenchHand(page);
   await hand.open("/jobs/J-0142/lube");
   await hand.button(/All is clean and dry/).click();
+  await hand.button(/Another chamber, or/).click();
   await hand.button(/In a picture/).click();
   await expect(hand.button(/Press the picture where it is/)).toBeDisabled();
   const picture = page.getByRole("button", { name: "Point at the place in the picture" });

@@ -177,10 +177,15 @@ describe("proposed chambers", () => {
         },
       ],
     };
-    expect(proposedChambers(winch({ train: unnamed })).flatMap((c) => c.points.map((g) => g.where))).toEqual([
-      "teeth of the wheel",
-      "teeth of the worm",
-    ]);
+    const [first] = proposedChambers(winch({ train: unnamed }));
+    expect(first?.points.map((g) => g.where)).toEqual(["teeth of the wheel", "teeth of the worm"]);
+    // nor once those are taken over
+    const taken = winch({
+      train: unnamed,
+      chambers: first ? [first.chamber] : [],
+      lubePoints: (first?.points ?? []).map((g, i) => ({ id: `g${i}`, ...g })),
+    });
+    expect(proposedChambers(taken)).toEqual([]);
   });
   it("a clockwork gets oil at its pivots from outside, on its spring and governor, and none on its teeth", () => {
     const box = winch({

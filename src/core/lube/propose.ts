@@ -134,7 +134,7 @@ export function proposedChambers(job: JobFacts): Proposal[] {
   const wheels = lubricatedWheels(job.train).filter(
     (w, i, all) =>
       !taken.has(`${w.mesh}:${w.role}`) &&
-      (w.part ? !taken.has(w.part) && all.findIndex((o) => o.part === w.part) === i : loose.length === 0),
+      (w.part ? !taken.has(w.part) && all.findIndex((o) => o.part === w.part) === i : strange.length === 0),
   );
   const meshOf = (id: string) => job.train?.meshes.find((m) => m.id === id);
   const groups: readonly (readonly [ChamberKind, (kind: string | undefined) => boolean])[] = [

@@ -27,7 +27,7 @@ export function MoreChambers({
   const { run } = useJob();
   const [said, setAdding] = useState<boolean>();
   const { noGrease, fillSchool } = view.job;
-  const adding = said ?? (view.chambers.length === 0 && noGrease === undefined);
+  const adding = said ?? (!view.chambers.length && !view.proposed.length && noGrease === undefined);
   return (
     <>
       {noGrease !== undefined && (

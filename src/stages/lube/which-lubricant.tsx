@@ -153,8 +153,8 @@ export function WhichLubricant({
             </p>
           ) : look.ok ? (
             <KeyButton
-              keyName="U"
-              look={chamber.lubricant ? "plain" : "main"}
+              // the first of the shelf is taken at its answer, with its key
+              look={chamber.lubricant || look === verdicts[0] ? "plain" : "main"}
               className="justify-center"
               onPress={() => void take()}
             >
