@@ -30,6 +30,7 @@ import {
 import { judgeView } from "./judge/judge-view";
 import { stepsToAddToView } from "./judge/steps-to-add-to-view";
 import { addPoint, makeChamber, saveNoGrease, savePoint } from "./lube/actions";
+import { sayFood } from "./lube/asked-actions";
 import { saveWashed } from "./lube/cleaning-actions";
 import { choose, newUnit, quote, takeGot, takeStaying } from "./match/actions";
 import { basketGroundOf } from "./match/basket-ground";
@@ -157,6 +158,9 @@ describe("a job of every shape goes from Judge to the door", () => {
       part: "p2",
       where: "two drops in the bush",
     });
+    // its kind mostly touches food: that is asked before anything goes in
+    expect(await gates(number, "lube")).toEqual(["washed", "food", "lubricant:bearing seat"]);
+    expect(await press(sayFood, number, { touches: false })).toMatchObject({ ok: true });
     expect(await gates(number, "lube")).toEqual(["washed", "lubricant:bearing seat"]);
     // nothing on the shelf suits: it is asked for over a counter, paid for whole, and on its way
     const lacking = async () => {

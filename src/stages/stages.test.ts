@@ -235,7 +235,11 @@ describe("a line of the plan in words", () => {
     expect(words("undo:s3").renewed).toEqual(["second-stage wheel: new, VLB-40-241"]);
   });
   it("says grease by what was weighed in, services by their place, checks as a question", () => {
-    expect(words("grease:g1")).toMatchObject({ title: "Food 1: teeth", grams: 3.1, step: "s3" });
+    expect(words("grease:g1")).toMatchObject({
+      title: "Food 1: teeth",
+      amount: { figure: "3.1", unit: "g" },
+      step: "s3",
+    });
     expect(words("service:v1")).toMatchObject({ title: "Clean what step 2 laid open", note: "crumbs" });
     expect(words("check:lies-flat:s2").title).toMatch(/before anything draws it\?$/);
   });

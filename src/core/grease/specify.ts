@@ -267,9 +267,15 @@ function whatIsMissing(ask: LubeAsk, room: LubeRoom, points: readonly LubePlace[
       (l.ep === undefined && judged.allowed({ ...l, ep: false })) ||
       (l.ep === true && l.activeSulphur === undefined && judged.allowed({ ...l, activeSulphur: false })),
   );
-  if (unsaid.length)
+  // the best of them: that a hard rule lets others pass does not make them good
+  const [likeliest] = ranked(
+    { ...ask, shelf: unsaid.map((l) => ({ ...l, ep: l.ep ?? false, activeSulphur: false })) },
+    room,
+    points,
+  );
+  if (likeliest)
     return [
-      `${room.name}: ${unsaid.map((l) => l.name).join(", ")} would do if the sheet says that it holds no EP additives, or none with active sulphur: say so on the shelf. Otherwise buy ${askedFor(ask, room, points)}.`,
+      `${room.name}: ${unsaid.find((l) => l.id === likeliest.lubricant)?.name} would do if the sheet says that it holds no EP additives, or none with active sulphur: say so on the shelf. Otherwise buy ${askedFor(ask, room, points)}.`,
     ];
   const washed = oldIsKnown(room.old) ? { ...room, old: null } : null;
   const then = washed && ask.shelf.filter(judging(ask, washed, points).allowed);

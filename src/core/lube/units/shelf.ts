@@ -40,6 +40,6 @@ export const SHELF: readonly Lubricant[] = [
   oil("wren-clock", "Wren clock oil", { viscosityMm2s: 60, leastC: -20 }),
   oil("wren-15", "Wren white oil VG 15", { leastC: -20 }),
   oil("wren-68", "Wren bearing oil VG 68", {}),
-  oil("hull-worm", "Hull worm oil VG 460", { baseOil: "PAO", leastC: -30, mostC: 140 }),
+  oil("hull-worm", "Hull worm oil VG 460", { ep: false, baseOil: "PAO", leastC: -30, mostC: 140 }),
   oil("hull-gl5", "Hull axle 80W-90 GL-5", { leastC: -25 }),
 ]; // biome-ignore format: one lubricant, one line
