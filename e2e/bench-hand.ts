@@ -76,6 +76,12 @@ export class BenchHand {
     return sum;
   }
 
+  /** All that was sent to the shop is answered: a reload before that finds a screen that is out of date. */
+  async answered(): Promise<void> {
+    const sent = (): number => [...this.asked.values()].filter((r) => r.startsWith("POST")).length;
+    await expect.poll(sent).toBe(0);
+  }
+
   /** Nothing typed is waiting in the browser any more. */
   async saved(within = 10_000): Promise<void> {
     const waiting = (): string[] =>
