@@ -57,7 +57,7 @@ const shots: Shot[] = [
   { name: "match", path: "/jobs/J-0135/match" },
   { name: "basket", path: "/jobs/J-0138/match/basket" },
   { name: "arrival", path: "/jobs/J-0138/match/quote", before: async (page) => aWrongPart(page) },
-  { name: "lube", path: "/jobs/J-0135/lube" },
+  { name: "lube", path: "/jobs/J-0140/lube" },
   { name: "hand-back", path: "/jobs/J-0135/hand-back" },
   { name: "return-sheet", path: "/jobs/J-0135/hand-back", before: async (page) => tested(page) },
   { name: "rebuild", path: "/jobs/J-0135/rebuild", night: true, before: async (page) => halfWay(page, 10) },

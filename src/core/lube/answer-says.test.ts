@@ -28,7 +28,7 @@ describe("the answer for a chamber", () => {
       { addGrams: 16.4, last: undefined },
       "Gear case: 16.4 g more of Olmen FG-1, 120 g with what stays, round the gears.",
     ],
-    [{ weighedGrams: 27.4 }, "Gear case: 27 g of Olmen FG-1 went in."],
+    [{ weighedGrams: 27.4 }, "Gear case: 27.4 g of Olmen FG-1 went in."],
     [{ grams: null }, null],
     [{ addGrams: null }, null],
     [

@@ -41,7 +41,8 @@ const spread = (low: number, high: number, unit: string): string =>
 function amountOf(a: AnswerFacts): string | null {
   const density = a.densityGPerMl ?? DEFAULT_DENSITY;
   const [per, unit] = a.isOil ? [density, "ml"] : [1, "g"];
-  if (a.weighedGrams !== undefined) return `${figure(a.weighedGrams / per)} ${unit}`;
+  // what was weighed stands as it was weighed, here and on the sheet
+  if (a.weighedGrams !== undefined) return `${(a.weighedGrams / per).toFixed(1)} ${unit}`;
   if (a.levelPlug) return "up to the level plug";
   if (a.grams === null || a.leastGrams === null || a.mostGrams === null || a.addGrams === null) return null;
   if (a.isOil && a.grams / density <= FEW_DROPS * DROP_ML) {

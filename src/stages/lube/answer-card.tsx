@@ -37,7 +37,8 @@ const isByHand = (points: ChamberView["points"]): boolean =>
 /** Why a chamber gets none, as long as nobody gave a reason. */
 const SAID = "so it was said at the bench";
 
-const isDone = ({ chamber, points }: ChamberView): boolean =>
+/** Nothing is to be chosen, asked or weighed in a chamber any more. */
+export const isDone = ({ chamber, points }: ChamberView): boolean =>
   chamber.none !== undefined ||
   (points.length > 0 &&
     (chamber.lubricant !== undefined || isByHand(points)) &&

@@ -4,6 +4,7 @@ import { aOrAn, capital } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import { KindAsked } from "../job-view/kind-asked";
 import { useJob } from "../saving/job-context";
+import { isDone } from "./answer-card";
 import { sayBearing, sayFood } from "./asked-actions";
 import type { LubeView } from "./lube-view";
 
@@ -11,10 +12,11 @@ import type { LubeView } from "./lube-view";
 export function Questions({ view }: { view: Omit<LubeView, "frame"> }) {
   const { run } = useJob();
   if (view.job.noGrease !== undefined) return null;
-  const [chamber] = view.chambers.filter((c) => c.chamber.none === undefined);
+  const greased = view.chambers.some((c) => c.chamber.none === undefined);
+  const chamber = view.chambers.find((c) => c.chamber.none === undefined && !isDone(c));
   const [bearing] = chamber ? view.bearings : [];
   const [part] = view.asked;
-  if (view.foodAsked && chamber)
+  if (view.foodAsked && greased)
     return (
       <fieldset className="says flex flex-wrap items-center gap-2 !py-1.5">
         <legend className="sr-only">Does it touch food?</legend>
