@@ -33,12 +33,12 @@ export function ownGrams(p: LubePlace, density: number): number {
 const isUntold = (p: LubePlace): boolean => isMeshing(p.kind) || (p.kind === "rolling-bearing" && !p.bearing);
 
 /**
- * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where the
- * room's free volume is known and teeth
- * mesh in it, a share of it by the school; what came out of it, weighed; what the last unit of the model took;
- * otherwise what its places take by themselves. What is more than the places hold lies round the teeth. Where teeth mesh, oil stands or a
- * bearing of unknown size runs and none of these is known, there is no figure: a case of 20 ml and one of 400
- * look alike in a list of teeth.
+ * How much of a chamber's lubricant goes in, and where. The maker's figure stands above any rule; where
+ * the room's free volume is known and teeth mesh in it, a share of it by the school; what came out of it,
+ * weighed; what the last unit of the model took; otherwise what its places take by themselves. What is
+ * more than the places hold lies round the teeth. Where teeth mesh, oil stands or a bearing of unknown
+ * size runs and none of these is known, there is no figure: a case of 20 ml and one of 400 look alike in a
+ * list of teeth.
  *
  * Throws a Fault where the maker's figure is more than the room holds.
  */

@@ -1,4 +1,5 @@
 import { isRubber, materialCalled } from "../grease/base-oils";
+import { patternOf } from "../hardware/line/pattern";
 import type { Service } from "../job/service";
 
 /** A way to clean. */
@@ -110,8 +111,9 @@ const DRY_KINDS: Readonly<Record<string, string>> = {
   heater: "a heater",
 };
 /** Names of what holds electronics, a switch or a motor, where nobody said another kind. */
-const HOLDS_ELECTRICS =
-  /\b(?:gear ?motor|motor|armature|stator|switch|board|sensor|solenoid|coil|display|battery|electronics|timer|thermostat|transformer)s?(?: (?:unit|block|assembly|module|pack))?$/i;
+const HOLDS_ELECTRICS = patternOf(String.raw`
+  \b(?:gear ?motor|motor|armature|stator|switch|board|sensor|solenoid|coil|display|battery|
+  electronics|timer|thermostat|transformer)s?(?: (?:unit|block|assembly|module|pack))?$`);
 /** What is soaked with oil or soaks water up. */
 const ONLY_OIL = new Set(["phenolic", "fibre", "felt"]);
 /** Other names of the metals that cleaning asks about. */
@@ -174,7 +176,11 @@ export interface CleanedPart {
   readonly name?: string | undefined;
 }
 
-/** What in a part must stay dry; undefined: nothing that is known. @example staysDry({ kind: "motor" }) // "windings" */
+/**
+ * What in a part must stay dry; undefined: nothing that is known.
+ *
+ * @example staysDry({ kind: "motor" }) // "windings"
+ */
 export const staysDry = ({ kind, name = "" }: CleanedPart): string | undefined =>
   kind !== undefined && kind !== "assembly"
     ? DRY_KINDS[kind]

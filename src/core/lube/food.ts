@@ -1,9 +1,14 @@
+import { patternOf } from "../hardware/line/pattern";
 import type { Job } from "../job/job";
 import { safetyKey } from "../job/keys";
 
 /** Kinds of unit that mostly touch what is eaten or drunk. */
-const FOOD =
-  /\b(?:coffee|espresso|tea|juice\w*|juicers?|citrus|fruit|mincers?|graters?|slicers?|blenders?|mixers?|dough|pasta|noodle|ice[- ]cream|soft[- ]serve|milk|frothers?|whisks?|egg|food|can opener|sausage|pepper|spice|grain|flour|bread|popcorn|waffle|rice|ricers?|potato|peelers?|corers?|nut ?crackers?|chestnut|rotisserie|spit|hot[- ]dog|drinks?|beverage|beer|wine|salad|cheese|meat|fish|kitchen|ice crushers?|honey|chocolate|candy)\b/i;
+const FOOD = patternOf(String.raw`
+  \b(?:coffee|espresso|tea|juice\w*|juicers?|citrus|fruit|mincers?|graters?|slicers?|blenders?|
+  mixers?|dough|pasta|noodle|ice[- ]cream|soft[- ]serve|milk|frothers?|whisks?|egg|food|
+  can opener|sausage|pepper|spice|grain|flour|bread|popcorn|waffle|rice|ricers?|potato|peelers?|
+  corers?|nut ?crackers?|chestnut|rotisserie|spit|hot[- ]dog|drinks?|beverage|beer|wine|salad|
+  cheese|meat|fish|kitchen|ice crushers?|honey|chocolate|candy)\b`);
 /** Work on something else by such a name. */
 const NO_FOOD =
   /\b(?:paint|cement|mortar|concrete|plaster|glue|resin|sound|audio|ink|scales?|kiln|peeling)\b/i;

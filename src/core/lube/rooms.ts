@@ -1,5 +1,6 @@
 import type { LubePlace, LubeRoom } from "../grease/lube-ask";
 import { isMeshing } from "../grease/point-kinds";
+import { patternOf } from "../hardware/line/pattern";
 import type { Chamber } from "../job/chamber";
 import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
@@ -10,8 +11,11 @@ import { toothVolumeMl, wheelFacts, wheelVolumeMl } from "./wheels";
 /** What is reckoned with where nobody has said: a heated room, and a case too hot to hold for long. */
 export const USUAL = { coldestC: 5, hottestC: 70 } as const;
 /** Kinds of unit that stand in a garden, a garage or a car, and are started there in winter. */
-const OUTSIDE =
-  /\b(?:garden|hedges?|lawn|mowers?|chain ?saws?|leaf|chippers?|snow|log splitters?|tillers?|augers?|gate|garage|barrier|awnings?|parasol|winch(?:es)?|trailer|tractor|scooters?|bicycles?|e-?bikes?|wheelchairs?|pond|pool|post drivers?|strimmers?|brush ?cutters?|pressure washers?|stump|sprayers?)\b/i;
+const OUTSIDE = patternOf(String.raw`
+  \b(?:garden|hedges?|lawn|mowers?|chain ?saws?|leaf|chippers?|snow|log splitters?|tillers?|
+  augers?|gate|garage|barrier|awnings?|parasol|winch(?:es)?|trailer|tractor|scooters?|bicycles?|
+  e-?bikes?|wheelchairs?|pond|pool|post drivers?|strimmers?|brush ?cutters?|pressure washers?|
+  stump|sprayers?)\b`);
 const OUTSIDE_C = -20;
 
 /** The coldest that a kind of unit is reckoned with, °C, and why. @example coldestOf("log splitter").celsius // -20 */
