@@ -112,7 +112,11 @@ function beats(rises: Float64Array, lag: number): number[] {
     for (let i = p; i < n; i += lag) sum += rises[i] as number;
     if (sum > best) [phase, best] = [p, sum];
   }
-  const strong = 0.3 * ([...rises].sort((a, b) => b - a)[Math.max(1, Math.floor(n / lag / 2))] ?? 0);
+  const sorted = [...rises].sort((a, b) => b - a);
+  const at = (share: number): number => sorted[Math.floor(n * share)] ?? 0;
+  // a third of a usual click, and more than noise does: half of its frames do not rise, a quarter by this
+  const usual = sorted[Math.max(1, Math.floor(n / lag / 2))] ?? 0;
+  const strong = Math.max(0.3 * usual, at(0.75) + 5 * (at(0.25) - at(0.75)));
   const reach = Math.max(1, Math.round(0.12 * lag));
   const out: number[] = [];
   for (let at = phase; at < n; ) {
