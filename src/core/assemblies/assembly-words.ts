@@ -3,6 +3,8 @@ import type { AssemblyMoment, Joint } from "../job/assembly";
 /** How a joint is said. */
 export const JOINT_SAYS: Readonly<Record<Joint, string>> = {
   belt: "a belt",
+  "bent-tab": "a washer’s tab that is bent over",
+  "screws-out": "something besides that is screwed out",
   "toothed-belt": "a toothed belt",
   blocked: "an opening that was blocked",
   brush: "a carbon brush",

@@ -65,12 +65,21 @@ const UNSCREWS = patternOf(
   String.raw`\b(?:unscrews|unscrewed|(?:screws|winds|wound|spins|spun) (?:off|out|up)|
   screwed (?:on|off)|(?:threads|threaded|screws|screwed) into)\b`,
 );
-/** Whether the part itself is screwed on: "gland screws out" tells of another thing than a ram. */
-function unscrewsItself(said: string, title: string): boolean {
+/**
+ * What a step says unscrews: the part itself, or another thing ("gland screws out" at a ram). Undefined:
+ * nothing.
+ */
+function unscrewing(said: string, title: string): "itself" | "another" | undefined {
   const found = UNSCREWS.exec(said);
-  const subject = found && /([\p{L}-]{3,}) $/u.exec(said.slice(0, found.index))?.[1];
-  return found !== null && (!subject || /^(?:then|that|and)$/.test(subject) || title.includes(subject));
+  if (!found) return undefined;
+  const subject = /([\p{L}-]{3,}) $/u.exec(said.slice(0, found.index))?.[1];
+  return !subject || /^(?:then|that|and|it|all)$/.test(subject) || title.includes(subject)
+    ? "itself"
+    : "another";
 }
+/** A washer's tab that was bent against its nut. */
+const BENT_TAB =
+  /\b(?:tab|lock) ?(?:washer|plate)?s?\b.{0,20}\b(?:bent|bend|folded|knocked)\b|\bbent (?:over|up|back|flat)\b/;
 const HINGE = /\b(?:hinge[sd]?|pivots?|swivels?|lever|pedal)\b/;
 
 /** One pin that came off with a wheel goes through it, mostly: it is asked about. */
@@ -182,8 +191,11 @@ const EVIDENCE: Readonly<Record<Joint, Evidence>> = {
   "left-hand": ({ step, hardware }) => step.leftHand === true || hardware.some((h) => h.leftHand === true),
   threaded: (b, said, title) =>
     b.parts.length > 0 &&
-    (unscrewsItself(said, title) ||
+    (unscrewing(said, title) === "itself" ||
       ((b.step.action === "unscrew" || b.step.leftHand === true) && !has(b, "screw", "nut"))),
+  "screws-out": (b, said, title) =>
+    moves(b.step) && !has(b, "screw", "nut") && unscrewing(said, title) === "another",
+  "bent-tab": (b, said) => has(b, "lock-washer") && BENT_TAB.test(said),
   "o-ring": (b) => has(b, "o-ring") || is(b, "o-ring"),
   gasket: (b) => has(b, "gasket") || is(b, "gasket"),
   // a seal that lies under a foot has no lip

@@ -31,6 +31,7 @@ import { partOverDowels } from "./usual/part-over-dowels";
 import { pinThroughHub } from "./usual/pin-through-hub";
 import { pivotPin } from "./usual/pivot-pin";
 import { pressFit } from "./usual/press-fit";
+import { screwedOutBesides } from "./usual/screwed-out-besides";
 import { selfTappingScrews } from "./usual/self-tapping-screws";
 import { setAsItStood } from "./usual/set-as-it-stood";
 import { shaftSeal } from "./usual/shaft-seal";
@@ -38,6 +39,7 @@ import { snapTabs } from "./usual/snap-tabs";
 import { splinedHub } from "./usual/splined-hub";
 import { springAndBall } from "./usual/spring-and-ball";
 import { springHooked } from "./usual/spring-hooked";
+import { tabWasher } from "./usual/tab-washer";
 import { taperFit } from "./usual/taper-fit";
 import { threadedHead } from "./usual/threaded-head";
 import { timing } from "./usual/timing";
@@ -52,5 +54,5 @@ import { wiresUnderACover } from "./usual/wires-under-a-cover";
 
 /** What is known of how things go together, in the order in which it is looked at where several apply. */
 export const USUAL: readonly Assembly[] = [
-  pinThroughHub, gearsThatMeetAsItCloses, hubTurnedToMesh, splinedHub, halfOverDowels, partOverDowels, closingFace, wiresUnderACover, flangeWithORing, gasketJoint, shaftSeal, washersHeldByGrease, washerStack, discSprings, springHooked, springAndBall, ballValve, oneWayDrive, carbonBrushes, beltOnPulleys, toothedBelt, timing, threadedHead, circlip, pressFit, bearingInItsSeat, warmFit, bush, keyInItsWay, taperFit, selfTappingScrews, brassInserts, wiresAtTerminals, earthConnection, cordGrip, hooks, snapTabs, turnedOn, bonded, jackedOff, limitSwitch, setAsItStood, adjuster, nutOnAShaft, blockedOpening, guard, hoseOnItsSpigot, grubScrew, pivotPin, whatTurns,
+  pinThroughHub, gearsThatMeetAsItCloses, hubTurnedToMesh, splinedHub, halfOverDowels, partOverDowels, closingFace, wiresUnderACover, flangeWithORing, gasketJoint, shaftSeal, washersHeldByGrease, washerStack, discSprings, springHooked, springAndBall, ballValve, oneWayDrive, carbonBrushes, beltOnPulleys, toothedBelt, timing, threadedHead, screwedOutBesides, circlip, pressFit, bearingInItsSeat, warmFit, bush, keyInItsWay, taperFit, selfTappingScrews, brassInserts, wiresAtTerminals, earthConnection, cordGrip, hooks, snapTabs, turnedOn, bonded, jackedOff, limitSwitch, setAsItStood, adjuster, nutOnAShaft, tabWasher, blockedOpening, guard, hoseOnItsSpigot, grubScrew, pivotPin, whatTurns,
 ]; // biome-ignore format: a list

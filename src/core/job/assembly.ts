@@ -16,9 +16,9 @@ export type AssemblyMoment = (typeof ASSEMBLY_MOMENTS)[number];
 
 /** How a part is joined, as its pieces and what was said of it tell. */
 export const JOINTS = [
-  "belt", "blocked", "brush", "bush", "circlip", "cross-pin", "disc-springs", "dowels", "drain", "flats", "gasket",
+  "belt", "bent-tab", "blocked", "brush", "bush", "circlip", "cross-pin", "disc-springs", "dowels", "drain", "flats", "gasket",
   "glue", "grub-screw", "halves", "hinge-pin", "hooks", "inserts", "jacked", "key", "left-hand", "loosened", "marks",
-  "o-ring", "one-nut", "one-way", "plastic-screws", "press-fit", "screws", "seal", "setting", "shrunk", "soldered",
+  "o-ring", "one-nut", "one-way", "plastic-screws", "press-fit", "screws", "screws-out", "seal", "setting", "shrunk", "soldered",
   "spline", "spring", "stack", "caught", "valve", "switch-cam", "tabs", "taper", "threaded", "toothed-belt", "turned-on", "wires", "wired",
   "earth", "cord-grip", "teeth", "meets", "washers", "stood", "locked", "turns", "closes", "bearing", "balls", "hose",
 ] as const; // biome-ignore format: a list

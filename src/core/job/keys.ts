@@ -26,10 +26,10 @@ const PREFIX = {
 /** A line of the plan that undoes a step. */
 export const undoKey = (step: string): string => PREFIX.undo + step;
 /**
- * A line that leads up to undoing a step: what lies under its parts, the parts before what holds them, what
- * lies over them before it is drawn.
+ * A line beside the one that undoes a step: what lies under its parts, the parts before what holds them, what
+ * lies over them before it is drawn, what goes on over that last.
  */
-export const setKey = (step: string, what: "under" | "parts" | "over"): string =>
+export const setKey = (step: string, what: "under" | "parts" | "over" | "last"): string =>
   `${PREFIX.set}${step}:${what}`;
 /**
  * Something of one’s own around the return of a step, by its words: what is said besides, or taken back, does

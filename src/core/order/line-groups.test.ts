@@ -53,6 +53,14 @@ describe("a step's return, part for part", () => {
     expect(said([], [h("screw"), h("o-ring")])).toEqual([[], [], ["screw", "o-ring"], []]);
     expect(lineGroups({ action: "loosen" }, [{ id: "a" }], [h("screw")]).holds).toEqual([]);
   });
+  it("what its screws lie under goes on last, unless there is nothing else", () => {
+    const screws = { ...h("screw"), at: "under the feet" };
+    const feet = { id: "feet", name: "rubber feet" };
+    const g = lineGroups({ action: "lift-off" }, [{ id: "plate", name: "foot plate" }, feet], [screws]);
+    expect([g.parts, kinds(g.holds), g.last]).toEqual([["plate"], ["screw"], ["feet"]]);
+    const alone = lineGroups({ action: "lift-off" }, [feet], [screws]);
+    expect([alone.parts, alone.last]).toEqual([["feet"], []]);
+  });
   it("as a law: every piece is in one group, once", () => {
     fc.assert(
       fc.property(
@@ -61,15 +69,17 @@ describe("a step's return, part for part", () => {
         fc.boolean(),
         fc.nat(),
         (all, parts, stacked, turn) => {
-          const hardware = all.map((kind, i) => h(kind, `h${i}`));
-          const own = Array.from({ length: parts }, (_, i) => ({ id: `p${i}` }));
+          const at = turn % 2 ? { at: "under the p0" } : {};
+          const hardware = all.map((kind, i) => ({ ...h(kind, `h${i}`), ...at }));
+          const own = Array.from({ length: parts }, (_, i) => ({ id: `p${i}`, name: `p${i}` }));
           const pieces = [...kinds(hardware), ...own.map((p) => p.id)];
           const stack = pieces.slice(turn % (pieces.length + 1));
           const g = lineGroups({ action: "lift-off", ...(stacked && { stack }) }, own, hardware);
           expect([...kinds(g.under), ...kinds(g.beside), ...kinds(g.holds)].sort()).toEqual(
             kinds(hardware).sort(),
           );
-          expect(g.parts).toEqual(own.map((p) => p.id));
+          expect([...g.last, ...g.parts]).toEqual(own.map((p) => p.id));
+          expect(g.parts.length > 0 || own.length === 0).toBe(true);
         },
       ),
     );

@@ -24,6 +24,8 @@ export const HOLDS: readonly HardwareKind[] = [
 const BETWEEN: readonly HardwareKind[] = ["washer", "wavy-washer", "lock-washer", "disc-spring"];
 /** Said of a piece that lies under or behind its part. */
 const LIES_UNDER = /^(?:behind|under|below|beneath|underneath)(?: (?:it|the part|them))?$/i;
+/** "Under the feet": what it lies under goes on over it. */
+const LIES_UNDER_NAMED = /^(?:behind|under|below|beneath|underneath) (?:the |its |each )?(.+)$/i;
 /** Washers of which some lie under the part and some over it. */
 const BOTH_SIDES = /\b(?:both|each) (?:sides?|faces?)\b/i;
 /** What came off first of a step goes on last. */
@@ -40,6 +42,8 @@ export interface LineGroups {
   readonly beside: readonly Hardware[];
   /** holds them, and what lies under it */
   readonly holds: readonly Hardware[];
+  /** parts that go on over what holds the others: feet over their screws, a cap over its nut */
+  readonly last: readonly string[];
 }
 
 /**
@@ -58,7 +62,7 @@ export function lineGroups(
   first: readonly HardwareKind[] = [],
 ): LineGroups {
   const ids = parts.map((p) => p.id);
-  const together: LineGroups = { under: [], parts: ids, beside: hardware, holds: [] };
+  const together: LineGroups = { under: [], parts: ids, beside: hardware, holds: [], last: [] };
   if (!parts.length || step.action === "block" || step.action === "loosen") return together;
   const located = parts.some((p) => p.kind !== undefined && LOCATED.includes(p.kind));
   const holdsIt = (h: Hardware): boolean =>
@@ -79,5 +83,17 @@ export function lineGroups(
     return BETWEEN.includes(h.kind) && anyHolds ? "holds" : "beside";
   };
   const of = (where: ReturnType<typeof placeOf>): Hardware[] => hardware.filter((h) => placeOf(h) === where);
-  return { under: of("under"), parts: ids, beside: of("beside"), holds: of("holds") };
+  const holds = of("holds");
+  const last = parts.filter((p) => holds.some((h) => isUnder(h, p))).map((p) => p.id);
+  const others = ids.filter((id) => !last.includes(id));
+  return others.length
+    ? { under: of("under"), parts: others, beside: of("beside"), holds, last }
+    : { under: of("under"), parts: ids, beside: of("beside"), holds, last: [] };
+}
+
+/** Whether a piece was said to lie under this part. */
+function isUnder({ at = "" }: Pick<Hardware, "at">, { name = "" }: Pick<Part, "name">): boolean {
+  const named = LIES_UNDER_NAMED.exec(at)?.[1]?.toLowerCase();
+  const own = name.toLowerCase();
+  return named !== undefined && (own === named || own.endsWith(` ${named}`) || named.endsWith(` ${own}`));
 }

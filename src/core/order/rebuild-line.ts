@@ -37,13 +37,13 @@ export interface FitLine extends Line {
   readonly cautions: readonly string[];
 }
 /**
- * A part of a step's return that comes before its last movement: a key into its slot, a cover before its
- * screws. The step is undone by the line after it.
+ * A part of a step's return that has a line of its own: a key into its slot, a cover before its screws. The
+ * step is undone by the line after it; what goes on last lies over what that one drew.
  */
 export interface SetLine extends Line {
   readonly kind: "set";
   readonly of: string;
-  readonly what: "under" | "parts" | "over";
+  readonly what: "under" | "parts" | "over" | "last";
   readonly parts: readonly string[];
   readonly hardware: readonly string[];
   readonly minds?: readonly Minded[];
@@ -142,5 +142,5 @@ export const stepsBack = (lines: readonly RebuildLine[]): string[] =>
 /** Whether a line is done: its own key is among these, or the step is undone that it leads up to. */
 export const isLineDone = (line: RebuildLine, done: ReadonlySet<string>): boolean =>
   done.has(lineKey(line)) ||
-  (line.kind === "set" && done.has(undoKey(line.of))) ||
+  (line.kind === "set" && line.what !== "last" && done.has(undoKey(line.of))) ||
   (line.kind === "check" && line.ahead === true && done.has(undoKey(line.after)));

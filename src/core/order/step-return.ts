@@ -138,7 +138,7 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
   const first = beforePart(assemblies);
   // what stays in its part, or in the case, was never out
   const loosePieces = hardware.filter((h) => isLoose(h) || isLoosened(h));
-  const { under, holds: holding, beside, parts: own } = lineGroups(step, parts, loosePieces, first);
+  const { under, holds: holding, beside, parts: own, last } = lineGroups(step, parts, loosePieces, first);
   // what lies on each other is looked at before it is drawn
   const laid = looksOf(assemblies, "laid");
   const lies = laid.length ? holding.filter((h) => !HOLDS.includes(h.kind)) : [];
@@ -217,6 +217,7 @@ export function returnOf({ back, assemblies, going, because, loose }: Returning)
       cautions: holds.length ? cautions(holds, []) : cautions(hardware, parts),
     },
     ...(holds.length || isDrawn ? [] : final),
+    ...(last.length ? [{ ...lead("last", []), parts: last }] : []),
     ...(isDrawnOver ? [] : look(laid, false)),
     ...minds(step, "after"),
   ];

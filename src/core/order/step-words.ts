@@ -33,8 +33,17 @@ const REMARK_SAYS: Readonly<Record<RemarkAbout, { readonly chip: string; readonl
   return: { chip: "↩", back: "For its return" },
   share: { chip: "of them", back: "Of these" },
 };
+/** "Rubber feet over four of them": what lies over what holds the part. */
+const LIES_OVER =
+  /^(?!.*\b(?:sits?|lies|rests?)\b).*\b(?:over|covers?|covering|hides?|hiding)\s+(?:the\s+|all\s+|(?:\w+\s+)?of\s+)*(?:them|these|those|heads?|screws?|bolts?|nuts?)\b/i;
+/** What a step says lies over its screws, and goes on once they are drawn. */
+export const liesOver = ({ remarks = [] }: Pick<StepFacts, "remarks">): string[] =>
+  remarks.filter(isOver).map((r) => r.says);
+const isOver = ({ about, says }: Remark): boolean => about === "seat" && LIES_OVER.test(says);
+
 const remarkBack = (all: readonly Remark[]): string | undefined =>
   all
+    .filter((r) => !isOver(r))
     .flatMap(({ about, says }) => (REMARK_SAYS[about].back ? [`${REMARK_SAYS[about].back}: ${says}`] : []))
     .join("; ") || undefined;
 
@@ -114,7 +123,7 @@ export const factChips = (facts: StepFacts): FactChip[] =>
     );
   });
 
-/** What must be minded when the step is undone. */
+/** What must be minded when the step is undone; what lies over its screws is told apart (`liesOver`). */
 export const mindAtRebuild = (facts: StepFacts): string[] =>
   FACTS.flatMap((fact) => wordsOf(facts, fact)?.back ?? []);
 

@@ -67,6 +67,11 @@ const EXAMPLES: Readonly<Record<string, readonly [is: string[], isNot: string[]]
   "toothed-belt": [toldBy("toothed belt", ""), toldBy("drive belt", "")],
   timing: [toldBy("idler gear", "mark lines up with the dot"), toldBy("idler gear", "mark on the rim")],
   "threaded-head": [toldBy("chuck", "unscrews"), toldBy("chuck", "1 screw")],
+  "screwed-out-besides": [toldBy("ram", "gland screws out"), toldBy("ram", "screws out")],
+  "tab-washer": [
+    toldBy("output gear", "nut 24 with tab washer bent over"),
+    toldBy("output gear", "nut 24 with washer"),
+  ],
   circlip: [toldBy("gear", "1 circlip"), toldBy("gear", "1 clip")],
   "press-fit": [toldBy("pinion", "pulled with a two leg puller"), toldBy("pinion", "pulled off by hand")],
   "bearing-in-its-seat": [toldBy("rear bearing", "pressed out"), toldBy("rear bearing", "slides out")],

@@ -23,7 +23,7 @@ import { staysOut } from "../order/hardware-ledger";
 import { namesPiece } from "../order/names-piece";
 import type { FitLine, Minded, RebuildLine, SetLine } from "../order/rebuild-line";
 import { renewsPiece } from "../order/step-return";
-import { mindAtRebuild } from "../order/step-words";
+import { liesOver, mindAtRebuild } from "../order/step-words";
 import { capital } from "../sentence";
 import { teethOff, teethOffInWords } from "./one-tooth-off";
 import { mindByHold, nothingBack, partsBack, piecesBack } from "./put-back-words";
@@ -277,6 +277,14 @@ function settingInWords(job: Job, line: SetLine): LineWords {
     step: line.of,
   };
   if (!step) return { ...base, title: "" };
+  if (line.what === "last") {
+    const names = line.parts.map((p) => partNamed(job, p));
+    return {
+      ...base,
+      title: `Put back over what was just drawn: ${names.join(", ")}`,
+      renewed: renewedParts(job, line.parts),
+    };
+  }
   if (line.what !== "parts") return { ...base, title: piecesBack(hardware, step) };
   return { ...base, known: line.minds, ...partsInWords(job, step, line.parts, hardware, true) };
 }
@@ -305,6 +313,11 @@ function renewedPieces(job: Job, hardware: readonly Hardware[], step: StripStep 
   return [...byKit, ...judged.map((p) => `${partName(p)}: new${newIn(job, p.id)}`)];
 }
 
+const renewedParts = (job: Job, ids: readonly string[]): string[] =>
+  ids
+    .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
+    .map((p) => `${partNamed(job, p)}: new${newIn(job, p)}`);
+
 /**
  * What is said of a step's parts where they go back.
  *
@@ -325,12 +338,7 @@ function partsInWords(
     title: ownWay(step) ?? partsBack(step, parts, ids.map(name), beside, isHeld),
     facing: facing ?? step.facing,
     marks: step.marks ?? [],
-    renewed: [
-      ...renewedPieces(job, beside, step),
-      ...ids
-        .filter((p) => !job.ending && job.parts.find((x) => x.id === p)?.renew)
-        .map((p) => `${name(p)}: new${newIn(job, p)}`),
-    ],
+    renewed: [...renewedPieces(job, beside, step), ...renewedParts(job, ids)],
     // where nothing else goes on with it, the stack is told by the line that puts the rest on
     stack: isHeld && !beside.length ? [] : stackOf(job, step, ids),
     mind: [
@@ -382,6 +390,7 @@ function undoingInWords(job: Job, line: FitLine): LineWords {
     ...leftLooseInWords(job, loose),
     ...staysDry(job, (d) => !d.part && !d.chamber && d.step === step.id),
     ...aside.map((p) => `Stays out: ${p.name}: ${p.why}`),
+    ...liesOver(step).map((says) => `Once they are in, it goes on over them: ${says}`),
   ];
   if (parts.length) {
     const said = partsInWords(job, step, parts, hardware, false);
