@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
 import { gramsSpread, lastUnit, lubeRoom, oldLubricant } from "../grease/lube-ask";
+import { shaftsMl } from "../quantity/typed-shafts";
 import { pictureSpot } from "./picture-spot";
 import { day, later, note, ref, text, words } from "./written";
 
@@ -29,11 +30,36 @@ const ml = z
   .positive("must be above 0 ml")
   .max(100_000, "is more than a hundred litres");
 
+/** Shafts as they were typed: "10 x 80, 2 of 8 x 40". */
+const shafts = text.max(200).superRefine((typed, c) => {
+  const read = shaftsMl(typed);
+  if (typeof read === "string") c.addIssue({ code: "custom", message: read });
+});
+
 /** How the free volume is known: what was filled in, or the inside less what lies in it. */
 export const chamberVolume = z.discriminatedUnion("by", [
   z.strictObject({ by: z.literal("filling"), ml }),
-  z.strictObject({ by: z.literal("inside"), lengthMm: side, widthMm: side, depthMm: side }),
+  z.strictObject({
+    by: z.literal("inside"),
+    lengthMm: side,
+    widthMm: side,
+    depthMm: side,
+    /** what lies in it besides its wheels; left out: nobody has said */
+    shafts: shafts.optional(),
+  }),
 ]);
+
+/** Figures of a chamber that are kept letter by letter as well, where they were typed in another unit. */
+const typedWords = text.max(60).optional();
+export const chamberTyped = z.strictObject({
+  makersGrams: typedWords,
+  volume: typedWords,
+  staysGrams: typedWords,
+  oldGrams: typedWords,
+  coldestC: typedWords,
+  hottestC: typedWords,
+});
+export type ChamberTyped = Frozen<z.infer<typeof chamberTyped>>;
 
 /** A place in or at a chamber that its lubricant must stay away from. */
 export const dryPlace = z.strictObject({
@@ -86,6 +112,8 @@ export const chamberSchema = z.strictObject({
   oldGrams: z.number("must be a weight in grams").positive("must be above 0 g").max(100_000).optional(),
   /** the lubricant of the shelf that the maker names */
   makersLubricant: text.optional(),
+  /** figures as they were typed: "4 oz" */
+  typed: chamberTyped.optional(),
   coldestC: lubeRoom.shape.coldestC.optional(),
   hottestC: lubeRoom.shape.hottestC.optional(),
   leaks: z.boolean().optional(),

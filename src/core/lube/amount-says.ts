@@ -52,3 +52,19 @@ export function amountAt(
 }
 /** So many are counted as drops; more is measured. */
 export const FEW_DROPS = 8;
+
+const QUARTERS = ["", "a quarter of a", "half a", "three quarters of a"] as const;
+/**
+ * A volume in kitchen spoons, metric (5 and 15 ml): what somebody can picture, where nothing else tells
+ * whether a figure is out by ten.
+ *
+ * @example inSpoons(1.2) // "a quarter of a teaspoon"
+ */
+export function inSpoons(ml: number): string {
+  const [spoon, unit] = ml < 15 ? [5, "teaspoon"] : [15, "tablespoon"];
+  const quarters = Math.round((4 * ml) / spoon);
+  if (quarters === 0) return "less than an eighth of a teaspoon";
+  if (quarters < 4) return `${QUARTERS[quarters]} ${unit}`;
+  const whole = Math.round(ml / spoon);
+  return whole > 20 ? `${(ml / 1000).toFixed(2)} l` : whole === 1 ? `a ${unit}` : `${whole} ${unit}s`;
+}

@@ -20,6 +20,8 @@ export interface ChamberAnswer {
   readonly says: string | null;
   /** its teeth run, and nobody has said how fast */
   readonly isSpeedAsked: boolean;
+  /** nobody has said what its teeth are of: it decides between EP and what plastic stands */
+  readonly areTeethAsked: boolean;
   /** some of the old lubricant stays, and nobody has said how much */
   readonly isStayAsked: boolean;
 }
@@ -35,6 +37,7 @@ export function answersOf(job: Job, shelf: readonly Lubricant[], rebuild: Rebuil
       plan,
       says: plan && says(job, plan, shelf, rebuild),
       isSpeedAsked: plan?.room.points.some((p) => isMeshing(p.kind) && !speedOf(p)) ?? false,
+      areTeethAsked: plan?.room.points.some((p) => isMeshing(p.kind) && !p.materials?.length) ?? false,
       isStayAsked: answer != null && answer.grams !== null && answer.addGrams === null,
     };
   });

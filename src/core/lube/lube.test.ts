@@ -6,7 +6,7 @@ import { readJobFile } from "../job/job-file";
 import { jobFromFile } from "../job/job-file-of";
 import { rebuildPlan } from "../order/rebuild-plan";
 import type { TrainInput } from "../train/train";
-import { amountSays } from "./amount-says";
+import { amountSays, inSpoons } from "./amount-says";
 import {
   cleanBefore,
   cleaningMoments,
@@ -577,6 +577,15 @@ describe("amounts", () => {
     expect(amountSays(9, { oil: false, gunGramsPerStroke: 0.8 })).toBe("10.0 ml · 0.32 oz · 11.5 strokes");
     expect(amountSays(0.2, { oil: false, gunGramsPerStroke: 0.8 })).toBe("a film");
     expect(amountSays(0.026, { oil: true, densityGPerMl: 0.86, gunGramsPerStroke: 0 })).toBe("a drop");
+    expect([0.3, 1.2, 2.4, 5, 11, 45, 1500].map(inSpoons)).toEqual([
+      "less than an eighth of a teaspoon",
+      "a quarter of a teaspoon",
+      "half a teaspoon",
+      "a teaspoon",
+      "2 teaspoons",
+      "3 tablespoons",
+      "1.50 l",
+    ]);
     expect(amountSays(0.26, { oil: true, densityGPerMl: 0.86, gunGramsPerStroke: 0 })).toBe("10 drops");
   });
   it("slips are asked about, and honest weights are not", () => {

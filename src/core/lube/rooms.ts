@@ -5,6 +5,7 @@ import type { Chamber } from "../job/chamber";
 import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
 import type { WeighedPoint } from "../job/service";
+import { shaftsMl } from "../quantity/typed-shafts";
 import type { MakersGround } from "./slips";
 import { toothVolumeMl, wheelFacts, wheelVolumeMl } from "./wheels";
 
@@ -89,18 +90,20 @@ function bearingOf(job: Pick<Job, "readings">, part: string | undefined): LubePl
 }
 
 /**
- * The free volume of a chamber, ml: as it was filled, or its inside less the wheels that lie in it; null
- * where it is not known.
+ * The free volume of a chamber, ml: as it was filled, or its inside less the wheels and shafts that lie in
+ * it; null where it is not known.
  */
 export function freeVolumeOf(job: JobFacts, chamber: Chamber): number | null {
   const v = chamber.volume;
   if (!v) return null;
   if (v.by === "filling") return v.ml;
-  const solid = pointsIn(job, chamber.id).reduce((sum, g) => {
+  const shafts = v.shafts === undefined ? 0 : shaftsMl(v.shafts);
+  const wheels = pointsIn(job, chamber.id).reduce((sum, g) => {
     const facts =
       g.kind && isMeshing(g.kind) ? wheelFacts(job, { wheel: g.wheel, part: g.part ?? g.onPart }) : undefined;
     return sum + ((facts && wheelVolumeMl(facts)) ?? 0);
   }, 0);
+  const solid = wheels + (typeof shafts === "string" ? 0 : shafts);
   const inside = (v.lengthMm * v.widthMm * v.depthMm) / 1000;
   // wheels that would fill the whole case: one of the sizes is wrong, and that is asked
   return inside > solid ? inside - solid : null;
@@ -126,7 +129,7 @@ export function roomsOf(job: JobFacts): RoomOfJob[] {
       ...(chamber.hottestC === undefined ? [`hottest part ${USUAL.hottestC} °C`] : []),
       ...(old === undefined ? ["the old lubricant is not known: all of it comes out"] : []),
       ...(chamber.volume && free === null
-        ? ["the wheels would fill the whole case: its inside is not reckoned with, measure it again"]
+        ? ["wheels and shafts would fill the whole case: its inside is not reckoned with, measure it again"]
         : []),
     ];
     const bushes = points.filter((g) => g.kind === "plain-bush" && !placeOf(job, g).materials?.length);

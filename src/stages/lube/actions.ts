@@ -4,7 +4,7 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
 import { POINT_KIND_NAMES } from "@/core/grease/point-kinds";
-import { chamberKind, chamberKindSays, chamberSchema, dryPlace } from "@/core/job/chamber";
+import { chamberKind, chamberKindSays, chamberSchema, chamberTyped, dryPlace } from "@/core/job/chamber";
 import { jobHead } from "@/core/job/job";
 import { greaseKey } from "@/core/job/keys";
 import { partName, partNamed } from "@/core/job/part";
@@ -17,6 +17,7 @@ import { chamberKindAround, openerBefore, openerOf, pointOn } from "@/core/lube/
 import { momentsFor, reachOf } from "@/core/lube/reach";
 import { freeVolumeOf, makersGroundOf } from "@/core/lube/rooms";
 import { makersSlip, type Slip, slipIn } from "@/core/lube/slips";
+import { saidOf, wordsKept } from "@/core/lube/typed-words";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import {
@@ -112,6 +113,8 @@ const facts = z
     lastUnit: chamberSchema.shape.lastUnit.nullable(),
     staysGrams: chamberSchema.shape.staysGrams.nullable(),
     makersLubricant: z.string().max(80).nullable(),
+    /** how figures of these were typed, where that says more than the figure */
+    typed: chamberTyped,
     coldestC: chamberSchema.shape.coldestC.nullable(),
     hottestC: chamberSchema.shape.hottestC.nullable(),
     leaks: z.boolean(),
@@ -132,9 +135,11 @@ export async function saveChamber(raw: z.infer<typeof chamberInput>): Promise<Ac
       : facts.openedBy !== undefined
         ? { outside: undefined }
         : {};
+    const changed = Object.keys(facts).filter((k) => k !== "typed");
     const said = {
       ...Object.fromEntries(Object.entries(facts).map(([k, v]) => [k, v ?? undefined])),
       ...reached,
+      typed: wordsKept(before.typed, facts.typed, changed),
     };
     if (facts.openedBy && !job.steps.some((x) => x.id === facts.openedBy && x.action !== "note"))
       throw new Fault("openedBy", "is not on the Mat any more");
@@ -146,7 +151,7 @@ export async function saveChamber(raw: z.infer<typeof chamberInput>): Promise<Ac
       );
     const slip = now.makersGrams === undefined ? null : makersSlip(now.makersGrams, makersGroundOf(job, now));
     if (slip) throw new Fault(facts.makersGrams === undefined ? "volume" : "makersGrams", slip);
-    return changeChamber(number, version, chamber, said, `${Object.keys(facts).join(", ")} said`);
+    return changeChamber(number, version, chamber, said, saidOf(changed, facts.typed));
   });
 }
 

@@ -2,11 +2,12 @@
 
 import { isAmountOpen } from "@/core/lube/amount-open";
 import { LEAST_WEIGHED_G } from "@/core/lube/slips";
+import { TEETH_OF } from "@/core/lube/teeth-of";
 import { capital, listed } from "@/core/sentence";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { saveNone, takeLube } from "./actions";
-import { saySpeed } from "./asked-actions";
+import { saySpeed, sayTeeth } from "./asked-actions";
 import { HowMuch } from "./how-much";
 import type { ChamberView, LubeView } from "./lube-view";
 
@@ -108,6 +109,22 @@ export function AnswerCard({
           {plan?.fault && <p className="says danger !py-1">{plan.fault}</p>}
           {plan && plan.assumed.length > 0 && chamber.lubricant && (
             <p className="hush text-[17px] leading-tight">Taken for granted: {plan.assumed.join("; ")}.</p>
+          )}
+          {of.areTeethAsked && !done && !byHand && (
+            <fieldset className="mt-1 flex flex-wrap items-center gap-1.5 text-[18px]">
+              <legend className="sr-only">What the teeth of the {chamber.name} are of</legend>
+              <span>Its teeth are</span>
+              {TEETH_OF.map(({ teeth, says }) => (
+                <button
+                  key={teeth}
+                  type="button"
+                  className="key-button small"
+                  onClick={() => void run(sayTeeth, { chamber: chamber.id, teeth })}
+                >
+                  {says}
+                </button>
+              ))}
+            </fieldset>
           )}
           {!chamber.lubricant && !byHand && bestName && best && (
             <div className="mt-1 flex flex-wrap items-center gap-2">

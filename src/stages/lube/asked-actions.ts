@@ -8,6 +8,8 @@ import { partNamed } from "@/core/job/part";
 import { ref } from "@/core/job/written";
 import { FOOD_QUESTION } from "@/core/lube/food";
 import { pointOn } from "@/core/lube/propose";
+import { placeOf } from "@/core/lube/rooms";
+import { TEETH_OF } from "@/core/lube/teeth-of";
 import { loadJob, thereIs } from "@/store/job";
 import { setHead } from "@/store/jobs";
 import { addDry, addPoints, changePoints } from "@/store/lube";
@@ -38,6 +40,27 @@ export async function sayBearing(raw: z.infer<typeof bearingInput>): Promise<Act
     const point = pointOn(job, within, "rolling-bearing", part, name);
     if (!point) throw new Fault("part", "did not come off: add it as a point");
     return addPoints(number, version, [point]);
+  });
+}
+
+/** What teeth that mesh are mostly of, as it is asked. */
+const teethInput = z.object({ ...onJob, chamber: ref, teeth: z.enum(TEETH_OF.map((t) => t.teeth)) });
+/** What the teeth of a chamber are of, where neither Judge nor the train says it. */
+export async function sayTeeth(raw: z.infer<typeof teethInput>): Promise<ActionResult> {
+  return act(teethInput, raw, async ({ number, version, chamber, teeth }) => {
+    const job = thereIs(await loadJob(number), number);
+    const untold = job.lubePoints.filter(
+      (g) => g.chamber === chamber && g.kind && isMeshing(g.kind) && !placeOf(job, g).materials?.length,
+    );
+    const said = TEETH_OF.find((t) => t.teeth === teeth);
+    if (!untold.length || !said) throw new Fault("chamber", "what its teeth are of is known by now");
+    return changePoints(
+      number,
+      version,
+      untold.map((g) => g.id),
+      { materials: [...said.materials] },
+      `its teeth are ${said.says}`,
+    );
   });
 }
 

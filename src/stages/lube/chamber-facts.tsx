@@ -105,14 +105,18 @@ export function ChamberFacts({
           of="temperature"
           name={`cold-${chamber.id}`}
           value={chamber.coldestC}
-          save={(coldestC) => save({ coldestC })}
+          typed={chamber.typed?.coldestC}
+          keepsWords
+          save={(coldestC, _, words) => save({ coldestC, typed: { coldestC: words } })}
         />
         <Figure
           label="Hottest"
           of="temperature"
           name={`hot-${chamber.id}`}
           value={chamber.hottestC}
-          save={(hottestC) => save({ hottestC })}
+          typed={chamber.typed?.hottestC}
+          keepsWords
+          save={(hottestC, _, words) => save({ hottestC, typed: { hottestC: words } })}
         />
       </div>
       <Chips
@@ -191,8 +195,9 @@ function Inside({
 }) {
   const [typed, setTyped] = useDraft("lube.facts", draft, typedFields, {});
   const fault = useFieldFault();
-  const known = chamber.volume?.by === "inside" ? chamber.volume : undefined;
   const name = (k: string): string => `${chamber.id}.${k}`;
+  const known = chamber.volume?.by === "inside" ? chamber.volume : undefined;
+  const rods = typed[name("shafts")] ?? known?.shafts ?? "";
   const text = (k: (typeof SIDES)[number][0]): string => typed[name(k)] ?? (known ? String(known[k]) : "");
   const measure = async (): Promise<void> => {
     // all three taken away again
@@ -200,12 +205,14 @@ function Inside({
       if (fault.took(await save(null))) setTyped({});
       return;
     }
-    if (!SIDES.every(([k]) => text(k).trim()) || !SIDES.some(([k]) => typed[name(k)] !== undefined)) return;
+    const isTyped = [...SIDES.map(([k]) => k), "shafts"].some((k) => typed[name(k)] !== undefined);
+    if (!SIDES.every(([k]) => text(k).trim()) || !isTyped) return;
     const read = SIDES.map(([k]) => typedFigure(text(k), "length"));
     const wrong = read.find((r) => typeof r === "string");
     if (wrong) return void fault.took({ ok: false, path: "volume", says: wrong });
     const [lengthMm = 0, widthMm = 0, depthMm = 0] = read.map((r) => (typeof r === "string" ? 0 : r.value));
-    if (fault.took(await save({ by: "inside", lengthMm, widthMm, depthMm })))
+    const shafts = rods.trim();
+    if (fault.took(await save({ by: "inside", lengthMm, widthMm, depthMm, ...(shafts && { shafts }) })))
       setTyped((now) =>
         Object.fromEntries(Object.entries(now).filter(([k]) => !k.startsWith(`${chamber.id}.`))),
       );
@@ -226,6 +233,17 @@ function Inside({
           />
         </label>
       ))}
+      <label className="words col-span-4">
+        less shafts in it, across × along, mm: 10 x 80, 2 of 8 x 40
+        <input
+          className="field"
+          autoComplete="off"
+          value={rods}
+          onChange={(e) => setTyped((now) => ({ ...now, [name("shafts")]: e.target.value }))}
+          onBlur={() => void measure()}
+          onKeyDown={(e) => e.key === "Enter" && void measure()}
+        />
+      </label>
       <div className="col-span-4">
         <FaultLine says={fault.elsewhere()} />
       </div>

@@ -1,6 +1,8 @@
 "use client";
 
-import type { Chamber } from "@/core/job/chamber";
+import { DEFAULT_DENSITY } from "@/core/grease/charge";
+import type { Chamber, ChamberTyped } from "@/core/job/chamber";
+import { inSpoons } from "@/core/lube/amount-says";
 import type { ActionResult } from "../saving/act";
 import { Figure } from "./figure";
 
@@ -10,6 +12,8 @@ interface Charge {
   readonly makersSpread?: [number, number] | null;
   readonly volume?: Extract<Chamber["volume"], { by: "filling" }> | null;
   readonly oldGrams?: number | null;
+  /** as it was typed, where that says more */
+  readonly typed?: ChamberTyped;
 }
 interface ChargeFigureProps {
   chamber: Chamber;
@@ -23,10 +27,23 @@ export const MakersFigure = ({ chamber, at, save }: ChargeFigureProps) => (
     label="Maker’s figure"
     of="mass"
     name={`${at}-makers-${chamber.id}`}
-    hint={chamber.makersSpread ? `${chamber.makersSpread.join(" to ")} g` : undefined}
+    hint={
+      chamber.makersGrams === undefined
+        ? undefined
+        : [
+            ...(chamber.makersSpread ? [`${chamber.makersSpread.join(" to ")} g`] : []),
+            `about ${inSpoons(chamber.makersGrams / DEFAULT_DENSITY)}`,
+          ].join(", ")
+    }
     value={chamber.makersGrams}
-    save={(makersGrams, typed) =>
-      save({ makersGrams, makersSpread: typed?.spread ? [...typed.spread] : null })
+    typed={chamber.typed?.makersGrams}
+    keepsWords
+    save={(makersGrams, read, words) =>
+      save({
+        makersGrams,
+        makersSpread: read?.spread ? [...read.spread] : null,
+        typed: { makersGrams: words },
+      })
     }
   />
 );
@@ -37,7 +54,9 @@ export const FilledFigure = ({ chamber, at, save }: ChargeFigureProps) => (
     of="volume"
     name={`${at}-ml-${chamber.id}`}
     value={chamber.volume?.by === "filling" ? chamber.volume.ml : undefined}
-    save={(ml) => save({ volume: ml === null ? null : { by: "filling", ml } })}
+    typed={chamber.volume?.by === "filling" ? chamber.typed?.volume : undefined}
+    keepsWords
+    save={(ml, _, volume) => save({ volume: ml === null ? null : { by: "filling", ml }, typed: { volume } })}
   />
 );
 
@@ -47,6 +66,8 @@ export const CameOutFigure = ({ chamber, at, save }: ChargeFigureProps) => (
     of="mass"
     name={`${at}-old-${chamber.id}`}
     value={chamber.oldGrams}
-    save={(oldGrams) => save({ oldGrams })}
+    typed={chamber.typed?.oldGrams}
+    keepsWords
+    save={(oldGrams, _, words) => save({ oldGrams, typed: { oldGrams: words } })}
   />
 );

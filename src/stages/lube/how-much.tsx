@@ -27,7 +27,9 @@ export function HowMuch({ of }: { of: ChamberView }) {
             of="mass"
             name={`stays-${chamber.id}`}
             value={chamber.staysGrams}
-            save={(staysGrams) => save({ staysGrams })}
+            typed={chamber.typed?.staysGrams}
+            keepsWords
+            save={(staysGrams, _, words) => save({ staysGrams, typed: { staysGrams: words } })}
           />
           <KeyButton className="small" onPress={() => void save({ old: { left: "none" } })}>
             None: all of it comes out

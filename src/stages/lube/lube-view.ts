@@ -87,6 +87,8 @@ export interface ChamberView {
   readonly says?: string;
   /** its teeth run and nobody has said how fast */
   readonly isSpeedAsked: boolean;
+  /** nobody has said what its teeth are of */
+  readonly areTeethAsked: boolean;
   /** some of the old lubricant stays, and nobody has said how much */
   readonly isStayAsked: boolean;
   /** what went into the same chamber of the model's last unit */
@@ -187,7 +189,7 @@ function lastTimeOf(chamber: Chamber, before: LastJob | undefined): Pick<Chamber
     open.includes("volume") && volume
       ? volume.by === "filling"
         ? `${volume.ml} ml`
-        : `${volume.lengthMm} × ${volume.widthMm} × ${volume.depthMm} mm`
+        : `${volume.lengthMm} × ${volume.widthMm} × ${volume.depthMm} mm${volume.shafts ? ` less shafts ${volume.shafts}` : ""}`
       : "",
     open.includes("makersGrams") && makersGrams !== undefined ? `maker’s ${makersGrams} g` : "",
     open.includes("coldestC") ? `from ${same.coldestC} °C` : "",
@@ -253,13 +255,14 @@ export async function lubeView(number: string): Promise<LubeView | null> {
     frame: frameOf(job),
     job: only(job, SHOWN),
     chambers: answersOf(job, shelf, rebuild).map(
-      ({ chamber, plan, says, isSpeedAsked, isStayAsked }): ChamberView => ({
+      ({ chamber, plan, says, isSpeedAsked, areTeethAsked, isStayAsked }): ChamberView => ({
         chamber,
         plan: plan && only(plan, ["answer", "assumed", "missing", "fault"]),
         freeMl: freeVolumeOf(job, chamber),
         points: job.lubePoints.filter((g) => g.chamber === chamber.id).map(pointView),
         ...(says && { says }),
         isSpeedAsked,
+        areTeethAsked,
         isStayAsked,
         ...lastTimeOf(chamber, before),
         ...lastUnitOf(chamber, before),

@@ -27,6 +27,7 @@ import {
   takePointOff,
   weigh,
 } from "./actions";
+import { sayTeeth } from "./asked-actions";
 import {
   moveCleaning,
   planCleaning,
@@ -106,7 +107,37 @@ describe("chambers", () => {
       "chamber: Is not among the job’s chambers any more",
     );
   });
+  it("keeps a figure as it was typed, until it is said in another way", async () => {
+    const number = await cased();
+    const say = (facts: Parameters<typeof saveChamber>[0]["facts"]) =>
+      press(saveChamber, number, { chamber: "c1", facts });
+    await say({ oldGrams: 56.7, typed: { oldGrams: "2 oz" } });
+    await say({ coldestC: -10, typed: { coldestC: "14 °F" } });
+    expect((await chamber(number))?.chamber.typed).toEqual({ oldGrams: "2 oz", coldestC: "14 °F" });
+    await say({ oldGrams: 60, typed: { oldGrams: undefined } });
+    expect((await chamber(number))?.chamber.typed).toEqual({ coldestC: "14 °F" });
+    expect((await jobHistory(number)).map((h) => h.what).join("; ")).toContain("oldGrams 2 oz said");
+  });
+  it("has less room by its shafts, which are kept as they were typed", async () => {
+    const number = await cased();
+    const free = (await chamber(number))?.freeMl ?? 0;
+    const shafts = "10 x 80, 2 of 8 x 40";
+    await press(saveChamber, number, { chamber: "c1", facts: { volume: { ...inside, shafts } } });
+    expect(free - ((await chamber(number))?.freeMl ?? 0)).toBeCloseTo(10.304, 2);
+    expect((await chamber(number))?.chamber.volume).toMatchObject({ shafts });
+  });
+  it("asks what its teeth are of where nobody said it, once", async () => {
+    const number = await pumpAt("lube");
+    await press(makeChamber, number, { kind: "gear-case" });
+    await press(addPoint, number, { chamber: "c1", kind: "gear-teeth", where: "crown gear" });
+    expect(await chamber(number)).toMatchObject({ areTeethAsked: true });
+    await press(sayTeeth, number, { chamber: "c1", teeth: "mixed" });
+    expect(await chamber(number)).toMatchObject({ areTeethAsked: false });
+    expect((await points(number))[0]?.materials).toEqual(["steel", "plastic"]);
+    expect(refusal(await press(sayTeeth, number, { chamber: "c1", teeth: "steel" }))).toMatch(/known by now/);
+  });
   it.each([
+    [{ volume: { ...inside, shafts: "two long ones" } }, /^facts\.volume\.shafts: .*is not a shaft/],
     [{ volume: { ...inside, widthMm: 0 } }, /^facts\.volume\.widthMm: Must be above 0 mm/],
     [{ volume: { by: "filling" as const, ml: Number.NaN } }, /^facts\.volume\.ml: Must be a volume in ml/],
     [{ coldestC: 90, hottestC: 40 }, /^coldestC: The coldest must lie below the hottest/],
