@@ -75,7 +75,7 @@ export function roomAmounts(
     if (room.freeVolumeMl !== null && meshing.length) {
       const [low, high] = shareOf(ask.school, meshing);
       const at = (share: number): number => (room.freeVolumeMl as number) * share * density * HUNDRED;
-      const says = `${room.freeVolumeMl.toFixed(0)} ml free × ${Math.round(low * 100)} to ${Math.round(high * 100)} % × ${density} g/ml, ${ask.school} school`;
+      const says = `${room.freeVolumeMl.toFixed(0)} ml free × ${Math.round(low * 100)} to ${Math.round(high * 100)} % × ${density} g/ml, ${ask.school} school${besidesOld(room, at(low) / HUNDRED, at(high) / HUNDRED)}`;
       return [at(low), at((low + high) / 2), at(high), { rule: "free volume × fill × density", says }];
     }
     if (room.oldGrams !== undefined) {
@@ -114,6 +114,20 @@ export function roomAmounts(
     at: new Map(points.map((p, i) => [p.id, grams(given[i] as number)])),
     by,
   };
+}
+
+/** What came out, or went into the last unit, where the rule gives much less, or far more. */
+function besidesOld(
+  { oldGrams, lastUnit }: Pick<LubeRoom, "oldGrams" | "lastUnit">,
+  low: number,
+  high: number,
+): string {
+  const before = oldGrams ?? lastUnit?.grams;
+  if (before === undefined || (before <= 1.25 * high && before >= low / 3)) return "";
+  const was = oldGrams === undefined ? `went into ${lastUnit?.number}` : "came out of it";
+  return before > high
+    ? `; yet ${before} g ${was}: it was packed full, or a size is too small`
+    : `; yet only ${before} g ${was}: it was half empty, or a size is too large`;
 }
 
 /** The ground of a figure that is put together of its places: what is usual for a kind, or their sizes. */

@@ -91,7 +91,7 @@ export function ChamberFacts({
           <Inside chamber={chamber} draft={view.draft} save={(volume) => save({ volume })} />
         </div>
       </fieldset>
-      <div className="grid grid-cols-4 items-end gap-2">
+      <div className="grid grid-cols-4 items-start gap-2">
         <MakersFigure chamber={chamber} at="facts" save={save} />
         <Choose
           label="Maker names"
@@ -212,9 +212,13 @@ function Inside({
     if (wrong) return void fault.took({ ok: false, path: "volume", says: wrong });
     const [lengthMm = 0, widthMm = 0, depthMm = 0] = read.map((r) => (typeof r === "string" ? 0 : r.value));
     const shafts = rods.trim();
+    const sent = typed;
     if (fault.took(await save({ by: "inside", lengthMm, widthMm, depthMm, ...(shafts && { shafts }) })))
+      // what was typed on meanwhile is not sent yet
       setTyped((now) =>
-        Object.fromEntries(Object.entries(now).filter(([k]) => !k.startsWith(`${chamber.id}.`))),
+        Object.fromEntries(
+          Object.entries(now).filter(([k, was]) => !k.startsWith(`${chamber.id}.`) || was !== sent[k]),
+        ),
       );
   };
   return (
