@@ -83,9 +83,11 @@ export function AnswerCard({
         : byHand
           ? `${name}: ${listed([...new Set(points.map((g) => g.lubricant ?? ""))])}, at ${points.length === 1 ? "one place" : `${points.length} places`}.`
           : !chamber.lubricant
-            ? bestName
-              ? `${name}: ${bestName}?`
-              : `${name}: nothing on the shelf may go in.`
+            ? of.areTeethAsked && bestName
+              ? `${name}: what are its teeth of?`
+              : bestName
+                ? `${name}: ${bestName}?`
+                : `${name}: nothing on the shelf may go in.`
             : (of.says ??
               (of.isStayAsked ? `${name}: how much of the old stays in it?` : `${name}: how much?`));
   const isAsked = chamber.none === undefined && of.says === undefined && !byHand;
@@ -130,7 +132,7 @@ export function AnswerCard({
             <div className="mt-1 flex flex-wrap items-center gap-2">
               <KeyButton
                 keyName={isNext ? "U" : undefined}
-                look={isNext ? "main" : "plain"}
+                look={isNext && !of.areTeethAsked ? "main" : "plain"}
                 onPress={() => void run(takeLube, { chamber: chamber.id, lubricant: best.lubricant })}
               >
                 Use {bestName}

@@ -27,6 +27,11 @@ export function readSegment(tokens: readonly Token[]): Said {
 const WRENCH_SIZES: readonly number[] = [
   7, 8, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 22, 24, 27, 30, 32, 36,
 ];
+/**
+ * Widths across flats (ISO 272, and DIN 931 for M10 and M12) that no usual length of a screw is, mm: behind
+ * its thread one of these is its hexagon.
+ */
+const HEXAGON_OF: Readonly<Record<string, number>> = { M3: 5.5, M4: 7, M8: 13, M10: 17, M12: 19 };
 /** Words before a piece that do not say which one it is. */
 const NO_NAME: ReadonlySet<string> = new Set([
   "and", "or", "then", "also", "only", "just", "again", "more", "last", "first", "second", "third",
@@ -114,7 +119,10 @@ class Reader {
     number: (t, i) => this.number(t, i),
     poles: (t) => this.poles(t),
     code: (t) => this.code(t),
-    length: (t) => this.say.set(t, "length", "lengthMm", t.mm),
+    length: (t) =>
+      this.isAcrossFlats(t.mm)
+        ? this.say.set(t, "drive", "drive", `AF${t.mm}`)
+        : this.say.set(t, "length", "lengthMm", t.mm),
     three: (t) => this.three(t),
     vague: (t) => {
       this.say.span(t, "count");
@@ -407,6 +415,11 @@ class Reader {
       if (token.drive !== "hex" || !this.keyWidth(token, i))
         this.say.set(token, "drive", "drive", token.drive);
     }
+  }
+  /** "8 M8 13mm": no screw is 13 mm long, and that hexagon is its own. */
+  private isAcrossFlats(mm: number): boolean {
+    const { thread, drive, lengthMm } = this.say.facts;
+    return drive === undefined && lengthMm === undefined && HEXAGON_OF[thread ?? ""] === mm;
   }
   /** "6 mm allen" is mostly how wide its key is. Answers whether a width stood there. */
   private keyWidth(token: Token, i: number): boolean {
