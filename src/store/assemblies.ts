@@ -3,7 +3,7 @@ import { z } from "zod";
 import { USUAL } from "@/core/assemblies/usual";
 import { Fault } from "@/core/fault";
 import { type Assembly, assemblySchema } from "@/core/job/assembly";
-import { DOES_NOT_APPLY, lookAskedIn } from "@/core/job/keys";
+import { DOES_NOT_APPLY, finalOf, lookAskedIn } from "@/core/job/keys";
 import { database } from "./database";
 
 /** A look that was answered so in this many jobs of a kind is asked no more of that kind. */
@@ -77,8 +77,8 @@ const plainKind = (kind: string): string =>
     .replace(/(?<=[^s])s$/, "");
 
 /**
- * Looks that were answered "does not apply" in two other jobs of a kind of unit: they are asked of it no
- * more.
+ * Looks, and last checks by their keys, that were answered "does not apply" in two other jobs of a kind of
+ * unit: they are asked of it no more.
  */
 export async function notAskedOf(db: Knex, kind: string, job: number): Promise<string[]> {
   if (!kind.trim()) return [];
@@ -88,7 +88,7 @@ export async function notAskedOf(db: Knex, kind: string, job: number): Promise<s
     .select("answers.job_id", "answers.question", "jobs.kind");
   const jobs = new Map<string, Set<number>>();
   for (const { job_id, question, kind: its } of rows.map((r) => answered.parse(r))) {
-    const look = lookAskedIn(question);
+    const look = finalOf(question) === undefined ? lookAskedIn(question) : question;
     if (look === undefined || job_id === job || plainKind(its) !== plainKind(kind)) continue;
     jobs.set(look, (jobs.get(look) ?? new Set()).add(job_id));
   }

@@ -121,6 +121,56 @@ describe("the last checks", () => {
     expect(found({ kind: "x" }, "speed")).toBeUndefined();
     expect(found({ kind: "x", supplies: ["hand"], train }, "speed")).toBeUndefined();
   });
+  it("ask of what the unit has, and of nothing else", () => {
+    const boiler = { kind: "egg boiler", supplies: ["mains"] as const, protectionClass: "I" as const };
+    expect(names({ ...boiler, looseItems: [] })).toEqual(
+      ["cord", "earth-bond", "insulation", "guards", "protective-current", "switched-on"], // biome-ignore format: a row
+    );
+    const parts = [{ name: "plate", kind: "heater" as const }];
+    expect(found({ ...boiler, parts }, "insulation")).toMatchObject({ min: 0.3, unit: "MΩ" });
+    expect(found(boiler, "insulation")?.min).toBe(1);
+    const feeder = { kind: "belt feeder", supplies: ["air"] as const };
+    const belted = names({ ...feeder, parts: [{ name: "flat belt", kind: "belt" }] });
+    for (const no of ["listen", "seepage", "run-speeds", "ways", "topped-up"])
+      expect(belted).not.toContain(no);
+    expect(found({ ...feeder, parts: [{ name: "brake band" }] }, "ways")?.asks).toBe(
+      "The brake as it should?",
+    );
+    const wired = [{ id: "s1", wires: [{ colour: "red", to: "M+" }] }];
+    expect(found({ ...feeder, steps: wired }, "ways")?.asks).toBe("The right way round?");
+    const clock = names({ kind: "regulator clock", supplies: ["spring"], looseItems: [] });
+    expect(clock).toEqual(["by-hand", "run-slow"]);
+  });
+  it("ask the complaint again in its own words, and not of what was not repaired", () => {
+    const unit = { kind: "belt feeder", complaint: "Grinds, comes out in jerks" };
+    expect(found(unit, "complaint")?.asks).toBe("Brought in for “Grinds, comes out in jerks”: is that gone?");
+    expect(names({ ...unit, ending: { how: "in-pieces" } })).not.toContain("complaint");
+    expect(names({ ...unit, complaint: " " })).not.toContain("complaint");
+  });
+  it("law: nothing runs before the guards are on, and nothing is asked of teeth or seals that are not there", () => {
+    const kinds = ["gear", "belt", "heater", "motor", "cover", "seal"] as const;
+    const unit = fc.record({
+      kind: fc.constantFrom("mixer", "kettle", "widget", "cordless drill", "oil heater"),
+      supplies: fc.subarray([...SUPPLIES]),
+      protectionClass: fc.constantFrom("I" as const, "II" as const, "III" as const, undefined),
+      hazards: fc.subarray(["blade", "spring"] as const),
+      parts: fc.array(fc.record({ name: fc.constantFrom("top", "rear"), kind: fc.constantFrom(...kinds) })),
+      complaint: fc.constantFrom("", "stops"),
+    });
+    fc.assert(
+      fc.property(unit, (u) => {
+        const checks = finalChecks(u);
+        const at = (check: string): number => checks.findIndex((c) => c.check === check);
+        const first = checks.findIndex((c) => c.runs);
+        if (first >= 0) expect(at("guards")).toBeGreaterThanOrEqual(0);
+        if (first >= 0) expect(at("guards")).toBeLessThan(first);
+        const has = (kind: string): boolean => u.parts.some((p) => p.kind === kind);
+        if (!has("gear")) expect(at("listen")).toBe(-1);
+        if (!has("seal")) expect(at("seepage")).toBe(-1);
+        if (!u.supplies.includes("mains")) expect(at("insulation")).toBe(-1);
+      }),
+    );
+  });
   it("each is asked once, has its reason, and a limit has its unit and its source", () => {
     const unit = fc.record({
       kind: fc.string(),

@@ -2,61 +2,70 @@ import { isPlastic } from "../hardware/material";
 import { type Ending, endingNamed } from "../job/ending";
 import type { GoingHome } from "../job/going-home";
 import type { Hazard } from "../job/hazard";
+import { finalKey } from "../job/keys";
 import type { OwnTest } from "../job/own-tests";
 import type { Part } from "../job/part";
 import type { StripStep } from "../job/step";
 import type { ProtectionClass, Supply } from "../job/supply";
-import type { TrainInput } from "../train/train";
+import { capital, listed } from "../sentence";
 import { byHand, currentOf, speedOf } from "./driven-tests";
 import { type ElectricalLimits, USUAL_LIMITS } from "./electrical-limits";
-import { electricalTests } from "./electrical-tests";
+import { type ElectricalTest, electricalTests } from "./electrical-tests";
 import type { FinalCheck } from "./final-check";
 import { oldParts } from "./old-parts";
+import { type CheckedUnit, type WhatThereIs, whatThereIs } from "./what-there-is";
+
+const LOOSE_ITEMS = "loose-items";
 
 /**
- * The last checks for a unit, in the order they are done. Electrical limits are the shop’s own; the local
+ * The last checks that this unit can fail, in the order they are done: by what drives it, its class, its
+ * train and what was done at it; guards come before anything runs. Electrical limits are the shop’s own; the local
  * code decides.
  */
 export function finalChecks(
-  unit: {
-    readonly supplies?: readonly Supply[];
-    readonly kind: string;
+  unit: CheckedUnit & {
     readonly foodContact?: boolean;
     readonly protectionClass?: ProtectionClass | undefined;
     /** it was not repaired */
     readonly ending?: Pick<Ending, "how">;
-    /** what was taken off it: nothing, and no electrical test is due */
-    readonly steps?: readonly Pick<StripStep, "id" | "back" | "hardware">[];
-    readonly train?: TrainInput | undefined;
     readonly hazards?: readonly Hazard[] | undefined;
-    readonly parts?: readonly (Pick<Part, "kind"> & Partial<Pick<Part, "renew">>)[];
     /** the customer agreed at Take in that old parts may go */
     readonly disposeConsent?: boolean;
     /** what the shop asks of its kind; left out: nothing */
     readonly ownTests?: readonly OwnTest[] | undefined;
     /** what was read on its plate */
     readonly home?: Pick<GoingHome, "plateA"> | undefined;
-    /** its rooms: what was lubricated is wiped and topped up after the first run */
-    readonly chambers?:
-      | readonly { readonly name: string; readonly lubricant?: string | undefined }[]
-      | undefined;
+    /** what it was brought in for, in the customer's words */
+    readonly complaint?: string;
+    /** what came with it; left out: nobody has said */
+    readonly looseItems?: readonly string[];
+    /** keys of what was answered so twice for its kind: it does not apply (`finalKey`) */
+    readonly notAsked?: readonly string[] | undefined;
   },
   limits: ElectricalLimits = USUAL_LIMITS,
 ): FinalCheck[] {
-  const looseItems = {
-    check: "loose-items",
-    asks: "All the customer’s loose items with the unit?",
-    why: "A bowl left on the shelf means a second visit.",
-  };
+  const hasLoose = unit.looseItems === undefined || unit.looseItems.length > 0;
+  const loose: FinalCheck[] = hasLoose
+    ? [
+        {
+          check: LOOSE_ITEMS,
+          asks: "All the customer’s loose items with the unit?",
+          why: "A bowl left on the shelf means a second visit.",
+        },
+      ]
+    : [];
   const ending = unit.ending && endingNamed(unit.ending.how);
+  const notRepaired: FinalCheck = {
+    check: "marked",
+    asks: "Marked on the unit: not repaired?",
+    why: "The next one who plugs it in should know.",
+  };
   if (ending && !ending.leaves)
-    return [
-      {
-        check: "loose-items",
-        asks: "The customer’s loose items given back, or left here in writing?",
-        why: "What belongs to the customer is not part of the scrap.",
-      },
-    ];
+    return loose.map((c) => ({
+      ...c,
+      asks: "The customer’s loose items given back, or left here in writing?",
+      why: "What belongs to the customer is not part of the scrap.",
+    }));
   if (ending && !ending.together)
     return [
       {
@@ -69,72 +78,153 @@ export function finalChecks(
         asks: "Marked on the unit: not repaired, not to be used?",
         why: "Somebody may put it together and plug it in.",
       },
-      looseItems,
+      ...loose,
     ];
-  // what drives it is asked at Take in; where nobody said, it is thought to run
-  const driven = !unit.supplies?.length || unit.supplies.some((s) => s !== "hand" && s !== "spring");
-  const out: FinalCheck[] = ending
-    ? [
-        {
-          check: "marked",
-          asks: "Marked on the unit: not repaired?",
-          why: "The next one who plugs it in should know.",
-        },
-      ]
-    : [byHand(unit.train, driven)];
-  if (ending && !unit.steps?.length) return [...out, looseItems];
-  if (unit.supplies?.includes("mains")) out.push(...electricalTests(unit.protectionClass, limits));
-  if (ending) return [...out, looseItems];
-  const lubricated = (unit.chambers ?? []).flatMap((c) => (c.lubricant ? [c.name] : []));
-  const blade = unit.hazards?.includes("blade");
-  if (driven || blade)
-    out.push({
+  if (ending && !unit.steps?.length) return [notRepaired, ...loose];
+  const has = whatThereIs(unit);
+  const mains = unit.supplies?.includes("mains");
+  const electrical = mains ? electricalTests(unit.protectionClass, limits, has.hasHeater) : [];
+  if (ending) return [notRepaired, ...electrical.map(({ check }) => check), ...loose];
+  const runs = has.isDriven && has.moves;
+  const at = (when: ElectricalTest["when"]): FinalCheck[] =>
+    electrical.filter((t) => t.when === when).map(({ check }) => check);
+  const asked = [
+    ...(has.moves ? [byHand(unit.train, has.isDriven)] : []),
+    ...at("cold"),
+    // what runs for its test has its guards on before
+    ...guardsOf(unit, has),
+    ...at("running"),
+    ...firstRun(has),
+    ...(unit.complaint?.trim() ? [complaintGone(unit.complaint.trim(), has)] : []),
+    ...(runs ? [...speedsAndWays(has), ...speedOf(unit.train)] : []),
+    ...(runs && mains ? [currentOf(unit.home?.plateA)] : []),
+    ...(runs ? [WARM] : []),
+    ...afterTheRun(has),
+    ...(pressesSeal(unit) ? [SNUG] : []),
+    ...calibrationsOf(unit.steps ?? []),
+    ...ownOf(unit, has),
+    ...(unit.foodContact ? [FOOD_CLEAN] : []),
+    ...oldParts(unit),
+    ...loose,
+  ];
+  return asked.filter((c) => c.never || !unit.notAsked?.includes(finalKey(c.check)));
+}
+
+/** Whether a check can be answered by "does not apply": not an electrical test, nor what has choices. */
+export const mayNotApply = (c: FinalCheck): boolean =>
+  !c.never && !c.choices && c.check !== LOOSE_ITEMS && !c.check.startsWith("calibrated-");
+
+/** Guards of what moves, covers of what only gets hot or live. */
+function guardsOf(
+  { hazards }: { readonly hazards?: readonly Hazard[] | undefined },
+  has: WhatThereIs,
+): FinalCheck[] {
+  const blade = hazards?.includes("blade");
+  if (!has.isDriven && !blade) return [];
+  if (!has.moves && !blade)
+    return [
+      {
+        check: "guards",
+        asks: "Every cover on and drawn, nothing of the inside within a finger’s reach?",
+        why: "What gets hot or live is covered before it is switched on.",
+      },
+    ];
+  return [
+    {
       check: "guards",
       asks: "Every guard and cover on, moving as it did; and whatever switch stops it when one is off, does?",
       why: "A guard that was left off is found by a hand.",
       ...(blade
         ? { caution: "With the blade on from here: hands away from it, and nobody reaches over." }
         : {}),
-    });
-  out.push(
+    },
+  ];
+}
+
+function firstRun(has: WhatThereIs): FinalCheck[] {
+  if (!has.moves)
+    return has.isDriven
+      ? [
+          {
+            check: "switched-on",
+            asks: "Switched on for five minutes: no smell, no smoke, nothing trips?",
+            why: "What chars or shorts shows itself here, and not in a kitchen.",
+            runs: true,
+            caution: "A hand at the switch, nothing beside it that burns.",
+          },
+        ]
+      : [];
+  return [
     {
       check: "run-slow",
-      asks: driven
-        ? "Run in at the slowest speed for two minutes: no smell, no spark, no new noise?"
+      asks: has.isDriven
+        ? `Run in ${has.hasSpeeds ? "at the slowest speed" : "idle"} for two minutes: no smell, no spark, no new noise?`
         : "Worked slowly for two minutes: no new noise, nothing rubs?",
-      why: "Grease finds its place and the first crumb shows itself.",
-      listenFor:
-        "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. What comes once a turn, and stays, is a tooth or a bearing.",
-      ...(driven
+      why: has.lubricated.length
+        ? "Grease finds its place and the first crumb shows itself."
+        : "What rubs or sits wrong shows itself here.",
+      ...(has.lubricated.length && {
+        listenFor:
+          "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. What comes once a turn, and stays, is a tooth or a bearing.",
+      }),
+      ...(has.isDriven
         ? { runs: true, caution: "Eye protection, loose sleeves and hair away, a hand at the switch." }
         : {}),
     },
-    ...(driven
-      ? ([
+  ];
+}
+
+/** What it was brought in for is asked again, in the customer's own words. */
+const complaintGone = (complaint: string, has: WhatThereIs): FinalCheck => ({
+  check: "complaint",
+  asks: `Brought in for “${complaint}”: is that gone?`,
+  why: "It is what the customer tries first. Try it as they use it.",
+  may: "How it was tried",
+  ...(has.isDriven ? { runs: true as const } : {}),
+});
+
+function speedsAndWays({ hasSpeeds, ways, wasWired }: WhatThereIs): FinalCheck[] {
+  const turning = wasWired ? ["The right way round"] : [];
+  const others = ways.length ? [`${listed(ways)} as it should`] : [];
+  const asks = [...turning, ...others].join("; ");
+  return [
+    ...(hasSpeeds
+      ? [
           {
             check: "run-speeds",
             asks: "Each speed in turn: even, nothing hunting?",
             why: "A fault of one speed is found by the customer otherwise.",
-            runs: true,
+            runs: true as const,
           },
+        ]
+      : []),
+    ...(asks
+      ? [
           {
             check: "ways",
-            asks: "The right way round; reverse, brake and lock as far as it has them?",
-            why: "Two leads that are swapped run it backwards, and a brake that lets go is found on the customer's bench.",
-            runs: true,
+            asks: `${capital(asks)}?`,
+            why: wasWired
+              ? "Leads were off: two that are swapped run it backwards."
+              : "A brake that lets go, or a lock that does not, is found on the customer’s bench.",
+            runs: true as const,
           },
-          ...speedOf(unit.train),
-          ...(unit.supplies?.includes("mains") ? [currentOf(unit.home?.plateA)] : []),
-          {
-            check: "warm",
-            asks: "After ten minutes: does a hand stay on gear case and motor?",
-            why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
-            may: "Temperature by a probe, where, and after how long",
-            instrument: "Probe",
-            runs: true,
-          },
-        ] satisfies FinalCheck[])
+        ]
       : []),
+  ];
+}
+
+const WARM: FinalCheck = {
+  check: "warm",
+  asks: "After ten minutes: does a hand stay on gear case and motor?",
+  why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
+  may: "Temperature by a probe, where, and after how long",
+  instrument: "Probe",
+  runs: true,
+};
+
+/** What is looked at once it has run: lubricant that settled, teeth that are heard, what leaks. */
+function afterTheRun({ lubricated, hasTeeth, isSealed }: WhatThereIs): FinalCheck[] {
+  return [
     ...(lubricated.length
       ? [
           {
@@ -144,60 +234,72 @@ export function finalChecks(
           },
         ]
       : []),
-    {
-      check: "listen",
-      asks: "Listened at the case: no click once a turn?",
-      why: "A click once a turn is a tooth, and comes back on the customer’s bench.",
-    },
-    {
-      check: "seepage",
-      asks: "Seepage looked for after the run, cold again, and wiped?",
-      why: "What seeps now drips at home.",
-      listenFor:
-        "A film at a parting line is what was packed too full: wipe it, and look once more. A drop that comes back is a seal.",
-    },
-  );
-  if (sealed(unit))
-    out.push({
-      check: "snug",
-      asks: "Screws that press a seal, or sit in plastic: snug again after the run?",
-      why: "A gasket and a plastic boss give a little when they were warm once.",
-    });
-  for (const { step, says, n } of calibrations(unit.steps ?? []))
-    out.push({
-      check: `calibrated-${step}-${n}`,
-      asks: `Set and measured: ${says}?`,
-      why: "It was said at the strip that this is set last.",
-      may: "What was measured",
-      instrument: "Instrument",
-    });
-  for (const [i, t] of (unit.ownTests ?? []).entries())
-    out.push({
-      check: `own-${i}`,
-      asks: t.unit ? t.asks : `${t.asks.replace(/[?.]$/, "")}?`,
-      why: `The shop asks this of every ${unit.kind || "unit"} of its kind.`,
-      ...(t.unit
-        ? {
-            unit: t.unit,
-            instrument: "Instrument",
-            ...(t.min === undefined ? {} : { min: t.min }),
-            ...(t.max === undefined ? {} : { max: t.max }),
-            source: "the shop's own",
-          }
-        : {}),
-      ...(driven ? { runs: true as const } : {}),
-    });
-  if (unit.foodContact)
-    out.push({
-      check: "food-clean",
-      asks: "Every surface that touches food washed and dry?",
-      why: "Bench dirt and solvent must not reach food.",
-    });
-  return [...out, ...oldParts(unit), looseItems];
+    ...(hasTeeth
+      ? [
+          {
+            check: "listen",
+            asks: "Listened at the case: no click once a turn?",
+            why: "A click once a turn is a tooth, and comes back on the customer’s bench.",
+          },
+        ]
+      : []),
+    ...(lubricated.length || isSealed
+      ? [
+          {
+            check: "seepage",
+            asks: "Seepage looked for after the run, cold again, and wiped?",
+            why: "What seeps now drips at home.",
+            listenFor:
+              "A film at a parting line is what was packed too full: wipe it, and look once more. A drop that comes back is a seal.",
+          },
+        ]
+      : []),
+  ];
 }
 
+const SNUG: FinalCheck = {
+  check: "snug",
+  asks: "Screws that press a seal, or sit in plastic: snug again after the run?",
+  why: "A gasket and a plastic boss give a little when they were warm once.",
+};
+const FOOD_CLEAN: FinalCheck = {
+  check: "food-clean",
+  asks: "Every surface that touches food washed and dry?",
+  why: "Bench dirt and solvent must not reach food.",
+};
+
+const calibrationsOf = (steps: readonly Pick<StripStep, "id" | "back">[]): FinalCheck[] =>
+  calibrations(steps).map(({ step, says, n }) => ({
+    check: `calibrated-${step}-${n}`,
+    asks: `Set and measured: ${says}?`,
+    why: "It was said at the strip that this is set last.",
+    may: "What was measured",
+    instrument: "Instrument",
+  }));
+
+/** What the shop asks of the kind: it cuts, it lifts, it holds 2 bar. */
+const ownOf = (
+  { kind, ownTests = [] }: { readonly kind: string; readonly ownTests?: readonly OwnTest[] | undefined },
+  { isDriven }: WhatThereIs,
+): FinalCheck[] =>
+  ownTests.map((t, i) => ({
+    check: `own-${i}`,
+    asks: t.unit ? t.asks : `${t.asks.replace(/[?.]$/, "")}?`,
+    why: `The shop asks this of every ${kind || "unit"} of its kind.`,
+    ...(t.unit
+      ? {
+          unit: t.unit,
+          instrument: "Instrument",
+          ...(t.min === undefined ? {} : { min: t.min }),
+          ...(t.max === undefined ? {} : { max: t.max }),
+          source: "the shop's own",
+        }
+      : {}),
+    ...(isDriven ? { runs: true as const } : {}),
+  }));
+
 /** Whether screws of it press a seal, or are screwed into plastic. */
-function sealed({
+function pressesSeal({
   steps = [],
   parts = [],
 }: {

@@ -91,7 +91,7 @@ export const serviceOf = within(PREFIX.service);
 export const greaseOf = within(PREFIX.grease);
 /** The step that a line of the plan puts back, or leads up to putting back; undefined: it is another line. */
 export const backOf = (key: string): string | undefined =>
-  within(PREFIX.undo)(key) ?? within(PREFIX.set)(key)?.replace(/:(under|parts|over)$/, "");
+  within(PREFIX.undo)(key) ?? within(PREFIX.set)(key)?.replace(/:(under|parts|over|last)$/, "");
 /** The question of the safety gate that a key stands for; undefined: it is no such key. */
 export const safetyOf = within(PREFIX.safety);
 /** The last check that a key stands for; undefined: it is no such key. */

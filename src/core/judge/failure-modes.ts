@@ -95,35 +95,58 @@ export const modeNamed = (mode: string | undefined): FailureMode | undefined =>
 export const isFailure = (mode: string | undefined): boolean =>
   mode !== undefined && modeNamed(mode)?.sound !== true;
 
-/** What the state of the old grease says, and how far the work must go. Several may hold at once. */
+/**
+ * What the state of the old grease says, how the customer is told of it, and how far the work must go. Several
+ * may hold at once.
+ */
 export const GREASE_STATES = [
   {
     state: "good",
     says: "as new",
+    told: "as good as new",
     implies: "Nothing to read from it; top up only if the work stayed clean.",
   },
-  { state: "separated", says: "oil and soap apart", implies: "Overheated or old: renew all of it." },
+  {
+    state: "separated",
+    says: "oil and soap apart",
+    told: "its oil had come apart from it",
+    implies: "Overheated or old: renew all of it.",
+  },
   {
     state: "dark",
     says: "dark, burnt smell",
+    told: "dark, with a burnt smell",
     implies: "Overload or too little: look for what pulls too hard.",
   },
   {
     state: "metal",
     says: "metal glitter",
+    told: "with metal glitter in it",
     implies: "A gear or bearing is breaking up: strip and wash all of it.",
   },
   {
     state: "plastic",
     says: "plastic crumbs",
+    told: "with crumbs of plastic in it",
     implies: "A plastic gear is failing: wash the whole case, the crumbs eat the new one.",
   },
-  { state: "wet", says: "milky or rusty", implies: "Water got in: find where before closing." },
-  { state: "gone", says: "leaked next door", implies: "The seal between the chambers leaks: renew it." },
-  { state: "dry", says: "dry cake", implies: "Age: wash it out and renew." },
+  {
+    state: "wet",
+    says: "milky or rusty",
+    told: "water had got into it",
+    implies: "Water got in: find where before closing.",
+  },
+  {
+    state: "gone",
+    says: "leaked next door",
+    told: "it had leaked out of its chamber",
+    implies: "The seal between the chambers leaks: renew it.",
+  },
+  { state: "dry", says: "dry cake", told: "dried up", implies: "Age: wash it out and renew." },
   {
     state: "dirt",
     says: "sand or dust in it",
+    told: "with sand or dust in it",
     implies: "Dirt got in: wash all of it, and look for the way in.",
   },
 ] as const;

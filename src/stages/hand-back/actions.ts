@@ -5,10 +5,10 @@ import { Fault } from "@/core/fault";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
 import { type FinalCheck, figureFault, limitInWords } from "@/core/hand-back/final-check";
-import { finalChecks } from "@/core/hand-back/final-checks";
+import { finalChecks, mayNotApply } from "@/core/hand-back/final-checks";
 import { instrumentFor, instrumentKey } from "@/core/hand-back/instruments";
 import { goingHomeSchema, signatureSchema } from "@/core/job/going-home";
-import { finalKey } from "@/core/job/keys";
+import { DOES_NOT_APPLY, finalKey } from "@/core/job/keys";
 import { ownTests } from "@/core/job/own-tests";
 import { note, ref } from "@/core/job/written";
 import { minutesInWords } from "@/core/order/running-waits";
@@ -112,6 +112,26 @@ export async function leaveOut(raw: z.infer<typeof leftOutInput>): Promise<Actio
       finalKey(check),
       { answer: "left out", note: why },
       `final check left out, ${asked.asks.replace(/[?:].*$/, "")}: ${why}`,
+    );
+  });
+}
+
+const notHereInput = z.object({ ...onJob, check: ref });
+/** A last check asks of something that this unit does not have: it is answered so. */
+export async function finalDoesNotApply(raw: z.infer<typeof notHereInput>): Promise<ActionResult> {
+  return act(notHereInput, raw, async ({ number, version, check }) => {
+    const job = thereIs(await loadJob(number), number);
+    const asked = finalChecks(job, (await shopSettings()).electrical).find((c) => c.check === check);
+    if (!asked) throw new Fault("check", "this unit is not asked that");
+    if (job.handedBackAt !== undefined)
+      throw new Fault("check", "the unit went home: open the job again first");
+    if (!mayNotApply(asked)) throw new Fault("check", "applies to this unit: answer it");
+    return setAnswer(
+      number,
+      version,
+      finalKey(check),
+      { answer: DOES_NOT_APPLY },
+      `does not apply: ${asked.asks}`,
     );
   });
 }

@@ -3,11 +3,12 @@
 import { type ReactNode, useEffect, useRef, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { type FinalCheck, limitInWords } from "@/core/hand-back/final-check";
+import { mayNotApply } from "@/core/hand-back/final-checks";
 import type { RunningWait } from "@/core/order/running-waits";
 import { KeyButton } from "@/ui/key-button";
 import { useLatest } from "@/ui/use-latest";
 import { useJob } from "../saving/job-context";
-import { answerCheck } from "./actions";
+import { answerCheck, finalDoesNotApply } from "./actions";
 import { CheckFailed } from "./check-failed";
 import type { LooseItem } from "./hand-back-view";
 import { LooseItems } from "./loose-items";
@@ -173,7 +174,7 @@ export function CheckNow({
         )}
       </div>
       {!failing && (
-        <div className="grid max-w-[640px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] gap-2">
+        <div className="grid max-w-[760px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)_minmax(0,1fr)] gap-2">
           <KeyButton
             keyName=" "
             look="main"
@@ -186,6 +187,19 @@ export function CheckNow({
           <KeyButton keyName="R" look="warn" className="justify-center" onPress={() => onFailing(true)}>
             No
           </KeyButton>
+          {mayNotApply(check) && (
+            <KeyButton
+              keyName="A"
+              className="justify-center"
+              onPress={() =>
+                void run(finalDoesNotApply, { check: check.check }).then((r) =>
+                  setFault(r.ok ? null : r.says),
+                )
+              }
+            >
+              Does not apply
+            </KeyButton>
+          )}
         </div>
       )}
     </>

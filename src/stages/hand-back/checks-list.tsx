@@ -2,10 +2,12 @@
 
 import type { FinalCheck } from "@/core/hand-back/final-check";
 import type { Answer } from "@/core/job/answer";
+import { DOES_NOT_APPLY } from "@/core/job/keys";
 import { dayAs } from "@/ui/day";
 import { useJob } from "../saving/job-context";
 import { answerCheck } from "./actions";
 
+const isNotHere = (a: Answer): boolean => a.answer === DOES_NOT_APPLY;
 const isLeftOut = (a: Answer): boolean => a.answer === "left out";
 
 /**
@@ -39,7 +41,7 @@ export function ChecksList({
               aria-hidden="true"
               className={`w-6 text-[24px] ${a ? (isLeftOut(a) ? "text-error" : "text-success") : ""}`}
             >
-              {a ? (isLeftOut(a) ? "–" : "✓") : c === now ? "▸" : "○"}
+              {a ? (isLeftOut(a) || isNotHere(a) ? "–" : "✓") : c === now ? "▸" : "○"}
             </span>
             <span className="flex-1">
               {c.asks}
@@ -51,6 +53,7 @@ export function ChecksList({
               {a && (
                 <span className="hush block text-[17px]">
                   {isLeftOut(a) && "left out, "}
+                  {isNotHere(a) && "does not apply, "}
                   {[
                     c.choices?.find((x) => x.answer === a.answer)?.says,
                     dayAs(a.at, "HH:mm"),

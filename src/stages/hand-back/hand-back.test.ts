@@ -2,13 +2,22 @@ import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
 import { ON_PAPER } from "@/core/job/going-home";
 import { lineKey } from "@/core/order/rebuild-line";
+import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
 import { setSetting, shopSettings } from "@/store/settings";
 import { job, testShop } from "@/store/test-shop";
 import { goOn } from "../frame/go-on-action";
 import { sayCured } from "../job-view/cured-action";
 import { press, pumpAt, refusal } from "../test-unit";
-import { answerCheck, failCheck, handBack, leaveOut, notSigned, sayOwnTests } from "./actions";
+import {
+  answerCheck,
+  failCheck,
+  finalDoesNotApply,
+  handBack,
+  leaveOut,
+  notSigned,
+  sayOwnTests,
+} from "./actions";
 import { handBackView } from "./hand-back-view";
 import { returnSheet } from "./return-sheet-view";
 
@@ -17,12 +26,17 @@ testShop();
 /** Together, and a class I mains unit if asked, so that figures are asked for. */
 const together = async ({
   protectionClass = "II",
+  looseItems = [],
   ...unit
 }: {
   supply?: string;
+  kind?: string;
   protectionClass?: string;
+  looseItems?: readonly string[];
 } = {}): Promise<string> => {
   const number = await pumpAt("hand-back", { unit, job: { protectionClass } });
+  if (looseItems.length)
+    await setHead(number, (await job(number)).version, { looseItems: [...looseItems] }, "loose items");
   for (const line of planOf(await job(number)).steps.map(lineKey))
     await setLine(number, (await job(number)).version, line, true, line);
   return number;
@@ -88,7 +102,7 @@ describe("the last checks", () => {
 
 describe("a last check that fails", () => {
   it("leads back, and what was tried is tried again once the unit was open", async () => {
-    const number = await together(classI);
+    const number = await together({ ...classI, looseItems: ["bowl"] });
     await press(answerCheck, number, { check: "earth-bond", value: 0.12 });
     await press(answerCheck, number, { check: "loose-items" });
     expect(refusal(await press(failCheck, number, { check: "listen", says: "no", to: "rebuild" }))).toMatch(
@@ -114,6 +128,33 @@ describe("a last check that fails", () => {
       await setLine(number, (await job(number)).version, line, true, line);
     expect(await press(goOn, number, { from: "rebuild" })).toMatchObject({ ok: true });
     expect((await handBackView(number))?.gates.map((g) => g.gate)).toContain("final:earth-bond");
+  });
+});
+
+describe("a last check of something that is not there", () => {
+  const checks = async (number: string) => (await handBackView(number))?.checks.map((c) => c.check) ?? [];
+  it("is answered so, stands on no sheet, and is asked of its kind no more after the second time", async () => {
+    const kind = { ...classI, kind: "tide clock winder" };
+    for (const isFirst of [true, false]) {
+      const number = await together(kind);
+      expect(await checks(number)).toContain("warm");
+      expect(await press(finalDoesNotApply, number, { check: "warm" })).toMatchObject({ ok: true });
+      const view = await handBackView(number);
+      expect(view?.gates.map((g) => g.gate)).not.toContain("final:warm");
+      const sheet = await returnSheet(number, { form: "short", units: "metric" });
+      expect(JSON.stringify(sheet?.sections)).not.toMatch(/After ten minutes/);
+      // answered here, it can still be opened again here
+      expect(await checks(number), String(isFirst)).toContain("warm");
+    }
+    expect(await checks(await together(kind))).not.toContain("warm");
+    expect(await checks(await together(classI))).toContain("warm");
+  });
+  it("is none of the electrical tests, nor what became of loose items", async () => {
+    const number = await together({ ...classI, looseItems: ["bowl"] });
+    for (const check of ["insulation", "loose-items"])
+      expect(refusal(await press(finalDoesNotApply, number, { check }))).toBe(
+        "check: Applies to this unit: answer it",
+      );
   });
 });
 
@@ -163,7 +204,7 @@ describe("an instrument", () => {
     expect(sheet?.title).toMatch(/^Tests, \d+ \w+ \d{4}$/);
     const rows = sheet?.blocks.flatMap((b) => (b.is === "tests" ? b.tests : [])) ?? [];
     expect(rows).toContainEqual({
-      asks: "Earth bond, with its cord",
+      asks: "Earth bond, with its cord, at every bare metal part",
       answer: "0.12 Ω",
       at: expect.stringMatching(/^\d\d:\d\d$/),
       under: expect.stringMatching(/^Limit: at most 0.3 Ω.*; Green box/),

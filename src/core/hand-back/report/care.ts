@@ -1,5 +1,7 @@
 import type { Hazard } from "../../job/hazard";
 import type { Job } from "../../job/job";
+import type { Supply } from "../../job/supply";
+import { capital } from "../../sentence";
 
 /**
  * What the customer can do so that it does not fail of the same again, by cause; and after how long, or at
@@ -19,7 +21,7 @@ const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate
  */
 export const CARE: Readonly<Record<string, Care>> = {
   jam: {
-    says: "Take stones, bones, strings and metal out of what goes in, and cut hard things small. When it strains, switch off at once: a stalled motor breaks teeth.",
+    says: "Keep what is hard or does not belong there out of it. When it strains, stop at once: what is stalled and driven on breaks teeth.",
     look: WEAR,
   },
   fatigue: {
@@ -27,7 +29,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: 6, why: "other teeth of the same age may be tired too" },
   },
   dry: {
-    says: "Do not run it longer at a time than its plate says. Grease does not last for ever: have it renewed before it sings.",
+    says: "Do not run it longer at a time than its plate says. A lubricant does not last for ever: have it renewed before it sings.",
     look: { months: 18, why: "fresh grease is used up or thrown off by then" },
   },
   "worn-mate": {
@@ -43,7 +45,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: 6, why: "a new seal has settled by then, and its shaft shows whether it marks the lip" },
   },
   hair: {
-    says: "Unplug it after each use and clean string, hair and fibre off its shafts before they wind themselves in.",
+    says: "After each use {off}, and clean string, hair and fibre off its shafts before they wind themselves in.",
     look: { months: 6, why: "fibre winds itself in unseen" },
   },
   bearing: {
@@ -51,7 +53,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: WEAR,
   },
   motor: {
-    says: "Let it cool when the case is hot to the hand, and do not hold it while it runs. Keep its vents clear.",
+    says: "Let it cool when the case is hot to the hand, and do not hold it while it runs.{vents}",
     look: { months: YEAR, why: "brushes and commutator are looked at while it is cheap" },
   },
   "wrong-part": {
@@ -67,7 +69,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: 3, why: "what was washed out is known then to have been all" },
   },
   electrical: {
-    says: "Pull the plug, not the cord, and keep the switch dry. If it smells or sparks, unplug it and leave it so.",
+    says: "Keep its switch dry. If it smells or sparks, {off} and leave it so.",
     look: { months: YEAR, why: "cord and switch are tested again" },
   },
   overload: {
@@ -86,9 +88,9 @@ export const CARE: Readonly<Record<string, Care>> = {
     says: "Plastics and rubber grow old lying still, too: use it now and then, and keep it out of sun and heat.",
     look: { months: YEAR, why: "parts of the same age follow one another" },
   },
-  forced: { says: "When it does not turn, do not force it: look for what holds it, unplugged.", look: WEAR },
+  forced: { says: "When it does not turn, do not force it: {off}, then look for what holds it.", look: WEAR },
   dirt: {
-    says: "Brush or blow it clean after dusty work, vents first, and keep it covered.",
+    says: "Brush or blow it clean after dusty work, and keep it covered.",
     look: { months: 6, why: "dust grinds, and is in again before it shows" },
   },
   spring: {
@@ -96,13 +98,13 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: YEAR, why: "a tired spring shows by its length" },
   },
   "worn-out": {
-    says: "It has done its work and may go on for a while: other parts of it are as old.",
+    says: "It has done long work: parts of it that were not renewed are as old as the one that failed.",
     look: { months: 6, why: "what is worn next is found before it breaks" },
   },
 };
 
 const USUAL: Care = {
-  says: "Let it rest when it gets warm, keep its vents clear; a new noise is worth a telephone call.",
+  says: "Let it rest when it gets warm.{vents} A new noise is worth a telephone call.",
   look: { months: YEAR, why: "lubricant and wear are looked at once a year of the same use" },
 };
 
@@ -110,7 +112,7 @@ const USUAL: Care = {
 const HARD = 0.5;
 
 /** Care by the causes that somebody confirmed, the next look the soonest of theirs. */
-export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): {
+export function careOf(job: Pick<Job, "causes" | "past" | "foodContact"> & Partial<Pick<Job, "supplies">>): {
   readonly says: readonly string[];
   readonly months: number;
   readonly why: string;
@@ -121,7 +123,7 @@ export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): {
   const hard = job.past?.load === "hard";
   return {
     says: [
-      ...new Set(care.map((c) => c.says)),
+      ...new Set(care.map((c) => forOwner(c.says, job.supplies))),
       ...(job.foodContact ? ["Wash what touches food at once after use, and let it dry."] : []),
     ],
     months: Math.max(1, Math.round(soonest.look.months * (hard ? HARD : 1))),
@@ -133,11 +135,35 @@ export function careOf(job: Pick<Job, "causes" | "past" | "foodContact">): {
 export const nextLookSays = ({ months, why }: { readonly months: number; readonly why: string }): string =>
   `in ${months === 1 ? "a month" : `${months} months`} of the same use: ${why}`;
 
+/** How what drives a unit is taken from it, as its owner is told. */
+const OFF: Readonly<Partial<Record<Supply, string>>> = {
+  mains: "pull the plug",
+  battery: "take the battery out",
+  petrol: "stop it and pull the cap off the spark plug",
+  air: "take it off the air line",
+  water: "shut the water",
+};
+/** What has vents. */
+const VENTED: readonly Supply[] = ["mains", "battery"];
+
+/** Words to the owner, as they fit what drives the unit: nobody pulls the plug of a clock. */
+export function forOwner(says: string, supplies: readonly Supply[] = []): string {
+  const offs = supplies.flatMap((s) => OFF[s] ?? []);
+  const off = offs.length === 1 ? offs.join("") : "stop it";
+  const vents = supplies.some((s) => VENTED.includes(s)) ? " Keep its vents clear." : "";
+  return capital(says.replace("{off}", off).replace("{vents}", vents));
+}
+
+/** What can hurt at a unit, as its owner is told. */
+export const customerCaution = (hazard: Hazard, supplies?: readonly Supply[]): string =>
+  forOwner(CUSTOMER_CAUTIONS[hazard], supplies);
+
 /** What a customer must know of what can hurt at the unit, however well it was repaired. */
 export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
-  blade: "Pull the plug before a hand comes near the blade, and do not run it without its guard.",
+  blade: "Before a hand comes near the blade, {off}; and do not run it without its guard.",
   spring: "A wound spring is under force: do not take covers off.",
-  "stored-charge": "It can hold a charge after the plug is pulled: leave its inside to a workshop.",
+  "stored-charge":
+    "It can hold a charge when it is switched off and disconnected: leave its inside to a workshop.",
   pressure: "It works under pressure or with refrigerant: only licensed hands go inside.",
   heat: "It gets hot where it works: let it cool before it is cleaned or put away.",
   fuel: "Fuel it cold and outdoors, and never run it in a closed room.",

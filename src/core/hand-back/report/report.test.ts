@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { HAZARD_NAMES } from "../../job/hazard";
+import { SUPPLIES } from "../../job/supply";
 import { CAUSE_RULES } from "../../judge/cause-rules";
 import { billOf } from "./bill";
-import { CARE, CUSTOMER_CAUTIONS, careOf, nextLookSays } from "./care";
+import { CARE, CUSTOMER_CAUTIONS, careOf, customerCaution, forOwner, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
 
 const RATES = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 };
@@ -12,10 +13,27 @@ describe("care by cause", () => {
   it("every cause that can be confirmed has its care and its next look, and nothing else has", () => {
     expect(Object.keys(CARE).sort()).toEqual(CAUSE_RULES.map((r) => r.cause).sort());
     for (const { says, look } of Object.values(CARE)) {
-      expect(says).toMatch(/[.!]$/);
+      for (const supply of SUPPLIES) expect(forOwner(says, [supply])).toMatch(/^[A-Z][^{}]*\.$/);
       expect(look.months).toBeGreaterThan(0);
       expect(look.why.length).toBeGreaterThan(20);
     }
+  });
+  it("speaks of a plug only where there is one, and of vents where something blows through them", () => {
+    const care = (supply: (typeof SUPPLIES)[number]) =>
+      [
+        ...careOf({
+          causes: { chosen: ["hair", "motor", "forced"] },
+          past: {},
+          foodContact: false,
+          supplies: [supply],
+        }).says,
+        ...HAZARD_NAMES.map((h) => customerCaution(h, [supply])),
+      ].join(" ");
+    expect(care("mains")).toMatch(/pull the plug.*vents/i);
+    expect(care("battery")).toMatch(/take the battery out/);
+    for (const supply of ["petrol", "air", "water", "spring", "hand"] as const)
+      expect(care(supply)).not.toMatch(/the plug(?!\w)(?! cap)|vents/i);
+    expect(care("petrol")).toMatch(/cap off the spark plug/);
   });
   it("the soonest look of several causes counts, twice as soon in hard use; without a cause there is the usual one", () => {
     const job = { causes: { chosen: ["jam", "crumbs"] }, past: {}, foodContact: false } as const;
@@ -33,7 +51,7 @@ describe("care by cause", () => {
 
 it("whatever can hurt at a unit has its caution for the customer", () => {
   expect(Object.keys(CUSTOMER_CAUTIONS).sort()).toEqual([...HAZARD_NAMES].sort());
-  for (const says of Object.values(CUSTOMER_CAUTIONS)) expect(says).toMatch(/^[A-Z].*\.$/);
+  for (const h of HAZARD_NAMES) expect(customerCaution(h, [])).toMatch(/^[A-Z][^{}]*\.$/);
 });
 
 describe("the bill", () => {

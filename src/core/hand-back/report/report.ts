@@ -4,20 +4,21 @@ import { sizeOf } from "../../job/gear-notes";
 import { ON_PAPER } from "../../job/going-home";
 import { goingInOf } from "../../job/going-in";
 import type { Job } from "../../job/job";
-import { failedRunOf, finalKey } from "../../job/keys";
+import { DOES_NOT_APPLY, failedRunOf, finalKey } from "../../job/keys";
 import { partNamed } from "../../job/part";
 import { pieceNamed } from "../../job/piece-named";
 import { type Service, serviceSays } from "../../job/service";
 import { CAUSE_RULES } from "../../judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "../../judge/failure-modes";
+import { LEAST_WEIGHED_G } from "../../lube/slips";
 import { insteadOf } from "../../order/missing";
 import { money } from "../../quantity/money";
-import { capital, sentence } from "../../sentence";
+import { capital, listed, sentence } from "../../sentence";
 import { finalChecks } from "../final-checks";
 import { OLD_PARTS } from "../old-parts";
 import { billOf } from "./bill";
 import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
-import { CUSTOMER_CAUTIONS, careOf, nextLookSays } from "./care";
+import { careOf, customerCaution, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
 import type { ReportInput } from "./report-input";
 import { lubricantRows, partRows, partsCharged } from "./rows-of-parts";
@@ -111,7 +112,7 @@ function whatWasWrong(job: Job): Section {
           },
         ]
       : []),
-    ...states.map((g) => ({ says: `Old grease: ${g.says}. ${g.implies}` })),
+    ...states.map((g) => ({ says: `The old lubricant: ${g.told}.` })),
     ...(failed.length + looked.length + states.length === 0 && !job.nothingFailed
       ? [{ says: "It was not examined." }]
       : []),
@@ -135,7 +136,8 @@ function whatWasDone({ job, shop }: ReportInput): Section {
   const together = job.steps.length > 0 && (ending?.together ?? true);
   const done = [
     together &&
-      `Taken apart in ${job.steps.length} ${job.steps.length === 1 ? "step" : "steps"} and put back the same way; every screw, washer and clip counted out and back.`,
+      `Taken apart in ${job.steps.length} ${job.steps.length === 1 ? "step" : "steps"} and put together again${job.steps.some((s) => s.hardware?.length) ? "; every screw, washer and clip counted out and back" : ""}.`,
+    ...(together && !ending ? renewedAndGreased(job) : []),
     ...(together && !ending ? job.services.map((v) => serviceDone(job, v)) : []),
     ...(together
       ? insteadOf(job).map(
@@ -181,6 +183,23 @@ function whatWasDone({ job, shop }: ReportInput): Section {
   };
 }
 
+/** What went in new, and what was lubricated with what. */
+function renewedAndGreased(job: Job): string[] {
+  const renewed = job.parts.filter((p) => p.renew).map((p) => partNamed(job, p.id));
+  const besides = goingInOf(job).flatMap((g) => g.with.filter((c) => !c.without).map((c) => c.name));
+  const filled = (job.chambers ?? []).flatMap((c) => {
+    const points = job.lubePoints.filter((g) => g.chamber === c.id && g.lubricant);
+    const isIn =
+      points.length > 0 &&
+      points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
+    const names = [...new Set(points.map((g) => g.lubricant ?? ""))];
+    return isIn
+      ? [`${capital(c.name)}: ${job.washed ? "cleaned, and " : ""}lubricated with ${listed(names)}.`]
+      : [];
+  });
+  return [...(renewed.length ? [`Renewed: ${listed([...renewed, ...besides])}.`] : []), ...filled];
+}
+
 /** What was advised against, or left by decision, and why: it is written down for both sides. */
 function advisedAgainst(job: Job): Block[] {
   const items: ListItem[] = [
@@ -220,7 +239,9 @@ function advisedAgainst(job: Job): Block[] {
 function testsOf({ job, shop, units, day, time }: ReportInput): Section {
   const asked = finalChecks(job, shop.limits)
     .filter((c) => !c.choices)
-    .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }));
+    .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }))
+    // what the unit does not have was not tested
+    .filter(({ a }) => a?.answer !== DOES_NOT_APPLY);
   const days = new Set(asked.flatMap(({ a }) => (a ? [day(a.at)] : [])));
   const tests = asked.map(({ c, a }) => {
     const answer = !a
@@ -253,7 +274,7 @@ function soThatItLasts({ job, shop }: ReportInput): Section {
         is: "list",
         items: [
           ...care.says.map((says) => ({ says })),
-          ...(job.hazards ?? []).map((h) => ({ lead: "Caution", says: CUSTOMER_CAUTIONS[h] })),
+          ...(job.hazards ?? []).map((h) => ({ lead: "Caution", says: customerCaution(h, job.supplies) })),
         ],
       },
       ...words(

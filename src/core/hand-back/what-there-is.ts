@@ -1,0 +1,103 @@
+import { patternOf } from "../hardware/line/pattern";
+import { kindOf, type Part } from "../job/part";
+import type { StripStep } from "../job/step";
+import type { Supply } from "../job/supply";
+import type { TrainInput } from "../train/train";
+
+/** What a unit is known by, where its last checks are chosen. */
+export interface CheckedUnit {
+  readonly kind: string;
+  readonly supplies?: readonly Supply[];
+  readonly steps?: readonly (Pick<StripStep, "id" | "back" | "hardware"> &
+    Partial<Pick<StripStep, "title" | "said" | "wires">>)[];
+  readonly parts?: readonly Partial<Pick<Part, "name" | "kind" | "renew">>[];
+  readonly train?: TrainInput | undefined;
+  readonly chambers?:
+    | readonly {
+        readonly name: string;
+        readonly lubricant?: string | undefined;
+        readonly filling?: "grease" | "oil" | undefined;
+      }[]
+    | undefined;
+}
+
+/** What a unit has that can be tried; what nobody knows of is not there. */
+export interface WhatThereIs {
+  /** something but a hand or a wound spring drives it */
+  readonly isDriven: boolean;
+  /** something in it turns or slides */
+  readonly moves: boolean;
+  readonly hasTeeth: boolean;
+  readonly hasHeater: boolean;
+  readonly hasSpeeds: boolean;
+  /** the ways that it can be told to run, as they are asked: "reverse", "the brake" */
+  readonly ways: readonly string[];
+  /** leads were off: two that are swapped run it backwards */
+  readonly wasWired: boolean;
+  /** the rooms that were lubricated */
+  readonly lubricated: readonly string[];
+  /** screws of it press a seal */
+  readonly isSealed: boolean;
+}
+
+/** Kinds that stand still where nothing that turns was found in them. */
+const STILL =
+  patternOf(String.raw`\b(?:kettles?|toasters?|irons?|hot ?plates?|(?:convection |oil |panel )?heaters?|
+  glue pots?|wax (?:pots?|melters?)|lamps?|lights?|chargers?|power supply|radios?|amplifiers?|heating pads?|
+  blankets?|griddles?|raclettes?|egg boilers?|urns?|boilers?|sealers?|scales?)\s*$`);
+/** Kinds that have several speeds, and that run both ways: only asked, and answered by "does not apply". */
+const SPEEDS_OF = patternOf(
+  String.raw`\b(?:mixers?|blenders?|drills?|fans?|dryers?|drivers?|routers?|sanders?)\s*$`,
+);
+const BOTH_WAYS_OF = patternOf(
+  String.raw`\b(?:drills?|drivers?|screwdrivers?|winch(?:es)?|hoists?|mincers?|shredders?|lathes?|awnings?|
+  awning motors?|openers?|desk lifts?|actuators?)\s*$`,
+);
+const SPEED_WORDS = /\bspeeds?\b|\b(?:gear|range) (?:shift|selector|change)\b|\bpotentiometer\b|\btrimpot\b/i;
+const REVERSE_WORDS = /\brevers(?:e|ing|er)\b|\bdirection (?:switch|lever|slide)\b|\bforward\/reverse\b/i;
+const BRAKE_WORDS = /\bbrakes?\b/i;
+const LOCK_WORDS = /\block[- ]?off\b|\b(?:spindle|shaft|trigger) lock\b/i;
+
+const TOOTHED: readonly string[] = ["gear", "spline", "ratchet", "dog-clutch"];
+const MOVING: readonly string[] = [
+  ...TOOTHED, "motor", "shaft", "bearing", "bush", "belt", "chain", "fan", "roller", "brush-roll", "pulley",
+  "toothed-pulley", "blade", "one-way-clutch", "brush", "slotted-wheel",
+]; // biome-ignore format: a list
+
+/**
+ * What a unit has that a last check can fail on: by what drives it, its train, its parts, and what was said
+ * at its strip.
+ */
+export function whatThereIs(unit: CheckedUnit): WhatThereIs {
+  const { kind, supplies = [], steps = [], parts = [], train, chambers = [] } = unit;
+  const kinds = parts.flatMap(
+    (p) => kindOf({ name: p.name ?? "", ...(p.kind && { kind: p.kind }) }) ?? p.kind ?? [],
+  );
+  const said = [
+    ...parts.map((p) => p.name),
+    ...steps.flatMap((s) => [s.title, s.said, ...(s.hardware ?? []).map((h) => h.at)]),
+  ]
+    .filter(Boolean)
+    .join("; ");
+  const teeth = (train?.meshes.length ?? 0) > 0 || kinds.some((k) => TOOTHED.includes(k));
+  const pieces = steps.flatMap((s) => s.hardware ?? []);
+  return {
+    // what drives it is asked at Take in; where nobody said, it is thought to run
+    isDriven: !supplies.length || supplies.some((s) => s !== "hand" && s !== "spring"),
+    moves: teeth || kinds.some((k) => MOVING.includes(k)) || !STILL.test(kind),
+    hasTeeth: teeth,
+    hasHeater: kinds.includes("heater"),
+    hasSpeeds: SPEED_WORDS.test(said) || SPEEDS_OF.test(kind),
+    ways: [
+      ...(REVERSE_WORDS.test(said) || BOTH_WAYS_OF.test(kind) ? ["reverse"] : []),
+      ...(BRAKE_WORDS.test(said) ? ["the brake"] : []),
+      ...(LOCK_WORDS.test(said) ? ["the lock"] : []),
+    ],
+    wasWired: steps.some((s) => (s.wires?.length ?? 0) > 0),
+    lubricated: chambers.flatMap((c) => (c.lubricant ? [c.name] : [])),
+    isSealed:
+      pieces.some((h) => ["o-ring", "gasket", "seal"].includes(h.kind)) ||
+      kinds.some((k) => ["gasket", "o-ring", "seal"].includes(k)) ||
+      chambers.some((c) => c.filling === "oil"),
+  };
+}
