@@ -407,8 +407,13 @@ function hadToBeOff(strip: CheckedStrip, first: number, before: number): boolean
   return false;
 }
 
+/** No step comes off or goes on faster: one that is shorter was written down afterwards. */
+const LEAST_TIMED_MIN = 0.3;
+const timedOr = (minutes: number | undefined, usual: number): number =>
+  minutes !== undefined && minutes >= LEAST_TIMED_MIN ? minutes : usual;
+
 function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {
-  const steps = order.reduce((sum, i) => sum + (strip.steps[i]?.minutes ?? MINUTES.step), 0);
+  const steps = order.reduce((sum, i) => sum + timedOr(strip.steps[i]?.minutes, MINUTES.step), 0);
   return drafts.reduce(
     (sum, d) => sum + (d.kind === "fit" || d.kind === "unblock" ? 0 : MINUTES[d.kind]),
     steps,

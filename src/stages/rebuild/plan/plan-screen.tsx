@@ -130,7 +130,7 @@ export function PlanScreen({ rows, minutes, waits, isOwn }: Omit<PlanView, "fram
           <KeyLink href={`/jobs/${number}/rebuild/paper`} keyName="U" className="small">
             On paper
           </KeyLink>
-          <Readout label="The whole plan" value={String(minutes)} unit="min" />
+          <Readout label="The whole plan, about" value={String(minutes)} unit="min" />
         </div>
       </section>
     </main>
