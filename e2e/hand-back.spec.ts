@@ -10,7 +10,7 @@ test("a last check that fails leads back to the rebuild, and all is tried again;
   const final = page.getByRole("region", { name: "Final check" });
   const list = page.getByRole("list", { name: "Final checks" });
   await hand.button(/Yes, checked/).click();
-  await expect(final.getByRole("heading")).toContainText("Cord, plug");
+  await expect(final.getByRole("heading")).toContainText("Cord flexed");
   await expect(list.getByRole("listitem").first()).toContainText("✓");
 
   // the shop's own list for its kind, with a limit
@@ -62,7 +62,7 @@ test("what is typed for one check stays while another panel is open, and does no
   };
   await next(/Yes, checked/);
   await next(/Yes, checked/);
-  await expect(heading).toHaveText("Earth bond, with its cord");
+  await expect(heading).toHaveText("Earth bond, with its cord, at every bare metal part");
   await expect(final.getByLabel("Tester: which one")).toHaveValue("Bench tester 1, calibrated 2026-04-14");
   await figure.fill("0.12");
   await hand.button(/What it has to do/).click();
@@ -98,5 +98,12 @@ test("what is typed for one check stays while another panel is open, and does no
   await final.getByLabel("Meter at the plug: which one").fill("Clamp 7");
   await final.getByLabel(/Amperes idle/).fill("0.4 and 1.1 A");
   await next(/Yes, checked/);
-  await expect(page.getByRole("list", { name: "Final checks" })).toContainText("0.4 and 1.1 A · Clamp 7");
+  const list = page.getByRole("list", { name: "Final checks" });
+  await expect(list).toContainText("0.4 and 1.1 A · Clamp 7");
+  // what this unit does not have is answered so, and can be opened again
+  await expect(heading).toContainText("After ten minutes");
+  await next(/Does not apply/);
+  await expect(list.getByRole("listitem").filter({ hasText: "After ten minutes" })).toContainText(
+    "does not apply",
+  );
 });

@@ -177,7 +177,7 @@ function firstRun(has: WhatThereIs): FinalCheck[] {
 /** What it was brought in for is asked again, in the customer's own words. */
 const complaintGone = (complaint: string, has: WhatThereIs): FinalCheck => ({
   check: "complaint",
-  asks: `Brought in for “${complaint}”: is that gone?`,
+  asks: `Brought in for “${complaint.replace(/\.$/, "")}”: is that gone?`,
   why: "It is what the customer tries first. Try it as they use it.",
   may: "How it was tried",
   ...(has.isDriven ? { runs: true as const } : {}),
