@@ -139,7 +139,7 @@ describe("the last checks", () => {
     const wired = [{ id: "s1", wires: [{ colour: "red", to: "M+" }] }];
     expect(found({ ...feeder, steps: wired }, "ways")?.asks).toBe("The right way round?");
     const clock = names({ kind: "regulator clock", supplies: ["spring"], looseItems: [] });
-    expect(clock).toEqual(["by-hand", "run-slow"]);
+    expect(clock).toEqual(["runs-down"]);
   });
   it("ask the complaint again in its own words, and not of what was not repaired", () => {
     const unit = { kind: "belt feeder", complaint: "Grinds, comes out in jerks" };

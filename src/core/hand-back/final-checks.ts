@@ -88,17 +88,21 @@ export function finalChecks(
   const runs = has.isDriven && has.moves;
   const at = (when: ElectricalTest["when"]): FinalCheck[] =>
     electrical.filter((t) => t.when === when).map(({ check }) => check);
+  const isSprung = unit.supplies?.includes("spring") === true && !has.isDriven;
   const asked = [
-    ...(has.moves ? [byHand(unit.train, has.isDriven)] : []),
+    // a hand on the train of a wound spring would be hurt
+    ...(has.moves && !isSprung ? [byHand(unit.train, has.isDriven)] : []),
     ...at("cold"),
     // what runs for its test has its guards on before
     ...guardsOf(unit, has),
     ...at("running"),
-    ...firstRun(has),
+    ...(isSprung ? [RUNS_DOWN] : firstRun(has)),
+    ...(unit.supplies ?? []).flatMap((s) => BY_SUPPLY[s] ?? []),
+    ...(has.hangsLoads ? [HOLDS_ITS_LOAD] : []),
     ...(unit.complaint?.trim() ? [complaintGone(unit.complaint.trim(), has)] : []),
     ...(runs ? [...speedsAndWays(has), ...speedOf(unit.train)] : []),
     ...(runs && mains ? [currentOf(unit.home?.plateA)] : []),
-    ...(runs ? [WARM] : []),
+    ...(runs ? warmOf(has) : []),
     ...afterTheRun(has),
     ...(pressesSeal(unit) ? [SNUG] : []),
     ...calibrationsOf(unit.steps ?? []),
@@ -158,7 +162,7 @@ function firstRun(has: WhatThereIs): FinalCheck[] {
     {
       check: "run-slow",
       asks: has.isDriven
-        ? `Run in ${has.hasSpeeds ? "at the slowest speed" : "idle"} for two minutes: no smell, no spark, no new noise?`
+        ? `Run ${has.hasSpeeds === "said" ? "at the slowest speed" : "idle"} for two minutes: no smell, ${has.isElectric ? "no spark, " : ""}no new noise?`
         : "Worked slowly for two minutes: no new noise, nothing rubs?",
       why: has.lubricated.length
         ? "Grease finds its place and the first crumb shows itself."
@@ -192,7 +196,7 @@ function speedsAndWays({ hasSpeeds, ways, wasWired }: WhatThereIs): FinalCheck[]
       ? [
           {
             check: "run-speeds",
-            asks: "Each speed in turn: even, nothing hunting?",
+            asks: `Each speed in turn${hasSpeeds === "usual" ? ", if it has several" : ""}: even, nothing hunting?`,
             why: "A fault of one speed is found by the customer otherwise.",
             runs: true as const,
           },
@@ -213,13 +217,70 @@ function speedsAndWays({ hasSpeeds, ways, wasWired }: WhatThereIs): FinalCheck[]
   ];
 }
 
-const WARM: FinalCheck = {
-  check: "warm",
-  asks: "After ten minutes: does a hand stay on gear case and motor?",
-  why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
-  may: "Temperature by a probe, where, and after how long",
-  instrument: "Probe",
-  runs: true,
+/** Where a hand is laid after a while: not on an engine, nor on what is meant to be hot. */
+function warmOf({ hasTeeth, hasHeater, isElectric }: WhatThereIs): FinalCheck[] {
+  const where = [...(hasTeeth ? ["gear case"] : []), ...(isElectric && !hasHeater ? ["motor"] : [])];
+  return where.length
+    ? [
+        {
+          check: "warm",
+          asks: `After ten minutes: does a hand stay on the ${listed(where)}?`,
+          why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
+          may: "Temperature by a probe, where, and after how long",
+          instrument: "Probe",
+          runs: true,
+        },
+      ]
+    : [];
+}
+
+const RUNS_DOWN: FinalCheck = {
+  check: "runs-down",
+  asks: "Wound, its click holding, and let run: even, and stopping nowhere before it is run down?",
+  why: "A spring shows its weakness at the end, and a tight place by where it stops.",
+  caution: "Covers on before it is wound: what is wound lets go at once.",
+};
+
+/** What is tried because of what drives it. */
+const BY_SUPPLY: Readonly<Partial<Record<Supply, readonly FinalCheck[]>>> = {
+  petrol: [
+    {
+      check: "petrol-idle",
+      asks: "At idle its tool stands still, and the stop switch stops it at once?",
+      why: "A tool that creeps at idle takes hold of what is beside it.",
+      runs: true,
+      caution: "Outdoors, nobody before the tool; the exhaust burns a hand.",
+    },
+    {
+      check: "petrol-leaks",
+      asks: "Dry at tank, cap, line and carburettor, after the run and laid on its side?",
+      why: "What seeps catches fire at the next hot exhaust.",
+    },
+  ],
+  air: [
+    {
+      check: "air-trigger",
+      asks: "Trigger let go: it stops by itself and no air is heard; its speed not above the plate’s?",
+      why: "A governor that was left out lets it run away.",
+      runs: true,
+      caution: "At the pressure of its plate, no more; ears and eyes protected.",
+    },
+  ],
+  water: [
+    {
+      check: "water-tight",
+      asks: "Dry all round at full pressure, and while it drains?",
+      why: "A seal that holds still water may leak when it moves.",
+    },
+  ],
+};
+
+const HOLDS_ITS_LOAD: FinalCheck = {
+  check: "holds-load",
+  asks: "Holds its rated load without creeping, and lowers it as slowly as it should?",
+  why: "A brake that holds nothing in the air is no brake.",
+  caution:
+    "Nobody under or beside the load. Where the local code wants a licensed test for lifting gear, it is theirs to do.",
 };
 
 /** What is looked at once it has run: lubricant that settled, teeth that are heard, what leaks. */

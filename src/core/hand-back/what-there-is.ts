@@ -29,8 +29,13 @@ export interface WhatThereIs {
   readonly moves: boolean;
   readonly hasTeeth: boolean;
   readonly hasHeater: boolean;
-  readonly hasSpeeds: boolean;
-  /** the ways that it can be told to run, as they are asked: "reverse", "the brake" */
+  /** its motor is an electric one */
+  readonly isElectric: boolean;
+  /** a load hangs on it */
+  readonly hangsLoads: boolean;
+  /** several speeds: as somebody said, or as its kind mostly has them */
+  readonly hasSpeeds: "said" | "usual" | undefined;
+  /** the ways that it can be told to run, as they are asked: "the brake", "reverse, if it has one" */
   readonly ways: readonly string[];
   /** leads were off: two that are swapped run it backwards */
   readonly wasWired: boolean;
@@ -52,6 +57,9 @@ const SPEEDS_OF = patternOf(
 const BOTH_WAYS_OF = patternOf(
   String.raw`\b(?:drills?|drivers?|screwdrivers?|winch(?:es)?|hoists?|mincers?|shredders?|lathes?|awnings?|
   awning motors?|openers?|desk lifts?|actuators?)\s*$`,
+);
+const HANGS_LOADS = patternOf(
+  String.raw`\b(?:hoists?|winch(?:es)?|(?:patient |scissor |stair |desk )?lifts?|jacks?)\s*$`,
 );
 const SPEED_WORDS = /\bspeeds?\b|\b(?:gear|range) (?:shift|selector|change)\b|\bpotentiometer\b|\btrimpot\b/i;
 const REVERSE_WORDS = /\brevers(?:e|ing|er)\b|\bdirection (?:switch|lever|slide)\b|\bforward\/reverse\b/i;
@@ -87,9 +95,15 @@ export function whatThereIs(unit: CheckedUnit): WhatThereIs {
     moves: teeth || kinds.some((k) => MOVING.includes(k)) || !STILL.test(kind),
     hasTeeth: teeth,
     hasHeater: kinds.includes("heater"),
-    hasSpeeds: SPEED_WORDS.test(said) || SPEEDS_OF.test(kind),
+    hasSpeeds: SPEED_WORDS.test(said) ? "said" : SPEEDS_OF.test(kind) ? "usual" : undefined,
+    isElectric: supplies.some((s) => s === "mains" || s === "battery"),
+    hangsLoads: HANGS_LOADS.test(kind),
     ways: [
-      ...(REVERSE_WORDS.test(said) || BOTH_WAYS_OF.test(kind) ? ["reverse"] : []),
+      ...(REVERSE_WORDS.test(said)
+        ? ["reverse"]
+        : BOTH_WAYS_OF.test(kind)
+          ? ["reverse, if it has one,"]
+          : []),
       ...(BRAKE_WORDS.test(said) ? ["the brake"] : []),
       ...(LOCK_WORDS.test(said) ? ["the lock"] : []),
     ],

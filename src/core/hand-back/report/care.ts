@@ -25,11 +25,11 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: WEAR,
   },
   fatigue: {
-    says: "Give it less at a time and a rest in between: teeth tire by load, and sooner when they are warm.",
+    says: "Load it less, and give it a rest in between: teeth tire by load, and sooner when they are warm.",
     look: { months: 6, why: "other teeth of the same age may be tired too" },
   },
   dry: {
-    says: "Do not run it longer at a time than its plate says. A lubricant does not last for ever: have it renewed before it sings.",
+    says: "A lubricant does not last for ever: have it renewed before it is heard, or before it turns stiff.",
     look: { months: 18, why: "fresh grease is used up or thrown off by then" },
   },
   "worn-mate": {
@@ -37,7 +37,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: 6, why: "the pair has run in by then, and shows how it wears" },
   },
   water: {
-    says: "Wipe it, never rinse the case, and no dishwasher: let it dry open before it is put away.",
+    says: "Wipe it, never rinse the case, and let it dry before it is put away.",
     look: { months: YEAR, why: "what rust water left inside shows by then" },
   },
   "seal-between": {
@@ -49,11 +49,11 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: 6, why: "fibre winds itself in unseen" },
   },
   bearing: {
-    says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before the gears run apart.",
+    says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before it wears what runs beside it.",
     look: WEAR,
   },
   motor: {
-    says: "Let it cool when the case is hot to the hand, and do not hold it while it runs.{vents}",
+    says: "Let it cool when the case is hot to the hand, and do not hold it while it runs. Keep any vents clear.",
     look: { months: YEAR, why: "brushes and commutator are looked at while it is cheap" },
   },
   "wrong-part": {
@@ -104,7 +104,7 @@ export const CARE: Readonly<Record<string, Care>> = {
 };
 
 const USUAL: Care = {
-  says: "Let it rest when it gets warm.{vents} A new noise is worth a telephone call.",
+  says: "Let it rest when it gets warm. A new noise is worth a telephone call.",
   look: { months: YEAR, why: "lubricant and wear are looked at once a year of the same use" },
 };
 
@@ -143,15 +143,11 @@ const OFF: Readonly<Partial<Record<Supply, string>>> = {
   air: "take it off the air line",
   water: "shut the water",
 };
-/** What has vents. */
-const VENTED: readonly Supply[] = ["mains", "battery"];
-
 /** Words to the owner, as they fit what drives the unit: nobody pulls the plug of a clock. */
 export function forOwner(says: string, supplies: readonly Supply[] = []): string {
   const offs = supplies.flatMap((s) => OFF[s] ?? []);
   const off = offs.length === 1 ? offs.join("") : "stop it";
-  const vents = supplies.some((s) => VENTED.includes(s)) ? " Keep its vents clear." : "";
-  return capital(says.replace("{off}", off).replace("{vents}", vents));
+  return capital(says.replace("{off}", off));
 }
 
 /** What can hurt at a unit, as its owner is told. */
@@ -164,7 +160,8 @@ export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
   spring: "A wound spring is under force: do not take covers off.",
   "stored-charge":
     "It can hold a charge when it is switched off and disconnected: leave its inside to a workshop.",
-  pressure: "It works under pressure or with refrigerant: only licensed hands go inside.",
+  pressure:
+    "It can be under pressure: let that off before anything is undone. Where it holds refrigerant, only licensed hands go inside.",
   heat: "It gets hot where it works: let it cool before it is cleaned or put away.",
   fuel: "Fuel it cold and outdoors, and never run it in a closed room.",
   lithium:
