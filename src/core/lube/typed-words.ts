@@ -23,5 +23,7 @@ export function wordsKept(
 }
 
 /** What the job's history says was said of a chamber: figures as they were typed. */
-export const saidOf = (changed: readonly string[], said: ChamberTyped = {}): string =>
-  `${changed.map((k) => [k, FIGURES.flatMap((f) => (f === k ? (said[f] ?? []) : []))[0]].filter(Boolean).join(" ")).join(", ")} said`;
+export function saidOf(changed: readonly string[], said: ChamberTyped = {}): string {
+  const words = new Map<string, string | undefined>(FIGURES.map((k) => [k, said[k]]));
+  return `${changed.map((k) => [k, words.get(k)].filter(Boolean).join(" ")).join(", ")} said`;
+}

@@ -1,4 +1,5 @@
 import { FREEING_WORDS } from "../hardware/freed";
+import { patternOf } from "../hardware/line/pattern";
 import type { BackMoment, Remark, RemarkAbout, StepFacts } from "../job/step";
 import { NAMED_HAZARDS } from "../safety/cautions";
 
@@ -34,8 +35,9 @@ const REMARK_SAYS: Readonly<Record<RemarkAbout, { readonly chip: string; readonl
   share: { chip: "of them", back: "Of these" },
 };
 /** "Rubber feet over four of them": what lies over what holds the part. */
-const LIES_OVER =
-  /^(?!.*\b(?:sits?|lies|rests?)\b).*\b(?:over|covers?|covering|hides?|hiding)\s+(?:the\s+|all\s+|(?:\w+\s+)?of\s+)*(?:them|these|those|heads?|screws?|bolts?|nuts?)\b/i;
+const LIES_OVER = patternOf(String.raw`
+  ^(?!.*\b(?:sits?|lies|rests?)\b).*\b(?:over|covers?|covering|hides?|hiding)\s+
+  (?:the\s+|all\s+|(?:\w+\s+)?of\s+)*(?:them|these|those|heads?|screws?|bolts?|nuts?)\b`);
 /** What a step says lies over its screws, and goes on once they are drawn. */
 export const liesOver = ({ remarks = [] }: Pick<StepFacts, "remarks">): string[] =>
   remarks.filter(isOver).map((r) => r.says);

@@ -47,16 +47,15 @@ export function clicksIn({ samples, rate }: Recording): HeardClicks {
   const alike = new Float64Array(most + 2);
   for (let lag = least - 1; lag <= most + 1; lag++) {
     let sum = 0;
-    for (let i = lag; i < n; i++) sum += (rises[i] as number) * (rises[i - lag] as number);
+    for (let i = lag; i < n; i++) sum += valueAt(rises, i) * valueAt(rises, i - lag);
     alike[lag] = (sum / power) * (n / (n - lag));
   }
   const isTop = (lag: number): boolean =>
-    (alike[lag] as number) >= (alike[lag - 1] as number) &&
-    (alike[lag] as number) >= (alike[lag + 1] as number);
+    valueAt(alike, lag) >= valueAt(alike, lag - 1) && valueAt(alike, lag) >= valueAt(alike, lag + 1);
   let best = least;
   for (let lag = least; lag <= most; lag++)
-    if (isTop(lag) && (alike[lag] as number) > (alike[best] as number)) best = lag;
-  const clear = (at: number): number => (alike[at] as number) * Math.sqrt(n / BLUR.length);
+    if (isTop(lag) && valueAt(alike, lag) > valueAt(alike, best)) best = lag;
+  const clear = (lag: number): number => valueAt(alike, lag) * Math.sqrt(n / BLUR.length);
   const clarity = clear(best);
   if (!isTop(best) || clarity < SURE)
     throw new Fault(
@@ -65,7 +64,7 @@ export function clicksIn({ samples, rate }: Recording): HeardClicks {
     );
   let lag = best;
   for (let l = least; l < best; l++)
-    if (isTop(l) && clear(l) > SURE && (alike[l] as number) > NEARLY * (alike[best] as number)) {
+    if (isTop(l) && clear(l) > SURE && valueAt(alike, l) > NEARLY * valueAt(alike, best)) {
       lag = l;
       break;
     }
@@ -73,6 +72,9 @@ export function clicksIn({ samples, rate }: Recording): HeardClicks {
   if (clicksMs.length < 3) throw new Fault("wav", "fewer than three clicks are heard: record for longer");
   return { clicksMs, periodMs: (lag * 1000) / FRAMES_HZ, clarity };
 }
+
+/** A value of a row that has it: the bounds of a loop say so. */
+const valueAt = (row: ArrayLike<number>, i: number): number => row[i] ?? 0;
 
 /** How a rise is spread over the frames beside it. */
 const BLUR = [1 / 9, 2 / 9, 3 / 9, 2 / 9, 1 / 9] as const;
@@ -87,7 +89,7 @@ function risesOf(samples: Float32Array, rate: number): Float64Array {
   for (let f = 0; f < n; f++) {
     const [from, to] = [Math.max(1, Math.floor(f * each)), Math.floor((f + 1) * each)];
     let sum = 0;
-    for (let i = from; i < to; i++) sum += ((samples[i] as number) - (samples[i - 1] as number)) ** 2;
+    for (let i = from; i < to; i++) sum += (valueAt(samples, i) - valueAt(samples, i - 1)) ** 2;
     loud[f] = Math.sqrt(sum / Math.max(1, to - from));
   }
   const floor = [...loud].sort((a, b) => a - b)[n >> 1] ?? 0;
@@ -109,21 +111,21 @@ function beats(rises: Float64Array, lag: number): number[] {
   let best = Number.NEGATIVE_INFINITY;
   for (let p = 0; p < lag; p++) {
     let sum = 0;
-    for (let i = p; i < n; i += lag) sum += rises[i] as number;
+    for (let i = p; i < n; i += lag) sum += valueAt(rises, i);
     if (sum > best) [phase, best] = [p, sum];
   }
   const sorted = [...rises].sort((a, b) => b - a);
-  const at = (share: number): number => sorted[Math.floor(n * share)] ?? 0;
+  const by = (share: number): number => valueAt(sorted, Math.floor(n * share));
   // a third of a usual click, and more than noise does: half of its frames do not rise, a quarter by this
   const usual = sorted[Math.max(1, Math.floor(n / lag / 2))] ?? 0;
-  const strong = Math.max(0.3 * usual, at(0.75) + 5 * (at(0.25) - at(0.75)));
+  const strong = Math.max(0.3 * usual, by(0.75) + 5 * (by(0.25) - by(0.75)));
   const reach = Math.max(1, Math.round(0.12 * lag));
   const out: number[] = [];
   for (let at = phase; at < n; ) {
     let top = at;
     for (let i = Math.max(0, at - reach); i <= Math.min(n - 1, at + reach); i++)
-      if ((rises[i] as number) > (rises[top] as number)) top = i;
-    const isHeard = (rises[top] as number) > strong;
+      if (valueAt(rises, i) > valueAt(rises, top)) top = i;
+    const isHeard = valueAt(rises, top) > strong;
     if (isHeard) out.push(top);
     at = (isHeard ? top : at) + lag;
   }

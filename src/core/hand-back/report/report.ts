@@ -134,9 +134,12 @@ const serviceDone = (job: Job, { do: what, part, note }: Service): string =>
 function whatWasDone({ job, shop }: ReportInput): Section {
   const ending = job.ending && endingNamed(job.ending.how);
   const together = job.steps.length > 0 && (ending?.together ?? true);
+  const steps = `${job.steps.length} ${job.steps.length === 1 ? "step" : "steps"}`;
+  const counted = job.steps.some((s) => s.hardware?.length)
+    ? "; every screw, washer and clip counted out and back"
+    : "";
   const done = [
-    together &&
-      `Taken apart in ${job.steps.length} ${job.steps.length === 1 ? "step" : "steps"} and put together again${job.steps.some((s) => s.hardware?.length) ? "; every screw, washer and clip counted out and back" : ""}.`,
+    together && `Taken apart in ${steps} and put together again${counted}.`,
     ...(together && !ending ? renewedAndGreased(job) : []),
     ...(together && !ending ? job.services.map((v) => serviceDone(job, v)) : []),
     ...(together
