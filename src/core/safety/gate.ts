@@ -21,9 +21,11 @@ export function safetyGate(unit: {
   readonly hazards?: readonly Hazard[] | undefined;
 }): SafetyQuestion[] {
   const supplies: readonly Supply[] = unit.supplies?.length ? unit.supplies : ["mains"];
+  // what a spring drives has asked for it already
+  const isAsked = (h: Hazard): boolean => h === "spring" && supplies.includes("spring");
   return [
     ...supplies.flatMap((s) => SHUT_OFF[s] ?? []),
-    ...HAZARD_NAMES.filter((h) => unit.hazards?.includes(h)).map((h) => ({
+    ...HAZARD_NAMES.filter((h) => unit.hazards?.includes(h) && !isAsked(h)).map((h) => ({
       gate: h,
       ...HAZARD_QUESTIONS[h],
     })),

@@ -1,11 +1,22 @@
 import { describe, expect, it } from "vitest";
 import { HAZARD_NAMES } from "../job/hazard";
+import { safetyGate } from "./gate";
 import { HAZARD_QUESTIONS, hazardsSaid, kindsWithHazards, proposedHazards, USUAL_HAZARDS } from "./hazards";
+
+it("the gate asks no question twice: a spring that drives is let down once", () => {
+  const gates = (supplies: readonly ("spring" | "mains")[]) =>
+    safetyGate({ supplies, hazards: ["spring"] }).map((q) => q.gate);
+  expect(gates(["spring"])).toEqual(["spring-down", "code"]);
+  expect(gates(["mains"])).toEqual(["unplugged", "spring", "code"]);
+});
 
 describe("what can hurt at a kind of unit", () => {
   it("is what was said of it, else what is usual for what its name ends in, else nothing is proposed", () => {
     expect(proposedHazards("Deli slicer", {})).toEqual(["blade"]);
     expect(proposedHazards("microwave oven", {})).toEqual(["stored-charge", "heat"]);
+    expect(proposedHazards("robot mower", {})).toEqual(["blade", "lithium"]);
+    expect(proposedHazards("petrol mower", {})).toEqual(["blade", "fuel", "heavy"]);
+    expect(proposedHazards("pizza oven", {})).toEqual(["heat"]);
     expect(proposedHazards("deli slicer ", { "deli slicer": ["blade", "heavy"] })).toEqual([
       "blade",
       "heavy",

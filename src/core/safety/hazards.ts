@@ -88,7 +88,21 @@ export const SHUT_OFF: Readonly<Record<Supply, SafetyQuestion | null>> = {
  * job says for itself, and what was said last of a kind is proposed next.
  */
 export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
+  // what ends in the same word stands after the longer name
   "microwave oven": ["stored-charge", "heat"],
+  microwave: ["stored-charge", "heat"],
+  oven: ["heat"],
+  "robot mower": ["blade", "lithium"],
+  "pressure washer": ["pressure"],
+  "ice maker": ["pressure"],
+  freezer: ["pressure", "heavy"],
+  fridge: ["pressure", "heavy"],
+  nailer: ["pressure"],
+  grinder: ["blade"],
+  cutter: ["blade"],
+  trimmer: ["blade"],
+  planer: ["blade"],
+  "food processor": ["blade"],
   "flash unit": ["stored-charge"],
   compressor: ["pressure", "heavy", "stored-charge"],
   refrigerator: ["pressure", "heavy"],
@@ -104,7 +118,17 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   toaster: ["heat"],
   "heat gun": ["heat"],
   iron: ["heat"],
+  fryer: ["heat"],
+  kettle: ["heat"],
+  "hair dryer": ["heat"],
+  "glue pot": ["heat"],
+  generator: ["fuel", "heavy"],
+  "power bank": ["lithium"],
+  scooter: ["lithium", "heavy"],
+  treadmill: ["heavy"],
+  hoist: ["heavy"],
   clock: ["spring"],
+  "musical box": ["spring"],
 };
 
 /**
