@@ -42,6 +42,34 @@ export function limitInWords({
   return [`${range} ${unit}`, source].filter(Boolean).join(", ");
 }
 
+/** A figure as an instrument shows it: `0.12`, `0,12`, and `> 999` where its range ends. */
+export interface ShownFigure {
+  readonly value: number;
+  /** it is more than that: the range ends there */
+  readonly above: boolean;
+}
+
+/**
+ * Reads what an instrument shows.
+ *
+ * @returns the figure, or a sentence: it is none, or it lies beyond the range of a check that has an upper limit
+ * @example shownFigure("> 999", { unit: "MΩ", min: 1 }) // { value: 999, above: true }
+ */
+export function shownFigure(
+  text: string,
+  { unit = "", max }: Pick<FinalCheck, "unit" | "min" | "max">,
+): ShownFigure | string {
+  const said = /^\s*([>≥]?)\s*(-?[\d.,]+)\s*(.*)$/.exec(text);
+  const value = Number(said?.[2]?.replace(",", "."));
+  const tail = said?.[3]?.trim() ?? "";
+  if (!said || !Number.isFinite(value) || (tail !== "" && tail.toLowerCase() !== unit.toLowerCase()))
+    return `Give the figure in ${unit}.`;
+  const above = said[1] !== "";
+  if (above && max !== undefined)
+    return `More than ${value} ${unit} is beyond the instrument’s range: measure it in the next one.`;
+  return { value, above };
+}
+
 const MOST_SHOWN = 1e6;
 
 /** Whether a measured figure passes, as a sentence; null if it does. */

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { SUPPLIES } from "../job/supply";
 import { USUAL_LIMITS } from "./electrical-limits";
-import { figureFault, limitInWords } from "./final-check";
+import { figureFault, limitInWords, shownFigure } from "./final-check";
 import { finalChecks } from "./final-checks";
 import { instrumentFor } from "./instruments";
 
@@ -226,6 +226,22 @@ describe("an instrument", () => {
     const [, , bond] = finalChecks({ supplies: ["mains"], kind: "x", protectionClass: "I" });
     expect(bond && instrumentFor(bond, limits, { Tester: "Old one" })).toBe("Green box");
     expect(bond && instrumentFor(bond, { tester: "" }, { Tester: "Old one" })).toBe("Old one");
+  });
+});
+
+describe("what an instrument shows", () => {
+  const insulation = { unit: "MΩ", min: 1 };
+  it.each([
+    ["0,12", { value: 0.12, above: false }],
+    [" 30 MΩ", { value: 30, above: false }],
+    ["> 999", { value: 999, above: true }],
+    ["≥999 mω", { value: 999, above: true }],
+  ])("%s is read", (text, read) => expect(shownFigure(text, insulation)).toEqual(read));
+  it.each(["", "yes", "> much", "3 V", "1.2.3"])("%s is no figure", (text) =>
+    expect(shownFigure(text, insulation)).toBe("Give the figure in MΩ."),
+  );
+  it("beyond its range tells nothing of an upper limit", () => {
+    expect(shownFigure("> 20", { unit: "Ω", max: 0.3 })).toMatch(/More than 20 Ω is beyond/);
   });
 });
 

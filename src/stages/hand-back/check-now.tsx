@@ -2,7 +2,7 @@
 
 import { type ReactNode, useEffect, useRef, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
-import { type FinalCheck, limitInWords } from "@/core/hand-back/final-check";
+import { type FinalCheck, limitInWords, shownFigure } from "@/core/hand-back/final-check";
 import { mayNotApply } from "@/core/hand-back/final-checks";
 import type { RunningWait } from "@/core/order/running-waits";
 import { KeyButton } from "@/ui/key-button";
@@ -66,19 +66,21 @@ export function CheckNow({
   const waits = check.runs && cures[0];
   const yes = async (figure = typed.figure): Promise<void> => {
     if (check.check === LOOSE && missing.length) return setFault(`Not ticked yet: ${missing.join(", ")}.`);
-    const value = check.unit ? Number(figure.replace(",", ".")) : undefined;
-    if (check.unit && (figure.trim() === "" || !Number.isFinite(value)))
-      return setFault(`Give the figure in ${check.unit}.`);
+    const shown = check.unit ? shownFigure(figure, check) : undefined;
+    if (typeof shown === "string") return setFault(shown);
+    const value = shown?.value;
     const result = await run(answerCheck, {
       check: check.check,
       ...(value === undefined ? {} : { value }),
       ...(check.instrument && instrument !== null ? { instrument } : {}),
       ...(check.choices ? { choice: choiceOf(check, chosen) } : {}),
-      ...(check.may && note.trim()
-        ? { note }
-        : check.check === LOOSE && ticked.length
-          ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) }
-          : {}),
+      ...(shown?.above
+        ? { note: `read as > ${shown.value} ${check.unit}, the end of its range` }
+        : check.may && note.trim()
+          ? { note }
+          : check.check === LOOSE && ticked.length
+            ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) }
+            : {}),
     });
     setFault(result.ok ? null : result.says);
     if (!result.ok) say(null);
