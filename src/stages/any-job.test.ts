@@ -434,22 +434,15 @@ describe("a job that ends without its repair", () => {
     expect(told.join()).not.toMatch(/new|Bond/);
     expect(await onwards(number)).toBe("hand-back");
     // it was opened, and hangs on the mains: it is tested all the same
-    expect(await home(number)).toEqual([
-      "marked",
-      "cord",
-      "earth-bond",
-      "insulation",
-      "protective-current",
-      "loose-items",
-    ]);
+    expect(await home(number)).toEqual(["marked", "cord", "earth-bond", "insulation", "protective-current"]);
     expect(await sheet(number)).toMatch(
       /The unit goes back together as it was, not repaired\. Costs more than a new one\. 30\.00 € due/,
     );
   });
   it.each([
-    ["scrapped", ["loose-items"], /stays here and is disposed of/],
-    ["bought-out", ["loose-items"], /the shop has bought it.*40\.00 € paid to the customer/],
-    ["in-pieces", ["all-pieces", "marked", "loose-items"], /goes back in pieces/],
+    ["scrapped", [], /stays here and is disposed of/],
+    ["bought-out", [], /the shop has bought it.*40\.00 € paid to the customer/],
+    ["in-pieces", ["all-pieces", "marked"], /goes back in pieces/],
   ] as const)("%s: nothing is put together, and it leaves the board", async (how, checks, says) => {
     const number = await at("judge");
     await press(endJob, number, {
@@ -556,7 +549,7 @@ describe("the tests on the sheet", () => {
     );
     await press(answerCheck, number, { check: "touch-current", value: 0.1 });
     expect(await sheet(number)).toMatch(
-      /Touch current 0\.1 mA.*Limit: at most 0\.25 mA, default of the shop; the local code decides; Orrel T2/,
+      /Touch current, switched on 0\.1 mA.*Limit: at most 0\.25 mA, default of the shop; the local code decides; Orrel T2/,
     );
     await changeElectrical({ touchMa: null, tester: "" });
   });
