@@ -133,6 +133,12 @@ const said = (text: string): LineFacts => {
   return { hardware, wires, freed, facing, marks, stack, unread };
 };
 
+it("asks whether a figure behind a thread is a length or a spanner, where it may be either", () => {
+  const asked = (line: string): number => quickLine(line).doubts.length;
+  expect(["6 M6 10mm", "4 M5 8 mm"].map(asked)).toEqual([1, 1]);
+  expect(["6 M6x10", "6 M6 12mm", "6 M6 AF10", "8 M8 13mm"].map(asked)).toEqual([0, 0, 0, 0]);
+});
+
 describe("the quick line", () => {
   it.each(EXAMPLES)("reads %s", (text, understood) => {
     expect(said(text)).toEqual({

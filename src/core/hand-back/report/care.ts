@@ -118,7 +118,11 @@ export function careOf(job: Pick<Job, "causes" | "past" | "foodContact"> & Parti
   readonly why: string;
 } {
   const chosen = (job.causes.chosen ?? []).flatMap((c) => CARE[c] ?? []);
-  const care = chosen.length ? chosen : [USUAL];
+  // nobody lets a clock rest because it gets warm
+  const isStill =
+    (job.supplies?.length ?? 0) > 0 && job.supplies?.every((s) => s === "spring" || s === "hand");
+  const usual = isStill ? { ...USUAL, says: "A new noise is worth a telephone call." } : USUAL;
+  const care = chosen.length ? chosen : [usual];
   const soonest = care.reduce((a, b) => (b.look.months < a.look.months ? b : a));
   const hard = job.past?.load === "hard";
   return {

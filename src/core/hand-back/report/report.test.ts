@@ -33,6 +33,10 @@ describe("care by cause", () => {
     expect(care("battery")).toMatch(/take the battery out/);
     for (const supply of ["petrol", "air", "water", "spring", "hand"] as const)
       expect(care(supply)).not.toMatch(/the plug(?!\w)(?! cap)/i);
+    const usual = (supplies: ("hand" | "spring" | "mains")[]) =>
+      careOf({ causes: {}, past: {}, foodContact: false, supplies }).says.join(" ");
+    expect(usual(["spring"])).not.toMatch(/warm/);
+    expect(usual(["mains"])).toMatch(/warm/);
     expect(care("petrol")).toMatch(/cap off the spark plug/);
   });
   it("the soonest look of several causes counts, twice as soon in hard use; without a cause there is the usual one", () => {

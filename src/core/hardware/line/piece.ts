@@ -32,6 +32,8 @@ const WRENCH_SIZES: readonly number[] = [
  * its thread one of these is its hexagon.
  */
 const HEXAGON_OF: Readonly<Record<string, number>> = { M3: 5.5, M4: 7, M8: 13, M10: 17, M12: 19 };
+/** Hexagons that are usual lengths as well, mm: which is meant is asked. */
+const HEXAGON_OR_LENGTH: Readonly<Record<string, number>> = { M5: 8, M6: 10 };
 /** Words before a piece that do not say which one it is. */
 const NO_NAME: ReadonlySet<string> = new Set([
   "and", "or", "then", "also", "only", "just", "again", "more", "last", "first", "second", "third",
@@ -119,10 +121,13 @@ class Reader {
     number: (t, i) => this.number(t, i),
     poles: (t) => this.poles(t),
     code: (t) => this.code(t),
-    length: (t) =>
-      this.isAcrossFlats(t.mm)
-        ? this.say.set(t, "drive", "drive", `AF${t.mm}`)
-        : this.say.set(t, "length", "lengthMm", t.mm),
+    length: (t) => {
+      if (this.isAcrossFlats(t.mm)) return this.say.set(t, "drive", "drive", `AF${t.mm}`);
+      const { thread = "", drive } = this.say.facts;
+      if (drive === undefined && HEXAGON_OR_LENGTH[thread] === t.mm && /mm$/i.test(t.text))
+        this.say.doubts.push(`“${thread} ${t.text}”: how long it is, or its spanner?`);
+      this.say.set(t, "length", "lengthMm", t.mm);
+    },
     three: (t) => this.three(t),
     vague: (t) => {
       this.say.span(t, "count");
