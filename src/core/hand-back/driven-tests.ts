@@ -83,6 +83,7 @@ export function currentOf(plateA: number | undefined): FinalCheck {
       why,
       may: "Amperes idle, under load, and on the plate",
       instrument: "Meter at the plug",
+      reads: "plateA",
       runs: true,
     };
   return {

@@ -11,6 +11,14 @@ export interface FinalCheck {
   readonly never?: true;
   /** the unit runs for it: what has to cure before is waited for */
   readonly runs?: true;
+  /** answered with yes, all guards and covers are on */
+  readonly covers?: true;
+  /** how long it has run before it can be answered, minutes */
+  readonly minutes?: number;
+  /** a figure that is read at the unit, and moves the limit */
+  readonly reads?: ReadAtUnit;
+  /** it is asked because such units mostly have or do it: nobody said so of this one */
+  readonly usual?: string;
   /** words or a figure may stand beside the yes: what was measured */
   readonly may?: string;
   /** with what it is measured; which one it was is asked, and stands beside the figure */
@@ -23,6 +31,9 @@ export interface FinalCheck {
   /** where the limit comes from; a shop edits it to its local code */
   readonly source?: string;
 }
+
+/** Figures of a unit that a limit depends on. */
+export type ReadAtUnit = "plateA" | "plateRpm" | "cordM" | "heaterKw";
 
 /** One of several answers to a check. */
 export interface Choice {
@@ -49,6 +60,9 @@ export interface ShownFigure {
   readonly above: boolean;
 }
 
+/** A yes where a figure is asked for. */
+const PASSED = /^\s*(?:yes|y|ok(?:ay)?|pass(?:ed)?|good|fine|✓)\s*[.!]?\s*$/i;
+
 /**
  * Reads what an instrument shows.
  *
@@ -63,7 +77,9 @@ export function shownFigure(
   const value = Number(said?.[2]?.replace(",", "."));
   const tail = said?.[3]?.trim() ?? "";
   if (!said || !Number.isFinite(value) || (tail !== "" && tail.toLowerCase() !== unit.toLowerCase()))
-    return `Give the figure in ${unit}.`;
+    return PASSED.test(text)
+      ? `Passed with what figure? Give it in ${unit}, as the instrument showed it.`
+      : `Give the figure in ${unit}.`;
   const above = said[1] !== "";
   if (above && max !== undefined)
     return `More than ${value} ${unit} is beyond the instrument’s range: measure it in the next one.`;

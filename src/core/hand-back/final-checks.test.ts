@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { SUPPLIES } from "../job/supply";
-import { USUAL_LIMITS } from "./electrical-limits";
+import { bondWithCord, protectiveWithHeater, USUAL_LIMITS } from "./electrical-limits";
 import { figureFault, limitInWords, shownFigure } from "./final-check";
 import { finalChecks } from "./final-checks";
 import { instrumentFor } from "./instruments";
+import { runTime } from "./run-checks";
 
 const names = (unit: Parameters<typeof finalChecks>[0]): string[] => finalChecks(unit).map((c) => c.check);
 const found = (unit: Parameters<typeof finalChecks>[0], check: string) =>
@@ -32,7 +33,7 @@ describe("the last checks", () => {
         );
     expect(electrical("I")).toEqual(["cord", "earth-bond", "insulation", "protective-current"]);
     expect(electrical("II")).toEqual(["cord", "insulation", "touch-current"]);
-    expect(electrical("III")).toEqual([]);
+    expect(electrical("III")).toEqual(["cord", "insulation"]);
     expect(electrical()).toEqual(["cord", "earth-bond", "insulation", "protective-current"]);
   });
   it("keep the shop's own limits, with where they come from", () => {
@@ -41,8 +42,13 @@ describe("the last checks", () => {
       finalChecks({ kind: "x", supplies: ["mains"], protectionClass }, limits).find((c) => c.check === check);
     expect(at("earth-bond", "I")).toMatchObject({ max: 0.2, source: limits.source });
     expect(at("touch-current", "II")).toMatchObject({ max: 0.5, unit: "mA" });
+    expect(at("protective-current", "I")).toMatchObject({ max: 3.5, unit: "mA" });
     // where the shop sets no limit, the tester decides
-    expect(at("protective-current", "I")).not.toHaveProperty("unit");
+    const { protectiveMa: _none, ...programme } = limits;
+    const [decided] = finalChecks({ kind: "x", supplies: ["mains"], protectionClass: "I" }, programme).filter(
+      (c) => c.check === "protective-current",
+    );
+    expect(decided).not.toHaveProperty("unit");
   });
   it("what touches food is washed before it goes home, and only that", () => {
     expect(names({ kind: "juicer", foodContact: true })).toContain("food-clean");
@@ -124,17 +130,17 @@ describe("the last checks", () => {
   it("ask of what the unit has, and of nothing else", () => {
     const boiler = { kind: "egg boiler", supplies: ["mains"] as const, protectionClass: "I" as const };
     expect(names({ ...boiler, looseItems: [] })).toEqual(
-      ["cord", "earth-bond", "insulation", "guards", "protective-current", "switched-on"], // biome-ignore format: a row
+      ["cord", "earth-bond", "insulation", "guards", "protective-current", "switched-on", "insulation-again"], // biome-ignore format: a row
     );
     const parts = [{ name: "plate", kind: "heater" as const }];
     expect(found({ ...boiler, parts }, "insulation")).toMatchObject({ min: 0.3, unit: "MΩ" });
-    expect(found(boiler, "insulation")?.min).toBe(1);
+    expect(found({ ...boiler, kind: "desk lamp" }, "insulation")?.min).toBe(1);
     const feeder = { kind: "belt feeder", supplies: ["air"] as const };
     const belted = names({ ...feeder, parts: [{ name: "flat belt", kind: "belt" }] });
     for (const no of ["listen", "seepage", "run-speeds", "ways", "topped-up"])
       expect(belted).not.toContain(no);
     expect(found({ ...feeder, parts: [{ name: "brake band" }] }, "ways")?.asks).toBe(
-      "The brake as it should?",
+      "The brake: as it should be?",
     );
     const wired = [{ id: "s1", wires: [{ colour: "red", to: "M+" }] }];
     expect(found({ ...feeder, steps: wired }, "ways")?.asks).toBe("The right way round?");
@@ -156,14 +162,16 @@ describe("the last checks", () => {
       hazards: fc.subarray(["blade", "spring"] as const),
       parts: fc.array(fc.record({ name: fc.constantFrom("top", "rear"), kind: fc.constantFrom(...kinds) })),
       complaint: fc.constantFrom("", "stops"),
+      steps: fc.constantFrom(undefined, [{ id: "s1" }]),
     });
     fc.assert(
       fc.property(unit, (u) => {
         const checks = finalChecks(u);
         const at = (check: string): number => checks.findIndex((c) => c.check === check);
         const first = checks.findIndex((c) => c.runs);
-        if (first >= 0) expect(at("guards")).toBeGreaterThanOrEqual(0);
-        if (first >= 0) expect(at("guards")).toBeLessThan(first);
+        const covers = checks.findIndex((c) => c.covers);
+        if (first >= 0) expect(covers).toBeGreaterThanOrEqual(0);
+        if (first >= 0) expect(covers).toBeLessThan(first);
         const has = (kind: string): boolean => u.parts.some((p) => p.kind === kind);
         if (!has("gear")) expect(at("listen")).toBe(-1);
         if (!has("seal")) expect(at("seepage")).toBe(-1);
@@ -198,6 +206,113 @@ it("a limit is said with both its ends", () => {
   );
   expect(limitInWords({ min: 2, unit: "bar" })).toBe("at least 2 bar");
   expect(limitInWords({ max: 0.3, unit: "Ω", source: "" })).toBe("at most 0.3 Ω");
+});
+
+describe("limits by cord and heater", () => {
+  it.each([
+    [3, 0.3],
+    [5, 0.3],
+    [12.4, 0.3],
+    [12.5, 0.4],
+    [20, 0.5],
+    [57.5, 1],
+    [100, 1],
+  ])("a cord of %d m may have %d Ω", (m, ohm) => expect(bondWithCord(0.3, m)).toBe(ohm));
+  it.each([
+    [2, 3.5],
+    [3.5, 3.5],
+    [6, 6],
+    [14, 10],
+  ])("%d kW of heating may leak %d mA", (kw, ma) => expect(protectiveWithHeater(3.5, kw)).toBe(ma));
+  it("law: a longer cord, or more heating, never allows less, nor less than the shop does", () => {
+    const base = fc.double({ min: 0.05, max: 2, noNaN: true });
+    const pair = fc.tuple(
+      fc.double({ min: 0.1, max: 99, noNaN: true }),
+      fc.double({ min: 0, max: 40, noNaN: true }),
+    );
+    fc.assert(
+      fc.property(base, pair, (b, [x, more]) => {
+        expect(bondWithCord(b, x)).toBeGreaterThanOrEqual(Number(b.toFixed(3)));
+        expect(bondWithCord(b, x + more)).toBeGreaterThanOrEqual(bondWithCord(b, x));
+        expect(protectiveWithHeater(b, x + more)).toBeGreaterThanOrEqual(protectiveWithHeater(b, x));
+      }),
+    );
+  });
+  it("move the limit of the check once they were read, and say so", () => {
+    const unit = { kind: "oil heater", supplies: ["mains"] as const, protectionClass: "I" as const };
+    expect(found(unit, "earth-bond")).toMatchObject({ max: 0.3, reads: "cordM" });
+    const home = { cordM: 20, heaterKw: 6 };
+    expect(found({ ...unit, home }, "earth-bond")).toMatchObject({
+      max: 0.5,
+      source: expect.stringContaining("cord of 20 m"),
+    });
+    expect(found({ ...unit, home }, "protective-current")).toMatchObject({ max: 6 });
+    // nobody reads heating power at what has no element
+    expect(found({ ...unit, kind: "fan", home }, "protective-current")).toMatchObject({ max: 3.5 });
+  });
+});
+
+describe("checks by kind and supply", () => {
+  it("ask of an engine, of air, of a battery and its charger, of a microwave, and of what a refrigerant cools", () => {
+    expect(names({ kind: "chain saw", supplies: ["petrol"], hazards: ["blade"] })).toEqual(
+      expect.arrayContaining(["petrol-idle", "chain-brake", "petrol-leaks"]),
+    );
+    expect(found({ kind: "generator", supplies: ["petrol"] }, "petrol-idle")?.asks).not.toMatch(/tool/);
+    expect(names({ kind: "air sander", supplies: ["air"] })).toContain("free-speed");
+    expect(names({ kind: "air shear", supplies: ["air"] })).not.toContain("free-speed");
+    expect(
+      found({ kind: "disc grinder", supplies: ["mains"], home: { plateRpm: 11000 } }, "free-speed"),
+    ).toMatchObject({ unit: "rpm", max: 11000 });
+    expect(names({ kind: "meat grinder", supplies: ["mains"] })).not.toContain("wheel");
+    const shears = { kind: "pruning shears", supplies: ["battery"] as const };
+    expect(found(shears, "battery")?.asks).not.toMatch(/charger/);
+    expect(found({ ...shears, looseItems: ["its charger"] }, "battery")?.asks).toMatch(/charger/);
+    expect(found({ kind: "microwave", supplies: ["mains"] }, "microwave-leakage")).toMatchObject({ max: 5 });
+    expect(names({ kind: "fridge", supplies: ["mains"] })).toContain("refrigerant");
+  });
+  it("propose what such units are for, until the shop says what it asks of them", () => {
+    expect(found({ kind: "deli slicer" }, "work-0")).toMatchObject({ usual: "usual for a deli slicer" });
+    expect(names({ kind: "deli slicer", ownTests: [{ asks: "It slices" }] })).not.toContain("work-0");
+    expect(names({ kind: "widget" })).not.toContain("work-0");
+  });
+  it("are few where nothing was opened that runs", () => {
+    const steps = [{ id: "s1" }, { id: "s2" }];
+    const small = { steps, complaint: "dead", looseItems: [] };
+    expect(names({ ...small, kind: "fan", supplies: ["mains"], protectionClass: "II" })).toEqual([
+      "cord",
+      "insulation",
+      "touch-current",
+      "run-slow",
+    ]);
+    expect(
+      found({ ...small, kind: "fan", supplies: ["mains"], protectionClass: "II" }, "run-slow")?.asks,
+    ).toMatch(/is “dead” gone\?$/);
+    expect(names({ ...small, kind: "hedge shears", supplies: ["battery"] })).toEqual([
+      "guards",
+      "run-slow",
+      "battery",
+    ]);
+  });
+});
+
+describe("the time of a run", () => {
+  const checks = finalChecks({ kind: "fan", supplies: ["battery"], parts: [{ kind: "gear" }] });
+  const at = (check: string): string | undefined =>
+    check === "guards" ? "2026-03-02T10:00:00.000Z" : undefined;
+  const left = (check: string, now: string) => {
+    const of = checks.find((c) => c.check === check);
+    return of && runTime(of, checks, (c) => at(c.check), now)?.minutesLeft;
+  };
+  it("counts from what was answered before the first run, and one run serves several checks", () => {
+    expect(left("run-slow", "2026-03-02T10:00:30.000Z")).toBe(1.5);
+    expect(left("run-slow", "2026-03-02T10:02:00.000Z")).toBeUndefined();
+    expect(left("warm", "2026-03-02T10:02:00.000Z")).toBe(8);
+    expect(left("guards", "2026-03-02T10:00:00.000Z")).toBeUndefined();
+  });
+  it("is not kept where nobody knows when it began", () => {
+    const [run] = checks.filter((c) => c.check === "run-slow");
+    expect(run && runTime(run, checks, () => undefined, "2026-03-02T10:00:30.000Z")).toBeUndefined();
+  });
 });
 
 describe("old parts", () => {
@@ -237,8 +352,11 @@ describe("what an instrument shows", () => {
     ["> 999", { value: 999, above: true }],
     ["≥999 mω", { value: 999, above: true }],
   ])("%s is read", (text, read) => expect(shownFigure(text, insulation)).toEqual(read));
-  it.each(["", "yes", "> much", "3 V", "1.2.3"])("%s is no figure", (text) =>
+  it.each(["", "yesterday", "> much", "3 V", "1.2.3"])("%s is no figure", (text) =>
     expect(shownFigure(text, insulation)).toBe("Give the figure in MΩ."),
+  );
+  it.each(["yes", "OK", "pass", "passed.", "✓"])("%s is asked for its figure", (text) =>
+    expect(shownFigure(text, insulation)).toMatch(/^Passed with what figure\?/),
   );
   it("beyond its range tells nothing of an upper limit", () => {
     expect(shownFigure("> 20", { unit: "Ω", max: 0.3 })).toMatch(/More than 20 Ω is beyond/);

@@ -29,10 +29,27 @@ export interface WhatThereIs {
   readonly moves: boolean;
   readonly hasTeeth: boolean;
   readonly hasHeater: boolean;
+  /** water is in it, or runs through it, when it works */
+  readonly getsWet: boolean;
+  /** a motor or an engine drives it: it can smell, and get warm; where nobody said, it may */
+  readonly hasMotor: boolean;
   /** its motor is an electric one */
   readonly isElectric: boolean;
   /** a load hangs on it */
   readonly hangsLoads: boolean;
+  /** what turns in it was taken in hand, or nobody knows; a small job, where it was not, is asked less */
+  readonly wasOpened: boolean;
+  /** a wound spring drives it, and nothing else */
+  readonly isSprung: boolean;
+  readonly keepsTime: boolean;
+  /** it turns freely in the hand, and does not strike to and fro */
+  readonly spins: boolean;
+  /** it turns a wheel or disc that can burst */
+  readonly turnsWheel: boolean;
+  readonly chainBrake: "said" | "usual" | undefined;
+  readonly isMicrowave: boolean;
+  /** it has a refrigerant circuit */
+  readonly isCooled: boolean;
   /** several speeds: as somebody said, or as its kind mostly has them */
   readonly hasSpeeds: "said" | "usual" | undefined;
   /** the ways that it can be told to run, as they are asked: "the brake", "reverse, if it has one" */
@@ -50,22 +67,47 @@ const STILL =
   patternOf(String.raw`\b(?:kettles?|toasters?|irons?|hot ?plates?|(?:convection |oil |panel )?heaters?|
   glue pots?|wax (?:pots?|melters?)|lamps?|lights?|chargers?|power supply|radios?|amplifiers?|heating pads?|
   blankets?|griddles?|raclettes?|egg boilers?|urns?|boilers?|sealers?|scales?)\s*$`);
+/** Kinds that have a heating element, or they would be something else. */
+const HEATS = patternOf(String.raw`\b(?:kettles?|toasters?|(?:waffle |steam |soldering )?irons?|hot ?plates?|
+  (?:fan |convection |panel )?heaters?|glue pots?|glue guns?|wax (?:pots?|melters?)|griddles?|raclettes?|
+  egg boilers?|urns?|deep fryers?|fryers?|hair ?dryers?|heat guns?|heating pads?)\s*$`);
+/** Kinds that water goes through or stands in. */
+const HOLDS_WATER = patternOf(String.raw`\b(?:kettles?|(?:water |bilge |pond |garden |circulation |sump |
+  submersible )pumps?|egg boilers?|urns?|humidifiers?|steam (?:irons?|cleaners?)|(?:pressure |dish ?)washers?|
+  fountains?|espresso machines?|coffee makers?)\s*$`);
 /** Kinds that have several speeds, and that run both ways: only asked, and answered by "does not apply". */
 const SPEEDS_OF = patternOf(
   String.raw`\b(?:mixers?|blenders?|drills?|fans?|dryers?|drivers?|routers?|sanders?)\s*$`,
 );
-const BOTH_WAYS_OF = patternOf(
-  String.raw`\b(?:drills?|drivers?|screwdrivers?|winch(?:es)?|hoists?|mincers?|shredders?|lathes?|awnings?|
-  awning motors?|openers?|desk lifts?|actuators?)\s*$`,
+const MAY_REVERSE = patternOf(
+  String.raw`\b(?:drills?|drivers?|screwdrivers?|mincers?|shredders?|lathes?)\s*$`,
 );
+const BOTH_WAYS = patternOf(
+  String.raw`\b(?:winch(?:es)?|hoists?|awnings?|awning motors?|openers?|desk lifts?|actuators?)\s*$`,
+);
+/** A drill of paper turns one way. */
+const PAPER_DRILL = /\bpaper drill\s*$/i;
 const HANGS_LOADS = patternOf(
   String.raw`\b(?:hoists?|winch(?:es)?|(?:patient |scissor |stair |desk )?lifts?|jacks?)\s*$`,
 );
+const KEEPS_TIME = patternOf(String.raw`\b(?:clocks?|watch(?:es)?|chronometers?)\s*$`);
+const STRIKES = patternOf(String.raw`\b(?:shears?|nibblers?|nailers?|staplers?|hammers?|chisels?|scalers?|
+  rivet(?:er|ter)s?|guns?|pumps?|cylinders?|presses|press)\s*$`);
+/** A grinder of food turns no wheel that bursts. */
+const TURNS_WHEEL = patternOf(String.raw`(?:^\s*|\b(?:bench|die|disc|pedestal|straight|surface|tool|wet) )
+  grinders?\s*$|\b(?:cut-?off|chop|tile|disc|concrete|circular) (?:saws?|machines?)\s*$|
+  \b(?:disc|tile) cutters?\s*$`);
+const CHAIN_SAWS = patternOf(String.raw`\bchain ?saws?\s*$`);
+const CHAIN_BRAKE = /\bchain brake\b/i;
+const COOLED = patternOf(String.raw`\b(?:fridges?|freezers?|refrigerators?|dehumidifiers?|ice makers?|
+  air conditioners?|(?:wine|drinks?) coolers?|heat pumps?)\s*$`);
 const SPEED_WORDS = /\bspeeds?\b|\b(?:gear|range) (?:shift|selector|change)\b|\bpotentiometer\b|\btrimpot\b/i;
 const REVERSE_WORDS = /\brevers(?:e|ing|er)\b|\bdirection (?:switch|lever|slide)\b|\bforward\/reverse\b/i;
 const BRAKE_WORDS = /\bbrakes?\b/i;
 const LOCK_WORDS = /\block[- ]?off\b|\b(?:spindle|shaft|trigger) lock\b/i;
 
+/** So many steps open a lid and swap what lies under it; more have been further in. */
+const FEW_STEPS = 6;
 const TOOTHED: readonly string[] = ["gear", "spline", "ratchet", "dog-clutch"];
 const MOVING: readonly string[] = [
   ...TOOTHED, "motor", "shaft", "bearing", "bush", "belt", "chain", "fan", "roller", "brush-roll", "pulley",
@@ -94,16 +136,33 @@ export function whatThereIs(unit: CheckedUnit): WhatThereIs {
     isDriven: !supplies.length || supplies.some((s) => s !== "hand" && s !== "spring"),
     moves: teeth || kinds.some((k) => MOVING.includes(k)) || !STILL.test(kind),
     hasTeeth: teeth,
-    hasHeater: kinds.includes("heater"),
+    hasHeater: kinds.includes("heater") || (supplies.includes("mains") && HEATS.test(kind)),
+    getsWet: supplies.includes("water") || HOLDS_WATER.test(kind),
     hasSpeeds: SPEED_WORDS.test(said) ? "said" : SPEEDS_OF.test(kind) ? "usual" : undefined,
+    hasMotor: !supplies.length || supplies.some((s) => ["mains", "battery", "petrol", "other"].includes(s)),
     isElectric: supplies.some((s) => s === "mains" || s === "battery"),
     hangsLoads: HANGS_LOADS.test(kind),
+    wasOpened:
+      teeth ||
+      chambers.length > 0 ||
+      [...kinds, ...pieces.map((h) => h.kind)].some((k) => MOVING.includes(k)) ||
+      unit.steps === undefined ||
+      steps.length > FEW_STEPS,
+    isSprung: supplies.includes("spring") && supplies.every((s) => s === "spring" || s === "hand"),
+    keepsTime: KEEPS_TIME.test(kind),
+    spins: !STRIKES.test(kind),
+    turnsWheel: TURNS_WHEEL.test(kind),
+    chainBrake: CHAIN_BRAKE.test(said) ? "said" : CHAIN_SAWS.test(kind) ? "usual" : undefined,
+    isMicrowave: /\bmicrowaves?\b/i.test(kind),
+    isCooled: COOLED.test(kind),
     ways: [
-      ...(REVERSE_WORDS.test(said)
-        ? ["reverse"]
-        : BOTH_WAYS_OF.test(kind)
-          ? ["reverse, if it has one,"]
-          : []),
+      ...(BOTH_WAYS.test(kind)
+        ? ["both directions"]
+        : REVERSE_WORDS.test(said)
+          ? ["reverse"]
+          : MAY_REVERSE.test(kind) && !PAPER_DRILL.test(kind)
+            ? ["reverse, if it has one"]
+            : []),
       ...(BRAKE_WORDS.test(said) ? ["the brake"] : []),
       ...(LOCK_WORDS.test(said) ? ["the lock"] : []),
     ],

@@ -31,6 +31,24 @@ export const goingHomeSchema = z.strictObject({
     .positive("a plate says more than 0 A")
     .max(100, "is more than a plug carries")
     .optional(),
+  /** speed on the unit's plate, rpm */
+  plateRpm: z
+    .number("must be a figure")
+    .positive("a plate says more than 0 rpm")
+    .max(500_000, "is more than anything here turns")
+    .optional(),
+  /** length of its cord, m */
+  cordM: z
+    .number("must be a figure")
+    .positive("a cord is longer than 0 m")
+    .max(100, "is longer than any cord that is tested here")
+    .optional(),
+  /** power of its heating elements, kW */
+  heaterKw: z
+    .number("must be a figure")
+    .positive("an element has more than 0 kW")
+    .max(50, "is more than a bench supplies: write kW, 2000 W are 2")
+    .optional(),
   /** it had gone home and was opened again */
   openedAgain: z
     .array(z.strictObject({ at: moment, wentHome: moment, why: note }))
