@@ -1,6 +1,15 @@
 import { expect, type Locator, type Page, type Request } from "@playwright/test";
 import { unitAtStrip } from "./units";
 
+/** What instruments show of a unit that is right, by unit. */
+const USUAL_FIGURES = [
+  [/Ω/, "0.12"],
+  [/MΩ/, "30"],
+  [/A$/, "1.4"],
+  [/mA/, "0.1"],
+  [/rpm/, "98"],
+] as const;
+
 /** What a technician does at the screen, by role and label. */
 export class BenchHand {
   readonly page: Page;
@@ -141,6 +150,23 @@ export class BenchHand {
       await this.button(/Yes, checked/).click();
       await expect(gate.getByRole("heading", { name: asked ?? "" })).toHaveCount(0);
     }
+  }
+
+  /** At a last check: what came goes back, what is asked to run has run, a figure passes; then yes. */
+  async answerFinal(
+    figures: readonly (readonly [unit: RegExp, figure: string])[] = USUAL_FIGURES,
+  ): Promise<void> {
+    const final = this.page.getByRole("region", { name: "Final check" });
+    const back = final.getByRole("button", { name: "goes back", pressed: false });
+    for (let left = await back.count(); left > 0; left--) await back.first().click();
+    const ran = final.getByLabel(/^If it ran before/);
+    if (await ran.isVisible()) await ran.fill("10");
+    const figure = final.getByLabel(/^Figure, /);
+    if (await figure.isVisible()) {
+      const unit = (await final.getByText(/^Figure, /).textContent()) ?? "";
+      await figure.fill(figures.findLast(([u]) => u.test(unit))?.[1] ?? "1");
+      await this.button(/Enter the figure/).click();
+    } else await this.button(/Yes, checked/).click();
   }
 
   /** The step number that the recorder waits for. */

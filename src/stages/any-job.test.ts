@@ -39,7 +39,7 @@ import { matchView } from "./match/match-view";
 import { finishLine, secondFault } from "./rebuild/actions";
 import { rebuildView } from "./rebuild/rebuild-view";
 import { takeInView } from "./take-in/take-in-view";
-import { press, pumpAt, refusal } from "./test-unit";
+import { answerFor, press, pumpAt, refusal } from "./test-unit";
 
 vi.mock("next/cache", () => ({ revalidatePath: () => {} }));
 testShop();
@@ -103,11 +103,10 @@ async function rebuilt(number: string): Promise<string[]> {
 async function home(number: string): Promise<string[]> {
   const checks = (await handBackView(number))?.checks ?? [];
   for (const c of checks) {
-    const [choice] = c.choices ?? [];
     const answer = {
       check: c.check,
+      ...answerFor(c),
       ...(c.unit ? { value: c.min ?? c.max ?? 0 } : {}),
-      ...(choice ? { choice: choice.answer } : {}),
     };
     expect(await press(answerCheck, number, answer)).toMatchObject({ ok: true });
   }
@@ -549,7 +548,7 @@ describe("the tests on the sheet", () => {
     );
     await press(answerCheck, number, { check: "touch-current", value: 0.1 });
     expect(await sheet(number)).toMatch(
-      /Touch current, switched on 0\.1 mA.*Limit: at most 0\.25 mA, default of the shop; the local code decides; Orrel T2/,
+      /Touch current, switched on 0\.1 mA.*Limit: at most 0\.25 mA, EN 50678, EN 50699; the local code decides; Orrel T2/,
     );
     await changeElectrical({ touchMa: null, tester: "" });
   });

@@ -1,3 +1,4 @@
+import type { FinalCheck } from "@/core/hand-back/final-check";
 import { readJobFile } from "@/core/job/job-file";
 import type { Stage } from "@/core/job/stages";
 import { takeInJobFile } from "@/store/job-file";
@@ -76,3 +77,13 @@ export async function press<T>(
 /** The sentence with which a press was refused, and where it belongs. */
 export const refusal = (result: ActionResult): string =>
   result.ok ? "taken" : `${result.path}: ${result.says}`;
+
+/** What is said beside a yes at a last check: where each thing goes, and that a run has had its time. */
+export const answerFor = (
+  c: FinalCheck,
+): { readonly ends?: Record<string, string>; readonly ran?: number } => ({
+  ...(c.each
+    ? { ends: Object.fromEntries(c.each.map((e) => [e.item, c.agreed ?? c.choices?.[0]?.answer ?? ""])) }
+    : {}),
+  ...(c.minutes === undefined ? {} : { ran: c.minutes }),
+});

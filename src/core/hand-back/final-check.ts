@@ -23,8 +23,12 @@ export interface FinalCheck {
   readonly may?: string;
   /** with what it is measured; which one it was is asked, and stands beside the figure */
   readonly instrument?: string;
-  /** it is answered by one of these; the first is what was agreed before */
+  /** it is answered by one of these */
   readonly choices?: readonly Choice[];
+  /** it is answered for each of these, by one of its choices */
+  readonly each?: readonly { readonly item: string; readonly says: string }[];
+  /** the choice that was agreed before, and stands until another is taken; left out: each is said */
+  readonly agreed?: string;
   readonly unit?: string;
   readonly min?: number;
   readonly max?: number;

@@ -145,7 +145,7 @@ describe("the last checks", () => {
     const wired = [{ id: "s1", wires: [{ colour: "red", to: "M+" }] }];
     expect(found({ ...feeder, steps: wired }, "ways")?.asks).toBe("The right way round?");
     const clock = names({ kind: "regulator clock", supplies: ["spring"], looseItems: [] });
-    expect(clock).toEqual(["runs-down"]);
+    expect(clock).toEqual(["runs-down", "rate"]);
   });
   it("ask the complaint again in its own words, and not of what was not repaired", () => {
     const unit = { kind: "belt feeder", complaint: "Grinds, comes out in jerks" };
@@ -323,8 +323,8 @@ describe("old parts", () => {
     )?.choices?.map((c) => c.answer);
   it("are asked for where something goes back new, what was agreed first", () => {
     expect(asked(false, true)).toBeUndefined();
-    expect(asked(true, false)).toEqual(["returned", "disposed"]);
-    expect(asked(true, true)).toEqual(["disposed", "returned"]);
+    expect(asked(true, false)).toEqual(["returned", "disposed", "kept", "lost"]);
+    expect(asked(true, true)).toEqual(["disposed", "returned", "kept", "lost"]);
     expect(
       names({ kind: "pump", parts: [{ kind: "gear", renew: true }], ending: { how: "in-pieces" } }),
     ).not.toContain("old-parts");

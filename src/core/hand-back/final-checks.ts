@@ -12,6 +12,7 @@ import { type ElectricalLimits, USUAL_LIMITS } from "./electrical-limits";
 import { type ElectricalTest, electricalTests } from "./electrical-tests";
 import type { FinalCheck } from "./final-check";
 import { kindChecks } from "./kind-checks";
+import { LOOSE_ITEMS, looseItems } from "./loose-items";
 import { oldParts } from "./old-parts";
 import {
   afterTheRun,
@@ -24,8 +25,6 @@ import {
   warmOf,
 } from "./run-checks";
 import { type CheckedUnit, type WhatThereIs, whatThereIs } from "./what-there-is";
-
-const LOOSE_ITEMS = "loose-items";
 
 /**
  * The last checks that this unit can fail, in the order they are done: by what drives it, its class, its
@@ -54,16 +53,7 @@ export function finalChecks(
   },
   limits: ElectricalLimits = USUAL_LIMITS,
 ): FinalCheck[] {
-  const hasLoose = unit.looseItems === undefined || unit.looseItems.length > 0;
-  const loose: FinalCheck[] = hasLoose
-    ? [
-        {
-          check: LOOSE_ITEMS,
-          asks: "All the customer’s loose items with the unit?",
-          why: "A bowl left on the shelf means a second visit.",
-        },
-      ]
-    : [];
+  const loose = looseItems(unit.looseItems);
   const ending = unit.ending && endingNamed(unit.ending.how);
   const notRepaired: FinalCheck = {
     check: "marked",

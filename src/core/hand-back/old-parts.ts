@@ -1,11 +1,15 @@
 import type { Part } from "../job/part";
-import type { FinalCheck } from "./final-check";
+import { partNamed } from "../job/part";
+import { listed } from "../sentence";
+import type { Choice, FinalCheck } from "./final-check";
 
-/** What became of the parts that came out for good. */
+/** What became of the parts that came out for good, each as it is said on the customer's paper. */
 export const OLD_PARTS = {
   check: "old-parts",
   returned: { answer: "returned", says: "given back to the customer" },
   disposed: { answer: "disposed", says: "stay here and are disposed of" },
+  kept: { answer: "kept", says: "kept by the shop" },
+  lost: { answer: "lost", says: "lost here" },
 } as const;
 
 /**
@@ -15,11 +19,12 @@ export function oldParts({
   parts = [],
   disposeConsent = false,
 }: {
-  readonly parts?: readonly Partial<Pick<Part, "renew">>[];
+  readonly parts?: readonly Partial<Pick<Part, "id" | "name" | "renew">>[];
   readonly disposeConsent?: boolean;
 }): FinalCheck[] {
-  if (!parts.some((p) => p.renew)) return [];
-  const { returned, disposed } = OLD_PARTS;
+  const out = parts.flatMap((p) => (p.renew ? [{ item: p.id ?? "", says: p.name ?? "part" }] : []));
+  if (!out.length) return [];
+  const { returned, disposed, kept, lost } = OLD_PARTS;
   return [
     {
       check: OLD_PARTS.check,
@@ -27,7 +32,26 @@ export function oldParts({
       why: disposeConsent
         ? "At Take in the customer agreed that they may go. Show them all the same: a broken tooth explains a bill."
         : "At Take in the customer did not agree that they may go: they are the customer’s.",
-      choices: disposeConsent ? [disposed, returned] : [returned, disposed],
+      choices: disposeConsent ? [disposed, returned, kept, lost] : [returned, disposed, kept, lost],
+      each: out,
+      agreed: disposeConsent ? disposed.answer : returned.answer,
     },
   ];
+}
+
+/** What became of each, as it was answered: what one answer says of all, where nobody said it of each. */
+export function oldPartsInWords(
+  job: { readonly parts: readonly Part[]; readonly disposeConsent: boolean },
+  answer: string | undefined,
+  each: Readonly<Record<string, string>> = {},
+): string | undefined {
+  const ends: readonly Choice[] = [OLD_PARTS.returned, OLD_PARTS.disposed, OLD_PARTS.kept, OLD_PARTS.lost];
+  const out = job.parts.filter((p) => p.renew);
+  const endOf = (id: string): string | undefined => each[id] ?? answer;
+  const said = ends.flatMap(({ answer: end, says }) => {
+    const names = out.filter((p) => endOf(p.id) === end).map((p) => partNamed(job, p.id));
+    const agreed = end === OLD_PARTS.disposed.answer && job.disposeConsent ? ", as agreed" : "";
+    return names.length ? [`${says}${agreed}: ${listed(names)}`] : [];
+  });
+  return said.length ? `Old parts ${said.join("; ")}.` : undefined;
 }

@@ -25,6 +25,8 @@ export const goingHomeSchema = z.strictObject({
   notSigned: note.optional(),
   /** when it should be looked at next, in the technician's own words: "in 100 hours: the brushes" */
   nextLook: note.optional(),
+  /** what became of each: loose items by name, old parts by id */
+  ends: z.record(z.string().max(4000), z.string().max(40)).optional(),
   /** current on the unit's plate, A */
   plateA: z
     .number("must be a figure")

@@ -110,8 +110,8 @@ describe("the rebuild plan", () => {
       .map((l) => (l?.kind === "fit" ? l.undoes : ""));
     expect(steps).not.toContain("s2");
     expect(steps.toSorted()).toEqual(gearCase().steps.map((s) => s.id).filter((s) => s !== "s2" && s !== "s3")); // biome-ignore format: short
-    expect(plan.waits.map((w) => w.minutes)).toEqual(steps.map((s) => (s === "s4" ? 3 * 1440 : 1440)));
-    expect(plan.waits[0]?.why).toMatch(/thread locker on 1 screw M4.*before the unit runs/);
+    expect(plan.waits.map((w) => w.minutes)).toEqual(steps.map((s) => (s === "s4" ? 60 : 20)));
+    expect(plan.waits[0]?.why).toMatch(/thread locker on 1 screw M4.*may run idle once it holds/);
   });
 
   it("does what has to cure first, and says how long it holds up what", () => {

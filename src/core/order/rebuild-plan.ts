@@ -265,7 +265,10 @@ export const isAtTheEnd = (
   (line.kind === "mind" && (line.when === "end" || line.when === "calibrate")) ||
   (line.kind === "grease" && lubePoints.some((g) => g.id === line.lubePoint && isOutside(g)));
 
-/** Thread locker that goes back on cures before the unit runs: so long after the line that puts it on. */
+/**
+ * Thread locker that goes back on holds before the unit runs idle: so long after the line that puts it on. Its
+ * full strength is waited for before it is loaded, and its owner is told.
+ */
 function lockerCures(strip: CheckedStrip, lines: readonly RebuildLine[]): RebuildPlan["waits"] {
   return lines.flatMap((l) => {
     if (l.kind !== "fit") return [];
@@ -278,8 +281,8 @@ function lockerCures(strip: CheckedStrip, lines: readonly RebuildLine[]): Rebuil
     return [
       {
         after: l.n,
-        minutes: cure.fullMinutes,
-        why: `thread locker on ${locked.map(hardwareInWords).join("; ")}: ${cure.says}; before the unit runs`,
+        minutes: cure.handleMinutes,
+        why: `thread locker on ${locked.map(hardwareInWords).join("; ")}: ${cure.says}. It may run idle once it holds, under load once it has cured`,
       },
     ];
   });

@@ -52,7 +52,7 @@ describe("what has to set", () => {
   it("holds up no line where it is thread locker, but the unit's first run", () => {
     const screws = { linesDone: [undoKey("s1")], linesAt: { [undoKey("s1")]: at }, answers: [] };
     const [locker] = runningWaits(plan, screws, at);
-    expect(locker).toMatchObject({ line: "undo:s1", minutesLeft: 24 * 60 });
+    expect(locker).toMatchObject({ line: "undo:s1", minutesLeft: 20 });
     expect(locker).not.toHaveProperty("holds");
   });
 

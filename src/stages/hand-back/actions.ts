@@ -4,9 +4,11 @@ import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { factsOf } from "@/core/gates/job-facts";
 import { openGates } from "@/core/gates/open-gates";
-import { type FinalCheck, figureFault, limitInWords } from "@/core/hand-back/final-check";
+import { type FinalCheck, figureFault, limitInWords, type ReadAtUnit } from "@/core/hand-back/final-check";
 import { finalChecks, mayNotApply } from "@/core/hand-back/final-checks";
 import { instrumentFor, instrumentKey } from "@/core/hand-back/instruments";
+import { runTime } from "@/core/hand-back/run-checks";
+import type { Answer } from "@/core/job/answer";
 import { goingHomeSchema, signatureSchema } from "@/core/job/going-home";
 import { DOES_NOT_APPLY, finalKey } from "@/core/job/keys";
 import { ownTests } from "@/core/job/own-tests";
@@ -29,8 +31,10 @@ const input = z.object({
   note: note.optional(),
   /** left out: the one that is proposed */
   instrument: note.optional(),
-  /** of a check that has choices: which */
-  choice: ref.optional(),
+  /** of a check that has choices: which, of each */
+  ends: z.record(z.string(), ref).optional(),
+  /** how long it has run, minutes, where that was before it was asked */
+  ran: z.number("must be a figure").optional(),
   back: z.boolean().optional(),
 });
 
@@ -39,10 +43,11 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
   return actAtDesk(
     input,
     raw,
-    async ({ number, version, check, value, note: measured, instrument, choice, back }) => {
+    async ({ number, version, check, value, note: measured, instrument, ends, ran, back }) => {
       const job = thereIs(await loadJob(number), number);
       const { electrical, instruments } = await shopSettings();
-      const asked = finalChecks(job, electrical).find((c) => c.check === check);
+      const checks = finalChecks(job, electrical);
+      const asked = checks.find((c) => c.check === check);
       if (!asked) throw new Fault("check", "this unit is not asked that");
       if (job.handedBackAt !== undefined)
         throw new Fault("check", "the unit went home: open the job again first");
@@ -59,9 +64,15 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
         const fault = figureFault(asked, value);
         if (fault) throw new Fault("value", fault);
       }
-      const chosen = asked.choices?.find((c) => c.answer === choice);
-      if (asked.choices && !chosen)
-        throw new Fault("choice", `say which: ${asked.choices.map((c) => c.says).join(", or ")}`);
+      const hasRun = ranLongEnough(asked, checks, job.answers, ran);
+      const said = endsOf(asked, ends);
+      if (said)
+        version = await setGoingHome(
+          number,
+          version,
+          { ends: { ...job.home?.ends, ...said.ends } },
+          said.says,
+        );
       // what was not measured had no instrument
       const by =
         !asked.may || measured?.trim()
@@ -76,17 +87,73 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
         finalKey(check),
         // the limit that it was held against, and by what: both may change later
         {
-          answer: chosen?.answer ?? "yes",
+          answer: said?.answer ?? "yes",
           value,
           unit: asked.unit,
-          ...noteOf(asked, measured),
+          ...noteOf(asked, [measured?.trim(), hasRun].filter(Boolean).join("; ")),
           ...(by ? { instrument: by } : {}),
         },
-        `final check: ${asked.asks} ${chosen?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}${measured ? `: ${measured}` : ""}`,
+        `final check: ${asked.asks} ${said?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}${measured ? `: ${measured}` : ""}`,
       );
     },
   );
 }
+
+/**
+ * What became of each, checked against what is asked.
+ *
+ * @throws Fault naming what nobody said yet
+ */
+function endsOf(
+  { choices, each, agreed }: FinalCheck,
+  ends: Readonly<Record<string, string>> = {},
+): { readonly ends: Record<string, string>; readonly answer: string; readonly says: string } | undefined {
+  if (!choices || !each) return undefined;
+  const said = each.map(({ item, says }) => ({
+    item,
+    says,
+    end: choices.find((c) => c.answer === (ends[item] ?? agreed)),
+  }));
+  const open = said.filter((s) => !s.end).map((s) => s.says);
+  if (open.length) throw new Fault("ends", `not said yet: ${open.join(", ")}`);
+  const kinds = new Set(said.map((s) => s.end?.answer ?? ""));
+  return {
+    ends: Object.fromEntries(said.map((s) => [s.item, s.end?.answer ?? ""])),
+    answer: kinds.size === 1 ? ([...kinds][0] ?? "") : "each",
+    says: said.map((s) => `${s.says}: ${s.end?.says}`).join("; "),
+  };
+}
+
+const MOST_RUN = 24 * 60;
+/**
+ * How long it ran, where somebody said that it had run before it was asked.
+ *
+ * @throws Fault while a run that is asked for cannot have ended yet
+ */
+function ranLongEnough(
+  asked: FinalCheck,
+  checks: readonly FinalCheck[],
+  answers: readonly Answer[],
+  ran: number | undefined,
+): string | undefined {
+  if (asked.minutes === undefined) return undefined;
+  if (ran !== undefined) {
+    if (!Number.isFinite(ran) || ran < asked.minutes)
+      throw new Fault("ran", `it is asked to run ${asked.minutes} min`);
+    if (ran > MOST_RUN) throw new Fault("ran", "say it in minutes: a day has 1440");
+    return `ran ${ran} min`;
+  }
+  const at = (c: FinalCheck): string | undefined => answers.find((a) => a.question === finalKey(c.check))?.at;
+  const time = runTime(asked, checks, at, new Date().toISOString());
+  if (time)
+    throw new Fault(
+      "ran",
+      `it cannot have run ${asked.minutes} min yet: ${secondsInWords(time.minutesLeft)} are left. If it ran before, say for how long`,
+    );
+  return undefined;
+}
+const secondsInWords = (minutes: number): string =>
+  minutes < 1 ? `${Math.ceil(60 * minutes)} s` : `${Math.ceil(minutes)} min`;
 
 /** The limit beside a figure, or what somebody measured besides a yes. */
 function noteOf(asked: FinalCheck, measured: string | undefined): { note?: string } {
@@ -234,15 +301,25 @@ export async function openAgain(raw: z.infer<typeof againInput>): Promise<Action
   return actAtDesk(againInput, raw, async ({ number, version, why }) => openJobAgain(number, version, why));
 }
 
-const plateInput = z.object({ ...onJob, amps: z.string() });
-/** What the plate says of the current: from then on the current is a figure with a limit. */
-export async function sayPlate(raw: z.infer<typeof plateInput>): Promise<ActionResult> {
-  return act(plateInput, raw, async ({ number, version, amps }) => {
-    const plateA = Number(amps.trim().replace(",", "."));
-    if (amps.trim() === "" || !Number.isFinite(plateA))
-      throw new Fault("amps", "write the amperes of the plate as a figure, 2.4");
-    const said = goingHomeSchema.shape.plateA.safeParse(plateA);
-    if (!said.success) throw new Fault("amps", said.error.issues[0]?.message ?? "is no current of a plate");
-    return setGoingHome(number, version, { plateA }, `the plate says ${plateA} A`);
+const FACTS = {
+  plateA: { unit: "A", says: (x: number) => `the plate says ${x} A` },
+  plateRpm: { unit: "rpm", says: (x: number) => `the plate says ${x} rpm` },
+  cordM: { unit: "m", says: (x: number) => `its cord is ${x} m long` },
+  heaterKw: { unit: "kW", says: (x: number) => `${x} kW of heating` },
+} as const satisfies Readonly<Record<ReadAtUnit, unknown>>;
+const factInput = z.object({
+  ...onJob,
+  fact: z.enum(["plateA", "plateRpm", "cordM", "heaterKw"]),
+  figure: z.string(),
+});
+/** A figure that is read at the unit: from then on the limit goes by it. */
+export async function sayFact(raw: z.infer<typeof factInput>): Promise<ActionResult> {
+  return act(factInput, raw, async ({ number, version, fact, figure }) => {
+    const value = Number(figure.trim().replace(",", "."));
+    if (figure.trim() === "" || !Number.isFinite(value))
+      throw new Fault("figure", `write it as a figure, in ${FACTS[fact].unit}`);
+    const said = goingHomeSchema.shape[fact].safeParse(value);
+    if (!said.success) throw new Fault("figure", said.error.issues[0]?.message ?? "cannot be");
+    return setGoingHome(number, version, { [fact]: value }, FACTS[fact].says(value));
   });
 }

@@ -4,23 +4,18 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import { listenToTypedCaliper } from "@/bench/typed-caliper";
 import { type FinalCheck, limitInWords, shownFigure } from "@/core/hand-back/final-check";
 import { mayNotApply } from "@/core/hand-back/final-checks";
+import type { GoingHome } from "@/core/job/going-home";
 import type { RunningWait } from "@/core/order/running-waits";
 import { KeyButton } from "@/ui/key-button";
 import { useLatest } from "@/ui/use-latest";
 import { useJob } from "../saving/job-context";
 import { answerCheck, finalDoesNotApply } from "./actions";
 import { CheckFailed } from "./check-failed";
+import { EndOfEach } from "./end-of-each";
 import type { LooseItem } from "./hand-back-view";
-import { LooseItems } from "./loose-items";
 import { NotYet } from "./not-yet";
-import { PlateCurrent } from "./plate-current";
+import { ReadAtUnitField } from "./read-at-unit";
 import type { TypedAnswers } from "./use-typed-answers";
-
-const LOOSE = "loose-items";
-
-/** What is chosen of several answers: the first, which was agreed, until another is pressed. */
-const choiceOf = ({ choices }: FinalCheck, chosen: string | null): string | undefined =>
-  (choices?.find((c) => c.answer === chosen) ?? choices?.[0])?.answer;
 
 /**
  * The check that is asked now: why, its limit, what can hurt, its figure and its instrument; yes, or no and
@@ -31,6 +26,7 @@ export function CheckNow({
   place,
   proposed,
   looseItems,
+  home,
   cures,
   typed,
   failing,
@@ -42,6 +38,7 @@ export function CheckNow({
   /** the instrument that is proposed */
   proposed: string;
   looseItems: readonly LooseItem[];
+  home: GoingHome | undefined;
   cures: readonly RunningWait[];
   typed: TypedAnswers;
   /** it is answered with no */
@@ -49,8 +46,7 @@ export function CheckNow({
   onFailing: (failing: boolean) => void;
 }) {
   const { run, say } = useJob();
-  const { note, instrument, ticked } = typed;
-  const [chosen, setChosen] = useState<string | null>(null);
+  const { note, instrument, ends, ran } = typed;
   const [fault, setFault] = useState<string | null>(null);
   // what was typed for one check, answered or left out, does not stand at the next
   const { forget } = typed;
@@ -58,29 +54,28 @@ export function CheckNow({
   useEffect(() => {
     if (asked.current === check.check) return;
     asked.current = check.check;
-    setChosen(null);
     setFault(null);
     forget();
   }, [check.check, forget]);
-  const missing = looseItems.map((i) => i.name).filter((n) => !ticked.includes(n));
   const waits = check.runs && cures[0];
   const yes = async (figure = typed.figure): Promise<void> => {
-    if (check.check === LOOSE && missing.length) return setFault(`Not ticked yet: ${missing.join(", ")}.`);
     const shown = check.unit ? shownFigure(figure, check) : undefined;
     if (typeof shown === "string") return setFault(shown);
     const value = shown?.value;
+    const minutes = Number(ran.trim().replace(",", "."));
+    if (check.minutes !== undefined && ran.trim() && !Number.isFinite(minutes))
+      return setFault("Say how long it ran as a figure, in minutes.");
     const result = await run(answerCheck, {
       check: check.check,
       ...(value === undefined ? {} : { value }),
       ...(check.instrument && instrument !== null ? { instrument } : {}),
-      ...(check.choices ? { choice: choiceOf(check, chosen) } : {}),
+      ...(check.each ? { ends } : {}),
+      ...(check.minutes !== undefined && ran.trim() ? { ran: minutes } : {}),
       ...(shown?.above
         ? { note: `read as > ${shown.value} ${check.unit}, the end of its range` }
         : check.may && note.trim()
           ? { note }
-          : check.check === LOOSE && ticked.length
-            ? { note: `ticked: ${ticked.join(", ")}`.slice(0, 200) }
-            : {}),
+          : {}),
     });
     setFault(result.ok ? null : result.says);
     if (!result.ok) say(null);
@@ -99,6 +94,11 @@ export function CheckNow({
       <div className="flex min-h-0 shrink flex-col gap-3 overflow-y-auto p-1">
         <p className="hush text-[20px] leading-none">final check {place}</p>
         <h2 className="text-[36px] leading-[1.1]">{check.asks}</h2>
+        {check.usual && (
+          <p className="says inferred text-[20px]">
+            Asked because it is {check.usual}: nobody said so of this one.
+          </p>
+        )}
         <p className={`says text-[22px] ${failing ? "hidden" : ""}`}>
           {check.why}
           {check.source &&
@@ -131,6 +131,18 @@ export function CheckNow({
               />
             </Field>
           )}
+          {check.minutes !== undefined && (
+            <Field label="If it ran before: how long, min">
+              <input
+                className="field figure mt-1"
+                inputMode="decimal"
+                value={ran}
+                maxLength={8}
+                onChange={(e) => typed.setRan(e.target.value)}
+                onKeyDown={(e) => e.key === "Enter" && void yes()}
+              />
+            </Field>
+          )}
           {check.instrument && (
             <Field label={`${check.instrument}: which one`}>
               <input
@@ -142,25 +154,8 @@ export function CheckNow({
             </Field>
           )}
         </div>
-        {check.choices && (
-          <fieldset className="flex flex-wrap gap-2">
-            <legend className="sr-only">{check.asks}</legend>
-            {check.choices.map((c) => (
-              <KeyButton
-                key={c.answer}
-                pressed={c.answer === choiceOf(check, chosen)}
-                onPress={() => setChosen(c.answer)}
-              >
-                {c.answer === choiceOf(check, chosen) ? "✓ " : ""}
-                {c.says}
-              </KeyButton>
-            ))}
-          </fieldset>
-        )}
-        {check.check === LOOSE && looseItems.length > 0 && (
-          <LooseItems items={looseItems} ticked={ticked} onTick={typed.setTicked} />
-        )}
-        {check.check === "current" && !check.unit && <PlateCurrent typed={typed} />}
+        {check.each && <EndOfEach check={check} pictures={looseItems} ends={ends} onEnd={typed.setEnds} />}
+        {check.reads && <ReadAtUnitField fact={check.reads} home={home} typed={typed} />}
         {fault && (
           <p role="alert" className="text-[22px] font-semibold text-error">
             {fault}

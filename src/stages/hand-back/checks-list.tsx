@@ -55,7 +55,9 @@ export function ChecksList({
                   {isLeftOut(a) && "left out, "}
                   {isNotHere(a) && "does not apply, "}
                   {[
-                    c.choices?.find((x) => x.answer === a.answer)?.says,
+                    a.answer === "each"
+                      ? "each as said"
+                      : c.choices?.find((x) => x.answer === a.answer)?.says,
                     dayAs(a.at, "HH:mm"),
                     a.note,
                     a.instrument,

@@ -61,6 +61,7 @@ export function HandBackScreen({
             place={`${checks.indexOf(now) + 1} of ${checks.length}`}
             proposed={instruments[now.check] ?? ""}
             looseItems={looseItems}
+            home={home}
             cures={cures}
             typed={typed}
             failing={panel === "no"}

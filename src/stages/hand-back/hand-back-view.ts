@@ -41,7 +41,9 @@ export interface HandBackView {
   readonly suggestedLook: string;
   readonly views: readonly SameView[];
   /** what is half typed */
-  readonly drafts: Readonly<Record<"figure" | "instrument" | "note" | "look" | "ticked" | "plate", unknown>>;
+  readonly drafts: Readonly<
+    Record<"figure" | "instrument" | "note" | "look" | "ends" | "read" | "ran", unknown>
+  >;
 }
 
 export type { SameView };
@@ -84,8 +86,9 @@ export async function handBackView(number: string): Promise<HandBackView | null>
       instrument: drafts["hand-back.instrument"],
       note: drafts["hand-back.note"],
       look: drafts["hand-back.look"],
-      ticked: drafts["hand-back.ticked"],
-      plate: drafts["hand-back.plate"],
+      ends: drafts["hand-back.ends"],
+      read: drafts["hand-back.read"],
+      ran: drafts["hand-back.ran"],
     },
   };
 }

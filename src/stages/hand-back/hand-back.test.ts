@@ -1,14 +1,15 @@
 import { describe, expect, it, vi } from "vitest";
 import { planOf } from "@/core/gates/job-facts";
+import type { FinalCheck } from "@/core/hand-back/final-check";
 import { ON_PAPER } from "@/core/job/going-home";
 import { lineKey } from "@/core/order/rebuild-line";
 import { setHead } from "@/store/jobs";
 import { setLine } from "@/store/rebuild";
-import { setSetting, shopSettings } from "@/store/settings";
+import { changeElectrical, setSetting, shopSettings } from "@/store/settings";
 import { job, testShop } from "@/store/test-shop";
 import { goOn } from "../frame/go-on-action";
 import { sayCured } from "../job-view/cured-action";
-import { press, pumpAt, refusal } from "../test-unit";
+import { answerFor, press, pumpAt, refusal } from "../test-unit";
 import {
   answerCheck,
   failCheck,
@@ -42,21 +43,23 @@ const together = async ({
   return number;
 };
 const classI = { supply: "mains", protectionClass: "I" };
-/** Which of several answers: a pump here has parts that were renewed. */
-const choiceFor = (check: string) => (check === "old-parts" ? { choice: "returned" } : {});
+const asked = async (number: string): Promise<readonly FinalCheck[]> =>
+  (await handBackView(number))?.checks ?? [];
 const checks = async (number: string): Promise<string[]> =>
   (await handBackView(number))?.checks.map((c) => c.check) ?? [];
 
 describe("the last checks", () => {
   it("are those of the unit, and hold it here until each has its answer", async () => {
     const number = await together();
-    const asked = await checks(number);
-    expect(asked).not.toContain("insulation");
-    for (const [i, check] of asked.entries()) {
+    const all = await asked(number);
+    expect(all.map((c) => c.check)).not.toContain("insulation");
+    for (const [i, c] of all.entries()) {
       // and the signature
-      expect((await handBackView(number))?.gates).toHaveLength(asked.length - i + 1);
+      expect((await handBackView(number))?.gates).toHaveLength(all.length - i + 1);
       expect(refusal(await press(handBack, number, {}))).toBe("stage: Answer the final checks.");
-      expect(await press(answerCheck, number, { check, ...choiceFor(check) })).toMatchObject({ ok: true });
+      expect(await press(answerCheck, number, { check: c.check, ...answerFor(c) })).toMatchObject({
+        ok: true,
+      });
     }
     expect(refusal(await press(handBack, number, {}))).toBe(
       "stage: Sign for it, or say why it is not signed.",
@@ -64,7 +67,7 @@ describe("the last checks", () => {
     await press(notSigned, number, { why: ON_PAPER });
     expect(await handBackView(number)).toMatchObject({
       gates: [],
-      answers: asked.map((c) => ({ question: `final:${c}`, answer: c === "old-parts" ? "returned" : "yes" })),
+      answers: all.map((c) => ({ question: `final:${c.check}`, answer: c.agreed ?? "yes" })),
     });
   });
   it("with a figure ask for it, keep its limit, and keep what was measured before a wrong one", async () => {
@@ -104,7 +107,7 @@ describe("a last check that fails", () => {
   it("leads back, and what was tried is tried again once the unit was open", async () => {
     const number = await together({ ...classI, looseItems: ["bowl"] });
     await press(answerCheck, number, { check: "earth-bond", value: 0.12 });
-    await press(answerCheck, number, { check: "loose-items" });
+    await press(answerCheck, number, { check: "loose-items", ends: { bowl: "back" } });
     expect(refusal(await press(failCheck, number, { check: "listen", says: "no", to: "rebuild" }))).toMatch(
       /^says: Say in a few words/,
     );
@@ -198,7 +201,7 @@ describe("an instrument", () => {
       note: expect.stringMatching(/^at most 0.3 Ω/),
       instrument: "Green box, calibrated 2026-03-01",
     });
-    await press(answerCheck, number, { check: "warm", note: "41 °C", instrument: "Thin probe 2" });
+    await press(answerCheck, number, { check: "warm", ran: 10, note: "41 °C", instrument: "Thin probe 2" });
     expect((await proposed(number)).warm).toBe("Thin probe 2");
     const sheet = await tests(number);
     expect(sheet?.title).toMatch(/^Tests, \d+ \w+ \d{4}$/);
@@ -209,7 +212,7 @@ describe("an instrument", () => {
       at: expect.stringMatching(/^\d\d:\d\d$/),
       under: expect.stringMatching(/^Limit: at most 0.3 Ω.*; Green box/),
     });
-    expect(rows.find((r) => r.under === "41 °C; Thin probe 2")?.answer).toBe("✓ yes");
+    expect(rows.find((r) => r.under === "41 °C; ran 10 min; Thin probe 2")?.answer).toBe("✓ yes");
     // what was not measured had none, and one that is struck out is not named
     await press(answerCheck, number, { check: "current" });
     await press(answerCheck, number, { check: "insulation", value: 30, instrument: "" });
@@ -219,6 +222,7 @@ describe("an instrument", () => {
       "final:warm",
     ]);
     // a test by the tester's own programme has no figure, but it has a tester
+    await changeElectrical({ protectiveMa: null });
     await press(answerCheck, number, { check: "protective-current" });
     expect((await job(number)).answers.at(-1)).toMatchObject({
       question: "final:protective-current",
@@ -239,14 +243,18 @@ describe("old parts", () => {
   it("are asked for at the door, whatever was agreed before; the sheet says what became of them", async () => {
     const number = await together();
     expect(await checks(number)).toContain("old-parts");
-    expect(refusal(await press(answerCheck, number, { check: "old-parts" }))).toBe(
-      "choice: Say which: given back to the customer, or stay here and are disposed of",
-    );
     expect(await handedOver(number)).toContain("Old parts go back to the customer");
-    await press(answerCheck, number, { check: "old-parts", choice: "disposed" });
-    expect(await handedOver(number)).toContain("Old parts stay here and are disposed of: ");
-    await press(answerCheck, number, { check: "old-parts", choice: "returned" });
-    expect(await handedOver(number)).toContain("Old parts were given back to the customer: ");
+    const [part, second] = (await job(number)).parts.filter((p) => p.renew);
+    const id = part?.id ?? "";
+    await press(answerCheck, number, { check: "old-parts", ends: { [id]: "disposed" } });
+    expect(await handedOver(number)).toContain("stay here and are disposed of: ");
+    await press(answerCheck, number, { check: "old-parts", ends: { [id]: "lost" } });
+    expect(await handedOver(number)).toContain(`lost here: ${part?.name}`);
+    await press(answerCheck, number, {
+      check: "old-parts",
+      ends: Object.fromEntries([part, second].flatMap((p) => (p ? [[p.id, "returned"]] : []))),
+    });
+    expect(await handedOver(number)).toContain("Old parts given back to the customer: ");
     await press(leaveOut, number, { check: "old-parts", why: "sent to their maker" });
     expect(await handedOver(number)).toMatch(/Old parts \(.*\): sent to their maker\./);
   });
@@ -300,23 +308,30 @@ describe("what a unit has to do", () => {
     });
     for (const line of planOf(await job(number)).steps.map(lineKey))
       await setLine(number, (await job(number)).version, line, true, line);
-    expect(await press(answerCheck, number, { check: "by-hand" })).toMatchObject({ ok: true });
+    expect(await press(answerCheck, number, { check: "guards" })).toMatchObject({ ok: true });
     expect(refusal(await press(answerCheck, number, { check: "run-slow" }))).toMatch(
       /^check: Thread locker on 2 screws M4.* are left/i,
     );
     const [cure] = (await handBackView(number))?.cures ?? [];
     expect(await press(sayCured, number, { line: cure?.line ?? "" })).toMatchObject({ ok: true });
-    expect(await press(answerCheck, number, { check: "run-slow" })).toMatchObject({ ok: true });
+    expect(refusal(await press(answerCheck, number, { check: "run-slow" }))).toMatch(
+      /^ran: It cannot have run 2 min yet: .* are left/,
+    );
+    expect(refusal(await press(answerCheck, number, { check: "run-slow", ran: 1 }))).toMatch(
+      /asked to run 2 min/,
+    );
+    expect(await press(answerCheck, number, { check: "run-slow", ran: 3 })).toMatchObject({ ok: true });
+    expect((await job(number)).answers.find((a) => a.question === "final:run-slow")?.note).toBe("ran 3 min");
   });
 });
 
 describe("handing back", () => {
   const answered = async (number: string): Promise<string> => {
-    for (const check of await checks(number))
+    for (const c of await asked(number))
       await press(answerCheck, number, {
-        check,
-        ...choiceFor(check),
-        ...(check === "earth-bond" ? { value: 0.1 } : check === "insulation" ? { value: 50 } : {}),
+        check: c.check,
+        ...answerFor(c),
+        ...(c.unit ? { value: c.min ?? c.max ?? 0 } : {}),
       });
     await press(notSigned, number, { why: ON_PAPER });
     return number;

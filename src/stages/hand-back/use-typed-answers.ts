@@ -5,8 +5,8 @@ import { z } from "zod";
 import { typedText, useDraft } from "../saving/use-draft";
 import type { HandBackView } from "./hand-back-view";
 
-const tickedNames = z.array(z.string());
-const NOTHING_TICKED: string[] = [];
+const endsOfEach = z.record(z.string(), z.string());
+const NOTHING_SAID: Record<string, string> = {};
 /** null: as it is proposed */
 const typedOver = z.string().nullable();
 
@@ -18,13 +18,16 @@ export function useTypedAnswers(drafts: HandBackView["drafts"]) {
   const [figure, setFigure] = useDraft("hand-back.figure", drafts.figure, typedText, "");
   const [note, setNote] = useDraft("hand-back.note", drafts.note, typedText, "");
   const [instrument, setInstrument] = useDraft("hand-back.instrument", drafts.instrument, typedOver, null);
-  const [ticked, setTicked] = useDraft("hand-back.ticked", drafts.ticked, tickedNames, NOTHING_TICKED);
-  const [plate, setPlate] = useDraft("hand-back.plate", drafts.plate, typedText, "");
+  const [ends, setEnds] = useDraft("hand-back.ends", drafts.ends, endsOfEach, NOTHING_SAID);
+  const [read, setRead] = useDraft("hand-back.read", drafts.read, typedText, "");
+  const [ran, setRan] = useDraft("hand-back.ran", drafts.ran, typedText, "");
   const forget = useCallback(() => {
     setFigure("");
     setNote("");
     setInstrument(null);
-  }, [setFigure, setNote, setInstrument]);
+    setRead("");
+    setRan("");
+  }, [setFigure, setNote, setInstrument, setRead, setRan]);
   return {
     forget,
     figure,
@@ -33,10 +36,12 @@ export function useTypedAnswers(drafts: HandBackView["drafts"]) {
     setNote,
     instrument,
     setInstrument,
-    ticked,
-    setTicked,
-    plate,
-    setPlate,
+    ends,
+    setEnds,
+    read,
+    setRead,
+    ran,
+    setRan,
   };
 }
 export type TypedAnswers = ReturnType<typeof useTypedAnswers>;

@@ -15,7 +15,8 @@ import { insteadOf } from "../../order/missing";
 import { money } from "../../quantity/money";
 import { capital, listed, sentence } from "../../sentence";
 import { finalChecks } from "../final-checks";
-import { OLD_PARTS } from "../old-parts";
+import { LOOSE_ITEMS, looseItemsInWords } from "../loose-items";
+import { OLD_PARTS, oldPartsInWords } from "../old-parts";
 import { billOf } from "./bill";
 import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
 import { careOf, customerCaution, nextLookSays } from "./care";
@@ -73,7 +74,13 @@ function broughtIn({ job, day }: ReportInput): Section {
     blocks: [
       ...words(`${by} ${day(job.takenIn)}. “${job.complaint}”`),
       ...words(job.symptoms.length ? `Noted: ${job.symptoms.map(symptomSays).join(", ")}.` : undefined),
-      ...words(job.looseItems.length ? `Handed back with it: ${job.looseItems.join(", ")}.` : undefined),
+      ...words(
+        looseItemsInWords(
+          job.looseItems,
+          job.home?.ends,
+          job.answers.some((a) => a.question === finalKey(LOOSE_ITEMS)),
+        ),
+      ),
     ],
   };
 }
@@ -378,17 +385,14 @@ function signed({ job, day }: ReportInput): Section[] {
   return [{ title: "Handed over", blocks }];
 }
 
-/** What became of the parts that came out for good. */
+/** What became of the parts that came out for good; before anybody said so, what was agreed. */
 function oldParts(job: Job): string | undefined {
   const out = job.ending ? [] : job.parts.filter((p) => p.renew).map((p) => partNamed(job, p.id));
   if (!out.length) return undefined;
-  const { check, returned, disposed } = OLD_PARTS;
-  const a = job.answers.find((x) => x.question === finalKey(check));
-  const which = out.join(", ");
-  if (a?.answer === returned.answer) return `Old parts were ${returned.says}: ${which}.`;
-  if (a?.answer === disposed.answer)
-    return `Old parts ${disposed.says}${job.disposeConsent ? ", as agreed" : ""}: ${which}.`;
-  if (a) return `Old parts (${which}): ${a.note ?? "nothing was said"}.`;
+  const which = listed(out);
+  const a = job.answers.find((x) => x.question === finalKey(OLD_PARTS.check));
+  if (a?.answer === "left out") return `Old parts (${which}): ${a.note ?? "nothing was said"}.`;
+  if (a) return oldPartsInWords(job, a.answer, job.home?.ends);
   return job.disposeConsent
     ? `Old parts stay here and are disposed of, as agreed: ${which}.`
     : `Old parts go back to the customer: ${which}.`;
