@@ -13,6 +13,7 @@ import type { Stage } from "../job/stages";
 import { isFailure } from "../judge/failure-modes";
 import { isAmountOpen } from "../lube/amount-open";
 import { isFoodAsked } from "../lube/food";
+import { holdsLubricant } from "../lube/holds-lubricant";
 import { LEAST_WEIGHED_G } from "../lube/slips";
 import { notHereYet, type ToFit } from "../match/arrival/parcel";
 import { hardwareLedger } from "../order/hardware-ledger";
@@ -146,7 +147,12 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
       job.arrivals,
     ).map((t) => t.number),
     partsToCompare: job.arrivals.filter((a) => !a.decision).map((a) => a.number),
-    lubeSaid: (job.chambers ?? []).length > 0 || job.lubePoints.length > 0 || job.noGrease !== undefined,
+    // where nothing was opened that holds a lubricant, neither grease nor cleaning is asked for
+    lubeSaid:
+      (job.chambers ?? []).length > 0 ||
+      job.lubePoints.length > 0 ||
+      job.noGrease !== undefined ||
+      !holdsLubricant(job),
     chambersOpen: (job.chambers ?? []).flatMap((c) => {
       if (c.none !== undefined) return [];
       const points = job.lubePoints.filter((g) => g.chamber === c.id);
@@ -163,7 +169,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     pointsUnweighed: unweighed.filter((g) => !isBath(g)).map((g) => g.where ?? "a point"),
     pointsUnfilled: unweighed.filter(isBath).map((g) => g.where ?? "a point"),
     foodAsked: isFoodAsked(job) && (job.chambers ?? []).some((c) => c.none === undefined),
-    washed: job.washed,
+    washed: job.washed || !holdsLubricant(job),
     get linesOpen(): number {
       return planOf(job).steps.filter((l) => !isLineDone(l, done)).length;
     },

@@ -1,6 +1,6 @@
 import { patternOf } from "../hardware/line/pattern";
 import { kindOf, type Part } from "../job/part";
-import type { StripStep } from "../job/step";
+import { FEW_STEPS, type StripStep } from "../job/step";
 import type { Supply } from "../job/supply";
 import type { TrainInput } from "../train/train";
 
@@ -106,8 +106,6 @@ const REVERSE_WORDS = /\brevers(?:e|ing|er)\b|\bdirection (?:switch|lever|slide)
 const BRAKE_WORDS = /\bbrakes?\b/i;
 const LOCK_WORDS = /\block[- ]?off\b|\b(?:spindle|shaft|trigger) lock\b/i;
 
-/** So many steps open a lid and swap what lies under it; more have been further in. */
-const FEW_STEPS = 6;
 const TOOTHED: readonly string[] = ["gear", "spline", "ratchet", "dog-clutch"];
 const MOVING: readonly string[] = [
   ...TOOTHED, "motor", "shaft", "bearing", "bush", "belt", "chain", "fan", "roller", "brush-roll", "pulley",

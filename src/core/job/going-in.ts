@@ -50,6 +50,8 @@ export const companionsOpen = (goingIn: GoingIn, ordered: ReadonlySet<string>): 
 /** What was got elsewhere for a unit: parts, and what goes in with them. */
 export interface GotPiece {
   readonly key: string;
+  /** the part at whose place, or with which, it goes in */
+  readonly part: string;
   /** the part whose place it takes, by name; left out: it goes in with another */
   readonly for?: string;
   /** what it is, where it is no part of the unit: so many, and what */
@@ -64,10 +66,10 @@ export const gotPieces = (job: {
     const part = job.parts.find((p) => p.id === f.part);
     if (!part?.renew) return [];
     return [
-      ...(f.got ? [{ key: part.id, for: partName(part), got: f.got }] : []),
+      ...(f.got ? [{ key: part.id, part: part.id, for: partName(part), got: f.got }] : []),
       ...(f.goesIn?.with ?? []).flatMap((c) =>
         c.got && !c.without
-          ? [{ key: `${part.id} ${companionKey(c)}`, says: companionSays(c), got: c.got }]
+          ? [{ key: `${part.id} ${companionKey(c)}`, part: part.id, says: companionSays(c), got: c.got }]
           : [],
       ),
     ];

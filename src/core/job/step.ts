@@ -136,5 +136,18 @@ export const stepSchema = z.strictObject({
 });
 export type StripStep = Frozen<z.infer<typeof stepSchema>>;
 
+/** So many steps open a lid and swap what lies under it; more have been further in. */
+export const FEW_STEPS = 6;
+
 /** What a step is reckoned to take, off or on, where nobody looked at the clock, minutes. */
 export const UNTIMED_MINUTES = 2;
+/** No step comes off faster: one that is shorter was written down afterwards. */
+const LEAST_TIMED_MIN = 0.3;
+/** Nor does one take longer: a clock that ran so long ran on while nobody worked. */
+const MOST_TIMED_MIN = 120;
+
+/** Minutes that a step is reckoned to take: as its clock says, or as usual where that cannot be. */
+export const minutesOf = ({ minutes }: Pick<StripStep, "minutes"> = {}): number =>
+  minutes !== undefined && minutes >= LEAST_TIMED_MIN && minutes <= MOST_TIMED_MIN
+    ? minutes
+    : UNTIMED_MINUTES;

@@ -7,7 +7,7 @@ import { undoKey } from "../job/keys";
 import type { Part } from "../job/part";
 import { samePiece } from "../job/piece-ref";
 import type { LubePoint, Service } from "../job/service";
-import { type StripStep, UNTIMED_MINUTES } from "../job/step";
+import { minutesOf, type StripStep } from "../job/step";
 import type { Strip } from "../job/strip";
 import { type CheckedStrip, checkStrip, isOutside, stepAt } from "./checked-strip";
 import { backOnce, hardwareLedger, type IsBack, type Ledger } from "./hardware-ledger";
@@ -46,12 +46,8 @@ export interface Knowledge {
   readonly own?: readonly Assembly[];
 }
 
-/**
- * Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off;
- * untimed, two minutes.
- */
+/** Minutes for lines that no strip has timed. A step takes as long to put back as it took to take off. */
 const MINUTES = {
-  step: UNTIMED_MINUTES,
   set: 0,
   grease: 2,
   service: 3,
@@ -209,7 +205,7 @@ export function rebuildPlan(strip: Strip, { struck, own }: Knowledge = {}): Rebu
       ...saidWaits(checked.steps, lines),
       ...lockerCures(checked, lines),
     ],
-    minutes: Math.round(minutesOf(checked, order, drafts)),
+    minutes: Math.round(planMinutes(checked, order, drafts)),
   };
 }
 
@@ -410,13 +406,8 @@ function hadToBeOff(strip: CheckedStrip, first: number, before: number): boolean
   return false;
 }
 
-/** No step comes off or goes on faster: one that is shorter was written down afterwards. */
-const LEAST_TIMED_MIN = 0.3;
-const timedOr = (minutes: number | undefined, usual: number): number =>
-  minutes !== undefined && minutes >= LEAST_TIMED_MIN ? minutes : usual;
-
-function minutesOf(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {
-  const steps = order.reduce((sum, i) => sum + timedOr(strip.steps[i]?.minutes, MINUTES.step), 0);
+function planMinutes(strip: CheckedStrip, order: readonly number[], drafts: readonly Draft[]): number {
+  const steps = order.reduce((sum, i) => sum + minutesOf(strip.steps[i]), 0);
   return drafts.reduce(
     (sum, d) => sum + (d.kind === "fit" || d.kind === "unblock" ? 0 : MINUTES[d.kind]),
     steps,

@@ -1,3 +1,4 @@
+import { besideOf } from "@/core/charge/beside";
 import { planOf } from "@/core/gates/job-facts";
 import type { Report } from "@/core/hand-back/report/blocks";
 import { UNIT_SYSTEMS, type UnitSystem } from "@/core/hand-back/report/in-units";
@@ -33,15 +34,21 @@ export async function sheetForm(asked: {
 export async function returnSheet(number: string, { form, units }: SheetForm): Promise<Report | null> {
   const job = await loadJob(number);
   if (!job) return null;
-  const { shopName, town, currency, rates, electrical, warrantyMonths, testMinutes } = await shopSettings();
+  const { shopName, town, currency, rates, electrical, warrantyMonths, testMinutes, cleaningCost } =
+    await shopSettings();
+  const shelf = await wholeShelf();
   const numbers = [...job.findings.flatMap((f) => f.chosen ?? []), ...job.arrivals.map((a) => a.number)];
-  const stripped = job.steps.reduce((sum, s) => sum + (s.minutes ?? 0), 0);
   return reportOf({
     job,
     catalogue: await partsNumbered(numbers),
-    lubricants: (await wholeShelf()).filter((l) => job.lubePoints.some((g) => g.lubricantId === l.id)),
+    lubricants: shelf.filter((l) => job.lubePoints.some((g) => g.lubricantId === l.id)),
     shop: { name: shopName, town, currency, rates, limits: electrical, warrantyMonths },
-    minutes: job.steps.length && !job.ending ? stripped + planOf(job).minutes + testMinutes : stripped,
+    beside: besideOf(job, {
+      cleaningCost,
+      testMinutes,
+      pricePer100G: Object.fromEntries(shelf.map((l) => [l.id, l.pricePer100G])),
+      planMinutes: planOf(job).minutes,
+    }),
     units,
     form,
     day: (iso) => dayAs(iso, "d MMMM yyyy"),

@@ -54,7 +54,7 @@ export function LubeScreen({ packed }: { packed: Packed<Omit<LubeView, "frame">>
             pressed={at === "clean"}
             onPress={() => setPicked({ at: "clean" })}
           >
-            {view.job.washed ? "✓ Clean and dry" : "Clean first"}
+            {view.job.washed ? "✓ Clean and dry" : view.nothingOpened ? "Cleaning" : "Clean first"}
           </KeyButton>
         </div>
         <div className="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto pr-1">

@@ -13,6 +13,7 @@ import { answersOf } from "@/core/lube/answers";
 import { cleaningMoments, howFar, keepDry, stillToClean } from "@/core/lube/cleaning";
 import { type CleaningRow, cleaningList } from "@/core/lube/cleaning-list";
 import { isFoodAsked } from "@/core/lube/food";
+import { holdsLubricant } from "@/core/lube/holds-lubricant";
 import { askedBeforeLube, placeKindOf } from "@/core/lube/places";
 import type { ChamberPlan } from "@/core/lube/plan";
 import { bearingsAsked, proposedChambers } from "@/core/lube/propose";
@@ -130,6 +131,8 @@ export interface LubeView {
   /** its kind mostly touches food, and nobody has said whether it does */
   readonly foodAsked: boolean;
   readonly kind: string;
+  /** nothing was opened that holds a lubricant: none is asked for */
+  readonly nothingOpened: boolean;
   readonly states: readonly { readonly state: string; readonly says: string; readonly implies: string }[];
   readonly far: { readonly all: boolean; readonly says: string };
   /** the unit's own chambers and parts, with how each is cleaned */
@@ -254,6 +257,7 @@ export async function lubeView(number: string): Promise<LubeView | null> {
   return {
     frame: frameOf(job),
     job: only(job, SHOWN),
+    nothingOpened: !holdsLubricant(job),
     chambers: answersOf(job, shelf, rebuild).map(
       ({ chamber, plan, says, isSpeedAsked, areTeethAsked, isStayAsked }): ChamberView => ({
         chamber,

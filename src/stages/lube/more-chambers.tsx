@@ -27,9 +27,15 @@ export function MoreChambers({
   const { run } = useJob();
   const [said, setAdding] = useState<boolean>();
   const { noGrease, fillSchool } = view.job;
-  const adding = said ?? (!view.chambers.length && !view.proposed.length && noGrease === undefined);
+  const adding =
+    said ?? (!view.nothingOpened && !view.chambers.length && !view.proposed.length && noGrease === undefined);
   return (
     <>
+      {view.nothingOpened && noGrease === undefined && (
+        <p className="says inferred">
+          Nothing that was opened holds a lubricant, so none is asked for. If something does, say where.
+        </p>
+      )}
       {noGrease !== undefined && (
         <p className="says">
           <b>Nothing is lubricated:</b> {noGrease}

@@ -1,12 +1,9 @@
 import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/supplier";
+import { besideOf } from "@/core/charge/beside";
 import { planOf } from "@/core/gates/job-facts";
-import { gotPieces } from "@/core/job/going-in";
-import { gotInWords } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
-import { UNTIMED_MINUTES } from "@/core/job/step";
-import { type ChamberPlan, lubePlan } from "@/core/lube/plan";
-import { lubricantsUsed } from "@/core/lube/used";
+import { lubePlan } from "@/core/lube/plan";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
@@ -14,7 +11,7 @@ import { orderDay, type ShopSettings } from "@/store/settings";
 import { greasesOnShelf, wholeShelf } from "@/store/shelf";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import { only } from "../job-view/only";
-import type { BasketGround, Beside } from "./job-basket";
+import type { BasketGround } from "./job-basket";
 
 /**
  * The way to a supplier, for what concerns these parts. All of them are for practice until one of them has
@@ -58,9 +55,13 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
     cut,
     names: Object.fromEntries([...inKits, ...known].map((p) => [p.number, p.name])),
     toBuy: toBuy.map((p) => ({ chamber: only(p.chamber, ["id", "name", "getting"]), says: p.missing })),
-    beside: await otherCosts(job, settings, toBuy),
-    // what is done again within the warranty is not charged for its work
-    rates: job.warrantyOf ? { ...settings.rates, perHour: 0, minMinutes: 0, ifDeclined: 0 } : settings.rates,
+    beside: besideOf(job, {
+      ...settings,
+      pricePer100G: Object.fromEntries((await wholeShelf()).map((l) => [l.id, l.pricePer100G])),
+      planMinutes: planOf(job).minutes,
+    }),
+    rates: settings.rates,
+    free: job.warrantyOf !== undefined,
     limit: job.priceLimit,
     newUnit: job.newUnit,
     currency: settings.currency,
@@ -83,45 +84,5 @@ function placeOf(job: Job, p: PartCandidates): Place {
     chosen: p.chosen && { ...p.chosen, needsAlso: p.chosen.needsAlso.filter((n) => !settled.has(n.number)) },
     ...("missing" in p.wanted ? { missing: p.wanted.missing } : {}),
     ...(mate ? { mate } : {}),
-  };
-}
-
-async function otherCosts(job: Job, settings: ShopSettings, toBuy: readonly ChamberPlan[]): Promise<Beside> {
-  const shelf = await wholeShelf();
-  const strip = job.steps.reduce((t, s) => t + (s.minutes ?? UNTIMED_MINUTES), 0);
-  return {
-    parts: gotPieces(job).map((g) => ({
-      says: `${g.for ?? g.says}, ${gotInWords(g.got)}`,
-      qty: 1,
-      price: g.got.price ?? 0,
-    })),
-    consumables: [
-      ...(settings.cleaningCost > 0
-        ? [{ says: "Cleaning: solvent, wipes", qty: "1", cost: settings.cleaningCost }]
-        : []),
-      ...lubricantsUsed(job).flatMap((u) => {
-        const price = shelf.find((l) => l.id === u.lubricantId)?.pricePer100G;
-        return price && u.grams > 0
-          ? [{ says: u.name, qty: `${u.grams.toFixed(1)} g`, cost: (u.grams * price) / 100 }]
-          : [];
-      }),
-      // what is got for this job alone is paid whole
-      ...toBuy.flatMap(({ chamber: { name, getting } }) =>
-        getting?.price
-          ? [
-              {
-                says: `Lubricant for the ${name}${getting.from ? `, from ${getting.from}` : ""}`,
-                qty: "1",
-                cost: getting.price,
-              },
-            ]
-          : [],
-      ),
-    ],
-    work: [
-      { says: "Strip and diagnosis", minutes: strip },
-      { says: "Clean and rebuild, by the plan", minutes: planOf(job).minutes },
-      { says: "Testing and hand back", minutes: settings.testMinutes },
-    ],
   };
 }

@@ -1,3 +1,4 @@
+import type { Beside } from "@/core/charge/beside";
 import type { Chamber } from "@/core/job/chamber";
 import type { ToFit } from "@/core/match/arrival/parcel";
 import {
@@ -14,14 +15,6 @@ import type { OrderOut } from "@/store/orders";
 
 type Aim = BasketInput["aim"];
 type Ground = Omit<BasketInput, "aim" | "limit" | "runnersUp" | "markupPercent">;
-
-/** What a repair costs besides its parts. */
-export interface Beside {
-  /** parts that are got elsewhere, with what the customer pays for them */
-  readonly parts: readonly { says: string; qty: number; price: number }[];
-  readonly consumables: readonly { says: string; qty: string; cost: number }[];
-  readonly work: readonly { says: string; minutes: number }[];
-}
 
 /** Everything that a basket and its quote are worked out from, by the shop or by a browser. */
 export interface BasketGround {
@@ -40,6 +33,8 @@ export interface BasketGround {
   readonly names: Readonly<Record<string, string>>;
   readonly beside: Beside;
   readonly rates: ShopRates;
+  /** it came back within its warranty: nothing is charged */
+  readonly free: boolean;
   /** what the customer said it may cost */
   readonly limit: number | undefined;
   readonly newUnit: number | undefined;
@@ -168,14 +163,14 @@ function ordersFrom(basket: Basket, offers: BasketInput["offers"]): OrderOut[] {
 }
 
 /** What is left for parts of a limit that tax, work and consumables are within. */
-function partsBudget({ limit, beside, rates }: BasketGround): number | undefined {
-  if (limit === undefined) return undefined;
-  const without = quoteOf({ shipping: [], ...beside, rates });
+function partsBudget({ limit, beside, rates, free }: BasketGround): number | undefined {
+  if (limit === undefined || free) return undefined;
+  const without = quoteOf({ shipping: [], ...beside, rates, free });
   return Math.max(0, Math.floor((100 * limit) / (1 + rates.taxPercent / 100) - 100 * without.net) / 100);
 }
 
 function quoteFor(
-  { names, input, beside, rates, limit, newUnit, currency }: BasketGround,
+  { names, input, beside, rates, free, limit, newUnit, currency }: BasketGround,
   basket: Basket,
 ): Quote {
   const named = (number: string): string => `${names[number] ?? ""}, ${number}`;
@@ -184,11 +179,17 @@ function quoteFor(
     ...beside,
     parts: [
       ...beside.parts,
-      ...basket.lines.map((l) => ({ says: named(l.part), qty: l.packs, cost: l.price })),
-      ...basket.fromShelf.map((s) => ({ says: named(s.part), qty: s.qty, price: price(s.part) * s.qty })),
+      ...basket.lines.map((l) => ({ says: named(l.part), number: l.part, qty: l.packs, cost: l.price })),
+      ...basket.fromShelf.map((s) => ({
+        says: named(s.part),
+        number: s.part,
+        qty: s.qty,
+        price: price(s.part) * s.qty,
+      })),
     ],
     shipping: basket.shipping,
     rates,
+    free,
     limit,
     newUnit,
     currency,

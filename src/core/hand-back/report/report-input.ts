@@ -1,3 +1,4 @@
+import type { Beside } from "../../charge/beside";
 import type { Lubricant } from "../../grease/lubricant";
 import type { Job } from "../../job/job";
 import type { CataloguePart } from "../../match/catalogue/catalogue-part";
@@ -20,8 +21,8 @@ export interface ReportInput {
     /** 0: the shop promises nothing beyond the law */
     readonly warrantyMonths: number;
   };
-  /** minutes of work by the plan, for the bill where nothing was quoted */
-  readonly minutes: number;
+  /** what it costs besides its parts, for the bill where nothing was quoted */
+  readonly beside: Beside;
   readonly units: UnitSystem;
   readonly form: "short" | "long";
   /** a moment as a day in words */

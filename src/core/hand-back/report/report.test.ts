@@ -1,13 +1,9 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { HAZARD_NAMES } from "../../job/hazard";
 import { SUPPLIES } from "../../job/supply";
 import { CAUSE_RULES } from "../../judge/cause-rules";
-import { billOf } from "./bill";
 import { CARE, CUSTOMER_CAUTIONS, careOf, customerCaution, forOwner, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
-
-const RATES = { perHour: 60, markupPercent: 25, taxPercent: 20, ifDeclined: 25, minMinutes: 15 };
 
 describe("care by cause", () => {
   it("every cause that can be confirmed has its care and its next look, and nothing else has", () => {
@@ -56,70 +52,6 @@ describe("care by cause", () => {
 it("whatever can hurt at a unit has its caution for the customer", () => {
   expect(Object.keys(CUSTOMER_CAUTIONS).sort()).toEqual([...HAZARD_NAMES].sort());
   for (const h of HAZARD_NAMES) expect(customerCaution(h, [])).toMatch(/^[A-Z][^{}]*\.$/);
-});
-
-describe("the bill", () => {
-  const part = (amount: number) => ({ says: "wheel", amount });
-  it("adds up to the cent: net and tax are the total, whatever the parts (law)", () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.integer({ min: 0, max: 500_000 }), { maxLength: 12 }),
-        fc.integer({ min: 0, max: 900 }),
-        fc.integer({ min: 0, max: 30 }),
-        (cents, minutes, taxPercent) => {
-          const bill = billOf({
-            parts: cents.map((c) => part(c / 100)),
-            agreed: undefined,
-            minutes,
-            rates: { ...RATES, taxPercent },
-            free: false,
-          });
-          const sum = bill.lines.reduce((s, l) => s + Math.round(l.amount * 100), 0);
-          expect(Math.round(bill.net * 100)).toBe(sum);
-          expect(Math.round(bill.total * 100)).toBe(sum + Math.round(bill.tax * 100));
-          expect(bill.total).toBeGreaterThanOrEqual(0);
-        },
-      ),
-    );
-  });
-  it("charges the minutes, and never less than the shop's least", () => {
-    expect(billOf({ parts: [], agreed: undefined, minutes: 30, rates: RATES, free: false })).toMatchObject({
-      net: 30,
-      tax: 6,
-      total: 36,
-    });
-    expect(billOf({ parts: [], agreed: undefined, minutes: 2, rates: RATES, free: false })).toMatchObject({
-      net: 15,
-      total: 18,
-    });
-  });
-  it("takes work as it was agreed, and parts as they went in; what was agreed stands beside it", () => {
-    const quote = {
-      lines: [
-        { what: "part" as const, says: "wheel", qty: "1", amount: 20 },
-        { what: "shipping" as const, says: "Shipping", qty: "1", amount: 5 },
-        { what: "work" as const, says: "Strip", qty: "40 min", amount: 40 },
-      ],
-      net: 65,
-      tax: 13,
-      total: 78,
-      ifDeclined: 30,
-      reasons: [],
-    };
-    const bill = billOf({
-      parts: [part(22)],
-      agreed: { id: 1, madeAt: "2026-11-02", quote, total: 78, answer: "accepted" },
-      minutes: 400,
-      rates: RATES,
-      free: false,
-    });
-    expect(bill).toMatchObject({ net: 67, tax: 13.4, total: 80.4, quoted: 78 });
-  });
-  it("nothing is charged for what came back within its warranty", () => {
-    expect(
-      billOf({ parts: [part(22)], agreed: undefined, minutes: 90, rates: RATES, free: true }),
-    ).toMatchObject({ net: 0, tax: 0, total: 0 });
-  });
 });
 
 describe("the customer's units", () => {

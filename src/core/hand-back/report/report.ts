@@ -1,3 +1,5 @@
+import { type Bill, billOf, shippingOf } from "../../charge/bill";
+import { type FittedParts, fittedParts } from "../../charge/fitted";
 import { hardwareInWords } from "../../hardware/piece";
 import { endingNamed } from "../../job/ending";
 import { sizeOf } from "../../job/gear-notes";
@@ -11,18 +13,18 @@ import { type Service, serviceSays } from "../../job/service";
 import { CAUSE_RULES } from "../../judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "../../judge/failure-modes";
 import { LEAST_WEIGHED_G } from "../../lube/slips";
+import type { QuoteLine } from "../../match/quote/quote";
 import { insteadOf } from "../../order/missing";
 import { money } from "../../quantity/money";
 import { capital, listed, sentence } from "../../sentence";
 import { finalChecks } from "../final-checks";
 import { LOOSE_ITEMS, looseItemsInWords } from "../loose-items";
 import { OLD_PARTS, oldPartsInWords } from "../old-parts";
-import { billOf } from "./bill";
 import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
 import { careOf, customerCaution, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
 import type { ReportInput } from "./report-input";
-import { lubricantRows, partRows, partsCharged } from "./rows-of-parts";
+import { lubricantRows, partRows } from "./rows-of-parts";
 import { sameViews } from "./same-views";
 
 /**
@@ -32,6 +34,7 @@ import { sameViews } from "./same-views";
 export function reportOf(input: ReportInput): Report {
   const { job, shop, day } = input;
   const repaired = !job.ending;
+  const { parts, bill } = billed(input);
   const { kind, maker, model, serial } = job;
   return {
     title: `Return sheet ${job.number}`,
@@ -51,13 +54,18 @@ export function reportOf(input: ReportInput): Report {
         ? [
             {
               title: "Parts and lubricants",
-              blocks: [{ is: "rows", rows: [...partRows(input), ...lubricantRows(input)] } as const],
+              blocks: [
+                {
+                  is: "rows",
+                  rows: [...partRows(input, parts, bill.parts), ...lubricantRows(input)],
+                } as const,
+              ],
             },
           ]
         : []),
       testsOf(input),
       ...(repaired ? [soThatItLasts(input)] : []),
-      ...(repaired ? [theBill(input)] : []),
+      ...(repaired ? [theBill(input, bill)] : []),
       ...signed(input),
     ].filter((s) => s.blocks.some((b) => b.is !== "rows" || b.rows.length > 0)),
     annex: input.form === "short" ? [] : annexOf(input),
@@ -299,40 +307,48 @@ function soThatItLasts({ job, shop }: ReportInput): Section {
   };
 }
 
-function theBill(input: ReportInput): Section {
-  const { job, shop, day } = input;
-  const agreed = job.quotes.filter((q) => q.answer === "accepted").at(-1);
+const agreedOf = (job: Job) => job.quotes.filter((q) => q.answer === "accepted").at(-1);
+
+/** What it is charged, with what went in. */
+function billed(input: ReportInput): { readonly parts: FittedParts; readonly bill: Bill } {
+  const { job, shop, beside } = input;
+  const parts = fittedParts(input);
   const bill = billOf({
-    parts: partsCharged(input),
-    agreed,
-    minutes: input.minutes,
+    charges: parts.charges,
+    shipping: shippingOf(job.orders),
+    beside,
+    agreed: agreedOf(job),
     rates: shop.rates,
     free: job.warrantyOf !== undefined,
   });
-  const of = (what: "part" | "work" | "other"): number =>
-    bill.lines.filter((l) => l.what === what).reduce((sum, l) => sum + l.amount, 0);
+  return { parts, bill };
+}
+
+function theBill({ job, shop, day }: ReportInput, bill: Bill): Section {
+  const agreed = agreedOf(job);
   const amount = (x: number): string => money(x, shop.currency);
-  const line = (what: string, x: number, says = ""): Row[] =>
-    x > 0 ? [{ what, says, amount: amount(x) }] : [];
+  const of = (...what: QuoteLine["what"][]): QuoteLine[] => bill.lines.filter((l) => what.includes(l.what));
+  const line = (what: string, lines: readonly QuoteLine[], says = ""): Row[] => {
+    const sum = lines.reduce((total, l) => total + l.amount, 0);
+    return sum > 0 ? [{ what, says, amount: amount(sum) }] : [];
+  };
+  const minutes = of("work").reduce((sum, l) => sum + (Number.parseFloat(l.qty) || 0), 0);
   const more = bill.quoted === undefined ? 0 : Math.round((bill.total - bill.quoted) * 100) / 100;
   const rows: Row[] = [
     ...line("Parts", of("part")),
-    // nobody agreed to it: by what it was worked out is said
-    ...line(
-      "Work",
-      of("work"),
-      agreed ? "" : `${Math.round(Math.max(input.minutes, shop.rates.minMinutes))} min, by the plan`,
-    ),
-    ...line("Shipping and consumables", of("other")),
-    ...line("Tax", bill.tax, `${shop.rates.taxPercent} %`),
+    // nobody had to agree to it: by what it was worked out is said
+    ...line("Work", of("work"), agreed ? "" : `${Math.round(minutes)} min, by the plan`),
+    ...line("Lubricant and cleaning", of("consumable")),
+    ...line("Shipping", of("shipping")),
+    ...(bill.tax > 0 ? [{ what: "Tax", says: `${shop.rates.taxPercent} %`, amount: amount(bill.tax) }] : []),
     {
-      what: agreed
-        ? `Total, with work and tax; as ${agreed.byWhom || "the customer"} agreed on ${day(agreed.answeredOn ?? agreed.madeAt)}: ${amount(agreed.total)}`
-        : job.warrantyOf
-          ? "Total: not charged"
+      what: job.warrantyOf
+        ? "Total: not charged"
+        : agreed
+          ? `Total, with work and tax; as ${agreed.byWhom || "the customer"} agreed on ${day(agreed.answeredOn ?? agreed.madeAt)}: ${amount(agreed.total)}`
           : "Total, with work and tax",
       says: "",
-      amount: amount(bill.total),
+      ...(job.warrantyOf ? {} : { amount: amount(bill.total) }),
       strong: true,
     },
   ];

@@ -24,12 +24,15 @@ const quoteLine = z.strictObject({
   says: z.string(),
   qty: z.string(),
   amount: z.number(),
+  /** of a part, as it is ordered by */
+  number: z.string().optional(),
 });
 export type QuoteLine = Frozen<z.infer<typeof quoteLine>>;
 
 export interface QuoteInput {
   readonly parts: readonly {
     readonly says: string;
+    readonly number?: string;
     readonly qty: number /** what the shop pays for all of them */;
     readonly cost?: number /** what the shop asks for all of them, where it sells its own */;
     readonly price?: number;
@@ -38,6 +41,8 @@ export interface QuoteInput {
   readonly consumables: readonly { readonly says: string; readonly qty: string; readonly cost: number }[];
   readonly work: readonly { readonly says: string; readonly minutes: number }[];
   readonly rates: ShopRates;
+  /** came back within its warranty: nothing is charged */
+  readonly free?: boolean;
   /** what the customer said it may cost, tax and all */
   readonly limit?: number;
   /** what a new unit costs */
@@ -78,8 +83,8 @@ const fromCents = (c: number): number => c / 100;
 export function quoteOf(input: QuoteInput): Quote {
   const { rates } = input;
   const lines: QuoteLine[] = [];
-  const add = (what: QuoteLine["what"], says: string, qty: string, c: number): void => {
-    lines.push({ what, says, qty, amount: fromCents(c) });
+  const add = (what: QuoteLine["what"], says: string, qty: string, c: number, number?: string): void => {
+    lines.push({ what, says, qty, amount: fromCents(input.free ? 0 : c), ...(number ? { number } : {}) });
   };
   for (const p of input.parts)
     add(
@@ -89,6 +94,7 @@ export function quoteOf(input: QuoteInput): Quote {
       p.price !== undefined
         ? cents(p.price)
         : Math.round(cents(p.cost ?? 0) * (1 + rates.markupPercent / 100)),
+      p.number,
     );
   for (const s of input.shipping)
     if (s.cost > 0) add("shipping", `Shipping, ${s.supplier}`, "1", cents(s.cost));
@@ -107,7 +113,7 @@ export function quoteOf(input: QuoteInput): Quote {
   const net = lines.reduce((t, l) => t + cents(l.amount), 0);
   const tax = Math.round((net * rates.taxPercent) / 100);
   const total = net + tax;
-  const declined = Math.round(cents(rates.ifDeclined) * (1 + rates.taxPercent / 100));
+  const declined = input.free ? 0 : Math.round(cents(rates.ifDeclined) * (1 + rates.taxPercent / 100));
   return {
     lines,
     net: fromCents(net),
